@@ -1,0 +1,96 @@
+import { createRoute, z } from '@hono/zod-openapi';
+import { bodyLimit } from 'hono/body-limit';
+import { compress } from 'hono/compress';
+import { HTTPException } from 'hono/http-exception';
+import { sql } from 'drizzle-orm';
+import type { Logger } from 'pino';
+import { cableRoutes } from './cables/routes.ts';
+import { closureRoutes } from './closures/routes.ts';
+import { type Db, rowsOf } from './db/client.ts';
+import { evidenceRoutes } from './evidence/routes.ts';
+import { exchangeRoutes } from './exchange/routes.ts';
+import { Problem, answer, fromDatabase } from './http/problem.ts';
+import { answers, router } from './http/router.ts';
+import { ledgerRoutes } from './ledger/routes.ts';
+import { projectRoutes } from './projects/routes.ts';
+import { schemeRoutes } from './schemes/routes.ts';
+import { spliceRoutes } from './splices/routes.ts';
+
+const MEGABYTE = 1024 * 1024;
+
+/** Largest bodies: a few pages of evidence, and whole lists or projects. */
+export const BODY_LIMITS = { usual: 2 * MEGABYTE, whole: 128 * MEGABYTE };
+const WHOLE = /\/(splice-list|documents)$/;
+
+const health = createRoute({
+  method: 'get',
+  path: '/health',
+  summary: 'Whether the server answers and reaches its database',
+  responses: answers(z.object({ status: z.literal('ok') }), 'In good health'),
+});
+
+/** The API over a database. It keeps no state of its own. */
+export function createApi(db: Db, log?: Logger) {
+  const app = router();
+  const limit = (maxSize: number) =>
+    bodyLimit({
+      maxSize,
+      onError: () => {
+        throw new Problem(
+          413,
+          `The body is over ${maxSize / MEGABYTE} MB. Split it and send the parts.`,
+        );
+      },
+    });
+  const usual = limit(BODY_LIMITS.usual);
+  const whole = limit(BODY_LIMITS.whole);
+  app.use('/api/*', (c, next) => (WHOLE.test(c.req.path) ? whole : usual)(c, next));
+  app.use('/api/*', compress({ threshold: 4096 }));
+  app.use('/api/*', async (c, next) => {
+    c.set('db', db);
+    await next();
+    c.header('cache-control', 'no-store');
+  });
+  app.onError((error, c) => {
+    if (error instanceof Problem) return answer(c, error);
+    if (error instanceof HTTPException)
+      return answer(
+        c,
+        new Problem(400, `${error.message || 'The request is not readable'}. Send JSON.`),
+      );
+    const known = fromDatabase(error);
+    if (known) return answer(c, known);
+    log?.error(error);
+    return answer(c, new Problem(500, 'Something went wrong on the server; nothing was written.'));
+  });
+  const routed = app
+    .route('/api', projectRoutes)
+    .route('/api', schemeRoutes)
+    .route('/api', cableRoutes)
+    .route('/api', closureRoutes)
+    .route('/api', spliceRoutes)
+    .route('/api', evidenceRoutes)
+    .route('/api', ledgerRoutes)
+    .route('/api', exchangeRoutes)
+    .route(
+      '/api',
+      router().openapi(health, async (c) => {
+        await rowsOf(c.var.db, sql`select 1`);
+        return c.json({ status: 'ok' as const }, 200);
+      }),
+    );
+  routed.doc31('/api/openapi.json', {
+    openapi: '3.1.0',
+    info: {
+      title: 'Cordel',
+      version: '0.1.0',
+      description: 'Errors are problem documents as in RFC 9457.',
+    },
+  });
+  routed.all('/api/*', () => {
+    throw new Problem(404, 'There is no such address in the API: see /api/openapi.json.');
+  });
+  return routed;
+}
+
+export type Api = ReturnType<typeof createApi>;

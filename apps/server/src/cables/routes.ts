@@ -1,0 +1,47 @@
+import { createRoute } from '@hono/zod-openapi';
+import { eq, sql } from 'drizzle-orm';
+import { type Cable, cableSchema, describeMakeUp, fiberCount } from '@cordel/core';
+import { type Db, rowsOf } from '../db/client.ts';
+import { cables } from '../db/schema.ts';
+import { Problem } from '../http/problem.ts';
+import { answers, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
+import { getProject } from '../projects/queries.ts';
+import { allSchemes, schemeNamed } from '../schemes/queries.ts';
+
+const put = createRoute({
+  method: 'put',
+  path: '/cables/{cableId}',
+  summary: 'Add a cable or change its name, make-up or colour scheme',
+  request: { params: idParams('cableId'), body: jsonBody(cableSchema) },
+  responses: answers(savedSchema, 'Saved'),
+});
+
+/** Saves a cable; a make-up too small for fibers that are spliced is refused. */
+async function putCable(db: Db, cable: Cable): Promise<void> {
+  await getProject(db, cable.projectId);
+  schemeNamed(await allSchemes(db), cable.schemeId, '/schemeId');
+  const [before] = await db.select().from(cables).where(eq(cables.id, cable.id));
+  if (before && before.projectId !== cable.projectId)
+    throw new Problem(409, 'A cable stays in its project.');
+  const [highest] = await rowsOf<{ fiber: number | null }>(
+    db,
+    sql`select max(fiber)::int as fiber from (
+          select fiber_a as fiber from splices where project_id = ${cable.projectId} and cable_a = ${cable.id}
+          union all
+          select fiber_b from splices where project_id = ${cable.projectId} and cable_b = ${cable.id}) used`,
+  );
+  if (highest?.fiber && highest.fiber > fiberCount(cable.makeUp)) {
+    const detail = `Fiber ${highest.fiber} of cable ${cable.name} is spliced, and ${describeMakeUp(cable.makeUp)} has no such fiber: choose a larger make-up.`;
+    throw new Problem(422, detail, [{ place: '/makeUp', detail }]);
+  }
+  const { id: _id, ...set } = cable;
+  await db.insert(cables).values(cable).onConflictDoUpdate({ target: cables.id, set });
+}
+
+export const cableRoutes = router().openapi(put, async (c) => {
+  const cable = c.req.valid('json');
+  if (cable.id !== c.req.valid('param').cableId)
+    throw new Problem(422, 'The id of the body is not that of the path.');
+  await putCable(c.var.db, cable);
+  return c.json({ id: cable.id }, 200);
+});

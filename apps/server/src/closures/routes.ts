@@ -1,0 +1,133 @@
+import { createRoute, z } from '@hono/zod-openapi';
+import { and, asc, eq } from 'drizzle-orm';
+import {
+  type Closure,
+  closureSchema,
+  evidenceSchema,
+  findClashes,
+  spliceSchema,
+} from '@cordel/core';
+import type { Db } from '../db/client.ts';
+import { closures, splices } from '../db/schema.ts';
+import { evidenceOf } from '../evidence/queries.ts';
+import { Problem, notFound } from '../http/problem.ts';
+import { answers, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
+import { getCables, getProject } from '../projects/queries.ts';
+import { renewHeads } from '../splices/heads.ts';
+
+const put = createRoute({
+  method: 'put',
+  path: '/closures/{closureId}',
+  summary: 'Add a closure or change its name, place or trays',
+  request: { params: idParams('closureId'), body: jsonBody(closureSchema) },
+  responses: answers(savedSchema, 'Saved'),
+});
+
+const work = createRoute({
+  method: 'get',
+  path: '/closures/{closureId}/work',
+  summary: 'A closure as the Bench needs it: its splices and all their evidence in recorded order',
+  request: { params: idParams('closureId') },
+  responses: answers(
+    z.object({
+      closure: closureSchema,
+      splices: z.array(spliceSchema),
+      evidence: z.array(evidenceSchema),
+    }),
+    'The closure',
+  ),
+});
+
+export const spliceColumns = {
+  id: splices.id,
+  projectId: splices.projectId,
+  closureId: splices.closureId,
+  tray: splices.tray,
+  slot: splices.slot,
+  cableA: splices.cableA,
+  fiberA: splices.fiberA,
+  cableB: splices.cableB,
+  fiberB: splices.fiberB,
+  method: splices.method,
+  extra: splices.extra,
+};
+
+async function getClosure(db: Db, id: string): Promise<Closure> {
+  const [closure] = await db.select().from(closures).where(eq(closures.id, id));
+  if (!closure) throw notFound('closure');
+  return closure;
+}
+
+async function putClosure(db: Db, closure: Closure): Promise<void> {
+  await getProject(db, closure.projectId);
+  const [before] = await db.select().from(closures).where(eq(closures.id, closure.id));
+  if (before && before.projectId !== closure.projectId)
+    throw new Problem(409, 'A closure stays in its project.');
+  await checkBranch(db, closure);
+  if (before) await checkTrays(db, closure);
+  const { id: _id, ...set } = closure;
+  await db.transaction(async (tx) => {
+    await tx.insert(closures).values(closure).onConflictDoUpdate({ target: closures.id, set });
+    // The head of a fiber is its end nearest the start of the route.
+    if (before && before.distance !== closure.distance)
+      await renewHeads(tx as unknown as Db, closure.projectId);
+  });
+}
+
+async function checkBranch(db: Db, closure: Closure): Promise<void> {
+  let at = closure.branchOf;
+  for (let steps = 0; at !== null; steps++) {
+    const [parent] = await db
+      .select()
+      .from(closures)
+      .where(and(eq(closures.id, at), eq(closures.projectId, closure.projectId)));
+    const detail =
+      at === closure.id || steps > 200
+        ? 'A closure cannot branch off from itself: choose the closure nearer the start.'
+        : 'It branches off from a closure that is not in this project.';
+    if (at === closure.id || steps > 200 || !parent)
+      throw new Problem(422, detail, [{ place: '/branchOf', detail }]);
+    at = parent.branchOf;
+  }
+}
+
+async function checkTrays(db: Db, closure: Closure): Promise<void> {
+  const placed = await db
+    .select(spliceColumns)
+    .from(splices)
+    .where(eq(splices.closureId, closure.id));
+  const numbers = new Set(closure.trays.map((tray) => tray.number));
+  const lost = placed.find((splice) => !numbers.has(splice.tray));
+  const names = new Map(
+    (await getCables(db, closure.projectId)).map((cable) => [cable.id, cable.name]),
+  );
+  const clash = lost
+    ? `Tray ${lost.tray} holds splices: it cannot be taken away.`
+    : findClashes(
+        placed,
+        closure.trays,
+        () => 'the project',
+        (id) => names.get(id) ?? id,
+      )[0]?.message;
+  if (clash) throw new Problem(422, clash, [{ place: '/trays', detail: clash }]);
+}
+
+export const closureRoutes = router()
+  .openapi(put, async (c) => {
+    const closure = c.req.valid('json');
+    if (closure.id !== c.req.valid('param').closureId)
+      throw new Problem(422, 'The id of the body is not that of the path.');
+    await putClosure(c.var.db, closure);
+    return c.json({ id: closure.id }, 200);
+  })
+  .openapi(work, async (c) => {
+    const { db } = c.var;
+    const closure = await getClosure(db, c.req.valid('param').closureId);
+    const planned = await db
+      .select(spliceColumns)
+      .from(splices)
+      .where(eq(splices.closureId, closure.id))
+      .orderBy(asc(splices.tray), asc(splices.slot), asc(splices.fiberA));
+    const evidence = await evidenceOf(db, eq(splices.closureId, closure.id));
+    return c.json({ closure, splices: planned, evidence }, 200);
+  });

@@ -1,0 +1,233 @@
+import { sql } from 'drizzle-orm';
+import {
+  type AnyPgColumn,
+  bigint,
+  boolean,
+  foreignKey,
+  index,
+  integer,
+  jsonb,
+  pgSequence,
+  pgTable,
+  smallint,
+  text,
+  timestamp,
+  unique,
+  uuid,
+} from 'drizzle-orm/pg-core';
+import type {
+  Closure,
+  ColourScheme,
+  Limits,
+  MakeUp,
+  Method,
+  Project,
+  Reading,
+  Ruling,
+  Verdict,
+} from '@cordel/core';
+
+export const schemes = pgTable('schemes', {
+  id: text().primaryKey(),
+  record: jsonb().$type<ColourScheme>().notNull(),
+});
+
+export const projects = pgTable('projects', {
+  id: uuid().primaryKey(),
+  name: text().notNull(),
+  units: jsonb().$type<Project['units']>().notNull(),
+  schemeId: text('scheme_id').notNull(),
+  limits: jsonb().$type<Limits>().notNull(),
+  trayCapacity: jsonb('tray_capacity').$type<Project['trayCapacity']>().notNull(),
+  createdAt: timestamp('created_at', { withTimezone: true }).notNull(),
+});
+
+const projectId = () =>
+  uuid('project_id')
+    .notNull()
+    .references(() => projects.id);
+
+export const cables = pgTable(
+  'cables',
+  {
+    id: uuid().primaryKey(),
+    projectId: projectId(),
+    name: text().notNull(),
+    makeUp: jsonb('make_up').$type<MakeUp>().notNull(),
+    schemeId: text('scheme_id').notNull(),
+  },
+  (table) => [unique('cables_name').on(table.projectId, table.name)],
+);
+
+export const closures = pgTable(
+  'closures',
+  {
+    id: uuid().primaryKey(),
+    projectId: projectId(),
+    name: text().notNull(),
+    ordinal: integer().notNull(),
+    /** Tenths of a millimeter from the start of the route. */
+    distance: bigint({ mode: 'number' }),
+    branchOf: uuid('branch_of').references((): AnyPgColumn => closures.id),
+    trays: jsonb().$type<Closure['trays']>().notNull(),
+  },
+  (table) => [unique('closures_name').on(table.projectId, table.name)],
+);
+
+/**
+ * Planned splices. `head*` names the fiber along the route; the columns from `verdict` on are derived
+ * from the evidence and made anew whenever it changes (see ledger/refresh.ts).
+ */
+export const splices = pgTable(
+  'splices',
+  {
+    id: uuid().primaryKey(),
+    projectId: projectId(),
+    closureId: uuid('closure_id')
+      .notNull()
+      .references(() => closures.id),
+    tray: integer().notNull(),
+    slot: integer().notNull(),
+    cableA: uuid('cable_a')
+      .notNull()
+      .references(() => cables.id),
+    fiberA: integer('fiber_a').notNull(),
+    cableB: uuid('cable_b')
+      .notNull()
+      .references(() => cables.id),
+    fiberB: integer('fiber_b').notNull(),
+    method: text().$type<Method>().notNull(),
+    extra: jsonb().$type<Record<string, string>>().notNull(),
+    headCable: uuid('head_cable').notNull(),
+    headFiber: integer('head_fiber').notNull(),
+    verdict: text().$type<Verdict>().notNull().default('open'),
+    redo: boolean().notNull().default(false),
+    /** Rank of the grade of the figure that speaks for the splice. */
+    grade: smallint(),
+    /** That figure, in half-thousandths of a dB. */
+    half: integer(),
+    wavelengthNm: integer('wavelength_nm'),
+    tries: smallint().notNull().default(0),
+    /** Wavelengths at which a figure of the grade needed is missing. */
+    missing: smallint()
+      .array()
+      .notNull()
+      .default(sql`'{}'`),
+  },
+  (table) => [
+    unique('splices_fiber_a').on(table.closureId, table.cableA, table.fiberA),
+    unique('splices_fiber_b').on(table.closureId, table.cableB, table.fiberB),
+    index('splices_project').on(table.projectId),
+    index('splices_place').on(table.closureId, table.tray, table.slot),
+    index('splices_head').on(table.headCable, table.headFiber),
+  ],
+);
+
+/** The order in which evidence was recorded, over all kinds. */
+export const evidenceSeq = pgSequence('evidence_seq');
+
+const entry = () => ({
+  id: uuid().primaryKey(),
+  seq: bigint({ mode: 'number' })
+    .notNull()
+    .default(sql`nextval('evidence_seq')`),
+  spliceId: uuid('splice_id')
+    .notNull()
+    .references(() => splices.id),
+  by: text().notNull(),
+  at: timestamp({ withTimezone: true }).notNull(),
+});
+
+const correction = () => ({
+  supersedes: uuid(),
+  void: boolean().notNull(),
+  why: text(),
+});
+
+export const attempts = pgTable(
+  'attempts',
+  {
+    ...entry(),
+    tryId: uuid('try_id').notNull(),
+    estimateMdb: integer('estimate_mdb'),
+    ...correction(),
+  },
+  (table) => [
+    unique('attempts_of_splice').on(table.id, table.spliceId),
+    index('attempts_splice').on(table.spliceId),
+    foreignKey({
+      name: 'attempts_try',
+      columns: [table.tryId, table.spliceId],
+      foreignColumns: [table.id, table.spliceId],
+    }),
+    foreignKey({
+      name: 'attempts_supersedes',
+      columns: [table.supersedes, table.spliceId],
+      foreignColumns: [table.id, table.spliceId],
+    }),
+  ],
+);
+
+export const readings = pgTable(
+  'readings',
+  {
+    ...entry(),
+    tryId: uuid('try_id'),
+    grade: text().$type<Reading['grade']>().notNull(),
+    direction: text().$type<Reading['direction']>(),
+    wavelengthNm: integer('wavelength_nm').notNull(),
+    lossMdb: integer('loss_mdb').notNull(),
+    ...correction(),
+  },
+  (table) => [
+    unique('readings_of_splice').on(table.id, table.spliceId),
+    index('readings_splice').on(table.spliceId),
+    foreignKey({
+      name: 'readings_try',
+      columns: [table.tryId, table.spliceId],
+      foreignColumns: [attempts.id, attempts.spliceId],
+    }),
+    foreignKey({
+      name: 'readings_supersedes',
+      columns: [table.supersedes, table.spliceId],
+      foreignColumns: [table.id, table.spliceId],
+    }),
+  ],
+);
+
+export const rulings = pgTable(
+  'rulings',
+  {
+    ...entry(),
+    tryId: uuid('try_id'),
+    kind: text().$type<Ruling['kind']>().notNull(),
+    why: text().notNull(),
+  },
+  (table) => [
+    index('rulings_splice').on(table.spliceId),
+    foreignKey({
+      name: 'rulings_try',
+      columns: [table.tryId, table.spliceId],
+      foreignColumns: [attempts.id, attempts.spliceId],
+    }),
+  ],
+);
+
+/** Splices whose derived columns are behind their evidence. */
+export const staleSplices = pgTable(
+  'stale_splices',
+  {
+    spliceId: uuid('splice_id')
+      .primaryKey()
+      .references(() => splices.id),
+    projectId: projectId(),
+  },
+  (table) => [index('stale_splices_project').on(table.projectId)],
+);
+
+/** Imports that were carried out, so that the same one sent again does nothing. */
+export const imports = pgTable('imports', {
+  id: uuid().primaryKey(),
+  projectId: projectId(),
+  result: jsonb().$type<{ splices: number; closures: number; cables: number }>().notNull(),
+});

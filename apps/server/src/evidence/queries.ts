@@ -1,0 +1,145 @@
+import { type SQL, asc, eq, sql } from 'drizzle-orm';
+import type { Evidence } from '@cordel/core';
+import { type Db, rowsOf } from '../db/client.ts';
+import { attempts, readings, rulings, splices } from '../db/schema.ts';
+import { Problem } from '../http/problem.ts';
+
+/** All evidence of the splices that a condition on `splices` picks, in recorded order. */
+export async function evidenceOf(db: Db, condition: SQL | undefined): Promise<Evidence[]> {
+  const entries: { seq: number; entry: Evidence }[] = [];
+  for (const row of await db
+    .select({ row: attempts })
+    .from(attempts)
+    .innerJoin(splices, eq(splices.id, attempts.spliceId))
+    .where(condition)
+    .orderBy(asc(attempts.seq))) {
+    const { seq, at, ...rest } = row.row;
+    entries.push({ seq, entry: { type: 'attempt', at: at.toISOString(), ...rest } });
+  }
+  for (const row of await db
+    .select({ row: readings })
+    .from(readings)
+    .innerJoin(splices, eq(splices.id, readings.spliceId))
+    .where(condition)
+    .orderBy(asc(readings.seq))) {
+    const { seq, at, ...rest } = row.row;
+    entries.push({ seq, entry: { type: 'reading', at: at.toISOString(), ...rest } });
+  }
+  for (const row of await db
+    .select({ row: rulings })
+    .from(rulings)
+    .innerJoin(splices, eq(splices.id, rulings.spliceId))
+    .where(condition)
+    .orderBy(asc(rulings.seq))) {
+    const { seq, at, ...rest } = row.row;
+    entries.push({ seq, entry: { type: 'ruling', at: at.toISOString(), ...rest } });
+  }
+  return entries.sort((a, b) => a.seq - b.seq).map(({ entry }) => entry);
+}
+
+/** Groups evidence by splice, keeping its order. */
+export function bySplice(evidence: readonly Evidence[]): Map<string, Evidence[]> {
+  const groups = new Map<string, Evidence[]>();
+  for (const entry of evidence) {
+    const group = groups.get(entry.spliceId);
+    if (group) group.push(entry);
+    else groups.set(entry.spliceId, [entry]);
+  }
+  return groups;
+}
+
+/** The columns of each kind of evidence, as `jsonb_to_recordset` reads them. */
+const COLUMNS = {
+  attempt: {
+    table: sql`attempts`,
+    columns: sql`id, splice_id, by, at, try_id, estimate_mdb, supersedes, void, why`,
+    values: sql`"id", "spliceId", "by", "at", "tryId", "estimateMdb", "supersedes", "void", "why"`,
+    types: sql`"id" uuid, "spliceId" uuid, "by" text, "at" timestamptz, "tryId" uuid, "estimateMdb" int, "supersedes" uuid, "void" bool, "why" text`,
+  },
+  reading: {
+    table: sql`readings`,
+    columns: sql`id, splice_id, by, at, try_id, grade, direction, wavelength_nm, loss_mdb, supersedes, void, why`,
+    values: sql`"id", "spliceId", "by", "at", "tryId", "grade", "direction", "wavelengthNm", "lossMdb", "supersedes", "void", "why"`,
+    types: sql`"id" uuid, "spliceId" uuid, "by" text, "at" timestamptz, "tryId" uuid, "grade" text, "direction" text, "wavelengthNm" int, "lossMdb" int, "supersedes" uuid, "void" bool, "why" text`,
+  },
+  ruling: {
+    table: sql`rulings`,
+    columns: sql`id, splice_id, by, at, try_id, kind, why`,
+    values: sql`"id", "spliceId", "by", "at", "tryId", "kind", "why"`,
+    types: sql`"id" uuid, "spliceId" uuid, "by" text, "at" timestamptz, "tryId" uuid, "kind" text, "why" text`,
+  },
+};
+
+/** Appends entries of one kind and marks their splices stale, in one statement. Gives how many were new. */
+async function append(
+  db: Db,
+  kind: Evidence['type'],
+  entries: readonly Evidence[],
+): Promise<number> {
+  const { table, columns, values, types } = COLUMNS[kind];
+  const [row] = await rowsOf<{ fresh: number }>(
+    db,
+    sql`with fresh as (
+          insert into ${table} (${columns})
+          select ${values} from jsonb_to_recordset(${JSON.stringify(entries)}::jsonb) as entry(${types})
+          on conflict (id) do nothing returning splice_id),
+        marked as (
+          insert into stale_splices (splice_id, project_id)
+          select distinct s.id, s.project_id from fresh join splices s on s.id = fresh.splice_id
+          -- The update takes the row's lock: judging and recording wait for each other.
+          on conflict (splice_id) do update set project_id = excluded.project_id)
+        select count(*)::int as fresh from fresh`,
+  );
+  return row?.fresh ?? 0;
+}
+
+/**
+ * Records evidence, all of it or nothing. The same entry sent again changes nothing; another entry
+ * under a known id is refused.
+ * @returns how many entries were new
+ */
+export async function record(db: Db, entries: readonly Evidence[]): Promise<number> {
+  const runs = runsOf(entries);
+  const work = async (on: Db) => {
+    let fresh = 0;
+    for (const run of runs) fresh += await append(on, run[0]!.type, run);
+    if (fresh < entries.length) await refuseChanged(on, entries);
+    return fresh;
+  };
+  return runs.length === 1 && entries.length === 1
+    ? work(db)
+    : db.transaction((tx) => work(tx as unknown as Db));
+}
+
+/** Splits entries into runs of one kind, so that they are recorded in the order in which they were sent. */
+function runsOf(entries: readonly Evidence[]): Evidence[][] {
+  const runs: Evidence[][] = [];
+  for (const entry of entries) {
+    const last = runs.at(-1);
+    if (last?.[0]?.type === entry.type) last.push(entry);
+    else runs.push([entry]);
+  }
+  return runs;
+}
+
+async function refuseChanged(db: Db, entries: readonly Evidence[]): Promise<void> {
+  const ids = [...new Set(entries.map((entry) => entry.spliceId))];
+  const known = new Map(
+    (await evidenceOf(db, sql`${splices.id} = any(${idArray(ids)}::uuid[])`)).map((entry) => [
+      entry.id,
+      entry,
+    ]),
+  );
+  for (const [index, entry] of entries.entries()) {
+    const before = known.get(entry.id);
+    if (!before || JSON.stringify(sorted(before)) !== JSON.stringify(sorted(entry))) {
+      const detail = `Entry ${entry.id} is recorded already with other content; evidence is never changed. Record a correction that supersedes it.`;
+      throw new Problem(409, detail, [{ place: `/entries/${index}`, detail }]);
+    }
+  }
+}
+
+const sorted = (entry: Evidence) => Object.entries(entry).sort(([a], [b]) => a.localeCompare(b));
+
+/** Ids as a PostgreSQL array literal, so that any number of them is one parameter. */
+export const idArray = (ids: readonly string[]): string => `{${ids.join(',')}}`;

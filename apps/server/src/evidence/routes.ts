@@ -1,0 +1,36 @@
+import { createRoute, z } from '@hono/zod-openapi';
+import { sql } from 'drizzle-orm';
+import { evidenceSchema } from '@cordel/core';
+import { rowsOf } from '../db/client.ts';
+import { answers, jsonBody, router } from '../http/router.ts';
+import { record } from './queries.ts';
+
+const post = createRoute({
+  method: 'post',
+  path: '/evidence',
+  summary: 'Append attempts, readings and rulings, all or nothing',
+  description: 'Ids are made by the client: the same entries sent again change nothing.',
+  request: {
+    body: jsonBody(z.object({ entries: z.array(evidenceSchema).min(1).max(500) })),
+  },
+  responses: answers(z.object({ recorded: z.int() }), 'How many entries were new'),
+});
+
+const pulse = createRoute({
+  method: 'get',
+  path: '/pulse',
+  summary: 'A number that grows with every entry of evidence, for clients that wait for news',
+  responses: answers(z.object({ seq: z.number() }), 'The pulse'),
+});
+
+export const evidenceRoutes = router()
+  .openapi(post, async (c) =>
+    c.json({ recorded: await record(c.var.db, c.req.valid('json').entries) }, 200),
+  )
+  .openapi(pulse, async (c) => {
+    const [row] = await rowsOf<{ seq: string }>(
+      c.var.db,
+      sql`select last_value as seq from evidence_seq`,
+    );
+    return c.json({ seq: Number(row?.seq ?? 0) }, 200);
+  });

@@ -1,0 +1,188 @@
+import { asc, eq } from 'drizzle-orm';
+import {
+  BUILT_IN_SCHEMES,
+  type Evidence,
+  type ProjectDocument,
+  addressOf,
+  findClashes,
+} from '@cordel/core';
+import type { Db } from '../db/client.ts';
+import { cables, closures, projects, schemes, splices } from '../db/schema.ts';
+import { evidenceOf, record } from '../evidence/queries.ts';
+import { Problem, type ProblemPlace } from '../http/problem.ts';
+import { refresh } from '../ledger/refresh.ts';
+import { getCables, getClosures, getProject } from '../projects/queries.ts';
+import { allSchemes } from '../schemes/queries.ts';
+import { spliceColumns } from '../closures/routes.ts';
+import { renewHeads } from '../splices/heads.ts';
+import { insertSplices } from '../splices/insert.ts';
+
+/** A whole project as one document, always in the same order. */
+export async function readDocument(db: Db, projectId: string): Promise<ProjectDocument> {
+  const project = await getProject(db, projectId);
+  const ownCables = await getCables(db, projectId);
+  const used = new Set([project.schemeId, ...ownCables.map((cable) => cable.schemeId)]);
+  return {
+    format: 'cordel.project',
+    version: 1,
+    project,
+    schemes: [...(await allSchemes(db)).values()].filter((scheme) => used.has(scheme.id)),
+    closures: await getClosures(db, projectId),
+    cables: ownCables,
+    splices: await db
+      .select(spliceColumns)
+      .from(splices)
+      .where(eq(splices.projectId, projectId))
+      .orderBy(asc(splices.id)),
+    evidence: await evidenceOf(db, eq(splices.projectId, projectId)),
+  };
+}
+
+/**
+ * Brings in a whole project, all or nothing.
+ * @throws Problem 409 where the project is here already, 422 where the document contradicts itself
+ */
+export async function writeDocument(db: Db, document: ProjectDocument): Promise<void> {
+  const { project } = document;
+  const [here] = await db
+    .select({ name: projects.name })
+    .from(projects)
+    .where(eq(projects.id, project.id));
+  if (here)
+    throw new Problem(409, `This project is here already, as “${here.name}”. Nothing was changed.`);
+  const places = contradictions(document, new Set((await allSchemes(db)).keys()));
+  if (places.length > 0) {
+    throw new Problem(
+      422,
+      `The document contradicts itself: ${places[0]!.place}: ${places[0]!.detail}`,
+      places.slice(0, 500),
+    );
+  }
+  await db.transaction(async (tx) => {
+    const on = tx as unknown as Db;
+    const known = new Set(BUILT_IN_SCHEMES.map((scheme) => scheme.id));
+    for (const scheme of document.schemes.filter(({ id }) => !known.has(id))) {
+      // A scheme that is here already stays as it is: other projects count by it.
+      await tx.insert(schemes).values({ id: scheme.id, record: scheme }).onConflictDoNothing();
+    }
+    await tx.insert(projects).values({ ...project, createdAt: new Date(project.createdAt) });
+    if (document.cables.length > 0) await tx.insert(cables).values(document.cables);
+    for (const closure of parentsFirst(document.closures))
+      await tx.insert(closures).values(closure);
+    await insertSplices(on, document.splices);
+    await renewHeads(on, project.id);
+    for (let start = 0; start < document.evidence.length; start += EVIDENCE_BATCH) {
+      await record(on, document.evidence.slice(start, start + EVIDENCE_BATCH));
+    }
+  });
+  await refresh(db, project.id);
+}
+
+const EVIDENCE_BATCH = 5000;
+
+function parentsFirst(list: ProjectDocument['closures']): ProjectDocument['closures'] {
+  const byId = new Map(list.map((closure) => [closure.id, closure]));
+  const ordered = new Map<string, ProjectDocument['closures'][number]>();
+  const visit = (closure: ProjectDocument['closures'][number]): void => {
+    if (ordered.has(closure.id)) return;
+    const parent = closure.branchOf === null ? undefined : byId.get(closure.branchOf);
+    if (parent) visit(parent);
+    ordered.set(closure.id, closure);
+  };
+  list.forEach(visit);
+  return [...ordered.values()];
+}
+
+/** What records of a document say against each other, each at its JSON Pointer. */
+function contradictions(document: ProjectDocument, known: ReadonlySet<string>): ProblemPlace[] {
+  const places: ProblemPlace[] = [];
+  const complain = (place: string, detail: string) => places.push({ place, detail });
+  const schemeMap = new Map(
+    [...BUILT_IN_SCHEMES, ...document.schemes].map((scheme) => [scheme.id, scheme]),
+  );
+  const cableMap = new Map(document.cables.map((cable) => [cable.id, cable]));
+  const closureMap = new Map(document.closures.map((closure) => [closure.id, closure]));
+  const spliceIds = new Set(document.splices.map((splice) => splice.id));
+  for (const kind of ['closures', 'cables', 'splices'] as const) {
+    document[kind].forEach((entry, index) => {
+      if (entry.projectId !== document.project.id)
+        complain(`/${kind}/${index}/projectId`, 'It belongs to another project.');
+    });
+  }
+  for (const [index, cable] of document.cables.entries()) {
+    if (!schemeMap.has(cable.schemeId) && !known.has(cable.schemeId))
+      complain(`/cables/${index}/schemeId`, `There is no colour scheme “${cable.schemeId}”.`);
+  }
+  for (const [index, closure] of document.closures.entries()) {
+    const steps = new Set<string>();
+    for (
+      let at: string | null = closure.id;
+      at !== null;
+      at = closureMap.get(at)?.branchOf ?? null
+    ) {
+      if (steps.has(at) || !closureMap.has(at)) {
+        complain(
+          `/closures/${index}/branchOf`,
+          'It branches off in a circle or from a closure that is not in the document.',
+        );
+        break;
+      }
+      steps.add(at);
+    }
+  }
+  document.splices.forEach((splice, index) => {
+    if (!closureMap.has(splice.closureId))
+      complain(`/splices/${index}/closureId`, 'There is no such closure in the document.');
+    for (const side of ['A', 'B'] as const) {
+      const cable = cableMap.get(splice[`cable${side}`]);
+      const scheme = cable && schemeMap.get(cable.schemeId);
+      if (!cable)
+        complain(`/splices/${index}/cable${side}`, 'There is no such cable in the document.');
+      else if (scheme) {
+        try {
+          addressOf(cable.makeUp, scheme, splice[`fiber${side}`]);
+        } catch (error) {
+          complain(`/splices/${index}/fiber${side}`, (error as Error).message);
+        }
+      }
+    }
+  });
+  for (const closure of document.closures) {
+    const own = document.splices.flatMap((splice, index) =>
+      splice.closureId === closure.id ? [{ splice, index }] : [],
+    );
+    const clashes = findClashes(
+      own.map(({ splice }) => splice),
+      closure.trays,
+      (at) => `splice ${own[at]!.index}`,
+      (id) => cableMap.get(id)?.name ?? id,
+    );
+    for (const clash of clashes)
+      complain(`/splices/${own[clash.index]!.index}/${clash.column}`, clash.message);
+  }
+  checkEvidence(document.evidence, spliceIds, complain);
+  return places;
+}
+
+function checkEvidence(
+  evidence: readonly Evidence[],
+  spliceIds: ReadonlySet<string>,
+  complain: (place: string, detail: string) => void,
+): void {
+  const tries = new Map<string, string>();
+  const ids = new Set<string>();
+  evidence.forEach((entry, index) => {
+    if (!spliceIds.has(entry.spliceId))
+      complain(`/evidence/${index}/spliceId`, 'There is no such splice in the document.');
+    if (ids.has(entry.id)) complain(`/evidence/${index}/id`, 'The id is used twice.');
+    ids.add(entry.id);
+    if (entry.type === 'attempt') tries.set(entry.id, entry.spliceId);
+    if (entry.tryId !== null && tries.get(entry.tryId) !== entry.spliceId)
+      complain(`/evidence/${index}/tryId`, 'It names a try that this splice has not had by then.');
+    if (entry.type !== 'ruling' && entry.supersedes !== null && !ids.has(entry.supersedes))
+      complain(
+        `/evidence/${index}/supersedes`,
+        'It supersedes an entry that is not there by then.',
+      );
+  });
+}

@@ -1,0 +1,80 @@
+import { createRoute, z } from '@hono/zod-openapi';
+import { documentJsonSchema, documentSchema } from '@cordel/core';
+import { getProject } from '../projects/queries.ts';
+import { answers, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
+import { CSV_KINDS, csvOf } from './csv.ts';
+import { readDocument, writeDocument } from './document.ts';
+
+const schema = createRoute({
+  method: 'get',
+  path: '/schemas/project.json',
+  summary: 'The JSON Schema of a project document',
+  responses: answers(z.record(z.string(), z.unknown()), 'The schema'),
+});
+
+const download = createRoute({
+  method: 'get',
+  path: '/projects/{projectId}/document.json',
+  summary: 'The whole project as one JSON document',
+  request: { params: idParams('projectId') },
+  responses: answers(
+    z.record(z.string(), z.unknown()),
+    'A document that /schemas/project.json describes',
+  ),
+});
+
+const upload = createRoute({
+  method: 'post',
+  path: '/documents',
+  summary: 'Bring in a whole project, all or nothing',
+  request: { body: jsonBody(documentSchema) },
+  responses: answers(savedSchema, 'The project’s id'),
+});
+
+const csv = createRoute({
+  method: 'get',
+  path: '/projects/{projectId}/csv/{kind}',
+  summary: 'Fibers, trays, closures or splices as CSV (RFC 4180)',
+  request: { params: idParams('projectId').extend({ kind: z.enum(CSV_KINDS) }) },
+  responses: {
+    ...answers(z.unknown(), 'CSV'),
+    200: { description: 'CSV', content: { 'text/csv': { schema: z.string() } } },
+  },
+});
+
+/** A file name made of a project's name, in letters every system takes. */
+const fileName = (name: string, rest: string): string =>
+  `${
+    name
+      .normalize('NFKD')
+      .replace(/[^\w]+/g, '-')
+      .replace(/^-+|-+$/g, '')
+      .toLowerCase() || 'project'
+  }${rest}`;
+
+const attachment = (name: string) => ({ 'content-disposition': `attachment; filename="${name}"` });
+
+export const exchangeRoutes = router()
+  .openapi(schema, (c) => c.json(documentJsonSchema(), 200))
+  .openapi(download, async (c) => {
+    const document = await readDocument(c.var.db, c.req.valid('param').projectId);
+    return c.json(
+      document as unknown as Record<string, unknown>,
+      200,
+      attachment(fileName(document.project.name, '.json')),
+    );
+  })
+  .openapi(upload, async (c) => {
+    const document = c.req.valid('json');
+    await writeDocument(c.var.db, document);
+    return c.json({ id: document.project.id }, 200);
+  })
+  .openapi(csv, async (c) => {
+    const { projectId, kind } = c.req.valid('param');
+    const { name } = await getProject(c.var.db, projectId);
+    const body = await csvOf(c.var.db, projectId, kind);
+    return c.body(body, 200, {
+      'content-type': 'text/csv; charset=utf-8; header=present',
+      ...attachment(fileName(name, `-${kind}.csv`)),
+    });
+  });

@@ -1,0 +1,98 @@
+import { z } from '@hono/zod-openapi';
+import type { Context } from 'hono';
+
+/** One thing that is wrong, at its place in the input. */
+export const problemPlaceSchema = z.object({
+  /** A JSON Pointer into the body, or `row 7, fiber A` in a list. */
+  place: z.string(),
+  detail: z.string(),
+});
+
+/** An error as RFC 9457 (Problem Details for HTTP APIs) has it, with the places that are wrong. */
+export const problemSchema = z
+  .object({
+    type: z.string(),
+    title: z.string(),
+    status: z.int(),
+    detail: z.string(),
+    errors: z.array(problemPlaceSchema).optional(),
+  })
+  .openapi('Problem');
+
+export type ProblemPlace = z.infer<typeof problemPlaceSchema>;
+
+const TITLES: Record<number, string> = {
+  400: 'Not readable',
+  404: 'Not found',
+  409: 'Conflict',
+  413: 'Too large',
+  422: 'Not accepted',
+  500: 'Server error',
+};
+
+/** Thrown anywhere below a route; answered as a problem document. */
+export class Problem extends Error {
+  override name = 'Problem';
+  readonly status: 400 | 404 | 409 | 413 | 422 | 500;
+  readonly errors: ProblemPlace[];
+
+  constructor(status: Problem['status'], detail: string, errors: ProblemPlace[] = []) {
+    super(detail);
+    this.status = status;
+    this.errors = errors;
+  }
+}
+
+export const notFound = (what: string): Problem =>
+  new Problem(404, `There is no such ${what}: it may not have been sent yet.`);
+
+export function answer(c: Context, problem: Problem): Response {
+  const body = {
+    type: 'about:blank',
+    title: TITLES[problem.status],
+    status: problem.status,
+    detail: problem.message,
+    ...(problem.errors.length > 0 ? { errors: problem.errors } : {}),
+  };
+  return c.body(JSON.stringify(body), problem.status, {
+    'content-type': 'application/problem+json',
+  });
+}
+
+/** The places of a Zod error as JSON Pointers. */
+export function placesOf(error: z.ZodError): ProblemPlace[] {
+  return error.issues.map((issue) => ({
+    place: `/${issue.path.map((key) => String(key).replace(/~/g, '~0').replace(/\//g, '~1')).join('/')}`,
+    detail: issue.message,
+  }));
+}
+
+export function fromZod(error: z.ZodError): Problem {
+  const places = placesOf(error);
+  const first = places[0];
+  return new Problem(
+    422,
+    first ? `${first.place}: ${first.detail}` : 'The input is not accepted.',
+    places.slice(0, 500),
+  );
+}
+
+/** Words for what the database refused. */
+export function fromDatabase(error: unknown): Problem | null {
+  const cause = (error as { cause?: unknown }).cause ?? error;
+  const { code, constraint } = cause as { code?: string; constraint?: string };
+  if (code === '23503')
+    return new Problem(422, `It names a record that is not here (${constraint}).`);
+  if (code === '23505')
+    return new Problem(409, UNIQUE[constraint ?? ''] ?? `It is here already (${constraint}).`);
+  return null;
+}
+
+const UNIQUE: Record<string, string> = {
+  cables_name: 'The project has a cable of that name already: choose another name.',
+  closures_name: 'The project has a closure of that name already: choose another name.',
+  splices_fiber_a:
+    'A fiber is spliced in that closure already: a fiber has one splice in a closure.',
+  splices_fiber_b:
+    'A fiber is spliced in that closure already: a fiber has one splice in a closure.',
+};

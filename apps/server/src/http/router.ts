@@ -1,0 +1,38 @@
+import { OpenAPIHono, z } from '@hono/zod-openapi';
+import { idSchema } from '@cordel/core';
+import type { Db } from '../db/client.ts';
+import { fromZod, problemSchema } from './problem.ts';
+
+/** What every handler can reach. */
+export type Env = { Variables: { db: Db } };
+
+/** A router whose validation errors are problem documents. */
+export const router = () =>
+  new OpenAPIHono<Env>({
+    defaultHook: (result) => {
+      if (!result.success) throw fromZod(result.error);
+    },
+  });
+
+const json = <Schema extends z.ZodType>(schema: Schema) => ({ 'application/json': { schema } });
+
+/** The OpenAPI part of a JSON body. */
+export const jsonBody = <Schema extends z.ZodType>(schema: Schema) => ({
+  required: true,
+  content: json(schema),
+});
+
+const problemBody = { 'application/problem+json': { schema: problemSchema } };
+
+/** The OpenAPI part of what a route answers: a body on success, a problem otherwise. */
+export const answers = <Schema extends z.ZodType>(schema: Schema, description: string) => ({
+  200: { description, content: json(schema) },
+  default: { description: 'A problem document (RFC 9457)', content: problemBody },
+});
+
+/** Path parameters that are ids. */
+export const idParams = <Name extends string>(name: Name) =>
+  z.object({ [name]: idSchema } as Record<Name, typeof idSchema>);
+
+/** What a write answers when there is nothing more to say. */
+export const savedSchema = z.object({ id: z.string() });

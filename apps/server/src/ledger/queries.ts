@@ -1,0 +1,308 @@
+import { type SQL, and, asc, desc, eq, sql } from 'drizzle-orm';
+import {
+  type GroupKind,
+  type Limits,
+  type RollUp,
+  type Tally,
+  VERDICTS,
+  judgeSplice,
+  reasonsFor,
+  rollUp,
+  standingOf,
+} from '@cordel/core';
+import { type Db, rowsOf } from '../db/client.ts';
+import { closures, splices } from '../db/schema.ts';
+import { bySplice, evidenceOf, idArray } from '../evidence/queries.ts';
+import { getCables, getProject } from '../projects/queries.ts';
+import { allSchemes } from '../schemes/queries.ts';
+import { refresh } from './refresh.ts';
+import type { ClosureRow, FiberRow, LedgerQuery, RedoRow, SpliceRow, TrayRow } from './rows.ts';
+import { searchCondition } from './search.ts';
+
+/** Counts and sums over `splices s`, as core's roll-up wants them. */
+const TALLY = sql`
+  count(*)::int as total,
+  count(*) filter (where s.verdict = 'open')::int as open,
+  count(*) filter (where s.verdict = 'provisional')::int as provisional,
+  count(*) filter (where s.verdict = 'pass')::int as pass,
+  count(*) filter (where s.verdict = 'fail')::int as fail,
+  count(*) filter (where s.verdict = 'waived')::int as waived,
+  count(*) filter (where s.redo)::int as redo,
+  count(s.half)::int as figures,
+  coalesce(sum(s.half), 0)::float8 as "sumHalf",
+  max(s.half) as "maxHalf",
+  min(s.grade) as weakest`;
+
+export interface Page<Row> {
+  rows: Row[];
+  total: number;
+}
+
+/** The project's tally and a row a closure in route order: what the Route and the Ledger's head show. */
+export async function closureRows(
+  db: Db,
+  projectId: string,
+): Promise<{ project: RollUp; closures: ClosureRow[] }> {
+  const { limits } = await getProject(db, projectId);
+  await refresh(db, projectId);
+  const rows = await rowsOf<Tally & Omit<ClosureRow, keyof RollUp>>(
+    db,
+    sql`select c.id as "closureId", c.name, c.distance::float8 as distance, c.branch_of as "branchOf",
+          jsonb_array_length(c.trays) as "trayCount", t.*
+        from closures c left join (
+          select s.closure_id, ${TALLY} from splices s where s.project_id = ${projectId} group by s.closure_id
+        ) t on t.closure_id = c.id
+        where c.project_id = ${projectId}
+        order by c.distance nulls last, c.ordinal, c.name`,
+  );
+  const list = rows.map((row) => {
+    const { closureId, name, distance, branchOf, trayCount } = row;
+    return {
+      closureId,
+      name,
+      distance,
+      branchOf,
+      trayCount,
+      ...rollUp(tallyOf(row), 'closure', limits),
+    };
+  });
+  return {
+    project: rollUp(list.reduce(addTally, EMPTY), 'closure', { ...limits, mean: NO_MEANS }),
+    closures: list,
+  };
+}
+
+const NO_MEANS: Limits['mean'] = { fiber: null, tray: null, closure: null };
+const EMPTY: Tally = {
+  total: 0,
+  open: 0,
+  provisional: 0,
+  pass: 0,
+  fail: 0,
+  waived: 0,
+  redo: 0,
+  figures: 0,
+  sumHalf: 0,
+  maxHalf: null,
+  weakest: null,
+};
+
+/** The counts of a row; a closure without splices has none. */
+const tallyOf = (row: Tally): Tally => ({
+  total: row.total ?? 0,
+  open: row.open ?? 0,
+  provisional: row.provisional ?? 0,
+  pass: row.pass ?? 0,
+  fail: row.fail ?? 0,
+  waived: row.waived ?? 0,
+  redo: row.redo ?? 0,
+  figures: row.figures ?? 0,
+  sumHalf: row.sumHalf ?? 0,
+  maxHalf: row.maxHalf,
+  weakest: row.weakest,
+});
+
+function addTally(sum: Tally, row: Tally): Tally {
+  const either = (pick: (...values: number[]) => number, a: number | null, b: number | null) =>
+    a === null ? b : b === null ? a : pick(a, b);
+  return {
+    total: sum.total + row.total,
+    open: sum.open + row.open,
+    provisional: sum.provisional + row.provisional,
+    pass: sum.pass + row.pass,
+    fail: sum.fail + row.fail,
+    waived: sum.waived + row.waived,
+    redo: sum.redo + row.redo,
+    figures: sum.figures + row.figures,
+    sumHalf: sum.sumHalf + row.sumHalf,
+    maxHalf: either(Math.max, sum.maxHalf, row.maxHalf),
+    weakest: either(Math.min, sum.weakest, row.weakest),
+  };
+}
+
+/** Conditions a query sets on the splices that a row must have one of. */
+async function asked(db: Db, projectId: string, query: LedgerQuery): Promise<SQL | undefined> {
+  const conditions: (SQL | undefined)[] = [eq(splices.projectId, projectId)];
+  if (query.closureId) conditions.push(eq(splices.closureId, query.closureId));
+  if (query.q?.trim())
+    conditions.push(searchCondition(query.q, await getCables(db, projectId), await allSchemes(db)));
+  return and(...conditions);
+}
+
+/** A row a tray. */
+export async function trayRows(
+  db: Db,
+  projectId: string,
+  query: LedgerQuery,
+): Promise<Page<TrayRow>> {
+  const condition = await asked(db, projectId, query);
+  return groups<TrayRow>(
+    db,
+    projectId,
+    query,
+    'tray',
+    sql`select g.*, c.name as closure from (
+          select s.closure_id as "closureId", s.tray, ${TALLY} from splices s
+          where s.project_id = ${projectId} and (s.closure_id, s.tray) in (
+            select splices.closure_id, splices.tray from splices join closures on closures.id = splices.closure_id where ${condition})
+          group by s.closure_id, s.tray) g
+        join closures c on c.id = g."closureId"
+        order by c.distance nulls last, c.ordinal, c.name, g.tray`,
+  );
+}
+
+/** A row a fiber along the route, with all its splices whichever of them the query found. */
+export async function fiberRows(
+  db: Db,
+  projectId: string,
+  query: LedgerQuery,
+): Promise<Page<FiberRow>> {
+  const condition = await asked(db, projectId, query);
+  return groups<FiberRow>(
+    db,
+    projectId,
+    query,
+    'fiber',
+    sql`select s.head_cable as "headCable", s.head_fiber as "headFiber", ${TALLY} from splices s
+        join cables h on h.id = s.head_cable
+        where s.project_id = ${projectId} and (s.head_cable, s.head_fiber) in (
+          select splices.head_cable, splices.head_fiber from splices join closures on closures.id = splices.closure_id where ${condition})
+        group by s.head_cable, s.head_fiber, h.name
+        order by length(h.name), h.name, s.head_fiber`,
+  );
+}
+
+/** Judges rows of tallies in core, then filters, sorts and cuts out the page asked for. */
+async function groups<Row extends RollUp>(
+  db: Db,
+  projectId: string,
+  query: LedgerQuery,
+  kind: GroupKind,
+  statement: SQL,
+): Promise<Page<Row>> {
+  const { limits } = await getProject(db, projectId);
+  await refresh(db, projectId);
+  const tallies = await rowsOf<Row>(db, statement);
+  const rows = tallies
+    .map((row) => ({ ...row, ...rollUp(tallyOf(row), kind, limits) }))
+    .filter((row) => query.verdict === undefined || row.verdict === query.verdict);
+  if (query.sort === 'worst')
+    rows.sort((a, b) => (b.maxHalf ?? -Infinity) - (a.maxHalf ?? -Infinity));
+  if (query.sort === 'mean') rows.sort((a, b) => meanOf(b) - meanOf(a));
+  if (query.sort === 'verdict') rows.sort((a, b) => URGENCY[a.verdict] - URGENCY[b.verdict]);
+  return { rows: rows.slice(query.offset, query.offset + query.limit), total: rows.length };
+}
+
+const meanOf = (tally: Tally): number =>
+  tally.figures === 0 ? -Infinity : tally.sumHalf / tally.figures;
+
+/** What needs a person first comes first. */
+const URGENCY = { fail: 0, open: 1, provisional: 2, waived: 3, pass: 4 } as const satisfies Record<
+  (typeof VERDICTS)[number],
+  number
+>;
+
+export const spliceRowColumns = {
+  id: splices.id,
+  closureId: splices.closureId,
+  closure: closures.name,
+  tray: splices.tray,
+  slot: splices.slot,
+  cableA: splices.cableA,
+  fiberA: splices.fiberA,
+  cableB: splices.cableB,
+  fiberB: splices.fiberB,
+  method: splices.method,
+  headCable: splices.headCable,
+  headFiber: splices.headFiber,
+  verdict: splices.verdict,
+  redo: splices.redo,
+  grade: splices.grade,
+  half: splices.half,
+  wavelengthNm: splices.wavelengthNm,
+  tries: splices.tries,
+  missing: splices.missing,
+};
+
+export const routeOrder = [
+  sql`${closures.distance} asc nulls last`,
+  asc(closures.ordinal),
+  asc(closures.name),
+  asc(splices.tray),
+  asc(splices.slot),
+  asc(splices.fiberA),
+];
+
+/** A row a splice. */
+export async function spliceRows(
+  db: Db,
+  projectId: string,
+  query: LedgerQuery,
+): Promise<Page<SpliceRow>> {
+  await refresh(db, projectId);
+  const condition = and(
+    await asked(db, projectId, query),
+    query.verdict ? eq(splices.verdict, query.verdict) : undefined,
+  );
+  const urgency = sql`array_position(array['fail','open','provisional','waived','pass'], ${splices.verdict})`;
+  const order = {
+    route: routeOrder,
+    worst: [sql`${desc(splices.half)} nulls last`, ...routeOrder],
+    mean: [sql`${desc(splices.half)} nulls last`, ...routeOrder],
+    verdict: [urgency, ...routeOrder],
+  }[query.sort];
+  const from = () =>
+    sql`from splices join closures on closures.id = splices.closure_id where ${condition}`;
+  const [count] = await rowsOf<{ total: number }>(db, sql`select count(*)::int as total ${from()}`);
+  const rows = await db
+    .select(spliceRowColumns)
+    .from(splices)
+    .innerJoin(closures, eq(closures.id, splices.closureId))
+    .where(condition)
+    .orderBy(...order)
+    .offset(query.offset)
+    .limit(query.limit);
+  return { rows, total: count?.total ?? 0 };
+}
+
+/** All splices of one closure with what counts of them, in tray order. */
+export async function closureSplices(db: Db, closureId: string): Promise<SpliceRow[]> {
+  return db
+    .select(spliceRowColumns)
+    .from(splices)
+    .innerJoin(closures, eq(closures.id, splices.closureId))
+    .where(eq(splices.closureId, closureId))
+    .orderBy(asc(splices.tray), asc(splices.slot), asc(splices.fiberA));
+}
+
+/** Splices to be made again in route order, each with its reasons. */
+export async function redoRows(
+  db: Db,
+  projectId: string,
+  query: LedgerQuery,
+): Promise<Page<RedoRow>> {
+  const { limits } = await getProject(db, projectId);
+  await refresh(db, projectId);
+  const condition = and(await asked(db, projectId, query), eq(splices.redo, true));
+  const rows = await db
+    .select(spliceRowColumns)
+    .from(splices)
+    .innerJoin(closures, eq(closures.id, splices.closureId))
+    .where(condition)
+    .orderBy(
+      ...(query.sort === 'worst' ? [sql`${splices.half} desc nulls last`] : []),
+      ...routeOrder,
+    );
+  const page = rows.slice(query.offset, query.offset + query.limit);
+  const evidence = bySplice(
+    await evidenceOf(db, sql`${splices.id} = any(${idArray(page.map((row) => row.id))}::uuid[])`),
+  );
+  const explained = page.map((row) => {
+    const standing = standingOf(evidence.get(row.id) ?? []);
+    return {
+      ...row,
+      reasons: reasonsFor(standing, judgeSplice(standing, row.method, limits), row.method, limits),
+    };
+  });
+  return { rows: explained, total: rows.length };
+}

@@ -1,0 +1,80 @@
+import { eq, sql } from 'drizzle-orm';
+import {
+  type Evidence,
+  gradeRank,
+  judgeSplice,
+  standingOf,
+  type Limits,
+  type Method,
+} from '@cordel/core';
+import { type Db, rowsOf } from '../db/client.ts';
+import { projects, splices } from '../db/schema.ts';
+import { bySplice, evidenceOf, idArray } from '../evidence/queries.ts';
+
+const BATCH = 2000;
+
+/**
+ * Judges anew every splice of a project whose evidence or limits have changed. Recording marks a
+ * splice in the same statement as its evidence, so nothing that is recorded can be missed.
+ */
+export async function refresh(db: Db, projectId: string): Promise<void> {
+  while ((await refreshBatch(db, projectId)) === BATCH);
+}
+
+async function refreshBatch(db: Db, projectId: string): Promise<number> {
+  const [waiting] = await rowsOf(
+    db,
+    sql`select 1 from stale_splices where project_id = ${projectId} limit 1`,
+  );
+  if (!waiting) return 0;
+  return db.transaction(async (tx) => {
+    const on = tx as unknown as Db;
+    const taken = await rowsOf<{ id: string }>(
+      on,
+      sql`delete from stale_splices where splice_id in (
+            select splice_id from stale_splices where project_id = ${projectId} order by splice_id limit ${BATCH} for update)
+          returning splice_id as id`,
+    );
+    const ids = taken.map(({ id }) => id);
+    const [project] = await tx
+      .select({ limits: projects.limits })
+      .from(projects)
+      .where(eq(projects.id, projectId));
+    const picked = sql`${splices.id} = any(${idArray(ids)}::uuid[])`;
+    const methods = await tx
+      .select({ id: splices.id, method: splices.method })
+      .from(splices)
+      .where(picked);
+    const evidence = bySplice(await evidenceOf(on, picked));
+    const judged = methods.map(({ id, method }) =>
+      derive(id, method, evidence.get(id) ?? [], project!.limits),
+    );
+    await rowsOf(
+      on,
+      sql`update splices s set verdict = j.verdict, redo = j.redo, grade = j.grade, half = j.half,
+            wavelength_nm = j."wavelengthNm", tries = j.tries, missing = j.missing
+          from jsonb_to_recordset(${JSON.stringify(judged)}::jsonb)
+            as j(id uuid, verdict text, redo bool, grade smallint, half int, "wavelengthNm" int, tries smallint, missing smallint[])
+          where s.id = j.id`,
+    );
+    return ids.length;
+  });
+}
+
+function derive(id: string, method: Method, evidence: Evidence[], limits: Limits) {
+  const { verdict, redo, figure, tries, missing } = judgeSplice(
+    standingOf(evidence),
+    method,
+    limits,
+  );
+  return {
+    id,
+    verdict,
+    redo,
+    grade: figure ? gradeRank(figure.grade) : null,
+    half: figure?.half ?? null,
+    wavelengthNm: figure?.wavelengthNm ?? null,
+    tries,
+    missing,
+  };
+}

@@ -1,0 +1,95 @@
+import { z } from '@hono/zod-openapi';
+import { VERDICTS, gradeSchema, idSchema, methodSchema } from '@cordel/core';
+
+const rollUpFields = {
+  total: z.int(),
+  done: z.int(),
+  open: z.int(),
+  provisional: z.int(),
+  pass: z.int(),
+  fail: z.int(),
+  waived: z.int(),
+  redo: z.int(),
+  figures: z.int(),
+  sumHalf: z.number(),
+  maxHalf: z.number().nullable(),
+  weakest: z.int().nullable(),
+  verdict: z.enum(VERDICTS),
+  grade: gradeSchema.nullable(),
+  meanOver: z.boolean(),
+};
+
+/** A project as a whole. */
+export const tallySchema = z.object(rollUpFields);
+
+export const closureRowSchema = z.object({
+  ...rollUpFields,
+  closureId: idSchema,
+  name: z.string(),
+  distance: z.number().nullable(),
+  branchOf: idSchema.nullable(),
+  trayCount: z.int(),
+});
+
+export const trayRowSchema = z.object({
+  ...rollUpFields,
+  closureId: idSchema,
+  closure: z.string(),
+  tray: z.int(),
+});
+
+/** A fiber along the route, named by its head: the free end nearest the start. */
+export const fiberRowSchema = z.object({
+  ...rollUpFields,
+  headCable: idSchema,
+  headFiber: z.int(),
+});
+
+export const spliceRowSchema = z.object({
+  id: idSchema,
+  closureId: idSchema,
+  closure: z.string(),
+  tray: z.int(),
+  slot: z.int(),
+  cableA: idSchema,
+  fiberA: z.int(),
+  cableB: idSchema,
+  fiberB: z.int(),
+  method: methodSchema,
+  headCable: idSchema,
+  headFiber: z.int(),
+  verdict: z.enum(VERDICTS),
+  redo: z.boolean(),
+  /** Rank of the grade of the figure that speaks for the splice. */
+  grade: z.int().nullable(),
+  half: z.int().nullable(),
+  wavelengthNm: z.int().nullable(),
+  tries: z.int(),
+  missing: z.array(z.int()),
+});
+
+/** A splice to be made again, with why. */
+export const redoRowSchema = spliceRowSchema.extend({ reasons: z.array(z.string()) });
+
+export type ClosureRow = z.infer<typeof closureRowSchema>;
+export type TrayRow = z.infer<typeof trayRowSchema>;
+export type FiberRow = z.infer<typeof fiberRowSchema>;
+export type SpliceRow = z.infer<typeof spliceRowSchema>;
+export type RedoRow = z.infer<typeof redoRowSchema>;
+
+export const LEDGER_SORTS = ['route', 'worst', 'mean', 'verdict'] as const;
+
+/** What a page of the Ledger is asked for. */
+export const ledgerQuerySchema = z.object({
+  q: z.string().max(200).optional(),
+  verdict: z.enum(VERDICTS).optional(),
+  closureId: idSchema.optional(),
+  sort: z.enum(LEDGER_SORTS).default('route'),
+  offset: z.coerce.number().int().min(0).default(0),
+  limit: z.coerce.number().int().min(1).max(1000).default(200),
+});
+
+export type LedgerQuery = z.infer<typeof ledgerQuerySchema>;
+
+export const pageOf = <Row extends z.ZodType>(row: Row) =>
+  z.object({ rows: z.array(row), total: z.int() });

@@ -1,0 +1,95 @@
+import { existsSync } from 'node:fs';
+import { readFile } from 'node:fs/promises';
+import type { AddressInfo } from 'node:net';
+import { homedir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { serve } from '@hono/node-server';
+import { serveStatic } from '@hono/node-server/serve-static';
+import { pino } from 'pino';
+import { demoDocument } from '@cordel/demo';
+import { createApi } from './app.ts';
+import { FolderInUse } from './db/lock.ts';
+import { openFolder, openServer } from './db/client.ts';
+import { writeDocument } from './exchange/document.ts';
+import { listProjects } from './projects/queries.ts';
+
+const here = import.meta.dirname;
+const folder = resolve(process.env.CORDEL_DATA ?? join(homedir(), '.cordel'));
+const webFolder = resolve(process.env.CORDEL_WEB ?? join(here, '../../web/dist'));
+const migrations = join(here, '../drizzle');
+const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
+
+async function main(): Promise<void> {
+  const url = process.env.DATABASE_URL;
+  const open = url ? await openServer(url, migrations) : await openFolder(folder, migrations);
+  if (process.argv.includes('--demo')) await loadDemo(open.db);
+  const app = createApi(open.db, log);
+  await serveWeb(app);
+  const server = serve(
+    { fetch: app.fetch, port: Number(process.env.PORT ?? 8044), hostname: process.env.HOST },
+    (info) =>
+      console.log(
+        `Cordel is at http://localhost:${(info as AddressInfo).port}  (data: ${url ? 'PostgreSQL' : folder})`,
+      ),
+  );
+  server.on('error', async (error) => {
+    console.error(
+      (error as NodeJS.ErrnoException).code === 'EADDRINUSE'
+        ? `Port ${process.env.PORT ?? 8044} is taken: set PORT to another.`
+        : error,
+    );
+    await open.close();
+    process.exit(1);
+  });
+  let stopping = false;
+  const stop = async () => {
+    if (stopping) return;
+    stopping = true;
+    // Answer what has come in, then close the database: what was acknowledged is kept.
+    await new Promise<void>((done) => {
+      server.close(() => done());
+      if ('closeIdleConnections' in server) server.closeIdleConnections();
+      setTimeout(done, 5000).unref();
+    });
+    await open.close();
+    process.exit(0);
+  };
+  process.on('SIGTERM', stop);
+  process.on('SIGINT', stop);
+}
+
+/** The demo is loaded once: a folder that has any project stays as it is. */
+async function loadDemo(db: Parameters<typeof createApi>[0]): Promise<void> {
+  if ((await listProjects(db)).length > 0) return;
+  await writeDocument(db, demoDocument());
+}
+
+/** Serves the built web app; every path without a file ending is the app's own. */
+async function serveWeb(app: ReturnType<typeof createApi>): Promise<void> {
+  const index = join(webFolder, 'index.html');
+  if (!existsSync(index)) return;
+  const page = await readFile(index, 'utf8');
+  app.use('*', async (c, next) => {
+    await next();
+    c.header('x-content-type-options', 'nosniff');
+    c.header('referrer-policy', 'no-referrer');
+  });
+  app.use(
+    '*',
+    serveStatic({
+      root: webFolder,
+      onFound: (path, c) => {
+        const hashed = /\/_expo\/static\/|\/assets\//.test(path);
+        c.header('cache-control', hashed ? 'public, max-age=31536000, immutable' : 'no-cache');
+      },
+    }),
+  );
+  app.get('*', (c, next) =>
+    /\.\w+$/.test(c.req.path) ? next() : c.html(page, 200, { 'cache-control': 'no-cache' }),
+  );
+}
+
+main().catch((error: unknown) => {
+  console.error(error instanceof FolderInUse ? error.message : error);
+  process.exit(1);
+});

@@ -1,0 +1,70 @@
+import { asc, eq, sql } from 'drizzle-orm';
+import type { Cable, Closure, Project } from '@cordel/core';
+import { type Db, rowsOf } from '../db/client.ts';
+import { cables, closures, projects } from '../db/schema.ts';
+import { notFound } from '../http/problem.ts';
+import { allSchemes, schemeNamed } from '../schemes/queries.ts';
+
+type ProjectRow = typeof projects.$inferSelect;
+
+const toProject = (row: ProjectRow): Project => ({
+  ...row,
+  createdAt: row.createdAt.toISOString(),
+});
+
+/** All projects, the newest first. */
+export async function listProjects(db: Db): Promise<Project[]> {
+  const rows = await db.select().from(projects);
+  return rows.map(toProject).sort((a, b) => b.createdAt.localeCompare(a.createdAt));
+}
+
+/** One project. Throws a 404 problem where there is none. */
+export async function getProject(db: Db, id: string): Promise<Project> {
+  const [row] = await db.select().from(projects).where(eq(projects.id, id));
+  if (!row) throw notFound('project');
+  return toProject(row);
+}
+
+/** The cables of a project by name, and its closures in route order. */
+export async function getCables(db: Db, projectId: string): Promise<Cable[]> {
+  return db.select().from(cables).where(eq(cables.projectId, projectId)).orderBy(asc(cables.name));
+}
+
+export async function getClosures(db: Db, projectId: string): Promise<Closure[]> {
+  return db
+    .select()
+    .from(closures)
+    .where(eq(closures.projectId, projectId))
+    .orderBy(sql`${closures.distance} asc nulls last`, asc(closures.ordinal), asc(closures.name));
+}
+
+/**
+ * Adds a project or changes its settings. New limits change verdicts, so every splice with evidence is
+ * judged anew.
+ */
+export async function putProject(db: Db, project: Project): Promise<void> {
+  schemeNamed(await allSchemes(db), project.schemeId, '/schemeId');
+  const row = { ...project, createdAt: new Date(project.createdAt) };
+  const { id: _id, createdAt: _created, ...settings } = row;
+  await db.transaction(async (tx) => {
+    await tx
+      .insert(projects)
+      .values(row)
+      .onConflictDoUpdate({ target: projects.id, set: settings });
+    await markAllStale(tx as unknown as Db, project.id);
+  });
+}
+
+/** Marks every splice of a project that has evidence to be judged anew. */
+export async function markAllStale(db: Db, projectId: string): Promise<void> {
+  await rowsOf(
+    db,
+    sql`insert into stale_splices (splice_id, project_id)
+        select s.id, s.project_id from splices s
+        where s.project_id = ${projectId} and (
+          exists (select from attempts e where e.splice_id = s.id) or
+          exists (select from readings e where e.splice_id = s.id) or
+          exists (select from rulings e where e.splice_id = s.id))
+        on conflict (splice_id) do update set project_id = excluded.project_id`,
+  );
+}

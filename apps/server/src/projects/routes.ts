@@ -1,0 +1,59 @@
+import { createRoute, z } from '@hono/zod-openapi';
+import { cableSchema, closureSchema, projectSchema, schemeSchema } from '@cordel/core';
+import { Problem } from '../http/problem.ts';
+import { answers, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
+import { allSchemes } from '../schemes/queries.ts';
+import { getCables, getClosures, getProject, listProjects, putProject } from './queries.ts';
+
+const list = createRoute({
+  method: 'get',
+  path: '/projects',
+  summary: 'All projects, the newest first',
+  responses: answers(z.array(projectSchema), 'The projects'),
+});
+
+const get = createRoute({
+  method: 'get',
+  path: '/projects/{projectId}',
+  summary: 'A project with its cables, closures and colour schemes',
+  request: { params: idParams('projectId') },
+  responses: answers(
+    z.object({
+      project: projectSchema,
+      cables: z.array(cableSchema),
+      closures: z.array(closureSchema),
+      schemes: z.array(schemeSchema),
+    }),
+    'The project',
+  ),
+});
+
+const put = createRoute({
+  method: 'put',
+  path: '/projects/{projectId}',
+  summary: 'Add a project or change its settings',
+  request: { params: idParams('projectId'), body: jsonBody(projectSchema) },
+  responses: answers(savedSchema, 'Saved'),
+});
+
+export const projectRoutes = router()
+  .openapi(list, async (c) => c.json(await listProjects(c.var.db), 200))
+  .openapi(get, async (c) => {
+    const { db } = c.var;
+    const { projectId } = c.req.valid('param');
+    const project = await getProject(db, projectId);
+    const body = {
+      project,
+      cables: await getCables(db, projectId),
+      closures: await getClosures(db, projectId),
+      schemes: [...(await allSchemes(db)).values()],
+    };
+    return c.json(body, 200);
+  })
+  .openapi(put, async (c) => {
+    const project = c.req.valid('json');
+    if (project.id !== c.req.valid('param').projectId)
+      throw new Problem(422, 'The id of the body is not that of the path.');
+    await putProject(c.var.db, project);
+    return c.json({ id: project.id }, 200);
+  });

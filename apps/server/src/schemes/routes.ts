@@ -1,0 +1,38 @@
+import { createRoute, z } from '@hono/zod-openapi';
+import { BUILT_IN_LIMITS, limitsSchema, schemeSchema } from '@cordel/core';
+import { Problem } from '../http/problem.ts';
+import { answers, jsonBody, router, savedSchema } from '../http/router.ts';
+import { allSchemes, putScheme } from './queries.ts';
+
+const list = createRoute({
+  method: 'get',
+  path: '/schemes',
+  summary: 'Colour schemes: those that ship and the users’ own',
+  responses: answers(z.array(schemeSchema), 'The schemes'),
+});
+
+const put = createRoute({
+  method: 'put',
+  path: '/schemes/{schemeId}',
+  summary: 'Add a colour scheme of your own, or change it',
+  request: { params: z.object({ schemeId: z.string() }), body: jsonBody(schemeSchema) },
+  responses: answers(savedSchema, 'Saved'),
+});
+
+const limits = createRoute({
+  method: 'get',
+  path: '/limits',
+  summary: 'Limits that ship, each with its source',
+  responses: answers(z.array(limitsSchema), 'The limits'),
+});
+
+export const schemeRoutes = router()
+  .openapi(list, async (c) => c.json([...(await allSchemes(c.var.db)).values()], 200))
+  .openapi(put, async (c) => {
+    const scheme = c.req.valid('json');
+    if (scheme.id !== c.req.valid('param').schemeId)
+      throw new Problem(422, 'The id of the body is not that of the path.');
+    await putScheme(c.var.db, scheme);
+    return c.json({ id: scheme.id }, 200);
+  })
+  .openapi(limits, (c) => c.json([...BUILT_IN_LIMITS], 200));

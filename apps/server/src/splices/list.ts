@@ -1,0 +1,156 @@
+import { createHash } from 'node:crypto';
+import { eq } from 'drizzle-orm';
+import {
+  type Cable,
+  type Closure,
+  type ColumnMatch,
+  type Placed,
+  type Splice,
+  decodeText,
+  readCsv,
+  readSpliceList,
+} from '@cordel/core';
+import type { Db } from '../db/client.ts';
+import { cables, closures, imports, splices } from '../db/schema.ts';
+import { Problem } from '../http/problem.ts';
+import { getCables, getClosures, getProject } from '../projects/queries.ts';
+import { allSchemes, schemeNamed } from '../schemes/queries.ts';
+import { spliceColumns } from '../closures/routes.ts';
+import { renewHeads } from './heads.ts';
+import { insertSplices } from './insert.ts';
+
+export interface ListRequest {
+  /** Id of this import, made by the client: the same one sent again does nothing. */
+  importId: string;
+  text: string;
+  match: ColumnMatch;
+  /** Cables the list names that the project does not have yet. */
+  cables: Cable[];
+}
+
+export interface ListResult {
+  splices: number;
+  closures: number;
+  cables: number;
+}
+
+/** Reads a splice list into a project: all of it, or nothing with every problem at its row and column. */
+export async function importList(
+  db: Db,
+  projectId: string,
+  request: ListRequest,
+): Promise<ListResult> {
+  const [done] = await db.select().from(imports).where(eq(imports.id, request.importId));
+  if (done) return done.result;
+  const project = await getProject(db, projectId);
+  const text = decodeText(new TextEncoder().encode(request.text));
+  const table = text.ok ? readCsv(text.value) : text;
+  if (!table.ok) throw new Problem(422, table.error);
+  const known = await getCables(db, projectId);
+  const schemes = await allSchemes(db);
+  const all = [...known, ...request.cables];
+  const there = await getClosures(db, projectId);
+  const setting = {
+    cables: all.map(({ name, makeUp, schemeId }) => ({
+      name,
+      makeUp,
+      scheme: schemeNamed(schemes, schemeId, '/cables'),
+    })),
+    closures: await withSplices(db, projectId, there, all),
+    trayCapacity: project.trayCapacity,
+  };
+  const list = readSpliceList(table.value.header, table.value.rows, request.match, setting);
+  if (list.problems.length > 0) {
+    const first = list.problems[0]!;
+    throw new Problem(
+      422,
+      `Nothing was brought in: ${list.problems.length.toLocaleString('en')} problems. Row ${first.row}, ${first.column}: ${first.message}`,
+      list.problems
+        .slice(0, 500)
+        .map((problem) => ({
+          place: `row ${problem.row}, ${problem.column}`,
+          detail: problem.message,
+        })),
+    );
+  }
+  const cableIds = new Map(all.map((cable) => [cable.name, cable.id]));
+  const added = closuresFor(projectId, request.importId, there, list.closures, list.newTrays);
+  const closureIds = new Map([...there, ...added].map((closure) => [closure.name, closure.id]));
+  const planned: Splice[] = list.splices.map(({ closure, ...splice }, index) => ({
+    ...splice,
+    id: derivedId(request.importId, `splice ${index}`),
+    projectId,
+    closureId: closureIds.get(closure)!,
+    cableA: cableIds.get(splice.cableA)!,
+    cableB: cableIds.get(splice.cableB)!,
+  }));
+  const used = request.cables.filter((cable) => list.cables.includes(cable.name));
+  const result = { splices: planned.length, closures: added.length, cables: used.length };
+  await db.transaction(async (tx) => {
+    const on = tx as unknown as Db;
+    await tx.insert(imports).values({ id: request.importId, projectId, result });
+    if (used.length > 0)
+      await tx.insert(cables).values(used.map((cable) => ({ ...cable, projectId })));
+    if (added.length > 0) await tx.insert(closures).values(added);
+    for (const closure of there) {
+      const trays = list.newTrays[closure.name] ?? [];
+      if (trays.length > 0)
+        await tx
+          .update(closures)
+          .set({ trays: [...closure.trays, ...trays] })
+          .where(eq(closures.id, closure.id));
+    }
+    await insertSplices(on, planned);
+    await renewHeads(on, projectId);
+  });
+  return result;
+}
+
+async function withSplices(db: Db, projectId: string, there: Closure[], all: Cable[]) {
+  const names = new Map(all.map((cable) => [cable.id, cable.name]));
+  const groups = new Map<string, Placed[]>(there.map((closure) => [closure.id, []]));
+  for (const splice of await db
+    .select(spliceColumns)
+    .from(splices)
+    .where(eq(splices.projectId, projectId))) {
+    groups.get(splice.closureId)?.push({
+      ...splice,
+      cableA: names.get(splice.cableA) ?? splice.cableA,
+      cableB: names.get(splice.cableB) ?? splice.cableB,
+    });
+  }
+  return there.map((closure) => ({
+    name: closure.name,
+    trays: closure.trays,
+    splices: groups.get(closure.id) ?? [],
+  }));
+}
+
+function closuresFor(
+  projectId: string,
+  importId: string,
+  there: Closure[],
+  names: string[],
+  trays: Record<string, Closure['trays']>,
+): Closure[] {
+  const known = new Set(there.map((closure) => closure.name));
+  const next = Math.max(-1, ...there.map((closure) => closure.ordinal)) + 1;
+  return names
+    .filter((name) => !known.has(name))
+    .map((name, index) => ({
+      id: derivedId(importId, `closure ${name}`),
+      projectId,
+      name,
+      ordinal: next + index,
+      distance: null,
+      branchOf: null,
+      trays: trays[name] ?? [],
+    }));
+}
+
+/** A UUID of version 7 with the import's own time, the same whenever the same import is sent. */
+function derivedId(importId: string, part: string): string {
+  const hash = createHash('sha256').update(`${importId} ${part}`).digest('hex');
+  const variant = ((parseInt(hash.slice(3, 4), 16) & 0x3) | 0x8).toString(16);
+  return `${importId.slice(0, 13)}-7${hash.slice(0, 3)}-${variant}${hash.slice(4, 7)}-${hash.slice(7, 19)}`;
+}

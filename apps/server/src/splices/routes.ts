@@ -1,0 +1,41 @@
+import { createRoute, z } from '@hono/zod-openapi';
+import { LIST_COLUMNS, type ColumnMatch, cableSchema, idSchema } from '@cordel/core';
+import { answers, idParams, jsonBody, router } from '../http/router.ts';
+import { importList } from './list.ts';
+
+const matchSchema = z.object(
+  Object.fromEntries(LIST_COLUMNS.map((column) => [column, z.int().min(0).nullable()])) as Record<
+    (typeof LIST_COLUMNS)[number],
+    z.ZodNullable<z.ZodInt>
+  >,
+);
+
+const post = createRoute({
+  method: 'post',
+  path: '/projects/{projectId}/splice-list',
+  summary: 'Bring in a CSV splice list, all or nothing',
+  request: {
+    params: idParams('projectId'),
+    body: jsonBody(
+      z.object({
+        importId: idSchema,
+        text: z.string(),
+        match: matchSchema,
+        cables: z.array(cableSchema).max(2000),
+      }),
+    ),
+  },
+  responses: answers(
+    z.object({ splices: z.int(), closures: z.int(), cables: z.int() }),
+    'What was added',
+  ),
+});
+
+export const spliceRoutes = router().openapi(post, async (c) => {
+  const { projectId } = c.req.valid('param');
+  const body = c.req.valid('json');
+  return c.json(
+    await importList(c.var.db, projectId, { ...body, match: body.match as ColumnMatch }),
+    200,
+  );
+});

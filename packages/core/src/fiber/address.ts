@@ -1,0 +1,116 @@
+import { GROUP_SIZE, type MakeUp, fiberCount } from '../record/cable.ts';
+import type { ColourScheme } from '../record/scheme.ts';
+import { type ColourPlace, colourAt } from './schemes.ts';
+
+/** Where a fiber lies in its cable, every part counted from 1. */
+export interface FiberPlace {
+  /** The tube or ribbon, or null in a drop. */
+  unit: { kind: 'tube' | 'ribbon'; number: number } | null;
+  /** The binder group, or null where tubes have none. */
+  group: number | null;
+  /** Position in the group, ribbon, tube or drop. */
+  position: number;
+}
+
+/** Fibers of a cable that share a tube or a ribbon. */
+export function unitSize(makeUp: MakeUp): number {
+  switch (makeUp.kind) {
+    case 'loose-tube':
+      return makeUp.fibersPerTube;
+    case 'grouped-tube':
+      return makeUp.groupsPerTube * GROUP_SIZE;
+    case 'ribbon':
+      return GROUP_SIZE;
+    case 'drop':
+      return makeUp.fibers;
+  }
+}
+
+/**
+ * The place of fiber `number` in a cable.
+ * @throws RangeError where the cable has no such fiber
+ */
+export function placeOf(makeUp: MakeUp, number: number): FiberPlace {
+  const most = fiberCount(makeUp);
+  if (!Number.isInteger(number) || number < 1 || number > most) {
+    throw new RangeError(`Fiber ${number} is outside the cable: it has fibers 1 to ${most}.`);
+  }
+  const size = unitSize(makeUp);
+  const inUnit = ((number - 1) % size) + 1;
+  const unit = Math.ceil(number / size);
+  switch (makeUp.kind) {
+    case 'drop':
+      return { unit: null, group: null, position: number };
+    case 'ribbon':
+      return { unit: { kind: 'ribbon', number: unit }, group: null, position: inUnit };
+    case 'loose-tube':
+      return { unit: { kind: 'tube', number: unit }, group: null, position: inUnit };
+    case 'grouped-tube':
+      return {
+        unit: { kind: 'tube', number: unit },
+        group: Math.ceil(inUnit / GROUP_SIZE),
+        position: ((inUnit - 1) % GROUP_SIZE) + 1,
+      };
+  }
+}
+
+/**
+ * The number of the fiber at a place; the inverse of {@link placeOf}.
+ * @throws RangeError where the cable has no such place
+ */
+export function numberOf(makeUp: MakeUp, place: FiberPlace): number {
+  const unit = place.unit?.number ?? 1;
+  const group = place.group ?? 1;
+  const number = (unit - 1) * unitSize(makeUp) + (group - 1) * GROUP_SIZE + place.position;
+  if (number >= 1 && number <= fiberCount(makeUp)) {
+    const back = placeOf(makeUp, number);
+    const same =
+      back.unit?.kind === place.unit?.kind &&
+      back.unit?.number === place.unit?.number &&
+      back.group === place.group &&
+      back.position === place.position;
+    if (same) return number;
+  }
+  throw new RangeError('The cable has no such place.');
+}
+
+/** A fiber's place with its colours, in words for a screen. */
+export interface FiberAddress {
+  number: number;
+  place: FiberPlace;
+  /** The fiber's own colour. */
+  fiber: ColourPlace;
+  /** The tube's colour; null for ribbons and drops. */
+  tube: ColourPlace | null;
+  /** Such as `tube 9 yellow`, `tube 5 slate, group 1`, `ribbon 3`; empty for a drop. */
+  unitWords: string;
+}
+
+/** The address of fiber `number`: place and colours. Throws as {@link placeOf} does. */
+export function addressOf(makeUp: MakeUp, scheme: ColourScheme, number: number): FiberAddress {
+  const place = placeOf(makeUp, number);
+  const tube = place.unit?.kind === 'tube' ? colourAt(scheme, place.unit.number) : null;
+  const unit = place.unit ? `${place.unit.kind} ${place.unit.number}` : '';
+  return {
+    number,
+    place,
+    fiber: colourAt(scheme, place.position),
+    tube,
+    unitWords: `${unit}${tube ? ` ${tube.words}` : ''}${place.group ? `, group ${place.group}` : ''}`,
+  };
+}
+
+/** A make-up in a few words, such as `144 fibers: 12 tubes of 12`. */
+export function describeMakeUp(makeUp: MakeUp): string {
+  const count = `${fiberCount(makeUp)} ${fiberCount(makeUp) === 1 ? 'fiber' : 'fibers'}`;
+  switch (makeUp.kind) {
+    case 'loose-tube':
+      return `${count}: ${makeUp.tubes} ${makeUp.tubes === 1 ? 'tube' : 'tubes'} of ${makeUp.fibersPerTube}`;
+    case 'grouped-tube':
+      return `${count}: ${makeUp.tubes} ${makeUp.tubes === 1 ? 'tube' : 'tubes'} of ${makeUp.groupsPerTube} groups of ${GROUP_SIZE}`;
+    case 'ribbon':
+      return `${count}: ${makeUp.ribbons} ${makeUp.ribbons === 1 ? 'ribbon' : 'ribbons'} of ${GROUP_SIZE}`;
+    case 'drop':
+      return `${count}: drop`;
+  }
+}

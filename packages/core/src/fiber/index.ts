@@ -1,0 +1,4 @@
+export * from './address.ts';
+export * from './parse.ts';
+export * from './schemes.ts';
+export * from './search.ts';

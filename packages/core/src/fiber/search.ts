@@ -1,0 +1,98 @@
+import type { Cable } from '../record/cable.ts';
+import { fiberCount } from '../record/cable.ts';
+import type { ColourScheme } from '../record/scheme.ts';
+import { type FiberAddress, addressOf } from './address.ts';
+import { placeOfColour } from './schemes.ts';
+
+/** What a person looks for, read from a line such as `A 100`, `tube 9`, `brown`, `tray 4 ribbon 2`. */
+export interface FiberQuery {
+  cable: string | null;
+  number: number | null;
+  unit: number | null;
+  tray: number | null;
+  /** A colour word; whether it names a colour depends on each cable's scheme. */
+  colour: string | null;
+  /** Words that are none of these, looked for in names. */
+  text: string[];
+}
+
+/**
+ * Reads a search line.
+ * @param cables the names that count as cables, compared without case
+ */
+export function readQuery(
+  line: string,
+  cables: readonly string[],
+  schemes: readonly ColourScheme[],
+): FiberQuery {
+  const query: FiberQuery = {
+    cable: null,
+    number: null,
+    unit: null,
+    tray: null,
+    colour: null,
+    text: [],
+  };
+  const words = line
+    .trim()
+    .split(/[\s,;]+/)
+    .filter(Boolean);
+  for (let index = 0; index < words.length; index++) {
+    const word = words[index]!;
+    const next = words[index + 1];
+    const named = /^(tube|ribbon|tray|fiber|t|r|f)(\d+)?$/i.exec(word);
+    const value = named?.[2] ?? (named && next && /^\d+$/.test(next) ? next : undefined);
+    if (named && value !== undefined) {
+      const field = named[1]!.toLowerCase();
+      if (field === 'tray') query.tray = Number(value);
+      else if (field.startsWith('f')) query.number = Number(value);
+      else query.unit = Number(value);
+      if (named[2] === undefined) index++;
+      continue;
+    }
+    const cable = cables.find((name) => name.toLowerCase() === word.toLowerCase());
+    if (cable !== undefined && query.cable === null) query.cable = cable;
+    else if (/^\d+$/.test(word) && query.number === null) query.number = Number(word);
+    else if (
+      query.colour === null &&
+      schemes.some((scheme) => placeOfColour(scheme, word) !== null)
+    )
+      query.colour = word;
+    else query.text.push(word.toLowerCase());
+  }
+  return query;
+}
+
+/** Whether a query asks anything of fibers, beyond trays and names. */
+export const asksFiber = (query: FiberQuery): boolean =>
+  query.cable !== null || query.number !== null || query.unit !== null || query.colour !== null;
+
+/** Whether one fiber of one cable answers the fiber part of a query. */
+export function fiberMatches(
+  query: FiberQuery,
+  cableName: string,
+  address: FiberAddress,
+  scheme: ColourScheme,
+): boolean {
+  if (query.cable !== null && query.cable !== cableName) return false;
+  if (query.number !== null && query.number !== address.number) return false;
+  if (query.unit !== null && query.unit !== address.place.unit?.number) return false;
+  if (query.colour === null) return true;
+  const place = placeOfColour(scheme, query.colour);
+  if (place === null) return false;
+  const wanted = scheme.colours[place - 1];
+  // With a tube named, the colour is the fiber's; alone it may be either's.
+  if (address.fiber.colour === wanted) return true;
+  return query.unit === null && address.tube?.colour === wanted;
+}
+
+/** The numbers of a cable's fibers that answer a query. */
+export function matchingFibers(query: FiberQuery, cable: Cable, scheme: ColourScheme): number[] {
+  if (query.cable !== null && query.cable !== cable.name) return [];
+  const numbers: number[] = [];
+  for (let number = 1; number <= fiberCount(cable.makeUp); number++) {
+    if (fiberMatches(query, cable.name, addressOf(cable.makeUp, scheme, number), scheme))
+      numbers.push(number);
+  }
+  return numbers;
+}

@@ -1,0 +1,6 @@
+export * from './joint.ts';
+export * from './profiles.ts';
+export * from './reasons.ts';
+export * from './rollUp.ts';
+export * from './standing.ts';
+export * from './verdict.ts';

@@ -1,0 +1,53 @@
+import { GRADES, type Grade, type GroupKind, type Limits } from '../record/limits.ts';
+import type { Verdict } from './verdict.ts';
+
+/** Counts and sums over the splices of a fiber, a tray or a closure, as a database can add them up. */
+export interface Tally {
+  total: number;
+  open: number;
+  provisional: number;
+  pass: number;
+  fail: number;
+  waived: number;
+  /** Splices to be made again. */
+  redo: number;
+  /** Splices with a figure, the sum of these and the largest, in half-thousandths of a dB. */
+  figures: number;
+  sumHalf: number;
+  maxHalf: number | null;
+  /** Rank of the weakest grade among the figures. */
+  weakest: number | null;
+}
+
+export interface RollUp extends Tally {
+  done: number;
+  verdict: Verdict;
+  /** The grade all figures have at least. */
+  grade: Grade | null;
+  /** Whether the mean so far is over the group's limit. */
+  meanOver: boolean;
+}
+
+/**
+ * Judges a group of splices: what fails decides first, then what is open, then what is provisional.
+ * The mean is compared exactly, as sum <= limit x count, and fails the group once all is measured.
+ */
+export function rollUp(tally: Tally, kind: GroupKind, limits: Limits): RollUp {
+  const limit = limits.mean[kind];
+  const meanOver = limit !== null && tally.figures > 0 && tally.sumHalf > 2 * limit * tally.figures;
+  return {
+    ...tally,
+    done: tally.total - tally.open,
+    verdict: groupVerdict(tally, meanOver),
+    grade: tally.weakest === null ? null : (GRADES[tally.weakest] ?? null),
+    meanOver,
+  };
+}
+
+function groupVerdict(tally: Tally, meanOver: boolean): Verdict {
+  if (tally.fail > 0) return 'fail';
+  if (tally.total === 0 || tally.open > 0) return 'open';
+  if (tally.provisional > 0) return 'provisional';
+  if (meanOver) return 'fail';
+  return tally.pass === 0 ? 'waived' : 'pass';
+}

@@ -1,0 +1,123 @@
+import type { Attempt, Evidence, Reading, Ruling } from '../record/evidence.ts';
+import { type Grade, gradeRank } from '../record/limits.ts';
+
+/** A loss that counts, in half-thousandths of a dB, so that the mean of two readings stays whole. */
+export interface Figure {
+  grade: Grade;
+  /** In nm; null for an estimate, which knows none. */
+  wavelengthNm: number | null;
+  half: number;
+}
+
+/** Both directions of one wavelength, in thousandths of a dB, as far as they are measured. */
+export interface Directions {
+  wavelengthNm: number;
+  AB: number | null;
+  BA: number | null;
+}
+
+/** What stands of a splice once corrections are applied. */
+export interface Standing {
+  /** The tries that count, oldest first; the last one is the joint as it lies in the tray. */
+  tries: Attempt[];
+  /** Figures of the last try, a figure a grade and wavelength. */
+  figures: Figure[];
+  /** One-way readings of the last try. */
+  directions: Directions[];
+  /** A skip or waiver in force. */
+  ruling: Ruling | null;
+}
+
+/**
+ * Derives what counts of one splice.
+ * - An entry that is superseded or void does not count; of several corrections the last recorded does.
+ * - A new try breaks the joint, so readings and waivers of an earlier try do not count.
+ * - Of several readings of the same kind the last recorded counts.
+ * - Both directions of a wavelength make a two-way mean; against a mean entered by hand the later counts.
+ * @param evidence all entries of one splice, in the order in which they were recorded
+ */
+export function standingOf(evidence: readonly Evidence[]): Standing {
+  const superseded = new Set<string>();
+  for (const entry of evidence) {
+    if (entry.type !== 'ruling' && entry.supersedes !== null) superseded.add(entry.supersedes);
+  }
+  const tries = triesOf(evidence);
+  const last = tries.at(-1) ?? null;
+  const readings: Reading[] = [];
+  let ruling: Ruling | null = null;
+  for (const entry of evidence) {
+    if (entry.type === 'ruling') ruling = entry;
+    if (entry.type !== 'reading' || entry.void || superseded.has(entry.id)) continue;
+    if (entry.tryId === (last?.tryId ?? null)) readings.push(entry);
+  }
+  if (
+    ruling?.kind === 'reopen' ||
+    (ruling?.kind === 'waive' && ruling.tryId !== (last?.tryId ?? null))
+  )
+    ruling = null;
+  return { tries, ruling, ...figuresOf(last, readings) };
+}
+
+function triesOf(evidence: readonly Evidence[]): Attempt[] {
+  const inForce = new Map<string, Attempt>();
+  for (const entry of evidence) {
+    // A Map keeps the place of a key's first entry: tries stay in the order in which they were made.
+    if (entry.type === 'attempt') inForce.set(entry.tryId, entry);
+  }
+  return [...inForce.values()].filter((attempt) => !attempt.void);
+}
+
+function figuresOf(
+  last: Attempt | null,
+  readings: Reading[],
+): Pick<Standing, 'figures' | 'directions'> {
+  const figures = new Map<string, Figure & { at: number }>();
+  const directions = new Map<number, Directions & { at: number }>();
+  readings.forEach((reading, at) => {
+    const { wavelengthNm, grade } = reading;
+    if (reading.direction === null) {
+      figures.set(`${grade} ${wavelengthNm}`, {
+        grade,
+        wavelengthNm,
+        half: reading.lossMdb * 2,
+        at,
+      });
+      return;
+    }
+    const both = directions.get(wavelengthNm) ?? { wavelengthNm, AB: null, BA: null, at };
+    directions.set(wavelengthNm, { ...both, [reading.direction]: reading.lossMdb, at });
+  });
+  for (const { wavelengthNm, AB, BA, at } of directions.values()) {
+    const one = AB ?? BA;
+    if (AB !== null && BA !== null) {
+      const entered = figures.get(`two-way ${wavelengthNm}`);
+      if (!entered || entered.at < at) {
+        figures.set(`two-way ${wavelengthNm}`, {
+          grade: 'two-way',
+          wavelengthNm,
+          half: AB + BA,
+          at,
+        });
+      }
+    } else if (one !== null) {
+      figures.set(`one-way ${wavelengthNm}`, { grade: 'one-way', wavelengthNm, half: one * 2, at });
+    }
+  }
+  const list: Figure[] = [...figures.values()].map(({ grade, wavelengthNm, half }) => ({
+    grade,
+    wavelengthNm,
+    half,
+  }));
+  if (last?.estimateMdb != null)
+    list.push({ grade: 'estimate', wavelengthNm: null, half: last.estimateMdb * 2 });
+  list.sort(
+    (a, b) =>
+      gradeRank(b.grade) - gradeRank(a.grade) || (a.wavelengthNm ?? 0) - (b.wavelengthNm ?? 0),
+  );
+  return {
+    figures: list,
+    directions: [...directions.values()]
+      .map(({ wavelengthNm, AB, BA }) => ({ wavelengthNm, AB, BA }))
+      .sort((a, b) => a.wavelengthNm - b.wavelengthNm),
+  };
+}

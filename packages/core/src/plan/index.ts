@@ -1,0 +1,3 @@
+export * from './circuits.ts';
+export * from './occupancy.ts';
+export * from './spliceList.ts';

@@ -1,0 +1,337 @@
+import type { MakeUp } from '../record/cable.ts';
+import type { Closure, Tray, TrayCapacity } from '../record/closure.ts';
+import { type Parsed, parsed, refused } from '../record/parsed.ts';
+import type { ColourScheme } from '../record/scheme.ts';
+import type { Method } from '../record/splice.ts';
+import { parseFiber } from '../fiber/parse.ts';
+import { type Clash, type Placed, findClashes } from './occupancy.ts';
+
+/** The columns of a splice list. */
+export const LIST_COLUMNS = [
+  'closure',
+  'tray',
+  'slot',
+  'cableA',
+  'fiberA',
+  'cableB',
+  'fiberB',
+  'method',
+] as const;
+export type ListColumn = (typeof LIST_COLUMNS)[number];
+
+/** Titles under which the columns are written and recognised. */
+export const COLUMN_TITLES: Record<ListColumn, string> = {
+  closure: 'closure',
+  tray: 'tray',
+  slot: 'slot',
+  cableA: 'cable A',
+  fiberA: 'fiber A',
+  cableB: 'cable B',
+  fiberB: 'fiber B',
+  method: 'method',
+};
+
+/** Which column of the file holds what: an index from 0, or null where the file has none. */
+export type ColumnMatch = Record<ListColumn, number | null>;
+
+const SYNONYMS: Record<ListColumn, string[]> = {
+  closure: ['joint', 'enclosure', 'splicepoint', 'node'],
+  tray: ['cassette', 'trayno', 'traynumber'],
+  slot: ['position', 'place', 'slotno'],
+  cableA: ['fromcable', 'cable1', 'cablefrom', 'acable'],
+  fiberA: ['fibrea', 'fromfiber', 'fromfibre', 'fiber1', 'fibre1', 'fiberfrom', 'afiber'],
+  cableB: ['tocable', 'cable2', 'cableto', 'bcable'],
+  fiberB: ['fibreb', 'tofiber', 'tofibre', 'fiber2', 'fibre2', 'fiberto', 'bfiber'],
+  method: ['kind', 'type', 'splicemethod'],
+};
+
+/** Guesses the columns from the titles of a file; each column of the file is taken once. */
+export function matchColumns(header: readonly string[]): ColumnMatch {
+  const bare = header.map((title) => title.toLowerCase().replace(/[^a-z0-9]/g, ''));
+  const taken = new Set<number>();
+  const match = {} as ColumnMatch;
+  for (const column of LIST_COLUMNS) {
+    const wanted = [COLUMN_TITLES[column].replace(' ', '').toLowerCase(), ...SYNONYMS[column]];
+    const index = bare.findIndex((title, at) => !taken.has(at) && wanted.includes(title));
+    match[column] = index < 0 ? null : index;
+    if (index >= 0) taken.add(index);
+  }
+  return match;
+}
+
+/** A cable as a list may use it. */
+export interface ListCable {
+  name: string;
+  makeUp: MakeUp;
+  scheme: ColourScheme;
+}
+
+/** What a splice list is read against. */
+export interface ListSetting {
+  /** Cables known already and those described for this import. */
+  cables: readonly ListCable[];
+  /** Closures of the project with their splices; a list adds to them. */
+  closures: readonly (Pick<Closure, 'name' | 'trays'> & { splices: readonly Placed[] })[];
+  /** Capacity of trays the list is the first to name. */
+  trayCapacity: TrayCapacity;
+}
+
+/** One splice of a list; cables and closure by name. */
+export type ListSplice = Placed & { closure: string; extra: Record<string, string> };
+
+/** A problem at its place: the row as a spreadsheet counts it (the titles are row 1), and the column's title. */
+export interface ListProblem {
+  row: number;
+  column: string;
+  value: string;
+  message: string;
+}
+
+export interface ReadList {
+  splices: ListSplice[];
+  problems: ListProblem[];
+  /** Names in the order in which the list first uses them. */
+  closures: string[];
+  cables: string[];
+  /** Trays the list is the first to name, a list for each closure. */
+  newTrays: Record<string, Tray[]>;
+}
+
+/** Most rows a list may have. */
+export const MOST_ROWS = 200_000;
+
+/**
+ * Reads a splice list: every row becomes a splice, or a problem at its row and column.
+ * @param header the titles of the file
+ * @param rows the cells, row by row
+ * @param progress called now and then with the rows read
+ */
+export function readSpliceList(
+  header: readonly string[],
+  rows: readonly (readonly string[])[],
+  match: ColumnMatch,
+  setting: ListSetting,
+  progress?: (rows: number) => void,
+): ReadList {
+  const missing = LIST_COLUMNS.filter((column) => match[column] === null);
+  if (missing.length > 0) return { ...nothingRead(), problems: missing.map(missingColumn) };
+  if (rows.length > MOST_ROWS) return { ...nothingRead(), problems: [tooLong(rows.length)] };
+  const reader = new ListReader(header, match as Record<ListColumn, number>, setting);
+  rows.forEach((cells, index) => {
+    reader.read(cells, index + 2);
+    if (progress && index % 5000 === 4999) progress(index + 1);
+  });
+  return reader.finish();
+}
+
+const nothingRead = (): ReadList => ({
+  splices: [],
+  problems: [],
+  closures: [],
+  cables: [],
+  newTrays: {},
+});
+
+const missingColumn = (column: ListColumn): ListProblem => ({
+  row: 1,
+  column: COLUMN_TITLES[column],
+  value: '',
+  message: `No column is matched to “${COLUMN_TITLES[column]}”: choose the one that holds it.`,
+});
+
+const tooLong = (rows: number): ListProblem => ({
+  row: MOST_ROWS + 2,
+  column: '',
+  value: '',
+  message: `The list has ${rows.toLocaleString('en')} rows; the most is ${MOST_ROWS.toLocaleString('en')}. Split it by closure and bring the parts in one after the other.`,
+});
+
+class ListReader {
+  private readonly problems: ListProblem[] = [];
+  private readonly byClosure = new Map<string, { splices: ListSplice[]; rows: number[] }>();
+  private readonly cables = new Map<string, ListCable>();
+  private readonly named = new Set<string>();
+  private readonly header: readonly string[];
+  private readonly match: Record<ListColumn, number>;
+  private readonly setting: ListSetting;
+  private readonly extras: { title: string; index: number }[];
+
+  constructor(header: readonly string[], match: Record<ListColumn, number>, setting: ListSetting) {
+    this.header = header;
+    this.match = match;
+    this.setting = setting;
+    for (const cable of setting.cables) this.cables.set(cable.name, cable);
+    const used = new Set(Object.values(match));
+    this.extras = header
+      .map((title, index) => ({ title: title.trim() || `column ${index + 1}`, index }))
+      .filter(({ index }) => !used.has(index));
+  }
+
+  read(cells: readonly string[], row: number): void {
+    const before = this.problems.length;
+    const cell = (column: ListColumn) => (cells[this.match[column]] ?? '').trim();
+    const closure = cell('closure');
+    if (closure === '') this.complain(row, 'closure', '', 'The closure is missing: name it.');
+    if (closure.length > 80)
+      this.complain(row, 'closure', closure, 'Keep the closure’s name to 80 characters.');
+    const tray = this.count(cell('tray'), row, 'tray');
+    const slot = this.count(cell('slot'), row, 'slot');
+    const method = this.take(readMethod(cell('method')), row, 'method', cell('method'));
+    const a = this.fiber(cell('cableA'), cell('fiberA'), row, 'A');
+    const b = this.fiber(cell('cableB'), cell('fiberB'), row, 'B');
+    if (this.problems.length > before) return;
+    let group = this.byClosure.get(closure);
+    if (!group) this.byClosure.set(closure, (group = { splices: [], rows: [] }));
+    group.splices.push({
+      closure,
+      tray: tray!,
+      slot: slot!,
+      cableA: cell('cableA'),
+      fiberA: a!,
+      cableB: cell('cableB'),
+      fiberB: b!,
+      method: method!,
+      extra: this.extra(cells),
+    });
+    group.rows.push(row);
+  }
+
+  finish(): ReadList {
+    const newTrays: Record<string, Tray[]> = {};
+    const splices: ListSplice[] = [];
+    for (const [name, group] of this.byClosure) {
+      const known = this.setting.closures.find((closure) => closure.name === name);
+      const trays = [...(known?.trays ?? [])];
+      const numbers = new Set(trays.map((tray) => tray.number));
+      const added: Tray[] = [];
+      for (const number of new Set(group.splices.map((splice) => splice.tray))) {
+        if (!numbers.has(number)) added.push({ number, ...this.setting.trayCapacity });
+      }
+      newTrays[name] = added.sort((one, other) => one.number - other.number);
+      const before = known?.splices ?? [];
+      const placed = [...before, ...group.splices];
+      const where = (index: number) =>
+        index < before.length ? 'the project' : `row ${group.rows[index - before.length]}`;
+      for (const clash of findClashes(placed, [...trays, ...added], where, (cable) => cable)) {
+        if (clash.index >= before.length)
+          this.clash(clash, placed[clash.index]!, group.rows[clash.index - before.length]!);
+      }
+      splices.push(...group.splices);
+    }
+    this.problems.sort((one, other) => one.row - other.row);
+    return {
+      splices: this.problems.length > 0 ? [] : splices,
+      problems: this.problems,
+      closures: [...this.byClosure.keys()],
+      cables: [...this.named],
+      newTrays,
+    };
+  }
+
+  private clash(clash: Clash, splice: Placed, row: number): void {
+    this.complain(row, clash.column, String(splice[clash.column]), clash.message);
+  }
+
+  private complain(row: number, column: ListColumn, value: string, message: string): void {
+    this.problems.push({
+      row,
+      column: this.header[this.match[column]] ?? column,
+      value: value.slice(0, 80),
+      message,
+    });
+  }
+
+  private take<T>(outcome: Parsed<T>, row: number, column: ListColumn, value: string): T | null {
+    if (outcome.ok) return outcome.value;
+    this.complain(row, column, value, outcome.error);
+    return null;
+  }
+
+  private count(text: string, row: number, column: 'tray' | 'slot'): number | null {
+    const value = /^\d+$/.test(text) ? Number(text) : Number.NaN;
+    if (value >= 1 && value <= 200) return value;
+    const said =
+      text === '' ? `The ${column} is missing` : `“${text.slice(0, 40)}” is no ${column} number`;
+    this.complain(row, column, text, `${said}: write a whole number from 1 to 200.`);
+    return null;
+  }
+
+  private fiber(name: string, text: string, row: number, side: 'A' | 'B'): number | null {
+    if (name === '') {
+      this.complain(row, `cable${side}`, name, `Cable ${side} is missing: name it.`);
+      return null;
+    }
+    this.named.add(name);
+    const cable = this.cables.get(name);
+    if (!cable) {
+      this.complain(
+        row,
+        `cable${side}`,
+        name,
+        `Cable “${name}” has no make-up yet: say what it is made of.`,
+      );
+      return null;
+    }
+    const fiber = parseFiber(text, cable.makeUp, cable.scheme);
+    const said = fiber.ok ? fiber : refused(`Cable ${name}: ${fiber.error}`);
+    return this.take(said, row, `fiber${side}`, text);
+  }
+
+  private extra(cells: readonly string[]): Record<string, string> {
+    const extra: Record<string, string> = {};
+    for (const { title, index } of this.extras) {
+      const value = cells[index];
+      if (value !== undefined && value !== '') extra[title] = value;
+    }
+    return extra;
+  }
+}
+
+const METHOD_WORDS: Record<string, Method> = {
+  single: 'single',
+  fusion: 'single',
+  s: 'single',
+  mass: 'mass',
+  ribbon: 'mass',
+  m: 'mass',
+  r: 'mass',
+};
+
+function readMethod(text: string): Parsed<Method> {
+  const method = METHOD_WORDS[text.toLowerCase()];
+  return method
+    ? parsed(method)
+    : refused(`“${text.slice(0, 40)}” is no method: write “single” or “ribbon”.`);
+}
+
+/**
+ * The cables a list names, each with the highest plain fiber number it uses, so that a make-up can be
+ * proposed. Fibers written by colour do not count.
+ */
+export function cablesOfList(
+  rows: readonly (readonly string[])[],
+  match: ColumnMatch,
+): { name: string; highest: number; ribbon: boolean }[] {
+  const found = new Map<string, { name: string; highest: number; ribbon: boolean }>();
+  for (const cells of rows) {
+    for (const side of ['A', 'B'] as const) {
+      const name = (cells[match[`cable${side}`] ?? -1] ?? '').trim();
+      if (name === '') continue;
+      const entry = found.get(name) ?? { name, highest: 0, ribbon: false };
+      const fiber = /^\d{1,5}$/.exec((cells[match[`fiber${side}`] ?? -1] ?? '').trim());
+      entry.highest = Math.max(entry.highest, fiber ? Number(fiber[0]) : 0);
+      entry.ribbon ||=
+        METHOD_WORDS[(cells[match.method ?? -1] ?? '').trim().toLowerCase()] === 'mass';
+      found.set(name, entry);
+    }
+  }
+  return [...found.values()];
+}
+
+/** A likely make-up for a cable whose highest fiber is known: the next common size. */
+export function proposeMakeUp(highest: number, ribbon: boolean): MakeUp {
+  const units = Math.max(1, Math.ceil(highest / 12));
+  if (ribbon) return { kind: 'ribbon', ribbons: units };
+  if (highest <= 12) return { kind: 'drop', fibers: 12 };
+  return { kind: 'loose-tube', tubes: units, fibersPerTube: 12 };
+}

@@ -1,0 +1,70 @@
+import { z } from 'zod';
+import { MOST_FIBERS, idSchema } from './basics.ts';
+
+const count = (most: number, what: string) =>
+  z
+    .int(`${what} must be a whole number.`)
+    .min(1, `${what} must be at least 1.`)
+    .max(most, `${what} can be at most ${most}.`);
+
+/**
+ * How a cable is made up.
+ * - `loose-tube`: tubes of fibers in colour order; past the scheme's last colour fibers carry a tracer.
+ * - `grouped-tube`: tubes of binder groups of 12; the groups repeat the plain colours.
+ * - `ribbon`: ribbons of 12 fibers side by side.
+ * - `drop`: loose fibers in one small cable.
+ */
+const makeUpKinds = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('loose-tube'),
+    tubes: count(144, 'Tubes'),
+    fibersPerTube: count(24, 'Fibers a tube'),
+  }),
+  z.object({
+    kind: z.literal('grouped-tube'),
+    tubes: count(144, 'Tubes'),
+    groupsPerTube: count(4, 'Groups a tube'),
+  }),
+  z.object({ kind: z.literal('ribbon'), ribbons: count(576, 'Ribbons') }),
+  z.object({ kind: z.literal('drop'), fibers: count(24, 'Fibers') }),
+]);
+
+export type MakeUp = z.infer<typeof makeUpKinds>;
+
+export const makeUpSchema = makeUpKinds.refine((makeUp) => fiberCount(makeUp) <= MOST_FIBERS, {
+  error: `A cable has at most ${MOST_FIBERS} fibers.`,
+});
+
+/** Fibers in a binder group and in a ribbon. */
+export const GROUP_SIZE = 12;
+
+/** How many fibers a cable of this make-up carries. */
+export function fiberCount(makeUp: MakeUp): number {
+  switch (makeUp.kind) {
+    case 'loose-tube':
+      return makeUp.tubes * makeUp.fibersPerTube;
+    case 'grouped-tube':
+      return makeUp.tubes * makeUp.groupsPerTube * GROUP_SIZE;
+    case 'ribbon':
+      return makeUp.ribbons * GROUP_SIZE;
+    case 'drop':
+      return makeUp.fibers;
+  }
+}
+
+export const cableNameSchema = z
+  .string()
+  .trim()
+  .min(1, 'Name the cable.')
+  .max(40, 'Keep the cable’s name to 40 characters.');
+
+export const cableSchema = z.object({
+  id: idSchema,
+  projectId: idSchema,
+  name: cableNameSchema,
+  makeUp: makeUpSchema,
+  /** The colour scheme its fibers and tubes are counted by. */
+  schemeId: z.string(),
+});
+
+export type Cable = z.infer<typeof cableSchema>;

@@ -1,0 +1,29 @@
+import { z } from 'zod';
+import { idSchema, nameSchema } from './basics.ts';
+
+/** Places a tray has for single-fiber sleeves and for mass (ribbon) sleeves. */
+export const trayCapacitySchema = z.object({
+  single: z.int().min(0, 'Cannot be negative.').max(96, 'At most 96 places.'),
+  mass: z.int().min(0, 'Cannot be negative.').max(24, 'At most 24 places.'),
+});
+
+export const traySchema = trayCapacitySchema.extend({
+  number: z.int().min(1, 'Trays count from 1.').max(200, 'At most 200 trays.'),
+});
+
+export const closureSchema = z.object({
+  id: idSchema,
+  projectId: idSchema,
+  name: nameSchema,
+  /** Place in the list as it was written, used where distances are missing. */
+  ordinal: z.int().min(0),
+  /** Distance along the route from its start, in tenths of a millimeter; null while unknown. */
+  distance: z.int().min(0, 'A distance cannot be negative.').max(1e11).nullable(),
+  /** The closure this one branches off from, or null on the main route. */
+  branchOf: idSchema.nullable(),
+  trays: z.array(traySchema).max(200),
+});
+
+export type TrayCapacity = z.infer<typeof trayCapacitySchema>;
+export type Tray = z.infer<typeof traySchema>;
+export type Closure = z.infer<typeof closureSchema>;

@@ -1,0 +1,85 @@
+import Papa from 'papaparse';
+import { type Parsed, parsed, refused } from './parsed.ts';
+
+export interface Table {
+  header: string[];
+  rows: string[][];
+}
+
+const SIGNATURES: [string, number[]][] = [
+  ['a PNG picture', [0x89, 0x50, 0x4e, 0x47]],
+  ['a JPEG picture', [0xff, 0xd8, 0xff]],
+  ['a GIF picture', [0x47, 0x49, 0x46, 0x38]],
+  ['a PDF', [0x25, 0x50, 0x44, 0x46]],
+  ['a spreadsheet or zip file', [0x50, 0x4b, 0x03, 0x04]],
+];
+
+/**
+ * Decodes the bytes of a text file: UTF-8 with or without a byte order mark, or UTF-16 with one.
+ * Anything else is refused by what it looks like.
+ */
+export function decodeText(bytes: Uint8Array): Parsed<string> {
+  for (const [what, signature] of SIGNATURES) {
+    if (signature.every((byte, index) => bytes[index] === byte)) {
+      return refused(
+        `This is ${what}, not a CSV file: save the list as CSV (UTF-8) and choose that.`,
+      );
+    }
+  }
+  const utf16 =
+    bytes[0] === 0xff && bytes[1] === 0xfe
+      ? 'utf-16le'
+      : bytes[0] === 0xfe && bytes[1] === 0xff
+        ? 'utf-16be'
+        : null;
+  try {
+    const text = new TextDecoder(utf16 ?? 'utf-8', { fatal: true }).decode(bytes);
+    if (text.includes('\0'))
+      return refused('This is no text file: save the list as CSV (UTF-8) and choose that.');
+    return parsed(text);
+  } catch {
+    return refused('This file is not UTF-8 text: save the list as CSV (UTF-8) and choose that.');
+  }
+}
+
+/**
+ * Reads CSV text: comma, semicolon or tab, quotes as in RFC 4180, CRLF or LF, with or without a byte
+ * order mark. The first row holds the titles; blank rows are passed over at the end only.
+ */
+export function readCsv(text: string): Parsed<Table> {
+  const bare = text.startsWith('\uFEFF') ? text.slice(1) : text;
+  if (bare.trim() === '')
+    return refused('The file is empty: the first row holds the titles, a splice a row below.');
+  const result = Papa.parse<string[]>(bare, { delimitersToGuess: [',', ';', '\t', '|'] });
+  const quotes = result.errors.find((error) => error.type === 'Quotes');
+  if (quotes)
+    return refused(
+      `Row ${(quotes.row ?? 0) + 1}: a quoted cell is not closed or has text after its closing quote.`,
+    );
+  const [header, ...rows] = result.data;
+  while (rows.length > 0 && rows.at(-1)!.every((cell) => cell.trim() === '')) rows.pop();
+  if (!header || header.length < 2)
+    return refused(
+      'Only one column was found: separate the columns by commas, semicolons or tabs.',
+    );
+  if (rows.length === 0) return refused('There are titles but no rows below them.');
+  return parsed({ header: header.map((title) => title.trim()), rows });
+}
+
+/**
+ * Writes CSV as in RFC 4180: commas, CRLF, quotes where they are needed. A cell that a spreadsheet
+ * would run as a formula gets a leading apostrophe; negative figures stay as they are.
+ */
+export function writeCsv(
+  header: readonly string[],
+  rows: readonly (readonly (string | number | null)[])[],
+): string {
+  const body = Papa.unparse(
+    { fields: [...header], data: rows.map((row) => [...row]) },
+    {
+      newline: '\r\n',
+      escapeFormulae: /^[=@\t\r]|^[+-](?![\d.])/,
+    },
+  );
+  return `${body}\r\n`;
+}

@@ -1,0 +1,29 @@
+import { z } from 'zod';
+import { cableSchema } from './cable.ts';
+import { closureSchema } from './closure.ts';
+import { evidenceSchema } from './evidence.ts';
+import { projectSchema } from './project.ts';
+import { schemeSchema } from './scheme.ts';
+import { spliceSchema } from './splice.ts';
+
+/**
+ * A whole project as one document. Evidence stands in the order in which it was recorded, for that
+ * order decides what counts.
+ */
+export const documentSchema = z.object({
+  format: z.literal('cordel.project'),
+  version: z.literal(1),
+  project: projectSchema,
+  schemes: z.array(schemeSchema),
+  closures: z.array(closureSchema),
+  cables: z.array(cableSchema),
+  splices: z.array(spliceSchema),
+  evidence: z.array(evidenceSchema),
+});
+
+export type ProjectDocument = z.infer<typeof documentSchema>;
+
+/** The published JSON Schema (draft 2020-12) of {@link documentSchema}. */
+export function documentJsonSchema(): Record<string, unknown> {
+  return { title: 'Cordel project', ...z.toJSONSchema(documentSchema, { io: 'input' }) };
+}

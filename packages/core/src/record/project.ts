@@ -1,0 +1,21 @@
+import { z } from 'zod';
+import { idSchema, nameSchema, timeSchema } from './basics.ts';
+import { trayCapacitySchema } from './closure.ts';
+import { limitsSchema } from './limits.ts';
+
+export const distanceUnitSchema = z.enum(['km', 'm', 'mi', 'ft']);
+export type DistanceUnit = z.infer<typeof distanceUnitSchema>;
+
+export const projectSchema = z.object({
+  id: idSchema,
+  name: nameSchema,
+  units: z.object({ distance: distanceUnitSchema }),
+  /** The colour scheme new cables get. */
+  schemeId: z.string(),
+  limits: limitsSchema,
+  /** Places on a tray where a list says nothing of its capacity. */
+  trayCapacity: trayCapacitySchema,
+  createdAt: timeSchema,
+});
+
+export type Project = z.infer<typeof projectSchema>;

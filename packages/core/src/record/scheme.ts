@@ -1,0 +1,49 @@
+import { z } from 'zod';
+
+/** One colour of a scheme: its name, the letters printed beside it, and how it is drawn. */
+export const colourSchema = z.object({
+  name: z.string().trim().min(2, 'Name the colour.').max(24),
+  code: z
+    .string()
+    .trim()
+    .regex(/^[A-Z]{2,3}$/, 'Use two or three capital letters.'),
+  hex: z.string().regex(/^#[0-9a-fA-F]{6}$/, 'Write the colour as #RRGGBB.'),
+  /** Other words people use for the same colour. */
+  aliases: z.array(z.string().trim().min(2).max(24)).max(6).default([]),
+});
+
+/**
+ * A colour scheme: the order in which fibers and tubes are counted. Past its last colour the order
+ * repeats with a mark (a tracer or a ring) once, then twice, and so on.
+ */
+export const schemeSchema = z
+  .object({
+    id: z.string().regex(/^[a-z0-9-]{3,64}$/, 'Use small letters, digits and hyphens.'),
+    name: z.string().trim().min(1, 'Name the scheme.').max(80),
+    source: z.string().trim().min(1, 'Say where the order comes from.').max(300),
+    mark: z.enum(['tracer', 'ring']),
+    colours: z
+      .array(colourSchema)
+      .min(4, 'A scheme has at least 4 colours.')
+      .max(24, 'A scheme has at most 24 colours.'),
+  })
+  .superRefine((scheme, context) => {
+    const seen = new Map<string, number>();
+    scheme.colours.forEach((colour, index) => {
+      for (const word of [colour.name, colour.code, ...colour.aliases]) {
+        const key = word.toLowerCase();
+        const before = seen.get(key);
+        if (before !== undefined && before !== index) {
+          context.addIssue({
+            code: 'custom',
+            path: ['colours', index, 'name'],
+            message: `“${word}” stands for place ${before + 1} already; each word names one colour.`,
+          });
+        }
+        seen.set(key, index);
+      }
+    });
+  });
+
+export type Colour = z.infer<typeof colourSchema>;
+export type ColourScheme = z.infer<typeof schemeSchema>;

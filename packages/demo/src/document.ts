@@ -1,0 +1,151 @@
+import {
+  BUILT_IN_LIMITS,
+  BUILT_IN_SCHEMES,
+  type Evidence,
+  type Limits,
+  type ProjectDocument,
+  type Splice,
+  jointLoss,
+  oneWayExcess,
+} from '@cordel/core';
+import { type Network, TRAY, layOut } from './network.ts';
+import { type Random, countedIds, seeded } from './random.ts';
+import { type Chapter, type Lesson, STORY } from './story.ts';
+
+const CREATED = '2026-04-20T08:00:00.000Z';
+
+/** Mode field diameters at 1310 nm by cable, um; C is an older reel with a larger field. */
+const MFD: Record<string, number> = { C: 9.55, D: 9.0 };
+const USUAL_MFD = 9.15;
+/** How much wider the field is at 1550 nm. */
+const WIDER = 1.13;
+
+/**
+ * The demo: a made-up valley with a dairy, a school, a clinic and a weir gauge. Figures follow from
+ * joint physics and a seeded source, so that every build shows the same.
+ */
+export function demoDocument(): ProjectDocument {
+  const id = countedIds(Date.parse(CREATED));
+  const projectId = id();
+  const network = layOut(projectId, id);
+  const limits: Limits = BUILT_IN_LIMITS[0]!;
+  return {
+    format: 'cordel.project',
+    version: 1,
+    project: {
+      id: projectId,
+      name: 'Vessamy valley line',
+      units: { distance: 'km' },
+      schemeId: 'tia-598',
+      limits,
+      trayCapacity: TRAY,
+      createdAt: CREATED,
+    },
+    schemes: [BUILT_IN_SCHEMES[0]!],
+    ...network,
+    evidence: STORY.flatMap((chapter, index) =>
+      tell(chapter, network, limits, seeded(2026 + index)),
+    ),
+  };
+}
+
+interface Scribe {
+  id: () => string;
+  at: () => string;
+  random: Random;
+}
+
+/** Everything that was recorded at one site. */
+function tell(chapter: Chapter, network: Network, limits: Limits, random: Random): Evidence[] {
+  const start = Date.parse(chapter.start);
+  let minutes = 0;
+  const scribe: Scribe = {
+    id: countedIds(start),
+    at: () => new Date(start + (minutes += 0.4) * 60_000).toISOString(),
+    random,
+  };
+  const closure = network.closures.find(({ name }) => name === chapter.site)!;
+  const planned = network.splices
+    .filter((splice) => splice.closureId === closure.id)
+    .slice(0, chapter.spliced);
+  const joints = planned.map((splice) => makeJoint(splice, chapter, network, scribe));
+  return [
+    ...joints.flatMap((joint) => joint.made),
+    ...joints.flatMap((joint) => joint.measure(chapter.measured ? limits.wavelengths : [])),
+  ];
+}
+
+function makeJoint(splice: Splice, chapter: Chapter, network: Network, scribe: Scribe) {
+  const lesson: Lesson = chapter.lessons[splice.fiberA] ?? {};
+  const by = chapter.site === 'Pump house' || chapter.site === 'Quarry gate' ? 'Crew 2' : 'Crew 1';
+  const entry = () => ({ id: scribe.id(), spliceId: splice.id, at: scribe.at() });
+  if (lesson.dead) {
+    const made: Evidence[] = [
+      { type: 'ruling', ...entry(), by, tryId: null, kind: 'dead', why: lesson.dead },
+    ];
+    return { made, measure: (): Evidence[] => [] };
+  }
+  const { random } = scribe;
+  const fields = {
+    mfdA: fieldOf(splice.cableA, network, random),
+    mfdB: fieldOf(splice.cableB, network, random),
+  };
+  const spread = splice.method === 'mass' ? 0.42 : 0.3;
+  const offsets = lesson.offsets ?? [Math.min(0.62, Math.abs(random.normal()) * spread)];
+  const made: Evidence[] = [];
+  let tryId = '';
+  for (const offset of offsets) {
+    const estimate = jointLoss({ ...fields, offset }) + random.normal() * 0.004;
+    const attempt = entry();
+    tryId = attempt.id;
+    made.push({
+      type: 'attempt',
+      ...attempt,
+      by,
+      tryId,
+      estimateMdb: Math.max(0, Math.round(estimate * 100)) * 10,
+      supersedes: null,
+      void: false,
+      why: null,
+    });
+  }
+  const offset = offsets.at(-1)!;
+  const measure = (wavelengths: number[]): Evidence[] => {
+    const list = wavelengths.length === 0 && lesson.oneWay ? [1310] : wavelengths;
+    const read = list.flatMap((nm) =>
+      directionsOf(lesson).map((direction) => reading(nm, direction)),
+    );
+    if (!lesson.waived) return read;
+    return [
+      ...read,
+      { type: 'ruling', ...entry(), by: 'Lead', tryId, kind: 'waive', why: lesson.waived },
+    ];
+  };
+  const reading = (nm: number, direction: 'AB' | 'BA'): Evidence => {
+    const wider = nm === 1550 ? WIDER : 1;
+    const joint = { mfdA: fields.mfdA * wider, mfdB: fields.mfdB * wider };
+    const loss = jointLoss({ ...joint, offset }) + (nm === 1550 ? (lesson.bend ?? 0) : 0);
+    const excess = oneWayExcess(joint.mfdA, joint.mfdB) * (direction === 'AB' ? 1 : -1);
+    return {
+      type: 'reading',
+      ...entry(),
+      by: 'Test crew',
+      tryId,
+      grade: 'one-way',
+      direction,
+      wavelengthNm: nm,
+      lossMdb: Math.round((loss + excess + random.normal() * 0.003) * 1000),
+      supersedes: null,
+      void: false,
+      why: null,
+    };
+  };
+  return { made, measure };
+}
+
+const directionsOf = (lesson: Lesson): ('AB' | 'BA')[] => (lesson.oneWay ? ['AB'] : ['AB', 'BA']);
+
+function fieldOf(cableId: string, network: Network, random: Random): number {
+  const name = network.cables.find((cable) => cable.id === cableId)!.name;
+  return (MFD[name] ?? USUAL_MFD) + random.normal() * 0.05;
+}

@@ -1,0 +1,1 @@
+export { demoDocument } from './document.ts';

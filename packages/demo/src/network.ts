@@ -1,0 +1,149 @@
+import type { Cable, Closure, MakeUp, Method, Splice, Tray } from '@cordel/core';
+
+const KILOMETER = 10_000_000;
+
+/** The cables of the valley, in the order in which they leave the exchange. */
+export const CABLES: Record<string, MakeUp> = {
+  A: { kind: 'loose-tube', tubes: 12, fibersPerTube: 12 },
+  B: { kind: 'loose-tube', tubes: 12, fibersPerTube: 12 },
+  C: { kind: 'loose-tube', tubes: 12, fibersPerTube: 12 },
+  D: { kind: 'grouped-tube', tubes: 6, groupsPerTube: 2 },
+  E: { kind: 'drop', fibers: 12 },
+  F: { kind: 'loose-tube', tubes: 2, fibersPerTube: 12 },
+  G: { kind: 'drop', fibers: 4 },
+  H: { kind: 'loose-tube', tubes: 12, fibersPerTube: 12 },
+  J: { kind: 'loose-tube', tubes: 12, fibersPerTube: 12 },
+  K: { kind: 'drop', fibers: 12 },
+  Q: { kind: 'ribbon', ribbons: 24 },
+  R: { kind: 'ribbon', ribbons: 24 },
+  S: { kind: 'drop', fibers: 12 },
+  T: { kind: 'ribbon', ribbons: 24 },
+  U: { kind: 'loose-tube', tubes: 12, fibersPerTube: 12 },
+  V: { kind: 'drop', fibers: 12 },
+  W: { kind: 'drop', fibers: 12 },
+};
+
+interface Range {
+  from: string;
+  first: number;
+  onto: string;
+  start: number;
+  count: number;
+  method: Method;
+}
+
+export interface Site {
+  name: string;
+  km: number;
+  branchOf?: string;
+  ranges: Range[];
+}
+
+const range = (
+  from: string,
+  first: number,
+  onto: string,
+  start: number,
+  count: number,
+  method: Method = 'single',
+): Range => ({
+  from,
+  first,
+  onto,
+  start,
+  count,
+  method,
+});
+
+/** Closures along the valley and what meets in them. */
+export const SITES: Site[] = [
+  { name: 'Toll cottage', km: 3.1, ranges: [range('A', 1, 'B', 1, 144)] },
+  { name: 'Sluice bridge', km: 7.4, ranges: [range('B', 1, 'C', 1, 144)] },
+  {
+    name: 'Dairy lane',
+    km: 11.8,
+    ranges: [range('C', 1, 'D', 1, 132), range('C', 133, 'E', 1, 12)],
+  },
+  { name: 'Dairy vat house', km: 12.3, branchOf: 'Dairy lane', ranges: [range('E', 1, 'G', 1, 4)] },
+  {
+    name: 'School rise',
+    km: 16.9,
+    ranges: [range('D', 1, 'F', 1, 24), range('D', 25, 'H', 25, 108)],
+  },
+  { name: 'School', km: 17.3, branchOf: 'School rise', ranges: [range('F', 1, 'S', 1, 12)] },
+  {
+    name: 'Clinic corner',
+    km: 19.2,
+    branchOf: 'School rise',
+    ranges: [range('F', 13, 'K', 1, 12)],
+  },
+  {
+    name: 'Weir gauge',
+    km: 22.6,
+    ranges: [range('H', 25, 'W', 1, 12), range('H', 37, 'J', 37, 96)],
+  },
+  { name: 'Pump house', km: 26.0, ranges: [range('Q', 1, 'R', 1, 288, 'mass')] },
+  { name: 'Quarry gate', km: 30.5, ranges: [range('R', 1, 'T', 1, 288, 'mass')] },
+  { name: 'Chapel steps', km: 35.2, ranges: [range('T', 1, 'U', 1, 144)] },
+  { name: 'Top barn', km: 40.3, ranges: [range('U', 1, 'V', 1, 12)] },
+];
+
+/** Sleeves a tray of the demo holds. */
+export const TRAY = { single: 12, mass: 6 };
+
+export interface Network {
+  cables: Cable[];
+  closures: Closure[];
+  splices: Splice[];
+}
+
+/** Lays the network out as records: tray after tray, tube by tube. */
+export function layOut(projectId: string, id: () => string): Network {
+  const cables = Object.entries(CABLES).map(([name, makeUp]) => ({
+    id: id(),
+    projectId,
+    name,
+    makeUp,
+    schemeId: 'tia-598',
+  }));
+  const cableId = (name: string) => cables.find((cable) => cable.name === name)!.id;
+  const closures: Closure[] = [];
+  const splices: Splice[] = [];
+  SITES.forEach((site, ordinal) => {
+    const closureId = id();
+    let sleeves = 0;
+    let trays = 0;
+    for (const { from, first, onto, start, count, method } of site.ranges) {
+      const perSleeve = method === 'mass' ? 12 : 1;
+      for (let index = 0; index < count; index++) {
+        const sleeve = sleeves + Math.floor(index / perSleeve);
+        const tray = Math.floor(sleeve / TRAY[method]) + 1;
+        trays = Math.max(trays, tray);
+        splices.push({
+          id: id(),
+          projectId,
+          closureId,
+          tray,
+          slot: (sleeve % TRAY[method]) + 1,
+          cableA: cableId(from),
+          fiberA: first + index,
+          cableB: cableId(onto),
+          fiberB: start + index,
+          method,
+          extra: {},
+        });
+      }
+      sleeves += Math.ceil(count / perSleeve);
+    }
+    closures.push({
+      id: closureId,
+      projectId,
+      name: site.name,
+      ordinal,
+      distance: Math.round(site.km * KILOMETER),
+      branchOf: closures.find((closure) => closure.name === site.branchOf)?.id ?? null,
+      trays: Array.from({ length: trays }, (_, index): Tray => ({ number: index + 1, ...TRAY })),
+    });
+  });
+  return { cables, closures, splices };
+}

@@ -91,7 +91,9 @@ function makeJoint(splice: Splice, chapter: Chapter, network: Network, scribe: S
     mfdB: fieldOf(splice.cableB, network, random),
   };
   const spread = splice.method === 'mass' ? 0.42 : 0.3;
-  const offsets = lesson.offsets ?? [Math.min(0.62, Math.abs(random.normal()) * spread)];
+  const offsets = lesson.offsets ?? [
+    Math.min(splice.method === 'mass' ? 0.5 : 0.36, Math.abs(random.normal()) * spread),
+  ];
   const made: Evidence[] = [];
   let tryId = '';
   for (const offset of offsets) {

@@ -6,10 +6,10 @@ import {
   spellDistance,
   writeCsv,
   type RollUp,
+  type SpliceRow,
 } from '@cordel/core';
 import type { Db } from '../db/client.ts';
 import { closureRows, fiberRows, spliceRows, trayRows } from '../ledger/queries.ts';
-import type { SpliceRow } from '../ledger/rows.ts';
 import { getCables, getProject } from '../projects/queries.ts';
 import { allSchemes } from '../schemes/queries.ts';
 import { eq } from 'drizzle-orm';

@@ -1,6 +1,13 @@
 import { type SQL, and, asc, desc, eq, sql } from 'drizzle-orm';
 import {
+  type ClosureRow,
+  type FiberRow,
   type GroupKind,
+  type LedgerQuery,
+  type Page,
+  type RedoRow,
+  type SpliceRow,
+  type TrayRow,
   type Limits,
   type RollUp,
   type Tally,
@@ -16,7 +23,6 @@ import { bySplice, evidenceOf, idArray } from '../evidence/queries.ts';
 import { getCables, getProject } from '../projects/queries.ts';
 import { allSchemes } from '../schemes/queries.ts';
 import { refresh } from './refresh.ts';
-import type { ClosureRow, FiberRow, LedgerQuery, RedoRow, SpliceRow, TrayRow } from './rows.ts';
 import { searchCondition } from './search.ts';
 
 /** Counts and sums over `splices s`, as core's roll-up wants them. */
@@ -32,11 +38,6 @@ const TALLY = sql`
   coalesce(sum(s.half), 0)::float8 as "sumHalf",
   max(s.half) as "maxHalf",
   min(s.grade) as weakest`;
-
-export interface Page<Row> {
-  rows: Row[];
-  total: number;
-}
 
 /** The project's tally and a row a closure in route order: what the Route and the Ledger's head show. */
 export async function closureRows(

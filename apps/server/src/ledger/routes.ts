@@ -1,6 +1,18 @@
 import { createRoute, z } from '@hono/zod-openapi';
 import { and, eq } from 'drizzle-orm';
-import { evidenceSchema, idSchema, spliceSchema } from '@cordel/core';
+import {
+  closureRowSchema,
+  evidenceSchema,
+  fiberRowSchema,
+  idSchema,
+  ledgerQuerySchema,
+  pageOf,
+  redoRowSchema,
+  spliceRowSchema,
+  spliceSchema,
+  tallySchema,
+  trayRowSchema,
+} from '@cordel/core';
 import { spliceColumns } from '../closures/routes.ts';
 import { closures, splices } from '../db/schema.ts';
 import { evidenceOf } from '../evidence/queries.ts';
@@ -16,16 +28,6 @@ import {
   trayRows,
 } from './queries.ts';
 import { refresh } from './refresh.ts';
-import {
-  closureRowSchema,
-  fiberRowSchema,
-  ledgerQuerySchema,
-  pageOf,
-  redoRowSchema,
-  spliceRowSchema,
-  tallySchema,
-  trayRowSchema,
-} from './rows.ts';
 
 const params = idParams('projectId');
 

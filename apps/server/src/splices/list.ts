@@ -65,12 +65,10 @@ export async function importList(
     throw new Problem(
       422,
       `Nothing was brought in: ${list.problems.length.toLocaleString('en')} problems. Row ${first.row}, ${first.column}: ${first.message}`,
-      list.problems
-        .slice(0, 500)
-        .map((problem) => ({
-          place: `row ${problem.row}, ${problem.column}`,
-          detail: problem.message,
-        })),
+      list.problems.slice(0, 500).map((problem) => ({
+        place: `row ${problem.row}, ${problem.column}`,
+        detail: problem.message,
+      })),
     );
   }
   const cableIds = new Map(all.map((cable) => [cable.name, cable.id]));

@@ -1,4 +1,5 @@
 export * from './joint.ts';
+export * from './ledger.ts';
 export * from './profiles.ts';
 export * from './reasons.ts';
 export * from './rollUp.ts';

@@ -42,10 +42,9 @@ export function reasonsFor(
   if (bend) reasons.push(bend);
   else if (judgement.verdict === 'fail' && measuredTwoWay(standing) > 1)
     reasons.push('All wavelengths alike: the joint itself.');
-  for (const directions of standing.directions) {
-    const said = directionReason(directions, judgement, method, limits);
-    if (said) reasons.push(said);
-  }
+  const said = standing.directions.map((both) => directionReason(both, judgement, method, limits));
+  const first = said.find((reason) => reason !== null);
+  if (first) reasons.push(first);
   if (judgement.redo && judgement.tries >= limits.maxTries) {
     reasons.push(`${judgement.tries} of ${limits.maxTries} tries used: needs the lead.`);
   }

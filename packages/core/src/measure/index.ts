@@ -1,2 +1,3 @@
 export * from './distance.ts';
 export * from './loss.ts';
+export * from './count.ts';

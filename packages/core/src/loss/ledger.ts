@@ -1,5 +1,8 @@
-import { z } from '@hono/zod-openapi';
-import { VERDICTS, gradeSchema, idSchema, methodSchema } from '@cordel/core';
+import { z } from 'zod';
+import { idSchema } from '../record/basics.ts';
+import { gradeSchema } from '../record/limits.ts';
+import { methodSchema } from '../record/splice.ts';
+import { VERDICTS } from './verdict.ts';
 
 const rollUpFields = {
   total: z.int(),
@@ -71,6 +74,7 @@ export const spliceRowSchema = z.object({
 /** A splice to be made again, with why. */
 export const redoRowSchema = spliceRowSchema.extend({ reasons: z.array(z.string()) });
 
+export type TallyRow = z.infer<typeof tallySchema>;
 export type ClosureRow = z.infer<typeof closureRowSchema>;
 export type TrayRow = z.infer<typeof trayRowSchema>;
 export type FiberRow = z.infer<typeof fiberRowSchema>;
@@ -93,3 +97,9 @@ export type LedgerQuery = z.infer<typeof ledgerQuerySchema>;
 
 export const pageOf = <Row extends z.ZodType>(row: Row) =>
   z.object({ rows: z.array(row), total: z.int() });
+
+/** A page of rows, with how many there are in all. */
+export interface Page<Row> {
+  rows: Row[];
+  total: number;
+}

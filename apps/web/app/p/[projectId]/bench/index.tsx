@@ -1,0 +1,1 @@
+export { BenchStart as default } from '@/bench/BenchStart';

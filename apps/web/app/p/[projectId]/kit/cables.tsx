@@ -1,0 +1,1 @@
+export { CablesPage as default } from '@/kit/CablesPage';

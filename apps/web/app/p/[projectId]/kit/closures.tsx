@@ -1,0 +1,1 @@
+export { ClosuresPage as default } from '@/kit/ClosuresPage';

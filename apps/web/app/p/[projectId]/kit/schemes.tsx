@@ -1,0 +1,1 @@
+export { SchemesPage as default } from '@/kit/SchemesPage';

@@ -1,0 +1,1 @@
+export { LedgerPage as default } from '@/ledger/LedgerPage';

@@ -1,0 +1,1 @@
+export { ClosurePage as default } from '@/route/ClosurePage';

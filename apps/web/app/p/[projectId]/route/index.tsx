@@ -1,0 +1,1 @@
+export { RoutePage as default } from '@/route/RoutePage';

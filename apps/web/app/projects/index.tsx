@@ -1,0 +1,1 @@
+export { ProjectList as default } from '@/projects/ProjectList';

@@ -1,0 +1,1 @@
+export { NewProject as default } from '@/projects/NewProject';

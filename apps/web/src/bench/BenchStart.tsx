@@ -1,0 +1,59 @@
+import { useRouter } from 'expo-router';
+import { Pressable, View } from 'react-native';
+import { useSummary } from '@/data/queries';
+import { useProjectView } from '@/projects/context';
+import { Leaf } from '@/ui/Leaf';
+import { Empty, Waiting } from '@/ui/Notice';
+import { Page } from '@/ui/Page';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { groupWords } from '@/ui/words';
+
+/** Chooses the closure to work at: those under way first. */
+export function BenchStart() {
+  const { project } = useProjectView();
+  const router = useRouter();
+  const summary = useSummary(project.id);
+  const rows = (summary.data?.closures ?? []).filter((row) => row.total > 0);
+  const sorted = [...rows].sort((a, b) => rank(a) - rank(b));
+  return (
+    <Page title="Bench" above="Which closure are you at?">
+      {summary.data ? null : <Waiting error={summary.error} />}
+      {summary.data && rows.length === 0 ? (
+        <Empty
+          title="Nothing to splice yet"
+          action={
+            <Press
+              label="Bring in a splice list"
+              look="next"
+              onPress={() => router.push(`/p/${project.id}/kit/import` as never)}
+            />
+          }
+        >
+          The Bench takes its work from the splice list.
+        </Empty>
+      ) : null}
+      {sorted.map((row) => (
+        <Pressable
+          key={row.closureId}
+          role="link"
+          aria-label={row.name}
+          onPress={() => router.push(`/p/${project.id}/bench/${row.closureId}` as never)}
+        >
+          <Leaf>
+            <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
+              <Txt kind="name">{row.name}</Txt>
+              <Txt kind="strong">{`${row.done} of ${row.total}`}</Txt>
+            </View>
+            <Txt kind="strong" ink={groupWords(row).ink}>
+              {groupWords(row).words}
+            </Txt>
+          </Leaf>
+        </Pressable>
+      ))}
+    </Page>
+  );
+}
+
+const rank = (row: { done: number; total: number; redo: number }): number =>
+  row.done > 0 && row.done < row.total ? 0 : row.redo > 0 ? 1 : row.done === 0 ? 2 : 3;

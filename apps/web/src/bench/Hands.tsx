@@ -1,0 +1,103 @@
+import { View } from 'react-native';
+import Svg, { Line, Rect } from 'react-native-svg';
+import type { FiberAddress } from '@cordel/core';
+import { useProjectView } from '@/projects/context';
+import { FiberEye, RibbonBar } from '@/ui/FiberEye';
+import { Txt } from '@/ui/Txt';
+import { useInks } from '@/ui/theme';
+import type { Bench, BenchSplice } from './useBench';
+
+/** The fiber pair in the hands: both ends by cable, tube or ribbon, group, place and colour. */
+export function Hands({ bench }: { bench: Bench }) {
+  const { fiber, sleeve } = bench;
+  if (!fiber || !sleeve) return null;
+  const mass = sleeve.method === 'mass';
+  return (
+    <View style={{ gap: 4 }}>
+      <View
+        style={{ flexDirection: 'row', alignItems: 'flex-start', justifyContent: 'space-between' }}
+      >
+        <End splice={fiber} side="A" mass={mass} sleeve={sleeve.splices} />
+        {mass ? null : <SleeveMark />}
+        <End splice={fiber} side="B" mass={mass} sleeve={sleeve.splices} />
+      </View>
+    </View>
+  );
+}
+
+function End({
+  splice,
+  side,
+  mass,
+  sleeve,
+}: {
+  splice: BenchSplice;
+  side: 'A' | 'B';
+  mass: boolean;
+  sleeve: readonly BenchSplice[];
+}) {
+  const view = useProjectView();
+  const cable = splice[`cable${side}`];
+  const number = splice[`fiber${side}`];
+  const address = view.address(cable, number);
+  if (!address) return <Txt>{view.fiberName(cable, number)}</Txt>;
+  const colours = sleeve.flatMap(
+    (other) => view.address(other[`cable${side}`], other[`fiber${side}`])?.fiber ?? [],
+  );
+  return (
+    <View style={{ flex: 1, alignItems: 'center', paddingHorizontal: 2 }}>
+      {mass ? (
+        <RibbonBar
+          colours={colours}
+          marked={sleeve.findIndex((other) => other.id === splice.id) + 1}
+          width={150}
+        />
+      ) : (
+        <FiberEye address={address} size={76} />
+      )}
+      <Txt kind="strong" style={{ textAlign: 'center', fontSize: 18 }}>
+        {`${view.fiberName(cable, number)} ${address.fiber.words}`}
+      </Txt>
+      <Txt style={{ textAlign: 'center' }}>{placeWords(address)}</Txt>
+    </View>
+  );
+}
+
+/** Such as `tube 11 rose · 5th · SL`. */
+function placeWords(address: FiberAddress): string {
+  const { position } = address.place;
+  return [address.unitWords, `${position}${ordinal(position)}`, address.fiber.letters]
+    .filter(Boolean)
+    .join(' · ');
+}
+
+function ordinal(count: number): string {
+  if (count % 100 >= 11 && count % 100 <= 13) return 'th';
+  return { 1: 'st', 2: 'nd', 3: 'rd' }[count % 10] ?? 'th';
+}
+
+function SleeveMark() {
+  const inks = useInks();
+  return (
+    <View style={{ alignItems: 'center', width: 76, paddingTop: 14 }}>
+      <Txt kind="small" style={{ fontSize: 15 }}>
+        sleeve on?
+      </Txt>
+      <Svg width={76} height={24} aria-hidden>
+        <Line x1={0} x2={76} y1={12} y2={12} stroke={inks.ink} strokeWidth={3} />
+        <Rect
+          x={14}
+          y={4}
+          width={48}
+          height={16}
+          fill={inks.leaf}
+          stroke={inks.ink}
+          strokeWidth={2}
+        />
+        {[20, 28, 36, 44, 52].map((x) => (
+          <Line key={x} x1={x} x2={x + 6} y1={19} y2={5} stroke={inks.ink} strokeWidth={2} />
+        ))}
+      </Svg>
+    </View>
+  );
+}

@@ -1,0 +1,47 @@
+import { View } from 'react-native';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { FONTS } from '@/ui/theme';
+
+const ROWS = [
+  ['1', '2', '3'],
+  ['4', '5', '6'],
+  ['7', '8', '9'],
+];
+
+/** The keypad: digits in hundredths, a point for thousandths; a sign where readings can be gains. */
+export function Keypad({ onKey, signed }: { onKey(key: string): void; signed: boolean }) {
+  const rows = [...ROWS, [signed ? 'sign' : '.', '0', 'back']];
+  const labels: Record<string, string> = { back: 'Delete', sign: 'Plus or minus', '.': 'Point' };
+  const faces: Record<string, string> = { sign: '±' };
+  return (
+    <View style={{ gap: 6 }}>
+      {rows.map((row) => (
+        <View key={row.join()} style={{ flexDirection: 'row', gap: 6 }}>
+          {row.map((key) => (
+            <Press
+              key={key}
+              aria-label={labels[key] ?? key}
+              icon={key === 'back' ? 'backspace-outline' : undefined}
+              onPress={() => onKey(key)}
+              style={{ flex: 1, height: 52 }}
+            >
+              {key === 'back' ? (
+                <></>
+              ) : (
+                <Txt style={{ fontFamily: FONTS.bold, fontSize: 24, lineHeight: 30 }}>
+                  {faces[key] ?? key}
+                </Txt>
+              )}
+            </Press>
+          ))}
+          {signed && row.includes('sign') ? (
+            <Press aria-label="Point" onPress={() => onKey('.')} style={{ flex: 1, height: 52 }}>
+              <Txt style={{ fontFamily: FONTS.bold, fontSize: 24, lineHeight: 30 }}>.</Txt>
+            </Press>
+          ) : null}
+        </View>
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,51 @@
+import { useCallback } from 'react';
+import type { Evidence } from '@cordel/core';
+import { useKept } from '@/data/storage';
+
+export type BenchMode = 'splice' | 'redo' | 'measure';
+
+/** What is in hand at a closure's Bench: kept with every key, so that a reload loses nothing. */
+export interface BenchDraft {
+  /** Key of the sleeve in hand, or null to take the next that waits. */
+  sleeve: string | null;
+  /** What is typed, by splice. */
+  typed: Record<string, string>;
+  /** Which fiber of a ribbon is typed now. */
+  cursor: number;
+  /** What is measured, in measure mode. */
+  wavelengthNm: number | null;
+  kind: 'AB' | 'BA' | 'two-way' | 'insertion';
+  /** What was recorded last, for undo. */
+  last: { sleeve: string; entries: Evidence[]; words: string } | null;
+}
+
+const EMPTY: BenchDraft = {
+  sleeve: null,
+  typed: {},
+  cursor: 0,
+  wavelengthNm: null,
+  kind: 'AB',
+  last: null,
+};
+
+/** The draft of a closure and mode, and a way to change parts of it. */
+export function useBenchDraft(
+  closureId: string,
+  mode: BenchMode,
+): [BenchDraft, (change: Partial<BenchDraft>) => void] {
+  const [text, setText] = useKept(`cordel.bench.${mode}.${closureId}`, '');
+  const draft = readDraft(text);
+  const change = useCallback(
+    (part: Partial<BenchDraft>) => setText(JSON.stringify({ ...readDraft(text), ...part })),
+    [text, setText],
+  );
+  return [draft, change];
+}
+
+function readDraft(text: string): BenchDraft {
+  try {
+    return text === '' ? EMPTY : { ...EMPTY, ...(JSON.parse(text) as Partial<BenchDraft>) };
+  } catch {
+    return EMPTY;
+  }
+}

@@ -1,0 +1,61 @@
+import { v7 as uuid } from 'uuid';
+import type { Attempt, Evidence, Reading, Ruling } from '@cordel/core';
+import { EVIDENCE_PATH, outbox } from '@/data/client';
+import { personNow } from '@/data/storage';
+
+const entry = (spliceId: string) => ({
+  id: uuid(),
+  spliceId,
+  by: personNow(),
+  at: new Date().toISOString(),
+});
+
+/** A new try on a joint, with the splicer's estimate in thousandths of a dB. */
+export function newAttempt(spliceId: string, estimateMdb: number): Attempt {
+  const base = entry(spliceId);
+  return {
+    type: 'attempt',
+    ...base,
+    tryId: base.id,
+    estimateMdb,
+    supersedes: null,
+    void: false,
+    why: null,
+  };
+}
+
+export function newReading(
+  spliceId: string,
+  tryId: string | null,
+  figure: Pick<Reading, 'grade' | 'direction' | 'wavelengthNm' | 'lossMdb'>,
+): Reading {
+  return {
+    type: 'reading',
+    ...entry(spliceId),
+    tryId,
+    ...figure,
+    supersedes: null,
+    void: false,
+    why: null,
+  };
+}
+
+export function newRuling(
+  spliceId: string,
+  tryId: string | null,
+  kind: Ruling['kind'],
+  why: string,
+): Ruling {
+  return { type: 'ruling', ...entry(spliceId), tryId, kind, why };
+}
+
+/** The entry that takes another back. */
+export function takeBack(before: Evidence, why: string): Evidence {
+  if (before.type === 'ruling') return newRuling(before.spliceId, before.tryId, 'reopen', why);
+  return { ...before, ...entry(before.spliceId), supersedes: before.id, void: true, why };
+}
+
+/** Records evidence through the outbox. */
+export function recordEvidence(entries: readonly Evidence[], what: string): void {
+  void outbox.add({ method: 'POST', path: EVIDENCE_PATH, body: { entries }, what });
+}

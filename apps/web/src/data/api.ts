@@ -1,0 +1,51 @@
+/** What the server refused, in its own words. */
+export class Refused extends Error {
+  override name = 'Refused';
+  readonly status: number;
+  readonly errors: { place: string; detail: string }[];
+
+  constructor(status: number, message: string, errors: { place: string; detail: string }[] = []) {
+    super(message);
+    this.status = status;
+    this.errors = errors;
+  }
+}
+
+/** The server could not be reached; the same request may go through later. */
+export class Unreached extends Error {
+  override name = 'Unreached';
+}
+
+async function request(path: string, init?: RequestInit): Promise<unknown> {
+  let response: Response;
+  try {
+    response = await fetch(path, init);
+  } catch {
+    throw new Unreached(
+      'The server does not answer. What you record is kept on this device and sent later.',
+    );
+  }
+  if (response.ok) return response.json();
+  if (response.status >= 500)
+    throw new Unreached(`The server has trouble (${response.status}). It will be tried again.`);
+  const problem = (await response.json().catch(() => null)) as {
+    detail?: string;
+    errors?: { place: string; detail: string }[];
+  } | null;
+  throw new Refused(
+    response.status,
+    problem?.detail ?? `The server refused (${response.status}).`,
+    problem?.errors,
+  );
+}
+
+/** Reads a path of the API. Row types are core's own. */
+export const read = <Answer>(path: string): Promise<Answer> => request(path) as Promise<Answer>;
+
+/** Sends a write. Only the outbox does. */
+export const send = (method: 'PUT' | 'POST', path: string, body: unknown): Promise<unknown> =>
+  request(path, {
+    method,
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+  });

@@ -1,0 +1,186 @@
+import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
+import { v7 as uuid } from 'uuid';
+import { Refused, send } from './api';
+
+/** A write on its way to the server. Its id sorts by when it was made. */
+export interface Write {
+  id: string;
+  method: 'PUT' | 'POST';
+  path: string;
+  body: unknown;
+  /** What it is, for the list of what waits: `A 125: 0.02 dB`. */
+  what: string;
+  state: 'waiting' | 'refused';
+  /** Why the server refused it. */
+  problem?: string;
+}
+
+export interface OutboxState {
+  writes: readonly Write[];
+  /** True while the server cannot be reached. */
+  offline: boolean;
+  /** True until what an earlier page left has been read. */
+  loading: boolean;
+}
+
+interface Schema extends DBSchema {
+  writes: { key: string; value: Write };
+}
+
+type Outcome = { answer: unknown } | { refused: Refused };
+
+/** Waits between tries while the server cannot be reached, in ms. */
+const PAUSES = [1000, 2000, 5000, 10_000];
+
+/**
+ * The one way to the server for everything that is written. Writes are kept in IndexedDB, sent one at a
+ * time in the order in which they were made, and sent again after a reload or a lost connection; the
+ * server takes the same write twice as once. A write that is refused is kept in sight, and the next
+ * one goes on.
+ */
+export class Outbox {
+  private state: OutboxState = { writes: [], offline: false, loading: true };
+  private readonly listeners = new Set<() => void>();
+  private readonly waiters = new Map<string, (outcome: Outcome) => void>();
+  private readonly database: Promise<IDBPDatabase<Schema> | null>;
+  private readonly delivered: (write: Write) => void;
+  private readonly channel =
+    typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('cordel-outbox');
+  private sending = false;
+  private failures = 0;
+  private timer: ReturnType<typeof setTimeout> | null = null;
+
+  /** @param delivered called when the server has a write, before it leaves the list */
+  constructor(delivered: (write: Write) => void) {
+    this.delivered = delivered;
+    this.database = openDB<Schema>('cordel-outbox', 1, {
+      upgrade: (db) => void db.createObjectStore('writes', { keyPath: 'id' }),
+    }).catch(() => null);
+    void this.reload().then(() => this.flush());
+    if (this.channel) this.channel.onmessage = () => void this.reload();
+    if (typeof window !== 'undefined') {
+      window.addEventListener('online', () => void this.flush());
+      document.addEventListener('visibilitychange', () => void this.flush());
+    }
+  }
+
+  subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  snapshot = (): OutboxState => this.state;
+
+  /** Puts a write in. The promise answers when the server has; nobody needs to wait for it. */
+  add(write: Pick<Write, 'method' | 'path' | 'body' | 'what'>): Promise<Outcome> {
+    const full: Write = { ...write, id: uuid(), state: 'waiting' };
+    this.set({ writes: [...this.state.writes, full] });
+    const outcome = new Promise<Outcome>((resolve) => this.waiters.set(full.id, resolve));
+    void this.store(full).then(() => this.flush());
+    return outcome;
+  }
+
+  /** Sends a refused write again. */
+  async retry(id: string): Promise<void> {
+    const write = this.state.writes.find((entry) => entry.id === id);
+    if (!write) return;
+    await this.change({ ...write, state: 'waiting', problem: undefined });
+    await this.flush();
+  }
+
+  /** Takes a refused write out for good. */
+  async discard(id: string): Promise<void> {
+    await (await this.database)?.delete('writes', id);
+    this.set({ writes: this.state.writes.filter((write) => write.id !== id) });
+    this.channel?.postMessage('changed');
+  }
+
+  /** Sends what waits, oldest first, until nothing does or the server cannot be reached. */
+  async flush(): Promise<void> {
+    if (this.sending) return;
+    this.sending = true;
+    try {
+      await alone(async () => {
+        await this.reload();
+        for (let write = this.next(); write; write = this.next()) {
+          if (!(await this.deliver(write))) break;
+        }
+      });
+    } finally {
+      this.sending = false;
+    }
+    // One may have come in while the last answer was on its way.
+    if (!this.state.offline && this.next()) void this.flush();
+  }
+
+  private next(): Write | undefined {
+    return this.state.writes.find((write) => write.state === 'waiting');
+  }
+
+  private async deliver(write: Write): Promise<boolean> {
+    try {
+      const answer = await send(write.method, write.path, write.body);
+      this.failures = 0;
+      this.delivered(write);
+      await this.discard(write.id);
+      this.set({ offline: false });
+      this.settle(write.id, { answer });
+      return true;
+    } catch (error) {
+      if (!(error instanceof Refused)) {
+        this.later();
+        return false;
+      }
+      await this.change({ ...write, state: 'refused', problem: error.message });
+      this.settle(write.id, { refused: error });
+      return true;
+    }
+  }
+
+  private later(): void {
+    this.set({ offline: true });
+    const pause = PAUSES[Math.min(this.failures++, PAUSES.length - 1)]!;
+    if (this.timer) clearTimeout(this.timer);
+    this.timer = setTimeout(() => void this.flush(), pause);
+  }
+
+  private settle(id: string, outcome: Outcome): void {
+    this.waiters.get(id)?.(outcome);
+    this.waiters.delete(id);
+  }
+
+  private async store(write: Write): Promise<void> {
+    // Without IndexedDB (private windows of some browsers) the list lives as long as the page.
+    await (await this.database)?.put('writes', write);
+    this.channel?.postMessage('changed');
+  }
+
+  private async change(write: Write): Promise<void> {
+    this.set({ writes: this.state.writes.map((entry) => (entry.id === write.id ? write : entry)) });
+    await this.store(write);
+  }
+
+  private async reload(): Promise<void> {
+    const database = await this.database;
+    if (!database) return this.set({ loading: false });
+    const stored = await database.getAll('writes');
+    const known = new Set(stored.map((write) => write.id));
+    // A write of this page may not be stored yet.
+    const fresh = this.state.writes.filter(
+      (write) => !known.has(write.id) && this.waiters.has(write.id),
+    );
+    const writes = [...stored, ...fresh].sort((a, b) => (a.id < b.id ? -1 : 1));
+    this.set({ writes, loading: false });
+  }
+
+  private set(change: Partial<OutboxState>): void {
+    this.state = { ...this.state, ...change };
+    this.listeners.forEach((listener) => listener());
+  }
+}
+
+/** Runs work while no other page of this browser does, where the browser can tell. */
+async function alone(work: () => Promise<void>): Promise<void> {
+  if (typeof navigator === 'undefined' || !navigator.locks) return work();
+  await navigator.locks.request('cordel-outbox', work);
+}

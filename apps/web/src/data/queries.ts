@@ -1,0 +1,194 @@
+import { useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useMemo } from 'react';
+import type {
+  Cable,
+  Closure,
+  ClosureRow,
+  ColourScheme,
+  Evidence,
+  Limits,
+  Page,
+  Project,
+  Splice,
+  SpliceRow,
+  TallyRow,
+} from '@cordel/core';
+import { read } from './api';
+import { useOutbox, usePendingEvidence, withEvidence } from './client';
+import type { Write } from './outbox';
+
+export interface ProjectSetting {
+  project: Project;
+  cables: Cable[];
+  closures: Closure[];
+  schemes: ColourScheme[];
+}
+
+export interface Work {
+  closure: Closure;
+  splices: Splice[];
+  evidence: Evidence[];
+}
+
+/** Records with those that wait to be sent in their places. */
+function withPending<Item extends { id: string }>(
+  items: readonly Item[],
+  writes: readonly Write[],
+  path: string,
+  belongs: (item: Item) => boolean = () => true,
+): Item[] {
+  const merged = new Map(items.map((item) => [item.id, item]));
+  for (const write of writes) {
+    if (write.state !== 'waiting' || write.method !== 'PUT' || !write.path.startsWith(path))
+      continue;
+    const item = write.body as Item;
+    if (belongs(item)) merged.set(item.id, item);
+  }
+  return [...merged.values()];
+}
+
+export function useProjects() {
+  const { writes } = useOutbox();
+  const query = useQuery({
+    queryKey: ['projects'],
+    queryFn: () => read<Project[]>('/api/projects'),
+  });
+  const data = useMemo(
+    () => query.data && withPending(query.data, writes, '/api/projects/'),
+    [query.data, writes],
+  );
+  return { ...query, data };
+}
+
+/** A project with its cables, closures and schemes, as they will be once all is sent. */
+export function useProject(projectId: string) {
+  const { writes } = useOutbox();
+  const pending = writes.find(
+    (write) => write.path === `/api/projects/${projectId}` && write.state === 'waiting',
+  );
+  const query = useQuery({
+    queryKey: ['project', projectId],
+    queryFn: () => read<ProjectSetting>(`/api/projects/${projectId}`),
+    enabled: projectId !== '' && !pending,
+  });
+  const data = useMemo((): ProjectSetting | undefined => {
+    const held =
+      query.data ??
+      (pending && { project: pending.body as Project, cables: [], closures: [], schemes: [] });
+    if (!held) return undefined;
+    return {
+      project: withPending([held.project], writes, `/api/projects/${projectId}`)[0]!,
+      cables: withPending(
+        held.cables,
+        writes,
+        '/api/cables/',
+        (cable) => cable.projectId === projectId,
+      ),
+      closures: withPending(
+        held.closures,
+        writes,
+        '/api/closures/',
+        (closure) => closure.projectId === projectId,
+      ),
+      schemes: withPending(held.schemes, writes, '/api/schemes/'),
+    };
+  }, [query.data, pending, writes, projectId]);
+  return { ...query, data };
+}
+
+export const useSchemes = () =>
+  useQuery({ queryKey: ['schemes'], queryFn: () => read<ColourScheme[]>('/api/schemes') });
+export const useLimits = () =>
+  useQuery({ queryKey: ['limits'], queryFn: () => read<Limits[]>('/api/limits') });
+
+export const useSummary = (projectId: string) =>
+  useQuery({
+    queryKey: ['ledger', projectId, 'closures'],
+    queryFn: () =>
+      read<{ project: TallyRow; closures: ClosureRow[] }>(
+        `/api/projects/${projectId}/ledger/closures`,
+      ),
+    enabled: projectId !== '',
+  });
+
+/** A closure's splices and evidence, with what waits to be sent. */
+export function useWork(closureId: string) {
+  const pending = usePendingEvidence();
+  const query = useQuery({
+    queryKey: ['work', closureId],
+    queryFn: () => read<Work>(`/api/closures/${closureId}/work`),
+    enabled: closureId !== '',
+  });
+  const data = useMemo(
+    () => query.data && withEvidence(query.data, pending),
+    [query.data, pending],
+  );
+  return { ...query, data };
+}
+
+export interface SpliceDetail {
+  splice: Splice;
+  evidence: Evidence[];
+}
+
+export function useSplice(spliceId: string) {
+  const pending = usePendingEvidence();
+  const query = useQuery({
+    queryKey: ['splice', spliceId],
+    queryFn: () => read<SpliceDetail>(`/api/splices/${spliceId}`),
+  });
+  const data = useMemo(() => {
+    if (!query.data) return undefined;
+    const { splice, evidence } = query.data;
+    return { splice, evidence: withEvidence({ splices: [splice], evidence }, pending).evidence };
+  }, [query.data, pending]);
+  return { ...query, data };
+}
+
+export const useFiber = (projectId: string, cableId: string, fiber: number) =>
+  useQuery({
+    queryKey: ['fiber', projectId, cableId, fiber],
+    queryFn: () =>
+      read<{ rows: SpliceRow[] }>(`/api/projects/${projectId}/fibers/${cableId}/${fiber}`),
+  });
+
+const PAGE = 200;
+
+/** Rows of the Ledger, page after page. */
+export function useLedger<Row>(
+  projectId: string,
+  view: string,
+  query: Record<string, string | undefined>,
+) {
+  return useInfiniteQuery({
+    queryKey: ['ledger', projectId, view, query],
+    queryFn: ({ pageParam }) => {
+      const search = new URLSearchParams({ offset: String(pageParam), limit: String(PAGE) });
+      for (const [key, value] of Object.entries(query)) if (value) search.set(key, value);
+      return read<Page<Row>>(`/api/projects/${projectId}/ledger/${view}?${search}`);
+    },
+    initialPageParam: 0,
+    getNextPageParam: (last, pages) => {
+      const shown = pages.reduce((sum, page) => sum + page.rows.length, 0);
+      return shown < last.total && last.rows.length > 0 ? shown : undefined;
+    },
+    placeholderData: (previous) => previous,
+  });
+}
+
+/** Asks now and then whether anyone has recorded anything, and renews what is shown when so. */
+export function usePulse(): void {
+  const client = useQueryClient();
+  const pulse = useQuery({
+    queryKey: ['pulse'],
+    queryFn: () => read<{ seq: number }>('/api/pulse'),
+    refetchInterval: 2500,
+    staleTime: 0,
+  });
+  const seq = pulse.data?.seq;
+  useEffect(() => {
+    if (seq === undefined) return;
+    for (const key of ['ledger', 'work', 'splice', 'fiber'])
+      void client.invalidateQueries({ queryKey: [key] });
+  }, [seq, client]);
+}

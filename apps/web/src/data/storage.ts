@@ -1,0 +1,51 @@
+import { useCallback, useSyncExternalStore } from 'react';
+
+const listeners = new Set<() => void>();
+
+function read(key: string): string | null {
+  try {
+    return localStorage.getItem(key);
+  } catch {
+    return null;
+  }
+}
+
+/** Keeps a small text on this device; storage that is full or forbidden keeps it for this page only. */
+const kept = new Map<string, string>();
+
+export function keep(key: string, value: string | null): void {
+  if (value === null) kept.delete(key);
+  else kept.set(key, value);
+  try {
+    if (value === null) localStorage.removeItem(key);
+    else localStorage.setItem(key, value);
+  } catch {
+    // The map above holds it while the page is open.
+  }
+  listeners.forEach((listener) => listener());
+}
+
+export const keptNow = (key: string): string | null => read(key) ?? kept.get(key) ?? null;
+
+function subscribe(listener: () => void): () => void {
+  listeners.add(listener);
+  window.addEventListener('storage', listener);
+  return () => {
+    listeners.delete(listener);
+    window.removeEventListener('storage', listener);
+  };
+}
+
+/** A text kept on this device under a key: it survives a reload. */
+export function useKept(key: string, initial: string): [string, (value: string) => void] {
+  const value = useSyncExternalStore(subscribe, () => keptNow(key));
+  const set = useCallback(
+    (next: string) => keep(key, next === initial ? null : next),
+    [key, initial],
+  );
+  return [value ?? initial, set];
+}
+
+/** Who works on this device, as evidence is signed. */
+export const usePerson = () => useKept('cordel.person', '');
+export const personNow = (): string => keptNow('cordel.person') ?? '';

@@ -1,0 +1,109 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { TextInput } from 'react-native-paper';
+import { type Cable, cableNameSchema, describeMakeUp } from '@cordel/core';
+import { v7 as uuid } from 'uuid';
+import { outbox } from '@/data/client';
+import { useProjectView } from '@/projects/context';
+import { Choice } from '@/ui/Field';
+import { Leaf } from '@/ui/Leaf';
+import { Empty, Notice } from '@/ui/Notice';
+import { Page } from '@/ui/Page';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { MakeUpForm, type TypedMakeUp, readMakeUp, typeMakeUp } from './MakeUpForm';
+
+/** The project's cables: what each is made of. */
+export function CablesPage() {
+  const { project, cables } = useProjectView();
+  const [open, setOpen] = useState<string | null>(null);
+  const sorted = [...cables].sort((a, b) =>
+    a.name.localeCompare(b.name, undefined, { numeric: true }),
+  );
+  return (
+    <Page title="Cables" above={project.name} back={`/p/${project.id}/kit`}>
+      {cables.length === 0 ? (
+        <Empty title="No cable yet">A splice list brings its cables in; or add one here.</Empty>
+      ) : null}
+      {sorted.map((cable) =>
+        open === cable.id ? (
+          <CableForm key={cable.id} cable={cable} onDone={() => setOpen(null)} />
+        ) : (
+          <Press
+            key={cable.id}
+            aria-label={`Cable ${cable.name}`}
+            onPress={() => setOpen(cable.id)}
+            style={{ justifyContent: 'space-between' }}
+          >
+            <Txt kind="name">{cable.name}</Txt>
+            <Txt ink="ink2">{describeMakeUp(cable.makeUp)}</Txt>
+          </Press>
+        ),
+      )}
+      {open === 'new' ? (
+        <CableForm onDone={() => setOpen(null)} />
+      ) : (
+        <Press label="Add a cable" look="next" onPress={() => setOpen('new')} />
+      )}
+    </Page>
+  );
+}
+
+function CableForm({ cable, onDone }: { cable?: Cable; onDone(): void }) {
+  const { project, schemes, cables } = useProjectView();
+  const [name, setName] = useState(cable?.name ?? '');
+  const [schemeId, setScheme] = useState(cable?.schemeId ?? project.schemeId);
+  const [typed, setTyped] = useState<TypedMakeUp>(
+    typeMakeUp(cable?.makeUp ?? { kind: 'loose-tube', tubes: 12, fibersPerTube: 12 }),
+  );
+  const [problem, setProblem] = useState('');
+  const save = async () => {
+    const read = readMakeUp(typed);
+    const named = cableNameSchema.safeParse(name);
+    if ('error' in read) return setProblem(read.error);
+    if (!named.success) return setProblem(named.error.issues[0]!.message);
+    if (cables.some((other) => other.name === named.data && other.id !== cable?.id))
+      return setProblem(`There is a cable ${named.data} already: choose another name.`);
+    const record: Cable = {
+      id: cable?.id ?? uuid(),
+      projectId: project.id,
+      name: named.data,
+      makeUp: read.makeUp,
+      schemeId,
+    };
+    const sent = outbox.add({
+      method: 'PUT',
+      path: `/api/cables/${record.id}`,
+      body: record,
+      what: `Cable ${record.name}`,
+    });
+    setProblem('Being saved …');
+    const outcome = await sent;
+    if ('refused' in outcome) setProblem(outcome.refused.message);
+    else onDone();
+  };
+  return (
+    <Leaf style={{ gap: 12 }}>
+      <TextInput
+        mode="outlined"
+        label="Cable name"
+        aria-label="Cable name"
+        value={name}
+        onChangeText={setName}
+        maxLength={40}
+      />
+      <MakeUpForm value={typed} onChange={setTyped} />
+      <Choice
+        label="Colours"
+        value={schemeId}
+        options={schemes.map((scheme) => ({ value: scheme.id, label: scheme.name }))}
+        onChange={setScheme}
+      />
+      {problem ? <Notice live>{problem}</Notice> : null}
+      <View style={{ flexDirection: 'row', gap: 8 }}>
+        <Press label="Save" look="next" onPress={() => void save()} style={{ flex: 1 }} />
+        <Press label="Close" onPress={onDone} />
+      </View>
+    </Leaf>
+  );
+}

@@ -1,0 +1,170 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useMemo, useState } from 'react';
+import { Controller, useForm } from 'react-hook-form';
+import { View } from 'react-native';
+import { z } from 'zod';
+import {
+  type Closure,
+  formatDistance,
+  nameSchema,
+  parseDistance,
+  plural,
+  spellDistance,
+  type DistanceUnit,
+  type Tray,
+} from '@cordel/core';
+import { v7 as uuid } from 'uuid';
+import { outbox } from '@/data/client';
+import { useProjectView } from '@/projects/context';
+import { Choice, Field } from '@/ui/Field';
+import { Leaf } from '@/ui/Leaf';
+import { Empty, Notice } from '@/ui/Notice';
+import { Page } from '@/ui/Page';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+
+/** The project's closures: where each hangs and how many trays it has. */
+export function ClosuresPage() {
+  const { project, closures } = useProjectView();
+  const [open, setOpen] = useState<string | null>(null);
+  const sorted = [...closures].sort(
+    (a, b) => (a.distance ?? Infinity) - (b.distance ?? Infinity) || a.ordinal - b.ordinal,
+  );
+  return (
+    <Page title="Closures" above={project.name} back={`/p/${project.id}/kit`}>
+      {closures.length === 0 ? (
+        <Empty title="No closure yet">A splice list brings its closures in; or add one here.</Empty>
+      ) : null}
+      {sorted.map((closure) =>
+        open === closure.id ? (
+          <ClosureForm key={closure.id} closure={closure} onDone={() => setOpen(null)} />
+        ) : (
+          <Press
+            key={closure.id}
+            aria-label={closure.name}
+            onPress={() => setOpen(closure.id)}
+            style={{ justifyContent: 'space-between' }}
+          >
+            <Txt kind="name">{closure.name}</Txt>
+            <Txt ink="ink2">{`${closure.distance === null ? 'no distance' : formatDistance(closure.distance, project.units.distance)} · ${plural(closure.trays.length, 'tray')}`}</Txt>
+          </Press>
+        ),
+      )}
+      {open === 'new' ? (
+        <ClosureForm onDone={() => setOpen(null)} />
+      ) : (
+        <Press label="Add a closure" look="next" onPress={() => setOpen('new')} />
+      )}
+    </Page>
+  );
+}
+
+const countOf = (least: number, most: number) =>
+  z.string().transform((text, context): number => {
+    const value = /^\d+$/.test(text.trim()) ? Number(text) : Number.NaN;
+    if (value >= least && value <= most) return value;
+    context.addIssue({ code: 'custom', message: `A whole number from ${least} to ${most}.` });
+    return z.NEVER;
+  });
+
+const formSchema = (unit: DistanceUnit) =>
+  z.object({
+    name: nameSchema,
+    distance: z.string().transform((text, context): number | null => {
+      if (text.trim() === '') return null;
+      const read = parseDistance(text, unit);
+      if (read.ok) return read.value;
+      context.addIssue({ code: 'custom', message: read.error });
+      return z.NEVER;
+    }),
+    branchOf: z.string(),
+    trays: countOf(0, 200),
+    single: countOf(0, 96),
+    mass: countOf(0, 24),
+  });
+
+type ClosureValues = z.input<ReturnType<typeof formSchema>>;
+type ReadClosure = z.output<ReturnType<typeof formSchema>>;
+
+function ClosureForm({ closure, onDone }: { closure?: Closure; onDone(): void }) {
+  const { project, closures } = useProjectView();
+  const unit = project.units.distance;
+  const [problem, setProblem] = useState('');
+  const resolver = useMemo(() => zodResolver(formSchema(unit)), [unit]);
+  const first = closure?.trays[0] ?? project.trayCapacity;
+  const { control, handleSubmit } = useForm<ClosureValues, unknown, ReadClosure>({
+    resolver,
+    defaultValues: {
+      name: closure?.name ?? '',
+      distance: closure?.distance == null ? '' : spellDistance(closure.distance, unit),
+      branchOf: closure?.branchOf ?? '',
+      trays: String(closure?.trays.length ?? 0),
+      single: String(first.single),
+      mass: String(first.mass),
+    },
+  });
+  const save = handleSubmit(async (form) => {
+    const ordinal = closure?.ordinal ?? Math.max(-1, ...closures.map((entry) => entry.ordinal)) + 1;
+    const record: Closure = {
+      id: closure?.id ?? uuid(),
+      projectId: project.id,
+      name: form.name,
+      ordinal,
+      distance: form.distance,
+      branchOf: form.branchOf || null,
+      trays: traysFor(form.trays, { single: form.single, mass: form.mass }),
+    };
+    setProblem('Being saved …');
+    const outcome = await outbox.add({
+      method: 'PUT',
+      path: `/api/closures/${record.id}`,
+      body: record,
+      what: `Closure ${record.name}`,
+    });
+    if ('refused' in outcome) setProblem(outcome.refused.message);
+    else onDone();
+  });
+  const loose = control as never;
+  const others = closures.filter((entry) => entry.id !== closure?.id);
+  return (
+    <Leaf style={{ gap: 12 }}>
+      <Field control={loose} name="name" label="Closure name" />
+      <Field
+        control={loose}
+        name="distance"
+        label="Distance from the start"
+        hint={`Such as 12.4 ${unit}, 300 m, 5 1/4 ft; empty if unknown`}
+      />
+      <View style={{ flexDirection: 'row', gap: 12, flexWrap: 'wrap' }}>
+        <Field control={loose} name="trays" label="Trays" numeric />
+        <Field control={loose} name="single" label="Single sleeves a tray" numeric />
+        <Field control={loose} name="mass" label="Ribbon sleeves a tray" numeric />
+      </View>
+      {others.length > 0 ? (
+        <Controller
+          control={control}
+          name="branchOf"
+          render={({ field }) => (
+            <Choice
+              label="Branches off from"
+              value={field.value}
+              options={[
+                { value: '', label: 'main route' },
+                ...others.map((entry) => ({ value: entry.id, label: entry.name })),
+              ]}
+              onChange={field.onChange}
+            />
+          )}
+        />
+      ) : null}
+      {problem ? <Notice live>{problem}</Notice> : null}
+      <View style={{ flexDirection: 'row', gap: 8 }}>
+        <Press label="Save" look="next" onPress={() => void save()} style={{ flex: 1 }} />
+        <Press label="Close" onPress={onDone} />
+      </View>
+    </Leaf>
+  );
+}
+
+const traysFor = (count: number, capacity: Omit<Tray, 'number'>): Tray[] =>
+  Array.from({ length: count }, (_, index) => ({ number: index + 1, ...capacity }));

@@ -1,0 +1,83 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { TextInput } from 'react-native-paper';
+import { plural } from '@cordel/core';
+import { useOutbox } from '@/data/client';
+import { usePerson } from '@/data/storage';
+import { useProjectView } from '@/projects/context';
+import { Choice } from '@/ui/Field';
+import { HelpSheet } from '@/ui/HelpSheet';
+import { Page } from '@/ui/Page';
+import { Press } from '@/ui/Press';
+import { useThemeChoice } from '@/ui/Providers';
+import { Txt } from '@/ui/Txt';
+
+/** Settings of the project and of this device, and the ways in for data. */
+export function KitPage() {
+  const { project, cables, closures, schemes } = useProjectView();
+  const router = useRouter();
+  const [person, setPerson] = usePerson();
+  const [theme, setTheme] = useThemeChoice();
+  const { writes } = useOutbox();
+  const [help, setHelp] = useState(false);
+  const links = [
+    { to: 'settings', label: 'Project and limits', says: project.limits.name },
+    { to: 'cables', label: 'Cables', says: plural(cables.length, 'cable') },
+    { to: 'closures', label: 'Closures', says: plural(closures.length, 'closure') },
+    { to: 'schemes', label: 'Colour schemes', says: plural(schemes.length, 'scheme') },
+    { to: 'import', label: 'Bring in a splice list', says: 'CSV, with a preview' },
+  ];
+  return (
+    <Page title="Kit" above={project.name}>
+      <View style={{ gap: 8 }}>
+        {links.map(({ to, label, says }) => (
+          <Press
+            key={to}
+            role="link"
+            aria-label={label}
+            onPress={() => router.push(`/p/${project.id}/kit/${to}` as never)}
+            style={{ justifyContent: 'space-between', minHeight: 58 }}
+          >
+            <Txt kind="strong">{label}</Txt>
+            <Txt ink="ink2">{says}</Txt>
+          </Press>
+        ))}
+        <Press
+          label="All projects"
+          icon="swap-horizontal"
+          onPress={() => router.push('/projects')}
+        />
+      </View>
+      <Txt kind="name" heading={2}>
+        This device
+      </Txt>
+      <TextInput
+        mode="outlined"
+        label="Your name or initials"
+        aria-label="Your name or initials"
+        value={person}
+        onChangeText={setPerson}
+        maxLength={80}
+        outlineStyle={{ borderWidth: 2 }}
+      />
+      <Choice
+        label="Light"
+        value={theme}
+        options={[
+          { value: 'system', label: 'As the system' },
+          { value: 'light', label: 'Paper' },
+          { value: 'dark', label: 'Night' },
+        ]}
+        onChange={setTheme}
+      />
+      <Txt>
+        {writes.length === 0
+          ? 'All you recorded is on the server.'
+          : `${plural(writes.length, 'write')} on this device, not on the server yet.`}
+      </Txt>
+      <Press label="Keys" icon="keyboard-outline" onPress={() => setHelp(true)} />
+      <HelpSheet visible={help} onClose={() => setHelp(false)} />
+    </Page>
+  );
+}

@@ -1,0 +1,172 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { TextInput } from 'react-native-paper';
+import { BUILT_IN_SCHEMES, type ColourScheme, schemeSchema } from '@cordel/core';
+import { outbox } from '@/data/client';
+import { useProjectView } from '@/projects/context';
+import { Choice } from '@/ui/Field';
+import { Leaf } from '@/ui/Leaf';
+import { Notice } from '@/ui/Notice';
+import { Page } from '@/ui/Page';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { useInks } from '@/ui/theme';
+
+/** The colour orders fibers and tubes are counted by; users add their own. */
+export function SchemesPage() {
+  const { project, schemes } = useProjectView();
+  const [copy, setCopy] = useState<ColourScheme | null>(null);
+  return (
+    <Page title="Colour schemes" above={project.name} back={`/p/${project.id}/kit`}>
+      {schemes.map((scheme) => (
+        <Leaf key={scheme.id} style={{ gap: 10 }}>
+          <Txt kind="name" heading={2}>
+            {scheme.name}
+          </Txt>
+          <Swatches scheme={scheme} />
+          <Txt
+            kind="small"
+            ink="ink2"
+          >{`Source: ${scheme.source} Past the last colour the order repeats with a ${scheme.mark}.`}</Txt>
+          <Press
+            label={
+              BUILT_IN_SCHEMES.some((built) => built.id === scheme.id)
+                ? `Make my own from ${scheme.name}`
+                : `Change ${scheme.name}`
+            }
+            onPress={() => setCopy(scheme)}
+            style={{ alignSelf: 'flex-start' }}
+          />
+        </Leaf>
+      ))}
+      {copy ? <SchemeForm key={copy.id} from={copy} onDone={() => setCopy(null)} /> : null}
+    </Page>
+  );
+}
+
+function Swatches({ scheme }: { scheme: ColourScheme }) {
+  const inks = useInks();
+  return (
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+      {scheme.colours.map((colour, index) => (
+        <View key={colour.code} style={{ alignItems: 'center', width: 64 }}>
+          <View
+            style={{
+              width: 36,
+              height: 24,
+              backgroundColor: colour.hex,
+              borderWidth: 2,
+              borderColor: inks.ink,
+            }}
+          />
+          <Txt kind="small">{`${index + 1} ${colour.code}`}</Txt>
+          <Txt kind="small" ink="ink2">
+            {colour.name}
+          </Txt>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+/** A scheme as lines: `name code #hex`, in order. */
+const linesOf = (scheme: ColourScheme): string =>
+  scheme.colours.map((colour) => `${colour.name} ${colour.code} ${colour.hex}`).join('\n');
+
+function readLines(text: string): unknown[] {
+  return text
+    .split('\n')
+    .map((line) => line.trim())
+    .filter(Boolean)
+    .map((line) => {
+      const [, name, code, hex] = /^(.+?)\s+(\S+)\s+(\S+)$/.exec(line) ?? [null, line, '', ''];
+      return { name, code: code?.toUpperCase(), hex, aliases: [] };
+    });
+}
+
+function SchemeForm({ from, onDone }: { from: ColourScheme; onDone(): void }) {
+  const own = !BUILT_IN_SCHEMES.some((built) => built.id === from.id);
+  const [name, setName] = useState(own ? from.name : '');
+  const [source, setSource] = useState(own ? from.source : '');
+  const [mark, setMark] = useState<ColourScheme['mark']>(from.mark);
+  const [lines, setLines] = useState(linesOf(from));
+  const [problem, setProblem] = useState('');
+  const save = async () => {
+    const id = own
+      ? from.id
+      : `own-${name
+          .toLowerCase()
+          .replace(/[^a-z0-9]+/g, '-')
+          .replace(/^-|-$/g, '')}`.slice(0, 64);
+    const read = schemeSchema.safeParse({ id, name, source, mark, colours: readLines(lines) });
+    if (!read.success) {
+      const issue = read.error.issues[0]!;
+      const line =
+        issue.path[0] === 'colours' && typeof issue.path[1] === 'number'
+          ? `Line ${issue.path[1] + 1}: `
+          : '';
+      return setProblem(`${line}${issue.message}`);
+    }
+    setProblem('Being saved …');
+    const outcome = await outbox.add({
+      method: 'PUT',
+      path: `/api/schemes/${read.data.id}`,
+      body: read.data,
+      what: `Colour scheme ${read.data.name}`,
+    });
+    if ('refused' in outcome) setProblem(outcome.refused.message);
+    else onDone();
+  };
+  return (
+    <Leaf style={{ gap: 12 }}>
+      <Txt kind="name" heading={2}>
+        {own ? `Change ${from.name}` : 'Your own scheme'}
+      </Txt>
+      <TextInput
+        mode="outlined"
+        label="Scheme name"
+        aria-label="Scheme name"
+        value={name}
+        onChangeText={setName}
+        maxLength={80}
+      />
+      <TextInput
+        mode="outlined"
+        label="Where the order comes from"
+        aria-label="Where the order comes from"
+        value={source}
+        onChangeText={setSource}
+        maxLength={300}
+      />
+      <Choice<ColourScheme['mark']>
+        label="Marks past the last colour"
+        value={mark}
+        options={[
+          { value: 'tracer', label: 'Tracer' },
+          { value: 'ring', label: 'Ring' },
+        ]}
+        onChange={(next) => setMark(next)}
+      />
+      <TextInput
+        mode="outlined"
+        multiline
+        numberOfLines={12}
+        label="Colours in order: name, letters, #RRGGBB"
+        aria-label="Colours in order"
+        value={lines}
+        onChangeText={setLines}
+        style={{ minHeight: 300 }}
+      />
+      {problem ? <Notice live>{problem}</Notice> : null}
+      <View style={{ flexDirection: 'row', gap: 8 }}>
+        <Press
+          label="Save the scheme"
+          look="next"
+          onPress={() => void save()}
+          style={{ flex: 1 }}
+        />
+        <Press label="Close" onPress={onDone} />
+      </View>
+    </Leaf>
+  );
+}

@@ -1,0 +1,43 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useRouter } from 'expo-router';
+import { useForm } from 'react-hook-form';
+import { outbox } from '@/data/client';
+import { ProjectFields } from '@/projects/ProjectFields';
+import { useProjectView } from '@/projects/context';
+import {
+  type ProjectForm,
+  type ReadProjectForm,
+  projectForm,
+  projectFormSchema,
+  toProject,
+} from '@/projects/projectForm';
+import { Notice } from '@/ui/Notice';
+import { Page } from '@/ui/Page';
+import { Press } from '@/ui/Press';
+
+/** The project's name, units, colours and limits. */
+export function SettingsPage() {
+  const { project, schemes } = useProjectView();
+  const router = useRouter();
+  const { control, handleSubmit, setValue } = useForm<ProjectForm, unknown, ReadProjectForm>({
+    resolver: zodResolver(projectFormSchema),
+    defaultValues: projectForm(project),
+  });
+  const save = handleSubmit((form) => {
+    const changed = toProject(form, project.id, project.createdAt);
+    void outbox.add({
+      method: 'PUT',
+      path: `/api/projects/${project.id}`,
+      body: changed,
+      what: 'Project settings',
+    });
+    router.replace(`/p/${project.id}/kit` as never);
+  });
+  return (
+    <Page title="Project and limits" above={project.name} back={`/p/${project.id}/kit`}>
+      <Notice>New limits judge every splice anew. The evidence stays as it is.</Notice>
+      <ProjectFields control={control} setValue={setValue} schemes={schemes} />
+      <Press label="Save" look="next" onPress={() => void save()} />
+    </Page>
+  );
+}

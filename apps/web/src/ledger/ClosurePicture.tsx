@@ -1,0 +1,118 @@
+import { useRouter } from 'expo-router';
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import {
+  type Limits,
+  type Splice,
+  formatLoss,
+  judgeSplice,
+  spliceLimit,
+  standingOf,
+  type Evidence,
+} from '@cordel/core';
+import { useWork } from '@/data/queries';
+import { type ProjectView, useProjectView } from '@/projects/context';
+import { type Bar, LossBars } from '@/ui/LossBars';
+import { Waiting } from '@/ui/Notice';
+import { Txt } from '@/ui/Txt';
+
+/** A closure's trays, one row each, or one tray: every splice a bar against the project's limit. */
+export function ClosurePicture({ closureId, only }: { closureId: string; only?: number }) {
+  const view = useProjectView();
+  const router = useRouter();
+  const work = useWork(closureId);
+  const trays = useMemo(
+    () => (work.data ? traysOf(work.data.splices, work.data.evidence, view) : []),
+    [work.data, view],
+  );
+  if (!work.data) return <Waiting error={work.error} />;
+  const { limits } = view.project;
+  const limit = limits.splice[limits.grade].single ?? limits.splice[limits.grade].mass;
+  return (
+    <View style={{ gap: 4 }}>
+      {trays
+        .filter((tray) => only === undefined || tray.number === only)
+        .map((tray) => (
+          <View key={tray.number} style={{ flexDirection: 'row', alignItems: 'flex-end', gap: 8 }}>
+            <View style={{ width: 92, paddingBottom: 4 }}>
+              <Txt kind="strong">{`Tray ${tray.number}`}</Txt>
+              <Txt kind="small" ink="ink2">
+                {tray.holds}
+              </Txt>
+            </View>
+            <LossBars
+              bars={tray.bars}
+              label={tray.label}
+              places={tray.places}
+              onPick={(id) =>
+                router.push(
+                  `/p/${view.project.id}/ledger?view=splices&closure=${closureId}&open=splice.${id}` as never,
+                )
+              }
+            />
+          </View>
+        ))}
+      <Txt ink="ink2" style={{ paddingTop: 8 }}>
+        {`Bar height is loss; the dashed line is ${limit === null ? 'the limit' : `${formatLoss(limit)} dB`}. Hollow: estimate only. Hatched, with its figure: over. Cross: waived. Flat: nothing yet.`}
+      </Txt>
+    </View>
+  );
+}
+
+interface TrayPicture {
+  number: number;
+  /** What lies on it, such as `A 1–12`. */
+  holds: string;
+  bars: Bar[];
+  places: number;
+  label: string;
+}
+
+function traysOf(
+  splices: readonly Splice[],
+  evidence: readonly Evidence[],
+  view: ProjectView,
+): TrayPicture[] {
+  const bySplice = new Map<string, Evidence[]>();
+  for (const entry of evidence)
+    bySplice.set(entry.spliceId, [...(bySplice.get(entry.spliceId) ?? []), entry]);
+  const trays = new Map<number, Splice[]>();
+  for (const splice of splices) trays.set(splice.tray, [...(trays.get(splice.tray) ?? []), splice]);
+  return [...trays]
+    .sort(([a], [b]) => a - b)
+    .map(([number, list]) => {
+      const bars = list.map((splice) =>
+        barOf(splice, bySplice.get(splice.id) ?? [], view.project.limits, view),
+      );
+      const over = bars.filter((bar) => bar.over);
+      const measured = bars.filter((bar) => bar.half !== null).length;
+      return {
+        number,
+        holds: holdsWords(list, view),
+        bars,
+        places: Math.max(12, bars.length),
+        label: `Tray ${number}: ${measured} of ${bars.length} with a loss, ${over.length === 0 ? 'none' : over.map((bar) => bar.label).join(', ')} over the limit`,
+      };
+    });
+}
+
+function holdsWords(list: readonly Splice[], view: ProjectView): string {
+  const first = list[0]!;
+  const last = list.at(-1)!;
+  const from = view.fiberName(first.cableA, first.fiberA);
+  return first.cableA === last.cableA ? `${from}–${last.fiberA}` : `${from} …`;
+}
+
+function barOf(splice: Splice, evidence: Evidence[], limits: Limits, view: ProjectView): Bar {
+  const judged = judgeSplice(standingOf(evidence), splice.method, limits);
+  const grade = judged.figure?.grade ?? limits.grade;
+  return {
+    key: splice.id,
+    half: judged.figure?.half ?? null,
+    limit: spliceLimit(limits, grade, splice.method),
+    over: judged.redo,
+    estimated: judged.figure?.grade === 'estimate',
+    waived: judged.verdict === 'waived',
+    label: view.fiberName(splice.cableA, splice.fiberA),
+  };
+}

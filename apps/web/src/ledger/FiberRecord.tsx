@@ -1,0 +1,83 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { type SpliceRow, formatHalf, formatMean, spliceLimit, GRADES } from '@cordel/core';
+import { useFiber } from '@/data/queries';
+import { useProjectView } from '@/projects/context';
+import { LossBars } from '@/ui/LossBars';
+import { Waiting } from '@/ui/Notice';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { VERDICT_INKS, VERDICT_WORDS, gradeWord } from '@/ui/words';
+
+/** A fiber along the route: its splices from the head on, as heights and as rows. */
+export function FiberRecord({ cableId, fiber }: { cableId: string; fiber: number }) {
+  const view = useProjectView();
+  const router = useRouter();
+  const detail = useFiber(view.project.id, cableId, fiber);
+  if (!detail.data) return <Waiting error={detail.error} />;
+  const { rows } = detail.data;
+  const figures = rows.filter((row) => row.half !== null);
+  const sum = figures.reduce((total, row) => total + (row.half ?? 0), 0);
+  return (
+    <View style={{ gap: 12 }}>
+      <View>
+        <Txt ink="ink2">Fiber along the route</Txt>
+        <Txt kind="name" heading={2}>
+          {`${view.fiberName(cableId, fiber)} ${view.address(cableId, fiber)?.fiber.words ?? ''}`}
+        </Txt>
+        <Txt>
+          {figures.length === 0
+            ? 'No loss yet.'
+            : `mean ${formatMean(sum, figures.length)} dB over ${figures.length} of ${rows.length} splices`}
+        </Txt>
+      </View>
+      <View style={{ flexDirection: 'row', height: 64 }}>
+        <LossBars
+          bars={rows.map((row) => barOf(row, view))}
+          places={Math.max(6, rows.length)}
+          label={`Losses of ${view.fiberName(cableId, fiber)} by closure`}
+        />
+      </View>
+      {rows.map((row) => (
+        <View key={row.id} style={{ gap: 2 }}>
+          <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}>
+            <Txt kind="strong">{row.closure}</Txt>
+            <Txt kind="strong" ink={row.redo ? 'accent' : VERDICT_INKS[row.verdict]}>
+              {`${row.half === null ? '' : `${formatHalf(row.half)} dB ${gradeWord(row.grade)} · `}${VERDICT_WORDS[row.verdict]}`}
+            </Txt>
+          </View>
+          <Txt ink="ink2">{`${endWords(view, row.cableA, row.fiberA)}  to  ${endWords(view, row.cableB, row.fiberB)}`}</Txt>
+          <Txt ink="ink2">{`tray ${row.tray} slot ${row.slot}`}</Txt>
+          <Press
+            label={`Its record at ${row.closure}`}
+            onPress={() =>
+              router.push(
+                `/p/${view.project.id}/ledger?view=splices&closure=${row.closureId}&open=splice.${row.id}` as never,
+              )
+            }
+          />
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function endWords(view: ReturnType<typeof useProjectView>, cable: string, fiber: number): string {
+  const address = view.address(cable, fiber);
+  return [view.fiberName(cable, fiber), address?.unitWords, address?.fiber.words]
+    .filter(Boolean)
+    .join(' ');
+}
+
+function barOf(row: SpliceRow, view: ReturnType<typeof useProjectView>) {
+  const grade = row.grade === null ? view.project.limits.grade : GRADES[row.grade]!;
+  return {
+    key: row.id,
+    half: row.half,
+    limit: spliceLimit(view.project.limits, grade, row.method),
+    over: row.redo,
+    estimated: grade === 'estimate',
+    waived: row.verdict === 'waived',
+    label: row.closure,
+  };
+}

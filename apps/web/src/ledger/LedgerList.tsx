@@ -1,0 +1,242 @@
+import { FlashList } from '@shopify/flash-list';
+import { type ReactNode } from 'react';
+import { Pressable, View } from 'react-native';
+import {
+  type ClosureRow,
+  type FiberRow,
+  type RedoRow,
+  type RollUp,
+  type SpliceRow,
+  type TrayRow,
+  formatDistance,
+  formatHalf,
+  plural,
+} from '@cordel/core';
+import { useLedger, useSummary } from '@/data/queries';
+import { useProjectView } from '@/projects/context';
+import { Empty, Waiting } from '@/ui/Notice';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { useInks } from '@/ui/theme';
+import { VERDICT_INKS, VERDICT_WORDS, gradeWord, groupWords, lossWords } from '@/ui/words';
+import { type LedgerView, useLedgerParams } from './useLedgerParams';
+
+type AnyRow = ClosureRow | TrayRow | FiberRow | SpliceRow | RedoRow;
+
+/** The rows of the Ledger's view; only those in sight are in the page. */
+export function LedgerList() {
+  const { params, set } = useLedgerParams();
+  const { project } = useProjectView();
+  const summary = useSummary(project.id);
+  const paged = useLedger<AnyRow>(project.id, params.view === 'closures' ? 'redo' : params.view, {
+    q: params.q.trim() || undefined,
+    verdict: params.view === 'redo' ? undefined : params.verdict || undefined,
+    closureId: params.closure || undefined,
+    sort: params.sort,
+  });
+  const closures = params.view === 'closures';
+  const rows: AnyRow[] = closures
+    ? (summary.data?.closures ?? [])
+    : (paged.data?.pages.flatMap((page) => page.rows) ?? []);
+  const total = closures ? rows.length : (paged.data?.pages[0]?.total ?? 0);
+  const query = closures ? summary : paged;
+  if (!query.data) {
+    return (
+      <View style={{ padding: 16 }}>
+        <Waiting
+          error={query.error}
+          retry={<Press label="Try again" look="next" onPress={() => void query.refetch()} />}
+        />
+      </View>
+    );
+  }
+  if (rows.length === 0) return <Nothing />;
+  return (
+    <FlashList
+      key={params.view}
+      data={rows}
+      keyExtractor={rowKey}
+      renderItem={({ item }) => <Row row={item} view={params.view} />}
+      onEndReached={() =>
+        !closures && paged.hasNextPage && !paged.isFetchingNextPage && void paged.fetchNextPage()
+      }
+      onEndReachedThreshold={0.6}
+      ListHeaderComponent={
+        <Txt ink="ink2" style={{ paddingHorizontal: 16, paddingBottom: 6 }}>
+          {params.view === 'redo'
+            ? `${plural(total, 'splice')} to redo`
+            : plural(total, params.view.slice(0, -1))}
+        </Txt>
+      }
+    />
+  );
+
+  function Nothing() {
+    const asked = params.q !== '' || params.verdict !== '' || params.closure !== '';
+    return (
+      <View style={{ paddingHorizontal: 16 }}>
+        {asked ? (
+          <Empty
+            title="Nothing answers"
+            action={
+              <Press
+                label="Show all"
+                look="next"
+                onPress={() => set({ q: '', verdict: '', closure: '' })}
+              />
+            }
+          >
+            No row fits the search and the filters.
+          </Empty>
+        ) : params.view === 'redo' ? (
+          <Empty title="Nothing to redo">No splice is over its limit.</Empty>
+        ) : (
+          <Empty title="Nothing yet">Bring in a splice list in the Kit.</Empty>
+        )}
+      </View>
+    );
+  }
+}
+
+function rowKey(row: AnyRow): string {
+  if ('id' in row) return row.id;
+  if ('headFiber' in row) return `${row.headCable} ${row.headFiber}`;
+  return 'tray' in row ? `${row.closureId} ${row.tray}` : row.closureId;
+}
+
+function Row({ row, view }: { row: AnyRow; view: LedgerView }) {
+  switch (view) {
+    case 'closures':
+      return <ClosureLine row={row as ClosureRow} />;
+    case 'trays':
+      return <TrayLine row={row as TrayRow} />;
+    case 'fibers':
+      return <FiberLine row={row as FiberRow} />;
+    default:
+      return <SpliceLine row={row as SpliceRow} />;
+  }
+}
+
+interface LineProps {
+  open: string;
+  title: string;
+  under: string;
+  right: string;
+  rightUnder: ReactNode;
+  children?: ReactNode;
+}
+
+function Line({ open, title, under, right, rightUnder, children }: LineProps) {
+  const inks = useInks();
+  const { params, go } = useLedgerParams();
+  const here = params.open === open;
+  return (
+    <Pressable
+      role="button"
+      aria-pressed={here}
+      onPress={() => go({ open })}
+      style={{
+        paddingHorizontal: 16,
+        paddingVertical: 9,
+        borderBottomWidth: 1,
+        borderColor: inks.rule,
+        borderLeftWidth: 6,
+        borderLeftColor: here ? inks.accent : 'transparent',
+        backgroundColor: here ? inks.leaf : 'transparent',
+        minHeight: 62,
+      }}
+    >
+      <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 10 }}>
+        <View style={{ flex: 1, minWidth: 0 }}>
+          <Txt kind="strong">{title}</Txt>
+          <Txt kind="small" ink="ink2">
+            {under}
+          </Txt>
+        </View>
+        <View style={{ alignItems: 'flex-end' }}>
+          <Txt kind="strong">{right}</Txt>
+          {rightUnder}
+        </View>
+      </View>
+      {children}
+    </Pressable>
+  );
+}
+
+const Said = ({ row }: { row: RollUp }) => {
+  const said = groupWords(row);
+  return (
+    <Txt kind="strong" ink={said.ink} style={{ fontSize: 15 }}>
+      {said.words}
+    </Txt>
+  );
+};
+
+function ClosureLine({ row }: { row: ClosureRow }) {
+  const { project } = useProjectView();
+  const distance =
+    row.distance === null ? 'no distance' : formatDistance(row.distance, project.units.distance);
+  return (
+    <Line
+      open={`closure.${row.closureId}`}
+      title={row.name}
+      under={`${distance} · ${lossWords(row)}`}
+      right={`${row.done} of ${row.total}`}
+      rightUnder={<Said row={row} />}
+    />
+  );
+}
+
+function TrayLine({ row }: { row: TrayRow }) {
+  return (
+    <Line
+      open={`tray.${row.closureId}.${row.tray}`}
+      title={`${row.closure} · tray ${row.tray}`}
+      under={lossWords(row)}
+      right={`${row.done} of ${row.total}`}
+      rightUnder={<Said row={row} />}
+    />
+  );
+}
+
+function FiberLine({ row }: { row: FiberRow }) {
+  const view = useProjectView();
+  const address = view.address(row.headCable, row.headFiber);
+  const colours = address
+    ? [address.unitWords, address.fiber.words].filter(Boolean).join(' · ')
+    : '';
+  return (
+    <Line
+      open={`fiber.${row.headCable}.${row.headFiber}`}
+      title={`${view.fiberName(row.headCable, row.headFiber)}${address ? ` ${address.fiber.colour.name}` : ''}`}
+      under={`${colours} · ${lossWords(row)}`}
+      right={`${row.done} of ${row.total}`}
+      rightUnder={<Said row={row} />}
+    />
+  );
+}
+
+function SpliceLine({ row }: { row: SpliceRow | RedoRow }) {
+  const view = useProjectView();
+  const a = view.address(row.cableA, row.fiberA);
+  const loss = row.half === null ? '' : `${formatHalf(row.half)} dB`;
+  const known =
+    row.half === null
+      ? ''
+      : `${gradeWord(row.grade)}${row.wavelengthNm ? ` ${row.wavelengthNm} nm` : ''} · `;
+  return (
+    <Line
+      open={`splice.${row.id}`}
+      title={`${view.fiberName(row.cableA, row.fiberA)} to ${view.fiberName(row.cableB, row.fiberB)}`}
+      under={`${row.closure} · tray ${row.tray} slot ${row.slot} · ${[a?.unitWords, a?.fiber.words].filter(Boolean).join(' · ')}`}
+      right={loss}
+      rightUnder={
+        <Txt kind="small" ink={row.redo ? 'accent' : VERDICT_INKS[row.verdict]}>
+          {`${known}${row.redo && row.verdict !== 'fail' ? 'redo' : VERDICT_WORDS[row.verdict]}`}
+        </Txt>
+      }
+    >
+      {'reasons' in row ? row.reasons.map((reason) => <Txt key={reason}>{reason}</Txt>) : null}
+    </Line>
+  );
+}

@@ -1,0 +1,186 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { ScrollView, type TextInput as NativeInput, View } from 'react-native';
+import { Searchbar } from 'react-native-paper';
+import { VERDICTS } from '@cordel/core';
+import { useSummary } from '@/data/queries';
+import { useProjectView } from '@/projects/context';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { useKeys } from '@/ui/keys';
+import { FONTS, useInks } from '@/ui/theme';
+import { useWide } from '@/ui/useWide';
+import { lossWords } from '@/ui/words';
+import { ExportSheet } from './ExportSheet';
+import { LedgerList } from './LedgerList';
+import { OpenRecord } from './OpenRecord';
+import { type LedgerSort, type LedgerView, VIEWS, useLedgerParams } from './useLedgerParams';
+
+const VIEW_LABELS: Record<LedgerView, string> = {
+  closures: 'Closures',
+  trays: 'Trays',
+  fibers: 'Fibers',
+  splices: 'Splices',
+  redo: 'Redo',
+};
+const SORT_LABELS: Record<LedgerSort, string> = {
+  route: 'route order',
+  worst: 'worst first',
+  mean: 'highest mean',
+  verdict: 'needs work first',
+};
+
+/** Proof: fibers, trays, closures and splices against the limits, and what to redo. */
+export function LedgerPage() {
+  const inks = useInks();
+  const wide = useWide();
+  const { params, go } = useLedgerParams();
+  const list = (
+    <View style={{ flex: 1, minWidth: 0 }}>
+      <LedgerHead />
+      <LedgerList />
+    </View>
+  );
+  if (!wide) {
+    return (
+      <View role="main" style={{ flex: 1, backgroundColor: inks.paper }}>
+        {params.open ? <OpenRecord key={params.open} onClose={() => go({ open: '' })} /> : list}
+      </View>
+    );
+  }
+  return (
+    <View role="main" style={{ flex: 1, flexDirection: 'row', backgroundColor: inks.paper }}>
+      {list}
+      <View style={{ width: '46%', maxWidth: 640, borderLeftWidth: 2, borderColor: inks.ink }}>
+        {params.open ? (
+          <OpenRecord key={params.open} />
+        ) : (
+          <View style={{ padding: 24 }}>
+            <Txt ink="ink2">Choose a row: its record opens here.</Txt>
+          </View>
+        )}
+      </View>
+    </View>
+  );
+}
+
+function LedgerHead() {
+  const { params, set, go } = useLedgerParams();
+  const { project, closures } = useProjectView();
+  const summary = useSummary(project.id);
+  const [exporting, setExporting] = useState(false);
+  const closure = closures.find((entry) => entry.id === params.closure);
+  const whole = summary.data?.project;
+  const nextSort = () => {
+    const sorts = Object.keys(SORT_LABELS) as LedgerSort[];
+    set({ sort: sorts[(sorts.indexOf(params.sort) + 1) % sorts.length]! });
+  };
+  return (
+    <View style={{ padding: 16, paddingBottom: 8, gap: 10 }}>
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+        <View style={{ flex: 1 }}>
+          <Txt ink="ink2">{project.name}</Txt>
+          <Txt kind="title" heading={1}>
+            Ledger
+          </Txt>
+        </View>
+        <Press label="Export" icon="download" onPress={() => setExporting(true)} />
+      </View>
+      {whole ? (
+        <Txt>
+          <Txt kind="strong">{`${whole.done} of ${whole.total}`}</Txt>
+          {` spliced · ${lossWords(whole)} · `}
+          <Txt kind="strong" ink={whole.redo > 0 ? 'accent' : 'green'}>
+            {whole.redo > 0 ? `${whole.redo} to redo` : 'none to redo'}
+          </Txt>
+        </Txt>
+      ) : null}
+      <ScrollView
+        horizontal
+        showsHorizontalScrollIndicator={false}
+        style={{ marginHorizontal: -16, flexGrow: 0 }}
+        contentContainerStyle={{ paddingHorizontal: 16, gap: 6 }}
+        role="tablist"
+        tabIndex={0}
+      >
+        {VIEWS.map((view) => (
+          <Press
+            key={view}
+            role="tab"
+            aria-selected={params.view === view}
+            label={VIEW_LABELS[view]}
+            look={params.view === view ? 'dark' : 'plain'}
+            onPress={() => go({ view, open: '' })}
+          />
+        ))}
+      </ScrollView>
+      {params.view === 'closures' ? null : <Search />}
+      {params.view === 'closures' ? null : (
+        <ScrollView
+          horizontal
+          showsHorizontalScrollIndicator={false}
+          style={{ marginHorizontal: -16, flexGrow: 0 }}
+          contentContainerStyle={{ paddingHorizontal: 16, gap: 6 }}
+          tabIndex={0}
+          role="group"
+          aria-label="Filter and sort"
+        >
+          <Press label={`Order: ${SORT_LABELS[params.sort]}`} icon="sort" onPress={nextSort} />
+          {closure ? (
+            <Press
+              label={`At ${closure.name}`}
+              icon="close"
+              look="dark"
+              onPress={() => set({ closure: '' })}
+            />
+          ) : null}
+          {params.view === 'redo'
+            ? null
+            : VERDICTS.map((verdict) => (
+                <Press
+                  key={verdict}
+                  label={verdict}
+                  look={params.verdict === verdict ? 'dark' : 'plain'}
+                  aria-pressed={params.verdict === verdict}
+                  onPress={() => set({ verdict: params.verdict === verdict ? '' : verdict })}
+                />
+              ))}
+        </ScrollView>
+      )}
+      <ExportSheet visible={exporting} onClose={() => setExporting(false)} />
+    </View>
+  );
+}
+
+/** The search line; it asks once typing has paused. */
+function Search() {
+  const { params, set } = useLedgerParams();
+  const inks = useInks();
+  const [text, setText] = useState(params.q);
+  const field = useRef<NativeInput>(null);
+  useEffect(() => {
+    if (text === params.q) return;
+    const timer = setTimeout(() => set({ q: text }), 250);
+    return () => clearTimeout(timer);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- waits for the typing alone
+  }, [text]);
+  useKeys(
+    useCallback((key: string) => {
+      if (key !== '/') return false;
+      field.current?.focus();
+      return true;
+    }, []),
+  );
+  return (
+    <Searchbar
+      ref={field}
+      value={text}
+      onChangeText={setText}
+      placeholder="A 100, tube 9, brown, tray 4"
+      aria-label="Search"
+      inputStyle={{ fontFamily: FONTS.regular, fontSize: 16, minHeight: 48 }}
+      placeholderTextColor={inks.ink2}
+      style={{ backgroundColor: inks.leaf, borderWidth: 2, borderColor: inks.ink, minHeight: 52 }}
+      mode="bar"
+    />
+  );
+}

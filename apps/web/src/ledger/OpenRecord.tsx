@@ -1,0 +1,34 @@
+import { ScrollView } from 'react-native';
+import { ClosureSheet } from '@/route/ClosureSheet';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { FiberRecord } from './FiberRecord';
+import { SpliceRecord } from './SpliceRecord';
+import { TrayRecord } from './TrayRecord';
+import { useLedgerParams } from './useLedgerParams';
+
+/** The record of the row that is open; `onClose` where it covers the list. */
+export function OpenRecord({ onClose }: { onClose?: () => void }) {
+  const { params } = useLedgerParams();
+  const [kind, first = '', second = ''] = params.open.split('.');
+  return (
+    <ScrollView tabIndex={0} contentContainerStyle={{ padding: 16, gap: 14 }}>
+      {onClose ? (
+        <Press
+          label="Back to the list"
+          icon="arrow-left"
+          look="bare"
+          onPress={onClose}
+          style={{ alignSelf: 'flex-start', marginLeft: -12 }}
+        />
+      ) : null}
+      {kind === 'splice' ? <SpliceRecord spliceId={first} /> : null}
+      {kind === 'fiber' ? <FiberRecord cableId={first} fiber={Number(second)} /> : null}
+      {kind === 'tray' ? <TrayRecord closureId={first} tray={Number(second)} /> : null}
+      {kind === 'closure' ? <ClosureSheet closureId={first} /> : null}
+      {['splice', 'fiber', 'tray', 'closure'].includes(kind ?? '') ? null : (
+        <Txt>There is no such record.</Txt>
+      )}
+    </ScrollView>
+  );
+}

@@ -1,0 +1,73 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { Controller, useForm } from 'react-hook-form';
+import { z } from 'zod';
+import { type Splice, type Standing, personSchema, reasonSchema } from '@cordel/core';
+import { newRuling, recordEvidence } from '@/bench/record';
+import { usePerson } from '@/data/storage';
+import { useProjectView } from '@/projects/context';
+import { Choice, Field } from '@/ui/Field';
+import { Leaf } from '@/ui/Leaf';
+import { Press } from '@/ui/Press';
+
+const formSchema = z.object({
+  by: personSchema,
+  kind: z.enum(['waive', 'dead', 'reopen']),
+  why: reasonSchema,
+});
+type RulingValues = z.infer<typeof formSchema>;
+
+/** A person's word on a splice: waive it as it is, skip it, or take either back. Who and why are asked for. */
+export function RulingForm({
+  splice,
+  standing,
+  onDone,
+}: {
+  splice: Splice;
+  standing: Standing;
+  onDone(): void;
+}) {
+  const { fiberName } = useProjectView();
+  const [person, setPerson] = usePerson();
+  const standsNow = standing.ruling !== null;
+  const { control, handleSubmit } = useForm<RulingValues>({
+    resolver: zodResolver(formSchema),
+    defaultValues: { by: person, kind: standsNow ? 'reopen' : 'waive', why: '' },
+  });
+  const save = handleSubmit(({ by, kind, why }) => {
+    setPerson(by);
+    const ruling = newRuling(splice.id, standing.tries.at(-1)?.tryId ?? null, kind, why);
+    recordEvidence(
+      [ruling],
+      `${fiberName(splice.cableA, splice.fiberA)}: ${kind === 'reopen' ? 'opened again' : kind === 'dead' ? 'skipped' : 'waived'}`,
+    );
+    onDone();
+  });
+  return (
+    <Leaf style={{ gap: 12 }}>
+      {standsNow ? null : (
+        <Controller
+          control={control}
+          name="kind"
+          render={({ field }) => (
+            <Choice
+              label="What is decided"
+              value={field.value}
+              options={[
+                { value: 'waive', label: 'Accept it as it is' },
+                { value: 'dead', label: 'Skip: not spliced' },
+              ]}
+              onChange={field.onChange}
+            />
+          )}
+        />
+      )}
+      <Field control={control} name="why" label="Why" multiline />
+      <Field control={control} name="by" label="Who decides" />
+      <Press
+        label={standsNow ? 'Take it back' : 'Record it'}
+        look="next"
+        onPress={() => void save()}
+      />
+    </Leaf>
+  );
+}

@@ -1,0 +1,148 @@
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import {
+  type Evidence,
+  type Splice,
+  formatHalf,
+  formatLoss,
+  judgeSplice,
+  reasonsFor,
+  standingOf,
+} from '@cordel/core';
+import { useSplice } from '@/data/queries';
+import { useProjectView } from '@/projects/context';
+import { FiberEye } from '@/ui/FiberEye';
+import { Notice, Waiting } from '@/ui/Notice';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { VERDICT_INKS, VERDICT_WORDS } from '@/ui/words';
+import { EvidenceList } from './EvidenceList';
+import { ReadingForm } from './ReadingForm';
+import { RulingForm } from './RulingForm';
+
+/** One splice: what it joins, its verdict and why, its figures, everything recorded, what can be added. */
+export function SpliceRecord({ spliceId }: { spliceId: string }) {
+  const detail = useSplice(spliceId);
+  if (!detail.data) return <Waiting error={detail.error} />;
+  return <Record splice={detail.data.splice} evidence={detail.data.evidence} />;
+}
+
+function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) {
+  const view = useProjectView();
+  const router = useRouter();
+  const [adding, setAdding] = useState<'reading' | 'ruling' | null>(null);
+  const { limits } = view.project;
+  const standing = useMemo(() => standingOf(evidence), [evidence]);
+  const judgement = judgeSplice(standing, splice.method, limits);
+  const reasons = reasonsFor(standing, judgement, splice.method, limits);
+  const closure = view.closures.find((entry) => entry.id === splice.closureId);
+  const missing =
+    judgement.missing.length > 0 && judgement.verdict !== 'waived'
+      ? `Missing: ${limits.grade} at ${judgement.missing.join(' and ')} nm.`
+      : '';
+  return (
+    <View style={{ gap: 14 }}>
+      <View>
+        <Txt ink="ink2">{`${closure?.name ?? ''} · tray ${splice.tray} slot ${splice.slot} · ${splice.method === 'mass' ? 'ribbon' : 'single'}`}</Txt>
+        <Txt kind="name" heading={2}>
+          {`${view.fiberName(splice.cableA, splice.fiberA)} to ${view.fiberName(splice.cableB, splice.fiberB)}`}
+        </Txt>
+      </View>
+      <View style={{ flexDirection: 'row', gap: 12 }}>
+        <EndWords cable={splice.cableA} fiber={splice.fiberA} />
+        <EndWords cable={splice.cableB} fiber={splice.fiberB} />
+      </View>
+      <Notice
+        word={`${VERDICT_WORDS[judgement.verdict].replace(/^./, (letter) => letter.toUpperCase())}.`}
+        ink={judgement.redo ? 'accent' : VERDICT_INKS[judgement.verdict]}
+      >
+        {[...reasons, missing].filter(Boolean).join(' ') ||
+          (judgement.verdict === 'open' ? 'Nothing is recorded yet.' : 'Within the limits.')}
+      </Notice>
+      <View style={{ gap: 2 }}>
+        <Txt kind="strong" heading={3}>
+          What counts
+        </Txt>
+        {standing.figures.length === 0 ? <Txt ink="ink2">No figure yet.</Txt> : null}
+        {standing.figures.map((figure) => (
+          <View
+            key={`${figure.grade} ${figure.wavelengthNm}`}
+            style={{ flexDirection: 'row', justifyContent: 'space-between' }}
+          >
+            <Txt>{`${figure.grade}${figure.wavelengthNm ? ` at ${figure.wavelengthNm} nm` : ''}`}</Txt>
+            <Txt kind="strong">{`${formatHalf(figure.half)} dB`}</Txt>
+          </View>
+        ))}
+        {standing.directions.map(({ wavelengthNm, AB, BA }) => (
+          <View
+            key={wavelengthNm}
+            style={{ flexDirection: 'row', justifyContent: 'space-between' }}
+          >
+            <Txt ink="ink2">{`${wavelengthNm} nm one-way`}</Txt>
+            <Txt ink="ink2">{`A to B ${AB === null ? 'missing' : formatLoss(AB)} · B to A ${BA === null ? 'missing' : formatLoss(BA)} dB`}</Txt>
+          </View>
+        ))}
+      </View>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        <Press
+          label="Add a measured figure"
+          look={adding === 'reading' ? 'dark' : 'plain'}
+          onPress={() => setAdding(adding === 'reading' ? null : 'reading')}
+        />
+        <Press
+          label={standing.ruling ? 'Take back the waiver' : 'Waive or skip'}
+          look={adding === 'ruling' ? 'dark' : 'plain'}
+          onPress={() => setAdding(adding === 'ruling' ? null : 'ruling')}
+        />
+        <Press
+          label="At the Bench"
+          onPress={() =>
+            router.push(
+              `/p/${view.project.id}/bench/${splice.closureId}?mode=${judgement.redo ? 'redo' : 'splice'}&splice=${splice.id}` as never,
+            )
+          }
+        />
+      </View>
+      {adding === 'reading' ? <ReadingForm splice={splice} standing={standing} /> : null}
+      {adding === 'ruling' ? (
+        <RulingForm splice={splice} standing={standing} onDone={() => setAdding(null)} />
+      ) : null}
+      <EvidenceList evidence={evidence} />
+      <Extra extra={splice.extra} />
+    </View>
+  );
+}
+
+function EndWords({ cable, fiber }: { cable: string; fiber: number }) {
+  const view = useProjectView();
+  const address = view.address(cable, fiber);
+  if (!address) return null;
+  return (
+    <View style={{ flex: 1, flexDirection: 'row', gap: 8, alignItems: 'center' }}>
+      <FiberEye address={address} size={54} />
+      <View style={{ flex: 1 }}>
+        <Txt kind="strong">{`${view.fiberName(cable, fiber)} ${address.fiber.words}`}</Txt>
+        <Txt
+          kind="small"
+          ink="ink2"
+        >{`${[address.unitWords, `position ${address.place.position}`, address.fiber.letters].filter(Boolean).join(' · ')}`}</Txt>
+      </View>
+    </View>
+  );
+}
+
+function Extra({ extra }: { extra: Record<string, string> }) {
+  const entries = Object.entries(extra);
+  if (entries.length === 0) return null;
+  return (
+    <View>
+      <Txt kind="strong" heading={3}>
+        From the splice list
+      </Txt>
+      {entries.map(([title, value]) => (
+        <Txt key={title}>{`${title}: ${value}`}</Txt>
+      ))}
+    </View>
+  );
+}

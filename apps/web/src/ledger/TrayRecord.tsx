@@ -1,0 +1,31 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { useProjectView } from '@/projects/context';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { ClosurePicture } from './ClosurePicture';
+
+/** One tray: its picture and the way to its splices. */
+export function TrayRecord({ closureId, tray }: { closureId: string; tray: number }) {
+  const { project, closures } = useProjectView();
+  const router = useRouter();
+  const closure = closures.find((entry) => entry.id === closureId);
+  return (
+    <View style={{ gap: 12 }}>
+      <View>
+        <Txt ink="ink2">{closure?.name}</Txt>
+        <Txt kind="name" heading={2}>{`Tray ${tray}`}</Txt>
+      </View>
+      <ClosurePicture closureId={closureId} only={tray} />
+      <Press
+        label="Its splices"
+        look="next"
+        onPress={() =>
+          router.push(
+            `/p/${project.id}/ledger?view=splices&closure=${closureId}&q=tray+${tray}` as never,
+          )
+        }
+      />
+    </View>
+  );
+}

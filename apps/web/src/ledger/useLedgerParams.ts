@@ -1,0 +1,50 @@
+import { useLocalSearchParams, usePathname, useRouter } from 'expo-router';
+import { LEDGER_SORTS, VERDICTS, type Verdict } from '@cordel/core';
+
+export const VIEWS = ['closures', 'trays', 'fibers', 'splices', 'redo'] as const;
+export type LedgerView = (typeof VIEWS)[number];
+export type LedgerSort = (typeof LEDGER_SORTS)[number];
+
+/** What the Ledger shows, all of it in the address, so that it can be linked and gone back to. */
+export interface LedgerParams {
+  view: LedgerView;
+  q: string;
+  verdict: Verdict | '';
+  closure: string;
+  sort: LedgerSort;
+  /** The row whose record is open: `splice.ID`, `fiber.CABLE.NUMBER`, `closure.ID`. */
+  open: string;
+}
+
+const one = <Value extends string>(
+  known: readonly Value[],
+  value: string | undefined,
+  otherwise: Value,
+): Value => known.find((entry) => entry === value) ?? otherwise;
+
+export function useLedgerParams() {
+  const raw = useLocalSearchParams<Record<string, string>>();
+  const router = useRouter();
+  const path = usePathname();
+  const params: LedgerParams = {
+    view: one(VIEWS, raw.view, 'closures'),
+    q: raw.q ?? '',
+    verdict: one<Verdict | ''>(VERDICTS, raw.verdict, ''),
+    closure: raw.closure ?? '',
+    sort: one(LEDGER_SORTS, raw.sort, 'route'),
+    open: raw.open ?? '',
+  };
+  const address = (change: Partial<LedgerParams>) => {
+    const search = new URLSearchParams();
+    for (const [key, value] of Object.entries({ ...params, ...change }))
+      if (value) search.set(key, value);
+    return `${path}?${search}` as never;
+  };
+  return {
+    params,
+    /** Changes what is shown in place. */
+    set: (change: Partial<LedgerParams>) => router.replace(address(change)),
+    /** Changes it as a step that the browser's back button takes back. */
+    go: (change: Partial<LedgerParams>) => router.push(address(change)),
+  };
+}

@@ -1,0 +1,64 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useRouter } from 'expo-router';
+import { useForm } from 'react-hook-form';
+import { View } from 'react-native';
+import { BUILT_IN_LIMITS, BUILT_IN_SCHEMES } from '@cordel/core';
+import { v7 as uuid } from 'uuid';
+import { outbox } from '@/data/client';
+import { useSchemes } from '@/data/queries';
+import { OutboxStrip } from '@/ui/OutboxStrip';
+import { Page } from '@/ui/Page';
+import { Press } from '@/ui/Press';
+import { ProjectFields } from './ProjectFields';
+import {
+  type ProjectForm,
+  type ReadProjectForm,
+  projectForm,
+  projectFormSchema,
+  toProject,
+} from './projectForm';
+
+const START = projectForm({
+  name: '',
+  units: { distance: 'km' },
+  schemeId: BUILT_IN_SCHEMES[0]!.id,
+  limits: BUILT_IN_LIMITS[0]!,
+  trayCapacity: { single: 12, mass: 6 },
+});
+
+/** A new project; its splices come from a list next. */
+export function NewProject() {
+  const router = useRouter();
+  const schemes = useSchemes();
+  const { control, handleSubmit, setValue } = useForm<ProjectForm, unknown, ReadProjectForm>({
+    resolver: zodResolver(projectFormSchema),
+    defaultValues: START,
+  });
+  const save = handleSubmit((form) => {
+    const project = toProject(form, uuid(), new Date().toISOString());
+    void outbox.add({
+      method: 'PUT',
+      path: `/api/projects/${project.id}`,
+      body: project,
+      what: `Project “${project.name}”`,
+    });
+    router.replace(`/p/${project.id}/kit/import` as never);
+  });
+  return (
+    <View style={{ flex: 1 }}>
+      <Page title="New project" back="/projects">
+        <ProjectFields
+          control={control}
+          setValue={setValue}
+          schemes={schemes.data ?? BUILT_IN_SCHEMES}
+        />
+        <Press
+          label="Make it, then bring in a splice list"
+          look="next"
+          onPress={() => void save()}
+        />
+      </Page>
+      <OutboxStrip />
+    </View>
+  );
+}

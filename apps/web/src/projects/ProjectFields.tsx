@@ -1,0 +1,162 @@
+import { type Control, Controller, type UseFormSetValue, useWatch } from 'react-hook-form';
+import { View } from 'react-native';
+import { BUILT_IN_LIMITS, type ColourScheme, GRADES, type Grade } from '@cordel/core';
+import { Choice, Field } from '@/ui/Field';
+import { Leaf } from '@/ui/Leaf';
+import { Txt } from '@/ui/Txt';
+import { type ProjectForm, type ReadProjectForm, limitsForm } from './projectForm';
+
+type FormControl = Control<ProjectForm, unknown, ReadProjectForm>;
+
+const GRADE_LABELS: Record<Grade, string> = {
+  estimate: 'Estimate',
+  'one-way': 'One-way OTDR',
+  insertion: 'Insertion loss',
+  'two-way': 'Two-way OTDR',
+};
+
+interface Props {
+  control: FormControl;
+  setValue: UseFormSetValue<ProjectForm>;
+  schemes: readonly ColourScheme[];
+}
+
+/** All settings of a project: name, units, colours, trays, limits. */
+export function ProjectFields({ control, setValue, schemes }: Props) {
+  const loose = control as unknown as Control<ProjectForm>;
+  return (
+    <View style={{ gap: 20 }}>
+      <Field control={loose} name="name" label="Project name" />
+      <Pick
+        control={control}
+        name="distance"
+        label="Distances in"
+        options={[
+          ['km', 'km'],
+          ['m', 'm'],
+          ['mi', 'mi'],
+          ['ft', 'ft'],
+        ]}
+      />
+      <Pick
+        control={control}
+        name="schemeId"
+        label="Colours of new cables"
+        options={schemes.map((scheme) => [scheme.id, scheme.name])}
+      />
+      <View style={{ gap: 8 }}>
+        <Txt ink="ink2">A tray holds, where a list says nothing else</Txt>
+        <View style={{ flexDirection: 'row', gap: 12 }}>
+          <Field control={loose} name="trayCapacity.single" label="Single sleeves" numeric />
+          <Field control={loose} name="trayCapacity.mass" label="Ribbon sleeves" numeric />
+        </View>
+      </View>
+      <LimitFields control={control} setValue={setValue} />
+    </View>
+  );
+}
+
+function Pick({
+  control,
+  name,
+  label,
+  options,
+}: {
+  control: FormControl;
+  name: 'distance' | 'schemeId';
+  label: string;
+  options: [string, string][];
+}) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field }) => (
+        <Choice
+          label={label}
+          value={field.value as string}
+          options={options.map(([value, word]) => ({ value, label: word }))}
+          onChange={field.onChange}
+        />
+      )}
+    />
+  );
+}
+
+function LimitFields({ control, setValue }: Omit<Props, 'schemes'>) {
+  const loose = control as unknown as Control<ProjectForm>;
+  const name = useWatch({ control, name: 'limits.name' });
+  const start = (chosen: string) => {
+    const limits = BUILT_IN_LIMITS.find((entry) => entry.name === chosen);
+    if (limits) setValue('limits', limitsForm(limits), { shouldValidate: true, shouldDirty: true });
+  };
+  return (
+    <View style={{ gap: 16 }}>
+      <Txt kind="name" heading={2}>
+        Limits
+      </Txt>
+      <Choice
+        label="Start from"
+        value={name}
+        options={BUILT_IN_LIMITS.map((limits) => ({ value: limits.name, label: limits.name }))}
+        onChange={start}
+      />
+      <Field control={loose} name="limits.name" label="Name of the limits" />
+      <Field control={loose} name="limits.source" label="Where the figures come from" multiline />
+      <Controller
+        control={control}
+        name="limits.grade"
+        render={({ field }) => (
+          <Choice
+            label="What accepts a splice"
+            value={field.value}
+            options={GRADES.map((grade) => ({ value: grade, label: GRADE_LABELS[grade] }))}
+            onChange={field.onChange}
+          />
+        )}
+      />
+      <Leaf style={{ gap: 12 }}>
+        <Txt ink="ink2">Largest loss of one splice in dB, empty for none</Txt>
+        {GRADES.map((grade) => (
+          <View key={grade} style={{ gap: 4 }}>
+            <Txt>{GRADE_LABELS[grade]}</Txt>
+            <View style={{ flexDirection: 'row', gap: 12 }}>
+              <Field
+                control={loose}
+                name={`limits.splice.${grade}.single`}
+                label="Single"
+                unit="dB"
+                numeric
+              />
+              <Field
+                control={loose}
+                name={`limits.splice.${grade}.mass`}
+                label="Ribbon"
+                unit="dB"
+                numeric
+              />
+            </View>
+          </View>
+        ))}
+      </Leaf>
+      <Leaf style={{ gap: 12 }}>
+        <Txt ink="ink2">Largest mean in dB, empty for none</Txt>
+        <View style={{ flexDirection: 'row', gap: 12, flexWrap: 'wrap' }}>
+          <Field control={loose} name="limits.mean.fiber" label="A fiber" unit="dB" numeric />
+          <Field control={loose} name="limits.mean.tray" label="A tray" unit="dB" numeric />
+          <Field control={loose} name="limits.mean.closure" label="A closure" unit="dB" numeric />
+        </View>
+      </Leaf>
+      <View style={{ flexDirection: 'row', gap: 12, flexWrap: 'wrap' }}>
+        <Field control={loose} name="limits.maxTries" label="Tries at most" numeric />
+        <Field
+          control={loose}
+          name="limits.wavelengths"
+          label="Wavelengths"
+          unit="nm"
+          hint="Such as 1310, 1550"
+        />
+      </View>
+    </View>
+  );
+}

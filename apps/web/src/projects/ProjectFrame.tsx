@@ -1,0 +1,43 @@
+import { useRouter } from 'expo-router';
+import { type ReactNode, useEffect, useMemo } from 'react';
+import { View } from 'react-native';
+import { useProject, usePulse } from '@/data/queries';
+import { keep } from '@/data/storage';
+import { Press } from '@/ui/Press';
+import { Shell } from '@/ui/Shell';
+import { Waiting } from '@/ui/Notice';
+import { ProjectContext, viewOf } from './context';
+
+export const LAST_PROJECT = 'cordel.project';
+
+/** Reads the project for the pages inside and keeps it live. */
+export function ProjectFrame({ projectId, children }: { projectId: string; children: ReactNode }) {
+  const project = useProject(projectId);
+  const router = useRouter();
+  usePulse();
+  const view = useMemo(() => project.data && viewOf(project.data), [project.data]);
+  const found = view !== undefined;
+  useEffect(() => {
+    if (found) keep(LAST_PROJECT, projectId);
+  }, [found, projectId]);
+  if (!view) {
+    const retry = (
+      <View style={{ flexDirection: 'row', gap: 8 }}>
+        <Press label="Try again" look="next" onPress={() => void project.refetch()} />
+        <Press label="All projects" onPress={() => router.replace('/projects')} />
+      </View>
+    );
+    return (
+      <Shell projectId={projectId}>
+        <View role="main" style={{ padding: 16 }}>
+          <Waiting error={project.error} retry={retry} />
+        </View>
+      </Shell>
+    );
+  }
+  return (
+    <ProjectContext.Provider value={view}>
+      <Shell projectId={projectId}>{children}</Shell>
+    </ProjectContext.Provider>
+  );
+}

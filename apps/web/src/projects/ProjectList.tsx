@@ -1,0 +1,112 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { documentSchema, formatLoss } from '@cordel/core';
+import { outbox } from '@/data/client';
+import { useProjects } from '@/data/queries';
+import { pickFile } from '@/ui/pickFile';
+import { Leaf } from '@/ui/Leaf';
+import { Empty, Notice, Waiting } from '@/ui/Notice';
+import { OutboxStrip } from '@/ui/OutboxStrip';
+import { Page } from '@/ui/Page';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+
+/** All projects, with the ways to get another one. */
+export function ProjectList() {
+  const router = useRouter();
+  const projects = useProjects();
+  const bringIn = useBringIn((id) => router.push(`/p/${id}/route`));
+  return (
+    <View style={{ flex: 1 }}>
+      <Page title="Projects" above="Cordel">
+        {projects.data ? null : (
+          <Waiting
+            error={projects.error}
+            retry={<Press label="Try again" look="next" onPress={() => void projects.refetch()} />}
+          />
+        )}
+        {projects.data?.length === 0 ? (
+          <Empty title="No project yet">
+            Make one, or bring in a project that was saved as JSON.
+          </Empty>
+        ) : null}
+        {projects.data?.map((project) => (
+          <Pressable
+            key={project.id}
+            role="link"
+            aria-label={project.name}
+            onPress={() => router.push(`/p/${project.id}/route`)}
+          >
+            <Leaf hung>
+              <Txt kind="name">{project.name}</Txt>
+              <Txt ink="ink2">
+                {`${project.limits.name} · ${project.limits.grade} decides${limitWords(project.limits.splice[project.limits.grade].single)}`}
+              </Txt>
+            </Leaf>
+          </Pressable>
+        ))}
+        {bringIn.message ? (
+          <Notice
+            word={bringIn.busy ? 'Bringing in.' : 'Not brought in.'}
+            ink={bringIn.busy ? 'ink' : 'accent'}
+            live
+          >
+            {bringIn.message}
+          </Notice>
+        ) : null}
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
+          <Press label="New project" look="next" onPress={() => router.push('/projects/new')} />
+          <Press
+            label="Bring in a project (JSON)"
+            icon="upload"
+            onPress={() => void bringIn.start()}
+          />
+        </View>
+      </Page>
+      <OutboxStrip />
+    </View>
+  );
+}
+
+const limitWords = (limit: number | null): string =>
+  limit === null ? '' : ` · at most ${formatLoss(limit)} dB a splice`;
+
+function useBringIn(done: (id: string) => void) {
+  const [message, setMessage] = useState('');
+  const [busy, setBusy] = useState(false);
+  const start = async () => {
+    const file = await pickFile('.json,application/json');
+    if (!file) return;
+    setBusy(true);
+    setMessage(`Reading ${file.name} …`);
+    const found = await readDocument(file);
+    if (typeof found === 'string') {
+      setBusy(false);
+      setMessage(found);
+      return;
+    }
+    setMessage(`Sending “${found.project.name}” …`);
+    const outcome = await outbox.add({
+      method: 'POST',
+      path: '/api/documents',
+      body: found,
+      what: `Project “${found.project.name}”`,
+    });
+    setBusy(false);
+    if ('refused' in outcome) setMessage(outcome.refused.message);
+    else done(found.project.id);
+  };
+  return { message, busy, start };
+}
+
+async function readDocument(file: File) {
+  try {
+    const result = documentSchema.safeParse(JSON.parse(await file.text()));
+    if (result.success) return result.data;
+    const issue = result.error.issues[0]!;
+    return `${file.name} is no Cordel project: at /${issue.path.join('/')}: ${issue.message}`;
+  } catch {
+    return `${file.name} is no JSON file: choose a project that Cordel has saved.`;
+  }
+}

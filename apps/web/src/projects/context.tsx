@@ -1,0 +1,36 @@
+import { createContext, useContext } from 'react';
+import { type Cable, type FiberAddress, addressOf } from '@cordel/core';
+import type { ProjectSetting } from '@/data/queries';
+
+export interface ProjectView extends ProjectSetting {
+  cable(id: string): Cable | undefined;
+  /** The address of a fiber, or null where the cable or scheme is not known. */
+  address(cableId: string, fiber: number): FiberAddress | null;
+  /** Such as `A 125`. */
+  fiberName(cableId: string, fiber: number): string;
+}
+
+/** A project with the look-ups that pages need. */
+export function viewOf(setting: ProjectSetting): ProjectView {
+  const cables = new Map(setting.cables.map((cable) => [cable.id, cable]));
+  const schemes = new Map(setting.schemes.map((scheme) => [scheme.id, scheme]));
+  return {
+    ...setting,
+    cable: (id) => cables.get(id),
+    address: (cableId, fiber) => {
+      const cable = cables.get(cableId);
+      const scheme = cable && schemes.get(cable.schemeId);
+      return scheme ? addressOf(cable.makeUp, scheme, fiber) : null;
+    },
+    fiberName: (cableId, fiber) => `${cables.get(cableId)?.name ?? '?'} ${fiber}`,
+  };
+}
+
+/** The project a page is about. */
+export const ProjectContext = createContext<ProjectView | null>(null);
+
+export function useProjectView(): ProjectView {
+  const view = useContext(ProjectContext);
+  if (!view) throw new Error('A project page stands in a project frame.');
+  return view;
+}

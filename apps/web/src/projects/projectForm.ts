@@ -1,0 +1,122 @@
+import { z } from 'zod';
+import {
+  GRADES,
+  type Limits,
+  type Project,
+  distanceUnitSchema,
+  formatLoss,
+  gradeSchema,
+  limitsSchema,
+  nameSchema,
+  parseLoss,
+} from '@cordel/core';
+
+/** A limit typed in dB; empty for none. */
+const limitText = z.string().transform((text, context): number | null => {
+  if (text.trim() === '') return null;
+  const loss = parseLoss(text, 5000);
+  if (loss.ok && loss.value > 0) return loss.value;
+  context.addIssue({
+    code: 'custom',
+    message: loss.ok ? 'A limit is more than 0 dB.' : loss.error,
+  });
+  return z.NEVER;
+});
+
+const countText = (least: number, most: number) =>
+  z.string().transform((text, context): number => {
+    const value = /^\d+$/.test(text.trim()) ? Number(text) : Number.NaN;
+    if (value >= least && value <= most) return value;
+    context.addIssue({ code: 'custom', message: `A whole number from ${least} to ${most}.` });
+    return z.NEVER;
+  });
+
+const wavelengthsText = z.string().transform((text, context): number[] => {
+  const list = text
+    .split(/[\s,;]+/)
+    .filter(Boolean)
+    .map(Number);
+  const checked = limitsSchema.shape.wavelengths.safeParse(list);
+  if (checked.success) return checked.data;
+  context.addIssue({
+    code: 'custom',
+    message: `${checked.error.issues[0]!.message} Write nm, such as 1310, 1550.`,
+  });
+  return z.NEVER;
+});
+
+const bySleeve = z.object({ single: limitText, mass: limitText });
+
+/** A project as a form types it: figures as text, read into a record when it is sent. */
+export const projectFormSchema = z
+  .object({
+    name: nameSchema,
+    distance: distanceUnitSchema,
+    schemeId: z.string().min(1, 'Choose a colour scheme.'),
+    trayCapacity: z.object({ single: countText(0, 96), mass: countText(0, 24) }),
+    limits: z.object({
+      name: z.string().trim().min(1, 'Name the limits.'),
+      source: z.string().trim().min(1, 'Say where the figures come from.'),
+      splice: z.object({
+        estimate: bySleeve,
+        'one-way': bySleeve,
+        insertion: bySleeve,
+        'two-way': bySleeve,
+      }),
+      mean: z.object({ fiber: limitText, tray: limitText, closure: limitText }),
+      grade: gradeSchema,
+      maxTries: countText(1, 10),
+      wavelengths: wavelengthsText,
+    }),
+  })
+  .superRefine((form, context) => {
+    const checked = limitsSchema.safeParse(form.limits);
+    for (const issue of checked.success ? [] : checked.error.issues) {
+      context.addIssue({ code: 'custom', path: ['limits', ...issue.path], message: issue.message });
+    }
+  });
+
+export type ProjectForm = z.input<typeof projectFormSchema>;
+export type ReadProjectForm = z.output<typeof projectFormSchema>;
+
+const text = (limit: number | null): string => (limit === null ? '' : formatLoss(limit));
+
+/** Limits as a form shows them. */
+export function limitsForm(limits: Limits): ProjectForm['limits'] {
+  const splice = Object.fromEntries(
+    GRADES.map((grade) => [
+      grade,
+      { single: text(limits.splice[grade].single), mass: text(limits.splice[grade].mass) },
+    ]),
+  ) as ProjectForm['limits']['splice'];
+  return {
+    name: limits.name,
+    source: limits.source,
+    splice,
+    mean: {
+      fiber: text(limits.mean.fiber),
+      tray: text(limits.mean.tray),
+      closure: text(limits.mean.closure),
+    },
+    grade: limits.grade,
+    maxTries: String(limits.maxTries),
+    wavelengths: limits.wavelengths.join(', '),
+  };
+}
+
+export const projectForm = (project: Omit<Project, 'id' | 'createdAt'>): ProjectForm => ({
+  name: project.name,
+  distance: project.units.distance,
+  schemeId: project.schemeId,
+  trayCapacity: {
+    single: String(project.trayCapacity.single),
+    mass: String(project.trayCapacity.mass),
+  },
+  limits: limitsForm(project.limits),
+});
+
+/** The record a form stands for. */
+export function toProject(form: ReadProjectForm, id: string, createdAt: string): Project {
+  const { distance, ...rest } = form;
+  return { ...rest, id, createdAt, units: { distance } };
+}

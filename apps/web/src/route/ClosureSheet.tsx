@@ -1,0 +1,148 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { type ClosureRow, type RedoRow, formatDistance, formatHalf } from '@cordel/core';
+import { useLedger, useSummary } from '@/data/queries';
+import { useProjectView } from '@/projects/context';
+import { ClosurePicture } from '@/ledger/ClosurePicture';
+import { Leaf } from '@/ui/Leaf';
+import { Empty, Waiting } from '@/ui/Notice';
+import { Press } from '@/ui/Press';
+import { Stages, stagesOf } from '@/ui/Stages';
+import { Txt } from '@/ui/Txt';
+import { useWide } from '@/ui/useWide';
+import { groupWords, lossWords } from '@/ui/words';
+
+/** A closure's sheet: where the work stands, the next step, its trays, what to redo. */
+export function ClosureSheet({ closureId, titled }: { closureId: string; titled?: boolean }) {
+  const { project } = useProjectView();
+  const wide = useWide();
+  const summary = useSummary(project.id);
+  const row = summary.data?.closures.find((entry) => entry.closureId === closureId);
+  if (!summary.data) return <Waiting error={summary.error} />;
+  if (!row)
+    return (
+      <Empty title="Not here">
+        There is no such closure in this project: go back to the Route.
+      </Empty>
+    );
+  const said = groupWords(row);
+  return (
+    <View style={{ gap: 18 }}>
+      <View style={{ gap: 6 }}>
+        {titled ? null : (
+          <Txt kind="name" heading={2}>
+            {row.name}
+          </Txt>
+        )}
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 14 }}>
+          <Txt kind="strong" ink={said.ink}>
+            {said.words}
+          </Txt>
+          <Txt>{`${row.done} of ${row.total} spliced`}</Txt>
+          <Txt ink="ink2">{lossWords(row)}</Txt>
+          <Txt ink="ink2">
+            {row.distance === null
+              ? 'distance not set'
+              : `at ${formatDistance(row.distance, project.units.distance)}`}
+          </Txt>
+        </View>
+        <Stages stages={stagesOf(row)} words />
+      </View>
+      <NextStep row={row} />
+      <View style={{ flexDirection: wide ? 'row' : 'column', gap: 24 }}>
+        <View style={{ flex: wide ? 3 : undefined }}>
+          <ClosurePicture closureId={closureId} />
+        </View>
+        {row.redo > 0 ? (
+          <View style={{ flex: wide ? 2 : undefined }}>
+            <RedoList closureId={closureId} />
+          </View>
+        ) : null}
+      </View>
+    </View>
+  );
+}
+
+function NextStep({ row }: { row: ClosureRow }) {
+  const { project } = useProjectView();
+  const router = useRouter();
+  const bench = (mode: string) =>
+    router.push(`/p/${project.id}/bench/${row.closureId}${mode}` as never);
+  if (row.total === 0)
+    return (
+      <Press
+        label="Bring in a splice list"
+        look="next"
+        onPress={() => router.push(`/p/${project.id}/kit/import` as never)}
+      />
+    );
+  const spliced = row.done === row.total;
+  return (
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
+      {row.redo > 0 ? (
+        <Press
+          look={spliced ? 'next' : 'plain'}
+          label={`Open the Bench for ${row.redo} to redo`}
+          onPress={() => bench('?mode=redo')}
+        />
+      ) : null}
+      {spliced ? null : (
+        <Press
+          look="next"
+          label={row.done === 0 ? 'Start splicing' : 'Go on splicing'}
+          onPress={() => bench('')}
+        />
+      )}
+      {row.done > 0 && row.provisional > 0 ? (
+        <Press
+          look={spliced && row.redo === 0 ? 'next' : 'plain'}
+          label="Add measured figures"
+          onPress={() => bench('?mode=measure')}
+        />
+      ) : null}
+      <Press
+        label="All splices"
+        onPress={() =>
+          router.push(`/p/${project.id}/ledger?view=splices&closure=${row.closureId}` as never)
+        }
+      />
+    </View>
+  );
+}
+
+function RedoList({ closureId }: { closureId: string }) {
+  const { project, fiberName, address } = useProjectView();
+  const router = useRouter();
+  const redo = useLedger<RedoRow>(project.id, 'redo', { closureId });
+  const rows = redo.data?.pages.flatMap((page) => page.rows) ?? [];
+  return (
+    <View style={{ gap: 10 }}>
+      <Txt kind="name" heading={2}>
+        Redo, in this order
+      </Txt>
+      {rows.map((row) => {
+        const place = address(row.cableA, row.fiberA);
+        return (
+          <Leaf key={row.id} style={{ gap: 4 }}>
+            <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}>
+              <Txt kind="strong">{`${fiberName(row.cableA, row.fiberA)} · tray ${row.tray} slot ${row.slot}`}</Txt>
+              <Txt kind="strong" ink="accent">{`${formatHalf(row.half ?? 0)} dB`}</Txt>
+            </View>
+            <Txt ink="ink2">
+              {[place?.unitWords, place?.fiber.words].filter(Boolean).join(' · ')}
+            </Txt>
+            {row.reasons.map((reason) => (
+              <Txt key={reason}>{reason}</Txt>
+            ))}
+            <Press
+              label="Its record"
+              onPress={() =>
+                router.push(`/p/${project.id}/ledger?view=redo&open=splice.${row.id}` as never)
+              }
+            />
+          </Leaf>
+        );
+      })}
+    </View>
+  );
+}

@@ -1,0 +1,93 @@
+import { Pressable, View } from 'react-native';
+import Svg, { Path, Rect } from 'react-native-svg';
+import { type ClosureRow, formatDistance } from '@cordel/core';
+import { useProjectView } from '@/projects/context';
+import { Stages, stagesOf } from '@/ui/Stages';
+import { Txt } from '@/ui/Txt';
+import { useInks } from '@/ui/theme';
+import { groupWords } from '@/ui/words';
+
+/** From one leaf to the next on the wide cord, px. */
+export const LEAF_STEP = 172;
+const SAG = 44;
+const TOP = 14;
+
+/** Height of the sagging cord at a distance from its left end, px: a parabola, near enough a catenary. */
+export function sagAt(x: number, width: number): number {
+  const from = (2 * x) / width - 1;
+  return TOP + SAG * (1 - from * from);
+}
+
+/** The cord across a wide screen. */
+export function SaggingCord({ width }: { width: number }) {
+  const inks = useInks();
+  const path = `M 0 ${TOP} Q ${width / 2} ${TOP + 2 * SAG} ${width} ${TOP}`;
+  return (
+    <Svg
+      width={width}
+      height={TOP + SAG + 12}
+      style={{ position: 'absolute', left: 0, top: 0 }}
+      aria-hidden
+    >
+      <Path d={path} stroke={inks.ink} strokeWidth={5} fill="none" />
+      <Path d={path} stroke={inks.wood} strokeWidth={2} strokeDasharray="7 5" fill="none" />
+    </Svg>
+  );
+}
+
+interface HangingLeafProps {
+  row: ClosureRow;
+  left: number;
+  top: number;
+  chosen: boolean;
+  onPress(): void;
+}
+
+/** A closure's leaf on the wide cord. */
+export function HangingLeaf({ row, left, top, chosen, onPress }: HangingLeafProps) {
+  const inks = useInks();
+  const { project } = useProjectView();
+  const said = groupWords(row);
+  const ink = chosen ? inks.leaf : inks.ink;
+  return (
+    <View style={{ position: 'absolute', left, top: top - 12, width: LEAF_STEP - 16 }}>
+      <View style={{ alignItems: 'center' }}>
+        <Svg width={14} height={26} aria-hidden>
+          <Path d="M 1 1 H 13 L 11 25 H 3 Z" fill={inks.wood} stroke={inks.ink} strokeWidth={2} />
+          <Rect x={2} y={10} width={10} height={2.5} fill={inks.ink} />
+        </Svg>
+      </View>
+      <Pressable
+        role="button"
+        aria-pressed={chosen}
+        onPress={onPress}
+        style={{
+          marginTop: -6,
+          minHeight: 158,
+          padding: 10,
+          gap: 3,
+          backgroundColor: chosen ? inks.ink : inks.leaf,
+          borderWidth: 2,
+          borderColor: inks.ink,
+          boxShadow: `4px 4px 0 ${inks.rule}`,
+        }}
+      >
+        <Txt kind="name" style={{ fontSize: 17, lineHeight: 21, color: ink }}>
+          {row.name}
+        </Txt>
+        <Txt kind="small" style={{ color: ink }}>
+          {`${row.distance === null ? 'no distance' : formatDistance(row.distance, project.units.distance)}${row.branchOf ? ' · branch' : ''}`}
+        </Txt>
+        <Txt kind="strong" style={{ color: chosen ? inks.leaf : inks[said.ink] }}>
+          {said.words}
+        </Txt>
+        <Txt style={{ color: ink }}>{`${row.done} of ${row.total}`}</Txt>
+        <View
+          style={{ backgroundColor: inks.leaf, alignSelf: 'flex-start', padding: chosen ? 3 : 0 }}
+        >
+          <Stages stages={stagesOf(row)} />
+        </View>
+      </Pressable>
+    </View>
+  );
+}

@@ -1,0 +1,113 @@
+import { useRouter } from 'expo-router';
+import { Pressable, View } from 'react-native';
+import Svg, { Line, Path } from 'react-native-svg';
+import { type ClosureRow, formatDistance } from '@cordel/core';
+import { useProjectView } from '@/projects/context';
+import { Leaf } from '@/ui/Leaf';
+import { Stages, stagesOf } from '@/ui/Stages';
+import { Txt } from '@/ui/Txt';
+import { useInks } from '@/ui/theme';
+import { groupWords, lossWords } from '@/ui/words';
+
+interface RouteLeafProps {
+  row: ClosureRow;
+  /** The closure it branches off from. */
+  parent?: string;
+  first: boolean;
+  last: boolean;
+}
+
+/** A closure's leaf on the phone's cord, with its stretch of the cord and its peg. */
+export function RouteLeaf({ row, parent, first, last }: RouteLeafProps) {
+  const router = useRouter();
+  const { project } = useProjectView();
+  const said = groupWords(row);
+  const branch = row.branchOf !== null;
+  return (
+    <View style={{ flexDirection: 'row', paddingRight: 18 }}>
+      <CordStretch branch={branch} first={first} last={last} />
+      <Pressable
+        role="link"
+        aria-label={`${row.name}, ${said.words}, ${row.done} of ${row.total}`}
+        style={{ flex: 1, paddingBottom: 14, marginLeft: branch ? 22 : 0 }}
+        onPress={() => router.push(`/p/${project.id}/route/${row.closureId}` as never)}
+      >
+        <Leaf hung style={{ gap: 4 }}>
+          <Row
+            left={<Txt kind="name">{row.name}</Txt>}
+            right={
+              <Txt ink="ink2">
+                {row.distance === null
+                  ? 'no distance'
+                  : formatDistance(row.distance, project.units.distance)}
+              </Txt>
+            }
+          />
+          {parent ? <Txt kind="small" ink="ink2">{`branch from ${parent}`}</Txt> : null}
+          <Row
+            left={
+              <Txt kind="strong" ink={said.ink}>
+                {said.words}
+              </Txt>
+            }
+            right={<Txt kind="strong">{`${row.done} of ${row.total}`}</Txt>}
+          />
+          <Row
+            left={<Stages stages={stagesOf(row)} />}
+            right={
+              <Txt kind="small" ink="ink2">
+                {lossWords(row)}
+              </Txt>
+            }
+          />
+        </Leaf>
+      </Pressable>
+    </View>
+  );
+}
+
+const Row = ({ left, right }: { left: React.ReactNode; right: React.ReactNode }) => (
+  <View
+    style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center', gap: 8 }}
+  >
+    {left}
+    {right}
+  </View>
+);
+
+function CordStretch({ branch, first, last }: { branch: boolean; first: boolean; last: boolean }) {
+  const inks = useInks();
+  const top = first ? '34' : '0';
+  return (
+    <View style={{ width: 58 }} aria-hidden>
+      <Svg width={80} height="100%" style={{ position: 'absolute', overflow: 'visible' }}>
+        <Line
+          x1={34}
+          x2={34}
+          y1={top}
+          y2={last ? '34' : '100%'}
+          stroke={inks.ink}
+          strokeWidth={5}
+        />
+        <Line
+          x1={34}
+          x2={34}
+          y1={top}
+          y2={last ? '34' : '100%'}
+          stroke={inks.wood}
+          strokeWidth={2}
+          strokeDasharray="7 5"
+        />
+        {branch ? (
+          <Path d="M 34 20 Q 40 34 62 34 H 80" stroke={inks.ink} strokeWidth={3} fill="none" />
+        ) : null}
+        <Path
+          d={branch ? 'M 62 27 h 16 v 14 h -16 z' : 'M 24 26 L 40 30 H 52 V 38 H 40 L 24 42 Z'}
+          fill={inks.wood}
+          stroke={inks.ink}
+          strokeWidth={2}
+        />
+      </Svg>
+    </View>
+  );
+}

@@ -1,0 +1,143 @@
+import { FlashList } from '@shopify/flash-list';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useState } from 'react';
+import { ScrollView, View } from 'react-native';
+import { type ClosureRow, formatLoss } from '@cordel/core';
+import { useSummary } from '@/data/queries';
+import { useProjectView } from '@/projects/context';
+import { Empty, Waiting } from '@/ui/Notice';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { useInks } from '@/ui/theme';
+import { useWide } from '@/ui/useWide';
+import { HangingLeaf, LEAF_STEP, SaggingCord, sagAt } from './Cord';
+import { ClosureSheet } from './ClosureSheet';
+import { RouteLeaf } from './RouteLeaf';
+
+/** The cord with its leaves: a list on a phone, a line across the top on a wide screen. */
+export function RoutePage() {
+  const wide = useWide();
+  const inks = useInks();
+  const router = useRouter();
+  const { project } = useProjectView();
+  const summary = useSummary(project.id);
+  const rows = summary.data?.closures;
+  const head = (
+    <RouteHead done={summary.data?.project.done ?? 0} total={summary.data?.project.total ?? 0} />
+  );
+  if (!rows) {
+    return (
+      <View role="main" style={{ padding: 16, gap: 16 }}>
+        {head}
+        <Waiting
+          error={summary.error}
+          retry={<Press label="Try again" look="next" onPress={() => void summary.refetch()} />}
+        />
+      </View>
+    );
+  }
+  if (rows.length === 0) {
+    return (
+      <View role="main" style={{ padding: 16, gap: 16 }}>
+        {head}
+        <Empty
+          title="Nothing hangs here yet"
+          action={
+            <Press
+              label="Bring in a splice list"
+              look="next"
+              onPress={() => router.push(`/p/${project.id}/kit/import` as never)}
+            />
+          }
+        >
+          A splice list (CSV) brings in closures, cables and splices at once.
+        </Empty>
+      </View>
+    );
+  }
+  if (wide) return <WideRoute head={head} rows={rows} />;
+  return (
+    <View role="main" style={{ flex: 1, backgroundColor: inks.paper }}>
+      <FlashList
+        data={rows}
+        keyExtractor={(row) => row.closureId}
+        renderItem={({ item, index }) => (
+          <RouteLeaf
+            row={item}
+            parent={rows.find((row) => row.closureId === item.branchOf)?.name}
+            first={index === 0}
+            last={index === rows.length - 1}
+          />
+        )}
+        ListHeaderComponent={<View style={{ padding: 16 }}>{head}</View>}
+        ListFooterComponent={<View style={{ height: 24 }} />}
+      />
+    </View>
+  );
+}
+
+function RouteHead({ done, total }: { done: number; total: number }) {
+  const { project } = useProjectView();
+  const router = useRouter();
+  const { grade, splice } = project.limits;
+  const limit = splice[grade].single ?? splice[grade].mass;
+  return (
+    <View style={{ gap: 2 }}>
+      <View style={{ flexDirection: 'row', alignItems: 'center' }}>
+        <Txt kind="title" heading={1} style={{ flex: 1 }}>
+          {project.name}
+        </Txt>
+        <Press
+          look="bare"
+          label="All projects"
+          icon="swap-horizontal"
+          onPress={() => router.push('/projects')}
+        >
+          <></>
+        </Press>
+      </View>
+      <Txt ink="ink2">{`${done} of ${total} spliced · limit ${limit === null ? 'none' : `${formatLoss(limit)} dB`} ${grade}`}</Txt>
+    </View>
+  );
+}
+
+function WideRoute({ head, rows }: { head: React.ReactNode; rows: ClosureRow[] }) {
+  const inks = useInks();
+  const router = useRouter();
+  const [room, setRoom] = useState(0);
+  const { closure } = useLocalSearchParams<{ closure?: string }>();
+  const chosen =
+    rows.find((row) => row.closureId === closure) ??
+    rows.find((row) => row.redo > 0) ??
+    rows.find((row) => row.verdict === 'open') ??
+    rows[0]!;
+  const width = Math.max(room, rows.length * LEAF_STEP + 32);
+  return (
+    <ScrollView role="main" tabIndex={0} style={{ flex: 1, backgroundColor: inks.paper }}>
+      <View style={{ padding: 20, paddingBottom: 0 }}>{head}</View>
+      <ScrollView
+        horizontal
+        tabIndex={0}
+        role="region"
+        aria-label="Closures along the route"
+        onLayout={(event) => setRoom(event.nativeEvent.layout.width)}
+        contentContainerStyle={{ width, height: 276 }}
+      >
+        <SaggingCord width={width} />
+        {rows.map((row, index) => (
+          <HangingLeaf
+            key={row.closureId}
+            row={row}
+            left={20 + index * LEAF_STEP}
+            top={sagAt(20 + index * LEAF_STEP + LEAF_STEP / 2, width)}
+            chosen={row === chosen}
+            onPress={() => router.setParams({ closure: row.closureId })}
+          />
+        ))}
+      </ScrollView>
+      <View style={{ padding: 20, maxWidth: 1240 }}>
+        <ClosureSheet key={chosen.closureId} closureId={chosen.closureId} />
+      </View>
+    </ScrollView>
+  );
+}

@@ -1,0 +1,250 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { TextInput } from 'react-native-paper';
+import {
+  COLUMN_TITLES,
+  LIST_COLUMNS,
+  type ListColumn,
+  type ListProblem,
+  describeMakeUp,
+  plural,
+} from '@cordel/core';
+import { MakeUpForm, readMakeUp } from '@/kit/MakeUpForm';
+import { useProjectView } from '@/projects/context';
+import { Choice } from '@/ui/Field';
+import { Leaf } from '@/ui/Leaf';
+import { Notice } from '@/ui/Notice';
+import { Page } from '@/ui/Page';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { useInks } from '@/ui/theme';
+import { type Import, useImport } from './useImport';
+
+export const EXAMPLE = `closure,tray,slot,cable A,fiber A,cable B,fiber B,method
+Mill bend,1,1,A,1,B,1,single
+Mill bend,1,2,A,tube 1 orange,B,2,single
+Mill bend,1,3,A,1/3,B,3,single`;
+
+/** Brings in a splice list: file, columns, cables, problems, and then all of it or nothing. */
+export function ImportPage() {
+  const { project } = useProjectView();
+  const router = useRouter();
+  const flow = useImport();
+  return (
+    <Page title="Bring in a splice list" above={project.name} back={`/p/${project.id}/kit`}>
+      <FilePart flow={flow} />
+      {flow.file ? <ColumnPart flow={flow} /> : null}
+      {flow.file && flow.newCables.length > 0 ? <CablePart flow={flow} /> : null}
+      {flow.preview ? <ProblemPart flow={flow} /> : null}
+      {flow.result ? (
+        <Leaf style={{ gap: 10 }}>
+          <Notice word="Brought in." ink="green" live>
+            {`${plural(flow.result.splices, 'splice')}, ${plural(flow.result.closures, 'new closure')}, ${plural(flow.result.cables, 'new cable')}.`}
+          </Notice>
+          <Press
+            label="See the Route"
+            look="next"
+            onPress={() => router.replace(`/p/${project.id}/route` as never)}
+          />
+          <Press
+            label="Set distances of closures"
+            onPress={() => router.push(`/p/${project.id}/kit/closures` as never)}
+          />
+        </Leaf>
+      ) : null}
+    </Page>
+  );
+}
+
+function FilePart({ flow }: { flow: Import }) {
+  return (
+    <View style={{ gap: 10 }}>
+      <Txt>
+        {`A CSV with the columns ${LIST_COLUMNS.map((column) => COLUMN_TITLES[column]).join(', ')}. Comma, semicolon or tab. Other columns are kept. A fiber is a number (100), a place (9/4) or colours (tube 9 brown).`}
+      </Txt>
+      <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+        <Press
+          label="Choose a file"
+          icon="file-upload-outline"
+          look={flow.file ? 'plain' : 'next'}
+          onPress={() => void flow.choose()}
+        />
+        <Press label="Paste or type" icon="clipboard-text-outline" onPress={flow.showPaste} />
+        <Press label="Example" onPress={() => flow.paste(EXAMPLE)} />
+      </View>
+      {flow.pasted === null ? null : (
+        <>
+          <TextInput
+            mode="outlined"
+            multiline
+            label="Splice list"
+            aria-label="Splice list"
+            value={flow.pasted}
+            onChangeText={flow.paste}
+            style={{ minHeight: 160 }}
+          />
+          <Press label="Read it" look="next" onPress={() => void flow.readPasted()} />
+        </>
+      )}
+      {flow.busy ? <Notice live>{flow.busy}</Notice> : null}
+      {flow.error ? (
+        <Notice word="Not read." ink="accent" live>
+          {flow.error}
+        </Notice>
+      ) : null}
+      {flow.file ? (
+        <Txt kind="strong">{`${flow.file.name}: ${plural(flow.file.rows, 'row')}`}</Txt>
+      ) : null}
+    </View>
+  );
+}
+
+function ColumnPart({ flow }: { flow: Import }) {
+  const { file, match } = flow;
+  if (!file || !match) return null;
+  return (
+    <Leaf style={{ gap: 10 }}>
+      <Txt kind="name" heading={2}>
+        Columns
+      </Txt>
+      {LIST_COLUMNS.map((column) => (
+        <ColumnChoice key={column} column={column} flow={flow} />
+      ))}
+    </Leaf>
+  );
+}
+
+function ColumnChoice({ column, flow }: { column: ListColumn; flow: Import }) {
+  const inks = useInks();
+  const { file, match } = flow;
+  const index = match![column];
+  const sample = index === null ? '' : file!.sample.map((row) => row[index]).join(', ');
+  return (
+    <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10, flexWrap: 'wrap' }}>
+      <Txt kind="strong" style={{ width: 84 }}>
+        {COLUMN_TITLES[column]}
+      </Txt>
+      <select
+        aria-label={`Column for ${COLUMN_TITLES[column]}`}
+        value={index ?? ''}
+        onChange={(event) =>
+          flow.setMatch({
+            ...match!,
+            [column]: event.target.value === '' ? null : Number(event.target.value),
+          })
+        }
+        style={{
+          minHeight: 48,
+          minWidth: 150,
+          fontSize: 16,
+          fontFamily: 'inherit',
+          background: inks.leaf,
+          color: inks.ink,
+          border: `2px solid ${index === null ? inks.accent : inks.ink}`,
+          padding: '0 8px',
+        }}
+      >
+        <option value="">choose</option>
+        {file!.header.map((title, at) => (
+          <option key={at} value={at}>
+            {title || `column ${at + 1}`}
+          </option>
+        ))}
+      </select>
+      <Txt ink="ink2" numberOfLines={1} style={{ flexShrink: 1 }}>
+        {index === null ? 'not matched yet' : sample}
+      </Txt>
+    </View>
+  );
+}
+
+function CablePart({ flow }: { flow: Import }) {
+  const { schemes } = useProjectView();
+  return (
+    <Leaf style={{ gap: 16 }}>
+      <Txt kind="name" heading={2}>
+        New cables
+      </Txt>
+      <Txt ink="ink2">
+        What each is made of. Proposed from the highest fiber in the list: check it.
+      </Txt>
+      {flow.newCables.map((cable) => {
+        const open = flow.openCable === cable.name;
+        const read = readMakeUp(cable.typed);
+        return (
+          <View key={cable.name} style={{ gap: 8 }}>
+            <Press
+              aria-label={`Cable ${cable.name}`}
+              aria-expanded={open}
+              onPress={() => flow.setOpenCable(open ? null : cable.name)}
+              style={{ justifyContent: 'space-between' }}
+            >
+              <Txt kind="strong">{cable.name}</Txt>
+              <Txt ink={'error' in read ? 'accent' : 'ink2'}>
+                {'error' in read ? read.error : describeMakeUp(read.makeUp)}
+              </Txt>
+            </Press>
+            {open ? (
+              <View style={{ gap: 10, paddingLeft: 12 }}>
+                <MakeUpForm
+                  value={cable.typed}
+                  onChange={(typed) => flow.setCable({ ...cable, typed })}
+                />
+                <Choice
+                  label="Colours"
+                  value={cable.schemeId}
+                  options={schemes.map((scheme) => ({ value: scheme.id, label: scheme.name }))}
+                  onChange={(schemeId) => flow.setCable({ ...cable, schemeId })}
+                />
+              </View>
+            ) : null}
+          </View>
+        );
+      })}
+    </Leaf>
+  );
+}
+
+function ProblemPart({ flow }: { flow: Import }) {
+  const { preview } = flow;
+  if (!preview || flow.result) return null;
+  const { problems, problemCount, splices, closures } = preview;
+  if (problemCount === 0) {
+    return (
+      <View style={{ gap: 10 }}>
+        <Notice word="Ready." ink="green" live>
+          {`${plural(splices, 'splice')} in ${plural(closures.length, 'closure')}. No problem found.`}
+        </Notice>
+        <Press
+          label={`Bring in ${plural(splices, 'splice')}`}
+          look="next"
+          disabled={flow.busy !== ''}
+          onPress={() => void flow.bringIn()}
+        />
+      </View>
+    );
+  }
+  return (
+    <View style={{ gap: 10 }}>
+      <Notice word={`${plural(problemCount, 'problem')}.`} ink="accent" live>
+        Nothing is brought in until all are put right. Mend the list and choose it again.
+      </Notice>
+      {problems.map((problem, index) => (
+        <ProblemLine key={index} problem={problem} />
+      ))}
+      {problemCount > problems.length ? (
+        <Txt ink="ink2">{`and ${plural(problemCount - problems.length, 'problem')} more`}</Txt>
+      ) : null}
+    </View>
+  );
+}
+
+function ProblemLine({ problem }: { problem: ListProblem }) {
+  const inks = useInks();
+  return (
+    <View style={{ borderBottomWidth: 1, borderColor: inks.rule, paddingVertical: 6 }}>
+      <Txt kind="strong">{`Row ${problem.row}${problem.column ? `, ${problem.column}` : ''}${problem.value ? `: “${problem.value}”` : ''}`}</Txt>
+      <Txt>{problem.message}</Txt>
+    </View>
+  );
+}

@@ -1,0 +1,240 @@
+import { type Remote, proxy, wrap } from 'comlink';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { v7 as uuid } from 'uuid';
+import {
+  type Cable,
+  type Closure,
+  type ColumnMatch,
+  type Evidence,
+  type ListSetting,
+  type Splice,
+  proposeMakeUp,
+} from '@cordel/core';
+import { read } from '@/data/api';
+import { outbox } from '@/data/client';
+import { type TypedMakeUp, readMakeUp, typeMakeUp } from '@/kit/MakeUpForm';
+import { type ProjectView, useProjectView } from '@/projects/context';
+import { pickFile } from '@/ui/pickFile';
+import type { ListPreview, ListReader } from './list.worker';
+
+/** A cable the list names and the project does not have, as its make-up is typed. */
+export interface NewCable {
+  id: string;
+  name: string;
+  typed: TypedMakeUp;
+  schemeId: string;
+}
+
+interface OpenFile {
+  name: string;
+  header: string[];
+  rows: number;
+  sample: string[][];
+}
+
+/** The steps of bringing in a list: file, columns, cables, preview, import. Reading runs in a worker. */
+export function useImport() {
+  const view = useProjectView();
+  const reader = useReader();
+  const [file, setFile] = useState<OpenFile | null>(null);
+  const [match, setMatch] = useState<ColumnMatch | null>(null);
+  const [newCables, setNewCables] = useState<NewCable[]>([]);
+  const [openCable, setOpenCable] = useState<string | null>(null);
+  const [preview, setPreview] = useState<ListPreview | null>(null);
+  const [result, setResult] = useState<{
+    splices: number;
+    closures: number;
+    cables: number;
+  } | null>(null);
+  const [pasted, setPasted] = useState<string | null>(null);
+  const [busy, setBusy] = useState('');
+  const [error, setError] = useState('');
+  const existing = useExisting(view);
+
+  const open = async (name: string, bytes: Uint8Array) => {
+    setResult(null);
+    setPreview(null);
+    setError('');
+    setBusy(`Reading ${name} …`);
+    const opened = await reader.open(bytes);
+    setBusy('');
+    if ('error' in opened) {
+      setFile(null);
+      setError(`${name}: ${opened.error}`);
+      return;
+    }
+    setFile({ name, header: opened.header, rows: opened.rows, sample: opened.sample });
+    setMatch(opened.match);
+  };
+
+  const choose = async () => {
+    const chosen = await pickFile('.csv,.txt,text/csv,text/plain');
+    if (chosen) await open(chosen.name, new Uint8Array(await chosen.arrayBuffer()));
+  };
+
+  // Cables follow from the columns; what is typed for a cable already is kept.
+  useEffect(() => {
+    if (!file || !match) return;
+    let current = true;
+    void reader.cables(match).then((found) => {
+      if (!current) return;
+      const known = new Set(view.cables.map((cable) => cable.name));
+      setNewCables((before) =>
+        found
+          .filter((cable) => !known.has(cable.name))
+          .map(
+            (cable) =>
+              before.find((entry) => entry.name === cable.name) ?? {
+                id: uuid(),
+                name: cable.name,
+                typed: typeMakeUp(proposeMakeUp(cable.highest, cable.ribbon)),
+                schemeId: view.project.schemeId,
+              },
+          ),
+      );
+    });
+    return () => {
+      current = false;
+    };
+  }, [file, match, reader, view.cables, view.project.schemeId]);
+
+  // The preview follows from all of it.
+  useEffect(() => {
+    if (!file || !match || !existing) return;
+    let current = true;
+    const rows = file.rows;
+    setBusy('Checking …');
+    void reader
+      .preview(
+        match,
+        settingOf(view, newCables, existing),
+        proxy(
+          (count: number) =>
+            current &&
+            setBusy(`Checking row ${count.toLocaleString('en')} of ${rows.toLocaleString('en')} …`),
+        ),
+      )
+      .then((found) => {
+        if (!current) return;
+        setPreview(found);
+        setBusy('');
+      });
+    return () => {
+      current = false;
+    };
+  }, [file, match, newCables, existing, reader, view]);
+
+  const bringIn = async () => {
+    setBusy('Bringing in …');
+    const cables = newCables.flatMap((cable): Cable[] => {
+      const made = readMakeUp(cable.typed);
+      return 'error' in made
+        ? []
+        : [
+            {
+              id: cable.id,
+              projectId: view.project.id,
+              name: cable.name,
+              makeUp: made.makeUp,
+              schemeId: cable.schemeId,
+            },
+          ];
+    });
+    const body = { importId: uuid(), text: await reader.text(), match: match!, cables };
+    const outcome = await outbox.add({
+      method: 'POST',
+      path: `/api/projects/${view.project.id}/splice-list`,
+      body,
+      what: `Splice list ${file?.name ?? ''}`,
+    });
+    setBusy('');
+    if ('refused' in outcome) setError(outcome.refused.message);
+    else setResult(outcome.answer as typeof result);
+  };
+
+  return {
+    file,
+    match,
+    setMatch,
+    newCables,
+    openCable,
+    setOpenCable,
+    preview,
+    result,
+    pasted,
+    busy,
+    error,
+    choose,
+    bringIn,
+    setCable: (cable: NewCable) =>
+      setNewCables((list) => list.map((entry) => (entry.name === cable.name ? cable : entry))),
+    showPaste: () => setPasted(pasted ?? ''),
+    paste: setPasted,
+    readPasted: () => open('Pasted list', new TextEncoder().encode(pasted ?? '')),
+  };
+}
+
+export type Import = ReturnType<typeof useImport>;
+
+function useReader(): Remote<ListReader> {
+  const worker = useRef<Worker | null>(null);
+  const reader = useMemo(() => {
+    worker.current = new Worker(new URL('./list.worker', import.meta.url));
+    return wrap<ListReader>(worker.current);
+  }, []);
+  useEffect(() => () => worker.current?.terminate(), []);
+  return reader;
+}
+
+type Existing = { closure: Closure; splices: Splice[]; evidence: Evidence[] }[];
+
+/** The splices of closures the project has already, against which the list is checked. */
+function useExisting(view: ProjectView): Existing | null {
+  const [existing, setExisting] = useState<Existing | null>(null);
+  const ids = view.closures.map((closure) => closure.id).join();
+  useEffect(() => {
+    let current = true;
+    const wanted = ids === '' ? [] : ids.split(',');
+    void Promise.all(wanted.map((id) => read<Existing[number]>(`/api/closures/${id}/work`)))
+      .then((works) => current && setExisting(works))
+      // A closure not sent yet has no splices; the server checks again when the list is brought in.
+      .catch(() => current && setExisting([]));
+    return () => {
+      current = false;
+    };
+  }, [ids]);
+  return existing;
+}
+
+function settingOf(
+  view: ProjectView,
+  newCables: readonly NewCable[],
+  existing: Existing,
+): ListSetting {
+  const schemeOf = (id: string) => view.schemes.find((scheme) => scheme.id === id);
+  const fresh = newCables.flatMap((cable) => {
+    const made = readMakeUp(cable.typed);
+    return 'error' in made
+      ? []
+      : [{ name: cable.name, makeUp: made.makeUp, schemeId: cable.schemeId }];
+  });
+  const names = new Map(view.cables.map((cable) => [cable.id, cable.name]));
+  return {
+    cables: [...view.cables, ...fresh].flatMap(({ name, makeUp, schemeId }) => {
+      const scheme = schemeOf(schemeId);
+      return scheme ? [{ name, makeUp, scheme }] : [];
+    }),
+    closures: view.closures.map((closure) => ({
+      name: closure.name,
+      trays: closure.trays,
+      splices: (existing.find((work) => work.closure.id === closure.id)?.splices ?? []).map(
+        (splice) => ({
+          ...splice,
+          cableA: names.get(splice.cableA) ?? splice.cableA,
+          cableB: names.get(splice.cableB) ?? splice.cableB,
+        }),
+      ),
+    })),
+    trayCapacity: view.project.trayCapacity,
+  };
+}

@@ -1,0 +1,94 @@
+import { type Control, Controller, type FieldPath, type FieldValues } from 'react-hook-form';
+import { View } from 'react-native';
+import { HelperText, TextInput } from 'react-native-paper';
+import { Press } from './Press';
+import { Txt } from './Txt';
+
+interface FieldProps<Values extends FieldValues> {
+  control: Control<Values>;
+  name: FieldPath<Values>;
+  label: string;
+  hint?: string;
+  multiline?: boolean;
+  /** A unit shown behind the figure. */
+  unit?: string;
+  numeric?: boolean;
+}
+
+/** A text field of a form, with its error at its place. */
+export function Field<Values extends FieldValues>({
+  control,
+  name,
+  label,
+  hint,
+  multiline,
+  unit,
+  numeric,
+}: FieldProps<Values>) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <View style={{ flex: 1, minWidth: 120 }}>
+          <TextInput
+            mode="outlined"
+            label={label}
+            aria-label={label}
+            value={String(field.value ?? '')}
+            onChangeText={field.onChange}
+            onBlur={field.onBlur}
+            multiline={multiline}
+            error={fieldState.invalid}
+            inputMode={numeric ? 'decimal' : undefined}
+            right={unit ? <TextInput.Affix text={unit} /> : undefined}
+            outlineStyle={{ borderWidth: 2 }}
+          />
+          {fieldState.error || hint ? (
+            <HelperText
+              type={fieldState.error ? 'error' : 'info'}
+              visible
+              padding="none"
+              style={{ fontSize: 14 }}
+            >
+              {fieldState.error?.message ?? hint}
+            </HelperText>
+          ) : null}
+        </View>
+      )}
+    />
+  );
+}
+
+interface ChoiceProps<Value extends string> {
+  label: string;
+  value: Value;
+  options: readonly { value: Value; label: string }[];
+  onChange(value: Value): void;
+}
+
+/** A choice of one among a few, all in sight. */
+export function Choice<Value extends string>({
+  label,
+  value,
+  options,
+  onChange,
+}: ChoiceProps<Value>) {
+  return (
+    <View role="radiogroup" aria-label={label} style={{ gap: 6 }}>
+      <Txt ink="ink2">{label}</Txt>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        {options.map((option) => (
+          <Press
+            key={option.value}
+            role="radio"
+            aria-checked={option.value === value}
+            label={option.label}
+            look={option.value === value ? 'dark' : 'plain'}
+            onPress={() => onChange(option.value)}
+          />
+        ))}
+      </View>
+    </View>
+  );
+}

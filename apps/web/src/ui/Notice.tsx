@@ -1,0 +1,69 @@
+import { type ReactNode } from 'react';
+import { View } from 'react-native';
+import { Txt } from './Txt';
+import { type Inks, useInks } from './theme';
+
+interface NoticeProps {
+  /** The word that says it, in bold. */
+  word?: string;
+  ink?: keyof Inks;
+  live?: boolean;
+  children?: ReactNode;
+}
+
+/** A word and its reason behind a bar of ink. */
+export function Notice({ word, ink = 'ink', live, children }: NoticeProps) {
+  const inks = useInks();
+  const aloud = live ? ({ role: 'status', 'aria-live': 'polite' } as object) : {};
+  return (
+    <View
+      {...aloud}
+      style={{
+        backgroundColor: inks.leaf,
+        borderLeftWidth: 6,
+        borderColor: inks[ink],
+        paddingHorizontal: 12,
+        paddingVertical: 8,
+      }}
+    >
+      <Txt>
+        {word ? <Txt kind="strong" ink={ink}>{`${word} `}</Txt> : null}
+        {children}
+      </Txt>
+    </View>
+  );
+}
+
+/** What stands where there is nothing yet: what is missing and the next step. */
+export function Empty({
+  title,
+  children,
+  action,
+}: {
+  title: string;
+  children: ReactNode;
+  action?: ReactNode;
+}) {
+  return (
+    <View style={{ paddingVertical: 32, gap: 12, alignItems: 'flex-start' }}>
+      <Txt kind="name" heading={2}>
+        {title}
+      </Txt>
+      <Txt ink="ink2">{children}</Txt>
+      {action}
+    </View>
+  );
+}
+
+/** What a query shows until it has an answer. */
+export function Waiting({ error, retry }: { error: Error | null; retry?: ReactNode }) {
+  if (!error) return <Txt ink="ink2">Reading …</Txt>;
+  return (
+    <View style={{ gap: 12 }}>
+      <Notice word="Not reached." ink="accent">
+        {error.message}
+      </Notice>
+      {retry}
+    </View>
+  );
+}

@@ -1,0 +1,71 @@
+import { useRouter } from 'expo-router';
+import { type ReactNode } from 'react';
+import { ScrollView, View } from 'react-native';
+import { Press } from './Press';
+import { Txt } from './Txt';
+import { SPACE, useInks } from './theme';
+
+interface PageProps {
+  title: string;
+  /** A line above the title: where this is. */
+  above?: string;
+  /** Where the back key goes when there is no page to go back to. */
+  back?: string;
+  right?: ReactNode;
+  /** False where the page holds a list that scrolls by itself. */
+  scroll?: boolean;
+  children: ReactNode;
+}
+
+/** A page: its place, its title and its matter, no wider than reads well. */
+export function Page({ title, above, back, right, scroll = true, children }: PageProps) {
+  const inks = useInks();
+  const head = (
+    <View style={{ flexDirection: 'row', alignItems: 'flex-start', gap: 8 }}>
+      {back ? <BackKey to={back} /> : null}
+      <View style={{ flex: 1 }}>
+        {above ? <Txt ink="ink2">{above}</Txt> : null}
+        <Txt kind="title" heading={1}>
+          {title}
+        </Txt>
+      </View>
+      {right}
+    </View>
+  );
+  const box = { padding: SPACE, gap: SPACE, width: '100%', maxWidth: 1200 } as const;
+  if (!scroll) {
+    return (
+      <View role="main" style={[box, { flex: 1, backgroundColor: inks.paper }]}>
+        {head}
+        {children}
+      </View>
+    );
+  }
+  return (
+    <ScrollView
+      role="main"
+      tabIndex={0}
+      style={{ flex: 1, backgroundColor: inks.paper }}
+      contentContainerStyle={box}
+    >
+      {head}
+      {children}
+    </ScrollView>
+  );
+}
+
+export function BackKey({ to }: { to: string }) {
+  const router = useRouter();
+  const goBack = () => (router.canGoBack() ? router.back() : router.replace(to as never));
+  return (
+    <Press
+      look="bare"
+      icon="arrow-left"
+      label="Back"
+      onPress={goBack}
+      style={{ paddingHorizontal: 0, marginLeft: -12 }}
+    >
+      <></>
+    </Press>
+  );
+}

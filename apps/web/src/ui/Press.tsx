@@ -1,0 +1,77 @@
+import { type ReactNode, useState } from 'react';
+import { Pressable, type PressableProps, type StyleProp, type ViewStyle } from 'react-native';
+import { Icon } from 'react-native-paper';
+import { Txt } from './Txt';
+import { FONTS, TOUCH, useInks } from './theme';
+
+interface PressProps extends Omit<PressableProps, 'style' | 'children'> {
+  label?: string;
+  /** `next` is the one next step; `plain` a usual choice; `dark` one that is chosen. */
+  look?: 'next' | 'plain' | 'dark' | 'bare';
+  icon?: string;
+  children?: ReactNode;
+  style?: StyleProp<ViewStyle>;
+  textSize?: number;
+}
+
+/** A key of the interface: square, inked, at least 48 px. */
+export function Press({
+  label,
+  look = 'plain',
+  icon,
+  children,
+  style,
+  textSize = 17,
+  disabled,
+  ...rest
+}: PressProps) {
+  const inks = useInks();
+  const [focused, setFocused] = useState(false);
+  const fill = { next: inks.accent, plain: inks.leaf, dark: inks.ink, bare: 'transparent' }[look];
+  const ink = { next: inks.onAccent, plain: inks.ink, dark: inks.leaf, bare: inks.ink }[look];
+  return (
+    <Pressable
+      role="button"
+      aria-label={label}
+      disabled={disabled}
+      onFocus={() => setFocused(true)}
+      onBlur={() => setFocused(false)}
+      style={({ pressed }) => [
+        {
+          minHeight: TOUCH,
+          minWidth: TOUCH,
+          paddingHorizontal: 12,
+          flexDirection: 'row',
+          gap: 8,
+          alignItems: 'center',
+          justifyContent: 'center',
+          backgroundColor: fill,
+          borderWidth: look === 'bare' ? 0 : 2,
+          borderColor: look === 'next' ? inks.accent : inks.ink,
+          opacity: disabled ? 0.45 : pressed ? 0.75 : 1,
+          outlineWidth: focused ? 3 : 0,
+          outlineColor: inks.accent,
+          outlineStyle: 'solid',
+          outlineOffset: 2,
+        },
+        style,
+      ]}
+      {...rest}
+    >
+      {icon ? <Icon source={icon} size={22} color={ink} /> : null}
+      {children ?? (
+        <Txt
+          style={{
+            color: ink,
+            fontSize: textSize,
+            fontFamily: look === 'next' ? FONTS.name : FONTS.semi,
+            textAlign: 'center',
+            flexShrink: 1,
+          }}
+        >
+          {label}
+        </Txt>
+      )}
+    </Pressable>
+  );
+}

@@ -1,0 +1,57 @@
+import { type ReactNode } from 'react';
+import { ScrollView, View } from 'react-native';
+import { Modal, Portal } from 'react-native-paper';
+import { Press } from './Press';
+import { Txt } from './Txt';
+import { useInks } from './theme';
+
+interface SheetProps {
+  title: string;
+  visible: boolean;
+  onClose(): void;
+  children: ReactNode;
+}
+
+/** A sheet laid over the page. */
+export function Sheet({ title, visible, onClose, children }: SheetProps) {
+  const inks = useInks();
+  return (
+    <Portal>
+      <Modal
+        visible={visible}
+        onDismiss={onClose}
+        contentContainerStyle={{
+          backgroundColor: inks.paper,
+          borderWidth: 2,
+          borderColor: inks.ink,
+          margin: 12,
+          padding: 16,
+          maxHeight: '92%',
+          width: '94%',
+          maxWidth: 620,
+          alignSelf: 'center',
+        }}
+      >
+        <View
+          role="dialog"
+          aria-label={title}
+          style={{ gap: 12, maxHeight: '100%', flexShrink: 1 }}
+        >
+          <View
+            style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' }}
+          >
+            <Txt kind="name" heading={2} style={{ flex: 1 }}>
+              {title}
+            </Txt>
+            <Press label="Close" look="bare" icon="close" onPress={onClose}>
+              <></>
+            </Press>
+          </View>
+          <ScrollView tabIndex={0} contentContainerStyle={{ gap: 12 }}>
+            {children}
+          </ScrollView>
+        </View>
+      </Modal>
+    </Portal>
+  );
+}

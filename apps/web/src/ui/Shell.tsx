@@ -1,0 +1,102 @@
+import { usePathname, useRouter } from 'expo-router';
+import { type ReactNode, useCallback, useRef, useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { Icon } from 'react-native-paper';
+import { HelpSheet } from './HelpSheet';
+import { OutboxStrip } from './OutboxStrip';
+import { Txt } from './Txt';
+import { useKeys } from './keys';
+import { FONTS, useInks } from './theme';
+import { useWide } from './useWide';
+
+const PLACES = [
+  { key: 'route', label: 'Route', icon: 'sign-direction', letter: 'r' },
+  { key: 'bench', label: 'Bench', icon: 'ray-start-end', letter: 'b' },
+  { key: 'ledger', label: 'Ledger', icon: 'chart-box-outline', letter: 'l' },
+  { key: 'kit', label: 'Kit', icon: 'toolbox-outline', letter: 'k' },
+];
+
+/** The four places around a page: a bar under the thumb, or a rail on a wide screen. */
+export function Shell({ projectId, children }: { projectId: string; children: ReactNode }) {
+  const inks = useInks();
+  const wide = useWide();
+  const router = useRouter();
+  const path = usePathname();
+  const [help, setHelp] = useState(false);
+  const going = useRef(false);
+  const go = useCallback(
+    (key: string) => router.push(`/p/${projectId}/${key}` as never),
+    [router, projectId],
+  );
+  useKeys(
+    useCallback(
+      (key) => {
+        const place = going.current ? PLACES.find(({ letter }) => letter === key) : undefined;
+        going.current = key === 'g';
+        if (key === 'Escape') setHelp(false);
+        if (key === '?') setHelp(true);
+        if (place) go(place.key);
+        return place !== undefined || key === '?';
+      },
+      [go],
+    ),
+  );
+  const nav = (
+    <View
+      role="navigation"
+      aria-label="Places"
+      style={
+        wide
+          ? { width: 96, borderRightWidth: 2, borderColor: inks.ink, backgroundColor: inks.leaf }
+          : {
+              flexDirection: 'row',
+              borderTopWidth: 2,
+              borderColor: inks.ink,
+              backgroundColor: inks.leaf,
+            }
+      }
+    >
+      {wide ? (
+        <Txt kind="name" style={{ textAlign: 'center', paddingVertical: 18 }}>
+          Cordel
+        </Txt>
+      ) : null}
+      {PLACES.map((place) => {
+        const here = path.includes(`/${place.key}`);
+        const ink = here ? inks.leaf : inks.ink;
+        return (
+          <Pressable
+            key={place.key}
+            role="link"
+            aria-current={here ? 'page' : undefined}
+            onPress={() => go(place.key)}
+            style={{
+              flex: wide ? undefined : 1,
+              height: 62,
+              alignItems: 'center',
+              justifyContent: 'center',
+              gap: 2,
+              backgroundColor: here ? inks.ink : inks.leaf,
+            }}
+          >
+            <Icon source={place.icon} size={24} color={ink} />
+            <Txt style={{ fontFamily: FONTS.semi, fontSize: 14, lineHeight: 18, color: ink }}>
+              {place.label}
+            </Txt>
+          </Pressable>
+        );
+      })}
+    </View>
+  );
+  return (
+    <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column', backgroundColor: inks.paper }}>
+      {wide ? nav : null}
+      <View style={{ flex: 1 }}>
+        <View style={{ flex: 1 }}>{children}</View>
+        <OutboxStrip />
+      </View>
+      {wide ? null : nav}
+      <HelpSheet visible={help} onClose={() => setHelp(false)} />
+    </View>
+  );
+}

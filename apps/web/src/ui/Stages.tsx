@@ -1,0 +1,76 @@
+import { View } from 'react-native';
+import Svg, { Defs, Pattern, Rect } from 'react-native-svg';
+import type { RollUp } from '@cordel/core';
+import { Txt } from './Txt';
+import { useInks } from './theme';
+
+export type StageState = 'done' | 'under way' | 'to come';
+
+export interface Stage {
+  name: string;
+  state: StageState;
+}
+
+/** Where the work on a closure stands. */
+export function stagesOf(
+  row: Pick<
+    RollUp,
+    'total' | 'done' | 'pass' | 'waived' | 'verdict' | 'grade' | 'provisional' | 'fail'
+  >,
+): Stage[] {
+  const spliced = row.total > 0 && row.done === row.total;
+  const judged = row.pass + row.fail;
+  return [
+    { name: 'Plan', state: row.total > 0 ? 'done' : 'to come' },
+    { name: 'Splice', state: spliced ? 'done' : row.done > 0 ? 'under way' : 'to come' },
+    {
+      name: 'Prove',
+      state:
+        row.verdict === 'pass' || row.verdict === 'waived'
+          ? 'done'
+          : judged > 0
+            ? 'under way'
+            : 'to come',
+    },
+  ];
+}
+
+/** Marks of the stages: solid done, hatched under way, outline to come; with words where there is room. */
+export function Stages({ stages, words }: { stages: readonly Stage[]; words?: boolean }) {
+  return (
+    <View
+      role="img"
+      aria-label={stages.map((stage) => `${stage.name}: ${stage.state}`).join(', ')}
+      style={{ flexDirection: 'row', gap: words ? 16 : 5, flexWrap: 'wrap' }}
+    >
+      {stages.map((stage) => (
+        <View key={stage.name} style={{ flexDirection: 'row', alignItems: 'center', gap: 6 }}>
+          <Mark state={stage.state} />
+          {words ? <Txt>{`${stage.name}: ${stage.state}`}</Txt> : null}
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function Mark({ state }: { state: StageState }) {
+  const inks = useInks();
+  const hatch = `stage-${inks.ink.slice(1)}`;
+  const fill = state === 'done' ? inks.ink : state === 'under way' ? `url(#${hatch})` : 'none';
+  return (
+    <Svg width={24} height={15}>
+      <Defs>
+        <Pattern
+          id={hatch}
+          patternUnits="userSpaceOnUse"
+          width={5}
+          height={5}
+          patternTransform="rotate(45)"
+        >
+          <Rect width={2.5} height={5} fill={inks.ink} />
+        </Pattern>
+      </Defs>
+      <Rect x={1} y={1} width={22} height={13} fill={fill} stroke={inks.ink} strokeWidth={1.5} />
+    </Svg>
+  );
+}

@@ -8,10 +8,11 @@ import {
   type RedoRow,
   type SpliceRow,
   type TrayRow,
+  type Verdict,
   type Limits,
   type RollUp,
   type Tally,
-  VERDICTS,
+  URGENCY,
   judgeSplice,
   reasonsFor,
   rollUp,
@@ -197,12 +198,6 @@ async function groups<Row extends RollUp>(
 const meanOf = (tally: Tally): number =>
   tally.figures === 0 ? -Infinity : tally.sumHalf / tally.figures;
 
-/** What needs a person first comes first. */
-const URGENCY = { fail: 0, open: 1, provisional: 2, waived: 3, pass: 4 } as const satisfies Record<
-  (typeof VERDICTS)[number],
-  number
->;
-
 export const spliceRowColumns = {
   id: splices.id,
   closureId: splices.closureId,
@@ -245,7 +240,8 @@ export async function spliceRows(
     await asked(db, projectId, query),
     query.verdict ? eq(splices.verdict, query.verdict) : undefined,
   );
-  const urgency = sql`array_position(array['fail','open','provisional','waived','pass'], ${splices.verdict})`;
+  const ranked = Object.keys(URGENCY).sort((a, b) => URGENCY[a as Verdict] - URGENCY[b as Verdict]);
+  const urgency = sql`array_position(${`{${ranked.join(',')}}`}::text[], ${splices.verdict})`;
   const order = {
     route: routeOrder,
     worst: [sql`${desc(splices.half)} nulls last`, ...routeOrder],

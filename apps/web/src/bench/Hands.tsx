@@ -18,7 +18,7 @@ export function Hands({ bench }: { bench: Bench }) {
         style={{ flexDirection: 'row', alignItems: 'flex-start', justifyContent: 'space-between' }}
       >
         <End splice={fiber} side="A" mass={mass} sleeve={sleeve.splices} />
-        {mass ? null : <SleeveMark />}
+        {mass || bench.mode === 'measure' ? null : <SleeveMark />}
         <End splice={fiber} side="B" mass={mass} sleeve={sleeve.splices} />
       </View>
     </View>
@@ -58,18 +58,15 @@ function End({
       <Txt kind="strong" style={{ textAlign: 'center', fontSize: 18 }}>
         {`${view.fiberName(cable, number)} ${address.fiber.words}`}
       </Txt>
+      {address.unitWords ? <Txt style={{ textAlign: 'center' }}>{address.unitWords}</Txt> : null}
       <Txt style={{ textAlign: 'center' }}>{placeWords(address)}</Txt>
     </View>
   );
 }
 
-/** Such as `tube 11 rose · 5th · SL`. */
-function placeWords(address: FiberAddress): string {
-  const { position } = address.place;
-  return [address.unitWords, `${position}${ordinal(position)}`, address.fiber.letters]
-    .filter(Boolean)
-    .join(' · ');
-}
+/** Such as `5th · SL`. */
+const placeWords = ({ place, fiber }: FiberAddress): string =>
+  `${place.position}${ordinal(place.position)} · ${fiber.letters}`;
 
 function ordinal(count: number): string {
   if (count % 100 >= 11 && count % 100 <= 13) return 'th';

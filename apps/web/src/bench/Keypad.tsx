@@ -11,7 +11,7 @@ const ROWS = [
 
 /** The keypad: digits in hundredths, a point for thousandths; a sign where readings can be gains. */
 export function Keypad({ onKey, signed }: { onKey(key: string): void; signed: boolean }) {
-  const rows = [...ROWS, [signed ? 'sign' : '.', '0', 'back']];
+  const rows = [...ROWS, signed ? ['sign', '.', '0', 'back'] : ['.', '0', 'back']];
   const labels: Record<string, string> = { back: 'Delete', sign: 'Plus or minus', '.': 'Point' };
   const faces: Record<string, string> = { sign: '±' };
   return (
@@ -35,11 +35,6 @@ export function Keypad({ onKey, signed }: { onKey(key: string): void; signed: bo
               )}
             </Press>
           ))}
-          {signed && row.includes('sign') ? (
-            <Press aria-label="Point" onPress={() => onKey('.')} style={{ flex: 1, height: 52 }}>
-              <Txt style={{ fontFamily: FONTS.bold, fontSize: 24, lineHeight: 30 }}>.</Txt>
-            </Press>
-          ) : null}
         </View>
       ))}
     </View>

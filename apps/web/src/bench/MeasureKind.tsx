@@ -1,6 +1,8 @@
+import { useState } from 'react';
+import { View } from 'react-native';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
-import { View } from 'react-native';
+import { Press } from '@/ui/Press';
 import type { BenchDraft } from './draft';
 import type { Bench } from './useBench';
 
@@ -11,24 +13,43 @@ const KINDS: { value: BenchDraft['kind']; label: string }[] = [
   { value: 'insertion', label: 'Insertion' },
 ];
 
-/** What is being measured: wavelength and direction. It stays until changed. */
+/** What is being measured: wavelength and direction. Folded away once chosen. */
 export function MeasureKind({ bench }: { bench: Bench }) {
   const { project } = useProjectView();
-  const start = { sleeve: null, typed: {}, cursor: 0 };
+  const [open, setOpen] = useState(false);
+  const kind = KINDS.find((entry) => entry.value === bench.draft.kind)!;
+  const choose = (part: Partial<BenchDraft>) => {
+    bench.change({ sleeve: null, typed: {}, cursor: 0, ...part });
+  };
   return (
     <View style={{ gap: 8 }}>
-      <Choice
-        label="Wavelength"
-        value={String(bench.nm)}
-        options={project.limits.wavelengths.map((nm) => ({ value: String(nm), label: `${nm} nm` }))}
-        onChange={(nm) => bench.change({ ...start, wavelengthNm: Number(nm) })}
+      <Press
+        icon={open ? 'chevron-up' : 'tune-variant'}
+        label={`${kind.label} at ${bench.nm} nm`}
+        aria-expanded={open}
+        look="dark"
+        onPress={() => setOpen(!open)}
       />
-      <Choice
-        label="Figure"
-        value={bench.draft.kind}
-        options={KINDS}
-        onChange={(kind) => bench.change({ ...start, kind })}
-      />
+      {open ? (
+        <>
+          <Choice
+            label="Wavelength"
+            value={String(bench.nm)}
+            options={project.limits.wavelengths.map((nm) => ({
+              value: String(nm),
+              label: `${nm} nm`,
+            }))}
+            onChange={(nm) => choose({ wavelengthNm: Number(nm) })}
+          />
+          <Choice
+            label="Figure"
+            value={bench.draft.kind}
+            options={KINDS}
+            onChange={(next) => choose({ kind: next })}
+          />
+          <Press label="Done" onPress={() => setOpen(false)} />
+        </>
+      ) : null}
     </View>
   );
 }

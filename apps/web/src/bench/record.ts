@@ -10,8 +10,8 @@ const entry = (spliceId: string) => ({
   at: new Date().toISOString(),
 });
 
-/** A new try on a joint, with the splicer's estimate in thousandths of a dB. */
-export function newAttempt(spliceId: string, estimateMdb: number): Attempt {
+/** A new try on a joint, with the splicer's estimate in thousandths of a dB where it was read. */
+export function newAttempt(spliceId: string, estimateMdb: number | null): Attempt {
   const base = entry(spliceId);
   return {
     type: 'attempt',

@@ -131,33 +131,28 @@ export function useBench(work: Work, mode: BenchMode) {
     return list.length === 1 ? name : `${name}–${list.at(-1)!.fiberA}`;
   };
 
-  const entriesTyped = (): Evidence[] | null => {
-    const bad = fibers.findIndex((splice) => !read(splice).ok);
-    if (bad >= 0 || fibers.length === 0) {
-      change({ sleeve: sleeve?.key ?? null, cursor: Math.max(0, bad) });
-      return null;
-    }
-    return fibers.map((splice) => {
+  /** A ribbon that is redone had its arc on every fiber, whether its figure was typed or not. */
+  const entriesTyped = (): Evidence[] =>
+    fibers.map((splice) => {
       const loss = read(splice);
-      const mdb = loss.ok ? loss.value : 0;
-      if (mode !== 'measure') return newAttempt(splice.id, mdb);
+      if (mode !== 'measure') return newAttempt(splice.id, loss.ok ? loss.value : null);
       const tryId = splice.standing.tries.at(-1)?.tryId ?? null;
-      return newReading(splice.id, tryId, {
+      const figure = {
         ...readingKind(draft.kind),
         wavelengthNm: nm,
-        lossMdb: mdb,
-      });
+        lossMdb: loss.ok ? loss.value : 0,
+      };
+      return newReading(splice.id, tryId, figure);
     });
-  };
 
-  /** Records what is typed; a ribbon goes fiber by fiber first. `again` stays for another try. */
+  /** Records what is typed; kept, a ribbon goes fiber by fiber first. `again` stays for another try. */
   const keep = (again: boolean) => {
     if (!fiber || !sleeve) return;
     if (!read(fiber).ok) return change({ sleeve: sleeve.key, cursor });
-    const rest = fibers.findIndex((splice, index) => index > cursor && !read(splice).ok);
+    const after = fibers.findIndex((splice, index) => index > cursor && !read(splice).ok);
+    const rest = after >= 0 ? after : fibers.findIndex((splice) => !read(splice).ok);
     if (!again && rest >= 0) return change({ sleeve: sleeve.key, cursor: rest });
     const entries = entriesTyped();
-    if (!entries) return;
     const said = `${words(fibers)}: ${mode === 'measure' ? `${nm} nm` : 'estimate'}`;
     recordEvidence(entries, said);
     const last = { sleeve: sleeve.key, entries, words: words(fibers) };

@@ -8,6 +8,7 @@ import {
   type RollUp,
   type SpliceRow,
   type TrayRow,
+  URGENCY,
   formatDistance,
   formatHalf,
   plural,
@@ -19,7 +20,7 @@ import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 import { useInks } from '@/ui/theme';
 import { VERDICT_INKS, VERDICT_WORDS, gradeWord, groupWords, lossWords } from '@/ui/words';
-import { type LedgerView, useLedgerParams } from './useLedgerParams';
+import { type LedgerParams, type LedgerView, useLedgerParams } from './useLedgerParams';
 
 type AnyRow = ClosureRow | TrayRow | FiberRow | SpliceRow | RedoRow;
 
@@ -36,7 +37,7 @@ export function LedgerList() {
   });
   const closures = params.view === 'closures';
   const rows: AnyRow[] = closures
-    ? (summary.data?.closures ?? [])
+    ? closuresShown(summary.data?.closures ?? [], params)
     : (paged.data?.pages.flatMap((page) => page.rows) ?? []);
   const total = closures ? rows.length : (paged.data?.pages[0]?.total ?? 0);
   const query = closures ? summary : paged;
@@ -96,6 +97,26 @@ export function LedgerList() {
       </View>
     );
   }
+}
+
+/** Closures are all at hand: filtered and sorted here, as the server does with rows that come in pages. */
+function closuresShown(
+  rows: readonly ClosureRow[],
+  { q, verdict, sort }: LedgerParams,
+): ClosureRow[] {
+  const words = q.toLowerCase().split(/\s+/).filter(Boolean);
+  const shown = rows.filter(
+    (row) =>
+      (verdict === '' || row.verdict === verdict) &&
+      words.every((word) => row.name.toLowerCase().includes(word)),
+  );
+  const keys: Record<LedgerParams['sort'], (row: ClosureRow) => number> = {
+    route: () => 0,
+    worst: (row) => -(row.maxHalf ?? -Infinity),
+    mean: (row) => (row.figures === 0 ? Infinity : -row.sumHalf / row.figures),
+    verdict: (row) => URGENCY[row.verdict],
+  };
+  return shown.sort((a, b) => keys[sort](a) - keys[sort](b) || 0);
 }
 
 function rowKey(row: AnyRow): string {

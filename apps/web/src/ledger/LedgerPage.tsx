@@ -94,14 +94,7 @@ function LedgerHead() {
           </Txt>
         </Txt>
       ) : null}
-      <ScrollView
-        horizontal
-        showsHorizontalScrollIndicator={false}
-        style={{ marginHorizontal: -16, flexGrow: 0 }}
-        contentContainerStyle={{ paddingHorizontal: 16, gap: 6 }}
-        role="tablist"
-        tabIndex={0}
-      >
+      <View role="tablist" style={{ flexDirection: 'row', gap: 4 }}>
         {VIEWS.map((view) => (
           <Press
             key={view}
@@ -110,11 +103,13 @@ function LedgerHead() {
             label={VIEW_LABELS[view]}
             look={params.view === view ? 'dark' : 'plain'}
             onPress={() => go({ view, open: '' })}
+            textSize={16}
+            style={{ paddingHorizontal: 4, flexGrow: 1 }}
           />
         ))}
-      </ScrollView>
-      {params.view === 'closures' ? null : <Search />}
-      {params.view === 'closures' ? null : (
+      </View>
+      <Search />
+      {
         <ScrollView
           horizontal
           showsHorizontalScrollIndicator={false}
@@ -145,7 +140,7 @@ function LedgerHead() {
                 />
               ))}
         </ScrollView>
-      )}
+      }
       <ExportSheet visible={exporting} onClose={() => setExporting(false)} />
     </View>
   );

@@ -52,14 +52,12 @@ export function RouteLeaf({ row, parent, first, last }: RouteLeafProps) {
             }
             right={<Txt kind="strong">{`${row.done} of ${row.total}`}</Txt>}
           />
-          <Row
-            left={<Stages stages={stagesOf(row)} />}
-            right={
-              <Txt kind="small" ink="ink2">
-                {lossWords(row)}
-              </Txt>
-            }
-          />
+          <View style={{ gap: 4, paddingTop: 2 }}>
+            <Stages stages={stagesOf(row)} />
+            <Txt kind="small" ink="ink2">
+              {lossWords(row)}
+            </Txt>
+          </View>
         </Leaf>
       </Pressable>
     </View>

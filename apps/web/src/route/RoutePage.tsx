@@ -121,7 +121,7 @@ function WideRoute({ head, rows }: { head: React.ReactNode; rows: ClosureRow[] }
         role="region"
         aria-label="Closures along the route"
         onLayout={(event) => setRoom(event.nativeEvent.layout.width)}
-        contentContainerStyle={{ width, height: 276 }}
+        contentContainerStyle={{ width, height: 244 }}
       >
         <SaggingCord width={width} />
         {rows.map((row, index) => (

@@ -17,7 +17,7 @@ import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
-import { useInks } from '@/ui/theme';
+import { FONTS, useInks } from '@/ui/theme';
 import { type Import, useImport } from './useImport';
 
 export const EXAMPLE = `closure,tray,slot,cable A,fiber A,cable B,fiber B,method
@@ -137,7 +137,7 @@ function ColumnChoice({ column, flow }: { column: ListColumn; flow: Import }) {
           minHeight: 48,
           minWidth: 150,
           fontSize: 16,
-          fontFamily: 'inherit',
+          fontFamily: FONTS.regular,
           background: inks.leaf,
           color: inks.ink,
           border: `2px solid ${index === null ? inks.accent : inks.ink}`,

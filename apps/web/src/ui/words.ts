@@ -1,11 +1,4 @@
-import {
-  GRADES,
-  type RollUp,
-  type Verdict,
-  formatHalf,
-  formatLoss,
-  formatMean,
-} from '@cordel/core';
+import { GRADES, type RollUp, type Verdict, formatLoss, formatMean } from '@cordel/core';
 import type { Inks } from './theme';
 
 /** How a verdict is said of one splice. */
@@ -40,7 +33,7 @@ export function groupWords(row: RollUp): { words: string; ink: keyof Inks } {
 export function lossWords(row: RollUp): string {
   if (row.maxHalf === null || row.figures === 0) return 'no loss yet';
   const grade = row.grade === 'estimate' ? 'estimates' : row.grade;
-  return `worst ${formatHalf(row.maxHalf)} · mean ${formatMean(row.sumHalf, row.figures)} dB · ${grade}`;
+  return `worst ${formatMean(row.maxHalf, 1)} · mean ${formatMean(row.sumHalf, row.figures)} dB · ${grade}`;
 }
 
 export const gradeWord = (rank: number | null): string =>

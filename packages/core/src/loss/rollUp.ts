@@ -51,3 +51,12 @@ function groupVerdict(tally: Tally, meanOver: boolean): Verdict {
   if (meanOver) return 'fail';
   return tally.pass === 0 ? 'waived' : 'pass';
 }
+
+/** The order of verdicts in which a person is needed. */
+export const URGENCY: Record<Verdict, number> = {
+  fail: 0,
+  open: 1,
+  provisional: 2,
+  waived: 3,
+  pass: 4,
+};

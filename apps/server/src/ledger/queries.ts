@@ -1,5 +1,7 @@
 import { type SQL, and, asc, desc, eq, sql } from 'drizzle-orm';
 import {
+  EMPTY_TALLY,
+  addTally,
   type ClosureRow,
   type FiberRow,
   type GroupKind,
@@ -21,7 +23,7 @@ import {
 import { type Db, rowsOf } from '../db/client.ts';
 import { closures, splices } from '../db/schema.ts';
 import { bySplice, evidenceOf, idArray } from '../evidence/queries.ts';
-import { getCables, getProject } from '../projects/queries.ts';
+import { getCables, getClosures, getProject } from '../projects/queries.ts';
 import { allSchemes } from '../schemes/queries.ts';
 import { refresh } from './refresh.ts';
 import { searchCondition } from './search.ts';
@@ -47,80 +49,37 @@ export async function closureRows(
 ): Promise<{ project: RollUp; closures: ClosureRow[] }> {
   const { limits } = await getProject(db, projectId);
   await refresh(db, projectId);
-  const rows = await rowsOf<Tally & Omit<ClosureRow, keyof RollUp>>(
+  const trays = new Map<string, (Tally & { tray: number })[]>();
+  for (const row of await rowsOf<Tally & { closureId: string; tray: number }>(
     db,
-    sql`select c.id as "closureId", c.name, c.distance::float8 as distance, c.branch_of as "branchOf",
-          jsonb_array_length(c.trays) as "trayCount", t.*
-        from closures c left join (
-          select s.closure_id, ${TALLY} from splices s where s.project_id = ${projectId} group by s.closure_id
-        ) t on t.closure_id = c.id
-        where c.project_id = ${projectId}
-        order by c.distance nulls last, c.ordinal, c.name`,
-  );
-  const list = rows.map((row) => {
-    const { closureId, name, distance, branchOf, trayCount } = row;
-    return {
-      closureId,
-      name,
-      distance,
-      branchOf,
-      trayCount,
-      ...rollUp(tallyOf(row), 'closure', limits),
-    };
+    sql`select s.closure_id as "closureId", s.tray, ${TALLY} from splices s
+        where s.project_id = ${projectId} group by s.closure_id, s.tray order by s.tray`,
+  )) {
+    const list = trays.get(row.closureId);
+    if (list) list.push(row);
+    else trays.set(row.closureId, [row]);
+  }
+  const closures = (await getClosures(db, projectId)).map((closure): ClosureRow => {
+    const own = trays.get(closure.id) ?? [];
+    const traysOver = own
+      .filter((tray) => tray.fail === 0 && rollUp(tray, 'tray', limits).verdict === 'fail')
+      .map(({ tray }) => tray);
+    const { id: closureId, name, distance, branchOf } = closure;
+    const tally = own.reduce(addTally, EMPTY_TALLY);
+    const trayCount = closure.trays.length;
+    const judged = rollUp(tally, 'closure', limits, traysOver.length);
+    return { closureId, name, distance, branchOf, trayCount, traysOver, ...judged };
   });
+  const whole = closures.reduce(addTally, EMPTY_TALLY);
+  const failing = closures.filter((row) => row.verdict === 'fail').length;
   return {
-    project: rollUp(list.reduce(addTally, EMPTY), 'closure', { ...limits, mean: NO_MEANS }),
-    closures: list,
+    project: rollUp(whole, 'closure', { ...limits, mean: NO_MEANS }, failing),
+    closures,
   };
 }
 
+/** A project as a whole has no mean of its own to keep. */
 const NO_MEANS: Limits['mean'] = { fiber: null, tray: null, closure: null };
-const EMPTY: Tally = {
-  total: 0,
-  open: 0,
-  provisional: 0,
-  pass: 0,
-  fail: 0,
-  waived: 0,
-  redo: 0,
-  figures: 0,
-  sumHalf: 0,
-  maxHalf: null,
-  weakest: null,
-};
-
-/** The counts of a row; a closure without splices has none. */
-const tallyOf = (row: Tally): Tally => ({
-  total: row.total ?? 0,
-  open: row.open ?? 0,
-  provisional: row.provisional ?? 0,
-  pass: row.pass ?? 0,
-  fail: row.fail ?? 0,
-  waived: row.waived ?? 0,
-  redo: row.redo ?? 0,
-  figures: row.figures ?? 0,
-  sumHalf: row.sumHalf ?? 0,
-  maxHalf: row.maxHalf,
-  weakest: row.weakest,
-});
-
-function addTally(sum: Tally, row: Tally): Tally {
-  const either = (pick: (...values: number[]) => number, a: number | null, b: number | null) =>
-    a === null ? b : b === null ? a : pick(a, b);
-  return {
-    total: sum.total + row.total,
-    open: sum.open + row.open,
-    provisional: sum.provisional + row.provisional,
-    pass: sum.pass + row.pass,
-    fail: sum.fail + row.fail,
-    waived: sum.waived + row.waived,
-    redo: sum.redo + row.redo,
-    figures: sum.figures + row.figures,
-    sumHalf: sum.sumHalf + row.sumHalf,
-    maxHalf: either(Math.max, sum.maxHalf, row.maxHalf),
-    weakest: either(Math.min, sum.weakest, row.weakest),
-  };
-}
 
 /** Conditions a query sets on the splices that a row must have one of. */
 async function asked(db: Db, projectId: string, query: LedgerQuery): Promise<SQL | undefined> {
@@ -186,7 +145,7 @@ async function groups<Row extends RollUp>(
   await refresh(db, projectId);
   const tallies = await rowsOf<Row>(db, statement);
   const rows = tallies
-    .map((row) => ({ ...row, ...rollUp(tallyOf(row), kind, limits) }))
+    .map((row) => ({ ...row, ...rollUp(row, kind, limits) }))
     .filter((row) => query.verdict === undefined || row.verdict === query.verdict);
   if (query.sort === 'worst')
     rows.sort((a, b) => (b.maxHalf ?? -Infinity) - (a.maxHalf ?? -Infinity));

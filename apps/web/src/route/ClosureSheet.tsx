@@ -5,7 +5,7 @@ import { useLedger, useSummary } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { ClosurePicture } from '@/ledger/ClosurePicture';
 import { Leaf } from '@/ui/Leaf';
-import { Empty, Waiting } from '@/ui/Notice';
+import { Empty, Notice, Waiting } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 import { Stages, stagesOf } from '@/ui/Stages';
 import { Txt } from '@/ui/Txt';
@@ -48,6 +48,12 @@ export function ClosureSheet({ closureId, titled }: { closureId: string; titled?
         </View>
         <Stages stages={stagesOf(row)} words />
       </View>
+      {row.traysOver.length > 0 ? (
+        <Notice word={`Mean of tray ${row.traysOver.join(', ')} over its limit.`} ink="accent">
+          No splice of it fails alone. Its fibers are high together: look at the tray for a bend or
+          a pinch before breaking a joint.
+        </Notice>
+      ) : null}
       <NextStep row={row} />
       <View style={{ flexDirection: wide ? 'row' : 'column', gap: 24 }}>
         <View style={{ flex: wide ? 3 : undefined }}>

@@ -1,4 +1,11 @@
-import { GRADES, type RollUp, type Verdict, formatLoss, formatMean } from '@cordel/core';
+import {
+  type ClosureRow,
+  GRADES,
+  type RollUp,
+  type Verdict,
+  formatLoss,
+  formatMean,
+} from '@cordel/core';
 import type { Inks } from './theme';
 
 /** How a verdict is said of one splice. */
@@ -19,9 +26,15 @@ export const VERDICT_INKS: Record<Verdict, keyof Inks> = {
 };
 
 /** How a group of splices is said, with what needs doing first. */
-export function groupWords(row: RollUp): { words: string; ink: keyof Inks } {
+export function groupWords(row: RollUp & Partial<Pick<ClosureRow, 'traysOver'>>): {
+  words: string;
+  ink: keyof Inks;
+} {
   if (row.total === 0) return { words: 'no plan yet', ink: 'ink2' };
   if (row.redo > 0) return { words: `${row.redo} to redo`, ink: 'accent' };
+  const trays = row.traysOver ?? [];
+  if (row.verdict === 'fail' && trays.length > 0)
+    return { words: `mean of tray ${trays.join(', ')} over`, ink: 'accent' };
   if (row.verdict === 'fail')
     return { words: row.meanOver ? 'mean over limit' : 'fail', ink: 'accent' };
   if (row.verdict === 'open') return { words: row.done === 0 ? 'planned' : 'splicing', ink: 'ink' };

@@ -32,6 +32,8 @@ export const closureRowSchema = z.object({
   distance: z.number().nullable(),
   branchOf: idSchema.nullable(),
   trayCount: z.int(),
+  /** Trays that fail by their mean though none of their splices has to. */
+  traysOver: z.array(z.int()),
 });
 
 export const trayRowSchema = z.object({

@@ -17,9 +17,9 @@ const TENTHS: Record<string, number> = {
 
 const WORDS: Record<string, string> = { '"': 'in', "'": 'ft', '\u2032': 'ft', '\u2033': 'in' };
 
-/** A number, a mixed number or a fraction: `12.4`, `5 1/4`, `3/8`. */
+/** A fraction, a number or a mixed number, and its unit: `3/8`, `12.4`, `5 1/4`. */
 const PART =
-  /^\s*(\d+(?:\.\d+)?|\.\d+)?(?:\s*(\d+)\/(\d+))?\s*(km|cm|mm|m|mi|ft|in|'|"|\u2032|\u2033)?/i;
+  /^(?:(\d+)\/(\d+)|(\d+(?:\.\d+)?|\.\d+)(?:\s+(\d+)\/(\d+))?)\s*(km|cm|mm|mi|m|ft|in|'|"|\u2032|\u2033)?/i;
 
 /**
  * Reads a distance as whole tenths of a millimeter: `12.4 km`, `133mm`, `5 1/4 in`, `5' 3 1/2"`.
@@ -35,13 +35,12 @@ export function parseDistance(text: string, unit: DistanceUnit): Parsed<number> 
   let tenths = 0;
   while (rest !== '') {
     const match = PART.exec(rest);
-    if (!match || (match[1] === undefined && match[2] === undefined)) {
-      return refused(`“${text.trim()}” is no distance: type it ${example}.`);
-    }
-    const [all, whole, numerator, denominator, suffix] = match;
-    if (denominator !== undefined && Number(denominator) === 0)
-      return refused('A fraction cannot be over 0.');
-    const value = Number(whole ?? 0) + (numerator ? Number(numerator) / Number(denominator) : 0);
+    if (!match) return refused(`“${text.trim()}” is no distance: type it ${example}.`);
+    const [all, over, under, whole, above, below, suffix] = match;
+    const numerator = Number(over ?? above ?? 0);
+    const denominator = Number(under ?? below ?? 1);
+    if (denominator === 0) return refused('A fraction cannot be over 0.');
+    const value = Number(whole ?? 0) + numerator / denominator;
     const word = suffix ? (WORDS[suffix] ?? suffix.toLowerCase()) : unit;
     tenths += value * (TENTHS[word] ?? Number.NaN);
     rest = rest.slice(all.length).trim();
@@ -57,5 +56,6 @@ export function formatDistance(tenths: number, unit: DistanceUnit): string {
 
 /** Prints a distance for a form, with no figure lost: as many decimals as the unit needs. */
 export function spellDistance(tenths: number, unit: DistanceUnit): string {
-  return `${Number((tenths / (TENTHS[unit] ?? Number.NaN)).toFixed(7))} ${unit}`;
+  const value = (tenths / (TENTHS[unit] ?? Number.NaN)).toFixed(7);
+  return `${value.replace(/\.?0+$/, '')} ${unit}`;
 }

@@ -1,0 +1,14 @@
+/** Core, demo and server run in Node as they are; the web app through jest-expo. */
+const swc = {
+  '^.+\\.tsx?$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' } }],
+};
+const node = { testEnvironment: 'node', transform: swc, extensionsToTreatAsEsm: [] };
+
+module.exports = {
+  projects: [
+    { ...node, displayName: 'core', rootDir: 'packages/core' },
+    { ...node, displayName: 'demo', rootDir: 'packages/demo' },
+    '<rootDir>/apps/server/jest.config.cjs',
+    '<rootDir>/apps/web/jest.config.cjs',
+  ],
+};

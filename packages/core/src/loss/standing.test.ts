@@ -1,0 +1,125 @@
+import { scribe } from './scribe.testing.ts';
+import { standingOf } from './standing.ts';
+
+describe('what stands of a splice', () => {
+  it('nothing stands of nothing', () => {
+    expect(standingOf([])).toEqual({ tries: [], figures: [], directions: [], ruling: null });
+  });
+
+  it('the last try is the joint: figures of an earlier one do not count', () => {
+    const s = scribe();
+    const evidence = [
+      s.attempt(120),
+      s.oneWay('AB', 1310, 300),
+      s.oneWay('BA', 1310, 100),
+      s.attempt(20),
+    ];
+    const standing = standingOf(evidence);
+    expect(standing.tries).toHaveLength(2);
+    expect(standing.figures).toEqual([{ grade: 'estimate', wavelengthNm: null, half: 40 }]);
+    expect(standing.directions).toEqual([]);
+  });
+
+  it('both directions make a two-way mean, kept exact in halves', () => {
+    const s = scribe();
+    const standing = standingOf([
+      s.attempt(20),
+      s.oneWay('AB', 1550, 313),
+      s.oneWay('BA', 1550, -272),
+    ]);
+    expect(standing.figures[0]).toEqual({ grade: 'two-way', wavelengthNm: 1550, half: 41 });
+    expect(standing.directions).toEqual([{ wavelengthNm: 1550, AB: 313, BA: -272 }]);
+  });
+
+  it('one direction is one-way, and only that', () => {
+    const s = scribe();
+    const standing = standingOf([s.attempt(20), s.oneWay('BA', 1310, -200)]);
+    expect(standing.figures[0]).toEqual({ grade: 'one-way', wavelengthNm: 1310, half: -400 });
+  });
+
+  it('directions at two wavelengths do not pair', () => {
+    const s = scribe();
+    const standing = standingOf([
+      s.attempt(20),
+      s.oneWay('AB', 1310, 30),
+      s.oneWay('BA', 1550, 40),
+    ]);
+    expect(standing.figures.map((figure) => figure.grade)).toEqual([
+      'one-way',
+      'one-way',
+      'estimate',
+    ]);
+  });
+
+  it('of several readings of a kind the last recorded counts', () => {
+    const s = scribe();
+    const evidence = [
+      s.attempt(20),
+      s.oneWay('AB', 1310, 300),
+      s.oneWay('BA', 1310, 10),
+      s.oneWay('AB', 1310, 50),
+    ];
+    expect(standingOf(evidence).figures[0]).toMatchObject({ half: 60 });
+  });
+
+  it('between a pair and a mean entered by hand the later counts', () => {
+    const s = scribe();
+    const pair = [s.attempt(20), s.oneWay('AB', 1310, 30), s.oneWay('BA', 1310, 50)];
+    const mean = s.measured('two-way', 1310, 90);
+    expect(standingOf([...pair, mean]).figures[0]).toMatchObject({ half: 180 });
+    expect(standingOf([pair[0]!, mean, pair[1]!, pair[2]!]).figures[0]).toMatchObject({ half: 80 });
+  });
+
+  it('a correction counts in place of what it corrects, and a void entry takes it back', () => {
+    const s = scribe();
+    const first = s.attempt(200);
+    const fixed = s.correct(first, { estimateMdb: 20 });
+    expect(standingOf([first, fixed]).tries).toEqual([fixed]);
+    expect(standingOf([first, fixed]).figures[0]).toMatchObject({ half: 40 });
+    const gone = s.correct(fixed, { void: true });
+    expect(standingOf([first, fixed, gone]).tries).toEqual([]);
+    const reading = s.oneWay('AB', 1310, 999);
+    const back = s.correct(reading, { void: true });
+    expect(standingOf([reading, back]).figures).toEqual([]);
+  });
+
+  it('a correction of an early try does not make it the last', () => {
+    const s = scribe();
+    const first = s.attempt(120);
+    const second = s.attempt(30);
+    const late = s.correct(first, { estimateMdb: 130 });
+    expect(standingOf([first, second, late]).tries.map((attempt) => attempt.estimateMdb)).toEqual([
+      130, 30,
+    ]);
+  });
+
+  it('taking back the last try brings the one before back into force, with its figures', () => {
+    const s = scribe();
+    const first = s.attempt(120);
+    const reading = s.oneWay('AB', 1310, 70);
+    const second = s.attempt(30);
+    const undone = s.correct(second, { void: true });
+    expect(standingOf([first, reading, second, undone]).figures).toEqual([
+      { grade: 'one-way', wavelengthNm: 1310, half: 140 },
+      { grade: 'estimate', wavelengthNm: null, half: 240 },
+    ]);
+  });
+
+  it('two people correcting the same entry: the later counts, both are kept', () => {
+    const s = scribe();
+    const first = s.attempt(200);
+    const one = s.correct(first, { estimateMdb: 20 });
+    const other = s.correct(first, { estimateMdb: 30 });
+    expect(standingOf([first, one, other]).tries).toEqual([other]);
+  });
+
+  it('a waiver is for the joint as it was: a new try ends it; a skip stays until reopened', () => {
+    const s = scribe();
+    const waived = [s.attempt(200), s.ruling('waive', 'Owner accepts.')];
+    expect(standingOf(waived).ruling?.kind).toBe('waive');
+    expect(standingOf([...waived, s.attempt(20)]).ruling).toBeNull();
+    const dead = [s.ruling('dead')];
+    expect(standingOf(dead).ruling?.kind).toBe('dead');
+    expect(standingOf([...dead, s.ruling('reopen', 'Found alive.')]).ruling).toBeNull();
+  });
+});

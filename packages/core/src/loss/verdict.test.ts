@@ -1,0 +1,283 @@
+import fc from 'fast-check';
+import type { Limits } from '../record/limits.ts';
+import { limitsSchema } from '../record/limits.ts';
+import { BUILT_IN_LIMITS } from './profiles.ts';
+import { reasonsFor } from './reasons.ts';
+import { type Scribe, scribe } from './scribe.testing.ts';
+import { standingOf } from './standing.ts';
+import { adviseEstimate, isOver, judgeSplice } from './verdict.ts';
+
+const strict = BUILT_IN_LIMITS[0]!;
+const lenient = BUILT_IN_LIMITS[1]!;
+const byEstimate: Limits = { ...strict, grade: 'estimate' };
+
+const judge = (write: (s: Scribe) => Parameters<typeof standingOf>[0], limits: Limits = strict) =>
+  judgeSplice(standingOf(write(scribe())), 'single', limits);
+
+const both = (s: Scribe, nm: number, loss: number) => [
+  s.oneWay('AB', nm, loss),
+  s.oneWay('BA', nm, loss),
+];
+
+describe('the verdict on a splice', () => {
+  it('is open while nothing is recorded', () => {
+    expect(judge(() => [])).toEqual({
+      verdict: 'open',
+      redo: false,
+      figure: null,
+      missing: [1310, 1550],
+      tries: 0,
+    });
+  });
+
+  it('is provisional on an estimate where two-way decides: an estimate is no measured loss', () => {
+    const judged = judge((s) => [s.attempt(20)]);
+    expect(judged).toMatchObject({
+      verdict: 'provisional',
+      redo: false,
+      missing: [1310, 1550],
+      tries: 1,
+    });
+  });
+
+  it('asks for a redo on a high estimate, before anything is measured', () => {
+    expect(judge((s) => [s.attempt(60)])).toMatchObject({ verdict: 'provisional', redo: true });
+    expect(judge((s) => [s.attempt(50)])).toMatchObject({ redo: false });
+  });
+
+  it('leaves a high estimate alone once the two-way mean is good', () => {
+    const judged = judge((s) => [s.attempt(120), ...both(s, 1310, 40), ...both(s, 1550, 50)]);
+    expect(judged).toMatchObject({ verdict: 'pass', redo: false, missing: [] });
+    expect(judged.figure).toEqual({ grade: 'two-way', wavelengthNm: 1550, half: 100 });
+  });
+
+  it('does not fail a splice on one high direction: small onto large mode field reads high', () => {
+    // Common practice, no source: a splice that reads high one way and negative the other is no bad splice.
+    const judged = judge((s) => [s.attempt(20), s.oneWay('AB', 1310, 313)]);
+    expect(judged).toMatchObject({ verdict: 'provisional', redo: false });
+    const proven = judge((s) => [
+      s.attempt(20),
+      s.oneWay('AB', 1310, 313),
+      s.oneWay('BA', 1310, -273),
+      ...both(s, 1550, 20),
+    ]);
+    expect(proven.verdict).toBe('pass');
+  });
+
+  it('compares exactly at the limit, to half a thousandth', () => {
+    const at = judge((s) => [
+      s.attempt(20),
+      s.oneWay('AB', 1310, 150),
+      s.oneWay('BA', 1310, 50),
+      ...both(s, 1550, 10),
+    ]);
+    expect(at.verdict).toBe('pass');
+    const over = judge((s) => [
+      s.attempt(20),
+      s.oneWay('AB', 1310, 151),
+      s.oneWay('BA', 1310, 50),
+      ...both(s, 1550, 10),
+    ]);
+    expect(over).toMatchObject({ verdict: 'fail', redo: true });
+  });
+
+  it('fails on one wavelength at once, the other still missing', () => {
+    const judged = judge((s) => [s.attempt(20), ...both(s, 1550, 160)]);
+    expect(judged).toMatchObject({ verdict: 'fail', redo: true, missing: [1310] });
+  });
+
+  it('waits for every wavelength of the project', () => {
+    expect(judge((s) => [s.attempt(20), ...both(s, 1310, 20)])).toMatchObject({
+      verdict: 'provisional',
+      missing: [1550],
+    });
+  });
+
+  it('fails at a wavelength nobody asked for, too', () => {
+    const judged = judge((s) => [
+      s.attempt(20),
+      ...both(s, 1310, 20),
+      ...both(s, 1550, 20),
+      ...both(s, 1625, 400),
+    ]);
+    expect(judged.verdict).toBe('fail');
+  });
+
+  it('one-way is enough for the lenient school, a power meter too', () => {
+    expect(judge((s) => [s.attempt(20), s.oneWay('AB', 1550, 150)], lenient).verdict).toBe('pass');
+    expect(judge((s) => [s.attempt(20), s.oneWay('AB', 1550, 151)], lenient).verdict).toBe('fail');
+    expect(judge((s) => [s.attempt(20), s.measured('insertion', 1550, 100)], lenient).verdict).toBe(
+      'pass',
+    );
+  });
+
+  it('an estimate stands for all wavelengths where it decides, until something is measured', () => {
+    expect(judge((s) => [s.attempt(20)], byEstimate).verdict).toBe('pass');
+    expect(judge((s) => [s.attempt(51)], byEstimate).verdict).toBe('fail');
+    const measured = judge(
+      (s) => [s.attempt(51), ...both(s, 1310, 20), ...both(s, 1550, 20)],
+      byEstimate,
+    );
+    expect(measured.verdict).toBe('pass');
+  });
+
+  it('a waiver and a skip are a person’s word', () => {
+    expect(judge((s) => [s.attempt(200), s.ruling('waive')])).toMatchObject({
+      verdict: 'waived',
+      redo: false,
+    });
+    expect(judge((s) => [s.attempt(200), s.ruling('dead')])).toMatchObject({
+      verdict: 'waived',
+      figure: null,
+    });
+  });
+
+  it('never passes what is over the limit, whatever the order', () => {
+    const reading = fc.record({
+      nm: fc.constantFrom(1310, 1550),
+      dir: fc.constantFrom('AB' as const, 'BA' as const),
+      loss: fc.integer({ min: -400, max: 400 }),
+    });
+    fc.assert(
+      fc.property(fc.array(reading, { maxLength: 8 }), (readings) => {
+        const judged = judge((s) => [
+          s.attempt(20),
+          ...readings.map(({ nm, dir, loss }) => s.oneWay(dir, nm, loss)),
+        ]);
+        const last = (nm: number, dir: string) =>
+          readings.filter((entry) => entry.nm === nm && entry.dir === dir).at(-1)?.loss;
+        const means = [1310, 1550].map((nm) => {
+          const [there, back] = [last(nm, 'AB'), last(nm, 'BA')];
+          return there === undefined || back === undefined ? null : (there + back) / 2;
+        });
+        const expected = means.some((mean) => mean !== null && mean > 100)
+          ? 'fail'
+          : means.every((mean) => mean !== null)
+            ? 'pass'
+            : 'provisional';
+        expect(judged.verdict).toBe(expected);
+      }),
+    );
+  });
+});
+
+describe('advice at the bench', () => {
+  it.each([
+    [50, 1, 'good'],
+    [51, 1, 'redo'],
+    [51, 2, 'last try'],
+    [51, 3, 'needs the lead'],
+    [51, 9, 'needs the lead'],
+    [0, 3, 'good'],
+  ] as const)('%i thousandths on try %i of 3: %s', (estimate, tries, advice) => {
+    expect(adviseEstimate(estimate, tries, 'single', strict)).toBe(advice);
+  });
+
+  it('ribbons have their own line, and no line means good', () => {
+    expect(adviseEstimate(80, 1, 'mass', strict)).toBe('good');
+    expect(adviseEstimate(81, 1, 'mass', strict)).toBe('redo');
+    const none = {
+      ...strict,
+      splice: { ...strict.splice, estimate: { single: null, mass: null } },
+    };
+    expect(adviseEstimate(900, 1, 'single', none)).toBe('good');
+  });
+
+  it('one try is the last', () => {
+    expect(adviseEstimate(90, 1, 'single', { ...strict, maxTries: 1 })).toBe('needs the lead');
+    expect(adviseEstimate(90, 1, 'single', { ...strict, maxTries: 2 })).toBe('last try');
+  });
+});
+
+describe('the reasons', () => {
+  const reasons = (write: (s: Scribe) => Parameters<typeof standingOf>[0]) => {
+    const standing = standingOf(write(scribe()));
+    return reasonsFor(standing, judgeSplice(standing, 'single', strict), 'single', strict);
+  };
+
+  it('a bad joint: both wavelengths alike', () => {
+    const said = reasons((s) => [s.attempt(200), ...both(s, 1310, 210), ...both(s, 1550, 200)]);
+    expect(said).toEqual([
+      'Two-way mean 0.21 dB at 1310 nm is over 0.10.',
+      'All wavelengths alike: the joint itself.',
+    ]);
+  });
+
+  it('a bend: the long wavelength alone', () => {
+    // Common practice, no source: 1550 nm well above 1310 nm points to a bend.
+    const said = reasons((s) => [s.attempt(20), ...both(s, 1310, 20), ...both(s, 1550, 160)]);
+    expect(said[1]).toBe(
+      '1550 nm is 0.14 above 1310 nm: look for a bend before breaking the joint.',
+    );
+  });
+
+  it('mode fields: the directions disagree', () => {
+    const said = reasons((s) => [
+      s.attempt(20),
+      s.oneWay('AB', 1310, 313),
+      s.oneWay('BA', 1310, -273),
+      ...both(s, 1550, 20),
+    ]);
+    expect(said).toEqual([
+      'Directions differ by 0.586 dB at 1310 nm, B to A low: mode fields differ. Only the mean counts.',
+    ]);
+  });
+
+  it('one direction high, or a gain: measure the other', () => {
+    expect(reasons((s) => [s.attempt(20), s.oneWay('AB', 1310, 313)])[0]).toMatch(
+      /measure B to A before a redo/,
+    );
+    expect(reasons((s) => [s.attempt(20), s.oneWay('BA', 1310, -100)])[0]).toMatch(
+      /is no gain: measure A to B/,
+    );
+  });
+
+  it('tries used up: the lead', () => {
+    const said = reasons((s) => [s.attempt(90), s.attempt(80), s.attempt(70)]);
+    expect(said).toEqual(['Estimate 0.07 dB is over 0.05.', '3 of 3 tries used: needs the lead.']);
+  });
+
+  it('a waiver: who and why', () => {
+    expect(reasons((s) => [s.attempt(200), s.ruling('waive', 'Owner accepts.')])).toEqual([
+      'Waived by M.: Owner accepts.',
+    ]);
+  });
+
+  it('says nothing of a good splice', () => {
+    expect(reasons((s) => [s.attempt(20), ...both(s, 1310, 20), ...both(s, 1550, 20)])).toEqual([]);
+  });
+});
+
+describe('limits that ship', () => {
+  it.each(BUILT_IN_LIMITS.map((limits) => [limits.name, limits] as const))(
+    '%s is a whole profile with its source',
+    (_, limits) => {
+      expect(limitsSchema.parse(limits)).toEqual(limits);
+      expect(limits.source).toMatch(/Common practice|TIA-568/);
+    },
+  );
+
+  it('the standard maximum is 0.3 dB a splice', () => {
+    // TIA-568, from memory.
+    const standard = BUILT_IN_LIMITS.find((limits) => limits.source.includes('TIA-568'))!;
+    expect(standard.splice.insertion.single).toBe(300);
+    const at = { grade: 'insertion' as const, wavelengthNm: 1310, half: 600 };
+    expect(isOver(at, 'single', standard)).toBe(false);
+    expect(isOver({ ...at, half: 601 }, 'single', standard)).toBe(true);
+  });
+
+  it('the strict profile keeps within 0.05 to 0.15 dB two-way', () => {
+    // Common practice, no source.
+    const { single, mass } = strict.splice['two-way'];
+    expect(single).toBeGreaterThanOrEqual(50);
+    expect(mass).toBeLessThanOrEqual(150);
+  });
+
+  it('a profile that can judge nothing is refused', () => {
+    const empty = {
+      ...strict,
+      splice: { ...strict.splice, 'two-way': { single: null, mass: null } },
+    };
+    expect(limitsSchema.safeParse(empty).error?.issues[0]).toMatchObject({ path: ['grade'] });
+  });
+});

@@ -1,0 +1,55 @@
+import fc from 'fast-check';
+import { formatDistance, parseDistance, spellDistance } from './distance.ts';
+
+describe('a typed distance', () => {
+  it.each([
+    ['12.4', 'km', 124_000_000],
+    ['12.4 km', 'mi', 124_000_000],
+    ['133mm', 'm', 1330],
+    ['1 mi', 'km', 16_093_440],
+    ['5280 ft', 'km', 16_093_440],
+    ['5 1/4 in', 'm', 1334],
+    ['1/2', 'ft', 1524],
+    ['5\' 3 1/2"', 'm', 16_129],
+    ['3 ft 6 in', 'm', 10_668],
+    ['64 in', 'm', 16_256],
+    ['0', 'km', 0],
+  ] as const)('%p in %s is %i tenths of a millimeter', (text, unit, tenths) => {
+    // The foot is 0.3048 m and the mile 1609.344 m exactly: international yard and pound, 1959.
+    expect(parseDistance(text, unit)).toEqual({ ok: true, value: tenths });
+  });
+
+  it.each([
+    ['', 'Type a distance'],
+    ['12,4', 'Write the decimal point as a point: 12.4.'],
+    ['-3 km', 'cannot be negative'],
+    ['far', 'is no distance'],
+    ['3 leagues', 'is no distance'],
+    ['1/0 in', 'over 0'],
+  ])('%p is refused: %s', (text, words) => {
+    const read = parseDistance(text, 'km');
+    expect(read.ok ? '' : read.error).toContain(words);
+  });
+
+  it('is spelled so that nothing is lost', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 1_000_000_000 }),
+        fc.constantFrom('km' as const, 'm' as const),
+        (tenths, unit) => {
+          expect(parseDistance(spellDistance(tenths, unit), unit)).toEqual({
+            ok: true,
+            value: tenths,
+          });
+        },
+      ),
+    );
+  });
+
+  it('is printed in the project’s unit', () => {
+    expect(formatDistance(124_000_000, 'km')).toBe('12.4 km');
+    expect(formatDistance(16_093_440, 'mi')).toBe('1.0 mi');
+    expect(formatDistance(16_093_440, 'ft')).toBe('5280 ft');
+    expect(formatDistance(10_000, 'm')).toBe('1 m');
+  });
+});

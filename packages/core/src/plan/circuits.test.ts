@@ -1,0 +1,77 @@
+import { headsOf, type JoinedFibers } from './circuits.ts';
+
+const joint = (
+  cableA: string,
+  fiberA: number,
+  cableB: string,
+  fiberB: number,
+  order: number,
+): JoinedFibers => ({
+  cableA,
+  fiberA,
+  cableB,
+  fiberB,
+  order,
+});
+
+describe('the fiber along the route', () => {
+  it('is one chain through every closure, named by its end nearest the start', () => {
+    const heads = headsOf([
+      joint('B', 40, 'C', 16, 2),
+      joint('A', 100, 'B', 40, 1),
+      joint('C', 16, 'D', 4, 3),
+    ]);
+    expect(heads).toEqual(Array(3).fill({ cable: 'A', fiber: 100 }));
+  });
+
+  it('does not care which way round a splice is written', () => {
+    const heads = headsOf([joint('B', 7, 'A', 7, 1), joint('C', 7, 'B', 7, 2)]);
+    expect(heads).toEqual(Array(2).fill({ cable: 'A', fiber: 7 }));
+  });
+
+  it('keeps neighbours apart', () => {
+    const heads = headsOf([
+      joint('A', 1, 'B', 1, 1),
+      joint('A', 2, 'B', 2, 1),
+      joint('B', 1, 'C', 2, 2),
+    ]);
+    expect(heads).toEqual([
+      { cable: 'A', fiber: 1 },
+      { cable: 'A', fiber: 2 },
+      { cable: 'A', fiber: 1 },
+    ]);
+  });
+
+  it('holds a fiber that is tapped on its way together', () => {
+    const heads = headsOf([
+      joint('A', 5, 'B', 5, 1),
+      joint('B', 5, 'E', 1, 2),
+      joint('B', 5, 'C', 5, 3),
+    ]);
+    expect(new Set(heads.map((head) => `${head.cable} ${head.fiber}`))).toEqual(new Set(['A 5']));
+  });
+
+  it('names a ring without a free end by its first fiber', () => {
+    const heads = headsOf([
+      joint('A', 1, 'B', 1, 1),
+      joint('B', 1, 'C', 1, 2),
+      joint('C', 1, 'A', 1, 3),
+    ]);
+    expect(heads).toEqual(Array(3).fill({ cable: 'A', fiber: 1 }));
+  });
+
+  it('takes 86 400 splices in one pass', () => {
+    const joints = Array.from({ length: 86_400 }, (_, index) =>
+      joint(
+        `C${Math.floor(index / 864)}`,
+        (index % 864) + 1,
+        `C${Math.floor(index / 864) + 1}`,
+        (index % 864) + 1,
+        index,
+      ),
+    );
+    const heads = headsOf(joints);
+    expect(new Set(heads.map(({ cable }) => cable))).toEqual(new Set(['C0']));
+    expect(new Set(heads.map(({ fiber }) => fiber)).size).toBe(864);
+  });
+});

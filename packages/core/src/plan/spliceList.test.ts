@@ -1,0 +1,262 @@
+import { type Table, readCsv, writeCsv } from '../record/csv.ts';
+import { BUILT_IN_SCHEMES } from '../fiber/schemes.ts';
+import {
+  type ListSetting,
+  cablesOfList,
+  matchColumns,
+  proposeMakeUp,
+  readSpliceList,
+} from './spliceList.ts';
+
+const scheme = BUILT_IN_SCHEMES[0]!;
+const setting: ListSetting = {
+  cables: [
+    { name: 'A', makeUp: { kind: 'loose-tube', tubes: 12, fibersPerTube: 12 }, scheme },
+    { name: 'B', makeUp: { kind: 'loose-tube', tubes: 12, fibersPerTube: 12 }, scheme },
+    { name: 'R', makeUp: { kind: 'ribbon', ribbons: 2 }, scheme },
+    { name: 'Q', makeUp: { kind: 'ribbon', ribbons: 2 }, scheme },
+  ],
+  closures: [],
+  trayCapacity: { single: 12, mass: 2 },
+};
+const TITLES = 'closure,tray,slot,cable A,fiber A,cable B,fiber B,method';
+
+function tableOf(text: string): Table {
+  const read = readCsv(text);
+  if (!read.ok) throw new Error(read.error);
+  return read.value;
+}
+
+const readList = (lines: string[], over: Partial<ListSetting> = {}, titles = TITLES) => {
+  const { header, rows } = tableOf([titles, ...lines].join('\r\n'));
+  return readSpliceList(header, rows, matchColumns(header), { ...setting, ...over });
+};
+
+const ribbon = (slot: number, from: number, shift = 0) =>
+  Array.from(
+    { length: 12 },
+    (_, index) => `Weir,1,${slot},R,${from + index},Q,${from + index + shift},ribbon`,
+  );
+
+describe('a splice list', () => {
+  it('becomes splices, with fibers in any way they are written', () => {
+    const list = readList(['Weir,1,1,A,100,B,tube 9 brown,single', 'Weir,1,2,A,9/5,B,101,Single']);
+    expect(list.problems).toEqual([]);
+    expect(list.splices).toMatchObject([
+      {
+        closure: 'Weir',
+        tray: 1,
+        slot: 1,
+        cableA: 'A',
+        fiberA: 100,
+        cableB: 'B',
+        fiberB: 100,
+        method: 'single',
+      },
+      { slot: 2, fiberA: 101, fiberB: 101 },
+    ]);
+    expect(list.newTrays).toEqual({ Weir: [{ number: 1, single: 12, mass: 2 }] });
+    expect(list.cables).toEqual(['A', 'B']);
+  });
+
+  it('keeps columns it has no place for', () => {
+    const list = readList(['Weir,1,1,A,1,B,1,single,north side,7'], {}, `${TITLES},remark,`);
+    expect(list.splices[0]?.extra).toEqual({ remark: 'north side', 'column 10': '7' });
+  });
+
+  it('puts the twelve fibers of a ribbon in one slot', () => {
+    const list = readList([...ribbon(1, 1), ...ribbon(2, 13)]);
+    expect(list.problems).toEqual([]);
+    expect(list.splices).toHaveLength(24);
+  });
+
+  it('recognises titles of other hands, each column once', () => {
+    const match = matchColumns([
+      'Joint',
+      'Cassette',
+      'Position',
+      'From cable',
+      'From fibre',
+      'To cable',
+      'To fibre',
+      'Type',
+    ]);
+    expect(Object.values(match)).toEqual([0, 1, 2, 3, 4, 5, 6, 7]);
+    expect(matchColumns(['a', 'b']).closure).toBeNull();
+  });
+
+  it('asks for a column that is not matched', () => {
+    const list = readList(
+      ['Weir,1,1,A,1,B,1'],
+      {},
+      'closure,tray,slot,cable A,fiber A,cable B,fiber B',
+    );
+    expect(list.problems).toMatchObject([{ row: 1, column: 'method' }]);
+  });
+
+  it('proposes make-ups from the highest fiber', () => {
+    const { header, rows } = tableOf(
+      [TITLES, 'W,1,1,X,97,Y,tube 1 blue,single', 'W,1,1,Z,13,Y,8,ribbon'].join('\n'),
+    );
+    const found = cablesOfList(rows, matchColumns(header));
+    expect(found).toEqual([
+      { name: 'X', highest: 97, ribbon: false },
+      { name: 'Y', highest: 8, ribbon: true },
+      { name: 'Z', highest: 13, ribbon: true },
+    ]);
+    expect(proposeMakeUp(97, false)).toEqual({ kind: 'loose-tube', tubes: 9, fibersPerTube: 12 });
+    expect(proposeMakeUp(13, true)).toEqual({ kind: 'ribbon', ribbons: 2 });
+    expect(proposeMakeUp(0, false)).toEqual({ kind: 'drop', fibers: 12 });
+  });
+});
+
+describe('a bad splice list', () => {
+  it.each([
+    [
+      'unknown colour',
+      ['Weir,1,1,A,tube 9 mauve,B,1,single'],
+      2,
+      'fiber A',
+      '“mauve” is no colour',
+    ],
+    [
+      'fiber outside its cable',
+      ['Weir,1,1,A,145,B,1,single'],
+      2,
+      'fiber A',
+      'it has fibers 1 to 144',
+    ],
+    ['unknown cable', ['Weir,1,1,X,1,B,1,single'], 2, 'cable A', 'has no make-up yet'],
+    ['no cable', ['Weir,1,1,A,1,,1,single'], 2, 'cable B', 'Cable B is missing'],
+    ['no closure', [',1,1,A,1,B,1,single'], 2, 'closure', 'The closure is missing'],
+    ['a tray of words', ['Weir,top,1,A,1,B,1,single'], 2, 'tray', '“top” is no tray number'],
+    ['a slot of 1.5', ['Weir,1,1.5,A,1,B,1,single'], 2, 'slot', 'whole number from 1 to 200'],
+    ['another method', ['Weir,1,1,A,1,B,1,glued'], 2, 'method', '“glued” is no method'],
+    [
+      'same fiber twice',
+      ['Weir,1,1,A,1,B,1,single', 'Weir,1,2,A,1,B,2,single'],
+      3,
+      'fiber A',
+      'spliced in row 2 already',
+    ],
+    [
+      'same fiber on either side',
+      ['Weir,1,1,A,1,B,1,single', 'Weir,1,2,B,1,A,2,single'],
+      3,
+      'fiber A',
+      'Fiber B 1 is spliced in row 2',
+    ],
+    [
+      'a slot twice',
+      ['Weir,1,1,A,1,B,1,single', 'Weir,1,1,A,2,B,2,single'],
+      3,
+      'slot',
+      'Tray 1 slot 1 is used in row 2 already',
+    ],
+    [
+      'a single on a ribbon’s slot',
+      [...ribbon(1, 1), 'Weir,1,1,A,2,B,2,single'],
+      14,
+      'method',
+      'holds a ribbon sleeve',
+    ],
+    [
+      'a 13th fiber on a ribbon’s slot',
+      [...ribbon(1, 1), 'Weir,1,1,R,13,Q,13,ribbon'],
+      14,
+      'slot',
+      'whole ribbon of 12 already',
+    ],
+  ])('%s', (_, lines, row, column, message) => {
+    const list = readList(lines);
+    expect(list.splices).toEqual([]);
+    expect(list.problems[0]).toMatchObject({ row, column });
+    expect(list.problems[0]?.message).toContain(message);
+  });
+
+  it('a tray over its capacity, at the row that is too many', () => {
+    const lines = Array.from(
+      { length: 13 },
+      (_, index) => `Weir,1,${index + 1},A,${index + 1},B,${index + 1},single`,
+    );
+    const list = readList(lines);
+    expect(list.problems).toEqual([
+      {
+        row: 14,
+        column: 'tray',
+        value: '1',
+        message: expect.stringContaining('holds 12 single-fiber sleeves and this is number 13'),
+      },
+    ]);
+  });
+
+  it('tells every problem of every row at once', () => {
+    const list = readList([
+      'Weir,x,y,A,999,B,mauve,glued',
+      'Weir,1,1,A,1,B,1,single',
+      ',1,2,A,2,B,2,single',
+    ]);
+    expect(list.problems.map(({ row, column }) => [row, column])).toEqual([
+      [2, 'tray'],
+      [2, 'slot'],
+      [2, 'method'],
+      [2, 'fiber A'],
+      [2, 'fiber B'],
+      [4, 'closure'],
+    ]);
+  });
+
+  it('is checked against what the project has', () => {
+    const there = {
+      tray: 1,
+      slot: 1,
+      method: 'single' as const,
+      cableA: 'A',
+      fiberA: 1,
+      cableB: 'B',
+      fiberB: 1,
+    };
+    const closures = [
+      { name: 'Weir', trays: [{ number: 1, single: 12, mass: 0 }], splices: [there] },
+    ];
+    const list = readList(['Weir,1,1,A,2,B,2,single', 'Weir,1,2,A,1,B,3,single'], { closures });
+    expect(list.problems.map(({ row, message }) => [row, message])).toEqual([
+      [2, expect.stringContaining('used in the project already')],
+      [3, expect.stringContaining('spliced in the project already')],
+    ]);
+  });
+
+  it('may have 200 000 rows and not one more', () => {
+    const row = ['Weir', '1', '1', 'A', '1', 'B', '1', 'single'];
+    const header = TITLES.split(',');
+    const list = readSpliceList(header, Array(200_001).fill(row), matchColumns(header), setting);
+    expect(list.problems[0]?.message).toContain('has 200,001 rows; the most is 200,000');
+  });
+});
+
+describe('CSV', () => {
+  it('is written as RFC 4180 has it: CRLF, doubled quotes, quoted commas', () => {
+    // RFC 4180, section 2, rules 1 to 7.
+    expect(
+      writeCsv(
+        ['a', 'b'],
+        [
+          ['1,5', 'say "x"'],
+          ['two\nlines', null],
+        ],
+      ),
+    ).toBe('a,b\r\n"1,5","say ""x"""\r\n"two\nlines",\r\n');
+  });
+
+  it('keeps a spreadsheet from running a cell, and leaves negative figures alone', () => {
+    expect(
+      writeCsv(
+        ['a', 'b'],
+        [
+          ['=1+1', '-0.012'],
+          ['@x', '+0.5'],
+        ],
+      ),
+    ).toBe(`a,b\r\n"'=1+1",-0.012\r\n"'@x",+0.5\r\n`);
+  });
+});

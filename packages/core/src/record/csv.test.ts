@@ -1,0 +1,72 @@
+import fc from 'fast-check';
+import { decodeText, readCsv, writeCsv } from './csv.ts';
+
+const bytes = (...values: number[]) => Uint8Array.from(values);
+const utf8 = (text: string) => new TextEncoder().encode(text);
+
+describe('a file that is chosen', () => {
+  it.each([
+    ['a PNG picture', bytes(0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a)],
+    ['a JPEG picture', bytes(0xff, 0xd8, 0xff, 0xe0)],
+    ['a PDF', utf8('%PDF-1.7')],
+    ['a spreadsheet or zip file', bytes(0x50, 0x4b, 0x03, 0x04)],
+  ])('is told to be %s, not a CSV', (what, content) => {
+    const read = decodeText(content);
+    expect(read.ok ? '' : read.error).toContain(`This is ${what}, not a CSV file`);
+  });
+
+  it('may have a byte order mark, in UTF-8 or UTF-16', () => {
+    expect(decodeText(utf8('\uFEFFa,b'))).toEqual({ ok: true, value: 'a,b' });
+    expect(decodeText(bytes(0xff, 0xfe, 0x61, 0, 0x2c, 0, 0x62, 0))).toEqual({
+      ok: true,
+      value: 'a,b',
+    });
+  });
+
+  it('is refused where it is no text', () => {
+    expect(decodeText(bytes(0x61, 0x00, 0x62)).ok).toBe(false);
+    expect(decodeText(bytes(0x61, 0xff, 0x62)).ok).toBe(false);
+  });
+});
+
+describe('CSV text', () => {
+  it.each([
+    ['commas', 'a,b\n1,2'],
+    ['semicolons', 'a;b\n1;2'],
+    ['tabs', 'a\tb\n1\t2'],
+    ['CRLF', 'a,b\r\n1,2\r\n'],
+    ['a byte order mark', '\uFEFFa,b\n1,2'],
+    ['blank rows at the end', 'a,b\n1,2\n\n,\n'],
+    ['quotes', '"a","b"\n"1","2"'],
+  ])('is read with %s', (_, text) => {
+    expect(readCsv(text)).toEqual({ ok: true, value: { header: ['a', 'b'], rows: [['1', '2']] } });
+  });
+
+  it('takes quoted commas, quotes and line ends as they are', () => {
+    const read = readCsv('a,b\r\n"1, 2","say ""x""\r\nagain"\r\n');
+    expect(read.ok && read.value.rows).toEqual([['1, 2', 'say "x"\r\nagain']]);
+  });
+
+  it.each([
+    ['', 'The file is empty'],
+    ['a,b\n', 'no rows below'],
+    ['only one column\nx', 'Only one column'],
+    ['a,b\n"1,2', 'a quoted cell is not closed'],
+  ])('%p is refused: %s', (text, words) => {
+    const read = readCsv(text);
+    expect(read.ok ? '' : read.error).toContain(words);
+  });
+
+  it('is read back as it was written', () => {
+    const cell = fc.string().filter((text) => !/^[=@\t\r]|^[+-](?![\d.])/.test(text));
+    const row = fc
+      .array(cell, { minLength: 3, maxLength: 3 })
+      .filter((cells) => cells.some((text) => text.trim() !== ''));
+    fc.assert(
+      fc.property(fc.array(row, { minLength: 1, maxLength: 8 }), (rows) => {
+        const read = readCsv(writeCsv(['x', 'y', 'z'], rows));
+        expect(read.ok && read.value.rows).toEqual(rows);
+      }),
+    );
+  });
+});

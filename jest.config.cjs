@@ -10,5 +10,6 @@ module.exports = {
     { ...node, displayName: 'demo', rootDir: 'packages/demo' },
     '<rootDir>/apps/server/jest.config.cjs',
     '<rootDir>/apps/web/jest.config.cjs',
+    '<rootDir>/e2e/jest.config.cjs',
   ],
 };

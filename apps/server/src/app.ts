@@ -92,5 +92,3 @@ export function createApi(db: Db, log?: Logger) {
   });
   return routed;
 }
-
-export type Api = ReturnType<typeof createApi>;

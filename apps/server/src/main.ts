@@ -1,7 +1,6 @@
 import { existsSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import type { AddressInfo } from 'node:net';
-import { homedir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { serve } from '@hono/node-server';
 import { serveStatic } from '@hono/node-server/serve-static';
@@ -14,7 +13,7 @@ import { writeDocument } from './exchange/document.ts';
 import { listProjects } from './projects/queries.ts';
 
 const here = import.meta.dirname;
-const folder = resolve(process.env.CORDEL_DATA ?? join(homedir(), '.cordel'));
+const folder = resolve(process.env.CORDEL_DATA ?? '.cordel');
 const webFolder = resolve(process.env.CORDEL_WEB ?? join(here, '../../web/dist'));
 const migrations = join(here, '../drizzle');
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' });

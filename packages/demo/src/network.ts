@@ -3,7 +3,7 @@ import type { Cable, Closure, MakeUp, Method, Splice, Tray } from '@cordel/core'
 const KILOMETER = 10_000_000;
 
 /** The cables of the valley, in the order in which they leave the exchange. */
-export const CABLES: Record<string, MakeUp> = {
+const CABLES: Record<string, MakeUp> = {
   A: { kind: 'loose-tube', tubes: 12, fibersPerTube: 12 },
   B: { kind: 'loose-tube', tubes: 12, fibersPerTube: 12 },
   C: { kind: 'loose-tube', tubes: 12, fibersPerTube: 12 },
@@ -32,7 +32,7 @@ interface Range {
   method: Method;
 }
 
-export interface Site {
+interface Site {
   name: string;
   km: number;
   branchOf?: string;
@@ -56,7 +56,7 @@ const range = (
 });
 
 /** Closures along the valley and what meets in them. */
-export const SITES: Site[] = [
+const SITES: Site[] = [
   { name: 'Toll cottage', km: 3.1, ranges: [range('A', 1, 'B', 1, 144)] },
   { name: 'Sluice bridge', km: 7.4, ranges: [range('B', 1, 'C', 1, 144)] },
   {

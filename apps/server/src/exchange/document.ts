@@ -69,7 +69,7 @@ export async function writeDocument(db: Db, document: ProjectDocument): Promise<
     if (document.cables.length > 0) await tx.insert(cables).values(document.cables);
     for (const closure of parentsFirst(document.closures))
       await tx.insert(closures).values(closure);
-    await insertSplices(on, document.splices);
+    await insertSplices(on, document.splices, project.limits.wavelengths);
     await renewHeads(on, project.id);
     for (let start = 0; start < document.evidence.length; start += EVIDENCE_BATCH) {
       await record(on, document.evidence.slice(start, start + EVIDENCE_BATCH));

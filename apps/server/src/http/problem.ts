@@ -2,7 +2,7 @@ import { z } from '@hono/zod-openapi';
 import type { Context } from 'hono';
 
 /** One thing that is wrong, at its place in the input. */
-export const problemPlaceSchema = z.object({
+const problemPlaceSchema = z.object({
   /** A JSON Pointer into the body, or `row 7, fiber A` in a list. */
   place: z.string(),
   detail: z.string(),
@@ -60,7 +60,7 @@ export function answer(c: Context, problem: Problem): Response {
 }
 
 /** The places of a Zod error as JSON Pointers. */
-export function placesOf(error: z.ZodError): ProblemPlace[] {
+function placesOf(error: z.ZodError): ProblemPlace[] {
   return error.issues.map((issue) => ({
     place: `/${issue.path.map((key) => String(key).replace(/~/g, '~0').replace(/\//g, '~1')).join('/')}`,
     detail: issue.message,

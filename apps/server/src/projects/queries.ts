@@ -51,20 +51,25 @@ export async function putProject(db: Db, project: Project): Promise<void> {
       .insert(projects)
       .values(row)
       .onConflictDoUpdate({ target: projects.id, set: settings });
-    await markAllStale(tx as unknown as Db, project.id);
+    await judgeAnew(tx as unknown as Db, project);
   });
 }
 
-/** Marks every splice of a project that has evidence to be judged anew. */
-export async function markAllStale(db: Db, projectId: string): Promise<void> {
+/** Sets every splice of a project to be judged anew; one without evidence misses all wavelengths. */
+async function judgeAnew(db: Db, { id, limits }: Project): Promise<void> {
   await rowsOf(
     db,
     sql`insert into stale_splices (splice_id, project_id)
         select s.id, s.project_id from splices s
-        where s.project_id = ${projectId} and (
+        where s.project_id = ${id} and (
           exists (select from attempts e where e.splice_id = s.id) or
           exists (select from readings e where e.splice_id = s.id) or
           exists (select from rulings e where e.splice_id = s.id))
         on conflict (splice_id) do update set project_id = excluded.project_id`,
+  );
+  await rowsOf(
+    db,
+    sql`update splices set missing = ${`{${limits.wavelengths.join(',')}}`}::smallint[]
+        where project_id = ${id} and id not in (select splice_id from stale_splices where project_id = ${id})`,
   );
 }

@@ -4,13 +4,20 @@ import { type Db, rowsOf } from '../db/client.ts';
 
 const BATCH = 5000;
 
-/** Adds planned splices in batches. Their heads are to be renewed once all are in. */
-export async function insertSplices(db: Db, splices: readonly Splice[]): Promise<void> {
+/**
+ * Adds planned splices in batches. Their heads are to be renewed once all are in.
+ * @param wavelengths what the project measures at, in nm: all of it is missing at first
+ */
+export async function insertSplices(
+  db: Db,
+  splices: readonly Splice[],
+  wavelengths: readonly number[],
+): Promise<void> {
   for (let start = 0; start < splices.length; start += BATCH) {
     await rowsOf(
       db,
-      sql`insert into splices (id, project_id, closure_id, tray, slot, cable_a, fiber_a, cable_b, fiber_b, method, extra, head_cable, head_fiber)
-          select "id", "projectId", "closureId", "tray", "slot", "cableA", "fiberA", "cableB", "fiberB", "method", "extra", "cableA", "fiberA"
+      sql`insert into splices (id, project_id, closure_id, tray, slot, cable_a, fiber_a, cable_b, fiber_b, method, extra, head_cable, head_fiber, missing)
+          select "id", "projectId", "closureId", "tray", "slot", "cableA", "fiberA", "cableB", "fiberB", "method", "extra", "cableA", "fiberA", ${`{${wavelengths.join(',')}}`}::smallint[]
           from jsonb_to_recordset(${JSON.stringify(splices.slice(start, start + BATCH))}::jsonb)
             as s("id" uuid, "projectId" uuid, "closureId" uuid, "tray" int, "slot" int, "cableA" uuid, "fiberA" int, "cableB" uuid, "fiberB" int, "method" text, "extra" jsonb)`,
     );

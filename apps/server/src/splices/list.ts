@@ -98,7 +98,7 @@ export async function importList(
           .set({ trays: [...closure.trays, ...trays] })
           .where(eq(closures.id, closure.id));
     }
-    await insertSplices(on, planned);
+    await insertSplices(on, planned, project.limits.wavelengths);
     await renewHeads(on, projectId);
   });
   return result;

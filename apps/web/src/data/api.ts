@@ -12,7 +12,7 @@ export class Refused extends Error {
 }
 
 /** The server could not be reached; the same request may go through later. */
-export class Unreached extends Error {
+class Unreached extends Error {
   override name = 'Unreached';
 }
 

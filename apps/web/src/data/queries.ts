@@ -6,7 +6,6 @@ import type {
   ClosureRow,
   ColourScheme,
   Evidence,
-  Limits,
   Page,
   Project,
   Splice,
@@ -98,8 +97,6 @@ export function useProject(projectId: string) {
 
 export const useSchemes = () =>
   useQuery({ queryKey: ['schemes'], queryFn: () => read<ColourScheme[]>('/api/schemes') });
-export const useLimits = () =>
-  useQuery({ queryKey: ['limits'], queryFn: () => read<Limits[]>('/api/limits') });
 
 export const useSummary = (projectId: string) =>
   useQuery({

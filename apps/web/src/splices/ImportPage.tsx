@@ -20,7 +20,7 @@ import { Txt } from '@/ui/Txt';
 import { FONTS, useInks } from '@/ui/theme';
 import { type Import, useImport } from './useImport';
 
-export const EXAMPLE = `closure,tray,slot,cable A,fiber A,cable B,fiber B,method
+const EXAMPLE = `closure,tray,slot,cable A,fiber A,cable B,fiber B,method
 Mill bend,1,1,A,1,B,1,single
 Mill bend,1,2,A,tube 1 orange,B,2,single
 Mill bend,1,3,A,1/3,B,3,single`;

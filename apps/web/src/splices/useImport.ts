@@ -1,5 +1,5 @@
 import { type Remote, proxy, wrap } from 'comlink';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import {
   type Cable,
@@ -103,7 +103,6 @@ export function useImport() {
     if (!file || !match || !existing) return;
     let current = true;
     const rows = file.rows;
-    setBusy('Checking …');
     void reader
       .preview(
         match,
@@ -177,12 +176,9 @@ export function useImport() {
 export type Import = ReturnType<typeof useImport>;
 
 function useReader(): Remote<ListReader> {
-  const worker = useRef<Worker | null>(null);
-  const reader = useMemo(() => {
-    worker.current = new Worker(new URL('./list.worker', import.meta.url));
-    return wrap<ListReader>(worker.current);
-  }, []);
-  useEffect(() => () => worker.current?.terminate(), []);
+  const [worker] = useState(() => new Worker(new URL('./list.worker', import.meta.url)));
+  const reader = useMemo(() => wrap<ListReader>(worker), [worker]);
+  useEffect(() => () => worker.terminate(), [worker]);
   return reader;
 }
 

@@ -54,7 +54,7 @@ export function Page({ title, above, back, right, scroll = true, children }: Pag
   );
 }
 
-export function BackKey({ to }: { to: string }) {
+function BackKey({ to }: { to: string }) {
   const router = useRouter();
   const goBack = () => (router.canGoBack() ? router.back() : router.replace(to as never));
   return (

@@ -4,7 +4,7 @@ import type { RollUp } from '@cordel/core';
 import { Txt } from './Txt';
 import { useInks } from './theme';
 
-export type StageState = 'done' | 'under way' | 'to come';
+type StageState = 'done' | 'under way' | 'to come';
 
 export interface Stage {
   name: string;

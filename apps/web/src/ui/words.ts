@@ -3,7 +3,6 @@ import {
   GRADES,
   type RollUp,
   type Verdict,
-  formatLoss,
   formatMean,
 } from '@cordel/core';
 import type { Inks } from './theme';
@@ -51,4 +50,3 @@ export function lossWords(row: RollUp): string {
 
 export const gradeWord = (rank: number | null): string =>
   rank === null ? '' : (GRADES[rank] ?? '');
-export const dB = (mdb: number): string => `${formatLoss(mdb)} dB`;

@@ -1,4 +1,4 @@
-import type { Attempt, Evidence, Reading, Ruling } from '../record/evidence.ts';
+import type { Attempt, Reading, Ruling } from '../record/evidence.ts';
 
 /** Makes evidence of one splice for tests, in the order in which it is written down. */
 export function scribe(spliceId = '019da9e7-4800-7000-8000-0000000000aa') {
@@ -67,4 +67,3 @@ export function scribe(spliceId = '019da9e7-4800-7000-8000-0000000000aa') {
 }
 
 export type Scribe = ReturnType<typeof scribe>;
-export type { Evidence };

@@ -1,0 +1,59 @@
+const only = (from, allowed) => ({
+  name: `${from.replace(/[^a-z]+/g, '-')}-arrows`,
+  comment:
+    'Arrows point one way: web -> core, standin; server -> core, standin, demo; demo -> core, standin.',
+  severity: 'error',
+  from: { path: `^${from}/` },
+  to: { path: '^(apps|packages|e2e)/', pathNot: `^(${[from, ...allowed].join('|')})/` },
+});
+
+module.exports = {
+  forbidden: [
+    only('packages/core', []),
+    only('packages/demo', ['packages/core']),
+    only('apps/server', ['packages/core', 'packages/demo']),
+    only('apps/web', ['packages/core']),
+    only('e2e', ['packages/core']),
+    {
+      name: 'no-circular',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
+    {
+      name: 'core-is-pure',
+      comment:
+        'Core computes: no React, no network, no files, no clock; Zod and small pure libraries only.',
+      severity: 'error',
+      from: { path: '^packages/core/src', pathNot: '\\.test\\.ts$' },
+      to: {
+        path: 'node_modules|^node:',
+        pathNot: 'node_modules/(zod|papaparse|@types/papaparse)/',
+      },
+    },
+    {
+      name: 'core-imports-no-node',
+      severity: 'error',
+      from: { path: '^packages/core/src', pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['core'] },
+    },
+    {
+      name: 'resolvable',
+      severity: 'error',
+      from: {},
+      to: { couldNotResolve: true },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '(/dist/|/\\.expo/|/drizzle/)' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+      extensions: ['.ts', '.tsx', '.js', '.mjs', '.cjs', '.json'],
+      mainFields: ['module', 'main', 'types'],
+    },
+  },
+};

@@ -1,0 +1,243 @@
+import { demoDocument } from '@cordel/demo';
+import {
+  type ClosureRow,
+  EMPTY_TALLY,
+  type Evidence,
+  type FiberRow,
+  type Judgement,
+  type Page,
+  type ProjectDocument,
+  type RedoRow,
+  type RollUp,
+  type SpliceRow,
+  type Tally,
+  type TrayRow,
+  addTally,
+  gradeRank,
+  judgeSplice,
+  rollUp,
+  standingOf,
+} from '@cordel/core';
+import { type TestApi, renamed, startApi } from '../testing/api.ts';
+import { attemptOn, provenBy, smallDocument } from '../testing/small.ts';
+
+let api: TestApi;
+let demo: ProjectDocument;
+beforeAll(async () => {
+  api = await startApi();
+  demo = renamed(demoDocument());
+  expect((await api.post('/documents', demo)).status).toBe(200);
+});
+afterAll(() => api.close());
+
+const ledger = async <Row>(path: string, project = demo.project.id) =>
+  (await api.get(`/projects/${project}/ledger/${path}`)).body as Page<Row>;
+const summary = async (project = demo.project.id) =>
+  (await api.get(`/projects/${project}/ledger/closures`)).body as {
+    project: RollUp;
+    closures: ClosureRow[];
+  };
+
+/** What core says of every splice from the evidence alone. */
+function judgeAll(document: ProjectDocument): Map<string, Judgement> {
+  const groups = new Map<string, Evidence[]>();
+  for (const entry of document.evidence)
+    groups.set(entry.spliceId, [...(groups.get(entry.spliceId) ?? []), entry]);
+  return new Map(
+    document.splices.map((splice) => [
+      splice.id,
+      judgeSplice(standingOf(groups.get(splice.id) ?? []), splice.method, document.project.limits),
+    ]),
+  );
+}
+
+function tallyOf(judgements: readonly Judgement[]): Tally {
+  return judgements
+    .map((judged): Tally => ({
+      ...EMPTY_TALLY,
+      total: 1,
+      [judged.verdict]: 1,
+      redo: judged.redo ? 1 : 0,
+      figures: judged.figure ? 1 : 0,
+      sumHalf: judged.figure?.half ?? 0,
+      maxHalf: judged.figure?.half ?? null,
+      weakest: judged.figure ? gradeRank(judged.figure.grade) : null,
+    }))
+    .reduce(addTally, EMPTY_TALLY);
+}
+
+describe('roll-ups in the database', () => {
+  it('are what core makes of the evidence: closures', async () => {
+    const judged = judgeAll(demo);
+    for (const row of (await summary()).closures) {
+      const own = demo.splices.filter((splice) => splice.closureId === row.closureId);
+      const expected = rollUp(
+        tallyOf(own.map((splice) => judged.get(splice.id)!)),
+        'closure',
+        demo.project.limits,
+        row.traysOver.length,
+      );
+      expect(row).toMatchObject(expected);
+    }
+  });
+
+  it('are what core makes of the evidence: trays', async () => {
+    const judged = judgeAll(demo);
+    const { rows, total } = await ledger<TrayRow>('trays?limit=1000');
+    expect(total).toBe(
+      new Set(demo.splices.map((splice) => `${splice.closureId} ${splice.tray}`)).size,
+    );
+    for (const row of rows) {
+      const own = demo.splices.filter(
+        (splice) => splice.closureId === row.closureId && splice.tray === row.tray,
+      );
+      expect(row).toMatchObject(
+        rollUp(tallyOf(own.map((splice) => judged.get(splice.id)!)), 'tray', demo.project.limits),
+      );
+    }
+  });
+
+  it('are what core makes of the evidence: splices, and the project as a whole', async () => {
+    const judged = judgeAll(demo);
+    const pages = await Promise.all(
+      [0, 1000].map((offset) => ledger<SpliceRow>(`splices?limit=1000&offset=${offset}`)),
+    );
+    const rows = pages.flatMap((page) => page.rows);
+    expect(rows).toHaveLength(demo.splices.length);
+    for (const row of rows) {
+      const { verdict, redo, tries, missing, figure } = judged.get(row.id)!;
+      expect(row).toMatchObject({ verdict, redo, tries, missing, half: figure?.half ?? null });
+    }
+    expect((await summary()).project).toMatchObject(tallyOf([...judged.values()]));
+  });
+
+  it('follow a fiber through every closure', async () => {
+    const { rows } = await ledger<FiberRow>('fibers?q=A+100');
+    const cable = demo.cables.find((entry) => entry.name === 'A')!;
+    expect(rows).toMatchObject([{ headCable: cable.id, headFiber: 100, total: 5 }]);
+    const fiber = (await api.get(`/projects/${demo.project.id}/fibers/${cable.id}/100`)).body as {
+      rows: SpliceRow[];
+    };
+    expect(fiber.rows.map((row) => row.closure)).toEqual([
+      'Toll cottage',
+      'Sluice bridge',
+      'Dairy lane',
+      'School rise',
+      'Weir gauge',
+    ]);
+  });
+
+  it('change with limits, and change back', async () => {
+    const before = await summary();
+    const strict = structuredClone(demo.project);
+    strict.limits.splice['two-way'] = { single: 10, mass: 10 };
+    expect((await api.put(`/projects/${strict.id}`, strict)).status).toBe(200);
+    expect((await summary()).project.fail).toBeGreaterThan(before.project.fail + 100);
+    await api.put(`/projects/${demo.project.id}`, demo.project);
+    expect(await summary()).toEqual(before);
+  });
+});
+
+describe('the demo', () => {
+  it('is a network of 8 closures and more on about 40 km, some proven, one half done, some untouched', async () => {
+    const { closures } = await summary();
+    expect(closures.length).toBeGreaterThanOrEqual(8);
+    expect(Math.max(...closures.map((row) => row.distance ?? 0)) / 1e7).toBeGreaterThan(38);
+    expect(closures.some((row) => row.verdict === 'pass' && row.done === row.total)).toBe(true);
+    expect(closures.some((row) => row.done > 0 && row.done < row.total)).toBe(true);
+    expect(closures.some((row) => row.done === 0)).toBe(true);
+    expect(closures.some((row) => row.branchOf !== null)).toBe(true);
+  });
+
+  it('has every make-up', () => {
+    const kinds = demo.cables.map((cable) => cable.makeUp.kind);
+    expect(new Set(kinds)).toEqual(new Set(['loose-tube', 'grouped-tube', 'ribbon', 'drop']));
+  });
+
+  it('teaches: a bad joint, a bend, used-up tries, a tray that is high as a whole', async () => {
+    const { rows } = await ledger<RedoRow>('redo');
+    const said = rows.flatMap((row) => row.reasons).join('\n');
+    expect(said).toMatch(/All wavelengths alike: the joint itself/);
+    expect(said).toMatch(/1550 nm is .* above 1310 nm: look for a bend/);
+    expect(said).toMatch(/3 of 3 tries used: needs the lead/);
+    const high = (await summary()).closures.find((row) => row.traysOver.length > 0);
+    expect(high?.traysOver).toEqual([10]);
+  });
+});
+
+describe('search, filter and sort', () => {
+  const names = async (path: string) =>
+    (await ledger<SpliceRow>(path)).rows.map((row) => `${row.closure} ${row.fiberA}`);
+
+  it('finds tube 9, ribbon 9 and a colour', async () => {
+    const tube = await ledger<SpliceRow>('splices?q=A+tube+9&limit=1000');
+    expect(tube.rows.map((row) => row.fiberA)).toEqual(
+      Array.from({ length: 12 }, (_, index) => 97 + index),
+    );
+    const brown = await ledger<SpliceRow>('splices?q=A+brown&limit=1000');
+    expect(brown.total).toBe(23);
+  });
+
+  it('finds a closure by part of its name, with a tray', async () => {
+    const found = await ledger<SpliceRow>('splices?q=sluice+tray+4');
+    expect(found.total).toBe(12);
+    expect(found.rows.every((row) => row.closure === 'Sluice bridge' && row.tray === 4)).toBe(true);
+  });
+
+  it('takes % and _ for letters, and finds nothing in words that name nothing', async () => {
+    expect((await ledger('splices?q=%25')).total).toBe(0);
+    expect((await ledger('trays?q=nowhere')).total).toBe(0);
+    expect((await ledger('fibers?q=A+999')).total).toBe(0);
+  });
+
+  it('filters by verdict', async () => {
+    const failed = await ledger<SpliceRow>('splices?verdict=fail');
+    expect(failed.rows.every((row) => row.verdict === 'fail')).toBe(true);
+    expect(failed.total).toBe((await summary()).project.fail);
+    expect((await ledger<TrayRow>('trays?verdict=fail')).rows.map((row) => row.tray)).toContain(10);
+  });
+
+  it('sorts by the worst, by the mean and by what needs work', async () => {
+    const worst = (await ledger<SpliceRow>('splices?sort=worst&limit=50')).rows.map(
+      (row) => row.half ?? -1,
+    );
+    expect(worst).toEqual([...worst].sort((a, b) => b - a));
+    const means = (await ledger<TrayRow>('trays?sort=mean&limit=20')).rows.map(
+      (row) => row.sumHalf / row.figures,
+    );
+    expect(means).toEqual([...means].sort((a, b) => b - a));
+    expect((await ledger<FiberRow>('fibers?sort=verdict')).rows[0]?.verdict).toBe('fail');
+  });
+
+  it('gives pages that follow on each other', async () => {
+    const first = await names('splices?limit=5');
+    const second = await names('splices?limit=5&offset=5');
+    expect([...first, ...second]).toEqual(await names('splices?limit=10'));
+  });
+});
+
+describe('live', () => {
+  it('a roll-up shows an attempt at once, and its taking back', async () => {
+    const small = smallDocument();
+    await api.post('/documents', small);
+    const id = small.project.id;
+    const attempt = attemptOn(small.splices[0]!.id, 20);
+    await api.record([attempt]);
+    expect((await summary(id)).project).toMatchObject({ done: 1, provisional: 1 });
+    await api.record([
+      { ...attempt, id: attemptOn('', 0).id, supersedes: attempt.id, void: true, why: 'Slip.' },
+    ]);
+    expect((await summary(id)).project).toMatchObject({ done: 0, open: 16 });
+  });
+
+  it('a closure passes when its last splice is proven', async () => {
+    const small = smallDocument();
+    await api.post('/documents', small);
+    const ford = small.splices.filter((splice) => splice.closureId === small.closures[1]!.id);
+    for (const splice of ford.slice(1)) await api.record(provenBy(splice.id, 40));
+    const verdict = async () => (await summary(small.project.id)).closures[1]!.verdict;
+    expect(await verdict()).toBe('open');
+    await api.record(provenBy(ford[0]!.id, 40));
+    expect(await verdict()).toBe('pass');
+  });
+});

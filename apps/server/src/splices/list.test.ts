@@ -1,0 +1,130 @@
+import type { Cable, ClosureRow, Page, ProjectDocument, SpliceRow } from '@cordel/core';
+import { matchColumns } from '@cordel/core';
+import { v7 as uuid } from 'uuid';
+import { type TestApi, startApi } from '../testing/api.ts';
+import { smallDocument } from '../testing/small.ts';
+
+const TITLES = 'closure,tray,slot,cable A,fiber A,cable B,fiber B,method,remark';
+const match = matchColumns(TITLES.split(','));
+
+let api: TestApi;
+let document: ProjectDocument;
+beforeAll(async () => {
+  api = await startApi();
+});
+afterAll(() => api.close());
+beforeEach(async () => {
+  document = smallDocument();
+  await api.post('/documents', document);
+});
+
+const cable = (name: string, fibers: number): Cable => ({
+  id: uuid(),
+  projectId: document.project.id,
+  name,
+  makeUp: { kind: 'drop', fibers },
+  schemeId: 'tia-598',
+});
+const request = (lines: string[], cables: Cable[] = []) => ({
+  importId: uuid(),
+  text: [TITLES, ...lines].join('\r\n'),
+  match,
+  cables,
+});
+const send = (body: unknown) => api.post(`/projects/${document.project.id}/splice-list`, body);
+const total = async () =>
+  ((await api.get(`/projects/${document.project.id}/ledger/splices`)).body as Page<SpliceRow>)
+    .total;
+const closures = async () =>
+  (
+    (await api.get(`/projects/${document.project.id}/ledger/closures`)).body as {
+      closures: ClosureRow[];
+    }
+  ).closures;
+
+describe('bringing in a splice list', () => {
+  it('adds splices, closures, cables and trays', async () => {
+    const body = request(
+      ['Weir,1,1,B,17,W,brown,single,north', 'Mill,2,1,A,13,B,14,single,'],
+      [cable('W', 12)],
+    );
+    expect(await send(body)).toMatchObject({
+      status: 200,
+      body: { splices: 2, closures: 1, cables: 1 },
+    });
+    expect(await total()).toBe(18);
+    expect((await closures()).map((row) => [row.name, row.total, row.trayCount])).toEqual([
+      ['Mill', 13, 2],
+      ['Ford', 4, 1],
+      ['Weir', 1, 1],
+    ]);
+    const csv = await api.get(`/projects/${document.project.id}/csv/splices`);
+    expect(csv.text).toContain('north');
+  });
+
+  it('joins fibers along the route with what was there', async () => {
+    await send(request(['Weir,1,1,B,5,W,1,single,'], [cable('W', 12)]));
+    const found = (await api.get(`/projects/${document.project.id}/ledger/fibers?q=A+5`))
+      .body as Page<{ total: number }>;
+    expect(found.rows[0]?.total).toBe(2);
+  });
+
+  it('is done once, however often the same import is sent', async () => {
+    const body = request(['Weir,1,1,B,17,W,1,single,'], [cable('W', 12)]);
+    const first = await send(body);
+    expect(await send(body)).toMatchObject({ status: 200, body: first.body });
+    expect(await total()).toBe(17);
+  });
+
+  it('takes all or nothing', async () => {
+    const answer = await send(
+      request(['Weir,1,1,B,17,W,1,single,', 'Weir,1,2,B,18,W,mauve,single,'], [cable('W', 12)]),
+    );
+    expect(answer.status).toBe(422);
+    expect(answer.body).toMatchObject({
+      errors: [{ place: 'row 3, fiber B', detail: expect.stringContaining('no colour') }],
+    });
+    expect(await total()).toBe(16);
+    expect(await closures()).toHaveLength(2);
+  });
+
+  it('is refused where it meets what the project has', async () => {
+    const answer = await send(
+      request(['Mill,1,1,A,13,B,14,single,', 'Mill,1,13,A,1,B,15,single,']),
+    );
+    const places = (answer.body as { errors: { place: string; detail: string }[] }).errors;
+    expect(places.map(({ place }) => place)).toEqual([
+      'row 2, slot',
+      'row 3, fiber A',
+      'row 3, tray',
+    ]);
+    expect(await total()).toBe(16);
+  });
+
+  it.each([
+    ['a picture', '\u0089PNG\r\n\u001a\n', /Only one column|no rows|no text/],
+    ['nothing', '', /empty/],
+    ['an open quote', `${TITLES}\r\n"Weir,1`, /quoted cell is not closed/],
+  ])('%s is refused in words', async (_, text, words) => {
+    const answer = await send({ ...request([]), text });
+    expect(answer.status).toBe(422);
+    expect((answer.body as { detail: string }).detail).toMatch(words);
+  });
+
+  it('takes thousands of rows and names the one that is wrong', async () => {
+    const rows = Array.from(
+      { length: 6000 },
+      (_, index) =>
+        `Big ${Math.floor(index / 12)},1,${(index % 12) + 1},X,${(index % 12) + 1},Y,${(index % 12) + 1},single,`,
+    );
+    const pair = [cable('X', 12), cable('Y', 12)];
+    const bad = await send(request([...rows, 'Big 1,1,1,X,1,Y,1,single,'], pair));
+    expect(
+      (bad.body as { errors: { place: string }[] }).errors.map(({ place }) => place),
+    ).toContain('row 6002, slot');
+    expect(await send(request(rows, pair))).toMatchObject({
+      status: 200,
+      body: { splices: 6000, closures: 500, cables: 2 },
+    });
+  });
+});

@@ -1,0 +1,130 @@
+import {
+  BUILT_IN_LIMITS,
+  type Attempt,
+  type ProjectDocument,
+  type Reading,
+  type Splice,
+} from '@cordel/core';
+import { v7 as uuid } from 'uuid';
+
+/** A project of two closures, two loose-tube cables and a drop: 12 splices and 4. */
+export function smallDocument(): ProjectDocument {
+  const projectId = uuid();
+  const cables = [
+    {
+      id: uuid(),
+      projectId,
+      name: 'A',
+      makeUp: { kind: 'loose-tube' as const, tubes: 2, fibersPerTube: 12 },
+      schemeId: 'tia-598',
+    },
+    {
+      id: uuid(),
+      projectId,
+      name: 'B',
+      makeUp: { kind: 'loose-tube' as const, tubes: 2, fibersPerTube: 12 },
+      schemeId: 'tia-598',
+    },
+    {
+      id: uuid(),
+      projectId,
+      name: 'C',
+      makeUp: { kind: 'drop' as const, fibers: 4 },
+      schemeId: 'tia-598',
+    },
+  ];
+  const [a, b, c] = cables.map((cable) => cable.id) as [string, string, string];
+  const closures = ['Mill', 'Ford'].map((name, ordinal) => ({
+    id: uuid(),
+    projectId,
+    name,
+    ordinal,
+    distance: (ordinal + 1) * 10_000_000,
+    branchOf: null,
+    trays: [{ number: 1, single: 12, mass: 2 }],
+  }));
+  const splice = (closureId: string, slot: number, cableA: string, cableB: string): Splice => ({
+    id: uuid(),
+    projectId,
+    closureId,
+    tray: 1,
+    slot,
+    cableA,
+    fiberA: slot,
+    cableB,
+    fiberB: slot,
+    method: 'single',
+    extra: {},
+  });
+  return {
+    format: 'cordel.project',
+    version: 1,
+    project: {
+      id: projectId,
+      name: 'Mill line',
+      units: { distance: 'km' },
+      schemeId: 'tia-598',
+      limits: BUILT_IN_LIMITS[0]!,
+      trayCapacity: { single: 12, mass: 2 },
+      createdAt: '2026-05-04T20:15:00.000Z',
+    },
+    schemes: [],
+    closures,
+    cables,
+    splices: [
+      ...Array.from({ length: 12 }, (_, index) => splice(closures[0]!.id, index + 1, a, b)),
+      ...Array.from({ length: 4 }, (_, index) => splice(closures[1]!.id, index + 1, b, c)),
+    ],
+    evidence: [],
+  };
+}
+
+const entry = (spliceId: string) => ({
+  id: uuid(),
+  spliceId,
+  by: 'M.',
+  at: '2026-05-04T20:15:00.000Z',
+});
+
+export function attemptOn(spliceId: string, estimateMdb: number): Attempt {
+  const base = entry(spliceId);
+  return {
+    type: 'attempt',
+    ...base,
+    tryId: base.id,
+    estimateMdb,
+    supersedes: null,
+    void: false,
+    why: null,
+  };
+}
+
+export function readingOn(
+  attempt: Attempt,
+  direction: 'AB' | 'BA',
+  wavelengthNm: number,
+  lossMdb: number,
+): Reading {
+  return {
+    type: 'reading',
+    ...entry(attempt.spliceId),
+    tryId: attempt.tryId,
+    grade: 'one-way',
+    direction,
+    wavelengthNm,
+    lossMdb,
+    supersedes: null,
+    void: false,
+    why: null,
+  };
+}
+
+/** A try with both directions at both wavelengths. */
+export function provenBy(spliceId: string, lossMdb: number): (Attempt | Reading)[] {
+  const attempt = attemptOn(spliceId, 20);
+  const both = [1310, 1550].flatMap((nm) => [
+    readingOn(attempt, 'AB', nm, lossMdb),
+    readingOn(attempt, 'BA', nm, lossMdb),
+  ]);
+  return [attempt, ...both];
+}

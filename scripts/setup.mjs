@@ -1,0 +1,110 @@
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import {
+  existsSync,
+  mkdirSync,
+  readFileSync,
+  readdirSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+/** The root of the repository. */
+export const ROOT = dirname(dirname(fileURLToPath(import.meta.url)));
+
+/** Runs a command and stops with its exit code where it fails. */
+export function run(command, args, { env = {}, cwd = ROOT } = {}) {
+  const result = spawnSync(command, args, {
+    cwd,
+    stdio: 'inherit',
+    env: { ...process.env, ...env },
+  });
+  if (result.error) throw result.error;
+  if (result.status !== 0) process.exit(result.status ?? 1);
+}
+
+export const npx = (args, options) =>
+  run(process.platform === 'win32' ? 'npx.cmd' : 'npx', ['--no-install', ...args], options);
+
+const sha = (text) => createHash('sha256').update(text).digest('hex');
+
+/** Installs the packages of the lockfile unless they are there. */
+export function installPackages() {
+  const mark = join(ROOT, 'node_modules/.cordel-installed');
+  const wanted = sha(readFileSync(join(ROOT, 'package-lock.json')));
+  if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted) return;
+  console.log('Installing packages …');
+  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
+  writeFileSync(mark, wanted);
+}
+
+/** The browser's path; installs Debian's Chromium where there is none. */
+export function installChromium() {
+  const found = () =>
+    [process.env.CHROMIUM, '/usr/bin/chromium', '/usr/bin/chromium-browser'].find(
+      (path) => path && existsSync(path),
+    );
+  if (!found()) {
+    console.log('Installing Chromium …');
+    const root = process.getuid?.() === 0 ? [] : ['sudo'];
+    for (const args of [['update'], ['install', '-y', '--no-install-recommends', 'chromium']]) {
+      const [command, ...rest] = [...root, 'apt-get', ...args];
+      run(command, rest, { env: { DEBIAN_FRONTEND: 'noninteractive' } });
+    }
+  }
+  return found();
+}
+
+function* filesBelow(folder) {
+  for (const entry of readdirSync(folder, { withFileTypes: true })) {
+    if (/^(node_modules|dist|\.expo)$/.test(entry.name)) continue;
+    const path = join(folder, entry.name);
+    if (entry.isDirectory()) yield* filesBelow(path);
+    else if (!/\.test\.tsx?$/.test(entry.name)) yield path;
+  }
+}
+
+/** Builds a part of the house unless its sources are what they were at the last build. */
+function buildOnce(name, sources, output, build) {
+  const mark = join(ROOT, 'node_modules/.cache/cordel', name);
+  const files = sources.flatMap((source) => {
+    const path = join(ROOT, source);
+    return statSync(path).isDirectory() ? [...filesBelow(path)] : [path];
+  });
+  const wanted = sha(
+    files
+      .sort()
+      .map((path) => `${path} ${sha(readFileSync(path))}`)
+      .join('\n'),
+  );
+  if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted && existsSync(join(ROOT, output)))
+    return;
+  console.log(`Building ${name} …`);
+  rmSync(mark, { force: true });
+  build();
+  mkdirSync(dirname(mark), { recursive: true });
+  writeFileSync(mark, wanted);
+}
+
+/** Builds the web app and the server. */
+export function build() {
+  buildOnce(
+    'the web app',
+    ['apps/web', 'packages/core', 'package-lock.json'],
+    'apps/web/dist/index.html',
+    () =>
+      npx(['expo', 'export', '--platform', 'web'], {
+        cwd: join(ROOT, 'apps/web'),
+        env: { EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1', CI: '1' },
+      }),
+  );
+  buildOnce(
+    'the server',
+    ['apps/server', 'packages', 'package-lock.json'],
+    'apps/server/dist/main.js',
+    () => run(process.execPath, ['build.mjs'], { cwd: join(ROOT, 'apps/server') }),
+  );
+}

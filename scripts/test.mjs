@@ -1,0 +1,38 @@
+import { ROOT, build, installChromium, installPackages, npx, run } from './setup.mjs';
+
+/** `npm test` runs all steps; `npm test -- unit e2e` runs those named. */
+const STEPS = {
+  types: () => run('npm', ['run', '--silent', 'types']),
+  lint: () => run('npm', ['run', '--silent', 'lint']),
+  arrows: () => run('npm', ['run', '--silent', 'arrows']),
+  unused: () => run('npm', ['run', '--silent', 'unused']),
+  unit: () => jest(['core', 'demo', 'web']),
+  api: () => jest(['server']),
+  e2e: () => {
+    build();
+    jest(['e2e']);
+  },
+};
+
+// PGlite is loaded as an ES module, which Jest runs under this flag only.
+function jest(projects) {
+  npx(['jest', '--selectProjects', ...projects, '--passWithNoTests=false'], {
+    cwd: ROOT,
+    env: { NODE_OPTIONS: '--experimental-vm-modules --no-warnings', CHROMIUM: chromium },
+  });
+}
+
+const wanted = process.argv.slice(2);
+const unknown = wanted.filter((step) => !STEPS[step]);
+if (unknown.length > 0) {
+  console.error(`There is no step ${unknown.join(', ')}: ${Object.keys(STEPS).join(', ')}.`);
+  process.exit(2);
+}
+installPackages();
+const steps = wanted.length > 0 ? wanted : Object.keys(STEPS);
+const chromium = steps.includes('e2e') ? installChromium() : '';
+for (const step of steps) {
+  console.log(`\n== ${step} ==`);
+  STEPS[step]();
+}
+console.log(`\nAll passed: ${steps.join(', ')}.`);

@@ -67,7 +67,6 @@ async function loadDemo(db: Parameters<typeof createApi>[0]): Promise<void> {
 async function serveWeb(app: ReturnType<typeof createApi>): Promise<void> {
   const index = join(webFolder, 'index.html');
   if (!existsSync(index)) return;
-  const page = await readFile(index, 'utf8');
   app.use('*', async (c, next) => {
     await next();
     c.header('x-content-type-options', 'nosniff');
@@ -83,9 +82,10 @@ async function serveWeb(app: ReturnType<typeof createApi>): Promise<void> {
       },
     }),
   );
-  app.get('*', (c, next) =>
-    /\.\w+$/.test(c.req.path) ? next() : c.html(page, 200, { 'cache-control': 'no-cache' }),
-  );
+  app.get('*', async (c, next) => {
+    if (/\.\w+$/.test(c.req.path)) return next();
+    return c.html(await readFile(index, 'utf8'), 200, { 'cache-control': 'no-cache' });
+  });
 }
 
 main().catch((error: unknown) => {

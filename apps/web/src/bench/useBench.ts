@@ -17,7 +17,7 @@ import {
   sleevesOf,
   standingOf,
 } from '@cordel/core';
-import type { Work } from '@/data/queries';
+import type { Work } from '@/data/setting';
 import { useProjectView } from '@/projects/context';
 import { type BenchDraft, type BenchMode, useBenchDraft } from './draft';
 import { newAttempt, newReading, newRuling, recordEvidence, takeBack } from './record';
@@ -118,7 +118,7 @@ export function useBench(work: Work, mode: BenchMode) {
       (other) => other.key !== sleeve?.key && waits(other),
     );
     change({
-      sleeve: next?.key ?? (mode === 'splice' && sleeve ? sleeve.key : null),
+      sleeve: next?.key ?? null,
       cursor: 0,
       typed: {},
       ...part,

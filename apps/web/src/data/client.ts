@@ -1,7 +1,7 @@
 import { QueryClient } from '@tanstack/react-query';
 import { useMemo, useSyncExternalStore } from 'react';
-import type { Evidence } from '@cordel/core';
-import type { Work } from './queries';
+import type { Evidence, Project } from '@cordel/core';
+import { type ProjectSetting, type Work, newSetting } from './setting';
 import { Refused } from './api';
 import { Outbox, type Write } from './outbox';
 
@@ -33,6 +33,14 @@ function onDelivered(write: Write): void {
     for (const key of ['ledger', 'splice', 'fiber'])
       void queryClient.invalidateQueries({ queryKey: [key] });
   } else {
+    if (/^\/api\/projects\/[^/]+$/.test(write.path)) {
+      // A new project stays on the screen while the server is asked about it for the first time.
+      const project = write.body as Project;
+      queryClient.setQueryData<ProjectSetting>(
+        ['project', project.id],
+        (known) => known ?? newSetting(project),
+      );
+    }
     void queryClient.invalidateQueries();
   }
 }

@@ -1,8 +1,6 @@
 import { useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo } from 'react';
 import type {
-  Cable,
-  Closure,
   ClosureRow,
   ColourScheme,
   Evidence,
@@ -15,19 +13,7 @@ import type {
 import { read } from './api';
 import { useOutbox, usePendingEvidence, withEvidence } from './client';
 import type { Write } from './outbox';
-
-export interface ProjectSetting {
-  project: Project;
-  cables: Cable[];
-  closures: Closure[];
-  schemes: ColourScheme[];
-}
-
-export interface Work {
-  closure: Closure;
-  splices: Splice[];
-  evidence: Evidence[];
-}
+import { type ProjectSetting, type Work, newSetting } from './setting';
 
 /** Records with those that wait to be sent in their places. */
 function withPending<Item extends { id: string }>(
@@ -71,9 +57,7 @@ export function useProject(projectId: string) {
     enabled: projectId !== '' && !pending,
   });
   const data = useMemo((): ProjectSetting | undefined => {
-    const held =
-      query.data ??
-      (pending && { project: pending.body as Project, cables: [], closures: [], schemes: [] });
+    const held = query.data ?? (pending && newSetting(pending.body as Project));
     if (!held) return undefined;
     return {
       project: withPending([held.project], writes, `/api/projects/${projectId}`)[0]!,

@@ -1,6 +1,6 @@
 import { createContext, useContext } from 'react';
 import { type Cable, type FiberAddress, addressOf } from '@cordel/core';
-import type { ProjectSetting } from '@/data/queries';
+import type { ProjectSetting } from '@/data/setting';
 
 export interface ProjectView extends ProjectSetting {
   cable(id: string): Cable | undefined;

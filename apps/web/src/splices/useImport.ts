@@ -87,7 +87,7 @@ export function useImport() {
               before.find((entry) => entry.name === cable.name) ?? {
                 id: uuid(),
                 name: cable.name,
-                typed: typeMakeUp(proposeMakeUp(cable.highest, cable.ribbon)),
+                typed: typeMakeUp(proposeMakeUp(cable)),
                 schemeId: view.project.schemeId,
               },
           ),

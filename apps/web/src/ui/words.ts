@@ -1,10 +1,4 @@
-import {
-  type ClosureRow,
-  GRADES,
-  type RollUp,
-  type Verdict,
-  formatMean,
-} from '@cordel/core';
+import { type ClosureRow, GRADES, type RollUp, type Verdict, formatMean } from '@cordel/core';
 import type { Inks } from './theme';
 
 /** How a verdict is said of one splice. */

@@ -94,19 +94,28 @@ describe('a splice list', () => {
     expect(list.problems).toMatchObject([{ row: 1, column: 'method' }]);
   });
 
-  it('proposes make-ups from the highest fiber', () => {
-    const { header, rows } = tableOf(
-      [TITLES, 'W,1,1,X,97,Y,tube 1 blue,single', 'W,1,1,Z,13,Y,8,ribbon'].join('\n'),
-    );
+  it('proposes make-ups from the highest fiber, tube or ribbon', () => {
+    const lines = [
+      'W,1,1,X,97,Y,tube 3 blue,single',
+      'W,1,2,Z,13,Y,5/1,ribbon',
+      'W,1,3,D,2,E,brown,single',
+    ];
+    const { header, rows } = tableOf([TITLES, ...lines].join('\n'));
     const found = cablesOfList(rows, matchColumns(header));
     expect(found).toEqual([
-      { name: 'X', highest: 97, ribbon: false },
-      { name: 'Y', highest: 8, ribbon: true },
-      { name: 'Z', highest: 13, ribbon: true },
+      { name: 'X', highest: 97, units: 0, ribbon: false },
+      { name: 'Y', highest: 0, units: 5, ribbon: true },
+      { name: 'Z', highest: 13, units: 0, ribbon: true },
+      { name: 'D', highest: 2, units: 0, ribbon: false },
+      { name: 'E', highest: 0, units: 0, ribbon: false },
     ]);
-    expect(proposeMakeUp(97, false)).toEqual({ kind: 'loose-tube', tubes: 9, fibersPerTube: 12 });
-    expect(proposeMakeUp(13, true)).toEqual({ kind: 'ribbon', ribbons: 2 });
-    expect(proposeMakeUp(0, false)).toEqual({ kind: 'drop', fibers: 12 });
+    expect(found.map(proposeMakeUp)).toEqual([
+      { kind: 'loose-tube', tubes: 9, fibersPerTube: 12 },
+      { kind: 'ribbon', ribbons: 5 },
+      { kind: 'ribbon', ribbons: 2 },
+      { kind: 'drop', fibers: 12 },
+      { kind: 'drop', fibers: 12 },
+    ]);
   });
 });
 

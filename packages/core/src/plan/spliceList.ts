@@ -304,34 +304,45 @@ function readMethod(text: string): Parsed<Method> {
     : refused(`“${text.slice(0, 40)}” is no method: write “single” or “ribbon”.`);
 }
 
-/**
- * The cables a list names, each with the highest plain fiber number it uses, so that a make-up can be
- * proposed. Fibers written by colour do not count.
- */
+/** A cable as far as a list tells of it. */
+export interface NamedCable {
+  name: string;
+  /** The highest plain fiber number, 0 where fibers are written otherwise. */
+  highest: number;
+  /** The highest tube or ribbon that is named by number, 0 where none is. */
+  units: number;
+  /** Whether it is spliced as ribbons. */
+  ribbon: boolean;
+}
+
+/** The cables a list names, with what it tells of each, so that a make-up can be proposed. */
 export function cablesOfList(
   rows: readonly (readonly string[])[],
   match: ColumnMatch,
-): { name: string; highest: number; ribbon: boolean }[] {
-  const found = new Map<string, { name: string; highest: number; ribbon: boolean }>();
+): NamedCable[] {
+  const found = new Map<string, NamedCable>();
   for (const cells of rows) {
+    const cell = (column: ListColumn) => (cells[match[column] ?? -1] ?? '').trim();
     for (const side of ['A', 'B'] as const) {
-      const name = (cells[match[`cable${side}`] ?? -1] ?? '').trim();
+      const name = cell(`cable${side}`);
       if (name === '') continue;
-      const entry = found.get(name) ?? { name, highest: 0, ribbon: false };
-      const fiber = /^\d{1,5}$/.exec((cells[match[`fiber${side}`] ?? -1] ?? '').trim());
-      entry.highest = Math.max(entry.highest, fiber ? Number(fiber[0]) : 0);
-      entry.ribbon ||=
-        METHOD_WORDS[(cells[match.method ?? -1] ?? '').trim().toLowerCase()] === 'mass';
+      const entry = found.get(name) ?? { name, highest: 0, units: 0, ribbon: false };
+      const text = cell(`fiber${side}`);
+      const plain = /^\d{1,5}$/.exec(text);
+      const unit = /^(?:tube|t|ribbon|rib|r)?\s*(\d{1,3})(?:\s*[/.\-,]|\s+\D|\s*f)/i.exec(text);
+      entry.highest = Math.max(entry.highest, plain ? Number(plain[0]) : 0);
+      entry.units = Math.max(entry.units, unit && !plain ? Number(unit[1]) : 0);
+      entry.ribbon ||= METHOD_WORDS[cell('method').toLowerCase()] === 'mass';
       found.set(name, entry);
     }
   }
   return [...found.values()];
 }
 
-/** A likely make-up for a cable whose highest fiber is known: the next common size. */
-export function proposeMakeUp(highest: number, ribbon: boolean): MakeUp {
-  const units = Math.max(1, Math.ceil(highest / 12));
-  if (ribbon) return { kind: 'ribbon', ribbons: units };
-  if (highest <= 12) return { kind: 'drop', fibers: 12 };
-  return { kind: 'loose-tube', tubes: units, fibersPerTube: 12 };
+/** A likely make-up for a cable that a list names: the smallest of twelves that holds it. */
+export function proposeMakeUp({ highest, units, ribbon }: Omit<NamedCable, 'name'>): MakeUp {
+  const count = Math.max(1, units, Math.ceil(highest / 12));
+  if (ribbon) return { kind: 'ribbon', ribbons: count };
+  if (units === 0 && highest <= 12) return { kind: 'drop', fibers: 12 };
+  return { kind: 'loose-tube', tubes: count, fibersPerTube: 12 };
 }

@@ -1,0 +1,177 @@
+import { readFile } from 'node:fs/promises';
+import { createRequire } from 'node:module';
+import { jest } from '@jest/globals';
+import type { Browser, Page } from 'puppeteer-core';
+import {
+  PHONE,
+  type Person,
+  type Server,
+  WIDE,
+  newPerson,
+  press,
+  readApi,
+  removeServer,
+  sees,
+  startBrowser,
+  startServer,
+} from './app.ts';
+
+jest.setTimeout(240_000);
+
+interface Axe {
+  run(options: unknown): Promise<{
+    violations: { id: string; help: string; nodes: { html: string; failureSummary: string }[] }[];
+  }>;
+}
+
+let server: Server;
+let browser: Browser;
+let person: Person;
+let axe: string;
+let views: Record<string, string>;
+
+beforeAll(async () => {
+  [server, browser] = await Promise.all([startServer({ demo: true }), startBrowser()]);
+  axe = await readFile(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+  person = await newPerson(browser, server, 'M.');
+  const project = (await readApi<{ id: string }[]>(server, '/projects'))[0]!.id;
+  const { closures } = await readApi<{ closures: { closureId: string; name: string }[] }>(
+    server,
+    `/projects/${project}/ledger/closures`,
+  );
+  const id = (name: string) => closures.find((closure) => closure.name === name)!.closureId;
+  const { rows } = await readApi<{ rows: { id: string }[] }>(
+    server,
+    `/projects/${project}/ledger/redo`,
+  );
+  views = {
+    projects: '/projects',
+    'new project': '/projects/new',
+    route: `/p/${project}/route`,
+    closure: `/p/${project}/route/${id('Sluice bridge')}`,
+    'bench start': `/p/${project}/bench`,
+    'bench single': `/p/${project}/bench/${id('Dairy lane')}`,
+    'bench ribbon': `/p/${project}/bench/${id('Quarry gate')}`,
+    'bench measure': `/p/${project}/bench/${id('Dairy lane')}?mode=measure`,
+    ledger: `/p/${project}/ledger`,
+    'ledger fibers': `/p/${project}/ledger?view=fibers`,
+    'ledger splices': `/p/${project}/ledger?view=splices&q=tube+9`,
+    'ledger redo': `/p/${project}/ledger?view=redo`,
+    'splice record': `/p/${project}/ledger?view=redo&open=splice.${rows[0]!.id}`,
+    kit: `/p/${project}/kit`,
+    settings: `/p/${project}/kit/settings`,
+    cables: `/p/${project}/kit/cables`,
+    closures: `/p/${project}/kit/closures`,
+    schemes: `/p/${project}/kit/schemes`,
+    import: `/p/${project}/kit/import`,
+    'not found': '/nowhere',
+  };
+});
+afterAll(async () => {
+  await browser.close();
+  await removeServer(server);
+});
+
+async function violations(page: Page): Promise<string[]> {
+  await page.evaluate(axe);
+  const { violations: found } = await page.evaluate(() =>
+    (globalThis as unknown as { axe: Axe }).axe.run({
+      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'best-practice'],
+    }),
+  );
+  return found.map(
+    ({ id, help, nodes }) =>
+      `${id}: ${help} (${nodes.length}) ${nodes[0]!.html.slice(0, 220)} ${nodes[0]!.failureSummary.slice(0, 300)}`,
+  );
+}
+
+describe.each([
+  ['a phone', PHONE, 'light'],
+  ['a phone at night', PHONE, 'dark'],
+  ['a wide screen', WIDE, 'light'],
+] as const)('on %s', (_, size, scheme) => {
+  it('axe-core finds no violation on any main view, and no other host is asked', async () => {
+    await person.page.setViewport(size);
+    await person.page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: scheme }]);
+    const found: string[] = [];
+    for (const [name, path] of Object.entries(views)) {
+      await person.page.goto(server.url + path, { waitUntil: 'networkidle0' });
+      found.push(...(await violations(person.page)).map((words) => `${name}: ${words}`));
+    }
+    expect(found).toEqual([]);
+    expect(person.trouble).toEqual([]);
+  });
+});
+
+it('the Bench has contrast for sunlight: AAA', async () => {
+  await person.page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'light' }]);
+  await person.page.setViewport(PHONE);
+  await person.page.goto(server.url + views['bench single']!, { waitUntil: 'networkidle0' });
+  await person.page.evaluate(axe);
+  const { violations: found } = await person.page.evaluate(() =>
+    (globalThis as unknown as { axe: Axe }).axe.run({
+      runOnly: { type: 'rule', values: ['color-contrast-enhanced'] },
+      rules: { 'color-contrast-enhanced': { enabled: true } },
+    }),
+  );
+  expect(
+    found.flatMap(({ nodes }) =>
+      nodes.map((node) => `${node.html.slice(0, 200)} ${node.failureSummary}`),
+    ),
+  ).toEqual([]);
+});
+
+it('touch targets of the Bench are 48 px and more', async () => {
+  await person.page.goto(server.url + views['bench ribbon']!, { waitUntil: 'networkidle0' });
+  const small = await person.page.$$eval('[role=button]', (nodes) =>
+    nodes
+      .map(
+        (node) =>
+          ({ name: node.getAttribute('aria-label'), ...node.getBoundingClientRect().toJSON() }) as {
+            name: string;
+            width: number;
+            height: number;
+          },
+      )
+      .filter(({ width, height }) => width < 48 || height < 48)
+      .map(({ name, width, height }) => `${name}: ${width} x ${height}`),
+  );
+  expect(small).toEqual([]);
+});
+
+it('864 rows and more stay a small page while they are scrolled', async () => {
+  await person.page.goto(`${server.url}${views['ledger splices']!.split('?')[0]}?view=splices`, {
+    waitUntil: 'networkidle0',
+  });
+  await sees(person.page, '1,432 splices');
+  const nodes = () => person.page.evaluate(() => document.querySelectorAll('*').length);
+  let most = await nodes();
+  await person.page.mouse.move(200, 600);
+  for (let step = 0; step < 60; step++) {
+    await person.page.mouse.wheel({ deltaY: 2000 });
+    await new Promise((resolve) => setTimeout(resolve, 60));
+    most = Math.max(most, await nodes());
+  }
+  expect(most).toBeLessThan(2500);
+});
+
+it('works from the keyboard: every place can be reached and pressed', async () => {
+  await person.page.goto(server.url + views.route!, { waitUntil: 'networkidle0' });
+  const reached = new Set<string>();
+  for (let step = 0; step < 40; step++) {
+    await person.page.keyboard.press('Tab');
+    const name = await person.page.evaluate(
+      () =>
+        document.activeElement?.getAttribute('aria-label') ??
+        (document.activeElement as HTMLElement | null)?.innerText ??
+        '',
+    );
+    reached.add(name.trim());
+    if (name.trim() === 'Kit') break;
+  }
+  for (const place of ['Route', 'Bench', 'Ledger', 'Kit']) expect(reached).toContain(place);
+  await person.page.keyboard.press('Enter');
+  await sees(person.page, 'Bring in a splice list');
+  await press(person.page, 'Keys');
+  await sees(person.page, 'keep, next');
+});

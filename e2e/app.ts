@@ -1,0 +1,182 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { mkdtemp, rm } from 'node:fs/promises';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import puppeteer, { type Browser, type BrowserContext, type Page } from 'puppeteer-core';
+
+const MAIN = fileURLToPath(new URL('../apps/server/dist/main.js', import.meta.url));
+
+export const PHONE = { width: 390, height: 844 };
+export const WIDE = { width: 1280, height: 800 };
+
+const freePort = () =>
+  new Promise<number>((resolve) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number };
+      probe.close(() => resolve(port));
+    });
+  });
+
+export interface Server {
+  url: string;
+  folder: string;
+  process: ChildProcess;
+  /** What it has printed so far. */
+  output(): string;
+  stop(signal?: NodeJS.Signals): Promise<number | null>;
+}
+
+/** Starts the built server on a free port, and waits until it says its address. */
+export async function startServer({
+  folder,
+  demo = false,
+}: { folder?: string; demo?: boolean } = {}): Promise<Server> {
+  const data = folder ?? (await mkdtemp(join(tmpdir(), 'cordel-e2e-')));
+  const port = await freePort();
+  const child = spawn(process.execPath, [MAIN, ...(demo ? ['--demo'] : [])], {
+    env: { ...process.env, NODE_OPTIONS: '', PORT: String(port), CORDEL_DATA: data },
+  });
+  let output = '';
+  child.stdout.on('data', (text) => (output += text));
+  child.stderr.on('data', (text) => (output += text));
+  const exited = new Promise<number | null>((resolve) => child.on('exit', (code) => resolve(code)));
+  const url = `http://localhost:${port}`;
+  for (let tries = 0; !output.includes(url); tries++) {
+    if (tries > 600 || child.exitCode !== null)
+      throw new Error(`The server did not start: ${output}`);
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  return {
+    url,
+    folder: data,
+    process: child,
+    output: () => output,
+    stop: async (signal = 'SIGTERM') => {
+      child.kill(signal);
+      return exited;
+    },
+  };
+}
+
+/** Stops a server and removes its data. */
+export async function removeServer(server: Server): Promise<void> {
+  await server.stop('SIGKILL');
+  await rm(server.folder, { recursive: true, force: true });
+}
+
+/** Debian's Chromium, cut off from every service of its own. */
+export const startBrowser = (): Promise<Browser> =>
+  puppeteer.launch({
+    executablePath: process.env.CHROMIUM || '/usr/bin/chromium',
+    args: [
+      '--headless',
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--disable-dev-shm-usage',
+    ],
+  });
+
+/** One person's phone or desk: a page with a storage of its own, and what went wrong on it. */
+export interface Person {
+  page: Page;
+  context: BrowserContext;
+  /** Errors of the page and hosts it asked other than the server's. */
+  trouble: string[];
+}
+
+export async function newPerson(
+  browser: Browser,
+  server: Server,
+  name: string | null,
+  size = PHONE,
+): Promise<Person> {
+  const context = await browser.createBrowserContext();
+  const page = await context.newPage();
+  await page.setViewport(size);
+  page.setDefaultTimeout(20_000);
+  const trouble: string[] = [];
+  page.on('pageerror', (error) => trouble.push(`page error: ${(error as Error).message}`));
+  page.on('console', (message) => {
+    if (message.type() === 'error' && !/Failed to load resource|ERR_/.test(message.text()))
+      trouble.push(`console: ${message.text()}`);
+  });
+  page.on('request', (request) => {
+    const asked = request.url();
+    if (!asked.startsWith(server.url) && !/^(data|blob):/.test(asked))
+      trouble.push(`other host: ${asked}`);
+  });
+  if (name) {
+    await page.goto(`${server.url}/favicon.ico`);
+    await page.evaluate((value) => localStorage.setItem('cordel.person', value), name);
+  }
+  return { page, context, trouble };
+}
+
+/** Presses the key, link or tab of that accessible name. */
+export async function press(page: Page, name: string): Promise<void> {
+  const element = await page.waitForSelector(`::-p-aria(${name})`, { visible: true });
+  // A list that settles moves its rows: press once they stand still.
+  await element!.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+  await element!.click();
+}
+
+/** Presses keys of the Bench's keypad one after the other. */
+export async function pressKeys(page: Page, keys: string): Promise<void> {
+  for (const key of keys) await press(page, key === '.' ? 'Point' : key);
+}
+
+/** Types into the field of that name in place of what is there. */
+export async function fill(page: Page, name: string, text: string): Promise<void> {
+  const field = await page.waitForSelector(
+    `input[aria-label="${name}"], textarea[aria-label="${name}"]`,
+    { visible: true },
+  );
+  await field!.click({ count: 3 });
+  await field!.press('Backspace');
+  await field!.type(text);
+}
+
+const shownText = (page: Page) => page.evaluate(() => document.body.innerText);
+
+/** Waits until the page shows a text, and fails with what it shows instead. */
+export async function sees(page: Page, text: string | RegExp): Promise<void> {
+  const pattern =
+    typeof text === 'string' ? text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&') : text.source;
+  try {
+    await page.waitForFunction(
+      (source) => new RegExp(source).test(document.body.innerText.replace(/\s+/g, ' ')),
+      { timeout: 15_000, polling: 100 },
+      pattern,
+    );
+  } catch {
+    throw new Error(`Not seen: ${pattern}\nThe page shows:\n${await shownText(page)}`);
+  }
+}
+
+export async function seesNot(page: Page, text: string): Promise<void> {
+  await page.waitForFunction(
+    (words) => !document.body.innerText.includes(words),
+    { timeout: 15_000, polling: 100 },
+    text,
+  );
+}
+
+/** Reads a path of the API as the page's own origin would. */
+export async function readApi<Answer>(server: Server, path: string): Promise<Answer> {
+  const response = await fetch(`${server.url}/api${path}`);
+  if (!response.ok) throw new Error(`${path}: ${response.status} ${await response.text()}`);
+  return (await response.json()) as Answer;
+}
+
+/** Chooses a file made of bytes in the browser's file chooser. */
+export async function chooseFile(page: Page, key: string, path: string): Promise<void> {
+  const [chooser] = await Promise.all([page.waitForFileChooser(), press(page, key)]);
+  await chooser.accept([path]);
+}

@@ -1,0 +1,121 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { jest } from '@jest/globals';
+import { type Server, readApi, startServer } from './app.ts';
+
+jest.setTimeout(120_000);
+
+let folder: string;
+beforeEach(async () => {
+  folder = await mkdtemp(join(tmpdir(), 'cordel-data-'));
+});
+afterEach(() => rm(folder, { recursive: true, force: true }));
+
+const attempt = (spliceId: string, count: number) => {
+  const id = `019da9e7-4800-7000-8000-${count.toString(16).padStart(12, 'f')}`;
+  return {
+    type: 'attempt',
+    id,
+    spliceId,
+    tryId: id,
+    by: 'M.',
+    at: '2026-05-04T20:15:00.000Z',
+    estimateMdb: 20,
+    supersedes: null,
+    void: false,
+    why: null,
+  };
+};
+
+async function firstSplice(server: Server): Promise<string> {
+  const [project] = await readApi<{ id: string }[]>(server, '/projects');
+  const page = await readApi<{ rows: { id: string }[] }>(
+    server,
+    `/projects/${project!.id}/ledger/splices?verdict=open&limit=1`,
+  );
+  return page.rows[0]!.id;
+}
+
+const post = (server: Server, entries: unknown[]) =>
+  fetch(`${server.url}/api/evidence`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ entries }),
+  });
+
+describe('the server as a process', () => {
+  it('has every acknowledged write after kill -9, and loads the demo once', async () => {
+    const first = await startServer({ folder, demo: true });
+    const spliceId = await firstSplice(first);
+    const acknowledged: string[] = [];
+    let killed = false;
+    const writing = (async () => {
+      for (let count = 0; !killed; count++) {
+        const entry = attempt(spliceId, count);
+        const answer = await post(first, [entry]).catch(() => null);
+        if (answer?.ok) acknowledged.push(entry.id);
+      }
+    })();
+    while (acknowledged.length < 150) await new Promise((resolve) => setTimeout(resolve, 10));
+    const exit = first.stop('SIGKILL');
+    killed = true;
+    await Promise.all([exit, writing]);
+    const again = await startServer({ folder, demo: true });
+    const { evidence } = await readApi<{ evidence: { id: string }[] }>(
+      again,
+      `/splices/${spliceId}`,
+    );
+    const kept = new Set(evidence.map((entry) => entry.id));
+    expect(acknowledged.filter((id) => !kept.has(id))).toEqual([]);
+    expect(await readApi<unknown[]>(again, '/projects')).toHaveLength(1);
+    await again.stop();
+  });
+
+  it('refuses a second process on the same data in words', async () => {
+    const first = await startServer({ folder });
+    await expect(startServer({ folder })).rejects.toThrow(
+      /data folder .* is in use by process \d+ .*set CORDEL_DATA/,
+    );
+    expect(await readApi(first, '/health')).toEqual({ status: 'ok' });
+    await first.stop();
+  });
+
+  it('stops cleanly on SIGTERM, with what was written, and lets the next one in', async () => {
+    const first = await startServer({ folder, demo: true });
+    const spliceId = await firstSplice(first);
+    expect((await post(first, [attempt(spliceId, 1)])).status).toBe(200);
+    expect(await first.stop('SIGTERM')).toBe(0);
+    const again = await startServer({ folder });
+    const { evidence } = await readApi<{ evidence: unknown[] }>(again, `/splices/${spliceId}`);
+    expect(evidence).toHaveLength(1);
+    await again.stop();
+  });
+
+  it('says it where the port is taken', async () => {
+    const first = await startServer({ folder });
+    const other = await mkdtemp(join(tmpdir(), 'cordel-data-'));
+    const main = new URL('../apps/server/dist/main.js', import.meta.url).pathname;
+    const second = spawnSync(process.execPath, [main], {
+      env: { ...process.env, NODE_OPTIONS: '', PORT: new URL(first.url).port, CORDEL_DATA: other },
+      encoding: 'utf8',
+      timeout: 60_000,
+    });
+    expect(second.status).toBe(1);
+    expect(second.stderr).toMatch(/Port \d+ is taken: set PORT to another/);
+    await first.stop();
+    await rm(other, { recursive: true, force: true });
+  });
+
+  it('serves the page for its own addresses only', async () => {
+    const server = await startServer({ folder });
+    const page = await fetch(`${server.url}/p/some/ledger?view=redo`);
+    expect(page.headers.get('content-type')).toMatch(/text\/html/);
+    expect((await fetch(`${server.url}/missing.js`)).status).toBe(404);
+    expect((await fetch(`${server.url}/api/missing`)).headers.get('content-type')).toMatch(
+      /problem\+json/,
+    );
+    await server.stop();
+  });
+});

@@ -1,0 +1,386 @@
+import { mkdtemp, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { jest } from '@jest/globals';
+import type { Browser } from 'puppeteer-core';
+import {
+  PHONE,
+  type Person,
+  type Server,
+  WIDE,
+  chooseFile,
+  fill,
+  newPerson,
+  press,
+  pressKeys,
+  readApi,
+  removeServer,
+  sees,
+  seesNot,
+  startBrowser,
+  startServer,
+} from './app.ts';
+
+jest.setTimeout(45_000);
+
+const TITLES = 'Joint;Cassette;Slot;cable A;fiber A;cable B;fiber B;method;remark';
+const singles = Array.from(
+  { length: 6 },
+  (_, index) =>
+    `Weir hut;1;${index + 1};A;${index + 1};B;tube 1 ${['blue', 'orange', 'green', 'brown', 'slate', 'white'][index]};single;north, "old" rack`,
+);
+const ribbon = Array.from(
+  { length: 12 },
+  (_, index) => `Weir hut;2;1;Q;${index + 1};R;${index + 1};ribbon;`,
+);
+
+let server: Server;
+let browser: Browser;
+let folder: string;
+let tech: Person;
+let projectId: string;
+
+const listFile = async (name: string, content: string | Uint8Array) => {
+  const path = join(folder, name);
+  await writeFile(path, content);
+  return path;
+};
+const go = (path: string) =>
+  tech.page.goto(`${server.url}/p/${projectId}${path}`, { waitUntil: 'networkidle0' });
+const page = () => tech.page;
+
+interface Row {
+  fiberA: number;
+  tries: number;
+  verdict: string;
+  half: number | null;
+}
+const rows = async () =>
+  (await readApi<{ rows: Row[] }>(server, `/projects/${projectId}/ledger/splices`)).rows;
+/** Waits until the server has what was recorded. */
+const sent = async (check: (list: Row[]) => boolean) => {
+  for (let tries = 0; tries < 100; tries++) {
+    const list = await rows();
+    if (check(list)) return list;
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  throw new Error(`Not on the server: ${JSON.stringify(await rows())}`);
+};
+
+beforeAll(async () => {
+  [server, browser] = await Promise.all([startServer({ demo: true }), startBrowser()]);
+  folder = await mkdtemp(join(tmpdir(), 'cordel-lists-'));
+  tech = await newPerson(browser, server, null);
+});
+afterAll(async () => {
+  await browser.close();
+  await removeServer(server);
+});
+afterEach(() => expect(tech.trouble).toEqual([]));
+
+let broken = false;
+/** A step of the story; once one fails, those after it cannot be told. */
+function step(name: string, work: () => Promise<void>): void {
+  it(name, async () => {
+    if (broken) throw new Error('An earlier step failed.');
+    broken = true;
+    await work();
+    broken = false;
+  });
+}
+
+describe('from a splice list to proof, on a phone', () => {
+  step('shows the demo on the cord', async () => {
+    await page().goto(server.url, { waitUntil: 'networkidle0' });
+    await sees(page(), 'Vessamy valley line');
+    await sees(page(), /Toll cottage 3\.1 km pass 144 of 144/);
+    await sees(page(), /Sluice bridge 7\.4 km 2 to redo/);
+  });
+
+  step('makes a project, with an error at its field', async () => {
+    await press(page(), 'All projects');
+    await press(page(), 'New project');
+    await press(page(), 'Make it, then bring in a splice list');
+    await sees(page(), 'Give it a name.');
+    await fill(page(), 'Project name', 'Upper weir');
+    await fill(page(), 'A tray', '0,06');
+    await press(page(), 'Make it, then bring in a splice list');
+    await sees(page(), 'Write the decimal point as a point: 0.06.');
+    await fill(page(), 'A tray', '0.06');
+    await press(page(), 'VDE 0888 order');
+    await press(page(), 'TIA-598 order');
+    await press(page(), 'Make it, then bring in a splice list');
+    await sees(page(), 'Bring in a splice list');
+    projectId = /\/p\/([^/]+)/.exec(page().url())![1]!;
+  });
+
+  step('refuses a picture renamed .csv in words', async () => {
+    await chooseFile(
+      page(),
+      'Choose a file',
+      await listFile('photo.csv', Uint8Array.from([0x89, 0x50, 0x4e, 0x47, 13, 10, 26, 10])),
+    );
+    await sees(page(), 'photo.csv: This is a PNG picture, not a CSV file');
+  });
+
+  step('shows every problem of a bad list by row and column, and brings in nothing', async () => {
+    const bad = [
+      ...singles,
+      'Weir hut;1;6;A;145;B;tube 1 mauve;glued;',
+      'Weir hut;1;1;A;1;B;8;single;',
+    ];
+    await chooseFile(
+      page(),
+      'Choose a file',
+      await listFile('bad.csv', [TITLES, ...bad].join('\r\n')),
+    );
+    await sees(page(), 'bad.csv: 8 rows');
+    await sees(page(), /Row 8, method: “glued” “glued” is no method: write “single” or “ribbon”/);
+    await sees(page(), /Row 8, fiber B: “tube 1 mauve” .*is no colour of the TIA-598 order/);
+    await sees(page(), /Row 9, Slot: “1” Tray 1 slot 1 is used in row 2 already/);
+    await sees(page(), /Row 9, fiber A: “1” Fiber A 1 is spliced in row 2 already/);
+    expect((await rows()).length).toBe(0);
+  });
+
+  step('matches columns, asks for make-ups and brings all of it in', async () => {
+    const text = `\uFEFF${[TITLES, ...singles.map((row) => row.replace('north, "old" rack', '"north, ""old"" rack"')), ...ribbon].join('\r\n')}\r\n`;
+    await chooseFile(page(), 'Choose a file', await listFile('good.csv', text));
+    await sees(page(), 'good.csv: 18 rows');
+    await press(page(), 'Cable A');
+    await press(page(), 'Loose tube');
+    await fill(page(), 'Tubes', '12');
+    await sees(page(), '144 fibers: 12 tubes of 12');
+    await sees(page(), /Ready\. 18 splices in 1 closure/);
+    await press(page(), 'Bring in 18 splices');
+    await sees(page(), /Brought in\. 18 splices, 1 new closure, 4 new cables/);
+    await press(page(), 'See the Route');
+    await sees(page(), /Weir hut no distance planned 0 of 18/);
+  });
+
+  step('asks once who splices, and shows the next splice', async () => {
+    await press(page(), 'Weir hut, planned, 0 of 18');
+    await press(page(), 'Start splicing');
+    await fill(page(), 'Name or initials', 'T. Hollis');
+    await press(page(), 'Go to the Bench');
+    await sees(page(), '0 of 18 · tray 1 slot 1');
+    await sees(page(), /A 1 blue tube 1 blue 1st · BL/);
+    await sees(page(), /B 1 blue tube 1 blue 1st · BL/);
+  });
+
+  step('keeps 0.02 dB in two taps, and the next splice comes by itself', async () => {
+    await pressKeys(page(), '2');
+    await sees(page(), /Good\. Not over the 0\.05 redo line\. Two-way test still to come/);
+    await press(page(), 'Keep, next');
+    await sees(page(), '1 of 18 · tray 1 slot 2');
+    await sees(page(), 'A 2 orange');
+    await sent((list) => list[0]?.half === 40 && list[0].tries === 1);
+  });
+
+  step('redoes a bad one with new attempts, until the lead is needed', async () => {
+    await pressKeys(page(), '12');
+    await sees(page(), /Redo\. Over the 0\.05 redo line\. 2 of 3 tries are left/);
+    await press(page(), 'Redo');
+    await sees(page(), 'Try 2 of 3');
+    await pressKeys(page(), '9');
+    await sees(page(), /Last try\. Over the 0\.05 redo line\. One try of 3 is left/);
+    await press(page(), 'Redo');
+    await sees(page(), 'Try 3 of 3');
+    await pressKeys(page(), '8');
+    await sees(page(), /Needs the lead\. .*3 of 3 tries used/);
+    await press(page(), 'Keep, next');
+    await sees(page(), 'tray 1 slot 3');
+    const list = await sent((found) => found[1]?.tries === 3);
+    expect(list[1]).toMatchObject({ half: 160, verdict: 'provisional' });
+  });
+
+  step('says what is wrong with 15 dB and keeps nothing', async () => {
+    await pressKeys(page(), '1500');
+    await sees(page(), /Check\. 15\.00 dB is no splice; the most is 5\.00 dB\. Did you mean 0\.15/);
+    await press(page(), 'Keep, next');
+    await sees(page(), 'tray 1 slot 3');
+    for (let count = 0; count < 4; count++) await press(page(), 'Delete');
+  });
+
+  step('skips a dead fiber with a reason', async () => {
+    await press(page(), 'Skip');
+    await press(page(), 'Dead fiber on side A.');
+    await sees(page(), 'tray 1 slot 4');
+    await sent((list) => list[2]?.verdict === 'waived');
+  });
+
+  step('undoes a slip, and keeps that it was made', async () => {
+    await pressKeys(page(), '3');
+    await press(page(), 'Keep, next');
+    await sees(page(), 'tray 1 slot 5');
+    await press(page(), 'Undo A 4');
+    await sees(page(), 'tray 1 slot 4');
+    await sent((list) => list[3]?.verdict === 'open' && list[3].tries === 0);
+    const { evidence } = await readApi<{ evidence: { void: boolean; why: string }[] }>(
+      server,
+      `/splices/${(await readApi<{ rows: { id: string }[] }>(server, `/projects/${projectId}/ledger/splices`)).rows[3]!.id}`,
+    );
+    expect(evidence).toHaveLength(2);
+    expect(evidence[1]).toMatchObject({ void: true, why: expect.stringContaining('Slip') });
+  });
+
+  step('takes the rest from the keyboard', async () => {
+    for (const key of ['3', 'Enter', '1', 'Enter', '2', 'Enter']) {
+      await page().keyboard.press(key as 'Enter');
+      await new Promise((resolve) => setTimeout(resolve, 150));
+    }
+    await sees(page(), /6 of 18 · tray 2 slot 1/);
+    await sees(page(), 'Ribbon of 12, one ribbon sleeve');
+  });
+
+  step(
+    'types twelve in a row for a ribbon, and loses nothing to a reload in the middle',
+    async () => {
+      await page().evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+      for (let fiber = 1; fiber <= 5; fiber++) {
+        await pressKeys(page(), String(fiber % 3));
+        await press(page(), 'Next fiber');
+      }
+      await pressKeys(page(), '1');
+      await page().reload({ waitUntil: 'networkidle0' });
+      await sees(page(), /1 0\.01 2 0\.02 3 0\.00 4 0\.01 5 0\.02 6 0\.01 7 –/);
+      await press(page(), 'Next fiber');
+      for (let fiber = 7; fiber <= 12; fiber++) {
+        await pressKeys(page(), '1');
+        await press(page(), fiber === 12 ? 'Keep, next' : 'Next fiber');
+      }
+      await sees(page(), 'All spliced');
+      const list = await sent((found) => found.every((row) => row.verdict !== 'open'));
+      expect(list.filter((row) => row.tries === 1)).toHaveLength(16);
+    },
+  );
+
+  step(
+    'adds one-way readings from both ends, and the verdict follows from their mean',
+    async () => {
+      await press(page(), 'Add measured figures');
+      await sees(page(), 'A to B at 1310 nm');
+      await pressKeys(page(), '31');
+      await sees(
+        page(),
+        /Provisional\. One-way 0\.31 dB at 1310 nm is high: measure B to A before a redo/,
+      );
+      await press(page(), 'Keep, next');
+      await sees(page(), 'tray 1 slot 2');
+      await press(page(), 'A to B at 1310 nm');
+      await press(page(), 'B to A');
+      await press(page(), 'Done');
+      await press(page(), 'Plus or minus');
+      await pressKeys(page(), '27');
+      await sees(page(), '−0.27');
+      await sees(page(), /Directions differ by 0\.58 dB .* Only the mean counts/);
+      await press(page(), 'Keep, next');
+      await sent((list) => list[0]?.half === 40);
+    },
+  );
+
+  step('adds a two-way mean by hand in the record of a splice', async () => {
+    const [first] = (
+      await readApi<{ rows: { id: string }[] }>(server, `/projects/${projectId}/ledger/splices`)
+    ).rows;
+    await go(`/ledger?view=splices&open=splice.${first!.id}`);
+    await sees(page(), /Missing: two-way at 1550 nm/);
+    await press(page(), 'Add a measured figure');
+    await press(page(), '1550 nm');
+    await press(page(), 'Two-way mean');
+    await fill(page(), 'Loss', 'abc');
+    await press(page(), 'Record it');
+    await sees(page(), '“abc” is no loss');
+    await fill(page(), 'Loss', '0.045');
+    await press(page(), 'Record it');
+    await sees(page(), 'Pass.');
+    await sees(page(), /two-way at 1550 nm 0\.045 dB/);
+    await sent((list) => list[0]?.verdict === 'pass');
+  });
+
+  step('waives with who and why', async () => {
+    const second = (
+      await readApi<{ rows: { id: string }[] }>(server, `/projects/${projectId}/ledger/splices`)
+    ).rows[1]!;
+    await go(`/ledger?view=splices&open=splice.${second.id}`);
+    await sees(page(), /Estimate 0\.08 dB is over 0\.05\. 3 of 3 tries used: needs the lead/);
+    await press(page(), 'Waive or skip');
+    await press(page(), 'Record it');
+    await sees(page(), 'Say why.');
+    await fill(page(), 'Why', 'Owner accepts 0.08 dB here.');
+    await press(page(), 'Record it');
+    await sees(page(), /Waived\. Waived by T\. Hollis: Owner accepts/);
+    await sent((list) => list[1]?.verdict === 'waived');
+  });
+});
+
+describe('the Ledger', () => {
+  step(
+    'shows fibers, trays, closures and splices, filtered, sorted and searched, with links that hold',
+    async () => {
+      const demo = (await readApi<{ id: string; name: string }[]>(server, '/projects')).find(
+        (project) => project.name === 'Vessamy valley line',
+      )!;
+      await page().goto(`${server.url}/p/${demo.id}/ledger`, { waitUntil: 'networkidle0' });
+      await sees(page(), /772 of 1432 spliced/);
+      await press(page(), 'Fibers');
+      await fill(page(), 'Search', 'A 100');
+      await sees(page(), /1 fiber A 100 brown/);
+      await sees(page(), 'tube 9 yellow · brown');
+      await press(page(), 'Splices');
+      await press(page(), 'Clear');
+      await sees(page(), '1,432 splices');
+      await press(page(), 'fail');
+      await sees(page(), '4 splices');
+      await fill(page(), 'Search', 'sluice');
+      await sees(page(), '2 splices');
+      await sees(page(), 'B 43 to C 43');
+      expect(page().url()).toMatch(/view=splices.*q=sluice.*verdict=fail|verdict=fail.*q=sluice/);
+      await page().reload({ waitUntil: 'networkidle0' });
+      await sees(page(), '2 splices');
+      await press(page(), 'Redo');
+      await sees(page(), /All wavelengths alike: the joint itself/);
+      await page().goBack();
+      await sees(page(), '2 splices');
+    },
+  );
+
+  step('has list and record side by side on a wide screen', async () => {
+    await page().setViewport(WIDE);
+    await press(page(), 'Trays');
+    await sees(page(), 'Choose a row: its record opens here.');
+    const row = await page().waitForSelector('::-p-text(Sluice bridge · tray 4)');
+    await row!.click();
+    await sees(page(), 'Its splices');
+    await sees(page(), '0.237');
+    await page().keyboard.press('?');
+    await sees(page(), 'go to the Route');
+    await page().keyboard.press('Escape');
+    await seesNot(page(), 'go to the Route');
+    await page().keyboard.press('g');
+    await page().keyboard.press('r');
+    await sees(page(), 'Redo, in this order');
+    await page().setViewport(PHONE);
+  });
+
+  step('gives the project out and takes it in on another server, the same', async () => {
+    const out = await (await fetch(`${server.url}/api/projects/${projectId}/document.json`)).text();
+    const path = await listFile('project.json', out);
+    const other = await startServer();
+    const reader = await newPerson(browser, other, 'Lead');
+    await reader.page.goto(other.url, { waitUntil: 'networkidle0' });
+    await sees(reader.page, 'No project yet');
+    await chooseFile(
+      reader.page,
+      'Bring in a project (JSON)',
+      await listFile('broken.json', '{"format":"cordel.project"}'),
+    );
+    await sees(reader.page, /Not brought in\. broken\.json is no Cordel project: at \/version/);
+    await chooseFile(reader.page, 'Bring in a project (JSON)', path);
+    await sees(reader.page, /Weir hut/);
+    expect(await (await fetch(`${other.url}/api/projects/${projectId}/document.json`)).text()).toBe(
+      out,
+    );
+    expect(reader.trouble).toEqual([]);
+    await removeServer(other);
+  });
+});

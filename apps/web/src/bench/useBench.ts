@@ -20,6 +20,7 @@ import {
 import type { Work } from '@/data/setting';
 import { useProjectView } from '@/projects/context';
 import { type BenchDraft, type BenchMode, useBenchDraft } from './draft';
+import { typeKey } from './typeKey';
 import { newAttempt, newReading, newRuling, recordEvidence, takeBack } from './record';
 
 /** A splice on the Bench with what counts of it. */
@@ -211,14 +212,6 @@ export function useBench(work: Work, mode: BenchMode) {
 }
 
 export type Bench = ReturnType<typeof useBench>;
-
-/** What a key does to the figure typed so far. */
-export function typeKey(keys: string, key: string, signed: boolean): string {
-  if (key === 'back') return keys.slice(0, -1);
-  if (key === 'sign') return !signed ? keys : keys.startsWith('-') ? keys.slice(1) : `-${keys}`;
-  if (key === '.') return keys.includes('.') ? keys : `${keys}.`;
-  return keys.replace('-', '').length >= 6 ? keys : keys + key;
-}
 
 type Read = (splice: BenchSplice) => ReturnType<typeof parseKeypad>;
 

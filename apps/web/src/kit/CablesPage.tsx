@@ -11,7 +11,8 @@ import { Empty, Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
-import { MakeUpForm, type TypedMakeUp, readMakeUp, typeMakeUp } from './MakeUpForm';
+import { MakeUpForm } from './MakeUpForm';
+import { type TypedMakeUp, readMakeUp, typeMakeUp } from './typedMakeUp';
 
 /** The project's cables: what each is made of. */
 export function CablesPage() {

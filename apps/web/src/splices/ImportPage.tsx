@@ -9,7 +9,8 @@ import {
   describeMakeUp,
   plural,
 } from '@cordel/core';
-import { MakeUpForm, readMakeUp } from '@/kit/MakeUpForm';
+import { MakeUpForm } from '@/kit/MakeUpForm';
+import { readMakeUp } from '@/kit/typedMakeUp';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { Leaf } from '@/ui/Leaf';

@@ -12,7 +12,7 @@ import {
 } from '@cordel/core';
 import { read } from '@/data/api';
 import { outbox } from '@/data/client';
-import { type TypedMakeUp, readMakeUp, typeMakeUp } from '@/kit/MakeUpForm';
+import { type TypedMakeUp, readMakeUp, typeMakeUp } from '@/kit/typedMakeUp';
 import { type ProjectView, useProjectView } from '@/projects/context';
 import { pickFile } from '@/ui/pickFile';
 import type { ListPreview, ListReader } from './list.worker';

@@ -15,10 +15,12 @@ interface SheetProps {
 /** A sheet laid over the page. */
 export function Sheet({ title, visible, onClose, children }: SheetProps) {
   const inks = useInks();
+  // Gone at once: a second tap must not meet a key of a sheet that is fading out.
+  if (!visible) return null;
   return (
     <Portal>
       <Modal
-        visible={visible}
+        visible
         onDismiss={onClose}
         contentContainerStyle={{
           backgroundColor: inks.paper,

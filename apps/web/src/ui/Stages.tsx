@@ -1,39 +1,8 @@
 import { View } from 'react-native';
 import Svg, { Defs, Pattern, Rect } from 'react-native-svg';
-import type { RollUp } from '@cordel/core';
 import { Txt } from './Txt';
+import type { Stage, StageState } from './stagesOf';
 import { useInks } from './theme';
-
-type StageState = 'done' | 'under way' | 'to come';
-
-export interface Stage {
-  name: string;
-  state: StageState;
-}
-
-/** Where the work on a closure stands. */
-export function stagesOf(
-  row: Pick<
-    RollUp,
-    'total' | 'done' | 'pass' | 'waived' | 'verdict' | 'grade' | 'provisional' | 'fail'
-  >,
-): Stage[] {
-  const spliced = row.total > 0 && row.done === row.total;
-  const judged = row.pass + row.fail;
-  return [
-    { name: 'Plan', state: row.total > 0 ? 'done' : 'to come' },
-    { name: 'Splice', state: spliced ? 'done' : row.done > 0 ? 'under way' : 'to come' },
-    {
-      name: 'Prove',
-      state:
-        row.verdict === 'pass' || row.verdict === 'waived'
-          ? 'done'
-          : judged > 0
-            ? 'under way'
-            : 'to come',
-    },
-  ];
-}
 
 /** Marks of the stages: solid done, hatched under way, outline to come; with words where there is room. */
 export function Stages({ stages, words }: { stages: readonly Stage[]; words?: boolean }) {

@@ -1,0 +1,101 @@
+import { BUILT_IN_LIMITS, type Attempt, type Evidence, type ProjectDocument } from '@cordel/core';
+import { v7 as uuid } from 'uuid';
+
+const CLOSURES = 100;
+const FIBERS = 864;
+
+/** A made-up project of 100 closures x 864 splices with a try and two readings each: 259 200 entries. */
+export function largeDocument(): ProjectDocument {
+  const projectId = uuid();
+  const cables = Array.from({ length: CLOSURES + 1 }, (_, index) => ({
+    id: uuid(),
+    projectId,
+    name: `C${index}`,
+    makeUp: { kind: 'loose-tube' as const, tubes: 72, fibersPerTube: 12 },
+    schemeId: 'tia-598',
+  }));
+  const closures = Array.from({ length: CLOSURES }, (_, ordinal) => ({
+    id: uuid(),
+    projectId,
+    name: `Closure ${ordinal + 1}`,
+    ordinal,
+    distance: ordinal * 10_000_000,
+    branchOf: null,
+    trays: Array.from({ length: 72 }, (_unused, index) => ({
+      number: index + 1,
+      single: 12,
+      mass: 0,
+    })),
+  }));
+  const splices = closures.flatMap((closure, at) =>
+    Array.from({ length: FIBERS }, (_, index) => ({
+      id: uuid(),
+      projectId,
+      closureId: closure.id,
+      tray: Math.floor(index / 12) + 1,
+      slot: (index % 12) + 1,
+      cableA: cables[at]!.id,
+      fiberA: index + 1,
+      cableB: cables[at + 1]!.id,
+      fiberB: index + 1,
+      method: 'single' as const,
+      extra: {},
+    })),
+  );
+  return {
+    format: 'cordel.project',
+    version: 1,
+    project: {
+      id: projectId,
+      name: 'Large',
+      units: { distance: 'km' },
+      schemeId: 'tia-598',
+      limits: BUILT_IN_LIMITS[0]!,
+      trayCapacity: { single: 12, mass: 6 },
+      createdAt: '2026-05-04T20:15:00.000Z',
+    },
+    schemes: [],
+    closures,
+    cables,
+    splices,
+    evidence: splices.flatMap((splice, index): Evidence[] => {
+      const attempt = attemptOn(splice.id, (index * 7) % 60);
+      const entry = () => ({
+        id: uuid(),
+        spliceId: splice.id,
+        by: 'M.',
+        at: attempt.at,
+        tryId: attempt.tryId,
+      });
+      const reading = {
+        grade: 'one-way' as const,
+        wavelengthNm: 1310,
+        supersedes: null,
+        void: false,
+        why: null,
+      };
+      return [
+        attempt,
+        { type: 'reading', ...entry(), ...reading, direction: 'AB', lossMdb: (index * 13) % 120 },
+        { type: 'reading', ...entry(), ...reading, direction: 'BA', lossMdb: (index * 11) % 80 },
+      ];
+    }),
+  };
+}
+
+export function attemptOn(spliceId: string, estimateMdb: number): Attempt {
+  const id = uuid();
+  const at = '2026-05-04T20:15:00.000Z';
+  return {
+    type: 'attempt',
+    id,
+    spliceId,
+    tryId: id,
+    by: 'M.',
+    at,
+    estimateMdb,
+    supersedes: null,
+    void: false,
+    why: null,
+  };
+}

@@ -1,0 +1,61 @@
+import { BUILT_IN_LIMITS, type Project, limitsSchema, projectSchema } from '@cordel/core';
+import { projectForm, projectFormSchema, toProject } from './projectForm';
+
+const project: Project = {
+  id: '019da9e7-4800-7000-8000-000000000001',
+  name: 'Mill line',
+  units: { distance: 'mi' },
+  schemeId: 'tia-598',
+  limits: BUILT_IN_LIMITS[0]!,
+  trayCapacity: { single: 12, mass: 6 },
+  createdAt: '2026-05-04T20:15:00.000Z',
+};
+const form = projectForm(project);
+const copy = <Value>(value: Value): Value => JSON.parse(JSON.stringify(value)) as Value;
+
+/** The first error of a form with something changed in it: `path: message`. */
+function problem(path: string, value: string): string {
+  const changed = copy(form) as unknown as Record<string, unknown>;
+  const keys = path.split('.');
+  const last = keys.pop()!;
+  const holder = keys.reduce((at, key) => at[key] as Record<string, unknown>, changed);
+  holder[last] = value;
+  const issue = projectFormSchema.safeParse(changed).error?.issues[0];
+  return issue ? `${issue.path.join('.')}: ${issue.message}` : '';
+}
+
+describe('the form of a project', () => {
+  it.each(BUILT_IN_LIMITS.map((limits) => [limits.name, limits] as const))(
+    'gives back the record it was filled from: %s',
+    (_, limits) => {
+      const filled = projectFormSchema.parse(projectForm({ ...project, limits }));
+      const record = toProject(filled, project.id, project.createdAt);
+      expect(record).toEqual({ ...project, limits });
+      expect(projectSchema.parse(record)).toEqual(record);
+    },
+  );
+
+  it.each([
+    ['name', ' ', 'name: Give it a name.'],
+    ['limits.splice.two-way.single', '0,1', 'Write the decimal point as a point: 0.1.'],
+    ['limits.splice.two-way.single', '0', 'A limit is more than 0 dB.'],
+    ['limits.splice.estimate.mass', '15', 'limits.splice.estimate.mass: 15.00 dB is no splice'],
+    ['limits.mean.tray', 'abc', 'limits.mean.tray: “abc” is no loss'],
+    ['limits.maxTries', '0', 'limits.maxTries: A whole number from 1 to 10.'],
+    ['limits.wavelengths', '1310 1310', 'limits.wavelengths: Each wavelength once.'],
+    ['limits.wavelengths', '', 'limits.wavelengths: Name at least one wavelength.'],
+    ['limits.wavelengths', '13', 'limits.wavelengths: At least 600 nm.'],
+    ['trayCapacity.single', '1.5', 'trayCapacity.single: A whole number from 0 to 96.'],
+    ['limits.source', '', 'limits.source: Say where the figures come from.'],
+  ])('%s of %p is refused at its place', (path, value, words) =>
+    expect(problem(path, value)).toContain(words),
+  );
+
+  it('an empty limit is none, and a grade that nothing judges is refused', () => {
+    expect(problem('limits.splice.estimate.single', '')).toBe('');
+    const none = copy(form);
+    none.limits.splice['two-way'] = { single: '', mass: '' };
+    expect(projectFormSchema.safeParse(none).error?.issues[0]?.path).toEqual(['limits', 'grade']);
+    expect(limitsSchema.safeParse(BUILT_IN_LIMITS[0]).success).toBe(true);
+  });
+});

@@ -1,0 +1,50 @@
+import { BUILT_IN_LIMITS, EMPTY_TALLY, type Tally, rollUp } from '@cordel/core';
+import { groupWords, lossWords } from './words';
+import { stagesOf } from './stagesOf';
+
+const row = (part: Partial<Tally>) =>
+  rollUp({ ...EMPTY_TALLY, ...part }, 'closure', BUILT_IN_LIMITS[0]!);
+
+describe('how a closure is said', () => {
+  it.each([
+    [{}, 'no plan yet'],
+    [{ total: 12, open: 12 }, 'planned'],
+    [{ total: 12, open: 5, provisional: 7 }, 'splicing'],
+    [{ total: 12, open: 5, provisional: 6, fail: 1, redo: 1 }, '1 to redo'],
+    [{ total: 12, provisional: 12 }, 'to be measured'],
+    [{ total: 12, pass: 12 }, 'pass'],
+    [{ total: 12, pass: 12, figures: 12, sumHalf: 9999 }, 'mean over limit'],
+    [{ total: 12, waived: 12 }, 'waived'],
+  ])('%j is %s', (tally, words) => expect(groupWords(row(tally)).words).toBe(words));
+
+  it('names the trays whose mean is over', () => {
+    const closure = {
+      ...rollUp({ ...EMPTY_TALLY, total: 12, pass: 12 }, 'closure', BUILT_IN_LIMITS[0]!, 2),
+      traysOver: [3, 10],
+    };
+    expect(groupWords(closure)).toEqual({ words: 'mean of tray 3, 10 over', ink: 'accent' });
+  });
+
+  it('says losses with how they are known', () => {
+    expect(lossWords(row({ total: 2 }))).toBe('no loss yet');
+    expect(lossWords(row({ total: 2, figures: 2, sumHalf: 101, maxHalf: 61, weakest: 3 }))).toBe(
+      'worst 0.031 · mean 0.026 dB · two-way',
+    );
+    expect(
+      lossWords(row({ total: 2, figures: 1, sumHalf: 40, maxHalf: 40, weakest: 0 })),
+    ).toContain('estimates');
+  });
+
+  it('marks where the work stands', () => {
+    const states = (part: Partial<Tally>) => stagesOf(row(part)).map((stage) => stage.state);
+    expect(states({})).toEqual(['to come', 'to come', 'to come']);
+    expect(states({ total: 12, open: 12 })).toEqual(['done', 'to come', 'to come']);
+    expect(states({ total: 12, open: 6, provisional: 6 })).toEqual([
+      'done',
+      'under way',
+      'to come',
+    ]);
+    expect(states({ total: 12, provisional: 6, pass: 6 })).toEqual(['done', 'done', 'under way']);
+    expect(states({ total: 12, pass: 12 })).toEqual(['done', 'done', 'done']);
+  });
+});

@@ -1,0 +1,125 @@
+import { fileURLToPath } from 'node:url';
+import type { Page } from 'puppeteer-core';
+import {
+  PHONE,
+  WIDE,
+  newPerson,
+  press,
+  pressKeys,
+  readApi,
+  removeServer,
+  sees,
+  startBrowser,
+  startServer,
+} from './app.ts';
+
+/** Takes the pictures of docs/screenshots from the demo. */
+const FOLDER = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
+
+const [server, browser] = await Promise.all([startServer({ demo: true }), startBrowser()]);
+const project = (await readApi<{ id: string }[]>(server, '/projects'))[0]!.id;
+const { closures } = await readApi<{ closures: { closureId: string; name: string }[] }>(
+  server,
+  `/projects/${project}/ledger/closures`,
+);
+const id = (name: string) => closures.find((closure) => closure.name === name)!.closureId;
+const cables = (
+  await readApi<{ cables: { id: string; name: string }[] }>(server, `/projects/${project}`)
+).cables;
+const { rows } = await readApi<{ rows: { id: string }[] }>(
+  server,
+  `/projects/${project}/ledger/redo`,
+);
+const { page } = await newPerson(browser, server, 'Crew 1');
+
+interface Shot {
+  name: string;
+  path: string;
+  wide?: boolean;
+  night?: boolean;
+  before?: (page: Page) => Promise<void>;
+}
+
+const BAD_LIST = `closure,tray,slot,cable A,fiber A,cable B,fiber B,method
+Top barn,1,1,U,13,X,tube 1 mauve,single
+Top barn,2,1,U,145,X,tube 1 blue,single
+Top barn,2,2,U,14,X,tube 1 orange,glued`;
+
+const typeRibbon = async (on: Page) => {
+  for (const keys of ['2', '1', '3', '12', '1']) {
+    await pressKeys(on, keys);
+    await press(on, 'Next fiber');
+  }
+  await pressKeys(on, '2');
+};
+
+const SHOTS: Shot[] = [
+  { name: 'route-phone', path: 'route' },
+  { name: 'route-wide', path: 'route', wide: true },
+  { name: 'closure-phone', path: `route/${id('Sluice bridge')}` },
+  { name: 'bench-phone', path: `bench/${id('Dairy lane')}`, before: (on) => pressKeys(on, '2') },
+  {
+    name: 'bench-night-phone',
+    path: `bench/${id('Dairy lane')}`,
+    night: true,
+    before: (on) => pressKeys(on, '1'),
+  },
+  { name: 'bench-ribbon-phone', path: `bench/${id('Quarry gate')}`, before: typeRibbon },
+  {
+    name: 'bench-measure-phone',
+    path: `bench/${id('Dairy lane')}?mode=measure`,
+    before: (on) => pressKeys(on, '31'),
+  },
+  { name: 'ledger-phone', path: 'ledger' },
+  {
+    name: 'ledger-wide',
+    path: `ledger?view=splices&q=brown&sort=worst&open=splice.${rows[0]!.id}`,
+    wide: true,
+  },
+  { name: 'redo-phone', path: 'ledger?view=redo' },
+  {
+    name: 'fiber-phone',
+    path: `ledger?view=fibers&open=fiber.${cables.find((cable) => cable.name === 'A')!.id}.43`,
+  },
+  { name: 'kit-phone', path: 'kit' },
+  { name: 'settings-phone', path: 'kit/settings' },
+  {
+    name: 'import-phone',
+    path: 'kit/import',
+    before: async (on) => {
+      await press(on, 'Paste or type');
+      const field = await on.waitForSelector('textarea[aria-label="Splice list"]');
+      await field!.evaluate((node, text) => {
+        Object.getOwnPropertyDescriptor(HTMLTextAreaElement.prototype, 'value')!.set!.call(
+          node,
+          text,
+        );
+        node.dispatchEvent(new Event('input', { bubbles: true }));
+      }, BAD_LIST);
+      await press(on, 'Read it');
+      await sees(on, 'problems.');
+      await (await on.waitForSelector('::-p-text(Nothing is brought in)'))!.evaluate((node) =>
+        node.scrollIntoView({ block: 'start' }),
+      );
+    },
+  },
+  { name: 'projects-phone', path: '../../projects' },
+];
+
+for (const { name, path, wide, night, before } of SHOTS) {
+  await page.setViewport(wide ? WIDE : PHONE);
+  await page.emulateMediaFeatures([
+    { name: 'prefers-color-scheme', value: night ? 'dark' : 'light' },
+  ]);
+  await page.evaluate(() =>
+    Object.keys(localStorage)
+      .filter((key) => key.startsWith('cordel.bench'))
+      .forEach((key) => localStorage.removeItem(key)),
+  );
+  await page.goto(`${server.url}/p/${project}/${path}`, { waitUntil: 'networkidle0' });
+  await before?.(page);
+  await new Promise((resolve) => setTimeout(resolve, 600));
+  await page.screenshot({ path: `${FOLDER}${name}.png` as `${string}.png` });
+}
+await browser.close();
+await removeServer(server);

@@ -1,0 +1,35 @@
+import { spawnSync } from 'node:child_process';
+import { join } from 'node:path';
+import { ROOT, build, installChromium, installPackages } from './setup.mjs';
+
+// One line a figure: name, ratio, limit, ok or MISS. Names given on the command line are run alone.
+const GROUPS = [
+  {
+    file: 'apps/server/bench/main.ts',
+    names: ['route-summary', 'ledger-trays', 'closure-ledger', 'record-attempt'],
+  },
+  { file: 'e2e/page.bench.ts', names: ['first-view', 'scroll-nodes'], page: true },
+];
+
+const wanted = process.argv.slice(2);
+const known = GROUPS.flatMap((group) => group.names);
+const stranger = wanted.find((name) => !known.includes(name));
+if (stranger) {
+  console.error(`There is no figure “${stranger}”: ${known.join(', ')}.`);
+  process.exit(2);
+}
+installPackages();
+let missed = false;
+for (const { file, names, page } of GROUPS) {
+  const asked = names.filter((name) => wanted.includes(name));
+  if (wanted.length > 0 && asked.length === 0) continue;
+  if (page) build();
+  const env = { ...process.env, CHROMIUM: page ? installChromium() : '' };
+  const result = spawnSync('npx', ['--no-install', 'tsx', join(ROOT, file), ...asked], {
+    cwd: ROOT,
+    stdio: 'inherit',
+    env,
+  });
+  missed ||= result.status !== 0;
+}
+process.exit(missed ? 1 : 0);

@@ -53,9 +53,14 @@ export class Outbox {
   /** @param delivered called when the server has a write, before it leaves the list */
   constructor(delivered: (write: Write) => void) {
     this.delivered = delivered;
-    this.database = openDB<Schema>('cordel-outbox', 1, {
-      upgrade: (db) => void db.createObjectStore('writes', { keyPath: 'id' }),
-    }).catch(() => null);
+    // Opening may throw at once where storage is forbidden.
+    this.database = Promise.resolve()
+      .then(() =>
+        openDB<Schema>('cordel-outbox', 1, {
+          upgrade: (db) => void db.createObjectStore('writes', { keyPath: 'id' }),
+        }),
+      )
+      .catch(() => null);
     void this.reload().then(() => this.flush());
     if (this.channel) this.channel.onmessage = () => void this.reload();
     if (typeof window !== 'undefined') {

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { ScrollView, type TextInput as NativeInput, View } from 'react-native';
-import { Searchbar } from 'react-native-paper';
+import { ScrollView, TextInput, View } from 'react-native';
+import { Icon } from 'react-native-paper';
 import { VERDICTS } from '@cordel/core';
 import { useSummary } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
@@ -151,7 +151,7 @@ function Search() {
   const { params, set } = useLedgerParams();
   const inks = useInks();
   const [text, setText] = useState(params.q);
-  const field = useRef<NativeInput>(null);
+  const field = useRef<TextInput>(null);
   useEffect(() => {
     if (text === params.q) return;
     const timer = setTimeout(() => set({ q: text }), 250);
@@ -166,16 +166,40 @@ function Search() {
     }, []),
   );
   return (
-    <Searchbar
-      ref={field}
-      value={text}
-      onChangeText={setText}
-      placeholder="A 100, tube 9, brown, tray 4"
-      aria-label="Search"
-      inputStyle={{ fontFamily: FONTS.regular, fontSize: 16, minHeight: 48 }}
-      placeholderTextColor={inks.ink2}
-      style={{ backgroundColor: inks.leaf, borderWidth: 2, borderColor: inks.ink, minHeight: 52 }}
-      mode="bar"
-    />
+    <View
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: 8,
+        paddingLeft: 12,
+        minHeight: 52,
+        backgroundColor: inks.leaf,
+        borderWidth: 2,
+        borderColor: inks.ink,
+      }}
+    >
+      <Icon source="magnify" size={24} color={inks.ink2} />
+      <TextInput
+        ref={field}
+        value={text}
+        onChangeText={setText}
+        placeholder="A 100, tube 9, brown, tray 4"
+        placeholderTextColor={inks.ink2}
+        aria-label="Search"
+        style={{
+          flex: 1,
+          minWidth: 0,
+          minHeight: 48,
+          fontFamily: FONTS.regular,
+          fontSize: 16,
+          color: inks.ink,
+        }}
+      />
+      {text === '' ? null : (
+        <Press label="Clear" look="bare" icon="close" onPress={() => setText('')}>
+          <></>
+        </Press>
+      )}
+    </View>
   );
 }

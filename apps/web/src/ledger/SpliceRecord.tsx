@@ -16,6 +16,7 @@ import { FiberEye } from '@/ui/FiberEye';
 import { Notice, Waiting } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
+import { useWide } from '@/ui/useWide';
 import { VERDICT_INKS, VERDICT_WORDS } from '@/ui/words';
 import { EvidenceList } from './EvidenceList';
 import { ReadingForm } from './ReadingForm';
@@ -30,6 +31,8 @@ export function SpliceRecord({ spliceId }: { spliceId: string }) {
 
 function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) {
   const view = useProjectView();
+  // A record is the page itself where it covers the list.
+  const level = useWide() ? 2 : 1;
   const router = useRouter();
   const [adding, setAdding] = useState<'reading' | 'ruling' | null>(null);
   const { limits } = view.project;
@@ -45,7 +48,7 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
     <View style={{ gap: 14 }}>
       <View>
         <Txt ink="ink2">{`${closure?.name ?? ''} · tray ${splice.tray} slot ${splice.slot} · ${splice.method === 'mass' ? 'ribbon' : 'single'}`}</Txt>
-        <Txt kind="name" heading={2}>
+        <Txt kind="name" heading={level}>
           {`${view.fiberName(splice.cableA, splice.fiberA)} to ${view.fiberName(splice.cableB, splice.fiberB)}`}
         </Txt>
       </View>

@@ -68,6 +68,7 @@ export function Shell({ projectId, children }: { projectId: string; children: Re
           <Pressable
             key={place.key}
             role="link"
+            aria-label={place.label}
             aria-current={here ? 'page' : undefined}
             onPress={() => go(place.key)}
             style={{

@@ -24,7 +24,7 @@ const LIGHT: Inks = {
   ink: '#1C1914',
   ink2: '#5A5246',
   rule: '#CDC2AC',
-  accent: '#A8321A',
+  accent: '#9C2C15',
   onAccent: '#FFFCF4',
   green: '#2C5E3A',
   wood: '#D9B779',

@@ -127,6 +127,13 @@ export async function press(page: Page, name: string): Promise<void> {
   await element!.click();
 }
 
+/** Presses what shows a text: a leaf or a row, whose name is all it shows. */
+export async function pressText(page: Page, text: string): Promise<void> {
+  const element = await page.waitForSelector(`::-p-text(${text})`, { visible: true });
+  await element!.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+  await element!.click();
+}
+
 /** Presses keys of the Bench's keypad one after the other. */
 export async function pressKeys(page: Page, keys: string): Promise<void> {
   for (const key of keys) await press(page, key === '.' ? 'Point' : key);

@@ -36,8 +36,7 @@ export function BenchStart() {
       {sorted.map((row) => (
         <Pressable
           key={row.closureId}
-          role="link"
-          aria-label={row.name}
+          role="button"
           onPress={() => router.push(`/p/${project.id}/bench/${row.closureId}` as never)}
         >
           <Leaf>

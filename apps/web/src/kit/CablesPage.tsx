@@ -32,7 +32,6 @@ export function CablesPage() {
         ) : (
           <Press
             key={cable.id}
-            aria-label={`Cable ${cable.name}`}
             onPress={() => setOpen(cable.id)}
             style={{ justifyContent: 'space-between' }}
           >

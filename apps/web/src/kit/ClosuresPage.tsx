@@ -41,7 +41,6 @@ export function ClosuresPage() {
         ) : (
           <Press
             key={closure.id}
-            aria-label={closure.name}
             onPress={() => setOpen(closure.id)}
             style={{ justifyContent: 'space-between' }}
           >

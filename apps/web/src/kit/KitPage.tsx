@@ -34,8 +34,7 @@ export function KitPage() {
         {links.map(({ to, label, says }) => (
           <Press
             key={to}
-            role="link"
-            aria-label={label}
+            role="button"
             onPress={() => router.push(`/p/${project.id}/kit/${to}` as never)}
             style={{ justifyContent: 'space-between', minHeight: 58 }}
           >

@@ -34,8 +34,7 @@ export function ProjectList() {
         {projects.data?.map((project) => (
           <Pressable
             key={project.id}
-            role="link"
-            aria-label={project.name}
+            role="button"
             onPress={() => router.push(`/p/${project.id}/route`)}
           >
             <Leaf hung>

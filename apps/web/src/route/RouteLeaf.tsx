@@ -28,8 +28,7 @@ export function RouteLeaf({ row, parent, first, last }: RouteLeafProps) {
     <View style={{ flexDirection: 'row', paddingRight: 18 }}>
       <CordStretch branch={branch} first={first} last={last} />
       <Pressable
-        role="link"
-        aria-label={`${row.name}, ${said.words}, ${row.done} of ${row.total}`}
+        role="button"
         style={{ flex: 1, paddingBottom: 14, marginLeft: branch ? 22 : 0 }}
         onPress={() => router.push(`/p/${project.id}/route/${row.closureId}` as never)}
       >

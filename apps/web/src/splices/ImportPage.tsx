@@ -175,7 +175,6 @@ function CablePart({ flow }: { flow: Import }) {
         return (
           <View key={cable.name} style={{ gap: 8 }}>
             <Press
-              aria-label={`Cable ${cable.name}`}
               aria-expanded={open}
               onPress={() => flow.setOpenCable(open ? null : cable.name)}
               style={{ justifyContent: 'space-between' }}

@@ -67,7 +67,7 @@ export function Shell({ projectId, children }: { projectId: string; children: Re
         return (
           <Pressable
             key={place.key}
-            role="link"
+            role="button"
             aria-label={place.label}
             aria-current={here ? 'page' : undefined}
             onPress={() => go(place.key)}

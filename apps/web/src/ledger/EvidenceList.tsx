@@ -4,17 +4,19 @@ import { recordEvidence, takeBack } from '@/bench/record';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 import { useInks } from '@/ui/theme';
+import { useRecordLevel } from './useRecordLevel';
 
 /** Everything recorded of a splice, the newest first. What was taken back stays in sight. */
 export function EvidenceList({ evidence }: { evidence: readonly Evidence[] }) {
   const inks = useInks();
+  const level = useRecordLevel();
   const superseded = new Map<string, Evidence>();
   for (const entry of evidence)
     if (entry.type !== 'ruling' && entry.supersedes) superseded.set(entry.supersedes, entry);
   const tries = evidence.filter((entry) => entry.type === 'attempt' && entry.supersedes === null);
   return (
     <View style={{ gap: 2 }}>
-      <Txt kind="strong" heading={3}>
+      <Txt kind="strong" heading={level.part}>
         Recorded
       </Txt>
       {evidence.length === 0 ? <Txt ink="ink2">Nothing yet.</Txt> : null}

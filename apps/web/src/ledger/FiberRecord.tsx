@@ -7,14 +7,13 @@ import { LossBars } from '@/ui/LossBars';
 import { Waiting } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
-import { useWide } from '@/ui/useWide';
 import { VERDICT_INKS, VERDICT_WORDS, gradeWord } from '@/ui/words';
+import { useRecordLevel } from './useRecordLevel';
 
 /** A fiber along the route: its splices from the head on, as heights and as rows. */
 export function FiberRecord({ cableId, fiber }: { cableId: string; fiber: number }) {
   const view = useProjectView();
-  // A record is the page itself where it covers the list.
-  const level = useWide() ? 2 : 1;
+  const level = useRecordLevel();
   const router = useRouter();
   const detail = useFiber(view.project.id, cableId, fiber);
   if (!detail.data) return <Waiting error={detail.error} />;
@@ -25,7 +24,7 @@ export function FiberRecord({ cableId, fiber }: { cableId: string; fiber: number
     <View style={{ gap: 12 }}>
       <View>
         <Txt ink="ink2">Fiber along the route</Txt>
-        <Txt kind="name" heading={level}>
+        <Txt kind="name" heading={level.title}>
           {`${view.fiberName(cableId, fiber)} ${view.address(cableId, fiber)?.fiber.words ?? ''}`}
         </Txt>
         <Txt>

@@ -16,11 +16,11 @@ import { FiberEye } from '@/ui/FiberEye';
 import { Notice, Waiting } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
-import { useWide } from '@/ui/useWide';
 import { VERDICT_INKS, VERDICT_WORDS } from '@/ui/words';
 import { EvidenceList } from './EvidenceList';
 import { ReadingForm } from './ReadingForm';
 import { RulingForm } from './RulingForm';
+import { useRecordLevel } from './useRecordLevel';
 
 /** One splice: what it joins, its verdict and why, its figures, everything recorded, what can be added. */
 export function SpliceRecord({ spliceId }: { spliceId: string }) {
@@ -31,8 +31,7 @@ export function SpliceRecord({ spliceId }: { spliceId: string }) {
 
 function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) {
   const view = useProjectView();
-  // A record is the page itself where it covers the list.
-  const level = useWide() ? 2 : 1;
+  const level = useRecordLevel();
   const router = useRouter();
   const [adding, setAdding] = useState<'reading' | 'ruling' | null>(null);
   const { limits } = view.project;
@@ -48,7 +47,7 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
     <View style={{ gap: 14 }}>
       <View>
         <Txt ink="ink2">{`${closure?.name ?? ''} · tray ${splice.tray} slot ${splice.slot} · ${splice.method === 'mass' ? 'ribbon' : 'single'}`}</Txt>
-        <Txt kind="name" heading={level}>
+        <Txt kind="name" heading={level.title}>
           {`${view.fiberName(splice.cableA, splice.fiberA)} to ${view.fiberName(splice.cableB, splice.fiberB)}`}
         </Txt>
       </View>
@@ -64,7 +63,7 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
           (judgement.verdict === 'open' ? 'Nothing is recorded yet.' : 'Within the limits.')}
       </Notice>
       <View style={{ gap: 2 }}>
-        <Txt kind="strong" heading={3}>
+        <Txt kind="strong" heading={level.part}>
           What counts
         </Txt>
         {standing.figures.length === 0 ? <Txt ink="ink2">No figure yet.</Txt> : null}
@@ -136,11 +135,12 @@ function EndWords({ cable, fiber }: { cable: string; fiber: number }) {
 }
 
 function Extra({ extra }: { extra: Record<string, string> }) {
+  const level = useRecordLevel();
   const entries = Object.entries(extra);
   if (entries.length === 0) return null;
   return (
     <View>
-      <Txt kind="strong" heading={3}>
+      <Txt kind="strong" heading={level.part}>
         From the splice list
       </Txt>
       {entries.map(([title, value]) => (

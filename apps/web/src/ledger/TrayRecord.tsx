@@ -3,21 +3,20 @@ import { View } from 'react-native';
 import { useProjectView } from '@/projects/context';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
-import { useWide } from '@/ui/useWide';
 import { ClosurePicture } from './ClosurePicture';
+import { useRecordLevel } from './useRecordLevel';
 
 /** One tray: its picture and the way to its splices. */
 export function TrayRecord({ closureId, tray }: { closureId: string; tray: number }) {
   const { project, closures } = useProjectView();
-  // A record is the page itself where it covers the list.
-  const level = useWide() ? 2 : 1;
+  const level = useRecordLevel();
   const router = useRouter();
   const closure = closures.find((entry) => entry.id === closureId);
   return (
     <View style={{ gap: 12 }}>
       <View>
         <Txt ink="ink2">{closure?.name}</Txt>
-        <Txt kind="name" heading={level}>{`Tray ${tray}`}</Txt>
+        <Txt kind="name" heading={level.title}>{`Tray ${tray}`}</Txt>
       </View>
       <ClosurePicture closureId={closureId} only={tray} />
       <Press

@@ -1,5 +1,8 @@
 import { ROOT, build, installChromium, installPackages, npx, run } from './setup.mjs';
 
+// PGlite and Puppeteer are loaded as ES modules, which Jest runs under this flag only.
+const MODULES = '--experimental-vm-modules --no-warnings';
+
 /** `npm test` runs all steps; `npm test -- unit e2e` runs those named. */
 const STEPS = {
   types: () => run('npm', ['run', '--silent', 'types']),
@@ -7,18 +10,17 @@ const STEPS = {
   arrows: () => run('npm', ['run', '--silent', 'arrows']),
   unused: () => run('npm', ['run', '--silent', 'unused']),
   unit: () => jest(['core', 'demo', 'web']),
-  api: () => jest(['server']),
+  api: () => jest(['server'], MODULES),
   e2e: () => {
     build();
-    jest(['e2e']);
+    jest(['e2e'], MODULES);
   },
 };
 
-// PGlite is loaded as an ES module, which Jest runs under this flag only.
-function jest(projects) {
+function jest(projects, flags = '') {
   npx(['jest', '--selectProjects', ...projects, '--passWithNoTests=false'], {
     cwd: ROOT,
-    env: { NODE_OPTIONS: '--experimental-vm-modules --no-warnings', CHROMIUM: chromium },
+    env: { NODE_OPTIONS: flags, CHROMIUM: chromium },
   });
 }
 

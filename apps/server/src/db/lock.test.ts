@@ -1,7 +1,9 @@
 import { spawn } from 'node:child_process';
-import { mkdtemp, readFile, readdir, rm, writeFile } from 'node:fs/promises';
+import { mkdtemp, readdir, rm, writeFile } from 'node:fs/promises';
+import { createRequire } from 'node:module';
 import { hostname, tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
 import { FolderInUse, lockFolder } from './lock.ts';
 
 let folder: string;
@@ -10,7 +12,9 @@ beforeEach(async () => {
 });
 afterEach(() => rm(folder, { recursive: true, force: true }));
 
-const write = (holder: object) => writeFile(join(folder, 'cordel.lock'), JSON.stringify(holder));
+/** A claim that another process left. */
+const write = (holder: { pid?: number; host: string; started: string | null; token: string }) =>
+  writeFile(join(folder, `cordel.lock.${holder.token}`), JSON.stringify(holder));
 
 describe('the lock of a data folder', () => {
   it('lets one in, tells the next who holds it, and is free again', async () => {
@@ -33,7 +37,8 @@ describe('the lock of a data folder', () => {
     await write({ pid: child.pid, host: hostname(), started: null, token: 'gone' });
     const outcomes = await Promise.allSettled(Array.from({ length: 6 }, () => lockFolder(folder)));
     expect(outcomes.filter((outcome) => outcome.status === 'fulfilled')).toHaveLength(1);
-    expect((await readdir(folder)).filter((name) => name !== 'cordel.lock')).toEqual([]);
+    // The claim that was left is gone; the winner's is there.
+    expect(await readdir(folder)).toHaveLength(1);
   });
 
   it('is taken over where the pid is now another process', async () => {
@@ -46,10 +51,46 @@ describe('the lock of a data folder', () => {
     await expect(lockFolder(folder)).rejects.toThrow('on elsewhere');
   });
 
-  it('leaves a lock alone that is no longer its own', async () => {
-    const lock = await lockFolder(folder);
-    await write({ pid: 1, host: 'elsewhere', started: null, token: 'far' });
-    await lock.release();
-    expect(await readFile(join(folder, 'cordel.lock'), 'utf8')).toContain('far');
+  it('lets one of many in, time after time', async () => {
+    for (let round = 0; round < 30; round++) {
+      await write({
+        pid: 4_194_304 + round,
+        host: hostname(),
+        started: null,
+        token: `gone-${round}`,
+      });
+      const outcomes = await Promise.allSettled(
+        Array.from({ length: 5 }, () => lockFolder(folder)),
+      );
+      const won = outcomes.flatMap((outcome) =>
+        outcome.status === 'fulfilled' ? [outcome.value] : [],
+      );
+      expect(won).toHaveLength(1);
+      await won[0]!.release();
+    }
+    expect(await readdir(folder)).toEqual([]);
   });
+
+  it('lets one of several processes in', async () => {
+    const script = `import(${JSON.stringify(new URL('./lock.ts', import.meta.url).href)})
+      .then(({ lockFolder }) => lockFolder(${JSON.stringify(folder)}))
+      .then(() => { console.log('in'); setTimeout(() => {}, 4000); }, () => console.log('out'));`;
+    const loader = createRequire(import.meta.url).resolve('tsx');
+    const said = await Promise.all(
+      Array.from({ length: 4 }, async () => {
+        const child = spawn(
+          process.execPath,
+          ['--import', pathToFileURL(loader).href, '--input-type=module', '-e', script],
+          {
+            env: { ...process.env, NODE_OPTIONS: '' },
+          },
+        );
+        let out = '';
+        child.stdout.on('data', (text) => (out += text));
+        await new Promise((done) => child.on('exit', done));
+        return out.trim();
+      }),
+    );
+    expect(said.sort()).toEqual(['in', 'out', 'out', 'out']);
+  }, 30_000);
 });

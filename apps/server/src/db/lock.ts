@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { link, readFile, rename, rm, writeFile } from 'node:fs/promises';
+import { readFile, readdir, rename, rm, writeFile } from 'node:fs/promises';
 import { hostname } from 'node:os';
 import { join } from 'node:path';
 
@@ -16,50 +16,66 @@ interface Holder {
   token: string;
 }
 
+const CLAIM = 'cordel.lock.';
+
+/** How long a claim waits for others that came at the same moment to give way, in steps of ms. */
+const STEPS = 50;
+const STEP = 20;
+
 /**
  * Takes the one lock of a data folder. PGlite has none of its own: two processes on one folder lose
- * writes without a word. The lock of a process that is gone (kill -9, power cut) is taken over.
+ * writes without a word.
+ *
+ * Every process writes a claim under a name of its own and then looks for others. Who sees none has
+ * the lock; whoever comes later sees that claim and gives way. Of claims made at the same moment the
+ * one with the smallest token stays. A name is never used again, so the claim of a process that is
+ * gone (kill -9, power cut) can be removed by anyone without a race.
  * @throws FolderInUse where a living process holds it
  */
 export async function lockFolder(folder: string): Promise<{ release(): Promise<void> }> {
-  const path = join(folder, 'cordel.lock');
   const mine: Holder = {
     pid: process.pid,
     host: hostname(),
     started: await startOf(process.pid),
     token: randomUUID(),
   };
-  const draft = `${path}.${mine.token}`;
+  const path = join(folder, CLAIM + mine.token);
+  // Renamed into place, so that nobody reads half a claim.
+  const draft = join(folder, `cordel.draft.${mine.token}`);
   await writeFile(draft, JSON.stringify(mine));
-  try {
-    for (let tries = 0; tries < 5; tries++) {
-      // A hard link is made or refused as a whole, so that one process alone can win.
-      if (await made(link(draft, path))) return { release: () => release(path, mine.token) };
-      const holder = await readHolder(path);
-      if (holder && (await isAlive(holder))) throw new FolderInUse(inUse(folder, holder));
-      await removeStale(path, holder);
+  await rename(draft, path);
+  const release = () => rm(path, { force: true });
+  for (let step = 0; step < STEPS; step++) {
+    const others = await livingClaims(folder, mine.token);
+    if (others.length === 0) return { release };
+    const before = others.find((other) => other.token < mine.token);
+    if (before || step === STEPS - 1) {
+      await release();
+      throw new FolderInUse(inUse(folder, before ?? others[0]!));
     }
-    throw new FolderInUse(
-      `The data folder ${folder} is being locked by other processes; try again.`,
-    );
-  } finally {
-    await rm(draft, { force: true });
+    await new Promise((resolve) => setTimeout(resolve, STEP));
   }
+  throw new FolderInUse(`The data folder ${folder} could not be locked; try again.`);
+}
+
+/** The claims of others that still run; those of processes that are gone are removed. */
+async function livingClaims(folder: string, own: string): Promise<Holder[]> {
+  const living: Holder[] = [];
+  for (const name of await readdir(folder)) {
+    if (!name.startsWith(CLAIM) || name === CLAIM + own) continue;
+    const path = join(folder, name);
+    const holder = await readHolder(path);
+    if (!holder) continue;
+    if (await isAlive(holder)) living.push(holder);
+    else await rm(path, { force: true });
+  }
+  return living;
 }
 
 const inUse = (folder: string, { pid, host }: Holder): string =>
   `The data folder ${folder} is in use by process ${pid} on ${host}. Stop that one first, or set CORDEL_DATA to another folder.`;
 
-async function made(work: Promise<void>): Promise<boolean> {
-  try {
-    await work;
-    return true;
-  } catch (error) {
-    if ((error as NodeJS.ErrnoException).code === 'EEXIST') return false;
-    throw error;
-  }
-}
-
+/** A claim as it was written, or null where it has been withdrawn meanwhile. */
 async function readHolder(path: string): Promise<Holder | null> {
   try {
     return JSON.parse(await readFile(path, 'utf8')) as Holder;
@@ -90,23 +106,4 @@ async function startOf(pid: number): Promise<string | null> {
   } catch {
     return null;
   }
-}
-
-async function removeStale(path: string, judged: Holder | null): Promise<void> {
-  const aside = `${path}.stale-${randomUUID()}`;
-  try {
-    await rename(path, aside);
-  } catch (error) {
-    if ((error as NodeJS.ErrnoException).code === 'ENOENT') return;
-    throw error;
-  }
-  const moved = await readHolder(aside);
-  // Another process may have replaced the stale lock in between: give it back.
-  if (moved && moved.token !== judged?.token) await made(link(aside, path));
-  await rm(aside, { force: true });
-}
-
-async function release(path: string, token: string): Promise<void> {
-  const holder = await readHolder(path);
-  if (holder?.token === token) await rm(path, { force: true });
 }

@@ -23,6 +23,8 @@ export interface NewCable {
   name: string;
   typed: TypedMakeUp;
   schemeId: string;
+  /** Whether a person has changed what was proposed; such a cable stays as it is when the list changes. */
+  edited: boolean;
 }
 
 interface OpenFile {
@@ -84,11 +86,12 @@ export function useImport() {
           .filter((cable) => !known.has(cable.name))
           .map(
             (cable) =>
-              before.find((entry) => entry.name === cable.name) ?? {
+              before.find((entry) => entry.name === cable.name && entry.edited) ?? {
                 id: uuid(),
                 name: cable.name,
                 typed: typeMakeUp(proposeMakeUp(cable)),
                 schemeId: view.project.schemeId,
+                edited: false,
               },
           ),
       );
@@ -166,7 +169,9 @@ export function useImport() {
     choose,
     bringIn,
     setCable: (cable: NewCable) =>
-      setNewCables((list) => list.map((entry) => (entry.name === cable.name ? cable : entry))),
+      setNewCables((list) =>
+        list.map((entry) => (entry.name === cable.name ? { ...cable, edited: true } : entry)),
+      ),
     showPaste: () => setPasted(pasted ?? ''),
     paste: setPasted,
     readPasted: () => open('Pasted list', new TextEncoder().encode(pasted ?? '')),

@@ -6,7 +6,7 @@ import { ROOT, build, installChromium, installPackages } from './setup.mjs';
 const GROUPS = [
   {
     file: 'apps/server/bench/main.ts',
-    names: ['route-summary', 'ledger-trays', 'closure-ledger', 'record-attempt'],
+    names: ['route-summary', 'ledger-trays', 'ledger-fibers', 'closure-ledger', 'record-attempt'],
   },
   { file: 'e2e/page.bench.ts', names: ['first-view', 'scroll-nodes'], page: true },
 ];

@@ -1,4 +1,5 @@
 const { getDefaultConfig } = require('expo/metro-config');
+const { createProxyMiddleware } = require('http-proxy-middleware');
 
 const config = getDefaultConfig(__dirname);
 
@@ -10,5 +11,13 @@ config.resolver.resolveRequest = (context, name, platform) => {
   }
   return (resolve ?? context.resolveRequest)(context, name, platform);
 };
+
+// While developing, the page comes from here and its data from Cordel's server beside it.
+const api = createProxyMiddleware({
+  target: `http://127.0.0.1:${process.env.PORT ?? 8044}`,
+  pathFilter: '/api',
+});
+config.server.enhanceMiddleware = (metro) => (request, response, next) =>
+  api(request, response, () => metro(request, response, next));
 
 module.exports = config;

@@ -52,21 +52,21 @@ export function bySplice(evidence: readonly Evidence[]): Map<string, Evidence[]>
 const COLUMNS = {
   attempt: {
     table: sql`attempts`,
-    columns: sql`id, splice_id, by, at, try_id, estimate_mdb, supersedes, void, why`,
-    values: sql`"id", "spliceId", "by", "at", "tryId", "estimateMdb", "supersedes", "void", "why"`,
-    types: sql`"id" uuid, "spliceId" uuid, "by" text, "at" timestamptz, "tryId" uuid, "estimateMdb" int, "supersedes" uuid, "void" bool, "why" text`,
+    columns: sql`seq, id, splice_id, by, at, try_id, estimate_mdb, supersedes, void, why`,
+    values: sql`coalesce("seq", nextval('evidence_seq')), "id", "spliceId", "by", "at", "tryId", "estimateMdb", "supersedes", "void", "why"`,
+    types: sql`"seq" bigint, "id" uuid, "spliceId" uuid, "by" text, "at" timestamptz, "tryId" uuid, "estimateMdb" int, "supersedes" uuid, "void" bool, "why" text`,
   },
   reading: {
     table: sql`readings`,
-    columns: sql`id, splice_id, by, at, try_id, grade, direction, wavelength_nm, loss_mdb, supersedes, void, why`,
-    values: sql`"id", "spliceId", "by", "at", "tryId", "grade", "direction", "wavelengthNm", "lossMdb", "supersedes", "void", "why"`,
-    types: sql`"id" uuid, "spliceId" uuid, "by" text, "at" timestamptz, "tryId" uuid, "grade" text, "direction" text, "wavelengthNm" int, "lossMdb" int, "supersedes" uuid, "void" bool, "why" text`,
+    columns: sql`seq, id, splice_id, by, at, try_id, grade, direction, wavelength_nm, loss_mdb, supersedes, void, why`,
+    values: sql`coalesce("seq", nextval('evidence_seq')), "id", "spliceId", "by", "at", "tryId", "grade", "direction", "wavelengthNm", "lossMdb", "supersedes", "void", "why"`,
+    types: sql`"seq" bigint, "id" uuid, "spliceId" uuid, "by" text, "at" timestamptz, "tryId" uuid, "grade" text, "direction" text, "wavelengthNm" int, "lossMdb" int, "supersedes" uuid, "void" bool, "why" text`,
   },
   ruling: {
     table: sql`rulings`,
-    columns: sql`id, splice_id, by, at, try_id, kind, why`,
-    values: sql`"id", "spliceId", "by", "at", "tryId", "kind", "why"`,
-    types: sql`"id" uuid, "spliceId" uuid, "by" text, "at" timestamptz, "tryId" uuid, "kind" text, "why" text`,
+    columns: sql`seq, id, splice_id, by, at, try_id, kind, why`,
+    values: sql`coalesce("seq", nextval('evidence_seq')), "id", "spliceId", "by", "at", "tryId", "kind", "why"`,
+    types: sql`"seq" bigint, "id" uuid, "spliceId" uuid, "by" text, "at" timestamptz, "tryId" uuid, "kind" text, "why" text`,
   },
 };
 
@@ -99,27 +99,31 @@ async function append(
  * @returns how many entries were new
  */
 export async function record(db: Db, entries: readonly Evidence[]): Promise<number> {
-  const runs = runsOf(entries);
-  const work = async (on: Db) => {
-    let fresh = 0;
-    for (const run of runs) fresh += await append(on, run[0]!.type, run);
-    if (fresh < entries.length) await refuseChanged(on, entries);
-    return fresh;
-  };
-  return runs.length === 1 && entries.length === 1
-    ? work(db)
-    : db.transaction((tx) => work(tx as unknown as Db));
+  if (entries.length === 1) return recordOn(db, entries);
+  return db.transaction((tx) => recordOn(tx as unknown as Db, entries));
 }
 
-/** Splits entries into runs of one kind, so that they are recorded in the order in which they were sent. */
-function runsOf(entries: readonly Evidence[]): Evidence[][] {
-  const runs: Evidence[][] = [];
-  for (const entry of entries) {
-    const last = runs.at(-1);
-    if (last?.[0]?.type === entry.type) last.push(entry);
-    else runs.push([entry]);
+/** Attempts go in first, for readings and rulings name them; their order is kept by numbers drawn before. */
+async function recordOn(db: Db, entries: readonly Evidence[]): Promise<number> {
+  const numbered = entries.length === 1 ? entries : await withSeq(db, entries);
+  let fresh = 0;
+  for (const kind of ['attempt', 'reading', 'ruling'] as const) {
+    const own = numbered.filter((entry) => entry.type === kind);
+    if (own.length > 0) fresh += await append(db, kind, own);
   }
-  return runs;
+  if (fresh < entries.length) await refuseChanged(db, entries);
+  return fresh;
+}
+
+async function withSeq(
+  db: Db,
+  entries: readonly Evidence[],
+): Promise<(Evidence & { seq: number })[]> {
+  const drawn = await rowsOf<{ seq: string }>(
+    db,
+    sql`select nextval('evidence_seq') as seq from generate_series(1, ${entries.length})`,
+  );
+  return entries.map((entry, index) => ({ ...entry, seq: Number(drawn[index]!.seq) }));
 }
 
 async function refuseChanged(db: Db, entries: readonly Evidence[]): Promise<void> {

@@ -90,13 +90,32 @@ async function asked(db: Db, projectId: string, query: LedgerQuery): Promise<SQL
   return and(...conditions);
 }
 
+/** Whether a group, by its key, has a splice that the query finds. Without a search nothing need be looked up. */
+async function foundBy(
+  db: Db,
+  projectId: string,
+  query: LedgerQuery,
+  key: SQL,
+  columns: SQL,
+): Promise<SQL> {
+  if (!query.closureId && !query.q?.trim()) return sql`true`;
+  const condition = await asked(db, projectId, query);
+  return sql`${key} in (select ${columns} from splices join closures on closures.id = splices.closure_id where ${condition})`;
+}
+
 /** A row a tray. */
 export async function trayRows(
   db: Db,
   projectId: string,
   query: LedgerQuery,
 ): Promise<Page<TrayRow>> {
-  const condition = await asked(db, projectId, query);
+  const found = await foundBy(
+    db,
+    projectId,
+    query,
+    sql`(s.closure_id, s.tray)`,
+    sql`splices.closure_id, splices.tray`,
+  );
   return groups<TrayRow>(
     db,
     projectId,
@@ -104,8 +123,7 @@ export async function trayRows(
     'tray',
     sql`select g.*, c.name as closure from (
           select s.closure_id as "closureId", s.tray, ${TALLY} from splices s
-          where s.project_id = ${projectId} and (s.closure_id, s.tray) in (
-            select splices.closure_id, splices.tray from splices join closures on closures.id = splices.closure_id where ${condition})
+          where s.project_id = ${projectId} and ${found}
           group by s.closure_id, s.tray) g
         join closures c on c.id = g."closureId"
         order by c.distance nulls last, c.ordinal, c.name, g.tray`,
@@ -118,7 +136,13 @@ export async function fiberRows(
   projectId: string,
   query: LedgerQuery,
 ): Promise<Page<FiberRow>> {
-  const condition = await asked(db, projectId, query);
+  const found = await foundBy(
+    db,
+    projectId,
+    query,
+    sql`(s.head_cable, s.head_fiber)`,
+    sql`splices.head_cable, splices.head_fiber`,
+  );
   return groups<FiberRow>(
     db,
     projectId,
@@ -126,8 +150,7 @@ export async function fiberRows(
     'fiber',
     sql`select s.head_cable as "headCable", s.head_fiber as "headFiber", ${TALLY} from splices s
         join cables h on h.id = s.head_cable
-        where s.project_id = ${projectId} and (s.head_cable, s.head_fiber) in (
-          select splices.head_cable, splices.head_fiber from splices join closures on closures.id = splices.closure_id where ${condition})
+        where s.project_id = ${projectId} and ${found}
         group by s.head_cable, s.head_fiber, h.name
         order by length(h.name), h.name, s.head_fiber`,
   );

@@ -30,6 +30,8 @@ export async function openFolder(folder: string, migrationsFolder: string): Prom
     const client = await PGlite.create(join(folder, 'pg'));
     const db = drizzlePglite(client, { schema });
     await migratePglite(db, { migrationsFolder });
+    // Nothing in the embedded database does this by itself, and plans go by it.
+    await client.exec('analyze');
     return {
       db: db as unknown as Db,
       close: async () => {

@@ -1,4 +1,4 @@
-import { asc, eq } from 'drizzle-orm';
+import { asc, eq, sql } from 'drizzle-orm';
 import {
   BUILT_IN_SCHEMES,
   type Evidence,
@@ -6,7 +6,7 @@ import {
   addressOf,
   findClashes,
 } from '@cordel/core';
-import type { Db } from '../db/client.ts';
+import { type Db, rowsOf } from '../db/client.ts';
 import { cables, closures, projects, schemes, splices } from '../db/schema.ts';
 import { evidenceOf, record } from '../evidence/queries.ts';
 import { Problem, type ProblemPlace } from '../http/problem.ts';
@@ -74,6 +74,8 @@ export async function writeDocument(db: Db, document: ProjectDocument): Promise<
     for (let start = 0; start < document.evidence.length; start += EVIDENCE_BATCH) {
       await record(on, document.evidence.slice(start, start + EVIDENCE_BATCH));
     }
+    if (document.evidence.length >= EVIDENCE_BATCH)
+      await rowsOf(on, sql`analyze attempts, readings, rulings`);
   });
   await refresh(db, project.id);
 }

@@ -22,4 +22,6 @@ export async function insertSplices(
             as s("id" uuid, "projectId" uuid, "closureId" uuid, "tray" int, "slot" int, "cableA" uuid, "fiberA" int, "cableB" uuid, "fiberB" int, "method" text, "extra" jsonb)`,
     );
   }
+  // The embedded database does not count its rows anew by itself; without it, its plans go by the old count.
+  if (splices.length >= BATCH) await rowsOf(db, sql`analyze splices`);
 }

@@ -1,4 +1,5 @@
 import { useRouter } from 'expo-router';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import {
@@ -102,15 +103,29 @@ function FilePart({ flow }: { flow: Import }) {
 
 function ColumnPart({ flow }: { flow: Import }) {
   const { file, match } = flow;
+  const [opened, setOpened] = useState(false);
   if (!file || !match) return null;
+  const unmatched = LIST_COLUMNS.filter((column) => match[column] === null);
+  const open = opened || unmatched.length > 0;
   return (
     <Leaf style={{ gap: 10 }}>
       <Txt kind="name" heading={2}>
         Columns
       </Txt>
-      {LIST_COLUMNS.map((column) => (
-        <ColumnChoice key={column} column={column} flow={flow} />
-      ))}
+      {unmatched.length > 0 ? (
+        <Txt>{`Choose where to find: ${unmatched.map((column) => COLUMN_TITLES[column]).join(', ')}.`}</Txt>
+      ) : (
+        <Press
+          label={
+            open ? `All ${LIST_COLUMNS.length} matched` : `All ${LIST_COLUMNS.length} matched: look`
+          }
+          aria-expanded={open}
+          onPress={() => setOpened(!open)}
+        />
+      )}
+      {open
+        ? LIST_COLUMNS.map((column) => <ColumnChoice key={column} column={column} flow={flow} />)
+        : null}
     </Leaf>
   );
 }
@@ -221,6 +236,11 @@ function ProblemPart({ flow }: { flow: Import }) {
           disabled={flow.busy !== ''}
           onPress={() => void flow.bringIn()}
         />
+        {flow.bringing ? (
+          <Notice live>
+            {`${flow.busy} All of it or nothing; a long list takes a minute. You can go on: it is sent in the background.`}
+          </Notice>
+        ) : null}
       </View>
     );
   }

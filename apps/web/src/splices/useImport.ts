@@ -8,6 +8,7 @@ import {
   type Evidence,
   type ListSetting,
   type Splice,
+  plural,
   proposeMakeUp,
 } from '@cordel/core';
 import { read } from '@/data/api';
@@ -50,6 +51,7 @@ export function useImport() {
   } | null>(null);
   const [pasted, setPasted] = useState<string | null>(null);
   const [busy, setBusy] = useState('');
+  const [bringing, setBringing] = useState(false);
   const [error, setError] = useState('');
   const existing = useExisting(view);
 
@@ -74,9 +76,12 @@ export function useImport() {
     if (chosen) await open(chosen.name, new Uint8Array(await chosen.arrayBuffer()));
   };
 
+  // What is being brought in, or is in, is checked no more: it would clash with itself.
+  const settled = bringing || result !== null;
+
   // Cables follow from the columns; what is typed for a cable already is kept.
   useEffect(() => {
-    if (!file || !match) return;
+    if (!file || !match || settled) return;
     let current = true;
     void reader.cables(match).then((found) => {
       if (!current) return;
@@ -99,11 +104,11 @@ export function useImport() {
     return () => {
       current = false;
     };
-  }, [file, match, reader, view.cables, view.project.schemeId]);
+  }, [file, match, settled, reader, view.cables, view.project.schemeId]);
 
   // The preview follows from all of it.
   useEffect(() => {
-    if (!file || !match || !existing) return;
+    if (!file || !match || !existing || settled) return;
     let current = true;
     const rows = file.rows;
     void reader
@@ -124,10 +129,11 @@ export function useImport() {
     return () => {
       current = false;
     };
-  }, [file, match, newCables, existing, reader, view]);
+  }, [file, match, newCables, existing, settled, reader, view]);
 
   const bringIn = async () => {
-    setBusy('Bringing in …');
+    setBringing(true);
+    setBusy(`Bringing in ${plural(preview?.splices ?? 0, 'splice')} …`);
     const cables = newCables.flatMap((cable): Cable[] => {
       const made = readMakeUp(cable.typed);
       return 'error' in made
@@ -149,6 +155,7 @@ export function useImport() {
       body,
       what: `Splice list ${file?.name ?? ''}`,
     });
+    setBringing(false);
     setBusy('');
     if ('refused' in outcome) setError(outcome.refused.message);
     else setResult(outcome.answer as typeof result);
@@ -165,6 +172,7 @@ export function useImport() {
     result,
     pasted,
     busy,
+    bringing,
     error,
     choose,
     bringIn,

@@ -4,13 +4,18 @@ import { ROOT, installPackages } from './setup.mjs';
 
 // The server restarts and the page reloads as files change; the page's server passes /api on.
 installPackages();
-const start = (command, args, cwd, env = {}) =>
-  spawn(command, args, { cwd: join(ROOT, cwd), stdio: 'inherit', env: { ...process.env, ...env } });
+// The programs themselves, not npx before them: it would not pass a stop on.
+const start = (program, args, cwd, env = {}) =>
+  spawn(process.execPath, [join(ROOT, 'node_modules', program), ...args], {
+    cwd: join(ROOT, cwd),
+    stdio: 'inherit',
+    env: { ...process.env, ...env },
+  });
 const parts = [
-  start('npx', ['--no-install', 'tsx', 'watch', 'src/main.ts', '--demo'], 'apps/server', {
-    CORDEL_DATA: join(ROOT, '.cordel'),
+  start('tsx/dist/cli.mjs', ['watch', 'src/main.ts', '--demo'], 'apps/server', {
+    CORDEL_DATA: process.env.CORDEL_DATA ?? join(ROOT, '.cordel'),
   }),
-  start('npx', ['--no-install', 'expo', 'start', '--web'], 'apps/web', {
+  start('expo/bin/cli', ['start', '--web'], 'apps/web', {
     EXPO_NO_TELEMETRY: '1',
     EXPO_OFFLINE: '1',
   }),

@@ -5,7 +5,8 @@ import { useProjectView } from '@/projects/context';
 import { FiberEye, RibbonBar } from '@/ui/FiberEye';
 import { Txt } from '@/ui/Txt';
 import { useInks } from '@/ui/theme';
-import type { Bench, BenchSplice } from './useBench';
+import type { BenchSplice } from './benchSplices';
+import type { Bench } from './useBench';
 
 /** The fiber pair in the hands: both ends by cable, tube or ribbon, group, place and colour. */
 export function Hands({ bench }: { bench: Bench }) {

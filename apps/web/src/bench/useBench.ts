@@ -1,64 +1,21 @@
 import { useMemo } from 'react';
 import {
   type Evidence,
-  type Judgement,
   type Limits,
   MOST_ESTIMATE,
   MOST_READING,
-  type Reading,
   type Sleeve,
-  type Splice,
-  type Standing,
-  adviseEstimate,
-  judgeSplice,
   nextSleeve,
   parseKeypad,
-  reasonsFor,
   sleevesOf,
-  standingOf,
 } from '@cordel/core';
 import type { Work } from '@/data/setting';
 import { useProjectView } from '@/projects/context';
+import { type BenchSplice, benchSplices, isDead, readingKind } from './benchSplices';
 import { type BenchDraft, type BenchMode, useBenchDraft } from './draft';
-import { typeKey } from './typeKey';
 import { newAttempt, newReading, newRuling, recordEvidence, takeBack } from './record';
-
-/** A splice on the Bench with what counts of it. */
-export interface BenchSplice extends Splice {
-  evidence: Evidence[];
-  standing: Standing;
-  judgement: Judgement;
-}
-
-/** What the typed figure means, in words. */
-export interface Said {
-  word: string;
-  detail: string;
-  tone: 'good' | 'bad' | 'plain';
-  /** Whether a redo is the next step. */
-  redo: boolean;
-}
-
-function benchSplices(work: Work, limits: Limits): BenchSplice[] {
-  const groups = new Map<string, Evidence[]>();
-  for (const entry of work.evidence) {
-    const group = groups.get(entry.spliceId);
-    if (group) group.push(entry);
-    else groups.set(entry.spliceId, [entry]);
-  }
-  return work.splices.map((splice) => {
-    const evidence = groups.get(splice.id) ?? [];
-    const standing = standingOf(evidence);
-    return {
-      ...splice,
-      evidence,
-      standing,
-      judgement: judgeSplice(standing, splice.method, limits),
-    };
-  });
-}
-
-const isDead = (splice: BenchSplice): boolean => splice.standing.ruling?.kind === 'dead';
+import { say } from './said';
+import { typeKey } from './typeKey';
 
 function waitsIn(mode: BenchMode, splice: BenchSplice, draft: BenchDraft, limits: Limits): boolean {
   if (mode === 'splice') return splice.judgement.verdict === 'open';
@@ -74,11 +31,6 @@ function waitsIn(mode: BenchMode, splice: BenchSplice, draft: BenchDraft, limits
     (figure) => figure.grade === draft.kind && figure.wavelengthNm === nm,
   );
 }
-
-const readingKind = (kind: BenchDraft['kind']): Pick<Reading, 'grade' | 'direction'> =>
-  kind === 'AB' || kind === 'BA'
-    ? { grade: 'one-way', direction: kind }
-    : { grade: kind, direction: null };
 
 /** Everything the Bench of one closure does. */
 export function useBench(work: Work, mode: BenchMode) {
@@ -207,153 +159,8 @@ export function useBench(work: Work, mode: BenchMode) {
     finished: !held && !sleeve,
     allTyped: fibers.length > 0 && fibers.every((splice) => read(splice).ok),
     read,
-    said: fiber ? say(fiber, fibers, read, mode, draft, nm, limits) : null,
+    said: fiber ? say({ fiber, fibers, read, mode, draft, wavelengthNm: nm, limits }) : null,
   };
 }
 
 export type Bench = ReturnType<typeof useBench>;
-
-type Read = (splice: BenchSplice) => ReturnType<typeof parseKeypad>;
-
-function say(
-  fiber: BenchSplice,
-  fibers: readonly BenchSplice[],
-  read: Read,
-  mode: BenchMode,
-  draft: BenchDraft,
-  nm: number,
-  limits: Limits,
-): Said {
-  const loss = read(fiber);
-  if (!loss.ok) {
-    const typed = draft.typed[fiber.id] ?? '';
-    if (typed !== '' && typed !== '-')
-      return { word: 'Check.', detail: loss.error, tone: 'bad', redo: false };
-    return {
-      word: '',
-      detail: waitingWords(fiber, mode, draft, nm, limits),
-      tone: 'plain',
-      redo: false,
-    };
-  }
-  if (mode === 'measure') return sayReading(fiber, loss.value, draft, nm, limits);
-  const advice = fibers
-    .flatMap((splice) => {
-      const value = read(splice);
-      return value.ok
-        ? [
-            {
-              splice,
-              advice: adviseEstimate(
-                value.value,
-                splice.standing.tries.length + 1,
-                splice.method,
-                limits,
-              ),
-            },
-          ]
-        : [];
-    })
-    .filter(({ advice }) => advice !== 'good');
-  const worst = advice[0];
-  const limit = limits.splice.estimate[fiber.method];
-  const line = limit === null ? '' : `the ${formatted(limit)} redo line`;
-  if (!worst) {
-    const more = limits.grade === 'estimate' ? '' : ` ${capital(limits.grade)} test still to come.`;
-    return {
-      word: 'Good.',
-      detail: `${limit === null ? 'No limit for estimates.' : `Not over ${line}.`}${more}`,
-      tone: 'good',
-      redo: false,
-    };
-  }
-  const where =
-    fibers.length > 1 ? `Fiber ${worst.splice.fiberA} over ${line}. ` : `Over ${line}. `;
-  const tries = worst.splice.standing.tries.length + 1;
-  if (worst.advice === 'needs the lead') {
-    return {
-      word: 'Needs the lead.',
-      detail: `${where}${tries} of ${limits.maxTries} tries used. Keep it; the lead redoes or waives it.`,
-      tone: 'bad',
-      redo: false,
-    };
-  }
-  if (worst.advice === 'last try')
-    return {
-      word: 'Last try.',
-      detail: `${where}One try of ${limits.maxTries} is left.`,
-      tone: 'bad',
-      redo: true,
-    };
-  return {
-    word: 'Redo.',
-    detail: `${where}${limits.maxTries - tries} of ${limits.maxTries} tries are left.`,
-    tone: 'bad',
-    redo: true,
-  };
-}
-
-function waitingWords(
-  fiber: BenchSplice,
-  mode: BenchMode,
-  draft: BenchDraft,
-  nm: number,
-  limits: Limits,
-): string {
-  if (mode === 'measure') return `Type the ${kindWords(draft.kind)} figure at ${nm} nm.`;
-  const tries = fiber.standing.tries.length;
-  if (tries > 0)
-    return `Try ${tries + 1} of ${limits.maxTries}. Sleeve on first, then type the estimate.`;
-  return 'Sleeve on first. Splice, then type the splicer’s estimate.';
-}
-
-function sayReading(
-  fiber: BenchSplice,
-  lossMdb: number,
-  draft: BenchDraft,
-  nm: number,
-  limits: Limits,
-): Said {
-  const tryId = fiber.standing.tries.at(-1)?.tryId ?? null;
-  const reading: Reading = {
-    type: 'reading',
-    id: 'draft',
-    spliceId: fiber.id,
-    by: 'draft',
-    at: '',
-    tryId,
-    ...readingKind(draft.kind),
-    wavelengthNm: nm,
-    lossMdb,
-    supersedes: null,
-    void: false,
-    why: null,
-  };
-  const standing = standingOf([...fiber.evidence, reading]);
-  const judgement = judgeSplice(standing, fiber.method, limits);
-  const why = reasonsFor(standing, judgement, fiber.method, limits)[0] ?? '';
-  const missing =
-    judgement.missing.length > 0
-      ? `Still missing: ${limits.grade} at ${judgement.missing.join(' and ')} nm.`
-      : '';
-  const word = {
-    open: 'Open.',
-    provisional: 'Provisional.',
-    pass: 'Pass.',
-    fail: 'Fail.',
-    waived: 'Waived.',
-  }[judgement.verdict];
-  const tone =
-    judgement.verdict === 'pass' ? 'good' : judgement.verdict === 'fail' ? 'bad' : 'plain';
-  return {
-    word,
-    detail: [why, missing].filter(Boolean).join(' ') || 'Within the limit.',
-    tone,
-    redo: false,
-  };
-}
-
-const kindWords = (kind: BenchDraft['kind']): string =>
-  ({ AB: 'A to B', BA: 'B to A', 'two-way': 'two-way mean', insertion: 'insertion loss' })[kind];
-const formatted = (mdb: number): string => (mdb / 1000).toFixed(mdb % 10 === 0 ? 2 : 3);
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,0 +1,47 @@
+import {
+  type Evidence,
+  type Judgement,
+  type Limits,
+  type Reading,
+  type Splice,
+  type Standing,
+  judgeSplice,
+  standingOf,
+} from '@cordel/core';
+import type { Work } from '@/data/setting';
+import type { BenchDraft } from './draft';
+
+/** A splice on the Bench with what counts of it. */
+export interface BenchSplice extends Splice {
+  evidence: Evidence[];
+  standing: Standing;
+  judgement: Judgement;
+}
+
+/** All splices of a closure, judged. */
+export function benchSplices(work: Work, limits: Limits): BenchSplice[] {
+  const groups = new Map<string, Evidence[]>();
+  for (const entry of work.evidence) {
+    const group = groups.get(entry.spliceId);
+    if (group) group.push(entry);
+    else groups.set(entry.spliceId, [entry]);
+  }
+  return work.splices.map((splice) => {
+    const evidence = groups.get(splice.id) ?? [];
+    const standing = standingOf(evidence);
+    return {
+      ...splice,
+      evidence,
+      standing,
+      judgement: judgeSplice(standing, splice.method, limits),
+    };
+  });
+}
+
+export const isDead = (splice: BenchSplice): boolean => splice.standing.ruling?.kind === 'dead';
+
+/** Grade and direction of the figure that is being typed. */
+export const readingKind = (kind: BenchDraft['kind']): Pick<Reading, 'grade' | 'direction'> =>
+  kind === 'AB' || kind === 'BA'
+    ? { grade: 'one-way', direction: kind }
+    : { grade: kind, direction: null };

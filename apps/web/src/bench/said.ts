@@ -1,0 +1,140 @@
+import {
+  type Limits,
+  type Parsed,
+  type Reading,
+  type Verdict,
+  adviseEstimate,
+  formatLoss,
+  judgeSplice,
+  reasonsFor,
+  standingOf,
+} from '@cordel/core';
+import { type BenchSplice, readingKind } from './benchSplices';
+import type { BenchDraft, BenchMode } from './draft';
+
+/** What the typed figure means, in words. */
+export interface Said {
+  word: string;
+  detail: string;
+  tone: 'good' | 'bad' | 'plain';
+  /** Whether a redo is the next step. */
+  redo: boolean;
+}
+
+/** What is under the thumb: the fiber typed for, all fibers of its sleeve, and how typing reads. */
+export interface UnderThumb {
+  fiber: BenchSplice;
+  fibers: readonly BenchSplice[];
+  read(splice: BenchSplice): Parsed<number>;
+  mode: BenchMode;
+  draft: BenchDraft;
+  wavelengthNm: number;
+  limits: Limits;
+}
+
+const WORDS: Record<Verdict, string> = {
+  open: 'Open.',
+  provisional: 'Provisional.',
+  pass: 'Pass.',
+  fail: 'Fail.',
+  waived: 'Waived.',
+};
+
+/** Says what is waited for, what is mistyped, or what the figure means. */
+export function say(now: UnderThumb): Said {
+  const loss = now.read(now.fiber);
+  if (loss.ok) return now.mode === 'measure' ? sayReading(now, loss.value) : sayEstimates(now);
+  const typed = now.draft.typed[now.fiber.id] ?? '';
+  return typed === '' || typed === '-'
+    ? { word: '', detail: waitingWords(now), tone: 'plain', redo: false }
+    : { word: 'Check.', detail: loss.error, tone: 'bad', redo: false };
+}
+
+function waitingWords({ fiber, mode, draft, wavelengthNm, limits }: UnderThumb): string {
+  if (mode === 'measure') return `Type the ${KINDS[draft.kind]} figure at ${wavelengthNm} nm.`;
+  const tries = fiber.standing.tries.length;
+  if (tries > 0)
+    return `Try ${tries + 1} of ${limits.maxTries}. Sleeve on first, then type the estimate.`;
+  return 'Sleeve on first. Splice, then type the splicer’s estimate.';
+}
+
+/** One fiber over the line decides for its whole sleeve: all are broken and made again together. */
+function sayEstimates({ fiber, fibers, read, limits }: UnderThumb): Said {
+  const limit = limits.splice.estimate[fiber.method];
+  const line = limit === null ? '' : `the ${formatLoss(limit)} redo line`;
+  for (const splice of fibers) {
+    const loss = read(splice);
+    if (!loss.ok) continue;
+    const tries = splice.standing.tries.length + 1;
+    const advice = adviseEstimate(loss.value, tries, splice.method, limits);
+    if (advice === 'good') continue;
+    const where = fibers.length > 1 ? `Fiber ${splice.fiberA} over ${line}.` : `Over ${line}.`;
+    const most = limits.maxTries;
+    if (advice === 'needs the lead')
+      return {
+        word: 'Needs the lead.',
+        detail: `${where} ${tries} of ${most} tries used. Keep it; the lead redoes or waives it.`,
+        tone: 'bad',
+        redo: false,
+      };
+    if (advice === 'last try')
+      return {
+        word: 'Last try.',
+        detail: `${where} One try of ${most} is left.`,
+        tone: 'bad',
+        redo: true,
+      };
+    return {
+      word: 'Redo.',
+      detail: `${where} ${most - tries} of ${most} tries are left.`,
+      tone: 'bad',
+      redo: true,
+    };
+  }
+  const more = limits.grade === 'estimate' ? '' : ` ${capital(limits.grade)} test still to come.`;
+  return {
+    word: 'Good.',
+    detail: `${limit === null ? 'No limit for estimates.' : `Not over ${line}.`}${more}`,
+    tone: 'good',
+    redo: false,
+  };
+}
+
+/** Judges the splice as it would stand with the reading kept. */
+function sayReading({ fiber, draft, wavelengthNm, limits }: UnderThumb, lossMdb: number): Said {
+  const reading: Reading = {
+    type: 'reading',
+    id: 'draft',
+    spliceId: fiber.id,
+    by: 'draft',
+    at: '',
+    tryId: fiber.standing.tries.at(-1)?.tryId ?? null,
+    ...readingKind(draft.kind),
+    wavelengthNm,
+    lossMdb,
+    supersedes: null,
+    void: false,
+    why: null,
+  };
+  const standing = standingOf([...fiber.evidence, reading]);
+  const judgement = judgeSplice(standing, fiber.method, limits);
+  const reasons = reasonsFor(standing, judgement, fiber.method, limits);
+  const { verdict, missing } = judgement;
+  const waiting =
+    missing.length > 0 ? `Still missing: ${limits.grade} at ${missing.join(' and ')} nm.` : '';
+  return {
+    word: WORDS[verdict],
+    detail: [reasons[0], waiting].filter(Boolean).join(' ') || 'Within the limit.',
+    tone: verdict === 'pass' ? 'good' : verdict === 'fail' ? 'bad' : 'plain',
+    redo: false,
+  };
+}
+
+const KINDS: Record<BenchDraft['kind'], string> = {
+  AB: 'A to B',
+  BA: 'B to A',
+  'two-way': 'two-way mean',
+  insertion: 'insertion loss',
+};
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -40,7 +40,7 @@ export function EvidenceList({ evidence }: { evidence: readonly Evidence[] }) {
                 {entryWords(entry, tries)}
               </Txt>
               <Txt kind="small" ink="ink2">
-                {`${new Date(entry.at).toLocaleString()} · ${entry.by}${over ? ` · taken back: ${over.why ?? ''}` : ''}`}
+                {`${new Date(entry.at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })} · ${entry.by}${over ? ` · taken back: ${over.why ?? ''}` : ''}`}
               </Txt>
             </View>
             {can ? (

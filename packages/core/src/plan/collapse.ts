@@ -1,0 +1,70 @@
+import { GROUP_SIZE } from '../record/cable.ts';
+import type { PlannedJoint } from './expand.ts';
+import type { LineToPrint } from './printLine.ts';
+
+/**
+ * Says splices in as few lines of a plan as follow from their order: the inverse of expanding.
+ * @param joints the splices of one closure, in tray order
+ */
+export function collapseJoints(joints: readonly Omit<PlannedJoint, 'line'>[]): LineToPrint[] {
+  const lines: LineToPrint[] = [];
+  for (let at = 0; at < joints.length;) {
+    const reversed = isReversed(joints, at);
+    const length = reversed ? reversedLength(joints, at) : straightLength(joints, at);
+    const first = joints[at]!;
+    const bFirst = reversed ? first.fiberB - GROUP_SIZE + 1 : first.fiberB;
+    lines.push({
+      verb: 'splice',
+      a: { cable: first.cableA, runs: [[first.fiberA, first.fiberA + length - 1]] },
+      b: { cable: first.cableB, runs: [[bFirst, bFirst + length - 1]] },
+      method: first.method,
+      reversed,
+      note: null,
+    });
+    at += length;
+  }
+  return lines;
+}
+
+const follows = (
+  one: Omit<PlannedJoint, 'line'>,
+  other: Omit<PlannedJoint, 'line'> | undefined,
+  stepA: number,
+  stepB: number,
+): boolean =>
+  other !== undefined &&
+  one.cableA === other.cableA &&
+  one.cableB === other.cableB &&
+  one.method === other.method &&
+  other.fiberA === one.fiberA + stepA &&
+  other.fiberB === one.fiberB + stepB;
+
+function straightLength(joints: readonly Omit<PlannedJoint, 'line'>[], at: number): number {
+  let end = at;
+  while (follows(joints[end]!, joints[end + 1], 1, 1)) end++;
+  const length = end - at + 1;
+  if (joints[at]!.method === 'single') return length;
+  // A line of mass splices holds whole twelves: it ends where the last whole one does.
+  const lead = (GROUP_SIZE - ((joints[at]!.fiberA - 1) % GROUP_SIZE)) % GROUP_SIZE || GROUP_SIZE;
+  return length <= lead ? length : length - ((length - lead) % GROUP_SIZE);
+}
+
+/** Whether the ribbon that begins here is laid the other way round. */
+function isReversed(joints: readonly Omit<PlannedJoint, 'line'>[], at: number): boolean {
+  const first = joints[at]!;
+  if (first.fiberA % GROUP_SIZE !== 1 || first.fiberB % GROUP_SIZE !== 0) return false;
+  for (let index = at; index < at + GROUP_SIZE - 1; index++)
+    if (!follows(joints[index]!, joints[index + 1], 1, -1)) return false;
+  return true;
+}
+
+function reversedLength(joints: readonly Omit<PlannedJoint, 'line'>[], at: number): number {
+  let length = GROUP_SIZE;
+  while (
+    at + length < joints.length &&
+    isReversed(joints, at + length) &&
+    follows(joints[at + length - GROUP_SIZE]!, joints[at + length], GROUP_SIZE, GROUP_SIZE)
+  )
+    length += GROUP_SIZE;
+  return length;
+}

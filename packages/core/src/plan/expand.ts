@@ -1,0 +1,137 @@
+import { GROUP_SIZE, fiberCount } from '../record/cable.ts';
+import type { Method } from '../record/splice.ts';
+import type { ParsedPlan, PlanError, PlanLine, Run, Selection } from './lines.ts';
+import type { ListCable } from './spliceList.ts';
+
+/** One splice that a plan asks for; cables by name, `line` from 0. */
+export interface PlannedJoint {
+  cableA: string;
+  fiberA: number;
+  cableB: string;
+  fiberB: number;
+  method: Method;
+  line: number;
+}
+
+/** What a plan says of fibers that it does not splice. */
+export interface Fate {
+  cable: string;
+  runs: Run[];
+  verb: Exclude<PlanLine['verb'], 'splice'>;
+  note: string | null;
+}
+
+export interface Expanded {
+  joints: PlannedJoint[];
+  fates: Fate[];
+  /** Lines that contradict each other. */
+  errors: PlanError[];
+  /** Fibers that no line names. */
+  unnamed: { cable: string; runs: Run[] }[];
+}
+
+/**
+ * Expands the lines of a plan to splices, and finds fibers named twice and fibers not named at all.
+ * A fiber named twice is left out of the later line. Linear in the number of fibers.
+ */
+export function expandPlan(plan: ParsedPlan, cables: readonly ListCable[]): Expanded {
+  const out: Expanded = { joints: [], fates: [], errors: [], unnamed: [] };
+  /** For each cable, by fiber: the number of the line that names it, from 1; 0 where none does. */
+  const named = new Map(
+    cables.map((cable) => [cable.name, new Int32Array(fiberCount(cable.makeUp) + 1)]),
+  );
+  for (const line of plan.lines) {
+    const a = claim(line.a, named.get(line.a.cable)!, out.errors);
+    if (!line.b) {
+      if (a)
+        out.fates.push({
+          cable: line.a.cable,
+          runs: line.a.runs,
+          verb: line.verb as Fate['verb'],
+          note: line.note,
+        });
+      continue;
+    }
+    const b = claim(line.b, named.get(line.b.cable)!, out.errors);
+    if (a && b) join(line, line.b, out.joints);
+  }
+  for (const cable of cables) {
+    const runs = runsWhere(named.get(cable.name)!, 0);
+    if (runs.length > 0) out.unnamed.push({ cable: cable.name, runs });
+  }
+  return out;
+}
+
+/** Marks the fibers of a selection as named by its line; false where one of them was named before. */
+function claim(side: Selection, named: Int32Array, errors: PlanError[]): boolean {
+  const line = side.span.line + 1;
+  let earlier = 0;
+  const twice: number[] = [];
+  for (const [first, last] of side.runs) {
+    for (let fiber = first; fiber <= last; fiber++) {
+      if (named[fiber] === 0) named[fiber] = line;
+      else {
+        earlier ||= named[fiber]!;
+        twice.push(fiber);
+      }
+    }
+  }
+  if (earlier === 0) return true;
+  const where = earlier === line ? 'in this line' : `in line ${earlier}`;
+  errors.push({
+    ...side.span,
+    message: `${side.cable} ${wordsOf(runsOf(twice))} ${twice.length === 1 ? 'is' : 'are'} named ${where} already: a fiber has one place in a plan.`,
+  });
+  return false;
+}
+
+function join(line: PlanLine, onto: Selection, joints: PlannedJoint[]): void {
+  const a = fibersOf(line.a.runs);
+  const b = fibersOf(onto.runs);
+  for (let index = 0; index < a.length; index++) {
+    const inRibbon = index % GROUP_SIZE;
+    const across = line.reversed ? index - inRibbon + GROUP_SIZE - 1 - inRibbon : index;
+    joints.push({
+      cableA: line.a.cable,
+      fiberA: a[index]!,
+      cableB: onto.cable,
+      fiberB: b[across]!,
+      method: line.method,
+      line: line.span.line,
+    });
+  }
+}
+
+/** Every fiber of runs, in their order. */
+export function fibersOf(runs: readonly Run[]): number[] {
+  const fibers: number[] = [];
+  for (const [first, last] of runs)
+    for (let fiber = first; fiber <= last; fiber++) fibers.push(fiber);
+  return fibers;
+}
+
+/** Numbers as runs, each of neighbours that count up. */
+export function runsOf(numbers: readonly number[]): Run[] {
+  const runs: [number, number][] = [];
+  for (const number of numbers) {
+    const last = runs.at(-1);
+    if (last && last[1] + 1 === number) last[1] = number;
+    else runs.push([number, number]);
+  }
+  return runs;
+}
+
+function runsWhere(named: Int32Array, wanted: number): Run[] {
+  const runs: [number, number][] = [];
+  for (let fiber = 1; fiber < named.length; fiber++) {
+    if (named[fiber] !== wanted) continue;
+    const last = runs.at(-1);
+    if (last && last[1] + 1 === fiber) last[1] = fiber;
+    else runs.push([fiber, fiber]);
+  }
+  return runs;
+}
+
+/** Runs in words, such as `1-12, 17`. */
+export const wordsOf = (runs: readonly Run[]): string =>
+  runs.map(([first, last]) => (first === last ? `${first}` : `${first}-${last}`)).join(', ');

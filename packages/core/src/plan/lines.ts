@@ -1,0 +1,356 @@
+import { GROUP_SIZE, fiberCount } from '../record/cable.ts';
+import type { Method } from '../record/splice.ts';
+import { unitSize } from '../fiber/address.ts';
+import { placeOfColour } from '../fiber/schemes.ts';
+import type { ListCable } from './spliceList.ts';
+
+/** A place in a plan's text: the line from 0, and the columns it covers, from 0, the end not included. */
+export interface Span {
+  line: number;
+  from: number;
+  to: number;
+}
+
+/** What is wrong at a place of the text, and what would be right. */
+export interface PlanError extends Span {
+  message: string;
+}
+
+/** Runs of fibers in the order in which they are written, both ends included: `73-96` is `[73, 96]`. */
+export type Run = readonly [first: number, last: number];
+
+/** Fibers of one cable that a line names. */
+export interface Selection {
+  cable: string;
+  runs: Run[];
+  /** What the selection was counted in. */
+  by: 'fiber' | 'tube' | 'group' | 'ribbon' | 'all';
+  span: Span;
+}
+
+export const VERBS = ['splice', 'through', 'dead', 'reserve'] as const;
+export type Verb = (typeof VERBS)[number];
+
+/** One line of a plan. `b` is there for `splice` only; `note` is what stands in quotes at the end. */
+export interface PlanLine {
+  verb: Verb;
+  a: Selection;
+  b: Selection | null;
+  method: Method;
+  /** Whether each ribbon is laid the other way round on purpose: fiber 1 onto 12. */
+  reversed: boolean;
+  note: string | null;
+  span: Span;
+}
+
+export interface ParsedPlan {
+  lines: PlanLine[];
+  errors: PlanError[];
+}
+
+interface Token extends Span {
+  text: string;
+  quoted: boolean;
+}
+
+/** Thrown inside a line and turned into a {@link PlanError} at the end of it. */
+class Wrong extends Error {
+  readonly at: Span;
+  constructor(at: Span, message: string) {
+    super(message);
+    this.at = at;
+  }
+}
+
+/**
+ * Reads a splice plan. A line is one sentence:
+ *
+ * ```
+ * splice A tubes 1-6 to B tubes 1-6
+ * splice A 73-96 to C 1-24
+ * splice R ribbons 1-12 to T ribbons 1-12 mass
+ * splice R ribbon 5 to T ribbon 5 mass reversed
+ * through A tubes 7-12
+ * dead A 17 "nicked at the ring cut"
+ * reserve A tube 9 "clinic"
+ * ```
+ *
+ * `#` begins a remark. A cable whose name has a space stands in quotes. A line with an error is left
+ * out of `lines`; all others stay in use.
+ * @param cables the cables that meet in the closure
+ */
+export function parsePlan(text: string, cables: readonly ListCable[]): ParsedPlan {
+  const byName = new Map(cables.map((cable) => [cable.name.toLowerCase(), cable]));
+  const plan: ParsedPlan = { lines: [], errors: [] };
+  text.split('\n').forEach((source, line) => {
+    try {
+      const tokens = tokenize(source, line);
+      if (tokens.length > 0) plan.lines.push(new LineReader(tokens, byName).read());
+    } catch (error) {
+      if (!(error instanceof Wrong)) throw error;
+      plan.errors.push({ ...error.at, message: error.message });
+    }
+  });
+  return plan;
+}
+
+const TOKEN = /"[^"]*"?|[^\s",]+|,/g;
+
+function tokenize(source: string, line: number): Token[] {
+  const tokens: Token[] = [];
+  for (const match of source.matchAll(TOKEN)) {
+    const [text] = match;
+    const span = { line, from: match.index, to: match.index + text.length };
+    if (text.startsWith('#')) break;
+    const quoted = text.startsWith('"');
+    if (quoted && (text.length === 1 || !text.endsWith('"')))
+      throw new Wrong(span, 'The quote is not closed: write " at its end.');
+    tokens.push({ ...span, text: quoted ? text.slice(1, -1) : text, quoted });
+  }
+  return tokens;
+}
+
+const UNITS: Record<string, 'fiber' | 'tube' | 'group' | 'ribbon'> = {
+  fiber: 'fiber',
+  fibers: 'fiber',
+  tube: 'tube',
+  tubes: 'tube',
+  group: 'group',
+  groups: 'group',
+  ribbon: 'ribbon',
+  ribbons: 'ribbon',
+};
+
+const NUMBERS = /^\d+(-\d+)?$/;
+
+class LineReader {
+  private at = 0;
+  private readonly tokens: readonly Token[];
+  private readonly cables: ReadonlyMap<string, ListCable>;
+
+  constructor(tokens: readonly Token[], cables: ReadonlyMap<string, ListCable>) {
+    this.tokens = tokens;
+    this.cables = cables;
+  }
+
+  read(): PlanLine {
+    const first = this.tokens[0]!;
+    const span = { ...first, to: this.tokens.at(-1)!.to };
+    const verb = this.verb();
+    const a = this.selection();
+    let b: Selection | null = null;
+    if (verb === 'splice') {
+      const word = this.peek();
+      if (word?.text.toLowerCase() !== 'to')
+        throw new Wrong(word ?? this.end(), 'Say onto what: write “to” and the other cable.');
+      this.at++;
+      b = this.selection();
+    }
+    const line: PlanLine = {
+      verb,
+      a,
+      b,
+      method: 'single',
+      reversed: false,
+      note: null,
+      span: { line: span.line, from: span.from, to: span.to },
+    };
+    return this.checked(this.endings(line));
+  }
+
+  private verb(): Verb {
+    const word = this.tokens[this.at++]!;
+    const verb = VERBS.find((known) => known === word.text.toLowerCase());
+    if (!verb || word.quoted)
+      throw new Wrong(
+        word,
+        `A line begins with splice, through, dead or reserve, not with “${word.text}”.`,
+      );
+    return verb;
+  }
+
+  private selection(): Selection {
+    const name = this.tokens[this.at];
+    if (!name) throw new Wrong(this.end(), 'Name a cable and its fibers, such as A 1-12.');
+    const cable = this.cables.get(name.text.toLowerCase());
+    if (!cable) {
+      const known = [...this.cables.values()].map((entry) => entry.name).join(', ');
+      throw new Wrong(
+        name,
+        known === ''
+          ? `There is no cable “${name.text}” here: add what enters the closure first.`
+          : `There is no cable “${name.text}” here: ${known}.`,
+      );
+    }
+    this.at++;
+    const { runs, by } = this.fibers(cable, name);
+    const to = this.tokens[this.at - 1]!.to;
+    return { cable: cable.name, runs, by, span: { line: name.line, from: name.from, to } };
+  }
+
+  private fibers(cable: ListCable, name: Token): { runs: Run[]; by: Selection['by'] } {
+    const most = fiberCount(cable.makeUp);
+    const word = this.peek();
+    if (word?.text.toLowerCase() === 'all') {
+      this.at++;
+      return { runs: [[1, most]], by: 'all' };
+    }
+    const unit = word && !word.quoted ? UNITS[word.text.toLowerCase()] : undefined;
+    if (!unit) {
+      if (!word || !NUMBERS.test(word.text))
+        throw new Wrong(
+          word ?? { ...name, from: name.from },
+          `Say which fibers of ${cable.name}: 1-12, tube 2, ribbon 3 or all.`,
+        );
+      return { runs: this.ranges(most, 'fiber', cable), by: 'fiber' };
+    }
+    this.at++;
+    if (unit === 'fiber') return { runs: this.ranges(most, 'fiber', cable), by: 'fiber' };
+    return unit === 'group' ? this.groupsAlone(cable, word!) : this.units(cable, unit, word!);
+  }
+
+  /** Groups without a tube: the cable has one tube only, or they cannot be told apart. */
+  private groupsAlone(cable: ListCable, word: Token): never {
+    throw new Wrong(
+      word,
+      `Groups are counted in their tube: write “${cable.name} tube 2 group 1”.`,
+    );
+  }
+
+  private units(
+    cable: ListCable,
+    unit: 'tube' | 'ribbon',
+    word: Token,
+  ): { runs: Run[]; by: Selection['by'] } {
+    const { makeUp } = cable;
+    const has = makeUp.kind === 'ribbon' ? 'ribbon' : makeUp.kind === 'drop' ? 'fiber' : 'tube';
+    if (has !== unit) throw new Wrong(word, `${cable.name} has no ${unit}s: count it by ${has}s.`);
+    const size = unitSize(makeUp);
+    const units = this.ranges(fiberCount(makeUp) / size, unit, cable);
+    const next = this.peek();
+    const part = next && !next.quoted ? UNITS[next.text.toLowerCase()] : undefined;
+    if (part === 'group') {
+      this.at++;
+      if (makeUp.kind !== 'grouped-tube')
+        throw new Wrong(next!, `${cable.name} has no groups in its ${unit}s.`);
+      const groups = this.ranges(makeUp.groupsPerTube, 'group', cable);
+      return { runs: within(units, size, groups, GROUP_SIZE), by: 'group' };
+    }
+    if (part === 'fiber') {
+      this.at++;
+      return { runs: within(units, size, this.ranges(size, 'fiber', cable), 1), by: 'fiber' };
+    }
+    return {
+      runs: units.map(([first, last]): Run => [(first - 1) * size + 1, last * size]),
+      by: unit,
+    };
+  }
+
+  /** Numbers from 1 to `most`, such as `1-6, 8`, or one colour. */
+  private ranges(most: number, what: string, cable: ListCable): Run[] {
+    const runs: Run[] = [];
+    for (;;) {
+      const word = this.peek();
+      const run = word && !word.quoted ? readRun(word, cable) : null;
+      if (!run)
+        throw new Wrong(
+          word ?? this.end(),
+          `A number is missing: write ${what === 'fiber' ? '1-12' : `${what} 1 or ${what}s 1-6`}.`,
+        );
+      this.at++;
+      const [first, last] = run;
+      if (first < 1 || Math.max(first, last) > most)
+        throw new Wrong(
+          word!,
+          `${cable.name} has ${most === 1 ? `one ${what}` : `${what}s 1 to ${most}`}${what === 'fiber' ? '' : ' here'}: “${word!.text}” is outside.`,
+        );
+      if (last < first)
+        throw new Wrong(
+          word!,
+          `Write the smaller number first: ${last}-${first}. To turn ribbons round, add “reversed”.`,
+        );
+      runs.push(run);
+      if (this.peek()?.text !== ',') return runs;
+      this.at++;
+    }
+  }
+
+  private endings(line: PlanLine): PlanLine {
+    let method: Method | null = null;
+    for (let word = this.peek(); word; word = this.peek()) {
+      const text = word.text.toLowerCase();
+      if (word.quoted) line.note = word.text;
+      else if (line.verb === 'splice' && (text === 'single' || text === 'mass')) method = text;
+      else if (line.verb === 'splice' && text === 'reversed') line.reversed = true;
+      else {
+        const right =
+          line.verb === 'splice'
+            ? 'Only single, mass, reversed or a note in quotes may follow'
+            : 'Only a note in quotes may follow';
+        throw new Wrong(word, `“${word.text}” is not understood. ${right}.`);
+      }
+      this.at++;
+    }
+    const ribbons = line.a.by === 'ribbon' && line.b?.by === 'ribbon';
+    return { ...line, method: method ?? (ribbons ? 'mass' : 'single') };
+  }
+
+  private checked(line: PlanLine): PlanLine {
+    if (!line.b) return line;
+    const [a, b] = [countOf(line.a.runs), countOf(line.b.runs)];
+    if (a !== b)
+      throw new Wrong(
+        line.b.span,
+        `${plainly(a)} of ${line.a.cable} cannot meet ${plainly(b)} of ${line.b.cable}: name as many on both sides.`,
+      );
+    const whole = line.method === 'mass' || line.reversed;
+    for (const side of [line.a, line.b]) {
+      if (!whole) break;
+      const broken = side.runs.find((run) => !isWhole(run));
+      if (broken)
+        throw new Wrong(
+          side.span,
+          `${line.method === 'mass' ? 'Mass splices take' : 'Reversed takes'} whole twelves, such as 13-24: ${broken[0]}-${broken[1]} is ${plainly(broken[1] - broken[0] + 1)}${(broken[1] - broken[0] + 1) % GROUP_SIZE === 0 ? ' over two of them' : ''}.`,
+        );
+    }
+    return line;
+  }
+
+  private peek(): Token | undefined {
+    return this.tokens[this.at];
+  }
+
+  private end(): Span {
+    const last = this.tokens.at(-1)!;
+    return { line: last.line, from: last.from, to: last.to };
+  }
+}
+
+function readRun(word: Token, cable: ListCable): Run | null {
+  if (NUMBERS.test(word.text)) {
+    const dash = word.text.indexOf('-');
+    const first = Number(dash < 0 ? word.text : word.text.slice(0, dash));
+    return [first, dash < 0 ? first : Number(word.text.slice(dash + 1))];
+  }
+  const colour = placeOfColour(cable.scheme, word.text.toLowerCase());
+  return colour === null ? null : [colour, colour];
+}
+
+/** Parts of each unit: fibers or groups of `step` fibers, in units of `size` fibers. */
+function within(units: readonly Run[], size: number, parts: readonly Run[], step: number): Run[] {
+  const runs: Run[] = [];
+  for (const [first, last] of units)
+    for (let unit = first; unit <= last; unit++)
+      for (const [from, to] of parts)
+        runs.push([(unit - 1) * size + (from - 1) * step + 1, (unit - 1) * size + to * step]);
+  return runs;
+}
+
+const isWhole = ([first, last]: Run): boolean =>
+  first % GROUP_SIZE === 1 && last % GROUP_SIZE === 0;
+
+const plainly = (count: number): string => (count === 1 ? '1 fiber' : `${count} fibers`);
+
+/** How many fibers runs name. */
+export const countOf = (runs: readonly Run[]): number =>
+  runs.reduce((sum, [first, last]) => sum + last - first + 1, 0);

@@ -1,0 +1,56 @@
+import { fiberCount } from '../record/cable.ts';
+import { unitSize } from '../fiber/address.ts';
+import type { PlanLine, Run, Selection } from './lines.ts';
+import type { ListCable } from './spliceList.ts';
+
+/** A line of a plan without its place in a text. */
+export type LineToPrint = Omit<PlanLine, 'span' | 'a' | 'b'> & {
+  a: Pick<Selection, 'cable' | 'runs'>;
+  b: Pick<Selection, 'cable' | 'runs'> | null;
+};
+
+/**
+ * Writes a line as `parsePlan` reads it, in the largest words that fit: tubes or ribbons where runs
+ * are whole ones, fibers otherwise.
+ */
+export function printLine(line: LineToPrint, cables: readonly ListCable[]): string {
+  const words: string[] = [line.verb, printSelection(line.a, cables)];
+  if (line.b) words.push('to', printSelection(line.b, cables));
+  if (line.b) {
+    const byRibbon = [line.a, line.b].every((side) => wholeUnits(side, cables) === 'ribbon');
+    if (line.method === 'mass' ? !byRibbon : byRibbon) words.push(line.method);
+  }
+  if (line.reversed) words.push('reversed');
+  if (line.note !== null) words.push(`"${line.note}"`);
+  return words.join(' ');
+}
+
+function printSelection(
+  side: Pick<Selection, 'cable' | 'runs'>,
+  cables: readonly ListCable[],
+): string {
+  const name = /[\s",#]/.test(side.cable) ? `"${side.cable}"` : side.cable;
+  const cable = cables.find((entry) => entry.name === side.cable);
+  const unit = wholeUnits(side, cables);
+  if (!cable || !unit) return `${name} ${printRuns(side.runs)}`;
+  const size = unitSize(cable.makeUp);
+  const units = side.runs.map(([first, last]): Run => [Math.ceil(first / size), last / size]);
+  const one = units.length === 1 && units[0]![0] === units[0]![1];
+  return `${name} ${unit}${one ? '' : 's'} ${printRuns(units)}`;
+}
+
+/** What the runs are whole ones of, where they are. */
+function wholeUnits(
+  side: Pick<Selection, 'cable' | 'runs'>,
+  cables: readonly ListCable[],
+): 'tube' | 'ribbon' | null {
+  const makeUp = cables.find((entry) => entry.name === side.cable)?.makeUp;
+  if (!makeUp || makeUp.kind === 'drop') return null;
+  const size = unitSize(makeUp);
+  if (fiberCount(makeUp) === size && makeUp.kind !== 'ribbon') return null;
+  const whole = side.runs.every(([first, last]) => (first - 1) % size === 0 && last % size === 0);
+  return whole ? (makeUp.kind === 'ribbon' ? 'ribbon' : 'tube') : null;
+}
+
+const printRuns = (runs: readonly Run[]): string =>
+  runs.map(([first, last]) => (first === last ? `${first}` : `${first}-${last}`)).join(', ');

@@ -1,0 +1,84 @@
+import { GROUP_SIZE } from '../../record/cable.ts';
+import type { Method } from '../../record/splice.ts';
+import { unitSize } from '../../fiber/address.ts';
+import type { PlannedJoint } from '../expand.ts';
+import type { ListCable } from '../spliceList.ts';
+
+/** Joints that share a tube or ribbon on both sides and a method. Its weight is in sleeves. */
+export interface Strand {
+  /** The tubes or ribbons it belongs to, as `cable` and number. */
+  units: [string, string];
+  method: Method;
+  /** Its sleeves in fiber order: one joint each, or the twelve of a ribbon. */
+  sleeves: PlannedJoint[][];
+}
+
+/** Names a tube or ribbon over all cables. */
+export const unitKey = (cable: string, unit: number): string => `${cable}\n${unit}`;
+
+/** Sorts joints into strands, in the order in which the plan names them. */
+export function strandsOf(joints: readonly PlannedJoint[], cables: readonly ListCable[]): Strand[] {
+  const sizes = new Map(cables.map((cable) => [cable.name, unitSize(cable.makeUp)]));
+  const unitOf = (cable: string, fiber: number) =>
+    unitKey(cable, Math.ceil(fiber / (sizes.get(cable) ?? GROUP_SIZE)));
+  const strands = new Map<string, Strand>();
+  for (const joint of joints) {
+    const a = unitOf(joint.cableA, joint.fiberA);
+    const b = unitOf(joint.cableB, joint.fiberB);
+    const key = `${joint.method}\n${a}\n${b}`;
+    let strand = strands.get(key);
+    if (!strand) strands.set(key, (strand = { units: [a, b], method: joint.method, sleeves: [] }));
+    const last = strand.sleeves.at(-1);
+    if (joint.method === 'mass' && last && last.length < GROUP_SIZE && sameRibbon(last[0]!, joint))
+      last.push(joint);
+    else strand.sleeves.push([joint]);
+  }
+  return [...strands.values()];
+}
+
+const sameRibbon = (one: PlannedJoint, other: PlannedJoint): boolean =>
+  Math.ceil(one.fiberA / GROUP_SIZE) === Math.ceil(other.fiberA / GROUP_SIZE);
+
+/** How many sleeves a strand has. */
+export const weightOf = (strand: Strand): number => strand.sleeves.length;
+
+/** Strands that hang together by tubes or ribbons: what can only lie on two trays by a split. */
+export function bundlesOf(strands: readonly Strand[]): Strand[][] {
+  const parent = strands.map((_, index) => index);
+  const root = (index: number): number => {
+    while (parent[index] !== index) index = parent[index] = parent[parent[index]!]!;
+    return index;
+  };
+  const seen = new Map<string, number>();
+  strands.forEach((strand, index) => {
+    for (const unit of strand.units) {
+      const before = seen.get(unit);
+      if (before === undefined) seen.set(unit, index);
+      else parent[root(index)] = root(before);
+    }
+  });
+  const bundles = new Map<number, Strand[]>();
+  strands.forEach((strand, index) => {
+    const bundle = bundles.get(root(index));
+    if (bundle) bundle.push(strand);
+    else bundles.set(root(index), [strand]);
+  });
+  return [...bundles.values()];
+}
+
+/** How often tubes and ribbons are split: for each, the trays it lies on less one. */
+export function splitsOf(trays: readonly (readonly Strand[])[]): number {
+  const places = new Map<string, Set<number>>();
+  trays.forEach((strands, tray) => {
+    for (const { units, method } of strands)
+      for (const unit of units) {
+        const key = `${method}\n${unit}`;
+        const on = places.get(key);
+        if (on) on.add(tray);
+        else places.set(key, new Set([tray]));
+      }
+  });
+  let splits = 0;
+  for (const on of places.values()) splits += on.size - 1;
+  return splits;
+}

@@ -4,6 +4,7 @@ import { ROOT, build, installChromium, installPackages } from './setup.mjs';
 
 // One line a figure: name, ratio, limit, ok or MISS. Names given on the command line are run alone.
 const GROUPS = [
+  { file: 'packages/core/bench/main.ts', names: ['plan-lines', 'tray-layout', 'circuits'] },
   {
     file: 'apps/server/bench/main.ts',
     names: ['route-summary', 'ledger-trays', 'ledger-fibers', 'closure-ledger', 'record-attempt'],

@@ -58,6 +58,7 @@ export function largeDocument(): ProjectDocument {
     closures,
     cables,
     splices,
+    plans: [],
     evidence: splices.flatMap((splice, index): Evidence[] => {
       const attempt = attemptOn(splice.id, (index * 7) % 60);
       const entry = () => ({

@@ -12,6 +12,7 @@ import { exchangeRoutes } from './exchange/routes.ts';
 import { Problem, answer, fromDatabase } from './http/problem.ts';
 import { answers, router } from './http/router.ts';
 import { ledgerRoutes } from './ledger/routes.ts';
+import { planRoutes } from './plans/routes.ts';
 import { projectRoutes } from './projects/routes.ts';
 import { schemeRoutes } from './schemes/routes.ts';
 import { spliceRoutes } from './splices/routes.ts';
@@ -68,6 +69,7 @@ export function createApi(db: Db, log?: Logger) {
     .route('/api', schemeRoutes)
     .route('/api', cableRoutes)
     .route('/api', closureRoutes)
+    .route('/api', planRoutes)
     .route('/api', spliceRoutes)
     .route('/api', evidenceRoutes)
     .route('/api', ledgerRoutes)

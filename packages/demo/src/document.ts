@@ -43,6 +43,7 @@ export function demoDocument(): ProjectDocument {
     },
     schemes: [BUILT_IN_SCHEMES[0]!],
     ...network,
+    plans: [],
     evidence: STORY.flatMap((chapter, index) =>
       tell(chapter, network, limits, seeded(2026 + index)),
     ),

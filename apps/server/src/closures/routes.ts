@@ -52,7 +52,7 @@ export const spliceColumns = {
   extra: splices.extra,
 };
 
-async function getClosure(db: Db, id: string): Promise<Closure> {
+export async function getClosure(db: Db, id: string): Promise<Closure> {
   const [closure] = await db.select().from(closures).where(eq(closures.id, id));
   if (!closure) throw notFound('closure');
   return closure;

@@ -21,6 +21,7 @@ import type {
   Limits,
   MakeUp,
   Method,
+  Plan,
   Project,
   Reading,
   Ruling,
@@ -122,6 +123,16 @@ export const splices = pgTable(
     index('splices_head').on(table.headCable, table.headFiber),
   ],
 );
+
+/** The splice plan of a closure as its lines were written; its splices follow from it. */
+export const plans = pgTable('plans', {
+  closureId: uuid('closure_id')
+    .primaryKey()
+    .references(() => closures.id),
+  text: text().notNull(),
+  pins: jsonb().$type<Plan['pins']>().notNull(),
+  spare: integer().notNull(),
+});
 
 /** The order in which evidence was recorded, over all kinds. */
 export const evidenceSeq = pgSequence('evidence_seq');

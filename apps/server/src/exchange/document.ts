@@ -7,10 +7,11 @@ import {
   findClashes,
 } from '@cordel/core';
 import { type Db, rowsOf } from '../db/client.ts';
-import { cables, closures, projects, schemes, splices } from '../db/schema.ts';
+import { cables, closures, plans, projects, schemes, splices } from '../db/schema.ts';
 import { evidenceOf, record } from '../evidence/queries.ts';
 import { Problem, type ProblemPlace } from '../http/problem.ts';
 import { refresh } from '../ledger/refresh.ts';
+import { getPlans } from '../plans/queries.ts';
 import { getCables, getClosures, getProject } from '../projects/queries.ts';
 import { allSchemes } from '../schemes/queries.ts';
 import { spliceColumns } from '../closures/routes.ts';
@@ -34,6 +35,7 @@ export async function readDocument(db: Db, projectId: string): Promise<ProjectDo
       .from(splices)
       .where(eq(splices.projectId, projectId))
       .orderBy(asc(splices.id)),
+    plans: await getPlans(db, projectId),
     evidence: await evidenceOf(db, eq(splices.projectId, projectId)),
   };
 }
@@ -69,6 +71,7 @@ export async function writeDocument(db: Db, document: ProjectDocument): Promise<
     if (document.cables.length > 0) await tx.insert(cables).values(document.cables);
     for (const closure of parentsFirst(document.closures))
       await tx.insert(closures).values(closure);
+    if (document.plans.length > 0) await tx.insert(plans).values(document.plans);
     await insertSplices(on, document.splices, project.limits.wavelengths);
     await renewHeads(on, project.id);
     for (let start = 0; start < document.evidence.length; start += EVIDENCE_BATCH) {
@@ -132,6 +135,10 @@ function contradictions(document: ProjectDocument, known: ReadonlySet<string>): 
       steps.add(at);
     }
   }
+  document.plans.forEach((plan, index) => {
+    if (!closureMap.has(plan.closureId))
+      complain(`/plans/${index}/closureId`, 'There is no such closure in the document.');
+  });
   document.splices.forEach((splice, index) => {
     if (!closureMap.has(splice.closureId))
       complain(`/splices/${index}/closureId`, 'There is no such closure in the document.');

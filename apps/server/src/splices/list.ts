@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import { eq } from 'drizzle-orm';
 import {
   type Cable,
@@ -16,6 +15,7 @@ import { Problem } from '../http/problem.ts';
 import { getCables, getClosures, getProject } from '../projects/queries.ts';
 import { allSchemes, schemeNamed } from '../schemes/queries.ts';
 import { spliceColumns } from '../closures/routes.ts';
+import { derivedId } from './derivedId.ts';
 import { renewHeads } from './heads.ts';
 import { insertSplices } from './insert.ts';
 
@@ -144,11 +144,4 @@ function closuresFor(
       branchOf: null,
       trays: trays[name] ?? [],
     }));
-}
-
-/** A UUID of version 7 with the import's own time, the same whenever the same import is sent. */
-function derivedId(importId: string, part: string): string {
-  const hash = createHash('sha256').update(`${importId} ${part}`).digest('hex');
-  const variant = ((parseInt(hash.slice(3, 4), 16) & 0x3) | 0x8).toString(16);
-  return `${importId.slice(0, 13)}-7${hash.slice(0, 3)}-${variant}${hash.slice(4, 7)}-${hash.slice(7, 19)}`;
 }

@@ -71,6 +71,7 @@ export function smallDocument(): ProjectDocument {
     schemes: [],
     closures,
     cables,
+    plans: [],
     splices: [
       ...Array.from({ length: 12 }, (_, index) => splice(closures[0]!.id, index + 1, a, b)),
       ...Array.from({ length: 4 }, (_, index) => splice(closures[1]!.id, index + 1, b, c)),

@@ -88,7 +88,8 @@ export function parsePlan(text: string, cables: readonly ListCable[]): ParsedPla
       if (tokens.length > 0) plan.lines.push(new LineReader(tokens, byName).read());
     } catch (error) {
       if (!(error instanceof Wrong)) throw error;
-      plan.errors.push({ ...error.at, message: error.message });
+      const { line: at, from, to } = error.at;
+      plan.errors.push({ line: at, from, to, message: error.message });
     }
   });
   return plan;
@@ -100,12 +101,13 @@ function tokenize(source: string, line: number): Token[] {
   const tokens: Token[] = [];
   for (const match of source.matchAll(TOKEN)) {
     const [text] = match;
-    const span = { line, from: match.index, to: match.index + text.length };
     if (text.startsWith('#')) break;
     const quoted = text.startsWith('"');
+    const token = { line, from: match.index, to: match.index + text.length, text, quoted };
     if (quoted && (text.length === 1 || !text.endsWith('"')))
-      throw new Wrong(span, 'The quote is not closed: write " at its end.');
-    tokens.push({ ...span, text: quoted ? text.slice(1, -1) : text, quoted });
+      throw new Wrong(token, 'The quote is not closed: write " at its end.');
+    if (quoted) token.text = text.slice(1, -1);
+    tokens.push(token);
   }
   return tokens;
 }
@@ -135,7 +137,7 @@ class LineReader {
 
   read(): PlanLine {
     const first = this.tokens[0]!;
-    const span = { ...first, to: this.tokens.at(-1)!.to };
+    const span = { line: first.line, from: first.from, to: this.tokens.at(-1)!.to };
     const verb = this.verb();
     const a = this.selection();
     let b: Selection | null = null;
@@ -153,7 +155,7 @@ class LineReader {
       method: 'single',
       reversed: false,
       note: null,
-      span: { line: span.line, from: span.from, to: span.to },
+      span,
     };
     return this.checked(this.endings(line));
   }
@@ -193,7 +195,7 @@ class LineReader {
     const word = this.peek();
     if (word?.text.toLowerCase() === 'all') {
       this.at++;
-      return { runs: [[1, most]], by: 'all' };
+      return { runs: [[1, most]], by: cable.makeUp.kind === 'ribbon' ? 'ribbon' : 'all' };
     }
     const unit = word && !word.quoted ? UNITS[word.text.toLowerCase()] : undefined;
     if (!unit) {
@@ -292,7 +294,8 @@ class LineReader {
       this.at++;
     }
     const ribbons = line.a.by === 'ribbon' && line.b?.by === 'ribbon';
-    return { ...line, method: method ?? (ribbons ? 'mass' : 'single') };
+    line.method = method ?? (ribbons ? 'mass' : 'single');
+    return line;
   }
 
   private checked(line: PlanLine): PlanLine {

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { cableSchema } from './cable.ts';
 import { closureSchema } from './closure.ts';
 import { evidenceSchema } from './evidence.ts';
+import { planSchema } from './plan.ts';
 import { projectSchema } from './project.ts';
 import { schemeSchema } from './scheme.ts';
 import { spliceSchema } from './splice.ts';
@@ -18,6 +19,8 @@ export const documentSchema = z.object({
   closures: z.array(closureSchema),
   cables: z.array(cableSchema),
   splices: z.array(spliceSchema),
+  /** Plans that were written; a closure without one has its splices only. */
+  plans: z.array(planSchema).default([]),
   evidence: z.array(evidenceSchema),
 });
 

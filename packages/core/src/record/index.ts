@@ -6,6 +6,7 @@ export * from './document.ts';
 export * from './evidence.ts';
 export * from './limits.ts';
 export * from './parsed.ts';
+export * from './plan.ts';
 export * from './project.ts';
 export * from './scheme.ts';
 export * from './splice.ts';

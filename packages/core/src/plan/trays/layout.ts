@@ -1,21 +1,14 @@
 import type { Tray } from '../../record/closure.ts';
+import type { Pin } from '../../record/plan.ts';
 import type { Method } from '../../record/splice.ts';
 import { plural } from '../../measure/count.ts';
 import type { PlannedJoint } from '../expand.ts';
 import type { Placed } from '../occupancy.ts';
 import type { ListCable } from '../spliceList.ts';
-import { leastSplits, leastTrays } from './bounds.ts';
+import { boundBundle, leastTrays } from './bounds.ts';
 import { pieceWeight, piecesOf } from './pieces.ts';
 import { pack } from './pack.ts';
 import { type Strand, bundlesOf, splitsOf, strandsOf, unitKey, weightOf } from './strands.ts';
-
-/** A tube or ribbon that a person wants on a tray. */
-export interface Pin {
-  cable: string;
-  /** Number of the tube or ribbon in its cable. */
-  unit: number;
-  tray: number;
-}
 
 export interface LayoutTask {
   joints: readonly PlannedJoint[];
@@ -245,23 +238,21 @@ function bound(
   method: Method,
 ): void {
   const capacity = Math.max(0, ...trays.map((tray) => tray[method]));
-  layout.splits += splitsOf(laid.trays.map((tray) => tray.strands));
+  const splits = splitsOf(laid.trays.map((tray) => tray.strands));
+  layout.splits += splits;
   layout.trays += laid.trays.length;
   if (capacity === 0) return;
-  const whole: number[] = [];
-  let loose = 0;
-  let splits = 0;
-  for (const bundle of bundlesOf(strands)) {
-    const least = leastSplits(bundle, capacity);
-    const weight = pieceWeight(bundle);
-    splits += least;
-    if (least === 0 && weight <= capacity) whole.push(weight);
-    else loose += weight;
-  }
-  const least = leastTrays(whole, loose, capacity);
-  // One more split saves one tray at most: the parts of the tube could lie whole on a tray of their own.
-  layout.leastSplits += splits + Math.max(0, least - trays.length);
-  layout.leastTrays += Math.min(least, trays.length);
+  const bounds = bundlesOf(strands).map((bundle) => boundBundle(bundle, capacity));
+  const sleeves = strands.reduce((sum, strand) => sum + weightOf(strand), 0);
+  const fewest = bounds.reduce((sum, own) => sum + own.splits, 0);
+  const least = leastTrays(bounds, capacity);
+  // One more split saves one tray at most: its parts could lie whole on a tray of their own.
+  const leastHere = fewest + Math.max(0, least - trays.length);
+  layout.leastSplits += leastHere;
+  layout.leastTrays += Math.max(
+    Math.ceil(sleeves / capacity),
+    least - Math.max(0, splits - fewest),
+  );
 }
 
 function explain(

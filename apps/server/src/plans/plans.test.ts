@@ -1,0 +1,104 @@
+import type { Plan, ProjectDocument, Splice } from '@cordel/core';
+import { v7 as uuid } from 'uuid';
+import { type TestApi, startApi } from '../testing/api.ts';
+import { attemptOn, smallDocument } from '../testing/small.ts';
+
+let api: TestApi;
+let document: ProjectDocument;
+let closureId: string;
+beforeAll(async () => {
+  api = await startApi();
+});
+afterAll(() => api.close());
+beforeEach(async () => {
+  document = smallDocument();
+  closureId = document.closures[0]!.id;
+  await api.post('/documents', document);
+});
+
+const planOf = async () =>
+  (await api.get(`/closures/${closureId}/plan`)).body as Plan & { worked: string[] };
+const splicesOf = async () =>
+  ((await api.get(`/closures/${closureId}/work`)).body as { splices: Splice[] }).splices;
+const write = (text: string, over: object = {}) => ({
+  closureId,
+  text,
+  pins: [],
+  spare: 0,
+  anew: false,
+  changeId: uuid(),
+  ...over,
+});
+const put = (body: object) => api.put(`/closures/${closureId}/plan`, body);
+const twoTrays = () =>
+  api.put(`/closures/${closureId}`, {
+    ...document.closures[0]!,
+    trays: [1, 2].map((number) => ({ number, single: 12, mass: 2 })),
+  });
+
+it('says the splices of an imported list in lines', async () => {
+  expect((await planOf()).text).toBe('splice A tube 1 to B tube 1');
+});
+
+it('adds, moves and drops what the lines say, and the same write again changes nothing', async () => {
+  await twoTrays();
+  const body = write('splice A 1-10 to B 1-10\nsplice A tube 2 to B tube 2');
+  expect((await put(body)).body).toEqual({ added: 12, moved: 0, dropped: 2 });
+  const after = await splicesOf();
+  expect(after).toHaveLength(22);
+  // What was there keeps its tray; the new tube lies whole on the free one.
+  expect(after.filter((splice) => splice.tray === 2).map((splice) => splice.fiberA)).toEqual(
+    Array.from({ length: 12 }, (_, index) => 13 + index),
+  );
+  expect((await put(body)).body).toEqual({ added: 0, moved: 0, dropped: 0 });
+  expect(await splicesOf()).toEqual(after);
+  expect((await planOf()).text).toBe(body.text);
+  const moved = await put({ ...body, anew: true, pins: [{ cable: 'A', unit: 1, tray: 2 }] });
+  expect(moved.body).toEqual({ added: 0, moved: 22, dropped: 0 });
+});
+
+it('refuses wrong lines at their places and changes nothing', async () => {
+  const before = await splicesOf();
+  const answer = await put(
+    write('splice A 1-12 to B 1-12\nsplice A 25 to B 13\nsplice A 3 to B 14'),
+  );
+  expect(answer.status).toBe(422);
+  expect(answer.body).toMatchObject({
+    errors: [
+      { place: 'line 2, column 10', detail: expect.stringMatching(/A has fibers 1 to 24/) },
+      { place: 'line 3, column 8', detail: expect.stringMatching(/A 3 is named in line 1/) },
+    ],
+  });
+  expect(await splicesOf()).toEqual(before);
+  expect((await planOf()).text).toBe('splice A tube 1 to B tube 1');
+});
+
+it('never drops a splice that has attempts', async () => {
+  const [first] = await splicesOf();
+  await api.post('/evidence', { entries: [attemptOn(first!.id, 20)] });
+  expect((await planOf()).worked).toEqual([first!.id]);
+  const answer = await put(write('splice A 2-12 to B 2-12'));
+  expect(answer.status).toBe(409);
+  expect(answer.body).toMatchObject({
+    detail: 'A 1 to B 1 has attempts: a plan cannot drop it. Keep its fibers in the plan.',
+  });
+  expect(await splicesOf()).toHaveLength(12);
+  expect((await put(write('splice A 1-6 to B 1-6'))).body).toMatchObject({ dropped: 6 });
+});
+
+it('says how many trays are missing', async () => {
+  const answer = await put(write('splice A tubes 1-2 to B tubes 1-2'));
+  expect(answer.status).toBe(409);
+  expect(answer.body).toMatchObject({
+    detail: '12 single-fiber sleeves found no room: add 1 tray.',
+  });
+});
+
+it('is part of the project’s document', async () => {
+  await put(write('splice A 1-6 to B 1-6 # the lower half'));
+  const read = (await api.get(`/projects/${document.project.id}/document.json`))
+    .body as ProjectDocument;
+  expect(read.plans).toEqual([
+    { closureId, text: 'splice A 1-6 to B 1-6 # the lower half', pins: [], spare: 0 },
+  ]);
+});

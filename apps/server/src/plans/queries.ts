@@ -1,0 +1,179 @@
+import { asc, eq, getTableColumns, inArray, sql } from 'drizzle-orm';
+import {
+  type Closure,
+  type ListCable,
+  type Placed,
+  type Plan,
+  type Present,
+  type Splice,
+  collapseJoints,
+  printLine,
+  weighPlan,
+} from '@cordel/core';
+import { getClosure, spliceColumns } from '../closures/routes.ts';
+import { type Db, rowsOf } from '../db/client.ts';
+import { closures, plans, splices } from '../db/schema.ts';
+import { idArray } from '../evidence/queries.ts';
+import { Problem } from '../http/problem.ts';
+import { getCables, getProject } from '../projects/queries.ts';
+import { allSchemes, schemeNamed } from '../schemes/queries.ts';
+import { derivedId } from '../splices/derivedId.ts';
+import { renewHeads } from '../splices/heads.ts';
+import { insertSplices } from '../splices/insert.ts';
+
+/** A plan to be carried out: `changeId`, made by the client, names the write. */
+export type PlanWrite = Plan & { changeId: string; anew: boolean };
+
+/** How many splices a plan added, moved and dropped. */
+export interface PlanResult {
+  added: number;
+  moved: number;
+  dropped: number;
+}
+
+/** The plans of a project's closures, in route order. */
+export async function getPlans(db: Db, projectId: string): Promise<Plan[]> {
+  return db
+    .select(getTableColumns(plans))
+    .from(plans)
+    .innerJoin(closures, eq(closures.id, plans.closureId))
+    .where(eq(closures.projectId, projectId))
+    .orderBy(asc(closures.ordinal), asc(closures.id));
+}
+
+/** The plan of a closure; where none was written, the lines that say the splices it has. */
+export async function getPlan(db: Db, closureId: string): Promise<Plan & { worked: string[] }> {
+  const closure = await getClosure(db, closureId);
+  const [plan] = await db.select().from(plans).where(eq(plans.closureId, closureId));
+  const cables = await cablesByName(db, closure.projectId);
+  const there = await splicesThere(db, closure, cables);
+  const worked = there.filter((splice) => splice.worked).map((splice) => splice.id);
+  if (plan) return { ...plan, worked };
+  const list = [...cables.values()];
+  const text = collapseJoints(there)
+    .map((line) => printLine(line, list))
+    .join('\n');
+  return { closureId, text, pins: [], spare: 0, worked };
+}
+
+/**
+ * Carries a plan out: all of it, or nothing with each error at its line. Splices with evidence stay.
+ * @throws Problem 422 for errors in the lines, 409 where it would drop or move what is made
+ */
+export async function putPlan(db: Db, write: PlanWrite): Promise<PlanResult> {
+  const closure = await getClosure(db, write.closureId);
+  const project = await getProject(db, closure.projectId);
+  return db.transaction(async (tx) => {
+    const on = tx as unknown as Db;
+    const cables = await cablesByName(on, closure.projectId);
+    const there = await splicesThere(on, closure, cables);
+    const { errors, obstacles, change } = weighPlan({
+      ...write,
+      cables: [...cables.values()],
+      trays: closure.trays,
+      there,
+    });
+    if (errors.length > 0)
+      throw new Problem(
+        422,
+        `Line ${errors[0]!.line + 1}: ${errors[0]!.message}`,
+        errors.map(({ line, from, message }) => ({
+          place: `line ${line + 1}, column ${from + 1}`,
+          detail: message,
+        })),
+      );
+    if (obstacles.length > 0)
+      throw new Problem(
+        409,
+        obstacles[0]!,
+        obstacles.map((detail) => ({ place: '/text', detail })),
+      );
+    const dropped = change.dropped.map(({ id }) => id);
+    if (dropped.length > 0) {
+      await rowsOf(
+        on,
+        sql`delete from stale_splices where splice_id = any(${idArray(dropped)}::uuid[])`,
+      );
+      await tx.delete(splices).where(inArray(splices.id, dropped));
+    }
+    await move(on, change.moved);
+    const added = change.added.map((joint): Splice => {
+      const [a, b] = [cables.get(joint.cableA)!.id, cables.get(joint.cableB)!.id];
+      return {
+        id: derivedId(write.changeId, `${a} ${joint.fiberA} ${b} ${joint.fiberB}`),
+        projectId: closure.projectId,
+        closureId: closure.id,
+        tray: joint.tray,
+        slot: joint.slot,
+        cableA: a,
+        fiberA: joint.fiberA,
+        cableB: b,
+        fiberB: joint.fiberB,
+        method: joint.method,
+        extra: {},
+      };
+    });
+    await insertSplices(on, added, project.limits.wavelengths);
+    const { closureId, text, pins, spare } = write;
+    await tx
+      .insert(plans)
+      .values({ closureId, text, pins, spare })
+      .onConflictDoUpdate({ target: plans.closureId, set: { text, pins, spare } });
+    if (added.length + dropped.length > 0) await renewHeads(on, closure.projectId);
+    return { added: added.length, moved: change.moved.length, dropped: dropped.length };
+  });
+}
+
+async function move(db: Db, moved: readonly { from: { id: string }; to: Placed }[]): Promise<void> {
+  if (moved.length === 0) return;
+  const places = moved.map(({ from, to }) => ({
+    id: from.id,
+    tray: to.tray,
+    slot: to.slot,
+    method: to.method,
+  }));
+  await rowsOf(
+    db,
+    sql`update splices s set tray = p.tray, slot = p.slot, method = p.method
+        from jsonb_to_recordset(${JSON.stringify(places)}::jsonb) as p(id uuid, tray int, slot int, method text)
+        where s.id = p.id`,
+  );
+}
+
+async function cablesByName(
+  db: Db,
+  projectId: string,
+): Promise<Map<string, ListCable & { id: string }>> {
+  const schemes = await allSchemes(db);
+  const cables = await getCables(db, projectId);
+  return new Map(
+    cables.map(({ id, name, makeUp, schemeId }) => [
+      name,
+      { id, name, makeUp, scheme: schemeNamed(schemes, schemeId, '/cables') },
+    ]),
+  );
+}
+
+/** The closure's splices in tray order, cables by name, and whether anything is recorded of each. */
+async function splicesThere(
+  db: Db,
+  closure: Closure,
+  cables: ReadonlyMap<string, { id: string; name: string }>,
+): Promise<Present[]> {
+  const names = new Map([...cables.values()].map(({ id, name }) => [id, name]));
+  const rows = await db
+    .select({
+      ...spliceColumns,
+      worked: sql<boolean>`exists (select from attempts e where e.splice_id = splices.id)
+        or exists (select from readings e where e.splice_id = splices.id)
+        or exists (select from rulings e where e.splice_id = splices.id)`,
+    })
+    .from(splices)
+    .where(eq(splices.closureId, closure.id))
+    .orderBy(asc(splices.tray), asc(splices.slot), asc(splices.fiberA));
+  return rows.map((row) => ({
+    ...row,
+    cableA: names.get(row.cableA)!,
+    cableB: names.get(row.cableB)!,
+  }));
+}

@@ -1,0 +1,38 @@
+import { createRoute, z } from '@hono/zod-openapi';
+import { idSchema, planSchema } from '@cordel/core';
+import { Problem } from '../http/problem.ts';
+import { answers, idParams, jsonBody, router } from '../http/router.ts';
+import { getPlan, putPlan } from './queries.ts';
+
+const get = createRoute({
+  method: 'get',
+  path: '/closures/{closureId}/plan',
+  summary: 'The splice plan of a closure, and which of its splices are made already',
+  request: { params: idParams('closureId') },
+  responses: answers(planSchema.extend({ worked: z.array(idSchema) }), 'The plan'),
+});
+
+const put = createRoute({
+  method: 'put',
+  path: '/closures/{closureId}/plan',
+  summary: 'Carry out a splice plan, all of it or nothing',
+  description:
+    'Splices follow from the lines. One that has evidence is neither dropped nor moved. The same write sent again changes nothing.',
+  request: {
+    params: idParams('closureId'),
+    body: jsonBody(planSchema.extend({ changeId: idSchema, anew: z.boolean() })),
+  },
+  responses: answers(
+    z.object({ added: z.int(), moved: z.int(), dropped: z.int() }),
+    'What was changed',
+  ),
+});
+
+export const planRoutes = router()
+  .openapi(get, async (c) => c.json(await getPlan(c.var.db, c.req.valid('param').closureId), 200))
+  .openapi(put, async (c) => {
+    const write = c.req.valid('json');
+    if (write.closureId !== c.req.valid('param').closureId)
+      throw new Problem(422, 'The closure of the body is not that of the path.');
+    return c.json(await putPlan(c.var.db, write), 200);
+  });

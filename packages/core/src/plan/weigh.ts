@@ -1,0 +1,115 @@
+import type { Tray } from '../record/closure.ts';
+import type { Pin } from '../record/plan.ts';
+import { unitSize } from '../fiber/address.ts';
+import { type PlanChange, type Present, diffPlan } from './diff.ts';
+import { type Expanded, type PlannedJoint, expandPlan } from './expand.ts';
+import { type ParsedPlan, type PlanError, parsePlan } from './lines.ts';
+import { type Clash, type Placed, findClashes } from './occupancy.ts';
+import type { ListCable } from './spliceList.ts';
+import { type Layout, layOutTrays } from './trays/layout.ts';
+
+/** A plan as it is being written, and what it meets in its closure. */
+export interface PlanTask<There extends Present> {
+  text: string;
+  pins: readonly Pin[];
+  spare: number;
+  /** Whether splices that are not made yet are laid out anew; else they keep their places. */
+  anew: boolean;
+  cables: readonly ListCable[];
+  trays: readonly Tray[];
+  /** The closure's splices, cables by name. */
+  there: readonly There[];
+}
+
+/** What a plan says and what it would change. Nothing is changed while `errors` has any. */
+export interface WeighedPlan<There extends Present> {
+  parsed: ParsedPlan;
+  expanded: Expanded;
+  layout: Layout;
+  change: PlanChange<There, PlannedJoint & Placed>;
+  errors: PlanError[];
+  /** What stands against the change that is at no place of the text. */
+  obstacles: string[];
+}
+
+/** Reads a plan, lays out its trays round what is made already, and says what it would change. */
+export function weighPlan<There extends Present>(task: PlanTask<There>): WeighedPlan<There> {
+  const parsed = parsePlan(task.text, task.cables);
+  const expanded = expandPlan(parsed, task.cables);
+  const here = new Map(task.there.map((splice) => [endsOf(splice), splice]));
+  const joints = expanded.joints.map((joint) =>
+    here.has(endsOf(turned(joint))) ? turned(joint) : joint,
+  );
+  const wanted = new Map(joints.map((joint) => [endsOf(joint), joint]));
+  // What is made stays; what is planned at a place already stays too, unless all is laid out anew.
+  const stays = (splice: There): boolean => {
+    if (splice.worked) return true;
+    const joint = wanted.get(endsOf(splice));
+    return !task.anew && joint?.method === splice.method && !isPinned(splice, task);
+  };
+  const fixed = task.there.filter(stays);
+  const layout = layOutTrays({
+    joints,
+    cables: task.cables,
+    trays: task.trays,
+    spare: task.spare,
+    pins: task.pins,
+    fixed,
+  });
+  const kept = fixed
+    .filter((splice) => wanted.has(endsOf(splice)))
+    .map((splice) => ({ ...wanted.get(endsOf(splice))!, tray: splice.tray, slot: splice.slot }));
+  const placed = [...kept, ...layout.placed];
+  const change = diffPlan(task.there, placed, name);
+  return {
+    parsed,
+    expanded,
+    layout: { ...layout, placed },
+    change,
+    errors: [...parsed.errors, ...expanded.errors].sort((a, b) => a.line - b.line),
+    obstacles: [
+      ...change.refused.map(({ message }) => message),
+      ...(layout.unplaced.length > 0 ? layout.why.filter((said) => / add /.test(said)) : []),
+      ...clashesOf(placed, task).map((clash) => clash.message),
+    ],
+  };
+}
+
+const clashesOf = <There extends Present>(
+  placed: readonly Placed[],
+  task: PlanTask<There>,
+): Clash[] =>
+  findClashes(
+    placed,
+    task.trays,
+    (index) => name(placed[index]!),
+    (cable) => cable,
+  );
+
+/** Whether a pin wants the splice on another tray. */
+function isPinned<There extends Present>(splice: Placed, task: PlanTask<There>): boolean {
+  const unitOf = (cable: string, fiber: number) => {
+    const known = task.cables.find((entry) => entry.name === cable);
+    return known ? Math.ceil(fiber / unitSize(known.makeUp)) : 0;
+  };
+  return task.pins.some(
+    ({ cable, unit, tray }) =>
+      tray !== splice.tray &&
+      ((cable === splice.cableA && unit === unitOf(cable, splice.fiberA)) ||
+        (cable === splice.cableB && unit === unitOf(cable, splice.fiberB))),
+  );
+}
+
+const turned = (joint: PlannedJoint): PlannedJoint => ({
+  ...joint,
+  cableA: joint.cableB,
+  fiberA: joint.fiberB,
+  cableB: joint.cableA,
+  fiberB: joint.fiberA,
+});
+
+const name = (splice: Placed): string =>
+  `${splice.cableA} ${splice.fiberA} to ${splice.cableB} ${splice.fiberB}`;
+
+const endsOf = (splice: Omit<Placed, 'tray' | 'slot' | 'method'>): string =>
+  `${splice.cableA}\n${splice.fiberA}\n${splice.cableB}\n${splice.fiberB}`;

@@ -102,3 +102,33 @@ it('is part of the project’s document', async () => {
     { closureId, text: 'splice A 1-6 to B 1-6 # the lower half', pins: [], spare: 0 },
   ]);
 });
+
+describe('circuits', () => {
+  const circuits = (path: string) => api.get(`/projects/${document.project.id}/circuits${path}`);
+
+  it('follow a fiber from the middle to both ends, with lengths between closures', async () => {
+    const [a, b, c] = document.cables.map((cable) => cable.id) as [string, string, string];
+    const answer = await circuits(`/${b}/3`);
+    // Mill at 1 km, Ford at 2 km: 1 km of B lies between their splices.
+    expect(answer.body).toMatchObject({
+      circle: false,
+      legs: [
+        { cableId: a, fiber: 3, length: null, splice: { closureId } },
+        { cableId: b, fiber: 3, length: 10_000_000 },
+        { cableId: c, fiber: 3, length: null, splice: null },
+      ],
+    });
+    expect((await circuits(`/${c}/5`)).status).toBe(404);
+  });
+
+  it('name what ends in the air, until a plan says that it is meant', async () => {
+    const ford = document.closures[1]!.id;
+    const before = (await circuits('')).body as { problems: object[] };
+    expect(before.problems).toMatchObject([
+      { kind: 'ends', closure: ford, message: expect.stringMatching(/^B 5-12 end in the air/) },
+    ]);
+    const text = 'splice B 1-4 to C all\nreserve B 5-12';
+    await api.put(`/closures/${ford}/plan`, { ...write(text), closureId: ford });
+    expect((await circuits('')).body).toEqual({ problems: [] });
+  });
+});

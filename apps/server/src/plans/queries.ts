@@ -45,7 +45,7 @@ export async function getPlans(db: Db, projectId: string): Promise<Plan[]> {
 export async function getPlan(db: Db, closureId: string): Promise<Plan & { worked: string[] }> {
   const closure = await getClosure(db, closureId);
   const [plan] = await db.select().from(plans).where(eq(plans.closureId, closureId));
-  const cables = await cablesByName(db, closure.projectId);
+  const cables = await listCables(db, closure.projectId);
   const there = await splicesThere(db, closure, cables);
   const worked = there.filter((splice) => splice.worked).map((splice) => splice.id);
   if (plan) return { ...plan, worked };
@@ -65,7 +65,7 @@ export async function putPlan(db: Db, write: PlanWrite): Promise<PlanResult> {
   const project = await getProject(db, closure.projectId);
   return db.transaction(async (tx) => {
     const on = tx as unknown as Db;
-    const cables = await cablesByName(on, closure.projectId);
+    const cables = await listCables(on, closure.projectId);
     const there = await splicesThere(on, closure, cables);
     const { errors, obstacles, change } = weighPlan({
       ...write,
@@ -140,7 +140,8 @@ async function move(db: Db, moved: readonly { from: { id: string }; to: Placed }
   );
 }
 
-async function cablesByName(
+/** The cables of a project by name, as plans count them. */
+export async function listCables(
   db: Db,
   projectId: string,
 ): Promise<Map<string, ListCable & { id: string }>> {

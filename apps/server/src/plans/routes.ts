@@ -2,6 +2,7 @@ import { createRoute, z } from '@hono/zod-openapi';
 import { idSchema, planSchema } from '@cordel/core';
 import { Problem } from '../http/problem.ts';
 import { answers, idParams, jsonBody, router } from '../http/router.ts';
+import { circuitProblems, followFiber } from './circuits.ts';
 import { getPlan, putPlan } from './queries.ts';
 
 const get = createRoute({
@@ -28,6 +29,55 @@ const put = createRoute({
   ),
 });
 
+const circuit = createRoute({
+  method: 'get',
+  path: '/projects/{projectId}/circuits/{cableId}/{fiber}',
+  summary: 'A fiber followed through every closure to both ends',
+  request: {
+    params: z.object({
+      projectId: idSchema,
+      cableId: idSchema,
+      fiber: z.coerce.number().int().min(1),
+    }),
+  },
+  responses: answers(
+    z.object({
+      circle: z.boolean(),
+      legs: z.array(
+        z.object({
+          cableId: idSchema,
+          fiber: z.int(),
+          splice: z
+            .object({ id: idSchema, closureId: idSchema, tray: z.int(), slot: z.int() })
+            .nullable(),
+          length: z.number().nullable(),
+        }),
+      ),
+    }),
+    'The circuit',
+  ),
+});
+
+const problems = createRoute({
+  method: 'get',
+  path: '/projects/{projectId}/circuits',
+  summary: 'What looks wrong in the circuits: shifts, flips, circles, fibers that end in the air',
+  request: { params: idParams('projectId') },
+  responses: answers(
+    z.object({
+      problems: z.array(
+        z.object({
+          kind: z.enum(['circle', 'twice', 'ends', 'shift', 'flip']),
+          closure: idSchema.nullable(),
+          spliceId: idSchema.nullable(),
+          message: z.string(),
+        }),
+      ),
+    }),
+    'The problems',
+  ),
+});
+
 export const planRoutes = router()
   .openapi(get, async (c) => c.json(await getPlan(c.var.db, c.req.valid('param').closureId), 200))
   .openapi(put, async (c) => {
@@ -35,4 +85,11 @@ export const planRoutes = router()
     if (write.closureId !== c.req.valid('param').closureId)
       throw new Problem(422, 'The closure of the body is not that of the path.');
     return c.json(await putPlan(c.var.db, write), 200);
-  });
+  })
+  .openapi(circuit, async (c) => {
+    const { projectId, cableId, fiber } = c.req.valid('param');
+    return c.json(await followFiber(c.var.db, projectId, cableId, fiber), 200);
+  })
+  .openapi(problems, async (c) =>
+    c.json({ problems: await circuitProblems(c.var.db, c.req.valid('param').projectId) }, 200),
+  );

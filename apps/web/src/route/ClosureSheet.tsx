@@ -75,13 +75,16 @@ function NextStep({ row }: { row: ClosureRow }) {
   const router = useRouter();
   const bench = (mode: string) =>
     router.push(`/p/${project.id}/bench/${row.closureId}${mode}` as never);
+  const plan = () => router.push(`/p/${project.id}/route/${row.closureId}/plan` as never);
   if (row.total === 0)
     return (
-      <Press
-        label="Bring in a splice list"
-        look="next"
-        onPress={() => router.push(`/p/${project.id}/kit/import` as never)}
-      />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
+        <Press label="Write the splice plan" look="next" onPress={plan} />
+        <Press
+          label="Bring in a splice list"
+          onPress={() => router.push(`/p/${project.id}/kit/import` as never)}
+        />
+      </View>
     );
   const spliced = row.done === row.total;
   return (
@@ -107,6 +110,7 @@ function NextStep({ row }: { row: ClosureRow }) {
           onPress={() => bench('?mode=measure')}
         />
       ) : null}
+      <Press label="Splice plan and trays" onPress={plan} />
       <Press
         label="All splices"
         onPress={() =>

@@ -89,6 +89,11 @@ function RouteHead({ done, total }: { done: number; total: number }) {
         </Txt>
         <Press
           look="bare"
+          label="Circuits"
+          onPress={() => router.push(`/p/${project.id}/route/circuits` as never)}
+        />
+        <Press
+          look="bare"
           label="All projects"
           icon="swap-horizontal"
           onPress={() => router.push('/projects')}

@@ -223,13 +223,24 @@ function CablePart({ flow }: { flow: Import }) {
 function ProblemPart({ flow }: { flow: Import }) {
   const { preview } = flow;
   if (!preview || flow.result) return null;
-  const { problems, problemCount, splices, closures } = preview;
+  const { problems, problemCount, splices, closures, doubts, doubtCount } = preview;
   if (problemCount === 0) {
     return (
       <View style={{ gap: 10 }}>
         <Notice word="Ready." ink="green" live>
           {`${plural(splices, 'splice')} in ${plural(closures.length, 'closure')}. No problem found.`}
         </Notice>
+        {doubtCount > 0 ? (
+          <Notice word={`Look at ${plural(doubtCount, 'place')} first.`}>
+            These may be meant; if not, mend the list before it goes in.
+          </Notice>
+        ) : null}
+        {doubts.map(({ closure, message }) => (
+          <Txt key={`${closure} ${message}`}>
+            <Txt kind="strong">{`${closure}: `}</Txt>
+            {message}
+          </Txt>
+        ))}
         <Press
           label={`Bring in ${plural(splices, 'splice')}`}
           look="next"

@@ -3,6 +3,8 @@ import {
   type ColumnMatch,
   type ListProblem,
   type ListSetting,
+  Network,
+  type ReadList,
   type Table,
   cablesOfList,
   decodeText,
@@ -18,6 +20,9 @@ export interface ListPreview {
   closures: string[];
   problems: ListProblem[];
   problemCount: number;
+  /** What looks wrong in the circuits of a list that can be read; it may be meant. */
+  doubts: { closure: string; message: string }[];
+  doubtCount: number;
 }
 
 let table: Table | null = null;
@@ -42,7 +47,10 @@ const listReader = {
   preview(match: ColumnMatch, setting: ListSetting, progress: (rows: number) => void): ListPreview {
     const { header, rows } = table ?? { header: [], rows: [] };
     const list = readSpliceList(header, rows, match, setting, progress);
+    const doubts = doubtsOf(list, setting);
     return {
+      doubts: doubts.slice(0, 50),
+      doubtCount: doubts.length,
       rows: rows.length,
       splices: list.splices.length,
       closures: list.closures,
@@ -52,6 +60,20 @@ const listReader = {
   },
   text: () => text,
 };
+
+/** Shifts, flips, circles and loose ends, found as in circuits; a list names cables and closures by name. */
+function doubtsOf({ splices }: ReadList, setting: ListSetting): ListPreview['doubts'] {
+  const cables = setting.cables.map(({ name, makeUp }) => ({ id: name, name, makeUp }));
+  const there = setting.closures.flatMap(({ name, splices: own }) =>
+    own.map((splice) => ({ ...splice, closure: name })),
+  );
+  const named = new Set(splices.map((splice) => splice.closure));
+  return new Network(cables, [...there, ...splices])
+    .problems(() => false)
+    .flatMap(({ closure, message }) =>
+      closure !== null && named.has(closure) ? [{ closure, message }] : [],
+    );
+}
 
 export type ListReader = typeof listReader;
 

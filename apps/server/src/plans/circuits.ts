@@ -1,0 +1,92 @@
+import { eq } from 'drizzle-orm';
+import { Network, type NetworkProblem, expandPlan, fibersOf, parsePlan } from '@cordel/core';
+import type { Db } from '../db/client.ts';
+import { splices } from '../db/schema.ts';
+import { notFound } from '../http/problem.ts';
+import { getCables, getClosures, getProject } from '../projects/queries.ts';
+import { getPlans, listCables } from './queries.ts';
+
+/** One fiber on its way, and the splice that leads on from it. */
+export interface CircuitLeg {
+  cableId: string;
+  fiber: number;
+  splice: { id: string; closureId: string; tray: number; slot: number } | null;
+  /** Sheath length between the splices at its two ends, in tenths of a millimeter; null at an end. */
+  length: number | null;
+}
+
+/**
+ * A fiber followed from any place to both ends.
+ * @throws Problem 404 where the project has no such fiber
+ */
+export async function followFiber(
+  db: Db,
+  projectId: string,
+  cableId: string,
+  fiber: number,
+): Promise<{ circle: boolean; legs: CircuitLeg[] }> {
+  const { network, rows } = await networkOf(db, projectId);
+  const distances = new Map(
+    (await getClosures(db, projectId)).map((closure) => [closure.id, closure.distance]),
+  );
+  try {
+    const { circle, steps } = network.follow(cableId, fiber);
+    const at = (index: number) => {
+      const splice = steps[index]?.splice;
+      return splice == null ? null : (distances.get(rows[splice]!.closure) ?? null);
+    };
+    const legs = steps.map((step, index): CircuitLeg => {
+      const [before, after] = [index === 0 ? null : at(index - 1), at(index)];
+      const row = step.splice === null ? null : rows[step.splice]!;
+      return {
+        cableId: step.cable,
+        fiber: step.fiber,
+        splice: row && { id: row.id, closureId: row.closure, tray: row.tray, slot: row.slot },
+        length: before === null || after === null ? null : Math.abs(after - before),
+      };
+    });
+    return { circle, legs };
+  } catch (error) {
+    if (error instanceof RangeError) throw notFound('fiber');
+    throw error;
+  }
+}
+
+/** What looks wrong in a project’s circuits; fibers that a plan calls through, dead or reserved are right. */
+export async function circuitProblems(
+  db: Db,
+  projectId: string,
+): Promise<(Omit<NetworkProblem, 'splice'> & { spliceId: string | null })[]> {
+  const { network, rows } = await networkOf(db, projectId);
+  const cables = await listCables(db, projectId);
+  const known = new Set<string>();
+  for (const plan of await getPlans(db, projectId)) {
+    const { fates } = expandPlan(parsePlan(plan.text, [...cables.values()]), [...cables.values()]);
+    for (const { cable, runs } of fates)
+      for (const fiber of fibersOf(runs))
+        known.add(`${plan.closureId} ${cables.get(cable)!.id} ${fiber}`);
+  }
+  return network
+    .problems((closure, cable, fiber) => known.has(`${closure} ${cable} ${fiber}`))
+    .map(({ splice, ...problem }) => ({ ...problem, spliceId: rows[splice]?.id ?? null }));
+}
+
+async function networkOf(db: Db, projectId: string) {
+  await getProject(db, projectId);
+  const rows = await db
+    .select({
+      id: splices.id,
+      closure: splices.closureId,
+      cableA: splices.cableA,
+      fiberA: splices.fiberA,
+      cableB: splices.cableB,
+      fiberB: splices.fiberB,
+      method: splices.method,
+      tray: splices.tray,
+      slot: splices.slot,
+    })
+    .from(splices)
+    .where(eq(splices.projectId, projectId))
+    .orderBy(splices.closureId, splices.tray, splices.slot, splices.fiberA);
+  return { rows, network: new Network(await getCables(db, projectId), rows) };
+}

@@ -1,0 +1,1 @@
+export { CircuitsPage as default } from '@/plan/CircuitsPage';

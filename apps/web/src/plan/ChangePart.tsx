@@ -1,0 +1,82 @@
+import { View } from 'react-native';
+import { type Placed, type Present, type WeighedPlan, plural } from '@cordel/core';
+import { Leaf } from '@/ui/Leaf';
+import { Notice } from '@/ui/Notice';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import type { PlanHook } from './usePlan';
+
+/** How many splices of each kind are named before the rest is counted. */
+const SHOWN = 4;
+
+/** What the plan would change, before it changes anything, and the key that carries it out. */
+export function ChangePart({ plan, weighed }: { plan: PlanHook; weighed: WeighedPlan<Present> }) {
+  const { change, errors, obstacles } = weighed;
+  const count = change.added.length + change.moved.length + change.dropped.length;
+  const blocked = errors.length + obstacles.length > 0;
+  return (
+    <Leaf style={{ gap: 10 }}>
+      <Txt kind="name" heading={2}>
+        What it changes
+      </Txt>
+      <Txt>{`${plural(weighed.expanded.joints.length, 'splice')} planned, ${change.kept.length} of them here already.`}</Txt>
+      <Some word="Adds" list={change.added} />
+      <Some word="Moves" list={change.moved.map(({ to }) => to)} />
+      <Some word="Drops" list={change.dropped} />
+      {obstacles.slice(0, SHOWN).map((message) => (
+        <Notice key={message} word="In the way." ink="accent">
+          {message}
+        </Notice>
+      ))}
+      {obstacles.length > SHOWN ? <Txt>{`and ${obstacles.length - SHOWN} more`}</Txt> : null}
+      {errors.length > 0 ? (
+        <Txt ink="accent">{`${plural(errors.length, 'line')} to put right first.`}</Txt>
+      ) : null}
+      <Sending plan={plan} />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        <Press
+          look="next"
+          label={count === 0 ? 'Keep the plan' : `Carry it out: ${plural(count, 'change')}`}
+          disabled={blocked || !plan.edited || plan.sent.state === 'sending'}
+          onPress={() => void plan.carryOut()}
+        />
+        {plan.edited ? <Press label="Back to the plan as it was" onPress={plan.discard} /> : null}
+      </View>
+    </Leaf>
+  );
+}
+
+function Some({ word, list }: { word: string; list: readonly Placed[] }) {
+  if (list.length === 0) return null;
+  const named = list
+    .slice(0, SHOWN)
+    .map(
+      (splice) =>
+        `${splice.cableA} ${splice.fiberA} to ${splice.cableB} ${splice.fiberB}, tray ${splice.tray} slot ${splice.slot}`,
+    );
+  const rest = list.length - named.length;
+  return (
+    <Txt>
+      <Txt kind="strong">{`${word} ${list.length}. `}</Txt>
+      {`${named.join('; ')}${rest > 0 ? `; and ${rest} more` : ''}.`}
+    </Txt>
+  );
+}
+
+function Sending({ plan }: { plan: PlanHook }) {
+  const { sent } = plan;
+  if (sent.state === 'sending') return <Notice live>Being carried out …</Notice>;
+  if (sent.state === 'refused')
+    return (
+      <Notice word="Not carried out." ink="accent" live>
+        {sent.message}
+      </Notice>
+    );
+  if (sent.state === 'done')
+    return (
+      <Notice word="Carried out." ink="green" live>
+        {`${sent.added} added, ${sent.moved} moved, ${sent.dropped} dropped.`}
+      </Notice>
+    );
+  return null;
+}

@@ -1,0 +1,127 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import Svg, { Line, Rect } from 'react-native-svg';
+import { formatDistance } from '@cordel/core';
+import { useProjectView } from '@/projects/context';
+import { FiberEye } from '@/ui/FiberEye';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { useInks } from '@/ui/theme';
+
+/** One fiber on its way, and the splice that leads on from it, as the server tells it. */
+export interface CircuitLeg {
+  cableId: string;
+  fiber: number;
+  splice: { id: string; closureId: string; tray: number; slot: number } | null;
+  length: number | null;
+}
+
+/** A circuit as a cord from end to end: the fiber's eye in each cable, a knot at each splice. */
+export function CircuitCord({
+  legs,
+  at,
+}: {
+  legs: readonly CircuitLeg[];
+  at: { cableId: string; fiber: number };
+}) {
+  return (
+    <View>
+      <End words={legs[0] && legs.length === 1 ? 'Not spliced anywhere.' : 'One end'} />
+      {legs.map((leg) => (
+        <View key={`${leg.cableId} ${leg.fiber}`}>
+          <InCable leg={leg} here={leg.cableId === at.cableId && leg.fiber === at.fiber} />
+          {leg.splice ? <Knot splice={leg.splice} /> : null}
+        </View>
+      ))}
+      <End words="Other end" />
+    </View>
+  );
+}
+
+function Row({ cord, children }: { cord: React.ReactNode; children: React.ReactNode }) {
+  return (
+    <View style={{ flexDirection: 'row', gap: 12, alignItems: 'stretch' }}>
+      <View style={{ width: 28, alignItems: 'center' }}>{cord}</View>
+      <View style={{ flex: 1, paddingVertical: 8 }}>{children}</View>
+    </View>
+  );
+}
+
+function Cord({ knot }: { knot?: boolean }) {
+  const inks = useInks();
+  return (
+    <Svg width={28} height="100%" style={{ position: 'absolute', top: 0, bottom: 0 }} aria-hidden>
+      <Line x1={14} x2={14} y1={0} y2="100%" stroke={inks.ink} strokeWidth={5} />
+      <Line
+        x1={14}
+        x2={14}
+        y1={0}
+        y2="100%"
+        stroke={inks.wood}
+        strokeWidth={2}
+        strokeDasharray="5 4"
+      />
+      {knot ? (
+        <Rect
+          x={4}
+          y={16}
+          width={20}
+          height={16}
+          fill={inks.wood}
+          stroke={inks.ink}
+          strokeWidth={2}
+        />
+      ) : null}
+    </Svg>
+  );
+}
+
+const End = ({ words }: { words: string }) => (
+  <Txt ink="ink2" style={{ paddingLeft: 40 }}>
+    {words}
+  </Txt>
+);
+
+function InCable({ leg, here }: { leg: CircuitLeg; here: boolean }) {
+  const { address, fiberName, project } = useProjectView();
+  const place = address(leg.cableId, leg.fiber);
+  return (
+    <Row cord={<Cord />}>
+      <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
+        {place ? <FiberEye address={place} size={48} /> : null}
+        <View style={{ flex: 1 }}>
+          <Txt kind="strong">{`${fiberName(leg.cableId, leg.fiber)} ${place?.fiber.words ?? ''}${here ? ' · asked for' : ''}`}</Txt>
+          <Txt ink="ink2">
+            {[
+              place?.unitWords,
+              leg.length === null ? '' : formatDistance(leg.length, project.units.distance),
+            ]
+              .filter(Boolean)
+              .join(' · ')}
+          </Txt>
+        </View>
+      </View>
+    </Row>
+  );
+}
+
+function Knot({ splice }: { splice: NonNullable<CircuitLeg['splice']> }) {
+  const { closures, project } = useProjectView();
+  const router = useRouter();
+  const closure = closures.find((entry) => entry.id === splice.closureId);
+  return (
+    <Row cord={<Cord knot />}>
+      <Press
+        style={{ justifyContent: 'space-between' }}
+        onPress={() =>
+          router.push(
+            `/p/${project.id}/ledger?view=splices&closure=${splice.closureId}&open=splice.${splice.id}` as never,
+          )
+        }
+      >
+        <Txt kind="strong">{closure?.name ?? 'Closure'}</Txt>
+        <Txt ink="ink2">{`tray ${splice.tray} slot ${splice.slot}`}</Txt>
+      </Press>
+    </Row>
+  );
+}

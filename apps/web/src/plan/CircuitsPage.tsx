@@ -1,0 +1,151 @@
+import { useQuery } from '@tanstack/react-query';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { TextInput } from 'react-native-paper';
+import { type ListCable, parseFiber } from '@cordel/core';
+import { read } from '@/data/api';
+import { useProjectView } from '@/projects/context';
+import { Empty, Notice, Waiting } from '@/ui/Notice';
+import { Page } from '@/ui/Page';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { useWide } from '@/ui/useWide';
+import { CablePick } from './CablePick';
+import { CircuitCord, type CircuitLeg } from './CircuitCord';
+
+interface Problem {
+  kind: string;
+  closure: string | null;
+  spliceId: string | null;
+  message: string;
+}
+
+/** Any fiber, followed through every closure to both ends, and what looks wrong among all of them. */
+export function CircuitsPage() {
+  const { project } = useProjectView();
+  const wide = useWide();
+  return (
+    <Page title="Circuits" above={project.name} back={`/p/${project.id}/route`}>
+      <View style={{ flexDirection: wide ? 'row' : 'column', gap: 24 }}>
+        <View style={{ flex: wide ? 1 : undefined, gap: 14 }}>
+          <Follow />
+        </View>
+        <View style={{ flex: wide ? 1 : undefined, gap: 14 }}>
+          <Problems />
+        </View>
+      </View>
+    </Page>
+  );
+}
+
+function Follow() {
+  const { project, cables, schemes } = useProjectView();
+  const router = useRouter();
+  const { cable, fiber } = useLocalSearchParams<{ cable?: string; fiber?: string }>();
+  const chosen = cables.find((entry) => entry.id === cable) ?? cables[0];
+  const [typed, setTyped] = useState(fiber ?? '1');
+  const scheme = schemes.find((entry) => entry.id === chosen?.schemeId);
+  const list = cables.flatMap((entry): ListCable[] => {
+    const own = schemes.find(({ id }) => id === entry.schemeId);
+    return own ? [{ name: entry.name, makeUp: entry.makeUp, scheme: own }] : [];
+  });
+  if (!chosen || !scheme)
+    return <Empty title="No cables yet">Bring in a splice list, or add cables in the Kit.</Empty>;
+  const parsed = parseFiber(typed, chosen.makeUp, scheme);
+  const go = (id: string) => router.setParams({ cable: id, fiber: typed });
+  return (
+    <>
+      <CablePick
+        label="Cable"
+        value={chosen.name}
+        cables={list}
+        onChange={(name) => go(cables.find((entry) => entry.name === name)!.id)}
+      />
+      <TextInput
+        mode="outlined"
+        label="Fiber"
+        aria-label="Fiber"
+        value={typed}
+        onChangeText={setTyped}
+        onBlur={() => go(chosen.id)}
+        outlineStyle={{ borderWidth: 2 }}
+      />
+      {parsed.ok ? (
+        <Circuit projectId={project.id} cableId={chosen.id} fiber={parsed.value} />
+      ) : (
+        <Notice word="Check." ink="accent" live>
+          {parsed.error}
+        </Notice>
+      )}
+    </>
+  );
+}
+
+function Circuit({
+  projectId,
+  cableId,
+  fiber,
+}: {
+  projectId: string;
+  cableId: string;
+  fiber: number;
+}) {
+  const circuit = useQuery({
+    queryKey: ['circuit', projectId, cableId, fiber],
+    queryFn: () =>
+      read<{ circle: boolean; legs: CircuitLeg[] }>(
+        `/api/projects/${projectId}/circuits/${cableId}/${fiber}`,
+      ),
+  });
+  if (!circuit.data) return <Waiting error={circuit.error} />;
+  const { circle, legs } = circuit.data;
+  return (
+    <>
+      {circle ? (
+        <Notice word="A circle." ink="accent">
+          The fiber comes back to where it began: one of these splices joins the wrong fiber.
+        </Notice>
+      ) : null}
+      <CircuitCord legs={legs} at={{ cableId, fiber }} />
+    </>
+  );
+}
+
+function Problems() {
+  const { project, closures } = useProjectView();
+  const router = useRouter();
+  const found = useQuery({
+    queryKey: ['circuits', project.id],
+    queryFn: () => read<{ problems: Problem[] }>(`/api/projects/${project.id}/circuits`),
+  });
+  if (!found.data) return <Waiting error={found.error} />;
+  const { problems } = found.data;
+  return (
+    <>
+      <Txt kind="name" heading={2}>
+        {problems.length === 0 ? 'All circuits run straight' : 'What looks wrong'}
+      </Txt>
+      <Txt ink="ink2">
+        Shifts and flips against the neighbours, circles, and fibers that end in the air.
+      </Txt>
+      {problems.slice(0, 100).map((problem) => {
+        const closure = closures.find((entry) => entry.id === problem.closure);
+        return (
+          <View key={`${problem.closure} ${problem.message}`} style={{ gap: 6 }}>
+            <Notice word={`${closure?.name ?? 'Network'}.`} ink="accent">
+              {problem.message}
+            </Notice>
+            {closure ? (
+              <Press
+                label={`Plan of ${closure.name}`}
+                onPress={() => router.push(`/p/${project.id}/route/${closure.id}/plan` as never)}
+              />
+            ) : null}
+          </View>
+        );
+      })}
+      {problems.length > 100 ? <Txt>{`and ${problems.length - 100} more`}</Txt> : null}
+    </>
+  );
+}

@@ -1,0 +1,192 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { TextInput } from 'react-native-paper';
+import {
+  type LineToPrint,
+  type ListCable,
+  type Run,
+  type Verb,
+  describeMakeUp,
+  fiberCount,
+  parsePlan,
+  printLine,
+  unitSize,
+} from '@cordel/core';
+import { Choice } from '@/ui/Field';
+import { Leaf } from '@/ui/Leaf';
+import { Notice } from '@/ui/Notice';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { CablePick } from './CablePick';
+
+type CountedBy = 'unit' | 'fiber';
+
+const VERB_LABELS: { value: Verb; label: string }[] = [
+  { value: 'splice', label: 'Splice' },
+  { value: 'through', label: 'Through' },
+  { value: 'reserve', label: 'Reserve' },
+  { value: 'dead', label: 'Dead' },
+];
+
+interface LineBuilderProps {
+  cables: readonly ListCable[];
+  onAdd(line: string): void;
+}
+
+/** Makes a line of a plan by thumb. It writes what could be typed. */
+export function LineBuilder({ cables, onAdd }: LineBuilderProps) {
+  const [verb, setVerb] = useState<Verb>('splice');
+  const [a, setA] = useState('');
+  const [b, setB] = useState('');
+  const [by, setBy] = useState<CountedBy>('unit');
+  const [from, setFrom] = useState('1');
+  const [to, setTo] = useState('1');
+  const [start, setStart] = useState('1');
+  const [mass, setMass] = useState<'single' | 'mass'>('single');
+  const [reversed, setReversed] = useState<'no' | 'yes'>('no');
+  const cableA = cables.find((cable) => cable.name === a);
+  const cableB = cables.find((cable) => cable.name === b);
+  const unit = cableA?.makeUp.kind === 'ribbon' ? 'ribbon' : 'tube';
+  const hasUnits = cableA !== undefined && cableA.makeUp.kind !== 'drop';
+  const step = by === 'unit' && hasUnits ? unitSize(cableA.makeUp) : 1;
+  const line = lineOf({ verb, a, b, from, to, start, step, mass, reversed: reversed === 'yes' });
+  const text = line && cableA && (verb !== 'splice' || cableB) ? printLine(line, cables) : null;
+  const error = text === null ? null : (parsePlan(text, cables).errors[0]?.message ?? null);
+  return (
+    <Leaf style={{ gap: 12 }}>
+      <Txt kind="name" heading={2}>
+        Make a line
+      </Txt>
+      <Choice
+        label="What"
+        value={verb}
+        options={VERB_LABELS}
+        onChange={(value) => setVerb(value)}
+      />
+      <CablePick label="Cable" value={a} cables={cables} onChange={setA} />
+      {cableA ? <Txt ink="ink2">{describeMakeUp(cableA.makeUp)}</Txt> : null}
+      {hasUnits ? (
+        <Choice
+          label="Counted by"
+          value={by}
+          options={[
+            { value: 'unit', label: `${unit}s` },
+            { value: 'fiber', label: 'fibers' },
+          ]}
+          onChange={(value) => setBy(value)}
+        />
+      ) : null}
+      <View style={{ flexDirection: 'row', gap: 8, alignItems: 'flex-end' }}>
+        <Count label="From" value={from} onChange={setFrom} />
+        <Count label="To" value={to} onChange={setTo} />
+        <Press
+          label="All"
+          disabled={!cableA}
+          onPress={() => {
+            setFrom('1');
+            setTo(String(fiberCount(cableA!.makeUp) / step));
+          }}
+        />
+      </View>
+      {verb === 'splice' ? (
+        <>
+          <CablePick label="Onto" value={b} cables={cables} onChange={setB} />
+          <Count
+            label={step === 1 ? 'First fiber there' : 'Begins there at fiber'}
+            value={start}
+            onChange={setStart}
+          />
+          <Choice
+            label="Fused"
+            value={mass}
+            options={[
+              { value: 'single', label: 'one by one' },
+              { value: 'mass', label: 'by ribbon' },
+            ]}
+            onChange={(value) => setMass(value)}
+          />
+          {mass === 'mass' ? (
+            <Choice
+              label="Ribbons"
+              value={reversed}
+              options={[
+                { value: 'no', label: 'straight' },
+                { value: 'yes', label: 'turned round on purpose' },
+              ]}
+              onChange={(value) => setReversed(value)}
+            />
+          ) : null}
+        </>
+      ) : null}
+      {text === null ? (
+        <Txt ink="ink2">Choose the cables and count the fibers.</Txt>
+      ) : error ? (
+        <Notice word="Not yet." ink="accent">
+          {error}
+        </Notice>
+      ) : (
+        <Txt kind="strong">{text}</Txt>
+      )}
+      <Press
+        label="Add the line"
+        look="next"
+        disabled={text === null || error !== null}
+        onPress={() => onAdd(text!)}
+      />
+    </Leaf>
+  );
+}
+
+interface Made {
+  verb: Verb;
+  a: string;
+  b: string;
+  from: string;
+  to: string;
+  start: string;
+  /** Fibers to one count. */
+  step: number;
+  mass: 'single' | 'mass';
+  reversed: boolean;
+}
+
+function lineOf(made: Made): LineToPrint | null {
+  const [from, to, start] = [made.from, made.to, made.start].map((text) =>
+    /^\d+$/.test(text.trim()) ? Number(text) : Number.NaN,
+  ) as [number, number, number];
+  if (Number.isNaN(from) || Number.isNaN(to)) return null;
+  const run: Run = [(from - 1) * made.step + 1, to * made.step];
+  const splice = made.verb === 'splice';
+  if (splice && Number.isNaN(start)) return null;
+  return {
+    verb: made.verb,
+    a: { cable: made.a, runs: [run] },
+    b: splice ? { cable: made.b, runs: [[start, start + run[1] - run[0]]] } : null,
+    method: splice ? made.mass : 'single',
+    reversed: splice && made.mass === 'mass' && made.reversed,
+    note: null,
+  };
+}
+
+function Count({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  onChange(text: string): void;
+}) {
+  return (
+    <TextInput
+      mode="outlined"
+      label={label}
+      aria-label={label}
+      inputMode="numeric"
+      value={value}
+      onChangeText={onChange}
+      style={{ flex: 1, minWidth: 90 }}
+      outlineStyle={{ borderWidth: 2 }}
+    />
+  );
+}

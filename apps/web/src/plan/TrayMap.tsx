@@ -1,0 +1,98 @@
+import { View } from 'react-native';
+import Svg, { Line, Rect } from 'react-native-svg';
+import type { Pin } from '@cordel/core';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { useInks } from '@/ui/theme';
+import type { OnTray, TrayFill } from './traysOf';
+
+interface TrayMapProps {
+  trays: readonly TrayFill[];
+  pins: readonly Pin[];
+  onPick?(item: OnTray): void;
+}
+
+/** Each tray with its places and what lies in them. */
+export function TrayMap({ trays, pins, onPick }: TrayMapProps) {
+  const filled = trays.filter((tray) => tray.used > 0);
+  const empty = trays.filter((tray) => tray.used === 0).map((tray) => tray.number);
+  return (
+    <View style={{ gap: 14 }}>
+      {filled.map((tray) => (
+        <View key={tray.number} style={{ gap: 4 }}>
+          <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
+            <Txt kind="strong">{`Tray ${tray.number}`}</Txt>
+            <Txt>{`${tray.used} of ${tray.places} ${tray.kind === 'mass' ? 'ribbon' : 'single'} places`}</Txt>
+          </View>
+          <Places tray={tray} />
+          {tray.items.map((item) => {
+            const pinned = pins.some((pin) => pin.cable === item.cable && pin.unit === item.unit);
+            const words = `${item.cable} ${item.words} to ${item.onto}`;
+            const where = `slot ${item.slots[0]}${item.slots[1] > item.slots[0] ? ` to ${item.slots[1]}` : ''}`;
+            return onPick ? (
+              <Press
+                key={`${item.cable} ${item.unit} ${item.slots[0]}`}
+                onPress={() => onPick(item)}
+                style={{ justifyContent: 'space-between' }}
+              >
+                <Txt style={{ flexShrink: 1 }}>{words}</Txt>
+                <Txt ink="ink2">{`${where}${pinned ? ' · pinned' : ''}`}</Txt>
+              </Press>
+            ) : (
+              <Txt key={`${item.cable} ${item.unit} ${item.slots[0]}`}>{`${words}, ${where}`}</Txt>
+            );
+          })}
+        </View>
+      ))}
+      {empty.length > 0 ? <Txt ink="ink2">{`Empty: tray ${empty.join(', ')}.`}</Txt> : null}
+    </View>
+  );
+}
+
+const WIDTH = 320;
+const HEIGHT = 26;
+
+/** The places of a tray as a comb: filled ones inked, each new tube begun with a tall stroke. */
+function Places({ tray }: { tray: TrayFill }) {
+  const inks = useInks();
+  const step = WIDTH / tray.places;
+  const starts = new Set(tray.items.map((item) => item.slots[0]));
+  const taken = new Set(
+    tray.items.flatMap(({ slots }) =>
+      Array.from({ length: slots[1] - slots[0] + 1 }, (_, index) => slots[0] + index),
+    ),
+  );
+  return (
+    <Svg
+      width="100%"
+      height={HEIGHT}
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      preserveAspectRatio="none"
+      aria-hidden
+    >
+      {Array.from({ length: tray.places }, (_, index) => (
+        <Rect
+          key={index}
+          x={index * step + step * 0.12}
+          y={6}
+          width={step * 0.76}
+          height={HEIGHT - 8}
+          fill={taken.has(index + 1) ? inks.ink : inks.leaf}
+          stroke={inks.ink}
+          strokeWidth={1}
+        />
+      ))}
+      {[...starts].map((slot) => (
+        <Line
+          key={slot}
+          x1={(slot - 1) * step + 1}
+          x2={(slot - 1) * step + 1}
+          y1={0}
+          y2={HEIGHT}
+          stroke={inks.accent}
+          strokeWidth={3}
+        />
+      ))}
+    </Svg>
+  );
+}

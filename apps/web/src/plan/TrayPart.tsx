@@ -1,0 +1,86 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { type Closure, type Present, type WeighedPlan, plural } from '@cordel/core';
+import { Choice } from '@/ui/Field';
+import { Leaf } from '@/ui/Leaf';
+import { Press } from '@/ui/Press';
+import { Sheet } from '@/ui/Sheet';
+import { Txt } from '@/ui/Txt';
+import { TrayMap } from './TrayMap';
+import { type OnTray, traysOf } from './traysOf';
+import type { PlanDraft, PlanHook } from './usePlan';
+
+interface TrayPartProps {
+  plan: PlanHook;
+  draft: PlanDraft;
+  weighed: WeighedPlan<Present>;
+  closure: Closure;
+}
+
+/** What lies on each tray, why, and how near to the best that is. */
+export function TrayPart({ plan, draft, weighed, closure }: TrayPartProps) {
+  const [moving, setMoving] = useState<OnTray | null>(null);
+  const { layout } = weighed;
+  const trays = traysOf(layout.placed, closure.trays, plan.cables);
+  const pinTo = (item: OnTray, tray: number | null) => {
+    const others = draft.pins.filter((pin) => pin.cable !== item.cable || pin.unit !== item.unit);
+    const { cable, unit } = item;
+    plan.change({ pins: tray === null ? others : [...others, { cable, unit, tray }] });
+    setMoving(null);
+  };
+  return (
+    <Leaf style={{ gap: 10 }}>
+      <Txt kind="name" heading={2}>
+        Trays
+      </Txt>
+      <Txt>{nearness(weighed)}</Txt>
+      {layout.why.map((sentence) => (
+        <Txt key={sentence} ink="ink2">
+          {sentence}
+        </Txt>
+      ))}
+      <Choice
+        label="Spare places to keep on a tray"
+        value={String(draft.spare)}
+        options={['0', '1', '2', '4'].map((value) => ({ value, label: value }))}
+        onChange={(value) => plan.change({ spare: Number(value) })}
+      />
+      <Choice
+        label="Splices not made yet"
+        value={draft.anew ? 'anew' : 'stay'}
+        options={[
+          { value: 'stay', label: 'keep their places' },
+          { value: 'anew', label: 'laid out anew' },
+        ]}
+        onChange={(value) => plan.change({ anew: value === 'anew' })}
+      />
+      <TrayMap trays={trays} pins={draft.pins} onPick={setMoving} />
+      <Sheet
+        title={moving ? `${moving.cable} ${moving.words}` : ''}
+        visible={moving !== null}
+        onClose={() => setMoving(null)}
+      >
+        <Txt>{`On tray ${moving?.tray}. Made splices stay where they are.`}</Txt>
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+          {closure.trays.map(({ number }) => (
+            <Press
+              key={number}
+              label={`Tray ${number}`}
+              look={number === moving?.tray ? 'dark' : 'plain'}
+              onPress={() => pinTo(moving!, number)}
+            />
+          ))}
+        </View>
+        <Press label="Let Cordel choose" onPress={() => pinTo(moving!, null)} />
+      </Sheet>
+    </Leaf>
+  );
+}
+
+function nearness({ layout, change }: WeighedPlan<Present>): string {
+  if (layout.placed.length === 0) return 'Nothing planned yet.';
+  if (layout.trays === 0) return change.moved.length === 0 ? 'All splices keep their places.' : '';
+  const splits = `${plural(layout.splits, 'split')} of tubes and ribbons (no layout has fewer than ${layout.leastSplits})`;
+  const trays = `${plural(layout.trays, 'tray')} newly laid (no fewer than ${layout.leastTrays} would do)`;
+  return `${splits}, ${trays}.`;
+}

@@ -1,0 +1,125 @@
+import { useQuery } from '@tanstack/react-query';
+import { useCallback, useDeferredValue, useMemo, useState } from 'react';
+import { v7 as uuid } from 'uuid';
+import {
+  type ListCable,
+  type Pin,
+  type Plan,
+  type Present,
+  type WeighedPlan,
+  weighPlan,
+} from '@cordel/core';
+import { read } from '@/data/api';
+import { outbox, queryClient } from '@/data/client';
+import { useWork } from '@/data/queries';
+import type { Work } from '@/data/setting';
+import { useKept } from '@/data/storage';
+import { type ProjectView, useProjectView } from '@/projects/context';
+
+/** A plan as it is being written: kept on the device with every key. */
+export interface PlanDraft {
+  text: string;
+  pins: Pin[];
+  spare: number;
+  /** Whether trays of splices that are not made yet are laid out anew. */
+  anew: boolean;
+}
+
+/** What became of a plan that was sent. */
+export type Sent =
+  | { state: 'none' }
+  | { state: 'sending' }
+  | { state: 'done'; added: number; moved: number; dropped: number }
+  | { state: 'refused'; message: string };
+
+/** The plan of a closure: what is written, what it would change, and the way to carry it out. */
+export function usePlan(closureId: string) {
+  const view = useProjectView();
+  const work = useWork(closureId);
+  const stored = useQuery({
+    queryKey: ['plan', closureId],
+    queryFn: () => read<Plan>(`/api/closures/${closureId}/plan`),
+  });
+  const [kept, keepDraft] = useKept(`cordel.plan.${closureId}`, '');
+  const [sent, setSent] = useState<Sent>({ state: 'none' });
+  const written = useMemo(() => readDraft(kept), [kept]);
+  const draft = useMemo(
+    (): PlanDraft | null => written ?? (stored.data ? { ...stored.data, anew: false } : null),
+    [written, stored.data],
+  );
+  const change = useCallback(
+    (part: Partial<PlanDraft>) => {
+      if (!draft) return;
+      setSent({ state: 'none' });
+      keepDraft(JSON.stringify({ ...draft, ...part }));
+    },
+    [draft, keepDraft],
+  );
+  const calm = useDeferredValue(draft);
+  const weighed = useMemo(
+    () => (calm && work.data ? weigh(calm, work.data, view) : null),
+    [calm, work.data, view],
+  );
+  const carryOut = async () => {
+    if (!draft) return;
+    setSent({ state: 'sending' });
+    const { text, pins, spare, anew } = draft;
+    const outcome = await outbox.add({
+      method: 'PUT',
+      path: `/api/closures/${closureId}/plan`,
+      body: { closureId, text, pins, spare, anew, changeId: uuid() },
+      what: `Plan of ${work.data?.closure.name ?? 'a closure'}`,
+    });
+    if ('refused' in outcome)
+      return setSent({ state: 'refused', message: outcome.refused.message });
+    // The plan that is stored now is known: nothing older may show through in between.
+    queryClient.setQueryData<Plan>(['plan', closureId], { closureId, text, pins, spare });
+    keepDraft('');
+    const answer = outcome.answer as { added: number; moved: number; dropped: number };
+    setSent({ state: 'done', ...answer });
+  };
+  return {
+    closure: work.data?.closure ?? null,
+    draft,
+    edited: written !== null,
+    change,
+    discard: () => keepDraft(''),
+    weighed,
+    carryOut,
+    sent,
+    error: stored.error ?? work.error,
+    cables: cablesOf(view),
+  };
+}
+
+export type PlanHook = ReturnType<typeof usePlan>;
+
+function readDraft(text: string): PlanDraft | null {
+  try {
+    return text === '' ? null : (JSON.parse(text) as PlanDraft);
+  } catch {
+    return null;
+  }
+}
+
+const cablesOf = (view: ProjectView): ListCable[] =>
+  view.cables.flatMap(({ name, makeUp, schemeId }) => {
+    const scheme = view.schemes.find((entry) => entry.id === schemeId);
+    return scheme ? [{ name, makeUp, scheme }] : [];
+  });
+
+function weigh(draft: PlanDraft, work: Work, view: ProjectView): WeighedPlan<Present> {
+  const worked = new Set(work.evidence.map((entry) => entry.spliceId));
+  const nameOf = (id: string) => view.cable(id)?.name ?? id;
+  return weighPlan({
+    ...draft,
+    cables: cablesOf(view),
+    trays: work.closure.trays,
+    there: work.splices.map((splice) => ({
+      ...splice,
+      cableA: nameOf(splice.cableA),
+      cableB: nameOf(splice.cableB),
+      worked: worked.has(splice.id),
+    })),
+  });
+}

@@ -1,0 +1,127 @@
+import { jest } from '@jest/globals';
+import type { Browser, Page } from 'puppeteer-core';
+import {
+  type Person,
+  type Server,
+  newPerson,
+  press,
+  pressText,
+  readApi,
+  removeServer,
+  sees,
+  startBrowser,
+  startServer,
+} from './app.ts';
+
+jest.setTimeout(90_000);
+
+let server: Server;
+let browser: Browser;
+let person: Person;
+const page = () => person.page;
+
+beforeAll(async () => {
+  server = await startServer({ demo: true });
+  browser = await startBrowser();
+  person = await newPerson(browser, server, 'R. Aldous');
+});
+
+afterAll(async () => {
+  await browser?.close();
+  if (server) await removeServer(server);
+});
+
+/** Writes lines in place of those that are there. */
+async function writeLines(on: Page, text: string): Promise<void> {
+  const editor = await on.waitForSelector('[aria-label="Lines of the plan"]', { visible: true });
+  await editor!.click();
+  await on.keyboard.down('Control');
+  await on.keyboard.press('a');
+  await on.keyboard.up('Control');
+  await on.keyboard.type(text);
+}
+
+const underlined = (on: Page) =>
+  on.$$eval('.cm-lintRange-error', (marks) => marks.map((mark) => mark.textContent));
+
+let failed = false;
+/** Steps of one story: after the first that fails the rest would say nothing. */
+const step = (name: string, work: () => Promise<void>) =>
+  test(name, async () => {
+    if (failed) throw new Error('An earlier step failed.');
+    failed = true;
+    await work();
+    failed = false;
+  });
+
+describe('planning a closure on a phone', () => {
+  step('an imported closure shows its splices in lines', async () => {
+    await page().goto(server.url, { waitUntil: 'networkidle0' });
+    await pressText(page(), 'Dairy lane');
+    await press(page(), 'Splice plan and trays');
+    await sees(page(), 'splice C tubes 1-11 to D 1-132');
+    await sees(page(), '144 splices planned, 144 of them here already.');
+  });
+
+  step('an error is underlined at its place, and the rest stays in use', async () => {
+    await writeLines(page(), 'splice C tubes 1-11 to D 1-132\nsplice C tube 13 to E 1-12');
+    await sees(page(), /Line 2\. C has tubes 1 to 12 here: “13” is outside/);
+    expect(await underlined(page())).toEqual(['13']);
+    await sees(page(), '132 splices planned, 132 of them here already.');
+    await sees(page(), '1 line to put right first.');
+  });
+
+  step('what is written stays after a reload', async () => {
+    await page().reload({ waitUntil: 'networkidle0' });
+    await sees(page(), /Line 2\. C has tubes 1 to 12 here/);
+  });
+
+  step('a plan that would drop made splices is refused in words', async () => {
+    await writeLines(page(), 'splice C tubes 2-11 to D 13-132');
+    await sees(page(), /In the way\. C 1 to D 1 has attempts: a plan cannot drop it/);
+    await press(page(), 'Back to the plan as it was');
+    await sees(page(), 'splice C tube 12 to E 1-12');
+  });
+
+  step('a line made by thumb is added, weighed and carried out', async () => {
+    await press(page(), 'Reserve D 133-144');
+    await sees(page(), 'reserve D 133-144');
+    await writeLines(
+      page(),
+      'splice C tubes 1-11 to D 1-132\nsplice C 133-138 to E 1-6\nreserve D 133-144\n',
+    );
+    // Six planned splices of E are not made yet: they may be dropped.
+    await sees(page(), /Drops 6\. C 139 to E 7, tray 12 slot 7/);
+    await press(page(), 'Make a line by thumb');
+    await press(page(), 'Reserve');
+    await pressText(page(), 'fibers');
+    await press(page(), 'Close the line maker');
+    await press(page(), 'Carry it out: 6 changes');
+    await sees(page(), /Carried out\. 0 added, 0 moved, 6 dropped/);
+    const [project] = await readApi<{ id: string }[]>(server, '/projects');
+    const { closures } = await readApi<{ closures: { name: string; total: number }[] }>(
+      server,
+      `/projects/${project!.id}/ledger/closures`,
+    );
+    expect(closures.find((closure) => closure.name === 'Dairy lane')!.total).toBe(138);
+  });
+
+  step('a tube is moved to another tray by thumb', async () => {
+    await pressText(page(), 'C tube 12 to E 1-6');
+    await press(page(), 'Tray 12');
+    await sees(page(), /slot 1 to 6 · pinned/);
+  });
+
+  step('any fiber is followed to both ends, and loose ends are named', async () => {
+    await page().goto(server.url, { waitUntil: 'networkidle0' });
+    await press(page(), 'Circuits');
+    await sees(page(), /A 1 blue · asked for tube 1 blue Toll cottage .* B 1 blue/);
+    // Toll cottage at 3.1 km and Sluice bridge at 7.4 km: 4.3 km of B lie between.
+    await sees(page(), /B 1 blue tube 1 blue · 4\.3 km/);
+    await sees(page(), /Dairy vat house\. E 5-6 end in the air here/);
+  });
+
+  step('without trouble on the page', async () => {
+    expect(person.trouble).toEqual([]);
+  });
+});

@@ -25,7 +25,7 @@ const PART =
  * Reads a distance as whole tenths of a millimeter: `12.4 km`, `133mm`, `5 1/4 in`, `5' 3 1/2"`.
  * @param unit the unit meant where none is typed
  */
-export function parseDistance(text: string, unit: DistanceUnit): Parsed<number> {
+export function parseDistance(text: string, unit: DistanceUnit | 'mm' | 'in'): Parsed<number> {
   const example = `such as 12.4 ${unit}`;
   let rest = text.trim();
   if (rest === '') return refused(`Type a distance, ${example}.`);

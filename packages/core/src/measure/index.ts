@@ -1,3 +1,4 @@
 export * from './distance.ts';
+export * from './length.ts';
 export * from './loss.ts';
 export * from './count.ts';

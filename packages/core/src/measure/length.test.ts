@@ -1,0 +1,58 @@
+import fc from 'fast-check';
+import { formatLength, lengthUnitOf, parseLength } from './length.ts';
+
+// The inch is 25.4 mm exactly: international yard and pound agreement, 1959.
+test.each([
+  ['5 1/4 in', 1334],
+  ['133mm', 1330],
+  ['64 in', 16_256],
+  ['5\' 3"', 16_002],
+  ['2 m', 20_000],
+])('%s', (text, tenths) => {
+  expect(parseLength(text, 'mm')).toEqual({ ok: true, value: tenths });
+});
+
+test.each([
+  ['-3 mm', /negative/],
+  ['3 in 5 mm', /mixed/],
+  ['900 m', /too long: at most 100000 mm/],
+  ['1,5 m', /1\.5 m/],
+  ['long', /no length/],
+])('%s is refused', (text, message) => {
+  const read = parseLength(text, 'mm');
+  expect(read.ok ? '' : read.error).toMatch(message);
+});
+
+test('the tape never shows less than is needed', () => {
+  expect(formatLength(1331, 'mm')).toBe('134 mm');
+  expect(formatLength(1331, 'mm', 'down')).toBe('133 mm');
+  expect(formatLength(16_256, 'in')).toBe('64 in');
+  expect(formatLength(16_260, 'in')).toBe('64 1/8 in');
+  expect(formatLength(381, 'in')).toBe('1 1/2 in');
+  expect(formatLength(0, 'in')).toBe('0 in');
+});
+
+test('eighths of an inch print as they were typed', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 2000 }), (eighths) => {
+      const typed = `${Math.floor(eighths / 8)} ${eighths % 8}/8 in`;
+      const read = parseLength(typed, 'mm');
+      const tenths = read.ok ? read.value : Number.NaN;
+      const whole = Math.floor(eighths / 8);
+      for (const towards of ['up', 'down', 'near'] as const) {
+        const printed = parseLength(formatLength(tenths, 'in', towards), 'in');
+        expect(printed).toEqual({ ok: true, value: tenths });
+      }
+      expect(formatLength(tenths, 'in').startsWith(whole === 0 ? '' : String(whole))).toBe(true);
+    }),
+  );
+});
+
+test('inches go with feet and miles', () => {
+  expect(['km', 'm', 'ft', 'mi'].map((unit) => lengthUnitOf(unit as 'km'))).toEqual([
+    'mm',
+    'mm',
+    'in',
+    'in',
+  ]);
+});

@@ -1,0 +1,55 @@
+import { type Parsed, refused } from '../record/parsed.ts';
+import type { DistanceUnit } from '../record/project.ts';
+import { parseDistance } from './distance.ts';
+
+/** The unit of what is measured at the bench: inches where distances are in feet or miles. */
+export type LengthUnit = 'mm' | 'in';
+
+export const lengthUnitOf = (distance: DistanceUnit): LengthUnit =>
+  distance === 'ft' || distance === 'mi' ? 'in' : 'mm';
+
+const IMPERIAL = /(\d|\s)(in|ft|mi|'|"|\u2032|\u2033)/i;
+const METRIC = /(\d|\s)(mm|cm|m|km)\b/i;
+
+/** Longest length that is laid along a tape, in tenths of a millimeter: 100 m. */
+export const MOST_LENGTH = 1_000_000;
+
+/**
+ * Reads a length as whole tenths of a millimeter: `5 1/4 in`, `133mm`, `5' 3"`.
+ * @param unit the unit meant where none is typed
+ * @param most the longest that makes sense, in tenths of a millimeter
+ */
+export function parseLength(text: string, unit: LengthUnit, most = MOST_LENGTH): Parsed<number> {
+  if (IMPERIAL.test(text) && METRIC.test(text))
+    return refused('Metric and inches are mixed: write the length in one of them.');
+  const read = parseDistance(text, unit);
+  if (!read.ok) return refused(read.error.replace('distance', 'length').replace('12.4', '133'));
+  if (read.value > most)
+    return refused(
+      `“${text.trim()}” is too long: at most ${formatLength(most, unit, 'down')}. Check the unit.`,
+    );
+  return read;
+}
+
+const ROUND = { up: Math.ceil, down: Math.floor, near: Math.round };
+
+/** An eighth of an inch is no whole number of tenths: what was typed lies up to half a tenth off. */
+const SLACK = { up: -0.5, down: 0.5, near: 0 };
+
+/**
+ * Prints tenths of a millimeter as a tape shows them: whole millimeters, or inches and eighths.
+ * @param towards `up` for what must not be shorter, `down` for what must not be longer
+ */
+export function formatLength(
+  tenths: number,
+  unit: LengthUnit,
+  towards: keyof typeof ROUND = 'up',
+): string {
+  if (unit === 'mm') return `${ROUND[towards](tenths / 10)} mm`;
+  const eighths = Math.max(0, ROUND[towards](((tenths + SLACK[towards]) * 8) / 254));
+  const whole = Math.floor(eighths / 8);
+  const rest = eighths % 8;
+  if (rest === 0) return `${whole} in`;
+  const [over, under] = rest % 4 === 0 ? [1, 2] : rest % 2 === 0 ? [rest / 2, 4] : [rest, 8];
+  return `${whole === 0 ? '' : `${whole} `}${over}/${under} in`;
+}

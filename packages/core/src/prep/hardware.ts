@@ -1,0 +1,143 @@
+import type { Hardware, Port, SealRow } from '../record/hardware.ts';
+
+const MADE_UP = 'Made up, with lengths of common practice: replace by your hardware’s own sheet.';
+const mm = (value: number): number => value * 10;
+const inch = (value: number): number => Math.round(value * 254);
+
+/** Rows of seals from one diameter to the next, in mm. */
+function rows(bounds: number[], name: string, bushingBelow = 0): SealRow[] {
+  return bounds.slice(1).map((to, index) => ({
+    from: mm(bounds[index]!),
+    to: mm(to),
+    seal: `${name} ${index + 1}`,
+    layers: bounds.length - 2 - index,
+    clip: index < (bounds.length - 1) / 2 ? 'small clip' : 'large clip',
+    bushing: to <= bushingBelow,
+  }));
+}
+
+const ports = (count: number, name: string, part: Omit<Port, 'name'>): Port[] =>
+  Array.from({ length: count }, (_, index) => ({ ...part, name: `${name} ${index + 1}` }));
+
+const KEEP = {
+  strength: inch(3),
+  centralTube: inch(2.25),
+  aramid: inch(3),
+  ripcord: inch(4),
+  dropTube: inch(6),
+};
+
+const COMMON = {
+  source: MADE_UP,
+  keep: KEEP,
+  window: inch(15),
+  clamp: inch(1.25),
+  hoseClamp: inch(0.25),
+  bushingBelow: inch(0.5),
+};
+
+/** Generic hardware to begin with. Every one is to be replaced by the sheet of what is at hand. */
+export const BUILT_IN_HARDWARE: readonly Hardware[] = [
+  {
+    ...COMMON,
+    id: 'dome',
+    name: 'Dome, six ports',
+    form: 'dome',
+    trays: { most: 12, single: 12, mass: 6 },
+    basket: { width: mm(150), length: mm(320), depth: mm(30) },
+    tubeToTray: mm(450),
+    sheath: { end: inch(64), express: inch(66), drop: inch(20) },
+    testKpa: 34.5,
+    ports: [
+      {
+        name: 'Oval',
+        takes: ['express', 'end'],
+        holes: 2,
+        rows: rows([10, 13, 16, 19, 22, 25], 'Oval seal', 13),
+      },
+      ...ports(4, 'Round', {
+        takes: ['end', 'drop'],
+        holes: 1,
+        rows: rows([8, 11, 14, 17, 20], 'Round seal', 11),
+      }),
+      { name: 'Drop port', takes: ['drop'], holes: 4, rows: rows([3, 5, 8], 'Four-hole seal') },
+    ],
+  },
+  {
+    ...COMMON,
+    id: 'in-line',
+    name: 'In-line express case',
+    form: 'in-line',
+    trays: { most: 6, single: 24, mass: 12 },
+    basket: { width: mm(130), length: mm(400), depth: mm(35) },
+    tubeToTray: mm(380),
+    sheath: { end: inch(64), express: inch(70), drop: inch(20) },
+    testKpa: 34.5,
+    ports: [
+      ...ports(2, 'Trunk', {
+        takes: ['express', 'end'],
+        holes: 1,
+        rows: rows([9, 12, 15, 18, 21, 24], 'Split seal', 12),
+      }),
+      ...ports(2, 'Branch', {
+        takes: ['end', 'drop'],
+        holes: 2,
+        rows: rows([4, 7, 10, 13], 'Two-hole seal'),
+      }),
+    ],
+  },
+  {
+    ...COMMON,
+    id: 'gel-drop',
+    name: 'Small gel drop case',
+    form: 'drop',
+    trays: { most: 1, single: 24, mass: 0 },
+    basket: { width: mm(80), length: mm(160), depth: mm(20) },
+    tubeToTray: inch(6),
+    sheath: { end: inch(20), express: inch(24), drop: inch(20) },
+    testKpa: 0,
+    ports: [
+      { name: 'Feed', takes: ['express', 'end'], holes: 1, rows: rows([6, 10, 14], 'Gel wedge') },
+      { name: 'Drops', takes: ['drop'], holes: 8, rows: rows([2, 4, 7], 'Gel comb') },
+    ],
+  },
+  {
+    ...COMMON,
+    id: 'gland',
+    name: 'Gland-entry joint',
+    form: 'gland',
+    trays: { most: 24, single: 12, mass: 0 },
+    basket: { width: mm(180), length: mm(360), depth: mm(40) },
+    tubeToTray: mm(600),
+    sheath: { end: mm(2000), express: mm(2000), drop: mm(1000) },
+    testKpa: 27.6,
+    ports: [
+      ...ports(2, 'Large gland', {
+        takes: ['express', 'end'],
+        holes: 1,
+        rows: rows([12, 16, 20, 24, 28], 'Gland insert', 13),
+      }),
+      ...ports(6, 'Small gland', {
+        takes: ['end', 'drop'],
+        holes: 1,
+        rows: rows([5, 8, 12, 16], 'Small insert'),
+      }),
+    ],
+  },
+  {
+    ...COMMON,
+    id: 'rack',
+    name: 'Rack module for ribbons',
+    form: 'rack',
+    trays: { most: 12, single: 0, mass: 6 },
+    basket: { width: mm(220), length: mm(420), depth: mm(40) },
+    tubeToTray: mm(300),
+    sheath: { end: inch(48), express: inch(48), drop: inch(48) },
+    testKpa: 0,
+    ports: ports(4, 'Rear entry', {
+      takes: ['end'],
+      holes: 1,
+      rows: rows([8, 14, 20, 26], 'Cable clamp'),
+    }),
+  },
+];

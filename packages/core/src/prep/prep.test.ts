@@ -1,0 +1,281 @@
+import type { MakeUp } from '../record/cable.ts';
+import { type CableEntry, type Hardware, hardwareSchema } from '../record/hardware.ts';
+import { USUAL_PRACTICE } from '../record/practice.ts';
+import { type CutTask, LONGEST_PULL, cutPlan } from './cutPlan.ts';
+import { BUILT_IN_HARDWARE } from './hardware.ts';
+import { chooseSeal, diameterOf, sealPorts } from './seal.ts';
+import { prepSteps } from './steps.ts';
+import { cableRadius, coilsIn } from './storage.ts';
+
+const hardware = (id: string): Hardware => BUILT_IN_HARDWARE.find((entry) => entry.id === id)!;
+const entry = (part: Partial<CableEntry> = {}): CableEntry => ({
+  id: 'entry',
+  cableId: 'cable',
+  kind: 'end',
+  diameter: 145,
+  port: null,
+  loop: 0,
+  tubes: [],
+  armoured: false,
+  tracer: false,
+  route: 0,
+  inside: 0,
+  done: [],
+  ...part,
+});
+const TUBES: MakeUp = { kind: 'loose-tube', tubes: 12, fibersPerTube: 12 };
+const RIBBONS: MakeUp = { kind: 'ribbon', ribbons: 24 };
+const task = (id: string, part: Partial<CableEntry>, over: Partial<CutTask> = {}): CutTask => ({
+  hardware: hardware(id),
+  makeUp: TUBES,
+  entry: entry(part),
+  practice: USUAL_PRACTICE,
+  reach: 0,
+  unit: 'in',
+  ...over,
+});
+const marksOf = (own: CutTask, kind: string) =>
+  cutPlan(own)
+    .marks.filter((mark) => mark.kind === kind)
+    .map((mark) => mark.at);
+
+// Lengths of opening: common practice, no source. 1 in is 254 tenths of a millimeter.
+describe('a cut cable in a dome', () => {
+  const own = task('dome', {});
+
+  test('64 in of sheath come off; 3 in of strength member and 4 in of ripcord stay', () => {
+    expect(cutPlan(own).opening).toBe(64 * 254);
+    expect(marksOf(own, 'ring cut')).toEqual([16_256]);
+    expect(marksOf(own, 'trim')).toEqual([15_240, 15_494, 15_494]);
+  });
+
+  test('tubes end 450 mm past the sheath, which leaves 1 175.6 mm for the tray', () => {
+    expect(marksOf(own, 'tube cut')).toEqual([11_756]);
+    expect(cutPlan(own).tails).toEqual([{ words: 'fiber past the tube', length: 11_756 }]);
+  });
+
+  // Pieces of 24 in at most: a longer pull can break fibers (common practice).
+  test('the tube comes off in two pieces, neither over 24 in', () => {
+    expect(marksOf(own, 'score')).toEqual([5878]);
+    expect(LONGEST_PULL).toBe(24 * 254);
+    expect(cutPlan(own).checks.every((check) => check.ok)).toBe(true);
+  });
+
+  test('more fiber on the tray than the sheet leaves: the opening grows and it says so', () => {
+    const long = task('dome', {}, { practice: { ...USUAL_PRACTICE, trayFiber: 15_000 } });
+    const plan = cutPlan(long);
+    expect(plan.opening).toBe(4500 + 15_000);
+    expect(plan.checks[0]).toMatchObject({ ok: false });
+    expect(plan.checks[0]!.words).toMatch(/^The sheet’s 64 in would not reach: 76 7\/8 in/);
+  });
+
+  test('a loop that is too short for the bench is said', () => {
+    const plan = cutPlan(task('dome', { loop: 30_000 }, { reach: 50_000, unit: 'mm' }));
+    expect(plan.checks.find((check) => !check.ok)!.words).toBe(
+      'The loop outside is 2000 mm too short to reach the bench at 5000 mm.',
+    );
+  });
+
+  test('a ribbon cable keeps 2.25 in of central tube', () => {
+    const ribbon = task('dome', {}, { makeUp: RIBBONS });
+    expect(marksOf(ribbon, 'tube cut')).toEqual([16_256 - 572]);
+  });
+});
+
+describe('an express cable', () => {
+  const own = task('in-line', {
+    kind: 'express',
+    tubes: [
+      { unit: 3, way: 'dedicate' },
+      { unit: 4, way: 'window' },
+    ],
+  });
+
+  test('two ring cuts 70 in apart', () => {
+    expect(marksOf(own, 'ring cut')).toEqual([0, 17_780]);
+  });
+
+  test('both ways of opening a tube, with the tail each leaves: 70 in less 380 mm, and 70 - 2 x 15 in', () => {
+    expect(cutPlan(own).tails.map(({ length }) => length)).toEqual([13_980, 40 * 254]);
+    expect(marksOf(own, 'window')).toEqual([15 * 254, 55 * 254]);
+  });
+
+  test('what passes through is named as never to be cut', () => {
+    expect(cutPlan(own).whole[0]).toMatch(/^10 tubes pass through: never cut/);
+  });
+
+  test('a basket too small for any coil is said', () => {
+    const narrow = { ...hardware('in-line'), basket: { width: 550, length: 3000, depth: 300 } };
+    const plan = cutPlan({ ...own, hardware: narrow, unit: 'mm' });
+    expect(plan.checks.find((check) => !check.ok)!.words).toMatch(
+      /too narrow for any coil: 60 mm is the least width/,
+    );
+  });
+});
+
+// Common practice: 20 in of sheath, 6 in of tube left, in a small gel-sealed case.
+test('a drop in a gel case: 14 in of fiber, slack for one redo where three are planned', () => {
+  const plan = cutPlan(
+    task('gel-drop', { kind: 'drop', diameter: 45 }, { makeUp: { kind: 'drop', fibers: 4 } }),
+  );
+  expect(plan.opening).toBe(20 * 254);
+  expect(plan.tails[0]!.length).toBe(14 * 254);
+  expect(plan.checks[0]).toEqual({
+    ok: false,
+    words: 'Slack for 1 redo of 1 5/8 in each; 3 planned.',
+  });
+});
+
+// Common practice: one sleeve for every two ribbons, 288 fibers take 12; strip = route + inside.
+test('a rack kit: strip length from route and inside, 12 sleeves for 288 fibers', () => {
+  const plan = cutPlan(task('rack', { route: 30_000, inside: 12_000 }, { makeUp: RIBBONS }));
+  expect(plan.opening).toBe(42_000);
+  expect(plan.tubing[0]).toMatchObject({ count: 12, length: 42_000 });
+  expect(plan.marks.at(-1)).toMatchObject({ kind: 'clamp', at: 42_000 + 318 });
+});
+
+describe('seals', () => {
+  const dome = hardware('dome');
+  const oval = dome.ports[0]!;
+
+  test('the row by the measured diameter; slit for an express cable only', () => {
+    const cut = chooseSeal(dome, oval, 'end', 145, 'mm');
+    expect(cut).toMatchObject({ ok: true, value: { row: { seal: 'Oval seal 2' }, slit: false } });
+    expect(chooseSeal(dome, oval, 'express', 145, 'mm')).toMatchObject({ value: { slit: true } });
+  });
+
+  test('a circumference of 41 mm is a diameter of 13.1 mm', () => {
+    expect(diameterOf(410)).toBe(131);
+  });
+
+  test('on a boundary the row whose middle is nearer, and it says so', () => {
+    const row = (from: number, to: number, seal: string) => ({
+      ...oval.rows[0]!,
+      from,
+      to,
+      seal,
+    });
+    const port = { ...oval, rows: [row(80, 140, 'wide'), row(140, 160, 'narrow')] };
+    const choice = chooseSeal(dome, port, 'end', 140, 'mm');
+    expect(choice).toMatchObject({ value: { row: { seal: 'narrow' } } });
+    expect(choice.ok && choice.value.notes[0]).toMatch(/boundary of narrow and wide/);
+  });
+
+  // A bushing below about half an inch: common practice, no source.
+  test('a bushing below half an inch', () => {
+    expect(chooseSeal(dome, oval, 'end', 126, 'mm')).toMatchObject({ value: { bushing: true } });
+    expect(chooseSeal(dome, oval, 'end', 131, 'mm')).toMatchObject({ value: { bushing: false } });
+  });
+
+  test('what does not fit is said, with what would', () => {
+    const thin = chooseSeal(dome, oval, 'drop', 45, 'mm');
+    expect(thin).toEqual({ ok: false, error: 'Oval takes no drop cable: try Drop port.' });
+    const thick = chooseSeal(dome, oval, 'end', 300, 'mm');
+    expect(thick).toMatchObject({
+      error:
+        '30 mm does not fit Oval, which takes 10 mm to 25 mm: no port of this hardware takes it.',
+    });
+  });
+
+  test('four drops share a port; every hole that stays empty is plugged', () => {
+    const drops = Array.from({ length: 3 }, () => entry({ kind: 'drop', diameter: 45 }));
+    const { ports, left } = sealPorts(dome, [entry({ kind: 'express' }), ...drops], 'mm');
+    expect(left).toEqual([]);
+    const use = (name: string) => ports.find(({ port }) => port.name === name)!;
+    expect(use('Oval')).toMatchObject({ plugs: 1 });
+    expect(use('Drop port').entries).toHaveLength(3);
+    expect(use('Drop port').plugs).toBe(1);
+    expect(use('Round 1').plugs).toBe(1);
+  });
+});
+
+describe('hardware', () => {
+  test('every built-in is whole and asks to be replaced', () => {
+    for (const own of BUILT_IN_HARDWARE) {
+      expect(hardwareSchema.parse(own)).toEqual(own);
+      expect(own.source).toMatch(/replace by your hardware’s own sheet/);
+    }
+    expect(BUILT_IN_HARDWARE.length).toBeGreaterThanOrEqual(5);
+  });
+
+  test.each([
+    [[100, 150], [140, 200], /overlaps the one before, which ends at 15 mm/],
+    [[100, 150], [160, 200], /gap: the range before ends at 15 mm/],
+  ])('ranges %p and %p', (one, other, message) => {
+    const dome = hardware('dome');
+    const [row] = dome.ports[0]!.rows;
+    const rows = [one, other].map(([from, to]) => ({ ...row!, from, to }));
+    const read = hardwareSchema.safeParse({
+      ...dome,
+      ports: [{ ...dome.ports[0]!, rows }],
+    });
+    expect(read.error!.issues[0]).toMatchObject({
+      path: ['ports', 0, 'rows', 1, 'from'],
+      message: expect.stringMatching(message),
+    });
+  });
+});
+
+// 30 mm radius: ITU-T G.652 (from memory). 20 and 10 times the diameter: common practice.
+test('coils and bends', () => {
+  // By hand: pi x 150 + 2 x (320 - 150) = 811.2 mm a turn; 66 in are 1 676.4 mm: 3 turns.
+  expect(coilsIn({ width: 1500, length: 3200 }, 16_764)).toEqual({
+    fits: true,
+    turns: 3,
+    turn: 8112,
+  });
+  expect(coilsIn({ width: 599, length: 3200 }, 100).fits).toBe(false);
+  expect([cableRadius(145, true), cableRadius(145, false)]).toEqual([2900, 1450]);
+});
+
+describe('the order of work', () => {
+  const order = (own: CutTask) => {
+    const plan = cutPlan(own);
+    const port = own.hardware.ports[0]!;
+    const seal = chooseSeal(own.hardware, port, own.entry.kind, own.entry.diameter!, own.unit);
+    return prepSteps(own, plan, seal.ok ? seal.value : null).map(({ key }) => key);
+  };
+
+  // Measure, seal, mark, ring-cut, split, trim, open tubes, clean, group, route (common practice).
+  test('the seal is threaded before the first cut', () => {
+    const keys = order(task('dome', {}));
+    const at = (key: string) => keys.indexOf(key);
+    const wanted = [
+      'diameter',
+      'seal',
+      'mark',
+      'ring',
+      'sheath',
+      'strength',
+      'score',
+      'clean',
+      'route',
+    ];
+    expect([...wanted].sort((a, b) => at(a) - at(b))).toEqual(wanted);
+  });
+
+  test('a tracer is split off before the seal', () => {
+    const keys = order(task('dome', { tracer: true }));
+    expect(keys.indexOf('tracer')).toBeLessThan(keys.indexOf('seal'));
+  });
+
+  test('gel comes off at once or after grouping, as the practice says', () => {
+    const grouped: MakeUp = { kind: 'grouped-tube', tubes: 6, groupsPerTube: 2 };
+    const at = (gel: 'at once' | 'after grouping') => {
+      const keys = order(
+        task('dome', {}, { makeUp: grouped, practice: { ...USUAL_PRACTICE, gel } }),
+      );
+      return keys.indexOf('clean') - keys.indexOf('hitches');
+    };
+    expect(at('at once')).toBeLessThan(0);
+    expect(at('after grouping')).toBeGreaterThan(0);
+  });
+
+  test('every cut has its caution', () => {
+    const own = task('dome', { armoured: true });
+    const steps = prepSteps(own, cutPlan(own), null);
+    for (const key of ['ring', 'sheath', 'score', 'clean', 'bond'])
+      expect(steps.find((step) => step.key === key)!.caution).not.toBeNull();
+    expect(steps.find((step) => step.key === 'bond')!.caution).toMatch(/qualified people/);
+  });
+});

@@ -1,4 +1,10 @@
-import { BUILT_IN_LIMITS, type Attempt, type Evidence, type ProjectDocument } from '@cordel/core';
+import {
+  BUILT_IN_LIMITS,
+  USUAL_PRACTICE,
+  type Attempt,
+  type Evidence,
+  type ProjectDocument,
+} from '@cordel/core';
 import { v7 as uuid } from 'uuid';
 
 const CLOSURES = 100;
@@ -52,6 +58,7 @@ export function largeDocument(): ProjectDocument {
       schemeId: 'tia-598',
       limits: BUILT_IN_LIMITS[0]!,
       trayCapacity: { single: 12, mass: 6 },
+      practice: USUAL_PRACTICE,
       createdAt: '2026-05-04T20:15:00.000Z',
     },
     schemes: [],
@@ -59,6 +66,8 @@ export function largeDocument(): ProjectDocument {
     cables,
     splices,
     plans: [],
+    hardware: [],
+    assemblies: [],
     evidence: splices.flatMap((splice, index): Evidence[] => {
       const attempt = attemptOn(splice.id, (index * 7) % 60);
       const entry = () => ({

@@ -13,6 +13,7 @@ import { Problem, answer, fromDatabase } from './http/problem.ts';
 import { answers, router } from './http/router.ts';
 import { ledgerRoutes } from './ledger/routes.ts';
 import { planRoutes } from './plans/routes.ts';
+import { prepRoutes } from './prep/routes.ts';
 import { projectRoutes } from './projects/routes.ts';
 import { schemeRoutes } from './schemes/routes.ts';
 import { spliceRoutes } from './splices/routes.ts';
@@ -70,6 +71,7 @@ export function createApi(db: Db, log?: Logger) {
     .route('/api', cableRoutes)
     .route('/api', closureRoutes)
     .route('/api', planRoutes)
+    .route('/api', prepRoutes)
     .route('/api', spliceRoutes)
     .route('/api', evidenceRoutes)
     .route('/api', ledgerRoutes)

@@ -5,6 +5,7 @@ import {
   type Limits,
   type ProjectDocument,
   type Splice,
+  USUAL_PRACTICE,
   jointLoss,
   oneWayExcess,
 } from '@cordel/core';
@@ -39,11 +40,14 @@ export function demoDocument(): ProjectDocument {
       schemeId: 'tia-598',
       limits,
       trayCapacity: TRAY,
+      practice: USUAL_PRACTICE,
       createdAt: CREATED,
     },
     schemes: [BUILT_IN_SCHEMES[0]!],
     ...network,
     plans: [],
+    hardware: [],
+    assemblies: [],
     evidence: STORY.flatMap((chapter, index) =>
       tell(chapter, network, limits, seeded(2026 + index)),
     ),

@@ -15,17 +15,21 @@ import {
   unique,
   uuid,
 } from 'drizzle-orm/pg-core';
-import type {
-  Closure,
-  ColourScheme,
-  Limits,
-  MakeUp,
-  Method,
-  Plan,
-  Project,
-  Reading,
-  Ruling,
-  Verdict,
+import {
+  type Assembly,
+  type Closure,
+  type ColourScheme,
+  type Hardware,
+  type Limits,
+  type MakeUp,
+  type Method,
+  type Plan,
+  type Practice,
+  type Project,
+  type Reading,
+  type Ruling,
+  type Verdict,
+  USUAL_PRACTICE,
 } from '@cordel/core';
 
 export const schemes = pgTable('schemes', {
@@ -40,6 +44,7 @@ export const projects = pgTable('projects', {
   schemeId: text('scheme_id').notNull(),
   limits: jsonb().$type<Limits>().notNull(),
   trayCapacity: jsonb('tray_capacity').$type<Project['trayCapacity']>().notNull(),
+  practice: jsonb().$type<Practice>().notNull().default(USUAL_PRACTICE),
   createdAt: timestamp('created_at', { withTimezone: true }).notNull(),
 });
 
@@ -132,6 +137,22 @@ export const plans = pgTable('plans', {
   text: text().notNull(),
   pins: jsonb().$type<Plan['pins']>().notNull(),
   spare: integer().notNull(),
+});
+
+/** Users' own hardware profiles; those that ship are not stored. */
+export const hardware = pgTable('hardware', {
+  id: text().primaryKey(),
+  record: jsonb().$type<Hardware>().notNull(),
+});
+
+/** What meets in a closure: its hardware and the cables that enter. Lengths in tenths of a millimeter. */
+export const assemblies = pgTable('assemblies', {
+  closureId: uuid('closure_id')
+    .primaryKey()
+    .references(() => closures.id),
+  hardwareId: text('hardware_id'),
+  reach: integer().notNull(),
+  entries: jsonb().$type<Assembly['entries']>().notNull(),
 });
 
 /** The order in which evidence was recorded, over all kinds. */

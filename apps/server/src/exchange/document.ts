@@ -11,6 +11,7 @@ import { cables, closures, plans, projects, schemes, splices } from '../db/schem
 import { evidenceOf, record } from '../evidence/queries.ts';
 import { Problem, type ProblemPlace } from '../http/problem.ts';
 import { refresh } from '../ledger/refresh.ts';
+import { assembliesOf, ownHardware, putAssemblies, putHardware } from '../prep/queries.ts';
 import { getPlans } from '../plans/queries.ts';
 import { getCables, getClosures, getProject } from '../projects/queries.ts';
 import { allSchemes } from '../schemes/queries.ts';
@@ -36,6 +37,8 @@ export async function readDocument(db: Db, projectId: string): Promise<ProjectDo
       .where(eq(splices.projectId, projectId))
       .orderBy(asc(splices.id)),
     plans: await getPlans(db, projectId),
+    hardware: await ownHardware(db, projectId),
+    assemblies: await assembliesOf(db, projectId),
     evidence: await evidenceOf(db, eq(splices.projectId, projectId)),
   };
 }
@@ -71,6 +74,8 @@ export async function writeDocument(db: Db, document: ProjectDocument): Promise<
     if (document.cables.length > 0) await tx.insert(cables).values(document.cables);
     for (const closure of parentsFirst(document.closures))
       await tx.insert(closures).values(closure);
+    for (const own of document.hardware) await putHardware(on, own, 'keep');
+    await putAssemblies(on, document.assemblies);
     if (document.plans.length > 0) await tx.insert(plans).values(document.plans);
     await insertSplices(on, document.splices, project.limits.wavelengths);
     await renewHeads(on, project.id);
@@ -135,10 +140,11 @@ function contradictions(document: ProjectDocument, known: ReadonlySet<string>): 
       steps.add(at);
     }
   }
-  document.plans.forEach((plan, index) => {
-    if (!closureMap.has(plan.closureId))
-      complain(`/plans/${index}/closureId`, 'There is no such closure in the document.');
-  });
+  for (const kind of ['plans', 'assemblies'] as const)
+    document[kind].forEach((entry, index) => {
+      if (!closureMap.has(entry.closureId))
+        complain(`/${kind}/${index}/closureId`, 'There is no such closure in the document.');
+    });
   document.splices.forEach((splice, index) => {
     if (!closureMap.has(splice.closureId))
       complain(`/splices/${index}/closureId`, 'There is no such closure in the document.');

@@ -1,7 +1,15 @@
 import { createRoute, z } from '@hono/zod-openapi';
-import { cableSchema, closureSchema, projectSchema, schemeSchema } from '@cordel/core';
+import {
+  assemblySchema,
+  cableSchema,
+  closureSchema,
+  hardwareSchema,
+  projectSchema,
+  schemeSchema,
+} from '@cordel/core';
 import { Problem } from '../http/problem.ts';
 import { answers, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
+import { allHardware, assembliesOf } from '../prep/queries.ts';
 import { allSchemes } from '../schemes/queries.ts';
 import { getCables, getClosures, getProject, listProjects, putProject } from './queries.ts';
 
@@ -15,7 +23,8 @@ const list = createRoute({
 const get = createRoute({
   method: 'get',
   path: '/projects/{projectId}',
-  summary: 'A project with its cables, closures and colour schemes',
+  summary:
+    'A project with its cables, closures, colour schemes, hardware and what meets in its closures',
   request: { params: idParams('projectId') },
   responses: answers(
     z.object({
@@ -23,6 +32,8 @@ const get = createRoute({
       cables: z.array(cableSchema),
       closures: z.array(closureSchema),
       schemes: z.array(schemeSchema),
+      hardware: z.array(hardwareSchema),
+      assemblies: z.array(assemblySchema),
     }),
     'The project',
   ),
@@ -47,6 +58,8 @@ export const projectRoutes = router()
       cables: await getCables(db, projectId),
       closures: await getClosures(db, projectId),
       schemes: [...(await allSchemes(db)).values()],
+      hardware: await allHardware(db),
+      assemblies: await assembliesOf(db, projectId),
     };
     return c.json(body, 200);
   })

@@ -1,5 +1,6 @@
 import {
   BUILT_IN_LIMITS,
+  USUAL_PRACTICE,
   type Attempt,
   type ProjectDocument,
   type Reading,
@@ -66,12 +67,15 @@ export function smallDocument(): ProjectDocument {
       schemeId: 'tia-598',
       limits: BUILT_IN_LIMITS[0]!,
       trayCapacity: { single: 12, mass: 2 },
+      practice: USUAL_PRACTICE,
       createdAt: '2026-05-04T20:15:00.000Z',
     },
     schemes: [],
     closures,
     cables,
     plans: [],
+    hardware: [],
+    assemblies: [],
     splices: [
       ...Array.from({ length: 12 }, (_, index) => splice(closures[0]!.id, index + 1, a, b)),
       ...Array.from({ length: 4 }, (_, index) => splice(closures[1]!.id, index + 1, b, c)),

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { cableSchema } from './cable.ts';
 import { closureSchema } from './closure.ts';
 import { evidenceSchema } from './evidence.ts';
+import { assemblySchema, hardwareSchema } from './hardware.ts';
 import { planSchema } from './plan.ts';
 import { projectSchema } from './project.ts';
 import { schemeSchema } from './scheme.ts';
@@ -21,6 +22,10 @@ export const documentSchema = z.object({
   splices: z.array(spliceSchema),
   /** Plans that were written; a closure without one has its splices only. */
   plans: z.array(planSchema).default([]),
+  /** Users’ own hardware profiles that the closures use. */
+  hardware: z.array(hardwareSchema).default([]),
+  /** What meets in each closure, where it is described. */
+  assemblies: z.array(assemblySchema).default([]),
   evidence: z.array(evidenceSchema),
 });
 

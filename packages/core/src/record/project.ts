@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { idSchema, nameSchema, timeSchema } from './basics.ts';
 import { trayCapacitySchema } from './closure.ts';
 import { limitsSchema } from './limits.ts';
+import { USUAL_PRACTICE, practiceSchema } from './practice.ts';
 
 export const distanceUnitSchema = z.enum(['km', 'm', 'mi', 'ft']);
 export type DistanceUnit = z.infer<typeof distanceUnitSchema>;
@@ -15,6 +16,8 @@ export const projectSchema = z.object({
   limits: limitsSchema,
   /** Places on a tray where a list says nothing of its capacity. */
   trayCapacity: trayCapacitySchema,
+  /** How the crew works where schools differ. */
+  practice: practiceSchema.default(USUAL_PRACTICE),
   createdAt: timeSchema,
 });
 

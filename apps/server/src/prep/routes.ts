@@ -1,0 +1,45 @@
+import { createRoute, z } from '@hono/zod-openapi';
+import { assemblySchema, hardwareSchema } from '@cordel/core';
+import { Problem } from '../http/problem.ts';
+import { answers, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
+import { allHardware, describeClosure, putHardware } from './queries.ts';
+
+const list = createRoute({
+  method: 'get',
+  path: '/hardware',
+  summary: 'Hardware profiles: those that ship and the users’ own',
+  responses: answers(z.array(hardwareSchema), 'The profiles'),
+});
+
+const put = createRoute({
+  method: 'put',
+  path: '/hardware/{hardwareId}',
+  summary: 'Add a hardware profile of your own, or change it',
+  request: { params: z.object({ hardwareId: z.string() }), body: jsonBody(hardwareSchema) },
+  responses: answers(savedSchema, 'Saved'),
+});
+
+const describe = createRoute({
+  method: 'put',
+  path: '/assemblies/{closureId}',
+  summary: 'Describe what meets in a closure: hardware, cables, ports',
+  request: { params: idParams('closureId'), body: jsonBody(assemblySchema) },
+  responses: answers(savedSchema, 'Saved'),
+});
+
+export const prepRoutes = router()
+  .openapi(list, async (c) => c.json(await allHardware(c.var.db), 200))
+  .openapi(put, async (c) => {
+    const record = c.req.valid('json');
+    if (record.id !== c.req.valid('param').hardwareId)
+      throw new Problem(422, 'The id of the body is not that of the path.');
+    await putHardware(c.var.db, record);
+    return c.json({ id: record.id }, 200);
+  })
+  .openapi(describe, async (c) => {
+    const assembly = c.req.valid('json');
+    if (assembly.closureId !== c.req.valid('param').closureId)
+      throw new Problem(422, 'The closure of the body is not that of the path.');
+    await describeClosure(c.var.db, assembly);
+    return c.json({ id: assembly.closureId }, 200);
+  });

@@ -3,6 +3,7 @@ import type { Browser, Page } from 'puppeteer-core';
 import {
   type Person,
   type Server,
+  fill,
   newPerson,
   press,
   pressText,
@@ -55,11 +56,12 @@ const step = (name: string, work: () => Promise<void>) =>
   });
 
 describe('planning a closure on a phone', () => {
-  step('an imported closure shows its splices in lines', async () => {
+  step('a closure shows its splices in lines', async () => {
     await page().goto(server.url, { waitUntil: 'networkidle0' });
     await pressText(page(), 'Dairy lane');
     await press(page(), 'Splice plan and trays');
     await sees(page(), 'splice C tubes 1-11 to D 1-132');
+    await sees(page(), 'reserve D 133-144');
     await sees(page(), '144 splices planned, 144 of them here already.');
   });
 
@@ -84,12 +86,9 @@ describe('planning a closure on a phone', () => {
   });
 
   step('a line made by thumb is added, weighed and carried out', async () => {
+    await writeLines(page(), 'splice C tubes 1-11 to D 1-132\nsplice C 133-138 to E 1-6');
     await press(page(), 'Reserve D 133-144');
     await sees(page(), 'reserve D 133-144');
-    await writeLines(
-      page(),
-      'splice C tubes 1-11 to D 1-132\nsplice C 133-138 to E 1-6\nreserve D 133-144\n',
-    );
     // Six planned splices of E are not made yet: they may be dropped.
     await sees(page(), /Drops 6\. C 139 to E 7, tray 12 slot 7/);
     await press(page(), 'Make a line by thumb');
@@ -118,7 +117,63 @@ describe('planning a closure on a phone', () => {
     await sees(page(), /A 1 blue · asked for tube 1 blue Toll cottage .* B 1 blue/);
     // Toll cottage at 3.1 km and Sluice bridge at 7.4 km: 4.3 km of B lie between.
     await sees(page(), /B 1 blue tube 1 blue · 4\.3 km/);
-    await sees(page(), /Dairy vat house\. E 5-6 end in the air here/);
+    await sees(page(), /Top barn\. U 13-144 end in the air here/);
+  });
+
+  step('the cut plan of a cable, its seal and its steps', async () => {
+    await page().goto(server.url, { waitUntil: 'networkidle0' });
+    await pressText(page(), 'School rise');
+    await press(page(), 'Open the cables');
+    // 15.2 mm: the second row of the oval port, 13 to 16 mm.
+    await sees(page(), /Cable D .* Oval: Oval seal 2, 3 layers, small clip, not slit/);
+    // 64 in are 1625.6 mm; 450 mm to the tray leave 1175.6 mm of fiber.
+    await sees(page(), /1626 mm of sheath comes off\. Tape zero: the end of the cable/);
+    await sees(page(), /Tail: fiber past the tube 1175 mm/);
+    await sees(page(), /Steps: 0 of \d+ done/);
+    await pressText(page(), 'The right cable, dark, and the kit complete');
+    await sees(page(), /Steps: 1 of \d+ done/);
+    await page().reload({ waitUntil: 'networkidle0' });
+    await sees(page(), /Steps: 1 of \d+ done/);
+  });
+
+  step('a diameter that fits no port is said, with what would', async () => {
+    await press(page(), 'Change how D enters');
+    await fill(page(), 'Diameter of D', '1.5 in');
+    await page().keyboard.press('Tab');
+    await sees(page(), /No port left\. No free port of Dome, six ports takes 38 mm/);
+    await fill(page(), 'Diameter of D', '-3');
+    await page().keyboard.press('Tab');
+    await sees(page(), /A length cannot be negative/);
+    await fill(page(), 'Diameter of D', 'c 47.8 mm');
+    await page().keyboard.press('Tab');
+    await sees(page(), /Cable D .* Oval: Oval seal 2/);
+  });
+
+  step('an express cable shows what must not be cut', async () => {
+    await page().goto(server.url, { waitUntil: 'networkidle0' });
+    const [project] = await readApi<{ id: string }[]>(server, '/projects');
+    const { closures } = await readApi<{ closures: { id: string; name: string }[] }>(
+      server,
+      `/projects/${project!.id}`,
+    );
+    const school = closures.find((closure) => closure.name === 'School')!;
+    await page().goto(`${server.url}/p/${project!.id}/route/${school.id}/open`, {
+      waitUntil: 'networkidle0',
+    });
+    await sees(page(), /Do not cut\. 1 tube passes through: never cut, scored or bent/);
+    // 70 in are 1778 mm; 380 mm to the tray leave 1398 mm.
+    await sees(page(), /Tail: a dedicated tube leaves 1398 mm/);
+  });
+
+  step('the van is packed for a closure, against what is in stock', async () => {
+    await page().goto(server.url, { waitUntil: 'networkidle0' });
+    await press(page(), 'Kit');
+    await pressText(page(), 'Pack the van');
+    await press(page(), 'School rise');
+    // 132 single splices to make and 5 in 100 for redos: 138.6, so 139.
+    await sees(page(), /Single-fiber sleeves, 60 mm with 5 % for redos 139 pieces/);
+    await fill(page(), 'Single-fiber sleeves, 60 mm in stock', '100');
+    await sees(page(), '39 pieces short');
   });
 
   step('without trouble on the page', async () => {

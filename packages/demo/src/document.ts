@@ -10,6 +10,7 @@ import {
   oneWayExcess,
 } from '@cordel/core';
 import { type Network, TRAY, layOut } from './network.ts';
+import { describeClosures } from './opening.ts';
 import { type Random, countedIds, seeded } from './random.ts';
 import { type Chapter, type Lesson, STORY } from './story.ts';
 
@@ -45,9 +46,8 @@ export function demoDocument(): ProjectDocument {
     },
     schemes: [BUILT_IN_SCHEMES[0]!],
     ...network,
-    plans: [],
+    ...describeClosures(network.closures, network.cables, network.splices, id),
     hardware: [],
-    assemblies: [],
     evidence: STORY.flatMap((chapter, index) =>
       tell(chapter, network, limits, seeded(2026 + index)),
     ),

@@ -16,18 +16,19 @@ import type { Write } from './outbox';
 import { type ProjectSetting, type Work, newSetting } from './setting';
 
 /** Records with those that wait to be sent in their places. */
-function withPending<Item extends { id: string }>(
+function withPending<Item extends { id: string } | { closureId: string }>(
   items: readonly Item[],
   writes: readonly Write[],
   path: string,
   belongs: (item: Item) => boolean = () => true,
 ): Item[] {
-  const merged = new Map(items.map((item) => [item.id, item]));
+  const idOf = (item: Item) => ('id' in item ? item.id : item.closureId);
+  const merged = new Map(items.map((item) => [idOf(item), item]));
   for (const write of writes) {
     if (write.state !== 'waiting' || write.method !== 'PUT' || !write.path.startsWith(path))
       continue;
     const item = write.body as Item;
-    if (belongs(item)) merged.set(item.id, item);
+    if (belongs(item)) merged.set(idOf(item), item);
   }
   return [...merged.values()];
 }
@@ -74,6 +75,10 @@ export function useProject(projectId: string) {
         (closure) => closure.projectId === projectId,
       ),
       schemes: withPending(held.schemes, writes, '/api/schemes/'),
+      hardware: withPending(held.hardware, writes, '/api/hardware/'),
+      assemblies: withPending(held.assemblies, writes, '/api/assemblies/', ({ closureId }) =>
+        held.closures.some((closure) => closure.id === closureId),
+      ),
     };
   }, [query.data, pending, writes, projectId]);
   return { ...query, data };

@@ -1,9 +1,12 @@
 import {
+  type Assembly,
+  BUILT_IN_HARDWARE,
   BUILT_IN_SCHEMES,
   type Cable,
   type Closure,
   type ColourScheme,
   type Evidence,
+  type Hardware,
   type Project,
   type Splice,
 } from '@cordel/core';
@@ -13,6 +16,8 @@ export interface ProjectSetting {
   cables: Cable[];
   closures: Closure[];
   schemes: ColourScheme[];
+  hardware: Hardware[];
+  assemblies: Assembly[];
 }
 
 export interface Work {
@@ -27,4 +32,6 @@ export const newSetting = (project: Project): ProjectSetting => ({
   cables: [],
   closures: [],
   schemes: [...BUILT_IN_SCHEMES],
+  hardware: [...BUILT_IN_HARDWARE],
+  assemblies: [],
 });

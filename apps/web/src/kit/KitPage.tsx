@@ -25,6 +25,7 @@ export function KitPage() {
     { to: 'settings', label: 'Project and limits', says: project.limits.name },
     { to: 'cables', label: 'Cables', says: plural(cables.length, 'cable') },
     { to: 'closures', label: 'Closures', says: plural(closures.length, 'closure') },
+    { to: 'pack', label: 'Pack the van', says: 'what closures take' },
     { to: 'schemes', label: 'Colour schemes', says: plural(schemes.length, 'scheme') },
     { to: 'import', label: 'Bring in a splice list', says: 'CSV, with a preview' },
   ];

@@ -52,6 +52,7 @@ export function ProjectFields({ control, setValue, schemes }: Props) {
         </View>
       </View>
       <LimitFields control={control} setValue={setValue} />
+      <PracticeFields control={control} />
     </View>
   );
 }
@@ -63,7 +64,7 @@ function Pick({
   options,
 }: {
   control: FormControl;
-  name: 'distance' | 'schemeId';
+  name: 'distance' | 'schemeId' | 'practice.tubeTool' | 'practice.gel';
   label: string;
   options: [string, string][];
 }) {
@@ -80,6 +81,50 @@ function Pick({
         />
       )}
     />
+  );
+}
+
+/** Where schools differ, and what redos cost. */
+function PracticeFields({ control }: Pick<Props, 'control'>) {
+  const loose = control as unknown as Control<ProjectForm>;
+  return (
+    <View style={{ gap: 16 }}>
+      <Txt kind="name" heading={2}>
+        Practice
+      </Txt>
+      <Pick
+        control={control}
+        name="practice.tubeTool"
+        label="Tubes are opened with"
+        options={[
+          ['scorer', 'fixed-depth scorer'],
+          ['stripper', 'wire stripper'],
+        ]}
+      />
+      <Pick
+        control={control}
+        name="practice.gel"
+        label="Gel comes off"
+        options={[
+          ['at once', 'at once'],
+          ['after grouping', 'once groups are told apart'],
+        ]}
+      />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
+        <Field control={loose} name="practice.trayFiber" label="Fiber on a tray" />
+        <Field control={loose} name="practice.redoEats" label="A redo eats" />
+      </View>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
+        <Field control={loose} name="practice.redos" label="Redos to leave slack for" numeric />
+        <Field
+          control={loose}
+          name="practice.redoPercent"
+          label="Redos expected"
+          unit="%"
+          numeric
+        />
+      </View>
+    </View>
   );
 }
 

@@ -1,4 +1,10 @@
-import { BUILT_IN_LIMITS, type Project, limitsSchema, projectSchema } from '@cordel/core';
+import {
+  BUILT_IN_LIMITS,
+  type Project,
+  USUAL_PRACTICE,
+  limitsSchema,
+  projectSchema,
+} from '@cordel/core';
 import { projectForm, projectFormSchema, toProject } from './projectForm';
 
 const project: Project = {
@@ -8,6 +14,7 @@ const project: Project = {
   schemeId: 'tia-598',
   limits: BUILT_IN_LIMITS[0]!,
   trayCapacity: { single: 12, mass: 6 },
+  practice: USUAL_PRACTICE,
   createdAt: '2026-05-04T20:15:00.000Z',
 };
 const form = projectForm(project);

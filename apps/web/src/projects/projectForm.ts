@@ -4,11 +4,16 @@ import {
   type Limits,
   type Project,
   distanceUnitSchema,
+  formatLength,
   formatLoss,
   gradeSchema,
+  lengthUnitOf,
   limitsSchema,
   nameSchema,
+  parseLength,
   parseLoss,
+  practiceSchema,
+  spellLength,
 } from '@cordel/core';
 
 /** A limit typed in dB; empty for none. */
@@ -45,6 +50,18 @@ const wavelengthsText = z.string().transform((text, context): number[] => {
   return z.NEVER;
 });
 
+/** A length typed with its unit, or in millimeters. */
+const lengthText = (least: number, most: number) =>
+  z.string().transform((text, context): number => {
+    const read = parseLength(text, 'mm', most);
+    if (read.ok && read.value >= least) return read.value;
+    context.addIssue({
+      code: 'custom',
+      message: read.ok ? `At least ${formatLength(least, 'mm')}.` : read.error,
+    });
+    return z.NEVER;
+  });
+
 const bySleeve = z.object({ single: limitText, mass: limitText });
 
 /** A project as a form types it: figures as text, read into a record when it is sent. */
@@ -54,6 +71,14 @@ export const projectFormSchema = z
     distance: distanceUnitSchema,
     schemeId: z.string().min(1, 'Choose a colour scheme.'),
     trayCapacity: z.object({ single: countText(0, 96), mass: countText(0, 24) }),
+    practice: z.object({
+      tubeTool: practiceSchema.shape.tubeTool,
+      gel: practiceSchema.shape.gel,
+      trayFiber: lengthText(1000, 50_000),
+      redos: countText(0, 20),
+      redoEats: lengthText(10, 5000),
+      redoPercent: countText(0, 100),
+    }),
     limits: z.object({
       name: z.string().trim().min(1, 'Name the limits.'),
       source: z.string().trim().min(1, 'Say where the figures come from.'),
@@ -112,8 +137,18 @@ export const projectForm = (project: Omit<Project, 'id' | 'createdAt'>): Project
     single: String(project.trayCapacity.single),
     mass: String(project.trayCapacity.mass),
   },
+  practice: {
+    ...project.practice,
+    trayFiber: spell(project.practice.trayFiber, project),
+    redos: String(project.practice.redos),
+    redoEats: spell(project.practice.redoEats, project),
+    redoPercent: String(project.practice.redoPercent),
+  },
   limits: limitsForm(project.limits),
 });
+
+const spell = (length: number, project: Pick<Project, 'units'>): string =>
+  spellLength(length, lengthUnitOf(project.units.distance));
 
 /** The record a form stands for. */
 export function toProject(form: ReadProjectForm, id: string, createdAt: string): Project {

@@ -112,6 +112,10 @@ function NextStep({ row }: { row: ClosureRow }) {
       ) : null}
       <Press label="Splice plan and trays" onPress={plan} />
       <Press
+        label="Open the cables"
+        onPress={() => router.push(`/p/${project.id}/route/${row.closureId}/open` as never)}
+      />
+      <Press
         label="All splices"
         onPress={() =>
           router.push(`/p/${project.id}/ledger?view=splices&closure=${row.closureId}` as never)

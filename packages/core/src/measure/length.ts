@@ -31,6 +31,13 @@ export function parseLength(text: string, unit: LengthUnit, most = MOST_LENGTH):
   return read;
 }
 
+/** Prints a length for a form, so that it reads back as the same: in the unit where that can be. */
+export function spellLength(tenths: number, unit: LengthUnit): string {
+  const text = formatLength(tenths, unit, 'near');
+  const back = parseLength(text, unit, Infinity);
+  return back.ok && back.value === tenths ? text : `${tenths / 10} mm`;
+}
+
 const ROUND = { up: Math.ceil, down: Math.floor, near: Math.round };
 
 /** An eighth of an inch is no whole number of tenths: what was typed lies up to half a tenth off. */

@@ -147,7 +147,7 @@ function expressPlan(task: CutTask): CutPlan {
   const untouched = total - entry.tubes.length;
   if (untouched > 0)
     plan.whole.push(
-      `${plural(untouched, makeUp.kind === 'ribbon' ? 'ribbon' : 'tube')} pass through: never cut, scored or bent; store them in the basket.`,
+      `${plural(untouched, makeUp.kind === 'ribbon' ? 'ribbon' : 'tube')} ${untouched === 1 ? 'passes' : 'pass'} through: never cut, scored or bent; store them in the basket.`,
     );
   const coils = coilsIn(hardware.basket, opening);
   plan.checks.push(

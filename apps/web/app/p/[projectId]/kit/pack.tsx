@@ -1,0 +1,1 @@
+export { PackPage as default } from '@/kit/PackPage';

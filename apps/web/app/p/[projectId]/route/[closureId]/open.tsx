@@ -1,0 +1,1 @@
+export { OpenPage as default } from '@/prep/OpenPage';

@@ -1,0 +1,190 @@
+import { useQueries } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { TextInput } from 'react-native-paper';
+import { type KitItem, judgeSplice, kitList, plural, standingOf, writeCsv } from '@cordel/core';
+import { read } from '@/data/api';
+import type { Work } from '@/data/setting';
+import { useKept } from '@/data/storage';
+import { openedClosure } from '@/prep/useAssembly';
+import { type ProjectView, useProjectView } from '@/projects/context';
+import { Notice, Waiting } from '@/ui/Notice';
+import { Page } from '@/ui/Page';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { useInks } from '@/ui/theme';
+
+/** What is packed and in stock, kept on this device. */
+interface Van {
+  closures: string[];
+  stock: Record<string, number>;
+  packed: string[];
+}
+
+const EMPTY: Van = { closures: [], stock: {}, packed: [] };
+
+/** What a set of closures takes, against what is in stock, as a checklist. */
+export function PackPage() {
+  const view = useProjectView();
+  const { project, closures } = view;
+  const [text, setText] = useKept(`cordel.van.${project.id}`, '');
+  const van = readVan(text);
+  const change = (part: Partial<Van>) => setText(JSON.stringify({ ...van, ...part }));
+  const chosen = closures.filter((closure) => van.closures.includes(closure.id));
+  const works = useQueries({
+    queries: chosen.map((closure) => ({
+      queryKey: ['work', closure.id],
+      queryFn: () => read<Work>(`/api/closures/${closure.id}/work`),
+    })),
+  });
+  const ready = works.flatMap((work) => (work.data ? [work.data] : []));
+  const items = useMemo(() => itemsOf(ready, view), [ready, view]);
+  const toggle = (list: readonly string[], key: string) =>
+    list.includes(key) ? list.filter((other) => other !== key) : [...list, key];
+  const failed = works.find((work) => work.error)?.error ?? null;
+  return (
+    <Page title="Pack the van" above={project.name} back={`/p/${project.id}/kit`}>
+      <Txt ink="ink2">For which closures?</Txt>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        {closures.map((closure) => {
+          const on = van.closures.includes(closure.id);
+          return (
+            <Press
+              key={closure.id}
+              role="checkbox"
+              aria-checked={on}
+              look={on ? 'dark' : 'plain'}
+              label={closure.name}
+              onPress={() => change({ closures: toggle(van.closures, closure.id) })}
+            />
+          );
+        })}
+      </View>
+      {failed ? <Waiting error={failed} /> : null}
+      {chosen.length === 0 ? (
+        <Notice>Choose closures: what they take is counted from their plans and hardware.</Notice>
+      ) : (
+        <>
+          <Txt kind="strong">{`${plural(items.length, 'item')} for ${plural(chosen.length, 'closure')}; redos expected ${project.practice.redoPercent} %`}</Txt>
+          {items.map((item) => (
+            <ItemRow
+              key={item.item}
+              item={item}
+              stock={van.stock[item.item]}
+              packed={van.packed.includes(item.item)}
+              onStock={(count) => change({ stock: { ...van.stock, [item.item]: count } })}
+              onPack={() => change({ packed: toggle(van.packed, item.item) })}
+            />
+          ))}
+          <Press
+            label="Save as CSV"
+            icon="download"
+            look="next"
+            onPress={() => saveCsv(project.name, items, van)}
+          />
+        </>
+      )}
+    </Page>
+  );
+}
+
+interface ItemRowProps {
+  item: KitItem;
+  stock: number | undefined;
+  packed: boolean;
+  onStock(count: number): void;
+  onPack(): void;
+}
+
+function ItemRow({ item, stock, packed, onStock, onPack }: ItemRowProps) {
+  const inks = useInks();
+  const short = stock === undefined ? 0 : Math.max(0, item.count - stock);
+  return (
+    <View
+      style={{
+        flexDirection: 'row',
+        flexWrap: 'wrap',
+        gap: 10,
+        alignItems: 'center',
+        borderBottomWidth: 1,
+        borderColor: inks.rule,
+        paddingBottom: 8,
+      }}
+    >
+      <Press
+        role="checkbox"
+        aria-checked={packed}
+        aria-label={`${item.item} packed`}
+        icon={packed ? 'checkbox-marked-outline' : 'checkbox-blank-outline'}
+        onPress={onPack}
+      >
+        <></>
+      </Press>
+      <View style={{ flex: 1, minWidth: 150 }}>
+        <Txt kind="strong">{item.item}</Txt>
+        <Txt ink="ink2">{item.why}</Txt>
+        {short > 0 ? <Txt ink="accent" kind="strong">{`${short} ${item.unit} short`}</Txt> : null}
+      </View>
+      <Txt kind="name">{`${item.count} ${item.unit}`}</Txt>
+      <TextInput
+        mode="outlined"
+        label="In stock"
+        aria-label={`${item.item} in stock`}
+        inputMode="numeric"
+        value={stock === undefined ? '' : String(stock)}
+        onChangeText={(typed) => {
+          if (/^\d{1,6}$/.test(typed)) onStock(Number(typed));
+        }}
+        style={{ width: 110 }}
+        outlineStyle={{ borderWidth: 2 }}
+      />
+    </View>
+  );
+}
+
+function readVan(text: string): Van {
+  try {
+    return text === '' ? EMPTY : { ...EMPTY, ...(JSON.parse(text) as Partial<Van>) };
+  } catch {
+    return EMPTY;
+  }
+}
+
+/** Counts from splices still to be made and from what enters each closure. */
+function itemsOf(works: readonly Work[], view: ProjectView): KitItem[] {
+  const { limits, practice } = view.project;
+  const closures = works.map((work) => {
+    const opened = openedClosure(work.closure, view);
+    const open = work.splices.filter((splice) => {
+      const own = work.evidence.filter((entry) => entry.spliceId === splice.id);
+      const { verdict, redo } = judgeSplice(standingOf(own), splice.method, limits);
+      return verdict === 'open' || redo;
+    });
+    return {
+      hardware: opened.hardware,
+      splices: open,
+      ports: open.length === 0 ? [] : opened.ports,
+      entries:
+        open.length === 0
+          ? []
+          : opened.entries.map(({ entry, cable, plan }) => ({ entry, makeUp: cable.makeUp, plan })),
+    };
+  });
+  return kitList(closures, practice, (id) => view.cable(id)?.makeUp.kind !== 'ribbon');
+}
+
+function saveCsv(project: string, items: readonly KitItem[], van: Van): void {
+  const text = writeCsv(
+    ['item', 'count', 'unit', 'in stock', 'short', 'packed', 'why'],
+    items.map(({ item, count, unit, why }) => {
+      const stock = van.stock[item] ?? null;
+      const short = stock === null ? null : Math.max(0, count - stock);
+      return [item, count, unit, stock, short, van.packed.includes(item) ? 'yes' : 'no', why];
+    }),
+  );
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(new Blob([text], { type: 'text/csv' }));
+  link.download = `${project} kit.csv`;
+  link.click();
+  URL.revokeObjectURL(link.href);
+}

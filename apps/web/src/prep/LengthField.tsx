@@ -1,0 +1,68 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { HelperText, TextInput } from 'react-native-paper';
+import { type LengthUnit, diameterOf, parseLength, spellLength } from '@cordel/core';
+
+interface LengthFieldProps {
+  label: string;
+  value: number | null;
+  unit: LengthUnit;
+  least?: number;
+  most?: number;
+  /** Whether “c 41 mm” is read as a circumference. */
+  around?: boolean;
+  hint?: string;
+  onChange(tenths: number): void;
+}
+
+/** A length typed freely with its unit; it is taken when the field is left. */
+export function LengthField({
+  label,
+  value,
+  unit,
+  least = 0,
+  most,
+  around,
+  hint,
+  onChange,
+}: LengthFieldProps) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const [problem, setProblem] = useState('');
+  const shown = typed ?? (value === null ? '' : spellLength(value, unit));
+  const take = () => {
+    if (typed === null || typed.trim() === '') return setTyped(null);
+    const circumference = around && /^c\s*/i.test(typed);
+    const read = parseLength(typed.replace(/^c\s*/i, ''), unit, most);
+    if (!read.ok) return setProblem(read.error);
+    const tenths = circumference ? diameterOf(read.value) : read.value;
+    if (tenths < least) return setProblem(`At least ${spellLength(least, unit)}.`);
+    setProblem('');
+    setTyped(null);
+    onChange(tenths);
+  };
+  return (
+    <View style={{ flex: 1, minWidth: 140 }}>
+      <TextInput
+        mode="outlined"
+        label={label}
+        aria-label={label}
+        value={shown}
+        error={problem !== ''}
+        onChangeText={setTyped}
+        onBlur={take}
+        onSubmitEditing={take}
+        outlineStyle={{ borderWidth: 2 }}
+      />
+      {problem !== '' || hint ? (
+        <HelperText
+          type={problem === '' ? 'info' : 'error'}
+          visible
+          padding="none"
+          style={{ fontSize: 14 }}
+        >
+          {problem === '' ? hint : problem}
+        </HelperText>
+      ) : null}
+    </View>
+  );
+}

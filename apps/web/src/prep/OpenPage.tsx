@@ -1,0 +1,123 @@
+import { useLocalSearchParams } from 'expo-router';
+import { View } from 'react-native';
+import { plural } from '@cordel/core';
+import { useWork } from '@/data/queries';
+import { useProjectView } from '@/projects/context';
+import { Choice } from '@/ui/Field';
+import { Leaf } from '@/ui/Leaf';
+import { Empty, Notice } from '@/ui/Notice';
+import { Page } from '@/ui/Page';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { useWide } from '@/ui/useWide';
+import { EntryPart } from './EntryPart';
+import { LengthField } from './LengthField';
+import { type AssemblyHook, type OpenedClosure, useAssembly } from './useAssembly';
+
+/** Opening a closure's cables: hardware, what enters, seals, cut plans and steps. */
+export function OpenPage() {
+  const { closureId } = useLocalSearchParams<{ closureId: string }>();
+  const { project } = useProjectView();
+  const hook = useAssembly(closureId);
+  const wide = useWide();
+  const { opened, closure } = hook;
+  return (
+    <Page
+      title="Open the cables"
+      above={closure?.name ?? project.name}
+      back={`/p/${project.id}/route/${closureId}`}
+      right={<Press label="Print" icon="printer-outline" onPress={() => window.print()} />}
+    >
+      {opened ? (
+        <>
+          <HardwarePart hook={hook} opened={opened} />
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 16 }}>
+            {opened.entries.map((item) => (
+              <View key={item.entry.id} style={{ width: wide ? '48%' : '100%' }}>
+                <EntryPart hook={hook} opened={opened} item={item} />
+              </View>
+            ))}
+          </View>
+          <AddCable hook={hook} opened={opened} closureId={closureId} />
+          {opened.hardware && opened.entries.length > 0 ? <Plugs opened={opened} /> : null}
+        </>
+      ) : (
+        <Empty title="Not here">There is no such closure in this project.</Empty>
+      )}
+    </Page>
+  );
+}
+
+function HardwarePart({ hook, opened }: { hook: AssemblyHook; opened: OpenedClosure }) {
+  const { hardware } = useProjectView();
+  return (
+    <Leaf style={{ gap: 10 }}>
+      <Choice
+        label="Hardware"
+        value={opened.assembly.hardwareId ?? ''}
+        options={hardware.map(({ id, name }) => ({ value: id, label: name }))}
+        onChange={(hardwareId) => hook.save({ hardwareId })}
+      />
+      {opened.hardware ? <Txt ink="ink2">{opened.hardware.source}</Txt> : null}
+      <LengthField
+        label="From the closure to where it is spliced"
+        value={opened.assembly.reach}
+        unit={opened.unit}
+        most={200_000}
+        onChange={(reach) => hook.save({ reach })}
+      />
+    </Leaf>
+  );
+}
+
+function AddCable({
+  hook,
+  opened,
+  closureId,
+}: {
+  hook: AssemblyHook;
+  opened: OpenedClosure;
+  closureId: string;
+}) {
+  const { cables } = useProjectView();
+  const work = useWork(closureId);
+  const used = new Set(
+    (work.data?.splices ?? []).flatMap((splice) => [splice.cableA, splice.cableB]),
+  );
+  const entered = new Set(opened.assembly.entries.map((entry) => entry.cableId));
+  const open = cables.filter((cable) => !entered.has(cable.id));
+  // Cables that the splices name come first: they must enter here.
+  const sorted = [...open].sort((a, b) => Number(used.has(b.id)) - Number(used.has(a.id)));
+  if (open.length === 0) return null;
+  const missing = open.filter((cable) => used.has(cable.id));
+  return (
+    <View style={{ gap: 8 }}>
+      {missing.length > 0 ? (
+        <Notice word="Enter here too.">
+          {`${missing.map((cable) => cable.name).join(', ')}: spliced in this closure.`}
+        </Notice>
+      ) : null}
+      <Txt ink="ink2">Add a cable that enters</Txt>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        {sorted.map((cable) => (
+          <Press
+            key={cable.id}
+            label={`Add ${cable.name}`}
+            look={used.has(cable.id) ? 'next' : 'plain'}
+            onPress={() => hook.add(cable)}
+          />
+        ))}
+      </View>
+    </View>
+  );
+}
+
+function Plugs({ opened }: { opened: OpenedClosure }) {
+  const empty = opened.ports.filter((use) => use.plugs > 0);
+  if (empty.length === 0) return null;
+  return (
+    <Notice word="Plug every unused hole.">
+      {empty.map(({ port, plugs }) => `${port.name}: ${plural(plugs, 'plug')}`).join('; ')}
+    </Notice>
+  );
+}

@@ -1,0 +1,39 @@
+import { View } from 'react-native';
+import type { PrepStep } from '@cordel/core';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+
+interface StepListProps {
+  steps: readonly PrepStep[];
+  done: readonly string[];
+  onTick(key: string, ticked: boolean): void;
+}
+
+/** Steps to tick off with a thumb, each with its caution. */
+export function StepList({ steps, done, onTick }: StepListProps) {
+  return (
+    <View style={{ gap: 8 }}>
+      {steps.map((step, index) => {
+        const ticked = done.includes(step.key);
+        return (
+          <Press
+            key={step.key}
+            role="checkbox"
+            aria-checked={ticked}
+            icon={ticked ? 'checkbox-marked-outline' : 'checkbox-blank-outline'}
+            style={{ justifyContent: 'flex-start', paddingVertical: 8 }}
+            onPress={() => onTick(step.key, !ticked)}
+          >
+            <View style={{ flex: 1 }}>
+              <Txt>
+                <Txt kind="strong">{`${index + 1}. `}</Txt>
+                {step.words}
+              </Txt>
+              {step.caution ? <Txt ink="accent">{step.caution}</Txt> : null}
+            </View>
+          </Press>
+        );
+      })}
+    </View>
+  );
+}

@@ -1,0 +1,41 @@
+import { View } from 'react-native';
+import { type CableEntry, type MakeUp, fiberCount, unitSize } from '@cordel/core';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+
+interface TubeWaysProps {
+  makeUp: MakeUp;
+  tubes: CableEntry['tubes'];
+  onChange(tubes: CableEntry['tubes']): void;
+}
+
+const NEXT = { whole: 'dedicate', dedicate: 'window', window: 'whole' } as const;
+const WORDS = { whole: 'whole', dedicate: 'cut', window: 'window' };
+
+/** Which tubes of an express cable are opened, and how: each press goes on to the next way. */
+export function TubeWays({ makeUp, tubes, onChange }: TubeWaysProps) {
+  const count = fiberCount(makeUp) / unitSize(makeUp);
+  const wayOf = (unit: number) => tubes.find((tube) => tube.unit === unit)?.way ?? 'whole';
+  const turn = (unit: number) => {
+    const others = tubes.filter((tube) => tube.unit !== unit);
+    const way = NEXT[wayOf(unit)];
+    onChange(way === 'whole' ? others : [...others, { unit, way }]);
+  };
+  return (
+    <View style={{ gap: 6 }}>
+      <Txt ink="ink2">
+        Tubes that are opened: press for cut and dedicated, again for a window, again for whole
+      </Txt>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        {Array.from({ length: count }, (_, index) => index + 1).map((unit) => (
+          <Press
+            key={unit}
+            label={`${unit} ${WORDS[wayOf(unit)]}`}
+            look={wayOf(unit) === 'whole' ? 'plain' : 'dark'}
+            onPress={() => turn(unit)}
+          />
+        ))}
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,118 @@
+import { useMemo } from 'react';
+import { v7 as uuid } from 'uuid';
+import {
+  type Assembly,
+  type Cable,
+  type CableEntry,
+  type Closure,
+  type CutPlan,
+  type CutTask,
+  type Hardware,
+  type LengthUnit,
+  type PortUse,
+  type PrepStep,
+  cutPlan,
+  lengthUnitOf,
+  prepSteps,
+  sealPorts,
+} from '@cordel/core';
+import { outbox } from '@/data/client';
+import { type ProjectView, useProjectView } from '@/projects/context';
+
+/** A cable that enters, with everything that follows from how it does. */
+export interface OpenedEntry {
+  entry: CableEntry;
+  cable: Cable;
+  task: CutTask | null;
+  plan: CutPlan | null;
+  steps: PrepStep[];
+}
+
+export interface OpenedClosure {
+  assembly: Assembly;
+  hardware: Hardware | null;
+  ports: PortUse[];
+  /** Cables for which no port is left. */
+  left: CableEntry[];
+  entries: OpenedEntry[];
+  unit: LengthUnit;
+}
+
+/** What meets in a closure, with its seals, cut plans and steps. */
+export function openedClosure(closure: Closure, view: ProjectView): OpenedClosure {
+  const assembly = view.assemblies.find((entry) => entry.closureId === closure.id) ?? {
+    closureId: closure.id,
+    hardwareId: null,
+    reach: 0,
+    entries: [],
+  };
+  const unit = lengthUnitOf(view.project.units.distance);
+  const hardware = view.hardware.find((entry) => entry.id === assembly.hardwareId) ?? null;
+  const { ports, left } = hardware
+    ? sealPorts(hardware, assembly.entries, unit)
+    : { ports: [], left: [] };
+  const entries = assembly.entries.flatMap((entry): OpenedEntry[] => {
+    const cable = view.cable(entry.cableId);
+    if (!cable) return [];
+    const { makeUp } = cable;
+    const { practice } = view.project;
+    if (!hardware) return [{ entry, cable, task: null, plan: null, steps: [] }];
+    const task = { hardware, makeUp, entry, practice, reach: assembly.reach, unit };
+    const seal = ports
+      .flatMap((use) => use.entries)
+      .find((used) => used.entry.id === entry.id)?.seal;
+    const plan = cutPlan(task);
+    return [
+      { entry, cable, task, plan, steps: prepSteps(task, plan, seal?.ok ? seal.value : null) },
+    ];
+  });
+  return { assembly, hardware, ports, left, entries, unit };
+}
+
+/** What meets in a closure, and the ways to change it. */
+export function useAssembly(closureId: string) {
+  const view = useProjectView();
+  const closure = view.closures.find((entry) => entry.id === closureId) ?? null;
+  const opened = useMemo(() => (closure ? openedClosure(closure, view) : null), [closure, view]);
+  const save = (part: Partial<Assembly>) => {
+    if (!opened || !closure) return;
+    void outbox.add({
+      method: 'PUT',
+      path: `/api/assemblies/${closureId}`,
+      body: { ...opened.assembly, ...part },
+      what: `What meets in ${closure.name}`,
+    });
+  };
+  const change = (id: string, part: Partial<CableEntry>) =>
+    save({
+      entries: opened!.assembly.entries.map((entry) =>
+        entry.id === id ? { ...entry, ...part } : entry,
+      ),
+    });
+  return {
+    closure,
+    opened,
+    save,
+    change,
+    add: (cable: Cable) => save({ entries: [...opened!.assembly.entries, newEntry(cable)] }),
+    remove: (id: string) =>
+      save({ entries: opened!.assembly.entries.filter((entry) => entry.id !== id) }),
+  };
+}
+
+export type AssemblyHook = ReturnType<typeof useAssembly>;
+
+const newEntry = (cable: Cable): CableEntry => ({
+  id: uuid(),
+  cableId: cable.id,
+  kind: cable.makeUp.kind === 'drop' ? 'drop' : 'end',
+  diameter: null,
+  port: null,
+  loop: 0,
+  tubes: [],
+  armoured: false,
+  tracer: false,
+  route: 0,
+  inside: 0,
+  done: [],
+});

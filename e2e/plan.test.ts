@@ -165,6 +165,19 @@ describe('planning a closure on a phone', () => {
     await sees(page(), /Tail: a dedicated tube leaves 1398 mm/);
   });
 
+  step('prints cut plan, trays and splice sheet on A4 and Letter', async () => {
+    await page().emulateMediaType('print');
+    await sees(page(), /School .* Cable F: cut plan Tape zero: the first ring cut/);
+    await sees(page(), /School: trays .* School: splice sheet .* F 1 tube 1 blue blue/);
+    const shown = await page().$eval('#root', (root) => getComputedStyle(root).display);
+    expect(shown).toBe('none');
+    for (const format of ['a4', 'letter'] as const) {
+      const pages = Buffer.from(await page().pdf({ format })).toString('latin1');
+      expect(pages.match(/\/Type \/Page\b/g)!.length).toBeGreaterThanOrEqual(3);
+    }
+    await page().emulateMediaType('screen');
+  });
+
   step('the van is packed for a closure, against what is in stock', async () => {
     await page().goto(server.url, { waitUntil: 'networkidle0' });
     await press(page(), 'Kit');
@@ -174,6 +187,39 @@ describe('planning a closure on a phone', () => {
     await sees(page(), /Single-fiber sleeves, 60 mm with 5 % for redos 139 pieces/);
     await fill(page(), 'Single-fiber sleeves, 60 mm in stock', '100');
     await sees(page(), '39 pieces short');
+  });
+
+  step('hardware is copied and edited; seals with a gap between them are refused', async () => {
+    await page().goto(server.url, { waitUntil: 'networkidle0' });
+    await press(page(), 'Kit');
+    await pressText(page(), 'Hardware');
+    await press(page(), 'Copy Small gel drop case');
+    await fill(page(), 'Name of the hardware', 'Yard case');
+    const ports = await page().$eval(
+      'textarea[aria-label="Ports and seals"]',
+      (field) => (field as HTMLTextAreaElement).value,
+    );
+    const gapped = ports.replace('"from": 100', '"from": 110');
+    expect(gapped).not.toBe(ports);
+    const type = (text: string) =>
+      page().$eval(
+        'textarea[aria-label="Ports and seals"]',
+        (field, typed) => {
+          const set = Object.getOwnPropertyDescriptor(HTMLTextAreaElement.prototype, 'value')!.set!;
+          set.call(field, typed);
+          field.dispatchEvent(new Event('input', { bubbles: true }));
+        },
+        text,
+      );
+    await type(gapped);
+    await press(page(), 'Save the hardware');
+    await sees(
+      page(),
+      /Not saved\. ports, 0, rows, 1, from: There is a gap: the range before ends at 10 mm/,
+    );
+    await type(ports);
+    await press(page(), 'Save the hardware');
+    await sees(page(), /Yard case 2 ports, at most 1 tray/);
   });
 
   step('without trouble on the page', async () => {

@@ -15,7 +15,7 @@ import { Txt } from '@/ui/Txt';
 
 /** Settings of the project and of this device, and the ways in for data. */
 export function KitPage() {
-  const { project, cables, closures, schemes } = useProjectView();
+  const { project, cables, closures, schemes, hardware } = useProjectView();
   const router = useRouter();
   const [person, setPerson] = usePerson();
   const [theme, setTheme] = useThemeChoice();
@@ -25,6 +25,7 @@ export function KitPage() {
     { to: 'settings', label: 'Project and limits', says: project.limits.name },
     { to: 'cables', label: 'Cables', says: plural(cables.length, 'cable') },
     { to: 'closures', label: 'Closures', says: plural(closures.length, 'closure') },
+    { to: 'hardware', label: 'Hardware', says: plural(hardware.length, 'profile') },
     { to: 'pack', label: 'Pack the van', says: 'what closures take' },
     { to: 'schemes', label: 'Colour schemes', says: plural(schemes.length, 'scheme') },
     { to: 'import', label: 'Bring in a splice list', says: 'CSV, with a preview' },

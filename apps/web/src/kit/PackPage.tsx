@@ -88,6 +88,9 @@ export function PackPage() {
   );
 }
 
+const counted = (count: number, item: KitItem): string =>
+  item.unit === 'ml' ? `${count} ml` : plural(count, 'piece');
+
 interface ItemRowProps {
   item: KitItem;
   stock: number | undefined;
@@ -123,9 +126,9 @@ function ItemRow({ item, stock, packed, onStock, onPack }: ItemRowProps) {
       <View style={{ flex: 1, minWidth: 150 }}>
         <Txt kind="strong">{item.item}</Txt>
         <Txt ink="ink2">{item.why}</Txt>
-        {short > 0 ? <Txt ink="accent" kind="strong">{`${short} ${item.unit} short`}</Txt> : null}
+        {short > 0 ? <Txt ink="accent" kind="strong">{`${counted(short, item)} short`}</Txt> : null}
       </View>
-      <Txt kind="name">{`${item.count} ${item.unit}`}</Txt>
+      <Txt kind="name">{counted(item.count, item)}</Txt>
       <TextInput
         mode="outlined"
         label="In stock"

@@ -3,6 +3,7 @@ import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { type CutMark, type CutPlan, type LengthUnit, formatLength } from '@cordel/core';
 import { Txt } from '@/ui/Txt';
 import { FONTS, useInks } from '@/ui/theme';
+import { mergedMarks } from './mergedMarks';
 
 const WIDTH = 360;
 const LEFT = 14;
@@ -24,7 +25,7 @@ export function CutDrawing({ plan, unit }: { plan: CutPlan; unit: LengthUnit }) 
   const x = (at: number) => LEFT + ((at - from) / (to - from)) * (WIDTH - LEFT - RIGHT);
   const axis = TOP + 58;
   const height = axis + 96;
-  const letters = lettered(plan.marks);
+  const letters = lettered(mergedMarks(plan.marks));
   return (
     <View style={{ gap: 6 }}>
       <View

@@ -12,6 +12,7 @@ import { Txt } from '@/ui/Txt';
 import { useWide } from '@/ui/useWide';
 import { EntryPart } from './EntryPart';
 import { LengthField } from './LengthField';
+import { PrintSheet } from './PrintSheet';
 import { type AssemblyHook, type OpenedClosure, useAssembly } from './useAssembly';
 
 /** Opening a closure's cables: hardware, what enters, seals, cut plans and steps. */
@@ -20,6 +21,7 @@ export function OpenPage() {
   const { project } = useProjectView();
   const hook = useAssembly(closureId);
   const wide = useWide();
+  const work = useWork(closureId);
   const { opened, closure } = hook;
   return (
     <Page
@@ -40,6 +42,11 @@ export function OpenPage() {
           </View>
           <AddCable hook={hook} opened={opened} closureId={closureId} />
           {opened.hardware && opened.entries.length > 0 ? <Plugs opened={opened} /> : null}
+          <PrintSheet
+            name={closure?.name ?? ''}
+            opened={opened}
+            splices={work.data?.splices ?? []}
+          />
         </>
       ) : (
         <Empty title="Not here">There is no such closure in this project.</Empty>

@@ -1,0 +1,1 @@
+export { HardwarePage as default } from '@/kit/HardwarePage';

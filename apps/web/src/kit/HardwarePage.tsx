@@ -1,0 +1,244 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { HelperText, TextInput } from 'react-native-paper';
+import {
+  BUILT_IN_HARDWARE,
+  type Hardware,
+  hardwareSchema,
+  lengthUnitOf,
+  plural,
+} from '@cordel/core';
+import { v7 as uuid } from 'uuid';
+import { outbox } from '@/data/client';
+import { LengthField } from '@/prep/LengthField';
+import { useProjectView } from '@/projects/context';
+import { Leaf } from '@/ui/Leaf';
+import { Notice } from '@/ui/Notice';
+import { Page } from '@/ui/Page';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { pickFile } from '@/ui/pickFile';
+
+const isBuiltIn = (hardware: Hardware) => BUILT_IN_HARDWARE.some(({ id }) => id === hardware.id);
+
+/** Hardware profiles: those that ship, to be copied, and one's own, to be edited and exchanged. */
+export function HardwarePage() {
+  const { project, hardware } = useProjectView();
+  const [open, setOpen] = useState<string | null>(null);
+  const [problem, setProblem] = useState('');
+  const bringIn = async () => {
+    setProblem('');
+    const file = await pickFile('.json,application/json');
+    if (!file) return;
+    const outcome = await save(readHardware(await file.text()));
+    if (outcome) setProblem(`${file.name}: ${outcome}`);
+  };
+  return (
+    <Page title="Hardware" above={project.name} back={`/p/${project.id}/kit`}>
+      <Notice>
+        The sheet that comes with the hardware wins. Copy a profile, and set its figures by your
+        sheet.
+      </Notice>
+      {hardware.map((entry) =>
+        open === entry.id ? (
+          <HardwareForm key={entry.id} hardware={entry} onDone={() => setOpen(null)} />
+        ) : (
+          <Leaf key={entry.id} style={{ gap: 8 }}>
+            <Txt kind="name" heading={2}>
+              {entry.name}
+            </Txt>
+            <Txt ink="ink2">{`${plural(entry.ports.length, 'port')}, at most ${plural(entry.trays.most, 'tray')} of ${entry.trays.single} single or ${entry.trays.mass} ribbon sleeves. ${entry.source}`}</Txt>
+            <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+              {isBuiltIn(entry) ? null : (
+                <Press label={`Edit ${entry.name}`} onPress={() => setOpen(entry.id)} />
+              )}
+              <Press
+                label={`Copy ${entry.name}`}
+                onPress={() => {
+                  const copy = { ...entry, id: uuid(), name: `${entry.name}, copy` };
+                  void save(copy).then(() => setOpen(copy.id));
+                }}
+              />
+              <Press label={`Export ${entry.name}`} onPress={() => exportJson(entry)} />
+            </View>
+          </Leaf>
+        ),
+      )}
+      {problem ? (
+        <Notice word="Not brought in." ink="accent" live>
+          {problem}
+        </Notice>
+      ) : null}
+      <Press
+        label="Bring in a profile (JSON)"
+        icon="file-upload-outline"
+        onPress={() => void bringIn()}
+      />
+    </Page>
+  );
+}
+
+/** Saves a profile; gives what is wrong in words, or nothing. */
+async function save(hardware: Hardware | string): Promise<string> {
+  if (typeof hardware === 'string') return hardware;
+  const outcome = await outbox.add({
+    method: 'PUT',
+    path: `/api/hardware/${hardware.id}`,
+    body: hardware,
+    what: `Hardware “${hardware.name}”`,
+  });
+  return 'refused' in outcome ? outcome.refused.message : '';
+}
+
+/** Reads a profile from JSON; words that name the place where it is wrong otherwise. */
+function readHardware(text: string): Hardware | string {
+  let json: unknown;
+  try {
+    json = JSON.parse(text);
+  } catch {
+    return 'This is no JSON: export a profile to see what one looks like.';
+  }
+  const read = hardwareSchema.safeParse(json);
+  if (!read.success) {
+    const [issue] = read.error.issues;
+    return `${issue!.path.join(', ')}: ${issue!.message}`;
+  }
+  // A profile that ships stays as it is; what is brought in under its id becomes one's own.
+  return isBuiltIn(read.data) ? { ...read.data, id: uuid() } : read.data;
+}
+
+function exportJson(hardware: Hardware): void {
+  const link = document.createElement('a');
+  const text = JSON.stringify(hardware, null, 2);
+  link.href = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
+  link.download = `${hardware.name}.json`;
+  link.click();
+  URL.revokeObjectURL(link.href);
+}
+
+type LengthKey = 'tubeToTray' | 'window' | 'clamp' | 'hoseClamp' | 'bushingBelow';
+
+const LENGTHS: [LengthKey, string][] = [
+  ['tubeToTray', 'Tube kept, sheath to tray'],
+  ['window', 'Window from the sheath edge'],
+  ['clamp', 'Sheath end below the clamp'],
+  ['hoseClamp', 'Hose clamp below the ring cut'],
+  ['bushingBelow', 'Bushing below a diameter of'],
+];
+
+const GROUPS = [
+  ['sheath', 'Sheath taken off', { end: 'cut end', express: 'express', drop: 'drop' }],
+  [
+    'keep',
+    'Kept past the sheath',
+    {
+      strength: 'strength member',
+      centralTube: 'central tube',
+      aramid: 'aramid',
+      ripcord: 'ripcord',
+      dropTube: 'tube of a drop',
+    },
+  ],
+  ['basket', 'Basket', { width: 'width', length: 'length', depth: 'depth' }],
+] as const;
+
+function HardwareForm({ hardware, onDone }: { hardware: Hardware; onDone(): void }) {
+  const { project } = useProjectView();
+  const unit = lengthUnitOf(project.units.distance);
+  const [draft, setDraft] = useState(hardware);
+  const [ports, setPorts] = useState(() => JSON.stringify(hardware.ports, null, 1));
+  const [problem, setProblem] = useState('');
+  const submit = async () => {
+    const outcome = await save(
+      readHardware(`{"ports":${ports},${JSON.stringify({ ...draft, ports: undefined }).slice(1)}`),
+    );
+    setProblem(outcome);
+    if (outcome === '') onDone();
+  };
+  return (
+    <Leaf style={{ gap: 12 }}>
+      <Text
+        label="Name of the hardware"
+        value={draft.name}
+        onChange={(name) => setDraft({ ...draft, name })}
+      />
+      <Text
+        label="Where its figures come from"
+        value={draft.source}
+        onChange={(source) => setDraft({ ...draft, source })}
+      />
+      {GROUPS.map(([key, title, parts]) => (
+        <View key={key} style={{ gap: 6 }}>
+          <Txt kind="strong">{title}</Txt>
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
+            {Object.entries(parts).map(([part, label]) => (
+              <LengthField
+                key={part}
+                label={`${title}: ${label}`}
+                value={(draft[key] as Record<string, number>)[part]!}
+                unit={unit}
+                most={200_000}
+                onChange={(value) =>
+                  setDraft({ ...draft, [key]: { ...draft[key], [part]: value } })
+                }
+              />
+            ))}
+          </View>
+        </View>
+      ))}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
+        {LENGTHS.map(([key, label]) => (
+          <LengthField
+            key={key}
+            label={label}
+            value={draft[key]}
+            unit={unit}
+            most={200_000}
+            onChange={(value) => setDraft({ ...draft, [key]: value })}
+          />
+        ))}
+      </View>
+      <TextInput
+        mode="outlined"
+        multiline
+        label="Ports and seals"
+        aria-label="Ports and seals"
+        value={ports}
+        onChangeText={setPorts}
+        style={{ minHeight: 200 }}
+        outlineStyle={{ borderWidth: 2 }}
+      />
+      <HelperText type="info" visible padding="none" style={{ fontSize: 14 }}>
+        JSON; diameters in tenths of a millimeter. Ranges follow each other without gap or overlap.
+      </HelperText>
+      {problem ? (
+        <Notice word="Not saved." ink="accent" live>
+          {problem}
+        </Notice>
+      ) : null}
+      <View style={{ flexDirection: 'row', gap: 8 }}>
+        <Press label="Save the hardware" look="next" onPress={() => void submit()} />
+        <Press label="Close without saving" onPress={onDone} />
+      </View>
+    </Leaf>
+  );
+}
+
+const Text = ({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  onChange(text: string): void;
+}) => (
+  <TextInput
+    mode="outlined"
+    label={label}
+    aria-label={label}
+    value={value}
+    onChangeText={onChange}
+    outlineStyle={{ borderWidth: 2 }}
+  />
+);

@@ -1,0 +1,158 @@
+import { createPortal } from 'react-dom';
+import {
+  type CutMark,
+  type LengthUnit,
+  type ListCable,
+  type Splice,
+  formatLength,
+} from '@cordel/core';
+import { traysOf } from '@/plan/traysOf';
+import { type ProjectView, useProjectView } from '@/projects/context';
+import { mergedMarks } from './mergedMarks';
+import type { OpenedClosure, OpenedEntry } from './useAssembly';
+
+const STYLE = `
+#print-sheet { display: none; }
+@media print {
+  @page { margin: 12mm; }
+  html, body { overflow: visible !important; height: auto !important; background: #fff; }
+  #root { display: none !important; }
+  #print-sheet { display: block; color: #000; font: 15pt/1.3 AtkinsonHyperlegibleNext_400Regular, sans-serif; }
+  #print-sheet h1 { font: 26pt Bitter_800ExtraBold, serif; margin: 0 0 4pt; }
+  #print-sheet h2 { font: 20pt Bitter_800ExtraBold, serif; margin: 14pt 0 4pt; break-after: avoid; }
+  #print-sheet table { border-collapse: collapse; width: 100%; }
+  #print-sheet th, #print-sheet td { border: 1.2pt solid #000; padding: 3pt 6pt; text-align: left; vertical-align: top; }
+  #print-sheet thead { display: table-header-group; }
+  #print-sheet tr { break-inside: avoid; }
+  #print-sheet .length { font: 22pt Bitter_800ExtraBold, serif; white-space: nowrap; }
+  #print-sheet .stop { border: 2.5pt solid #000; padding: 4pt 8pt; font-weight: bold; margin: 6pt 0; }
+  #print-sheet .page { break-before: page; }
+}`;
+
+interface PrintSheetProps {
+  name: string;
+  opened: OpenedClosure;
+  splices: readonly Splice[];
+}
+
+/** What the browser prints of a closure: cut plans, tray map and splice sheet, in black on white. */
+export function PrintSheet({ name, opened, splices }: PrintSheetProps) {
+  const view = useProjectView();
+  return createPortal(
+    <div id="print-sheet">
+      <style>{STYLE}</style>
+      <h1>{name}</h1>
+      <div>{`${view.project.name} · ${opened.hardware?.name ?? 'hardware not chosen'}`}</div>
+      {opened.entries.map((item) => (
+        <CutTable key={item.entry.id} item={item} unit={opened.unit} />
+      ))}
+      <TrayTable view={view} opened={opened} splices={splices} name={name} />
+      <SpliceTable view={view} splices={splices} name={name} />
+    </div>,
+    document.body,
+  );
+}
+
+function CutTable({ item, unit }: { item: OpenedEntry; unit: LengthUnit }) {
+  const { cable, plan } = item;
+  if (!plan) return null;
+  return (
+    <>
+      <h2>{`Cable ${cable.name}: cut plan`}</h2>
+      <div>{`Tape zero: ${plan.zero}. ${formatLength(plan.opening, unit)} of sheath comes off.`}</div>
+      {plan.whole.map((words) => (
+        <div key={words} className="stop">{`Do not cut: ${words}`}</div>
+      ))}
+      <table>
+        <tbody>
+          {mergedMarks(plan.marks).map((mark: CutMark) => (
+            <tr key={mark.at}>
+              <td className="length">{formatLength(mark.at, unit)}</td>
+              <td>{mark.words}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  );
+}
+
+interface TableProps {
+  view: ProjectView;
+  splices: readonly Splice[];
+  name: string;
+}
+
+function TrayTable({ view, opened, splices, name }: TableProps & { opened: OpenedClosure }) {
+  const closure = view.closures.find((entry) => entry.id === opened.assembly.closureId)!;
+  const nameOf = (id: string) => view.cable(id)?.name ?? id;
+  const cables = view.cables.flatMap((cable): ListCable[] => {
+    const scheme = view.schemes.find((entry) => entry.id === cable.schemeId);
+    return scheme ? [{ name: cable.name, makeUp: cable.makeUp, scheme }] : [];
+  });
+  const placed = splices.map((splice) => ({
+    ...splice,
+    cableA: nameOf(splice.cableA),
+    cableB: nameOf(splice.cableB),
+  }));
+  const rows = traysOf(placed, closure.trays, cables).flatMap((tray) => tray.items);
+  return (
+    <div className="page">
+      <h2>{`${name}: trays`}</h2>
+      <table>
+        <thead>
+          <tr>
+            <th>Tray</th>
+            <th>Slots</th>
+            <th>From</th>
+            <th>To</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((item) => (
+            <tr key={`${item.tray} ${item.slots[0]}`}>
+              <td className="length">{item.tray}</td>
+              <td>{`${item.slots[0]} to ${item.slots[1]}`}</td>
+              <td>{`${item.cable} ${item.words}`}</td>
+              <td>{item.onto}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function SpliceTable({ view, splices, name }: TableProps) {
+  const words = (cable: string, fiber: number) => {
+    const place = view.address(cable, fiber);
+    return [view.fiberName(cable, fiber), place?.unitWords, place?.fiber.words]
+      .filter(Boolean)
+      .join(' ');
+  };
+  return (
+    <div className="page">
+      <h2>{`${name}: splice sheet`}</h2>
+      <table>
+        <thead>
+          <tr>
+            <th>Tray, slot</th>
+            <th>From</th>
+            <th>To</th>
+            <th>dB</th>
+          </tr>
+        </thead>
+        <tbody>
+          {splices.map((splice) => (
+            <tr key={splice.id}>
+              <td>{`${splice.tray}, ${splice.slot}`}</td>
+              <td>{words(splice.cableA, splice.fiberA)}</td>
+              <td>{words(splice.cableB, splice.fiberB)}</td>
+              <td style={{ minWidth: '22mm' }} />
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}

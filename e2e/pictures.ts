@@ -57,6 +57,51 @@ const SHOTS: Shot[] = [
   { name: 'route-phone', path: 'route' },
   { name: 'route-wide', path: 'route', wide: true },
   { name: 'closure-phone', path: `route/${id('Sluice bridge')}` },
+  {
+    name: 'plan-phone',
+    path: `route/${id('Dairy lane')}/plan`,
+    before: async (on) => {
+      const editor = await on.waitForSelector('[aria-label="Lines of the plan"]');
+      await editor!.click();
+      await on.keyboard.down('Control');
+      await on.keyboard.press('End');
+      await on.keyboard.up('Control');
+      await on.keyboard.type('\ndead C tube 13');
+      await sees(on, 'is outside');
+    },
+  },
+  {
+    name: 'trays-phone',
+    path: `route/${id('Quarry gate')}/plan`,
+    before: async (on) => {
+      await press(on, 'laid out anew');
+      await (await on.waitForSelector('::-p-text(Spare places to keep)'))!.evaluate((node) =>
+        node.scrollIntoView({ block: 'start' }),
+      );
+    },
+  },
+  {
+    name: 'circuit-phone',
+    path: `route/circuits?cable=${cables.find((cable) => cable.name === 'D')!.id}&fiber=43`,
+  },
+  {
+    name: 'open-phone',
+    path: `route/${id('School')}/open`,
+    before: async (on) =>
+      (await on.waitForSelector('::-p-text(Cable F)'))!.evaluate((node) =>
+        node.scrollIntoView({ block: 'start' }),
+      ),
+  },
+  {
+    name: 'pack-phone',
+    path: 'kit/pack',
+    before: async (on) => {
+      await press(on, 'School rise');
+      await (await on.waitForSelector('::-p-text(redos expected)'))!.evaluate((node) =>
+        node.scrollIntoView({ block: 'start' }),
+      );
+    },
+  },
   { name: 'bench-phone', path: `bench/${id('Dairy lane')}`, before: (on) => pressKeys(on, '2') },
   {
     name: 'bench-night-phone',
@@ -103,7 +148,6 @@ const SHOTS: Shot[] = [
       );
     },
   },
-  { name: 'projects-phone', path: '../../projects' },
 ];
 
 for (const { name, path, wide, night, before } of SHOTS) {
@@ -113,7 +157,7 @@ for (const { name, path, wide, night, before } of SHOTS) {
   ]);
   await page.evaluate(() =>
     Object.keys(localStorage)
-      .filter((key) => key.startsWith('cordel.bench'))
+      .filter((key) => /^cordel\.(bench|plan)/.test(key))
       .forEach((key) => localStorage.removeItem(key)),
   );
   await page.goto(`${server.url}/p/${project}/${path}`, { waitUntil: 'networkidle0' });

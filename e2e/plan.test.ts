@@ -165,6 +165,17 @@ describe('planning a closure on a phone', () => {
     await sees(page(), /Tail: a dedicated tube leaves 1398 mm/);
   });
 
+  step('a cable is taken out and described again: kind, diameter, loop, tubes', async () => {
+    await press(page(), 'Change how S enters');
+    await press(page(), 'Take S out of this closure');
+    await sees(page(), /Enter here too\. S: spliced in this closure/);
+    await press(page(), 'Add S');
+    await sees(page(), /Cable S 12 fibers: drop · drop Measure\./);
+    await fill(page(), 'Diameter of S', '5.8 mm');
+    await page().keyboard.press('Tab');
+    await sees(page(), /Branch 1: Two-hole seal 1/);
+  });
+
   step('prints cut plan, trays and splice sheet on A4 and Letter', async () => {
     await page().emulateMediaType('print');
     await sees(page(), /School .* Cable F: cut plan Tape zero: the first ring cut/);
@@ -176,6 +187,28 @@ describe('planning a closure on a phone', () => {
       expect(pages.match(/\/Type \/Page\b/g)!.length).toBeGreaterThanOrEqual(3);
     }
     await page().emulateMediaType('screen');
+  });
+
+  step('an imported list is checked for circuits that run out of line', async () => {
+    await page().goto(server.url, { waitUntil: 'networkidle0' });
+    await press(page(), 'Kit');
+    await pressText(page(), 'Bring in a splice list');
+    await press(page(), 'Paste or type');
+    const onto = [1, 2, 3, 4, 6, 5, 7, 8, 9, 10, 11, 12];
+    const rows = onto.map(
+      (fiber, index) => `Ford pit,1,${index + 1},X,${index + 1},Y,${fiber},single`,
+    );
+    await fill(
+      page(),
+      'Splice list',
+      ['closure,tray,slot,cable A,fiber A,cable B,fiber B,method', ...rows].join('\n'),
+    );
+    await press(page(), 'Read it');
+    await sees(page(), /Look at 2 places first\./);
+    await sees(
+      page(),
+      /Ford pit: X 5 to Y 6 steps out of line: its neighbours would put it onto Y 5/,
+    );
   });
 
   step('the van is packed for a closure, against what is in stock', async () => {

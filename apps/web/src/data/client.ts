@@ -1,7 +1,7 @@
 import { QueryClient } from '@tanstack/react-query';
 import { useMemo, useSyncExternalStore } from 'react';
 import type { Evidence, Project } from '@cordel/core';
-import { type ProjectSetting, type Work, newSetting } from './setting';
+import { type ProjectSetting, type Work, newSetting, withWrite } from './setting';
 import { Refused } from './api';
 import { Outbox, type Write } from './outbox';
 
@@ -41,6 +41,11 @@ function onDelivered(write: Write): void {
         (known) => known ?? newSetting(project),
       );
     }
+    // What was delivered stays in its place while the server is asked again.
+    queryClient.setQueriesData<ProjectSetting>(
+      { queryKey: ['project'] },
+      (setting) => setting && withWrite(setting, write),
+    );
     void queryClient.invalidateQueries();
   }
 }

@@ -13,22 +13,15 @@ import type {
 import { read } from './api';
 import { useOutbox, usePendingEvidence, withEvidence } from './client';
 import type { Write } from './outbox';
-import { type ProjectSetting, type Work, newSetting } from './setting';
+import { type ProjectSetting, type Work, newSetting, withWrite } from './setting';
 
-/** Records with those that wait to be sent in their places. */
-function withPending<Item extends { id: string } | { closureId: string }>(
-  items: readonly Item[],
-  writes: readonly Write[],
-  path: string,
-  belongs: (item: Item) => boolean = () => true,
-): Item[] {
-  const idOf = (item: Item) => ('id' in item ? item.id : item.closureId);
-  const merged = new Map(items.map((item) => [idOf(item), item]));
+/** Projects with those that wait to be sent in their places. */
+function withPending(projects: readonly Project[], writes: readonly Write[]): Project[] {
+  const merged = new Map(projects.map((project) => [project.id, project]));
   for (const write of writes) {
-    if (write.state !== 'waiting' || write.method !== 'PUT' || !write.path.startsWith(path))
-      continue;
-    const item = write.body as Item;
-    if (belongs(item)) merged.set(idOf(item), item);
+    if (write.state !== 'waiting' || !/^\/api\/projects\/[^/]+$/.test(write.path)) continue;
+    const project = write.body as Project;
+    merged.set(project.id, project);
   }
   return [...merged.values()];
 }
@@ -39,10 +32,7 @@ export function useProjects() {
     queryKey: ['projects'],
     queryFn: () => read<Project[]>('/api/projects'),
   });
-  const data = useMemo(
-    () => query.data && withPending(query.data, writes, '/api/projects/'),
-    [query.data, writes],
-  );
+  const data = useMemo(() => query.data && withPending(query.data, writes), [query.data, writes]);
   return { ...query, data };
 }
 
@@ -60,27 +50,8 @@ export function useProject(projectId: string) {
   const data = useMemo((): ProjectSetting | undefined => {
     const held = query.data ?? (pending && newSetting(pending.body as Project));
     if (!held) return undefined;
-    return {
-      project: withPending([held.project], writes, `/api/projects/${projectId}`)[0]!,
-      cables: withPending(
-        held.cables,
-        writes,
-        '/api/cables/',
-        (cable) => cable.projectId === projectId,
-      ),
-      closures: withPending(
-        held.closures,
-        writes,
-        '/api/closures/',
-        (closure) => closure.projectId === projectId,
-      ),
-      schemes: withPending(held.schemes, writes, '/api/schemes/'),
-      hardware: withPending(held.hardware, writes, '/api/hardware/'),
-      assemblies: withPending(held.assemblies, writes, '/api/assemblies/', ({ closureId }) =>
-        held.closures.some((closure) => closure.id === closureId),
-      ),
-    };
-  }, [query.data, pending, writes, projectId]);
+    return writes.filter((write) => write.state === 'waiting').reduce(withWrite, held);
+  }, [query.data, pending, writes]);
   return { ...query, data };
 }
 

@@ -40,6 +40,14 @@ export function FiberRecord({ cableId, fiber }: { cableId: string; fiber: number
           label={`Losses of ${view.fiberName(cableId, fiber)} by closure`}
         />
       </View>
+      <Press
+        label="Follow its circuit"
+        onPress={() =>
+          router.push(
+            `/p/${view.project.id}/route/circuits?cable=${cableId}&fiber=${fiber}` as never,
+          )
+        }
+      />
       {rows.map((row) => (
         <View key={row.id} style={{ gap: 2 }}>
           <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}>

@@ -1,20 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
-import { useCallback, useDeferredValue, useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { v7 as uuid } from 'uuid';
-import {
-  type ListCable,
-  type Pin,
-  type Plan,
-  type Present,
-  type WeighedPlan,
-  weighPlan,
-} from '@cordel/core';
+import { type ListCable, type Pin, type Plan, type PlanTask, type Present } from '@cordel/core';
 import { read } from '@/data/api';
 import { outbox, queryClient } from '@/data/client';
 import { useWork } from '@/data/queries';
 import type { Work } from '@/data/setting';
 import { useKept } from '@/data/storage';
 import { type ProjectView, useProjectView } from '@/projects/context';
+import { useWeighed } from './useWeighed';
 
 /** A plan as it is being written: kept on the device with every key. */
 export interface PlanDraft {
@@ -55,11 +49,11 @@ export function usePlan(closureId: string) {
     },
     [draft, keepDraft],
   );
-  const calm = useDeferredValue(draft);
-  const weighed = useMemo(
-    () => (calm && work.data ? weigh(calm, work.data, view) : null),
-    [calm, work.data, view],
+  const task = useMemo(
+    () => (draft && work.data ? taskOf(draft, work.data, view) : null),
+    [draft, work.data, view],
   );
+  const weighed = useWeighed(task);
   const carryOut = async () => {
     if (!draft) return;
     setSent({ state: 'sending' });
@@ -108,10 +102,10 @@ const cablesOf = (view: ProjectView): ListCable[] =>
     return scheme ? [{ name, makeUp, scheme }] : [];
   });
 
-function weigh(draft: PlanDraft, work: Work, view: ProjectView): WeighedPlan<Present> {
+function taskOf(draft: PlanDraft, work: Work, view: ProjectView): PlanTask<Present> {
   const worked = new Set(work.evidence.map((entry) => entry.spliceId));
   const nameOf = (id: string) => view.cable(id)?.name ?? id;
-  return weighPlan({
+  return {
     ...draft,
     cables: cablesOf(view),
     trays: work.closure.trays,
@@ -121,5 +115,5 @@ function weigh(draft: PlanDraft, work: Work, view: ProjectView): WeighedPlan<Pre
       cableB: nameOf(splice.cableB),
       worked: worked.has(splice.id),
     })),
-  });
+  };
 }

@@ -7,8 +7,7 @@ import { ClosurePicture } from '@/ledger/ClosurePicture';
 import { Leaf } from '@/ui/Leaf';
 import { Empty, Notice, Waiting } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
-import { Stages } from '@/ui/Stages';
-import { stagesOf } from '@/ui/stagesOf';
+import { ClosureStages } from './ClosureStages';
 import { Txt } from '@/ui/Txt';
 import { useWide } from '@/ui/useWide';
 import { groupWords, lossWords } from '@/ui/words';
@@ -47,7 +46,7 @@ export function ClosureSheet({ closureId, titled }: { closureId: string; titled?
               : `at ${formatDistance(row.distance, project.units.distance)}`}
           </Txt>
         </View>
-        <Stages stages={stagesOf(row)} words />
+        <ClosureStages row={row} words />
       </View>
       {row.traysOver.length > 0 ? (
         <Notice word={`Mean of tray ${row.traysOver.join(', ')} over its limit.`} ink="accent">

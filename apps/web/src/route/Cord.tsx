@@ -2,8 +2,7 @@ import { Pressable, View } from 'react-native';
 import Svg, { Path, Rect } from 'react-native-svg';
 import { type ClosureRow, formatDistance } from '@cordel/core';
 import { useProjectView } from '@/projects/context';
-import { Stages } from '@/ui/Stages';
-import { stagesOf } from '@/ui/stagesOf';
+import { ClosureStages } from './ClosureStages';
 import { Txt } from '@/ui/Txt';
 import { useInks } from '@/ui/theme';
 import { groupWords } from '@/ui/words';
@@ -86,7 +85,7 @@ export function HangingLeaf({ row, left, top, chosen, onPress }: HangingLeafProp
         <View
           style={{ backgroundColor: inks.leaf, alignSelf: 'flex-start', padding: chosen ? 3 : 0 }}
         >
-          <Stages stages={stagesOf(row)} />
+          <ClosureStages row={row} />
         </View>
       </Pressable>
     </View>

@@ -4,8 +4,7 @@ import Svg, { Line, Path } from 'react-native-svg';
 import { type ClosureRow, formatDistance } from '@cordel/core';
 import { useProjectView } from '@/projects/context';
 import { Leaf } from '@/ui/Leaf';
-import { Stages } from '@/ui/Stages';
-import { stagesOf } from '@/ui/stagesOf';
+import { ClosureStages } from './ClosureStages';
 import { Txt } from '@/ui/Txt';
 import { useInks } from '@/ui/theme';
 import { groupWords, lossWords } from '@/ui/words';
@@ -53,7 +52,7 @@ export function RouteLeaf({ row, parent, first, last }: RouteLeafProps) {
             right={<Txt kind="strong">{`${row.done} of ${row.total}`}</Txt>}
           />
           <View style={{ gap: 4, paddingTop: 2 }}>
-            <Stages stages={stagesOf(row)} />
+            <ClosureStages row={row} />
             <Txt kind="small" ink="ink2">
               {lossWords(row)}
             </Txt>

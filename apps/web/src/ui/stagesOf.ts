@@ -7,17 +7,33 @@ export interface Stage {
   state: StageState;
 }
 
-/** Where the work on a closure stands. */
+/** Steps of opening a closure's cables: all, and those ticked off. */
+export interface Opening {
+  steps: number;
+  done: number;
+}
+
+/** Where the work on a closure stands. What is spliced whole has been opened, ticked off or not. */
 export function stagesOf(
   row: Pick<
     RollUp,
     'total' | 'done' | 'pass' | 'waived' | 'verdict' | 'grade' | 'provisional' | 'fail'
   >,
+  opening: Opening,
 ): Stage[] {
   const spliced = row.total > 0 && row.done === row.total;
   const judged = row.pass + row.fail;
   return [
     { name: 'Plan', state: row.total > 0 ? 'done' : 'to come' },
+    {
+      name: 'Open',
+      state:
+        spliced || (opening.steps > 0 && opening.done === opening.steps)
+          ? 'done'
+          : opening.done > 0 || row.done > 0
+            ? 'under way'
+            : 'to come',
+    },
     { name: 'Splice', state: spliced ? 'done' : row.done > 0 ? 'under way' : 'to come' },
     {
       name: 'Prove',

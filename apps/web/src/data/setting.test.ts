@@ -1,0 +1,68 @@
+import { type Assembly, BUILT_IN_LIMITS, type Cable, USUAL_PRACTICE } from '@cordel/core';
+import { newSetting, withWrite } from './setting';
+
+const setting = {
+  ...newSetting({
+    id: 'p1',
+    name: 'Mill line',
+    units: { distance: 'km' },
+    schemeId: 'tia-598',
+    limits: BUILT_IN_LIMITS[0]!,
+    trayCapacity: { single: 12, mass: 6 },
+    practice: USUAL_PRACTICE,
+    createdAt: '2026-05-04T20:15:00.000Z',
+  }),
+  closures: [
+    {
+      id: 'k1',
+      projectId: 'p1',
+      name: 'Mill',
+      ordinal: 0,
+      distance: null,
+      branchOf: null,
+      trays: [],
+    },
+  ],
+};
+const cable = (id: string, projectId = 'p1', name = id): Cable => ({
+  id,
+  projectId,
+  name,
+  makeUp: { kind: 'drop', fibers: 4 },
+  schemeId: 'tia-598',
+});
+const put = (path: string, body: unknown) => ({ method: 'PUT', path, body });
+
+test('a record that is written is added, and written again takes its place', () => {
+  const one = withWrite(setting, put('/api/cables/c1', cable('c1')));
+  const two = withWrite(one, put('/api/cables/c2', cable('c2')));
+  const changed = withWrite(two, put('/api/cables/c1', cable('c1', 'p1', 'North')));
+  expect(changed.cables.map(({ name }) => name)).toEqual(['North', 'c2']);
+  expect(setting.cables).toEqual([]);
+});
+
+test('records of other projects and other writes change nothing', () => {
+  expect(withWrite(setting, put('/api/cables/c1', cable('c1', 'p2')))).toBe(setting);
+  expect(withWrite(setting, put('/api/closures/k1/plan', { closureId: 'k1' }))).toBe(setting);
+  expect(withWrite(setting, { ...put('/api/cables/c1', cable('c1')), method: 'POST' })).toBe(
+    setting,
+  );
+});
+
+test('what meets in a closure goes by the closure', () => {
+  const assembly = (closureId: string, reach: number): Assembly => ({
+    closureId,
+    hardwareId: 'dome',
+    reach,
+    entries: [],
+  });
+  const one = withWrite(setting, put('/api/assemblies/k1', assembly('k1', 10)));
+  const two = withWrite(one, put('/api/assemblies/k1', assembly('k1', 20)));
+  expect(two.assemblies).toEqual([assembly('k1', 20)]);
+  expect(withWrite(setting, put('/api/assemblies/k9', assembly('k9', 1)))).toBe(setting);
+});
+
+test('the project itself', () => {
+  const project = { ...setting.project, name: 'Ford line' };
+  expect(withWrite(setting, put('/api/projects/p1', project)).project.name).toBe('Ford line');
+});

@@ -140,7 +140,10 @@ describe('planning a closure on a phone', () => {
     await press(page(), 'Change how D enters');
     await fill(page(), 'Diameter of D', '1.5 in');
     await page().keyboard.press('Tab');
-    await sees(page(), /No port left\. No free port of Dome, six ports takes 38 mm/);
+    await sees(
+      page(),
+      /No port left\. No free port of Dome, six ports takes 38 mm\. No hardware here does/,
+    );
     await fill(page(), 'Diameter of D', '-3');
     await page().keyboard.press('Tab');
     await sees(page(), /A length cannot be negative/);

@@ -1,6 +1,13 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { ENTRY_KINDS, type EntryKind, describeMakeUp, formatLength } from '@cordel/core';
+import {
+  ENTRY_KINDS,
+  type EntryKind,
+  describeMakeUp,
+  formatLength,
+  hardwareTaking,
+} from '@cordel/core';
+import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
@@ -79,17 +86,19 @@ export function EntryPart({ hook, opened, item }: EntryPartProps) {
 }
 
 function Seal({ opened, item }: Pick<EntryPartProps, 'opened' | 'item'>) {
+  const { hardware } = useProjectView();
   const { entry } = item;
   if (!opened.hardware) return null;
   if (entry.diameter === null)
     return (
       <Notice word="Measure.">The diameter chooses the seal, before anything is opened.</Notice>
     );
+  const elsewhere = hardwareTaking(hardware, entry.kind, entry.diameter);
   const used = opened.ports.flatMap((use) => use.entries).find((own) => own.entry.id === entry.id);
   if (!used?.seal)
     return (
       <Notice word="No port left." ink="accent">
-        {`No free port of ${opened.hardware.name} takes ${formatLength(entry.diameter, opened.unit, 'near')}: choose a port, free one, or use other hardware.`}
+        {`No free port of ${opened.hardware.name} takes ${formatLength(entry.diameter, opened.unit, 'near')}. ${elsewhere.length === 0 ? 'No hardware here does: measure again.' : `It would fit: ${elsewhere.join(', ')}.`}`}
       </Notice>
     );
   if (!used.seal.ok)

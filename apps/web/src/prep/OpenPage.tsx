@@ -57,6 +57,7 @@ export function OpenPage() {
 
 function HardwarePart({ hook, opened }: { hook: AssemblyHook; opened: OpenedClosure }) {
   const { hardware } = useProjectView();
+  const trays = hook.closure?.trays.length ?? 0;
   return (
     <Leaf style={{ gap: 10 }}>
       <Choice
@@ -66,6 +67,11 @@ function HardwarePart({ hook, opened }: { hook: AssemblyHook; opened: OpenedClos
         onChange={(hardwareId) => hook.save({ hardwareId })}
       />
       {opened.hardware ? <Txt ink="ink2">{opened.hardware.source}</Txt> : null}
+      {opened.hardware && trays > opened.hardware.trays.most ? (
+        <Notice word="Too many trays." ink="accent">
+          {`${opened.hardware.name} holds ${plural(opened.hardware.trays.most, 'tray')}; the closure has ${trays}. Take larger hardware or fewer trays.`}
+        </Notice>
+      ) : null}
       <LengthField
         label="From the closure to where it is spliced"
         value={opened.assembly.reach}

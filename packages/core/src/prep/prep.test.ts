@@ -3,7 +3,7 @@ import { type CableEntry, type Hardware, hardwareSchema } from '../record/hardwa
 import { USUAL_PRACTICE } from '../record/practice.ts';
 import { type CutTask, LONGEST_PULL, cutPlan } from './cutPlan.ts';
 import { BUILT_IN_HARDWARE } from './hardware.ts';
-import { chooseSeal, diameterOf, sealPorts } from './seal.ts';
+import { chooseSeal, diameterOf, hardwareTaking, sealPorts } from './seal.ts';
 import { prepSteps } from './steps.ts';
 import { cableRadius, coilsIn } from './storage.ts';
 
@@ -175,6 +175,28 @@ describe('seals', () => {
       error:
         '30 mm does not fit Oval, which takes 10 mm to 25 mm: no port of this hardware takes it.',
     });
+  });
+
+  test('one seal serves all cables of a port: a thicker one goes elsewhere', () => {
+    const thin = entry({ id: 'thin', kind: 'drop', diameter: 45 });
+    const thick = entry({ id: 'thick', kind: 'drop', diameter: 70 });
+    const { ports, left } = sealPorts(dome, [thin, thick], 'mm');
+    const inPort = (name: string) =>
+      ports.find(({ port }) => port.name === name)!.entries.map((used) => used.entry.id);
+    expect(inPort('Drop port')).toEqual(['thin']);
+    expect(left.map(({ id }) => id)).toEqual(['thick']);
+    const both = [thick, thin].map((own) => ({ ...own, port: 'Drop port' }));
+    const [, second] = sealPorts(dome, both, 'mm').ports.find(
+      ({ port }) => port.name === 'Drop port',
+    )!.entries;
+    expect(second!.seal).toMatchObject({
+      error: expect.stringMatching(/has Four-hole seal 2 for 5 mm to 8 mm already/),
+    });
+  });
+
+  test('hardware that would take a cable is named', () => {
+    expect(hardwareTaking(BUILT_IN_HARDWARE, 'end', 270)).toEqual(['Gland-entry joint']);
+    expect(hardwareTaking(BUILT_IN_HARDWARE, 'end', 600)).toEqual([]);
   });
 
   test('four drops share a port; every hole that stays empty is plugged', () => {

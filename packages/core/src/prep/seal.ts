@@ -80,6 +80,33 @@ export interface PortUse {
   plugs: number;
 }
 
+/** Chooses the seal of a cable beside those in its port already: one seal serves them all. */
+function sealBeside(
+  hardware: Hardware,
+  use: PortUse,
+  entry: CableEntry,
+  diameter: number,
+  unit: LengthUnit,
+): Parsed<SealChoice> {
+  const choice = chooseSeal(hardware, use.port, entry.kind, diameter, unit);
+  const there = use.entries.find(({ seal }) => seal?.ok)?.seal;
+  if (!choice.ok || !there?.ok || there.value.row.seal === choice.value.row.seal) return choice;
+  const { seal, from, to } = there.value.row;
+  // At a boundary the seal that is there may take the cable as well.
+  if (diameter >= from && diameter <= to) return parsed({ ...choice.value, row: there.value.row });
+  return refused(
+    `${use.port.name} has ${seal} for ${formatLength(from, unit, 'near')} to ${formatLength(to, unit, 'near')} already, and one seal serves all its cables: choose another port for ${formatLength(diameter, unit, 'near')}.`,
+  );
+}
+
+/** Names of hardware with a port that takes a cable. */
+export const hardwareTaking = (
+  list: readonly Hardware[],
+  kind: EntryKind,
+  diameter: number,
+): string[] =>
+  list.filter((hardware) => others(hardware, kind, diameter) !== '').map(({ name }) => name);
+
 /**
  * Puts each cable into its port, or into the first that suits, and chooses the seals.
  * @returns the ports, and the cables for which none is left
@@ -93,7 +120,7 @@ export function sealPorts(
   const left: CableEntry[] = [];
   const free = (use: PortUse) => use.entries.length < use.port.holes;
   const suits = (use: PortUse, entry: CableEntry) =>
-    entry.diameter !== null && chooseSeal(hardware, use.port, entry.kind, entry.diameter, unit).ok;
+    entry.diameter !== null && sealBeside(hardware, use, entry, entry.diameter, unit).ok;
   // Cables whose port a person chose have it before any other.
   const ordered = [...entries].sort((a, b) => Number(a.port === null) - Number(b.port === null));
   for (const entry of ordered) {
@@ -106,9 +133,7 @@ export function sealPorts(
       continue;
     }
     const seal =
-      entry.diameter === null
-        ? null
-        : chooseSeal(hardware, use.port, entry.kind, entry.diameter, unit);
+      entry.diameter === null ? null : sealBeside(hardware, use, entry, entry.diameter, unit);
     use.entries.push({ entry, seal });
   }
   for (const use of ports) use.plugs = use.port.holes - use.entries.length;

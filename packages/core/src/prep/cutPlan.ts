@@ -149,21 +149,31 @@ function expressPlan(task: CutTask): CutPlan {
     plan.whole.push(
       `${plural(untouched, makeUp.kind === 'ribbon' ? 'ribbon' : 'tube')} ${untouched === 1 ? 'passes' : 'pass'} through: never cut, scored or bent; store them in the basket.`,
     );
-  const coils = coilsIn(hardware.basket, opening);
-  plan.checks.push(
-    coils.fits
-      ? {
-          ok: true,
-          words: `The tubes that pass lie in the basket in ${plural(coils.turns, 'turn')} of ${show(coils.turn, task, 'near')}, bent no tighter than ${show(FIBER_RADIUS, task)}.`,
-        }
-      : {
-          ok: false,
-          words: `The basket is too narrow for any coil: ${show(2 * FIBER_RADIUS, task)} is the least width. Use hardware with a wider one.`,
-        },
-  );
+  if (untouched > 0) plan.checks.push(storageCheck(task, opening, untouched));
   if (shortest < Infinity) finish(plan, task, shortest);
   else finish(plan, task, null);
   return plan;
+}
+
+/** Whether tubes that pass through lie in the basket, bent no tighter than fiber may be. */
+function storageCheck(task: CutTask, length: number, tubes: number): PrepCheck {
+  const { basket } = task.hardware;
+  const coils = coilsIn(basket, length, FIBER_RADIUS, tubes);
+  if (!coils.fits)
+    return {
+      ok: false,
+      words: `The basket is too narrow for any coil: ${show(2 * FIBER_RADIUS, task)} is the least width. Use hardware with a wider one.`,
+    };
+  const lie = `${plural(tubes, 'tube')} in ${plural(coils.turns, 'turn')} of ${show(coils.turn, task, 'near')}, bent no tighter than ${show(FIBER_RADIUS, task)}`;
+  return coils.height <= basket.depth
+    ? {
+        ok: true,
+        words: `What passes lies in the basket: ${lie}, ${show(coils.height, task)} high.`,
+      }
+    : {
+        ok: false,
+        words: `The basket is too shallow: ${lie}, would pile up ${show(coils.height, task)} in ${show(basket.depth, task, 'down')}. Use hardware with a deeper one.`,
+      };
 }
 
 function dropPlan(task: CutTask): CutPlan {

@@ -104,6 +104,15 @@ describe('an express cable', () => {
     expect(cutPlan(own).whole[0]).toMatch(/^10 tubes pass through: never cut/);
   });
 
+  test('a basket too shallow for what passes is said', () => {
+    const shallow = { ...hardware('in-line'), basket: { width: 700, length: 3000, depth: 100 } };
+    const plan = cutPlan({ ...own, hardware: shallow, unit: 'mm' });
+    // Two tubes beside each other; 10 tubes of 3 turns are 30: 15 layers of 3 mm.
+    expect(plan.checks.find((check) => !check.ok)!.words).toMatch(
+      /too shallow: 10 tubes in 3 turns .* pile up 45 mm in 10 mm/,
+    );
+  });
+
   test('a basket too small for any coil is said', () => {
     const narrow = { ...hardware('in-line'), basket: { width: 550, length: 3000, depth: 300 } };
     const plan = cutPlan({ ...own, hardware: narrow, unit: 'mm' });
@@ -245,7 +254,10 @@ test('coils and bends', () => {
     fits: true,
     turns: 3,
     turn: 8112,
+    height: 30,
   });
+  // 75 - 30 = 45 mm beside each other are 16 tubes; 11 tubes of 3 turns are 33: 3 layers of 3 mm.
+  expect(coilsIn({ width: 1500, length: 3200 }, 16_764, 300, 11).height).toBe(90);
   expect(coilsIn({ width: 599, length: 3200 }, 100).fits).toBe(false);
   expect([cableRadius(145, true), cableRadius(145, false)]).toEqual([2900, 1450]);
 });

@@ -1,0 +1,92 @@
+import { BUILT_IN_SCHEMES } from '../fiber/schemes.ts';
+import type { Present } from './diff.ts';
+import type { ListCable } from './spliceList.ts';
+import { type PlanTask, weighPlan } from './weigh.ts';
+
+const scheme = BUILT_IN_SCHEMES[0]!;
+const cables: ListCable[] = ['A', 'B'].map((name) => ({
+  name,
+  makeUp: { kind: 'loose-tube', tubes: 2, fibersPerTube: 12 },
+  scheme,
+}));
+const trays = [1, 2, 3].map((number) => ({ number, single: 12, mass: 0 }));
+const present = (fiber: number, tray: number, slot: number, worked = false): Present => ({
+  id: `${fiber}`,
+  cableA: 'A',
+  fiberA: fiber,
+  cableB: 'B',
+  fiberB: fiber,
+  tray,
+  slot,
+  method: 'single',
+  worked,
+});
+const weigh = (text: string, part: Partial<PlanTask<Present>> = {}) =>
+  weighPlan({ text, pins: [], spare: 0, anew: false, cables, trays, there: [], ...part });
+
+test('a new plan is laid out tube by tube, and adds all of it', () => {
+  const { change, layout, errors, obstacles } = weigh('splice A all to B all');
+  expect([errors, obstacles]).toEqual([[], []]);
+  expect(change.added).toHaveLength(24);
+  expect(layout).toMatchObject({ trays: 2, leastTrays: 2, splits: 0 });
+});
+
+describe('what is planned already', () => {
+  const there = [present(1, 3, 7), present(2, 3, 8)];
+
+  test('keeps its place', () => {
+    const { change } = weigh('splice A 1-2 to B 1-2', { there });
+    expect(change.kept).toHaveLength(2);
+    expect(change.moved).toEqual([]);
+  });
+
+  test('is laid out anew where that is asked for', () => {
+    const { change } = weigh('splice A 1-2 to B 1-2', { there, anew: true });
+    expect(change.moved.map(({ to }) => [to.tray, to.slot])).toEqual([
+      [1, 1],
+      [1, 2],
+    ]);
+  });
+
+  test('goes where a pin wants it', () => {
+    const pins = [{ cable: 'B', unit: 1, tray: 2 }];
+    const { change } = weigh('splice A 1-2 to B 1-2', { there, pins });
+    expect(change.moved.map(({ to }) => to.tray)).toEqual([2, 2]);
+  });
+
+  test('is the same splice where the line names the other cable first', () => {
+    const { change } = weigh('splice B 1-2 to A 1-2', { there });
+    expect(change.kept).toHaveLength(2);
+    expect(change.added).toEqual([]);
+  });
+});
+
+describe('what is made already', () => {
+  const there = [present(1, 3, 7, true)];
+
+  test('stays, whatever a pin or a new layout asks for', () => {
+    const pins = [{ cable: 'A', unit: 1, tray: 2 }];
+    const { change, obstacles } = weigh('splice A 1-12 to B 1-12', { there, pins, anew: true });
+    expect(obstacles).toEqual([]);
+    expect(change.kept.map(({ tray, slot }) => [tray, slot])).toEqual([[3, 7]]);
+    expect(change.added).toHaveLength(11);
+    expect(new Set(change.added.map(({ tray }) => tray))).toEqual(new Set([2]));
+  });
+
+  test('stands in the way of a plan that drops it', () => {
+    expect(weigh('splice A 2-3 to B 2-3', { there }).obstacles).toEqual([
+      'A 1 to B 1 has attempts: a plan cannot drop it. Keep its fibers in the plan.',
+    ]);
+  });
+
+  test('stands in the way of a plan that splices its fiber to another', () => {
+    const { obstacles } = weigh('splice A 1 to B 2', { there });
+    expect(obstacles).toHaveLength(1);
+    expect(obstacles[0]).toMatch(/^A 1 to B 1 has attempts/);
+  });
+});
+
+test('trays that are missing are counted', () => {
+  const { obstacles } = weigh('splice A all to B all', { trays: trays.slice(0, 1) });
+  expect(obstacles).toEqual(['12 single-fiber sleeves found no room: add 1 tray.']);
+});

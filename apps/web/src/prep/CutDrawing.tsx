@@ -30,7 +30,7 @@ export function CutDrawing({ plan, unit }: { plan: CutPlan; unit: LengthUnit }) 
     <View style={{ gap: 6 }}>
       <View
         role="img"
-        aria-label={`The cable to scale: ${plan.marks.map((mark) => `${formatLength(mark.at, unit)} ${mark.words}`).join('; ')}`}
+        aria-label={`The cable to scale: ${plan.marks.map((mark) => `${formatLength(mark.at, unit, mark.round)} ${mark.words}`).join('; ')}`}
       >
         <Svg
           width="100%"
@@ -75,7 +75,7 @@ export function CutDrawing({ plan, unit }: { plan: CutPlan; unit: LengthUnit }) 
             {letter}
           </Txt>
           <Txt kind="name" style={{ minWidth: 104 }}>
-            {formatLength(mark.at, unit)}
+            {formatLength(mark.at, unit, mark.round)}
           </Txt>
           <Txt style={{ flexShrink: 1 }}>{mark.words}</Txt>
         </View>

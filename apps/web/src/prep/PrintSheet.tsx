@@ -67,7 +67,7 @@ function CutTable({ item, unit }: { item: OpenedEntry; unit: LengthUnit }) {
         <tbody>
           {mergedMarks(plan.marks).map((mark: CutMark) => (
             <tr key={mark.at}>
-              <td className="length">{formatLength(mark.at, unit)}</td>
+              <td className="length">{formatLength(mark.at, unit, mark.round)}</td>
               <td>{mark.words}</td>
             </tr>
           ))}

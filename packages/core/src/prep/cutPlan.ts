@@ -10,6 +10,8 @@ export interface CutMark {
   at: number;
   kind: 'ring cut' | 'trim' | 'score' | 'window' | 'tube cut' | 'clamp';
   words: string;
+  /** Which way a tape's figure is rounded, so that nothing gets shorter than is needed. */
+  round: 'up' | 'down' | 'near';
 }
 
 /** Something the lengths imply: whether it holds, and the figures. */
@@ -70,12 +72,18 @@ function endPlan(task: CutTask): CutPlan {
   const tail = opening - hardware.tubeToTray;
   const plan = started('the end of the cable', opening);
   const inner = makeUp.kind === 'ribbon' ? 'central tube' : 'tubes';
-  plan.marks.push({ at: opening, kind: 'ring cut', words: 'ring cut: the sheath ends here' });
+  plan.marks.push({
+    at: opening,
+    kind: 'ring cut',
+    words: 'ring cut: the sheath ends here',
+    round: 'up',
+  });
   trims(plan, hardware, opening, makeUp);
   plan.marks.push({
     at: opening - kept,
     kind: 'tube cut',
     words: `${inner} end here: ${show(kept, task)} kept past the sheath`,
+    round: 'down',
   });
   scores(plan, opening - kept, 0, inner);
   if (rack)
@@ -83,6 +91,7 @@ function endPlan(task: CutTask): CutPlan {
       at: opening + hardware.clamp,
       kind: 'clamp',
       words: `clamp: the sheath ends ${show(hardware.clamp, task)} below it`,
+      round: 'up',
     });
   plan.tails.push({ words: 'fiber past the tube', length: tail });
   if (makeUp.kind === 'ribbon') plan.tubing.push(ribbonTubing(task, rack));
@@ -105,29 +114,37 @@ function expressPlan(task: CutTask): CutPlan {
   const { hardware, makeUp, entry } = task;
   const opening = hardware.sheath.express;
   const plan = started('the first ring cut', opening);
-  plan.marks.push({ at: 0, kind: 'ring cut', words: 'first ring cut: tape zero' });
-  plan.marks.push({ at: opening, kind: 'ring cut', words: 'second ring cut' });
+  plan.marks.push({ at: 0, kind: 'ring cut', words: 'first ring cut: tape zero', round: 'up' });
+  plan.marks.push({ at: opening, kind: 'ring cut', words: 'second ring cut', round: 'up' });
   const { strength } = hardware.keep;
   plan.marks.push({
     at: strength,
     kind: 'trim',
     words: `strength member: ${show(strength, task)} kept`,
+    round: 'up',
   });
   plan.marks.push({
     at: opening - strength,
     kind: 'trim',
     words: `strength member: ${show(strength, task)} kept`,
+    round: 'down',
   });
   const ways = new Set(entry.tubes.map((tube) => tube.way));
   let shortest = Infinity;
   if (ways.has('dedicate')) {
     const tail = opening - hardware.tubeToTray;
     shortest = Math.min(shortest, tail);
-    plan.marks.push({ at: opening, kind: 'tube cut', words: 'dedicated tubes: cut here' });
+    plan.marks.push({
+      at: opening,
+      kind: 'tube cut',
+      words: 'dedicated tubes: cut here',
+      round: 'up',
+    });
     plan.marks.push({
       at: hardware.tubeToTray,
       kind: 'score',
       words: 'dedicated tubes: score and pull off from here',
+      round: 'up',
     });
     scores(plan, opening, hardware.tubeToTray, 'dedicated tubes');
     plan.tails.push({ words: 'a dedicated tube leaves', length: tail });
@@ -136,7 +153,12 @@ function expressPlan(task: CutTask): CutPlan {
     const tail = opening - 2 * hardware.window;
     shortest = Math.min(shortest, tail);
     for (const at of [hardware.window, opening - hardware.window])
-      plan.marks.push({ at, kind: 'window', words: 'window in the tube: cut open, not through' });
+      plan.marks.push({
+        at,
+        kind: 'window',
+        words: 'window in the tube: cut open, not through',
+        round: 'near',
+      });
     plan.tails.push({
       words: 'a window leaves, with fibers cut at the far one',
       length: Math.max(0, tail),
@@ -147,7 +169,7 @@ function expressPlan(task: CutTask): CutPlan {
   const untouched = total - entry.tubes.length;
   if (untouched > 0)
     plan.whole.push(
-      `${plural(untouched, makeUp.kind === 'ribbon' ? 'ribbon' : 'tube')} ${untouched === 1 ? 'passes' : 'pass'} through: never cut, scored or bent; store them in the basket.`,
+      `${plural(untouched, makeUp.kind === 'ribbon' ? 'ribbon' : 'tube')} ${untouched === 1 ? 'passes' : 'pass'} through: never cut, scored or bent; stored in the basket.`,
     );
   if (untouched > 0) plan.checks.push(storageCheck(task, opening, untouched));
   if (shortest < Infinity) finish(plan, task, shortest);
@@ -181,16 +203,18 @@ function dropPlan(task: CutTask): CutPlan {
   const opening = hardware.sheath.drop;
   const { dropTube, strength } = hardware.keep;
   const plan = started('the end of the cable', opening);
-  plan.marks.push({ at: opening, kind: 'ring cut', words: 'the sheath ends here' });
+  plan.marks.push({ at: opening, kind: 'ring cut', words: 'the sheath ends here', round: 'up' });
   plan.marks.push({
     at: opening - strength,
     kind: 'trim',
     words: `both rods: ${show(strength, task)} kept`,
+    round: 'down',
   });
   plan.marks.push({
     at: opening - dropTube,
     kind: 'tube cut',
     words: `the tube ends here: ${show(dropTube, task)} kept`,
+    round: 'down',
   });
   scores(plan, opening - dropTube, 0, 'tube');
   const tail = opening - dropTube;
@@ -217,7 +241,12 @@ function trims(plan: CutPlan, hardware: Hardware, edge: number, makeUp: MakeUp):
     ['ripcord', 'ripcord'],
   ];
   for (const [key, words] of kept)
-    plan.marks.push({ at: edge - hardware.keep[key], kind: 'trim', words: `${words} ends here` });
+    plan.marks.push({
+      at: edge - hardware.keep[key],
+      kind: 'trim',
+      words: `${words} ends here`,
+      round: 'down',
+    });
   if (makeUp.kind === 'grouped-tube')
     plan.whole.push('Binders stay on until each group has its mark.');
 }
@@ -228,7 +257,7 @@ function scores(plan: CutPlan, from: number, to: number, what: string): void {
   const pieces = Math.ceil(length / LONGEST_PULL);
   for (let piece = 1; piece < pieces; piece++) {
     const at = Math.round(to + ((from - to) * piece) / pieces);
-    plan.marks.push({ at, kind: 'score', words: `${what}: score and snap` });
+    plan.marks.push({ at, kind: 'score', words: `${what}: score and snap`, round: 'near' });
   }
 }
 

@@ -1,6 +1,7 @@
 import type { MakeUp } from '../record/cable.ts';
 import { type CableEntry, type Hardware, hardwareSchema } from '../record/hardware.ts';
 import { USUAL_PRACTICE } from '../record/practice.ts';
+import { formatLength } from '../measure/length.ts';
 import { type CutTask, LONGEST_PULL, cutPlan } from './cutPlan.ts';
 import { BUILT_IN_HARDWARE } from './hardware.ts';
 import { chooseSeal, diameterOf, hardwareTaking, sealPorts } from './seal.ts';
@@ -59,6 +60,14 @@ describe('a cut cable in a dome', () => {
     expect(marksOf(own, 'score')).toEqual([5878]);
     expect(LONGEST_PULL).toBe(24 * 254);
     expect(cutPlan(own).checks.every((check) => check.ok)).toBe(true);
+  });
+
+  test('a tape never shows less than is needed: openings up, what is kept by a cut further out', () => {
+    const shown = cutPlan(own).marks.map((mark) => formatLength(mark.at, 'mm', mark.round));
+    // 1625.6 mm of sheath; 76.2, 101.6 and 450 mm kept of it.
+    expect(shown).toEqual(['588 mm', '1175 mm', '1524 mm', '1549 mm', '1549 mm', '1626 mm']);
+    expect(1626 - 1549).toBeGreaterThanOrEqual(76.2);
+    expect(1626 - 1175).toBeGreaterThanOrEqual(450);
   });
 
   test('more fiber on the tray than the sheet leaves: the opening grows and it says so', () => {

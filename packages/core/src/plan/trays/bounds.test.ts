@@ -49,7 +49,13 @@ describe('the fewest splits of a bundle', () => {
 
 describe('the fewest trays', () => {
   const whole = (...weights: number[]) =>
-    weights.map((weight) => ({ splits: 0, whole: [weight], loose: 0, parts: 1 }));
+    weights.map((weight) => ({
+      splits: 0,
+      whole: [weight],
+      loose: 0,
+      parts: 1,
+      leastPart: weight,
+    }));
 
   test('by their weight', () => {
     expect(leastTrays(whole(6, 6, 6, 6), 12)).toBe(2);
@@ -88,7 +94,13 @@ test('packing puts every item into a bin once, and no bin is over its capacity',
       expect(bins.flat().sort((a, b) => a - b)).toEqual(list.map((_, index) => index));
       for (const bin of bins)
         expect(bin.reduce((sum, index) => sum + list[index]!, 0)).toBeLessThanOrEqual(capacity);
-      const bounds = list.map((weight) => ({ splits: 0, whole: [weight], loose: 0, parts: 1 }));
+      const bounds = list.map((weight) => ({
+        splits: 0,
+        whole: [weight],
+        loose: 0,
+        parts: 1,
+        leastPart: weight,
+      }));
       expect(bins.length).toBeGreaterThanOrEqual(leastTrays(bounds, capacity));
     }),
   );

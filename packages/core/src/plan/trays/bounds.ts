@@ -9,6 +9,8 @@ export interface BundleBound {
   /** Sleeves that such a layout may divide, and the most trays the bundle then lies on. */
   loose: number;
   parts: number;
+  /** No part of it is smaller. */
+  leastPart: number;
 }
 
 interface Unit {
@@ -31,7 +33,8 @@ export function boundBundle(bundle: readonly Strand[], capacity: number): Bundle
   const units = unitsOf(bundle);
   const weights = bundle.map(weightOf);
   const weight = weights.reduce((sum, own) => sum + own, 0);
-  if (weight <= capacity) return { splits: 0, whole: [weight], loose: 0, parts: 1 };
+  if (weight <= capacity)
+    return { splits: 0, whole: [weight], loose: 0, parts: 1, leastPart: weight };
   let byUnits = 0;
   for (const unit of units) byUnits += Math.ceil(unit.weight / capacity) - 1;
   const byTrays = Math.ceil(weight / capacity) - 1;
@@ -51,13 +54,13 @@ export function boundBundle(bundle: readonly Strand[], capacity: number): Bundle
     // All lie whole, on as many trays as that takes; or one is divided, which costs a split more.
     const allWhole = Math.ceil(weight / fullestOf(weights, capacity)) - 1;
     if (allWhole > splits)
-      return { splits: splits + 1, whole: [], loose: weight, parts: splits + 2 };
+      return { splits: splits + 1, whole: [], loose: weight, parts: splits + 2, leastPart: 1 };
   }
   const isWhole = (at: number) =>
     weights[at]! <= capacity &&
     (lone.has(at) ||
       (cuts !== null && splits === byCuts && staysWhole(cuts, at, weights, capacity, byCuts)));
-  const bound: BundleBound = { splits, whole: [], loose: 0, parts: splits + 1 };
+  const bound: BundleBound = { splits, whole: [], loose: 0, parts: splits + 1, leastPart: 1 };
   weights.forEach((own, at) => {
     if (isWhole(at)) bound.whole.push(own);
     else bound.loose += own;
@@ -162,7 +165,7 @@ function partsOf(bound: BundleBound, capacity: number): BundleBound {
   if (Math.ceil(weight / fullest) < bound.parts) return bound;
   const least = weight - (bound.parts - 1) * fullest;
   const whole = new Array<number>(bound.parts).fill(least);
-  return { ...bound, whole, loose: weight - bound.parts * least };
+  return { ...bound, whole, loose: weight - bound.parts * least, leastPart: least };
 }
 
 /** The largest sum of whole strands that a tray takes. */
@@ -185,9 +188,10 @@ function leastOf(bounds: readonly BundleBound[], capacity: number): number {
     let besideMiddle = 0;
     let small = 0;
     let widest = 0;
+    const isLarge = (weight: number) => capacity - weight < least || weight > capacity / 2;
     for (const weight of items) {
       const rest = capacity - weight;
-      if (rest < least || weight > capacity / 2) {
+      if (isLarge(weight)) {
         bins++;
         widest = Math.max(widest, rest);
         if (rest < least) besideLarge += rest;
@@ -198,7 +202,7 @@ function leastOf(bounds: readonly BundleBound[], capacity: number): number {
     const parts = Math.min(
       loose,
       besideLarge + besideMiddle,
-      partsBeside(bounds, capacity, widest),
+      partsBeside(bounds, capacity, widest, isLarge),
     );
     const beside = Math.min(
       Math.min(small, besideMiddle) + parts,
@@ -223,16 +227,23 @@ function leastByShares(items: readonly number[], capacity: number, k: number): n
   return Math.ceil(sum / (capacity * k));
 }
 
-/** The most sleeves of divided bundles that can lie beside large items, in rooms of at most `room`. */
-function partsBeside(bounds: readonly BundleBound[], capacity: number, room: number): number {
+/**
+ * The most sleeves of divided bundles that can lie beside large items: beside its own, and beside
+ * others where the room of at most `room` takes a part of it.
+ */
+function partsBeside(
+  bounds: readonly BundleBound[],
+  capacity: number,
+  room: number,
+  isLarge: (weight: number) => boolean,
+): number {
   let fit = 0;
   for (const bound of bounds) {
-    const { loose, whole, parts } = bound;
+    const { loose, whole, parts, leastPart } = bound;
     if (loose === 0) continue;
-    const weight = weightOfBundle(bound);
-    const besideOwn = whole.reduce((sum, own) => sum + capacity - own, 0);
-    const besideOthers = Math.floor((parts * capacity - weight) / (capacity - room)) * room;
-    fit += Math.min(loose, besideOwn + besideOthers);
+    const besideOwn = whole.filter(isLarge).reduce((sum, own) => sum + capacity - own, 0);
+    const small = Math.floor((parts * capacity - weightOfBundle(bound)) / (capacity - room));
+    fit += Math.min(loose, besideOwn + (room < leastPart ? 0 : small * room));
   }
   return fit;
 }

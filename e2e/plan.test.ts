@@ -10,6 +10,7 @@ import {
   readApi,
   removeServer,
   sees,
+  seesNot,
   startBrowser,
   startServer,
 } from './app.ts';
@@ -85,16 +86,12 @@ describe('planning a closure on a phone', () => {
     await sees(page(), 'splice C tube 12 to E 1-12');
   });
 
-  step('a line made by thumb is added, weighed and carried out', async () => {
+  step('what is left over is reserved by one key, and the plan carried out', async () => {
     await writeLines(page(), 'splice C tubes 1-11 to D 1-132\nsplice C 133-138 to E 1-6');
     await press(page(), 'Reserve D 133-144');
     await sees(page(), 'reserve D 133-144');
     // Six planned splices of E are not made yet: they may be dropped.
     await sees(page(), /Drops 6\. C 139 to E 7, tray 12 slot 7/);
-    await press(page(), 'Make a line by thumb');
-    await press(page(), 'Reserve');
-    await pressText(page(), 'fibers');
-    await press(page(), 'Close the line maker');
     await press(page(), 'Carry it out: 6 changes');
     await sees(page(), /Carried out\. 0 added, 0 moved, 6 dropped/);
     const [project] = await readApi<{ id: string }[]>(server, '/projects');
@@ -118,6 +115,24 @@ describe('planning a closure on a phone', () => {
     // Toll cottage at 3.1 km and Sluice bridge at 7.4 km: 4.3 km of B lie between.
     await sees(page(), /B 1 blue tube 1 blue · 4\.3 km/);
     await sees(page(), /Top barn\. U 13-144 end in the air here/);
+  });
+
+  step('a line is made by thumb, and the loose end is gone', async () => {
+    await press(page(), 'Plan of Top barn');
+    await sees(page(), 'U 13-144');
+    await press(page(), 'Make a line by thumb');
+    await press(page(), 'Reserve');
+    await press(page(), 'U');
+    await fill(page(), 'From', '2');
+    await fill(page(), 'To', '13');
+    await sees(page(), /Not yet\. U has tubes 1 to 12 here/);
+    await fill(page(), 'To', '12');
+    await sees(page(), 'reserve U tubes 2-12');
+    await press(page(), 'Add the line');
+    await press(page(), 'Keep the plan');
+    await sees(page(), /Carried out\. 0 added, 0 moved, 0 dropped/);
+    await press(page(), 'Back');
+    await seesNot(page(), 'U 13-144 end in the air');
   });
 
   step('the cut plan of a cable, its seal and its steps', async () => {

@@ -71,10 +71,10 @@ export function CutDrawing({ plan, unit }: { plan: CutPlan; unit: LengthUnit }) 
       </View>
       {letters.map(({ mark, letter }) => (
         <View key={letter} style={{ flexDirection: 'row', gap: 10, alignItems: 'baseline' }}>
-          <Txt kind="strong" style={{ width: 22 }}>
+          <Txt kind="strong" style={{ width: 22, flexShrink: 0 }}>
             {letter}
           </Txt>
-          <Txt kind="name" style={{ minWidth: 104 }}>
+          <Txt kind="name" style={{ width: 104, flexShrink: 0 }}>
             {formatLength(mark.at, unit, mark.round)}
           </Txt>
           <Txt style={{ flexShrink: 1 }}>{mark.words}</Txt>

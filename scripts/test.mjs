@@ -17,8 +17,10 @@ const STEPS = {
   },
 };
 
+/** A busy machine takes a while to open a database: a test is given up after a minute. */
 function jest(projects, flags = '') {
-  npx(['jest', '--selectProjects', ...projects, '--passWithNoTests=false'], {
+  const options = ['--passWithNoTests=false', '--testTimeout=60000'];
+  npx(['jest', '--selectProjects', ...projects, ...options], {
     cwd: ROOT,
     env: { NODE_OPTIONS: flags, CHROMIUM: chromium },
   });

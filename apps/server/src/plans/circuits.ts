@@ -1,5 +1,12 @@
 import { eq } from 'drizzle-orm';
-import { Network, type NetworkProblem, expandPlan, fibersOf, parsePlan } from '@cordel/core';
+import {
+  type Fate,
+  Network,
+  type NetworkProblem,
+  expandPlan,
+  fibersOf,
+  parsePlan,
+} from '@cordel/core';
 import type { Db } from '../db/client.ts';
 import { splices } from '../db/schema.ts';
 import { notFound } from '../http/problem.ts';
@@ -60,14 +67,23 @@ export async function circuitProblems(
   const { network, rows } = await networkOf(db, projectId);
   const cables = await listCables(db, projectId);
   const known = new Set<string>();
+  const turned = new Set<string>();
   for (const plan of await getPlans(db, projectId)) {
-    const { fates } = expandPlan(parsePlan(plan.text, [...cables.values()]), [...cables.values()]);
-    for (const { cable, runs } of fates)
+    const parsed = parsePlan(plan.text, [...cables.values()]);
+    const mark = (set: Set<string>, { cable, runs }: Pick<Fate, 'cable' | 'runs'>) => {
       for (const fiber of fibersOf(runs))
-        known.add(`${plan.closureId} ${cables.get(cable)!.id} ${fiber}`);
+        set.add(`${plan.closureId} ${cables.get(cable)!.id} ${fiber}`);
+    };
+    for (const fate of expandPlan(parsed, [...cables.values()]).fates) mark(known, fate);
+    for (const { a, b, reversed } of parsed.lines)
+      // The splice may name either cable first.
+      if (reversed && b) for (const side of [a, b]) mark(turned, side);
   }
   return network
-    .problems((closure, cable, fiber) => known.has(`${closure} ${cable} ${fiber}`))
+    .problems(
+      (closure, cable, fiber) => known.has(`${closure} ${cable} ${fiber}`),
+      (closure, cable, fiber) => turned.has(`${closure} ${cable} ${fiber}`),
+    )
     .map(({ splice, ...problem }) => ({ ...problem, spliceId: rows[splice]?.id ?? null }));
 }
 

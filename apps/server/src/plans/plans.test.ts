@@ -131,4 +131,21 @@ describe('circuits', () => {
     await api.put(`/closures/${ford}/plan`, { ...write(text), closureId: ford });
     expect((await circuits('')).body).toEqual({ problems: [] });
   });
+
+  it('find a ribbon laid the other way round, unless its plan says so', async () => {
+    const flips = async () =>
+      ((await circuits('')).body as { problems: { kind: string }[] }).problems.filter(
+        ({ kind }) => kind === 'flip',
+      );
+    await put(write('splice A tube 1 to B tube 1 mass reversed'));
+    expect((await splicesOf())[0]).toMatchObject({ fiberA: 1, fiberB: 12, method: 'mass' });
+    expect(await flips()).toEqual([]);
+    // The same splices said one by one: nobody says that it is meant.
+    const onto = Array.from(
+      { length: 12 },
+      (_, index) => `splice A ${index + 1} to B ${12 - index} `,
+    );
+    await put(write(onto.join('\n')));
+    expect(await flips()).toMatchObject([{ closure: closureId }]);
+  });
 });

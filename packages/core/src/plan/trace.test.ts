@@ -86,6 +86,8 @@ describe('what looks wrong is found and named', () => {
     const [problem] = new Network(ribbons, splices).problems(nothingKnown);
     expect(problem).toMatchObject({ kind: 'flip', closure: 'K1' });
     expect(problem!.message).toMatch(/the ribbon is flipped/);
+    const meant = (closure: string, cable: string) => closure === 'K1' && cable === 'A';
+    expect(new Network(ribbons, splices).problems(nothingKnown, meant)).toEqual([]);
   });
 
   test('a fiber that ends in the air, unless it is known to', () => {

@@ -44,6 +44,9 @@ export interface NetworkProblem {
   message: string;
 }
 
+/** Whether a plan says of a fiber in a closure that it is meant so. */
+export type OnPurpose = (closure: string, cable: string, fiber: number) => boolean;
+
 /**
  * All fibers of a network with the splices that join them: each fiber of each cable is a node with two
  * places for a splice. Built in one pass over the splices.
@@ -142,8 +145,9 @@ export class Network {
    * Finds what looks wrong: fibers that go round in a circle or have a third splice, fibers that end
    * in the air, shifts and flips against their neighbours.
    * @param known fibers that end where they do on purpose: dead, reserved or passing through
+   * @param turned fibers of ribbons that a plan lays the other way round on purpose
    */
-  problems(known: (closure: string, cable: string, fiber: number) => boolean): NetworkProblem[] {
+  problems(known: OnPurpose, turned: OnPurpose = () => false): NetworkProblem[] {
     const problems: NetworkProblem[] = this.crowded.map((splice) => ({
       kind: 'twice',
       closure: this.splices[splice]!.closure,
@@ -159,7 +163,7 @@ export class Network {
         message: `${this.words(splice)} closes a circle: the fiber comes back to where it began.`,
       });
     }
-    for (const group of this.neighbours()) problems.push(...this.oddOnes(group));
+    for (const group of this.neighbours()) problems.push(...this.oddOnes(group, turned));
     return [...problems, ...this.looseEnds(known)];
   }
 
@@ -243,6 +247,11 @@ export class Network {
     return `${this.nameOf(cableA)} ${fiberA} to ${this.nameOf(cableB)} ${fiberB}`;
   }
 
+  private isMeant(index: number, meant: OnPurpose): boolean {
+    const { closure, cableA, fiberA } = this.splices[index]!;
+    return meant(closure, cableA, fiberA);
+  }
+
   /** Splices of one closure that join the same tube or ribbon of A to the same of B. */
   private neighbours(): number[][] {
     const sizes = new Map(this.cables.map((cable) => [cable.id, unitSize(cable.makeUp)]));
@@ -259,7 +268,7 @@ export class Network {
   }
 
   /** Splices that step out of line with their neighbours, and ribbons laid the other way round. */
-  private oddOnes(group: readonly number[]): NetworkProblem[] {
+  private oddOnes(group: readonly number[], meant: OnPurpose): NetworkProblem[] {
     const turns = new Map<number, number[]>();
     const shifts = new Map<number, number[]>();
     for (const index of group) {
@@ -271,6 +280,7 @@ export class Network {
     const usual = largest(shifts);
     const turned = largest(turns);
     if (turned.length >= 3 && turned.length > usual.length) {
+      if (turned.every((index) => this.isMeant(index, meant))) return [];
       const whole = group.length === GROUP_SIZE && turned.length === GROUP_SIZE;
       return [
         {
@@ -295,9 +305,7 @@ export class Network {
   }
 
   /** Fibers that stop in a closure where others of their cable go on. */
-  private looseEnds(
-    known: (closure: string, cable: string, fiber: number) => boolean,
-  ): NetworkProblem[] {
+  private looseEnds(known: OnPurpose): NetworkProblem[] {
     const used = new Map<string, Map<string, Set<number>>>();
     for (const splice of this.splices)
       for (const [cable, fiber] of [

@@ -187,3 +187,15 @@ export async function chooseFile(page: Page, key: string, path: string): Promise
   const [chooser] = await Promise.all([page.waitForFileChooser(), press(page, key)]);
   await chooser.accept([path]);
 }
+
+/** Gives a way to write the steps of one story: after the first that fails, the rest would say nothing. */
+export function storyteller(): (name: string, work: () => Promise<void>) => void {
+  let broken = false;
+  return (name, work) =>
+    test(name, async () => {
+      if (broken) throw new Error('An earlier step failed.');
+      broken = true;
+      await work();
+      broken = false;
+    });
+}

@@ -13,6 +13,7 @@ import {
   seesNot,
   startBrowser,
   startServer,
+  storyteller,
 } from './app.ts';
 
 jest.setTimeout(90_000);
@@ -46,15 +47,7 @@ async function writeLines(on: Page, text: string): Promise<void> {
 const underlined = (on: Page) =>
   on.$$eval('.cm-lintRange-error', (marks) => marks.map((mark) => mark.textContent));
 
-let failed = false;
-/** Steps of one story: after the first that fails the rest would say nothing. */
-const step = (name: string, work: () => Promise<void>) =>
-  test(name, async () => {
-    if (failed) throw new Error('An earlier step failed.');
-    failed = true;
-    await work();
-    failed = false;
-  });
+const step = storyteller();
 
 describe('planning a closure on a phone', () => {
   step('a closure shows its splices in lines', async () => {

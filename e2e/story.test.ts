@@ -20,6 +20,7 @@ import {
   seesNot,
   startBrowser,
   startServer,
+  storyteller,
 } from './app.ts';
 
 jest.setTimeout(45_000);
@@ -79,16 +80,7 @@ afterAll(async () => {
 });
 afterEach(() => expect(tech.trouble).toEqual([]));
 
-let broken = false;
-/** A step of the story; once one fails, those after it cannot be told. */
-function step(name: string, work: () => Promise<void>): void {
-  it(name, async () => {
-    if (broken) throw new Error('An earlier step failed.');
-    broken = true;
-    await work();
-    broken = false;
-  });
-}
+const step = storyteller();
 
 describe('from a splice list to proof, on a phone', () => {
   step('shows the demo on the cord', async () => {

@@ -18,6 +18,7 @@ import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 import { pickFile } from '@/ui/pickFile';
+import { saveFile } from '@/ui/saveFile';
 
 const isBuiltIn = (hardware: Hardware) => BUILT_IN_HARDWARE.some(({ id }) => id === hardware.id);
 
@@ -107,14 +108,8 @@ function readHardware(text: string): Hardware | string {
   return isBuiltIn(read.data) ? { ...read.data, id: uuid() } : read.data;
 }
 
-function exportJson(hardware: Hardware): void {
-  const link = document.createElement('a');
-  const text = JSON.stringify(hardware, null, 2);
-  link.href = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
-  link.download = `${hardware.name}.json`;
-  link.click();
-  URL.revokeObjectURL(link.href);
-}
+const exportJson = (hardware: Hardware): void =>
+  saveFile(`${hardware.name}.json`, JSON.stringify(hardware, null, 2), 'application/json');
 
 type LengthKey = 'tubeToTray' | 'window' | 'clamp' | 'hoseClamp' | 'bushingBelow';
 

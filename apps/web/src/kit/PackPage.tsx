@@ -2,7 +2,8 @@ import { useQueries } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import { type KitItem, judgeSplice, kitList, plural, standingOf, writeCsv } from '@cordel/core';
+import { type KitItem, kitList, plural, writeCsv } from '@cordel/core';
+import { benchSplices } from '@/bench/benchSplices';
 import { read } from '@/data/api';
 import type { Work } from '@/data/setting';
 import { useKept } from '@/data/storage';
@@ -12,6 +13,7 @@ import { Notice, Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
+import { saveFile } from '@/ui/saveFile';
 import { useInks } from '@/ui/theme';
 
 /** What is packed and in stock, kept on this device. */
@@ -158,11 +160,9 @@ function itemsOf(works: readonly Work[], view: ProjectView): KitItem[] {
   const { limits, practice } = view.project;
   const closures = works.map((work) => {
     const opened = openedClosure(work.closure, view);
-    const open = work.splices.filter((splice) => {
-      const own = work.evidence.filter((entry) => entry.spliceId === splice.id);
-      const { verdict, redo } = judgeSplice(standingOf(own), splice.method, limits);
-      return verdict === 'open' || redo;
-    });
+    const open = benchSplices(work, limits).filter(
+      ({ judgement }) => judgement.verdict === 'open' || judgement.redo,
+    );
     return {
       hardware: opened.hardware,
       splices: open,
@@ -185,9 +185,5 @@ function saveCsv(project: string, items: readonly KitItem[], van: Van): void {
       return [item, count, unit, stock, short, van.packed.includes(item) ? 'yes' : 'no', why];
     }),
   );
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(new Blob([text], { type: 'text/csv' }));
-  link.download = `${project} kit.csv`;
-  link.click();
-  URL.revokeObjectURL(link.href);
+  saveFile(`${project} kit.csv`, text, 'text/csv');
 }

@@ -3,7 +3,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import { type ListCable, parseFiber } from '@cordel/core';
+import { parseFiber } from '@cordel/core';
 import { read } from '@/data/api';
 import { useProjectView } from '@/projects/context';
 import { Empty, Notice, Waiting } from '@/ui/Notice';
@@ -40,16 +40,12 @@ export function CircuitsPage() {
 }
 
 function Follow() {
-  const { project, cables, schemes } = useProjectView();
+  const { project, cables, schemes, planCables } = useProjectView();
   const router = useRouter();
   const { cable, fiber } = useLocalSearchParams<{ cable?: string; fiber?: string }>();
   const chosen = cables.find((entry) => entry.id === cable) ?? cables[0];
   const [typed, setTyped] = useState(fiber ?? '1');
   const scheme = schemes.find((entry) => entry.id === chosen?.schemeId);
-  const list = cables.flatMap((entry): ListCable[] => {
-    const own = schemes.find(({ id }) => id === entry.schemeId);
-    return own ? [{ name: entry.name, makeUp: entry.makeUp, scheme: own }] : [];
-  });
   if (!chosen || !scheme)
     return <Empty title="No cables yet">Bring in a splice list, or add cables in the Kit.</Empty>;
   const parsed = parseFiber(typed, chosen.makeUp, scheme);
@@ -59,7 +55,7 @@ function Follow() {
       <CablePick
         label="Cable"
         value={chosen.name}
-        cables={list}
+        cables={planCables}
         onChange={(name) => go(cables.find((entry) => entry.name === name)!.id)}
       />
       <TextInput

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo, useState } from 'react';
 import { v7 as uuid } from 'uuid';
-import { type ListCable, type Pin, type Plan, type PlanTask, type Present } from '@cordel/core';
+import { type Pin, type Plan, type PlanTask, type Present } from '@cordel/core';
 import { read } from '@/data/api';
 import { outbox, queryClient } from '@/data/client';
 import { useWork } from '@/data/queries';
@@ -82,7 +82,7 @@ export function usePlan(closureId: string) {
     carryOut,
     sent,
     error: stored.error ?? work.error,
-    cables: cablesOf(view),
+    cables: view.planCables,
   };
 }
 
@@ -96,18 +96,12 @@ function readDraft(text: string): PlanDraft | null {
   }
 }
 
-const cablesOf = (view: ProjectView): ListCable[] =>
-  view.cables.flatMap(({ name, makeUp, schemeId }) => {
-    const scheme = view.schemes.find((entry) => entry.id === schemeId);
-    return scheme ? [{ name, makeUp, scheme }] : [];
-  });
-
 function taskOf(draft: PlanDraft, work: Work, view: ProjectView): PlanTask<Present> {
   const worked = new Set(work.evidence.map((entry) => entry.spliceId));
   const nameOf = (id: string) => view.cable(id)?.name ?? id;
   return {
     ...draft,
-    cables: cablesOf(view),
+    cables: view.planCables,
     trays: work.closure.trays,
     there: work.splices.map((splice) => ({
       ...splice,

@@ -1,11 +1,5 @@
 import { createPortal } from 'react-dom';
-import {
-  type CutMark,
-  type LengthUnit,
-  type ListCable,
-  type Splice,
-  formatLength,
-} from '@cordel/core';
+import { type CutMark, type LengthUnit, type Splice, formatLength } from '@cordel/core';
 import { traysOf } from '@/plan/traysOf';
 import { type ProjectView, useProjectView } from '@/projects/context';
 import { mergedMarks } from './mergedMarks';
@@ -86,16 +80,12 @@ interface TableProps {
 function TrayTable({ view, opened, splices, name }: TableProps & { opened: OpenedClosure }) {
   const closure = view.closures.find((entry) => entry.id === opened.assembly.closureId)!;
   const nameOf = (id: string) => view.cable(id)?.name ?? id;
-  const cables = view.cables.flatMap((cable): ListCable[] => {
-    const scheme = view.schemes.find((entry) => entry.id === cable.schemeId);
-    return scheme ? [{ name: cable.name, makeUp: cable.makeUp, scheme }] : [];
-  });
   const placed = splices.map((splice) => ({
     ...splice,
     cableA: nameOf(splice.cableA),
     cableB: nameOf(splice.cableB),
   }));
-  const rows = traysOf(placed, closure.trays, cables).flatMap((tray) => tray.items);
+  const rows = traysOf(placed, closure.trays, view.planCables).flatMap((tray) => tray.items);
   return (
     <div className="page">
       <h2>{`${name}: trays`}</h2>

@@ -1,11 +1,13 @@
 import { createContext, useContext } from 'react';
-import { type Cable, type FiberAddress, addressOf } from '@cordel/core';
+import { type Cable, type FiberAddress, type ListCable, addressOf } from '@cordel/core';
 import type { ProjectSetting } from '@/data/setting';
 
 export interface ProjectView extends ProjectSetting {
   cable(id: string): Cable | undefined;
   /** The address of a fiber, or null where the cable or scheme is not known. */
   address(cableId: string, fiber: number): FiberAddress | null;
+  /** Its cables as plans count them: by name, each with its colour scheme. */
+  planCables: ListCable[];
   /** Such as `A 125`. */
   fiberName(cableId: string, fiber: number): string;
 }
@@ -16,6 +18,10 @@ export function viewOf(setting: ProjectSetting): ProjectView {
   const schemes = new Map(setting.schemes.map((scheme) => [scheme.id, scheme]));
   return {
     ...setting,
+    planCables: setting.cables.flatMap(({ name, makeUp, schemeId }) => {
+      const scheme = schemes.get(schemeId);
+      return scheme ? [{ name, makeUp, scheme }] : [];
+    }),
     cable: (id) => cables.get(id),
     address: (cableId, fiber) => {
       const cable = cables.get(cableId);

@@ -1,6 +1,8 @@
 import {
   type Assembly,
+  type AssemblyChange,
   BUILT_IN_HARDWARE,
+  type CableEntry,
   type Hardware,
   type ProjectDocument,
 } from '@cordel/core';
@@ -10,7 +12,8 @@ import { smallDocument } from '../testing/small.ts';
 
 let api: TestApi;
 let document: ProjectDocument;
-let assembly: Assembly;
+let closureId: string;
+let entry: CableEntry;
 beforeAll(async () => {
   api = await startApi();
 });
@@ -18,57 +21,73 @@ afterAll(() => api.close());
 beforeEach(async () => {
   document = smallDocument();
   await api.post('/documents', document);
-  assembly = {
-    closureId: document.closures[0]!.id,
-    hardwareId: 'dome',
-    reach: 30_000,
-    entries: [
-      {
-        id: uuid(),
-        cableId: document.cables[0]!.id,
-        kind: 'end',
-        diameter: 145,
-        port: 'Oval',
-        loop: 0,
-        tubes: [],
-        armoured: false,
-        tracer: false,
-        route: 0,
-        inside: 0,
-        done: ['right'],
-      },
-    ],
+  closureId = document.closures[0]!.id;
+  entry = {
+    id: uuid(),
+    cableId: document.cables[0]!.id,
+    kind: 'end',
+    diameter: 145,
+    port: null,
+    loop: 0,
+    tubes: [],
+    armoured: false,
+    tracer: false,
+    route: 0,
+    inside: 0,
+    done: [],
   };
 });
 
-const describeIt = (body: Assembly) => api.put(`/assemblies/${body.closureId}`, body);
+const change = (body: AssemblyChange) => api.post(`/assemblies/${closureId}/changes`, body);
+const describeIt = async (hardwareId = 'dome') => {
+  await change({ kind: 'hardware', hardwareId });
+  await change({ kind: 'reach', reach: 30_000 });
+  await change({ kind: 'add', entry });
+};
 const setting = async () =>
   (await api.get(`/projects/${document.project.id}`)).body as {
     assemblies: Assembly[];
     hardware: Hardware[];
   };
 
-it('keeps what meets in a closure, and the same write again changes nothing', async () => {
-  expect((await describeIt(assembly)).status).toBe(200);
-  expect((await describeIt(assembly)).status).toBe(200);
-  expect((await setting()).assemblies).toEqual([assembly]);
+it('keeps what meets in a closure, and the same change again changes nothing', async () => {
+  await describeIt();
+  const { assemblies } = await setting();
+  expect(assemblies).toEqual([{ closureId, hardwareId: 'dome', reach: 30_000, entries: [entry] }]);
+  expect((await change({ kind: 'add', entry })).status).toBe(200);
+  expect((await setting()).assemblies).toEqual(assemblies);
 });
 
-it('says which part names what is not there', async () => {
-  const [entry] = assembly.entries;
-  const places = async (body: Assembly) =>
-    ((await describeIt(body)).body as { errors: { place: string }[] }).errors[0]!.place;
-  expect(await places({ ...assembly, hardwareId: 'none' })).toBe('/hardwareId');
-  expect(await places({ ...assembly, entries: [{ ...entry!, cableId: uuid() }] })).toBe(
-    '/entries/0/cableId',
+it('loses no tick of two people who work at once', async () => {
+  await describeIt();
+  const steps = ['right', 'diameter', 'seal', 'mark', 'ring', 'sheath', 'strength', 'score'];
+  await Promise.all(
+    steps.map((step) => change({ kind: 'tick', entryId: entry.id, step, done: true })),
   );
-  const crowd = [1, 2, 3].map(() => ({ ...entry!, id: uuid() }));
-  const answer = await describeIt({ ...assembly, entries: crowd });
+  const [{ entries }] = (await setting()).assemblies as [Assembly];
+  expect([...entries[0]!.done].sort()).toEqual([...steps].sort());
+});
+
+it('says which part names what is not there, and changes nothing', async () => {
+  await describeIt();
+  const before = await setting();
+  const places = async (body: AssemblyChange) =>
+    ((await change(body)).body as { errors: { place: string }[] }).errors[0]!.place;
+  expect(await places({ kind: 'hardware', hardwareId: 'none' })).toBe('/hardwareId');
+  const stranger = { ...entry, id: uuid(), cableId: uuid() };
+  expect(await places({ kind: 'add', entry: stranger })).toBe('/entry/cableId');
+  expect(await places({ kind: 'enter', entryId: entry.id, part: { diameter: 5 } })).toBe(
+    '/part/diameter',
+  );
+  expect(await setting()).toEqual(before);
+});
+
+it('puts no more cables into a port than it has holes', async () => {
+  await describeIt();
+  await change({ kind: 'enter', entryId: entry.id, part: { port: 'Oval' } });
+  await change({ kind: 'add', entry: { ...entry, id: uuid(), port: 'Oval' } });
+  const answer = await change({ kind: 'add', entry: { ...entry, id: uuid(), port: 'Oval' } });
   expect(answer.body).toMatchObject({ detail: 'Oval has 2 holes; 3 cables are put there.' });
-  expect(await places({ ...assembly, entries: [{ ...entry!, diameter: 5 }] })).toBe(
-    '/entries/0/diameter',
-  );
-  expect((await setting()).assemblies).toEqual([]);
 });
 
 it('takes hardware of one’s own, and never changes what ships', async () => {
@@ -81,9 +100,9 @@ it('takes hardware of one’s own, and never changes what ships', async () => {
 it('goes along with the project’s document', async () => {
   const own: Hardware = { ...BUILT_IN_HARDWARE[0]!, id: uuid(), name: 'Yard dome' };
   await api.put(`/hardware/${own.id}`, own);
-  await describeIt({ ...assembly, hardwareId: own.id });
+  await describeIt(own.id);
   const read = (await api.get(`/projects/${document.project.id}/document.json`))
     .body as ProjectDocument;
   expect(read.hardware).toEqual([own]);
-  expect(read.assemblies).toEqual([{ ...assembly, hardwareId: own.id }]);
+  expect(read.assemblies).toMatchObject([{ closureId, hardwareId: own.id, entries: [entry] }]);
 });

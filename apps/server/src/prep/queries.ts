@@ -1,5 +1,13 @@
 import { asc, eq, getTableColumns } from 'drizzle-orm';
-import { type Assembly, BUILT_IN_HARDWARE, type Hardware } from '@cordel/core';
+import {
+  type Assembly,
+  type AssemblyChange,
+  BUILT_IN_HARDWARE,
+  type Closure,
+  type Hardware,
+  changeAssembly,
+  emptyAssembly,
+} from '@cordel/core';
 import { getClosure } from '../closures/routes.ts';
 import type { Db } from '../db/client.ts';
 import { assemblies, closures, hardware } from '../db/schema.ts';
@@ -60,11 +68,31 @@ export async function putAssemblies(db: Db, list: readonly Assembly[]): Promise<
 }
 
 /**
- * Describes what meets in a closure.
- * @throws Problem 422 where it names hardware, a port or a cable that is not there, or a cable twice
+ * Changes what meets in a closure. The row is locked meanwhile, so that changes of two people follow
+ * each other and none is lost.
+ * @throws Problem 422 where it names hardware, a port or a cable that is not there, or fills a port over
  */
-export async function describeClosure(db: Db, assembly: Assembly): Promise<void> {
-  const closure = await getClosure(db, assembly.closureId);
+export async function describeClosure(
+  db: Db,
+  closureId: string,
+  change: AssemblyChange,
+): Promise<void> {
+  const closure = await getClosure(db, closureId);
+  await db.transaction(async (tx) => {
+    const on = tx as unknown as Db;
+    await tx.insert(assemblies).values(emptyAssembly(closureId)).onConflictDoNothing();
+    const [before] = await tx
+      .select()
+      .from(assemblies)
+      .where(eq(assemblies.closureId, closureId))
+      .for('update');
+    const after = changeAssembly(before!, change);
+    await checkAssembly(on, closure, after);
+    await putAssemblies(on, [after]);
+  });
+}
+
+async function checkAssembly(db: Db, closure: Closure, assembly: Assembly): Promise<void> {
   const refuse = (place: string, detail: string): never => {
     throw new Problem(422, detail, [{ place, detail }]);
   };
@@ -72,18 +100,15 @@ export async function describeClosure(db: Db, assembly: Assembly): Promise<void>
   if (assembly.hardwareId !== null && !profile)
     refuse('/hardwareId', 'There is no such hardware profile.');
   const cables = new Set((await getCables(db, closure.projectId)).map((cable) => cable.id));
-  assembly.entries.forEach((entry, index) => {
+  for (const entry of assembly.entries) {
     if (!cables.has(entry.cableId))
-      refuse(`/entries/${index}/cableId`, 'There is no such cable in the project.');
+      refuse('/entry/cableId', 'There is no such cable in the project.');
     const port = profile?.ports.find(({ name }) => name === entry.port);
-    if (entry.port !== null && profile && !port)
-      refuse(`/entries/${index}/port`, `${profile.name} has no port “${entry.port}”.`);
     const sharing = assembly.entries.filter((other) => other.port === entry.port).length;
     if (port && sharing > port.holes)
       refuse(
-        `/entries/${index}/port`,
+        '/part/port',
         `${port.name} has ${port.holes} ${port.holes === 1 ? 'hole' : 'holes'}; ${sharing} cables are put there.`,
       );
-  });
-  await putAssemblies(db, [assembly]);
+  }
 }

@@ -1,5 +1,5 @@
 import { createRoute, z } from '@hono/zod-openapi';
-import { assemblySchema, hardwareSchema } from '@cordel/core';
+import { assemblyChangeSchema, hardwareSchema } from '@cordel/core';
 import { Problem } from '../http/problem.ts';
 import { answers, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { allHardware, describeClosure, putHardware } from './queries.ts';
@@ -20,10 +20,11 @@ const put = createRoute({
 });
 
 const describe = createRoute({
-  method: 'put',
-  path: '/assemblies/{closureId}',
-  summary: 'Describe what meets in a closure: hardware, cables, ports',
-  request: { params: idParams('closureId'), body: jsonBody(assemblySchema) },
+  method: 'post',
+  path: '/assemblies/{closureId}/changes',
+  summary: 'Change what meets in a closure: hardware, cables, ports, steps done',
+  description: 'A change names only what it changes. The same change sent again changes nothing.',
+  request: { params: idParams('closureId'), body: jsonBody(assemblyChangeSchema) },
   responses: answers(savedSchema, 'Saved'),
 });
 
@@ -37,9 +38,7 @@ export const prepRoutes = router()
     return c.json({ id: record.id }, 200);
   })
   .openapi(describe, async (c) => {
-    const assembly = c.req.valid('json');
-    if (assembly.closureId !== c.req.valid('param').closureId)
-      throw new Problem(422, 'The closure of the body is not that of the path.');
-    await describeClosure(c.var.db, assembly);
-    return c.json({ id: assembly.closureId }, 200);
+    const { closureId } = c.req.valid('param');
+    await describeClosure(c.var.db, closureId, c.req.valid('json'));
+    return c.json({ id: closureId }, 200);
   });

@@ -1,4 +1,4 @@
-import { type Assembly, BUILT_IN_LIMITS, type Cable, USUAL_PRACTICE } from '@cordel/core';
+import { type AssemblyChange, BUILT_IN_LIMITS, type Cable, USUAL_PRACTICE } from '@cordel/core';
 import { newSetting, withWrite } from './setting';
 
 const setting = {
@@ -49,17 +49,17 @@ test('records of other projects and other writes change nothing', () => {
   );
 });
 
-test('what meets in a closure goes by the closure', () => {
-  const assembly = (closureId: string, reach: number): Assembly => ({
-    closureId,
-    hardwareId: 'dome',
-    reach,
-    entries: [],
+test('changes of what meets in a closure follow each other, and the same one again is once', () => {
+  const post = (closureId: string, body: AssemblyChange) => ({
+    method: 'POST',
+    path: `/api/assemblies/${closureId}/changes`,
+    body,
   });
-  const one = withWrite(setting, put('/api/assemblies/k1', assembly('k1', 10)));
-  const two = withWrite(one, put('/api/assemblies/k1', assembly('k1', 20)));
-  expect(two.assemblies).toEqual([assembly('k1', 20)]);
-  expect(withWrite(setting, put('/api/assemblies/k9', assembly('k9', 1)))).toBe(setting);
+  const one = withWrite(setting, post('k1', { kind: 'hardware', hardwareId: 'dome' }));
+  const two = withWrite(one, post('k1', { kind: 'reach', reach: 20 }));
+  expect(two.assemblies).toEqual([{ closureId: 'k1', hardwareId: 'dome', reach: 20, entries: [] }]);
+  expect(withWrite(two, post('k1', { kind: 'reach', reach: 20 }))).toEqual(two);
+  expect(withWrite(setting, post('k9', { kind: 'reach', reach: 20 }))).toBe(setting);
 });
 
 test('the project itself', () => {

@@ -1,5 +1,6 @@
 import {
   type Assembly,
+  type AssemblyChange,
   BUILT_IN_HARDWARE,
   BUILT_IN_SCHEMES,
   type Cable,
@@ -9,6 +10,8 @@ import {
   type Hardware,
   type Project,
   type Splice,
+  changeAssembly,
+  emptyAssembly,
 } from '@cordel/core';
 
 export interface ProjectSetting {
@@ -42,18 +45,26 @@ const PATHS = {
   closures: '/api/closures/',
   schemes: '/api/schemes/',
   hardware: '/api/hardware/',
-  assemblies: '/api/assemblies/',
 } as const;
+
+const CHANGES = /^\/api\/assemblies\/([^/]+)\/changes$/;
 
 type Part = keyof typeof PATHS;
 type Item = ProjectSetting[Part][number];
 
-const idOf = (item: Item): string => ('closureId' in item ? item.closureId : item.id);
+const belongs = (item: Item, setting: ProjectSetting): boolean =>
+  !('projectId' in item) || item.projectId === setting.project.id;
 
-function belongs(item: Item, setting: ProjectSetting): boolean {
-  if ('projectId' in item) return item.projectId === setting.project.id;
-  if ('closureId' in item) return setting.closures.some(({ id }) => id === item.closureId);
-  return true;
+function withChange(
+  setting: ProjectSetting,
+  closureId: string,
+  change: AssemblyChange,
+): ProjectSetting {
+  if (!setting.closures.some(({ id }) => id === closureId)) return setting;
+  const before = setting.assemblies.find((entry) => entry.closureId === closureId);
+  const after = changeAssembly(before ?? emptyAssembly(closureId), change);
+  const others = setting.assemblies.filter((entry) => entry !== before);
+  return { ...setting, assemblies: [...others, after] };
 }
 
 /** A project's setting with the record that a write brings at its place. */
@@ -61,6 +72,8 @@ export function withWrite(
   setting: ProjectSetting,
   write: { method: string; path: string; body: unknown },
 ): ProjectSetting {
+  const changed = CHANGES.exec(write.path);
+  if (changed) return withChange(setting, changed[1]!, write.body as AssemblyChange);
   if (write.method !== 'PUT') return setting;
   if (write.path === `/api/projects/${setting.project.id}`)
     return { ...setting, project: write.body as Project };
@@ -72,11 +85,9 @@ export function withWrite(
   const item = write.body as Item;
   if (!belongs(item, setting)) return setting;
   const list: Item[] = setting[part];
-  const known = list.some((entry) => idOf(entry) === idOf(item));
+  const known = list.some((entry) => entry.id === item.id);
   return {
     ...setting,
-    [part]: known
-      ? list.map((entry) => (idOf(entry) === idOf(item) ? item : entry))
-      : [...list, item],
+    [part]: known ? list.map((entry) => (entry.id === item.id ? item : entry)) : [...list, item],
   };
 }

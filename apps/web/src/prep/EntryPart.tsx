@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import {
+  type AssemblyChange,
   ENTRY_KINDS,
   type EntryKind,
   describeMakeUp,
@@ -20,6 +21,8 @@ import { TubeWays } from './TubeWays';
 import type { AssemblyHook, OpenedClosure, OpenedEntry } from './useAssembly';
 
 const KINDS: Record<EntryKind, string> = { end: 'cut end', express: 'express', drop: 'drop' };
+
+type EntryChange = Extract<AssemblyChange, { kind: 'enter' }>['part'];
 
 interface EntryPartProps {
   hook: AssemblyHook;
@@ -71,10 +74,8 @@ export function EntryPart({ hook, opened, item }: EntryPartProps) {
           <StepList
             steps={steps}
             done={entry.done}
-            onTick={(key, ticked) =>
-              hook.change(entry.id, {
-                done: ticked ? [...entry.done, key] : entry.done.filter((other) => other !== key),
-              })
+            onTick={(step, ticked) =>
+              hook.change({ kind: 'tick', entryId: entry.id, step, done: ticked })
             }
           />
         </>
@@ -121,7 +122,7 @@ function Seal({ opened, item }: Pick<EntryPartProps, 'opened' | 'item'>) {
 function EntryForm({ hook, opened, item }: EntryPartProps) {
   const { entry, cable } = item;
   const { unit, hardware } = opened;
-  const set = (part: Partial<typeof entry>) => hook.change(entry.id, part);
+  const set = (part: EntryChange) => hook.change({ kind: 'enter', entryId: entry.id, part });
   const field = (label: string, key: 'loop' | 'route' | 'inside') => (
     <LengthField
       label={label}
@@ -178,7 +179,7 @@ function EntryForm({ hook, opened, item }: EntryPartProps) {
       <YesNo label="Tracer wire" value={entry.tracer} onChange={(tracer) => set({ tracer })} />
       <Press
         label={`Take ${cable.name} out of this closure`}
-        onPress={() => hook.remove(entry.id)}
+        onPress={() => hook.change({ kind: 'remove', entryId: entry.id })}
       />
     </View>
   );

@@ -13,7 +13,7 @@ import { useWide } from '@/ui/useWide';
 import { EntryPart } from './EntryPart';
 import { LengthField } from './LengthField';
 import { PrintSheet } from './PrintSheet';
-import { type AssemblyHook, type OpenedClosure, useAssembly } from './useAssembly';
+import { type AssemblyHook, type OpenedClosure, newEntry, useAssembly } from './useAssembly';
 
 /** Opening a closure's cables: hardware, what enters, seals, cut plans and steps. */
 export function OpenPage() {
@@ -64,7 +64,7 @@ function HardwarePart({ hook, opened }: { hook: AssemblyHook; opened: OpenedClos
         label="Hardware"
         value={opened.assembly.hardwareId ?? ''}
         options={hardware.map(({ id, name }) => ({ value: id, label: name }))}
-        onChange={(hardwareId) => hook.save({ hardwareId })}
+        onChange={(hardwareId) => hook.change({ kind: 'hardware', hardwareId })}
       />
       {opened.hardware ? <Txt ink="ink2">{opened.hardware.source}</Txt> : null}
       {opened.hardware && trays > opened.hardware.trays.most ? (
@@ -77,7 +77,7 @@ function HardwarePart({ hook, opened }: { hook: AssemblyHook; opened: OpenedClos
         value={opened.assembly.reach}
         unit={opened.unit}
         most={200_000}
-        onChange={(reach) => hook.save({ reach })}
+        onChange={(reach) => hook.change({ kind: 'reach', reach })}
       />
     </Leaf>
   );
@@ -117,7 +117,7 @@ function AddCable({
             key={cable.id}
             label={`Add ${cable.name}`}
             look={used.has(cable.id) ? 'next' : 'plain'}
-            onPress={() => hook.add(cable)}
+            onPress={() => hook.change({ kind: 'add', entry: newEntry(cable) })}
           />
         ))}
       </View>

@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import { v7 as uuid } from 'uuid';
 import {
   type Assembly,
+  type AssemblyChange,
   type Cable,
   type CableEntry,
   type Closure,
@@ -12,6 +13,7 @@ import {
   type PortUse,
   type PrepStep,
   cutPlan,
+  emptyAssembly,
   lengthUnitOf,
   prepSteps,
   sealPorts,
@@ -40,12 +42,8 @@ export interface OpenedClosure {
 
 /** What meets in a closure, with its seals, cut plans and steps. */
 export function openedClosure(closure: Closure, view: ProjectView): OpenedClosure {
-  const assembly = view.assemblies.find((entry) => entry.closureId === closure.id) ?? {
-    closureId: closure.id,
-    hardwareId: null,
-    reach: 0,
-    entries: [],
-  };
+  const assembly =
+    view.assemblies.find((entry) => entry.closureId === closure.id) ?? emptyAssembly(closure.id);
   const unit = lengthUnitOf(view.project.units.distance);
   const hardware = view.hardware.find((entry) => entry.id === assembly.hardwareId) ?? null;
   const { ports, left } = hardware
@@ -74,35 +72,21 @@ export function useAssembly(closureId: string) {
   const view = useProjectView();
   const closure = view.closures.find((entry) => entry.id === closureId) ?? null;
   const opened = useMemo(() => (closure ? openedClosure(closure, view) : null), [closure, view]);
-  const save = (part: Partial<Assembly>) => {
-    if (!opened || !closure) return;
+  /** Sends one change; what is shown follows at once. */
+  const change = (what: AssemblyChange) =>
     void outbox.add({
-      method: 'PUT',
-      path: `/api/assemblies/${closureId}`,
-      body: { ...opened.assembly, ...part },
-      what: `What meets in ${closure.name}`,
+      method: 'POST',
+      path: `/api/assemblies/${closureId}/changes`,
+      body: what,
+      what: `What meets in ${closure?.name ?? 'a closure'}`,
     });
-  };
-  const change = (id: string, part: Partial<CableEntry>) =>
-    save({
-      entries: opened!.assembly.entries.map((entry) =>
-        entry.id === id ? { ...entry, ...part } : entry,
-      ),
-    });
-  return {
-    closure,
-    opened,
-    save,
-    change,
-    add: (cable: Cable) => save({ entries: [...opened!.assembly.entries, newEntry(cable)] }),
-    remove: (id: string) =>
-      save({ entries: opened!.assembly.entries.filter((entry) => entry.id !== id) }),
-  };
+  return { closure, opened, change };
 }
 
 export type AssemblyHook = ReturnType<typeof useAssembly>;
 
-const newEntry = (cable: Cable): CableEntry => ({
+/** A cable that enters, before anything is known of how. */
+export const newEntry = (cable: Cable): CableEntry => ({
   id: uuid(),
   cableId: cable.id,
   kind: cable.makeUp.kind === 'drop' ? 'drop' : 'end',

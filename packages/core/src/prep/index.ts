@@ -1,3 +1,4 @@
+export * from './assembly.ts';
 export * from './cutPlan.ts';
 export * from './hardware.ts';
 export * from './seal.ts';

@@ -128,3 +128,27 @@ export const assemblySchema = z.object({
 });
 
 export type Assembly = z.infer<typeof assemblySchema>;
+
+/**
+ * One change of what meets in a closure. It names only what it changes, so that two people at one
+ * closure do not undo each other's work.
+ */
+export const assemblyChangeSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('hardware'), hardwareId: z.string() }),
+  z.object({ kind: z.literal('reach'), reach: length }),
+  z.object({ kind: z.literal('add'), entry: entrySchema }),
+  z.object({
+    kind: z.literal('enter'),
+    entryId: idSchema,
+    part: entrySchema.omit({ id: true, cableId: true, done: true }).partial(),
+  }),
+  z.object({ kind: z.literal('remove'), entryId: idSchema }),
+  z.object({
+    kind: z.literal('tick'),
+    entryId: idSchema,
+    step: z.string().min(1).max(60),
+    done: z.boolean(),
+  }),
+]);
+
+export type AssemblyChange = z.infer<typeof assemblyChangeSchema>;

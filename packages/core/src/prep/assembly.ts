@@ -1,0 +1,45 @@
+import type { Assembly, AssemblyChange, CableEntry } from '../record/hardware.ts';
+
+/** A closure of which nothing is described yet. */
+export const emptyAssembly = (closureId: string): Assembly => ({
+  closureId,
+  hardwareId: null,
+  reach: 0,
+  entries: [],
+});
+
+/** What meets in a closure after a change. The same change made twice is the same as once. */
+export function changeAssembly(assembly: Assembly, change: AssemblyChange): Assembly {
+  const onEntry = (entryId: string, turn: (entry: CableEntry) => CableEntry): Assembly => ({
+    ...assembly,
+    entries: assembly.entries.map((entry) => (entry.id === entryId ? turn(entry) : entry)),
+  });
+  switch (change.kind) {
+    case 'hardware':
+      if (change.hardwareId === assembly.hardwareId) return assembly;
+      // Ports are the hardware's own: those of another mean nothing here.
+      return {
+        ...assembly,
+        hardwareId: change.hardwareId,
+        entries: assembly.entries.map((entry) => ({ ...entry, port: null })),
+      };
+    case 'reach':
+      return { ...assembly, reach: change.reach };
+    case 'add':
+      return assembly.entries.some(({ id }) => id === change.entry.id)
+        ? assembly
+        : { ...assembly, entries: [...assembly.entries, change.entry] };
+    case 'enter':
+      return onEntry(change.entryId, (entry) => ({ ...entry, ...change.part }));
+    case 'remove':
+      return {
+        ...assembly,
+        entries: assembly.entries.filter(({ id }) => id !== change.entryId),
+      };
+    case 'tick':
+      return onEntry(change.entryId, (entry) => {
+        const others = entry.done.filter((step) => step !== change.step);
+        return { ...entry, done: change.done ? [...others, change.step] : others };
+      });
+  }
+}

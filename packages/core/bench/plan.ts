@@ -1,8 +1,8 @@
 import { BUILT_IN_SCHEMES } from '../src/fiber/schemes.ts';
 import { expandPlan } from '../src/plan/expand.ts';
-import { parsePlan } from '../src/plan/lines.ts';
+import { parsePlan } from '../src/plan/parsePlan.ts';
 import type { ListCable } from '../src/plan/spliceList.ts';
-import { Network, type NetworkSplice } from '../src/plan/trace.ts';
+import { Network, type NetworkSplice } from '../src/plan/network.ts';
 import { layoutInstance } from '../src/plan/trays/instances.testing.ts';
 import { type LayoutTask, layOutTrays } from '../src/plan/trays/layout.ts';
 

@@ -5,6 +5,7 @@ import {
   type NetworkProblem,
   expandPlan,
   fibersOf,
+  findNetworkProblems,
   parsePlan,
 } from '@cordel/core';
 import type { Db } from '../db/client.ts';
@@ -79,12 +80,11 @@ export async function circuitProblems(
       // The splice may name either cable first.
       if (reversed && b) for (const side of [a, b]) mark(turned, side);
   }
-  return network
-    .problems(
-      (closure, cable, fiber) => known.has(`${closure} ${cable} ${fiber}`),
-      (closure, cable, fiber) => turned.has(`${closure} ${cable} ${fiber}`),
-    )
-    .map(({ splice, ...problem }) => ({ ...problem, spliceId: rows[splice]?.id ?? null }));
+  return findNetworkProblems(
+    network,
+    (closure, cable, fiber) => known.has(`${closure} ${cable} ${fiber}`),
+    (closure, cable, fiber) => turned.has(`${closure} ${cable} ${fiber}`),
+  ).map(({ splice, ...problem }) => ({ ...problem, spliceId: rows[splice]?.id ?? null }));
 }
 
 async function networkOf(db: Db, projectId: string) {

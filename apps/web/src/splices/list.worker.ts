@@ -8,6 +8,7 @@ import {
   type Table,
   cablesOfList,
   decodeText,
+  findNetworkProblems,
   matchColumns,
   readCsv,
   readSpliceList,
@@ -68,11 +69,10 @@ function doubtsOf({ splices }: ReadList, setting: ListSetting): ListPreview['dou
     own.map((splice) => ({ ...splice, closure: name })),
   );
   const named = new Set(splices.map((splice) => splice.closure));
-  return new Network(cables, [...there, ...splices])
-    .problems(() => false)
-    .flatMap(({ closure, message }) =>
-      closure !== null && named.has(closure) ? [{ closure, message }] : [],
-    );
+  const network = new Network(cables, [...there, ...splices]);
+  return findNetworkProblems(network, () => false).flatMap(({ closure, message }) =>
+    closure !== null && named.has(closure) ? [{ closure, message }] : [],
+  );
 }
 
 export type ListReader = typeof listReader;

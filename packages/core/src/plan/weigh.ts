@@ -3,8 +3,9 @@ import type { Pin } from '../record/plan.ts';
 import { unitSize } from '../fiber/address.ts';
 import { type PlanChange, type Present, diffPlan } from './diff.ts';
 import { type Expanded, type PlannedJoint, expandPlan } from './expand.ts';
-import { type ParsedPlan, type PlanError, parsePlan } from './lines.ts';
+import type { ParsedPlan, PlanError } from './lines.ts';
 import { type Clash, type Placed, findClashes } from './occupancy.ts';
+import { parsePlan } from './parsePlan.ts';
 import type { ListCable } from './spliceList.ts';
 import { type Layout, layOutTrays } from './trays/layout.ts';
 

@@ -1,6 +1,6 @@
 import highsLoader from 'highs';
 import { BUILT_IN_SCHEMES } from '../../fiber/schemes.ts';
-import { parsePlan } from '../lines.ts';
+import { parsePlan } from '../parsePlan.ts';
 import { expandPlan } from '../expand.ts';
 import { findClashes } from '../occupancy.ts';
 import type { ListCable } from '../spliceList.ts';

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { BUILT_IN_SCHEMES } from '../fiber/schemes.ts';
 import { collapseJoints } from './collapse.ts';
-import { countOf, parsePlan } from './lines.ts';
+import { countOf } from './lines.ts';
+import { parsePlan } from './parsePlan.ts';
 import { expandPlan } from './expand.ts';
 import { printLine } from './printLine.ts';
 import type { ListCable } from './spliceList.ts';

@@ -1,8 +1,5 @@
-import { GROUP_SIZE, type MakeUp, fiberCount } from '../record/cable.ts';
-import { unitSize } from '../fiber/address.ts';
+import { type MakeUp, fiberCount } from '../record/cable.ts';
 import type { Method } from '../record/splice.ts';
-import { plural } from '../measure/count.ts';
-import { runsOf, wordsOf } from './expand.ts';
 
 /** A splice as a network knows it; cables and closures by index into the lists given. */
 export interface NetworkSplice {
@@ -35,18 +32,6 @@ export interface Circuit {
   circle: boolean;
 }
 
-/** What looks wrong in a network, where, and why. */
-export interface NetworkProblem {
-  kind: 'circle' | 'twice' | 'ends' | 'shift' | 'flip';
-  closure: string | null;
-  /** The splice that shows it, or -1 where there is none. */
-  splice: number;
-  message: string;
-}
-
-/** Whether a plan says of a fiber in a closure that it is meant so. */
-export type OnPurpose = (closure: string, cable: string, fiber: number) => boolean;
-
 /**
  * All fibers of a network with the splices that join them: each fiber of each cable is a node with two
  * places for a splice. Built in one pass over the splices.
@@ -59,7 +44,7 @@ export class Network {
   /** The splices at each node, two to a node; -1 where there is none. */
   private readonly ends: Int32Array;
   /** Splices that found both places of a fiber taken. */
-  private readonly crowded: number[] = [];
+  readonly crowded: number[] = [];
   private readonly nodeA: Int32Array;
   private readonly nodeB: Int32Array;
   private readonly starts: number[] = [];
@@ -141,32 +126,6 @@ export class Network {
     return found;
   }
 
-  /**
-   * Finds what looks wrong: fibers that go round in a circle or have a third splice, fibers that end
-   * in the air, shifts and flips against their neighbours.
-   * @param known fibers that end where they do on purpose: dead, reserved or passing through
-   * @param turned fibers of ribbons that a plan lays the other way round on purpose
-   */
-  problems(known: OnPurpose, turned: OnPurpose = () => false): NetworkProblem[] {
-    const problems: NetworkProblem[] = this.crowded.map((splice) => ({
-      kind: 'twice',
-      closure: this.splices[splice]!.closure,
-      splice,
-      message: `${this.words(splice)} joins a fiber that has two splices already.`,
-    }));
-    for (const splice of this.survey().circles) {
-      if (this.crowded.includes(splice)) continue;
-      problems.push({
-        kind: 'circle',
-        closure: this.splices[splice]!.closure,
-        splice,
-        message: `${this.words(splice)} closes a circle: the fiber comes back to where it began.`,
-      });
-    }
-    for (const group of this.neighbours()) problems.push(...this.oddOnes(group, turned));
-    return [...problems, ...this.looseEnds(known)];
-  }
-
   private baseOf(cable: string): number {
     const base = this.base.get(cable);
     if (base === undefined) throw new RangeError(`There is no cable ${cable} in the network.`);
@@ -237,113 +196,4 @@ export class Network {
     }
     return { cable: this.cables[low]!.id, fiber: node - this.starts[low]! + 1 };
   }
-
-  private nameOf(cable: string): string {
-    return this.cables.find((entry) => entry.id === cable)?.name ?? cable;
-  }
-
-  private words(index: number): string {
-    const { cableA, fiberA, cableB, fiberB } = this.splices[index]!;
-    return `${this.nameOf(cableA)} ${fiberA} to ${this.nameOf(cableB)} ${fiberB}`;
-  }
-
-  private isMeant(index: number, meant: OnPurpose): boolean {
-    const { closure, cableA, fiberA } = this.splices[index]!;
-    return meant(closure, cableA, fiberA);
-  }
-
-  /** Splices of one closure that join the same tube or ribbon of A to the same of B. */
-  private neighbours(): number[][] {
-    const sizes = new Map(this.cables.map((cable) => [cable.id, unitSize(cable.makeUp)]));
-    const groups = new Map<string, number[]>();
-    this.splices.forEach((splice, index) => {
-      const a = Math.ceil(splice.fiberA / sizes.get(splice.cableA)!);
-      const b = Math.ceil(splice.fiberB / sizes.get(splice.cableB)!);
-      const key = `${splice.closure} ${splice.cableA} ${a} ${splice.cableB} ${b}`;
-      const group = groups.get(key);
-      if (group) group.push(index);
-      else groups.set(key, [index]);
-    });
-    return [...groups.values()].filter((group) => group.length >= 3);
-  }
-
-  /** Splices that step out of line with their neighbours, and ribbons laid the other way round. */
-  private oddOnes(group: readonly number[], meant: OnPurpose): NetworkProblem[] {
-    const turns = new Map<number, number[]>();
-    const shifts = new Map<number, number[]>();
-    for (const index of group) {
-      const { fiberA, fiberB } = this.splices[index]!;
-      push(turns, fiberA + fiberB, index);
-      push(shifts, fiberB - fiberA, index);
-    }
-    const closure = this.splices[group[0]!]!.closure;
-    const usual = largest(shifts);
-    const turned = largest(turns);
-    if (turned.length >= 3 && turned.length > usual.length) {
-      if (turned.every((index) => this.isMeant(index, meant))) return [];
-      const whole = group.length === GROUP_SIZE && turned.length === GROUP_SIZE;
-      return [
-        {
-          kind: 'flip',
-          closure,
-          splice: turned[0]!,
-          message: `${this.words(turned[0]!)} and ${plural(turned.length - 1, 'neighbour')} run the other way round: ${whole ? 'the ribbon is flipped' : 'the fibers count down'}. If it is meant, say “reversed” in the plan.`,
-        },
-      ];
-    }
-    if (usual.length * 2 <= group.length) return [];
-    const shift = this.splices[usual[0]!]!.fiberB - this.splices[usual[0]!]!.fiberA;
-    return [...shifts.entries()]
-      .filter(([own]) => own !== shift)
-      .flatMap(([, list]) => list)
-      .map((splice) => ({
-        kind: 'shift' as const,
-        closure,
-        splice,
-        message: `${this.words(splice)} steps out of line: its neighbours would put it onto ${this.nameOf(this.splices[splice]!.cableB)} ${this.splices[splice]!.fiberA + shift}.`,
-      }));
-  }
-
-  /** Fibers that stop in a closure where others of their cable go on. */
-  private looseEnds(known: OnPurpose): NetworkProblem[] {
-    const used = new Map<string, Map<string, Set<number>>>();
-    for (const splice of this.splices)
-      for (const [cable, fiber] of [
-        [splice.cableA, splice.fiberA],
-        [splice.cableB, splice.fiberB],
-      ] as const) {
-        let closures = used.get(cable);
-        if (!closures) used.set(cable, (closures = new Map()));
-        const fibers = closures.get(splice.closure);
-        if (fibers) fibers.add(fiber);
-        else closures.set(splice.closure, new Set([fiber]));
-      }
-    const problems: NetworkProblem[] = [];
-    for (const [cable, closures] of used) {
-      const anywhere = new Set([...closures.values()].flatMap((fibers) => [...fibers]));
-      if (closures.size < 2) continue;
-      for (const [closure, fibers] of closures) {
-        const missing = [...anywhere]
-          .filter((fiber) => !fibers.has(fiber) && !known(closure, cable, fiber))
-          .sort((a, b) => a - b);
-        if (missing.length === 0) continue;
-        problems.push({
-          kind: 'ends',
-          closure,
-          splice: -1,
-          message: `${this.nameOf(cable)} ${wordsOf(runsOf(missing))} ${missing.length === 1 ? 'ends' : 'end'} in the air here: spliced elsewhere, and neither spliced, dead nor reserved here.`,
-        });
-      }
-    }
-    return problems;
-  }
 }
-
-function push<Key>(map: Map<Key, number[]>, key: Key, value: number): void {
-  const list = map.get(key);
-  if (list) list.push(value);
-  else map.set(key, [value]);
-}
-
-const largest = (map: ReadonlyMap<number, number[]>): number[] =>
-  [...map.values()].reduce((best, list) => (list.length > best.length ? list : best), []);

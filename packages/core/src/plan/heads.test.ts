@@ -1,4 +1,4 @@
-import { headsOf, type JoinedFibers } from './circuits.ts';
+import { headsOf, type JoinedFibers } from './heads.ts';
 
 const joint = (
   cableA: string,

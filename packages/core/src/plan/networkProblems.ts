@@ -1,0 +1,166 @@
+import { GROUP_SIZE } from '../record/cable.ts';
+import { unitSize } from '../fiber/address.ts';
+import { plural } from '../measure/count.ts';
+import { runsOf, wordsOf } from './expand.ts';
+import type { Network } from './network.ts';
+
+/** What looks wrong in a network, where, and why. */
+export interface NetworkProblem {
+  kind: 'circle' | 'twice' | 'ends' | 'shift' | 'flip';
+  closure: string | null;
+  /** The splice that shows it, or -1 where there is none. */
+  splice: number;
+  message: string;
+}
+
+/** Whether a plan says of a fiber in a closure that it is meant so. */
+export type OnPurpose = (closure: string, cable: string, fiber: number) => boolean;
+
+/**
+ * Finds what looks wrong in a network: fibers that go round in a circle or have a third splice, fibers
+ * that end in the air, shifts and flips against their neighbours.
+ * @param known fibers that end where they do on purpose: dead, reserved or passing through
+ * @param turned fibers of ribbons that a plan lays the other way round on purpose
+ */
+export const findNetworkProblems = (
+  network: Network,
+  known: OnPurpose,
+  turned: OnPurpose = () => false,
+): NetworkProblem[] => new ProblemFinder(network).find(known, turned);
+
+class ProblemFinder {
+  private readonly network: Network;
+
+  constructor(network: Network) {
+    this.network = network;
+  }
+
+  find(known: OnPurpose, turned: OnPurpose): NetworkProblem[] {
+    const problems: NetworkProblem[] = this.network.crowded.map((splice) => ({
+      kind: 'twice',
+      closure: this.network.splices[splice]!.closure,
+      splice,
+      message: `${this.words(splice)} joins a fiber that has two splices already.`,
+    }));
+    for (const splice of this.network.survey().circles) {
+      if (this.network.crowded.includes(splice)) continue;
+      problems.push({
+        kind: 'circle',
+        closure: this.network.splices[splice]!.closure,
+        splice,
+        message: `${this.words(splice)} closes a circle: the fiber comes back to where it began.`,
+      });
+    }
+    for (const group of this.neighbours()) problems.push(...this.oddOnes(group, turned));
+    return [...problems, ...this.looseEnds(known)];
+  }
+
+  private nameOf(cable: string): string {
+    return this.network.cables.find((entry) => entry.id === cable)?.name ?? cable;
+  }
+
+  private words(index: number): string {
+    const { cableA, fiberA, cableB, fiberB } = this.network.splices[index]!;
+    return `${this.nameOf(cableA)} ${fiberA} to ${this.nameOf(cableB)} ${fiberB}`;
+  }
+
+  private isMeant(index: number, meant: OnPurpose): boolean {
+    const { closure, cableA, fiberA } = this.network.splices[index]!;
+    return meant(closure, cableA, fiberA);
+  }
+
+  /** Splices of one closure that join the same tube or ribbon of A to the same of B. */
+  private neighbours(): number[][] {
+    const sizes = new Map(this.network.cables.map((cable) => [cable.id, unitSize(cable.makeUp)]));
+    const groups = new Map<string, number[]>();
+    this.network.splices.forEach((splice, index) => {
+      const a = Math.ceil(splice.fiberA / sizes.get(splice.cableA)!);
+      const b = Math.ceil(splice.fiberB / sizes.get(splice.cableB)!);
+      const key = `${splice.closure} ${splice.cableA} ${a} ${splice.cableB} ${b}`;
+      const group = groups.get(key);
+      if (group) group.push(index);
+      else groups.set(key, [index]);
+    });
+    return [...groups.values()].filter((group) => group.length >= 3);
+  }
+
+  /** Splices that step out of line with their neighbours, and ribbons laid the other way round. */
+  private oddOnes(group: readonly number[], meant: OnPurpose): NetworkProblem[] {
+    const turns = new Map<number, number[]>();
+    const shifts = new Map<number, number[]>();
+    for (const index of group) {
+      const { fiberA, fiberB } = this.network.splices[index]!;
+      push(turns, fiberA + fiberB, index);
+      push(shifts, fiberB - fiberA, index);
+    }
+    const closure = this.network.splices[group[0]!]!.closure;
+    const usual = largest(shifts);
+    const turned = largest(turns);
+    if (turned.length >= 3 && turned.length > usual.length) {
+      if (turned.every((index) => this.isMeant(index, meant))) return [];
+      const whole = group.length === GROUP_SIZE && turned.length === GROUP_SIZE;
+      return [
+        {
+          kind: 'flip',
+          closure,
+          splice: turned[0]!,
+          message: `${this.words(turned[0]!)} and ${plural(turned.length - 1, 'neighbour')} run the other way round: ${whole ? 'the ribbon is flipped' : 'the fibers count down'}. If it is meant, say “reversed” in the plan.`,
+        },
+      ];
+    }
+    if (usual.length * 2 <= group.length) return [];
+    const shift = this.network.splices[usual[0]!]!.fiberB - this.network.splices[usual[0]!]!.fiberA;
+    return [...shifts.entries()]
+      .filter(([own]) => own !== shift)
+      .flatMap(([, list]) => list)
+      .map((splice) => ({
+        kind: 'shift' as const,
+        closure,
+        splice,
+        message: `${this.words(splice)} steps out of line: its neighbours would put it onto ${this.nameOf(this.network.splices[splice]!.cableB)} ${this.network.splices[splice]!.fiberA + shift}.`,
+      }));
+  }
+
+  /** Fibers that stop in a closure where others of their cable go on. */
+  private looseEnds(known: OnPurpose): NetworkProblem[] {
+    const used = new Map<string, Map<string, Set<number>>>();
+    for (const splice of this.network.splices)
+      for (const [cable, fiber] of [
+        [splice.cableA, splice.fiberA],
+        [splice.cableB, splice.fiberB],
+      ] as const) {
+        let closures = used.get(cable);
+        if (!closures) used.set(cable, (closures = new Map()));
+        const fibers = closures.get(splice.closure);
+        if (fibers) fibers.add(fiber);
+        else closures.set(splice.closure, new Set([fiber]));
+      }
+    const problems: NetworkProblem[] = [];
+    for (const [cable, closures] of used) {
+      const anywhere = new Set([...closures.values()].flatMap((fibers) => [...fibers]));
+      if (closures.size < 2) continue;
+      for (const [closure, fibers] of closures) {
+        const missing = [...anywhere]
+          .filter((fiber) => !fibers.has(fiber) && !known(closure, cable, fiber))
+          .sort((a, b) => a - b);
+        if (missing.length === 0) continue;
+        problems.push({
+          kind: 'ends',
+          closure,
+          splice: -1,
+          message: `${this.nameOf(cable)} ${wordsOf(runsOf(missing))} ${missing.length === 1 ? 'ends' : 'end'} in the air here: spliced elsewhere, and neither spliced, dead nor reserved here.`,
+        });
+      }
+    }
+    return problems;
+  }
+}
+
+function push<Key>(map: Map<Key, number[]>, key: Key, value: number): void {
+  const list = map.get(key);
+  if (list) list.push(value);
+  else map.set(key, [value]);
+}
+
+const largest = (map: ReadonlyMap<number, number[]>): number[] =>
+  [...map.values()].reduce((best, list) => (list.length > best.length ? list : best), []);

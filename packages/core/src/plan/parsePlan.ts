@@ -1,0 +1,36 @@
+import type { ParsedPlan } from './lines.ts';
+import { Wrong, readLine } from './readLine.ts';
+import type { ListCable } from './spliceList.ts';
+
+/**
+ * Reads a splice plan. A line is one sentence:
+ *
+ * ```
+ * splice A tubes 1-6 to B tubes 1-6
+ * splice A 73-96 to C 1-24
+ * splice R ribbons 1-12 to T ribbons 1-12 mass
+ * splice R ribbon 5 to T ribbon 5 mass reversed
+ * through A tubes 7-12
+ * dead A 17 "nicked at the ring cut"
+ * reserve A tube 9 "clinic"
+ * ```
+ *
+ * `#` begins a remark. A cable whose name has a space stands in quotes. A line with an error is left
+ * out of `lines`; all others stay in use.
+ * @param cables the cables that meet in the closure
+ */
+export function parsePlan(text: string, cables: readonly ListCable[]): ParsedPlan {
+  const byName = new Map(cables.map((cable) => [cable.name.toLowerCase(), cable]));
+  const plan: ParsedPlan = { lines: [], errors: [] };
+  text.split('\n').forEach((source, line) => {
+    try {
+      const read = readLine(source, line, byName);
+      if (read) plan.lines.push(read);
+    } catch (error) {
+      if (!(error instanceof Wrong)) throw error;
+      const { line: at, from, to } = error.at;
+      plan.errors.push({ line: at, from, to, message: error.message });
+    }
+  });
+  return plan;
+}

@@ -10,9 +10,10 @@ const only = (from, allowed) => ({
 module.exports = {
   forbidden: [
     only('packages/core', []),
-    only('packages/demo', ['packages/core']),
-    only('apps/server', ['packages/core', 'packages/demo']),
-    only('apps/web', ['packages/core']),
+    only('packages/standin', ['packages/core']),
+    only('packages/demo', ['packages/core', 'packages/standin']),
+    only('apps/server', ['packages/core', 'packages/demo', 'packages/standin']),
+    only('apps/web', ['packages/core', 'packages/standin']),
     only('e2e', ['packages/core']),
     {
       name: 'no-circular',

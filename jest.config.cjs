@@ -7,6 +7,7 @@ const node = { testEnvironment: 'node', transform: swc, extensionsToTreatAsEsm: 
 module.exports = {
   projects: [
     { ...node, displayName: 'core', rootDir: 'packages/core' },
+    { ...node, displayName: 'standin', rootDir: 'packages/standin' },
     { ...node, displayName: 'demo', rootDir: 'packages/demo' },
     '<rootDir>/apps/server/jest.config.cjs',
     '<rootDir>/apps/web/jest.config.cjs',

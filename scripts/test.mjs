@@ -9,7 +9,7 @@ const STEPS = {
   lint: () => run('npm', ['run', '--silent', 'lint']),
   arrows: () => run('npm', ['run', '--silent', 'arrows']),
   unused: () => run('npm', ['run', '--silent', 'unused']),
-  unit: () => jest(['core', 'demo', 'web']),
+  unit: () => jest(['core', 'standin', 'demo', 'web']),
   api: () => jest(['server'], MODULES),
   e2e: () => {
     build();

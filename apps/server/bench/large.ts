@@ -1,5 +1,6 @@
 import {
   BUILT_IN_LIMITS,
+  USUAL_GLASS,
   USUAL_PRACTICE,
   type Attempt,
   type Evidence,
@@ -19,6 +20,7 @@ export function largeDocument(): ProjectDocument {
     name: `C${index}`,
     makeUp: { kind: 'loose-tube' as const, tubes: 72, fibersPerTube: 12 },
     schemeId: 'tia-598',
+    glass: USUAL_GLASS,
   }));
   const closures = Array.from({ length: CLOSURES }, (_, ordinal) => ({
     id: uuid(),
@@ -68,6 +70,10 @@ export function largeDocument(): ProjectDocument {
     plans: [],
     hardware: [],
     assemblies: [],
+    instruments: [],
+    splicerRecords: [],
+    setAside: [],
+    instrumentLog: [],
     evidence: splices.flatMap((splice, index): Evidence[] => {
       const attempt = attemptOn(splice.id, (index * 7) % 60);
       const entry = () => ({
@@ -104,6 +110,8 @@ export function attemptOn(spliceId: string, estimateMdb: number): Attempt {
     by: 'M.',
     at,
     estimateMdb,
+    recordId: null,
+    recordPosition: null,
     supersedes: null,
     void: false,
     why: null,

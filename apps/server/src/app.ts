@@ -4,6 +4,7 @@ import { compress } from 'hono/compress';
 import { HTTPException } from 'hono/http-exception';
 import { sql } from 'drizzle-orm';
 import type { Logger } from 'pino';
+import { benchRoutes } from './bench/routes.ts';
 import { cableRoutes } from './cables/routes.ts';
 import { closureRoutes } from './closures/routes.ts';
 import { type Db, rowsOf } from './db/client.ts';
@@ -74,6 +75,7 @@ export function createApi(db: Db, log?: Logger) {
     .route('/api', prepRoutes)
     .route('/api', spliceRoutes)
     .route('/api', evidenceRoutes)
+    .route('/api', benchRoutes)
     .route('/api', ledgerRoutes)
     .route('/api', exchangeRoutes)
     .route(

@@ -7,18 +7,16 @@ import {
   type Splice,
   USUAL_PRACTICE,
   jointLoss,
+  modeFieldOf,
   oneWayExcess,
 } from '@cordel/core';
 import { type Network, TRAY, layOut } from './network.ts';
 import { describeClosures } from './opening.ts';
-import { type Random, countedIds, seeded } from './random.ts';
+import { type Random, countedIds, seeded } from '@cordel/standin';
 import { type Chapter, type Lesson, STORY } from './story.ts';
 
 const CREATED = '2026-04-20T08:00:00.000Z';
 
-/** Mode field diameters at 1310 nm by cable, um; C is an older reel with a larger field. */
-const MFD: Record<string, number> = { C: 9.55, D: 9.0 };
-const USUAL_MFD = 9.15;
 /** How much wider the field is at 1550 nm. */
 const WIDER = 1.13;
 
@@ -48,6 +46,10 @@ export function demoDocument(): ProjectDocument {
     ...network,
     ...describeClosures(network.closures, network.cables, network.splices, id),
     hardware: [],
+    instruments: [],
+    splicerRecords: [],
+    setAside: [],
+    instrumentLog: [],
     evidence: STORY.flatMap((chapter, index) =>
       tell(chapter, network, limits, seeded(2026 + index)),
     ),
@@ -111,6 +113,8 @@ function makeJoint(splice: Splice, chapter: Chapter, network: Network, scribe: S
       by,
       tryId,
       estimateMdb: Math.max(0, Math.round(estimate * 100)) * 10,
+      recordId: null,
+      recordPosition: null,
       supersedes: null,
       void: false,
       why: null,
@@ -153,6 +157,6 @@ function makeJoint(splice: Splice, chapter: Chapter, network: Network, scribe: S
 const directionsOf = (lesson: Lesson): ('AB' | 'BA')[] => (lesson.oneWay ? ['AB'] : ['AB', 'BA']);
 
 function fieldOf(cableId: string, network: Network, random: Random): number {
-  const name = network.cables.find((cable) => cable.id === cableId)!.name;
-  return (MFD[name] ?? USUAL_MFD) + random.normal() * 0.05;
+  const { glass } = network.cables.find((cable) => cable.id === cableId)!;
+  return modeFieldOf(glass)! + random.normal() * 0.05;
 }

@@ -1,4 +1,4 @@
-import type { Cable, Closure, MakeUp, Method, Splice, Tray } from '@cordel/core';
+import type { Cable, Closure, Glass, MakeUp, Method, Splice, Tray } from '@cordel/core';
 
 const KILOMETER = 10_000_000;
 
@@ -22,6 +22,15 @@ const CABLES: Record<string, MakeUp> = {
   V: { kind: 'drop', fibers: 12 },
   W: { kind: 'drop', fibers: 12 },
 };
+
+/** Reels whose fields differ from the type's, hundredths of a um; drops are of bend-insensitive fiber. */
+const FIELDS: Record<string, number> = { C: 955, D: 900 };
+
+const glassOf = (name: string): Glass => ({
+  type: CABLES[name]!.kind === 'drop' ? 'G.657.A1' : 'G.652.D',
+  mfd: FIELDS[name] ?? 915,
+  coating: 250,
+});
 
 interface Range {
   from: string;
@@ -105,6 +114,7 @@ export function layOut(projectId: string, id: () => string): Network {
     name,
     makeUp,
     schemeId: 'tia-598',
+    glass: glassOf(name),
   }));
   const cableId = (name: string) => cables.find((cable) => cable.name === name)!.id;
   const closures: Closure[] = [];

@@ -19,7 +19,10 @@ import {
   type Assembly,
   type Closure,
   type ColourScheme,
+  type Glass,
   type Hardware,
+  type Instrument,
+  type InstrumentEntry,
   type Limits,
   type MakeUp,
   type Method,
@@ -28,9 +31,12 @@ import {
   type Project,
   type Reading,
   type Ruling,
+  type SplicerRecord,
   type Verdict,
+  USUAL_GLASS,
   USUAL_PRACTICE,
 } from '@cordel/core';
+import type { StandinState } from '@cordel/standin';
 
 export const schemes = pgTable('schemes', {
   id: text().primaryKey(),
@@ -61,6 +67,7 @@ export const cables = pgTable(
     name: text().notNull(),
     makeUp: jsonb('make_up').$type<MakeUp>().notNull(),
     schemeId: text('scheme_id').notNull(),
+    glass: jsonb().$type<Glass>().notNull().default(USUAL_GLASS),
   },
   (table) => [unique('cables_name').on(table.projectId, table.name)],
 );
@@ -145,6 +152,12 @@ export const hardware = pgTable('hardware', {
   record: jsonb().$type<Hardware>().notNull(),
 });
 
+/** Users' own splicers and cleavers; those that ship are not stored. */
+export const instruments = pgTable('instruments', {
+  id: text().primaryKey(),
+  record: jsonb().$type<Instrument>().notNull(),
+});
+
 /** What meets in a closure: its hardware and the cables that enter. Lengths in tenths of a millimeter. */
 export const assemblies = pgTable('assemblies', {
   closureId: uuid('closure_id')
@@ -182,11 +195,17 @@ export const attempts = pgTable(
     ...entry(),
     tryId: uuid('try_id').notNull(),
     estimateMdb: integer('estimate_mdb'),
+    /** The splicer's record the estimate comes from, and the place in its holder. */
+    recordId: uuid('record_id').references((): AnyPgColumn => splicerRecords.id),
+    recordPosition: smallint('record_position'),
     ...correction(),
   },
   (table) => [
     unique('attempts_of_splice').on(table.id, table.spliceId),
     index('attempts_splice').on(table.spliceId),
+    index('attempts_record')
+      .on(table.recordId)
+      .where(sql`${table.recordId} is not null`),
     foreignKey({
       name: 'attempts_try',
       columns: [table.tryId, table.spliceId],
@@ -262,4 +281,60 @@ export const imports = pgTable('imports', {
   id: uuid().primaryKey(),
   projectId: projectId(),
   result: jsonb().$type<{ splices: number; closures: number; cables: number }>().notNull(),
+});
+
+const nextSeq = () =>
+  bigint({ mode: 'number' })
+    .notNull()
+    .default(sql`nextval('evidence_seq')`);
+
+/** What splicers recorded, as it came; appended only. */
+export const splicerRecords = pgTable(
+  'splicer_records',
+  {
+    id: uuid().primaryKey(),
+    seq: nextSeq(),
+    projectId: projectId(),
+    splicerId: text('splicer_id').notNull(),
+    number: integer().notNull(),
+    at: timestamp({ withTimezone: true }).notNull(),
+    receivedAt: timestamp('received_at', { withTimezone: true }).notNull().defaultNow(),
+    record: jsonb().$type<SplicerRecord>().notNull(),
+  },
+  (table) => [
+    // The same run of the same splicer, sent again under another id, is the same record.
+    unique('splicer_records_run').on(table.projectId, table.splicerId, table.number, table.at),
+    index('splicer_records_seq').on(table.projectId, table.seq),
+  ],
+);
+
+/** Records that belong to no splice, by a person's word; appended only. */
+export const setAsides = pgTable('set_asides', {
+  id: uuid().primaryKey(),
+  seq: nextSeq(),
+  recordId: uuid('record_id')
+    .notNull()
+    .references(() => splicerRecords.id),
+  by: text().notNull(),
+  at: timestamp({ withTimezone: true }).notNull(),
+  why: text().notNull(),
+});
+
+/** Sessions, arc checks and what was done to instruments; appended only. */
+export const instrumentLog = pgTable(
+  'instrument_log',
+  {
+    id: uuid().primaryKey(),
+    seq: nextSeq(),
+    projectId: projectId(),
+    instrumentId: text('instrument_id').notNull(),
+    entry: jsonb().$type<InstrumentEntry>().notNull(),
+  },
+  (table) => [index('instrument_log_project').on(table.projectId, table.seq)],
+);
+
+/** Simulated splicers, as they stand between two arcs. */
+export const standins = pgTable('standins', {
+  splicerId: text('splicer_id').primaryKey(),
+  state: jsonb().$type<StandinState>().notNull(),
 });

@@ -52,9 +52,9 @@ export function bySplice(evidence: readonly Evidence[]): Map<string, Evidence[]>
 const COLUMNS = {
   attempt: {
     table: sql`attempts`,
-    columns: sql`seq, id, splice_id, by, at, try_id, estimate_mdb, supersedes, void, why`,
-    values: sql`coalesce("seq", nextval('evidence_seq')), "id", "spliceId", "by", "at", "tryId", "estimateMdb", "supersedes", "void", "why"`,
-    types: sql`"seq" bigint, "id" uuid, "spliceId" uuid, "by" text, "at" timestamptz, "tryId" uuid, "estimateMdb" int, "supersedes" uuid, "void" bool, "why" text`,
+    columns: sql`seq, id, splice_id, by, at, try_id, estimate_mdb, record_id, record_position, supersedes, void, why`,
+    values: sql`coalesce("seq", nextval('evidence_seq')), "id", "spliceId", "by", "at", "tryId", "estimateMdb", "recordId", "recordPosition", "supersedes", "void", "why"`,
+    types: sql`"seq" bigint, "id" uuid, "spliceId" uuid, "by" text, "at" timestamptz, "tryId" uuid, "estimateMdb" int, "recordId" uuid, "recordPosition" int, "supersedes" uuid, "void" bool, "why" text`,
   },
   reading: {
     table: sql`readings`,
@@ -99,8 +99,59 @@ async function append(
  * @returns how many entries were new
  */
 export async function record(db: Db, entries: readonly Evidence[]): Promise<number> {
-  if (entries.length === 1) return recordOn(db, entries);
-  return db.transaction((tx) => recordOn(tx as unknown as Db, entries));
+  const taken = takesOf(entries);
+  if (entries.length === 1 && taken.length === 0) return recordOn(db, entries);
+  return db.transaction(async (tx) => {
+    const on = tx as unknown as Db;
+    if (taken.length > 0) await refuseTaken(on, taken);
+    return recordOn(on, entries);
+  });
+}
+
+type Take = { tryId: string; recordId: string; recordPosition: number; index: number };
+
+/** What of splicers' records the entries take for new tries. */
+const takesOf = (entries: readonly Evidence[]): Take[] =>
+  entries.flatMap((entry, index) =>
+    entry.type === 'attempt' && entry.recordId !== null && !entry.void
+      ? [
+          {
+            tryId: entry.tryId,
+            recordId: entry.recordId,
+            recordPosition: entry.recordPosition!,
+            index,
+          },
+        ]
+      : [],
+  );
+
+/**
+ * A record counts for one try only. Its row is locked, so that two phones cannot take it at once.
+ * @throws Problem 409 where a try in force has it already
+ */
+async function refuseTaken(db: Db, takes: readonly Take[]): Promise<void> {
+  const ids = idArray([...new Set(takes.map(({ recordId }) => recordId))]);
+  await rowsOf(db, sql`select from splicer_records where id = any(${ids}::uuid[]) for update`);
+  const inForce = await rowsOf<{ tryId: string; recordId: string; recordPosition: number }>(
+    db,
+    sql`select try_id as "tryId", record_id as "recordId", record_position as "recordPosition" from (
+          select distinct on (a.try_id) a.* from attempts a
+          where a.try_id in (select try_id from attempts where record_id = any(${ids}::uuid[]))
+          order by a.try_id, a.seq desc) last
+        where not void and record_id is not null`,
+  );
+  for (const { tryId, recordId, recordPosition, index } of takes) {
+    const other = inForce.find(
+      (held) =>
+        held.recordId === recordId &&
+        held.recordPosition === recordPosition &&
+        held.tryId !== tryId,
+    );
+    if (!other) continue;
+    const detail =
+      'The splicer’s record counts for another try already: it is not counted twice. Choose another record, or type the estimate.';
+    throw new Problem(409, detail, [{ place: `/entries/${index}/recordId`, detail }]);
+  }
 }
 
 /** Attempts go in first, for readings and rulings name them; their order is kept by numbers drawn before. */

@@ -6,6 +6,16 @@ import {
   addressOf,
   findClashes,
 } from '@cordel/core';
+import {
+  allRecords,
+  appendLog,
+  logOf,
+  putAside,
+  putInstrument,
+  receive,
+  setAsideOf,
+  usedInstruments,
+} from '../bench/queries.ts';
 import { type Db, rowsOf } from '../db/client.ts';
 import { cables, closures, plans, projects, schemes, splices } from '../db/schema.ts';
 import { evidenceOf, record } from '../evidence/queries.ts';
@@ -39,6 +49,10 @@ export async function readDocument(db: Db, projectId: string): Promise<ProjectDo
     plans: await getPlans(db, projectId),
     hardware: await ownHardware(db, projectId),
     assemblies: await assembliesOf(db, projectId),
+    instruments: await usedInstruments(db, projectId),
+    splicerRecords: await allRecords(db, projectId),
+    setAside: await setAsideOf(db, projectId),
+    instrumentLog: await logOf(db, projectId),
     evidence: await evidenceOf(db, eq(splices.projectId, projectId)),
   };
 }
@@ -79,6 +93,7 @@ export async function writeDocument(db: Db, document: ProjectDocument): Promise<
     if (document.plans.length > 0) await tx.insert(plans).values(document.plans);
     await insertSplices(on, document.splices, project.limits.wavelengths);
     await renewHeads(on, project.id);
+    await writeBench(on, document);
     for (let start = 0; start < document.evidence.length; start += EVIDENCE_BATCH) {
       await record(on, document.evidence.slice(start, start + EVIDENCE_BATCH));
     }
@@ -89,6 +104,15 @@ export async function writeDocument(db: Db, document: ProjectDocument): Promise<
 }
 
 const EVIDENCE_BATCH = 5000;
+
+/** Instruments and what they recorded: attempts name these records, so they go in before the evidence. */
+async function writeBench(db: Db, document: ProjectDocument): Promise<void> {
+  for (const own of document.instruments) await putInstrument(db, own, 'keep');
+  for (let start = 0; start < document.splicerRecords.length; start += 500)
+    await receive(db, document.splicerRecords.slice(start, start + 500));
+  await putAside(db, document.setAside);
+  await appendLog(db, document.instrumentLog);
+}
 
 function parentsFirst(list: ProjectDocument['closures']): ProjectDocument['closures'] {
   const byId = new Map(list.map((closure) => [closure.id, closure]));
@@ -113,7 +137,13 @@ function contradictions(document: ProjectDocument, known: ReadonlySet<string>): 
   const cableMap = new Map(document.cables.map((cable) => [cable.id, cable]));
   const closureMap = new Map(document.closures.map((closure) => [closure.id, closure]));
   const spliceIds = new Set(document.splices.map((splice) => splice.id));
-  for (const kind of ['closures', 'cables', 'splices'] as const) {
+  for (const kind of [
+    'closures',
+    'cables',
+    'splices',
+    'splicerRecords',
+    'instrumentLog',
+  ] as const) {
     document[kind].forEach((entry, index) => {
       if (entry.projectId !== document.project.id)
         complain(`/${kind}/${index}/projectId`, 'It belongs to another project.');

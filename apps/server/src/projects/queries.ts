@@ -1,5 +1,5 @@
 import { asc, eq, sql } from 'drizzle-orm';
-import type { Cable, Closure, Project } from '@cordel/core';
+import { type Cable, type Closure, type Project, practiceSchema } from '@cordel/core';
 import { type Db, rowsOf } from '../db/client.ts';
 import { cables, closures, projects } from '../db/schema.ts';
 import { notFound } from '../http/problem.ts';
@@ -7,8 +7,10 @@ import { allSchemes, schemeNamed } from '../schemes/queries.ts';
 
 type ProjectRow = typeof projects.$inferSelect;
 
+/** Practice that was saved before a choice was known gets the usual one. */
 const toProject = (row: ProjectRow): Project => ({
   ...row,
+  practice: practiceSchema.parse(row.practice),
   createdAt: row.createdAt.toISOString(),
 });
 

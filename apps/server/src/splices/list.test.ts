@@ -1,5 +1,5 @@
 import type { Cable, ClosureRow, Page, ProjectDocument, SpliceRow } from '@cordel/core';
-import { matchColumns } from '@cordel/core';
+import { USUAL_GLASS, matchColumns } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
 import { type TestApi, startApi } from '../testing/api.ts';
 import { smallDocument } from '../testing/small.ts';
@@ -24,6 +24,7 @@ const cable = (name: string, fibers: number): Cable => ({
   name,
   makeUp: { kind: 'drop', fibers },
   schemeId: 'tia-598',
+  glass: USUAL_GLASS,
 });
 const request = (lines: string[], cables: Cable[] = []) => ({
   importId: uuid(),

@@ -1,5 +1,6 @@
 import {
   BUILT_IN_LIMITS,
+  USUAL_GLASS,
   USUAL_PRACTICE,
   type Attempt,
   type ProjectDocument,
@@ -18,6 +19,7 @@ export function smallDocument(): ProjectDocument {
       name: 'A',
       makeUp: { kind: 'loose-tube' as const, tubes: 2, fibersPerTube: 12 },
       schemeId: 'tia-598',
+      glass: USUAL_GLASS,
     },
     {
       id: uuid(),
@@ -25,6 +27,7 @@ export function smallDocument(): ProjectDocument {
       name: 'B',
       makeUp: { kind: 'loose-tube' as const, tubes: 2, fibersPerTube: 12 },
       schemeId: 'tia-598',
+      glass: USUAL_GLASS,
     },
     {
       id: uuid(),
@@ -32,6 +35,7 @@ export function smallDocument(): ProjectDocument {
       name: 'C',
       makeUp: { kind: 'drop' as const, fibers: 4 },
       schemeId: 'tia-598',
+      glass: USUAL_GLASS,
     },
   ];
   const [a, b, c] = cables.map((cable) => cable.id) as [string, string, string];
@@ -76,6 +80,10 @@ export function smallDocument(): ProjectDocument {
     plans: [],
     hardware: [],
     assemblies: [],
+    instruments: [],
+    splicerRecords: [],
+    setAside: [],
+    instrumentLog: [],
     splices: [
       ...Array.from({ length: 12 }, (_, index) => splice(closures[0]!.id, index + 1, a, b)),
       ...Array.from({ length: 4 }, (_, index) => splice(closures[1]!.id, index + 1, b, c)),
@@ -98,6 +106,8 @@ export function attemptOn(spliceId: string, estimateMdb: number): Attempt {
     ...base,
     tryId: base.id,
     estimateMdb,
+    recordId: null,
+    recordPosition: null,
     supersedes: null,
     void: false,
     why: null,

@@ -10,14 +10,23 @@ const entry = (spliceId: string) => ({
   at: new Date().toISOString(),
 });
 
-/** A new try on a joint, with the splicer's estimate in thousandths of a dB where it was read. */
-export function newAttempt(spliceId: string, estimateMdb: number | null): Attempt {
+/**
+ * A new try on a joint, with the splicer's estimate in thousandths of a dB where it was read.
+ * @param from the record it came from by itself, where it was not typed
+ */
+export function newAttempt(
+  spliceId: string,
+  estimateMdb: number | null,
+  from: { recordId: string; position: number } | null = null,
+): Attempt {
   const base = entry(spliceId);
   return {
     type: 'attempt',
     ...base,
     tryId: base.id,
     estimateMdb,
+    recordId: from?.recordId ?? null,
+    recordPosition: from?.position ?? null,
     supersedes: null,
     void: false,
     why: null,

@@ -6,7 +6,7 @@ const setting = {
     id: 'p1',
     name: 'Mill line',
     units: { distance: 'km' },
-    schemeId: 'tia-598',
+    schemeId: 'tia-598', glass: USUAL_GLASS,
     limits: BUILT_IN_LIMITS[0]!,
     trayCapacity: { single: 12, mass: 6 },
     practice: USUAL_PRACTICE,

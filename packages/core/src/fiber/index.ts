@@ -2,3 +2,4 @@ export * from './address.ts';
 export * from './parse.ts';
 export * from './schemes.ts';
 export * from './search.ts';
+export * from './types.ts';

@@ -1,5 +1,6 @@
 export * from './joint.ts';
 export * from './ledger.ts';
+export * from './normal.ts';
 export * from './profiles.ts';
 export * from './reasons.ts';
 export * from './rollUp.ts';

@@ -19,6 +19,8 @@ export function scribe(spliceId = '019da9e7-4800-7000-8000-0000000000aa') {
         ...base,
         tryId: base.id,
         estimateMdb,
+        recordId: null,
+        recordPosition: null,
         supersedes: null,
         void: false,
         why: null,

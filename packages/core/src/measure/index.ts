@@ -1,3 +1,4 @@
+export * from './air.ts';
 export * from './distance.ts';
 export * from './length.ts';
 export * from './loss.ts';

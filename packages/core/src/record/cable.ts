@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { MOST_FIBERS, idSchema } from './basics.ts';
+import { USUAL_GLASS, glassSchema } from './fiberType.ts';
 
 const count = (most: number, what: string) =>
   z
@@ -65,6 +66,7 @@ export const cableSchema = z.object({
   makeUp: makeUpSchema,
   /** The colour scheme its fibers and tubes are counted by. */
   schemeId: z.string(),
+  glass: glassSchema.default(USUAL_GLASS),
 });
 
 export type Cable = z.infer<typeof cableSchema>;

@@ -3,10 +3,13 @@ import { cableSchema } from './cable.ts';
 import { closureSchema } from './closure.ts';
 import { evidenceSchema } from './evidence.ts';
 import { assemblySchema, hardwareSchema } from './hardware.ts';
+import { instrumentSchema } from './instrument.ts';
+import { instrumentEntrySchema } from './instrumentLog.ts';
 import { planSchema } from './plan.ts';
 import { projectSchema } from './project.ts';
 import { schemeSchema } from './scheme.ts';
 import { spliceSchema } from './splice.ts';
+import { keptRecordSchema, setAsideSchema } from './splicerRecord.ts';
 
 /**
  * A whole project as one document. Evidence stands in the order in which it was recorded, for that
@@ -26,6 +29,14 @@ export const documentSchema = z.object({
   hardware: z.array(hardwareSchema).default([]),
   /** What meets in each closure, where it is described. */
   assemblies: z.array(assemblySchema).default([]),
+  /** Users’ own splicers and cleavers that the project's records name. */
+  instruments: z.array(instrumentSchema).default([]),
+  /** What splicers recorded, in the order in which it came in. */
+  splicerRecords: z.array(keptRecordSchema).default([]),
+  /** Records that belong to no splice, with why. */
+  setAside: z.array(setAsideSchema).default([]),
+  /** Sessions, arc checks and what was done to instruments. */
+  instrumentLog: z.array(instrumentEntrySchema).default([]),
   evidence: z.array(evidenceSchema),
 });
 

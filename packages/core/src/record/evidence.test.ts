@@ -9,6 +9,8 @@ const attempt = {
   at: '2026-05-04T20:15:00.000Z',
   tryId: id(1),
   estimateMdb: 20,
+  recordId: null,
+  recordPosition: null,
   supersedes: null,
   void: false,
   why: null,

@@ -58,10 +58,20 @@ export const attemptSchema = z
     ...entry,
     tryId: idSchema,
     estimateMdb: estimateSchema.nullable(),
+    /** The splicer's record the figure comes from, and the place in its holder; null where it was typed. */
+    recordId: idSchema.nullable().default(null),
+    recordPosition: z.int().min(1).max(12).nullable().default(null),
     ...correction,
   })
   .superRefine((attempt, context) => {
     checkCorrection(attempt, context);
+    if ((attempt.recordId === null) !== (attempt.recordPosition === null)) {
+      context.addIssue({
+        code: 'custom',
+        path: ['recordPosition'],
+        message: 'A record goes with the place in its holder, and a place with its record.',
+      });
+    }
     if ((attempt.tryId === attempt.id) !== (attempt.supersedes === null)) {
       context.addIssue({
         code: 'custom',

@@ -1,6 +1,40 @@
 import { z } from 'zod';
 
-/** How a crew works where schools differ. Lengths in tenths of a millimeter. */
+const share = z.int().min(0, 'At least 0.').max(100, 'At most 100.');
+
+/** When the arc is to be checked. Counts of arcs, degrees C, per cent, kPa, days. */
+export const arcPolicySchema = z.object({
+  when: z.enum(['session', 'triggers', 'both']),
+  /** Arcs on 125 um and on 400 um glass after which a check is due. */
+  arcs125: z.int().min(10, 'At least 10.').max(5000, 'At most 5 000.'),
+  arcs400: z.int().min(5, 'At least 5.').max(5000, 'At most 5 000.'),
+  temperature: z.number().min(1).max(60),
+  humidity: z.number().min(5).max(100),
+  pressure: z.number().min(0.5).max(50),
+  /** Failed or high splices in a row. */
+  streak: z.int().min(2).max(20),
+  idleDays: z.int().min(1).max(365),
+});
+
+export type ArcPolicy = z.infer<typeof arcPolicySchema>;
+
+/**
+ * Common practice, no source: every session and on triggers; about 300 arcs on 125 um glass, 50 on
+ * 400 um. What counts as “much” of temperature, humidity, pressure and disuse is set by us, to be
+ * replaced by the splicer's own sheet.
+ */
+export const USUAL_ARC_POLICY: ArcPolicy = {
+  when: 'both',
+  arcs125: 300,
+  arcs400: 50,
+  temperature: 10,
+  humidity: 30,
+  pressure: 5,
+  streak: 3,
+  idleDays: 14,
+};
+
+/** How a crew works where schools differ. Lengths in tenths of a millimeter, times in seconds. */
 export const practiceSchema = z.object({
   /** What opens a tube. */
   tubeTool: z.enum(['scorer', 'stripper']),
@@ -12,12 +46,27 @@ export const practiceSchema = z.object({
   redos: z.int().min(0).max(20),
   redoEats: z.int().min(10, 'At least 1 mm.').max(5000, 'At most 500 mm.'),
   /** Splices in a hundred that are expected to be made again. */
-  redoPercent: z.int().min(0).max(100),
+  redoPercent: share,
+  arc: arcPolicySchema.default(USUAL_ARC_POLICY),
+  /** How long ribbonizing adhesive is left alone. */
+  adhesiveWait: z.int().min(5).max(600).default(60),
+  /** How the working length of a fiber is found. */
+  workingLength: z.enum(['mark 30 mm', 'past the holder']).default('mark 30 mm'),
+  /** Why splice-on connectors are made without the tension test; null where it stays on. */
+  noTension: z
+    .string()
+    .trim()
+    .min(1, 'Say why the tension test is off.')
+    .max(200)
+    .nullable()
+    .default(null),
+  /** How the end of a drop is made. */
+  dropEnd: z.enum(['splice-on', 'pigtail', 'mechanical']).default('splice-on'),
 });
 
 export type Practice = z.infer<typeof practiceSchema>;
 
-/** Common practice, no source: 1 to 1.5 m on a tray, about three tries. */
+/** Common practice, no source: 1 to 1.5 m on a tray, about three tries, 60 s for adhesive. */
 export const USUAL_PRACTICE: Practice = {
   tubeTool: 'scorer',
   gel: 'at once',
@@ -25,4 +74,9 @@ export const USUAL_PRACTICE: Practice = {
   redos: 3,
   redoEats: 400,
   redoPercent: 5,
+  arc: USUAL_ARC_POLICY,
+  adhesiveWait: 60,
+  workingLength: 'mark 30 mm',
+  noTension: null,
+  dropEnd: 'splice-on',
 };

@@ -1,0 +1,214 @@
+import { createRoute, z } from '@hono/zod-openapi';
+import {
+  FAULTS,
+  airSchema,
+  idSchema,
+  instrumentEntrySchema,
+  instrumentSchema,
+  receivedRecordSchema,
+  setAsideSchema,
+  splicerRecordSchema,
+} from '@cordel/core';
+import { Problem } from '../http/problem.ts';
+import { answers, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
+import { getProject } from '../projects/queries.ts';
+import {
+  allInstruments,
+  appendLog,
+  logOf,
+  newestRecords,
+  putAside,
+  putInstrument,
+  receive,
+  setAsideOf,
+  takenRecords,
+} from './queries.ts';
+import { pressArc, pressCheck, tendStandin } from './standin.ts';
+import { streamRecords } from './stream.ts';
+
+const project = idParams('projectId');
+const splicer = z.object({ projectId: idSchema, splicerId: z.string().max(60) });
+const writtenSchema = z.object({ fresh: z.int() });
+
+const bench = createRoute({
+  method: 'get',
+  path: '/projects/{projectId}/bench',
+  summary: 'Instruments, what was done to them, and what splicers recorded',
+  request: { params: project },
+  responses: answers(
+    z.object({
+      instruments: z.array(instrumentSchema),
+      log: z.array(instrumentEntrySchema),
+      records: z.array(receivedRecordSchema),
+      /** Records that count for a try. */
+      taken: z.array(idSchema),
+      setAside: z.array(setAsideSchema),
+    }),
+    'The bench',
+  ),
+});
+
+const putOne = createRoute({
+  method: 'put',
+  path: '/instruments/{instrumentId}',
+  summary: 'Add a splicer or cleaver of your own, or change it',
+  request: { params: z.object({ instrumentId: z.string() }), body: jsonBody(instrumentSchema) },
+  responses: answers(savedSchema, 'Saved'),
+});
+
+const postRecords = createRoute({
+  method: 'post',
+  path: '/projects/{projectId}/splicer-records',
+  summary: 'Bring in what a splicer recorded',
+  description: 'Kept as it comes. The same run of the same splicer sent again changes nothing.',
+  request: {
+    params: project,
+    body: jsonBody(z.object({ records: z.array(splicerRecordSchema).min(1).max(500) })),
+  },
+  responses: answers(writtenSchema, 'How many were new'),
+});
+
+const stream = createRoute({
+  method: 'get',
+  path: '/projects/{projectId}/splicer-records/stream',
+  summary: 'Records as they come in, as server-sent events',
+  request: {
+    params: project,
+    query: z.object({ after: z.coerce.number().int().min(0).default(0) }),
+  },
+  responses: {
+    200: {
+      description: 'A stream of events',
+      content: { 'text/event-stream': { schema: z.string() } },
+    },
+  },
+});
+
+const postAside = createRoute({
+  method: 'post',
+  path: '/projects/{projectId}/set-aside',
+  summary: 'Say of records that they belong to no splice',
+  request: {
+    params: project,
+    body: jsonBody(z.object({ entries: z.array(setAsideSchema).min(1).max(500) })),
+  },
+  responses: answers(writtenSchema, 'Said'),
+});
+
+const postLog = createRoute({
+  method: 'post',
+  path: '/projects/{projectId}/instrument-log',
+  summary: 'Log sessions, arc checks and what was done to instruments',
+  request: {
+    params: project,
+    body: jsonBody(z.object({ entries: z.array(instrumentEntrySchema).min(1).max(500) })),
+  },
+  responses: answers(writtenSchema, 'Logged'),
+});
+
+const arc = createRoute({
+  method: 'post',
+  path: '/projects/{projectId}/standins/{splicerId}/arc',
+  summary: 'Press the arc of the stand-in for this splicer',
+  request: {
+    params: splicer,
+    body: jsonBody(
+      z.object({
+        id: idSchema,
+        spliceIds: z.array(idSchema).min(1).max(12),
+        program: z.string().max(40),
+        heater: z.string().max(40).nullable(),
+        faults: z.array(z.enum(FAULTS)).default([]),
+        tensionOff: z.boolean().default(false),
+        label: z.string().max(80).nullable().default(null),
+        air: airSchema.default({ temperature: null, humidity: null, pressure: null }),
+      }),
+    ),
+  },
+  responses: answers(savedSchema, 'The record it made'),
+});
+
+const check = createRoute({
+  method: 'post',
+  path: '/projects/{projectId}/standins/{splicerId}/check',
+  summary: 'Run a round of an arc check on the stand-in',
+  request: { params: splicer },
+  responses: answers(z.object({ passed: z.boolean(), arcs: z.int() }), 'How it went'),
+});
+
+const tend = createRoute({
+  method: 'post',
+  path: '/projects/{projectId}/standins/{splicerId}/tend',
+  summary: 'Clean the stand-in’s electrodes or turn its blade',
+  request: { params: splicer, body: jsonBody(z.object({ what: z.enum(['electrodes', 'blade']) })) },
+  responses: answers(z.object({ arcs: z.int() }), 'Done'),
+});
+
+/** All entries of a body belong to the project of the path. */
+function sameProject(
+  entries: readonly { projectId: string }[],
+  projectId: string,
+  name: string,
+): void {
+  const index = entries.findIndex((entry) => entry.projectId !== projectId);
+  if (index < 0) return;
+  const detail = 'It belongs to another project than the path says.';
+  throw new Problem(422, detail, [{ place: `/${name}/${index}/projectId`, detail }]);
+}
+
+export const benchRoutes = router()
+  .openapi(bench, async (c) => {
+    const { db } = c.var;
+    const { projectId } = c.req.valid('param');
+    await getProject(db, projectId);
+    const body = {
+      instruments: await allInstruments(db),
+      log: await logOf(db, projectId),
+      records: await newestRecords(db, projectId),
+      taken: await takenRecords(db, projectId),
+      setAside: await setAsideOf(db, projectId),
+    };
+    return c.json(body, 200);
+  })
+  .openapi(putOne, async (c) => {
+    const record = c.req.valid('json');
+    if (record.id !== c.req.valid('param').instrumentId)
+      throw new Problem(422, 'The id of the body is not that of the path.');
+    await putInstrument(c.var.db, record);
+    return c.json({ id: record.id }, 200);
+  })
+  .openapi(postRecords, async (c) => {
+    const { records } = c.req.valid('json');
+    sameProject(records, c.req.valid('param').projectId, 'records');
+    return c.json({ fresh: await receive(c.var.db, records) }, 200);
+  })
+  .openapi(stream, async (c) => {
+    const { projectId } = c.req.valid('param');
+    await getProject(c.var.db, projectId);
+    // A browser that was cut off says where it stood.
+    const last = Number(c.req.header('last-event-id'));
+    const after = Number.isInteger(last) && last > 0 ? last : c.req.valid('query').after;
+    return streamRecords(c, c.var.db, projectId, after) as never;
+  })
+  .openapi(postAside, async (c) => {
+    const { entries } = c.req.valid('json');
+    await putAside(c.var.db, entries);
+    return c.json({ fresh: entries.length }, 200);
+  })
+  .openapi(postLog, async (c) => {
+    const { entries } = c.req.valid('json');
+    sameProject(entries, c.req.valid('param').projectId, 'entries');
+    await appendLog(c.var.db, entries);
+    return c.json({ fresh: entries.length }, 200);
+  })
+  .openapi(arc, async (c) => {
+    const { projectId, splicerId } = c.req.valid('param');
+    return c.json(await pressArc(c.var.db, projectId, splicerId, c.req.valid('json')), 200);
+  })
+  .openapi(check, async (c) =>
+    c.json(await pressCheck(c.var.db, c.req.valid('param').splicerId), 200),
+  )
+  .openapi(tend, async (c) => {
+    const { what } = c.req.valid('json');
+    return c.json(await tendStandin(c.var.db, c.req.valid('param').splicerId, what), 200);
+  });

@@ -1,0 +1,139 @@
+import { BUILT_IN_LIMITS } from '../loss/profiles.ts';
+import { PRIOR, type RedoTask, adviseRedo, believe } from './advice.ts';
+
+const limits = BUILT_IN_LIMITS[0]!;
+const task = (
+  part: Partial<RedoTask> & {
+    estimate?: number;
+    cleave?: number;
+    before?: number[];
+    floor?: number;
+  },
+): RedoTask => ({
+  fibers: [
+    {
+      estimate: part.estimate ?? 20,
+      cleave: part.cleave ?? 0.4,
+      before: part.before ?? [],
+      floor: part.floor ?? 0,
+    },
+  ],
+  method: 'single',
+  limits,
+  history: [],
+  measured: [],
+  slack: null,
+  time: null,
+  unit: 'mm',
+  ...part,
+});
+
+describe('redo or keep', () => {
+  it('keeps what is likely to pass, and says with what chance', () => {
+    const advice = adviseRedo(task({ estimate: 20 }));
+    expect(advice).toMatchObject({
+      word: 'Keep',
+      reason: expect.stringMatching(/^Likely to pass: (over )?9\d %\.$/),
+    });
+  });
+
+  it('redoes what is likely to fail while another try is likely to pass', () => {
+    const advice = adviseRedo(task({ estimate: 160 }));
+    expect(advice.word).toBe('Redo');
+    expect(advice.passNow).toBeLessThan(0.1);
+    expect(advice.passNext).toBeGreaterThan(0.8);
+  });
+
+  it('keeps an estimate a little over the redo line, where the two-way limit is far', () =>
+    expect(adviseRedo(task({ estimate: 60 })).word).toBe('Keep'));
+
+  it('redoes a good picture over a bad cleave', () => {
+    const straight = adviseRedo(task({ estimate: 50, cleave: 0.3 }));
+    const slanted = adviseRedo(task({ estimate: 50, cleave: 2.4 }));
+    expect(straight.word).toBe('Keep');
+    expect(slanted.word).toBe('Redo');
+  });
+
+  it('does not redo what no redo mends: mode fields that cost more than the limit', () => {
+    // 9.2 um onto 12 um costs 0.30 dB by Marcuse; no joint of them passes 0.10 dB.
+    const advice = adviseRedo(task({ estimate: 130, floor: 300 }));
+    expect(advice).toMatchObject({
+      word: 'Keep',
+      passNext: 0,
+      reason: expect.stringMatching(/mode fields alone cost 0\.30 dB/),
+    });
+  });
+
+  it('says last try and needs the lead by the tries used', () => {
+    expect(adviseRedo(task({ estimate: 200, before: [20] })).word).toBe('Last try');
+    expect(adviseRedo(task({ estimate: 300, before: [20, 20] }))).toMatchObject({
+      word: 'Needs the lead',
+      tries: 3,
+    });
+  });
+
+  it('minds slack and the window', () => {
+    expect(adviseRedo(task({ estimate: 200, slack: { left: 300, eats: 400 } }))).toMatchObject({
+      word: 'Needs the lead',
+      redosLeft: 0,
+    });
+    expect(adviseRedo(task({ estimate: 200, time: { left: 60, redo: 180 } }))).toMatchObject({
+      word: 'Keep',
+      reason: expect.stringMatching(/window closes/),
+    });
+  });
+
+  it('breaks a ribbon by its worst fiber', () => {
+    const fiber = { estimate: 20, cleave: 0.4, before: [], floor: 0 };
+    const fibers = Array.from({ length: 12 }, (_, at) =>
+      at === 4 ? { ...fiber, estimate: 260 } : fiber,
+    );
+    const advice = adviseRedo({ ...task({}), method: 'mass', fibers });
+    expect(advice.word).toBe('Redo');
+    expect(advice.passNow).toBeLessThan(0.1);
+  });
+
+  it('takes an estimate for what decides only where the project does', () => {
+    const byEstimate = { ...limits, grade: 'estimate' as const };
+    expect(adviseRedo(task({ limits: byEstimate, estimate: 50 })).passNow).toBe(1);
+    expect(adviseRedo(task({ limits: byEstimate, estimate: 51 })).passNow).toBe(0);
+  });
+
+  it('states its figures: prior, history, error, slack', () => {
+    const words = adviseRedo(
+      task({ estimate: 60, cleave: 2, slack: { left: 1200, eats: 400 } }),
+    ).figures.join(' ');
+    expect(words).toMatch(/weighed with 12 of a usual splicer/);
+    expect(words).toMatch(/Cleave 2\.0 degrees: about 0\.048 dB/);
+    expect(words).toMatch(/120 mm left, a redo eats 40 mm/);
+    expect(words).toMatch(/An estimate is no measured loss/);
+  });
+});
+
+describe('what is believed of a splicer', () => {
+  it('is the prior without a history, and its own figures with a long one', () => {
+    const nothing = believe({ history: [], measured: [], method: 'single' });
+    expect(Math.exp(nothing.mean)).toBeCloseTo(PRIOR.median.single + PRIOR.shift, 9);
+    const long = believe({
+      history: Array.from({ length: 500 }, () => 40),
+      measured: [],
+      method: 'single',
+    });
+    expect(Math.exp(long.mean) - PRIOR.shift).toBeGreaterThan(34);
+    expect(Math.exp(long.mean) - PRIOR.shift).toBeLessThan(40);
+  });
+
+  it('weighs prior and history by their counts: the mean of the logarithms, by hand', () => {
+    const history = Array.from({ length: PRIOR.weight }, () => 90);
+    // As many own figures as the prior is worth: halfway between ln 25 and ln 100, ln 50.
+    expect(Math.exp(believe({ history, measured: [], method: 'single' }).mean)).toBeCloseTo(50, 6);
+  });
+
+  it('learns how far its estimates are off from measured splices', () => {
+    const measured = Array.from({ length: 60 }, () => ({ estimate: 20, loss: 50, floor: 0 }));
+    expect(believe({ history: [], measured, method: 'single' }).bias).toBeCloseTo(
+      (60 * 30) / 72,
+      9,
+    );
+  });
+});

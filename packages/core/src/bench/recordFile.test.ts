@@ -1,0 +1,105 @@
+import { matchRecordColumns, openRecordFile, readRecordTable } from './recordFile.ts';
+import { splicerRecord } from './records.testing.ts';
+
+const CLOCK = '2026-05-04T22:00:00.000Z';
+const table = (text: string) => {
+  const file = openRecordFile(text);
+  if (!file.ok || file.value.kind !== 'table') throw new Error('No table.');
+  return file.value;
+};
+const read = (text: string) => {
+  const { rows, match } = table(text);
+  return readRecordTable(rows, match, CLOCK);
+};
+
+describe('a splicer’s file as a table', () => {
+  it('matches titles by what they say', () => {
+    expect(
+      matchRecordColumns([
+        'No.',
+        'Date',
+        'Splice loss (dB)',
+        'Cleave angle L',
+        'Cleave angle R',
+        'Error',
+      ]),
+    ).toMatchObject({
+      number: 0,
+      at: 1,
+      estimate: 2,
+      cleaveLeft: 3,
+      cleaveRight: 4,
+      error: 5,
+      arcs: null,
+    });
+  });
+
+  it('makes a record of a row, losses in thousandths', () => {
+    const { records, problems } = read(
+      'no;time;estimate;cleave left;tension\n7;2026-05-04 20:15:00;0.02;0.4;passed',
+    );
+    expect(problems).toEqual([]);
+    expect(records).toEqual([
+      expect.objectContaining({
+        number: 7,
+        at: '2026-05-04T20:15:00.000Z',
+        fused: true,
+        tension: 'passed',
+      }),
+    ]);
+    expect(records[0]!.fibers[0]).toMatchObject({ position: 1, estimateMdb: 20, cleaveLeft: 0.4 });
+  });
+
+  it('puts rows of one number together as a ribbon, in the order of its fibers', () => {
+    const rows = Array.from({ length: 12 }, (_, at) => `5,${12 - at},0.0${at % 3}`);
+    const { records } = read(['number,fiber,estimate', ...rows].join('\n'));
+    expect(records).toHaveLength(1);
+    expect(records[0]!.fibers.map(({ position }) => position)).toEqual([
+      1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12,
+    ]);
+  });
+
+  it('keeps what makes no sense as it came, for it to be asked about', () => {
+    expect(
+      read('number,estimate\n1,-0.5\n2,99').records.map(({ fibers }) => fibers[0]!.estimateMdb),
+    ).toEqual([-500, 99_000]);
+  });
+
+  it.each([
+    ['no number', 'number,estimate\nx,0.02', /no figure/],
+    ['a comma', 'number;estimate\n1;0,02', /decimal point as a point/],
+    ['a fiber twice', 'number,fiber,estimate\n1,3,0.02\n1,3,0.03', /stands there twice/],
+    ['a thirteenth fiber', 'number,fiber,estimate\n1,13,0.02', /places 1 to 12/],
+    ['a strange error', 'number,estimate,error\n1,0.02,moon', /no error that is known/],
+  ])('names the row of %s', (_, text, message) => {
+    const { problems } = read(text);
+    expect(problems.at(0)).toMatchObject({ message: expect.stringMatching(message) });
+    expect(problems[0]!.row).toBeGreaterThan(1);
+  });
+
+  it('asks for the columns it needs', () =>
+    expect(read('a,b\n1,2').problems.map(({ column }) => column)).toEqual([
+      'number',
+      'estimate, dB',
+    ]));
+});
+
+describe('a splicer’s file in lines of JSON', () => {
+  it('reads what it wrote, and names the line that is cut off', () => {
+    const { id: _id, projectId: _project, splicerId: _splicer, ...line } = splicerRecord();
+    const text = `${JSON.stringify(line)}\n${JSON.stringify(line).slice(0, 80)}`;
+    const file = openRecordFile(text);
+    expect(file).toMatchObject({
+      ok: true,
+      value: {
+        kind: 'lines',
+        read: {
+          records: [line],
+          problems: [{ row: 2, message: expect.stringMatching(/cut off/) }],
+        },
+      },
+    });
+  });
+
+  it('refuses an empty file', () => expect(openRecordFile(' ')).toMatchObject({ ok: false }));
+});

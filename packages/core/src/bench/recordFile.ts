@@ -1,0 +1,277 @@
+import { z } from 'zod';
+import { readCsv } from '../record/csv.ts';
+import { type Parsed, parsed, refused } from '../record/parsed.ts';
+import {
+  SPLICER_ERRORS,
+  type SplicerRecord,
+  splicerRecordSchema,
+} from '../record/splicerRecord.ts';
+
+/** The columns of a splicer's file. A ribbon has a row for each fiber, with the same number. */
+export const RECORD_COLUMNS = [
+  'number',
+  'at',
+  'label',
+  'program',
+  'position',
+  'estimate',
+  'cleaveLeft',
+  'cleaveRight',
+  'offset',
+  'tension',
+  'error',
+  'arcs',
+  'temperature',
+  'pressure',
+] as const;
+export type RecordColumn = (typeof RECORD_COLUMNS)[number];
+
+export const RECORD_TITLES: Record<RecordColumn, string> = {
+  number: 'number',
+  at: 'time',
+  label: 'closure or label',
+  program: 'program',
+  position: 'fiber in holder',
+  estimate: 'estimate, dB',
+  cleaveLeft: 'cleave left, degrees',
+  cleaveRight: 'cleave right, degrees',
+  offset: 'offset, um',
+  tension: 'tension test',
+  error: 'error',
+  arcs: 'arcs',
+  temperature: 'temperature, C',
+  pressure: 'pressure, kPa',
+};
+
+/** Columns a file must have. */
+export const NEEDED: readonly RecordColumn[] = ['number', 'estimate'];
+
+/** Which column of the file holds what: an index from 0, or null where the file has none. */
+export type RecordMatch = Record<RecordColumn, number | null>;
+
+const HINTS: Record<RecordColumn, RegExp> = {
+  number: /^(no|number|nr|index|count|record|splice)/,
+  at: /^(time|date|at|when)/,
+  label: /(closure|label|job|site)/,
+  program: /^(program|mode)/,
+  position: /(position|fiber|fibre|place|channel)/,
+  estimate: /(estimate|loss|db)/,
+  cleaveLeft: /(cleave|angle).*(left|l$|a$)|left.*(cleave|angle)/,
+  cleaveRight: /(cleave|angle).*(right|r$|b$)|right.*(cleave|angle)/,
+  offset: /offset/,
+  tension: /(tension|proof)/,
+  error: /(error|fault|alarm)/,
+  arcs: /arc/,
+  temperature: /temp/,
+  pressure: /press/,
+};
+
+/** Guesses the columns from the titles; each column of the file is taken once. */
+export function matchRecordColumns(header: readonly string[]): RecordMatch {
+  const bare = header.map((title) => title.toLowerCase().replace(/[^a-z0-9]/g, ''));
+  const taken = new Set<number>();
+  const match = {} as RecordMatch;
+  for (const column of RECORD_COLUMNS) {
+    const index = bare.findIndex((title, at) => !taken.has(at) && HINTS[column].test(title));
+    match[column] = index < 0 ? null : index;
+    if (index >= 0) taken.add(index);
+  }
+  return match;
+}
+
+/** A problem at its place: the row or line as an editor counts it. */
+export interface RecordProblem {
+  row: number;
+  column: string;
+  message: string;
+}
+
+/** A record as a file tells it: without the ids that whoever brings it in adds. */
+export type FileRecord = Omit<SplicerRecord, 'id' | 'projectId' | 'splicerId'>;
+
+export interface ReadRecords {
+  records: FileRecord[];
+  problems: RecordProblem[];
+}
+
+/** A splicer's file as it was chosen: a table whose columns are to be matched, or lines of JSON. */
+export type RecordFile =
+  | { kind: 'table'; header: string[]; rows: string[][]; match: RecordMatch }
+  | { kind: 'lines'; read: ReadRecords };
+
+/** Reads a splicer's file: CSV, or JSON with a record a line. A line that is cut off is named. */
+export function openRecordFile(text: string): Parsed<RecordFile> {
+  if (text.trim() === '') return refused('The file is empty.');
+  if (text.trimStart().startsWith('{')) return parsed({ kind: 'lines', read: readLines(text) });
+  const table = readCsv(text);
+  if (!table.ok) return table;
+  const { header, rows } = table.value;
+  return parsed({ kind: 'table', header, rows, match: matchRecordColumns(header) });
+}
+
+const lineSchema = splicerRecordSchema.omit({ id: true, projectId: true, splicerId: true });
+
+function readLines(text: string): ReadRecords {
+  const read: ReadRecords = { records: [], problems: [] };
+  text.split('\n').forEach((line, index) => {
+    if (line.trim() === '') return;
+    const row = index + 1;
+    let value: unknown;
+    try {
+      value = JSON.parse(line);
+    } catch {
+      read.problems.push({
+        row,
+        column: '',
+        message: 'The line is cut off or no JSON: send the file again.',
+      });
+      return;
+    }
+    const result = lineSchema.safeParse(value);
+    if (result.success) read.records.push(result.data);
+    else
+      for (const issue of result.error.issues)
+        read.problems.push({ row, column: issue.path.join('.'), message: issue.message });
+  });
+  return read;
+}
+
+/**
+ * Makes records of a table's rows. Rows of one number are the fibers of one ribbon.
+ * @param clock time for rows without one, ISO
+ */
+export function readRecordTable(
+  rows: readonly (readonly string[])[],
+  match: RecordMatch,
+  clock: string,
+): ReadRecords {
+  const missing = NEEDED.filter((column) => match[column] === null);
+  if (missing.length > 0)
+    return {
+      records: [],
+      problems: missing.map((column) => ({
+        row: 1,
+        column: RECORD_TITLES[column],
+        message: `No column is matched to “${RECORD_TITLES[column]}”: choose the one that holds it.`,
+      })),
+    };
+  const problems: RecordProblem[] = [];
+  const byNumber = new Map<number, FileRecord>();
+  rows.forEach((cells, index) => {
+    const row = new RowReader(cells, match, index + 2, problems);
+    const number = row.figure('number');
+    if (number === null || !Number.isInteger(number) || number < 0) {
+      row.wrong('number', 'The running number of the splice is missing: a whole number.');
+      return;
+    }
+    const known = byNumber.get(number);
+    const position = row.figure('position') ?? (known ? known.fibers.length + 1 : 1);
+    const fiber = row.fiber(position);
+    if (!fiber) return;
+    if (!known) byNumber.set(number, row.record(number, fiber, clock));
+    else if (known.fibers.some((other) => other.position === position))
+      row.wrong(
+        'position',
+        `Number ${number} has fiber ${position} already: it stands there twice.`,
+      );
+    else {
+      known.fibers.push(fiber);
+      known.fused ||= fiber.estimateMdb !== null;
+    }
+  });
+  const records = [...byNumber.values()];
+  for (const { fibers } of records) fibers.sort((a, b) => a.position - b.position);
+  return { records, problems };
+}
+
+class RowReader {
+  private readonly cells: readonly string[];
+  private readonly match: RecordMatch;
+  private readonly row: number;
+  private readonly problems: RecordProblem[];
+
+  constructor(
+    cells: readonly string[],
+    match: RecordMatch,
+    row: number,
+    problems: RecordProblem[],
+  ) {
+    this.cells = cells;
+    this.match = match;
+    this.row = row;
+    this.problems = problems;
+  }
+
+  wrong(column: RecordColumn, message: string): void {
+    this.problems.push({ row: this.row, column: RECORD_TITLES[column], message });
+  }
+
+  text(column: RecordColumn): string {
+    const index = this.match[column];
+    return index === null ? '' : (this.cells[index] ?? '').trim();
+  }
+
+  figure(column: RecordColumn): number | null {
+    const text = this.text(column).replace(/\u2212/, '-');
+    if (text === '') return null;
+    const figure = Number(text.replace(/\s*(db|deg|degrees|°|um|µm|c|kpa)$/i, ''));
+    if (Number.isFinite(figure)) return figure;
+    this.wrong(
+      column,
+      `“${text}” is no figure${/^\d+,\d+$/.test(text) ? ': write the decimal point as a point' : ''}.`,
+    );
+    return null;
+  }
+
+  fiber(position: number): FileRecord['fibers'][number] | null {
+    if (!Number.isInteger(position) || position < 1 || position > 12) {
+      this.wrong('position', 'A holder has places 1 to 12.');
+      return null;
+    }
+    const before = this.problems.length;
+    const loss = this.figure('estimate');
+    const word = this.text('error').toLowerCase();
+    const error = SPLICER_ERRORS.find((known) => word.includes(known)) ?? null;
+    if (word !== '' && error === null && !/^(none|no|ok|0|-)$/.test(word))
+      this.wrong('error', `“${word}” is no error that is known: ${SPLICER_ERRORS.join(', ')}.`);
+    const fiber = {
+      position,
+      cleaveLeft: this.figure('cleaveLeft'),
+      cleaveRight: this.figure('cleaveRight'),
+      offset: this.figure('offset'),
+      gap: null,
+      image: null,
+      estimateMdb: loss === null ? null : Math.round(loss * 1000),
+      error,
+    };
+    return this.problems.length === before ? fiber : null;
+  }
+
+  record(number: number, fiber: FileRecord['fibers'][number], clock: string): FileRecord {
+    const time = this.text('at');
+    const at = time === '' ? clock : isoOf(time);
+    if (at === null) this.wrong('at', `“${time}” is no time: write it as 2026-05-04T20:15:00Z.`);
+    const tension = this.text('tension').toLowerCase();
+    return {
+      number,
+      at: at ?? clock,
+      label: this.text('label') || null,
+      program: this.text('program'),
+      heater: null,
+      fibers: [fiber],
+      fused: fiber.estimateMdb !== null,
+      tension: /pass|ok|good/.test(tension) ? 'passed' : /fail|bad/.test(tension) ? 'failed' : null,
+      arcs: Math.max(0, Math.round(this.figure('arcs') ?? 0)),
+      glass: 125,
+      temperature: this.figure('temperature'),
+      pressure: this.figure('pressure'),
+      humidity: null,
+    };
+  }
+}
+
+function isoOf(text: string): string | null {
+  const written = z.iso.datetime({ local: true, offset: true }).safeParse(text.replace(' ', 'T'));
+  const time = new Date(/z|[+-]\d\d:?\d\d$/i.test(text) ? text : `${text.replace(' ', 'T')}Z`);
+  return written.success && !Number.isNaN(time.getTime()) ? time.toISOString() : null;
+}

@@ -1,0 +1,77 @@
+import type { Cleaver, Splicer } from '../record/instrument.ts';
+import { BUILT_IN_INSTRUMENTS } from './instruments.ts';
+import { type JointNeeds, proposeSetup, setupWarnings, waysFor } from './setup.ts';
+
+const [single, ribbon, cleaver] = BUILT_IN_INSTRUMENTS as [Splicer, Splicer, Cleaver];
+const SM = ['single-mode', 'single-mode'] as const;
+const fiber: JointNeeds = { fibers: 1, glass: SM, drop: false, loose: true };
+const twelve: JointNeeds = { fibers: 12, glass: SM, drop: false, loose: false };
+
+describe('what fits a joint', () => {
+  it('proposes program, heater, holder and cleave that fit, so that nothing is warned of', () => {
+    const setup = proposeSetup(fiber, single, cleaver);
+    expect(setup).toMatchObject({
+      program: 'SM',
+      heaterProgram: '60 mm',
+      holder: 1,
+      way: 'single',
+      sleeve: '60 mm',
+    });
+    expect(setupWarnings(setup, fiber, single, cleaver)).toEqual([]);
+    const mass = proposeSetup(twelve, ribbon, cleaver);
+    expect(mass).toMatchObject({
+      program: 'SM ribbon',
+      heaterProgram: 'Ribbon',
+      holder: 12,
+      sleeve: 'ribbon',
+    });
+    expect(setupWarnings(mass, twelve, ribbon, cleaver)).toEqual([]);
+  });
+
+  it('knows the ways of drops, ribbons and loose fibers', () => {
+    expect(waysFor({ ...fiber, drop: true })).toEqual([
+      'single',
+      'splice-on',
+      'pigtail',
+      'mechanical',
+    ]);
+    expect(waysFor(twelve)).toEqual(['ribbon']);
+    expect(waysFor({ ...twelve, loose: true })[0]).toBe('ribbonize');
+  });
+});
+
+describe('what does not fit is said, with what would', () => {
+  const about = (change: object, needs = fiber, splicer: Splicer = single) =>
+    setupWarnings(
+      { ...proposeSetup(needs, splicer, cleaver), ...change },
+      needs,
+      splicer,
+      cleaver,
+    ).map(({ words }) => words);
+
+  it('a heater set for 60 mm with 40 mm sleeves', () =>
+    expect(about({ sleeve: '40 mm' })[0]).toMatch(
+      /set for 60 mm sleeves, and these are 40 mm sleeves: .* burnt/,
+    ));
+
+  it('a single-mode program on multimode', () => {
+    const glass = ['multimode', 'multimode'] as const;
+    expect(about({ program: 'SM' }, { ...fiber, glass })).toEqual([
+      'SM is made for single-mode fiber, and this is multimode.',
+    ]);
+  });
+
+  it('a ribbon holder of the wrong count', () => {
+    expect(about({ holder: 4 }, twelve, ribbon)[0]).toMatch(/must take 12; this one takes 4/);
+    expect(about({ holder: 12 }, { ...twelve, fibers: 4 }, ribbon)[0]).toMatch(
+      /for 12 fibers, and the ribbon has 4/,
+    );
+  });
+
+  it('a cleave the holder or the cleaver does not take, and unlike glass', () => {
+    expect(about({ cleaveLength: 140 })).toHaveLength(2);
+    expect(about({}, { ...fiber, glass: ['single-mode', 'multimode'] })[0]).toMatch(
+      /cannot be spliced/,
+    );
+  });
+});

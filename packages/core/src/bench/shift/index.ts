@@ -1,0 +1,4 @@
+export * from './line.ts';
+export * from './pace.ts';
+export * from './runs.ts';
+export * from './shift.ts';

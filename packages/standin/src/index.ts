@@ -1,0 +1,3 @@
+export * from './night.ts';
+export * from './random.ts';
+export * from './splicer.ts';

@@ -100,7 +100,7 @@ describe.each([
     await person.page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: scheme }]);
     const found: string[] = [];
     for (const [name, path] of Object.entries(views)) {
-      await person.page.goto(server.url + path, { waitUntil: 'networkidle0' });
+      await person.page.goto(server.url + path, { waitUntil: 'networkidle2' });
       found.push(...(await violations(person.page)).map((words) => `${name}: ${words}`));
     }
     expect(found).toEqual([]);
@@ -111,7 +111,7 @@ describe.each([
 it('the Bench has contrast for sunlight: AAA', async () => {
   await person.page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'light' }]);
   await person.page.setViewport(PHONE);
-  await person.page.goto(server.url + views['bench single']!, { waitUntil: 'networkidle0' });
+  await person.page.goto(server.url + views['bench single']!, { waitUntil: 'networkidle2' });
   await person.page.evaluate(axe);
   const { violations: found } = await person.page.evaluate(() =>
     (globalThis as unknown as { axe: Axe }).axe.run({
@@ -127,7 +127,7 @@ it('the Bench has contrast for sunlight: AAA', async () => {
 });
 
 it('touch targets of the Bench are 48 px and more', async () => {
-  await person.page.goto(server.url + views['bench ribbon']!, { waitUntil: 'networkidle0' });
+  await person.page.goto(server.url + views['bench ribbon']!, { waitUntil: 'networkidle2' });
   const small = await person.page.$$eval('[role=button]', (nodes) =>
     nodes
       .map(
@@ -146,7 +146,7 @@ it('touch targets of the Bench are 48 px and more', async () => {
 
 it('864 rows and more stay a small page while they are scrolled', async () => {
   await person.page.goto(`${server.url}${views['ledger splices']!.split('?')[0]}?view=splices`, {
-    waitUntil: 'networkidle0',
+    waitUntil: 'networkidle2',
   });
   await sees(person.page, '1,432 splices');
   const nodes = () => person.page.evaluate(() => document.querySelectorAll('*').length);
@@ -161,7 +161,7 @@ it('864 rows and more stay a small page while they are scrolled', async () => {
 });
 
 it('works from the keyboard: every place can be reached and pressed', async () => {
-  await person.page.goto(server.url + views.route!, { waitUntil: 'networkidle0' });
+  await person.page.goto(server.url + views.route!, { waitUntil: 'networkidle2' });
   const reached = new Set<string>();
   for (let step = 0; step < 40; step++) {
     await person.page.keyboard.press('Tab');

@@ -66,7 +66,7 @@ const choose = async (name: string, lines: string[]) => {
 
 test('200 000 rows are checked while the page stays in use, and the one bad row is named', async () => {
   const { page } = person;
-  await page.goto(`${server.url}/projects/new`, { waitUntil: 'networkidle0' });
+  await page.goto(`${server.url}/projects/new`, { waitUntil: 'networkidle2' });
   await fill(page, 'Project name', 'Long line');
   await press(page, 'Make it, then bring in a splice list');
   await sees(page, 'Bring in a splice list');

@@ -15,11 +15,11 @@ async function measure() {
       if (!response.url().endsWith('.js')) return;
       bytes += gzipSync(await response.buffer()).length;
     });
-    await page.goto(`${server.url}/p/${project!.id}/route`, { waitUntil: 'networkidle0' });
+    await page.goto(`${server.url}/p/${project!.id}/route`, { waitUntil: 'networkidle2' });
     await sees(page, 'Toll cottage');
     const firstView = bytes;
     await page.goto(`${server.url}/p/${project!.id}/ledger?view=splices`, {
-      waitUntil: 'networkidle0',
+      waitUntil: 'networkidle2',
     });
     await sees(page, '1,432 splices');
     const nodes = () => page.evaluate(() => document.querySelectorAll('*').length);

@@ -160,7 +160,7 @@ for (const { name, path, wide, night, before } of SHOTS) {
       .filter((key) => /^cordel\.(bench|plan)/.test(key))
       .forEach((key) => localStorage.removeItem(key)),
   );
-  await page.goto(`${server.url}/p/${project}/${path}`, { waitUntil: 'networkidle0' });
+  await page.goto(`${server.url}/p/${project}/${path}`, { waitUntil: 'networkidle2' });
   await before?.(page);
   await new Promise((resolve) => setTimeout(resolve, 600));
   await page.screenshot({ path: `${FOLDER}${name}.png` as `${string}.png` });

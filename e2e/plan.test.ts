@@ -51,7 +51,7 @@ const step = storyteller();
 
 describe('planning a closure on a phone', () => {
   step('a closure shows its splices in lines', async () => {
-    await page().goto(server.url, { waitUntil: 'networkidle0' });
+    await page().goto(server.url, { waitUntil: 'networkidle2' });
     await pressText(page(), 'Dairy lane');
     await press(page(), 'Splice plan and trays');
     await sees(page(), 'splice C tubes 1-11 to D 1-132');
@@ -68,7 +68,7 @@ describe('planning a closure on a phone', () => {
   });
 
   step('what is written stays after a reload', async () => {
-    await page().reload({ waitUntil: 'networkidle0' });
+    await page().reload({ waitUntil: 'networkidle2' });
     await sees(page(), /Line 2\. C has tubes 1 to 12 here/);
   });
 
@@ -102,7 +102,7 @@ describe('planning a closure on a phone', () => {
   });
 
   step('any fiber is followed to both ends, and loose ends are named', async () => {
-    await page().goto(server.url, { waitUntil: 'networkidle0' });
+    await page().goto(server.url, { waitUntil: 'networkidle2' });
     await press(page(), 'Circuits');
     await sees(page(), /A 1 blue · asked for tube 1 blue Toll cottage .* B 1 blue/);
     // Toll cottage at 3.1 km and Sluice bridge at 7.4 km: 4.3 km of B lie between.
@@ -129,7 +129,7 @@ describe('planning a closure on a phone', () => {
   });
 
   step('the cut plan of a cable, its seal and its steps', async () => {
-    await page().goto(server.url, { waitUntil: 'networkidle0' });
+    await page().goto(server.url, { waitUntil: 'networkidle2' });
     await pressText(page(), 'School rise');
     await press(page(), 'Open the cables');
     // 15.2 mm: the second row of the oval port, 13 to 16 mm.
@@ -140,7 +140,7 @@ describe('planning a closure on a phone', () => {
     await sees(page(), /Steps: 0 of \d+ done/);
     await pressText(page(), 'The right cable, dark, and the kit complete');
     await sees(page(), /Steps: 1 of \d+ done/);
-    await page().reload({ waitUntil: 'networkidle0' });
+    await page().reload({ waitUntil: 'networkidle2' });
     await sees(page(), /Steps: 1 of \d+ done/);
   });
 
@@ -161,7 +161,7 @@ describe('planning a closure on a phone', () => {
   });
 
   step('an express cable shows what must not be cut', async () => {
-    await page().goto(server.url, { waitUntil: 'networkidle0' });
+    await page().goto(server.url, { waitUntil: 'networkidle2' });
     const [project] = await readApi<{ id: string }[]>(server, '/projects');
     const { closures } = await readApi<{ closures: { id: string; name: string }[] }>(
       server,
@@ -169,7 +169,7 @@ describe('planning a closure on a phone', () => {
     );
     const school = closures.find((closure) => closure.name === 'School')!;
     await page().goto(`${server.url}/p/${project!.id}/route/${school.id}/open`, {
-      waitUntil: 'networkidle0',
+      waitUntil: 'networkidle2',
     });
     await sees(page(), /Do not cut\. 1 tube passes through: never cut, scored or bent/);
     // 70 in are 1778 mm; 380 mm to the tray leave 1398 mm.
@@ -201,7 +201,7 @@ describe('planning a closure on a phone', () => {
   });
 
   step('an imported list is checked for circuits that run out of line', async () => {
-    await page().goto(server.url, { waitUntil: 'networkidle0' });
+    await page().goto(server.url, { waitUntil: 'networkidle2' });
     await press(page(), 'Kit');
     await pressText(page(), 'Bring in a splice list');
     await press(page(), 'Paste or type');
@@ -223,7 +223,7 @@ describe('planning a closure on a phone', () => {
   });
 
   step('the van is packed for a closure, against what is in stock', async () => {
-    await page().goto(server.url, { waitUntil: 'networkidle0' });
+    await page().goto(server.url, { waitUntil: 'networkidle2' });
     await press(page(), 'Kit');
     await pressText(page(), 'Pack the van');
     await press(page(), 'School rise');
@@ -234,7 +234,7 @@ describe('planning a closure on a phone', () => {
   });
 
   step('hardware is copied and edited; seals with a gap between them are refused', async () => {
-    await page().goto(server.url, { waitUntil: 'networkidle0' });
+    await page().goto(server.url, { waitUntil: 'networkidle2' });
     await press(page(), 'Kit');
     await pressText(page(), 'Hardware');
     await press(page(), 'Copy Small gel drop case');

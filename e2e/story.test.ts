@@ -48,7 +48,7 @@ const listFile = async (name: string, content: string | Uint8Array) => {
   return path;
 };
 const go = (path: string) =>
-  tech.page.goto(`${server.url}/p/${projectId}${path}`, { waitUntil: 'networkidle0' });
+  tech.page.goto(`${server.url}/p/${projectId}${path}`, { waitUntil: 'networkidle2' });
 const page = () => tech.page;
 
 interface Row {
@@ -84,7 +84,7 @@ const step = storyteller();
 
 describe('from a splice list to proof, on a phone', () => {
   step('shows the demo on the cord', async () => {
-    await page().goto(server.url, { waitUntil: 'networkidle0' });
+    await page().goto(server.url, { waitUntil: 'networkidle2' });
     await sees(page(), 'Vessamy valley line');
     await sees(page(), /Toll cottage 3\.1 km pass 144 of 144/);
     await sees(page(), /Sluice bridge 7\.4 km 2 to redo/);
@@ -234,7 +234,7 @@ describe('from a splice list to proof, on a phone', () => {
         await press(page(), 'Next fiber');
       }
       await pressKeys(page(), '1');
-      await page().reload({ waitUntil: 'networkidle0' });
+      await page().reload({ waitUntil: 'networkidle2' });
       await sees(page(), /1 0\.01 2 0\.02 3 0\.00 4 0\.01 5 0\.02 6 0\.01 7 –/);
       await press(page(), 'Next fiber');
       for (let fiber = 7; fiber <= 12; fiber++) {
@@ -313,7 +313,7 @@ describe('the Ledger', () => {
       const demo = (await readApi<{ id: string; name: string }[]>(server, '/projects')).find(
         (project) => project.name === 'Vessamy valley line',
       )!;
-      await page().goto(`${server.url}/p/${demo.id}/ledger`, { waitUntil: 'networkidle0' });
+      await page().goto(`${server.url}/p/${demo.id}/ledger`, { waitUntil: 'networkidle2' });
       await sees(page(), /772 of 1432 spliced/);
       await press(page(), 'Fibers');
       await fill(page(), 'Search', 'A 100');
@@ -328,7 +328,7 @@ describe('the Ledger', () => {
       await sees(page(), '2 splices');
       await sees(page(), 'B 43 to C 43');
       expect(page().url()).toMatch(/view=splices.*q=sluice.*verdict=fail|verdict=fail.*q=sluice/);
-      await page().reload({ waitUntil: 'networkidle0' });
+      await page().reload({ waitUntil: 'networkidle2' });
       await sees(page(), '2 splices');
       await press(page(), 'Redo');
       await sees(page(), /All wavelengths alike: the joint itself/);
@@ -360,7 +360,7 @@ describe('the Ledger', () => {
     const path = await listFile('project.json', out);
     const other = await startServer();
     const reader = await newPerson(browser, other, 'Lead');
-    await reader.page.goto(other.url, { waitUntil: 'networkidle0' });
+    await reader.page.goto(other.url, { waitUntil: 'networkidle2' });
     await sees(reader.page, 'No project yet');
     await chooseFile(
       reader.page,

@@ -44,7 +44,7 @@ describe('two technicians at the same closure', () => {
   it('see each other’s work, and nothing of either is lost', async () => {
     const one = await newPerson(browser, server, 'One');
     const two = await newPerson(browser, server, 'Two');
-    for (const { page } of [one, two]) await page.goto(bench, { waitUntil: 'networkidle0' });
+    for (const { page } of [one, two]) await page.goto(bench, { waitUntil: 'networkidle2' });
     // Both have the first splice in hand and keep it at once.
     await pressKeys(one.page, '2');
     await pressKeys(two.page, '3');
@@ -78,7 +78,7 @@ describe('without a connection', () => {
     };
     await page.setRequestInterception(true);
     page.on('request', gate);
-    await page.goto(bench, { waitUntil: 'networkidle0' });
+    await page.goto(bench, { waitUntil: 'networkidle2' });
     await sees(page, '2 of 108');
     for (const key of ['4', '5']) {
       await pressKeys(page, key);
@@ -112,7 +112,7 @@ describe('without a connection', () => {
       if (request.method() === 'POST') void request.respond(refused);
       else void request.continue();
     });
-    await page.goto(bench, { waitUntil: 'networkidle0' });
+    await page.goto(bench, { waitUntil: 'networkidle2' });
     await pressKeys(page, '2');
     await press(page, 'Keep, next');
     await sees(page, '1 not accepted');

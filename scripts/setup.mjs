@@ -93,7 +93,7 @@ function buildOnce(name, sources, output, build) {
 export function build() {
   buildOnce(
     'the web app',
-    ['apps/web', 'packages/core', 'package-lock.json'],
+    ['apps/web', 'packages/core', 'packages/standin', 'package-lock.json'],
     'apps/web/dist/index.html',
     () =>
       npx(['expo', 'export', '--platform', 'web'], {

@@ -6,5 +6,12 @@ npx(['expo', 'customize', 'tsconfig.json'], {
   cwd: join(ROOT, 'apps/web'),
   env: { EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1', CI: '1' },
 });
-for (const part of ['packages/core', 'packages/standin', 'packages/demo', 'apps/server', 'apps/web', 'e2e'])
+for (const part of [
+  'packages/core',
+  'packages/standin',
+  'packages/demo',
+  'apps/server',
+  'apps/web',
+  'e2e',
+])
   npx(['tsc', '-p', part]);

@@ -13,6 +13,7 @@ import {
 import { type Network, TRAY, layOut } from './network.ts';
 import { describeClosures } from './opening.ts';
 import { type Random, countedIds, seeded } from '@cordel/standin';
+import { recordedBy } from './splicers.ts';
 import { type Chapter, type Lesson, STORY } from './story.ts';
 
 const CREATED = '2026-04-20T08:00:00.000Z';
@@ -29,6 +30,18 @@ export function demoDocument(): ProjectDocument {
   const projectId = id();
   const network = layOut(projectId, id);
   const limits: Limits = BUILT_IN_LIMITS[0]!;
+  const sites = STORY.map((chapter, index) => {
+    const evidence = tell(chapter, network, limits, seeded(2026 + index));
+    if (!chapter.recorded) return { evidence, records: [], log: [] };
+    const site = {
+      projectId,
+      start: chapter.start,
+      seed: 77 + index,
+      by: crewOf(chapter),
+      ...chapter.recorded,
+    };
+    return recordedBy(site, evidence, network.splices);
+  });
   return {
     format: 'cordel.project',
     version: 1,
@@ -47,12 +60,10 @@ export function demoDocument(): ProjectDocument {
     ...describeClosures(network.closures, network.cables, network.splices, id),
     hardware: [],
     instruments: [],
-    splicerRecords: [],
+    splicerRecords: sites.flatMap(({ records }) => records),
     setAside: [],
-    instrumentLog: [],
-    evidence: STORY.flatMap((chapter, index) =>
-      tell(chapter, network, limits, seeded(2026 + index)),
-    ),
+    instrumentLog: sites.flatMap(({ log }) => log),
+    evidence: sites.flatMap(({ evidence }) => evidence),
   };
 }
 
@@ -84,7 +95,7 @@ function tell(chapter: Chapter, network: Network, limits: Limits, random: Random
 
 function makeJoint(splice: Splice, chapter: Chapter, network: Network, scribe: Scribe) {
   const lesson: Lesson = chapter.lessons[splice.fiberA] ?? {};
-  const by = chapter.site === 'Pump house' || chapter.site === 'Quarry gate' ? 'Crew 2' : 'Crew 1';
+  const by = crewOf(chapter);
   const entry = () => ({ id: scribe.id(), spliceId: splice.id, at: scribe.at() });
   if (lesson.dead) {
     const made: Evidence[] = [
@@ -153,6 +164,9 @@ function makeJoint(splice: Splice, chapter: Chapter, network: Network, scribe: S
   };
   return { made, measure };
 }
+
+const crewOf = ({ site }: Chapter): string =>
+  site === 'Pump house' || site === 'Quarry gate' ? 'Crew 2' : 'Crew 1';
 
 const directionsOf = (lesson: Lesson): ('AB' | 'BA')[] => (lesson.oneWay ? ['AB'] : ['AB', 'BA']);
 

@@ -9,6 +9,8 @@ export interface Chapter {
   measured: boolean;
   /** Lessons by fiber number on side A. */
   lessons: Record<number, Lesson>;
+  /** The splicer whose records came in by themselves; from `wornFrom` on the blade is worn. */
+  recorded?: { splicerId: 'single-splicer' | 'ribbon-splicer'; wornFrom: number };
 }
 
 export interface Lesson {
@@ -62,6 +64,7 @@ export const STORY: Chapter[] = [
     start: '2026-05-07T18:40:00.000Z',
     spliced: 76,
     measured: false,
+    recorded: { splicerId: 'single-splicer', wornFrom: 58 },
     lessons: {
       // Small mode field onto a larger one: high one way, and no bad splice.
       8: { offsets: [0.25], oneWay: true },
@@ -89,6 +92,7 @@ export const STORY: Chapter[] = [
     start: '2026-05-13T19:30:00.000Z',
     spliced: 120,
     measured: false,
+    recorded: { splicerId: 'ribbon-splicer', wornFrom: 0 },
     lessons: {},
   },
 ];

@@ -1,3 +1,4 @@
 export * from './night.ts';
+export * from './practice.ts';
 export * from './random.ts';
 export * from './splicer.ts';

@@ -26,7 +26,10 @@ interface Bench {
   taken: string[];
   setAside: { recordId: string; why: string }[];
 }
-const bench = async () => (await api.get(`${path}/bench`)).body as Bench;
+const bench = async (): Promise<Bench> => ({
+  ...((await api.get(`${path}/bench`)).body as Omit<Bench, 'records'>),
+  records: (await api.get(`${path}/splicer-records`)).body as ReceivedRecord[],
+});
 
 const recordOf = (number: number, part: Partial<SplicerRecord> = {}): SplicerRecord => ({
   id: uuid(),

@@ -33,13 +33,12 @@ const writtenSchema = z.object({ fresh: z.int() });
 const bench = createRoute({
   method: 'get',
   path: '/projects/{projectId}/bench',
-  summary: 'Instruments, what was done to them, and what splicers recorded',
+  summary: 'Instruments, what was done to them, and which records count',
   request: { params: project },
   responses: answers(
     z.object({
       instruments: z.array(instrumentSchema),
       log: z.array(instrumentEntrySchema),
-      records: z.array(receivedRecordSchema),
       /** Records that count for a try. */
       taken: z.array(idSchema),
       setAside: z.array(setAsideSchema),
@@ -54,6 +53,14 @@ const putOne = createRoute({
   summary: 'Add a splicer or cleaver of your own, or change it',
   request: { params: z.object({ instrumentId: z.string() }), body: jsonBody(instrumentSchema) },
   responses: answers(savedSchema, 'Saved'),
+});
+
+const records = createRoute({
+  method: 'get',
+  path: '/projects/{projectId}/splicer-records',
+  summary: 'The newest records of splicers, oldest of them first; the stream goes on from there',
+  request: { params: project },
+  responses: answers(z.array(receivedRecordSchema), 'The records'),
 });
 
 const postRecords = createRoute({
@@ -164,12 +171,14 @@ export const benchRoutes = router()
     const body = {
       instruments: await allInstruments(db),
       log: await logOf(db, projectId),
-      records: await newestRecords(db, projectId),
       taken: await takenRecords(db, projectId),
       setAside: await setAsideOf(db, projectId),
     };
     return c.json(body, 200);
   })
+  .openapi(records, async (c) =>
+    c.json(await newestRecords(c.var.db, c.req.valid('param').projectId), 200),
+  )
   .openapi(putOne, async (c) => {
     const record = c.req.valid('json');
     if (record.id !== c.req.valid('param').instrumentId)

@@ -1,4 +1,4 @@
-import { eq, inArray } from 'drizzle-orm';
+import { desc, eq, inArray } from 'drizzle-orm';
 import { type Air, type Fault, type Splicer, fiberKindOf, modeFieldOf } from '@cordel/core';
 import {
   type LoadedPair,
@@ -27,6 +27,12 @@ export interface Load {
 }
 
 const USUAL_FIELD = 9.2;
+/** The air at the stand-in, where nobody says what it is. */
+const USUAL_AIR: Air = { temperature: 11, humidity: 60, pressure: 95.2 };
+
+/** What of the air is said. */
+const known = (air: Air): Partial<Air> =>
+  Object.fromEntries(Object.entries(air).filter(([, figure]) => figure !== null));
 
 /** Works on a stand-in whose row is locked meanwhile, and keeps what became of it. */
 async function withState<Result>(
@@ -36,13 +42,9 @@ async function withState<Result>(
 ): Promise<Result> {
   return db.transaction(async (tx) => {
     const on = tx as unknown as Db;
-    const seed = [...splicerId].reduce(
-      (sum, letter) => Math.imul(sum, 31) + letter.charCodeAt(0),
-      7,
-    );
     await tx
       .insert(standins)
-      .values({ splicerId, state: newStandin(seed) })
+      .values({ splicerId, state: await startState(on, splicerId) })
       .onConflictDoNothing();
     const [row] = await tx
       .select()
@@ -55,6 +57,19 @@ async function withState<Result>(
   });
 }
 
+/** A stand-in goes on where the splicer it plays left off. */
+async function startState(db: Db, splicerId: string): Promise<StandinState> {
+  const seed = [...splicerId].reduce((sum, letter) => Math.imul(sum, 31) + letter.charCodeAt(0), 7);
+  const [last] = await db
+    .select({ record: splicerRecords.record })
+    .from(splicerRecords)
+    .where(eq(splicerRecords.splicerId, splicerId))
+    .orderBy(desc(splicerRecords.number))
+    .limit(1);
+  const { number = 0, arcs = 0 } = last?.record ?? {};
+  return { ...newStandin(seed), number, arcs };
+}
+
 /** Presses the arc of the stand-in: its record goes the way of every other splicer's. */
 export async function pressArc(
   db: Db,
@@ -65,11 +80,11 @@ export async function pressArc(
   const splicer = await splicerNamed(db, splicerId);
   const { pairs, unlikeProgram } = await pairsOf(db, projectId, load, splicer);
   return withState(db, splicerId, async (on, state) => {
-    const [known] = await on
+    const [here] = await on
       .select({ id: splicerRecords.id })
       .from(splicerRecords)
       .where(eq(splicerRecords.id, load.id));
-    if (known) return [state, { id: load.id }];
+    if (here) return [state, { id: load.id }];
     const run = runStandin({
       state,
       fibers: pairs,
@@ -77,7 +92,7 @@ export async function pressArc(
       heater: load.heater,
       at: new Date().toISOString(),
       label: load.label,
-      air: load.air,
+      air: { ...USUAL_AIR, ...known(load.air) },
       faults: unlikeProgram ? [...load.faults, 'wrong program'] : load.faults,
       tensionOff: load.tensionOff,
       cleaveLimit: splicer.cleaveLimit / 100,
@@ -128,7 +143,7 @@ async function pairsOf(
     .select()
     .from(splices)
     .where(inArray(splices.id, [...load.spliceIds]));
-  const known = await db.select().from(cables).where(eq(cables.projectId, projectId));
+  const own = await db.select().from(cables).where(eq(cables.projectId, projectId));
   const byId = new Map(rows.map((row) => [row.id, row]));
   const program = splicer.programs.find(({ name }) => name === load.program);
   let unlikeProgram = false;
@@ -137,7 +152,7 @@ async function pairsOf(
     if (splice?.projectId !== projectId)
       throw new Problem(422, 'A splice that is loaded is not in the project.');
     const field = (cableId: string, fiber: number): number => {
-      const { glass } = known.find((cable) => cable.id === cableId)!;
+      const { glass } = own.find((cable) => cable.id === cableId)!;
       unlikeProgram ||=
         program !== undefined && program.glass !== 'any' && program.glass !== fiberKindOf(glass);
       return fieldOf(modeFieldOf(glass) ?? USUAL_FIELD, cableId, fiber);

@@ -1,7 +1,7 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useCallback, useEffect, useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
-import { formatLoss, plural } from '@cordel/core';
+import { type RedoAdvice, formatLoss, plural } from '@cordel/core';
 import { usePerson } from '@/data/storage';
 import { useWork } from '@/data/queries';
 import type { Work } from '@/data/setting';
@@ -15,9 +15,22 @@ import { Hands } from './Hands';
 import { Keypad } from './Keypad';
 import { MeasureKind } from './MeasureKind';
 import { NamePanel } from './NamePanel';
+import { AdviceLine, AskedNotice, RecordLine, StopNotice } from './RecordPart';
 import { SkipSheet } from './SkipSheet';
+import { StandinPart } from './StandinPart';
+import { StationStrip } from './StationStrip';
+import { StepsPart } from './StepsPart';
+import { TimerBar } from './TimerBar';
+import { adviceFor } from './advice';
 import type { BenchMode } from './draft';
+import { useArc } from './useArc';
 import { type Bench, useBench } from './useBench';
+import { useHealth } from './useHealth';
+import { type Records, useRecords } from './useRecords';
+import { type Setup, useSetup } from './useSetup';
+import { useShiftLeft } from './useShiftLeft';
+import { useStation } from './useStation';
+import { type Timers, useTimers } from './useTimers';
 
 const MODES: Record<BenchMode, string> = { splice: 'Splice', redo: 'Redo', measure: 'Measure' };
 
@@ -43,7 +56,19 @@ export function BenchPage() {
 
 function AtTheBench({ work, mode }: { work: Work; mode: BenchMode }) {
   const inks = useInks();
-  const bench = useBench(work, mode);
+  const view = useProjectView();
+  const { project } = view;
+  const station = useStation(project.id);
+  const bench = useBench(work, mode, station.records);
+  const live = bench.fibers;
+  const setup = useSetup(work.closure.id, live, station);
+  const records = useRecords(bench, work.closure.name, station, setup);
+  const timers = useTimers();
+  const { splicerId, cleaverId } = setup.kept;
+  const arc = useArc(station, splicerId);
+  const { trouble } = useHealth(station, splicerId, cleaverId, bench.splices);
+  const secondsLeft = useShiftLeft(project.id);
+  const [heated, setHeated] = useState<string | null>(null);
   const [skipping, setSkipping] = useState(false);
   const { splice } = useLocalSearchParams<{ splice?: string }>();
   const router = useRouter();
@@ -72,7 +97,41 @@ function AtTheBench({ work, mode }: { work: Work; mode: BenchMode }) {
       [bench, skipping, mode],
     ),
   );
-  return (
+  const read = live.map((splice) => ({ splice, loss: bench.read(splice) }));
+  const estimates = read.flatMap(({ splice, loss }) =>
+    loss.ok ? [{ splice, estimate: loss.value }] : [],
+  );
+  const advice =
+    mode !== 'measure' && estimates.length > 0 && estimates.length === live.length
+      ? adviceFor({
+          fibers: estimates,
+          recordId: bench.draft.recordId,
+          splicerId,
+          all: bench.splices,
+          station,
+          view,
+          secondsLeft,
+        })
+      : null;
+  // The project's line says what it says; what to press is the advice's, where there is one.
+  const redoNext =
+    bench.record?.tension === 'failed' ||
+    (advice ? advice.word === 'Redo' || advice.word === 'Last try' : (bench.said?.redo ?? false));
+  const { last } = bench.draft;
+  const heat =
+    last && mode !== 'measure' && setup.splicer && heated !== last.entries[0]?.id
+      ? {
+          label: last.words,
+          start: () => {
+            const program = setup.splicer!.heaterPrograms.find(
+              ({ name }) => name === setup.setup.heaterProgram,
+            );
+            timers.start('heater', last.words, program?.seconds ?? 35, setup.splicer!.coolSeconds);
+            setHeated(last.entries[0]!.id);
+          },
+        }
+      : null;
+  const scroll = (
     <ScrollView
       role="main"
       tabIndex={0}
@@ -86,14 +145,38 @@ function AtTheBench({ work, mode }: { work: Work; mode: BenchMode }) {
       }}
     >
       <BenchHead bench={bench} work={work} />
-      {mode === 'measure' ? <MeasureKind bench={bench} /> : null}
+      {mode === 'measure' ? (
+        <MeasureKind bench={bench} />
+      ) : (
+        <StationStrip
+          base={`/p/${project.id}/bench/${work.closure.id}`}
+          setup={setup}
+          station={station}
+          arc={arc}
+          trouble={trouble.length}
+        />
+      )}
       {bench.finished ? (
         <Finished bench={bench} work={work} />
       ) : (
-        <InHand bench={bench} onSkip={() => setSkipping(true)} />
+        <InHand
+          bench={bench}
+          setup={setup}
+          timers={timers}
+          records={records}
+          advice={advice}
+          onSkip={() => setSkipping(true)}
+        />
       )}
       <SkipSheet bench={bench} visible={skipping} onClose={() => setSkipping(false)} />
     </ScrollView>
+  );
+  return (
+    <View style={{ flex: 1 }}>
+      {scroll}
+      {bench.finished ? null : <Actions bench={bench} redoNext={redoNext} />}
+      {mode === 'measure' ? null : <TimerBar timers={timers} heat={heat} />}
+    </View>
   );
 }
 
@@ -141,13 +224,29 @@ function BenchHead({ bench, work }: { bench: Bench; work: Work }) {
   );
 }
 
-function InHand({ bench, onSkip }: { bench: Bench; onSkip(): void }) {
+interface InHandProps {
+  bench: Bench;
+  setup: Setup;
+  timers: Timers;
+  records: Records;
+  advice: RedoAdvice | null;
+  onSkip(): void;
+}
+
+function InHand({ bench, setup, timers, records, advice, onSkip }: InHandProps) {
   const inks = useInks();
+  const { project } = useProjectView();
   const { said, sleeve } = bench;
   const last = bench.draft.last;
+  const measuring = bench.mode === 'measure';
+  const listening = !measuring && setup.splicer !== null && setup.setup.way !== 'mechanical';
+  const [typing, setTyping] = useState(false);
+  const name = bench.words(bench.fibers.length > 0 ? bench.fibers : sleeve!.splices);
+  const [asked] = records.asked;
   return (
     <>
       <Hands bench={bench} />
+      {measuring ? null : <StepsPart bench={bench} setup={setup} timers={timers} label={name} />}
       {sleeve?.method === 'mass' ? <RibbonCells bench={bench} /> : null}
       <View
         style={{
@@ -166,34 +265,44 @@ function InHand({ bench, onSkip }: { bench: Bench; onSkip(): void }) {
         </Txt>
         <Txt>{bench.mode === 'measure' ? `dB at ${bench.nm} nm` : 'dB estimate'}</Txt>
       </View>
+      {bench.record ? (
+        <RecordLine record={records.own.find(({ id }) => id === bench.record!.id)!} />
+      ) : null}
+      {records.stopped ? (
+        <StopNotice record={records.stopped} onDone={() => bench.change({ stopped: null })} />
+      ) : null}
       {said ? (
         <Notice
           word={said.word}
           ink={said.tone === 'good' ? 'green' : said.tone === 'bad' ? 'accent' : 'ink'}
           live
         >
-          {said.detail}
+          {listening && said.word === '' ? sayListening(bench) : said.detail}
         </Notice>
       ) : null}
-      <Keypad onKey={bench.type} signed={bench.mode === 'measure'} />
-      <View style={{ flexDirection: 'row', gap: 8 }}>
-        {bench.mode === 'measure' ? null : (
-          <Press
-            label="Redo"
-            look={said?.redo ? 'next' : 'plain'}
-            onPress={() => bench.keep(true)}
-            style={{ flex: said?.redo ? 2 : 1, height: 58 }}
-            textSize={19}
-          />
-        )}
-        <Press
-          label={keepLabel(bench)}
-          look={said?.redo ? 'plain' : 'next'}
-          onPress={() => bench.keep(false)}
-          style={{ flex: said?.redo ? 1 : 2, height: 58 }}
-          textSize={20}
+      {advice ? <AdviceLine advice={advice} /> : null}
+      {!measuring && advice && !bench.draft.sleeveOn ? (
+        <Notice word="Sleeve on?" ink="accent">
+          Tick it above: found after the heater it breaks a good splice.
+        </Notice>
+      ) : null}
+      {asked ? (
+        <AskedNotice
+          asked={asked}
+          count={records.asked.length}
+          bench={bench}
+          projectId={project.id}
+          name={name}
         />
-      </View>
+      ) : null}
+      {listening && setup.kept.standin ? (
+        <StandinPart projectId={project.id} bench={bench} setup={setup} />
+      ) : null}
+      {listening && !typing ? (
+        <Press label="Type the estimate" onPress={() => setTyping(true)} />
+      ) : (
+        <Keypad onKey={bench.type} signed={measuring} />
+      )}
       <View style={{ flexDirection: 'row', gap: 8, alignItems: 'center' }}>
         <Press label="Skip" look="bare" icon="debug-step-over" onPress={onSkip} />
         {last ? (
@@ -205,6 +314,50 @@ function InHand({ bench, onSkip }: { bench: Bench; onSkip(): void }) {
         look into a fiber end. Follow local codes and your company’s practice.
       </Txt>
     </>
+  );
+}
+
+/** What is waited for where the record comes by itself. */
+function sayListening({ fiber, limits }: Bench): string {
+  const tries = fiber?.standing.tries.length ?? 0;
+  const again = tries > 0 ? `Try ${tries + 1} of ${limits.maxTries}. ` : '';
+  return `${again}Sleeve on first. Splice: the record comes by itself.`;
+}
+
+/** Redo or keep, under the thumb whatever is read above. */
+function Actions({ bench, redoNext }: { bench: Bench; redoNext: boolean }) {
+  const inks = useInks();
+  return (
+    <View
+      style={{
+        flexDirection: 'row',
+        gap: 8,
+        padding: 10,
+        borderTopWidth: 2,
+        borderColor: inks.ink,
+        backgroundColor: inks.paper,
+        width: '100%',
+        maxWidth: 560,
+        alignSelf: 'center',
+      }}
+    >
+      {bench.mode === 'measure' ? null : (
+        <Press
+          label="Redo"
+          look={redoNext ? 'next' : 'plain'}
+          onPress={() => bench.keep(true)}
+          style={{ flex: redoNext ? 2 : 1, height: 58 }}
+          textSize={19}
+        />
+      )}
+      <Press
+        label={keepLabel(bench)}
+        look={redoNext ? 'plain' : 'next'}
+        onPress={() => bench.keep(false)}
+        style={{ flex: redoNext ? 1 : 2, height: 58 }}
+        textSize={20}
+      />
+    </View>
   );
 }
 

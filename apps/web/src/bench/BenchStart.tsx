@@ -18,6 +18,18 @@ export function BenchStart() {
   const sorted = [...rows].sort((a, b) => rank(a) - rank(b));
   return (
     <Page title="Bench" above="Which closure are you at?">
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        <Press
+          label="Plan the shift"
+          icon="clock-outline"
+          onPress={() => router.push(`/p/${project.id}/bench/shift` as never)}
+        />
+        <Press
+          label="Practice"
+          icon="school-outline"
+          onPress={() => router.push(`/p/${project.id}/bench/practice` as never)}
+        />
+      </View>
       {summary.data ? null : <Waiting error={summary.error} />}
       {summary.data && rows.length === 0 ? (
         <Empty

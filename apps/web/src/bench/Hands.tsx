@@ -1,4 +1,4 @@
-import { View } from 'react-native';
+import { Pressable, View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
 import type { FiberAddress } from '@cordel/core';
 import { useProjectView } from '@/projects/context';
@@ -19,9 +19,14 @@ export function Hands({ bench }: { bench: Bench }) {
         style={{ flexDirection: 'row', alignItems: 'flex-start', justifyContent: 'space-between' }}
       >
         <End splice={fiber} side="A" mass={mass} sleeve={sleeve.splices} />
-        {mass || bench.mode === 'measure' ? null : <SleeveMark />}
+        {mass || bench.mode === 'measure' ? null : <SleeveMark bench={bench} />}
         <End splice={fiber} side="B" mass={mass} sleeve={sleeve.splices} />
       </View>
+      {mass && bench.mode !== 'measure' ? (
+        <View style={{ alignItems: 'center' }}>
+          <SleeveMark bench={bench} />
+        </View>
+      ) : null}
     </View>
   );
 }
@@ -74,12 +79,20 @@ function ordinal(count: number): string {
   return { 1: 'st', 2: 'nd', 3: 'rd' }[count % 10] ?? 'th';
 }
 
-function SleeveMark() {
+/** The sleeve that goes on first: a tap says that it is on. */
+function SleeveMark({ bench }: { bench: Bench }) {
   const inks = useInks();
+  const on = bench.draft.sleeveOn;
   return (
-    <View style={{ alignItems: 'center', width: 76, paddingTop: 14 }}>
-      <Txt kind="small" style={{ fontSize: 15 }}>
-        sleeve on?
+    <Pressable
+      role="checkbox"
+      aria-checked={on}
+      aria-label="Sleeve on"
+      onPress={() => bench.change({ sleeve: bench.sleeve!.key, sleeveOn: !on })}
+      style={{ alignItems: 'center', width: 84, minHeight: 56, paddingTop: 8 }}
+    >
+      <Txt kind={on ? 'strong' : 'small'} style={{ fontSize: 15 }}>
+        {on ? 'sleeve on' : 'sleeve on?'}
       </Txt>
       <Svg width={76} height={24} aria-hidden>
         <Line x1={0} x2={76} y1={12} y2={12} stroke={inks.ink} strokeWidth={3} />
@@ -88,14 +101,16 @@ function SleeveMark() {
           y={4}
           width={48}
           height={16}
-          fill={inks.leaf}
+          fill={on ? inks.ink : inks.leaf}
           stroke={inks.ink}
           strokeWidth={2}
         />
-        {[20, 28, 36, 44, 52].map((x) => (
-          <Line key={x} x1={x} x2={x + 6} y1={19} y2={5} stroke={inks.ink} strokeWidth={2} />
-        ))}
+        {on
+          ? null
+          : [20, 28, 36, 44, 52].map((x) => (
+              <Line key={x} x1={x} x2={x + 6} y1={19} y2={5} stroke={inks.ink} strokeWidth={2} />
+            ))}
       </Svg>
-    </View>
+    </Pressable>
   );
 }

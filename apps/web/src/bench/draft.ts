@@ -15,6 +15,15 @@ export interface BenchDraft {
   /** What is measured, in measure mode. */
   wavelengthNm: number | null;
   kind: 'AB' | 'BA' | 'two-way' | 'insertion';
+  /** The splicer's record the figures come from; null where they are typed. */
+  recordId: string | null;
+  /** Records up to this place in the stream were looked at; null before any was. */
+  seen: number | null;
+  /** A record that stopped before the arc, still to be read. */
+  stopped: string | null;
+  /** The step in hand, and whether the sleeve is on. */
+  step: number;
+  sleeveOn: boolean;
   /** What was recorded last, for undo. */
   last: { sleeve: string; entries: Evidence[]; words: string } | null;
 }
@@ -25,8 +34,23 @@ const EMPTY: BenchDraft = {
   cursor: 0,
   wavelengthNm: null,
   kind: 'AB',
+  recordId: null,
+  seen: null,
+  stopped: null,
+  step: 0,
+  sleeveOn: false,
   last: null,
 };
+
+/** What is put back when another joint comes into the hands. */
+export const FRESH = {
+  cursor: 0,
+  typed: {},
+  recordId: null,
+  stopped: null,
+  step: 0,
+  sleeveOn: false,
+} satisfies Partial<BenchDraft>;
 
 /** The draft of a closure and mode, and a way to change parts of it. */
 export function useBenchDraft(

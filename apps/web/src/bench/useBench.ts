@@ -5,6 +5,7 @@ import {
   MOST_ESTIMATE,
   MOST_READING,
   type Sleeve,
+  type SplicerRecord,
   nextSleeve,
   parseKeypad,
   sleevesOf,
@@ -12,9 +13,10 @@ import {
 import type { Work } from '@/data/setting';
 import { useProjectView } from '@/projects/context';
 import { type BenchSplice, benchSplices, isDead, readingKind } from './benchSplices';
-import { type BenchDraft, type BenchMode, useBenchDraft } from './draft';
+import { type BenchDraft, type BenchMode, FRESH, useBenchDraft } from './draft';
 import { newAttempt, newReading, newRuling, recordEvidence, takeBack } from './record';
 import { say } from './said';
+import { positionOf, typedFrom } from './taking';
 import { typeKey } from './typeKey';
 
 function waitsIn(mode: BenchMode, splice: BenchSplice, draft: BenchDraft, limits: Limits): boolean {
@@ -33,7 +35,7 @@ function waitsIn(mode: BenchMode, splice: BenchSplice, draft: BenchDraft, limits
 }
 
 /** Everything the Bench of one closure does. */
-export function useBench(work: Work, mode: BenchMode) {
+export function useBench(work: Work, mode: BenchMode, records: readonly SplicerRecord[] = []) {
   const { project, fiberName } = useProjectView();
   const { limits } = project;
   const [draft, change] = useBenchDraft(work.closure.id, mode);
@@ -48,6 +50,7 @@ export function useBench(work: Work, mode: BenchMode) {
   const fibers = (sleeve?.splices ?? []).filter(
     (splice) => !isDead(splice) && (mode !== 'measure' || splice.judgement.verdict !== 'open'),
   );
+  const record = records.find(({ id }) => id === draft.recordId) ?? null;
   const cursor = Math.min(draft.cursor, Math.max(0, fibers.length - 1));
   const fiber = fibers[cursor] ?? sleeve?.splices[0] ?? null;
   const keys = fiber ? (draft.typed[fiber.id] ?? '') : '';
@@ -62,7 +65,7 @@ export function useBench(work: Work, mode: BenchMode) {
     });
   };
 
-  const go = (key: string | null) => change({ sleeve: key, cursor: 0, typed: {} });
+  const go = (key: string | null) => change({ ...FRESH, sleeve: key });
 
   const moveOn = (part: Partial<BenchDraft>) => {
     const next = nextSleeve(
@@ -71,9 +74,8 @@ export function useBench(work: Work, mode: BenchMode) {
       (other) => other.key !== sleeve?.key && waits(other),
     );
     change({
+      ...FRESH,
       sleeve: next?.key ?? null,
-      cursor: 0,
-      typed: {},
       ...part,
     });
   };
@@ -84,11 +86,32 @@ export function useBench(work: Work, mode: BenchMode) {
     return list.length === 1 ? name : `${name}–${list.at(-1)!.fiberA}`;
   };
 
+  const fromRecord = (splice: BenchSplice) => {
+    const position = record ? positionOf(record, sleeve!.splices, fibers, splice) : null;
+    return position === null ? null : { recordId: record!.id, position };
+  };
+
+  /** Takes a record in hand for a sleeve: its estimates stand as if they were typed. */
+  const take = (next: SplicerRecord, key: string, part: Partial<BenchDraft> = {}) => {
+    const target = sleeves.find((other) => other.key === key);
+    if (!target) return;
+    change({
+      ...FRESH,
+      sleeveOn: key === sleeve?.key && draft.sleeveOn,
+      step: key === sleeve?.key ? draft.step : 0,
+      sleeve: key,
+      recordId: next.id,
+      typed: typedFrom(next, target.splices),
+      ...part,
+    });
+  };
+
   /** A ribbon that is redone had its arc on every fiber, whether its figure was typed or not. */
   const entriesTyped = (): Evidence[] =>
     fibers.map((splice) => {
       const loss = read(splice);
-      if (mode !== 'measure') return newAttempt(splice.id, loss.ok ? loss.value : null);
+      if (mode !== 'measure')
+        return newAttempt(splice.id, loss.ok ? loss.value : null, fromRecord(splice));
       const tryId = splice.standing.tries.at(-1)?.tryId ?? null;
       const figure = {
         ...readingKind(draft.kind),
@@ -109,8 +132,16 @@ export function useBench(work: Work, mode: BenchMode) {
     const said = `${words(fibers)}: ${mode === 'measure' ? `${nm} nm` : 'estimate'}`;
     recordEvidence(entries, said);
     const last = { sleeve: sleeve.key, entries, words: words(fibers) };
-    if (again) change({ sleeve: sleeve.key, typed: {}, cursor: 0, last });
+    if (again) change({ ...FRESH, sleeve: sleeve.key, last });
     else moveOn({ last });
+  };
+
+  /** The joint in hand was made again before it was kept: both tries count, the newer is in hand. */
+  const keepAndTake = (next: SplicerRecord) => {
+    if (!sleeve || !fibers.some((splice) => read(splice).ok)) return;
+    const entries = entriesTyped();
+    recordEvidence(entries, `${words(fibers)}: estimate`);
+    take(next, sleeve.key, { last: { sleeve: sleeve.key, entries, words: words(fibers) } });
   };
 
   const skip = (why: string, all: boolean) => {
@@ -133,7 +164,11 @@ export function useBench(work: Work, mode: BenchMode) {
       ),
       `${draft.last.words}: undone`,
     );
-    change({ sleeve: draft.last.sleeve, cursor: 0, typed: {}, last: null });
+    change({ ...FRESH, sleeve: draft.last.sleeve, last: null });
+    const [first] = draft.last.entries;
+    const again = first?.type === 'attempt' && records.find(({ id }) => id === first.recordId);
+    // A record that was kept by a slip is in hand again.
+    if (again) take(again, draft.last.sleeve, { last: null });
   };
 
   const done = splices.filter((splice) => splice.judgement.verdict !== 'open').length;
@@ -142,7 +177,12 @@ export function useBench(work: Work, mode: BenchMode) {
     draft,
     change,
     splices,
+    sleeves,
     sleeve,
+    record,
+    take,
+    keepAndTake,
+    words,
     fibers,
     fiber,
     cursor,

@@ -42,7 +42,7 @@ async function request(path: string, init?: RequestInit): Promise<unknown> {
 /** Reads a path of the API. Row types are core's own. */
 export const read = <Answer>(path: string): Promise<Answer> => request(path) as Promise<Answer>;
 
-/** Sends a write. Only the outbox does. */
+/** Sends a write. Only the outbox does, and the keys of the stand-in, which is a device. */
 export const send = (method: 'PUT' | 'POST', path: string, body: unknown): Promise<unknown> =>
   request(path, {
     method,

@@ -30,7 +30,7 @@ function onDelivered(write: Write): void {
       { queryKey: ['work'] },
       (work) => work && withEvidence(work, entries),
     );
-    for (const key of ['ledger', 'splice', 'fiber'])
+    for (const key of ['ledger', 'splice', 'fiber', 'bench'])
       void queryClient.invalidateQueries({ queryKey: [key] });
   } else {
     if (/^\/api\/projects\/[^/]+$/.test(write.path)) {

@@ -1,4 +1,10 @@
-import { type AssemblyChange, BUILT_IN_LIMITS, type Cable, USUAL_PRACTICE } from '@cordel/core';
+import {
+  type AssemblyChange,
+  BUILT_IN_LIMITS,
+  type Cable,
+  USUAL_GLASS,
+  USUAL_PRACTICE,
+} from '@cordel/core';
 import { newSetting, withWrite } from './setting';
 
 const setting = {
@@ -6,7 +12,7 @@ const setting = {
     id: 'p1',
     name: 'Mill line',
     units: { distance: 'km' },
-    schemeId: 'tia-598', glass: USUAL_GLASS,
+    schemeId: 'tia-598',
     limits: BUILT_IN_LIMITS[0]!,
     trayCapacity: { single: 12, mass: 6 },
     practice: USUAL_PRACTICE,
@@ -30,6 +36,7 @@ const cable = (id: string, projectId = 'p1', name = id): Cable => ({
   name,
   makeUp: { kind: 'drop', fibers: 4 },
   schemeId: 'tia-598',
+  glass: USUAL_GLASS,
 });
 const put = (path: string, body: unknown) => ({ method: 'PUT', path, body });
 

@@ -1,7 +1,14 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import { type Cable, cableNameSchema, describeMakeUp } from '@cordel/core';
+import {
+  type Cable,
+  FIBER_TYPES,
+  USUAL_GLASS,
+  cableNameSchema,
+  describeMakeUp,
+  glassSchema,
+} from '@cordel/core';
 import { v7 as uuid } from 'uuid';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
@@ -56,10 +63,16 @@ function CableForm({ cable, onDone }: { cable?: Cable; onDone(): void }) {
   const [typed, setTyped] = useState<TypedMakeUp>(
     typeMakeUp(cable?.makeUp ?? { kind: 'loose-tube', tubes: 12, fibersPerTube: 12 }),
   );
+  const [glass, setGlass] = useState(cable?.glass ?? USUAL_GLASS);
+  const [mfd, setMfd] = useState(glass.mfd === null ? '' : String(glass.mfd / 100));
   const [problem, setProblem] = useState('');
   const save = async () => {
     const read = readMakeUp(typed);
     const named = cableNameSchema.safeParse(name);
+    const field = mfd.trim() === '' ? null : Math.round(Number(mfd) * 100);
+    const made = glassSchema.safeParse({ ...glass, mfd: field });
+    if (!made.success)
+      return setProblem(`Mode field: type it in um, such as 9.2. ${made.error.issues[0]!.message}`);
     if ('error' in read) return setProblem(read.error);
     if (!named.success) return setProblem(named.error.issues[0]!.message);
     if (cables.some((other) => other.name === named.data && other.id !== cable?.id))
@@ -70,6 +83,7 @@ function CableForm({ cable, onDone }: { cable?: Cable; onDone(): void }) {
       name: named.data,
       makeUp: read.makeUp,
       schemeId,
+      glass: made.data,
     };
     const sent = outbox.add({
       method: 'PUT',
@@ -98,6 +112,20 @@ function CableForm({ cable, onDone }: { cable?: Cable; onDone(): void }) {
         value={schemeId}
         options={schemes.map((scheme) => ({ value: scheme.id, label: scheme.name }))}
         onChange={setScheme}
+      />
+      <Choice
+        label="Fiber"
+        value={glass.type}
+        options={FIBER_TYPES.map((type) => ({ value: type, label: type }))}
+        onChange={(type) => setGlass({ ...glass, type })}
+      />
+      <TextInput
+        mode="outlined"
+        label="Mode field at 1310 nm, um, as the reel says"
+        aria-label="Mode field in um"
+        value={mfd}
+        onChangeText={setMfd}
+        inputMode="decimal"
       />
       {problem ? <Notice live>{problem}</Notice> : null}
       <View style={{ flexDirection: 'row', gap: 8 }}>

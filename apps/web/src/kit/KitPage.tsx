@@ -26,6 +26,7 @@ export function KitPage() {
     { to: 'cables', label: 'Cables', says: plural(cables.length, 'cable') },
     { to: 'closures', label: 'Closures', says: plural(closures.length, 'closure') },
     { to: 'hardware', label: 'Hardware', says: plural(hardware.length, 'profile') },
+    { to: 'instruments', label: 'Instruments', says: 'splicers and cleavers' },
     { to: 'pack', label: 'Pack the van', says: 'what closures take' },
     { to: 'schemes', label: 'Colour schemes', says: plural(schemes.length, 'scheme') },
     { to: 'import', label: 'Bring in a splice list', says: 'CSV, with a preview' },

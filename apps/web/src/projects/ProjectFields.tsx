@@ -64,7 +64,14 @@ function Pick({
   options,
 }: {
   control: FormControl;
-  name: 'distance' | 'schemeId' | 'practice.tubeTool' | 'practice.gel';
+  name:
+    | 'distance'
+    | 'schemeId'
+    | 'practice.tubeTool'
+    | 'practice.gel'
+    | 'practice.arc.when'
+    | 'practice.workingLength'
+    | 'practice.dropEnd';
   label: string;
   options: [string, string][];
 }) {
@@ -124,7 +131,91 @@ function PracticeFields({ control }: Pick<Props, 'control'>) {
           numeric
         />
       </View>
+      <Pick
+        control={control}
+        name="practice.workingLength"
+        label="Working length"
+        options={[
+          ['mark 30 mm', 'mark 30 mm back'],
+          ['past the holder', 'cut half an inch past the holder'],
+        ]}
+      />
+      <Pick
+        control={control}
+        name="practice.dropEnd"
+        label="The end of a drop"
+        options={[
+          ['splice-on', 'splice-on connector'],
+          ['pigtail', 'pigtail'],
+          ['mechanical', 'mechanical'],
+        ]}
+      />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
+        <Field
+          control={loose}
+          name="practice.adhesiveWait"
+          label="Adhesive is left alone"
+          unit="s"
+          hint="One school 30 s, the other 60 s"
+          numeric
+        />
+        <Field
+          control={loose}
+          name="practice.noTension"
+          label="No tension test on splice-on connectors: why"
+          hint="Empty: the test stays on"
+        />
+      </View>
+      <ArcFields control={control} />
     </View>
+  );
+}
+
+/** When the arc is to be checked. */
+function ArcFields({ control }: Pick<Props, 'control'>) {
+  const loose = control as unknown as Control<ProjectForm>;
+  return (
+    <Leaf style={{ gap: 12 }}>
+      <Pick
+        control={control}
+        name="practice.arc.when"
+        label="The arc is checked"
+        options={[
+          ['both', 'every session and on triggers'],
+          ['session', 'every session'],
+          ['triggers', 'on triggers only'],
+        ]}
+      />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
+        <Field control={loose} name="practice.arc.arcs125" label="Arcs on 125 um" numeric />
+        <Field control={loose} name="practice.arc.arcs400" label="Arcs on 400 um" numeric />
+        <Field control={loose} name="practice.arc.streak" label="High ones in a row" numeric />
+      </View>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
+        <Field
+          control={loose}
+          name="practice.arc.temperature"
+          label="Warmer or colder by"
+          unit="C"
+          numeric
+        />
+        <Field control={loose} name="practice.arc.humidity" label="Humidity by" unit="%" numeric />
+        <Field
+          control={loose}
+          name="practice.arc.pressure"
+          label="Air pressure by"
+          unit="kPa"
+          numeric
+        />
+        <Field
+          control={loose}
+          name="practice.arc.idleDays"
+          label="Not used for"
+          unit="days"
+          numeric
+        />
+      </View>
+    </Leaf>
   );
 }
 

@@ -3,6 +3,7 @@ import {
   GRADES,
   type Limits,
   type Project,
+  arcPolicySchema,
   distanceUnitSchema,
   formatLength,
   formatLoss,
@@ -62,6 +63,8 @@ const lengthText = (least: number, most: number) =>
     return z.NEVER;
   });
 
+const usual = practiceSchema.shape;
+
 const bySleeve = z.object({ single: limitText, mass: limitText });
 
 /** A project as a form types it: figures as text, read into a record when it is sent. */
@@ -78,6 +81,20 @@ export const projectFormSchema = z
       redos: countText(0, 20),
       redoEats: lengthText(10, 5000),
       redoPercent: countText(0, 100),
+      arc: z.object({
+        when: arcPolicySchema.shape.when,
+        arcs125: countText(10, 5000),
+        arcs400: countText(5, 5000),
+        temperature: countText(1, 60),
+        humidity: countText(5, 100),
+        pressure: countText(1, 50),
+        streak: countText(2, 20),
+        idleDays: countText(1, 365),
+      }),
+      adhesiveWait: countText(5, 600),
+      workingLength: usual.workingLength.unwrap(),
+      noTension: z.string().transform((words) => (words.trim() === '' ? null : words.trim())),
+      dropEnd: usual.dropEnd.unwrap(),
     }),
     limits: z.object({
       name: z.string().trim().min(1, 'Name the limits.'),
@@ -143,6 +160,14 @@ export const projectForm = (project: Omit<Project, 'id' | 'createdAt'>): Project
     redos: String(project.practice.redos),
     redoEats: spell(project.practice.redoEats, project),
     redoPercent: String(project.practice.redoPercent),
+    arc: {
+      ...(Object.fromEntries(
+        Object.entries(project.practice.arc).map(([key, value]) => [key, String(value)]),
+      ) as ProjectForm['practice']['arc']),
+      when: project.practice.arc.when,
+    },
+    adhesiveWait: String(project.practice.adhesiveWait),
+    noTension: project.practice.noTension ?? '',
   },
   limits: limitsForm(project.limits),
 });

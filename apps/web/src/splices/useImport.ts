@@ -2,6 +2,7 @@ import { type Remote, proxy, wrap } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import {
+  USUAL_GLASS,
   type Cable,
   type Closure,
   type ColumnMatch,
@@ -145,6 +146,7 @@ export function useImport() {
               name: cable.name,
               makeUp: made.makeUp,
               schemeId: cable.schemeId,
+              glass: USUAL_GLASS,
             },
           ];
     });

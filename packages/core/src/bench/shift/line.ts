@@ -87,6 +87,7 @@ export class LineRunner {
   private readonly underJob: Int32Array;
   private readonly underStage: Int32Array;
   private under = 0;
+  private readonly unitJobs: number;
   private readonly capacity: number;
   private readonly result: LineRun;
   /** Filled with every stretch of the next run where it is not null. */
@@ -95,6 +96,7 @@ export class LineRunner {
   constructor(line: Line) {
     this.line = line;
     const { jobs, stages, pools } = line;
+    this.unitJobs = jobs.filter(({ unit }) => unit >= 0).length;
     this.capacity = jobs.length + 1;
     this.queues = stages.map(() => new Int32Array(this.capacity));
     this.heads = new Int32Array(stages.length);
@@ -133,6 +135,7 @@ export class LineRunner {
     let now = 0;
     let timed = 0;
     let left = jobs.length;
+    let unitsLeft = this.unitJobs;
     for (let job = 0; job < jobs.length; job++) {
       const { stage, after, from, called } = jobs[job]!;
       if (called) left--;
@@ -179,6 +182,8 @@ export class LineRunner {
       if (unit >= 0) {
         result.finished[unit] = now;
         result.finish = now;
+        // What is not of a unit, such as a break still to come, has no part in the work.
+        if (--unitsLeft === 0) return result;
       }
       const waiters = this.waiters[job]!;
       for (let index = 0; index < waiters.length; index++)

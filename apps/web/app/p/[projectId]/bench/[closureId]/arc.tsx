@@ -1,0 +1,1 @@
+export { ArcPage as default } from '@/bench/ArcPage';

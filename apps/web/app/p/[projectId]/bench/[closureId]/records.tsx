@@ -1,0 +1,1 @@
+export { RecordsPage as default } from '@/bench/RecordsPage';

@@ -1,0 +1,1 @@
+export { PracticePage as default } from '@/bench/practice/PracticePage';

@@ -1,0 +1,1 @@
+export { ShiftPage as default } from '@/bench/shift/ShiftPage';

@@ -1,0 +1,1 @@
+export { InstrumentsPage as default } from '@/kit/InstrumentsPage';

@@ -1,0 +1,266 @@
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { TextInput } from 'react-native-paper';
+import {
+  type Air,
+  type InstrumentEntry,
+  countedTemperature,
+  parsePressure,
+  parseTemperature,
+} from '@cordel/core';
+import { v7 as uuid } from 'uuid';
+import { send } from '@/data/api';
+import { useProjectView } from '@/projects/context';
+import { Notice } from '@/ui/Notice';
+import { Page } from '@/ui/Page';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { AtClosure, type Closeup } from './AtClosure';
+import { NamePanel } from './NamePanel';
+import { useArc } from './useArc';
+import { logInstrument } from './useStation';
+import { usePerson } from '@/data/storage';
+
+/** Whether the arc is to be checked and why; the check, round by round. */
+export const ArcPage = () => <AtClosure>{(at) => <ArcCheck {...at} />}</AtClosure>;
+
+type ArcRound = Extract<InstrumentEntry, { kind: 'arc check' }>;
+
+const STATES = {
+  due: { word: 'Due.', ink: 'accent' },
+  soon: { word: 'Soon.', ink: 'ink' },
+  good: { word: 'Good.', ink: 'green' },
+} as const;
+
+function ArcCheck({ closure, base, station, setup }: Closeup) {
+  const { project } = useProjectView();
+  const router = useRouter();
+  const [person] = usePerson();
+  const { splicer, kept, cleaver } = setup;
+  const last = station.records.findLast((record) => record.splicerId === splicer?.id);
+  const lastTemperature = last ? countedTemperature(last) : null;
+  const [temperature, setTemperature] = useState('');
+  const [pressure, setPressure] = useState('');
+  const [humidity, setHumidity] = useState('');
+  const [problem, setProblem] = useState('');
+  const read = {
+    temperature: temperature.trim() === '' ? null : parseTemperature(temperature),
+    pressure: pressure.trim() === '' ? null : parsePressure(pressure),
+  };
+  const wet = humidity.trim() === '' ? null : Number(humidity.replace(/\s*%$/, ''));
+  const wetWrong = wet !== null && !(wet >= 0 && wet <= 100);
+  const typedTemperature = read.temperature?.ok ? read.temperature.value : null;
+  const typedPressure = read.pressure?.ok ? read.pressure.value : null;
+  const air = useMemo(
+    (): Air => ({
+      temperature: typedTemperature,
+      humidity: wet !== null && !wetWrong ? wet : null,
+      pressure: typedPressure,
+    }),
+    [typedTemperature, typedPressure, wet, wetWrong],
+  );
+  const arc = useArc(station, splicer?.id ?? null, air);
+  if (person.trim() === '') return <NamePanel />;
+  if (!splicer)
+    return (
+      <Page title="Arc check" above={closure} back={base}>
+        <Txt>Choose the splicer first: the check belongs to it.</Txt>
+        <Press
+          label="Set up the splicer"
+          look="next"
+          onPress={() => router.replace(`${base}/setup` as never)}
+        />
+      </Page>
+    );
+  const rounds = station.log.filter(
+    (entry): entry is ArcRound => entry.kind === 'arc check' && entry.instrumentId === splicer.id,
+  );
+  const before = rounds.at(-1);
+  const open = before && !before.passed ? before : null;
+  const round = (open?.round ?? 0) + 1;
+  const log = (passed: boolean, arcs: number) => {
+    const entry = {
+      kind: 'arc check' as const,
+      instrumentId: splicer.id,
+      checkId: open?.checkId ?? uuid(),
+      round,
+      passed,
+      arcs,
+      air: {
+        temperature: air.temperature ?? lastTemperature,
+        humidity: air.humidity ?? last?.humidity ?? null,
+        pressure: air.pressure ?? last?.pressure ?? null,
+      },
+    };
+    logInstrument(project.id, entry, `Arc check, round ${round}`);
+  };
+  const run = async () => {
+    setProblem('');
+    try {
+      const answer = await send(
+        'POST',
+        `/api/projects/${project.id}/standins/${splicer.id}/check`,
+        {},
+      );
+      const { passed, arcs } = answer as { passed: boolean; arcs: number };
+      log(passed, arcs);
+    } catch (error) {
+      setProblem((error as Error).message);
+    }
+  };
+  const tend = async (what: 'electrodes' | 'blade') => {
+    let arcs = last?.arcs ?? 0;
+    if (kept.standin) {
+      try {
+        const answer = await send(
+          'POST',
+          `/api/projects/${project.id}/standins/${splicer.id}/tend`,
+          { what },
+        );
+        arcs = (answer as { arcs: number }).arcs;
+      } catch (error) {
+        return setProblem((error as Error).message);
+      }
+    }
+    if (what === 'electrodes')
+      logInstrument(
+        project.id,
+        { kind: 'electrodes', instrumentId: splicer.id, what: 'replaced', arcs },
+        'Electrodes replaced',
+      );
+    else if (cleaver)
+      logInstrument(
+        project.id,
+        { kind: 'blade', instrumentId: cleaver.id, what: 'turned' },
+        'Blade turned',
+      );
+  };
+  const wrong = [read.temperature, read.pressure].flatMap((one) =>
+    one && !one.ok ? [one.error] : [],
+  );
+  if (wetWrong) wrong.push('Humidity is a share from 0 to 100 %.');
+  const arcsNow = last?.arcs ?? 0;
+  return (
+    <Page title="Arc check" above={`${closure} · ${splicer.name}`} back={base}>
+      {arc ? (
+        <Notice word={STATES[arc.state].word} ink={STATES[arc.state].ink} live>
+          {arc.reasons.join(' ')}
+        </Notice>
+      ) : null}
+      <Txt>Use single-mode fiber, even where the job is multimode. It may take several rounds.</Txt>
+      <Txt ink="accent">
+        Electrodes are hot after an arc and never touched with fingers. No solvent near the arc.
+      </Txt>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
+        <Typed
+          label="Temperature"
+          value={temperature}
+          onChange={setTemperature}
+          hint={hintOf(lastTemperature, 'C')}
+        />
+        <Typed
+          label="Pressure or altitude"
+          value={pressure}
+          onChange={setPressure}
+          hint={hintOf(last?.pressure ?? null, 'kPa')}
+        />
+        <Typed
+          label="Humidity, %"
+          value={humidity}
+          onChange={setHumidity}
+          hint={hintOf(last?.humidity ?? null, '%')}
+        />
+      </View>
+      {wrong.map((words) => (
+        <Notice key={words} word="Check." ink="accent" live>
+          {words}
+        </Notice>
+      ))}
+      {problem ? (
+        <Notice word="Not run." ink="accent">
+          {problem}
+        </Notice>
+      ) : null}
+      <Txt kind="name" heading={2}>
+        {`Round ${round}`}
+      </Txt>
+      {kept.standin ? (
+        <Press
+          label="Run a round on the stand-in"
+          look="next"
+          disabled={wrong.length > 0}
+          onPress={() => void run()}
+        />
+      ) : (
+        <View style={{ flexDirection: 'row', gap: 8 }}>
+          <Press
+            label="It did not pass"
+            disabled={wrong.length > 0}
+            onPress={() => log(false, arcsNow)}
+            style={{ flex: 1 }}
+          />
+          <Press
+            label="It passed"
+            look="next"
+            disabled={wrong.length > 0}
+            onPress={() => log(true, arcsNow)}
+            style={{ flex: 1 }}
+          />
+        </View>
+      )}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        <Press label="Electrodes replaced" onPress={() => void tend('electrodes')} />
+        {cleaver ? <Press label="Blade turned" onPress={() => void tend('blade')} /> : null}
+      </View>
+      <Txt kind="name" heading={2}>
+        Checks so far
+      </Txt>
+      {rounds.length === 0 ? <Txt ink="ink2">None is logged yet.</Txt> : null}
+      {[...rounds]
+        .reverse()
+        .slice(0, 12)
+        .map((entry) => (
+          <Txt key={entry.id}>
+            {`${entry.at.slice(0, 16).replace('T', ' ')} UTC · round ${entry.round}: ${entry.passed ? 'passed' : 'not passed'} · ${airWords(entry.air)} · ${entry.by}`}
+          </Txt>
+        ))}
+    </Page>
+  );
+}
+
+const hintOf = (figure: number | null, unit: string): string =>
+  figure === null ? 'Not read yet' : `The splicer reads ${figure} ${unit}`;
+
+const airWords = ({ temperature, pressure }: Air): string =>
+  [temperature === null ? '' : `${temperature} C`, pressure === null ? '' : `${pressure} kPa`]
+    .filter(Boolean)
+    .join(', ') || 'air not read';
+
+function Typed({
+  label,
+  value,
+  hint,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  hint: string;
+  onChange(text: string): void;
+}) {
+  return (
+    <View style={{ flexGrow: 1, minWidth: 150 }}>
+      <TextInput
+        mode="outlined"
+        label={label}
+        aria-label={label}
+        value={value}
+        onChangeText={onChange}
+        outlineStyle={{ borderWidth: 2 }}
+      />
+      <Txt kind="small" ink="ink2">
+        {hint}
+      </Txt>
+    </View>
+  );
+}

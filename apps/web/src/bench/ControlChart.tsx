@@ -1,0 +1,141 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import Svg, { Circle, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { type HealthSeries, formatLoss } from '@cordel/core';
+import { Txt } from '@/ui/Txt';
+import { FONTS, useInks } from '@/ui/theme';
+
+const HEIGHT = 150;
+const SHOWN = 60;
+
+/** How a series is said in a word. */
+export function wordOf({ chart }: HealthSeries): 'steady' | 'rising' | 'falling' | 'too few yet' {
+  const last = chart?.points.at(-1);
+  if (!last) return 'too few yet';
+  return last.running === 'above' ? 'rising' : last.running === 'below' ? 'falling' : 'steady';
+}
+
+const figure = (series: HealthSeries, value: number): string =>
+  series.unit === 'dB' ? `${formatLoss(Math.round(value))} dB` : `${value.toFixed(1)}°`;
+
+/**
+ * A series as a picture that needs no training: dots are single figures, the heavy line is their running
+ * mean, the paper band is where it wanders while all is well. What leaves the band is marked.
+ */
+export function ControlChart({ series }: { series: HealthSeries }) {
+  const inks = useInks();
+  const [width, setWidth] = useState(320);
+  const { chart, values } = series;
+  const word = wordOf(series);
+  const start = Math.max(0, values.length - SHOWN);
+  const points = chart?.points.slice(start) ?? [];
+  const lows = chart ? [chart.singles[0], chart.running[0]] : [0];
+  const highs = chart ? [chart.singles[1], chart.running[1]] : [1];
+  const least = Math.min(...lows, ...points.map(({ value }) => value));
+  const most = Math.max(...highs, ...points.map(({ value }) => value));
+  // Beside the band two figures are enough.
+  const step = series.unit === 'dB' ? 10 : 0.1;
+  const left = 58;
+  const x = (index: number) =>
+    left + ((width - left - 12) * (index + 0.5)) / Math.max(1, points.length);
+  const y = (value: number) => 10 + (HEIGHT - 20) * (1 - (value - least) / (most - least || 1));
+  const label = `${series.name}: ${word}${values.length > 0 ? `, last ${figure(series, values.at(-1)!.value)}` : ''}`;
+  return (
+    <View
+      style={{ gap: 4 }}
+      onLayout={({ nativeEvent }) => setWidth(Math.max(260, nativeEvent.layout.width))}
+    >
+      <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
+        <Txt kind="strong">{series.name}</Txt>
+        <Txt kind="strong" ink={word === 'rising' ? 'accent' : 'ink'}>
+          {word}
+        </Txt>
+      </View>
+      {chart ? (
+        <Svg width={width} height={HEIGHT} role="img" aria-label={label}>
+          <Rect
+            x={left}
+            y={0}
+            width={width - left}
+            height={HEIGHT}
+            fill={inks.leaf}
+            stroke={inks.ink}
+            strokeWidth={2}
+          />
+          <Rect
+            x={left}
+            y={y(chart.running[1])}
+            width={width - left}
+            height={y(chart.running[0]) - y(chart.running[1])}
+            fill={inks.rule}
+            opacity={0.45}
+          />
+          <Line
+            x1={left}
+            x2={width}
+            y1={y(chart.singles[1])}
+            y2={y(chart.singles[1])}
+            stroke={inks.accent}
+            strokeWidth={2}
+            strokeDasharray="7 5"
+          />
+          <Line
+            x1={left}
+            x2={width}
+            y1={y(chart.baseline.center)}
+            y2={y(chart.baseline.center)}
+            stroke={inks.ink2}
+            strokeWidth={1}
+          />
+          {points.map((point, index) =>
+            point.single === 'above' ? (
+              <Path
+                key={index}
+                d={`M${x(index)} ${y(point.value) - 6}l6 11h-12z`}
+                fill={inks.accent}
+              />
+            ) : (
+              <Circle key={index} cx={x(index)} cy={y(point.value)} r={2.6} fill={inks.ink2} />
+            ),
+          )}
+          <Path
+            d={points
+              .map(({ ewma }, index) => `${index === 0 ? 'M' : 'L'}${x(index)} ${y(ewma)}`)
+              .join('')}
+            stroke={inks.ink}
+            strokeWidth={3}
+            fill="none"
+          />
+          {points.map((point, index) =>
+            point.running === 'above' ? (
+              <Rect
+                key={`r${index}`}
+                x={x(index) - 4}
+                y={y(point.ewma) - 4}
+                width={8}
+                height={8}
+                fill={inks.accent}
+                stroke={inks.ink}
+              />
+            ) : null,
+          )}
+          {[chart.singles[1], chart.baseline.center].map((value) => (
+            <SvgText
+              key={value}
+              x={left - 4}
+              y={y(value) + 5}
+              fontSize={14}
+              fontFamily={FONTS.semi}
+              fill={inks.ink}
+              textAnchor="end"
+            >
+              {figure(series, Math.round(series.back(value) / step) * step)}
+            </SvgText>
+          ))}
+        </Svg>
+      ) : (
+        <Txt ink="ink2">{`${values.length} of 20 figures: the band is drawn from the first twenty.`}</Txt>
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,152 @@
+import { View } from 'react-native';
+import {
+  ERROR_ADVICE,
+  type ReceivedRecord,
+  type RedoAdvice,
+  recordDoubts,
+  worstCleave,
+} from '@cordel/core';
+import { useState } from 'react';
+import { Notice } from '@/ui/Notice';
+import { Press } from '@/ui/Press';
+import { Sheet } from '@/ui/Sheet';
+import { Txt } from '@/ui/Txt';
+import type { Bench } from './useBench';
+import type { Asked } from './useRecords';
+import { setAside } from './useStation';
+
+/** What the splicer stopped for, and what to do. */
+export function StopNotice({ record, onDone }: { record: ReceivedRecord; onDone(): void }) {
+  const errors = record.fibers.flatMap(({ error, position }) =>
+    error ? [`${record.fibers.length > 1 ? `Fiber ${position}: ` : ''}${ERROR_ADVICE[error]}`] : [],
+  );
+  return (
+    <View style={{ gap: 6 }}>
+      <Notice word="It stopped before the arc." ink="accent" live>
+        {errors.join(' ') || 'It says no reason: load again.'}
+      </Notice>
+      <Press label="Seen, load again" onPress={onDone} />
+    </View>
+  );
+}
+
+/** The record in hand in a line: number, cleaves, offset, tension, and what of it is doubted. */
+export function RecordLine({ record }: { record: ReceivedRecord }) {
+  const cleaves = record.fibers.flatMap((fiber) => worstCleave(fiber) ?? []);
+  const offsets = record.fibers.flatMap(({ offset }) => offset ?? []);
+  const parts = [
+    `Splicer’s number ${record.number}`,
+    cleaves.length > 0 ? `cleave ${Math.max(...cleaves).toFixed(1)}°` : '',
+    offsets.length > 0 ? `offset ${Math.max(...offsets).toFixed(1)} um` : '',
+    record.tension === null ? '' : `tension ${record.tension}`,
+  ].filter(Boolean);
+  const doubts = recordDoubts(record, record.receivedAt);
+  return (
+    <View style={{ gap: 6 }}>
+      <Txt kind="small">{parts.join(' · ')}</Txt>
+      {record.tension === 'failed' ? (
+        <Notice word="Tension test failed." ink="accent" live>
+          {ERROR_ADVICE.tension}
+        </Notice>
+      ) : null}
+      {doubts.map((words) => (
+        <Notice key={words} word="Look." ink="accent">
+          {words}
+        </Notice>
+      ))}
+    </View>
+  );
+}
+
+/** Redo or keep in a line, its figures one tap away. */
+export function AdviceLine({ advice }: { advice: RedoAdvice }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 4 }}>
+        <View style={{ flex: 1 }}>
+          <Notice word={`Advice: ${advice.word.toLowerCase()}.`} live>
+            {advice.reason}
+          </Notice>
+        </View>
+        <Press label="Why" textSize={15} onPress={() => setOpen(true)} />
+      </View>
+      <Sheet
+        title={`Why ${advice.word.toLowerCase()}`}
+        visible={open}
+        onClose={() => setOpen(false)}
+      >
+        <Txt kind="strong">{advice.reason}</Txt>
+        {advice.figures.map((line) => (
+          <Txt key={line}>{line}</Txt>
+        ))}
+      </Sheet>
+    </>
+  );
+}
+
+const REASONS = ['A trial on scrap fiber.', 'Another crew’s splice.', 'The same arc sent twice.'];
+
+/** A record that fits none, or fits twice: a person says what it is. */
+export function AskedNotice({
+  asked,
+  count,
+  bench,
+  projectId,
+  name,
+}: {
+  asked: Asked;
+  count: number;
+  bench: Bench;
+  projectId: string;
+  name: string;
+}) {
+  const { record, why } = asked;
+  const [open, setOpen] = useState(false);
+  const { sleeve, draft } = bench;
+  const fits = sleeve !== null && record.fibers.length <= sleeve.splices.length;
+  const again = draft.recordId !== null && draft.recordId !== record.id;
+  return (
+    <View style={{ gap: 6 }}>
+      <Notice word={`Which splice is number ${record.number}?`} ink="accent" live>
+        {`${why}${count > 1 ? ` ${count - 1} more wait.` : ''}`}
+      </Notice>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        {fits && again ? (
+          <Press
+            label="Made again: keep both tries"
+            look="next"
+            onPress={() => bench.keepAndTake(record)}
+          />
+        ) : null}
+        {fits && !again ? (
+          <Press label={`It is ${name}`} onPress={() => bench.take(record, sleeve.key)} />
+        ) : null}
+        {draft.last ? (
+          <Press
+            label={`A redo of ${draft.last.words}`}
+            onPress={() => bench.take(record, draft.last!.sleeve)}
+          />
+        ) : null}
+        <Press label="It is none of these" onPress={() => setOpen(true)} />
+      </View>
+      <Sheet
+        title={`Number ${record.number} belongs to no splice here`}
+        visible={open}
+        onClose={() => setOpen(false)}
+      >
+        <Txt>It is kept as it came, and counts for nothing. Why?</Txt>
+        {REASONS.map((reason) => (
+          <Press
+            key={reason}
+            label={reason}
+            onPress={() => {
+              setAside(projectId, record.id, reason);
+              setOpen(false);
+            }}
+          />
+        ))}
+      </Sheet>
+    </View>
+  );
+}

@@ -1,0 +1,83 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { FAULTS, type Fault } from '@cordel/core';
+import { v7 as uuid } from 'uuid';
+import { send } from '@/data/api';
+import { useKept } from '@/data/storage';
+import { Leaf } from '@/ui/Leaf';
+import { Notice } from '@/ui/Notice';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { liveOf } from './taking';
+import type { Bench } from './useBench';
+import type { Setup } from './useSetup';
+
+/** Faults that show on the splicer itself; the others are the trainer's. */
+const SHOWN: readonly Fault[] = FAULTS.filter((fault) =>
+  ['none', 'chip', 'dirt', 'offset', 'worn electrodes'].includes(fault),
+);
+
+/** The keys of the simulated splicer: what a thumb does on a real one. */
+export function StandinPart({
+  projectId,
+  bench,
+  setup,
+}: {
+  projectId: string;
+  bench: Bench;
+  setup: Setup;
+}) {
+  const [fault, setFault] = useKept('cordel.standin.fault', 'none');
+  const [problem, setProblem] = useState('');
+  const [pressing, setPressing] = useState(false);
+  const { sleeve } = bench;
+  const { setup: chosen, splicer } = setup;
+  if (!sleeve || !splicer) return null;
+  const press = async () => {
+    setPressing(true);
+    setProblem('');
+    try {
+      await send('POST', `/api/projects/${projectId}/standins/${splicer.id}/arc`, {
+        id: uuid(),
+        spliceIds: liveOf(sleeve.splices).map(({ id }) => id),
+        program: chosen.program ?? '',
+        heater: chosen.heaterProgram,
+        faults: fault === 'none' ? [] : [fault],
+        tensionOff: false,
+      });
+    } catch (error) {
+      setProblem((error as Error).message);
+    }
+    setPressing(false);
+  };
+  return (
+    <Leaf style={{ gap: 8, borderStyle: 'dashed' }}>
+      <View style={{ flexDirection: 'row', gap: 8, alignItems: 'center' }}>
+        <Txt style={{ flex: 1 }}>Stand-in splicer</Txt>
+        <Press label="Press its arc" disabled={pressing} onPress={() => void press()} />
+      </View>
+      <View
+        role="radiogroup"
+        aria-label="Fault of the stand-in"
+        style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}
+      >
+        {SHOWN.map((word) => (
+          <Press
+            key={word}
+            role="radio"
+            aria-checked={fault === word}
+            label={word === 'none' ? 'no fault' : word}
+            look={fault === word ? 'dark' : 'plain'}
+            textSize={15}
+            onPress={() => setFault(word)}
+          />
+        ))}
+      </View>
+      {problem ? (
+        <Notice word="Not pressed." ink="accent">
+          {problem}
+        </Notice>
+      ) : null}
+    </Leaf>
+  );
+}

@@ -1,0 +1,103 @@
+import { View } from 'react-native';
+import { type BenchStep, WAY_WORDS, clockOf, stepsOf } from '@cordel/core';
+import { useKept } from '@/data/storage';
+import { useProjectView } from '@/projects/context';
+import { Leaf } from '@/ui/Leaf';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import type { Bench } from './useBench';
+import type { Setup } from './useSetup';
+import type { Timers } from './useTimers';
+
+/** The steps of the joint in hand, one at a time; folded away for those who know them. */
+export function StepsPart({
+  bench,
+  setup,
+  timers,
+  label,
+}: {
+  bench: Bench;
+  setup: Setup;
+  timers: Timers;
+  label: string;
+}) {
+  const { project } = useProjectView();
+  const [open, setOpen] = useKept('cordel.steps', 'open');
+  const steps = stepsOf({
+    practice: project.practice,
+    setup: setup.setup,
+    splicer: setup.splicer,
+  });
+  const at = Math.min(bench.draft.step, steps.length - 1);
+  const step = steps[at]!;
+  const title = `${WAY_WORDS[setup.setup.way]}: step ${at + 1} of ${steps.length}`;
+  if (open !== 'open')
+    return (
+      <Press
+        look="bare"
+        icon="chevron-down"
+        label="Show the steps"
+        onPress={() => setOpen('open')}
+        style={{ alignSelf: 'flex-start' }}
+      />
+    );
+  const go = (index: number) =>
+    bench.change({
+      sleeve: bench.sleeve!.key,
+      step: index,
+      // Past the first step the sleeve is on.
+      sleeveOn: bench.draft.sleeveOn || index > 0,
+    });
+  return (
+    <Leaf style={{ gap: 6, padding: 10 }}>
+      <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' }}>
+        <Txt kind="small" ink="ink">
+          {title}
+        </Txt>
+        <Press
+          look="bare"
+          icon="chevron-up"
+          label="Fold the steps away"
+          textSize={14}
+          onPress={() => setOpen('folded')}
+        />
+      </View>
+      <StepWords step={step} />
+      <View style={{ flexDirection: 'row', gap: 8 }}>
+        {at > 0 ? <Press label="Step back" onPress={() => go(at - 1)} style={{ flex: 1 }} /> : null}
+        {step.timer ? (
+          <Press
+            label={`Start ${clockOf(step.timer.seconds)}`}
+            icon="timer-outline"
+            onPress={() =>
+              timers.start(
+                step.timer!.kind,
+                label,
+                step.timer!.seconds,
+                step.timer!.kind === 'heater' ? (setup.splicer?.coolSeconds ?? 20) : 0,
+              )
+            }
+            style={{ flex: 2 }}
+          />
+        ) : null}
+        {at + 1 < steps.length ? (
+          <Press
+            label={at === 0 ? 'On it, next step' : 'Done, next step'}
+            look="dark"
+            onPress={() => go(at + 1)}
+            style={{ flex: 2 }}
+          />
+        ) : null}
+      </View>
+    </Leaf>
+  );
+}
+
+function StepWords({ step }: { step: BenchStep }) {
+  return (
+    <View role="status" aria-live="polite" aria-label="Step in hand" style={{ gap: 2 }}>
+      <Txt kind="strong">{step.words}</Txt>
+      {step.caution ? <Txt ink="accent">{step.caution}</Txt> : null}
+    </View>
+  );
+}

@@ -1,0 +1,56 @@
+import { ScrollView, View } from 'react-native';
+import { type TimerState, clockOf } from '@cordel/core';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { FONTS, useInks } from '@/ui/theme';
+import type { Timers } from './useTimers';
+
+const PHASES: Record<TimerState['phase'], string> = {
+  heater: 'Heater',
+  cooling: 'Cooling',
+  adhesive: 'Adhesive',
+  'warm-up': 'Warm-up',
+  done: 'Done',
+};
+
+/** Timers that run, each with what lies in it, on a dark bar above the thumb. */
+export function TimerBar({
+  timers,
+  heat,
+}: {
+  timers: Timers;
+  /** What was kept last and is not in the heater yet. */
+  heat: { label: string; start(): void } | null;
+}) {
+  const inks = useInks();
+  if (timers.timers.length === 0 && !heat) return null;
+  return (
+    <View
+      role="region"
+      aria-label="Timers"
+      style={{ backgroundColor: inks.ink, borderTopWidth: 2, borderColor: inks.ink }}
+    >
+      <ScrollView horizontal contentContainerStyle={{ gap: 8, padding: 6, alignItems: 'center' }}>
+        {heat ? (
+          <Press label={`Heater on: ${heat.label}`} look="next" onPress={heat.start} />
+        ) : null}
+        {timers.timers.map(({ id, label, phase, seconds }) => (
+          <Press
+            key={id}
+            aria-label={`${PHASES[phase]} ${label}: ${phase === 'done' ? 'take it out' : `${clockOf(seconds)} left, stop`}`}
+            look="dark"
+            onPress={() => timers.stop(id)}
+            style={{ borderColor: inks.leaf, paddingHorizontal: 10 }}
+          >
+            <View style={{ flexDirection: 'row', gap: 8, alignItems: 'baseline' }}>
+              <Txt style={{ color: inks.leaf }}>{`${PHASES[phase]} ${label}`}</Txt>
+              <Txt style={{ color: inks.leaf, fontFamily: FONTS.bold, fontSize: 19 }}>
+                {phase === 'done' ? 'take out' : clockOf(seconds)}
+              </Txt>
+            </View>
+          </Press>
+        ))}
+      </ScrollView>
+    </View>
+  );
+}

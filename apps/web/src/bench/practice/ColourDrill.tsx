@@ -1,0 +1,89 @@
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { askColour, addressOf } from '@cordel/core';
+import { seeded } from '@cordel/standin';
+import { useProjectView } from '@/projects/context';
+import { Choice } from '@/ui/Field';
+import { FiberEye } from '@/ui/FiberEye';
+import { Leaf } from '@/ui/Leaf';
+import { Notice } from '@/ui/Notice';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+
+/** Questions about places and colours, on any scheme the project knows. */
+export function ColourDrill() {
+  const { schemes, project } = useProjectView();
+  const [schemeId, setScheme] = useState(project.schemeId);
+  const scheme = schemes.find(({ id }) => id === schemeId) ?? schemes[0]!;
+  const [seed, setSeed] = useState(() => Date.now() % 1_000_000);
+  const [answer, setAnswer] = useState<number | null>(null);
+  const [count, setCount] = useState({ right: 0, asked: 0 });
+  const question = useMemo(() => askColour(scheme, seeded(seed)), [scheme, seed]);
+  const give = (choice: number) => {
+    if (answer !== null) return;
+    setAnswer(choice);
+    setCount({
+      right: count.right + (choice === question.right ? 1 : 0),
+      asked: count.asked + 1,
+    });
+  };
+  const next = () => {
+    setAnswer(null);
+    setSeed(seed + 1);
+  };
+  const address = addressOf(question.makeUp, scheme, question.fiber);
+  return (
+    <View style={{ gap: 12 }}>
+      <Choice
+        label="Colours"
+        value={schemeId}
+        options={schemes.map(({ id, name }) => ({ value: id, label: name }))}
+        onChange={(id) => {
+          setScheme(id);
+          setAnswer(null);
+        }}
+      />
+      <Leaf style={{ gap: 10 }}>
+        <Txt ink="ink2">{question.cable}</Txt>
+        {question.asks === 'place' ? (
+          <Txt kind="title" heading={2}>{`Where is fiber ${question.fiber}?`}</Txt>
+        ) : (
+          <View style={{ flexDirection: 'row', alignItems: 'center', gap: 12 }}>
+            <FiberEye address={address} size={76} />
+            <View style={{ flex: 1 }}>
+              <Txt kind="title" heading={2}>
+                Which number is it?
+              </Txt>
+              <Txt kind="strong">{`${address.unitWords}${address.unitWords ? ', ' : ''}fiber ${address.place.position} ${address.fiber.words}`}</Txt>
+            </View>
+          </View>
+        )}
+        {question.choices.map((choice, index) => (
+          <Press
+            key={choice}
+            label={
+              answer === null
+                ? choice
+                : `${choice}${index === question.right ? ' ✓ right' : index === answer ? ' ✗ yours' : ''}`
+            }
+            look={answer !== null && index === question.right ? 'dark' : 'plain'}
+            onPress={() => give(index)}
+          />
+        ))}
+      </Leaf>
+      {answer === null ? null : (
+        <>
+          <Notice
+            word={answer === question.right ? 'Right.' : 'Not that one.'}
+            ink={answer === question.right ? 'green' : 'accent'}
+            live
+          >
+            {question.why}
+          </Notice>
+          <Press label="Next question" look="next" onPress={next} />
+        </>
+      )}
+      <Txt>{`${count.right} of ${count.asked} right.`}</Txt>
+    </View>
+  );
+}

@@ -1,0 +1,187 @@
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import {
+  ACTIONS,
+  type Action,
+  type DrillAnswer,
+  type FiberAddress,
+  REMEDY,
+  addressOf,
+  formatLoss,
+  scoreDrill,
+  worstCleave,
+} from '@cordel/core';
+import { type PracticeJoint, practiceRound } from '@cordel/standin';
+import { useProjectView } from '@/projects/context';
+import { FiberEye, RibbonBar } from '@/ui/FiberEye';
+import { Leaf } from '@/ui/Leaf';
+import { Notice } from '@/ui/Notice';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { FONTS } from '@/ui/theme';
+
+const JOINTS = 8;
+/** What can be done before the arc, and after it. */
+const BEFORE: readonly Action[] = ACTIONS.filter(
+  (action) => action !== 'keep' && action !== 'redo' && action !== 'arc check',
+);
+const AFTER: readonly Action[] = ACTIONS.filter((action) => action !== 'sleeve on');
+
+const WORDS: Record<Action, string> = {
+  keep: 'Keep it',
+  redo: 'Redo it',
+  'cleave again': 'Cleave again',
+  'clean and load again': 'Clean, load again',
+  'check colours and load again': 'Wrong colour: load again',
+  'turn the ribbon': 'Turn the ribbon',
+  'arc check': 'Check the arc',
+  'set the program': 'Set the program',
+  'sleeve on': 'Put the sleeve on',
+};
+
+/** A round of joints on the simulated splicer, some of them with a fault, scored at its end. */
+export function JointDrill() {
+  const [seed, setSeed] = useState(() => Date.now() % 1_000_000);
+  const round = useMemo(() => practiceRound(seed, JOINTS), [seed]);
+  const [answers, setAnswers] = useState<DrillAnswer[]>([]);
+  const [told, setTold] = useState<DrillAnswer | null>(null);
+  const again = () => {
+    setSeed(seed + 1);
+    setAnswers([]);
+    setTold(null);
+  };
+  const joint = round[answers.length - (told ? 1 : 0)];
+  if (!joint || (answers.length === JOINTS && !told))
+    return <Score answers={answers} onAgain={again} />;
+  const act = (did: Action) => {
+    const answer = { fault: joint.fault, did };
+    setAnswers([...answers, answer]);
+    setTold(answer);
+  };
+  return (
+    <View style={{ gap: 12 }}>
+      <Txt kind="strong">{`Joint ${answers.length + (told ? 0 : 1)} of ${JOINTS}`}</Txt>
+      <JointInHand
+        key={`${seed} ${answers.length - (told ? 1 : 0)}`}
+        joint={joint}
+        onAct={act}
+        done={told !== null}
+      />
+      {told ? (
+        <>
+          <Notice
+            word={REMEDY[told.fault].does === told.did ? 'Right.' : 'Missed.'}
+            ink={REMEDY[told.fault].does === told.did ? 'green' : 'accent'}
+            live
+          >
+            {REMEDY[told.fault].why}
+          </Notice>
+          <Press label="Next joint" look="next" onPress={() => setTold(null)} />
+        </>
+      ) : null}
+    </View>
+  );
+}
+
+function Score({ answers, onAgain }: { answers: readonly DrillAnswer[]; onAgain(): void }) {
+  const { score, right, misses } = scoreDrill(answers);
+  return (
+    <View style={{ gap: 10 }}>
+      <Txt kind="figure">{`${score} of 100`}</Txt>
+      <Txt>{`${right} of ${answers.length} joints right. A swap or a flip weighs double: no screen shows it.`}</Txt>
+      {misses.map(({ place, fault, did, why }) => (
+        <Notice
+          key={place}
+          word={`Joint ${place}: ${fault === 'none' ? 'no fault' : fault}.`}
+          ink="accent"
+        >
+          {`You chose “${WORDS[did].toLowerCase()}”. ${why}`}
+        </Notice>
+      ))}
+      <Press label="Another round" look="next" onPress={onAgain} />
+    </View>
+  );
+}
+
+function JointInHand({
+  joint,
+  onAct,
+  done,
+}: {
+  joint: PracticeJoint;
+  onAct(action: Action): void;
+  done: boolean;
+}) {
+  const { schemes, project } = useProjectView();
+  const scheme = schemes.find(({ id }) => id === project.schemeId) ?? schemes[0]!;
+  const [fired, setFired] = useState(false);
+  const makeUp = { kind: 'loose-tube' as const, tubes: 1, fibersPerTube: 12 };
+  const at = (place: number) => addressOf(makeUp, scheme, place);
+  const { record, count } = joint;
+  const stopped = !record.fused;
+  const cleaves = record.fibers.flatMap((fiber) => worstCleave(fiber) ?? []);
+  const estimates = record.fibers.map(({ estimateMdb }) => estimateMdb ?? 0);
+  return (
+    <Leaf style={{ gap: 10 }}>
+      <Txt>
+        {count === 1
+          ? `The plan: fiber ${joint.wanted[0]} ${at(joint.wanted[0]!).fiber.words} onto ${joint.wanted[0]} ${at(joint.wanted[0]!).fiber.words}.`
+          : 'The plan: ribbon 1 onto ribbon 1, fiber 1 onto fiber 1.'}
+      </Txt>
+      <View style={{ flexDirection: 'row', justifyContent: 'space-around', gap: 8 }}>
+        <Side title="Left" places={joint.left} at={at} />
+        <Side title="Right" places={joint.right} at={at} />
+      </View>
+      <Txt kind="strong">{joint.sleeve ? 'Sleeve: on the left fiber.' : 'Sleeve: in its box.'}</Txt>
+      <Txt>{`Program: ${joint.program}. Fiber: ${joint.glass}. Worst cleave ${Math.max(...cleaves).toFixed(1)}°.`}</Txt>
+      <Txt>{`Last estimates: ${joint.recent.map(formatLoss).join(', ')} dB.`}</Txt>
+      {stopped ? (
+        <Notice word="The splicer stopped." ink="accent">
+          {`It shows ${record.fibers.find(({ error }) => error)?.error ?? 'nothing'} before the arc.`}
+        </Notice>
+      ) : null}
+      {fired ? (
+        <Txt style={{ fontFamily: FONTS.bold, fontSize: 19 }}>
+          {`Estimate: ${estimates.map(formatLoss).join(', ')} dB`}
+        </Txt>
+      ) : null}
+      {done ? null : (
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+          {!fired && !stopped ? (
+            <Press label="Fire the arc" look="next" onPress={() => setFired(true)} />
+          ) : null}
+          {(fired ? AFTER : BEFORE).map((action) => (
+            <Press key={action} label={WORDS[action]} onPress={() => onAct(action)} />
+          ))}
+        </View>
+      )}
+    </Leaf>
+  );
+}
+
+function Side({
+  title,
+  places,
+  at,
+}: {
+  title: string;
+  places: readonly number[];
+  at(place: number): FiberAddress;
+}) {
+  const first = at(places[0]!);
+  return (
+    <View style={{ alignItems: 'center', flex: 1 }}>
+      <Txt ink="ink2">{title}</Txt>
+      {places.length === 1 ? (
+        <FiberEye address={{ ...first, tube: null }} size={70} />
+      ) : (
+        <RibbonBar colours={places.map((place) => at(place).fiber)} marked={1} width={150} />
+      )}
+      <Txt kind="strong">
+        {places.length === 1
+          ? `${first.fiber.words} · ${first.fiber.letters}`
+          : `${at(places[0]!).fiber.letters} … ${at(places.at(-1)!).fiber.letters}`}
+      </Txt>
+    </View>
+  );
+}

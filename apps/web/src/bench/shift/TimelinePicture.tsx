@@ -1,0 +1,201 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import Svg, { Defs, G, Line, Pattern, Rect, Text as SvgText } from 'react-native-svg';
+import type { Timeline } from '@cordel/core';
+import { Txt } from '@/ui/Txt';
+import { FONTS, useInks } from '@/ui/theme';
+
+const ROW = 26;
+const LEFT = 96;
+
+interface Props {
+  timeline: Timeline;
+  /** Ms since 1970 of its start, and seconds from it to the window's end. */
+  start: number;
+  window: number;
+}
+
+/** `21:40` on the clock of this device. */
+export const clockAt = (ms: number): string =>
+  new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+
+/** One run of the shift that ends about where most do: each tube by the hour, and the first minutes close up. */
+export function TimelinePicture({ timeline, start, window }: Props) {
+  const [width, setWidth] = useState(340);
+  return (
+    <View
+      style={{ gap: 12 }}
+      onLayout={({ nativeEvent }) => setWidth(Math.max(300, nativeEvent.layout.width))}
+    >
+      <Txt kind="strong">Tube by tube</Txt>
+      <Units timeline={timeline} start={start} window={window} width={width} />
+      <Txt kind="strong">The first half hour, close up</Txt>
+      <CloseUp timeline={timeline} width={width} />
+      <Txt kind="small" ink="ink2">
+        Solid: hands at a splice. Hatched: splicer or heater taken, also while it waits. Outline: a
+        tube is opened, a break, an arc check.
+      </Txt>
+    </View>
+  );
+}
+
+function Units({ timeline, start, window, width }: Props & { width: number }) {
+  const inks = useInks();
+  const end = Math.max(window, timeline.finish) * 1.02;
+  const x = (seconds: number) => LEFT + ((width - LEFT - 8) * seconds) / end;
+  const height = timeline.units.length * ROW + 40;
+  const hours = Math.ceil(end / 3600);
+  const every = Math.max(1, Math.ceil(hours / 6));
+  return (
+    <Svg
+      width={width}
+      height={height}
+      role="img"
+      aria-label={`${timeline.units.length} tubes and ribbons, done at ${clockAt(start + timeline.finish * 1000)}; window to ${clockAt(start + window * 1000)}`}
+    >
+      {Array.from({ length: Math.floor(hours / every) + 1 }, (_, index) => index * every).map(
+        (hour) => (
+          <G key={hour}>
+            <Line
+              x1={x(hour * 3600)}
+              x2={x(hour * 3600)}
+              y1={18}
+              y2={height - 18}
+              stroke={inks.rule}
+              strokeWidth={1}
+            />
+            <SvgText
+              x={x(hour * 3600)}
+              y={13}
+              fontSize={14}
+              fontFamily={FONTS.semi}
+              fill={inks.ink}
+              textAnchor={x(hour * 3600) > width - 24 ? 'end' : 'middle'}
+            >
+              {clockAt(start + hour * 3_600_000)}
+            </SvgText>
+          </G>
+        ),
+      )}
+      {timeline.units.map(({ label, from, to }, index) => (
+        <G key={`${label} ${index}`}>
+          <SvgText
+            x={LEFT - 6}
+            y={24 + index * ROW + 14}
+            fontSize={14}
+            fontFamily={FONTS.regular}
+            fill={inks.ink}
+            textAnchor="end"
+          >
+            {label}
+          </SvgText>
+          <Rect
+            x={x(from)}
+            y={24 + index * ROW}
+            width={Math.max(2, x(to) - x(from))}
+            height={ROW - 8}
+            fill={to <= window ? inks.ink : inks.leaf}
+            stroke={inks.ink}
+            strokeWidth={2}
+          />
+        </G>
+      ))}
+      <Line
+        x1={x(window)}
+        x2={x(window)}
+        y1={18}
+        y2={height - 18}
+        stroke={inks.accent}
+        strokeWidth={3}
+        strokeDasharray="7 5"
+      />
+      <SvgText
+        x={Math.min(x(window), width - 4)}
+        y={height - 3}
+        fontSize={14}
+        fontFamily={FONTS.bold}
+        fill={inks.accent}
+        textAnchor={x(window) > width - 90 ? 'end' : 'middle'}
+      >
+        {`window ends ${clockAt(start + window * 1000)}`}
+      </SvgText>
+    </Svg>
+  );
+}
+
+const CLOSE = 1800;
+const OUTLINED = ['open the tube', 'arc check', 'break', 'ribbonize'];
+
+function CloseUp({ timeline, width }: { timeline: Timeline; width: number }) {
+  const inks = useInks();
+  const from = 0;
+  const x = (seconds: number) => LEFT + ((width - LEFT - 8) * (seconds - from)) / CLOSE;
+  const height = timeline.lanes.length * (ROW + 4) + 24;
+  return (
+    <Svg
+      width={width}
+      height={height}
+      role="img"
+      aria-label="What hands, splicers and heaters do in the first half hour"
+    >
+      <Defs>
+        <Pattern
+          id="shift-hatch"
+          patternUnits="userSpaceOnUse"
+          width={6}
+          height={6}
+          patternTransform="rotate(45)"
+        >
+          <Rect width={2.5} height={6} fill={inks.ink} />
+        </Pattern>
+      </Defs>
+      {timeline.lanes.map(({ name, segments }, index) => (
+        <G key={name}>
+          <SvgText
+            x={LEFT - 6}
+            y={index * (ROW + 4) + 18}
+            fontSize={14}
+            fontFamily={FONTS.regular}
+            fill={inks.ink}
+            textAnchor="end"
+          >
+            {name}
+          </SvgText>
+          {segments
+            .filter((segment) => segment.from < CLOSE)
+            .map((segment) => (
+              <Rect
+                key={segment.from}
+                x={x(segment.from)}
+                y={index * (ROW + 4) + 2}
+                width={Math.max(1, x(Math.min(CLOSE, segment.to)) - x(segment.from) - 0.5)}
+                height={ROW - 4}
+                fill={
+                  OUTLINED.includes(segment.what)
+                    ? inks.leaf
+                    : name.startsWith('Hands')
+                      ? inks.ink
+                      : 'url(#shift-hatch)'
+                }
+                stroke={inks.ink}
+                strokeWidth={1}
+              />
+            ))}
+        </G>
+      ))}
+      {[0, 10, 20, 30].map((minute) => (
+        <SvgText
+          key={minute}
+          x={x(minute * 60)}
+          y={height - 4}
+          fontSize={14}
+          fontFamily={FONTS.semi}
+          fill={inks.ink}
+          textAnchor={minute === 30 ? 'end' : minute === 0 ? 'start' : 'middle'}
+        >
+          {`${minute} min`}
+        </SvgText>
+      ))}
+    </Svg>
+  );
+}

@@ -1,0 +1,104 @@
+import { useCallback, useMemo } from 'react';
+import {
+  type BenchSetup,
+  type Cleaver,
+  type JointNeeds,
+  type Splicer,
+  fiberKindOf,
+  proposeSetup,
+  setupWarnings,
+  usualSleeve,
+  waysFor,
+} from '@cordel/core';
+import { useKept } from '@/data/storage';
+import { type ProjectView, useProjectView } from '@/projects/context';
+import type { BenchSplice } from './benchSplices';
+import type { Station } from './useStation';
+
+/** What this device works with; the way may differ from joint to joint. */
+export interface KeptSetup extends Omit<BenchSetup, 'way'> {
+  /** The way chosen by kind of joint. */
+  ways: { single: BenchSetup['way'] | null; mass: BenchSetup['way'] | null };
+  /** Whether the stand-in plays the splicer. */
+  standin: boolean;
+}
+
+const NONE: KeptSetup = {
+  splicerId: null,
+  program: null,
+  heaterProgram: null,
+  cleaverId: null,
+  cleaveLength: null,
+  holder: null,
+  sleeve: '60 mm',
+  ways: { single: null, mass: null },
+  standin: false,
+};
+
+/** What the plan says of the joint in hand. */
+export function needsOf(splices: readonly BenchSplice[], view: ProjectView): JointNeeds {
+  const first = splices[0];
+  const cables = first ? [view.cable(first.cableA), view.cable(first.cableB)] : [];
+  const glass = cables.map((cable) => (cable ? fiberKindOf(cable.glass) : 'single-mode'));
+  return {
+    fibers: Math.max(1, splices.length),
+    glass: [glass[0] ?? 'single-mode', glass[1] ?? 'single-mode'],
+    drop: cables.some((cable) => cable?.makeUp.kind === 'drop'),
+    loose: cables.some((cable) => cable && cable.makeUp.kind !== 'ribbon'),
+  };
+}
+
+/** The setup of this device for the joint in hand: what is chosen, and what does not fit. */
+export function useSetup(closureId: string, splices: readonly BenchSplice[], station: Station) {
+  const view = useProjectView();
+  const [text, setText] = useKept(`cordel.setup.${closureId}`, '');
+  const kept = useMemo((): KeptSetup => {
+    try {
+      return text === '' ? NONE : { ...NONE, ...(JSON.parse(text) as Partial<KeptSetup>) };
+    } catch {
+      return NONE;
+    }
+  }, [text]);
+  const change = useCallback(
+    (part: Partial<KeptSetup>) => setText(JSON.stringify({ ...kept, ...part })),
+    [kept, setText],
+  );
+  const needs = needsOf(splices, view);
+  const splicer = station.splicers.find(({ id }) => id === kept.splicerId) ?? null;
+  const cleavers = station.instruments.filter((one): one is Cleaver => one.kind === 'cleaver');
+  const cleaver = cleavers.find(({ id }) => id === kept.cleaverId) ?? null;
+  const kind = needs.fibers > 1 ? 'mass' : 'single';
+  const usual = waysFor(needs);
+  const ends = needs.drop && kind === 'single' ? view.project.practice.dropEnd : null;
+  const chosen = kept.ways[kind];
+  const way = chosen && usual.includes(chosen) ? chosen : ends ? 'single' : usual[0]!;
+  const setup: BenchSetup = { ...kept, way };
+  /** Takes a splicer with all that fits the joint. */
+  const take = (next: Splicer) => {
+    const proposed = proposeSetup(needs, next, cleaver ?? cleavers[0] ?? null, way);
+    const { way: _way, ...rest } = proposed;
+    change({ ...rest, standin: kept.standin });
+  };
+  /** Another way brings its sleeve, program, heater program and holder. */
+  const choose = (next: BenchSetup['way']) => {
+    const ways = { ...kept.ways, [kind]: next };
+    if (!splicer) return change({ ways, sleeve: usualSleeve(next) });
+    const { way: _way, ...rest } = proposeSetup(needs, splicer, cleaver, next);
+    change({ ...rest, ways, standin: kept.standin });
+  };
+  return {
+    kept,
+    setup,
+    change,
+    take,
+    choose,
+    needs,
+    splicer,
+    cleaver,
+    cleavers,
+    ways: usual,
+    warnings: splicer ? setupWarnings(setup, needs, splicer, cleaver) : [],
+  };
+}
+
+export type Setup = ReturnType<typeof useSetup>;

@@ -6,10 +6,15 @@ import { ROOT, build, installChromium, installPackages } from './setup.mjs';
 const GROUPS = [
   { file: 'packages/core/bench/main.ts', names: ['plan-lines', 'tray-layout', 'circuits'] },
   {
+    file: 'packages/standin/bench/main.ts',
+    names: ['advice-single', 'advice-ribbon', 'shift-model', 'charts'],
+  },
+  {
     file: 'apps/server/bench/main.ts',
     names: ['route-summary', 'ledger-trays', 'ledger-fibers', 'closure-ledger', 'record-attempt'],
   },
   { file: 'e2e/page.bench.ts', names: ['first-view', 'scroll-nodes'], page: true },
+  { file: 'e2e/live.bench.ts', names: ['record-shown', 'shift-frames'], page: true },
 ];
 
 const wanted = process.argv.slice(2);

@@ -15,7 +15,7 @@ import { Hands } from './Hands';
 import { Keypad } from './Keypad';
 import { MeasureKind } from './MeasureKind';
 import { NamePanel } from './NamePanel';
-import { AdviceLine, AskedNotice, RecordLine, StopNotice } from './RecordPart';
+import { AdviceLine, AskedNotice, HeardLine, RecordLine, StopNotice } from './RecordPart';
 import { SkipSheet } from './SkipSheet';
 import { StandinPart } from './StandinPart';
 import { StationStrip } from './StationStrip';
@@ -295,6 +295,7 @@ function InHand({ bench, setup, timers, records, advice, onSkip }: InHandProps) 
           name={name}
         />
       ) : null}
+      {listening ? <HeardLine records={records.own} /> : null}
       {listening && setup.kept.standin ? (
         <StandinPart projectId={project.id} bench={bench} setup={setup} />
       ) : null}

@@ -3,6 +3,8 @@ import {
   ERROR_ADVICE,
   type ReceivedRecord,
   type RedoAdvice,
+  countedEstimate,
+  formatLoss,
   recordDoubts,
   worstCleave,
 } from '@cordel/core';
@@ -23,11 +25,29 @@ export function StopNotice({ record, onDone }: { record: ReceivedRecord; onDone(
   return (
     <View style={{ gap: 6 }}>
       <Notice word="It stopped before the arc." ink="accent" live>
+        {`Splicer’s number ${record.number}. `}
         {errors.join(' ') || 'It says no reason: load again.'}
       </Notice>
       <Press label="Seen, load again" onPress={onDone} />
     </View>
   );
+}
+
+const HEARD = 4;
+
+/** The newest records in a line, so that everything the splicer said stands somewhere. */
+export function HeardLine({ records }: { records: readonly ReceivedRecord[] }) {
+  if (records.length === 0) return null;
+  const words = records.slice(-HEARD).map(({ number, fused, fibers }) => {
+    const estimates = fibers.flatMap((fiber) => countedEstimate(fiber) ?? []);
+    const said = !fused
+      ? 'stopped'
+      : estimates.length === 0
+        ? 'no estimate'
+        : `${formatLoss(Math.max(...estimates))} dB`;
+    return `number ${number} ${said}`;
+  });
+  return <Txt kind="small" ink="ink2">{`Heard: ${words.join(' · ')}`}</Txt>;
 }
 
 /** The record in hand in a line: number, cleaves, offset, tension, and what of it is doubted. */

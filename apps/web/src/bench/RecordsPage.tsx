@@ -15,7 +15,7 @@ import {
   readRecordTable,
 } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
-import { outbox, queryClient } from '@/data/client';
+import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { Leaf } from '@/ui/Leaf';
@@ -73,7 +73,6 @@ function FromFile({ closure, base, setup }: Closeup) {
       if ('refused' in outcome) return setError(outcome.refused.message);
       fresh += (outcome.answer as { fresh: number }).fresh;
     }
-    void queryClient.invalidateQueries({ queryKey: ['records', project.id] });
     setSaid(
       `${plural(fresh, 'new record')}, ${records.length - fresh} here already. The Bench asks which splice each belongs to.`,
     );

@@ -1,6 +1,7 @@
 import { useEffect, useMemo } from 'react';
 import { type ReceivedRecord, matchRecord } from '@cordel/core';
 import { liveOf } from './taking';
+import type { BenchSplice } from './benchSplices';
 import type { Bench } from './useBench';
 import type { Setup } from './useSetup';
 import type { Station } from './useStation';
@@ -33,6 +34,17 @@ function handOf(
   };
 }
 
+/** Records that count: as the server says, and of this closure as its evidence says, which is newer. */
+function countedHere(taken: ReadonlySet<string>, splices: readonly BenchSplice[]): Set<string> {
+  const counted = new Set(taken);
+  for (const { evidence, standing } of splices) {
+    for (const entry of evidence)
+      if (entry.type === 'attempt' && entry.recordId !== null) counted.delete(entry.recordId);
+    for (const { recordId } of standing.tries) if (recordId !== null) counted.add(recordId);
+  }
+  return counted;
+}
+
 /**
  * Takes records that come in into the hands, one after the other: what fits stands as if it were typed,
  * what does not is asked about. Nothing is recorded before a thumb keeps it.
@@ -45,11 +57,12 @@ export function useRecords(bench: Bench, closure: string, station: Station, setu
     () => (splicerId === null ? [] : records.filter((record) => record.splicerId === splicerId)),
     [records, splicerId],
   );
-  const settled = useMemo(() => new Set([...taken, ...aside]), [taken, aside]);
+  const counted = useMemo(() => countedHere(taken, bench.splices), [taken, bench.splices]);
+  const settled = useMemo(() => new Set([...counted, ...aside]), [counted, aside]);
   const lastNumber = useMemo(() => {
-    const numbers = own.filter(({ id }) => taken.has(id)).map(({ number }) => number);
+    const numbers = own.filter(({ id }) => counted.has(id)).map(({ number }) => number);
     return numbers.length === 0 ? null : Math.max(...numbers);
-  }, [own, taken]);
+  }, [own, counted]);
   const next = own.find(({ seq }) => draft.seen !== null && seq > draft.seen);
   useEffect(() => {
     if (!loaded || mode === 'measure' || splicerId === null) return;

@@ -22,8 +22,27 @@ export const EVIDENCE_PATH = '/api/evidence';
 const entriesOf = (write: Write): Evidence[] =>
   write.path === EVIDENCE_PATH ? (write.body as { entries: Evidence[] }).entries : [];
 
+/** What is appended at the bench, and the part of it that it goes to. */
+const APPENDED = /^\/api\/projects\/([^/]+)\/(set-aside|instrument-log)$/;
+const PARTS: Record<string, string> = { 'set-aside': 'setAside', 'instrument-log': 'log' };
+
+/** Puts delivered entries of the bench in their place; false where the write is no such entry. */
+function keepAppended(write: Write): boolean {
+  const [, projectId, kind] = APPENDED.exec(write.path) ?? [];
+  if (!projectId) return false;
+  const { entries } = write.body as { entries: { id: string }[] };
+  const part = PARTS[kind!]!;
+  queryClient.setQueryData<Record<string, { id: string }[]>>(
+    ['bench', projectId],
+    (held) => held && { ...held, [part]: [...held[part]!, ...entries] },
+  );
+  void queryClient.invalidateQueries({ queryKey: ['bench', projectId] });
+  return true;
+}
+
 /** Puts what was delivered into what is shown, then asks for what follows from it. */
 function onDelivered(write: Write): void {
+  if (keepAppended(write)) return;
   const entries = entriesOf(write);
   if (entries.length > 0) {
     queryClient.setQueriesData<Work>(
@@ -46,7 +65,8 @@ function onDelivered(write: Write): void {
       { queryKey: ['project'] },
       (setting) => setting && withWrite(setting, write),
     );
-    void queryClient.invalidateQueries();
+    // Records come by the stream: an answer from before would take the newest of them back.
+    void queryClient.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'records' });
   }
 }
 

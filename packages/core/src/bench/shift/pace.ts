@@ -8,8 +8,8 @@ export interface Pace {
 /** How sure the setting is: the deviation of the logarithm, and that of a single sleeve. */
 const PRIOR_SPREAD = 0.3;
 const OWN_SPREAD = 0.35;
-/** Longer than this is a break, not a sleeve. */
-const GAP = 4;
+/** Against what is expected: shorter is no sleeve but a list carried over, longer is a break. */
+const [LEAST, MOST] = [0.2, 4];
 
 /**
  * Learns the pace of a shift from the moments at which its sleeves were kept: a normal belief about the
@@ -23,7 +23,7 @@ export function learnPace(moments: readonly number[], expected: number): Pace {
   let seen = 0;
   for (let index = 1; index < moments.length; index++) {
     const ratio = (moments[index]! - moments[index - 1]!) / 1000 / expected;
-    if (ratio <= 0.05 || ratio > GAP) continue;
+    if (ratio < LEAST || ratio > MOST) continue;
     sum += Math.log(ratio) / OWN_SPREAD ** 2;
     weight += 1 / OWN_SPREAD ** 2;
     seen++;

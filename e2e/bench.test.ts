@@ -215,7 +215,7 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
   });
 
   step('the arc check is due, and is logged round by round until it passes', async () => {
-    await press(page(), 'Arc: due');
+    await press(page(), '! Arc: due');
     await sees(page(), /Due\. No good check is known of this splicer/);
     await fill(page(), 'Temperature', '70');
     await sees(page(), '70 C is hotter than any site: did you mean 70 F?');

@@ -36,7 +36,8 @@ interface Shot {
   name: string;
   path: string;
   wide?: boolean;
-  night?: boolean;
+  /** With the demo's splicer chosen and played by the stand-in. */
+  splicer?: boolean;
   before?: (page: Page) => Promise<void>;
 }
 
@@ -55,7 +56,6 @@ const typeRibbon = async (on: Page) => {
 
 const SHOTS: Shot[] = [
   { name: 'route-phone', path: 'route' },
-  { name: 'route-wide', path: 'route', wide: true },
   { name: 'closure-phone', path: `route/${id('Sluice bridge')}` },
   {
     name: 'plan-phone',
@@ -102,29 +102,58 @@ const SHOTS: Shot[] = [
       );
     },
   },
-  { name: 'bench-phone', path: `bench/${id('Dairy lane')}`, before: (on) => pressKeys(on, '2') },
   {
-    name: 'bench-night-phone',
+    name: 'setup-phone',
+    path: `bench/${id('Dairy lane')}/setup`,
+    before: async (on) => {
+      await press(on, 'Single-fiber splicer');
+      await press(on, 'the stand-in, to try it out');
+      await press(on, '40 mm');
+      await top(on);
+    },
+  },
+  {
+    name: 'bench-phone',
     path: `bench/${id('Dairy lane')}`,
-    night: true,
-    before: (on) => pressKeys(on, '1'),
+    splicer: true,
+    before: async (on) => {
+      await press(on, 'On it, next step');
+      await press(on, 'Fold the steps away');
+      await press(on, 'offset');
+      await press(on, 'Press its arc');
+      await sees(on, 'Advice:');
+      await top(on);
+    },
   },
   { name: 'bench-ribbon-phone', path: `bench/${id('Quarry gate')}`, before: typeRibbon },
   {
-    name: 'bench-measure-phone',
-    path: `bench/${id('Dairy lane')}?mode=measure`,
-    before: (on) => pressKeys(on, '31'),
+    name: 'arc-phone',
+    path: `bench/${id('Dairy lane')}/arc`,
+    splicer: true,
+    before: (on) => sees(on, 'round 2: passed'),
   },
-  { name: 'ledger-phone', path: 'ledger' },
+  {
+    name: 'charts-phone',
+    path: `bench/${id('Dairy lane')}/charts`,
+    splicer: true,
+    before: (on) => sees(on, 'Blade.'),
+  },
+  {
+    name: 'shift-phone',
+    path: `bench/shift?closure=${id('Dairy lane')}`,
+    before: async (on) => {
+      await press(on, 'Plan it');
+      await sees(on, 'Calendar');
+      await (await on.waitForSelector('::-p-text(Likely finish)'))!.evaluate((node) =>
+        node.scrollIntoView({ block: 'start' }),
+      );
+    },
+  },
+  { name: 'practice-phone', path: 'bench/practice' },
   {
     name: 'ledger-wide',
     path: `ledger?view=splices&q=brown&sort=worst&open=splice.${rows[0]!.id}`,
     wide: true,
-  },
-  { name: 'redo-phone', path: 'ledger?view=redo' },
-  {
-    name: 'fiber-phone',
-    path: `ledger?view=fibers&open=fiber.${cables.find((cable) => cable.name === 'A')!.id}.43`,
   },
   { name: 'kit-phone', path: 'kit' },
   { name: 'settings-phone', path: 'kit/settings' },
@@ -150,16 +179,30 @@ const SHOTS: Shot[] = [
   },
 ];
 
-for (const { name, path, wide, night, before } of SHOTS) {
+const top = (on: Page) =>
+  on.$eval('[role=main]', (main) => {
+    main.scrollTop = 0;
+    (document.activeElement as HTMLElement | null)?.blur();
+  });
+
+/** Sets the splicer up as the set-up page does. */
+const chooseSplicer = async () => {
+  await page.goto(`${server.url}/p/${project}/bench/${id('Dairy lane')}/setup`, {
+    waitUntil: 'networkidle2',
+  });
+  await press(page, 'Single-fiber splicer');
+  await press(page, 'the stand-in, to try it out');
+  await press(page, 'Cleaver');
+};
+
+for (const { name, path, wide, splicer, before } of SHOTS) {
   await page.setViewport(wide ? WIDE : PHONE);
-  await page.emulateMediaFeatures([
-    { name: 'prefers-color-scheme', value: night ? 'dark' : 'light' },
-  ]);
   await page.evaluate(() =>
     Object.keys(localStorage)
-      .filter((key) => /^cordel\.(bench|plan)/.test(key))
+      .filter((key) => /^cordel\.(bench|plan|setup|steps|standin|timers)/.test(key))
       .forEach((key) => localStorage.removeItem(key)),
   );
+  if (splicer) await chooseSplicer();
   await page.goto(`${server.url}/p/${project}/${path}`, { waitUntil: 'networkidle2' });
   await before?.(page);
   await new Promise((resolve) => setTimeout(resolve, 600));

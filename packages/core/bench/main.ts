@@ -1,6 +1,11 @@
-import { circuitFigure, planFigure, trayFigure } from './plan.ts';
+import { boundFigure, circuitFigure, planFigure, trayFigure } from './plan.ts';
 
-const FIGURES = { 'plan-lines': planFigure, 'tray-layout': trayFigure, circuits: circuitFigure };
+const FIGURES = {
+  'plan-lines': planFigure,
+  'tray-layout': trayFigure,
+  'tray-bound': boundFigure,
+  circuits: circuitFigure,
+};
 
 const wanted = process.argv.slice(2);
 let missed = false;

@@ -5,6 +5,7 @@ import { TextInput } from 'react-native-paper';
 import {
   type Air,
   type InstrumentEntry,
+  clockOf,
   countedTemperature,
   parsePressure,
   parseTemperature,
@@ -19,11 +20,16 @@ import { Txt } from '@/ui/Txt';
 import { AtClosure, type Closeup } from './AtClosure';
 import { NamePanel } from './NamePanel';
 import { useArc } from './useArc';
+import { TimerBar } from './TimerBar';
 import { logInstrument } from './useStation';
+import { useTimers } from './useTimers';
 import { usePerson } from '@/data/storage';
 
 /** Whether the arc is to be checked and why; the check, round by round. */
 export const ArcPage = () => <AtClosure>{(at) => <ArcCheck {...at} />}</AtClosure>;
+
+/** How long a cold splicer and its heater stand before the first arc, s; set by us. */
+const WARM_UP = 300;
 
 type ArcRound = Extract<InstrumentEntry, { kind: 'arc check' }>;
 
@@ -37,6 +43,7 @@ function ArcCheck({ closure, base, station, setup }: Closeup) {
   const { project } = useProjectView();
   const router = useRouter();
   const [person] = usePerson();
+  const timers = useTimers();
   const { splicer, kept, cleaver } = setup;
   const last = station.records.findLast((record) => record.splicerId === splicer?.id);
   const lastTemperature = last ? countedTemperature(last) : null;
@@ -210,9 +217,15 @@ function ArcCheck({ closure, base, station, setup }: Closeup) {
         </View>
       )}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        <Press
+          label={`Warm-up ${clockOf(WARM_UP)}`}
+          icon="timer-outline"
+          onPress={() => timers.start('warm-up', splicer.name, WARM_UP)}
+        />
         <Press label="Electrodes replaced" onPress={() => void tend('electrodes')} />
         {cleaver ? <Press label="Blade turned" onPress={() => void tend('blade')} /> : null}
       </View>
+      <TimerBar timers={timers} heat={null} />
       <Txt kind="name" heading={2}>
         Checks so far
       </Txt>

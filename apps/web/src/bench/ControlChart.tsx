@@ -9,9 +9,13 @@ const HEIGHT = 150;
 const SHOWN = 60;
 
 /** How a series is said in a word. */
-export function wordOf({ chart }: HealthSeries): 'steady' | 'rising' | 'falling' | 'too few yet' {
+export function wordOf({
+  chart,
+}: HealthSeries): 'steady' | 'rising' | 'falling' | 'jumped' | 'too few yet' {
   const last = chart?.points.at(-1);
   if (!last) return 'too few yet';
+  // One figure far out takes the running mean with it: only the next ones make it a rise.
+  if (last.single === 'above' && chart?.points.at(-2)?.running !== 'above') return 'jumped';
   return last.running === 'above' ? 'rising' : last.running === 'below' ? 'falling' : 'steady';
 }
 

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { type ArcStanding } from '@cordel/core';
 import { Press } from '@/ui/Press';
+import { useInks } from '@/ui/theme';
 import type { Setup } from './useSetup';
 import type { Station } from './useStation';
 
@@ -38,31 +39,35 @@ export function StationStrip({
       : `Splicer: ${station.live ? 'live' : 'no line'}`;
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}>
-      <Press
-        label={splicerWords}
-        look={warnings.length > 0 ? 'next' : 'plain'}
-        textSize={15}
-        style={{ flexGrow: 1, paddingHorizontal: 4, flexBasis: 0 }}
-        onPress={() => go('setup')}
-      />
+      <Chip label={splicerWords} off={warnings.length > 0} onPress={() => go('setup')} />
       {arc ? (
-        <Press
-          label={arcWords(arc)}
-          look={arc.state === 'due' ? 'next' : 'plain'}
-          textSize={15}
-          style={{ flexGrow: 1, paddingHorizontal: 4, flexBasis: 0 }}
-          onPress={() => go('arc')}
-        />
+        <Chip label={arcWords(arc)} off={arc.state === 'due'} onPress={() => go('arc')} />
       ) : null}
       {splicer ? (
-        <Press
+        <Chip
           label={trouble > 0 ? `Charts: ${trouble} off` : 'Charts: steady'}
-          look={trouble > 0 ? 'next' : 'plain'}
-          textSize={15}
-          style={{ flexGrow: 1, paddingHorizontal: 4, flexBasis: 0 }}
+          off={trouble > 0}
           onPress={() => go('charts')}
         />
       ) : null}
     </View>
+  );
+}
+
+/** How one thing stands; what wants looking at has a heavy border and a mark, the next step alone is filled. */
+function Chip({ label, off, onPress }: { label: string; off: boolean; onPress(): void }) {
+  const inks = useInks();
+  return (
+    <Press
+      label={off ? `! ${label}` : label}
+      textSize={15}
+      onPress={onPress}
+      style={{
+        flexGrow: 1,
+        flexBasis: 0,
+        paddingHorizontal: 4,
+        ...(off ? { borderColor: inks.accent, borderWidth: 4 } : {}),
+      }}
+    />
   );
 }

@@ -13,7 +13,7 @@ import type { BenchSplice } from './benchSplices';
 import type { Station } from './useStation';
 
 /** What the mode fields of a splice's two fibers cost at least, thousandths of a dB, as far as reels say. */
-export function floorOf(splice: BenchSplice, view: ProjectView): number {
+function floorOf(splice: BenchSplice, view: ProjectView): number {
   const [a, b] = [view.cable(splice.cableA), view.cable(splice.cableB)];
   const mfdA = a ? modeFieldOf(a.glass) : null;
   const mfdB = b ? modeFieldOf(b.glass) : null;

@@ -36,7 +36,7 @@ const NONE: KeptSetup = {
 };
 
 /** What the plan says of the joint in hand. */
-export function needsOf(splices: readonly BenchSplice[], view: ProjectView): JointNeeds {
+function needsOf(splices: readonly BenchSplice[], view: ProjectView): JointNeeds {
   const first = splices[0];
   const cables = first ? [view.cable(first.cableA), view.cable(first.cableB)] : [];
   const glass = cables.map((cable) => (cable ? fiberKindOf(cable.glass) : 'single-mode'));

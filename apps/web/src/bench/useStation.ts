@@ -29,6 +29,16 @@ const pendingOf = <Entry>(writes: readonly Write[], path: string): Entry[] =>
     .filter((write) => write.state === 'waiting' && write.path === path)
     .flatMap((write) => (write.body as { entries: Entry[] }).entries);
 
+/** What splicers recorded in a project, as it was read; {@link useStation} keeps it live. */
+export const useSplicerRecords = (projectId: string, enabled = true) =>
+  useQuery({
+    queryKey: ['records', projectId],
+    queryFn: () => read<ReceivedRecord[]>(`/api/projects/${projectId}/splicer-records`),
+    // The stream keeps them up to date.
+    staleTime: Infinity,
+    enabled,
+  });
+
 /**
  * The instruments of a project, what was done to them and what splicers recorded: as the server has it,
  * with what waits to be sent, and live by the stream.
@@ -40,12 +50,7 @@ export function useStation(projectId: string) {
     queryKey: ['bench', projectId],
     queryFn: () => read<Held>(`/api/projects/${projectId}/bench`),
   });
-  const records = useQuery({
-    queryKey: ['records', projectId],
-    queryFn: () => read<ReceivedRecord[]>(`/api/projects/${projectId}/splicer-records`),
-    // The stream keeps them up to date.
-    staleTime: Infinity,
-  });
+  const records = useSplicerRecords(projectId);
   const live = useStream(projectId, records.isSuccess);
   const held = query.data ?? NOTHING;
   const list = records.data ?? NO_RECORDS;

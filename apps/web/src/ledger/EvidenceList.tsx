@@ -1,6 +1,8 @@
 import { View } from 'react-native';
-import { type Evidence, formatLoss } from '@cordel/core';
+import { type Evidence, type ReceivedRecord, formatLoss, worstCleave } from '@cordel/core';
 import { recordEvidence, takeBack } from '@/bench/record';
+import { useSplicerRecords } from '@/bench/useStation';
+import { useProjectView } from '@/projects/context';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 import { useInks } from '@/ui/theme';
@@ -10,6 +12,9 @@ import { useRecordLevel } from './useRecordLevel';
 export function EvidenceList({ evidence }: { evidence: readonly Evidence[] }) {
   const inks = useInks();
   const level = useRecordLevel();
+  const { project } = useProjectView();
+  const byItself = evidence.some((entry) => entry.type === 'attempt' && entry.recordId !== null);
+  const records = useSplicerRecords(project.id, byItself).data;
   const superseded = new Map<string, Evidence>();
   for (const entry of evidence)
     if (entry.type !== 'ruling' && entry.supersedes) superseded.set(entry.supersedes, entry);
@@ -39,6 +44,14 @@ export function EvidenceList({ evidence }: { evidence: readonly Evidence[] }) {
               <Txt style={over ? { textDecorationLine: 'line-through' } : undefined}>
                 {entryWords(entry, tries)}
               </Txt>
+              {entry.type === 'attempt' && entry.recordId !== null ? (
+                <Txt kind="small">
+                  {recordWords(
+                    records?.find(({ id }) => id === entry.recordId),
+                    entry.recordPosition,
+                  )}
+                </Txt>
+              ) : null}
               <Txt kind="small" ink="ink2">
                 {`${new Date(entry.at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })} · ${entry.by}${over ? ` · taken back: ${over.why ?? ''}` : ''}`}
               </Txt>
@@ -60,6 +73,23 @@ export function EvidenceList({ evidence }: { evidence: readonly Evidence[] }) {
       })}
     </View>
   );
+}
+
+/** What the splicer recorded with a try, in a line. */
+function recordWords(record: ReceivedRecord | undefined, position: number | null): string {
+  if (!record) return 'By the splicer’s record.';
+  const fiber = record.fibers.find((seen) => seen.position === position);
+  const cleave = fiber ? worstCleave(fiber) : null;
+  return [
+    `By the splicer’s record number ${record.number}`,
+    record.fibers.length > 1 ? `place ${position}` : '',
+    cleave === null ? '' : `cleave ${cleave.toFixed(1)}°`,
+    fiber?.offset == null ? '' : `offset ${fiber.offset.toFixed(1)} um`,
+    record.tension === null ? '' : `tension test ${record.tension}`,
+    `${record.arcs} arcs`,
+  ]
+    .filter(Boolean)
+    .join(' · ');
 }
 
 function entryWords(entry: Evidence, tries: readonly Evidence[]): string {

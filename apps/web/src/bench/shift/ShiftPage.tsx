@@ -82,17 +82,11 @@ function Shift({ closureId, name }: { closureId: string; name: string }) {
   const shift = useShift(closureId);
   const { work, draft, change, open, units, pace, setting, planned } = shift;
   const [editing, setEditing] = useState(false);
-  // Planned from a moment that stays while its plan is in sight.
-  const [begins, setBegins] = useState(() => Date.now());
-  const start = draft.start === null ? begins : Date.parse(draft.start);
+  const start = planned.state === 'none' ? 0 : planned.began;
   if (!work.data) return <Waiting error={work.error} />;
   if (units.length === 0)
     return <Empty title="Nothing left to splice here">Choose another closure.</Empty>;
   const set = (part: Partial<ShiftSetting>) => change({ setting: { ...draft.setting, ...part } });
-  const plan = () => {
-    setBegins(Date.now());
-    void shift.start(setting, units);
-  };
   const ends = new Date(start + draft.setting.window * 60_000);
   return (
     <View style={{ gap: 14 }}>
@@ -178,7 +172,7 @@ function Shift({ closureId, name }: { closureId: string; name: string }) {
         <Press
           label={planned.state === 'done' ? 'Plan again' : 'Plan it'}
           look="next"
-          onPress={plan}
+          onPress={() => void shift.start(setting, units)}
         />
       )}
       {planned.state === 'done' ? (
@@ -210,7 +204,7 @@ function Shift({ closureId, name }: { closureId: string; name: string }) {
                   `cordel.shift.end.${project.id}`,
                   new Date(Date.now() + draft.setting.window * 60_000).toISOString(),
                 );
-                setBegins(Date.now());
+                void shift.start(setting, units);
               }}
             />
           </View>

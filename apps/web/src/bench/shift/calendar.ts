@@ -1,4 +1,4 @@
-import ical from 'ical-generator';
+import ICAL from 'ical.js';
 import type { ShiftOutcome, ShiftSetting, Timeline } from '@cordel/core';
 
 interface CalendarTask {
@@ -12,25 +12,23 @@ interface CalendarTask {
 }
 
 /** The planned shift as iCalendar (RFC 5545): window, tubes, breaks and the last moments to begin one. */
-export function shiftCalendar({
-  closure,
-  start,
-  setting,
-  outcome,
-  timeline,
-  now,
-}: CalendarTask): string {
-  const calendar = ical({ name: `Splicing at ${closure}`, prodId: '//Cordel//Shift//EN' });
+export function shiftCalendar(task: CalendarTask): string {
+  const { closure, start, setting, outcome, timeline, now } = task;
+  const calendar = new ICAL.Component('vcalendar');
+  calendar.updatePropertyWithValue('prodid', '-//Cordel//Shift//EN');
+  calendar.updatePropertyWithValue('version', '2.0');
   const at = (seconds: number) => new Date(start + Math.round(seconds) * 1000);
-  const add = (id: string, summary: string, from: number, to: number, description = '') =>
-    calendar.createEvent({
-      id: `${start}-${id}@cordel`,
-      stamp: new Date(now),
-      start: at(from),
-      end: at(to),
-      summary,
-      ...(description ? { description } : {}),
-    });
+  const add = (id: string, summary: string, from: number, to: number, description = '') => {
+    const component = new ICAL.Component('vevent');
+    const event = new ICAL.Event(component);
+    event.uid = `${start}-${id}@cordel`;
+    event.summary = summary;
+    event.startDate = ICAL.Time.fromJSDate(at(from), true);
+    event.endDate = ICAL.Time.fromJSDate(at(to), true);
+    if (description !== '') event.description = description;
+    component.updatePropertyWithValue('dtstamp', ICAL.Time.fromJSDate(new Date(now), true));
+    calendar.addSubcomponent(component);
+  };
   add(
     'window',
     `Splicing window: ${closure}`,
@@ -44,7 +42,8 @@ export function shiftCalendar({
   setting.breaks.forEach(({ at: from, length }, index) =>
     add(`break-${index}`, 'Break', from * 60, (from + length) * 60),
   );
-  for (const { label, at: last } of outcome.lastStart)
-    if (last > 0) add(`last-${label}`, `Last safe moment to begin ${label}`, last, last + 300);
-  return calendar.toString();
+  outcome.lastStart.forEach(({ label, at: last }, index) => {
+    if (last > 0) add(`last-${index}`, `Last safe moment to begin ${label}`, last, last + 300);
+  });
+  return `${calendar.toString()}\r\n`;
 }

@@ -15,16 +15,14 @@ import { useProjectView } from '@/projects/context';
 import { benchSplices } from '../benchSplices';
 import type { ShiftAnswer, ShiftPlanner } from './shift.worker';
 
-/** A shift as it is typed: the setting, and when it begins. */
+/** A shift as it is typed. */
 export interface ShiftDraft {
   setting: ShiftSetting;
-  /** ISO; null for now. */
-  start: string | null;
   /** Whether times of hands follow the pace of this shift. */
   learn: boolean;
 }
 
-const USUAL: ShiftDraft = { setting: USUAL_SHIFT, start: null, learn: true };
+const USUAL: ShiftDraft = { setting: USUAL_SHIFT, learn: true };
 
 function readDraft(text: string): ShiftDraft {
   try {
@@ -71,6 +69,15 @@ export function useShift(closureId: string) {
     [draft, pace, policy],
   );
   const plan = usePlanner();
+  const { planned, start } = plan;
+  // A plan in sight follows the work: what is kept at the Bench changes what is left and the pace.
+  const left = `${open.length} ${pace.seen}`;
+  const plannedFor = useRef(left);
+  useEffect(() => {
+    if (plannedFor.current === left || planned.state === 'running') return;
+    plannedFor.current = left;
+    if (planned.state === 'done') void start(setting, units);
+  }, [left, planned.state, start, setting, units]);
   return { work, draft, change, open, units, pace, setting, ...plan };
 }
 
@@ -99,8 +106,9 @@ function paceOf(splices: ReturnType<typeof benchSplices>, setting: ShiftSetting)
 
 type PlanState =
   | { state: 'none' }
-  | { state: 'running'; share: number; outcome: ShiftOutcome | null }
-  | { state: 'done'; answer: ShiftAnswer };
+  /** `began`: ms since 1970 at which the planned work begins. */
+  | { state: 'running'; began: number; share: number; outcome: ShiftOutcome | null }
+  | { state: 'done'; began: number; answer: ShiftAnswer };
 
 function usePlanner() {
   const [worker] = useState(() => new Worker(new URL('./shift.worker', import.meta.url)));
@@ -110,15 +118,17 @@ function usePlanner() {
   useEffect(() => () => worker.terminate(), [worker]);
   const start = async (setting: ShiftSetting, units: ReturnType<typeof shiftUnits>) => {
     const own = ++run.current;
-    setPlanned({ state: 'running', share: 0, outcome: null });
+    const began = Date.now();
+    setPlanned({ state: 'running', began, share: 0, outcome: null });
     const answer = await planner.plan(
       setting,
       units,
       proxy((share: number, outcome: ShiftOutcome) => {
-        if (own === run.current) setPlanned({ state: 'running', share, outcome });
+        if (own === run.current) setPlanned({ state: 'running', began, share, outcome });
       }),
     );
-    if (own === run.current) setPlanned(answer ? { state: 'done', answer } : { state: 'none' });
+    if (own === run.current)
+      setPlanned(answer ? { state: 'done', began, answer } : { state: 'none' });
   };
   const stop = () => {
     run.current++;

@@ -182,6 +182,56 @@ export async function readApi<Answer>(server: Server, path: string): Promise<Ans
   return (await response.json()) as Answer;
 }
 
+/** Writes to the API as any client may, and fails where it is not taken. */
+export async function writeApi(
+  server: Server,
+  method: 'PUT' | 'POST',
+  path: string,
+  body: unknown,
+): Promise<void> {
+  const response = await fetch(`${server.url}/api${path}`, {
+    method,
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+  });
+  if (!response.ok) throw new Error(`${path}: ${response.status} ${await response.text()}`);
+}
+
+let made = 0;
+
+/** An id as clients make them. */
+export function newId(): string {
+  const time = Date.now().toString(16).padStart(12, '0');
+  return `${time.slice(0, 8)}-${time.slice(8)}-7000-8000-${(++made).toString(16).padStart(12, '0')}`;
+}
+
+const LIST_TITLES = 'closure,tray,slot,cable A,fiber A,cable B,fiber B,method';
+
+/** Makes a project with the demo's settings, cables by name, and the splices of a list. */
+export async function makeProject(
+  server: Server,
+  name: string,
+  makeUps: Record<string, object>,
+  rows: readonly string[],
+): Promise<string> {
+  const [demo] = await readApi<{ id: string }[]>(server, '/projects');
+  const { project } = await readApi<{ project: object }>(server, `/projects/${demo!.id}`);
+  const projectId = newId();
+  await writeApi(server, 'PUT', `/projects/${projectId}`, { ...project, id: projectId, name });
+  for (const [cable, makeUp] of Object.entries(makeUps)) {
+    const id = newId();
+    const record = { id, projectId, name: cable, makeUp, schemeId: 'tia-598' };
+    await writeApi(server, 'PUT', `/cables/${id}`, record);
+  }
+  await writeApi(server, 'POST', `/projects/${projectId}/splice-list`, {
+    importId: newId(),
+    text: [LIST_TITLES, ...rows].join('\r\n'),
+    match: { closure: 0, tray: 1, slot: 2, cableA: 3, fiberA: 4, cableB: 5, fiberB: 6, method: 7 },
+    cables: [],
+  });
+  return projectId;
+}
+
 /** Chooses a file made of bytes in the browser's file chooser. */
 export async function chooseFile(page: Page, key: string, path: string): Promise<void> {
   const [chooser] = await Promise.all([page.waitForFileChooser(), press(page, key)]);

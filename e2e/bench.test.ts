@@ -8,6 +8,8 @@ import {
   type Server,
   chooseFile,
   fill,
+  makeProject,
+  newId,
   newPerson,
   press,
   pressText,
@@ -18,6 +20,7 @@ import {
   startBrowser,
   startServer,
   storyteller,
+  writeApi,
 } from './app.ts';
 
 jest.setTimeout(120_000);
@@ -30,29 +33,11 @@ let closureId: string;
 const page = () => tech.page;
 
 const LIST = [
-  'closure,tray,slot,cable A,fiber A,cable B,fiber B,method',
   ...Array.from({ length: 10 }, (_, at) => `Ford pit,1,${at + 1},A,${at + 1},B,${at + 1},single`),
   'Ford pit,1,11,B,11,D,1,single',
   ...Array.from({ length: 12 }, (_, at) => `Ford pit,2,1,Q,${at + 1},R,${at + 1},ribbon`),
   ...Array.from({ length: 12 }, (_, at) => `Ford pit,2,2,A,${at + 13},B,${at + 13},ribbon`),
-].join('\r\n');
-
-const uuid = (() => {
-  let count = 0;
-  return () => {
-    const time = Date.now().toString(16).padStart(12, '0');
-    return `${time.slice(0, 8)}-${time.slice(8)}-7000-8000-${(++count).toString(16).padStart(12, '0')}`;
-  };
-})();
-
-async function write(method: string, path: string, body: unknown): Promise<void> {
-  const response = await fetch(`${server.url}/api${path}`, {
-    method,
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(body),
-  });
-  if (!response.ok) throw new Error(`${path}: ${await response.text()}`);
-}
+];
 
 interface Row {
   id: string;
@@ -86,7 +71,7 @@ const records = () => readApi<Record[]>(server, `/projects/${projectId}/splicer-
 
 /** A record as another splicer's line would bring it. */
 const recordOf = (number: number, estimateMdb: number, part: object = {}) => ({
-  id: uuid(),
+  id: newId(),
   projectId,
   splicerId: 'single-splicer',
   number,
@@ -116,7 +101,7 @@ const recordOf = (number: number, estimateMdb: number, part: object = {}) => ({
   ...part,
 });
 const bring = (...list: unknown[]) =>
-  write('POST', `/projects/${projectId}/splicer-records`, { records: list });
+  writeApi(server, 'POST', `/projects/${projectId}/splicer-records`, { records: list });
 
 const shown = (on: Page) => on.evaluate(() => document.body.innerText.replace(/\s+/g, ' '));
 
@@ -144,10 +129,6 @@ async function spliceAsAdvised(on: Page, place: string): Promise<void> {
 
 beforeAll(async () => {
   [server, browser] = await Promise.all([startServer({ demo: true }), startBrowser()]);
-  const [demo] = await readApi<{ id: string }[]>(server, '/projects');
-  const { project } = await readApi<{ project: object }>(server, `/projects/${demo!.id}`);
-  projectId = uuid();
-  await write('PUT', `/projects/${projectId}`, { ...project, id: projectId, name: 'Ford line' });
   const makeUps = {
     A: { kind: 'loose-tube', tubes: 2, fibersPerTube: 12 },
     B: { kind: 'loose-tube', tubes: 2, fibersPerTube: 12 },
@@ -155,26 +136,7 @@ beforeAll(async () => {
     R: { kind: 'ribbon', ribbons: 1 },
     D: { kind: 'drop', fibers: 4 },
   };
-  for (const [name, makeUp] of Object.entries(makeUps)) {
-    const id = uuid();
-    await write('PUT', `/cables/${id}`, { id, projectId, name, makeUp, schemeId: 'tia-598' });
-  }
-  const match = {
-    closure: 0,
-    tray: 1,
-    slot: 2,
-    cableA: 3,
-    fiberA: 4,
-    cableB: 5,
-    fiberB: 6,
-    method: 7,
-  };
-  await write('POST', `/projects/${projectId}/splice-list`, {
-    importId: uuid(),
-    text: LIST,
-    match,
-    cables: [],
-  });
+  projectId = await makeProject(server, 'Ford line', makeUps, LIST);
   const { closures } = await readApi<{ closures: { id: string }[] }>(
     server,
     `/projects/${projectId}`,
@@ -401,7 +363,7 @@ describe('records that are not as they should be', () => {
     const record = recordOf(9004, 20);
     await bring(record);
     await sees(page(), 'Splicer’s number 9004');
-    await bring({ ...record, id: uuid() });
+    await bring({ ...record, id: newId() });
     await press(page(), 'Keep, next');
     await sees(page(), 'tray 7 slot 7');
     await bring(recordOf(9003, 20));
@@ -543,7 +505,7 @@ describe('seeing trouble, planning, practising', () => {
     const open = (await rows()).filter(({ half, tries }) => half === null && tries === 0);
     const began = Date.now() - 3 * 3_600_000;
     const entries = open.slice(0, 6).map((row, at) => {
-      const id = uuid();
+      const id = newId();
       return {
         type: 'attempt',
         id,
@@ -557,7 +519,7 @@ describe('seeing trouble, planning, practising', () => {
         why: null,
       };
     });
-    await write('POST', '/evidence', { entries });
+    await writeApi(server, 'POST', '/evidence', { entries });
     await sees(page(), 'Pace of this shift, from 5 sleeves: 36 % slower than set');
   });
 

@@ -1,5 +1,7 @@
 import {
   PHONE,
+  type Server,
+  makeProject,
   newPerson,
   press,
   readApi,
@@ -43,8 +45,8 @@ async function measure(): Promise<Figure[]> {
     const delays = await page.evaluate(send, `/api/projects/${project!.id}`, RECORDS, EVERY);
     const shown = delays.filter((delay) => delay >= 0).sort((a, b) => a - b);
     const late = shown[Math.floor(shown.length * 0.95)]!;
-    const night = await makeNight(server.url, project!.id);
-    await page.goto(`${server.url}/p/${night.projectId}/bench/shift`, {
+    const night = await makeNight(server);
+    await page.goto(`${server.url}/p/${night}/bench/shift`, {
       waitUntil: 'networkidle2',
     });
     await sees(page, 'Left here: 288 fibers');
@@ -69,56 +71,14 @@ async function measure(): Promise<Figure[]> {
 }
 
 /** A project with one closure of 288 singles still to make. */
-async function makeNight(url: string, demoId: string): Promise<{ projectId: string }> {
-  const write = async (method: string, path: string, body: unknown) => {
-    const response = await fetch(`${url}/api${path}`, {
-      method,
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(body),
-    });
-    if (!response.ok) throw new Error(`${path}: ${await response.text()}`);
-  };
-  let count = 0;
-  const id = () => `019da9e7-4800-7000-8000-${(++count).toString(16).padStart(12, '0')}`;
-  const { project } = (await (await fetch(`${url}/api/projects/${demoId}`)).json()) as {
-    project: object;
-  };
-  const projectId = id();
-  await write('PUT', `/projects/${projectId}`, { ...project, id: projectId, name: 'Long night' });
+function makeNight(server: Server): Promise<string> {
   const makeUp = { kind: 'loose-tube', tubes: 24, fibersPerTube: 12 };
-  for (const name of ['A', 'B']) {
-    const cable = id();
-    await write('PUT', `/cables/${cable}`, {
-      id: cable,
-      projectId,
-      name,
-      makeUp,
-      schemeId: 'tia-598',
-    });
-  }
   const rows = Array.from(
     { length: 288 },
     (_, at) =>
       `Ford pit,${Math.floor(at / 12) + 1},${(at % 12) + 1},A,${at + 1},B,${at + 1},single`,
   );
-  const text = ['closure,tray,slot,cable A,fiber A,cable B,fiber B,method', ...rows].join('\r\n');
-  const match = {
-    closure: 0,
-    tray: 1,
-    slot: 2,
-    cableA: 3,
-    fiberA: 4,
-    cableB: 5,
-    fiberB: 6,
-    method: 7,
-  };
-  await write('POST', `/projects/${projectId}/splice-list`, {
-    importId: id(),
-    text,
-    match,
-    cables: [],
-  });
-  return { projectId };
+  return makeProject(server, 'Long night', { A: makeUp, B: makeUp }, rows);
 }
 
 /** Sends records one after the other, and tells after how many ms each number stood on the screen; -1 for never. */

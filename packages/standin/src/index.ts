@@ -1,4 +1,5 @@
 export * from './night.ts';
+export * from './otdr.ts';
 export * from './practice.ts';
 export * from './random.ts';
 export * from './splicer.ts';

@@ -1,7 +1,5 @@
-import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { TextInput } from 'react-native-paper';
 import {
   type Air,
   type InstrumentEntry,
@@ -16,9 +14,11 @@ import { useProjectView } from '@/projects/context';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
+import { TextField } from '@/ui/TextField';
 import { Txt } from '@/ui/Txt';
 import { AtClosure, type Closeup } from './AtClosure';
 import { NamePanel } from './NamePanel';
+import { NeedsSplicer } from './NeedsSplicer';
 import { useArc } from './useArc';
 import { TimerBar } from './TimerBar';
 import { logInstrument } from './useStation';
@@ -41,7 +41,6 @@ const STATES = {
 
 function ArcCheck({ closure, base, station, setup }: Closeup) {
   const { project } = useProjectView();
-  const router = useRouter();
   const [person] = usePerson();
   const timers = useTimers();
   const { splicer, kept, cleaver } = setup;
@@ -71,14 +70,12 @@ function ArcCheck({ closure, base, station, setup }: Closeup) {
   if (person.trim() === '') return <NamePanel />;
   if (!splicer)
     return (
-      <Page title="Arc check" above={closure} back={base}>
-        <Txt>Choose the splicer first: the check belongs to it.</Txt>
-        <Press
-          label="Set up the splicer"
-          look="next"
-          onPress={() => router.replace(`${base}/setup` as never)}
-        />
-      </Page>
+      <NeedsSplicer
+        title="Arc check"
+        closure={closure}
+        base={base}
+        why="The check belongs to the splicer: choose it first."
+      />
     );
   const rounds = station.log.filter(
     (entry): entry is ArcRound => entry.kind === 'arc check' && entry.instrumentId === splicer.id,
@@ -160,19 +157,19 @@ function ArcCheck({ closure, base, station, setup }: Closeup) {
         Electrodes are hot after an arc and never touched with fingers. No solvent near the arc.
       </Txt>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
-        <Typed
+        <TextField
           label="Temperature"
           value={temperature}
           onChange={setTemperature}
           hint={hintOf(lastTemperature, 'C')}
         />
-        <Typed
+        <TextField
           label="Pressure or altitude"
           value={pressure}
           onChange={setPressure}
           hint={hintOf(last?.pressure ?? null, 'kPa')}
         />
-        <Typed
+        <TextField
           label="Humidity, %"
           value={humidity}
           onChange={setHumidity}
@@ -249,31 +246,3 @@ const airWords = ({ temperature, pressure }: Air): string =>
   [temperature === null ? '' : `${temperature} C`, pressure === null ? '' : `${pressure} kPa`]
     .filter(Boolean)
     .join(', ') || 'air not read';
-
-function Typed({
-  label,
-  value,
-  hint,
-  onChange,
-}: {
-  label: string;
-  value: string;
-  hint: string;
-  onChange(text: string): void;
-}) {
-  return (
-    <View style={{ flexGrow: 1, minWidth: 150 }}>
-      <TextInput
-        mode="outlined"
-        label={label}
-        aria-label={label}
-        value={value}
-        onChangeText={onChange}
-        outlineStyle={{ borderWidth: 2 }}
-      />
-      <Txt kind="small" ink="ink2">
-        {hint}
-      </Txt>
-    </View>
-  );
-}

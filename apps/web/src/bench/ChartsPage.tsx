@@ -1,11 +1,12 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { plural } from '@cordel/core';
-import { Empty, Notice } from '@/ui/Notice';
+import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 import { AtClosure, type Closeup } from './AtClosure';
+import { NeedsSplicer } from './NeedsSplicer';
 import { ControlChart, wordOf } from './ControlChart';
 import { useHealth } from './useHealth';
 
@@ -27,20 +28,12 @@ function Charts({ closure, base, station, setup, bench }: Closeup) {
   const { series, trouble } = useHealth(station, kept.splicerId, kept.cleaverId, bench.splices);
   if (!splicer)
     return (
-      <Page title="Charts" above={closure} back={base}>
-        <Empty
-          title="No splicer yet"
-          action={
-            <Press
-              label="Set up the splicer"
-              look="next"
-              onPress={() => router.replace(`${base}/setup` as never)}
-            />
-          }
-        >
-          Charts are drawn from what the splicer records.
-        </Empty>
-      </Page>
+      <NeedsSplicer
+        title="Charts"
+        closure={closure}
+        base={base}
+        why="Charts are drawn from what the splicer records."
+      />
     );
   // What is off comes first; steady places of ribbons fold into one line.
   const places = series.filter(({ key }) => key.startsWith('place '));

@@ -47,7 +47,7 @@ export function HeardLine({ records }: { records: readonly ReceivedRecord[] }) {
         : `${formatLoss(Math.max(...estimates))} dB`;
     return `number ${number} ${said}`;
   });
-  return <Txt kind="small" ink="ink2">{`Heard: ${words.join(' · ')}`}</Txt>;
+  return <Txt kind="small">{`Heard: ${words.join(' · ')}`}</Txt>;
 }
 
 /** The record in hand in a line: number, cleaves, offset, tension, and what of it is doubted. */

@@ -25,6 +25,7 @@ import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 import { pickFile } from '@/ui/pickFile';
 import { AtClosure, type Closeup } from './AtClosure';
+import { NeedsSplicer } from './NeedsSplicer';
 
 /** What a splicer stored, carried over in a file: columns matched, problems shown, all or nothing. */
 export const RecordsPage = () => <AtClosure>{(at) => <FromFile {...at} />}</AtClosure>;
@@ -80,14 +81,12 @@ function FromFile({ closure, base, setup }: Closeup) {
   };
   if (!splicer)
     return (
-      <Page title="Records from a file" above={closure} back={base}>
-        <Txt>Choose the splicer first: the records belong to it.</Txt>
-        <Press
-          label="Set up the splicer"
-          look="next"
-          onPress={() => router.replace(`${base}/setup` as never)}
-        />
-      </Page>
+      <NeedsSplicer
+        title="Records from a file"
+        closure={closure}
+        base={base}
+        why="The records belong to a splicer: choose it first."
+      />
     );
   return (
     <Page title="Records from a file" above={`${closure} · ${splicer.name}`} back={base}>

@@ -16,6 +16,7 @@ import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
+import { TextField } from '@/ui/TextField';
 import { Txt } from '@/ui/Txt';
 import { pickFile } from '@/ui/pickFile';
 import { saveFile } from '@/ui/saveFile';
@@ -152,12 +153,12 @@ function HardwareForm({ hardware, onDone }: { hardware: Hardware; onDone(): void
   };
   return (
     <Leaf style={{ gap: 12 }}>
-      <Text
+      <TextField
         label="Name of the hardware"
         value={draft.name}
         onChange={(name) => setDraft({ ...draft, name })}
       />
-      <Text
+      <TextField
         label="Where its figures come from"
         value={draft.source}
         onChange={(source) => setDraft({ ...draft, source })}
@@ -218,22 +219,3 @@ function HardwareForm({ hardware, onDone }: { hardware: Hardware; onDone(): void
     </Leaf>
   );
 }
-
-const Text = ({
-  label,
-  value,
-  onChange,
-}: {
-  label: string;
-  value: string;
-  onChange(text: string): void;
-}) => (
-  <TextInput
-    mode="outlined"
-    label={label}
-    aria-label={label}
-    value={value}
-    onChangeText={onChange}
-    outlineStyle={{ borderWidth: 2 }}
-  />
-);

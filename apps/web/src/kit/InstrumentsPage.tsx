@@ -10,6 +10,7 @@ import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
+import { TextField } from '@/ui/TextField';
 import { Txt } from '@/ui/Txt';
 
 const isBuiltIn = ({ id }: Instrument) => BUILT_IN_INSTRUMENTS.some((built) => built.id === id);
@@ -93,22 +94,8 @@ function InstrumentForm({ instrument, onDone }: { instrument: Instrument; onDone
   };
   return (
     <Leaf style={{ gap: 12 }}>
-      <TextInput
-        mode="outlined"
-        label="Name of the instrument"
-        aria-label="Name of the instrument"
-        value={name}
-        onChangeText={setName}
-        outlineStyle={{ borderWidth: 2 }}
-      />
-      <TextInput
-        mode="outlined"
-        label="Where its figures come from"
-        aria-label="Where its figures come from"
-        value={source}
-        onChangeText={setSource}
-        outlineStyle={{ borderWidth: 2 }}
-      />
+      <TextField label="Name of the instrument" value={name} onChange={setName} />
+      <TextField label="Where its figures come from" value={source} onChange={setSource} />
       <TextInput
         mode="outlined"
         multiline

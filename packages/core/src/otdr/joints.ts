@@ -1,0 +1,314 @@
+import { NOISE_BIN, type Noise, noiseAlong } from './noise.ts';
+import { Stretches, levelAt, varianceAt } from './stretches.ts';
+
+export type JointKind = 'splice' | 'reflection' | 'end';
+
+/** A place of a trace where its level changes. Places in samples. */
+export interface FoundJoint {
+  at: number;
+  kind: JointKind;
+  /** Loss in dB, a gain below zero, and its standard deviation; null at the end of the fiber. */
+  loss: number | null;
+  sigma: number | null;
+  /** Height of the peak over the level before it, dB; null without one. */
+  peak: number | null;
+}
+
+export interface FoundJoints {
+  joints: FoundJoint[];
+  /** Where the fiber ends; null where no end is seen. */
+  end: number | null;
+  /** Standard deviation of single samples near the start, dB. */
+  noise: number;
+}
+
+/**
+ * How much less two lines must leave over than one for a step to be one: with so many places to choose
+ * from, noise alone gets there in less than one trace of a hundred.
+ */
+const SURE = 30;
+/** A joint stays where its own step is so many of its deviations. */
+const OWN = 4.2;
+/** A rise of so many deviations, and of so many dB, is a reflection. */
+const PEAK = { deviations: 8, least: 0.3 };
+/** Noise of single samples over which there is no fiber any more, dB. */
+const FLOOR = 1.5;
+
+interface Peak {
+  at: number;
+  /** The sample after its dead zone. */
+  to: number;
+  height: number;
+}
+
+/**
+ * Finds the joints of a trace from its samples alone: noise as it grows, the end, reflections with their
+ * dead zones, then steps between straight stretches. A stretch is split where two lines leave over the
+ * least, again and again; then each joint is measured by weighted least squares over the whole stretch
+ * on either side, both lines taken to the joint.
+ * @param levels dB, one a sample
+ * @param pulse samples that a pulse covers
+ */
+export function findJoints(levels: Float32Array, pulse: number): FoundJoints {
+  const gap = Math.max(2, Math.round(pulse));
+  const noise = noiseAlong(levels);
+  const end = findEnd(levels, noise, gap);
+  const stop = end ?? levels.length;
+  const weights = new Float32Array(levels.length);
+  for (let at = 0; at < stop; at++) {
+    const deviation = noise.at(at);
+    weights[at] = 1 / (deviation * deviation);
+  }
+  const start = Math.min(stop, launchZone(levels, noise, gap, stop));
+  weights.fill(0, 0, start);
+  const peaks = findPeaks(levels, noise, gap, start, stop);
+  for (const { at, to } of peaks) weights.fill(0, at, Math.min(to, stop));
+  const stretches = new Stretches(levels, weights);
+  const steps: number[] = [];
+  const edges = [start, ...peaks.map(({ at }) => at), stop];
+  for (let index = 1; index < edges.length; index++) {
+    const from = index === 1 ? start : Math.min(stop, peaks[index - 2]!.to);
+    split(stretches, from, edges[index]!, gap, steps);
+  }
+  const joints = measured(stretches, steps, peaks, gap, start, stop);
+  if (end !== null) joints.push(endJoint(levels, noise, end, gap));
+  return { joints, end, noise: noise.at(start) };
+}
+
+/** Samples a line takes at least: steps closer than that are not told apart. */
+const roomOf = (gap: number): number => 2 * gap + 8;
+
+/** Places a stretch of this many samples is looked at while it is searched. */
+const LOOKS = 160;
+
+/** Splits a stretch where it has a step, and both parts again. */
+function split(stretches: Stretches, from: number, to: number, gap: number, steps: number[]): void {
+  const room = roomOf(gap);
+  if (to - from < 2 * room + gap) return;
+  const { at, gain } = searchSplit(stretches, from, to, gap, room);
+  if (gain < SURE) return;
+  steps.push(at);
+  split(stretches, from, at, gap, steps);
+  split(stretches, at + gap, to, gap, steps);
+}
+
+/** Where two lines through a stretch leave over the least: looked for coarsely, then sample by sample. */
+function searchSplit(
+  stretches: Stretches,
+  from: number,
+  to: number,
+  gap: number,
+  room: number,
+): { at: number; gain: number } {
+  const whole = stretches.leftOver(from, to);
+  const [first, last] = [from + room, to - room - gap];
+  const every = Math.max(1, Math.floor((to - from) / LOOKS));
+  const { at } = bestSplit(stretches, from, to, gap, whole, first, last, every);
+  const near: [number, number] = [Math.max(first, at - every), Math.min(last, at + every)];
+  return bestSplit(stretches, from, to, gap, whole, ...near, 1);
+}
+
+function bestSplit(
+  stretches: Stretches,
+  from: number,
+  to: number,
+  gap: number,
+  whole: number,
+  first: number,
+  last: number,
+  every: number,
+): { at: number; gain: number } {
+  let best = { at: first, gain: -Infinity };
+  for (let at = first; at <= last; at += every) {
+    const gain = stretches.gain(from, at, gap, to, whole);
+    if (gain > best.gain) best = { at, gain };
+  }
+  return best;
+}
+
+/** How often steps are moved to their places, for each moves its neighbours. */
+const ROUNDS = 3;
+
+interface Place {
+  at: number;
+  to: number;
+  peak: number | null;
+}
+
+/** Joints with their losses; those that are no step once their neighbours are known are left out. */
+function measured(
+  stretches: Stretches,
+  steps: readonly number[],
+  peaks: readonly Peak[],
+  gap: number,
+  start: number,
+  stop: number,
+): FoundJoint[] {
+  let places: Place[] = [
+    ...apart(steps, gap).map((at) => ({ at, to: at + gap, peak: null })),
+    ...peaks.map(({ at, to, height }) => ({ at, to, peak: height })),
+  ].sort((a, b) => a.at - b.at);
+  const measure = () =>
+    places.map((place, index) =>
+      jointAt(
+        stretches,
+        place,
+        index === 0 ? start : places[index - 1]!.to,
+        index + 1 < places.length ? places[index + 1]!.at : stop,
+      ),
+    );
+  for (let round = 0; round < ROUNDS; round++) {
+    places = settled(stretches, places, gap, start, stop);
+    for (let weak = weakestOf(measure()); weak >= 0; weak = weakestOf(measure()))
+      places.splice(weak, 1);
+  }
+  return measure();
+}
+
+/** Of steps that crowd together the first found, for it stood out most. */
+function apart(steps: readonly number[], gap: number): number[] {
+  const kept: number[] = [];
+  for (const at of steps)
+    if (kept.every((other) => Math.abs(other - at) > gap + roomOf(gap))) kept.push(at);
+  return kept;
+}
+
+/** The joint that is least of a step, if it is none; -1 where all stand. A reflection stands by its peak. */
+function weakestOf(joints: readonly FoundJoint[]): number {
+  let weakest = -1;
+  joints.forEach((joint, index) => {
+    if (joint.peak !== null || strength(joint) >= OWN) return;
+    if (weakest < 0 || strength(joint) < strength(joints[weakest]!)) weakest = index;
+  });
+  return weakest;
+}
+
+const strength = ({ loss, sigma }: FoundJoint): number => Math.abs(loss!) / sigma!;
+
+/** Moves each step to where it lies best between its neighbours, now that all are known. */
+function settled(
+  stretches: Stretches,
+  places: readonly Place[],
+  gap: number,
+  start: number,
+  stop: number,
+): Place[] {
+  const list = [...places];
+  list.forEach((place, index) => {
+    if (place.peak !== null) return;
+    const from = index === 0 ? start : list[index - 1]!.to;
+    const to = index + 1 < list.length ? list[index + 1]!.at : stop;
+    const whole = stretches.leftOver(from, to);
+    // Half way to its neighbours at most, so that two steps never fall into one place.
+    const room = roomOf(gap);
+    const first = Math.max(from + room, Math.ceil((from + place.at) / 2));
+    const last = Math.min(to - gap - room, Math.floor((place.at + to) / 2));
+    if (last <= first) return;
+    const every = Math.max(1, Math.floor((last - first) / 64));
+    const coarse = bestSplit(stretches, from, to, gap, whole, first, last, every);
+    const near = [Math.max(first, coarse.at - every), Math.min(last, coarse.at + every)] as const;
+    const { at } = bestSplit(stretches, from, to, gap, whole, near[0], near[1], 1);
+    list[index] = { ...place, at, to: at + gap };
+  });
+  return list;
+}
+
+function jointAt(stretches: Stretches, place: Place, from: number, to: number): FoundJoint {
+  const { at, peak } = place;
+  const kind = peak === null ? 'splice' : 'reflection';
+  if (at - from < 3 || to - place.to < 3) return { at, kind, loss: 0, sigma: Infinity, peak };
+  const before = stretches.line(from, at);
+  const after = stretches.line(place.to, to);
+  // The step is the same wherever both lines are read, but for their slopes: read it at the joint.
+  const loss = levelAt(before, at) - levelAt(after, at);
+  const sigma = Math.sqrt(varianceAt(before, at) + varianceAt(after, at));
+  return { at, kind, loss, sigma, peak };
+}
+
+/** The sample at which the fiber ends: from there on there is noise only. */
+function findEnd(levels: Float32Array, noise: Noise, gap: number): number | null {
+  const { bins } = noise;
+  let first = bins.length;
+  while (first > 0 && bins[first - 1]! > FLOOR) first--;
+  if (first === bins.length) return null;
+  // The drop lies somewhere before the first bin that is noise all over: bins are smoothed over their
+  // neighbours.
+  const from = Math.max(1, (first - 5) * NOISE_BIN);
+  const to = Math.min(levels.length - 1, (first + 2) * NOISE_BIN);
+  const calm = Math.max(0, from - 4 * NOISE_BIN);
+  let level = 0;
+  for (let at = calm; at < from; at++) level += levels[at]!;
+  level /= Math.max(1, from - calm);
+  const run = Math.max(4, gap);
+  for (let at = from; at + run < to; at++) {
+    const jump = levels[at]! - levels[at - 1]!;
+    const high = jump > Math.max(PEAK.least, PEAK.deviations * noise.at(calm));
+    let low = true;
+    for (let next = at; next < at + run && low; next++) low = levels[next]! < level - 2;
+    if (low) return at;
+    if (!high) continue;
+    // A peak at the end: noise follows it.
+    let after = 0;
+    const behind = Math.min(levels.length, at + 6 * run + 40);
+    for (let next = at + 3 * run; next < behind; next++) after += levels[next]!;
+    if (after / Math.max(1, behind - at - 3 * run) < level - 2) return at;
+  }
+  return first * NOISE_BIN < levels.length ? first * NOISE_BIN : null;
+}
+
+/** The first sample behind the launch: its peak, and the way back from it. */
+function launchZone(levels: Float32Array, noise: Noise, gap: number, stop: number): number {
+  const near = Math.min(stop, 4 * gap + 20);
+  const settle = Math.min(stop, near + 400);
+  if (settle - near < 40) return near;
+  let mean = 0;
+  for (let at = near; at < settle; at++) mean += levels[at]!;
+  mean /= settle - near;
+  const limit = mean + Math.max(0.5, 6 * noise.at(near));
+  let at = near;
+  while (at > 0 && levels[at - 1]! < limit) at--;
+  return Math.min(near, at + gap);
+}
+
+/** Reflections: rises far above the noise, each with a dead zone until the level is calm again. */
+function findPeaks(
+  levels: Float32Array,
+  noise: Noise,
+  gap: number,
+  start: number,
+  stop: number,
+): Peak[] {
+  const peaks: Peak[] = [];
+  let bar = 0;
+  for (let at = start + 2; at < stop; at++) {
+    if ((at & 63) === 0 || bar === 0)
+      bar = Math.max(PEAK.least, PEAK.deviations * noise.at(at) * Math.SQRT2);
+    const rise = levels[at]! - levels[at - 2]!;
+    if (rise < bar) continue;
+    const before = meanOf(levels, Math.max(start, at - 2 - 2 * gap), at - 1);
+    let top = levels[at]!;
+    let end = at;
+    const most = Math.min(stop, at + 6 * gap + 60);
+    while (end < most && levels[end]! > before + bar / 2) top = Math.max(top, levels[end++]!);
+    if (end - at < Math.max(2, gap / 3) && top < before + 2 * bar) continue;
+    peaks.push({ at: at - 1, to: Math.min(stop, end + 2 * gap + 3), height: top - before });
+    at = end + gap;
+  }
+  return peaks;
+}
+
+function meanOf(levels: Float32Array, from: number, to: number): number {
+  let sum = 0;
+  for (let at = from; at < to; at++) sum += levels[at]!;
+  return sum / Math.max(1, to - from);
+}
+
+function endJoint(levels: Float32Array, noise: Noise, end: number, gap: number): FoundJoint {
+  const before = meanOf(levels, Math.max(0, end - 4 * gap - 20), Math.max(1, end - 1));
+  let top = -Infinity;
+  for (let at = end; at < Math.min(levels.length, end + gap + 2); at++)
+    top = Math.max(top, levels[at]!);
+  const rise = top - before;
+  const peak = rise > Math.max(PEAK.least, PEAK.deviations * noise.at(end - 1)) ? rise : null;
+  return { at: end, kind: 'end', loss: null, sigma: null, peak };
+}

@@ -4,3 +4,5 @@ export * from './noise.ts';
 export * from './sor.ts';
 export * from './stretches.ts';
 export * from './write.ts';
+export * from './pair.ts';
+export * from './trace.ts';

@@ -159,7 +159,8 @@ class SorReader {
   private revision = 200;
 
   constructor(bytes: Uint8Array) {
-    this.bytes = bytes;
+    // A view of its own: slices of Node's buffers share memory, those of arrays do not.
+    this.bytes = new Uint8Array(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   }
 
   read(): SorFile {
@@ -177,8 +178,16 @@ class SorReader {
           continue;
         }
         this.warn(name, start, `the block stands at byte ${real}: a size in the Map is wrong.`);
-        if (real > at) blocks.push({ name: '', revision: 0, bytes: this.bytes.subarray(at, real) });
         if (real < at) continue;
+        // What lies between belongs to the block before, whose size is what lies.
+        const before = blocks.at(-1);
+        if (real > at && before) {
+          const from = at - before.bytes.length;
+          before.bytes = this.bytes.subarray(from, real);
+          const known = found.get(before.name);
+          if (known?.start === from) known.end = real;
+        } else if (real > at)
+          blocks.push({ name: '', revision: 0, bytes: this.bytes.subarray(at, real) });
         start = real;
         stop = start + size;
       }

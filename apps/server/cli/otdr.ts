@@ -1,0 +1,127 @@
+import { readFile, writeFile } from 'node:fs/promises';
+import {
+  type PlacedJoint,
+  type SorFile,
+  analyse,
+  copySor,
+  levelsOf,
+  metersOf,
+  pairJoints,
+  readSor,
+  spacingOf,
+} from '@cordel/core';
+
+/** Trace files on the command line: JSON on standard output, words on standard error. */
+const USAGE = `otdr dump FILE.sor | joints FILE.sor | pair A.sor B.sor | copy IN.sor OUT.sor`;
+
+class Usage extends Error {}
+
+async function open(path: string | undefined): Promise<SorFile> {
+  if (!path) throw new Usage(USAGE);
+  const read = readSor(await readFile(path));
+  if (!read.ok) throw new Error(`${path}: ${read.error}`);
+  for (const words of read.value.warnings) console.error(`${path}: ${words}`);
+  return read.value;
+}
+
+const rounded = (figure: number | null, digits: number): number | null =>
+  figure === null || !Number.isFinite(figure) ? null : Number(figure.toFixed(digits));
+
+function dump(file: SorFile): unknown {
+  const { fixed, general, keyEvents, data } = file;
+  const levels = levelsOf(data);
+  return {
+    revision: file.revision,
+    general,
+    supplier: file.supplier,
+    fixed: {
+      at: new Date(fixed.at * 1000).toISOString(),
+      groupIndex: fixed.groupIndex / 100_000,
+      wavelengthNm: fixed.wavelength / 10,
+      pulseWidthsNs: fixed.pulseWidthsNs,
+      sampleSpacingM: rounded(spacingOf(fixed), 6),
+      sampleCount: fixed.sampleCounts[0],
+      averages: fixed.averages,
+      rangeM: rounded(metersOf(fixed.range, fixed.groupIndex), 3),
+      backscatterDb: -fixed.backscatter / 10,
+      traceType: fixed.traceType,
+    },
+    events: (keyEvents?.events ?? []).map((event) => ({
+      number: event.number,
+      positionM: rounded(metersOf(event.time, fixed.groupIndex), 3),
+      lossDb: event.loss / 1000,
+      reflectanceDb: event.reflectance / 1000,
+      code: event.code,
+    })),
+    checksum: file.checksum,
+    samples: {
+      count: levels.length,
+      firstDb: rounded(levels[0]!, 3),
+      lastDb: rounded(levels.at(-1)!, 3),
+    },
+    warnings: file.warnings,
+  };
+}
+
+const placed = ({ position, loss, sigma, kind, peak }: PlacedJoint) => ({
+  positionM: rounded(position, 2),
+  lossDb: rounded(loss, 4),
+  lossSigmaDb: rounded(sigma, 4),
+  kind,
+  // Height of the peak: what it reflects follows from it, the pulse and the backscatter of the fiber.
+  peakDb: rounded(peak, 2),
+});
+
+/** Reflectance of a peak over the backscatter, dB, by the backscatter coefficient and the pulse. */
+function reflectanceOf(peak: number | null, { fixed }: SorFile): number | null {
+  if (peak === null) return null;
+  const backscatter = -fixed.backscatter / 10 + 10 * Math.log10(fixed.pulseWidthsNs[0]!);
+  return rounded(backscatter + 10 * Math.log10(10 ** (peak / 5) - 1), 1);
+}
+
+async function main([command, first, second]: string[]): Promise<unknown> {
+  if (command === 'dump') return dump(await open(first));
+  if (command === 'joints') {
+    const file = await open(first);
+    const { joints, end, noise } = analyse(file);
+    return {
+      joints: joints.map((joint) => ({
+        ...placed(joint),
+        reflectanceDb: reflectanceOf(joint.peak, file),
+      })),
+      endM: rounded(end, 2),
+      noiseDbAtStart: rounded(noise, 5),
+    };
+  }
+  if (command === 'pair') {
+    const [a, b] = [analyse(await open(first)), analyse(await open(second))];
+    const length = a.end ?? b.end;
+    if (length === null)
+      throw new Error(
+        'Neither trace sees the end of the fiber: they cannot be laid over each other.',
+      );
+    return {
+      joints: pairJoints(a.joints, b.joints, length).map((pair) => ({
+        positionFromAM: rounded(pair.position, 2),
+        forwardDb: rounded(pair.forward, 4),
+        backwardDb: rounded(pair.backward, 4),
+        meanDb: rounded(pair.mean, 4),
+        meanSigmaDb: rounded(pair.sigma, 4),
+      })),
+    };
+  }
+  if (command === 'copy' && second) {
+    const bytes = copySor(await open(first));
+    await writeFile(second, bytes);
+    return { bytes: bytes.length };
+  }
+  throw new Usage(USAGE);
+}
+
+main(process.argv.slice(2)).then(
+  (answer) => console.log(JSON.stringify(answer)),
+  (error: Error) => {
+    console.error(error.message);
+    process.exit(error instanceof Usage ? 2 : 1);
+  },
+);

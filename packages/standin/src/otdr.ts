@@ -38,6 +38,8 @@ export interface OtdrTask {
 
 /** Level of the backscatter at the start, below the strongest that fits, dB. */
 const START = 12;
+/** Reflectance of a straight cut end, dB: 4 % of the light, by Fresnel. */
+const GLASS_TO_AIR = -14;
 /** The strongest level that is stored: thousandths of a dB below it. */
 const LOWEST = 60;
 
@@ -54,6 +56,8 @@ export function shootTrace(task: OtdrTask): NewTrace {
   const pulse = ((task.pulseNs * 1e-9 * LIGHT) / index / 2 / spacing) | 0 || 1;
   const power = new Float64Array(samples);
   const end = Math.round(length / spacing);
+  // Backscatter of a pulse of 1 ns, and of this one.
+  const backscatter = -80 + 10 * Math.log10(task.pulseNs);
   const perSample = (task.attenuation * spacing) / 1000;
   const sorted = [...joints].sort((a, b) => a.position - b.position);
   const places = sorted.map(({ position }) => Math.round(position / spacing));
@@ -75,9 +79,10 @@ export function shootTrace(task: OtdrTask): NewTrace {
   sorted.forEach(({ reflectance }, joint) => {
     if (reflectance === null) return;
     const at = places[joint]!;
-    reflect(power, at, pulse, (power[at - 1] ?? 0) * 10 ** ((reflectance + 55) / 5));
+    reflect(power, at, pulse, (power[at - 1] ?? 0) * 10 ** ((reflectance - backscatter) / 10));
   });
-  if (end < samples) reflect(power, end, pulse, (power[end - 1] ?? 0) * 10 ** (18 / 5));
+  if (end < samples)
+    reflect(power, end, pulse, (power[end - 1] ?? 0) * 10 ** ((GLASS_TO_AIR - backscatter) / 10));
   const deviation = (task.noise * Math.LN10) / 5 / Math.sqrt(task.averages);
   const stored = new Uint16Array(samples);
   for (let at = 0; at < samples; at++) {

@@ -161,6 +161,7 @@ function measured(
     places = settled(stretches, places, gap, start, stop);
     for (let weak = weakestOf(measure()); weak >= 0; weak = weakestOf(measure()))
       places.splice(weak, 1);
+    places = merged(stretches, places, gap, start, stop);
   }
   return measure();
 }
@@ -171,6 +172,38 @@ function apart(steps: readonly number[], gap: number): number[] {
   for (const at of steps)
     if (kept.every((other) => Math.abs(other - at) > gap + roomOf(gap))) kept.push(at);
   return kept;
+}
+
+/**
+ * Two steps close together that one explains nearly as well are one: the first split of a long stretch
+ * may fall beside its joint, and the next one on its other side.
+ */
+function merged(
+  stretches: Stretches,
+  places: readonly Place[],
+  gap: number,
+  start: number,
+  stop: number,
+): Place[] {
+  const list = [...places];
+  for (let index = 0; index + 1 < list.length; index++) {
+    const [one, two] = [list[index]!, list[index + 1]!];
+    if (one.peak !== null || two.peak !== null) continue;
+    if (two.at - one.at > 2 * (gap + roomOf(gap))) continue;
+    const from = index === 0 ? start : list[index - 1]!.to;
+    const to = index + 2 < list.length ? list[index + 2]!.at : stop;
+    const whole = stretches.leftOver(from, to);
+    const [first, last] = [Math.max(from + 8, one.at - gap), Math.min(to - gap - 8, two.at + gap)];
+    const single = bestSplit(stretches, from, to, gap, whole, first, last, 1);
+    const both =
+      whole -
+      stretches.leftOver(from, one.at) -
+      stretches.leftOver(one.to, two.at) -
+      stretches.leftOver(two.to, to);
+    if (both - single.gain > SURE) continue;
+    list.splice(index, 2, { at: single.at, to: single.at + gap, peak: null });
+  }
+  return list;
 }
 
 /** The joint that is least of a step, if it is none; -1 where all stand. A reflection stands by its peak. */

@@ -1,0 +1,76 @@
+import { execFile } from 'node:child_process';
+import { mkdtemp, readFile, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { promisify } from 'node:util';
+import { writeSor } from '@cordel/core';
+import { shootTrace } from '@cordel/standin';
+
+const CLI = fileURLToPath(new URL('./otdr.ts', import.meta.url));
+const TSX = fileURLToPath(new URL('../../../node_modules/tsx/dist/cli.mjs', import.meta.url));
+const otdr = async (...args: string[]) =>
+  JSON.parse((await promisify(execFile)(process.execPath, [TSX, CLI, ...args])).stdout) as never;
+
+const shot = {
+  seed: 3,
+  cableId: 'A',
+  fiberId: '17',
+  from: 'Ford pit',
+  to: 'Mill',
+  wavelengthNm: 1550,
+  groupIndex: 146_820,
+  length: 12_000,
+  attenuation: 0.2,
+  joints: [{ position: 5000, step: 0.12, reflectance: null }],
+  pulseNs: 100,
+  spacing: 1,
+  samples: 16_000,
+  averages: 4,
+  noise: 0.01,
+  at: 1_777_000_000,
+};
+
+let folder: string;
+const path = (name: string) => join(folder, name);
+
+beforeAll(async () => {
+  folder = await mkdtemp(join(tmpdir(), 'cordel-otdr-'));
+  await writeFile(path('a.sor'), writeSor(shootTrace(shot)));
+  const back = [{ position: 7000, step: 0.08, reflectance: null }];
+  await writeFile(path('b.sor'), writeSor(shootTrace({ ...shot, seed: 4, joints: back })));
+});
+
+describe('trace files on the command line', () => {
+  it('dump: fields in usual units', async () => {
+    expect(await otdr('dump', path('a.sor'))).toMatchObject({
+      revision: 200,
+      general: { cableId: 'A', fiberId: '17', wavelengthNm: 1550, fromLocation: 'Ford pit' },
+      fixed: { groupIndex: 1.4682, pulseWidthsNs: [100], sampleSpacingM: 1, sampleCount: 16_000 },
+      events: [{ number: 1, positionM: expect.closeTo(5000, 0), lossDb: 0.12 }, { number: 2 }],
+      checksum: { ok: true },
+      samples: { count: 16_000 },
+    });
+  });
+
+  it('joints: from the samples; pair: both directions; copy: the same bytes', async () => {
+    expect(await otdr('joints', path('a.sor'))).toMatchObject({
+      joints: [
+        { positionM: expect.closeTo(5000, -1), lossDb: expect.closeTo(0.12, 2), kind: 'splice' },
+        { kind: 'end' },
+      ],
+      endM: expect.closeTo(12_000, 0),
+    });
+    expect(await otdr('pair', path('a.sor'), path('b.sor'))).toMatchObject({
+      joints: [{ positionFromAM: expect.closeTo(5000, -1), meanDb: expect.closeTo(0.1, 2) }],
+    });
+    await otdr('copy', path('a.sor'), path('c.sor'));
+    expect(Buffer.compare(await readFile(path('a.sor')), await readFile(path('c.sor')))).toBe(0);
+  });
+
+  it('says what is wrong, and with which file', async () => {
+    await writeFile(path('no.sor'), 'no trace');
+    await expect(otdr('dump', path('no.sor'))).rejects.toThrow(/no\.sor: Map, byte 0/);
+    await expect(otdr('fly')).rejects.toThrow(/dump FILE\.sor/);
+  });
+});

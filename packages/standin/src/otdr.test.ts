@@ -1,0 +1,136 @@
+import {
+  analyse,
+  findJoints,
+  jointLoss,
+  levelsOf,
+  oneWayExcess,
+  pairJoints,
+  readSor,
+  writeSor,
+} from '@cordel/core';
+import { type OtdrTask, type TrueJoint, shootTrace } from './otdr.ts';
+import { seeded } from './random.ts';
+
+const task = (part: Partial<OtdrTask> = {}): OtdrTask => ({
+  seed: 1,
+  cableId: 'A',
+  fiberId: '17',
+  from: 'Ford pit',
+  to: 'Mill',
+  wavelengthNm: 1550,
+  groupIndex: 146_820,
+  length: 27_500,
+  attenuation: 0.2,
+  joints: [],
+  pulseNs: 100,
+  spacing: 1,
+  samples: 30_000,
+  averages: 1,
+  noise: 0.01,
+  at: 1_777_000_000,
+  ...part,
+});
+
+/** Eight joints about 3 km apart, the fifth a reflection; steps of 0.05 to 0.2 dB, some gains. */
+function madeUp(seed: number): TrueJoint[] {
+  const random = seeded(seed * 7919 + 1);
+  return Array.from({ length: 8 }, (_, index) => ({
+    position: 2000 + index * 3000 + random.uniform() * 800,
+    step: (random.uniform() < 0.25 ? -1 : 1) * (0.05 + 0.15 * random.uniform()),
+    reflectance: index === 4 ? -45 : null,
+  }));
+}
+
+const levels = (shot: OtdrTask): Float32Array => {
+  const { samples } = shootTrace(shot);
+  return levelsOf({
+    runs: [{ count: samples.length, scale: 1000 }],
+    raw: samples,
+    said: samples.length,
+  });
+};
+
+const read = (shot: OtdrTask) => {
+  const file = readSor(writeSor(shootTrace(shot)));
+  if (!file.ok) throw new Error(file.error);
+  return analyse(file.value);
+};
+
+describe('joints found from the samples alone', () => {
+  it('all of eight in 40 traces, none that is not there, with the end', () => {
+    let squares = 0;
+    let bounds = 0;
+    for (let seed = 1; seed <= 40; seed++) {
+      const joints = madeUp(seed);
+      const found = findJoints(levels(task({ seed, joints })), 10);
+      expect(found.end).toBe(27_500);
+      const steps = found.joints.filter(({ kind }) => kind !== 'end');
+      expect(steps).toHaveLength(8);
+      expect(steps[4]!.kind).toBe('reflection');
+      let level = 0;
+      joints.forEach(({ position, step }, index) => {
+        expect(Math.abs(steps[index]!.at - position)).toBeLessThan(200);
+        // Noise has grown by then: the level fell by fiber and joints. The bound of free slopes on
+        // either side: s x sqrt(4/N1 + 4/N2), Cramer and Rao.
+        const noise = 0.01 * 10 ** (((0.2 * position) / 1000 + level) / 5);
+        const before = position - (joints[index - 1]?.position ?? 60);
+        const after = (joints[index + 1]?.position ?? 27_500) - position - 10;
+        squares += (steps[index]!.loss! - step) ** 2;
+        bounds += noise ** 2 * (4 / before + 4 / after);
+        level += step;
+      });
+    }
+    expect(Math.sqrt(squares / bounds)).toBeLessThan(1.15);
+  });
+
+  it('none on a fiber without, and none in noise alone', () => {
+    for (let seed = 1; seed <= 20; seed++)
+      expect(findJoints(levels(task({ seed })), 10).joints.map(({ kind }) => kind)).toEqual([
+        'end',
+      ]);
+    const dark = new Float32Array(5000).map(() => -30);
+    const random = seeded(9);
+    const noise = dark.map(() => -30 + 8 * random.normal());
+    expect(findJoints(noise, 10).joints.filter(({ kind }) => kind === 'splice')).toEqual([]);
+  });
+
+  it('the stated noise is the noise: it grows with distance and falls with averages', () => {
+    // At the start, to a tenth: it is taken over the first kilometer.
+    const noise = (averages: number) => findJoints(levels(task({ averages })), 10).noise;
+    expect(noise(1) / 0.01).toBeGreaterThan(0.95);
+    expect(noise(1) / 0.01).toBeLessThan(1.1);
+    expect(noise(1) / noise(4)).toBeCloseTo(2, 1);
+  });
+});
+
+describe('a fiber shot from both ends', () => {
+  it('the mean of both directions is the true loss; half their difference that of the mode fields', () => {
+    // 9.2 onto 8.6 um: 0.0197 dB by Marcuse, +-0.2929 dB one way; the gainer is no gain.
+    const loss = jointLoss({ mfdA: 9.2, mfdB: 8.6 });
+    const excess = oneWayExcess(9.2, 8.6);
+    const at = 9000;
+    const shot = task({ length: 20_000, samples: 24_000, noise: 0.004 });
+    const a = read({ ...shot, joints: [{ position: at, step: loss + excess, reflectance: null }] });
+    const b = read({
+      ...shot,
+      seed: 2,
+      joints: [{ position: 20_000 - at, step: loss - excess, reflectance: null }],
+    });
+    const [pair, ...more] = pairJoints(a.joints, b.joints, a.end!);
+    expect(more).toEqual([]);
+    expect(pair!.position).toBeCloseTo(at, -1);
+    expect(pair!.mean).toBeCloseTo(0.0197, 3);
+    expect((pair!.backward! - pair!.forward!) / 2).toBeCloseTo(0.2929, 3);
+    expect(Math.abs(pair!.mean! - loss)).toBeLessThan(4 * pair!.sigma!);
+  });
+
+  it('a joint that one direction does not show is kept, with what is missing', () => {
+    const shot = task({ length: 20_000, samples: 24_000 });
+    const a = read({ ...shot, joints: [{ position: 9000, step: 0.1, reflectance: null }] });
+    const b = read({ ...shot, seed: 2 });
+    expect(pairJoints(a.joints, b.joints, a.end!)).toEqual([
+      expect.objectContaining({ backward: null, mean: null, forward: expect.closeTo(0.1, 2) }),
+    ]);
+    expect(pairJoints(b.joints, a.joints, a.end!)[0]).toMatchObject({ forward: null });
+  });
+});

@@ -66,7 +66,7 @@ function AtTheBench({ work, mode }: { work: Work; mode: BenchMode }) {
   const timers = useTimers();
   const { splicerId, cleaverId } = setup.kept;
   const arc = useArc(station, splicerId);
-  const { trouble } = useHealth(station, splicerId, cleaverId, bench.splices);
+  const { series, trouble } = useHealth(station, splicerId, cleaverId, bench.splices);
   const secondsLeft = useShiftLeft(project.id);
   const [heated, setHeated] = useState<string | null>(null);
   const [skipping, setSkipping] = useState(false);
@@ -154,6 +154,7 @@ function AtTheBench({ work, mode }: { work: Work; mode: BenchMode }) {
           station={station}
           arc={arc}
           trouble={trouble.length}
+          charted={series.some(({ chart }) => chart)}
         />
       )}
       {bench.finished ? (
@@ -265,9 +266,6 @@ function InHand({ bench, setup, timers, records, advice, onSkip }: InHandProps) 
         </Txt>
         <Txt>{bench.mode === 'measure' ? `dB at ${bench.nm} nm` : 'dB estimate'}</Txt>
       </View>
-      {bench.record ? (
-        <RecordLine record={records.own.find(({ id }) => id === bench.record!.id)!} />
-      ) : null}
       {records.stopped ? (
         <StopNotice record={records.stopped} onDone={() => bench.change({ stopped: null })} />
       ) : null}
@@ -281,6 +279,9 @@ function InHand({ bench, setup, timers, records, advice, onSkip }: InHandProps) 
         </Notice>
       ) : null}
       {advice ? <AdviceLine advice={advice} /> : null}
+      {bench.record ? (
+        <RecordLine record={records.own.find(({ id }) => id === bench.record!.id)!} />
+      ) : null}
       {!measuring && advice && !bench.draft.sleeveOn ? (
         <Notice word="Sleeve on?" ink="accent">
           Tick it above: found after the heater it breaks a good splice.

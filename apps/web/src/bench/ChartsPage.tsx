@@ -41,11 +41,15 @@ function Charts({ closure, base, station, setup, bench }: Closeup) {
   const main = series.filter(({ key }) => !key.startsWith('place '));
   return (
     <Page title="Charts" above={`${closure} · ${splicer.name}`} back={base}>
-      {trouble.length === 0 ? (
+      {trouble.length > 0 ? null : series.some(({ chart }) => chart) ? (
         <Notice word="Steady." ink="green">
           Nothing to do: every running mean lies in its band.
         </Notice>
-      ) : null}
+      ) : (
+        <Notice word="Too early to say.">
+          The first twenty figures show what is usual for this splicer; then its charts begin.
+        </Notice>
+      )}
       {trouble.map(({ cause, words, next }) => (
         <View key={`${cause} ${words}`} style={{ gap: 4 }}>
           <Notice word={CAUSES[cause]} ink="accent" live>

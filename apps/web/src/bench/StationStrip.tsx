@@ -13,6 +13,9 @@ const arcWords = (arc: ArcStanding): string =>
       ? `Arc: in ${arc.arcsLeft}`
       : `Arc: ${arc.arcsLeft} left`;
 
+const chartWords = (trouble: number, charted: boolean): string =>
+  trouble > 0 ? `Charts: ${trouble} off` : charted ? 'Charts: steady' : 'Charts: too few';
+
 /** Splicer and arc in a row: how they stand, and the way to them. */
 export function StationStrip({
   base,
@@ -20,6 +23,7 @@ export function StationStrip({
   station,
   arc,
   trouble,
+  charted,
 }: {
   /** Path of this closure's Bench. */
   base: string;
@@ -28,6 +32,8 @@ export function StationStrip({
   arc: ArcStanding | null;
   /** How many troubles the charts show. */
   trouble: number;
+  /** Whether there are figures enough for any chart. */
+  charted: boolean;
 }) {
   const router = useRouter();
   const go = (path: string) => router.push(`${base}/${path}` as never);
@@ -44,11 +50,7 @@ export function StationStrip({
         <Chip label={arcWords(arc)} off={arc.state === 'due'} onPress={() => go('arc')} />
       ) : null}
       {splicer ? (
-        <Chip
-          label={trouble > 0 ? `Charts: ${trouble} off` : 'Charts: steady'}
-          off={trouble > 0}
-          onPress={() => go('charts')}
-        />
+        <Chip label={chartWords(trouble, charted)} off={trouble > 0} onPress={() => go('charts')} />
       ) : null}
     </View>
   );

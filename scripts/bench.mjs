@@ -10,7 +10,14 @@ const GROUPS = [
   },
   {
     file: 'packages/standin/bench/main.ts',
-    names: ['advice-single', 'advice-ribbon', 'shift-model', 'charts'],
+    names: [
+      'advice-single',
+      'advice-ribbon',
+      'shift-model',
+      'charts',
+      'trace-speed',
+      'joint-error',
+    ],
   },
   {
     file: 'apps/server/bench/main.ts',

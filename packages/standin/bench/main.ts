@@ -2,6 +2,7 @@ import { BUILT_IN_LIMITS, ShiftRuns, type ShiftUnit, USUAL_SHIFT, adviseRedo } f
 import { type NightCount, type NightSetting, type RedoRule, spliceNight } from '../src/night.ts';
 import { seeded } from '../src/random.ts';
 import { chartFigures } from './charts.ts';
+import { type TraceFigure, jointQuality, traceSpeed } from './traces.ts';
 
 const NIGHTS = 1000;
 
@@ -104,12 +105,19 @@ function charts(): boolean {
     .every(Boolean);
 }
 
+const printAll = (figures: readonly TraceFigure[]): boolean =>
+  figures
+    .map(({ name, ratio, limit, note }) => print(name, ratio, String(limit), ratio <= limit, note))
+    .every(Boolean);
+
 const limits = BUILT_IN_LIMITS[0]!;
 const FIGURES: Record<string, () => boolean> = {
   'advice-single': () => advice('advice-single', { joints: 144, fibers: 1, limits, unlike: 0.05 }),
   'advice-ribbon': () => advice('advice-ribbon', { joints: 24, fibers: 12, limits, unlike: 0.05 }),
   'shift-model': shiftModel,
   charts,
+  'trace-speed': () => printAll(traceSpeed()),
+  'joint-error': () => printAll(jointQuality(0.002)),
 };
 
 const wanted = process.argv.slice(2);

@@ -11,7 +11,12 @@ export class TraceError extends Error {
   }
 }
 
-const LATIN = new TextDecoder('latin1');
+/** Bytes as the format has them: one a character. */
+function latin(bytes: Uint8Array): string {
+  let text = '';
+  for (const byte of bytes) text += String.fromCharCode(byte);
+  return text;
+}
 
 /** Reads little-endian fields of one block, and never past its end. */
 export class Cursor {
@@ -61,7 +66,7 @@ export class Cursor {
   /** So many characters, without a zero at the end. */
   chars(count: number, what: string): string {
     const at = this.take(count, what);
-    return LATIN.decode(this.bytes.subarray(at, at + count)).replace(/\0+$/, '');
+    return latin(this.bytes.subarray(at, at + count)).replace(/\0+$/, '');
   }
 
   /** Characters up to a zero byte. */
@@ -69,7 +74,7 @@ export class Cursor {
     const zero = this.bytes.indexOf(0, this.at);
     if (zero < 0 || zero >= this.end)
       throw new TraceError(this.block, this.at, `its ${what} has no end.`);
-    const text = LATIN.decode(this.bytes.subarray(this.at, zero));
+    const text = latin(this.bytes.subarray(this.at, zero));
     this.at = zero + 1;
     return text;
   }

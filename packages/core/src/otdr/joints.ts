@@ -34,6 +34,15 @@ const PEAK = { deviations: 8, least: 0.3 };
 /** Noise of single samples over which there is no fiber any more, dB. */
 const FLOOR = 1.5;
 
+/** Kept from trace to trace: to ask for megabytes anew takes longer than to fill them. */
+let sumsRoom = new Float64Array(0);
+
+function roomOfSums(samples: number): Float64Array<ArrayBuffer> {
+  if (sumsRoom.length < Stretches.roomFor(samples))
+    sumsRoom = new Float64Array(Stretches.roomFor(samples));
+  return sumsRoom;
+}
+
 interface Peak {
   at: number;
   /** The sample after its dead zone. */
@@ -55,15 +64,18 @@ export function findJoints(levels: Float32Array, pulse: number): FoundJoints {
   const end = findEnd(levels, noise, gap);
   const stop = end ?? levels.length;
   const weights = new Float32Array(levels.length);
-  for (let at = 0; at < stop; at++) {
-    const deviation = noise.at(at);
-    weights[at] = 1 / (deviation * deviation);
-  }
+  noise.bins.forEach((deviation, bin) =>
+    weights.fill(
+      1 / (deviation * deviation),
+      Math.min(stop, bin * NOISE_BIN),
+      Math.min(stop, (bin + 1) * NOISE_BIN),
+    ),
+  );
   const start = Math.min(stop, launchZone(levels, noise, gap, stop));
   weights.fill(0, 0, start);
   const peaks = findPeaks(levels, noise, gap, start, stop);
   for (const { at, to } of peaks) weights.fill(0, at, Math.min(to, stop));
-  const stretches = new Stretches(levels, weights);
+  const stretches = new Stretches(levels.subarray(0, stop), weights, roomOfSums(stop));
   const steps: number[] = [];
   const edges = [start, ...peaks.map(({ at }) => at), stop];
   for (let index = 1; index < edges.length; index++) {
@@ -77,9 +89,6 @@ export function findJoints(levels: Float32Array, pulse: number): FoundJoints {
 
 /** Samples a line takes at least: steps closer than that are not told apart. */
 const roomOf = (gap: number): number => 2 * gap + 8;
-
-/** Places a stretch of this many samples is looked at while it is searched. */
-const LOOKS = 160;
 
 /** Splits a stretch where it has a step, and both parts again. */
 function split(stretches: Stretches, from: number, to: number, gap: number, steps: number[]): void {
@@ -102,7 +111,8 @@ function searchSplit(
 ): { at: number; gain: number } {
   const whole = stretches.leftOver(from, to);
   const [first, last] = [from + room, to - room - gap];
-  const every = Math.max(1, Math.floor((to - from) / LOOKS));
+  // Looks and closer looks are fewest when both are about as many.
+  const every = Math.max(1, Math.round(Math.sqrt((to - from) / 2)));
   const { at } = bestSplit(stretches, from, to, gap, whole, first, last, every);
   const near: [number, number] = [Math.max(first, at - every), Math.min(last, at + every)];
   return bestSplit(stretches, from, to, gap, whole, ...near, 1);
@@ -157,13 +167,90 @@ function measured(
         index + 1 < places.length ? places[index + 1]!.at : stop,
       ),
     );
-  for (let round = 0; round < ROUNDS; round++) {
-    places = settled(stretches, places, gap, start, stop);
+  const settle = () => (places = settled(stretches, places, gap, start, stop));
+  const dropWeak = () => {
     for (let weak = weakestOf(measure()); weak >= 0; weak = weakestOf(measure()))
       places.splice(weak, 1);
-    places = merged(stretches, places, gap, start, stop);
+  };
+  const near = gap + roomOf(gap);
+  for (let round = 0; round < ROUNDS; round++) {
+    if (round > 0) places = withMissed(stretches, places, gap, start, stop);
+    settle();
+    places = merged(stretches, places, gap, start, stop, 2 * near);
+    dropWeak();
+    settle();
   }
-  return measure();
+  places = merged(stretches, places, gap, start, stop, 16 * near);
+  settle();
+  dropWeak();
+  return measure().map((joint, index) => {
+    const from = index === 0 ? start : places[index - 1]!.to;
+    const to = index + 1 < places.length ? places[index + 1]!.at : stop;
+    return joint.peak === null ? spreadOut(stretches, joint, from, to, gap) : joint;
+  });
+}
+
+/** Places on either side at which a joint is tried, and how much less likely the last may be. */
+const TRIED = 48;
+const UNLIKELY = 14;
+
+/**
+ * The loss of a joint whose place is not known to the sample: the mean over all places it may lie at, each
+ * weighed by how likely it is. The best place alone would flatter the step, for noise helped to choose it.
+ */
+function spreadOut(
+  stretches: Stretches,
+  joint: FoundJoint,
+  from: number,
+  to: number,
+  gap: number,
+): FoundJoint {
+  const whole = stretches.leftOver(from, to);
+  const room = Math.min(roomOf(gap), Math.floor((to - from) / 4));
+  const top = stretches.gain(from, joint.at, gap, to, whole);
+  const sums = { weight: 0, at: 0, loss: 0, square: 0, variance: 0 };
+  const look = (at: number, width: number): boolean => {
+    const gain = stretches.gain(from, at, gap, to, whole);
+    const likely = Math.exp(Math.min(8, (gain - top) / 2));
+    const own = jointAt(stretches, { at, to: at + gap, peak: null }, from, to);
+    const weight = likely * width;
+    sums.weight += weight;
+    sums.at += weight * at;
+    sums.loss += weight * own.loss!;
+    sums.square += weight * own.loss! ** 2;
+    sums.variance += weight * own.sigma! ** 2;
+    return top - gain < UNLIKELY;
+  };
+  look(joint.at, 1);
+  for (const side of [-1, 1])
+    for (let tried = 1, off = 1; tried <= TRIED; tried++) {
+      // Far from the best place they are looked at more and more sparsely.
+      const width = 1 + (tried >> 3);
+      const at = joint.at + side * off;
+      if (at < from + room || at > to - gap - room || !look(at, width)) break;
+      off += width;
+    }
+  const loss = sums.loss / sums.weight;
+  const variance = sums.variance / sums.weight + Math.max(0, sums.square / sums.weight - loss ** 2);
+  return { ...joint, at: Math.round(sums.at / sums.weight), loss, sigma: Math.sqrt(variance) };
+}
+
+/** Looks once more between the joints, now that they lie where they belong: a weak one may have hidden. */
+function withMissed(
+  stretches: Stretches,
+  places: readonly Place[],
+  gap: number,
+  start: number,
+  stop: number,
+): Place[] {
+  const more: number[] = [];
+  for (let index = 0; index <= places.length; index++) {
+    const from = index === 0 ? start : places[index - 1]!.to;
+    split(stretches, from, index < places.length ? places[index]!.at : stop, gap, more);
+  }
+  if (more.length === 0) return [...places];
+  const fresh = more.map((at) => ({ at, to: at + gap, peak: null }));
+  return [...places, ...fresh].sort((a, b) => a.at - b.at);
 }
 
 /** Of steps that crowd together the first found, for it stood out most. */
@@ -184,17 +271,21 @@ function merged(
   gap: number,
   start: number,
   stop: number,
+  within: number,
 ): Place[] {
   const list = [...places];
   for (let index = 0; index + 1 < list.length; index++) {
     const [one, two] = [list[index]!, list[index + 1]!];
     if (one.peak !== null || two.peak !== null) continue;
-    if (two.at - one.at > 2 * (gap + roomOf(gap))) continue;
+    if (two.at - one.at > within) continue;
     const from = index === 0 ? start : list[index - 1]!.to;
     const to = index + 2 < list.length ? list[index + 2]!.at : stop;
     const whole = stretches.leftOver(from, to);
     const [first, last] = [Math.max(from + 8, one.at - gap), Math.min(to - gap - 8, two.at + gap)];
-    const single = bestSplit(stretches, from, to, gap, whole, first, last, 1);
+    const every = Math.max(1, Math.round(Math.sqrt((last - first) / 2)));
+    const near = bestSplit(stretches, from, to, gap, whole, first, last, every).at;
+    const [low, high] = [Math.max(first, near - every), Math.min(last, near + every)];
+    const single = bestSplit(stretches, from, to, gap, whole, low, high, 1);
     const both =
       whole -
       stretches.leftOver(from, one.at) -

@@ -20,11 +20,20 @@ export class Stretches {
   private readonly sums: Float64Array;
   private readonly shift: number;
 
-  constructor(levels: Float32Array, weights: Float32Array) {
+  /**
+   * @param room an array to keep the sums in, {@link Stretches.roomFor} long at least; whoever lends it does
+   * not lend it twice at a time
+   */
+  constructor(
+    levels: Float32Array,
+    weights: Float32Array,
+    room = new Float64Array(Stretches.roomFor(levels.length)),
+  ) {
     const n = (this.length = levels.length);
     // Places are counted from the middle: sums of squares stay small enough to be exact.
     const shift = (this.shift = n / 2);
-    const sums = (this.sums = new Float64Array(6 * (n + 1)));
+    const sums = (this.sums = room);
+    sums.fill(0, 0, 6);
     let [w, wx, wxx, wy, wxy, wyy] = [0, 0, 0, 0, 0, 0];
     for (let at = 0, to = 6; at < n; at++, to += 6) {
       const weight = weights[at]!;
@@ -39,6 +48,10 @@ export class Stretches {
       sums[to + 4] = wxy += xWeight * y;
       sums[to + 5] = wyy += yWeight * y;
     }
+  }
+
+  static roomFor(samples: number): number {
+    return 6 * (samples + 1);
   }
 
   /** What a line from `from` up to but not including `to` leaves over: a weighted sum of squares. */

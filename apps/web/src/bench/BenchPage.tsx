@@ -1,21 +1,23 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useCallback, useEffect, useState } from 'react';
-import { Pressable, ScrollView, View } from 'react-native';
-import { type RedoAdvice, formatLoss, plural } from '@cordel/core';
+import { ScrollView, View } from 'react-native';
+import { type RedoAdvice, formatLoss } from '@cordel/core';
 import { usePerson } from '@/data/storage';
 import { useWork } from '@/data/queries';
 import type { Work } from '@/data/setting';
 import { useProjectView } from '@/projects/context';
-import { Empty, Notice, Waiting } from '@/ui/Notice';
+import { Notice, Waiting } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 import { useKeys } from '@/ui/keys';
-import { FONTS, useInks } from '@/ui/theme';
+import { useInks } from '@/ui/theme';
+import { Finished } from './Finished';
 import { Hands } from './Hands';
 import { Keypad } from './Keypad';
 import { MeasureKind } from './MeasureKind';
 import { NamePanel } from './NamePanel';
 import { AdviceLine, AskedNotice, HeardLine, RecordLine, StopNotice } from './RecordPart';
+import { RibbonCells } from './RibbonCells';
 import { SkipSheet } from './SkipSheet';
 import { StandinPart } from './StandinPart';
 import { StationStrip } from './StationStrip';
@@ -373,90 +375,4 @@ function face(bench: Bench): string {
   return loss?.ok && !bench.keys.includes('.')
     ? formatLoss(loss.value)
     : bench.keys.replace('-', '\u2212');
-}
-
-/** The twelve figures of a ribbon; a tap goes to that fiber. */
-function RibbonCells({ bench }: { bench: Bench }) {
-  const inks = useInks();
-  const { sleeve } = bench;
-  const change = (cursor: number) => bench.change({ sleeve: sleeve!.key, cursor });
-  return (
-    <View
-      style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 3 }}
-      role="group"
-      aria-label="Estimates of the ribbon"
-    >
-      {bench.fibers.map((splice, index) => {
-        const loss = bench.read(splice);
-        const here = index === bench.cursor;
-        const ink = here ? inks.leaf : inks.ink;
-        const limit = bench.mode === 'measure' ? null : bench.limits.splice.estimate[splice.method];
-        const over = loss.ok && limit !== null && loss.value > limit;
-        return (
-          <Pressable
-            key={splice.id}
-            role="button"
-            aria-label={`Fiber ${splice.fiberA}, ${loss.ok ? `${formatLoss(loss.value)} dB${over ? ', over' : ''}` : 'to type'}`}
-            onPress={() => change(index)}
-            style={{
-              width: '15.9%',
-              height: 48,
-              alignItems: 'center',
-              justifyContent: 'center',
-              backgroundColor: here ? inks.ink : inks.leaf,
-              borderWidth: over ? 3 : 1,
-              borderColor: over ? inks.accent : inks.ink,
-            }}
-          >
-            <Txt kind="small" style={{ color: ink, lineHeight: 17 }}>
-              {splice.fiberA}
-            </Txt>
-            <Txt style={{ color: ink, fontFamily: FONTS.bold, lineHeight: 19 }}>
-              {loss.ok ? `${formatLoss(loss.value)}${over ? '!' : ''}` : '–'}
-            </Txt>
-          </Pressable>
-        );
-      })}
-    </View>
-  );
-}
-
-function Finished({ bench, work }: { bench: Bench; work: Work }) {
-  const { project } = useProjectView();
-  const router = useRouter();
-  const go = (path: string) => router.replace(`/p/${project.id}/${path}` as never);
-  const redo = bench.splices.filter((splice) => splice.judgement.redo).length;
-  const title = {
-    splice: 'All spliced',
-    redo: 'Nothing to redo',
-    measure: 'Nothing left to measure this way',
-  }[bench.mode];
-  return (
-    <Empty
-      title={title}
-      action={
-        <View style={{ gap: 10, alignItems: 'stretch' }}>
-          {bench.mode !== 'redo' && redo > 0 ? (
-            <Press
-              look="next"
-              label={`Redo ${plural(redo, 'splice')}`}
-              onPress={() => go(`bench/${work.closure.id}?mode=redo`)}
-            />
-          ) : null}
-          {bench.mode !== 'measure' ? (
-            <Press
-              label="Add measured figures"
-              onPress={() => go(`bench/${work.closure.id}?mode=measure`)}
-            />
-          ) : null}
-          <Press label="See the closure" onPress={() => go(`route/${work.closure.id}`)} />
-          {bench.draft.last ? (
-            <Press label={`Undo ${bench.draft.last.words}`} icon="undo" onPress={bench.undo} />
-          ) : null}
-        </View>
-      }
-    >
-      {`${bench.done} of ${bench.splices.length} splices are done here.`}
-    </Empty>
-  );
 }

@@ -1,0 +1,51 @@
+import { Pressable, View } from 'react-native';
+import { formatLoss } from '@cordel/core';
+import { Txt } from '@/ui/Txt';
+import { FONTS, useInks } from '@/ui/theme';
+import type { Bench } from './useBench';
+
+/** The twelve figures of a ribbon; a tap goes to that fiber. */
+export function RibbonCells({ bench }: { bench: Bench }) {
+  const inks = useInks();
+  const { sleeve } = bench;
+  const change = (cursor: number) => bench.change({ sleeve: sleeve!.key, cursor });
+  return (
+    <View
+      style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 3 }}
+      role="group"
+      aria-label="Estimates of the ribbon"
+    >
+      {bench.fibers.map((splice, index) => {
+        const loss = bench.read(splice);
+        const here = index === bench.cursor;
+        const ink = here ? inks.leaf : inks.ink;
+        const limit = bench.mode === 'measure' ? null : bench.limits.splice.estimate[splice.method];
+        const over = loss.ok && limit !== null && loss.value > limit;
+        return (
+          <Pressable
+            key={splice.id}
+            role="button"
+            aria-label={`Fiber ${splice.fiberA}, ${loss.ok ? `${formatLoss(loss.value)} dB${over ? ', over' : ''}` : 'to type'}`}
+            onPress={() => change(index)}
+            style={{
+              width: '15.9%',
+              height: 48,
+              alignItems: 'center',
+              justifyContent: 'center',
+              backgroundColor: here ? inks.ink : inks.leaf,
+              borderWidth: over ? 3 : 1,
+              borderColor: over ? inks.accent : inks.ink,
+            }}
+          >
+            <Txt kind="small" style={{ color: ink, lineHeight: 17 }}>
+              {splice.fiberA}
+            </Txt>
+            <Txt style={{ color: ink, fontFamily: FONTS.bold, lineHeight: 19 }}>
+              {loss.ok ? `${formatLoss(loss.value)}${over ? '!' : ''}` : '–'}
+            </Txt>
+          </Pressable>
+        );
+      })}
+    </View>
+  );
+}

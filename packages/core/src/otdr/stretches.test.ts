@@ -1,0 +1,73 @@
+import fc from 'fast-check';
+import { linearRegression, linearRegressionLine } from 'simple-statistics';
+import { noiseAlong } from './noise.ts';
+import { Stretches, levelAt, varianceAt } from './stretches.ts';
+
+const levels = fc.array(fc.double({ min: -40, max: 0, noNaN: true }), {
+  minLength: 12,
+  maxLength: 400,
+});
+
+describe('straight lines through stretches of a trace', () => {
+  // simple-statistics, a general-purpose library, is the judge.
+  it('are those of least squares, wherever the stretch lies', () => {
+    fc.assert(
+      fc.property(levels, fc.integer({ min: 0, max: 6 }), (list, from) => {
+        const trace = Float32Array.from(list);
+        const stretches = new Stretches(trace, new Float32Array(list.length).fill(1));
+        const points = [...trace].slice(from).map((level, at) => [at + from, level]);
+        const judge = linearRegression(points);
+        const line = stretches.line(from, list.length);
+        expect(line.slope).toBeCloseTo(judge.m, 4);
+        expect(levelAt(line, list.length)).toBeCloseTo(linearRegressionLine(judge)(list.length), 2);
+        const left = points.reduce(
+          (sum, [at, level]) => sum + (level! - linearRegressionLine(judge)(at!)) ** 2,
+          0,
+        );
+        expect(line.left).toBeCloseTo(left, 1);
+      }),
+    );
+  });
+
+  it('leave out what weighs nothing', () => {
+    const trace = Float32Array.from({ length: 20 }, (_, at) => (at === 7 ? 99 : -at));
+    const weights = new Float32Array(20).fill(1);
+    weights[7] = 0;
+    const line = new Stretches(trace, weights).line(0, 20);
+    expect(line.slope).toBeCloseTo(-1, 9);
+    expect(line.left).toBeCloseTo(0, 6);
+  });
+
+  it('know how sure their end is: four times the variance of a mean, for n samples', () => {
+    // For a line of n samples of unit variance, read at its end: 4/n nearly, as in the bound of a step.
+    const n = 1000;
+    const line = new Stretches(new Float32Array(n), new Float32Array(n).fill(1)).line(0, n);
+    expect(varianceAt(line, n) * n).toBeCloseTo(4, 1);
+  });
+
+  it('use a lent array as well as one of their own', () => {
+    const trace = Float32Array.from({ length: 50 }, (_, at) => Math.sin(at));
+    const weights = new Float32Array(50).fill(2);
+    const lent = new Float64Array(Stretches.roomFor(80)).fill(7);
+    const own = new Stretches(trace, weights).line(3, 44);
+    expect(new Stretches(trace, weights, lent).line(3, 44)).toEqual(own);
+  });
+});
+
+describe('the noise along a trace', () => {
+  it('is found under slope, steps and a peak', () => {
+    let state = 7;
+    const uniform = () => (state = (state * 48271) % 2147483647) / 2147483647;
+    const normal = () => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform());
+    const trace = Float32Array.from(
+      { length: 8000 },
+      (_, at) =>
+        -0.0002 * at - (at > 3000 ? 0.3 : 0) + (at > 5000 && at < 5020 ? 12 : 0) + 0.02 * normal(),
+    );
+    const noise = noiseAlong(trace);
+    for (const at of [100, 3000, 5010, 7900]) expect(noise.at(at)).toBeCloseTo(0.02, 2);
+  });
+
+  it('is never less than the rounding of the samples', () =>
+    expect(noiseAlong(new Float32Array(1000)).at(500)).toBeGreaterThan(0));
+});

@@ -17,7 +17,9 @@ function floorOf(splice: BenchSplice, view: ProjectView): number {
   const [a, b] = [view.cable(splice.cableA), view.cable(splice.cableB)];
   const mfdA = a ? modeFieldOf(a.glass) : null;
   const mfdB = b ? modeFieldOf(b.glass) : null;
-  return mfdA === null || mfdB === null ? 0 : Math.round(jointLoss({ mfdA, mfdB }) * 1000);
+  return mfdA === null || mfdB === null
+    ? 0
+    : Math.max(0, Math.round(jointLoss({ mfdA, mfdB }) * 1000));
 }
 
 /** A redo takes about that long, s: prepare, fuse, look. */

@@ -34,7 +34,7 @@ describe('redo advice, whatever the figures', () => {
           const base = now(0, 0, 0);
           expect(now(more, 0, 0)).toBeLessThanOrEqual(base + 1e-6);
           // What a bad cleave hides is less sure too: a hopeless joint may gain a hair by that.
-        expect(now(0, 0.5, 0)).toBeLessThanOrEqual(base + 0.02);
+          expect(now(0, 0.5, 0)).toBeLessThanOrEqual(base + 0.02);
           expect(now(0, 0, 30)).toBeLessThanOrEqual(base + 1e-6);
         },
       ),

@@ -433,6 +433,7 @@ function endJoint(levels: Float32Array, noise: Noise, end: number, gap: number):
   for (let at = end; at < Math.min(levels.length, end + gap + 2); at++)
     top = Math.max(top, levels[at]!);
   const rise = top - before;
-  const peak = rise > Math.max(PEAK.least, PEAK.deviations * noise.at(end - 1)) ? rise : null;
+  const peak =
+    rise > Math.max(PEAK.least, PEAK.deviations * noise.at(end - 5 * NOISE_BIN)) ? rise : null;
   return { at: end, kind: 'end', loss: null, sigma: null, peak };
 }

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { promisify } from 'node:util';
-import { writeSor } from '@cordel/core';
+import { writeSor } from '@cordel/core/otdr';
 import { shootTrace } from '@cordel/standin';
 
 const CLI = fileURLToPath(new URL('./otdr.ts', import.meta.url));

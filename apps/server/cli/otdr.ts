@@ -9,7 +9,7 @@ import {
   pairJoints,
   readSor,
   spacingOf,
-} from '@cordel/core';
+} from '@cordel/core/otdr';
 
 /** Trace files on the command line: JSON on standard output, words on standard error. */
 const USAGE = `otdr dump FILE.sor | joints FILE.sor | pair A.sor B.sor | copy IN.sor OUT.sor`;

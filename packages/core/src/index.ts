@@ -3,7 +3,6 @@ export * from './fiber/index.ts';
 export * from './kit/index.ts';
 export * from './loss/index.ts';
 export * from './measure/index.ts';
-export * from './otdr/index.ts';
 export * from './plan/index.ts';
 export * from './prep/index.ts';
 export * from './record/index.ts';

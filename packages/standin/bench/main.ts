@@ -1,4 +1,5 @@
-import { BUILT_IN_LIMITS, ShiftRuns, type ShiftUnit, USUAL_SHIFT, adviseRedo } from '@cordel/core';
+import { BUILT_IN_LIMITS, adviseRedo } from '@cordel/core';
+import { ShiftRuns, type ShiftUnit, USUAL_SHIFT } from '@cordel/core/shift';
 import { type NightCount, type NightSetting, type RedoRule, spliceNight } from '../src/night.ts';
 import { seeded } from '../src/random.ts';
 import { chartFigures } from './charts.ts';

@@ -1,4 +1,4 @@
-import { analyse, crc16, findJoints, levelsOf, readSor, writeSor } from '@cordel/core';
+import { analyse, crc16, findJoints, levelsOf, readSor, writeSor } from '@cordel/core/otdr';
 import { shootTrace } from '../src/otdr.ts';
 import { seeded } from '../src/random.ts';
 

@@ -1,13 +1,5 @@
-import {
-  analyse,
-  findJoints,
-  jointLoss,
-  levelsOf,
-  oneWayExcess,
-  pairJoints,
-  readSor,
-  writeSor,
-} from '@cordel/core';
+import { jointLoss, oneWayExcess } from '@cordel/core';
+import { analyse, findJoints, levelsOf, pairJoints, readSor, writeSor } from '@cordel/core/otdr';
 import { type OtdrTask, type TrueJoint, shootTrace } from './otdr.ts';
 import { seeded } from './random.ts';
 

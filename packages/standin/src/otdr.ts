@@ -1,4 +1,4 @@
-import { LIGHT, type NewTrace } from '@cordel/core';
+import { LIGHT, type NewTrace } from '@cordel/core/otdr';
 import { seeded } from './random.ts';
 
 /** A joint of a fiber as it really is. */

@@ -10,5 +10,4 @@ export * from './recordFile.ts';
 export * from './records.ts';
 export * from './sequences.ts';
 export * from './setup.ts';
-export * from './shift/index.ts';
 export * from './timers.ts';

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { type ShiftOutcome } from '@cordel/core';
+import { type ShiftOutcome } from '@cordel/core/shift';
 import { Leaf } from '@/ui/Leaf';
 import { Txt } from '@/ui/Txt';
 import { TimelinePicture, clockAt } from './TimelinePicture';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import { type ShiftSetting, shiftSettingSchema } from '@cordel/core';
+import { type ShiftSetting, shiftSettingSchema } from '@cordel/core/shift';
 import { Notice } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';

@@ -1,7 +1,8 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { type ShiftSetting, type ShiftUnit, plural } from '@cordel/core';
+import { plural } from '@cordel/core';
+import { type ShiftSetting, type ShiftUnit } from '@cordel/core/shift';
 import { useSummary } from '@/data/queries';
 import { keep } from '@/data/storage';
 import { useProjectView } from '@/projects/context';

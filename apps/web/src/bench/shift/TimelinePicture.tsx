@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Defs, G, Line, Pattern, Rect, Text as SvgText } from 'react-native-svg';
-import type { Timeline } from '@cordel/core';
+import type { Timeline } from '@cordel/core/shift';
 import { Txt } from '@/ui/Txt';
 import { FONTS, useInks } from '@/ui/theme';
 

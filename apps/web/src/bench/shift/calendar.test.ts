@@ -1,5 +1,5 @@
 import { sync } from 'node-ical';
-import { type ShiftOutcome, type Timeline, USUAL_SHIFT } from '@cordel/core';
+import { type ShiftOutcome, type Timeline, USUAL_SHIFT } from '@cordel/core/shift';
 import { shiftCalendar } from './calendar';
 
 const START = Date.parse('2026-05-04T20:00:00.000Z');

@@ -1,5 +1,5 @@
 import ICAL from 'ical.js';
-import type { ShiftOutcome, ShiftSetting, Timeline } from '@cordel/core';
+import type { ShiftOutcome, ShiftSetting, Timeline } from '@cordel/core/shift';
 
 interface CalendarTask {
   closure: string;

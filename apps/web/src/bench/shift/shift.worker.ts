@@ -11,7 +11,7 @@ import {
   unitsAs,
   wayFigures,
   withOneMore,
-} from '@cordel/core';
+} from '@cordel/core/shift';
 import { seeded } from '@cordel/standin';
 
 /** What a planned shift comes to. */

@@ -8,7 +8,7 @@ import {
   learnPace,
   shiftSettingSchema,
   shiftUnits,
-} from '@cordel/core';
+} from '@cordel/core/shift';
 import { useWork } from '@/data/queries';
 import { useKept } from '@/data/storage';
 import { useProjectView } from '@/projects/context';

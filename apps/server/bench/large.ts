@@ -1,6 +1,8 @@
 import {
   BUILT_IN_LIMITS,
   USUAL_GLASS,
+  USUAL_RUN,
+  USUAL_BUDGET,
   USUAL_PRACTICE,
   type Attempt,
   type Evidence,
@@ -21,6 +23,7 @@ export function largeDocument(): ProjectDocument {
     makeUp: { kind: 'loose-tube' as const, tubes: 72, fibersPerTube: 12 },
     schemeId: 'tia-598',
     glass: USUAL_GLASS,
+    run: USUAL_RUN,
   }));
   const closures = Array.from({ length: CLOSURES }, (_, ordinal) => ({
     id: uuid(),
@@ -61,6 +64,7 @@ export function largeDocument(): ProjectDocument {
       limits: BUILT_IN_LIMITS[0]!,
       trayCapacity: { single: 12, mass: 6 },
       practice: USUAL_PRACTICE,
+      budget: USUAL_BUDGET,
       createdAt: '2026-05-04T20:15:00.000Z',
     },
     schemes: [],
@@ -74,6 +78,8 @@ export function largeDocument(): ProjectDocument {
     splicerRecords: [],
     setAside: [],
     instrumentLog: [],
+    traces: [],
+    tracePlaces: [],
     evidence: splices.flatMap((splice, index): Evidence[] => {
       const attempt = attemptOn(splice.id, (index * 7) % 60);
       const entry = () => ({
@@ -86,6 +92,7 @@ export function largeDocument(): ProjectDocument {
       const reading = {
         grade: 'one-way' as const,
         wavelengthNm: 1310,
+        traceId: null,
         supersedes: null,
         void: false,
         why: null,

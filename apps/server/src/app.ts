@@ -18,12 +18,13 @@ import { prepRoutes } from './prep/routes.ts';
 import { projectRoutes } from './projects/routes.ts';
 import { schemeRoutes } from './schemes/routes.ts';
 import { spliceRoutes } from './splices/routes.ts';
+import { traceRoutes } from './traces/routes.ts';
 
 const MEGABYTE = 1024 * 1024;
 
 /** Largest bodies: a few pages of evidence, and whole lists or projects. */
 export const BODY_LIMITS = { usual: 2 * MEGABYTE, whole: 128 * MEGABYTE };
-const WHOLE = /\/(splice-list|documents)$/;
+const WHOLE = /\/(splice-list|documents|traces)$/;
 
 const health = createRoute({
   method: 'get',
@@ -77,6 +78,7 @@ export function createApi(db: Db, log?: Logger) {
     .route('/api', evidenceRoutes)
     .route('/api', benchRoutes)
     .route('/api', ledgerRoutes)
+    .route('/api', traceRoutes)
     .route('/api', exchangeRoutes)
     .route(
       '/api',

@@ -5,14 +5,16 @@ import {
   type Limits,
   type ProjectDocument,
   type Splice,
+  USUAL_BUDGET,
   USUAL_PRACTICE,
   jointLoss,
   modeFieldOf,
   oneWayExcess,
 } from '@cordel/core';
 import { type Network, TRAY, layOut } from './network.ts';
-import { describeClosures } from './opening.ts';
-import { type Random, countedIds, seeded } from '@cordel/standin';
+import { SLIPS, describeClosures } from './opening.ts';
+import { type Random, type TrueSplice, countedIds, seeded } from '@cordel/standin';
+import { demoTraces } from './traces.ts';
 import { recordedBy } from './splicers.ts';
 import { type Chapter, type Lesson, STORY } from './story.ts';
 
@@ -30,8 +32,10 @@ export function demoDocument(): ProjectDocument {
   const projectId = id();
   const network = layOut(projectId, id);
   const limits: Limits = BUILT_IN_LIMITS[0]!;
+  const allTruths = new Map<string, TrueSplice>();
   const sites = STORY.map((chapter, index) => {
-    const evidence = tell(chapter, network, limits, seeded(2026 + index));
+    const { evidence, truths } = tell(chapter, network, limits, seeded(2026 + index));
+    for (const [spliceId, truth] of truths) allTruths.set(spliceId, truth);
     if (!chapter.recorded) return { evidence, records: [], log: [] };
     const site = {
       projectId,
@@ -53,6 +57,7 @@ export function demoDocument(): ProjectDocument {
       limits,
       trayCapacity: TRAY,
       practice: USUAL_PRACTICE,
+      budget: USUAL_BUDGET,
       createdAt: CREATED,
     },
     schemes: [BUILT_IN_SCHEMES[0]!],
@@ -63,8 +68,27 @@ export function demoDocument(): ProjectDocument {
     splicerRecords: sites.flatMap(({ records }) => records),
     setAside: [],
     instrumentLog: sites.flatMap(({ log }) => log),
+    ...demoTraces(projectId, network, allTruths),
     evidence: sites.flatMap(({ evidence }) => evidence),
   };
+}
+
+/**
+ * Loops of the demo that were written down wrongly, as they really are: m, by cable and closure. Other
+ * projects have none.
+ */
+export function trueLoops(projectId: string): Map<string, number> {
+  const id = countedIds(Date.parse(CREATED));
+  if (id() !== projectId) return new Map();
+  const { cables, closures } = layOut(projectId, id);
+  return new Map(
+    cables.flatMap((cable) =>
+      closures.flatMap((closure) => {
+        const slip = SLIPS[`${cable.name} ${closure.name}`];
+        return slip ? [[`${cable.id} ${closure.id}`, slip.true / 10_000] as const] : [];
+      }),
+    ),
+  );
 }
 
 interface Scribe {
@@ -74,7 +98,12 @@ interface Scribe {
 }
 
 /** Everything that was recorded at one site. */
-function tell(chapter: Chapter, network: Network, limits: Limits, random: Random): Evidence[] {
+function tell(
+  chapter: Chapter,
+  network: Network,
+  limits: Limits,
+  random: Random,
+): { evidence: Evidence[]; truths: Map<string, TrueSplice> } {
   const start = Date.parse(chapter.start);
   let minutes = 0;
   const scribe: Scribe = {
@@ -87,10 +116,15 @@ function tell(chapter: Chapter, network: Network, limits: Limits, random: Random
     .filter((splice) => splice.closureId === closure.id)
     .slice(0, chapter.spliced);
   const joints = planned.map((splice) => makeJoint(splice, chapter, network, scribe));
-  return [
-    ...joints.flatMap((joint) => joint.made),
-    ...joints.flatMap((joint) => joint.measure(chapter.measured ? limits.wavelengths : [])),
-  ];
+  return {
+    evidence: [
+      ...joints.flatMap((joint) => joint.made),
+      ...joints.flatMap((joint) => joint.measure(chapter.measured ? limits.wavelengths : [])),
+    ],
+    truths: new Map(
+      joints.flatMap(({ truth }, index) => (truth ? [[planned[index]!.id, truth] as const] : [])),
+    ),
+  };
 }
 
 function makeJoint(splice: Splice, chapter: Chapter, network: Network, scribe: Scribe) {
@@ -101,7 +135,7 @@ function makeJoint(splice: Splice, chapter: Chapter, network: Network, scribe: S
     const made: Evidence[] = [
       { type: 'ruling', ...entry(), by, tryId: null, kind: 'dead', why: lesson.dead },
     ];
-    return { made, measure: (): Evidence[] => [] };
+    return { made, truth: null, measure: (): Evidence[] => [] };
   }
   const { random } = scribe;
   const fields = {
@@ -115,7 +149,7 @@ function makeJoint(splice: Splice, chapter: Chapter, network: Network, scribe: S
   const made: Evidence[] = [];
   let tryId = '';
   for (const offset of offsets) {
-    const estimate = jointLoss({ ...fields, offset }) + random.normal() * 0.004;
+    const estimate = lesson.estimate ?? jointLoss({ ...fields, offset }) + random.normal() * 0.004;
     const attempt = entry();
     tryId = attempt.id;
     made.push({
@@ -157,12 +191,17 @@ function makeJoint(splice: Splice, chapter: Chapter, network: Network, scribe: S
       direction,
       wavelengthNm: nm,
       lossMdb: Math.round((loss + excess + random.normal() * 0.003) * 1000),
+      traceId: null,
       supersedes: null,
       void: false,
       why: null,
     };
   };
-  return { made, measure };
+  const truth: TrueSplice = {
+    loss: jointLoss({ mfdA: fields.mfdA * WIDER, mfdB: fields.mfdB * WIDER, offset }),
+    bend: lesson.bend ?? 0,
+  };
+  return { made, truth, measure };
 }
 
 const crewOf = ({ site }: Chapter): string =>

@@ -1,1 +1,1 @@
-export { demoDocument } from './document.ts';
+export { demoDocument, trueLoops } from './document.ts';

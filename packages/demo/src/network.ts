@@ -1,4 +1,14 @@
-import type { Cable, Closure, Glass, MakeUp, Method, Splice, Tray } from '@cordel/core';
+import {
+  type Cable,
+  type CableRun,
+  type Closure,
+  type Glass,
+  type MakeUp,
+  type Method,
+  type Splice,
+  type Tray,
+  USUAL_RUN,
+} from '@cordel/core';
 
 const KILOMETER = 10_000_000;
 
@@ -21,10 +31,31 @@ const CABLES: Record<string, MakeUp> = {
   U: { kind: 'loose-tube', tubes: 12, fibersPerTube: 12 },
   V: { kind: 'drop', fibers: 12 },
   W: { kind: 'drop', fibers: 12 },
+  L: { kind: 'loose-tube', tubes: 2, fibersPerTube: 12 },
+  M: { kind: 'loose-tube', tubes: 2, fibersPerTube: 12 },
+  N: { kind: 'loose-tube', tubes: 2, fibersPerTube: 12 },
+  P: { kind: 'loose-tube', tubes: 2, fibersPerTube: 12 },
 };
 
 /** Reels whose fields differ from the type's, hundredths of a um; drops are of bend-insensitive fiber. */
-const FIELDS: Record<string, number> = { C: 955, D: 900 };
+const FIELDS: Record<string, number> = { C: 955, D: 900, M: 950 };
+
+/** Outer ends that somebody has said, with their distance, km. */
+const ENDS: Record<string, { name: string; km: number }> = {
+  A: { name: 'Exchange', km: 0 },
+  L: { name: 'Upper hut', km: 41 },
+  P: { name: 'Mill loft', km: 54.6 },
+};
+
+const runOf = (name: string): CableRun => {
+  const end = ENDS[name];
+  return {
+    ...USUAL_RUN,
+    end: end
+      ? { name: end.name, distance: Math.round(end.km * KILOMETER), mark: null, coil: 0 }
+      : null,
+  };
+};
 
 const glassOf = (name: string): Glass => ({
   type: CABLES[name]!.kind === 'drop' ? 'G.657.A1' : 'G.652.D',
@@ -95,6 +126,9 @@ const SITES: Site[] = [
   { name: 'Quarry gate', km: 30.5, ranges: [range('R', 1, 'T', 1, 288, 'mass')] },
   { name: 'Chapel steps', km: 35.2, ranges: [range('T', 1, 'U', 1, 144)] },
   { name: 'Top barn', km: 40.3, ranges: [range('U', 1, 'V', 1, 12)] },
+  { name: 'Ferry steps', km: 43.2, ranges: [range('L', 1, 'M', 1, 24)] },
+  { name: 'Kiln yard', km: 47.9, ranges: [range('M', 1, 'N', 1, 24)] },
+  { name: 'Osier bank', km: 51.3, ranges: [range('N', 1, 'P', 1, 24)] },
 ];
 
 /** Sleeves a tray of the demo holds. */
@@ -115,6 +149,7 @@ export function layOut(projectId: string, id: () => string): Network {
     makeUp,
     schemeId: 'tia-598',
     glass: glassOf(name),
+    run: runOf(name),
   }));
   const cableId = (name: string) => cables.find((cable) => cable.name === name)!.id;
   const closures: Closure[] = [];

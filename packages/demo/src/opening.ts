@@ -45,6 +45,11 @@ const DIAMETERS: Record<string, number> = {
 };
 const USUAL_DIAMETER = 145;
 
+/** A loop that was written down wrongly, tenths of a millimeter. */
+export const SLIPS: Record<string, { written: number; true: number }> = {
+  'M Kiln yard': { written: 460_000, true: 60_000 },
+};
+
 /** What is spliced in each closure in lines, and what enters it and how. */
 export function describeClosures(
   closures: readonly Closure[],
@@ -101,7 +106,7 @@ function entryOf(cable: Cable, closure: Closure, id: string): CableEntry {
     kind: express ? 'express' : drop ? 'drop' : 'end',
     diameter: DIAMETERS[cable.name] ?? USUAL_DIAMETER,
     port: null,
-    loop: drop ? 30_000 : 60_000,
+    loop: SLIPS[`${cable.name} ${closure.name}`]?.written ?? (drop ? 30_000 : 60_000),
     tubes: express ? [{ unit: 1, way: 'dedicate' }] : [],
     armoured: cable.name === 'H',
     tracer: cable.name === 'G',

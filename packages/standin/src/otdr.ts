@@ -34,6 +34,8 @@ export interface OtdrTask {
   noise: number;
   /** Seconds since 1970. */
   at: number;
+  /** Reflectance of the end, dB; null where it is crushed or in gel. A clean cut where nothing is said. */
+  endReflectance?: number | null;
 }
 
 /** Level of the backscatter at the start, below the strongest that fits, dB. */
@@ -81,8 +83,9 @@ export function shootTrace(task: OtdrTask): NewTrace {
     const at = places[joint]!;
     reflect(power, at, pulse, (power[at - 1] ?? 0) * 10 ** ((reflectance - backscatter) / 10));
   });
-  if (end < samples)
-    reflect(power, end, pulse, (power[end - 1] ?? 0) * 10 ** ((GLASS_TO_AIR - backscatter) / 10));
+  const { endReflectance = GLASS_TO_AIR } = task;
+  if (end < samples && endReflectance !== null)
+    reflect(power, end, pulse, (power[end - 1] ?? 0) * 10 ** ((endReflectance - backscatter) / 10));
   const deviation = (task.noise * Math.LN10) / 5 / Math.sqrt(task.averages);
   const stored = new Uint16Array(samples);
   for (let at = 0; at < samples; at++) {

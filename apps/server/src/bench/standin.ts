@@ -9,7 +9,7 @@ import {
   runStandin,
 } from '@cordel/standin';
 import type { Db } from '../db/client.ts';
-import { cables, splicerRecords, splices, standins } from '../db/schema.ts';
+import { cables, splicerRecords, splices, standinJoints, standins } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
 import { allInstruments, receive } from './queries.ts';
 
@@ -98,6 +98,7 @@ export async function pressArc(
       cleaveLimit: splicer.cleaveLimit / 100,
     });
     await receive(on, [{ id: load.id, projectId, splicerId, ...run.record }]);
+    await on.insert(standinJoints).values({ recordId: load.id, truth: run.truth });
     return [run.state, { id: load.id }];
   });
 }

@@ -3,6 +3,7 @@ import {
   type AnyPgColumn,
   bigint,
   boolean,
+  customType,
   foreignKey,
   index,
   integer,
@@ -17,6 +18,8 @@ import {
 } from 'drizzle-orm/pg-core';
 import {
   type Assembly,
+  type Budget,
+  type CableRun,
   type Closure,
   type ColourScheme,
   type Glass,
@@ -32,11 +35,16 @@ import {
   type Reading,
   type Ruling,
   type SplicerRecord,
+  type TracePlace,
   type Verdict,
+  USUAL_BUDGET,
   USUAL_GLASS,
   USUAL_PRACTICE,
+  USUAL_RUN,
 } from '@cordel/core';
+import type { TraceFigures } from '@cordel/core/otdr';
 import type { StandinState } from '@cordel/standin';
+import type { FoundInTrace, TraceFacts } from '../traces/facts.ts';
 
 export const schemes = pgTable('schemes', {
   id: text().primaryKey(),
@@ -51,6 +59,7 @@ export const projects = pgTable('projects', {
   limits: jsonb().$type<Limits>().notNull(),
   trayCapacity: jsonb('tray_capacity').$type<Project['trayCapacity']>().notNull(),
   practice: jsonb().$type<Practice>().notNull().default(USUAL_PRACTICE),
+  budget: jsonb().$type<Budget>().notNull().default(USUAL_BUDGET),
   createdAt: timestamp('created_at', { withTimezone: true }).notNull(),
 });
 
@@ -68,6 +77,7 @@ export const cables = pgTable(
     makeUp: jsonb('make_up').$type<MakeUp>().notNull(),
     schemeId: text('scheme_id').notNull(),
     glass: jsonb().$type<Glass>().notNull().default(USUAL_GLASS),
+    run: jsonb().$type<CableRun>().notNull().default(USUAL_RUN),
   },
   (table) => [unique('cables_name').on(table.projectId, table.name)],
 );
@@ -228,6 +238,8 @@ export const readings = pgTable(
     direction: text().$type<Reading['direction']>(),
     wavelengthNm: integer('wavelength_nm').notNull(),
     lossMdb: integer('loss_mdb').notNull(),
+    /** The trace it was read from. */
+    traceId: uuid('trace_id').references((): AnyPgColumn => traces.id),
     ...correction(),
   },
   (table) => [
@@ -337,4 +349,67 @@ export const instrumentLog = pgTable(
 export const standins = pgTable('standins', {
   splicerId: text('splicer_id').primaryKey(),
   state: jsonb().$type<StandinState>().notNull(),
+});
+
+/** The true losses behind what a simulated splicer recorded: its world, nobody's evidence. */
+export const standinJoints = pgTable('standin_joints', {
+  recordId: uuid('record_id')
+    .primaryKey()
+    .references(() => splicerRecords.id),
+  /** By place in the holder, thousandths of a dB at 1550 nm. */
+  truth: jsonb().$type<(number | null)[]>().notNull(),
+});
+
+const bytea = customType<{ data: Uint8Array; driverData: Uint8Array }>({
+  dataType: () => 'bytea',
+  toDriver: (bytes) => Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength),
+  fromDriver: (bytes) => new Uint8Array(bytes.buffer, bytes.byteOffset, bytes.byteLength),
+});
+
+/** Trace files as they came, byte for byte, with what was read from them; appended only. */
+export const traces = pgTable(
+  'traces',
+  {
+    id: uuid().primaryKey(),
+    seq: nextSeq(),
+    projectId: projectId(),
+    name: text().notNull(),
+    /** SHA-256 of the bytes: the same file brought in again is the same trace. */
+    digest: text().notNull(),
+    receivedAt: timestamp('received_at', { withTimezone: true }).notNull().defaultNow(),
+    bytes: bytea().notNull(),
+    facts: jsonb().$type<TraceFacts>().notNull(),
+    found: jsonb().$type<FoundInTrace>().notNull(),
+  },
+  (table) => [unique('traces_content').on(table.projectId, table.digest)],
+);
+
+/** Where traces belong, by a person's word; appended only, the last one counts. */
+export const tracePlaces = pgTable(
+  'trace_places',
+  {
+    id: uuid().primaryKey(),
+    seq: nextSeq(),
+    traceId: uuid('trace_id')
+      .notNull()
+      .references(() => traces.id),
+    by: text().notNull(),
+    at: timestamp({ withTimezone: true }).notNull(),
+    cableId: uuid('cable_id').references(() => cables.id),
+    fiber: integer(),
+    direction: text().$type<TracePlace['direction']>(),
+    wavelengthNm: integer('wavelength_nm'),
+    why: text(),
+  },
+  (table) => [index('trace_places_trace').on(table.traceId)],
+);
+
+/** What traces lose at the points of their ways: derived, and measured anew when the way moves. */
+export const traceFigures = pgTable('trace_figures', {
+  traceId: uuid('trace_id')
+    .primaryKey()
+    .references(() => traces.id),
+  /** Where it was measured. */
+  key: text().notNull(),
+  figures: jsonb().$type<TraceFigures>().notNull(),
 });

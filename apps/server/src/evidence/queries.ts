@@ -58,9 +58,9 @@ const COLUMNS = {
   },
   reading: {
     table: sql`readings`,
-    columns: sql`seq, id, splice_id, by, at, try_id, grade, direction, wavelength_nm, loss_mdb, supersedes, void, why`,
-    values: sql`coalesce("seq", nextval('evidence_seq')), "id", "spliceId", "by", "at", "tryId", "grade", "direction", "wavelengthNm", "lossMdb", "supersedes", "void", "why"`,
-    types: sql`"seq" bigint, "id" uuid, "spliceId" uuid, "by" text, "at" timestamptz, "tryId" uuid, "grade" text, "direction" text, "wavelengthNm" int, "lossMdb" int, "supersedes" uuid, "void" bool, "why" text`,
+    columns: sql`seq, id, splice_id, by, at, try_id, grade, direction, wavelength_nm, loss_mdb, trace_id, supersedes, void, why`,
+    values: sql`coalesce("seq", nextval('evidence_seq')), "id", "spliceId", "by", "at", "tryId", "grade", "direction", "wavelengthNm", "lossMdb", "traceId", "supersedes", "void", "why"`,
+    types: sql`"seq" bigint, "id" uuid, "spliceId" uuid, "by" text, "at" timestamptz, "tryId" uuid, "grade" text, "direction" text, "wavelengthNm" int, "lossMdb" int, "traceId" uuid, "supersedes" uuid, "void" bool, "why" text`,
   },
   ruling: {
     table: sql`rulings`,

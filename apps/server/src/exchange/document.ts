@@ -26,6 +26,8 @@ import { getPlans } from '../plans/queries.ts';
 import { getCables, getClosures, getProject } from '../projects/queries.ts';
 import { allSchemes } from '../schemes/queries.ts';
 import { spliceColumns } from '../closures/routes.ts';
+import { sha256 } from '../traces/facts.ts';
+import { allPlaces, allTraces, keepTrace, placeTraces } from '../traces/queries.ts';
 import { renewHeads } from '../splices/heads.ts';
 import { insertSplices } from '../splices/insert.ts';
 
@@ -53,6 +55,8 @@ export async function readDocument(db: Db, projectId: string): Promise<ProjectDo
     splicerRecords: await allRecords(db, projectId),
     setAside: await setAsideOf(db, projectId),
     instrumentLog: await logOf(db, projectId),
+    traces: await allTraces(db, projectId),
+    tracePlaces: await allPlaces(db, projectId),
     evidence: await evidenceOf(db, eq(splices.projectId, projectId)),
   };
 }
@@ -94,6 +98,7 @@ export async function writeDocument(db: Db, document: ProjectDocument): Promise<
     await insertSplices(on, document.splices, project.limits.wavelengths);
     await renewHeads(on, project.id);
     await writeBench(on, document);
+    await writeTraces(on, document);
     for (let start = 0; start < document.evidence.length; start += EVIDENCE_BATCH) {
       await record(on, document.evidence.slice(start, start + EVIDENCE_BATCH));
     }
@@ -112,6 +117,19 @@ async function writeBench(db: Db, document: ProjectDocument): Promise<void> {
     await receive(db, document.splicerRecords.slice(start, start + 500));
   await putAside(db, document.setAside);
   await appendLog(db, document.instrumentLog);
+}
+
+/** Traces and where they belong: readings name them, so they go in before the evidence. */
+async function writeTraces(db: Db, document: ProjectDocument): Promise<void> {
+  for (const [index, { bytes, digest, ...trace }] of document.traces.entries()) {
+    const file = new Uint8Array(Buffer.from(bytes, 'base64'));
+    if (sha256(file) !== digest) {
+      const detail = `The bytes of ${trace.name} are not those that its digest was made of.`;
+      throw new Problem(422, detail, [{ place: `/traces/${index}/bytes`, detail }]);
+    }
+    await keepTrace(db, { ...trace, bytes: file });
+  }
+  await placeTraces(db, document.tracePlaces);
 }
 
 function parentsFirst(list: ProjectDocument['closures']): ProjectDocument['closures'] {
@@ -143,6 +161,7 @@ function contradictions(document: ProjectDocument, known: ReadonlySet<string>): 
     'splices',
     'splicerRecords',
     'instrumentLog',
+    'traces',
   ] as const) {
     document[kind].forEach((entry, index) => {
       if (entry.projectId !== document.project.id)

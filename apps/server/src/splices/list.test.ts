@@ -1,5 +1,5 @@
 import type { Cable, ClosureRow, Page, ProjectDocument, SpliceRow } from '@cordel/core';
-import { USUAL_GLASS, matchColumns } from '@cordel/core';
+import { USUAL_GLASS, USUAL_RUN, matchColumns } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
 import { type TestApi, startApi } from '../testing/api.ts';
 import { smallDocument } from '../testing/small.ts';
@@ -25,6 +25,7 @@ const cable = (name: string, fibers: number): Cable => ({
   makeUp: { kind: 'drop', fibers },
   schemeId: 'tia-598',
   glass: USUAL_GLASS,
+  run: USUAL_RUN,
 });
 const request = (lines: string[], cables: Cable[] = []) => ({
   importId: uuid(),

@@ -1,6 +1,8 @@
 import {
   BUILT_IN_LIMITS,
   USUAL_GLASS,
+  USUAL_RUN,
+  USUAL_BUDGET,
   USUAL_PRACTICE,
   type Attempt,
   type ProjectDocument,
@@ -20,6 +22,7 @@ export function smallDocument(): ProjectDocument {
       makeUp: { kind: 'loose-tube' as const, tubes: 2, fibersPerTube: 12 },
       schemeId: 'tia-598',
       glass: USUAL_GLASS,
+      run: USUAL_RUN,
     },
     {
       id: uuid(),
@@ -28,6 +31,7 @@ export function smallDocument(): ProjectDocument {
       makeUp: { kind: 'loose-tube' as const, tubes: 2, fibersPerTube: 12 },
       schemeId: 'tia-598',
       glass: USUAL_GLASS,
+      run: USUAL_RUN,
     },
     {
       id: uuid(),
@@ -36,6 +40,7 @@ export function smallDocument(): ProjectDocument {
       makeUp: { kind: 'drop' as const, fibers: 4 },
       schemeId: 'tia-598',
       glass: USUAL_GLASS,
+      run: USUAL_RUN,
     },
   ];
   const [a, b, c] = cables.map((cable) => cable.id) as [string, string, string];
@@ -72,6 +77,7 @@ export function smallDocument(): ProjectDocument {
       limits: BUILT_IN_LIMITS[0]!,
       trayCapacity: { single: 12, mass: 2 },
       practice: USUAL_PRACTICE,
+      budget: USUAL_BUDGET,
       createdAt: '2026-05-04T20:15:00.000Z',
     },
     schemes: [],
@@ -84,6 +90,8 @@ export function smallDocument(): ProjectDocument {
     splicerRecords: [],
     setAside: [],
     instrumentLog: [],
+    traces: [],
+    tracePlaces: [],
     splices: [
       ...Array.from({ length: 12 }, (_, index) => splice(closures[0]!.id, index + 1, a, b)),
       ...Array.from({ length: 4 }, (_, index) => splice(closures[1]!.id, index + 1, b, c)),
@@ -128,6 +136,7 @@ export function readingOn(
     direction,
     wavelengthNm,
     lossMdb,
+    traceId: null,
     supersedes: null,
     void: false,
     why: null,

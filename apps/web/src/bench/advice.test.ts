@@ -4,6 +4,8 @@ import {
   type Evidence,
   type ReceivedRecord,
   USUAL_GLASS,
+  USUAL_RUN,
+  USUAL_BUDGET,
   USUAL_PRACTICE,
 } from '@cordel/core';
 import { newSetting } from '@/data/setting';
@@ -19,6 +21,7 @@ const cable = (id: string, mfd: number | null): Cable => ({
   makeUp: { kind: 'drop', fibers: 12 },
   schemeId: 'tia-598',
   glass: { ...USUAL_GLASS, mfd },
+  run: USUAL_RUN,
 });
 const view = (mfdB: number) =>
   viewOf({
@@ -30,6 +33,7 @@ const view = (mfdB: number) =>
       limits: BUILT_IN_LIMITS[0]!,
       trayCapacity: { single: 12, mass: 6 },
       practice: USUAL_PRACTICE,
+      budget: USUAL_BUDGET,
       createdAt: '2026-05-04T20:15:00.000Z',
     }),
     cables: [cable('A', 920), cable('B', mfdB)],

@@ -43,6 +43,7 @@ export function newReading(
     ...entry(spliceId),
     tryId,
     ...figure,
+    traceId: null,
     supersedes: null,
     void: false,
     why: null,

@@ -112,6 +112,7 @@ function sayReading({ fiber, draft, wavelengthNm, limits }: UnderThumb, lossMdb:
     ...readingKind(draft.kind),
     wavelengthNm,
     lossMdb,
+    traceId: null,
     supersedes: null,
     void: false,
     why: null,

@@ -3,6 +3,8 @@ import {
   BUILT_IN_LIMITS,
   type Cable,
   USUAL_GLASS,
+  USUAL_RUN,
+  USUAL_BUDGET,
   USUAL_PRACTICE,
 } from '@cordel/core';
 import { newSetting, withWrite } from './setting';
@@ -16,6 +18,7 @@ const setting = {
     limits: BUILT_IN_LIMITS[0]!,
     trayCapacity: { single: 12, mass: 6 },
     practice: USUAL_PRACTICE,
+    budget: USUAL_BUDGET,
     createdAt: '2026-05-04T20:15:00.000Z',
   }),
   closures: [
@@ -37,6 +40,7 @@ const cable = (id: string, projectId = 'p1', name = id): Cable => ({
   makeUp: { kind: 'drop', fibers: 4 },
   schemeId: 'tia-598',
   glass: USUAL_GLASS,
+  run: USUAL_RUN,
 });
 const put = (path: string, body: unknown) => ({ method: 'PUT', path, body });
 

@@ -5,6 +5,7 @@ import {
   type Cable,
   FIBER_TYPES,
   USUAL_GLASS,
+  USUAL_RUN,
   cableNameSchema,
   describeMakeUp,
   glassSchema,
@@ -84,6 +85,7 @@ function CableForm({ cable, onDone }: { cable?: Cable; onDone(): void }) {
       makeUp: read.makeUp,
       schemeId,
       glass: made.data,
+      run: cable?.run ?? USUAL_RUN,
     };
     const sent = outbox.add({
       method: 'PUT',

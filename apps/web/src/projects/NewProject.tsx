@@ -2,7 +2,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { useRouter } from 'expo-router';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
-import { BUILT_IN_LIMITS, BUILT_IN_SCHEMES, USUAL_PRACTICE } from '@cordel/core';
+import { BUILT_IN_LIMITS, BUILT_IN_SCHEMES, USUAL_BUDGET, USUAL_PRACTICE } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
 import { outbox } from '@/data/client';
 import { useSchemes } from '@/data/queries';
@@ -25,6 +25,7 @@ const START = projectForm({
   limits: BUILT_IN_LIMITS[0]!,
   trayCapacity: { single: 12, mass: 6 },
   practice: USUAL_PRACTICE,
+  budget: USUAL_BUDGET,
 });
 
 /** A new project; its splices come from a list next. */

@@ -1,4 +1,10 @@
-import { type Control, Controller, type UseFormSetValue, useWatch } from 'react-hook-form';
+import {
+  type Control,
+  Controller,
+  type UseFormSetValue,
+  useFieldArray,
+  useWatch,
+} from 'react-hook-form';
 import { View } from 'react-native';
 import { BUILT_IN_LIMITS, type ColourScheme, GRADES, type Grade } from '@cordel/core';
 import { Choice, Field } from '@/ui/Field';
@@ -52,6 +58,7 @@ export function ProjectFields({ control, setValue, schemes }: Props) {
         </View>
       </View>
       <LimitFields control={control} setValue={setValue} />
+      <BudgetFields control={control} />
       <PracticeFields control={control} />
     </View>
   );
@@ -88,6 +95,51 @@ function Pick({
         />
       )}
     />
+  );
+}
+
+/** What glass, splices and connectors are reckoned to lose. */
+function BudgetFields({ control }: Pick<Props, 'control'>) {
+  const loose = control as unknown as Control<ProjectForm>;
+  const { fields } = useFieldArray({ control: loose, name: 'budget.glass' });
+  const row = (
+    name: `budget.glass.${number}` | 'budget.splice' | 'budget.connector',
+    label: string,
+    unit: string,
+  ) => (
+    <View key={name} style={{ gap: 4 }}>
+      <Txt>{label}</Txt>
+      <View style={{ flexDirection: 'row', gap: 12 }}>
+        <Field control={loose} name={`${name}.usual`} label="Usual" unit={unit} numeric />
+        <Field control={loose} name={`${name}.spread`} label="Spread ±" unit={unit} numeric />
+        <Field control={loose} name={`${name}.most`} label="At most" unit={unit} numeric />
+      </View>
+    </View>
+  );
+  return (
+    <View style={{ gap: 16 }}>
+      <Txt kind="name" heading={2}>
+        Loss budget
+      </Txt>
+      <Leaf style={{ gap: 12 }}>
+        {fields.map(({ wavelengthNm }, index) =>
+          row(`budget.glass.${index}`, `Glass at ${wavelengthNm} nm`, 'dB/km'),
+        )}
+        {row('budget.splice', 'A splice', 'dB')}
+        {row('budget.connector', 'A connector pair', 'dB')}
+        <View style={{ flexDirection: 'row', gap: 12, flexWrap: 'wrap' }}>
+          <Field control={loose} name="budget.connectors" label="Connectors on a circuit" numeric />
+          <Field
+            control={loose}
+            name="budget.most"
+            label="The equipment bridges"
+            unit="dB"
+            hint="Empty: the most of every part together"
+            numeric
+          />
+        </View>
+      </Leaf>
+    </View>
   );
 }
 

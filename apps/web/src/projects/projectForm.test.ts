@@ -1,6 +1,7 @@
 import {
   BUILT_IN_LIMITS,
   type Project,
+  USUAL_BUDGET,
   USUAL_PRACTICE,
   limitsSchema,
   projectSchema,
@@ -15,6 +16,7 @@ const project: Project = {
   limits: BUILT_IN_LIMITS[0]!,
   trayCapacity: { single: 12, mass: 6 },
   practice: USUAL_PRACTICE,
+  budget: USUAL_BUDGET,
   createdAt: '2026-05-04T20:15:00.000Z',
 };
 const form = projectForm(project);

@@ -29,6 +29,28 @@ const limitText = z.string().transform((text, context): number | null => {
   return z.NEVER;
 });
 
+/** A loss of 0 dB or more, typed in dB. */
+const lossText = z.string().transform((text, context): number => {
+  const loss = parseLoss(text, 5000);
+  if (loss.ok && loss.value >= 0) return loss.value;
+  context.addIssue({
+    code: 'custom',
+    message: loss.ok ? 'A loss is not below 0 dB here.' : loss.error,
+  });
+  return z.NEVER;
+});
+
+const lossesText = z.object({ usual: lossText, spread: lossText, most: lossText });
+
+/** What the equipment bridges, typed in dB; empty where the parts’ most is to count. */
+const bridgeText = z.string().transform((text, context): number | null => {
+  if (text.trim() === '') return null;
+  const loss = parseLoss(text, 60_000);
+  if (loss.ok && loss.value > 0) return loss.value;
+  context.addIssue({ code: 'custom', message: loss.ok ? 'More than 0 dB.' : loss.error });
+  return z.NEVER;
+});
+
 const countText = (least: number, most: number) =>
   z.string().transform((text, context): number => {
     const value = /^\d+$/.test(text.trim()) ? Number(text) : Number.NaN;
@@ -95,6 +117,13 @@ export const projectFormSchema = z
       workingLength: usual.workingLength.unwrap(),
       noTension: z.string().transform((words) => (words.trim() === '' ? null : words.trim())),
       dropEnd: usual.dropEnd.unwrap(),
+    }),
+    budget: z.object({
+      glass: z.array(lossesText.extend({ wavelengthNm: z.number() })),
+      splice: lossesText,
+      connector: lossesText,
+      connectors: countText(0, 20),
+      most: bridgeText,
     }),
     limits: z.object({
       name: z.string().trim().min(1, 'Name the limits.'),
@@ -169,7 +198,23 @@ export const projectForm = (project: Omit<Project, 'id' | 'createdAt'>): Project
     adhesiveWait: String(project.practice.adhesiveWait),
     noTension: project.practice.noTension ?? '',
   },
+  budget: {
+    glass: project.budget.glass.map(({ wavelengthNm, ...losses }) => ({
+      wavelengthNm,
+      ...lossesForm(losses),
+    })),
+    splice: lossesForm(project.budget.splice),
+    connector: lossesForm(project.budget.connector),
+    connectors: String(project.budget.connectors),
+    most: text(project.budget.most),
+  },
   limits: limitsForm(project.limits),
+});
+
+const lossesForm = ({ usual, spread, most }: { usual: number; spread: number; most: number }) => ({
+  usual: formatLoss(usual),
+  spread: formatLoss(spread),
+  most: formatLoss(most),
 });
 
 const spell = (length: number, project: Pick<Project, 'units'>): string =>

@@ -3,6 +3,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import {
   USUAL_GLASS,
+  USUAL_RUN,
   type Cable,
   type Closure,
   type ColumnMatch,
@@ -147,6 +148,7 @@ export function useImport() {
               makeUp: made.makeUp,
               schemeId: cable.schemeId,
               glass: USUAL_GLASS,
+              run: USUAL_RUN,
             },
           ];
     });

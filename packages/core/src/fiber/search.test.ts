@@ -1,4 +1,5 @@
 import type { Cable } from '../record/cable.ts';
+import { USUAL_RUN } from '../record/cableRun.ts';
 import { USUAL_GLASS } from '../record/fiberType.ts';
 import { BUILT_IN_SCHEMES } from './schemes.ts';
 import { asksFiber, matchingFibers, readQuery } from './search.ts';
@@ -11,6 +12,7 @@ const cable = (name: string, makeUp: Cable['makeUp']): Cable => ({
   makeUp,
   schemeId: tia.id,
   glass: USUAL_GLASS,
+  run: USUAL_RUN,
 });
 const a = cable('A', { kind: 'loose-tube', tubes: 12, fibersPerTube: 12 });
 const r = cable('R', { kind: 'ribbon', ribbons: 24 });

@@ -1,3 +1,4 @@
+export * from './budget.ts';
 export * from './joint.ts';
 export * from './ledger.ts';
 export * from './normal.ts';

@@ -1,5 +1,6 @@
-import { NOISE_BIN, type Noise, noiseAlong } from './noise.ts';
-import { Stretches, levelAt, varianceAt } from './stretches.ts';
+import { NOISE_BIN, type Noise } from './noise.ts';
+import { type Stretches, levelAt, varianceAt } from './stretches.ts';
+import { PEAK, type Peak, meanOf, surveyOf } from './survey.ts';
 
 export type JointKind = 'splice' | 'reflection' | 'end';
 
@@ -29,27 +30,6 @@ export interface FoundJoints {
 const SURE = 30;
 /** A joint stays where its own step is so many of its deviations. */
 const OWN = 4.2;
-/** A rise of so many deviations, and of so many dB, is a reflection. */
-const PEAK = { deviations: 8, least: 0.3 };
-/** Noise of single samples over which there is no fiber any more, dB. */
-const FLOOR = 1.5;
-
-/** Kept from trace to trace: to ask for megabytes anew takes longer than to fill them. */
-let sumsRoom = new Float64Array(0);
-
-function roomOfSums(samples: number): Float64Array<ArrayBuffer> {
-  if (sumsRoom.length < Stretches.roomFor(samples))
-    sumsRoom = new Float64Array(Stretches.roomFor(samples));
-  return sumsRoom;
-}
-
-interface Peak {
-  at: number;
-  /** The sample after its dead zone. */
-  to: number;
-  height: number;
-}
-
 /**
  * Finds the joints of a trace from its samples alone: noise as it grows, the end, reflections with their
  * dead zones, then steps between straight stretches. A stretch is split where two lines leave over the
@@ -59,23 +39,8 @@ interface Peak {
  * @param pulse samples that a pulse covers
  */
 export function findJoints(levels: Float32Array, pulse: number): FoundJoints {
-  const gap = Math.max(2, Math.round(pulse));
-  const noise = noiseAlong(levels);
-  const end = findEnd(levels, noise, gap);
-  const stop = end ?? levels.length;
-  const weights = new Float32Array(levels.length);
-  noise.bins.forEach((deviation, bin) =>
-    weights.fill(
-      1 / (deviation * deviation),
-      Math.min(stop, bin * NOISE_BIN),
-      Math.min(stop, (bin + 1) * NOISE_BIN),
-    ),
-  );
-  const start = Math.min(stop, launchZone(levels, noise, gap, stop));
-  weights.fill(0, 0, start);
-  const peaks = findPeaks(levels, noise, gap, start, stop);
-  for (const { at, to } of peaks) weights.fill(0, at, Math.min(to, stop));
-  const stretches = new Stretches(levels.subarray(0, stop), weights, roomOfSums(stop));
+  const survey = surveyOf(levels, pulse);
+  const { stretches, noise, gap, peaks, start, end, stop } = survey;
   const steps: number[] = [];
   const edges = [start, ...peaks.map(({ at }) => at), stop];
   for (let index = 1; index < edges.length; index++) {
@@ -347,84 +312,6 @@ function jointAt(stretches: Stretches, place: Place, from: number, to: number): 
   const loss = levelAt(before, at) - levelAt(after, at);
   const sigma = Math.sqrt(varianceAt(before, at) + varianceAt(after, at));
   return { at, kind, loss, sigma, peak };
-}
-
-/** The sample at which the fiber ends: from there on there is noise only. */
-function findEnd(levels: Float32Array, noise: Noise, gap: number): number | null {
-  const { bins } = noise;
-  let first = bins.length;
-  while (first > 0 && bins[first - 1]! > FLOOR) first--;
-  if (first === bins.length) return null;
-  // The drop lies somewhere before the first bin that is noise all over: bins are smoothed over their
-  // neighbours.
-  const from = Math.max(1, (first - 5) * NOISE_BIN);
-  const to = Math.min(levels.length - 1, (first + 2) * NOISE_BIN);
-  const calm = Math.max(0, from - 4 * NOISE_BIN);
-  let level = 0;
-  for (let at = calm; at < from; at++) level += levels[at]!;
-  level /= Math.max(1, from - calm);
-  const run = Math.max(4, gap);
-  for (let at = from; at + run < to; at++) {
-    const jump = levels[at]! - levels[at - 1]!;
-    const high = jump > Math.max(PEAK.least, PEAK.deviations * noise.at(calm));
-    let low = true;
-    for (let next = at; next < at + run && low; next++) low = levels[next]! < level - 2;
-    if (low) return at;
-    if (!high) continue;
-    // A peak at the end: noise follows it.
-    let after = 0;
-    const behind = Math.min(levels.length, at + 6 * run + 40);
-    for (let next = at + 3 * run; next < behind; next++) after += levels[next]!;
-    if (after / Math.max(1, behind - at - 3 * run) < level - 2) return at;
-  }
-  return first * NOISE_BIN < levels.length ? first * NOISE_BIN : null;
-}
-
-/** The first sample behind the launch: its peak, and the way back from it. */
-function launchZone(levels: Float32Array, noise: Noise, gap: number, stop: number): number {
-  const near = Math.min(stop, 4 * gap + 20);
-  const settle = Math.min(stop, near + 400);
-  if (settle - near < 40) return near;
-  let mean = 0;
-  for (let at = near; at < settle; at++) mean += levels[at]!;
-  mean /= settle - near;
-  const limit = mean + Math.max(0.5, 6 * noise.at(near));
-  let at = near;
-  while (at > 0 && levels[at - 1]! < limit) at--;
-  return Math.min(near, at + gap);
-}
-
-/** Reflections: rises far above the noise, each with a dead zone until the level is calm again. */
-function findPeaks(
-  levels: Float32Array,
-  noise: Noise,
-  gap: number,
-  start: number,
-  stop: number,
-): Peak[] {
-  const peaks: Peak[] = [];
-  let bar = 0;
-  for (let at = start + 2; at < stop; at++) {
-    if ((at & 63) === 0 || bar === 0)
-      bar = Math.max(PEAK.least, PEAK.deviations * noise.at(at) * Math.SQRT2);
-    const rise = levels[at]! - levels[at - 2]!;
-    if (rise < bar) continue;
-    const before = meanOf(levels, Math.max(start, at - 2 - 2 * gap), at - 1);
-    let top = levels[at]!;
-    let end = at;
-    const most = Math.min(stop, at + 6 * gap + 60);
-    while (end < most && levels[end]! > before + bar / 2) top = Math.max(top, levels[end++]!);
-    if (end - at < Math.max(2, gap / 3) && top < before + 2 * bar) continue;
-    peaks.push({ at: at - 1, to: Math.min(stop, end + 2 * gap + 3), height: top - before });
-    at = end + gap;
-  }
-  return peaks;
-}
-
-function meanOf(levels: Float32Array, from: number, to: number): number {
-  let sum = 0;
-  for (let at = from; at < to; at++) sum += levels[at]!;
-  return sum / Math.max(1, to - from);
 }
 
 function endJoint(levels: Float32Array, noise: Noise, end: number, gap: number): FoundJoint {

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { MOST_FIBERS, idSchema } from './basics.ts';
+import { USUAL_RUN, cableRunSchema } from './cableRun.ts';
 import { USUAL_GLASS, glassSchema } from './fiberType.ts';
 
 const count = (most: number, what: string) =>
@@ -67,6 +68,7 @@ export const cableSchema = z.object({
   /** The colour scheme its fibers and tubes are counted by. */
   schemeId: z.string(),
   glass: glassSchema.default(USUAL_GLASS),
+  run: cableRunSchema.default(USUAL_RUN),
 });
 
 export type Cable = z.infer<typeof cableSchema>;

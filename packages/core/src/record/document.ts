@@ -9,6 +9,7 @@ import { planSchema } from './plan.ts';
 import { projectSchema } from './project.ts';
 import { schemeSchema } from './scheme.ts';
 import { spliceSchema } from './splice.ts';
+import { keptTraceSchema, tracePlaceSchema } from './trace.ts';
 import { keptRecordSchema, setAsideSchema } from './splicerRecord.ts';
 
 /**
@@ -37,6 +38,9 @@ export const documentSchema = z.object({
   setAside: z.array(setAsideSchema).default([]),
   /** Sessions, arc checks and what was done to instruments. */
   instrumentLog: z.array(instrumentEntrySchema).default([]),
+  /** Trace files, byte for byte, in the order in which they came in, and where each belongs. */
+  traces: z.array(keptTraceSchema).default([]),
+  tracePlaces: z.array(tracePlaceSchema).default([]),
   evidence: z.array(evidenceSchema),
 });
 

@@ -92,6 +92,8 @@ export const readingSchema = z
     direction: z.enum(['AB', 'BA']).nullable(),
     wavelengthNm: z.int().min(600, 'At least 600 nm.').max(1700, 'At most 1700 nm.'),
     lossMdb: measuredSchema,
+    /** The trace it was read from; null where it was typed. */
+    traceId: idSchema.nullable().default(null),
     ...correction,
   })
   .superRefine((reading, context) => {

@@ -1,5 +1,7 @@
 export * from './basics.ts';
+export * from './budget.ts';
 export * from './cable.ts';
+export * from './cableRun.ts';
 export * from './closure.ts';
 export * from './csv.ts';
 export * from './document.ts';
@@ -16,3 +18,4 @@ export * from './project.ts';
 export * from './scheme.ts';
 export * from './splice.ts';
 export * from './splicerRecord.ts';
+export * from './trace.ts';

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { idSchema, nameSchema, timeSchema } from './basics.ts';
+import { USUAL_BUDGET, budgetSchema } from './budget.ts';
 import { trayCapacitySchema } from './closure.ts';
 import { limitsSchema } from './limits.ts';
 import { USUAL_PRACTICE, practiceSchema } from './practice.ts';
@@ -18,6 +19,8 @@ export const projectSchema = z.object({
   trayCapacity: trayCapacitySchema,
   /** How the crew works where schools differ. */
   practice: practiceSchema.default(USUAL_PRACTICE),
+  /** What glass, splices and connectors are reckoned to lose. */
+  budget: budgetSchema.default(USUAL_BUDGET),
   createdAt: timeSchema,
 });
 

@@ -1,0 +1,170 @@
+import { sql } from 'drizzle-orm';
+import { type Budget, type CircuitBudget, GRADES, budgetOf } from '@cordel/core';
+import { type CircuitRoute } from '@cordel/core/otdr';
+import { type Db, rowsOf } from '../db/client.ts';
+import { refresh } from '../ledger/refresh.ts';
+import { getProject } from '../projects/queries.ts';
+import { loadPlant } from './plant.ts';
+import { type Proof, prove } from './proof.ts';
+import { hasTraces } from './queries.ts';
+import { causesOf } from './causes.ts';
+
+/** Whether a circuit will light up. */
+export const LIGHTS = ['broken', 'no', 'unsure', 'not joined', 'yes', 'unknown'] as const;
+
+export interface BudgetRow {
+  circuit: string;
+  label: string;
+  cableId: string;
+  fiber: number;
+  from: string;
+  to: string;
+  /** Meters of fiber; null while a length is unknown. */
+  meters: number | null;
+  splices: number;
+  /** Splices that nobody has made yet. */
+  open: number;
+  lights: (typeof LIGHTS)[number];
+  why: string;
+  budgets: CircuitBudget[];
+}
+
+/** How sure a splice's figure is, by its grade, thousandths of a dB: an estimate sees no bend, one direction no mode field. Common practice, no source. */
+const SPREADS: Record<(typeof GRADES)[number], number> = {
+  estimate: 25,
+  'one-way': 60,
+  insertion: 50,
+  'two-way': 8,
+};
+
+/** Every circuit's budget at the project's wavelengths, those that will not light up first. */
+export async function budgetRows(db: Db, projectId: string): Promise<BudgetRow[]> {
+  await refresh(db, projectId);
+  const project = await getProject(db, projectId);
+  const proof = (await hasTraces(db, projectId)) ? await prove(db, projectId) : null;
+  const plant = proof?.plant ?? (await loadPlant(db, projectId));
+  const figures = await figuresOf(db, projectId);
+  const broken = new Map(
+    (proof ? causesOf(proof) : [])
+      .filter(({ cause }) => cause === 'break')
+      .map((finding) => [finding.circuits[0]!, finding.where]),
+  );
+  const rows = plant
+    .circuits()
+    .map((route) =>
+      rowOf(route, project.budget, project.limits.wavelengths, figures, proof, broken),
+    );
+  const least = ({ budgets }: BudgetRow) => Math.min(...budgets.map(({ margin }) => margin));
+  return rows.sort(
+    (a, b) => LIGHTS.indexOf(a.lights) - LIGHTS.indexOf(b.lights) || least(a) - least(b),
+  );
+}
+
+interface SpliceFigure {
+  half: number | null;
+  grade: number | null;
+  verdict: string;
+}
+
+async function figuresOf(db: Db, projectId: string): Promise<Map<string, SpliceFigure>> {
+  const rows = await rowsOf<SpliceFigure & { id: string }>(
+    db,
+    sql`select id, half, grade, verdict from splices where project_id = ${projectId}`,
+  );
+  return new Map(rows.map((row) => [row.id, row]));
+}
+
+/** Meters of fiber from end to end: as written, and as the traces show it where they see both ends. */
+function metersOf({ spans }: CircuitRoute, proof: Proof | null, circuit: string): number | null {
+  const ends = proof?.laid.traces.flatMap((trace) => {
+    const laid = proof.laid.laid.get(trace.id)!;
+    if (trace.circuit !== circuit || trace.end === null || laid.early || laid.late > 0) return [];
+    return [trace.end - (laid.points[0]?.at ?? 0)];
+  });
+  if (ends && ends.length > 0) return ends.reduce((sum, end) => sum + end, 0) / ends.length;
+  return spans.some(({ sheath }) => sheath === null)
+    ? null
+    : spans.reduce((sum, { sheath, helix }) => sum + sheath! * helix, 0);
+}
+
+function rowOf(
+  route: CircuitRoute,
+  budget: Budget,
+  wavelengths: readonly number[],
+  figures: ReadonlyMap<string, SpliceFigure>,
+  proof: Proof | null,
+  broken: ReadonlyMap<string, string>,
+): BudgetRow {
+  const own = route.points.flatMap(({ spliceId }) => (spliceId ? [figures.get(spliceId)!] : []));
+  const meters = metersOf(route, proof, route.key);
+  const splices = own.map(({ half, grade }) =>
+    half === null || grade === null ? null : { mdb: half / 2, spread: SPREADS[GRADES[grade]!] },
+  );
+  const dead = own.filter(({ verdict, half }) => verdict === 'waived' && half === null).length;
+  const open = splices.filter((figure) => figure === null).length - dead;
+  const budgets = wavelengths.flatMap((nm) => {
+    const total = proof?.totals.find(
+      ({ circuit, wavelengthNm }) => circuit === route.key && wavelengthNm === nm,
+    )?.mean;
+    const one = budgetOf(
+      { meters, splices },
+      nm,
+      budget,
+      total ? { mdb: total.loss * 1000, spread: total.sigma * 1000 } : null,
+    );
+    return one ? [one] : [];
+  });
+  const { lights, why } = verdictOf(budgets, open, dead, broken.get(route.key) ?? null, meters);
+  const first = route.spans[0]!;
+  return {
+    circuit: route.key,
+    label: route.label,
+    cableId: first.cableId,
+    fiber: first.fiber,
+    from: route.points[0]!.name,
+    to: route.points.at(-1)!.name,
+    meters,
+    splices: own.length,
+    open,
+    lights,
+    why,
+    budgets,
+  };
+}
+
+const dB = (mdb: number): string => `${(mdb / 1000).toFixed(2)} dB`;
+
+function verdictOf(
+  budgets: readonly CircuitBudget[],
+  open: number,
+  dead: number,
+  broken: string | null,
+  meters: number | null,
+): Pick<BudgetRow, 'lights' | 'why'> {
+  if (broken !== null) return { lights: 'broken', why: `Broken. ${broken}` };
+  if (dead > 0) return { lights: 'broken', why: 'A fiber on its way is called dead.' };
+  const worst = budgets.reduce<CircuitBudget | null>(
+    (most, one) => (!most || one.margin < most.margin ? one : most),
+    null,
+  );
+  if (worst && worst.margin < 0)
+    return {
+      lights: 'no',
+      why: `${dB(-worst.margin)} over at ${worst.wavelengthNm} nm: ${dB(worst.measured ?? worst.made)} of ${dB(worst.most)}.`,
+    };
+  if (open > 0) return { lights: 'not joined', why: `${open} of its splices not made yet.` };
+  if (!worst)
+    return {
+      lights: 'unknown',
+      why:
+        meters === null
+          ? 'A length on its way is unknown.'
+          : 'No glass is reckoned with at these wavelengths.',
+    };
+  if (worst.margin < 2 * worst.marginSpread)
+    return {
+      lights: 'unsure',
+      why: `Only ${dB(worst.margin)} left at ${worst.wavelengthNm} nm, known to ± ${dB(2 * worst.marginSpread)}.`,
+    };
+  return { lights: 'yes', why: `${dB(worst.margin)} left at ${worst.wavelengthNm} nm.` };
+}

@@ -1,0 +1,110 @@
+import { eq } from 'drizzle-orm';
+import { Network, type NetworkSplice } from '@cordel/core';
+import { type CircuitRoute, type RouteSetting, routeOf } from '@cordel/core/otdr';
+import type { Db } from '../db/client.ts';
+import { splices } from '../db/schema.ts';
+import { notFound } from '../http/problem.ts';
+import { assembliesOf } from '../prep/queries.ts';
+import { getCables, getClosures } from '../projects/queries.ts';
+
+/** A splice as its circuit passes it. */
+export interface PlantSplice extends NetworkSplice {
+  id: string;
+  closureId: string;
+  tray: number;
+  slot: number;
+}
+
+/** A project's cables and splices as light goes through them. */
+export class Plant {
+  readonly splices: readonly PlantSplice[];
+  readonly setting: RouteSetting;
+  readonly network: Network;
+  private readonly routes = new Map<string, CircuitRoute>();
+
+  constructor(list: readonly PlantSplice[], setting: RouteSetting) {
+    this.splices = list;
+    this.setting = setting;
+    this.network = new Network([...setting.cables.values()], list);
+  }
+
+  /**
+   * The circuit that a fiber belongs to, wherever on its way the fiber is counted.
+   * @throws Problem 404 where there is no such fiber
+   */
+  circuitOf(cableId: string, fiber: number): CircuitRoute {
+    const key = `${cableId} ${fiber}`;
+    const known = this.routes.get(key);
+    if (known) return known;
+    let steps;
+    try {
+      steps = this.network.follow(cableId, fiber).steps;
+    } catch (error) {
+      if (error instanceof RangeError) throw notFound('fiber');
+      throw error;
+    }
+    const route = routeOf(
+      steps.map(({ cable, fiber: own, splice }) => ({
+        cableId: cable,
+        fiber: own,
+        splice: splice === null ? null : this.splices[splice]!,
+      })),
+      this.setting,
+    );
+    for (const { cableId: cable, fiber: own } of route.spans)
+      this.routes.set(`${cable} ${own}`, route);
+    return route;
+  }
+
+  /** Every circuit with a splice on its way, once each. */
+  circuits(): CircuitRoute[] {
+    const seen = new Map<string, CircuitRoute>();
+    for (const { cableA, fiberA } of this.splices) {
+      const route = this.circuitOf(cableA, fiberA);
+      seen.set(route.key, route);
+    }
+    return [...seen.values()];
+  }
+
+  /** Whether a circuit passes a splice from its side A to its side B. */
+  isForward(route: CircuitRoute, point: number): boolean {
+    const { cableId, fiber } = route.spans[point - 1]!;
+    const splice = this.spliceNamed(route.points[point]!.spliceId!);
+    return splice.cableA === cableId && splice.fiberA === fiber;
+  }
+
+  private readonly byId = new Map<string, PlantSplice>();
+
+  spliceNamed(id: string): PlantSplice {
+    if (this.byId.size === 0) for (const splice of this.splices) this.byId.set(splice.id, splice);
+    return this.byId.get(id)!;
+  }
+}
+
+export async function loadPlant(db: Db, projectId: string): Promise<Plant> {
+  const rows = await db
+    .select({
+      id: splices.id,
+      closure: splices.closureId,
+      closureId: splices.closureId,
+      cableA: splices.cableA,
+      fiberA: splices.fiberA,
+      cableB: splices.cableB,
+      fiberB: splices.fiberB,
+      method: splices.method,
+      tray: splices.tray,
+      slot: splices.slot,
+    })
+    .from(splices)
+    .where(eq(splices.projectId, projectId))
+    .orderBy(splices.closureId, splices.tray, splices.slot, splices.fiberA);
+  const byId = <Row extends { id: string }>(list: readonly Row[]) =>
+    new Map(list.map((row) => [row.id, row]));
+  return new Plant(rows, {
+    cables: byId(await getCables(db, projectId)),
+    closures: byId(await getClosures(db, projectId)),
+    assemblies: new Map(
+      (await assembliesOf(db, projectId)).map((assembly) => [assembly.closureId, assembly]),
+    ),
+  });
+}

@@ -1,0 +1,194 @@
+import { createHash } from 'node:crypto';
+import { eq, sql } from 'drizzle-orm';
+import { GROUP_SIZE, type Limits } from '@cordel/core';
+import {
+  type CircuitRoute,
+  type JointProof,
+  type LaidProof,
+  type ProofProblem,
+  type ProofTrace,
+  type SplicePlace,
+  type TotalProof,
+  type TraceFigures,
+  findMixUps,
+  layTraces,
+  measureTrace,
+  missingOf,
+  pairTraces,
+  samplesOf,
+} from '@cordel/core/otdr';
+import { type Db, rowsOf } from '../db/client.ts';
+import { traceFigures, traces } from '../db/schema.ts';
+import { idArray } from '../evidence/queries.ts';
+import { getProject } from '../projects/queries.ts';
+import { FINDER, type FoundInTrace, foundIn, openTrace } from './facts.ts';
+import { Plant, type PlantSplice, loadPlant } from './plant.ts';
+import { type TraceRow, listTraces } from './queries.ts';
+
+/** All that a project's traces prove. */
+export interface Proof {
+  plant: Plant;
+  limits: Limits;
+  rows: TraceRow[];
+  circuits: Map<string, CircuitRoute>;
+  laid: LaidProof;
+  figures: Map<string, TraceFigures>;
+  joints: JointProof[];
+  totals: TotalProof[];
+  problems: ProofProblem[];
+  splices: Map<string, SplicePlace>;
+}
+
+/** Traces measured at a time: between them the server answers others. */
+const BATCH = 16;
+
+/** Lays, measures and pairs all traces of a project. What was measured before is taken from where it is kept. */
+export async function prove(db: Db, projectId: string): Promise<Proof> {
+  const { limits } = await getProject(db, projectId);
+  const plant = await loadPlant(db, projectId);
+  const rows = await listTraces(db, projectId);
+  const found = await foundOf(db, projectId);
+  const circuits = new Map<string, CircuitRoute>();
+  const list = rows.flatMap((row): ProofTrace[] => {
+    const { place, facts } = row;
+    if (!place?.cableId || !place.fiber) return [];
+    const route = plant.circuitOf(place.cableId, place.fiber);
+    circuits.set(route.key, route);
+    const { joints, end } = found.get(row.id)!;
+    return [
+      {
+        id: row.id,
+        name: row.name,
+        circuit: route.key,
+        direction: place.direction!,
+        wavelengthNm: place.wavelengthNm!,
+        joints,
+        end,
+        range: facts.range,
+        groupIndex: facts.groupIndex,
+        samples: facts.samplesDigest,
+      },
+    ];
+  });
+  const laid = layTraces(circuits, list);
+  const figures = await measured(db, laid);
+  const { joints, totals } = pairTraces(laid, circuits, figures);
+  const used = new Set(
+    [...circuits.values()].flatMap(({ points }) => points.map(({ spliceId }) => spliceId)),
+  );
+  return {
+    plant,
+    limits,
+    rows,
+    circuits,
+    laid,
+    figures,
+    joints,
+    totals,
+    problems: [
+      ...laid.problems,
+      ...missingOf(laid.traces, circuits),
+      ...findMixUps(laid, circuits, figures),
+    ],
+    splices: new Map(
+      plant.splices.flatMap((splice) =>
+        used.has(splice.id) ? [[splice.id, placeOf(splice, plant, limits)] as const] : [],
+      ),
+    ),
+  };
+}
+
+/** What was found in the traces; those that an older finder looked at are looked at again. */
+async function foundOf(db: Db, projectId: string): Promise<Map<string, FoundInTrace>> {
+  const rows = await db
+    .select({ id: traces.id, found: traces.found })
+    .from(traces)
+    .where(eq(traces.projectId, projectId));
+  const found = new Map(rows.map(({ id, found: own }) => [id, own]));
+  for (const { id, found: own } of rows) {
+    if (own.finder === FINDER) continue;
+    const fresh = foundIn(await traceOf(db, id));
+    await db.update(traces).set({ found: fresh }).where(eq(traces.id, id));
+    found.set(id, fresh);
+  }
+  return found;
+}
+
+async function traceOf(db: Db, id: string) {
+  const [row] = await db
+    .select({ name: traces.name, bytes: traces.bytes })
+    .from(traces)
+    .where(eq(traces.id, id));
+  return openTrace(row!.name, row!.bytes);
+}
+
+async function measured(db: Db, proof: LaidProof): Promise<Map<string, TraceFigures>> {
+  const keys = new Map(proof.traces.map(({ id }) => [id, keyOf(proof, id)]));
+  const kept = await db
+    .select()
+    .from(traceFigures)
+    .where(sql`${traceFigures.traceId} = any(${idArray([...keys.keys()])}::uuid[])`);
+  const figures = new Map<string, TraceFigures>();
+  for (const row of kept)
+    if (keys.get(row.traceId) === row.key) figures.set(row.traceId, row.figures);
+  const left = [...keys].filter(([id]) => !figures.has(id));
+  for (let start = 0; start < left.length; start += BATCH) {
+    const batch = left.slice(start, start + BATCH);
+    const files = await db
+      .select({ id: traces.id, name: traces.name, bytes: traces.bytes })
+      .from(traces)
+      .where(sql`${traces.id} = any(${idArray(batch.map(([id]) => id))}::uuid[])`);
+    const fresh = files.map(({ id, name, bytes }) => {
+      const samples = samplesOf(openTrace(name, bytes));
+      const by = proof.stretch.get(id)!;
+      const own = measureTrace(
+        { ...samples, spacing: samples.spacing * by, first: samples.first * by },
+        proof.laid.get(id)!,
+      );
+      figures.set(id, own);
+      return { traceId: id, key: keys.get(id)!, figures: own };
+    });
+    await rowsOf(
+      db,
+      sql`insert into trace_figures (trace_id, key, figures)
+          select "traceId", "key", "figures" from jsonb_to_recordset(${JSON.stringify(fresh)}::jsonb) as r("traceId" uuid, "key" text, "figures" jsonb)
+          on conflict (trace_id) do update set key = excluded.key, figures = excluded.figures`,
+    );
+    // Let others in.
+    await new Promise((next) => setImmediate(next));
+  }
+  return figures;
+}
+
+/** Where a trace is measured, to the half meter. */
+function keyOf(proof: LaidProof, id: string): string {
+  const { points, strangers, early } = proof.laid.get(id)!;
+  const half = (meters: number) => Math.round(2 * meters);
+  const text = JSON.stringify([
+    FINDER,
+    proof.stretch.get(id),
+    points.map((point) => point && [half(point.at), half(point.sigma)]),
+    strangers.map(({ joint, kind }) => [half(joint.position), kind]),
+    early && half(early.at),
+  ]);
+  return createHash('sha256').update(text).digest('hex');
+}
+
+function placeOf(splice: PlantSplice, plant: Plant, limits: Limits): SplicePlace {
+  const dB = (grade: 'two-way' | 'one-way') => {
+    const limit = limits.splice[grade][splice.method];
+    return limit === null ? null : limit / 1000;
+  };
+  const name = (id: string) => plant.setting.cables.get(id)!.name;
+  return {
+    id: splice.id,
+    closureId: splice.closureId,
+    closure: plant.setting.closures.get(splice.closureId)!.name,
+    tray: splice.tray,
+    slot: splice.slot,
+    label: `${name(splice.cableA)} ${splice.fiberA} to ${name(splice.cableB)} ${splice.fiberB}`,
+    mass: splice.method === 'mass',
+    position: splice.method === 'mass' ? ((splice.fiberA - 1) % GROUP_SIZE) + 1 : null,
+    limit: { mean: dB('two-way'), oneWay: dB('one-way') },
+  };
+}

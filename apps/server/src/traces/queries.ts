@@ -1,0 +1,131 @@
+import { asc, eq, sql } from 'drizzle-orm';
+import type { KeptTrace, TracePlace } from '@cordel/core';
+import { type Db, rowsOf } from '../db/client.ts';
+import { tracePlaces, traces } from '../db/schema.ts';
+import { Problem, notFound } from '../http/problem.ts';
+import { readTrace, sha256 } from './facts.ts';
+
+/** A trace as lists show it: without its bytes and joints. */
+export type TraceRow = Pick<
+  typeof traces.$inferSelect,
+  'id' | 'name' | 'digest' | 'receivedAt' | 'facts'
+> & { place: TracePlace | null };
+
+/** A file that is brought in. */
+export interface NewTraceFile {
+  id: string;
+  projectId: string;
+  name: string;
+  bytes: Uint8Array;
+  receivedAt?: string;
+}
+
+/**
+ * Keeps a trace file as it came. The same content brought in again is the trace that is here already.
+ * @returns the id it is kept under, and whether it was here
+ * @throws Problem 422 where the file cannot be read
+ */
+export async function keepTrace(
+  db: Db,
+  { id, projectId, name, bytes, receivedAt }: NewTraceFile,
+): Promise<{ id: string; known: boolean }> {
+  const digest = sha256(bytes);
+  const [fresh] = await db
+    .insert(traces)
+    .values({
+      id,
+      projectId,
+      name,
+      digest,
+      bytes,
+      ...(receivedAt ? { receivedAt: new Date(receivedAt) } : {}),
+      ...readTrace(name, bytes),
+    })
+    .onConflictDoNothing()
+    .returning({ id: traces.id });
+  if (fresh) return { id: fresh.id, known: false };
+  const [here] = await db
+    .select({ id: traces.id })
+    .from(traces)
+    .where(sql`${traces.projectId} = ${projectId} and ${traces.digest} = ${digest}`);
+  if (!here)
+    throw new Problem(
+      409,
+      `Trace ${id} is here already with other content; traces are never changed.`,
+    );
+  return { id: here.id, known: true };
+}
+
+/** Says where traces belong; the same entry sent again changes nothing. */
+export async function placeTraces(db: Db, entries: readonly TracePlace[]): Promise<void> {
+  if (entries.length === 0) return;
+  await db
+    .insert(tracePlaces)
+    .values(entries.map((entry) => ({ ...entry, at: new Date(entry.at) })))
+    .onConflictDoNothing();
+}
+
+const toPlace = ({ seq: _seq, at, ...rest }: typeof tracePlaces.$inferSelect): TracePlace => ({
+  ...rest,
+  at: at.toISOString(),
+});
+
+/** Every word on where a project's traces belong, in the order in which they were said. */
+export async function allPlaces(db: Db, projectId: string): Promise<TracePlace[]> {
+  const rows = await db
+    .select({ row: tracePlaces })
+    .from(tracePlaces)
+    .innerJoin(traces, eq(traces.id, tracePlaces.traceId))
+    .where(eq(traces.projectId, projectId))
+    .orderBy(asc(tracePlaces.seq));
+  return rows.map(({ row }) => toPlace(row));
+}
+
+/** A project's traces in the order in which they came in, each with where it belongs. */
+export async function listTraces(db: Db, projectId: string): Promise<TraceRow[]> {
+  const { id, name, digest, receivedAt, facts } = traces;
+  const rows = await db
+    .select({ id, name, digest, receivedAt, facts })
+    .from(traces)
+    .where(eq(traces.projectId, projectId))
+    .orderBy(asc(traces.seq));
+  // Of several words on one trace the last stands.
+  const places = new Map((await allPlaces(db, projectId)).map((place) => [place.traceId, place]));
+  return rows.map((row) => ({ ...row, place: places.get(row.id) ?? null }));
+}
+
+/** A trace's file, as it came. */
+export async function traceFile(
+  db: Db,
+  traceId: string,
+): Promise<{ name: string; bytes: Uint8Array }> {
+  const [row] = await db
+    .select({ name: traces.name, bytes: traces.bytes })
+    .from(traces)
+    .where(eq(traces.id, traceId));
+  if (!row) throw notFound('trace');
+  return row;
+}
+
+/** All trace files of a project, as a document carries them. */
+export async function allTraces(db: Db, projectId: string): Promise<KeptTrace[]> {
+  const rows = await db
+    .select()
+    .from(traces)
+    .where(eq(traces.projectId, projectId))
+    .orderBy(asc(traces.seq));
+  return rows.map(({ id, name, digest, receivedAt, bytes }) => ({
+    id,
+    projectId,
+    name,
+    digest,
+    receivedAt: receivedAt.toISOString(),
+    bytes: Buffer.from(bytes).toString('base64'),
+  }));
+}
+
+/** Whether a project has any trace. */
+export async function hasTraces(db: Db, projectId: string): Promise<boolean> {
+  const rows = await rowsOf(db, sql`select 1 from traces where project_id = ${projectId} limit 1`);
+  return rows.length > 0;
+}

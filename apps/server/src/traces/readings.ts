@@ -1,0 +1,106 @@
+import { eq } from 'drizzle-orm';
+import { type Evidence, type Reading, standingOf } from '@cordel/core';
+import type { Db } from '../db/client.ts';
+import { splices } from '../db/schema.ts';
+import { bySplice, evidenceOf, record } from '../evidence/queries.ts';
+import { derivedId } from '../splices/derivedId.ts';
+import type { Proof } from './proof.ts';
+
+/** Figures of the traces as the Ledger takes them. */
+export interface LedgerFigures {
+  /** Readings that are not in the Ledger yet. */
+  fresh: Reading[];
+  /** How many are there already. */
+  there: number;
+  /** How many wait for something to be put right, and what. */
+  held: { count: number; why: string }[];
+}
+
+/** An instrument whose clock was never set says 1970 or thereabouts: before this it knows no time. */
+const CLOCK_SET = Date.UTC(2000, 0, 1);
+
+/**
+ * What the traces say of each splice, one reading a direction and wavelength. A reading speaks for the
+ * try that lay in the tray when the trace was shot. Circuits whose files are mixed up or copies of each other are
+ * held back.
+ */
+export async function ledgerFigures(
+  db: Db,
+  projectId: string,
+  proof: Proof,
+  signed: { by: string; at: string },
+): Promise<LedgerFigures> {
+  const evidence = bySplice(await evidenceOf(db, eq(splices.projectId, projectId)));
+  const held = new Map<string, number>();
+  const hold = (why: string) => held.set(why, (held.get(why) ?? 0) + 1);
+  const doubted = new Set(
+    proof.problems
+      .filter(
+        ({ kind }) =>
+          kind === 'mixed up' || kind === 'same samples' || kind === 'end from one side',
+      )
+      .flatMap(({ traces }) => traces),
+  );
+  const shotAt = new Map(proof.rows.map(({ id, facts }) => [id, facts.at * 1000]));
+  const result: LedgerFigures = { fresh: [], there: 0, held: [] };
+  for (const joint of proof.joints) {
+    const own = evidence.get(joint.spliceId) ?? [];
+    const forward = proof.plant.isForward(proof.circuits.get(joint.circuit)!, joint.point);
+    for (const [way, figure] of [
+      ['AB', joint.forward],
+      ['BA', joint.backward],
+    ] as const) {
+      const traceId = joint.traces[way];
+      if (!figure || traceId === null) continue;
+      const id = derivedId(traceId, `reading ${joint.spliceId}`);
+      if (own.some((entry) => entry.id === id)) {
+        result.there++;
+        continue;
+      }
+      if (doubted.has(traceId)) {
+        hold('its files are in doubt: put them right first');
+        continue;
+      }
+      const tries = standingOf(own).tries;
+      const shot = shotAt.get(traceId)!;
+      const tryThen =
+        shot < CLOCK_SET ? tries.at(-1) : tries.filter(({ at }) => Date.parse(at) <= shot).at(-1);
+      if (tries.length > 0 && !tryThen) {
+        hold('it was shot before the splice was made, by the clock of the OTDR');
+        continue;
+      }
+      if (Math.abs(figure.loss) > 10) {
+        hold('a loss over 10 dB is no splice');
+        continue;
+      }
+      result.fresh.push({
+        type: 'reading',
+        id,
+        spliceId: joint.spliceId,
+        ...signed,
+        tryId: tryThen?.tryId ?? null,
+        grade: 'one-way',
+        direction: (way === 'AB') === forward ? 'AB' : 'BA',
+        wavelengthNm: joint.wavelengthNm,
+        // Rounded up, so that rounding never turns a fail into a pass.
+        lossMdb: Math.ceil(figure.loss * 1000 - 1e-6),
+        traceId,
+        supersedes: null,
+        void: false,
+        why: null,
+      });
+    }
+  }
+  result.held = [...held].map(([why, count]) => ({ count, why }));
+  return result;
+}
+
+const BATCH = 2000;
+
+/** Puts figures into the Ledger; the same once more changes nothing. */
+export async function putFigures(db: Db, figures: readonly Evidence[]): Promise<number> {
+  let count = 0;
+  for (let start = 0; start < figures.length; start += BATCH)
+    count += await record(db, figures.slice(start, start + BATCH));
+  return count;
+}

@@ -1,0 +1,92 @@
+import type { Budget } from '../record/budget.ts';
+
+/** What a circuit is made of, for its budget. */
+export interface BudgetCircuit {
+  /** Meters of fiber; null while a length is unknown. */
+  meters: number | null;
+  /** Its splices: the figure that speaks for each in thousandths of a dB and how sure it is, or null before it is made. */
+  splices: readonly ({ mdb: number; spread: number } | null)[];
+}
+
+/** A circuit's loss at one wavelength. Thousandths of a dB; spreads are standard deviations. */
+export interface CircuitBudget {
+  wavelengthNm: number;
+  /** As it was designed: usual figures for glass, every splice and connectors. */
+  expected: number;
+  spread: number;
+  /** With the figures of the splices that are made. */
+  made: number;
+  madeSpread: number;
+  /** By traces: glass and splices both ways, with connectors as usual; null without. */
+  measured: number | null;
+  measuredSpread: number | null;
+  /** What it may lose, and what is left of that: by what was measured, else by what is made. */
+  most: number;
+  margin: number;
+  marginSpread: number;
+}
+
+/**
+ * The budget of a circuit at one wavelength: length x attenuation + splices + connectors. Parts vary on
+ * their own, so their spreads add as squares.
+ * @param total glass and splices as measured both ways, thousandths of a dB; null where they are not
+ * @returns null where the length is unknown or the project reckons with no glass at this wavelength
+ */
+export function budgetOf(
+  { meters, splices }: BudgetCircuit,
+  wavelengthNm: number,
+  budget: Budget,
+  total: { mdb: number; spread: number } | null = null,
+): CircuitBudget | null {
+  const glass = glassAt(budget, wavelengthNm);
+  if (!glass || meters === null) return null;
+  const km = meters / 1000;
+  const { splice, connector, connectors } = budget;
+  const light = km * glass.usual;
+  // One cable's glass is alike along its length: its spread grows with the length, not with its root.
+  const lightSquare = (km * glass.spread) ** 2;
+  const ends = connectors * connector.usual;
+  const endsSquare = connectors * connector.spread ** 2;
+  const designed = splices.length * splice.usual;
+  let [sum, square] = [0, 0];
+  for (const made of splices) {
+    sum += made?.mdb ?? splice.usual;
+    square += (made?.spread ?? splice.spread) ** 2;
+  }
+  const most =
+    budget.most ?? km * glass.most + splices.length * splice.most + connectors * connector.most;
+  const made = light + sum + ends;
+  const madeSpread = Math.sqrt(lightSquare + square + endsSquare);
+  const measured = total && total.mdb + ends;
+  const measuredSpread = total && Math.sqrt(total.spread ** 2 + endsSquare);
+  return {
+    wavelengthNm,
+    expected: light + designed + ends,
+    spread: Math.sqrt(lightSquare + splices.length * splice.spread ** 2 + endsSquare),
+    made,
+    madeSpread,
+    measured,
+    measuredSpread,
+    most,
+    margin: most - (measured ?? made),
+    marginSpread: measuredSpread ?? madeSpread,
+  };
+}
+
+/** Glass at a wavelength: as the project has it, or by a line between its neighbours. */
+function glassAt({ glass }: Budget, nm: number): Budget['glass'][number] | null {
+  const exact = glass.find(({ wavelengthNm }) => wavelengthNm === nm);
+  if (exact) return exact;
+  const sorted = [...glass].sort((a, b) => a.wavelengthNm - b.wavelengthNm);
+  const after = sorted.findIndex(({ wavelengthNm }) => wavelengthNm > nm);
+  if (after <= 0) return null;
+  const [low, high] = [sorted[after - 1]!, sorted[after]!];
+  const share = (nm - low.wavelengthNm) / (high.wavelengthNm - low.wavelengthNm);
+  const between = (key: 'usual' | 'spread' | 'most') => low[key] + share * (high[key] - low[key]);
+  return {
+    wavelengthNm: nm,
+    usual: between('usual'),
+    spread: between('spread'),
+    most: Math.max(low.most, high.most),
+  };
+}

@@ -1,0 +1,151 @@
+import type { Direction } from '../record/trace.ts';
+
+/** What a file's name tells of its trace; null where it does not. */
+export interface NameFacts {
+  cable: string | null;
+  fiber: number | null;
+  /** As it stands in the name, such as AB or the name of an end. */
+  direction: string | null;
+  wavelengthNm: number | null;
+}
+
+/** Parts of a pattern. Everything else stands for itself; `*` for any letters and figures. */
+export const NAME_PARTS = ['{cable}', '{fiber}', '{dir}', '{nm}', '*'] as const;
+
+const USUAL_WAVELENGTHS = new Set([850, 1300, 1310, 1383, 1490, 1550, 1577, 1625, 1650]);
+
+const stemOf = (name: string): string =>
+  name.replace(/^.*[\\/]/, '').replace(/\.[A-Za-z0-9]{1,4}$/, '');
+
+const SOURCES: Record<string, string> = {
+  '{cable}': '([A-Za-z0-9]+?)',
+  '{fiber}': '0*(\\d{1,4})',
+  '{dir}': '([A-Za-z]+|[A-Za-z0-9]+)',
+  '{nm}': '(\\d{3,4})(?:nm)?',
+  '*': '[A-Za-z0-9]*?',
+};
+
+/**
+ * Reads a file's name by a pattern such as `{cable}{fiber}_{dir}_{nm}`.
+ * @returns null where the name does not fit the pattern
+ */
+export function readName(pattern: string, name: string): NameFacts | null {
+  const keys: string[] = [];
+  const source = pattern
+    .split(/(\{cable\}|\{fiber\}|\{dir\}|\{nm\}|\*)/)
+    .map((part) => {
+      const known = SOURCES[part];
+      if (known && part !== '*') keys.push(part);
+      return known ?? part.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+    })
+    .join('');
+  const found = new RegExp(`^${source}$`, 'i').exec(stemOf(name));
+  if (!found) return null;
+  const value = (key: string): string | null => {
+    const index = keys.indexOf(key);
+    return index < 0 ? null : (found[index + 1] ?? null);
+  };
+  const number = (key: string): number | null => {
+    const text = value(key);
+    return text === null ? null : Number(text);
+  };
+  return {
+    cable: value('{cable}'),
+    fiber: number('{fiber}'),
+    direction: value('{dir}'),
+    wavelengthNm: number('{nm}'),
+  };
+}
+
+interface Token {
+  kind: 'word' | 'number' | 'mark';
+  text: string;
+}
+
+const tokensOf = (stem: string): Token[] =>
+  [...stem.matchAll(/[A-Za-z]+|\d+|[^A-Za-z0-9]+/g)].map(([text]) => ({
+    kind: /^\d/.test(text) ? 'number' : /^[A-Za-z]/.test(text) ? 'word' : 'mark',
+    text,
+  }));
+
+const DIRECTIONS = /^(ab|ba|a|b|fwd|rev|forward|backward|east|west|north|south|in|out|e|w|n|s)$/i;
+
+/**
+ * Proposes a pattern for a folder of names: which figure is the wavelength, which counts fibers, which
+ * word is the direction or the cable. A person confirms it on a preview.
+ * @param cables names of the project's cables
+ * @returns null where the names have no shape in common
+ */
+export function proposePattern(names: readonly string[], cables: readonly string[]): string | null {
+  const shapes = new Map<string, Token[][]>();
+  for (const name of names) {
+    const tokens = tokensOf(stemOf(name));
+    const shape = tokens
+      .map(({ kind, text }) => (kind === 'mark' ? text : kind === 'number' ? '0' : 'a'))
+      .join('');
+    shapes.set(shape, [...(shapes.get(shape) ?? []), tokens]);
+  }
+  const rows = [...shapes.values()].sort((a, b) => b.length - a.length)[0];
+  if (!rows || rows[0]!.length === 0) return null;
+  const columns = rows[0]!.map((token, index) => ({
+    ...token,
+    values: [...new Set(rows.map((row) => row[index]!.text))],
+  }));
+  const known = new Set(cables.map((cable) => cable.toLowerCase()));
+  const parts: (string | null)[] = columns.map(({ kind, text }) => (kind === 'mark' ? text : null));
+  const claim = (part: string, fits: (column: (typeof columns)[number]) => boolean) => {
+    const at = columns.findIndex((column, index) => parts[index] === null && fits(column));
+    if (at >= 0) parts[at] = part;
+  };
+  claim(
+    '{nm}',
+    ({ kind, values }) =>
+      kind === 'number' && values.every((value) => USUAL_WAVELENGTHS.has(Number(value))),
+  );
+  claim(
+    '{dir}',
+    ({ kind, values }) =>
+      kind === 'word' && values.length <= 2 && values.every((value) => /^(ab|ba)$/i.test(value)),
+  );
+  claim('{cable}', ({ values }) => values.every((value) => known.has(value.toLowerCase())));
+  if (!parts.includes('{dir}'))
+    claim(
+      '{dir}',
+      ({ kind, values }) =>
+        kind === 'word' && values.length === 2 && values.every((value) => DIRECTIONS.test(value)),
+    );
+  // Of the figures that are left, the one with most values counts the fibers.
+  const most = columns.reduce(
+    (best, { kind, values }, index) =>
+      kind === 'number' &&
+      parts[index] === null &&
+      values.length > (columns[best]?.values.length ?? 0)
+        ? index
+        : best,
+    -1,
+  );
+  if (most >= 0) parts[most] = '{fiber}';
+  return columns
+    .map(({ kind, text, values }, index) => {
+      if (parts[index] !== null) return parts[index];
+      return values.length === 1 && kind === 'word' ? text : '*';
+    })
+    .join('')
+    .replace(/\*+/g, '*')
+    .replace('{nm}nm', '{nm}');
+}
+
+/** The direction a word says by itself; null where a person must say. */
+export function directionOf(word: string | null): Direction | null {
+  if (word === null) return null;
+  if (/^(ab|a|fwd|forward)$/i.test(word)) return 'AB';
+  if (/^(ba|b|rev|backward)$/i.test(word)) return 'BA';
+  return null;
+}
+
+/** The number of a fiber as a file's header has it: 17, A-017 or "fiber 17"; null where there is no one number. */
+export function fiberOf(text: string): number | null {
+  const numbers = text.match(/\d+/g);
+  const last = numbers?.at(-1);
+  return last === undefined || numbers!.length > 2 ? null : Number(last);
+}

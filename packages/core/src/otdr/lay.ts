@@ -1,0 +1,192 @@
+import { middleOf } from './clusters.ts';
+import type { Zone } from './measure.ts';
+import type { PlacedJoint } from './pair.ts';
+import type { FitTrace, FittedGroup } from './routeFit.ts';
+
+/** A trace laid along its way. Meters of fiber from where it was shot, as its own samples count them. */
+export interface LaidTrace {
+  /** Where each point of the way lies in this trace; null where nothing tells. */
+  points: ({ at: number; sigma: number } | null)[];
+  /** The joint found at each point; null where none stood out. */
+  found: (PlacedJoint | null)[];
+  /** Joints at no point of the way. */
+  strangers: { joint: PlacedJoint; kind: 'unplanned' | 'ghost' }[];
+  /** Fiber before the way begins, beyond what its fellows have. */
+  shift: number;
+  /** Where it ends before its time; null where it does not. */
+  early: { at: number; sigma: number } | null;
+  /** How much fiber there is behind the end of the way; 0 where none. */
+  late: number;
+}
+
+/** Joints this near a point belong to it, m; more far out, for fibers are not of one length. */
+const near = (at: number): number => 12 + 8e-4 * at;
+/** An end this much too soon or late is another end. */
+const off = (at: number): number => 25 + 0.004 * at;
+
+/** Lays one trace along the way its group was fitted to. */
+export function layTrace(trace: FitTrace, group: FittedGroup): LaidTrace {
+  const shift = shiftOf(trace, group);
+  const moved = (at: number): number => at - shift;
+  const factor = factorOf(trace, group, shift);
+  const last = group.positions.length - 1;
+  const free = new Set(trace.joints.filter(({ kind }) => kind !== 'end'));
+  // A closure takes the joint nearest to it.
+  const found = group.positions.map((point, index) => {
+    if (!point || index === 0 || index === last) return null;
+    let best: PlacedJoint | null = null;
+    const at = point.at * factor;
+    for (const joint of free) {
+      const distance = Math.abs(moved(joint.position) - at);
+      if (distance > near(at)) continue;
+      if (!best || distance < Math.abs(moved(best.position) - at)) best = joint;
+    }
+    if (best) free.delete(best);
+    return best;
+  });
+  const points = group.positions.map((point, index) => {
+    if (!point) return null;
+    const own = found[index];
+    // What stands out clearly says itself where it is; a small joint lies where its fellows do.
+    if (own && (own.peak !== null || Math.abs(own.loss!) > 8 * own.sigma!))
+      return { at: own.position, sigma: 1 };
+    return {
+      at: point.at * factor + shift,
+      sigma: Math.hypot(Math.max(point.sigma, 1), 1.5e-4 * point.at),
+    };
+  });
+  const end = trace.end;
+  const expected = group.positions[last];
+  const early =
+    end !== null && expected && moved(end) < expected.at - off(expected.at)
+      ? { at: end, sigma: 2 }
+      : null;
+  const late =
+    end !== null && expected && moved(end) > expected.at + off(expected.at)
+      ? moved(end) - expected.at
+      : 0;
+  const launch = group.offset + shift;
+  const strangers = [...free]
+    .filter(({ position }) => position > launch + near(launch) && (end === null || position < end))
+    .filter(({ position }) => late === 0 || !expected || moved(position) < expected.at - 25)
+    .sort((a, b) => a.position - b.position)
+    .map(
+      (joint) => ({ joint, kind: isGhost(joint, trace.joints) ? 'ghost' : 'unplanned' }) as const,
+    );
+  return { points, found, strangers, shift, early, late };
+}
+
+/**
+ * How much later than its fellows a trace begins: where its joints meet none of the closures as they are,
+ * and meet two or more of them when all are moved by one length, that length is a launch fiber.
+ */
+function shiftOf({ joints, end }: FitTrace, { positions }: FittedGroup): number {
+  const places = positions.flatMap((point, index) => (point && index > 0 ? [point.at] : []));
+  const seen = [
+    ...joints.flatMap(({ kind, position }) => (kind === 'end' ? [] : [position])),
+    ...(end === null ? [] : [end]),
+  ];
+  const met = (shift: number): number =>
+    seen.filter((at) => places.some((place) => Math.abs(at - shift - place) < near(place))).length;
+  const asItIs = met(0);
+  if (asItIs * 2 >= Math.min(seen.length, places.length)) return 0;
+  let best = { shift: 0, count: asItIs };
+  for (const at of seen)
+    for (const place of places) {
+      const shift = at - place;
+      if (shift < 20 || shift > 6000) continue;
+      const count = met(shift);
+      if (count > best.count) best = { shift, count };
+    }
+  if (best.count < 2 || best.count < asItIs + 2) return 0;
+  // The middle of what the joints say, not what the first of them did.
+  const offsets = seen.flatMap((at) =>
+    places.flatMap((place) =>
+      Math.abs(at - best.shift - place) < near(place) ? [at - place] : [],
+    ),
+  );
+  return middleOf(offsets);
+}
+
+/** How much longer a fiber is than its fellows, by where its joints and its end lie. */
+function factorOf({ joints, end }: FitTrace, { positions }: FittedGroup, shift: number): number {
+  let [along, square] = [0, 0];
+  const take = (at: number, place: number, weight: number) => {
+    along += weight * at * place;
+    square += weight * place * place;
+  };
+  positions.forEach((point, index) => {
+    if (!point || index === 0) return;
+    const last = index === positions.length - 1;
+    const candidates = last
+      ? end === null
+        ? []
+        : [end]
+      : joints.flatMap(({ kind, position, loss, sigma }) =>
+          kind !== 'end' && loss !== null && Math.abs(loss) > 5 * sigma! ? [position] : [],
+        );
+    for (const position of candidates)
+      if (Math.abs(position - shift - point.at) < near(point.at))
+        take(position - shift, point.at, 1);
+  });
+  // Fibers of a cable differ by some ten-thousandths: what is beyond that is no length.
+  const prior = 1e8 * 0.01;
+  const factor = (along + prior) / (square + prior);
+  return Math.min(1.002, Math.max(0.998, factor));
+}
+
+/** A reflection is seen again at the sum of two distances, and loses nothing there. */
+function isGhost(joint: PlacedJoint, joints: readonly PlacedJoint[]): boolean {
+  if (joint.kind !== 'reflection' || joint.loss === null) return false;
+  if (Math.abs(joint.loss) > Math.max(0.02, 3 * joint.sigma!)) return false;
+  const mirrors = joints.filter(
+    (other) => other !== joint && other.peak !== null && other.position < joint.position,
+  );
+  return mirrors.some((one) =>
+    mirrors.some((two) => Math.abs(one.position + two.position - joint.position) < 8),
+  );
+}
+
+/** The fiber's own start is no joint, m. */
+const LAUNCH = 20;
+
+/** Samples that a trace's joints take, for measuring: planned places and strangers that lose something. */
+export function zonesOf(
+  laid: LaidTrace,
+  toSample: (meters: number) => number,
+  pulse: number,
+): { zones: Zone[]; points: number[]; strangers: number[] } {
+  const list = [
+    ...laid.points.flatMap((point, index) =>
+      point &&
+      // The first point is a joint where a launch fiber lies before it.
+      (index > 0 || point.at > LAUNCH) &&
+      index < laid.points.length - 1 &&
+      (!laid.early || point.at < laid.early.at)
+        ? [{ ...point, point: index, stranger: -1 }]
+        : [],
+    ),
+    ...laid.strangers.flatMap(({ joint, kind }, index) =>
+      kind === 'ghost' ? [] : [{ at: joint.position, sigma: 1, point: -1, stranger: index }],
+    ),
+  ].sort((a, b) => a.at - b.at);
+  const zones: Zone[] = [];
+  const result = { zones, points: [] as number[], strangers: [] as number[] };
+  for (const { at, sigma, point, stranger } of list) {
+    const before = zones.at(-1);
+    const spread = Math.abs(toSample(at + 2 * sigma) - toSample(at));
+    const zone = {
+      at: Math.floor(toSample(at) - spread - 1),
+      to: Math.ceil(toSample(at) + spread + pulse + 1),
+    };
+    // Two joints within a pulse are one to the samples.
+    if (before && zone.at <= before.to + pulse) {
+      before.to = Math.max(before.to, zone.to);
+      continue;
+    }
+    zones.push(zone);
+    result.points.push(point);
+    result.strangers.push(stranger);
+  }
+  return result;
+}

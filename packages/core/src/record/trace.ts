@@ -1,0 +1,54 @@
+import { z } from 'zod';
+import { idSchema, personSchema, reasonSchema, timeSchema } from './basics.ts';
+
+/** `AB`: shot from the end where the circuit begins, the end of its first cable; `BA`: from the other. */
+export const directionSchema = z.enum(['AB', 'BA']);
+export type Direction = z.infer<typeof directionSchema>;
+
+const wavelengthSchema = z.int().min(600, 'At least 600 nm.').max(1700, 'At most 1700 nm.');
+
+/** SHA-256 in hexadecimal. */
+export const digestSchema = z.string().regex(/^[0-9a-f]{64}$/, 'A SHA-256 in hexadecimal.');
+
+/**
+ * Where a trace belongs, by a person's word: the fiber it was shot into, counted in any cable on its
+ * way, from which end and at which wavelength. Appended; the last one counts. Without a cable the trace is
+ * set aside.
+ */
+export const tracePlaceSchema = z
+  .object({
+    id: idSchema,
+    traceId: idSchema,
+    by: personSchema,
+    at: timeSchema,
+    cableId: idSchema.nullable(),
+    fiber: z.int().min(1).max(6912).nullable(),
+    direction: directionSchema.nullable(),
+    wavelengthNm: wavelengthSchema.nullable(),
+    why: reasonSchema.nullable(),
+  })
+  .superRefine((place, context) => {
+    const parts = [place.cableId, place.fiber, place.direction, place.wavelengthNm];
+    if (parts.some((part) => part === null) && parts.some((part) => part !== null))
+      context.addIssue({
+        code: 'custom',
+        path: ['fiber'],
+        message: 'A trace has a cable, a fiber, a direction and a wavelength, or none of them.',
+      });
+    if (place.cableId === null && place.why === null)
+      context.addIssue({ code: 'custom', path: ['why'], message: 'Say why it is set aside.' });
+  });
+
+export type TracePlace = z.infer<typeof tracePlaceSchema>;
+
+/** A trace file as a project document carries it: its bytes in base 64. */
+export const keptTraceSchema = z.object({
+  id: idSchema,
+  projectId: idSchema,
+  name: z.string().min(1).max(200),
+  digest: digestSchema,
+  receivedAt: timeSchema,
+  bytes: z.base64(),
+});
+
+export type KeptTrace = z.infer<typeof keptTraceSchema>;

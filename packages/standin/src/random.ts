@@ -6,17 +6,20 @@ export interface Random {
   normal(): number;
 }
 
+// Taken once: they are called millions of times.
+const { cos, imul, log, PI, sqrt } = Math;
+
 /** Mulberry32, public domain: 32 bits of state, good enough for made-up figures. */
 export function seeded(seed: number): Random {
   let state = seed >>> 0;
   const uniform = () => {
     state = (state + 0x6d2b79f5) >>> 0;
-    let mixed = Math.imul(state ^ (state >>> 15), state | 1);
-    mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61);
+    let mixed = imul(state ^ (state >>> 15), state | 1);
+    mixed ^= mixed + imul(mixed ^ (mixed >>> 7), mixed | 61);
     return ((mixed ^ (mixed >>> 14)) >>> 0) / 2 ** 32;
   };
   // Box and Muller's transform.
-  const normal = () => Math.sqrt(-2 * Math.log(1 - uniform())) * Math.cos(2 * Math.PI * uniform());
+  const normal = () => sqrt(-2 * log(1 - uniform())) * cos(2 * PI * uniform());
   return { uniform, normal };
 }
 

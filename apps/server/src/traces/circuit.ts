@@ -1,3 +1,4 @@
+import { unitSize } from '@cordel/core';
 import { causesOf } from './causes.ts';
 import type { Proof } from './proof.ts';
 
@@ -50,12 +51,54 @@ export function circuitView(proof: Proof, cableId: string, fiber: number) {
       name,
       direction,
       wavelengthNm,
-      start: proof.laid.laid.get(id)!.points[0]?.at ?? 0,
+      start: startOf(proof, id),
       stretch: proof.laid.stretch.get(id) ?? 1,
       end,
     })),
+    fellows: fellowsOf(proof, cableId, fiber),
     joints: proof.joints.filter(({ circuit }) => circuit === route.key),
     totals: proof.totals.filter(({ circuit }) => circuit === route.key),
     findings: causesOf(proof).filter(({ circuits }) => circuits.includes(route.key)),
   };
+}
+
+/** Traces of all fibers of the tube or ribbon that a fiber lies in. */
+function fellowsOf(proof: Proof, cableId: string, fiber: number) {
+  const size = unitSize(proof.plant.setting.cables.get(cableId)!.makeUp);
+  const first = Math.floor((fiber - 1) / size) * size;
+  const numbers = new Map<string, number>();
+  for (let number = first + 1; number <= first + size; number++) {
+    const route = proof.circuits.get(circuitKey(proof, cableId, number));
+    if (route) numbers.set(route.key, number);
+  }
+  return proof.laid.traces
+    .filter(({ circuit }) => numbers.has(circuit))
+    .map((trace) => {
+      const start = startOf(proof, trace.id);
+      const last = proof.laid.group(trace).positions.at(-1);
+      return {
+        fiber: numbers.get(trace.circuit)!,
+        id: trace.id,
+        direction: trace.direction,
+        wavelengthNm: trace.wavelengthNm,
+        start,
+        stretch: proof.laid.stretch.get(trace.id) ?? 1,
+        length: (last?.at ?? trace.range) - proof.laid.group(trace).offset,
+      };
+    })
+    .sort((a, b) => a.fiber - b.fiber);
+}
+
+function circuitKey({ plant }: Proof, cableId: string, fiber: number): string {
+  try {
+    return plant.circuitOf(cableId, fiber).key;
+  } catch {
+    return '';
+  }
+}
+
+/** Where a trace's circuit begins: behind its launch fiber, if it has one. */
+function startOf({ laid }: Proof, id: string): number {
+  const trace = laid.traces.find((one) => one.id === id)!;
+  return laid.group(trace).offset + laid.laid.get(id)!.shift;
 }

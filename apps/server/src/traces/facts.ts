@@ -3,9 +3,8 @@ import { z } from '@hono/zod-openapi';
 import {
   type Analysis,
   type SorFile,
-  type TraceSamples,
   analyse,
-  metersOf,
+  factsOf,
   readSor,
   samplesOf,
 } from '@cordel/core/otdr';
@@ -50,7 +49,12 @@ export const FINDER = 1;
 export function readTrace(name: string, bytes: Uint8Array) {
   const file = openTrace(name, bytes);
   const samples = samplesOf(file);
-  return { facts: factsOf(file, samples), found: foundIn(file, samples) };
+  const { raw } = file.data;
+  const facts: TraceFacts = {
+    ...factsOf(file, samples),
+    samplesDigest: sha256(new Uint8Array(raw.buffer, raw.byteOffset, raw.byteLength)),
+  };
+  return { facts, found: foundIn(file, samples) };
 }
 
 export function openTrace(name: string, bytes: Uint8Array): SorFile {
@@ -69,46 +73,3 @@ export const foundIn = (file: SorFile, samples = samplesOf(file)): FoundInTrace 
 
 export const sha256 = (bytes: Uint8Array): string =>
   createHash('sha256').update(bytes).digest('hex');
-
-function factsOf(
-  { general, fixed, keyEvents, data, warnings }: SorFile,
-  samples: TraceSamples,
-): TraceFacts {
-  const nm = general?.wavelengthNm || Math.round(fixed.wavelength / 10);
-  const fixedNm = Math.round(fixed.wavelength / 10);
-  return {
-    cableId: general?.cableId.trim() ?? '',
-    fiberId: general?.fiberId.trim() ?? '',
-    wavelengthNm: nm,
-    from: general?.fromLocation.trim() ?? '',
-    to: general?.toLocation.trim() ?? '',
-    at: fixed.at,
-    pulseNs: fixed.pulseWidthsNs[0]!,
-    averages: fixed.averages,
-    groupIndex: fixed.groupIndex,
-    spacing: samples.spacing,
-    samples: samples.levels.length,
-    range: samples.first + samples.levels.length * samples.spacing,
-    events: keyEvents?.events.length ?? 0,
-    samplesDigest: sha256(
-      new Uint8Array(data.raw.buffer, data.raw.byteOffset, data.raw.byteLength),
-    ),
-    // Tenths of a nm differ from the nominal figure by a few.
-    warnings:
-      Math.abs(fixedNm - nm) > 15
-        ? [
-            ...warnings,
-            `The file names two wavelengths: GenParams ${nm} nm, FxdParams ${fixedNm} nm.`,
-          ]
-        : warnings,
-  };
-}
-
-/** The instrument's own table of a file, in meters and dB. */
-export const ownTable = ({ keyEvents, fixed }: SorFile) =>
-  (keyEvents?.events ?? []).map((event) => ({
-    position: metersOf(event.time, fixed.groupIndex),
-    loss: event.loss / 1000,
-    reflectance: event.reflectance / 1000,
-    code: event.code,
-  }));

@@ -1,8 +1,8 @@
-import { eq } from 'drizzle-orm';
+import { sql } from 'drizzle-orm';
 import { type Evidence, type Reading, standingOf } from '@cordel/core';
 import type { Db } from '../db/client.ts';
 import { splices } from '../db/schema.ts';
-import { bySplice, evidenceOf, record } from '../evidence/queries.ts';
+import { bySplice, evidenceOf, idArray, record } from '../evidence/queries.ts';
 import { derivedId } from '../splices/derivedId.ts';
 import type { Proof } from './proof.ts';
 
@@ -26,11 +26,12 @@ const CLOCK_SET = Date.UTC(2000, 0, 1);
  */
 export async function ledgerFigures(
   db: Db,
-  projectId: string,
   proof: Proof,
   signed: { by: string; at: string },
 ): Promise<LedgerFigures> {
-  const evidence = bySplice(await evidenceOf(db, eq(splices.projectId, projectId)));
+  const evidence = bySplice(
+    await evidenceOf(db, sql`${splices.id} = any(${idArray([...proof.splices.keys()])}::uuid[])`),
+  );
   const held = new Map<string, number>();
   const hold = (why: string) => held.set(why, (held.get(why) ?? 0) + 1);
   const doubted = new Set(

@@ -188,6 +188,18 @@ const circuit = createRoute({
           end: z.number().nullable(),
         }),
       ),
+      /** Traces of the fibers of its tube or ribbon. */
+      fellows: z.array(
+        z.object({
+          fiber: z.int(),
+          id: z.string(),
+          direction: directionSchema,
+          wavelengthNm: z.int(),
+          start: z.number(),
+          stretch: z.number(),
+          length: z.number(),
+        }),
+      ),
       joints: z.array(
         z.object({
           point: z.int(),
@@ -330,7 +342,7 @@ export const traceRoutes = router()
   .openapi(proof, async (c) => {
     const { projectId } = c.req.valid('param');
     const all = await prove(c.var.db, projectId);
-    const { fresh, there, held } = await ledgerFigures(c.var.db, projectId, all, {
+    const { fresh, there, held } = await ledgerFigures(c.var.db, all, {
       by: 'Traces',
       at: new Date().toISOString(),
     });
@@ -359,7 +371,7 @@ export const traceRoutes = router()
   .openapi(put, async (c) => {
     const { projectId } = c.req.valid('param');
     const all = await prove(c.var.db, projectId);
-    const { fresh } = await ledgerFigures(c.var.db, projectId, all, c.req.valid('json'));
+    const { fresh } = await ledgerFigures(c.var.db, all, c.req.valid('json'));
     return c.json({ recorded: await putFigures(c.var.db, fresh) }, 200);
   })
   .openapi(circuit, async (c) => {

@@ -20,6 +20,8 @@ import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 import { MakeUpForm } from './MakeUpForm';
+import { RunForm } from './RunForm';
+import { readRun, typeRun } from './runForm';
 import { type TypedMakeUp, readMakeUp, typeMakeUp } from './typedMakeUp';
 
 /** The project's cables: what each is made of. */
@@ -58,7 +60,14 @@ export function CablesPage() {
 }
 
 function CableForm({ cable, onDone }: { cable?: Cable; onDone(): void }) {
-  const { project, schemes, cables } = useProjectView();
+  const { project, schemes, cables, closures, assemblies } = useProjectView();
+  const entered = closures.filter(({ id }) =>
+    assemblies.some(
+      (assembly) =>
+        assembly.closureId === id && assembly.entries.some(({ cableId }) => cableId === cable?.id),
+    ),
+  );
+  const [run, setRun] = useState(() => typeRun(cable?.run ?? USUAL_RUN, project.units.distance));
   const [name, setName] = useState(cable?.name ?? '');
   const [schemeId, setScheme] = useState(cable?.schemeId ?? project.schemeId);
   const [typed, setTyped] = useState<TypedMakeUp>(
@@ -78,6 +87,8 @@ function CableForm({ cable, onDone }: { cable?: Cable; onDone(): void }) {
     if (!named.success) return setProblem(named.error.issues[0]!.message);
     if (cables.some((other) => other.name === named.data && other.id !== cable?.id))
       return setProblem(`There is a cable ${named.data} already: choose another name.`);
+    const runRead = readRun(run, entered, project.units.distance);
+    if ('error' in runRead) return setProblem(runRead.error);
     const record: Cable = {
       id: cable?.id ?? uuid(),
       projectId: project.id,
@@ -85,7 +96,7 @@ function CableForm({ cable, onDone }: { cable?: Cable; onDone(): void }) {
       makeUp: read.makeUp,
       schemeId,
       glass: made.data,
-      run: cable?.run ?? USUAL_RUN,
+      run: runRead.run,
     };
     const sent = outbox.add({
       method: 'PUT',
@@ -129,6 +140,7 @@ function CableForm({ cable, onDone }: { cable?: Cable; onDone(): void }) {
         onChangeText={setMfd}
         inputMode="decimal"
       />
+      <RunForm value={run} closures={entered} onChange={setRun} />
       {problem ? <Notice live>{problem}</Notice> : null}
       <View style={{ flexDirection: 'row', gap: 8 }}>
         <Press label="Save" look="next" onPress={() => void save()} style={{ flex: 1 }} />

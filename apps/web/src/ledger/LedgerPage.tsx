@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { ScrollView, TextInput, View } from 'react-native';
 import { Icon } from 'react-native-paper';
@@ -66,6 +67,7 @@ export function LedgerPage() {
 function LedgerHead() {
   const { params, set, go } = useLedgerParams();
   const { project, closures } = useProjectView();
+  const router = useRouter();
   const summary = useSummary(project.id);
   const [exporting, setExporting] = useState(false);
   const closure = closures.find((entry) => entry.id === params.closure);
@@ -83,7 +85,14 @@ function LedgerHead() {
             Ledger
           </Txt>
         </View>
-        <Press label="Export" icon="download" onPress={() => setExporting(true)} />
+        <Press
+          label="Traces"
+          icon="pulse"
+          onPress={() => router.push(`/p/${project.id}/ledger/findings` as never)}
+        />
+        <Press label="Export" icon="download" onPress={() => setExporting(true)}>
+          <></>
+        </Press>
       </View>
       {whole ? (
         <Txt>

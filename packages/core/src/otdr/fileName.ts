@@ -149,3 +149,87 @@ export function fiberOf(text: string): number | null {
   const last = numbers?.at(-1);
   return last === undefined || numbers!.length > 2 ? null : Number(last);
 }
+
+/** What a person settled for a folder of files. */
+export interface NamingSetting {
+  pattern: string;
+  cables: readonly { id: string; name: string; fibers: number }[];
+  /** The cable that fibers are counted in where neither name nor file says. */
+  cableId: string | null;
+  /** Which end a word of the name, or a location of the file, stands for. */
+  directions: Readonly<Record<string, Direction>>;
+  /** Who is right where name and file disagree; null: nobody, until a person says. */
+  trust: 'name' | 'file' | null;
+}
+
+/** Where a file belongs, as far as it is known, and what keeps it from being settled. */
+export interface NamedPlace {
+  cableId: string | null;
+  fiber: number | null;
+  direction: Direction | null;
+  wavelengthNm: number | null;
+  problems: string[];
+}
+
+/** What of a file's header says where it belongs. */
+export interface HeaderFacts {
+  cableId: string;
+  fiberId: string;
+  wavelengthNm: number;
+  from: string;
+}
+
+/** The word that tells a file's direction: of its name, else the location it was shot from. */
+export const directionWord = (name: NameFacts | null, header: HeaderFacts): string =>
+  (name?.direction ?? header.from).trim();
+
+/** Settles where a file belongs from its name and its header. What neither tells, or both tell differently, is a problem. */
+export function settlePlace(name: string, header: HeaderFacts, setting: NamingSetting): NamedPlace {
+  const read = setting.pattern === '' ? null : readName(setting.pattern, name);
+  const problems: string[] = [];
+  if (setting.pattern !== '' && !read) problems.push('The name does not fit the pattern.');
+  const settled = <Value>(
+    what: string,
+    byName: Value | null,
+    byFile: Value | null,
+  ): Value | null => {
+    if (byName === null || byFile === null || byName === byFile) return byName ?? byFile;
+    if (setting.trust) return setting.trust === 'name' ? byName : byFile;
+    problems.push(`The name says ${what} ${String(byName)}, the file ${String(byFile)}.`);
+    return null;
+  };
+  const cableNamed = (text: string | null | undefined) =>
+    (text && setting.cables.find((cable) => cable.name.toLowerCase() === text.toLowerCase())) ||
+    null;
+  const cableName = settled(
+    'cable',
+    cableNamed(read?.cable)?.name ?? null,
+    cableNamed(header.cableId)?.name ?? null,
+  );
+  const disputed = problems.some((words) => words.startsWith('The name says cable'));
+  const cable =
+    cableNamed(cableName) ??
+    setting.cables.find(({ id }) => id === setting.cableId && !disputed) ??
+    null;
+  const fiber = settled('fiber', read?.fiber ?? null, fiberOf(header.fiberId));
+  const wavelengthNm = settled(
+    'wavelength',
+    read?.wavelengthNm ?? null,
+    header.wavelengthNm || null,
+  );
+  const word = directionWord(read, header);
+  const direction = setting.directions[word] ?? directionOf(word);
+  if (!cable && !disputed) problems.push('In which cable is the fiber counted?');
+  if (fiber === null && !problems.some((words) => words.includes('says fiber')))
+    problems.push('Which fiber? Neither the name nor the file says.');
+  if (cable && fiber !== null && (fiber < 1 || fiber > cable.fibers))
+    problems.push(`Cable ${cable.name} has ${cable.fibers} fibers, not ${fiber}.`);
+  if (!direction) problems.push('From which end was it shot?');
+  return {
+    cableId: cable?.id ?? null,
+    fiber,
+    direction: direction ?? null,
+    wavelengthNm,
+    problems,
+  };
+}

@@ -16,3 +16,4 @@ export * from './proof.ts';
 export * from './route.ts';
 export * from './routeFit.ts';
 export * from './whereabouts.ts';
+export * from './facts.ts';

@@ -8,6 +8,12 @@ const length = z
   .min(0, 'A length cannot be negative.')
   .max(200_000, 'At most 20 m.');
 
+/** Cable coiled up beside a closure: tenths of a millimeter, up to 200 m. */
+const coil = z
+  .int('A length is a whole number of tenths of a millimeter.')
+  .min(0, 'A length cannot be negative.')
+  .max(2_000_000, 'At most 200 m.');
+
 /** A row of a seal table: which diameters it takes, and what goes with it. Tenths of a millimeter. */
 export const sealRowSchema = z
   .object({
@@ -102,7 +108,7 @@ export const entrySchema = z.object({
   /** Name of the port, or null to take the first that suits. */
   port: z.string().nullable(),
   /** Cable kept in a loop outside. */
-  loop: length,
+  loop: coil,
   /** In an express cable: the tubes that are opened, and how. */
   tubes: z.array(z.object({ unit: z.int().min(1), way: z.enum(['dedicate', 'window']) })).max(144),
   /** Metallic armour: a shield connector and a bond. */

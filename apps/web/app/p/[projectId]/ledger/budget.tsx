@@ -1,0 +1,1 @@
+export { BudgetPage as default } from '@/traces/BudgetPage';

@@ -1,0 +1,1 @@
+export { CircuitPage as default } from '@/traces/view/CircuitPage';

@@ -1,0 +1,1 @@
+export { FindingsPage as default } from '@/traces/FindingsPage';

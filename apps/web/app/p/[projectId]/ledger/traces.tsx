@@ -1,0 +1,1 @@
+export { TracesPage as default } from '@/traces/bringIn/TracesPage';

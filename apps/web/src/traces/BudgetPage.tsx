@@ -1,0 +1,185 @@
+import { FlashList } from '@shopify/flash-list';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import Svg, { Line, Rect } from 'react-native-svg';
+import { type CircuitBudget, formatDistance, plural } from '@cordel/core';
+import { useProjectView } from '@/projects/context';
+import { Empty, Waiting } from '@/ui/Notice';
+import { Page } from '@/ui/Page';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { type Inks, useInks } from '@/ui/theme';
+import { ProofTabs } from './ProofTabs';
+import { type BudgetRow, LIGHTS, useBudget } from './queries';
+
+type Lights = BudgetRow['lights'];
+
+const WORDS: Record<Lights, { word: string; ink: keyof Inks }> = {
+  broken: { word: 'broken', ink: 'accent' },
+  no: { word: 'will not light up', ink: 'accent' },
+  unsure: { word: 'may not light up', ink: 'accent' },
+  'not joined': { word: 'not joined yet', ink: 'ink2' },
+  yes: { word: 'lights up', ink: 'green' },
+  unknown: { word: 'length unknown', ink: 'ink2' },
+};
+
+/** What will not light up: every circuit's loss against what it may lose, the worst first. */
+export function BudgetPage() {
+  const { project } = useProjectView();
+  const router = useRouter();
+  const inks = useInks();
+  const budget = useBudget(project.id);
+  const [only, setOnly] = useState<Lights | null>(null);
+  const first = budget.data?.pages[0];
+  const rows = (budget.data?.pages.flatMap((page) => page.rows) ?? []).filter(
+    ({ lights }) => only === null || lights === only,
+  );
+  const dark = first ? (first.counts.broken ?? 0) + (first.counts.no ?? 0) : 0;
+  const head = (
+    <View style={{ gap: 12, paddingBottom: 10 }}>
+      <ProofTabs />
+      {first ? (
+        <>
+          <Txt>
+            <Txt kind="strong" ink={dark > 0 ? 'accent' : 'green'}>
+              {dark > 0 ? `${plural(dark, 'circuit')} will not light up` : 'None is dark'}
+            </Txt>
+            {` of ${first.total}. Glass, splices and connectors at both ends, against ${project.budget.most === null ? 'the most of every part' : 'what the equipment bridges'}.`}
+          </Txt>
+          <View style={{ flexDirection: 'row', gap: 6, flexWrap: 'wrap' }}>
+            {LIGHTS.filter((key) => first.counts[key]).map((key) => (
+              <Press
+                key={key}
+                label={`${WORDS[key].word}: ${first.counts[key]}`}
+                look={only === key ? 'dark' : 'plain'}
+                aria-pressed={only === key}
+                onPress={() => setOnly(only === key ? null : key)}
+              />
+            ))}
+          </View>
+          <Press
+            label="What glass and connectors are reckoned to lose"
+            look="bare"
+            icon="pencil-outline"
+            style={{ alignSelf: 'flex-start' }}
+            onPress={() => router.push(`/p/${project.id}/kit/settings` as never)}
+          />
+        </>
+      ) : (
+        <Waiting
+          error={budget.error}
+          retry={<Press label="Try again" look="next" onPress={() => void budget.refetch()} />}
+        />
+      )}
+    </View>
+  );
+  return (
+    <Page title="Budget" above={project.name} back={`/p/${project.id}/ledger`} scroll={false}>
+      <View style={{ flex: 1 }}>
+        <FlashList
+          data={rows}
+          keyExtractor={(row) => row.circuit}
+          ListHeaderComponent={head}
+          ListEmptyComponent={
+            first ? (
+              <Empty title="No circuits yet">
+                A circuit begins with a splice: plan a closure or bring in a splice list.
+              </Empty>
+            ) : null
+          }
+          onEndReached={() => {
+            if (budget.hasNextPage && !budget.isFetching) void budget.fetchNextPage();
+          }}
+          renderItem={({ item }) => <Row row={item} inks={inks} />}
+        />
+      </View>
+    </Page>
+  );
+}
+
+function Row({ row, inks }: { row: BudgetRow; inks: Inks }) {
+  const router = useRouter();
+  const { project } = useProjectView();
+  const said = WORDS[row.lights];
+  return (
+    <View style={{ borderTopWidth: 1, borderColor: inks.rule, paddingVertical: 10, gap: 6 }}>
+      <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}>
+        <Txt kind="strong">{`${row.label} · ${row.from} to ${row.to}`}</Txt>
+        <Txt kind="strong" ink={said.ink}>
+          {said.word}
+        </Txt>
+      </View>
+      <Txt>
+        {`${row.why} ${row.meters === null ? '' : `${formatDistance(Math.round(row.meters * 10_000), project.units.distance)} of fiber, `}${plural(row.splices, 'splice')}.`}
+      </Txt>
+      {row.budgets.map((budget) => (
+        <BudgetBar key={budget.wavelengthNm} budget={budget} />
+      ))}
+      <Press
+        label={`Look at ${row.label}`}
+        look="bare"
+        style={{ alignSelf: 'flex-start', paddingHorizontal: 0 }}
+        onPress={() =>
+          router.push(
+            `/p/${project.id}/ledger/circuit?cable=${row.cableId}&fiber=${row.fiber}` as never,
+          )
+        }
+      />
+    </View>
+  );
+}
+
+const dB = (mdb: number): string => (mdb / 1000).toFixed(2);
+
+/** Loss as a bar against what it may be: solid measured, hatched reckoned; the tick is what was expected. */
+function BudgetBar({ budget }: { budget: CircuitBudget }) {
+  const inks = useInks();
+  const [width, setWidth] = useState(300);
+  const { wavelengthNm, expected, spread, made, measured, most, margin, marginSpread } = budget;
+  const loss = measured ?? made;
+  const scale = (width - 2) / Math.max(most, loss + 2 * marginSpread, expected + 2 * spread);
+  const over = loss > most;
+  const words = `${wavelengthNm} nm: ${measured === null ? 'reckoned' : 'measured'} ${dB(loss)} of ${dB(most)} dB, expected ${dB(expected)} ± ${dB(2 * spread)}; ${margin < 0 ? `${dB(-margin)} dB over` : `${dB(margin)} dB left`}`;
+  return (
+    <View onLayout={({ nativeEvent }) => setWidth(Math.max(200, nativeEvent.layout.width))}>
+      <Svg width={width} height={20} role="img" aria-label={words}>
+        <Rect
+          x={1}
+          y={4}
+          width={most * scale}
+          height={12}
+          fill={inks.leaf}
+          stroke={inks.ink}
+          strokeWidth={1.5}
+        />
+        <Rect
+          x={1}
+          y={4}
+          width={loss * scale}
+          height={12}
+          fill={over ? inks.accent : measured === null ? inks.rule : inks.ink}
+          stroke={inks.ink}
+          strokeWidth={1.5}
+        />
+        <Line
+          x1={(loss - 2 * marginSpread) * scale}
+          x2={(loss + 2 * marginSpread) * scale}
+          y1={18.5}
+          y2={18.5}
+          stroke={inks.ink}
+          strokeWidth={2}
+        />
+        <Line
+          x1={expected * scale}
+          x2={expected * scale}
+          y1={0}
+          y2={20}
+          stroke={inks.wood}
+          strokeWidth={4}
+        />
+      </Svg>
+      <Txt kind="small">{words}</Txt>
+    </View>
+  );
+}

@@ -1,0 +1,195 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { plural } from '@cordel/core';
+import type { Finding } from '@cordel/core/otdr';
+import { outbox } from '@/data/client';
+import { personNow } from '@/data/storage';
+import { useProjectView } from '@/projects/context';
+import { Leaf } from '@/ui/Leaf';
+import { Empty, Notice, Waiting } from '@/ui/Notice';
+import { Page } from '@/ui/Page';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { useInks } from '@/ui/theme';
+import { CauseMark } from './CauseMark';
+import { ProofTabs } from './ProofTabs';
+import { type ProofAnswer, useProof } from './queries';
+
+/** What the traces prove: what goes into the Ledger, what is bad, why and where, and what is odd. */
+export function FindingsPage() {
+  const { project } = useProjectView();
+  const router = useRouter();
+  const proof = useProof(project.id);
+  const page = (children: React.ReactNode) => (
+    <Page title="Findings" above={project.name} back={`/p/${project.id}/ledger`}>
+      <ProofTabs />
+      {children}
+    </Page>
+  );
+  if (!proof.data)
+    return page(
+      <Waiting
+        error={proof.error}
+        retry={<Press label="Try again" look="next" onPress={() => void proof.refetch()} />}
+      />,
+    );
+  const { data } = proof;
+  if (data.traces === 0)
+    return page(
+      <Empty
+        title="No traces yet"
+        action={
+          <Press
+            label="Bring in traces"
+            look="next"
+            onPress={() => router.push(`/p/${project.id}/ledger/traces` as never)}
+          />
+        }
+      >
+        Findings come from OTDR traces of both ends. The simulated OTDR shoots them without a
+        device.
+      </Empty>,
+    );
+  const bad = data.findings.filter(({ weight }) => weight === 'bad');
+  const look = data.findings.filter(({ weight }) => weight === 'look');
+  return page(
+    <>
+      <Txt>
+        <Txt kind="strong">{plural(data.traces, 'trace')}</Txt>
+        {` of ${plural(data.circuits.length, 'circuit')} · `}
+        <Txt kind="strong" ink={bad.length > 0 ? 'accent' : 'green'}>
+          {bad.length > 0 ? `${bad.length} to mend` : 'nothing to mend'}
+        </Txt>
+        {data.unplaced > 0 ? ` · ${plural(data.unplaced, 'trace')} that belong nowhere yet` : ''}
+      </Txt>
+      <LedgerPart answer={data} />
+      {bad.length > 0 ? <Findings title="To mend" list={bad} /> : null}
+      {data.corrections.length > 0 ? (
+        <View style={{ gap: 8 }}>
+          <Txt kind="name" heading={2}>
+            Lengths that are written wrongly
+          </Txt>
+          {data.corrections.map(({ words }) => (
+            <Notice key={words}>{words}</Notice>
+          ))}
+        </View>
+      ) : null}
+      {data.problems.length > 0 ? (
+        <View style={{ gap: 8 }}>
+          <Txt kind="name" heading={2}>
+            Odd about the traces
+          </Txt>
+          {data.problems.map(({ kind, words }) => (
+            <Notice key={words} word={`${kind[0]!.toUpperCase()}${kind.slice(1)}.`}>
+              {words}
+            </Notice>
+          ))}
+        </View>
+      ) : null}
+      {look.length > 0 ? <Findings title="Good to know" list={look} /> : null}
+      <Txt kind="small" ink="ink2">
+        Distances are sheath, ± two deviations. Before cutting into a cable make sure which it is
+        and that it is dark, by your company’s practice.
+      </Txt>
+    </>,
+  );
+}
+
+/** Figures that wait for the Ledger. */
+function LedgerPart({ answer }: { answer: ProofAnswer }) {
+  const { project } = useProjectView();
+  const client = useQueryClient();
+  const [state, setState] = useState('');
+  const { fresh, there, held } = answer.ledger;
+  const put = async () => {
+    setState('Being put in …');
+    const outcome = await outbox.add({
+      method: 'POST',
+      path: `/api/projects/${project.id}/proof/readings`,
+      body: { by: personNow() || 'Traces', at: new Date().toISOString() },
+      what: `${fresh} figures from traces`,
+    });
+    setState('refused' in outcome ? outcome.refused.message : '');
+    for (const key of ['proof', 'ledger', 'work'])
+      void client.invalidateQueries({ queryKey: [key] });
+  };
+  return (
+    <Leaf style={{ gap: 8 }}>
+      {fresh > 0 ? (
+        <>
+          <Txt>{`${plural(fresh, 'figure')} of splices ${fresh === 1 ? 'waits' : 'wait'}: one a direction and wavelength. Both directions make the two-way mean that decides.`}</Txt>
+          <Press
+            label={`Put ${plural(fresh, 'figure')} into the Ledger`}
+            look="next"
+            disabled={state !== ''}
+            onPress={() => void put()}
+          />
+        </>
+      ) : (
+        <Notice word="In the Ledger." ink="green" live>
+          {`${plural(there, 'figure')} from these traces.`}
+        </Notice>
+      )}
+      {held.map(({ count, why }) => (
+        <Txt key={why}>{`${plural(count, 'figure')} held back: ${why}.`}</Txt>
+      ))}
+      {state ? <Txt aria-live="polite">{state}</Txt> : null}
+    </Leaf>
+  );
+}
+
+function Findings({ title, list }: { title: string; list: readonly Finding[] }) {
+  const inks = useInks();
+  const router = useRouter();
+  const { project } = useProjectView();
+  return (
+    <View style={{ gap: 10 }}>
+      <Txt kind="name" heading={2}>
+        {title}
+      </Txt>
+      {list.map((finding) => (
+        <View
+          key={`${finding.cause} ${finding.title} ${finding.where}`}
+          style={{
+            flexDirection: 'row',
+            gap: 12,
+            backgroundColor: inks.leaf,
+            borderWidth: 2,
+            borderColor: inks.ink,
+            padding: 12,
+          }}
+        >
+          <CauseMark cause={finding.cause} />
+          <View style={{ flex: 1, gap: 4 }}>
+            <Txt kind="strong" heading={3}>
+              {finding.title}
+            </Txt>
+            <Txt kind="strong">{finding.where}</Txt>
+            <Txt>{finding.evidence}</Txt>
+            <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+              <Press
+                label={`Look at ${finding.circuits.length > 1 ? 'one of them' : 'the traces'}`}
+                onPress={() => {
+                  const [cable, fiber] = finding.circuits[0]!.split(' ');
+                  router.push(
+                    `/p/${project.id}/ledger/circuit?cable=${cable}&fiber=${fiber}` as never,
+                  );
+                }}
+              />
+              {finding.closureId ? (
+                <Press
+                  label="The closure"
+                  onPress={() =>
+                    router.push(`/p/${project.id}/route/${finding.closureId}` as never)
+                  }
+                />
+              ) : null}
+            </View>
+          </View>
+        </View>
+      ))}
+    </View>
+  );
+}

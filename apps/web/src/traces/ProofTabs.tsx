@@ -1,0 +1,37 @@
+import { usePathname, useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { useProjectView } from '@/projects/context';
+import { Press } from '@/ui/Press';
+
+const TABS = [
+  { key: 'traces', label: 'Traces' },
+  { key: 'findings', label: 'Findings' },
+  { key: 'circuit', label: 'Look' },
+  { key: 'budget', label: 'Budget' },
+];
+
+/** The pages of the proof by traces. */
+export function ProofTabs() {
+  const router = useRouter();
+  const path = usePathname();
+  const { project } = useProjectView();
+  return (
+    <View role="tablist" style={{ flexDirection: 'row', gap: 4 }}>
+      {TABS.map(({ key, label }) => {
+        const here = path.endsWith(`/${key}`);
+        return (
+          <Press
+            key={key}
+            role="tab"
+            aria-selected={here}
+            label={label}
+            look={here ? 'dark' : 'plain'}
+            onPress={() => router.replace(`/p/${project.id}/ledger/${key}` as never)}
+            textSize={16}
+            style={{ paddingHorizontal: 4, flexGrow: 1 }}
+          />
+        );
+      })}
+    </View>
+  );
+}

@@ -1,0 +1,182 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { type Direction, plural } from '@cordel/core';
+import { useProjectView } from '@/projects/context';
+import { Press } from '@/ui/Press';
+import { Select } from '@/ui/Select';
+import { TextField } from '@/ui/TextField';
+import { Txt } from '@/ui/Txt';
+import { useInks } from '@/ui/theme';
+import type { BringIn, BroughtFile, OwnPlace } from './useBringIn';
+
+/** Rows shown of each kind; the rest is counted. */
+const SHOWN = 12;
+
+/** The preview: what is to be put right first, then what is ready. */
+export function FileRows({ flow }: { flow: BringIn }) {
+  const { files, ready, busy } = flow;
+  const wrong = files.filter(({ state }) =>
+    ['unreadable', 'to be settled', 'refused'].includes(state),
+  );
+  const same = files.filter(({ state }) => state === 'here already' || state === 'twice');
+  return (
+    <View style={{ gap: 12 }}>
+      <Txt kind="name" heading={2}>
+        {`${plural(files.length, 'file')}: ${ready.length} ready, ${wrong.length} to put right`}
+      </Txt>
+      {same.length > 0 ? (
+        <Txt ink="ink2">{`${plural(same.length, 'file')} left out, for the same content is here: ${names(same)}.`}</Txt>
+      ) : null}
+      {wrong.slice(0, SHOWN).map((file) => (
+        <WrongRow key={file.key} file={file} flow={flow} />
+      ))}
+      {wrong.length > SHOWN ? (
+        <Txt ink="ink2">{`and ${plural(wrong.length - SHOWN, 'file')} more to put right`}</Txt>
+      ) : null}
+      {ready.length > 0 ? <ReadyTable files={ready} /> : null}
+      {ready.length > 0 && !busy ? (
+        <Press
+          label={`Bring in ${plural(ready.length, 'trace')}`}
+          look="next"
+          onPress={() => void flow.send()}
+        />
+      ) : null}
+      <Press label="Clear this list" look="bare" icon="close" onPress={flow.clear} />
+    </View>
+  );
+}
+
+function names(files: readonly BroughtFile[]): string {
+  const shown = files.slice(0, 3).map(({ name }) => name);
+  return files.length > 3 ? `${shown.join(', ')} and ${files.length - 3} more` : shown.join(', ');
+}
+
+function ReadyTable({ files }: { files: readonly BroughtFile[] }) {
+  const inks = useInks();
+  const { cable } = useProjectView();
+  const shown = [...files.slice(0, SHOWN - 2), ...files.slice(-2)].filter(
+    (file, index, all) => all.indexOf(file) === index,
+  );
+  const left = files.length - shown.length;
+  return (
+    <View style={{ borderTopWidth: 2, borderColor: inks.ink }}>
+      {shown.map(({ key, name, place }, index) => (
+        <View key={key}>
+          {left > 0 && index === shown.length - 2 ? (
+            <Txt ink="ink2" style={{ paddingVertical: 4 }}>{`… ${left} more …`}</Txt>
+          ) : null}
+          <View
+            style={{
+              flexDirection: 'row',
+              gap: 8,
+              borderBottomWidth: 1,
+              borderColor: inks.rule,
+              paddingVertical: 4,
+              flexWrap: 'wrap',
+            }}
+          >
+            <Txt kind="strong" style={{ minWidth: 170, flexGrow: 1 }}>
+              {name}
+            </Txt>
+            <Txt>{`${cable(place!.cableId!)?.name ?? '?'} ${place!.fiber} · from ${place!.direction === 'AB' ? 'A' : 'B'} · ${place!.wavelengthNm} nm`}</Txt>
+          </View>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+/** A file that does not fit, with what would put it right. */
+function WrongRow({ file, flow }: { file: BroughtFile; flow: BringIn }) {
+  const inks = useInks();
+  const [open, setOpen] = useState(false);
+  return (
+    <View style={{ borderLeftWidth: 6, borderColor: inks.accent, paddingLeft: 10, gap: 6 }}>
+      <Txt kind="strong">{file.name}</Txt>
+      <Txt>{file.words}</Txt>
+      <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+        {file.state === 'to be settled' ? (
+          <Press label="Put it right" aria-expanded={open} onPress={() => setOpen(!open)} />
+        ) : null}
+        <Press label="Leave it out" onPress={() => flow.drop(file.key)} />
+      </View>
+      {open ? (
+        <PlaceForm
+          start={file.place}
+          onSave={(place) => {
+            flow.putRight(file.key, place);
+            setOpen(false);
+          }}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+/** Where one trace belongs, typed. */
+export function PlaceForm({
+  start,
+  onSave,
+}: {
+  start: OwnPlace | null;
+  onSave(place: OwnPlace): void;
+}) {
+  const { cables } = useProjectView();
+  const [cableId, setCable] = useState(start?.cableId ?? '');
+  const [fiber, setFiber] = useState(start?.fiber ? String(start.fiber) : '');
+  const [direction, setDirection] = useState<Direction | ''>(start?.direction ?? '');
+  const [nm, setNm] = useState(start?.wavelengthNm ? String(start.wavelengthNm) : '');
+  const number = Number(fiber);
+  const wavelength = Number(nm);
+  const fits =
+    cableId !== '' &&
+    direction !== '' &&
+    Number.isInteger(number) &&
+    number > 0 &&
+    wavelength >= 600 &&
+    wavelength <= 1700;
+  return (
+    <View style={{ gap: 8 }}>
+      <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap', alignItems: 'center' }}>
+        <Select
+          label="Cable"
+          value={cableId}
+          wanting={cableId === ''}
+          options={[
+            { value: '', label: 'cable' },
+            ...cables.map(({ id, name }) => ({ value: id, label: `cable ${name}` })),
+          ]}
+          onChange={setCable}
+        />
+        <Select
+          label="Direction"
+          value={direction}
+          wanting={direction === ''}
+          options={[
+            { value: '', label: 'shot from' },
+            { value: 'AB', label: 'from end A' },
+            { value: 'BA', label: 'from end B' },
+          ]}
+          onChange={(value) => setDirection(value as Direction)}
+        />
+      </View>
+      <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+        <TextField label="Fiber" value={fiber} onChange={setFiber} />
+        <TextField label="Wavelength, nm" value={nm} onChange={setNm} />
+      </View>
+      <Press
+        label="Save"
+        look="next"
+        disabled={!fits}
+        onPress={() =>
+          onSave({
+            cableId,
+            fiber: number,
+            direction: direction as Direction,
+            wavelengthNm: wavelength,
+          })
+        }
+      />
+    </View>
+  );
+}

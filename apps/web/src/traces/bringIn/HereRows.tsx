@@ -1,0 +1,144 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuid } from 'uuid';
+import { plural } from '@cordel/core';
+import { outbox } from '@/data/client';
+import { personNow } from '@/data/storage';
+import { useProjectView } from '@/projects/context';
+import { Notice } from '@/ui/Notice';
+import { Press } from '@/ui/Press';
+import { Sheet } from '@/ui/Sheet';
+import { TextField } from '@/ui/TextField';
+import { Txt } from '@/ui/Txt';
+import { useInks } from '@/ui/theme';
+import type { KeptTraceRow } from '../queries';
+import { PlaceForm } from './FileRows';
+import type { OwnPlace } from './useBringIn';
+
+const STEP = 30;
+
+/** The traces that are here: where each belongs, its file, and a way to put it right. */
+export function HereRows({ here }: { here: readonly KeptTraceRow[] }) {
+  const inks = useInks();
+  const { cable } = useProjectView();
+  const [find, setFind] = useState('');
+  const [shown, setShown] = useState(STEP);
+  const [opened, setOpened] = useState<KeptTraceRow | null>(null);
+  if (here.length === 0)
+    return (
+      <Txt ink="ink2">
+        No traces are here yet. Without a device, the simulated OTDR shoots any circuit.
+      </Txt>
+    );
+  const wordsOf = ({ place, facts }: KeptTraceRow): string =>
+    place?.cableId
+      ? `${cable(place.cableId)?.name ?? '?'} ${place.fiber} · from ${place.direction === 'AB' ? 'A' : 'B'} · ${place.wavelengthNm} nm · ${facts.pulseNs} ns`
+      : place
+        ? `set aside: ${place.why}`
+        : 'belongs nowhere yet';
+  const list = here.filter((row) =>
+    `${row.name} ${wordsOf(row)}`.toLowerCase().includes(find.trim().toLowerCase()),
+  );
+  return (
+    <View style={{ gap: 8 }}>
+      <Txt kind="name" heading={2}>{`${plural(here.length, 'trace')} here`}</Txt>
+      {here.length > 12 ? (
+        <TextField label="Find by name, fiber or wavelength" value={find} onChange={setFind} />
+      ) : null}
+      <View style={{ borderTopWidth: 2, borderColor: inks.ink }}>
+        {list.slice(0, shown).map((row) => (
+          <View
+            key={row.id}
+            style={{
+              flexDirection: 'row',
+              alignItems: 'center',
+              flexWrap: 'wrap',
+              gap: 8,
+              borderBottomWidth: 1,
+              borderColor: inks.rule,
+            }}
+          >
+            <View style={{ flexGrow: 1, minWidth: 190 }}>
+              <Txt kind="strong">{row.name}</Txt>
+              <Txt ink={row.place?.cableId ? 'ink2' : 'accent'}>{wordsOf(row)}</Txt>
+              {row.facts.warnings.map((words) => (
+                <Txt key={words} kind="small" ink="ink2">
+                  {words}
+                </Txt>
+              ))}
+            </View>
+            <Press
+              label={`Put ${row.name} right`}
+              look="bare"
+              icon="pencil-outline"
+              onPress={() => setOpened(row)}
+            >
+              <></>
+            </Press>
+            <Press
+              label={`Save the file ${row.name}`}
+              look="bare"
+              icon="download"
+              onPress={() => window.open(`/api/traces/${row.id}/file.sor`, '_self')}
+            >
+              <></>
+            </Press>
+          </View>
+        ))}
+      </View>
+      {list.length > shown ? (
+        <Press
+          label={`Show more: ${list.length - shown} are left`}
+          onPress={() => setShown(shown + 4 * STEP)}
+        />
+      ) : null}
+      {opened ? <PutRight key={opened.id} row={opened} onDone={() => setOpened(null)} /> : null}
+    </View>
+  );
+}
+
+function PutRight({ row, onDone }: { row: KeptTraceRow; onDone(): void }) {
+  const { project } = useProjectView();
+  const client = useQueryClient();
+  const [why, setWhy] = useState('');
+  const [problem, setProblem] = useState('');
+  const say = async (place: OwnPlace | null) => {
+    const entry = {
+      id: uuid(),
+      traceId: row.id,
+      by: personNow() || 'Somebody',
+      at: new Date().toISOString(),
+      cableId: place?.cableId ?? null,
+      fiber: place?.fiber ?? null,
+      direction: place?.direction ?? null,
+      wavelengthNm: place?.wavelengthNm ?? null,
+      why: why.trim() === '' ? null : why.trim(),
+    };
+    const outcome = await outbox.add({
+      method: 'POST',
+      path: `/api/projects/${project.id}/trace-places`,
+      body: { entries: [entry] },
+      what: `Where ${row.name} belongs`,
+    });
+    if ('refused' in outcome) return setProblem(outcome.refused.message);
+    for (const key of ['traces', 'proof', 'ledger'])
+      void client.invalidateQueries({ queryKey: [key, project.id] });
+    onDone();
+  };
+  return (
+    <Sheet title={row.name} visible onClose={onDone}>
+      <Txt ink="ink2">
+        {`The file says cable “${row.facts.cableId}”, fiber “${row.facts.fiberId}”, from “${row.facts.from}”, ${row.facts.wavelengthNm} nm. What was said before stays in the record.`}
+      </Txt>
+      <PlaceForm start={row.place} onSave={(place) => void say(place)} />
+      <TextField label="Why it is set aside" value={why} onChange={setWhy} />
+      <Press label="Set it aside" disabled={why.trim() === ''} onPress={() => void say(null)} />
+      {problem ? (
+        <Notice word="Not saved." ink="accent" live>
+          {problem}
+        </Notice>
+      ) : null}
+    </Sheet>
+  );
+}

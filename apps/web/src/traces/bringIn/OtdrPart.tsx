@@ -1,0 +1,191 @@
+import { useRef, useState } from 'react';
+import { View } from 'react-native';
+import { type Direction, fiberCount } from '@cordel/core';
+import { send } from '@/data/api';
+import { useProjectView } from '@/projects/context';
+import { Choice } from '@/ui/Field';
+import { Leaf } from '@/ui/Leaf';
+import { Notice } from '@/ui/Notice';
+import { Press } from '@/ui/Press';
+import { Select } from '@/ui/Select';
+import { TextField } from '@/ui/TextField';
+import { Txt } from '@/ui/Txt';
+
+const WAVELENGTHS = [1310, 1490, 1550, 1625];
+const FAULTS = [
+  'launch fiber left in',
+  'wrong group index',
+  'range too short',
+  'not plugged in',
+  'broken half way',
+];
+
+/** A set of keys of which any number may be down. */
+function Toggles<Key extends string | number>({
+  label,
+  all,
+  on,
+  wordOf = String,
+  onChange,
+}: {
+  label: string;
+  all: readonly Key[];
+  on: readonly Key[];
+  wordOf?(key: Key): string;
+  onChange(keys: Key[]): void;
+}) {
+  return (
+    <View role="group" aria-label={label} style={{ gap: 6 }}>
+      <Txt ink="ink2">{label}</Txt>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        {all.map((key) => (
+          <Press
+            key={key}
+            label={wordOf(key)}
+            look={on.includes(key) ? 'dark' : 'plain'}
+            aria-pressed={on.includes(key)}
+            onPress={() =>
+              onChange(on.includes(key) ? on.filter((other) => other !== key) : [...on, key])
+            }
+          />
+        ))}
+      </View>
+    </View>
+  );
+}
+
+/** Fibers as they are typed: 1-12, 17. */
+function fibersOf(text: string, most: number): number[] | null {
+  const fibers = new Set<number>();
+  for (const part of text.split(/[\s,;]+/).filter(Boolean)) {
+    const range = /^(\d+)(?:-(\d+))?$/.exec(part);
+    const [first, last] = [Number(range?.[1]), Number(range?.[2] ?? range?.[1])];
+    if (!range || first < 1 || last < first || last > most) return null;
+    for (let fiber = first; fiber <= last; fiber++) fibers.add(fiber);
+  }
+  return fibers.size > 0 ? [...fibers] : null;
+}
+
+/** Shoots circuits with the simulated OTDR; its files come in like any others. */
+export function OtdrPart({
+  add,
+  disabled,
+}: {
+  add(files: File[]): Promise<void>;
+  disabled: boolean;
+}) {
+  const { project, cables } = useProjectView();
+  const [cableId, setCable] = useState(cables[0]?.id ?? '');
+  const [text, setText] = useState('1-12');
+  const [directions, setDirections] = useState<Direction[]>(['AB', 'BA']);
+  const [wavelengths, setWavelengths] = useState<number[]>([1310, 1550]);
+  const [pulse, setPulse] = useState('100');
+  const [averages, setAverages] = useState('8192');
+  const [faults, setFaults] = useState<string[]>([]);
+  const [progress, setProgress] = useState('');
+  const [problem, setProblem] = useState('');
+  const stopped = useRef(false);
+  const cable = cables.find(({ id }) => id === cableId);
+  const most = cable ? fiberCount(cable.makeUp) : 0;
+  const fibers = fibersOf(text, most);
+  const shoot = async () => {
+    setProblem('');
+    stopped.current = false;
+    const tasks = (fibers ?? []).flatMap((fiber) =>
+      directions.flatMap((direction) =>
+        wavelengths.map((wavelengthNm) => ({ fiber, direction, wavelengthNm })),
+      ),
+    );
+    const files: File[] = [];
+    try {
+      for (const task of tasks) {
+        if (stopped.current) break;
+        setProgress(`Shooting ${files.length + 1} of ${tasks.length}`);
+        const shot = (await send('POST', `/api/projects/${project.id}/standin/otdr`, {
+          cableId,
+          ...task,
+          pulseNs: Number(pulse),
+          averages: Number(averages),
+          faults,
+        })) as { name: string; bytes: string };
+        const bytes = Uint8Array.from(atob(shot.bytes), (letter) => letter.charCodeAt(0));
+        files.push(new File([bytes], shot.name));
+      }
+    } catch (error) {
+      setProblem((error as Error).message);
+    }
+    setProgress('');
+    if (files.length > 0) await add(files);
+  };
+  return (
+    <Leaf style={{ gap: 12 }}>
+      <Txt kind="name" heading={2}>
+        Simulated OTDR
+      </Txt>
+      <Notice word="Laser light.">
+        A real OTDR sends invisible light: never look into a fiber end or a connector, and be sure
+        the fiber is dark. Follow local codes and your company’s practice.
+      </Notice>
+      <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap', alignItems: 'center' }}>
+        <Select
+          label="Cable to shoot"
+          value={cableId}
+          options={cables.map(({ id, name }) => ({ value: id, label: `cable ${name}` }))}
+          onChange={setCable}
+        />
+        <TextField
+          label="Fibers"
+          value={text}
+          hint={fibers ? `of ${most}` : `Such as 1-12, 17; at most ${most}`}
+          onChange={setText}
+        />
+      </View>
+      <Toggles
+        label="From"
+        all={['AB', 'BA'] as const}
+        on={directions}
+        wordOf={(key) => (key === 'AB' ? 'end A' : 'end B')}
+        onChange={setDirections}
+      />
+      <Toggles
+        label="Wavelengths, nm"
+        all={WAVELENGTHS}
+        on={wavelengths}
+        onChange={setWavelengths}
+      />
+      <Choice
+        label="Pulse, ns: short sees close joints apart, long sees far"
+        value={pulse}
+        options={['30', '100', '300', '1000'].map((value) => ({ value, label: value }))}
+        onChange={setPulse}
+      />
+      <Choice
+        label="Averages: four times as many, half the noise"
+        value={averages}
+        options={['512', '2048', '8192', '32768'].map((value) => ({ value, label: value }))}
+        onChange={setAverages}
+      />
+      <Toggles label="What somebody got wrong" all={FAULTS} on={faults} onChange={setFaults} />
+      {problem ? (
+        <Notice word="Not shot." ink="accent" live>
+          {problem}
+        </Notice>
+      ) : null}
+      {progress ? (
+        <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
+          <Txt kind="strong" aria-live="polite">
+            {progress}
+          </Txt>
+          <Press label="Stop" onPress={() => (stopped.current = true)} />
+        </View>
+      ) : (
+        <Press
+          label="Shoot"
+          look="next"
+          disabled={disabled || !fibers || directions.length === 0 || wavelengths.length === 0}
+          onPress={() => void shoot()}
+        />
+      )}
+    </Leaf>
+  );
+}

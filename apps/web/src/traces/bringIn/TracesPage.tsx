@@ -1,0 +1,205 @@
+import { useRouter } from 'expo-router';
+import { useRef, useState } from 'react';
+import { View } from 'react-native';
+import { plural } from '@cordel/core';
+import { usePerson } from '@/data/storage';
+import { useProjectView } from '@/projects/context';
+import { Choice } from '@/ui/Field';
+import { Leaf } from '@/ui/Leaf';
+import { Notice } from '@/ui/Notice';
+import { Page } from '@/ui/Page';
+import { droppedFiles, pickFiles } from '@/ui/pickFiles';
+import { Press } from '@/ui/Press';
+import { Select } from '@/ui/Select';
+import { TextField } from '@/ui/TextField';
+import { Txt } from '@/ui/Txt';
+import { useInks } from '@/ui/theme';
+import { ProofTabs } from '../ProofTabs';
+import { FileRows } from './FileRows';
+import { HereRows } from './HereRows';
+import { OtdrPart } from './OtdrPart';
+import { type BringIn, useBringIn } from './useBringIn';
+
+/** Brings in trace files: drop or choose, say what names mean, look, send; and those that are here. */
+export function TracesPage() {
+  const { project } = useProjectView();
+  const flow = useBringIn();
+  const [person, setPerson] = usePerson();
+  const [name, setName] = useState('');
+  const [shooting, setShooting] = useState(false);
+  const any = flow.files.length > 0;
+  return (
+    <Page title="Traces" above={project.name} back={`/p/${project.id}/ledger`}>
+      <ProofTabs />
+      {person === '' ? (
+        <Leaf style={{ gap: 10 }}>
+          <Txt>Who brings them in? Every entry is signed.</Txt>
+          <TextField label="Name or initials" value={name} onChange={setName} />
+          <Press
+            label="That is me"
+            look="next"
+            disabled={name.trim() === ''}
+            onPress={() => setPerson(name.trim())}
+          />
+        </Leaf>
+      ) : null}
+      <DropPart flow={flow} disabled={person === ''} shoot={() => setShooting(!shooting)} />
+      {shooting ? <OtdrPart add={flow.add} disabled={person === ''} /> : null}
+      <BusyPart flow={flow} />
+      {any ? <NamingPart flow={flow} /> : null}
+      {any ? <FileRows flow={flow} /> : null}
+      <HereRows here={flow.here.data ?? []} />
+    </Page>
+  );
+}
+
+function DropPart({ flow, disabled, shoot }: { flow: BringIn; disabled: boolean; shoot(): void }) {
+  const inks = useInks();
+  const [over, setOver] = useState(false);
+  const depth = useRef(0);
+  const take = async (files: Promise<File[]>) => {
+    const list = await files;
+    if (list.length > 0) await flow.add(list);
+  };
+  const enter = (step: number) => {
+    depth.current = Math.max(0, depth.current + step);
+    setOver(depth.current > 0);
+  };
+  return (
+    <div
+      onDragEnter={(event) => (event.preventDefault(), enter(1))}
+      onDragLeave={() => enter(-1)}
+      onDragOver={(event) => event.preventDefault()}
+      onDrop={(event) => {
+        event.preventDefault();
+        depth.current = 0;
+        setOver(false);
+        if (!disabled) void take(droppedFiles(event.dataTransfer));
+      }}
+      style={{
+        border: `2px dashed ${inks.ink}`,
+        padding: 14,
+        display: 'flex',
+        flexDirection: 'column',
+        gap: 10,
+        background: over ? inks.leaf : undefined,
+      }}
+    >
+      <Txt>
+        Drop a folder of .sor files here, from both ends and at all wavelengths. They are kept byte
+        for byte; nothing goes in before you have looked.
+      </Txt>
+      <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+        <Press
+          label="Choose files"
+          icon="file-upload-outline"
+          look={flow.files.length > 0 ? 'plain' : 'next'}
+          disabled={disabled || flow.busy !== null}
+          onPress={() => void take(pickFiles('.sor,.SOR,application/octet-stream'))}
+        />
+        <Press
+          label="Choose a folder"
+          icon="folder-outline"
+          disabled={disabled || flow.busy !== null}
+          onPress={() => void take(pickFiles('', true))}
+        />
+        <Press label="Simulated OTDR" icon="pulse" onPress={shoot} />
+      </View>
+    </div>
+  );
+}
+
+function BusyPart({ flow }: { flow: BringIn }) {
+  const { project } = useProjectView();
+  const router = useRouter();
+  const { busy, stopped, files, ready } = flow;
+  const sent = files.filter(({ state }) => state === 'sent').length;
+  return (
+    <View style={{ gap: 8 }}>
+      {busy ? (
+        <Leaf style={{ gap: 8 }}>
+          <Txt
+            kind="strong"
+            aria-live="polite"
+          >{`${busy.what === 'reading' ? 'Reading' : 'Sending'}: ${busy.done} of ${plural(busy.all, 'file')}`}</Txt>
+          <Press label="Stop" onPress={flow.stop} />
+        </Leaf>
+      ) : null}
+      {stopped ? (
+        <Notice word="Not all." ink="accent" live>
+          {stopped}
+        </Notice>
+      ) : null}
+      {!busy && sent > 0 && ready.length === 0 ? (
+        <>
+          <Notice word="Brought in." ink="green" live>
+            {plural(sent, 'trace')}
+          </Notice>
+          <Press
+            label="See what they prove"
+            look="next"
+            onPress={() => router.push(`/p/${project.id}/ledger/findings` as never)}
+          />
+        </>
+      ) : null}
+    </View>
+  );
+}
+
+/** What names and locations mean, for all files at once. */
+function NamingPart({ flow }: { flow: BringIn }) {
+  const { cables } = useProjectView();
+  const disputed = flow.files.some(({ words }) => words.includes('The name says'));
+  return (
+    <Leaf style={{ gap: 12 }}>
+      <Txt kind="name" heading={2}>
+        What the names mean
+      </Txt>
+      <TextField
+        label="Pattern of the names"
+        value={flow.pattern}
+        hint="{cable} {fiber} {dir} {nm}, * for anything; empty: the files’ own headers alone"
+        onChange={flow.setPattern}
+      />
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10, flexWrap: 'wrap' }}>
+        <Txt>Where neither says the cable, fibers are counted in</Txt>
+        <Select
+          label="Cable the fibers are counted in"
+          value={flow.cableId ?? ''}
+          options={[
+            { value: '', label: 'choose' },
+            ...cables.map(({ id, name }) => ({ value: id, label: name })),
+          ]}
+          onChange={(value) => flow.setCable(value === '' ? null : value)}
+        />
+      </View>
+      {flow.words.map(({ word, direction }) => (
+        <Choice
+          key={word}
+          label={`“${word}” was shot`}
+          value={direction ?? 'none'}
+          options={[
+            { value: 'AB' as const, label: 'from end A' },
+            { value: 'BA' as const, label: 'from end B' },
+          ]}
+          onChange={(value) => flow.setDirection(word, value as 'AB' | 'BA')}
+        />
+      ))}
+      <Txt kind="small" ink="ink2">
+        End A is where a circuit begins: the outer end of the cable that comes first in the list of
+        cables.
+      </Txt>
+      {disputed || flow.trust ? (
+        <Choice
+          label="Where name and file disagree"
+          value={flow.trust ?? 'none'}
+          options={[
+            { value: 'name' as const, label: 'the name is right' },
+            { value: 'file' as const, label: 'the file is right' },
+          ]}
+          onChange={(value) => flow.setTrust(value as 'name' | 'file')}
+        />
+      ) : null}
+    </Leaf>
+  );
+}

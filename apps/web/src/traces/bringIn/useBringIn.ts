@@ -1,0 +1,213 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { type Remote, proxy, wrap } from 'comlink';
+import { useEffect, useMemo, useState } from 'react';
+import { v7 as uuid } from 'uuid';
+import { type Direction, type TracePlace, fiberCount } from '@cordel/core';
+import type { NamedPlace, NamingSetting } from '@cordel/core/otdr';
+import { personNow } from '@/data/storage';
+import { useProjectView } from '@/projects/context';
+import { useTraces } from '../queries';
+import type { LookedFile, SentParcel, TraceReader } from './traces.worker';
+
+/** What a person put right by hand for one file. */
+export type OwnPlace = Pick<NamedPlace, 'cableId' | 'fiber' | 'direction' | 'wavelengthNm'>;
+
+export type FileState =
+  'unreadable' | 'here already' | 'twice' | 'to be settled' | 'ready' | 'sent' | 'refused';
+
+export interface BroughtFile extends LookedFile {
+  id: string;
+  place: NamedPlace | null;
+  state: FileState;
+  /** Why it is not ready, or was refused. */
+  words: string;
+}
+
+interface Held extends LookedFile {
+  id: string;
+  own: OwnPlace | null;
+  sent: SentParcel | null;
+}
+
+type Busy = { what: 'reading' | 'sending'; done: number; all: number } | null;
+
+/** Bringing in traces: files, pattern, preview, what does not fit, sending with stop and resume. */
+export function useBringIn() {
+  const { project, cables } = useProjectView();
+  const client = useQueryClient();
+  const reader = useReader();
+  const here = useTraces(project.id);
+  const [held, setHeld] = useState<Held[]>([]);
+  const [pattern, setPatternText] = useState('');
+  const [words, setWords] = useState<{ word: string; direction: Direction | null }[]>([]);
+  const [directions, setDirections] = useState<Record<string, Direction>>({});
+  const [cableId, setCable] = useState<string | null>(null);
+  const [trust, setTrust] = useState<'name' | 'file' | null>(null);
+  const [places, setPlaces] = useState<Record<string, NamedPlace>>({});
+  const [busy, setBusy] = useState<Busy>(null);
+  const [stopped, setStopped] = useState('');
+
+  const list = useMemo(
+    () => cables.map(({ id, name, makeUp }) => ({ id, name, fibers: fiberCount(makeUp) })),
+    [cables],
+  );
+  const settle = async (part: Partial<NamingSetting>) => {
+    const setting: NamingSetting = { pattern, cables: list, cableId, directions, trust, ...part };
+    setPlaces(await reader.settle(setting));
+  };
+
+  const add = async (files: readonly File[]) => {
+    const wanted = files.filter(({ name }) => /\.(sor|trc|msor)$/i.test(name) || files.length < 40);
+    if (wanted.length === 0) return setStopped('No trace files are among these: they end in .sor.');
+    setStopped('');
+    setBusy({ what: 'reading', done: 0, all: wanted.length });
+    const looked = await reader.look(
+      wanted.map((file) => ({ key: uuid(), name: file.name, file })),
+      proxy((done: number) => setBusy({ what: 'reading', done, all: wanted.length })),
+    );
+    setBusy(null);
+    setHeld((before) => [
+      ...before,
+      ...looked.map((entry) => ({ ...entry, id: uuid(), own: null, sent: null })),
+    ]);
+    const proposal = await reader.propose(list.map(({ name }) => name));
+    setPatternText(proposal.pattern);
+    setWords(proposal.words);
+    await settle({ pattern: proposal.pattern });
+  };
+
+  const files = useMemo((): BroughtFile[] => {
+    const known = new Set(here.data?.map(({ digest }) => digest));
+    const seen = new Set<string>();
+    return held.map((entry) => {
+      const place = placed(places[entry.key] ?? null, entry.own);
+      const again = seen.has(entry.digest);
+      seen.add(entry.digest);
+      return { ...entry, place, ...stateOf(entry, place, known, again) };
+    });
+  }, [held, places, here.data]);
+
+  const ready = files.filter(({ state }) => state === 'ready');
+  const send = async () => {
+    setStopped('');
+    let done = 0;
+    const all = ready.length;
+    setBusy({ what: 'sending', done, all });
+    const [by, at] = [personNow(), new Date().toISOString()];
+    const parcels = ready.map((file) => ({
+      key: file.key,
+      id: file.id,
+      place: { id: uuid(), traceId: file.id, by, at, ...own(file.place!), why: null } as Record<
+        string,
+        unknown
+      > &
+        TracePlace,
+    }));
+    await reader.send(
+      project.id,
+      parcels,
+      proxy((sent: SentParcel) => {
+        if (sent.state === 'unreached') {
+          setStopped(`${sent.words} What is left waits here: send it again.`);
+          return;
+        }
+        setBusy({ what: 'sending', done: ++done, all });
+        setHeld((before) =>
+          before.map((entry) => (entry.key === sent.key ? { ...entry, sent } : entry)),
+        );
+      }),
+    );
+    setBusy(null);
+    for (const key of ['traces', 'proof', 'ledger'])
+      void client.invalidateQueries({ queryKey: [key, project.id] });
+  };
+
+  return {
+    files,
+    ready,
+    here,
+    busy,
+    stopped,
+    pattern,
+    words: words.map(({ word, direction }) => ({
+      word,
+      direction: directions[word] ?? direction,
+    })),
+    cableId,
+    trust,
+    add,
+    send,
+    stop: () => {
+      void reader.stop();
+      setStopped('Stopped. What is left waits here.');
+    },
+    setPattern: (text: string) => {
+      setPatternText(text);
+      void reader.words(text).then(setWords);
+      void settle({ pattern: text });
+    },
+    setDirection: (word: string, direction: Direction) => {
+      const next = { ...directions, [word]: direction };
+      setDirections(next);
+      void settle({ directions: next });
+    },
+    setCable: (id: string | null) => {
+      setCable(id);
+      void settle({ cableId: id });
+    },
+    setTrust: (side: 'name' | 'file') => {
+      setTrust(side);
+      void settle({ trust: side });
+    },
+    putRight: (key: string, place: OwnPlace) =>
+      setHeld((before) =>
+        before.map((entry) => (entry.key === key ? { ...entry, own: place } : entry)),
+      ),
+    drop: (key: string) => {
+      void reader.forget([key]);
+      setHeld((before) => before.filter((entry) => entry.key !== key));
+    },
+    clear: () => {
+      void reader.forget(held.map(({ key }) => key));
+      setHeld([]);
+      setPlaces({});
+      setStopped('');
+    },
+  };
+}
+
+export type BringIn = ReturnType<typeof useBringIn>;
+
+const own = ({ cableId, fiber, direction, wavelengthNm }: NamedPlace) => ({
+  cableId,
+  fiber,
+  direction,
+  wavelengthNm,
+});
+
+const placed = (read: NamedPlace | null, hand: OwnPlace | null): NamedPlace | null =>
+  hand ? { ...hand, problems: [] } : read;
+
+function stateOf(
+  { error, sent, digest }: Held,
+  place: NamedPlace | null,
+  known: ReadonlySet<string>,
+  again: boolean,
+): { state: FileState; words: string } {
+  if (error !== null) return { state: 'unreadable', words: error };
+  if (sent?.state === 'refused') return { state: 'refused', words: sent.words };
+  if (sent) return { state: 'sent', words: sent.state === 'known' ? 'It was here already.' : '' };
+  if (known.has(digest))
+    return { state: 'here already', words: 'The same content was brought in before.' };
+  if (again) return { state: 'twice', words: 'The same content as another file of these.' };
+  if (!place) return { state: 'to be settled', words: 'Being read …' };
+  if (place.problems.length > 0) return { state: 'to be settled', words: place.problems.join(' ') };
+  return { state: 'ready', words: '' };
+}
+
+/** The worker that reads files; it ends with the page. */
+function useReader(): Remote<TraceReader> {
+  const [worker] = useState(() => new Worker(new URL('./traces.worker', import.meta.url)));
+  useEffect(() => () => worker.terminate(), [worker]);
+  return useMemo(() => wrap<TraceReader>(worker), [worker]);
+}

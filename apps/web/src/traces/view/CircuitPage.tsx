@@ -1,0 +1,408 @@
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useEffect, useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { fiberCount, plural } from '@cordel/core';
+import { useProjectView } from '@/projects/context';
+import { Choice } from '@/ui/Field';
+import { Empty, Notice, Waiting } from '@/ui/Notice';
+import { Page } from '@/ui/Page';
+import { Press } from '@/ui/Press';
+import { Select } from '@/ui/Select';
+import { Txt } from '@/ui/Txt';
+import { useInks } from '@/ui/theme';
+import { useWide } from '@/ui/useWide';
+import { ProofTabs } from '../ProofTabs';
+import { type CircuitAnswer, useCircuit, useProof } from '../queries';
+import { TraceCanvas } from './TraceCanvas';
+import type { Peg, StringLook } from './draw';
+import { useTable, useTraceView } from './useTraceView';
+import type { ShownTrace } from './view.worker';
+
+type Mode = 'both' | 'AB' | 'BA';
+
+/** A circuit's traces on the cord: both directions, or all fibers of its tube from one end. */
+export function CircuitPage() {
+  const { project, cables, cable } = useProjectView();
+  const router = useRouter();
+  const params = useLocalSearchParams<{ cable?: string; fiber?: string }>();
+  const proof = useProof(project.id);
+  const [firstCable, firstFiber] = (proof.data?.circuits[0]?.key ?? ' ').split(' ');
+  const cableId = params.cable ?? firstCable ?? '';
+  const fiber = Number(params.fiber ?? firstFiber ?? 0);
+  const circuit = useCircuit(project.id, cableId, fiber);
+  const go = (to: string, number: number) => router.setParams({ cable: to, fiber: String(number) });
+  const most = cable(cableId) ? fiberCount(cable(cableId)!.makeUp) : 0;
+  return (
+    <Page title="Look at traces" above={project.name} back={`/p/${project.id}/ledger/findings`}>
+      <ProofTabs />
+      <View style={{ flexDirection: 'row', gap: 8, alignItems: 'center', flexWrap: 'wrap' }}>
+        <Select
+          label="Cable"
+          value={cableId}
+          options={cables.map(({ id, name }) => ({ value: id, label: `cable ${name}` }))}
+          onChange={(id) => go(id, 1)}
+        />
+        <Press
+          label="Fiber before"
+          icon="chevron-left"
+          disabled={fiber <= 1}
+          onPress={() => go(cableId, fiber - 1)}
+        >
+          <></>
+        </Press>
+        <Txt kind="strong">{`fiber ${fiber || ''} of ${most}`}</Txt>
+        <Press
+          label="Next fiber"
+          icon="chevron-right"
+          disabled={fiber >= most}
+          onPress={() => go(cableId, fiber + 1)}
+        >
+          <></>
+        </Press>
+      </View>
+      {circuit.data ? (
+        circuit.data.traces.length > 0 ? (
+          <CircuitTraces circuit={circuit.data} fiber={fiber} />
+        ) : (
+          <Empty
+            title={`No traces of ${circuit.data.label} yet`}
+            action={
+              <Press
+                label="Bring in traces"
+                look="next"
+                onPress={() => router.push(`/p/${project.id}/ledger/traces` as never)}
+              />
+            }
+          >
+            Shoot it from both ends, or with the simulated OTDR.
+          </Empty>
+        )
+      ) : (
+        <Waiting
+          error={circuit.error ?? proof.error}
+          retry={<Press label="Try again" look="next" onPress={() => void circuit.refetch()} />}
+        />
+      )}
+    </Page>
+  );
+}
+
+const shownOf = (
+  trace: { id: string; direction: 'AB' | 'BA'; start: number; stretch: number },
+  length: number,
+): ShownTrace => ({
+  id: trace.id,
+  back: trace.direction === 'BA',
+  start: trace.start,
+  stretch: trace.stretch,
+  length,
+});
+
+function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: number }) {
+  const wide = useWide();
+  const [width, setWidth] = useState(340);
+  const wavelengths = useMemo(
+    () =>
+      [...new Set(circuit.traces.map(({ wavelengthNm }) => wavelengthNm))].sort((a, b) => a - b),
+    [circuit],
+  );
+  const [wanted, setWanted] = useState<number | null>(null);
+  const nm = wanted !== null && wavelengths.includes(wanted) ? wanted : wavelengths.at(-1)!;
+  const [mode, setMode] = useState<Mode>('both');
+  const traces = useMemo(() => {
+    if (mode === 'both')
+      return circuit.traces
+        .filter(({ wavelengthNm }) => wavelengthNm === nm)
+        .map((trace) => shownOf(trace, circuit.length));
+    return circuit.fellows
+      .filter(({ wavelengthNm, direction }) => wavelengthNm === nm && direction === mode)
+      .map((trace) => shownOf(trace, trace.length));
+  }, [circuit, nm, mode]);
+  const view = useTraceView(traces, circuit.length, width - 46);
+  const odd = useOddOne(view, traces, mode, circuit.length);
+  const looks = useMemo((): StringLook[] => {
+    if (mode === 'both')
+      return traces.map(({ id, back }) => ({
+        id,
+        label: back ? 'from B' : 'from A',
+        hollow: back,
+        strong: true,
+        drop: 0,
+      }));
+    const own = circuit.fellows.filter(({ id }) => traces.some((trace) => trace.id === id));
+    return own.map(({ id, fiber: number }, index) => ({
+      id,
+      label: String(number),
+      hollow: false,
+      strong: id === odd?.id || (!odd && number === fiber),
+      // Strings side by side, so that each can be told.
+      drop: 0.3 * index,
+    }));
+  }, [circuit, traces, mode, odd, fiber]);
+  const pegs = useMemo(() => pegsOf(circuit, nm), [circuit, nm]);
+  const oddFiber = circuit.fellows.find(({ id }) => id === odd?.id)?.fiber;
+  return (
+    <View style={{ gap: 12 }} onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
+      <Txt>{wayWords(circuit)}</Txt>
+      <View style={{ flexDirection: 'row', gap: 16, flexWrap: 'wrap' }}>
+        <Choice
+          label="Wavelength, nm"
+          value={String(nm)}
+          options={wavelengths.map((value) => ({ value: String(value), label: String(value) }))}
+          onChange={(value) => setWanted(Number(value))}
+        />
+        <Choice
+          label="On the cord"
+          value={mode}
+          options={[
+            { value: 'both', label: 'both ways' },
+            { value: 'AB', label: 'its tube from A' },
+            { value: 'BA', label: 'its tube from B' },
+          ]}
+          onChange={(value) => setMode(value as Mode)}
+        />
+      </View>
+      {view.error ? (
+        <Notice word="Not shown." ink="accent" live>
+          {view.error}
+        </Notice>
+      ) : null}
+      {view.columns.length === 0 && !view.error ? (
+        <Txt
+          ink="ink2"
+          aria-live="polite"
+        >{`Reading ${view.ready} of ${plural(traces.length, 'trace')} …`}</Txt>
+      ) : null}
+      <TraceCanvas
+        view={view}
+        looks={looks}
+        pegs={pegs}
+        width={width}
+        height={wide ? 470 : 430}
+        label={`${circuit.label} at ${nm} nm, ${mode === 'both' ? 'both directions' : 'all fibers of its tube'}`}
+      />
+      <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+        <Press label="Closer" icon="plus" onPress={() => view.zoom(2)} />
+        <Press label="Farther" icon="minus" onPress={() => view.zoom(0.5)} />
+        <Press label="Left" icon="chevron-left" onPress={() => view.pan(-0.3)} />
+        <Press label="Right" icon="chevron-right" onPress={() => view.pan(0.3)} />
+        <Press label="All" onPress={view.whole} />
+      </View>
+      {mode !== 'both' && odd && oddFiber !== undefined ? (
+        <Notice word={`Fiber ${oddFiber} strays.`}>
+          {`By ${odd.off.toFixed(2)} dB from the middle of its tube, most at ${(odd.at / 1000).toFixed(2)} km. It is drawn heavy.`}
+        </Notice>
+      ) : null}
+      <JointTable
+        circuit={circuit}
+        nm={nm}
+        look={(at) => view.move(() => ({ from: at - 300, to: at + 300 }))}
+      />
+      {circuit.findings.map((finding) => (
+        <Notice
+          key={`${finding.cause} ${finding.title}`}
+          word={`${finding.title}.`}
+          ink={finding.weight === 'bad' ? 'accent' : 'ink'}
+        >
+          {`${finding.where} ${finding.evidence}`}
+        </Notice>
+      ))}
+      {mode === 'both' ? <OwnTables view={view} circuit={circuit} traces={traces} /> : null}
+    </View>
+  );
+}
+
+function wayWords({ label, points, length, totals }: CircuitAnswer): string {
+  const total = totals
+    .flatMap(({ wavelengthNm, mean }) =>
+      mean ? [`${mean.loss.toFixed(2)} dB at ${wavelengthNm} nm`] : [],
+    )
+    .join(', ');
+  return `${label}: ${points[0]!.name} to ${points.at(-1)!.name}, ${(length / 1000).toFixed(2)} km of fiber${total === '' ? '' : `; glass and splices ${total}, both ways`}.`;
+}
+
+function pegsOf({ points, joints, findings }: CircuitAnswer, nm: number): Peg[] {
+  const bad = new Set(
+    findings.filter(({ weight }) => weight === 'bad').flatMap(({ spliceIds }) => spliceIds),
+  );
+  return points.flatMap(({ at, name, spliceId }, index) => {
+    if (at === null) return [];
+    const joint = joints.find((own) => own.point === index && own.wavelengthNm === nm);
+    const words = !spliceId
+      ? index === 0
+        ? 'end A'
+        : 'end B'
+      : joint?.mean
+        ? `${joint.mean.loss.toFixed(3)} dB`
+        : joint
+          ? `${(joint.forward ?? joint.backward)!.loss.toFixed(3)} one way`
+          : 'not seen';
+    return [{ at, name, words, bad: spliceId !== null && bad.has(spliceId) }];
+  });
+}
+
+/** The fiber of the tube that strays most; null where none does. */
+function useOddOne(
+  view: ReturnType<typeof useTraceView>,
+  traces: readonly ShownTrace[],
+  mode: Mode,
+  length: number,
+) {
+  const { viewer } = view;
+  const [odd, setOdd] = useState<{
+    of: readonly ShownTrace[];
+    found: { id: string; at: number; off: number } | null;
+  } | null>(null);
+  useEffect(() => {
+    if (mode === 'both') return;
+    let current = true;
+    void viewer.oddOne([...traces], 0, length).then(
+      (found) => current && setOdd({ of: traces, found }),
+      () => undefined,
+    );
+    return () => {
+      current = false;
+    };
+  }, [viewer, traces, mode, length]);
+  return mode !== 'both' && odd?.of === traces ? odd.found : null;
+}
+
+/** Every closure on the way: both directions, the mean, and what the mode fields differ by. */
+function JointTable({
+  circuit,
+  nm,
+  look,
+}: {
+  circuit: CircuitAnswer;
+  nm: number;
+  look(at: number): void;
+}) {
+  const inks = useInks();
+  const figure = (own: { loss: number; sigma: number } | null) => (own ? own.loss.toFixed(3) : '–');
+  return (
+    <View style={{ borderTopWidth: 2, borderColor: inks.ink }}>
+      {circuit.points.map(({ name, at, spliceId }, index) => {
+        if (spliceId === null) return null;
+        const joint = circuit.joints.find((own) => own.point === index && own.wavelengthNm === nm);
+        return (
+          <View
+            key={spliceId}
+            style={{
+              borderBottomWidth: 1,
+              borderColor: inks.rule,
+              paddingVertical: 6,
+              flexDirection: 'row',
+              alignItems: 'center',
+              flexWrap: 'wrap',
+              columnGap: 14,
+            }}
+          >
+            <View style={{ minWidth: 150, flexGrow: 1 }}>
+              <Txt kind="strong">{name}</Txt>
+              <Txt ink="ink2">{at === null ? '' : `${(at / 1000).toFixed(3)} km`}</Txt>
+            </View>
+            <Txt>{`AB ${figure(joint?.forward ?? null)}  BA ${figure(joint?.backward ?? null)} dB`}</Txt>
+            <Txt kind="strong">
+              {joint?.mean
+                ? `mean ${joint.mean.loss.toFixed(3)} ± ${Math.max(0.001, 2 * joint.mean.sigma).toFixed(3)} dB`
+                : 'no mean: a direction is missing'}
+            </Txt>
+            {joint?.modeField ? (
+              <Txt ink="ink2">{`mode field ${joint.modeField.loss > 0 ? 'wider' : 'narrower'} behind by ${Math.abs(10 ** (joint.modeField.loss / 10) * 100 - 100).toFixed(1)} %`}</Txt>
+            ) : null}
+            {at === null ? null : (
+              <Press
+                label={`Closer to ${name}`}
+                look="bare"
+                icon="magnify"
+                onPress={() => look(at)}
+              >
+                <></>
+              </Press>
+            )}
+          </View>
+        );
+      })}
+    </View>
+  );
+}
+
+/** What was found in the samples beside the instrument's own table, for one trace. */
+function OwnTables({
+  view,
+  circuit,
+  traces,
+}: {
+  view: ReturnType<typeof useTraceView>;
+  circuit: CircuitAnswer;
+  traces: readonly ShownTrace[];
+}) {
+  const inks = useInks();
+  const [id, setId] = useState<string | null>(null);
+  const trace = traces.find((own) => own.id === id) ?? null;
+  const rows = useTable(view.viewer, trace);
+  return (
+    <View style={{ gap: 8 }}>
+      <Txt kind="name" heading={2}>
+        Beside the instrument’s own table
+      </Txt>
+      <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+        {circuit.traces
+          .filter((own) => traces.some((shown) => shown.id === own.id))
+          .map((own) => (
+            <Press
+              key={own.id}
+              label={own.name}
+              look={own.id === id ? 'dark' : 'plain'}
+              aria-pressed={own.id === id}
+              onPress={() => setId(own.id === id ? null : own.id)}
+            />
+          ))}
+      </View>
+      {rows ? (
+        <View style={{ borderTopWidth: 2, borderColor: inks.ink }}>
+          <Row cells={['At', 'Found here', 'Instrument says']} strong />
+          {rows.map((row) => (
+            <Row
+              key={`${row.position} ${row.own?.code ?? ''}`}
+              cells={[
+                `${(row.position / 1000).toFixed(3)} km`,
+                row.found === null
+                  ? 'nothing'
+                  : row.found.loss === null
+                    ? row.found.kind
+                    : `${row.found.loss.toFixed(3)} ± ${(2 * row.found.sigma!).toFixed(3)} dB${row.found.kind === 'reflection' ? ', reflects' : ''}`,
+                row.own === null
+                  ? 'nothing'
+                  : `${row.own.loss.toFixed(3)} dB${row.own.code[1] === 'E' ? ', end' : ''}`,
+              ]}
+            />
+          ))}
+        </View>
+      ) : trace ? (
+        <Txt ink="ink2">Reading …</Txt>
+      ) : null}
+    </View>
+  );
+}
+
+function Row({ cells, strong }: { cells: readonly string[]; strong?: boolean }) {
+  const inks = useInks();
+  return (
+    <View
+      style={{
+        flexDirection: 'row',
+        gap: 8,
+        borderBottomWidth: 1,
+        borderColor: inks.rule,
+        paddingVertical: 4,
+      }}
+    >
+      {cells.map((cell, index) => (
+        <Txt key={index} kind={strong ? 'strong' : 'body'} style={{ flex: index === 0 ? 1 : 1.6 }}>
+          {cell}
+        </Txt>
+      ))}
+    </View>
+  );
+}

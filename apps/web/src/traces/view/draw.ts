@@ -1,0 +1,273 @@
+import { FONTS, type Inks } from '@/ui/theme';
+import type { Columns } from './view.worker';
+import type { Stretch } from './useTraceView';
+
+/** A place on the cord. */
+export interface Peg {
+  /** Meters of fiber from end A. */
+  at: number;
+  name: string;
+  /** What stands under the name. */
+  words: string;
+  bad: boolean;
+}
+
+/** A trace as it is drawn: a solid string, or a hollow one. */
+export interface StringLook {
+  id: string;
+  label: string;
+  hollow: boolean;
+  strong: boolean;
+  /** Hung lower by so much, dB. */
+  drop: number;
+}
+
+export interface Picture {
+  width: number;
+  height: number;
+  shown: Stretch;
+  columns: readonly Columns[];
+  looks: readonly StringLook[];
+  pegs: readonly Peg[];
+  inks: Inks;
+}
+
+const LEFT = 46;
+const TOP = 76;
+const BOTTOM = 30;
+/** Reflections are cut off here, dB over the cord. */
+const HIGHEST = 1.2;
+
+/** Meters at a pixel of the picture. */
+export const plotLeft = LEFT;
+
+/** Draws the cord, its pegs, and the traces that hang on it. */
+export function draw(canvas: CanvasRenderingContext2D, picture: Picture): void {
+  const { width, height, inks } = picture;
+  canvas.clearRect(0, 0, width, height);
+  canvas.fillStyle = inks.leaf;
+  canvas.fillRect(0, 0, width, height);
+  const scale = scaleOf(picture);
+  drawGrid(canvas, picture, scale);
+  const x = (at: number) =>
+    LEFT + ((at - picture.shown.from) / (picture.shown.to - picture.shown.from)) * (width - LEFT);
+  drawPegs(canvas, picture, x);
+  canvas.save();
+  canvas.beginPath();
+  canvas.rect(LEFT, TOP - 14, width - LEFT, height - TOP - BOTTOM + 14);
+  canvas.clip();
+  const ordered = [...picture.looks].sort((a, b) => Number(a.strong) - Number(b.strong));
+  for (const look of ordered) {
+    const own = picture.columns.find(({ id }) => id === look.id);
+    if (own) drawString(canvas, own.columns, look, picture, scale);
+  }
+  canvas.restore();
+  drawCord(canvas, picture, x);
+}
+
+interface Scale {
+  y(level: number): number;
+  high: number;
+  low: number;
+}
+
+function scaleOf({ columns, looks, height }: Picture): Scale {
+  let [high, low] = [-Infinity, Infinity];
+  for (const { id, columns: list } of columns) {
+    const drop = looks.find((look) => look.id === id)?.drop ?? 0;
+    for (let at = 0; at < list.length; at += 2) {
+      if (Number.isNaN(list[at]!)) continue;
+      high = Math.max(high, Math.min(HIGHEST, list[at + 1]!) - drop);
+      low = Math.min(low, Math.max(-45, list[at]!) - drop);
+    }
+  }
+  if (high < low) [high, low] = [1, -5];
+  const room = Math.max(0.05, high - low);
+  [high, low] = [high + 0.04 * room, low - 0.06 * room];
+  return {
+    high,
+    low,
+    y: (level) => TOP + ((high - level) / (high - low)) * (height - TOP - BOTTOM),
+  };
+}
+
+/** A round step that gives a handful of lines. */
+function stepOf(range: number, lines: number): number {
+  const rough = range / lines;
+  const ten = 10 ** Math.floor(Math.log10(rough));
+  return [1, 2, 5, 10].map((step) => step * ten).find((step) => step >= rough)!;
+}
+
+function drawGrid(
+  canvas: CanvasRenderingContext2D,
+  { width, height, inks, shown }: Picture,
+  { high, low, y }: Scale,
+): void {
+  canvas.strokeStyle = inks.rule;
+  canvas.fillStyle = inks.ink;
+  canvas.lineWidth = 1;
+  canvas.font = `14px ${FONTS.regular}`;
+  canvas.textBaseline = 'middle';
+  canvas.textAlign = 'right';
+  const step = stepOf(high - low, 6);
+  const digits = Math.max(0, -Math.floor(Math.log10(step)));
+  for (let level = Math.ceil(low / step) * step; level <= high; level += step) {
+    const at = Math.round(y(level)) + 0.5;
+    line(canvas, LEFT, at, width, at);
+    canvas.fillText(level.toFixed(digits), LEFT - 5, at);
+  }
+  canvas.textAlign = 'center';
+  canvas.textBaseline = 'alphabetic';
+  const meters = stepOf(shown.to - shown.from, Math.max(2, width / 130));
+  for (let at = Math.ceil(shown.from / meters) * meters; at <= shown.to; at += meters) {
+    const x = LEFT + ((at - shown.from) / (shown.to - shown.from)) * (width - LEFT);
+    line(canvas, x, height - BOTTOM, x, height - BOTTOM + 5);
+    const words =
+      meters >= 100 ? `${(at / 1000).toFixed(meters >= 1000 ? 0 : 1)} km` : `${Math.round(at)} m`;
+    if (x > LEFT + 20 && x < width - 24) canvas.fillText(words, x, height - 8);
+  }
+  canvas.textAlign = 'left';
+  canvas.fillText('dB', 6, TOP - 20);
+}
+
+function drawPegs(
+  canvas: CanvasRenderingContext2D,
+  { width, height, pegs, inks }: Picture,
+  x: (at: number) => number,
+): void {
+  canvas.textAlign = 'center';
+  const free = [LEFT - 30, LEFT - 30];
+  for (const { at, name, words, bad } of pegs) {
+    const place = x(at);
+    if (place < LEFT - 2 || place > width + 2) continue;
+    canvas.strokeStyle = inks.ink2;
+    canvas.lineWidth = 1;
+    canvas.setLineDash([3, 4]);
+    line(canvas, place, TOP - 8, place, height - BOTTOM);
+    canvas.setLineDash([]);
+    canvas.font = `15px ${FONTS.semi}`;
+    const half = Math.max(canvas.measureText(name).width, canvas.measureText(words).width) / 2 + 5;
+    const center = Math.min(width - half, Math.max(half, place));
+    // Names that would touch stand in a second row, or are left to the list below.
+    const row = center - half >= free[0]! ? 0 : -1;
+    if (row < 0) continue;
+    free[row] = center + half;
+    canvas.fillStyle = inks.ink;
+    canvas.fillText(name, center, 18);
+    canvas.fillStyle = bad ? inks.accent : inks.ink2;
+    canvas.font = `14px ${bad ? FONTS.bold : FONTS.regular}`;
+    canvas.fillText(words, center, 36);
+  }
+}
+
+function drawCord(
+  canvas: CanvasRenderingContext2D,
+  { width, pegs, inks, shown }: Picture,
+  x: (at: number) => number,
+): void {
+  const y = 50;
+  const ends = [
+    Math.max(LEFT, x(Math.min(...pegs.map(({ at }) => at)))),
+    Math.min(width, x(Math.max(...pegs.map(({ at }) => at)))),
+  ] as const;
+  if (shown.to <= shown.from || ends[1] <= ends[0]) return;
+  canvas.strokeStyle = inks.ink;
+  canvas.lineWidth = 5;
+  line(canvas, ends[0], y, ends[1], y);
+  canvas.strokeStyle = inks.wood;
+  canvas.lineWidth = 2;
+  canvas.setLineDash([7, 5]);
+  line(canvas, ends[0], y, ends[1], y);
+  canvas.setLineDash([]);
+  canvas.strokeStyle = inks.ink;
+  canvas.lineWidth = 2;
+  for (const { at, bad } of pegs) {
+    const place = x(at);
+    if (place < LEFT - 2 || place > width + 2) continue;
+    canvas.fillStyle = bad ? inks.accent : inks.wood;
+    canvas.beginPath();
+    canvas.moveTo(place - 6, y - 6);
+    canvas.lineTo(place + 6, y - 6);
+    canvas.lineTo(place + 4, y + 14);
+    canvas.lineTo(place - 4, y + 14);
+    canvas.closePath();
+    canvas.fill();
+    canvas.stroke();
+  }
+}
+
+function drawString(
+  canvas: CanvasRenderingContext2D,
+  list: Float32Array,
+  look: StringLook,
+  { width, inks }: Picture,
+  { y }: Scale,
+): void {
+  const count = list.length / 2;
+  const each = (width - LEFT) / count;
+  const path = new Path2D();
+  let drawing = false;
+  let [firstX, firstY, lastX, lastY] = [0, 0, 0, 0];
+  for (let at = 0; at < count; at++) {
+    const [low, high] = [list[2 * at]!, list[2 * at + 1]!];
+    if (Number.isNaN(low)) {
+      drawing = false;
+      continue;
+    }
+    const x = LEFT + (at + 0.5) * each;
+    const [top, bottom] = [y(high - look.drop), y(low - look.drop)];
+    if (!drawing) {
+      path.moveTo(x, top);
+      if (firstX === 0) [firstX, firstY] = [x, (top + bottom) / 2];
+    } else path.lineTo(x, top);
+    path.lineTo(x, bottom);
+    [lastX, lastY] = [x, (top + bottom) / 2];
+    drawing = true;
+  }
+  canvas.lineJoin = 'round';
+  canvas.strokeStyle = look.strong ? inks.ink : inks.ink2;
+  canvas.lineWidth = look.hollow ? 5 : look.strong ? 2.5 : 1.4;
+  canvas.stroke(path);
+  if (look.hollow) {
+    canvas.strokeStyle = inks.leaf;
+    canvas.lineWidth = 2;
+    canvas.stroke(path);
+  }
+  if (firstX === 0) return;
+  const [tagX, tagY] = look.hollow ? [lastX, lastY] : [firstX, firstY];
+  tag(canvas, look, inks, tagX, tagY, look.hollow);
+}
+
+/** Says in a word which string it is, at the end it hangs from. */
+function tag(
+  canvas: CanvasRenderingContext2D,
+  { label, strong }: StringLook,
+  inks: Inks,
+  x: number,
+  y: number,
+  right: boolean,
+): void {
+  if (label === '') return;
+  canvas.font = `14px ${strong ? FONTS.bold : FONTS.regular}`;
+  const wide = canvas.measureText(label).width + 8;
+  const left = right ? x - wide - 4 : x + 4;
+  canvas.fillStyle = inks.leaf;
+  canvas.fillRect(left, y + 6, wide, 18);
+  canvas.fillStyle = strong ? inks.ink : inks.ink2;
+  canvas.textAlign = 'left';
+  canvas.textBaseline = 'alphabetic';
+  canvas.fillText(label, left + 4, y + 20);
+}
+
+function line(
+  canvas: CanvasRenderingContext2D,
+  x1: number,
+  y1: number,
+  x2: number,
+  y2: number,
+): void {
+  canvas.beginPath();
+  canvas.moveTo(x1, y1);
+  canvas.lineTo(x2, y2);
+  canvas.stroke();
+}

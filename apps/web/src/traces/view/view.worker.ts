@@ -1,0 +1,180 @@
+import { expose, transfer } from 'comlink';
+import {
+  type OwnEvent,
+  Pyramid,
+  findJoints,
+  ownTable,
+  readSor,
+  samplesOf,
+} from '@cordel/core/otdr';
+
+/** A trace to be shown, laid along its circuit. Meters of fiber. */
+export interface ShownTrace {
+  id: string;
+  /** Whether it was shot from end B: it runs backward along the circuit. */
+  back: boolean;
+  /** Where the circuit begins in it, what its meters are multiplied by, and how long the circuit is. */
+  start: number;
+  stretch: number;
+  length: number;
+}
+
+/** What one trace shows of a stretch: least and most of each column, dB below where the circuit begins. */
+export interface Columns {
+  id: string;
+  /** Two figures a column; NaN where there is nothing. */
+  columns: Float32Array;
+}
+
+/** A row of both tables: found in the samples, and as the instrument has it. */
+export interface TableRow {
+  position: number;
+  found: { loss: number | null; sigma: number | null; kind: string } | null;
+  own: OwnEvent | null;
+}
+
+interface Loaded {
+  pyramid: Pyramid;
+  spacing: number;
+  first: number;
+  /** Level where the circuit begins. */
+  base: number;
+  end: number | null;
+  table: TableRow[];
+}
+
+const loaded = new Map<string, Promise<Loaded>>();
+
+async function load({ id, start, stretch }: ShownTrace): Promise<Loaded> {
+  const response = await fetch(`/api/traces/${id}/file.sor`);
+  if (!response.ok) throw new Error(`The server answered ${response.status}.`);
+  const read = readSor(new Uint8Array(await response.arrayBuffer()));
+  if (!read.ok) throw new Error(read.error);
+  const samples = samplesOf(read.value);
+  const { levels } = samples;
+  const spacing = samples.spacing * stretch;
+  const first = samples.first * stretch;
+  const { joints, end } = findJoints(levels, samples.pulse);
+  const at = Math.min(levels.length - 1, Math.max(0, Math.round((start - first) / spacing)));
+  return {
+    pyramid: new Pyramid(levels),
+    spacing,
+    first,
+    base: levelBehind(levels, at, Math.round(samples.pulse)),
+    end: end === null ? null : first + end * spacing,
+    table: tableOf(
+      joints.map((joint) => ({ ...joint, position: first + joint.at * spacing })),
+      ownTable(read.value),
+    ),
+  };
+}
+
+/** The level behind the launch, drawn back to where the circuit begins: a middle, so that no peak counts. */
+function levelBehind(levels: Float32Array, at: number, pulse: number): number {
+  const run = (from: number) => {
+    const part = levels.slice(from, from + 200).sort();
+    return part.length === 0 ? (levels[at] ?? 0) : part[part.length >> 1]!;
+  };
+  const gap = 6 * pulse + 20;
+  const [near, far] = [run(at + gap), run(at + gap + 400)];
+  return near + ((near - far) / 400) * (gap + 100);
+}
+
+/** Joints found and events of the instrument's own table, those of one place in one row. */
+function tableOf(
+  found: { position: number; loss: number | null; sigma: number | null; kind: string }[],
+  own: OwnEvent[],
+): TableRow[] {
+  const left = [...own];
+  const rows = found.map((joint): TableRow => {
+    const near = left.findIndex(({ position }) => Math.abs(position - joint.position) < 40);
+    const event = near < 0 ? null : left.splice(near, 1)[0]!;
+    return { position: joint.position, found: joint, own: event };
+  });
+  rows.push(...left.map((event) => ({ position: event.position, found: null, own: event })));
+  return rows.sort((a, b) => a.position - b.position);
+}
+
+const loadOnce = (trace: ShownTrace): Promise<Loaded> => {
+  const key = `${trace.id} ${trace.start} ${trace.stretch}`;
+  let own = loaded.get(key);
+  if (!own) {
+    own = load(trace);
+    // What failed is tried again the next time.
+    own.catch(() => loaded.delete(key));
+    loaded.set(key, own);
+  }
+  return own;
+};
+
+function columnsOf(trace: ShownTrace, own: Loaded, from: number, to: number, count: number) {
+  const sample = (meters: number) =>
+    ((trace.back ? trace.length - meters : meters) + trace.start - own.first) / own.spacing;
+  const [a, b] = trace.back ? [sample(to), sample(from)] : [sample(from), sample(to)];
+  const view = own.pyramid.view(a, b, count);
+  const columns = new Float32Array(2 * count);
+  const stop = own.end === null ? Infinity : own.end + 60;
+  for (let at = 0; at < count; at++) {
+    const source = trace.back ? count - 1 - at : at;
+    // Noise behind the end says nothing and hides the rest.
+    const meters = own.first + (a + ((source + 0.5) * (b - a)) / count) * own.spacing;
+    const beyond = meters > stop || meters < trace.start - 5;
+    columns[2 * at] = beyond ? NaN : view[2 * source]! - own.base;
+    columns[2 * at + 1] = beyond ? NaN : view[2 * source + 1]! - own.base;
+  }
+  return columns;
+}
+
+/** Reads traces and decimates them off the page's own thread. */
+const traceViewer = {
+  async load(traces: ShownTrace[], progress: (done: number) => void): Promise<void> {
+    let done = 0;
+    await Promise.all(
+      traces.map(async (trace) => {
+        await loadOnce(trace);
+        progress(++done);
+      }),
+    );
+  },
+  /** A stretch of every trace, in meters from end A, as so many columns. */
+  async view(traces: ShownTrace[], from: number, to: number, count: number): Promise<Columns[]> {
+    const list = await Promise.all(
+      traces.map(async (trace) => ({
+        id: trace.id,
+        columns: columnsOf(trace, await loadOnce(trace), from, to, count),
+      })),
+    );
+    return transfer(
+      list,
+      list.map(({ columns }) => columns.buffer),
+    );
+  },
+  /** The one that strays most from the middle of all, where, and how far, dB. */
+  async oddOne(
+    traces: ShownTrace[],
+    from: number,
+    to: number,
+  ): Promise<{ id: string; at: number; off: number } | null> {
+    const count = 240;
+    const views = await traceViewer.view(traces, from, to, count);
+    if (views.length < 3) return null;
+    let odd: { id: string; at: number; off: number } | null = null;
+    for (let column = 0; column < count; column++) {
+      const levels = views.map(({ columns }) => columns[2 * column]!);
+      const sorted = levels.filter((level) => !Number.isNaN(level)).sort((a, b) => a - b);
+      if (sorted.length < 3) continue;
+      const middle = sorted[sorted.length >> 1]!;
+      levels.forEach((level, index) => {
+        const off = Math.abs(level - middle);
+        if (off > (odd?.off ?? 0.15))
+          odd = { id: views[index]!.id, at: from + ((column + 0.5) * (to - from)) / count, off };
+      });
+    }
+    return odd;
+  },
+  table: async (trace: ShownTrace): Promise<TableRow[]> => (await loadOnce(trace)).table,
+};
+
+export type TraceViewer = typeof traceViewer;
+
+expose(traceViewer);

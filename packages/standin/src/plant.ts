@@ -17,6 +17,8 @@ export interface TrueSplice {
 export interface TrueExtra extends TrueSplice {
   /** Meters of fiber from end A. */
   at: number;
+  /** The only direction that shows it, as an echo does. */
+  only?: 'AB' | 'BA';
 }
 
 /** A circuit as it really is, from end A to end B. */
@@ -123,6 +125,7 @@ function wayOf(plant: TruePlant, { direction, wavelengthNm }: OtdrShot) {
     });
   }
   for (const extra of plant.extras ?? []) {
+    if (extra.only && extra.only !== direction) continue;
     const at = back ? whole - extra.at : extra.at;
     joints.push({
       position: at,

@@ -59,7 +59,7 @@ export function BudgetPage() {
             ))}
           </View>
           <Press
-            label="What glass and connectors are reckoned to lose"
+            label="What the parts lose"
             look="bare"
             icon="pencil-outline"
             style={{ alignSelf: 'flex-start' }}

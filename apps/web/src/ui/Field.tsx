@@ -75,7 +75,7 @@ export function Choice<Value extends string>({
   onChange,
 }: ChoiceProps<Value>) {
   return (
-    <View role="radiogroup" aria-label={label} style={{ gap: 6 }}>
+    <View role="radiogroup" aria-label={label} style={{ gap: 6, maxWidth: '100%' }}>
       <Txt ink="ink2">{label}</Txt>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {options.map((option) => (

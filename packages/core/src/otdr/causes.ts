@@ -120,7 +120,7 @@ const isBad = (own: SpliceFigures): boolean => {
 };
 
 /** What directions usually differ by at a closure and wavelength, half of it, AB less BA; told by four fibers or more. */
-type UsualFields = ReadonlyMap<string, number>;
+type UsualFields = ReadonlyMap<string, { middle: number; spread: number }>;
 const fieldKey = (closureId: string, nm: number): string => `${closureId} ${nm}`;
 
 function usualFields(all: readonly SpliceFigures[]): UsualFields {
@@ -132,7 +132,11 @@ function usualFields(all: readonly SpliceFigures[]): UsualFields {
       lists.set(key, [...(lists.get(key) ?? []), modeField.loss]);
     }
   return new Map(
-    [...lists].flatMap(([key, list]) => (list.length < 4 ? [] : [[key, middleOf(list)] as const])),
+    [...lists].flatMap(([key, list]) => {
+      if (list.length < 4) return [];
+      const middle = middleOf(list);
+      return [[key, { middle, spread: spreadOf(list, middle) }] as const];
+    }),
   );
 }
 
@@ -143,8 +147,14 @@ function oneWayOf({ place, joints }: SpliceFigures, fields: UsualFields) {
     const figure = forward ?? backward;
     if (!figure || oneWay === null || figure.loss <= oneWay) continue;
     const usual = fields.get(fieldKey(place.closureId, wavelengthNm)) ?? null;
-    const loss = usual === null ? null : figure.loss - (forward ? usual : -usual);
-    return { direction: forward ? 'AB' : 'BA', figure, loss, wavelengthNm };
+    const loss = usual === null ? null : figure.loss - (forward ? usual.middle : -usual.middle);
+    return {
+      direction: forward ? 'AB' : 'BA',
+      figure,
+      loss,
+      spread: usual?.spread ?? 0,
+      wavelengthNm,
+    };
   }
   return null;
 }
@@ -183,7 +193,8 @@ function causeOf(
   }
   if (!most) {
     const one = oneWayOf(own, fields);
-    if (!one || (one.loss !== null && one.loss <= (place.limit.mean ?? Infinity))) return null;
+    if (!one || (one.loss !== null && one.loss - 2 * one.spread <= (place.limit.mean ?? Infinity)))
+      return null;
     return {
       ...base,
       cause: 'splice',
@@ -440,8 +451,9 @@ function strangersOf(
           15 + 3 * (entry.place.sigma + first.place.sigma);
       const own = [first, ...left.filter(same)];
       own.slice(1).forEach((entry) => left.splice(left.indexOf(entry), 1));
-      const fellows = proof.traces.filter(({ circuit }) => circuit === first.trace.circuit).length;
-      if (isReal(own, fellows)) findings.push(strangerSaid(own, circuits));
+      const fellows = proof.traces.filter(({ circuit }) => circuit === first.trace.circuit);
+      const bothShot = new Set(fellows.map(({ direction }) => direction)).size === 2;
+      if (isReal(own, fellows.length)) findings.push(strangerSaid(own, circuits, bothShot));
     }
   }
   return findings;
@@ -469,6 +481,7 @@ function strangerSaid(
     figure: { loss: number; sigma: number };
   }[],
   circuits: ReadonlyMap<string, CircuitRoute>,
+  bothShot: boolean,
 ): Finding {
   const first = own[0]!;
   const { label } = circuits.get(first.trace.circuit)!;
@@ -482,13 +495,19 @@ function strangerSaid(
     where: whereWords(first.place),
     place: first.place,
   };
-  if (first.kind === 'ghost')
+  // A mirror stands for both directions; what one of them alone shows, without loss, is an echo.
+  const directions = new Set(own.map(({ trace }) => trace.direction));
+  const lossless = own.every(
+    ({ joint, figure }) =>
+      joint.peak !== null && Math.abs(figure.loss) < Math.max(0.02, 3 * figure.sigma),
+  );
+  if (first.kind === 'ghost' || (lossless && directions.size === 1 && bothShot))
     return {
       ...base,
       cause: 'ghost',
       weight: 'look',
       title: `An echo in ${label}, no joint`,
-      evidence: `A reflection without loss, as far as two others together: ${seen.join(', ')}.`,
+      evidence: `A reflection without loss, ${first.kind === 'ghost' ? 'as far as two others together' : 'and the other direction has none'}: ${seen.join(', ')}.`,
     };
   const by = (longer: boolean) =>
     own

@@ -1,37 +1,9 @@
 import { findJoints } from './joints.ts';
-
-/** Noise that is the same every time, with deviation 1. */
-function source(seed: number): () => number {
-  let state = seed;
-  const uniform = () => (state = (state * 48271) % 2147483647) / 2147483647;
-  return () => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform());
-}
-
-/** A trace of straight stretches: slope 0.0001 dB a sample, steps that take a pulse of 10 samples. */
-function traceOf(
-  length: number,
-  steps: Record<number, number>,
-  {
-    noise = 0.005,
-    peaks = {},
-    floor = Infinity,
-  }: { noise?: number; peaks?: Record<number, number>; floor?: number } = {},
-): Float32Array {
-  const normal = source(11);
-  return Float32Array.from({ length }, (_, at) => {
-    if (at >= floor) return -40 + 6 * normal();
-    let level = -12 - 0.0001 * at;
-    for (const [place, step] of Object.entries(steps))
-      level -= step * Math.min(1, Math.max(0, (at - Number(place)) / 10));
-    for (const [place, height] of Object.entries(peaks))
-      if (at >= Number(place) && at < Number(place) + 10) level += height;
-    return level + noise * normal();
-  });
-}
+import { madeTrace } from './made.testing.ts';
 
 describe('joints of a trace by its samples', () => {
   it('a loss and a gain, each where it begins and as large as it is', () => {
-    const { joints, end } = findJoints(traceOf(12_000, { 4000: 0.08, 8000: -0.05 }), 10);
+    const { joints, end } = findJoints(madeTrace(12_000, { 4000: 0.08, 8000: -0.05 }), 10);
     expect(end).toBeNull();
     expect(joints).toHaveLength(2);
     for (const [index, [place, step]] of [
@@ -46,13 +18,13 @@ describe('joints of a trace by its samples', () => {
   });
 
   it('says how sure it is: the bound for free slopes on both sides', () => {
-    const [found] = findJoints(traceOf(8000, { 4000: 0.1 }), 10).joints;
+    const [found] = findJoints(madeTrace(8000, { 4000: 0.1 }), 10).joints;
     // s x sqrt(4/N1 + 4/N2) nearly, N1 = N2 = 4 000 and s = 0.005 (Cramer and Rao).
     expect(found!.sigma! / (0.005 * Math.sqrt(8 / 4000))).toBeCloseTo(1, 1);
   });
 
   it('a reflection with its step, its dead zone left out', () => {
-    const { joints } = findJoints(traceOf(9000, { 5000: 0.2 }, { peaks: { 5000: 8 } }), 10);
+    const { joints } = findJoints(madeTrace(9000, { 5000: 0.2 }, { peaks: { 5000: 8 } }), 10);
     expect(joints).toHaveLength(1);
     expect(joints[0]).toMatchObject({ kind: 'reflection' });
     expect(joints[0]!.loss).toBeCloseTo(0.2, 2);
@@ -60,20 +32,24 @@ describe('joints of a trace by its samples', () => {
   });
 
   it('the end, where noise begins, with its own reflection or without', () => {
-    const open = findJoints(traceOf(9000, {}, { floor: 6000 }), 10);
+    const open = findJoints(madeTrace(9000, {}, { floor: 6000 }), 10);
     expect(open.joints).toEqual([expect.objectContaining({ kind: 'end', loss: null })]);
     expect(Math.abs(open.end! - 6000)).toBeLessThan(12);
-    const cut = findJoints(traceOf(9000, {}, { floor: 6010, peaks: { 6000: 9 } }), 10);
+    const cut = findJoints(madeTrace(9000, {}, { floor: 6010, peaks: { 6000: 9 } }), 10);
     expect(Math.abs(cut.end! - 6000)).toBeLessThan(12);
     expect(cut.joints.at(-1)!.peak).toBeGreaterThan(5);
   });
 
   it('two that stand apart are two, two within a pulse are one', () => {
-    const far = findJoints(traceOf(9000, { 4000: 0.1, 4400: 0.1 }), 10).joints;
+    const far = findJoints(madeTrace(9000, { 4000: 0.1, 4400: 0.1 }), 10).joints;
     expect(far).toHaveLength(2);
-    const near = findJoints(traceOf(9000, { 4000: 0.1, 4006: 0.1 }), 10).joints;
+    const near = findJoints(madeTrace(9000, { 4000: 0.1, 4006: 0.1 }), 10).joints;
     expect(near).toHaveLength(1);
     expect(near[0]!.loss).toBeCloseTo(0.2, 2);
+  });
+
+  it('noise only: the fiber ends where it begins', () => {
+    expect(findJoints(madeTrace(6000, {}, { floor: 0 }), 10).end).toBe(0);
   });
 
   it('nothing of a trace too short to have any', () => {

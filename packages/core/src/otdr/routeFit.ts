@@ -97,7 +97,10 @@ export function fitRoutes(groups: readonly FitGroup[]): RouteFit {
       );
   return {
     groups: new Map(
-      aligned.map((group, index) => [group.group.key, group.fitted(fit, index, chosen)]),
+      aligned.map((group, index) => [
+        group.group.key,
+        withCorrections(group.fitted(fit, index, chosen), fit, chosen, corrections),
+      ]),
     ),
     scale: fit?.scale ?? 1,
     scaleSigma: fit?.solution.sigmas[0] ?? SCALE,
@@ -106,7 +109,38 @@ export function fitRoutes(groups: readonly FitGroup[]): RouteFit {
   };
 }
 
-const spanKey = (route: FitGroup['route'], index: number): string => {
+/** A group with its written lengths put right, so that places are told by what is there. */
+function withCorrections(
+  group: FittedGroup,
+  fit: Fit | null,
+  chosen: readonly Candidate[],
+  corrections: readonly Correction[],
+): FittedGroup {
+  if (!fit || chosen.length === 0) return group;
+  const meters = correctionsOf(chosen, fit);
+  const spans = group.spans.map((span, index) => {
+    const more = (meters.get(spanKey(group, index)) ?? 0) / span.helix;
+    if (more === 0 || span.sheath === null) return span;
+    const coil = (side: 0 | 1): number => {
+      const { closureId } = group.points[index + side]!;
+      const wrong = corrections.some(
+        (one) =>
+          one.kind !== 'place' &&
+          one.closureId !== null &&
+          one.closureId === closureId &&
+          (one.cableId === null || one.cableId === span.cableId),
+      );
+      return wrong ? Math.max(0, span.coils[side] + more) : span.coils[side];
+    };
+    return { ...span, sheath: span.sheath + more, coils: [coil(0), coil(1)] as [number, number] };
+  });
+  return { ...group, spans };
+}
+
+const spanKey = (
+  route: { points: readonly RoutePoint[]; spans: readonly RouteSpan[] },
+  index: number,
+): string => {
   const ends = [route.points[index]!, route.points[index + 1]!].map(
     ({ closureId, name }) => closureId ?? name,
   );

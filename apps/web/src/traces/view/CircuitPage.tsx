@@ -118,7 +118,8 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
       .filter(({ wavelengthNm, direction }) => wavelengthNm === nm && direction === mode)
       .map((trace) => shownOf(trace, trace.length));
   }, [circuit, nm, mode]);
-  const view = useTraceView(traces, circuit.length, width - 46);
+  const [glass, setGlass] = useState<'level' | 'falls'>('level');
+  const view = useTraceView(traces, circuit.length, width - 46, glass === 'level');
   const odd = useOddOne(view, traces, mode, circuit.length);
   const looks = useMemo((): StringLook[] => {
     if (mode === 'both')
@@ -141,27 +142,38 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
   }, [circuit, traces, mode, odd, fiber]);
   const pegs = useMemo(() => pegsOf(circuit, nm), [circuit, nm]);
   const oddFiber = circuit.fellows.find(({ id }) => id === odd?.id)?.fiber;
+  const choices = (
+    <View style={{ flexDirection: 'row', gap: 16, flexWrap: 'wrap' }}>
+      <Choice
+        label="Wavelength, nm"
+        value={String(nm)}
+        options={wavelengths.map((value) => ({ value: String(value), label: String(value) }))}
+        onChange={(value) => setWanted(Number(value))}
+      />
+      <Choice
+        label="On the cord"
+        value={mode}
+        options={[
+          { value: 'both', label: 'both ways' },
+          { value: 'AB', label: 'tube from A' },
+          { value: 'BA', label: 'tube from B' },
+        ]}
+        onChange={(value) => setMode(value as Mode)}
+      />
+      <Choice
+        label="Glass"
+        value={glass}
+        options={[
+          { value: 'level', label: 'laid level' },
+          { value: 'falls', label: 'as it falls' },
+        ]}
+        onChange={(value) => setGlass(value as 'level' | 'falls')}
+      />
+    </View>
+  );
   return (
     <View style={{ gap: 12 }} onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
-      <Txt>{wayWords(circuit)}</Txt>
-      <View style={{ flexDirection: 'row', gap: 16, flexWrap: 'wrap' }}>
-        <Choice
-          label="Wavelength, nm"
-          value={String(nm)}
-          options={wavelengths.map((value) => ({ value: String(value), label: String(value) }))}
-          onChange={(value) => setWanted(Number(value))}
-        />
-        <Choice
-          label="On the cord"
-          value={mode}
-          options={[
-            { value: 'both', label: 'both ways' },
-            { value: 'AB', label: 'its tube from A' },
-            { value: 'BA', label: 'its tube from B' },
-          ]}
-          onChange={(value) => setMode(value as Mode)}
-        />
-      </View>
+      {wide ? choices : null}
       {view.error ? (
         <Notice word="Not shown." ink="accent" live>
           {view.error}
@@ -178,7 +190,7 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
         looks={looks}
         pegs={pegs}
         width={width}
-        height={wide ? 470 : 430}
+        height={wide ? 400 : 430}
         label={`${circuit.label} at ${nm} nm, ${mode === 'both' ? 'both directions' : 'all fibers of its tube'}`}
       />
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
@@ -188,6 +200,8 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
         <Press label="Right" icon="chevron-right" onPress={() => view.pan(0.3)} />
         <Press label="All" onPress={view.whole} />
       </View>
+      {wide ? null : choices}
+      <Txt>{wayWords(circuit)}</Txt>
       {mode !== 'both' && odd && oddFiber !== undefined ? (
         <Notice word={`Fiber ${oddFiber} strays.`}>
           {`By ${odd.off.toFixed(2)} dB from the middle of its tube, most at ${(odd.at / 1000).toFixed(2)} km. It is drawn heavy.`}
@@ -237,7 +251,9 @@ function pegsOf({ points, joints, findings }: CircuitAnswer, nm: number): Peg[] 
         : joint
           ? `${(joint.forward ?? joint.backward)!.loss.toFixed(3)} one way`
           : 'not seen';
-    return [{ at, name, words, bad: spliceId !== null && bad.has(spliceId) }];
+    return [
+      { at, name, words, bad: spliceId !== null && bad.has(spliceId), end: spliceId === null },
+    ];
   });
 }
 

@@ -10,6 +10,8 @@ export interface Peg {
   /** What stands under the name. */
   words: string;
   bad: boolean;
+  /** Whether it is an end of the circuit. */
+  end: boolean;
 }
 
 /** A trace as it is drawn: a solid string, or a hollow one. */
@@ -35,8 +37,8 @@ export interface Picture {
 const LEFT = 46;
 const TOP = 76;
 const BOTTOM = 30;
-/** Reflections are cut off here, dB over the cord. */
-const HIGHEST = 1.2;
+/** Share of the columns that the picture is made for: reflections stick out of it. */
+const SHARE = 0.96;
 
 /** Meters at a pixel of the picture. */
 export const plotLeft = LEFT;
@@ -75,15 +77,16 @@ function scaleOf({ columns, looks, height }: Picture): Scale {
   let [high, low] = [-Infinity, Infinity];
   for (const { id, columns: list } of columns) {
     const drop = looks.find((look) => look.id === id)?.drop ?? 0;
-    for (let at = 0; at < list.length; at += 2) {
-      if (Number.isNaN(list[at]!)) continue;
-      high = Math.max(high, Math.min(HIGHEST, list[at + 1]!) - drop);
-      low = Math.min(low, Math.max(-45, list[at]!) - drop);
-    }
+    const seen = (from: 0 | 1) =>
+      list.filter((level, at) => at % 2 === from && !Number.isNaN(level)).sort();
+    const [lows, highs] = [seen(0), seen(1)];
+    if (lows.length === 0) continue;
+    high = Math.max(high, highs[Math.floor(SHARE * (highs.length - 1))]! - drop);
+    low = Math.min(low, lows[Math.ceil((1 - SHARE) * 0.25 * (lows.length - 1))]! - drop);
   }
   if (high < low) [high, low] = [1, -5];
   const room = Math.max(0.05, high - low);
-  [high, low] = [high + 0.04 * room, low - 0.06 * room];
+  [high, low] = [high + 0.18 * room, low - 0.08 * room];
   return {
     high,
     low,
@@ -136,8 +139,10 @@ function drawPegs(
   x: (at: number) => number,
 ): void {
   canvas.textAlign = 'center';
-  const free = [LEFT - 30, LEFT - 30];
-  for (const { at, name, words, bad } of pegs) {
+  // Bad ones are named first, then closures, then the ends; a name that would touch another is left to the list below.
+  const rank = ({ bad, end }: Peg) => (bad ? 0 : end ? 2 : 1);
+  const named: [number, number][] = [];
+  for (const { at, name, words, bad } of [...pegs].sort((a, b) => rank(a) - rank(b))) {
     const place = x(at);
     if (place < LEFT - 2 || place > width + 2) continue;
     canvas.strokeStyle = inks.ink2;
@@ -148,10 +153,8 @@ function drawPegs(
     canvas.font = `15px ${FONTS.semi}`;
     const half = Math.max(canvas.measureText(name).width, canvas.measureText(words).width) / 2 + 5;
     const center = Math.min(width - half, Math.max(half, place));
-    // Names that would touch stand in a second row, or are left to the list below.
-    const row = center - half >= free[0]! ? 0 : -1;
-    if (row < 0) continue;
-    free[row] = center + half;
+    if (named.some(([from, to]) => center + half > from && center - half < to)) continue;
+    named.push([center - half, center + half]);
     canvas.fillStyle = inks.ink;
     canvas.fillText(name, center, 18);
     canvas.fillStyle = bad ? inks.accent : inks.ink2;
@@ -201,7 +204,7 @@ function drawString(
   list: Float32Array,
   look: StringLook,
   { width, inks }: Picture,
-  { y }: Scale,
+  { y, high: ceiling }: Scale,
 ): void {
   const count = list.length / 2;
   const each = (width - LEFT) / count;
@@ -218,10 +221,13 @@ function drawString(
     const [top, bottom] = [y(high - look.drop), y(low - look.drop)];
     if (!drawing) {
       path.moveTo(x, top);
-      if (firstX === 0) [firstX, firstY] = [x, (top + bottom) / 2];
     } else path.lineTo(x, top);
     path.lineTo(x, bottom);
-    [lastX, lastY] = [x, (top + bottom) / 2];
+    // Tags stand by the string, not on a reflection.
+    if (high - look.drop < ceiling) {
+      if (firstX === 0) [firstX, firstY] = [x, (top + bottom) / 2];
+      [lastX, lastY] = [x, (top + bottom) / 2];
+    }
     drawing = true;
   }
   canvas.lineJoin = 'round';

@@ -12,7 +12,12 @@ export interface Stretch {
 const CLOSEST = 60;
 
 /** What is in view of some traces, and how to move it. The worker decimates; of several asks the last counts. */
-export function useTraceView(traces: readonly ShownTrace[], length: number, width: number) {
+export function useTraceView(
+  traces: readonly ShownTrace[],
+  length: number,
+  width: number,
+  level: boolean,
+) {
   const viewer = useViewer();
   const [stretch, setStretch] = useState<Stretch | null>(null);
   const [columns, setColumns] = useState<Columns[]>([]);
@@ -27,7 +32,7 @@ export function useTraceView(traces: readonly ShownTrace[], length: number, widt
   useEffect(() => {
     if (traces.length === 0 || width < 20) return;
     const ask = async () => {
-      const list = await viewer.view([...traces], shown.from, shown.to, Math.round(width));
+      const list = await viewer.view([...traces], shown.from, shown.to, Math.round(width), level);
       setColumns(list);
     };
     next.current = ask;
@@ -48,7 +53,7 @@ export function useTraceView(traces: readonly ShownTrace[], length: number, widt
       }
     };
     void run();
-  }, [viewer, traces, shown, width]);
+  }, [viewer, traces, shown, width, level]);
   useEffect(() => {
     let current = true;
     void viewer

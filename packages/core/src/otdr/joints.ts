@@ -13,12 +13,16 @@ export interface FoundJoint {
   sigma: number | null;
   /** Height of the peak over the level before it, dB; null without one. */
   peak: number | null;
+  /** How far its place may be off, one standard deviation. */
+  spread: number;
 }
 
 export interface FoundJoints {
   joints: FoundJoint[];
   /** Where the fiber ends; null where no end is seen. */
   end: number | null;
+  /** Where it is lost in noise before that; null where it is not. */
+  faded: number | null;
   /** Standard deviation of single samples near the start, dB. */
   noise: number;
 }
@@ -28,6 +32,8 @@ export interface FoundJoints {
  * from, noise alone gets there in less than one trace of a hundred.
  */
 const SURE = 30;
+/** How much less three lines must leave over than two for two steps close together to be two. */
+const TWO = 60;
 /** A joint stays where its own step is so many of its deviations. */
 const OWN = 4.2;
 /**
@@ -40,16 +46,20 @@ const OWN = 4.2;
  */
 export function findJoints(levels: Float32Array, pulse: number): FoundJoints {
   const survey = surveyOf(levels, pulse);
-  const { stretches, noise, gap, peaks, start, end, stop } = survey;
+  const { stretches, noise, gap, peaks, start, end, faded, stop } = survey;
   const steps: number[] = [];
   const edges = [start, ...peaks.map(({ at }) => at), stop];
   for (let index = 1; index < edges.length; index++) {
     const from = index === 1 ? start : Math.min(stop, peaks[index - 2]!.to);
     split(stretches, from, edges[index]!, gap, steps);
   }
-  const joints = measured(stretches, steps, peaks, gap, start, stop);
+  // A line of a few samples, right where all is lost in noise, makes steps of anything.
+  const sure = faded === null ? stop : stop - 2 * NOISE_BIN;
+  const joints = measured(stretches, steps, peaks, gap, start, stop).filter(
+    ({ at, peak }) => at < sure || peak !== null,
+  );
   if (end !== null) joints.push(endJoint(levels, noise, end, gap));
-  return { joints, end, noise: noise.at(start) };
+  return { joints, end, faded, noise: noise.at(start) };
 }
 
 /** Samples a line takes at least: steps closer than that are not told apart. */
@@ -173,7 +183,7 @@ function spreadOut(
   const whole = stretches.leftOver(from, to);
   const room = Math.min(roomOf(gap), Math.floor((to - from) / 4));
   const top = stretches.gain(from, joint.at, gap, to, whole);
-  const sums = { weight: 0, at: 0, loss: 0, square: 0, variance: 0 };
+  const sums = { weight: 0, at: 0, apart: 0, loss: 0, square: 0, variance: 0 };
   const look = (at: number, width: number): boolean => {
     const gain = stretches.gain(from, at, gap, to, whole);
     const likely = Math.exp(Math.min(8, (gain - top) / 2));
@@ -181,6 +191,7 @@ function spreadOut(
     const weight = likely * width;
     sums.weight += weight;
     sums.at += weight * at;
+    sums.apart += weight * (at - joint.at) ** 2;
     sums.loss += weight * own.loss!;
     sums.square += weight * own.loss! ** 2;
     sums.variance += weight * own.sigma! ** 2;
@@ -197,7 +208,9 @@ function spreadOut(
     }
   const loss = sums.loss / sums.weight;
   const variance = sums.variance / sums.weight + Math.max(0, sums.square / sums.weight - loss ** 2);
-  return { ...joint, at: Math.round(sums.at / sums.weight), loss, sigma: Math.sqrt(variance) };
+  const at = sums.at / sums.weight;
+  const spread = Math.sqrt(Math.max(0, sums.apart / sums.weight - (at - joint.at) ** 2));
+  return { ...joint, at: Math.round(at), loss, sigma: Math.sqrt(variance), spread };
 }
 
 /** Looks once more between the joints, now that they lie where they belong: a weak one may have hidden. */
@@ -256,7 +269,7 @@ function merged(
       stretches.leftOver(from, one.at) -
       stretches.leftOver(one.to, two.at) -
       stretches.leftOver(two.to, to);
-    if (both - single.gain > SURE) continue;
+    if (both - single.gain > TWO) continue;
     list.splice(index, 2, { at: single.at, to: single.at + gap, peak: null });
   }
   return list;
@@ -305,13 +318,14 @@ function settled(
 function jointAt(stretches: Stretches, place: Place, from: number, to: number): FoundJoint {
   const { at, peak } = place;
   const kind = peak === null ? 'splice' : 'reflection';
-  if (at - from < 3 || to - place.to < 3) return { at, kind, loss: 0, sigma: Infinity, peak };
+  if (at - from < 3 || to - place.to < 3)
+    return { at, kind, loss: 0, sigma: Infinity, peak, spread: 0 };
   const before = stretches.line(from, at);
   const after = stretches.line(place.to, to);
   // The step is the same wherever both lines are read, but for their slopes: read it at the joint.
   const loss = levelAt(before, at) - levelAt(after, at);
   const sigma = Math.sqrt(varianceAt(before, at) + varianceAt(after, at));
-  return { at, kind, loss, sigma, peak };
+  return { at, kind, loss, sigma, peak, spread: 0 };
 }
 
 function endJoint(levels: Float32Array, noise: Noise, end: number, gap: number): FoundJoint {
@@ -322,5 +336,5 @@ function endJoint(levels: Float32Array, noise: Noise, end: number, gap: number):
   const rise = top - before;
   const peak =
     rise > Math.max(PEAK.least, PEAK.deviations * noise.at(end - 5 * NOISE_BIN)) ? rise : null;
-  return { at: end, kind: 'end', loss: null, sigma: null, peak };
+  return { at: end, kind: 'end', loss: null, sigma: null, peak, spread: 0 };
 }

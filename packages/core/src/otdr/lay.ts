@@ -38,17 +38,19 @@ export function layTrace(trace: FitTrace, group: FittedGroup): LaidTrace {
     const at = point.at * factor;
     for (const joint of free) {
       const distance = Math.abs(moved(joint.position) - at);
-      if (distance > near(at)) continue;
+      // A weak step in noise may be found far from where it is.
+      if (distance > near(at) + 4 * joint.reach) continue;
       if (!best || distance < Math.abs(moved(best.position) - at)) best = joint;
     }
     if (best) free.delete(best);
     return best;
   });
+  takeWeak(group, found, free, (joint, point) => moved(joint.position) - point * factor);
   const points = group.positions.map((point, index) => {
     if (!point) return null;
     const own = found[index];
     // What stands out clearly says itself where it is; a small joint lies where its fellows do.
-    if (own && (own.peak !== null || Math.abs(own.loss!) > 8 * own.sigma!))
+    if (own && (own.peak !== null || Math.abs(own.loss!) > WEAK.deviations * own.sigma!))
       return { at: own.position, sigma: 1 };
     return {
       at: point.at * factor + shift,
@@ -74,6 +76,34 @@ export function layTrace(trace: FitTrace, group: FittedGroup): LaidTrace {
       (joint) => ({ joint, kind: isGhost(joint, trace.joints) ? 'ghost' : 'unplanned' }) as const,
     );
   return { points, found, strangers, shift, early, late };
+}
+
+/** A step of fewer deviations than this may be found that far from where it is, m and share of the way. */
+const WEAK = { deviations: 25, meters: 100, share: 0.004 };
+
+/**
+ * Gives closures that have no joint yet the weak ones near them: noise moves a small step far along the
+ * fiber, and a closure is where steps are.
+ */
+function takeWeak(
+  { positions }: FittedGroup,
+  found: (PlacedJoint | null)[],
+  free: Set<PlacedJoint>,
+  apart: (joint: PlacedJoint, point: number) => number,
+): void {
+  for (const joint of [...free]) {
+    if (joint.peak !== null || Math.abs(joint.loss!) > WEAK.deviations * joint.sigma!) continue;
+    let best = -1;
+    positions.forEach((point, index) => {
+      if (!point || found[index] || index === 0 || index === positions.length - 1) return;
+      const distance = Math.abs(apart(joint, point.at));
+      if (distance > WEAK.meters + WEAK.share * point.at) return;
+      if (best < 0 || distance < Math.abs(apart(joint, positions[best]!.at))) best = index;
+    });
+    if (best < 0) continue;
+    found[best] = joint;
+    free.delete(joint);
+  }
 }
 
 /**
@@ -147,6 +177,13 @@ function isGhost(joint: PlacedJoint, joints: readonly PlacedJoint[]): boolean {
   );
 }
 
+/** Whether a joint at no closure is one for sure; what may be noise must not cut a line in two. */
+const standsOut = ({ peak, loss, sigma }: PlacedJoint): boolean =>
+  peak !== null || Math.abs(loss!) > 8 * sigma!;
+
+/** Samples between two joints that are too few for a line. */
+const CLOSE = 30;
+
 /** The fiber's own start is no joint, m. */
 const LAUNCH = 20;
 
@@ -167,7 +204,9 @@ export function zonesOf(
         : [],
     ),
     ...laid.strangers.flatMap(({ joint, kind }, index) =>
-      kind === 'ghost' ? [] : [{ at: joint.position, sigma: 1, point: -1, stranger: index }],
+      kind === 'ghost' || !standsOut(joint)
+        ? []
+        : [{ at: joint.position, sigma: 1, point: -1, stranger: index }],
     ),
   ].sort((a, b) => a.at - b.at);
   const zones: Zone[] = [];
@@ -180,7 +219,7 @@ export function zonesOf(
       to: Math.ceil(toSample(at) + spread + pulse + 1),
     };
     // Two joints within a pulse are one to the samples.
-    if (before && zone.at <= before.to + pulse) {
+    if (before && zone.at <= before.to + pulse + CLOSE) {
       before.to = Math.max(before.to, zone.to);
       continue;
     }

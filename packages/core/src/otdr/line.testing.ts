@@ -48,6 +48,8 @@ export function lineOf({ sheath, coils, marks }: Written, fiber = 1): CircuitRou
 export const splice = (position: number, loss = 0.05): PlacedJoint => ({
   at: 0,
   position,
+  reach: 1,
+  spread: 1,
   kind: 'splice',
   loss,
   sigma: 0.002,

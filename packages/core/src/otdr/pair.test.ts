@@ -8,6 +8,8 @@ const joint = (position: number, loss: number, sigma = 0.002): PlacedJoint => ({
   loss,
   sigma,
   peak: null,
+  reach: 1,
+  spread: 1,
 });
 const end = (position: number): PlacedJoint => ({
   ...joint(position, 0),

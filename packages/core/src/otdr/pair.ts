@@ -4,6 +4,8 @@ import type { FoundJoint } from './joints.ts';
 export interface PlacedJoint extends FoundJoint {
   /** Meters of fiber from where the trace was shot. */
   position: number;
+  /** How far that may be off, m: one standard deviation. */
+  reach: number;
 }
 
 /** A joint seen from both ends. Losses in dB. */

@@ -15,6 +15,8 @@ export interface ProofTrace {
   wavelengthNm: number;
   joints: readonly PlacedJoint[];
   end: number | null;
+  /** Where the fiber is lost in noise; null where it is not. */
+  faded: number | null;
   /** How far the samples go. */
   range: number;
   /** Group index x 100 000. */
@@ -168,8 +170,13 @@ const scaled = (trace: ProofTrace, by: number): ProofTrace =>
     ? trace
     : {
         ...trace,
-        joints: trace.joints.map((joint) => ({ ...joint, position: joint.position * by })),
+        joints: trace.joints.map((joint) => ({
+          ...joint,
+          position: joint.position * by,
+          reach: joint.reach * by,
+        })),
         end: trace.end === null ? null : trace.end * by,
+        faded: trace.faded === null ? null : trace.faded * by,
         range: trace.range * by,
       };
 
@@ -279,6 +286,8 @@ function noEndWords(
 ): string {
   const last = group.positions.at(-1);
   const label = circuits.get(trace.circuit)!.label;
+  if (trace.faded !== null)
+    return `${trace.name}: ${label} is lost in noise from ${(trace.faded / 1000).toFixed(1)} km on. Average longer, or take a longer pulse.`;
   return last && last.at > trace.range
     ? `${trace.name}: the range of ${(trace.range / 1000).toFixed(1)} km is too short for ${label}, which ends at ${(last.at / 1000).toFixed(1)} km.`
     : `${trace.name}: no end is seen within ${(trace.range / 1000).toFixed(1)} km. Shoot with a longer range.`;

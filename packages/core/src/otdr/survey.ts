@@ -32,6 +32,8 @@ export interface Survey {
   /** The first sample behind the launch, the end of the fiber if it is seen, and where looking stops. */
   start: number;
   end: number | null;
+  /** Where the fiber is lost in noise before its end is seen; null where it is not. */
+  faded: number | null;
   stop: number;
   /** Weighted sums over all that is fiber; they share their room with the next survey. */
   stretches: Stretches;
@@ -45,8 +47,10 @@ export interface Survey {
 export function surveyOf(levels: Float32Array, pulse: number): Survey {
   const gap = Math.max(2, Math.round(pulse));
   const noise = noiseAlong(levels);
-  const end = findEnd(levels, noise, gap);
-  const stop = end ?? levels.length;
+  const last = findEnd(levels, noise, gap);
+  let faded = last !== null && !last.seen ? fadesAt(noise) : null;
+  let end = faded === null ? (last?.at ?? null) : null;
+  const stop = Math.min(levels.length, end ?? faded ?? levels.length);
   const weights = new Float32Array(levels.length);
   noise.bins.forEach((deviation, bin) =>
     weights.fill(
@@ -58,18 +62,65 @@ export function surveyOf(levels: Float32Array, pulse: number): Survey {
   const start = Math.min(stop, launchZone(levels, noise, gap, stop));
   weights.fill(0, 0, start);
   const peaks = findPeaks(levels, noise, gap, start, stop);
+  // A high peak right before all is noise is the end of the fiber.
+  const top = peaks.at(-1);
+  if (faded !== null && top && top.height > END_PEAK && stop - top.to < 4 * NOISE_BIN) {
+    end = top.at;
+    faded = null;
+    peaks.pop();
+    weights.fill(0, end, stop);
+  }
   for (const { at, to } of peaks) weights.fill(0, at, Math.min(to, stop));
-  const stretches = new Stretches(levels.subarray(0, stop), weights, roomOfSums(stop));
-  return { noise, gap, peaks, start, end, stop, stretches };
+  const real = unbiased(levels.subarray(0, stop), noise);
+  const stretches = new Stretches(real, weights, roomOfSums(stop));
+  return { noise, gap, peaks, start, end, faded, stop: Math.min(stop, end ?? stop), stretches };
+}
+
+/** Height from which on a peak may be an open end, dB. */
+const END_PEAK = 5;
+/** Noise this large well before it drowns everything has grown, not jumped: there is no end to see. */
+const GROWN = 0.45;
+/** Noise of single samples from which on levels say nothing any more, dB: their logarithm is too skew. */
+const DROWNED = 0.8;
+
+function fadesAt({ bins }: Noise): number | null {
+  let first = bins.length;
+  while (first > 0 && bins[first - 1]! > FLOOR) first--;
+  if (first === bins.length || first === 0) return null;
+  if (bins[Math.max(0, first - 8)]! <= GROWN) return null;
+  return bins.findIndex((deviation) => deviation > DROWNED) * NOISE_BIN;
+}
+
+/** Noise from which on the logarithm's own error counts, dB. */
+const BIASED = 0.05;
+
+/**
+ * Levels without what the logarithm of noise takes off: 5 log10(1 + x) of a noise x lies below 0 in the
+ * mean, to second order by ln(10)/10 times the square of the noise in dB.
+ */
+function unbiased(levels: Float32Array, { bins }: Noise): Float32Array {
+  if (!bins.some((deviation) => deviation > BIASED)) return levels;
+  const result = levels.slice();
+  bins.forEach((deviation, bin) => {
+    if (deviation <= BIASED || deviation > FLOOR) return;
+    const more = (Math.LN10 / 10) * deviation * deviation;
+    const to = Math.min(result.length, (bin + 1) * NOISE_BIN);
+    for (let at = bin * NOISE_BIN; at < to; at++) result[at]! += more;
+  });
+  return result;
 }
 
 /** The sample at which the fiber ends: from there on there is noise only. */
-function findEnd(levels: Float32Array, noise: Noise, gap: number): number | null {
+function findEnd(
+  levels: Float32Array,
+  noise: Noise,
+  gap: number,
+): { at: number; seen: boolean } | null {
   const { bins } = noise;
   let first = bins.length;
   while (first > 0 && bins[first - 1]! > FLOOR) first--;
   if (first === bins.length) return null;
-  if (first === 0) return 0;
+  if (first === 0) return { at: 0, seen: true };
   // The drop lies somewhere before the first bin that is noise all over: bins are smoothed over their
   // neighbours.
   const from = Math.max(1, (first - 5) * NOISE_BIN);
@@ -78,21 +129,27 @@ function findEnd(levels: Float32Array, noise: Noise, gap: number): number | null
   let level = 0;
   for (let at = calm; at < from; at++) level += levels[at]!;
   level /= Math.max(1, from - calm);
-  const run = Math.max(4, gap);
+  // Where noise has grown, a few low samples are no end.
+  const grown = bins[Math.max(0, first - 8)]! > GROWN;
+  const run = Math.max(4, gap) * (grown ? 8 : 1);
   for (let at = from; at + run < to; at++) {
     const jump = levels[at]! - levels[at - 1]!;
-    const high = jump > Math.max(PEAK.least, PEAK.deviations * noise.at(calm));
+    const high =
+      jump > Math.max(PEAK.least, PEAK.deviations * noise.at(calm)) &&
+      (!grown || levels[at]! > level + END_PEAK - 2);
     let low = true;
     for (let next = at; next < at + run && low; next++) low = levels[next]! < level - 2;
-    if (low) return at;
+    if (low) return { at, seen: true };
     if (!high) continue;
     // A peak at the end: noise follows it.
     let after = 0;
-    const behind = Math.min(levels.length, at + 6 * run + 40);
-    for (let next = at + 3 * run; next < behind; next++) after += levels[next]!;
-    if (after / Math.max(1, behind - at - 3 * run) < level - 2) return at;
+    const near = at + 3 * Math.max(4, gap);
+    const behind = Math.min(levels.length, near + 3 * gap + 40);
+    for (let next = near; next < behind; next++) after += levels[next]!;
+    if (after / Math.max(1, behind - near) < level - 2) return { at, seen: true };
   }
-  return first * NOISE_BIN < levels.length ? first * NOISE_BIN : null;
+  // Neither a drop nor a peak: the noise alone says that there is no fiber from here on.
+  return first * NOISE_BIN < levels.length ? { at: first * NOISE_BIN, seen: false } : null;
 }
 
 /** The first sample behind the launch: its peak, and the way back from it. */
@@ -129,6 +186,8 @@ function findPeaks(
     let end = at;
     const most = Math.min(stop, at + 6 * gap + 60);
     while (end < most && levels[end]! > before + bar / 2) top = Math.max(top, levels[end++]!);
+    // A sample far below its neighbours rises beside itself, and is no reflection.
+    if (top < before + bar) continue;
     if (end - at < Math.max(2, gap / 3) && top < before + 2 * bar) continue;
     peaks.push({ at: at - 1, to: Math.min(stop, end + 2 * gap + 3), height: top - before });
     at = end + gap;

@@ -9,6 +9,8 @@ export interface Analysis {
   joints: PlacedJoint[];
   /** Where the fiber ends; null where no end is seen. */
   end: number | null;
+  /** Where it is lost in noise before that; null where it is not. */
+  faded: number | null;
   /** Noise of single samples near the start. */
   noise: number;
 }
@@ -37,10 +39,15 @@ export function samplesOf({ fixed, data }: SorFile): TraceSamples {
 /** Finds the joints of a trace file, the instrument's own table left aside. */
 export function analyse(file: SorFile, samples = samplesOf(file)): Analysis {
   const { levels, spacing, first, pulse } = samples;
-  const { joints, end, noise } = findJoints(levels, pulse);
+  const { joints, end, faded, noise } = findJoints(levels, pulse);
   return {
-    joints: joints.map((joint) => ({ ...joint, position: first + joint.at * spacing })),
+    joints: joints.map((joint) => ({
+      ...joint,
+      position: first + joint.at * spacing,
+      reach: joint.spread * spacing,
+    })),
     end: end === null ? null : first + end * spacing,
+    faded: faded === null ? null : first + faded * spacing,
     noise,
   };
 }

@@ -16,6 +16,8 @@ const GROUPS = [
       'shift-model',
       'charts',
       'trace-speed',
+      'trace-batch',
+      'joint-loss',
       'joint-error',
     ],
   },

@@ -2,6 +2,7 @@ import { BUILT_IN_LIMITS, adviseRedo } from '@cordel/core';
 import { ShiftRuns, type ShiftUnit, USUAL_SHIFT } from '@cordel/core/shift';
 import { type NightCount, type NightSetting, type RedoRule, spliceNight } from '../src/night.ts';
 import { seeded } from '../src/random.ts';
+import { batchFigures } from './batch.ts';
 import { chartFigures } from './charts.ts';
 import { type TraceFigure, jointQuality, proofQuality, traceSpeed } from './traces.ts';
 
@@ -120,8 +121,10 @@ const FIGURES: Record<string, () => boolean> = {
   'shift-model': shiftModel,
   charts,
   'trace-speed': () => printAll(traceSpeed()),
-  'joint-loss': () => printAll([0.002, 0.01, 0.03, 0.08].flatMap(proofQuality)),
-  'joint-error': () => printAll([0.002, 0.01].flatMap(jointQuality)),
+  'trace-batch': () => printAll(batchFigures()),
+  'joint-loss': () =>
+    printAll([0.002, 0.01, 0.03, 0.08].flatMap((noise, salt) => proofQuality(noise, salt))),
+  'joint-error': () => printAll([0.002, 0.01].flatMap((noise) => jointQuality(noise))),
 };
 
 const wanted = process.argv.slice(2);

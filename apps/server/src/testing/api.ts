@@ -36,6 +36,8 @@ export async function startApi() {
     db: open.db,
     close: open.close,
     get: (path: string) => call('GET', path),
+    /** The bytes that a path answers with. */
+    raw: async (path: string) => (await app.request(`/api${path}`)).arrayBuffer(),
     put: (path: string, body: unknown) => call('PUT', path, body),
     post: (path: string, body: unknown) => call('POST', path, body),
     /** Records evidence and fails where it is not taken. */

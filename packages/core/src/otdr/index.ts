@@ -17,3 +17,4 @@ export * from './route.ts';
 export * from './routeFit.ts';
 export * from './whereabouts.ts';
 export * from './facts.ts';
+export * from './survey.ts';

@@ -1,6 +1,6 @@
 import { NOISE_BIN, type Noise } from './noise.ts';
 import { type Stretches, levelAt, varianceAt } from './stretches.ts';
-import { PEAK, type Peak, meanOf, surveyOf } from './survey.ts';
+import { PEAK, type Peak, type Survey, meanOf, stretchesOf, surveyOf } from './survey.ts';
 
 export type JointKind = 'splice' | 'reflection' | 'end';
 
@@ -43,10 +43,15 @@ const OWN = 4.2;
  * on either side, both lines taken to the joint.
  * @param levels dB, one a sample
  * @param pulse samples that a pulse covers
+ * @param survey what is known of the trace already
  */
-export function findJoints(levels: Float32Array, pulse: number): FoundJoints {
-  const survey = surveyOf(levels, pulse);
-  const { stretches, noise, gap, peaks, start, end, faded, stop } = survey;
+export function findJoints(
+  levels: Float32Array,
+  pulse: number,
+  survey: Survey = surveyOf(levels, pulse),
+): FoundJoints {
+  const { noise, gap, peaks, start, end, faded, stop } = survey;
+  const stretches = stretchesOf(levels, survey);
   const steps: number[] = [];
   const edges = [start, ...peaks.map(({ at }) => at), stop];
   for (let index = 1; index < edges.length; index++) {

@@ -1,5 +1,5 @@
 import { type Fit, levelAt, varianceAt } from './stretches.ts';
-import { surveyOf } from './survey.ts';
+import { type Survey, stretchesOf, surveyOf } from './survey.ts';
 
 /** Where a joint lies or may lie: nothing of these samples counts for the lines beside it. */
 export interface Zone {
@@ -28,14 +28,17 @@ const LEAST = 12;
  * @param pulse samples that a pulse covers
  * @param zones in order along the trace, none overlapping
  * @param origin sample at which the fiber begins
+ * @param survey what is known of the trace already
  */
 export function measureAt(
   levels: Float32Array,
   pulse: number,
   zones: readonly Zone[],
   origin = 0,
+  survey: Survey = surveyOf(levels, pulse),
 ): Measured {
-  const { stretches, start, stop, end, peaks } = surveyOf(levels, pulse);
+  const { start, stop, end, peaks } = survey;
+  const stretches = stretchesOf(levels, survey);
   // A reflection in a zone has its dead zone added.
   const wide = zones.map(({ at, to }) => {
     const [from, behind] = [clamp(at, start, stop), clamp(to, start, stop)];

@@ -178,9 +178,12 @@ class Aligned {
     this.match(new Map(), 1);
   }
 
-  /** Fiber from the first point to each, as it is written and put right; null behind a gap. */
+  /**
+   * Fiber from the first point to each, as it is written and put right; null behind a gap. Where nobody has
+   * said how long the first cable is, from its closure on.
+   */
   expected(corrections: ReadonlyMap<string, number>): (number | null)[] {
-    const list: (number | null)[] = [0];
+    const list: (number | null)[] = [this.group.route.spans[0]!.sheath === null ? null : 0];
     this.group.route.spans.forEach(({ sheath, helix }, index) => {
       const before = list[index]!;
       const first = index === 0 && sheath === null;
@@ -204,7 +207,7 @@ class Aligned {
     let best = { score: -Infinity, offset: 0, scale: 1, launch: false };
     const offsets = [
       { offset: 0, launch: false },
-      ...strong.map(({ position, reflects }) => ({ offset: position, launch: reflects })),
+      ...strong.map(({ position, reflects }) => ({ offset: position, launch: reflects && !open })),
     ];
     // With no length for the first cable, any closure may lie at any joint.
     if (open)

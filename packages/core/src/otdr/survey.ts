@@ -35,12 +35,10 @@ export interface Survey {
   /** Where the fiber is lost in noise before its end is seen; null where it is not. */
   faded: number | null;
   stop: number;
-  /** Weighted sums over all that is fiber; they share their room with the next survey. */
-  stretches: Stretches;
 }
 
 /**
- * Noise as it grows, the end, reflections with their dead zones, and sums for lines through the rest.
+ * Noise as it grows, the end, and reflections with their dead zones.
  * @param levels dB, one a sample
  * @param pulse samples that a pulse covers
  */
@@ -48,10 +46,24 @@ export function surveyOf(levels: Float32Array, pulse: number): Survey {
   const gap = Math.max(2, Math.round(pulse));
   const noise = noiseAlong(levels);
   const last = findEnd(levels, noise, gap);
-  let faded = last !== null && !last.seen ? fadesAt(noise) : null;
-  let end = faded === null ? (last?.at ?? null) : null;
+  const faded = last !== null && !last.seen ? fadesAt(noise) : null;
+  const end = faded === null ? (last?.at ?? null) : null;
   const stop = Math.min(levels.length, end ?? faded ?? levels.length);
-  const weights = new Float32Array(levels.length);
+  const start = Math.min(stop, launchZone(levels, noise, gap, stop));
+  const peaks = findPeaks(levels, noise, gap, start, stop);
+  // A high peak right before all is noise is the end of the fiber.
+  const top = peaks.at(-1);
+  if (faded !== null && top && top.height > END_PEAK && stop - top.to < 4 * NOISE_BIN)
+    return { noise, gap, peaks: peaks.slice(0, -1), start, end: top.at, faded: null, stop: top.at };
+  return { noise, gap, peaks, start, end, faded, stop };
+}
+
+/** Weighted sums over all that is fiber, for lines through it; they share their room with the next ones. */
+export function stretchesOf(
+  levels: Float32Array,
+  { noise, peaks, start, stop }: Survey,
+): Stretches {
+  const weights = new Float32Array(stop);
   noise.bins.forEach((deviation, bin) =>
     weights.fill(
       1 / (deviation * deviation),
@@ -59,21 +71,9 @@ export function surveyOf(levels: Float32Array, pulse: number): Survey {
       Math.min(stop, (bin + 1) * NOISE_BIN),
     ),
   );
-  const start = Math.min(stop, launchZone(levels, noise, gap, stop));
   weights.fill(0, 0, start);
-  const peaks = findPeaks(levels, noise, gap, start, stop);
-  // A high peak right before all is noise is the end of the fiber.
-  const top = peaks.at(-1);
-  if (faded !== null && top && top.height > END_PEAK && stop - top.to < 4 * NOISE_BIN) {
-    end = top.at;
-    faded = null;
-    peaks.pop();
-    weights.fill(0, end, stop);
-  }
   for (const { at, to } of peaks) weights.fill(0, at, Math.min(to, stop));
-  const real = unbiased(levels.subarray(0, stop), noise);
-  const stretches = new Stretches(real, weights, roomOfSums(stop));
-  return { noise, gap, peaks, start, end, faded, stop: Math.min(stop, end ?? stop), stretches };
+  return new Stretches(unbiased(levels.subarray(0, stop), noise), weights, roomOfSums(stop));
 }
 
 /** Height from which on a peak may be an open end, dB. */

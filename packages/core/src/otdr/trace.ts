@@ -2,6 +2,7 @@ import { findJoints } from './joints.ts';
 import { type LaidTrace, zonesOf } from './lay.ts';
 import { type Measured, measureAt } from './measure.ts';
 import type { PlacedJoint } from './pair.ts';
+import { type Survey, surveyOf } from './survey.ts';
 import { type SorFile, LIGHT, firstSampleOf, levelsOf, spacingOf } from './sor.ts';
 
 /** What the samples of a file say by themselves. Meters of fiber, dB. */
@@ -37,9 +38,13 @@ export function samplesOf({ fixed, data }: SorFile): TraceSamples {
 }
 
 /** Finds the joints of a trace file, the instrument's own table left aside. */
-export function analyse(file: SorFile, samples = samplesOf(file)): Analysis {
+export function analyse(
+  file: SorFile,
+  samples = samplesOf(file),
+  survey: Survey = surveyOf(samples.levels, samples.pulse),
+): Analysis {
   const { levels, spacing, first, pulse } = samples;
-  const { joints, end, faded, noise } = findJoints(levels, pulse);
+  const { joints, end, faded, noise } = findJoints(levels, pulse, survey);
   return {
     joints: joints.map((joint) => ({
       ...joint,
@@ -61,13 +66,20 @@ export interface TraceFigures {
   glass: (number | null)[];
 }
 
-/** Measures a laid trace where its joints lie, found or not. */
-export function measureTrace(samples: TraceSamples, laid: LaidTrace): TraceFigures {
+/**
+ * Measures a laid trace where its joints lie, found or not.
+ * @param survey what is known of the trace already
+ */
+export function measureTrace(
+  samples: TraceSamples,
+  laid: LaidTrace,
+  survey: Survey = surveyOf(samples.levels, samples.pulse),
+): TraceFigures {
   const { levels, spacing, first, pulse } = samples;
   const toSample = (meters: number): number => (meters - first) / spacing;
   const { zones, points, strangers } = zonesOf(laid, toSample, pulse);
   const origin = laid.points[0] ? Math.max(0, Math.round(toSample(laid.points[0].at))) : 0;
-  const { losses, total, slopes } = measureAt(levels, pulse, zones, origin);
+  const { losses, total, slopes } = measureAt(levels, pulse, zones, origin, survey);
   const at = (list: readonly number[], index: number) => losses[list.indexOf(index)] ?? null;
   const kilometer = 1000 / spacing;
   return {

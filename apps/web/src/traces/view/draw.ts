@@ -117,11 +117,12 @@ function drawGrid(
   for (let level = Math.ceil(low / step) * step; level <= high; level += step) {
     const at = Math.round(y(level)) + 0.5;
     line(canvas, LEFT, at, width, at);
-    canvas.fillText(level.toFixed(digits), LEFT - 5, at);
+    // Not a minus before nothing.
+    canvas.fillText((Math.abs(level) < step / 2 ? 0 : level).toFixed(digits), LEFT - 5, at);
   }
   canvas.textAlign = 'center';
   canvas.textBaseline = 'alphabetic';
-  const meters = stepOf(shown.to - shown.from, Math.max(2, width / 130));
+  const meters = stepOf(shown.to - shown.from, Math.max(2, width / 80));
   for (let at = Math.ceil(shown.from / meters) * meters; at <= shown.to; at += meters) {
     const x = LEFT + ((at - shown.from) / (shown.to - shown.from)) * (width - LEFT);
     line(canvas, x, height - BOTTOM, x, height - BOTTOM + 5);

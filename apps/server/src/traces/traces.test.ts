@@ -1,0 +1,286 @@
+import { createHash } from 'node:crypto';
+import { sql } from 'drizzle-orm';
+import { v7 as uuid } from 'uuid';
+import type { ProjectDocument, Reading, TracePlace } from '@cordel/core';
+import { readSor } from '@cordel/core/otdr';
+import { rowsOf } from '../db/client.ts';
+import { type TestApi, renamed, startApi } from '../testing/api.ts';
+import { attemptOn, smallDocument } from '../testing/small.ts';
+
+let api: TestApi;
+let document: ProjectDocument;
+let path: string;
+const [A, B] = [0, 1].map((index) => () => document.cables[index]!) as [
+  () => ProjectDocument['cables'][number],
+  () => ProjectDocument['cables'][number],
+];
+
+/** Two closures behind the exchange, the drop’s own end unknown; every splice is made. */
+beforeAll(async () => {
+  api = await startApi();
+  document = smallDocument();
+  document.cables[0]!.run = {
+    ...document.cables[0]!.run,
+    end: { name: 'Exchange', distance: 0, mark: null, coil: 0 },
+  };
+  document.evidence = document.splices.map(({ id }) => attemptOn(id, 30));
+  expect((await api.post('/documents', document)).status).toBe(200);
+  path = `/projects/${document.project.id}`;
+});
+afterAll(() => api.close());
+
+interface Shot {
+  name: string;
+  bytes: string;
+}
+
+const shoot = async (fiber: number, direction: 'AB' | 'BA', wavelengthNm: number, more = {}) => {
+  const answer = await api.post(`${path}/standin/otdr`, {
+    cableId: A().id,
+    fiber,
+    direction,
+    wavelengthNm,
+    pulseNs: 30,
+    averages: 65_536,
+    ...more,
+  });
+  expect(answer.status).toBe(200);
+  return answer.body as Shot;
+};
+
+const placeOf = (
+  traceId: string,
+  fiber: number,
+  direction: 'AB' | 'BA',
+  wavelengthNm: number,
+): TracePlace => ({
+  id: uuid(),
+  traceId,
+  by: 'M.',
+  at: new Date().toISOString(),
+  cableId: A().id,
+  fiber,
+  direction,
+  wavelengthNm,
+  why: null,
+});
+
+const bringIn = async (shot: Shot, place: (id: string) => TracePlace | null) => {
+  const id = uuid();
+  const answer = await api.post(`${path}/traces`, { id, ...shot, place: place(id) });
+  return { id, answer };
+};
+
+interface ProofBody {
+  traces: number;
+  unplaced: number;
+  problems: { kind: string; words: string }[];
+  findings: { cause: string; title: string }[];
+  ledger: { fresh: number; there: number; held: { count: number; why: string }[] };
+}
+
+const proof = async () => (await api.get(`${path}/proof`)).body as ProofBody;
+const traceList = async () =>
+  (await api.get(`${path}/traces`)).body as {
+    id: string;
+    name: string;
+    digest: string;
+    place: TracePlace | null;
+  }[];
+
+describe('bringing traces in', () => {
+  it('keeps the file byte for byte, and knows its content', async () => {
+    const shot = await shoot(1, 'AB', 1550);
+    const { id, answer } = await bringIn(shot, (own) => placeOf(own, 1, 'AB', 1550));
+    expect(answer.body).toEqual({ id, known: false });
+    const file = await api.raw(`/traces/${id}/file.sor`);
+    expect(Buffer.from(file).toString('base64')).toBe(shot.bytes);
+    expect(readSor(new Uint8Array(file)).ok).toBe(true);
+    const [row] = await traceList();
+    expect(row!.digest).toBe(
+      createHash('sha256').update(Buffer.from(shot.bytes, 'base64')).digest('hex'),
+    );
+
+    const again = await bringIn({ ...shot, name: 'other name.sor' }, () => null);
+    expect(again.answer.body).toEqual({ id, known: true });
+    expect(await traceList()).toHaveLength(1);
+  });
+
+  it('refuses what is no trace, with block and byte, and keeps nothing', async () => {
+    const { answer } = await bringIn(
+      { name: 'notes.sor', bytes: Buffer.from('hello').toString('base64') },
+      () => null,
+    );
+    expect(answer.status).toBe(422);
+    expect((answer.body as { detail: string }).detail).toMatch(/^notes.sor: Map, byte 0/);
+    expect(await traceList()).toHaveLength(1);
+  });
+
+  it('a place is said again, and what was said before stays', async () => {
+    const [row] = await traceList();
+    const wrong = placeOf(row!.id, 2, 'AB', 1550);
+    const right = placeOf(row!.id, 1, 'AB', 1550);
+    await api.post(`${path}/trace-places`, { entries: [wrong] });
+    await api.post(`${path}/trace-places`, { entries: [right] });
+    expect((await traceList())[0]!.place).toEqual(right);
+    const [{ count } = { count: 0 }] = await rowsOf<{ count: number }>(
+      api.db,
+      sql`select count(*)::int as count from trace_places`,
+    );
+    expect(count).toBe(3);
+  });
+
+  it('half a place is refused at its place', async () => {
+    const [row] = await traceList();
+    const answer = await api.post(`${path}/trace-places`, {
+      entries: [{ ...placeOf(row!.id, 1, 'AB', 1550), direction: null }],
+    });
+    expect(answer.status).toBe(422);
+    expect((answer.body as { errors: { place: string }[] }).errors[0]!.place).toBe(
+      '/entries/0/fiber',
+    );
+  });
+
+  it('files are never changed in the database itself; what was found in them may be', async () => {
+    const refused = (statement: string) =>
+      rowsOf(api.db, sql.raw(statement)).then(
+        () => '',
+        (error: { cause?: Error }) => String(error.cause?.message),
+      );
+    expect(await refused(`update traces set name = 'x'`)).toMatch(/append-only/);
+    expect(await refused('delete from traces')).toMatch(/append-only|foreign key/);
+    expect(await refused('delete from trace_places')).toMatch(/append-only/);
+    expect(await refused(`update traces set found = found`)).toBe('');
+  });
+});
+
+describe('from traces to verdicts', () => {
+  it('one direction is one-way; with the other it is the two-way mean that decides', async () => {
+    expect((await proof()).problems.map(({ words }) => words)).toEqual([
+      'A 1 at 1550 nm: BA is missing, so its losses are one-way.',
+    ]);
+    for (const nm of [1310, 1550])
+      for (const direction of ['AB', 'BA'] as const) {
+        if (nm === 1550 && direction === 'AB') continue;
+        await bringIn(await shoot(1, direction, nm), (own) => placeOf(own, 1, direction, nm));
+      }
+    const whole = await proof();
+    expect(whole).toMatchObject({ traces: 4, unplaced: 0, problems: [] });
+    // Two splices, two directions, two wavelengths.
+    expect(whole.ledger).toEqual({ fresh: 8, there: 0, held: [] });
+  });
+
+  it('figures go into the Ledger once, and the verdict follows', async () => {
+    const put = () =>
+      api.post(`${path}/proof/readings`, { by: 'M.', at: new Date().toISOString() });
+    expect((await put()).body).toEqual({ recorded: 8 });
+    expect((await put()).body).toEqual({ recorded: 0 });
+    const splice = document.splices.find(
+      ({ cableA, fiberA }) => cableA === A().id && fiberA === 1,
+    )!;
+    const { evidence } = (await api.get(`/splices/${splice.id}`)).body as { evidence: Reading[] };
+    const readings = evidence.filter(({ type }) => type === 'reading');
+    expect(readings).toHaveLength(4);
+    expect(readings.every(({ traceId, tryId }) => traceId !== null && tryId !== null)).toBe(true);
+    const { rows } = (await api.get(`${path}/ledger/splices?q=A+1`)).body as {
+      rows: { id: string; verdict: string; grade: number }[];
+    };
+    expect(rows.find(({ id }) => id === splice.id)).toMatchObject({ verdict: 'pass', grade: 3 });
+  });
+
+  it('a splice fused again after the shot keeps its old figures to its old try', async () => {
+    const splice = document.splices.find(
+      ({ cableA, fiberA }) => cableA === A().id && fiberA === 1,
+    )!;
+    await api.record([
+      { ...attemptOn(splice.id, 20), at: new Date(Date.now() + 3_600_000).toISOString() },
+    ]);
+    const { rows } = (await api.get(`${path}/ledger/splices?q=A+1`)).body as {
+      rows: { id: string; verdict: string }[];
+    };
+    expect(rows.find(({ id }) => id === splice.id)!.verdict).toBe('provisional');
+  });
+
+  it('one file for both directions is held back, in words', async () => {
+    const shot = await shoot(2, 'AB', 1550);
+    await bringIn(shot, (own) => placeOf(own, 2, 'AB', 1550));
+    const bytes = Buffer.from(shot.bytes, 'base64');
+    // The same samples under another header, as a copy that was renamed in the instrument.
+    const at = bytes.indexOf('Stand-in');
+    bytes.write('Stand-by', at, 'latin1');
+    await bringIn({ name: 'copy.sor', bytes: bytes.toString('base64') }, (own) =>
+      placeOf(own, 2, 'BA', 1550),
+    );
+    const { problems, ledger } = await proof();
+    expect(problems.find(({ kind }) => kind === 'same samples')!.words).toMatch(
+      /^A 2: both directions hold the same samples/,
+    );
+    expect(ledger.held).toEqual([
+      { count: 4, why: 'its files are in doubt: put them right first' },
+    ]);
+  });
+
+  it('a broken fiber is found and will not light up', async () => {
+    for (const direction of ['AB', 'BA'] as const)
+      await bringIn(await shoot(3, direction, 1550, { faults: ['broken half way'] }), (own) =>
+        placeOf(own, 3, direction, 1550),
+      );
+    const { findings } = await proof();
+    expect(findings.filter(({ cause }) => cause === 'break').map(({ title }) => title)).toEqual([
+      'A 3 is broken',
+    ]);
+    const { rows, counts } = (await api.get(`${path}/budget`)).body as {
+      rows: { label: string; lights: string; budgets: unknown[] }[];
+      counts: Record<string, number>;
+    };
+    expect(rows[0]).toMatchObject({ label: 'A 3', lights: 'broken' });
+    expect(counts.broken).toBe(1);
+    expect(rows.find(({ label }) => label === 'A 1')!.lights).toBe('yes');
+  });
+
+  it('a circuit with its traces laid along it', async () => {
+    const view = (await api.get(`${path}/proof/circuits/${B().id}/1`)).body as {
+      label: string;
+      points: { name: string; at: number }[];
+      traces: unknown[];
+      fellows: { fiber: number }[];
+      joints: { mean: { loss: number } | null }[];
+    };
+    // Counted in cable B it is the same circuit, which begins at the end of A.
+    expect(view.label).toBe('A 1');
+    expect(view.points.map(({ name }) => name)).toEqual([
+      'Exchange',
+      'Mill',
+      'Ford',
+      'the outer end of C',
+    ]);
+    expect(view.traces).toHaveLength(4);
+    expect(new Set(view.fellows.map(({ fiber }) => fiber))).toEqual(new Set([1, 2, 3]));
+    expect(view.joints[0]!.mean).not.toBeNull();
+  });
+});
+
+describe('a project document', () => {
+  it('carries traces, their places and their readings, byte for byte', async () => {
+    const { text } = await api.get(`${path}/document.json`);
+    const copy = renamed(JSON.parse(text) as ProjectDocument);
+    expect(copy.traces.length).toBe(8);
+    expect((await api.post('/documents', copy)).status).toBe(200);
+    const back = await api.get(`/projects/${copy.project.id}/document.json`);
+    expect(JSON.parse(back.text)).toEqual(copy);
+  });
+
+  it('with a byte of a trace changed is refused as a whole', async () => {
+    const { text } = await api.get(`${path}/document.json`);
+    const copy = renamed(JSON.parse(text) as ProjectDocument);
+    const bytes = Buffer.from(copy.traces[0]!.bytes, 'base64');
+    bytes[bytes.length - 5]! ^= 1;
+    copy.traces[0]!.bytes = bytes.toString('base64');
+    const answer = await api.post('/documents', copy);
+    expect(answer.status).toBe(422);
+    expect((answer.body as { errors: { place: string }[] }).errors[0]!.place).toBe(
+      '/traces/0/bytes',
+    );
+    expect((await api.get(`/projects/${copy.project.id}`)).status).toBe(404);
+  });
+});

@@ -65,6 +65,10 @@ beforeAll(async () => {
     'ledger splices': `/p/${project}/ledger?view=splices&q=tube+9`,
     'ledger redo': `/p/${project}/ledger?view=redo`,
     'splice record': `/p/${project}/ledger?view=redo&open=splice.${rows[0]!.id}`,
+    traces: `/p/${project}/ledger/traces`,
+    findings: `/p/${project}/ledger/findings`,
+    'trace view': `/p/${project}/ledger/circuit`,
+    budget: `/p/${project}/ledger/budget`,
     plan: `/p/${project}/route/${id('School rise')}/plan`,
     circuits: `/p/${project}/route/circuits`,
     open: `/p/${project}/route/${id('School')}/open`,
@@ -163,7 +167,7 @@ it('864 rows and more stay a small page while they are scrolled', async () => {
   await person.page.goto(`${server.url}${views['ledger splices']!.split('?')[0]}?view=splices`, {
     waitUntil: 'networkidle2',
   });
-  await sees(person.page, '1,432 splices');
+  await sees(person.page, '1,504 splices');
   const nodes = () => person.page.evaluate(() => document.querySelectorAll('*').length);
   let most = await nodes();
   await person.page.mouse.move(200, 600);

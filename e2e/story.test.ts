@@ -314,14 +314,14 @@ describe('the Ledger', () => {
         (project) => project.name === 'Vessamy valley line',
       )!;
       await page().goto(`${server.url}/p/${demo.id}/ledger`, { waitUntil: 'networkidle2' });
-      await sees(page(), /772 of 1432 spliced/);
+      await sees(page(), /844 of 1504 spliced/);
       await press(page(), 'Fibers');
       await fill(page(), 'Search', 'A 100');
       await sees(page(), /1 fiber A 100 brown/);
       await sees(page(), 'tube 9 yellow · brown');
       await press(page(), 'Splices');
       await press(page(), 'Clear');
-      await sees(page(), '1,432 splices');
+      await sees(page(), '1,504 splices');
       await press(page(), 'fail');
       await sees(page(), '4 splices');
       await fill(page(), 'Search', 'sluice');

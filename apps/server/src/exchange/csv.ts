@@ -4,10 +4,10 @@ import {
   formatHalf,
   formatMean,
   spellDistance,
-  writeCsv,
   type RollUp,
   type SpliceRow,
 } from '@cordel/core';
+import { writeCsv } from '@cordel/core/csv';
 import type { Db } from '../db/client.ts';
 import { closureRows, fiberRows, spliceRows, trayRows } from '../ledger/queries.ts';
 import { getCables, getProject } from '../projects/queries.ts';

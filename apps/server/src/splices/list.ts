@@ -5,10 +5,9 @@ import {
   type ColumnMatch,
   type Placed,
   type Splice,
-  decodeText,
-  readCsv,
   readSpliceList,
 } from '@cordel/core';
+import { decodeText, readCsv } from '@cordel/core/csv';
 import type { Db } from '../db/client.ts';
 import { cables, closures, imports, splices } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';

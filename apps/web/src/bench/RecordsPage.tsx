@@ -8,9 +8,7 @@ import {
   RECORD_TITLES,
   type ReadRecords,
   type RecordFile,
-  decodeText,
   formatLoss,
-  openRecordFile,
   plural,
   readRecordTable,
 } from '@cordel/core';
@@ -41,6 +39,7 @@ function FromFile({ closure, base, setup }: Closeup) {
     const picked = await pickFile('.csv,.txt,.json,.jsonl,.ndjson');
     if (!picked) return;
     setSaid('');
+    const { decodeText, openRecordFile } = await import('@cordel/core/csv');
     const text = decodeText(new Uint8Array(await picked.arrayBuffer()));
     const content = text.ok ? openRecordFile(text.value) : text;
     if (!content.ok) {

@@ -2,7 +2,7 @@ import { useQueries } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import { type KitItem, kitList, plural, writeCsv } from '@cordel/core';
+import { type KitItem, kitList, plural } from '@cordel/core';
 import { benchSplices } from '@/bench/benchSplices';
 import { read } from '@/data/api';
 import type { Work } from '@/data/setting';
@@ -82,7 +82,7 @@ export function PackPage() {
             label="Save as CSV"
             icon="download"
             look="next"
-            onPress={() => saveCsv(project.name, items, van)}
+            onPress={() => void saveCsv(project.name, items, van)}
           />
         </>
       )}
@@ -176,7 +176,8 @@ function itemsOf(works: readonly Work[], view: ProjectView): KitItem[] {
   return kitList(closures, practice, (id) => view.cable(id)?.makeUp.kind !== 'ribbon');
 }
 
-function saveCsv(project: string, items: readonly KitItem[], van: Van): void {
+async function saveCsv(project: string, items: readonly KitItem[], van: Van): Promise<void> {
+  const { writeCsv } = await import('@cordel/core/csv');
   const text = writeCsv(
     ['item', 'count', 'unit', 'in stock', 'short', 'packed', 'why'],
     items.map(({ item, count, unit, why }) => {

@@ -5,14 +5,12 @@ import {
   type ListSetting,
   Network,
   type ReadList,
-  type Table,
   cablesOfList,
-  decodeText,
   findNetworkProblems,
   matchColumns,
-  readCsv,
   readSpliceList,
 } from '@cordel/core';
+import { type Table, decodeText, readCsv } from '@cordel/core/csv';
 
 /** What the page shows of a list before it is brought in. Problems past the first 300 are counted only. */
 export interface ListPreview {

@@ -1,4 +1,5 @@
-import { matchRecordColumns, openRecordFile, readRecordTable } from './recordFile.ts';
+import { openRecordFile } from './openRecordFile.ts';
+import { matchRecordColumns, readRecordTable } from './recordFile.ts';
 import { splicerRecord } from './records.testing.ts';
 
 const CLOCK = '2026-05-04T22:00:00.000Z';

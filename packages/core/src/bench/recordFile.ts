@@ -1,6 +1,4 @@
 import { z } from 'zod';
-import { readCsv } from '../record/csv.ts';
-import { type Parsed, parsed, refused } from '../record/parsed.ts';
 import {
   SPLICER_ERRORS,
   type SplicerRecord,
@@ -99,19 +97,10 @@ export type RecordFile =
   | { kind: 'table'; header: string[]; rows: string[][]; match: RecordMatch }
   | { kind: 'lines'; read: ReadRecords };
 
-/** Reads a splicer's file: CSV, or JSON with a record a line. A line that is cut off is named. */
-export function openRecordFile(text: string): Parsed<RecordFile> {
-  if (text.trim() === '') return refused('The file is empty.');
-  if (text.trimStart().startsWith('{')) return parsed({ kind: 'lines', read: readLines(text) });
-  const table = readCsv(text);
-  if (!table.ok) return table;
-  const { header, rows } = table.value;
-  return parsed({ kind: 'table', header, rows, match: matchRecordColumns(header) });
-}
-
 const lineSchema = splicerRecordSchema.omit({ id: true, projectId: true, splicerId: true });
 
-function readLines(text: string): ReadRecords {
+/** Reads a file of JSON with a record a line; a line that is cut off is named. */
+export function readRecordLines(text: string): ReadRecords {
   const read: ReadRecords = { records: [], problems: [] };
   text.split('\n').forEach((line, index) => {
     if (line.trim() === '') return;

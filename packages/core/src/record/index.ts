@@ -3,7 +3,6 @@ export * from './budget.ts';
 export * from './cable.ts';
 export * from './cableRun.ts';
 export * from './closure.ts';
-export * from './csv.ts';
 export * from './document.ts';
 export * from './evidence.ts';
 export * from './fiberType.ts';

@@ -56,7 +56,7 @@ let stopped = false;
 const traceReader = {
   async look(
     list: { key: string; name: string; file: Blob }[],
-    progress: (done: number) => void,
+    progress: (done: number) => unknown,
   ): Promise<LookedFile[]> {
     stopped = false;
     const result: LookedFile[] = [];
@@ -74,9 +74,9 @@ const traceReader = {
       files.set(key, { name, bytes });
       looked.set(key, entry);
       result.push(entry);
-      if (index % 8 === 7) progress(index + 1);
+      if (index % 8 === 7) await progress(index + 1);
     }
-    progress(result.length);
+    await progress(result.length);
     return result;
   },
   propose(cables: string[]): Proposal {
@@ -105,13 +105,14 @@ const traceReader = {
     stopped = true;
   },
   /** Sends files; what is on its way when it is stopped arrives. */
-  async send(projectId: string, parcels: Parcel[], progress: (sent: SentParcel) => void) {
+  async send(projectId: string, parcels: Parcel[], progress: (sent: SentParcel) => unknown) {
     stopped = false;
     const queue = [...parcels];
     const work = async () => {
       for (let next = queue.shift(); next && !stopped; next = queue.shift()) {
         const sent = await sendOne(projectId, next);
-        progress(sent);
+        // Waited for, so that the page knows of every file before it hears that all are done.
+        await progress(sent);
         // Without a line the rest would fail too: it waits.
         if (sent.state === 'unreached') stopped = true;
       }

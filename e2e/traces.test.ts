@@ -1,0 +1,305 @@
+import { mkdtemp, rm, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { jest } from '@jest/globals';
+import type { Browser } from 'puppeteer-core';
+import {
+  type Person,
+  type Server,
+  fill,
+  makeProject,
+  newId,
+  newPerson,
+  press,
+  readApi,
+  removeServer,
+  sees,
+  seesNot,
+  startBrowser,
+  startServer,
+  storyteller,
+  writeApi,
+} from './app.ts';
+
+jest.setTimeout(120_000);
+
+let server: Server;
+let browser: Browser;
+let person: Person;
+let project: string;
+let folder: string;
+const page = () => person.page;
+
+interface Setting {
+  cables: { id: string; name: string }[];
+  closures: { id: string; name: string }[];
+}
+const setting = () => readApi<Setting>(server, `/projects/${project}`);
+const cableId = async (name: string) =>
+  (await setting()).cables.find((one) => one.name === name)!.id;
+
+/** Three cables through two closures, with their lengths, and every splice made. */
+async function makeLine(): Promise<string> {
+  const tubes = { kind: 'loose-tube', tubes: 1, fibersPerTube: 12 };
+  const rows = Array.from({ length: 12 }, (_, index) => index + 1).flatMap((fiber) => [
+    `Lock gate,1,${fiber},A,${fiber},B,${fiber},single`,
+    `Quay steps,1,${fiber},B,${fiber},C,${fiber},single`,
+  ]);
+  project = await makeProject(server, 'Quay line', { A: tubes, B: tubes, C: tubes }, rows);
+  const { cables, closures } = await readApi<{
+    cables: { id: string; name: string; run: object }[];
+    closures: { id: string; name: string }[];
+  }>(server, `/projects/${project}`);
+  const km = { 'Lock gate': 2.1, 'Quay steps': 5.3 };
+  for (const closure of closures)
+    await writeApi(server, 'PUT', `/closures/${closure.id}`, {
+      ...closure,
+      distance: Math.round(km[closure.name as keyof typeof km] * 1e7),
+    });
+  const ends = { A: ['Harbour office', 0], C: ['Light house', 8.2] } as const;
+  for (const cable of cables) {
+    const end = ends[cable.name as keyof typeof ends];
+    if (end)
+      await writeApi(server, 'PUT', `/cables/${cable.id}`, {
+        ...cable,
+        run: {
+          ...cable.run,
+          end: { name: end[0], distance: Math.round(end[1] * 1e7), mark: null, coil: 0 },
+        },
+      });
+  }
+  for (const { id } of closures) {
+    const { splices } = await readApi<{ splices: { id: string }[] }>(
+      server,
+      `/closures/${id}/work`,
+    );
+    await writeApi(server, 'POST', '/evidence', {
+      entries: splices.map((splice) => {
+        const own = newId();
+        return {
+          type: 'attempt',
+          id: own,
+          spliceId: splice.id,
+          by: 'Crew',
+          at: '2026-05-04T20:15:00.000Z',
+          tryId: own,
+          estimateMdb: 20,
+          supersedes: null,
+          void: false,
+          why: null,
+        };
+      }),
+    });
+  }
+  return project;
+}
+
+async function shoot(
+  fiber: number,
+  direction: string,
+  wavelengthNm: number,
+  faults: string[] = [],
+) {
+  const response = await fetch(`${server.url}/api/projects/${project}/standin/otdr`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({
+      cableId: await cableId('A'),
+      fiber,
+      direction,
+      wavelengthNm,
+      pulseNs: 100,
+      averages: 8192,
+      faults,
+    }),
+  });
+  const { name, bytes } = (await response.json()) as { name: string; bytes: string };
+  return { name, bytes: Buffer.from(bytes, 'base64') };
+}
+
+/** Chooses files in the page's chooser. */
+async function choose(paths: readonly string[]): Promise<void> {
+  const [chooser] = await Promise.all([page().waitForFileChooser(), press(page(), 'Choose files')]);
+  await chooser.accept([...paths]);
+}
+
+beforeAll(async () => {
+  server = await startServer({ demo: true });
+  browser = await startBrowser();
+  person = await newPerson(browser, server, 'R. Aldous');
+  await makeLine();
+  folder = await mkdtemp(join(tmpdir(), 'cordel-traces-'));
+});
+
+afterAll(async () => {
+  await browser?.close();
+  if (server) await removeServer(server);
+  await rm(folder, { recursive: true, force: true });
+});
+
+const step = storyteller();
+
+describe('from a folder of traces to verdicts, on a phone', () => {
+  step('with no traces, the page says what to do', async () => {
+    await page().goto(`${server.url}/p/${project}/ledger`, { waitUntil: 'networkidle2' });
+    await press(page(), 'Traces');
+    await sees(page(), 'No traces yet');
+    await press(page(), 'Bring in traces');
+    await sees(page(), 'Drop a folder of .sor files here');
+  });
+
+  step(
+    'the simulated OTDR shoots a tube from both ends, and its files come in like any',
+    async () => {
+      await press(page(), 'Simulated OTDR');
+      await sees(page(), 'never look into a fiber end');
+      await fill(page(), 'Fibers', '1-3');
+      await press(page(), 'Shoot');
+      await sees(page(), '12 files: 12 ready, 0 to put right');
+      await sees(page(), 'A-001_AB_1310.sor A 1 · from A · 1310 nm');
+      await press(page(), 'Bring in 12 traces');
+      await sees(page(), 'Brought in. 12 traces');
+    },
+  );
+
+  step('files that do not fit are listed and put right in place', async () => {
+    const paths: string[] = [];
+    const keep = async (name: string, bytes: Uint8Array | string) => {
+      await writeFile(join(folder, name), bytes);
+      paths.push(join(folder, name));
+    };
+    for (const direction of ['AB', 'BA'])
+      for (const nm of [1310, 1550]) {
+        const five = await shoot(5, direction, nm);
+        // One file was saved under its neighbour's number.
+        const slip = direction === 'AB' && nm === 1550;
+        await keep(slip ? 'A-006_AB_1550.sor' : five.name, five.bytes);
+        const four = await shoot(4, direction, nm, ['broken half way']);
+        await keep(four.name, four.bytes);
+      }
+    await keep('A-099_AB_1310.sor', 'these are notes, no trace');
+    const list = await readApi<{ id: string; name: string }[]>(
+      server,
+      `/projects/${project}/traces`,
+    );
+    const known = await fetch(`${server.url}/api/traces/${list[0]!.id}/file.sor`);
+    await keep('A-007_AB_1310.sor', new Uint8Array(await known.arrayBuffer()));
+
+    await page().reload({ waitUntil: 'networkidle2' });
+    await choose(paths);
+    await sees(page(), '10 files: 7 ready, 2 to put right');
+    await sees(page(), 'The name says fiber 6, the file 5.');
+    await sees(page(), 'Map, byte 0');
+    await sees(page(), '1 file left out, for the same content is here: A-007_AB_1310.sor');
+    await press(page(), 'the file is right');
+    await sees(page(), '10 files: 8 ready, 1 to put right');
+    await press(page(), 'Leave it out');
+    await sees(page(), '9 files: 8 ready, 0 to put right');
+  });
+
+  step('a line that is lost loses nothing: what is left is sent again', async () => {
+    await page().setOfflineMode(true);
+    await press(page(), 'Bring in 8 traces');
+    await sees(page(), 'The server does not answer. What is left waits here');
+    await page().setOfflineMode(false);
+    await press(page(), 'Bring in 8 traces');
+    await sees(page(), 'Brought in. 8 traces');
+  });
+
+  step('files are had back byte for byte', async () => {
+    const list = await readApi<{ id: string; name: string }[]>(
+      server,
+      `/projects/${project}/traces`,
+    );
+    expect(list).toHaveLength(20);
+    const one = list.find(({ name }) => name === 'A-006_AB_1550.sor')!;
+    const back = await fetch(`${server.url}/api/traces/${one.id}/file.sor`);
+    const { readFile } = await import('node:fs/promises');
+    expect(Buffer.from(await back.arrayBuffer())).toEqual(
+      await readFile(join(folder, 'A-006_AB_1550.sor')),
+    );
+  });
+
+  step('findings say what is bad, why, and where to go', async () => {
+    await press(page(), 'See what they prove');
+    await sees(page(), '20 traces of 5 circuits');
+    await sees(page(), 'A 4 is broken');
+    await sees(page(), /Cable B, \d+ ± \d+ m of sheath from (Lock gate|Quay steps) toward/);
+    await sees(page(), 'the same place from both ends');
+  });
+
+  step('figures go into the Ledger, and the verdicts follow', async () => {
+    await press(page(), 'Put 36 figures into the Ledger');
+    await sees(page(), 'In the Ledger. 36 figures from these traces.');
+    const { rows } = await readApi<{ rows: { verdict: string; fiberA: number }[] }>(
+      server,
+      `/projects/${project}/ledger/splices?limit=100`,
+    );
+    const whole = rows.filter(({ fiberA }) => [1, 2, 3, 5].includes(fiberA));
+    expect(whole).toHaveLength(8);
+    for (const { verdict } of whole) expect(['pass', 'fail']).toContain(verdict);
+    const broken = rows.filter(({ fiberA }) => fiberA === 4);
+    expect(broken.map(({ verdict }) => verdict)).toEqual(['provisional', 'provisional']);
+  });
+
+  step('both directions hang on one cord, moved by keys, wheel and the row below', async () => {
+    await page().goto(
+      `${server.url}/p/${project}/ledger/circuit?cable=${await cableId('A')}&fiber=5`,
+      { waitUntil: 'networkidle2' },
+    );
+    await sees(page(), /A 5: Harbour office to Light house, 8\.\d\d km of fiber/);
+    await sees(
+      page(),
+      /Lock gate .* AB -?\d\.\d{3} BA -?\d\.\d{3} dB mean -?\d\.\d{3} ± \d\.\d{3} dB/,
+    );
+    const canvas = (await page().waitForSelector('canvas'))!;
+    const inked = () =>
+      canvas.evaluate((node) => {
+        const context = (node as HTMLCanvasElement).getContext('2d')!;
+        const { width, height } = node as HTMLCanvasElement;
+        const { data } = context.getImageData(0, 0, width, height);
+        let dark = 0;
+        let sum = 0;
+        for (let at = 0; at < data.length; at += 4) if (data[at]! < 90) sum += (at / 4) * ++dark;
+        return { dark, sum };
+      });
+    await page().waitForFunction(() => true);
+    const before = await inked();
+    expect(before.dark).toBeGreaterThan(800);
+    await canvas.focus();
+    for (const key of ['+', '+', 'ArrowRight'] as const) await page().keyboard.press(key);
+    await new Promise((resolve) => setTimeout(resolve, 600));
+    const closer = await inked();
+    expect(closer.sum).not.toBe(before.sum);
+    await page().keyboard.press('0');
+    await new Promise((resolve) => setTimeout(resolve, 600));
+    expect((await inked()).sum).toBe(before.sum);
+    const box = (await canvas.boundingBox())!;
+    await page().mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page().mouse.wheel({ deltaY: -300 });
+    await new Promise((resolve) => setTimeout(resolve, 600));
+    expect((await inked()).sum).not.toBe(before.sum);
+    await press(page(), 'All');
+  });
+
+  step('found joints stand beside the instrument’s own table', async () => {
+    await press(page(), 'A-006_AB_1550.sor');
+    await sees(page(), 'At Found here Instrument says');
+    await sees(page(), /2\.1\d\d km -?\d\.\d{3} ± \d\.\d{3} dB -?\d\.\d{3} dB/);
+  });
+
+  step('the tube as a stack', async () => {
+    await press(page(), 'tube from A');
+    await seesNot(page(), 'Beside the instrument');
+    await sees(page(), /Fiber 4 strays\.|km of fiber/);
+  });
+
+  step('the budget says what will not light up', async () => {
+    await press(page(), 'Budget');
+    await sees(page(), '1 circuit will not light up');
+    await sees(page(), 'A 4 · Harbour office to Light house');
+    await sees(page(), /lights up: 11|lights up: \d+/);
+    await sees(page(), /measured \d\.\d\d of \d\.\d\d dB, expected/);
+    expect(person.trouble).toEqual([]);
+  });
+});

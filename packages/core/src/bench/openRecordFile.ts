@@ -1,0 +1,14 @@
+import { readCsv } from '../record/csv.ts';
+import { type Parsed, parsed, refused } from '../record/parsed.ts';
+import { type RecordFile, matchRecordColumns, readRecordLines } from './recordFile.ts';
+
+/** Reads a splicer's file: CSV, or JSON with a record a line. A line that is cut off is named. */
+export function openRecordFile(text: string): Parsed<RecordFile> {
+  if (text.trim() === '') return refused('The file is empty.');
+  if (text.trimStart().startsWith('{'))
+    return parsed({ kind: 'lines', read: readRecordLines(text) });
+  const table = readCsv(text);
+  if (!table.ok) return table;
+  const { header, rows } = table.value;
+  return parsed({ kind: 'table', header, rows, match: matchRecordColumns(header) });
+}

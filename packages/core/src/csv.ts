@@ -1,0 +1,3 @@
+// Reading and writing CSV on a path of its own: pages load its reader only when a file is at hand.
+export * from './bench/openRecordFile.ts';
+export * from './record/csv.ts';

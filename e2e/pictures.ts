@@ -26,6 +26,7 @@ const id = (name: string) => closures.find((closure) => closure.name === name)!.
 const cables = (
   await readApi<{ cables: { id: string; name: string }[] }>(server, `/projects/${project}`)
 ).cables;
+const cableL = cables.find(({ name }) => name === 'L')!.id;
 const { rows } = await readApi<{ rows: { id: string }[] }>(
   server,
   `/projects/${project}/ledger/redo`,
@@ -41,17 +42,18 @@ interface Shot {
   before?: (page: Page) => Promise<void>;
 }
 
-const BAD_LIST = `closure,tray,slot,cable A,fiber A,cable B,fiber B,method
-Top barn,1,1,U,13,X,tube 1 mauve,single
-Top barn,2,1,U,145,X,tube 1 blue,single
-Top barn,2,2,U,14,X,tube 1 orange,glued`;
-
 const typeRibbon = async (on: Page) => {
   for (const keys of ['2', '1', '3', '12', '1']) {
     await pressKeys(on, keys);
     await press(on, 'Next fiber');
   }
   await pressKeys(on, '2');
+};
+
+/** The trace view has read its files and drawn them. */
+const drawn = async (on: Page) => {
+  await sees(on, 'mean');
+  await new Promise((resolve) => setTimeout(resolve, 1500));
 };
 
 const SHOTS: Shot[] = [
@@ -127,12 +129,6 @@ const SHOTS: Shot[] = [
   },
   { name: 'bench-ribbon-phone', path: `bench/${id('Quarry gate')}`, before: typeRibbon },
   {
-    name: 'arc-phone',
-    path: `bench/${id('Dairy lane')}/arc`,
-    splicer: true,
-    before: (on) => sees(on, 'round 2: passed'),
-  },
-  {
     name: 'charts-phone',
     path: `bench/${id('Dairy lane')}/charts`,
     splicer: true,
@@ -155,28 +151,20 @@ const SHOTS: Shot[] = [
     path: `ledger?view=splices&q=brown&sort=worst&open=splice.${rows[0]!.id}`,
     wide: true,
   },
-  { name: 'kit-phone', path: 'kit' },
-  { name: 'settings-phone', path: 'kit/settings' },
+  { name: 'findings-phone', path: 'ledger/findings', before: (on) => sees(on, 'is broken') },
+  { name: 'traces-phone', path: `ledger/circuit?cable=${cableL}&fiber=5`, before: drawn },
   {
-    name: 'import-phone',
-    path: 'kit/import',
+    name: 'stack-wide',
+    path: `ledger/circuit?cable=${cableL}&fiber=5`,
+    wide: true,
     before: async (on) => {
-      await press(on, 'Paste or type');
-      const field = await on.waitForSelector('textarea[aria-label="Splice list"]');
-      await field!.evaluate((node, text) => {
-        Object.getOwnPropertyDescriptor(HTMLTextAreaElement.prototype, 'value')!.set!.call(
-          node,
-          text,
-        );
-        node.dispatchEvent(new Event('input', { bubbles: true }));
-      }, BAD_LIST);
-      await press(on, 'Read it');
-      await sees(on, 'problems.');
-      await (await on.waitForSelector('::-p-text(Nothing is brought in)'))!.evaluate((node) =>
-        node.scrollIntoView({ block: 'start' }),
-      );
+      await press(on, 'tube from A');
+      await sees(on, 'strays');
+      await drawn(on);
     },
   },
+  { name: 'budget-phone', path: 'ledger/budget', before: (on) => sees(on, 'will not light up') },
+  { name: 'settings-phone', path: 'kit/settings' },
 ];
 
 const top = (on: Page) =>

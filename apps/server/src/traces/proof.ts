@@ -23,7 +23,7 @@ import { idArray } from '../evidence/queries.ts';
 import { getProject } from '../projects/queries.ts';
 import { FINDER, type FoundInTrace, foundIn, openTrace } from './facts.ts';
 import { Plant, type PlantSplice, loadPlant } from './plant.ts';
-import { type TraceRow, listTraces } from './queries.ts';
+import { type TraceRow, listTraces, traceFile, traceFiles } from './queries.ts';
 
 /** All that a project's traces prove. */
 export interface Proof {
@@ -116,11 +116,8 @@ async function foundOf(db: Db, projectId: string): Promise<Map<string, FoundInTr
 }
 
 async function traceOf(db: Db, id: string) {
-  const [row] = await db
-    .select({ name: traces.name, bytes: traces.bytes })
-    .from(traces)
-    .where(eq(traces.id, id));
-  return openTrace(row!.name, row!.bytes);
+  const { name, bytes } = await traceFile(db, id);
+  return openTrace(name, bytes);
 }
 
 async function measured(db: Db, proof: LaidProof): Promise<Map<string, TraceFigures>> {
@@ -135,10 +132,10 @@ async function measured(db: Db, proof: LaidProof): Promise<Map<string, TraceFigu
   const left = [...keys].filter(([id]) => !figures.has(id));
   for (let start = 0; start < left.length; start += BATCH) {
     const batch = left.slice(start, start + BATCH);
-    const files = await db
-      .select({ id: traces.id, name: traces.name, bytes: traces.bytes })
-      .from(traces)
-      .where(sql`${traces.id} = any(${idArray(batch.map(([id]) => id))}::uuid[])`);
+    const files = await traceFiles(
+      db,
+      batch.map(([id]) => id),
+    );
     const fresh = files.map(({ id, name, bytes }) => {
       const samples = samplesOf(openTrace(name, bytes));
       const by = proof.stretch.get(id)!;

@@ -27,6 +27,7 @@ const GROUPS = [
   },
   { file: 'e2e/page.bench.ts', names: ['first-view', 'scroll-nodes'], page: true },
   { file: 'e2e/live.bench.ts', names: ['record-shown', 'shift-frames'], page: true },
+  { file: 'e2e/traces.bench.ts', names: ['trace-frames'], page: true },
 ];
 
 const wanted = process.argv.slice(2);

@@ -26,6 +26,7 @@ const reading = {
   direction: 'AB',
   wavelengthNm: 1550,
   lossMdb: -40,
+  traceId: null,
   supersedes: null,
   void: false,
   why: null,

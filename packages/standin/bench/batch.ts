@@ -16,6 +16,7 @@ import {
 } from '@cordel/core/otdr';
 import { type TruePlant, fiberMeters, shootPlant } from '../src/plant.ts';
 import { seeded } from '../src/random.ts';
+import { HELIX, cableName, circuitThrough } from './line.ts';
 import type { TraceFigure } from './traces.ts';
 
 const FIBERS = 288;
@@ -35,33 +36,10 @@ function makeBatch(): Batch {
   for (let fiber = 1; fiber <= FIBERS; fiber++) {
     const circuit = `A ${fiber}`;
     const random = seeded(fiber);
-    batch.circuits.set(circuit, {
-      key: circuit,
-      label: circuit,
-      points: Array.from({ length: SPANS.length + 1 }, (_, index) => {
-        const end = index === 0 || index === SPANS.length;
-        const name = `closure ${index}`;
-        return {
-          closureId: end ? null : name,
-          name,
-          tray: end ? null : 1,
-          spliceId: end ? null : `${name} ${fiber}`,
-        };
-      }),
-      spans: SPANS.map((sheath, index) => ({
-        cableId: `cable ${index}`,
-        cable: `cable ${index}`,
-        fiber,
-        sheath,
-        marked: false,
-        coils: [0, 0],
-        marks: [null, null],
-        helix: 1.005,
-      })),
-    });
+    batch.circuits.set(circuit, circuitThrough(SPANS, fiber));
     const plant: TruePlant = {
       spans: SPANS.map((sheath, index) => ({
-        meters: fiberMeters(sheath * 1.005, `cable ${index}`, fiber),
+        meters: fiberMeters(sheath * HELIX, cableName(index), fiber),
         mfd: 9.2 + 0.1 * random.normal(),
       })),
       joints: SPANS.slice(1).map(() => ({ loss: 0.01 + 0.08 * random.uniform() })),

@@ -18,6 +18,7 @@ import {
 import { shootTrace } from '../src/otdr.ts';
 import { type TruePlant, fiberMeters, shootPlant } from '../src/plant.ts';
 import { seeded } from '../src/random.ts';
+import { HELIX, cableName, circuitThrough, closureName } from './line.ts';
 
 /** A figure of the work on traces: a ratio, and what it must not be over. */
 export interface TraceFigure {
@@ -144,47 +145,24 @@ function lineAt(seed: number) {
   const circuits = new Map<string, CircuitRoute>();
   const plants = new Map<string, TruePlant>();
   const splices = new Map<string, SplicePlace>();
-  const name = (index: number) => `closure ${index}`;
   for (let fiber = 1; fiber <= FIBERS; fiber++) {
     const key = `A ${fiber}`;
-    circuits.set(key, {
-      key,
-      label: key,
-      points: Array.from({ length: SPANS.length + 1 }, (_, index) => {
-        const end = index === 0 || index === SPANS.length;
-        return {
-          closureId: end ? null : name(index),
-          name: name(index),
-          tray: end ? null : 1,
-          spliceId: end ? null : `${name(index)} ${fiber}`,
-        };
-      }),
-      spans: SPANS.map((sheath, index) => ({
-        cableId: `cable ${index}`,
-        cable: `cable ${index}`,
-        fiber,
-        sheath,
-        marked: false,
-        coils: [0, 0],
-        marks: [null, null],
-        helix: 1.005,
-      })),
-    });
+    circuits.set(key, circuitThrough(SPANS, fiber));
     plants.set(key, {
       spans: SPANS.map((sheath, index) => ({
-        meters: fiberMeters(sheath * 1.005, `cable ${index}`, fiber),
+        meters: fiberMeters(sheath * HELIX, cableName(index), fiber),
         mfd: 9.2,
       })),
       joints: SPANS.slice(1).map(() => ({ loss: 0.05 + 0.15 * random.uniform() })),
     });
     for (let index = 1; index < SPANS.length; index++)
-      splices.set(`${name(index)} ${fiber}`, {
-        id: `${name(index)} ${fiber}`,
-        closureId: name(index),
-        closure: name(index),
+      splices.set(`${closureName(index)} ${fiber}`, {
+        id: `${closureName(index)} ${fiber}`,
+        closureId: closureName(index),
+        closure: closureName(index),
         tray: 1,
         slot: fiber,
-        label: `${name(index)} ${fiber}`,
+        label: `${closureName(index)} ${fiber}`,
         mass: false,
         position: null,
         limit: { mean: null, oneWay: null },

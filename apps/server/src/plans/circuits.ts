@@ -87,9 +87,9 @@ export async function circuitProblems(
   ).map(({ splice, ...problem }) => ({ ...problem, spliceId: rows[splice]?.id ?? null }));
 }
 
-async function networkOf(db: Db, projectId: string) {
-  await getProject(db, projectId);
-  const rows = await db
+/** All splices of a project as a network takes them, in the order of their trays. */
+export const networkSplices = (db: Db, projectId: string) =>
+  db
     .select({
       id: splices.id,
       closure: splices.closureId,
@@ -104,5 +104,9 @@ async function networkOf(db: Db, projectId: string) {
     .from(splices)
     .where(eq(splices.projectId, projectId))
     .orderBy(splices.closureId, splices.tray, splices.slot, splices.fiberA);
+
+async function networkOf(db: Db, projectId: string) {
+  await getProject(db, projectId);
+  const rows = await networkSplices(db, projectId);
   return { rows, network: new Network(await getCables(db, projectId), rows) };
 }

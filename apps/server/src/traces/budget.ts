@@ -1,5 +1,12 @@
 import { sql } from 'drizzle-orm';
-import { type Budget, type CircuitBudget, GRADES, budgetOf } from '@cordel/core';
+import {
+  type Budget,
+  type BudgetRow,
+  type CircuitBudget,
+  GRADES,
+  LIGHTS,
+  budgetOf,
+} from '@cordel/core';
 import { type CircuitRoute } from '@cordel/core/otdr';
 import { type Db, rowsOf } from '../db/client.ts';
 import { refresh } from '../ledger/refresh.ts';
@@ -8,26 +15,6 @@ import { loadPlant } from './plant.ts';
 import { type Proof, prove } from './proof.ts';
 import { hasTraces } from './queries.ts';
 import { causesOf } from './causes.ts';
-
-/** Whether a circuit will light up. */
-export const LIGHTS = ['broken', 'no', 'unsure', 'not joined', 'yes', 'unknown'] as const;
-
-export interface BudgetRow {
-  circuit: string;
-  label: string;
-  cableId: string;
-  fiber: number;
-  from: string;
-  to: string;
-  /** Meters of fiber; null while a length is unknown. */
-  meters: number | null;
-  splices: number;
-  /** Splices that nobody has made yet. */
-  open: number;
-  lights: (typeof LIGHTS)[number];
-  why: string;
-  budgets: CircuitBudget[];
-}
 
 /** How sure a splice's figure is, by its grade, thousandths of a dB: an estimate sees no bend, one direction no mode field. Common practice, no source. */
 const SPREADS: Record<(typeof GRADES)[number], number> = {

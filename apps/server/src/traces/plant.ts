@@ -1,16 +1,14 @@
-import { eq } from 'drizzle-orm';
 import { Network, type NetworkSplice } from '@cordel/core';
 import { type CircuitRoute, type RouteSetting, routeOf } from '@cordel/core/otdr';
 import type { Db } from '../db/client.ts';
-import { splices } from '../db/schema.ts';
 import { notFound } from '../http/problem.ts';
+import { networkSplices } from '../plans/circuits.ts';
 import { assembliesOf } from '../prep/queries.ts';
 import { getCables, getClosures } from '../projects/queries.ts';
 
 /** A splice as its circuit passes it. */
 export interface PlantSplice extends NetworkSplice {
   id: string;
-  closureId: string;
   tray: number;
   slot: number;
 }
@@ -47,7 +45,7 @@ export class Plant {
       steps.map(({ cable, fiber: own, splice }) => ({
         cableId: cable,
         fiber: own,
-        splice: splice === null ? null : this.splices[splice]!,
+        splice: splice === null ? null : legSplice(this.splices[splice]!),
       })),
       this.setting,
     );
@@ -81,23 +79,10 @@ export class Plant {
   }
 }
 
+const legSplice = ({ id, closure, tray }: PlantSplice) => ({ id, closureId: closure, tray });
+
 export async function loadPlant(db: Db, projectId: string): Promise<Plant> {
-  const rows = await db
-    .select({
-      id: splices.id,
-      closure: splices.closureId,
-      closureId: splices.closureId,
-      cableA: splices.cableA,
-      fiberA: splices.fiberA,
-      cableB: splices.cableB,
-      fiberB: splices.fiberB,
-      method: splices.method,
-      tray: splices.tray,
-      slot: splices.slot,
-    })
-    .from(splices)
-    .where(eq(splices.projectId, projectId))
-    .orderBy(splices.closureId, splices.tray, splices.slot, splices.fiberA);
+  const rows = await networkSplices(db, projectId);
   const byId = <Row extends { id: string }>(list: readonly Row[]) =>
     new Map(list.map((row) => [row.id, row]));
   return new Plant(rows, {

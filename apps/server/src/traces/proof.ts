@@ -180,8 +180,8 @@ function placeOf(splice: PlantSplice, plant: Plant, limits: Limits): SplicePlace
   const name = (id: string) => plant.setting.cables.get(id)!.name;
   return {
     id: splice.id,
-    closureId: splice.closureId,
-    closure: plant.setting.closures.get(splice.closureId)!.name,
+    closureId: splice.closure,
+    closure: plant.setting.closures.get(splice.closure)!.name,
     tray: splice.tray,
     slot: splice.slot,
     label: `${name(splice.cableA)} ${splice.fiberA} to ${name(splice.cableB)} ${splice.fiberB}`,

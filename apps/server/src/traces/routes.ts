@@ -1,5 +1,6 @@
 import { createRoute, z } from '@hono/zod-openapi';
 import {
+  LIGHTS,
   directionSchema,
   idSchema,
   personSchema,
@@ -10,7 +11,7 @@ import { CAUSES } from '@cordel/core/otdr';
 import { Problem } from '../http/problem.ts';
 import { answers, idParams, jsonBody, router } from '../http/router.ts';
 import { getProject } from '../projects/queries.ts';
-import { LIGHTS, budgetRows } from './budget.ts';
+import { budgetRows } from './budget.ts';
 import { causesOf } from './causes.ts';
 import { circuitView } from './circuit.ts';
 import { traceFactsSchema } from './facts.ts';

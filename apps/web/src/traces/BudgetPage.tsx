@@ -3,7 +3,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
-import { type CircuitBudget, formatDistance, plural } from '@cordel/core';
+import { type BudgetRow, type CircuitBudget, LIGHTS, formatDistance, plural } from '@cordel/core';
 import { useProjectView } from '@/projects/context';
 import { Empty, Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
@@ -11,7 +11,7 @@ import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 import { type Inks, useInks } from '@/ui/theme';
 import { ProofTabs } from './ProofTabs';
-import { type BudgetRow, LIGHTS, useBudget } from './queries';
+import { useBudget } from './queries';
 
 type Lights = BudgetRow['lights'];
 

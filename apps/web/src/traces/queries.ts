@@ -1,5 +1,5 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
-import type { CircuitBudget, Direction, TracePlace } from '@cordel/core';
+import type { BudgetRow, Direction, LIGHTS, TracePlace } from '@cordel/core';
 import type { Finding, TraceFacts } from '@cordel/core/otdr';
 import { read } from '@/data/api';
 
@@ -91,23 +91,6 @@ export const useCircuit = (projectId: string, cableId: string, fiber: number) =>
     enabled: cableId !== '' && fiber > 0,
     placeholderData: (previous) => previous,
   });
-
-export const LIGHTS = ['broken', 'no', 'unsure', 'not joined', 'yes', 'unknown'] as const;
-
-export interface BudgetRow {
-  circuit: string;
-  label: string;
-  cableId: string;
-  fiber: number;
-  from: string;
-  to: string;
-  meters: number | null;
-  splices: number;
-  open: number;
-  lights: (typeof LIGHTS)[number];
-  why: string;
-  budgets: CircuitBudget[];
-}
 
 interface BudgetPage {
   total: number;

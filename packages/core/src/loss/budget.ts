@@ -26,6 +26,27 @@ export interface CircuitBudget {
   marginSpread: number;
 }
 
+/** Whether a circuit will light up. */
+export const LIGHTS = ['broken', 'no', 'unsure', 'not joined', 'yes', 'unknown'] as const;
+
+/** A circuit with its budgets. */
+export interface BudgetRow {
+  circuit: string;
+  label: string;
+  cableId: string;
+  fiber: number;
+  from: string;
+  to: string;
+  /** Meters of fiber; null while a length is unknown. */
+  meters: number | null;
+  splices: number;
+  /** Splices that nobody has made yet. */
+  open: number;
+  lights: (typeof LIGHTS)[number];
+  why: string;
+  budgets: CircuitBudget[];
+}
+
 /**
  * The budget of a circuit at one wavelength: length x attenuation + splices + connectors. Parts vary on
  * their own, so their spreads add as squares.

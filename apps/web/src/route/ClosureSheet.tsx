@@ -109,6 +109,12 @@ function NextStep({ row }: { row: ClosureRow }) {
           onPress={() => bench('?mode=measure')}
         />
       ) : null}
+      {row.done > 0 ? (
+        <Press
+          label="Traces"
+          onPress={() => router.push(`/p/${project.id}/ledger/findings` as never)}
+        />
+      ) : null}
       <Press label="Splice plan and trays" onPress={plan} />
       <Press
         label="Open the cables"

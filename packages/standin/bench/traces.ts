@@ -165,6 +165,7 @@ function lineAt(seed: number) {
         label: `${closureName(index)} ${fiber}`,
         mass: false,
         position: null,
+        made: true,
         limit: { mean: null, oneWay: null },
       });
   }

@@ -92,6 +92,7 @@ export function lineOf(fibers: number, mishaps: Mishaps = {}): Line {
         label: `${name} ${fiber}`,
         mass: false,
         position: null,
+        made: true,
         limit: { mean: 0.1, oneWay: 0.15 },
       });
   }

@@ -135,6 +135,34 @@ describe('both directions of a line, against what it really is', () => {
   });
 });
 
+describe('a line that is not joined through yet', () => {
+  const half = lineOf(6);
+  for (const [key, plant] of half.plants)
+    half.plants.set(key, { ...plant, joints: [plant.joints[0]!, null, plant.joints[2]!] });
+  for (const [id, place] of half.splices)
+    if (place.closureId === 'kiln') half.splices.set(id, { ...place, made: false });
+  const list = shootAll(half);
+  const proved = proveAll(half, list);
+
+  it('calls no fiber broken, and no length wrong', () => {
+    const own = causes(half, list);
+    expect(own.filter(({ weight }) => weight === 'bad')).toEqual([]);
+    expect(own.filter(({ cause }) => cause === 'break')).toMatchObject([
+      { title: '6 fibers are not joined yet at kiln', weight: 'look' },
+    ]);
+    expect(proved.proof.fit.corrections).toEqual([]);
+    expect(Math.abs(proved.proof.fit.scale - 1)).toBeLessThan(0.004);
+  });
+
+  it('has figures of what is joined: ferry from A, osier from B', () => {
+    const { joints: seen } = pairTraces(proved.proof, half.circuits, proved.figures);
+    const ways = new Set(
+      seen.map(({ spliceId, forward }) => `${spliceId.split(' ')[0]} ${forward ? 'AB' : 'BA'}`),
+    );
+    expect([...ways].sort()).toEqual(['ferry AB', 'osier BA']);
+  });
+});
+
 describe('ribbons', () => {
   it('high edges point to holder, grooves or stripper', () => {
     const edges = { 'kiln 1': 0.16, 'kiln 12': 0.17 };

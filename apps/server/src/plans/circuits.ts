@@ -100,6 +100,7 @@ export const networkSplices = (db: Db, projectId: string) =>
       method: splices.method,
       tray: splices.tray,
       slot: splices.slot,
+      tries: splices.tries,
     })
     .from(splices)
     .where(eq(splices.projectId, projectId))

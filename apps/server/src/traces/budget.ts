@@ -33,7 +33,7 @@ export async function budgetRows(db: Db, projectId: string): Promise<BudgetRow[]
   const figures = await figuresOf(db, projectId);
   const broken = new Map(
     (proof ? causesOf(proof) : [])
-      .filter(({ cause }) => cause === 'break')
+      .filter(({ cause, weight }) => cause === 'break' && weight === 'bad')
       .map((finding) => [finding.circuits[0]!, finding.where]),
   );
   const rows = plant

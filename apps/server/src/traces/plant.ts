@@ -11,6 +11,8 @@ export interface PlantSplice extends NetworkSplice {
   id: string;
   tray: number;
   slot: number;
+  /** How often it was fused, as far as it was judged. */
+  tries: number;
 }
 
 /** A project's cables and splices as light goes through them. */

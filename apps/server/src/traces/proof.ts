@@ -20,6 +20,7 @@ import {
 import { type Db, rowsOf } from '../db/client.ts';
 import { traceFigures, traces } from '../db/schema.ts';
 import { idArray } from '../evidence/queries.ts';
+import { refresh } from '../ledger/refresh.ts';
 import { getProject } from '../projects/queries.ts';
 import { FINDER, type FoundInTrace, foundIn, openTrace } from './facts.ts';
 import { Plant, type PlantSplice, loadPlant } from './plant.ts';
@@ -45,6 +46,8 @@ const BATCH = 16;
 /** Lays, measures and pairs all traces of a project. What was measured before is taken from where it is kept. */
 export async function prove(db: Db, projectId: string): Promise<Proof> {
   const { limits } = await getProject(db, projectId);
+  // How often a splice was fused is a judged column.
+  await refresh(db, projectId);
   const plant = await loadPlant(db, projectId);
   const rows = await listTraces(db, projectId);
   const found = await foundOf(db, projectId);
@@ -186,6 +189,7 @@ function placeOf(splice: PlantSplice, plant: Plant, limits: Limits): SplicePlace
     slot: splice.slot,
     label: `${name(splice.cableA)} ${splice.fiberA} to ${name(splice.cableB)} ${splice.fiberB}`,
     mass: splice.method === 'mass',
+    made: splice.tries > 0,
     position: splice.method === 'mass' ? ((splice.fiberA - 1) % GROUP_SIZE) + 1 : null,
     limit: { mean: dB('two-way'), oneWay: dB('one-way') },
   };

@@ -46,6 +46,8 @@ export interface SplicePlace {
   mass: boolean;
   /** Place in its ribbon, from 1 to 12; null for a single. */
   position: number | null;
+  /** Whether anyone has fused it yet. */
+  made: boolean;
   /** Limits in dB for a mean of both directions and for one of them; null for none. */
   limit: { mean: number | null; oneWay: number | null };
 }
@@ -77,7 +79,10 @@ export function findCauses(
     own.sort((a, b) => a.wavelengthNm - b.wavelengthNm);
   const all = [...bySplice.values()];
   const fields = usualFields(all);
-  const findings = [...breaksOf(proof, circuits), ...strangersOf(proof, circuits, figures)];
+  const findings = [
+    ...breaksOf(proof, circuits, splices),
+    ...strangersOf(proof, circuits, figures),
+  ];
   const explained = new Set<string>();
   for (const finding of [...traysOf(all), ...edgesOf(all)]) {
     findings.push(finding);
@@ -198,7 +203,8 @@ function causeOf(
     return {
       ...base,
       cause: 'splice',
-      weight: 'bad',
+      // With no fellows to go by it may be all mode fields.
+      weight: one.loss === null ? 'look' : 'bad',
       title: `${place.label} reads high one way`,
       evidence: `${one.direction} ${withError(one.figure)} at ${one.wavelengthNm} nm${one.loss === null ? '' : `, about ${dB(one.loss)} without what its fellows’ directions differ by`}. One direction alone cannot tell a bad joint from unlike mode fields: shoot the other.`,
     };
@@ -376,9 +382,64 @@ function groupBy<Item>(list: readonly Item[], key: (item: Item) => string): Map<
   return groups;
 }
 
-/** Fibers that end before their time; seen from both ends they are one break. */
-function breaksOf(proof: LaidProof, circuits: ReadonlyMap<string, CircuitRoute>): Finding[] {
-  const early = proof.traces.filter(({ id }) => proof.laid.get(id)!.early);
+/** The closure at which a trace ends because nobody has fused its fiber there yet; null for none. */
+function unmadeAt(
+  proof: LaidProof,
+  trace: ProofTrace,
+  circuits: ReadonlyMap<string, CircuitRoute>,
+  splices: ReadonlyMap<string, SplicePlace>,
+): SplicePlace | null {
+  const { early, points } = proof.laid.get(trace.id)!;
+  const { points: places } = circuits.get(trace.circuit)!;
+  for (const [index, point] of points.entries()) {
+    if (!point || !early) continue;
+    const along = trace.direction === 'AB' ? index : points.length - 1 - index;
+    const place = splices.get(places[along]!.spliceId ?? '');
+    if (place && !place.made && Math.abs(point.at - early.at) < 40 + 3 * point.sigma) return place;
+  }
+  return null;
+}
+
+/** Fibers that end where they are not joined yet: said once for a closure, for nothing is wrong with them. */
+const unmadeSaid = (list: readonly { trace: ProofTrace; place: SplicePlace }[]): Finding[] =>
+  [...groupBy(list, ({ place }) => place.closureId).values()].map((own) => {
+    const { place } = own[0]!;
+    const fibers = [...new Set(own.map(({ trace }) => trace.circuit))];
+    const who = fibers.length === 1 ? `${place.label} is` : `${fibers.length} fibers are`;
+    return {
+      cause: 'break',
+      weight: 'look',
+      circuits: fibers,
+      spliceIds: [...new Set(own.map((one) => one.place.id))],
+      closureId: place.closureId,
+      title: `${who} not joined yet at ${place.closure}`,
+      evidence: 'The light ends where nothing is fused yet: no break. Shoot again when it is.',
+      where: `${place.closure}.`,
+      place: null,
+    };
+  });
+
+/** Fibers that end before their time: not joined yet, or broken. */
+function breaksOf(
+  proof: LaidProof,
+  circuits: ReadonlyMap<string, CircuitRoute>,
+  splices: ReadonlyMap<string, SplicePlace>,
+): Finding[] {
+  const ended = proof.traces.filter(({ id }) => proof.laid.get(id)!.early);
+  const unmade = ended.flatMap((trace) => {
+    const place = unmadeAt(proof, trace, circuits, splices);
+    return place ? [{ trace, place }] : [];
+  });
+  const early = ended.filter((trace) => unmade.every((one) => one.trace !== trace));
+  return [...unmadeSaid(unmade), ...brokenSaid(proof, circuits, early)];
+}
+
+/** Breaks; seen from both ends they are one. */
+function brokenSaid(
+  proof: LaidProof,
+  circuits: ReadonlyMap<string, CircuitRoute>,
+  early: readonly ProofTrace[],
+): Finding[] {
   return [...groupBy(early, ({ circuit }) => circuit).entries()].flatMap(([circuit, traces]) => {
     const route = circuits.get(circuit)!;
     const sides = groupBy(traces, ({ direction }) => direction);

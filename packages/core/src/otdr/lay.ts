@@ -59,10 +59,9 @@ export function layTrace(trace: FitTrace, group: FittedGroup): LaidTrace {
   });
   const end = trace.end;
   const expected = group.positions[last];
-  const early =
-    end !== null && expected && moved(end) < expected.at - off(expected.at)
-      ? { at: end, sigma: 2 }
-      : null;
+  // Without a length to the end of the way, an end before a closure is still too soon.
+  const reaches = group.positions.reduce((most, point) => Math.max(most, point?.at ?? 0), 0);
+  const early = end !== null && moved(end) < reaches - off(reaches) ? { at: end, sigma: 2 } : null;
   const late =
     end !== null && expected && moved(end) > expected.at + off(expected.at)
       ? moved(end) - expected.at

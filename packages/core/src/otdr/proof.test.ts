@@ -153,6 +153,7 @@ describe('both directions, joint by joint', () => {
       label: 'A 1 to B 1',
       mass: false,
       position: null,
+      made: true,
       limit: { mean: 0.1, oneWay: 0.15 },
     };
     const [found] = findCauses(own, circuits, read, joints, new Map([[place.id, place]]));

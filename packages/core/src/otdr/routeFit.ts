@@ -157,6 +157,8 @@ class Aligned {
   matched: number[] = [];
   offset = 0;
   launch = false;
+  /** Whether the end that is seen is the end of the way; fibers that are not joined through end before it. */
+  endFits = false;
 
   constructor(group: FitGroup) {
     this.group = group;
@@ -231,6 +233,17 @@ class Aligned {
     this.offset = best.offset;
     this.launch = best.launch;
     this.matched = this.matchOf(expected, best.offset, best.scale);
+    this.endFits = this.isEnd(expected, best.offset, best.scale);
+  }
+
+  /** An end is the way's where its length says so; where nobody said it, at least behind all closures. */
+  private isEnd(expected: readonly (number | null)[], offset: number, scale: number): boolean {
+    if (!this.end) return false;
+    const last = expected.at(-1) ?? null;
+    const known = expected.flatMap((place) => place ?? []);
+    const farthest = offset + scale * (known.length > 0 ? Math.max(...known) : 0);
+    if (last === null) return this.end.at > farthest - 30;
+    return Math.abs(this.end.at - offset - scale * last) < 250 + 0.02 * last;
   }
 
   private scoreOf(expected: readonly (number | null)[], offset: number, scale: number): number {
@@ -280,7 +293,7 @@ class Aligned {
     const positions = this.expected(corrections).map((place, point, all) => {
       const cluster = this.clusters[this.matched[point] ?? -1];
       if (cluster) return { at: cluster.position, sigma: cluster.sigma, seen: true };
-      if (point === all.length - 1) return this.end ? { ...this.end, seen: true } : null;
+      if (point === all.length - 1 && this.end && this.endFits) return { ...this.end, seen: true };
       if (place === null) return null;
       return { at: offset + scale * place, sigma: 2 + 0.001 * place, seen: false };
     });
@@ -360,7 +373,7 @@ function fitAll(aligned: readonly Aligned[], candidates: readonly Candidate[]): 
       const { position, sigma } = group.clusters[cluster]!;
       seenAt(point, position, sigma);
     });
-    if (group.end) seenAt(expected.length - 1, group.end.at, group.end.sigma);
+    if (group.end && group.endFits) seenAt(expected.length - 1, group.end.at, group.end.sigma);
   });
   const solution = solve(count, observations);
   return solution && { solution, scale: solution.values[0]! };

@@ -18,3 +18,5 @@ export * from './routeFit.ts';
 export * from './whereabouts.ts';
 export * from './facts.ts';
 export * from './survey.ts';
+export { CAUSES, type Cause, type Finding, type SplicePlace } from './finding.ts';
+export type { Correction } from './wrongLengths.ts';

@@ -1,4 +1,5 @@
 import { type Cluster, clustersOf, middleOf } from './clusters.ts';
+import { type Candidate, type Correction, candidatesOf, sameSpans } from './wrongLengths.ts';
 import type { PlacedJoint } from './pair.ts';
 import type { CircuitRoute, RoutePoint, RouteSpan } from './route.ts';
 import { type Observation, type Solution, solve } from './solve.ts';
@@ -15,18 +16,6 @@ export interface FitGroup {
   key: string;
   route: Pick<CircuitRoute, 'points' | 'spans'>;
   traces: readonly FitTrace[];
-}
-
-/** A length that the traces do not bear out. Meters. */
-export interface Correction {
-  /** `coil`: the coils at a closure; `span`: one cable between two closures; `place`: the closure's distance. */
-  kind: 'coil' | 'span' | 'place';
-  closureId: string | null;
-  cableId: string | null;
-  /** How much more there is than was written, and its standard deviation. */
-  meters: number;
-  sigma: number;
-  words: string;
 }
 
 /** Where the points of a way lie for traces shot from one end. Meters of fiber. */
@@ -330,13 +319,6 @@ function correctionsOf(chosen: readonly Candidate[], { solution }: Fit): Map<str
   return corrections;
 }
 
-/** What of the written lengths may be wrong: spans by key, each with its sign. */
-interface Candidate {
-  spans: Map<string, number>;
-  parameter?: number;
-  said(meters: number, sigma: number): Correction;
-}
-
 /**
  * Parameter 0 is the scale, then an offset for each group, then a length for each candidate; what is
  * known beforehand of scale and offsets counts as an observation.
@@ -386,7 +368,9 @@ function bestCandidate(
   before: Fit,
 ): { candidate: Candidate; fit: Fit } | null {
   let best: { candidate: Candidate; fit: Fit } | null = null;
-  for (const candidate of candidatesOf(aligned)) {
+  for (const candidate of candidatesOf(
+    aligned.map(({ group, keys }) => ({ route: group.route, keys })),
+  )) {
     if (chosen.some((other) => sameSpans(other, candidate))) continue;
     const fit = fitAll(aligned, [...chosen, candidate]);
     if (!fit) continue;
@@ -399,106 +383,3 @@ function bestCandidate(
   if (best) best.fit = fitAll(aligned, [...chosen, best.candidate])!;
   return best;
 }
-
-const sameSpans = (a: Candidate, b: Candidate): boolean =>
-  a.spans.size === b.spans.size && [...a.spans].every(([span, sign]) => b.spans.get(span) === sign);
-
-function candidatesOf(aligned: readonly Aligned[]): Candidate[] {
-  const list: Candidate[] = [];
-  const known = new Set<string>();
-  const coils = aligned.flatMap(({ group }) =>
-    group.route.spans.flatMap((span, index) =>
-      ([0, 1] as const).flatMap((side) =>
-        group.route.points[index + side]!.closureId === null ? [] : [span.coils[side]],
-      ),
-    ),
-  );
-  const usual = coils.length === 0 ? 0 : middleOf(coils);
-  for (const { group, keys } of aligned) {
-    const { points, spans } = group.route;
-    keys.forEach((key, index) => {
-      if (known.has(key)) return;
-      known.add(key);
-      list.push({
-        spans: new Map([[key, 1]]),
-        said: (meters, sigma) =>
-          spanSaid(spans[index]!, points[index]!, points[index + 1]!, meters, sigma, usual),
-      });
-    });
-    points.forEach((point, index) => {
-      if (point.closureId === null || known.has(point.closureId)) return;
-      known.add(point.closureId);
-      const [before, after] = [keys[index - 1]!, keys[index]!];
-      list.push({
-        spans: new Map([
-          [before, 1],
-          [after, 1],
-        ]),
-        said: (meters, sigma) => ({
-          kind: 'coil',
-          closureId: point.closureId,
-          cableId: null,
-          meters,
-          sigma,
-          words: `The loops at ${point.name} are ${sizeWords(meters, sigma)} than written, on both cables: ${loopWords(spans[index - 1]!.coils[1], meters)}.`,
-        }),
-      });
-      if (spans[index - 1]!.marked || spans[index]!.marked) return;
-      list.push({
-        spans: new Map([
-          [before, 1],
-          [after, -1],
-        ]),
-        said: (meters, sigma) => ({
-          kind: 'place',
-          closureId: point.closureId,
-          cableId: null,
-          meters,
-          sigma,
-          words: `${point.name} lies ${Math.abs(meters).toFixed(0)} ± ${sigma.toFixed(0)} m ${meters > 0 ? 'farther along' : 'nearer'} than its distance says: what is missing before it is there behind it.`,
-        }),
-      });
-    });
-  }
-  return list;
-}
-
-/** One cable between two points: its two coils or its marks. A coil that would come out as usual is the likely one. */
-function spanSaid(
-  span: RouteSpan,
-  from: RoutePoint,
-  to: RoutePoint,
-  meters: number,
-  sigma: number,
-  usual: number,
-): Correction {
-  const head = `Cable ${span.cable} from ${from.name} to ${to.name} is ${sizeWords(meters, sigma)} than written.`;
-  const sides = ([from, to] as const)
-    .map((point, side) => ({ point, coil: span.coils[side]! }))
-    .filter(({ point, coil }) => point.closureId !== null && coil + meters > -3)
-    .map((side) => ({ ...side, off: Math.abs(side.coil + meters - usual) }))
-    .sort((a, b) => a.off - b.off);
-  const [likely, other] = sides;
-  const clear = likely !== undefined && likely.off < 8 && (!other || other.off > likely.off + 8);
-  const which = span.marked
-    ? 'Read its sheath marks again.'
-    : clear
-      ? `Most likely the loop at ${likely.point.name}: ${loopWords(likely.coil, meters)}, as at the other closures.`
-      : sides.length > 0
-        ? `Measure its loop at ${sides.map(({ point }) => point.name).join(' and at ')}.`
-        : 'Measure it again.';
-  return {
-    kind: 'span',
-    closureId: clear && !span.marked ? likely.point.closureId : null,
-    cableId: span.cableId,
-    meters,
-    sigma,
-    words: `${head} ${which}`,
-  };
-}
-
-const sizeWords = (meters: number, sigma: number): string =>
-  `${Math.abs(meters).toFixed(0)} ± ${Math.max(1, sigma).toFixed(0)} m ${meters > 0 ? 'longer' : 'shorter'}`;
-
-const loopWords = (written: number, meters: number): string =>
-  `written ${written.toFixed(0)} m, the traces say ${Math.max(0, written + meters).toFixed(0)} m`;

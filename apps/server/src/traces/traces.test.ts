@@ -75,7 +75,7 @@ interface ProofBody {
   traces: number;
   unplaced: number;
   problems: { kind: string; words: string }[];
-  findings: { cause: string; title: string }[];
+  findings: { cause: string; weight: string; title: string }[];
   ledger: { fresh: number; there: number; held: { count: number; why: string }[] };
 }
 
@@ -282,5 +282,64 @@ describe('a project document', () => {
       '/traces/0/bytes',
     );
     expect((await api.get(`/projects/${copy.project.id}`)).status).toBe(404);
+  });
+});
+
+describe('a line that is not joined through yet', () => {
+  it('is not called broken, and its made splices have figures', async () => {
+    const half = renamed(smallDocument());
+    const made = half.splices.filter(({ cableA }) => cableA === half.cables[0]!.id);
+    half.cables[0]!.run = {
+      ...half.cables[0]!.run,
+      end: { name: 'Exchange', distance: 0, mark: null, coil: 0 },
+    };
+    half.evidence = made.map(({ id }) => attemptOn(id, 30));
+    expect((await api.post('/documents', half)).status).toBe(200);
+    const own = `/projects/${half.project.id}`;
+    const id = uuid();
+    const shot = { cableId: half.cables[0]!.id, fiber: 1, direction: 'AB' as const };
+    const file = (
+      await api.post(`${own}/standin/otdr`, {
+        ...shot,
+        wavelengthNm: 1550,
+        pulseNs: 30,
+        averages: 65_536,
+      })
+    ).body as Shot;
+    const place = { ...placeOf(id, 1, 'AB', 1550), cableId: shot.cableId };
+    expect((await api.post(`${own}/traces`, { id, ...file, place })).status).toBe(200);
+    const { findings, ledger } = (await api.get(`${own}/proof`)).body as ProofBody;
+    expect(findings.filter(({ weight }) => weight === 'bad')).toEqual([]);
+    expect(findings.map(({ title }) => title)).toContain('B 1 to C 1 is not joined yet at Ford');
+    expect(ledger.fresh).toBe(1);
+    const { rows } = (await api.get(`${own}/budget`)).body as {
+      rows: { label: string; lights: string; why: string }[];
+    };
+    expect(rows.find(({ label }) => label === 'A 1')).toMatchObject({
+      lights: 'not joined',
+      why: '1 of its splices not made yet.',
+    });
+  });
+
+  it('a laser that the simulated OTDR has not is refused at its place', async () => {
+    const answer = await api.post(`${path}/standin/otdr`, {
+      cableId: A().id,
+      fiber: 1,
+      direction: 'AB',
+      wavelengthNm: 1300,
+      pulseNs: 100,
+      averages: 1024,
+    });
+    expect(answer.status).toBe(422);
+    expect((answer.body as { errors: { place: string; detail: string }[] }).errors[0]).toEqual({
+      place: '/wavelengthNm',
+      detail: 'The simulated OTDR has lasers of 1310, 1490, 1550 and 1625 nm.',
+    });
+  });
+
+  it('a circuit of a cable that is not there is not found', async () => {
+    expect((await api.get(`${path}/proof/circuits/${uuid()}/1`)).status).toBe(404);
+    expect((await api.get(`${path}/proof/circuits/${A().id}/999`)).status).toBe(404);
+    expect((await api.get(`/traces/${uuid()}/file.sor`)).status).toBe(404);
   });
 });

@@ -102,5 +102,5 @@ function entryWords(entry: Evidence, tries: readonly Evidence[]): string {
   }
   const what =
     entry.direction === null ? entry.grade : entry.direction === 'AB' ? 'A to B' : 'B to A';
-  return `${what} at ${entry.wavelengthNm} nm: ${formatLoss(entry.lossMdb)} dB`;
+  return `${what} at ${entry.wavelengthNm} nm: ${formatLoss(entry.lossMdb)} dB${entry.traceId === null ? '' : ', from a trace'}`;
 }

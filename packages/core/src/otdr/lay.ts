@@ -1,7 +1,7 @@
 import { middleOf } from './clusters.ts';
 import type { Zone } from './measure.ts';
 import type { PlacedJoint } from './pair.ts';
-import type { FitTrace, FittedGroup } from './routeFit.ts';
+import { BEHIND, type FitTrace, type FittedGroup } from './routeFit.ts';
 
 /** A trace laid along its way. Meters of fiber from where it was shot, as its own samples count them. */
 export interface LaidTrace {
@@ -61,7 +61,8 @@ export function layTrace(trace: FitTrace, group: FittedGroup): LaidTrace {
   const expected = group.positions[last];
   // Without a length to the end of the way, an end before a closure is still too soon.
   const reaches = group.positions.reduce((most, point) => Math.max(most, point?.at ?? 0), 0);
-  const early = end !== null && moved(end) < reaches - off(reaches) ? { at: end, sigma: 2 } : null;
+  const soon = expected ? reaches - off(reaches) : reaches + BEHIND;
+  const early = end !== null && moved(end) < soon ? { at: end, sigma: 2 } : null;
   const late =
     end !== null && expected && moved(end) > expected.at + off(expected.at)
       ? moved(end) - expected.at

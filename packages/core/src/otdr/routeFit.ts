@@ -48,6 +48,8 @@ const SCALE = 0.006;
 /** A length is called wrong from here on: drop in the sum of squares, and meters. */
 const WRONG = { drop: 30, meters: 6 };
 const MOST_CORRECTIONS = 4;
+/** Fiber there must be behind the last closure for an end nobody has placed, m. */
+export const BEHIND = 15;
 
 /**
  * Fits the written way of all circuits to the joints that all traces show: one scale (helix factor and
@@ -231,7 +233,7 @@ class Aligned {
     const last = expected.at(-1) ?? null;
     const known = expected.flatMap((place) => place ?? []);
     const farthest = offset + scale * (known.length > 0 ? Math.max(...known) : 0);
-    if (last === null) return this.end.at > farthest - 30;
+    if (last === null) return this.end.at > farthest + BEHIND;
     return Math.abs(this.end.at - offset - scale * last) < 250 + 0.02 * last;
   }
 

@@ -112,7 +112,7 @@ function DropPart({ flow, disabled, shoot }: { flow: BringIn; disabled: boolean;
 function BusyPart({ flow }: { flow: BringIn }) {
   const { project } = useProjectView();
   const router = useRouter();
-  const { busy, stopped, files, ready } = flow;
+  const { busy, stopped, files, ready, unread } = flow;
   const sent = files.filter(({ state }) => state === 'sent').length;
   return (
     <View style={{ gap: 8 }}>
@@ -129,6 +129,13 @@ function BusyPart({ flow }: { flow: BringIn }) {
         <Notice word="Not all." ink="accent" live>
           {stopped}
         </Notice>
+      ) : null}
+      {!busy && unread.length > 0 ? (
+        <Press
+          label={`Go on reading: ${plural(unread.length, 'file')} left`}
+          look="next"
+          onPress={() => void flow.add(unread)}
+        />
       ) : null}
       {!busy && sent > 0 && ready.length === 0 ? (
         <>

@@ -46,6 +46,8 @@ export function useBringIn() {
   const [places, setPlaces] = useState<Record<string, NamedPlace>>({});
   const [busy, setBusy] = useState<Busy>(null);
   const [stopped, setStopped] = useState('');
+  /** Files that a stop left unread. */
+  const [unread, setUnread] = useState<readonly File[]>([]);
 
   const list = useMemo(
     () => cables.map(({ id, name, makeUp }) => ({ id, name, fibers: fiberCount(makeUp) })),
@@ -60,12 +62,14 @@ export function useBringIn() {
     const wanted = files.filter(({ name }) => /\.(sor|trc|msor)$/i.test(name) || files.length < 40);
     if (wanted.length === 0) return setStopped('No trace files are among these: they end in .sor.');
     setStopped('');
+    setUnread([]);
     setBusy({ what: 'reading', done: 0, all: wanted.length });
     const looked = await reader.look(
       wanted.map((file) => ({ key: uuid(), name: file.name, file })),
       proxy((done: number) => setBusy({ what: 'reading', done, all: wanted.length })),
     );
     setBusy(null);
+    setUnread(wanted.slice(looked.length));
     setHeld((before) => [
       ...before,
       ...looked.map((entry) => ({ ...entry, id: uuid(), own: null, sent: null })),
@@ -128,6 +132,7 @@ export function useBringIn() {
     here,
     busy,
     stopped,
+    unread,
     pattern,
     words: words.map(({ word, direction }) => ({
       word,
@@ -170,6 +175,7 @@ export function useBringIn() {
     clear: () => {
       void reader.forget(held.map(({ key }) => key));
       setHeld([]);
+      setUnread([]);
       setPlaces({});
       setStopped('');
     },

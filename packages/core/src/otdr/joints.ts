@@ -153,8 +153,11 @@ function measured(
       places.splice(weak, 1);
   };
   const near = gap + roomOf(gap);
-  for (let round = 0; round < ROUNDS; round++) {
+  for (let round = 0, found = true; found && round < ROUNDS; round++) {
+    const before = places.length;
     if (round > 0) places = withMissed(stretches, places, gap, start, stop);
+    // Where nothing was missed, all lie where they belong after this round.
+    found = round === 0 || places.length > before;
     settle();
     places = merged(stretches, places, gap, start, stop, 2 * near);
     dropWeak();

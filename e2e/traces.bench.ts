@@ -56,7 +56,8 @@ async function measure() {
       waitUntil: 'networkidle2',
     });
     await press(page, 'tube from A');
-    await sees(page, 'strays');
+    await sees(page, 'mean');
+    await new Promise((resolve) => setTimeout(resolve, 2000));
     const canvas = (await page.waitForSelector('canvas'))!;
     const box = (await canvas.boundingBox())!;
     const y = box.y + box.height / 2;

@@ -7,7 +7,7 @@ import {
   weighPlan,
   type ListCable,
 } from '@cordel/core';
-import { demoDocument } from './document.ts';
+import { demoDocument, trueLoops, trueSplices } from './document.ts';
 
 const document = demoDocument();
 const cables = document.cables.map(({ name, makeUp }): ListCable => ({
@@ -67,4 +67,23 @@ test('every cable finds a port and a seal', () => {
     for (const { seal } of ports.flatMap((use) => use.entries))
       expect(seal).toMatchObject({ ok: true });
   }
+});
+test('true losses stand behind every splice that was made, by the try that made it', () => {
+  const truths = trueSplices(document.project.id);
+  const last = new Map(
+    document.evidence.flatMap((entry) =>
+      entry.type === 'attempt' ? [[entry.spliceId, entry.tryId] as const] : [],
+    ),
+  );
+  expect(truths.size).toBe(last.size);
+  for (const [spliceId, tryId] of last) expect(truths.get(spliceId)!.tryId).toBe(tryId);
+  expect(trueSplices('019da9e7-4800-7000-8000-00000000ffff').size).toBe(0);
+});
+
+test('traces are of fibers that were spliced, each with its place', () => {
+  expect(document.traces).toHaveLength(95);
+  expect(document.tracePlaces.map(({ traceId }) => traceId)).toEqual(
+    document.traces.map(({ id }) => id),
+  );
+  expect(trueLoops(document.project.id).size).toBe(1);
 });

@@ -32,7 +32,7 @@ export function demoDocument(): ProjectDocument {
   const projectId = id();
   const network = layOut(projectId, id);
   const limits: Limits = BUILT_IN_LIMITS[0]!;
-  const allTruths = new Map<string, TrueSplice>();
+  const allTruths = new Map<string, MadeSplice>();
   const sites = STORY.map((chapter, index) => {
     const { evidence, truths } = tell(chapter, network, limits, seeded(2026 + index));
     for (const [spliceId, truth] of truths) allTruths.set(spliceId, truth);
@@ -91,6 +91,23 @@ export function trueLoops(projectId: string): Map<string, number> {
   );
 }
 
+/** A joint of the demo as it really lies, by the try that made it. */
+interface MadeSplice extends TrueSplice {
+  tryId: string;
+}
+
+/** True losses behind the demo's splices, by splice. Other projects have none. */
+export function trueSplices(projectId: string): Map<string, MadeSplice> {
+  const id = countedIds(Date.parse(CREATED));
+  if (id() !== projectId) return new Map();
+  const network = layOut(projectId, id);
+  return new Map(
+    STORY.flatMap((chapter, index) => [
+      ...tell(chapter, network, BUILT_IN_LIMITS[0]!, seeded(2026 + index)).truths,
+    ]),
+  );
+}
+
 interface Scribe {
   id: () => string;
   at: () => string;
@@ -103,7 +120,7 @@ function tell(
   network: Network,
   limits: Limits,
   random: Random,
-): { evidence: Evidence[]; truths: Map<string, TrueSplice> } {
+): { evidence: Evidence[]; truths: Map<string, MadeSplice> } {
   const start = Date.parse(chapter.start);
   let minutes = 0;
   const scribe: Scribe = {
@@ -197,7 +214,8 @@ function makeJoint(splice: Splice, chapter: Chapter, network: Network, scribe: S
       why: null,
     };
   };
-  const truth: TrueSplice = {
+  const truth: MadeSplice = {
+    tryId,
     loss: jointLoss({ mfdA: fields.mfdA * WIDER, mfdB: fields.mfdB * WIDER, offset }),
     bend: lesson.bend ?? 0,
   };

@@ -1,1 +1,1 @@
-export { demoDocument, trueLoops } from './document.ts';
+export { demoDocument, trueLoops, trueSplices } from './document.ts';

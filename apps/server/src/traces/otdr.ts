@@ -1,7 +1,7 @@
 import { inArray, sql } from 'drizzle-orm';
 import { type Evidence, modeFieldOf, standingOf } from '@cordel/core';
 import { type CircuitRoute, writeSor } from '@cordel/core/otdr';
-import { trueLoops } from '@cordel/demo';
+import { trueLoops, trueSplices } from '@cordel/demo';
 import {
   type OtdrShot,
   type TruePlant,
@@ -101,6 +101,7 @@ async function plantOf(
   const evidence = bySplice(await evidenceOf(db, inArray(splices.id, ids)));
   const truths = await madeByStandin(db, ids, evidence);
   const loops = trueLoops(projectId);
+  const story = trueSplices(projectId);
   return {
     spans: route.spans.map((span, index) => {
       const sides = ([0, 1] as const).map((side) => {
@@ -115,7 +116,9 @@ async function plantOf(
         mfd: fieldOf(modeFieldOf(glass) ?? USUAL_FIELD, span.cableId, span.fiber),
       };
     }),
-    joints: ids.map((id) => jointOf(evidence.get(id) ?? [], truths.get(id) ?? null)),
+    joints: ids.map((id) =>
+      jointOf(evidence.get(id) ?? [], truths.get(id) ?? null, story.get(id) ?? null),
+    ),
   };
 }
 
@@ -145,10 +148,16 @@ async function madeByStandin(
 }
 
 /** A joint as it lies, by what is known of it; null where nothing is fused, or the fiber is dead. */
-function jointOf(evidence: readonly Evidence[], made: number | null): TrueSplice | null {
+function jointOf(
+  evidence: readonly Evidence[],
+  made: number | null,
+  story: (TrueSplice & { tryId: string }) | null,
+): TrueSplice | null {
   const standing = standingOf(evidence);
   const last = standing.tries.at(-1);
   if (!last || standing.ruling?.kind === 'dead') return null;
+  // As the demo has it, until somebody fuses it again.
+  if (story && story.tryId === last.tryId) return { loss: story.loss, bend: story.bend };
   const both = standing.directions.filter(({ AB, BA }) => AB !== null && BA !== null);
   const at = (nm: number) => {
     const found = both.find(({ wavelengthNm }) => wavelengthNm === nm);

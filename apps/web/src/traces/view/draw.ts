@@ -209,37 +209,34 @@ function drawString(
 ): void {
   const count = list.length / 2;
   const each = (width - LEFT) / count;
-  const path = new Path2D();
-  let drawing = false;
+  const bars: [number, number, number][] = [];
+  let before: [number, number] | null = null;
   let [firstX, firstY, lastX, lastY] = [0, 0, 0, 0];
   for (let at = 0; at < count; at++) {
     const [low, high] = [list[2 * at]!, list[2 * at + 1]!];
     if (Number.isNaN(low)) {
-      drawing = false;
+      before = null;
       continue;
     }
-    const x = LEFT + (at + 0.5) * each;
+    const x = LEFT + at * each;
     const [top, bottom] = [y(high - look.drop), y(low - look.drop)];
-    if (!drawing) {
-      path.moveTo(x, top);
-    } else path.lineTo(x, top);
-    path.lineTo(x, bottom);
+    // A column reaches to its neighbour, so that a step is one line.
+    bars.push([x, Math.min(top, before?.[1] ?? top), Math.max(bottom, before?.[0] ?? bottom)]);
+    before = [top, bottom];
     // Tags stand by the string, not on a reflection.
     if (high - look.drop < ceiling) {
       if (firstX === 0) [firstX, firstY] = [x, (top + bottom) / 2];
       [lastX, lastY] = [x, (top + bottom) / 2];
     }
-    drawing = true;
   }
-  canvas.lineJoin = 'round';
-  canvas.strokeStyle = look.strong ? inks.ink : inks.ink2;
-  canvas.lineWidth = look.hollow ? 5 : look.strong ? 2.5 : 1.4;
-  canvas.stroke(path);
-  if (look.hollow) {
-    canvas.strokeStyle = inks.leaf;
-    canvas.lineWidth = 2;
-    canvas.stroke(path);
-  }
+  // Upright bars are drawn many times faster than strokes with round corners.
+  const fill = (ink: string, thick: number) => {
+    canvas.fillStyle = ink;
+    for (const [x, top, bottom] of bars)
+      canvas.fillRect(x - thick / 2, top - thick / 2, each + thick, bottom - top + thick);
+  };
+  fill(look.strong ? inks.ink : inks.ink2, look.hollow ? 5 : look.strong ? 2.5 : 1.4);
+  if (look.hollow) fill(inks.leaf, 2);
   if (firstX === 0) return;
   const [tagX, tagY] = look.hollow ? [lastX, lastY] : [firstX, firstY];
   tag(canvas, look, inks, tagX, tagY, look.hollow);

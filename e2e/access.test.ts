@@ -120,6 +120,8 @@ describe.each([
     const found: string[] = [];
     for (const [name, path] of Object.entries(views)) {
       await person.page.goto(server.url + path, { waitUntil: 'networkidle2' });
+      // On a busy machine a page may still be reading.
+      await person.page.waitForSelector('[aria-level="1"], h1');
       found.push(...(await violations(person.page)).map((words) => `${name}: ${words}`));
     }
     expect(found).toEqual([]);

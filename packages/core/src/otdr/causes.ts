@@ -14,7 +14,8 @@ import {
   worst,
 } from './finding.ts';
 import { edgesOf, traysOf, unlikeCables } from './groupCauses.ts';
-import type { JointProof, LaidProof } from './proof.ts';
+import type { JointProof } from './pairTraces.ts';
+import type { LaidProof } from './proof.ts';
 import type { CircuitRoute } from './route.ts';
 import { strangersOf } from './strangers.ts';
 import type { TraceFigures } from './trace.ts';

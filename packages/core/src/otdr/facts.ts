@@ -1,4 +1,4 @@
-import { type SorFile, metersOf } from './sor.ts';
+import { type SorFile, metersOf } from './sorFile.ts';
 import { type TraceSamples, samplesOf } from './trace.ts';
 
 /** What a trace file says of itself. */

@@ -1,5 +1,5 @@
 import { middleOf } from './clusters.ts';
-import type { JointProof } from './proof.ts';
+import type { JointProof } from './pairTraces.ts';
 import type { Whereabouts } from './whereabouts.ts';
 
 export const CAUSES = [

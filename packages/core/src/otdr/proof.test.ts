@@ -1,6 +1,8 @@
 import { findCauses } from './causes.ts';
 import { fiberTo, lineOf, reflection, splice } from './line.testing.ts';
-import { type ProofTrace, layTraces, missingOf, namesOf, pairTraces } from './proof.ts';
+import { pairTraces } from './pairTraces.ts';
+import { type ProofTrace, layTraces } from './proof.ts';
+import { missingOf, namesOf } from './traceProblems.ts';
 import type { TraceFigures } from './trace.ts';
 
 const SHEATH = [2000, 3000, 2500];

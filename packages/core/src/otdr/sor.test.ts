@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { crc16 } from './crc16.ts';
-import { LIGHT, firstSampleOf, levelsOf, metersOf, readSor, spacingOf } from './sor.ts';
+import { readSor } from './sor.ts';
+import { LIGHT, firstSampleOf, levelsOf, metersOf, spacingOf } from './sorFile.ts';
 import { smallTrace } from './traces.testing.ts';
 import { copySor, writeSor } from './write.ts';
 

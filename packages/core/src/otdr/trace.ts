@@ -3,7 +3,7 @@ import { type LaidTrace, zonesOf } from './lay.ts';
 import { type Measured, measureAt } from './measure.ts';
 import type { PlacedJoint } from './pair.ts';
 import { type Survey, surveyOf } from './survey.ts';
-import { type SorFile, LIGHT, firstSampleOf, levelsOf, spacingOf } from './sor.ts';
+import { type SorFile, LIGHT, firstSampleOf, levelsOf, spacingOf } from './sorFile.ts';
 
 /** What the samples of a file say by themselves. Meters of fiber, dB. */
 export interface Analysis {

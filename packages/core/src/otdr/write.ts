@@ -1,5 +1,5 @@
 import { crc16 } from './crc16.ts';
-import type { Fixed, General, KeyEvents, SorFile, Supplier } from './sor.ts';
+import type { Fixed, General, KeyEvents, SorFile, Supplier } from './sorFile.ts';
 
 /** Puts a file together from its parts as they were read: unchanged, it is the same byte for byte. */
 export function copySor({ map, blocks, rest }: SorFile): Uint8Array {

@@ -9,13 +9,14 @@ import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
 import { Select } from '@/ui/Select';
 import { Txt } from '@/ui/Txt';
-import { useInks } from '@/ui/theme';
 import { useWide } from '@/ui/useWide';
 import { ProofTabs } from '../ProofTabs';
 import { type CircuitAnswer, useCircuit, useProof } from '../queries';
+import { JointTable } from './JointTable';
+import { OwnTables } from './OwnTables';
 import { TraceCanvas } from './TraceCanvas';
 import type { Peg, StringLook } from './draw';
-import { useTable, useTraceView } from './useTraceView';
+import { type TraceView, useTraceView } from './useTraceView';
 import type { ShownTrace } from './view.worker';
 
 type Mode = 'both' | 'AB' | 'BA';
@@ -258,12 +259,7 @@ function pegsOf({ points, joints, findings }: CircuitAnswer, nm: number): Peg[] 
 }
 
 /** The fiber of the tube that strays most; null where none does. */
-function useOddOne(
-  view: ReturnType<typeof useTraceView>,
-  traces: readonly ShownTrace[],
-  mode: Mode,
-  length: number,
-) {
+function useOddOne(view: TraceView, traces: readonly ShownTrace[], mode: Mode, length: number) {
   const { viewer } = view;
   const [odd, setOdd] = useState<{
     of: readonly ShownTrace[];
@@ -281,144 +277,4 @@ function useOddOne(
     };
   }, [viewer, traces, mode, length]);
   return mode !== 'both' && odd?.of === traces ? odd.found : null;
-}
-
-/** Every closure on the way: both directions, the mean, and what the mode fields differ by. */
-function JointTable({
-  circuit,
-  nm,
-  look,
-}: {
-  circuit: CircuitAnswer;
-  nm: number;
-  look(at: number): void;
-}) {
-  const inks = useInks();
-  const figure = (own: { loss: number; sigma: number } | null) => (own ? own.loss.toFixed(3) : '–');
-  return (
-    <View style={{ borderTopWidth: 2, borderColor: inks.ink }}>
-      {circuit.points.map(({ name, at, spliceId }, index) => {
-        if (spliceId === null) return null;
-        const joint = circuit.joints.find((own) => own.point === index && own.wavelengthNm === nm);
-        return (
-          <View
-            key={spliceId}
-            style={{
-              borderBottomWidth: 1,
-              borderColor: inks.rule,
-              paddingVertical: 6,
-              flexDirection: 'row',
-              alignItems: 'center',
-              flexWrap: 'wrap',
-              columnGap: 14,
-            }}
-          >
-            <View style={{ minWidth: 150, flexGrow: 1 }}>
-              <Txt kind="strong">{name}</Txt>
-              <Txt ink="ink2">{at === null ? '' : `${(at / 1000).toFixed(3)} km`}</Txt>
-            </View>
-            <Txt>{`AB ${figure(joint?.forward ?? null)}  BA ${figure(joint?.backward ?? null)} dB`}</Txt>
-            <Txt kind="strong">
-              {joint?.mean
-                ? `mean ${joint.mean.loss.toFixed(3)} ± ${Math.max(0.001, 2 * joint.mean.sigma).toFixed(3)} dB`
-                : 'no mean: a direction is missing'}
-            </Txt>
-            {joint?.modeField ? (
-              <Txt ink="ink2">{`mode field ${joint.modeField.loss > 0 ? 'wider' : 'narrower'} behind by ${Math.abs(10 ** (joint.modeField.loss / 10) * 100 - 100).toFixed(1)} %`}</Txt>
-            ) : null}
-            {at === null ? null : (
-              <Press
-                label={`Closer to ${name}`}
-                look="bare"
-                icon="magnify"
-                onPress={() => look(at)}
-              >
-                <></>
-              </Press>
-            )}
-          </View>
-        );
-      })}
-    </View>
-  );
-}
-
-/** What was found in the samples beside the instrument's own table, for one trace. */
-function OwnTables({
-  view,
-  circuit,
-  traces,
-}: {
-  view: ReturnType<typeof useTraceView>;
-  circuit: CircuitAnswer;
-  traces: readonly ShownTrace[];
-}) {
-  const inks = useInks();
-  const [id, setId] = useState<string | null>(null);
-  const trace = traces.find((own) => own.id === id) ?? null;
-  const rows = useTable(view.viewer, trace);
-  return (
-    <View style={{ gap: 8 }}>
-      <Txt kind="name" heading={2}>
-        Beside the instrument’s own table
-      </Txt>
-      <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
-        {circuit.traces
-          .filter((own) => traces.some((shown) => shown.id === own.id))
-          .map((own) => (
-            <Press
-              key={own.id}
-              label={own.name}
-              look={own.id === id ? 'dark' : 'plain'}
-              aria-pressed={own.id === id}
-              onPress={() => setId(own.id === id ? null : own.id)}
-            />
-          ))}
-      </View>
-      {rows ? (
-        <View style={{ borderTopWidth: 2, borderColor: inks.ink }}>
-          <Row cells={['At', 'Found here', 'Instrument says']} strong />
-          {rows.map((row) => (
-            <Row
-              key={`${row.position} ${row.own?.code ?? ''}`}
-              cells={[
-                `${(row.position / 1000).toFixed(3)} km`,
-                row.found === null
-                  ? 'nothing'
-                  : row.found.loss === null
-                    ? row.found.kind
-                    : `${row.found.loss.toFixed(3)} ± ${(2 * row.found.sigma!).toFixed(3)} dB${row.found.kind === 'reflection' ? ', reflects' : ''}`,
-                row.own === null
-                  ? 'nothing'
-                  : `${row.own.loss.toFixed(3)} dB${row.own.code[1] === 'E' ? ', end' : ''}`,
-              ]}
-            />
-          ))}
-        </View>
-      ) : trace ? (
-        <Txt ink="ink2">Reading …</Txt>
-      ) : null}
-    </View>
-  );
-}
-
-function Row({ cells, strong }: { cells: readonly string[]; strong?: boolean }) {
-  const inks = useInks();
-  return (
-    <View
-      style={{
-        flexDirection: 'row',
-        gap: 8,
-        borderBottomWidth: 1,
-        borderColor: inks.rule,
-        paddingVertical: 4,
-      }}
-    >
-      {cells.map((cell, index) => (
-        <Txt key={index} kind={strong ? 'strong' : 'body'} style={{ flex: index === 0 ? 1 : 1.6 }}>
-          {cell}
-        </Txt>
-      ))}
-    </View>
-  );
 }

@@ -1,0 +1,88 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { useInks } from '@/ui/theme';
+import type { CircuitAnswer } from '../queries';
+import { type TraceView, useTable } from './useTraceView';
+import type { ShownTrace } from './view.worker';
+
+/** What was found in the samples beside the instrument's own table, for one trace. */
+export function OwnTables({
+  view,
+  circuit,
+  traces,
+}: {
+  view: TraceView;
+  circuit: CircuitAnswer;
+  traces: readonly ShownTrace[];
+}) {
+  const inks = useInks();
+  const [id, setId] = useState<string | null>(null);
+  const trace = traces.find((own) => own.id === id) ?? null;
+  const rows = useTable(view.viewer, trace);
+  return (
+    <View style={{ gap: 8 }}>
+      <Txt kind="name" heading={2}>
+        Beside the instrument’s own table
+      </Txt>
+      <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+        {circuit.traces
+          .filter((own) => traces.some((shown) => shown.id === own.id))
+          .map((own) => (
+            <Press
+              key={own.id}
+              label={own.name}
+              look={own.id === id ? 'dark' : 'plain'}
+              aria-pressed={own.id === id}
+              onPress={() => setId(own.id === id ? null : own.id)}
+            />
+          ))}
+      </View>
+      {rows ? (
+        <View style={{ borderTopWidth: 2, borderColor: inks.ink }}>
+          <Row cells={['At', 'Found here', 'Instrument says']} strong />
+          {rows.map((row) => (
+            <Row
+              key={`${row.position} ${row.own?.code ?? ''}`}
+              cells={[
+                `${(row.position / 1000).toFixed(3)} km`,
+                row.found === null
+                  ? 'nothing'
+                  : row.found.loss === null
+                    ? row.found.kind
+                    : `${row.found.loss.toFixed(3)} ± ${(2 * row.found.sigma!).toFixed(3)} dB${row.found.kind === 'reflection' ? ', reflects' : ''}`,
+                row.own === null
+                  ? 'nothing'
+                  : `${row.own.loss.toFixed(3)} dB${row.own.code[1] === 'E' ? ', end' : ''}`,
+              ]}
+            />
+          ))}
+        </View>
+      ) : trace ? (
+        <Txt ink="ink2">Reading …</Txt>
+      ) : null}
+    </View>
+  );
+}
+
+function Row({ cells, strong }: { cells: readonly string[]; strong?: boolean }) {
+  const inks = useInks();
+  return (
+    <View
+      style={{
+        flexDirection: 'row',
+        gap: 8,
+        borderBottomWidth: 1,
+        borderColor: inks.rule,
+        paddingVertical: 4,
+      }}
+    >
+      {cells.map((cell, index) => (
+        <Txt key={index} kind={strong ? 'strong' : 'body'} style={{ flex: index === 0 ? 1 : 1.6 }}>
+          {cell}
+        </Txt>
+      ))}
+    </View>
+  );
+}

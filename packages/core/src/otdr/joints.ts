@@ -93,27 +93,9 @@ function searchSplit(
   const [first, last] = [from + room, to - room - gap];
   // Looks and closer looks are fewest when both are about as many.
   const every = Math.max(1, Math.round(Math.sqrt((to - from) / 2)));
-  const { at } = bestSplit(stretches, from, to, gap, whole, first, last, every);
+  const { at } = stretches.bestSplit(from, to, gap, whole, first, last, every);
   const near: [number, number] = [Math.max(first, at - every), Math.min(last, at + every)];
-  return bestSplit(stretches, from, to, gap, whole, ...near, 1);
-}
-
-function bestSplit(
-  stretches: Stretches,
-  from: number,
-  to: number,
-  gap: number,
-  whole: number,
-  first: number,
-  last: number,
-  every: number,
-): { at: number; gain: number } {
-  let best = { at: first, gain: -Infinity };
-  for (let at = first; at <= last; at += every) {
-    const gain = stretches.gain(from, at, gap, to, whole);
-    if (gain > best.gain) best = { at, gain };
-  }
-  return best;
+  return stretches.bestSplit(from, to, gap, whole, ...near, 1);
 }
 
 /** How often steps are moved to their places, for each moves its neighbours. */
@@ -269,9 +251,9 @@ function merged(
     const whole = stretches.leftOver(from, to);
     const [first, last] = [Math.max(from + 8, one.at - gap), Math.min(to - gap - 8, two.at + gap)];
     const every = Math.max(1, Math.round(Math.sqrt((last - first) / 2)));
-    const near = bestSplit(stretches, from, to, gap, whole, first, last, every).at;
+    const near = stretches.bestSplit(from, to, gap, whole, first, last, every).at;
     const [low, high] = [Math.max(first, near - every), Math.min(last, near + every)];
-    const single = bestSplit(stretches, from, to, gap, whole, low, high, 1);
+    const single = stretches.bestSplit(from, to, gap, whole, low, high, 1);
     const both =
       whole -
       stretches.leftOver(from, one.at) -
@@ -315,9 +297,9 @@ function settled(
     const last = Math.min(to - gap - room, Math.floor((place.at + to) / 2));
     if (last <= first) return;
     const every = Math.max(1, Math.floor((last - first) / 64));
-    const coarse = bestSplit(stretches, from, to, gap, whole, first, last, every);
+    const coarse = stretches.bestSplit(from, to, gap, whole, first, last, every);
     const near = [Math.max(first, coarse.at - every), Math.min(last, coarse.at + every)] as const;
-    const { at } = bestSplit(stretches, from, to, gap, whole, near[0], near[1], 1);
+    const { at } = stretches.bestSplit(from, to, gap, whole, near[0], near[1], 1);
     list[index] = { ...place, at, to: at + gap };
   });
   return list;

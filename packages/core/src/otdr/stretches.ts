@@ -59,14 +59,14 @@ export class Stretches {
     const { sums } = this;
     const a = 6 * from;
     const b = 6 * to;
-    const w = sums[b]! - sums[a]!;
-    if (w <= 0) return 0;
-    const wx = sums[b + 1]! - sums[a + 1]!;
-    const wy = sums[b + 3]! - sums[a + 3]!;
-    const spread = sums[b + 2]! - sums[a + 2]! - (wx * wx) / w;
-    const along = sums[b + 4]! - sums[a + 4]! - (wx * wy) / w;
-    const all = sums[b + 5]! - sums[a + 5]! - (wy * wy) / w;
-    return spread > 0 ? all - (along * along) / spread : all;
+    return leftOf(
+      sums[b]! - sums[a]!,
+      sums[b + 1]! - sums[a + 1]!,
+      sums[b + 2]! - sums[a + 2]!,
+      sums[b + 3]! - sums[a + 3]!,
+      sums[b + 4]! - sums[a + 4]!,
+      sums[b + 5]! - sums[a + 5]!,
+    );
   }
 
   /** Least squares from `from` up to but not including `to`. */
@@ -93,10 +93,81 @@ export class Stretches {
     return whole - this.leftOver(from, split) - this.leftOver(split + gap, to);
   }
 
+  /**
+   * The split of a stretch that leaves over the least, of every so many samples; what belongs to both ends
+   * is read once for all of them.
+   * @param whole what one line through all leaves over
+   */
+  bestSplit(
+    from: number,
+    to: number,
+    gap: number,
+    whole: number,
+    first: number,
+    last: number,
+    every: number,
+  ): { at: number; gain: number } {
+    const { sums } = this;
+    const [a, b] = [6 * from, 6 * to];
+    const [w0, x0, xx0, y0, xy0, yy0] = [
+      sums[a]!,
+      sums[a + 1]!,
+      sums[a + 2]!,
+      sums[a + 3]!,
+      sums[a + 4]!,
+      sums[a + 5]!,
+    ];
+    const [w1, x1, xx1, y1, xy1, yy1] = [
+      sums[b]!,
+      sums[b + 1]!,
+      sums[b + 2]!,
+      sums[b + 3]!,
+      sums[b + 4]!,
+      sums[b + 5]!,
+    ];
+    let least = Infinity;
+    let best = first;
+    for (let at = first; at <= last; at += every) {
+      const s = 6 * at;
+      const e = s + 6 * gap;
+      const left =
+        leftOf(
+          sums[s]! - w0,
+          sums[s + 1]! - x0,
+          sums[s + 2]! - xx0,
+          sums[s + 3]! - y0,
+          sums[s + 4]! - xy0,
+          sums[s + 5]! - yy0,
+        ) +
+        leftOf(
+          w1 - sums[e]!,
+          x1 - sums[e + 1]!,
+          xx1 - sums[e + 2]!,
+          y1 - sums[e + 3]!,
+          xy1 - sums[e + 4]!,
+          yy1 - sums[e + 5]!,
+        );
+      if (left < least) {
+        least = left;
+        best = at;
+      }
+    }
+    return { at: best, gain: first <= last ? whole - least : -Infinity };
+  }
+
   /** Weight that lies in a stretch. */
   weight(from: number, to: number): number {
     return this.sums[6 * to]! - this.sums[6 * from]!;
   }
+}
+
+/** What a line leaves over, by its weighted sums. */
+function leftOf(w: number, wx: number, wxx: number, wy: number, wxy: number, wyy: number): number {
+  if (w <= 0) return 0;
+  const spread = wxx - (wx * wx) / w;
+  const along = wxy - (wx * wy) / w;
+  const all = wyy - (wy * wy) / w;
+  return spread > 0 ? all - (along * along) / spread : all;
 }
 
 /** Level of a line at a place, and its variance. */

@@ -71,3 +71,32 @@ describe('the noise along a trace', () => {
   it('is never less than the rounding of the samples', () =>
     expect(noiseAlong(new Float32Array(1000)).at(500)).toBeGreaterThan(0));
 });
+
+describe('the best split', () => {
+  it('is the one with the largest gain, however sparsely it is looked for', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: -300, max: 300 }), { minLength: 40, maxLength: 200 }),
+        fc.integer({ min: 1, max: 6 }),
+        fc.integer({ min: 1, max: 9 }),
+        (list, gap, every) => {
+          const levels = Float32Array.from(list, (value, at) => -0.01 * at + value / 1000);
+          const stretches = new Stretches(levels, new Float32Array(list.length).fill(4));
+          const [first, last] = [5, list.length - 5 - gap];
+          const whole = stretches.leftOver(0, list.length);
+          const best = stretches.bestSplit(0, list.length, gap, whole, first, last, every);
+          const gains: number[] = [];
+          for (let at = first; at <= last; at += every)
+            gains.push(stretches.gain(0, at, gap, list.length, whole));
+          expect((best.at - first) % every).toBe(0);
+          expect(best.gain).toBeCloseTo(Math.max(...gains), 6);
+        },
+      ),
+    );
+  });
+
+  it('of a range with no place in it is none', () => {
+    const stretches = new Stretches(new Float32Array(30), new Float32Array(30).fill(1));
+    expect(stretches.bestSplit(0, 30, 4, 0, 20, 10, 1).gain).toBe(-Infinity);
+  });
+});

@@ -4,7 +4,7 @@ import { type NightCount, type NightSetting, type RedoRule, spliceNight } from '
 import { seeded } from '../src/random.ts';
 import { batchFigures } from './batch.ts';
 import { chartFigures } from './charts.ts';
-import { type TraceFigure, jointQuality, proofQuality, traceSpeed } from './traces.ts';
+import { type TraceFigure, jointQuality, proofFigures, traceSpeed } from './traces.ts';
 
 const NIGHTS = 1000;
 
@@ -122,8 +122,7 @@ const FIGURES: Record<string, () => boolean> = {
   charts,
   'trace-speed': () => printAll(traceSpeed()),
   'trace-batch': () => printAll(batchFigures()),
-  'joint-loss': () =>
-    printAll([0.002, 0.01, 0.03, 0.08].flatMap((noise, salt) => proofQuality(noise, salt))),
+  'joint-loss': () => printAll(proofFigures()),
   'joint-error': () => printAll([0.002, 0.01].flatMap((noise) => jointQuality(noise))),
 };
 

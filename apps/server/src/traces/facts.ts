@@ -40,7 +40,7 @@ export type TraceFacts = z.infer<typeof traceFactsSchema>;
 export type FoundInTrace = Analysis & { finder: number };
 
 /** Counted up when the finder finds otherwise: traces are looked at again. */
-export const FINDER = 1;
+export const FINDER = 2;
 
 /**
  * Reads a trace file and finds its joints.

@@ -1,6 +1,6 @@
 import { NOISE_BIN, type Noise } from './noise.ts';
 import { type Stretches, levelAt, varianceAt } from './stretches.ts';
-import { PEAK, type Peak, type Survey, meanOf, stretchesOf, surveyOf } from './survey.ts';
+import { PEAK, type Peak, type Survey, meanOf, pooled, stretchesOf, surveyOf } from './survey.ts';
 
 export type JointKind = 'splice' | 'reflection' | 'end';
 
@@ -28,12 +28,15 @@ export interface FoundJoints {
 }
 
 /**
- * How much less two lines must leave over than one for a step to be one: with so many places to choose
- * from, noise alone gets there in less than one trace of a hundred.
+ * How much less two lines must leave over than one for a step to be one, beyond what the samples of the
+ * gap leave over: with so many places to choose from, noise alone gets there in less than one trace of a
+ * hundred.
  */
-const SURE = 30;
+const SURE = 20;
 /** How much less three lines must leave over than two for two steps close together to be two. */
-const TWO = 60;
+const TWO = 50;
+/** A pulse covers so many places at least: finer ones tell a step no better and cost as much each. */
+const FINE = 5;
 /** A joint stays where its own step is so many of its deviations. */
 const OWN = 4.2;
 /**
@@ -50,8 +53,10 @@ export function findJoints(
   pulse: number,
   survey: Survey = surveyOf(levels, pulse),
 ): FoundJoints {
-  const { noise, gap, peaks, start, end, faded, stop } = survey;
-  const stretches = stretchesOf(levels, survey);
+  const { noise, end, faded } = survey;
+  const pool = Math.min(4, Math.max(1, Math.floor(survey.gap / FINE)));
+  const { gap, peaks, start, stop } = pool === 1 ? survey : pooled(survey, pool);
+  const stretches = stretchesOf(levels, survey, pool);
   const steps: number[] = [];
   const edges = [start, ...peaks.map(({ at }) => at), stop];
   for (let index = 1; index < edges.length; index++) {
@@ -59,12 +64,12 @@ export function findJoints(
     split(stretches, from, edges[index]!, gap, steps);
   }
   // A line of a few samples, right where all is lost in noise, makes steps of anything.
-  const sure = faded === null ? stop : stop - 2 * NOISE_BIN;
-  const joints = measured(stretches, steps, peaks, gap, start, stop).filter(
-    ({ at, peak }) => at < sure || peak !== null,
-  );
-  if (end !== null) joints.push(endJoint(levels, noise, end, gap));
-  return { joints, end, faded, noise: noise.at(start) };
+  const sure = faded === null ? stop : stop - (2 * NOISE_BIN) / pool;
+  const joints = measured(stretches, steps, peaks, gap, start, stop)
+    .filter(({ at, peak }) => at < sure || peak !== null)
+    .map((joint) => ({ ...joint, at: joint.at * pool, spread: joint.spread * pool }));
+  if (end !== null) joints.push(endJoint(levels, noise, end, survey.gap));
+  return { joints, end, faded, noise: noise.at(survey.start) };
 }
 
 /** Samples a line takes at least: steps closer than that are not told apart. */
@@ -75,7 +80,7 @@ function split(stretches: Stretches, from: number, to: number, gap: number, step
   const room = roomOf(gap);
   if (to - from < 2 * room + gap) return;
   const { at, gain } = searchSplit(stretches, from, to, gap, room);
-  if (gain < SURE) return;
+  if (gain < SURE + gap) return;
   steps.push(at);
   split(stretches, from, at, gap, steps);
   split(stretches, at + gap, to, gap, steps);
@@ -259,7 +264,7 @@ function merged(
       stretches.leftOver(from, one.at) -
       stretches.leftOver(one.to, two.at) -
       stretches.leftOver(two.to, to);
-    if (both - single.gain > TWO) continue;
+    if (both - single.gain > TWO + gap) continue;
     list.splice(index, 2, { at: single.at, to: single.at + gap, peak: null });
   }
   return list;

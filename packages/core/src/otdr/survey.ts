@@ -58,10 +58,14 @@ export function surveyOf(levels: Float32Array, pulse: number): Survey {
   return { noise, gap, peaks, start, end, faded, stop };
 }
 
-/** Weighted sums over all that is fiber, for lines through it; they share their room with the next ones. */
+/**
+ * Weighted sums over all that is fiber, for lines through it; they share their room with the next ones.
+ * @param pool how many samples are taken together; a place of the sums is as many samples
+ */
 export function stretchesOf(
   levels: Float32Array,
   { noise, peaks, start, stop }: Survey,
+  pool = 1,
 ): Stretches {
   const weights = new Float32Array(stop);
   noise.bins.forEach((deviation, bin) =>
@@ -73,8 +77,34 @@ export function stretchesOf(
   );
   weights.fill(0, 0, start);
   for (const { at, to } of peaks) weights.fill(0, at, Math.min(to, stop));
-  return new Stretches(unbiased(levels.subarray(0, stop), noise), weights, roomOfSums(stop));
+  const fiber = unbiased(levels.subarray(0, stop), noise);
+  if (pool === 1) return new Stretches(fiber, weights, roomOfSums(stop));
+  const count = Math.floor(stop / pool);
+  const [means, sums] = [new Float32Array(count), new Float32Array(count)];
+  for (let at = 0, first = 0; at < count; at++, first += pool) {
+    let [weight, level] = [0, 0];
+    for (let next = first; next < first + pool; next++) {
+      weight += weights[next]!;
+      level += weights[next]! * fiber[next]!;
+    }
+    sums[at] = weight;
+    means[at] = weight > 0 ? level / weight : 0;
+  }
+  return new Stretches(means, sums, roomOfSums(count));
 }
+
+/** A survey as sums of pooled samples count it: whatever is masked stays so. */
+export const pooled = (survey: Survey, pool: number): Survey => ({
+  ...survey,
+  gap: Math.ceil(survey.gap / pool),
+  peaks: survey.peaks.map(({ at, to, height }) => ({
+    at: Math.floor(at / pool),
+    to: Math.ceil(to / pool),
+    height,
+  })),
+  start: Math.ceil(survey.start / pool),
+  stop: Math.floor(survey.stop / pool),
+});
 
 /** Height from which on a peak may be an open end, dB. */
 const END_PEAK = 5;

@@ -29,7 +29,8 @@ module.exports = {
       from: { path: '^packages/core/src', pathNot: '\\.test\\.ts$' },
       to: {
         path: 'node_modules|^node:',
-        pathNot: 'node_modules/(zod|papaparse|@types/papaparse)/',
+        pathNot:
+          'node_modules/(zod|papaparse|@types/papaparse|@noble/hashes|canonicalize|fflate|saxes|geographiclib-geodesic|uqr)/',
       },
     },
     {

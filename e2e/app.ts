@@ -66,8 +66,11 @@ export async function removeServer(server: Server): Promise<void> {
   await rm(server.folder, { recursive: true, force: true });
 }
 
-/** Debian's Chromium, cut off from every service of its own. */
-export const startBrowser = (): Promise<Browser> =>
+/**
+ * Debian's Chromium, cut off from every service of its own.
+ * @param more switches for what a test plays, such as a camera
+ */
+export const startBrowser = (more: readonly string[] = []): Promise<Browser> =>
   puppeteer.launch({
     executablePath: process.env.CHROMIUM || '/usr/bin/chromium',
     args: [
@@ -80,6 +83,7 @@ export const startBrowser = (): Promise<Browser> =>
       '--disable-component-update',
       '--disable-sync',
       '--disable-dev-shm-usage',
+      ...more,
     ],
   });
 
@@ -119,20 +123,29 @@ export async function newPerson(
   return { page, context, trouble };
 }
 
-/** Presses the key, link or tab of that accessible name. */
-export async function press(page: Page, name: string): Promise<void> {
-  const element = await page.waitForSelector(`::-p-aria(${name})`, { visible: true });
-  // A list that settles moves its rows: press once they stand still.
-  await element!.evaluate((node) => node.scrollIntoView({ block: 'center' }));
-  await element!.click();
+/**
+ * Presses what a selector finds. A list that settles moves its rows: it is pressed once it stands still, and
+ * looked for again where it was drawn anew meanwhile.
+ */
+async function pressFound(page: Page, selector: string): Promise<void> {
+  for (let tries = 1; ; tries++) {
+    const element = await page.waitForSelector(selector, { visible: true });
+    try {
+      await element!.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+      return await element!.click();
+    } catch (error) {
+      if (tries === 3 || !/detached/.test((error as Error).message)) throw error;
+    }
+  }
 }
 
+/** Presses the key, link or tab of that accessible name. */
+export const press = (page: Page, name: string): Promise<void> =>
+  pressFound(page, `::-p-aria(${name})`);
+
 /** Presses what shows a text: a leaf or a row, whose name is all it shows. */
-export async function pressText(page: Page, text: string): Promise<void> {
-  const element = await page.waitForSelector(`::-p-text(${text})`, { visible: true });
-  await element!.evaluate((node) => node.scrollIntoView({ block: 'center' }));
-  await element!.click();
-}
+export const pressText = (page: Page, text: string): Promise<void> =>
+  pressFound(page, `::-p-text(${text})`);
 
 /** Presses keys of the Bench's keypad one after the other. */
 export async function pressKeys(page: Page, keys: string): Promise<void> {

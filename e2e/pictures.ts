@@ -1,11 +1,16 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtemp, rm, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import JSZip from 'jszip';
 import type { Page } from 'puppeteer-core';
 import {
   PHONE,
   WIDE,
+  fill,
   newPerson,
   press,
-  pressKeys,
   readApi,
   removeServer,
   sees,
@@ -42,13 +47,11 @@ interface Shot {
   before?: (page: Page) => Promise<void>;
 }
 
-const typeRibbon = async (on: Page) => {
-  for (const keys of ['2', '1', '3', '12', '1']) {
-    await pressKeys(on, keys);
-    await press(on, 'Next fiber');
-  }
-  await pressKeys(on, '2');
-};
+/** Brings what shows a text to the top of the page. */
+const atTop = async (on: Page, text: string) =>
+  (await on.waitForSelector(`::-p-text(${text})`))!.evaluate((node) =>
+    node.scrollIntoView({ block: 'start' }),
+  );
 
 /** The trace view has read its files and drawn them. */
 const drawn = async (on: Page) => {
@@ -73,16 +76,6 @@ const SHOTS: Shot[] = [
     },
   },
   {
-    name: 'trays-phone',
-    path: `route/${id('Quarry gate')}/plan`,
-    before: async (on) => {
-      await press(on, 'laid out anew');
-      await (await on.waitForSelector('::-p-text(Spare places to keep)'))!.evaluate((node) =>
-        node.scrollIntoView({ block: 'start' }),
-      );
-    },
-  },
-  {
     name: 'circuit-phone',
     path: `route/circuits?cable=${cables.find((cable) => cable.name === 'D')!.id}&fiber=43`,
   },
@@ -93,26 +86,6 @@ const SHOTS: Shot[] = [
       (await on.waitForSelector('::-p-text(Cable F)'))!.evaluate((node) =>
         node.scrollIntoView({ block: 'start' }),
       ),
-  },
-  {
-    name: 'pack-phone',
-    path: 'kit/pack',
-    before: async (on) => {
-      await press(on, 'School rise');
-      await (await on.waitForSelector('::-p-text(redos expected)'))!.evaluate((node) =>
-        node.scrollIntoView({ block: 'start' }),
-      );
-    },
-  },
-  {
-    name: 'setup-phone',
-    path: `bench/${id('Dairy lane')}/setup`,
-    before: async (on) => {
-      await press(on, 'Single-fiber splicer');
-      await press(on, 'the stand-in, to try it out');
-      await press(on, '40 mm');
-      await top(on);
-    },
   },
   {
     name: 'bench-phone',
@@ -127,7 +100,6 @@ const SHOTS: Shot[] = [
       await top(on);
     },
   },
-  { name: 'bench-ribbon-phone', path: `bench/${id('Quarry gate')}`, before: typeRibbon },
   {
     name: 'charts-phone',
     path: `bench/${id('Dairy lane')}/charts`,
@@ -145,7 +117,6 @@ const SHOTS: Shot[] = [
       );
     },
   },
-  { name: 'practice-phone', path: 'bench/practice' },
   {
     name: 'ledger-wide',
     path: `ledger?view=splices&q=brown&sort=worst&open=splice.${rows[0]!.id}`,
@@ -163,8 +134,52 @@ const SHOTS: Shot[] = [
       await drawn(on);
     },
   },
+  {
+    name: 'close-phone',
+    path: `route/${id('Kiln yard')}/close`,
+    before: async (on) => {
+      await sees(on, 'Bolts, in this order');
+      for (const bolt of [1, 4, 2]) {
+        const box = await on.waitForSelector(`[aria-label^="Bolt ${bolt} tight"]`);
+        await box!.evaluate((node) => (node as HTMLElement).click());
+        await on.waitForSelector(`[aria-label^="Bolt ${bolt} tight"][aria-checked=true]`);
+      }
+      await atTop(on, 'Bolts, in this order');
+    },
+  },
+  {
+    name: 'pressure-phone',
+    path: `route/${id('Osier bank')}/close?part=test`,
+    before: async (on) => {
+      await fill(on, 'Air outside', '98.2 kPa');
+      await fill(on, 'Gauge now, kPa', '34.0');
+      await fill(on, 'Closure’s wall, temperature', '12 C');
+      await press(on, 'Air is in: start the clock');
+      await sees(on, 'Pressure is on.');
+      await new Promise((resolve) => setTimeout(resolve, 1500));
+      await press(on, 'No gauge at hand: simulate one');
+      for (let times = 0; times < 5; times++) {
+        await press(on, 'Run the simulated gauge on by 3 minutes');
+        await new Promise((resolve) => setTimeout(resolve, 700));
+      }
+      await sees(on, 'cooling explains');
+      await atTop(on, 'Pressure is on');
+    },
+  },
+  {
+    name: 'labels-phone',
+    path: `kit/labels?closure=${id('Toll cottage')}`,
+    before: (on) => sees(on, 'Typed, the code is'),
+  },
+  {
+    name: 'handover-phone',
+    path: `kit/handover?closure=${id('Ferry steps')}`,
+    before: async (on) => {
+      await press(on, 'Make the package');
+      await on.waitForSelector('[aria-label^="Save the zip"]', { timeout: 60_000 });
+    },
+  },
   { name: 'budget-phone', path: 'ledger/budget', before: (on) => sees(on, 'will not light up') },
-  { name: 'settings-phone', path: 'kit/settings' },
 ];
 
 const top = (on: Page) =>
@@ -196,5 +211,34 @@ for (const { name, path, wide, splicer, before } of SHOTS) {
   await new Promise((resolve) => setTimeout(resolve, 600));
   await page.screenshot({ path: `${FOLDER}${name}.png` as `${string}.png` });
 }
+
+/** Two pages of the package that was made for its picture: the first, and the one with the pressure test. */
+async function picturePages(): Promise<void> {
+  const [made] = await readApi<{ id: string }[]>(server, `/projects/${project}/packages`);
+  const response = await fetch(`${server.url}/api/packages/${made!.id}/file.zip`);
+  const zip = await JSZip.loadAsync(await response.arrayBuffer());
+  const folder = await mkdtemp(join(tmpdir(), 'cordel-pictures-'));
+  const pdf = join(folder, 'as-built.pdf');
+  await writeFile(pdf, await zip.file('as-built.pdf')!.async('nodebuffer'));
+  const pageOf = (words: string): number => {
+    for (let number = 1; ; number++) {
+      const text = execFileSync('pdftotext', ['-f', `${number}`, '-l', `${number}`, pdf, '-'], {
+        encoding: 'utf8',
+      });
+      if (text.includes(words)) return number;
+    }
+  };
+  for (const [name, words] of [
+    ['as-built-splices', 'Tray 1'],
+    ['as-built-test', 'Round 1: failed'],
+  ] as const) {
+    const number = String(pageOf(words));
+    const args = ['-r', '75', '-png', '-singlefile', '-f', number, '-l', number, pdf];
+    execFileSync('pdftoppm', [...args, `${FOLDER}${name}`]);
+  }
+  await rm(folder, { recursive: true, force: true });
+}
+
+await picturePages();
 await browser.close();
 await removeServer(server);

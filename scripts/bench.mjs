@@ -19,15 +19,27 @@ const GROUPS = [
       'trace-batch',
       'joint-loss',
       'joint-error',
+      'leak',
     ],
   },
   {
     file: 'apps/server/bench/main.ts',
-    names: ['route-summary', 'ledger-trays', 'ledger-fibers', 'closure-ledger', 'record-attempt'],
+    names: [
+      'route-summary',
+      'ledger-trays',
+      'ledger-fibers',
+      'closure-ledger',
+      'record-attempt',
+      'package',
+      'package-memory',
+      'package-record',
+      'package-page',
+    ],
   },
   { file: 'e2e/page.bench.ts', names: ['first-view', 'scroll-nodes'], page: true },
   { file: 'e2e/live.bench.ts', names: ['record-shown', 'shift-frames'], page: true },
   { file: 'e2e/traces.bench.ts', names: ['trace-frames'], page: true },
+  { file: 'e2e/import.bench.ts', names: ['import-xlsx', 'import-csv'], page: true },
 ];
 
 const wanted = process.argv.slice(2);

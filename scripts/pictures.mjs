@@ -1,5 +1,8 @@
-import { ROOT, build, installChromium, installPackages, npx } from './setup.mjs';
+import { existsSync } from 'node:fs';
+import { ROOT, build, installChromium, installDebian, installPackages, npx } from './setup.mjs';
 
 installPackages();
 build();
+// Pages of a PDF become pictures by this.
+if (!existsSync('/usr/bin/pdftoppm')) installDebian('poppler-utils');
 npx(['tsx', 'e2e/pictures.ts'], { cwd: ROOT, env: { CHROMIUM: installChromium() } });

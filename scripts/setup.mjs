@@ -49,13 +49,18 @@ export function installChromium() {
     );
   if (!found()) {
     console.log('Installing Chromium …');
-    const root = process.getuid?.() === 0 ? [] : ['sudo'];
-    for (const args of [['update'], ['install', '-y', '--no-install-recommends', 'chromium']]) {
-      const [command, ...rest] = [...root, 'apt-get', ...args];
-      run(command, rest, { env: { DEBIAN_FRONTEND: 'noninteractive' } });
-    }
+    installDebian('chromium');
   }
   return found();
+}
+
+/** Installs a package of Debian's. */
+export function installDebian(name) {
+  const root = process.getuid?.() === 0 ? [] : ['sudo'];
+  for (const args of [['update'], ['install', '-y', '--no-install-recommends', name]]) {
+    const [command, ...rest] = [...root, 'apt-get', ...args];
+    run(command, rest, { env: { DEBIAN_FRONTEND: 'noninteractive' } });
+  }
 }
 
 function* filesBelow(folder) {

@@ -1,7 +1,7 @@
 import { build } from 'esbuild';
 
 await build({
-  entryPoints: ['src/main.ts'],
+  entryPoints: { main: 'src/main.ts', 'package.worker': 'src/handover/make/worker.ts' },
   outdir: 'dist',
   bundle: true,
   platform: 'node',
@@ -9,8 +9,8 @@ await build({
   target: 'node20',
   sourcemap: true,
   logLevel: 'warning',
-  external: ['@electric-sql/pglite', 'pg', 'pg-native', 'pino'],
+  external: ['@electric-sql/pglite', 'pg', 'pg-native', 'pino', 'pdfkit', 'exceljs'],
   banner: {
-    js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);",
+    js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);",
   },
 });

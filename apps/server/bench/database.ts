@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -16,7 +17,7 @@ const MIGRATIONS = fileURLToPath(new URL('../drizzle', import.meta.url));
 /** Route, Ledger and recording over 86 400 splices with 259 200 attempts and readings, in a folder on disk. */
 export async function databaseFigures(): Promise<Figure[]> {
   const folder = await mkdtemp(join(tmpdir(), 'cordel-bench-'));
-  const open = await openFolder(folder, MIGRATIONS);
+  let open = await openFolder(folder, MIGRATIONS);
   try {
     const document = largeDocument();
     await writeDocument(open.db, document);
@@ -42,7 +43,7 @@ export async function databaseFigures(): Promise<Figure[]> {
         note: 'API against count(*) over the same rows',
       };
     };
-    return [
+    const figures = [
       await summaryFigure('route-summary', '/ledger/closures'),
       await summaryFigure('ledger-trays', '/ledger/trays?limit=200'),
       await summaryFigure('ledger-fibers', '/ledger/fibers?limit=200'),
@@ -53,10 +54,66 @@ export async function databaseFigures(): Promise<Figure[]> {
         document.splices.map((splice) => splice.id),
       ),
     ];
+    // The package is made by a process of its own, which opens the same folder.
+    await open.close();
+    const made = packageFigures(folder, project);
+    open = await openFolder(folder, MIGRATIONS);
+    return [...figures, ...made];
   } finally {
     await open.close();
     await rm(folder, { recursive: true, force: true });
   }
+}
+
+interface PackageRun {
+  took: number;
+  csv: number;
+  csvBytes: number;
+  size: number;
+  memory: number;
+  idle: number;
+  busy: number;
+  quiet: number;
+  page: number;
+}
+
+const MEGABYTE = 1e6;
+const MEMORY = 500;
+
+function packageFigures(folder: string, projectId: string): Figure[] {
+  const script = fileURLToPath(new URL('./packageRun.ts', import.meta.url));
+  const text = execFileSync('npx', ['--no-install', 'tsx', script, folder, projectId], {
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  const run = JSON.parse(text.trim().split('\n').at(-1)!) as PackageRun;
+  const mb = (bytes: number) => `${Math.round(bytes / MEGABYTE)} MB`;
+  return [
+    {
+      name: 'package',
+      ratio: run.took / run.csv,
+      limit: 4,
+      note: `a package of 86 400 splices with their evidence, ${mb(run.size)}, against reading the same rows and writing them as CSV, ${mb(run.csvBytes)}`,
+    },
+    {
+      name: 'package-memory',
+      ratio: run.memory / MEGABYTE / MEMORY,
+      limit: 1,
+      note: `${mb(run.memory)} above a server at rest, of ${MEMORY} MB`,
+    },
+    {
+      name: 'package-record',
+      ratio: run.busy / run.idle,
+      limit: 3,
+      note: 'recording an attempt while a package is made, against the same at rest',
+    },
+    {
+      name: 'package-page',
+      ratio: run.page / run.quiet,
+      limit: 3,
+      note: 'the pulse that every page asks for while a package is made, against the same at rest',
+    },
+  ];
 }
 
 async function closureFigure(db: Db, closureId: string): Promise<Figure> {

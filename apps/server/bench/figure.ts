@@ -6,6 +6,9 @@ export interface Figure {
   note: string;
 }
 
+export const median = (list: readonly number[]): number =>
+  [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)]!;
+
 /** Middles of two kinds of work timed in turn, so that both meet the same weather. */
 export async function medians(
   runs: number,
@@ -22,5 +25,5 @@ export async function medians(
       times[index]!.push(performance.now() - start);
     }
   }
-  return times.map((list) => list.sort((a, b) => a - b)[Math.floor(runs / 2)]!) as [number, number];
+  return times.map(median) as [number, number];
 }

@@ -6,8 +6,8 @@ import {
   USUAL_PRACTICE,
   type Attempt,
   type Evidence,
-  type ProjectDocument,
 } from '@cordel/core';
+import type { ProjectDocument } from '@cordel/core/document';
 import { v7 as uuid } from 'uuid';
 
 const CLOSURES = 100;
@@ -32,6 +32,7 @@ export function largeDocument(): ProjectDocument {
     ordinal,
     distance: ordinal * 10_000_000,
     branchOf: null,
+    position: null,
     trays: Array.from({ length: 72 }, (_unused, index) => ({
       number: index + 1,
       single: 12,
@@ -65,6 +66,7 @@ export function largeDocument(): ProjectDocument {
       trayCapacity: { single: 12, mass: 6 },
       practice: USUAL_PRACTICE,
       budget: USUAL_BUDGET,
+      route: [],
       createdAt: '2026-05-04T20:15:00.000Z',
     },
     schemes: [],
@@ -80,6 +82,9 @@ export function largeDocument(): ProjectDocument {
     instrumentLog: [],
     traces: [],
     tracePlaces: [],
+    closing: [],
+    photos: [],
+    signed: [],
     evidence: splices.flatMap((splice, index): Evidence[] => {
       const attempt = attemptOn(splice.id, (index * 7) % 60);
       const entry = () => ({

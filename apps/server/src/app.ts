@@ -1,3 +1,5 @@
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { createRoute, z } from '@hono/zod-openapi';
 import { bodyLimit } from 'hono/body-limit';
 import { compress } from 'hono/compress';
@@ -6,10 +8,13 @@ import { sql } from 'drizzle-orm';
 import type { Logger } from 'pino';
 import { benchRoutes } from './bench/routes.ts';
 import { cableRoutes } from './cables/routes.ts';
+import { closingRoutes } from './closing/routes.ts';
+import { groundRoutes } from './closures/ground.ts';
 import { closureRoutes } from './closures/routes.ts';
 import { type Db, rowsOf } from './db/client.ts';
 import { evidenceRoutes } from './evidence/routes.ts';
 import { exchangeRoutes } from './exchange/routes.ts';
+import { handoverRoutes } from './handover/routes.ts';
 import { Problem, answer, fromDatabase } from './http/problem.ts';
 import { answers, router } from './http/router.ts';
 import { ledgerRoutes } from './ledger/routes.ts';
@@ -24,7 +29,7 @@ const MEGABYTE = 1024 * 1024;
 
 /** Largest bodies: a few pages of evidence, and whole lists or projects. */
 export const BODY_LIMITS = { usual: 2 * MEGABYTE, whole: 128 * MEGABYTE };
-const WHOLE = /\/(splice-list|documents|traces)$/;
+const WHOLE = /\/(splice-list|documents|traces|geojson)$/;
 
 const health = createRoute({
   method: 'get',
@@ -33,8 +38,11 @@ const health = createRoute({
   responses: answers(z.object({ status: z.literal('ok') }), 'In good health'),
 });
 
-/** The API over a database. It keeps no state of its own. */
-export function createApi(db: Db, log?: Logger) {
+/**
+ * The API over a database. It keeps no state of its own.
+ * @param folder where files lie that can be made again: packages
+ */
+export function createApi(db: Db, log?: Logger, folder = join(tmpdir(), 'cordel-packages')) {
   const app = router();
   const limit = (maxSize: number) =>
     bodyLimit({
@@ -72,6 +80,8 @@ export function createApi(db: Db, log?: Logger) {
     .route('/api', schemeRoutes)
     .route('/api', cableRoutes)
     .route('/api', closureRoutes)
+    .route('/api', groundRoutes)
+    .route('/api', closingRoutes)
     .route('/api', planRoutes)
     .route('/api', prepRoutes)
     .route('/api', spliceRoutes)
@@ -80,6 +90,7 @@ export function createApi(db: Db, log?: Logger) {
     .route('/api', ledgerRoutes)
     .route('/api', traceRoutes)
     .route('/api', exchangeRoutes)
+    .route('/api', handoverRoutes(folder))
     .route(
       '/api',
       router().openapi(health, async (c) => {

@@ -22,7 +22,7 @@ async function main(): Promise<void> {
   const url = process.env.DATABASE_URL;
   const open = url ? await openServer(url, migrations) : await openFolder(folder, migrations);
   if (process.argv.includes('--demo')) await loadDemo(open.db);
-  const app = createApi(open.db, log);
+  const app = createApi(open.db, log, join(folder, 'packages'));
   await serveWeb(app);
   const server = serve(
     { fetch: app.fetch, port: Number(process.env.PORT ?? 8044), hostname: process.env.HOST },

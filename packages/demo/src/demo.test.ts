@@ -1,12 +1,13 @@
 import {
   BUILT_IN_HARDWARE,
-  documentSchema,
   expandPlan,
   parsePlan,
   sealPorts,
   weighPlan,
   type ListCable,
 } from '@cordel/core';
+import { closingPoints, closingSplices, closingState, digestOf } from '@cordel/core/close';
+import { documentSchema } from '@cordel/core/document';
 import { demoDocument, trueLoops, trueSplices } from './document.ts';
 
 const document = demoDocument();
@@ -86,4 +87,49 @@ test('traces are of fibers that were spliced, each with its place', () => {
     document.traces.map(({ id }) => id),
   );
   expect(trueLoops(document.project.id).size).toBe(1);
+});
+
+describe('closures that are closed', () => {
+  const { project } = document;
+  const closed = document.signed.map(({ closureId, content, digest }) => {
+    const closure = document.closures.find(({ id }) => id === closureId)!;
+    const splices = document.splices.filter((splice) => splice.closureId === closureId);
+    const assembly = document.assemblies.find((entry) => entry.closureId === closureId)!;
+    const hardware = BUILT_IN_HARDWARE.find(({ id }) => id === assembly.hardwareId)!;
+    const judged = closingSplices(splices, document.evidence, project.limits);
+    const entries = document.closing.filter((entry) => entry.closureId === closureId);
+    const view = {
+      closure,
+      assembly,
+      hardware,
+      splices: judged,
+      cableName: nameOf,
+      unit: 'mm',
+    } as const;
+    const state = closingState({
+      entries,
+      points: closingPoints(view),
+      hardware,
+      splices: judged,
+      leakLimit: project.practice.leakLimit,
+    });
+    return { name: closure.name, state, content, digest };
+  });
+
+  test('two are signed under what they are, by technician and lead', () => {
+    expect(closed.map(({ name }) => name)).toEqual(['Toll cottage', 'Ferry steps']);
+    for (const { state, content, digest } of closed) {
+      expect(state).toMatchObject({ stage: 'signed', test: 'passed', blocks: [] });
+      expect(digestOf(content)).toBe(digest);
+      expect(state.signatures.map((entry) => entry.digest)).toEqual([digest, digest]);
+    }
+  });
+
+  test('one bubbled at first and was mended', () => {
+    const [first, second] = closed;
+    expect(first!.state.rounds.map(({ state }) => state)).toEqual(['passed']);
+    expect(second!.state.rounds.map(({ state }) => state)).toEqual(['failed', 'passed']);
+    expect(second!.state.rounds[0]!.mends).toHaveLength(1);
+    expect(second!.state.rounds[1]!.estimate.verdict).toBe('tight');
+  });
 });

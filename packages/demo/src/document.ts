@@ -3,7 +3,7 @@ import {
   BUILT_IN_SCHEMES,
   type Evidence,
   type Limits,
-  type ProjectDocument,
+  type Project,
   type Splice,
   USUAL_BUDGET,
   USUAL_PRACTICE,
@@ -11,7 +11,10 @@ import {
   modeFieldOf,
   oneWayExcess,
 } from '@cordel/core';
+import type { ProjectDocument } from '@cordel/core/document';
+import { tellClosings } from './closing.ts';
 import { type Network, TRAY, layOut } from './network.ts';
+import { demoRoute } from './ground.ts';
 import { SLIPS, describeClosures } from './opening.ts';
 import { type Random, type TrueSplice, countedIds, seeded } from '@cordel/standin';
 import { demoTraces } from './traces.ts';
@@ -46,30 +49,36 @@ export function demoDocument(): ProjectDocument {
     };
     return recordedBy(site, evidence, network.splices);
   });
+  const project: Project = {
+    id: projectId,
+    name: 'Vessamy valley line',
+    units: { distance: 'km' },
+    schemeId: 'tia-598',
+    limits,
+    trayCapacity: TRAY,
+    practice: USUAL_PRACTICE,
+    budget: USUAL_BUDGET,
+    route: demoRoute(),
+    createdAt: CREATED,
+  };
+  const described = describeClosures(network.closures, network.cables, network.splices, id);
+  const evidence = sites.flatMap((site) => site.evidence);
   return {
     format: 'cordel.project',
     version: 1,
-    project: {
-      id: projectId,
-      name: 'Vessamy valley line',
-      units: { distance: 'km' },
-      schemeId: 'tia-598',
-      limits,
-      trayCapacity: TRAY,
-      practice: USUAL_PRACTICE,
-      budget: USUAL_BUDGET,
-      createdAt: CREATED,
-    },
+    project,
     schemes: [BUILT_IN_SCHEMES[0]!],
     ...network,
-    ...describeClosures(network.closures, network.cables, network.splices, id),
+    ...described,
     hardware: [],
     instruments: [],
     splicerRecords: sites.flatMap(({ records }) => records),
     setAside: [],
     instrumentLog: sites.flatMap(({ log }) => log),
     ...demoTraces(projectId, network, allTruths),
-    evidence: sites.flatMap(({ evidence }) => evidence),
+    evidence,
+    ...tellClosings({ ...network, ...described, project, evidence }),
+    photos: [],
   };
 }
 

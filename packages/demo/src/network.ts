@@ -10,6 +10,8 @@ import {
   USUAL_RUN,
 } from '@cordel/core';
 
+import { positionAt } from './ground.ts';
+
 const KILOMETER = 10_000_000;
 
 /** The cables of the valley, in the order in which they leave the exchange. */
@@ -187,6 +189,7 @@ export function layOut(projectId: string, id: () => string): Network {
       ordinal,
       distance: Math.round(site.km * KILOMETER),
       branchOf: closures.find((closure) => closure.name === site.branchOf)?.id ?? null,
+      position: positionAt(site.km, site.branchOf ? 1 : 0),
       trays: Array.from({ length: trays }, (_, index): Tray => ({ number: index + 1, ...TRAY })),
     });
   });

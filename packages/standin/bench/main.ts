@@ -4,6 +4,7 @@ import { type NightCount, type NightSetting, type RedoRule, spliceNight } from '
 import { seeded } from '../src/random.ts';
 import { batchFigures } from './batch.ts';
 import { chartFigures } from './charts.ts';
+import { leakFigures } from './leak.ts';
 import { type TraceFigure, jointQuality, proofFigures, traceSpeed } from './traces.ts';
 
 const NIGHTS = 1000;
@@ -123,6 +124,7 @@ const FIGURES: Record<string, () => boolean> = {
   'trace-speed': () => printAll(traceSpeed()),
   'trace-batch': () => printAll(batchFigures()),
   'joint-loss': () => printAll(proofFigures()),
+  leak: () => printAll(leakFigures()),
   'joint-error': () => printAll([0.002, 0.01].flatMap((noise) => jointQuality(noise))),
 };
 

@@ -4,10 +4,10 @@ import {
   type Evidence,
   type Instrument,
   type InstrumentEntry,
-  type ProjectDocument,
   type ReceivedRecord,
   type SplicerRecord,
 } from '@cordel/core';
+import type { ProjectDocument } from '@cordel/core/document';
 import { v7 as uuid } from 'uuid';
 import { createApi } from '../app.ts';
 import { rowsOf } from '../db/client.ts';

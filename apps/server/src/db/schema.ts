@@ -10,6 +10,7 @@ import {
   jsonb,
   pgSequence,
   pgTable,
+  primaryKey,
   smallint,
   text,
   timestamp,
@@ -30,9 +31,11 @@ import {
   type MakeUp,
   type Method,
   type Plan,
+  type Position,
   type Practice,
   type Project,
   type Reading,
+  type RouteLine,
   type Ruling,
   type SplicerRecord,
   type TracePlace,
@@ -42,6 +45,7 @@ import {
   USUAL_PRACTICE,
   USUAL_RUN,
 } from '@cordel/core';
+import type { ClosingEntry } from '@cordel/core/close';
 import type { TraceFigures } from '@cordel/core/otdr';
 import type { StandinState } from '@cordel/standin';
 import type { FoundInTrace, TraceFacts } from '../traces/facts.ts';
@@ -60,6 +64,7 @@ export const projects = pgTable('projects', {
   trayCapacity: jsonb('tray_capacity').$type<Project['trayCapacity']>().notNull(),
   practice: jsonb().$type<Practice>().notNull().default(USUAL_PRACTICE),
   budget: jsonb().$type<Budget>().notNull().default(USUAL_BUDGET),
+  route: jsonb().$type<RouteLine[]>().notNull().default([]),
   createdAt: timestamp('created_at', { withTimezone: true }).notNull(),
 });
 
@@ -92,6 +97,8 @@ export const closures = pgTable(
     /** Tenths of a millimeter from the start of the route. */
     distance: bigint({ mode: 'number' }),
     branchOf: uuid('branch_of').references((): AnyPgColumn => closures.id),
+    /** Longitude and latitude, degrees. */
+    position: jsonb().$type<Position>(),
     trays: jsonb().$type<Closure['trays']>().notNull(),
   },
   (table) => [unique('closures_name').on(table.projectId, table.name)],
@@ -213,6 +220,7 @@ export const attempts = pgTable(
   (table) => [
     unique('attempts_of_splice').on(table.id, table.spliceId),
     index('attempts_splice').on(table.spliceId),
+    index('attempts_seq').on(table.seq),
     index('attempts_record')
       .on(table.recordId)
       .where(sql`${table.recordId} is not null`),
@@ -245,6 +253,7 @@ export const readings = pgTable(
   (table) => [
     unique('readings_of_splice').on(table.id, table.spliceId),
     index('readings_splice').on(table.spliceId),
+    index('readings_seq').on(table.seq),
     foreignKey({
       name: 'readings_try',
       columns: [table.tryId, table.spliceId],
@@ -268,6 +277,7 @@ export const rulings = pgTable(
   },
   (table) => [
     index('rulings_splice').on(table.spliceId),
+    index('rulings_seq').on(table.seq),
     foreignKey({
       name: 'rulings_try',
       columns: [table.tryId, table.spliceId],
@@ -413,3 +423,82 @@ export const traceFigures = pgTable('trace_figures', {
   key: text().notNull(),
   figures: jsonb().$type<TraceFigures>().notNull(),
 });
+
+/** What was done to close a closure; appended only. */
+export const closingEntries = pgTable(
+  'closing_entries',
+  {
+    id: uuid().primaryKey(),
+    seq: nextSeq(),
+    closureId: uuid('closure_id')
+      .notNull()
+      .references(() => closures.id),
+    kind: text().$type<ClosingEntry['kind']>().notNull(),
+    entry: jsonb().$type<ClosingEntry>().notNull(),
+  },
+  (table) => [index('closing_entries_closure').on(table.closureId, table.seq)],
+);
+
+/** Photos kept with a closure's record; appended only. */
+export const photos = pgTable(
+  'photos',
+  {
+    id: uuid().primaryKey(),
+    seq: nextSeq(),
+    closureId: uuid('closure_id')
+      .notNull()
+      .references(() => closures.id),
+    by: text().notNull(),
+    at: timestamp({ withTimezone: true }).notNull(),
+    width: integer().notNull(),
+    height: integer().notNull(),
+    /** SHA-256 of the bytes. */
+    digest: text().notNull(),
+    bytes: bytea().notNull(),
+  },
+  (table) => [index('photos_closure').on(table.closureId, table.seq)],
+);
+
+/** Closures' records as they were signed, by the digest that the signatures name; appended only. */
+export const signedRecords = pgTable(
+  'signed_records',
+  {
+    closureId: uuid('closure_id')
+      .notNull()
+      .references(() => closures.id),
+    digest: text().notNull(),
+    seq: nextSeq(),
+    content: text().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.closureId, table.digest] })],
+);
+
+/**
+ * As-built packages that were asked for. Their files lie beside the data and can be made again, for the
+ * same record gives the same bytes.
+ */
+export const packages = pgTable(
+  'packages',
+  {
+    id: uuid().primaryKey(),
+    projectId: projectId(),
+    closureId: uuid('closure_id').references(() => closures.id),
+    paper: text().$type<'A4' | 'Letter'>().notNull(),
+    by: text().notNull(),
+    at: timestamp({ withTimezone: true }).notNull(),
+    state: text().$type<PackageState>().notNull(),
+    /** What is being made, and how far it is, in rows. */
+    part: text().notNull().default(''),
+    done: integer().notNull().default(0),
+    total: integer().notNull().default(0),
+    /** When its maker last gave a sign of life. */
+    beat: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    problem: text(),
+    size: bigint({ mode: 'number' }),
+    digest: text(),
+  },
+  (table) => [index('packages_project').on(table.projectId, table.at)],
+);
+
+/** `stopping` is asked for, `stopped` has happened. */
+export type PackageState = 'making' | 'stopping' | 'stopped' | 'failed' | 'done';

@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
-import type { Evidence, ProjectDocument } from '@cordel/core';
+import type { Evidence } from '@cordel/core';
+import type { ProjectDocument } from '@cordel/core/document';
 import { v7 as uuid } from 'uuid';
 import { rowsOf } from '../db/client.ts';
 import { type TestApi, startApi } from '../testing/api.ts';

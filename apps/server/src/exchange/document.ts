@@ -1,11 +1,6 @@
 import { asc, eq, sql } from 'drizzle-orm';
-import {
-  BUILT_IN_SCHEMES,
-  type Evidence,
-  type ProjectDocument,
-  addressOf,
-  findClashes,
-} from '@cordel/core';
+import { BUILT_IN_SCHEMES, type Evidence, addressOf, findClashes } from '@cordel/core';
+import type { ProjectDocument } from '@cordel/core/document';
 import {
   allRecords,
   appendLog,
@@ -16,6 +11,15 @@ import {
   setAsideOf,
   usedInstruments,
 } from '../bench/queries.ts';
+import { digestOf } from '@cordel/core/close';
+import {
+  allClosing,
+  allPhotos,
+  allSigned,
+  appendClosing,
+  keepPhoto,
+  keepSigned,
+} from '../closing/queries.ts';
 import { type Db, rowsOf } from '../db/client.ts';
 import { cables, closures, plans, projects, schemes, splices } from '../db/schema.ts';
 import { evidenceOf, record } from '../evidence/queries.ts';
@@ -31,8 +35,14 @@ import { allPlaces, allTraces, keepTrace, placeTraces } from '../traces/queries.
 import { renewHeads } from '../splices/heads.ts';
 import { insertSplices } from '../splices/insert.ts';
 
-/** A whole project as one document, always in the same order. */
-export async function readDocument(db: Db, projectId: string): Promise<ProjectDocument> {
+/** Parts of a document that grow with the work: a package takes them piece by piece. */
+type Growing = 'splices' | 'evidence' | 'traces' | 'photos';
+
+/** A project's document but for what grows with the work. */
+export async function readFrame(
+  db: Db,
+  projectId: string,
+): Promise<Omit<ProjectDocument, Growing>> {
   const project = await getProject(db, projectId);
   const ownCables = await getCables(db, projectId);
   const used = new Set([project.schemeId, ...ownCables.map((cable) => cable.schemeId)]);
@@ -43,11 +53,6 @@ export async function readDocument(db: Db, projectId: string): Promise<ProjectDo
     schemes: [...(await allSchemes(db)).values()].filter((scheme) => used.has(scheme.id)),
     closures: await getClosures(db, projectId),
     cables: ownCables,
-    splices: await db
-      .select(spliceColumns)
-      .from(splices)
-      .where(eq(splices.projectId, projectId))
-      .orderBy(asc(splices.id)),
     plans: await getPlans(db, projectId),
     hardware: await ownHardware(db, projectId),
     assemblies: await assembliesOf(db, projectId),
@@ -55,9 +60,24 @@ export async function readDocument(db: Db, projectId: string): Promise<ProjectDo
     splicerRecords: await allRecords(db, projectId),
     setAside: await setAsideOf(db, projectId),
     instrumentLog: await logOf(db, projectId),
-    traces: await allTraces(db, projectId),
     tracePlaces: await allPlaces(db, projectId),
+    closing: await allClosing(db, projectId),
+    signed: await allSigned(db, projectId),
+  };
+}
+
+/** A whole project as one document, always in the same order. */
+export async function readDocument(db: Db, projectId: string): Promise<ProjectDocument> {
+  return {
+    ...(await readFrame(db, projectId)),
+    splices: await db
+      .select(spliceColumns)
+      .from(splices)
+      .where(eq(splices.projectId, projectId))
+      .orderBy(asc(splices.id)),
+    traces: await allTraces(db, projectId),
     evidence: await evidenceOf(db, eq(splices.projectId, projectId)),
+    photos: await allPhotos(db, projectId),
   };
 }
 
@@ -102,6 +122,7 @@ export async function writeDocument(db: Db, document: ProjectDocument): Promise<
     for (let start = 0; start < document.evidence.length; start += EVIDENCE_BATCH) {
       await record(on, document.evidence.slice(start, start + EVIDENCE_BATCH));
     }
+    await writeClosing(on, document);
     if (document.evidence.length >= EVIDENCE_BATCH)
       await rowsOf(on, sql`analyze attempts, readings, rulings`);
   });
@@ -130,6 +151,21 @@ async function writeTraces(db: Db, document: ProjectDocument): Promise<void> {
     await keepTrace(db, { ...trace, bytes: file });
   }
   await placeTraces(db, document.tracePlaces);
+}
+
+/** What was done to close closures, and signed: it goes in as it is, for a copy keeps every signature. */
+async function writeClosing(db: Db, document: ProjectDocument): Promise<void> {
+  for (const photo of document.photos) await keepPhoto(db, photo);
+  for (let start = 0; start < document.closing.length; start += 500)
+    await appendClosing(db, document.closing.slice(start, start + 500));
+  for (const [index, record] of document.signed.entries()) {
+    if (digestOf(record.content) !== record.digest) {
+      const detail =
+        'This record is not what its digest was made of: it was changed after it was signed.';
+      throw new Problem(422, detail, [{ place: `/signed/${index}/content`, detail }]);
+    }
+  }
+  await keepSigned(db, document.signed);
 }
 
 function parentsFirst(list: ProjectDocument['closures']): ProjectDocument['closures'] {
@@ -189,7 +225,7 @@ function contradictions(document: ProjectDocument, known: ReadonlySet<string>): 
       steps.add(at);
     }
   }
-  for (const kind of ['plans', 'assemblies'] as const)
+  for (const kind of ['plans', 'assemblies', 'closing', 'photos', 'signed'] as const)
     document[kind].forEach((entry, index) => {
       if (!closureMap.has(entry.closureId))
         complain(`/${kind}/${index}/closureId`, 'There is no such closure in the document.');

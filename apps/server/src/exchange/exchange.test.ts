@@ -1,5 +1,5 @@
 import { demoDocument } from '@cordel/demo';
-import { documentSchema, type ProjectDocument } from '@cordel/core';
+import { documentSchema, type ProjectDocument } from '@cordel/core/document';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import addFormats from 'ajv-formats';
 import Papa from 'papaparse';

@@ -1,8 +1,9 @@
 import { createRoute, z } from '@hono/zod-openapi';
-import { documentJsonSchema, documentSchema } from '@cordel/core';
+import { documentJsonSchema, documentSchema } from '@cordel/core/document';
 import { getProject } from '../projects/queries.ts';
-import { answers, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
+import { answers, answersFile, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { CSV_KINDS, csvOf } from './csv.ts';
+import { fileName } from './fileName.ts';
 import { readDocument, writeDocument } from './document.ts';
 
 const schema = createRoute({
@@ -36,21 +37,8 @@ const csv = createRoute({
   path: '/projects/{projectId}/csv/{kind}',
   summary: 'Fibers, trays, closures or splices as CSV (RFC 4180)',
   request: { params: idParams('projectId').extend({ kind: z.enum(CSV_KINDS) }) },
-  responses: {
-    ...answers(z.unknown(), 'CSV'),
-    200: { description: 'CSV', content: { 'text/csv': { schema: z.string() } } },
-  },
+  responses: answersFile('text/csv', 'CSV'),
 });
-
-/** A file name made of a project's name, in letters every system takes. */
-const fileName = (name: string, rest: string): string =>
-  `${
-    name
-      .normalize('NFKD')
-      .replace(/[^\w]+/g, '-')
-      .replace(/^-+|-+$/g, '')
-      .toLowerCase() || 'project'
-  }${rest}`;
 
 const attachment = (name: string) => ({ 'content-disposition': `attachment; filename="${name}"` });
 

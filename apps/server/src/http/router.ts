@@ -30,6 +30,12 @@ export const answers = <Schema extends z.ZodType>(schema: Schema, description: s
   default: { description: 'A problem document (RFC 9457)', content: problemBody },
 });
 
+/** The same of a route that answers with a file. */
+export const answersFile = (type: string, description: string) => ({
+  ...answers(z.unknown(), description),
+  200: { description, content: { [type]: { schema: z.string() } } },
+});
+
 /** Path parameters that are ids. */
 export const idParams = <Name extends string>(name: Name) =>
   z.object({ [name]: idSchema } as Record<Name, typeof idSchema>);

@@ -6,7 +6,6 @@ import {
   type FiberRow,
   type Judgement,
   type Page,
-  type ProjectDocument,
   type RedoRow,
   type RollUp,
   type SpliceRow,
@@ -18,6 +17,7 @@ import {
   rollUp,
   standingOf,
 } from '@cordel/core';
+import type { ProjectDocument } from '@cordel/core/document';
 import { type TestApi, renamed, startApi } from '../testing/api.ts';
 import { attemptOn, provenBy, smallDocument } from '../testing/small.ts';
 

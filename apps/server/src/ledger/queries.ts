@@ -22,6 +22,7 @@ import {
 } from '@cordel/core';
 import { type Db, rowsOf } from '../db/client.ts';
 import { closures, splices } from '../db/schema.ts';
+import { closingStages } from '../closing/queries.ts';
 import { bySplice, evidenceOf, idArray } from '../evidence/queries.ts';
 import { getCables, getClosures, getProject } from '../projects/queries.ts';
 import { allSchemes } from '../schemes/queries.ts';
@@ -59,6 +60,7 @@ export async function closureRows(
     if (list) list.push(row);
     else trays.set(row.closureId, [row]);
   }
+  const stages = await closingStages(db, projectId);
   const closures = (await getClosures(db, projectId)).map((closure): ClosureRow => {
     const own = trays.get(closure.id) ?? [];
     const traysOver = own
@@ -68,7 +70,8 @@ export async function closureRows(
     const tally = own.reduce(addTally, EMPTY_TALLY);
     const trayCount = closure.trays.length;
     const judged = rollUp(tally, 'closure', limits, traysOver.length);
-    return { closureId, name, distance, branchOf, trayCount, traysOver, ...judged };
+    const closing = stages.get(closureId) ?? 'to come';
+    return { closureId, name, distance, branchOf, trayCount, traysOver, closing, ...judged };
   });
   const whole = closures.reduce(addTally, EMPTY_TALLY);
   const failing = closures.filter((row) => row.verdict === 'fail').length;

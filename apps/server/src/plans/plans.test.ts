@@ -1,4 +1,5 @@
-import type { Plan, ProjectDocument, Splice } from '@cordel/core';
+import type { Plan, Splice } from '@cordel/core';
+import type { ProjectDocument } from '@cordel/core/document';
 import { v7 as uuid } from 'uuid';
 import { type TestApi, startApi } from '../testing/api.ts';
 import { attemptOn, smallDocument } from '../testing/small.ts';

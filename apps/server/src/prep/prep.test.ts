@@ -4,8 +4,8 @@ import {
   BUILT_IN_HARDWARE,
   type CableEntry,
   type Hardware,
-  type ProjectDocument,
 } from '@cordel/core';
+import type { ProjectDocument } from '@cordel/core/document';
 import { v7 as uuid } from 'uuid';
 import { type TestApi, startApi } from '../testing/api.ts';
 import { smallDocument } from '../testing/small.ts';

@@ -1,4 +1,5 @@
-import type { Cable, Closure, Project, ProjectDocument } from '@cordel/core';
+import type { Cable, Closure, Project } from '@cordel/core';
+import type { ProjectDocument } from '@cordel/core/document';
 import { v7 as uuid } from 'uuid';
 import { type TestApi, startApi } from '../testing/api.ts';
 import { smallDocument } from '../testing/small.ts';

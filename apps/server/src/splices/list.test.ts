@@ -1,4 +1,5 @@
-import type { Cable, ClosureRow, Page, ProjectDocument, SpliceRow } from '@cordel/core';
+import type { Cable, ClosureRow, Page, SpliceRow } from '@cordel/core';
+import type { ProjectDocument } from '@cordel/core/document';
 import { USUAL_GLASS, USUAL_RUN, matchColumns } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
 import { type TestApi, startApi } from '../testing/api.ts';

@@ -141,6 +141,7 @@ function closuresFor(
       ordinal: next + index,
       distance: null,
       branchOf: null,
+      position: null,
       trays: trays[name] ?? [],
     }));
 }

@@ -1,5 +1,7 @@
 import { fileURLToPath } from 'node:url';
-import type { Evidence, ProjectDocument } from '@cordel/core';
+import { digestOf } from '@cordel/core/close';
+import type { Evidence } from '@cordel/core';
+import type { ProjectDocument } from '@cordel/core/document';
 import { v7 as uuid } from 'uuid';
 import { createApi } from '../app.ts';
 import { openMemory } from '../db/client.ts';
@@ -61,5 +63,12 @@ export function renamed(document: ProjectDocument): ProjectDocument {
       return known;
     },
   );
-  return JSON.parse(text) as ProjectDocument;
+  // What was signed has other ids now, and so another digest.
+  const { signed } = JSON.parse(text) as ProjectDocument;
+  return JSON.parse(
+    signed.reduce(
+      (whole, { digest, content }) => whole.replaceAll(digest, digestOf(content)),
+      text,
+    ),
+  ) as ProjectDocument;
 }

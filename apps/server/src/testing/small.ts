@@ -5,10 +5,10 @@ import {
   USUAL_BUDGET,
   USUAL_PRACTICE,
   type Attempt,
-  type ProjectDocument,
   type Reading,
   type Splice,
 } from '@cordel/core';
+import type { ProjectDocument } from '@cordel/core/document';
 import { v7 as uuid } from 'uuid';
 
 /** A project of two closures, two loose-tube cables and a drop: 12 splices and 4. */
@@ -51,6 +51,7 @@ export function smallDocument(): ProjectDocument {
     ordinal,
     distance: (ordinal + 1) * 10_000_000,
     branchOf: null,
+    position: null,
     trays: [{ number: 1, single: 12, mass: 2 }],
   }));
   const splice = (closureId: string, slot: number, cableA: string, cableB: string): Splice => ({
@@ -78,6 +79,7 @@ export function smallDocument(): ProjectDocument {
       trayCapacity: { single: 12, mass: 2 },
       practice: USUAL_PRACTICE,
       budget: USUAL_BUDGET,
+      route: [],
       createdAt: '2026-05-04T20:15:00.000Z',
     },
     schemes: [],
@@ -92,6 +94,9 @@ export function smallDocument(): ProjectDocument {
     instrumentLog: [],
     traces: [],
     tracePlaces: [],
+    closing: [],
+    photos: [],
+    signed: [],
     splices: [
       ...Array.from({ length: 12 }, (_, index) => splice(closures[0]!.id, index + 1, a, b)),
       ...Array.from({ length: 4 }, (_, index) => splice(closures[1]!.id, index + 1, b, c)),

@@ -1,7 +1,8 @@
 import { createHash } from 'node:crypto';
 import { sql } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
-import type { ProjectDocument, Reading, TracePlace } from '@cordel/core';
+import type { Reading, TracePlace } from '@cordel/core';
+import type { ProjectDocument } from '@cordel/core/document';
 import { readSor } from '@cordel/core/otdr';
 import { rowsOf } from '../db/client.ts';
 import { type TestApi, renamed, startApi } from '../testing/api.ts';

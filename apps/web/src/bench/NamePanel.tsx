@@ -7,7 +7,7 @@ import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 
 /** Asks once who works on this device: every entry is signed. */
-export function NamePanel() {
+export function NamePanel({ onward = 'Go to the Bench' }: { onward?: string }) {
   const [, setPerson] = usePerson();
   const [name, setName] = useState('');
   const save = () => name.trim() !== '' && setPerson(name.trim());
@@ -28,7 +28,7 @@ export function NamePanel() {
           maxLength={80}
           outlineStyle={{ borderWidth: 2 }}
         />
-        <Press label="Go to the Bench" look="next" disabled={name.trim() === ''} onPress={save} />
+        <Press label={onward} look="next" disabled={name.trim() === ''} onPress={save} />
       </View>
     </Page>
   );

@@ -34,6 +34,7 @@ const view = (mfdB: number) =>
       trayCapacity: { single: 12, mass: 6 },
       practice: USUAL_PRACTICE,
       budget: USUAL_BUDGET,
+      route: [],
       createdAt: '2026-05-04T20:15:00.000Z',
     }),
     cables: [cable('A', 920), cable('B', mfdB)],
@@ -62,6 +63,7 @@ const splicesWith = (evidence: Evidence[]) =>
         ordinal: 0,
         distance: null,
         branchOf: null,
+        position: null,
         trays: [],
       },
       splices: ['s1', 's2'].map((id, at) => ({

@@ -40,9 +40,28 @@ function keepAppended(write: Write): boolean {
   return true;
 }
 
+const CLOSING = /^\/api\/closures\/([^/]+)\/closing$/;
+
+/** Puts delivered entries of a closing in their place; false where the write is no such entry. */
+function keepClosing(write: Write): boolean {
+  const closureId = CLOSING.exec(write.path)?.[1];
+  if (!closureId) return false;
+  const { entries } = write.body as { entries: { id: string }[] };
+  const queryKey = ['closing', closureId];
+  // An answer on its way is from before: it would take them back for a moment.
+  void queryClient.cancelQueries({ queryKey }).then(() => {
+    queryClient.setQueryData<{ entries: { id: string }[] }>(
+      queryKey,
+      (held) => held && { ...held, entries: [...held.entries, ...entries] },
+    );
+    for (const key of [queryKey, ['ledger']]) void queryClient.invalidateQueries({ queryKey: key });
+  });
+  return true;
+}
+
 /** Puts what was delivered into what is shown, then asks for what follows from it. */
 function onDelivered(write: Write): void {
-  if (keepAppended(write)) return;
+  if (keepAppended(write) || keepClosing(write)) return;
   const entries = entriesOf(write);
   if (entries.length > 0) {
     queryClient.setQueriesData<Work>(

@@ -145,7 +145,7 @@ export function usePulse(): void {
   const seq = pulse.data?.seq;
   useEffect(() => {
     if (seq === undefined) return;
-    for (const key of ['ledger', 'work', 'splice', 'fiber', 'bench', 'traces', 'proof'])
+    for (const key of ['ledger', 'work', 'splice', 'fiber', 'bench', 'traces', 'proof', 'closing'])
       void client.invalidateQueries({ queryKey: [key] });
   }, [seq, client]);
 }

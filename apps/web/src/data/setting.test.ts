@@ -19,6 +19,7 @@ const setting = {
     trayCapacity: { single: 12, mass: 6 },
     practice: USUAL_PRACTICE,
     budget: USUAL_BUDGET,
+    route: [],
     createdAt: '2026-05-04T20:15:00.000Z',
   }),
   closures: [
@@ -29,6 +30,7 @@ const setting = {
       ordinal: 0,
       distance: null,
       branchOf: null,
+      position: null,
       trays: [],
     },
   ],

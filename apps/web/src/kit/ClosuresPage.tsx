@@ -111,6 +111,7 @@ function ClosureForm({ closure, onDone }: { closure?: Closure; onDone(): void })
       ordinal,
       distance: form.distance,
       branchOf: form.branchOf || null,
+      position: closure?.position ?? null,
       trays: traysFor(form.trays, { single: form.single, mass: form.mass }),
     };
     setProblem('Being saved …');

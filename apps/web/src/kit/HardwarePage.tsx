@@ -8,6 +8,7 @@ import {
   lengthUnitOf,
   plural,
 } from '@cordel/core';
+import { parseGauge } from '@cordel/core/pressure';
 import { v7 as uuid } from 'uuid';
 import { outbox } from '@/data/client';
 import { LengthField } from '@/prep/LengthField';
@@ -143,11 +144,19 @@ function HardwareForm({ hardware, onDone }: { hardware: Hardware; onDone(): void
   const unit = lengthUnitOf(project.units.distance);
   const [draft, setDraft] = useState(hardware);
   const [ports, setPorts] = useState(() => JSON.stringify(hardware.ports, null, 1));
+  const [test, setTest] = useState(`${hardware.testKpa} kPa`);
+  const [bolts, setBolts] = useState(hardware.bolts.join(', '));
   const [problem, setProblem] = useState('');
   const submit = async () => {
-    const outcome = await save(
-      readHardware(`{"ports":${ports},${JSON.stringify({ ...draft, ports: undefined }).slice(1)}`),
-    );
+    const testPa = parseGauge(test, 'kPa');
+    if (!testPa.ok) return setProblem(`Flash test: ${testPa.error}`);
+    const typed = {
+      ...draft,
+      testKpa: testPa.value / 1000,
+      bolts: bolts.split(',').flatMap((bolt) => (bolt.trim() === '' ? [] : [Number(bolt)])),
+      ports: undefined,
+    };
+    const outcome = await save(readHardware(`{"ports":${ports},${JSON.stringify(typed).slice(1)}`));
     setProblem(outcome);
     if (outcome === '') onDone();
   };
@@ -193,6 +202,20 @@ function HardwareForm({ hardware, onDone }: { hardware: Hardware; onDone(): void
             onChange={(value) => setDraft({ ...draft, [key]: value })}
           />
         ))}
+      </View>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
+        <TextField
+          label="Flash test at most"
+          hint="Such as 5 psi or 34.5 kPa; 0 where it is not tested"
+          value={test}
+          onChange={setTest}
+        />
+        <TextField
+          label="Bolts in the order they are tightened"
+          hint="Such as 1, 4, 2, 5, 3, 6; none where there are none"
+          value={bolts}
+          onChange={setBolts}
+        />
       </View>
       <TextInput
         mode="outlined"

@@ -29,7 +29,11 @@ export function KitPage() {
     { to: 'instruments', label: 'Instruments', says: 'splicers and cleavers' },
     { to: 'pack', label: 'Pack the van', says: 'what closures take' },
     { to: 'schemes', label: 'Colour schemes', says: plural(schemes.length, 'scheme') },
-    { to: 'import', label: 'Bring in a splice list', says: 'CSV, with a preview' },
+    { to: 'labels', label: 'Labels', says: 'with codes that open a closure' },
+    { to: 'handover', label: 'Hand over', says: 'the as-built package' },
+    { to: 'import', label: 'Bring in a splice list', says: 'CSV or XLSX, with a preview' },
+    { to: 'cable-list', label: 'Bring in cables', says: 'CSV or XLSX' },
+    { to: 'ground', label: 'Bring in a route', says: 'GeoJSON' },
   ];
   return (
     <Page title="Kit" above={project.name}>
@@ -45,6 +49,11 @@ export function KitPage() {
             <Txt ink="ink2">{says}</Txt>
           </Press>
         ))}
+        <Press
+          label="Open by label"
+          icon="qrcode-scan"
+          onPress={() => router.push('/scan' as never)}
+        />
         <Press
           label="All projects"
           icon="swap-horizontal"

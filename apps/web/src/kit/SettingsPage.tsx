@@ -24,7 +24,7 @@ export function SettingsPage() {
     defaultValues: projectForm(project),
   });
   const save = handleSubmit((form) => {
-    const changed = toProject(form, project.id, project.createdAt);
+    const changed = toProject(form, project);
     void outbox.add({
       method: 'PUT',
       path: `/api/projects/${project.id}`,

@@ -14,6 +14,7 @@ import {
   type PrepStep,
   cutPlan,
   emptyAssembly,
+  enteringCable,
   lengthUnitOf,
   prepSteps,
   sealPorts,
@@ -86,17 +87,5 @@ export function useAssembly(closureId: string) {
 export type AssemblyHook = ReturnType<typeof useAssembly>;
 
 /** A cable that enters, before anything is known of how. */
-export const newEntry = (cable: Cable): CableEntry => ({
-  id: uuid(),
-  cableId: cable.id,
-  kind: cable.makeUp.kind === 'drop' ? 'drop' : 'end',
-  diameter: null,
-  port: null,
-  loop: 0,
-  tubes: [],
-  armoured: false,
-  tracer: false,
-  route: 0,
-  inside: 0,
-  done: [],
-});
+export const newEntry = (cable: Cable): CableEntry =>
+  enteringCable(uuid(), cable.id, cable.makeUp.kind === 'drop' ? 'drop' : 'end');

@@ -26,6 +26,7 @@ const START = projectForm({
   trayCapacity: { single: 12, mass: 6 },
   practice: USUAL_PRACTICE,
   budget: USUAL_BUDGET,
+  route: [],
 });
 
 /** A new project; its splices come from a list next. */
@@ -37,7 +38,11 @@ export function NewProject() {
     defaultValues: START,
   });
   const save = handleSubmit((form) => {
-    const project = toProject(form, uuid(), new Date().toISOString());
+    const project = toProject(form, {
+      id: uuid(),
+      createdAt: new Date().toISOString(),
+      route: [],
+    });
     void outbox.add({
       method: 'PUT',
       path: `/api/projects/${project.id}`,

@@ -217,6 +217,14 @@ function PracticeFields({ control }: Pick<Props, 'control'>) {
           label="No tension test on splice-on connectors: why"
           hint="Empty: the test stays on"
         />
+        <Field
+          control={loose}
+          name="practice.leakLimit"
+          label="A tight closure falls by at most"
+          unit="Pa/min"
+          hint="At one temperature; 69 Pa is 0.01 psi"
+          numeric
+        />
       </View>
       <ArcFields control={control} />
     </View>

@@ -1,7 +1,8 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { documentSchema, formatLoss } from '@cordel/core';
+import { formatLoss } from '@cordel/core';
+import { documentSchema } from '@cordel/core/document';
 import { outbox } from '@/data/client';
 import { useProjects } from '@/data/queries';
 import { pickFile } from '@/ui/pickFile';

@@ -17,6 +17,7 @@ const project: Project = {
   trayCapacity: { single: 12, mass: 6 },
   practice: USUAL_PRACTICE,
   budget: USUAL_BUDGET,
+  route: [],
   createdAt: '2026-05-04T20:15:00.000Z',
 };
 const form = projectForm(project);
@@ -38,7 +39,7 @@ describe('the form of a project', () => {
     'gives back the record it was filled from: %s',
     (_, limits) => {
       const filled = projectFormSchema.parse(projectForm({ ...project, limits }));
-      const record = toProject(filled, project.id, project.createdAt);
+      const record = toProject(filled, project);
       expect(record).toEqual({ ...project, limits });
       expect(projectSchema.parse(record)).toEqual(record);
     },

@@ -117,6 +117,7 @@ export const projectFormSchema = z
       workingLength: usual.workingLength.unwrap(),
       noTension: z.string().transform((words) => (words.trim() === '' ? null : words.trim())),
       dropEnd: usual.dropEnd.unwrap(),
+      leakLimit: countText(10, 5000),
     }),
     budget: z.object({
       glass: z.array(lossesText.extend({ wavelengthNm: z.number() })),
@@ -197,6 +198,7 @@ export const projectForm = (project: Omit<Project, 'id' | 'createdAt'>): Project
     },
     adhesiveWait: String(project.practice.adhesiveWait),
     noTension: project.practice.noTension ?? '',
+    leakLimit: String(project.practice.leakLimit),
   },
   budget: {
     glass: project.budget.glass.map(({ wavelengthNm, ...losses }) => ({
@@ -221,7 +223,10 @@ const spell = (length: number, project: Pick<Project, 'units'>): string =>
   spellLength(length, lengthUnitOf(project.units.distance));
 
 /** The record a form stands for. */
-export function toProject(form: ReadProjectForm, id: string, createdAt: string): Project {
+export function toProject(
+  form: ReadProjectForm,
+  { id, createdAt, route }: Pick<Project, 'id' | 'createdAt' | 'route'>,
+): Project {
   const { distance, ...rest } = form;
-  return { ...rest, id, createdAt, units: { distance } };
+  return { ...rest, id, createdAt, route, units: { distance } };
 }

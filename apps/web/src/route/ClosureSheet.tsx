@@ -104,7 +104,7 @@ function NextStep({ row }: { row: ClosureRow }) {
       )}
       {row.done > 0 && row.provisional > 0 ? (
         <Press
-          look={spliced && row.redo === 0 ? 'next' : 'plain'}
+          look={spliced && row.redo === 0 && row.closing === 'done' ? 'next' : 'plain'}
           label="Add measured figures"
           onPress={() => bench('?mode=measure')}
         />
@@ -113,6 +113,13 @@ function NextStep({ row }: { row: ClosureRow }) {
         <Press
           label="Traces"
           onPress={() => router.push(`/p/${project.id}/ledger/findings` as never)}
+        />
+      ) : null}
+      {row.done > 0 ? (
+        <Press
+          look={spliced && row.redo === 0 && row.closing !== 'done' ? 'next' : 'plain'}
+          label={row.closing === 'done' ? 'Closed and signed' : 'Close it'}
+          onPress={() => router.push(`/p/${project.id}/route/${row.closureId}/close` as never)}
         />
       ) : null}
       <Press label="Splice plan and trays" onPress={plan} />

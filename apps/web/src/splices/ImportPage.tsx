@@ -62,7 +62,7 @@ function FilePart({ flow }: { flow: Import }) {
   return (
     <View style={{ gap: 10 }}>
       <Txt>
-        {`A CSV with the columns ${LIST_COLUMNS.map((column) => COLUMN_TITLES[column]).join(', ')}. Comma, semicolon or tab. Other columns are kept. A fiber is a number (100), a place (9/4) or colours (tube 9 brown).`}
+        {`A list (CSV or XLSX) with the columns ${LIST_COLUMNS.map((column) => COLUMN_TITLES[column]).join(', ')}. Comma, semicolon or tab. Other columns are kept. A fiber is a number (100), a place (9/4) or colours (tube 9 brown).`}
       </Txt>
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
         <Press
@@ -112,6 +112,9 @@ function ColumnPart({ flow }: { flow: Import }) {
       <Txt kind="name" heading={2}>
         Columns
       </Txt>
+      {file.notes.map((note) => (
+        <Notice key={note}>{note}</Notice>
+      ))}
       {unmatched.length > 0 ? (
         <Txt>{`Choose where to find: ${unmatched.map((column) => COLUMN_TITLES[column]).join(', ')}.`}</Txt>
       ) : (

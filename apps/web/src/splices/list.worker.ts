@@ -10,7 +10,8 @@ import {
   matchColumns,
   readSpliceList,
 } from '@cordel/core';
-import { type Table, decodeText, readCsv } from '@cordel/core/csv';
+import { type Table, decodeText, isZip, plainCsv, readCsv } from '@cordel/core/csv';
+import { type OddCell, oddProblems, readXlsx } from '@cordel/core/xlsx';
 
 /** What the page shows of a list before it is brought in. Problems past the first 300 are counted only. */
 export interface ListPreview {
@@ -26,16 +27,29 @@ export interface ListPreview {
 
 let table: Table | null = null;
 let text = '';
+let odd: readonly OddCell[] = [];
 
 /** Reads splice lists off the page's own thread; the worker holds the rows. */
 const listReader = {
-  open(bytes: Uint8Array) {
-    const decoded = decodeText(bytes);
-    const read = decoded.ok ? readCsv(decoded.value) : decoded;
-    if (!read.ok || !decoded.ok) return { error: read.ok ? '' : read.error };
-    table = read.value;
-    text = decoded.value;
+  open(bytes: Uint8Array, progress: (rows: number) => void) {
+    let notes: string[] = [];
+    odd = [];
+    if (isZip(bytes)) {
+      const read = readXlsx(bytes, progress);
+      if (!read.ok) return { error: read.error };
+      table = read.value;
+      ({ odd, notes } = read.value);
+      // The list goes on as CSV, which is what the server reads.
+      text = plainCsv(table);
+    } else {
+      const decoded = decodeText(bytes);
+      const read = decoded.ok ? readCsv(decoded.value) : decoded;
+      if (!read.ok || !decoded.ok) return { error: read.ok ? '' : read.error };
+      table = read.value;
+      text = decoded.value;
+    }
     return {
+      notes,
       header: table.header,
       rows: table.rows.length,
       match: matchColumns(table.header),
@@ -46,6 +60,7 @@ const listReader = {
   preview(match: ColumnMatch, setting: ListSetting, progress: (rows: number) => void): ListPreview {
     const { header, rows } = table ?? { header: [], rows: [] };
     const list = readSpliceList(header, rows, match, setting, progress);
+    const problems = [...oddProblems(odd, header, match), ...list.problems];
     const doubts = doubtsOf(list, setting);
     return {
       doubts: doubts.slice(0, 50),
@@ -53,8 +68,8 @@ const listReader = {
       rows: rows.length,
       splices: list.splices.length,
       closures: list.closures,
-      problems: list.problems.slice(0, 300),
-      problemCount: list.problems.length,
+      problems: problems.slice(0, 300),
+      problemCount: problems.length,
     };
   },
   text: () => text,

@@ -35,6 +35,8 @@ interface OpenFile {
   header: string[];
   rows: number;
   sample: string[][];
+  /** What of a workbook was passed over. */
+  notes: string[];
 }
 
 /** The steps of bringing in a list: file, columns, cables, preview, import. Reading runs in a worker. */
@@ -62,19 +64,23 @@ export function useImport() {
     setPreview(null);
     setError('');
     setBusy(`Reading ${name} …`);
-    const opened = await reader.open(bytes);
+    const opened = await reader.open(
+      bytes,
+      proxy((rows: number) => setBusy(`Reading ${name}: ${rows.toLocaleString('en')} rows …`)),
+    );
     setBusy('');
     if ('error' in opened) {
       setFile(null);
       setError(`${name}: ${opened.error}`);
       return;
     }
-    setFile({ name, header: opened.header, rows: opened.rows, sample: opened.sample });
+    const { header, rows, sample, notes } = opened;
+    setFile({ name, header, rows, sample, notes });
     setMatch(opened.match);
   };
 
   const choose = async () => {
-    const chosen = await pickFile('.csv,.txt,text/csv,text/plain');
+    const chosen = await pickFile('.csv,.txt,.xlsx,text/csv,text/plain');
     if (chosen) await open(chosen.name, new Uint8Array(await chosen.arrayBuffer()));
   };
 

@@ -10,7 +10,7 @@ export function Stages({ stages, words }: { stages: readonly Stage[]; words?: bo
     <View
       role="img"
       aria-label={stages.map((stage) => `${stage.name}: ${stage.state}`).join(', ')}
-      style={{ flexDirection: 'row', gap: words ? 16 : 5, flexWrap: 'wrap' }}
+      style={{ flexDirection: 'row', gap: words ? 16 : 3, flexWrap: 'wrap' }}
     >
       {stages.map((stage) => (
         <View key={stage.name} style={{ flexDirection: 'row', alignItems: 'center', gap: 6 }}>

@@ -1,4 +1,4 @@
-import type { RollUp } from '@cordel/core';
+import type { ClosureRow } from '@cordel/core';
 
 export type StageState = 'done' | 'under way' | 'to come';
 
@@ -15,10 +15,7 @@ export interface Opening {
 
 /** Where the work on a closure stands. What is spliced whole has been opened, ticked off or not. */
 export function stagesOf(
-  row: Pick<
-    RollUp,
-    'total' | 'done' | 'pass' | 'waived' | 'verdict' | 'grade' | 'provisional' | 'fail'
-  >,
+  row: Pick<ClosureRow, 'total' | 'done' | 'pass' | 'verdict' | 'fail' | 'closing'>,
   opening: Opening,
 ): Stage[] {
   const spliced = row.total > 0 && row.done === row.total;
@@ -35,6 +32,7 @@ export function stagesOf(
             : 'to come',
     },
     { name: 'Splice', state: spliced ? 'done' : row.done > 0 ? 'under way' : 'to come' },
+    { name: 'Close', state: row.closing },
     {
       name: 'Prove',
       state:

@@ -36,15 +36,20 @@ describe('how a closure is said', () => {
   });
 
   it('marks where the work stands', () => {
-    const states = (part: Partial<Tally>, done = 0) =>
-      stagesOf(row(part), { steps: 15, done }).map((stage) => stage.state);
-    const [to, way, done] = ['to come', 'under way', 'done'];
-    expect(states({})).toEqual([to, to, to, to]);
-    expect(states({ total: 12, open: 12 })).toEqual([done, to, to, to]);
-    expect(states({ total: 12, open: 12 }, 4)).toEqual([done, way, to, to]);
-    expect(states({ total: 12, open: 12 }, 15)).toEqual([done, done, to, to]);
-    expect(states({ total: 12, open: 6, provisional: 6 })).toEqual([done, way, way, to]);
-    expect(states({ total: 12, provisional: 6, pass: 6 })).toEqual([done, done, done, way]);
-    expect(states({ total: 12, pass: 12 })).toEqual([done, done, done, done]);
+    const [to, way, done] = ['to come', 'under way', 'done'] as const;
+    const states = (
+      part: Partial<Tally>,
+      ticked = 0,
+      closing: 'to come' | 'under way' | 'done' = to,
+    ) =>
+      stagesOf({ ...row(part), closing }, { steps: 15, done: ticked }).map((stage) => stage.state);
+    expect(states({})).toEqual([to, to, to, to, to]);
+    expect(states({ total: 12, open: 12 })).toEqual([done, to, to, to, to]);
+    expect(states({ total: 12, open: 12 }, 4)).toEqual([done, way, to, to, to]);
+    expect(states({ total: 12, open: 12 }, 15)).toEqual([done, done, to, to, to]);
+    expect(states({ total: 12, open: 6, provisional: 6 })).toEqual([done, way, way, to, to]);
+    expect(states({ total: 12, provisional: 6, pass: 6 })).toEqual([done, done, done, to, way]);
+    expect(states({ total: 12, pass: 12 }, 0, way)).toEqual([done, done, done, way, done]);
+    expect(states({ total: 12, pass: 12 }, 0, done)).toEqual([done, done, done, done, done]);
   });
 });

@@ -1,3 +1,4 @@
+import { matchTitles } from '../record/titles.ts';
 import { z } from 'zod';
 import {
   SPLICER_ERRORS,
@@ -64,18 +65,9 @@ const HINTS: Record<RecordColumn, RegExp> = {
   pressure: /press/,
 };
 
-/** Guesses the columns from the titles; each column of the file is taken once. */
-export function matchRecordColumns(header: readonly string[]): RecordMatch {
-  const bare = header.map((title) => title.toLowerCase().replace(/[^a-z0-9]/g, ''));
-  const taken = new Set<number>();
-  const match = {} as RecordMatch;
-  for (const column of RECORD_COLUMNS) {
-    const index = bare.findIndex((title, at) => !taken.has(at) && HINTS[column].test(title));
-    match[column] = index < 0 ? null : index;
-    if (index >= 0) taken.add(index);
-  }
-  return match;
-}
+/** Guesses the columns from the titles. */
+export const matchRecordColumns = (header: readonly string[]): RecordMatch =>
+  matchTitles(RECORD_COLUMNS, header, (column, title) => HINTS[column].test(title));
 
 /** A problem at its place: the row or line as an editor counts it. */
 export interface RecordProblem {

@@ -34,6 +34,8 @@ export const closureRowSchema = z.object({
   trayCount: z.int(),
   /** Trays that fail by their mean though none of their splices has to. */
   traysOver: z.array(z.int()),
+  /** How far its closing has come since it was opened last. */
+  closing: z.enum(['to come', 'under way', 'done']),
 });
 
 export const trayRowSchema = z.object({

@@ -20,8 +20,14 @@ export function noiseAlong(levels: Float32Array): Noise {
     const from = Math.max(1, bin * BIN);
     const to = Math.min(levels.length - 1, bin * BIN + BIN);
     let sum = 0;
-    for (let at = from; at < to; at++)
-      sum += Math.abs(levels[at - 1]! - 2 * levels[at]! + levels[at + 1]!);
+    let level = levels[from]!;
+    let step = level - levels[from - 1]!;
+    for (let at = from + 1; at <= to; at++) {
+      const next = levels[at]!;
+      sum += Math.abs(next - level - step);
+      step = next - level;
+      level = next;
+    }
     // The second difference of white noise has six times its variance.
     raw[bin] = to > from ? sum / (to - from) / (MEAN_ABSOLUTE * Math.sqrt(6)) : 0;
   }

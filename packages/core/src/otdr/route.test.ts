@@ -21,6 +21,7 @@ const closure = (name: string, meters: number | null): Closure => ({
   ordinal: 0,
   distance: meters === null ? null : meters * TENTHS,
   branchOf: null,
+  position: null,
   trays: [],
 });
 const loops = (closureId: string, meters: Record<string, number>): Assembly => ({

@@ -8,11 +8,21 @@ const FLOOR = 1.5;
 
 /** Kept from trace to trace: to ask for megabytes anew takes longer than to fill them. */
 let sumsRoom = new Float64Array(0);
+const rooms = {
+  weights: new Float32Array(0),
+  means: new Float32Array(0),
+};
 
 function roomOfSums(samples: number): Float64Array<ArrayBuffer> {
   if (sumsRoom.length < Stretches.roomFor(samples))
     sumsRoom = new Float64Array(Stretches.roomFor(samples));
   return sumsRoom;
+}
+
+/** So many figures of a room; what is in them is left over from the trace before. */
+function roomOf(name: keyof typeof rooms, samples: number): Float32Array {
+  if (rooms[name].length < samples) rooms[name] = new Float32Array(samples);
+  return rooms[name].subarray(0, samples);
 }
 
 /** A reflection. Places in samples, dB over the level before it. */
@@ -67,30 +77,24 @@ export function stretchesOf(
   { noise, peaks, start, stop }: Survey,
   pool = 1,
 ): Stretches {
-  const weights = new Float32Array(stop);
-  noise.bins.forEach((deviation, bin) =>
-    weights.fill(
-      1 / (deviation * deviation),
-      Math.min(stop, bin * NOISE_BIN),
-      Math.min(stop, (bin + 1) * NOISE_BIN),
-    ),
-  );
-  weights.fill(0, 0, start);
-  for (const { at, to } of peaks) weights.fill(0, at, Math.min(to, stop));
-  const fiber = unbiased(levels.subarray(0, stop), noise);
-  if (pool === 1) return new Stretches(fiber, weights, roomOfSums(stop));
   const count = Math.floor(stop / pool);
-  const [means, sums] = [new Float32Array(count), new Float32Array(count)];
-  for (let at = 0, first = 0; at < count; at++, first += pool) {
-    let [weight, level] = [0, 0];
-    for (let next = first; next < first + pool; next++) {
-      weight += weights[next]!;
-      level += weights[next]! * fiber[next]!;
+  const [weights, means] = [roomOf('weights', count), roomOf('means', count)];
+  for (let bin = 0, at = 0; at < count; bin++) {
+    const deviation = noise.bins[bin]!;
+    const weight = pool / (deviation * deviation);
+    const bias = biasOf(deviation);
+    const to = Math.min(count, Math.ceil(((bin + 1) * NOISE_BIN) / pool));
+    for (; at < to; at++) {
+      let level = 0;
+      for (let next = at * pool, end = next + pool; next < end; next++) level += levels[next]!;
+      means[at] = level / pool + bias;
+      weights[at] = weight;
     }
-    sums[at] = weight;
-    means[at] = weight > 0 ? level / weight : 0;
   }
-  return new Stretches(means, sums, roomOfSums(count));
+  weights.fill(0, 0, Math.min(count, Math.ceil(start / pool)));
+  for (const { at, to } of peaks)
+    weights.fill(0, Math.floor(at / pool), Math.min(count, Math.ceil(to / pool)));
+  return new Stretches(means, weights, roomOfSums(count));
 }
 
 /** A survey as sums of pooled samples count it: whatever is masked stays so. */
@@ -125,20 +129,11 @@ function fadesAt({ bins }: Noise): number | null {
 const BIASED = 0.05;
 
 /**
- * Levels without what the logarithm of noise takes off: 5 log10(1 + x) of a noise x lies below 0 in the
+ * What the logarithm of noise takes off a level, dB: 5 log10(1 + x) of a noise x lies below 0 in the
  * mean, to second order by ln(10)/10 times the square of the noise in dB.
  */
-function unbiased(levels: Float32Array, { bins }: Noise): Float32Array {
-  if (!bins.some((deviation) => deviation > BIASED)) return levels;
-  const result = levels.slice();
-  bins.forEach((deviation, bin) => {
-    if (deviation <= BIASED || deviation > FLOOR) return;
-    const more = (Math.LN10 / 10) * deviation * deviation;
-    const to = Math.min(result.length, (bin + 1) * NOISE_BIN);
-    for (let at = bin * NOISE_BIN; at < to; at++) result[at]! += more;
-  });
-  return result;
-}
+const biasOf = (deviation: number): number =>
+  deviation <= BIASED || deviation > FLOOR ? 0 : (Math.LN10 / 10) * deviation * deviation;
 
 /** The sample at which the fiber ends: from there on there is noise only. */
 function findEnd(
@@ -206,13 +201,17 @@ function findPeaks(
 ): Peak[] {
   const peaks: Peak[] = [];
   let bar = 0;
+  let [last, one] = [levels[start]!, levels[start + 1]!];
   for (let at = start + 2; at < stop; at++) {
     if ((at & 63) === 0 || bar === 0)
       bar = Math.max(PEAK.least, PEAK.deviations * noise.at(at) * Math.SQRT2);
-    const rise = levels[at]! - levels[at - 2]!;
+    const level = levels[at]!;
+    const rise = level - last;
+    last = one;
+    one = level;
     if (rise < bar) continue;
     const before = meanOf(levels, Math.max(start, at - 2 - 2 * gap), at - 1);
-    let top = levels[at]!;
+    let top = level;
     let end = at;
     const most = Math.min(stop, at + 6 * gap + 60);
     while (end < most && levels[end]! > before + bar / 2) top = Math.max(top, levels[end++]!);
@@ -221,6 +220,8 @@ function findPeaks(
     if (end - at < Math.max(2, gap / 3) && top < before + 2 * bar) continue;
     peaks.push({ at: at - 1, to: Math.min(stop, end + 2 * gap + 3), height: top - before });
     at = end + gap;
+    last = levels[at - 1]!;
+    one = levels[at]!;
   }
   return peaks;
 }

@@ -3,6 +3,7 @@ import type { Closure, Tray, TrayCapacity } from '../record/closure.ts';
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
 import type { ColourScheme } from '../record/scheme.ts';
 import type { Method } from '../record/splice.ts';
+import { matchTitles } from '../record/titles.ts';
 import { parseFiber } from '../fiber/parse.ts';
 import { type Clash, type Placed, findClashes } from './occupancy.ts';
 
@@ -45,19 +46,11 @@ const SYNONYMS: Record<ListColumn, string[]> = {
   method: ['kind', 'type', 'splicemethod'],
 };
 
-/** Guesses the columns from the titles of a file; each column of the file is taken once. */
-export function matchColumns(header: readonly string[]): ColumnMatch {
-  const bare = header.map((title) => title.toLowerCase().replace(/[^a-z0-9]/g, ''));
-  const taken = new Set<number>();
-  const match = {} as ColumnMatch;
-  for (const column of LIST_COLUMNS) {
-    const wanted = [COLUMN_TITLES[column].replace(' ', '').toLowerCase(), ...SYNONYMS[column]];
-    const index = bare.findIndex((title, at) => !taken.has(at) && wanted.includes(title));
-    match[column] = index < 0 ? null : index;
-    if (index >= 0) taken.add(index);
-  }
-  return match;
-}
+/** Guesses the columns from the titles of a file. */
+export const matchColumns = (header: readonly string[]): ColumnMatch =>
+  matchTitles(LIST_COLUMNS, header, (column, title) =>
+    [COLUMN_TITLES[column].replace(' ', '').toLowerCase(), ...SYNONYMS[column]].includes(title),
+  );
 
 /** A cable as a list may use it. */
 export interface ListCable {

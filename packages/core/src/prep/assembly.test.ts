@@ -1,21 +1,8 @@
 import fc from 'fast-check';
 import type { Assembly, AssemblyChange, CableEntry } from '../record/hardware.ts';
-import { changeAssembly, emptyAssembly } from './assembly.ts';
+import { changeAssembly, emptyAssembly, enteringCable } from './assembly.ts';
 
-const entry = (id: string): CableEntry => ({
-  id,
-  cableId: `cable ${id}`,
-  kind: 'end',
-  diameter: null,
-  port: null,
-  loop: 0,
-  tubes: [],
-  armoured: false,
-  tracer: false,
-  route: 0,
-  inside: 0,
-  done: [],
-});
+const entry = (id: string): CableEntry => enteringCable(id, `cable ${id}`);
 const after = (changes: readonly AssemblyChange[], from = emptyAssembly('k')): Assembly =>
   changes.reduce(changeAssembly, from);
 const two = after([

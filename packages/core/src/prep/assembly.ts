@@ -8,6 +8,26 @@ export const emptyAssembly = (closureId: string): Assembly => ({
   entries: [],
 });
 
+/** A cable that enters, before anything is known of how. */
+export const enteringCable = (
+  id: string,
+  cableId: string,
+  kind: CableEntry['kind'] = 'end',
+): CableEntry => ({
+  id,
+  cableId,
+  kind,
+  diameter: null,
+  port: null,
+  loop: 0,
+  tubes: [],
+  armoured: false,
+  tracer: false,
+  route: 0,
+  inside: 0,
+  done: [],
+});
+
 /** What meets in a closure after a change. The same change made twice is the same as once. */
 export function changeAssembly(assembly: Assembly, change: AssemblyChange): Assembly {
   const onEntry = (entryId: string, turn: (entry: CableEntry) => CableEntry): Assembly => ({

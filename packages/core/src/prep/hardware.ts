@@ -19,6 +19,20 @@ function rows(bounds: number[], name: string, bushingBelow = 0): SealRow[] {
 const ports = (count: number, name: string, part: Omit<Port, 'name'>): Port[] =>
   Array.from({ length: count }, (_, index) => ({ ...part, name: `${name} ${index + 1}` }));
 
+/** Crosswise round a ring: each bolt lies across from the one before, or nearly. */
+const crosswise = (count: number): number[] =>
+  Array.from({ length: count }, (_, index) => {
+    const half = Math.ceil(count / 2);
+    return index % 2 === 0 ? index / 2 + 1 : half + (index + 1) / 2;
+  });
+
+/** Two rows of bolts along a case, from the middle outwards, side by side; rows are numbered one after the other. */
+const outwards = (perRow: number): number[] =>
+  Array.from({ length: perRow }, (_, index) => {
+    const step = Math.ceil(index / 2) * (index % 2 === 0 ? 1 : -1);
+    return Math.ceil(perRow / 2) + step;
+  }).flatMap((at) => [at, perRow + at]);
+
 const KEEP = {
   strength: inch(3),
   centralTube: inch(2.25),
@@ -43,6 +57,7 @@ export const BUILT_IN_HARDWARE: readonly Hardware[] = [
     id: 'dome',
     name: 'Dome, six ports',
     form: 'dome',
+    bolts: crosswise(6),
     trays: { most: 12, single: 12, mass: 6 },
     basket: { width: mm(150), length: mm(320), depth: mm(30) },
     tubeToTray: mm(450),
@@ -68,6 +83,7 @@ export const BUILT_IN_HARDWARE: readonly Hardware[] = [
     id: 'in-line',
     name: 'In-line express case',
     form: 'in-line',
+    bolts: outwards(5),
     trays: { most: 6, single: 24, mass: 12 },
     basket: { width: mm(130), length: mm(400), depth: mm(35) },
     tubeToTray: mm(380),
@@ -91,6 +107,7 @@ export const BUILT_IN_HARDWARE: readonly Hardware[] = [
     id: 'gel-drop',
     name: 'Small gel drop case',
     form: 'drop',
+    bolts: [],
     trays: { most: 1, single: 24, mass: 0 },
     basket: { width: mm(80), length: mm(160), depth: mm(20) },
     tubeToTray: inch(6),
@@ -106,6 +123,7 @@ export const BUILT_IN_HARDWARE: readonly Hardware[] = [
     id: 'gland',
     name: 'Gland-entry joint',
     form: 'gland',
+    bolts: crosswise(8),
     trays: { most: 24, single: 12, mass: 0 },
     basket: { width: mm(180), length: mm(360), depth: mm(40) },
     tubeToTray: mm(600),
@@ -129,6 +147,7 @@ export const BUILT_IN_HARDWARE: readonly Hardware[] = [
     id: 'rack',
     name: 'Rack module for ribbons',
     form: 'rack',
+    bolts: [],
     trays: { most: 12, single: 0, mass: 6 },
     basket: { width: mm(220), length: mm(420), depth: mm(40) },
     tubeToTray: mm(300),

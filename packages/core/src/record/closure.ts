@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { idSchema, nameSchema } from './basics.ts';
+import { positionSchema } from './position.ts';
 
 /** Places a tray has for single-fiber sleeves and for mass (ribbon) sleeves. */
 export const trayCapacitySchema = z.object({
@@ -21,6 +22,8 @@ export const closureSchema = z.object({
   distance: z.int().min(0, 'A distance cannot be negative.').max(1e11).nullable(),
   /** The closure this one branches off from, or null on the main route. */
   branchOf: idSchema.nullable(),
+  /** Where it stands on the ground; null while unknown. */
+  position: positionSchema.nullable().default(null),
   trays: z.array(traySchema).max(200),
 });
 

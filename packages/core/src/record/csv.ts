@@ -78,8 +78,17 @@ export function writeCsv(
     { fields: [...header], data: rows.map((row) => [...row]) },
     {
       newline: '\r\n',
-      escapeFormulae: /^[=@\t\r]|^[+-](?![\d.])/,
+      // A plain negative figure is none.
+      escapeFormulae: /^[=@\t\r]|^[+-](?!\d*\.?\d+$)/,
     },
   );
   return `${body}\r\n`;
 }
+
+/** A table as CSV text that reads back as the same cells: for a list that goes on, not for a spreadsheet. */
+export const plainCsv = ({ header, rows }: Table): string =>
+  Papa.unparse({ fields: header, data: rows }, { newline: '\r\n' });
+
+/** Whether bytes are a zip, as workbooks are. Source: PKWARE APPNOTE, local file header signature. */
+export const isZip = (bytes: Uint8Array): boolean =>
+  bytes[0] === 0x50 && bytes[1] === 0x4b && bytes[2] === 0x03 && bytes[3] === 0x04;

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { cableSchema } from './cable.ts';
+import { closingEntrySchema, photoSchema, signedRecordSchema } from './closing.ts';
 import { closureSchema } from './closure.ts';
 import { evidenceSchema } from './evidence.ts';
 import { assemblySchema, hardwareSchema } from './hardware.ts';
@@ -18,7 +19,12 @@ import { keptRecordSchema, setAsideSchema } from './splicerRecord.ts';
  */
 export const documentSchema = z.object({
   format: z.literal('cordel.project'),
-  version: z.literal(1),
+  version: z.literal(1, {
+    error: ({ input }) =>
+      typeof input === 'number' && input > 1
+        ? `This document is of version ${input}; this Cordel reads version 1. Bring Cordel up to date first.`
+        : 'A project document has version 1.',
+  }),
   project: projectSchema,
   schemes: z.array(schemeSchema),
   closures: z.array(closureSchema),
@@ -42,6 +48,11 @@ export const documentSchema = z.object({
   traces: z.array(keptTraceSchema).default([]),
   tracePlaces: z.array(tracePlaceSchema).default([]),
   evidence: z.array(evidenceSchema),
+  /** What was done to close each closure, in the order in which it was recorded. */
+  closing: z.array(closingEntrySchema).default([]),
+  photos: z.array(photoSchema).default([]),
+  /** Closures' records as they were signed. */
+  signed: z.array(signedRecordSchema).default([]),
 });
 
 export type ProjectDocument = z.infer<typeof documentSchema>;

@@ -88,6 +88,17 @@ export const hardwareSchema = z.object({
   bushingBelow: length,
   /** Highest pressure of the flash test, in kPa. */
   testKpa: z.number().min(0).max(70),
+  /** Bolts of the cover by their numbers, in the order in which they are tightened; none where it has none. */
+  bolts: z
+    .array(z.int().min(1).max(40))
+    .max(40)
+    .refine(
+      (order) => new Set(order).size === order.length && Math.max(0, ...order) === order.length,
+      {
+        error: 'Name each bolt once, counted from 1.',
+      },
+    )
+    .default([]),
   ports: z.array(portSchema).min(1, 'A closure has at least one port.').max(60),
 });
 

@@ -62,6 +62,8 @@ export const practiceSchema = z.object({
     .default(null),
   /** How the end of a drop is made. */
   dropEnd: z.enum(['splice-on', 'pigtail', 'mechanical']).default('splice-on'),
+  /** Largest fall of a pressure test that counts as tight, pascals a minute at one temperature. */
+  leakLimit: z.int().min(10, 'At least 10 Pa a minute.').max(5000, 'At most 5 000.').default(100),
 });
 
 export type Practice = z.infer<typeof practiceSchema>;
@@ -79,4 +81,6 @@ export const USUAL_PRACTICE: Practice = {
   workingLength: 'mark 30 mm',
   noTension: null,
   dropEnd: 'splice-on',
+  // Set by us: a dome of ten liters then loses less than a thimble of air a minute.
+  leakLimit: 100,
 };

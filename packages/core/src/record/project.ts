@@ -3,6 +3,7 @@ import { idSchema, nameSchema, timeSchema } from './basics.ts';
 import { USUAL_BUDGET, budgetSchema } from './budget.ts';
 import { trayCapacitySchema } from './closure.ts';
 import { limitsSchema } from './limits.ts';
+import { routeLineSchema } from './position.ts';
 import { USUAL_PRACTICE, practiceSchema } from './practice.ts';
 
 export const distanceUnitSchema = z.enum(['km', 'm', 'mi', 'ft']);
@@ -21,6 +22,8 @@ export const projectSchema = z.object({
   practice: practiceSchema.default(USUAL_PRACTICE),
   /** What glass, splices and connectors are reckoned to lose. */
   budget: budgetSchema.default(USUAL_BUDGET),
+  /** Where the route runs on the ground. */
+  route: z.array(routeLineSchema).max(100).default([]),
   createdAt: timeSchema,
 });
 

@@ -1,0 +1,113 @@
+import { eq, sql } from 'drizzle-orm';
+import {
+  type ClosingEntry,
+  type ClosureRecord,
+  type EntryOf,
+  changesSince,
+  formatGauge,
+  sealRecord,
+} from '@cordel/core/close';
+import { type Db, rowsOf } from '../db/client.ts';
+import { closingEntries } from '../db/schema.ts';
+import { Problem } from '../http/problem.ts';
+import { appendClosing, keepSigned, signedOf } from './queries.ts';
+import { recordNow } from './record.ts';
+
+/**
+ * Appends what was done at a closure, all of it or nothing. A test above the closure's limit is refused,
+ * and so is a signature under what has changed meanwhile or is not ready.
+ */
+export async function appendAt(
+  db: Db,
+  closureId: string,
+  entries: readonly ClosingEntry[],
+): Promise<void> {
+  entries.forEach((entry, index) => {
+    if (entry.closureId === closureId) return;
+    const detail = 'The entry belongs to another closure.';
+    throw new Problem(422, detail, [{ place: `/entries/${index}/closureId`, detail }]);
+  });
+  await db.transaction(async (tx) => {
+    const on = tx as unknown as Db;
+    // Two people at one closure sign one after the other.
+    await rowsOf(on, sql`select from closures where id = ${closureId} for update`);
+    for (const [index, entry] of entries.entries()) {
+      if (await isKnown(on, entry.id)) {
+        await appendClosing(on, [entry]);
+        continue;
+      }
+      if (entry.kind === 'round') await checkRound(on, entry, index);
+      if ('roundId' in entry) await checkOfRound(on, entry, index);
+      if (entry.kind === 'sign') await sign(on, entry, index);
+      await appendClosing(on, [entry]);
+    }
+  });
+}
+
+async function isKnown(db: Db, id: string): Promise<boolean> {
+  const rows = await db
+    .select({ id: closingEntries.id })
+    .from(closingEntries)
+    .where(eq(closingEntries.id, id));
+  return rows.length > 0;
+}
+
+function refuse(status: 409 | 422, index: number, field: string, detail: string): never {
+  throw new Problem(status, detail, [{ place: `/entries/${index}/${field}`, detail }]);
+}
+
+async function checkRound(db: Db, entry: EntryOf<'round'>, index: number): Promise<void> {
+  const { record } = await recordNow(db, entry.closureId);
+  const { hardware } = record;
+  if (!hardware)
+    refuse(
+      422,
+      index,
+      'limitPa',
+      'Choose the closure’s hardware first: its sheet gives the limit.',
+    );
+  const limit = Math.round(hardware.testKpa * 1000);
+  if (entry.limitPa > limit)
+    refuse(
+      422,
+      index,
+      'limitPa',
+      `${hardware.name} is tested with ${formatGauge(limit, entry.unit, 'down')} at most: ${formatGauge(entry.limitPa, entry.unit, 'up')} is above it. Let air out, and begin again.`,
+    );
+}
+
+async function checkOfRound(
+  db: Db,
+  entry: ClosingEntry & { roundId: string },
+  index: number,
+): Promise<void> {
+  const [round] = await db
+    .select({ kind: closingEntries.kind, closureId: closingEntries.closureId })
+    .from(closingEntries)
+    .where(eq(closingEntries.id, entry.roundId));
+  if (round?.kind !== 'round' || round.closureId !== entry.closureId)
+    refuse(422, index, 'roundId', 'There is no such round of a pressure test at this closure.');
+}
+
+/** Keeps what a signature stands under. */
+async function sign(db: Db, entry: EntryOf<'sign'>, index: number): Promise<void> {
+  const { record, state } = await recordNow(db, entry.closureId);
+  if (state.blocks.length > 0)
+    refuse(409, index, 'digest', `It cannot be signed yet. ${state.blocks.join(' ')}`);
+  const { content, digest } = sealRecord(record);
+  if (digest !== entry.digest)
+    refuse(
+      409,
+      index,
+      'digest',
+      `The closure changed meanwhile: look at it again, then sign. ${await meanwhile(db, record, entry)}`.trim(),
+    );
+  await keepSigned(db, [{ closureId: entry.closureId, digest, content }]);
+}
+
+/** What changed since the record that the signature names, where that is kept. */
+async function meanwhile(db: Db, record: ClosureRecord, entry: EntryOf<'sign'>): Promise<string> {
+  const signed = await signedOf(db, entry.closureId);
+  const before = signed.find(({ digest }) => digest === entry.digest);
+  return before ? changesSince(JSON.parse(before.content) as ClosureRecord, record).join(' ') : '';
+}

@@ -1,0 +1,319 @@
+import { enteringCable } from '@cordel/core';
+import type { ClosingEntry, ClosureRecord } from '@cordel/core/close';
+import { closureRecord, sealRecord, shortCode } from '@cordel/core/close';
+import type { ProjectDocument } from '@cordel/core/document';
+import { sql } from 'drizzle-orm';
+import { v7 as uuid } from 'uuid';
+import { rowsOf } from '../db/client.ts';
+import { type TestApi, renamed, startApi } from '../testing/api.ts';
+import { attemptOn, readingOn, smallDocument } from '../testing/small.ts';
+
+interface Closing {
+  entries: ClosingEntry[];
+  photos: { id: string; digest: string }[];
+  digest: string;
+  signed: { digest: string; whole: boolean; changes: string[] }[];
+}
+
+let api: TestApi;
+let document: ProjectDocument;
+let closureId: string;
+beforeAll(async () => {
+  api = await startApi();
+});
+afterAll(() => api.close());
+
+/** A small project with its first closure described, spliced and measured. */
+beforeEach(async () => {
+  document = renamed(smallDocument());
+  closureId = document.closures[0]!.id;
+  const own = document.splices.filter((splice) => splice.closureId === closureId);
+  const cables = [...new Set(own.flatMap(({ cableA, cableB }) => [cableA, cableB]))];
+  document.assemblies = [
+    {
+      closureId,
+      hardwareId: 'dome',
+      reach: 0,
+      entries: cables.map((cableId) => ({ ...enteringCable(uuid(), cableId), diameter: 145 })),
+    },
+  ];
+  document.evidence = own.flatMap((splice) => {
+    const attempt = attemptOn(splice.id, 20);
+    return [
+      attempt,
+      ...[1310, 1550].flatMap((nm) => [
+        readingOn(attempt, 'AB', nm, 40),
+        readingOn(attempt, 'BA', nm, 20),
+      ]),
+    ];
+  });
+  expect(await api.post('/documents', document)).toMatchObject({ status: 200 });
+});
+
+const closing = async () => (await api.get(`/closures/${closureId}/closing`)).body as Closing;
+const post = (...entries: object[]) => api.post(`/closures/${closureId}/closing`, { entries });
+const entry = (kind: string, part: object) => ({
+  kind,
+  id: uuid(),
+  closureId,
+  by: 'M.',
+  at: '2026-05-05T08:00:00.000Z',
+  ...part,
+});
+const said = (point: string, verdict = 'good', why: string | null = null) =>
+  entry('point', { point, verdict, why, slots: [], photos: [] });
+const roundWith = (limitPa = 34_500) =>
+  entry('round', { targetPa: 30_000, limitPa, unit: 'psi', stepPa: 70, airPa: 101_325 });
+const sign = (role: string, digest: string) =>
+  entry('sign', { role, digest, strokes: [[0, 0, 9, 9]] });
+const detailOf = (answer: { body: unknown }) => (answer.body as { detail: string }).detail;
+
+const DOME = [
+  'tray:1',
+  'trays:stack',
+  'tubes',
+  'port:Oval',
+  'port:Round 1',
+  'port:Round 2',
+  'port:Round 3',
+  'port:Round 4',
+  'port:Drop port',
+  'faces',
+  'gasket',
+  'bolt:1',
+  'bolt:4',
+  'bolt:2',
+  'bolt:5',
+  'bolt:3',
+  'bolt:6',
+  'bolts:again',
+];
+
+/** All that is needed before a name can be put under it. */
+async function makeReady(): Promise<void> {
+  const round = roundWith();
+  const cables = document.assemblies[0]!.entries.map(({ id }) => `cable:${id}`);
+  const answer = await post(
+    ...[...DOME, ...cables].map((point) => said(point)),
+    round,
+    entry('bubbles', { roundId: round.id, places: [] }),
+    entry('release', { roundId: round.id, before: 'leaving' }),
+  );
+  expect(answer.status).toBe(200);
+}
+
+describe('what was done at a closure', () => {
+  it('is kept as it was, and the same sent twice is once', async () => {
+    const good = said('tray:1');
+    expect((await post(good)).status).toBe(200);
+    expect((await post(good)).status).toBe(200);
+    expect((await closing()).entries).toEqual([good]);
+    expect((await post({ ...good, verdict: 'bad' })).status).toBe(409);
+  });
+
+  it('is append-only in the database itself', async () => {
+    await post(said('tray:1'));
+    for (const table of ['closing_entries', 'photos', 'signed_records'])
+      for (const statement of [`delete from ${table}`, `truncate ${table}`])
+        await expect(rowsOf(api.db, sql.raw(statement))).rejects.toThrow();
+    await expect(rowsOf(api.db, sql`update closing_entries set kind = 'x'`)).rejects.toMatchObject({
+      cause: { message: expect.stringMatching(/append-only/) as string },
+    });
+  });
+
+  it('belongs to its closure', async () => {
+    const answer = await post({ ...said('tray:1'), closureId: document.closures[1]!.id });
+    expect(answer.status).toBe(422);
+  });
+
+  it('moves the pulse and the stage that the Route shows', async () => {
+    const stage = async () =>
+      (
+        (await api.get(`/projects/${document.project.id}/ledger/closures`)).body as {
+          closures: { closureId: string; closing: string }[];
+        }
+      ).closures.find((row) => row.closureId === closureId)!.closing;
+    const seq = async () => ((await api.get('/pulse')).body as { seq: number }).seq;
+    expect(await stage()).toBe('to come');
+    const before = await seq();
+    await post(said('tray:1'));
+    expect(await seq()).toBeGreaterThan(before);
+    expect(await stage()).toBe('under way');
+  });
+});
+
+describe('a pressure test', () => {
+  it('is refused above the limit of the closure, and taken at it', async () => {
+    const answer = await post(roundWith(34_501));
+    expect(answer.status).toBe(422);
+    expect(detailOf(answer)).toMatch(/Dome, six ports is tested with 5\.00 psi at most: 5\.01 psi/);
+    expect((await post(roundWith(34_500))).status).toBe(200);
+  });
+
+  it('has readings only where there is a round', async () => {
+    const answer = await post(
+      entry('gauge', { roundId: uuid(), gaugePa: 30_000, temperature: 12, simulated: false }),
+    );
+    expect(answer.status).toBe(422);
+    expect((await closing()).entries).toEqual([]);
+  });
+});
+
+describe('signing', () => {
+  it('waits until nothing is open', async () => {
+    const answer = await post(sign('technician', (await closing()).digest));
+    expect(answer.status).toBe(409);
+    expect(detailOf(answer)).toMatch(/not looked at\. The pressure test is not passed/);
+  });
+
+  it('freezes what is signed by the digest that the phone worked out too', async () => {
+    await makeReady();
+    const { digest, entries, photos } = await closing();
+    // As the phone does from what it holds.
+    const record = closureRecord({
+      project: document.project,
+      closure: document.closures[0]!,
+      hardware: ((await api.get(`/projects/${document.project.id}`)).body as { hardware: never[] })
+        .hardware,
+      assembly: document.assemblies[0]!,
+      plan: null,
+      cables: document.cables,
+      splices: document.splices.filter((splice) => splice.closureId === closureId),
+      evidence: document.evidence,
+      entries,
+      photos,
+    });
+    expect(sealRecord(record).digest).toBe(digest);
+    expect((await post(sign('technician', digest))).status).toBe(200);
+    expect((await closing()).digest).toBe(digest);
+    expect((await post(sign('lead', digest))).status).toBe(200);
+    expect((await closing()).signed).toEqual([{ digest, whole: true, changes: [] }]);
+    const now = (await api.get(`/closures/${closureId}/record.json`)).body as ClosureRecord;
+    expect(sealRecord(now).digest).toBe(digest);
+  });
+
+  it('is refused where the closure changed meanwhile, with what changed', async () => {
+    await makeReady();
+    const { digest } = await closing();
+    expect((await post(sign('technician', digest))).status).toBe(200);
+    const splice = document.splices[0]!;
+    await api.record([{ ...attemptOn(splice.id, 10), at: '2026-05-05T07:00:00.000Z' }]);
+    const tray = said('tray:1');
+    await post({ ...tray, at: '2026-05-05T07:30:00.000Z' });
+    const answer = await post(sign('lead', digest));
+    expect(answer.status).toBe(409);
+    expect(detailOf(answer)).toMatch(/changed meanwhile: look at it again, then sign/);
+    expect(detailOf(answer)).toMatch(/Spliced or corrected \(1 entry\): A 1 to B 1/);
+    const { signed, entries } = await closing();
+    expect(signed[0]!.changes[0]).toMatch(/Spliced or corrected/);
+    expect(entries.filter(({ kind }) => kind === 'sign')).toHaveLength(1);
+  });
+
+  it('shows what changed since, once the closure is opened again', async () => {
+    await makeReady();
+    const { digest } = await closing();
+    await post(sign('technician', digest), sign('lead', digest));
+    await post(
+      entry('visit', {
+        purpose: 'new drop',
+        why: 'barn on the hill',
+        crew: ['M.'],
+        air: { temperature: null, humidity: null, pressure: null },
+        sky: '',
+        instruments: [],
+      }),
+    );
+    const { signed } = await closing();
+    expect(signed[0]!.changes).toContain('Opened again by M.: barn on the hill.');
+    // The signatures of before stand in the record now.
+    expect(signed[0]!.changes).toContain('2 entries of closing added.');
+  });
+});
+
+describe('photos', () => {
+  const jpeg = Buffer.from([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3, 0xff, 0xd9]).toString('base64');
+  const photo = (bytes: string) => ({
+    id: uuid(),
+    closureId,
+    by: 'M.',
+    at: '2026-05-05T08:00:00.000Z',
+    width: 800,
+    height: 600,
+    bytes,
+  });
+
+  it('are kept byte for byte, and belong to what is signed', async () => {
+    const before = (await closing()).digest;
+    const one = photo(jpeg);
+    expect((await api.post('/photos', one)).status).toBe(200);
+    expect((await api.post('/photos', one)).status).toBe(200);
+    const bytes = Buffer.from(await api.raw(`/photos/${one.id}`));
+    expect(bytes.toString('base64')).toBe(jpeg);
+    const { photos, digest } = await closing();
+    expect(photos).toHaveLength(1);
+    expect(digest).not.toBe(before);
+  });
+
+  it.each([
+    ['text', Buffer.from('no picture').toString('base64')],
+    ['half a picture', Buffer.from([0xff, 0xd8, 0xff]).toString('base64')],
+    ['no base 64', '***'],
+    ['a picture too large', Buffer.alloc(800_000, 1).toString('base64')],
+  ])('refuse %s', async (_, bytes) => {
+    expect((await api.post('/photos', photo(bytes))).status).toBe(422);
+    expect((await closing()).photos).toEqual([]);
+  });
+});
+
+describe('a label’s code', () => {
+  it('leads to its closure', async () => {
+    const answer = await api.get(`/codes/${shortCode(closureId).toLowerCase()}`);
+    expect(answer.body).toMatchObject({
+      closures: [{ closureId, name: document.closures[0]!.name }],
+    });
+  });
+
+  it('that is mistyped or unknown says so', async () => {
+    const code = shortCode(closureId);
+    const slip = code.endsWith('0') ? code.replace(/.$/, '1') : code.replace(/.$/, '0');
+    expect(detailOf(await api.get(`/codes/${slip}`))).toMatch(/slip/);
+    expect((await api.get(`/codes/${shortCode(uuid())}`)).status).toBe(404);
+  });
+});
+
+describe('a document', () => {
+  it('carries closing, photos and signatures there and back', async () => {
+    await makeReady();
+    const { digest } = await closing();
+    await post(sign('technician', digest), sign('lead', digest));
+    const text = (await api.get(`/projects/${document.project.id}/document.json`)).text;
+    const other = await startApi();
+    expect((await other.post('/documents', text)).status).toBe(200);
+    const back = await other.get(`/projects/${document.project.id}/document.json`);
+    expect(back.text).toBe(text);
+    expect(((await other.get(`/closures/${closureId}/closing`)).body as Closing).digest).toBe(
+      digest,
+    );
+    await other.close();
+  });
+
+  it('is refused where a signed record was changed', async () => {
+    await makeReady();
+    await post(sign('technician', (await closing()).digest));
+    const whole = (await api.get(`/projects/${document.project.id}/document.json`))
+      .body as ProjectDocument;
+    whole.signed[0]!.content = whole.signed[0]!.content.replace('"tray":1', '"tray":2');
+    const other = await startApi();
+    const answer = await other.post('/documents', whole);
+    expect(answer.status).toBe(422);
+    expect(detailOf(answer)).toMatch(/changed after it was signed/);
+    expect((await other.get('/projects')).body).toEqual([]);
+    await other.close();
+  });
+
+  it('of a newer version says so', async () => {
+    const answer = await api.post('/documents', { ...document, version: 2 });
+    expect(answer.status).toBe(422);
+    expect(detailOf(answer)).toMatch(/version 2; this Cordel reads version 1/);
+  });
+});

@@ -1,0 +1,208 @@
+import { asc, eq, inArray, sql } from 'drizzle-orm';
+import {
+  type ClosingEntry,
+  type Photo,
+  type SignedRecord,
+  canonicalText,
+  digestOf,
+} from '@cordel/core/close';
+import { type Db, rowsOf } from '../db/client.ts';
+import { closingEntries, closures, photos, signedRecords } from '../db/schema.ts';
+import { Problem, notFound } from '../http/problem.ts';
+
+/** A photo as lists show it: without its bytes. */
+export type PhotoRow = Omit<Photo, 'bytes'> & { digest: string };
+
+/** What was done to close a closure, in recorded order. */
+export async function closingOf(db: Db, closureId: string): Promise<ClosingEntry[]> {
+  const rows = await db
+    .select({ entry: closingEntries.entry })
+    .from(closingEntries)
+    .where(eq(closingEntries.closureId, closureId))
+    .orderBy(asc(closingEntries.seq));
+  return rows.map(({ entry }) => entry);
+}
+
+/** The same of all closures of a project. */
+export async function allClosing(db: Db, projectId: string): Promise<ClosingEntry[]> {
+  const rows = await db
+    .select({ entry: closingEntries.entry })
+    .from(closingEntries)
+    .innerJoin(closures, eq(closures.id, closingEntries.closureId))
+    .where(eq(closures.projectId, projectId))
+    .orderBy(asc(closingEntries.seq));
+  return rows.map(({ entry }) => entry);
+}
+
+/**
+ * Appends entries in their order; the same entry sent again changes nothing.
+ * @throws Problem 409 where another entry has the id
+ */
+export async function appendClosing(db: Db, entries: readonly ClosingEntry[]): Promise<void> {
+  if (entries.length === 0) return;
+  await db
+    .insert(closingEntries)
+    .values(
+      entries.map((entry) => ({
+        id: entry.id,
+        closureId: entry.closureId,
+        kind: entry.kind,
+        entry,
+      })),
+    )
+    .onConflictDoNothing();
+  const kept = await db
+    .select({ entry: closingEntries.entry })
+    .from(closingEntries)
+    .where(
+      inArray(
+        closingEntries.id,
+        entries.map(({ id }) => id),
+      ),
+    );
+  const texts = new Set(kept.map(({ entry }) => canonicalText(entry)));
+  const index = entries.findIndex((entry) => !texts.has(canonicalText(entry)));
+  if (index < 0) return;
+  const detail = `Entry ${entries[index]!.id} is recorded already with other content; what was done is never changed. Record it anew.`;
+  throw new Problem(409, detail, [{ place: `/entries/${index}`, detail }]);
+}
+
+const photoColumns = {
+  id: photos.id,
+  closureId: photos.closureId,
+  by: photos.by,
+  at: photos.at,
+  width: photos.width,
+  height: photos.height,
+  digest: photos.digest,
+};
+
+const toPhoto = ({ at, ...rest }: { at: Date } & Omit<PhotoRow, 'at'>): PhotoRow => ({
+  ...rest,
+  at: at.toISOString(),
+});
+
+/** Photos of a closure, as they came. */
+export async function photosOf(db: Db, closureId: string): Promise<PhotoRow[]> {
+  const rows = await db
+    .select(photoColumns)
+    .from(photos)
+    .where(eq(photos.closureId, closureId))
+    .orderBy(asc(photos.seq));
+  return rows.map(toPhoto);
+}
+
+const withBytes = { ...photoColumns, bytes: sql<string>`encode(${photos.bytes}, 'base64')` };
+
+const toWhole = ({
+  digest: _digest,
+  at,
+  bytes,
+  ...row
+}: { at: Date; bytes: string } & Omit<PhotoRow, 'at'>): Photo => ({
+  ...row,
+  at: at.toISOString(),
+  // The database breaks its lines.
+  bytes: bytes.replaceAll('\n', ''),
+});
+
+/** All photos of a project with their bytes, as they came. */
+export async function allPhotos(db: Db, projectId: string): Promise<Photo[]> {
+  const rows = await db
+    .select(withBytes)
+    .from(photos)
+    .innerJoin(closures, eq(closures.id, photos.closureId))
+    .where(eq(closures.projectId, projectId))
+    .orderBy(asc(photos.seq));
+  return rows.map(toWhole);
+}
+
+/** A photo with its bytes. */
+export async function wholePhoto(db: Db, photoId: string): Promise<Photo> {
+  const [row] = await db.select(withBytes).from(photos).where(eq(photos.id, photoId));
+  if (!row) throw notFound('photo');
+  return toWhole(row);
+}
+
+/** Whether bytes begin and end as a JPEG picture does. Source: ITU-T T.81, annex B: SOI and EOI. */
+const isJpeg = (bytes: Uint8Array): boolean =>
+  bytes[0] === 0xff && bytes[1] === 0xd8 && bytes.at(-2) === 0xff && bytes.at(-1) === 0xd9;
+
+/**
+ * Keeps a photo; the same one sent again changes nothing.
+ * @throws Problem 422 where it is no JPEG picture, 409 where another photo has the id
+ */
+export async function keepPhoto(db: Db, photo: Photo): Promise<void> {
+  const bytes = new Uint8Array(Buffer.from(photo.bytes, 'base64'));
+  if (!isJpeg(bytes)) {
+    const detail = 'This is no whole JPEG picture: take the photo again, or choose another file.';
+    throw new Problem(422, detail, [{ place: '/bytes', detail }]);
+  }
+  const digest = digestOf(bytes);
+  await db
+    .insert(photos)
+    .values({
+      ...photo,
+      at: new Date(photo.at),
+      digest,
+      bytes: sql`decode(${photo.bytes}, 'base64')`,
+    })
+    .onConflictDoNothing();
+  const [kept] = await db
+    .select({ digest: photos.digest })
+    .from(photos)
+    .where(eq(photos.id, photo.id));
+  if (kept?.digest !== digest)
+    throw new Problem(409, 'Another photo is kept under this id; photos are never changed.');
+}
+
+/** A photo's file. */
+export const photoFile = async (db: Db, photoId: string): Promise<Uint8Array> =>
+  new Uint8Array(Buffer.from((await wholePhoto(db, photoId)).bytes, 'base64'));
+
+/** Records of a closure as they were signed, in the order in which they were. */
+export async function signedOf(db: Db, closureId: string): Promise<SignedRecord[]> {
+  const { digest, content } = signedRecords;
+  return db
+    .select({ closureId: signedRecords.closureId, digest, content })
+    .from(signedRecords)
+    .where(eq(signedRecords.closureId, closureId))
+    .orderBy(asc(signedRecords.seq));
+}
+
+/** The same of all closures of a project. */
+export async function allSigned(db: Db, projectId: string): Promise<SignedRecord[]> {
+  const { digest, content } = signedRecords;
+  return db
+    .select({ closureId: signedRecords.closureId, digest, content })
+    .from(signedRecords)
+    .innerJoin(closures, eq(closures.id, signedRecords.closureId))
+    .where(eq(closures.projectId, projectId))
+    .orderBy(asc(signedRecords.seq));
+}
+
+export async function keepSigned(db: Db, records: readonly SignedRecord[]): Promise<void> {
+  if (records.length > 0)
+    await db
+      .insert(signedRecords)
+      .values([...records])
+      .onConflictDoNothing();
+}
+
+/** How far the closing of each closure of a project has come; those that are not named are to come. */
+export async function closingStages(
+  db: Db,
+  projectId: string,
+): Promise<Map<string, 'under way' | 'done'>> {
+  const rows = await rowsOf<{ id: string; roles: number; entries: number }>(
+    db,
+    sql`with own as (
+          select e.closure_id, e.seq, e.kind, e.entry ->> 'role' as role,
+            max(e.seq) filter (where e.kind = 'visit') over (partition by e.closure_id) as opened
+          from closing_entries e join closures c on c.id = e.closure_id
+          where c.project_id = ${projectId})
+        select closure_id as id, count(distinct role)::int as roles, count(*)::int as entries
+        from own where kind <> 'visit' and (opened is null or seq > opened) group by closure_id`,
+  );
+  return new Map(rows.map(({ id, roles }) => [id, roles === 2 ? 'done' : 'under way']));
+}

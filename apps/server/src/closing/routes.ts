@@ -1,0 +1,162 @@
+import { createRoute, z } from '@hono/zod-openapi';
+import { idSchema, planSchema } from '@cordel/core';
+import {
+  type ClosureRecord,
+  changesSince,
+  closingEntrySchema,
+  digestOf,
+  parseCode,
+  photoSchema,
+  sealRecord,
+  shortCode,
+} from '@cordel/core/close';
+import { Problem, notFound } from '../http/problem.ts';
+import { answers, answersFile, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
+import { closures, projects } from '../db/schema.ts';
+import { eq } from 'drizzle-orm';
+import { appendAt } from './append.ts';
+import { closingOf, keepPhoto, photoFile, photosOf, signedOf } from './queries.ts';
+import { recordNow } from './record.ts';
+
+const photoRowSchema = photoSchema.omit({ bytes: true }).extend({ digest: z.string() });
+
+const closing = createRoute({
+  method: 'get',
+  path: '/closures/{closureId}/closing',
+  summary: 'What was done to close a closure, and what it is signed with',
+  request: { params: idParams('closureId') },
+  responses: answers(
+    z.object({
+      entries: z.array(closingEntrySchema),
+      photos: z.array(photoRowSchema),
+      /** As it was written; null where the plan is what is spliced. */
+      plan: planSchema.nullable(),
+      /** Digest of the record as it stands. */
+      digest: z.string(),
+      /** Records that were signed, the last one last, with what changed since. */
+      signed: z.array(
+        z.object({
+          digest: z.string(),
+          /** Whether the record that is kept still is what the digest names. */
+          whole: z.boolean(),
+          changes: z.array(z.string()),
+        }),
+      ),
+    }),
+    'The closing',
+  ),
+});
+
+const append = createRoute({
+  method: 'post',
+  path: '/closures/{closureId}/closing',
+  summary: 'Append what was done at a closure, all or nothing',
+  description: 'Ids are made by the client: the same entries sent again change nothing.',
+  request: {
+    params: idParams('closureId'),
+    body: jsonBody(z.object({ entries: z.array(closingEntrySchema).min(1).max(200) })),
+  },
+  responses: answers(savedSchema, 'Appended'),
+});
+
+const record = createRoute({
+  method: 'get',
+  path: '/closures/{closureId}/record.json',
+  summary: 'A closure’s record as it stands, as a signature would stand under it',
+  request: { params: idParams('closureId') },
+  responses: answers(z.record(z.string(), z.unknown()), 'The record'),
+});
+
+const postPhoto = createRoute({
+  method: 'post',
+  path: '/photos',
+  summary: 'Keep a photo with a closure’s record',
+  request: { body: jsonBody(photoSchema) },
+  responses: answers(savedSchema, 'Kept'),
+});
+
+const getPhoto = createRoute({
+  method: 'get',
+  path: '/photos/{photoId}',
+  summary: 'A photo',
+  request: { params: idParams('photoId') },
+  responses: answersFile('image/jpeg', 'The picture'),
+});
+
+const code = createRoute({
+  method: 'get',
+  path: '/codes/{code}',
+  summary: 'The closure that a label’s code names',
+  request: { params: z.object({ code: z.string().max(40) }) },
+  responses: answers(
+    z.object({
+      code: z.string(),
+      /** One, but for the rarest of chances. */
+      closures: z.array(
+        z.object({
+          projectId: idSchema,
+          project: z.string(),
+          closureId: idSchema,
+          name: z.string(),
+        }),
+      ),
+    }),
+    'The closure',
+  ),
+});
+
+export const closingRoutes = router()
+  .openapi(closing, async (c) => {
+    const { db } = c.var;
+    const { closureId } = c.req.valid('param');
+    const { record: now } = await recordNow(db, closureId);
+    const signed = (await signedOf(db, closureId)).map(({ digest, content }) => ({
+      digest,
+      whole: digestOf(content) === digest,
+      changes: changesSince(JSON.parse(content) as ClosureRecord, now),
+    }));
+    return c.json(
+      {
+        entries: await closingOf(db, closureId),
+        photos: await photosOf(db, closureId),
+        plan: now.plan,
+        digest: sealRecord(now).digest,
+        signed,
+      },
+      200,
+    );
+  })
+  .openapi(append, async (c) => {
+    const { closureId } = c.req.valid('param');
+    await appendAt(c.var.db, closureId, c.req.valid('json').entries);
+    return c.json({ id: closureId }, 200);
+  })
+  .openapi(record, async (c) => {
+    const { record: now } = await recordNow(c.var.db, c.req.valid('param').closureId);
+    return c.json(now as unknown as Record<string, unknown>, 200);
+  })
+  .openapi(postPhoto, async (c) => {
+    const photo = c.req.valid('json');
+    await keepPhoto(c.var.db, photo);
+    return c.json({ id: photo.id }, 200);
+  })
+  .openapi(getPhoto, async (c) => {
+    const bytes = await photoFile(c.var.db, c.req.valid('param').photoId);
+    return c.body(bytes as Uint8Array<ArrayBuffer>, 200, { 'content-type': 'image/jpeg' });
+  })
+  .openapi(code, async (c) => {
+    const read = parseCode(c.req.valid('param').code);
+    if (!read.ok) throw new Problem(422, read.error);
+    const all = await c.var.db
+      .select({
+        projectId: closures.projectId,
+        project: projects.name,
+        closureId: closures.id,
+        name: closures.name,
+      })
+      .from(closures)
+      .innerJoin(projects, eq(projects.id, closures.projectId));
+    const found = all.filter(({ closureId }) => shortCode(closureId) === read.value);
+    if (found.length === 0) throw notFound('closure');
+    return c.json({ code: read.value, closures: found }, 200);
+  });

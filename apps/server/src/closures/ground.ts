@@ -1,0 +1,95 @@
+import { createRoute, z } from '@hono/zod-openapi';
+import { eq } from 'drizzle-orm';
+import { type Closure, idSchema } from '@cordel/core';
+import { readGeoJson } from '@cordel/core/geo';
+import type { Db } from '../db/client.ts';
+import { closures, imports, projects } from '../db/schema.ts';
+import { Problem } from '../http/problem.ts';
+import { answers, idParams, jsonBody, router } from '../http/router.ts';
+import { getClosures, getProject } from '../projects/queries.ts';
+import { derivedId } from '../splices/derivedId.ts';
+import { renewHeads } from '../splices/heads.ts';
+
+const resultSchema = z.object({ lines: z.int(), placed: z.int(), added: z.int() });
+
+const bring = createRoute({
+  method: 'post',
+  path: '/projects/{projectId}/geojson',
+  summary: 'Bring in a route and closures as GeoJSON, all or nothing',
+  description:
+    'Closures are found by their names; distances are along the line, on the ellipsoid. The same import sent again changes nothing.',
+  request: {
+    params: idParams('projectId'),
+    body: jsonBody(
+      z.object({
+        importId: idSchema,
+        text: z.string(),
+        /** Whether the file has latitude first. */
+        swap: z.boolean().default(false),
+        /** Added to every distance: where the first line begins, in tenths of a millimeter. */
+        start: z.int().min(0).max(1e11).default(0),
+      }),
+    ),
+  },
+  responses: answers(resultSchema, 'What came of it'),
+});
+
+type Bring = { importId: string; text: string; swap: boolean; start: number };
+
+async function bringGround(db: Db, projectId: string, asked: Bring) {
+  const project = await getProject(db, projectId);
+  const read = readGeoJson(asked.text, asked.swap);
+  if (!read.ok) throw new Problem(422, read.error, [{ place: '/text', detail: read.error }]);
+  const { lines, closures: found } = read.value;
+  const known = await getClosures(db, projectId);
+  const result = {
+    lines: lines.length,
+    placed: found.filter(({ name }) => known.some((closure) => closure.name === name)).length,
+    added: found.filter(({ name }) => !known.some((closure) => closure.name === name)).length,
+  };
+  await db.transaction(async (tx) => {
+    const [fresh] = await tx
+      .insert(imports)
+      .values({
+        id: asked.importId,
+        projectId,
+        result: { splices: 0, closures: result.added, cables: 0 },
+      })
+      .onConflictDoNothing()
+      .returning({ id: imports.id });
+    if (!fresh) return;
+    if (lines.length > 0)
+      await tx.update(projects).set({ route: lines }).where(eq(projects.id, project.id));
+    let ordinal = Math.max(-1, ...known.map((closure) => closure.ordinal));
+    for (const { name, position, along } of found) {
+      const before = known.find((closure) => closure.name === name);
+      const distance = along ? asked.start + Math.round(along.meters * 10_000) : null;
+      if (before) {
+        await tx
+          .update(closures)
+          .set({ position, ...(distance === null ? {} : { distance }) })
+          .where(eq(closures.id, before.id));
+        continue;
+      }
+      const closure: Closure = {
+        id: derivedId(asked.importId, `closure ${name}`),
+        projectId,
+        name,
+        ordinal: ++ordinal,
+        distance,
+        branchOf: null,
+        position,
+        trays: [],
+      };
+      await tx.insert(closures).values(closure);
+    }
+    // The head of a fiber is its end nearest the start of the route.
+    await renewHeads(tx as unknown as Db, projectId);
+  });
+  return result;
+}
+
+export const groundRoutes = router().openapi(bring, async (c) => {
+  const { projectId } = c.req.valid('param');
+  return c.json(await bringGround(c.var.db, projectId, c.req.valid('json')), 200);
+});

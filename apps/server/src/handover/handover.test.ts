@@ -1,0 +1,424 @@
+import { createHash } from 'node:crypto';
+import { mkdir, mkdtemp, readFile, readdir, rm, symlink } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { check } from '@placemarkio/check-geojson';
+import { Ajv2020 } from 'ajv/dist/2020.js';
+import addFormats from 'ajv-formats';
+import ExcelJS from 'exceljs';
+import JSZip from 'jszip';
+import Papa from 'papaparse';
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import type { ClosureRecord } from '@cordel/core/close';
+import { digestOf, sealRecord } from '@cordel/core/close';
+import type { ProjectDocument } from '@cordel/core/document';
+import { readSor } from '@cordel/core/otdr';
+import { demoDocument } from '@cordel/demo';
+import { v7 as uuid } from 'uuid';
+import { createApi } from '../app.ts';
+import { type TestApi, startApi } from '../testing/api.ts';
+
+interface Shown {
+  id: string;
+  state: string;
+  problem: string | null;
+  done: number;
+  total: number;
+  size: number;
+  digest: string;
+}
+
+let api: TestApi;
+let folder: string;
+let document: ProjectDocument;
+let app: ReturnType<typeof createApi>;
+const AWKWARD = '=1+1';
+
+beforeAll(async () => {
+  api = await startApi();
+  folder = await mkdtemp(join(tmpdir(), 'cordel-handover-'));
+  app = createApi(api.db, undefined, folder);
+  document = demoDocument();
+  // Columns of an owner's own list, one of them no formula; a few traces are enough.
+  document.splices.forEach((splice, index) => {
+    if (index < 3) splice.extra = { 'owner ref': index === 0 ? AWKWARD : `-${index}` };
+  });
+  document.traces = document.traces.slice(0, 4);
+  const kept = new Set(document.traces.map(({ id }) => id));
+  document.tracePlaces = document.tracePlaces.filter(({ traceId }) => kept.has(traceId));
+  const own = document.signed.map(({ closureId }) => closureId);
+  document.photos = [
+    {
+      id: uuid(),
+      closureId: document.closures.find(({ id }) => !own.includes(id))!.id,
+      by: 'M.',
+      at: '2026-05-06T14:00:00.000Z',
+      width: 1,
+      height: 1,
+      bytes: ONE_PIXEL,
+    },
+  ];
+  expect((await api.post('/documents', document)).status).toBe(200);
+});
+afterAll(async () => {
+  await api.close();
+  await rm(folder, { recursive: true, force: true });
+});
+
+/** A JPEG of one pixel. */
+const ONE_PIXEL =
+  '/9j/4AAQSkZJRgABAQEASABIAAD/2wBDAP//////////////////////////////////////////////////////////////////////////////////////wAALCAABAAEBAREA/8QAFAABAAAAAAAAAAAAAAAAAAAAA//EABQQAQAAAAAAAAAAAAAAAAAAAAD/2gAIAQEAAD8AN//Z';
+
+const call = async (method: string, path: string, body?: unknown) => {
+  const response = await app.request(`/api${path}`, {
+    method,
+    ...(body
+      ? { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }
+      : {}),
+  });
+  return response;
+};
+const packagesOf = async () =>
+  (await (await call('GET', `/projects/${document.project.id}/packages`)).json()) as Shown[];
+const shown = async (id: string) => (await packagesOf()).find((one) => one.id === id)!;
+
+async function ask(closureId: string | null = null, paper = 'A4'): Promise<string> {
+  const id = uuid();
+  const body = { id, closureId, paper, by: 'M.', at: '2026-06-01T08:00:00.000Z' };
+  expect((await call('POST', `/projects/${document.project.id}/packages`, body)).status).toBe(200);
+  return id;
+}
+
+async function made(id: string): Promise<Shown> {
+  for (;;) {
+    const now = await shown(id);
+    if (now.state !== 'making' && now.state !== 'stopping') return now;
+    await new Promise((done) => setTimeout(done, 100));
+  }
+}
+
+async function unzipped(id: string): Promise<JSZip> {
+  const now = await made(id);
+  expect(now).toMatchObject({ state: 'done', problem: null });
+  const response = await call('GET', `/packages/${id}/file.zip`);
+  const bytes = Buffer.from(await response.arrayBuffer());
+  expect(bytes.length).toBe(now.size);
+  expect(createHash('sha256').update(bytes).digest('hex')).toBe(now.digest);
+  return JSZip.loadAsync(bytes, { checkCRC32: true });
+}
+
+const textOf = (zip: JSZip, path: string) => zip.file(path)!.async('string');
+const jsonOf = async <Value>(zip: JSZip, path: string) =>
+  JSON.parse(await textOf(zip, path)) as Value;
+
+/** The words on the pages of a PDF, by another library. */
+async function pagesOf(zip: JSZip): Promise<{ words: string[]; size: number[] }> {
+  const data = await zip.file('as-built.pdf')!.async('uint8array');
+  const pdf = await getDocument({ data, useSystemFonts: false, disableFontFace: true }).promise;
+  const words: string[] = [];
+  for (let page = 1; page <= pdf.numPages; page++) {
+    const { items } = await (await pdf.getPage(page)).getTextContent();
+    words.push(items.map((item) => ('str' in item ? item.str : '')).join(' '));
+  }
+  return { words, size: (await pdf.getPage(1)).view.slice(2) };
+}
+
+describe('the package of a project', () => {
+  let zip: JSZip;
+  beforeAll(async () => {
+    zip = await unzipped(await ask());
+  });
+
+  it('can be checked by who has nothing but the zip', async () => {
+    const sums = (await textOf(zip, 'SHA256SUMS')).trim().split('\n');
+    const named = sums.map((line) => line.split('  ') as [string, string]);
+    const paths = Object.values(zip.files)
+      .filter((file) => !file.dir)
+      .map((file) => file.name);
+    expect(named.map(([, path]) => path).sort()).toEqual(
+      paths.filter((path) => path !== 'SHA256SUMS').sort(),
+    );
+    for (const [sum, path] of named) {
+      const bytes = await zip.file(path)!.async('nodebuffer');
+      expect([path, createHash('sha256').update(bytes).digest('hex')]).toEqual([path, sum]);
+    }
+    const manifest = await jsonOf<{ files: { path: string; bytes: number; sha256: string }[] }>(
+      zip,
+      'manifest.json',
+    );
+    for (const { path, bytes, sha256 } of manifest.files) {
+      const content = await zip.file(path)!.async('nodebuffer');
+      expect([path, content.length]).toEqual([path, bytes]);
+      expect(named).toContainEqual([sha256, path]);
+    }
+    expect(await textOf(zip, 'README.txt')).toMatch(/sha256sum -c SHA256SUMS/);
+  });
+
+  it('has what was signed in files whose own digest the signatures name', async () => {
+    const { signed } = await jsonOf<{
+      signed: { closure: string; digest: string; file: string }[];
+    }>(zip, 'manifest.json');
+    expect(signed.map(({ closure }) => closure)).toEqual(['Toll cottage', 'Ferry steps']);
+    for (const { digest, file } of signed) {
+      const bytes = await zip.file(file)!.async('nodebuffer');
+      expect(createHash('sha256').update(bytes).digest('hex')).toBe(digest);
+    }
+  });
+
+  it('has the project as its schema says, and Cordel reads it back', async () => {
+    const ajv = addFormats.default(new Ajv2020({ strict: false }));
+    const validate = ajv.compile(await jsonOf<object>(zip, 'project.schema.json'));
+    const own = await jsonOf<ProjectDocument>(zip, 'project.json');
+    expect(validate(own)).toBe(true);
+    const other = await startApi();
+    expect((await other.post('/documents', own)).text).toBe(`{"id":"${document.project.id}"}`);
+    const there = await other.get(`/projects/${document.project.id}/document.json`);
+    const here = await api.get(`/projects/${document.project.id}/document.json`);
+    expect(there.text).toBe(here.text);
+    await other.close();
+  });
+
+  it('has a workbook with typed columns, a sheet a matter', async () => {
+    const book = new ExcelJS.Workbook();
+    await book.xlsx.load((await zip.file('as-built.xlsx')!.async('nodebuffer')) as never);
+    expect(book.worksheets.map(({ name }) => name)).toEqual([
+      'splices',
+      'evidence',
+      'closures',
+      'trays',
+      'fibers',
+      'closing',
+    ]);
+    const sheet = book.getWorksheet('splices')!;
+    expect(sheet.rowCount).toBe(document.splices.length + 1);
+    const titles = (sheet.getRow(1).values as string[]).slice(1);
+    const column = (title: string) => titles.indexOf(title) + 1;
+    const first = sheet.getRow(2);
+    expect(typeof first.getCell(column('loss dB')).value).toBe('number');
+    expect(first.getCell(column('fiber A')).value).toBe(1);
+    expect(first.getCell(column('redo')).value).toBe(false);
+    const refs = sheet.getColumn(column('owner ref')).values as unknown[];
+    expect(refs).toContain(AWKWARD);
+    const evidence = book.getWorksheet('evidence')!;
+    expect(evidence.rowCount).toBe(document.evidence.length + 1);
+    expect(evidence.getRow(2).getCell(5).value).toBeInstanceOf(Date);
+    expect(book.getWorksheet('closures')!.rowCount).toBe(document.closures.length + 1);
+    // No cell of any sheet is a formula.
+    book.eachSheet((each) =>
+      each.eachRow((row) => row.eachCell((cell) => expect(cell.formula).toBeUndefined())),
+    );
+  });
+
+  it('has CSV that says the same, with no cell that a spreadsheet would run', async () => {
+    const text = await textOf(zip, 'csv/splices.csv');
+    const { data, errors } = Papa.parse<Record<string, string>>(text, {
+      header: true,
+      skipEmptyLines: true,
+    });
+    expect(errors).toEqual([]);
+    expect(data).toHaveLength(document.splices.length);
+    expect(data.map((row) => row['owner ref'])).toContain(`'${AWKWARD}`);
+    for (const path of Object.keys(zip.files).filter((name) => name.startsWith('csv/')))
+      for (const cell of (Papa.parse<string[]>(await textOf(zip, path)).data as string[][]).flat())
+        expect(cell).not.toMatch(/^[=@]|^[+-](?!\d*\.?\d+$)/);
+    // The same counts as the Ledger has.
+    const ledger = Papa.parse<Record<string, string>>(
+      (await api.get(`/projects/${document.project.id}/csv/trays`)).text,
+      { header: true, skipEmptyLines: true },
+    ).data;
+    const trays = Papa.parse<Record<string, string>>(await textOf(zip, 'csv/trays.csv'), {
+      header: true,
+      skipEmptyLines: true,
+    }).data;
+    const key = (row: Record<string, string>) =>
+      [row.closure, row.tray, row.splices, row.pass, row.fail, row.open, row.verdict].join();
+    expect(trays.map(key)).toEqual(ledger.map(key));
+    // The Ledger rounds a mean up to a thousandth.
+    const [mean, said] = [trays, ledger].map((list) => Number(list[0]!['mean dB'])) as [
+      number,
+      number,
+    ];
+    expect(said).toBeCloseTo(Math.ceil(mean * 1000 - 1e-9) / 1000, 6);
+    const fibers = Papa.parse<Record<string, string>>(await textOf(zip, 'csv/fibers.csv'), {
+      header: true,
+      skipEmptyLines: true,
+    }).data;
+    const known = Papa.parse<Record<string, string>>(
+      (await api.get(`/projects/${document.project.id}/csv/fibers`)).text,
+      { header: true, skipEmptyLines: true },
+    ).data;
+    const ofFiber = (row: Record<string, string>) =>
+      [row.cable, row.fiber, row.splices, row.verdict].join();
+    expect(fibers.map(ofFiber).sort()).toEqual(known.map(ofFiber).sort());
+  });
+
+  it('has the route as GeoJSON', async () => {
+    const { features } = check(await textOf(zip, 'route.geojson')) as unknown as {
+      features: { geometry: { type: string } | null; properties: Record<string, unknown> }[];
+    };
+    expect(features.filter(({ geometry }) => geometry?.type === 'LineString')).toHaveLength(1);
+    const toll = features.find(({ properties }) => properties.name === 'Toll cottage')!;
+    expect(toll.properties).toMatchObject({ kind: 'closure', distanceM: 3100, signed: true });
+    expect(toll.geometry?.type).toBe('Point');
+  });
+
+  it('has traces and photos byte for byte', async () => {
+    const traces = Object.keys(zip.files).filter((name) => /^traces\/.+\.sor$/.test(name));
+    expect(traces).toHaveLength(4);
+    const digests = await Promise.all(
+      traces.map(async (path) => digestOf(await zip.file(path)!.async('uint8array'))),
+    );
+    expect(digests.sort()).toEqual(document.traces.map(({ digest }) => digest).sort());
+    expect(readSor(await zip.file(traces[0]!)!.async('uint8array')).ok).toBe(true);
+    const [photo] = document.photos;
+    expect(await zip.file(`photos/${photo!.id}.jpg`)!.async('base64')).toBe(ONE_PIXEL);
+  });
+
+  it('has a PDF with every matter on it, in letters that can be searched', async () => {
+    const { words, size } = await pagesOf(zip);
+    expect(size.map(Math.round)).toEqual([595, 842]);
+    const all = words.join('\n');
+    expect(words[0]).toMatch(/Vessamy valley line/);
+    for (const { name } of document.closures) expect(all).toContain(name);
+    expect(all).toMatch(/Tray 1 .*pass/);
+    expect(all).toMatch(/owner accepts 0\.13 dB here/);
+    expect(all).toMatch(/Before the cover/);
+    expect(all).toMatch(/Round 1: failed/);
+    expect(all).toMatch(/Mended at Round 1/);
+    expect(all).toMatch(/Released before leaving/);
+    expect(all).toMatch(/Lead: Lead/);
+    expect(all).toMatch(/Traces/);
+    expect(all).toMatch(/1550 nm/);
+  });
+
+  it('is the same, byte for byte, when it is made again', async () => {
+    const [one, two] = [await made(await ask()), await made(await ask())];
+    expect(one.state).toBe('done');
+    if (two.digest !== one.digest) {
+      const [a, b] = await Promise.all(
+        [one, two].map(async ({ id }) => textOf(await unzipped(id), 'SHA256SUMS')),
+      );
+      expect(a).toBe(b);
+    }
+    expect(two.digest).toBe(one.digest);
+  });
+
+  it('is another when the record is', async () => {
+    const before = await made(await ask());
+    const splice = document.splices.at(-1)!;
+    const id = uuid();
+    await api.record([
+      {
+        type: 'ruling',
+        id,
+        spliceId: splice.id,
+        by: 'M.',
+        at: '2026-06-02T08:00:00.000Z',
+        tryId: null,
+        kind: 'dead',
+        why: 'crushed',
+      },
+    ]);
+    expect((await made(await ask())).digest).not.toBe(before.digest);
+  });
+});
+
+describe('the package of one closure', () => {
+  it('has that closure only, with its record as it is signed', async () => {
+    const signed = document.signed[1]!;
+    const zip = await unzipped(await ask(signed.closureId, 'Letter'));
+    const record = await jsonOf<ClosureRecord>(zip, 'closure.json');
+    expect(sealRecord(record).digest).toBe(signed.digest);
+    expect(digestOf(await textOf(zip, 'closure.json'))).toBe(signed.digest);
+    const rows = Papa.parse<string[]>((await textOf(zip, 'csv/splices.csv')).trim()).data;
+    expect(rows).toHaveLength(25);
+    expect(zip.file('project.json')).toBeNull();
+    // The traces that are there are of fibers that pass this closure.
+    expect(Object.keys(zip.files).filter((name) => /^traces\/.+\.sor$/.test(name))).toHaveLength(4);
+    const { words, size } = await pagesOf(zip);
+    expect(size).toEqual([612, 792]);
+    expect(words.join('\n')).not.toContain('Toll cottage');
+  });
+});
+
+describe('what goes wrong', () => {
+  it('a zip with one byte changed is found out', async () => {
+    const now = await made(await ask(document.signed[1]!.closureId));
+    const bytes = await readFile(join(folder, `${now.id}.zip`));
+    const zip = await JSZip.loadAsync(bytes);
+    const sums = await textOf(zip, 'SHA256SUMS');
+    const csv = zip.file('csv/closures.csv')!;
+    const changed = (await csv.async('nodebuffer')).map((byte, at) =>
+      at === 20 ? byte ^ 1 : byte,
+    );
+    const line = sums.split('\n').find((one) => one.endsWith('csv/closures.csv'))!;
+    expect(line).not.toContain(createHash('sha256').update(changed).digest('hex'));
+    const at = bytes.length >> 1;
+    bytes[at] = bytes[at]! ^ 1;
+    await expect(
+      JSZip.loadAsync(bytes, { checkCRC32: true }).then((other) =>
+        Promise.all(Object.keys(other.files).map((name) => other.file(name)!.async('nodebuffer'))),
+      ),
+    ).rejects.toThrow();
+  });
+
+  it('a full disk is said in words, and nothing half-made is left', async () => {
+    const id = uuid();
+    await mkdir(join(folder, `${id}.making`), { recursive: true });
+    // A device that is always full stands where the workbook goes.
+    await symlink('/dev/full', join(folder, `${id}.making`, 'as-built.xlsx'));
+    const body = { id, closureId: null, paper: 'A4', by: 'M.', at: '2026-06-01T08:00:00.000Z' };
+    await call('POST', `/projects/${document.project.id}/packages`, body);
+    const now = await made(id);
+    expect(now.state).toBe('failed');
+    expect(now.problem).toMatch(/The disk is full\. Free some room/);
+    expect((await readdir(folder)).filter((name) => name.startsWith(id))).toEqual([]);
+    expect((await call('GET', `/packages/${id}/file.zip`)).status).toBe(409);
+  });
+
+  it('one that is stopped leaves nothing, and can be asked for again', async () => {
+    const id = await ask();
+    while ((await shown(id)).done === 0) await new Promise((done) => setTimeout(done, 20));
+    expect((await call('POST', `/packages/${id}/stop`)).status).toBe(200);
+    expect((await made(id)).state).toBe('stopped');
+    expect((await readdir(folder)).filter((name) => name.startsWith(id))).toEqual([]);
+  });
+
+  it('asked twice is made once', async () => {
+    const id = await ask(document.signed[1]!.closureId);
+    const body = { id, closureId: null, paper: 'Letter', by: 'X', at: '2026-06-01T08:00:00.000Z' };
+    await call('POST', `/projects/${document.project.id}/packages`, body);
+    await made(id);
+    expect((await packagesOf()).filter((one) => one.id === id)).toHaveLength(1);
+  });
+
+  it('one whose file is gone says that it can be made again', async () => {
+    const id = await ask(document.signed[1]!.closureId);
+    await made(id);
+    await rm(join(folder, `${id}.zip`));
+    expect((await shown(id)).problem).toMatch(/make it again, it will be the same/);
+  });
+});
+
+describe('label sheets', () => {
+  it('are PDF at their true size, with the closure’s code', async () => {
+    const closureId = document.closures[0]!.id;
+    const query = new URLSearchParams({
+      closure: closureId,
+      sheet: 'letter-30',
+      origin: 'https://cordel.example/',
+      skip: '29',
+    });
+    const response = await call('GET', `/projects/${document.project.id}/labels.pdf?${query}`);
+    expect(response.status).toBe(200);
+    const data = new Uint8Array(await response.arrayBuffer());
+    const pdf = await getDocument({ data, disableFontFace: true }).promise;
+    const trays = document.closures[0]!.trays.length;
+    // One on the sheet that was begun, the others on a new one: closure, trays, two cables.
+    expect(pdf.numPages).toBe(1 + Math.ceil((trays + 2) / 30));
+    const { items } = await (await pdf.getPage(1)).getTextContent();
+    expect(items.map((item) => ('str' in item ? item.str : '')).join(' ')).toContain(
+      'Toll cottage',
+    );
+  });
+});

@@ -1,0 +1,161 @@
+import { existsSync } from 'node:fs';
+import { mkdir, rename, rm, stat } from 'node:fs/promises';
+import { join } from 'node:path';
+import { Worker } from 'node:worker_threads';
+import { eq } from 'drizzle-orm';
+import type { Db } from '../db/client.ts';
+import { type PackageState, packages } from '../db/schema.ts';
+import { countRows, feed } from './feed.ts';
+import { wordsOf } from './make/words.ts';
+import type { MakerAnswer, PackageMessage } from './messages.ts';
+
+/** Between two signs of life of a job, and how long without one until it counts as cut off, ms. */
+const BEAT = 500;
+const CUT_OFF = 20_000;
+
+type PackageRow = typeof packages.$inferSelect;
+
+export const packageFile = (folder: string, id: string): string => join(folder, `${id}.zip`);
+
+/** The maker's thread: its own bundle where the server is built, its source in tests. */
+function startMaker(): Worker {
+  const built = new URL('./package.worker.js', import.meta.url);
+  return existsSync(built)
+    ? new Worker(built)
+    : new Worker(new URL('./make/worker.source.mjs', import.meta.url));
+}
+
+class Stopped extends Error {
+  override name = 'Stopped';
+}
+
+/** What the maker has put into words already. */
+class Said extends Error {
+  override name = 'Said';
+}
+
+/**
+ * Makes a package: whole, or nothing of it is left. Progress is told to the database, where a stop is asked
+ * for too, so that any process can show and stop it.
+ */
+export async function makePackage(db: Db, folder: string, row: PackageRow): Promise<void> {
+  const making = join(folder, `${row.id}.making`);
+  const file = `${making}.zip`;
+  const worker = startMaker();
+  const { projectId, closureId, paper } = row;
+  const outcome = await mkdir(making, { recursive: true })
+    .then(() => fed(db, row.id, worker, { projectId, closureId, paper, folder: making, file }))
+    .then(async (made) => {
+      await rename(file, packageFile(folder, row.id));
+      return { state: 'done' as const, ...made };
+    })
+    .catch((error: Error) => outcomeOf(error));
+  // First nothing half-made is left, then it is said so.
+  await worker.terminate();
+  await rm(making, { recursive: true, force: true });
+  await rm(file, { force: true });
+  await tell(db, row.id, { part: '', ...outcome });
+}
+
+function outcomeOf(error: Error) {
+  if (error instanceof Stopped) return { state: 'stopped' as const };
+  const problem = error instanceof Said ? error.message : wordsOf(error);
+  return { state: 'failed' as const, problem };
+}
+
+async function fed(
+  db: Db,
+  id: string,
+  worker: Worker,
+  task: Parameters<typeof feed>[1],
+): Promise<{ size: number; digest: string }> {
+  const ask = asker(worker);
+  const total = await countRows(db, task);
+  let done = 0;
+  let told = 0;
+  let waiting: Promise<MakerAnswer> | null = null;
+  for await (const { message, part, rows } of feed(db, task)) {
+    // One page is written while the next is read.
+    if (waiting) taken(await waiting);
+    waiting = ask(message);
+    // It is awaited a turn later.
+    waiting.catch(() => undefined);
+    done += rows;
+    const now = Date.now();
+    if (now - told < BEAT && message.kind !== 'finish') continue;
+    told = now;
+    if ((await tell(db, id, { part, done, total })) === 'stopping') throw new Stopped();
+  }
+  const last = await waitedFor(db, id, waiting!);
+  taken(last);
+  if (last.kind !== 'made') throw new Error('its maker ended without a package');
+  return { size: last.size, digest: last.digest };
+}
+
+/** Waits for the last answer, which takes longest, and gives signs of life meanwhile. */
+async function waitedFor(db: Db, id: string, answer: Promise<MakerAnswer>): Promise<MakerAnswer> {
+  for (;;) {
+    const pause = new Promise<null>((done) => setTimeout(done, BEAT, null));
+    const first = await Promise.race([answer, pause]);
+    if (first) return first;
+    if ((await tell(db, id, {})) === 'stopping') throw new Stopped();
+  }
+}
+
+function taken(answer: MakerAnswer): void {
+  if (answer.kind === 'failed') throw new Said(answer.words);
+}
+
+/** Asks the maker one thing after the other. */
+function asker(worker: Worker): (message: PackageMessage) => Promise<MakerAnswer> {
+  return (message) =>
+    new Promise((resolve, reject) => {
+      const answered = (answer: MakerAnswer) => {
+        worker.off('error', failed);
+        resolve(answer);
+      };
+      const failed = (error: Error) => {
+        worker.off('message', answered);
+        reject(error);
+      };
+      worker.once('message', answered);
+      worker.once('error', failed);
+      worker.postMessage(message);
+    });
+}
+
+/** Tells how far it is; gives the state, which somebody else may have changed. */
+async function tell(
+  db: Db,
+  id: string,
+  part: Partial<typeof packages.$inferInsert>,
+): Promise<PackageState | undefined> {
+  const [row] = await db
+    .update(packages)
+    .set({ ...part, beat: new Date() })
+    .where(eq(packages.id, id))
+    .returning({ state: packages.state });
+  return row?.state;
+}
+
+/** What a package looks like to who asks: one whose server was stopped in the middle has failed. */
+export async function packageAsShown(folder: string, row: PackageRow) {
+  const { projectId: _project, at, beat, ...rest } = row;
+  const shown = { ...rest, at: at.toISOString() };
+  const running = row.state === 'making' || row.state === 'stopping';
+  if (running && Date.now() - beat.getTime() > CUT_OFF)
+    return {
+      ...shown,
+      state: 'failed' as const,
+      problem: 'The server was stopped in the middle: make it again.',
+    };
+  if (row.state !== 'done') return shown;
+  const there = await stat(packageFile(folder, row.id)).catch(() => null);
+  return there
+    ? shown
+    : {
+        ...shown,
+        state: 'failed' as const,
+        problem: 'Its file is not on this server any more: make it again, it will be the same.',
+      };
+}

@@ -1,0 +1,58 @@
+import { type ClosingEntry, formatGauge } from '@cordel/core/close';
+import type { Column } from './columns.ts';
+
+/** An entry of closing with its closure. */
+export interface ClosingRow {
+  closure: string;
+  entry: ClosingEntry;
+}
+
+export const CLOSING: Column<ClosingRow>[] = [
+  { title: 'closure', width: 22, cell: (row) => row.closure },
+  { title: 'entry', cell: ({ entry }) => entry.kind },
+  {
+    title: 'at (UTC)',
+    width: 22,
+    format: 'yyyy-mm-dd hh:mm:ss',
+    cell: ({ entry }) => new Date(entry.at),
+  },
+  { title: 'by', width: 14, cell: ({ entry }) => entry.by },
+  { title: 'what', width: 60, cell: ({ entry }) => closingWords(entry) },
+  {
+    title: 'gauge kPa',
+    format: '0.000',
+    cell: ({ entry }) => (entry.kind === 'gauge' ? entry.gaugePa / 1000 : null),
+  },
+  {
+    title: 'temperature C',
+    cell: ({ entry }) =>
+      entry.kind === 'gauge'
+        ? entry.temperature
+        : entry.kind === 'visit'
+          ? entry.air.temperature
+          : null,
+  },
+];
+
+function closingWords(entry: ClosingEntry): string {
+  switch (entry.kind) {
+    case 'visit':
+      return `${entry.purpose}: ${entry.crew.join(', ')}${entry.why ? `; ${entry.why}` : ''}`;
+    case 'leave':
+      return entry.done;
+    case 'point':
+      return `${entry.point}: ${entry.verdict}${entry.slots.length > 0 ? `, slot ${entry.slots.join(', ')}` : ''}${entry.why ? `; ${entry.why}` : ''}`;
+    case 'round':
+      return `${formatGauge(entry.targetPa, entry.unit)}, limit ${formatGauge(entry.limitPa, entry.unit, 'down')}`;
+    case 'gauge':
+      return entry.simulated ? 'simulated' : '';
+    case 'bubbles':
+      return entry.places.length === 0 ? 'none' : entry.places.join(', ');
+    case 'release':
+      return `before ${entry.before}`;
+    case 'mend':
+      return `${entry.place}: ${entry.what}`;
+    case 'sign':
+      return `${entry.role}: ${entry.digest}`;
+  }
+}

@@ -1,0 +1,152 @@
+import {
+  type Evidence,
+  GRADES,
+  type RollUp,
+  formatHalf,
+  formatLoss,
+  formatMean,
+} from '@cordel/core';
+import type { PackageSplice } from '../messages.ts';
+import type { DescribeFiber } from './describer.ts';
+
+/** A column of a sheet: what stands over it, and its cells as text, figure or moment. */
+export interface Column<Row> {
+  title: string;
+  /** Width in characters. */
+  width?: number;
+  /** How a figure is shown: `0.000`. */
+  format?: string;
+  /** What joins files, and nobody reads in a workbook. */
+  onlyCsv?: true;
+  cell(row: Row): string | number | boolean | Date | null;
+}
+
+const dB = '0.0000';
+
+export const ROLL_UP: Column<RollUp>[] = [
+  { title: 'splices', cell: (row) => row.total },
+  { title: 'done', cell: (row) => row.done },
+  { title: 'pass', cell: (row) => row.pass },
+  { title: 'fail', cell: (row) => row.fail },
+  { title: 'waived', cell: (row) => row.waived },
+  { title: 'provisional', cell: (row) => row.provisional },
+  { title: 'open', cell: (row) => row.open },
+  { title: 'to redo', cell: (row) => row.redo },
+  {
+    title: 'worst dB',
+    format: dB,
+    cell: (row) => (row.maxHalf === null ? null : row.maxHalf / 2000),
+  },
+  {
+    title: 'mean dB',
+    format: dB,
+    cell: (row) => (row.figures === 0 ? null : row.sumHalf / row.figures / 2000),
+  },
+  { title: 'evidence grade', width: 12, cell: (row) => row.grade },
+  { title: 'verdict', width: 12, cell: (row) => row.verdict },
+];
+
+/** Columns of a splice; what its list brought along comes behind them. */
+export const spliceColumns = (
+  describe: DescribeFiber,
+  extras: readonly string[],
+): Column<PackageSplice>[] => [
+  { title: 'closure', width: 22, cell: (row) => row.closure },
+  { title: 'tray', cell: (row) => row.tray },
+  { title: 'slot', cell: (row) => row.slot },
+  ...(['A', 'B'] as const).flatMap((side): Column<PackageSplice>[] => {
+    const of = (row: PackageSplice) => describe(row[`cable${side}`], row[`fiber${side}`]);
+    return [
+      { title: `cable ${side}`, cell: (row) => of(row).cable },
+      { title: `fiber ${side}`, cell: (row) => row[`fiber${side}`] },
+      { title: `place ${side}`, width: 18, cell: (row) => of(row).place },
+      { title: `colour ${side}`, width: 12, cell: (row) => of(row).colour },
+    ];
+  }),
+  { title: 'method', cell: (row) => (row.method === 'mass' ? 'ribbon' : 'single') },
+  { title: 'tries', cell: (row) => row.tries },
+  { title: 'loss dB', format: dB, cell: (row) => (row.half === null ? null : row.half / 2000) },
+  {
+    title: 'evidence grade',
+    width: 12,
+    cell: (row) => (row.grade === null ? null : (GRADES[row.grade] ?? null)),
+  },
+  { title: 'wavelength nm', cell: (row) => row.wavelengthNm },
+  { title: 'verdict', width: 12, cell: (row) => row.verdict },
+  { title: 'redo', cell: (row) => row.redo },
+  { title: 'missing nm', cell: (row) => row.missing.join(' ') },
+  ...extras.map((title): Column<PackageSplice> => ({
+    title,
+    width: 14,
+    cell: (row) => row.extra[title] ?? null,
+  })),
+];
+
+/** An entry of evidence with the place of its splice. */
+export interface PlacedEvidence {
+  entry: Evidence;
+  closure: string;
+  tray: number;
+  slot: number;
+}
+
+export const EVIDENCE: Column<PlacedEvidence>[] = [
+  { title: 'closure', width: 22, cell: (row) => row.closure },
+  { title: 'tray', cell: (row) => row.tray },
+  { title: 'slot', cell: (row) => row.slot },
+  { title: 'entry', cell: ({ entry }) => entry.type },
+  {
+    title: 'at (UTC)',
+    width: 22,
+    format: 'yyyy-mm-dd hh:mm:ss',
+    cell: ({ entry }) => new Date(entry.at),
+  },
+  { title: 'by', width: 14, cell: ({ entry }) => entry.by },
+  {
+    title: 'grade',
+    cell: ({ entry }) =>
+      entry.type === 'reading' ? entry.grade : entry.type === 'attempt' ? 'estimate' : entry.kind,
+  },
+  { title: 'direction', cell: ({ entry }) => (entry.type === 'reading' ? entry.direction : null) },
+  {
+    title: 'wavelength nm',
+    cell: ({ entry }) => (entry.type === 'reading' ? entry.wavelengthNm : null),
+  },
+  {
+    title: 'loss dB',
+    cell: ({ entry }) => {
+      if (entry.type === 'reading') return entry.lossMdb / 1000;
+      return entry.type === 'attempt' && entry.estimateMdb !== null
+        ? entry.estimateMdb / 1000
+        : null;
+    },
+  },
+  {
+    title: 'correction',
+    cell: ({ entry }) =>
+      entry.type === 'ruling' || entry.supersedes === null
+        ? null
+        : entry.void
+          ? 'taken back'
+          : 'corrected',
+  },
+  { title: 'why', width: 40, cell: ({ entry }) => entry.why },
+  { title: 'splice', onlyCsv: true, cell: ({ entry }) => entry.spliceId },
+  { title: 'id', onlyCsv: true, cell: ({ entry }) => entry.id },
+];
+
+/** Figures as CSV has them: plain digits, the same for every reader. */
+export function csvCell(value: string | number | boolean | Date | null): string | number | null {
+  if (value instanceof Date) return value.toISOString();
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (typeof value === 'number' && !Number.isInteger(value)) return Number(value.toFixed(6));
+  return value;
+}
+
+/** Losses in words for the printed record. */
+export const lossText = (row: Pick<PackageSplice, 'half'>): string =>
+  row.half === null ? '' : formatHalf(row.half);
+export const meanText = (row: RollUp): string =>
+  row.figures === 0 ? '' : formatMean(row.sumHalf, row.figures);
+export const limitText = (limit: number | null): string =>
+  limit === null ? 'none' : `${formatLoss(limit)} dB`;

@@ -1,0 +1,161 @@
+import PDFDocument from 'pdfkit';
+import { type Face, registerFonts } from '../fonts.ts';
+import type { Paper } from '../messages.ts';
+import type { PackageFile } from './file.ts';
+
+export const INK = '#1C1914';
+export const SECOND = '#5A5246';
+export const ACCENT = '#9C2C15';
+export const RULE = '#CDC2AC';
+export const WOOD = '#D9B779';
+
+const MARGIN = 42;
+const FOOT = 40;
+
+/** Paper that fills from the top: everything is put below what is there, on a new page where there is no room. */
+export class Sheets {
+  readonly doc: PDFKit.PDFDocument;
+  readonly left = MARGIN;
+  y = 0;
+  private pages = 0;
+  private readonly file: PackageFile;
+  private readonly foot: string;
+
+  /** @param moment of the newest entry in the record: nothing else is known of when it is from */
+  constructor(file: PackageFile, paper: Paper, title: string, foot: string, moment: Date) {
+    this.file = file;
+    this.foot = foot;
+    this.doc = new PDFDocument({
+      size: paper === 'A4' ? 'A4' : 'LETTER',
+      margins: { top: MARGIN, left: MARGIN, right: MARGIN, bottom: 0 },
+      autoFirstPage: false,
+      lang: 'en',
+      displayTitle: true,
+      info: { Title: title, Author: 'Cordel', CreationDate: moment, ModDate: moment },
+    });
+    registerFonts(this.doc);
+    this.doc.pipe(file.writable);
+    this.page();
+  }
+
+  get width(): number {
+    return this.doc.page.width - 2 * MARGIN;
+  }
+
+  get bottom(): number {
+    return this.doc.page.height - FOOT - 12;
+  }
+
+  page(): void {
+    this.doc.addPage();
+    this.pages++;
+    this.put(this.foot, MARGIN, this.doc.page.height - FOOT, { size: 8, ink: SECOND });
+    const number = String(this.pages);
+    this.doc.font('regular').fontSize(8);
+    this.put(
+      number,
+      MARGIN + this.width - this.doc.widthOfString(number),
+      this.doc.page.height - FOOT,
+      {
+        size: 8,
+        ink: SECOND,
+      },
+    );
+    this.y = MARGIN;
+  }
+
+  /** Makes sure of so much room below. */
+  room(height: number): void {
+    if (this.y + height > this.bottom) this.page();
+  }
+
+  /** A line of text at a place; it is not broken. */
+  put(
+    text: string,
+    x: number,
+    y: number,
+    { size = 9, face = 'regular', ink = INK }: { size?: number; face?: Face; ink?: string } = {},
+  ): void {
+    this.doc.font(face).fontSize(size).fillColor(ink).text(text, x, y, { lineBreak: false });
+  }
+
+  heading(text: string, size = 15): void {
+    this.room(size * 3);
+    this.y += size * 0.5;
+    this.put(text, this.left, this.y, { size, face: 'name' });
+    this.y += size * 1.5;
+  }
+
+  paragraph(
+    text: string,
+    { size = 9.5, face = 'regular' as Face, ink = INK, indent = 0 } = {},
+  ): void {
+    const width = this.width - indent;
+    this.doc.font(face).fontSize(size);
+    const height = this.doc.heightOfString(text, { width });
+    this.room(Math.min(height, 200));
+    this.doc.fillColor(ink).text(text, this.left + indent, this.y, { width });
+    this.y += height + 3;
+  }
+
+  /** Rows of cells under their titles; a page that is full goes on with the titles again. */
+  table(
+    columns: readonly { title: string; width: number }[],
+    rows: readonly (readonly string[])[],
+    inkOf: (row: readonly string[]) => string = () => INK,
+  ): void {
+    const total = columns.reduce((sum, { width }) => sum + width, 0);
+    const widths = columns.map(({ width }) => (width / total) * this.width);
+    const line = (cells: readonly string[], face: Face, ink: string) => {
+      let x = this.left;
+      cells.forEach((cell, index) => {
+        this.put(this.fitted(cell, widths[index]! - 4, face, 8.5), x, this.y, {
+          size: 8.5,
+          face,
+          ink,
+        });
+        x += widths[index]!;
+      });
+      this.y += 12;
+    };
+    const titles = () => {
+      line(
+        columns.map(({ title }) => title),
+        'bold',
+        SECOND,
+      );
+      this.doc
+        .moveTo(this.left, this.y - 1)
+        .lineTo(this.left + this.width, this.y - 1)
+        .lineWidth(0.7)
+        .strokeColor(INK)
+        .stroke();
+      this.y += 2;
+    };
+    this.room(40);
+    titles();
+    for (const row of rows) {
+      if (this.y + 12 > this.bottom) {
+        this.page();
+        titles();
+      }
+      line(row, 'regular', inkOf(row));
+    }
+    this.y += 6;
+  }
+
+  /** A text cut to a width, with an ellipsis where it was cut. */
+  fitted(text: string, width: number, face: Face, size: number): string {
+    this.doc.font(face).fontSize(size);
+    // Short texts always fit: measuring each of a hundred thousand would take longest of all.
+    if (text.length * size * 0.5 < width || this.doc.widthOfString(text) <= width) return text;
+    let cut = text;
+    while (cut.length > 1 && this.doc.widthOfString(`${cut}…`) > width) cut = cut.slice(0, -1);
+    return `${cut}…`;
+  }
+
+  async close(): Promise<PackageFile> {
+    this.doc.end();
+    return this.file.close();
+  }
+}

@@ -1,0 +1,303 @@
+import {
+  type Hardware,
+  type Project,
+  type Ruling,
+  formatDistance,
+  plural,
+  rollUp,
+} from '@cordel/core';
+import { type ClosingEntry, type PressureRound, formatGauge, leakCause } from '@cordel/core/close';
+import type { PackageClosure, PackageMessage, PackageSplice } from '../messages.ts';
+import { limitText, lossText, meanText } from './columns.ts';
+import type { DescribeFiber } from './describer.ts';
+import {
+  facePicture,
+  gaugePicture,
+  lossPicture,
+  signaturePicture,
+  tracePicture,
+} from './drawings.ts';
+import { ACCENT, INK, SECOND, type Sheets } from './paper.ts';
+import { Tallies } from './tallies.ts';
+
+type Open = Extract<PackageMessage, { kind: 'open' }>;
+
+const utc = (at: string): string => `${at.slice(0, 16).replace('T', ' ')} UTC`;
+
+/** The first page: what it is of, by what it was judged, and how each closure stands. */
+export function writeSummary(sheets: Sheets, { project, rows, tally, title }: Open): void {
+  const { limits } = project;
+  sheets.heading(title, 22);
+  sheets.paragraph(
+    `As-built record. ${plural(tally.total, 'splice')}: ${tally.pass} pass, ${tally.fail} fail, ${tally.waived} waived, ${tally.provisional} not measured to the grade needed, ${tally.open} open. Verdict: ${tally.verdict}.`,
+    { face: 'bold', size: 11, ink: tally.verdict === 'fail' ? ACCENT : INK },
+  );
+  sheets.paragraph(
+    `Judged by ${limits.name} (${limits.source}): ${limits.grade} figures at ${limits.wavelengths.join(' and ')} nm; a splice at most ${limitText(limits.splice[limits.grade].single)} single, ${limitText(limits.splice[limits.grade].mass)} ribbon; a mean at most ${limitText(limits.mean.fiber)} for a fiber, ${limitText(limits.mean.tray)} for a tray, ${limitText(limits.mean.closure)} for a closure.`,
+  );
+  sheets.y += 6;
+  sheets.table(
+    [
+      { title: 'Closure', width: 26 },
+      { title: 'At', width: 12 },
+      { title: 'Done', width: 13 },
+      { title: 'Worst dB', width: 10 },
+      { title: 'Mean dB', width: 10 },
+      { title: 'Known by', width: 11 },
+      { title: 'Verdict', width: 12 },
+      { title: 'Closed', width: 12 },
+    ],
+    rows.map((row) => [
+      row.name,
+      row.distance === null ? '' : formatDistance(row.distance, project.units.distance),
+      `${row.done} of ${row.total}`,
+      lossText({ half: row.maxHalf }),
+      meanText(row),
+      row.grade ?? '',
+      row.verdict,
+      row.closing === 'done' ? 'signed' : row.closing,
+    ]),
+    (row) => (row[6] === 'fail' ? ACCENT : INK),
+  );
+}
+
+/** A closure: its splices by tray, then what was looked at, tested, waived and signed. */
+export function writeClosure(
+  sheets: Sheets,
+  project: Project,
+  own: PackageClosure,
+  splices: readonly PackageSplice[],
+  describe: DescribeFiber,
+  hardware: Hardware | null,
+): void {
+  const { closure, row, state } = own;
+  sheets.page();
+  sheets.heading(closure.name, 18);
+  sheets.paragraph(
+    [
+      closure.distance === null
+        ? ''
+        : `At ${formatDistance(closure.distance, project.units.distance)}.`,
+      hardware ? `${hardware.name}.` : '',
+      `${row.done} of ${plural(row.total, 'splice')} on ${plural(closure.trays.length, 'tray')}.`,
+      `Verdict: ${row.verdict}${row.grade ? `, ${row.grade}` : ''}.`,
+      state.stage === 'signed' ? 'Closed, tested and signed.' : 'Not signed.',
+    ]
+      .filter(Boolean)
+      .join(' '),
+    { face: 'bold' },
+  );
+  lossPicture(sheets, splices, project.limits);
+  writeTrays(sheets, project, splices, describe);
+  writeWaivers(sheets, own, splices);
+  writeInspection(sheets, own);
+  if (state.rounds.length > 0) {
+    sheets.heading('Pressure test', 13);
+    state.rounds.forEach((round, index) => writeRound(sheets, round, index, hardware));
+  }
+  writeVisits(sheets, own);
+  writeSignatures(sheets, own);
+}
+
+const ROW = 10.5;
+const GAP = 16;
+
+/** Splices of each tray in two columns a page: fiber to fiber, loss, how it is known, verdict. */
+function writeTrays(
+  sheets: Sheets,
+  project: Project,
+  splices: readonly PackageSplice[],
+  describe: DescribeFiber,
+): void {
+  const half = (sheets.width - GAP) / 2;
+  let column = 0;
+  let top = sheets.y;
+  const x = () => sheets.left + column * (half + GAP);
+  const next = () => {
+    if (column === 0) {
+      column = 1;
+      sheets.y = top;
+      return;
+    }
+    sheets.page();
+    column = 0;
+    top = sheets.y;
+  };
+  const byTray = new Map<number, PackageSplice[]>();
+  const tallies = new Tallies<number>();
+  for (const splice of splices) {
+    tallies.add(String(splice.tray), splice.tray, splice);
+    const list = byTray.get(splice.tray);
+    if (list) list.push(splice);
+    else byTray.set(splice.tray, [splice]);
+  }
+  let deepest = sheets.y;
+  for (const [tray, list] of byTray) {
+    if (sheets.y + 3 * ROW > sheets.bottom) next();
+    const row = rollUp(tallies.get(String(tray)), 'tray', project.limits);
+    const mean = meanText(row);
+    sheets.put(`Tray ${tray}`, x(), sheets.y, { size: 9.5, face: 'bold' });
+    sheets.put(
+      `${row.done} of ${row.total}${mean ? `, mean ${mean} dB` : ''}, ${row.verdict}`,
+      x() + 48,
+      sheets.y + 0.8,
+      { size: 8, ink: row.verdict === 'fail' ? ACCENT : SECOND },
+    );
+    sheets.y += ROW + 2;
+    for (const splice of list) {
+      if (sheets.y + ROW > sheets.bottom) {
+        deepest = Math.max(deepest, sheets.y);
+        next();
+      }
+      const a = describe(splice.cableA, splice.fiberA);
+      const b = describe(splice.cableB, splice.fiberB);
+      const bad = splice.verdict === 'fail' || splice.redo;
+      const ink = { size: 7.5, ink: bad ? ACCENT : INK };
+      sheets.put(
+        sheets.fitted(
+          `${splice.slot}   ${a.cable} ${splice.fiberA} ${a.colour} – ${b.cable} ${splice.fiberB} ${b.colour}`,
+          half - 108,
+          'regular',
+          7.5,
+        ),
+        x(),
+        sheets.y,
+        ink,
+      );
+      sheets.put(
+        `${lossText(splice)}${splice.half === null ? '' : ' dB'}   ${splice.verdict}${splice.tries > 1 ? `, try ${splice.tries}` : ''}`,
+        x() + half - 104,
+        sheets.y,
+        ink,
+      );
+      sheets.y += ROW;
+    }
+    sheets.y += 5;
+    deepest = Math.max(deepest, sheets.y);
+  }
+  if (column === 1) sheets.y = Math.max(deepest, sheets.y);
+}
+
+function writeWaivers(
+  sheets: Sheets,
+  { rulings, state }: PackageClosure,
+  splices: readonly PackageSplice[],
+): void {
+  const byId = new Map(splices.map((splice) => [splice.id, splice]));
+  const place = ({ spliceId }: Ruling) => {
+    const splice = byId.get(spliceId);
+    return splice ? `tray ${splice.tray} slot ${splice.slot}` : 'a splice';
+  };
+  const points = state.points.filter((one) => one.state === 'waived');
+  if (rulings.length === 0 && points.length === 0) return;
+  sheets.heading('Waivers and skips', 13);
+  const words = { dead: 'skipped', waive: 'accepted', reopen: 'taken back' };
+  for (const ruling of rulings)
+    sheets.paragraph(
+      `${place(ruling)}: ${words[ruling.kind]} by ${ruling.by}, ${utc(ruling.at)}: ${ruling.why}`,
+    );
+  for (const { point, entry } of points)
+    sheets.paragraph(`${point.words}: waived by ${entry!.by}, ${utc(entry!.at)}: ${entry!.why}`);
+}
+
+function writeInspection(sheets: Sheets, { state }: PackageClosure): void {
+  const looked = state.points.filter(({ entry, point }) => entry !== null || point.found);
+  if (looked.every(({ entry }) => entry === null)) return;
+  sheets.heading('Before the cover', 13);
+  sheets.table(
+    [
+      { title: 'Point', width: 64 },
+      { title: 'Found', width: 12 },
+      { title: 'By, at', width: 33 },
+    ],
+    looked.map(({ point, state: said, entry }) => [
+      point.words,
+      said === 'bad' ? 'not so' : said === 'open' ? 'look again' : said,
+      entry ? `${entry.by}, ${utc(entry.at)}` : 'from the record',
+    ]),
+    (row) => (row[1] === 'not so' ? ACCENT : INK),
+  );
+}
+
+function writeRound(
+  sheets: Sheets,
+  pressed: PressureRound,
+  index: number,
+  hardware: Hardware | null,
+): void {
+  const { round, state, bubbles, mends, release, estimate } = pressed;
+  sheets.paragraph(
+    `Round ${index + 1}: ${state}. ${utc(round.at)}, ${round.by}; ${formatGauge(round.targetPa, round.unit)}, limit ${formatGauge(round.limitPa, round.unit, 'down')}. ${pressed.words}`,
+    { face: 'bold', ink: state === 'passed' ? INK : ACCENT },
+  );
+  if (estimate.verdict !== 'few')
+    sheets.paragraph(
+      `At one temperature it ${estimate.rate < 0 ? 'rises' : 'falls'} by ${Math.abs(Math.round(estimate.rate))} Pa a minute, give or take ${Math.round(estimate.sigma)} Pa.`,
+    );
+  gaugePicture(sheets, pressed);
+  if (hardware && bubbles && bubbles.length > 0) {
+    facePicture(sheets, hardware, bubbles);
+    for (const place of bubbles) sheets.paragraph(`${place}: ${leakCause(hardware, place).cause}`);
+  }
+  for (const mend of mends) sheets.paragraph(`Mended at ${mend.place}: ${mend.what} (${mend.by})`);
+  sheets.paragraph(
+    release
+      ? `Released before ${release.before}, ${utc(release.at)}, ${release.by}.`
+      : 'Not released yet.',
+    { ink: release ? SECOND : ACCENT },
+  );
+}
+
+function writeVisits(sheets: Sheets, { closing }: PackageClosure): void {
+  const told = closing.filter(
+    (entry): entry is Extract<ClosingEntry, { kind: 'visit' | 'leave' }> =>
+      entry.kind === 'visit' || entry.kind === 'leave',
+  );
+  if (told.length === 0) return;
+  sheets.heading('Visits', 13);
+  for (const entry of told)
+    sheets.paragraph(
+      entry.kind === 'visit'
+        ? `${utc(entry.at)}: ${entry.crew.join(', ')}, ${entry.purpose}${entry.why ? `: ${entry.why}` : ''}${entry.air.temperature === null ? '' : `; ${entry.air.temperature} C`}${entry.sky ? `, ${entry.sky}` : ''}`
+        : `${utc(entry.at)}: ${entry.done} (${entry.by})`,
+    );
+}
+
+function writeSignatures(sheets: Sheets, { state, signed }: PackageClosure): void {
+  if (state.signatures.length === 0) return;
+  sheets.heading('Signatures', 13);
+  for (const signature of state.signatures) signaturePicture(sheets, signature);
+  sheets.paragraph(
+    `What was signed stands in signed/: the SHA-256 of the file is what the signature names (${plural(signed.length, 'record')}).`,
+    { ink: SECOND },
+  );
+}
+
+/** Trace pictures in rows of three. */
+export class TracePages {
+  private readonly sheets: Sheets;
+  private count = 0;
+
+  constructor(sheets: Sheets) {
+    this.sheets = sheets;
+  }
+
+  add(trace: { name: string; words: string; bytes: Uint8Array }): void {
+    const { sheets } = this;
+    if (this.count === 0) {
+      sheets.page();
+      sheets.heading('Traces', 18);
+    }
+    const [gap, height] = [12, 84];
+    const width = (sheets.width - 2 * gap) / 3;
+    const column = this.count % 3;
+    if (column === 0) sheets.room(height + 26);
+    tracePicture(
+      sheets,
+      { x: sheets.left + column * (width + gap), y: sheets.y, width, height },
+      trace,
+    );
+    if (column === 2) sheets.y += height + 26;
+    this.count++;
+  }
+}

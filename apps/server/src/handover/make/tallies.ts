@@ -1,0 +1,33 @@
+import { EMPTY_TALLY, type SpliceRow, type Tally, addTally } from '@cordel/core';
+
+/** The tally of one splice. */
+const tallyOf = (row: SpliceRow): Tally => ({
+  ...EMPTY_TALLY,
+  total: 1,
+  [row.verdict]: 1,
+  redo: Number(row.redo),
+  figures: Number(row.half !== null),
+  sumHalf: row.half ?? 0,
+  maxHalf: row.half,
+  weakest: row.grade,
+});
+
+/** Tallies of groups of splices that come one by one, by a key. */
+export class Tallies<Key> {
+  private readonly tallies = new Map<string, { key: Key; tally: Tally }>();
+
+  add(name: string, key: Key, row: SpliceRow): void {
+    const held = this.tallies.get(name);
+    const own = tallyOf(row);
+    if (held) held.tally = addTally(held.tally, own);
+    else this.tallies.set(name, { key, tally: own });
+  }
+
+  get(name: string): Tally {
+    return this.tallies.get(name)?.tally ?? EMPTY_TALLY;
+  }
+
+  all(): { key: Key; tally: Tally }[] {
+    return [...this.tallies.values()];
+  }
+}

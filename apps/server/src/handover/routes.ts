@@ -1,0 +1,174 @@
+import { createReadStream } from 'node:fs';
+import { Readable } from 'node:stream';
+import { createRoute, z } from '@hono/zod-openapi';
+import { desc, eq } from 'drizzle-orm';
+import { idSchema, personSchema, timeSchema } from '@cordel/core';
+import { LABEL_KINDS, LABEL_SHEETS, type LabelKind, labelTask, labelsOf } from '@cordel/core/close';
+import { recordNow } from '../closing/record.ts';
+import { getClosure } from '../closures/routes.ts';
+import type { Db } from '../db/client.ts';
+import { packages } from '../db/schema.ts';
+import { fileName } from '../exchange/fileName.ts';
+import { Problem, notFound } from '../http/problem.ts';
+import { answers, answersFile, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
+import { getProject } from '../projects/queries.ts';
+import { makePackage, packageAsShown, packageFile } from './jobs.ts';
+import { labelSheet } from './labelSheet.ts';
+
+const shownSchema = z.object({
+  id: idSchema,
+  closureId: idSchema.nullable(),
+  paper: z.enum(['A4', 'Letter']),
+  by: personSchema,
+  at: timeSchema,
+  state: z.enum(['making', 'stopping', 'stopped', 'failed', 'done']),
+  /** What is being made, and how many rows are in. */
+  part: z.string(),
+  done: z.int(),
+  total: z.int(),
+  problem: z.string().nullable(),
+  size: z.number().nullable(),
+  digest: z.string().nullable(),
+});
+
+const list = createRoute({
+  method: 'get',
+  path: '/projects/{projectId}/packages',
+  summary: 'As-built packages that were asked for, the newest first, with their progress',
+  request: { params: idParams('projectId') },
+  responses: answers(z.array(shownSchema), 'The packages'),
+});
+
+const ask = createRoute({
+  method: 'post',
+  path: '/projects/{projectId}/packages',
+  summary: 'Ask for the as-built package of a project or of one closure',
+  description: 'It is made in the background. The id is made by the client: asked twice is once.',
+  request: {
+    params: idParams('projectId'),
+    body: jsonBody(
+      z.object({
+        id: idSchema,
+        closureId: idSchema.nullable(),
+        paper: z.enum(['A4', 'Letter']),
+        by: personSchema,
+        at: timeSchema,
+      }),
+    ),
+  },
+  responses: answers(savedSchema, 'Asked for'),
+});
+
+const stop = createRoute({
+  method: 'post',
+  path: '/packages/{packageId}/stop',
+  summary: 'Stop making a package; nothing of it is left',
+  request: { params: idParams('packageId') },
+  responses: answers(savedSchema, 'It stops'),
+});
+
+const file = createRoute({
+  method: 'get',
+  path: '/packages/{packageId}/file.zip',
+  summary: 'A package that is made',
+  request: { params: idParams('packageId') },
+  responses: answersFile('application/zip', 'The zip'),
+});
+
+const labels = createRoute({
+  method: 'get',
+  path: '/projects/{projectId}/labels.pdf',
+  summary: 'Labels of a closure on a sheet',
+  request: {
+    params: idParams('projectId'),
+    query: z.object({
+      closure: idSchema,
+      kinds: z.string().default(LABEL_KINDS.join(',')),
+      sheet: z.enum(LABEL_SHEETS.map(({ id }) => id) as [string, ...string[]]),
+      skip: z.coerce.number().int().min(0).max(200).default(0),
+      origin: z.url(),
+    }),
+  },
+  responses: answersFile('application/pdf', 'PDF'),
+});
+
+async function packageRow(db: Db, id: string) {
+  const [row] = await db.select().from(packages).where(eq(packages.id, id));
+  if (!row) throw notFound('package');
+  return row;
+}
+
+/** @param folder where packages lie */
+export const handoverRoutes = (folder: string) =>
+  router()
+    .openapi(list, async (c) => {
+      const { projectId } = c.req.valid('param');
+      const rows = await c.var.db
+        .select()
+        .from(packages)
+        .where(eq(packages.projectId, projectId))
+        .orderBy(desc(packages.at))
+        .limit(30);
+      return c.json(await Promise.all(rows.map((row) => packageAsShown(folder, row))), 200);
+    })
+    .openapi(ask, async (c) => {
+      const { db } = c.var;
+      const { projectId } = c.req.valid('param');
+      const asked = c.req.valid('json');
+      await getProject(db, projectId);
+      if (asked.closureId && (await getClosure(db, asked.closureId)).projectId !== projectId)
+        throw new Problem(422, 'The closure belongs to another project.');
+      const [fresh] = await db
+        .insert(packages)
+        .values({ ...asked, at: new Date(asked.at), projectId, state: 'making' })
+        .onConflictDoNothing()
+        .returning();
+      // Where the database is gone meanwhile, whoever asks later is told that it was cut off.
+      if (fresh) makePackage(db, folder, fresh).catch(() => undefined);
+      return c.json({ id: asked.id }, 200);
+    })
+    .openapi(stop, async (c) => {
+      const { db } = c.var;
+      const row = await packageRow(db, c.req.valid('param').packageId);
+      if (row.state === 'making')
+        await db.update(packages).set({ state: 'stopping' }).where(eq(packages.id, row.id));
+      return c.json({ id: row.id }, 200);
+    })
+    .openapi(file, async (c) => {
+      const { db } = c.var;
+      const row = await packageRow(db, c.req.valid('param').packageId);
+      const shown = await packageAsShown(folder, row);
+      if (shown.state !== 'done') throw new Problem(409, shown.problem ?? 'It is not made yet.');
+      const project = await getProject(db, row.projectId);
+      const closure = row.closureId ? await getClosure(db, row.closureId) : null;
+      const stream = createReadStream(packageFile(folder, row.id));
+      return c.body(Readable.toWeb(stream) as ReadableStream, 200, {
+        'content-type': 'application/zip',
+        'content-length': String(row.size),
+        'content-disposition': `attachment; filename="${fileName(closure ? `${project.name} ${closure.name}` : project.name, '-as-built.zip')}"`,
+      });
+    })
+    .openapi(labels, async (c) => {
+      const { db } = c.var;
+      const { projectId } = c.req.valid('param');
+      const { closure, kinds, sheet, skip, origin } = c.req.valid('query');
+      const { record } = await recordNow(db, closure);
+      if (record.project.id !== projectId) throw notFound('closure');
+      const wanted = kinds
+        .split(',')
+        .filter((kind): kind is LabelKind => (LABEL_KINDS as readonly string[]).includes(kind));
+      const task = labelTask(
+        origin.replace(/\/+$/, ''),
+        record.project,
+        record.closure,
+        record.splices,
+        record.assembly,
+        record.cables,
+      );
+      const found = LABEL_SHEETS.find(({ id }) => id === sheet)!;
+      const bytes = await labelSheet(labelsOf(task, wanted), found, skip);
+      return c.body(bytes as Uint8Array<ArrayBuffer>, 200, {
+        'content-type': 'application/pdf',
+        'content-disposition': `inline; filename="${fileName(record.closure.name, '-labels.pdf')}"`,
+      });
+    });

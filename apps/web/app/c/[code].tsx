@@ -1,0 +1,1 @@
+export { CodePage as default } from '@/labels/CodePage';

@@ -1,0 +1,1 @@
+export { CableListPage as default } from '@/kit/CableListPage';

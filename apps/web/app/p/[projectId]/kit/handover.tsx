@@ -1,0 +1,1 @@
+export { HandoverPage as default } from '@/handover/HandoverPage';

@@ -1,0 +1,112 @@
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { usePerson } from '@/data/storage';
+import { useProjectView } from '@/projects/context';
+import { NamePanel } from '@/bench/NamePanel';
+import { Waiting } from '@/ui/Notice';
+import { Page } from '@/ui/Page';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { ListPart } from './ListPart';
+import { SignPart } from './SignPart';
+import { TestPart } from './TestPart';
+import { type Closing, useClosing } from './useClosing';
+import { VisitsPart } from './VisitsPart';
+
+const PARTS = ['list', 'test', 'sign', 'visits'] as const;
+type Part = (typeof PARTS)[number];
+
+/** Closing a closure: the list before the cover, the pressure test, signatures, and who was here. */
+export function ClosePage() {
+  const { closureId, part } = useLocalSearchParams<{ closureId: string; part?: string }>();
+  const { project } = useProjectView();
+  const router = useRouter();
+  const [person] = usePerson();
+  const { made, write, error } = useClosing(closureId);
+  if (person === '') return <NamePanel onward="Go on to closing" />;
+  const chosen = PARTS.find((one) => one === part) ?? 'list';
+  return (
+    <Page
+      title="Close"
+      above={made?.closure.name ?? project.name}
+      back={`/p/${project.id}/route/${closureId}`}
+      right={
+        <Press
+          label="Labels"
+          icon="qrcode"
+          onPress={() => router.push(`/p/${project.id}/kit/labels?closure=${closureId}` as never)}
+        />
+      }
+    >
+      {made ? (
+        <>
+          <View role="tablist" style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+            {PARTS.map((one) => (
+              <Press
+                key={one}
+                role="tab"
+                aria-selected={one === chosen}
+                label={tabWords(one, made)}
+                textSize={16}
+                style={{ paddingHorizontal: 10 }}
+                look={one === chosen ? 'dark' : 'plain'}
+                onPress={() => router.setParams({ part: one })}
+              />
+            ))}
+          </View>
+          {made.state.stage === 'signed' ? (
+            <Txt kind="strong" ink="green">
+              Closed, tested and signed.
+            </Txt>
+          ) : null}
+          {chosen === 'list' ? <ListPart closing={made} write={write} /> : null}
+          {chosen === 'test' ? <TestPart closing={made} write={write} /> : null}
+          {chosen === 'sign' ? <SignPart closing={made} write={write} /> : null}
+          {chosen === 'visits' ? <VisitsPart closing={made} write={write} /> : null}
+          <NextPart closing={made} part={chosen} />
+        </>
+      ) : (
+        <Waiting error={error} />
+      )}
+    </Page>
+  );
+}
+
+function tabWords(part: Part, { state }: Closing): string {
+  const said = state.points.filter((one) => one.state === 'good' || one.state === 'waived').length;
+  switch (part) {
+    case 'list':
+      return `List ${said}/${state.points.length}`;
+    case 'test':
+      return 'Test';
+    case 'sign':
+      return `Sign ${state.signatures.length}/2`;
+    case 'visits':
+      return 'Visits';
+  }
+}
+
+/** The way on, once a part is done. */
+function NextPart({ closing, part }: { closing: Closing; part: Part }) {
+  const router = useRouter();
+  const { state } = closing;
+  const listDone = state.points.every((one) => one.state === 'good' || one.state === 'waived');
+  const next: Part | null =
+    part === 'list' && listDone
+      ? state.test === 'to do'
+        ? 'test'
+        : 'sign'
+      : part === 'test' && state.test !== 'to do'
+        ? listDone
+          ? 'sign'
+          : 'list'
+        : null;
+  if (!next || state.stage === 'signed') return null;
+  const words = {
+    list: 'Back to the list',
+    test: 'On to the pressure test',
+    sign: 'On to signing',
+    visits: '',
+  };
+  return <Press label={words[next]} look="next" onPress={() => router.setParams({ part: next })} />;
+}

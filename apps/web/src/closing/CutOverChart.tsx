@@ -1,0 +1,50 @@
+import { View } from 'react-native';
+import type { CutOverPlan } from '@cordel/core/close';
+import { Txt } from '@/ui/Txt';
+import { useInks } from '@/ui/theme';
+
+/** A clock `minutes` after midnight. */
+const clock = (minutes: number): string => {
+  const of = ((Math.round(minutes) % 1440) + 1440) % 1440;
+  return `${String(Math.floor(of / 60)).padStart(2, '0')}:${String(of % 60).padStart(2, '0')}`;
+};
+
+/** When each circuit is down, as bars, and the sleeves in their order. */
+export function CutOverChart({ plan, start }: { plan: CutOverPlan; start: number }) {
+  const inks = useInks();
+  const share = (minutes: number) => `${(100 * minutes) / plan.minutes}%` as const;
+  const circuits = [...plan.circuits].sort((a, b) => a.from - b.from);
+  return (
+    <View style={{ gap: 12 }}>
+      <View style={{ gap: 6 }}>
+        {circuits.map(({ name, from, to, minutes }) => (
+          <View key={name} style={{ gap: 2 }}>
+            <Txt>
+              <Txt kind="strong">{name}</Txt>
+              {`: down ${clock(start + from)} to ${clock(start + to)}, ${minutes} min`}
+            </Txt>
+            <View style={{ height: 14, borderWidth: 1, borderColor: inks.rule }}>
+              <View
+                style={{
+                  position: 'absolute',
+                  left: share(from),
+                  width: share(to - from),
+                  top: 0,
+                  bottom: 0,
+                  backgroundColor: inks.ink,
+                }}
+              />
+            </View>
+          </View>
+        ))}
+      </View>
+      <View style={{ gap: 2 }}>
+        {plan.steps.map((step, index) => (
+          <Txt key={index}>
+            {`${index + 1}. ${clock(start + step.from)} fiber ${step.job.fibers.join(', ')}: ${step.down.length > 0 ? `down ${step.down.join(', ')}` : 'nothing is down'}`}
+          </Txt>
+        ))}
+      </View>
+    </View>
+  );
+}

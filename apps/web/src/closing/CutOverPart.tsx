@@ -1,0 +1,102 @@
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { TextInput } from 'react-native-paper';
+import { plural } from '@cordel/core';
+import { type CutOverJob, parseFibers, parseLive, planCutOver } from '@cordel/core/close';
+import { useKept } from '@/data/storage';
+import { Leaf } from '@/ui/Leaf';
+import { Notice } from '@/ui/Notice';
+import { TextField } from '@/ui/TextField';
+import { Txt } from '@/ui/Txt';
+import { CutOverChart } from './CutOverChart';
+
+/** Minutes of a sleeve from break to seat; set by us, to be replaced by the crew's own. */
+const USUAL = { single: 5, ribbon: 9 };
+const RIBBON = 12;
+
+/** The order of a cut-over of live fibers, with the time each circuit is down. */
+export function CutOverPart({ closureId }: { closureId: string }) {
+  const [fibers, setFibers] = useKept(`cordel.cutover.fibers.${closureId}`, '');
+  const [live, setLive] = useKept(`cordel.cutover.live.${closureId}`, '');
+  const [each, setEach] = useKept(`cordel.cutover.each.${closureId}`, String(USUAL.single));
+  const [start, setStart] = useKept(`cordel.cutover.start.${closureId}`, '22:00');
+  const [way, setWay] = useKept(`cordel.cutover.way.${closureId}`, 'single');
+  const read = useMemo(() => readCutOver({ fibers, live, each, way }), [fibers, live, each, way]);
+  const from = /^([01]?\d|2[0-3]):([0-5]\d)$/.exec(start.trim());
+  return (
+    <Leaf style={{ gap: 12 }}>
+      <Txt kind="name" heading={2}>
+        Cut-over of live fibers
+      </Txt>
+      <Txt>
+        Everything that can be made before is made before: new cable open, in its tray, cleaved. A
+        circuit is down from its first break until its last sleeve.
+      </Txt>
+      <Txt ink="accent">
+        Never look into a live fiber: its light is invisible. Tell the owner before each break, as
+        the company’s practice says.
+      </Txt>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
+        <TextField
+          label="Fibers to cut over"
+          hint="By number: 1-12, 17"
+          value={fibers}
+          onChange={setFibers}
+        />
+        <TextField label="Minutes a sleeve" value={each} onChange={setEach} />
+        <TextField label="First break at" hint="Such as 22:00" value={start} onChange={setStart} />
+        <TextField label="By" hint="single or ribbon" value={way} onChange={setWay} />
+      </View>
+      <TextInput
+        mode="outlined"
+        multiline
+        label="Circuits in service, a line each"
+        aria-label="Circuits in service, a line each"
+        placeholder={'clinic: 1-2\ndairy x3: 5, 6'}
+        value={live}
+        onChangeText={setLive}
+        style={{ minHeight: 96 }}
+      />
+      {!read.ok ? (
+        <Notice word="Not yet.">{read.error}</Notice>
+      ) : (
+        <>
+          <Notice word={read.value.best ? 'The least time down.' : 'A good order.'}>
+            {`${plural(read.value.steps.length, 'sleeve')}, ${read.value.minutes} min from the first break; longest down ${Math.max(0, ...read.value.circuits.map(({ minutes }) => minutes))} min.${read.value.best ? '' : ' With so many that hang together it is not proven that none is better.'}`}
+          </Notice>
+          <CutOverChart
+            plan={read.value}
+            start={from ? Number(from[1]) * 60 + Number(from[2]) : 0}
+          />
+        </>
+      )}
+    </Leaf>
+  );
+}
+
+function readCutOver(typed: { fibers: string; live: string; each: string; way: string }) {
+  if (typed.fibers.trim() === '')
+    return { ok: false as const, error: 'Say which fibers are cut over.' };
+  const fibers = parseFibers(typed.fibers);
+  if (!fibers.ok) return fibers;
+  const live = parseLive(typed.live);
+  if (!live.ok) return live;
+  const minutes = Number(typed.each);
+  if (!(minutes > 0 && minutes <= 240))
+    return { ok: false as const, error: 'Minutes a sleeve: a number up to 240.' };
+  return {
+    ok: true as const,
+    value: planCutOver(jobsOf(fibers.value, typed.way, minutes), live.value),
+  };
+}
+
+/** A sleeve a fiber, or the fibers of a ribbon on one. */
+function jobsOf(fibers: readonly number[], way: string, minutes: number): CutOverJob[] {
+  if (!/^ribbon/i.test(way.trim())) return fibers.map((fiber) => ({ fibers: [fiber], minutes }));
+  const ribbons = new Map<number, number[]>();
+  for (const fiber of fibers) {
+    const ribbon = Math.ceil(fiber / RIBBON);
+    ribbons.set(ribbon, [...(ribbons.get(ribbon) ?? []), fiber]);
+  }
+  return [...ribbons.values()].map((own) => ({ fibers: own, minutes }));
+}

@@ -1,0 +1,94 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import Svg, { Circle, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { type PressureRound, formatGauge, gaugeAt, readingsOf } from '@cordel/core/close';
+import { FONTS, useInks } from '@/ui/theme';
+
+const HEIGHT = 190;
+const LEFT = 74;
+const BELOW = 26;
+
+/** Readings of a round over its minutes, and what cooling alone would make of the first one. */
+export function GaugeChart({ pressed }: { pressed: PressureRound }) {
+  const inks = useInks();
+  const [width, setWidth] = useState(340);
+  const { round } = pressed;
+  const readings = readingsOf(round, pressed.readings);
+  if (readings.length < 2) return null;
+  const first = readings[0]!;
+  const alone = readings.flatMap(({ minutes, temperature }) =>
+    temperature === null || first.temperature === null
+      ? []
+      : [{ minutes, gaugePa: gaugeAt(first.gaugePa, round.airPa, first.temperature, temperature) }],
+  );
+  const all = [...readings, ...alone].map(({ gaugePa }) => gaugePa);
+  const [low, high] = [Math.min(...all), Math.max(...all)];
+  const room = Math.max(high - low, 4 * round.stepPa) * 0.12;
+  const last = readings.at(-1)!.minutes;
+  const x = (minutes: number) => LEFT + ((width - LEFT - 14) * minutes) / last;
+  const y = (pa: number) =>
+    8 + (HEIGHT - BELOW - 16) * (1 - (pa - low + room) / (high - low + 2 * room));
+  const marks = [high, low];
+  return (
+    <View
+      onLayout={({ nativeEvent }) => setWidth(Math.max(260, nativeEvent.layout.width))}
+      role="img"
+      aria-label={`Gauge from ${formatGauge(first.gaugePa, round.unit)} to ${formatGauge(readings.at(-1)!.gaugePa, round.unit)} in ${last.toFixed(1)} minutes${alone.length > 0 ? `; by temperature alone ${formatGauge(Math.round(alone.at(-1)!.gaugePa), round.unit)}` : ''}`}
+    >
+      <Svg width={width} height={HEIGHT}>
+        <Rect
+          x={LEFT}
+          y={2}
+          width={width - LEFT - 2}
+          height={HEIGHT - BELOW}
+          fill={inks.leaf}
+          stroke={inks.ink}
+          strokeWidth={2}
+        />
+        {marks.map((pa) => (
+          <SvgText
+            key={pa}
+            x={LEFT - 6}
+            y={y(pa) + 5}
+            fontSize={14}
+            fontFamily={FONTS.regular}
+            fill={inks.ink}
+            textAnchor="end"
+          >
+            {formatGauge(Math.round(pa), round.unit)}
+          </SvgText>
+        ))}
+        {alone.length > 1 ? (
+          <Path
+            d={alone
+              .map(
+                ({ minutes, gaugePa }, at) => `${at === 0 ? 'M' : 'L'} ${x(minutes)} ${y(gaugePa)}`,
+              )
+              .join(' ')}
+            stroke={inks.ink2}
+            strokeWidth={2.5}
+            strokeDasharray="7 5"
+            fill="none"
+          />
+        ) : null}
+        {readings.map(({ minutes, gaugePa }) => (
+          <Circle key={minutes} cx={x(minutes)} cy={y(gaugePa)} r={4} fill={inks.ink} />
+        ))}
+        <Line x1={LEFT} x2={LEFT} y1={HEIGHT - BELOW} y2={HEIGHT - BELOW + 6} stroke={inks.ink} />
+        {[0, last / 2, last].map((minutes) => (
+          <SvgText
+            key={minutes}
+            x={x(minutes)}
+            y={HEIGHT - 6}
+            fontSize={14}
+            fontFamily={FONTS.regular}
+            fill={inks.ink}
+            textAnchor={minutes === last ? 'end' : minutes === 0 ? 'start' : 'middle'}
+          >
+            {`${minutes.toFixed(minutes === 0 ? 0 : 1)} min`}
+          </SvgText>
+        ))}
+      </Svg>
+    </View>
+  );
+}

@@ -1,0 +1,97 @@
+import { View } from 'react-native';
+import { sealPorts } from '@cordel/core';
+import { type LookedPoint, POINT_GROUPS, type PointGroup, nextBolt } from '@cordel/core/close';
+import { useProjectView } from '@/projects/context';
+import { Leaf } from '@/ui/Leaf';
+import { Notice } from '@/ui/Notice';
+import { Txt } from '@/ui/Txt';
+import { useWide } from '@/ui/useWide';
+import { FaceDrawing } from './FaceDrawing';
+import { PointRow, type Word } from './PointRow';
+import type { Closing, ClosingHook } from './useClosing';
+
+const HEADS: Record<PointGroup, string> = {
+  Work: 'What the plan says and what is there',
+  Trays: 'Trays and tubes',
+  Cables: 'Cables',
+  Ports: 'Ports',
+  Faces: 'Sealing faces',
+  Bolts: 'Bolts, in this order',
+};
+
+/** The list that is gone through before the cover goes on. */
+export function ListPart({ closing, write }: { closing: Closing; write: ClosingHook['write'] }) {
+  const wide = useWide();
+  const { state } = closing;
+  const say = (looked: LookedPoint, { verdict, why, slots = [], photos = [] }: Word) =>
+    void write(
+      [{ kind: 'point', point: looked.point.key, verdict, why: why ?? null, slots, photos }],
+      looked.point.words,
+    );
+  const groups = POINT_GROUPS.map((group) => ({
+    group,
+    points: state.points.filter(({ point }) => point.group === group),
+  })).filter(({ points }) => points.length > 0);
+  return (
+    <View style={{ gap: 16 }}>
+      <Notice word="Before the cover.">
+        Shards cut: eyes, skin, food; they go into a closed container. Where the law or the company
+        asks for a qualified person, that person does it.
+      </Notice>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 16 }}>
+        {groups.map(({ group, points }) => (
+          <Leaf key={group} style={{ width: wide ? '48.5%' : '100%', gap: 4 }}>
+            <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}>
+              <Txt kind="name" heading={2} style={{ flex: 1 }}>
+                {HEADS[group]}
+              </Txt>
+              <Txt kind="strong">{`${points.filter(isSaid).length} of ${points.length}`}</Txt>
+            </View>
+            {group === 'Ports' || group === 'Bolts' ? (
+              <GroupDrawing closing={closing} group={group} points={points} />
+            ) : null}
+            {points.map((looked) => (
+              <PointRow
+                key={looked.point.key}
+                looked={looked}
+                closureId={closing.closure.id}
+                ready={group !== 'Bolts' || nextBolt(points) === looked.point.key}
+                onSay={(word) => say(looked, word)}
+              />
+            ))}
+          </Leaf>
+        ))}
+      </View>
+    </View>
+  );
+}
+
+const isSaid = ({ state }: LookedPoint): boolean => state === 'good' || state === 'waived';
+
+function GroupDrawing({
+  closing: { hardware, closure },
+  group,
+  points,
+}: {
+  closing: Closing;
+  group: PointGroup;
+  points: readonly LookedPoint[];
+}) {
+  const { assemblies } = useProjectView();
+  if (!hardware) return null;
+  const entries = assemblies.find(({ closureId }) => closureId === closure.id)?.entries ?? [];
+  const sealed = sealPorts(hardware, entries, 'mm')
+    .ports.filter((use) => use.entries.length > 0)
+    .map(({ port }) => port.name);
+  if (group === 'Ports') return <FaceDrawing hardware={hardware} sealed={sealed} />;
+  const numberOf = (key: string | null) => (key?.startsWith('bolt:') ? Number(key.slice(5)) : null);
+  const tight = new Set(points.filter(isSaid).flatMap(({ point }) => numberOf(point.key) ?? []));
+  return (
+    <FaceDrawing
+      hardware={hardware}
+      sealed={sealed}
+      tight={tight}
+      nextBolt={numberOf(nextBolt(points))}
+    />
+  );
+}

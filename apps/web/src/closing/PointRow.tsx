@@ -1,0 +1,202 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { LookedPoint, Photo } from '@cordel/core/close';
+import { useOutbox } from '@/data/client';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { TextField } from '@/ui/TextField';
+import { pickFile } from '@/ui/pickFile';
+import { useInks } from '@/ui/theme';
+import { keepPhoto } from './photos';
+
+/** What a person says of a point. */
+export interface Word {
+  verdict: 'good' | 'bad' | 'waived';
+  why?: string;
+  slots?: number[];
+  photos?: string[];
+}
+
+const MOST_PHOTOS = 2;
+
+interface PointRowProps {
+  looked: LookedPoint;
+  closureId: string;
+  /** Whether it may be ticked now: bolts go in their order. */
+  ready: boolean;
+  onSay(word: Word): void;
+}
+
+/** A point of the list: one tap says it is good; what fails opens what to do. */
+export function PointRow({ looked, closureId, ready, onSay }: PointRowProps) {
+  const inks = useInks();
+  const { point, state, entry } = looked;
+  const bad = state === 'bad';
+  const said = state === 'good' || state === 'waived';
+  const photos = entry?.photos ?? [];
+  const [problem, setProblem] = useState('');
+  const addPhoto = async () => {
+    setProblem('');
+    const file = await pickFile('image/*');
+    if (!file) return;
+    const kept = await keepPhoto(closureId, file);
+    if ('error' in kept) return setProblem(kept.error);
+    onSay({
+      verdict: entry?.verdict ?? 'good',
+      why: entry?.why ?? undefined,
+      slots: entry?.slots ?? [],
+      photos: [...photos, kept.id],
+    });
+  };
+  const mark = bad
+    ? 'close-box-outline'
+    : said
+      ? 'checkbox-marked-outline'
+      : 'checkbox-blank-outline';
+  return (
+    <View style={{ borderBottomWidth: 1, borderColor: inks.rule, paddingVertical: 6, gap: 6 }}>
+      <Press
+        role="checkbox"
+        aria-checked={said}
+        aria-label={`${point.words}: ${wordsOf(looked)}`}
+        icon={mark}
+        look="bare"
+        disabled={point.found !== undefined || (!ready && !said)}
+        onPress={() => onSay({ verdict: 'good', photos })}
+        style={{ justifyContent: 'flex-start', paddingHorizontal: 0, opacity: 1 }}
+      >
+        <Txt style={{ flex: 1, paddingVertical: 4 }} ink={!ready && !said ? 'ink2' : 'ink'}>
+          {point.words}
+        </Txt>
+      </Press>
+      <View style={{ flexDirection: 'row', gap: 8, alignItems: 'center', paddingLeft: 30 }}>
+        <Txt style={{ flex: 1 }} kind="small" ink={bad ? 'accent' : said ? 'green' : 'ink2'}>
+          {wordsOf(looked)}
+        </Txt>
+        {point.found || bad ? null : (
+          <Press
+            label="Not so"
+            textSize={15}
+            onPress={() => onSay({ verdict: 'bad', slots: [], photos })}
+          />
+        )}
+        {point.found || photos.length >= MOST_PHOTOS ? null : (
+          <Press
+            label={`Photo: ${point.words}`}
+            icon="camera-outline"
+            onPress={() => void addPhoto()}
+          >
+            <></>
+          </Press>
+        )}
+      </View>
+      {photos.length > 0 ? <Photos ids={photos} /> : null}
+      {problem ? <Txt ink="accent">{problem}</Txt> : null}
+      {point.caution ? <Txt ink="accent">{point.caution}</Txt> : null}
+      {bad ? <Mending looked={looked} onSay={onSay} /> : null}
+    </View>
+  );
+}
+
+function wordsOf({ point, state, entry, again }: LookedPoint): string {
+  if (again) return again;
+  if (point.found && state !== 'waived') return point.found.words;
+  if (state === 'open') return 'not looked at';
+  if (state === 'waived') return `waived by ${entry?.by}: ${entry?.why}`;
+  const when = entry
+    ? new Date(entry.at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })
+    : '';
+  const slots = entry && entry.slots.length > 0 ? `, slot ${entry.slots.join(', ')}` : '';
+  return `${state === 'good' ? 'good' : `not so${slots}`} · ${entry?.by} ${when}`;
+}
+
+/** What to do where a point fails, and the two ways on. */
+function Mending({ looked, onSay }: { looked: LookedPoint; onSay(word: Word): void }) {
+  const inks = useInks();
+  const { point, entry } = looked;
+  const [why, setWhy] = useState('');
+  const [waiving, setWaiving] = useState(false);
+  const slots = entry?.slots ?? [];
+  const photos = entry?.photos ?? [];
+  const turn = (slot: number) =>
+    onSay({
+      verdict: 'bad',
+      photos,
+      slots: slots.includes(slot)
+        ? slots.filter((own) => own !== slot)
+        : [...slots, slot].sort((a, b) => a - b),
+    });
+  return (
+    <View style={{ borderLeftWidth: 6, borderColor: inks.accent, paddingLeft: 12, gap: 8 }}>
+      <Txt>
+        <Txt kind="strong">Do: </Txt>
+        {point.ifBad}
+      </Txt>
+      {point.slots ? (
+        <View style={{ gap: 4 }}>
+          <Txt ink="ink2">Which slots?</Txt>
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}>
+            {point.slots.map((slot) => (
+              <Press
+                key={slot}
+                label={String(slot)}
+                aria-label={`Slot ${slot}`}
+                aria-pressed={slots.includes(slot)}
+                look={slots.includes(slot) ? 'dark' : 'plain'}
+                onPress={() => turn(slot)}
+              />
+            ))}
+          </View>
+        </View>
+      ) : null}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        {point.found ? null : (
+          <Press
+            label="Mended: good now"
+            look="next"
+            onPress={() => onSay({ verdict: 'good', photos })}
+          />
+        )}
+        {waiving ? null : <Press label="Waive it" onPress={() => setWaiving(true)} />}
+      </View>
+      {waiving ? (
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>
+          <TextField label="Why is it waived?" value={why} onChange={setWhy} />
+          <Press
+            label="Waive for this reason"
+            look="next"
+            disabled={why.trim() === ''}
+            onPress={() => onSay({ verdict: 'waived', why: why.trim(), slots, photos })}
+          />
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+/** Photos of a point, small. */
+function Photos({ ids }: { ids: readonly string[] }) {
+  const inks = useInks();
+  const { writes } = useOutbox();
+  // One that waits to be sent is shown from here.
+  const sourceOf = (id: string) => {
+    const waiting = writes.find(
+      ({ path, body }) => path === '/api/photos' && (body as Photo).id === id,
+    );
+    return waiting
+      ? `data:image/jpeg;base64,${(waiting.body as Photo).bytes}`
+      : `/api/photos/${id}`;
+  };
+  return (
+    <View style={{ flexDirection: 'row', gap: 8 }}>
+      {ids.map((id, index) => (
+        <img
+          key={id}
+          src={sourceOf(id)}
+          alt={`Photo ${index + 1}`}
+          style={{ height: 84, maxWidth: 150, objectFit: 'cover', border: `2px solid ${inks.ink}` }}
+        />
+      ))}
+    </View>
+  );
+}

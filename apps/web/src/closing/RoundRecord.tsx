@@ -1,0 +1,70 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { type PressureRound, formatGauge } from '@cordel/core/close';
+import { Leaf } from '@/ui/Leaf';
+import { Press } from '@/ui/Press';
+import { TextField } from '@/ui/TextField';
+import { Txt } from '@/ui/Txt';
+import { GaugeChart } from './GaugeChart';
+import { estimateWords } from './roundWords';
+import { momentOf } from './moments';
+import type { Closing, ClosingHook } from './useClosing';
+
+const HEADS = {
+  'under way': 'not decided',
+  passed: 'passed',
+  failed: 'failed',
+  over: 'over the limit',
+};
+
+/** A round that is over, as it was; where it bubbled, what was mended. */
+export function RoundRecord({
+  pressed,
+  number,
+  closing,
+  write,
+}: {
+  pressed: PressureRound;
+  number: number;
+  closing: Closing;
+  write: ClosingHook['write'];
+}) {
+  const { round, state, release, mends, bubbles } = pressed;
+  const [what, setWhat] = useState('');
+  const place = bubbles?.[0] ?? 'Closure';
+  const latest = closing.state.rounds.at(-1) === pressed;
+  return (
+    <Leaf style={{ gap: 8 }}>
+      <Txt kind="name" heading={2}>{`Round ${number}: ${HEADS[state]}`}</Txt>
+      <Txt ink="ink2">
+        {`${momentOf(round.at)} · ${round.by} · ${formatGauge(round.targetPa, round.unit)}, limit ${formatGauge(round.limitPa, round.unit, 'down')}`}
+      </Txt>
+      <Txt>{pressed.words}</Txt>
+      <GaugeChart pressed={pressed} />
+      {pressed.readings.length > 0 ? <Txt>{estimateWords(pressed)}</Txt> : null}
+      {release ? <Txt ink="ink2">{`Released before ${release.before}, ${release.by}`}</Txt> : null}
+      {mends.map((mend) => (
+        <Txt key={mend.id}>
+          <Txt kind="strong">{`Mended at ${mend.place}: `}</Txt>
+          {mend.what}
+        </Txt>
+      ))}
+      {latest && state !== 'passed' ? (
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>
+          <TextField label={`What was mended at ${place}?`} value={what} onChange={setWhat} />
+          <Press
+            label="Keep what was mended"
+            disabled={what.trim() === ''}
+            onPress={() => {
+              void write(
+                [{ kind: 'mend', roundId: round.id, place, what: what.trim() }],
+                `mended at ${place}`,
+              );
+              setWhat('');
+            }}
+          />
+        </View>
+      ) : null}
+    </Leaf>
+  );
+}

@@ -1,0 +1,171 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import Svg, { Polyline } from 'react-native-svg';
+import type { EntryOf } from '@cordel/core/close';
+import { usePerson } from '@/data/storage';
+import { useProjectView } from '@/projects/context';
+import { Choice } from '@/ui/Field';
+import { Leaf } from '@/ui/Leaf';
+import { Notice } from '@/ui/Notice';
+import { Press } from '@/ui/Press';
+import { TextField } from '@/ui/TextField';
+import { Txt } from '@/ui/Txt';
+import { useInks } from '@/ui/theme';
+import { momentOf } from './moments';
+import { SignaturePad } from './SignaturePad';
+import type { Closing, ClosingHook } from './useClosing';
+
+type Role = EntryOf<'sign'>['role'];
+
+const ROLES: Role[] = ['technician', 'lead'];
+
+/** Signatures, and what they stand under: a digest that any later change shows against. */
+export function SignPart({ closing, write }: { closing: Closing; write: ClosingHook['write'] }) {
+  const { state, signed } = closing;
+  const { project } = useProjectView();
+  const router = useRouter();
+  // Kept here: the form goes while its signature is on the way.
+  const [problem, setProblem] = useState('');
+  const last = signed.at(-1);
+  const due = ROLES.filter((role) => !state.signatures.some((own) => own.role === role));
+  return (
+    <View style={{ gap: 16 }}>
+      {state.blocks.length > 0 ? (
+        <Notice word="Not ready to be signed." ink="accent">
+          {state.blocks.join(' ')}
+        </Notice>
+      ) : null}
+      {state.signatures.map((entry) => (
+        <Signed key={entry.id} entry={entry} />
+      ))}
+      {last ? <Frozen last={last} /> : null}
+      {state.stage === 'signed' ? (
+        <Press
+          label="Hand it over"
+          look="next"
+          onPress={() =>
+            router.push(`/p/${project.id}/kit/handover?closure=${closing.closure.id}` as never)
+          }
+        />
+      ) : null}
+      {state.blocks.length === 0 && due.length > 0 ? (
+        <SignForm key={due[0]} due={due} closing={closing} write={write} onProblem={setProblem} />
+      ) : null}
+      {problem ? (
+        <Notice word="Not signed." ink="accent" live>
+          {problem}
+        </Notice>
+      ) : null}
+    </View>
+  );
+}
+
+/** What was signed, whether it is whole, and what changed since. */
+function Frozen({ last }: { last: Closing['signed'][number] }) {
+  return (
+    <Leaf style={{ gap: 8 }}>
+      <Txt kind="name" heading={2}>
+        What is signed
+      </Txt>
+      <Txt>
+        {last.whole
+          ? 'The record that was signed is kept whole: its digest is what its content gives.'
+          : 'The record that is kept is not what was signed: its digest is another.'}
+      </Txt>
+      <Txt kind="small" style={{ fontFamily: 'monospace' }} selectable>
+        {(last.digest.match(/.{16}/g) ?? []).join(' ')}
+      </Txt>
+      {last.changes.length === 0 ? (
+        <Notice word="Unchanged since." ink="green">
+          The closure’s record is as it was signed.
+        </Notice>
+      ) : (
+        <Notice word="Changed since:" ink="accent">
+          {last.changes.join(' ')}
+        </Notice>
+      )}
+    </Leaf>
+  );
+}
+
+/** A signature as it was drawn. */
+function Signed({ entry }: { entry: EntryOf<'sign'> }) {
+  const inks = useInks();
+  return (
+    <Leaf style={{ gap: 4 }}>
+      <Txt kind="strong">{`${entry.role === 'lead' ? 'Lead' : 'Technician'}: ${entry.by}`}</Txt>
+      <Svg
+        width="100%"
+        height={90}
+        viewBox="0 0 1000 1000"
+        preserveAspectRatio="none"
+        role="img"
+        aria-label={`Signature of ${entry.by}`}
+        style={{ maxWidth: 420 }}
+      >
+        {entry.strokes.map((stroke, index) => (
+          <Polyline
+            key={index}
+            points={stroke.join(' ')}
+            fill="none"
+            stroke={inks.ink}
+            strokeWidth={2}
+            vectorEffect="non-scaling-stroke"
+          />
+        ))}
+      </Svg>
+      <Txt ink="ink2">{momentOf(entry.at)}</Txt>
+    </Leaf>
+  );
+}
+
+function SignForm({
+  due,
+  closing,
+  write,
+  onProblem,
+}: {
+  due: readonly Role[];
+  closing: Closing;
+  write: ClosingHook['write'];
+  onProblem(words: string): void;
+}) {
+  const [person] = usePerson();
+  const [role, setRole] = useState<Role>(due[0]!);
+  const [name, setName] = useState(due[0] === 'technician' ? person : '');
+  const [strokes, setStrokes] = useState<number[][]>([]);
+  const sign = async () => {
+    onProblem('');
+    const outcome = await write(
+      [{ kind: 'sign', role, by: name.trim(), digest: closing.seal(), strokes }],
+      `signed by ${name.trim()}`,
+    );
+    if ('refused' in outcome) onProblem(outcome.refused.message);
+  };
+  return (
+    <Leaf style={{ gap: 12 }}>
+      <Txt kind="name" heading={2}>
+        Sign
+      </Txt>
+      <Txt>
+        You sign what is recorded of this closure now: splices and losses, list, test, photos,
+        waivers. A change afterwards shows.
+      </Txt>
+      <Choice<Role>
+        label="As"
+        value={role}
+        options={due.map((value) => ({ value, label: value }))}
+        onChange={setRole}
+      />
+      <TextField label="Name" value={name} onChange={setName} />
+      <SignaturePad label="Field to sign in" onChange={setStrokes} />
+      <Press
+        label="Put my name to it"
+        look="next"
+        disabled={name.trim() === '' || strokes.length === 0}
+        onPress={() => void sign()}
+      />
+    </Leaf>
+  );
+}

@@ -1,0 +1,57 @@
+import { expose } from 'comlink';
+import { PHOTO_BYTES, PHOTO_SIDE } from '@cordel/core/close';
+
+/** A picture ready to be kept, or why it is none. */
+export type ScaledPhoto =
+  { ok: true; width: number; height: number; bytes: string } | { ok: false; error: string };
+
+/** No camera makes larger files; reading one would only fill the phone. */
+const MOST = 60 * 1024 * 1024;
+
+const QUALITIES = [0.82, 0.7, 0.55, 0.4];
+
+/** Scales photos down, off the page's own thread. */
+const photoScaler = {
+  async scale(file: Blob): Promise<ScaledPhoto> {
+    if (file.size > MOST)
+      return {
+        ok: false,
+        error: `The file has ${Math.round(file.size / 1024 / 1024)} MB: a photo of at most 60 MB is read.`,
+      };
+    let picture: ImageBitmap;
+    try {
+      picture = await createImageBitmap(file);
+    } catch {
+      return {
+        ok: false,
+        error: 'This is no picture that the browser reads: take a photo, or choose a JPEG or PNG.',
+      };
+    }
+    for (let side = PHOTO_SIDE; ; side = Math.round(side * 0.75)) {
+      const scale = Math.min(1, side / Math.max(picture.width, picture.height));
+      const width = Math.max(1, Math.round(picture.width * scale));
+      const height = Math.max(1, Math.round(picture.height * scale));
+      const canvas = new OffscreenCanvas(width, height);
+      canvas.getContext('2d')!.drawImage(picture, 0, 0, width, height);
+      for (const quality of QUALITIES) {
+        const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality });
+        if (blob.size > PHOTO_BYTES) continue;
+        picture.close();
+        return { ok: true, width, height, bytes: await base64Of(blob) };
+      }
+    }
+  },
+};
+
+async function base64Of(blob: Blob): Promise<string> {
+  const bytes = new Uint8Array(await blob.arrayBuffer());
+  let text = '';
+  // In parts: a call takes only so many arguments.
+  for (let at = 0; at < bytes.length; at += 8192)
+    text += String.fromCharCode(...bytes.subarray(at, at + 8192));
+  return btoa(text);
+}
+
+export type PhotoScaler = typeof photoScaler;
+
+expose(photoScaler);

@@ -1,0 +1,32 @@
+import { wrap } from 'comlink';
+import { v7 as uuid } from 'uuid';
+import { outbox } from '@/data/client';
+import { personNow } from '@/data/storage';
+import type { PhotoScaler } from './photo.worker';
+
+/**
+ * Keeps a photo with a closure's record, scaled down in a worker.
+ * @returns its id, or why it is none
+ */
+export async function keepPhoto(
+  closureId: string,
+  file: Blob,
+): Promise<{ id: string } | { error: string }> {
+  const worker = new Worker(new URL('./photo.worker', import.meta.url));
+  try {
+    const scaled = await wrap<PhotoScaler>(worker).scale(file);
+    if (!scaled.ok) return { error: scaled.error };
+    const id = uuid();
+    const { width, height, bytes } = scaled;
+    const at = new Date().toISOString();
+    void outbox.add({
+      method: 'POST',
+      path: '/api/photos',
+      body: { id, closureId, by: personNow(), at, width, height, bytes },
+      what: `A photo of ${Math.round((bytes.length * 3) / 4 / 1024)} kB`,
+    });
+    return { id };
+  } finally {
+    worker.terminate();
+  }
+}

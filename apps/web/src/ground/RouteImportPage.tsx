@@ -1,0 +1,156 @@
+import { wrap } from 'comlink';
+import { useRouter } from 'expo-router';
+import { useEffect, useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { type Parsed, formatDistance, parseDistance, plural } from '@cordel/core';
+import { v7 as uuid } from 'uuid';
+import { outbox } from '@/data/client';
+import { useProjectView } from '@/projects/context';
+import { Leaf } from '@/ui/Leaf';
+import { Notice } from '@/ui/Notice';
+import { Page } from '@/ui/Page';
+import { Press } from '@/ui/Press';
+import { TextField } from '@/ui/TextField';
+import { Txt } from '@/ui/Txt';
+import { pickFile } from '@/ui/pickFile';
+import type { GroundReader, RoutePreview } from './ground.worker';
+
+/** How far a closure may stand off its line before it is asked about, meters. */
+const FAR = 200;
+
+/** Brings in a route and its closures as GeoJSON, after a look. */
+export function RouteImportPage() {
+  const { project, closures } = useProjectView();
+  const router = useRouter();
+  const [worker] = useState(() => new Worker(new URL('./ground.worker', import.meta.url)));
+  const reader = useMemo(() => wrap<GroundReader>(worker), [worker]);
+  useEffect(() => () => worker.terminate(), [worker]);
+  const [file, setFile] = useState<{ name: string; text: string } | null>(null);
+  const [swap, setSwap] = useState(false);
+  const [start, setStart] = useState('0');
+  const [found, setFound] = useState<Parsed<RoutePreview> | null>(null);
+  const [problem, setProblem] = useState('');
+  const [done, setDone] = useState<{ placed: number; added: number } | null>(null);
+  const unit = project.units.distance;
+  const look = async (text: string, swapped: boolean) => {
+    setDone(null);
+    setFound(await reader.read(text, swapped));
+  };
+  const choose = async () => {
+    const chosen = await pickFile('.geojson,.json,application/geo+json,application/json');
+    if (!chosen) return;
+    const text = await chosen.text();
+    setFile({ name: chosen.name, text });
+    setSwap(false);
+    await look(text, false);
+  };
+  const from = parseDistance(start, unit);
+  const bringIn = async () => {
+    if (!file || !from.ok) return;
+    setProblem('');
+    const outcome = await outbox.add({
+      method: 'POST',
+      path: `/api/projects/${project.id}/geojson`,
+      body: { importId: uuid(), text: file.text, swap, start: from.value },
+      what: `Route ${file.name}`,
+    });
+    if ('refused' in outcome) setProblem(outcome.refused.message);
+    else setDone(outcome.answer as { placed: number; added: number });
+  };
+  const names = new Set(closures.map(({ name }) => name));
+  return (
+    <Page title="Bring in a route" above={project.name} back={`/p/${project.id}/kit`}>
+      <Txt>
+        GeoJSON in longitude and latitude (RFC 7946): a line along which the cable runs, and points
+        with the closures’ names. Distances are worked out along the line, on the ellipsoid.
+      </Txt>
+      <Press
+        label="Choose a file"
+        icon="file-upload-outline"
+        look={file ? 'plain' : 'next'}
+        onPress={() => void choose()}
+      />
+      {file && found && !found.ok ? (
+        <Notice word="Not read." ink="accent" live>
+          {`${file.name}: ${found.error}`}
+        </Notice>
+      ) : null}
+      {file && found && (!found.ok || found.value.closures.length > 0) ? (
+        <Press
+          role="checkbox"
+          aria-checked={swap}
+          label="Latitude comes first in this file: swap the axes"
+          icon={swap ? 'checkbox-marked-outline' : 'checkbox-blank-outline'}
+          onPress={() => {
+            setSwap(!swap);
+            void look(file.text, !swap);
+          }}
+        />
+      ) : null}
+      {file && found?.ok && !done ? (
+        <Leaf style={{ gap: 10 }}>
+          <Txt kind="name" heading={2}>
+            {file.name}
+          </Txt>
+          {found.value.lines.map((line, index) => (
+            <Txt key={index}>
+              {`${line.name}: ${formatDistance(Math.round(found.value.lengths[index]! * 10_000), unit)}, from ${placeWords(line.points[0]!)} to ${placeWords(line.points.at(-1)!)}`}
+            </Txt>
+          ))}
+          {found.value.notes.map((note) => (
+            <Notice key={note}>{note}</Notice>
+          ))}
+          <TextField
+            label="The line begins at"
+            hint={`Distance along the route, ${unit}`}
+            value={start}
+            onChange={setStart}
+          />
+          {from.ok ? null : <Txt ink="accent">{from.error}</Txt>}
+          <View style={{ gap: 4 }}>
+            {found.value.closures.slice(0, 60).map(({ name, along }) => (
+              <Txt key={name} ink={along && along.off > FAR ? 'accent' : 'ink'}>
+                <Txt kind="strong">{name}</Txt>
+                {along
+                  ? `: ${formatDistance(Math.round(along.meters * 10_000) + (from.ok ? from.value : 0), unit)}, ${Math.round(along.off)} m off the line${along.off > FAR ? ': is it on this line?' : ''}`
+                  : ': on no line'}
+                {names.has(name) ? ' · here already, gets this place' : ' · new'}
+              </Txt>
+            ))}
+            {found.value.closures.length > 60 ? (
+              <Txt>{`and ${found.value.closures.length - 60} more`}</Txt>
+            ) : null}
+          </View>
+          <Press
+            label={`Bring in ${plural(found.value.closures.length, 'closure')}`}
+            look="next"
+            disabled={!from.ok}
+            onPress={() => void bringIn()}
+          />
+        </Leaf>
+      ) : null}
+      {problem ? (
+        <Notice word="Not brought in." ink="accent" live>
+          {problem}
+        </Notice>
+      ) : null}
+      {done ? (
+        <Leaf style={{ gap: 10 }}>
+          <Notice word="Brought in." ink="green" live>
+            {`${plural(done.placed, 'closure')} placed, ${done.added} new.`}
+          </Notice>
+          <Press
+            label="See the Route"
+            look="next"
+            onPress={() => router.replace(`/p/${project.id}/route` as never)}
+          />
+        </Leaf>
+      ) : null}
+    </Page>
+  );
+}
+
+/** A place in words that show at once whether the axes are crossed. */
+function placeWords([lon, lat]: readonly [number, number]): string {
+  return `${Math.abs(lat).toFixed(4)}° ${lat < 0 ? 'south' : 'north'} ${Math.abs(lon).toFixed(4)}° ${lon < 0 ? 'west' : 'east'}`;
+}

@@ -1,0 +1,158 @@
+import { useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { NamePanel } from '@/bench/NamePanel';
+import { useSummary } from '@/data/queries';
+import { useKept, usePerson } from '@/data/storage';
+import { momentOf } from '@/closing/moments';
+import { useProjectView } from '@/projects/context';
+import { Choice } from '@/ui/Field';
+import { Leaf } from '@/ui/Leaf';
+import { Notice, Waiting } from '@/ui/Notice';
+import { Page } from '@/ui/Page';
+import { Press } from '@/ui/Press';
+import { Select } from '@/ui/Select';
+import { Txt } from '@/ui/Txt';
+import { useInks } from '@/ui/theme';
+import { type Paper, type ShownPackage, usePackages } from './usePackages';
+
+const INSIDE = [
+  'PDF for people: verdicts, splice sheets, losses, inspection, pressure tests, signatures, traces',
+  'XLSX and CSV, JSON with its schema, GeoJSON of the route',
+  'Traces and photos byte for byte, what was signed, and a list of SHA-256 to check it all by',
+];
+
+/** Handing over: the as-built package of the project or of one closure. */
+export function HandoverPage() {
+  const { closure: wanted } = useLocalSearchParams<{ closure?: string }>();
+  const { project, closures } = useProjectView();
+  const [person] = usePerson();
+  const summary = useSummary(project.id);
+  const { query, ask, stop } = usePackages(project.id);
+  const [chosen, setChosen] = useState(wanted ?? '');
+  const [paper, setPaper] = useKept('cordel.handover.paper', 'A4');
+  if (person === '') return <NamePanel onward="Go on to the package" />;
+  const rows = summary.data?.closures.filter(
+    ({ closureId }) => chosen === '' || closureId === chosen,
+  );
+  const unsigned = rows?.filter(({ closing }) => closing !== 'done') ?? [];
+  const failing = rows?.filter(({ verdict }) => verdict === 'fail') ?? [];
+  const running = query.data?.some(({ state }) => state === 'making');
+  return (
+    <Page title="Hand over" above={project.name} back={`/p/${project.id}/kit`}>
+      <Leaf style={{ gap: 12 }}>
+        <Select
+          label="What is handed over"
+          value={chosen}
+          options={[
+            { value: '', label: 'The whole project' },
+            ...closures.map(({ id, name }) => ({ value: id, label: name })),
+          ]}
+          onChange={setChosen}
+        />
+        <Choice
+          label="Paper of the PDF"
+          value={paper as Paper}
+          options={[
+            { value: 'A4', label: 'A4' },
+            { value: 'Letter', label: 'Letter' },
+          ]}
+          onChange={setPaper as (value: Paper) => void}
+        />
+        {failing.length > 0 || unsigned.length > 0 ? (
+          <Notice word="It says what is.">
+            {[
+              failing.length > 0 ? `Failing: ${failing.map(({ name }) => name).join(', ')}.` : '',
+              unsigned.length > 0
+                ? `Not signed: ${unsigned.map(({ name }) => name).join(', ')}.`
+                : '',
+            ]
+              .filter(Boolean)
+              .join(' ')}
+          </Notice>
+        ) : null}
+        <Press
+          label="Make the package"
+          look="next"
+          disabled={running}
+          onPress={() => void ask(chosen || null, paper as Paper)}
+        />
+        {INSIDE.map((line) => (
+          <Txt key={line} ink="ink2">
+            {line}
+          </Txt>
+        ))}
+      </Leaf>
+      {query.data ? (
+        query.data.map((one) => (
+          <PackageLeaf
+            key={one.id}
+            made={one}
+            name={closures.find(({ id }) => id === one.closureId)?.name ?? 'The whole project'}
+            onStop={() => void stop(one.id).then(() => query.refetch())}
+          />
+        ))
+      ) : (
+        <Waiting error={query.error} />
+      )}
+    </Page>
+  );
+}
+
+const kilobytes = (size: number): string =>
+  size < 1_000_000 ? `${Math.ceil(size / 1000)} kB` : `${(size / 1_000_000).toFixed(1)} MB`;
+
+function PackageLeaf({ made, name, onStop }: { made: ShownPackage; name: string; onStop(): void }) {
+  const { state, digest, size } = made;
+  return (
+    <Leaf style={{ gap: 8 }}>
+      <Txt kind="strong">{`${name}, ${made.paper}`}</Txt>
+      <Txt ink="ink2">{`${momentOf(made.at)}, ${made.by}`}</Txt>
+      {state === 'making' || state === 'stopping' ? (
+        <>
+          <Progress made={made} />
+          <Press label="Stop" disabled={state === 'stopping'} onPress={onStop} />
+        </>
+      ) : null}
+      {state === 'stopped' ? <Txt>Stopped; nothing of it is left.</Txt> : null}
+      {state === 'failed' ? (
+        <Notice word="Not made." ink="accent">
+          {made.problem}
+        </Notice>
+      ) : null}
+      {state === 'done' && digest ? (
+        <>
+          <Press
+            label={`Save the zip, ${kilobytes(size ?? 0)}`}
+            look="next"
+            icon="download"
+            onPress={() => window.open(`/api/packages/${made.id}/file.zip`, '_self')}
+          />
+          <Txt kind="small" selectable style={{ fontFamily: 'monospace' }}>
+            {`SHA-256 ${(digest.match(/.{16}/g) ?? []).join(' ')}`}
+          </Txt>
+        </>
+      ) : null}
+    </Leaf>
+  );
+}
+
+function Progress({ made: { part, done, total } }: { made: ShownPackage }) {
+  const inks = useInks();
+  const share = total === 0 ? 0 : Math.min(1, done / total);
+  return (
+    <View style={{ gap: 4 }}>
+      <View
+        role="progressbar"
+        aria-label="Package"
+        aria-valuenow={Math.round(share * 100)}
+        aria-valuemin={0}
+        aria-valuemax={100}
+        style={{ height: 18, borderWidth: 2, borderColor: inks.ink }}
+      >
+        <View style={{ width: `${share * 100}%`, height: '100%', backgroundColor: inks.ink }} />
+      </View>
+      <Txt>{`${done.toLocaleString('en')} of ${total.toLocaleString('en')} rows${part ? `, ${part}` : ''}`}</Txt>
+    </View>
+  );
+}

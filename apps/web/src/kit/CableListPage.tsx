@@ -1,0 +1,128 @@
+import { wrap } from 'comlink';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { type Cable, USUAL_GLASS, USUAL_RUN, describeMakeUp, plural } from '@cordel/core';
+import { v7 as uuid } from 'uuid';
+import { outbox } from '@/data/client';
+import { useProjectView } from '@/projects/context';
+import { Leaf } from '@/ui/Leaf';
+import { Notice } from '@/ui/Notice';
+import { Page } from '@/ui/Page';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { pickFile } from '@/ui/pickFile';
+import type { CablePreview, CableReader } from './cables.worker';
+
+const SHOWN = 60;
+
+/** Brings in a list of cables, CSV or XLSX, after a look: all of it or nothing. */
+export function CableListPage() {
+  const { project, cables } = useProjectView();
+  const router = useRouter();
+  const [name, setName] = useState('');
+  const [found, setFound] = useState<CablePreview | null>(null);
+  const [done, setDone] = useState(0);
+  const choose = async () => {
+    const file = await pickFile('.csv,.txt,.xlsx,text/csv,text/plain');
+    if (!file) return;
+    setName(file.name);
+    setDone(0);
+    const worker = new Worker(new URL('./cables.worker', import.meta.url));
+    const bytes = new Uint8Array(await file.arrayBuffer());
+    setFound(
+      await wrap<CableReader>(worker).read(
+        bytes,
+        cables.map((cable) => cable.name),
+      ),
+    );
+    worker.terminate();
+  };
+  const bringIn = () => {
+    if (!found || 'error' in found) return;
+    for (const { name: called, makeUp } of found.cables) {
+      const cable: Cable = {
+        id: uuid(),
+        projectId: project.id,
+        name: called,
+        makeUp,
+        schemeId: project.schemeId,
+        glass: USUAL_GLASS,
+        run: USUAL_RUN,
+      };
+      void outbox.add({
+        method: 'PUT',
+        path: `/api/cables/${cable.id}`,
+        body: cable,
+        what: `Cable ${called}`,
+      });
+    }
+    setDone(found.cables.length);
+    setFound(null);
+  };
+  return (
+    <Page title="Bring in cables" above={project.name} back={`/p/${project.id}/kit/cables`}>
+      <Txt>
+        A list (CSV or XLSX) with the columns cable, kind, fibers, tubes, fibers per tube. Kind is
+        loose tube, grouped tube, ribbon or drop; of fibers and tubes one is enough.
+      </Txt>
+      <Press
+        label="Choose a file"
+        icon="file-upload-outline"
+        look={found || done > 0 ? 'plain' : 'next'}
+        onPress={() => void choose()}
+      />
+      {found && 'error' in found ? (
+        <Notice word="Not read." ink="accent" live>
+          {`${name}: ${found.error}`}
+        </Notice>
+      ) : null}
+      {found && !('error' in found) ? (
+        <Leaf style={{ gap: 8 }}>
+          {found.notes.map((note) => (
+            <Notice key={note}>{note}</Notice>
+          ))}
+          {found.problems.slice(0, SHOWN).map(({ row, column, value, message }) => (
+            <Notice
+              key={`${row} ${column} ${message}`}
+              word={`Row ${row}, ${column}:`}
+              ink="accent"
+            >
+              {value === '' ? message : `“${value}”: ${message}`}
+            </Notice>
+          ))}
+          {found.cables.slice(0, SHOWN).map(({ name: called, makeUp }) => (
+            <Txt key={called}>
+              <Txt kind="strong">{called}</Txt>
+              {`: ${describeMakeUp(makeUp)}`}
+            </Txt>
+          ))}
+          {found.cables.length > SHOWN ? (
+            <Txt>{`and ${found.cables.length - SHOWN} more`}</Txt>
+          ) : null}
+          <Press
+            label={
+              found.problems.length > 0
+                ? `${plural(found.problems.length, 'problem')}: mend the list first`
+                : `Bring in ${plural(found.cables.length, 'cable')}`
+            }
+            look="next"
+            disabled={found.problems.length > 0 || found.cables.length === 0}
+            onPress={bringIn}
+          />
+        </Leaf>
+      ) : null}
+      {done > 0 ? (
+        <>
+          <Notice word="Brought in." ink="green" live>
+            {`${plural(done, 'cable')}.`}
+          </Notice>
+          <Press
+            label="See the cables"
+            look="next"
+            onPress={() => router.replace(`/p/${project.id}/kit/cables` as never)}
+          />
+        </>
+      ) : null}
+    </Page>
+  );
+}

@@ -1,0 +1,48 @@
+import { useQuery } from '@tanstack/react-query';
+import { Redirect, useLocalSearchParams, useRouter } from 'expo-router';
+import { read } from '@/data/api';
+import { Notice, Waiting } from '@/ui/Notice';
+import { Page } from '@/ui/Page';
+import { Press } from '@/ui/Press';
+
+interface Named {
+  code: string;
+  closures: { projectId: string; project: string; closureId: string; name: string }[];
+}
+
+/** Where a label's code leads: straight to its closure. */
+export function CodePage() {
+  const { code } = useLocalSearchParams<{ code: string }>();
+  const router = useRouter();
+  const found = useQuery({
+    queryKey: ['code', code],
+    queryFn: () => read<Named>(`/api/codes/${encodeURIComponent(code)}`),
+  });
+  const closures = found.data?.closures;
+  if (closures?.length === 1)
+    return (
+      <Redirect href={`/p/${closures[0]!.projectId}/route/${closures[0]!.closureId}` as never} />
+    );
+  return (
+    <Page title={code} back="/projects">
+      {closures ? (
+        closures.map(({ projectId, project, closureId, name }) => (
+          <Press
+            key={closureId}
+            label={`${name}, ${project}`}
+            onPress={() => router.replace(`/p/${projectId}/route/${closureId}` as never)}
+          />
+        ))
+      ) : found.error ? (
+        <>
+          <Notice word="No closure here." ink="accent">
+            {found.error.message}
+          </Notice>
+          <Press label="Scan or type a code" look="next" onPress={() => router.replace('/scan')} />
+        </>
+      ) : (
+        <Waiting error={null} />
+      )}
+    </Page>
+  );
+}

@@ -1,0 +1,156 @@
+import { useLocalSearchParams } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { plural } from '@cordel/core';
+import {
+  LABEL_KINDS,
+  LABEL_SHEETS,
+  type Label,
+  type LabelKind,
+  labelSvg,
+  labelTask,
+  labelsOf,
+  shortCode,
+} from '@cordel/core/close';
+import { useWork } from '@/data/queries';
+import { useKept } from '@/data/storage';
+import { useProjectView } from '@/projects/context';
+import { Leaf } from '@/ui/Leaf';
+import { Empty, Waiting } from '@/ui/Notice';
+import { Page } from '@/ui/Page';
+import { Press } from '@/ui/Press';
+import { Select } from '@/ui/Select';
+import { TextField } from '@/ui/TextField';
+import { Txt } from '@/ui/Txt';
+import { useInks } from '@/ui/theme';
+import { useWide } from '@/ui/useWide';
+import { saveFile } from '@/ui/saveFile';
+import { savePng } from './savePng';
+
+const WORDS: Record<LabelKind, string> = { closure: 'Closure', tray: 'Trays', cable: 'Cables' };
+
+/** Labels of a closure with a code that opens it: on sheets, or one by one. */
+export function LabelsPage() {
+  const { closure: wanted } = useLocalSearchParams<{ closure?: string }>();
+  const { project, closures, cables, assemblies } = useProjectView();
+  const wide = useWide();
+  const [chosen, setChosen] = useState(wanted ?? closures[0]?.id ?? '');
+  const [kinds, setKinds] = useState<readonly LabelKind[]>(LABEL_KINDS);
+  const [sheetId, setSheet] = useKept('cordel.labels.sheet', LABEL_SHEETS[0]!.id);
+  const [skip, setSkip] = useState('');
+  const work = useWork(chosen);
+  const closure = closures.find(({ id }) => id === chosen);
+  const sheet = LABEL_SHEETS.find(({ id }) => id === sheetId) ?? LABEL_SHEETS[0]!;
+  const labels = useMemo(() => {
+    if (!closure || !work.data) return null;
+    const assembly = assemblies.find(({ closureId }) => closureId === closure.id) ?? null;
+    const { origin } = window.location;
+    return labelsOf(
+      labelTask(origin, project, closure, work.data.splices, assembly, cables),
+      kinds,
+    );
+  }, [closure, work.data, assemblies, project, cables, kinds]);
+  const printAt = `/api/projects/${project.id}/labels.pdf?${new URLSearchParams({
+    closure: chosen,
+    kinds: kinds.join(','),
+    sheet: sheet.id,
+    skip: String(Number(skip) || 0),
+    origin: window.location.origin,
+  })}`;
+  if (closures.length === 0)
+    return (
+      <Page title="Labels" above={project.name} back={`/p/${project.id}/kit`}>
+        <Empty title="No closures yet">Bring in a splice list, or add a closure in the Kit.</Empty>
+      </Page>
+    );
+  const turn = (kind: LabelKind) =>
+    setKinds(
+      LABEL_KINDS.filter((one) => (one === kind ? !kinds.includes(one) : kinds.includes(one))),
+    );
+  return (
+    <Page title="Labels" above={project.name} back={`/p/${project.id}/kit`}>
+      <Leaf style={{ gap: 12 }}>
+        <Select
+          label="Closure"
+          value={chosen}
+          options={closures.map(({ id, name }) => ({ value: id, label: name }))}
+          onChange={setChosen}
+        />
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+          {LABEL_KINDS.map((kind) => (
+            <Press
+              key={kind}
+              role="checkbox"
+              aria-checked={kinds.includes(kind)}
+              label={WORDS[kind]}
+              look={kinds.includes(kind) ? 'dark' : 'plain'}
+              onPress={() => turn(kind)}
+            />
+          ))}
+        </View>
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'center' }}>
+          <Select
+            label="Sheet"
+            value={sheet.id}
+            options={LABEL_SHEETS.map(({ id, name }) => ({ value: id, label: name }))}
+            onChange={setSheet}
+          />
+          <TextField
+            label="Labels used already"
+            hint="On a sheet that was begun"
+            value={skip}
+            onChange={setSkip}
+          />
+        </View>
+        <Press
+          label={`Sheet of ${plural(labels?.length ?? 0, 'label')} (PDF)`}
+          look="next"
+          icon="printer-outline"
+          disabled={!labels || labels.length === 0}
+          onPress={() => window.open(printAt, '_blank')}
+        />
+        <Txt ink="ink2">
+          {`Print at 100 %, on plain paper first. Typed, the code is ${shortCode(chosen)}.`}
+        </Txt>
+      </Leaf>
+      {labels ? (
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
+          {labels.map((label) => (
+            <View key={`${label.kind} ${label.title}`} style={{ width: wide ? '32%' : '100%' }}>
+              <LabelLeaf label={label} sheet={sheet} />
+            </View>
+          ))}
+        </View>
+      ) : (
+        <Waiting error={work.error} />
+      )}
+    </Page>
+  );
+}
+
+function LabelLeaf({ label, sheet }: { label: Label; sheet: (typeof LABEL_SHEETS)[number] }) {
+  const inks = useInks();
+  const svg = useMemo(() => labelSvg(label, sheet), [label, sheet]);
+  const name = `${label.code}-${label.title.toLowerCase().replace(/[^a-z0-9]+/g, '-')}`;
+  return (
+    <View style={{ gap: 6 }}>
+      <img
+        alt={`${label.title}, ${label.lines.join(', ')}, code ${label.code}`}
+        src={`data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}`}
+        style={{ width: '100%', border: `1px solid ${inks.ink}`, boxSizing: 'border-box' }}
+      />
+      <View style={{ flexDirection: 'row', gap: 8 }}>
+        <Press
+          label={`SVG of ${label.title}`}
+          textSize={15}
+          onPress={() => saveFile(`${name}.svg`, svg, 'image/svg+xml')}
+        />
+        <Press
+          label={`PNG of ${label.title}`}
+          textSize={15}
+          onPress={() => void savePng(`${name}.png`, svg, sheet)}
+        />
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,68 @@
+import { useRouter } from 'expo-router';
+import { useCallback, useRef, useState } from 'react';
+import { View } from 'react-native';
+import { parseCode } from '@cordel/core/close';
+import { Notice } from '@/ui/Notice';
+import { Page } from '@/ui/Page';
+import { Press } from '@/ui/Press';
+import { TextField } from '@/ui/TextField';
+import { Txt } from '@/ui/Txt';
+import { useInks } from '@/ui/theme';
+import { useScanner } from './useScanner';
+
+/** The code in what a label says: an address that ends in it, or the code itself. */
+function codeIn(text: string): string {
+  const [path] = text.split(/[?#]/);
+  return path!.split('/').at(-1)!;
+}
+
+/** Opens a closure by its label: through the camera, or by its code. */
+export function ScanPage() {
+  const inks = useInks();
+  const router = useRouter();
+  const video = useRef<HTMLVideoElement>(null);
+  const [typed, setTyped] = useState('');
+  const [problem, setProblem] = useState('');
+  const go = useCallback(
+    (text: string) => {
+      const code = parseCode(codeIn(text));
+      if (!code.ok) return setProblem(code.error);
+      router.replace(`/c/${code.value}` as never);
+    },
+    [router],
+  );
+  const noCamera = useScanner(video, go);
+  return (
+    <Page title="Open by label" back="/projects">
+      {noCamera ? (
+        <Notice>{noCamera}</Notice>
+      ) : (
+        <video
+          ref={video}
+          muted
+          playsInline
+          aria-label="The camera’s picture"
+          style={{
+            width: '100%',
+            maxWidth: 480,
+            aspectRatio: '4 / 3',
+            objectFit: 'cover',
+            background: inks.ink,
+            border: `2px solid ${inks.ink}`,
+            boxSizing: 'border-box',
+          }}
+        />
+      )}
+      <Txt>Hold the label before the camera, or type the eight letters and digits under it.</Txt>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>
+        <TextField label="Code" value={typed} onChange={setTyped} />
+        <Press label="Open" look="next" disabled={typed.trim() === ''} onPress={() => go(typed)} />
+      </View>
+      {problem ? (
+        <Notice word="Not opened." ink="accent" live>
+          {problem}
+        </Notice>
+      ) : null}
+    </Page>
+  );
+}

@@ -1,0 +1,432 @@
+import { createHash } from 'node:crypto';
+import { mkdtemp, readFile, readdir, rm, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { jest } from '@jest/globals';
+import ExcelJS from 'exceljs';
+import JSZip from 'jszip';
+import type { Browser } from 'puppeteer-core';
+import {
+  type Person,
+  type Server,
+  fill,
+  newId,
+  newPerson,
+  press,
+  pressKeys,
+  readApi,
+  removeServer,
+  sees,
+  startBrowser,
+  startServer,
+  storyteller,
+  writeApi,
+} from './app.ts';
+
+jest.setTimeout(180_000);
+
+let server: Server;
+let browser: Browser;
+let person: Person;
+let project: string;
+let closureId: string;
+let folder: string;
+const page = () => person.page;
+
+interface Work {
+  splices: { id: string; slot: number }[];
+}
+const attemptOn = (spliceId: string) => {
+  const id = newId();
+  return {
+    type: 'attempt',
+    id,
+    spliceId,
+    by: 'M.',
+    at: '2026-05-20T08:00:00.000Z',
+    tryId: id,
+    estimateMdb: 20,
+    recordId: null,
+    recordPosition: null,
+    supersedes: null,
+    void: false,
+    why: null,
+  };
+};
+
+beforeAll(async () => {
+  [server, browser] = await Promise.all([startServer({ demo: true }), startBrowser()]);
+  folder = await mkdtemp(join(tmpdir(), 'cordel-closing-'));
+  project = (await readApi<{ id: string }[]>(server, '/projects'))[0]!.id;
+  const { closures } = await readApi<{ closures: { closureId: string; name: string }[] }>(
+    server,
+    `/projects/${project}/ledger/closures`,
+  );
+  closureId = closures.find(({ name }) => name === 'School')!.closureId;
+  // Eleven of twelve are spliced: the last one is the story's first.
+  const { splices } = await readApi<Work>(server, `/closures/${closureId}/work`);
+  const eleven = splices.filter(({ slot }) => slot < 12);
+  await writeApi(server, 'POST', '/evidence', { entries: eleven.map(({ id }) => attemptOn(id)) });
+  person = await newPerson(browser, server, 'M. Reyes');
+  const client = await browser.target().createCDPSession();
+  await client.send('Browser.setDownloadBehavior', {
+    behavior: 'allow',
+    downloadPath: folder,
+    browserContextId: person.context.id!,
+  });
+});
+afterAll(async () => {
+  await browser.close();
+  await removeServer(server);
+  await rm(folder, { recursive: true, force: true });
+});
+
+const step = storyteller();
+const closeAt = (part: string) =>
+  page().goto(`${server.url}/p/${project}/route/${closureId}/close?part=${part}`);
+const settled = () =>
+  page().waitForFunction(
+    () => !document.body.innerText.includes('on this device, not on the server'),
+  );
+
+/** Chooses a file where a key asks for one. */
+async function choose(key: string, path: string): Promise<void> {
+  const [chooser] = await Promise.all([page().waitForFileChooser(), press(page(), key)]);
+  await chooser.accept([path]);
+}
+
+/** Says good of every point that may be ticked, one after the other. */
+async function tickAll(): Promise<void> {
+  for (;;) {
+    const box = await page().$(
+      'main [role=checkbox][aria-checked=false]:not([aria-disabled=true]), [role=main] [role=checkbox][aria-checked=false]:not([aria-disabled=true])',
+    );
+    if (!box) return;
+    const name = await box.evaluate((node) => node.getAttribute('aria-label')!.split(':')[0]!);
+    await box.evaluate((node) => (node as HTMLElement).click());
+    await page()
+      .waitForFunction(
+        (words) =>
+          ![...document.querySelectorAll('[role=checkbox][aria-checked=false]')].some((node) =>
+            node.getAttribute('aria-label')!.startsWith(`${words}:`),
+          ),
+        { timeout: 8000 },
+        name,
+      )
+      .catch(async () => {
+        throw new Error(
+          `${name}: not ticked\n${await page().evaluate(() => document.body.innerText)}`,
+        );
+      });
+  }
+}
+
+async function drawName(): Promise<void> {
+  const field = await page().waitForSelector('canvas[aria-label="Field to sign in"]');
+  await field!.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+  const box = (await field!.boundingBox())!;
+  await page().mouse.move(box.x + 40, box.y + 90);
+  await page().mouse.down();
+  for (let at = 0; at < 20; at++)
+    await page().mouse.move(box.x + 40 + at * 10, box.y + 90 + 40 * Math.sin(at));
+  await page().mouse.up();
+}
+
+describe('from the last splice to the handed-over zip', () => {
+  step('the last splice is kept, and the closure says what is next', async () => {
+    await page().goto(`${server.url}/p/${project}/bench/${closureId}`);
+    await sees(page(), 'slot 12');
+    await pressKeys(page(), '2');
+    await press(page(), 'Keep, next');
+    await settled();
+    await page().goto(`${server.url}/p/${project}/route/${closureId}`);
+    await sees(page(), '12 of 12 spliced');
+    await press(page(), 'Close it');
+    await sees(page(), 'Before the cover.');
+  });
+
+  step('the list is this closure’s own: its ports, trays and bolts', async () => {
+    await sees(page(), 'Trunk 1: cable F');
+    await sees(page(), 'Branch 2: plugged, 2 plugs');
+    await sees(page(), 'Tray 1: 12 sleeves seated');
+    await sees(page(), 'Bolt 3 tight, number 1 of 10 in the order');
+    // Bolts go in their order: the second waits for the first.
+    const disabled = await page().$$eval('[role=checkbox][aria-disabled=true]', (nodes) =>
+      nodes.map((node) => node.getAttribute('aria-label')!),
+    );
+    expect(disabled.some((label) => label.startsWith('Bolt 8 tight'))).toBe(true);
+  });
+
+  step('a point that fails says what to do, with its slot and a photo', async () => {
+    const row = await page().waitForSelector('::-p-text(Tray 1: 12 sleeves seated)');
+    await row!.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+    await page().evaluate(() => {
+      const keys = [...document.querySelectorAll('[role=button][aria-label="Not so"]')];
+      (keys[0] as HTMLElement).click();
+    });
+    await sees(page(), 'Do: Lift the lid');
+    await press(page(), 'Slot 7');
+    await sees(page(), 'not so, slot 7');
+    await page().screenshot({ path: join(folder, 'tray.png') as `${string}.png` });
+    const key = await page().$eval('[aria-label^="Photo: Tray 1"]', (node) =>
+      node.getAttribute('aria-label')!,
+    );
+    await choose(key, join(folder, 'tray.png'));
+    await page().waitForSelector('img[alt="Photo 1"]');
+    await writeFile(join(folder, 'notes.jpg'), 'no picture at all');
+    await choose(key, join(folder, 'notes.jpg'));
+    await sees(page(), 'This is no picture that the browser reads');
+    await press(page(), 'Mended: good now');
+    const { photos } = await readApi<{ photos: { width: number; height: number }[] }>(
+      server,
+      `/closures/${closureId}/closing`,
+    );
+    expect(photos).toHaveLength(1);
+  });
+
+  step('it cannot be signed while something is open', async () => {
+    await press(page(), 'Sign 0/2');
+    await sees(page(), 'Not ready to be signed.');
+    await sees(page(), 'The pressure test is not passed.');
+    await closeAt('list');
+    await sees(page(), 'Trays and tubes');
+    await tickAll();
+    await sees(page(), 'On to the pressure test');
+  });
+
+  step('air over the limit is refused, and a gauge in another unit is recognised', async () => {
+    await press(page(), 'On to the pressure test');
+    await sees(page(), '34.50 kPa');
+    await fill(page(), 'Air outside', '98.2 kPa');
+    await fill(page(), 'Closure’s wall, temperature', '12 C');
+    await fill(page(), 'Gauge now, kPa', '34.6');
+    await press(page(), 'Air is in: start the clock');
+    await sees(page(), '34.60 kPa is above the limit of 34.50 kPa: let air out at once.');
+    await press(page(), 'psi');
+    await fill(page(), 'Gauge now, psi', '34');
+    await press(page(), 'Air is in: start the clock');
+    await sees(page(), 'Does the gauge show kPa?');
+    await press(page(), 'kPa');
+    await fill(page(), 'Gauge now, kPa', '34.0');
+    await press(page(), 'Air is in: start the clock');
+    await sees(page(), 'Pressure is on.');
+    await settled();
+    await fill(page(), 'Gauge, kPa', '4.9');
+    await press(page(), 'Keep this reading');
+    await sees(page(), 'the gauge may show psi');
+  });
+
+  step('bubbles fail the round; it is released, mended and tried again', async () => {
+    await press(page(), 'Bubbles at Branch 1');
+    await sees(page(), 'Bubbles at Branch 1.');
+    await sees(page(), 'the wrong seal for the cable’s diameter');
+    await press(page(), 'Release the pressure');
+    await press(page(), 'It shows zero: released before mending');
+    await sees(page(), 'Round 1: failed');
+    await fill(page(), 'What was mended at Branch 1?', 'Cap was loose');
+    await press(page(), 'Keep what was mended');
+    await sees(page(), 'Mended at Branch 1: Cap was loose');
+  });
+
+  step('cooling is not taken for a leak', async () => {
+    await fill(page(), 'Gauge now, kPa', '34.0');
+    await fill(page(), 'Closure’s wall, temperature', '12 C');
+    await press(page(), 'Air is in: start the clock');
+    await sees(page(), 'Pressure is on.');
+    await settled();
+    await press(page(), 'No gauge at hand: simulate one');
+    await press(page(), 'tight, cooling');
+    for (let times = 0; times < 8; times++) {
+      if (
+        (await page().evaluate(() => document.body.innerText)).includes('Tight: what it falls by')
+      )
+        break;
+      await press(page(), 'Run the simulated gauge on by 3 minutes');
+      await settled();
+    }
+    await sees(page(), 'Tight: what it falls by, cooling explains.');
+    await press(page(), 'No bubbles anywhere');
+    await sees(page(), 'No bubbles, and no fall beyond cooling.');
+    await press(page(), 'Release the pressure');
+    await press(page(), 'It shows zero: released before leaving');
+    await sees(page(), 'On to signing');
+  });
+
+  step('technician and lead sign; what changed in between is found out', async () => {
+    await press(page(), 'On to signing');
+    await drawName();
+    await press(page(), 'Put my name to it');
+    await sees(page(), 'Technician: M. Reyes');
+    await settled();
+    // Somebody measures a splice meanwhile, and the page has not heard of it.
+    await page().setOfflineMode(true);
+    const { splices } = await readApi<Work>(server, `/closures/${closureId}/work`);
+    await writeApi(server, 'POST', '/evidence', {
+      entries: [{ ...attemptOn(splices[0]!.id), at: '2026-05-20T07:00:00.000Z' }],
+    });
+    await drawName();
+    await fill(page(), 'Name', 'L. Ortiz');
+    await press(page(), 'Put my name to it');
+    await page().setOfflineMode(false);
+    await sees(page(), 'The closure changed meanwhile: look at it again, then sign.');
+    await sees(page(), 'Spliced or corrected (1 entry)');
+  });
+
+  step('signed anew by both, it is frozen by its digest', async () => {
+    await closeAt('sign');
+    await sees(page(), 'Changed since:');
+    const entries = await readApi<{ digest: string }>(server, `/closures/${closureId}/closing`);
+    for (const [role, by] of [
+      ['technician', 'M. Reyes'],
+      ['lead', 'L. Ortiz'],
+    ])
+      await writeApi(server, 'POST', `/closures/${closureId}/closing`, {
+        entries: [
+          {
+            kind: 'sign',
+            id: newId(),
+            closureId,
+            by,
+            at: '2026-05-20T12:00:00.000Z',
+            role,
+            digest: entries.digest,
+            strokes: [[10, 10, 900, 900]],
+          },
+        ],
+      });
+    await closeAt('sign');
+    await sees(page(), 'Closed, tested and signed.');
+    await sees(page(), 'Unchanged since.');
+  });
+
+  step('it is handed over in one zip that checks itself', async () => {
+    await press(page(), 'Hand it over');
+    await press(page(), 'Letter');
+    await press(page(), 'Make the package');
+    const key = await page().waitForSelector('[aria-label^="Save the zip"]', { timeout: 60_000 });
+    await key!.evaluate((node) => (node as HTMLElement).click());
+    let name = '';
+    while (name === '') {
+      name = (await readdir(folder)).find((one) => one.endsWith('.zip')) ?? '';
+      await new Promise((done) => setTimeout(done, 100));
+    }
+    const zip = await JSZip.loadAsync(await readFile(join(folder, name)), { checkCRC32: true });
+    for (const line of (await zip.file('SHA256SUMS')!.async('string')).trim().split('\n')) {
+      const [sum, path] = line.split('  ') as [string, string];
+      const bytes = await zip.file(path)!.async('nodebuffer');
+      expect([path, createHash('sha256').update(bytes).digest('hex')]).toEqual([path, sum]);
+    }
+    expect(Object.keys(zip.files)).toEqual(
+      expect.arrayContaining(['as-built.pdf', 'as-built.xlsx', 'closure.json']),
+    );
+    expect(
+      Object.keys(zip.files).filter((path) => path.startsWith('photos/') && path.endsWith('.jpg')),
+    ).toHaveLength(1);
+  });
+
+  step('a label’s code opens the closure', async () => {
+    await page().goto(`${server.url}/p/${project}/kit/labels?closure=${closureId}`);
+    await sees(page(), 'Typed, the code is');
+    const words = await page().evaluate(() => document.body.innerText);
+    const code = /the code is ([0-9A-Z]{4}-[0-9A-Z]{4})/.exec(words)![1]!;
+    await page().goto(`${server.url}/scan`);
+    await sees(page(), 'type the code instead');
+    await fill(page(), 'Code', code.toLowerCase().replace('-', ''));
+    await press(page(), 'Open');
+    await sees(page(), 'Closed and signed');
+    expect(page().url()).toContain(closureId);
+  });
+
+  step('it is opened again for a cut-over, in the order of least time down', async () => {
+    await closeAt('visits');
+    await press(page(), 'Open the closure again');
+    await press(page(), 'cut-over');
+    await fill(page(), 'Why', 'clinic moves to the new cable');
+    await press(page(), 'Begin the visit');
+    await sees(page(), 'Opened again: only what changes');
+    await fill(page(), 'Fibers to cut over', '1-4');
+    await fill(page(), 'Circuits in service, a line each', 'clinic: 1, 3\nschool x3: 2');
+    await sees(page(), 'school: down 22:00 to 22:05, 5 min');
+    await sees(page(), /clinic: down \d\d:\d\d to \d\d:\d\d, 10 min/);
+    await press(page(), 'Sign 0/2');
+    await sees(page(), 'Opened again by M. Reyes: clinic moves to the new cable.');
+  });
+});
+
+describe('what comes in', () => {
+  step('a splice list from a workbook, with what is odd in it at its cell', async () => {
+    const book = new ExcelJS.Workbook();
+    const sheet = book.addWorksheet('List');
+    sheet.addRow(['closure', 'tray', 'slot', 'cable A', 'fiber A', 'cable B', 'fiber B', 'method']);
+    sheet.addRow(['Ford hut', 1, 1, 'X1', new Date(Date.UTC(2026, 8, 4)), 'X2', 1, 'single']);
+    sheet.addRow(['Ford hut', 1, { formula: 'C2+1', result: 2 }, 'X1', 2, 'X2', 2, 'single']);
+    await book.xlsx.writeFile(join(folder, 'odd.xlsx'));
+    await page().goto(`${server.url}/p/${project}/kit/import`);
+    await choose('Choose a file', join(folder, 'odd.xlsx'));
+    await sees(page(), 'A cell is a formula (C3): the last value is taken.');
+    await sees(page(), 'E2 is a date, 2026-09-04');
+    sheet.getCell('E2').value = 1;
+    sheet.getCell('E2').numFmt = '0';
+    await book.xlsx.writeFile(join(folder, 'mended.xlsx'));
+    await choose('Choose a file', join(folder, 'mended.xlsx'));
+    await press(page(), 'Bring in 2 splices');
+    await sees(page(), '2 splices, 1 new closure, 2 new cables.');
+  });
+
+  step('cables from a workbook', async () => {
+    const book = new ExcelJS.Workbook();
+    const sheet = book.addWorksheet('Cables');
+    sheet.addRow(['cable', 'kind', 'fibers']);
+    sheet.addRow(['Y1', 'ribbon', 288]);
+    sheet.addRow(['Y2', '', 96]);
+    await book.xlsx.writeFile(join(folder, 'cables.xlsx'));
+    await page().goto(`${server.url}/p/${project}/kit/cable-list`);
+    await choose('Choose a file', join(folder, 'cables.xlsx'));
+    await sees(page(), 'Y1');
+    await press(page(), 'Bring in 2 cables');
+    await sees(page(), '2 cables.');
+    const names = async () =>
+      (await readApi<{ cables: { name: string }[] }>(server, `/projects/${project}`)).cables.map(
+        ({ name }) => name,
+      );
+    while (!(await names()).includes('Y2')) await new Promise((done) => setTimeout(done, 100));
+    expect(await names()).toContain('Y1');
+  });
+
+  step('a route as GeoJSON, crossed axes found and swapped', async () => {
+    const feature = (geometry: object, name: string) => ({
+      type: 'Feature',
+      geometry,
+      properties: { name },
+    });
+    const crossed = {
+      type: 'FeatureCollection',
+      features: [
+        feature(
+          {
+            type: 'LineString',
+            coordinates: [
+              [-43.2, -121.4],
+              [-43.2, -121.3],
+            ],
+          },
+          'Road',
+        ),
+        feature({ type: 'Point', coordinates: [-43.2, -121.35] }, 'Gauge hut'),
+      ],
+    };
+    await writeFile(join(folder, 'route.geojson'), JSON.stringify(crossed));
+    await page().goto(`${server.url}/p/${project}/kit/ground`);
+    await choose('Choose a file', join(folder, 'route.geojson'));
+    await sees(page(), 'The axes are crossed');
+    await press(page(), 'Latitude comes first in this file: swap the axes');
+    await sees(page(), /Gauge hut: 4\.\d km, \d m off the line · new/);
+    await press(page(), 'Bring in 1 closure');
+    await sees(page(), '0 closures placed, 1 new.');
+  });
+
+  step('and nothing went wrong on the page', () => {
+    expect(person.trouble).toEqual([]);
+    return Promise.resolve();
+  });
+});

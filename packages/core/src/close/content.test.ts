@@ -1,0 +1,86 @@
+import { BUILT_IN_LIMITS } from '../loss/profiles.ts';
+import { scribe } from '../loss/scribe.testing.ts';
+import { closureView, said, signedBy, visited } from './closure.testing.ts';
+import { type ClosureRecord, changesSince, entriesToSign, sealRecord } from './content.ts';
+
+const view = closureView();
+const { attempt, oneWay } = scribe('splice 2');
+const record: ClosureRecord = {
+  format: 'cordel.closure',
+  version: 1,
+  project: { id: 'p', name: 'Line', units: { distance: 'km' }, limits: BUILT_IN_LIMITS[0]! },
+  closure: view.closure,
+  hardware: view.hardware,
+  assembly: view.assembly,
+  plan: { closureId: view.closure.id, text: 'splice A 1-4 to B 1-4', pins: [], spare: 0 },
+  cables: ['A', 'B'].map((name) => ({ id: name, name })) as unknown as ClosureRecord['cables'],
+  splices: view.splices.map(({ splice }) => splice),
+  evidence: [attempt(20)],
+  closing: [said('tray:1')],
+  photos: [],
+};
+
+describe('what is signed', () => {
+  it('has one digest for one content, and another for any change', () => {
+    const { digest } = sealRecord(record);
+    expect(digest).toMatch(/^[0-9a-f]{64}$/);
+    const turned = Object.fromEntries(Object.entries(record).reverse()) as unknown as ClosureRecord;
+    expect(sealRecord(turned).digest).toBe(digest);
+    const changed = {
+      ...record,
+      evidence: [{ ...record.evidence[0]!, at: '2026-05-04T20:15:00.001Z' }],
+    };
+    expect(sealRecord(changed).digest).not.toBe(digest);
+  });
+
+  it('is the same for the lead as for the technician, whose signature stands under it', () => {
+    const entries = [visited(), said('tray:1')];
+    expect(entriesToSign([...entries, signedBy('technician')])).toEqual(entries);
+  });
+
+  it('holds the signatures of visits before', () => {
+    const before = [visited(), signedBy('technician'), signedBy('lead')];
+    const entries = [...before, visited('mend', 'high tray')];
+    expect(entriesToSign([...entries, signedBy('technician')])).toEqual(entries);
+  });
+});
+
+describe('what changed since', () => {
+  it('is nothing where nothing did', () => {
+    expect(changesSince(record, structuredClone(record))).toEqual([]);
+  });
+
+  it('is said in words, splice by splice', () => {
+    const [first, second, ...rest] = record.splices;
+    const after: ClosureRecord = {
+      ...record,
+      splices: [
+        { ...first!, slot: 9 },
+        ...rest,
+        { ...second!, id: 'splice 9', fiberA: 9, fiberB: 9 },
+      ],
+      evidence: [...record.evidence, { ...oneWay('AB', 1310, 40), spliceId: 'splice 3' }],
+      closing: [...record.closing, visited('mend', 'tray 2 is high'), said('tray:2')],
+      assembly: { ...record.assembly!, entries: record.assembly!.entries.slice(1) },
+    };
+    expect(changesSince(record, after)).toEqual([
+      'Opened again by M.: tray 2 is high.',
+      'Splices added: A 9 to B 9.',
+      'Splices dropped: A 2 to B 2.',
+      'Splices moved: A 1 to B 1.',
+      'Measured (1 entry): A 3 to B 3.',
+      '1 entry of closing added.',
+      'What enters the closure changed.',
+    ]);
+  });
+
+  it('names the first few of many', () => {
+    const many = Array.from({ length: 12 }, (_, index) => ({
+      ...record.splices[0]!,
+      id: `new ${index}`,
+      fiberA: 50 + index,
+    }));
+    const [words] = changesSince(record, { ...record, splices: [...record.splices, ...many] });
+    expect(words).toMatch(/and 4 more\.$/);
+  });
+});

@@ -1,0 +1,131 @@
+import fc from 'fast-check';
+import {
+  type CutOverJob,
+  type LiveCircuit,
+  parseFibers,
+  parseLive,
+  planCutOver,
+} from './cutOver.ts';
+
+const job = (fibers: number[], minutes = 5): CutOverJob => ({ fibers, minutes });
+const circuit = (name: string, fibers: number[], weight = 1): LiveCircuit => ({
+  name,
+  fibers,
+  weight,
+});
+
+/** Weighted minutes down, by the definition: from its first break until its last sleeve is made. */
+function cost(order: readonly CutOverJob[], circuits: readonly LiveCircuit[]): number {
+  let now = 0;
+  const times = order.map((one) => ({ one, from: now, to: (now += one.minutes) }));
+  return circuits.reduce((sum, { fibers, weight }) => {
+    const own = times.filter(({ one }) => one.fibers.some((fiber) => fibers.includes(fiber)));
+    return own.length === 0 ? sum : sum + weight * (own.at(-1)!.to - own[0]!.from);
+  }, 0);
+}
+
+function permutations<Item>(list: readonly Item[]): Item[][] {
+  if (list.length <= 1) return [[...list]];
+  return list.flatMap((item, at) =>
+    permutations([...list.slice(0, at), ...list.slice(at + 1)]).map((rest) => [item, ...rest]),
+  );
+}
+
+describe('the order of a cut-over', () => {
+  it('keeps a circuit’s two fibers together', () => {
+    const jobs = [1, 2, 3, 4].map((fiber) => job([fiber]));
+    const circuits = [circuit('clinic', [1, 3]), circuit('dairy', [2, 4])];
+    const plan = planCutOver(jobs, circuits);
+    expect(plan.circuits.map(({ minutes }) => minutes)).toEqual([10, 10]);
+    expect(plan).toMatchObject({ minutes: 20, best: true });
+    expect(plan.steps[0]!.down).toEqual(['clinic']);
+  });
+
+  it('takes down all circuits of a ribbon at once, and no other', () => {
+    const plan = planCutOver(
+      [job([1, 2, 3, 4], 8), job([5, 6, 7, 8], 8)],
+      [circuit('a', [1]), circuit('b', [2, 6]), circuit('c', [7])],
+    );
+    expect(Object.fromEntries(plan.circuits.map(({ name, minutes }) => [name, minutes]))).toEqual({
+      a: 8,
+      b: 16,
+      c: 8,
+    });
+  });
+
+  it('has the least time down of all orders, found by trying each', () => {
+    const anyJobs = fc.array(fc.integer({ min: 1, max: 9 }), { minLength: 2, maxLength: 6 });
+    fc.assert(
+      fc.property(
+        anyJobs,
+        fc.array(
+          fc.tuple(
+            fc.uniqueArray(fc.nat(5), { minLength: 1, maxLength: 4 }),
+            fc.integer({ min: 1, max: 5 }),
+          ),
+          {
+            minLength: 1,
+            maxLength: 4,
+          },
+        ),
+        (minutes, wanted) => {
+          const jobs = minutes.map((each, at) => job([at + 1], each));
+          const circuits = wanted.map(([at, weight], index) =>
+            circuit(
+              `c${index}`,
+              at.map((one) => (one % jobs.length) + 1),
+              weight,
+            ),
+          );
+          const plan = planCutOver(jobs, circuits);
+          const least = Math.min(...permutations(jobs).map((order) => cost(order, circuits)));
+          const own = plan.steps.map((step) => step.job);
+          expect(new Set(own)).toEqual(new Set(jobs));
+          expect(cost(own, circuits)).toBe(least);
+          const said = plan.circuits.reduce(
+            (sum, { name, minutes: down }) =>
+              sum + down * circuits.find((one) => one.name === name)!.weight,
+            0,
+          );
+          expect(said).toBe(least);
+        },
+      ),
+      { numRuns: 150 },
+    );
+  });
+
+  it('does what is dark at any time, and says of a large group that it is not proven', () => {
+    const jobs = Array.from({ length: 20 }, (_, at) => job([at + 1]));
+    expect(planCutOver(jobs, []).circuits).toEqual([]);
+    const chain = Array.from({ length: 19 }, (_, at) => circuit(`c${at}`, [at + 1, at + 2]));
+    const plan = planCutOver(jobs, chain);
+    expect(plan.best).toBe(false);
+    expect(plan.steps).toHaveLength(20);
+    expect(plan.circuits.every(({ minutes }) => minutes === 10)).toBe(true);
+  });
+});
+
+describe('what is typed', () => {
+  it('is read, a circuit a line', () => {
+    expect(parseLive('clinic: 1-2, 7\n\ndairy east x3: 5')).toEqual({
+      ok: true,
+      value: [circuit('clinic', [1, 2, 7]), circuit('dairy east', [5], 3)],
+    });
+  });
+
+  it.each([
+    ['', /a line each/],
+    ['clinic 1-2', /Line 1: write a name, a colon/],
+    ['clinic: 1\ndairy: 4-2', /Line 2: “4-2” runs backwards/],
+    ['clinic: 1\nclinic: 2', /named twice/],
+    ['clinic: 1, 1', /named twice/],
+    ['clinic: 0', /backwards/],
+  ])('is refused in words: %s', (text, words) => {
+    const read = parseLive(text);
+    expect(read.ok ? '' : read.error).toMatch(words);
+  });
+
+  it('counts ranges', () => {
+    expect(parseFibers('1-3, 12')).toEqual({ ok: true, value: [1, 2, 3, 12] });
+  });
+});

@@ -1,0 +1,174 @@
+import fc from 'fast-check';
+import { BUILT_IN_HARDWARE } from '../prep/hardware.ts';
+import { hardwareSchema } from '../record/hardware.ts';
+import { closureView, hardwareOf } from './closure.testing.ts';
+import { faceOf, leakCause } from './face.ts';
+import { closingPoints } from './points.ts';
+
+const keysOf = (group: string, view = closureView()) =>
+  closingPoints(view)
+    .filter((point) => point.group === group)
+    .map(({ key }) => key);
+const pointOf = (key: string, view = closureView()) =>
+  closingPoints(view).find((point) => point.key === key)!;
+
+describe('the list before the cover goes on', () => {
+  it('has a point for every port of this hardware, sealed or plugged', () => {
+    expect(keysOf('Ports')).toEqual([
+      'port:Oval',
+      'port:Round 1',
+      'port:Round 2',
+      'port:Round 3',
+      'port:Round 4',
+      'port:Drop port',
+    ]);
+    expect(pointOf('port:Oval').words).toMatch(/^Oval: cable A, cable B in Oval seal 2/);
+    expect(pointOf('port:Oval').words).toMatch(/slit off the seam/);
+    expect(pointOf('port:Round 1').words).toBe('Round 1: plugged, 1 plug');
+    expect(pointOf('port:Drop port').words).toBe('Drop port: plugged, 4 plugs');
+  });
+
+  it('has a point for every tray that holds a splice, with its slots', () => {
+    expect(keysOf('Trays')).toEqual(['tray:1', 'tray:2', 'trays:stack', 'tubes']);
+    expect(pointOf('tray:2').slots).toEqual([1, 2]);
+  });
+
+  it('asks for a bond only where a cable is armoured, with its caution', () => {
+    expect(keysOf('Cables')).toEqual(['cable:enters A', 'cable:enters B', 'bond:enters B']);
+    expect(pointOf('bond:enters B').caution).toMatch(/local codes/);
+  });
+
+  it('names bolts in the order of the sheet', () => {
+    // Common practice, no source: crosswise on a ring.
+    expect(keysOf('Bolts').slice(0, 6)).toEqual([1, 4, 2, 5, 3, 6].map((bolt) => `bolt:${bolt}`));
+    expect(keysOf('Bolts').at(-1)).toBe('bolts:again');
+    const gel = closureView({ hardware: hardwareOf('gel-drop') });
+    expect(keysOf('Bolts', gel)).toEqual([]);
+    expect(pointOf('faces', gel).words).toMatch(/Gel/);
+  });
+
+  it('holds the plan against what is there', () => {
+    const view = closureView();
+    const open = { verdict: 'open', redo: false } as const;
+    const fail = { verdict: 'fail', redo: true } as const;
+    const splices = view.splices.map((one, at) => ({
+      ...one,
+      judged: at === 1 ? open : at === 3 ? fail : one.judged,
+    }));
+    const left = closureView({
+      splices,
+      assembly: { ...view.assembly, entries: view.assembly.entries.slice(0, 1) },
+    });
+    expect(pointOf('work:spliced', left).found).toEqual({
+      ok: false,
+      words: '3 of 4 are recorded; not yet: tray 1 slot 2.',
+    });
+    expect(pointOf('work:redo', left).found).toEqual({
+      ok: false,
+      words: 'To redo: tray 2 slot 2.',
+    });
+    expect(pointOf('work:cables', left).found).toEqual({ ok: false, words: 'Not entered: B.' });
+    expect(pointOf('work:spliced').found!.ok).toBe(true);
+  });
+
+  it('says where no hardware is chosen, and where trays are too many', () => {
+    expect(pointOf('work:hardware', closureView({ hardware: null })).found!.words).toBe(
+      'No hardware is chosen.',
+    );
+    const small = closureView({
+      hardware: { ...hardwareOf('dome'), trays: { most: 2, single: 12, mass: 6 } },
+    });
+    expect(pointOf('work:hardware', small).found!.ok).toBe(false);
+  });
+
+  it('says what to do at every point, and names each once', () => {
+    for (const hardware of BUILT_IN_HARDWARE) {
+      const points = closingPoints(closureView({ hardware }));
+      expect(new Set(points.map(({ key }) => key)).size).toBe(points.length);
+      expect(points.every(({ ifBad, words }) => ifBad.length > 10 && words.length > 5)).toBe(true);
+    }
+  });
+});
+
+describe('the drawing of a closure', () => {
+  it.each(BUILT_IN_HARDWARE.map((hardware) => [hardware.id, hardware] as const))(
+    '%s: every port, hole and bolt, inside the picture, none on another',
+    (_, hardware) => {
+      const face = faceOf(hardware);
+      expect(face.ports.map(({ name }) => name)).toEqual(hardware.ports.map(({ name }) => name));
+      expect(face.bolts.map(({ number }) => number).sort((a, b) => a - b)).toEqual(
+        [...hardware.bolts].sort((a, b) => a - b),
+      );
+      const rounds = [...face.ports, ...face.bolts];
+      for (const { x, y, r } of rounds) {
+        expect(x - r).toBeGreaterThanOrEqual(0);
+        expect(x + r).toBeLessThanOrEqual(face.width);
+        expect(y - r).toBeGreaterThanOrEqual(0);
+        expect(y + r).toBeLessThanOrEqual(face.height);
+      }
+      rounds.forEach((one, index) =>
+        rounds.slice(index + 1).forEach((other) => {
+          expect(Math.hypot(one.x - other.x, one.y - other.y)).toBeGreaterThan(
+            one.r + other.r - 0.01,
+          );
+        }),
+      );
+      face.ports.forEach((port, index) => {
+        expect(port.holes).toHaveLength(hardware.ports[index]!.holes);
+        for (const hole of port.holes)
+          expect(Math.hypot(hole.x - port.x, hole.y - port.y) + hole.r).toBeLessThan(port.r + 0.01);
+      });
+    },
+  );
+
+  it('keeps apart the ports of any hardware of up to ten', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 10 }),
+        fc.constantFrom('dome', 'gland', 'in-line'),
+        (ports, id) => {
+          const hardware = hardwareOf(id);
+          const many = Array.from({ length: ports }, (_, index) => ({
+            ...hardware.ports[index === 0 ? 0 : 1]!,
+            name: `P${index}`,
+          }));
+          const face = faceOf({ ...hardware, ports: many });
+          return face.ports.every((one, at) =>
+            face.ports
+              .slice(at + 1)
+              .every(
+                (other) => Math.hypot(one.x - other.x, one.y - other.y) > one.r + other.r - 0.01,
+              ),
+          );
+        },
+      ),
+    );
+  });
+
+  it('says what bubbles mean and what mends them', () => {
+    // Common practice, no source: bubbles at a port are a loose cap or a seal of the wrong diameter.
+    expect(leakCause(hardwareOf('dome'), 'Oval').cause).toMatch(/loose cap|diameter/);
+    expect(leakCause(hardwareOf('dome'), 'Clamp ring').mend).toMatch(/gasket/);
+    expect(leakCause(hardwareOf('dome'), 'Air valve').mend).toMatch(/core/);
+  });
+});
+
+describe('bolts of a profile', () => {
+  const dome = hardwareOf('dome');
+  it('are each named once', () => {
+    expect(hardwareSchema.safeParse(dome).success).toBe(true);
+    expect(hardwareSchema.safeParse({ ...dome, bolts: [1, 3, 2] }).success).toBe(true);
+    for (const bolts of [
+      [1, 1],
+      [2, 3],
+      [0, 1],
+      [1, 2, 4],
+    ])
+      expect(hardwareSchema.safeParse({ ...dome, bolts }).success).toBe(false);
+  });
+
+  it('may be missing from a profile of before', () => {
+    const { bolts: _bolts, ...before } = dome;
+    expect(hardwareSchema.parse(before).bolts).toEqual([]);
+  });
+});

@@ -1,0 +1,244 @@
+import type { ClosingEntry, EntryOf } from '../record/closing.ts';
+import type { Hardware } from '../record/hardware.ts';
+import type { ClosingPoint, ClosingSplice } from './points.ts';
+import { type GaugeReading, type LeakEstimate, estimateLeak } from './leak.ts';
+
+/**
+ * - `open`: not looked at, or not since its tray was worked on.
+ * - `good`, `bad`, `waived`: by the last word on it.
+ */
+export type PointState = 'open' | 'good' | 'bad' | 'waived';
+
+export interface LookedPoint {
+  point: ClosingPoint;
+  state: PointState;
+  /** The last word on it in this visit; null without one. */
+  entry: EntryOf<'point'> | null;
+  /** Why it is open though it was looked at. */
+  again: string | null;
+}
+
+/**
+ * - `under way`: no bubble seen yet, not all said.
+ * - `passed`, `failed`: said; `over`: the gauge showed more than the limit.
+ */
+export type RoundState = 'under way' | 'passed' | 'failed' | 'over';
+
+export interface PressureRound {
+  round: EntryOf<'round'>;
+  readings: EntryOf<'gauge'>[];
+  /** Ports and seams with bubbles; null where nobody has said. */
+  bubbles: string[] | null;
+  mends: EntryOf<'mend'>[];
+  release: EntryOf<'release'> | null;
+  estimate: LeakEstimate;
+  state: RoundState;
+  /** Why it is what it is. */
+  words: string;
+}
+
+/** Where the closing of a closure stands. */
+export interface ClosingState {
+  /** The visit that is under way; null where none was opened. */
+  visit: EntryOf<'visit'> | null;
+  points: LookedPoint[];
+  rounds: PressureRound[];
+  /** Whether the closure is tested at all, or waived from it. */
+  test: 'none' | 'to do' | 'passed' | 'waived';
+  /** Signatures that hold for this visit. */
+  signatures: EntryOf<'sign'>[];
+  /** What stands in the way of signing, in words; none where it can be signed. */
+  blocks: string[];
+  stage: 'to come' | 'under way' | 'ready' | 'signed';
+}
+
+export const PRESSURE_POINT = 'pressure';
+
+interface StateTask {
+  entries: readonly ClosingEntry[];
+  points: readonly ClosingPoint[];
+  hardware: Hardware | null;
+  splices: readonly ClosingSplice[];
+  /** Largest fall that counts as tight, pascals a minute. */
+  leakLimit: number;
+}
+
+/**
+ * Derives where the closing stands. A new visit begins the list and the test anew: what was looked at
+ * before the closure was opened again says nothing of how it lies now.
+ * @param entries all of the closure, in the order in which they were recorded
+ */
+export function closingState(task: StateTask): ClosingState {
+  const { entries, hardware, leakLimit } = task;
+  const start = entries.findLastIndex((entry) => entry.kind === 'visit');
+  const visit = start < 0 ? null : (entries[start] as EntryOf<'visit'>);
+  const own = start < 0 ? entries : entries.slice(start);
+  const words = lastWords(own);
+  const points = task.points.map((point) => lookedAt(point, words, task.splices));
+  const rounds = own.flatMap((entry) =>
+    entry.kind === 'round' ? [roundOf(entry, own, leakLimit)] : [],
+  );
+  const test = testOf(hardware, rounds, words);
+  const signatures = own.filter((entry) => entry.kind === 'sign');
+  const blocks = blocksOf(points, rounds, test);
+  const signed = ['technician', 'lead'].every((role) =>
+    signatures.some((signature) => signature.role === role),
+  );
+  return {
+    visit,
+    points,
+    rounds,
+    test,
+    signatures,
+    blocks,
+    stage: signed
+      ? 'signed'
+      : blocks.length === 0
+        ? 'ready'
+        : own.some(({ kind }) => kind !== 'visit')
+          ? 'under way'
+          : 'to come',
+  };
+}
+
+function lastWords(entries: readonly ClosingEntry[]): Map<string, EntryOf<'point'>> {
+  const words = new Map<string, EntryOf<'point'>>();
+  for (const entry of entries) if (entry.kind === 'point') words.set(entry.point, entry);
+  return words;
+}
+
+function lookedAt(
+  point: ClosingPoint,
+  words: ReadonlyMap<string, EntryOf<'point'>>,
+  splices: readonly ClosingSplice[],
+): LookedPoint {
+  const entry = words.get(point.key) ?? null;
+  if (point.found) {
+    // The record speaks for itself; a person can only waive what it says.
+    const waived = !point.found.ok && entry?.verdict === 'waived';
+    return {
+      point,
+      entry,
+      again: null,
+      state: point.found.ok ? 'good' : waived ? 'waived' : 'bad',
+    };
+  }
+  if (entry === null) return { point, entry, again: null, state: 'open' };
+  const later = point.slots && laterArc(point.key, entry.at, splices);
+  if (later && entry.verdict !== 'bad')
+    return {
+      point,
+      entry,
+      state: 'open',
+      again: `Slot ${later.splice.slot} was spliced after it was looked at: look again.`,
+    };
+  return { point, entry, again: null, state: entry.verdict };
+}
+
+const laterArc = (key: string, at: string, splices: readonly ClosingSplice[]) =>
+  splices.find((one) => `tray:${one.splice.tray}` === key && one.at !== null && one.at > at);
+
+/** Bolts that may be ticked now: the next in the sheet's order, or none where all are. */
+export function nextBolt(points: readonly LookedPoint[]): string | null {
+  const next = points.find(
+    ({ point, state }) => point.group === 'Bolts' && (state === 'open' || state === 'bad'),
+  );
+  return next?.point.key ?? null;
+}
+
+const MINUTE = 60_000;
+
+export const readingsOf = (
+  round: EntryOf<'round'>,
+  readings: readonly EntryOf<'gauge'>[],
+): GaugeReading[] =>
+  readings.map(({ at, gaugePa, temperature }) => ({
+    minutes: (Date.parse(at) - Date.parse(round.at)) / MINUTE,
+    gaugePa,
+    temperature,
+  }));
+
+function roundOf(
+  round: EntryOf<'round'>,
+  entries: readonly ClosingEntry[],
+  limit: number,
+): PressureRound {
+  const belongs = <Kind extends 'gauge' | 'bubbles' | 'mend' | 'release'>(kind: Kind) =>
+    entries.filter(
+      (entry): entry is EntryOf<Kind> =>
+        entry.kind === kind && (entry as EntryOf<'gauge'>).roundId === round.id,
+    );
+  const readings = belongs('gauge');
+  const bubbles = belongs('bubbles').at(-1)?.places ?? null;
+  const release = belongs('release').at(-1) ?? null;
+  const estimate = estimateLeak({
+    readings: readingsOf(round, readings),
+    airPa: round.airPa,
+    stepPa: round.stepPa,
+    limit,
+  });
+  const judged = judgeRound(round, readings, bubbles, estimate);
+  return { round, readings, bubbles, mends: belongs('mend'), release, estimate, ...judged };
+}
+
+function judgeRound(
+  round: EntryOf<'round'>,
+  readings: readonly EntryOf<'gauge'>[],
+  bubbles: string[] | null,
+  estimate: LeakEstimate,
+): { state: RoundState; words: string } {
+  if (readings.some(({ gaugePa }) => gaugePa > round.limitPa))
+    return { state: 'over', words: 'The gauge showed more than the limit: release at once.' };
+  if (bubbles !== null && bubbles.length > 0)
+    return { state: 'failed', words: `Bubbles at ${bubbles.join(', ')}.` };
+  if (estimate.verdict === 'leaks')
+    return {
+      state: 'failed',
+      words: 'It falls by more than cooling explains, though no bubble was seen: look again.',
+    };
+  if (estimate.verdict === 'rises')
+    return {
+      state: 'failed',
+      words:
+        'It rises by more than warming explains: look for a valve that is open, a gauge that sticks, or sun on one side.',
+    };
+  if (bubbles === null) return { state: 'under way', words: 'Look at every port and seam.' };
+  if (estimate.verdict === 'open' && readings.length > 0)
+    return { state: 'under way', words: 'No bubbles; the readings do not say yet: hold on.' };
+  return {
+    state: 'passed',
+    words:
+      estimate.verdict === 'tight'
+        ? 'No bubbles, and no fall beyond cooling.'
+        : 'No bubbles. Too few readings to reckon a leak: passed by bubbles alone.',
+  };
+}
+
+function testOf(
+  hardware: Hardware | null,
+  rounds: readonly PressureRound[],
+  words: ReadonlyMap<string, EntryOf<'point'>>,
+): ClosingState['test'] {
+  if (hardware !== null && hardware.testKpa === 0) return 'none';
+  const last = rounds.at(-1);
+  if (last?.state === 'passed' && last.release) return 'passed';
+  return words.get(PRESSURE_POINT)?.verdict === 'waived' ? 'waived' : 'to do';
+}
+
+/** Rounds that may still have pressure on: nobody has said that it was let out. */
+export const underPressure = (rounds: readonly PressureRound[]): PressureRound | null =>
+  rounds.findLast(({ release }) => release === null) ?? null;
+
+function blocksOf(
+  points: readonly LookedPoint[],
+  rounds: readonly PressureRound[],
+  test: ClosingState['test'],
+): string[] {
+  const blocks: string[] = [];
+  const count = (state: PointState) => points.filter((one) => one.state === state).length;
+  if (underPressure(rounds)) blocks.push('Pressure is on: release it first.');
+  if (count('bad') > 0) blocks.push(`${count('bad')} of the list failed: mend or waive.`);
+  if (count('open') > 0) blocks.push(`${count('open')} of the list not looked at.`);
+  if (test === 'to do') blocks.push('The pressure test is not passed.');
+  return blocks;
+}

@@ -1,0 +1,185 @@
+import { z } from 'zod';
+import { plural } from '../measure/count.ts';
+import { type Parsed, parsed, refused } from '../record/parsed.ts';
+import type { Position, RouteLine } from '../record/position.ts';
+import { type Along, alongLine } from './geodesic.ts';
+
+/** A closure as a GeoJSON file has it. */
+export interface FoundClosure {
+  name: string;
+  position: Position;
+  /** Which line it lies along, by its place in the list, and where; null without a line. */
+  line: number | null;
+  along: Along | null;
+}
+
+export interface FoundRoute {
+  lines: RouteLine[];
+  closures: FoundClosure[];
+  /** What was passed over, in words. */
+  notes: string[];
+}
+
+const coordinates = z.array(z.number()).min(2);
+
+const geometrySchema = z.discriminatedUnion('type', [
+  z.object({ type: z.literal('Point'), coordinates }),
+  z.object({ type: z.literal('MultiPoint'), coordinates: z.array(coordinates) }),
+  z.object({ type: z.literal('LineString'), coordinates: z.array(coordinates).min(2) }),
+  z.object({
+    type: z.literal('MultiLineString'),
+    coordinates: z.array(z.array(coordinates).min(2)),
+  }),
+]);
+
+const featureSchema = z.object({
+  type: z.literal('Feature'),
+  geometry: z.looseObject({ type: z.string() }).nullable(),
+  properties: z.record(z.string(), z.unknown()).nullable(),
+});
+
+const collectionSchema = z.object({
+  type: z.literal('FeatureCollection'),
+  features: z.array(featureSchema).max(100_000),
+  crs: z.unknown().optional(),
+});
+
+/** Names of properties that may hold a closure's or a line's name, the likeliest first. */
+const NAMES = ['name', 'closure', 'label', 'title', 'id'];
+
+function nameIn(properties: Record<string, unknown> | null): string | null {
+  const keys = Object.keys(properties ?? {});
+  for (const wanted of NAMES) {
+    const key = keys.find((one) => one.toLowerCase() === wanted);
+    const value = key === undefined ? undefined : properties![key];
+    if (typeof value === 'number') return String(value);
+    if (typeof value === 'string' && value.trim() !== '') return value.trim().slice(0, 80);
+  }
+  return null;
+}
+
+/** Says which reference system a `crs` names, where it is another than that of GeoJSON. */
+function otherSystem(crs: unknown): string | null {
+  if (crs === undefined || crs === null) return null;
+  const name = JSON.stringify((crs as { properties?: { name?: unknown } }).properties?.name ?? crs);
+  return /CRS84|EPSG:{1,2}4326|4326/i.test(name) ? null : name.replace(/"/g, '');
+}
+
+/**
+ * Reads a route and its closures: lines, and points with names. A place on no line has no distance.
+ * Source: RFC 7946.
+ * @param swap whether the file has latitude first, against the standard
+ */
+export function readGeoJson(text: string, swap = false): Parsed<FoundRoute> {
+  let value: unknown;
+  try {
+    value = JSON.parse(text.replace(/^\uFEFF/, ''));
+  } catch (error) {
+    return refused(`This is no JSON: ${(error as Error).message}.`);
+  }
+  const bare = value as { type?: unknown };
+  const whole =
+    bare?.type === 'Feature' ? { type: 'FeatureCollection', features: [value] } : (value as object);
+  const read = collectionSchema.safeParse(whole);
+  if (!read.success) {
+    const [issue] = read.error.issues;
+    return refused(
+      `This is no GeoJSON feature collection: ${issue!.path.join('/') || 'type'}: ${issue!.message}`,
+    );
+  }
+  const system = otherSystem(read.data.crs);
+  if (system)
+    return refused(
+      `The coordinates are of ${system}. GeoJSON is in longitude and latitude of WGS 84 (RFC 7946): export it so.`,
+    );
+  return featuresOf(read.data.features, swap);
+}
+
+function featuresOf(features: z.infer<typeof featureSchema>[], swap: boolean): Parsed<FoundRoute> {
+  const lines: RouteLine[] = [];
+  const points: { name: string; position: Position }[] = [];
+  let [nameless, shapes, empty] = [0, 0, 0];
+  for (const [index, { geometry, properties }] of features.entries()) {
+    if (geometry === null) {
+      empty++;
+      continue;
+    }
+    const read = geometrySchema.safeParse(geometry);
+    if (!read.success) {
+      if (/Polygon|GeometryCollection/.test(geometry.type)) {
+        shapes++;
+        continue;
+      }
+      return refused(`Feature ${index + 1}: ${read.error.issues[0]!.message}`);
+    }
+    const name = nameIn(properties);
+    const own = read.data;
+    const paths =
+      own.type === 'LineString'
+        ? [own.coordinates]
+        : own.type === 'MultiLineString'
+          ? own.coordinates
+          : [];
+    const places =
+      own.type === 'Point' ? [own.coordinates] : own.type === 'MultiPoint' ? own.coordinates : [];
+    for (const path of paths) {
+      const line = placesIn(path, swap);
+      if (!line.ok) return refused(`Feature ${index + 1}: ${line.error}`);
+      lines.push({ name: name ?? `Line ${lines.length + 1}`, points: line.value });
+    }
+    for (const place of places) {
+      const point = placesIn([place], swap);
+      if (!point.ok) return refused(`Feature ${index + 1}: ${point.error}`);
+      if (name === null) nameless++;
+      else points.push({ name, position: point.value[0]! });
+    }
+  }
+  const twice = points.find(
+    ({ name }, index) => points.findIndex((one) => one.name === name) !== index,
+  );
+  if (twice) return refused(`Two closures are called “${twice.name}”: a name stands for one.`);
+  if (lines.length === 0 && points.length === 0)
+    return refused('There is neither a line nor a point with a name in it.');
+  const notes = [
+    nameless > 0 ? `${plural(nameless, 'point')} without a name passed over.` : '',
+    shapes > 0 ? `${plural(shapes, 'area')} passed over: neither line nor point.` : '',
+    empty > 0 ? `${plural(empty, 'feature')} without a place passed over.` : '',
+  ].filter(Boolean);
+  return parsed({ lines, closures: laidAlong(points, lines), notes });
+}
+
+/** Seven digits are a centimeter. */
+const rounded = (degrees: number): number => Math.round(degrees * 1e7) / 1e7;
+
+function placesIn(list: readonly number[][], swap: boolean): Parsed<Position[]> {
+  const places: Position[] = [];
+  for (const pair of list) {
+    const [lon, lat] = swap ? [pair[1]!, pair[0]!] : [pair[0]!, pair[1]!];
+    if (Math.abs(lon) > 180 || Math.abs(lat) > 90) {
+      if (Math.abs(lon) > 360 || Math.abs(lat) > 360)
+        return refused(
+          `${pair.slice(0, 2).join(', ')} are no degrees; they look like meters of a projection. Export the file in longitude and latitude of WGS 84.`,
+        );
+      return refused(
+        Math.abs(lat) > 90 && Math.abs(lon) <= 90
+          ? `${pair.slice(0, 2).join(', ')}: a latitude over 90. The axes are crossed: longitude comes first. Swap them.`
+          : `${pair.slice(0, 2).join(', ')} is no place: longitude -180 to 180, latitude -90 to 90.`,
+      );
+    }
+    places.push([rounded(lon), rounded(lat)]);
+  }
+  return parsed(places);
+}
+
+/** Each closure along the line it lies nearest. */
+function laidAlong(
+  points: readonly { name: string; position: Position }[],
+  lines: readonly RouteLine[],
+): FoundClosure[] {
+  const finders = lines.map((line) => alongLine(line.points));
+  return points.map((point) => {
+    const found = finders.map((find, line) => ({ line, along: find(point.position) }));
+    found.sort((a, b) => a.along.off - b.along.off);
+    return { ...point, line: found[0]?.line ?? null, along: found[0]?.along ?? null };
+  });
+}

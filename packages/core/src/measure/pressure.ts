@@ -1,0 +1,80 @@
+import { type Parsed, parsed, refused } from '../record/parsed.ts';
+import type { GaugeUnit } from '../record/closing.ts';
+
+/**
+ * Pascals in a unit. Source: NIST SP 811, appendix B.9 (from memory): 1 psi = 6 894.757 Pa, 1 inH2O
+ * (4 C) = 249.0889 Pa.
+ */
+const PASCALS: Record<GaugeUnit, number> = {
+  psi: 6894.757293168,
+  kPa: 1000,
+  mbar: 100,
+  inH2O: 249.08891,
+};
+
+/** Digits behind the point that a gauge of the unit is read to. */
+const DIGITS: Record<GaugeUnit, number> = { psi: 2, kPa: 2, mbar: 1, inH2O: 1 };
+
+/** Pascals in the gauge's unit. */
+export const inUnit = (pascals: number, unit: GaugeUnit): number => pascals / PASCALS[unit];
+
+const ROUND = { up: Math.ceil, down: Math.floor, near: Math.round };
+
+/** A pressure in the gauge's unit, without its name. */
+export function gaugeFigure(
+  pascals: number,
+  unit: GaugeUnit,
+  towards: keyof typeof ROUND = 'near',
+): string {
+  const scale = 10 ** DIGITS[unit];
+  // A hair of slack, so that a whole figure is not rounded away from itself.
+  const slack = { up: -1e-9, down: 1e-9, near: 0 }[towards];
+  const figure = ROUND[towards]((pascals / PASCALS[unit]) * scale + slack) / scale;
+  return (figure === 0 ? 0 : figure).toFixed(DIGITS[unit]).replace('-', '\u2212');
+}
+
+/** A pressure as a gauge shows it: `4.33 psi`, `29.84 kPa`. Limits are printed `down`. */
+export const formatGauge = (
+  pascals: number,
+  unit: GaugeUnit,
+  towards: keyof typeof ROUND = 'near',
+): string => `${gaugeFigure(pascals, unit, towards)} ${unit}`;
+
+const NAMES: Record<string, GaugeUnit> = {
+  psi: 'psi',
+  psig: 'psi',
+  kpa: 'kPa',
+  mbar: 'mbar',
+  hpa: 'mbar',
+  inh2o: 'inH2O',
+  '"wc': 'inH2O',
+};
+
+/**
+ * Reads what a gauge shows as whole pascals: `4.9`, `4.9 psi`, `33.8 kPa`.
+ * @param unit the unit of the gauge, meant where none is typed
+ */
+export function parseGauge(text: string, unit: GaugeUnit): Parsed<number> {
+  const match = /^([+-\u2212]?\d*[.,]?\d+)\s*(psig?|kpa|mbar|hpa|inh2o|"wc)?$/i.exec(text.trim());
+  if (!match) return refused(`Type what the gauge shows, such as 4.9 psi or 33.8 kPa.`);
+  const figure = Number(match[1]!.replace('\u2212', '-').replace(',', '.'));
+  const named = match[2] ? NAMES[match[2].toLowerCase()]! : unit;
+  return parsed(Math.round(figure * PASCALS[named]));
+}
+
+/** How many times off a reading may be before it is taken for one of another unit. */
+const NEAR = 1.35;
+
+/**
+ * The unit in which a figure would be near what is expected, where in the gauge's own it is far off.
+ * @param pascals as read in `unit`; `expected` in pascals
+ */
+export function likelyUnit(pascals: number, unit: GaugeUnit, expected: number): GaugeUnit | null {
+  const near = (value: number) => value > expected / NEAR && value < expected * NEAR;
+  // What is half or twice as much may well be so; a unit is further off than that.
+  if (expected <= 0 || pascals <= 0 || (pascals > expected / 3 && pascals < expected * 2.2))
+    return null;
+  const figure = pascals / PASCALS[unit];
+  const others = (Object.keys(PASCALS) as GaugeUnit[]).filter((other) => other !== unit);
+  return others.find((other) => near(figure * PASCALS[other])) ?? null;
+}

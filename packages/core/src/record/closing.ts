@@ -1,0 +1,158 @@
+import { z } from 'zod';
+import { idSchema, personSchema, reasonSchema, timeSchema } from './basics.ts';
+import { airSchema } from './instrumentLog.ts';
+
+/** Units that gauges of flash tests show. */
+export const GAUGE_UNITS = ['psi', 'kPa', 'mbar', 'inH2O'] as const;
+export const gaugeUnitSchema = z.enum(GAUGE_UNITS);
+export type GaugeUnit = z.infer<typeof gaugeUnitSchema>;
+
+/** Why a crew comes to a closure. All but the first come back to one that was closed before. */
+export const PURPOSES = ['build', 'mend', 'new drop', 'cut-over', 'look'] as const;
+export type Purpose = (typeof PURPOSES)[number];
+
+/** Over the air outside, in pascals: up to 70 kPa, as no closure is tested higher. */
+const gaugePa = z
+  .int('A pressure is a whole number of pascals.')
+  .min(-5000, 'A gauge never shows so far below zero: check its unit and its zero.')
+  .max(70_000, 'No closure is tested over 70 kPa: check the unit of the gauge.');
+
+const key = z.string().trim().min(1).max(80);
+
+const entry = {
+  id: idSchema,
+  closureId: idSchema,
+  by: personSchema,
+  at: timeSchema,
+};
+
+/** A line drawn by a finger: x and y in turn, thousandths of the field's width and height. */
+const strokeSchema = z.array(z.int().min(0).max(1000)).min(2).max(4000);
+
+/**
+ * What is done at a closure between opening and hand-over; appended, never changed.
+ * - `visit`: a crew is there; whatever follows belongs to it until the next visit.
+ * - `leave`: what was done, in words.
+ * - `point`: a point of the closing list was looked at; the last word on it counts.
+ * - `round`: air was let in for a pressure test, up to so much; `gauge`, `bubbles`, `mend` and `release`
+ *   belong to it.
+ * - `sign`: a person puts their name to what the digest names.
+ */
+export const closingEntrySchema = z
+  .discriminatedUnion('kind', [
+    z.object({
+      kind: z.literal('visit'),
+      ...entry,
+      purpose: z.enum(PURPOSES),
+      why: reasonSchema.nullable(),
+      crew: z.array(personSchema).max(12),
+      air: airSchema,
+      sky: z.string().trim().max(60),
+      instruments: z.array(z.string().min(1).max(60)).max(12),
+    }),
+    z.object({
+      kind: z.literal('leave'),
+      ...entry,
+      done: z.string().trim().min(1, 'Say what was done.').max(1000),
+    }),
+    z.object({
+      kind: z.literal('point'),
+      ...entry,
+      point: key,
+      verdict: z.enum(['good', 'bad', 'waived']),
+      why: reasonSchema.nullable(),
+      /** Slots of a tray that are not as they should be. */
+      slots: z.array(z.int().min(1).max(200)).max(200).default([]),
+      photos: z.array(idSchema).max(6).default([]),
+    }),
+    z.object({
+      kind: z.literal('round'),
+      ...entry,
+      /** What the gauge is brought to, and what it must never pass. */
+      targetPa: gaugePa,
+      limitPa: gaugePa,
+      unit: gaugeUnitSchema,
+      /** The least step that the gauge shows. */
+      stepPa: z.int().min(1).max(7000),
+      /** Air pressure outside, pascals. */
+      airPa: z.int().min(40_000).max(110_000),
+    }),
+    z.object({
+      kind: z.literal('gauge'),
+      ...entry,
+      roundId: idSchema,
+      gaugePa,
+      /** Of the closure, degrees C; null where it was not read. */
+      temperature: airSchema.shape.temperature,
+      simulated: z.boolean(),
+    }),
+    z.object({
+      kind: z.literal('bubbles'),
+      ...entry,
+      roundId: idSchema,
+      /** Ports and seams with bubbles; none where all was looked at and no bubble seen. */
+      places: z.array(key).max(60),
+    }),
+    z.object({
+      kind: z.literal('release'),
+      ...entry,
+      roundId: idSchema,
+      before: z.enum(['opening', 'mending', 'leaving']),
+    }),
+    z.object({
+      kind: z.literal('mend'),
+      ...entry,
+      roundId: idSchema,
+      place: key,
+      what: z.string().trim().min(1, 'Say what was mended.').max(300),
+    }),
+    z.object({
+      kind: z.literal('sign'),
+      ...entry,
+      role: z.enum(['technician', 'lead']),
+      /** SHA-256 of the closure's record in canonical form, as hexadecimal digits. */
+      digest: z.string().regex(/^[0-9a-f]{64}$/, 'A digest is 64 hexadecimal digits.'),
+      strokes: z.array(strokeSchema).min(1, 'Sign in the field.').max(60),
+    }),
+  ])
+  .superRefine((value, context) => {
+    const complain = (path: string, message: string) =>
+      context.addIssue({ code: 'custom', path: [path], message });
+    if (value.kind === 'visit' && value.purpose !== 'build' && value.why === null)
+      complain('why', 'Say why the closure is opened again.');
+    if (value.kind === 'point' && value.verdict === 'waived' && value.why === null)
+      complain('why', 'A point is waived with a reason.');
+    if (value.kind === 'round' && value.targetPa > value.limitPa)
+      complain('targetPa', 'The test pressure lies above the limit of the closure.');
+  });
+
+export type ClosingEntry = z.infer<typeof closingEntrySchema>;
+export type EntryOf<Kind extends ClosingEntry['kind']> = Extract<ClosingEntry, { kind: Kind }>;
+
+/** Longest side of a photo that is kept, pixels, and the most bytes of it. */
+export const PHOTO_SIDE = 1600;
+export const PHOTO_BYTES = 700_000;
+
+/** A photo kept with the record: JPEG, as base 64. */
+export const photoSchema = z.object({
+  id: idSchema,
+  closureId: idSchema,
+  by: personSchema,
+  at: timeSchema,
+  width: z.int().min(1).max(PHOTO_SIDE),
+  height: z.int().min(1).max(PHOTO_SIDE),
+  bytes: z
+    .base64('The bytes of a photo are base 64.')
+    .max(Math.ceil((PHOTO_BYTES * 4) / 3) + 4, 'A photo is kept with at most 700 kB.'),
+});
+
+export type Photo = z.infer<typeof photoSchema>;
+
+/** A closure's record as it was signed: canonical JSON, and the digest that names it. */
+export const signedRecordSchema = z.object({
+  closureId: idSchema,
+  digest: z.string().regex(/^[0-9a-f]{64}$/),
+  content: z.string(),
+});
+
+export type SignedRecord = z.infer<typeof signedRecordSchema>;

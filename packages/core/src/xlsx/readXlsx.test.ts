@@ -1,0 +1,206 @@
+import ExcelJS from 'exceljs';
+import fc from 'fast-check';
+import { strToU8, zipSync } from 'fflate';
+import { readCsv, plainCsv } from '../record/csv.ts';
+import { columnOf, lettersOf, readXlsx } from './readXlsx.ts';
+
+const HEADER = ['closure', 'tray', 'fiber A'];
+
+/** A workbook as a general-purpose library writes it. */
+async function workbook(
+  fill: (sheet: ExcelJS.Worksheet, book: ExcelJS.Workbook) => void,
+): Promise<Uint8Array> {
+  const book = new ExcelJS.Workbook();
+  fill(book.addWorksheet('List'), book);
+  return new Uint8Array(await book.xlsx.writeBuffer());
+}
+const withRows = (...rows: unknown[][]) =>
+  workbook((sheet) => [HEADER, ...rows].forEach((row) => sheet.addRow(row)));
+
+async function read(bytes: Uint8Array | Promise<Uint8Array>) {
+  const table = readXlsx(await bytes);
+  if (!table.ok) throw new Error(table.error);
+  return table.value;
+}
+
+describe('a workbook', () => {
+  it('reads as the table it is, figures and texts alike', async () => {
+    const table = await read(
+      withRows(['Mill', 1, '9/4'], ['Mill', 2, 'tube 9 brown'], ['Größe ✓', 3.5, 0.1 + 0.2]),
+    );
+    expect(table.header).toEqual(HEADER);
+    expect(table.rows).toEqual([
+      ['Mill', '1', '9/4'],
+      ['Mill', '2', 'tube 9 brown'],
+      ['Größe ✓', '3.5', '0.3'],
+    ]);
+    expect(table.odd).toEqual([]);
+    expect(table.notes).toEqual([]);
+  });
+
+  it('agrees with another reader on any text', async () => {
+    const anyCell = fc.string({
+      unit: fc.constantFrom('a', 'é', '漢', '<', '&', '"', ' ', '1'),
+      minLength: 1,
+      maxLength: 8,
+    });
+    await fc.assert(
+      fc.asyncProperty(
+        fc.array(fc.tuple(anyCell, anyCell, anyCell), { minLength: 1, maxLength: 5 }),
+        async (rows) => {
+          const filled = rows.map((row) => row.map((cell) => `x${cell}x`));
+          expect((await read(withRows(...filled))).rows).toEqual(filled);
+        },
+      ),
+      { numRuns: 25 },
+    );
+  });
+
+  it('keeps empty cells and rows in their places', async () => {
+    const table = await read(
+      workbook((sheet) => {
+        sheet.getRow(1).values = HEADER;
+        sheet.getCell('C3').value = 7;
+        sheet.getCell('A5').value = 'last';
+      }),
+    );
+    expect(table.rows).toEqual([
+      ['', '', ''],
+      ['', '', '7'],
+      ['', '', ''],
+      ['last', '', ''],
+    ]);
+  });
+
+  it('joins texts that are set apart by their font', async () => {
+    const rich = { richText: [{ text: 'tube 9 ' }, { text: 'brown', font: { bold: true } }] };
+    expect((await read(withRows(['Mill', 1, rich]))).rows[0]![2]).toBe('tube 9 brown');
+  });
+
+  it('names dates that a sheet made of places, by their cells', async () => {
+    const table = await read(withRows(['Mill', 1, new Date(Date.UTC(2026, 8, 4))]));
+    expect(table.odd).toEqual([
+      expect.objectContaining({ row: 2, column: 2, value: '2026-09-04' }),
+    ]);
+    expect(table.odd[0]!.message).toMatch(/C2 is a date, 2026-09-04.*9\/4.*as text/);
+  });
+
+  it('does not take a figure with a unit for a date', async () => {
+    const table = await read(
+      workbook((sheet) => {
+        sheet.addRow(HEADER);
+        sheet.addRow(['Mill', 1, 12]);
+        sheet.getCell('C2').numFmt = '0 "days"';
+        sheet.getCell('B2').numFmt = '[Red]0.00';
+      }),
+    );
+    expect(table.odd).toEqual([]);
+    expect(table.rows[0]).toEqual(['Mill', '1', '12']);
+  });
+
+  it('takes the last value of formulas and says so; one without a value is named', async () => {
+    const table = await read(
+      withRows(['Mill', { formula: 'B1+1', result: 4 }, 1], ['Mill', { formula: 'B9' }, 2]),
+    );
+    expect(table.rows[0]![1]).toBe('4');
+    expect(table.notes).toEqual(['2 cells are formulas (B2): the last value is taken.']);
+    expect(table.odd[0]!.message).toMatch(/B3 is a formula without a value/);
+  });
+
+  it('names merged cells and errors', async () => {
+    const table = await read(
+      workbook((sheet) => {
+        sheet.addRow(HEADER);
+        sheet.addRow(['Mill', 1, 1]);
+        sheet.addRow(['', 2, { error: '#REF!' }]);
+        sheet.mergeCells('A2:A3');
+      }),
+    );
+    expect(table.odd.map(({ message }) => message)).toEqual([
+      expect.stringMatching(/A2:A3 are merged: only the first cell/),
+      expect.stringMatching(/C3 is an error, #REF!/),
+    ]);
+  });
+
+  it('reads the first of several sheets, and says which', async () => {
+    const table = await read(
+      workbook((sheet, book) => {
+        sheet.addRow(HEADER);
+        sheet.addRow(['Mill', 1, 1]);
+        book.addWorksheet('Other').addRow(['nothing']);
+      }),
+    );
+    expect(table.notes).toEqual(['The first sheet is read, “List”, of 2.']);
+  });
+
+  it('goes on as CSV with the same cells', async () => {
+    const table = await read(withRows(['Mill; "east"', 1, '=1+1'], ['-x', 2, '@y']));
+    const back = readCsv(plainCsv(table));
+    expect(back).toEqual({ ok: true, value: { header: table.header, rows: table.rows } });
+  });
+
+  it('tells how far it is, and reads 20 000 rows', async () => {
+    const bytes = await workbook((sheet) => {
+      sheet.addRow(HEADER);
+      for (let row = 1; row <= 20_000; row++) sheet.addRow(['Mill', row, `tube ${row % 12} brown`]);
+    });
+    const told: number[] = [];
+    const table = readXlsx(bytes, (rows) => told.push(rows));
+    expect(table.ok && table.value.rows).toHaveLength(20_000);
+    expect(told.length).toBeGreaterThan(2);
+    expect(told).toEqual([...told].sort((a, b) => a - b));
+  });
+});
+
+describe('what is no workbook', () => {
+  it.each([
+    ['no zip', strToU8('closure,tray'), /no workbook, or a broken one/],
+    ['another zip', zipSync({ 'a.txt': strToU8('x') }), /no workbook: save the list as \.xlsx/],
+    ['an OpenDocument sheet', zipSync({ 'content.xml': strToU8('<x/>') }), /OpenDocument/],
+    [
+      'a workbook without its sheet',
+      zipSync({
+        'xl/workbook.xml': strToU8(
+          '<workbook><sheets><sheet name="A" r:id="rId1"/></sheets></workbook>',
+        ),
+        'xl/_rels/workbook.xml.rels': strToU8(
+          '<Relationships><Relationship Id="rId1" Target="worksheets/sheet1.xml"/></Relationships>',
+        ),
+      }),
+      /“A” is missing/,
+    ],
+    [
+      'broken XML',
+      zipSync({
+        'xl/workbook.xml': strToU8(
+          '<workbook><sheets><sheet name="A" r:id="rId1"/></sheets></workbook>',
+        ),
+        'xl/_rels/workbook.xml.rels': strToU8(
+          '<Relationships><Relationship Id="rId1" Target="worksheets/sheet1.xml"/></Relationships>',
+        ),
+        'xl/worksheets/sheet1.xml': strToU8('<worksheet><sheetData><row></c></row>'),
+      }),
+      /cannot be read/,
+    ],
+  ])('is refused in words: %s', (_, bytes, words) => {
+    const table = readXlsx(bytes);
+    expect(table.ok ? '' : table.error).toMatch(words);
+  });
+
+  it('never throws, whatever byte is changed', async () => {
+    const whole = await withRows(['Mill', 1, '9/4'], ['Mill', 2, 'x']);
+    fc.assert(
+      fc.property(fc.nat(whole.length - 1), fc.nat(255), (at, byte) => {
+        const bytes = whole.slice();
+        bytes[at] = byte;
+        readXlsx(bytes);
+      }),
+      { numRuns: 400 },
+    );
+  });
+});
+
+test('columns have their letters', () => {
+  expect(['A1', 'Z9', 'AA3', 'AB12', 'XFD1'].map(columnOf)).toEqual([0, 25, 26, 27, 16_383]);
+  fc.assert(fc.property(fc.nat(16_383), (column) => columnOf(`${lettersOf(column)}7`) === column));
+});

@@ -165,6 +165,28 @@ export async function fill(page: Page, name: string, text: string): Promise<void
 
 const shownText = (page: Page) => page.evaluate(() => document.body.innerText);
 
+/** Scrolls the page's longest list from its top until it shows a text, and fails with what its end shows. */
+export async function scrollsTo(page: Page, pattern: RegExp): Promise<void> {
+  const scroll = (top: boolean) =>
+    page.evaluate((toTop) => {
+      const list = [...document.querySelectorAll<HTMLElement>('main, main *')]
+        .filter((node) => /auto|scroll/.test(getComputedStyle(node).overflowY))
+        .sort((a, b) => b.scrollHeight - b.clientHeight - (a.scrollHeight - a.clientHeight))[0]!;
+      const from = list.scrollTop;
+      if (toTop) list.scrollTop = 0;
+      else list.scrollBy(0, list.clientHeight / 2);
+      return list.scrollTop !== from;
+    }, top);
+  await scroll(true);
+  let moved: boolean;
+  do {
+    await new Promise((resolve) => setTimeout(resolve, 150));
+    if (pattern.test((await shownText(page)).replace(/\s+/g, ' '))) return;
+    moved = await scroll(false);
+  } while (moved);
+  await sees(page, pattern);
+}
+
 /** Waits until the page shows a text, and fails with what it shows instead. */
 export async function sees(page: Page, text: string | RegExp): Promise<void> {
   const pattern =

@@ -8,7 +8,7 @@ import { createApi } from '../src/app.ts';
 import { type Db, openFolder, rowsOf } from '../src/db/client.ts';
 import { attempts, splices } from '../src/db/schema.ts';
 import { writeDocument } from '../src/exchange/document.ts';
-import { closureSplices } from '../src/ledger/queries.ts';
+import { spliceRows } from '../src/ledger/queries.ts';
 import { type Figure, medians } from './figure.ts';
 import { attemptOn, largeDocument } from './large.ts';
 
@@ -47,7 +47,7 @@ export async function databaseFigures(): Promise<Figure[]> {
       await summaryFigure('route-summary', '/ledger/closures'),
       await summaryFigure('ledger-trays', '/ledger/trays?limit=200'),
       await summaryFigure('ledger-fibers', '/ledger/fibers?limit=200'),
-      await closureFigure(open.db, document.closures[50]!.id),
+      await closureFigure(open.db, document.project.id, document.closures[50]!.id),
       await recordFigure(
         open.db,
         app,
@@ -116,12 +116,12 @@ function packageFigures(folder: string, projectId: string): Figure[] {
   ];
 }
 
-async function closureFigure(db: Db, closureId: string): Promise<Figure> {
-  const ids = (await closureSplices(db, closureId)).map((row) => row.id);
-  const [ours, plain] = await medians(
-    25,
-    () => closureSplices(db, closureId),
-    () => db.select().from(splices).where(inArray(splices.id, ids)),
+async function closureFigure(db: Db, projectId: string, closureId: string): Promise<Figure> {
+  const all = { closureId, sort: 'route', offset: 0, limit: 1000 } as const;
+  const rows = () => spliceRows(db, projectId, all);
+  const ids = (await rows()).rows.map((row) => row.id);
+  const [ours, plain] = await medians(25, rows, () =>
+    db.select().from(splices).where(inArray(splices.id, ids)),
   );
   return {
     name: 'closure-ledger',

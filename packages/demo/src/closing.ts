@@ -148,6 +148,7 @@ function tellOne(closing: Closing, known: Known, seed: number) {
   const record = closureRecord({
     ...parts,
     project: known.project,
+    retired: [],
     hardware: BUILT_IN_HARDWARE,
     cables: known.cables,
     entries,

@@ -38,6 +38,7 @@ test('every plan says just the splices of its closure, on their trays', () => {
     const { errors, obstacles, change } = weighPlan({
       ...plan,
       anew: false,
+      retire: false,
       cables,
       trays: closure.trays,
       there,

@@ -179,6 +179,7 @@ describe('signing', () => {
       plan: null,
       cables: document.cables,
       splices: document.splices.filter((splice) => splice.closureId === closureId),
+      retired: [],
       evidence: document.evidence,
       entries,
       photos,

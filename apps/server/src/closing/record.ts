@@ -1,4 +1,4 @@
-import { asc, eq } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import { lengthUnitOf } from '@cordel/core';
 import {
   type ClosingState,
@@ -8,7 +8,7 @@ import {
   closingState,
   closureRecord,
 } from '@cordel/core/close';
-import { getClosure, spliceColumns } from '../closures/routes.ts';
+import { closureSplices, getClosure } from '../closures/routes.ts';
 import type { Db } from '../db/client.ts';
 import { assemblies, plans, splices } from '../db/schema.ts';
 import { evidenceOf } from '../evidence/queries.ts';
@@ -25,11 +25,7 @@ export async function recordNow(
   const project = await getProject(db, closure.projectId);
   const [assembly] = await db.select().from(assemblies).where(eq(assemblies.closureId, closureId));
   const [plan] = await db.select().from(plans).where(eq(plans.closureId, closureId));
-  const own = await db
-    .select(spliceColumns)
-    .from(splices)
-    .where(eq(splices.closureId, closureId))
-    .orderBy(asc(splices.tray), asc(splices.slot), asc(splices.fiberA));
+  const own = await closureSplices(db, closureId, true);
   const cables = await getCables(db, closure.projectId);
   const entries = await closingOf(db, closureId);
   const record = closureRecord({
@@ -40,6 +36,7 @@ export async function recordNow(
     plan: plan ?? null,
     cables,
     splices: own,
+    retired: await closureSplices(db, closureId, false),
     evidence: await evidenceOf(db, eq(splices.closureId, closureId)),
     entries,
     photos: await photosOf(db, closureId),

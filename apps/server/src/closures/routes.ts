@@ -2,6 +2,7 @@ import { createRoute, z } from '@hono/zod-openapi';
 import { and, asc, eq } from 'drizzle-orm';
 import {
   type Closure,
+  type Splice,
   closureSchema,
   evidenceSchema,
   findClashes,
@@ -26,12 +27,14 @@ const put = createRoute({
 const work = createRoute({
   method: 'get',
   path: '/closures/{closureId}/work',
-  summary: 'A closure as the Bench needs it: its splices and all their evidence in recorded order',
+  summary:
+    'A closure as the Bench needs it: its splices, those that were cut away, and all their evidence in recorded order',
   request: { params: idParams('closureId') },
   responses: answers(
     z.object({
       closure: closureSchema,
       splices: z.array(spliceSchema),
+      retired: z.array(spliceSchema),
       evidence: z.array(evidenceSchema),
     }),
     'The closure',
@@ -51,6 +54,14 @@ export const spliceColumns = {
   method: splices.method,
   extra: splices.extra,
 };
+
+/** Splices of a closure in the order of their trays: those that live, or those that were cut away. */
+export const closureSplices = (db: Db, closureId: string, live: boolean): Promise<Splice[]> =>
+  db
+    .select(spliceColumns)
+    .from(splices)
+    .where(and(eq(splices.closureId, closureId), eq(splices.live, live)))
+    .orderBy(asc(splices.tray), asc(splices.slot), asc(splices.fiberA), asc(splices.id));
 
 export async function getClosure(db: Db, id: string): Promise<Closure> {
   const [closure] = await db.select().from(closures).where(eq(closures.id, id));
@@ -92,10 +103,7 @@ async function checkBranch(db: Db, closure: Closure): Promise<void> {
 }
 
 async function checkTrays(db: Db, closure: Closure): Promise<void> {
-  const placed = await db
-    .select(spliceColumns)
-    .from(splices)
-    .where(eq(splices.closureId, closure.id));
+  const placed = await closureSplices(db, closure.id, true);
   const numbers = new Set(closure.trays.map((tray) => tray.number));
   const lost = placed.find((splice) => !numbers.has(splice.tray));
   const names = new Map(
@@ -123,11 +131,8 @@ export const closureRoutes = router()
   .openapi(work, async (c) => {
     const { db } = c.var;
     const closure = await getClosure(db, c.req.valid('param').closureId);
-    const planned = await db
-      .select(spliceColumns)
-      .from(splices)
-      .where(eq(splices.closureId, closure.id))
-      .orderBy(asc(splices.tray), asc(splices.slot), asc(splices.fiberA));
+    const planned = await closureSplices(db, closure.id, true);
+    const retired = await closureSplices(db, closure.id, false);
     const evidence = await evidenceOf(db, eq(splices.closureId, closure.id));
-    return c.json({ closure, splices: planned, evidence }, 200);
+    return c.json({ closure, splices: planned, retired, evidence }, 200);
   });

@@ -15,6 +15,7 @@ import {
   text,
   timestamp,
   unique,
+  uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core';
 import {
@@ -105,7 +106,7 @@ export const closures = pgTable(
 );
 
 /**
- * Planned splices. `head*` names the fiber along the route; the columns from `verdict` on are derived
+ * Planned splices, and those that were cut away: `live` tells them apart. `head*` names the fiber along the route; the columns from `verdict` on are derived
  * from the evidence and made anew whenever it changes (see ledger/refresh.ts).
  */
 export const splices = pgTable(
@@ -128,6 +129,8 @@ export const splices = pgTable(
     fiberB: integer('fiber_b').notNull(),
     method: text().$type<Method>().notNull(),
     extra: jsonb().$type<Record<string, string>>().notNull(),
+    /** False once a ruling retires it: its fibers and its slot are free, its evidence stays. */
+    live: boolean().notNull().default(true),
     headCable: uuid('head_cable').notNull(),
     headFiber: integer('head_fiber').notNull(),
     verdict: text().$type<Verdict>().notNull().default('open'),
@@ -145,8 +148,12 @@ export const splices = pgTable(
       .default(sql`'{}'`),
   },
   (table) => [
-    unique('splices_fiber_a').on(table.closureId, table.cableA, table.fiberA),
-    unique('splices_fiber_b').on(table.closureId, table.cableB, table.fiberB),
+    uniqueIndex('splices_fiber_a')
+      .on(table.closureId, table.cableA, table.fiberA)
+      .where(sql`${table.live}`),
+    uniqueIndex('splices_fiber_b')
+      .on(table.closureId, table.cableB, table.fiberB)
+      .where(sql`${table.live}`),
     index('splices_project').on(table.projectId),
     index('splices_place').on(table.closureId, table.tray, table.slot),
     index('splices_head').on(table.headCable, table.headFiber),

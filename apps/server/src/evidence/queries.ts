@@ -1,8 +1,9 @@
 import { type SQL, asc, eq, sql } from 'drizzle-orm';
-import type { Evidence } from '@cordel/core';
+import { type Evidence, retirementsOf } from '@cordel/core';
 import { type Db, rowsOf } from '../db/client.ts';
 import { attempts, readings, rulings, splices } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
+import { renewHeads } from '../splices/heads.ts';
 
 /** All evidence of the splices that a condition on `splices` picks, in recorded order. */
 export async function evidenceOf(db: Db, condition: SQL | undefined): Promise<Evidence[]> {
@@ -100,12 +101,26 @@ async function append(
  */
 export async function record(db: Db, entries: readonly Evidence[]): Promise<number> {
   const taken = takesOf(entries);
-  if (entries.length === 1 && taken.length === 0) return recordOn(db, entries);
+  const retired = [...retirementsOf(entries).keys()];
+  if (entries.length === 1 && taken.length + retired.length === 0) return recordOn(db, entries);
   return db.transaction(async (tx) => {
     const on = tx as unknown as Db;
     if (taken.length > 0) await refuseTaken(on, taken);
-    return recordOn(on, entries);
+    const fresh = await recordOn(on, entries);
+    if (retired.length > 0) await retire(on, retired);
+    return fresh;
   });
+}
+
+/** Takes splices out of the plant: their fibers, slots and places in roll-ups are free. */
+async function retire(db: Db, spliceIds: readonly string[]): Promise<void> {
+  const changed = await rowsOf<{ projectId: string }>(
+    db,
+    sql`update splices set live = false where live and id = any(${idArray(spliceIds)}::uuid[])
+        returning project_id as "projectId"`,
+  );
+  for (const projectId of new Set(changed.map((row) => row.projectId)))
+    await renewHeads(db, projectId);
 }
 
 type Take = { tryId: string; recordId: string; recordPosition: number; index: number };

@@ -12,7 +12,7 @@ import type { Db } from '../db/client.ts';
 import { closureRows, fiberRows, spliceRows, trayRows } from '../ledger/queries.ts';
 import { getCables, getProject } from '../projects/queries.ts';
 import { allSchemes } from '../schemes/queries.ts';
-import { eq } from 'drizzle-orm';
+import { and, eq } from 'drizzle-orm';
 import { splices } from '../db/schema.ts';
 
 export const CSV_KINDS = ['fibers', 'trays', 'closures', 'splices'] as const;
@@ -107,7 +107,7 @@ async function splicesCsv(db: Db, projectId: string): Promise<string> {
   const extras = await db
     .select({ id: splices.id, extra: splices.extra })
     .from(splices)
-    .where(eq(splices.projectId, projectId));
+    .where(and(eq(splices.projectId, projectId), eq(splices.live, true)));
   const extraOf = new Map(extras.map(({ id, extra }) => [id, extra]));
   const titles = [...new Set(extras.flatMap(({ extra }) => Object.keys(extra)))];
   const side = (name: 'A' | 'B') => [

@@ -1,5 +1,11 @@
 import { asc, eq, sql } from 'drizzle-orm';
-import { BUILT_IN_SCHEMES, type Evidence, addressOf, findClashes } from '@cordel/core';
+import {
+  BUILT_IN_SCHEMES,
+  type Evidence,
+  addressOf,
+  findClashes,
+  retirementsOf,
+} from '@cordel/core';
 import type { ProjectDocument } from '@cordel/core/document';
 import {
   allRecords,
@@ -115,7 +121,12 @@ export async function writeDocument(db: Db, document: ProjectDocument): Promise<
     for (const own of document.hardware) await putHardware(on, own, 'keep');
     await putAssemblies(on, document.assemblies);
     if (document.plans.length > 0) await tx.insert(plans).values(document.plans);
-    await insertSplices(on, document.splices, project.limits.wavelengths);
+    await insertSplices(
+      on,
+      document.splices,
+      project.limits.wavelengths,
+      new Set(retirementsOf(document.evidence).keys()),
+    );
     await renewHeads(on, project.id);
     await writeBench(on, document);
     await writeTraces(on, document);
@@ -247,9 +258,10 @@ function contradictions(document: ProjectDocument, known: ReadonlySet<string>): 
       }
     }
   });
+  const retired = retirementsOf(document.evidence);
   for (const closure of document.closures) {
     const own = document.splices.flatMap((splice, index) =>
-      splice.closureId === closure.id ? [{ splice, index }] : [],
+      splice.closureId === closure.id && !retired.has(splice.id) ? [{ splice, index }] : [],
     );
     const clashes = findClashes(
       own.map(({ splice }) => splice),

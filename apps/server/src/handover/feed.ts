@@ -1,4 +1,4 @@
-import { and, eq, inArray, sql } from 'drizzle-orm';
+import { eq, inArray, sql } from 'drizzle-orm';
 import type { Closure, ClosureRow, Hardware, Ruling } from '@cordel/core';
 import type { ClosingState } from '@cordel/core/close';
 import { closingOf, photosOf, signedOf, wholePhoto } from '../closing/queries.ts';
@@ -12,7 +12,7 @@ import { getCables, getClosures, getProject } from '../projects/queries.ts';
 import { allSchemes } from '../schemes/queries.ts';
 import { listTraces, traceFile } from '../traces/queries.ts';
 import type { PackageClosure, PackageMessage, PackageSplice, Paper } from './messages.ts';
-import { evidencePages, newestEntry, splicePages } from './pages.ts';
+import { evidencePages, newestEntry, retiredSplices, splicePages } from './pages.ts';
 
 export interface PackageTask {
   projectId: string;
@@ -87,11 +87,13 @@ export async function* feed(
   const passed = new Set<string>();
   for (const closure of own) {
     const row = rows.find((one) => one.closureId === closure.id)!;
-    const message = {
-      kind: 'closure',
-      closure: await closureParts(db, closure, row, hardware),
-    } as const;
-    yield { part: closure.name, rows: 0, message };
+    const parts = await closureParts(db, closure, row, hardware);
+    for (const one of parts.retired) for (const end of endsOf(one)) passed.add(end);
+    yield {
+      part: closure.name,
+      rows: parts.retired.length,
+      message: { kind: 'closure', closure: parts },
+    };
     for await (const page of splicePages(db, closure.id)) {
       for (const row of page) for (const end of endsOf(row)) passed.add(end);
       yield { part: closure.name, rows: page.length, message: { kind: 'splices', splices: page } };
@@ -168,6 +170,7 @@ async function closureParts(
     closing.length > 0
       ? await recordNow(db, closure.id)
       : { state: NOTHING, record: { closing: [] } };
+  const all = await rulingsOf(db, closure.id);
   return {
     closure,
     row,
@@ -175,7 +178,8 @@ async function closureParts(
     state,
     closing: record.closing,
     signed: await signedOf(db, closure.id),
-    rulings: await rulingsOf(db, closure.id),
+    retired: await retiredSplices(db, closure.id, all),
+    rulings: all.filter(({ kind }) => kind !== 'retire'),
   };
 }
 
@@ -184,7 +188,7 @@ async function rulingsOf(db: Db, closureId: string): Promise<Ruling[]> {
   const rows = await db
     .select()
     .from(rulings)
-    .where(and(inArray(rulings.spliceId, ids)))
+    .where(inArray(rulings.spliceId, ids))
     .orderBy(rulings.seq);
   return rows.map(({ seq: _seq, at, ...rest }) => ({
     type: 'ruling',

@@ -18,6 +18,9 @@ export type Paper = 'A4' | 'Letter';
 /** A splice with its verdict and the columns its list brought along. */
 export type PackageSplice = SpliceRow & { extra: Record<string, string> };
 
+/** A splice that was cut away, as it was judged while it lay, and the word that says so. */
+export type RetiredSplice = PackageSplice & { retirement: Ruling };
+
 /** All of a closure but its splices and evidence. */
 export interface PackageClosure {
   closure: Closure;
@@ -26,6 +29,8 @@ export interface PackageClosure {
   state: ClosingState;
   closing: ClosureRecord['closing'];
   signed: SignedRecord[];
+  /** Splices that were cut away, each with the word that says so. */
+  retired: RetiredSplice[];
   /** Skips and waivers in recorded order. */
   rulings: Ruling[];
 }

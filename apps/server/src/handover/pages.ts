@@ -1,8 +1,9 @@
 import { type SQL, and, asc, eq, sql } from 'drizzle-orm';
+import { type Ruling, retirementsOf } from '@cordel/core';
 import { type Db, rowsOf } from '../db/client.ts';
 import { closures, splices } from '../db/schema.ts';
 import { spliceRowColumns } from '../ledger/queries.ts';
-import type { PackageSplice } from './messages.ts';
+import type { PackageSplice, RetiredSplice } from './messages.ts';
 
 /**
  * Rows at a time: the embedded database does one thing after the other, and whoever records in between waits
@@ -10,15 +11,17 @@ import type { PackageSplice } from './messages.ts';
  */
 const PAGE = 250;
 
-/** Splices of a closure in tray order, a page at a time. */
+const rowColumns = { ...spliceRowColumns, extra: splices.extra };
+
+/** Splices of a closure that live, in tray order, a page at a time. */
 export async function* splicePages(db: Db, closureId: string): AsyncGenerator<PackageSplice[]> {
   let after: SQL | undefined;
   for (;;) {
     const rows = await db
-      .select({ ...spliceRowColumns, extra: splices.extra })
+      .select(rowColumns)
       .from(splices)
       .innerJoin(closures, eq(closures.id, splices.closureId))
-      .where(and(eq(splices.closureId, closureId), after))
+      .where(and(eq(splices.closureId, closureId), eq(splices.live, true), after))
       .orderBy(asc(splices.tray), asc(splices.slot), asc(splices.fiberA), asc(splices.id))
       .limit(PAGE);
     if (rows.length > 0) yield rows;
@@ -26,6 +29,22 @@ export async function* splicePages(db: Db, closureId: string): AsyncGenerator<Pa
     if (!last || rows.length < PAGE) return;
     after = sql`(${splices.tray}, ${splices.slot}, ${splices.fiberA}, ${splices.id}) > (${last.tray}, ${last.slot}, ${last.fiberA}, ${last.id})`;
   }
+}
+
+/** Splices of a closure that were cut away, in tray order, with the words that say so. */
+export async function retiredSplices(
+  db: Db,
+  closureId: string,
+  rulings: readonly Ruling[],
+): Promise<RetiredSplice[]> {
+  const rows = await db
+    .select(rowColumns)
+    .from(splices)
+    .innerJoin(closures, eq(closures.id, splices.closureId))
+    .where(and(eq(splices.closureId, closureId), eq(splices.live, false)))
+    .orderBy(asc(splices.tray), asc(splices.slot), asc(splices.fiberA), asc(splices.id));
+  const words = retirementsOf(rulings);
+  return rows.map((row) => ({ ...row, retirement: words.get(row.id)! }));
 }
 
 /** Entries of evidence as JSON, as many as are read at a time. */

@@ -54,7 +54,7 @@ export async function closureRows(
   for (const row of await rowsOf<Tally & { closureId: string; tray: number }>(
     db,
     sql`select s.closure_id as "closureId", s.tray, ${TALLY} from splices s
-        where s.project_id = ${projectId} group by s.closure_id, s.tray order by s.tray`,
+        where s.project_id = ${projectId} and s.live group by s.closure_id, s.tray order by s.tray`,
   )) {
     const list = trays.get(row.closureId);
     if (list) list.push(row);
@@ -86,7 +86,10 @@ const NO_MEANS: Limits['mean'] = { fiber: null, tray: null, closure: null };
 
 /** Conditions a query sets on the splices that a row must have one of. */
 async function asked(db: Db, projectId: string, query: LedgerQuery): Promise<SQL | undefined> {
-  const conditions: (SQL | undefined)[] = [eq(splices.projectId, projectId)];
+  const conditions: (SQL | undefined)[] = [
+    eq(splices.projectId, projectId),
+    eq(splices.live, true),
+  ];
   if (query.closureId) conditions.push(eq(splices.closureId, query.closureId));
   if (query.q?.trim())
     conditions.push(searchCondition(query.q, await getCables(db, projectId), await allSchemes(db)));
@@ -126,7 +129,7 @@ export async function trayRows(
     'tray',
     sql`select g.*, c.name as closure from (
           select s.closure_id as "closureId", s.tray, ${TALLY} from splices s
-          where s.project_id = ${projectId} and ${found}
+          where s.project_id = ${projectId} and s.live and ${found}
           group by s.closure_id, s.tray) g
         join closures c on c.id = g."closureId"
         order by c.distance nulls last, c.ordinal, c.name, g.tray`,
@@ -153,7 +156,7 @@ export async function fiberRows(
     'fiber',
     sql`select s.head_cable as "headCable", s.head_fiber as "headFiber", ${TALLY} from splices s
         join cables h on h.id = s.head_cable
-        where s.project_id = ${projectId} and ${found}
+        where s.project_id = ${projectId} and s.live and ${found}
         group by s.head_cable, s.head_fiber, h.name
         order by length(h.name), h.name, s.head_fiber`,
   );
@@ -245,16 +248,6 @@ export async function spliceRows(
     .offset(query.offset)
     .limit(query.limit);
   return { rows, total: count?.total ?? 0 };
-}
-
-/** All splices of one closure with what counts of them, in tray order. */
-export async function closureSplices(db: Db, closureId: string): Promise<SpliceRow[]> {
-  return db
-    .select(spliceRowColumns)
-    .from(splices)
-    .innerJoin(closures, eq(closures.id, splices.closureId))
-    .where(eq(splices.closureId, closureId))
-    .orderBy(asc(splices.tray), asc(splices.slot), asc(splices.fiberA));
 }
 
 /** Splices to be made again in route order, each with its reasons. */

@@ -123,6 +123,7 @@ export const ledgerRoutes = router()
       .where(
         and(
           eq(splices.projectId, projectId),
+          eq(splices.live, true),
           eq(splices.headCable, cableId),
           eq(splices.headFiber, number),
         ),

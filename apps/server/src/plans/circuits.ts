@@ -1,4 +1,4 @@
-import { eq } from 'drizzle-orm';
+import { and, eq } from 'drizzle-orm';
 import {
   type Fate,
   Network,
@@ -87,7 +87,7 @@ export async function circuitProblems(
   ).map(({ splice, ...problem }) => ({ ...problem, spliceId: rows[splice]?.id ?? null }));
 }
 
-/** All splices of a project as a network takes them, in the order of their trays. */
+/** The splices of a project that live, as a network takes them, in the order of their trays. */
 export const networkSplices = (db: Db, projectId: string) =>
   db
     .select({
@@ -103,7 +103,7 @@ export const networkSplices = (db: Db, projectId: string) =>
       tries: splices.tries,
     })
     .from(splices)
-    .where(eq(splices.projectId, projectId))
+    .where(and(eq(splices.projectId, projectId), eq(splices.live, true)))
     .orderBy(splices.closureId, splices.tray, splices.slot, splices.fiberA);
 
 async function networkOf(db: Db, projectId: string) {

@@ -1,19 +1,21 @@
-import { asc, eq, getTableColumns, inArray, sql } from 'drizzle-orm';
+import { and, asc, eq, getTableColumns, inArray, sql } from 'drizzle-orm';
 import {
   type Closure,
   type ListCable,
   type Placed,
   type Plan,
   type Present,
+  type Ruling,
   type Splice,
   collapseJoints,
   printLine,
+  standingOf,
   weighPlan,
 } from '@cordel/core';
 import { getClosure, spliceColumns } from '../closures/routes.ts';
 import { type Db, rowsOf } from '../db/client.ts';
 import { closures, plans, splices } from '../db/schema.ts';
-import { idArray } from '../evidence/queries.ts';
+import { bySplice, evidenceOf, idArray, record } from '../evidence/queries.ts';
 import { Problem } from '../http/problem.ts';
 import { getCables, getProject } from '../projects/queries.ts';
 import { allSchemes, schemeNamed } from '../schemes/queries.ts';
@@ -21,14 +23,22 @@ import { derivedId } from '../splices/derivedId.ts';
 import { renewHeads } from '../splices/heads.ts';
 import { insertSplices } from '../splices/insert.ts';
 
-/** A plan to be carried out: `changeId`, made by the client, names the write. */
-export type PlanWrite = Plan & { changeId: string; anew: boolean };
+/**
+ * A plan to be carried out: `changeId`, made by the client, names the write. `retire` is a person's word that
+ * splices which have evidence are cut away where the plan no longer has them.
+ */
+export type PlanWrite = Plan & {
+  changeId: string;
+  anew: boolean;
+  retire: Pick<Ruling, 'by' | 'at' | 'why'> | null;
+};
 
-/** How many splices a plan added, moved and dropped. */
+/** How many splices a plan added, moved, dropped and cut away. */
 export interface PlanResult {
   added: number;
   moved: number;
   dropped: number;
+  retired: number;
 }
 
 /** The plans of a project's closures, in route order. */
@@ -57,7 +67,8 @@ export async function getPlan(db: Db, closureId: string): Promise<Plan & { worke
 }
 
 /**
- * Carries a plan out: all of it, or nothing with each error at its line. Splices with evidence stay.
+ * Carries a plan out: all of it, or nothing with each error at its line. Splices with evidence stay, or are
+ * retired where the write says so.
  * @throws Problem 422 for errors in the lines, 409 where it would drop or move what is made
  */
 export async function putPlan(db: Db, write: PlanWrite): Promise<PlanResult> {
@@ -69,6 +80,7 @@ export async function putPlan(db: Db, write: PlanWrite): Promise<PlanResult> {
     const there = await splicesThere(on, closure, cables);
     const { errors, obstacles, change } = weighPlan({
       ...write,
+      retire: write.retire !== null,
       cables: [...cables.values()],
       trays: closure.trays,
       there,
@@ -96,6 +108,8 @@ export async function putPlan(db: Db, write: PlanWrite): Promise<PlanResult> {
       );
       await tx.delete(splices).where(inArray(splices.id, dropped));
     }
+    if (change.retired.length > 0 && write.retire)
+      await retireAll(on, change.retired, write.changeId, write.retire);
     await move(on, change.moved);
     const added = change.added.map((joint): Splice => {
       const [a, b] = [cables.get(joint.cableA)!.id, cables.get(joint.cableB)!.id];
@@ -120,8 +134,35 @@ export async function putPlan(db: Db, write: PlanWrite): Promise<PlanResult> {
       .values({ closureId, text, pins, spare })
       .onConflictDoUpdate({ target: plans.closureId, set: { text, pins, spare } });
     if (added.length + dropped.length > 0) await renewHeads(on, closure.projectId);
-    return { added: added.length, moved: change.moved.length, dropped: dropped.length };
+    return {
+      added: added.length,
+      moved: change.moved.length,
+      dropped: dropped.length,
+      retired: change.retired.length,
+    };
   });
+}
+
+/** Records the word that splices are cut away, against the try that lay there. */
+async function retireAll(
+  db: Db,
+  list: readonly { id: string }[],
+  changeId: string,
+  word: Pick<Ruling, 'by' | 'at' | 'why'>,
+): Promise<void> {
+  const ids = idArray(list.map(({ id }) => id));
+  const evidence = bySplice(await evidenceOf(db, sql`${splices.id} = any(${ids}::uuid[])`));
+  await record(
+    db,
+    list.map(({ id }): Ruling => ({
+      type: 'ruling',
+      id: derivedId(changeId, `retire ${id}`),
+      spliceId: id,
+      tryId: standingOf(evidence.get(id) ?? []).tries.at(-1)?.tryId ?? null,
+      kind: 'retire',
+      ...word,
+    })),
+  );
 }
 
 async function move(db: Db, moved: readonly { from: { id: string }; to: Placed }[]): Promise<void> {
@@ -170,7 +211,7 @@ async function splicesThere(
         or exists (select from rulings e where e.splice_id = splices.id)`,
     })
     .from(splices)
-    .where(eq(splices.closureId, closure.id))
+    .where(and(eq(splices.closureId, closure.id), eq(splices.live, true)))
     .orderBy(asc(splices.tray), asc(splices.slot), asc(splices.fiberA));
   return rows.map((row) => ({
     ...row,

@@ -1,5 +1,5 @@
 import { createRoute, z } from '@hono/zod-openapi';
-import { idSchema, planSchema } from '@cordel/core';
+import { idSchema, personSchema, planSchema, reasonSchema, timeSchema } from '@cordel/core';
 import { Problem } from '../http/problem.ts';
 import { answers, idParams, jsonBody, router } from '../http/router.ts';
 import { circuitProblems, followFiber } from './circuits.ts';
@@ -18,13 +18,22 @@ const put = createRoute({
   path: '/closures/{closureId}/plan',
   summary: 'Carry out a splice plan, all of it or nothing',
   description:
-    'Splices follow from the lines. One that has evidence is neither dropped nor moved. The same write sent again changes nothing.',
+    'Splices follow from the lines. One that has evidence is neither dropped nor moved; where `retire` says who cut it away and why, it is retired, and stays with all that is recorded of it. The same write sent again changes nothing.',
   request: {
     params: idParams('closureId'),
-    body: jsonBody(planSchema.extend({ changeId: idSchema, anew: z.boolean() })),
+    body: jsonBody(
+      planSchema.extend({
+        changeId: idSchema,
+        anew: z.boolean(),
+        retire: z
+          .object({ by: personSchema, at: timeSchema, why: reasonSchema })
+          .nullable()
+          .default(null),
+      }),
+    ),
   },
   responses: answers(
-    z.object({ added: z.int(), moved: z.int(), dropped: z.int() }),
+    z.object({ added: z.int(), moved: z.int(), dropped: z.int(), retired: z.int() }),
     'What was changed',
   ),
 });

@@ -17,7 +17,7 @@ export async function renewHeads(db: Db, projectId: string): Promise<void> {
     db,
     sql`select s.id, cable_a as "cableA", fiber_a as "fiberA", cable_b as "cableB", fiber_b as "fiberB",
                (dense_rank() over (order by c.distance nulls last, c.ordinal, c.name))::int as "order"
-        from splices s join closures c on c.id = s.closure_id where s.project_id = ${projectId}
+        from splices s join closures c on c.id = s.closure_id where s.project_id = ${projectId} and s.live
         order by "order", s.tray, s.slot, s.fiber_a`,
   );
   const heads = headsOf(joints);

@@ -1,4 +1,4 @@
-import { eq } from 'drizzle-orm';
+import { and, eq } from 'drizzle-orm';
 import {
   type Cable,
   type Closure,
@@ -109,7 +109,7 @@ async function withSplices(db: Db, projectId: string, there: Closure[], all: Cab
   for (const splice of await db
     .select(spliceColumns)
     .from(splices)
-    .where(eq(splices.projectId, projectId))) {
+    .where(and(eq(splices.projectId, projectId), eq(splices.live, true)))) {
     groups.get(splice.closureId)?.push({
       ...splice,
       cableA: names.get(splice.cableA) ?? splice.cableA,

@@ -1,6 +1,7 @@
+import { sql } from 'drizzle-orm';
 import { Network, type NetworkSplice } from '@cordel/core';
 import { type CircuitRoute, type RouteSetting, routeOf } from '@cordel/core/otdr';
-import type { Db } from '../db/client.ts';
+import { type Db, rowsOf } from '../db/client.ts';
 import { notFound } from '../http/problem.ts';
 import { networkSplices } from '../plans/circuits.ts';
 import { assembliesOf } from '../prep/queries.ts';
@@ -15,16 +16,30 @@ export interface PlantSplice extends NetworkSplice {
   tries: number;
 }
 
+/** When a fiber was cut away from the splice that it lay in, milliseconds since 1970. */
+export interface FiberCut {
+  closureId: string;
+  cableId: string;
+  fiber: number;
+  at: number;
+}
+
 /** A project's cables and splices as light goes through them. */
 export class Plant {
   readonly splices: readonly PlantSplice[];
   readonly setting: RouteSetting;
   readonly network: Network;
   private readonly routes = new Map<string, CircuitRoute>();
+  private readonly cuts = new Map<string, FiberCut>();
 
-  constructor(list: readonly PlantSplice[], setting: RouteSetting) {
+  constructor(list: readonly PlantSplice[], setting: RouteSetting, cuts: readonly FiberCut[] = []) {
     this.splices = list;
     this.setting = setting;
+    for (const cut of cuts) {
+      const key = `${cut.cableId} ${cut.fiber}`;
+      const known = this.cuts.get(key);
+      if (!known || known.at < cut.at) this.cuts.set(key, cut);
+    }
     this.network = new Network([...setting.cables.values()], list);
   }
 
@@ -66,6 +81,14 @@ export class Plant {
     return [...seen.values()];
   }
 
+  /** The last cut of a fiber on a circuit's way: what was shot before it saw another way. */
+  lastCut(route: CircuitRoute): FiberCut | null {
+    return route.spans.reduce<FiberCut | null>((last, { cableId, fiber }) => {
+      const cut = this.cuts.get(`${cableId} ${fiber}`);
+      return cut && (!last || cut.at > last.at) ? cut : last;
+    }, null);
+  }
+
   /** Whether a circuit passes a splice from its side A to its side B. */
   isForward(route: CircuitRoute, point: number): boolean {
     const { cableId, fiber } = route.spans[point - 1]!;
@@ -87,11 +110,24 @@ export async function loadPlant(db: Db, projectId: string): Promise<Plant> {
   const rows = await networkSplices(db, projectId);
   const byId = <Row extends { id: string }>(list: readonly Row[]) =>
     new Map(list.map((row) => [row.id, row]));
-  return new Plant(rows, {
+  const setting = {
     cables: byId(await getCables(db, projectId)),
     closures: byId(await getClosures(db, projectId)),
     assemblies: new Map(
       (await assembliesOf(db, projectId)).map((assembly) => [assembly.closureId, assembly]),
     ),
-  });
+  };
+  return new Plant(rows, setting, await fiberCuts(db, projectId));
+}
+
+async function fiberCuts(db: Db, projectId: string): Promise<FiberCut[]> {
+  return rowsOf<FiberCut>(
+    db,
+    sql`select s.closure_id as "closureId", side.cable as "cableId", side.fiber,
+               (extract(epoch from min(r.at)) * 1000)::float8 as at
+        from splices s join rulings r on r.splice_id = s.id and r.kind = 'retire',
+             lateral (values (s.cable_a, s.fiber_a), (s.cable_b, s.fiber_b)) side(cable, fiber)
+        where s.project_id = ${projectId} and not s.live
+        group by s.id, side.cable, side.fiber`,
+  );
 }

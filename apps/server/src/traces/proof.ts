@@ -14,6 +14,7 @@ import {
   layTraces,
   measureTrace,
   missingOf,
+  namesOf,
   pairTraces,
   samplesOf,
 } from '@cordel/core/otdr';
@@ -23,7 +24,7 @@ import { idArray } from '../evidence/queries.ts';
 import { refresh } from '../ledger/refresh.ts';
 import { getProject } from '../projects/queries.ts';
 import { FINDER, type FoundInTrace, foundIn, openTrace } from './facts.ts';
-import { Plant, type PlantSplice, loadPlant } from './plant.ts';
+import { type FiberCut, Plant, type PlantSplice, loadPlant } from './plant.ts';
 import { type TraceRow, listTraces, traceFile, traceFiles } from './queries.ts';
 
 /** All that a project's traces prove. */
@@ -40,6 +41,9 @@ export interface Proof {
   splices: Map<string, SplicePlace>;
 }
 
+/** An instrument whose clock was never set says 1970 or thereabouts: before this it knows no time. */
+export const CLOCK_SET = Date.UTC(2000, 0, 1);
+
 /** Traces measured at a time: between them the server answers others. */
 const BATCH = 16;
 
@@ -52,10 +56,17 @@ export async function prove(db: Db, projectId: string): Promise<Proof> {
   const rows = await listTraces(db, projectId);
   const found = await foundOf(db, projectId);
   const circuits = new Map<string, CircuitRoute>();
+  const past = new Map<string, { cut: FiberCut; shots: TraceRow[] }>();
   const list = rows.flatMap((row): ProofTrace[] => {
     const { place, facts } = row;
     if (!place?.cableId || !place.fiber) return [];
     const route = plant.circuitOf(place.cableId, place.fiber);
+    const cut = plant.lastCut(route);
+    if (cut && facts.at * 1000 >= CLOCK_SET && facts.at * 1000 < cut.at) {
+      const key = `${cut.closureId} ${cut.at}`;
+      past.set(key, { cut, shots: [...(past.get(key)?.shots ?? []), row] });
+      return [];
+    }
     circuits.set(route.key, route);
     const { joints, end, faded } = found.get(row.id)!;
     return [
@@ -90,6 +101,7 @@ export async function prove(db: Db, projectId: string): Promise<Proof> {
     joints,
     totals,
     problems: [
+      ...pastProblems(plant, [...past.values()]),
       ...laid.problems,
       ...missingOf(laid.traces, circuits),
       ...findMixUps(laid, circuits, figures),
@@ -101,6 +113,18 @@ export async function prove(db: Db, projectId: string): Promise<Proof> {
     ),
   };
 }
+
+/** Traces of ways that are no more: what they showed stays in the Ledger with the splices of then. */
+const pastProblems = (
+  plant: Plant,
+  past: readonly { cut: FiberCut; shots: TraceRow[] }[],
+): ProofProblem[] =>
+  past.map(({ cut, shots }) => ({
+    kind: 'cut over since',
+    circuit: null,
+    traces: shots.map(({ id }) => id),
+    words: `${namesOf(shots)}: shot before fibers were cut over at ${plant.setting.closures.get(cut.closureId)!.name} on ${new Date(cut.at).toISOString().slice(0, 10)}. They show the way as it was then and are left out: shoot again.`,
+  }));
 
 /** What was found in the traces; those that an older finder looked at are looked at again. */
 async function foundOf(db: Db, projectId: string): Promise<Map<string, FoundInTrace>> {

@@ -4,7 +4,7 @@ import type { Db } from '../db/client.ts';
 import { splices } from '../db/schema.ts';
 import { bySplice, evidenceOf, idArray, record } from '../evidence/queries.ts';
 import { derivedId } from '../splices/derivedId.ts';
-import type { Proof } from './proof.ts';
+import { CLOCK_SET, type Proof } from './proof.ts';
 
 /** Figures of the traces as the Ledger takes them. */
 export interface LedgerFigures {
@@ -15,9 +15,6 @@ export interface LedgerFigures {
   /** How many wait for something to be put right, and what. */
   held: { count: number; why: string }[];
 }
-
-/** An instrument whose clock was never set says 1970 or thereabouts: before this it knows no time. */
-const CLOCK_SET = Date.UTC(2000, 0, 1);
 
 /**
  * What the traces say of each splice, one reading a direction and wavelength. A reading speaks for the

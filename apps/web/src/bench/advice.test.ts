@@ -79,6 +79,7 @@ const splicesWith = (evidence: Evidence[]) =>
         method: 'single' as const,
         extra: {},
       })),
+      retired: [],
       evidence,
     },
     BUILT_IN_LIMITS[0]!,

@@ -39,6 +39,13 @@ export const useSplicerRecords = (projectId: string, enabled = true) =>
     enabled,
   });
 
+/** The instruments of a project and what was done to them, as the server has it. */
+export const useBenchHeld = (projectId: string) =>
+  useQuery({
+    queryKey: ['bench', projectId],
+    queryFn: () => read<Held>(`/api/projects/${projectId}/bench`),
+  });
+
 /**
  * The instruments of a project, what was done to them and what splicers recorded: as the server has it,
  * with what waits to be sent, and live by the stream.
@@ -46,10 +53,7 @@ export const useSplicerRecords = (projectId: string, enabled = true) =>
 export function useStation(projectId: string) {
   const { writes } = useOutbox();
   const evidence = usePendingEvidence();
-  const query = useQuery({
-    queryKey: ['bench', projectId],
-    queryFn: () => read<Held>(`/api/projects/${projectId}/bench`),
-  });
+  const query = useBenchHeld(projectId);
   const records = useSplicerRecords(projectId);
   const live = useStream(projectId, records.isSuccess);
   const held = query.data ?? NOTHING;

@@ -2,16 +2,12 @@ import { View } from 'react-native';
 import type { CutOverPlan } from '@cordel/core/close';
 import { Txt } from '@/ui/Txt';
 import { useInks } from '@/ui/theme';
+import { clockOf } from './moments';
 
-/** A clock `minutes` after midnight. */
-const clock = (minutes: number): string => {
-  const of = ((Math.round(minutes) % 1440) + 1440) % 1440;
-  return `${String(Math.floor(of / 60)).padStart(2, '0')}:${String(of % 60).padStart(2, '0')}`;
-};
-
-/** When each circuit is down, as bars, and the sleeves in their order. */
-export function CutOverChart({ plan, start }: { plan: CutOverPlan; start: number }) {
+/** When each circuit is down, as bars, and the sleeves in their order; `start` is the first break. */
+export function CutOverChart({ plan, start }: { plan: Omit<CutOverPlan, 'best'>; start: Date }) {
   const inks = useInks();
+  const clock = (minutes: number) => clockOf(new Date(start.getTime() + minutes * 60_000));
   const share = (minutes: number) => `${(100 * minutes) / plan.minutes}%` as const;
   const circuits = [...plan.circuits].sort((a, b) => a.from - b.from);
   return (
@@ -21,7 +17,7 @@ export function CutOverChart({ plan, start }: { plan: CutOverPlan; start: number
           <View key={name} style={{ gap: 2 }}>
             <Txt>
               <Txt kind="strong">{name}</Txt>
-              {`: down ${clock(start + from)} to ${clock(start + to)}, ${minutes} min`}
+              {`: down ${clock(from)} to ${clock(to)}, ${minutes} min`}
             </Txt>
             <View style={{ height: 14, borderWidth: 1, borderColor: inks.rule }}>
               <View
@@ -41,7 +37,7 @@ export function CutOverChart({ plan, start }: { plan: CutOverPlan; start: number
       <View style={{ gap: 2 }}>
         {plan.steps.map((step, index) => (
           <Txt key={index}>
-            {`${index + 1}. ${clock(start + step.from)} fiber ${step.job.fibers.join(', ')}: ${step.down.length > 0 ? `down ${step.down.join(', ')}` : 'nothing is down'}`}
+            {`${index + 1}. ${clock(step.from)} fiber ${step.job.fibers.join(', ')}: ${step.down.length > 0 ? `down ${step.down.join(', ')}` : 'nothing is down'}`}
           </Txt>
         ))}
       </View>

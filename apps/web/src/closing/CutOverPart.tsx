@@ -2,27 +2,52 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { plural } from '@cordel/core';
-import { type CutOverJob, parseFibers, parseLive, planCutOver } from '@cordel/core/close';
+import {
+  type CutOverJob,
+  type CutOverPlan,
+  parseFibers,
+  parseLive,
+  planCutOver,
+} from '@cordel/core/close';
 import { useKept } from '@/data/storage';
 import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
+import { Press } from '@/ui/Press';
 import { TextField } from '@/ui/TextField';
 import { Txt } from '@/ui/Txt';
 import { CutOverChart } from './CutOverChart';
+import { nextClock } from './moments';
+import type { Closing, ClosingHook } from './useClosing';
 
 /** Minutes of a sleeve from break to seat; set by us, to be replaced by the crew's own. */
 const USUAL = { single: 5, ribbon: 9 };
 const RIBBON = 12;
 
-/** The order of a cut-over of live fibers, with the time each circuit is down. */
-export function CutOverPart({ closureId }: { closureId: string }) {
+/** The order of a cut-over of live fibers, with the time each circuit is down; kept with the record. */
+export function CutOverPart({ closing, write }: { closing: Closing; write: ClosingHook['write'] }) {
+  const closureId = closing.closure.id;
   const [fibers, setFibers] = useKept(`cordel.cutover.fibers.${closureId}`, '');
   const [live, setLive] = useKept(`cordel.cutover.live.${closureId}`, '');
   const [each, setEach] = useKept(`cordel.cutover.each.${closureId}`, String(USUAL.single));
   const [start, setStart] = useKept(`cordel.cutover.start.${closureId}`, '22:00');
   const [way, setWay] = useKept(`cordel.cutover.way.${closureId}`, 'single');
   const read = useMemo(() => readCutOver({ fibers, live, each, way }), [fibers, live, each, way]);
-  const from = /^([01]?\d|2[0-3]):([0-5]\d)$/.exec(start.trim());
+  const from = nextClock(start, new Date());
+  const keep = () => {
+    if (!read.ok || !from) return;
+    const { steps } = read.value.plan;
+    void write(
+      [
+        {
+          kind: 'cut-over',
+          sleeves: steps.map(({ job }) => ({ fibers: [...job.fibers], minutes: job.minutes })),
+          circuits: read.value.live.map((circuit) => ({ ...circuit, fibers: [...circuit.fibers] })),
+          start: from.toISOString(),
+        },
+      ],
+      'order of a cut-over',
+    );
+  };
   return (
     <Leaf style={{ gap: 12 }}>
       <Txt kind="name" heading={2}>
@@ -61,18 +86,25 @@ export function CutOverPart({ closureId }: { closureId: string }) {
         <Notice word="Not yet.">{read.error}</Notice>
       ) : (
         <>
-          <Notice word={read.value.best ? 'The least time down.' : 'A good order.'}>
-            {`${plural(read.value.steps.length, 'sleeve')}, ${read.value.minutes} min from the first break; longest down ${Math.max(0, ...read.value.circuits.map(({ minutes }) => minutes))} min.${read.value.best ? '' : ' With so many that hang together it is not proven that none is better.'}`}
+          <Notice word={read.value.plan.best ? 'The least time down.' : 'A good order.'}>
+            {orderWords(read.value.plan)}
           </Notice>
-          <CutOverChart
-            plan={read.value}
-            start={from ? Number(from[1]) * 60 + Number(from[2]) : 0}
-          />
+          {from ? (
+            <>
+              <CutOverChart plan={read.value.plan} start={from} />
+              <Press label="Keep this order with the record" look="next" onPress={keep} />
+            </>
+          ) : (
+            <Notice word="Not yet.">First break at: write a time, such as 22:00.</Notice>
+          )}
         </>
       )}
     </Leaf>
   );
 }
+
+const orderWords = ({ steps, minutes, circuits, best }: CutOverPlan): string =>
+  `${plural(steps.length, 'sleeve')}, ${minutes} min from the first break; longest down ${Math.max(0, ...circuits.map((one) => one.minutes))} min.${best ? '' : ' With so many that hang together it is not proven that none is better.'}`;
 
 function readCutOver(typed: { fibers: string; live: string; each: string; way: string }) {
   if (typed.fibers.trim() === '')
@@ -86,7 +118,10 @@ function readCutOver(typed: { fibers: string; live: string; each: string; way: s
     return { ok: false as const, error: 'Minutes a sleeve: a number up to 240.' };
   return {
     ok: true as const,
-    value: planCutOver(jobsOf(fibers.value, typed.way, minutes), live.value),
+    value: {
+      live: live.value,
+      plan: planCutOver(jobsOf(fibers.value, typed.way, minutes), live.value),
+    },
   };
 }
 

@@ -1,37 +1,27 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { type Evidence, emptyAssembly, lengthUnitOf, parsePressure, plural } from '@cordel/core';
+import { type Evidence, emptyAssembly, lengthUnitOf, plural } from '@cordel/core';
 import {
-  PURPOSES,
-  type Purpose,
   REENTRY_STEPS,
   type VisitRecord,
   closingSplices,
+  cutOversOf,
   reentryScope,
   visitsOf,
 } from '@cordel/core/close';
 import { useWork } from '@/data/queries';
-import { usePerson } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
-import { Choice } from '@/ui/Field';
 import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 import { TextField } from '@/ui/TextField';
 import { Txt } from '@/ui/Txt';
 import { CutOverPart } from './CutOverPart';
+import { CutOverRecord, circuitWords } from './CutOverRecord';
 import { momentOf } from './moments';
-import { readTemperature } from './readings';
+import { PURPOSE_WORDS, VisitForm } from './VisitForm';
 import type { Closing, ClosingHook } from './useClosing';
-
-const WORDS: Record<Purpose, string> = {
-  build: 'first closing',
-  mend: 'mend',
-  'new drop': 'new drop',
-  'cut-over': 'cut-over',
-  look: 'look only',
-};
 
 interface VisitsPartProps {
   closing: Closing;
@@ -52,13 +42,33 @@ export function VisitsPart({ closing, write }: VisitsPartProps) {
   return (
     <View style={{ gap: 16 }}>
       {visit && visit.purpose !== 'build' ? <Reentry closing={closing} /> : null}
-      {visit?.purpose === 'cut-over' ? <CutOverPart closureId={closing.closure.id} /> : null}
+      {visit?.purpose === 'cut-over' ? <CutOver closing={closing} write={write} /> : null}
       <VisitForm closing={closing} write={write} />
       <LeaveForm closing={closing} write={write} />
       {visits.map((record) => (
         <VisitLeaf key={record.visit?.id ?? record.from} record={record} />
       ))}
     </View>
+  );
+}
+
+/** The cut-over of the visit under way: planned, then followed as it goes. */
+function CutOver({ closing, write }: VisitsPartProps) {
+  const [again, setAgain] = useState(false);
+  const start = closing.entries.findLastIndex(({ kind }) => kind === 'visit');
+  const kept = cutOversOf(closing.entries.slice(start)).at(-1);
+  // One that is kept anew takes the place of the one before.
+  const [shown, setShown] = useState(kept?.entry.id);
+  if (kept && kept.entry.id !== shown) {
+    setShown(kept.entry.id);
+    setAgain(false);
+  }
+  if (!kept || again) return <CutOverPart closing={closing} write={write} />;
+  return (
+    <>
+      <CutOverRecord kept={kept} write={write} />
+      <Press label="Plan the cut-over anew" onPress={() => setAgain(true)} />
+    </>
   );
 }
 
@@ -110,94 +120,6 @@ function Reentry({ closing }: { closing: Closing }) {
   );
 }
 
-function VisitForm({ closing, write }: VisitsPartProps) {
-  const [person] = usePerson();
-  const closedBefore = closing.state.visit !== null || closing.state.stage === 'signed';
-  const [open, setOpen] = useState(false);
-  const [purpose, setPurpose] = useState<Purpose>(closedBefore ? 'mend' : 'build');
-  const [why, setWhy] = useState('');
-  const [crew, setCrew] = useState(person);
-  const [temperature, setTemperature] = useState('');
-  const [pressure, setPressure] = useState('');
-  const [sky, setSky] = useState('');
-  const [instruments, setInstruments] = useState('');
-  const [problem, setProblem] = useState('');
-  if (!open)
-    return (
-      <Press
-        label={closedBefore ? 'Open the closure again' : 'I am here: begin the visit'}
-        look={closing.state.visit === null ? 'next' : 'plain'}
-        onPress={() => setOpen(true)}
-      />
-    );
-  const begin = () => {
-    const celsius = readTemperature(temperature);
-    const air = pressure.trim() === '' ? null : parsePressure(pressure);
-    if (!celsius.ok) return setProblem(`Temperature: ${celsius.error}`);
-    if (air && !air.ok) return setProblem(`Air: ${air.error}`);
-    const names = crew.split(',').flatMap((name) => name.trim() || []);
-    if (names.length === 0) return setProblem('Say who is here.');
-    if (purpose !== 'build' && why.trim() === '')
-      return setProblem('Say why the closure is opened again.');
-    setOpen(false);
-    void write(
-      [
-        {
-          kind: 'visit',
-          purpose,
-          why: why.trim() || null,
-          crew: names,
-          air: { temperature: celsius.value, humidity: null, pressure: air?.ok ? air.value : null },
-          sky: sky.trim(),
-          instruments: instruments.split(',').flatMap((name) => name.trim().slice(0, 60) || []),
-        },
-      ],
-      `visit, ${WORDS[purpose]}`,
-    );
-  };
-  return (
-    <Leaf style={{ gap: 12 }}>
-      <Choice<Purpose>
-        label="What for"
-        value={purpose}
-        options={PURPOSES.map((value) => ({ value, label: WORDS[value] }))}
-        onChange={setPurpose}
-      />
-      {closedBefore ? (
-        <Notice word="A new visit begins the list and the test anew.">
-          What was signed stays as it was signed; what changes shows against it.
-        </Notice>
-      ) : null}
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
-        <TextField label="Why" value={why} onChange={setWhy} />
-        <TextField label="Who is here" hint="Names, with commas" value={crew} onChange={setCrew} />
-      </View>
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
-        <TextField
-          label="Temperature"
-          hint="12 C or 54 F"
-          value={temperature}
-          onChange={setTemperature}
-        />
-        <TextField label="Air" hint="450 m or 98.5 kPa" value={pressure} onChange={setPressure} />
-        <TextField label="Sky" hint="dry, drizzle, wind" value={sky} onChange={setSky} />
-        <TextField
-          label="Instruments"
-          hint="Splicer, OTDR, gauge, with commas"
-          value={instruments}
-          onChange={setInstruments}
-        />
-      </View>
-      {problem ? (
-        <Notice word="Not begun." ink="accent" live>
-          {problem}
-        </Notice>
-      ) : null}
-      <Press label="Begin the visit" look="next" onPress={begin} />
-    </Leaf>
-  );
-}
-
 function LeaveForm({ closing, write }: VisitsPartProps) {
   const [done, setDone] = useState('');
   if (closing.state.visit === null) return null;
@@ -234,6 +156,7 @@ function VisitLeaf({ record }: { record: VisitRecord }) {
     visit?.sky ?? '',
   ].filter(Boolean);
   const made = [
+    record.retired > 0 ? `${plural(record.retired, 'splice')} cut away` : '',
     record.spliced > 0 ? plural(record.spliced, 'try', 'tries') : '',
     record.measured > 0 ? plural(record.measured, 'reading') : '',
     record.looked > 0 ? `${plural(record.looked, 'point')} looked at` : '',
@@ -242,13 +165,22 @@ function VisitLeaf({ record }: { record: VisitRecord }) {
   ].filter(Boolean);
   return (
     <Leaf style={{ gap: 4 }}>
-      <Txt kind="strong">{`${momentOf(record.from)}: ${visit ? WORDS[visit.purpose] : 'work'}`}</Txt>
+      <Txt kind="strong">{`${momentOf(record.from)}: ${visit ? PURPOSE_WORDS[visit.purpose] : 'work'}`}</Txt>
       {visit?.why ? <Txt>{visit.why}</Txt> : null}
       <Txt>{`${record.people.join(', ')}${air.length > 0 ? ` · ${air.join(', ')}` : ''}`}</Txt>
       <Txt ink="ink2">{made.join(' · ')}</Txt>
       {visit && visit.instruments.length > 0 ? (
         <Txt ink="ink2">{`With ${visit.instruments.join(', ')}`}</Txt>
       ) : null}
+      {record.cutOvers.flatMap(({ entry, circuits }) =>
+        circuits
+          .filter(({ downAt }) => downAt !== null)
+          .map((circuit) => (
+            <Txt key={`${entry.id} ${circuit.name}`}>
+              {`${circuit.name}: ${circuitWords(circuit)}`}
+            </Txt>
+          )),
+      )}
       {record.done.map((words) => (
         <Txt key={words}>{words}</Txt>
       ))}

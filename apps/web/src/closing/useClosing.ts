@@ -72,7 +72,7 @@ export function useClosing(closureId: string) {
     const assembly = view.assemblies.find((entry) => entry.closureId === closureId) ?? null;
     const hardware = view.hardware.find(({ id }) => id === assembly?.hardwareId) ?? null;
     const { project, cables } = view;
-    const { splices, evidence } = work.data;
+    const { splices, retired, evidence } = work.data;
     const judged = closingSplices(splices, evidence, project.limits);
     const state: ClosingState = closingState({
       entries,
@@ -91,7 +91,8 @@ export function useClosing(closureId: string) {
     const parts = { project, closure, hardware: view.hardware, assembly, plan: held.plan };
     /** What a signature would stand under, as it lies here with what waits to be sent. */
     const seal = () =>
-      sealRecord(closureRecord({ ...parts, cables, splices, evidence, entries, photos })).digest;
+      sealRecord(closureRecord({ ...parts, cables, splices, retired, evidence, entries, photos }))
+        .digest;
     return { closure, hardware, entries, photos, state, seal, signed: held.signed };
   }, [held, work.data, closure, writes, view, closureId]);
   const write = (list: readonly Unsigned[], what: string) => {

@@ -1,6 +1,6 @@
 import { QueryClient } from '@tanstack/react-query';
 import { useMemo, useSyncExternalStore } from 'react';
-import type { Evidence, Project } from '@cordel/core';
+import { type Evidence, type Project, retirementsOf } from '@cordel/core';
 import { type ProjectSetting, type Work, newSetting, withWrite } from './setting';
 import { Refused } from './api';
 import { Outbox, type Write } from './outbox';
@@ -90,14 +90,18 @@ function onDelivered(write: Write): void {
 }
 
 /** A closure's work with entries added that it does not have yet. */
-export function withEvidence<Held extends { splices: { id: string }[]; evidence: Evidence[] }>(
-  held: Held,
-  entries: readonly Evidence[],
-): Held {
-  const ours = new Set(held.splices.map((splice) => splice.id));
-  const known = new Set(held.evidence.map((entry) => entry.id));
+export function withEvidence(work: Work, entries: readonly Evidence[]): Work {
+  const ours = new Set([...work.splices, ...work.retired].map((splice) => splice.id));
+  const known = new Set(work.evidence.map((entry) => entry.id));
   const fresh = entries.filter((entry) => ours.has(entry.spliceId) && !known.has(entry.id));
-  return fresh.length === 0 ? held : { ...held, evidence: [...held.evidence, ...fresh] };
+  if (fresh.length === 0) return work;
+  const cut = retirementsOf(fresh);
+  return {
+    ...work,
+    splices: work.splices.filter(({ id }) => !cut.has(id)),
+    retired: [...work.retired, ...work.splices.filter(({ id }) => cut.has(id))],
+    evidence: [...work.evidence, ...fresh],
+  };
 }
 
 export const useOutbox = () => useSyncExternalStore(outbox.subscribe, outbox.snapshot);

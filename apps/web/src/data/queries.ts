@@ -97,7 +97,9 @@ export function useSplice(spliceId: string) {
   const data = useMemo(() => {
     if (!query.data) return undefined;
     const { splice, evidence } = query.data;
-    return { splice, evidence: withEvidence({ splices: [splice], evidence }, pending).evidence };
+    const known = new Set(evidence.map(({ id }) => id));
+    const fresh = pending.filter((entry) => entry.spliceId === splice.id && !known.has(entry.id));
+    return { splice, evidence: [...evidence, ...fresh] };
   }, [query.data, pending]);
   return { ...query, data };
 }

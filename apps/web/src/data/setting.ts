@@ -26,6 +26,9 @@ export interface ProjectSetting {
 export interface Work {
   closure: Closure;
   splices: Splice[];
+  /** Splices that were cut away. */
+  retired: Splice[];
+  /** Of both. */
   evidence: Evidence[];
 }
 

@@ -1,11 +1,12 @@
 import { useRouter } from 'expo-router';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import {
   type Limits,
   type Splice,
   formatLoss,
   judgeSplice,
+  plural,
   spliceLimit,
   standingOf,
   type Evidence,
@@ -14,6 +15,7 @@ import { useWork } from '@/data/queries';
 import { type ProjectView, useProjectView } from '@/projects/context';
 import { type Bar, LossBars } from '@/ui/LossBars';
 import { Waiting } from '@/ui/Notice';
+import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 
 /** A closure's trays, one row each, or one tray: every splice a bar against the project's limit. */
@@ -55,6 +57,39 @@ export function ClosurePicture({ closureId, only }: { closureId: string; only?: 
       <Txt ink="ink2" style={{ paddingTop: 8 }}>
         {`Bar height is loss; the dashed line is ${limit === null ? 'the limit' : `${formatLoss(limit)} dB`}. Hollow: estimate only. Hatched, with its figure: over. Cross: waived. Flat: nothing yet.`}
       </Txt>
+      {only === undefined ? <CutAway closureId={closureId} splices={work.data.retired} /> : null}
+    </View>
+  );
+}
+
+/** Splices that lay here once: their records are opened like any. */
+function CutAway({ closureId, splices }: { closureId: string; splices: readonly Splice[] }) {
+  const view = useProjectView();
+  const router = useRouter();
+  const [open, setOpen] = useState(false);
+  if (splices.length === 0) return null;
+  return (
+    <View style={{ gap: 6, alignItems: 'flex-start' }}>
+      <Press
+        label={`Cut away: ${plural(splices.length, 'splice')}`}
+        icon="content-cut"
+        look="bare"
+        aria-expanded={open}
+        onPress={() => setOpen(!open)}
+      />
+      {open
+        ? splices.map(({ id, cableA, fiberA, cableB, fiberB, tray, slot }) => (
+            <Press
+              key={id}
+              label={`${view.fiberName(cableA, fiberA)} to ${view.fiberName(cableB, fiberB)}, lay in tray ${tray} slot ${slot}`}
+              onPress={() =>
+                router.push(
+                  `/p/${view.project.id}/ledger?view=splices&closure=${closureId}&open=splice.${id}` as never,
+                )
+              }
+            />
+          ))
+        : null}
     </View>
   );
 }

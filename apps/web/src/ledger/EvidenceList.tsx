@@ -94,7 +94,7 @@ function recordWords(record: ReceivedRecord | undefined, position: number | null
 
 function entryWords(entry: Evidence, tries: readonly Evidence[]): string {
   if (entry.type === 'ruling')
-    return `${{ dead: 'Skipped', waive: 'Waived', reopen: 'Opened again' }[entry.kind]}: ${entry.why}`;
+    return `${{ dead: 'Skipped', waive: 'Waived', reopen: 'Opened again', retire: 'Cut away' }[entry.kind]}: ${entry.why}`;
   if (entry.void) return `Taken back: ${entry.why ?? ''}`;
   if (entry.type === 'attempt') {
     const count = tries.findIndex((first) => first.id === entry.tryId) + 1;

@@ -1,5 +1,5 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { Controller, useForm } from 'react-hook-form';
+import { Controller, useForm, useWatch } from 'react-hook-form';
 import { z } from 'zod';
 import { type Splice, type Standing, personSchema, reasonSchema } from '@cordel/core';
 import { newRuling, recordEvidence } from '@/bench/record';
@@ -7,16 +7,24 @@ import { usePerson } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import { Choice, Field } from '@/ui/Field';
 import { Leaf } from '@/ui/Leaf';
+import { Notice } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 
 const formSchema = z.object({
   by: personSchema,
-  kind: z.enum(['waive', 'dead', 'reopen']),
+  kind: z.enum(['waive', 'dead', 'reopen', 'retire']),
   why: reasonSchema,
 });
 type RulingValues = z.infer<typeof formSchema>;
 
-/** A person's word on a splice: waive it as it is, skip it, or take either back. Who and why are asked for. */
+const SAID: Record<RulingValues['kind'], string> = {
+  waive: 'waived',
+  dead: 'skipped',
+  reopen: 'opened again',
+  retire: 'cut away',
+};
+
+/** A person's word on a splice: waive it as it is, skip it, cut it away, or take a waiver back. Who and why are asked for. */
 export function RulingForm({
   splice,
   standing,
@@ -33,13 +41,11 @@ export function RulingForm({
     resolver: zodResolver(formSchema),
     defaultValues: { by: person, kind: standsNow ? 'reopen' : 'waive', why: '' },
   });
-  const save = handleSubmit(({ by, kind, why }) => {
+  const kind = useWatch({ control, name: 'kind' });
+  const save = handleSubmit(({ by, kind: decided, why }) => {
     setPerson(by);
-    const ruling = newRuling(splice.id, standing.tries.at(-1)?.tryId ?? null, kind, why);
-    recordEvidence(
-      [ruling],
-      `${fiberName(splice.cableA, splice.fiberA)}: ${kind === 'reopen' ? 'opened again' : kind === 'dead' ? 'skipped' : 'waived'}`,
-    );
+    const ruling = newRuling(splice.id, standing.tries.at(-1)?.tryId ?? null, decided, why);
+    recordEvidence([ruling], `${fiberName(splice.cableA, splice.fiberA)}: ${SAID[decided]}`);
     onDone();
   });
   return (
@@ -55,12 +61,20 @@ export function RulingForm({
               options={[
                 { value: 'waive', label: 'Accept it as it is' },
                 { value: 'dead', label: 'Skip: not spliced' },
+                ...(standing.tries.length > 0
+                  ? [{ value: 'retire' as const, label: 'Cut away: it is no more' }]
+                  : []),
               ]}
               onChange={field.onChange}
             />
           )}
         />
       )}
+      {kind === 'retire' ? (
+        <Notice word="For good.">
+          Its record stays; its fibers and its slot are free. To join them again, plan a new splice.
+        </Notice>
+      ) : null}
       <Field control={control} name="why" label="Why" multiline />
       <Field control={control} name="by" label="Who decides" />
       <Press

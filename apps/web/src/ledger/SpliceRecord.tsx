@@ -17,6 +17,7 @@ import { Notice, Waiting } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 import { VERDICT_INKS, VERDICT_WORDS } from '@/ui/words';
+import { momentOf } from '@/closing/moments';
 import { EvidenceList } from './EvidenceList';
 import { ReadingForm } from './ReadingForm';
 import { RulingForm } from './RulingForm';
@@ -51,13 +52,18 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
           {`${view.fiberName(splice.cableA, splice.fiberA)} to ${view.fiberName(splice.cableB, splice.fiberB)}`}
         </Txt>
       </View>
+      {standing.retired ? (
+        <Notice word="Cut away." ink="accent">
+          {`${momentOf(standing.retired.at)}, ${standing.retired.by}: ${standing.retired.why} What follows is how it lay.`}
+        </Notice>
+      ) : null}
       <View style={{ flexDirection: 'row', gap: 12 }}>
         <EndWords cable={splice.cableA} fiber={splice.fiberA} />
         <EndWords cable={splice.cableB} fiber={splice.fiberB} />
       </View>
       <Notice
         word={`${VERDICT_WORDS[judgement.verdict].replace(/^./, (letter) => letter.toUpperCase())}.`}
-        ink={judgement.redo ? 'accent' : VERDICT_INKS[judgement.verdict]}
+        ink={judgement.redo && !standing.retired ? 'accent' : VERDICT_INKS[judgement.verdict]}
       >
         {[...reasons, missing].filter(Boolean).join(' ') ||
           (judgement.verdict === 'open' ? 'Nothing is recorded yet.' : 'Within the limits.')}
@@ -86,26 +92,28 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
           </View>
         ))}
       </View>
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        <Press
-          label="Add a measured figure"
-          look={adding === 'reading' ? 'dark' : 'plain'}
-          onPress={() => setAdding(adding === 'reading' ? null : 'reading')}
-        />
-        <Press
-          label={standing.ruling ? 'Take back the waiver' : 'Waive or skip'}
-          look={adding === 'ruling' ? 'dark' : 'plain'}
-          onPress={() => setAdding(adding === 'ruling' ? null : 'ruling')}
-        />
-        <Press
-          label="At the Bench"
-          onPress={() =>
-            router.push(
-              `/p/${view.project.id}/bench/${splice.closureId}?mode=${judgement.redo ? 'redo' : 'splice'}&splice=${splice.id}` as never,
-            )
-          }
-        />
-      </View>
+      {standing.retired ? null : (
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+          <Press
+            label="Add a measured figure"
+            look={adding === 'reading' ? 'dark' : 'plain'}
+            onPress={() => setAdding(adding === 'reading' ? null : 'reading')}
+          />
+          <Press
+            label={standing.ruling ? 'Take back the waiver' : 'Waive or skip'}
+            look={adding === 'ruling' ? 'dark' : 'plain'}
+            onPress={() => setAdding(adding === 'ruling' ? null : 'ruling')}
+          />
+          <Press
+            label="At the Bench"
+            onPress={() =>
+              router.push(
+                `/p/${view.project.id}/bench/${splice.closureId}?mode=${judgement.redo ? 'redo' : 'splice'}&splice=${splice.id}` as never,
+              )
+            }
+          />
+        </View>
+      )}
       {adding === 'reading' ? <ReadingForm splice={splice} standing={standing} /> : null}
       {adding === 'ruling' ? (
         <RulingForm splice={splice} standing={standing} onDone={() => setAdding(null)} />

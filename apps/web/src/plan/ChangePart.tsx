@@ -1,8 +1,10 @@
 import { View } from 'react-native';
 import { type Placed, type Present, type WeighedPlan, plural } from '@cordel/core';
+import { usePerson } from '@/data/storage';
 import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
+import { TextField } from '@/ui/TextField';
 import { Txt } from '@/ui/Txt';
 import type { PlanHook } from './usePlan';
 
@@ -12,7 +14,11 @@ const SHOWN = 4;
 /** What the plan would change, before it changes anything, and the key that carries it out. */
 export function ChangePart({ plan, weighed }: { plan: PlanHook; weighed: WeighedPlan<Present> }) {
   const { change, errors, obstacles } = weighed;
-  const count = change.added.length + change.moved.length + change.dropped.length;
+  const { added, moved, dropped, retired } = change;
+  const count = added.length + moved.length + dropped.length + retired.length;
+  const [person] = usePerson();
+  const unsaid =
+    retired.length > 0 && ((plan.draft?.retire ?? '').trim() === '' || person.trim() === '');
   const blocked = errors.length + obstacles.length > 0;
   return (
     <Leaf style={{ gap: 10 }}>
@@ -20,9 +26,11 @@ export function ChangePart({ plan, weighed }: { plan: PlanHook; weighed: Weighed
         What it changes
       </Txt>
       <Txt>{`${plural(weighed.expanded.joints.length, 'splice')} planned, ${change.kept.length} of them here already.`}</Txt>
-      <Some word="Adds" list={change.added} />
-      <Some word="Moves" list={change.moved.map(({ to }) => to)} />
-      <Some word="Drops" list={change.dropped} />
+      <Some word="Adds" list={added} />
+      <Some word="Moves" list={moved.map(({ to }) => to)} />
+      <Some word="Drops" list={dropped} />
+      <Some word="Cuts away" list={retired} />
+      <CutAway plan={plan} weighed={weighed} />
       {obstacles.slice(0, SHOWN).map((message) => (
         <Notice key={message} word="In the way." ink="accent">
           {message}
@@ -37,11 +45,49 @@ export function ChangePart({ plan, weighed }: { plan: PlanHook; weighed: Weighed
         <Press
           look="next"
           label={count === 0 ? 'Keep the plan' : `Carry it out: ${plural(count, 'change')}`}
-          disabled={blocked || !plan.edited || plan.sent.state === 'sending'}
+          disabled={blocked || unsaid || !plan.edited || plan.sent.state === 'sending'}
           onPress={() => void plan.carryOut()}
         />
         {plan.edited ? <Press label="Back to the plan as it was" onPress={plan.discard} /> : null}
       </View>
+    </Leaf>
+  );
+}
+
+/** Asks before splices that are made are cut away, and who says so and why. */
+function CutAway({ plan, weighed }: { plan: PlanHook; weighed: WeighedPlan<Present> }) {
+  const [person, setPerson] = usePerson();
+  const { change } = weighed;
+  const why = plan.draft?.retire ?? null;
+  const waiting = change.refused.filter(({ cut }) => cut).length;
+  if (why === null)
+    return waiting === 0 ? null : (
+      <Press
+        label={`Cut away ${plural(waiting, 'splice')} that ${waiting === 1 ? 'is' : 'are'} made`}
+        icon="content-cut"
+        onPress={() => plan.change({ retire: '' })}
+      />
+    );
+  return (
+    <Leaf style={{ gap: 10 }}>
+      <Txt kind="strong">{`${plural(change.retired.length, 'splice')} to be cut away`}</Txt>
+      <Txt>
+        What is recorded of them stays with the closure; their fibers and slots are free for others.
+      </Txt>
+      <Txt ink="accent">
+        If light is on them, agree the time with the owner first, as the company’s practice says,
+        and never look into a fiber.
+      </Txt>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
+        <TextField
+          label="Why they are cut away"
+          hint="Such as cut-over to cable D"
+          value={why}
+          onChange={(text) => plan.change({ retire: text })}
+        />
+        <TextField label="Who says so" value={person} onChange={setPerson} />
+      </View>
+      <Press label="Leave them as they are" onPress={() => plan.change({ retire: null })} />
     </Leaf>
   );
 }
@@ -75,7 +121,7 @@ function Sending({ plan }: { plan: PlanHook }) {
   if (sent.state === 'done')
     return (
       <Notice word="Carried out." ink="green" live>
-        {`${sent.added} added, ${sent.moved} moved, ${sent.dropped} dropped.`}
+        {`${sent.added} added, ${sent.moved} moved, ${sent.dropped} dropped${sent.retired > 0 ? `, ${sent.retired} cut away` : ''}.`}
       </Notice>
     );
   return null;

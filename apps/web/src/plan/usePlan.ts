@@ -6,7 +6,7 @@ import { read } from '@/data/api';
 import { outbox, queryClient } from '@/data/client';
 import { useWork } from '@/data/queries';
 import type { Work } from '@/data/setting';
-import { useKept } from '@/data/storage';
+import { personNow, useKept } from '@/data/storage';
 import { type ProjectView, useProjectView } from '@/projects/context';
 import { useWeighed } from './useWeighed';
 
@@ -17,13 +17,15 @@ export interface PlanDraft {
   spare: number;
   /** Whether trays of splices that are not made yet are laid out anew. */
   anew: boolean;
+  /** Why splices that are made are cut away; null while none may be. */
+  retire: string | null;
 }
 
 /** What became of a plan that was sent. */
 export type Sent =
   | { state: 'none' }
   | { state: 'sending' }
-  | { state: 'done'; added: number; moved: number; dropped: number }
+  | { state: 'done'; added: number; moved: number; dropped: number; retired: number }
   | { state: 'refused'; message: string };
 
 /** The plan of a closure: what is written, what it would change, and the way to carry it out. */
@@ -38,7 +40,8 @@ export function usePlan(closureId: string) {
   const [sent, setSent] = useState<Sent>({ state: 'none' });
   const written = useMemo(() => readDraft(kept), [kept]);
   const draft = useMemo(
-    (): PlanDraft | null => written ?? (stored.data ? { ...stored.data, anew: false } : null),
+    (): PlanDraft | null =>
+      written ?? (stored.data ? { ...stored.data, anew: false, retire: null } : null),
     [written, stored.data],
   );
   const change = useCallback(
@@ -57,11 +60,22 @@ export function usePlan(closureId: string) {
   const carryOut = async () => {
     if (!draft) return;
     setSent({ state: 'sending' });
-    const { text, pins, spare, anew } = draft;
+    const { text, pins, spare, anew, retire } = draft;
     const outcome = await outbox.add({
       method: 'PUT',
       path: `/api/closures/${closureId}/plan`,
-      body: { closureId, text, pins, spare, anew, changeId: uuid() },
+      body: {
+        closureId,
+        text,
+        pins,
+        spare,
+        anew,
+        changeId: uuid(),
+        retire:
+          retire === null || !weighed || weighed.change.retired.length === 0
+            ? null
+            : { by: personNow(), at: new Date().toISOString(), why: retire.trim() },
+      },
       what: `Plan of ${work.data?.closure.name ?? 'a closure'}`,
     });
     if ('refused' in outcome)
@@ -69,7 +83,7 @@ export function usePlan(closureId: string) {
     // The plan that is stored now is known: nothing older may show through in between.
     queryClient.setQueryData<Plan>(['plan', closureId], { closureId, text, pins, spare });
     keepDraft('');
-    const answer = outcome.answer as { added: number; moved: number; dropped: number };
+    const answer = outcome.answer as Omit<Extract<Sent, { state: 'done' }>, 'state'>;
     setSent({ state: 'done', ...answer });
   };
   return {
@@ -88,9 +102,12 @@ export function usePlan(closureId: string) {
 
 export type PlanHook = ReturnType<typeof usePlan>;
 
+/** Drafts from before splices could be cut away say nothing of it. */
+const NOTHING_CUT: Pick<PlanDraft, 'retire'> = { retire: null };
+
 function readDraft(text: string): PlanDraft | null {
   try {
-    return text === '' ? null : (JSON.parse(text) as PlanDraft);
+    return text === '' ? null : { ...NOTHING_CUT, ...(JSON.parse(text) as PlanDraft) };
   } catch {
     return null;
   }
@@ -101,6 +118,7 @@ function taskOf(draft: PlanDraft, work: Work, view: ProjectView): PlanTask<Prese
   const nameOf = (id: string) => view.cable(id)?.name ?? id;
   return {
     ...draft,
+    retire: draft.retire !== null,
     cables: view.planCables,
     trays: work.closure.trays,
     there: work.splices.map((splice) => ({

@@ -15,6 +15,7 @@ const record: ClosureRecord = {
   plan: { closureId: view.closure.id, text: 'splice A 1-4 to B 1-4', pins: [], spare: 0 },
   cables: ['A', 'B'].map((name) => ({ id: name, name })) as unknown as ClosureRecord['cables'],
   splices: view.splices.map(({ splice }) => splice),
+  retired: [],
   evidence: [attempt(20)],
   closing: [said('tray:1')],
   photos: [],

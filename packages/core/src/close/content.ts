@@ -20,6 +20,9 @@ export interface ClosureRecord {
   plan: Plan | null;
   cables: Cable[];
   splices: Splice[];
+  /** Splices that lay here once and were cut away. */
+  retired: Splice[];
+  /** Of both. */
   evidence: Evidence[];
   /** What was done at the closure, signatures of the visit under way left out: they stand under all this. */
   closing: ClosingEntry[];
@@ -37,7 +40,8 @@ export interface RecordParts {
   /** All cables of the project. */
   cables: readonly Cable[];
   splices: readonly Splice[];
-  /** In recorded order. */
+  retired: readonly Splice[];
+  /** Of both, in recorded order. */
   evidence: readonly Evidence[];
   /** In recorded order. */
   entries: readonly ClosingEntry[];
@@ -49,10 +53,10 @@ const byId = <Item extends { id: string }>(list: readonly Item[]): Item[] =>
 
 /** A closure's record as it is signed: the same on phone and server. */
 export function closureRecord(parts: RecordParts): ClosureRecord {
-  const { project, assembly, plan, splices } = parts;
+  const { project, assembly, plan, splices, retired } = parts;
   const { id, name, units, limits } = project;
   const used = new Set([
-    ...splices.flatMap(({ cableA, cableB }) => [cableA, cableB]),
+    ...[...splices, ...retired].flatMap(({ cableA, cableB }) => [cableA, cableB]),
     ...(assembly?.entries ?? []).map(({ cableId }) => cableId),
   ]);
   return {
@@ -70,6 +74,7 @@ export function closureRecord(parts: RecordParts): ClosureRecord {
     },
     cables: byId(parts.cables.filter((cable) => used.has(cable.id))),
     splices: byId(splices),
+    retired: byId(retired),
     evidence: [...parts.evidence],
     closing: entriesToSign(parts.entries),
     photos: byId(parts.photos.map((photo) => ({ id: photo.id, digest: photo.digest }))),
@@ -118,10 +123,16 @@ export function changesSince(before: ClosureRecord, after: ClosureRecord): strin
     if (entry.kind === 'visit')
       words.push(`Opened again by ${entry.by}${entry.why ? `: ${entry.why}` : ''}.`);
   say(fresh(before.splices, after.splices).map(called), 'Splices added');
-  say(fresh(after.splices, before.splices).map(called), 'Splices dropped');
+  const cut = fresh(before.retired, after.retired);
+  say(cut.map(called), 'Splices cut away');
+  say(fresh([...after.splices, ...cut], before.splices).map(called), 'Splices dropped');
   say(changed(before.splices, after.splices).map(called), 'Splices moved');
-  const bySplice = new Map(after.splices.map((splice) => [splice.id, splice]));
-  const entries = fresh(before.evidence, after.evidence);
+  const bySplice = new Map(
+    [...after.splices, ...after.retired].map((splice) => [splice.id, splice]),
+  );
+  const entries = fresh(before.evidence, after.evidence).filter(
+    (entry) => !(entry.type === 'ruling' && entry.kind === 'retire'),
+  );
   for (const [type, what] of [
     ['attempt', 'Spliced or corrected'],
     ['reading', 'Measured'],

@@ -1,3 +1,4 @@
+import type { ClosingEntry, EntryOf } from '../record/closing.ts';
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
 
 /** A circuit in service. */
@@ -48,7 +49,20 @@ export function planCutOver(
 ): CutOverPlan {
   const groups = groupsOf(jobs, circuits).map((group) => ordered(group));
   groups.sort((a, b) => urgency(b) - urgency(a));
-  const order = groups.flatMap((group) => group.order);
+  return {
+    ...timesOf(
+      groups.flatMap((group) => group.order),
+      circuits,
+    ),
+    best: groups.every((group) => group.best),
+  };
+}
+
+/** When each sleeve of an order is made, and from when to when its circuits are down. */
+function timesOf(
+  order: readonly CutOverJob[],
+  circuits: readonly LiveCircuit[],
+): Omit<CutOverPlan, 'best'> {
   let now = 0;
   const times = order.map((job) => ({ job, from: now, to: (now += job.minutes) }));
   const spans = circuits.flatMap((circuit) => {
@@ -66,9 +80,71 @@ export function planCutOver(
     })),
     circuits: spans,
     minutes: now,
-    best: groups.every((group) => group.best),
   };
 }
+
+/** A cut-over as it is kept with the record: what was planned, and what became of it. */
+export interface KeptCutOver {
+  entry: EntryOf<'cut-over'>;
+  plan: Omit<CutOverPlan, 'best'>;
+  circuits: CutOverCircuit[];
+}
+
+export interface CutOverCircuit {
+  name: string;
+  /** Minutes it was to be down. */
+  planned: number;
+  /** When it went down first and came back last; null for not yet. */
+  downAt: string | null;
+  upAt: string | null;
+  /** Minutes it was down in all, rounded up; null until it is back. */
+  minutes: number | null;
+}
+
+/** The cut-overs of a closure, the first one first. Of one that is planned anew, circuits start anew. */
+export function cutOversOf(entries: readonly ClosingEntry[]): KeptCutOver[] {
+  return entries.flatMap((entry): KeptCutOver[] => {
+    if (entry.kind !== 'cut-over') return [];
+    const plan = timesOf(entry.sleeves, entry.circuits);
+    const words = entries.filter(
+      (word): word is EntryOf<'circuit'> => word.kind === 'circuit' && word.cutOverId === entry.id,
+    );
+    const circuits = plan.circuits.map(({ name, minutes }): CutOverCircuit => {
+      const own = words.filter(({ circuit }) => circuit === name);
+      const downAt = own.find(({ state }) => state === 'down')?.at ?? null;
+      const last = own.at(-1);
+      const upAt = downAt !== null && last?.state === 'up' ? last.at : null;
+      return {
+        name,
+        planned: minutes,
+        downAt,
+        upAt,
+        minutes: upAt === null ? null : Math.ceil(timeDown(own) / 60_000),
+      };
+    });
+    return [{ entry, plan, circuits }];
+  });
+}
+
+/** Milliseconds that a circuit was down in all, by the words on it in their order. */
+function timeDown(words: readonly EntryOf<'circuit'>[]): number {
+  let since: number | null = null;
+  let sum = 0;
+  for (const { state, at } of words) {
+    if (state === 'down') since ??= Date.parse(at);
+    else if (since !== null) {
+      sum += Math.max(0, Date.parse(at) - since);
+      since = null;
+    }
+  }
+  return sum;
+}
+
+/** Circuits that were taken down and are not back, by name. */
+export const circuitsDown = (entries: readonly ClosingEntry[]): string[] =>
+  cutOversOf(entries).flatMap(({ circuits }) =>
+    circuits.flatMap(({ name, downAt, upAt }) => (downAt !== null && upAt === null ? [name] : [])),
+  );
 
 const touches = (job: CutOverJob, circuit: LiveCircuit): boolean =>
   job.fibers.some((fiber) => circuit.fibers.includes(fiber));

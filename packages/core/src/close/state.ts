@@ -1,3 +1,4 @@
+import { circuitsDown } from './cutOver.ts';
 import type { ClosingEntry, EntryOf } from '../record/closing.ts';
 import type { Hardware } from '../record/hardware.ts';
 import type { ClosingPoint, ClosingSplice } from './points.ts';
@@ -80,7 +81,7 @@ export function closingState(task: StateTask): ClosingState {
   );
   const test = testOf(hardware, rounds, words);
   const signatures = own.filter((entry) => entry.kind === 'sign');
-  const blocks = blocksOf(points, rounds, test);
+  const blocks = blocksOf(points, rounds, test, circuitsDown(own));
   const signed = ['technician', 'lead'].every((role) =>
     signatures.some((signature) => signature.role === role),
   );
@@ -233,12 +234,15 @@ function blocksOf(
   points: readonly LookedPoint[],
   rounds: readonly PressureRound[],
   test: ClosingState['test'],
+  down: readonly string[],
 ): string[] {
   const blocks: string[] = [];
   const count = (state: PointState) => points.filter((one) => one.state === state).length;
   if (underPressure(rounds)) blocks.push('Pressure is on: release it first.');
   if (count('bad') > 0) blocks.push(`${count('bad')} of the list failed: mend or waive.`);
   if (count('open') > 0) blocks.push(`${count('open')} of the list not looked at.`);
+  if (down.length > 0)
+    blocks.push(`Down since the cut-over: ${down.join(', ')}. Say when it is back.`);
   if (test === 'to do') blocks.push('The pressure test is not passed.');
   return blocks;
 }

@@ -1,5 +1,6 @@
 import type { ClosingEntry, EntryOf } from '../record/closing.ts';
 import type { Evidence } from '../record/evidence.ts';
+import { type KeptCutOver, cutOversOf } from './cutOver.ts';
 import { sealPorts } from '../prep/seal.ts';
 import type { ClosingView } from './points.ts';
 
@@ -16,6 +17,9 @@ export interface VisitRecord {
   measured: number;
   looked: number;
   rounds: number;
+  /** Splices that were cut away. */
+  retired: number;
+  cutOvers: KeptCutOver[];
   signatures: EntryOf<'sign'>[];
   /** What was done, in the crew's own words. */
   done: string[];
@@ -59,6 +63,8 @@ function summed(visit: EntryOf<'visit'> | null, list: readonly Happening[]): Vis
     measured: evidence.filter(({ type }) => type === 'reading').length,
     looked: closing.filter(({ kind }) => kind === 'point').length,
     rounds: closing.filter(({ kind }) => kind === 'round').length,
+    retired: evidence.filter((entry) => entry.type === 'ruling' && entry.kind === 'retire').length,
+    cutOvers: cutOversOf(closing),
     signatures: closing.filter((entry) => entry.kind === 'sign'),
     done: closing.flatMap((entry) => (entry.kind === 'leave' ? [entry.done] : [])),
   };

@@ -1,4 +1,10 @@
-import type { Attempt, Evidence, Reading, Ruling } from '../record/evidence.ts';
+import {
+  type Attempt,
+  type Evidence,
+  type Reading,
+  type Ruling,
+  retirementsOf,
+} from '../record/evidence.ts';
 import { type Grade, gradeRank } from '../record/limits.ts';
 
 /** A loss that counts, in half-thousandths of a dB, so that the mean of two readings stays whole. */
@@ -26,11 +32,14 @@ export interface Standing {
   directions: Directions[];
   /** A skip or waiver in force. */
   ruling: Ruling | null;
+  /** The word that its joint was cut away; null while it lies. */
+  retired: Ruling | null;
 }
 
 /**
  * Derives what counts of one splice.
  * - An entry that is superseded or void does not count; of several corrections the last recorded does.
+ * - What lay there is judged as before once it is cut away: its record goes on saying what it was.
  * - A new try breaks the joint, so readings and waivers of an earlier try do not count.
  * - Of several readings of the same kind the last recorded counts.
  * - Both directions of a wavelength make a two-way mean; against a mean entered by hand the later counts.
@@ -46,7 +55,7 @@ export function standingOf(evidence: readonly Evidence[]): Standing {
   const readings: Reading[] = [];
   let ruling: Ruling | null = null;
   for (const entry of evidence) {
-    if (entry.type === 'ruling') ruling = entry;
+    if (entry.type === 'ruling' && entry.kind !== 'retire') ruling = entry;
     if (entry.type !== 'reading' || entry.void || superseded.has(entry.id)) continue;
     if (entry.tryId === (last?.tryId ?? null)) readings.push(entry);
   }
@@ -55,7 +64,8 @@ export function standingOf(evidence: readonly Evidence[]): Standing {
     (ruling?.kind === 'waive' && ruling.tryId !== (last?.tryId ?? null))
   )
     ruling = null;
-  return { tries, ruling, ...figuresOf(last, readings) };
+  const retired = retirementsOf(evidence).values().next().value ?? null;
+  return { tries, ruling, retired, ...figuresOf(last, readings) };
 }
 
 function triesOf(evidence: readonly Evidence[]): Attempt[] {

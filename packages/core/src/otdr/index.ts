@@ -22,4 +22,4 @@ export * from './facts.ts';
 export * from './survey.ts';
 export { CAUSES, type Cause, type Finding, type SplicePlace } from './finding.ts';
 export type { Correction } from './wrongLengths.ts';
-export { missingOf } from './traceProblems.ts';
+export { missingOf, namesOf } from './traceProblems.ts';

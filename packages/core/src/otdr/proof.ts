@@ -40,6 +40,7 @@ export interface ProofProblem {
     | 'direction missing'
     | 'wavelengths'
     | 'mixed up'
+    | 'cut over since'
     | 'end from one side';
   circuit: string | null;
   traces: string[];

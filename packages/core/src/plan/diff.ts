@@ -4,7 +4,7 @@ import type { Placed } from './occupancy.ts';
 /** A splice that is there, with what keeps it there. */
 export type Present = Placed & {
   id: string;
-  /** Whether anything is recorded of it: such a splice is never dropped and stays at its place. */
+  /** Whether anything is recorded of it: such a splice stays at its place, and is retired rather than dropped. */
   worked: boolean;
 };
 
@@ -14,25 +14,30 @@ export interface PlanChange<There extends Present, New extends Placed> {
   /** Splices of the same fibers at another place or by another method. */
   moved: { from: There; to: New }[];
   dropped: There[];
-  /** Splices that have evidence and that the plan would drop or move. */
-  refused: { splice: There; message: string }[];
+  /** Splices that have evidence and are cut away: their record stays. */
+  retired: There[];
+  /** Splices that have evidence and that the plan would drop or move; `cut` where cutting them away would do. */
+  refused: { splice: There; cut: boolean; message: string }[];
 }
 
 /**
  * What a plan would change. A splice is the same where it joins the same two fibers, whichever is
  * named first.
  * @param name how a splice is called in a message, such as `A 17 to B 17`
+ * @param retire whether splices that have evidence may be cut away where the plan no longer has them
  */
 export function diffPlan<There extends Present, New extends Placed>(
   there: readonly There[],
   planned: readonly New[],
   name: (splice: Placed) => string,
+  retire = false,
 ): PlanChange<There, New> {
   const change: PlanChange<There, New> = {
     added: [],
     kept: [],
     moved: [],
     dropped: [],
+    retired: [],
     refused: [],
   };
   const wanted = new Map<string, New>();
@@ -42,12 +47,14 @@ export function diffPlan<There extends Present, New extends Placed>(
     const next = wanted.get(key);
     wanted.delete(key);
     if (next && isAt(splice, next)) change.kept.push(splice);
+    else if (splice.worked && !next && retire) change.retired.push(splice);
     else if (splice.worked)
       change.refused.push({
         splice,
+        cut: !next,
         message: next
           ? `${name(splice)} is spliced in tray ${splice.tray} slot ${splice.slot} already: it stays there.`
-          : `${name(splice)} has attempts: a plan cannot drop it. Keep its fibers in the plan.`,
+          : `${name(splice)} is spliced or ruled on: a plan drops it only where its joint is cut away.`,
       });
     else if (next) change.moved.push({ from: splice, to: next });
     else change.dropped.push(splice);

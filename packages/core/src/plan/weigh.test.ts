@@ -22,7 +22,17 @@ const present = (fiber: number, tray: number, slot: number, worked = false): Pre
   worked,
 });
 const weigh = (text: string, part: Partial<PlanTask<Present>> = {}) =>
-  weighPlan({ text, pins: [], spare: 0, anew: false, cables, trays, there: [], ...part });
+  weighPlan({
+    text,
+    pins: [],
+    spare: 0,
+    anew: false,
+    retire: false,
+    cables,
+    trays,
+    there: [],
+    ...part,
+  });
 
 test('a new plan is laid out tube by tube, and adds all of it', () => {
   const { change, layout, errors, obstacles } = weigh('splice A all to B all');

@@ -16,6 +16,8 @@ export interface PlanTask<There extends Present> {
   spare: number;
   /** Whether splices that are not made yet are laid out anew; else they keep their places. */
   anew: boolean;
+  /** Whether splices that have evidence are cut away where the plan no longer has them. */
+  retire: boolean;
   cables: readonly ListCable[];
   trays: readonly Tray[];
   /** The closure's splices, cables by name. */
@@ -44,8 +46,8 @@ export function weighPlan<There extends Present>(task: PlanTask<There>): Weighed
   const wanted = new Map(joints.map((joint) => [endsOf(joint), joint]));
   // What is made stays; what is planned at a place already stays too, unless all is laid out anew.
   const stays = (splice: There): boolean => {
-    if (splice.worked) return true;
     const joint = wanted.get(endsOf(splice));
+    if (splice.worked) return joint !== undefined || !task.retire;
     return !task.anew && joint?.method === splice.method && !isPinned(splice, task);
   };
   const fixed = task.there.filter(stays);
@@ -61,7 +63,7 @@ export function weighPlan<There extends Present>(task: PlanTask<There>): Weighed
     .filter((splice) => wanted.has(endsOf(splice)))
     .map((splice) => ({ ...wanted.get(endsOf(splice))!, tray: splice.tray, slot: splice.slot }));
   const placed = [...kept, ...layout.placed];
-  const change = diffPlan(task.there, placed, name);
+  const change = diffPlan(task.there, placed, name, task.retire);
   return {
     parsed,
     expanded,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema, personSchema, reasonSchema, timeSchema } from './basics.ts';
+import { MOST_FIBERS, idSchema, personSchema, reasonSchema, timeSchema } from './basics.ts';
 import { airSchema } from './instrumentLog.ts';
 
 /** Units that gauges of flash tests show. */
@@ -19,6 +19,8 @@ const gaugePa = z
 
 const key = z.string().trim().min(1).max(80);
 
+const fiber = z.int().min(1).max(MOST_FIBERS);
+
 const entry = {
   id: idSchema,
   closureId: idSchema,
@@ -36,6 +38,7 @@ const strokeSchema = z.array(z.int().min(0).max(1000)).min(2).max(4000);
  * - `point`: a point of the closing list was looked at; the last word on it counts.
  * - `round`: air was let in for a pressure test, up to so much; `gauge`, `bubbles`, `mend` and `release`
  *   belong to it.
+ * - `cut-over`: the order in which live fibers are cut over; `circuit` says when one went down and came back.
  * - `sign`: a person puts their name to what the digest names.
  */
 export const closingEntrySchema = z
@@ -105,6 +108,36 @@ export const closingEntrySchema = z
       roundId: idSchema,
       place: key,
       what: z.string().trim().min(1, 'Say what was mended.').max(300),
+    }),
+    z.object({
+      kind: z.literal('cut-over'),
+      ...entry,
+      /** In their order. */
+      sleeves: z
+        .array(
+          z.object({ fibers: z.array(fiber).min(1).max(24), minutes: z.number().gt(0).max(240) }),
+        )
+        .min(1)
+        .max(864),
+      circuits: z
+        .array(
+          z.object({
+            name: key,
+            fibers: z.array(fiber).min(1).max(864),
+            weight: z.int().min(1).max(1000),
+          }),
+        )
+        .min(1)
+        .max(200),
+      /** When the first break is to be. */
+      start: timeSchema,
+    }),
+    z.object({
+      kind: z.literal('circuit'),
+      ...entry,
+      cutOverId: idSchema,
+      circuit: key,
+      state: z.enum(['down', 'up']),
     }),
     z.object({
       kind: z.literal('sign'),

@@ -109,13 +109,14 @@ export const readingSchema = z
 
 /**
  * A person's word on a splice: `dead` skips it, `waive` accepts it as the try named left it, `reopen`
- * takes either back.
+ * takes either back. `retire` says that its joint was cut away: it stays with all that is recorded of it, its
+ * fibers are free for others, and nothing takes that back.
  */
 export const rulingSchema = z.object({
   type: z.literal('ruling'),
   ...entry,
   tryId: idSchema.nullable(),
-  kind: z.enum(['dead', 'waive', 'reopen']),
+  kind: z.enum(['dead', 'waive', 'reopen', 'retire']),
   why: reasonSchema,
 });
 
@@ -129,3 +130,12 @@ export type Attempt = z.infer<typeof attemptSchema>;
 export type Reading = z.infer<typeof readingSchema>;
 export type Ruling = z.infer<typeof rulingSchema>;
 export type Evidence = z.infer<typeof evidenceSchema>;
+
+/** The splices that evidence says were cut away, each with the word that says so first. */
+export function retirementsOf(evidence: readonly Evidence[]): Map<string, Ruling> {
+  const retired = new Map<string, Ruling>();
+  for (const entry of evidence)
+    if (entry.type === 'ruling' && entry.kind === 'retire' && !retired.has(entry.spliceId))
+      retired.set(entry.spliceId, entry);
+  return retired;
+}

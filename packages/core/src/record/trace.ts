@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema, personSchema, reasonSchema, timeSchema } from './basics.ts';
+import { MOST_FIBERS, idSchema, personSchema, reasonSchema, timeSchema } from './basics.ts';
 
 /** `AB`: shot from the end where the circuit begins, the end of its first cable; `BA`: from the other. */
 export const directionSchema = z.enum(['AB', 'BA']);
@@ -22,7 +22,7 @@ export const tracePlaceSchema = z
     by: personSchema,
     at: timeSchema,
     cableId: idSchema.nullable(),
-    fiber: z.int().min(1).max(6912).nullable(),
+    fiber: z.int().min(1).max(MOST_FIBERS).nullable(),
     direction: directionSchema.nullable(),
     wavelengthNm: wavelengthSchema.nullable(),
     why: reasonSchema.nullable(),

@@ -1,3 +1,4 @@
+import { plural } from '@cordel/core';
 import { type ClosingEntry, formatGauge } from '@cordel/core/close';
 import type { Column } from './columns.ts';
 
@@ -52,6 +53,10 @@ function closingWords(entry: ClosingEntry): string {
       return `before ${entry.before}`;
     case 'mend':
       return `${entry.place}: ${entry.what}`;
+    case 'cut-over':
+      return `${plural(entry.sleeves.length, 'sleeve')}, first break ${entry.start.slice(0, 16).replace('T', ' ')} UTC: ${entry.circuits.map(({ name }) => name).join(', ')}`;
+    case 'circuit':
+      return `${entry.circuit}: ${entry.state}`;
     case 'sign':
       return `${entry.role}: ${entry.digest}`;
   }

@@ -6,7 +6,7 @@ import {
   formatLoss,
   formatMean,
 } from '@cordel/core';
-import type { PackageSplice } from '../messages.ts';
+import type { PackageSplice, RetiredSplice } from '../messages.ts';
 import type { DescribeFiber } from './describer.ts';
 
 /** A column of a sheet: what stands over it, and its cells as text, figure or moment. */
@@ -80,6 +80,21 @@ export const spliceColumns = (
     width: 14,
     cell: (row) => row.extra[title] ?? null,
   })),
+];
+
+/** Columns of splices that were cut away: what they were, and who says so when and why. */
+export const retiredColumns = (
+  columns: readonly Column<PackageSplice>[],
+): Column<RetiredSplice>[] => [
+  ...columns,
+  {
+    title: 'cut away at (UTC)',
+    width: 22,
+    format: 'yyyy-mm-dd hh:mm:ss',
+    cell: ({ retirement }) => new Date(retirement.at),
+  },
+  { title: 'by', width: 14, cell: ({ retirement }) => retirement.by },
+  { title: 'why', width: 40, cell: ({ retirement }) => retirement.why },
 ];
 
 /** An entry of evidence with the place of its splice. */

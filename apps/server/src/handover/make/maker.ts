@@ -9,8 +9,15 @@ import {
 import { type Photo, canonicalText } from '@cordel/core/close';
 import { documentJsonSchema } from '@cordel/core/document';
 import { writeGeoJson } from '@cordel/core/geo';
-import type { PackageClosure, PackageMessage, PackageSplice } from '../messages.ts';
-import { type Column, EVIDENCE, type PlacedEvidence, ROLL_UP, spliceColumns } from './columns.ts';
+import type { PackageClosure, PackageMessage, PackageSplice, RetiredSplice } from '../messages.ts';
+import {
+  type Column,
+  EVIDENCE,
+  type PlacedEvidence,
+  ROLL_UP,
+  retiredColumns,
+  spliceColumns,
+} from './columns.ts';
 import { CLOSING, type ClosingRow } from './closingColumns.ts';
 import { CsvFile } from './csvFile.ts';
 import { type DescribeFiber, describer } from './describer.ts';
@@ -40,6 +47,7 @@ export class PackageMaker {
   private readonly trays = new Tallies<{ closureId: string; closure: string; tray: number }>();
   private readonly fibers = new Tallies<{ cable: string; fiber: number }>();
   private readonly places = new Map<string, [closure: string, tray: number, slot: number]>();
+  private readonly retired: RetiredSplice[] = [];
   private readonly closing: ClosingRow[] = [];
   private readonly signed: { closure: string; digest: string; file: string }[] = [];
   private readonly names = new Set<string>();
@@ -53,7 +61,7 @@ export class PackageMaker {
         return null;
       case 'closure':
         await this.endClosure();
-        this.current = { own: message.closure, splices: [], photos: [] };
+        await this.beginClosure(message.closure);
         return null;
       case 'splices':
         await this.takeSplices(message.splices);
@@ -122,6 +130,16 @@ export class PackageMaker {
         JSON.stringify(documentJsonSchema()),
       );
     }
+  }
+
+  private async beginClosure(own: PackageClosure): Promise<void> {
+    this.current = { own, splices: [], photos: [] };
+    for (const row of own.retired) this.places.set(row.id, [row.closure, row.tray, row.slot]);
+    this.retired.push(...own.retired);
+    await this.document?.add(
+      'splices',
+      own.retired.map((row) => plainSplice(row, this.open)),
+    );
   }
 
   private async takeSplices(splices: PackageSplice[]): Promise<void> {
@@ -303,6 +321,11 @@ export class PackageMaker {
       })),
     );
     await this.matter('closing', CLOSING, this.closing);
+    await this.matter(
+      'cut away',
+      retiredColumns(spliceColumns(this.describe, this.open.extras)),
+      this.retired,
+    );
   }
 
   /** A matter as a sheet and as CSV. */
@@ -316,7 +339,7 @@ export class PackageMaker {
     const csv = await new CsvFile(
       await PackageFile.open(
         this.open.folder,
-        `csv/${name}.csv`,
+        `csv/${name.replace(' ', '-')}.csv`,
         name[0]!.toUpperCase() + name.slice(1),
       ),
       columns,

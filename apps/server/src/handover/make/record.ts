@@ -6,7 +6,13 @@ import {
   plural,
   rollUp,
 } from '@cordel/core';
-import { type ClosingEntry, type PressureRound, formatGauge, leakCause } from '@cordel/core/close';
+import {
+  type ClosingEntry,
+  type PressureRound,
+  cutOversOf,
+  formatGauge,
+  leakCause,
+} from '@cordel/core/close';
 import type { PackageClosure, PackageMessage, PackageSplice } from '../messages.ts';
 import { limitText, lossText, meanText } from './columns.ts';
 import type { DescribeFiber } from './describer.ts';
@@ -89,6 +95,7 @@ export function writeClosure(
   );
   lossPicture(sheets, splices, project.limits);
   writeTrays(sheets, project, splices, describe);
+  writeRetired(sheets, own, describe);
   writeWaivers(sheets, own, splices);
   writeInspection(sheets, own);
   if (state.rounds.length > 0) {
@@ -96,6 +103,7 @@ export function writeClosure(
     state.rounds.forEach((round, index) => writeRound(sheets, round, index, hardware));
   }
   writeVisits(sheets, own);
+  writeCutOvers(sheets, own);
   writeSignatures(sheets, own);
 }
 
@@ -178,12 +186,33 @@ function writeTrays(
   if (column === 1) sheets.y = Math.max(deepest, sheets.y);
 }
 
+/** What lay here and was cut away. */
+function writeRetired(sheets: Sheets, { retired }: PackageClosure, describe: DescribeFiber): void {
+  if (retired.length === 0) return;
+  sheets.heading('Cut away', 13);
+  const end = (cable: string, fiber: number) => `${describe(cable, fiber).cable} ${fiber}`;
+  sheets.table(
+    [
+      { title: 'Splice', width: 22 },
+      { title: 'Lay in', width: 17 },
+      { title: 'Was', width: 18 },
+      { title: 'By, at, why', width: 51 },
+    ],
+    retired.map((row) => [
+      `${end(row.cableA, row.fiberA)} to ${end(row.cableB, row.fiberB)}`,
+      `tray ${row.tray} slot ${row.slot}`,
+      `${row.half === null ? '' : `${lossText(row)} dB, `}${row.verdict}`,
+      `${row.retirement.by}, ${utc(row.retirement.at)}: ${row.retirement.why}`,
+    ]),
+  );
+}
+
 function writeWaivers(
   sheets: Sheets,
-  { rulings, state }: PackageClosure,
+  { rulings, retired, state }: PackageClosure,
   splices: readonly PackageSplice[],
 ): void {
-  const byId = new Map(splices.map((splice) => [splice.id, splice]));
+  const byId = new Map([...splices, ...retired].map((splice) => [splice.id, splice]));
   const place = ({ spliceId }: Ruling) => {
     const splice = byId.get(spliceId);
     return splice ? `tray ${splice.tray} slot ${splice.slot}` : 'a splice';
@@ -191,7 +220,7 @@ function writeWaivers(
   const points = state.points.filter((one) => one.state === 'waived');
   if (rulings.length === 0 && points.length === 0) return;
   sheets.heading('Waivers and skips', 13);
-  const words = { dead: 'skipped', waive: 'accepted', reopen: 'taken back' };
+  const words = { dead: 'skipped', waive: 'accepted', reopen: 'taken back', retire: 'cut away' };
   for (const ruling of rulings)
     sheets.paragraph(
       `${place(ruling)}: ${words[ruling.kind]} by ${ruling.by}, ${utc(ruling.at)}: ${ruling.why}`,
@@ -261,6 +290,32 @@ function writeVisits(sheets: Sheets, { closing }: PackageClosure): void {
         ? `${utc(entry.at)}: ${entry.crew.join(', ')}, ${entry.purpose}${entry.why ? `: ${entry.why}` : ''}${entry.air.temperature === null ? '' : `; ${entry.air.temperature} C`}${entry.sky ? `, ${entry.sky}` : ''}`
         : `${utc(entry.at)}: ${entry.done} (${entry.by})`,
     );
+}
+
+/** Live fibers that were cut over: how long each circuit was to be down, and was. */
+function writeCutOvers(sheets: Sheets, { closing }: PackageClosure): void {
+  for (const { entry, circuits, plan } of cutOversOf(closing)) {
+    sheets.heading('Cut-over', 13);
+    sheets.paragraph(
+      `${plural(plan.steps.length, 'sleeve')}, first break planned for ${utc(entry.start)}, by ${entry.by}.`,
+    );
+    sheets.table(
+      [
+        { title: 'Circuit', width: 30 },
+        { title: 'Planned', width: 14 },
+        { title: 'Down at', width: 22 },
+        { title: 'Back at', width: 22 },
+        { title: 'Was down', width: 14 },
+      ],
+      circuits.map(({ name, planned, downAt, upAt, minutes }) => [
+        name,
+        `${planned} min`,
+        downAt ? utc(downAt) : '',
+        upAt ? utc(upAt) : '',
+        minutes === null ? '' : `${minutes} min`,
+      ]),
+    );
+  }
 }
 
 function writeSignatures(sheets: Sheets, { state, signed }: PackageClosure): void {

@@ -1,0 +1,69 @@
+import { View } from 'react-native';
+import type { CutOverCircuit, KeptCutOver } from '@cordel/core/close';
+import { Leaf } from '@/ui/Leaf';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { useInks } from '@/ui/theme';
+import { CutOverChart } from './CutOverChart';
+import { clockOf } from './moments';
+import type { ClosingHook } from './useClosing';
+
+/** A cut-over that is under way: a key a circuit, pressed as it goes down and as it is back. */
+export function CutOverRecord({ kept, write }: { kept: KeptCutOver; write: ClosingHook['write'] }) {
+  const inks = useInks();
+  const { entry, plan, circuits } = kept;
+  const order = [...circuits].sort((a, b) => startOf(plan, a) - startOf(plan, b));
+  const say = (circuit: CutOverCircuit, state: 'down' | 'up') =>
+    void write(
+      [{ kind: 'circuit', cutOverId: entry.id, circuit: circuit.name, state }],
+      `${circuit.name} ${state}`,
+    );
+  return (
+    <Leaf style={{ gap: 12 }}>
+      <Txt kind="name" heading={2}>
+        Cut-over as it goes
+      </Txt>
+      <Txt>Press as each circuit goes down and as its owner says it is back.</Txt>
+      {order.map((circuit) => (
+        <View
+          key={circuit.name}
+          style={{ gap: 6, borderTopWidth: 1, borderColor: inks.rule, paddingTop: 8 }}
+        >
+          <Txt>
+            <Txt kind="strong">{circuit.name}</Txt>
+            {`: ${circuitWords(circuit)}`}
+          </Txt>
+          {circuit.upAt === null ? (
+            <Press
+              label={
+                circuit.downAt === null ? `${circuit.name} is down` : `${circuit.name} is back`
+              }
+              look={circuit.downAt === null ? 'plain' : 'next'}
+              onPress={() => say(circuit, circuit.downAt === null ? 'down' : 'up')}
+            />
+          ) : (
+            <Press
+              label={`${circuit.name} is down again`}
+              look="bare"
+              style={{ alignSelf: 'flex-start', paddingHorizontal: 0 }}
+              onPress={() => say(circuit, 'down')}
+            />
+          )}
+        </View>
+      ))}
+      <CutOverChart plan={plan} start={new Date(entry.start)} />
+    </Leaf>
+  );
+}
+
+const startOf = (plan: KeptCutOver['plan'], { name }: CutOverCircuit): number =>
+  plan.circuits.find((one) => one.name === name)?.from ?? 0;
+
+/** How long a circuit was to be down, and is or was. */
+export function circuitWords({ planned, downAt, upAt, minutes }: CutOverCircuit): string {
+  const since = downAt && clockOf(new Date(downAt));
+  if (since === null) return `${planned} min planned`;
+  if (upAt === null || minutes === null) return `down since ${since}, ${planned} min planned`;
+  const over = minutes - planned;
+  return `down ${since} to ${clockOf(new Date(upAt))}, ${minutes} min; ${planned} planned${over > 0 ? `, ${over} over` : ''}`;
+}

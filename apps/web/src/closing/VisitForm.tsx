@@ -1,0 +1,142 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { parsePressure } from '@cordel/core';
+import { PURPOSES, type Purpose } from '@cordel/core/close';
+import { useBenchHeld } from '@/bench/useStation';
+import { usePerson } from '@/data/storage';
+import { useProjectView } from '@/projects/context';
+import { Choice } from '@/ui/Field';
+import { Leaf } from '@/ui/Leaf';
+import { Notice } from '@/ui/Notice';
+import { Press } from '@/ui/Press';
+import { TextField } from '@/ui/TextField';
+import { Txt } from '@/ui/Txt';
+import { readTemperature } from './readings';
+import type { Closing, ClosingHook } from './useClosing';
+
+export const PURPOSE_WORDS: Record<Purpose, string> = {
+  build: 'first closing',
+  mend: 'mend',
+  'new drop': 'new drop',
+  'cut-over': 'cut-over',
+  look: 'look only',
+};
+
+/** A visit names no more. */
+const MOST_INSTRUMENTS = 12;
+
+/** Begins a visit: what for, who is here, the weather, and what was brought along. */
+export function VisitForm({ closing, write }: { closing: Closing; write: ClosingHook['write'] }) {
+  const [person] = usePerson();
+  const closedBefore = closing.state.visit !== null || closing.state.stage === 'signed';
+  const [open, setOpen] = useState(false);
+  const [purpose, setPurpose] = useState<Purpose>(closedBefore ? 'mend' : 'build');
+  const [why, setWhy] = useState('');
+  const [crew, setCrew] = useState(person);
+  const [temperature, setTemperature] = useState('');
+  const [pressure, setPressure] = useState('');
+  const [sky, setSky] = useState('');
+  const { project } = useProjectView();
+  const known = useBenchHeld(project.id).data?.instruments ?? [];
+  const [chosen, setChosen] = useState<string[]>([]);
+  const [others, setOthers] = useState('');
+  const [problem, setProblem] = useState('');
+  if (!open)
+    return (
+      <Press
+        label={closedBefore ? 'Open the closure again' : 'I am here: begin the visit'}
+        look={closing.state.visit === null ? 'next' : 'plain'}
+        onPress={() => setOpen(true)}
+      />
+    );
+  const begin = () => {
+    const celsius = readTemperature(temperature);
+    const air = pressure.trim() === '' ? null : parsePressure(pressure);
+    if (!celsius.ok) return setProblem(`Temperature: ${celsius.error}`);
+    if (air && !air.ok) return setProblem(`Air: ${air.error}`);
+    const names = crew.split(',').flatMap((name) => name.trim() || []);
+    if (names.length === 0) return setProblem('Say who is here.');
+    if (purpose !== 'build' && why.trim() === '')
+      return setProblem('Say why the closure is opened again.');
+    setOpen(false);
+    void write(
+      [
+        {
+          kind: 'visit',
+          purpose,
+          why: why.trim() || null,
+          crew: names,
+          air: { temperature: celsius.value, humidity: null, pressure: air?.ok ? air.value : null },
+          sky: sky.trim(),
+          instruments: [
+            ...chosen,
+            ...others.split(',').flatMap((name) => name.trim().slice(0, 60) || []),
+          ].slice(0, MOST_INSTRUMENTS),
+        },
+      ],
+      `visit, ${PURPOSE_WORDS[purpose]}`,
+    );
+  };
+  return (
+    <Leaf style={{ gap: 12 }}>
+      <Choice<Purpose>
+        label="What for"
+        value={purpose}
+        options={PURPOSES.map((value) => ({ value, label: PURPOSE_WORDS[value] }))}
+        onChange={setPurpose}
+      />
+      {closedBefore ? (
+        <Notice word="A new visit begins the list and the test anew.">
+          What was signed stays as it was signed; what changes shows against it.
+        </Notice>
+      ) : null}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
+        <TextField label="Why" value={why} onChange={setWhy} />
+        <TextField label="Who is here" hint="Names, with commas" value={crew} onChange={setCrew} />
+      </View>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
+        <TextField
+          label="Temperature"
+          hint="12 C or 54 F"
+          value={temperature}
+          onChange={setTemperature}
+        />
+        <TextField label="Air" hint="450 m or 98.5 kPa" value={pressure} onChange={setPressure} />
+        <TextField label="Sky" hint="dry, drizzle, wind" value={sky} onChange={setSky} />
+      </View>
+      <View role="group" aria-label="Instruments" style={{ gap: 6 }}>
+        <Txt ink="ink2">Instruments that are here</Txt>
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+          {known.map(({ id, name }) => {
+            const here = chosen.includes(name);
+            return (
+              <Press
+                key={id}
+                role="checkbox"
+                aria-checked={here}
+                label={name}
+                icon={here ? 'checkbox-marked' : 'checkbox-blank-outline'}
+                look={here ? 'dark' : 'plain'}
+                onPress={() =>
+                  setChosen(here ? chosen.filter((one) => one !== name) : [...chosen, name])
+                }
+              />
+            );
+          })}
+          <TextField
+            label="Others"
+            hint="OTDR, gauge, power meter, with commas"
+            value={others}
+            onChange={setOthers}
+          />
+        </View>
+      </View>
+      {problem ? (
+        <Notice word="Not begun." ink="accent" live>
+          {problem}
+        </Notice>
+      ) : null}
+      <Press label="Begin the visit" look="next" onPress={begin} />
+    </Leaf>
+  );
+}

@@ -188,6 +188,7 @@ describe('the package of a project', () => {
       'trays',
       'fibers',
       'closing',
+      'cut away',
     ]);
     const sheet = book.getWorksheet('splices')!;
     expect(sheet.rowCount).toBe(document.splices.length + 1);
@@ -338,6 +339,75 @@ describe('the package of one closure', () => {
     const { words, size } = await pagesOf(zip);
     expect(size).toEqual([612, 792]);
     expect(words.join('\n')).not.toContain('Toll cottage');
+  });
+});
+
+describe('a splice that was cut away', () => {
+  let zip: JSZip;
+  let gone: ProjectDocument['splices'][number];
+  beforeAll(async () => {
+    const signed = new Set(document.signed.map(({ closureId }) => closureId));
+    const made = new Set(document.evidence.map(({ spliceId }) => spliceId));
+    gone = document.splices.find(({ id, closureId }) => made.has(id) && !signed.has(closureId))!;
+    await api.record([
+      {
+        type: 'ruling',
+        id: uuid(),
+        spliceId: gone.id,
+        by: 'M. Reyes',
+        at: '2026-06-03T20:00:00.000Z',
+        tryId: null,
+        kind: 'retire',
+        why: '=cut-over',
+      },
+    ]);
+    zip = await unzipped(await ask());
+  });
+
+  it('stands by itself, with who says so and why, and not among those that live', async () => {
+    const rows = Papa.parse<Record<string, string>>(
+      (await textOf(zip, 'csv/cut-away.csv')).trim(),
+      {
+        header: true,
+      },
+    ).data;
+    expect(rows).toHaveLength(1);
+    expect(rows[0]).toMatchObject({
+      tray: String(gone.tray),
+      slot: String(gone.slot),
+      'fiber A': String(gone.fiberA),
+      'cut away at (UTC)': '2026-06-03T20:00:00.000Z',
+      by: 'M. Reyes',
+    });
+    // No spreadsheet runs a reason.
+    expect(rows[0]!.why).toBe("'=cut-over");
+    const live = Papa.parse<string[]>((await textOf(zip, 'csv/splices.csv')).trim()).data;
+    expect(live).toHaveLength(document.splices.length);
+    const book = new ExcelJS.Workbook();
+    await book.xlsx.load((await zip.file('as-built.xlsx')!.async('arraybuffer')) as never);
+    expect(book.getWorksheet('cut away')!.rowCount).toBe(2);
+  });
+
+  it('is in the project’s document with its evidence, which names its place', async () => {
+    const kept = await jsonOf<ProjectDocument>(zip, 'project.json');
+    expect(kept.splices).toHaveLength(document.splices.length);
+    expect(kept.evidence.filter(({ spliceId }) => spliceId === gone.id).length).toBeGreaterThan(1);
+    const evidence = Papa.parse<Record<string, string>>(
+      (await textOf(zip, 'csv/evidence.csv')).trim(),
+      { header: true },
+    ).data;
+    const own = evidence.filter(({ splice }) => splice === gone.id);
+    expect(new Set(own.map(({ tray, slot }) => `${tray} ${slot}`))).toEqual(
+      new Set([`${gone.tray} ${gone.slot}`]),
+    );
+    expect((await pagesOf(zip)).words.join('\n')).toMatch(/Cut away .*M\. Reyes, 2026-06-03 20:00/);
+  });
+
+  it('stands in its closure’s record, under what is signed', async () => {
+    const own = await unzipped(await ask(gone.closureId));
+    const record = await jsonOf<ClosureRecord>(own, 'closure.json');
+    expect(record.retired.map(({ id }) => id)).toEqual([gone.id]);
+    expect(record.splices.map(({ id }) => id)).not.toContain(gone.id);
   });
 });
 

@@ -44,18 +44,18 @@ it('says the splices of an imported list in lines', async () => {
 it('adds, moves and drops what the lines say, and the same write again changes nothing', async () => {
   await twoTrays();
   const body = write('splice A 1-10 to B 1-10\nsplice A tube 2 to B tube 2');
-  expect((await put(body)).body).toEqual({ added: 12, moved: 0, dropped: 2 });
+  expect((await put(body)).body).toEqual({ added: 12, moved: 0, dropped: 2, retired: 0 });
   const after = await splicesOf();
   expect(after).toHaveLength(22);
   // What was there keeps its tray; the new tube lies whole on the free one.
   expect(after.filter((splice) => splice.tray === 2).map((splice) => splice.fiberA)).toEqual(
     Array.from({ length: 12 }, (_, index) => 13 + index),
   );
-  expect((await put(body)).body).toEqual({ added: 0, moved: 0, dropped: 0 });
+  expect((await put(body)).body).toEqual({ added: 0, moved: 0, dropped: 0, retired: 0 });
   expect(await splicesOf()).toEqual(after);
   expect((await planOf()).text).toBe(body.text);
   const moved = await put({ ...body, anew: true, pins: [{ cable: 'A', unit: 1, tray: 2 }] });
-  expect(moved.body).toEqual({ added: 0, moved: 22, dropped: 0 });
+  expect(moved.body).toEqual({ added: 0, moved: 22, dropped: 0, retired: 0 });
 });
 
 it('refuses wrong lines at their places and changes nothing', async () => {
@@ -81,7 +81,7 @@ it('never drops a splice that has attempts', async () => {
   const answer = await put(write('splice A 2-12 to B 2-12'));
   expect(answer.status).toBe(409);
   expect(answer.body).toMatchObject({
-    detail: 'A 1 to B 1 has attempts: a plan cannot drop it. Keep its fibers in the plan.',
+    detail: 'A 1 to B 1 is spliced or ruled on: a plan drops it only where its joint is cut away.',
   });
   expect(await splicesOf()).toHaveLength(12);
   expect((await put(write('splice A 1-6 to B 1-6'))).body).toMatchObject({ dropped: 6 });

@@ -286,6 +286,61 @@ describe('a project document', () => {
   });
 });
 
+describe('a fiber that was cut over', () => {
+  it('is not judged by what was shot on its way before', async () => {
+    const line = renamed(smallDocument());
+    const [a] = line.cables;
+    const mill = line.closures[0]!;
+    a!.run = { ...a!.run, end: { name: 'Exchange', distance: 0, mark: null, coil: 0 } };
+    line.evidence = line.splices.map(({ id }) => attemptOn(id, 30));
+    expect((await api.post('/documents', line)).status).toBe(200);
+    const own = `/projects/${line.project.id}`;
+    const shootA1 = async () => {
+      const id = uuid();
+      const shot = { cableId: a!.id, fiber: 1, direction: 'AB', wavelengthNm: 1550 };
+      const asked = { ...shot, pulseNs: 30, averages: 65_536 };
+      const file = (await api.post(`${own}/standin/otdr`, asked)).body as Shot;
+      const place = { ...placeOf(id, 1, 'AB', 1550), cableId: a!.id };
+      expect((await api.post(`${own}/traces`, { id, ...file, place })).status).toBe(200);
+      return file.name;
+    };
+    const proved = async () => (await api.get(`${own}/proof`)).body as ProofBody;
+    // Instruments count whole seconds.
+    const nextSecond = () => new Promise((done) => setTimeout(done, 1100));
+    const before = await shootA1();
+    expect((await proved()).ledger.fresh).toBe(2);
+    await nextSecond();
+    const cutAt = new Date().toISOString();
+    const plan = {
+      closureId: mill.id,
+      text: 'splice A 2-12 to B 2-12\nsplice A 1 to B 13',
+      pins: [],
+      spare: 0,
+      anew: false,
+      changeId: uuid(),
+      retire: { by: 'M.', at: cutAt, why: 'Cut-over.' },
+    };
+    expect((await api.put(`/closures/${mill.id}/plan`, plan)).status).toBe(200);
+    const after = await proved();
+    expect(after.ledger.fresh).toBe(0);
+    const said = after.problems.filter(({ kind }) => kind === 'cut over since');
+    expect(said.map(({ words }) => words)).toEqual([
+      `${before}: shot before fibers were cut over at Mill on ${cutAt.slice(0, 10)}. They show the way as it was then and are left out: shoot again.`,
+    ]);
+    // The same fiber shot now sees its new way: one splice at Mill, and B 13 to its end.
+    const splices = (
+      (await api.get(`/closures/${mill.id}/work`)).body as {
+        splices: { id: string; fiberB: number }[];
+      }
+    ).splices;
+    const fresh = splices.find(({ fiberB }) => fiberB === 13)!;
+    await api.record([{ ...attemptOn(fresh.id, 20), at: new Date().toISOString() }]);
+    await nextSecond();
+    await shootA1();
+    expect((await proved()).ledger).toMatchObject({ fresh: 1, held: [] });
+  });
+});
+
 describe('a line that is not joined through yet', () => {
   it('is not called broken, and its made splices have figures', async () => {
     const half = renamed(smallDocument());

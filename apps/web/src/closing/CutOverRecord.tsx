@@ -5,7 +5,7 @@ import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 import { useInks } from '@/ui/theme';
 import { CutOverChart } from './CutOverChart';
-import { clockOf } from './moments';
+import { circuitWords } from './circuitWords';
 import type { ClosingHook } from './useClosing';
 
 /** A cut-over that is under way: a key a circuit, pressed as it goes down and as it is back. */
@@ -58,12 +58,3 @@ export function CutOverRecord({ kept, write }: { kept: KeptCutOver; write: Closi
 
 const startOf = (plan: KeptCutOver['plan'], { name }: CutOverCircuit): number =>
   plan.circuits.find((one) => one.name === name)?.from ?? 0;
-
-/** How long a circuit was to be down, and is or was. */
-export function circuitWords({ planned, downAt, upAt, minutes }: CutOverCircuit): string {
-  const since = downAt && clockOf(new Date(downAt));
-  if (since === null) return `${planned} min planned`;
-  if (upAt === null || minutes === null) return `down since ${since}, ${planned} min planned`;
-  const over = minutes - planned;
-  return `down ${since} to ${clockOf(new Date(upAt))}, ${minutes} min; ${planned} planned${over > 0 ? `, ${over} over` : ''}`;
-}

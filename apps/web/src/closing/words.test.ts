@@ -4,6 +4,8 @@ import {
   type PressureRound,
   closingState,
 } from '@cordel/core/close';
+import { circuitWords } from './circuitWords';
+import { clockOf, nextClock } from './moments';
 import { overWords, readTemperature } from './readings';
 import { estimateWords } from './roundWords';
 
@@ -117,4 +119,42 @@ it('a round speaks of its last word on bubbles', () => {
     closingState({ entries: [round, ...entries], ...task }).rounds[0]!.state;
   expect(state([say(['Oval'])])).toBe('failed');
   expect(state([say(['Oval']), say([])])).toBe('passed');
+});
+
+describe('the clock of a cut-over', () => {
+  const now = new Date(2026, 4, 5, 21, 0);
+  const shown = (text: string) => {
+    const at = nextClock(text, now);
+    return at && [at.getDate(), clockOf(at)];
+  };
+
+  it.each([
+    ['22:00', [5, '22:00']],
+    ['20:30', [5, '20:30']],
+    ['1:15', [6, '01:15']],
+    ['14:00', [6, '14:00']],
+  ])('%s is the nearest night’s', (text, expected) => expect(shown(text)).toEqual(expected));
+
+  it('just before midnight is yesterday’s, looked at shortly after', () => {
+    expect(nextClock('23:30', new Date(2026, 4, 6, 0, 30))!.getDate()).toBe(5);
+  });
+
+  it.each(['', '24:00', '9', '10:60', 'ten'])('%s is no time', (text) =>
+    expect(nextClock(text, now)).toBeNull(),
+  );
+});
+
+describe('a circuit of a cut-over', () => {
+  const at = (clock: string) => new Date(`2026-05-05T${clock}:00`).toISOString();
+  const circuit = { name: 'clinic', planned: 5, downAt: null, upAt: null, minutes: null };
+
+  it('is told as it goes', () => {
+    expect(circuitWords(circuit)).toBe('5 min planned');
+    expect(circuitWords({ ...circuit, downAt: at('22:01') })).toBe(
+      'down since 22:01, 5 min planned',
+    );
+    expect(circuitWords({ ...circuit, downAt: at('22:01'), upAt: at('22:08'), minutes: 7 })).toBe(
+      'down 22:01 to 22:08, 7 min; 5 planned, 2 over',
+    );
+  });
 });

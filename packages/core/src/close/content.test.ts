@@ -4,7 +4,7 @@ import { closureView, said, signedBy, visited } from './closure.testing.ts';
 import { type ClosureRecord, changesSince, entriesToSign, sealRecord } from './content.ts';
 
 const view = closureView();
-const { attempt, oneWay } = scribe('splice 2');
+const { attempt, oneWay, ruling } = scribe('splice 2');
 const record: ClosureRecord = {
   format: 'cordel.closure',
   version: 1,
@@ -72,6 +72,23 @@ describe('what changed since', () => {
       'Measured (1 entry): A 3 to B 3.',
       '1 entry of closing added.',
       'What enters the closure changed.',
+    ]);
+  });
+
+  it('tells splices that were cut away from those that were only planned', () => {
+    const [, second, ...rest] = record.splices;
+    const after: ClosureRecord = {
+      ...record,
+      splices: [...rest, { ...second!, id: 'splice 9', cableB: 'D' }],
+      retired: [second!],
+      cables: [...record.cables, { ...record.cables[0]!, id: 'D', name: 'D' }],
+      evidence: [...record.evidence, ruling('retire', 'Cut-over to D.')],
+    };
+    expect(changesSince(record, after)).toEqual([
+      'Splices added: A 2 to D 2.',
+      'Splices cut away: A 2 to B 2.',
+      'Splices dropped: A 1 to B 1.',
+      'A cable changed.',
     ]);
   });
 

@@ -1,7 +1,11 @@
 import fc from 'fast-check';
+import { closingEntrySchema } from '../record/closing.ts';
+import { closingEntry } from './closure.testing.ts';
 import {
   type CutOverJob,
   type LiveCircuit,
+  circuitsDown,
+  cutOversOf,
   parseFibers,
   parseLive,
   planCutOver,
@@ -127,5 +131,101 @@ describe('what is typed', () => {
 
   it('counts ranges', () => {
     expect(parseFibers('1-3, 12')).toEqual({ ok: true, value: [1, 2, 3, 12] });
+  });
+});
+
+describe('a cut-over that is kept', () => {
+  const planned = planCutOver(
+    [job([1]), job([2]), job([3], 7)],
+    [circuit('clinic', [1, 3]), circuit('dairy', [2], 4)],
+  );
+  const kept = closingEntry('cut-over', {
+    sleeves: planned.steps.map(({ job: one }) => ({
+      fibers: [...one.fibers],
+      minutes: one.minutes,
+    })),
+    circuits: [
+      { name: 'clinic', fibers: [1, 3], weight: 1 },
+      { name: 'dairy', fibers: [2], weight: 4 },
+    ],
+    start: '2026-05-05T20:00:00.000Z',
+  });
+  const word = (name: string, state: 'down' | 'up', clock: string) =>
+    closingEntry('circuit', {
+      cutOverId: kept.id,
+      circuit: name,
+      state,
+      at: `2026-05-05T${clock}.000Z`,
+    });
+
+  it('says the times that were planned, in the order that was planned', () => {
+    const [{ plan, circuits }] = cutOversOf([kept]) as [ReturnType<typeof cutOversOf>[number]];
+    const { best: _best, ...times } = planned;
+    expect(plan).toEqual(times);
+    expect(circuits.map(({ name, planned: minutes }) => [name, minutes]).sort()).toEqual([
+      ['clinic', 12],
+      ['dairy', 5],
+    ]);
+  });
+
+  it('says how long each was down, and which still is', () => {
+    const entries = [
+      kept,
+      word('dairy', 'down', '20:01:00'),
+      word('dairy', 'up', '20:08:30'),
+      word('clinic', 'down', '20:09:00'),
+    ];
+    const [{ circuits }] = cutOversOf(entries) as [ReturnType<typeof cutOversOf>[number]];
+    expect(circuits.find(({ name }) => name === 'dairy')).toMatchObject({
+      downAt: '2026-05-05T20:01:00.000Z',
+      upAt: '2026-05-05T20:08:30.000Z',
+      minutes: 8,
+    });
+    expect(circuits.find(({ name }) => name === 'clinic')).toMatchObject({
+      upAt: null,
+      minutes: null,
+    });
+    expect(circuitsDown(entries)).toEqual(['clinic']);
+    expect(circuitsDown([...entries, word('clinic', 'up', '20:30:00')])).toEqual([]);
+  });
+
+  it('adds up the times a circuit was down, and leaves out when it was back between', () => {
+    const entries = [
+      kept,
+      word('dairy', 'down', '20:00:00'),
+      word('dairy', 'up', '20:06:00'),
+      word('dairy', 'down', '21:00:00'),
+      word('dairy', 'up', '21:02:00'),
+    ];
+    expect(cutOversOf(entries)[0]!.circuits.find(({ name }) => name === 'dairy')).toMatchObject({
+      minutes: 8,
+      upAt: '2026-05-05T21:02:00.000Z',
+    });
+  });
+
+  it('takes no word of another cut-over, and none that says up before down', () => {
+    const other = {
+      ...word('dairy', 'down', '20:00:00'),
+      cutOverId: word('x', 'up', '20:00:00').id,
+    };
+    const entries = [kept, other, word('clinic', 'up', '20:00:00')];
+    expect(circuitsDown(entries)).toEqual([]);
+    for (const one of cutOversOf(entries)[0]!.circuits)
+      expect(one).toMatchObject({ downAt: null, upAt: null, minutes: null });
+  });
+
+  it('is refused where it has no sleeve, no circuit, or a fiber that no cable has', () => {
+    const ids = {
+      id: '019da9e7-4800-7000-8000-0000000000c1',
+      closureId: '019da9e7-4800-7000-8000-0000000000c2',
+    };
+    const reads = (part: object) =>
+      closingEntrySchema.safeParse({ ...kept, ...ids, ...part }).success;
+    expect(reads({})).toBe(true);
+    expect(reads({ sleeves: [] })).toBe(false);
+    expect(reads({ circuits: [] })).toBe(false);
+    expect(reads({ sleeves: [{ fibers: [0], minutes: 5 }] })).toBe(false);
+    expect(reads({ sleeves: [{ fibers: [1], minutes: 0 }] })).toBe(false);
+    expect(reads({ start: 'tonight' })).toBe(false);
   });
 });

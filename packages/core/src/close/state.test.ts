@@ -165,6 +165,21 @@ describe('signing', () => {
     expect(state(done).blocks).toEqual([]);
   });
 
+  it('waits until every circuit of a cut-over is back', () => {
+    const cutOver = closingEntry('cut-over', {
+      sleeves: [{ fibers: [1], minutes: 5 }],
+      circuits: [{ name: 'clinic', fibers: [1], weight: 1 }],
+      start: '2026-05-05T20:00:00.000Z',
+    });
+    const word = (to: 'down' | 'up') =>
+      closingEntry('circuit', { cutOverId: cutOver.id, circuit: 'clinic', state: to });
+    expect(state([...done, cutOver]).blocks).toEqual([]);
+    expect(state([...done, cutOver, word('down')]).blocks).toEqual([
+      'Down since the cut-over: clinic. Say when it is back.',
+    ]);
+    expect(state([...done, cutOver, word('down'), word('up')]).blocks).toEqual([]);
+  });
+
   it('is done when technician and lead have signed, and undone by a new visit', () => {
     expect(state([...done, signedBy('technician')]).stage).toBe('ready');
     const both = [...done, signedBy('technician'), signedBy('lead')];

@@ -37,6 +37,25 @@ describe('the visits of a closure', () => {
     expect(second!.visit!.why).toBe('tray 1 is high');
   });
 
+  it('say what was cut away, and how long circuits were down', () => {
+    const cutOver = closingEntry('cut-over', {
+      sleeves: [{ fibers: [1], minutes: 5 }],
+      circuits: [{ name: 'clinic', fibers: [1], weight: 1 }],
+      start: at('23:00'),
+    });
+    const word = (state: 'down' | 'up', clock: string) =>
+      closingEntry('circuit', { cutOverId: cutOver.id, circuit: 'clinic', state, at: at(clock) });
+    const cut = { ...scribe().ruling('retire', 'Cut-over.'), at: at('23:20') };
+    const [, second] = visitsOf(
+      [...entries, { ...cutOver, at: at('23:05') }, word('down', '23:10'), word('up', '23:16')],
+      [...evidence, cut],
+    );
+    expect(second).toMatchObject({ retired: 1, spliced: 0 });
+    expect(second!.cutOvers.map(({ circuits }) => circuits[0])).toMatchObject([
+      { name: 'clinic', planned: 5, minutes: 6 },
+    ]);
+  });
+
   it('begin with what was done before anybody said that they were there', () => {
     const [before, after] = visitsOf([{ ...visited(), at: at('22:00') }], evidence);
     expect(before).toMatchObject({ visit: null, spliced: 1 });

@@ -3,7 +3,13 @@ import { standingOf } from './standing.ts';
 
 describe('what stands of a splice', () => {
   it('nothing stands of nothing', () => {
-    expect(standingOf([])).toEqual({ tries: [], figures: [], directions: [], ruling: null });
+    expect(standingOf([])).toEqual({
+      tries: [],
+      figures: [],
+      directions: [],
+      ruling: null,
+      retired: null,
+    });
   });
 
   it('the last try is the joint: figures of an earlier one do not count', () => {
@@ -121,5 +127,18 @@ describe('what stands of a splice', () => {
     const dead = [s.ruling('dead')];
     expect(standingOf(dead).ruling?.kind).toBe('dead');
     expect(standingOf([...dead, s.ruling('reopen', 'Found alive.')]).ruling).toBeNull();
+  });
+
+  it('what was cut away stands as it lay, and nothing brings it back', () => {
+    const s = scribe();
+    const lay = [s.attempt(200), s.ruling('waive', 'Owner accepts.')];
+    const cut = s.ruling('retire', 'Cut-over to D.');
+    const { retired, ...stands } = standingOf([...lay, cut]);
+    expect(retired).toEqual(cut);
+    expect({ ...stands, retired: null }).toEqual(standingOf(lay));
+    // A figure that comes late, from a phone without signal, belongs to it all the same.
+    const late = standingOf([...lay, cut, s.oneWay('AB', 1550, 40), s.ruling('reopen', 'Slip.')]);
+    expect(late.retired).toEqual(cut);
+    expect(late.directions).toHaveLength(1);
   });
 });

@@ -34,9 +34,19 @@ test('a splice that has evidence is neither dropped nor moved', () => {
   const change = diffPlan([there(at(1, 1), true), there(at(2, 2), true)], [at(2, 6)], name);
   expect(change.dropped).toEqual([]);
   expect(change.refused.map(({ message }) => message)).toEqual([
-    'A 1 has attempts: a plan cannot drop it. Keep its fibers in the plan.',
+    'A 1 is spliced or ruled on: a plan drops it only where its joint is cut away.',
     'A 2 is spliced in tray 1 slot 2 already: it stays there.',
   ]);
+});
+
+test('a splice that has evidence is cut away only where that is allowed, and never moved', () => {
+  const made = [there(at(1, 1), true), there(at(2, 2), true), there(at(3, 3))];
+  const change = diffPlan(made, [at(2, 6)], name, true);
+  expect(change.retired.map((splice) => splice.fiberA)).toEqual([1]);
+  expect(change.dropped.map((splice) => splice.fiberA)).toEqual([3]);
+  expect(change.refused).toMatchObject([{ cut: false, message: expect.stringMatching(/^A 2/) }]);
+  const refused = diffPlan(made, [at(2, 2)], name).refused;
+  expect(refused).toMatchObject([{ cut: true, message: expect.stringMatching(/^A 1/) }]);
 });
 
 test('a splice is the same whichever fiber is named first', () => {

@@ -85,14 +85,34 @@ describe('what is made already', () => {
 
   test('stands in the way of a plan that drops it', () => {
     expect(weigh('splice A 2-3 to B 2-3', { there }).obstacles).toEqual([
-      'A 1 to B 1 has attempts: a plan cannot drop it. Keep its fibers in the plan.',
+      'A 1 to B 1 is spliced or ruled on: a plan drops it only where its joint is cut away.',
     ]);
   });
 
   test('stands in the way of a plan that splices its fiber to another', () => {
     const { obstacles } = weigh('splice A 1 to B 2', { there });
     expect(obstacles).toHaveLength(1);
-    expect(obstacles[0]).toMatch(/^A 1 to B 1 has attempts/);
+    expect(obstacles[0]).toMatch(/^A 1 to B 1 is spliced or ruled on/);
+  });
+
+  test('is cut away where that is said, and its slot is free for what takes its place', () => {
+    const full = trays.slice(2).map((tray) => ({ ...tray, single: 1 }));
+    const one = [present(1, 3, 1, true)];
+    const { change, obstacles } = weigh('splice A 1 to B 2', {
+      there: one,
+      trays: full,
+      retire: true,
+    });
+    expect(obstacles).toEqual([]);
+    expect(change.retired).toEqual(one);
+    expect([change.dropped, change.refused]).toEqual([[], []]);
+    expect(change.added).toMatchObject([{ fiberA: 1, fiberB: 2, tray: 3, slot: 1 }]);
+  });
+
+  test('stays though cutting is allowed, where the plan still has it', () => {
+    const { change } = weigh('splice A 1-2 to B 1-2', { there, retire: true, anew: true });
+    expect(change.kept).toEqual(there);
+    expect(change.retired).toEqual([]);
   });
 });
 

@@ -187,6 +187,16 @@ export async function scrollsTo(page: Page, pattern: RegExp): Promise<void> {
   await sees(page, pattern);
 }
 
+/** Writes the lines of a plan in place of those that are there. */
+export async function writeLines(page: Page, text: string): Promise<void> {
+  const editor = await page.waitForSelector('[aria-label="Lines of the plan"]', { visible: true });
+  await editor!.click();
+  await page.keyboard.down('Control');
+  await page.keyboard.press('a');
+  await page.keyboard.up('Control');
+  await page.keyboard.type(text);
+}
+
 /** Waits until the page shows a text, and fails with what it shows instead. */
 export async function sees(page: Page, text: string | RegExp): Promise<void> {
   const pattern =
@@ -267,10 +277,10 @@ export async function makeProject(
   return projectId;
 }
 
-/** Chooses a file made of bytes in the browser's file chooser. */
-export async function chooseFile(page: Page, key: string, path: string): Promise<void> {
+/** Chooses files where a key asks for them. */
+export async function chooseFile(page: Page, key: string, ...paths: string[]): Promise<void> {
   const [chooser] = await Promise.all([page.waitForFileChooser(), press(page, key)]);
-  await chooser.accept([path]);
+  await chooser.accept(paths);
 }
 
 /** Gives a way to write the steps of one story: after the first that fails, the rest would say nothing. */

@@ -1,14 +1,14 @@
 import { createHash } from 'node:crypto';
-import { mkdtemp, readFile, readdir, rm, writeFile } from 'node:fs/promises';
+import { mkdtemp, readFile, readdir, rm, stat, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { jest } from '@jest/globals';
-import ExcelJS from 'exceljs';
 import JSZip from 'jszip';
 import type { Browser } from 'puppeteer-core';
 import {
   type Person,
   type Server,
+  chooseFile,
   fill,
   newId,
   newPerson,
@@ -17,11 +17,14 @@ import {
   readApi,
   removeServer,
   sees,
+  seesNot,
   startBrowser,
   startServer,
   storyteller,
+  writeLines,
   writeApi,
 } from './app.ts';
+import { noisePng } from './noisePng.ts';
 
 jest.setTimeout(180_000);
 
@@ -89,12 +92,6 @@ const settled = () =>
     () => !document.body.innerText.includes('on this device, not on the server'),
   );
 
-/** Chooses a file where a key asks for one. */
-async function choose(key: string, path: string): Promise<void> {
-  const [chooser] = await Promise.all([page().waitForFileChooser(), press(page(), key)]);
-  await chooser.accept([path]);
-}
-
 /** Says good of every point that may be ticked, one after the other. */
 async function tickAll(): Promise<void> {
   for (;;) {
@@ -120,6 +117,17 @@ async function tickAll(): Promise<void> {
       });
   }
 }
+
+/** Whether the key of that name cannot be pressed. */
+const disabled = (name: RegExp) =>
+  page().$$eval(
+    '[role=button]',
+    (keys, source) =>
+      keys
+        .filter((key) => new RegExp(source).test(key.getAttribute('aria-label') ?? ''))
+        .every((key) => key.getAttribute('aria-disabled') === 'true'),
+    name.source,
+  );
 
 async function drawName(): Promise<void> {
   const field = await page().waitForSelector('canvas[aria-label="Field to sign in"]');
@@ -171,10 +179,10 @@ describe('from the last splice to the handed-over zip', () => {
     const key = await page().$eval('[aria-label^="Photo: Tray 1"]', (node) =>
       node.getAttribute('aria-label')!,
     );
-    await choose(key, join(folder, 'tray.png'));
+    await chooseFile(page(), key, join(folder, 'tray.png'));
     await page().waitForSelector('img[alt="Photo 1"]');
     await writeFile(join(folder, 'notes.jpg'), 'no picture at all');
-    await choose(key, join(folder, 'notes.jpg'));
+    await chooseFile(page(), key, join(folder, 'notes.jpg'));
     await sees(page(), 'This is no picture that the browser reads');
     await press(page(), 'Mended: good now');
     const { photos } = await readApi<{ photos: { width: number; height: number }[] }>(
@@ -182,6 +190,34 @@ describe('from the last splice to the handed-over zip', () => {
       `/closures/${closureId}/closing`,
     );
     expect(photos).toHaveLength(1);
+  });
+
+  step('a photo of 40 MB is scaled down before it is kept', async () => {
+    const side = 3740;
+    const path = join(folder, 'large.png');
+    await writeFile(path, noisePng(side));
+    expect((await stat(path)).size).toBeGreaterThan(40 * 1024 * 1024);
+    const key = await page().$eval('[aria-label^="Photo: Tray 1"]', (node) =>
+      node.getAttribute('aria-label')!,
+    );
+    await chooseFile(page(), key, path);
+    await page().waitForSelector('img[alt="Photo 2"]');
+    await settled();
+    const { photos } = await readApi<{ photos: { id: string }[] }>(
+      server,
+      `/closures/${closureId}/closing`,
+    );
+    const kept = await fetch(`${server.url}/api/photos/${photos.at(-1)!.id}`);
+    const bytes = Buffer.from(await kept.arrayBuffer());
+    expect(bytes.length).toBeLessThan(700_000);
+    expect(bytes.subarray(0, 3)).toEqual(Buffer.from([0xff, 0xd8, 0xff]));
+    const [width, height] = await page().$eval('img[alt="Photo 2"]', (image) => [
+      (image as HTMLImageElement).naturalWidth,
+      (image as HTMLImageElement).naturalHeight,
+    ]);
+    expect(width).toBe(height);
+    expect(width).toBeGreaterThan(600);
+    expect(width).toBeLessThanOrEqual(1600);
   });
 
   step('it cannot be signed while something is open', async () => {
@@ -321,7 +357,7 @@ describe('from the last splice to the handed-over zip', () => {
     );
     expect(
       Object.keys(zip.files).filter((path) => path.startsWith('photos/') && path.endsWith('.jpg')),
-    ).toHaveLength(1);
+    ).toHaveLength(2);
   });
 
   step('a label’s code opens the closure', async () => {
@@ -348,81 +384,57 @@ describe('from the last splice to the handed-over zip', () => {
     await fill(page(), 'Circuits in service, a line each', 'clinic: 1, 3\nschool x3: 2');
     await sees(page(), 'school: down 22:00 to 22:05, 5 min');
     await sees(page(), /clinic: down \d\d:\d\d to \d\d:\d\d, 10 min/);
+    await press(page(), 'Keep this order with the record');
+    await sees(page(), 'Cut-over as it goes');
+    await press(page(), 'school is down');
+    await sees(page(), /school: down since \d\d:\d\d, 5 min planned/);
+    await settled();
     await press(page(), 'Sign 0/2');
     await sees(page(), 'Opened again by M. Reyes: clinic moves to the new cable.');
-  });
-});
-
-describe('what comes in', () => {
-  step('a splice list from a workbook, with what is odd in it at its cell', async () => {
-    const book = new ExcelJS.Workbook();
-    const sheet = book.addWorksheet('List');
-    sheet.addRow(['closure', 'tray', 'slot', 'cable A', 'fiber A', 'cable B', 'fiber B', 'method']);
-    sheet.addRow(['Ford hut', 1, 1, 'X1', new Date(Date.UTC(2026, 8, 4)), 'X2', 1, 'single']);
-    sheet.addRow(['Ford hut', 1, { formula: 'C2+1', result: 2 }, 'X1', 2, 'X2', 2, 'single']);
-    await book.xlsx.writeFile(join(folder, 'odd.xlsx'));
-    await page().goto(`${server.url}/p/${project}/kit/import`);
-    await choose('Choose a file', join(folder, 'odd.xlsx'));
-    await sees(page(), 'A cell is a formula (C3): the last value is taken.');
-    await sees(page(), 'E2 is a date, 2026-09-04');
-    sheet.getCell('E2').value = 1;
-    sheet.getCell('E2').numFmt = '0';
-    await book.xlsx.writeFile(join(folder, 'mended.xlsx'));
-    await choose('Choose a file', join(folder, 'mended.xlsx'));
-    await press(page(), 'Bring in 2 splices');
-    await sees(page(), '2 splices, 1 new closure, 2 new cables.');
+    await sees(page(), 'Down since the cut-over: school. Say when it is back.');
   });
 
-  step('cables from a workbook', async () => {
-    const book = new ExcelJS.Workbook();
-    const sheet = book.addWorksheet('Cables');
-    sheet.addRow(['cable', 'kind', 'fibers']);
-    sheet.addRow(['Y1', 'ribbon', 288]);
-    sheet.addRow(['Y2', '', 96]);
-    await book.xlsx.writeFile(join(folder, 'cables.xlsx'));
-    await page().goto(`${server.url}/p/${project}/kit/cable-list`);
-    await choose('Choose a file', join(folder, 'cables.xlsx'));
-    await sees(page(), 'Y1');
-    await press(page(), 'Bring in 2 cables');
-    await sees(page(), '2 cables.');
-    const names = async () =>
-      (await readApi<{ cables: { name: string }[] }>(server, `/projects/${project}`)).cables.map(
-        ({ name }) => name,
-      );
-    while (!(await names()).includes('Y2')) await new Promise((done) => setTimeout(done, 100));
-    expect(await names()).toContain('Y1');
+  step('its fiber is cut away by the plan, with a reason, and joined to another', async () => {
+    await closeAt('visits');
+    await press(page(), 'Plan what changes');
+    await writeLines(
+      page(),
+      'splice F 1 to S 1\nsplice F 3-12 to S 3-12\nsplice F 13 to S 2\nthrough F 14-24\nreserve F 2',
+    );
+    await sees(page(), 'F 2 to S 2 is spliced or ruled on: a plan drops it only where');
+    expect(await disabled(/^Carry it out/)).toBe(true);
+    await press(page(), 'Cut away 1 splice that is made');
+    await sees(page(), 'Cuts away 1. F 2 to S 2, tray 1 slot 2.');
+    // Nobody cuts without a reason.
+    expect(await disabled(/^Carry it out/)).toBe(true);
+    await fill(page(), 'Why they are cut away', 'school moves to F 13');
+    await press(page(), 'Carry it out: 2 changes');
+    await sees(page(), 'Carried out. 1 added, 0 moved, 0 dropped, 1 cut away.');
+    const { splices, retired } = await readApi<{
+      splices: { id: string; fiberA: number; tray: number; slot: number }[];
+      retired: { fiberA: number }[];
+    }>(server, `/closures/${closureId}/work`);
+    expect(retired.map(({ fiberA }) => fiberA)).toEqual([2]);
+    const fresh = splices.find(({ fiberA }) => fiberA === 13)!;
+    expect(fresh).toMatchObject({ tray: 1, slot: 2 });
+    await writeApi(server, 'POST', '/evidence', { entries: [attemptOn(fresh.id)] });
   });
 
-  step('a route as GeoJSON, crossed axes found and swapped', async () => {
-    const feature = (geometry: object, name: string) => ({
-      type: 'Feature',
-      geometry,
-      properties: { name },
-    });
-    const crossed = {
-      type: 'FeatureCollection',
-      features: [
-        feature(
-          {
-            type: 'LineString',
-            coordinates: [
-              [-43.2, -121.4],
-              [-43.2, -121.3],
-            ],
-          },
-          'Road',
-        ),
-        feature({ type: 'Point', coordinates: [-43.2, -121.35] }, 'Gauge hut'),
-      ],
-    };
-    await writeFile(join(folder, 'route.geojson'), JSON.stringify(crossed));
-    await page().goto(`${server.url}/p/${project}/kit/ground`);
-    await choose('Choose a file', join(folder, 'route.geojson'));
-    await sees(page(), 'The axes are crossed');
-    await press(page(), 'Latitude comes first in this file: swap the axes');
-    await sees(page(), /Gauge hut: 4\.\d km, \d m off the line · new/);
-    await press(page(), 'Bring in 1 closure');
-    await sees(page(), '0 closures placed, 1 new.');
+  step('the circuit is back, and what lay there keeps its record', async () => {
+    await closeAt('visits');
+    await press(page(), 'school is back');
+    await sees(page(), /school: down \d\d:\d\d to \d\d:\d\d, [12] min; 5 planned/);
+    await settled();
+    await sees(page(), '1 splice cut away');
+    await press(page(), 'Sign 0/2');
+    await sees(page(), 'Splices added: F 13 to S 2.');
+    await sees(page(), 'Splices cut away: F 2 to S 2.');
+    await seesNot(page(), 'Down since the cut-over');
+    await page().goto(`${server.url}/p/${project}/route/${closureId}`);
+    await press(page(), 'Cut away: 1 splice');
+    await press(page(), 'F 2 to S 2, lay in tray 1 slot 2');
+    await sees(page(), /Cut away\. .*M\. Reyes: school moves to F 13/);
+    await sees(page(), 'Try 1: estimate');
   });
 
   step('and nothing went wrong on the page', () => {

@@ -6,6 +6,7 @@ import type { Browser } from 'puppeteer-core';
 import {
   type Person,
   type Server,
+  chooseFile,
   fill,
   makeProject,
   newId,
@@ -118,12 +119,6 @@ async function shoot(
   return { name, bytes: Buffer.from(bytes, 'base64') };
 }
 
-/** Chooses files in the page's chooser. */
-async function choose(paths: readonly string[]): Promise<void> {
-  const [chooser] = await Promise.all([page().waitForFileChooser(), press(page(), 'Choose files')]);
-  await chooser.accept([...paths]);
-}
-
 beforeAll(async () => {
   server = await startServer({ demo: true });
   browser = await startBrowser();
@@ -187,7 +182,7 @@ describe('from a folder of traces to verdicts, on a phone', () => {
     await keep('A-007_AB_1310.sor', new Uint8Array(await known.arrayBuffer()));
 
     await page().reload({ waitUntil: 'networkidle2' });
-    await choose(paths);
+    await chooseFile(page(), 'Choose files', ...paths);
     await sees(page(), '10 files: 7 ready, 2 to put right');
     await sees(page(), 'The name says fiber 6, the file 5.');
     await sees(page(), 'Map, byte 0');

@@ -38,7 +38,7 @@ export function CutOverRecord({ kept, write }: { kept: KeptCutOver; write: Closi
               label={
                 circuit.downAt === null ? `${circuit.name} is down` : `${circuit.name} is back`
               }
-              look={circuit.downAt === null ? 'plain' : 'next'}
+              look={circuit.downAt === null ? 'plain' : 'dark'}
               onPress={() => say(circuit, circuit.downAt === null ? 'down' : 'up')}
             />
           ) : (
@@ -51,6 +51,7 @@ export function CutOverRecord({ kept, write }: { kept: KeptCutOver; write: Closi
           )}
         </View>
       ))}
+      <Txt kind="strong">As planned</Txt>
       <CutOverChart plan={plan} start={new Date(entry.start)} />
     </Leaf>
   );

@@ -62,34 +62,43 @@ export function ClosurePicture({ closureId, only }: { closureId: string; only?: 
   );
 }
 
+/** Records of splices that are shown at a time. */
+const MORE = 12;
+
 /** Splices that lay here once: their records are opened like any. */
 function CutAway({ closureId, splices }: { closureId: string; splices: readonly Splice[] }) {
   const view = useProjectView();
   const router = useRouter();
-  const [open, setOpen] = useState(false);
+  const [shown, setShown] = useState(0);
   if (splices.length === 0) return null;
+  const left = splices.length - shown;
   return (
     <View style={{ gap: 6, alignItems: 'flex-start' }}>
       <Press
         label={`Cut away: ${plural(splices.length, 'splice')}`}
         icon="content-cut"
         look="bare"
-        aria-expanded={open}
-        onPress={() => setOpen(!open)}
+        aria-expanded={shown > 0}
+        onPress={() => setShown(shown > 0 ? 0 : MORE)}
       />
-      {open
-        ? splices.map(({ id, cableA, fiberA, cableB, fiberB, tray, slot }) => (
-            <Press
-              key={id}
-              label={`${view.fiberName(cableA, fiberA)} to ${view.fiberName(cableB, fiberB)}, lay in tray ${tray} slot ${slot}`}
-              onPress={() =>
-                router.push(
-                  `/p/${view.project.id}/ledger?view=splices&closure=${closureId}&open=splice.${id}` as never,
-                )
-              }
-            />
-          ))
-        : null}
+      {splices.slice(0, shown).map(({ id, cableA, fiberA, cableB, fiberB, tray, slot }) => (
+        <Press
+          key={id}
+          label={`${view.fiberName(cableA, fiberA)} to ${view.fiberName(cableB, fiberB)}, lay in tray ${tray} slot ${slot}`}
+          onPress={() =>
+            router.push(
+              `/p/${view.project.id}/ledger?view=splices&closure=${closureId}&open=splice.${id}` as never,
+            )
+          }
+        />
+      ))}
+      {shown > 0 && left > 0 ? (
+        <Press
+          label={`Show ${Math.min(MORE, left)} more`}
+          look="bare"
+          onPress={() => setShown(shown + MORE)}
+        />
+      ) : null}
     </View>
   );
 }

@@ -54,7 +54,7 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
       </View>
       {standing.retired ? (
         <Notice word="Cut away." ink="accent">
-          {`${momentOf(standing.retired.at)}, ${standing.retired.by}: ${standing.retired.why} What follows is how it lay.`}
+          {`${momentOf(standing.retired.at)}, ${standing.retired.by}: ${standing.retired.why.replace(/\.?$/, '.')} What follows is how it lay.`}
         </Notice>
       ) : null}
       <View style={{ flexDirection: 'row', gap: 12 }}>
@@ -76,7 +76,12 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
         {standing.figures.map((figure) => (
           <View
             key={`${figure.grade} ${figure.wavelengthNm}`}
-            style={{ flexDirection: 'row', justifyContent: 'space-between' }}
+            style={{
+              flexDirection: 'row',
+              justifyContent: 'space-between',
+              columnGap: 8,
+              flexWrap: 'wrap',
+            }}
           >
             <Txt>{`${figure.grade}${figure.wavelengthNm ? ` at ${figure.wavelengthNm} nm` : ''}`}</Txt>
             <Txt kind="strong">{`${formatHalf(figure.half)} dB`}</Txt>
@@ -85,7 +90,12 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
         {standing.directions.map(({ wavelengthNm, AB, BA }) => (
           <View
             key={wavelengthNm}
-            style={{ flexDirection: 'row', justifyContent: 'space-between' }}
+            style={{
+              flexDirection: 'row',
+              justifyContent: 'space-between',
+              columnGap: 8,
+              flexWrap: 'wrap',
+            }}
           >
             <Txt ink="ink2">{`${wavelengthNm} nm one-way`}</Txt>
             <Txt ink="ink2">{`A to B ${AB === null ? 'missing' : formatLoss(AB)} · B to A ${BA === null ? 'missing' : formatLoss(BA)} dB`}</Txt>

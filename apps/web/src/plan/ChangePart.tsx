@@ -30,13 +30,13 @@ export function ChangePart({ plan, weighed }: { plan: PlanHook; weighed: Weighed
       <Some word="Moves" list={moved.map(({ to }) => to)} />
       <Some word="Drops" list={dropped} />
       <Some word="Cuts away" list={retired} />
-      <CutAway plan={plan} weighed={weighed} />
       {obstacles.slice(0, SHOWN).map((message) => (
         <Notice key={message} word="In the way." ink="accent">
           {message}
         </Notice>
       ))}
       {obstacles.length > SHOWN ? <Txt>{`and ${obstacles.length - SHOWN} more`}</Txt> : null}
+      <CutAway plan={plan} weighed={weighed} />
       {errors.length > 0 ? (
         <Txt ink="accent">{`${plural(errors.length, 'line')} to put right first.`}</Txt>
       ) : null}

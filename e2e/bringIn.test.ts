@@ -1,0 +1,152 @@
+import { mkdtemp, rm, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { jest } from '@jest/globals';
+import ExcelJS from 'exceljs';
+import type { Browser } from 'puppeteer-core';
+import {
+  type Person,
+  type Server,
+  chooseFile,
+  newPerson,
+  press,
+  readApi,
+  removeServer,
+  sees,
+  startBrowser,
+  startServer,
+  storyteller,
+} from './app.ts';
+
+jest.setTimeout(120_000);
+
+let server: Server;
+let browser: Browser;
+let person: Person;
+let project: string;
+let folder: string;
+const page = () => person.page;
+
+beforeAll(async () => {
+  [server, browser] = await Promise.all([startServer({ demo: true }), startBrowser()]);
+  project = (await readApi<{ id: string }[]>(server, '/projects'))[0]!.id;
+  person = await newPerson(browser, server, 'M. Reyes');
+  folder = await mkdtemp(join(tmpdir(), 'cordel-files-'));
+});
+afterAll(async () => {
+  await browser?.close();
+  if (server) await removeServer(server);
+  await rm(folder, { recursive: true, force: true });
+});
+
+const step = storyteller();
+
+describe('what comes in from files', () => {
+  step('a splice list from a workbook, with what is odd in it at its cell', async () => {
+    const book = new ExcelJS.Workbook();
+    const sheet = book.addWorksheet('List');
+    sheet.addRow(['closure', 'tray', 'slot', 'cable A', 'fiber A', 'cable B', 'fiber B', 'method']);
+    sheet.addRow(['Ford hut', 1, 1, 'X1', new Date(Date.UTC(2026, 8, 4)), 'X2', 1, 'single']);
+    sheet.addRow(['Ford hut', 1, { formula: 'C2+1', result: 2 }, 'X1', 2, 'X2', 2, 'single']);
+    await book.xlsx.writeFile(join(folder, 'odd.xlsx'));
+    await page().goto(`${server.url}/p/${project}/kit/import`);
+    await chooseFile(page(), 'Choose a file', join(folder, 'odd.xlsx'));
+    await sees(page(), 'A cell is a formula (C3): the last value is taken.');
+    await sees(page(), 'E2 is a date, 2026-09-04');
+    sheet.getCell('E2').value = 1;
+    sheet.getCell('E2').numFmt = '0';
+    await book.xlsx.writeFile(join(folder, 'mended.xlsx'));
+    await chooseFile(page(), 'Choose a file', join(folder, 'mended.xlsx'));
+    await press(page(), 'Bring in 2 splices');
+    await sees(page(), '2 splices, 1 new closure, 2 new cables.');
+  });
+
+  step('cables from a workbook', async () => {
+    const book = new ExcelJS.Workbook();
+    const sheet = book.addWorksheet('Cables');
+    sheet.addRow(['cable', 'kind', 'fibers']);
+    sheet.addRow(['Y1', 'ribbon', 288]);
+    sheet.addRow(['Y2', '', 96]);
+    await book.xlsx.writeFile(join(folder, 'cables.xlsx'));
+    await page().goto(`${server.url}/p/${project}/kit/cable-list`);
+    await chooseFile(page(), 'Choose a file', join(folder, 'cables.xlsx'));
+    await sees(page(), 'Y1');
+    await press(page(), 'Bring in 2 cables');
+    await sees(page(), '2 cables.');
+    const names = async () =>
+      (await readApi<{ cables: { name: string }[] }>(server, `/projects/${project}`)).cables.map(
+        ({ name }) => name,
+      );
+    while (!(await names()).includes('Y2')) await new Promise((done) => setTimeout(done, 100));
+    expect(await names()).toContain('Y1');
+  });
+
+  step('a route as GeoJSON, crossed axes found and swapped', async () => {
+    const feature = (geometry: object, name: string) => ({
+      type: 'Feature',
+      geometry,
+      properties: { name },
+    });
+    const crossed = {
+      type: 'FeatureCollection',
+      features: [
+        feature(
+          {
+            type: 'LineString',
+            coordinates: [
+              [-43.2, -121.4],
+              [-43.2, -121.3],
+            ],
+          },
+          'Road',
+        ),
+        feature({ type: 'Point', coordinates: [-43.2, -121.35] }, 'Gauge hut'),
+      ],
+    };
+    await writeFile(join(folder, 'route.geojson'), JSON.stringify(crossed));
+    await page().goto(`${server.url}/p/${project}/kit/ground`);
+    await chooseFile(page(), 'Choose a file', join(folder, 'route.geojson'));
+    await sees(page(), 'The axes are crossed');
+    await press(page(), 'Latitude comes first in this file: swap the axes');
+    await sees(page(), /Gauge hut: 4\.\d km, \d m off the line · new/);
+    await press(page(), 'Bring in 1 closure');
+    await sees(page(), '0 closures placed, 1 new.');
+  });
+
+  step('a route in another projection is refused in words', async () => {
+    const projected = {
+      type: 'FeatureCollection',
+      features: [
+        {
+          type: 'Feature',
+          geometry: { type: 'Point', coordinates: [512_345.2, 4_123_456.7] },
+          properties: { name: 'Hut' },
+        },
+      ],
+    };
+    await writeFile(join(folder, 'meters.geojson'), JSON.stringify(projected));
+    await page().goto(`${server.url}/p/${project}/kit/ground`);
+    await chooseFile(page(), 'Choose a file', join(folder, 'meters.geojson'));
+    await sees(page(), 'they look like meters of a projection');
+  });
+
+  step('a project of a newer version is refused, and nothing of it is here', async () => {
+    const count = async () => (await readApi<unknown[]>(server, '/projects')).length;
+    const before = await count();
+    const answer = await fetch(`${server.url}/api/projects/${project}/document.json`);
+    const document = (await answer.json()) as { version: number; project: { id: string } };
+    await writeFile(
+      join(folder, 'newer.json'),
+      JSON.stringify({ ...document, version: document.version + 1 }),
+    );
+    await page().goto(`${server.url}/projects`);
+    await chooseFile(page(), 'Bring in a project (JSON)', join(folder, 'newer.json'));
+    await sees(page(), 'version 2; this Cordel reads version 1');
+    expect(await count()).toBe(before);
+  });
+
+  step('and nothing went wrong on the page', () => {
+    expect(person.trouble).toEqual([]);
+    return Promise.resolve();
+  });
+});

@@ -1,297 +1,14 @@
-import { createRoute, z } from '@hono/zod-openapi';
-import {
-  LIGHTS,
-  directionSchema,
-  idSchema,
-  personSchema,
-  timeSchema,
-  tracePlaceSchema,
-} from '@cordel/core';
-import { CAUSES } from '@cordel/core/otdr';
 import { Problem } from '../http/problem.ts';
-import { answers, idParams, jsonBody, router } from '../http/router.ts';
+import { router } from '../http/router.ts';
 import { getProject } from '../projects/queries.ts';
+import * as api from './api.ts';
 import { budgetRows } from './budget.ts';
 import { causesOf } from './causes.ts';
 import { circuitView } from './circuit.ts';
-import { traceFactsSchema } from './facts.ts';
-import { OTDR_FAULTS, shoot } from './otdr.ts';
+import { shoot } from './otdr.ts';
 import { prove } from './proof.ts';
 import { keepTrace, listTraces, placeTraces, traceFile } from './queries.ts';
 import { ledgerFigures, putFigures } from './readings.ts';
-
-const project = idParams('projectId');
-const lossSchema = z.object({ loss: z.number(), sigma: z.number() });
-
-const postTrace = createRoute({
-  method: 'post',
-  path: '/projects/{projectId}/traces',
-  summary: 'Bring in a trace file, kept byte for byte, and say where it belongs',
-  description:
-    'The same content sent again, under whatever name, is the trace that is here already.',
-  request: {
-    params: project,
-    body: jsonBody(
-      z.object({
-        id: idSchema,
-        name: z.string().trim().min(1).max(200),
-        bytes: z.base64().min(1),
-        /** Null where nobody has said yet. */
-        place: tracePlaceSchema.nullable(),
-      }),
-    ),
-  },
-  responses: answers(z.object({ id: idSchema, known: z.boolean() }), 'The trace'),
-});
-
-const list = createRoute({
-  method: 'get',
-  path: '/projects/{projectId}/traces',
-  summary: 'The traces of a project, in the order in which they came in',
-  request: { params: project },
-  responses: answers(
-    z.array(
-      z.object({
-        id: idSchema,
-        name: z.string(),
-        digest: z.string(),
-        receivedAt: z.string(),
-        facts: traceFactsSchema,
-        place: tracePlaceSchema.nullable(),
-      }),
-    ),
-    'The traces',
-  ),
-});
-
-const places = createRoute({
-  method: 'post',
-  path: '/projects/{projectId}/trace-places',
-  summary: 'Say where traces belong, or set them aside',
-  request: {
-    params: project,
-    body: jsonBody(z.object({ entries: z.array(tracePlaceSchema).min(1).max(500) })),
-  },
-  responses: answers(z.object({ placed: z.int() }), 'How many were said'),
-});
-
-const file = createRoute({
-  method: 'get',
-  path: '/traces/{traceId}/file.sor',
-  summary: 'A trace file as it came, byte for byte',
-  request: { params: idParams('traceId') },
-  responses: {
-    ...answers(z.unknown(), 'The file'),
-    200: { description: 'The file', content: { 'application/octet-stream': { schema: z.any() } } },
-  },
-});
-
-const whereSchema = z.object({
-  from: z.string(),
-  closureId: z.string().nullable(),
-  toward: z.string(),
-  cable: z.string(),
-  sheath: z.number(),
-  sigma: z.number(),
-  inCoil: z.boolean(),
-  mark: z.number().nullable(),
-});
-
-const findingSchema = z.object({
-  cause: z.enum(CAUSES),
-  weight: z.enum(['bad', 'look']),
-  circuits: z.array(z.string()),
-  spliceIds: z.array(idSchema),
-  closureId: z.string().nullable(),
-  title: z.string(),
-  evidence: z.string(),
-  where: z.string(),
-  place: whereSchema.nullable(),
-});
-
-const proofSchema = z.object({
-  traces: z.int(),
-  /** Traces that belong nowhere yet. */
-  unplaced: z.int(),
-  circuits: z.array(z.object({ key: z.string(), label: z.string(), to: z.string() })),
-  scale: z.number(),
-  corrections: z.array(
-    z.object({ kind: z.string(), closureId: z.string().nullable(), words: z.string() }),
-  ),
-  problems: z.array(
-    z.object({
-      kind: z.string(),
-      circuit: z.string().nullable(),
-      traces: z.array(z.string()),
-      words: z.string(),
-    }),
-  ),
-  findings: z.array(findingSchema),
-  /** Figures that wait to go into the Ledger, those that are there, those that are held back. */
-  ledger: z.object({
-    fresh: z.int(),
-    there: z.int(),
-    held: z.array(z.object({ count: z.int(), why: z.string() })),
-  }),
-});
-
-const proof = createRoute({
-  method: 'get',
-  path: '/projects/{projectId}/proof',
-  summary: 'What the traces prove: the fitted way, what is odd, what is bad, why and where',
-  request: { params: project },
-  responses: answers(proofSchema, 'The proof'),
-});
-
-const put = createRoute({
-  method: 'post',
-  path: '/projects/{projectId}/proof/readings',
-  summary: 'Put the figures of all traces into the Ledger; the same once more changes nothing',
-  request: { params: project, body: jsonBody(z.object({ by: personSchema, at: timeSchema })) },
-  responses: answers(z.object({ recorded: z.int() }), 'How many were new'),
-});
-
-const circuit = createRoute({
-  method: 'get',
-  path: '/projects/{projectId}/proof/circuits/{cableId}/{fiber}',
-  summary: 'One circuit with its traces laid along it',
-  request: {
-    params: project.extend({ cableId: idSchema, fiber: z.coerce.number().int().min(1) }),
-  },
-  responses: answers(
-    z.object({
-      key: z.string(),
-      label: z.string(),
-      points: z.array(
-        z.object({
-          closureId: z.string().nullable(),
-          name: z.string(),
-          tray: z.int().nullable(),
-          spliceId: z.string().nullable(),
-          /** Meters of fiber from end A; null where nothing tells. */
-          at: z.number().nullable(),
-        }),
-      ),
-      spans: z.array(
-        z.object({ cable: z.string(), fiber: z.int(), sheath: z.number().nullable() }),
-      ),
-      /** Meters of fiber from end to end. */
-      length: z.number(),
-      traces: z.array(
-        z.object({
-          id: z.string(),
-          name: z.string(),
-          direction: directionSchema,
-          wavelengthNm: z.int(),
-          /** Meters of its fiber at which the circuit begins, and what its meters are multiplied by. */
-          start: z.number(),
-          stretch: z.number(),
-          end: z.number().nullable(),
-        }),
-      ),
-      /** Traces of the fibers of its tube or ribbon. */
-      fellows: z.array(
-        z.object({
-          fiber: z.int(),
-          id: z.string(),
-          direction: directionSchema,
-          wavelengthNm: z.int(),
-          start: z.number(),
-          stretch: z.number(),
-          length: z.number(),
-        }),
-      ),
-      joints: z.array(
-        z.object({
-          point: z.int(),
-          wavelengthNm: z.int(),
-          forward: lossSchema.nullable(),
-          backward: lossSchema.nullable(),
-          mean: lossSchema.nullable(),
-          modeField: lossSchema.nullable(),
-        }),
-      ),
-      totals: z.array(z.object({ wavelengthNm: z.int(), mean: lossSchema.nullable() })),
-      findings: z.array(findingSchema),
-    }),
-    'The circuit',
-  ),
-});
-
-const budget = createRoute({
-  method: 'get',
-  path: '/projects/{projectId}/budget',
-  summary: 'Expected and measured loss of every circuit, those that will not light up first',
-  request: {
-    params: project,
-    query: z.object({
-      offset: z.coerce.number().int().min(0).default(0),
-      limit: z.coerce.number().int().min(1).max(1000).default(200),
-    }),
-  },
-  responses: answers(
-    z.object({
-      total: z.int(),
-      counts: z.record(z.enum(LIGHTS), z.int()),
-      rows: z.array(
-        z.object({
-          circuit: z.string(),
-          label: z.string(),
-          cableId: idSchema,
-          fiber: z.int(),
-          from: z.string(),
-          to: z.string(),
-          meters: z.number().nullable(),
-          splices: z.int(),
-          open: z.int(),
-          lights: z.enum(LIGHTS),
-          why: z.string(),
-          budgets: z.array(
-            z.object({
-              wavelengthNm: z.int(),
-              expected: z.number(),
-              spread: z.number(),
-              made: z.number(),
-              madeSpread: z.number(),
-              measured: z.number().nullable(),
-              measuredSpread: z.number().nullable(),
-              most: z.number(),
-              margin: z.number(),
-              marginSpread: z.number(),
-            }),
-          ),
-        }),
-      ),
-    }),
-    'Circuits',
-  ),
-});
-
-const otdr = createRoute({
-  method: 'post',
-  path: '/projects/{projectId}/standin/otdr',
-  summary: 'Shoot a circuit with the simulated OTDR',
-  request: {
-    params: project,
-    body: jsonBody(
-      z.object({
-        cableId: idSchema,
-        fiber: z.int().min(1),
-        direction: directionSchema,
-        wavelengthNm: z.union(
-          [z.literal(1310), z.literal(1490), z.literal(1550), z.literal(1625)],
-          {
-            error: 'The simulated OTDR has lasers of 1310, 1490, 1550 and 1625 nm.',
-          },
-        ),
-        pulseNs: z.int().min(10, 'At least 10 ns.').max(2000, 'At most 2 000 ns.'),
-        averages: z.int().min(16).max(1_000_000),
-        faults: z.array(z.enum(OTDR_FAULTS)).default([]),
-      }),
-    ),
-  },
-  responses: answers(z.object({ name: z.string(), bytes: z.string() }), 'A trace file in base 64'),
-});
 
 const counted = <Key extends string>(list: readonly Key[]): Record<Key, number> => {
   const counts = {} as Record<Key, number>;
@@ -300,7 +17,7 @@ const counted = <Key extends string>(list: readonly Key[]): Record<Key, number> 
 };
 
 export const traceRoutes = router()
-  .openapi(postTrace, async (c) => {
+  .openapi(api.postTrace, async (c) => {
     const { projectId } = c.req.valid('param');
     const { id, name, bytes, place } = c.req.valid('json');
     await getProject(c.var.db, projectId);
@@ -318,7 +35,7 @@ export const traceRoutes = router()
     if (place && !kept.known) await placeTraces(c.var.db, [place]);
     return c.json(kept, 200);
   })
-  .openapi(list, async (c) => {
+  .openapi(api.list, async (c) => {
     const { projectId } = c.req.valid('param');
     await getProject(c.var.db, projectId);
     const rows = await listTraces(c.var.db, projectId);
@@ -327,12 +44,12 @@ export const traceRoutes = router()
       200,
     );
   })
-  .openapi(places, async (c) => {
+  .openapi(api.places, async (c) => {
     const { entries } = c.req.valid('json');
     await placeTraces(c.var.db, entries);
     return c.json({ placed: entries.length }, 200);
   })
-  .openapi(file, async (c) => {
+  .openapi(api.file, async (c) => {
     const { name, bytes } = await traceFile(c.var.db, c.req.valid('param').traceId);
     const plain = name.replace(/[^\w. -]+/g, '_');
     return c.body(bytes.slice().buffer, 200, {
@@ -340,7 +57,7 @@ export const traceRoutes = router()
       'content-disposition': `attachment; filename="${plain}"; filename*=UTF-8''${encodeURIComponent(name)}`,
     });
   })
-  .openapi(proof, async (c) => {
+  .openapi(api.proof, async (c) => {
     const { projectId } = c.req.valid('param');
     const all = await prove(c.var.db, projectId);
     const { fresh, there, held } = await ledgerFigures(c.var.db, all, {
@@ -369,17 +86,17 @@ export const traceRoutes = router()
       200,
     );
   })
-  .openapi(put, async (c) => {
+  .openapi(api.put, async (c) => {
     const { projectId } = c.req.valid('param');
     const all = await prove(c.var.db, projectId);
     const { fresh } = await ledgerFigures(c.var.db, all, c.req.valid('json'));
     return c.json({ recorded: await putFigures(c.var.db, fresh) }, 200);
   })
-  .openapi(circuit, async (c) => {
+  .openapi(api.circuit, async (c) => {
     const { projectId, cableId, fiber } = c.req.valid('param');
     return c.json(circuitView(await prove(c.var.db, projectId), cableId, fiber), 200);
   })
-  .openapi(budget, async (c) => {
+  .openapi(api.budget, async (c) => {
     const { offset, limit } = c.req.valid('query');
     const rows = await budgetRows(c.var.db, c.req.valid('param').projectId);
     return c.json(
@@ -391,7 +108,7 @@ export const traceRoutes = router()
       200,
     );
   })
-  .openapi(otdr, async (c) => {
+  .openapi(api.otdr, async (c) => {
     const { name, bytes } = await shoot(
       c.var.db,
       c.req.valid('param').projectId,

@@ -1,7 +1,12 @@
 import {
+  type Closure,
+  type ClosureRow,
   type Evidence,
+  type FiberRow,
   GRADES,
+  type Project,
   type RollUp,
+  formatDistance,
   formatHalf,
   formatLoss,
   formatMean,
@@ -23,7 +28,7 @@ export interface Column<Row> {
 
 const dB = '0.0000';
 
-export const ROLL_UP: Column<RollUp>[] = [
+const ROLL_UP: Column<RollUp>[] = [
   { title: 'splices', cell: (row) => row.total },
   { title: 'done', cell: (row) => row.done },
   { title: 'pass', cell: (row) => row.pass },
@@ -45,6 +50,47 @@ export const ROLL_UP: Column<RollUp>[] = [
   { title: 'evidence grade', width: 12, cell: (row) => row.grade },
   { title: 'verdict', width: 12, cell: (row) => row.verdict },
 ];
+
+export const closureColumns = (
+  { units }: Project,
+  closures: readonly Closure[],
+): Column<ClosureRow>[] => {
+  const names = new Map(closures.map(({ id, name }) => [id, name]));
+  return [
+    { title: 'closure', width: 22, cell: (row) => row.name },
+    { title: 'distance m', cell: (row) => (row.distance === null ? null : row.distance / 10_000) },
+    {
+      title: 'distance',
+      width: 12,
+      cell: (row) => (row.distance === null ? null : formatDistance(row.distance, units.distance)),
+    },
+    {
+      title: 'branch of',
+      width: 18,
+      cell: (row) => (row.branchOf ? (names.get(row.branchOf) ?? null) : null),
+    },
+    { title: 'trays', cell: (row) => row.trayCount },
+    { title: 'closed', cell: (row) => (row.closing === 'done' ? 'signed' : row.closing) },
+    ...ROLL_UP,
+  ];
+};
+
+export const TRAYS: Column<RollUp & { closure: string; tray: number }>[] = [
+  { title: 'closure', width: 22, cell: (row) => row.closure },
+  { title: 'tray', cell: (row) => row.tray },
+  ...ROLL_UP,
+];
+
+export const fiberColumns = (describe: DescribeFiber): Column<FiberRow>[] => {
+  const of = (row: FiberRow) => describe(row.headCable, row.headFiber);
+  return [
+    { title: 'cable', cell: (row) => of(row).cable },
+    { title: 'fiber', cell: (row) => row.headFiber },
+    { title: 'place', width: 18, cell: (row) => of(row).place },
+    { title: 'colour', width: 12, cell: (row) => of(row).colour },
+    ...ROLL_UP,
+  ];
+};
 
 /** Columns of a splice; what its list brought along comes behind them. */
 export const spliceColumns = (

@@ -1,11 +1,4 @@
-import {
-  type Evidence,
-  type FiberRow,
-  type RollUp,
-  type TrayRow,
-  formatDistance,
-  rollUp,
-} from '@cordel/core';
+import { type Evidence, rollUp } from '@cordel/core';
 import { type Photo, canonicalText } from '@cordel/core/close';
 import { documentJsonSchema } from '@cordel/core/document';
 import { writeGeoJson } from '@cordel/core/geo';
@@ -14,7 +7,9 @@ import {
   type Column,
   EVIDENCE,
   type PlacedEvidence,
-  ROLL_UP,
+  TRAYS,
+  closureColumns,
+  fiberColumns,
   retiredColumns,
   spliceColumns,
 } from './columns.ts';
@@ -267,53 +262,18 @@ export class PackageMaker {
   }
 
   private async finishBook(): Promise<void> {
-    const { project, rows, closures } = this.open;
-    const { limits, units } = project;
+    const { project, rows, closures, extras } = this.open;
+    const { limits } = project;
     if (this.part === 'splices') this.book.begin('evidence', EVIDENCE);
-    const names = new Map(closures.map(({ id, name }) => [id, name]));
-    const closureColumns: Column<(typeof rows)[number]>[] = [
-      { title: 'closure', width: 22, cell: (row) => row.name },
-      {
-        title: 'distance m',
-        cell: (row) => (row.distance === null ? null : row.distance / 10_000),
-      },
-      {
-        title: 'distance',
-        width: 12,
-        cell: (row) =>
-          row.distance === null ? null : formatDistance(row.distance, units.distance),
-      },
-      {
-        title: 'branch of',
-        width: 18,
-        cell: (row) => (row.branchOf ? (names.get(row.branchOf) ?? null) : null),
-      },
-      { title: 'trays', cell: (row) => row.trayCount },
-      { title: 'closed', cell: (row) => (row.closing === 'done' ? 'signed' : row.closing) },
-      ...ROLL_UP,
-    ];
-    await this.matter('closures', closureColumns, rows);
-    const trayColumns: Column<Omit<TrayRow, keyof RollUp> & RollUp>[] = [
-      { title: 'closure', width: 22, cell: (row) => row.closure },
-      { title: 'tray', cell: (row) => row.tray },
-      ...ROLL_UP,
-    ];
+    await this.matter('closures', closureColumns(project, closures), rows);
     await this.matter(
       'trays',
-      trayColumns,
+      TRAYS,
       this.trays.all().map(({ key, tally }) => ({ ...key, ...rollUp(tally, 'tray', limits) })),
     );
-    const of = (row: FiberRow) => this.describe(row.headCable, row.headFiber);
-    const fiberColumns: Column<FiberRow>[] = [
-      { title: 'cable', cell: (row) => of(row).cable },
-      { title: 'fiber', cell: (row) => row.headFiber },
-      { title: 'place', width: 18, cell: (row) => of(row).place },
-      { title: 'colour', width: 12, cell: (row) => of(row).colour },
-      ...ROLL_UP,
-    ];
     await this.matter(
       'fibers',
-      fiberColumns,
+      fiberColumns(this.describe),
       this.fibers.all().map(({ key, tally }) => ({
         headCable: key.cable,
         headFiber: key.fiber,
@@ -323,7 +283,7 @@ export class PackageMaker {
     await this.matter('closing', CLOSING, this.closing);
     await this.matter(
       'cut away',
-      retiredColumns(spliceColumns(this.describe, this.open.extras)),
+      retiredColumns(spliceColumns(this.describe, extras)),
       this.retired,
     );
   }

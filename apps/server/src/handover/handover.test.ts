@@ -166,7 +166,7 @@ describe('the package of a project', () => {
   });
 
   it('has the project as its schema says, and Cordel reads it back', async () => {
-    const ajv = addFormats.default(new Ajv2020({ strict: false }));
+    const ajv = addFormats.default(new Ajv2020({ strict: false, formats: { base64: true } }));
     const validate = ajv.compile(await jsonOf<object>(zip, 'project.schema.json'));
     const own = await jsonOf<ProjectDocument>(zip, 'project.json');
     expect(validate(own)).toBe(true);

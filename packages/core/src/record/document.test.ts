@@ -24,7 +24,9 @@ const document = {
 };
 
 describe('the published JSON Schema', () => {
-  const ajv = addFormats(new Ajv2020({ strict: false, allErrors: true }));
+  const ajv = addFormats(
+    new Ajv2020({ strict: false, allErrors: true, formats: { base64: true } }),
+  );
   const validate = ajv.compile(documentJsonSchema());
 
   it('is a schema of draft 2020-12 that takes what Cordel takes', () => {

@@ -32,24 +32,17 @@ export async function appendAt(
     // Two people at one closure sign one after the other.
     await rowsOf(on, sql`select from closures where id = ${closureId} for update`);
     for (const [index, entry] of entries.entries()) {
-      if (await isKnown(on, entry.id)) {
+      if (await entryNamed(on, entry.id)) {
         await appendClosing(on, [entry]);
         continue;
       }
       if (entry.kind === 'round') await checkRound(on, entry, index);
       if ('roundId' in entry) await checkOfRound(on, entry, index);
+      if (entry.kind === 'circuit') await checkCircuit(on, entry, index);
       if (entry.kind === 'sign') await sign(on, entry, index);
       await appendClosing(on, [entry]);
     }
   });
-}
-
-async function isKnown(db: Db, id: string): Promise<boolean> {
-  const rows = await db
-    .select({ id: closingEntries.id })
-    .from(closingEntries)
-    .where(eq(closingEntries.id, id));
-  return rows.length > 0;
 }
 
 function refuse(status: 409 | 422, index: number, field: string, detail: string): never {
@@ -81,12 +74,25 @@ async function checkOfRound(
   entry: ClosingEntry & { roundId: string },
   index: number,
 ): Promise<void> {
-  const [round] = await db
-    .select({ kind: closingEntries.kind, closureId: closingEntries.closureId })
-    .from(closingEntries)
-    .where(eq(closingEntries.id, entry.roundId));
+  const round = await entryNamed(db, entry.roundId);
   if (round?.kind !== 'round' || round.closureId !== entry.closureId)
     refuse(422, index, 'roundId', 'There is no such round of a pressure test at this closure.');
+}
+
+async function checkCircuit(db: Db, entry: EntryOf<'circuit'>, index: number): Promise<void> {
+  const cutOver = await entryNamed(db, entry.cutOverId);
+  if (cutOver?.kind !== 'cut-over' || cutOver.closureId !== entry.closureId)
+    refuse(422, index, 'cutOverId', 'There is no such cut-over at this closure.');
+  if (!cutOver.circuits.some(({ name }) => name === entry.circuit))
+    refuse(422, index, 'circuit', `${entry.circuit} is no circuit of this cut-over.`);
+}
+
+async function entryNamed(db: Db, id: string): Promise<ClosingEntry | null> {
+  const [row] = await db
+    .select({ entry: closingEntries.entry })
+    .from(closingEntries)
+    .where(eq(closingEntries.id, id));
+  return row?.entry ?? null;
 }
 
 /** Keeps what a signature stands under. */

@@ -159,6 +159,73 @@ describe('a pressure test', () => {
   });
 });
 
+describe('a cut-over of live fibers', () => {
+  const cutOver = () =>
+    entry('cut-over', {
+      sleeves: [
+        { fibers: [2], minutes: 5 },
+        { fibers: [1], minutes: 5 },
+      ],
+      circuits: [{ name: 'clinic', fibers: [1], weight: 1 }],
+      start: '2026-05-05T22:00:00.000Z',
+    });
+  const word = (cutOverId: string, circuit: string, state: string) =>
+    entry('circuit', { cutOverId, circuit, state });
+
+  it('is kept in its order, and says of its own circuits only what is so', async () => {
+    const kept = cutOver();
+    expect((await post(kept, word(kept.id, 'clinic', 'down'))).status).toBe(200);
+    expect((await closing()).entries[0]).toEqual(kept);
+    for (const [odd, place, detail] of [
+      [word(uuid(), 'clinic', 'up'), 'cutOverId', /no such cut-over/],
+      [word(kept.id, 'dairy', 'up'), 'circuit', /dairy is no circuit of this cut-over/],
+      [word((await closing()).entries[1]!.id, 'clinic', 'up'), 'cutOverId', /no such cut-over/],
+    ] as const) {
+      const answer = await post(odd);
+      expect(answer.status).toBe(422);
+      expect(answer.body).toMatchObject({ errors: [{ place: `/entries/0/${place}` }] });
+      expect(detailOf(answer)).toMatch(detail);
+    }
+    expect((await closing()).entries).toHaveLength(2);
+  });
+
+  it('is not signed over while a circuit is down', async () => {
+    const kept = cutOver();
+    await post(kept, word(kept.id, 'clinic', 'down'));
+    await makeReady();
+    const waiting = await post(sign('technician', (await closing()).digest));
+    expect(waiting.status).toBe(409);
+    expect(detailOf(waiting)).toMatch(/Down since the cut-over: clinic\./);
+    await post(word(kept.id, 'clinic', 'up'));
+    expect((await post(sign('technician', (await closing()).digest))).status).toBe(200);
+  });
+
+  it('that cuts a splice away changes what was signed, and says which', async () => {
+    await makeReady();
+    const { digest } = await closing();
+    await post(sign('technician', digest), sign('lead', digest));
+    const first = document.splices.find((splice) => splice.closureId === closureId)!;
+    await api.record([
+      {
+        type: 'ruling',
+        id: uuid(),
+        spliceId: first.id,
+        by: 'M.',
+        at: '2026-05-06T20:00:00.000Z',
+        tryId: null,
+        kind: 'retire',
+        why: 'Cut-over.',
+      },
+    ]);
+    const after = await closing();
+    expect(after.digest).not.toBe(digest);
+    expect(after.signed).toMatchObject([{ digest, whole: true }]);
+    expect(after.signed[0]!.changes).toContain('Splices cut away: A 1 to B 1.');
+    // What was signed is still what it was.
+    expect((await post(sign('lead', digest))).status).toBe(409);
+  });
+});
+
 describe('signing', () => {
   it('waits until nothing is open', async () => {
     const answer = await post(sign('technician', (await closing()).digest));

@@ -361,6 +361,25 @@ describe('a splice that was cut away', () => {
         why: '=cut-over',
       },
     ]);
+    const entry = (kind: string, clock: string, part: object) => ({
+      kind,
+      id: uuid(),
+      closureId: gone.closureId,
+      by: 'M. Reyes',
+      at: `2026-06-03T${clock}:00.000Z`,
+      ...part,
+    });
+    const cutOver = entry('cut-over', '19:50', {
+      sleeves: [{ fibers: [gone.fiberA], minutes: 5 }],
+      circuits: [{ name: 'clinic', fibers: [gone.fiberA], weight: 1 }],
+      start: '2026-06-03T20:00:00.000Z',
+    });
+    const word = (state: string, clock: string) =>
+      entry('circuit', clock, { cutOverId: cutOver.id, circuit: 'clinic', state });
+    const answer = await call('POST', `/closures/${gone.closureId}/closing`, {
+      entries: [cutOver, word('down', '20:01'), word('up', '20:09')],
+    });
+    expect(answer.status).toBe(200);
     zip = await unzipped(await ask());
   });
 
@@ -401,6 +420,15 @@ describe('a splice that was cut away', () => {
       new Set([`${gone.tray} ${gone.slot}`]),
     );
     expect((await pagesOf(zip)).words.join('\n')).toMatch(/Cut away .*M\. Reyes, 2026-06-03 20:00/);
+  });
+
+  it('stands beside the cut-over that it was cut for, with the time its circuit was down', async () => {
+    const words = (await pagesOf(zip)).words.join('\n');
+    expect(words).toMatch(/Cut-over .*1 sleeve, first break planned for 2026-06-03 20:00 UTC/);
+    expect(words).toMatch(/clinic +5 min +2026-06-03 20:01 UTC +2026-06-03 20:09 UTC +8 min/);
+    const closing = await textOf(zip, 'csv/closing.csv');
+    expect(closing).toMatch(/cut-over,.*1 sleeve/);
+    expect(closing).toMatch(/circuit,.*clinic: down/);
   });
 
   it('stands in its closure’s record, under what is signed', async () => {

@@ -21,6 +21,8 @@ export interface LaidTrace {
 
 /** Joints this near a point belong to it, m; more far out, for fibers are not of one length. */
 const near = (at: number): number => 12 + 8e-4 * at;
+/** A weak step in noise may be found so many times its uncertainty from where it is. */
+const REACH = 4;
 /** An end this much too soon or late is another end. */
 const off = (at: number): number => 25 + 0.004 * at;
 
@@ -38,8 +40,7 @@ export function layTrace(trace: FitTrace, group: FittedGroup): LaidTrace {
     const at = point.at * factor;
     for (const joint of free) {
       const distance = Math.abs(moved(joint.position) - at);
-      // A weak step in noise may be found far from where it is.
-      if (distance > near(at) + 4 * joint.reach) continue;
+      if (distance > near(at) + REACH * joint.reach) continue;
       if (!best || distance < Math.abs(moved(best.position) - at)) best = joint;
     }
     if (best) free.delete(best);
@@ -113,15 +114,20 @@ function takeWeak(
 function shiftOf({ joints, end }: FitTrace, { positions }: FittedGroup): number {
   const places = positions.flatMap((point, index) => (point && index > 0 ? [point.at] : []));
   const seen = [
-    ...joints.flatMap(({ kind, position }) => (kind === 'end' ? [] : [position])),
-    ...(end === null ? [] : [end]),
+    ...joints.flatMap(({ kind, position, reach }) =>
+      kind === 'end' ? [] : [{ at: position, reach }],
+    ),
+    ...(end === null ? [] : [{ at: end, reach: 0 }]),
   ];
+  // What noise moved away from its closure makes no launch fiber with others that it moved alike.
   const met = (shift: number): number =>
-    seen.filter((at) => places.some((place) => Math.abs(at - shift - place) < near(place))).length;
+    seen.filter(({ at, reach }) =>
+      places.some((place) => Math.abs(at - shift - place) < near(place) + REACH * reach),
+    ).length;
   const asItIs = met(0);
   if (asItIs * 2 >= Math.min(seen.length, places.length)) return 0;
   let best = { shift: 0, count: asItIs };
-  for (const at of seen)
+  for (const { at } of seen)
     for (const place of places) {
       const shift = at - place;
       if (shift < 20 || shift > 6000) continue;
@@ -130,7 +136,7 @@ function shiftOf({ joints, end }: FitTrace, { positions }: FittedGroup): number 
     }
   if (best.count < 2 || best.count < asItIs + 2) return 0;
   // The middle of what the joints say, not what the first of them did.
-  const offsets = seen.flatMap((at) =>
+  const offsets = seen.flatMap(({ at }) =>
     places.flatMap((place) =>
       Math.abs(at - best.shift - place) < near(place) ? [at - place] : [],
     ),

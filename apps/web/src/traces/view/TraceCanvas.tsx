@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { useInks } from '@/ui/theme';
-import { type Peg, type StringLook, draw, plotLeft } from './draw';
+import { type Peg, StringLayer, type StringLook, draw, plotLeft } from './draw';
 import type { TraceView } from './useTraceView';
 
 interface Props {
@@ -15,6 +15,7 @@ interface Props {
 /** Traces hung on the cord; moved by one finger, two fingers, the wheel, and keys. */
 export function TraceCanvas({ view, looks, pegs, width, height, label }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null);
+  const strings = useRef<StringLayer>(null);
   const inks = useInks();
   const { columns, shown } = view;
   useEffect(() => {
@@ -27,7 +28,8 @@ export function TraceCanvas({ view, looks, pegs, width, height, label }: Props) 
       if (element.height !== Math.round(height * ratio))
         element.height = Math.round(height * ratio);
       context.setTransform(ratio, 0, 0, ratio, 0, 0);
-      draw(context, { width, height, shown, columns, looks, pegs, inks });
+      strings.current ??= new StringLayer();
+      draw(context, strings.current, { width, height, shown, columns, looks, pegs, inks });
     });
     return () => cancelAnimationFrame(frame);
   }, [columns, shown, looks, pegs, width, height, inks]);

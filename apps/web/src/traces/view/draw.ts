@@ -1,4 +1,5 @@
 import { FONTS, type Inks } from '@/ui/theme';
+import { fillBar, wordOf } from './pixels';
 import type { Columns } from './view.worker';
 import type { Stretch } from './useTraceView';
 
@@ -43,8 +44,60 @@ const SHARE = 0.96;
 /** Meters at a pixel of the picture. */
 export const plotLeft = LEFT;
 
+interface Place {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
+
+/** The part of the picture that strings are drawn on, pixel by pixel; it is kept from one picture to the next. */
+export class StringLayer {
+  private readonly canvas = document.createElement('canvas');
+  private image: ImageData | null = null;
+  private words = new Uint32Array(0);
+  private place: Place = { x: 0, y: 0, width: 0, height: 0 };
+  private ratio = 1;
+
+  /** Begins anew; `ratio` is how many pixels of the screen a pixel of the page has. */
+  begin(place: Place, ratio: number): void {
+    this.place = place;
+    this.ratio = ratio;
+    const width = Math.max(1, Math.round(place.width * ratio));
+    const height = Math.max(1, Math.round(place.height * ratio));
+    if (this.image?.width === width && this.image.height === height) {
+      this.words.fill(0);
+      return;
+    }
+    this.canvas.width = width;
+    this.canvas.height = height;
+    this.image = new ImageData(width, height);
+    this.words = new Uint32Array(this.image.data.buffer);
+  }
+
+  bar(left: number, right: number, top: number, bottom: number, word: number): void {
+    const { words, ratio, place, image } = this;
+    fillBar(
+      { words, width: image!.width, height: image!.height },
+      [(left - place.x) * ratio, (right - place.x) * ratio],
+      [(top - place.y) * ratio, (bottom - place.y) * ratio],
+      word,
+    );
+  }
+
+  end(canvas: CanvasRenderingContext2D): void {
+    this.canvas.getContext('2d')!.putImageData(this.image!, 0, 0);
+    const { x, y, width, height } = this.place;
+    canvas.drawImage(this.canvas, x, y, width, height);
+  }
+}
+
 /** Draws the cord, its pegs, and the traces that hang on it. */
-export function draw(canvas: CanvasRenderingContext2D, picture: Picture): void {
+export function draw(
+  canvas: CanvasRenderingContext2D,
+  strings: StringLayer,
+  picture: Picture,
+): void {
   const { width, height, inks } = picture;
   canvas.clearRect(0, 0, width, height);
   canvas.fillStyle = inks.leaf;
@@ -54,16 +107,16 @@ export function draw(canvas: CanvasRenderingContext2D, picture: Picture): void {
   const x = (at: number) =>
     LEFT + ((at - picture.shown.from) / (picture.shown.to - picture.shown.from)) * (width - LEFT);
   drawPegs(canvas, picture, x);
-  canvas.save();
-  canvas.beginPath();
-  canvas.rect(LEFT, TOP - 14, width - LEFT, height - TOP - BOTTOM + 14);
-  canvas.clip();
   const ordered = [...picture.looks].sort((a, b) => Number(a.strong) - Number(b.strong));
-  for (const look of ordered) {
+  const plot = { x: LEFT, y: TOP - 14, width: width - LEFT, height: height - TOP - BOTTOM + 14 };
+  strings.begin(plot, canvas.getTransform().a);
+  const tags = ordered.flatMap((look) => {
     const own = picture.columns.find(({ id }) => id === look.id);
-    if (own) drawString(canvas, own.columns, look, picture, scale);
-  }
-  canvas.restore();
+    return own ? drawString(strings, own.columns, look, picture, scale) : [];
+  });
+  strings.end(canvas);
+  for (const { look, x: tagX, y: tagY } of tags)
+    if (tagY < height - BOTTOM) tag(canvas, look, inks, tagX, tagY, look.hollow);
   drawCord(canvas, picture, x);
 }
 
@@ -201,13 +254,14 @@ function drawCord(
   }
 }
 
+/** Draws a string, and gives where its tag goes. */
 function drawString(
-  canvas: CanvasRenderingContext2D,
+  strings: StringLayer,
   list: Float32Array,
   look: StringLook,
   { width, inks }: Picture,
   { y, high: ceiling }: Scale,
-): void {
+): { look: StringLook; x: number; y: number }[] {
   const count = list.length / 2;
   const each = (width - LEFT) / count;
   const bars: [number, number, number][] = [];
@@ -230,17 +284,17 @@ function drawString(
       [lastX, lastY] = [x, (top + bottom) / 2];
     }
   }
-  // Upright bars are drawn many times faster than strokes with round corners.
   const fill = (ink: string, thick: number) => {
-    canvas.fillStyle = ink;
+    const word = wordOf(ink);
+    const half = thick / 2;
     for (const [x, top, bottom] of bars)
-      canvas.fillRect(x - thick / 2, top - thick / 2, each + thick, bottom - top + thick);
+      strings.bar(x - half, x + each + half, top - half, bottom + half, word);
   };
   fill(look.strong ? inks.ink : inks.ink2, look.hollow ? 5 : look.strong ? 2.5 : 1.4);
   if (look.hollow) fill(inks.leaf, 2);
-  if (firstX === 0) return;
+  if (firstX === 0) return [];
   const [tagX, tagY] = look.hollow ? [lastX, lastY] : [firstX, firstY];
-  tag(canvas, look, inks, tagX, tagY, look.hollow);
+  return [{ look, x: tagX, y: tagY }];
 }
 
 /** Says in a word which string it is, at the end it hangs from. */

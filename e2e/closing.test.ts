@@ -258,7 +258,7 @@ describe('from the last splice to the handed-over zip', () => {
     await sees(page(), 'the wrong seal for the cable’s diameter');
     await press(page(), 'Release the pressure');
     await press(page(), 'It shows zero: released before mending');
-    await sees(page(), 'Round 1: failed');
+    await sees(page(), 'Test 1: failed');
     await fill(page(), 'What was mended at Branch 1?', 'Cap was loose');
     await press(page(), 'Keep what was mended');
     await sees(page(), 'Mended at Branch 1: Cap was loose');

@@ -230,7 +230,7 @@ async function picturePages(): Promise<void> {
   };
   for (const [name, words] of [
     ['as-built-splices', 'Tray 1'],
-    ['as-built-test', 'Round 1: failed'],
+    ['as-built-test', 'Test 1: failed'],
   ] as const) {
     const number = String(pageOf(words));
     const args = ['-r', '75', '-png', '-singlefile', '-f', number, '-l', number, pdf];

@@ -284,7 +284,7 @@ describe('the package of a project', () => {
     expect(all).toMatch(/Tray 1 .*pass/);
     expect(all).toMatch(/owner accepts 0\.13 dB here/);
     expect(all).toMatch(/Before the cover/);
-    expect(all).toMatch(/Round 1: failed/);
+    expect(all).toMatch(/Test 1: failed/);
     expect(all).toMatch(/Mended at Round 1/);
     expect(all).toMatch(/Released before leaving/);
     expect(all).toMatch(/Lead: Lead/);

@@ -35,7 +35,7 @@ export function RoundRecord({
   const latest = closing.state.rounds.at(-1) === pressed;
   return (
     <Leaf style={{ gap: 8 }}>
-      <Txt kind="name" heading={2}>{`Round ${number}: ${HEADS[state]}`}</Txt>
+      <Txt kind="name" heading={2}>{`Test ${number}: ${HEADS[state]}`}</Txt>
       <Txt ink="ink2">
         {`${momentOf(round.at)} · ${round.by} · ${formatGauge(round.targetPa, round.unit)}, limit ${formatGauge(round.limitPa, round.unit, 'down')}`}
       </Txt>

@@ -256,7 +256,7 @@ function writeRound(
 ): void {
   const { round, state, bubbles, mends, release, estimate } = pressed;
   sheets.paragraph(
-    `Round ${index + 1}: ${state}. ${utc(round.at)}, ${round.by}; ${formatGauge(round.targetPa, round.unit)}, limit ${formatGauge(round.limitPa, round.unit, 'down')}. ${pressed.words}`,
+    `Test ${index + 1}: ${state}. ${utc(round.at)}, ${round.by}; ${formatGauge(round.targetPa, round.unit)}, limit ${formatGauge(round.limitPa, round.unit, 'down')}. ${pressed.words}`,
     { face: 'bold', ink: state === 'passed' ? INK : ACCENT },
   );
   if (estimate.verdict !== 'few')

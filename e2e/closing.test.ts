@@ -201,12 +201,14 @@ describe('from the last splice to the handed-over zip', () => {
       node.getAttribute('aria-label')!,
     );
     await chooseFile(page(), key, path);
-    await page().waitForSelector('img[alt="Photo 2"]');
-    await settled();
-    const { photos } = await readApi<{ photos: { id: string }[] }>(
-      server,
-      `/closures/${closureId}/closing`,
+    await page().waitForFunction(
+      () => (document.querySelector<HTMLImageElement>('img[alt="Photo 2"]')?.naturalWidth ?? 0) > 0,
     );
+    const held = async () =>
+      (await readApi<{ photos: { id: string }[] }>(server, `/closures/${closureId}/closing`))
+        .photos;
+    while ((await held()).length < 2) await new Promise((done) => setTimeout(done, 100));
+    const photos = await held();
     const kept = await fetch(`${server.url}/api/photos/${photos.at(-1)!.id}`);
     const bytes = Buffer.from(await kept.arrayBuffer());
     expect(bytes.length).toBeLessThan(700_000);
@@ -426,6 +428,10 @@ describe('from the last splice to the handed-over zip', () => {
     await sees(page(), /school: down \d\d:\d\d to \d\d:\d\d, [12] min; 5 planned/);
     await settled();
     await sees(page(), '1 splice cut away');
+    // The visit before keeps its tests and signatures in sight.
+    await press(page(), 'Its tests and signatures');
+    await sees(page(), 'Test 1: failed');
+    await sees(page(), 'Lead: ');
     await press(page(), 'Sign 0/2');
     await sees(page(), 'Splices added: F 13 to S 2.');
     await sees(page(), 'Splices cut away: F 2 to S 2.');

@@ -439,6 +439,34 @@ describe('a splice that was cut away', () => {
   });
 });
 
+describe('a closure that is opened again', () => {
+  it('keeps its tests and signatures from before on paper', async () => {
+    const { closureId } = document.signed[1]!;
+    const visit = {
+      kind: 'visit',
+      id: uuid(),
+      closureId,
+      by: 'M. Reyes',
+      at: '2026-06-05T08:00:00.000Z',
+      purpose: 'look',
+      why: 'water in the hand hole',
+      crew: ['M. Reyes'],
+      air: { temperature: 12, humidity: null, pressure: null },
+      sky: 'dry',
+      instruments: [],
+    };
+    const path = `/closures/${closureId}/closing`;
+    expect((await call('POST', path, { entries: [visit] })).status).toBe(200);
+    const words = (await pagesOf(await unzipped(await ask(closureId)))).words.join('\n');
+    expect(words).toMatch(/Not signed\./);
+    expect(words).toMatch(/Pressure test of \d{4}-\d\d-\d\d, before it was opened again/);
+    expect(words).toMatch(/Test 1: failed/);
+    expect(words).toMatch(/Test 2: passed/);
+    expect(words).toMatch(/Signed on \d{4}-\d\d-\d\d, before it was opened again .*Technician: /);
+    expect(words).toContain(document.signed[1]!.digest);
+  });
+});
+
 describe('what goes wrong', () => {
   it('a zip with one byte changed is found out', async () => {
     const now = await made(await ask(document.signed[1]!.closureId));

@@ -1,7 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import Svg, { Polyline } from 'react-native-svg';
 import type { EntryOf } from '@cordel/core/close';
 import { usePerson } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
@@ -11,9 +10,8 @@ import { Notice } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 import { TextField } from '@/ui/TextField';
 import { Txt } from '@/ui/Txt';
-import { useInks } from '@/ui/theme';
-import { momentOf } from './moments';
 import { SignaturePad } from './SignaturePad';
+import { Signed } from './Signed';
 import type { Closing, ClosingHook } from './useClosing';
 
 type Role = EntryOf<'sign'>['role'];
@@ -85,37 +83,6 @@ function Frozen({ last }: { last: Closing['signed'][number] }) {
           {last.changes.join(' ')}
         </Notice>
       )}
-    </Leaf>
-  );
-}
-
-/** A signature as it was drawn. */
-function Signed({ entry }: { entry: EntryOf<'sign'> }) {
-  const inks = useInks();
-  return (
-    <Leaf style={{ gap: 4 }}>
-      <Txt kind="strong">{`${entry.role === 'lead' ? 'Lead' : 'Technician'}: ${entry.by}`}</Txt>
-      <Svg
-        width="100%"
-        height={90}
-        viewBox="0 0 1000 1000"
-        preserveAspectRatio="none"
-        role="img"
-        aria-label={`Signature of ${entry.by}`}
-        style={{ maxWidth: 420 }}
-      >
-        {entry.strokes.map((stroke, index) => (
-          <Polyline
-            key={index}
-            points={stroke.join(' ')}
-            fill="none"
-            stroke={inks.ink}
-            strokeWidth={2}
-            vectorEffect="non-scaling-stroke"
-          />
-        ))}
-      </Svg>
-      <Txt ink="ink2">{momentOf(entry.at)}</Txt>
     </Leaf>
   );
 }

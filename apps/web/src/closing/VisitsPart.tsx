@@ -4,7 +4,6 @@ import { View } from 'react-native';
 import { type Evidence, emptyAssembly, lengthUnitOf, plural } from '@cordel/core';
 import {
   REENTRY_STEPS,
-  type VisitRecord,
   closingSplices,
   cutOversOf,
   reentryScope,
@@ -19,9 +18,8 @@ import { TextField } from '@/ui/TextField';
 import { Txt } from '@/ui/Txt';
 import { CutOverPart } from './CutOverPart';
 import { CutOverRecord } from './CutOverRecord';
-import { circuitWords } from './circuitWords';
-import { momentOf } from './moments';
-import { PURPOSE_WORDS, VisitForm } from './VisitForm';
+import { VisitForm } from './VisitForm';
+import { VisitLeaf } from './VisitLeaf';
 import type { Closing, ClosingHook } from './useClosing';
 
 interface VisitsPartProps {
@@ -47,7 +45,12 @@ export function VisitsPart({ closing, write }: VisitsPartProps) {
       <VisitForm closing={closing} write={write} />
       <LeaveForm closing={closing} write={write} />
       {visits.map((record) => (
-        <VisitLeaf key={record.visit?.id ?? record.from} record={record} />
+        <VisitLeaf
+          key={record.visit?.id ?? record.from}
+          record={record}
+          closing={closing}
+          write={write}
+        />
       ))}
     </View>
   );
@@ -145,46 +148,6 @@ function LeaveForm({ closing, write }: VisitsPartProps) {
           />
         </View>
       )}
-    </Leaf>
-  );
-}
-
-function VisitLeaf({ record }: { record: VisitRecord }) {
-  const { visit } = record;
-  const air = [
-    visit?.air.temperature === null || !visit ? '' : `${visit.air.temperature} C`,
-    visit?.air.pressure === null || !visit ? '' : `${visit.air.pressure} kPa`,
-    visit?.sky ?? '',
-  ].filter(Boolean);
-  const made = [
-    record.retired > 0 ? `${plural(record.retired, 'splice')} cut away` : '',
-    record.spliced > 0 ? plural(record.spliced, 'try', 'tries') : '',
-    record.measured > 0 ? plural(record.measured, 'reading') : '',
-    record.looked > 0 ? `${plural(record.looked, 'point')} looked at` : '',
-    record.rounds > 0 ? plural(record.rounds, 'pressure round') : '',
-    ...record.signatures.map((entry) => `signed by ${entry.by}, ${entry.role}`),
-  ].filter(Boolean);
-  return (
-    <Leaf style={{ gap: 4 }}>
-      <Txt kind="strong">{`${momentOf(record.from)}: ${visit ? PURPOSE_WORDS[visit.purpose] : 'work'}`}</Txt>
-      {visit?.why ? <Txt>{visit.why}</Txt> : null}
-      <Txt>{`${record.people.join(', ')}${air.length > 0 ? ` · ${air.join(', ')}` : ''}`}</Txt>
-      <Txt ink="ink2">{made.join(' · ')}</Txt>
-      {visit && visit.instruments.length > 0 ? (
-        <Txt ink="ink2">{`With ${visit.instruments.join(', ')}`}</Txt>
-      ) : null}
-      {record.cutOvers.flatMap(({ entry, circuits }) =>
-        circuits
-          .filter(({ downAt }) => downAt !== null)
-          .map((circuit) => (
-            <Txt key={`${entry.id} ${circuit.name}`}>
-              {`${circuit.name}: ${circuitWords(circuit)}`}
-            </Txt>
-          )),
-      )}
-      {record.done.map((words) => (
-        <Txt key={words}>{words}</Txt>
-      ))}
     </Leaf>
   );
 }

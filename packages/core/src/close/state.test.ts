@@ -145,6 +145,17 @@ describe('a pressure test', () => {
     expect(one!.estimate.holdOn).toBeGreaterThan(0);
   });
 
+  it('that was left with its pressure on stands in the way of whoever comes next', () => {
+    const round = roundOf();
+    const left = [...allGood(), round, bubbles(round.id), visited('mend', 'tray 1 is high')];
+    expect(underPressure(state(left).rounds)?.round.id).toBe(round.id);
+    expect(state(left).blocks).toContain('Pressure is on: release it first.');
+    const after = state([...left, release(round.id)]);
+    expect(after.rounds).toEqual([]);
+    // It was let out; the test of this visit is still to come.
+    expect(after.test).toBe('to do');
+  });
+
   it('is not asked of hardware without one, and can be waived with a reason', () => {
     expect(state(allGood(), { hardware: hardwareOf('gel-drop') }).test).toBe('none');
     expect(state([...allGood(), said('pressure', 'waived', { why: 'no valve' })]).test).toBe(

@@ -76,9 +76,13 @@ export function closingState(task: StateTask): ClosingState {
   const own = start < 0 ? entries : entries.slice(start);
   const words = lastWords(own);
   const points = task.points.map((point) => lookedAt(point, words, task.splices));
-  const rounds = own.flatMap((entry) =>
-    entry.kind === 'round' ? [roundOf(entry, own, leakLimit)] : [],
-  );
+  const rounds = [
+    // Whoever opens the closure again finds the pressure that nobody let out.
+    ...roundsOf(entries.slice(0, Math.max(0, start)), leakLimit, entries).filter(
+      ({ release }) => release === null,
+    ),
+    ...roundsOf(own, leakLimit),
+  ];
   const test = testOf(hardware, rounds, words);
   const signatures = own.filter((entry) => entry.kind === 'sign');
   const blocks = blocksOf(points, rounds, test, circuitsDown(own));
@@ -158,6 +162,18 @@ export const readingsOf = (
     gaugePa,
     temperature,
   }));
+
+/**
+ * Rounds of a pressure test as they went.
+ * @param limit largest fall that counts as tight, pascals a minute
+ * @param all entries that may belong to them; those they stand among where none are given
+ */
+export const roundsOf = (
+  entries: readonly ClosingEntry[],
+  limit: number,
+  all: readonly ClosingEntry[] = entries,
+): PressureRound[] =>
+  entries.flatMap((entry) => (entry.kind === 'round' ? [roundOf(entry, all, limit)] : []));
 
 function roundOf(
   round: EntryOf<'round'>,

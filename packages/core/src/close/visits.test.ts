@@ -33,6 +33,13 @@ describe('the visits of a closure', () => {
       done: ['Closed and hung.'],
     });
     expect(first!.signatures).toHaveLength(1);
+    expect(first!.closing.map(({ kind }) => kind)).toEqual([
+      'visit',
+      'point',
+      'round',
+      'leave',
+      'sign',
+    ]);
     expect(second).toMatchObject({ people: ['Cy', 'M.', 'Test crew'], spliced: 0, measured: 1 });
     expect(second!.visit!.why).toBe('tray 1 is high');
   });

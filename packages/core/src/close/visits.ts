@@ -20,6 +20,8 @@ export interface VisitRecord {
   /** Splices that were cut away. */
   retired: number;
   cutOvers: KeptCutOver[];
+  /** Its entries of closing. */
+  closing: ClosingEntry[];
   signatures: EntryOf<'sign'>[];
   /** What was done, in the crew's own words. */
   done: string[];
@@ -65,6 +67,7 @@ function summed(visit: EntryOf<'visit'> | null, list: readonly Happening[]): Vis
     rounds: closing.filter(({ kind }) => kind === 'round').length,
     retired: evidence.filter((entry) => entry.type === 'ruling' && entry.kind === 'retire').length,
     cutOvers: cutOversOf(closing),
+    closing,
     signatures: closing.filter((entry) => entry.kind === 'sign'),
     done: closing.flatMap((entry) => (entry.kind === 'leave' ? [entry.done] : [])),
   };

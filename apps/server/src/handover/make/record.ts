@@ -12,8 +12,10 @@ import {
   cutOversOf,
   formatGauge,
   leakCause,
+  roundsOf,
+  visitsOf,
 } from '@cordel/core/close';
-import type { PackageClosure, PackageMessage, PackageSplice } from '../messages.ts';
+import type { PackageClosure, PackageMessage, PackageSplice, RetiredSplice } from '../messages.ts';
 import { limitText, lossText, meanText } from './columns.ts';
 import type { DescribeFiber } from './describer.ts';
 import {
@@ -98,13 +100,11 @@ export function writeClosure(
   writeRetired(sheets, own, describe);
   writeWaivers(sheets, own, splices);
   writeInspection(sheets, own);
-  if (state.rounds.length > 0) {
-    sheets.heading('Pressure test', 13);
-    state.rounds.forEach((round, index) => writeRound(sheets, round, index, hardware));
-  }
+  writeRounds(sheets, 'Pressure test', state.rounds, hardware);
   writeVisits(sheets, own);
   writeCutOvers(sheets, own);
   writeSignatures(sheets, own);
+  writeEarlier(sheets, project, own, hardware);
 }
 
 const ROW = 10.5;
@@ -191,20 +191,27 @@ function writeRetired(sheets: Sheets, { retired }: PackageClosure, describe: Des
   if (retired.length === 0) return;
   sheets.heading('Cut away', 13);
   const end = (cable: string, fiber: number) => `${describe(cable, fiber).cable} ${fiber}`;
-  sheets.table(
-    [
-      { title: 'Splice', width: 22 },
-      { title: 'Lay in', width: 17 },
-      { title: 'Was', width: 18 },
-      { title: 'By, at, why', width: 51 },
-    ],
-    retired.map((row) => [
-      `${end(row.cableA, row.fiberA)} to ${end(row.cableB, row.fiberB)}`,
-      `tray ${row.tray} slot ${row.slot}`,
-      `${row.half === null ? '' : `${lossText(row)} dB, `}${row.verdict}`,
-      `${row.retirement.by}, ${utc(row.retirement.at)}: ${row.retirement.why}`,
-    ]),
-  );
+  const words = new Map<string, RetiredSplice[]>();
+  for (const row of retired) {
+    const { by, at, why } = row.retirement;
+    const word = `${by}, ${utc(at)}: ${why}`;
+    words.set(word, [...(words.get(word) ?? []), row]);
+  }
+  for (const [word, rows] of words) {
+    sheets.paragraph(word);
+    sheets.table(
+      [
+        { title: 'Splice', width: 34 },
+        { title: 'Lay in', width: 26 },
+        { title: 'Was', width: 40 },
+      ],
+      rows.map((row) => [
+        `${end(row.cableA, row.fiberA)} to ${end(row.cableB, row.fiberB)}`,
+        `tray ${row.tray} slot ${row.slot}`,
+        `${row.half === null ? '' : `${lossText(row)} dB, `}${row.verdict}`,
+      ]),
+    );
+  }
 }
 
 function writeWaivers(
@@ -246,6 +253,34 @@ function writeInspection(sheets: Sheets, { state }: PackageClosure): void {
     ]),
     (row) => (row[1] === 'not so' ? ACCENT : INK),
   );
+}
+
+function writeRounds(
+  sheets: Sheets,
+  heading: string,
+  rounds: readonly PressureRound[],
+  hardware: Hardware | null,
+): void {
+  if (rounds.length === 0) return;
+  sheets.heading(heading, 13);
+  rounds.forEach((round, index) => writeRound(sheets, round, index, hardware));
+}
+
+/** Tests and signatures from before the closure was opened again. */
+function writeEarlier(
+  sheets: Sheets,
+  { practice }: Project,
+  { closing }: PackageClosure,
+  hardware: Hardware | null,
+): void {
+  for (const { closing: own, from, signatures } of visitsOf(closing, []).slice(0, -1)) {
+    const day = from.slice(0, 10);
+    const rounds = roundsOf(own, practice.leakLimit, closing).filter(({ release }) => release);
+    writeRounds(sheets, `Pressure test of ${day}, before it was opened again`, rounds, hardware);
+    if (signatures.length === 0) continue;
+    sheets.heading(`Signed on ${day}, before it was opened again`, 13);
+    for (const signature of signatures) signaturePicture(sheets, signature);
+  }
 }
 
 function writeRound(

@@ -1,0 +1,90 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { plural } from '@cordel/core';
+import { type VisitRecord, roundsOf } from '@cordel/core/close';
+import { useProjectView } from '@/projects/context';
+import { Leaf } from '@/ui/Leaf';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { RoundRecord } from './RoundRecord';
+import { Signed } from './Signed';
+import { circuitWords } from './circuitWords';
+import { momentOf } from './moments';
+import type { Closing, ClosingHook } from './useClosing';
+import { PURPOSE_WORDS } from './VisitForm';
+
+interface VisitLeafProps {
+  record: VisitRecord;
+  closing: Closing;
+  write: ClosingHook['write'];
+}
+
+/** A visit: who, when, in what weather, what was done; its tests and signatures open below. */
+export function VisitLeaf({ record, closing, write }: VisitLeafProps) {
+  const [open, setOpen] = useState(false);
+  const { visit } = record;
+  const air = [
+    visit?.air.temperature === null || !visit ? '' : `${visit.air.temperature} C`,
+    visit?.air.pressure === null || !visit ? '' : `${visit.air.pressure} kPa`,
+    visit?.sky ?? '',
+  ].filter(Boolean);
+  const made = [
+    record.retired > 0 ? `${plural(record.retired, 'splice')} cut away` : '',
+    record.spliced > 0 ? plural(record.spliced, 'try', 'tries') : '',
+    record.measured > 0 ? plural(record.measured, 'reading') : '',
+    record.looked > 0 ? `${plural(record.looked, 'point')} looked at` : '',
+    record.rounds > 0 ? plural(record.rounds, 'pressure test') : '',
+    ...record.signatures.map((entry) => `signed by ${entry.by}, ${entry.role}`),
+  ].filter(Boolean);
+  return (
+    <Leaf style={{ gap: 4 }}>
+      <Txt kind="strong">{`${momentOf(record.from)}: ${visit ? PURPOSE_WORDS[visit.purpose] : 'work'}`}</Txt>
+      {visit?.why ? <Txt>{visit.why}</Txt> : null}
+      <Txt>{`${record.people.join(', ')}${air.length > 0 ? ` · ${air.join(', ')}` : ''}`}</Txt>
+      <Txt ink="ink2">{made.join(' · ')}</Txt>
+      {visit && visit.instruments.length > 0 ? (
+        <Txt ink="ink2">{`With ${visit.instruments.join(', ')}`}</Txt>
+      ) : null}
+      {record.cutOvers.flatMap(({ entry, circuits }) =>
+        circuits
+          .filter(({ downAt }) => downAt !== null)
+          .map((circuit) => (
+            <Txt key={`${entry.id} ${circuit.name}`}>
+              {`${circuit.name}: ${circuitWords(circuit)}`}
+            </Txt>
+          )),
+      )}
+      {record.done.map((words) => (
+        <Txt key={words}>{words}</Txt>
+      ))}
+      {record.rounds + record.signatures.length > 0 ? (
+        <Press
+          label={open ? 'Close tests and signatures' : 'Its tests and signatures'}
+          aria-expanded={open}
+          onPress={() => setOpen(!open)}
+        />
+      ) : null}
+      {open ? <Kept record={record} closing={closing} write={write} /> : null}
+    </Leaf>
+  );
+}
+
+function Kept({ record, closing, write }: VisitLeafProps) {
+  const { leakLimit } = useProjectView().project.practice;
+  return (
+    <View style={{ gap: 12, paddingTop: 8 }}>
+      {roundsOf(record.closing, leakLimit, closing.entries).map((pressed, index) => (
+        <RoundRecord
+          key={pressed.round.id}
+          pressed={pressed}
+          number={index + 1}
+          closing={closing}
+          write={write}
+        />
+      ))}
+      {record.signatures.map((entry) => (
+        <Signed key={entry.id} entry={entry} />
+      ))}
+    </View>
+  );
+}

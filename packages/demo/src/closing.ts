@@ -105,7 +105,7 @@ function tellOne(closing: Closing, known: Known, seed: number) {
     crew: [closing.by],
     air: { temperature: closing.temperature, humidity: 70, pressure: AIR_PA / 1000 },
     sky: closing.sky,
-    instruments: ['single-splicer'],
+    instruments: ['Single-fiber splicer', 'OTDR', 'gauge'],
   });
   const parts = partsOf(closure, known);
   for (const point of closingPoints(parts.view))

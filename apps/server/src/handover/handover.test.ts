@@ -1,6 +1,5 @@
 import { createHash } from 'node:crypto';
-import { mkdir, mkdtemp, readFile, readdir, rm, symlink } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
+import { mkdir, readFile, readdir, rm, symlink } from 'node:fs/promises';
 import { join } from 'node:path';
 import { check } from '@placemarkio/check-geojson';
 import { Ajv2020 } from 'ajv/dist/2020.js';
@@ -13,115 +12,31 @@ import type { ClosureRecord } from '@cordel/core/close';
 import { digestOf, sealRecord } from '@cordel/core/close';
 import type { ProjectDocument } from '@cordel/core/document';
 import { readSor } from '@cordel/core/otdr';
-import { demoDocument } from '@cordel/demo';
 import { v7 as uuid } from 'uuid';
-import { createApi } from '../app.ts';
-import { type TestApi, startApi } from '../testing/api.ts';
+import { startApi } from '../testing/api.ts';
+import {
+  AWKWARD,
+  type Handover,
+  ONE_PIXEL,
+  jsonOf,
+  pagesOf,
+  startHandover,
+  textOf,
+} from '../testing/handover.ts';
 
-interface Shown {
-  id: string;
-  state: string;
-  problem: string | null;
-  done: number;
-  total: number;
-  size: number;
-  digest: string;
-}
-
-let api: TestApi;
-let folder: string;
+let handover: Handover;
 let document: ProjectDocument;
-let app: ReturnType<typeof createApi>;
-const AWKWARD = '=1+1';
+const call: Handover['call'] = (...asked) => handover.call(...asked);
+const ask: Handover['ask'] = (...asked) => handover.ask(...asked);
+const unzipped: Handover['unzipped'] = (id) => handover.unzipped(id);
+const made: Handover['made'] = (id) => handover.made(id);
+const shown: Handover['shown'] = (id) => handover.shown(id);
 
 beforeAll(async () => {
-  api = await startApi();
-  folder = await mkdtemp(join(tmpdir(), 'cordel-handover-'));
-  app = createApi(api.db, undefined, folder);
-  document = demoDocument();
-  // Columns of an owner's own list, one of them no formula; a few traces are enough.
-  document.splices.forEach((splice, index) => {
-    if (index < 3) splice.extra = { 'owner ref': index === 0 ? AWKWARD : `-${index}` };
-  });
-  document.traces = document.traces.slice(0, 4);
-  const kept = new Set(document.traces.map(({ id }) => id));
-  document.tracePlaces = document.tracePlaces.filter(({ traceId }) => kept.has(traceId));
-  const own = document.signed.map(({ closureId }) => closureId);
-  document.photos = [
-    {
-      id: uuid(),
-      closureId: document.closures.find(({ id }) => !own.includes(id))!.id,
-      by: 'M.',
-      at: '2026-05-06T14:00:00.000Z',
-      width: 1,
-      height: 1,
-      bytes: ONE_PIXEL,
-    },
-  ];
-  expect((await api.post('/documents', document)).status).toBe(200);
+  handover = await startHandover();
+  document = handover.document;
 });
-afterAll(async () => {
-  await api.close();
-  await rm(folder, { recursive: true, force: true });
-});
-
-/** A JPEG of one pixel. */
-const ONE_PIXEL =
-  '/9j/4AAQSkZJRgABAQEASABIAAD/2wBDAP//////////////////////////////////////////////////////////////////////////////////////wAALCAABAAEBAREA/8QAFAABAAAAAAAAAAAAAAAAAAAAA//EABQQAQAAAAAAAAAAAAAAAAAAAAD/2gAIAQEAAD8AN//Z';
-
-const call = async (method: string, path: string, body?: unknown) => {
-  const response = await app.request(`/api${path}`, {
-    method,
-    ...(body
-      ? { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }
-      : {}),
-  });
-  return response;
-};
-const packagesOf = async () =>
-  (await (await call('GET', `/projects/${document.project.id}/packages`)).json()) as Shown[];
-const shown = async (id: string) => (await packagesOf()).find((one) => one.id === id)!;
-
-async function ask(closureId: string | null = null, paper = 'A4'): Promise<string> {
-  const id = uuid();
-  const body = { id, closureId, paper, by: 'M.', at: '2026-06-01T08:00:00.000Z' };
-  expect((await call('POST', `/projects/${document.project.id}/packages`, body)).status).toBe(200);
-  return id;
-}
-
-async function made(id: string): Promise<Shown> {
-  for (;;) {
-    const now = await shown(id);
-    if (now.state !== 'making' && now.state !== 'stopping') return now;
-    await new Promise((done) => setTimeout(done, 100));
-  }
-}
-
-async function unzipped(id: string): Promise<JSZip> {
-  const now = await made(id);
-  expect(now).toMatchObject({ state: 'done', problem: null });
-  const response = await call('GET', `/packages/${id}/file.zip`);
-  const bytes = Buffer.from(await response.arrayBuffer());
-  expect(bytes.length).toBe(now.size);
-  expect(createHash('sha256').update(bytes).digest('hex')).toBe(now.digest);
-  return JSZip.loadAsync(bytes, { checkCRC32: true });
-}
-
-const textOf = (zip: JSZip, path: string) => zip.file(path)!.async('string');
-const jsonOf = async <Value>(zip: JSZip, path: string) =>
-  JSON.parse(await textOf(zip, path)) as Value;
-
-/** The words on the pages of a PDF, by another library. */
-async function pagesOf(zip: JSZip): Promise<{ words: string[]; size: number[] }> {
-  const data = await zip.file('as-built.pdf')!.async('uint8array');
-  const pdf = await getDocument({ data, useSystemFonts: false, disableFontFace: true }).promise;
-  const words: string[] = [];
-  for (let page = 1; page <= pdf.numPages; page++) {
-    const { items } = await (await pdf.getPage(page)).getTextContent();
-    words.push(items.map((item) => ('str' in item ? item.str : '')).join(' '));
-  }
-  return { words, size: (await pdf.getPage(1)).view.slice(2) };
-}
+afterAll(() => handover.close());
 
 describe('the package of a project', () => {
   let zip: JSZip;
@@ -173,7 +88,7 @@ describe('the package of a project', () => {
     const other = await startApi();
     expect((await other.post('/documents', own)).text).toBe(`{"id":"${document.project.id}"}`);
     const there = await other.get(`/projects/${document.project.id}/document.json`);
-    const here = await api.get(`/projects/${document.project.id}/document.json`);
+    const here = await handover.api.get(`/projects/${document.project.id}/document.json`);
     expect(there.text).toBe(here.text);
     await other.close();
   });
@@ -224,7 +139,7 @@ describe('the package of a project', () => {
         expect(cell).not.toMatch(/^[=@]|^[+-](?!\d*\.?\d+$)/);
     // The same counts as the Ledger has.
     const ledger = Papa.parse<Record<string, string>>(
-      (await api.get(`/projects/${document.project.id}/csv/trays`)).text,
+      (await handover.api.get(`/projects/${document.project.id}/csv/trays`)).text,
       { header: true, skipEmptyLines: true },
     ).data;
     const trays = Papa.parse<Record<string, string>>(await textOf(zip, 'csv/trays.csv'), {
@@ -245,7 +160,7 @@ describe('the package of a project', () => {
       skipEmptyLines: true,
     }).data;
     const known = Papa.parse<Record<string, string>>(
-      (await api.get(`/projects/${document.project.id}/csv/fibers`)).text,
+      (await handover.api.get(`/projects/${document.project.id}/csv/fibers`)).text,
       { header: true, skipEmptyLines: true },
     ).data;
     const ofFiber = (row: Record<string, string>) =>
@@ -308,7 +223,7 @@ describe('the package of a project', () => {
     const before = await made(await ask());
     const splice = document.splices.at(-1)!;
     const id = uuid();
-    await api.record([
+    await handover.api.record([
       {
         type: 'ruling',
         id,
@@ -342,135 +257,10 @@ describe('the package of one closure', () => {
   });
 });
 
-describe('a splice that was cut away', () => {
-  let zip: JSZip;
-  let gone: ProjectDocument['splices'][number];
-  beforeAll(async () => {
-    const signed = new Set(document.signed.map(({ closureId }) => closureId));
-    const made = new Set(document.evidence.map(({ spliceId }) => spliceId));
-    gone = document.splices.find(({ id, closureId }) => made.has(id) && !signed.has(closureId))!;
-    await api.record([
-      {
-        type: 'ruling',
-        id: uuid(),
-        spliceId: gone.id,
-        by: 'M. Reyes',
-        at: '2026-06-03T20:00:00.000Z',
-        tryId: null,
-        kind: 'retire',
-        why: '=cut-over',
-      },
-    ]);
-    const entry = (kind: string, clock: string, part: object) => ({
-      kind,
-      id: uuid(),
-      closureId: gone.closureId,
-      by: 'M. Reyes',
-      at: `2026-06-03T${clock}:00.000Z`,
-      ...part,
-    });
-    const cutOver = entry('cut-over', '19:50', {
-      sleeves: [{ fibers: [gone.fiberA], minutes: 5 }],
-      circuits: [{ name: 'clinic', fibers: [gone.fiberA], weight: 1 }],
-      start: '2026-06-03T20:00:00.000Z',
-    });
-    const word = (state: string, clock: string) =>
-      entry('circuit', clock, { cutOverId: cutOver.id, circuit: 'clinic', state });
-    const answer = await call('POST', `/closures/${gone.closureId}/closing`, {
-      entries: [cutOver, word('down', '20:01'), word('up', '20:09')],
-    });
-    expect(answer.status).toBe(200);
-    zip = await unzipped(await ask());
-  });
-
-  it('stands by itself, with who says so and why, and not among those that live', async () => {
-    const rows = Papa.parse<Record<string, string>>(
-      (await textOf(zip, 'csv/cut-away.csv')).trim(),
-      {
-        header: true,
-      },
-    ).data;
-    expect(rows).toHaveLength(1);
-    expect(rows[0]).toMatchObject({
-      tray: String(gone.tray),
-      slot: String(gone.slot),
-      'fiber A': String(gone.fiberA),
-      'cut away at (UTC)': '2026-06-03T20:00:00.000Z',
-      by: 'M. Reyes',
-    });
-    // No spreadsheet runs a reason.
-    expect(rows[0]!.why).toBe("'=cut-over");
-    const live = Papa.parse<string[]>((await textOf(zip, 'csv/splices.csv')).trim()).data;
-    expect(live).toHaveLength(document.splices.length);
-    const book = new ExcelJS.Workbook();
-    await book.xlsx.load((await zip.file('as-built.xlsx')!.async('arraybuffer')) as never);
-    expect(book.getWorksheet('cut away')!.rowCount).toBe(2);
-  });
-
-  it('is in the project’s document with its evidence, which names its place', async () => {
-    const kept = await jsonOf<ProjectDocument>(zip, 'project.json');
-    expect(kept.splices).toHaveLength(document.splices.length);
-    expect(kept.evidence.filter(({ spliceId }) => spliceId === gone.id).length).toBeGreaterThan(1);
-    const evidence = Papa.parse<Record<string, string>>(
-      (await textOf(zip, 'csv/evidence.csv')).trim(),
-      { header: true },
-    ).data;
-    const own = evidence.filter(({ splice }) => splice === gone.id);
-    expect(new Set(own.map(({ tray, slot }) => `${tray} ${slot}`))).toEqual(
-      new Set([`${gone.tray} ${gone.slot}`]),
-    );
-    expect((await pagesOf(zip)).words.join('\n')).toMatch(/Cut away .*M\. Reyes, 2026-06-03 20:00/);
-  });
-
-  it('stands beside the cut-over that it was cut for, with the time its circuit was down', async () => {
-    const words = (await pagesOf(zip)).words.join('\n');
-    expect(words).toMatch(/Cut-over .*1 sleeve, first break planned for 2026-06-03 20:00 UTC/);
-    expect(words).toMatch(/clinic +5 min +2026-06-03 20:01 UTC +2026-06-03 20:09 UTC +8 min/);
-    const closing = await textOf(zip, 'csv/closing.csv');
-    expect(closing).toMatch(/cut-over,.*1 sleeve/);
-    expect(closing).toMatch(/circuit,.*clinic: down/);
-  });
-
-  it('stands in its closure’s record, under what is signed', async () => {
-    const own = await unzipped(await ask(gone.closureId));
-    const record = await jsonOf<ClosureRecord>(own, 'closure.json');
-    expect(record.retired.map(({ id }) => id)).toEqual([gone.id]);
-    expect(record.splices.map(({ id }) => id)).not.toContain(gone.id);
-  });
-});
-
-describe('a closure that is opened again', () => {
-  it('keeps its tests and signatures from before on paper', async () => {
-    const { closureId } = document.signed[1]!;
-    const visit = {
-      kind: 'visit',
-      id: uuid(),
-      closureId,
-      by: 'M. Reyes',
-      at: '2026-06-05T08:00:00.000Z',
-      purpose: 'look',
-      why: 'water in the hand hole',
-      crew: ['M. Reyes'],
-      air: { temperature: 12, humidity: null, pressure: null },
-      sky: 'dry',
-      instruments: [],
-    };
-    const path = `/closures/${closureId}/closing`;
-    expect((await call('POST', path, { entries: [visit] })).status).toBe(200);
-    const words = (await pagesOf(await unzipped(await ask(closureId)))).words.join('\n');
-    expect(words).toMatch(/Not signed\./);
-    expect(words).toMatch(/Pressure test of \d{4}-\d\d-\d\d, before it was opened again/);
-    expect(words).toMatch(/Test 1: failed/);
-    expect(words).toMatch(/Test 2: passed/);
-    expect(words).toMatch(/Signed on \d{4}-\d\d-\d\d, before it was opened again .*Technician: /);
-    expect(words).toContain(document.signed[1]!.digest);
-  });
-});
-
 describe('what goes wrong', () => {
   it('a zip with one byte changed is found out', async () => {
     const now = await made(await ask(document.signed[1]!.closureId));
-    const bytes = await readFile(join(folder, `${now.id}.zip`));
+    const bytes = await readFile(join(handover.folder, `${now.id}.zip`));
     const zip = await JSZip.loadAsync(bytes);
     const sums = await textOf(zip, 'SHA256SUMS');
     const csv = zip.file('csv/closures.csv')!;
@@ -490,15 +280,15 @@ describe('what goes wrong', () => {
 
   it('a full disk is said in words, and nothing half-made is left', async () => {
     const id = uuid();
-    await mkdir(join(folder, `${id}.making`), { recursive: true });
+    await mkdir(join(handover.folder, `${id}.making`), { recursive: true });
     // A device that is always full stands where the workbook goes.
-    await symlink('/dev/full', join(folder, `${id}.making`, 'as-built.xlsx'));
+    await symlink('/dev/full', join(handover.folder, `${id}.making`, 'as-built.xlsx'));
     const body = { id, closureId: null, paper: 'A4', by: 'M.', at: '2026-06-01T08:00:00.000Z' };
     await call('POST', `/projects/${document.project.id}/packages`, body);
     const now = await made(id);
     expect(now.state).toBe('failed');
     expect(now.problem).toMatch(/The disk is full\. Free some room/);
-    expect((await readdir(folder)).filter((name) => name.startsWith(id))).toEqual([]);
+    expect((await readdir(handover.folder)).filter((name) => name.startsWith(id))).toEqual([]);
     expect((await call('GET', `/packages/${id}/file.zip`)).status).toBe(409);
   });
 
@@ -507,7 +297,7 @@ describe('what goes wrong', () => {
     while ((await shown(id)).done === 0) await new Promise((done) => setTimeout(done, 20));
     expect((await call('POST', `/packages/${id}/stop`)).status).toBe(200);
     expect((await made(id)).state).toBe('stopped');
-    expect((await readdir(folder)).filter((name) => name.startsWith(id))).toEqual([]);
+    expect((await readdir(handover.folder)).filter((name) => name.startsWith(id))).toEqual([]);
   });
 
   it('asked twice is made once', async () => {
@@ -515,13 +305,13 @@ describe('what goes wrong', () => {
     const body = { id, closureId: null, paper: 'Letter', by: 'X', at: '2026-06-01T08:00:00.000Z' };
     await call('POST', `/projects/${document.project.id}/packages`, body);
     await made(id);
-    expect((await packagesOf()).filter((one) => one.id === id)).toHaveLength(1);
+    expect((await handover.packagesOf()).filter((one) => one.id === id)).toHaveLength(1);
   });
 
   it('one whose file is gone says that it can be made again', async () => {
     const id = await ask(document.signed[1]!.closureId);
     await made(id);
-    await rm(join(folder, `${id}.zip`));
+    await rm(join(handover.folder, `${id}.zip`));
     expect((await shown(id)).problem).toMatch(/make it again, it will be the same/);
   });
 });

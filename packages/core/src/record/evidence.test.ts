@@ -1,4 +1,5 @@
-import { evidenceSchema } from './evidence.ts';
+import { scribe } from '../loss/scribe.testing.ts';
+import { evidenceSchema, retirementsOf, rulingSchema } from './evidence.ts';
 
 const id = (last: number) => `019da9e7-4800-7000-8000-${String(last).padStart(12, '0')}`;
 const attempt = {
@@ -86,4 +87,28 @@ describe('evidence', () => {
       'why: Say why',
     ],
   ])('%s is refused at its place', (_, entry, words) => expect(problem(entry)).toContain(words));
+});
+
+describe('splices that were cut away', () => {
+  const [one, two] = ['01', '02'].map((end) =>
+    scribe(`019da9e7-4800-7000-8000-0000000000${end}`),
+  ) as [ReturnType<typeof scribe>, ReturnType<typeof scribe>];
+
+  it('are those that a ruling says so of, and no others', () => {
+    const cut = one.ruling('retire', 'Cut-over to D.');
+    const evidence = [one.attempt(20), two.attempt(30), two.ruling('dead'), cut];
+    expect([...retirementsOf(evidence)]).toEqual([[cut.spliceId, cut]]);
+    expect(retirementsOf([]).size).toBe(0);
+  });
+
+  it('are cut once: who said so first is who cut them', () => {
+    const [first, second] = [one.ruling('retire', 'Moved.'), one.ruling('retire', 'Moved too.')];
+    expect(retirementsOf([first, second]).get(first.spliceId)).toEqual(first);
+  });
+
+  it('need a reason', () => {
+    const cut = one.ruling('retire', 'Moved.');
+    expect(rulingSchema.safeParse(cut).success).toBe(true);
+    expect(rulingSchema.safeParse({ ...cut, why: ' ' }).success).toBe(false);
+  });
 });

@@ -1,6 +1,7 @@
 import { plural } from '@cordel/core';
 import { type ClosingEntry, formatGauge } from '@cordel/core/close';
 import type { Column } from './columns.ts';
+import { utc } from './words.ts';
 
 /** An entry of closing with its closure. */
 export interface ClosingRow {
@@ -54,7 +55,7 @@ function closingWords(entry: ClosingEntry): string {
     case 'mend':
       return `${entry.place}: ${entry.what}`;
     case 'cut-over':
-      return `${plural(entry.sleeves.length, 'sleeve')}, first break ${entry.start.slice(0, 16).replace('T', ' ')} UTC: ${entry.circuits.map(({ name }) => name).join(', ')}`;
+      return `${plural(entry.sleeves.length, 'sleeve')}, first break ${utc(entry.start)}: ${entry.circuits.map(({ name }) => name).join(', ')}`;
     case 'circuit':
       return `${entry.circuit}: ${entry.state}`;
     case 'sign':

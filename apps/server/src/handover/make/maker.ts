@@ -20,9 +20,10 @@ import { DocumentFile } from './documentFile.ts';
 import { PackageFile, writeWhole } from './file.ts';
 import { Sheets } from './paper.ts';
 import { writePhotos } from './photos.ts';
-import { TracePages, writeClosure, writeSummary } from './record.ts';
+import { writeClosure, writeSummary } from './record.ts';
 import { README } from './readme.ts';
 import { Tallies } from './tallies.ts';
+import { TracePages } from './tracePages.ts';
 import { Workbook } from './workbook.ts';
 import { zipFiles } from './zip.ts';
 

@@ -6,31 +6,16 @@ import {
   plural,
   rollUp,
 } from '@cordel/core';
-import {
-  type ClosingEntry,
-  type PressureRound,
-  cutOversOf,
-  formatGauge,
-  leakCause,
-  roundsOf,
-  visitsOf,
-} from '@cordel/core/close';
 import type { PackageClosure, PackageMessage, PackageSplice, RetiredSplice } from '../messages.ts';
 import { limitText, lossText, meanText } from './columns.ts';
 import type { DescribeFiber } from './describer.ts';
-import {
-  facePicture,
-  gaugePicture,
-  lossPicture,
-  signaturePicture,
-  tracePicture,
-} from './drawings.ts';
+import { writeClosing } from './closingPages.ts';
+import { lossPicture } from './drawings.ts';
 import { ACCENT, INK, SECOND, type Sheets } from './paper.ts';
 import { Tallies } from './tallies.ts';
+import { utc } from './words.ts';
 
 type Open = Extract<PackageMessage, { kind: 'open' }>;
-
-const utc = (at: string): string => `${at.slice(0, 16).replace('T', ' ')} UTC`;
 
 /** The first page: what it is of, by what it was judged, and how each closure stands. */
 export function writeSummary(sheets: Sheets, { project, rows, tally, title }: Open): void {
@@ -99,12 +84,7 @@ export function writeClosure(
   writeTrays(sheets, project, splices, describe);
   writeRetired(sheets, own, describe);
   writeWaivers(sheets, own, splices);
-  writeInspection(sheets, own);
-  writeRounds(sheets, 'Pressure test', state.rounds, hardware);
-  writeVisits(sheets, own);
-  writeCutOvers(sheets, own);
-  writeSignatures(sheets, own);
-  writeEarlier(sheets, project, own, hardware);
+  writeClosing(sheets, project, own, hardware);
 }
 
 const ROW = 10.5;
@@ -234,160 +214,4 @@ function writeWaivers(
     );
   for (const { point, entry } of points)
     sheets.paragraph(`${point.words}: waived by ${entry!.by}, ${utc(entry!.at)}: ${entry!.why}`);
-}
-
-function writeInspection(sheets: Sheets, { state }: PackageClosure): void {
-  const looked = state.points.filter(({ entry, point }) => entry !== null || point.found);
-  if (looked.every(({ entry }) => entry === null)) return;
-  sheets.heading('Before the cover', 13);
-  sheets.table(
-    [
-      { title: 'Point', width: 64 },
-      { title: 'Found', width: 12 },
-      { title: 'By, at', width: 33 },
-    ],
-    looked.map(({ point, state: said, entry }) => [
-      point.words,
-      said === 'bad' ? 'not so' : said === 'open' ? 'look again' : said,
-      entry ? `${entry.by}, ${utc(entry.at)}` : 'from the record',
-    ]),
-    (row) => (row[1] === 'not so' ? ACCENT : INK),
-  );
-}
-
-function writeRounds(
-  sheets: Sheets,
-  heading: string,
-  rounds: readonly PressureRound[],
-  hardware: Hardware | null,
-): void {
-  if (rounds.length === 0) return;
-  sheets.heading(heading, 13);
-  rounds.forEach((round, index) => writeRound(sheets, round, index, hardware));
-}
-
-/** Tests and signatures from before the closure was opened again. */
-function writeEarlier(
-  sheets: Sheets,
-  { practice }: Project,
-  { closing }: PackageClosure,
-  hardware: Hardware | null,
-): void {
-  for (const { closing: own, from, signatures } of visitsOf(closing, []).slice(0, -1)) {
-    const day = from.slice(0, 10);
-    const rounds = roundsOf(own, practice.leakLimit, closing).filter(({ release }) => release);
-    writeRounds(sheets, `Pressure test of ${day}, before it was opened again`, rounds, hardware);
-    if (signatures.length === 0) continue;
-    sheets.heading(`Signed on ${day}, before it was opened again`, 13);
-    for (const signature of signatures) signaturePicture(sheets, signature);
-  }
-}
-
-function writeRound(
-  sheets: Sheets,
-  pressed: PressureRound,
-  index: number,
-  hardware: Hardware | null,
-): void {
-  const { round, state, bubbles, mends, release, estimate } = pressed;
-  sheets.paragraph(
-    `Test ${index + 1}: ${state}. ${utc(round.at)}, ${round.by}; ${formatGauge(round.targetPa, round.unit)}, limit ${formatGauge(round.limitPa, round.unit, 'down')}. ${pressed.words}`,
-    { face: 'bold', ink: state === 'passed' ? INK : ACCENT },
-  );
-  if (estimate.verdict !== 'few')
-    sheets.paragraph(
-      `At one temperature it ${estimate.rate < 0 ? 'rises' : 'falls'} by ${Math.abs(Math.round(estimate.rate))} Pa a minute, give or take ${Math.round(estimate.sigma)} Pa.`,
-    );
-  gaugePicture(sheets, pressed);
-  if (hardware && bubbles && bubbles.length > 0) {
-    facePicture(sheets, hardware, bubbles);
-    for (const place of bubbles) sheets.paragraph(`${place}: ${leakCause(hardware, place).cause}`);
-  }
-  for (const mend of mends) sheets.paragraph(`Mended at ${mend.place}: ${mend.what} (${mend.by})`);
-  sheets.paragraph(
-    release
-      ? `Released before ${release.before}, ${utc(release.at)}, ${release.by}.`
-      : 'Not released yet.',
-    { ink: release ? SECOND : ACCENT },
-  );
-}
-
-function writeVisits(sheets: Sheets, { closing }: PackageClosure): void {
-  const told = closing.filter(
-    (entry): entry is Extract<ClosingEntry, { kind: 'visit' | 'leave' }> =>
-      entry.kind === 'visit' || entry.kind === 'leave',
-  );
-  if (told.length === 0) return;
-  sheets.heading('Visits', 13);
-  for (const entry of told)
-    sheets.paragraph(
-      entry.kind === 'visit'
-        ? `${utc(entry.at)}: ${entry.crew.join(', ')}, ${entry.purpose}${entry.why ? `: ${entry.why}` : ''}${entry.air.temperature === null ? '' : `; ${entry.air.temperature} C`}${entry.sky ? `, ${entry.sky}` : ''}`
-        : `${utc(entry.at)}: ${entry.done} (${entry.by})`,
-    );
-}
-
-/** Live fibers that were cut over: how long each circuit was to be down, and was. */
-function writeCutOvers(sheets: Sheets, { closing }: PackageClosure): void {
-  for (const { entry, circuits, plan } of cutOversOf(closing)) {
-    sheets.heading('Cut-over', 13);
-    sheets.paragraph(
-      `${plural(plan.steps.length, 'sleeve')}, first break planned for ${utc(entry.start)}, by ${entry.by}.`,
-    );
-    sheets.table(
-      [
-        { title: 'Circuit', width: 30 },
-        { title: 'Planned', width: 14 },
-        { title: 'Down at', width: 22 },
-        { title: 'Back at', width: 22 },
-        { title: 'Was down', width: 14 },
-      ],
-      circuits.map(({ name, planned, downAt, upAt, minutes }) => [
-        name,
-        `${planned} min`,
-        downAt ? utc(downAt) : '',
-        upAt ? utc(upAt) : '',
-        minutes === null ? '' : `${minutes} min`,
-      ]),
-    );
-  }
-}
-
-function writeSignatures(sheets: Sheets, { state, signed }: PackageClosure): void {
-  if (state.signatures.length === 0) return;
-  sheets.heading('Signatures', 13);
-  for (const signature of state.signatures) signaturePicture(sheets, signature);
-  sheets.paragraph(
-    `What was signed stands in signed/: the SHA-256 of the file is what the signature names (${plural(signed.length, 'record')}).`,
-    { ink: SECOND },
-  );
-}
-
-/** Trace pictures in rows of three. */
-export class TracePages {
-  private readonly sheets: Sheets;
-  private count = 0;
-
-  constructor(sheets: Sheets) {
-    this.sheets = sheets;
-  }
-
-  add(trace: { name: string; words: string; bytes: Uint8Array }): void {
-    const { sheets } = this;
-    if (this.count === 0) {
-      sheets.page();
-      sheets.heading('Traces', 18);
-    }
-    const [gap, height] = [12, 84];
-    const width = (sheets.width - 2 * gap) / 3;
-    const column = this.count % 3;
-    if (column === 0) sheets.room(height + 26);
-    tracePicture(
-      sheets,
-      { x: sheets.left + column * (width + gap), y: sheets.y, width, height },
-      trace,
-    );
-    if (column === 2) sheets.y += height + 26;
-    this.count++;
-  }
 }

@@ -7,3 +7,6 @@ export function wordsOf(error: Error): string {
     return 'The server may not write into its data folder: see to its rights, then make the package again.';
   return `The package could not be made: ${error.message}`;
 }
+
+/** A moment as the printed record has it. */
+export const utc = (at: string): string => `${at.slice(0, 16).replace('T', ' ')} UTC`;

@@ -56,9 +56,10 @@ export function largeDocument(): ProjectDocument {
   );
   return {
     format: 'cordel.project',
-    version: 1,
+    version: 2,
     project: {
       id: projectId,
+      practiceOnly: false,
       name: 'Large',
       units: { distance: 'km' },
       schemeId: 'tia-598',
@@ -98,6 +99,7 @@ export function largeDocument(): ProjectDocument {
         grade: 'one-way' as const,
         wavelengthNm: 1310,
         traceId: null,
+        origin: 'typed' as const,
         supersedes: null,
         void: false,
         why: null,
@@ -124,6 +126,7 @@ export function attemptOn(spliceId: string, estimateMdb: number): Attempt {
     estimateMdb,
     recordId: null,
     recordPosition: null,
+    origin: 'typed',
     supersedes: null,
     void: false,
     why: null,

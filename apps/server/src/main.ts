@@ -60,7 +60,7 @@ async function main(): Promise<void> {
 /** The demo is loaded once: a folder that has any project stays as it is. */
 async function loadDemo(db: Parameters<typeof createApi>[0]): Promise<void> {
   if ((await listProjects(db)).length > 0) return;
-  await writeDocument(db, demoDocument());
+  await writeDocument(db, demoDocument(new Date()));
 }
 
 /** Serves the built web app; every path without a file ending is the app's own. */

@@ -15,9 +15,11 @@ import {
   closingSplices,
   closureRecord,
   sealRecord,
+  testTask,
 } from '@cordel/core/close';
 import { countedIds, seeded } from '@cordel/standin';
 import { gaugeWorld, readGauge } from '@cordel/standin/gauge';
+import type { Later } from './later.ts';
 import type { Network } from './network.ts';
 
 /** What happened at a closure once it was spliced. */
@@ -66,6 +68,8 @@ export interface Known extends Pick<Network, 'cables' | 'closures' | 'splices'> 
   assemblies: readonly Assembly[];
   plans: readonly Plan[];
   evidence: readonly Evidence[];
+  /** Moves the story's moments to where the demo has them. */
+  later: Later;
 }
 
 /** Two closures that are closed, tested and signed; one bubbled at first and was mended. */
@@ -78,9 +82,9 @@ export function tellClosings(known: Known): { closing: ClosingEntry[]; signed: S
 }
 
 /** Writes entries down, one after the other. */
-function scribeAt(closureId: string, start: string, by: string) {
+function scribeAt(closureId: string, start: string, by: string, later: Later) {
   const id = countedIds(Date.parse(start));
-  let now = Date.parse(start);
+  let now = Date.parse(later(start));
   const entries: ClosingEntry[] = [];
   /** @param after minutes since the entry before */
   const write = <Kind extends ClosingEntry['kind']>(
@@ -98,7 +102,7 @@ function scribeAt(closureId: string, start: string, by: string) {
 
 function tellOne(closing: Closing, known: Known, seed: number) {
   const closure = known.closures.find(({ name }) => name === closing.site)!;
-  const { entries, write } = scribeAt(closure.id, closing.start, closing.by);
+  const { entries, write } = scribeAt(closure.id, closing.start, closing.by, known.later);
   write('visit', {
     purpose: 'build',
     why: null,
@@ -136,11 +140,13 @@ function tellOne(closing: Closing, known: Known, seed: number) {
     readGauge(world, minutes).forEach(({ gaugePa, temperature }, at) =>
       write(
         'gauge',
-        { roundId: round.id, gaugePa, temperature, simulated: false },
+        { roundId: round.id, gaugePa, temperature, minute: null, origin: 'simulated' },
         at === 0 ? 1 : 0.75,
       ),
     );
-    write('bubbles', { roundId: round.id, places: leak ? [leak.place] : [] });
+    const { places } = testTask(parts.view.hardware, 0);
+    if (leak) write('bubbles', { roundId: round.id, places: [leak.place], seen: 'bubbles' });
+    else write('bubbles', { roundId: round.id, places: [...places], seen: 'none' });
     write('release', { roundId: round.id, before: leak ? 'mending' : 'leaving' }, 1);
     if (leak) write('mend', { roundId: round.id, ...leak }, 12);
   });

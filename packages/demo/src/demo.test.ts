@@ -10,7 +10,8 @@ import { closingPoints, closingSplices, closingState, digestOf } from '@cordel/c
 import { documentSchema } from '@cordel/core/document';
 import { demoDocument, trueLoops, trueSplices } from './document.ts';
 
-const document = demoDocument();
+const TODAY = new Date('2027-02-03T10:20:00.000Z');
+const document = demoDocument(TODAY);
 const cables = document.cables.map(({ name, makeUp }): ListCable => ({
   name,
   makeUp,
@@ -20,7 +21,7 @@ const nameOf = (id: string) => document.cables.find((cable) => cable.id === id)!
 
 test('is a whole project, the same with every build', () => {
   expect(documentSchema.parse(document)).toEqual(document);
-  expect(demoDocument()).toEqual(document);
+  expect(demoDocument(TODAY)).toEqual(document);
   expect(document.closures.length).toBeGreaterThanOrEqual(8);
 });
 
@@ -133,4 +134,28 @@ describe('closures that are closed', () => {
     expect(second!.state.rounds[0]!.mends).toHaveLength(1);
     expect(second!.state.rounds[1]!.estimate.verdict).toBe('tight');
   });
+});
+
+test('is as of the day it is loaded: nothing lies in the future, the newest within two days', () => {
+  const moments = [
+    ...document.evidence.map(({ at }) => at),
+    ...document.splicerRecords.map(({ at }) => at),
+    ...document.closing.map(({ at }) => at),
+    ...document.traces.map(({ receivedAt }) => receivedAt),
+    document.project.createdAt,
+  ].map((at) => Date.parse(at));
+  const newest = Math.max(...moments);
+  expect(newest).toBeLessThanOrEqual(TODAY.getTime());
+  expect(TODAY.getTime() - newest).toBeLessThan(2 * 24 * 3_600_000);
+});
+
+test('all its figures say that they are simulated, in a practice project', () => {
+  expect(document.project.practiceOnly).toBe(true);
+  const origins = [
+    ...document.evidence.flatMap((entry) => (entry.type === 'ruling' ? [] : [entry.origin])),
+    ...document.splicerRecords.map(({ origin }) => origin),
+    ...document.traces.map(({ origin }) => origin),
+    ...document.closing.flatMap((entry) => (entry.kind === 'gauge' ? [entry.origin] : [])),
+  ];
+  expect(new Set(origins)).toEqual(new Set(['simulated']));
 });

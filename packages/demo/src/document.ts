@@ -13,6 +13,7 @@ import {
 } from '@cordel/core';
 import type { ProjectDocument } from '@cordel/core/document';
 import { tellClosings } from './closing.ts';
+import { type Later, laterFor } from './later.ts';
 import { type Network, TRAY, layOut } from './network.ts';
 import { demoRoute } from './ground.ts';
 import { SLIPS, describeClosures } from './opening.ts';
@@ -29,20 +30,23 @@ const WIDER = 1.13;
 /**
  * The demo: a made-up valley with a dairy, a school, a clinic and a weir gauge. Figures follow from
  * joint physics and a seeded source, so that every build shows the same.
+ * @param asOf the day it is loaded: its story ends within a day before
  */
-export function demoDocument(): ProjectDocument {
+export function demoDocument(asOf: Date): ProjectDocument {
+  const later = laterFor(asOf);
   const id = countedIds(Date.parse(CREATED));
   const projectId = id();
   const network = layOut(projectId, id);
   const limits: Limits = BUILT_IN_LIMITS[0]!;
   const allTruths = new Map<string, MadeSplice>();
   const sites = STORY.map((chapter, index) => {
-    const { evidence, truths } = tell(chapter, network, limits, seeded(2026 + index));
+    const { evidence, truths } = tell(chapter, network, limits, seeded(2026 + index), later);
     for (const [spliceId, truth] of truths) allTruths.set(spliceId, truth);
     if (!chapter.recorded) return { evidence, records: [], log: [] };
     const site = {
       projectId,
-      start: chapter.start,
+      start: later(chapter.start),
+      told: chapter.start,
       seed: 77 + index,
       by: crewOf(chapter),
       ...chapter.recorded,
@@ -52,6 +56,7 @@ export function demoDocument(): ProjectDocument {
   const project: Project = {
     id: projectId,
     name: 'Vessamy valley line',
+    practiceOnly: true,
     units: { distance: 'km' },
     schemeId: 'tia-598',
     limits,
@@ -59,13 +64,13 @@ export function demoDocument(): ProjectDocument {
     practice: USUAL_PRACTICE,
     budget: USUAL_BUDGET,
     route: demoRoute(),
-    createdAt: CREATED,
+    createdAt: later(CREATED),
   };
   const described = describeClosures(network.closures, network.cables, network.splices, id);
   const evidence = sites.flatMap((site) => site.evidence);
   return {
     format: 'cordel.project',
-    version: 1,
+    version: 2,
     project,
     schemes: [BUILT_IN_SCHEMES[0]!],
     ...network,
@@ -75,9 +80,9 @@ export function demoDocument(): ProjectDocument {
     splicerRecords: sites.flatMap(({ records }) => records),
     setAside: [],
     instrumentLog: sites.flatMap(({ log }) => log),
-    ...demoTraces(projectId, network, allTruths),
+    ...demoTraces(projectId, network, allTruths, later),
     evidence,
-    ...tellClosings({ ...network, ...described, project, evidence }),
+    ...tellClosings({ ...network, ...described, project, evidence, later }),
     photos: [],
   };
 }
@@ -112,7 +117,7 @@ export function trueSplices(projectId: string): Map<string, MadeSplice> {
   const network = layOut(projectId, id);
   return new Map(
     STORY.flatMap((chapter, index) => [
-      ...tell(chapter, network, BUILT_IN_LIMITS[0]!, seeded(2026 + index)).truths,
+      ...tell(chapter, network, BUILT_IN_LIMITS[0]!, seeded(2026 + index), String).truths,
     ]),
   );
 }
@@ -129,12 +134,13 @@ function tell(
   network: Network,
   limits: Limits,
   random: Random,
+  later: Later,
 ): { evidence: Evidence[]; truths: Map<string, MadeSplice> } {
   const start = Date.parse(chapter.start);
   let minutes = 0;
   const scribe: Scribe = {
     id: countedIds(start),
-    at: () => new Date(start + (minutes += 0.4) * 60_000).toISOString(),
+    at: () => new Date(Date.parse(later(chapter.start)) + (minutes += 0.4) * 60_000).toISOString(),
     random,
   };
   const closure = network.closures.find(({ name }) => name === chapter.site)!;
@@ -186,6 +192,7 @@ function makeJoint(splice: Splice, chapter: Chapter, network: Network, scribe: S
       estimateMdb: Math.max(0, Math.round(estimate * 100)) * 10,
       recordId: null,
       recordPosition: null,
+      origin: 'simulated',
       supersedes: null,
       void: false,
       why: null,
@@ -218,6 +225,7 @@ function makeJoint(splice: Splice, chapter: Chapter, network: Network, scribe: S
       wavelengthNm: nm,
       lossMdb: Math.round((loss + excess + random.normal() * 0.003) * 1000),
       traceId: null,
+      origin: 'simulated',
       supersedes: null,
       void: false,
       why: null,

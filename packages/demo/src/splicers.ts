@@ -10,8 +10,9 @@ interface SiteRecords {
 
 interface Site {
   projectId: string;
-  /** When the crew began, UTC. */
+  /** When the crew began, UTC, and when it does in the story: ids follow from that. */
   start: string;
+  told: string;
   splicerId: 'single-splicer' | 'ribbon-splicer';
   by: string;
   /** From which run on the blade is worn: cleave angles rise; 0 for a good one. */
@@ -30,7 +31,7 @@ export function recordedBy(
   evidence: readonly Evidence[],
   splices: readonly Splice[],
 ): SiteRecords {
-  const id = countedIds(Date.parse(site.start) + 40);
+  const id = countedIds(Date.parse(site.told) + 40);
   const random = seeded(site.seed);
   const byId = new Map(splices.map((splice) => [splice.id, splice]));
   const arcs = new Map<string, Attempt[]>();
@@ -98,6 +99,7 @@ function recordOf(
     arcs: 130 + number,
     glass: 125,
     ...FIELDS,
+    origin: 'simulated',
   };
 }
 
@@ -119,6 +121,7 @@ function logOf({ projectId, start, splicerId, by }: Site, id: () => string): Ins
     checkId,
     round,
     passed,
+    origin: 'simulated',
     arcs: 128 + round,
     air: FIELDS,
   });

@@ -16,6 +16,7 @@ import {
   shootPlant,
 } from '@cordel/standin';
 import type { Network } from './network.ts';
+import type { Later } from './later.ts';
 import { SLIPS } from './opening.ts';
 
 /** The line that is spliced through: its cables in order, and where they meet. */
@@ -41,11 +42,13 @@ const MISSING = new Set(['7 BA 1550']);
 /**
  * Traces of the line from both ends at both wavelengths, shot into the joints as they really lie.
  * @param truths true losses by splice
+ * @param later moves the story's moments to where the demo has them
  */
 export function demoTraces(
   projectId: string,
   { cables, closures, splices }: Network,
   truths: ReadonlyMap<string, TrueSplice>,
+  later: Later,
 ): { traces: KeptTrace[]; tracePlaces: TracePlace[] } {
   const id = countedIds(Date.parse(SHOT));
   const line = LINE.map((name) => cables.find((cable) => cable.name === name)!);
@@ -82,7 +85,7 @@ export function demoTraces(
     for (const direction of ['AB', 'BA'] as const)
       for (const nm of [1310, 1550]) {
         if (MISSING.has(`${fiber} ${direction} ${nm}`)) continue;
-        const at = new Date(Date.parse(SHOT) + shots.length * 40_000);
+        const at = new Date(Date.parse(later(SHOT)) + shots.length * 40_000);
         const ends = ['Upper hut', 'Mill loft'];
         const [from, to] = direction === 'AB' ? ends : ends.reverse();
         const bytes = writeSor(
@@ -110,6 +113,7 @@ export function demoTraces(
             name: `L${String(fiber).padStart(2, '0')}_${direction}_${nm}.sor`,
             digest: createHash('sha256').update(bytes).digest('hex'),
             receivedAt: at.toISOString(),
+            origin: 'simulated',
             bytes: Buffer.from(bytes).toString('base64'),
           },
           place: {

@@ -1,4 +1,4 @@
-import { LIGHT, type NewTrace } from '@cordel/core/otdr';
+import { LIGHT, type NewTrace, SIMULATED_MAKER } from '@cordel/core/otdr';
 import { seeded } from './random.ts';
 
 /** A joint of a fiber as it really is. */
@@ -107,11 +107,11 @@ export function shootTrace(task: OtdrTask): NewTrace {
       dataFlag: 'BC',
       userOffset: 0,
       userOffsetDistance: 0,
-      operator: 'Stand-in',
+      operator: 'Simulator',
       comment: 'Simulated',
     },
     supplier: {
-      supplier: 'Stand-in',
+      supplier: SIMULATED_MAKER,
       instrument: 'OTDR',
       serial: '1',
       module: 'Module',

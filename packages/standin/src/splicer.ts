@@ -142,6 +142,7 @@ export function runStandin(task: StandinTask): StandinRun {
       temperature: task.air.temperature,
       pressure: task.air.pressure,
       humidity: task.air.humidity,
+      origin: 'simulated',
     },
     state: {
       ...state,

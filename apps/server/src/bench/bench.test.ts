@@ -59,6 +59,7 @@ const recordOf = (number: number, part: Partial<SplicerRecord> = {}): SplicerRec
   temperature: 12,
   pressure: 98,
   humidity: null,
+  origin: 'instrument',
   ...part,
 });
 const send = (...records: unknown[]) => api.post(`${path}/splicer-records`, { records });
@@ -73,7 +74,7 @@ beforeAll(async () => {
   api = await startApi();
 });
 beforeEach(async () => {
-  document = smallDocument();
+  document = smallDocument({ practiceOnly: true });
   path = `/projects/${document.project.id}`;
   expect((await api.post('/documents', document)).status).toBe(200);
 });
@@ -168,6 +169,7 @@ describe('the log of instruments', () => {
     checkId,
     round,
     passed,
+    origin: 'typed',
     arcs: 100,
     air: { temperature: 12, humidity: null, pressure: null },
   });
@@ -227,6 +229,34 @@ describe('the stand-in', () => {
       heater: '60 mm',
       ...part,
     });
+
+  it('marks what it makes as simulated, and so is the try that takes it', async () => {
+    const id = uuid();
+    await press(id, 0);
+    const { records } = await bench();
+    expect(records[0]!.origin).toBe('simulated');
+    const attempt = { ...attemptOn(spliceId(0), 20), recordId: id, recordPosition: 1 };
+    // Whatever the client says of it.
+    await api.record([{ ...attempt, origin: 'instrument' }]);
+    const { evidence } = (await api.get(`/closures/${document.closures[0]!.id}/work`)).body as {
+      evidence: { origin: string }[];
+    };
+    expect(evidence.map(({ origin }) => origin)).toEqual(['simulated']);
+  });
+
+  it('does not work in a project for real work, where its records are refused too', async () => {
+    const real = renamed(smallDocument());
+    await api.post('/documents', real);
+    const own = `/projects/${real.project.id}`;
+    const body = { id: uuid(), spliceIds: [real.splices[0]!.id], program: 'SM', heater: null };
+    expect((await api.post(`${own}/standins/single-splicer/arc`, body)).status).toBe(409);
+    expect((await api.post(`${own}/standins/single-splicer/check`, {})).status).toBe(409);
+    const made = { ...recordOf(7, { origin: 'simulated' }), projectId: real.project.id };
+    const answer = await api.post(`${own}/splicer-records`, { records: [made] });
+    expect(answer.status).toBe(422);
+    expect((answer.body as { detail: string }).detail).toMatch(/simulated/);
+    expect((await api.get(`${own}/splicer-records`)).body).toEqual([]);
+  });
 
   it('makes a record of what is loaded, counts on, and the same press is one arc', async () => {
     const ids = [uuid(), uuid()];

@@ -71,6 +71,7 @@ export async function receive(
         splicerId: record.splicerId,
         number: record.number,
         at: new Date(record.at),
+        origin: record.origin,
         ...(receivedAt ? { receivedAt: new Date(receivedAt) } : {}),
         record,
       })),

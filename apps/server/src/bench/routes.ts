@@ -9,6 +9,7 @@ import {
   setAsideSchema,
   splicerRecordSchema,
 } from '@cordel/core';
+import { refuseFuture } from '../http/moments.ts';
 import { Problem } from '../http/problem.ts';
 import { answers, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { getProject } from '../projects/queries.ts';
@@ -201,12 +202,14 @@ export const benchRoutes = router()
   })
   .openapi(postAside, async (c) => {
     const { entries } = c.req.valid('json');
+    refuseFuture(entries);
     await putAside(c.var.db, entries);
     return c.json({ fresh: entries.length }, 200);
   })
   .openapi(postLog, async (c) => {
     const { entries } = c.req.valid('json');
     sameProject(entries, c.req.valid('param').projectId, 'entries');
+    refuseFuture(entries);
     await appendLog(c.var.db, entries);
     return c.json({ fresh: entries.length }, 200);
   })
@@ -214,10 +217,12 @@ export const benchRoutes = router()
     const { projectId, splicerId } = c.req.valid('param');
     return c.json(await pressArc(c.var.db, projectId, splicerId, c.req.valid('json')), 200);
   })
-  .openapi(check, async (c) =>
-    c.json(await pressCheck(c.var.db, c.req.valid('param').splicerId), 200),
-  )
+  .openapi(check, async (c) => {
+    const { projectId, splicerId } = c.req.valid('param');
+    return c.json(await pressCheck(c.var.db, projectId, splicerId), 200);
+  })
   .openapi(tend, async (c) => {
+    const { projectId, splicerId } = c.req.valid('param');
     const { what } = c.req.valid('json');
-    return c.json(await tendStandin(c.var.db, c.req.valid('param').splicerId, what), 200);
+    return c.json(await tendStandin(c.var.db, projectId, splicerId, what), 200);
   });

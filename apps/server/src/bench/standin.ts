@@ -11,6 +11,7 @@ import {
 import type { Db } from '../db/client.ts';
 import { cables, splicerRecords, splices, standinJoints, standins } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
+import { forPractice } from '../projects/practice.ts';
 import { allInstruments, receive } from './queries.ts';
 
 /** What lies in the stand-in's holder and how it is set. */
@@ -77,6 +78,7 @@ export async function pressArc(
   splicerId: string,
   load: Load,
 ): Promise<{ id: string }> {
+  await forPractice(db, projectId);
   const splicer = await splicerNamed(db, splicerId);
   const { pairs, unlikeProgram } = await pairsOf(db, projectId, load, splicer);
   return withState(db, splicerId, async (on, state) => {
@@ -106,8 +108,10 @@ export async function pressArc(
 /** Runs a round of an arc check on the stand-in. */
 export async function pressCheck(
   db: Db,
+  projectId: string,
   splicerId: string,
 ): Promise<{ passed: boolean; arcs: number }> {
+  await forPractice(db, projectId);
   await splicerNamed(db, splicerId);
   return withState(db, splicerId, async (_on, before) => {
     const { passed, state } = checkStandin(before);
@@ -118,9 +122,11 @@ export async function pressCheck(
 /** Cleans or replaces the electrodes of the stand-in, or turns the cleaver's blade. */
 export async function tendStandin(
   db: Db,
+  projectId: string,
   splicerId: string,
   what: 'electrodes' | 'blade',
 ): Promise<{ arcs: number }> {
+  await forPractice(db, projectId);
   await splicerNamed(db, splicerId);
   return withState(db, splicerId, async (_on, state) => [
     what === 'blade' ? { ...state, cleaves: 0 } : { ...state, arcs: 0, power: state.power + 0.1 },

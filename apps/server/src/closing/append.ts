@@ -1,4 +1,5 @@
 import { eq, sql } from 'drizzle-orm';
+import { CLOCK_ERROR_MS } from '@cordel/core';
 import {
   type ClosingEntry,
   type ClosureRecord,
@@ -9,8 +10,9 @@ import {
 } from '@cordel/core/close';
 import { type Db, rowsOf } from '../db/client.ts';
 import { closingEntries } from '../db/schema.ts';
+import { refuseFuture, utcOf } from '../http/moments.ts';
 import { Problem } from '../http/problem.ts';
-import { appendClosing, keepSigned, signedOf } from './queries.ts';
+import { appendClosing, closingOf, keepSigned, signedOf } from './queries.ts';
 import { recordNow } from './record.ts';
 
 /**
@@ -27,22 +29,56 @@ export async function appendAt(
     const detail = 'The entry belongs to another closure.';
     throw new Problem(422, detail, [{ place: `/entries/${index}/closureId`, detail }]);
   });
+  refuseFuture(entries);
   await db.transaction(async (tx) => {
     const on = tx as unknown as Db;
     // Two people at one closure sign one after the other.
     await rowsOf(on, sql`select from closures where id = ${closureId} for update`);
     for (const [index, entry] of entries.entries()) {
       if (await entryNamed(on, entry.id)) {
-        await appendClosing(on, [entry]);
+        await appendClosing(on, [typed(entry)]);
         continue;
       }
+      await checkMoment(on, entry, index);
       if (entry.kind === 'round') await checkRound(on, entry, index);
       if ('roundId' in entry) await checkOfRound(on, entry, index);
       if (entry.kind === 'circuit') await checkCircuit(on, entry, index);
       if (entry.kind === 'sign') await sign(on, entry, index);
-      await appendClosing(on, [entry]);
+      await appendClosing(on, [typed(entry)]);
     }
   });
+}
+
+/** No gauge is connected: what a client sends of one was typed, unless it says that it was simulated. */
+const typed = (entry: ClosingEntry): ClosingEntry =>
+  entry.kind === 'gauge' && entry.origin === 'instrument' ? { ...entry, origin: 'typed' } : entry;
+
+/** Entries that a signed closure still takes: names put to it, and who comes and goes. */
+const AFTER_SIGNING: readonly ClosingEntry['kind'][] = ['sign', 'leave', 'visit'];
+
+/**
+ * Refuses what cannot have happened then: before the visit it belongs to, or under what somebody has put
+ * their name to.
+ */
+async function checkMoment(db: Db, entry: ClosingEntry, index: number): Promise<void> {
+  const all = await closingOf(db, entry.closureId);
+  const start = all.findLastIndex(({ kind }) => kind === 'visit');
+  const visit = all[start];
+  if (visit && Date.parse(entry.at) < Date.parse(visit.at) - CLOCK_ERROR_MS)
+    refuse(
+      422,
+      index,
+      'at',
+      `It is from ${utcOf(entry.at)}, before this visit began, ${utcOf(visit.at)}. Check the clock of the device, and record it anew.`,
+    );
+  const signed = all.slice(start + 1).find(({ kind }) => kind === 'sign');
+  if (signed && !AFTER_SIGNING.includes(entry.kind))
+    refuse(
+      409,
+      index,
+      'kind',
+      `${signed.by} signed this visit, ${utcOf(signed.at)}: what is signed stays as it is. Open a new visit to go on.`,
+    );
 }
 
 function refuse(status: 409 | 422, index: number, field: string, detail: string): never {
@@ -77,6 +113,24 @@ async function checkOfRound(
   const round = await entryNamed(db, entry.roundId);
   if (round?.kind !== 'round' || round.closureId !== entry.closureId)
     refuse(422, index, 'roundId', 'There is no such round of a pressure test at this closure.');
+  if (entry.at < round.at)
+    refuse(
+      422,
+      index,
+      'at',
+      `It is from ${utcOf(entry.at)}, before the air was let in, ${utcOf(round.at)}. Check the clock of the device.`,
+    );
+  if (entry.kind === 'mend') return;
+  const release = (await closingOf(db, entry.closureId)).find(
+    (one) => one.kind === 'release' && one.roundId === round.id,
+  );
+  if (release && entry.at > release.at)
+    refuse(
+      409,
+      index,
+      'roundId',
+      `The pressure was released, ${utcOf(release.at)}: nothing is read of it after that. Begin another test.`,
+    );
 }
 
 async function checkCircuit(db: Db, entry: EntryOf<'circuit'>, index: number): Promise<void> {

@@ -64,6 +64,33 @@ const said = (point: string, verdict = 'good', why: string | null = null) =>
   entry('point', { point, verdict, why, slots: [], photos: [] });
 const roundWith = (limitPa = 34_500) =>
   entry('round', { targetPa: 30_000, limitPa, unit: 'psi', stepPa: 70, airPa: 101_325 });
+/** Ports and seams of the dome. */
+const PLACES = [
+  'Oval',
+  ...[1, 2, 3, 4].map((port) => `Round ${port}`),
+  'Drop port',
+  'Clamp ring',
+  'Air valve',
+];
+const START = Date.parse('2026-05-05T08:00:00.000Z');
+const minute = (count: number) => new Date(START + count * 60_000).toISOString();
+const gaugeAt = (roundId: string, count: number, part: object = {}) => ({
+  ...entry('gauge', {
+    roundId,
+    gaugePa: 30_000,
+    temperature: 12,
+    minute: null,
+    origin: 'typed',
+    ...part,
+  }),
+  at: minute(count),
+});
+/** Readings of a tight closure, a minute apart. */
+const held = (roundId: string) => Array.from({ length: 11 }, (_, count) => gaugeAt(roundId, count));
+const looked = (roundId: string, seen: string, places: string[]) => ({
+  ...entry('bubbles', { roundId, places, seen }),
+  at: minute(11),
+});
 const sign = (role: string, digest: string) =>
   entry('sign', { role, digest, strokes: [[0, 0, 9, 9]] });
 const detailOf = (answer: { body: unknown }) => (answer.body as { detail: string }).detail;
@@ -96,8 +123,9 @@ async function makeReady(): Promise<void> {
   const answer = await post(
     ...[...DOME, ...cables].map((point) => said(point)),
     round,
-    entry('bubbles', { roundId: round.id, places: [] }),
-    entry('release', { roundId: round.id, before: 'leaving' }),
+    ...held(round.id),
+    looked(round.id, 'none', PLACES),
+    { ...entry('release', { roundId: round.id, before: 'leaving' }), at: minute(15) },
   );
   expect(answer.status).toBe(200);
 }
@@ -151,11 +179,128 @@ describe('a pressure test', () => {
   });
 
   it('has readings only where there is a round', async () => {
-    const answer = await post(
-      entry('gauge', { roundId: uuid(), gaugePa: 30_000, temperature: 12, simulated: false }),
-    );
+    const answer = await post(gaugeAt(uuid(), 1));
     expect(answer.status).toBe(422);
     expect((await closing()).entries).toEqual([]);
+  });
+});
+
+describe('a moment that cannot be', () => {
+  const visit = (at: string) => ({
+    ...entry('visit', {
+      purpose: 'build',
+      why: null,
+      crew: ['M.'],
+      air: { temperature: null, humidity: null, pressure: null },
+      sky: '',
+      instruments: [],
+    }),
+    at,
+  });
+  const refused = async (odd: object, status: number, field: string, words: RegExp) => {
+    const before = (await closing()).entries.length;
+    const answer = await post(odd);
+    expect(answer.status).toBe(status);
+    expect(answer.body).toMatchObject({ errors: [{ place: `/entries/0/${field}` }] });
+    expect(detailOf(answer)).toMatch(words);
+    expect((await closing()).entries).toHaveLength(before);
+  };
+
+  it('in the future beyond a clock’s error is refused, a few minutes are not', async () => {
+    const ahead = (minutes: number) => new Date(Date.now() + minutes * 60_000).toISOString();
+    await refused({ ...said('tray:1'), at: ahead(10) }, 422, 'at', /clock of the device is ahead/);
+    const years = { ...said('tray:1'), at: ahead(2 * 365 * 24 * 60) };
+    await refused(years, 422, 'at', /clock of the device is ahead/);
+    expect((await post({ ...said('tray:1'), at: ahead(2) })).status).toBe(200);
+  });
+
+  it('before the visit, or before the air was let in, is refused', async () => {
+    const round = { ...roundWith(), at: minute(30) };
+    expect((await post(visit(minute(20)), round)).status).toBe(200);
+    await refused({ ...said('tray:1'), at: minute(10) }, 422, 'at', /before this visit began/);
+    await refused(gaugeAt(round.id, 29), 422, 'at', /before the air was let in/);
+    expect((await post(gaugeAt(round.id, 31))).status).toBe(200);
+  });
+
+  it('after the release is refused; what was read before it and comes late is taken', async () => {
+    const round = roundWith();
+    const release = {
+      ...entry('release', { roundId: round.id, before: 'leaving' }),
+      at: minute(6),
+    };
+    await post(round, gaugeAt(round.id, 1), release);
+    await refused(gaugeAt(round.id, 7), 409, 'roundId', /The pressure was released/);
+    expect((await post(gaugeAt(round.id, 5))).status).toBe(200);
+  });
+
+  it('after a signature is refused until a new visit', async () => {
+    await makeReady();
+    const { digest } = await closing();
+    await post({ ...sign('technician', digest), at: minute(20) });
+    const late = { ...said('tray:1', 'bad'), at: minute(25) };
+    await refused(late, 409, 'kind', /M\. signed this visit.*Open a new visit/);
+    const again = { ...visit(minute(30)), purpose: 'mend', why: 'tray 1 is high' };
+    expect((await post(again, { ...late, at: minute(31) })).status).toBe(200);
+  });
+});
+
+describe('what was simulated', () => {
+  const simulated = (roundId: string) => gaugeAt(roundId, 2, { minute: 2, origin: 'simulated' });
+  const run = (roundId: string, id = uuid()) =>
+    api.post(`/closures/${closureId}/simulated-gauge`, {
+      id,
+      roundId,
+      condition: 'tight',
+      by: 'M.',
+    });
+
+  it('is not recorded in a project for real work, and the simulated gauge does not run', async () => {
+    const round = roundWith();
+    await post(round);
+    const answer = await post(simulated(round.id));
+    expect(answer.status).toBe(422);
+    expect(detailOf(answer)).toMatch(/simulated.*practice projects only/);
+    const refused = await run(round.id);
+    expect(refused.status).toBe(409);
+    expect(detailOf(refused)).toMatch(/for real work: simulators work in practice projects only/);
+    expect((await closing()).entries).toHaveLength(1);
+  });
+
+  it('is recorded in a practice project with its origin, signed with it, and the mark stays', async () => {
+    const project = { ...document.project, practiceOnly: true };
+    expect((await api.put(`/projects/${project.id}`, project)).status).toBe(200);
+    const now = { ...roundWith(), at: new Date().toISOString() };
+    await post(now);
+    const id = uuid();
+    expect((await run(now.id, id)).status).toBe(200);
+    expect((await run(now.id, id)).status).toBe(200);
+    expect((await run(now.id)).status).toBe(200);
+    const readings = (await closing()).entries.filter((one) => one.kind === 'gauge');
+    expect(readings).toHaveLength(12);
+    expect(new Set(readings.map(({ origin }) => origin))).toEqual(new Set(['simulated']));
+    expect(readings.at(-1)!.minute).toBe(6);
+    const { text } = await api.get(`/closures/${closureId}/record.json`);
+    expect(text).toContain('"origin":"simulated"');
+    expect(text).toContain('"practiceOnly":true');
+    const back = await api.put(`/projects/${project.id}`, { ...project, practiceOnly: false });
+    expect(back.status).toBe(409);
+    expect(detailOf(back)).toMatch(/it stays for practice only/);
+  });
+
+  it('a reading that a client calls the instrument’s is kept as typed: no gauge is connected', async () => {
+    const round = roundWith();
+    await post(round, gaugeAt(round.id, 1, { origin: 'instrument' }));
+    expect((await closing()).entries.at(-1)).toMatchObject({ origin: 'typed' });
+  });
+
+  it('comes in by no document of a project for real work', async () => {
+    const whole = renamed(smallDocument());
+    whole.evidence = [{ ...attemptOn(whole.splices[0]!.id, 20), origin: 'simulated' }];
+    const answer = await api.post('/documents', whole);
+    expect(answer.status).toBe(422);
+    expect(answer.body).toMatchObject({ errors: [{ place: '/evidence/0/origin' }] });
+    whole.project.practiceOnly = true;
+    expect((await api.post('/documents', whole)).status).toBe(200);
   });
 });
 
@@ -220,7 +365,7 @@ describe('a cut-over of live fibers', () => {
     const after = await closing();
     expect(after.digest).not.toBe(digest);
     expect(after.signed).toMatchObject([{ digest, whole: true }]);
-    expect(after.signed[0]!.changes).toContain('Splices cut away: A 1 to B 1.');
+    expect(after.signed[0]!.changes).toContain('Splices removed: A 1 to B 1.');
     // What was signed is still what it was.
     expect((await post(sign('lead', digest))).status).toBe(409);
   });
@@ -266,8 +411,6 @@ describe('signing', () => {
     expect((await post(sign('technician', digest))).status).toBe(200);
     const splice = document.splices[0]!;
     await api.record([{ ...attemptOn(splice.id, 10), at: '2026-05-05T07:00:00.000Z' }]);
-    const tray = said('tray:1');
-    await post({ ...tray, at: '2026-05-05T07:30:00.000Z' });
     const answer = await post(sign('lead', digest));
     expect(answer.status).toBe(409);
     expect(detailOf(answer)).toMatch(/changed meanwhile: look at it again, then sign/);
@@ -380,8 +523,8 @@ describe('a document', () => {
   });
 
   it('of a newer version says so', async () => {
-    const answer = await api.post('/documents', { ...document, version: 2 });
+    const answer = await api.post('/documents', { ...document, version: 3 });
     expect(answer.status).toBe(422);
-    expect(detailOf(answer)).toMatch(/version 2; this Cordel reads version 1/);
+    expect(detailOf(answer)).toMatch(/version 3; this Cordel reads up to version 2/);
   });
 });

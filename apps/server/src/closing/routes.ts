@@ -1,5 +1,6 @@
 import { createRoute, z } from '@hono/zod-openapi';
-import { idSchema, planSchema } from '@cordel/core';
+import { idSchema, personSchema, planSchema } from '@cordel/core';
+import { CONDITIONS } from '@cordel/standin/gauge';
 import {
   type ClosureRecord,
   changesSince,
@@ -16,6 +17,7 @@ import { closures, projects } from '../db/schema.ts';
 import { eq } from 'drizzle-orm';
 import { appendAt } from './append.ts';
 import { closingOf, keepPhoto, photoFile, photosOf, signedOf } from './queries.ts';
+import { runGauge } from './gauge.ts';
 import { recordNow } from './record.ts';
 
 const photoRowSchema = photoSchema.omit({ bytes: true }).extend({ digest: z.string() });
@@ -55,6 +57,25 @@ const append = createRoute({
   request: {
     params: idParams('closureId'),
     body: jsonBody(z.object({ entries: z.array(closingEntrySchema).min(1).max(200) })),
+  },
+  responses: answers(savedSchema, 'Appended'),
+});
+
+const gauge = createRoute({
+  method: 'post',
+  path: '/closures/{closureId}/simulated-gauge',
+  summary: 'Run the simulated gauge of a pressure test on by some minutes',
+  description: 'In practice projects only. The same id sent again is the same readings.',
+  request: {
+    params: idParams('closureId'),
+    body: jsonBody(
+      z.object({
+        id: idSchema,
+        roundId: idSchema,
+        condition: z.enum(CONDITIONS),
+        by: personSchema,
+      }),
+    ),
   },
   responses: answers(savedSchema, 'Appended'),
 });
@@ -129,6 +150,11 @@ export const closingRoutes = router()
   .openapi(append, async (c) => {
     const { closureId } = c.req.valid('param');
     await appendAt(c.var.db, closureId, c.req.valid('json').entries);
+    return c.json({ id: closureId }, 200);
+  })
+  .openapi(gauge, async (c) => {
+    const { closureId } = c.req.valid('param');
+    await runGauge(c.var.db, closureId, c.req.valid('json'));
     return c.json({ id: closureId }, 200);
   })
   .openapi(record, async (c) => {

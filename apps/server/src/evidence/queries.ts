@@ -49,19 +49,22 @@ export function bySplice(evidence: readonly Evidence[]): Map<string, Evidence[]>
   return groups;
 }
 
+/** A figure without a record or trace was typed, unless whoever sends it says that it is simulated. */
+const TYPED = sql`case when "origin" = 'simulated' then 'simulated' else 'typed' end`;
+
 /** The columns of each kind of evidence, as `jsonb_to_recordset` reads them. */
 const COLUMNS = {
   attempt: {
     table: sql`attempts`,
-    columns: sql`seq, id, splice_id, by, at, try_id, estimate_mdb, record_id, record_position, supersedes, void, why`,
-    values: sql`coalesce("seq", nextval('evidence_seq')), "id", "spliceId", "by", "at", "tryId", "estimateMdb", "recordId", "recordPosition", "supersedes", "void", "why"`,
-    types: sql`"seq" bigint, "id" uuid, "spliceId" uuid, "by" text, "at" timestamptz, "tryId" uuid, "estimateMdb" int, "recordId" uuid, "recordPosition" int, "supersedes" uuid, "void" bool, "why" text`,
+    columns: sql`seq, id, splice_id, by, at, try_id, estimate_mdb, record_id, record_position, origin, supersedes, void, why`,
+    values: sql`coalesce("seq", nextval('evidence_seq')), "id", "spliceId", "by", "at", "tryId", "estimateMdb", "recordId", "recordPosition", coalesce((select r.origin from splicer_records r where r.id = "recordId"), ${TYPED}), "supersedes", "void", "why"`,
+    types: sql`"seq" bigint, "id" uuid, "spliceId" uuid, "by" text, "at" timestamptz, "tryId" uuid, "estimateMdb" int, "recordId" uuid, "recordPosition" int, "origin" text, "supersedes" uuid, "void" bool, "why" text`,
   },
   reading: {
     table: sql`readings`,
-    columns: sql`seq, id, splice_id, by, at, try_id, grade, direction, wavelength_nm, loss_mdb, trace_id, supersedes, void, why`,
-    values: sql`coalesce("seq", nextval('evidence_seq')), "id", "spliceId", "by", "at", "tryId", "grade", "direction", "wavelengthNm", "lossMdb", "traceId", "supersedes", "void", "why"`,
-    types: sql`"seq" bigint, "id" uuid, "spliceId" uuid, "by" text, "at" timestamptz, "tryId" uuid, "grade" text, "direction" text, "wavelengthNm" int, "lossMdb" int, "traceId" uuid, "supersedes" uuid, "void" bool, "why" text`,
+    columns: sql`seq, id, splice_id, by, at, try_id, grade, direction, wavelength_nm, loss_mdb, trace_id, origin, supersedes, void, why`,
+    values: sql`coalesce("seq", nextval('evidence_seq')), "id", "spliceId", "by", "at", "tryId", "grade", "direction", "wavelengthNm", "lossMdb", "traceId", coalesce((select t.origin from traces t where t.id = "traceId"), ${TYPED}), "supersedes", "void", "why"`,
+    types: sql`"seq" bigint, "id" uuid, "spliceId" uuid, "by" text, "at" timestamptz, "tryId" uuid, "grade" text, "direction" text, "wavelengthNm" int, "lossMdb" int, "traceId" uuid, "origin" text, "supersedes" uuid, "void" bool, "why" text`,
   },
   ruling: {
     table: sql`rulings`,
@@ -209,7 +212,11 @@ async function refuseChanged(db: Db, entries: readonly Evidence[]): Promise<void
   }
 }
 
-const sorted = (entry: Evidence) => Object.entries(entry).sort(([a], [b]) => a.localeCompare(b));
+/** What a client says of an entry; its origin is the server's word. */
+const sorted = (entry: Evidence) =>
+  Object.entries(entry)
+    .filter(([key]) => key !== 'origin')
+    .sort(([a], [b]) => a.localeCompare(b));
 
 /** Ids as a PostgreSQL array literal, so that any number of them is one parameter. */
 export const idArray = (ids: readonly string[]): string => `{${ids.join(',')}}`;

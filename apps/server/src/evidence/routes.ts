@@ -2,6 +2,7 @@ import { createRoute, z } from '@hono/zod-openapi';
 import { sql } from 'drizzle-orm';
 import { evidenceSchema } from '@cordel/core';
 import { rowsOf } from '../db/client.ts';
+import { refuseFuture } from '../http/moments.ts';
 import { answers, jsonBody, router } from '../http/router.ts';
 import { record } from './queries.ts';
 
@@ -24,9 +25,11 @@ const pulse = createRoute({
 });
 
 export const evidenceRoutes = router()
-  .openapi(post, async (c) =>
-    c.json({ recorded: await record(c.var.db, c.req.valid('json').entries) }, 200),
-  )
+  .openapi(post, async (c) => {
+    const { entries } = c.req.valid('json');
+    refuseFuture(entries);
+    return c.json({ recorded: await record(c.var.db, entries) }, 200);
+  })
   .openapi(pulse, async (c) => {
     const [row] = await rowsOf<{ seq: string }>(
       c.var.db,

@@ -4,6 +4,7 @@ import {
   type Evidence,
   addressOf,
   findClashes,
+  isFuture,
   retirementsOf,
 } from '@cordel/core';
 import type { ProjectDocument } from '@cordel/core/document';
@@ -29,6 +30,7 @@ import {
 import { type Db, rowsOf } from '../db/client.ts';
 import { cables, closures, plans, projects, schemes, splices } from '../db/schema.ts';
 import { evidenceOf, record } from '../evidence/queries.ts';
+import { futureWords } from '../http/moments.ts';
 import { Problem, type ProblemPlace } from '../http/problem.ts';
 import { refresh } from '../ledger/refresh.ts';
 import { assembliesOf, ownHardware, putAssemblies, putHardware } from '../prep/queries.ts';
@@ -54,7 +56,7 @@ export async function readFrame(
   const used = new Set([project.schemeId, ...ownCables.map((cable) => cable.schemeId)]);
   return {
     format: 'cordel.project',
-    version: 1,
+    version: 2,
     project,
     schemes: [...(await allSchemes(db)).values()].filter((scheme) => used.has(scheme.id)),
     closures: await getClosures(db, projectId),
@@ -99,7 +101,11 @@ export async function writeDocument(db: Db, document: ProjectDocument): Promise<
     .where(eq(projects.id, project.id));
   if (here)
     throw new Problem(409, `This project is here already, as “${here.name}”. Nothing was changed.`);
-  const places = contradictions(document, new Set((await allSchemes(db)).keys()));
+  const places = contradictions(
+    document,
+    new Set((await allSchemes(db)).keys()),
+    new Date().toISOString(),
+  );
   if (places.length > 0) {
     throw new Problem(
       422,
@@ -193,7 +199,11 @@ function parentsFirst(list: ProjectDocument['closures']): ProjectDocument['closu
 }
 
 /** What records of a document say against each other, each at its JSON Pointer. */
-function contradictions(document: ProjectDocument, known: ReadonlySet<string>): ProblemPlace[] {
+function contradictions(
+  document: ProjectDocument,
+  known: ReadonlySet<string>,
+  now: string,
+): ProblemPlace[] {
   const places: ProblemPlace[] = [];
   const complain = (place: string, detail: string) => places.push({ place, detail });
   const schemeMap = new Map(
@@ -273,13 +283,45 @@ function contradictions(document: ProjectDocument, known: ReadonlySet<string>): 
       complain(`/splices/${own[clash.index]!.index}/${clash.column}`, clash.message);
   }
   checkEvidence(document.evidence, spliceIds, complain);
+  checkOrigins(document, complain);
+  checkMoments(document, now, complain);
   return places;
+}
+
+type Complain = (place: string, detail: string) => void;
+
+/** What was simulated comes in with a practice project only. */
+function checkOrigins(document: ProjectDocument, complain: Complain): void {
+  if (document.project.practiceOnly) return;
+  const lists: [string, readonly object[]][] = [
+    ['evidence', document.evidence],
+    ['splicerRecords', document.splicerRecords],
+    ['instrumentLog', document.instrumentLog],
+    ['traces', document.traces],
+    ['closing', document.closing],
+  ];
+  for (const [name, list] of lists)
+    list.forEach((entry, index) => {
+      if ('origin' in entry && entry.origin === 'simulated')
+        complain(
+          `/${name}/${index}/origin`,
+          'It was simulated, and the project is not marked as practice only. Nothing was imported.',
+        );
+    });
+}
+
+/** Nothing was done at a moment that is still to come. */
+function checkMoments(document: ProjectDocument, now: string, complain: Complain): void {
+  for (const name of ['evidence', 'closing', 'instrumentLog', 'setAside', 'tracePlaces'] as const)
+    document[name].forEach(({ at }, index) => {
+      if (isFuture(at, now)) complain(`/${name}/${index}/at`, futureWords(at, now));
+    });
 }
 
 function checkEvidence(
   evidence: readonly Evidence[],
   spliceIds: ReadonlySet<string>,
-  complain: (place: string, detail: string) => void,
+  complain: Complain,
 ): void {
   const tries = new Map<string, string>();
   const ids = new Set<string>();

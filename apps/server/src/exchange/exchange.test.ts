@@ -4,7 +4,8 @@ import { Ajv2020 } from 'ajv/dist/2020.js';
 import addFormats from 'ajv-formats';
 import Papa from 'papaparse';
 import { type TestApi, renamed, startApi } from '../testing/api.ts';
-import { provenBy, smallDocument } from '../testing/small.ts';
+import { v7 as uuid } from 'uuid';
+import { TOLD, attemptOn, provenBy, readingOn, smallDocument } from '../testing/small.ts';
 
 let api: TestApi;
 beforeAll(async () => {
@@ -17,7 +18,7 @@ const download = async (document: ProjectDocument) =>
 
 describe('the whole project as JSON', () => {
   it('comes back as the same project on another server', async () => {
-    const demo = renamed(demoDocument());
+    const demo = renamed(demoDocument(TOLD));
     await api.post('/documents', demo);
     const out = await download(demo);
     expect(out.evidence).toEqual(demo.evidence);
@@ -133,11 +134,56 @@ describe('CSV', () => {
       method: 'single',
       'loss dB': '-0.041',
       'evidence grade': 'two-way',
-      verdict: 'pass',
+      state: 'measured',
+      origin: 'typed',
+      'spliced by': 'M.',
+      'spliced at (UTC)': '2026-05-04T20:15:00.000Z',
+      '1310 nm dB': '-0.041',
+      '1310 nm grade': 'two-way',
+      '1550 nm dB': '-0.041',
       remark: 'say "x", twice',
     });
-    expect(rows[1]).toMatchObject({ 'loss dB': '0.16', verdict: 'fail', redo: 'yes' });
-    expect(rows[2]).toMatchObject({ verdict: 'open', 'missing nm': '1310 1550' });
+    expect(rows[1]).toMatchObject({ 'loss dB': '0.16', state: 'to redo' });
+    expect(rows[2]).toMatchObject({ state: 'open', 'missing nm': '1310 1550' });
+  });
+
+  it('says who decided what of a splice and why, and every wavelength it was measured at', async () => {
+    const own = smallDocument();
+    await api.post('/documents', own);
+    const attempt = attemptOn(own.splices[0]!.id, 20);
+    const word = (kind: 'waive' | 'skip', index: number, why: string) => ({
+      type: 'ruling' as const,
+      id: uuid(),
+      spliceId: own.splices[index]!.id,
+      by: 'Lead',
+      at: '2026-05-05T08:00:00.000Z',
+      tryId: index === 0 ? attempt.tryId : null,
+      kind,
+      why,
+    });
+    await api.record([
+      attempt,
+      ...provenBy(own.splices[0]!.id, 300)
+        .slice(1)
+        .map((entry) => ({ ...entry, tryId: attempt.tryId })),
+      readingOn(attempt, 'AB', 1625, 150),
+      word('waive', 0, 'Owner accepts.'),
+      word('skip', 1, 'Buffer too short.'),
+    ] as never);
+    const answer = await api.get(`/projects/${own.project.id}/csv/splices`);
+    const { data } = Papa.parse<Record<string, string>>(answer.text.trimEnd(), { header: true });
+    expect(data[0]).toMatchObject({
+      state: 'accepted by the lead',
+      tries: '1',
+      decided: 'accepted',
+      'decided by': 'Lead',
+      'decided at (UTC)': '2026-05-05T08:00:00.000Z',
+      reason: 'Owner accepts.',
+      '1550 nm dB': '0.3',
+      '1625 nm dB': '0.15',
+      '1625 nm grade': 'one-way',
+    });
+    expect(data[1]).toMatchObject({ state: 'skipped', tries: '0', reason: 'Buffer too short.' });
   });
 
   it('has a row a fiber, a tray and a closure', async () => {
@@ -146,14 +192,16 @@ describe('CSV', () => {
       closure: 'Mill',
       tray: '1',
       splices: '12',
-      done: '2',
-      fail: '1',
+      done: '1',
+      measured: '1',
+      'to redo': '1',
+      open: '10',
       'worst dB': '0.16',
-      'mean dB': '0.06',
+      'mean dB': '0.0595',
     });
     expect((await csv('closures')).map((row) => [row.closure, row.distance])).toEqual([
-      ['Mill', '1 km'],
-      ['Ford', '2 km'],
+      ['Mill', '1.0 km'],
+      ['Ford', '2.0 km'],
     ]);
   });
 });

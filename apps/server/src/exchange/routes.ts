@@ -1,5 +1,5 @@
 import { createRoute, z } from '@hono/zod-openapi';
-import { documentJsonSchema, documentSchema } from '@cordel/core/document';
+import { anyDocumentSchema, documentJsonSchema } from '@cordel/core/document';
 import { getProject } from '../projects/queries.ts';
 import { answers, answersFile, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { CSV_KINDS, csvOf } from './csv.ts';
@@ -28,7 +28,7 @@ const upload = createRoute({
   method: 'post',
   path: '/documents',
   summary: 'Bring in a whole project, all or nothing',
-  request: { body: jsonBody(documentSchema) },
+  request: { body: jsonBody(anyDocumentSchema) },
   responses: answers(savedSchema, 'The project’s id'),
 });
 

@@ -1,5 +1,5 @@
 import { eq, inArray, sql } from 'drizzle-orm';
-import type { Closure, ClosureRow, Hardware, Ruling } from '@cordel/core';
+import type { Closure, ClosureRow, Hardware, Project, Ruling } from '@cordel/core';
 import type { ClosingState } from '@cordel/core/close';
 import { closingOf, photosOf, signedOf, wholePhoto } from '../closing/queries.ts';
 import { recordNow } from '../closing/record.ts';
@@ -78,6 +78,7 @@ export async function* feed(
       rows,
       tally: only ?? summary.project,
       extras: await extraTitles(db, task),
+      wavelengths: await wavelengthsOf(db, project),
       moment: await newestEntry(db, projectId, closureId),
       document: closureId ? null : await readFrame(db, projectId),
     },
@@ -128,7 +129,10 @@ const endsOf = (row: PackageSplice): string[] => [
 
 /** Trace files: all of them, or those of the fibers that are named. */
 async function* tracesOf(db: Db, projectId: string, passed: ReadonlySet<string> | null) {
-  for (const { id, name, digest, receivedAt, facts, place } of await listTraces(db, projectId)) {
+  for (const { id, name, digest, receivedAt, origin, facts, place } of await listTraces(
+    db,
+    projectId,
+  )) {
     if (passed && !(place && passed.has(`${place.cableId} ${place.fiber}`))) continue;
     const { bytes } = await traceFile(db, id);
     const trace = {
@@ -137,6 +141,7 @@ async function* tracesOf(db: Db, projectId: string, passed: ReadonlySet<string> 
       name,
       digest,
       receivedAt: receivedAt.toISOString(),
+      origin,
       bytes: Buffer.from(bytes).toString('base64'),
     };
     const words = `${facts.from} to ${facts.to}, fiber ${facts.fiberId}, ${facts.wavelengthNm} nm, ${(facts.range / 1000).toFixed(1)} km`;
@@ -195,6 +200,17 @@ async function rulingsOf(db: Db, closureId: string): Promise<Ruling[]> {
     at: at.toISOString(),
     ...rest,
   }));
+}
+
+/** Wavelengths that anything of a project is measured at or asked for, nm, the shortest first. */
+export async function wavelengthsOf(db: Db, { id, limits }: Project): Promise<number[]> {
+  const rows = await rowsOf<{ nm: number }>(
+    db,
+    sql`select distinct e.wavelength_nm as nm from readings e join splices s on s.id = e.splice_id
+        where s.project_id = ${id}`,
+  );
+  const all = new Set([...limits.wavelengths, ...rows.map(({ nm }) => nm)]);
+  return [...all].sort((a, b) => a - b);
 }
 
 /** Titles of columns that splice lists brought along, in order. */

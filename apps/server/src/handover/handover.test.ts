@@ -103,7 +103,7 @@ describe('the package of a project', () => {
       'trays',
       'fibers',
       'closing',
-      'cut away',
+      'removed',
     ]);
     const sheet = book.getWorksheet('splices')!;
     expect(sheet.rowCount).toBe(document.splices.length + 1);
@@ -112,7 +112,9 @@ describe('the package of a project', () => {
     const first = sheet.getRow(2);
     expect(typeof first.getCell(column('loss dB')).value).toBe('number');
     expect(first.getCell(column('fiber A')).value).toBe(1);
-    expect(first.getCell(column('redo')).value).toBe(false);
+    expect(first.getCell(column('state')).value).toBe('measured');
+    expect(first.getCell(column('origin')).value).toBe('simulated');
+    expect(first.getCell(column('spliced at (UTC)')).value).toBeInstanceOf(Date);
     const refs = sheet.getColumn(column('owner ref')).values as unknown[];
     expect(refs).toContain(AWKWARD);
     const evidence = book.getWorksheet('evidence')!;
@@ -147,14 +149,17 @@ describe('the package of a project', () => {
       skipEmptyLines: true,
     }).data;
     const key = (row: Record<string, string>) =>
-      [row.closure, row.tray, row.splices, row.pass, row.fail, row.open, row.verdict].join();
+      [
+        row.closure,
+        row.tray,
+        row.splices,
+        row.measured,
+        row['to redo'],
+        row.open,
+        row.verdict,
+      ].join();
     expect(trays.map(key)).toEqual(ledger.map(key));
-    // The Ledger rounds a mean up to a thousandth.
-    const [mean, said] = [trays, ledger].map((list) => Number(list[0]!['mean dB'])) as [
-      number,
-      number,
-    ];
-    expect(said).toBeCloseTo(Math.ceil(mean * 1000 - 1e-9) / 1000, 6);
+    expect(trays.map((row) => row['mean dB'])).toEqual(ledger.map((row) => row['mean dB']));
     const fibers = Papa.parse<Record<string, string>>(await textOf(zip, 'csv/fibers.csv'), {
       header: true,
       skipEmptyLines: true,
@@ -174,7 +179,13 @@ describe('the package of a project', () => {
     };
     expect(features.filter(({ geometry }) => geometry?.type === 'LineString')).toHaveLength(1);
     const toll = features.find(({ properties }) => properties.name === 'Toll cottage')!;
-    expect(toll.properties).toMatchObject({ kind: 'closure', distanceM: 3100, signed: true });
+    expect(toll.properties).toMatchObject({
+      kind: 'closure',
+      distanceM: 3100,
+      signed: true,
+      practiceOnly: true,
+    });
+    expect(toll.properties.simulated).toBe(toll.properties.done);
     expect(toll.geometry?.type).toBe('Point');
   });
 
@@ -197,9 +208,13 @@ describe('the package of a project', () => {
     expect(words[0]).toMatch(/Vessamy valley line/);
     for (const { name } of document.closures) expect(all).toContain(name);
     expect(all).toMatch(/Tray 1 .*pass/);
+    // Every page of a practice project says so, and so does every figure.
+    for (const page of words) expect(page).toMatch(/PRACTICE ONLY: figures may be simulated/);
+    expect(all).toMatch(/0\.\d\d\d dB +measured, simulated/);
+    expect(all).toMatch(/Test 2, readings simulated: passed/);
     expect(all).toMatch(/owner accepts 0\.13 dB here/);
     expect(all).toMatch(/Before the cover/);
-    expect(all).toMatch(/Test 1: failed/);
+    expect(all).toMatch(/Test 1, readings simulated: failed/);
     expect(all).toMatch(/Mended at Round 1/);
     expect(all).toMatch(/Released before leaving/);
     expect(all).toMatch(/Lead: Lead/);

@@ -3,6 +3,7 @@ import type {
   Closure,
   ClosureRow,
   ColourScheme,
+  Figure,
   Hardware,
   KeptTrace,
   Project,
@@ -15,8 +16,14 @@ import type { ProjectDocument } from '@cordel/core/document';
 
 export type Paper = 'A4' | 'Letter';
 
-/** A splice with its verdict and the columns its list brought along. */
-export type PackageSplice = SpliceRow & { extra: Record<string, string> };
+/** A splice with its verdict, who made it when, what counts, and the columns its list brought along. */
+export type PackageSplice = SpliceRow & {
+  extra: Record<string, string>;
+  madeBy: string | null;
+  madeAt: Date | null;
+  ruling: Pick<Ruling, 'kind' | 'by' | 'at' | 'why'> | null;
+  figures: Figure[];
+};
 
 /** A splice that was cut away, as it was judged while it lay, and the word that says so. */
 export type RetiredSplice = PackageSplice & { retirement: Ruling };
@@ -54,6 +61,8 @@ export type PackageMessage =
       tally: TallyRow;
       /** Titles of columns that splice lists brought along. */
       extras: string[];
+      /** Wavelengths that anything is measured at or asked for, nm. */
+      wavelengths: number[];
       /** When the newest entry was made: nothing else says of when the record is. */
       moment: string;
       /** The whole project but for what comes one by one; null for a closure. */

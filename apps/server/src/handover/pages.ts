@@ -11,14 +11,22 @@ import type { PackageSplice, RetiredSplice } from './messages.ts';
  */
 const PAGE = 250;
 
-const rowColumns = { ...spliceRowColumns, extra: splices.extra };
+/** All that a package says of a splice. */
+export const packageColumns = {
+  ...spliceRowColumns,
+  extra: splices.extra,
+  madeBy: splices.madeBy,
+  madeAt: splices.madeAt,
+  ruling: splices.ruling,
+  figures: splices.figures,
+};
 
 /** Splices of a closure that live, in tray order, a page at a time. */
 export async function* splicePages(db: Db, closureId: string): AsyncGenerator<PackageSplice[]> {
   let after: SQL | undefined;
   for (;;) {
     const rows = await db
-      .select(rowColumns)
+      .select(packageColumns)
       .from(splices)
       .innerJoin(closures, eq(closures.id, splices.closureId))
       .where(and(eq(splices.closureId, closureId), eq(splices.live, true), after))
@@ -38,7 +46,7 @@ export async function retiredSplices(
   rulings: readonly Ruling[],
 ): Promise<RetiredSplice[]> {
   const rows = await db
-    .select(rowColumns)
+    .select(packageColumns)
     .from(splices)
     .innerJoin(closures, eq(closures.id, splices.closureId))
     .where(and(eq(splices.closureId, closureId), eq(splices.live, false)))
@@ -60,11 +68,11 @@ const CORRECTION = sql`'supersedes', e.supersedes, 'void', e.void, 'why', e.why`
 const KINDS = [
   [
     sql`attempts`,
-    sql`'type', 'attempt', ${HEAD}, 'estimateMdb', e.estimate_mdb, 'recordId', e.record_id, 'recordPosition', e.record_position, ${CORRECTION}`,
+    sql`'type', 'attempt', ${HEAD}, 'estimateMdb', e.estimate_mdb, 'recordId', e.record_id, 'recordPosition', e.record_position, 'origin', e.origin, ${CORRECTION}`,
   ],
   [
     sql`readings`,
-    sql`'type', 'reading', ${HEAD}, 'grade', e.grade, 'direction', e.direction, 'wavelengthNm', e.wavelength_nm, 'lossMdb', e.loss_mdb, 'traceId', e.trace_id, ${CORRECTION}`,
+    sql`'type', 'reading', ${HEAD}, 'grade', e.grade, 'direction', e.direction, 'wavelengthNm', e.wavelength_nm, 'lossMdb', e.loss_mdb, 'traceId', e.trace_id, 'origin', e.origin, ${CORRECTION}`,
   ],
   [sql`rulings`, sql`'type', 'ruling', ${HEAD}, 'kind', e.kind, 'why', e.why`],
 ] as const;

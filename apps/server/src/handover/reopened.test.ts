@@ -60,27 +60,24 @@ describe('a splice that was cut away', () => {
   });
 
   it('stands by itself, with who says so and why, and not among those that live', async () => {
-    const rows = Papa.parse<Record<string, string>>(
-      (await textOf(zip, 'csv/cut-away.csv')).trim(),
-      {
-        header: true,
-      },
-    ).data;
+    const rows = Papa.parse<Record<string, string>>((await textOf(zip, 'csv/removed.csv')).trim(), {
+      header: true,
+    }).data;
     expect(rows).toHaveLength(1);
     expect(rows[0]).toMatchObject({
       tray: String(gone.tray),
       slot: String(gone.slot),
       'fiber A': String(gone.fiberA),
-      'cut away at (UTC)': '2026-06-03T20:00:00.000Z',
-      by: 'M. Reyes',
+      'removed at (UTC)': '2026-06-03T20:00:00.000Z',
+      'removed by': 'M. Reyes',
     });
     // No spreadsheet runs a reason.
-    expect(rows[0]!.why).toBe("'=cut-over");
+    expect(rows[0]!['why removed']).toBe("'=cut-over");
     const live = Papa.parse<string[]>((await textOf(zip, 'csv/splices.csv')).trim()).data;
     expect(live).toHaveLength(document.splices.length);
     const book = new ExcelJS.Workbook();
     await book.xlsx.load((await zip.file('as-built.xlsx')!.async('arraybuffer')) as never);
-    expect(book.getWorksheet('cut away')!.rowCount).toBe(2);
+    expect(book.getWorksheet('removed')!.rowCount).toBe(2);
   });
 
   it('is in the project’s document with its evidence, which names its place', async () => {
@@ -95,7 +92,7 @@ describe('a splice that was cut away', () => {
     expect(new Set(own.map(({ tray, slot }) => `${tray} ${slot}`))).toEqual(
       new Set([`${gone.tray} ${gone.slot}`]),
     );
-    expect((await pagesOf(zip)).words.join('\n')).toMatch(/Cut away .*M\. Reyes, 2026-06-03 20:00/);
+    expect((await pagesOf(zip)).words.join('\n')).toMatch(/Removed .*M\. Reyes, 2026-06-03 20:00/);
   });
 
   it('stands beside the cut-over that it was cut for, with the time its circuit was down', async () => {
@@ -136,8 +133,8 @@ describe('a closure that is opened again', () => {
     const words = (await pagesOf(await unzipped(await ask(closureId)))).words.join('\n');
     expect(words).toMatch(/Not signed\./);
     expect(words).toMatch(/Pressure test of \d{4}-\d\d-\d\d, before it was opened again/);
-    expect(words).toMatch(/Test 1: failed/);
-    expect(words).toMatch(/Test 2: passed/);
+    expect(words).toMatch(/Test 1, readings simulated: failed/);
+    expect(words).toMatch(/Test 2, readings simulated: passed/);
     expect(words).toMatch(/Signed on \d{4}-\d\d-\d\d, before it was opened again .*Technician: /);
     expect(words).toContain(document.signed[1]!.digest);
   });

@@ -77,10 +77,20 @@ export function fromZod(error: z.ZodError): Problem {
   );
 }
 
+/** Why what a simulator made is refused. */
+export const SIMULATED =
+  'This was simulated, and the project is for real work: simulated figures are recorded in practice projects only. Nothing was recorded.';
+
 /** Words for what the database refused. */
 export function fromDatabase(error: unknown): Problem | null {
   const cause = (error as { cause?: unknown }).cause ?? error;
   const { code, constraint } = cause as { code?: string; constraint?: string };
+  if (code === 'CD001') return new Problem(422, SIMULATED);
+  if (code === 'CD002')
+    return new Problem(
+      409,
+      'Something simulated is recorded in this project: it stays for practice only. Start a new project for real work.',
+    );
   if (code === '23503')
     return new Problem(422, `It names a record that is not here (${constraint}).`);
   if (code === '23505')

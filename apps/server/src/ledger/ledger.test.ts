@@ -8,6 +8,7 @@ import {
   type Page,
   type RedoRow,
   type RollUp,
+  SPLICE_STATES,
   type SpliceRow,
   type Tally,
   type TrayRow,
@@ -15,17 +16,18 @@ import {
   gradeRank,
   judgeSplice,
   rollUp,
+  spliceState,
   standingOf,
 } from '@cordel/core';
 import type { ProjectDocument } from '@cordel/core/document';
 import { type TestApi, renamed, startApi } from '../testing/api.ts';
-import { attemptOn, provenBy, smallDocument } from '../testing/small.ts';
+import { TOLD, attemptOn, provenBy, smallDocument } from '../testing/small.ts';
 
 let api: TestApi;
 let demo: ProjectDocument;
 beforeAll(async () => {
   api = await startApi();
-  demo = renamed(demoDocument());
+  demo = renamed(demoDocument(TOLD));
   expect((await api.post('/documents', demo)).status).toBe(200);
 });
 afterAll(() => api.close());
@@ -56,8 +58,9 @@ function tallyOf(judgements: readonly Judgement[]): Tally {
     .map((judged): Tally => ({
       ...EMPTY_TALLY,
       total: 1,
-      [judged.verdict]: 1,
-      redo: judged.redo ? 1 : 0,
+      [spliceState(judged)]: 1,
+      failed: judged.verdict === 'fail' ? 1 : 0,
+      simulated: judged.figure?.origin === 'simulated' ? 1 : 0,
       figures: judged.figure ? 1 : 0,
       sumHalf: judged.figure?.half ?? 0,
       maxHalf: judged.figure?.half ?? null,
@@ -132,7 +135,7 @@ describe('roll-ups in the database', () => {
     const strict = structuredClone(demo.project);
     strict.limits.splice['two-way'] = { single: 10, mass: 10 };
     expect((await api.put(`/projects/${strict.id}`, strict)).status).toBe(200);
-    expect((await summary()).project.fail).toBeGreaterThan(before.project.fail + 100);
+    expect((await summary()).project.failed).toBeGreaterThan(before.project.failed + 100);
     await api.put(`/projects/${demo.project.id}`, demo.project);
     expect(await summary()).toEqual(before);
   });
@@ -143,8 +146,8 @@ describe('the demo', () => {
     const { closures } = await summary();
     expect(closures.length).toBeGreaterThanOrEqual(8);
     expect(Math.max(...closures.map((row) => row.distance ?? 0)) / 1e7).toBeGreaterThan(38);
-    expect(closures.some((row) => row.verdict === 'pass' && row.done === row.total)).toBe(true);
-    expect(closures.some((row) => row.done > 0 && row.done < row.total)).toBe(true);
+    expect(closures.some((row) => row.verdict === 'pass' && row.done === row.due)).toBe(true);
+    expect(closures.some((row) => row.done > 0 && row.done < row.due)).toBe(true);
     expect(closures.some((row) => row.done === 0)).toBe(true);
     expect(closures.some((row) => row.branchOf !== null)).toBe(true);
   });
@@ -193,8 +196,17 @@ describe('search, filter and sort', () => {
   it('filters by verdict', async () => {
     const failed = await ledger<SpliceRow>('splices?verdict=fail');
     expect(failed.rows.every((row) => row.verdict === 'fail')).toBe(true);
-    expect(failed.total).toBe((await summary()).project.fail);
+    expect(failed.total).toBe((await summary()).project.failed);
     expect((await ledger<TrayRow>('trays?verdict=fail')).rows.map((row) => row.tray)).toContain(10);
+  });
+
+  it('filters by state, in the words that every list has', async () => {
+    const whole = (await summary()).project;
+    for (const state of SPLICE_STATES) {
+      const { rows, total } = await ledger<SpliceRow>(`splices?state=${state}&limit=1000`);
+      expect([state, total]).toEqual([state, whole[state]]);
+      expect(rows.every((row) => spliceState(row) === state)).toBe(true);
+    }
   });
 
   it('sorts by the worst, by the mean and by what needs work', async () => {
@@ -223,7 +235,7 @@ describe('live', () => {
     const id = small.project.id;
     const attempt = attemptOn(small.splices[0]!.id, 20);
     await api.record([attempt]);
-    expect((await summary(id)).project).toMatchObject({ done: 1, provisional: 1 });
+    expect((await summary(id)).project).toMatchObject({ done: 1, spliced: 1 });
     await api.record([
       { ...attempt, id: attemptOn('', 0).id, supersedes: attempt.id, void: true, why: 'Slip.' },
     ]);

@@ -14,10 +14,13 @@ import {
   type Limits,
   type RollUp,
   type Tally,
+  type SpliceState,
   URGENCY,
+  VERDICTS,
   judgeSplice,
   reasonsFor,
   rollUp,
+  spliceState,
   standingOf,
 } from '@cordel/core';
 import { type Db, rowsOf } from '../db/client.ts';
@@ -29,15 +32,18 @@ import { allSchemes } from '../schemes/queries.ts';
 import { refresh } from './refresh.ts';
 import { searchCondition } from './search.ts';
 
-/** Counts and sums over `splices s`, as core's roll-up wants them. */
+/** Counts and sums over `splices s`, as core's roll-up wants them; states as `spliceState` tells them apart. */
 const TALLY = sql`
   count(*)::int as total,
-  count(*) filter (where s.verdict = 'open')::int as open,
-  count(*) filter (where s.verdict = 'provisional')::int as provisional,
-  count(*) filter (where s.verdict = 'pass')::int as pass,
-  count(*) filter (where s.verdict = 'fail')::int as fail,
-  count(*) filter (where s.verdict = 'waived')::int as waived,
+  count(*) filter (where s.verdict = 'open' and not s.redo)::int as open,
+  count(*) filter (where s.verdict = 'skipped')::int as skipped,
+  count(*) filter (where s.verdict = 'dead')::int as dead,
   count(*) filter (where s.redo)::int as redo,
+  count(*) filter (where s.verdict = 'provisional' and not s.redo)::int as spliced,
+  count(*) filter (where s.verdict = 'pass')::int as measured,
+  count(*) filter (where s.verdict = 'accepted')::int as accepted,
+  count(*) filter (where s.verdict = 'fail')::int as failed,
+  count(*) filter (where s.origin = 'simulated')::int as simulated,
   count(s.half)::int as figures,
   coalesce(sum(s.half), 0)::float8 as "sumHalf",
   max(s.half) as "maxHalf",
@@ -64,7 +70,7 @@ export async function closureRows(
   const closures = (await getClosures(db, projectId)).map((closure): ClosureRow => {
     const own = trays.get(closure.id) ?? [];
     const traysOver = own
-      .filter((tray) => tray.fail === 0 && rollUp(tray, 'tray', limits).verdict === 'fail')
+      .filter((tray) => tray.failed === 0 && rollUp(tray, 'tray', limits).verdict === 'fail')
       .map(({ tray }) => tray);
     const { id: closureId, name, distance, branchOf } = closure;
     const tally = own.reduce(addTally, EMPTY_TALLY);
@@ -205,8 +211,28 @@ export const spliceRowColumns = {
   half: splices.half,
   wavelengthNm: splices.wavelengthNm,
   tries: splices.tries,
+  origin: splices.origin,
   missing: splices.missing,
 };
+
+/** Judgements that make up a state. */
+function inState(state: SpliceState): SQL {
+  const all = VERDICTS.flatMap((verdict) => [
+    { verdict, redo: false },
+    { verdict, redo: true },
+  ]);
+  const own = all.filter((judged) => spliceState(judged) === state);
+  return sql.join([
+    sql`(`,
+    sql.join(
+      own.map(
+        ({ verdict, redo }) => sql`(${splices.verdict} = ${verdict} and ${splices.redo} = ${redo})`,
+      ),
+      sql` or `,
+    ),
+    sql`)`,
+  ]);
+}
 
 export const routeOrder = [
   sql`${closures.distance} asc nulls last`,
@@ -227,6 +253,7 @@ export async function spliceRows(
   const condition = and(
     await asked(db, projectId, query),
     query.verdict ? eq(splices.verdict, query.verdict) : undefined,
+    query.state ? inState(query.state) : undefined,
   );
   const ranked = Object.keys(URGENCY).sort((a, b) => URGENCY[a as Verdict] - URGENCY[b as Verdict]);
   const urgency = sql`array_position(${`{${ranked.join(',')}}`}::text[], ${splices.verdict})`;

@@ -52,9 +52,11 @@ async function refreshBatch(db: Db, projectId: string): Promise<number> {
     await rowsOf(
       on,
       sql`update splices s set verdict = j.verdict, redo = j.redo, grade = j.grade, half = j.half,
-            wavelength_nm = j."wavelengthNm", tries = j.tries, missing = j.missing
+            wavelength_nm = j."wavelengthNm", tries = j.tries, missing = j.missing, origin = j.origin,
+            made_by = j."madeBy", made_at = j."madeAt", ruling = j.ruling, figures = j.figures
           from jsonb_to_recordset(${JSON.stringify(judged)}::jsonb)
-            as j(id uuid, verdict text, redo bool, grade smallint, half int, "wavelengthNm" int, tries smallint, missing smallint[])
+            as j(id uuid, verdict text, redo bool, grade smallint, half int, "wavelengthNm" int, tries smallint, missing smallint[],
+              origin text, "madeBy" text, "madeAt" timestamptz, ruling jsonb, figures jsonb)
           where s.id = j.id`,
     );
     return ids.length;
@@ -62,11 +64,10 @@ async function refreshBatch(db: Db, projectId: string): Promise<number> {
 }
 
 function derive(id: string, method: Method, evidence: Evidence[], limits: Limits) {
-  const { verdict, redo, figure, tries, missing } = judgeSplice(
-    standingOf(evidence),
-    method,
-    limits,
-  );
+  const standing = standingOf(evidence);
+  const { verdict, redo, figure, tries, missing } = judgeSplice(standing, method, limits);
+  const last = standing.tries.at(-1);
+  const { ruling } = standing;
   return {
     id,
     verdict,
@@ -76,5 +77,10 @@ function derive(id: string, method: Method, evidence: Evidence[], limits: Limits
     wavelengthNm: figure?.wavelengthNm ?? null,
     tries,
     missing,
+    origin: figure?.origin ?? null,
+    madeBy: last?.by ?? null,
+    madeAt: last?.at ?? null,
+    ruling: ruling && { kind: ruling.kind, by: ruling.by, at: ruling.at, why: ruling.why },
+    figures: standing.figures,
   };
 }

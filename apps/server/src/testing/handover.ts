@@ -9,6 +9,7 @@ import { demoDocument } from '@cordel/demo';
 import { v7 as uuid } from 'uuid';
 import { createApi } from '../app.ts';
 import { type TestApi, startApi } from './api.ts';
+import { TOLD } from './small.ts';
 
 interface Shown {
   id: string;
@@ -29,7 +30,7 @@ export const ONE_PIXEL =
 
 /** The demo with columns of an owner's own list, a photo, and no more than a few traces. */
 function handoverDocument(): ProjectDocument {
-  const document = demoDocument();
+  const document = demoDocument(TOLD);
   // Columns of an owner's own list, one of them no formula; a few traces are enough.
   document.splices.forEach((splice, index) => {
     if (index < 3) splice.extra = { 'owner ref': index === 0 ? AWKWARD : `-${index}` };

@@ -11,8 +11,11 @@ import {
 import type { ProjectDocument } from '@cordel/core/document';
 import { v7 as uuid } from 'uuid';
 
+/** A day on which the demo is as its story tells it. */
+export const TOLD = new Date('2026-05-14T12:00:00.000Z');
+
 /** A project of two closures, two loose-tube cables and a drop: 12 splices and 4. */
-export function smallDocument(): ProjectDocument {
+export function smallDocument({ practiceOnly = false } = {}): ProjectDocument {
   const projectId = uuid();
   const cables = [
     {
@@ -69,10 +72,11 @@ export function smallDocument(): ProjectDocument {
   });
   return {
     format: 'cordel.project',
-    version: 1,
+    version: 2,
     project: {
       id: projectId,
       name: 'Mill line',
+      practiceOnly,
       units: { distance: 'km' },
       schemeId: 'tia-598',
       limits: BUILT_IN_LIMITS[0]!,
@@ -121,6 +125,7 @@ export function attemptOn(spliceId: string, estimateMdb: number): Attempt {
     estimateMdb,
     recordId: null,
     recordPosition: null,
+    origin: 'typed',
     supersedes: null,
     void: false,
     why: null,
@@ -142,6 +147,7 @@ export function readingOn(
     wavelengthNm,
     lossMdb,
     traceId: null,
+    origin: 'typed',
     supersedes: null,
     void: false,
     why: null,

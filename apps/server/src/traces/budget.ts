@@ -87,7 +87,7 @@ function rowOf(
   const splices = own.map(({ half, grade }) =>
     half === null || grade === null ? null : { mdb: half / 2, spread: SPREADS[GRADES[grade]!] },
   );
-  const dead = own.filter(({ verdict, half }) => verdict === 'waived' && half === null).length;
+  const dead = own.filter(({ verdict }) => verdict === 'dead').length;
   const open = splices.filter((figure) => figure === null).length - dead;
   const budgets = wavelengths.flatMap((nm) => {
     const total = proof?.totals.find(

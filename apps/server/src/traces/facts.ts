@@ -5,6 +5,7 @@ import {
   type SorFile,
   analyse,
   factsOf,
+  isSimulatedTrace,
   readSor,
   samplesOf,
 } from '@cordel/core/otdr';
@@ -54,7 +55,8 @@ export function readTrace(name: string, bytes: Uint8Array) {
     ...factsOf(file, samples),
     samplesDigest: sha256(new Uint8Array(raw.buffer, raw.byteOffset, raw.byteLength)),
   };
-  return { facts, found: foundIn(file, samples) };
+  const origin = isSimulatedTrace(file) ? ('simulated' as const) : ('instrument' as const);
+  return { facts, origin, found: foundIn(file, samples) };
 }
 
 export function openTrace(name: string, bytes: Uint8Array): SorFile {

@@ -14,6 +14,7 @@ import {
 import type { Db } from '../db/client.ts';
 import { splices, standinJoints } from '../db/schema.ts';
 import { bySplice, evidenceOf, idArray } from '../evidence/queries.ts';
+import { forPractice } from '../projects/practice.ts';
 import { type Plant, loadPlant } from './plant.ts';
 
 /** What somebody got wrong, to try what Cordel makes of it. */
@@ -45,6 +46,7 @@ const UNSAID = 400;
  * made them, as traces or typed readings already showed them, else as the estimate has it, give or take.
  */
 export async function shoot(db: Db, projectId: string, task: OtdrTask) {
+  await forPractice(db, projectId);
   const plant = await loadPlant(db, projectId);
   const route = plant.circuitOf(task.cableId, task.fiber);
   const whole = await plantOf(db, route, plant, projectId);

@@ -9,7 +9,7 @@ import { readTrace, sha256 } from './facts.ts';
 /** A trace as lists show it: without its bytes and joints. */
 export type TraceRow = Pick<
   typeof traces.$inferSelect,
-  'id' | 'name' | 'digest' | 'receivedAt' | 'facts'
+  'id' | 'name' | 'digest' | 'receivedAt' | 'origin' | 'facts'
 > & { place: TracePlace | null };
 
 /**
@@ -28,6 +28,8 @@ export interface NewTraceFile {
   name: string;
   bytes: Uint8Array;
   receivedAt?: string;
+  /** What is known of where it comes from, besides what stands in the file. */
+  origin?: KeptTrace['origin'];
 }
 
 /**
@@ -37,7 +39,7 @@ export interface NewTraceFile {
  */
 export async function keepTrace(
   db: Db,
-  { id, projectId, name, bytes, receivedAt }: NewTraceFile,
+  { id, projectId, name, bytes, receivedAt, origin }: NewTraceFile,
 ): Promise<{ id: string; known: boolean }> {
   const digest = sha256(bytes);
   const [fresh] = await db
@@ -50,6 +52,7 @@ export async function keepTrace(
       bytes: fromBase64(bytes),
       ...(receivedAt ? { receivedAt: new Date(receivedAt) } : {}),
       ...readTrace(name, bytes),
+      ...(origin === 'simulated' ? { origin } : {}),
     })
     .onConflictDoNothing()
     .returning({ id: traces.id });
@@ -93,9 +96,9 @@ export async function allPlaces(db: Db, projectId: string): Promise<TracePlace[]
 
 /** A project's traces in the order in which they came in, each with where it belongs. */
 export async function listTraces(db: Db, projectId: string): Promise<TraceRow[]> {
-  const { id, name, digest, receivedAt, facts } = traces;
+  const { id, name, digest, receivedAt, origin, facts } = traces;
   const rows = await db
-    .select({ id, name, digest, receivedAt, facts })
+    .select({ id, name, digest, receivedAt, origin, facts })
     .from(traces)
     .where(eq(traces.projectId, projectId))
     .orderBy(asc(traces.seq));
@@ -128,18 +131,26 @@ export async function traceFiles(
 
 /** All trace files of a project, as a document carries them. */
 export async function allTraces(db: Db, projectId: string): Promise<KeptTrace[]> {
-  const { id: own, name: called, digest: content, receivedAt: came } = traces;
+  const { id: own, name: called, digest: content, receivedAt: came, origin: from } = traces;
   const rows = await db
-    .select({ id: own, name: called, digest: content, receivedAt: came, bytes: asBase64 })
+    .select({
+      id: own,
+      name: called,
+      digest: content,
+      receivedAt: came,
+      origin: from,
+      bytes: asBase64,
+    })
     .from(traces)
     .where(eq(traces.projectId, projectId))
     .orderBy(asc(traces.seq));
-  return rows.map(({ id, name, digest, receivedAt, bytes }) => ({
+  return rows.map(({ id, name, digest, receivedAt, origin, bytes }) => ({
     id,
     projectId,
     name,
     digest,
     receivedAt: receivedAt.toISOString(),
+    origin,
     // The database breaks its lines.
     bytes: bytes.replaceAll('\n', ''),
   }));

@@ -39,6 +39,7 @@ export async function ledgerFigures(
       )
       .flatMap(({ traces }) => traces),
   );
+  const origins = new Map(proof.rows.map(({ id, origin }) => [id, origin]));
   const shotAt = new Map(proof.rows.map(({ id, facts }) => [id, facts.at * 1000]));
   const result: LedgerFigures = { fresh: [], there: 0, held: [] };
   for (const joint of proof.joints) {
@@ -83,6 +84,7 @@ export async function ledgerFigures(
         // Rounded up, so that rounding never turns a fail into a pass.
         lossMdb: Math.ceil(figure.loss * 1000 - 1e-6),
         traceId,
+        origin: origins.get(traceId)!,
         supersedes: null,
         void: false,
         why: null,

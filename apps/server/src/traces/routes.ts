@@ -1,3 +1,4 @@
+import { refuseFuture } from '../http/moments.ts';
 import { Problem } from '../http/problem.ts';
 import { router } from '../http/router.ts';
 import { getProject } from '../projects/queries.ts';
@@ -46,6 +47,7 @@ export const traceRoutes = router()
   })
   .openapi(api.places, async (c) => {
     const { entries } = c.req.valid('json');
+    refuseFuture(entries);
     await placeTraces(c.var.db, entries);
     return c.json({ placed: entries.length }, 200);
   })

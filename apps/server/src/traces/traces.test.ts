@@ -19,7 +19,7 @@ const [A, B] = [0, 1].map((index) => () => document.cables[index]!) as [
 /** Two closures behind the exchange, the drop’s own end unknown; every splice is made. */
 beforeAll(async () => {
   api = await startApi();
-  document = smallDocument();
+  document = smallDocument({ practiceOnly: true });
   document.cables[0]!.run = {
     ...document.cables[0]!.run,
     end: { name: 'Exchange', distance: 0, mark: null, coil: 0 },
@@ -194,7 +194,7 @@ describe('from traces to verdicts', () => {
       ({ cableA, fiberA }) => cableA === A().id && fiberA === 1,
     )!;
     await api.record([
-      { ...attemptOn(splice.id, 20), at: new Date(Date.now() + 3_600_000).toISOString() },
+      { ...attemptOn(splice.id, 20), at: new Date(Date.now() + 120_000).toISOString() },
     ]);
     const { rows } = (await api.get(`${path}/ledger/splices?q=A+1`)).body as {
       rows: { id: string; verdict: string }[];
@@ -202,13 +202,36 @@ describe('from traces to verdicts', () => {
     expect(rows.find(({ id }) => id === splice.id)!.verdict).toBe('provisional');
   });
 
+  it('a simulated trace is known by what stands in it, and is kept out of real work under any name', async () => {
+    const shot = await shoot(2, 'AB', 1550);
+    await bringIn(shot, (own) => placeOf(own, 2, 'AB', 1550));
+    const list = (await api.get(`${path}/traces`)).body as { origin: string }[];
+    expect(new Set(list.map(({ origin }) => origin))).toEqual(new Set(['simulated']));
+    const real = renamed(smallDocument());
+    await api.post('/documents', real);
+    const body = { id: uuid(), name: 'north-100.sor', bytes: shot.bytes, place: null };
+    const answer = await api.post(`/projects/${real.project.id}/traces`, body);
+    expect(answer.status).toBe(422);
+    expect((answer.body as { detail: string }).detail).toMatch(/simulated/);
+    expect((await api.get(`/projects/${real.project.id}/traces`)).body).toEqual([]);
+    const device = await api.post(`/projects/${real.project.id}/standin/otdr`, {
+      cableId: real.cables[0]!.id,
+      fiber: 1,
+      direction: 'AB',
+      wavelengthNm: 1550,
+      pulseNs: 100,
+      averages: 1024,
+    });
+    expect(device.status).toBe(409);
+  });
+
   it('one file for both directions is held back, in words', async () => {
     const shot = await shoot(2, 'AB', 1550);
     await bringIn(shot, (own) => placeOf(own, 2, 'AB', 1550));
     const bytes = Buffer.from(shot.bytes, 'base64');
     // The same samples under another header, as a copy that was renamed in the instrument.
-    const at = bytes.indexOf('Stand-in');
-    bytes.write('Stand-by', at, 'latin1');
+    const at = bytes.indexOf('Module');
+    bytes.write('Modulo', at, 'latin1');
     await bringIn({ name: 'copy.sor', bytes: bytes.toString('base64') }, (own) =>
       placeOf(own, 2, 'BA', 1550),
     );
@@ -288,7 +311,7 @@ describe('a project document', () => {
 
 describe('a fiber that was cut over', () => {
   it('is not judged by what was shot on its way before', async () => {
-    const line = renamed(smallDocument());
+    const line = renamed(smallDocument({ practiceOnly: true }));
     const [a] = line.cables;
     const mill = line.closures[0]!;
     a!.run = { ...a!.run, end: { name: 'Exchange', distance: 0, mark: null, coil: 0 } };
@@ -343,7 +366,7 @@ describe('a fiber that was cut over', () => {
 
 describe('a line that is not joined through yet', () => {
   it('is not called broken, and its made splices have figures', async () => {
-    const half = renamed(smallDocument());
+    const half = renamed(smallDocument({ practiceOnly: true }));
     const made = half.splices.filter(({ cableA }) => cableA === half.cables[0]!.id);
     half.cables[0]!.run = {
       ...half.cables[0]!.run,

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import {
   type Air,
   type InstrumentEntry,
+  type Origin,
   clockOf,
   countedTemperature,
   parsePressure,
@@ -39,10 +40,10 @@ const STATES = {
   good: { word: 'Good.', ink: 'green' },
 } as const;
 
-function ArcCheck({ closure, base, station, setup }: Closeup) {
+function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
   const { project } = useProjectView();
   const [person] = usePerson();
-  const timers = useTimers();
+  const timers = useTimers(project.id, bench.closure);
   const { splicer, kept, cleaver } = setup;
   const last = station.records.findLast((record) => record.splicerId === splicer?.id);
   const lastTemperature = last ? countedTemperature(last) : null;
@@ -83,13 +84,14 @@ function ArcCheck({ closure, base, station, setup }: Closeup) {
   const before = rounds.at(-1);
   const open = before && !before.passed ? before : null;
   const round = (open?.round ?? 0) + 1;
-  const log = (passed: boolean, arcs: number) => {
+  const log = (passed: boolean, arcs: number, origin: Origin) => {
     const entry = {
       kind: 'arc check' as const,
       instrumentId: splicer.id,
       checkId: open?.checkId ?? uuid(),
       round,
       passed,
+      origin,
       arcs,
       air: {
         temperature: air.temperature ?? lastTemperature,
@@ -108,14 +110,14 @@ function ArcCheck({ closure, base, station, setup }: Closeup) {
         {},
       );
       const { passed, arcs } = answer as { passed: boolean; arcs: number };
-      log(passed, arcs);
+      log(passed, arcs, 'simulated');
     } catch (error) {
       setProblem((error as Error).message);
     }
   };
   const tend = async (what: 'electrodes' | 'blade') => {
     let arcs = last?.arcs ?? 0;
-    if (kept.standin) {
+    if (kept.standin && project.practiceOnly) {
       try {
         const answer = await send(
           'POST',
@@ -189,7 +191,7 @@ function ArcCheck({ closure, base, station, setup }: Closeup) {
       <Txt kind="name" heading={2}>
         {`Round ${round}`}
       </Txt>
-      {kept.standin ? (
+      {kept.standin && project.practiceOnly ? (
         <Press
           label="Run a round on the stand-in"
           look="next"
@@ -201,14 +203,14 @@ function ArcCheck({ closure, base, station, setup }: Closeup) {
           <Press
             label="It did not pass"
             disabled={wrong.length > 0}
-            onPress={() => log(false, arcsNow)}
+            onPress={() => log(false, arcsNow, 'typed')}
             style={{ flex: 1 }}
           />
           <Press
             label="It passed"
             look="next"
             disabled={wrong.length > 0}
-            onPress={() => log(true, arcsNow)}
+            onPress={() => log(true, arcsNow, 'typed')}
             style={{ flex: 1 }}
           />
         </View>
@@ -232,7 +234,7 @@ function ArcCheck({ closure, base, station, setup }: Closeup) {
         .slice(0, 12)
         .map((entry) => (
           <Txt key={entry.id}>
-            {`${entry.at.slice(0, 16).replace('T', ' ')} UTC · round ${entry.round}: ${entry.passed ? 'passed' : 'not passed'} · ${airWords(entry.air)} · ${entry.by}`}
+            {`${entry.at.slice(0, 16).replace('T', ' ')} UTC · round ${entry.round}: ${entry.passed ? 'passed' : 'not passed'}, ${entry.origin} · ${airWords(entry.air)} · ${entry.by}`}
           </Txt>
         ))}
     </Page>

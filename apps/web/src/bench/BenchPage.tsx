@@ -17,6 +17,7 @@ import { Keypad } from './Keypad';
 import { MeasureKind } from './MeasureKind';
 import { NamePanel } from './NamePanel';
 import { AdviceLine, AskedNotice, HeardLine, RecordLine, StopNotice } from './RecordPart';
+import { PickSheet } from './PickSheet';
 import { RibbonCells } from './RibbonCells';
 import { SkipSheet } from './SkipSheet';
 import { StandinPart } from './StandinPart';
@@ -24,7 +25,9 @@ import { StationStrip } from './StationStrip';
 import { StepsPart } from './StepsPart';
 import { TimerBar } from './TimerBar';
 import { adviceFor } from './advice';
+import type { BenchSplice } from './benchSplices';
 import type { BenchMode } from './draft';
+import { nextTryWords } from './said';
 import { useArc } from './useArc';
 import { type Bench, useBench } from './useBench';
 import { useHealth } from './useHealth';
@@ -65,27 +68,28 @@ function AtTheBench({ work, mode }: { work: Work; mode: BenchMode }) {
   const live = bench.fibers;
   const setup = useSetup(work.closure.id, live, station);
   const records = useRecords(bench, work.closure.name, station, setup);
-  const timers = useTimers();
+  const timers = useTimers(project.id, work.closure);
   const { splicerId, cleaverId } = setup.kept;
   const arc = useArc(station, splicerId);
   const { series, trouble } = useHealth(station, splicerId, cleaverId, bench.splices);
   const secondsLeft = useShiftLeft(project.id);
   const [heated, setHeated] = useState<string | null>(null);
   const [skipping, setSkipping] = useState(false);
+  const [picking, setPicking] = useState(false);
   const { splice } = useLocalSearchParams<{ splice?: string }>();
   const router = useRouter();
   // A link to one splice takes its sleeve in hand, once.
   useEffect(() => {
     const wanted = bench.splices.find((entry) => entry.id === splice);
     if (!wanted) return;
-    bench.go(`${wanted.tray}.${wanted.slot}`);
+    bench.go(`${wanted.tray}.${wanted.slot}`, wanted.id);
     router.setParams({ splice: undefined });
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the link counts when it changes, not when the bench does
   }, [splice]);
   useKeys(
     useCallback(
       (key: string) => {
-        if (skipping || bench.finished) return false;
+        if (skipping || picking || bench.finished) return false;
         if (/^[0-9.]$/.test(key)) bench.type(key);
         else if (key === 'Backspace') bench.type('back');
         else if (key === '-') bench.type('sign');
@@ -96,7 +100,7 @@ function AtTheBench({ work, mode }: { work: Work; mode: BenchMode }) {
         else return false;
         return true;
       },
-      [bench, skipping, mode],
+      [bench, skipping, picking, mode],
     ),
   );
   const read = live.map((splice) => ({ splice, loss: bench.read(splice) }));
@@ -107,6 +111,7 @@ function AtTheBench({ work, mode }: { work: Work; mode: BenchMode }) {
     mode !== 'measure' && estimates.length > 0 && estimates.length === live.length
       ? adviceFor({
           fibers: estimates,
+          sleeve: bench.sleeve?.splices ?? [],
           recordId: bench.draft.recordId,
           splicerId,
           all: bench.splices,
@@ -119,9 +124,9 @@ function AtTheBench({ work, mode }: { work: Work; mode: BenchMode }) {
   const redoNext =
     bench.record?.tension === 'failed' ||
     (advice ? advice.word === 'Redo' || advice.word === 'Last try' : (bench.said?.redo ?? false));
-  const { last } = bench.draft;
+  const { last } = bench;
   const heat =
-    last && mode !== 'measure' && setup.splicer && heated !== last.entries[0]?.id
+    last?.kept && mode !== 'measure' && setup.splicer && heated !== last.entries[0]?.id
       ? {
           label: last.words,
           start: () => {
@@ -146,7 +151,7 @@ function AtTheBench({ work, mode }: { work: Work; mode: BenchMode }) {
         alignSelf: 'center',
       }}
     >
-      <BenchHead bench={bench} work={work} />
+      <BenchHead bench={bench} work={work} onPick={() => setPicking(true)} />
       {mode === 'measure' ? (
         <MeasureKind bench={bench} />
       ) : (
@@ -171,6 +176,7 @@ function AtTheBench({ work, mode }: { work: Work; mode: BenchMode }) {
           onSkip={() => setSkipping(true)}
         />
       )}
+      <PickSheet bench={bench} visible={picking} onClose={() => setPicking(false)} />
       <SkipSheet bench={bench} visible={skipping} onClose={() => setSkipping(false)} />
     </ScrollView>
   );
@@ -183,9 +189,9 @@ function AtTheBench({ work, mode }: { work: Work; mode: BenchMode }) {
   );
 }
 
-function BenchHead({ bench, work }: { bench: Bench; work: Work }) {
+function BenchHead({ bench, work, onPick }: { bench: Bench; work: Work; onPick(): void }) {
   const inks = useInks();
-  const total = bench.splices.length;
+  const total = bench.due;
   const { sleeve, fiber } = bench;
   return (
     <View style={{ gap: 6 }}>
@@ -200,8 +206,17 @@ function BenchHead({ bench, work }: { bench: Bench; work: Work }) {
         <Txt kind="name" heading={1} style={{ flexShrink: 1 }}>
           {work.closure.name}
         </Txt>
+        <Press
+          look="bare"
+          icon="format-list-bulleted"
+          label="Choose a fiber"
+          textSize={15}
+          onPress={onPick}
+        />
+      </View>
+      <View>
         <Txt kind="strong">
-          {`${bench.mode === 'splice' ? `${bench.done} of ${total}` : `${MODES[bench.mode]}: ${bench.waiting} left`}${sleeve ? ` · tray ${sleeve.tray} slot ${sleeve.slot}` : ''}`}
+          {`${bench.mode === 'splice' ? `${bench.done} of ${total} spliced` : `${MODES[bench.mode]}: ${bench.waiting} left`}${sleeve ? ` · tray ${sleeve.tray} slot ${sleeve.slot}` : ''}`}
         </Txt>
       </View>
       <View
@@ -240,10 +255,13 @@ function InHand({ bench, setup, timers, records, advice, onSkip }: InHandProps) 
   const inks = useInks();
   const { project } = useProjectView();
   const { said, sleeve } = bench;
-  const last = bench.draft.last;
+  const { last } = bench;
   const measuring = bench.mode === 'measure';
   const listening = !measuring && setup.splicer !== null && setup.setup.way !== 'mechanical';
   const [typing, setTyping] = useState(false);
+  const { fiberName } = useProjectView();
+  const fiberWords = (splice: BenchSplice) => fiberName(splice.cableA, splice.fiberA);
+  const worst = worstOf(bench, fiberWords);
   const name = bench.words(bench.fibers.length > 0 ? bench.fibers : sleeve!.splices);
   const [asked] = records.asked;
   return (
@@ -264,9 +282,16 @@ function InHand({ bench, setup, timers, records, advice, onSkip }: InHandProps) 
         }}
       >
         <Txt kind="figure" aria-live="polite" role="status" aria-label="Loss typed">
-          {face(bench)}
+          {worst ? formatLoss(worst.loss) : face(bench)}
         </Txt>
-        <Txt>{bench.mode === 'measure' ? `dB at ${bench.nm} nm` : 'dB estimate'}</Txt>
+        <View style={{ alignItems: 'flex-end' }}>
+          <Txt>{bench.mode === 'measure' ? `dB at ${bench.nm} nm` : 'dB estimate'}</Txt>
+          {bench.fibers.length > 1 ? (
+            <Txt kind="strong">
+              {worst ? `worst: ${worst.name}` : bench.fiber ? fiberWords(bench.fiber) : ''}
+            </Txt>
+          ) : null}
+        </View>
       </View>
       {records.stopped ? (
         <StopNotice record={records.stopped} onDone={() => bench.change({ stopped: null })} />
@@ -299,7 +324,7 @@ function InHand({ bench, setup, timers, records, advice, onSkip }: InHandProps) 
         />
       ) : null}
       {listening ? <HeardLine records={records.own} /> : null}
-      {listening && setup.kept.standin ? (
+      {listening && setup.kept.standin && project.practiceOnly ? (
         <StandinPart projectId={project.id} bench={bench} setup={setup} />
       ) : null}
       {listening && !typing ? (
@@ -324,7 +349,7 @@ function InHand({ bench, setup, timers, records, advice, onSkip }: InHandProps) 
 /** What is waited for where the record comes by itself. */
 function sayListening({ fiber, limits }: Bench): string {
   const tries = fiber?.standing.tries.length ?? 0;
-  const again = tries > 0 ? `Try ${tries + 1} of ${limits.maxTries}. ` : '';
+  const again = tries > 0 ? `${nextTryWords(tries, limits.maxTries)} ` : '';
   return `${again}Sleeve on first. Splice: the record comes by itself.`;
 }
 
@@ -367,6 +392,20 @@ function Actions({ bench, redoNext }: { bench: Bench; redoNext: boolean }) {
 
 const keepLabel = (bench: Bench): string =>
   bench.sleeve?.method === 'mass' && !bench.allTyped ? 'Next fiber' : 'Keep, next';
+
+/** The worst fiber of a ribbon whose fibers all have their figure: the one that decides for its sleeve. */
+function worstOf(
+  bench: Bench,
+  words: (splice: BenchSplice) => string,
+): { name: string; loss: number } | null {
+  if (bench.fibers.length < 2 || !bench.allTyped) return null;
+  return bench.fibers
+    .flatMap((splice) => {
+      const loss = bench.read(splice);
+      return loss.ok ? [{ name: words(splice), loss: loss.value }] : [];
+    })
+    .reduce((worst, one) => (one.loss > worst.loss ? one : worst));
+}
 
 /** The figure as it will be kept, or what is typed where it is no figure yet. */
 function face(bench: Bench): string {

@@ -54,7 +54,7 @@ export function BenchStart() {
           <Leaf>
             <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
               <Txt kind="name">{row.name}</Txt>
-              <Txt kind="strong">{`${row.done} of ${row.total}`}</Txt>
+              <Txt kind="strong">{`${row.done} of ${row.due}`}</Txt>
             </View>
             <Txt kind="strong" ink={groupWords(row).ink}>
               {groupWords(row).words}
@@ -66,5 +66,5 @@ export function BenchStart() {
   );
 }
 
-const rank = (row: { done: number; total: number; redo: number }): number =>
-  row.done > 0 && row.done < row.total ? 0 : row.redo > 0 ? 1 : row.done === 0 ? 2 : 3;
+const rank = (row: { done: number; due: number; redo: number }): number =>
+  row.done > 0 && row.done < row.due ? 0 : row.redo > 0 ? 1 : row.done === 0 ? 2 : 3;

@@ -5,6 +5,7 @@ import type { Work } from '@/data/setting';
 import { useProjectView } from '@/projects/context';
 import { Empty } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
+import { stateOf } from './benchSplices';
 import type { Bench } from './useBench';
 
 /** What stands on the Bench when nothing waits any more: the next steps. */
@@ -12,9 +13,10 @@ export function Finished({ bench, work }: { bench: Bench; work: Work }) {
   const { project } = useProjectView();
   const router = useRouter();
   const go = (path: string) => router.replace(`/p/${project.id}/${path}` as never);
-  const redo = bench.splices.filter((splice) => splice.judgement.redo).length;
+  const redo = bench.splices.filter((splice) => stateOf(splice) === 'redo').length;
+  const [skipped] = bench.skipped;
   const title = {
-    splice: 'All spliced',
+    splice: bench.skipped.length > 0 ? 'None left but those skipped' : 'All spliced',
     redo: 'Nothing to redo',
     measure: 'Nothing left to measure this way',
   }[bench.mode];
@@ -30,6 +32,13 @@ export function Finished({ bench, work }: { bench: Bench; work: Work }) {
               onPress={() => go(`bench/${work.closure.id}?mode=redo`)}
             />
           ) : null}
+          {bench.mode === 'splice' && skipped ? (
+            <Press
+              look={redo > 0 ? 'plain' : 'next'}
+              label={`Go on with ${plural(bench.skipped.length, 'skipped splice')}`}
+              onPress={() => bench.go(`${skipped.tray}.${skipped.slot}`, skipped.id)}
+            />
+          ) : null}
           {bench.mode !== 'measure' ? (
             <Press
               label="Add measured figures"
@@ -37,13 +46,13 @@ export function Finished({ bench, work }: { bench: Bench; work: Work }) {
             />
           ) : null}
           <Press label="See the closure" onPress={() => go(`route/${work.closure.id}`)} />
-          {bench.draft.last ? (
-            <Press label={`Undo ${bench.draft.last.words}`} icon="undo" onPress={bench.undo} />
+          {bench.last ? (
+            <Press label={`Undo ${bench.last.words}`} icon="undo" onPress={bench.undo} />
           ) : null}
         </View>
       }
     >
-      {`${bench.done} of ${bench.splices.length} splices are done here.`}
+      {`${bench.done} of ${plural(bench.due, 'splice')} are made here${bench.skipped.length > 0 ? `, ${bench.skipped.length} skipped` : ''}.`}
     </Empty>
   );
 }

@@ -47,7 +47,7 @@ export function HeardLine({ records }: { records: readonly ReceivedRecord[] }) {
         : `${formatLoss(Math.max(...estimates))} dB`;
     return `number ${number} ${said}`;
   });
-  return <Txt kind="small">{`Heard: ${words.join(' · ')}`}</Txt>;
+  return <Txt kind="small">{`Received: ${words.join(' · ')}`}</Txt>;
 }
 
 /** The record in hand in a line: number, cleaves, offset, tension, and what of it is doubted. */
@@ -55,7 +55,7 @@ export function RecordLine({ record }: { record: ReceivedRecord }) {
   const cleaves = record.fibers.flatMap((fiber) => worstCleave(fiber) ?? []);
   const offsets = record.fibers.flatMap(({ offset }) => offset ?? []);
   const parts = [
-    `Splicer’s number ${record.number}`,
+    `Splicer’s number ${record.number}${record.origin === 'simulated' ? ', simulated' : ''}`,
     cleaves.length > 0 ? `cleave ${Math.max(...cleaves).toFixed(1)}°` : '',
     offsets.length > 0 ? `offset ${Math.max(...offsets).toFixed(1)} um` : '',
     record.tension === null ? '' : `tension ${record.tension}`,
@@ -142,10 +142,10 @@ export function AskedNotice({
         {fits && !again ? (
           <Press label={`It is ${name}`} onPress={() => bench.take(record, sleeve.key)} />
         ) : null}
-        {draft.last ? (
+        {bench.last ? (
           <Press
-            label={`A redo of ${draft.last.words}`}
-            onPress={() => bench.take(record, draft.last!.sleeve)}
+            label={`A redo of ${bench.last.words}`}
+            onPress={() => bench.take(record, bench.last!.sleeve)}
           />
         ) : null}
         <Press label="It is none of these" onPress={() => setOpen(true)} />

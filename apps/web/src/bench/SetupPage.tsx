@@ -109,15 +109,17 @@ function SetUp({ closure, base, bench, setup, station }: Closeup) {
             }))}
             onChange={(length) => change({ cleaveLength: Number(length) })}
           />
-          <Choice
-            label="Its records come from"
-            value={kept.standin ? 'standin' : 'line'}
-            options={[
-              { value: 'line', label: 'the splicer’s line' },
-              { value: 'standin', label: 'the stand-in, to try it out' },
-            ]}
-            onChange={(from) => change({ standin: from === 'standin' })}
-          />
+          {project.practiceOnly ? (
+            <Choice
+              label="Its records come from"
+              value={kept.standin ? 'standin' : 'line'}
+              options={[
+                { value: 'line', label: 'the splicer’s line' },
+                { value: 'standin', label: 'the simulated splicer' },
+              ]}
+              onChange={(from) => change({ standin: from === 'standin' })}
+            />
+          ) : null}
           <View style={{ gap: 8 }}>
             <Press label="Begin the session" look="next" onPress={begin} />
             <Press label="Back to the Bench" onPress={() => router.replace(base as never)} />

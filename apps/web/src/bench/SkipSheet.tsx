@@ -7,14 +7,17 @@ import { Sheet } from '@/ui/Sheet';
 import { Txt } from '@/ui/Txt';
 import type { Bench } from './useBench';
 
-const REASONS = [
-  'Dead fiber on side A.',
-  'Dead fiber on side B.',
-  'Too short to splice.',
-  'Reserved: not to be spliced.',
+const REASONS: { kind: 'skip' | 'dead'; why: string }[] = [
+  { kind: 'dead', why: 'Dead fiber on side A.' },
+  { kind: 'dead', why: 'Dead fiber on side B.' },
+  { kind: 'dead', why: 'Reserved: not to be spliced.' },
+  { kind: 'skip', why: 'Too short for now.' },
+  { kind: 'skip', why: 'Other end not here yet.' },
 ];
 
-/** Skips the fiber in hand, or its whole ribbon, with a reason. */
+const LABELS = { skip: 'Skip for now', dead: 'Dead' };
+
+/** Puts the fiber in hand off, or calls it dead, with a reason; for the fiber or its whole ribbon. */
 export function SkipSheet({
   bench,
   visible,
@@ -29,18 +32,20 @@ export function SkipSheet({
   const [whole, setWhole] = useState(false);
   const { fiber, sleeve } = bench;
   if (!fiber || !sleeve) return null;
-  const skip = (why: string) => {
-    bench.skip(why, whole);
+  const rule = (kind: 'skip' | 'dead', why: string) => {
+    bench.rule(kind, why, whole);
     setOther('');
     onClose();
   };
   return (
     <Sheet
-      title={`Skip ${fiberName(fiber.cableA, fiber.fiberA)}`}
+      title={`Not spliced: ${fiberName(fiber.cableA, fiber.fiberA)}`}
       visible={visible}
       onClose={onClose}
     >
-      <Txt>Why is it not spliced? The reason stands in the Ledger.</Txt>
+      <Txt>
+        A skipped fiber is still to be spliced; a dead one is not. The reason stands in the Ledger.
+      </Txt>
       {sleeve.method === 'mass' ? (
         <View style={{ flexDirection: 'row', gap: 8 }}>
           <Press
@@ -55,8 +60,8 @@ export function SkipSheet({
           />
         </View>
       ) : null}
-      {REASONS.map((why) => (
-        <Press key={why} label={why} onPress={() => skip(why)} />
+      {REASONS.map(({ kind, why }) => (
+        <Press key={why} label={`${LABELS[kind]}: ${lower(why)}`} onPress={() => rule(kind, why)} />
       ))}
       <TextInput
         mode="outlined"
@@ -66,12 +71,20 @@ export function SkipSheet({
         onChangeText={setOther}
         maxLength={500}
       />
-      <Press
-        label="Skip for this reason"
-        look="next"
-        disabled={other.trim() === ''}
-        onPress={() => skip(other.trim())}
-      />
+      <View style={{ flexDirection: 'row', gap: 8 }}>
+        {(['skip', 'dead'] as const).map((kind) => (
+          <Press
+            key={kind}
+            label={`${LABELS[kind]}, for this reason`}
+            look={kind === 'skip' ? 'next' : 'plain'}
+            disabled={other.trim() === ''}
+            onPress={() => rule(kind, other.trim())}
+            style={{ flex: 1 }}
+          />
+        ))}
+      </View>
     </Sheet>
   );
 }
+
+const lower = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1);

@@ -8,7 +8,7 @@ import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
-import { liveOf } from './taking';
+import { fusedTogether } from './benchSplices';
 import type { Bench } from './useBench';
 import type { Setup } from './useSetup';
 
@@ -39,7 +39,7 @@ export function StandinPart({
     try {
       await send('POST', `/api/projects/${projectId}/standins/${splicer.id}/arc`, {
         id: uuid(),
-        spliceIds: liveOf(sleeve.splices).map(({ id }) => id),
+        spliceIds: fusedTogether(sleeve.splices).map(({ id }) => id),
         program: chosen.program ?? '',
         heater: chosen.heaterProgram,
         faults: fault === 'none' ? [] : [fault],

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { type ArcStanding } from '@cordel/core';
+import { useEffect, useState } from 'react';
+import { type ArcStanding, type SplicerContact, splicerContact } from '@cordel/core';
 import { Press } from '@/ui/Press';
 import { useInks } from '@/ui/theme';
 import type { Setup } from './useSetup';
@@ -15,6 +16,25 @@ const arcWords = (arc: ArcStanding): string =>
 
 const chartWords = (trouble: number, charted: boolean): string =>
   trouble > 0 ? `Charts: ${trouble} off` : charted ? 'Charts: steady' : 'Charts: too few';
+
+/** Whether records come, and when the last one did. */
+function contactWords(contact: SplicerContact, connected: boolean): string {
+  if (!connected) return 'no connection';
+  if (contact.code === 'none') return 'nothing received';
+  const ago =
+    contact.minutes < 60 ? `${contact.minutes} min` : `${Math.floor(contact.minutes / 60)} h`;
+  return contact.code === 'live' ? `live, ${ago} ago` : `last record ${ago} ago`;
+}
+
+/** The moment, renewed twice a minute. */
+function useMinute(): number {
+  const [now, setNow] = useState(() => Date.now());
+  useEffect(() => {
+    const timer = setInterval(() => setNow(Date.now()), 30_000);
+    return () => clearInterval(timer);
+  }, []);
+  return now;
+}
 
 /** Splicer and arc in a row: how they stand, and the way to them. */
 export function StationStrip({
@@ -38,11 +58,14 @@ export function StationStrip({
   const router = useRouter();
   const go = (path: string) => router.push(`${base}/${path}` as never);
   const { splicer, warnings } = setup;
+  const now = useMinute();
+  const lastReceived =
+    station.records.findLast(({ splicerId }) => splicerId === splicer?.id)?.receivedAt ?? null;
   const splicerWords = !splicer
     ? 'Set up the splicer'
     : warnings.length > 0
       ? `Setup: ${warnings.length} misfit`
-      : `Splicer: ${station.live ? 'live' : 'no line'}`;
+      : `Splicer: ${contactWords(splicerContact(lastReceived, now), station.live)}`;
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}>
       <Chip label={splicerWords} off={warnings.length > 0} onPress={() => go('setup')} />

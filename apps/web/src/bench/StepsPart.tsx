@@ -63,20 +63,16 @@ export function StepsPart({
         />
       </View>
       <StepWords step={step} />
+      {step.timer?.kind === 'heater' ? (
+        <Txt ink="ink2">Keep the splice first: its heater timer is offered below.</Txt>
+      ) : null}
       <View style={{ flexDirection: 'row', gap: 8 }}>
         {at > 0 ? <Press label="Step back" onPress={() => go(at - 1)} style={{ flex: 1 }} /> : null}
-        {step.timer ? (
+        {step.timer && step.timer.kind !== 'heater' ? (
           <Press
             label={`Start ${clockOf(step.timer.seconds)}`}
             icon="timer-outline"
-            onPress={() =>
-              timers.start(
-                step.timer!.kind,
-                label,
-                step.timer!.seconds,
-                step.timer!.kind === 'heater' ? (setup.splicer?.coolSeconds ?? 20) : 0,
-              )
-            }
+            onPress={() => timers.start(step.timer!.kind, label, step.timer!.seconds)}
             style={{ flex: 2 }}
           />
         ) : null}

@@ -28,6 +28,7 @@ const view = (mfdB: number) =>
     ...newSetting({
       id: 'p',
       name: 'Mill line',
+      practiceOnly: false,
       units: { distance: 'km' },
       schemeId: 'tia-598',
       limits: BUILT_IN_LIMITS[0]!,
@@ -49,6 +50,7 @@ const attempt = (splice: string, tries: number, estimateMdb: number): Evidence =
   estimateMdb,
   recordId: null,
   recordPosition: null,
+  origin: 'typed',
   supersedes: null,
   void: false,
   why: null,
@@ -114,6 +116,7 @@ const record: ReceivedRecord = {
   temperature: null,
   pressure: null,
   humidity: null,
+  origin: 'instrument',
 };
 const station = (records: ReceivedRecord[]): Station => ({
   loaded: true,
@@ -137,6 +140,7 @@ const advise = (
   const all = splicesWith(evidence);
   return adviceFor({
     fibers: [{ splice: all[0]!, estimate }],
+    sleeve: [all[0]!],
     recordId,
     splicerId: 'single-splicer',
     all,

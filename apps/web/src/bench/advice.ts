@@ -10,6 +10,7 @@ import {
 } from '@cordel/core';
 import type { ProjectView } from '@/projects/context';
 import type { BenchSplice } from './benchSplices';
+import { positionOf } from './taking';
 import type { Station } from './useStation';
 
 /** What the mode fields of a splice's two fibers cost at least, thousandths of a dB, as far as reels say. */
@@ -28,6 +29,8 @@ const REDO_SECONDS = 240;
 interface AdviceTask {
   /** The fibers of the sleeve in hand with the estimates just read. */
   fibers: readonly { splice: BenchSplice; estimate: number }[];
+  /** All fibers of that sleeve, dead ones too: they lie in the holder all the same. */
+  sleeve: readonly BenchSplice[];
   recordId: string | null;
   splicerId: string | null;
   all: readonly BenchSplice[];
@@ -66,8 +69,10 @@ export function adviceFor(task: AdviceTask): RedoAdvice | null {
     if (!figure || estimate == null || splice.method !== method) return [];
     return [{ estimate, loss: figure.half / 2, floor: floorOf(splice, view) }];
   });
-  const tried = fibers.map(({ splice, estimate }, index): TriedFiber => {
-    const seen = record?.fibers[index];
+  const live = fibers.map(({ splice }) => splice);
+  const tried = fibers.map(({ splice, estimate }): TriedFiber => {
+    const position = record ? positionOf(record, task.sleeve, live, splice) : null;
+    const seen = record?.fibers.find((fiber) => fiber.position === position);
     return {
       estimate,
       cleave: seen ? worstCleave(seen) : null,

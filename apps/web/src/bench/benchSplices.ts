@@ -4,8 +4,10 @@ import {
   type Limits,
   type Reading,
   type Splice,
+  type SpliceState,
   type Standing,
   judgeSplice,
+  spliceState,
   standingOf,
 } from '@cordel/core';
 import type { Work } from '@/data/setting';
@@ -38,7 +40,20 @@ export function benchSplices(work: Work, limits: Limits): BenchSplice[] {
   });
 }
 
-export const isDead = (splice: BenchSplice): boolean => splice.standing.ruling?.kind === 'dead';
+export const stateOf = (splice: BenchSplice): SpliceState => spliceState(splice.judgement);
+
+export const isDead = (splice: BenchSplice): boolean => stateOf(splice) === 'dead';
+
+/** Whether a joint was made that can be measured. */
+export const isMeasurable = ({ judgement }: BenchSplice): boolean =>
+  ['provisional', 'pass', 'fail', 'accepted'].includes(judgement.verdict);
+
+/** Splices of a sleeve that are fused together: not the dead ones, nor those put off where others are not. */
+export function fusedTogether(splices: readonly BenchSplice[]): BenchSplice[] {
+  const live = splices.filter((splice) => !isDead(splice));
+  const due = live.filter((splice) => stateOf(splice) !== 'skipped');
+  return due.length > 0 ? due : live;
+}
 
 /** Grade and direction of the figure that is being typed. */
 export const readingKind = (kind: BenchDraft['kind']): Pick<Reading, 'grade' | 'direction'> =>

@@ -4,6 +4,22 @@ import { useKept } from '@/data/storage';
 
 export type BenchMode = 'splice' | 'redo' | 'measure';
 
+/** One thing that was recorded at the Bench, so that it can be taken back. */
+export interface RecordedStep {
+  sleeve: string;
+  entries: Evidence[];
+  words: string;
+  /** Whether a joint was kept: only such a one goes into the heater. */
+  kept: boolean;
+}
+
+/** Steps that can be taken back. */
+const MOST_STEPS = 30;
+
+/** The history with a step more. */
+export const withStep = (history: readonly RecordedStep[], step: RecordedStep): RecordedStep[] =>
+  [...history, step].slice(-MOST_STEPS);
+
 /** What is in hand at a closure's Bench: kept with every key, so that a reload loses nothing. */
 export interface BenchDraft {
   /** Key of the sleeve in hand, or null to take the next that waits. */
@@ -24,8 +40,8 @@ export interface BenchDraft {
   /** The step in hand, and whether the sleeve is on. */
   step: number;
   sleeveOn: boolean;
-  /** What was recorded last, for undo. */
-  last: { sleeve: string; entries: Evidence[]; words: string } | null;
+  /** What was recorded here, the last one last, for undo. */
+  history: RecordedStep[];
 }
 
 const EMPTY: BenchDraft = {
@@ -39,7 +55,7 @@ const EMPTY: BenchDraft = {
   stopped: null,
   step: 0,
   sleeveOn: false,
-  last: null,
+  history: [],
 };
 
 /** What is put back when another joint comes into the hands. */

@@ -1,5 +1,5 @@
 import { v7 as uuid } from 'uuid';
-import type { Attempt, Evidence, Reading, Ruling } from '@cordel/core';
+import type { Attempt, Evidence, Origin, Reading, Ruling } from '@cordel/core';
 import { EVIDENCE_PATH, outbox } from '@/data/client';
 import { personNow } from '@/data/storage';
 
@@ -17,7 +17,7 @@ const entry = (spliceId: string) => ({
 export function newAttempt(
   spliceId: string,
   estimateMdb: number | null,
-  from: { recordId: string; position: number } | null = null,
+  from: { recordId: string; position: number; origin: Origin } | null = null,
 ): Attempt {
   const base = entry(spliceId);
   return {
@@ -27,6 +27,7 @@ export function newAttempt(
     estimateMdb,
     recordId: from?.recordId ?? null,
     recordPosition: from?.position ?? null,
+    origin: from?.origin ?? 'typed',
     supersedes: null,
     void: false,
     why: null,
@@ -44,6 +45,7 @@ export function newReading(
     tryId,
     ...figure,
     traceId: null,
+    origin: 'typed',
     supersedes: null,
     void: false,
     why: null,
@@ -58,6 +60,12 @@ export function newRuling(
 ): Ruling {
   return { type: 'ruling', ...entry(spliceId), tryId, kind, why };
 }
+
+/** The word that the joint of a try just made is to be made again. */
+export const sentToRedo = (entry: Evidence): Ruling[] =>
+  entry.type === 'attempt'
+    ? [newRuling(entry.spliceId, entry.tryId, 'redo', 'Sent to redo at the Bench.')]
+    : [];
 
 /** The entry that takes another back. */
 export function takeBack(before: Evidence, why: string): Evidence {

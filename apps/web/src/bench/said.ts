@@ -2,12 +2,15 @@ import {
   type Limits,
   type Parsed,
   type Reading,
-  type Verdict,
+  STATE_WORDS,
   adviseEstimate,
   formatLoss,
   judgeSplice,
   reasonsFor,
+  spliceState,
   standingOf,
+  triesWords,
+  tryCount,
 } from '@cordel/core';
 import { type BenchSplice, readingKind } from './benchSplices';
 import type { BenchDraft, BenchMode } from './draft';
@@ -32,14 +35,6 @@ export interface UnderThumb {
   limits: Limits;
 }
 
-const WORDS: Record<Verdict, string> = {
-  open: 'Open.',
-  provisional: 'Provisional.',
-  pass: 'Pass.',
-  fail: 'Fail.',
-  waived: 'Waived.',
-};
-
 /** Says what is waited for, what is mistyped, or what the figure means. */
 export function say(now: UnderThumb): Said {
   const loss = now.read(now.fiber);
@@ -54,9 +49,13 @@ function waitingWords({ fiber, mode, draft, wavelengthNm, limits }: UnderThumb):
   if (mode === 'measure') return `Type the ${KINDS[draft.kind]} figure at ${wavelengthNm} nm.`;
   const tries = fiber.standing.tries.length;
   if (tries > 0)
-    return `Try ${tries + 1} of ${limits.maxTries}. Sleeve on first, then type the estimate.`;
+    return `${nextTryWords(tries, limits.maxTries)} Sleeve on first, then type the estimate.`;
   return 'Sleeve on first. Splice, then type the splicer’s estimate.';
 }
+
+/** Which try comes next; past those allowed the lead decides, in the Ledger's own words. */
+export const nextTryWords = (used: number, most: number): string =>
+  tryCount(used, most).usedUp ? triesWords(used, most) : `Try ${used + 1} of ${most}.`;
 
 /** One fiber over the line decides for its whole sleeve: all are broken and made again together. */
 function sayEstimates({ fiber, fibers, read, limits }: UnderThumb): Said {
@@ -73,7 +72,7 @@ function sayEstimates({ fiber, fibers, read, limits }: UnderThumb): Said {
     if (advice === 'needs the lead')
       return {
         word: 'Needs the lead.',
-        detail: `${where} ${tries} of ${most} tries used. Keep it; the lead redoes or waives it.`,
+        detail: `${where} ${triesWords(tries, most)} Keep it: the lead accepts it or sends it to redo.`,
         tone: 'bad',
         redo: false,
       };
@@ -113,6 +112,7 @@ function sayReading({ fiber, draft, wavelengthNm, limits }: UnderThumb, lossMdb:
     wavelengthNm,
     lossMdb,
     traceId: null,
+    origin: 'typed',
     supersedes: null,
     void: false,
     why: null,
@@ -124,7 +124,7 @@ function sayReading({ fiber, draft, wavelengthNm, limits }: UnderThumb, lossMdb:
   const waiting =
     missing.length > 0 ? `Still missing: ${limits.grade} at ${missing.join(' and ')} nm.` : '';
   return {
-    word: WORDS[verdict],
+    word: `${capital(STATE_WORDS[spliceState(judgement)])}.`,
     detail: [reasons[0], waiting].filter(Boolean).join(' ') || 'Within the limit.',
     tone: verdict === 'pass' ? 'good' : verdict === 'fail' ? 'bad' : 'plain',
     redo: false,

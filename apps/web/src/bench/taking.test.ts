@@ -1,6 +1,7 @@
 import { BUILT_IN_LIMITS, type SplicerRecord, judgeSplice, standingOf } from '@cordel/core';
 import type { BenchSplice } from './benchSplices';
-import { liveOf, positionOf, typedFrom } from './taking';
+import { fusedTogether } from './benchSplices';
+import { positionOf, typedFrom } from './taking';
 
 const splice = (fiber: number, dead = false): BenchSplice => {
   const id = `s${fiber}`;
@@ -62,6 +63,7 @@ const recordOf = (estimates: (number | null)[]): SplicerRecord => ({
   temperature: null,
   pressure: null,
   humidity: null,
+  origin: 'instrument',
 });
 
 describe('a ribbon’s record taken in hand', () => {
@@ -74,12 +76,12 @@ describe('a ribbon’s record taken in hand', () => {
   it('a dead fiber lies in the holder all the same: the others keep their places', () => {
     const sleeve = [splice(1), splice(2, true), splice(3)];
     expect(typedFrom(recordOf([10, 20, 30]), sleeve)).toEqual({ s1: '0.01', s3: '0.03' });
-    expect(positionOf(recordOf([10, 20, 30]), sleeve, liveOf(sleeve), sleeve[2]!)).toBe(3);
+    expect(positionOf(recordOf([10, 20, 30]), sleeve, fusedTogether(sleeve), sleeve[2]!)).toBe(3);
   });
 
   it('or was left out of it: those that are spliced follow each other', () => {
     const sleeve = [splice(1), splice(2, true), splice(3)];
     expect(typedFrom(recordOf([10, 30]), sleeve)).toEqual({ s1: '0.01', s3: '0.03' });
-    expect(positionOf(recordOf([10, 30]), sleeve, liveOf(sleeve), sleeve[2]!)).toBe(2);
+    expect(positionOf(recordOf([10, 30]), sleeve, fusedTogether(sleeve), sleeve[2]!)).toBe(2);
   });
 });

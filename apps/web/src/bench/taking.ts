@@ -1,9 +1,5 @@
 import { type SplicerRecord, countedEstimate, formatLoss } from '@cordel/core';
-import { type BenchSplice, isDead } from './benchSplices';
-
-/** Splices of a sleeve that are not dead. */
-export const liveOf = (splices: readonly BenchSplice[]): BenchSplice[] =>
-  splices.filter((splice) => !isDead(splice));
+import { type BenchSplice, fusedTogether } from './benchSplices';
 
 /**
  * The place in a record's holder of a splice in hand: where the record has as many fibers as are spliced,
@@ -25,7 +21,7 @@ export function typedFrom(
   record: SplicerRecord,
   sleeve: readonly BenchSplice[],
 ): Record<string, string> {
-  const live = liveOf(sleeve);
+  const live = fusedTogether(sleeve);
   const typed: Record<string, string> = {};
   for (const splice of live) {
     const position = positionOf(record, sleeve, live, splice);

@@ -6,23 +6,32 @@ import {
   MOST_READING,
   type Sleeve,
   type SplicerRecord,
+  isMade,
   nextSleeve,
   parseKeypad,
   sleevesOf,
 } from '@cordel/core';
 import type { Work } from '@/data/setting';
 import { useProjectView } from '@/projects/context';
-import { type BenchSplice, benchSplices, isDead, readingKind } from './benchSplices';
-import { type BenchDraft, type BenchMode, FRESH, useBenchDraft } from './draft';
-import { newAttempt, newReading, newRuling, recordEvidence, takeBack } from './record';
+import {
+  type BenchSplice,
+  benchSplices,
+  fusedTogether,
+  isDead,
+  isMeasurable,
+  readingKind,
+  stateOf,
+} from './benchSplices';
+import { type BenchDraft, type BenchMode, FRESH, useBenchDraft, withStep } from './draft';
+import { newAttempt, newReading, newRuling, recordEvidence, sentToRedo, takeBack } from './record';
 import { say } from './said';
 import { positionOf, typedFrom } from './taking';
 import { typeKey } from './typeKey';
 
 function waitsIn(mode: BenchMode, splice: BenchSplice, draft: BenchDraft, limits: Limits): boolean {
-  if (mode === 'splice') return splice.judgement.verdict === 'open';
-  if (mode === 'redo') return splice.judgement.redo;
-  if (isDead(splice) || splice.judgement.verdict === 'open') return false;
+  if (mode === 'splice') return stateOf(splice) === 'open';
+  if (mode === 'redo') return stateOf(splice) === 'redo';
+  if (!isMeasurable(splice)) return false;
   const nm = draft.wavelengthNm ?? limits.wavelengths[0]!;
   if (draft.kind === 'AB' || draft.kind === 'BA') {
     return (
@@ -46,10 +55,8 @@ export function useBench(work: Work, mode: BenchMode, records: readonly SplicerR
     sleeve.splices.some((splice) => waitsIn(mode, splice, draft, limits));
   const held = sleeves.find((sleeve) => sleeve.key === draft.sleeve);
   const sleeve = held ?? nextSleeve(sleeves, null, waits);
-  // A dead fiber of a ribbon is passed over; in measure mode so is what is not spliced yet.
-  const fibers = (sleeve?.splices ?? []).filter(
-    (splice) => !isDead(splice) && (mode !== 'measure' || splice.judgement.verdict !== 'open'),
-  );
+  const own = sleeve?.splices ?? [];
+  const fibers = mode === 'measure' ? own.filter(isMeasurable) : fusedTogether(own);
   const record = records.find(({ id }) => id === draft.recordId) ?? null;
   const cursor = Math.min(draft.cursor, Math.max(0, fibers.length - 1));
   const fiber = fibers[cursor] ?? sleeve?.splices[0] ?? null;
@@ -65,7 +72,16 @@ export function useBench(work: Work, mode: BenchMode, records: readonly SplicerR
     });
   };
 
-  const go = (key: string | null) => change({ ...FRESH, sleeve: key });
+  /** Takes a sleeve in hand, at one of its fibers where one is named. */
+  const go = (key: string | null, spliceId?: string) => {
+    const target = sleeves.find((other) => other.key === key);
+    const list =
+      mode === 'measure'
+        ? target?.splices.filter(isMeasurable)
+        : fusedTogether(target?.splices ?? []);
+    const at = list?.findIndex(({ id }) => id === spliceId) ?? 0;
+    change({ ...FRESH, sleeve: key, cursor: Math.max(0, at) });
+  };
 
   const moveOn = (part: Partial<BenchDraft>) => {
     const next = nextSleeve(
@@ -88,7 +104,7 @@ export function useBench(work: Work, mode: BenchMode, records: readonly SplicerR
 
   const fromRecord = (splice: BenchSplice) => {
     const position = record ? positionOf(record, sleeve!.splices, fibers, splice) : null;
-    return position === null ? null : { recordId: record!.id, position };
+    return position === null ? null : { recordId: record!.id, position, origin: record!.origin };
   };
 
   /** Takes a record in hand for a sleeve: its estimates stand as if they were typed. */
@@ -129,11 +145,18 @@ export function useBench(work: Work, mode: BenchMode, records: readonly SplicerR
     const rest = after >= 0 ? after : fibers.findIndex((splice) => !read(splice).ok);
     if (!again && rest >= 0) return change({ sleeve: sleeve.key, cursor: rest });
     const entries = entriesTyped();
-    const said = `${words(fibers)}: ${mode === 'measure' ? `${nm} nm` : 'estimate'}`;
+    if (again) entries.push(...entries.flatMap(sentToRedo));
+    const said = `${words(fibers)}: ${again ? 'to redo' : mode === 'measure' ? `${nm} nm` : 'estimate'}`;
     recordEvidence(entries, said);
-    const last = { sleeve: sleeve.key, entries, words: words(fibers) };
-    if (again) change({ ...FRESH, sleeve: sleeve.key, last });
-    else moveOn({ last });
+    const kept = !again && mode !== 'measure';
+    const history = withStep(draft.history, {
+      sleeve: sleeve.key,
+      entries,
+      words: words(fibers),
+      kept,
+    });
+    if (again) change({ ...FRESH, sleeve: sleeve.key, history });
+    else moveOn({ history });
   };
 
   /** The joint in hand was made again before it was kept: both tries count, the newer is in hand. */
@@ -141,38 +164,51 @@ export function useBench(work: Work, mode: BenchMode, records: readonly SplicerR
     if (!sleeve || !fibers.some((splice) => read(splice).ok)) return;
     const entries = entriesTyped();
     recordEvidence(entries, `${words(fibers)}: estimate`);
-    take(next, sleeve.key, { last: { sleeve: sleeve.key, entries, words: words(fibers) } });
+    take(next, sleeve.key, {
+      history: withStep(draft.history, {
+        sleeve: sleeve.key,
+        entries,
+        words: words(fibers),
+        kept: false,
+      }),
+    });
   };
 
-  const skip = (why: string, all: boolean) => {
+  /** Puts the fiber in hand off, or calls it dead; `all` its whole ribbon. */
+  const rule = (kind: 'skip' | 'dead', why: string, all: boolean) => {
     if (!sleeve || !fiber) return;
     const list = all ? sleeve.splices.filter((splice) => !isDead(splice)) : [fiber];
     const entries = list.map((splice) =>
-      newRuling(splice.id, splice.standing.tries.at(-1)?.tryId ?? null, 'dead', why),
+      newRuling(splice.id, splice.standing.tries.at(-1)?.tryId ?? null, kind, why),
     );
-    recordEvidence(entries, `${words(list)}: skipped`);
-    const last = { sleeve: sleeve.key, entries, words: words(list) };
-    if (all || fibers.length <= 1) moveOn({ last });
-    else change({ sleeve: sleeve.key, cursor: 0, last });
+    recordEvidence(entries, `${words(list)}: ${kind === 'dead' ? 'dead' : 'skipped'}`);
+    const step = { sleeve: sleeve.key, entries, words: words(list), kept: false };
+    const history = withStep(draft.history, step);
+    if (all || fibers.length <= 1) moveOn({ history });
+    else change({ sleeve: sleeve.key, cursor: 0, history });
   };
 
+  /** Takes back what was recorded last, step by step. */
   const undo = () => {
-    if (!draft.last) return;
+    const last = draft.history.at(-1);
+    if (!last) return;
     recordEvidence(
-      draft.last.entries.map((before) =>
-        takeBack(before, 'Slip of the hand, undone at the Bench.'),
-      ),
-      `${draft.last.words}: undone`,
+      last.entries.map((before) => takeBack(before, 'Slip of the hand, undone at the Bench.')),
+      `${last.words}: undone`,
     );
-    change({ ...FRESH, sleeve: draft.last.sleeve, last: null });
-    const [first] = draft.last.entries;
+    const history = draft.history.slice(0, -1);
+    change({ ...FRESH, sleeve: last.sleeve, history });
+    const [first] = last.entries;
     const again = first?.type === 'attempt' && records.find(({ id }) => id === first.recordId);
     // A record that was kept by a slip is in hand again.
-    if (again) take(again, draft.last.sleeve, { last: null });
+    if (again) take(again, last.sleeve, { history });
   };
 
-  const done = splices.filter((splice) => splice.judgement.verdict !== 'open').length;
+  const made = splices.filter(({ judgement }) => isMade(judgement)).length;
+  const dead = splices.filter(isDead).length;
+  const skipped = splices.filter((splice) => stateOf(splice) === 'skipped');
   return {
+    closure: work.closure,
     limits,
     draft,
     change,
@@ -192,9 +228,12 @@ export function useBench(work: Work, mode: BenchMode, records: readonly SplicerR
     type,
     go,
     keep,
-    skip,
+    rule,
     undo,
-    done,
+    last: draft.history.at(-1) ?? null,
+    done: made,
+    due: splices.length - dead,
+    skipped,
     waiting: sleeves.filter(waits).length,
     finished: !held && !sleeve,
     allTyped: fibers.length > 0 && fibers.every((splice) => read(splice).ok),

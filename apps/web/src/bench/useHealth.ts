@@ -1,5 +1,12 @@
 import { useMemo } from 'react';
-import { type TrayLoss, type Trouble, bentTrays, findTrouble, healthSeries } from '@cordel/core';
+import {
+  type ReceivedRecord,
+  type TrayLoss,
+  type Trouble,
+  bentTrays,
+  findTrouble,
+  healthSeries,
+} from '@cordel/core';
 import type { BenchSplice } from './benchSplices';
 import type { Station } from './useStation';
 
@@ -13,22 +20,49 @@ export function useHealth(
   cleaverId: string | null,
   splices: readonly BenchSplice[],
 ) {
+  const takes = useMemo(() => takesOf(splices), [splices]);
   const series = useMemo(() => {
     const records = station.records
       .filter((record) => record.splicerId === splicerId)
       .slice(-BACK)
-      .map((record) => ({ ...record, at: record.receivedAt }));
+      .map((record) => ({
+        ...record,
+        at: record.receivedAt,
+        fibers: countedFibers(record, takes),
+      }));
     const log = station.log.filter(
       ({ instrumentId }) => instrumentId === splicerId || instrumentId === cleaverId,
     );
     return healthSeries(records, log);
-  }, [station.records, station.log, splicerId, cleaverId]);
+  }, [station.records, station.log, splicerId, cleaverId, takes]);
   const trouble = useMemo(
     (): Trouble[] => [...findTrouble(series), ...bentTrays(traysOf(splices))],
     [series, splices],
   );
   return { series, trouble };
 }
+
+/** Places of records that splices took their figures from, by record. */
+function takesOf(splices: readonly BenchSplice[]): ReadonlyMap<string, ReadonlySet<number>> {
+  const takes = new Map<string, Set<number>>();
+  for (const { evidence } of splices)
+    for (const entry of evidence)
+      if (entry.type === 'attempt' && entry.recordId !== null)
+        takes.set(
+          entry.recordId,
+          (takes.get(entry.recordId) ?? new Set()).add(entry.recordPosition!),
+        );
+  return takes;
+}
+
+/** The fibers of a record that stand for a splice: a dead one that lay beside them says nothing. */
+const countedFibers = (
+  record: ReceivedRecord,
+  takes: ReadonlyMap<string, ReadonlySet<number>>,
+): ReceivedRecord['fibers'] => {
+  const taken = takes.get(record.id);
+  return taken ? record.fibers.filter(({ position }) => taken.has(position)) : record.fibers;
+};
 
 /** Two-way losses of splices at their shortest and longest wavelength. */
 function traysOf(splices: readonly BenchSplice[]): TrayLoss[] {

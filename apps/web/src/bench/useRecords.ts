@@ -1,7 +1,6 @@
 import { useEffect, useMemo } from 'react';
 import { type ReceivedRecord, matchRecord } from '@cordel/core';
-import { liveOf } from './taking';
-import type { BenchSplice } from './benchSplices';
+import { type BenchSplice, fusedTogether } from './benchSplices';
 import type { Bench } from './useBench';
 import type { Setup } from './useSetup';
 import type { Station } from './useStation';
@@ -22,7 +21,7 @@ function handOf(
 ) {
   const { sleeve, draft } = bench;
   if (!sleeve) return null;
-  const live = liveOf(sleeve.splices).length;
+  const live = fusedTogether(sleeve.splices).length;
   return {
     closure,
     splicerId,

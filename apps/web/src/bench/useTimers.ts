@@ -9,7 +9,9 @@ const KEEP = 600;
 
 function readTimers(text: string): BenchTimer[] {
   try {
-    return text === '' ? NO_TIMERS : (JSON.parse(text) as BenchTimer[]);
+    const all = text === '' ? NO_TIMERS : (JSON.parse(text) as BenchTimer[]);
+    // Timers of earlier versions belong nowhere.
+    return all.filter(({ projectId, closureId }) => projectId && closureId);
   } catch {
     return NO_TIMERS;
   }
@@ -33,10 +35,17 @@ function ring(): void {
   }
 }
 
-/** The timers of this device, side by side. They are moments, so that a reload or a sleep changes nothing. */
-export function useTimers() {
+/**
+ * The timers that this device started in a project, side by side; those of another closure carry its name.
+ * They are moments, so that a reload or a sleep changes nothing.
+ */
+export function useTimers(projectId: string, closure: { id: string; name: string }) {
   const [text, setText] = useKept('cordel.timers', '');
-  const timers = useMemo(() => readTimers(text), [text]);
+  const all = useMemo(() => readTimers(text), [text]);
+  const timers = useMemo(
+    () => all.filter((timer) => timer.projectId === projectId),
+    [all, projectId],
+  );
   const [now, setNow] = useState(() => Date.now());
   const running = timers.length > 0;
   useEffect(() => {
@@ -52,6 +61,7 @@ export function useTimers() {
   }, [running]);
   const shown = timers.map((timer) => ({
     ...timer,
+    label: timer.closureId === closure.id ? timer.label : `${timer.label}, ${timer.closure}`,
     ...timerAt(timer, Math.max(now, timer.startedAt)),
   }));
   const phases = shown.map(({ id, phase }) => `${id} ${phase}`).join();
@@ -65,22 +75,32 @@ export function useTimers() {
     heard.current = phases;
     const stale = shown.filter(({ phase, seconds }) => phase === 'done' && seconds > KEEP);
     if (stale.length > 0)
-      setText(JSON.stringify(timers.filter(({ id }) => !stale.some((old) => old.id === id))));
+      setText(JSON.stringify(all.filter(({ id }) => !stale.some((old) => old.id === id))));
     // eslint-disable-next-line react-hooks/exhaustive-deps -- it rings when a phase changes, not with every tick
   }, [phases]);
   const start = useCallback(
     (kind: TimerKind, label: string, seconds: number, cool = 0) =>
       setText(
         JSON.stringify([
-          ...timers,
-          { id: uuid(), kind, label, startedAt: Date.now(), seconds, cool } satisfies BenchTimer,
+          ...all,
+          {
+            id: uuid(),
+            projectId,
+            closureId: closure.id,
+            closure: closure.name,
+            kind,
+            label,
+            startedAt: Date.now(),
+            seconds,
+            cool,
+          } satisfies BenchTimer,
         ]),
       ),
-    [timers, setText],
+    [all, setText, projectId, closure.id, closure.name],
   );
   const stop = useCallback(
-    (id: string) => setText(JSON.stringify(timers.filter((timer) => timer.id !== id))),
-    [timers, setText],
+    (id: string) => setText(JSON.stringify(all.filter((timer) => timer.id !== id))),
+    [all, setText],
   );
   return { timers: shown, start, stop };
 }

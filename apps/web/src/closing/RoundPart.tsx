@@ -1,9 +1,10 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { clockOf } from '@cordel/core';
 import {
+  BUBBLES_SEEN,
+  type BubblesSeen,
   type PressureRound,
-  faceOf,
   formatGauge,
   gaugeAt,
   leakCause,
@@ -11,7 +12,11 @@ import {
   parseGauge,
   readingsOf,
 } from '@cordel/core/close';
-import { CONDITIONS, type Condition, gaugeWorld, readGauge } from '@cordel/standin/gauge';
+import { CONDITIONS, type Condition } from '@cordel/standin/gauge';
+import { v7 as uuid } from 'uuid';
+import { send } from '@/data/api';
+import { queryClient } from '@/data/client';
+import { personNow } from '@/data/storage';
 import { Choice } from '@/ui/Field';
 import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
@@ -43,7 +48,7 @@ export function RoundPart(props: RoundPartProps) {
         word={
           {
             'under way': 'Pressure is on.',
-            passed: 'Passed.',
+            passed: pressed.origin === 'simulated' ? 'Passed, simulated.' : 'Passed.',
             failed: 'Failed.',
             over: 'Over the limit.',
           }[state]
@@ -131,7 +136,16 @@ function ReadingPart({ pressed, write }: RoundPartProps) {
     setShown('');
     setProblem(gaugePa > round.limitPa ? overWords(gaugePa, round.limitPa, round.unit) : '');
     void write(
-      [{ kind: 'gauge', roundId: round.id, gaugePa, temperature: celsius, simulated: false }],
+      [
+        {
+          kind: 'gauge',
+          roundId: round.id,
+          gaugePa,
+          temperature: celsius,
+          minute: null,
+          origin: 'typed',
+        },
+      ],
       `gauge ${formatGauge(gaugePa, round.unit)}`,
     );
   };
@@ -168,54 +182,39 @@ function ReadingPart({ pressed, write }: RoundPartProps) {
         </Notice>
       ) : null}
       <Press label="Keep this reading" look="next" disabled={shown.trim() === ''} onPress={take} />
-      <StandinPart pressed={pressed} write={write} />
+      <StandinPart pressed={pressed} />
     </View>
   );
 }
 
-/** Minutes that the simulated gauge goes on with a press, and its readings in them. */
-const GO_ON = 3;
-const READINGS = 6;
-
-/** Plays the gauge, for a test without a closure. */
-function StandinPart({ pressed, write }: Pick<RoundPartProps, 'pressed' | 'write'>) {
+/** Plays the gauge in a practice project. The server makes its readings and marks them as simulated. */
+function StandinPart({ pressed }: Pick<RoundPartProps, 'pressed'>) {
   const { project } = useProjectView();
   const { round } = pressed;
   const [open, setOpen] = useState(false);
   const [condition, setCondition] = useState<Condition>('tight, cooling');
-  const gone = useRef(0);
+  const [problem, setProblem] = useState('');
+  const [running, setRunning] = useState(false);
+  if (!project.practiceOnly) return null;
   if (!open)
     return (
       <Press label="No gauge at hand: simulate one" look="bare" onPress={() => setOpen(true)} />
     );
-  const list = readingsOf(round, pressed.readings);
-  const goOn = () => {
-    const seed = parseInt(round.id.slice(-8), 16);
-    const world = gaugeWorld(condition, seed, {
-      targetPa: round.targetPa,
-      airPa: round.airPa,
-      stepPa: round.stepPa,
-      limit: project.practice.leakLimit,
-      temperature: list.find((one) => one.temperature !== null)?.temperature ?? 15,
-    });
-    // A second press may come before the first one's readings are shown.
-    const from = Math.max(gone.current, list.at(-1)?.minutes ?? 0);
-    gone.current = from + GO_ON;
-    const minutes = Array.from(
-      { length: READINGS },
-      (_, at) => from + ((at + 1) * GO_ON) / READINGS,
-    );
-    void write(
-      readGauge(world, minutes).map(({ gaugePa, temperature, minutes: minute }) => ({
-        kind: 'gauge' as const,
+  const goOn = async () => {
+    setRunning(true);
+    setProblem('');
+    try {
+      await send('POST', `/api/closures/${round.closureId}/simulated-gauge`, {
+        id: uuid(),
         roundId: round.id,
-        gaugePa: Math.min(gaugePa, round.limitPa),
-        temperature,
-        simulated: true,
-        at: new Date(Date.parse(round.at) + Math.round(minute * 60_000)).toISOString(),
-      })),
-      `simulated gauge, ${GO_ON} min`,
-    );
+        condition,
+        by: personNow(),
+      });
+      await queryClient.invalidateQueries({ queryKey: ['closing', round.closureId] });
+    } catch (error) {
+      setProblem((error as Error).message);
+    }
+    setRunning(false);
   };
   return (
     <View style={{ gap: 8 }}>
@@ -225,45 +224,77 @@ function StandinPart({ pressed, write }: Pick<RoundPartProps, 'pressed' | 'write
         options={CONDITIONS.map((value) => ({ value, label: value }))}
         onChange={setCondition}
       />
-      <Press label={`Run the simulated gauge on by ${GO_ON} minutes`} onPress={goOn} />
+      <Press
+        label="Run the simulated gauge on by 3 minutes"
+        disabled={running}
+        onPress={() => void goOn()}
+      />
+      {problem ? (
+        <Notice word="Not run." ink="accent">
+          {problem}
+        </Notice>
+      ) : null}
     </View>
   );
 }
 
-/** Bubbles, marked on the closure's own drawing; where they are says the cause. */
+const SEEN_LABELS: Record<BubblesSeen, string> = {
+  bubbles: 'Bubbles',
+  none: 'No bubbles',
+  'not checked': 'Not checked',
+};
+
+/** What is seen at each place under soapy water, said by a control of its own; where bubbles are says the cause. */
 function BubblesPart({ pressed, closing, write }: RoundPartProps) {
   const { hardware } = closing;
-  const { round } = pressed;
-  const places = pressed.bubbles ?? [];
+  const { round, bubbles, looked } = pressed;
+  const [chosen, setChosen] = useState<string | null>(null);
   if (!hardware) return null;
-  const face = faceOf(hardware);
-  const all = [...face.ports, ...face.seams].map(({ name }) => name);
-  const say = (next: string[]) =>
+  const unchecked = looked.flatMap(({ place, seen }) => (seen === 'not checked' ? [place] : []));
+  const say = (places: string[], seen: BubblesSeen) =>
     void write(
-      [{ kind: 'bubbles', roundId: round.id, places: next }],
-      next.length === 0 ? 'no bubbles' : `bubbles at ${next.join(', ')}`,
+      [{ kind: 'bubbles', roundId: round.id, places, seen }],
+      `${SEEN_LABELS[seen].toLowerCase()}: ${places.join(', ')}`,
     );
-  const turn = (place: string) =>
-    say(places.includes(place) ? places.filter((one) => one !== place) : [...places, place]);
+  const here = looked.find(({ place }) => place === chosen) ?? null;
   return (
     <Leaf style={{ gap: 12 }}>
       <Txt kind="name" heading={2}>
         Soapy water on every port and seam
       </Txt>
-      <FaceDrawing hardware={hardware} bubbling={places} onPress={turn} />
+      <Txt>{`${looked.length - unchecked.length} of ${looked.length} places checked. Choose a place, then say what you see.`}</Txt>
+      <FaceDrawing hardware={hardware} bubbling={bubbles} onPress={setChosen} />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        {all.map((place) => (
+        {looked.map(({ place, seen }) => (
           <Press
             key={place}
-            label={place}
-            aria-label={`Bubbles at ${place}`}
-            aria-pressed={places.includes(place)}
-            look={places.includes(place) ? 'dark' : 'plain'}
-            onPress={() => turn(place)}
+            label={`${SEEN_MARKS[seen]} ${place}`}
+            aria-label={`${place}: ${SEEN_LABELS[seen].toLowerCase()}`}
+            aria-pressed={place === chosen}
+            look={place === chosen ? 'dark' : 'plain'}
+            style={seen === 'bubbles' ? { borderWidth: 4 } : undefined}
+            onPress={() => setChosen(place)}
           />
         ))}
       </View>
-      {places.map((place) => {
+      {here ? (
+        <View role="radiogroup" aria-label={`Seen at ${here.place}`} style={{ gap: 6 }}>
+          <Txt kind="strong">{`${here.place}:`}</Txt>
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+            {BUBBLES_SEEN.map((seen) => (
+              <Press
+                key={seen}
+                role="radio"
+                aria-checked={here.seen === seen}
+                label={SEEN_LABELS[seen]}
+                look={here.seen === seen ? 'dark' : 'plain'}
+                onPress={() => say([here.place], seen)}
+              />
+            ))}
+          </View>
+        </View>
+      ) : null}
+      {bubbles.map((place) => {
         const { cause, mend } = leakCause(hardware, place);
         return (
           <Notice key={place} word={`${place}:`} ink="accent">
@@ -271,11 +302,19 @@ function BubblesPart({ pressed, closing, write }: RoundPartProps) {
           </Notice>
         );
       })}
-      <Press
-        label={pressed.bubbles?.length === 0 ? 'No bubbles anywhere: said' : 'No bubbles anywhere'}
-        look={pressed.bubbles?.length === 0 ? 'dark' : 'plain'}
-        onPress={() => say([])}
-      />
+      {unchecked.length > 0 ? (
+        <Press
+          label={
+            unchecked.length === looked.length
+              ? 'No bubbles anywhere: all places checked'
+              : `No bubbles at the ${unchecked.length} others`
+          }
+          onPress={() => say(unchecked, 'none')}
+        />
+      ) : null}
     </Leaf>
   );
 }
+
+/** A mark for each word, so that it is read without colour. */
+const SEEN_MARKS: Record<BubblesSeen, string> = { bubbles: '○', none: '✓', 'not checked': '–' };

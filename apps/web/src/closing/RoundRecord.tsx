@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { plural } from '@cordel/core';
 import { type PressureRound, formatGauge } from '@cordel/core/close';
 import { Leaf } from '@/ui/Leaf';
 import { Press } from '@/ui/Press';
@@ -29,19 +30,23 @@ export function RoundRecord({
   closing: Closing;
   write: ClosingHook['write'];
 }) {
-  const { round, state, release, mends, bubbles } = pressed;
+  const { round, state, release, mends, bubbles, origin } = pressed;
   const [what, setWhat] = useState('');
-  const place = bubbles?.[0] ?? 'Closure';
+  const place = bubbles[0] ?? 'Closure';
   const latest = closing.state.rounds.at(-1) === pressed;
   return (
     <Leaf style={{ gap: 8 }}>
-      <Txt kind="name" heading={2}>{`Test ${number}: ${HEADS[state]}`}</Txt>
+      <Txt kind="name" heading={2}>
+        {`Test ${number}: ${HEADS[state]}${origin === 'simulated' ? ', readings simulated' : ''}`}
+      </Txt>
       <Txt ink="ink2">
         {`${momentOf(round.at)} · ${round.by} · ${formatGauge(round.targetPa, round.unit)}, limit ${formatGauge(round.limitPa, round.unit, 'down')}`}
       </Txt>
       <Txt>{pressed.words}</Txt>
       <GaugeChart pressed={pressed} />
-      {pressed.readings.length > 0 ? <Txt>{estimateWords(pressed)}</Txt> : null}
+      {pressed.readings.length > 0 ? (
+        <Txt>{`${estimateWords(pressed)} ${plural(pressed.readings.length, 'reading')}, ${origin}.`}</Txt>
+      ) : null}
       {release ? <Txt ink="ink2">{`Released before ${release.before}, ${release.by}`}</Txt> : null}
       {mends.map((mend) => (
         <Txt key={mend.id}>

@@ -47,7 +47,10 @@ export function TestPart({ closing, write }: TestPartProps) {
       ) : (
         <>
           {state.test === 'passed' ? (
-            <Notice word="Passed." ink="green">
+            <Notice
+              word={last?.origin === 'simulated' ? 'Passed, with simulated readings.' : 'Passed.'}
+              ink="green"
+            >
               {last?.words}
             </Notice>
           ) : null}
@@ -119,7 +122,14 @@ function StartPart({ closing, write, again }: TestPartProps & { again: boolean }
     void write(
       [
         { kind: 'round', id: roundId, targetPa, limitPa, unit, stepPa, airPa },
-        { kind: 'gauge', roundId, gaugePa: targetPa, temperature: celsius, simulated: false },
+        {
+          kind: 'gauge',
+          roundId,
+          gaugePa: targetPa,
+          temperature: celsius,
+          minute: null,
+          origin: 'typed',
+        },
       ],
       `pressure test with ${formatGauge(targetPa, unit)}`,
     );

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { plural } from '@cordel/core';
-import { type VisitRecord, roundsOf } from '@cordel/core/close';
+import { type VisitRecord, roundsOf, testTask } from '@cordel/core/close';
 import { useProjectView } from '@/projects/context';
 import { Leaf } from '@/ui/Leaf';
 import { Press } from '@/ui/Press';
@@ -73,15 +73,17 @@ function Kept({ record, closing, write }: VisitLeafProps) {
   const { leakLimit } = useProjectView().project.practice;
   return (
     <View style={{ gap: 12, paddingTop: 8 }}>
-      {roundsOf(record.closing, leakLimit, closing.entries).map((pressed, index) => (
-        <RoundRecord
-          key={pressed.round.id}
-          pressed={pressed}
-          number={index + 1}
-          closing={closing}
-          write={write}
-        />
-      ))}
+      {roundsOf(record.closing, testTask(closing.hardware, leakLimit), closing.entries).map(
+        (pressed, index) => (
+          <RoundRecord
+            key={pressed.round.id}
+            pressed={pressed}
+            number={index + 1}
+            closing={closing}
+            write={write}
+          />
+        ),
+      )}
       {record.signatures.map((entry) => (
         <Signed key={entry.id} entry={entry} />
       ))}

@@ -13,6 +13,7 @@ const setting = {
   ...newSetting({
     id: 'p1',
     name: 'Mill line',
+    practiceOnly: false,
     units: { distance: 'km' },
     schemeId: 'tia-598',
     limits: BUILT_IN_LIMITS[0]!,

@@ -156,7 +156,7 @@ function barOf(splice: Splice, evidence: Evidence[], limits: Limits, view: Proje
     limit: spliceLimit(limits, grade, splice.method),
     over: judged.redo,
     estimated: judged.figure?.grade === 'estimate',
-    waived: judged.verdict === 'waived',
+    crossed: judged.verdict === 'accepted' || judged.verdict === 'dead',
     label: view.fiberName(splice.cableA, splice.fiberA),
   };
 }

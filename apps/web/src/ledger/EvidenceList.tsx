@@ -1,5 +1,11 @@
 import { View } from 'react-native';
-import { type Evidence, type ReceivedRecord, formatLoss, worstCleave } from '@cordel/core';
+import {
+  type Evidence,
+  type ReceivedRecord,
+  type Ruling,
+  formatLoss,
+  worstCleave,
+} from '@cordel/core';
 import { recordEvidence, takeBack } from '@/bench/record';
 import { useSplicerRecords } from '@/bench/useStation';
 import { useProjectView } from '@/projects/context';
@@ -92,15 +98,23 @@ function recordWords(record: ReceivedRecord | undefined, position: number | null
     .join(' · ');
 }
 
+const RULINGS: Record<Ruling['kind'], string> = {
+  dead: 'Called dead',
+  skip: 'Skipped',
+  redo: 'Sent to redo',
+  waive: 'Accepted by the lead',
+  reopen: 'Taken back',
+  retire: 'Removed',
+};
+
 function entryWords(entry: Evidence, tries: readonly Evidence[]): string {
-  if (entry.type === 'ruling')
-    return `${{ dead: 'Skipped', waive: 'Waived', reopen: 'Opened again', retire: 'Cut away' }[entry.kind]}: ${entry.why}`;
+  if (entry.type === 'ruling') return `${RULINGS[entry.kind]}: ${entry.why}`;
   if (entry.void) return `Taken back: ${entry.why ?? ''}`;
   if (entry.type === 'attempt') {
     const count = tries.findIndex((first) => first.id === entry.tryId) + 1;
-    return `Try ${count}: ${entry.estimateMdb === null ? 'no estimate' : `estimate ${formatLoss(entry.estimateMdb)} dB`}`;
+    return `Try ${count}: ${entry.estimateMdb === null ? 'no estimate' : `estimate ${formatLoss(entry.estimateMdb)} dB`}, ${entry.origin}`;
   }
   const what =
     entry.direction === null ? entry.grade : entry.direction === 'AB' ? 'A to B' : 'B to A';
-  return `${what} at ${entry.wavelengthNm} nm: ${formatLoss(entry.lossMdb)} dB${entry.traceId === null ? '' : ', from a trace'}`;
+  return `${what} at ${entry.wavelengthNm} nm: ${formatLoss(entry.lossMdb)} dB${entry.traceId === null ? '' : ', from a trace'}, ${entry.origin}`;
 }

@@ -1,13 +1,21 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { type SpliceRow, formatHalf, formatMean, spliceLimit, GRADES } from '@cordel/core';
+import {
+  GRADES,
+  STATE_WORDS,
+  type SpliceRow,
+  formatHalf,
+  formatMean,
+  spliceLimit,
+  spliceState,
+} from '@cordel/core';
 import { useFiber } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { LossBars } from '@/ui/LossBars';
 import { Waiting } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
-import { VERDICT_INKS, VERDICT_WORDS, gradeWord } from '@/ui/words';
+import { STATE_INKS, gradeWord, originWords } from '@/ui/words';
 import { useRecordLevel } from './useRecordLevel';
 
 /** A fiber along the route: its splices from the head on, as heights and as rows. */
@@ -52,8 +60,8 @@ export function FiberRecord({ cableId, fiber }: { cableId: string; fiber: number
         <View key={row.id} style={{ gap: 2 }}>
           <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}>
             <Txt kind="strong">{row.closure}</Txt>
-            <Txt kind="strong" ink={row.redo ? 'accent' : VERDICT_INKS[row.verdict]}>
-              {`${row.half === null ? '' : `${formatHalf(row.half)} dB ${gradeWord(row.grade)} · `}${VERDICT_WORDS[row.verdict]}`}
+            <Txt kind="strong" ink={STATE_INKS[spliceState(row)]}>
+              {`${row.half === null ? '' : `${formatHalf(row.half)} dB ${gradeWord(row.grade)} · `}${STATE_WORDS[spliceState(row)]}${originWords(row.origin)}`}
             </Txt>
           </View>
           <Txt ink="ink2">{`${endWords(view, row.cableA, row.fiberA)}  to  ${endWords(view, row.cableB, row.fiberB)}`}</Txt>
@@ -87,7 +95,7 @@ function barOf(row: SpliceRow, view: ReturnType<typeof useProjectView>) {
     limit: spliceLimit(view.project.limits, grade, row.method),
     over: row.redo,
     estimated: grade === 'estimate',
-    waived: row.verdict === 'waived',
+    crossed: row.verdict === 'accepted' || row.verdict === 'dead',
     label: row.closure,
   };
 }

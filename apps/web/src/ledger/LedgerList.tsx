@@ -6,12 +6,14 @@ import {
   type FiberRow,
   type RedoRow,
   type RollUp,
+  STATE_WORDS,
   type SpliceRow,
   type TrayRow,
   URGENCY,
   formatDistance,
   formatHalf,
   plural,
+  spliceState,
 } from '@cordel/core';
 import { useLedger, useSummary } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
@@ -19,7 +21,7 @@ import { Empty, Waiting } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 import { useInks } from '@/ui/theme';
-import { VERDICT_INKS, VERDICT_WORDS, gradeWord, groupWords, lossWords } from '@/ui/words';
+import { STATE_INKS, gradeWord, groupWords, lossWords, originWords } from '@/ui/words';
 import { type LedgerParams, type LedgerView, useLedgerParams } from './useLedgerParams';
 
 type AnyRow = ClosureRow | TrayRow | FiberRow | SpliceRow | RedoRow;
@@ -31,7 +33,7 @@ export function LedgerList() {
   const summary = useSummary(project.id);
   const paged = useLedger<AnyRow>(project.id, params.view === 'closures' ? 'redo' : params.view, {
     q: params.q.trim() || undefined,
-    verdict: params.view === 'redo' ? undefined : params.verdict || undefined,
+    ...filterOf(params),
     closureId: params.closure || undefined,
     sort: params.sort,
   });
@@ -97,6 +99,12 @@ export function LedgerList() {
       </View>
     );
   }
+}
+
+/** Splices are filtered by their state, groups by their verdict. */
+function filterOf({ view, verdict }: LedgerParams): Record<string, string | undefined> {
+  if (view === 'redo' || verdict === '') return {};
+  return view === 'splices' ? { state: verdict } : { verdict };
 }
 
 /** Closures are all at hand: filtered and sorted here, as the server does with rows that come in pages. */
@@ -202,7 +210,7 @@ function ClosureLine({ row }: { row: ClosureRow }) {
       open={`closure.${row.closureId}`}
       title={row.name}
       under={`${distance} · ${lossWords(row)}`}
-      right={`${row.done} of ${row.total}`}
+      right={`${row.done} of ${row.due}`}
       rightUnder={<Said row={row} />}
     />
   );
@@ -214,7 +222,7 @@ function TrayLine({ row }: { row: TrayRow }) {
       open={`tray.${row.closureId}.${row.tray}`}
       title={`${row.closure} · tray ${row.tray}`}
       under={lossWords(row)}
-      right={`${row.done} of ${row.total}`}
+      right={`${row.done} of ${row.due}`}
       rightUnder={<Said row={row} />}
     />
   );
@@ -231,7 +239,7 @@ function FiberLine({ row }: { row: FiberRow }) {
       open={`fiber.${row.headCable}.${row.headFiber}`}
       title={`${view.fiberName(row.headCable, row.headFiber)}${address ? ` ${address.fiber.colour.name}` : ''}`}
       under={`${colours} · ${lossWords(row)}`}
-      right={`${row.done} of ${row.total}`}
+      right={`${row.done} of ${row.due}`}
       rightUnder={<Said row={row} />}
     />
   );
@@ -252,8 +260,8 @@ function SpliceLine({ row }: { row: SpliceRow | RedoRow }) {
       under={`${row.closure} · tray ${row.tray} slot ${row.slot} · ${[a?.unitWords, a?.fiber.words].filter(Boolean).join(' · ')}`}
       right={loss}
       rightUnder={
-        <Txt kind="small" ink={row.redo ? 'accent' : VERDICT_INKS[row.verdict]}>
-          {`${known}${row.redo && row.verdict !== 'fail' ? 'redo' : VERDICT_WORDS[row.verdict]}`}
+        <Txt kind="small" ink={STATE_INKS[spliceState(row)]}>
+          {`${known}${STATE_WORDS[spliceState(row)]}${originWords(row.origin)}`}
         </Txt>
       }
     >

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { ScrollView, TextInput, View } from 'react-native';
 import { Icon } from 'react-native-paper';
-import { VERDICTS } from '@cordel/core';
+import { GROUP_VERDICTS, GROUP_WORDS, SPLICE_STATES, STATE_WORDS } from '@cordel/core';
 import { useSummary } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { Press } from '@/ui/Press';
@@ -14,7 +14,13 @@ import { lossWords } from '@/ui/words';
 import { ExportSheet } from './ExportSheet';
 import { LedgerList } from './LedgerList';
 import { OpenRecord } from './OpenRecord';
-import { type LedgerSort, type LedgerView, VIEWS, useLedgerParams } from './useLedgerParams';
+import {
+  type LedgerFilter,
+  type LedgerSort,
+  type LedgerView,
+  VIEWS,
+  useLedgerParams,
+} from './useLedgerParams';
 
 const VIEW_LABELS: Record<LedgerView, string> = {
   closures: 'Closures',
@@ -29,6 +35,12 @@ const SORT_LABELS: Record<LedgerSort, string> = {
   mean: 'highest mean',
   verdict: 'needs work first',
 };
+
+/** What rows are filtered by: splices by their state, groups by their verdict. */
+const filtersOf = (view: LedgerView): { value: LedgerFilter; label: string }[] =>
+  view === 'splices'
+    ? SPLICE_STATES.map((value) => ({ value, label: STATE_WORDS[value] }))
+    : GROUP_VERDICTS.map((value) => ({ value, label: GROUP_WORDS[value] }));
 
 /** Proof: fibers, trays, closures and splices against the limits, and what to redo. */
 export function LedgerPage() {
@@ -96,7 +108,7 @@ function LedgerHead() {
       </View>
       {whole ? (
         <Txt>
-          <Txt kind="strong">{`${whole.done} of ${whole.total}`}</Txt>
+          <Txt kind="strong">{`${whole.done} of ${whole.due}`}</Txt>
           {` spliced · ${lossWords(whole)} · `}
           <Txt kind="strong" ink={whole.redo > 0 ? 'accent' : 'green'}>
             {whole.redo > 0 ? `${whole.redo} to redo` : 'none to redo'}
@@ -111,7 +123,7 @@ function LedgerHead() {
             aria-selected={params.view === view}
             label={VIEW_LABELS[view]}
             look={params.view === view ? 'dark' : 'plain'}
-            onPress={() => go({ view, open: '' })}
+            onPress={() => go({ view, open: '', verdict: '' })}
             textSize={16}
             style={{ paddingHorizontal: 4, flexGrow: 1 }}
           />
@@ -139,13 +151,13 @@ function LedgerHead() {
           ) : null}
           {params.view === 'redo'
             ? null
-            : VERDICTS.map((verdict) => (
+            : filtersOf(params.view).map(({ value, label }) => (
                 <Press
-                  key={verdict}
-                  label={verdict}
-                  look={params.verdict === verdict ? 'dark' : 'plain'}
-                  aria-pressed={params.verdict === verdict}
-                  onPress={() => set({ verdict: params.verdict === verdict ? '' : verdict })}
+                  key={value}
+                  label={label}
+                  look={params.verdict === value ? 'dark' : 'plain'}
+                  aria-pressed={params.verdict === value}
+                  onPress={() => set({ verdict: params.verdict === value ? '' : value })}
                 />
               ))}
         </ScrollView>

@@ -12,19 +12,21 @@ import { Press } from '@/ui/Press';
 
 const formSchema = z.object({
   by: personSchema,
-  kind: z.enum(['waive', 'dead', 'reopen', 'retire']),
+  kind: z.enum(['waive', 'redo', 'skip', 'dead', 'reopen', 'retire']),
   why: reasonSchema,
 });
 type RulingValues = z.infer<typeof formSchema>;
 
 const SAID: Record<RulingValues['kind'], string> = {
-  waive: 'waived',
-  dead: 'skipped',
-  reopen: 'opened again',
-  retire: 'cut away',
+  waive: 'accepted',
+  redo: 'to redo',
+  skip: 'skipped',
+  dead: 'dead',
+  reopen: 'taken back',
+  retire: 'removed',
 };
 
-/** A person's word on a splice: waive it as it is, skip it, cut it away, or take a waiver back. Who and why are asked for. */
+/** A person's word on a splice: accept, redo, skip, dead or removed, or taking one back. Who and why are asked for. */
 export function RulingForm({
   splice,
   standing,
@@ -39,7 +41,11 @@ export function RulingForm({
   const standsNow = standing.ruling !== null;
   const { control, handleSubmit } = useForm<RulingValues>({
     resolver: zodResolver(formSchema),
-    defaultValues: { by: person, kind: standsNow ? 'reopen' : 'waive', why: '' },
+    defaultValues: {
+      by: person,
+      kind: standsNow ? 'reopen' : standing.tries.length > 0 ? 'waive' : 'skip',
+      why: '',
+    },
   });
   const kind = useWatch({ control, name: 'kind' });
   const save = handleSubmit(({ by, kind: decided, why }) => {
@@ -59,10 +65,16 @@ export function RulingForm({
               label="What is decided"
               value={field.value}
               options={[
-                { value: 'waive', label: 'Accept it as it is' },
-                { value: 'dead', label: 'Skip: not spliced' },
                 ...(standing.tries.length > 0
-                  ? [{ value: 'retire' as const, label: 'Cut away: it is no more' }]
+                  ? [
+                      { value: 'waive' as const, label: 'Accept it as it is' },
+                      { value: 'redo' as const, label: 'Send it to redo' },
+                    ]
+                  : []),
+                { value: 'skip', label: 'Skip: splice it later' },
+                { value: 'dead', label: 'Dead: not spliced' },
+                ...(standing.tries.length > 0
+                  ? [{ value: 'retire' as const, label: 'Removed: it is no more' }]
                   : []),
               ]}
               onChange={field.onChange}

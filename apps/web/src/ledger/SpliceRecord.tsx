@@ -3,11 +3,13 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import {
   type Evidence,
+  STATE_WORDS,
   type Splice,
   formatHalf,
   formatLoss,
   judgeSplice,
   reasonsFor,
+  spliceState,
   standingOf,
 } from '@cordel/core';
 import { useSplice } from '@/data/queries';
@@ -16,7 +18,7 @@ import { FiberEye } from '@/ui/FiberEye';
 import { Notice, Waiting } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
-import { VERDICT_INKS, VERDICT_WORDS } from '@/ui/words';
+import { STATE_INKS } from '@/ui/words';
 import { momentOf } from '@/closing/moments';
 import { EvidenceList } from './EvidenceList';
 import { ReadingForm } from './ReadingForm';
@@ -39,9 +41,10 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
   const standing = useMemo(() => standingOf(evidence), [evidence]);
   const judgement = judgeSplice(standing, splice.method, limits);
   const reasons = reasonsFor(standing, judgement, splice.method, limits);
+  const state = spliceState(judgement);
   const closure = view.closures.find((entry) => entry.id === splice.closureId);
   const missing =
-    judgement.missing.length > 0 && judgement.verdict !== 'waived'
+    judgement.missing.length > 0 && state !== 'accepted' && state !== 'dead'
       ? `Missing: ${limits.grade} at ${judgement.missing.join(' and ')} nm.`
       : '';
   return (
@@ -53,7 +56,7 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
         </Txt>
       </View>
       {standing.retired ? (
-        <Notice word="Cut away." ink="accent">
+        <Notice word="Removed." ink="accent">
           {`${momentOf(standing.retired.at)}, ${standing.retired.by}: ${standing.retired.why.replace(/\.?$/, '.')} What follows is how it lay.`}
         </Notice>
       ) : null}
@@ -62,11 +65,11 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
         <EndWords cable={splice.cableB} fiber={splice.fiberB} />
       </View>
       <Notice
-        word={`${VERDICT_WORDS[judgement.verdict].replace(/^./, (letter) => letter.toUpperCase())}.`}
-        ink={judgement.redo && !standing.retired ? 'accent' : VERDICT_INKS[judgement.verdict]}
+        word={`${STATE_WORDS[state].replace(/^./, (letter) => letter.toUpperCase())}.`}
+        ink={standing.retired ? 'ink2' : STATE_INKS[state]}
       >
         {[...reasons, missing].filter(Boolean).join(' ') ||
-          (judgement.verdict === 'open' ? 'Nothing is recorded yet.' : 'Within the limits.')}
+          (state === 'open' ? 'Nothing is recorded yet.' : 'Within the limits.')}
       </Notice>
       <View style={{ gap: 2 }}>
         <Txt kind="strong" heading={level.part}>
@@ -84,7 +87,7 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
             }}
           >
             <Txt>{`${figure.grade}${figure.wavelengthNm ? ` at ${figure.wavelengthNm} nm` : ''}`}</Txt>
-            <Txt kind="strong">{`${formatHalf(figure.half)} dB`}</Txt>
+            <Txt kind="strong">{`${formatHalf(figure.half)} dB, ${figure.origin}`}</Txt>
           </View>
         ))}
         {standing.directions.map(({ wavelengthNm, AB, BA }) => (
@@ -110,7 +113,7 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
             onPress={() => setAdding(adding === 'reading' ? null : 'reading')}
           />
           <Press
-            label={standing.ruling ? 'Take back the waiver' : 'Waive or skip'}
+            label={standing.ruling ? 'Take the decision back' : 'Accept, redo, skip or remove'}
             look={adding === 'ruling' ? 'dark' : 'plain'}
             onPress={() => setAdding(adding === 'ruling' ? null : 'ruling')}
           />

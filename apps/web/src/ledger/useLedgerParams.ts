@@ -1,15 +1,24 @@
 import { useLocalSearchParams, usePathname, useRouter } from 'expo-router';
-import { LEDGER_SORTS, VERDICTS, type Verdict } from '@cordel/core';
+import {
+  GROUP_VERDICTS,
+  type GroupVerdict,
+  LEDGER_SORTS,
+  SPLICE_STATES,
+  type SpliceState,
+} from '@cordel/core';
 
 export const VIEWS = ['closures', 'trays', 'fibers', 'splices', 'redo'] as const;
 export type LedgerView = (typeof VIEWS)[number];
 export type LedgerSort = (typeof LEDGER_SORTS)[number];
 
+export type LedgerFilter = SpliceState | GroupVerdict;
+
 /** What the Ledger shows, all of it in the address, so that it can be linked and gone back to. */
 export interface LedgerParams {
   view: LedgerView;
   q: string;
-  verdict: Verdict | '';
+  /** A state of splices, or a verdict of groups. */
+  verdict: LedgerFilter | '';
   closure: string;
   sort: LedgerSort;
   /** The row whose record is open: `splice.ID`, `fiber.CABLE.NUMBER`, `closure.ID`. */
@@ -29,7 +38,7 @@ export function useLedgerParams() {
   const params: LedgerParams = {
     view: one(VIEWS, raw.view, 'closures'),
     q: raw.q ?? '',
-    verdict: one<Verdict | ''>(VERDICTS, raw.verdict, ''),
+    verdict: one<LedgerFilter | ''>([...SPLICE_STATES, ...GROUP_VERDICTS], raw.verdict, ''),
     closure: raw.closure ?? '',
     sort: one(LEDGER_SORTS, raw.sort, 'route'),
     open: raw.open ?? '',

@@ -21,6 +21,8 @@ const STYLE = `
   #print-sheet .length { font: 22pt Bitter_800ExtraBold, serif; white-space: nowrap; }
   #print-sheet .stop { border: 2.5pt solid #000; padding: 4pt 8pt; font-weight: bold; margin: 6pt 0; }
   #print-sheet .page { break-before: page; }
+  /* A fixed box is printed on every page. */
+  #print-sheet .practice { position: fixed; bottom: 0; left: 0; font-weight: bold; border: 1.2pt solid #000; padding: 1pt 6pt; background: #fff; }
 }`;
 
 interface PrintSheetProps {
@@ -35,6 +37,9 @@ export function PrintSheet({ name, opened, splices }: PrintSheetProps) {
   return createPortal(
     <div id="print-sheet">
       <style>{STYLE}</style>
+      {view.project.practiceOnly ? (
+        <div className="practice">PRACTICE ONLY: figures may be simulated</div>
+      ) : null}
       <h1>{name}</h1>
       <div>{`${view.project.name} · ${opened.hardware?.name ?? 'hardware not chosen'}`}</div>
       {opened.entries.map((item) => (

@@ -20,6 +20,7 @@ import {
 
 const START = projectForm({
   name: '',
+  practiceOnly: false,
   units: { distance: 'km' },
   schemeId: BUILT_IN_SCHEMES[0]!.id,
   limits: BUILT_IN_LIMITS[0]!,

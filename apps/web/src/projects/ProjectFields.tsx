@@ -33,6 +33,27 @@ export function ProjectFields({ control, setValue, schemes }: Props) {
   return (
     <View style={{ gap: 20 }}>
       <Field control={loose} name="name" label="Project name" />
+      <Controller
+        control={control}
+        name="practiceOnly"
+        render={({ field }) => (
+          <View style={{ gap: 4 }}>
+            <Choice
+              label="What it is for"
+              value={field.value ? 'practice' : 'work'}
+              options={[
+                { value: 'work', label: 'Real work' },
+                { value: 'practice', label: 'Practice only' },
+              ]}
+              onChange={(value) => field.onChange(value === 'practice')}
+            />
+            <Txt kind="small" ink="ink2">
+              Simulators work in practice projects only. The mark stays once something simulated is
+              recorded.
+            </Txt>
+          </View>
+        )}
+      />
       <Pick
         control={control}
         name="distance"

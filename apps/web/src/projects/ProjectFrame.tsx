@@ -37,7 +37,9 @@ export function ProjectFrame({ projectId, children }: { projectId: string; child
   }
   return (
     <ProjectContext.Provider value={view}>
-      <Shell projectId={projectId}>{children}</Shell>
+      <Shell projectId={projectId} practiceOnly={view.project.practiceOnly}>
+        {children}
+      </Shell>
     </ProjectContext.Provider>
   );
 }

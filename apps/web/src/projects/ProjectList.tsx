@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { formatLoss } from '@cordel/core';
-import { documentSchema } from '@cordel/core/document';
+import { anyDocumentSchema } from '@cordel/core/document';
 import { outbox } from '@/data/client';
 import { useProjects } from '@/data/queries';
 import { pickFile } from '@/ui/pickFile';
@@ -40,6 +40,11 @@ export function ProjectList() {
           >
             <Leaf hung>
               <Txt kind="name">{project.name}</Txt>
+              {project.practiceOnly ? (
+                <Txt kind="strong" ink="accent">
+                  Practice only
+                </Txt>
+              ) : null}
               <Txt ink="ink2">
                 {`${project.limits.name} · ${project.limits.grade} decides${limitWords(project.limits.splice[project.limits.grade].single)}`}
               </Txt>
@@ -102,7 +107,7 @@ function useBringIn(done: (id: string) => void) {
 
 async function readDocument(file: File) {
   try {
-    const result = documentSchema.safeParse(JSON.parse(await file.text()));
+    const result = anyDocumentSchema.safeParse(JSON.parse(await file.text()));
     if (result.success) return result.data;
     const issue = result.error.issues[0]!;
     return `${file.name} is no Cordel project: at /${issue.path.join('/')}: ${issue.message}`;

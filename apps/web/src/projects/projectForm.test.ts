@@ -11,6 +11,7 @@ import { projectForm, projectFormSchema, toProject } from './projectForm';
 const project: Project = {
   id: '019da9e7-4800-7000-8000-000000000001',
   name: 'Mill line',
+  practiceOnly: false,
   units: { distance: 'mi' },
   schemeId: 'tia-598',
   limits: BUILT_IN_LIMITS[0]!,

@@ -93,6 +93,7 @@ const bySleeve = z.object({ single: limitText, mass: limitText });
 export const projectFormSchema = z
   .object({
     name: nameSchema,
+    practiceOnly: z.boolean(),
     distance: distanceUnitSchema,
     schemeId: z.string().min(1, 'Choose a colour scheme.'),
     trayCapacity: z.object({ single: countText(0, 96), mass: countText(0, 24) }),
@@ -178,6 +179,7 @@ export function limitsForm(limits: Limits): ProjectForm['limits'] {
 
 export const projectForm = (project: Omit<Project, 'id' | 'createdAt'>): ProjectForm => ({
   name: project.name,
+  practiceOnly: project.practiceOnly,
   distance: project.units.distance,
   schemeId: project.schemeId,
   trayCapacity: {

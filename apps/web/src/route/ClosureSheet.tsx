@@ -1,6 +1,12 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { type ClosureRow, type RedoRow, formatDistance, formatHalf } from '@cordel/core';
+import {
+  type ClosureRow,
+  type RedoRow,
+  STATE_WORDS,
+  formatDistance,
+  formatHalf,
+} from '@cordel/core';
 import { useLedger, useSummary } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { ClosurePicture } from '@/ledger/ClosurePicture';
@@ -38,7 +44,7 @@ export function ClosureSheet({ closureId, titled }: { closureId: string; titled?
           <Txt kind="strong" ink={said.ink}>
             {said.words}
           </Txt>
-          <Txt>{`${row.done} of ${row.total} spliced`}</Txt>
+          <Txt>{countWords(row)}</Txt>
           <Txt ink="ink2">{lossWords(row)}</Txt>
           <Txt ink="ink2">
             {row.distance === null
@@ -69,6 +75,15 @@ export function ClosureSheet({ closureId, titled }: { closureId: string; titled?
   );
 }
 
+/** How many are spliced, and what else stands there, in the words of their states. */
+const countWords = (row: ClosureRow): string =>
+  [
+    `${row.done} of ${row.due} spliced`,
+    ...(['skipped', 'dead', 'accepted'] as const).flatMap((state) =>
+      row[state] > 0 ? [`${row[state]} ${STATE_WORDS[state]}`] : [],
+    ),
+  ].join(' · ');
+
 function NextStep({ row }: { row: ClosureRow }) {
   const { project } = useProjectView();
   const router = useRouter();
@@ -85,7 +100,7 @@ function NextStep({ row }: { row: ClosureRow }) {
         />
       </View>
     );
-  const spliced = row.done === row.total;
+  const spliced = row.done === row.due;
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
       {row.redo > 0 ? (
@@ -102,7 +117,7 @@ function NextStep({ row }: { row: ClosureRow }) {
           onPress={() => bench('')}
         />
       )}
-      {row.done > 0 && row.provisional > 0 ? (
+      {row.spliced > 0 ? (
         <Press
           look={spliced && row.redo === 0 && row.closing === 'done' ? 'next' : 'plain'}
           label="Add measured figures"
@@ -153,7 +168,9 @@ function RedoList({ closureId }: { closureId: string }) {
           <Leaf key={row.id} style={{ gap: 4 }}>
             <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}>
               <Txt kind="strong">{`${fiberName(row.cableA, row.fiberA)} · tray ${row.tray} slot ${row.slot}`}</Txt>
-              <Txt kind="strong" ink="accent">{`${formatHalf(row.half ?? 0)} dB`}</Txt>
+              <Txt kind="strong" ink="accent">
+                {row.half === null ? 'no joint' : `${formatHalf(row.half)} dB`}
+              </Txt>
             </View>
             <Txt ink="ink2">
               {[place?.unitWords, place?.fiber.words].filter(Boolean).join(' · ')}

@@ -81,7 +81,7 @@ export function HangingLeaf({ row, left, top, chosen, onPress }: HangingLeafProp
         <Txt kind="strong" style={{ color: chosen ? inks.leaf : inks[said.ink] }}>
           {said.words}
         </Txt>
-        <Txt style={{ color: ink }}>{`${row.done} of ${row.total}`}</Txt>
+        <Txt style={{ color: ink }}>{`${row.done} of ${row.due}`}</Txt>
         <View
           style={{ backgroundColor: inks.leaf, alignSelf: 'flex-start', padding: chosen ? 3 : 0 }}
         >

@@ -49,7 +49,7 @@ export function RouteLeaf({ row, parent, first, last }: RouteLeafProps) {
                 {said.words}
               </Txt>
             }
-            right={<Txt kind="strong">{`${row.done} of ${row.total}`}</Txt>}
+            right={<Txt kind="strong">{`${row.done} of ${row.due}`}</Txt>}
           />
           <View style={{ gap: 4, paddingTop: 2 }}>
             <ClosureStages row={row} />

@@ -23,7 +23,7 @@ export function RoutePage() {
   const summary = useSummary(project.id);
   const rows = summary.data?.closures;
   const head = (
-    <RouteHead done={summary.data?.project.done ?? 0} total={summary.data?.project.total ?? 0} />
+    <RouteHead done={summary.data?.project.done ?? 0} total={summary.data?.project.due ?? 0} />
   );
   if (!rows) {
     return (

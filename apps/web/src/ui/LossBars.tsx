@@ -14,8 +14,8 @@ export interface Bar {
   over: boolean;
   /** Known by an estimate only: drawn hollow. */
   estimated: boolean;
-  /** Waived or skipped: crossed. */
-  waived: boolean;
+  /** Dead, or accepted by the lead: crossed. */
+  crossed: boolean;
   label: string;
 }
 
@@ -26,7 +26,7 @@ const LIMIT_AT = 30;
 
 /**
  * Losses as heights, the limit a dashed line through them. Over it: hatched, with the figure. Hollow:
- * an estimate. Flat: nothing measured yet. Crossed: waived. It reads without colour.
+ * an estimate. Flat: nothing measured yet. Crossed: dead or accepted. It reads without colour.
  */
 export function LossBars({
   bars,
@@ -109,7 +109,7 @@ function BarShape({
   edge: number;
 }) {
   const inks = useInks();
-  if (bar.waived) {
+  if (bar.crossed) {
     return (
       <Path
         d={`M ${x} ${BASE - 14} L ${x + width} ${BASE - 2} M ${x} ${BASE - 2} L ${x + width} ${BASE - 14}`}

@@ -17,7 +17,15 @@ const PLACES = [
 ];
 
 /** The four places around a page: a bar under the thumb, or a rail on a wide screen. */
-export function Shell({ projectId, children }: { projectId: string; children: ReactNode }) {
+export function Shell({
+  projectId,
+  practiceOnly = false,
+  children,
+}: {
+  projectId: string;
+  practiceOnly?: boolean;
+  children: ReactNode;
+}) {
   const inks = useInks();
   const wide = useWide();
   const router = useRouter();
@@ -93,11 +101,27 @@ export function Shell({ projectId, children }: { projectId: string; children: Re
     <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column', backgroundColor: inks.paper }}>
       {wide ? nav : null}
       <View style={{ flex: 1 }}>
+        {practiceOnly ? <PracticeStrip /> : null}
         <View style={{ flex: 1 }}>{children}</View>
         <OutboxStrip />
       </View>
       {wide ? null : nav}
       <HelpSheet visible={help} onClose={() => setHelp(false)} />
+    </View>
+  );
+}
+
+/** What every page of a practice project says. */
+function PracticeStrip() {
+  const inks = useInks();
+  return (
+    <View
+      role="note"
+      style={{ backgroundColor: inks.ink, paddingHorizontal: 14, paddingVertical: 4 }}
+    >
+      <Txt style={{ color: inks.leaf, fontFamily: FONTS.bold, fontSize: 15, lineHeight: 20 }}>
+        Practice only: figures may be simulated
+      </Txt>
     </View>
   );
 }

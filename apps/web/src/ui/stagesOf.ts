@@ -15,11 +15,11 @@ export interface Opening {
 
 /** Where the work on a closure stands. What is spliced whole has been opened, ticked off or not. */
 export function stagesOf(
-  row: Pick<ClosureRow, 'total' | 'done' | 'pass' | 'verdict' | 'fail' | 'closing'>,
+  row: Pick<ClosureRow, 'total' | 'due' | 'done' | 'measured' | 'failed' | 'verdict' | 'closing'>,
   opening: Opening,
 ): Stage[] {
-  const spliced = row.total > 0 && row.done === row.total;
-  const judged = row.pass + row.fail;
+  const spliced = row.total > 0 && row.done === row.due;
+  const judged = row.measured + row.failed;
   return [
     { name: 'Plan', state: row.total > 0 ? 'done' : 'to come' },
     {
@@ -36,7 +36,7 @@ export function stagesOf(
     {
       name: 'Prove',
       state:
-        row.verdict === 'pass' || row.verdict === 'waived'
+        row.verdict === 'pass' || row.verdict === 'accepted'
           ? 'done'
           : judged > 0
             ? 'under way'

@@ -9,17 +9,19 @@ describe('how a closure is said', () => {
   it.each([
     [{}, 'no plan yet'],
     [{ total: 12, open: 12 }, 'planned'],
-    [{ total: 12, open: 5, provisional: 7 }, 'splicing'],
-    [{ total: 12, open: 5, provisional: 6, fail: 1, redo: 1 }, '1 to redo'],
-    [{ total: 12, provisional: 12 }, 'to be measured'],
-    [{ total: 12, pass: 12 }, 'pass'],
-    [{ total: 12, pass: 12, figures: 12, sumHalf: 9999 }, 'mean over limit'],
-    [{ total: 12, waived: 12 }, 'waived'],
+    [{ total: 12, open: 5, spliced: 7 }, 'splicing'],
+    [{ total: 12, open: 5, spliced: 6, failed: 1, redo: 1 }, '1 to redo'],
+    [{ total: 12, spliced: 12 }, 'to be measured'],
+    [{ total: 12, measured: 12 }, 'pass'],
+    [{ total: 12, measured: 11, skipped: 1 }, '1 skipped'],
+    [{ total: 12, measured: 11, dead: 1 }, 'pass'],
+    [{ total: 12, measured: 12, figures: 12, sumHalf: 9999 }, 'mean over limit'],
+    [{ total: 12, accepted: 12 }, 'accepted by the lead'],
   ])('%j is %s', (tally, words) => expect(groupWords(row(tally)).words).toBe(words));
 
   it('names the trays whose mean is over', () => {
     const closure = {
-      ...rollUp({ ...EMPTY_TALLY, total: 12, pass: 12 }, 'closure', BUILT_IN_LIMITS[0]!, 2),
+      ...rollUp({ ...EMPTY_TALLY, total: 12, measured: 12 }, 'closure', BUILT_IN_LIMITS[0]!, 2),
       traysOver: [3, 10],
     };
     expect(groupWords(closure)).toEqual({ words: 'mean of tray 3, 10 over', ink: 'accent' });
@@ -47,9 +49,9 @@ describe('how a closure is said', () => {
     expect(states({ total: 12, open: 12 })).toEqual([done, to, to, to, to]);
     expect(states({ total: 12, open: 12 }, 4)).toEqual([done, way, to, to, to]);
     expect(states({ total: 12, open: 12 }, 15)).toEqual([done, done, to, to, to]);
-    expect(states({ total: 12, open: 6, provisional: 6 })).toEqual([done, way, way, to, to]);
-    expect(states({ total: 12, provisional: 6, pass: 6 })).toEqual([done, done, done, to, way]);
-    expect(states({ total: 12, pass: 12 }, 0, way)).toEqual([done, done, done, way, done]);
-    expect(states({ total: 12, pass: 12 }, 0, done)).toEqual([done, done, done, done, done]);
+    expect(states({ total: 12, open: 6, spliced: 6 })).toEqual([done, way, way, to, to]);
+    expect(states({ total: 12, spliced: 6, measured: 6 })).toEqual([done, done, done, to, way]);
+    expect(states({ total: 12, measured: 12 }, 0, way)).toEqual([done, done, done, way, done]);
+    expect(states({ total: 12, measured: 12 }, 0, done)).toEqual([done, done, done, done, done]);
   });
 });

@@ -1,22 +1,27 @@
-import { type ClosureRow, GRADES, type RollUp, type Verdict, formatMean } from '@cordel/core';
+import {
+  type ClosureRow,
+  GRADES,
+  GROUP_WORDS,
+  type Origin,
+  type RollUp,
+  type SpliceState,
+  formatMean,
+} from '@cordel/core';
 import type { Inks } from './theme';
 
-/** How a verdict is said of one splice. */
-export const VERDICT_WORDS: Record<Verdict, string> = {
-  open: 'open',
-  provisional: 'provisional',
-  pass: 'pass',
-  fail: 'fail',
-  waived: 'waived',
+export const STATE_INKS: Record<SpliceState, keyof Inks> = {
+  open: 'ink',
+  skipped: 'ink',
+  dead: 'ink2',
+  redo: 'accent',
+  spliced: 'ink',
+  measured: 'green',
+  accepted: 'ink2',
 };
 
-export const VERDICT_INKS: Record<Verdict, keyof Inks> = {
-  open: 'ink',
-  provisional: 'ink',
-  pass: 'green',
-  fail: 'accent',
-  waived: 'ink2',
-};
+/** A figure that was simulated says so; the others need no word in a list. */
+export const originWords = (origin: Origin | null): string =>
+  origin === 'simulated' ? ', simulated' : '';
 
 /** How a group of splices is said, with what needs doing first. */
 export function groupWords(row: RollUp & Partial<Pick<ClosureRow, 'traysOver'>>): {
@@ -30,16 +35,22 @@ export function groupWords(row: RollUp & Partial<Pick<ClosureRow, 'traysOver'>>)
     return { words: `mean of tray ${trays.join(', ')} over`, ink: 'accent' };
   if (row.verdict === 'fail')
     return { words: row.meanOver ? 'mean over limit' : 'fail', ink: 'accent' };
+  if (row.verdict === 'open' && row.open === 0)
+    return { words: `${row.skipped} skipped`, ink: 'ink' };
   if (row.verdict === 'open') return { words: row.done === 0 ? 'planned' : 'splicing', ink: 'ink' };
   if (row.verdict === 'provisional') return { words: 'to be measured', ink: 'ink' };
-  return { words: VERDICT_WORDS[row.verdict], ink: VERDICT_INKS[row.verdict] };
+  return { words: GROUP_WORDS[row.verdict], ink: row.verdict === 'pass' ? 'green' : 'ink2' };
 }
+
+/** How many are made of how many, and those that are dead. */
+export const doneWords = (row: RollUp): string => `${row.done} of ${row.due}`;
 
 /** Worst, mean and how they are known, such as `worst 0.08 · mean 0.04 dB · two-way`. */
 export function lossWords(row: RollUp): string {
   if (row.maxHalf === null || row.figures === 0) return 'no loss yet';
   const grade = row.grade === 'estimate' ? 'estimates' : row.grade;
-  return `worst ${formatMean(row.maxHalf, 1)} · mean ${formatMean(row.sumHalf, row.figures)} dB · ${grade}`;
+  const made = row.simulated > 0 ? ' · simulated' : '';
+  return `worst ${formatMean(row.maxHalf, 1)} · mean ${formatMean(row.sumHalf, row.figures)} dB · ${grade}${made}`;
 }
 
 export const gradeWord = (rank: number | null): string =>

@@ -1,6 +1,7 @@
 export * from './advice.ts';
 export * from './arcPolicy.ts';
 export * from './charts.ts';
+export * from './contact.ts';
 export * from './drills.ts';
 export * from './health.ts';
 export * from './instruments.ts';

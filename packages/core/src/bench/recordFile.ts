@@ -247,6 +247,7 @@ class RowReader {
       temperature: this.figure('temperature'),
       pressure: this.figure('pressure'),
       humidity: null,
+      origin: 'instrument',
     };
   }
 }

@@ -36,6 +36,7 @@ export const splicerRecord = (part: Partial<SplicerRecord> = {}): SplicerRecord 
   temperature: 12,
   pressure: 98,
   humidity: 50,
+  origin: 'instrument',
   ...part,
 });
 
@@ -53,6 +54,7 @@ export const goodCheck = (
   checkId: nextId(),
   round: 1,
   passed: true,
+  origin: 'typed',
   arcs: 100,
   air: { temperature: 12, humidity: 50, pressure: 98 },
   ...part,

@@ -8,6 +8,10 @@ export type TimerKind = (typeof TIMER_KINDS)[number];
  */
 export interface BenchTimer {
   id: string;
+  /** Where it was started. */
+  projectId: string;
+  closureId: string;
+  closure: string;
   kind: TimerKind;
   /** What lies in it, such as `A 86`. */
   label: string;

@@ -7,8 +7,14 @@ const view = closureView();
 const { attempt, oneWay, ruling } = scribe('splice 2');
 const record: ClosureRecord = {
   format: 'cordel.closure',
-  version: 1,
-  project: { id: 'p', name: 'Line', units: { distance: 'km' }, limits: BUILT_IN_LIMITS[0]! },
+  version: 2,
+  project: {
+    id: 'p',
+    name: 'Line',
+    practiceOnly: false,
+    units: { distance: 'km' },
+    limits: BUILT_IN_LIMITS[0]!,
+  },
   closure: view.closure,
   hardware: view.hardware,
   assembly: view.assembly,

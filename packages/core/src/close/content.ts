@@ -12,8 +12,8 @@ import type { Splice } from '../record/splice.ts';
 /** All that a signature under a closure stands for. */
 export interface ClosureRecord {
   format: 'cordel.closure';
-  version: 1;
-  project: Pick<Project, 'id' | 'name' | 'units' | 'limits'>;
+  version: 2;
+  project: Pick<Project, 'id' | 'name' | 'practiceOnly' | 'units' | 'limits'>;
   closure: Closure;
   hardware: Hardware | null;
   assembly: Assembly | null;
@@ -54,15 +54,15 @@ const byId = <Item extends { id: string }>(list: readonly Item[]): Item[] =>
 /** A closure's record as it is signed: the same on phone and server. */
 export function closureRecord(parts: RecordParts): ClosureRecord {
   const { project, assembly, plan, splices, retired } = parts;
-  const { id, name, units, limits } = project;
+  const { id, name, practiceOnly, units, limits } = project;
   const used = new Set([
     ...[...splices, ...retired].flatMap(({ cableA, cableB }) => [cableA, cableB]),
     ...(assembly?.entries ?? []).map(({ cableId }) => cableId),
   ]);
   return {
     format: 'cordel.closure',
-    version: 1,
-    project: { id, name, units, limits },
+    version: 2,
+    project: { id, name, practiceOnly, units, limits },
     closure: parts.closure,
     hardware: parts.hardware.find((one) => one.id === assembly?.hardwareId) ?? null,
     assembly,
@@ -124,7 +124,7 @@ export function changesSince(before: ClosureRecord, after: ClosureRecord): strin
       words.push(`Opened again by ${entry.by}${entry.why ? `: ${entry.why}` : ''}.`);
   say(fresh(before.splices, after.splices).map(called), 'Splices added');
   const cut = fresh(before.retired, after.retired);
-  say(cut.map(called), 'Splices cut away');
+  say(cut.map(called), 'Splices removed');
   say(fresh([...after.splices, ...cut], before.splices).map(called), 'Splices dropped');
   say(changed(before.splices, after.splices).map(called), 'Splices moved');
   const bySplice = new Map(

@@ -6,6 +6,7 @@ export * from './gas.ts';
 export * from './labels.ts';
 export * from './leak.ts';
 export * from './points.ts';
+export * from './pressureTest.ts';
 export * from './shortCode.ts';
 export * from './state.ts';
 export * from './visits.ts';

@@ -18,6 +18,7 @@ const { closure } = closureView();
 const task: LabelTask = {
   origin: 'https://cordel.example',
   project: 'Mill <line> & “more”',
+  practiceOnly: false,
   closure,
   place: 'at 12.4 km',
   trays: new Map([[1, 'A 1 to A 12']]),
@@ -65,7 +66,11 @@ describe('labels', () => {
       makeUp: { kind: 'loose-tube', tubes: 12, fibersPerTube: 12 },
     })) as unknown as Cable[];
     const splices = view.splices.map(({ splice }) => splice);
-    const project = { name: 'Mill line', units: { distance: 'km' } } as const;
+    const project = {
+      name: 'Mill line',
+      units: { distance: 'km' },
+      practiceOnly: false,
+    } as const;
     const made = labelTask('https://x', project, closure, splices, view.assembly, cables);
     expect(made.trays.get(1)).toBe('A 1-2');
     expect(made.trays.has(3)).toBe(false);
@@ -77,6 +82,16 @@ describe('labels', () => {
       fiberA: at < 2 ? at + 1 : at + 5,
     }));
     expect(labelTask('', project, closure, gap, null, cables).trays.get(1)).toBe('A 1-2, 7-8');
+  });
+
+  it('of a practice project all say so', () => {
+    const project = { name: 'Demo', units: { distance: 'km' }, practiceOnly: true } as const;
+    const view = closureView();
+    const splices = view.splices.map(({ splice }) => splice);
+    const made = labelTask('https://x', project, closure, splices, view.assembly, []);
+    const labels = labelsOf(made, ['closure', 'tray']);
+    expect(labels.length).toBeGreaterThan(2);
+    for (const { lines } of labels) expect(lines.join()).toMatch(/PRACTICE ONLY/);
   });
 
   it('are read by another library, and lead to the closure', () => {

@@ -27,6 +27,8 @@ export interface LabelTask {
   /** Where Cordel is reached: `https://cordel.example`. */
   origin: string;
   project: string;
+  /** Every label of a practice project says so. */
+  practiceOnly: boolean;
   closure: Closure;
   /** Such as `at 12.4 km`. */
   place: string;
@@ -39,7 +41,7 @@ export interface LabelTask {
 /** What labels of a closure say, from its record. */
 export function labelTask(
   origin: string,
-  project: Pick<Project, 'name' | 'units'>,
+  project: Pick<Project, 'name' | 'units' | 'practiceOnly'>,
   closure: Closure,
   splices: readonly Splice[],
   assembly: Assembly | null,
@@ -52,7 +54,8 @@ export function labelTask(
   ]);
   return {
     origin,
-    project: project.name,
+    project: project.practiceOnly ? `${PRACTICE_LABEL}: ${project.name}` : project.name,
+    practiceOnly: project.practiceOnly,
     closure,
     place:
       closure.distance === null
@@ -90,11 +93,15 @@ function runsOf(numbers: readonly number[]): string[] {
   return runs.map(([from, to]) => (from === to ? `${from}` : `${from}-${to}`));
 }
 
+/** What a label of a practice project says. */
+const PRACTICE_LABEL = 'PRACTICE ONLY';
+
 /** Labels of a closure, of its trays and of its cables. */
 export function labelsOf(task: LabelTask, kinds: readonly LabelKind[]): Label[] {
   const { closure, project } = task;
   const code = shortCode(closure.id);
   const base = { code, url: `${task.origin}/c/${code}` };
+  const marked = (line: string) => (task.practiceOnly ? `${PRACTICE_LABEL}: ${line}` : line);
   const labels: Label[] = [];
   if (kinds.includes('closure'))
     labels.push({ ...base, kind: 'closure', title: closure.name, lines: [project, task.place] });
@@ -104,7 +111,7 @@ export function labelsOf(task: LabelTask, kinds: readonly LabelKind[]): Label[] 
         ...base,
         kind: 'tray',
         title: `Tray ${number}`,
-        lines: [closure.name, task.trays.get(number) ?? 'empty'],
+        lines: [marked(closure.name), task.trays.get(number) ?? 'empty'],
         url: `${base.url}?tray=${number}`,
       });
   if (kinds.includes('cable'))
@@ -113,7 +120,7 @@ export function labelsOf(task: LabelTask, kinds: readonly LabelKind[]): Label[] 
         ...base,
         kind: 'cable',
         title: `Cable ${name}`,
-        lines: [closure.name, words],
+        lines: [marked(closure.name), words],
       });
   return labels;
 }

@@ -61,7 +61,7 @@ describe('the list before the cover goes on', () => {
     });
     expect(pointOf('work:spliced', left).found).toEqual({
       ok: false,
-      words: '3 of 4 are recorded; not yet: tray 1 slot 2.',
+      words: '2 of 4 are spliced; not yet: tray 1 slot 2.',
     });
     expect(pointOf('work:redo', left).found).toEqual({
       ok: false,

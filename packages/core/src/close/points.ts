@@ -2,6 +2,7 @@ import { formatLength } from '../measure/length.ts';
 import type { LengthUnit } from '../measure/length.ts';
 import { plural } from '../measure/count.ts';
 import { standingOf } from '../loss/standing.ts';
+import { isMade, spliceState } from '../loss/spliceState.ts';
 import { type Judgement, judgeSplice } from '../loss/verdict.ts';
 import { type PortUse, sealPorts } from '../prep/seal.ts';
 import { FIBER_RADIUS } from '../prep/storage.ts';
@@ -85,8 +86,10 @@ export function closingPoints(view: ClosingView): ClosingPoint[] {
 /** What the plan says against what is there. */
 function workPoints(view: ClosingView, left: readonly CableEntry[]): ClosingPoint[] {
   const { splices, assembly, hardware, closure } = view;
-  const open = splices.filter(({ judged }) => judged.verdict === 'open');
-  const redo = splices.filter(({ judged }) => judged.redo);
+  const open = splices.filter(({ judged }) => ['open', 'skipped'].includes(spliceState(judged)));
+  const redo = splices.filter(({ judged }) => spliceState(judged) === 'redo');
+  const made = splices.filter(({ judged }) => isMade(judged)).length;
+  const dead = splices.filter(({ judged }) => spliceState(judged) === 'dead').length;
   const entered = new Set(assembly.entries.map((entry) => entry.cableId));
   const missing = [...new Set(splices.flatMap(({ splice }) => [splice.cableA, splice.cableB]))]
     .filter((id) => !entered.has(id))
@@ -111,7 +114,7 @@ function workPoints(view: ClosingView, left: readonly CableEntry[]): ClosingPoin
       splices.length > 0 && open.length === 0,
       splices.length === 0
         ? 'Nothing is planned.'
-        : `${splices.length - open.length} of ${splices.length} are recorded${open.length > 0 ? `; not yet: ${placesOf(open)}` : ''}.`,
+        : `${made} of ${splices.length - dead} are spliced${dead > 0 ? `, ${dead} dead` : ''}${open.length > 0 ? `; not yet: ${placesOf(open)}` : ''}.`,
       'Go to the Bench and splice them, or take them out of the plan.',
     ),
     point(

@@ -1,5 +1,4 @@
-import type { ClosingEntry } from '../record/closing.ts';
-import { closingEntrySchema } from '../record/closing.ts';
+import { type BubblesSeen, type ClosingEntry, closingEntrySchema } from '../record/closing.ts';
 import {
   closingEntry,
   closureView,
@@ -10,7 +9,8 @@ import {
   visited,
 } from './closure.testing.ts';
 import { closingPoints } from './points.ts';
-import { type ClosingState, closingState, nextBolt, underPressure } from './state.ts';
+import { testTask, underPressure } from './pressureTest.ts';
+import { type ClosingState, closingState, nextBolt } from './state.ts';
 
 const view = closureView();
 const state = (entries: ClosingEntry[], part: Partial<typeof view> = {}): ClosingState => {
@@ -30,15 +30,17 @@ const allGood = (at?: string) =>
   closingPoints(view)
     .filter(({ found }) => !found)
     .map(({ key }) => said(key, 'good', at ? { at } : {}));
-const bubbles = (roundId: string, places: string[] = []) =>
-  closingEntry('bubbles', { roundId, places });
+const { places } = testTask(view.hardware, 100);
+const looked = (roundId: string, seen: BubblesSeen = 'none', at = places) =>
+  closingEntry('bubbles', { roundId, places: [...at], seen });
 const release = (roundId: string) => closingEntry('release', { roundId, before: 'leaving' });
 const gauge = (roundId: string, minute: number, gaugePa: number) =>
   closingEntry('gauge', {
     roundId,
     gaugePa,
     temperature: 15,
-    simulated: false,
+    minute: null,
+    origin: 'typed',
     at: new Date(Date.parse('2026-05-04T21:30:00.000Z') + minute * 60_000).toISOString(),
   });
 
@@ -88,17 +90,93 @@ describe('bolts', () => {
   });
 });
 
+/** A tight closure: readings that stay, minute by minute. */
+const held = (round: { id: string; at: string }, minutes = 12) =>
+  Array.from({ length: minutes + 1 }, (_, minute) =>
+    closingEntry('gauge', {
+      roundId: round.id,
+      gaugePa: 34_000,
+      temperature: 15,
+      minute: null,
+      origin: 'instrument',
+      at: new Date(Date.parse(round.at) + minute * 60_000).toISOString(),
+    }),
+  );
+const later = (round: { at: string }, minutes: number) => ({
+  at: new Date(Date.parse(round.at) + minutes * 60_000).toISOString(),
+});
+const letOut = (round: { id: string; at: string }, minutes = 20) => ({
+  ...release(round.id),
+  ...later(round, minutes),
+});
+
 describe('a pressure test', () => {
   const round = roundOf();
 
-  it('is passed when nothing bubbles and the air is let out', () => {
-    const pressed = [...allGood(), round, bubbles(round.id)];
-    expect(state(pressed).rounds[0]!.state).toBe('passed');
+  it('is passed when every place is clean, the pressure held, and the air is let out', () => {
+    const pressed = [...allGood(), round, ...held(round), looked(round.id)];
+    expect(state(pressed).rounds[0]).toMatchObject({ state: 'passed', missing: [] });
     expect(underPressure(state(pressed).rounds)!.round.id).toBe(round.id);
     expect(state(pressed).blocks).toContain('Pressure is on: release it first.');
-    const released = state([...pressed, release(round.id)]);
+    const released = state([...pressed, letOut(round)]);
     expect(released).toMatchObject({ test: 'passed', blocks: [], stage: 'ready' });
     expect(underPressure(released.rounds)).toBeNull();
+  });
+
+  it('bubbles marked at a place and unmarked leave it not checked, and the test not passed', () => {
+    const rest = places.filter((place) => place !== 'Oval');
+    const entries = [
+      round,
+      ...held(round),
+      looked(round.id, 'none', rest),
+      looked(round.id, 'bubbles', ['Oval']),
+      looked(round.id, 'not checked', ['Oval']),
+    ];
+    const [one] = state(entries).rounds;
+    expect(one).toMatchObject({
+      state: 'under way',
+      bubbles: [],
+      missing: [{ code: 'places', places: ['Oval'] }],
+    });
+    expect(one!.looked.find(({ place }) => place === 'Oval')!.seen).toBe('not checked');
+    expect(state([...entries, letOut(round)]).test).toBe('to do');
+    expect(state([...entries, looked(round.id, 'none', ['Oval'])]).rounds[0]!.state).toBe('passed');
+  });
+
+  it('names all that is missing: places, time, readings', () => {
+    expect(state([round]).rounds[0]!.missing).toEqual([
+      { code: 'places', places },
+      { code: 'held', minutes: 5, asked: 5 },
+      { code: 'readings', verdict: 'few' },
+    ]);
+    const short = state([round, ...held(round, 3), looked(round.id)]).rounds[0]!;
+    expect(short.missing).toContainEqual({ code: 'held', minutes: 2, asked: 5 });
+    expect(short.state).toBe('under way');
+  });
+
+  it('passes by soapy water alone only where the profile says so', () => {
+    const alone = { ...view.hardware!, testMinutes: 0 };
+    const entries = [round, looked(round.id)];
+    expect(state(entries, { hardware: alone }).rounds[0]!.state).toBe('passed');
+    expect(state(entries).rounds[0]!.state).toBe('under way');
+  });
+
+  it('does not count what the gauge showed after the air was let out', () => {
+    const after = gauge(round.id, 30, 34_000);
+    const entries = [round, ...held(round, 3), looked(round.id), letOut(round, 4), after];
+    const [one] = state(entries).rounds;
+    expect(one!.heldMinutes).toBe(3);
+    expect(one!.state).toBe('under way');
+  });
+
+  it('says where its readings come from: one that is simulated makes the test simulated', () => {
+    expect(state([round]).rounds[0]!.origin).toBeNull();
+    expect(state([round, ...held(round)]).rounds[0]!.origin).toBe('instrument');
+    expect(state([round, ...held(round), gauge(round.id, 6, 34_000)]).rounds[0]!.origin).toBe(
+      'typed',
+    );
+    const made = { ...gauge(round.id, 7, 34_000), origin: 'simulated' as const };
+    expect(state([round, ...held(round), made]).rounds[0]!.origin).toBe('simulated');
   });
 
   it('fails by a bubble, and every round is kept', () => {
@@ -106,25 +184,26 @@ describe('a pressure test', () => {
     const entries = [
       ...allGood(),
       round,
-      bubbles(round.id, ['Oval']),
-      release(round.id),
+      looked(round.id, 'bubbles', ['Oval']),
+      letOut(round),
       closingEntry('mend', { roundId: round.id, place: 'Oval', what: 'Seal 3 for 14.5 mm' }),
       second,
-      bubbles(second.id),
-      release(second.id),
+      ...held(second),
+      looked(second.id),
+      letOut(second),
     ];
     const { rounds, test } = state(entries);
     expect(rounds.map((one) => one.state)).toEqual(['failed', 'passed']);
     expect(rounds[0]!.mends).toHaveLength(1);
     expect(test).toBe('passed');
-    expect(state(entries.slice(0, -3)).test).toBe('to do');
+    expect(state(entries.slice(0, -2)).test).toBe('to do');
   });
 
   it('fails by a fall that cooling does not explain, though nothing bubbles', () => {
     const readings = Array.from({ length: 20 }, (_, at) =>
       gauge(round.id, 1 + at, 34_000 - at * 400),
     );
-    const [one] = state([round, ...readings, bubbles(round.id)]).rounds;
+    const [one] = state([round, ...readings, looked(round.id)]).rounds;
     expect(one!.state).toBe('failed');
     expect(one!.estimate.rate).toBeGreaterThan(300);
   });
@@ -140,17 +219,16 @@ describe('a pressure test', () => {
     const readings = [0.2, 0.8, 1.6, 2.4].map((minute) =>
       gauge(round.id, minute, 34_000 - minute * 90),
     );
-    const [one] = state([round, ...readings, bubbles(round.id)]).rounds;
+    const [one] = state([round, ...readings, looked(round.id)]).rounds;
     expect(one!.state).toBe('under way');
     expect(one!.estimate.holdOn).toBeGreaterThan(0);
   });
 
   it('that was left with its pressure on stands in the way of whoever comes next', () => {
-    const round = roundOf();
-    const left = [...allGood(), round, bubbles(round.id), visited('mend', 'tray 1 is high')];
+    const left = [...allGood(), round, looked(round.id), visited('mend', 'tray 1 is high')];
     expect(underPressure(state(left).rounds)?.round.id).toBe(round.id);
     expect(state(left).blocks).toContain('Pressure is on: release it first.');
-    const after = state([...left, release(round.id)]);
+    const after = state([...left, letOut(round)]);
     expect(after.rounds).toEqual([]);
     // It was let out; the test of this visit is still to come.
     expect(after.test).toBe('to do');
@@ -166,7 +244,7 @@ describe('a pressure test', () => {
 
 describe('signing', () => {
   const round = roundOf();
-  const done = [...allGood(), round, bubbles(round.id), release(round.id)];
+  const done = [...allGood(), round, ...held(round), looked(round.id), letOut(round)];
 
   it('waits for every point', () => {
     expect(state([]).blocks).toHaveLength(2);

@@ -2,7 +2,7 @@ import { circuitsDown } from './cutOver.ts';
 import type { ClosingEntry, EntryOf } from '../record/closing.ts';
 import type { Hardware } from '../record/hardware.ts';
 import type { ClosingPoint, ClosingSplice } from './points.ts';
-import { type GaugeReading, type LeakEstimate, estimateLeak } from './leak.ts';
+import { type PressureRound, roundsOf, testTask, underPressure } from './pressureTest.ts';
 
 /**
  * - `open`: not looked at, or not since its tray was worked on.
@@ -17,25 +17,6 @@ export interface LookedPoint {
   entry: EntryOf<'point'> | null;
   /** Why it is open though it was looked at. */
   again: string | null;
-}
-
-/**
- * - `under way`: no bubble seen yet, not all said.
- * - `passed`, `failed`: said; `over`: the gauge showed more than the limit.
- */
-export type RoundState = 'under way' | 'passed' | 'failed' | 'over';
-
-export interface PressureRound {
-  round: EntryOf<'round'>;
-  readings: EntryOf<'gauge'>[];
-  /** Ports and seams with bubbles; null where nobody has said. */
-  bubbles: string[] | null;
-  mends: EntryOf<'mend'>[];
-  release: EntryOf<'release'> | null;
-  estimate: LeakEstimate;
-  state: RoundState;
-  /** Why it is what it is. */
-  words: string;
 }
 
 /** Where the closing of a closure stands. */
@@ -69,19 +50,20 @@ interface StateTask {
  * before the closure was opened again says nothing of how it lies now.
  * @param entries all of the closure, in the order in which they were recorded
  */
-export function closingState(task: StateTask): ClosingState {
-  const { entries, hardware, leakLimit } = task;
+export function closingState(parts: StateTask): ClosingState {
+  const { entries, hardware, leakLimit } = parts;
   const start = entries.findLastIndex((entry) => entry.kind === 'visit');
   const visit = start < 0 ? null : (entries[start] as EntryOf<'visit'>);
   const own = start < 0 ? entries : entries.slice(start);
   const words = lastWords(own);
-  const points = task.points.map((point) => lookedAt(point, words, task.splices));
+  const points = parts.points.map((point) => lookedAt(point, words, parts.splices));
+  const task = testTask(hardware, leakLimit);
   const rounds = [
     // Whoever opens the closure again finds the pressure that nobody let out.
-    ...roundsOf(entries.slice(0, Math.max(0, start)), leakLimit, entries).filter(
+    ...roundsOf(entries.slice(0, Math.max(0, start)), task, entries).filter(
       ({ release }) => release === null,
     ),
-    ...roundsOf(own, leakLimit),
+    ...roundsOf(own, task),
   ];
   const test = testOf(hardware, rounds, words);
   const signatures = own.filter((entry) => entry.kind === 'sign');
@@ -151,86 +133,6 @@ export function nextBolt(points: readonly LookedPoint[]): string | null {
   return next?.point.key ?? null;
 }
 
-const MINUTE = 60_000;
-
-export const readingsOf = (
-  round: EntryOf<'round'>,
-  readings: readonly EntryOf<'gauge'>[],
-): GaugeReading[] =>
-  readings.map(({ at, gaugePa, temperature }) => ({
-    minutes: (Date.parse(at) - Date.parse(round.at)) / MINUTE,
-    gaugePa,
-    temperature,
-  }));
-
-/**
- * Rounds of a pressure test as they went.
- * @param limit largest fall that counts as tight, pascals a minute
- * @param all entries that may belong to them; those they stand among where none are given
- */
-export const roundsOf = (
-  entries: readonly ClosingEntry[],
-  limit: number,
-  all: readonly ClosingEntry[] = entries,
-): PressureRound[] =>
-  entries.flatMap((entry) => (entry.kind === 'round' ? [roundOf(entry, all, limit)] : []));
-
-function roundOf(
-  round: EntryOf<'round'>,
-  entries: readonly ClosingEntry[],
-  limit: number,
-): PressureRound {
-  const belongs = <Kind extends 'gauge' | 'bubbles' | 'mend' | 'release'>(kind: Kind) =>
-    entries.filter(
-      (entry): entry is EntryOf<Kind> =>
-        entry.kind === kind && (entry as EntryOf<'gauge'>).roundId === round.id,
-    );
-  const readings = belongs('gauge');
-  const bubbles = belongs('bubbles').at(-1)?.places ?? null;
-  const release = belongs('release').at(-1) ?? null;
-  const estimate = estimateLeak({
-    readings: readingsOf(round, readings),
-    airPa: round.airPa,
-    stepPa: round.stepPa,
-    limit,
-  });
-  const judged = judgeRound(round, readings, bubbles, estimate);
-  return { round, readings, bubbles, mends: belongs('mend'), release, estimate, ...judged };
-}
-
-function judgeRound(
-  round: EntryOf<'round'>,
-  readings: readonly EntryOf<'gauge'>[],
-  bubbles: string[] | null,
-  estimate: LeakEstimate,
-): { state: RoundState; words: string } {
-  if (readings.some(({ gaugePa }) => gaugePa > round.limitPa))
-    return { state: 'over', words: 'The gauge showed more than the limit: release at once.' };
-  if (bubbles !== null && bubbles.length > 0)
-    return { state: 'failed', words: `Bubbles at ${bubbles.join(', ')}.` };
-  if (estimate.verdict === 'leaks')
-    return {
-      state: 'failed',
-      words: 'It falls by more than cooling explains, though no bubble was seen: look again.',
-    };
-  if (estimate.verdict === 'rises')
-    return {
-      state: 'failed',
-      words:
-        'It rises by more than warming explains: look for a valve that is open, a gauge that sticks, or sun on one side.',
-    };
-  if (bubbles === null) return { state: 'under way', words: 'Look at every port and seam.' };
-  if (estimate.verdict === 'open' && readings.length > 0)
-    return { state: 'under way', words: 'No bubbles; the readings do not say yet: hold on.' };
-  return {
-    state: 'passed',
-    words:
-      estimate.verdict === 'tight'
-        ? 'No bubbles, and no fall beyond cooling.'
-        : 'No bubbles. Too few readings to reckon a leak: passed by bubbles alone.',
-  };
-}
-
 function testOf(
   hardware: Hardware | null,
   rounds: readonly PressureRound[],
@@ -241,10 +143,6 @@ function testOf(
   if (last?.state === 'passed' && last.release) return 'passed';
   return words.get(PRESSURE_POINT)?.verdict === 'waived' ? 'waived' : 'to do';
 }
-
-/** Rounds that may still have pressure on: nobody has said that it was let out. */
-export const underPressure = (rounds: readonly PressureRound[]): PressureRound | null =>
-  rounds.findLast(({ release }) => release === null) ?? null;
 
 function blocksOf(
   points: readonly LookedPoint[],

@@ -1,9 +1,10 @@
 import fc from 'fast-check';
-import type { ClosingEntry } from '../record/closing.ts';
+import { BUBBLES_SEEN, type ClosingEntry } from '../record/closing.ts';
 import { closingEntry, closureView, roundOf, said, signedBy, visited } from './closure.testing.ts';
 import { entriesToSign } from './content.ts';
 import { closingPoints } from './points.ts';
-import { closingState, nextBolt, underPressure } from './state.ts';
+import { underPressure } from './pressureTest.ts';
+import { closingState, nextBolt } from './state.ts';
 import { visitsOf } from './visits.ts';
 
 const view = closureView();
@@ -20,14 +21,18 @@ const anyEntry: fc.Arbitrary<ClosingEntry> = fc.oneof(
   fc.constant(visited('mend', 'high tray')),
   fc.constant(round),
   fc
-    .subarray(['Oval', 'Clamp ring'])
-    .map((places) => closingEntry('bubbles', { roundId: round.id, places })),
+    .tuple(fc.subarray(['Oval', 'Clamp ring'], { minLength: 1 }), fc.constantFrom(...BUBBLES_SEEN))
+    .map(([places, seen]) => closingEntry('bubbles', { roundId: round.id, places, seen })),
   fc.constant(closingEntry('release', { roundId: round.id, before: 'leaving' })),
-  fc
-    .integer({ min: 30_000, max: 35_000 })
-    .map((gaugePa) =>
-      closingEntry('gauge', { roundId: round.id, gaugePa, temperature: 12, simulated: false }),
-    ),
+  fc.integer({ min: 30_000, max: 35_000 }).map((gaugePa) =>
+    closingEntry('gauge', {
+      roundId: round.id,
+      gaugePa,
+      temperature: 12,
+      minute: null,
+      origin: 'typed',
+    }),
+  ),
   fc.constantFrom('technician', 'lead').map((role) => signedBy(role as 'lead')),
 );
 const anyEntries = fc.array(anyEntry, { maxLength: 60 });

@@ -1,6 +1,7 @@
 import type { ClosingEntry, EntryOf } from '../record/closing.ts';
 import type { Evidence } from '../record/evidence.ts';
 import { type KeptCutOver, cutOversOf } from './cutOver.ts';
+import { spliceState } from '../loss/spliceState.ts';
 import { sealPorts } from '../prep/seal.ts';
 import type { ClosingView } from './points.ts';
 
@@ -87,7 +88,9 @@ export interface ReentryScope {
 }
 
 export function reentryScope(view: ClosingView): ReentryScope {
-  const due = view.splices.filter(({ judged }) => judged.verdict === 'open' || judged.redo);
+  const due = view.splices.filter(({ judged }) =>
+    ['open', 'skipped', 'redo'].includes(spliceState(judged)),
+  );
   const lying = new Set(
     view.splices
       .filter(({ at }) => at !== null)
@@ -104,7 +107,7 @@ export function reentryScope(view: ClosingView): ReentryScope {
   return {
     trays: [...new Set(due.map(({ splice }) => splice.tray))].sort((a, b) => a - b),
     ports: ports.map(({ port }) => port.name),
-    fresh: due.filter(({ judged }) => judged.verdict === 'open').length,
+    fresh: due.filter(({ judged }) => !judged.redo).length,
     redo: due.filter(({ judged }) => judged.redo).length,
     left: view.splices.length - due.length,
   };

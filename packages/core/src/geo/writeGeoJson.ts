@@ -7,6 +7,9 @@ export interface ClosureProperties {
   verdict: string;
   splices: number;
   done: number;
+  due: number;
+  /** Of its figures: simulated ones. */
+  simulated: number;
   worstDb: number | null;
   meanDb: number | null;
   signed: boolean;
@@ -18,7 +21,7 @@ export interface ClosureProperties {
  * Source: RFC 7946.
  */
 export function writeGeoJson(
-  project: Pick<Project, 'name' | 'route'>,
+  project: Pick<Project, 'name' | 'route' | 'practiceOnly'>,
   closures: readonly Closure[],
   said: (closure: Closure) => ClosureProperties,
 ): object {
@@ -34,6 +37,7 @@ export function writeGeoJson(
           kind: 'route',
           name,
           project: project.name,
+          practiceOnly: project.practiceOnly,
           lengthM: Math.round(lineLength(points) * 10) / 10,
         },
       })),
@@ -43,6 +47,7 @@ export function writeGeoJson(
         geometry: closure.position && { type: 'Point', coordinates: closure.position },
         properties: {
           kind: 'closure',
+          practiceOnly: project.practiceOnly,
           name: closure.name,
           distanceM: closure.distance === null ? null : closure.distance / 10_000,
           branchOf: closure.branchOf === null ? null : (names.get(closure.branchOf) ?? null),

@@ -1,23 +1,29 @@
 import { z } from 'zod';
 import { idSchema } from '../record/basics.ts';
 import { gradeSchema } from '../record/limits.ts';
+import { originSchema } from '../record/origin.ts';
 import { methodSchema } from '../record/splice.ts';
+import { GROUP_VERDICTS, SPLICE_STATES } from './spliceState.ts';
 import { VERDICTS } from './verdict.ts';
 
 const rollUpFields = {
   total: z.int(),
   done: z.int(),
+  due: z.int(),
   open: z.int(),
-  provisional: z.int(),
-  pass: z.int(),
-  fail: z.int(),
-  waived: z.int(),
+  skipped: z.int(),
+  dead: z.int(),
   redo: z.int(),
+  spliced: z.int(),
+  measured: z.int(),
+  accepted: z.int(),
+  failed: z.int(),
+  simulated: z.int(),
   figures: z.int(),
   sumHalf: z.number(),
   maxHalf: z.number().nullable(),
   weakest: z.int().nullable(),
-  verdict: z.enum(VERDICTS),
+  verdict: z.enum(GROUP_VERDICTS),
   grade: gradeSchema.nullable(),
   meanOver: z.boolean(),
 };
@@ -72,6 +78,8 @@ export const spliceRowSchema = z.object({
   half: z.int().nullable(),
   wavelengthNm: z.int().nullable(),
   tries: z.int(),
+  /** Where that figure comes from; null without one. */
+  origin: originSchema.nullable(),
   missing: z.array(z.int()),
 });
 
@@ -90,7 +98,10 @@ export const LEDGER_SORTS = ['route', 'worst', 'mean', 'verdict'] as const;
 /** What a page of the Ledger is asked for. */
 export const ledgerQuerySchema = z.object({
   q: z.string().max(200).optional(),
+  /** Of a group. */
   verdict: z.enum(VERDICTS).optional(),
+  /** Of a splice. */
+  state: z.enum(SPLICE_STATES).optional(),
   closureId: idSchema.optional(),
   sort: z.enum(LEDGER_SORTS).default('route'),
   offset: z.coerce.number().int().min(0).default(0),

@@ -1,6 +1,7 @@
 import { formatHalf, formatLoss } from '../measure/loss.ts';
 import type { Limits } from '../record/limits.ts';
 import type { Method } from '../record/splice.ts';
+import { tryCount } from './spliceState.ts';
 import { type Directions, type Standing } from './standing.ts';
 import { type Judgement, spliceLimit } from './verdict.ts';
 
@@ -16,6 +17,14 @@ export const GRADE_WORDS = {
   'two-way': 'two-way mean',
 } as const;
 
+/** What a person's word did, for a sentence that goes on with who. */
+const RULING_WORDS = {
+  dead: 'Called dead',
+  skip: 'Skipped',
+  redo: 'Sent to redo',
+  waive: 'Accepted',
+} as const;
+
 /**
  * Why a splice stands as it does, a short sentence each, the deciding one first. Empty where there is
  * nothing to say.
@@ -27,8 +36,8 @@ export function reasonsFor(
   limits: Limits,
 ): string[] {
   const { ruling } = standing;
-  if (ruling)
-    return [`${ruling.kind === 'dead' ? 'Skipped' : 'Waived'} by ${ruling.by}: ${ruling.why}`];
+  if (ruling && ruling.kind !== 'reopen' && ruling.kind !== 'retire')
+    return [`${RULING_WORDS[ruling.kind]} by ${ruling.by}: ${ruling.why}`];
   const reasons: string[] = [];
   const { figure } = judgement;
   const limit = figure && spliceLimit(limits, figure.grade, method);
@@ -45,10 +54,17 @@ export function reasonsFor(
   const said = standing.directions.map((both) => directionReason(both, judgement, method, limits));
   const first = said.find((reason) => reason !== null);
   if (first) reasons.push(first);
-  if (judgement.redo && judgement.tries >= limits.maxTries) {
-    reasons.push(`${judgement.tries} of ${limits.maxTries} tries used: needs the lead.`);
-  }
+  if (judgement.redo && tryCount(judgement.tries, limits.maxTries).usedUp)
+    reasons.push(triesWords(judgement.tries, limits.maxTries));
   return reasons;
+}
+
+/** How many tries a joint has had, and who decides on a further one. */
+export function triesWords(used: number, most: number): string {
+  if (!tryCount(used, most).usedUp) return `${used} of ${most} tries used.`;
+  const past =
+    used > most ? `${used} tries made, ${most} allowed` : `${used} of ${most} tries used`;
+  return `${past}: needs the lead.`;
 }
 
 function bendReason({ figures }: Standing): string | null {

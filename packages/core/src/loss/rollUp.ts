@@ -1,16 +1,17 @@
 import { GRADES, type Grade, type GroupKind, type Limits } from '../record/limits.ts';
+import { type GroupVerdict, SPLICE_STATES, type SpliceState } from './spliceState.ts';
 import type { Verdict } from './verdict.ts';
 
-/** Counts and sums over the splices of a fiber, a tray or a closure, as a database can add them up. */
-export interface Tally {
+/**
+ * Counts and sums over the splices of a fiber, a tray or a closure, as a database can add them up. The
+ * counts of the states make up the total.
+ */
+export interface Tally extends Record<SpliceState, number> {
   total: number;
-  open: number;
-  provisional: number;
-  pass: number;
-  fail: number;
-  waived: number;
-  /** Splices to be made again. */
-  redo: number;
+  /** Of those to redo: measured over the limit. */
+  failed: number;
+  /** Of those with a figure: simulated ones. */
+  simulated: number;
   /** Splices with a figure, the sum of these and the largest, in half-thousandths of a dB. */
   figures: number;
   sumHalf: number;
@@ -20,8 +21,10 @@ export interface Tally {
 }
 
 export interface RollUp extends Tally {
+  /** Splices that are to be made in all, and those that lie there and stay. */
+  due: number;
   done: number;
-  verdict: Verdict;
+  verdict: GroupVerdict;
   /** The grade all figures have at least. */
   grade: Grade | null;
   /** Whether the mean so far is over the group's limit. */
@@ -29,8 +32,9 @@ export interface RollUp extends Tally {
 }
 
 /**
- * Judges a group of splices: what fails decides first, then what is open, then what is provisional.
- * The mean is compared exactly, as sum <= limit x count, and fails the group once all is measured.
+ * Judges a group of splices: what fails decides first, then what is still to be made, then what is still
+ * to be measured. The mean is compared exactly, as sum <= limit x count, and fails the group once all
+ * is measured.
  * @param partsOver how many parts of the group fail by their own mean, such as trays of a closure
  */
 export function rollUp(tally: Tally, kind: GroupKind, limits: Limits, partsOver = 0): RollUp {
@@ -38,39 +42,46 @@ export function rollUp(tally: Tally, kind: GroupKind, limits: Limits, partsOver 
   const meanOver = limit !== null && tally.figures > 0 && tally.sumHalf > 2 * limit * tally.figures;
   return {
     ...tally,
-    done: tally.total - tally.open,
+    due: tally.total - tally.dead,
+    done: tally.spliced + tally.measured + tally.accepted,
     verdict: groupVerdict(tally, meanOver, partsOver),
     grade: tally.weakest === null ? null : (GRADES[tally.weakest] ?? null),
     meanOver,
   };
 }
 
-function groupVerdict(tally: Tally, meanOver: boolean, partsOver: number): Verdict {
-  if (tally.fail > 0 || partsOver > 0) return 'fail';
-  if (tally.total === 0 || tally.open > 0) return 'open';
-  if (tally.provisional > 0) return 'provisional';
+function groupVerdict(tally: Tally, meanOver: boolean, partsOver: number): GroupVerdict {
+  if (tally.failed > 0 || partsOver > 0) return 'fail';
+  if (tally.total === 0 || tally.open + tally.skipped + tally.redo > 0) return 'open';
+  if (tally.spliced > 0) return 'provisional';
   if (meanOver) return 'fail';
-  return tally.pass === 0 ? 'waived' : 'pass';
+  if (tally.measured > 0) return 'pass';
+  return tally.accepted > 0 ? 'accepted' : 'dead';
 }
 
 /** The order of verdicts in which a person is needed. */
 export const URGENCY: Record<Verdict, number> = {
   fail: 0,
   open: 1,
-  provisional: 2,
-  waived: 3,
-  pass: 4,
+  skipped: 2,
+  provisional: 3,
+  accepted: 4,
+  dead: 5,
+  pass: 6,
 };
 
 /** The tally of nothing. */
 export const EMPTY_TALLY: Tally = {
   total: 0,
   open: 0,
-  provisional: 0,
-  pass: 0,
-  fail: 0,
-  waived: 0,
+  skipped: 0,
+  dead: 0,
   redo: 0,
+  spliced: 0,
+  measured: 0,
+  accepted: 0,
+  failed: 0,
+  simulated: 0,
   figures: 0,
   sumHalf: 0,
   maxHalf: null,
@@ -79,16 +90,18 @@ export const EMPTY_TALLY: Tally = {
 
 /** The tally of two groups together. */
 export function addTally(one: Tally, other: Tally): Tally {
+  const sum = { ...one };
+  for (const key of [
+    ...SPLICE_STATES,
+    'total',
+    'failed',
+    'simulated',
+    'figures',
+    'sumHalf',
+  ] as const)
+    sum[key] += other[key];
   return {
-    total: one.total + other.total,
-    open: one.open + other.open,
-    provisional: one.provisional + other.provisional,
-    pass: one.pass + other.pass,
-    fail: one.fail + other.fail,
-    waived: one.waived + other.waived,
-    redo: one.redo + other.redo,
-    figures: one.figures + other.figures,
-    sumHalf: one.sumHalf + other.sumHalf,
+    ...sum,
     maxHalf: known(Math.max, one.maxHalf, other.maxHalf),
     weakest: known(Math.min, one.weakest, other.weakest),
   };

@@ -127,6 +127,11 @@ describe('what stands of a splice', () => {
     const dead = [s.ruling('dead')];
     expect(standingOf(dead).ruling?.kind).toBe('dead');
     expect(standingOf([...dead, s.ruling('reopen', 'Found alive.')]).ruling).toBeNull();
+    const skipped = [s.ruling('skip', 'Buffer too short for now.')];
+    expect(standingOf([...skipped, s.attempt(20)]).ruling).toBeNull();
+    const redone = [s.attempt(20), s.ruling('redo', 'Bubble in the picture.')];
+    expect(standingOf(redone).ruling?.kind).toBe('redo');
+    expect(standingOf([...redone, s.attempt(30)]).ruling).toBeNull();
   });
 
   it('what was cut away stands as it lay, and nothing brings it back', () => {

@@ -6,6 +6,7 @@ import {
   retirementsOf,
 } from '../record/evidence.ts';
 import { type Grade, gradeRank } from '../record/limits.ts';
+import { type Origin, originOfAll } from '../record/origin.ts';
 
 /** A loss that counts, in half-thousandths of a dB, so that the mean of two readings stays whole. */
 export interface Figure {
@@ -13,6 +14,7 @@ export interface Figure {
   /** In nm; null for an estimate, which knows none. */
   wavelengthNm: number | null;
   half: number;
+  origin: Origin;
 }
 
 /** Both directions of one wavelength, in thousandths of a dB, as far as they are measured. */
@@ -30,7 +32,7 @@ export interface Standing {
   figures: Figure[];
   /** One-way readings of the last try. */
   directions: Directions[];
-  /** A skip or waiver in force. */
+  /** A person's word in force: dead, skipped, to redo or accepted. */
   ruling: Ruling | null;
   /** The word that its joint was cut away; null while it lies. */
   retired: Ruling | null;
@@ -40,7 +42,7 @@ export interface Standing {
  * Derives what counts of one splice.
  * - An entry that is superseded or void does not count; of several corrections the last recorded does.
  * - What lay there is judged as before once it is cut away: its record goes on saying what it was.
- * - A new try breaks the joint, so readings and waivers of an earlier try do not count.
+ * - A new try breaks the joint, so readings and rulings of an earlier try do not count.
  * - Of several readings of the same kind the last recorded counts.
  * - Both directions of a wavelength make a two-way mean; against a mean entered by hand the later counts.
  * @param evidence all entries of one splice, in the order in which they were recorded
@@ -61,7 +63,8 @@ export function standingOf(evidence: readonly Evidence[]): Standing {
   }
   if (
     ruling?.kind === 'reopen' ||
-    (ruling?.kind === 'waive' && ruling.tryId !== (last?.tryId ?? null))
+    // All but `dead` speak of the joint as it lay then: a new try is judged by itself.
+    (ruling !== null && ruling.kind !== 'dead' && ruling.tryId !== (last?.tryId ?? null))
   )
     ruling = null;
   const retired = retirementsOf(evidence).values().next().value ?? null;
@@ -82,7 +85,7 @@ function figuresOf(
   readings: Reading[],
 ): Pick<Standing, 'figures' | 'directions'> {
   const figures = new Map<string, Figure & { at: number }>();
-  const directions = new Map<number, Directions & { at: number }>();
+  const directions = new Map<number, Directions & { at: number; origins: Map<string, Origin> }>();
   readings.forEach((reading, at) => {
     const { wavelengthNm, grade } = reading;
     if (reading.direction === null) {
@@ -90,15 +93,24 @@ function figuresOf(
         grade,
         wavelengthNm,
         half: reading.lossMdb * 2,
+        origin: reading.origin,
         at,
       });
       return;
     }
-    const both = directions.get(wavelengthNm) ?? { wavelengthNm, AB: null, BA: null, at };
+    const both = directions.get(wavelengthNm) ?? {
+      wavelengthNm,
+      AB: null,
+      BA: null,
+      origins: new Map(),
+      at,
+    };
+    both.origins.set(reading.direction, reading.origin);
     directions.set(wavelengthNm, { ...both, [reading.direction]: reading.lossMdb, at });
   });
-  for (const { wavelengthNm, AB, BA, at } of directions.values()) {
+  for (const { wavelengthNm, AB, BA, origins, at } of directions.values()) {
     const one = AB ?? BA;
+    const origin = originOfAll(origins.values())!;
     if (AB !== null && BA !== null) {
       const entered = figures.get(`two-way ${wavelengthNm}`);
       if (!entered || entered.at < at) {
@@ -106,20 +118,33 @@ function figuresOf(
           grade: 'two-way',
           wavelengthNm,
           half: AB + BA,
+          origin,
           at,
         });
       }
     } else if (one !== null) {
-      figures.set(`one-way ${wavelengthNm}`, { grade: 'one-way', wavelengthNm, half: one * 2, at });
+      figures.set(`one-way ${wavelengthNm}`, {
+        grade: 'one-way',
+        wavelengthNm,
+        half: one * 2,
+        origin,
+        at,
+      });
     }
   }
-  const list: Figure[] = [...figures.values()].map(({ grade, wavelengthNm, half }) => ({
+  const list: Figure[] = [...figures.values()].map(({ grade, wavelengthNm, half, origin }) => ({
     grade,
     wavelengthNm,
     half,
+    origin,
   }));
   if (last?.estimateMdb != null)
-    list.push({ grade: 'estimate', wavelengthNm: null, half: last.estimateMdb * 2 });
+    list.push({
+      grade: 'estimate',
+      wavelengthNm: null,
+      half: last.estimateMdb * 2,
+      origin: last.origin,
+    });
   list.sort(
     (a, b) =>
       gradeRank(b.grade) - gradeRank(a.grade) || (a.wavelengthNm ?? 0) - (b.wavelengthNm ?? 0),

@@ -121,14 +121,19 @@ describe('the verdict on a splice', () => {
     expect(measured.verdict).toBe('pass');
   });
 
-  it('a waiver and a skip are a person’s word', () => {
+  it('accepted, dead, skipped and sent to redo are a person’s word, and four things', () => {
     expect(judge((s) => [s.attempt(200), s.ruling('waive')])).toMatchObject({
-      verdict: 'waived',
+      verdict: 'accepted',
       redo: false,
     });
-    expect(judge((s) => [s.attempt(200), s.ruling('dead')])).toMatchObject({
-      verdict: 'waived',
+    expect(judge((s) => [s.ruling('dead')])).toMatchObject({ verdict: 'dead', figure: null });
+    expect(judge((s) => [s.ruling('skip')])).toMatchObject({ verdict: 'skipped', redo: false });
+    // A good estimate of a joint that was broken does not speak for what will lie there.
+    expect(judge((s) => [s.attempt(20), s.ruling('redo')])).toMatchObject({
+      verdict: 'open',
+      redo: true,
       figure: null,
+      tries: 1,
     });
   });
 
@@ -239,7 +244,7 @@ describe('the reasons', () => {
 
   it('a waiver: who and why', () => {
     expect(reasons((s) => [s.attempt(200), s.ruling('waive', 'Owner accepts.')])).toEqual([
-      'Waived by M.: Owner accepts.',
+      'Accepted by M.: Owner accepts.',
     ]);
   });
 
@@ -261,7 +266,12 @@ describe('limits that ship', () => {
     // TIA-568, from memory.
     const standard = BUILT_IN_LIMITS.find((limits) => limits.source.includes('TIA-568'))!;
     expect(standard.splice.insertion.single).toBe(300);
-    const at = { grade: 'insertion' as const, wavelengthNm: 1310, half: 600 };
+    const at = {
+      grade: 'insertion' as const,
+      wavelengthNm: 1310,
+      half: 600,
+      origin: 'instrument' as const,
+    };
     expect(isOver(at, 'single', standard)).toBe(false);
     expect(isOver({ ...at, half: 601 }, 'single', standard)).toBe(true);
   });

@@ -3,12 +3,21 @@ import type { Method } from '../record/splice.ts';
 import type { Figure, Standing } from './standing.ts';
 
 /**
- * - `open`: nothing is spliced or measured yet.
+ * How a splice is judged; `spliceState` says it in the words of the work.
+ * - `open`: nothing is spliced or measured yet, or what was made is broken.
+ * - `skipped`, `dead`, `accepted`: by a person, who says why.
  * - `provisional`: there are figures, but not of the grade and wavelengths that accept a splice.
  * - `pass`, `fail`: judged by figures of the grade needed.
- * - `waived`: accepted or skipped by a person, who says why.
  */
-export const VERDICTS = ['open', 'provisional', 'pass', 'fail', 'waived'] as const;
+export const VERDICTS = [
+  'open',
+  'skipped',
+  'provisional',
+  'pass',
+  'fail',
+  'accepted',
+  'dead',
+] as const;
 export type Verdict = (typeof VERDICTS)[number];
 
 export interface Judgement {
@@ -43,9 +52,12 @@ export function judgeSplice(standing: Standing, method: Method, limits: Limits):
     missing,
     tries,
   };
-  if (standing.ruling?.kind === 'dead')
-    return { verdict: 'waived', redo: false, figure: null, missing: [], tries };
-  if (standing.ruling?.kind === 'waive') return { verdict: 'waived', redo: false, ...speaking };
+  const ruled = standing.ruling?.kind;
+  if (ruled === 'dead') return { verdict: 'dead', redo: false, figure: null, missing: [], tries };
+  if (ruled === 'skip') return { verdict: 'skipped', redo: false, ...speaking };
+  if (ruled === 'waive') return { verdict: 'accepted', redo: false, ...speaking };
+  // Its joint is broken: what was read of it says nothing of what will lie there.
+  if (ruled === 'redo') return { verdict: 'open', redo: true, ...speaking, figure: null };
   // A measured figure over its limit fails the splice at any wavelength, asked for or not.
   const measured = figures.flatMap(({ wavelengthNm }) => wavelengthNm ?? []);
   const over = [...limits.wavelengths, ...measured]

@@ -1,6 +1,7 @@
 export * from './crc16.ts';
 export * from './joints.ts';
 export * from './noise.ts';
+export * from './simulated.ts';
 export * from './sor.ts';
 export * from './sorFile.ts';
 export * from './stretches.ts';

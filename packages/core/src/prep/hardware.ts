@@ -1,4 +1,4 @@
-import type { Hardware, Port, SealRow } from '../record/hardware.ts';
+import { type Hardware, type Port, type SealRow, TEST_MINUTES } from '../record/hardware.ts';
 
 const MADE_UP = 'Made up, with lengths of common practice: replace by your hardware’s own sheet.';
 const mm = (value: number): number => value * 10;
@@ -48,6 +48,7 @@ const COMMON = {
   clamp: inch(1.25),
   hoseClamp: inch(0.25),
   bushingBelow: inch(0.5),
+  testMinutes: TEST_MINUTES,
 };
 
 /** Generic hardware to begin with. Every one is to be replaced by the sheet of what is at hand. */

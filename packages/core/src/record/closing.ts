@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { MOST_FIBERS, idSchema, personSchema, reasonSchema, timeSchema } from './basics.ts';
 import { airSchema } from './instrumentLog.ts';
+import { originSchema } from './origin.ts';
 
 /** Units that gauges of flash tests show. */
 export const GAUGE_UNITS = ['psi', 'kPa', 'mbar', 'inH2O'] as const;
@@ -10,6 +11,10 @@ export type GaugeUnit = z.infer<typeof gaugeUnitSchema>;
 /** Why a crew comes to a closure. All but the first come back to one that was closed before. */
 export const PURPOSES = ['build', 'mend', 'new drop', 'cut-over', 'look'] as const;
 export type Purpose = (typeof PURPOSES)[number];
+
+/** What was seen at a place under soapy water. */
+export const BUBBLES_SEEN = ['bubbles', 'none', 'not checked'] as const;
+export type BubblesSeen = (typeof BUBBLES_SEEN)[number];
 
 /** Over the air outside, in pascals: up to 70 kPa, as no closure is tested higher. */
 const gaugePa = z
@@ -87,14 +92,23 @@ export const closingEntrySchema = z
       gaugePa,
       /** Of the closure, degrees C; null where it was not read. */
       temperature: airSchema.shape.temperature,
-      simulated: z.boolean(),
+      /** Minutes since the air was let in, by the simulated clock; null where the moment itself tells. */
+      minute: z
+        .number()
+        .min(0)
+        .max(24 * 60)
+        .nullable()
+        .default(null),
+      origin: originSchema.default('typed'),
     }),
     z.object({
       kind: z.literal('bubbles'),
       ...entry,
       roundId: idSchema,
-      /** Ports and seams with bubbles; none where all was looked at and no bubble seen. */
-      places: z.array(key).max(60),
+      /** Ports and seams that were looked at. */
+      places: z.array(key).min(1, 'Name the places that were looked at.').max(60),
+      /** What was seen there; `not checked` takes a mark back. The last word on a place counts. */
+      seen: z.enum(BUBBLES_SEEN),
     }),
     z.object({
       kind: z.literal('release'),

@@ -14,7 +14,7 @@ const project = {
 };
 const document = {
   format: 'cordel.project',
-  version: 1,
+  version: 2,
   project,
   schemes: [],
   closures: [],

@@ -12,6 +12,9 @@ import { schemeSchema } from './scheme.ts';
 import { spliceSchema } from './splice.ts';
 import { keptTraceSchema, tracePlaceSchema } from './trace.ts';
 import { keptRecordSchema, setAsideSchema } from './splicerRecord.ts';
+import { upgradeDocument } from './upgradeDocument.ts';
+
+const VERSION = 2;
 
 /**
  * A whole project as one document. Evidence stands in the order in which it was recorded, for that
@@ -19,11 +22,11 @@ import { keptRecordSchema, setAsideSchema } from './splicerRecord.ts';
  */
 export const documentSchema = z.object({
   format: z.literal('cordel.project'),
-  version: z.literal(1, {
+  version: z.literal(VERSION, {
     error: ({ input }) =>
-      typeof input === 'number' && input > 1
-        ? `This document is of version ${input}; this Cordel reads version 1. Bring Cordel up to date first.`
-        : 'A project document has version 1.',
+      typeof input === 'number' && input > VERSION
+        ? `This document is of version ${input}; this Cordel reads up to version ${VERSION}. Update Cordel first.`
+        : `A project document has version ${VERSION}.`,
   }),
   project: projectSchema,
   schemes: z.array(schemeSchema),
@@ -54,6 +57,9 @@ export const documentSchema = z.object({
   /** Closures' records as they were signed. */
   signed: z.array(signedRecordSchema).default([]),
 });
+
+/** The same, from a document of any version so far. */
+export const anyDocumentSchema = z.preprocess(upgradeDocument, documentSchema);
 
 export type ProjectDocument = z.infer<typeof documentSchema>;
 

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { idSchema, personSchema, reasonSchema, timeSchema } from './basics.ts';
+import { originSchema } from './origin.ts';
 
 /** Past these no instrument reading is a splice loss; it is a slip of the hand. Thousandths of a dB. */
 export const MOST_ESTIMATE = 5000;
@@ -61,6 +62,7 @@ export const attemptSchema = z
     /** The splicer's record the figure comes from, and the place in its holder; null where it was typed. */
     recordId: idSchema.nullable().default(null),
     recordPosition: z.int().min(1).max(12).nullable().default(null),
+    origin: originSchema.default('typed'),
     ...correction,
   })
   .superRefine((attempt, context) => {
@@ -94,6 +96,7 @@ export const readingSchema = z
     lossMdb: measuredSchema,
     /** The trace it was read from; null where it was typed. */
     traceId: idSchema.nullable().default(null),
+    origin: originSchema.default('typed'),
     ...correction,
   })
   .superRefine((reading, context) => {
@@ -107,16 +110,23 @@ export const readingSchema = z
     }
   });
 
+const RULINGS = ['dead', 'skip', 'redo', 'waive', 'reopen', 'retire'] as const;
+
 /**
- * A person's word on a splice: `dead` skips it, `waive` accepts it as the try named left it, `reopen`
- * takes either back. `retire` says that its joint was cut away: it stays with all that is recorded of it, its
- * fibers are free for others, and nothing takes that back.
+ * A person's word on a splice.
+ * - `dead`: the fiber is not used; nothing is spliced here.
+ * - `skip`: put off, to be spliced later.
+ * - `redo`: the joint as the try named left it is to be made again.
+ * - `waive`: the lead accepts it as the try named left it.
+ * - `reopen`: takes any of these back.
+ * - `retire`: its joint was removed: it stays with all that is recorded of it, its fibers are free for
+ *   others, and nothing takes that back.
  */
 export const rulingSchema = z.object({
   type: z.literal('ruling'),
   ...entry,
   tryId: idSchema.nullable(),
-  kind: z.enum(['dead', 'waive', 'reopen', 'retire']),
+  kind: z.enum(RULINGS),
   why: reasonSchema,
 });
 

@@ -56,6 +56,9 @@ export const portSchema = z
     });
   });
 
+/** Minutes of a pressure test where the sheet names none. Set by us: the leak estimate needs about so long. */
+export const TEST_MINUTES = 5;
+
 /** A closure's hardware as its sheet describes it. Every figure is the sheet's: lengths in tenths of a millimeter. */
 export const hardwareSchema = z.object({
   id: z.string().min(1).max(60),
@@ -88,6 +91,12 @@ export const hardwareSchema = z.object({
   bushingBelow: length,
   /** Highest pressure of the flash test, in kPa. */
   testKpa: z.number().min(0).max(70),
+  /** How long the pressure is held with the gauge read, minutes; 0 where soapy water alone decides. */
+  testMinutes: z
+    .number()
+    .min(0, 'At least 0 minutes.')
+    .max(240, 'At most 4 hours.')
+    .default(TEST_MINUTES),
   /** Bolts of the cover by their numbers, in the order in which they are tightened; none where it has none. */
   bolts: z
     .array(z.int().min(1).max(40))

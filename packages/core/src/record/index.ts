@@ -9,6 +9,8 @@ export * from './hardware.ts';
 export * from './instrument.ts';
 export * from './instrumentLog.ts';
 export * from './limits.ts';
+export * from './moment.ts';
+export * from './origin.ts';
 export * from './parsed.ts';
 export * from './plan.ts';
 export * from './position.ts';

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { idSchema, personSchema, timeSchema } from './basics.ts';
+import { originSchema } from './origin.ts';
 
 /** What the air was like: degrees C, per cent, kPa. Null where it was not read. */
 export const airSchema = z.object({
@@ -41,6 +42,7 @@ export const instrumentEntrySchema = z.discriminatedUnion('kind', [
     checkId: idSchema,
     round: z.int().min(1).max(20),
     passed: z.boolean(),
+    origin: originSchema.default('typed'),
     /** Arcs on the electrodes, as the splicer counts them. */
     arcs: z.int().min(0).max(1e6),
     air: airSchema,

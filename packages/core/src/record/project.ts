@@ -12,6 +12,8 @@ export type DistanceUnit = z.infer<typeof distanceUnitSchema>;
 export const projectSchema = z.object({
   id: idSchema,
   name: nameSchema,
+  /** Simulators work here, and nothing in it is taken for measured. It stays so once something simulated is in. */
+  practiceOnly: z.boolean().default(false),
   units: z.object({ distance: distanceUnitSchema }),
   /** The colour scheme new cables get. */
   schemeId: z.string(),

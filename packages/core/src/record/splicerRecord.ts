@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { idSchema, personSchema, reasonSchema, timeSchema } from './basics.ts';
+import { originSchema } from './origin.ts';
 
 /** A figure as a splicer sent it: it is kept as it came, whether it makes sense or not. */
 const raw = z.number().min(-1e6, 'Out of all measure.').max(1e6, 'Out of all measure.').nullable();
@@ -61,6 +62,8 @@ export const splicerRecordSchema = z.object({
   temperature: raw,
   pressure: raw,
   humidity: raw,
+  /** Never typed: a splicer sends its records, or the simulated splicer makes them. */
+  origin: originSchema.exclude(['typed']).default('instrument'),
 });
 
 /** What a person says of a record that belongs to no splice. */

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { MOST_FIBERS, idSchema, personSchema, reasonSchema, timeSchema } from './basics.ts';
+import { originSchema } from './origin.ts';
 
 /** `AB`: shot from the end where the circuit begins, the end of its first cable; `BA`: from the other. */
 export const directionSchema = z.enum(['AB', 'BA']);
@@ -48,6 +49,8 @@ export const keptTraceSchema = z.object({
   name: z.string().min(1).max(200),
   digest: digestSchema,
   receivedAt: timeSchema,
+  /** Never typed: an OTDR writes its files, or the simulated one does. */
+  origin: originSchema.exclude(['typed']).default('instrument'),
   bytes: z.base64(),
 });
 

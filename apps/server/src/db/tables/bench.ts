@@ -2,7 +2,7 @@ import { index, integer, jsonb, pgTable, text, timestamp, unique, uuid } from 'd
 import { type Instrument, type InstrumentEntry, type SplicerRecord } from '@cordel/core';
 import type { StandinState } from '@cordel/standin';
 import { projectId } from './plant.ts';
-import { nextSeq } from './columns.ts';
+import { nextSeq, originOf } from './columns.ts';
 
 /** Users' own splicers and cleavers; those that ship are not stored. */
 export const instruments = pgTable('instruments', {
@@ -21,6 +21,7 @@ export const splicerRecords = pgTable(
     number: integer().notNull(),
     at: timestamp({ withTimezone: true }).notNull(),
     receivedAt: timestamp('received_at', { withTimezone: true }).notNull().defaultNow(),
+    origin: originOf().$type<SplicerRecord['origin']>(),
     record: jsonb().$type<SplicerRecord>().notNull(),
   },
   (table) => [

@@ -13,7 +13,7 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core';
 import { type Reading, type Ruling } from '@cordel/core';
-import { nextSeq } from './columns.ts';
+import { nextSeq, originOf } from './columns.ts';
 import { projectId, splices } from './plant.ts';
 import { splicerRecords } from './bench.ts';
 import { traces } from './traces.ts';
@@ -43,12 +43,16 @@ export const attempts = pgTable(
     /** The splicer's record the estimate comes from, and the place in its holder. */
     recordId: uuid('record_id').references((): AnyPgColumn => splicerRecords.id),
     recordPosition: smallint('record_position'),
+    origin: originOf(),
     ...correction(),
   },
   (table) => [
     unique('attempts_of_splice').on(table.id, table.spliceId),
     index('attempts_splice').on(table.spliceId),
     index('attempts_seq').on(table.seq),
+    index('attempts_simulated')
+      .on(table.spliceId)
+      .where(sql`${table.origin} = 'simulated'`),
     index('attempts_record')
       .on(table.recordId)
       .where(sql`${table.recordId} is not null`),
@@ -76,12 +80,16 @@ export const readings = pgTable(
     lossMdb: integer('loss_mdb').notNull(),
     /** The trace it was read from. */
     traceId: uuid('trace_id').references((): AnyPgColumn => traces.id),
+    origin: originOf(),
     ...correction(),
   },
   (table) => [
     unique('readings_of_splice').on(table.id, table.spliceId),
     index('readings_splice').on(table.spliceId),
     index('readings_seq').on(table.seq),
+    index('readings_simulated')
+      .on(table.spliceId)
+      .where(sql`${table.origin} = 'simulated'`),
     foreignKey({
       name: 'readings_try',
       columns: [table.tryId, table.spliceId],

@@ -19,17 +19,20 @@ import {
   type Budget,
   type CableRun,
   type Closure,
+  type Figure,
   type ColourScheme,
   type Glass,
   type Hardware,
   type Limits,
   type MakeUp,
   type Method,
+  type Origin,
   type Plan,
   type Position,
   type Practice,
   type Project,
   type RouteLine,
+  type Ruling,
   type Verdict,
   USUAL_BUDGET,
   USUAL_GLASS,
@@ -45,6 +48,8 @@ export const schemes = pgTable('schemes', {
 export const projects = pgTable('projects', {
   id: uuid().primaryKey(),
   name: text().notNull(),
+  /** Simulators work here; a trigger keeps the mark once something simulated is in. */
+  practiceOnly: boolean('practice_only').notNull().default(false),
   units: jsonb().$type<Project['units']>().notNull(),
   schemeId: text('scheme_id').notNull(),
   limits: jsonb().$type<Limits>().notNull(),
@@ -127,6 +132,15 @@ export const splices = pgTable(
     half: integer(),
     wavelengthNm: integer('wavelength_nm'),
     tries: smallint().notNull().default(0),
+    /** Where that figure comes from. */
+    origin: text().$type<Origin>(),
+    /** Who made the joint as it lies, and when. */
+    madeBy: text('made_by'),
+    madeAt: timestamp('made_at', { withTimezone: true }),
+    /** A person's word in force. */
+    ruling: jsonb().$type<Pick<Ruling, 'kind' | 'by' | 'at' | 'why'>>(),
+    /** What counts of it, a figure a grade and wavelength. */
+    figures: jsonb().$type<Figure[]>().notNull().default([]),
     /** Wavelengths at which a figure of the grade needed is missing. */
     missing: smallint()
       .array()

@@ -1,9 +1,9 @@
 import { index, integer, jsonb, pgTable, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
-import { type TracePlace } from '@cordel/core';
+import type { KeptTrace, TracePlace } from '@cordel/core';
 import type { TraceFigures } from '@cordel/core/otdr';
 import type { FoundInTrace, TraceFacts } from '../../traces/facts.ts';
 import { projectId, cables } from './plant.ts';
-import { nextSeq, bytea } from './columns.ts';
+import { bytea, nextSeq, originOf } from './columns.ts';
 
 /** Trace files as they came, byte for byte, with what was read from them; appended only. */
 export const traces = pgTable(
@@ -16,6 +16,7 @@ export const traces = pgTable(
     /** SHA-256 of the bytes: the same file brought in again is the same trace. */
     digest: text().notNull(),
     receivedAt: timestamp('received_at', { withTimezone: true }).notNull().defaultNow(),
+    origin: originOf().$type<KeptTrace['origin']>(),
     bytes: bytea().notNull(),
     facts: jsonb().$type<TraceFacts>().notNull(),
     found: jsonb().$type<FoundInTrace>().notNull(),

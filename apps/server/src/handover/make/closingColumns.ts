@@ -1,6 +1,6 @@
 import { plural } from '@cordel/core';
 import { type ClosingEntry, formatGauge } from '@cordel/core/close';
-import type { Column } from './columns.ts';
+import type { Column } from '../../exchange/columns.ts';
 import { utc } from './words.ts';
 
 /** An entry of closing with its closure. */
@@ -26,6 +26,11 @@ export const CLOSING: Column<ClosingRow>[] = [
     cell: ({ entry }) => (entry.kind === 'gauge' ? entry.gaugePa / 1000 : null),
   },
   {
+    title: 'origin',
+    width: 12,
+    cell: ({ entry }) => (entry.kind === 'gauge' ? entry.origin : null),
+  },
+  {
     title: 'temperature C',
     cell: ({ entry }) =>
       entry.kind === 'gauge'
@@ -47,9 +52,9 @@ function closingWords(entry: ClosingEntry): string {
     case 'round':
       return `${formatGauge(entry.targetPa, entry.unit)}, limit ${formatGauge(entry.limitPa, entry.unit, 'down')}`;
     case 'gauge':
-      return entry.simulated ? 'simulated' : '';
+      return entry.minute === null ? '' : `minute ${entry.minute} of the simulated clock`;
     case 'bubbles':
-      return entry.places.length === 0 ? 'none' : entry.places.join(', ');
+      return `${entry.seen}: ${entry.places.join(', ')}`;
     case 'release':
       return `before ${entry.before}`;
     case 'mend':

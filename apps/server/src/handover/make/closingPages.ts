@@ -1,11 +1,13 @@
 import { type Hardware, type Project, plural } from '@cordel/core';
 import {
+  type BubblesSeen,
   type ClosingEntry,
   type PressureRound,
   cutOversOf,
   formatGauge,
   leakCause,
   roundsOf,
+  testTask,
   visitsOf,
 } from '@cordel/core/close';
 import type { PackageClosure } from '../messages.ts';
@@ -67,7 +69,9 @@ function writeEarlier(
 ): void {
   for (const { closing: own, from, signatures } of visitsOf(closing, []).slice(0, -1)) {
     const day = from.slice(0, 10);
-    const rounds = roundsOf(own, practice.leakLimit, closing).filter(({ release }) => release);
+    const rounds = roundsOf(own, testTask(hardware, practice.leakLimit), closing).filter(
+      ({ release }) => release,
+    );
     writeRounds(sheets, `Pressure test of ${day}, before it was opened again`, rounds, hardware);
     if (signatures.length === 0) continue;
     sheets.heading(`Signed on ${day}, before it was opened again`, 13);
@@ -83,7 +87,7 @@ function writeRound(
 ): void {
   const { round, state, bubbles, mends, release, estimate } = pressed;
   sheets.paragraph(
-    `Test ${index + 1}: ${state}. ${utc(round.at)}, ${round.by}; ${formatGauge(round.targetPa, round.unit)}, limit ${formatGauge(round.limitPa, round.unit, 'down')}. ${pressed.words}`,
+    `Test ${index + 1}${pressed.origin === 'simulated' ? ', readings simulated' : ''}: ${state}. ${utc(round.at)}, ${round.by}; ${formatGauge(round.targetPa, round.unit)}, limit ${formatGauge(round.limitPa, round.unit, 'down')}. ${pressed.words}`,
     { face: 'bold', ink: state === 'passed' ? INK : ACCENT },
   );
   if (estimate.verdict !== 'few')
@@ -91,7 +95,8 @@ function writeRound(
       `At one temperature it ${estimate.rate < 0 ? 'rises' : 'falls'} by ${Math.abs(Math.round(estimate.rate))} Pa a minute, give or take ${Math.round(estimate.sigma)} Pa.`,
     );
   gaugePicture(sheets, pressed);
-  if (hardware && bubbles && bubbles.length > 0) {
+  writeLooked(sheets, pressed);
+  if (hardware && bubbles.length > 0) {
     facePicture(sheets, hardware, bubbles);
     for (const place of bubbles) sheets.paragraph(`${place}: ${leakCause(hardware, place).cause}`);
   }
@@ -102,6 +107,22 @@ function writeRound(
       : 'Not released yet.',
     { ink: release ? SECOND : ACCENT },
   );
+}
+
+/** What was seen at which places. */
+function writeLooked(
+  sheets: Sheets,
+  { looked, readings, heldMinutes, origin }: PressureRound,
+): void {
+  const at = (seen: BubblesSeen) =>
+    looked.flatMap((one) => (one.seen === seen ? [one.place] : [])).join(', ') || 'none';
+  sheets.paragraph(
+    `No bubbles: ${at('none')}. Bubbles: ${at('bubbles')}. Not checked: ${at('not checked')}.`,
+  );
+  if (readings.length > 0)
+    sheets.paragraph(
+      `${plural(readings.length, 'reading')} of the gauge, ${origin}, the last ${Math.round(heldMinutes)} min after the air was let in.`,
+    );
 }
 
 function writeVisits(sheets: Sheets, { closing }: PackageClosure): void {

@@ -1,5 +1,5 @@
 import { writeCsv } from '@cordel/core/csv';
-import { type Column, csvCell } from './columns.ts';
+import { type Column, csvCell } from '../../exchange/columns.ts';
 import type { PackageFile } from './file.ts';
 
 /** Writes CSV in parts: the titles once, then rows. */

@@ -12,12 +12,13 @@ import {
   fiberColumns,
   retiredColumns,
   spliceColumns,
-} from './columns.ts';
+} from '../../exchange/columns.ts';
 import { CLOSING, type ClosingRow } from './closingColumns.ts';
 import { CsvFile } from './csvFile.ts';
-import { type DescribeFiber, describer } from './describer.ts';
+import { type DescribeFiber, describer } from '../../exchange/describer.ts';
 import { DocumentFile } from './documentFile.ts';
 import { PackageFile, writeWhole } from './file.ts';
+import { PRACTICE_MARK } from './words.ts';
 import { Sheets } from './paper.ts';
 import { writePhotos } from './photos.ts';
 import { writeClosure, writeSummary } from './record.ts';
@@ -99,12 +100,13 @@ export class PackageMaker {
       await file('as-built.pdf', 'The record for people'),
       paper,
       title,
-      `${project.name} · as-built record · newest entry ${open.moment.slice(0, 10)}`,
+      `${project.practiceOnly ? `${PRACTICE_MARK} · ` : ''}${project.name} · as-built record · newest entry ${open.moment.slice(0, 10)}`,
+      project.practiceOnly ? PRACTICE_MARK : null,
       new Date(open.moment),
     );
     writeSummary(this.sheets, open);
     this.book = new Workbook(await file('as-built.xlsx', 'The record as a workbook'));
-    const columns = spliceColumns(this.describe, open.extras);
+    const columns = spliceColumns(this.describe, open.extras, open.wavelengths);
     this.book.begin('splices', columns);
     this.part = 'splices';
     this.csv = {
@@ -235,12 +237,16 @@ export class PackageMaker {
       'Route and closures (RFC 7946)',
       `${JSON.stringify(this.geoJson())}\n`,
     );
-    await this.add('README.txt', 'How to read and check all this', README);
+    await this.add(
+      'README.txt',
+      'How to read and check all this',
+      project.practiceOnly ? `${PRACTICE_MARK}\n\n${README}` : README,
+    );
     this.files.sort((a, b) => (a.path < b.path ? -1 : 1));
     const manifest = {
       format: 'cordel.package',
       version: 1,
-      project: { id: project.id, name: project.name },
+      project: { id: project.id, name: project.name, practiceOnly: project.practiceOnly },
       closureId: this.open.closureId,
       newestEntry: this.open.moment,
       files: this.files.map(({ path, size, digest, what }) => ({
@@ -263,7 +269,7 @@ export class PackageMaker {
   }
 
   private async finishBook(): Promise<void> {
-    const { project, rows, closures, extras } = this.open;
+    const { project, rows, closures, extras, wavelengths } = this.open;
     const { limits } = project;
     if (this.part === 'splices') this.book.begin('evidence', EVIDENCE);
     await this.matter('closures', closureColumns(project, closures), rows);
@@ -283,8 +289,8 @@ export class PackageMaker {
     );
     await this.matter('closing', CLOSING, this.closing);
     await this.matter(
-      'cut away',
-      retiredColumns(spliceColumns(this.describe, extras)),
+      'removed',
+      retiredColumns(spliceColumns(this.describe, extras, wavelengths)),
       this.retired,
     );
   }
@@ -317,6 +323,8 @@ export class PackageMaker {
         verdict: row.verdict,
         splices: row.total,
         done: row.done,
+        due: row.due,
+        simulated: row.simulated,
         worstDb: row.maxHalf === null ? null : row.maxHalf / 2000,
         meanDb: row.figures === 0 ? null : Number((row.sumHalf / row.figures / 2000).toFixed(6)),
         signed: row.closing === 'done',

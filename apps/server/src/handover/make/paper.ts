@@ -20,11 +20,23 @@ export class Sheets {
   private pages = 0;
   private readonly file: PackageFile;
   private readonly foot: string;
+  private readonly mark: string | null;
 
-  /** @param moment of the newest entry in the record: nothing else is known of when it is from */
-  constructor(file: PackageFile, paper: Paper, title: string, foot: string, moment: Date) {
+  /**
+   * @param mark what stands over every page; null for none
+   * @param moment of the newest entry in the record: nothing else is known of when it is from
+   */
+  constructor(
+    file: PackageFile,
+    paper: Paper,
+    title: string,
+    foot: string,
+    mark: string | null,
+    moment: Date,
+  ) {
     this.file = file;
     this.foot = foot;
+    this.mark = mark;
     this.doc = new PDFDocument({
       size: paper === 'A4' ? 'A4' : 'LETTER',
       margins: { top: MARGIN, left: MARGIN, right: MARGIN, bottom: 0 },
@@ -49,6 +61,8 @@ export class Sheets {
   page(): void {
     this.doc.addPage();
     this.pages++;
+    if (this.mark !== null)
+      this.put(this.mark, MARGIN, MARGIN - 20, { size: 10, face: 'bold', ink: ACCENT });
     this.put(this.foot, MARGIN, this.doc.page.height - FOOT, { size: 8, ink: SECOND });
     const number = String(this.pages);
     this.doc.font('regular').fontSize(8);

@@ -1,14 +1,18 @@
 import {
   type Hardware,
   type Project,
+  GROUP_WORDS,
   type Ruling,
+  SPLICE_STATES,
+  STATE_WORDS,
   formatDistance,
   plural,
   rollUp,
+  spliceState,
 } from '@cordel/core';
 import type { PackageClosure, PackageMessage, PackageSplice, RetiredSplice } from '../messages.ts';
-import { limitText, lossText, meanText } from './columns.ts';
-import type { DescribeFiber } from './describer.ts';
+import { RULING_TITLES, limitText, lossText, meanText } from '../../exchange/columns.ts';
+import type { DescribeFiber } from '../../exchange/describer.ts';
 import { writeClosing } from './closingPages.ts';
 import { lossPicture } from './drawings.ts';
 import { ACCENT, INK, SECOND, type Sheets } from './paper.ts';
@@ -22,7 +26,11 @@ export function writeSummary(sheets: Sheets, { project, rows, tally, title }: Op
   const { limits } = project;
   sheets.heading(title, 22);
   sheets.paragraph(
-    `As-built record. ${plural(tally.total, 'splice')}: ${tally.pass} pass, ${tally.fail} fail, ${tally.waived} waived, ${tally.provisional} not measured to the grade needed, ${tally.open} open. Verdict: ${tally.verdict}.`,
+    `As-built record. ${plural(tally.total, 'splice')}: ${SPLICE_STATES.filter(
+      (state) => tally[state] > 0,
+    )
+      .map((state) => `${tally[state]} ${STATE_WORDS[state]}`)
+      .join(', ')}. Verdict: ${GROUP_WORDS[tally.verdict]}.`,
     { face: 'bold', size: 11, ink: tally.verdict === 'fail' ? ACCENT : INK },
   );
   sheets.paragraph(
@@ -43,11 +51,11 @@ export function writeSummary(sheets: Sheets, { project, rows, tally, title }: Op
     rows.map((row) => [
       row.name,
       row.distance === null ? '' : formatDistance(row.distance, project.units.distance),
-      `${row.done} of ${row.total}`,
+      `${row.done} of ${row.due}`,
       lossText({ half: row.maxHalf }),
       meanText(row),
       row.grade ?? '',
-      row.verdict,
+      GROUP_WORDS[row.verdict],
       row.closing === 'done' ? 'signed' : row.closing,
     ]),
     (row) => (row[6] === 'fail' ? ACCENT : INK),
@@ -72,8 +80,8 @@ export function writeClosure(
         ? ''
         : `At ${formatDistance(closure.distance, project.units.distance)}.`,
       hardware ? `${hardware.name}.` : '',
-      `${row.done} of ${plural(row.total, 'splice')} on ${plural(closure.trays.length, 'tray')}.`,
-      `Verdict: ${row.verdict}${row.grade ? `, ${row.grade}` : ''}.`,
+      `${row.done} of ${plural(row.due, 'splice')} made${row.dead > 0 ? `, ${row.dead} dead` : ''}, on ${plural(closure.trays.length, 'tray')}.`,
+      `Verdict: ${GROUP_WORDS[row.verdict]}${row.grade ? `, ${row.grade}` : ''}.`,
       state.stage === 'signed' ? 'Closed, tested and signed.' : 'Not signed.',
     ]
       .filter(Boolean)
@@ -126,7 +134,7 @@ function writeTrays(
     const mean = meanText(row);
     sheets.put(`Tray ${tray}`, x(), sheets.y, { size: 9.5, face: 'bold' });
     sheets.put(
-      `${row.done} of ${row.total}${mean ? `, mean ${mean} dB` : ''}, ${row.verdict}`,
+      `${row.done} of ${row.due}${mean ? `, mean ${mean} dB` : ''}, ${GROUP_WORDS[row.verdict]}`,
       x() + 48,
       sheets.y + 0.8,
       { size: 8, ink: row.verdict === 'fail' ? ACCENT : SECOND },
@@ -153,7 +161,7 @@ function writeTrays(
         ink,
       );
       sheets.put(
-        `${lossText(splice)}${splice.half === null ? '' : ' dB'}   ${splice.verdict}${splice.tries > 1 ? `, try ${splice.tries}` : ''}`,
+        `${lossText(splice)}${splice.half === null ? '' : ' dB'}   ${STATE_WORDS[spliceState(splice)]}${splice.tries > 1 ? `, try ${splice.tries}` : ''}${splice.origin === 'simulated' ? ', simulated' : ''}`,
         x() + half - 104,
         sheets.y,
         ink,
@@ -166,10 +174,10 @@ function writeTrays(
   if (column === 1) sheets.y = Math.max(deepest, sheets.y);
 }
 
-/** What lay here and was cut away. */
+/** What lay here and was removed. */
 function writeRetired(sheets: Sheets, { retired }: PackageClosure, describe: DescribeFiber): void {
   if (retired.length === 0) return;
-  sheets.heading('Cut away', 13);
+  sheets.heading('Removed', 13);
   const end = (cable: string, fiber: number) => `${describe(cable, fiber).cable} ${fiber}`;
   const words = new Map<string, RetiredSplice[]>();
   for (const row of retired) {
@@ -188,7 +196,7 @@ function writeRetired(sheets: Sheets, { retired }: PackageClosure, describe: Des
       rows.map((row) => [
         `${end(row.cableA, row.fiberA)} to ${end(row.cableB, row.fiberB)}`,
         `tray ${row.tray} slot ${row.slot}`,
-        `${row.half === null ? '' : `${lossText(row)} dB, `}${row.verdict}`,
+        `${row.half === null ? '' : `${lossText(row)} dB, `}${STATE_WORDS[spliceState(row)]}`,
       ]),
     );
   }
@@ -206,11 +214,10 @@ function writeWaivers(
   };
   const points = state.points.filter((one) => one.state === 'waived');
   if (rulings.length === 0 && points.length === 0) return;
-  sheets.heading('Waivers and skips', 13);
-  const words = { dead: 'skipped', waive: 'accepted', reopen: 'taken back', retire: 'cut away' };
+  sheets.heading('Decided by people', 13);
   for (const ruling of rulings)
     sheets.paragraph(
-      `${place(ruling)}: ${words[ruling.kind]} by ${ruling.by}, ${utc(ruling.at)}: ${ruling.why}`,
+      `${place(ruling)}: ${RULING_TITLES[ruling.kind]}, by ${ruling.by}, ${utc(ruling.at)}: ${ruling.why}`,
     );
   for (const { point, entry } of points)
     sheets.paragraph(`${point.words}: waived by ${entry!.by}, ${utc(entry!.at)}: ${entry!.why}`);

@@ -1,11 +1,12 @@
-import { EMPTY_TALLY, type SpliceRow, type Tally, addTally } from '@cordel/core';
+import { EMPTY_TALLY, type SpliceRow, type Tally, addTally, spliceState } from '@cordel/core';
 
 /** The tally of one splice. */
 const tallyOf = (row: SpliceRow): Tally => ({
   ...EMPTY_TALLY,
   total: 1,
-  [row.verdict]: 1,
-  redo: Number(row.redo),
+  [spliceState(row)]: 1,
+  failed: Number(row.verdict === 'fail'),
+  simulated: Number(row.origin === 'simulated'),
   figures: Number(row.half !== null),
   sumHalf: row.half ?? 0,
   maxHalf: row.half,

@@ -10,3 +10,6 @@ export function wordsOf(error: Error): string {
 
 /** A moment as the printed record has it. */
 export const utc = (at: string): string => `${at.slice(0, 16).replace('T', ' ')} UTC`;
+
+/** What stands on every page of a practice project. */
+export const PRACTICE_MARK = 'PRACTICE ONLY: figures may be simulated, not measured';

@@ -1,5 +1,5 @@
 import ExcelJS from 'exceljs';
-import type { Column } from './columns.ts';
+import type { Column } from '../../exchange/columns.ts';
 import type { PackageFile } from './file.ts';
 
 /** The same moment in every workbook, so that the same record gives the same bytes. */

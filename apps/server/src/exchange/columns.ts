@@ -6,12 +6,16 @@ import {
   GRADES,
   type Project,
   type RollUp,
+  type Ruling,
+  SPLICE_STATES,
+  STATE_WORDS,
   formatDistance,
   formatHalf,
   formatLoss,
   formatMean,
+  spliceState,
 } from '@cordel/core';
-import type { PackageSplice, RetiredSplice } from '../messages.ts';
+import type { PackageSplice, RetiredSplice } from '../handover/messages.ts';
 import type { DescribeFiber } from './describer.ts';
 
 /** A column of a sheet: what stands over it, and its cells as text, figure or moment. */
@@ -31,12 +35,11 @@ const dB = '0.0000';
 const ROLL_UP: Column<RollUp>[] = [
   { title: 'splices', cell: (row) => row.total },
   { title: 'done', cell: (row) => row.done },
-  { title: 'pass', cell: (row) => row.pass },
-  { title: 'fail', cell: (row) => row.fail },
-  { title: 'waived', cell: (row) => row.waived },
-  { title: 'provisional', cell: (row) => row.provisional },
-  { title: 'open', cell: (row) => row.open },
-  { title: 'to redo', cell: (row) => row.redo },
+  ...SPLICE_STATES.map((state): Column<RollUp> => ({
+    title: STATE_WORDS[state],
+    cell: (row) => row[state],
+  })),
+  { title: 'simulated figures', cell: (row) => row.simulated },
   {
     title: 'worst dB',
     format: dB,
@@ -92,10 +95,25 @@ export const fiberColumns = (describe: DescribeFiber): Column<FiberRow>[] => {
   ];
 };
 
+/** What counts of a splice at a wavelength: the figure of the strongest grade. Figures stand strongest first. */
+const strongestOf = (row: PackageSplice, nm: number) =>
+  row.figures.find(({ wavelengthNm }) => wavelengthNm === nm);
+
+/** What a person's word makes of a splice. */
+export const RULING_TITLES: Record<Ruling['kind'], string> = {
+  dead: 'dead',
+  skip: 'skipped',
+  redo: 'to redo',
+  waive: 'accepted',
+  reopen: 'taken back',
+  retire: 'removed',
+};
+
 /** Columns of a splice; what its list brought along comes behind them. */
 export const spliceColumns = (
   describe: DescribeFiber,
   extras: readonly string[],
+  wavelengths: readonly number[],
 ): Column<PackageSplice>[] => [
   { title: 'closure', width: 22, cell: (row) => row.closure },
   { title: 'tray', cell: (row) => row.tray },
@@ -110,6 +128,14 @@ export const spliceColumns = (
     ];
   }),
   { title: 'method', cell: (row) => (row.method === 'mass' ? 'ribbon' : 'single') },
+  { title: 'state', width: 18, cell: (row) => STATE_WORDS[spliceState(row)] },
+  { title: 'spliced by', width: 14, cell: (row) => row.madeBy },
+  {
+    title: 'spliced at (UTC)',
+    width: 22,
+    format: 'yyyy-mm-dd hh:mm:ss',
+    cell: (row) => row.madeAt,
+  },
   { title: 'tries', cell: (row) => row.tries },
   { title: 'loss dB', format: dB, cell: (row) => (row.half === null ? null : row.half / 2000) },
   {
@@ -118,9 +144,28 @@ export const spliceColumns = (
     cell: (row) => (row.grade === null ? null : (GRADES[row.grade] ?? null)),
   },
   { title: 'wavelength nm', cell: (row) => row.wavelengthNm },
-  { title: 'verdict', width: 12, cell: (row) => row.verdict },
-  { title: 'redo', cell: (row) => row.redo },
+  { title: 'origin', width: 12, cell: (row) => row.origin },
+  ...wavelengths.flatMap((nm): Column<PackageSplice>[] => [
+    {
+      title: `${nm} nm dB`,
+      format: dB,
+      cell: (row) => {
+        const figure = strongestOf(row, nm);
+        return figure ? figure.half / 2000 : null;
+      },
+    },
+    { title: `${nm} nm grade`, width: 12, cell: (row) => strongestOf(row, nm)?.grade ?? null },
+  ]),
   { title: 'missing nm', cell: (row) => row.missing.join(' ') },
+  { title: 'decided', cell: (row) => (row.ruling ? RULING_TITLES[row.ruling.kind] : null) },
+  { title: 'decided by', width: 14, cell: (row) => row.ruling?.by ?? null },
+  {
+    title: 'decided at (UTC)',
+    width: 22,
+    format: 'yyyy-mm-dd hh:mm:ss',
+    cell: (row) => (row.ruling ? new Date(row.ruling.at) : null),
+  },
+  { title: 'reason', width: 40, cell: (row) => row.ruling?.why ?? null },
   ...extras.map((title): Column<PackageSplice> => ({
     title,
     width: 14,
@@ -134,13 +179,13 @@ export const retiredColumns = (
 ): Column<RetiredSplice>[] => [
   ...columns,
   {
-    title: 'cut away at (UTC)',
+    title: 'removed at (UTC)',
     width: 22,
     format: 'yyyy-mm-dd hh:mm:ss',
     cell: ({ retirement }) => new Date(retirement.at),
   },
-  { title: 'by', width: 14, cell: ({ retirement }) => retirement.by },
-  { title: 'why', width: 40, cell: ({ retirement }) => retirement.why },
+  { title: 'removed by', width: 14, cell: ({ retirement }) => retirement.by },
+  { title: 'why removed', width: 40, cell: ({ retirement }) => retirement.why },
 ];
 
 /** An entry of evidence with the place of its splice. */
@@ -167,6 +212,11 @@ export const EVIDENCE: Column<PlacedEvidence>[] = [
     title: 'grade',
     cell: ({ entry }) =>
       entry.type === 'reading' ? entry.grade : entry.type === 'attempt' ? 'estimate' : entry.kind,
+  },
+  {
+    title: 'origin',
+    width: 12,
+    cell: ({ entry }) => (entry.type === 'ruling' ? null : entry.origin),
   },
   { title: 'direction', cell: ({ entry }) => (entry.type === 'reading' ? entry.direction : null) },
   {

@@ -1,0 +1,172 @@
+import { useMemo, useState } from 'react';
+import { FlatList, Pressable, View } from 'react-native';
+import {
+  STATE_WORDS,
+  asksFiber,
+  matchingFibers,
+  readQuery,
+  spliceLimit,
+  type Limits,
+  type Sleeve,
+} from '@cordel/core';
+import { type ProjectView, useProjectView } from '@/projects/context';
+import { type Bar, LossBars } from '@/ui/LossBars';
+import { Press } from '@/ui/Press';
+import { Sheet } from '@/ui/Sheet';
+import { TextField } from '@/ui/TextField';
+import { Txt } from '@/ui/Txt';
+import { useInks } from '@/ui/theme';
+import { type BenchSplice, stateOf } from './benchSplices';
+import type { Bench } from './useBench';
+
+/** Any fiber of the closure, to take in hand: from the tray's picture, from a list, by search. */
+export function PickSheet({
+  bench,
+  visible,
+  onClose,
+}: {
+  bench: Bench;
+  visible: boolean;
+  onClose(): void;
+}) {
+  const view = useProjectView();
+  const [search, setSearch] = useState('');
+  const trays = [...new Set(bench.sleeves.map(({ tray }) => tray))];
+  const [chosen, setChosen] = useState<number | null>(null);
+  const tray = chosen ?? bench.sleeve?.tray ?? trays[0] ?? 1;
+  const rows = useMemo(() => {
+    const found = search.trim() === '' ? null : matches(search, bench.splices, view);
+    return bench.splices
+      .filter((splice) => (found ? found.has(splice.id) : splice.tray === tray))
+      .sort((a, b) => a.tray - b.tray || a.slot - b.slot || a.fiberA - b.fiberA);
+  }, [search, bench.splices, view, tray]);
+  const pick = (splice: BenchSplice) => {
+    bench.go(`${splice.tray}.${splice.slot}`, splice.id);
+    onClose();
+  };
+  return (
+    <Sheet title="Choose a fiber" visible={visible} onClose={onClose}>
+      <TextField
+        label="Search"
+        hint="A 17, tube 2 blue, tray 3"
+        value={search}
+        onChange={setSearch}
+      />
+      {search.trim() === '' ? (
+        <>
+          <View role="tablist" style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}>
+            {trays.map((number) => (
+              <Press
+                key={number}
+                role="tab"
+                aria-selected={number === tray}
+                label={`Tray ${number}`}
+                look={number === tray ? 'dark' : 'plain'}
+                textSize={15}
+                onPress={() => setChosen(number)}
+              />
+            ))}
+          </View>
+          <View style={{ flexDirection: 'row', height: 64 }}>
+            <LossBars
+              label={`Losses of tray ${tray}`}
+              bars={rows.map((splice) => barOf(splice, bench.limits, view))}
+              onPick={(id) => pick(rows.find((splice) => splice.id === id)!)}
+            />
+          </View>
+        </>
+      ) : null}
+      <FlatList
+        data={rows}
+        keyExtractor={({ id }) => id}
+        style={{ maxHeight: 420 }}
+        initialNumToRender={14}
+        ListEmptyComponent={<Txt>No fiber of this closure is called so.</Txt>}
+        renderItem={({ item }) => (
+          <Row splice={item} sleeve={bench.sleeve} onPress={() => pick(item)} />
+        )}
+      />
+    </Sheet>
+  );
+}
+
+function Row({
+  splice,
+  sleeve,
+  onPress,
+}: {
+  splice: BenchSplice;
+  sleeve: Sleeve<BenchSplice> | null;
+  onPress(): void;
+}) {
+  const view = useProjectView();
+  const inks = useInks();
+  const here = sleeve?.splices.some(({ id }) => id === splice.id) ?? false;
+  const names = `${view.fiberName(splice.cableA, splice.fiberA)} to ${view.fiberName(splice.cableB, splice.fiberB)}`;
+  const words = STATE_WORDS[stateOf(splice)];
+  return (
+    <Pressable
+      role="button"
+      aria-label={`${names}, ${words}`}
+      onPress={onPress}
+      style={{
+        minHeight: 52,
+        flexDirection: 'row',
+        justifyContent: 'space-between',
+        alignItems: 'center',
+        gap: 8,
+        paddingHorizontal: 8,
+        borderBottomWidth: 1,
+        borderColor: inks.rule,
+        backgroundColor: here ? inks.leaf : 'transparent',
+      }}
+    >
+      <View style={{ flexShrink: 1 }}>
+        <Txt kind="strong">{names}</Txt>
+        <Txt kind="small" ink="ink2">
+          {`tray ${splice.tray} slot ${splice.slot} · ${view.address(splice.cableA, splice.fiberA)?.fiber.words ?? ''}`}
+        </Txt>
+      </View>
+      <Txt kind="strong" ink={words === STATE_WORDS.redo ? 'accent' : 'ink'}>
+        {words}
+      </Txt>
+    </Pressable>
+  );
+}
+
+/** Ids of the splices that a search line names, on either side. */
+function matches(line: string, splices: readonly BenchSplice[], view: ProjectView): Set<string> {
+  const query = readQuery(
+    line,
+    view.cables.map(({ name }) => name),
+    view.schemes,
+  );
+  const numbers = new Map(
+    view.cables.map((cable) => {
+      const scheme = view.schemes.find(({ id }) => id === cable.schemeId);
+      return [cable.id, new Set(scheme ? matchingFibers(query, cable, scheme) : [])];
+    }),
+  );
+  const named = (cable: string, fiber: number) => numbers.get(cable)?.has(fiber) ?? false;
+  const found = splices.filter(
+    ({ tray, cableA, fiberA, cableB, fiberB }) =>
+      query.text.length === 0 &&
+      (query.tray === null || query.tray === tray) &&
+      (!asksFiber(query) || named(cableA, fiberA) || named(cableB, fiberB)),
+  );
+  return new Set(found.map(({ id }) => id));
+}
+
+function barOf(splice: BenchSplice, limits: Limits, view: ProjectView): Bar {
+  const { figure } = splice.judgement;
+  const state = stateOf(splice);
+  return {
+    key: splice.id,
+    half: figure?.half ?? null,
+    limit: spliceLimit(limits, figure?.grade ?? limits.grade, splice.method),
+    over: state === 'redo',
+    estimated: figure?.grade === 'estimate',
+    crossed: state === 'dead' || state === 'accepted',
+    label: view.fiberName(splice.cableA, splice.fiberA),
+  };
+}

@@ -1,0 +1,45 @@
+import { upgradeDocument } from './upgradeDocument.ts';
+
+interface Upgraded {
+  version: number;
+  project: { practiceOnly: boolean };
+  closing: Record<string, unknown>[];
+}
+
+const upgraded = (closing: unknown[]) =>
+  upgradeDocument({
+    format: 'cordel.project',
+    version: 1,
+    project: { name: 'Mill line' },
+    closing,
+  }) as Upgraded;
+
+describe('a document of version 1', () => {
+  it('says of a gauge reading where it comes from, and is of a practice project where it was simulated', () => {
+    const real = upgraded([{ kind: 'gauge', gaugePa: 1, simulated: false }]);
+    expect(real.version).toBe(2);
+    expect(real.project.practiceOnly).toBe(false);
+    expect(real.closing[0]).toEqual({ kind: 'gauge', gaugePa: 1, minute: null, origin: 'typed' });
+    const made = upgraded([{ kind: 'gauge', gaugePa: 1, simulated: true }]);
+    expect(made.project.practiceOnly).toBe(true);
+    expect(made.closing[0]).toMatchObject({ origin: 'simulated' });
+  });
+
+  it('keeps what was said of bubbles, but takes no mark that was taken back for “no bubbles”', () => {
+    const { closing } = upgraded([
+      { kind: 'bubbles', roundId: 'one', places: [] },
+      { kind: 'bubbles', roundId: 'two', places: ['Oval'] },
+      { kind: 'bubbles', roundId: 'two', places: [] },
+    ]);
+    expect(closing).toEqual([
+      { kind: 'bubbles', roundId: 'one', places: ['everywhere'], seen: 'none' },
+      { kind: 'bubbles', roundId: 'two', places: ['Oval'], seen: 'bubbles' },
+      { kind: 'bubbles', roundId: 'two', places: ['everywhere'], seen: 'not checked' },
+    ]);
+  });
+});
+
+it('leaves alone what is no document, and what is of this version', () => {
+  for (const other of [null, 4, [], {}, { version: 1 }, { version: 2, project: {} }])
+    expect(upgradeDocument(other)).toBe(other);
+});

@@ -36,7 +36,12 @@ const GROUPS = [
       'package-page',
     ],
   },
-  { file: 'e2e/page.bench.ts', names: ['first-view', 'scroll-nodes'], page: true },
+  {
+    file: 'e2e/firstView.bench.ts',
+    names: ['first-view-bytes', 'first-view-time', 'second-view-time', 'worker-bytes'],
+    page: true,
+  },
+  { file: 'e2e/page.bench.ts', names: ['scroll-nodes'], page: true },
   { file: 'e2e/live.bench.ts', names: ['record-shown', 'shift-frames'], page: true },
   { file: 'e2e/traces.bench.ts', names: ['trace-frames'], page: true },
   { file: 'e2e/import.bench.ts', names: ['import-xlsx', 'import-csv'], page: true },

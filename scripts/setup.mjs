@@ -98,13 +98,15 @@ function buildOnce(name, sources, output, build) {
 export function build() {
   buildOnce(
     'the web app',
-    ['apps/web', 'packages/core', 'packages/standin', 'package-lock.json'],
+    ['apps/web', 'packages/core', 'packages/standin', 'package-lock.json', 'scripts/finishWeb.mjs'],
     'apps/web/dist/index.html',
-    () =>
+    () => {
       npx(['expo', 'export', '--platform', 'web'], {
         cwd: join(ROOT, 'apps/web'),
         env: { EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1', CI: '1' },
-      }),
+      });
+      run(process.execPath, [join(ROOT, 'scripts/finishWeb.mjs'), join(ROOT, 'apps/web/dist')]);
+    },
   );
   buildOnce(
     'the server',

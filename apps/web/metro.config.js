@@ -1,45 +1,13 @@
 const { getDefaultConfig } = require('expo/metro-config');
 const { createProxyMiddleware } = require('http-proxy-middleware');
 
-const { mkdirSync, readFileSync, readdirSync, writeFileSync } = require('node:fs');
-const { dirname, join } = require('node:path');
-
 const config = getDefaultConfig(__dirname);
-const root = join(__dirname, '../..');
+config.resolver.assetExts.push('woff2');
 
-/** Every text file below a folder. */
-function* sourcesBelow(folder) {
-  for (const entry of readdirSync(folder, { withFileTypes: true })) {
-    const path = join(folder, entry.name);
-    if (entry.isDirectory()) yield* sourcesBelow(path);
-    else if (/\.(tsx?|js)$/.test(entry.name)) yield path;
-  }
-}
-
-/**
- * Names of seven thousand icons weigh 50 kB gzipped; the page gets those that stand as a word in its own
- * sources or in Paper's.
- */
-function usedGlyphs() {
-  const all = JSON.parse(
-    readFileSync(
-      require.resolve('@expo/vector-icons/build/vendor/react-native-vector-icons/glyphmaps/MaterialCommunityIcons.json'),
-      'utf8',
-    ),
-  );
-  const paper = join(dirname(require.resolve('react-native-paper/package.json')), 'src');
-  const used = {};
-  for (const folder of [join(__dirname, 'src'), join(__dirname, 'app'), paper])
-    for (const path of sourcesBelow(folder))
-      for (const [, word] of readFileSync(path, 'utf8').matchAll(/['"]([a-z0-9-]+)['"]/g))
-        if (word in all) used[word] = all[word];
-  const file = join(root, 'node_modules/.cache/cordel/glyphs.json');
-  mkdirSync(dirname(file), { recursive: true });
-  writeFileSync(file, JSON.stringify(used));
-  return file;
-}
-
-const glyphs = usedGlyphs();
+// A module is run when it is first used: the first view does without most of them.
+config.transformer.getTransformOptions = async () => ({
+  transform: { experimentalImportSupport: false, inlineRequires: true },
+});
 
 // Zod's texts in forty languages would ride along into the page and every worker; Cordel writes its own.
 const resolve = config.resolver.resolveRequest;
@@ -54,8 +22,9 @@ config.resolver.resolveRequest = (context, name, platform) => {
   ) {
     return { type: 'empty' };
   }
-  if (/glyphmaps\/MaterialCommunityIcons\.json$/.test(name)) {
-    return { type: 'sourceFile', filePath: glyphs };
+  // Paper looks for an icon font; the page draws its icons from outlines of its own.
+  if (/(MaterialCommunityIcons|material-design-icons)$/.test(name)) {
+    return { type: 'empty' };
   }
   return (resolve ?? context.resolveRequest)(context, name, platform);
 };

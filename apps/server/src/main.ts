@@ -1,5 +1,4 @@
 import { existsSync } from 'node:fs';
-import { readFile } from 'node:fs/promises';
 import type { AddressInfo } from 'node:net';
 import { join, resolve } from 'node:path';
 import { serve } from '@hono/node-server';
@@ -23,7 +22,7 @@ async function main(): Promise<void> {
   const open = url ? await openServer(url, migrations) : await openFolder(folder, migrations);
   if (process.argv.includes('--demo')) await loadDemo(open.db);
   const app = createApi(open.db, log, join(folder, 'packages'));
-  await serveWeb(app);
+  serveWeb(app);
   const server = serve(
     { fetch: app.fetch, port: Number(process.env.PORT ?? 8044), hostname: process.env.HOST },
     (info) =>
@@ -64,7 +63,7 @@ async function loadDemo(db: Parameters<typeof createApi>[0]): Promise<void> {
 }
 
 /** Serves the built web app; every path without a file ending is the app's own. */
-async function serveWeb(app: ReturnType<typeof createApi>): Promise<void> {
+function serveWeb(app: ReturnType<typeof createApi>): void {
   const index = join(webFolder, 'index.html');
   if (!existsSync(index)) return;
   app.use('*', async (c, next) => {
@@ -76,16 +75,20 @@ async function serveWeb(app: ReturnType<typeof createApi>): Promise<void> {
     '*',
     serveStatic({
       root: webFolder,
+      precompressed: true,
       onFound: (path, c) => {
         const hashed = /\/_expo\/static\/|\/assets\//.test(path);
         c.header('cache-control', hashed ? 'public, max-age=31536000, immutable' : 'no-cache');
       },
     }),
   );
-  app.get('*', async (c, next) => {
-    if (/\.\w+$/.test(c.req.path)) return next();
-    return c.html(await readFile(index, 'utf8'), 200, { 'cache-control': 'no-cache' });
+  const page = serveStatic({
+    path: 'index.html',
+    root: webFolder,
+    precompressed: true,
+    onFound: (_path, c) => c.header('cache-control', 'no-cache'),
   });
+  app.get('*', (c, next) => (/\.\w+$/.test(c.req.path) ? next() : page(c, next)));
 }
 
 main().catch((error: unknown) => {

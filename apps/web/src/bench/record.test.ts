@@ -44,7 +44,7 @@ describe('what the Bench records', () => {
     expect(verdict(attempt)).toBe('provisional');
     expect(verdict(attempt, back)).toBe('open');
     const skip = newRuling(SPLICE, null, 'dead', 'Dead fiber.');
-    expect(verdict(skip)).toBe('waived');
+    expect(verdict(skip)).toBe('dead');
     expect(verdict(skip, takeBack(skip, 'Slip.'))).toBe('open');
   });
 });

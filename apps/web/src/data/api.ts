@@ -1,3 +1,5 @@
+import { takeEarly } from './early';
+
 /** What the server refused, in its own words. */
 export class Refused extends Error {
   override name = 'Refused';
@@ -19,7 +21,7 @@ class Unreached extends Error {
 async function request(path: string, init?: RequestInit): Promise<unknown> {
   let response: Response;
   try {
-    response = await fetch(path, init);
+    response = await ((init ? undefined : takeEarly(path)) ?? fetch(path, init));
   } catch {
     throw new Unreached(
       'The server does not answer. What you record is kept on this device and sent later.',

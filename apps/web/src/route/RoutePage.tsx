@@ -1,6 +1,5 @@
-import { FlashList } from '@shopify/flash-list';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { type ClosureRow, formatLoss } from '@cordel/core';
 import { useSummary } from '@/data/queries';
@@ -58,21 +57,39 @@ export function RoutePage() {
   if (wide) return <WideRoute head={head} rows={rows} />;
   return (
     <View role="main" style={{ flex: 1, backgroundColor: inks.paper }}>
-      <FlashList
-        data={rows}
-        keyExtractor={(row) => row.closureId}
-        renderItem={({ item, index }) => (
-          <RouteLeaf
-            row={item}
-            parent={rows.find((row) => row.closureId === item.branchOf)?.name}
-            first={index === 0}
-            last={index === rows.length - 1}
-          />
-        )}
-        ListHeaderComponent={<View style={{ padding: 16 }}>{head}</View>}
-        ListFooterComponent={<View style={{ height: 24 }} />}
-      />
+      <LeafList head={head} rows={rows} />
     </View>
+  );
+}
+
+/** Leaves that fill a phone: they are drawn first, the others once these are shown. */
+const FIRST_LEAVES = 5;
+/** Leaves that are added at a time. */
+const MORE_LEAVES = 20;
+
+/** The cord from top to bottom. A route has as many closures as a person can know: none is taken away again. */
+function LeafList({ head, rows }: { head: React.ReactNode; rows: ClosureRow[] }) {
+  const [drawn, setDrawn] = useState(FIRST_LEAVES);
+  useEffect(() => {
+    if (drawn >= rows.length) return;
+    const timer = setTimeout(() => setDrawn(drawn + MORE_LEAVES), 50);
+    return () => clearTimeout(timer);
+  }, [drawn, rows.length]);
+  const names = new Map(rows.map(({ closureId, name }) => [closureId, name]));
+  return (
+    <ScrollView tabIndex={0}>
+      <View style={{ padding: 16 }}>{head}</View>
+      {rows.slice(0, drawn).map((row, index) => (
+        <RouteLeaf
+          key={row.closureId}
+          row={row}
+          parent={row.branchOf === null ? undefined : names.get(row.branchOf)}
+          first={index === 0}
+          last={index === rows.length - 1}
+        />
+      ))}
+      <View style={{ height: 24 }} />
+    </ScrollView>
   );
 }
 

@@ -1,8 +1,3 @@
-import { AtkinsonHyperlegibleNext_400Regular } from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular';
-import { AtkinsonHyperlegibleNext_600SemiBold } from '@expo-google-fonts/atkinson-hyperlegible-next/600SemiBold';
-import { AtkinsonHyperlegibleNext_700Bold } from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold';
-import { Bitter_800ExtraBold } from '@expo-google-fonts/bitter/800ExtraBold';
-import MaterialCommunityIcons from '@expo/vector-icons/MaterialCommunityIcons';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
 import { type ReactNode } from 'react';
@@ -10,13 +5,18 @@ import { useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { queryClient } from '@/data/client';
 import { useKept } from '@/data/storage';
+import { IconShape } from './IconShape';
 import { InksContext, THEMES } from './theme';
 
-const settings = {
-  icon: (props: { name: string; color?: string; size: number }) => (
-    <MaterialCommunityIcons {...props} name={props.name as 'close'} aria-hidden />
-  ),
-};
+const settings = { icon: IconShape };
+
+/** Cut to the letters in use by `npm run assets`. */
+const FACES = {
+  AtkinsonHyperlegibleNext_400Regular: require('../../assets/fonts/AtkinsonHyperlegibleNext_400Regular.woff2'),
+  AtkinsonHyperlegibleNext_600SemiBold: require('../../assets/fonts/AtkinsonHyperlegibleNext_600SemiBold.woff2'),
+  AtkinsonHyperlegibleNext_700Bold: require('../../assets/fonts/AtkinsonHyperlegibleNext_700Bold.woff2'),
+  Bitter_800ExtraBold: require('../../assets/fonts/Bitter_800ExtraBold.woff2'),
+} as Record<string, number>;
 
 /** Theme of this device: as the system has it, or light or dark by choice. */
 export const useThemeChoice = () => useKept('cordel.theme', 'system');
@@ -26,14 +26,8 @@ export function Providers({ children }: { children: ReactNode }) {
   const [choice] = useThemeChoice();
   const dark = choice === 'dark' || (choice === 'system' && system === 'dark');
   const theme = THEMES[dark ? 'dark' : 'light'];
-  const [loaded, failed] = useFonts({
-    AtkinsonHyperlegibleNext_400Regular,
-    AtkinsonHyperlegibleNext_600SemiBold,
-    AtkinsonHyperlegibleNext_700Bold,
-    Bitter_800ExtraBold,
-    ...MaterialCommunityIcons.font,
-  });
-  if (!loaded && !failed) return null;
+  // The page does not wait for its fonts: they are asked for before any script is.
+  useFonts(FACES);
   return (
     <QueryClientProvider client={queryClient}>
       <InksContext.Provider value={theme.inks}>

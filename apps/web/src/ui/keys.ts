@@ -26,6 +26,12 @@ export const SHORTCUTS: Record<string, Shortcut[]> = {
   Ledger: [{ keys: '/', does: 'search' }],
 };
 
+/** Whether keys are text where they are pressed: fields, and editors that draw their own. */
+const isTypedInto = (target: HTMLElement): boolean =>
+  /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) ||
+  target.isContentEditable ||
+  target.closest('[role=textbox],[role=searchbox],[role=combobox],[role=listbox]') !== null;
+
 /** Listens for keys typed outside of fields. The handler says true for a key it took. */
 export function useKeys(handler: (key: string) => boolean | void): void {
   useEffect(() => {
@@ -35,7 +41,8 @@ export function useKeys(handler: (key: string) => boolean | void): void {
         event.ctrlKey ||
         event.metaKey ||
         event.altKey ||
-        /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)
+        event.isComposing ||
+        isTypedInto(target)
       )
         return;
       // Enter and space on a focused button press that button.

@@ -92,7 +92,7 @@ describe('what changed since', () => {
     };
     expect(changesSince(record, after)).toEqual([
       'Splices added: A 2 to D 2.',
-      'Splices cut away: A 2 to B 2.',
+      'Splices removed: A 2 to B 2.',
       'Splices dropped: A 1 to B 1.',
       'A cable changed.',
     ]);

@@ -22,7 +22,9 @@ describe('what stands of a splice', () => {
     ];
     const standing = standingOf(evidence);
     expect(standing.tries).toHaveLength(2);
-    expect(standing.figures).toEqual([{ grade: 'estimate', wavelengthNm: null, half: 40 }]);
+    expect(standing.figures).toEqual([
+      { grade: 'estimate', wavelengthNm: null, half: 40, origin: 'typed' },
+    ]);
     expect(standing.directions).toEqual([]);
   });
 
@@ -33,14 +35,24 @@ describe('what stands of a splice', () => {
       s.oneWay('AB', 1550, 313),
       s.oneWay('BA', 1550, -272),
     ]);
-    expect(standing.figures[0]).toEqual({ grade: 'two-way', wavelengthNm: 1550, half: 41 });
+    expect(standing.figures[0]).toEqual({
+      grade: 'two-way',
+      wavelengthNm: 1550,
+      half: 41,
+      origin: 'typed',
+    });
     expect(standing.directions).toEqual([{ wavelengthNm: 1550, AB: 313, BA: -272 }]);
   });
 
   it('one direction is one-way, and only that', () => {
     const s = scribe();
     const standing = standingOf([s.attempt(20), s.oneWay('BA', 1310, -200)]);
-    expect(standing.figures[0]).toEqual({ grade: 'one-way', wavelengthNm: 1310, half: -400 });
+    expect(standing.figures[0]).toEqual({
+      grade: 'one-way',
+      wavelengthNm: 1310,
+      half: -400,
+      origin: 'typed',
+    });
   });
 
   it('directions at two wavelengths do not pair', () => {
@@ -106,8 +118,8 @@ describe('what stands of a splice', () => {
     const second = s.attempt(30);
     const undone = s.correct(second, { void: true });
     expect(standingOf([first, reading, second, undone]).figures).toEqual([
-      { grade: 'one-way', wavelengthNm: 1310, half: 140 },
-      { grade: 'estimate', wavelengthNm: null, half: 240 },
+      { grade: 'one-way', wavelengthNm: 1310, half: 140, origin: 'typed' },
+      { grade: 'estimate', wavelengthNm: null, half: 240, origin: 'typed' },
     ]);
   });
 

@@ -48,7 +48,12 @@ describe('the verdict on a splice', () => {
   it('leaves a high estimate alone once the two-way mean is good', () => {
     const judged = judge((s) => [s.attempt(120), ...both(s, 1310, 40), ...both(s, 1550, 50)]);
     expect(judged).toMatchObject({ verdict: 'pass', redo: false, missing: [] });
-    expect(judged.figure).toEqual({ grade: 'two-way', wavelengthNm: 1550, half: 100 });
+    expect(judged.figure).toEqual({
+      grade: 'two-way',
+      wavelengthNm: 1550,
+      half: 100,
+      origin: 'typed',
+    });
   });
 
   it('does not fail a splice on one high direction: small onto large mode field reads high', () => {

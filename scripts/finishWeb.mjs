@@ -1,0 +1,89 @@
+import { readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { join, relative } from 'node:path';
+import { promisify } from 'node:util';
+import { brotliCompress, constants, gzip } from 'node:zlib';
+
+const brotli = promisify(brotliCompress);
+const zip = promisify(gzip);
+
+/** Below this a file is sent as it is: its headers are longer than what would be saved. */
+const LEAST = 1000;
+
+function* filesBelow(folder) {
+  for (const entry of readdirSync(folder, { withFileTypes: true })) {
+    const path = join(folder, entry.name);
+    if (entry.isDirectory()) yield* filesBelow(path);
+    else yield path;
+  }
+}
+
+/** Puts brotli and gzip beside every text of the built web app, so that the server need not. */
+async function compress(folder) {
+  for (const path of filesBelow(folder)) {
+    if (!/\.(js|html|css|json|svg|ico|map)$/.test(path)) continue;
+    const bytes = readFileSync(path);
+    if (bytes.length < LEAST) continue;
+    const params = {
+      [constants.BROTLI_PARAM_QUALITY]: constants.BROTLI_MAX_QUALITY,
+      [constants.BROTLI_PARAM_LGWIN]: constants.BROTLI_MAX_WINDOW_BITS,
+      [constants.BROTLI_PARAM_SIZE_HINT]: bytes.length,
+    };
+    const [br, gz] = await Promise.all([brotli(bytes, { params }), zip(bytes, { level: 9 })]);
+    writeFileSync(`${path}.br`, br);
+    writeFileSync(`${path}.gz`, gz);
+  }
+}
+
+/** Parts of the app that its first view is made of. */
+const FIRST_ROUTES = [
+  './_layout.tsx',
+  './p/[projectId]/_layout.tsx',
+  './p/[projectId]/route/index.tsx',
+];
+
+/** Where the export put the chunk of each route. Metro lists routes and chunks in the same order. */
+function chunksOf(entry) {
+  const routes = [
+    ...entry.matchAll(/"(\.\/[^"]+\.tsx)":\{enumerable:!0,get:\(\)=>\w+\(\w+\[1\]\)\(\w+\[\d+\]/g),
+  ];
+  const chunks = [...entry.matchAll(/"\d+":"(\/_expo\/static\/js\/web\/[^"]+\.js)"/g)].map(
+    ([, path]) => path,
+  );
+  return new Map(routes.map(([, route], index) => [route, chunks[index]]));
+}
+
+/**
+ * What the first view needs is asked for while the scripts are still on their way: the project's data, which
+ * `data/early.ts` hands to the queries.
+ */
+const EARLY = `(()=>{const e=window.cordelEarly=new Map(),a=p=>e.set(p,fetch(p)),m=/^\\/p\\/([0-9a-f-]{36})\\//.exec(location.pathname);if(m){a("/api/projects/"+m[1]);a("/api/projects/"+m[1]+"/ledger/closures")}})()`;
+
+/** Tells the browser what comes before any script has run: fonts, the first view's chunks, its data. */
+function preload(folder) {
+  const page = join(folder, 'index.html');
+  const files = [...filesBelow(folder)];
+  const entry = files.find((path) => /\/entry-[0-9a-f]+\.js$/.test(path));
+  const chunks = chunksOf(readFileSync(entry, 'utf8'));
+  const missing = FIRST_ROUTES.filter((route) => !chunks.get(route));
+  if (missing.length > 0) throw new Error(`No chunk of ${missing.join(', ')} in the export.`);
+  const links = [
+    ...files
+      .filter((path) => path.endsWith('.woff2'))
+      .map((path) => `as="font" type="font/woff2" crossorigin href="/${relative(folder, path)}"`),
+    ...FIRST_ROUTES.map((route) => `as="script" href="${chunks.get(route)}"`),
+  ].map((link) => `<link rel="preload" ${link}>`);
+  const text = readFileSync(page, 'utf8');
+  const head = `<script>${EARLY}</script>${links.join('')}</head>`;
+  writeFileSync(
+    page,
+    text.replace('</head>', () => head),
+  );
+}
+
+/** Makes the built web app ready to be served. */
+async function finishWeb(folder) {
+  preload(folder);
+  await compress(folder);
+}
+
+await finishWeb(process.argv[2]);

@@ -283,7 +283,10 @@ export async function chooseFile(page: Page, key: string, ...paths: string[]): P
   await chooser.accept(paths);
 }
 
-/** Gives a way to write the steps of one story: after the first that fails, the rest would say nothing. */
+/**
+ * Gives a way to write the steps of one story: after the first that fails, the rest of it would say nothing.
+ * Each story has its own, so that one that fails hides no other.
+ */
 export function storyteller(): (name: string, work: () => Promise<void>) => void {
   let broken = false;
   return (name, work) =>

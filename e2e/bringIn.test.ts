@@ -39,9 +39,8 @@ afterAll(async () => {
   await rm(folder, { recursive: true, force: true });
 });
 
-const step = storyteller();
-
 describe('what comes in from files', () => {
+  const step = storyteller();
   step('a splice list from a workbook, with what is odd in it at its cell', async () => {
     const book = new ExcelJS.Workbook();
     const sheet = book.addWorksheet('List');

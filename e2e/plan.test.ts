@@ -38,9 +38,8 @@ afterAll(async () => {
 const underlined = (on: Page) =>
   on.$$eval('.cm-lintRange-error', (marks) => marks.map((mark) => mark.textContent));
 
-const step = storyteller();
-
 describe('planning a closure on a phone', () => {
+  const step = storyteller();
   step('a closure shows its splices in lines', async () => {
     await page().goto(server.url, { waitUntil: 'networkidle2' });
     await pressText(page(), 'Dairy lane');

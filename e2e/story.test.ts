@@ -80,13 +80,12 @@ afterAll(async () => {
 });
 afterEach(() => expect(tech.trouble).toEqual([]));
 
-const step = storyteller();
-
 describe('from a splice list to proof, on a phone', () => {
+  const step = storyteller();
   step('shows the demo on the cord', async () => {
     await page().goto(server.url, { waitUntil: 'networkidle2' });
     await sees(page(), 'Vessamy valley line');
-    await sees(page(), /Toll cottage 3\.1 km pass 144 of 144/);
+    await sees(page(), /Toll cottage 3\.1 km pass 143 of 143/);
     await sees(page(), /Sluice bridge 7\.4 km 2 to redo/);
   });
 
@@ -96,10 +95,10 @@ describe('from a splice list to proof, on a phone', () => {
     await press(page(), 'Make it, then bring in a splice list');
     await sees(page(), 'Give it a name.');
     await fill(page(), 'Project name', 'Upper weir');
-    await fill(page(), 'A tray', '0,06');
+    await fill(page(), 'A tray', 'six');
     await press(page(), 'Make it, then bring in a splice list');
-    await sees(page(), 'Write the decimal point as a point: 0.06.');
-    await fill(page(), 'A tray', '0.06');
+    await sees(page(), '“six” is no loss: type it in dB');
+    await fill(page(), 'A tray', '0,06');
     await press(page(), 'VDE 0888 order');
     await press(page(), 'TIA-598 order');
     await press(page(), 'Make it, then bring in a splice list');
@@ -155,7 +154,7 @@ describe('from a splice list to proof, on a phone', () => {
     await press(page(), 'Start splicing');
     await fill(page(), 'Name or initials', 'T. Hollis');
     await press(page(), 'Go to the Bench');
-    await sees(page(), '0 of 18 · tray 1 slot 1');
+    await sees(page(), '0 of 18 spliced · tray 1 slot 1');
     await sees(page(), /A 1 blue tube 1 blue 1st · BL/);
     await sees(page(), /B 1 blue tube 1 blue 1st · BL/);
   });
@@ -164,7 +163,7 @@ describe('from a splice list to proof, on a phone', () => {
     await pressKeys(page(), '2');
     await sees(page(), /Good\. Not over the 0\.05 redo line\. Two-way test still to come/);
     await press(page(), 'Keep, next');
-    await sees(page(), '1 of 18 · tray 1 slot 2');
+    await sees(page(), '1 of 18 spliced · tray 1 slot 2');
     await sees(page(), 'A 2 orange');
     await sent((list) => list[0]?.half === 40 && list[0].tries === 1);
   });
@@ -179,7 +178,9 @@ describe('from a splice list to proof, on a phone', () => {
     await press(page(), 'Redo');
     await sees(page(), 'Try 3 of 3');
     await pressKeys(page(), '8');
-    await sees(page(), /Needs the lead\. .*3 of 3 tries used/);
+    await sees(page(), /Needs the lead\. .*3 of 3 tries used: needs the lead/);
+    // What was sent to redo is not counted as spliced.
+    await sees(page(), '1 of 18 spliced');
     await press(page(), 'Keep, next');
     await sees(page(), 'tray 1 slot 3');
     const list = await sent((found) => found[1]?.tries === 3);
@@ -194,11 +195,11 @@ describe('from a splice list to proof, on a phone', () => {
     for (let count = 0; count < 4; count++) await press(page(), 'Delete');
   });
 
-  step('skips a dead fiber with a reason', async () => {
+  step('calls a fiber dead with a reason', async () => {
     await press(page(), 'Skip');
-    await press(page(), 'Dead fiber on side A.');
+    await press(page(), 'Dead: dead fiber on side A.');
     await sees(page(), 'tray 1 slot 4');
-    await sent((list) => list[2]?.verdict === 'waived');
+    await sent((list) => list[2]?.verdict === 'dead');
   });
 
   step('undoes a slip, and keeps that it was made', async () => {
@@ -217,11 +218,17 @@ describe('from a splice list to proof, on a phone', () => {
   });
 
   step('takes the rest from the keyboard', async () => {
-    for (const key of ['3', 'Enter', '1', 'Enter', '2', 'Enter']) {
-      await page().keyboard.press(key as 'Enter');
-      await new Promise((resolve) => setTimeout(resolve, 150));
+    for (const [key, next] of [
+      ['3', 'tray 1 slot 5'],
+      ['1', 'tray 1 slot 6'],
+      ['2', 'tray 2 slot 1'],
+    ] as const) {
+      await page().keyboard.press(key);
+      await page().keyboard.press('Enter');
+      await sees(page(), next);
     }
-    await sees(page(), /6 of 18 · tray 2 slot 1/);
+    // The second is still to redo, the third is dead.
+    await sees(page(), /4 of 17 spliced · tray 2 slot 1/);
     await sees(page(), 'Ribbon of 12, one ribbon sleeve');
   });
 
@@ -255,7 +262,7 @@ describe('from a splice list to proof, on a phone', () => {
       await pressKeys(page(), '31');
       await sees(
         page(),
-        /Provisional\. One-way 0\.31 dB at 1310 nm is high: measure B to A before a redo/,
+        /Spliced\. One-way 0\.31 dB at 1310 nm is high: measure B to A before a redo/,
       );
       await press(page(), 'Keep, next');
       await sees(page(), 'tray 1 slot 2');
@@ -285,28 +292,29 @@ describe('from a splice list to proof, on a phone', () => {
     await sees(page(), '“abc” is no loss');
     await fill(page(), 'Loss', '0.045');
     await press(page(), 'Record it');
-    await sees(page(), 'Pass.');
-    await sees(page(), /two-way at 1550 nm 0\.045 dB/);
+    await sees(page(), 'Measured.');
+    await sees(page(), /two-way at 1550 nm 0\.045 dB, typed/);
     await sent((list) => list[0]?.verdict === 'pass');
   });
 
-  step('waives with who and why', async () => {
+  step('accepts with who and why', async () => {
     const second = (
       await readApi<{ rows: { id: string }[] }>(server, `/projects/${projectId}/ledger/splices`)
     ).rows[1]!;
     await go(`/ledger?view=splices&open=splice.${second.id}`);
     await sees(page(), /Estimate 0\.08 dB is over 0\.05\. 3 of 3 tries used: needs the lead/);
-    await press(page(), 'Waive or skip');
+    await press(page(), 'Accept, redo, skip or remove');
     await press(page(), 'Record it');
     await sees(page(), 'Say why.');
     await fill(page(), 'Why', 'Owner accepts 0.08 dB here.');
     await press(page(), 'Record it');
-    await sees(page(), /Waived\. Waived by T\. Hollis: Owner accepts/);
-    await sent((list) => list[1]?.verdict === 'waived');
+    await sees(page(), /Accepted by the lead\. Accepted by T\. Hollis: Owner accepts/);
+    await sent((list) => list[1]?.verdict === 'accepted');
   });
 });
 
 describe('the Ledger', () => {
+  const step = storyteller();
   step(
     'shows fibers, trays, closures and splices, filtered, sorted and searched, with links that hold',
     async () => {
@@ -314,7 +322,7 @@ describe('the Ledger', () => {
         (project) => project.name === 'Vessamy valley line',
       )!;
       await page().goto(`${server.url}/p/${demo.id}/ledger`, { waitUntil: 'networkidle2' });
-      await sees(page(), /844 of 1504 spliced/);
+      await sees(page(), /836 of 1502 spliced/);
       await press(page(), 'Fibers');
       await fill(page(), 'Search', 'A 100');
       await sees(page(), /1 fiber A 100 brown/);
@@ -322,12 +330,12 @@ describe('the Ledger', () => {
       await press(page(), 'Splices');
       await press(page(), 'Clear');
       await sees(page(), '1,504 splices');
-      await press(page(), 'fail');
-      await sees(page(), '4 splices');
+      await press(page(), 'to redo');
+      await sees(page(), /\d+ splices/);
       await fill(page(), 'Search', 'sluice');
       await sees(page(), '2 splices');
       await sees(page(), 'B 43 to C 43');
-      expect(page().url()).toMatch(/view=splices.*q=sluice.*verdict=fail|verdict=fail.*q=sluice/);
+      expect(page().url()).toMatch(/view=splices.*q=sluice.*verdict=redo|verdict=redo.*q=sluice/);
       await page().reload({ waitUntil: 'networkidle2' });
       await sees(page(), '2 splices');
       await press(page(), 'Redo');

@@ -133,9 +133,8 @@ afterAll(async () => {
   await rm(folder, { recursive: true, force: true });
 });
 
-const step = storyteller();
-
 describe('from a folder of traces to verdicts, on a phone', () => {
+  const step = storyteller();
   step('with no traces, the page says what to do', async () => {
     await page().goto(`${server.url}/p/${project}/ledger`, { waitUntil: 'networkidle2' });
     await press(page(), 'Traces');
@@ -227,13 +226,21 @@ describe('from a folder of traces to verdicts, on a phone', () => {
   step('figures go into the Ledger, and the verdicts follow', async () => {
     await press(page(), 'Put 36 figures into the Ledger');
     await sees(page(), 'In the Ledger. 36 figures from these traces.');
-    const { rows } = await readApi<{ rows: { verdict: string; fiberA: number }[] }>(
+    const { rows } = await readApi<{ rows: { verdict: string; fiberA: number; half: number }[] }>(
       server,
       `/projects/${project}/ledger/splices?limit=100`,
     );
     const whole = rows.filter(({ fiberA }) => [1, 2, 3, 5].includes(fiberA));
     expect(whole).toHaveLength(8);
-    for (const { verdict } of whole) expect(['pass', 'fail']).toContain(verdict);
+    // Judged by hand: the worst two-way mean against the project's own limit, both in half-thousandths.
+    const { project: settings } = await readApi<{
+      project: { limits: { splice: { 'two-way': { single: number } } } };
+    }>(server, `/projects/${project}`);
+    const limit = 2 * settings.limits.splice['two-way'].single;
+    expect(whole.map(({ verdict }) => verdict)).toEqual(
+      whole.map(({ half }) => (half <= limit ? 'pass' : 'fail')),
+    );
+    expect(whole.some(({ verdict }) => verdict === 'pass')).toBe(true);
     const broken = rows.filter(({ fiberA }) => fiberA === 4);
     expect(broken.map(({ verdict }) => verdict)).toEqual(['provisional', 'provisional']);
   });
@@ -259,22 +266,31 @@ describe('from a folder of traces to verdicts, on a phone', () => {
         for (let at = 0; at < data.length; at += 4) if (data[at]! < 90) sum += (at / 4) * ++dark;
         return { dark, sum };
       });
-    await page().waitForFunction(() => true);
-    const before = await inked();
-    expect(before.dark).toBeGreaterThan(800);
+    /** Waits until the canvas is drawn as asked. */
+    const drawn = async (asked: (now: { dark: number; sum: number }) => boolean) => {
+      for (let tries = 0; tries < 100; tries++) {
+        const now = await inked();
+        if (asked(now)) return now;
+        await new Promise((resolve) => setTimeout(resolve, 100));
+      }
+      throw new Error(`Not drawn so: ${JSON.stringify(await inked())}`);
+    };
+    let last = -1;
+    // Drawn whole: two looks in a row see the same.
+    const before = await drawn(({ dark, sum }) => {
+      const still = dark > 800 && sum === last;
+      last = sum;
+      return still;
+    });
     await canvas.focus();
     for (const key of ['+', '+', 'ArrowRight'] as const) await page().keyboard.press(key);
-    await new Promise((resolve) => setTimeout(resolve, 600));
-    const closer = await inked();
-    expect(closer.sum).not.toBe(before.sum);
+    await drawn(({ sum }) => sum !== before.sum);
     await page().keyboard.press('0');
-    await new Promise((resolve) => setTimeout(resolve, 600));
-    expect((await inked()).sum).toBe(before.sum);
+    await drawn(({ sum }) => sum === before.sum);
     const box = (await canvas.boundingBox())!;
     await page().mouse.move(box.x + box.width / 2, box.y + box.height / 2);
     await page().mouse.wheel({ deltaY: -300 });
-    await new Promise((resolve) => setTimeout(resolve, 600));
-    expect((await inked()).sum).not.toBe(before.sum);
+    await drawn(({ sum }) => sum !== before.sum);
     await press(page(), 'All');
   });
 
@@ -287,14 +303,14 @@ describe('from a folder of traces to verdicts, on a phone', () => {
   step('the tube as a stack', async () => {
     await press(page(), 'tube from A');
     await seesNot(page(), 'Beside the instrument');
-    await sees(page(), /Fiber 4 strays\.|km of fiber/);
+    await sees(page(), /Fiber 4 strays\./);
   });
 
   step('the budget says what will not light up', async () => {
     await press(page(), 'Budget');
     await sees(page(), '1 circuit will not light up');
     await sees(page(), 'A 4 · Harbour office to Light house');
-    await sees(page(), /lights up: 11|lights up: \d+/);
+    await sees(page(), /lights up: 11/);
     // Rows far below are drawn once they are scrolled to.
     for (const fiber of [1, 2, 3, 5])
       await scrollsTo(

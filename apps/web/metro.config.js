@@ -22,6 +22,10 @@ config.resolver.resolveRequest = (context, name, platform) => {
   ) {
     return { type: 'empty' };
   }
+  // Expo asks for its script's address when a module is run, which here is long after the script was.
+  if (/utils\/getBundleUrl$/.test(name)) {
+    return { type: 'sourceFile', filePath: require.resolve('./bundleUrl.js') };
+  }
   // Paper looks for an icon font; the page draws its icons from outlines of its own.
   if (/(MaterialCommunityIcons|material-design-icons)$/.test(name)) {
     return { type: 'empty' };

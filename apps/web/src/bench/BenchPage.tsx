@@ -335,7 +335,16 @@ function InHand({ bench, setup, timers, records, advice, onSkip }: InHandProps) 
       <View style={{ flexDirection: 'row', gap: 8, alignItems: 'center' }}>
         <Press label="Skip" look="bare" icon="debug-step-over" onPress={onSkip} />
         {last ? (
-          <Press label={`Undo ${last.words}`} look="bare" icon="undo" onPress={bench.undo} />
+          <Press
+            label={`Undo ${last.words}`}
+            look="bare"
+            icon="undo"
+            onPress={() => {
+              bench.undo();
+              // The key now undoes the step before: Enter keeps the next figure, and must not press it.
+              (document.activeElement as HTMLElement | null)?.blur();
+            }}
+          />
         ) : null}
       </View>
       <Txt kind="small" ink="ink2">

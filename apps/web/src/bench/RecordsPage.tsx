@@ -12,7 +12,6 @@ import {
   plural,
   readRecordTable,
 } from '@cordel/core';
-import { v7 as uuid } from 'uuid';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
@@ -25,6 +24,13 @@ import { pickFile } from '@/ui/pickFile';
 import { AtClosure, type Closeup } from './AtClosure';
 import { NeedsSplicer } from './NeedsSplicer';
 
+/** A file that was chosen; records without a time of their own get the moment it was. */
+interface OpenedFile {
+  name: string;
+  content: RecordFile;
+  clock: string;
+}
+
 /** What a splicer stored, carried over in a file: columns matched, problems shown, all or nothing. */
 export const RecordsPage = () => <AtClosure>{(at) => <FromFile {...at} />}</AtClosure>;
 
@@ -32,7 +38,7 @@ function FromFile({ closure, base, setup }: Closeup) {
   const { project } = useProjectView();
   const router = useRouter();
   const { splicer } = setup;
-  const [file, setFile] = useState<{ name: string; content: RecordFile } | null>(null);
+  const [file, setFile] = useState<OpenedFile | null>(null);
   const [error, setError] = useState('');
   const [said, setSaid] = useState('');
   const choose = async () => {
@@ -47,17 +53,18 @@ function FromFile({ closure, base, setup }: Closeup) {
       return setError(`${picked.name}: ${content.error}`);
     }
     setError('');
-    setFile({ name: picked.name, content: content.value });
+    setFile({ name: picked.name, content: content.value, clock: new Date().toISOString() });
   };
   const read: ReadRecords | null = !file
     ? null
     : file.content.kind === 'lines'
       ? file.content.read
-      : readRecordTable(file.content.rows, file.content.match, new Date().toISOString());
+      : readRecordTable(file.content.rows, file.content.match, file.clock);
   const bringIn = async (list: readonly FileRecord[]) => {
+    const { fileRecordId } = await import('@cordel/core/csv');
     const records = list.map((record) => ({
       ...record,
-      id: uuid(),
+      id: fileRecordId(project.id, splicer!.id, record, record.at !== file!.clock),
       projectId: project.id,
       splicerId: splicer!.id,
     }));

@@ -42,13 +42,17 @@ export function LineBuilder({ cables, onAdd }: LineBuilderProps) {
   const [from, setFrom] = useState('1');
   const [to, setTo] = useState('1');
   const [start, setStart] = useState('1');
-  const [mass, setMass] = useState<'single' | 'mass'>('single');
+  const [chosen, setMass] = useState<'single' | 'mass' | null>(null);
   const [reversed, setReversed] = useState<'no' | 'yes'>('no');
   const cableA = cables.find((cable) => cable.name === a);
   const cableB = cables.find((cable) => cable.name === b);
   const unit = cableA?.makeUp.kind === 'ribbon' ? 'ribbon' : 'tube';
   const hasUnits = cableA !== undefined && cableA.makeUp.kind !== 'drop';
   const step = by === 'unit' && hasUnits ? unitSize(cableA.makeUp) : 1;
+  // As a typed line has it: ribbons onto ribbons are fused by mass unless somebody says otherwise.
+  const ribbons =
+    by === 'unit' && [cableA, cableB].every((cable) => cable?.makeUp.kind === 'ribbon');
+  const mass = chosen ?? (ribbons ? 'mass' : 'single');
   const line = lineOf({ verb, a, b, from, to, start, step, mass, reversed: reversed === 'yes' });
   const text = line && cableA && (verb !== 'splice' || cableB) ? printLine(line, cables) : null;
   const error = text === null ? null : (parsePlan(text, cables).errors[0]?.message ?? null);

@@ -48,7 +48,7 @@ describe('the form of a project', () => {
 
   it.each([
     ['name', ' ', 'name: Give it a name.'],
-    ['limits.splice.two-way.single', '0,1', 'Write the decimal point as a point: 0.1.'],
+    ['limits.splice.two-way.single', 'a tenth', 'is no loss'],
     ['limits.splice.two-way.single', '0', 'A limit is more than 0 dB.'],
     ['limits.splice.estimate.mass', '15', 'limits.splice.estimate.mass: 15.00 dB is no splice'],
     ['limits.mean.tray', 'abc', 'limits.mean.tray: “abc” is no loss'],

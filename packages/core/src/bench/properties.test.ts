@@ -154,6 +154,9 @@ it('a timer never counts up, and ends when it was set to', () => {
       (seconds, cool, moments) => {
         const timer: BenchTimer = {
           id: 't',
+          projectId: 'p',
+          closureId: 'c',
+          closure: 'Mill',
           kind: 'heater',
           label: '',
           startedAt: 0,

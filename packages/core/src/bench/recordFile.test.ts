@@ -60,6 +60,10 @@ describe('a splicer’s file as a table', () => {
     ]);
   });
 
+  it('reads a comma as the decimal sign, as files with semicolons have it', () => {
+    expect(read('number;estimate\n1;0,02').records[0]!.fibers[0]!.estimateMdb).toBe(20);
+  });
+
   it('keeps what makes no sense as it came, for it to be asked about', () => {
     expect(
       read('number,estimate\n1,-0.5\n2,99').records.map(({ fibers }) => fibers[0]!.estimateMdb),
@@ -68,7 +72,7 @@ describe('a splicer’s file as a table', () => {
 
   it.each([
     ['no number', 'number,estimate\nx,0.02', /no figure/],
-    ['a comma', 'number;estimate\n1;0,02', /decimal point as a point/],
+    ['a figure with letters', 'number;estimate\n1;0,0x', /no figure/],
     ['a fiber twice', 'number,fiber,estimate\n1,3,0.02\n1,3,0.03', /stands there twice/],
     ['a thirteenth fiber', 'number,fiber,estimate\n1,13,0.02', /places 1 to 12/],
     ['a strange error', 'number,estimate,error\n1,0.02,moon', /no error that is known/],

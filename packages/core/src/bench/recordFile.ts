@@ -1,3 +1,4 @@
+import { readNumber } from '../measure/number.ts';
 import { matchTitles } from '../record/titles.ts';
 import { z } from 'zod';
 import {
@@ -195,12 +196,10 @@ class RowReader {
   figure(column: RecordColumn): number | null {
     const text = this.text(column).replace(/\u2212/, '-');
     if (text === '') return null;
-    const figure = Number(text.replace(/\s*(db|deg|degrees|°|um|µm|c|kpa)$/i, ''));
-    if (Number.isFinite(figure)) return figure;
-    this.wrong(
-      column,
-      `“${text}” is no figure${/^\d+,\d+$/.test(text) ? ': write the decimal point as a point' : ''}.`,
-    );
+    const style = column === 'number' || column === 'arcs' ? 'either' : 'small';
+    const figure = readNumber(text.replace(/\s*(db|deg|degrees|°|um|µm|c|kpa)$/i, ''), style);
+    if (figure.ok) return figure.value;
+    this.wrong(column, `“${text}” is no figure. ${figure.error}`);
     return null;
   }
 

@@ -3,6 +3,9 @@ import { type BenchTimer, clockOf, nextRing, timerAt } from './timers.ts';
 const START = Date.parse('2026-05-04T20:15:00.000Z');
 const timer: BenchTimer = {
   id: 't',
+  projectId: 'p',
+  closureId: 'c',
+  closure: 'Mill',
   kind: 'heater',
   label: 'A 86',
   startedAt: START,

@@ -1,5 +1,6 @@
 export * from './address.ts';
 export * from './parse.ts';
+export * from './parseFibers.ts';
 export * from './schemes.ts';
 export * from './search.ts';
 export * from './types.ts';

@@ -18,7 +18,6 @@ describe('a fiber as people type it', () => {
     ['F100', loose],
     ['#100', loose],
     ['9/4', loose],
-    ['9-4', loose],
     ['9.4', loose],
     ['9,4', loose],
     ['T9 F4', loose],

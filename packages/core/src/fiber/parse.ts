@@ -29,11 +29,19 @@ const FIELDS: Record<string, Field> = {
 };
 
 /**
- * Reads a fiber as people write it, for one cable: `100`, `fiber 100`, `T9 F4`, `9/4`, `tube 9 brown`,
+ * Reads a fiber as people write it, for one cable; a slash is a place (`7/12`), a dash a range, which is no fiber: `100`, `fiber 100`, `T9 F4`, `9/4`, `tube 9 brown`,
  * `yellow/brown`, `ribbon 3 aqua`, `tube 5 group 1 brown`, `5/1/4`, `brown tracer`.
  * @returns the fiber's number in the cable
  */
 export function parseFiber(text: string, makeUp: MakeUp, scheme: ColourScheme): Parsed<number> {
+  const range = /(\d+)\s*-\s*(\d+)\s*$/.exec(dashed(text));
+  if (range) {
+    const [, from, to] = range;
+    return refused(
+      `${from}-${to} is a range of fibers: write one fiber. A slash is for tube ${from}, fiber ${to}: ${from}/${to}.`,
+    );
+  }
+  if (/-\s*$/.test(dashed(text))) return refused('A number is missing at the end.');
   const words = readWords(text, scheme);
   if (!words.ok) return words;
   const list = words.value;
@@ -45,6 +53,9 @@ export function parseFiber(text: string, makeUp: MakeUp, scheme: ColourScheme): 
   const parts = assign(list, makeUp);
   return parts.ok ? placed(parts.value, makeUp) : parts;
 }
+
+/** The text with every dash as a hyphen. */
+export const dashed = (text: string): string => text.replace(/[\u2010-\u2015\u2212]/g, '-');
 
 function readWords(text: string, scheme: ColourScheme): Parsed<Word[]> {
   const tokens = text.toLowerCase().match(/[a-z]+|\d+(?:[.,]\d+)?|[^\sa-z\d]/g) ?? [];

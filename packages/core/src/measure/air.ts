@@ -1,4 +1,5 @@
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
+import { readNumber } from './number.ts';
 
 /**
  * Air pressure at an altitude in meters, kPa.
@@ -12,9 +13,10 @@ export const pressureAt = (altitude: number): number =>
  * What no site has is refused, with what was likely meant.
  */
 export function parseTemperature(text: string): Parsed<number> {
-  const match = /^([+-\u2212]?\d+(?:\.\d+)?)\s*°?\s*([cfk])?$/i.exec(text.trim());
-  if (!match) return refused('Type a temperature, such as 12 C or 54 F.');
-  const figure = Number(match[1]!.replace('\u2212', '-'));
+  const match = /^(.*?)\s*°?\s*([cfk])?$/i.exec(text.trim())!;
+  const number = readNumber(match[1]!, 'small');
+  if (!number.ok) return refused('Type a temperature, such as 12 C or 54 F.');
+  const figure = number.value;
   const unit = (match[2] ?? 'c').toLowerCase();
   const celsius = unit === 'f' ? fromFahrenheit(figure) : unit === 'k' ? figure - 273.15 : figure;
   if (celsius > 60 && !match[2])
@@ -32,9 +34,11 @@ export const fromFahrenheit = (figure: number): number => ((figure - 32) * 5) / 
  * follows from: `450 m`, `1500 ft`.
  */
 export function parsePressure(text: string): Parsed<number> {
-  const match = /^(\d+(?:\.\d+)?)\s*(kpa|hpa|mbar|inhg|m|ft)?$/i.exec(text.trim());
-  if (!match) return refused('Type a pressure or an altitude, such as 98.5 kPa or 450 m.');
-  const figure = Number(match[1]);
+  const match = /^(.*?)\s*(kpa|hpa|mbar|inhg|m|ft)?$/i.exec(text.trim())!;
+  const number = readNumber(match[1]!, match[2]?.toLowerCase() === 'ft' ? 'point' : 'either');
+  if (!number.ok || number.value < 0)
+    return refused('Type a pressure or an altitude, such as 98.5 kPa or 450 m.');
+  const figure = number.value;
   const unit = (match[2] ?? 'kpa').toLowerCase();
   const per: Record<string, number> = { kpa: 1, hpa: 0.1, mbar: 0.1, inhg: 3.386389 };
   if ((unit === 'm' && figure > 6000) || (unit === 'ft' && figure > 20_000))

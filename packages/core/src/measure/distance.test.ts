@@ -14,6 +14,17 @@ describe('a typed distance', () => {
     ['3 ft 6 in', 'm', 10_668],
     ['64 in', 'm', 16_256],
     ['0', 'km', 0],
+    ['4,200', 'ft', 12_801_600],
+    ['4 200', 'ft', 12_801_600],
+    ['4 200 ft', 'km', 12_801_600],
+    ['4 200 m', 'km', 42_000_000],
+    ['12,4', 'km', 124_000_000],
+    ['1.25 mi', 'ft', 20_116_800],
+    ['5′ 3″', 'm', 16_002],
+    ['5’ 3 ½”', 'm', 16_129],
+    ["5' 3", 'm', 16_002],
+    ['3 feet 6 inches', 'm', 10_668],
+    ['12 km 400 m', 'ft', 124_000_000],
   ] as const)('%p in %s is %i tenths of a millimeter', (text, unit, tenths) => {
     // The foot is 0.3048 m and the mile 1609.344 m exactly: international yard and pound, 1959.
     expect(parseDistance(text, unit)).toEqual({ ok: true, value: tenths });
@@ -21,7 +32,10 @@ describe('a typed distance', () => {
 
   it.each([
     ['', 'Type a distance'],
-    ['12,4', 'Write the decimal point as a point: 12.4.'],
+    ['4 20 ft', 'is no distance'],
+    ['5 ft 3 ft', 'is no distance'],
+    ['3 4 in', 'is no distance'],
+    ['4,200 m', 'can be 4200 or 4.2'],
     ['-3 km', 'cannot be negative'],
     ['far', 'is no distance'],
     ['3 leagues', 'is no distance'],
@@ -29,6 +43,18 @@ describe('a typed distance', () => {
   ])('%p is refused: %s', (text, words) => {
     const read = parseDistance(text, 'km');
     expect(read.ok ? '' : read.error).toContain(words);
+  });
+
+  it('is shown as typed where a few decimals do, else rounded', () => {
+    const shown = (text: string, unit: 'km' | 'mi' | 'm' | 'ft') => {
+      const read = parseDistance(text, unit);
+      return read.ok ? formatDistance(read.value, unit) : '';
+    };
+    expect(shown('1.25', 'mi')).toBe('1.25 mi');
+    expect(shown('12.345', 'km')).toBe('12.345 km');
+    expect(shown('3', 'km')).toBe('3.0 km');
+    expect(shown('4200', 'ft')).toBe('4200 ft');
+    expect(formatDistance(123_456_789, 'km')).toBe('12.3 km');
   });
 
   it('is spelled so that nothing is lost', () => {

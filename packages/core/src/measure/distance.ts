@@ -1,11 +1,12 @@
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
 import type { DistanceUnit } from '../record/project.ts';
+import { NUMBER_SOURCE, type NumberStyle, readNumber } from './number.ts';
 
 /**
  * Tenths of a millimeter in each unit. Exact: the foot is 0.3048 m and the mile 1609.344 m by the
  * international yard and pound agreement of 1959.
  */
-const TENTHS: Record<string, number> = {
+const TENTHS = {
   mm: 10,
   cm: 100,
   m: 10_000,
@@ -13,49 +14,125 @@ const TENTHS: Record<string, number> = {
   in: 254,
   ft: 3048,
   mi: 16_093_440,
+} as const;
+type Unit = keyof typeof TENTHS;
+
+/** How units are written, in small letters. */
+const UNIT_WORDS: Record<string, Unit> = {
+  mm: 'mm',
+  cm: 'cm',
+  m: 'm',
+  meter: 'm',
+  meters: 'm',
+  metre: 'm',
+  metres: 'm',
+  km: 'km',
+  in: 'in',
+  inch: 'in',
+  inches: 'in',
+  '"': 'in',
+  ft: 'ft',
+  foot: 'ft',
+  feet: 'ft',
+  "'": 'ft',
+  mi: 'mi',
+  mile: 'mi',
+  miles: 'mi',
 };
 
-const WORDS: Record<string, string> = { '"': 'in', "'": 'ft', '\u2032': 'ft', '\u2033': 'in' };
+const IMPERIAL: readonly Unit[] = ['in', 'ft', 'mi'];
 
-/** A fraction, a number or a mixed number, and its unit: `3/8`, `12.4`, `5 1/4`. */
-const PART =
-  /^(?:(\d+)\/(\d+)|(\d+(?:\.\d+)?|\.\d+)(?:\s+(\d+)\/(\d+))?)\s*(km|cm|mm|mi|m|ft|in|'|"|\u2032|\u2033)?/i;
+/** Numbers in feet, inches and miles are written with a decimal point; elsewhere nothing tells. */
+const styleOf = (unit: Unit): NumberStyle => (IMPERIAL.includes(unit) ? 'point' : 'either');
+
+const FRACTIONS: Record<string, string> = {
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+};
+
+/** Curly primes, blanks of print and fractions of one letter as plain ones. */
+const plain = (text: string): string =>
+  text
+    .trim()
+    .replace(/[\u00a0\u2007\u2009\u202f]/g, ' ')
+    .replace(/''/g, '"')
+    .replace(/[\u2018\u2019\u2032\u00b4]/g, "'")
+    .replace(/[\u201c\u201d\u2033]/g, '"')
+    .replace(/[½¼¾⅛⅜⅝⅞]/g, (letter) => ` ${FRACTIONS[letter]}`)
+    .trim();
+
+const WORDS = Object.keys(UNIT_WORDS)
+  .sort((a, b) => b.length - a.length)
+  .join('|');
+
+/** A fraction, a number or a mixed number, and its unit: `3/8`, `12.4`, `5 1/4`, `5-1/4"`. */
+const PART = new RegExp(
+  `^(?:(\\d+)/(\\d+)|(${NUMBER_SOURCE})(?:[ -]+(\\d+)/(\\d+))?)\\s*(${WORDS})?(?![a-z])\\.?`,
+  'i',
+);
 
 /**
- * Reads a distance as whole tenths of a millimeter: `12.4 km`, `133mm`, `5 1/4 in`, `5' 3 1/2"`.
+ * Reads a distance as whole tenths of a millimeter: `12.4 km`, `133mm`, `5 1/4 in`, `5' 3 1/2"`, `4,200 ft`.
  * @param unit the unit meant where none is typed
+ * @param style what separators mean; by the unit where it is left out
  */
-export function parseDistance(text: string, unit: DistanceUnit | 'mm' | 'in'): Parsed<number> {
+export function parseDistance(
+  text: string,
+  unit: DistanceUnit | 'mm' | 'in',
+  style?: NumberStyle,
+): Parsed<number> {
   const example = `such as 12.4 ${unit}`;
-  let rest = text.trim();
+  let rest = plain(text);
   if (rest === '') return refused(`Type a distance, ${example}.`);
-  if (/^\d+,\d+/.test(rest))
-    return refused(`Write the decimal point as a point: ${rest.replace(',', '.')}.`);
   if (rest.startsWith('-')) return refused('A distance cannot be negative.');
+  const wrong = refused(`“${text.trim()}” is no distance: type it ${example}.`);
   let tenths = 0;
+  let before: Unit | null = null;
   while (rest !== '') {
     const match = PART.exec(rest);
-    if (!match) return refused(`“${text.trim()}” is no distance: type it ${example}.`);
+    if (!match) return wrong;
     const [all, over, under, whole, above, below, suffix] = match;
-    const numerator = Number(over ?? above ?? 0);
-    const denominator = Number(under ?? below ?? 1);
-    if (denominator === 0) return refused('A fraction cannot be over 0.');
-    const value = Number(whole ?? 0) + numerator / denominator;
-    const word = suffix ? (WORDS[suffix] ?? suffix.toLowerCase()) : unit;
-    tenths += value * (TENTHS[word] ?? Number.NaN);
+    // Inches follow feet without their name; else a second number without a unit means nothing.
+    const named: Unit = suffix ? UNIT_WORDS[suffix.toLowerCase()]! : before === 'ft' ? 'in' : unit;
+    const smaller = before === null || TENTHS[named] < TENTHS[before];
+    const mixed = before !== null && IMPERIAL.includes(named) !== IMPERIAL.includes(before);
+    if (!smaller || mixed || (!suffix && before !== null && before !== 'ft')) return wrong;
+    if (Number(under ?? below ?? 1) === 0) return refused('A fraction cannot be over 0.');
+    const number = whole === undefined ? parsed(0) : readNumber(whole, style ?? styleOf(named));
+    if (!number.ok) return number;
+    tenths +=
+      (number.value + Number(over ?? above ?? 0) / Number(under ?? below ?? 1)) * TENTHS[named];
+    before = named;
     rest = rest.slice(all.length).trim();
   }
   return parsed(Math.round(tenths));
 }
 
-/** Prints tenths of a millimeter in the project's unit: one decimal for km and mi, none for m and ft. */
+/** Decimals to which a distance is shown as it was typed, and those a longer one is rounded to. */
+const SHOWN = { km: [3, 1], mi: [3, 1], m: [1, 0], ft: [1, 0] } as const;
+
+/**
+ * Prints tenths of a millimeter in the project's unit: as typed where a few decimals do (1.25 mi stays so),
+ * else rounded.
+ */
 export function formatDistance(tenths: number, unit: DistanceUnit): string {
-  const value = tenths / (TENTHS[unit] ?? Number.NaN);
-  return `${value.toFixed(unit === 'km' || unit === 'mi' ? 1 : 0)} ${unit}`;
+  const value = tenths / TENTHS[unit];
+  const [most, usual] = SHOWN[unit];
+  const scale = 10 ** most;
+  const asTyped = Math.abs(value * scale - Math.round(value * scale)) < 1e-6;
+  if (!asTyped) return `${value.toFixed(usual)} ${unit}`;
+  const trimmed = String(Number(value.toFixed(most)));
+  const decimals = trimmed.split('.')[1]?.length ?? 0;
+  return `${value.toFixed(Math.max(usual, decimals))} ${unit}`;
 }
 
 /** Prints a distance for a form, with no figure lost: as many decimals as the unit needs. */
 export function spellDistance(tenths: number, unit: DistanceUnit): string {
-  const value = (tenths / (TENTHS[unit] ?? Number.NaN)).toFixed(7);
+  const value = (tenths / TENTHS[unit]).toFixed(7);
   return `${value.replace(/\.?0+$/, '')} ${unit}`;
 }

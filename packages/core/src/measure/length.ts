@@ -8,7 +8,7 @@ export type LengthUnit = 'mm' | 'in';
 export const lengthUnitOf = (distance: DistanceUnit): LengthUnit =>
   distance === 'ft' || distance === 'mi' ? 'in' : 'mm';
 
-const IMPERIAL = /(\d|\s)(in|ft|mi|'|"|\u2032|\u2033)/i;
+const IMPERIAL = /(\d|\s)(in|ft|mi|'|"|[\u2018\u2019\u201c\u201d\u2032\u2033])/i;
 const METRIC = /(\d|\s)(mm|cm|m|km)\b/i;
 
 /** Longest length that is laid along a tape, in tenths of a millimeter: 100 m. */

@@ -1,6 +1,5 @@
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
-
-const DECIMAL = /^[+-]?(\d+\.?\d*|\.\d+)$/;
+import { readNumber } from './number.ts';
 
 /**
  * Reads a loss in dB as whole thousandths of a dB.
@@ -13,12 +12,9 @@ export function parseLoss(text: string, most: number): Parsed<number> {
     .replace(/\s*db$/i, '')
     .replace(/^\u2212/, '-');
   if (bare === '') return refused('Type the loss in dB, such as 0.02.');
-  if (/^[+-]?\d*,\d+$/.test(bare)) {
-    return refused(`Write the decimal point as a point: ${bare.replace(',', '.')}.`);
-  }
-  if (!DECIMAL.test(bare))
-    return refused(`“${text.trim()}” is no loss: type it in dB, such as 0.02.`);
-  const thousandths = Number(bare) * 1000;
+  const number = readNumber(bare, 'small');
+  if (!number.ok) return refused(`“${text.trim()}” is no loss: type it in dB, such as 0.02.`);
+  const thousandths = number.value * 1000;
   const whole = Math.round(thousandths);
   if (Math.abs(thousandths - whole) > 1e-6) {
     return refused('Losses are kept in thousandths: give at most three decimals, such as 0.015.');

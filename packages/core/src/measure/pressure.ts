@@ -1,4 +1,5 @@
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
+import { readNumber } from './number.ts';
 import type { GaugeUnit } from '../record/closing.ts';
 
 /**
@@ -55,9 +56,10 @@ const NAMES: Record<string, GaugeUnit> = {
  * @param unit the unit of the gauge, meant where none is typed
  */
 export function parseGauge(text: string, unit: GaugeUnit): Parsed<number> {
-  const match = /^([+-\u2212]?\d*[.,]?\d+)\s*(psig?|kpa|mbar|hpa|inh2o|"wc)?$/i.exec(text.trim());
-  if (!match) return refused(`Type what the gauge shows, such as 4.9 psi or 33.8 kPa.`);
-  const figure = Number(match[1]!.replace('\u2212', '-').replace(',', '.'));
+  const match = /^(.*?)\s*(psig?|kpa|mbar|hpa|inh2o|"wc)?$/i.exec(text.trim())!;
+  const number = readNumber(match[1]!, 'small');
+  if (!number.ok) return refused(`Type what the gauge shows, such as 4.9 psi or 33.8 kPa.`);
+  const figure = number.value;
   const named = match[2] ? NAMES[match[2].toLowerCase()]! : unit;
   return parsed(Math.round(figure * PASCALS[named]));
 }

@@ -35,6 +35,28 @@ describe('lines that are understood', () => {
     expect(joints[71]).toMatchObject({ cableA: 'A', fiberA: 72, cableB: 'B', fiberB: 72 });
   });
 
+  test('names with blanks need no quotes, quotes and dashes may be those of print', () => {
+    expect(pairs('splice North feeder 1-2 to A 1–2')).toEqual([
+      [1, 1],
+      [2, 2],
+    ]);
+    expect(pairs('splice “North feeder” 1—2 to A 3-4')[0]).toEqual([1, 3]);
+    expect(expand('dead A 17 “nicked”').fates[0]!.note).toBe('nicked');
+  });
+
+  test('fibers are read as they are everywhere: places, units and colours', () => {
+    expect(pairs('splice A tube 1 blue to B 7/12')).toEqual([[1, 84]]);
+    expect(pairs('splice A T7 F12 to B 84')).toEqual([[84, 84]]);
+    expect(pairs('splice A 7/1-12 to B tube 7')).toHaveLength(12);
+    expect(pairs('splice A 7-12 to B 1-6')[0]).toEqual([7, 1]);
+    expect(pairs('splice G 5/1/4 to A 100')).toEqual([[100, 100]]);
+  });
+
+  test('an unknown name proposes the nearest', () => {
+    expect(errorOf('splice Nort feeder 1 to A 1').message).toMatch(/did you mean North feeder\?/);
+    expect(errorOf('splice NorthFeder 1 to A 1').message).toMatch(/did you mean North feeder\?/);
+  });
+
   test('a shift: fibers 73-96 of one onto 1-24 of the other', () => {
     expect(pairs('splice A 73-96 to B 1-24').slice(0, 2)).toEqual([
       [73, 1],

@@ -1,6 +1,8 @@
 import { GROUP_SIZE, fiberCount } from '../record/cable.ts';
 import type { Method } from '../record/splice.ts';
 import { unitSize } from '../fiber/address.ts';
+import { dashed } from '../fiber/parse.ts';
+import { parseFibers } from '../fiber/parseFibers.ts';
 import { placeOfColour } from '../fiber/schemes.ts';
 import { plural } from '../measure/count.ts';
 import {
@@ -12,6 +14,7 @@ import {
   type Verb,
   countOf,
 } from './lines.ts';
+import { nearestName } from './nearestName.ts';
 import type { ListCable } from './spliceList.ts';
 
 interface Token extends Span {
@@ -46,7 +49,9 @@ const TOKEN = /"[^"]*"?|[^\s",]+|,/g;
 
 function tokenize(source: string, line: number): Token[] {
   const tokens: Token[] = [];
-  for (const match of source.matchAll(TOKEN)) {
+  // Quotes and dashes of print, letter for letter, so that places stay what they are.
+  const plain = dashed(source).replace(/[\u201c-\u201f\u00ab\u00bb]/g, '"');
+  for (const match of plain.matchAll(TOKEN)) {
     const [text] = match;
     if (text.startsWith('#')) break;
     const quoted = text.startsWith('"');
@@ -68,17 +73,28 @@ const UNITS: Record<string, 'fiber' | 'tube' | 'group' | 'ribbon'> = {
   groups: 'group',
   ribbon: 'ribbon',
   ribbons: 'ribbon',
+  t: 'tube',
+  f: 'fiber',
+  g: 'group',
+  r: 'ribbon',
 };
 
 const NUMBERS = /^\d+(-\d+)?$/;
+/** Tube and fiber, or tube, group and fibers: `7/12`, `5/1/1-12`. */
+const PLACE = /^\d+(\/\d+){1,2}(-\d+)?$/;
+/** A unit written together with its number: `T7`, `F12`, `tube7`. */
+const JOINED = /^(tubes?|ribbons?|fibers?|groups?|[tfgr])(\d+(?:-\d+)?)$/i;
+
+/** Words of the longest name that is looked for without quotes. */
+const MOST_WORDS = 6;
 
 class LineReader {
   private at = 0;
-  private readonly tokens: readonly Token[];
+  private readonly tokens: Token[];
   private readonly cables: ReadonlyMap<string, ListCable>;
 
   constructor(tokens: readonly Token[], cables: ReadonlyMap<string, ListCable>) {
-    this.tokens = tokens;
+    this.tokens = [...tokens];
     this.cables = cables;
   }
 
@@ -121,25 +137,49 @@ class LineReader {
   private selection(): Selection {
     const name = this.tokens[this.at];
     if (!name) throw new Wrong(this.end(), 'Name a cable and its fibers, such as A 1-12.');
-    const cable = this.cables.get(name.text.toLowerCase());
-    if (!cable) {
-      const known = [...this.cables.values()].map((entry) => entry.name).join(', ');
-      throw new Wrong(
-        name,
-        known === ''
-          ? `There is no cable “${name.text}” here: add what enters the closure first.`
-          : `There is no cable “${name.text}” here: ${known}.`,
-      );
-    }
-    this.at++;
+    const cable = this.cable(name);
     const { runs, by } = this.fibers(cable, name);
     const to = this.tokens[this.at - 1]!.to;
     return { cable: cable.name, runs, by, span: { line: name.line, from: name.from, to } };
   }
 
+  /** The cable that is named next; a name with blanks needs no quotes where a cable is called so. */
+  private cable(name: Token): ListCable {
+    for (let count = name.quoted ? 1 : MOST_WORDS; count > 0; count--) {
+      const words = this.tokens.slice(this.at, this.at + count).map(({ text }) => text);
+      const cable = this.cables.get(words.join(' ').toLowerCase());
+      if (!cable) continue;
+      this.at += count;
+      return cable;
+    }
+    const names = [...this.cables.values()].map((entry) => entry.name);
+    const near = this.near(name, names);
+    throw new Wrong(
+      name,
+      names.length === 0
+        ? `There is no cable “${name.text}” here: add what enters the closure first.`
+        : near
+          ? `There is no cable “${name.text}” here: did you mean ${near}?`
+          : `There is no cable “${name.text}” here: ${names.join(', ')}.`,
+    );
+  }
+
+  /** The name that the next words may have been meant for. */
+  private near(name: Token, names: readonly string[]): string | null {
+    for (let count = name.quoted ? 1 : MOST_WORDS; count > 0; count--) {
+      const words = this.tokens.slice(this.at, this.at + count).map(({ text }) => text);
+      const near = nearestName(words.join(' '), names);
+      if (near) return near;
+    }
+    return null;
+  }
+
   private fibers(cable: ListCable, name: Token): { runs: Run[]; by: Selection['by'] } {
     const most = fiberCount(cable.makeUp);
+    this.parted();
     const word = this.peek();
+    if (word && !word.quoted && PLACE.test(word.text))
+      return { runs: this.places(cable), by: 'fiber' };
     if (word?.text.toLowerCase() === 'all') {
       this.at++;
       return { runs: [[1, most]], by: cable.makeUp.kind === 'ribbon' ? 'ribbon' : 'all' };
@@ -156,6 +196,35 @@ class LineReader {
     this.at++;
     if (unit === 'fiber') return { runs: this.ranges(most, 'fiber', cable), by: 'fiber' };
     return unit === 'group' ? this.groupsAlone(cable, word!) : this.units(cable, unit, word!);
+  }
+
+  /** Parts a unit from the number it is written with: `T7` is `T 7`. */
+  private parted(): void {
+    const word = this.peek();
+    const match = word && !word.quoted ? JOINED.exec(word.text) : null;
+    if (!word || !match) return;
+    const middle = word.from + match[1]!.length;
+    this.tokens.splice(
+      this.at,
+      1,
+      { ...word, text: match[1]!, to: middle },
+      { ...word, text: match[2]!, from: middle },
+    );
+  }
+
+  /** Places with a slash, several with commas between. */
+  private places(cable: ListCable): Run[] {
+    const runs: Run[] = [];
+    for (;;) {
+      const word = this.peek();
+      if (!word) throw new Wrong(this.end(), 'A fiber is missing: write 7/12.');
+      const read = parseFibers(word.text, cable.makeUp, cable.scheme);
+      if (!read.ok) throw new Wrong(word, `${cable.name}: ${read.error}`);
+      runs.push([read.value[0]!, read.value.at(-1)!]);
+      this.at++;
+      if (this.peek()?.text !== ',') return runs;
+      this.at++;
+    }
   }
 
   /** Groups without a tube: the cable has one tube only, or they cannot be told apart. */
@@ -176,8 +245,12 @@ class LineReader {
     if (has !== unit) throw new Wrong(word, `${cable.name} has no ${unit}s: count it by ${has}s.`);
     const size = unitSize(makeUp);
     const units = this.ranges(fiberCount(makeUp) / size, unit, cable);
+    this.parted();
     const next = this.peek();
     const part = next && !next.quoted ? UNITS[next.text.toLowerCase()] : undefined;
+    // A colour behind a unit is the fiber in it: `tube 1 blue`.
+    if (next && !next.quoted && placeOfColour(cable.scheme, next.text) !== null)
+      return { runs: within(units, size, this.ranges(size, 'fiber', cable), 1), by: 'fiber' };
     if (part === 'group') {
       this.at++;
       if (makeUp.kind !== 'grouped-tube')

@@ -4,7 +4,9 @@ import { type Parsed, parsed, refused } from '../record/parsed.ts';
 import type { ColourScheme } from '../record/scheme.ts';
 import type { Method } from '../record/splice.ts';
 import { matchTitles } from '../record/titles.ts';
-import { parseFiber } from '../fiber/parse.ts';
+import { dashed } from '../fiber/parse.ts';
+import { parseFibers } from '../fiber/parseFibers.ts';
+import { plural } from '../measure/count.ts';
 import { type Clash, type Placed, findClashes } from './occupancy.ts';
 
 /** The columns of a splice list. */
@@ -161,6 +163,8 @@ class ListReader {
   }
 
   read(cells: readonly string[], row: number): void {
+    // A blank row parts what belongs together for the eye; it is no splice.
+    if (cells.every((cell) => cell.trim() === '')) return;
     const before = this.problems.length;
     const cell = (column: ListColumn) => (cells[this.match[column]] ?? '').trim();
     const closure = cell('closure');
@@ -170,23 +174,33 @@ class ListReader {
     const tray = this.count(cell('tray'), row, 'tray');
     const slot = this.count(cell('slot'), row, 'slot');
     const method = this.take(readMethod(cell('method')), row, 'method', cell('method'));
-    const a = this.fiber(cell('cableA'), cell('fiberA'), row, 'A');
-    const b = this.fiber(cell('cableB'), cell('fiberB'), row, 'B');
+    const a = this.fibers(cell('cableA'), cell('fiberA'), row, 'A');
+    const b = this.fibers(cell('cableB'), cell('fiberB'), row, 'B');
     if (this.problems.length > before) return;
+    if (a!.length !== b!.length)
+      return this.complain(
+        row,
+        'fiberB',
+        cell('fiberB'),
+        `${plural(a!.length, 'fiber')} of ${cell('cableA')} cannot meet ${plural(b!.length, 'fiber')} of ${cell('cableB')}: name as many on both sides.`,
+      );
     let group = this.byClosure.get(closure);
     if (!group) this.byClosure.set(closure, (group = { splices: [], rows: [] }));
-    group.splices.push({
-      closure,
-      tray: tray!,
-      slot: slot!,
-      cableA: cell('cableA'),
-      fiberA: a!,
-      cableB: cell('cableB'),
-      fiberB: b!,
-      method: method!,
-      extra: this.extra(cells),
-    });
-    group.rows.push(row);
+    for (const [index, fiberA] of a!.entries()) {
+      group.splices.push({
+        closure,
+        tray: tray!,
+        // Single fibers of a range take a slot each, from the one that is named; a ribbon shares its slot.
+        slot: slot! + (method === 'mass' ? Math.floor(index / 12) : index),
+        cableA: cell('cableA'),
+        fiberA,
+        cableB: cell('cableB'),
+        fiberB: b![index]!,
+        method: method!,
+        extra: this.extra(cells),
+      });
+      group.rows.push(row);
+    }
   }
 
   finish(): ReadList {
@@ -249,7 +263,7 @@ class ListReader {
     return null;
   }
 
-  private fiber(name: string, text: string, row: number, side: 'A' | 'B'): number | null {
+  private fibers(name: string, text: string, row: number, side: 'A' | 'B'): number[] | null {
     if (name === '') {
       this.complain(row, `cable${side}`, name, `Cable ${side} is missing: name it.`);
       return null;
@@ -265,8 +279,8 @@ class ListReader {
       );
       return null;
     }
-    const fiber = parseFiber(text, cable.makeUp, cable.scheme);
-    const said = fiber.ok ? fiber : refused(`Cable ${name}: ${fiber.error}`);
+    const fibers = parseFibers(text, cable.makeUp, cable.scheme);
+    const said = fibers.ok ? fibers : refused(`Cable ${name}: ${fibers.error}`);
     return this.take(said, row, `fiber${side}`, text);
   }
 
@@ -321,9 +335,9 @@ export function cablesOfList(
       if (name === '') continue;
       const entry = found.get(name) ?? { name, highest: 0, units: 0, ribbon: false };
       const text = cell(`fiber${side}`);
-      const plain = /^\d{1,5}$/.exec(text);
-      const unit = /^(?:tube|t|ribbon|rib|r)?\s*(\d{1,3})(?:\s*[/.\-,]|\s+\D|\s*f)/i.exec(text);
-      entry.highest = Math.max(entry.highest, plain ? Number(plain[0]) : 0);
+      const plain = /^(?:\d{1,5}\s*-\s*)?(\d{1,5})$/.exec(dashed(text));
+      const unit = /^(?:tube|t|ribbon|rib|r)?\s*(\d{1,3})(?:\s*[/.,]|\s+\D|\s*f)/i.exec(text);
+      entry.highest = Math.max(entry.highest, plain ? Number(plain[1]) : 0);
       entry.units = Math.max(entry.units, unit && !plain ? Number(unit[1]) : 0);
       entry.ribbon ||= METHOD_WORDS[cell('method').toLowerCase()] === 'mass';
       found.set(name, entry);

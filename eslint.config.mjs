@@ -34,6 +34,8 @@ export default tseslint.config(
         process: 'readonly',
         console: 'readonly',
         module: 'writable',
+        exports: 'writable',
+        globalThis: 'readonly',
         require: 'readonly',
         __dirname: 'readonly',
         URL: 'readonly',

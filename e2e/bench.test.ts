@@ -464,10 +464,7 @@ describe('records that are not as they should be', () => {
       await writeFile(bad, 'no;loss;cleave left\n9100;0.02;0.4\n9101;x0.03;0.5');
       await chooseFile(page(), 'Choose a file', bad);
       await sees(page(), /bad\.csv: 1 record, 1 problem/);
-      await sees(
-        page(),
-        /Row 3, estimate, dB\. “x0\.03” is no figure/,
-      );
+      await sees(page(), /Row 3, estimate, dB\. “x0\.03” is no figure/);
       const good = join(folder, 'good.csv');
       await writeFile(good, 'no;loss;cleave left\n9100;0.02;0.4');
       for (const words of [/1 new record, 0 here already/, /0 new records, 1 here already/]) {

@@ -6,7 +6,7 @@ import { ROOT } from './setup.mjs';
 
 // Makes the fonts and icons that the page ships: cut to what is used. Run it where either changes.
 const web = join(ROOT, 'apps/web');
-const require = createRequire(join(web, 'package.json'));
+const require = createRequire(import.meta.url);
 
 /**
  * What people write in Latin letters, and the signs of the interface: ASCII, Latin-1, Latin Extended-A,

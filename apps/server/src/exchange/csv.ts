@@ -24,7 +24,7 @@ export type CsvKind = (typeof CSV_KINDS)[number];
 const ALL = { sort: 'route', offset: 0, limit: Number.MAX_SAFE_INTEGER } as const;
 
 /** Rows as CSV (RFC 4180), by the columns that packages have too. */
-export const csvText = <Row>(columns: readonly Column<Row>[], rows: readonly Row[]): string =>
+const csvText = <Row>(columns: readonly Column<Row>[], rows: readonly Row[]): string =>
   writeCsv(
     columns.map(({ title }) => title),
     rows.map((row) => columns.map(({ cell }) => csvCell(cell(row)))),

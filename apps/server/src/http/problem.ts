@@ -78,7 +78,7 @@ export function fromZod(error: z.ZodError): Problem {
 }
 
 /** Why what a simulator made is refused. */
-export const SIMULATED =
+const SIMULATED =
   'This was simulated, and the project is for real work: simulated figures are recorded in practice projects only. Nothing was recorded.';
 
 /** Words for what the database refused. */

@@ -5,6 +5,7 @@ import {
   BUILT_IN_HARDWARE,
   type Hardware,
   hardwareSchema,
+  readNumber,
   lengthUnitOf,
   plural,
 } from '@cordel/core';
@@ -123,6 +124,15 @@ const LENGTHS: [LengthKey, string][] = [
   ['bushingBelow', 'Bushing below a diameter of'],
 ];
 
+/** How many trays it takes, and how many sleeves a tray. */
+const TRAYS: [keyof Hardware['trays'], string][] = [
+  ['most', 'Trays at most'],
+  ['single', 'Single sleeves a tray'],
+  ['mass', 'Ribbon sleeves a tray'],
+];
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
 const GROUPS = [
   ['sheath', 'Sheath taken off', { end: 'cut end', express: 'express', drop: 'drop' }],
   [
@@ -146,12 +156,24 @@ function HardwareForm({ hardware, onDone }: { hardware: Hardware; onDone(): void
   const [ports, setPorts] = useState(() => JSON.stringify(hardware.ports, null, 1));
   const [test, setTest] = useState(`${hardware.testKpa} kPa`);
   const [bolts, setBolts] = useState(hardware.bolts.join(', '));
+  const [minutes, setMinutes] = useState(String(hardware.testMinutes));
+  const [trays, setTrays] = useState({
+    most: String(hardware.trays.most),
+    single: String(hardware.trays.single),
+    mass: String(hardware.trays.mass),
+  });
   const [problem, setProblem] = useState('');
   const submit = async () => {
     const testPa = parseGauge(test, 'kPa');
     if (!testPa.ok) return setProblem(`Flash test: ${testPa.error}`);
+    const held = readNumber(minutes, 'small');
+    if (!held.ok) return setProblem(`Pressure held: ${held.error}`);
     const typed = {
       ...draft,
+      testMinutes: held.value,
+      trays: Object.fromEntries(
+        TRAYS.map(([key]) => [key, trays[key].trim() === '' ? null : Number(trays[key])]),
+      ),
       testKpa: testPa.value / 1000,
       bolts: bolts.split(',').flatMap((bolt) => (bolt.trim() === '' ? [] : [Number(bolt)])),
       ports: undefined,
@@ -179,7 +201,8 @@ function HardwareForm({ hardware, onDone }: { hardware: Hardware; onDone(): void
             {Object.entries(parts).map(([part, label]) => (
               <LengthField
                 key={part}
-                label={`${title}: ${label}`}
+                label={capital(label)}
+                name={`${title}: ${label}`}
                 value={(draft[key] as Record<string, number>)[part]!}
                 unit={unit}
                 most={200_000}
@@ -203,7 +226,26 @@ function HardwareForm({ hardware, onDone }: { hardware: Hardware; onDone(): void
           />
         ))}
       </View>
+      <View style={{ gap: 6 }}>
+        <Txt kind="strong">Trays</Txt>
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
+          {TRAYS.map(([key, label]) => (
+            <TextField
+              key={key}
+              label={label}
+              value={trays[key]}
+              onChange={(text) => setTrays({ ...trays, [key]: text })}
+            />
+          ))}
+        </View>
+      </View>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
+        <TextField
+          label="Pressure held, minutes"
+          hint="With the gauge read at the end; 0 where soapy water alone decides"
+          value={minutes}
+          onChange={setMinutes}
+        />
         <TextField
           label="Flash test at most"
           hint="Such as 5 psi or 34.5 kPa; 0 where it is not tested"
@@ -211,8 +253,8 @@ function HardwareForm({ hardware, onDone }: { hardware: Hardware; onDone(): void
           onChange={setTest}
         />
         <TextField
-          label="Bolts in the order they are tightened"
-          hint="Such as 1, 4, 2, 5, 3, 6; none where there are none"
+          label="Bolts in their order"
+          hint="As they are tightened: 1, 4, 2, 5, 3, 6; none where there are none"
           value={bolts}
           onChange={setBolts}
         />
@@ -235,7 +277,7 @@ function HardwareForm({ hardware, onDone }: { hardware: Hardware; onDone(): void
           {problem}
         </Notice>
       ) : null}
-      <View style={{ flexDirection: 'row', gap: 8 }}>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Press label="Save the hardware" look="next" onPress={() => void submit()} />
         <Press label="Close without saving" onPress={onDone} />
       </View>

@@ -115,7 +115,7 @@ function InstrumentForm({ instrument, onDone }: { instrument: Instrument; onDone
           {problem}
         </Notice>
       ) : null}
-      <View style={{ flexDirection: 'row', gap: 8 }}>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Press label="Save the instrument" look="next" onPress={() => void submit()} />
         <Press label="Close without saving" onPress={onDone} />
       </View>

@@ -4,7 +4,10 @@ import { HelperText, TextInput } from 'react-native-paper';
 import { type LengthUnit, diameterOf, parseLength, spellLength } from '@cordel/core';
 
 interface LengthFieldProps {
+  /** Short enough to be read whole. */
   label: string;
+  /** What it is called where its heading is not seen; the label where it is left out. */
+  name?: string;
   value: number | null;
   unit: LengthUnit;
   least?: number;
@@ -18,6 +21,7 @@ interface LengthFieldProps {
 /** A length typed freely with its unit; it is taken when the field is left. */
 export function LengthField({
   label,
+  name = label,
   value,
   unit,
   least = 0,
@@ -45,7 +49,7 @@ export function LengthField({
       <TextInput
         mode="outlined"
         label={label}
-        aria-label={label}
+        aria-label={name}
         value={shown}
         error={problem !== ''}
         onChangeText={setTyped}

@@ -100,7 +100,8 @@ function NextStep({ row }: { row: ClosureRow }) {
         />
       </View>
     );
-  const spliced = row.done === row.due;
+  // What is to redo waits at its own key.
+  const spliced = row.open + row.skipped === 0;
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
       {row.redo > 0 ? (

@@ -83,7 +83,12 @@ export function HangingLeaf({ row, left, top, chosen, onPress }: HangingLeafProp
         </Txt>
         <Txt style={{ color: ink }}>{`${row.done} of ${row.due}`}</Txt>
         <View
-          style={{ backgroundColor: inks.leaf, alignSelf: 'flex-start', padding: chosen ? 3 : 0 }}
+          style={{
+            backgroundColor: inks.leaf,
+            alignSelf: 'flex-start',
+            // The light ground goes past the marks, so that all five stay in a row.
+            ...(chosen ? { padding: 3, marginHorizontal: -3 } : {}),
+          }}
         >
           <ClosureStages row={row} />
         </View>

@@ -10,6 +10,7 @@ import { InksContext, THEMES } from './theme';
 
 const settings = { icon: IconShape };
 
+/* eslint-disable @typescript-eslint/no-require-imports -- Metro takes assets by require only */
 /** Cut to the letters in use by `npm run assets`. */
 const FACES = {
   AtkinsonHyperlegibleNext_400Regular: require('../../assets/fonts/AtkinsonHyperlegibleNext_400Regular.woff2'),
@@ -17,6 +18,7 @@ const FACES = {
   AtkinsonHyperlegibleNext_700Bold: require('../../assets/fonts/AtkinsonHyperlegibleNext_700Bold.woff2'),
   Bitter_800ExtraBold: require('../../assets/fonts/Bitter_800ExtraBold.woff2'),
 } as Record<string, number>;
+/* eslint-enable @typescript-eslint/no-require-imports */
 
 /** Theme of this device: as the system has it, or light or dark by choice. */
 export const useThemeChoice = () => useKept('cordel.theme', 'system');

@@ -116,7 +116,7 @@ function PracticeStrip() {
   const inks = useInks();
   return (
     <View
-      role="note"
+      role="banner"
       style={{ backgroundColor: inks.ink, paddingHorizontal: 14, paddingVertical: 4 }}
     >
       <Txt style={{ color: inks.leaf, fontFamily: FONTS.bold, fontSize: 15, lineHeight: 20 }}>

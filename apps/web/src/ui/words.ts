@@ -42,9 +42,6 @@ export function groupWords(row: RollUp & Partial<Pick<ClosureRow, 'traysOver'>>)
   return { words: GROUP_WORDS[row.verdict], ink: row.verdict === 'pass' ? 'green' : 'ink2' };
 }
 
-/** How many are made of how many, and those that are dead. */
-export const doneWords = (row: RollUp): string => `${row.done} of ${row.due}`;
-
 /** Worst, mean and how they are known, such as `worst 0.08 · mean 0.04 dB · two-way`. */
 export function lossWords(row: RollUp): string {
   if (row.maxHalf === null || row.figures === 0) return 'no loss yet';

@@ -1,5 +1,6 @@
 import { MOST_FIBERS } from '../record/basics.ts';
 import { type MakeUp, cableNameSchema, makeUpSchema } from '../record/cable.ts';
+import { readNumber } from '../measure/number.ts';
 import { matchTitles } from '../record/titles.ts';
 import type { ListProblem } from './spliceList.ts';
 
@@ -45,33 +46,41 @@ const KINDS: [RegExp, MakeUp['kind']][] = [
   [/loose|tube|strand|^$/i, 'loose-tube'],
 ];
 
-/** Makes a make-up of what a row says: of count and tubes whichever is given, the other follows. */
-function makeUpOf(
-  kind: MakeUp['kind'],
-  fibers: number | null,
-  tubes: number | null,
-  perTube: number | null,
-): MakeUp | string {
-  const each = perTube ?? (fibers !== null && tubes ? fibers / tubes : 12);
+/** Counts as a row gives them; null where it gives none. */
+interface Counts {
+  fibers: number | null;
+  tubes: number | null;
+  perTube: number | null;
+}
+
+/** Why counts that are all given do not go together; null where they do. */
+function contradiction({ fibers, tubes, perTube }: Counts): string | null {
+  if (fibers === null || tubes === null || perTube === null || tubes * perTube === fibers)
+    return null;
+  return `${fibers} fibers, ${tubes} tubes, ${perTube} a tube: ${tubes} x ${perTube} is ${tubes * perTube}. Correct one of them.`;
+}
+
+/** Makes a make-up of what a row says: of counts those that are not given follow. */
+function makeUpOf(kind: MakeUp['kind'], counts: Counts): MakeUp | string {
+  const wrong = contradiction(counts);
+  if (wrong) return wrong;
+  const { tubes, perTube } = counts;
+  const fibers = counts.fibers ?? (tubes !== null && perTube !== null ? tubes * perTube : null);
   switch (kind) {
     case 'drop':
       return fibers === null ? 'A drop needs its number of fibers.' : { kind, fibers };
-    case 'ribbon': {
-      const ribbons = tubes ?? (fibers === null ? null : fibers / 12);
-      if (ribbons === null) return 'A ribbon cable needs its fibers or its ribbons.';
-      return Number.isInteger(ribbons)
-        ? { kind, ribbons }
-        : `${fibers} fibers are no whole number of ribbons of 12.`;
-    }
+    case 'ribbon':
+      return ribbonsOf(fibers, tubes);
     case 'grouped-tube': {
-      const count = tubes ?? (fibers === null ? null : fibers / 24);
+      const count = tubes ?? (fibers === null ? null : fibers / (perTube ?? 24));
       if (count === null) return 'A cable needs its fibers or its tubes.';
       const groups = (perTube ?? (fibers === null ? 24 : fibers / count)) / 12;
       return Number.isInteger(count) && Number.isInteger(groups)
         ? { kind, tubes: count, groupsPerTube: groups }
-        : 'Fibers and tubes do not go together: groups have 12 fibers each.';
+        : `${fibers} fibers and ${count} tubes do not go together: groups have 12 fibers each.`;
     }
     case 'loose-tube': {
+      const each = perTube ?? (fibers !== null && tubes ? fibers / tubes : 12);
       const count = tubes ?? (fibers === null ? null : Math.ceil(fibers / each));
       if (count === null) return 'A cable needs its fibers or its tubes.';
       if (!Number.isInteger(each) || (fibers !== null && count * each !== fibers))
@@ -79,6 +88,17 @@ function makeUpOf(
       return { kind, tubes: count, fibersPerTube: each };
     }
   }
+}
+
+/** Ribbons of 12 by the fibers; without them what is counted as tubes are the ribbons. */
+function ribbonsOf(fibers: number | null, units: number | null): MakeUp | string {
+  const ribbons = fibers === null ? units : fibers / 12;
+  if (ribbons === null) return 'A ribbon cable needs its fibers or its ribbons.';
+  if (!Number.isInteger(ribbons)) return `${fibers} fibers are no whole number of ribbons of 12.`;
+  // Ribbons themselves, or tubes that hold whole ribbons.
+  if (units !== null && ribbons % units !== 0)
+    return `${fibers} fibers are ${ribbons} ribbons of 12, which do not fill ${units} tubes or ribbons evenly.`;
+  return { kind: 'ribbon', ribbons };
 }
 
 /**
@@ -123,12 +143,17 @@ export function readCableList(
     const figures: Partial<Record<CableColumn, number | null>> = {};
     for (const column of ['fibers', 'tubes', 'perTube'] as const) {
       const text = cell(column);
-      const figure = text === '' ? null : Number(text);
+      const read = text === '' ? null : readNumber(text, 'either');
+      const figure = read === null ? null : read.ok ? read.value : Number.NaN;
       if (figure !== null && !(Number.isInteger(figure) && figure > 0 && figure <= MOST_FIBERS))
         return complain(column, `A whole number from 1 to ${MOST_FIBERS}.`);
       figures[column] = figure;
     }
-    const made = makeUpOf(kind, figures.fibers!, figures.tubes!, figures.perTube!);
+    const made = makeUpOf(kind, {
+      fibers: figures.fibers!,
+      tubes: figures.tubes!,
+      perTube: figures.perTube!,
+    });
     const column = match.fibers === null ? 'tubes' : 'fibers';
     if (typeof made === 'string') return complain(column, made);
     const checked = makeUpSchema.safeParse(made);

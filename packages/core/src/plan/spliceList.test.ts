@@ -59,6 +59,28 @@ describe('a splice list', () => {
     expect(list.cables).toEqual(['A', 'B']);
   });
 
+  it('a range in a cell stands for its fibers, a slot each from the one that is named', () => {
+    const list = readList([
+      'Weir,1,1,A,7-12,B,tube 2 1-6,single',
+      '',
+      'Weir,2,1,R,1-12,Q,13–24,ribbon',
+    ]);
+    expect(list.problems).toEqual([]);
+    expect(list.splices).toHaveLength(18);
+    expect(list.splices[5]).toMatchObject({ slot: 6, fiberA: 12, fiberB: 18 });
+    expect(list.splices[6]).toMatchObject({ tray: 2, slot: 1, fiberA: 1, fiberB: 13 });
+    expect(new Set(list.splices.slice(6).map(({ slot }) => slot))).toEqual(new Set([1]));
+  });
+
+  it('ranges that are not equally long are refused with what would be right', () => {
+    const { problems, splices } = readList(['Weir,1,1,A,1-6,B,1-5,single']);
+    expect(splices).toEqual([]);
+    expect(problems[0]).toMatchObject({
+      row: 2,
+      message: '6 fibers of A cannot meet 5 fibers of B: name as many on both sides.',
+    });
+  });
+
   it('keeps columns it has no place for', () => {
     const list = readList(['Weir,1,1,A,1,B,1,single,north side,7'], {}, `${TITLES},remark,`);
     expect(list.splices[0]?.extra).toEqual({ remark: 'north side', 'column 10': '7' });

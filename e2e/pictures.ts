@@ -160,6 +160,12 @@ const SHOTS: Shot[] = [
       await press(on, 'No gauge at hand: simulate one');
       for (let times = 0; times < 5; times++) {
         await press(on, 'Run the simulated gauge on by 3 minutes');
+        await on.waitForFunction(
+          () =>
+            document
+              .querySelector('[aria-label="Run the simulated gauge on by 3 minutes"]')
+              ?.getAttribute('aria-disabled') !== 'true',
+        );
         await new Promise((resolve) => setTimeout(resolve, 700));
       }
       await sees(on, 'cooling explains');
@@ -194,7 +200,7 @@ const chooseSplicer = async () => {
     waitUntil: 'networkidle2',
   });
   await press(page, 'Single-fiber splicer');
-  await press(page, 'the stand-in, to try it out');
+  await press(page, 'the simulated splicer');
   await press(page, 'Cleaver');
 };
 
@@ -230,7 +236,7 @@ async function picturePages(): Promise<void> {
   };
   for (const [name, words] of [
     ['as-built-splices', 'Tray 1'],
-    ['as-built-test', 'Test 1: failed'],
+    ['as-built-test', 'Test 1, readings simulated: failed'],
   ] as const) {
     const number = String(pageOf(words));
     const args = ['-r', '75', '-png', '-singlefile', '-f', number, '-l', number, pdf];

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { clockOf } from '@cordel/core';
+import { clockOf, plural } from '@cordel/core';
 import {
   BUBBLES_SEEN,
   type BubblesSeen,
@@ -122,6 +122,9 @@ function Reckoned({ pressed }: { pressed: PressureRound }) {
         </Txt>
       ) : null}
       <Txt kind="strong">{estimateWords(pressed)}</Txt>
+      {pressed.origin ? (
+        <Txt ink="ink2">{`${plural(pressed.readings.length, 'reading')}, ${pressed.origin}`}</Txt>
+      ) : null}
     </View>
   );
 }

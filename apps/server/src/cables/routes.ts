@@ -5,6 +5,7 @@ import { type Db, rowsOf } from '../db/client.ts';
 import { cables } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
 import { answers, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
+import { renameInPlans } from '../plans/queries.ts';
 import { getProject } from '../projects/queries.ts';
 import { allSchemes, schemeNamed } from '../schemes/queries.ts';
 
@@ -35,7 +36,12 @@ async function putCable(db: Db, cable: Cable): Promise<void> {
     throw new Problem(422, detail, [{ place: '/makeUp', detail }]);
   }
   const { id: _id, ...set } = cable;
-  await db.insert(cables).values(cable).onConflictDoUpdate({ target: cables.id, set });
+  await db.transaction(async (tx) => {
+    const on = tx as unknown as Db;
+    // Plans name cables: they are renamed in the same write, or nothing is.
+    if (before && before.name !== cable.name) await renameInPlans(on, before, cable.name);
+    await tx.insert(cables).values(cable).onConflictDoUpdate({ target: cables.id, set });
+  });
 }
 
 export const cableRoutes = router().openapi(put, async (c) => {

@@ -150,3 +150,50 @@ describe('circuits', () => {
     expect(await flips()).toMatchObject([{ closure: closureId }]);
   });
 });
+
+describe('a cable that is renamed', () => {
+  const rename = (name: string) =>
+    api.put(`/cables/${document.cables[0]!.id}`, { ...document.cables[0]!, name });
+
+  it('is renamed in plans and pins in the same write, and nothing is proposed to be dropped', async () => {
+    await put(
+      write('splice A tube 1 to B tube 1 # A', { pins: [{ cable: 'A', unit: 1, tray: 1 }] }),
+    );
+    const before = await splicesOf();
+    expect((await rename('West trunk')).status).toBe(200);
+    const plan = await planOf();
+    expect(plan.text).toBe('splice "West trunk" tube 1 to B tube 1 # A');
+    expect(plan.pins).toEqual([{ cable: 'West trunk', unit: 1, tray: 1 }]);
+    const again = await put(write(plan.text, { pins: plan.pins }));
+    expect(again.body).toEqual({ added: 0, moved: 0, dropped: 0, retired: 0 });
+    expect(await splicesOf()).toEqual(before);
+  });
+
+  it('to a name that is taken is refused in words, and its plans stay', async () => {
+    await put(write('splice A tube 1 to B tube 1'));
+    const answer = await rename('B');
+    expect(answer.status).toBe(409);
+    expect((answer.body as { detail: string }).detail).toMatch(/has a cable of that name already/);
+    expect((await planOf()).text).toBe('splice A tube 1 to B tube 1');
+  });
+});
+
+it('a list that is imported into a planned closure changes its plan, which drops nothing of it', async () => {
+  await twoTrays();
+  await put(write('splice A tube 1 to B tube 1'));
+  const answer = await api.post(`/projects/${document.project.id}/splice-list`, {
+    importId: uuid(),
+    text: 'closure,tray,slot,cable A,fiber A,cable B,fiber B,method\r\nMill,2,1,A,13-16,B,13-16,single',
+    match: { closure: 0, tray: 1, slot: 2, cableA: 3, fiberA: 4, cableB: 5, fiberB: 6, method: 7 },
+    cables: [],
+  });
+  expect(answer.status).toBe(200);
+  const plan = await planOf();
+  expect(plan.text).toBe('splice A tube 1 to B tube 1\nsplice A 13-16 to B 13-16');
+  expect((await put(write(plan.text))).body).toEqual({
+    added: 0,
+    moved: 0,
+    dropped: 0,
+    retired: 0,
+  });
+});

@@ -8,7 +8,10 @@ import {
   type Ruling,
   type Splice,
   collapseJoints,
+  expandPlan,
+  parsePlan,
   printLine,
+  renameInPlan,
   standingOf,
   weighPlan,
 } from '@cordel/core';
@@ -64,6 +67,41 @@ export async function getPlan(db: Db, closureId: string): Promise<Plan & { worke
     .map((line) => printLine(line, list))
     .join('\n');
   return { closureId, text, pins: [], spare: 0, worked };
+}
+
+/** Calls a cable by another name in the plans of its project, in their lines and in what is pinned to trays. */
+export async function renameInPlans(
+  db: Db,
+  { projectId, name }: { projectId: string; name: string },
+  to: string,
+): Promise<void> {
+  const list = [...(await listCables(db, projectId)).values()];
+  for (const plan of await getPlans(db, projectId)) {
+    const text = renameInPlan(plan.text, list, name, to);
+    const pins = plan.pins.map((pin) => (pin.cable === name ? { ...pin, cable: to } : pin));
+    await db.update(plans).set({ text, pins }).where(eq(plans.closureId, plan.closureId));
+  }
+}
+
+/**
+ * Puts splices that came in otherwise into the plan of their closure, where one is written: as lines of their
+ * own, so that the plan goes on saying what is there.
+ */
+export async function addToPlan(db: Db, closureId: string): Promise<void> {
+  const [plan] = await db.select().from(plans).where(eq(plans.closureId, closureId));
+  if (!plan) return;
+  const closure = await getClosure(db, closureId);
+  const cables = await listCables(db, closure.projectId);
+  const list = [...cables.values()];
+  const key = (one: { cableA: string; fiberA: number; cableB: string; fiberB: number }) =>
+    `${one.cableA} ${one.fiberA} ${one.cableB} ${one.fiberB}`;
+  const { joints } = expandPlan(parsePlan(plan.text, list), list);
+  const planned = new Set(joints.map(key));
+  const there = await splicesThere(db, closure, cables);
+  const lines = collapseJoints(there.filter((splice) => !planned.has(key(splice))));
+  if (lines.length === 0) return;
+  const text = [plan.text.trimEnd(), ...lines.map((line) => printLine(line, list))].join('\n');
+  await db.update(plans).set({ text: text.trimStart() }).where(eq(plans.closureId, closureId));
 }
 
 /**

@@ -11,6 +11,7 @@ import { decodeText, readCsv } from '@cordel/core/csv';
 import type { Db } from '../db/client.ts';
 import { cables, closures, imports, splices } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
+import { addToPlan } from '../plans/queries.ts';
 import { getCables, getClosures, getProject } from '../projects/queries.ts';
 import { allSchemes, schemeNamed } from '../schemes/queries.ts';
 import { spliceColumns } from '../closures/routes.ts';
@@ -98,6 +99,8 @@ export async function importList(
           .where(eq(closures.id, closure.id));
     }
     await insertSplices(on, planned, project.limits.wavelengths);
+    for (const closureId of new Set(planned.map((splice) => splice.closureId)))
+      await addToPlan(on, closureId);
     await renewHeads(on, projectId);
   });
   return result;

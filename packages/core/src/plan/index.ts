@@ -6,6 +6,7 @@ export * from './lines.ts';
 export * from './occupancy.ts';
 export * from './parsePlan.ts';
 export * from './printLine.ts';
+export * from './renameInPlan.ts';
 export * from './spliceList.ts';
 export * from './network.ts';
 export * from './networkProblems.ts';

@@ -25,11 +25,14 @@ export function printLine(line: LineToPrint, cables: readonly ListCable[]): stri
   return words.join(' ');
 }
 
+/** A cable's name as a line has it: in quotes where it would not be read whole. */
+export const printName = (name: string): string => (/[\s",#]/.test(name) ? `"${name}"` : name);
+
 function printSelection(
   side: Pick<Selection, 'cable' | 'runs'>,
   cables: readonly ListCable[],
 ): string {
-  const name = /[\s",#]/.test(side.cable) ? `"${side.cable}"` : side.cable;
+  const name = printName(side.cable);
   const cable = cables.find((entry) => entry.name === side.cable);
   const unit = wholeUnits(side, cables);
   if (!cable || !unit) return `${name} ${printRuns(side.runs)}`;

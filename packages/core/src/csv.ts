@@ -3,3 +3,4 @@ export * from './bench/openRecordFile.ts';
 export * from './bench/recordIds.ts';
 export * from './plan/cableList.ts';
 export * from './record/csv.ts';
+export * from './record/titles.ts';

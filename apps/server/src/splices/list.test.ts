@@ -65,6 +65,24 @@ describe('bringing in a splice list', () => {
     expect(csv.text).toContain('north');
   });
 
+  it('passes over a heading, takes tubes from their column and the method said for all', async () => {
+    const titles = 'closure;tray;slot;cable A;fiber A;cable B;tube B;fiber B'.split(';');
+    const body = {
+      importId: uuid(),
+      text: ['Job 12', '', titles.join(';'), 'Mill;2;1;A;13;B;2;2'].join('\n'),
+      match: matchColumns(titles),
+      cables: [],
+    };
+    const bad = { ...body, text: `${body.text}\nMill;2;2;A;14;B;9;2`, importId: uuid() };
+    expect(await send(bad)).toMatchObject({
+      status: 422,
+      body: { errors: [{ place: 'row 5, fiber B' }] },
+    });
+    expect(await send(body)).toMatchObject({ status: 200, body: { splices: 1 } });
+    const csv = await api.get(`/projects/${document.project.id}/csv/splices`);
+    expect(csv.text).toMatch(/Mill,2,1,A,13,[^,]*,[^,]*,B,14,[^,]*,[^,]*,single/);
+  });
+
   it('joins fibers along the route with what was there', async () => {
     await send(request(['Weir,1,1,B,5,W,1,single,'], [cable('W', 12)]));
     const found = (await api.get(`/projects/${document.project.id}/ledger/fibers?q=A+5`))

@@ -3,11 +3,14 @@ import {
   type Cable,
   type Closure,
   type ColumnMatch,
+  type Method,
   type Placed,
   type Splice,
+  matchColumns,
+  plural,
   readSpliceList,
 } from '@cordel/core';
-import { decodeText, readCsv } from '@cordel/core/csv';
+import { decodeText, readCsv, startAtTitles } from '@cordel/core/csv';
 import type { Db } from '../db/client.ts';
 import { cables, closures, imports, splices } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
@@ -24,6 +27,8 @@ export interface ListRequest {
   importId: string;
   text: string;
   match: ColumnMatch;
+  /** How fibers are spliced where their row does not say it. */
+  method: Method;
   /** Cables the list names that the project does not have yet. */
   cables: Cable[];
 }
@@ -58,13 +63,14 @@ export async function importList(
     })),
     closures: await withSplices(db, projectId, there, all),
     trayCapacity: project.trayCapacity,
+    method: request.method,
   };
-  const list = readSpliceList(table.value.header, table.value.rows, request.match, setting);
+  const list = readSpliceList(startAtTitles(table.value, matchColumns), request.match, setting);
   if (list.problems.length > 0) {
     const first = list.problems[0]!;
     throw new Problem(
       422,
-      `Nothing was brought in: ${list.problems.length.toLocaleString('en')} problems. Row ${first.row}, ${first.column}: ${first.message}`,
+      `Nothing was brought in: ${plural(list.problems.length, 'problem')}. Row ${first.row}, ${first.column}: ${first.message}`,
       list.problems.slice(0, 500).map((problem) => ({
         place: `row ${problem.row}, ${problem.column}`,
         detail: problem.message,

@@ -1,13 +1,12 @@
 import { createRoute, z } from '@hono/zod-openapi';
-import { LIST_COLUMNS, type ColumnMatch, cableSchema, idSchema } from '@cordel/core';
+import { LIST_COLUMNS, cableSchema, idSchema, methodSchema } from '@cordel/core';
 import { answers, idParams, jsonBody, router } from '../http/router.ts';
 import { importList } from './list.ts';
 
 const matchSchema = z.object(
-  Object.fromEntries(LIST_COLUMNS.map((column) => [column, z.int().min(0).nullable()])) as Record<
-    (typeof LIST_COLUMNS)[number],
-    z.ZodNullable<z.ZodInt>
-  >,
+  Object.fromEntries(
+    LIST_COLUMNS.map((column) => [column, z.int().min(0).nullable().default(null)]),
+  ) as Record<(typeof LIST_COLUMNS)[number], z.ZodDefault<z.ZodNullable<z.ZodInt>>>,
 );
 
 const post = createRoute({
@@ -21,6 +20,7 @@ const post = createRoute({
         importId: idSchema,
         text: z.string(),
         match: matchSchema,
+        method: methodSchema.default('single'),
         cables: z.array(cableSchema).max(2000),
       }),
     ),
@@ -34,8 +34,5 @@ const post = createRoute({
 export const spliceRoutes = router().openapi(post, async (c) => {
   const { projectId } = c.req.valid('param');
   const body = c.req.valid('json');
-  return c.json(
-    await importList(c.var.db, projectId, { ...body, match: body.match as ColumnMatch }),
-    200,
-  );
+  return c.json(await importList(c.var.db, projectId, body), 200);
 });

@@ -2,13 +2,16 @@ import { expose } from 'comlink';
 import { type ListProblem, type Parsed, parsed } from '@cordel/core';
 import {
   type ListedCable,
+  type Table,
   decodeText,
   isZip,
   matchCableColumns,
   readCableList,
   readCsv,
+  startAtTitles,
+  type TitledTable,
 } from '@cordel/core/csv';
-import { type SheetTable, oddProblems, readXlsx } from '@cordel/core/xlsx';
+import { type OddCell, oddProblems, openSheet } from '@cordel/core/xlsx';
 
 /** A cable list as it is shown before it is brought in. */
 export type CablePreview =
@@ -17,20 +20,29 @@ export type CablePreview =
 /** Reads cable lists off the page's own thread. */
 const cableReader = {
   read(bytes: Uint8Array, known: string[]): CablePreview {
-    const table = isZip(bytes) ? readXlsx(bytes) : readText(bytes);
+    const table = isZip(bytes) ? readSheet(bytes) : readText(bytes);
     if (!table.ok) return { error: table.error };
-    const { header, rows, odd, notes } = table.value;
+    const { header, rows, titlesRow, odd, notes } = table.value;
     const match = matchCableColumns(header);
-    const { cables, problems } = readCableList(header, rows, match, new Set(known));
+    const { cables, problems } = readCableList({ header, rows, titlesRow }, match, new Set(known));
     return { cables, problems: [...oddProblems(odd, header, match), ...problems], notes };
   },
 };
 
+type CableTable = TitledTable<Table> & { odd: OddCell[]; notes: string[] };
+
+function readSheet(bytes: Uint8Array): Parsed<CableTable> {
+  const opened = openSheet(bytes, matchCableColumns);
+  return opened.ok ? parsed(opened.value.list) : opened;
+}
+
 /** A list in CSV as the sheet of a workbook: with nothing odd about it. */
-function readText(bytes: Uint8Array): Parsed<SheetTable> {
+function readText(bytes: Uint8Array): Parsed<CableTable> {
   const decoded = decodeText(bytes);
   const read = decoded.ok ? readCsv(decoded.value) : decoded;
-  return read.ok ? parsed({ ...read.value, odd: [], notes: [] }) : read;
+  return read.ok
+    ? parsed({ ...startAtTitles(read.value, matchCableColumns), odd: [], notes: [] })
+    : read;
 }
 
 export type CableReader = typeof cableReader;

@@ -5,10 +5,13 @@ import { TextInput } from 'react-native-paper';
 import {
   COLUMN_TITLES,
   LIST_COLUMNS,
+  OPTIONAL_COLUMNS,
   type ListColumn,
   type ListProblem,
+  type Method,
   describeMakeUp,
   plural,
+  unmatchedColumns,
 } from '@cordel/core';
 import { MakeUpForm } from '@/kit/MakeUpForm';
 import { readMakeUp } from '@/kit/typedMakeUp';
@@ -58,11 +61,15 @@ export function ImportPage() {
   );
 }
 
+const NEEDED = LIST_COLUMNS.filter((column) => !OPTIONAL_COLUMNS.includes(column));
+const titlesOf = (columns: readonly ListColumn[]) =>
+  columns.map((column) => COLUMN_TITLES[column]).join(', ');
+
 function FilePart({ flow }: { flow: Import }) {
   return (
     <View style={{ gap: 10 }}>
       <Txt>
-        {`A list (CSV or XLSX) with the columns ${LIST_COLUMNS.map((column) => COLUMN_TITLES[column]).join(', ')}. Comma, semicolon or tab. Other columns are kept. A fiber is a number (100), a place (9/4) or colours (tube 9 brown).`}
+        {`A list (CSV or XLSX) with the columns ${titlesOf(NEEDED)}; ${titlesOf(OPTIONAL_COLUMNS)} where it has them. Rows above the titles are passed over. Comma, semicolon or tab. Other columns are kept. A fiber is a number (100), a place (9/4) or colours (tube 9 brown).`}
       </Txt>
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
         <Press
@@ -105,7 +112,8 @@ function ColumnPart({ flow }: { flow: Import }) {
   const { file, match } = flow;
   const [opened, setOpened] = useState(false);
   if (!file || !match) return null;
-  const unmatched = LIST_COLUMNS.filter((column) => match[column] === null);
+  const unmatched = unmatchedColumns(match);
+  const matched = LIST_COLUMNS.filter((column) => match[column] !== null).length;
   const open = opened || unmatched.length > 0;
   return (
     <Leaf style={{ gap: 10 }}>
@@ -115,13 +123,22 @@ function ColumnPart({ flow }: { flow: Import }) {
       {file.notes.map((note) => (
         <Notice key={note}>{note}</Notice>
       ))}
+      {file.titlesRow > 1 ? (
+        <Notice>{`The titles are in row ${file.titlesRow}; what stands above them is passed over.`}</Notice>
+      ) : null}
+      {file.sheets.length > 1 ? (
+        <Choice
+          label="Sheet"
+          value={file.sheet}
+          options={file.sheets.map((sheet) => ({ value: sheet, label: sheet }))}
+          onChange={flow.chooseSheet}
+        />
+      ) : null}
       {unmatched.length > 0 ? (
-        <Txt>{`Choose where to find: ${unmatched.map((column) => COLUMN_TITLES[column]).join(', ')}.`}</Txt>
+        <Txt>{`Choose where to find: ${titlesOf(unmatched)}.`}</Txt>
       ) : (
         <Press
-          label={
-            open ? `All ${LIST_COLUMNS.length} matched` : `All ${LIST_COLUMNS.length} matched: look`
-          }
+          label={open ? `${matched} columns matched` : `${matched} columns matched: look`}
           aria-expanded={open}
           onPress={() => setOpened(!open)}
         />
@@ -129,14 +146,29 @@ function ColumnPart({ flow }: { flow: Import }) {
       {open
         ? LIST_COLUMNS.map((column) => <ColumnChoice key={column} column={column} flow={flow} />)
         : null}
+      {open || match.method === null ? (
+        <Choice
+          label="Method where a row does not say it"
+          value={flow.method}
+          options={METHODS}
+          onChange={(method) => flow.setMethod(method as Method)}
+        />
+      ) : null}
     </Leaf>
   );
 }
+
+const METHODS = [
+  { value: 'single', label: 'Single' },
+  { value: 'mass', label: 'Ribbon' },
+];
 
 function ColumnChoice({ column, flow }: { column: ListColumn; flow: Import }) {
   const inks = useInks();
   const { file, match } = flow;
   const index = match![column];
+  const optional = OPTIONAL_COLUMNS.includes(column);
+  const missing = index === null && !optional;
   const sample = index === null ? '' : file!.sample.map((row) => row[index]).join(', ');
   return (
     <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10, flexWrap: 'wrap' }}>
@@ -159,11 +191,11 @@ function ColumnChoice({ column, flow }: { column: ListColumn; flow: Import }) {
           fontFamily: FONTS.regular,
           background: inks.leaf,
           color: inks.ink,
-          border: `2px solid ${index === null ? inks.accent : inks.ink}`,
+          border: `2px solid ${missing ? inks.accent : inks.ink}`,
           padding: '0 8px',
         }}
       >
-        <option value="">choose</option>
+        <option value="">{optional ? 'none' : 'choose'}</option>
         {file!.header.map((title, at) => (
           <option key={at} value={at}>
             {title || `column ${at + 1}`}
@@ -171,7 +203,7 @@ function ColumnChoice({ column, flow }: { column: ListColumn; flow: Import }) {
         ))}
       </select>
       <Txt ink="ink2" numberOfLines={1} style={{ flexShrink: 1 }}>
-        {index === null ? 'not matched yet' : sample}
+        {missing ? 'not matched yet' : sample}
       </Txt>
     </View>
   );

@@ -4,14 +4,25 @@ import {
   type ListProblem,
   type ListSetting,
   Network,
+  type Parsed,
   type ReadList,
   cablesOfList,
   findNetworkProblems,
+  type Method,
   matchColumns,
+  parsed,
   readSpliceList,
 } from '@cordel/core';
-import { type Table, decodeText, isZip, plainCsv, readCsv } from '@cordel/core/csv';
-import { type OddCell, oddProblems, readXlsx } from '@cordel/core/xlsx';
+import {
+  startAtTitles,
+  type TitledTable,
+  type Table,
+  decodeText,
+  isZip,
+  plainCsv,
+  readCsv,
+} from '@cordel/core/csv';
+import { type OddCell, oddProblems, openSheet } from '@cordel/core/xlsx';
 
 /** What the page shows of a list before it is brought in. Problems past the first 300 are counted only. */
 export interface ListPreview {
@@ -25,41 +36,51 @@ export interface ListPreview {
   doubtCount: number;
 }
 
-let table: Table | null = null;
+let table: TitledTable<Table> | null = null;
+const NOTHING: TitledTable<Table> = { header: [], rows: [], titlesRow: 1 };
+
 let text = '';
 let odd: readonly OddCell[] = [];
 
 /** Reads splice lists off the page's own thread; the worker holds the rows. */
 const listReader = {
-  open(bytes: Uint8Array, progress: (rows: number) => void) {
+  open(bytes: Uint8Array, sheet: string | undefined, progress: (rows: number) => void) {
     let notes: string[] = [];
+    let sheets: string[] = [];
+    let titled: Parsed<TitledTable<Table>>;
     odd = [];
     if (isZip(bytes)) {
-      const read = readXlsx(bytes, progress);
-      if (!read.ok) return { error: read.error };
-      table = read.value;
-      ({ odd, notes } = read.value);
+      const opened = openSheet(bytes, matchColumns, progress, sheet);
+      if (!opened.ok) return { error: opened.error };
+      const { whole, list } = opened.value;
+      ({ odd, notes, sheets, sheet } = list);
+      titled = parsed(list);
       // The list goes on as CSV, which is what the server reads.
-      text = plainCsv(table);
+      text = plainCsv(whole);
     } else {
       const decoded = decodeText(bytes);
       const read = decoded.ok ? readCsv(decoded.value) : decoded;
-      if (!read.ok || !decoded.ok) return { error: read.ok ? '' : read.error };
-      table = read.value;
-      text = decoded.value;
+      titled = read.ok ? parsed(startAtTitles(read.value, matchColumns)) : read;
+      if (decoded.ok) text = decoded.value;
     }
+    if (!titled.ok) return { error: titled.error };
+    table = titled.value;
     return {
       notes,
+      sheets,
+      sheet: sheet ?? '',
+      titlesRow: table.titlesRow,
       header: table.header,
       rows: table.rows.length,
       match: matchColumns(table.header),
       sample: table.rows.slice(0, 3),
     };
   },
-  cables: (match: ColumnMatch) => (table ? cablesOfList(table.rows, match) : []),
+  cables: (match: ColumnMatch, method: Method) =>
+    table ? cablesOfList(table.rows, match, method) : [],
   preview(match: ColumnMatch, setting: ListSetting, progress: (rows: number) => void): ListPreview {
-    const { header, rows } = table ?? { header: [], rows: [] };
-    const list = readSpliceList(header, rows, match, setting, progress);
+    const list = readSpliceList(table ?? NOTHING, match, setting, progress);
+    const { header, rows } = table ?? NOTHING;
     const problems = [...oddProblems(odd, header, match), ...list.problems];
     const doubts = doubtsOf(list, setting);
     return {

@@ -9,6 +9,7 @@ import {
   type ColumnMatch,
   type Evidence,
   type ListSetting,
+  type Method,
   type Splice,
   plural,
   proposeMakeUp,
@@ -37,6 +38,12 @@ interface OpenFile {
   sample: string[][];
   /** What of a workbook was passed over. */
   notes: string[];
+  /** The sheets of a workbook, and the one that is read; none in a text file. */
+  sheets: string[];
+  sheet: string;
+  /** The row the titles stand in, from 1. */
+  titlesRow: number;
+  bytes: Uint8Array;
 }
 
 /** The steps of bringing in a list: file, columns, cables, preview, import. Reading runs in a worker. */
@@ -45,6 +52,7 @@ export function useImport() {
   const reader = useReader();
   const [file, setFile] = useState<OpenFile | null>(null);
   const [match, setMatch] = useState<ColumnMatch | null>(null);
+  const [method, setMethod] = useState<Method>('single');
   const [newCables, setNewCables] = useState<NewCable[]>([]);
   const [openCable, setOpenCable] = useState<string | null>(null);
   const [preview, setPreview] = useState<ListPreview | null>(null);
@@ -59,13 +67,14 @@ export function useImport() {
   const [error, setError] = useState('');
   const existing = useExisting(view);
 
-  const open = async (name: string, bytes: Uint8Array) => {
+  const open = async (name: string, bytes: Uint8Array, wanted?: string) => {
     setResult(null);
     setPreview(null);
     setError('');
     setBusy(`Reading ${name} …`);
     const opened = await reader.open(
       bytes,
+      wanted,
       proxy((rows: number) => setBusy(`Reading ${name}: ${rows.toLocaleString('en')} rows …`)),
     );
     setBusy('');
@@ -74,9 +83,9 @@ export function useImport() {
       setError(`${name}: ${opened.error}`);
       return;
     }
-    const { header, rows, sample, notes } = opened;
-    setFile({ name, header, rows, sample, notes });
-    setMatch(opened.match);
+    const { match: guessed, ...rest } = opened;
+    setFile({ name, bytes, ...rest });
+    setMatch(guessed);
   };
 
   const choose = async () => {
@@ -91,7 +100,7 @@ export function useImport() {
   useEffect(() => {
     if (!file || !match || settled) return;
     let current = true;
-    void reader.cables(match).then((found) => {
+    void reader.cables(match, method).then((found) => {
       if (!current) return;
       const known = new Set(view.cables.map((cable) => cable.name));
       setNewCables((before) =>
@@ -112,7 +121,7 @@ export function useImport() {
     return () => {
       current = false;
     };
-  }, [file, match, settled, reader, view.cables, view.project.schemeId]);
+  }, [file, match, method, settled, reader, view.cables, view.project.schemeId]);
 
   // The preview follows from all of it.
   useEffect(() => {
@@ -122,7 +131,7 @@ export function useImport() {
     void reader
       .preview(
         match,
-        settingOf(view, newCables, existing),
+        settingOf(view, newCables, existing, method),
         proxy(
           (count: number) =>
             current &&
@@ -137,7 +146,7 @@ export function useImport() {
     return () => {
       current = false;
     };
-  }, [file, match, newCables, existing, settled, reader, view]);
+  }, [file, match, method, newCables, existing, settled, reader, view]);
 
   const bringIn = async () => {
     setBringing(true);
@@ -158,7 +167,7 @@ export function useImport() {
             },
           ];
     });
-    const body = { importId: uuid(), text: await reader.text(), match: match!, cables };
+    const body = { importId: uuid(), text: await reader.text(), match: match!, method, cables };
     const outcome = await outbox.add({
       method: 'POST',
       path: `/api/projects/${view.project.id}/splice-list`,
@@ -175,6 +184,9 @@ export function useImport() {
     file,
     match,
     setMatch,
+    method,
+    setMethod,
+    chooseSheet: (sheet: string) => file && void open(file.name, file.bytes, sheet),
     newCables,
     openCable,
     setOpenCable,
@@ -229,6 +241,7 @@ function settingOf(
   view: ProjectView,
   newCables: readonly NewCable[],
   existing: Existing,
+  method: Method,
 ): ListSetting {
   const schemeOf = (id: string) => view.schemes.find((scheme) => scheme.id === id);
   const fresh = newCables.flatMap((cable) => {
@@ -255,5 +268,6 @@ function settingOf(
       ),
     })),
     trayCapacity: view.project.trayCapacity,
+    method,
   };
 }

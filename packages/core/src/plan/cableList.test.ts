@@ -1,7 +1,7 @@
 import { matchCableColumns, readCableList } from './cableList.ts';
 
 const read = (header: string[], ...rows: string[][]) =>
-  readCableList(header, rows, matchCableColumns(header), new Set(['Old']));
+  readCableList({ header, rows, titlesRow: 1 }, matchCableColumns(header), new Set(['Old']));
 const FULL = ['Cable', 'Type', 'Fibers', 'Tubes', 'Fibers per tube'];
 
 describe('a cable list', () => {

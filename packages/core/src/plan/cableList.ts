@@ -1,7 +1,8 @@
 import { MOST_FIBERS } from '../record/basics.ts';
 import { type MakeUp, cableNameSchema, makeUpSchema } from '../record/cable.ts';
 import { readNumber } from '../measure/number.ts';
-import { matchTitles } from '../record/titles.ts';
+import type { Table } from '../record/csv.ts';
+import { type TitledTable, matchTitles } from '../record/titles.ts';
 import type { ListProblem } from './spliceList.ts';
 
 /** The columns of a cable list. */
@@ -106,8 +107,7 @@ function ribbonsOf(fibers: number | null, units: number | null): MakeUp | string
  * @param known names of cables that the project has already
  */
 export function readCableList(
-  header: readonly string[],
-  rows: readonly (readonly string[])[],
+  { header, rows, titlesRow }: TitledTable<Table>,
   match: CableMatch,
   known: ReadonlySet<string>,
 ): { cables: ListedCable[]; problems: ListProblem[] } {
@@ -117,13 +117,20 @@ export function readCableList(
     return {
       cables: [],
       problems: [
-        { row: 1, column, value: '', message: `Which column holds “${column}”? Title it so.` },
+        {
+          row: titlesRow,
+          column,
+          value: '',
+          message: `Which column holds “${column}”? Title it so.`,
+        },
       ],
     };
   }
   const names = new Map<string, number>();
   const cables = rows.flatMap((cells, index): ListedCable[] => {
-    const row = index + 2;
+    // A blank row parts what belongs together for the eye; it is no cable.
+    if (cells.every((cell) => cell.trim() === '')) return [];
+    const row = titlesRow + index + 1;
     const cell = (column: CableColumn) =>
       match[column] === null ? '' : (cells[match[column]] ?? '').trim();
     const complain = (column: CableColumn, message: string): [] => {

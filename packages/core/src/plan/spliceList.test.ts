@@ -1,4 +1,5 @@
 import { type Table, readCsv, writeCsv } from '../record/csv.ts';
+import { startAtTitles } from '../record/titles.ts';
 import { BUILT_IN_SCHEMES } from '../fiber/schemes.ts';
 import {
   type ListSetting,
@@ -18,6 +19,7 @@ const setting: ListSetting = {
   ],
   closures: [],
   trayCapacity: { single: 12, mass: 2 },
+  method: 'single',
 };
 const TITLES = 'closure,tray,slot,cable A,fiber A,cable B,fiber B,method';
 
@@ -28,8 +30,8 @@ function tableOf(text: string): Table {
 }
 
 const readList = (lines: string[], over: Partial<ListSetting> = {}, titles = TITLES) => {
-  const { header, rows } = tableOf([titles, ...lines].join('\r\n'));
-  return readSpliceList(header, rows, matchColumns(header), { ...setting, ...over });
+  const list = startAtTitles(tableOf([titles, ...lines].join('\r\n')), matchColumns);
+  return readSpliceList(list, matchColumns(list.header), { ...setting, ...over });
 };
 
 const ribbon = (slot: number, from: number, shift = 0) =>
@@ -103,17 +105,75 @@ describe('a splice list', () => {
       'To fibre',
       'Type',
     ]);
-    expect(Object.values(match)).toEqual([0, 1, 2, 3, 4, 5, 6, 7]);
+    expect(Object.values(match).filter((index) => index !== null)).toEqual([
+      0, 1, 2, 3, 4, 5, 6, 7,
+    ]);
     expect(matchColumns(['a', 'b']).closure).toBeNull();
   });
 
   it('asks for a column that is not matched', () => {
     const list = readList(
-      ['Weir,1,1,A,1,B,1'],
+      ['Weir,1,1,A,1,B,single'],
       {},
-      'closure,tray,slot,cable A,fiber A,cable B,fiber B',
+      'closure,tray,slot,cable A,fiber A,cable B,method',
     );
-    expect(list.problems).toMatchObject([{ row: 1, column: 'method' }]);
+    expect(list.problems).toMatchObject([{ row: 1, column: 'fiber B' }]);
+  });
+
+  it('passes over what stands above the titles, and counts rows as the sheet does', () => {
+    const lines = ['Job 12', '', 'Drawn by,N. N.', TITLES, 'Weir,1,1,A,1,B,1,single'];
+    expect(readList(lines, {}, 'Splices of the ring').splices).toHaveLength(1);
+    const { problems } = readList(
+      [...lines, 'Weir,1,2,A,200,B,2,single'],
+      {},
+      'Splices of the ring',
+    );
+    expect(problems).toMatchObject([{ row: 7, column: 'fiber A' }]);
+  });
+
+  it('a row of titles alone, or none that is known, leaves the first row the titles', () => {
+    const list = (text: string) => startAtTitles(tableOf(text), matchColumns);
+    expect(list('a,b\nc,d')).toMatchObject({ header: ['a', 'b'], titlesRow: 1 });
+    expect(list(`a,b\n${TITLES}`)).toMatchObject({ header: ['a', 'b'], titlesRow: 1 });
+    expect(list(`${TITLES}\n${TITLES}\nx,1`)).toMatchObject({ titlesRow: 1 });
+  });
+
+  describe('with the tube in a column of its own', () => {
+    const TUBES = 'closure;tray;slot;cable A;tube A;fiber A;cable B;tube B;fiber B';
+    it.each([
+      ['2;3', '2;3', [15], [15]],
+      ['brown;aqua', '4;12', [48], [48]],
+      ['T4;1-3', 'BR;BL-GR', null, null],
+      ['T4;1-3', 'BR;1-3', [37, 38, 39], [37, 38, 39]],
+      // Counted through the cable, which only the third tube can mean.
+      ['3;27', 'tube 3;green', [27], [27]],
+      // Fiber 27 does not lie in the fourth tube.
+      ['4;27', '4;3', null, null],
+      ['4;', '4;3', null, null],
+      [';40', ';4/4', [40], [40]],
+    ])('%s meets %s', (a, b, left, right) => {
+      const { splices, problems } = readList([`Weir;1;1;A;${a};B;${b}`], {}, TUBES);
+      expect(problems.length === 0).toBe(left !== null);
+      expect(splices.map(({ fiberA }) => fiberA)).toEqual(left ?? []);
+      expect(splices.map(({ fiberB }) => fiberB)).toEqual(right ?? []);
+    });
+
+    it('proposes a make-up that holds the tubes', () => {
+      const { header, rows } = tableOf(`${TUBES}\nWeir;1;1;X;7;3;Y;brown;1`);
+      expect(cablesOfList(rows, matchColumns(header), 'mass').map(proposeMakeUp)).toEqual([
+        { kind: 'ribbon', ribbons: 7 },
+        { kind: 'ribbon', ribbons: 1 },
+      ]);
+    });
+  });
+
+  it('a row that does not say its method takes the one said for the list', () => {
+    const rows = Array.from({ length: 12 }, (_, at) => `Weir,1,1,R,${at + 1},Q,${at + 1},`);
+    const { splices, problems } = readList(rows, { method: 'mass' });
+    expect(problems).toEqual([]);
+    expect(new Set(splices.map(({ method }) => method))).toEqual(new Set(['mass']));
+    const without = TITLES.replace(',method', '');
+    expect(readList(['Weir,1,1,A,1,B,1'], {}, without).splices[0]?.method).toBe('single');
   });
 
   it('proposes make-ups from the highest fiber, tube or ribbon', () => {
@@ -123,7 +183,7 @@ describe('a splice list', () => {
       'W,1,3,D,2,E,brown,single',
     ];
     const { header, rows } = tableOf([TITLES, ...lines].join('\n'));
-    const found = cablesOfList(rows, matchColumns(header));
+    const found = cablesOfList(rows, matchColumns(header), 'single');
     expect(found).toEqual([
       { name: 'X', highest: 97, units: 0, ribbon: false },
       { name: 'Y', highest: 0, units: 5, ribbon: true },
@@ -260,7 +320,8 @@ describe('a bad splice list', () => {
   it('may have 200 000 rows and not one more', () => {
     const row = ['Weir', '1', '1', 'A', '1', 'B', '1', 'single'];
     const header = TITLES.split(',');
-    const list = readSpliceList(header, Array(200_001).fill(row), matchColumns(header), setting);
+    const table = { header, rows: Array<string[]>(200_001).fill(row), titlesRow: 1 };
+    const list = readSpliceList(table, matchColumns(header), setting);
     expect(list.problems[0]?.message).toContain('has 200,001 rows; the most is 200,000');
   });
 });

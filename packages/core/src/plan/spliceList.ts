@@ -3,8 +3,10 @@ import type { Closure, Tray, TrayCapacity } from '../record/closure.ts';
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
 import type { ColourScheme } from '../record/scheme.ts';
 import type { Method } from '../record/splice.ts';
-import { matchTitles } from '../record/titles.ts';
+import { type TitledTable, matchTitles } from '../record/titles.ts';
+import type { Table } from '../record/csv.ts';
 import { dashed } from '../fiber/parse.ts';
+import { placeOf } from '../fiber/address.ts';
 import { parseFibers } from '../fiber/parseFibers.ts';
 import { plural } from '../measure/count.ts';
 import { type Clash, type Placed, findClashes } from './occupancy.ts';
@@ -15,12 +17,17 @@ export const LIST_COLUMNS = [
   'tray',
   'slot',
   'cableA',
+  'tubeA',
   'fiberA',
   'cableB',
+  'tubeB',
   'fiberB',
   'method',
 ] as const;
 export type ListColumn = (typeof LIST_COLUMNS)[number];
+
+/** Columns a list may do without: the tube may be written with the fiber, the method be said once for all. */
+export const OPTIONAL_COLUMNS: readonly ListColumn[] = ['tubeA', 'tubeB', 'method'];
 
 /** Titles under which the columns are written and recognised. */
 export const COLUMN_TITLES: Record<ListColumn, string> = {
@@ -28,8 +35,10 @@ export const COLUMN_TITLES: Record<ListColumn, string> = {
   tray: 'tray',
   slot: 'slot',
   cableA: 'cable A',
+  tubeA: 'tube A',
   fiberA: 'fiber A',
   cableB: 'cable B',
+  tubeB: 'tube B',
   fiberB: 'fiber B',
   method: 'method',
 };
@@ -42,8 +51,10 @@ const SYNONYMS: Record<ListColumn, string[]> = {
   tray: ['cassette', 'trayno', 'traynumber'],
   slot: ['position', 'place', 'slotno'],
   cableA: ['fromcable', 'cable1', 'cablefrom', 'acable'],
+  tubeA: ['ribbona', 'buffera', 'fromtube', 'fromribbon', 'tube1', 'tubefrom', 'atube'],
   fiberA: ['fibrea', 'fromfiber', 'fromfibre', 'fiber1', 'fibre1', 'fiberfrom', 'afiber'],
   cableB: ['tocable', 'cable2', 'cableto', 'bcable'],
+  tubeB: ['ribbonb', 'bufferb', 'totube', 'toribbon', 'tube2', 'tubeto', 'btube'],
   fiberB: ['fibreb', 'tofiber', 'tofibre', 'fiber2', 'fibre2', 'fiberto', 'bfiber'],
   method: ['kind', 'type', 'splicemethod'],
 };
@@ -69,12 +80,14 @@ export interface ListSetting {
   closures: readonly (Pick<Closure, 'name' | 'trays'> & { splices: readonly Placed[] })[];
   /** Capacity of trays the list is the first to name. */
   trayCapacity: TrayCapacity;
+  /** How fibers are spliced where their row does not say it. */
+  method: Method;
 }
 
 /** One splice of a list; cables and closure by name. */
 export type ListSplice = Placed & { closure: string; extra: Record<string, string> };
 
-/** A problem at its place: the row as a spreadsheet counts it (the titles are row 1), and the column's title. */
+/** A problem at its place: the row as a spreadsheet counts it from 1, and the column's title. */
 export interface ListProblem {
   row: number;
   column: string;
@@ -97,27 +110,33 @@ export const MOST_ROWS = 200_000;
 
 /**
  * Reads a splice list: every row becomes a splice, or a problem at its row and column.
- * @param header the titles of the file
- * @param rows the cells, row by row
+ * @param table the list from its titles on
  * @param progress called now and then with the rows read
  */
 export function readSpliceList(
-  header: readonly string[],
-  rows: readonly (readonly string[])[],
+  { header, rows, titlesRow }: TitledTable<Table>,
   match: ColumnMatch,
   setting: ListSetting,
   progress?: (rows: number) => void,
 ): ReadList {
-  const missing = LIST_COLUMNS.filter((column) => match[column] === null);
-  if (missing.length > 0) return { ...nothingRead(), problems: missing.map(missingColumn) };
+  const missing = unmatchedColumns(match);
+  if (missing.length > 0)
+    return {
+      ...nothingRead(),
+      problems: missing.map((column) => missingColumn(column, titlesRow)),
+    };
   if (rows.length > MOST_ROWS) return { ...nothingRead(), problems: [tooLong(rows.length)] };
-  const reader = new ListReader(header, match as Record<ListColumn, number>, setting);
+  const reader = new ListReader(header, match, setting);
   rows.forEach((cells, index) => {
-    reader.read(cells, index + 2);
+    reader.read(cells, titlesRow + index + 1);
     if (progress && index % 5000 === 4999) progress(index + 1);
   });
   return reader.finish();
 }
+
+/** Columns that are needed and not found yet. */
+export const unmatchedColumns = (match: ColumnMatch): ListColumn[] =>
+  LIST_COLUMNS.filter((column) => match[column] === null && !OPTIONAL_COLUMNS.includes(column));
 
 const nothingRead = (): ReadList => ({
   splices: [],
@@ -127,8 +146,8 @@ const nothingRead = (): ReadList => ({
   newTrays: {},
 });
 
-const missingColumn = (column: ListColumn): ListProblem => ({
-  row: 1,
+const missingColumn = (column: ListColumn, row: number): ListProblem => ({
+  row,
   column: COLUMN_TITLES[column],
   value: '',
   message: `No column is matched to “${COLUMN_TITLES[column]}”: choose the one that holds it.`,
@@ -147,11 +166,11 @@ class ListReader {
   private readonly cables = new Map<string, ListCable>();
   private readonly named = new Set<string>();
   private readonly header: readonly string[];
-  private readonly match: Record<ListColumn, number>;
+  private readonly match: ColumnMatch;
   private readonly setting: ListSetting;
   private readonly extras: { title: string; index: number }[];
 
-  constructor(header: readonly string[], match: Record<ListColumn, number>, setting: ListSetting) {
+  constructor(header: readonly string[], match: ColumnMatch, setting: ListSetting) {
     this.header = header;
     this.match = match;
     this.setting = setting;
@@ -166,16 +185,16 @@ class ListReader {
     // A blank row parts what belongs together for the eye; it is no splice.
     if (cells.every((cell) => cell.trim() === '')) return;
     const before = this.problems.length;
-    const cell = (column: ListColumn) => (cells[this.match[column]] ?? '').trim();
+    const cell = (column: ListColumn) => (cells[this.match[column] ?? -1] ?? '').trim();
     const closure = cell('closure');
     if (closure === '') this.complain(row, 'closure', '', 'The closure is missing: name it.');
     if (closure.length > 80)
       this.complain(row, 'closure', closure, 'Keep the closure’s name to 80 characters.');
     const tray = this.count(cell('tray'), row, 'tray');
     const slot = this.count(cell('slot'), row, 'slot');
-    const method = this.take(readMethod(cell('method')), row, 'method', cell('method'));
-    const a = this.fibers(cell('cableA'), cell('fiberA'), row, 'A');
-    const b = this.fibers(cell('cableB'), cell('fiberB'), row, 'B');
+    const method = this.take(this.method(cell('method')), row, 'method', cell('method'));
+    const a = this.fibers(cell('cableA'), cell('tubeA'), cell('fiberA'), row, 'A');
+    const b = this.fibers(cell('cableB'), cell('tubeB'), cell('fiberB'), row, 'B');
     if (this.problems.length > before) return;
     if (a!.length !== b!.length)
       return this.complain(
@@ -242,7 +261,7 @@ class ListReader {
   private complain(row: number, column: ListColumn, value: string, message: string): void {
     this.problems.push({
       row,
-      column: this.header[this.match[column]] ?? column,
+      column: this.header[this.match[column] ?? -1] ?? COLUMN_TITLES[column],
       value: value.slice(0, 80),
       message,
     });
@@ -263,7 +282,17 @@ class ListReader {
     return null;
   }
 
-  private fibers(name: string, text: string, row: number, side: 'A' | 'B'): number[] | null {
+  private method(text: string): Parsed<Method> {
+    return text === '' ? parsed(this.setting.method) : readMethod(text);
+  }
+
+  private fibers(
+    name: string,
+    tube: string,
+    text: string,
+    row: number,
+    side: 'A' | 'B',
+  ): number[] | null {
     if (name === '') {
       this.complain(row, `cable${side}`, name, `Cable ${side} is missing: name it.`);
       return null;
@@ -279,7 +308,8 @@ class ListReader {
       );
       return null;
     }
-    const fibers = parseFibers(text, cable.makeUp, cable.scheme);
+    const fibers =
+      tube === '' ? parseFibers(text, cable.makeUp, cable.scheme) : inTube(tube, text, cable);
     const said = fibers.ok ? fibers : refused(`Cable ${name}: ${fibers.error}`);
     return this.take(said, row, `fiber${side}`, text);
   }
@@ -292,6 +322,19 @@ class ListReader {
     }
     return extra;
   }
+}
+
+/** Fibers whose tube stands in a column of its own: counted in the tube, or through the cable and in that tube. */
+function inTube(tube: string, text: string, { makeUp, scheme }: ListCable): Parsed<number[]> {
+  if (text === '') return refused('Which fiber of the tube? Write its number or its colour.');
+  const place = parseFibers(`${tube}/${text}`, makeUp, scheme);
+  if (place.ok) return place;
+  const through = parseFibers(text, makeUp, scheme);
+  const first = parseFibers(`${tube}/1`, makeUp, scheme);
+  if (!through.ok || !first.ok) return place;
+  const unitOf = (fiber: number) => placeOf(makeUp, fiber).unit?.number;
+  const unit = unitOf(first.value[0]!);
+  return through.value.every((fiber) => unitOf(fiber) === unit) ? through : place;
 }
 
 const METHOD_WORDS: Record<string, Method> = {
@@ -326,6 +369,7 @@ export interface NamedCable {
 export function cablesOfList(
   rows: readonly (readonly string[])[],
   match: ColumnMatch,
+  usualMethod: Method,
 ): NamedCable[] {
   const found = new Map<string, NamedCable>();
   for (const cells of rows) {
@@ -336,10 +380,12 @@ export function cablesOfList(
       const entry = found.get(name) ?? { name, highest: 0, units: 0, ribbon: false };
       const text = cell(`fiber${side}`);
       const plain = /^(?:\d{1,5}\s*-\s*)?(\d{1,5})$/.exec(dashed(text));
+      const tube = /\d{1,3}/.exec(cell(`tube${side}`))?.[0];
       const unit = /^(?:tube|t|ribbon|rib|r)?\s*(\d{1,3})(?:\s*[/.,]|\s+\D|\s*f)/i.exec(text);
       entry.highest = Math.max(entry.highest, plain ? Number(plain[1]) : 0);
-      entry.units = Math.max(entry.units, unit && !plain ? Number(unit[1]) : 0);
-      entry.ribbon ||= METHOD_WORDS[cell('method').toLowerCase()] === 'mass';
+      entry.units = Math.max(entry.units, unit && !plain ? Number(unit[1]) : 0, Number(tube ?? 0));
+      const method = cell('method').toLowerCase();
+      entry.ribbon ||= (method === '' ? usualMethod : METHOD_WORDS[method]) === 'mass';
       found.set(name, entry);
     }
   }

@@ -44,7 +44,7 @@ export function decodeText(bytes: Uint8Array): Parsed<string> {
 
 /**
  * Reads CSV text: comma, semicolon or tab, quotes as in RFC 4180, CRLF or LF, with or without a byte
- * order mark. The first row holds the titles; blank rows are passed over at the end only.
+ * order mark. The first row becomes the header; blank rows are passed over at the end only.
  */
 export function readCsv(text: string): Parsed<Table> {
   const bare = text.startsWith('\uFEFF') ? text.slice(1) : text;
@@ -58,7 +58,8 @@ export function readCsv(text: string): Parsed<Table> {
     );
   const [header, ...rows] = result.data;
   while (rows.length > 0 && rows.at(-1)!.every((cell) => cell.trim() === '')) rows.pop();
-  if (!header || header.length < 2)
+  // A heading may stand alone in its row, above the titles.
+  if (!header || result.data.slice(0, 30).every((row) => row.length < 2))
     return refused(
       'Only one column was found: separate the columns by commas, semicolons or tabs.',
     );

@@ -2,6 +2,8 @@ import ExcelJS from 'exceljs';
 import fc from 'fast-check';
 import { strToU8, zipSync } from 'fflate';
 import { readCsv, plainCsv } from '../record/csv.ts';
+import { matchColumns } from '../plan/spliceList.ts';
+import { openSheet } from './openSheet.ts';
 import { columnOf, lettersOf, readXlsx } from './readXlsx.ts';
 
 const HEADER = ['closure', 'tray', 'fiber A'];
@@ -122,15 +124,44 @@ describe('a workbook', () => {
     ]);
   });
 
-  it('reads the first of several sheets, and says which', async () => {
-    const table = await read(
-      workbook((sheet, book) => {
-        sheet.addRow(HEADER);
-        sheet.addRow(['Mill', 1, 1]);
-        book.addWorksheet('Other').addRow(['nothing']);
-      }),
-    );
-    expect(table.notes).toEqual(['The first sheet is read, “List”, of 2.']);
+  it('reads the first of several sheets, or the one that is named', async () => {
+    const bytes = await workbook((sheet, book) => {
+      sheet.addRow(HEADER);
+      sheet.addRow(['Mill', 1, 1]);
+      book.addWorksheet('Other').addRow(['nothing']);
+    });
+    expect(await read(bytes)).toMatchObject({ sheet: 'List', sheets: ['List', 'Other'] });
+    expect(readXlsx(bytes, undefined, 'Other')).toMatchObject({ value: { header: ['nothing'] } });
+    expect(readXlsx(bytes, undefined, 'Third')).toMatchObject({
+      error: 'There is no sheet “Third” in the workbook.',
+    });
+  });
+
+  it('passes over a cover sheet, and over a merged heading above the titles', async () => {
+    const bytes = await workbook((cover, book) => {
+      cover.addRow(['Ring north, job 12']);
+      const list = book.addWorksheet('Splices');
+      list.addRow(['Ring north', 'as of May']);
+      list.mergeCells('B1:C1');
+      list.addRow([]);
+      list.addRow(HEADER);
+      list.addRow(['Mill', 1, '9/4']);
+    });
+    const opened = openSheet(bytes, matchColumns);
+    expect(opened).toMatchObject({
+      value: {
+        list: {
+          header: HEADER,
+          rows: [['Mill', '1', '9/4']],
+          titlesRow: 3,
+          odd: [],
+          notes: ['The sheet “Splices” is read, of 2.'],
+        },
+      },
+    });
+    expect(openSheet(bytes, matchColumns, undefined, 'List')).toMatchObject({
+      value: { list: { header: ['Ring north, job 12'], rows: [] } },
+    });
   });
 
   it('goes on as CSV with the same cells', async () => {

@@ -12,11 +12,14 @@ export interface OddCell {
   message: string;
 }
 
-/** The first sheet of a workbook: its titles and rows as text, and what is odd about cells. */
+/** A sheet of a workbook: its first row and those below it as text, and what is odd about cells. */
 export interface SheetTable extends Table {
   odd: OddCell[];
   /** What was passed over, in words. */
   notes: string[];
+  /** The sheet that is read, and all that may be, in the order of their tabs. */
+  sheet: string;
+  sheets: string[];
 }
 
 /** Odd cells as problems of a list: those in columns that count, and merges, which empty whole rows. */
@@ -62,14 +65,16 @@ export function lettersOf(column: number): string {
 }
 
 /**
- * Reads the first sheet of a workbook, part by part. Every cell becomes text, as a list in CSV has it.
+ * Reads a sheet of a workbook, part by part. Every cell becomes text, as a list in CSV has it.
  * Formulas give their last value, and are named; dates give their day, and are named; merged cells are named.
  * Source: ECMA-376, Office Open XML, SpreadsheetML (from memory).
  * @param progress called now and then with the rows read so far
+ * @param sheet the sheet's name; without it the first is read
  */
 export function readXlsx(
   bytes: Uint8Array,
   progress: (rows: number) => void = () => undefined,
+  sheet?: string,
 ): Parsed<SheetTable> {
   let parts: Record<string, Uint8Array>;
   try {
@@ -92,22 +97,31 @@ export function readXlsx(
     );
   try {
     const sheets = sheetsOf(workbook, text('xl/_rels/workbook.xml.rels') ?? '');
-    const [first] = sheets;
-    if (!first) return refused('There is no sheet in the workbook.');
+    const chosen = sheet === undefined ? sheets[0] : sheets.find(({ name }) => name === sheet);
+    if (!chosen)
+      return refused(
+        sheet === undefined
+          ? 'There is no sheet in the workbook.'
+          : `There is no sheet “${sheet}” in the workbook.`,
+      );
     const shared = sharedTexts(text('xl/sharedStrings.xml'));
     const dates = dateStyles(text('xl/styles.xml'));
     const base1904 = /<workbookPr[^>]*date1904="(1|true)"/.test(workbook);
     const reader = new SheetReader(shared, dates, base1904, progress);
-    if (!pump(bytes, first.path, (chunk, last) => reader.write(chunk, last)))
-      return refused(`The sheet “${first.name}” is missing from the workbook.`);
-    const table = reader.table();
-    if (sheets.length > 1)
-      table.notes.unshift(`The first sheet is read, “${first.name}”, of ${sheets.length}.`);
-    if (table.header.length < 2)
+    if (!pump(bytes, chosen.path, (chunk, last) => reader.write(chunk, last)))
+      return refused(`The sheet “${chosen.name}” is missing from the workbook.`);
+    const table: SheetTable = {
+      ...reader.table(),
+      sheet: chosen.name,
+      sheets: sheets.map(({ name }) => name),
+    };
+    // A heading may stand alone in its row, above the titles. A sheet beside others is shown: another may be meant.
+    if (sheets.length === 1 && [table.header, ...table.rows].every((row) => row.length < 2))
       return refused(
-        `The sheet “${first.name}” has fewer than two columns: the first row holds the titles.`,
+        `The sheet “${chosen.name}” has fewer than two columns: the first row holds the titles.`,
       );
-    if (table.rows.length === 0) return refused('There are titles but no rows below them.');
+    if (sheets.length === 1 && table.rows.length === 0)
+      return refused('There are titles but no rows below them.');
     return parsed(table);
   } catch (error) {
     return refused(
@@ -365,7 +379,7 @@ class SheetReader {
       this.odd.push({ row: this.row, column: this.column, value, message });
   }
 
-  table(): SheetTable {
+  table(): Pick<SheetTable, 'header' | 'rows' | 'odd' | 'notes'> {
     const [header = [], ...rows] = this.rows;
     while (rows.length > 0 && rows.at(-1)!.every((cell) => cell.trim() === '')) rows.pop();
     const width = header.length;

@@ -91,6 +91,23 @@ describe('planning a closure on a phone', () => {
     await sees(page(), /slot 1 to 6 · pinned/);
   });
 
+  step('where sleeves have no room, a tray is added by one key', async () => {
+    // Tray 12 has six places left; twelve splices come.
+    await writeLines(
+      page(),
+      [
+        'splice C tubes 1-11 to D 1-132',
+        'splice C 133-144 to E 1-12',
+        'splice D 133-138 to F 1-6',
+        'splice D 139-144 to F 7-12',
+      ].join('\n'),
+    );
+    await sees(page(), /No room\. \d+ single-fiber sleeves found no room: add 1 tray\./);
+    await press(page(), 'Add 1 tray for single fibers');
+    await seesNot(page(), 'found no room');
+    await press(page(), 'Back to the plan as it was');
+  });
+
   step('any fiber is followed to both ends, and loose ends are named', async () => {
     await page().goto(server.url, { waitUntil: 'networkidle2' });
     await press(page(), 'Circuits');

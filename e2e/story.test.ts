@@ -134,6 +134,23 @@ describe('from a splice list to proof, on a phone', () => {
     expect((await rows()).length).toBe(0);
   });
 
+  step('passes over a heading, and asks for the method once where no column says it', async () => {
+    const titles = TITLES.replace(';method', '');
+    const rows = singles.map((row) => row.replace(';single;', ';'));
+    await chooseFile(
+      page(),
+      'Choose a file',
+      await listFile('heading.csv', ['Job 12', '', titles, ...rows].join('\r\n')),
+    );
+    await sees(page(), 'The titles are in row 3; what stands above them is passed over.');
+    await sees(page(), /Ready\. 6 splices in 1 closure/);
+    await press(page(), 'Ribbon');
+    // What the cables are made of is proposed anew.
+    await sees(page(), /A 12 fibers: 1 ribbon/);
+    await press(page(), 'Single');
+    await sees(page(), /A 12 fibers: drop/);
+  });
+
   step('matches columns, asks for make-ups and brings all of it in', async () => {
     const text = `\uFEFF${[TITLES, ...singles.map((row) => row.replace('north, "old" rack', '"north, ""old"" rack"')), ...ribbon].join('\r\n')}\r\n`;
     await chooseFile(page(), 'Choose a file', await listFile('good.csv', text));

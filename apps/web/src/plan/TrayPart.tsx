@@ -1,8 +1,18 @@
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { type Closure, type Present, type WeighedPlan, plural } from '@cordel/core';
+import {
+  type Closure,
+  type Present,
+  type WeighedPlan,
+  noRoomWords,
+  plural,
+  withTraysFor,
+} from '@cordel/core';
+import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { Leaf } from '@/ui/Leaf';
+import { Notice } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 import { Sheet } from '@/ui/Sheet';
 import { Txt } from '@/ui/Txt';
@@ -21,6 +31,8 @@ interface TrayPartProps {
 export function TrayPart({ plan, draft, weighed, closure }: TrayPartProps) {
   const [moving, setMoving] = useState<OnTray | null>(null);
   const { layout } = weighed;
+  const { project } = useProjectView();
+  const router = useRouter();
   const trays = traysOf(layout.placed, closure.trays, plan.cables);
   const pinTo = (item: OnTray, tray: number | null) => {
     const others = draft.pins.filter((pin) => pin.cable !== item.cable || pin.unit !== item.unit);
@@ -39,6 +51,34 @@ export function TrayPart({ plan, draft, weighed, closure }: TrayPartProps) {
           {sentence}
         </Txt>
       ))}
+      {layout.noRoom.map((missing) => {
+        const all = withTraysFor(missing, closure.trays, project.trayCapacity);
+        const count = all.length - closure.trays.length;
+        return (
+          <View key={missing.method} style={{ gap: 8 }}>
+            <Notice word="No room." ink="accent">
+              {noRoomWords(missing, closure.trays)}
+            </Notice>
+            {count === 0 ? (
+              <Press
+                label="Change the trays"
+                onPress={() => router.push(`/p/${project.id}/kit/closures` as never)}
+              />
+            ) : (
+              <Press
+                label={`Add ${plural(count, 'tray')} for ${missing.method === 'mass' ? 'ribbons' : 'single fibers'}`}
+                icon="plus"
+                onPress={() => void plan.addTrays(missing)}
+              />
+            )}
+          </View>
+        );
+      })}
+      {plan.trayError ? (
+        <Notice word="Not added." ink="accent" live>
+          {plan.trayError}
+        </Notice>
+      ) : null}
       <Choice
         label="Spare places to keep on a tray"
         value={String(draft.spare)}

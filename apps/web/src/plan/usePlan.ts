@@ -1,7 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo, useState } from 'react';
 import { v7 as uuid } from 'uuid';
-import { type Pin, type Plan, type PlanTask, type Present } from '@cordel/core';
+import {
+  type NoRoom,
+  type Pin,
+  type Plan,
+  type PlanTask,
+  type Present,
+  withTraysFor,
+} from '@cordel/core';
 import { read } from '@/data/api';
 import { outbox, queryClient } from '@/data/client';
 import { useWork } from '@/data/queries';
@@ -57,6 +64,19 @@ export function usePlan(closureId: string) {
     [draft, work.data, view],
   );
   const weighed = useWeighed(task);
+  const [trayError, setTrayError] = useState('');
+  const addTrays = async (missing: NoRoom) => {
+    const closure = work.data?.closure;
+    if (!closure) return;
+    const { trays, ...rest } = closure;
+    const outcome = await outbox.add({
+      method: 'PUT',
+      path: `/api/closures/${closureId}`,
+      body: { ...rest, trays: withTraysFor(missing, trays, view.project.trayCapacity) },
+      what: `Trays of ${closure.name}`,
+    });
+    setTrayError('refused' in outcome ? outcome.refused.message : '');
+  };
   const carryOut = async () => {
     if (!draft) return;
     setSent({ state: 'sending' });
@@ -94,6 +114,8 @@ export function usePlan(closureId: string) {
     discard: () => keepDraft(''),
     weighed,
     carryOut,
+    addTrays,
+    trayError,
     sent,
     error: stored.error ?? work.error,
     cables: view.planCables,

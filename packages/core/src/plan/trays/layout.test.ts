@@ -5,7 +5,7 @@ import { expandPlan } from '../expand.ts';
 import { findClashes } from '../occupancy.ts';
 import type { ListCable } from '../spliceList.ts';
 import { layoutInstance } from './instances.testing.ts';
-import { type Layout, type LayoutTask, layOutTrays } from './layout.ts';
+import { type Layout, type LayoutTask, layOutTrays, noRoomWords, withTraysFor } from './layout.ts';
 import { bundlesOf, strandsOf, weightOf } from './strands.ts';
 
 const scheme = BUILT_IN_SCHEMES[0]!;
@@ -116,11 +116,30 @@ describe('what a person asks for', () => {
   test('too few trays: what has no room is said, nothing is over capacity', () => {
     const layout = lay(cables, 'splice A all to B all', { trays: trays(3, 12) });
     expect(layout.unplaced).toHaveLength(12);
-    expect(layout.why.join(' ')).toMatch(/12 single-fiber sleeves found no room: add 1 tray\./);
+    expect(layout.noRoom).toEqual([{ method: 'single', sleeves: 12 }]);
+    expect(noRoomWords(layout.noRoom[0]!, trays(3, 12))).toBe(
+      '12 single-fiber sleeves found no room: add 1 tray.',
+    );
     const none = lay([ribbons('R', 1), ribbons('T', 1)], 'splice R all to T all', {
       trays: trays(3, 12),
     });
-    expect(none.why.join(' ')).toMatch(/No tray takes ribbon sleeves/);
+    expect(none.noRoom).toEqual([{ method: 'mass', sleeves: 1 }]);
+    expect(noRoomWords(none.noRoom[0]!, trays(3, 12))).toMatch(/No tray takes ribbon sleeves/);
+  });
+
+  test('trays are added as large as the largest of the kind, and then all have room', () => {
+    const few = [...trays(1, 12), { number: 5, single: 24, mass: 0 }];
+    const { noRoom } = lay(cables, 'splice A all to B all', { trays: few });
+    const more = withTraysFor(noRoom[0]!, few, { single: 12, mass: 6 });
+    expect(more.slice(2)).toEqual([{ number: 6, single: 24, mass: 0 }]);
+    expect(lay(cables, 'splice A all to B all', { trays: more }).noRoom).toEqual([]);
+    // No tray takes ribbons: one as trays of the project usually are.
+    expect(withTraysFor({ method: 'mass', sleeves: 7 }, few, { single: 12, mass: 6 })).toEqual([
+      ...few,
+      { number: 6, single: 12, mass: 6 },
+      { number: 7, single: 12, mass: 6 },
+    ]);
+    expect(withTraysFor({ method: 'mass', sleeves: 7 }, few, { single: 12, mass: 0 })).toEqual(few);
   });
 });
 

@@ -1,4 +1,4 @@
-import type { Tray } from '../../record/closure.ts';
+import type { Tray, TrayCapacity } from '../../record/closure.ts';
 import type { Pin } from '../../record/plan.ts';
 import type { Method } from '../../record/splice.ts';
 import { plural } from '../../measure/count.ts';
@@ -35,6 +35,13 @@ export interface Layout {
   spare: number;
   /** Why it is laid out so, in sentences. */
   why: string[];
+  /** Sleeves that no tray has a place for, a kind each; none where all have one. */
+  noRoom: NoRoom[];
+}
+
+export interface NoRoom {
+  method: Method;
+  sleeves: number;
 }
 
 /** Trays of one kind of sleeve: strands on each, and what found no room. */
@@ -61,6 +68,7 @@ export function layOutTrays(task: LayoutTask): Layout {
     leastTrays: 0,
     spare: task.spare,
     why: [],
+    noRoom: [],
   };
   const taken = new Map<number, Method>(task.fixed.map((splice) => [splice.tray, splice.method]));
   // Ribbons first: trays that take them are fewer.
@@ -275,14 +283,38 @@ function explain(
       `${plural(task.spare, 'spare place')} a tray would cost a split or a tray: ${spare} ${spare === 1 ? 'is' : 'are'} kept.`,
     );
   const left = laid.left.reduce((sum, strand) => sum + weightOf(strand), 0);
-  if (left > 0) {
-    const size = Math.max(0, ...task.trays.map((tray) => tray[method]));
-    say(
-      size === 0
-        ? `No tray takes ${kind} sleeves: add one that does.`
-        : `${plural(left, `${kind} sleeve`)} found no room: add ${plural(Math.ceil(left / size), 'tray')}.`,
-    );
-  }
+  if (left > 0) layout.noRoom.push({ method, sleeves: left });
+}
+
+/** What is missing where sleeves have no room, in a sentence. */
+export function noRoomWords({ method, sleeves }: NoRoom, trays: readonly Tray[]): string {
+  const kind = method === 'mass' ? 'ribbon' : 'single-fiber';
+  const size = Math.max(0, ...trays.map((tray) => tray[method]));
+  return size === 0
+    ? `No tray takes ${kind} sleeves: add one that does.`
+    : `${plural(sleeves, `${kind} sleeve`)} found no room: add ${plural(Math.ceil(sleeves / size), 'tray')}.`;
+}
+
+/**
+ * A closure's trays with new ones that hold what had no room: as large as its largest of the kind, numbered on.
+ * @param usual capacity of a tray where none of the closure takes the kind
+ */
+export function withTraysFor(
+  { method, sleeves }: NoRoom,
+  trays: readonly Tray[],
+  usual: TrayCapacity,
+): Tray[] {
+  const largest = [...trays].sort((a, b) => b[method] - a[method])[0];
+  const { single, mass } = largest && largest[method] > 0 ? largest : usual;
+  const size = method === 'mass' ? mass : single;
+  if (size === 0) return [...trays];
+  const last = Math.max(0, ...trays.map((tray) => tray.number));
+  const added = Array.from({ length: Math.ceil(sleeves / size) }, (_, index) => ({
+    number: last + index + 1,
+    single,
+    mass,
+  }));
+  return [...trays, ...added];
 }
 
 /** Tubes and ribbons that lie on more than one tray, in words. */

@@ -140,7 +140,7 @@ describe('what comes in from files', () => {
     );
     await page().goto(`${server.url}/projects`);
     await chooseFile(page(), 'Bring in a project (JSON)', join(folder, 'newer.json'));
-    await sees(page(), 'version 2; this Cordel reads version 1');
+    await sees(page(), 'version 3; this Cordel reads up to version 2');
     expect(await count()).toBe(before);
   });
 

@@ -215,6 +215,9 @@ describe('the package of a project', () => {
     expect(all).toMatch(/owner accepts 0\.13 dB here/);
     expect(all).toMatch(/Before the cover/);
     expect(all).toMatch(/Test 1, readings simulated: failed/);
+    // The drawing says no more of a place than was looked at.
+    expect(all).toMatch(/Oval: not checked\s+Round 1: bubbles/);
+    expect(all).not.toMatch(/: no bubbles/);
     expect(all).toMatch(/Mended at Round 1/);
     expect(all).toMatch(/Released before leaving/);
     expect(all).toMatch(/Lead: Lead/);

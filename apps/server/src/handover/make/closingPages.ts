@@ -97,7 +97,7 @@ function writeRound(
   gaugePicture(sheets, pressed);
   writeLooked(sheets, pressed);
   if (hardware && bubbles.length > 0) {
-    facePicture(sheets, hardware, bubbles);
+    facePicture(sheets, hardware, pressed.looked);
     for (const place of bubbles) sheets.paragraph(`${place}: ${leakCause(hardware, place).cause}`);
   }
   for (const mend of mends) sheets.paragraph(`Mended at ${mend.place}: ${mend.what} (${mend.by})`);

@@ -1,5 +1,6 @@
 import type { Hardware, Limits } from '@cordel/core';
 import {
+  type BubblesSeen,
   type EntryOf,
   type PressureRound,
   faceOf,
@@ -64,8 +65,19 @@ export function lossPicture(
   sheets.y = base + 18;
 }
 
-/** A closure’s own ports, with where a round bubbled. */
-export function facePicture(sheets: Sheets, hardware: Hardware, bubbling: readonly string[]): void {
+const SEEN_WORDS: Record<BubblesSeen, string> = {
+  bubbles: 'bubbles',
+  none: 'no bubbles',
+  'not checked': 'not checked',
+};
+
+/** A closure’s own ports, with what a round showed at each. */
+export function facePicture(
+  sheets: Sheets,
+  hardware: Hardware,
+  looked: PressureRound['looked'],
+): void {
+  const seenAt = new Map(looked.map(({ place, seen }) => [place, seen]));
   const face = faceOf(hardware);
   const height = 120;
   sheets.room(height + 8);
@@ -81,7 +93,7 @@ export function facePicture(sheets: Sheets, hardware: Hardware, bubbling: readon
     doc.rect(...at(x, y), width * scale, tall * scale).stroke(INK);
   }
   for (const port of face.ports) {
-    const bad = bubbling.includes(port.name);
+    const bad = seenAt.get(port.name) === 'bubbles';
     doc
       .circle(...at(port.x, port.y), port.r * scale)
       .fillAndStroke(bad ? WOOD : '#FFFFFF', bad ? ACCENT : INK);
@@ -91,10 +103,10 @@ export function facePicture(sheets: Sheets, hardware: Hardware, bubbling: readon
   doc.restore();
   const words = sheets.left + face.width * scale + 14;
   face.ports.forEach((port, index) => {
-    const bad = bubbling.includes(port.name);
-    sheets.put(`${port.name}: ${bad ? 'bubbles' : 'no bubbles'}`, words, sheets.y + index * 11, {
+    const seen = seenAt.get(port.name) ?? 'not checked';
+    sheets.put(`${port.name}: ${SEEN_WORDS[seen]}`, words, sheets.y + index * 11, {
       size: 8,
-      ink: bad ? ACCENT : INK,
+      ink: seen === 'bubbles' ? ACCENT : INK,
     });
   });
   sheets.y += height + 8;

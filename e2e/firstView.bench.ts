@@ -2,6 +2,7 @@ import { readdirSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import type { BrowserContext, CDPSession, Page } from 'puppeteer-core';
 import { PHONE, type Server, readApi, removeServer, startBrowser, startServer } from './app.ts';
+import { reportFigures } from './benchReport.ts';
 
 /** A slow line and a slow phone: 1.6 Mbit/s, 150 ms there and back, a processor four times slower. */
 const BITS = 1.6e6;
@@ -115,14 +116,4 @@ async function measure() {
   }
 }
 
-const wanted = process.argv.slice(2);
-let missed = false;
-for (const { name, value, limit, unit } of await measure()) {
-  if (wanted.length > 0 && !wanted.includes(name)) continue;
-  const ok = value <= limit;
-  missed ||= !ok;
-  console.log(
-    `${name}  ${(value / limit).toFixed(2)}  limit 1.00  ${ok ? 'ok' : 'MISS'}  (${value.toFixed(2)} of ${limit} ${unit})`,
-  );
-}
-process.exit(missed ? 1 : 0);
+reportFigures(await measure(), 2);

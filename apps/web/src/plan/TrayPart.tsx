@@ -5,7 +5,7 @@ import {
   type Closure,
   type Present,
   type WeighedPlan,
-  noRoomWords,
+  noRoomMessage,
   plural,
   withTraysFor,
 } from '@cordel/core';
@@ -57,7 +57,7 @@ export function TrayPart({ plan, draft, weighed, closure }: TrayPartProps) {
         return (
           <View key={missing.method} style={{ gap: 8 }}>
             <Notice word="No room." ink="accent">
-              {noRoomWords(missing, closure.trays)}
+              {noRoomMessage(missing, closure.trays)}
             </Notice>
             {count === 0 ? (
               <Press

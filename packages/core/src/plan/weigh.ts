@@ -7,7 +7,7 @@ import type { ParsedPlan, PlanError } from './lines.ts';
 import { type Clash, type Placed, findClashes } from './occupancy.ts';
 import { parsePlan } from './parsePlan.ts';
 import type { ListCable } from './spliceList.ts';
-import { type Layout, layOutTrays, noRoomWords } from './trays/layout.ts';
+import { type Layout, layOutTrays, noRoomMessage } from './trays/layout.ts';
 
 /** A plan as it is being written, and what it meets in its closure. */
 export interface PlanTask<There extends Present> {
@@ -72,7 +72,7 @@ export function weighPlan<There extends Present>(task: PlanTask<There>): Weighed
     errors: [...parsed.errors, ...expanded.errors].sort((a, b) => a.line - b.line),
     obstacles: [
       ...change.refused.map(({ message }) => message),
-      ...layout.noRoom.map((missing) => noRoomWords(missing, task.trays)),
+      ...layout.noRoom.map((missing) => noRoomMessage(missing, task.trays)),
       ...clashesOf(placed, task).map((clash) => clash.message),
     ],
   };

@@ -65,7 +65,7 @@ export function lossPicture(
   sheets.y = base + 18;
 }
 
-const SEEN_WORDS: Record<BubblesSeen, string> = {
+const SEEN_LABELS: Record<BubblesSeen, string> = {
   bubbles: 'bubbles',
   none: 'no bubbles',
   'not checked': 'not checked',
@@ -104,7 +104,7 @@ export function facePicture(
   const words = sheets.left + face.width * scale + 14;
   face.ports.forEach((port, index) => {
     const seen = seenAt.get(port.name) ?? 'not checked';
-    sheets.put(`${port.name}: ${SEEN_WORDS[seen]}`, words, sheets.y + index * 11, {
+    sheets.put(`${port.name}: ${SEEN_LABELS[seen]}`, words, sheets.y + index * 11, {
       size: 8,
       ink: seen === 'bubbles' ? ACCENT : INK,
     });

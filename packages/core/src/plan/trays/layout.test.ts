@@ -5,7 +5,13 @@ import { expandPlan } from '../expand.ts';
 import { findClashes } from '../occupancy.ts';
 import type { ListCable } from '../spliceList.ts';
 import { layoutInstance } from './instances.testing.ts';
-import { type Layout, type LayoutTask, layOutTrays, noRoomWords, withTraysFor } from './layout.ts';
+import {
+  type Layout,
+  type LayoutTask,
+  layOutTrays,
+  noRoomMessage,
+  withTraysFor,
+} from './layout.ts';
 import { bundlesOf, strandsOf, weightOf } from './strands.ts';
 
 const scheme = BUILT_IN_SCHEMES[0]!;
@@ -117,14 +123,14 @@ describe('what a person asks for', () => {
     const layout = lay(cables, 'splice A all to B all', { trays: trays(3, 12) });
     expect(layout.unplaced).toHaveLength(12);
     expect(layout.noRoom).toEqual([{ method: 'single', sleeves: 12 }]);
-    expect(noRoomWords(layout.noRoom[0]!, trays(3, 12))).toBe(
+    expect(noRoomMessage(layout.noRoom[0]!, trays(3, 12))).toBe(
       '12 single-fiber sleeves found no room: add 1 tray.',
     );
     const none = lay([ribbons('R', 1), ribbons('T', 1)], 'splice R all to T all', {
       trays: trays(3, 12),
     });
     expect(none.noRoom).toEqual([{ method: 'mass', sleeves: 1 }]);
-    expect(noRoomWords(none.noRoom[0]!, trays(3, 12))).toMatch(/No tray takes ribbon sleeves/);
+    expect(noRoomMessage(none.noRoom[0]!, trays(3, 12))).toMatch(/No tray takes ribbon sleeves/);
   });
 
   test('trays are added as large as the largest of the kind, and then all have room', () => {

@@ -287,7 +287,7 @@ function explain(
 }
 
 /** What is missing where sleeves have no room, in a sentence. */
-export function noRoomWords({ method, sleeves }: NoRoom, trays: readonly Tray[]): string {
+export function noRoomMessage({ method, sleeves }: NoRoom, trays: readonly Tray[]): string {
   const kind = method === 'mass' ? 'ribbon' : 'single-fiber';
   const size = Math.max(0, ...trays.map((tray) => tray[method]));
   return size === 0

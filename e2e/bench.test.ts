@@ -206,7 +206,7 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
     }
     // 54 F are 12.2 C; 450 m are 96.03 kPa by the ICAO standard atmosphere.
     await sees(page(), /Good\. Last good check holds: \d+ arcs left/);
-    await sees(page(), /passed, simulated · 12\.2 C, 96\.0\d? kPa · T\. Hollis/);
+    await sees(page(), /passed, simulated · 12\.2 C, 96\.03 kPa, about 450 m · T\. Hollis/);
     const { log } = await readApi<{ log: { kind: string; passed?: boolean }[] }>(
       server,
       `/projects/${projectId}/bench`,

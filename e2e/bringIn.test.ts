@@ -140,7 +140,7 @@ describe('what comes in from files', () => {
     );
     await page().goto(`${server.url}/projects`);
     await chooseFile(page(), 'Bring in a project (JSON)', join(folder, 'newer.json'));
-    await sees(page(), 'version 3; this Cordel reads up to version 2');
+    await sees(page(), 'version 4; this Cordel reads up to version 3');
     expect(await count()).toBe(before);
   });
 

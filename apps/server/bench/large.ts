@@ -6,8 +6,9 @@ import {
   USUAL_PRACTICE,
   type Attempt,
   type Evidence,
+  unitsOfDistance,
 } from '@cordel/core';
-import type { ProjectDocument } from '@cordel/core/document';
+import { DOCUMENT_VERSION, type ProjectDocument } from '@cordel/core/document';
 import { v7 as uuid } from 'uuid';
 
 const CLOSURES = 100;
@@ -56,12 +57,13 @@ export function largeDocument(): ProjectDocument {
   );
   return {
     format: 'cordel.project',
-    version: 2,
+    version: DOCUMENT_VERSION,
+    archived: [],
     project: {
       id: projectId,
       practiceOnly: false,
       name: 'Large',
-      units: { distance: 'km' },
+      units: unitsOfDistance('km'),
       schemeId: 'tia-598',
       limits: BUILT_IN_LIMITS[0]!,
       trayCapacity: { single: 12, mass: 6 },

@@ -21,6 +21,7 @@ import { ledgerRoutes } from './ledger/routes.ts';
 import { planRoutes } from './plans/routes.ts';
 import { prepRoutes } from './prep/routes.ts';
 import { projectRoutes } from './projects/routes.ts';
+import { removalRoutes } from './removal/routes.ts';
 import { schemeRoutes } from './schemes/routes.ts';
 import { spliceRoutes } from './splices/routes.ts';
 import { traceRoutes } from './traces/routes.ts';
@@ -84,6 +85,7 @@ export function createApi(db: Db, log?: Logger, folder = join(tmpdir(), 'cordel-
     .route('/api', closingRoutes)
     .route('/api', planRoutes)
     .route('/api', prepRoutes)
+    .route('/api', removalRoutes)
     .route('/api', spliceRoutes)
     .route('/api', evidenceRoutes)
     .route('/api', benchRoutes)

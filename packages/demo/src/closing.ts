@@ -5,7 +5,6 @@ import {
   type Evidence,
   type Plan,
   type Project,
-  lengthUnitOf,
 } from '@cordel/core';
 import {
   type ClosingEntry,
@@ -180,7 +179,7 @@ function partsOf(closure: Closure, known: Known) {
     hardware: BUILT_IN_HARDWARE.find(({ id }) => id === assembly.hardwareId) ?? null,
     splices: closingSplices(splices, evidence, known.project.limits),
     cableName: (id: string) => names.get(id) ?? id,
-    unit: lengthUnitOf(known.project.units.distance),
+    unit: known.project.units.length,
   };
   return { closure, splices, evidence, assembly, plan, view };
 }

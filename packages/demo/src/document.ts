@@ -3,6 +3,7 @@ import {
   BUILT_IN_SCHEMES,
   type Evidence,
   type Limits,
+  METRIC,
   type Project,
   type Splice,
   USUAL_BUDGET,
@@ -11,7 +12,7 @@ import {
   modeFieldOf,
   oneWayExcess,
 } from '@cordel/core';
-import type { ProjectDocument } from '@cordel/core/document';
+import { DOCUMENT_VERSION, type ProjectDocument } from '@cordel/core/document';
 import { tellClosings } from './closing.ts';
 import { type Later, laterFor } from './later.ts';
 import { type Network, TRAY, layOut } from './network.ts';
@@ -57,7 +58,7 @@ export function demoDocument(asOf: Date): ProjectDocument {
     id: projectId,
     name: 'Vessamy valley line',
     practiceOnly: true,
-    units: { distance: 'km' },
+    units: { ...METRIC, timeZone: 'Europe/Lisbon' },
     schemeId: 'tia-598',
     limits,
     trayCapacity: TRAY,
@@ -70,7 +71,8 @@ export function demoDocument(asOf: Date): ProjectDocument {
   const evidence = sites.flatMap((site) => site.evidence);
   return {
     format: 'cordel.project',
-    version: 2,
+    version: DOCUMENT_VERSION,
+    archived: [],
     project,
     schemes: [BUILT_IN_SCHEMES[0]!],
     ...network,

@@ -525,6 +525,6 @@ describe('a document', () => {
   it('of a newer version says so', async () => {
     const answer = await api.post('/documents', { ...document, version: 3 });
     expect(answer.status).toBe(422);
-    expect(detailOf(answer)).toMatch(/version 3; this Cordel reads up to version 2/);
+    expect(detailOf(answer)).toMatch(/version 4; this Cordel reads up to version 3/);
   });
 });

@@ -1,5 +1,4 @@
 import { eq } from 'drizzle-orm';
-import { lengthUnitOf } from '@cordel/core';
 import {
   type ClosingState,
   type ClosureRecord,
@@ -51,7 +50,7 @@ export async function recordNow(
       hardware: record.hardware,
       splices: judged,
       cableName: (id) => names.get(id) ?? id,
-      unit: lengthUnitOf(project.units.distance),
+      unit: project.units.length,
     }),
     hardware: record.hardware,
     splices: judged,

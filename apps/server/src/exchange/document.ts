@@ -7,7 +7,7 @@ import {
   isFuture,
   retirementsOf,
 } from '@cordel/core';
-import type { ProjectDocument } from '@cordel/core/document';
+import { DOCUMENT_VERSION, type ProjectDocument } from '@cordel/core/document';
 import {
   allRecords,
   appendLog,
@@ -36,6 +36,7 @@ import { refresh } from '../ledger/refresh.ts';
 import { assembliesOf, ownHardware, putAssemblies, putHardware } from '../prep/queries.ts';
 import { getPlans } from '../plans/queries.ts';
 import { getCables, getClosures, getProject } from '../projects/queries.ts';
+import { archivedOf, setArchived } from '../removal/queries.ts';
 import { allSchemes } from '../schemes/queries.ts';
 import { spliceColumns } from '../closures/routes.ts';
 import { sha256 } from '../traces/facts.ts';
@@ -56,11 +57,12 @@ export async function readFrame(
   const used = new Set([project.schemeId, ...ownCables.map((cable) => cable.schemeId)]);
   return {
     format: 'cordel.project',
-    version: 2,
+    version: DOCUMENT_VERSION,
     project,
     schemes: [...(await allSchemes(db)).values()].filter((scheme) => used.has(scheme.id)),
     closures: await getClosures(db, projectId),
     cables: ownCables,
+    archived: await archivedOf(db, projectId),
     plans: await getPlans(db, projectId),
     hardware: await ownHardware(db, projectId),
     assemblies: await assembliesOf(db, projectId),
@@ -126,6 +128,7 @@ export async function writeDocument(db: Db, document: ProjectDocument): Promise<
       await tx.insert(closures).values(closure);
     for (const own of document.hardware) await putHardware(on, own, 'keep');
     await putAssemblies(on, document.assemblies);
+    await archiveOf(on, document);
     if (document.plans.length > 0) await tx.insert(plans).values(document.plans);
     await insertSplices(
       on,
@@ -144,6 +147,13 @@ export async function writeDocument(db: Db, document: ProjectDocument): Promise<
       await rowsOf(on, sql`analyze attempts, readings, rulings`);
   });
   await refresh(db, project.id);
+}
+
+/** Closures and cables that were out of the way are so again. */
+async function archiveOf(db: Db, { archived, closures: own }: ProjectDocument): Promise<void> {
+  const ownClosures = new Set(own.map(({ id }) => id));
+  for (const id of archived)
+    await setArchived(db, ownClosures.has(id) ? 'closure' : 'cable', id, true);
 }
 
 const EVIDENCE_BATCH = 5000;

@@ -1,5 +1,13 @@
 import { eq, inArray, sql } from 'drizzle-orm';
-import type { Closure, ClosureRow, Hardware, Project, Ruling } from '@cordel/core';
+import {
+  type Closure,
+  type ClosureRow,
+  type Hardware,
+  type Paper,
+  type Project,
+  type Ruling,
+  formatRange,
+} from '@cordel/core';
 import type { ClosingState } from '@cordel/core/close';
 import { closingOf, photosOf, signedOf, wholePhoto } from '../closing/queries.ts';
 import { recordNow } from '../closing/record.ts';
@@ -11,7 +19,7 @@ import { allHardware } from '../prep/queries.ts';
 import { getCables, getClosures, getProject } from '../projects/queries.ts';
 import { allSchemes } from '../schemes/queries.ts';
 import { listTraces, traceFile } from '../traces/queries.ts';
-import type { PackageClosure, PackageMessage, PackageSplice, Paper } from './messages.ts';
+import type { PackageClosure, PackageMessage, PackageSplice } from './messages.ts';
 import { evidencePages, newestEntry, retiredSplices, splicePages } from './pages.ts';
 
 export interface PackageTask {
@@ -112,9 +120,9 @@ export async function* feed(
   if (closureId) {
     const { record } = await recordNow(db, closureId);
     yield { part: 'record', rows: 0, message: { kind: 'record', record } };
-    yield* tracesOf(db, projectId, passed);
+    yield* tracesOf(db, project, passed);
   } else {
-    yield* tracesOf(db, projectId, null);
+    yield* tracesOf(db, project, null);
     yield* photosAgain(db, own);
   }
   yield { part: 'zip', rows: 0, message: { kind: 'finish' } };
@@ -128,7 +136,11 @@ const endsOf = (row: PackageSplice): string[] => [
 ];
 
 /** Trace files: all of them, or those of the fibers that are named. */
-async function* tracesOf(db: Db, projectId: string, passed: ReadonlySet<string> | null) {
+async function* tracesOf(
+  db: Db,
+  { id: projectId, units }: Project,
+  passed: ReadonlySet<string> | null,
+) {
   for (const { id, name, digest, receivedAt, origin, facts, place } of await listTraces(
     db,
     projectId,
@@ -144,7 +156,7 @@ async function* tracesOf(db: Db, projectId: string, passed: ReadonlySet<string> 
       origin,
       bytes: Buffer.from(bytes).toString('base64'),
     };
-    const words = `${facts.from} to ${facts.to}, fiber ${facts.fiberId}, ${facts.wavelengthNm} nm, ${(facts.range / 1000).toFixed(1)} km`;
+    const words = `${facts.from} to ${facts.to}, fiber ${facts.fiberId}, ${facts.wavelengthNm} nm, ${formatRange(facts.range, units.distance)}`;
     yield { part: 'traces', rows: 0, message: { kind: 'trace' as const, trace, words } };
   }
 }

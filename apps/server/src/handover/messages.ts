@@ -6,6 +6,7 @@ import type {
   Figure,
   Hardware,
   KeptTrace,
+  Paper,
   Project,
   Ruling,
   SpliceRow,
@@ -13,8 +14,6 @@ import type {
 } from '@cordel/core';
 import type { ClosureRecord, ClosingState, Photo, SignedRecord } from '@cordel/core/close';
 import type { ProjectDocument } from '@cordel/core/document';
-
-export type Paper = 'A4' | 'Letter';
 
 /** A splice with its verdict, who made it when, what counts, and the columns its list brought along. */
 export type PackageSplice = SpliceRow & {

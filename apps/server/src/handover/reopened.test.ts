@@ -92,13 +92,15 @@ describe('a splice that was cut away', () => {
     expect(new Set(own.map(({ tray, slot }) => `${tray} ${slot}`))).toEqual(
       new Set([`${gone.tray} ${gone.slot}`]),
     );
-    expect((await pagesOf(zip)).words.join('\n')).toMatch(/Removed .*M\. Reyes, 2026-06-03 20:00/);
+    expect((await pagesOf(zip)).words.join('\n')).toMatch(
+      /Removed .*M\. Reyes, 2026-06-03 21:00 UTC\+1/,
+    );
   });
 
   it('stands beside the cut-over that it was cut for, with the time its circuit was down', async () => {
     const words = (await pagesOf(zip)).words.join('\n');
-    expect(words).toMatch(/Cut-over .*1 sleeve, first break planned for 2026-06-03 20:00 UTC/);
-    expect(words).toMatch(/clinic +5 min +2026-06-03 20:01 UTC +2026-06-03 20:09 UTC +8 min/);
+    expect(words).toMatch(/Cut-over .*1 sleeve, first break planned for 2026-06-03 21:00 UTC\+1/);
+    expect(words).toMatch(/clinic +5 min +2026-06-03 21:01 UTC\+1 +2026-06-03 21:09 UTC\+1 +8 min/);
     const closing = await textOf(zip, 'csv/closing.csv');
     expect(closing).toMatch(/cut-over,.*1 sleeve/);
     expect(closing).toMatch(/circuit,.*clinic: down/);

@@ -2,7 +2,7 @@ import { createReadStream } from 'node:fs';
 import { Readable } from 'node:stream';
 import { createRoute, z } from '@hono/zod-openapi';
 import { desc, eq } from 'drizzle-orm';
-import { idSchema, personSchema, timeSchema } from '@cordel/core';
+import { idSchema, paperSchema, personSchema, timeSchema } from '@cordel/core';
 import { LABEL_KINDS, LABEL_SHEETS, type LabelKind, labelTask, labelsOf } from '@cordel/core/close';
 import { recordNow } from '../closing/record.ts';
 import { getClosure } from '../closures/routes.ts';
@@ -18,7 +18,7 @@ import { labelSheet } from './labelSheet.ts';
 const shownSchema = z.object({
   id: idSchema,
   closureId: idSchema.nullable(),
-  paper: z.enum(['A4', 'Letter']),
+  paper: paperSchema,
   by: personSchema,
   at: timeSchema,
   state: z.enum(['making', 'stopping', 'stopped', 'failed', 'done']),
@@ -50,7 +50,7 @@ const ask = createRoute({
       z.object({
         id: idSchema,
         closureId: idSchema.nullable(),
-        paper: z.enum(['A4', 'Letter']),
+        paper: paperSchema,
         by: personSchema,
         at: timeSchema,
       }),

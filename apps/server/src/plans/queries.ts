@@ -17,7 +17,7 @@ import {
 } from '@cordel/core';
 import { getClosure, spliceColumns } from '../closures/routes.ts';
 import { type Db, rowsOf } from '../db/client.ts';
-import { closures, plans, splices } from '../db/schema.ts';
+import { cables, closures, plans, splices } from '../db/schema.ts';
 import { bySplice, evidenceOf, idArray, record } from '../evidence/queries.ts';
 import { Problem } from '../http/problem.ts';
 import { getCables, getProject } from '../projects/queries.ts';
@@ -81,6 +81,17 @@ export async function renameInPlans(
     const pins = plan.pins.map((pin) => (pin.cable === name ? { ...pin, cable: to } : pin));
     await db.update(plans).set({ text, pins }).where(eq(plans.closureId, plan.closureId));
   }
+}
+
+/** In how many plans of its project a cable is named. */
+export async function plansNaming(db: Db, cableId: string): Promise<number> {
+  const [cable] = await db.select().from(cables).where(eq(cables.id, cableId));
+  if (!cable) return 0;
+  const list = [...(await listCables(db, cable.projectId)).values()];
+  const names = ({ text, pins }: Plan) =>
+    pins.some((pin) => pin.cable === cable.name) ||
+    parsePlan(text, list).lines.some(({ a, b }) => [a, b].some((end) => end?.cable === cable.name));
+  return (await getPlans(db, cable.projectId)).filter(names).length;
 }
 
 /**

@@ -1,5 +1,6 @@
 import { createRoute, z } from '@hono/zod-openapi';
 import {
+  REMOVABLE_KINDS,
   assemblySchema,
   cableSchema,
   closureSchema,
@@ -10,6 +11,7 @@ import {
 import { Problem } from '../http/problem.ts';
 import { answers, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { allHardware, assembliesOf } from '../prep/queries.ts';
+import { archivedIds } from '../removal/queries.ts';
 import { allSchemes } from '../schemes/queries.ts';
 import { getCables, getClosures, getProject, listProjects, putProject } from './queries.ts';
 
@@ -17,7 +19,10 @@ const list = createRoute({
   method: 'get',
   path: '/projects',
   summary: 'All projects, the newest first',
-  responses: answers(z.array(projectSchema), 'The projects'),
+  responses: answers(
+    z.array(projectSchema.extend({ archived: z.boolean() })),
+    'The projects, and whether each is out of the way',
+  ),
 });
 
 const get = createRoute({
@@ -34,6 +39,8 @@ const get = createRoute({
       schemes: z.array(schemeSchema),
       hardware: z.array(hardwareSchema),
       assemblies: z.array(assemblySchema),
+      /** Ids of records that are out of the way. */
+      archived: z.array(z.string()),
     }),
     'The project',
   ),
@@ -48,7 +55,14 @@ const put = createRoute({
 });
 
 export const projectRoutes = router()
-  .openapi(list, async (c) => c.json(await listProjects(c.var.db), 200))
+  .openapi(list, async (c) => {
+    const archived = new Set(await archivedIds(c.var.db, ['project']));
+    const all = await listProjects(c.var.db);
+    return c.json(
+      all.map((project) => ({ ...project, archived: archived.has(project.id) })),
+      200,
+    );
+  })
   .openapi(get, async (c) => {
     const { db } = c.var;
     const { projectId } = c.req.valid('param');
@@ -60,6 +74,7 @@ export const projectRoutes = router()
       schemes: [...(await allSchemes(db)).values()],
       hardware: await allHardware(db),
       assemblies: await assembliesOf(db, projectId),
+      archived: await archivedIds(db, REMOVABLE_KINDS),
     };
     return c.json(body, 200);
   })

@@ -41,6 +41,7 @@ export async function startApi() {
     /** The bytes that a path answers with. */
     raw: async (path: string) => (await app.request(`/api${path}`)).arrayBuffer(),
     put: (path: string, body: unknown) => call('PUT', path, body),
+    remove: (path: string) => call('DELETE', path),
     post: (path: string, body: unknown) => call('POST', path, body),
     /** Records evidence and fails where it is not taken. */
     record: async (entries: Evidence[]) => {

@@ -7,8 +7,9 @@ import {
   type Attempt,
   type Reading,
   type Splice,
+  unitsOfDistance,
 } from '@cordel/core';
-import type { ProjectDocument } from '@cordel/core/document';
+import { DOCUMENT_VERSION, type ProjectDocument } from '@cordel/core/document';
 import { v7 as uuid } from 'uuid';
 
 /** A day on which the demo is as its story tells it. */
@@ -72,12 +73,13 @@ export function smallDocument({ practiceOnly = false } = {}): ProjectDocument {
   });
   return {
     format: 'cordel.project',
-    version: 2,
+    version: DOCUMENT_VERSION,
+    archived: [],
     project: {
       id: projectId,
       name: 'Mill line',
       practiceOnly,
-      units: { distance: 'km' },
+      units: unitsOfDistance('km'),
       schemeId: 'tia-598',
       limits: BUILT_IN_LIMITS[0]!,
       trayCapacity: { single: 12, mass: 2 },

@@ -4,14 +4,18 @@ import {
   type Air,
   type InstrumentEntry,
   type Origin,
+  type Units,
   clockOf,
   countedTemperature,
+  formatAir,
+  formatTemperature,
   parsePressure,
   parseTemperature,
 } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
 import { send } from '@/data/api';
 import { useProjectView } from '@/projects/context';
+import { useClock } from '@/projects/useClock';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
@@ -42,6 +46,8 @@ const STATES = {
 
 function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
   const { project } = useProjectView();
+  const { units } = project;
+  const { moment } = useClock();
   const [person] = usePerson();
   const timers = useTimers(project.id, bench.closure);
   const { splicer, kept, cleaver } = setup;
@@ -52,8 +58,9 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
   const [humidity, setHumidity] = useState('');
   const [problem, setProblem] = useState('');
   const read = {
-    temperature: temperature.trim() === '' ? null : parseTemperature(temperature),
-    pressure: pressure.trim() === '' ? null : parsePressure(pressure),
+    temperature:
+      temperature.trim() === '' ? null : parseTemperature(temperature, units.temperature),
+    pressure: pressure.trim() === '' ? null : parsePressure(pressure, units.pressure),
   };
   const wet = humidity.trim() === '' ? null : Number(humidity.replace(/\s*%$/, ''));
   const wetWrong = wet !== null && !(wet >= 0 && wet <= 100);
@@ -163,19 +170,19 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
           label="Temperature"
           value={temperature}
           onChange={setTemperature}
-          hint={hintOf(lastTemperature, 'C')}
+          hint={hintOf(lastTemperature, (c) => formatTemperature(c, units.temperature))}
         />
         <TextField
           label="Pressure or altitude"
           value={pressure}
           onChange={setPressure}
-          hint={hintOf(last?.pressure ?? null, 'kPa')}
+          hint={hintOf(last?.pressure ?? null, (kpa) => formatAir(kpa, units))}
         />
         <TextField
           label="Humidity, %"
           value={humidity}
           onChange={setHumidity}
-          hint={hintOf(last?.humidity ?? null, '%')}
+          hint={hintOf(last?.humidity ?? null, (share) => `${share} %`)}
         />
       </View>
       {wrong.map((words) => (
@@ -234,17 +241,20 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
         .slice(0, 12)
         .map((entry) => (
           <Txt key={entry.id}>
-            {`${entry.at.slice(0, 16).replace('T', ' ')} UTC · round ${entry.round}: ${entry.passed ? 'passed' : 'not passed'}, ${entry.origin} · ${airWords(entry.air)} · ${entry.by}`}
+            {`${moment(entry.at)} · round ${entry.round}: ${entry.passed ? 'passed' : 'not passed'}, ${entry.origin} · ${airWords(entry.air, units)} · ${entry.by}`}
           </Txt>
         ))}
     </Page>
   );
 }
 
-const hintOf = (figure: number | null, unit: string): string =>
-  figure === null ? 'Not read yet' : `The splicer reads ${figure} ${unit}`;
+const hintOf = (figure: number | null, format: (figure: number) => string): string =>
+  figure === null ? 'Not read yet' : `The splicer reads ${format(figure)}`;
 
-const airWords = ({ temperature, pressure }: Air): string =>
-  [temperature === null ? '' : `${temperature} C`, pressure === null ? '' : `${pressure} kPa`]
+const airWords = ({ temperature, pressure }: Air, units: Units): string =>
+  [
+    temperature === null ? '' : formatTemperature(temperature, units.temperature),
+    pressure === null ? '' : formatAir(pressure, units),
+  ]
     .filter(Boolean)
     .join(', ') || 'air not read';

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { SLEEVE_KINDS, USUAL_END_LOSS, WAY_WORDS, formatLength, lengthUnitOf } from '@cordel/core';
+import { SLEEVE_KINDS, USUAL_END_LOSS, WAY_WORDS, formatLength } from '@cordel/core';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
@@ -16,7 +16,7 @@ export const SetupPage = () => <AtClosure>{(at) => <SetUp {...at} />}</AtClosure
 function SetUp({ closure, base, bench, setup, station }: Closeup) {
   const { project } = useProjectView();
   const router = useRouter();
-  const unit = lengthUnitOf(project.units.distance);
+  const unit = project.units.length;
   const { kept, change, splicer, cleavers, needs, warnings, ways } = setup;
   const way = setup.setup.way;
   const name = bench.fibers.length > 0 ? bench.words(bench.fibers) : closure;

@@ -7,6 +7,7 @@ import {
   USUAL_RUN,
   USUAL_BUDGET,
   USUAL_PRACTICE,
+  unitsOfDistance,
 } from '@cordel/core';
 import { newSetting } from '@/data/setting';
 import { viewOf } from '@/projects/context';
@@ -29,7 +30,7 @@ const view = (mfdB: number) =>
       id: 'p',
       name: 'Mill line',
       practiceOnly: false,
-      units: { distance: 'km' },
+      units: unitsOfDistance('km'),
       schemeId: 'tia-598',
       limits: BUILT_IN_LIMITS[0]!,
       trayCapacity: { single: 12, mass: 6 },

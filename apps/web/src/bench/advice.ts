@@ -4,7 +4,6 @@ import {
   adviseRedo,
   countedEstimate,
   jointLoss,
-  lengthUnitOf,
   modeFieldOf,
   worstCleave,
 } from '@cordel/core';
@@ -92,6 +91,6 @@ export function adviceFor(task: AdviceTask): RedoAdvice | null {
       eats: practice.redoEats,
     },
     time: task.secondsLeft === null ? null : { left: task.secondsLeft, redo: REDO_SECONDS },
-    unit: lengthUnitOf(units.distance),
+    unit: units.length,
   });
 }

@@ -1,13 +1,14 @@
 import { View } from 'react-native';
 import type { CutOverPlan } from '@cordel/core/close';
+import { useClock } from '@/projects/useClock';
 import { Txt } from '@/ui/Txt';
 import { useInks } from '@/ui/theme';
-import { clockOf } from './moments';
 
 /** When each circuit is down, as bars, and the sleeves in their order; `start` is the first break. */
 export function CutOverChart({ plan, start }: { plan: Omit<CutOverPlan, 'best'>; start: Date }) {
   const inks = useInks();
-  const clock = (minutes: number) => clockOf(new Date(start.getTime() + minutes * 60_000));
+  const shown = useClock();
+  const clock = (minutes: number) => shown.clock(start.getTime() + minutes * 60_000);
   const share = (minutes: number) => `${(100 * minutes) / plan.minutes}%` as const;
   const circuits = [...plan.circuits].sort((a, b) => a.from - b.from);
   return (

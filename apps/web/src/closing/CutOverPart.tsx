@@ -10,13 +10,14 @@ import {
   planCutOver,
 } from '@cordel/core/close';
 import { useKept } from '@/data/storage';
+import { useClock } from '@/projects/useClock';
 import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 import { TextField } from '@/ui/TextField';
 import { Txt } from '@/ui/Txt';
 import { CutOverChart } from './CutOverChart';
-import { nextClock } from './moments';
+import { nextClock } from './nextClock';
 import type { Closing, ClosingHook } from './useClosing';
 
 /** Minutes of a sleeve from break to seat; set by us, to be replaced by the crew's own. */
@@ -26,13 +27,14 @@ const RIBBON = 12;
 /** The order of a cut-over of live fibers, with the time each circuit is down; kept with the record. */
 export function CutOverPart({ closing, write }: { closing: Closing; write: ClosingHook['write'] }) {
   const closureId = closing.closure.id;
+  const { timeZone } = useClock();
   const [fibers, setFibers] = useKept(`cordel.cutover.fibers.${closureId}`, '');
   const [live, setLive] = useKept(`cordel.cutover.live.${closureId}`, '');
   const [each, setEach] = useKept(`cordel.cutover.each.${closureId}`, String(USUAL.single));
   const [start, setStart] = useKept(`cordel.cutover.start.${closureId}`, '22:00');
   const [way, setWay] = useKept(`cordel.cutover.way.${closureId}`, 'single');
   const read = useMemo(() => readCutOver({ fibers, live, each, way }), [fibers, live, each, way]);
-  const from = nextClock(start, new Date());
+  const from = nextClock(start, new Date(), timeZone);
   const keep = () => {
     if (!read.ok || !from) return;
     const { steps } = read.value.plan;

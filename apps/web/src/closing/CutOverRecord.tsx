@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import type { CutOverCircuit, KeptCutOver } from '@cordel/core/close';
+import { useClock } from '@/projects/useClock';
 import { Leaf } from '@/ui/Leaf';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
@@ -11,6 +12,7 @@ import type { ClosingHook } from './useClosing';
 /** A cut-over that is under way: a key a circuit, pressed as it goes down and as it is back. */
 export function CutOverRecord({ kept, write }: { kept: KeptCutOver; write: ClosingHook['write'] }) {
   const inks = useInks();
+  const { clock } = useClock();
   const { entry, plan, circuits } = kept;
   const order = [...circuits].sort((a, b) => startOf(plan, a) - startOf(plan, b));
   const say = (circuit: CutOverCircuit, state: 'down' | 'up') =>
@@ -31,7 +33,7 @@ export function CutOverRecord({ kept, write }: { kept: KeptCutOver; write: Closi
         >
           <Txt>
             <Txt kind="strong">{circuit.name}</Txt>
-            {`: ${circuitWords(circuit)}`}
+            {`: ${circuitWords(circuit, clock)}`}
           </Txt>
           {circuit.upAt === null ? (
             <Press

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { LookedPoint, Photo } from '@cordel/core/close';
 import { useOutbox } from '@/data/client';
+import { useClock } from '@/projects/useClock';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 import { TextField } from '@/ui/TextField';
@@ -30,6 +31,7 @@ interface PointRowProps {
 /** A point of the list: one tap says it is good; what fails opens what to do. */
 export function PointRow({ looked, closureId, ready, onSay }: PointRowProps) {
   const inks = useInks();
+  const { clock } = useClock();
   const { point, state, entry } = looked;
   const bad = state === 'bad';
   const said = state === 'good' || state === 'waived';
@@ -58,7 +60,7 @@ export function PointRow({ looked, closureId, ready, onSay }: PointRowProps) {
       <Press
         role="checkbox"
         aria-checked={said}
-        aria-label={`${point.words}: ${wordsOf(looked)}`}
+        aria-label={`${point.words}: ${wordsOf(looked, clock)}`}
         icon={mark}
         look="bare"
         disabled={point.found !== undefined || (!ready && !said)}
@@ -71,7 +73,7 @@ export function PointRow({ looked, closureId, ready, onSay }: PointRowProps) {
       </Press>
       <View style={{ flexDirection: 'row', gap: 8, alignItems: 'center', paddingLeft: 30 }}>
         <Txt style={{ flex: 1 }} kind="small" ink={bad ? 'accent' : said ? 'green' : 'ink2'}>
-          {wordsOf(looked)}
+          {wordsOf(looked, clock)}
         </Txt>
         {point.found || bad ? null : (
           <Press
@@ -98,14 +100,15 @@ export function PointRow({ looked, closureId, ready, onSay }: PointRowProps) {
   );
 }
 
-function wordsOf({ point, state, entry, again }: LookedPoint): string {
+function wordsOf(
+  { point, state, entry, again }: LookedPoint,
+  clock: (ms: number) => string,
+): string {
   if (again) return again;
   if (point.found && state !== 'waived') return point.found.words;
   if (state === 'open') return 'not looked at';
   if (state === 'waived') return `waived by ${entry?.by}: ${entry?.why}`;
-  const when = entry
-    ? new Date(entry.at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })
-    : '';
+  const when = entry ? clock(Date.parse(entry.at)) : '';
   const slots = entry && entry.slots.length > 0 ? `, slot ${entry.slots.join(', ')}` : '';
   return `${state === 'good' ? 'good' : `not so${slots}`} · ${entry?.by} ${when}`;
 }

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { clockOf, plural } from '@cordel/core';
+import { clockOf, formatTemperature, plural } from '@cordel/core';
 import {
   BUBBLES_SEEN,
   type BubblesSeen,
@@ -109,6 +109,7 @@ function Clock({ since }: { since: string }) {
 
 /** What the readings say, and what the gauge would show by temperature alone. */
 function Reckoned({ pressed }: { pressed: PressureRound }) {
+  const temperatureUnit = useProjectView().project.units.temperature;
   const { round } = pressed;
   const list = readingsOf(round, pressed.readings).filter(
     ({ temperature }) => temperature !== null,
@@ -118,7 +119,7 @@ function Reckoned({ pressed }: { pressed: PressureRound }) {
     <View style={{ gap: 4 }}>
       {first && last && first !== last ? (
         <Txt>
-          {`From ${first.temperature} to ${last.temperature} C a tight closure would go from ${formatGauge(first.gaugePa, round.unit)} to ${formatGauge(Math.round(gaugeAt(first.gaugePa, round.airPa, first.temperature!, last.temperature!)), round.unit)} once its air has followed; the gauge shows ${formatGauge(last.gaugePa, round.unit)}.`}
+          {`From ${formatTemperature(first.temperature!, temperatureUnit)} to ${formatTemperature(last.temperature!, temperatureUnit)} a tight closure would go from ${formatGauge(first.gaugePa, round.unit)} to ${formatGauge(Math.round(gaugeAt(first.gaugePa, round.airPa, first.temperature!, last.temperature!)), round.unit)} once its air has followed; the gauge shows ${formatGauge(last.gaugePa, round.unit)}.`}
         </Txt>
       ) : null}
       <Txt kind="strong">{estimateWords(pressed)}</Txt>
@@ -130,6 +131,7 @@ function Reckoned({ pressed }: { pressed: PressureRound }) {
 }
 
 function ReadingPart({ pressed, write }: RoundPartProps) {
+  const temperatureUnit = useProjectView().project.units.temperature;
   const { round } = pressed;
   const [shown, setShown] = useState('');
   const [temperature, setTemperature] = useState('');
@@ -154,7 +156,7 @@ function ReadingPart({ pressed, write }: RoundPartProps) {
   };
   const take = () => {
     const read = parseGauge(shown, round.unit);
-    const celsius = readTemperature(temperature);
+    const celsius = readTemperature(temperature, temperatureUnit);
     if (!read.ok) return setProblem(read.error);
     if (!celsius.ok) return setProblem(celsius.error);
     const meant = likelyUnit(read.value, round.unit, last);
@@ -174,7 +176,7 @@ function ReadingPart({ pressed, write }: RoundPartProps) {
         <TextField label={`Gauge, ${round.unit}`} value={shown} onChange={setShown} />
         <TextField
           label="Wall, temperature"
-          hint="C or F"
+          hint={`In ${temperatureUnit} where no unit is typed`}
           value={temperature}
           onChange={setTemperature}
         />

@@ -2,13 +2,13 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { plural } from '@cordel/core';
 import { type PressureRound, formatGauge } from '@cordel/core/close';
+import { useClock } from '@/projects/useClock';
 import { Leaf } from '@/ui/Leaf';
 import { Press } from '@/ui/Press';
 import { TextField } from '@/ui/TextField';
 import { Txt } from '@/ui/Txt';
 import { GaugeChart } from './GaugeChart';
 import { estimateWords } from './roundWords';
-import { momentOf } from './moments';
 import type { Closing, ClosingHook } from './useClosing';
 
 const HEADS = {
@@ -31,6 +31,7 @@ export function RoundRecord({
   write: ClosingHook['write'];
 }) {
   const { round, state, release, mends, bubbles, origin } = pressed;
+  const { moment } = useClock();
   const [what, setWhat] = useState('');
   const place = bubbles[0] ?? 'Closure';
   const latest = closing.state.rounds.at(-1) === pressed;
@@ -40,7 +41,7 @@ export function RoundRecord({
         {`Test ${number}: ${HEADS[state]}${origin === 'simulated' ? ', readings simulated' : ''}`}
       </Txt>
       <Txt ink="ink2">
-        {`${momentOf(round.at)} · ${round.by} · ${formatGauge(round.targetPa, round.unit)}, limit ${formatGauge(round.limitPa, round.unit, 'down')}`}
+        {`${moment(round.at)} · ${round.by} · ${formatGauge(round.targetPa, round.unit)}, limit ${formatGauge(round.limitPa, round.unit, 'down')}`}
       </Txt>
       <Txt>{pressed.words}</Txt>
       <GaugeChart pressed={pressed} />

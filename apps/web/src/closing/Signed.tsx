@@ -1,13 +1,14 @@
 import Svg, { Polyline } from 'react-native-svg';
 import type { EntryOf } from '@cordel/core/close';
+import { useClock } from '@/projects/useClock';
 import { Leaf } from '@/ui/Leaf';
 import { Txt } from '@/ui/Txt';
 import { useInks } from '@/ui/theme';
-import { momentOf } from './moments';
 
 /** A signature as it was drawn. */
 export function Signed({ entry }: { entry: EntryOf<'sign'> }) {
   const inks = useInks();
+  const { moment } = useClock();
   return (
     <Leaf style={{ gap: 4 }}>
       <Txt kind="strong">{`${entry.role === 'lead' ? 'Lead' : 'Technician'}: ${entry.by}`}</Txt>
@@ -31,7 +32,7 @@ export function Signed({ entry }: { entry: EntryOf<'sign'> }) {
           />
         ))}
       </Svg>
-      <Txt ink="ink2">{momentOf(entry.at)}</Txt>
+      <Txt ink="ink2">{moment(entry.at)}</Txt>
     </Leaf>
   );
 }

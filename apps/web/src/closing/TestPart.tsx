@@ -1,14 +1,14 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { type Parsed, parsePressure } from '@cordel/core';
 import {
   GAUGE_UNITS,
   type GaugeUnit,
-  PRESSURE_POINT,
-  formatGauge,
-  parseGauge,
-  underPressure,
-} from '@cordel/core/close';
+  type Parsed,
+  type Units,
+  formatTemperature,
+  parsePressure,
+} from '@cordel/core';
+import { PRESSURE_POINT, formatGauge, parseGauge, underPressure } from '@cordel/core/close';
 import { v7 as uuid } from 'uuid';
 import { useKept } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
@@ -18,7 +18,7 @@ import { Notice } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 import { TextField } from '@/ui/TextField';
 import { Txt } from '@/ui/Txt';
-import { overWords, readTemperature } from './readings';
+import { airHint, overWords, readTemperature } from './readings';
 import { RoundPart } from './RoundPart';
 import { RoundRecord } from './RoundRecord';
 import type { Closing, ClosingHook } from './useClosing';
@@ -97,9 +97,8 @@ function NextRound(props: TestPartProps & { again: boolean }) {
 
 function StartPart({ closing, write, again }: TestPartProps & { again: boolean }) {
   const { project } = useProjectView();
-  const imperial = project.units.distance === 'ft' || project.units.distance === 'mi';
-  const [unitText, setUnit] = useKept('cordel.gauge.unit', imperial ? 'psi' : 'kPa');
-  const unit = unitText as GaugeUnit;
+  const { units } = project;
+  const [unit, setUnit] = useState<GaugeUnit>(units.pressure);
   const [step, setStep] = useKept('cordel.gauge.step', '');
   const [air, setAir] = useKept('cordel.gauge.air', '');
   const [shown, setShown] = useState('');
@@ -114,7 +113,7 @@ function StartPart({ closing, write, again }: TestPartProps & { again: boolean }
     );
   const limitPa = Math.round(hardware.testKpa * 1000);
   const start = () => {
-    const read = readStart({ unit, step, air, shown, temperature }, limitPa);
+    const read = readStart({ unit, step, air, shown, temperature }, limitPa, units);
     if (!read.ok) return setProblem(read.error);
     setProblem('');
     const roundId = uuid();
@@ -148,7 +147,7 @@ function StartPart({ closing, write, again }: TestPartProps & { again: boolean }
           {caution}
         </Txt>
       ))}
-      <Choice
+      <Choice<GaugeUnit>
         label="The gauge shows"
         value={unit}
         options={GAUGE_UNITS.map((value) => ({ value, label: value }))}
@@ -157,13 +156,13 @@ function StartPart({ closing, write, again }: TestPartProps & { again: boolean }
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
         <TextField
           label="Its least step"
-          hint={`Such as ${unit === 'psi' ? '0.05 psi' : '0.2 kPa'}`}
+          hint={`Such as ${USUAL_STEP[unit]} ${unit}`}
           value={step}
           onChange={setStep}
         />
         <TextField
           label="Air outside"
-          hint="An altitude or a pressure: 450 m, 1500 ft, 98.5 kPa"
+          hint={`An altitude or a pressure: ${airHint(units)}`}
           value={air}
           onChange={setAir}
         />
@@ -177,7 +176,7 @@ function StartPart({ closing, write, again }: TestPartProps & { again: boolean }
         />
         <TextField
           label="Closure’s wall, temperature"
-          hint="12 C or 54 F, out of the sun"
+          hint={`Such as ${formatTemperature(12, units.temperature)}, out of the sun`}
           value={temperature}
           onChange={setTemperature}
         />
@@ -192,24 +191,25 @@ function StartPart({ closing, write, again }: TestPartProps & { again: boolean }
   );
 }
 
+/** Steps that gauges of a unit commonly have. */
+const USUAL_STEP: Record<GaugeUnit, string> = { psi: '0.05', kPa: '0.2', mbar: '2', inH2O: '1' };
+
 function readStart(
   form: { unit: GaugeUnit; step: string; air: string; shown: string; temperature: string },
   limitPa: number,
+  units: Units,
 ): Parsed<{ targetPa: number; stepPa: number; airPa: number; celsius: number | null }> {
   const { unit } = form;
-  const step = parseGauge(
-    form.step || (unit === 'psi' ? '0.05' : unit === 'kPa' ? '0.2' : '2'),
-    unit,
-  );
+  const step = parseGauge(form.step || USUAL_STEP[unit], unit);
   if (!step.ok || step.value < 1 || step.value > 7000)
-    return { ok: false, error: 'The gauge’s least step: such as 0.05 psi or 0.2 kPa.' };
-  const air = parsePressure(form.air || '0 m');
+    return { ok: false, error: `The gauge’s least step: such as ${USUAL_STEP[unit]} ${unit}.` };
+  const air = parsePressure(form.air || '0 m', units.pressure);
   if (!air.ok) return { ok: false, error: `Air outside: ${air.error}` };
   const shown = parseGauge(form.shown, unit);
   if (!shown.ok) return { ok: false, error: `Gauge now: ${shown.error}` };
   if (shown.value > limitPa) return { ok: false, error: overWords(shown.value, limitPa, unit) };
   if (shown.value <= 0) return { ok: false, error: 'Gauge now: there is no pressure on yet.' };
-  const celsius = readTemperature(form.temperature);
+  const celsius = readTemperature(form.temperature, units.temperature);
   if (!celsius.ok) return celsius;
   return {
     ok: true,

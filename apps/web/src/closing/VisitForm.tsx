@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { parsePressure } from '@cordel/core';
+import { formatTemperature, parsePressure } from '@cordel/core';
 import { PURPOSES, type Purpose } from '@cordel/core/close';
 import { useBenchHeld } from '@/bench/useStation';
 import { usePerson } from '@/data/storage';
@@ -11,7 +11,7 @@ import { Notice } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 import { TextField } from '@/ui/TextField';
 import { Txt } from '@/ui/Txt';
-import { readTemperature } from './readings';
+import { airHint, readTemperature } from './readings';
 import type { Closing, ClosingHook } from './useClosing';
 
 export const PURPOSE_WORDS: Record<Purpose, string> = {
@@ -37,6 +37,7 @@ export function VisitForm({ closing, write }: { closing: Closing; write: Closing
   const [pressure, setPressure] = useState('');
   const [sky, setSky] = useState('');
   const { project } = useProjectView();
+  const { units } = project;
   const known = useBenchHeld(project.id).data?.instruments ?? [];
   const [chosen, setChosen] = useState<string[]>([]);
   const [others, setOthers] = useState('');
@@ -50,8 +51,8 @@ export function VisitForm({ closing, write }: { closing: Closing; write: Closing
       />
     );
   const begin = () => {
-    const celsius = readTemperature(temperature);
-    const air = pressure.trim() === '' ? null : parsePressure(pressure);
+    const celsius = readTemperature(temperature, units.temperature);
+    const air = pressure.trim() === '' ? null : parsePressure(pressure, units.pressure);
     if (!celsius.ok) return setProblem(`Temperature: ${celsius.error}`);
     if (air && !air.ok) return setProblem(`Air: ${air.error}`);
     const names = crew.split(',').flatMap((name) => name.trim() || []);
@@ -97,11 +98,16 @@ export function VisitForm({ closing, write }: { closing: Closing; write: Closing
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
         <TextField
           label="Temperature"
-          hint="12 C or 54 F"
+          hint={`Such as ${formatTemperature(12, units.temperature)}`}
           value={temperature}
           onChange={setTemperature}
         />
-        <TextField label="Air" hint="450 m or 98.5 kPa" value={pressure} onChange={setPressure} />
+        <TextField
+          label="Air pressure or altitude"
+          hint={airHint(units)}
+          value={pressure}
+          onChange={setPressure}
+        />
         <TextField label="Sky" hint="dry, drizzle, wind" value={sky} onChange={setSky} />
       </View>
       <View role="group" aria-label="Instruments" style={{ gap: 6 }}>

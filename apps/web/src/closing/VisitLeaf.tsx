@@ -1,15 +1,15 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { plural } from '@cordel/core';
+import { formatAir, formatTemperature, plural } from '@cordel/core';
 import { type VisitRecord, roundsOf, testTask } from '@cordel/core/close';
 import { useProjectView } from '@/projects/context';
+import { useClock } from '@/projects/useClock';
 import { Leaf } from '@/ui/Leaf';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 import { RoundRecord } from './RoundRecord';
 import { Signed } from './Signed';
 import { circuitWords } from './circuitWords';
-import { momentOf } from './moments';
 import type { Closing, ClosingHook } from './useClosing';
 import { PURPOSE_WORDS } from './VisitForm';
 
@@ -23,9 +23,13 @@ interface VisitLeafProps {
 export function VisitLeaf({ record, closing, write }: VisitLeafProps) {
   const [open, setOpen] = useState(false);
   const { visit } = record;
+  const { moment, clock } = useClock();
+  const { units } = useProjectView().project;
   const air = [
-    visit?.air.temperature === null || !visit ? '' : `${visit.air.temperature} C`,
-    visit?.air.pressure === null || !visit ? '' : `${visit.air.pressure} kPa`,
+    !visit || visit.air.temperature === null
+      ? ''
+      : formatTemperature(visit.air.temperature, units.temperature),
+    !visit || visit.air.pressure === null ? '' : formatAir(visit.air.pressure, units),
     visit?.sky ?? '',
   ].filter(Boolean);
   const made = [
@@ -38,7 +42,7 @@ export function VisitLeaf({ record, closing, write }: VisitLeafProps) {
   ].filter(Boolean);
   return (
     <Leaf style={{ gap: 4 }}>
-      <Txt kind="strong">{`${momentOf(record.from)}: ${visit ? PURPOSE_WORDS[visit.purpose] : 'work'}`}</Txt>
+      <Txt kind="strong">{`${moment(record.from)}: ${visit ? PURPOSE_WORDS[visit.purpose] : 'work'}`}</Txt>
       {visit?.why ? <Txt>{visit.why}</Txt> : null}
       <Txt>{`${record.people.join(', ')}${air.length > 0 ? ` · ${air.join(', ')}` : ''}`}</Txt>
       <Txt ink="ink2">{made.join(' · ')}</Txt>
@@ -50,7 +54,7 @@ export function VisitLeaf({ record, closing, write }: VisitLeafProps) {
           .filter(({ downAt }) => downAt !== null)
           .map((circuit) => (
             <Txt key={`${entry.id} ${circuit.name}`}>
-              {`${circuit.name}: ${circuitWords(circuit)}`}
+              {`${circuit.name}: ${circuitWords(circuit, clock)}`}
             </Txt>
           )),
       )}

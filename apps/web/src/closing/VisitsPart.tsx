@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { type Evidence, emptyAssembly, lengthUnitOf, plural } from '@cordel/core';
+import { type Evidence, emptyAssembly, plural } from '@cordel/core';
 import {
   REENTRY_STEPS,
   closingSplices,
@@ -94,7 +94,7 @@ function Reentry({ closing }: { closing: Closing }) {
       view.project.limits,
     ),
     cableName: (id) => view.cable(id)?.name ?? id,
-    unit: lengthUnitOf(view.project.units.distance),
+    unit: view.project.units.length,
   });
   const go = (path: string) => router.push(`/p/${view.project.id}/${path}` as never);
   return (

@@ -1,9 +1,21 @@
-import { type Parsed, parseTemperature, parsed } from '@cordel/core';
-import { type GaugeUnit, formatGauge, likelyUnit } from '@cordel/core/close';
+import {
+  type GaugeUnit,
+  type Parsed,
+  type TemperatureUnit,
+  type Units,
+  formatBarometer,
+  parseTemperature,
+  parsed,
+} from '@cordel/core';
+import { formatGauge, likelyUnit } from '@cordel/core/close';
 
-/** A temperature that may be left out. */
-export const readTemperature = (text: string): Parsed<number | null> =>
-  text.trim() === '' ? parsed(null) : parseTemperature(text);
+/** A temperature that may be left out; degrees C. */
+export const readTemperature = (text: string, unit: TemperatureUnit): Parsed<number | null> =>
+  text.trim() === '' ? parsed(null) : parseTemperature(text, unit);
+
+/** An altitude and a pressure as the project writes them. */
+export const airHint = (units: Pick<Units, 'pressure' | 'altitude'>): string =>
+  `${units.altitude === 'ft' ? '1500 ft' : '450 m'} or ${formatBarometer(98.5, units)}`;
 
 /** What is said of a gauge that shows more than the limit. */
 export function overWords(pascals: number, limitPa: number, unit: GaugeUnit): string {

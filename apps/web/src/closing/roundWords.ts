@@ -1,4 +1,5 @@
-import { type GaugeUnit, type LeakEstimate, type PressureRound, inUnit } from '@cordel/core/close';
+import type { GaugeUnit } from '@cordel/core';
+import { type LeakEstimate, type PressureRound, inUnit } from '@cordel/core/close';
 
 /** A rate in the gauge's unit with its own uncertainty: `falls 0.015 ± 0.004 psi a minute`. */
 function rateWords({ rate, sigma }: LeakEstimate, unit: GaugeUnit): string {

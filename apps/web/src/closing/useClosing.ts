@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { type Plan, emptyAssembly, lengthUnitOf } from '@cordel/core';
+import { type Plan, emptyAssembly } from '@cordel/core';
 import {
   type ClosingEntry,
   type ClosingState,
@@ -82,7 +82,7 @@ export function useClosing(closureId: string) {
         hardware,
         splices: judged,
         cableName: (id) => view.cable(id)?.name ?? id,
-        unit: lengthUnitOf(project.units.distance),
+        unit: project.units.length,
       }),
       hardware,
       splices: judged,

@@ -1,3 +1,4 @@
+import { formatClock, formatMoment } from '@cordel/core';
 import {
   type ClosingEntry,
   type EntryOf,
@@ -5,7 +6,7 @@ import {
   closingState,
 } from '@cordel/core/close';
 import { circuitWords } from './circuitWords';
-import { clockOf, nextClock } from './moments';
+import { nextClock } from './nextClock';
 import { overWords, readTemperature } from './readings';
 import { estimateWords } from './roundWords';
 
@@ -90,9 +91,9 @@ describe('what is said of a round', () => {
 
 describe('what is typed', () => {
   it('may leave the temperature out', () => {
-    expect(readTemperature(' ')).toEqual({ ok: true, value: null });
-    expect(readTemperature('54 F')).toEqual({ ok: true, value: 12.2 });
-    expect(readTemperature('warm').ok).toBe(false);
+    expect(readTemperature(' ', 'C')).toEqual({ ok: true, value: null });
+    expect(readTemperature('54', 'F')).toEqual({ ok: true, value: 12.22 });
+    expect(readTemperature('warm', 'C').ok).toBe(false);
   });
 
   it('over the limit is said with what may be meant', () => {
@@ -124,39 +125,42 @@ it('a round speaks of its last word on bubbles', () => {
 });
 
 describe('the clock of a cut-over', () => {
-  const now = new Date(2026, 4, 5, 21, 0);
-  const shown = (text: string) => {
-    const at = nextClock(text, now);
-    return at && [at.getDate(), clockOf(at)];
+  // Denver is six hours behind UTC in May: 21:00 there.
+  const now = new Date('2026-05-06T03:00:00.000Z');
+  const shown = (text: string, from = now) => {
+    const at = nextClock(text, from, 'America/Denver');
+    return at && formatMoment(at, 'America/Denver');
   };
 
   it.each([
-    ['22:00', [5, '22:00']],
-    ['20:30', [5, '20:30']],
-    ['1:15', [6, '01:15']],
-    ['14:00', [6, '14:00']],
-  ])('%s is the nearest night’s', (text, expected) => expect(shown(text)).toEqual(expected));
+    ['22:00', '2026-05-05 22:00'],
+    ['20:30', '2026-05-05 20:30'],
+    ['1:15', '2026-05-06 01:15'],
+    ['14:00', '2026-05-06 14:00'],
+  ])('%s is the nearest night’s where the work is', (text, expected) =>
+    expect(shown(text)).toBe(expected),
+  );
 
-  it('just before midnight is yesterday’s, looked at shortly after', () => {
-    expect(nextClock('23:30', new Date(2026, 4, 6, 0, 30))!.getDate()).toBe(5);
-  });
+  it('just before midnight is yesterday’s, looked at shortly after', () =>
+    expect(shown('23:30', new Date('2026-05-06T06:30:00.000Z'))).toBe('2026-05-05 23:30'));
 
   it.each(['', '24:00', '9', '10:60', 'ten'])('%s is no time', (text) =>
-    expect(nextClock(text, now)).toBeNull(),
+    expect(shown(text)).toBeNull(),
   );
 });
 
 describe('a circuit of a cut-over', () => {
-  const at = (clock: string) => new Date(`2026-05-05T${clock}:00`).toISOString();
+  const at = (clock: string) => `2026-05-05T${clock}:00.000Z`;
+  const clock = (ms: number) => formatClock(new Date(ms), 'UTC');
   const circuit = { name: 'clinic', planned: 5, downAt: null, upAt: null, minutes: null };
 
   it('is told as it goes', () => {
-    expect(circuitWords(circuit)).toBe('5 min planned');
-    expect(circuitWords({ ...circuit, downAt: at('22:01') })).toBe(
+    expect(circuitWords(circuit, clock)).toBe('5 min planned');
+    expect(circuitWords({ ...circuit, downAt: at('22:01') }, clock)).toBe(
       'down since 22:01, 5 min planned',
     );
-    expect(circuitWords({ ...circuit, downAt: at('22:01'), upAt: at('22:08'), minutes: 7 })).toBe(
-      'down 22:01 to 22:08, 7 min; 5 planned, 2 over',
-    );
+    expect(
+      circuitWords({ ...circuit, downAt: at('22:01'), upAt: at('22:08'), minutes: 7 }, clock),
+    ).toBe('down 22:01 to 22:08, 7 min; 5 planned, 2 over');
   });
 });

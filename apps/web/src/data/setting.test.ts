@@ -6,6 +6,7 @@ import {
   USUAL_RUN,
   USUAL_BUDGET,
   USUAL_PRACTICE,
+  unitsOfDistance,
 } from '@cordel/core';
 import { newSetting, withWrite } from './setting';
 
@@ -14,7 +15,7 @@ const setting = {
     id: 'p1',
     name: 'Mill line',
     practiceOnly: false,
-    units: { distance: 'km' },
+    units: unitsOfDistance('km'),
     schemeId: 'tia-598',
     limits: BUILT_IN_LIMITS[0]!,
     trayCapacity: { single: 12, mass: 6 },

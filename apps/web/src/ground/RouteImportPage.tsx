@@ -2,7 +2,7 @@ import { wrap } from 'comlink';
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { type Parsed, formatDistance, parseDistance, plural } from '@cordel/core';
+import { type Parsed, formatDistance, formatMeters, parseDistance, plural } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
@@ -112,7 +112,7 @@ export function RouteImportPage() {
               <Txt key={name} ink={along && along.off > FAR ? 'accent' : 'ink'}>
                 <Txt kind="strong">{name}</Txt>
                 {along
-                  ? `: ${formatDistance(Math.round(along.meters * 10_000) + (from.ok ? from.value : 0), unit)}, ${Math.round(along.off)} m off the line${along.off > FAR ? ': is it on this line?' : ''}`
+                  ? `: ${formatDistance(Math.round(along.meters * 10_000) + (from.ok ? from.value : 0), unit)}, ${formatMeters(along.off, unit)} off the line${along.off > FAR ? ': is it on this line?' : ''}`
                   : ': on no line'}
                 {names.has(name) ? ' · here already, gets this place' : ' · new'}
               </Txt>

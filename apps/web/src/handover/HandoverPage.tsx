@@ -1,11 +1,12 @@
+import type { Paper } from '@cordel/core';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { NamePanel } from '@/bench/NamePanel';
 import { useSummary } from '@/data/queries';
-import { useKept, usePerson } from '@/data/storage';
-import { momentOf } from '@/closing/moments';
+import { usePerson } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
+import { useClock } from '@/projects/useClock';
 import { Choice } from '@/ui/Field';
 import { Leaf } from '@/ui/Leaf';
 import { Notice, Waiting } from '@/ui/Notice';
@@ -14,7 +15,7 @@ import { Press } from '@/ui/Press';
 import { Select } from '@/ui/Select';
 import { Txt } from '@/ui/Txt';
 import { useInks } from '@/ui/theme';
-import { type Paper, type ShownPackage, usePackages } from './usePackages';
+import { type ShownPackage, usePackages } from './usePackages';
 
 const INSIDE = [
   'PDF for people: verdicts, splice sheets, losses, inspection, pressure tests, signatures, traces',
@@ -30,7 +31,7 @@ export function HandoverPage() {
   const summary = useSummary(project.id);
   const { query, ask, stop } = usePackages(project.id);
   const [chosen, setChosen] = useState(wanted ?? '');
-  const [paper, setPaper] = useKept('cordel.handover.paper', 'A4');
+  const [paper, setPaper] = useState<Paper>(project.units.paper);
   if (person === '') return <NamePanel onward="Go on to the package" />;
   const rows = summary.data?.closures.filter(
     ({ closureId }) => chosen === '' || closureId === chosen,
@@ -50,14 +51,14 @@ export function HandoverPage() {
           ]}
           onChange={setChosen}
         />
-        <Choice
+        <Choice<Paper>
           label="Paper of the PDF"
-          value={paper as Paper}
+          value={paper}
           options={[
             { value: 'A4', label: 'A4' },
             { value: 'Letter', label: 'Letter' },
           ]}
-          onChange={setPaper as (value: Paper) => void}
+          onChange={setPaper}
         />
         {failing.length > 0 || unsigned.length > 0 ? (
           <Notice word="It says what is.">
@@ -75,7 +76,7 @@ export function HandoverPage() {
           label="Make the package"
           look="next"
           disabled={running}
-          onPress={() => void ask(chosen || null, paper as Paper)}
+          onPress={() => void ask(chosen || null, paper)}
         />
         {INSIDE.map((line) => (
           <Txt key={line} ink="ink2">
@@ -104,10 +105,11 @@ const kilobytes = (size: number): string =>
 
 function PackageLeaf({ made, name, onStop }: { made: ShownPackage; name: string; onStop(): void }) {
   const { state, digest, size } = made;
+  const { moment } = useClock();
   return (
     <Leaf style={{ gap: 8 }}>
       <Txt kind="strong">{`${name}, ${made.paper}`}</Txt>
-      <Txt ink="ink2">{`${momentOf(made.at)}, ${made.by}`}</Txt>
+      <Txt ink="ink2">{`${moment(made.at)}, ${made.by}`}</Txt>
       {state === 'making' || state === 'stopping' ? (
         <>
           <Progress made={made} />

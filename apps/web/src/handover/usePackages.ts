@@ -1,10 +1,9 @@
+import type { Paper } from '@cordel/core';
 import { useQuery } from '@tanstack/react-query';
 import { v7 as uuid } from 'uuid';
 import { read } from '@/data/api';
 import { outbox } from '@/data/client';
 import { personNow } from '@/data/storage';
-
-export type Paper = 'A4' | 'Letter';
 
 /** A package that was asked for. */
 export interface ShownPackage {

@@ -1,15 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { HelperText, TextInput } from 'react-native-paper';
-import {
-  BUILT_IN_HARDWARE,
-  type Hardware,
-  hardwareSchema,
-  readNumber,
-  lengthUnitOf,
-  plural,
-} from '@cordel/core';
-import { parseGauge } from '@cordel/core/pressure';
+import { BUILT_IN_HARDWARE, type Hardware, hardwareSchema, readNumber, plural } from '@cordel/core';
+import { parseGauge, spellGauge } from '@cordel/core/pressure';
 import { v7 as uuid } from 'uuid';
 import { outbox } from '@/data/client';
 import { LengthField } from '@/prep/LengthField';
@@ -151,10 +144,10 @@ const GROUPS = [
 
 function HardwareForm({ hardware, onDone }: { hardware: Hardware; onDone(): void }) {
   const { project } = useProjectView();
-  const unit = lengthUnitOf(project.units.distance);
+  const { length: unit, pressure: gauge } = project.units;
   const [draft, setDraft] = useState(hardware);
   const [ports, setPorts] = useState(() => JSON.stringify(hardware.ports, null, 1));
-  const [test, setTest] = useState(`${hardware.testKpa} kPa`);
+  const [test, setTest] = useState(spellGauge(Math.round(hardware.testKpa * 1000), gauge));
   const [bolts, setBolts] = useState(hardware.bolts.join(', '));
   const [minutes, setMinutes] = useState(String(hardware.testMinutes));
   const [trays, setTrays] = useState({
@@ -164,7 +157,7 @@ function HardwareForm({ hardware, onDone }: { hardware: Hardware; onDone(): void
   });
   const [problem, setProblem] = useState('');
   const submit = async () => {
-    const testPa = parseGauge(test, 'kPa');
+    const testPa = parseGauge(test, gauge);
     if (!testPa.ok) return setProblem(`Flash test: ${testPa.error}`);
     const held = readNumber(minutes, 'small');
     if (!held.ok) return setProblem(`Pressure held: ${held.error}`);

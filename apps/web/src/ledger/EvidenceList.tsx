@@ -9,6 +9,7 @@ import {
 import { recordEvidence, takeBack } from '@/bench/record';
 import { useSplicerRecords } from '@/bench/useStation';
 import { useProjectView } from '@/projects/context';
+import { useClock } from '@/projects/useClock';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 import { useInks } from '@/ui/theme';
@@ -17,6 +18,7 @@ import { useRecordLevel } from './useRecordLevel';
 /** Everything recorded of a splice, the newest first. What was taken back stays in sight. */
 export function EvidenceList({ evidence }: { evidence: readonly Evidence[] }) {
   const inks = useInks();
+  const { moment } = useClock();
   const level = useRecordLevel();
   const { project } = useProjectView();
   const byItself = evidence.some((entry) => entry.type === 'attempt' && entry.recordId !== null);
@@ -59,7 +61,7 @@ export function EvidenceList({ evidence }: { evidence: readonly Evidence[] }) {
                 </Txt>
               ) : null}
               <Txt kind="small" ink="ink2">
-                {`${new Date(entry.at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })} · ${entry.by}${over ? ` · taken back: ${over.why ?? ''}` : ''}`}
+                {`${moment(entry.at)} · ${entry.by}${over ? ` · taken back: ${over.why ?? ''}` : ''}`}
               </Txt>
             </View>
             {can ? (

@@ -19,7 +19,7 @@ import { Notice, Waiting } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 import { STATE_INKS } from '@/ui/words';
-import { momentOf } from '@/closing/moments';
+import { useClock } from '@/projects/useClock';
 import { EvidenceList } from './EvidenceList';
 import { ReadingForm } from './ReadingForm';
 import { RulingForm } from './RulingForm';
@@ -38,6 +38,7 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
   const router = useRouter();
   const [adding, setAdding] = useState<'reading' | 'ruling' | null>(null);
   const { limits } = view.project;
+  const { moment } = useClock();
   const standing = useMemo(() => standingOf(evidence), [evidence]);
   const judgement = judgeSplice(standing, splice.method, limits);
   const reasons = reasonsFor(standing, judgement, splice.method, limits);
@@ -57,7 +58,7 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
       </View>
       {standing.retired ? (
         <Notice word="Removed." ink="accent">
-          {`${momentOf(standing.retired.at)}, ${standing.retired.by}: ${standing.retired.why.replace(/\.?$/, '.')} What follows is how it lay.`}
+          {`${moment(standing.retired.at)}, ${standing.retired.by}: ${standing.retired.why.replace(/\.?$/, '.')} What follows is how it lay.`}
         </Notice>
       ) : null}
       <View style={{ flexDirection: 'row', gap: 12 }}>

@@ -15,7 +15,6 @@ import {
   cutPlan,
   emptyAssembly,
   enteringCable,
-  lengthUnitOf,
   prepSteps,
   sealPorts,
 } from '@cordel/core';
@@ -45,7 +44,7 @@ export interface OpenedClosure {
 export function openedClosure(closure: Closure, view: ProjectView): OpenedClosure {
   const assembly =
     view.assemblies.find((entry) => entry.closureId === closure.id) ?? emptyAssembly(closure.id);
-  const unit = lengthUnitOf(view.project.units.distance);
+  const unit = view.project.units.length;
   const hardware = view.hardware.find((entry) => entry.id === assembly.hardwareId) ?? null;
   const { ports, left } = hardware
     ? sealPorts(hardware, assembly.entries, unit)

@@ -2,7 +2,13 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { useRouter } from 'expo-router';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
-import { BUILT_IN_LIMITS, BUILT_IN_SCHEMES, USUAL_BUDGET, USUAL_PRACTICE } from '@cordel/core';
+import {
+  BUILT_IN_LIMITS,
+  BUILT_IN_SCHEMES,
+  METRIC,
+  USUAL_BUDGET,
+  USUAL_PRACTICE,
+} from '@cordel/core';
 import { v7 as uuid } from 'uuid';
 import { outbox } from '@/data/client';
 import { useSchemes } from '@/data/queries';
@@ -21,7 +27,7 @@ import {
 const START = projectForm({
   name: '',
   practiceOnly: false,
-  units: { distance: 'km' },
+  units: { ...METRIC, timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone },
   schemeId: BUILT_IN_SCHEMES[0]!.id,
   limits: BUILT_IN_LIMITS[0]!,
   trayCapacity: { single: 12, mass: 6 },

@@ -10,6 +10,7 @@ import { BUILT_IN_LIMITS, type ColourScheme, GRADES, type Grade } from '@cordel/
 import { Choice, Field } from '@/ui/Field';
 import { Leaf } from '@/ui/Leaf';
 import { Txt } from '@/ui/Txt';
+import { UnitFields } from './UnitFields';
 import { type ProjectForm, type ReadProjectForm, limitsForm } from './projectForm';
 
 type FormControl = Control<ProjectForm, unknown, ReadProjectForm>;
@@ -54,17 +55,7 @@ export function ProjectFields({ control, setValue, schemes }: Props) {
           </View>
         )}
       />
-      <Pick
-        control={control}
-        name="distance"
-        label="Distances in"
-        options={[
-          ['km', 'km'],
-          ['m', 'm'],
-          ['mi', 'mi'],
-          ['ft', 'ft'],
-        ]}
-      />
+      <UnitFields control={control} />
       <Pick
         control={control}
         name="schemeId"
@@ -93,7 +84,6 @@ function Pick({
 }: {
   control: FormControl;
   name:
-    | 'distance'
     | 'schemeId'
     | 'practice.tubeTool'
     | 'practice.gel'
@@ -242,9 +232,7 @@ function PracticeFields({ control }: Pick<Props, 'control'>) {
           control={loose}
           name="practice.leakLimit"
           label="A tight closure falls by at most"
-          unit="Pa/min"
-          hint="At one temperature; 69 Pa is 0.01 psi"
-          numeric
+          hint="In a minute, at one temperature: 0.015 psi or 100 Pa"
         />
       </View>
       <ArcFields control={control} />
@@ -273,21 +261,9 @@ function ArcFields({ control }: Pick<Props, 'control'>) {
         <Field control={loose} name="practice.arc.streak" label="High ones in a row" numeric />
       </View>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
-        <Field
-          control={loose}
-          name="practice.arc.temperature"
-          label="Warmer or colder by"
-          unit="C"
-          numeric
-        />
+        <Field control={loose} name="practice.arc.temperature" label="Warmer or colder by" />
         <Field control={loose} name="practice.arc.humidity" label="Humidity by" unit="%" numeric />
-        <Field
-          control={loose}
-          name="practice.arc.pressure"
-          label="Air pressure by"
-          unit="kPa"
-          numeric
-        />
+        <Field control={loose} name="practice.arc.pressure" label="Air pressure by" />
         <Field
           control={loose}
           name="practice.arc.idleDays"

@@ -1,6 +1,8 @@
 import {
   BUILT_IN_LIMITS,
   type Project,
+  METRIC,
+  US_CUSTOMARY,
   USUAL_BUDGET,
   USUAL_PRACTICE,
   limitsSchema,
@@ -12,7 +14,7 @@ const project: Project = {
   id: '019da9e7-4800-7000-8000-000000000001',
   name: 'Mill line',
   practiceOnly: false,
-  units: { distance: 'mi' },
+  units: { ...US_CUSTOMARY, distance: 'mi', timeZone: 'America/Denver' },
   schemeId: 'tia-598',
   limits: BUILT_IN_LIMITS[0]!,
   trayCapacity: { single: 12, mass: 6 },
@@ -58,8 +60,40 @@ describe('the form of a project', () => {
     ['limits.wavelengths', '13', 'limits.wavelengths: At least 600 nm.'],
     ['trayCapacity.single', '1.5', 'trayCapacity.single: A whole number from 0 to 96.'],
     ['limits.source', '', 'limits.source: Say where the figures come from.'],
+    ['units.timeZone', 'Mill/Valley', 'units.timeZone: No time zone has this name'],
+    ['practice.trayFiber', '1 in', 'practice.trayFiber: At least 100 mm.'],
+    ['practice.trayFiber', 'long', 'practice.trayFiber: “long” is no length'],
+    ['practice.arc.temperature', '1 F', 'practice.arc.temperature: At least 1 C.'],
+    ['practice.arc.pressure', 'high', 'practice.arc.pressure: Type a change of pressure'],
+    ['practice.leakLimit', '1 kPa', ''],
+    ['practice.leakLimit', '9 kPa', 'practice.leakLimit: At most 5 000.'],
   ])('%s of %p is refused at its place', (path, value, words) =>
     expect(problem(path, value)).toContain(words),
+  );
+
+  it.each(['length', 'pressure', 'temperature'] as const)(
+    'reads a figure without a unit in the project’s: %s',
+    (key) => {
+      const typed = { length: '40', pressure: '0.1', temperature: '18' }[key];
+      const read = (preset: typeof METRIC) => {
+        const filled = copy(form);
+        filled.units = { ...preset, timeZone: 'UTC' };
+        filled.practice.trayFiber = '40 in';
+        if (key === 'length') filled.practice.trayFiber = preset === METRIC ? '400' : typed;
+        if (key === 'pressure') filled.practice.leakLimit = typed;
+        if (key === 'temperature') filled.practice.arc.temperature = typed;
+        const { practice } = projectFormSchema.parse(filled);
+        return [practice.trayFiber, practice.leakLimit, practice.arc.temperature];
+      };
+      // 1 in is 25.4 mm; 0.1 psi is 689.5 Pa; 18 F are 10 C.
+      const expected = {
+        length: [4000, 10_160],
+        pressure: [100, 689],
+        temperature: [18, 10],
+      }[key];
+      const at = { length: 0, pressure: 1, temperature: 2 }[key];
+      expect([read(METRIC)[at], read(US_CUSTOMARY)[at]]).toEqual(expected);
+    },
   );
 
   it('an empty limit is none, and a grade that nothing judges is refused', () => {

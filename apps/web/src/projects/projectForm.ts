@@ -1,20 +1,24 @@
 import { z } from 'zod';
+import { parseLeakRate, spellLeakRate } from '@cordel/core/pressure';
 import {
   GRADES,
   type Limits,
+  type Parsed,
   type Project,
   arcPolicySchema,
-  distanceUnitSchema,
-  formatLength,
   formatLoss,
   gradeSchema,
-  lengthUnitOf,
   limitsSchema,
   nameSchema,
+  parseBarometerChange,
   parseLength,
   parseLoss,
+  parseTemperatureChange,
   practiceSchema,
+  spellBarometerChange,
   spellLength,
+  spellTemperatureChange,
+  unitsSchema,
 } from '@cordel/core';
 
 /** A limit typed in dB; empty for none. */
@@ -73,19 +77,11 @@ const wavelengthsText = z.string().transform((text, context): number[] => {
   return z.NEVER;
 });
 
-/** A length typed with its unit, or in millimeters. */
-const lengthText = (least: number, most: number) =>
-  z.string().transform((text, context): number => {
-    const read = parseLength(text, 'mm', most);
-    if (read.ok && read.value >= least) return read.value;
-    context.addIssue({
-      code: 'custom',
-      message: read.ok ? `At least ${formatLength(least, 'mm')}.` : read.error,
-    });
-    return z.NEVER;
-  });
-
 const usual = practiceSchema.shape;
+const usualArc = arcPolicySchema.shape;
+
+/** A figure whose meaning depends on the project's units: it is read once those are known. */
+const inUnits = z.string();
 
 const bySleeve = z.object({ single: limitText, mass: limitText });
 
@@ -94,23 +90,23 @@ export const projectFormSchema = z
   .object({
     name: nameSchema,
     practiceOnly: z.boolean(),
-    distance: distanceUnitSchema,
+    units: unitsSchema,
     schemeId: z.string().min(1, 'Choose a colour scheme.'),
     trayCapacity: z.object({ single: countText(0, 96), mass: countText(0, 24) }),
     practice: z.object({
       tubeTool: practiceSchema.shape.tubeTool,
       gel: practiceSchema.shape.gel,
-      trayFiber: lengthText(1000, 50_000),
+      trayFiber: inUnits,
       redos: countText(0, 20),
-      redoEats: lengthText(10, 5000),
+      redoEats: inUnits,
       redoPercent: countText(0, 100),
       arc: z.object({
         when: arcPolicySchema.shape.when,
         arcs125: countText(10, 5000),
         arcs400: countText(5, 5000),
-        temperature: countText(1, 60),
+        temperature: inUnits,
         humidity: countText(5, 100),
-        pressure: countText(1, 50),
+        pressure: inUnits,
         streak: countText(2, 20),
         idleDays: countText(1, 365),
       }),
@@ -118,7 +114,7 @@ export const projectFormSchema = z
       workingLength: usual.workingLength.unwrap(),
       noTension: z.string().transform((words) => (words.trim() === '' ? null : words.trim())),
       dropEnd: usual.dropEnd.unwrap(),
-      leakLimit: countText(10, 5000),
+      leakLimit: inUnits,
     }),
     budget: z.object({
       glass: z.array(lossesText.extend({ wavelengthNm: z.number() })),
@@ -147,6 +143,45 @@ export const projectFormSchema = z
     for (const issue of checked.success ? [] : checked.error.issues) {
       context.addIssue({ code: 'custom', path: ['limits', ...issue.path], message: issue.message });
     }
+  })
+  .transform((form, context) => {
+    const { units, practice } = form;
+    const read = (path: string[], text: Parsed<number>, schema: z.ZodType<number>): number => {
+      const checked = text.ok ? schema.safeParse(text.value) : null;
+      if (checked?.success) return checked.data;
+      const message = text.ok ? checked!.error!.issues[0]!.message : text.error;
+      context.addIssue({ code: 'custom', path: ['practice', ...path], message });
+      return z.NEVER;
+    };
+    const length = (key: 'trayFiber' | 'redoEats') =>
+      read([key], parseLength(practice[key], units.length), usual[key]);
+    const { arc } = practice;
+    return {
+      ...form,
+      practice: {
+        ...practice,
+        trayFiber: length('trayFiber'),
+        redoEats: length('redoEats'),
+        leakLimit: read(
+          ['leakLimit'],
+          parseLeakRate(practice.leakLimit, units.pressure),
+          usual.leakLimit.unwrap(),
+        ),
+        arc: {
+          ...arc,
+          temperature: read(
+            ['arc', 'temperature'],
+            parseTemperatureChange(arc.temperature, units.temperature),
+            usualArc.temperature,
+          ),
+          pressure: read(
+            ['arc', 'pressure'],
+            parseBarometerChange(arc.pressure, units.pressure),
+            usualArc.pressure,
+          ),
+        },
+      },
+    };
   });
 
 export type ProjectForm = z.input<typeof projectFormSchema>;
@@ -180,7 +215,7 @@ export function limitsForm(limits: Limits): ProjectForm['limits'] {
 export const projectForm = (project: Omit<Project, 'id' | 'createdAt'>): ProjectForm => ({
   name: project.name,
   practiceOnly: project.practiceOnly,
-  distance: project.units.distance,
+  units: project.units,
   schemeId: project.schemeId,
   trayCapacity: {
     single: String(project.trayCapacity.single),
@@ -188,19 +223,24 @@ export const projectForm = (project: Omit<Project, 'id' | 'createdAt'>): Project
   },
   practice: {
     ...project.practice,
-    trayFiber: spell(project.practice.trayFiber, project),
+    trayFiber: spellLength(project.practice.trayFiber, project.units.length),
     redos: String(project.practice.redos),
-    redoEats: spell(project.practice.redoEats, project),
+    redoEats: spellLength(project.practice.redoEats, project.units.length),
     redoPercent: String(project.practice.redoPercent),
     arc: {
       ...(Object.fromEntries(
         Object.entries(project.practice.arc).map(([key, value]) => [key, String(value)]),
       ) as ProjectForm['practice']['arc']),
       when: project.practice.arc.when,
+      temperature: spellTemperatureChange(
+        project.practice.arc.temperature,
+        project.units.temperature,
+      ),
+      pressure: spellBarometerChange(project.practice.arc.pressure, project.units.pressure),
     },
     adhesiveWait: String(project.practice.adhesiveWait),
     noTension: project.practice.noTension ?? '',
-    leakLimit: String(project.practice.leakLimit),
+    leakLimit: spellLeakRate(project.practice.leakLimit, project.units.pressure),
   },
   budget: {
     glass: project.budget.glass.map(({ wavelengthNm, ...losses }) => ({
@@ -221,14 +261,10 @@ const lossesForm = ({ usual, spread, most }: { usual: number; spread: number; mo
   most: formatLoss(most),
 });
 
-const spell = (length: number, project: Pick<Project, 'units'>): string =>
-  spellLength(length, lengthUnitOf(project.units.distance));
-
 /** The record a form stands for. */
 export function toProject(
   form: ReadProjectForm,
   { id, createdAt, route }: Pick<Project, 'id' | 'createdAt' | 'route'>,
 ): Project {
-  const { distance, ...rest } = form;
-  return { ...rest, id, createdAt, route, units: { distance } };
+  return { ...form, id, createdAt, route };
 }

@@ -1,6 +1,7 @@
 import type { Limits } from '../record/limits.ts';
 import type { Method } from '../record/splice.ts';
-import { formatLength, type LengthUnit } from '../measure/length.ts';
+import { formatLength } from '../measure/length.ts';
+import type { LengthUnit } from '../record/units.ts';
 import { formatLoss } from '../measure/loss.ts';
 import { normalBelow } from '../loss/normal.ts';
 import { spliceLimit } from '../loss/verdict.ts';

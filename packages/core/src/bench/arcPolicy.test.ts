@@ -1,4 +1,5 @@
 import { USUAL_ARC_POLICY } from '../record/practice.ts';
+import { METRIC, US_CUSTOMARY } from '../record/units.ts';
 import { type ArcTask, arcStanding } from './arcPolicy.ts';
 import { goodCheck, logged, seenFiber, splicerRecord } from './records.testing.ts';
 
@@ -11,6 +12,7 @@ const task = (part: Partial<ArcTask>): ArcTask => ({
   air: NO_AIR,
   highFrom: 50,
   now: '2026-05-04T20:00:00.000Z',
+  units: METRIC,
   ...part,
 });
 const record = (arcs: number, part = {}) =>
@@ -64,6 +66,9 @@ describe('whether the arc is to be checked', () => {
       state: 'due',
       reasons: ['Temperature −11 C since the last good check; 10 C is much.'],
     });
+    expect(arcStanding({ ...colder, units: US_CUSTOMARY }).reasons).toEqual([
+      'Temperature −19.8 F since the last good check; 18 F is much.',
+    ]);
     const higher = task({ air: { temperature: 12, humidity: 50, pressure: 93.9 } });
     expect(arcStanding(higher)).toMatchObject({
       state: 'soon',

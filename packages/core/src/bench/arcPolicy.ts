@@ -1,6 +1,9 @@
+import { formatBarometerChange } from '../measure/air.ts';
 import { plural } from '../measure/count.ts';
+import { formatTemperatureChange } from '../measure/temperature.ts';
 import type { Air, InstrumentEntry } from '../record/instrumentLog.ts';
 import type { ArcPolicy } from '../record/practice.ts';
+import type { Units } from '../record/units.ts';
 import type { SplicerRecord } from '../record/splicerRecord.ts';
 
 export interface ArcTask {
@@ -18,6 +21,8 @@ export interface ArcTask {
   highFrom: number | null;
   /** ISO time. */
   now: string;
+  /** In which changes of the air are told. */
+  units: Pick<Units, 'temperature' | 'pressure'>;
 }
 
 export interface ArcStanding {
@@ -119,16 +124,16 @@ function streakOf({ records, highFrom }: ArcTask, since: string): number {
 }
 
 function airChanges(
-  { policy, air, records }: ArcTask,
+  { policy, air, records, units }: ArcTask,
   then: Air,
 ): { over: boolean; words: string }[] {
   const last = records.at(-1);
   const kinds = [
-    ['temperature', 'C', 'Temperature'],
-    ['humidity', '%', 'Humidity'],
-    ['pressure', 'kPa', 'Air pressure'],
+    ['temperature', 'Temperature', (c: number) => formatTemperatureChange(c, units.temperature)],
+    ['humidity', 'Humidity', (share: number) => `${Number(Math.abs(share).toFixed(1))} %`],
+    ['pressure', 'Air pressure', (kpa: number) => formatBarometerChange(kpa, units)],
   ] as const;
-  return kinds.flatMap(([key, unit, words]) => {
+  return kinds.flatMap(([key, words, format]) => {
     const before = then[key];
     const here = air[key] ?? last?.[key] ?? null;
     if (before === null || here === null) return [];
@@ -139,7 +144,7 @@ function airChanges(
     return [
       {
         over: part >= 1,
-        words: `${words} ${sign}${Number(Math.abs(change).toFixed(1))} ${unit} since the last good check; ${policy[key]} ${unit} is much.`,
+        words: `${words} ${sign}${format(change)} since the last good check; ${format(policy[key])} is much.`,
       },
     ];
   });

@@ -1,5 +1,5 @@
 import { MOST_ESTIMATE } from '../record/evidence.ts';
-import { fromFahrenheit } from '../measure/air.ts';
+import { fromFahrenheit } from '../measure/temperature.ts';
 import { formatLoss } from '../measure/loss.ts';
 import type { SeenFiber, SplicerError, SplicerRecord } from '../record/splicerRecord.ts';
 

@@ -13,7 +13,9 @@ import type { Splice } from '../record/splice.ts';
 export interface ClosureRecord {
   format: 'cordel.closure';
   version: 2;
-  project: Pick<Project, 'id' | 'name' | 'practiceOnly' | 'units' | 'limits'>;
+  project: Pick<Project, 'id' | 'name' | 'practiceOnly' | 'limits'> & {
+    units: Pick<Project['units'], 'distance'>;
+  };
   closure: Closure;
   hardware: Hardware | null;
   assembly: Assembly | null;
@@ -62,7 +64,8 @@ export function closureRecord(parts: RecordParts): ClosureRecord {
   return {
     format: 'cordel.closure',
     version: 2,
-    project: { id, name, practiceOnly, units, limits },
+    // How the record is shown is not what was signed, but for the unit that stood in it from the first.
+    project: { id, name, practiceOnly, units: { distance: units.distance }, limits },
     closure: parts.closure,
     hardware: parts.hardware.find((one) => one.id === assembly?.hardwareId) ?? null,
     assembly,

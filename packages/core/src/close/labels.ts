@@ -5,6 +5,7 @@ import type { Cable } from '../record/cable.ts';
 import type { Closure } from '../record/closure.ts';
 import type { Assembly } from '../record/hardware.ts';
 import type { Project } from '../record/project.ts';
+import type { Units } from '../record/units.ts';
 import type { Splice } from '../record/splice.ts';
 import { shortCode } from './shortCode.ts';
 
@@ -41,7 +42,7 @@ export interface LabelTask {
 /** What labels of a closure say, from its record. */
 export function labelTask(
   origin: string,
-  project: Pick<Project, 'name' | 'units' | 'practiceOnly'>,
+  project: Pick<Project, 'name' | 'practiceOnly'> & { units: Pick<Units, 'distance'> },
   closure: Closure,
   splices: readonly Splice[],
   assembly: Assembly | null,

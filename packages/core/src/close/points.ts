@@ -1,5 +1,5 @@
 import { formatLength } from '../measure/length.ts';
-import type { LengthUnit } from '../measure/length.ts';
+import type { LengthUnit } from '../record/units.ts';
 import { plural } from '../measure/count.ts';
 import { standingOf } from '../loss/standing.ts';
 import { isMade, spliceState } from '../loss/spliceState.ts';

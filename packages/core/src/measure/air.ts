@@ -1,4 +1,6 @@
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
+import type { GaugeUnit, Units } from '../record/units.ts';
+import { fewestDecimals } from './fewestDecimals.ts';
 import { readNumber } from './number.ts';
 
 /**
@@ -8,48 +10,82 @@ import { readNumber } from './number.ts';
 export const pressureAt = (altitude: number): number =>
   101.325 * (1 - 2.25577e-5 * altitude) ** 5.25588;
 
-/**
- * Reads a temperature as degrees C: `21`, `21 C`, `70 F`, `294 K`. Without a unit it is Celsius.
- * What no site has is refused, with what was likely meant.
- */
-export function parseTemperature(text: string): Parsed<number> {
-  const match = /^(.*?)\s*°?\s*([cfk])?$/i.exec(text.trim())!;
-  const number = readNumber(match[1]!, 'small');
-  if (!number.ok) return refused('Type a temperature, such as 12 C or 54 F.');
-  const figure = number.value;
-  const unit = (match[2] ?? 'c').toLowerCase();
-  const celsius = unit === 'f' ? fromFahrenheit(figure) : unit === 'k' ? figure - 273.15 : figure;
-  if (celsius > 60 && !match[2])
-    return refused(`${figure} C is hotter than any site: did you mean ${figure} F?`);
-  if (celsius < -50 || celsius > 60)
-    return refused(`${Math.round(celsius)} C is no weather to splice in: check the unit.`);
-  return parsed(Math.round(celsius * 10) / 10);
-}
+/** The altitude in meters at which the standard atmosphere has the pressure, kPa: the inverse of `pressureAt`. */
+export const altitudeOf = (kpa: number): number =>
+  (1 - (kpa / 101.325) ** (1 / 5.25588)) / 2.25577e-5;
 
-/** Degrees C from degrees F. */
-export const fromFahrenheit = (figure: number): number => ((figure - 32) * 5) / 9;
+/** kPa in each unit of barometers. 1 inHg (0 C): NIST SP 811, appendix B.9 (from memory). */
+const KPA = { kPa: 1, hPa: 0.1, mbar: 0.1, inHg: 3.386389 } as const;
+type BarometerUnit = keyof typeof KPA;
+
+/** The unit of barometers that goes with that of gauges. */
+const BAROMETER: Record<GaugeUnit, BarometerUnit> = {
+  psi: 'inHg',
+  inH2O: 'inHg',
+  kPa: 'kPa',
+  mbar: 'mbar',
+};
+
+const METERS_IN_FOOT = 0.3048;
+
+const named = (text: string): BarometerUnit | undefined =>
+  (Object.keys(KPA) as BarometerUnit[]).find((unit) => unit.toLowerCase() === text.toLowerCase());
 
 /**
- * Reads an air pressure as kPa: `98.5 kPa`, `985 hPa`, `985 mbar`, `29.1 inHg`, or the altitude it
+ * Reads a barometric pressure as thousandths of a kPa: `98.5 kPa`, `985 hPa`, `29.1 inHg`, or the altitude it
  * follows from: `450 m`, `1500 ft`.
+ * @param gauge the project's unit of pressure; that of barometers beside it is meant where none is typed
  */
-export function parsePressure(text: string): Parsed<number> {
+export function parsePressure(text: string, gauge: GaugeUnit = 'kPa'): Parsed<number> {
   const match = /^(.*?)\s*(kpa|hpa|mbar|inhg|m|ft)?$/i.exec(text.trim())!;
-  const number = readNumber(match[1]!, match[2]?.toLowerCase() === 'ft' ? 'point' : 'either');
+  const suffix = match[2]?.toLowerCase() ?? '';
+  const number = readNumber(match[1]!, suffix === 'ft' ? 'point' : 'either');
   if (!number.ok || number.value < 0)
     return refused('Type a pressure or an altitude, such as 98.5 kPa or 450 m.');
   const figure = number.value;
-  const unit = (match[2] ?? 'kpa').toLowerCase();
-  const per: Record<string, number> = { kpa: 1, hpa: 0.1, mbar: 0.1, inhg: 3.386389 };
-  if ((unit === 'm' && figure > 6000) || (unit === 'ft' && figure > 20_000))
-    return refused('There is no road that high: check the altitude.');
-  const kpa =
-    unit === 'm'
-      ? pressureAt(figure)
-      : unit === 'ft'
-        ? pressureAt(figure * 0.3048)
-        : figure * per[unit]!;
+  if (suffix === 'm' || suffix === 'ft') {
+    const meters = suffix === 'ft' ? figure * METERS_IN_FOOT : figure;
+    return meters > 6100
+      ? refused('There is no road that high: check the altitude.')
+      : parsed(thousandths(pressureAt(meters)));
+  }
+  const kpa = figure * KPA[named(suffix) ?? BAROMETER[gauge]];
   if (kpa < 40 || kpa > 110)
     return refused(`${kpa.toFixed(1)} kPa is no air pressure: about 101 kPa at sea level.`);
-  return parsed(Math.round(kpa * 100) / 100);
+  return parsed(thousandths(kpa));
+}
+
+/** Fine enough that an altitude that was typed reads back to the meter. */
+const thousandths = (kpa: number): number => Math.round(kpa * 1000) / 1000;
+
+/** A barometric pressure in the unit that goes with the project's gauges: `98.5 kPa`, `28.36 inHg`. */
+export function formatBarometer(kpa: number, { pressure }: Pick<Units, 'pressure'>): string {
+  const unit = BAROMETER[pressure];
+  return `${Number((kpa / KPA[unit]).toFixed(unit === 'mbar' ? 1 : 2))} ${unit}`;
+}
+
+/** A change of barometric pressure, without a sign. */
+export const formatBarometerChange = (kpa: number, units: Pick<Units, 'pressure'>): string =>
+  formatBarometer(Math.abs(kpa), units);
+
+/** A barometric pressure, and the altitude at which it is usual: `96.03 kPa, about 450 m`. */
+export function formatAir(kpa: number, units: Pick<Units, 'pressure' | 'altitude'>): string {
+  const meters = altitudeOf(kpa);
+  const figure = units.altitude === 'ft' ? meters / METERS_IN_FOOT : meters;
+  return `${formatBarometer(kpa, units)}, about ${Math.round(figure)} ${units.altitude}`;
+}
+
+/** Reads a change of barometric pressure as thousandths of a kPa: `5`, `5 kPa`, `1.5 inHg`. */
+export function parseBarometerChange(text: string, gauge: GaugeUnit): Parsed<number> {
+  const match = /^(.*?)\s*(kpa|hpa|mbar|inhg)?$/i.exec(text.trim())!;
+  const number = readNumber(match[1]!, 'small');
+  if (!number.ok) return refused('Type a change of pressure, such as 5 kPa or 1.5 inHg.');
+  return parsed(thousandths(number.value * KPA[named(match[2] ?? '') ?? BAROMETER[gauge]]));
+}
+
+/** Prints a change for a form, so that it reads back as the same. */
+export function spellBarometerChange(kpa: number, gauge: GaugeUnit): string {
+  const unit = BAROMETER[gauge];
+  const means = (figure: number) => thousandths(figure * KPA[unit]) === kpa;
+  return `${fewestDecimals(kpa / KPA[unit], means)} ${unit}`;
 }

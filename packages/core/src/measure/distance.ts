@@ -1,5 +1,5 @@
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
-import type { DistanceUnit } from '../record/project.ts';
+import type { DistanceUnit } from '../record/units.ts';
 import { NUMBER_SOURCE, type NumberStyle, readNumber } from './number.ts';
 
 /**
@@ -136,3 +136,34 @@ export function spellDistance(tenths: number, unit: DistanceUnit): string {
   const value = (tenths / TENTHS[unit]).toFixed(7);
   return `${value.replace(/\.?0+$/, '')} ${unit}`;
 }
+
+const metersIn = (unit: DistanceUnit): number => TENTHS[unit] / TENTHS.m;
+
+/** The small unit that goes with a project's distances: m with km, ft with mi. */
+export const tapeUnitOf = (unit: DistanceUnit): 'm' | 'ft' =>
+  unit === 'km' || unit === 'm' ? 'm' : 'ft';
+
+/** A whole number of m or ft, for what a person walks or measures along a cable. */
+export function formatMeters(meters: number, unit: DistanceUnit, decimals = 0): string {
+  const tape = tapeUnitOf(unit);
+  return `${(meters / metersIn(tape)).toFixed(decimals)} ${tape}`;
+}
+
+/** A length of m or ft with what it may be off by: `340 \u00b1 5 m`. Both in meters. */
+export function formatWithError(meters: number, error: number, unit: DistanceUnit): string {
+  const tape = tapeUnitOf(unit);
+  const inTape = (value: number) => (value / metersIn(tape)).toFixed(0);
+  return `${inTape(meters)} \u00b1 ${inTape(error)} ${tape}`;
+}
+
+/** Decimals with which a place along a trace is told to the meter, and a range roughly. */
+const PLACE_DECIMALS = { km: 3, mi: 3, m: 0, ft: 0 } as const;
+const RANGE_DECIMALS = { km: 1, mi: 1, m: 0, ft: 0 } as const;
+
+/** A place along a trace, to about a meter: `12.345 km`, `7.671 mi`, `40502 ft`. */
+export const formatPlace = (meters: number, unit: DistanceUnit): string =>
+  `${(meters / metersIn(unit)).toFixed(PLACE_DECIMALS[unit])} ${unit}`;
+
+/** A length of fiber, roughly: `12.3 km`, `7.7 mi`. */
+export const formatRange = (meters: number, unit: DistanceUnit): string =>
+  `${(meters / metersIn(unit)).toFixed(RANGE_DECIMALS[unit])} ${unit}`;

@@ -4,3 +4,5 @@ export * from './length.ts';
 export * from './loss.ts';
 export * from './number.ts';
 export * from './count.ts';
+export * from './moment.ts';
+export * from './temperature.ts';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { formatLength, lengthUnitOf, parseLength } from './length.ts';
+import { formatLength, parseLength } from './length.ts';
 
 // The inch is 25.4 mm exactly: international yard and pound agreement, 1959.
 test.each([
@@ -49,13 +49,4 @@ test('eighths of an inch print as they were typed', () => {
       expect(formatLength(tenths, 'in').startsWith(whole === 0 ? '' : String(whole))).toBe(true);
     }),
   );
-});
-
-test('inches go with feet and miles', () => {
-  expect(['km', 'm', 'ft', 'mi'].map((unit) => lengthUnitOf(unit as 'km'))).toEqual([
-    'mm',
-    'mm',
-    'in',
-    'in',
-  ]);
 });

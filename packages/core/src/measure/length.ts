@@ -1,12 +1,6 @@
 import { type Parsed, refused } from '../record/parsed.ts';
-import type { DistanceUnit } from '../record/project.ts';
+import type { LengthUnit } from '../record/units.ts';
 import { parseDistance } from './distance.ts';
-
-/** The unit of what is measured at the bench: inches where distances are in feet or miles. */
-export type LengthUnit = 'mm' | 'in';
-
-export const lengthUnitOf = (distance: DistanceUnit): LengthUnit =>
-  distance === 'ft' || distance === 'mi' ? 'in' : 'mm';
 
 const IMPERIAL = /(\d|\s)(in|ft|mi|'|"|[\u2018\u2019\u201c\u201d\u2032\u2033])/i;
 const METRIC = /(\d|\s)(mm|cm|m|km)\b/i;

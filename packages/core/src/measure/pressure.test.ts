@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { GAUGE_UNITS } from '../record/closing.ts';
+import { GAUGE_UNITS } from '../record/units.ts';
 import { formatGauge, gaugeFigure, likelyUnit, parseGauge } from './pressure.ts';
 
 describe('gauge pressures', () => {

@@ -1,6 +1,7 @@
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
+import { fewestDecimals } from './fewestDecimals.ts';
 import { readNumber } from './number.ts';
-import type { GaugeUnit } from '../record/closing.ts';
+import type { GaugeUnit } from '../record/units.ts';
 
 /**
  * Pascals in a unit. Source: NIST SP 811, appendix B.9 (from memory): 1 psi = 6 894.757 Pa, 1 inH2O
@@ -63,6 +64,28 @@ export function parseGauge(text: string, unit: GaugeUnit): Parsed<number> {
   const named = match[2] ? NAMES[match[2].toLowerCase()]! : unit;
   return parsed(Math.round(figure * PASCALS[named]));
 }
+
+/** A fall of pressure, pascals a minute, to a tenth of what gauges of the unit are read to: `0.015 psi/min`. */
+export const formatLeakRate = (pascals: number, unit: GaugeUnit): string =>
+  `${Number((pascals / PASCALS[unit]).toFixed(DIGITS[unit] + 1))} ${unit}/min`;
+
+/** Reads a fall of pressure as whole pascals a minute: `100 Pa`, `0.01 psi`, `0.1 kPa/min`. */
+export function parseLeakRate(text: string, unit: GaugeUnit): Parsed<number> {
+  const bare = text.trim().replace(/\s*(\/|a |per )\s*min(ute)?\.?$/i, '');
+  const pascals = /^(.*\d)\s*pa$/i.exec(bare);
+  const number = pascals ? readNumber(pascals[1]!, 'small') : parseGauge(bare, unit);
+  return number.ok
+    ? parsed(Math.round(number.value))
+    : refused('Type a fall of pressure in a minute, such as 0.015 psi or 100 Pa.');
+}
+
+/** Prints a pressure for a form, so that it reads back as the same number of pascals. */
+export const spellGauge = (pascals: number, unit: GaugeUnit): string =>
+  `${fewestDecimals(pascals / PASCALS[unit], (figure) => Math.round(figure * PASCALS[unit]) === pascals)} ${unit}`;
+
+/** Prints a fall of pressure, pascals a minute, for a form, so that it reads back as the same. */
+export const spellLeakRate = (pascals: number, unit: GaugeUnit): string =>
+  `${spellGauge(pascals, unit)}/min`;
 
 /** How many times off a reading may be before it is taken for one of another unit. */
 const NEAR = 1.35;

@@ -1,3 +1,4 @@
+import { formatPlace } from '../measure/distance.ts';
 import { type Finding, type SplicePlace, groupBy } from './finding.ts';
 import type { LaidProof, ProofTrace } from './proof.ts';
 import type { CircuitRoute } from './route.ts';
@@ -69,7 +70,7 @@ function brokenSaid(
     const trace = (a ?? b)!;
     const place = placeOf(proof, trace);
     const at = (side: ProofTrace) =>
-      `${(proof.laid.get(side.id)!.early!.at / 1000).toFixed(3)} km ${side.direction}`;
+      `${formatPlace(proof.laid.get(side.id)!.early!.at, proof.unit)} ${side.direction}`;
     const other = a && b ? placeOf(proof, b) : null;
     // From both sides the same break, unless there is a stretch between that neither has seen.
     const apart =
@@ -87,7 +88,7 @@ function brokenSaid(
       title: `${route.label} is broken`,
       evidence: `The trace ends at ${[a, b].flatMap((side) => (side ? [at(side)] : [])).join(' and at ')}${a && b ? (apart ? ': two places, what lies between is not seen' : ', the same place from both ends') : '; the other end has not been shot'}.`,
       where: [place, apart ? other : null]
-        .flatMap((found) => (found ? [whereWords(found)] : []))
+        .flatMap((found) => (found ? [whereWords(found, proof.unit)] : []))
         .join(' '),
       place,
     };

@@ -1,3 +1,5 @@
+import { formatMeters } from '../measure/distance.ts';
+import type { DistanceUnit } from '../record/units.ts';
 import { breaksOf } from './breaks.ts';
 import { middleOf } from './clusters.ts';
 import {
@@ -54,7 +56,7 @@ export function findCauses(
   }
   for (const own of all) {
     if (explained.has(own.place.id)) continue;
-    const finding = causeOf(own, circuits, fields);
+    const finding = causeOf(own, circuits, fields, proof.unit);
     if (finding) findings.push(finding);
   }
   findings.push(...unlikeCables(all));
@@ -115,6 +117,7 @@ function causeOf(
   own: SpliceFigures,
   circuits: ReadonlyMap<string, CircuitRoute>,
   fields: UsualFields,
+  unit: DistanceUnit,
 ): Finding | null {
   const { place, circuit, joints } = own;
   const base = {
@@ -122,7 +125,7 @@ function causeOf(
     spliceIds: [place.id],
     closureId: place.closureId,
     place: null,
-    where: whereIn(own),
+    where: whereIn(own, unit),
   };
   const most = worst(own);
   const bad = isBad(own);
@@ -181,9 +184,9 @@ function causeOf(
 }
 
 /** Where a splice is: its tray, or off its closure where it was found apart from it. */
-function whereIn({ place, joints }: SpliceFigures): string {
+function whereIn({ place, joints }: SpliceFigures, unit: DistanceUnit): string {
   const at = `${place.closure}, tray ${place.tray}, slot ${place.slot}`;
   const offset = joints.find((joint) => joint.offset !== null)?.offset;
   if (offset == null || Math.abs(offset) < 8) return `${at}.`;
-  return `${at}; it shows ${Math.abs(offset).toFixed(0)} m of fiber ${offset < 0 ? 'before' : 'behind'} its fellows, so look along the cable too.`;
+  return `${at}; it shows ${formatMeters(Math.abs(offset), unit)} of fiber ${offset < 0 ? 'before' : 'behind'} its fellows, so look along the cable too.`;
 }

@@ -92,7 +92,7 @@ describe('where to go', () => {
   it('in the coil at a closure', () => {
     const place = whereabouts(to[2]! + 12 * HELIX, 2, group)!;
     expect(place).toMatchObject({ from: 'mill', inCoil: true, cable: 'C' });
-    expect(whereWords(place)).toMatch(
+    expect(whereWords(place, 'km')).toMatch(
       /^In the loop of cable C at mill: 12 ± \d+ m of sheath, at sheath mark 62 m\.$/,
     );
   });

@@ -1,3 +1,4 @@
+import type { DistanceUnit } from '../record/units.ts';
 import { middleOf } from './clusters.ts';
 import { type LaidTrace, layTrace } from './lay.ts';
 import type { PlacedJoint } from './pair.ts';
@@ -56,6 +57,8 @@ export interface LaidProof {
   group(trace: ProofTrace): FittedGroup;
   /** What a trace's distances are multiplied by, for its group index is not that of its fellows. */
   stretch: Map<string, number>;
+  /** In which distances are told. */
+  unit: DistanceUnit;
   problems: ProofProblem[];
 }
 
@@ -71,10 +74,12 @@ const groupKey = (route: CircuitRoute, direction: string): string =>
  * Lays all traces of a project along their ways: group indexes made one, the ways fitted over all fibers
  * together, each trace laid along its own. Of several shots of one fiber, direction and wavelength the
  * last counts.
+ * @param unit in which problems tell distances
  */
 export function layTraces(
   circuits: ReadonlyMap<string, CircuitRoute>,
   all: readonly ProofTrace[],
+  unit: DistanceUnit = 'km',
 ): LaidProof {
   const problems: ProofProblem[] = [];
   const current = lastOf(all, circuits, problems);
@@ -105,11 +110,11 @@ export function layTraces(
         traces: [trace],
       });
   }
-  const fit = fitRoutes([...groups.values()]);
+  const fit = fitRoutes([...groups.values()], unit);
   const group = (trace: ProofTrace) => fit.groups.get(keyOf(trace))!;
   const laid = new Map(traces.map((trace) => [trace.id, layTrace(trace, group(trace))]));
-  problems.push(...fitProblems(fit, traces, laid, group, circuits));
-  return { traces, fit, laid, group, stretch, problems };
+  problems.push(...fitProblems({ fit, traces, laid, groupOf: group, circuits, unit }));
+  return { traces, fit, laid, group, stretch, unit, problems };
 }
 
 function lastOf(

@@ -1,3 +1,4 @@
+import type { DistanceUnit } from '../record/units.ts';
 import { type Cluster, clustersOf, middleOf } from './clusters.ts';
 import { type Candidate, type Correction, candidatesOf, sameSpans } from './wrongLengths.ts';
 import type { PlacedJoint } from './pair.ts';
@@ -54,8 +55,9 @@ export const BEHIND = 15;
 /**
  * Fits the written way of all circuits to the joints that all traces show: one scale (helix factor and
  * group index), an offset for each end that was shot from, and what of the written lengths is wrong.
+ * @param unit in which wrong lengths are told
  */
-export function fitRoutes(groups: readonly FitGroup[]): RouteFit {
+export function fitRoutes(groups: readonly FitGroup[], unit: DistanceUnit = 'km'): RouteFit {
   const unknown = [
     ...new Set(
       groups.flatMap(({ route }) =>
@@ -81,9 +83,10 @@ export function fitRoutes(groups: readonly FitGroup[]): RouteFit {
   if (fit)
     for (const candidate of chosen)
       corrections.push(
-        candidate.said(
+        candidate.correctionOf(
           fit.solution.values[candidate.parameter!]!,
           fit.solution.sigmas[candidate.parameter!]!,
+          unit,
         ),
       );
   return {

@@ -1,3 +1,4 @@
+import type { DistanceUnit } from '../record/units.ts';
 import { middleOf } from './clusters.ts';
 import { BEND, type Finding, groupBy, withError } from './finding.ts';
 import type { LaidProof, ProofTrace } from './proof.ts';
@@ -40,7 +41,8 @@ export function strangersOf(
       own.slice(1).forEach((entry) => left.splice(left.indexOf(entry), 1));
       const fellows = proof.traces.filter(({ circuit }) => circuit === first.trace.circuit);
       const bothShot = new Set(fellows.map(({ direction }) => direction)).size === 2;
-      if (isReal(own, fellows.length)) findings.push(strangerSaid(own, circuits, bothShot));
+      if (isReal(own, fellows.length))
+        findings.push(strangerSaid(own, circuits, bothShot, proof.unit));
     }
   }
   return findings;
@@ -69,6 +71,7 @@ function strangerSaid(
   }[],
   circuits: ReadonlyMap<string, CircuitRoute>,
   bothShot: boolean,
+  unit: DistanceUnit,
 ): Finding {
   const first = own[0]!;
   const { label } = circuits.get(first.trace.circuit)!;
@@ -79,7 +82,7 @@ function strangerSaid(
     circuits: [first.trace.circuit],
     spliceIds: [],
     closureId: first.place.closureId,
-    where: whereWords(first.place),
+    where: whereWords(first.place, unit),
     place: first.place,
   };
   // A mirror stands for both directions; what one of them alone shows, without loss, is an echo.

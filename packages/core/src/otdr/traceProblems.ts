@@ -1,3 +1,5 @@
+import { formatMeters, formatPlace, formatRange } from '../measure/distance.ts';
+import type { DistanceUnit } from '../record/units.ts';
 import { middleOf } from './clusters.ts';
 import type { LaidTrace } from './lay.ts';
 import type { ProofProblem, ProofTrace } from './proof.ts';
@@ -36,14 +38,18 @@ export function sameSamples(
     });
 }
 
+interface FitProblemTask {
+  fit: RouteFit;
+  traces: readonly ProofTrace[];
+  laid: ReadonlyMap<string, LaidTrace>;
+  groupOf: (trace: ProofTrace) => FittedGroup;
+  circuits: ReadonlyMap<string, CircuitRoute>;
+  unit: DistanceUnit;
+}
+
 /** What the fit and the laying show to be odd: lengths, scale, launch and receive fibers, ends. */
-export function fitProblems(
-  fit: RouteFit,
-  traces: readonly ProofTrace[],
-  laid: ReadonlyMap<string, LaidTrace>,
-  groupOf: (trace: ProofTrace) => FittedGroup,
-  circuits: ReadonlyMap<string, CircuitRoute>,
-): ProofProblem[] {
+export function fitProblems(task: FitProblemTask): ProofProblem[] {
+  const { fit, traces, laid, groupOf, circuits, unit } = task;
   const problems: ProofProblem[] = [];
   for (const cable of fit.unknown)
     problems.push({
@@ -75,14 +81,14 @@ export function fitProblems(
         kind: 'receive fiber',
         circuit: trace.circuit,
         traces: [trace.id],
-        words: `${trace.name}: there are ${late.toFixed(0)} m of fiber behind the end of the circuit. A receive fiber, or the wrong circuit?`,
+        words: `${trace.name}: there are ${formatMeters(late, unit)} of fiber behind the end of the circuit. A receive fiber, or the wrong circuit?`,
       });
     if (trace.end === null)
       problems.push({
         kind: 'no end',
         circuit: trace.circuit,
         traces: [trace.id],
-        words: noEndWords(trace, group, circuits),
+        words: noEndWords(trace, group, task),
       });
     if (early) {
       const others = traces.filter(
@@ -95,7 +101,7 @@ export function fitProblems(
           kind: 'end from one side',
           circuit: trace.circuit,
           traces: [trace.id, ...others.map(({ id }) => id)],
-          words: `${circuits.get(trace.circuit)!.label}: ${trace.direction} it ends at ${(early.at / 1000).toFixed(3)} km, from the other side it is whole. A fiber breaks for both: are two files mixed up, or was it mended between the shots?`,
+          words: `${circuits.get(trace.circuit)!.label}: ${trace.direction} it ends at ${formatPlace(early.at, unit)}, from the other side it is whole. A fiber breaks for both: are two files mixed up, or was it mended between the shots?`,
         });
     }
   }
@@ -106,7 +112,7 @@ export function fitProblems(
       kind: 'launch fiber',
       circuit: null,
       traces: list.map(({ id }) => id),
-      words: `${namesOf(list)}: the first ${meters.toFixed(0)} m are a launch fiber. They are taken off; distances count from its end.`,
+      words: `${namesOf(list)}: the first ${formatMeters(meters, unit)} are a launch fiber. They are taken off; distances count from its end.`,
     });
   }
   return problems;
@@ -115,15 +121,15 @@ export function fitProblems(
 function noEndWords(
   trace: ProofTrace,
   group: FittedGroup,
-  circuits: ReadonlyMap<string, CircuitRoute>,
+  { circuits, unit }: FitProblemTask,
 ): string {
   const last = group.positions.at(-1);
   const label = circuits.get(trace.circuit)!.label;
   if (trace.faded !== null)
-    return `${trace.name}: ${label} is lost in noise from ${(trace.faded / 1000).toFixed(1)} km on. Average longer, or take a longer pulse.`;
+    return `${trace.name}: ${label} is lost in noise from ${formatRange(trace.faded, unit)} on. Average longer, or take a longer pulse.`;
   return last && last.at > trace.range
-    ? `${trace.name}: the range of ${(trace.range / 1000).toFixed(1)} km is too short for ${label}, which ends at ${(last.at / 1000).toFixed(1)} km.`
-    : `${trace.name}: no end is seen within ${(trace.range / 1000).toFixed(1)} km. Shoot with a longer range.`;
+    ? `${trace.name}: the range of ${formatRange(trace.range, unit)} is too short for ${label}, which ends at ${formatRange(last.at, unit)}.`
+    : `${trace.name}: no end is seen within ${formatRange(trace.range, unit)}. Shoot with a longer range.`;
 }
 
 /** Directions and wavelengths that are missing, circuit by circuit. */

@@ -1,3 +1,5 @@
+import { formatMeters, formatWithError } from '../measure/distance.ts';
+import type { DistanceUnit } from '../record/units.ts';
 import type { FittedGroup } from './routeFit.ts';
 
 /** A place on the cable, as one would go there. Meters. */
@@ -58,18 +60,10 @@ export function whereabouts(at: number, sigma: number, group: FittedGroup): Wher
 }
 
 /** Where to go, in words. */
-export function whereWords({
-  from,
-  toward,
-  cable,
-  sheath,
-  sigma,
-  inCoil,
-  mark,
-}: Whereabouts): string {
-  const error = `± ${Math.max(1, Math.round(2 * sigma))} m`;
-  const at = mark === null ? '' : `, at sheath mark ${Math.round(mark)} m`;
-  if (inCoil)
-    return `In the loop of cable ${cable} at ${from}: ${Math.round(sheath)} ${error} of sheath${at}.`;
-  return `Cable ${cable}, ${Math.round(sheath)} ${error} of sheath from ${from} toward ${toward}${at}.`;
+export function whereWords(place: Whereabouts, unit: DistanceUnit): string {
+  const { from, toward, cable, sheath, sigma, inCoil, mark } = place;
+  const length = formatWithError(sheath, Math.max(1, 2 * sigma), unit);
+  const at = mark === null ? '' : `, at sheath mark ${formatMeters(mark, unit)}`;
+  if (inCoil) return `In the loop of cable ${cable} at ${from}: ${length} of sheath${at}.`;
+  return `Cable ${cable}, ${length} of sheath from ${from} toward ${toward}${at}.`;
 }

@@ -1,3 +1,5 @@
+import { formatMeters, formatWithError } from '../measure/distance.ts';
+import type { DistanceUnit } from '../record/units.ts';
 import { middleOf } from './clusters.ts';
 import type { CircuitRoute, RoutePoint, RouteSpan } from './route.ts';
 
@@ -23,7 +25,8 @@ export interface KeyedWay {
 export interface Candidate {
   spans: Map<string, number>;
   parameter?: number;
-  said(meters: number, sigma: number): Correction;
+  /** @param unit in which its lengths are told */
+  correctionOf(meters: number, sigma: number, unit: DistanceUnit): Correction;
 }
 
 export const sameSpans = (a: Candidate, b: Candidate): boolean =>
@@ -52,8 +55,8 @@ export function candidatesOf(groups: readonly KeyedWay[]): Candidate[] {
       known.add(key);
       list.push({
         spans: new Map([[key, 1]]),
-        said: (meters, sigma) =>
-          spanSaid(spans[index]!, points[index]!, points[index + 1]!, meters, sigma, usual),
+        correctionOf: (meters, sigma, unit) =>
+          spanSaid(spans[index]!, points[index]!, points[index + 1]!, meters, sigma, usual, unit),
       });
     });
     points.forEach((point, index) => {
@@ -65,13 +68,13 @@ export function candidatesOf(groups: readonly KeyedWay[]): Candidate[] {
           [before, 1],
           [after, 1],
         ]),
-        said: (meters, sigma) => ({
+        correctionOf: (meters, sigma, unit) => ({
           kind: 'coil',
           closureId: point.closureId,
           cableId: null,
           meters,
           sigma,
-          words: `The loops at ${point.name} are ${sizeWords(meters, sigma)} than written, on both cables: ${loopWords(spans[index - 1]!.coils[1], meters)}.`,
+          words: `The loops at ${point.name} are ${sizeWords(meters, sigma, unit)} than written, on both cables: ${loopWords(spans[index - 1]!.coils[1], meters, unit)}.`,
         }),
       });
       if (spans[index - 1]!.marked || spans[index]!.marked) return;
@@ -80,13 +83,13 @@ export function candidatesOf(groups: readonly KeyedWay[]): Candidate[] {
           [before, 1],
           [after, -1],
         ]),
-        said: (meters, sigma) => ({
+        correctionOf: (meters, sigma, unit) => ({
           kind: 'place',
           closureId: point.closureId,
           cableId: null,
           meters,
           sigma,
-          words: `${point.name} lies ${Math.abs(meters).toFixed(0)} ± ${sigma.toFixed(0)} m ${meters > 0 ? 'farther along' : 'nearer'} than its distance says: what is missing before it is there behind it.`,
+          words: `${point.name} lies ${formatWithError(Math.abs(meters), sigma, unit)} ${meters > 0 ? 'farther along' : 'nearer'} than its distance says: what is missing before it is there behind it.`,
         }),
       });
     });
@@ -102,8 +105,9 @@ function spanSaid(
   meters: number,
   sigma: number,
   usual: number,
+  unit: DistanceUnit,
 ): Correction {
-  const head = `Cable ${span.cable} from ${from.name} to ${to.name} is ${sizeWords(meters, sigma)} than written.`;
+  const head = `Cable ${span.cable} from ${from.name} to ${to.name} is ${sizeWords(meters, sigma, unit)} than written.`;
   const sides = ([from, to] as const)
     .map((point, side) => ({ point, coil: span.coils[side]! }))
     .filter(({ point, coil }) => point.closureId !== null && coil + meters > -3)
@@ -114,7 +118,7 @@ function spanSaid(
   const which = span.marked
     ? 'Read its sheath marks again.'
     : clear
-      ? `Most likely the loop at ${likely.point.name}: ${loopWords(likely.coil, meters)}, as at the other closures.`
+      ? `Most likely the loop at ${likely.point.name}: ${loopWords(likely.coil, meters, unit)}, as at the other closures.`
       : sides.length > 0
         ? `Measure its loop at ${sides.map(({ point }) => point.name).join(' and at ')}.`
         : 'Measure it again.';
@@ -128,8 +132,8 @@ function spanSaid(
   };
 }
 
-const sizeWords = (meters: number, sigma: number): string =>
-  `${Math.abs(meters).toFixed(0)} ± ${Math.max(1, sigma).toFixed(0)} m ${meters > 0 ? 'longer' : 'shorter'}`;
+const sizeWords = (meters: number, sigma: number, unit: DistanceUnit): string =>
+  `${formatWithError(Math.abs(meters), Math.max(1, sigma), unit)} ${meters > 0 ? 'longer' : 'shorter'}`;
 
-const loopWords = (written: number, meters: number): string =>
-  `written ${written.toFixed(0)} m, the traces say ${Math.max(0, written + meters).toFixed(0)} m`;
+const loopWords = (written: number, meters: number, unit: DistanceUnit): string =>
+  `written ${formatMeters(written, unit)}, the traces say ${formatMeters(Math.max(0, written + meters), unit)}`;

@@ -1,7 +1,8 @@
 import { GROUP_SIZE, type MakeUp, fiberCount } from '../record/cable.ts';
 import type { CableEntry, Hardware } from '../record/hardware.ts';
 import type { Practice } from '../record/practice.ts';
-import { type LengthUnit, formatLength } from '../measure/length.ts';
+import { formatLength } from '../measure/length.ts';
+import type { LengthUnit } from '../record/units.ts';
 import { plural } from '../measure/count.ts';
 import { FIBER_RADIUS, cableRadius, coilsIn } from './storage.ts';
 

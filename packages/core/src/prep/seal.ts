@@ -1,5 +1,6 @@
 import type { CableEntry, EntryKind, Hardware, Port, SealRow } from '../record/hardware.ts';
-import { type LengthUnit, formatLength } from '../measure/length.ts';
+import { formatLength } from '../measure/length.ts';
+import type { LengthUnit } from '../record/units.ts';
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
 
 /** A seal for a cable in a port. */

@@ -2,11 +2,7 @@ import { z } from 'zod';
 import { MOST_FIBERS, idSchema, personSchema, reasonSchema, timeSchema } from './basics.ts';
 import { airSchema } from './instrumentLog.ts';
 import { originSchema } from './origin.ts';
-
-/** Units that gauges of flash tests show. */
-export const GAUGE_UNITS = ['psi', 'kPa', 'mbar', 'inH2O'] as const;
-export const gaugeUnitSchema = z.enum(GAUGE_UNITS);
-export type GaugeUnit = z.infer<typeof gaugeUnitSchema>;
+import { gaugeUnitSchema } from './units.ts';
 
 /** Why a crew comes to a closure. All but the first come back to one that was closed before. */
 export const PURPOSES = ['build', 'mend', 'new drop', 'cut-over', 'look'] as const;

@@ -2,11 +2,12 @@ import Ajv2020 from 'ajv/dist/2020';
 import addFormats from 'ajv-formats';
 import { documentJsonSchema, documentSchema } from './document.ts';
 import { BUILT_IN_LIMITS } from '../loss/profiles.ts';
+import { METRIC } from './units.ts';
 
 const project = {
   id: '019da9e7-4800-7000-8000-000000000001',
   name: 'Mill line',
-  units: { distance: 'km' },
+  units: { ...METRIC, timeZone: 'UTC' },
   schemeId: 'tia-598',
   limits: BUILT_IN_LIMITS[0],
   trayCapacity: { single: 12, mass: 6 },
@@ -14,7 +15,7 @@ const project = {
 };
 const document = {
   format: 'cordel.project',
-  version: 2,
+  version: 3,
   project,
   schemes: [],
   closures: [],
@@ -22,6 +23,11 @@ const document = {
   splices: [],
   evidence: [],
 };
+
+const withUnits = (units: object) => ({
+  ...document,
+  project: { ...project, units: { ...project.units, ...units } },
+});
 
 describe('the published JSON Schema', () => {
   const ajv = addFormats(
@@ -39,7 +45,9 @@ describe('the published JSON Schema', () => {
     ['another format', { ...document, format: 'other' }],
     ['a missing part', { ...document, splices: undefined }],
     ['a bad id', { ...document, project: { ...project, id: 'x' } }],
-    ['a bad unit', { ...document, project: { ...project, units: { distance: 'league' } } }],
+    ['a bad unit', withUnits({ distance: 'league' })],
+    ['no unit of temperature', withUnits({ temperature: undefined })],
+    ['paper of another size', withUnits({ paper: 'A3' })],
   ])('refuses %s, as Cordel does', (_, bad) => {
     const sent = JSON.parse(JSON.stringify(bad)) as unknown;
     expect(validate(sent)).toBe(false);

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { idSchema } from './basics.ts';
 import { cableSchema } from './cable.ts';
 import { closingEntrySchema, photoSchema, signedRecordSchema } from './closing.ts';
 import { closureSchema } from './closure.ts';
@@ -14,7 +15,8 @@ import { keptTraceSchema, tracePlaceSchema } from './trace.ts';
 import { keptRecordSchema, setAsideSchema } from './splicerRecord.ts';
 import { upgradeDocument } from './upgradeDocument.ts';
 
-const VERSION = 2;
+/** Of documents that are written. */
+export const DOCUMENT_VERSION = 3;
 
 /**
  * A whole project as one document. Evidence stands in the order in which it was recorded, for that
@@ -22,17 +24,19 @@ const VERSION = 2;
  */
 export const documentSchema = z.object({
   format: z.literal('cordel.project'),
-  version: z.literal(VERSION, {
+  version: z.literal(DOCUMENT_VERSION, {
     error: ({ input }) =>
-      typeof input === 'number' && input > VERSION
-        ? `This document is of version ${input}; this Cordel reads up to version ${VERSION}. Update Cordel first.`
-        : `A project document has version ${VERSION}.`,
+      typeof input === 'number' && input > DOCUMENT_VERSION
+        ? `This document is of version ${input}; this Cordel reads up to version ${DOCUMENT_VERSION}. Update Cordel first.`
+        : `A project document has version ${DOCUMENT_VERSION}.`,
   }),
   project: projectSchema,
   schemes: z.array(schemeSchema),
   closures: z.array(closureSchema),
   cables: z.array(cableSchema),
   splices: z.array(spliceSchema),
+  /** Ids of its closures and cables that are out of the way. */
+  archived: z.array(idSchema).default([]),
   /** Plans that were written; a closure without one has its splices only. */
   plans: z.array(planSchema).default([]),
   /** Users’ own hardware profiles that the closures use. */

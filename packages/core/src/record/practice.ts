@@ -8,9 +8,11 @@ export const arcPolicySchema = z.object({
   /** Arcs on 125 um and on 400 um glass after which a check is due. */
   arcs125: z.int().min(10, 'At least 10.').max(5000, 'At most 5 000.'),
   arcs400: z.int().min(5, 'At least 5.').max(5000, 'At most 5 000.'),
-  temperature: z.number().min(1).max(60),
+  /** Degrees C. */
+  temperature: z.number().min(1, 'At least 1 C.').max(60, 'At most 60 C.'),
   humidity: z.number().min(5).max(100),
-  pressure: z.number().min(0.5).max(50),
+  /** kPa. */
+  pressure: z.number().min(0.5, 'At least 0.5 kPa.').max(50, 'At most 50 kPa.'),
   /** Failed or high splices in a row. */
   streak: z.int().min(2).max(20),
   idleDays: z.int().min(1).max(365),

@@ -5,16 +5,14 @@ import { trayCapacitySchema } from './closure.ts';
 import { limitsSchema } from './limits.ts';
 import { routeLineSchema } from './position.ts';
 import { USUAL_PRACTICE, practiceSchema } from './practice.ts';
-
-export const distanceUnitSchema = z.enum(['km', 'm', 'mi', 'ft']);
-export type DistanceUnit = z.infer<typeof distanceUnitSchema>;
+import { unitsSchema } from './units.ts';
 
 export const projectSchema = z.object({
   id: idSchema,
   name: nameSchema,
   /** Simulators work here, and nothing in it is taken for measured. It stays so once something simulated is in. */
   practiceOnly: z.boolean().default(false),
-  units: z.object({ distance: distanceUnitSchema }),
+  units: unitsSchema,
   /** The colour scheme new cables get. */
   schemeId: z.string(),
   limits: limitsSchema,

@@ -17,7 +17,7 @@ const upgraded = (closing: unknown[]) =>
 describe('a document of version 1', () => {
   it('says of a gauge reading where it comes from, and is of a practice project where it was simulated', () => {
     const real = upgraded([{ kind: 'gauge', gaugePa: 1, simulated: false }]);
-    expect(real.version).toBe(2);
+    expect(real.version).toBe(3);
     expect(real.project.practiceOnly).toBe(false);
     expect(real.closing[0]).toEqual({ kind: 'gauge', gaugePa: 1, minute: null, origin: 'typed' });
     const made = upgraded([{ kind: 'gauge', gaugePa: 1, simulated: true }]);
@@ -39,7 +39,32 @@ describe('a document of version 1', () => {
   });
 });
 
+describe('a document of version 2', () => {
+  const units = (distance: string) =>
+    (
+      upgradeDocument({ version: 2, project: { units: { distance } } }) as {
+        project: { units: unknown };
+      }
+    ).project.units;
+
+  it('gets the units that go with its distances, and UTC', () => {
+    expect(units('km')).toMatchObject({ length: 'mm', temperature: 'C', paper: 'A4' });
+    expect(units('mi')).toEqual({
+      length: 'in',
+      distance: 'mi',
+      pressure: 'psi',
+      temperature: 'F',
+      altitude: 'ft',
+      paper: 'Letter',
+      timeZone: 'UTC',
+    });
+  });
+
+  it('leaves a unit that nobody knows for the schema to refuse', () =>
+    expect(units('league')).toEqual({ distance: 'league' }));
+});
+
 it('leaves alone what is no document, and what is of this version', () => {
-  for (const other of [null, 4, [], {}, { version: 1 }, { version: 2, project: {} }])
+  for (const other of [null, 4, [], {}, { version: 1 }, { version: 3, project: {} }])
     expect(upgradeDocument(other)).toBe(other);
 });

@@ -1,3 +1,5 @@
+import { distanceUnitSchema, unitsOfDistance } from './units.ts';
+
 type Loose = Record<string, unknown>;
 
 const isLoose = (value: unknown): value is Loose =>
@@ -5,12 +7,27 @@ const isLoose = (value: unknown): value is Loose =>
 
 const looseList = (value: unknown): Loose[] => (Array.isArray(value) ? value.filter(isLoose) : []);
 
+/** Brings a project document of an earlier version up to date; anything else is left for the schema to judge. */
+export const upgradeDocument = (document: unknown): unknown => toVersion3(toVersion2(document));
+
+/** Version 2 knew the unit of distances only; the others go with it, and times were UTC. */
+function toVersion3(document: unknown): unknown {
+  if (!isLoose(document) || document.version !== 2 || !isLoose(document.project)) return document;
+  const { units } = document.project;
+  const distance = distanceUnitSchema.safeParse(isLoose(units) ? units.distance : undefined);
+  if (!distance.success) return { ...document, version: 3 };
+  return {
+    ...document,
+    version: 3,
+    project: { ...document.project, units: unitsOfDistance(distance.data) },
+  };
+}
+
 /**
- * Brings a project document of an earlier version up to date; anything else is left for the schema to judge.
  * Version 1 knew no origins but of gauge readings, and took a list of places with bubbles for all that was
  * looked at. A document with simulated readings becomes one of a practice project.
  */
-export function upgradeDocument(document: unknown): unknown {
+function toVersion2(document: unknown): unknown {
   if (!isLoose(document) || document.version !== 1 || !isLoose(document.project)) return document;
   if (!Array.isArray(document.closing ?? [])) return document;
   const closing = upgradeClosing(looseList(document.closing));

@@ -7,6 +7,7 @@ import {
   integer,
   jsonb,
   pgTable,
+  primaryKey,
   smallint,
   text,
   timestamp,
@@ -31,6 +32,7 @@ import {
   type Position,
   type Practice,
   type Project,
+  type RemovableKind,
   type RouteLine,
   type Ruling,
   type Verdict,
@@ -185,6 +187,17 @@ export const assemblies = pgTable('assemblies', {
   reach: integer().notNull(),
   entries: jsonb().$type<Assembly['entries']>().notNull(),
 });
+
+/** Records that are out of the way: lists to choose from leave them out. */
+export const archives = pgTable(
+  'archives',
+  {
+    kind: text().$type<RemovableKind>().notNull(),
+    id: text().notNull(),
+    at: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [primaryKey({ columns: [table.kind, table.id] })],
+);
 
 /** Imports that were carried out, so that the same one sent again does nothing. */
 export const imports = pgTable('imports', {

@@ -1,10 +1,11 @@
-import { type Hardware, type Project, plural } from '@cordel/core';
+import { type Hardware, type Project, formatDay, formatTemperature, plural } from '@cordel/core';
 import {
   type BubblesSeen,
   type ClosingEntry,
   type PressureRound,
   cutOversOf,
   formatGauge,
+  formatLeakRate,
   leakCause,
   roundsOf,
   testTask,
@@ -13,7 +14,6 @@ import {
 import type { PackageClosure } from '../messages.ts';
 import { facePicture, gaugePicture, signaturePicture } from './drawings.ts';
 import { ACCENT, INK, SECOND, type Sheets } from './paper.ts';
-import { utc } from './words.ts';
 
 /** What was looked at, tested, done and signed of a closure, this visit's first. */
 export function writeClosing(
@@ -43,7 +43,7 @@ function writeInspection(sheets: Sheets, { state }: PackageClosure): void {
     looked.map(({ point, state: said, entry }) => [
       point.words,
       said === 'bad' ? 'not so' : said === 'open' ? 'look again' : said,
-      entry ? `${entry.by}, ${utc(entry.at)}` : 'from the record',
+      entry ? `${entry.by}, ${sheets.moment(entry.at)}` : 'from the record',
     ]),
     (row) => (row[1] === 'not so' ? ACCENT : INK),
   );
@@ -63,12 +63,12 @@ function writeRounds(
 /** Tests and signatures from before the closure was opened again. */
 function writeEarlier(
   sheets: Sheets,
-  { practice }: Project,
+  { practice, units }: Project,
   { closing }: PackageClosure,
   hardware: Hardware | null,
 ): void {
   for (const { closing: own, from, signatures } of visitsOf(closing, []).slice(0, -1)) {
-    const day = from.slice(0, 10);
+    const day = formatDay(from, units.timeZone);
     const rounds = roundsOf(own, testTask(hardware, practice.leakLimit), closing).filter(
       ({ release }) => release,
     );
@@ -87,12 +87,12 @@ function writeRound(
 ): void {
   const { round, state, bubbles, mends, release, estimate } = pressed;
   sheets.paragraph(
-    `Test ${index + 1}${pressed.origin === 'simulated' ? ', readings simulated' : ''}: ${state}. ${utc(round.at)}, ${round.by}; ${formatGauge(round.targetPa, round.unit)}, limit ${formatGauge(round.limitPa, round.unit, 'down')}. ${pressed.words}`,
+    `Test ${index + 1}${pressed.origin === 'simulated' ? ', readings simulated' : ''}: ${state}. ${sheets.moment(round.at)}, ${round.by}; ${formatGauge(round.targetPa, round.unit)}, limit ${formatGauge(round.limitPa, round.unit, 'down')}. ${pressed.words}`,
     { face: 'bold', ink: state === 'passed' ? INK : ACCENT },
   );
   if (estimate.verdict !== 'few')
     sheets.paragraph(
-      `At one temperature it ${estimate.rate < 0 ? 'rises' : 'falls'} by ${Math.abs(Math.round(estimate.rate))} Pa a minute, give or take ${Math.round(estimate.sigma)} Pa.`,
+      `At one temperature it ${estimate.rate < 0 ? 'rises' : 'falls'} by ${formatLeakRate(Math.abs(estimate.rate), round.unit)}, give or take ${formatLeakRate(estimate.sigma, round.unit)}.`,
     );
   gaugePicture(sheets, pressed);
   writeLooked(sheets, pressed);
@@ -103,7 +103,7 @@ function writeRound(
   for (const mend of mends) sheets.paragraph(`Mended at ${mend.place}: ${mend.what} (${mend.by})`);
   sheets.paragraph(
     release
-      ? `Released before ${release.before}, ${utc(release.at)}, ${release.by}.`
+      ? `Released before ${release.before}, ${sheets.moment(release.at)}, ${release.by}.`
       : 'Not released yet.',
     { ink: release ? SECOND : ACCENT },
   );
@@ -135,8 +135,8 @@ function writeVisits(sheets: Sheets, { closing }: PackageClosure): void {
   for (const entry of told)
     sheets.paragraph(
       entry.kind === 'visit'
-        ? `${utc(entry.at)}: ${entry.crew.join(', ')}, ${entry.purpose}${entry.why ? `: ${entry.why}` : ''}${entry.air.temperature === null ? '' : `; ${entry.air.temperature} C`}${entry.sky ? `, ${entry.sky}` : ''}`
-        : `${utc(entry.at)}: ${entry.done} (${entry.by})`,
+        ? `${sheets.moment(entry.at)}: ${entry.crew.join(', ')}, ${entry.purpose}${entry.why ? `: ${entry.why}` : ''}${entry.air.temperature === null ? '' : `; ${formatTemperature(entry.air.temperature, sheets.units.temperature)}`}${entry.sky ? `, ${entry.sky}` : ''}`
+        : `${sheets.moment(entry.at)}: ${entry.done} (${entry.by})`,
     );
 }
 
@@ -145,7 +145,7 @@ function writeCutOvers(sheets: Sheets, { closing }: PackageClosure): void {
   for (const { entry, circuits, plan } of cutOversOf(closing)) {
     sheets.heading('Cut-over', 13);
     sheets.paragraph(
-      `${plural(plan.steps.length, 'sleeve')}, first break planned for ${utc(entry.start)}, by ${entry.by}.`,
+      `${plural(plan.steps.length, 'sleeve')}, first break planned for ${sheets.moment(entry.start)}, by ${entry.by}.`,
     );
     sheets.table(
       [
@@ -158,8 +158,8 @@ function writeCutOvers(sheets: Sheets, { closing }: PackageClosure): void {
       circuits.map(({ name, planned, downAt, upAt, minutes }) => [
         name,
         `${planned} min`,
-        downAt ? utc(downAt) : '',
-        upAt ? utc(upAt) : '',
+        downAt ? sheets.moment(downAt) : '',
+        upAt ? sheets.moment(upAt) : '',
         minutes === null ? '' : `${minutes} min`,
       ]),
     );

@@ -178,7 +178,7 @@ export function signaturePicture(sheets: Sheets, entry: EntryOf<'sign'>): void {
     .lineWidth(0.6)
     .stroke(RULE);
   sheets.put(
-    `${entry.role === 'lead' ? 'Lead' : 'Technician'}: ${entry.by}, ${entry.at.slice(0, 16).replace('T', ' ')} UTC`,
+    `${entry.role === 'lead' ? 'Lead' : 'Technician'}: ${entry.by}, ${sheets.moment(entry.at)}`,
     left,
     sheets.y + tall + 4,
     { size: 8.5 },

@@ -1,4 +1,4 @@
-import { type Evidence, rollUp } from '@cordel/core';
+import { type Evidence, formatDay, rollUp } from '@cordel/core';
 import { type Photo, canonicalText } from '@cordel/core/close';
 import { documentJsonSchema } from '@cordel/core/document';
 import { writeGeoJson } from '@cordel/core/geo';
@@ -96,14 +96,15 @@ export class PackageMaker {
     this.describe = describer(open.cables, open.schemes);
     const { folder, paper, title, project } = open;
     const file = (path: string, what: string) => PackageFile.open(folder, path, what);
-    this.sheets = new Sheets(
-      await file('as-built.pdf', 'The record for people'),
+    const { units } = project;
+    this.sheets = new Sheets(await file('as-built.pdf', 'The record for people'), {
       paper,
       title,
-      `${project.practiceOnly ? `${PRACTICE_MARK} · ` : ''}${project.name} · as-built record · newest entry ${open.moment.slice(0, 10)}`,
-      project.practiceOnly ? PRACTICE_MARK : null,
-      new Date(open.moment),
-    );
+      foot: `${project.practiceOnly ? `${PRACTICE_MARK} · ` : ''}${project.name} · as-built record · newest entry ${formatDay(open.moment, units.timeZone)}`,
+      mark: project.practiceOnly ? PRACTICE_MARK : null,
+      moment: new Date(open.moment),
+      units,
+    });
     writeSummary(this.sheets, open);
     this.book = new Workbook(await file('as-built.xlsx', 'The record as a workbook'));
     const columns = spliceColumns(this.describe, open.extras, open.wavelengths);

@@ -1,6 +1,6 @@
 import PDFDocument from 'pdfkit';
+import { type Paper, type Units, formatMomentInZone } from '@cordel/core';
 import { type Face, registerFonts } from '../fonts.ts';
-import type { Paper } from '../messages.ts';
 import type { PackageFile } from './file.ts';
 
 export const INK = '#1C1914';
@@ -12,31 +12,34 @@ export const WOOD = '#D9B779';
 const MARGIN = 42;
 const FOOT = 40;
 
+interface SheetSetting {
+  paper: Paper;
+  title: string;
+  foot: string;
+  /** What stands over every page; null for none. */
+  mark: string | null;
+  /** Of the newest entry in the record: nothing else is known of when it is from. */
+  moment: Date;
+  /** In which figures and moments are printed. */
+  units: Units;
+}
+
 /** Paper that fills from the top: everything is put below what is there, on a new page where there is no room. */
 export class Sheets {
   readonly doc: PDFKit.PDFDocument;
   readonly left = MARGIN;
+  readonly units: Units;
   y = 0;
   private pages = 0;
   private readonly file: PackageFile;
   private readonly foot: string;
   private readonly mark: string | null;
 
-  /**
-   * @param mark what stands over every page; null for none
-   * @param moment of the newest entry in the record: nothing else is known of when it is from
-   */
-  constructor(
-    file: PackageFile,
-    paper: Paper,
-    title: string,
-    foot: string,
-    mark: string | null,
-    moment: Date,
-  ) {
+  constructor(file: PackageFile, { paper, title, foot, mark, moment, units }: SheetSetting) {
     this.file = file;
     this.foot = foot;
     this.mark = mark;
+    this.units = units;
     this.doc = new PDFDocument({
       size: paper === 'A4' ? 'A4' : 'LETTER',
       margins: { top: MARGIN, left: MARGIN, right: MARGIN, bottom: 0 },
@@ -76,6 +79,11 @@ export class Sheets {
       },
     );
     this.y = MARGIN;
+  }
+
+  /** A moment by the clock of the project. */
+  moment(at: string): string {
+    return formatMomentInZone(at, this.units.timeZone);
   }
 
   /** Makes sure of so much room below. */

@@ -16,14 +16,7 @@ export function writePhotos(sheets: Sheets, photos: readonly Photo[]): void {
     } catch {
       sheets.put('This photo cannot be shown; its file is in photos/.', x, sheets.y);
     }
-    sheets.put(
-      `${photo.by}, ${photo.at.slice(0, 16).replace('T', ' ')} UTC`,
-      x,
-      sheets.y + height + 2,
-      {
-        size: 7.5,
-      },
-    );
+    sheets.put(`${photo.by}, ${sheets.moment(photo.at)}`, x, sheets.y + height + 2, { size: 7.5 });
     if (index % 2 === 1 || index === photos.length - 1) sheets.y += height + 20;
   });
 }

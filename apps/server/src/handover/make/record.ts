@@ -17,7 +17,6 @@ import { writeClosing } from './closingPages.ts';
 import { lossPicture } from './drawings.ts';
 import { ACCENT, INK, SECOND, type Sheets } from './paper.ts';
 import { Tallies } from './tallies.ts';
-import { utc } from './words.ts';
 
 type Open = Extract<PackageMessage, { kind: 'open' }>;
 
@@ -182,7 +181,7 @@ function writeRetired(sheets: Sheets, { retired }: PackageClosure, describe: Des
   const words = new Map<string, RetiredSplice[]>();
   for (const row of retired) {
     const { by, at, why } = row.retirement;
-    const word = `${by}, ${utc(at)}: ${why}`;
+    const word = `${by}, ${sheets.moment(at)}: ${why}`;
     words.set(word, [...(words.get(word) ?? []), row]);
   }
   for (const [word, rows] of words) {
@@ -217,8 +216,10 @@ function writeWaivers(
   sheets.heading('Decided by people', 13);
   for (const ruling of rulings)
     sheets.paragraph(
-      `${place(ruling)}: ${RULING_TITLES[ruling.kind]}, by ${ruling.by}, ${utc(ruling.at)}: ${ruling.why}`,
+      `${place(ruling)}: ${RULING_TITLES[ruling.kind]}, by ${ruling.by}, ${sheets.moment(ruling.at)}: ${ruling.why}`,
     );
   for (const { point, entry } of points)
-    sheets.paragraph(`${point.words}: waived by ${entry!.by}, ${utc(entry!.at)}: ${entry!.why}`);
+    sheets.paragraph(
+      `${point.words}: waived by ${entry!.by}, ${sheets.moment(entry!.at)}: ${entry!.why}`,
+    );
 }

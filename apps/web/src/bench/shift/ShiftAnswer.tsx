@@ -1,13 +1,15 @@
 import { View } from 'react-native';
 import { type ShiftOutcome } from '@cordel/core/shift';
+import { useClock } from '@/projects/useClock';
 import { Leaf } from '@/ui/Leaf';
 import { Txt } from '@/ui/Txt';
-import { TimelinePicture, clockAt } from './TimelinePicture';
+import { TimelinePicture } from './TimelinePicture';
 import type { ShiftAnswer } from './shift.worker';
 
 /** When the work is likely done. */
 export function Finish({ outcome, start }: { outcome: ShiftOutcome; start: number }) {
-  const at = (seconds: number) => clockAt(start + seconds * 1000);
+  const { clock } = useClock();
+  const at = (seconds: number) => clock(start + seconds * 1000);
   return (
     <View>
       <Txt kind="figure">{at(outcome.finish.p50)}</Txt>
@@ -35,7 +37,8 @@ export function Answer({
   window: number;
 }) {
   const { outcome, gains, ways, timeline } = answer;
-  const at = (seconds: number) => clockAt(start + seconds * 1000);
+  const { clock } = useClock();
+  const at = (seconds: number) => clock(start + seconds * 1000);
   const share = Math.round(outcome.inWindow * 100);
   return (
     <View style={{ gap: 14 }}>

@@ -6,6 +6,7 @@ import { type ShiftSetting, type ShiftUnit } from '@cordel/core/shift';
 import { useSummary } from '@/data/queries';
 import { keep } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
+import { useClock } from '@/projects/useClock';
 import { Choice } from '@/ui/Field';
 import { Leaf } from '@/ui/Leaf';
 import { Empty, Waiting } from '@/ui/Notice';
@@ -15,7 +16,6 @@ import { Txt } from '@/ui/Txt';
 import { saveFile } from '@/ui/saveFile';
 import { Answer, Finish } from './ShiftAnswer';
 import { Count, Minutes, Times } from './ShiftFields';
-import { clockAt } from './TimelinePicture';
 import { shiftCalendar } from './calendar';
 import { useShift } from './useShift';
 
@@ -74,6 +74,7 @@ export function ShiftPage() {
 
 function Shift({ closureId, name }: { closureId: string; name: string }) {
   const { project } = useProjectView();
+  const { clock } = useClock();
   const shift = useShift(closureId);
   const { work, draft, change, open, units, pace, setting, planned } = shift;
   const [editing, setEditing] = useState(false);
@@ -206,7 +207,7 @@ function Shift({ closureId, name }: { closureId: string; name: string }) {
           <Txt
             kind="small"
             ink="ink2"
-          >{`Window to ${clockAt(ends.getTime())}. When the shift begins, the Bench minds its end in its advice.`}</Txt>
+          >{`Window to ${clock(ends.getTime())}. When the shift begins, the Bench minds its end in its advice.`}</Txt>
         </>
       ) : null}
     </View>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Defs, G, Line, Pattern, Rect, Text as SvgText } from 'react-native-svg';
 import type { Timeline } from '@cordel/core/shift';
+import { useClock } from '@/projects/useClock';
 import { Txt } from '@/ui/Txt';
 import { FONTS, useInks } from '@/ui/theme';
 
@@ -14,10 +15,6 @@ interface Props {
   start: number;
   window: number;
 }
-
-/** `21:40` on the clock of this device. */
-export const clockAt = (ms: number): string =>
-  new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 
 /** One run of the shift that ends about where most do: each tube by the hour, and the first minutes close up. */
 export function TimelinePicture({ timeline, start, window }: Props) {
@@ -41,6 +38,7 @@ export function TimelinePicture({ timeline, start, window }: Props) {
 
 function Units({ timeline, start, window, width }: Props & { width: number }) {
   const inks = useInks();
+  const { clock } = useClock();
   const end = Math.max(window, timeline.finish) * 1.02;
   const x = (seconds: number) => LEFT + ((width - LEFT - 8) * seconds) / end;
   const height = timeline.units.length * ROW + 40;
@@ -51,7 +49,7 @@ function Units({ timeline, start, window, width }: Props & { width: number }) {
       width={width}
       height={height}
       role="img"
-      aria-label={`${timeline.units.length} tubes and ribbons, done at ${clockAt(start + timeline.finish * 1000)}; window to ${clockAt(start + window * 1000)}`}
+      aria-label={`${timeline.units.length} tubes and ribbons, done at ${clock(start + timeline.finish * 1000)}; window to ${clock(start + window * 1000)}`}
     >
       {Array.from({ length: Math.floor(hours / every) + 1 }, (_, index) => index * every).map(
         (hour) => (
@@ -72,7 +70,7 @@ function Units({ timeline, start, window, width }: Props & { width: number }) {
               fill={inks.ink}
               textAnchor={x(hour * 3600) > width - 24 ? 'end' : 'middle'}
             >
-              {clockAt(start + hour * 3_600_000)}
+              {clock(start + hour * 3_600_000)}
             </SvgText>
           </G>
         ),
@@ -117,7 +115,7 @@ function Units({ timeline, start, window, width }: Props & { width: number }) {
         fill={inks.accent}
         textAnchor={x(window) > width - 90 ? 'end' : 'middle'}
       >
-        {`window ends ${clockAt(start + window * 1000)}`}
+        {`window ends ${clock(start + window * 1000)}`}
       </SvgText>
     </Svg>
   );

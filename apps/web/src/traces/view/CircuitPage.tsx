@@ -1,7 +1,7 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { fiberCount, plural } from '@cordel/core';
+import { type DistanceUnit, fiberCount, formatPlace, plural } from '@cordel/core';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { Empty, Notice, Waiting } from '@/ui/Notice';
@@ -141,6 +141,7 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
       drop: 0.3 * index,
     }));
   }, [circuit, traces, mode, odd, fiber]);
+  const unit = useProjectView().project.units.distance;
   const pegs = useMemo(() => pegsOf(circuit, nm), [circuit, nm]);
   const oddFiber = circuit.fellows.find(({ id }) => id === odd?.id)?.fiber;
   const choices = (
@@ -202,10 +203,10 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
         <Press label="All" onPress={view.whole} />
       </View>
       {wide ? null : choices}
-      <Txt>{wayWords(circuit)}</Txt>
+      <Txt>{wayWords(circuit, unit)}</Txt>
       {mode !== 'both' && odd && oddFiber !== undefined ? (
         <Notice word={`Fiber ${oddFiber} strays.`}>
-          {`By ${odd.off.toFixed(2)} dB from the middle of its tube, most at ${(odd.at / 1000).toFixed(2)} km. It is drawn heavy.`}
+          {`By ${odd.off.toFixed(2)} dB from the middle of its tube, most at ${formatPlace(odd.at, unit)}. It is drawn heavy.`}
         </Notice>
       ) : null}
       <JointTable
@@ -227,13 +228,13 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
   );
 }
 
-function wayWords({ label, points, length, totals }: CircuitAnswer): string {
+function wayWords({ label, points, length, totals }: CircuitAnswer, unit: DistanceUnit): string {
   const total = totals
     .flatMap(({ wavelengthNm, mean }) =>
       mean ? [`${mean.loss.toFixed(2)} dB at ${wavelengthNm} nm`] : [],
     )
     .join(', ');
-  return `${label}: ${points[0]!.name} to ${points.at(-1)!.name}, ${(length / 1000).toFixed(2)} km of fiber${total === '' ? '' : `; glass and splices ${total}, both ways`}.`;
+  return `${label}: ${points[0]!.name} to ${points.at(-1)!.name}, ${formatPlace(length, unit)} of fiber${total === '' ? '' : `; glass and splices ${total}, both ways`}.`;
 }
 
 function pegsOf({ points, joints, findings }: CircuitAnswer, nm: number): Peg[] {

@@ -1,4 +1,6 @@
 import { View } from 'react-native';
+import { formatPlace } from '@cordel/core';
+import { useProjectView } from '@/projects/context';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 import { useInks } from '@/ui/theme';
@@ -15,6 +17,7 @@ export function JointTable({
   look(at: number): void;
 }) {
   const inks = useInks();
+  const unit = useProjectView().project.units.distance;
   const figure = (own: { loss: number; sigma: number } | null) => (own ? own.loss.toFixed(3) : '–');
   return (
     <View style={{ borderTopWidth: 2, borderColor: inks.ink }}>
@@ -36,7 +39,7 @@ export function JointTable({
           >
             <View style={{ minWidth: 150, flexGrow: 1 }}>
               <Txt kind="strong">{name}</Txt>
-              <Txt ink="ink2">{at === null ? '' : `${(at / 1000).toFixed(3)} km`}</Txt>
+              <Txt ink="ink2">{at === null ? '' : formatPlace(at, unit)}</Txt>
             </View>
             <Txt>{`AB ${figure(joint?.forward ?? null)}  BA ${figure(joint?.backward ?? null)} dB`}</Txt>
             <Txt kind="strong">

@@ -1,5 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { formatPlace } from '@cordel/core';
+import { useProjectView } from '@/projects/context';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 import { useInks } from '@/ui/theme';
@@ -18,6 +20,7 @@ export function OwnTables({
   traces: readonly ShownTrace[];
 }) {
   const inks = useInks();
+  const unit = useProjectView().project.units.distance;
   const [id, setId] = useState<string | null>(null);
   const trace = traces.find((own) => own.id === id) ?? null;
   const rows = useTable(view.viewer, trace);
@@ -46,7 +49,7 @@ export function OwnTables({
             <Row
               key={`${row.position} ${row.own?.code ?? ''}`}
               cells={[
-                `${(row.position / 1000).toFixed(3)} km`,
+                formatPlace(row.position, unit),
                 row.found === null
                   ? 'nothing'
                   : row.found.loss === null

@@ -1,4 +1,5 @@
 import { useEffect, useRef } from 'react';
+import { useProjectView } from '@/projects/context';
 import { useInks } from '@/ui/theme';
 import { type Peg, StringLayer, type StringLook, draw, plotLeft } from './draw';
 import type { TraceView } from './useTraceView';
@@ -18,6 +19,7 @@ export function TraceCanvas({ view, looks, pegs, width, height, label }: Props) 
   const strings = useRef<StringLayer>(null);
   const inks = useInks();
   const { columns, shown } = view;
+  const unit = useProjectView().project.units.distance;
   useEffect(() => {
     const frame = requestAnimationFrame(() => {
       const element = canvas.current;
@@ -29,10 +31,10 @@ export function TraceCanvas({ view, looks, pegs, width, height, label }: Props) 
         element.height = Math.round(height * ratio);
       context.setTransform(ratio, 0, 0, ratio, 0, 0);
       strings.current ??= new StringLayer();
-      draw(context, strings.current, { width, height, shown, columns, looks, pegs, inks });
+      draw(context, strings.current, { width, height, shown, columns, looks, pegs, inks, unit });
     });
     return () => cancelAnimationFrame(frame);
-  }, [columns, shown, looks, pegs, width, height, inks]);
+  }, [columns, shown, looks, pegs, width, height, inks, unit]);
   useGestures(canvas, view, width);
   return (
     <canvas

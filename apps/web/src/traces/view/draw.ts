@@ -1,4 +1,6 @@
+import type { DistanceUnit } from '@cordel/core';
 import { FONTS, type Inks } from '@/ui/theme';
+import { distanceTicks, stepOf } from './axis';
 import { fillBar, wordOf } from './pixels';
 import type { Columns } from './view.worker';
 import type { Stretch } from './useTraceView';
@@ -33,6 +35,8 @@ export interface Picture {
   looks: readonly StringLook[];
   pegs: readonly Peg[];
   inks: Inks;
+  /** Of the distance axis. */
+  unit: DistanceUnit;
 }
 
 const LEFT = 46;
@@ -148,16 +152,9 @@ function scaleOf({ columns, looks, height }: Picture): Scale {
   };
 }
 
-/** A round step that gives a handful of lines. */
-function stepOf(range: number, lines: number): number {
-  const rough = range / lines;
-  const ten = 10 ** Math.floor(Math.log10(rough));
-  return [1, 2, 5, 10].map((step) => step * ten).find((step) => step >= rough)!;
-}
-
 function drawGrid(
   canvas: CanvasRenderingContext2D,
-  { width, height, inks, shown }: Picture,
+  { width, height, inks, shown, unit }: Picture,
   { high, low, y }: Scale,
 ): void {
   canvas.strokeStyle = inks.rule;
@@ -176,13 +173,11 @@ function drawGrid(
   }
   canvas.textAlign = 'center';
   canvas.textBaseline = 'alphabetic';
-  const meters = stepOf(shown.to - shown.from, Math.max(2, width / 80));
-  for (let at = Math.ceil(shown.from / meters) * meters; at <= shown.to; at += meters) {
+  const most = Math.max(2, width / 80);
+  for (const { at, label } of distanceTicks(shown.from, shown.to, most, unit)) {
     const x = LEFT + ((at - shown.from) / (shown.to - shown.from)) * (width - LEFT);
     line(canvas, x, height - BOTTOM, x, height - BOTTOM + 5);
-    const words =
-      meters >= 100 ? `${(at / 1000).toFixed(meters >= 1000 ? 0 : 1)} km` : `${Math.round(at)} m`;
-    if (x > LEFT + 20 && x < width - 24) canvas.fillText(words, x, height - 8);
+    if (x > LEFT + 20 && x < width - 24) canvas.fillText(label, x, height - 8);
   }
   canvas.textAlign = 'left';
   canvas.fillText('dB', 6, TOP - 20);

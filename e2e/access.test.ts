@@ -206,7 +206,7 @@ it('works from the keyboard: every place can be reached and pressed', async () =
   }
   for (const place of ['Route', 'Bench', 'Ledger', 'Kit']) expect(reached).toContain(place);
   await person.page.keyboard.press('Enter');
-  await sees(person.page, 'Bring in a splice list');
+  await sees(person.page, 'Import a splice list');
   await press(person.page, 'Keys');
   await sees(person.page, 'keep, next');
 });

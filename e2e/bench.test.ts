@@ -456,7 +456,7 @@ describe('records that are not as they should be', () => {
   );
 
   step(
-    'a file of records is matched by column, its bad rows named, and brought in once',
+    'a file of records is matched by column, its bad rows named, and imported once',
     async () => {
       await go('/records');
       const folder = await mkdtemp(join(tmpdir(), 'cordel-records-'));
@@ -469,7 +469,7 @@ describe('records that are not as they should be', () => {
       await writeFile(good, 'no;loss;cleave left\n9100;0.02;0.4');
       for (const words of [/1 new record, 0 here already/, /0 new records, 1 here already/]) {
         await chooseFile(page(), 'Choose a file', good);
-        await press(page(), 'Bring in 1 record');
+        await press(page(), 'Import 1 record');
         await sees(page(), words);
       }
       await press(page(), 'Back to the Bench');

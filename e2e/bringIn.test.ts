@@ -56,7 +56,7 @@ describe('what comes in from files', () => {
     sheet.getCell('E2').numFmt = '0';
     await book.xlsx.writeFile(join(folder, 'mended.xlsx'));
     await chooseFile(page(), 'Choose a file', join(folder, 'mended.xlsx'));
-    await press(page(), 'Bring in 2 splices');
+    await press(page(), 'Import 2 splices');
     await sees(page(), '2 splices, 1 new closure, 2 new cables.');
   });
 
@@ -70,7 +70,7 @@ describe('what comes in from files', () => {
     await page().goto(`${server.url}/p/${project}/kit/cable-list`);
     await chooseFile(page(), 'Choose a file', join(folder, 'cables.xlsx'));
     await sees(page(), 'Y1');
-    await press(page(), 'Bring in 2 cables');
+    await press(page(), 'Import 2 cables');
     await sees(page(), '2 cables.');
     const names = async () =>
       (await readApi<{ cables: { name: string }[] }>(server, `/projects/${project}`)).cables.map(
@@ -108,7 +108,7 @@ describe('what comes in from files', () => {
     await sees(page(), 'The axes are crossed');
     await press(page(), 'Latitude comes first in this file: swap the axes');
     await sees(page(), /Gauge hut: 4\.\d km, \d m off the line · new/);
-    await press(page(), 'Bring in 1 closure');
+    await press(page(), 'Import 1 closure');
     await sees(page(), '0 closures placed, 1 new.');
   });
 
@@ -139,7 +139,7 @@ describe('what comes in from files', () => {
       JSON.stringify({ ...document, version: document.version + 1 }),
     );
     await page().goto(`${server.url}/projects`);
-    await chooseFile(page(), 'Bring in a project (JSON)', join(folder, 'newer.json'));
+    await chooseFile(page(), 'Import a project (JSON)', join(folder, 'newer.json'));
     await sees(page(), 'version 4; this Cordel reads up to version 3');
     expect(await count()).toBe(before);
   });

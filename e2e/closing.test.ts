@@ -420,14 +420,14 @@ describe('from the last splice to the handed-over zip', () => {
       'splice F 1 to S 1\nsplice F 3-12 to S 3-12\nsplice F 13 to S 2\nthrough F 14-24\nreserve F 2',
     );
     await sees(page(), 'F 2 to S 2 is spliced or ruled on: a plan drops it only where');
-    expect(await disabled(/^Carry it out/)).toBe(true);
+    expect(await disabled(/^Apply/)).toBe(true);
     await press(page(), 'Cut away 1 splice that is made');
     await sees(page(), 'Cuts away 1. F 2 to S 2, tray 1 slot 2.');
     // Nobody cuts without a reason.
-    expect(await disabled(/^Carry it out/)).toBe(true);
+    expect(await disabled(/^Apply/)).toBe(true);
     await fill(page(), 'Why they are cut away', 'school moves to F 13');
-    await press(page(), 'Carry it out: 2 changes');
-    await sees(page(), 'Carried out. 1 added, 0 moved, 0 dropped, 1 cut away.');
+    await press(page(), 'Apply: 2 changes');
+    await sees(page(), 'Applied. 1 added, 0 moved, 0 dropped, 1 cut away.');
     const { splices, retired } = await readApi<{
       splices: { id: string; fiberA: number; tray: number; slot: number }[];
       retired: { fiberA: number }[];

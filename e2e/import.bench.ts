@@ -76,7 +76,7 @@ async function watched(page: Page, url: string, path: string): Promise<Watched> 
   });
   await chooser.accept([path]);
   await page.waitForFunction(
-    () => /Bring in 200,000 splices|problems?:/.test(document.body.innerText),
+    () => /Import 200,000 splices|problems?:/.test(document.body.innerText),
     { timeout: 240_000, polling: 200 },
   );
   return page.evaluate(() => {

@@ -69,14 +69,14 @@ describe('planning a closure on a phone', () => {
     await sees(page(), 'splice C tube 12 to E 1-12');
   });
 
-  step('what is left over is reserved by one key, and the plan carried out', async () => {
+  step('what is left over is reserved by one key, and the plan applied', async () => {
     await writeLines(page(), 'splice C tubes 1-11 to D 1-132\nsplice C 133-138 to E 1-6');
     await press(page(), 'Reserve D 133-144');
     await sees(page(), 'reserve D 133-144');
     // Six planned splices of E are not made yet: they may be dropped.
     await sees(page(), /Drops 6\. C 139 to E 7, tray 12 slot 7/);
-    await press(page(), 'Carry it out: 6 changes');
-    await sees(page(), /Carried out\. 0 added, 0 moved, 6 dropped/);
+    await press(page(), 'Apply: 6 changes');
+    await sees(page(), /Applied\. 0 added, 0 moved, 6 dropped/);
     const [project] = await readApi<{ id: string }[]>(server, '/projects');
     const { closures } = await readApi<{ closures: { name: string; total: number }[] }>(
       server,
@@ -129,8 +129,8 @@ describe('planning a closure on a phone', () => {
     await fill(page(), 'To', '12');
     await sees(page(), 'reserve U tubes 2-12');
     await press(page(), 'Add the line');
-    await press(page(), 'Keep the plan');
-    await sees(page(), /Carried out\. 0 added, 0 moved, 0 dropped/);
+    await press(page(), 'Save the plan');
+    await sees(page(), /Applied\. 0 added, 0 moved, 0 dropped/);
     await press(page(), 'Back');
     await seesNot(page(), 'U 13-144 end in the air');
   });
@@ -210,7 +210,7 @@ describe('planning a closure on a phone', () => {
   step('an imported list is checked for circuits that run out of line', async () => {
     await page().goto(server.url, { waitUntil: 'networkidle2' });
     await press(page(), 'Kit');
-    await pressText(page(), 'Bring in a splice list');
+    await pressText(page(), 'Import a splice list');
     await press(page(), 'Paste or type');
     const onto = [1, 2, 3, 4, 6, 5, 7, 8, 9, 10, 11, 12];
     const rows = onto.map(

@@ -92,17 +92,19 @@ describe('from a splice list to proof, on a phone', () => {
   step('makes a project, with an error at its field', async () => {
     await press(page(), 'All projects');
     await press(page(), 'New project');
-    await press(page(), 'Make it, then bring in a splice list');
+    await press(page(), 'Make the project');
     await sees(page(), 'Give it a name.');
     await fill(page(), 'Project name', 'Upper weir');
     await fill(page(), 'A tray', 'six');
-    await press(page(), 'Make it, then bring in a splice list');
+    await press(page(), 'Make the project');
     await sees(page(), '“six” is no loss: type it in dB');
     await fill(page(), 'A tray', '0,06');
     await press(page(), 'VDE 0888 order');
     await press(page(), 'TIA-598 order');
-    await press(page(), 'Make it, then bring in a splice list');
-    await sees(page(), 'Bring in a splice list');
+    await press(page(), 'Make the project');
+    await sees(page(), 'How do you begin?');
+    await press(page(), 'Import a splice list');
+    await sees(page(), 'Choose a file');
     projectId = /\/p\/([^/]+)/.exec(page().url())![1]!;
   });
 
@@ -115,7 +117,7 @@ describe('from a splice list to proof, on a phone', () => {
     await sees(page(), 'photo.csv: This is a PNG picture, not a CSV file');
   });
 
-  step('shows every problem of a bad list by row and column, and brings in nothing', async () => {
+  step('shows every problem of a bad list by row and column, and imports nothing', async () => {
     const bad = [
       ...singles,
       'Weir hut;1;6;A;145;B;tube 1 mauve;glued;',
@@ -160,8 +162,8 @@ describe('from a splice list to proof, on a phone', () => {
     await fill(page(), 'Tubes', '12');
     await sees(page(), '144 fibers: 12 tubes of 12');
     await sees(page(), /Ready\. 18 splices in 1 closure/);
-    await press(page(), 'Bring in 18 splices');
-    await sees(page(), /Brought in\. 18 splices, 1 new closure, 4 new cables/);
+    await press(page(), 'Import 18 splices');
+    await sees(page(), /Imported\. 18 splices, 1 new closure, 4 new cables/);
     await press(page(), 'See the Route');
     await sees(page(), /Weir hut no distance planned 0 of 18/);
   });
@@ -389,11 +391,11 @@ describe('the Ledger', () => {
     await sees(reader.page, 'No project yet');
     await chooseFile(
       reader.page,
-      'Bring in a project (JSON)',
+      'Import a project (JSON)',
       await listFile('broken.json', '{"format":"cordel.project"}'),
     );
-    await sees(reader.page, /Not brought in\. broken\.json is no Cordel project: at \/version/);
-    await chooseFile(reader.page, 'Bring in a project (JSON)', path);
+    await sees(reader.page, /Not imported\. broken\.json is no Cordel project: at \/version/);
+    await chooseFile(reader.page, 'Import a project (JSON)', path);
     await sees(reader.page, /Weir hut/);
     expect(await (await fetch(`${other.url}/api/projects/${projectId}/document.json`)).text()).toBe(
       out,

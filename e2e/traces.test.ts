@@ -139,7 +139,7 @@ describe('from a folder of traces to verdicts, on a phone', () => {
     await page().goto(`${server.url}/p/${project}/ledger`, { waitUntil: 'networkidle2' });
     await press(page(), 'Traces');
     await sees(page(), 'No traces yet');
-    await press(page(), 'Bring in traces');
+    await press(page(), 'Import traces');
     await sees(page(), 'Drop a folder of .sor files here');
   });
 
@@ -152,8 +152,8 @@ describe('from a folder of traces to verdicts, on a phone', () => {
       await press(page(), 'Shoot');
       await sees(page(), '12 files: 12 ready, 0 to put right');
       await sees(page(), 'A-001_AB_1310.sor A 1 · from A · 1310 nm');
-      await press(page(), 'Bring in 12 traces');
-      await sees(page(), 'Brought in. 12 traces');
+      await press(page(), 'Import 12 traces');
+      await sees(page(), 'Imported. 12 traces');
     },
   );
 
@@ -194,11 +194,11 @@ describe('from a folder of traces to verdicts, on a phone', () => {
 
   step('a line that is lost loses nothing: what is left is sent again', async () => {
     await page().setOfflineMode(true);
-    await press(page(), 'Bring in 8 traces');
+    await press(page(), 'Import 8 traces');
     await sees(page(), 'The server does not answer. What is left waits here');
     await page().setOfflineMode(false);
-    await press(page(), 'Bring in 8 traces');
-    await sees(page(), 'Brought in. 8 traces');
+    await press(page(), 'Import 8 traces');
+    await sees(page(), 'Imported. 8 traces');
   });
 
   step('files are had back byte for byte', async () => {

@@ -67,7 +67,7 @@ const records = createRoute({
 const postRecords = createRoute({
   method: 'post',
   path: '/projects/{projectId}/splicer-records',
-  summary: 'Bring in what a splicer recorded',
+  summary: 'Import what a splicer recorded',
   description: 'Kept as it comes. The same run of the same splicer sent again changes nothing.',
   request: {
     params: project,

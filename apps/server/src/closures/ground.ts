@@ -15,7 +15,7 @@ const resultSchema = z.object({ lines: z.int(), placed: z.int(), added: z.int() 
 const bring = createRoute({
   method: 'post',
   path: '/projects/{projectId}/geojson',
-  summary: 'Bring in a route and closures as GeoJSON, all or nothing',
+  summary: 'Import a route and closures as GeoJSON, all or nothing',
   description:
     'Closures are found by their names; distances are along the line, on the ellipsoid. The same import sent again changes nothing.',
   request: {

@@ -92,7 +92,7 @@ export async function readDocument(db: Db, projectId: string): Promise<ProjectDo
 }
 
 /**
- * Brings in a whole project, all or nothing.
+ * Imports a whole project, all or nothing.
  * @throws Problem 409 where the project is here already, 422 where the document contradicts itself
  */
 export async function writeDocument(db: Db, document: ProjectDocument): Promise<void> {

@@ -27,7 +27,7 @@ const download = createRoute({
 const upload = createRoute({
   method: 'post',
   path: '/documents',
-  summary: 'Bring in a whole project, all or nothing',
+  summary: 'Import a whole project, all or nothing',
   request: { body: jsonBody(anyDocumentSchema) },
   responses: answers(savedSchema, 'The project’s id'),
 });

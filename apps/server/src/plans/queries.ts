@@ -27,7 +27,7 @@ import { renewHeads } from '../splices/heads.ts';
 import { insertSplices } from '../splices/insert.ts';
 
 /**
- * A plan to be carried out: `changeId`, made by the client, names the write. `retire` is a person's word that
+ * A plan to be applied: `changeId`, made by the client, names the write. `retire` is a person's word that
  * splices which have evidence are cut away where the plan no longer has them.
  */
 export type PlanWrite = Plan & {
@@ -116,7 +116,7 @@ export async function addToPlan(db: Db, closureId: string): Promise<void> {
 }
 
 /**
- * Carries a plan out: all of it, or nothing with each error at its line. Splices with evidence stay, or are
+ * applies a plan: all of it, or nothing with each error at its line. Splices with evidence stay, or are
  * retired where the write says so.
  * @throws Problem 422 for errors in the lines, 409 where it would drop or move what is made
  */

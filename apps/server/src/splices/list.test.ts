@@ -45,7 +45,7 @@ const closures = async () =>
     }
   ).closures;
 
-describe('bringing in a splice list', () => {
+describe('importing a splice list', () => {
   it('adds splices, closures, cables and trays', async () => {
     const body = request(
       ['Weir,1,1,B,17,W,brown,single,north', 'Mill,2,1,A,13,B,14,single,'],

@@ -70,7 +70,7 @@ export async function importList(
     const first = list.problems[0]!;
     throw new Problem(
       422,
-      `Nothing was brought in: ${plural(list.problems.length, 'problem')}. Row ${first.row}, ${first.column}: ${first.message}`,
+      `Nothing was imported: ${plural(list.problems.length, 'problem')}. Row ${first.row}, ${first.column}: ${first.message}`,
       list.problems.slice(0, 500).map((problem) => ({
         place: `row ${problem.row}, ${problem.column}`,
         detail: problem.message,

@@ -12,7 +12,7 @@ const matchSchema = z.object(
 const post = createRoute({
   method: 'post',
   path: '/projects/{projectId}/splice-list',
-  summary: 'Bring in a CSV splice list, all or nothing',
+  summary: 'Import a CSV splice list, all or nothing',
   request: {
     params: idParams('projectId'),
     body: jsonBody(

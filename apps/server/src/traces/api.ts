@@ -19,7 +19,7 @@ const lossSchema = z.object({ loss: z.number(), sigma: z.number() });
 export const postTrace = createRoute({
   method: 'post',
   path: '/projects/{projectId}/traces',
-  summary: 'Bring in a trace file, kept byte for byte, and say where it belongs',
+  summary: 'Import a trace file, kept byte for byte, and say where it belongs',
   description:
     'The same content sent again, under whatever name, is the trace that is here already.',
   request: {

@@ -21,7 +21,7 @@ const fromBase64 = (bytes: Uint8Array) =>
   sql`decode(${Buffer.from(bytes).toString('base64')}, 'base64')`;
 const toBytes = (text: string): Uint8Array => new Uint8Array(Buffer.from(text, 'base64'));
 
-/** A file that is brought in. */
+/** A file that is imported. */
 export interface NewTraceFile {
   id: string;
   projectId: string;
@@ -33,7 +33,7 @@ export interface NewTraceFile {
 }
 
 /**
- * Keeps a trace file as it came. The same content brought in again is the trace that is here already.
+ * Keeps a trace file as it came. The same content imported again is the trace that is here already.
  * @returns the id it is kept under, and whether it was here
  * @throws Problem 422 where the file cannot be read
  */

@@ -3,7 +3,8 @@ import { Pressable, View } from 'react-native';
 import { useSummary } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { Leaf } from '@/ui/Leaf';
-import { Empty, Waiting } from '@/ui/Notice';
+import { WaysToBegin } from '@/projects/WaysToBegin';
+import { Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
@@ -11,10 +12,12 @@ import { groupWords } from '@/ui/words';
 
 /** Chooses the closure to work at: those under way first. */
 export function BenchStart() {
-  const { project } = useProjectView();
+  const { project, isArchived } = useProjectView();
   const router = useRouter();
   const summary = useSummary(project.id);
-  const rows = (summary.data?.closures ?? []).filter((row) => row.total > 0);
+  const rows = (summary.data?.closures ?? []).filter(
+    (row) => row.total > 0 && !isArchived({ id: row.closureId }),
+  );
   const sorted = [...rows].sort((a, b) => rank(a) - rank(b));
   return (
     <Page title="Bench" above="Which closure are you at?">
@@ -31,20 +34,7 @@ export function BenchStart() {
         />
       </View>
       {summary.data ? null : <Waiting error={summary.error} />}
-      {summary.data && rows.length === 0 ? (
-        <Empty
-          title="Nothing to splice yet"
-          action={
-            <Press
-              label="Bring in a splice list"
-              look="next"
-              onPress={() => router.push(`/p/${project.id}/kit/import` as never)}
-            />
-          }
-        >
-          The Bench takes its work from the splice list.
-        </Empty>
-      ) : null}
+      {summary.data && rows.length === 0 ? <WaysToBegin /> : null}
       {sorted.map((row) => (
         <Pressable
           key={row.closureId}

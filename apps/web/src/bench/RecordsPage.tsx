@@ -68,7 +68,7 @@ function FromFile({ closure, base, setup }: Closeup) {
       projectId: project.id,
       splicerId: splicer!.id,
     }));
-    setSaid('Being brought in …');
+    setSaid('Being imported …');
     let fresh = 0;
     for (let start = 0; start < records.length; start += 500) {
       const outcome = await outbox.add({
@@ -107,7 +107,7 @@ function FromFile({ closure, base, setup }: Closeup) {
         </Notice>
       ) : null}
       {said ? (
-        <Notice word="Brought in." ink="green" live>
+        <Notice word="Imported." ink="green" live>
           {said}
         </Notice>
       ) : null}
@@ -130,7 +130,7 @@ function FromFile({ closure, base, setup }: Closeup) {
             <Txt key={record.number}>{lineOf(record)}</Txt>
           ))}
           <Press
-            label={`Bring in ${plural(read.records.length, 'record')}`}
+            label={`Import ${plural(read.records.length, 'record')}`}
             look="next"
             disabled={read.problems.length > 0 || read.records.length === 0}
             onPress={() => void bringIn(read.records)}

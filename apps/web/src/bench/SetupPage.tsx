@@ -14,7 +14,7 @@ import { logInstrument } from './useStation';
 export const SetupPage = () => <AtClosure>{(at) => <SetUp {...at} />}</AtClosure>;
 
 function SetUp({ closure, base, bench, setup, station }: Closeup) {
-  const { project } = useProjectView();
+  const { project, isArchived } = useProjectView();
   const router = useRouter();
   const unit = project.units.length;
   const { kept, change, splicer, cleavers, needs, warnings, ways } = setup;
@@ -35,7 +35,9 @@ function SetUp({ closure, base, bench, setup, station }: Closeup) {
       <Choice
         label="Splicer"
         value={kept.splicerId ?? ''}
-        options={station.splicers.map((one) => ({ value: one.id, label: one.name }))}
+        options={station.splicers
+          .filter((one) => one.id === kept.splicerId || !isArchived(one))
+          .map((one) => ({ value: one.id, label: one.name }))}
         onChange={(id) => setup.take(station.splicers.find((one) => one.id === id)!)}
       />
       <Choice

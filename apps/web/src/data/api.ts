@@ -45,7 +45,11 @@ async function request(path: string, init?: RequestInit): Promise<unknown> {
 export const read = <Answer>(path: string): Promise<Answer> => request(path) as Promise<Answer>;
 
 /** Sends a write. Only the outbox does, and the keys of the stand-in, which is a device. */
-export const send = (method: 'PUT' | 'POST', path: string, body: unknown): Promise<unknown> =>
+export const send = (
+  method: 'PUT' | 'POST' | 'DELETE',
+  path: string,
+  body: unknown,
+): Promise<unknown> =>
   request(path, {
     method,
     headers: { 'content-type': 'application/json' },

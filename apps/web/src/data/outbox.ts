@@ -5,7 +5,7 @@ import { Refused, send } from './api';
 /** A write on its way to the server. Its id sorts by when it was made. */
 export interface Write {
   id: string;
-  method: 'PUT' | 'POST';
+  method: 'PUT' | 'POST' | 'DELETE';
   path: string;
   body: unknown;
   /** What it is, for the list of what waits: `A 125: 0.02 dB`. */
@@ -27,7 +27,7 @@ interface Schema extends DBSchema {
   writes: { key: string; value: Write };
 }
 
-type Outcome = { answer: unknown } | { refused: Refused };
+type Outcome = { answer: unknown } | { refused: Refused; writeId: string };
 
 /** Waits between tries while the server cannot be reached, in ms. */
 const PAUSES = [1000, 2000, 5000, 10_000];
@@ -137,7 +137,7 @@ export class Outbox {
         return false;
       }
       await this.change({ ...write, state: 'refused', problem: error.message });
-      this.settle(write.id, { refused: error });
+      this.settle(write.id, { refused: error, writeId: write.id });
       return true;
     }
   }

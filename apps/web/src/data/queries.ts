@@ -15,13 +15,30 @@ import { useOutbox, usePendingEvidence, withEvidence } from './client';
 import type { Write } from './outbox';
 import { type ProjectSetting, type Work, newSetting, withWrite } from './setting';
 
-/** Projects with those that wait to be sent in their places. */
-function withPending(projects: readonly Project[], writes: readonly Write[]): Project[] {
+/** A project as the list of all has it. */
+export type ListedProject = Project & { archived: boolean };
+
+const PROJECT_RECORD = /^\/api\/records\/project\/([^/]+?)(\/archived)?$/;
+
+/** Projects as they will be once all is sent. */
+function withPending(
+  projects: readonly ListedProject[],
+  writes: readonly Write[],
+): ListedProject[] {
   const merged = new Map(projects.map((project) => [project.id, project]));
   for (const write of writes) {
-    if (write.state !== 'waiting' || !/^\/api\/projects\/[^/]+$/.test(write.path)) continue;
-    const project = write.body as Project;
-    merged.set(project.id, project);
+    if (write.state !== 'waiting') continue;
+    if (/^\/api\/projects\/[^/]+$/.test(write.path)) {
+      const project = write.body as Project;
+      merged.set(project.id, { archived: false, ...merged.get(project.id), ...project });
+      continue;
+    }
+    const [, id, archived] = PROJECT_RECORD.exec(write.path) ?? [];
+    const known = id === undefined ? undefined : merged.get(id);
+    if (!known) continue;
+    if (archived)
+      merged.set(known.id, { ...known, ...(write.body as Pick<ListedProject, 'archived'>) });
+    else merged.delete(known.id);
   }
   return [...merged.values()];
 }
@@ -30,7 +47,7 @@ export function useProjects() {
   const { writes } = useOutbox();
   const query = useQuery({
     queryKey: ['projects'],
-    queryFn: () => read<Project[]>('/api/projects'),
+    queryFn: () => read<ListedProject[]>('/api/projects'),
   });
   const data = useMemo(() => query.data && withPending(query.data, writes), [query.data, writes]);
   return { ...query, data };

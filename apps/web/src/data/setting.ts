@@ -21,6 +21,8 @@ export interface ProjectSetting {
   schemes: ColourScheme[];
   hardware: Hardware[];
   assemblies: Assembly[];
+  /** Ids of records that are out of the way. */
+  archived: string[];
 }
 
 export interface Work {
@@ -40,6 +42,7 @@ export const newSetting = (project: Project): ProjectSetting => ({
   schemes: [...BUILT_IN_SCHEMES],
   hardware: [...BUILT_IN_HARDWARE],
   assemblies: [],
+  archived: [],
 });
 
 /** Where the records of a project's setting are written to. */
@@ -70,6 +73,26 @@ function withChange(
   return { ...setting, assemblies: [...others, after] };
 }
 
+const REMOVED = /^\/api\/records\/(cable|closure|hardware|scheme)\/([^/]+)$/;
+const ARCHIVED = /^\/api\/records\/[^/]+\/([^/]+)\/archived$/;
+const PART_OF: Record<string, Part> = {
+  cable: 'cables',
+  closure: 'closures',
+  hardware: 'hardware',
+  scheme: 'schemes',
+};
+
+function without(setting: ProjectSetting, kind: string, id: string): ProjectSetting {
+  const part = PART_OF[kind]!;
+  const list: Item[] = setting[part];
+  return { ...setting, [part]: list.filter((item) => item.id !== id) };
+}
+
+function withArchived(setting: ProjectSetting, id: string, archived: boolean): ProjectSetting {
+  const others = setting.archived.filter((other) => other !== id);
+  return { ...setting, archived: archived ? [...others, id] : others };
+}
+
 /** A project's setting with the record that a write brings at its place. */
 export function withWrite(
   setting: ProjectSetting,
@@ -77,6 +100,11 @@ export function withWrite(
 ): ProjectSetting {
   const changed = CHANGES.exec(write.path);
   if (changed) return withChange(setting, changed[1]!, write.body as AssemblyChange);
+  const removed = write.method === 'DELETE' && REMOVED.exec(write.path);
+  if (removed) return without(setting, removed[1]!, removed[2]!);
+  const archived = ARCHIVED.exec(write.path);
+  if (archived)
+    return withArchived(setting, archived[1]!, (write.body as { archived: boolean }).archived);
   if (write.method !== 'PUT') return setting;
   if (write.path === `/api/projects/${setting.project.id}`)
     return { ...setting, project: write.body as Project };

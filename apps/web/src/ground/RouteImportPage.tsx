@@ -18,7 +18,7 @@ import type { GroundReader, RoutePreview } from './ground.worker';
 /** How far a closure may stand off its line before it is asked about, meters. */
 const FAR = 200;
 
-/** Brings in a route and its closures as GeoJSON, after a look. */
+/** Imports a route and its closures as GeoJSON, after a look. */
 export function RouteImportPage() {
   const { project, closures } = useProjectView();
   const router = useRouter();
@@ -59,7 +59,7 @@ export function RouteImportPage() {
   };
   const names = new Set(closures.map(({ name }) => name));
   return (
-    <Page title="Bring in a route" above={project.name} back={`/p/${project.id}/kit`}>
+    <Page title="Import a route" above={project.name} back={`/p/${project.id}/kit`}>
       <Txt>
         GeoJSON in longitude and latitude (RFC 7946): a line along which the cable runs, and points
         with the closures’ names. Distances are worked out along the line, on the ellipsoid.
@@ -122,7 +122,7 @@ export function RouteImportPage() {
             ) : null}
           </View>
           <Press
-            label={`Bring in ${plural(found.value.closures.length, 'closure')}`}
+            label={`Import ${plural(found.value.closures.length, 'closure')}`}
             look="next"
             disabled={!from.ok}
             onPress={() => void bringIn()}
@@ -130,13 +130,13 @@ export function RouteImportPage() {
         </Leaf>
       ) : null}
       {problem ? (
-        <Notice word="Not brought in." ink="accent" live>
+        <Notice word="Not imported." ink="accent" live>
           {problem}
         </Notice>
       ) : null}
       {done ? (
         <Leaf style={{ gap: 10 }}>
-          <Notice word="Brought in." ink="green" live>
+          <Notice word="Imported." ink="green" live>
             {`${plural(done.placed, 'closure')} placed, ${done.added} new.`}
           </Notice>
           <Press

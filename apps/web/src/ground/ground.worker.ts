@@ -2,7 +2,7 @@ import { expose } from 'comlink';
 import type { Parsed } from '@cordel/core';
 import { type FoundRoute, lineLength, readGeoJson } from '@cordel/core/geo';
 
-/** A route as it is shown before it is brought in. */
+/** A route as it is shown before it is imported. */
 export interface RoutePreview extends FoundRoute {
   /** Length of each line, meters. */
   lengths: number[];

@@ -15,7 +15,7 @@ import type { CablePreview, CableReader } from './cables.worker';
 
 const SHOWN = 60;
 
-/** Brings in a list of cables, CSV or XLSX, after a look: all of it or nothing. */
+/** Imports a list of cables, CSV or XLSX, after a look: all of it or nothing. */
 export function CableListPage() {
   const { project, cables } = useProjectView();
   const router = useRouter();
@@ -60,7 +60,7 @@ export function CableListPage() {
     setFound(null);
   };
   return (
-    <Page title="Bring in cables" above={project.name} back={`/p/${project.id}/kit/cables`}>
+    <Page title="Import cables" above={project.name} back={`/p/${project.id}/kit/cables`}>
       <Txt>
         A list (CSV or XLSX) with the columns cable, kind, fibers, tubes, fibers per tube. Kind is
         loose tube, grouped tube, ribbon or drop; of fibers and tubes one is enough.
@@ -103,7 +103,7 @@ export function CableListPage() {
             label={
               found.problems.length > 0
                 ? `${plural(found.problems.length, 'problem')}: mend the list first`
-                : `Bring in ${plural(found.cables.length, 'cable')}`
+                : `Import ${plural(found.cables.length, 'cable')}`
             }
             look="next"
             disabled={found.problems.length > 0 || found.cables.length === 0}
@@ -113,7 +113,7 @@ export function CableListPage() {
       ) : null}
       {done > 0 ? (
         <>
-          <Notice word="Brought in." ink="green" live>
+          <Notice word="Imported." ink="green" live>
             {`${plural(done, 'cable')}.`}
           </Notice>
           <Press

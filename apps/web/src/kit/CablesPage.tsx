@@ -14,6 +14,11 @@ import { v7 as uuid } from 'uuid';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
+import { ArchivedList } from '@/removal/ArchivedList';
+import { RemovalNotice } from '@/removal/RemovalNotice';
+import { RemoveKeys } from '@/removal/RemoveKeys';
+import { removable } from '@/removal/removables';
+import { type Removal, useRemoval } from '@/removal/useRemoval';
 import { Leaf } from '@/ui/Leaf';
 import { Empty, Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
@@ -26,41 +31,62 @@ import { type TypedMakeUp, readMakeUp, typeMakeUp } from './typedMakeUp';
 
 /** The project's cables: what each is made of. */
 export function CablesPage() {
-  const { project, cables } = useProjectView();
+  const { project, cables, isArchived } = useProjectView();
+  const removal = useRemoval();
   const [open, setOpen] = useState<string | null>(null);
   const sorted = [...cables].sort((a, b) =>
     a.name.localeCompare(b.name, undefined, { numeric: true }),
   );
   return (
     <Page title="Cables" above={project.name} back={`/p/${project.id}/kit`}>
+      <RemovalNotice removal={removal} />
       {cables.length === 0 ? (
         <Empty title="No cable yet">A splice list brings its cables in; or add one here.</Empty>
       ) : null}
-      {sorted.map((cable) =>
-        open === cable.id ? (
-          <CableForm key={cable.id} cable={cable} onDone={() => setOpen(null)} />
-        ) : (
-          <Press
-            key={cable.id}
-            onPress={() => setOpen(cable.id)}
-            style={{ justifyContent: 'space-between' }}
-          >
-            <Txt kind="name">{cable.name}</Txt>
-            <Txt ink="ink2">{describeMakeUp(cable.makeUp)}</Txt>
-          </Press>
-        ),
-      )}
+      {sorted
+        .filter((cable) => !isArchived(cable))
+        .map((cable) =>
+          open === cable.id ? (
+            <CableForm
+              key={cable.id}
+              cable={cable}
+              removal={removal}
+              onDone={() => setOpen(null)}
+            />
+          ) : (
+            <Press
+              key={cable.id}
+              onPress={() => setOpen(cable.id)}
+              style={{ justifyContent: 'space-between' }}
+            >
+              <Txt kind="name">{cable.name}</Txt>
+              <Txt ink="ink2">{describeMakeUp(cable.makeUp)}</Txt>
+            </Press>
+          ),
+        )}
       {open === 'new' ? (
-        <CableForm onDone={() => setOpen(null)} />
+        <CableForm removal={removal} onDone={() => setOpen(null)} />
       ) : (
         <Press label="Add a cable" look="next" onPress={() => setOpen('new')} />
       )}
+      <ArchivedList
+        removal={removal}
+        items={sorted.filter(isArchived).map((cable) => removable('cable', cable))}
+      />
     </Page>
   );
 }
 
-function CableForm({ cable, onDone }: { cable?: Cable; onDone(): void }) {
-  const { project, schemes, cables, closures, assemblies } = useProjectView();
+function CableForm({
+  cable,
+  removal,
+  onDone,
+}: {
+  cable?: Cable;
+  removal: Removal;
+  onDone(): void;
+}) {
+  const { project, schemes, cables, closures, assemblies, isArchived } = useProjectView();
   const entered = closures.filter(({ id }) =>
     assemblies.some(
       (assembly) =>
@@ -123,7 +149,9 @@ function CableForm({ cable, onDone }: { cable?: Cable; onDone(): void }) {
       <Choice
         label="Colours"
         value={schemeId}
-        options={schemes.map((scheme) => ({ value: scheme.id, label: scheme.name }))}
+        options={schemes
+          .filter((scheme) => scheme.id === schemeId || !isArchived(scheme))
+          .map((scheme) => ({ value: scheme.id, label: scheme.name }))}
         onChange={setScheme}
       />
       <Choice
@@ -146,6 +174,9 @@ function CableForm({ cable, onDone }: { cable?: Cable; onDone(): void }) {
         <Press label="Save" look="next" onPress={() => void save()} style={{ flex: 1 }} />
         <Press label="Close" onPress={onDone} />
       </View>
+      {cable ? (
+        <RemoveKeys removal={removal} item={removable('cable', cable)} onGone={onDone} />
+      ) : null}
     </Leaf>
   );
 }

@@ -17,6 +17,11 @@ import { v7 as uuid } from 'uuid';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { Choice, Field } from '@/ui/Field';
+import { ArchivedList } from '@/removal/ArchivedList';
+import { RemovalNotice } from '@/removal/RemovalNotice';
+import { RemoveKeys } from '@/removal/RemoveKeys';
+import { removableClosure } from '@/removal/removables';
+import { type Removal, useRemoval } from '@/removal/useRemoval';
 import { Leaf } from '@/ui/Leaf';
 import { Empty, Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
@@ -25,35 +30,48 @@ import { Txt } from '@/ui/Txt';
 
 /** The project's closures: where each hangs and how many trays it has. */
 export function ClosuresPage() {
-  const { project, closures } = useProjectView();
+  const { project, closures, assemblies, isArchived } = useProjectView();
+  const removal = useRemoval();
   const [open, setOpen] = useState<string | null>(null);
   const sorted = [...closures].sort(
     (a, b) => (a.distance ?? Infinity) - (b.distance ?? Infinity) || a.ordinal - b.ordinal,
   );
   return (
     <Page title="Closures" above={project.name} back={`/p/${project.id}/kit`}>
+      <RemovalNotice removal={removal} />
       {closures.length === 0 ? (
         <Empty title="No closure yet">A splice list brings its closures in; or add one here.</Empty>
       ) : null}
-      {sorted.map((closure) =>
-        open === closure.id ? (
-          <ClosureForm key={closure.id} closure={closure} onDone={() => setOpen(null)} />
-        ) : (
-          <Press
-            key={closure.id}
-            onPress={() => setOpen(closure.id)}
-            style={{ justifyContent: 'space-between' }}
-          >
-            <Txt kind="name">{closure.name}</Txt>
-            <Txt ink="ink2">{`${closure.distance === null ? 'no distance' : formatDistance(closure.distance, project.units.distance)} · ${plural(closure.trays.length, 'tray')}`}</Txt>
-          </Press>
-        ),
-      )}
+      {sorted
+        .filter((closure) => !isArchived(closure))
+        .map((closure) =>
+          open === closure.id ? (
+            <ClosureForm
+              key={closure.id}
+              closure={closure}
+              removal={removal}
+              onDone={() => setOpen(null)}
+            />
+          ) : (
+            <Press
+              key={closure.id}
+              onPress={() => setOpen(closure.id)}
+              style={{ justifyContent: 'space-between' }}
+            >
+              <Txt kind="name">{closure.name}</Txt>
+              <Txt ink="ink2">{`${closure.distance === null ? 'no distance' : formatDistance(closure.distance, project.units.distance)} · ${plural(closure.trays.length, 'tray')}`}</Txt>
+            </Press>
+          ),
+        )}
       {open === 'new' ? (
-        <ClosureForm onDone={() => setOpen(null)} />
+        <ClosureForm removal={removal} onDone={() => setOpen(null)} />
       ) : (
         <Press label="Add a closure" look="next" onPress={() => setOpen('new')} />
       )}
+      <ArchivedList
+        removal={removal}
+        items={sorted.filter(isArchived).map((closure) => removableClosure(closure, assemblies))}
+      />
     </Page>
   );
 }
@@ -85,8 +103,16 @@ const formSchema = (unit: DistanceUnit) =>
 type ClosureValues = z.input<ReturnType<typeof formSchema>>;
 type ReadClosure = z.output<ReturnType<typeof formSchema>>;
 
-function ClosureForm({ closure, onDone }: { closure?: Closure; onDone(): void }) {
-  const { project, closures } = useProjectView();
+function ClosureForm({
+  closure,
+  removal,
+  onDone,
+}: {
+  closure?: Closure;
+  removal: Removal;
+  onDone(): void;
+}) {
+  const { project, closures, assemblies } = useProjectView();
   const unit = project.units.distance;
   const [problem, setProblem] = useState('');
   const resolver = useMemo(() => zodResolver(formSchema(unit)), [unit]);
@@ -162,6 +188,13 @@ function ClosureForm({ closure, onDone }: { closure?: Closure; onDone(): void })
         <Press label="Save" look="next" onPress={() => void save()} style={{ flex: 1 }} />
         <Press label="Close" onPress={onDone} />
       </View>
+      {closure ? (
+        <RemoveKeys
+          removal={removal}
+          item={removableClosure(closure, assemblies)}
+          onGone={onDone}
+        />
+      ) : null}
     </Leaf>
   );
 }

@@ -7,6 +7,11 @@ import { v7 as uuid } from 'uuid';
 import { outbox } from '@/data/client';
 import { LengthField } from '@/prep/LengthField';
 import { useProjectView } from '@/projects/context';
+import { ArchivedList } from '@/removal/ArchivedList';
+import { RemovalNotice } from '@/removal/RemovalNotice';
+import { RemoveKeys } from '@/removal/RemoveKeys';
+import { removable } from '@/removal/removables';
+import { useRemoval } from '@/removal/useRemoval';
 import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
@@ -20,7 +25,8 @@ const isBuiltIn = (hardware: Hardware) => BUILT_IN_HARDWARE.some(({ id }) => id 
 
 /** Hardware profiles: those that ship, to be copied, and one's own, to be edited and exchanged. */
 export function HardwarePage() {
-  const { project, hardware } = useProjectView();
+  const { project, hardware, isArchived } = useProjectView();
+  const removal = useRemoval();
   const [open, setOpen] = useState<string | null>(null);
   const [problem, setProblem] = useState('');
   const bringIn = async () => {
@@ -36,40 +42,50 @@ export function HardwarePage() {
         The sheet that comes with the hardware wins. Copy a profile, and set its figures by your
         sheet.
       </Notice>
-      {hardware.map((entry) =>
-        open === entry.id ? (
-          <HardwareForm key={entry.id} hardware={entry} onDone={() => setOpen(null)} />
-        ) : (
-          <Leaf key={entry.id} style={{ gap: 8 }}>
-            <Txt kind="name" heading={2}>
-              {entry.name}
-            </Txt>
-            <Txt ink="ink2">{`${plural(entry.ports.length, 'port')}, at most ${plural(entry.trays.most, 'tray')} of ${entry.trays.single} single or ${entry.trays.mass} ribbon sleeves. ${entry.source}`}</Txt>
-            <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+      <RemovalNotice removal={removal} />
+      {hardware
+        .filter((entry) => !isArchived(entry))
+        .map((entry) =>
+          open === entry.id ? (
+            <HardwareForm key={entry.id} hardware={entry} onDone={() => setOpen(null)} />
+          ) : (
+            <Leaf key={entry.id} style={{ gap: 8 }}>
+              <Txt kind="name" heading={2}>
+                {entry.name}
+              </Txt>
+              <Txt ink="ink2">{`${plural(entry.ports.length, 'port')}, at most ${plural(entry.trays.most, 'tray')} of ${entry.trays.single} single or ${entry.trays.mass} ribbon sleeves. ${entry.source}`}</Txt>
+              <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+                {isBuiltIn(entry) ? null : (
+                  <Press label={`Edit ${entry.name}`} onPress={() => setOpen(entry.id)} />
+                )}
+                <Press
+                  label={`Copy ${entry.name}`}
+                  onPress={() => {
+                    const copy = { ...entry, id: uuid(), name: `${entry.name}, copy` };
+                    void save(copy).then(() => setOpen(copy.id));
+                  }}
+                />
+                <Press label={`Export ${entry.name}`} onPress={() => exportJson(entry)} />
+              </View>
               {isBuiltIn(entry) ? null : (
-                <Press label={`Edit ${entry.name}`} onPress={() => setOpen(entry.id)} />
+                <RemoveKeys removal={removal} item={removable('hardware', entry)} />
               )}
-              <Press
-                label={`Copy ${entry.name}`}
-                onPress={() => {
-                  const copy = { ...entry, id: uuid(), name: `${entry.name}, copy` };
-                  void save(copy).then(() => setOpen(copy.id));
-                }}
-              />
-              <Press label={`Export ${entry.name}`} onPress={() => exportJson(entry)} />
-            </View>
-          </Leaf>
-        ),
-      )}
+            </Leaf>
+          ),
+        )}
       {problem ? (
-        <Notice word="Not brought in." ink="accent" live>
+        <Notice word="Not imported." ink="accent" live>
           {problem}
         </Notice>
       ) : null}
       <Press
-        label="Bring in a profile (JSON)"
+        label="Import a profile (JSON)"
         icon="file-upload-outline"
         onPress={() => void bringIn()}
+      />
+      <ArchivedList
+        removal={removal}
+        items={hardware.filter(isArchived).map((entry) => removable('hardware', entry))}
       />
     </Page>
   );
@@ -100,7 +116,7 @@ function readHardware(text: string): Hardware | string {
     const [issue] = read.error.issues;
     return `${issue!.path.join(', ')}: ${issue!.message}`;
   }
-  // A profile that ships stays as it is; what is brought in under its id becomes one's own.
+  // A profile that ships stays as it is; what is imported under its id becomes one's own.
   return isBuiltIn(read.data) ? { ...read.data, id: uuid() } : read.data;
 }
 

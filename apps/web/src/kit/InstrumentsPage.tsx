@@ -6,6 +6,11 @@ import { v7 as uuid } from 'uuid';
 import { useStation } from '@/bench/useStation';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
+import { ArchivedList } from '@/removal/ArchivedList';
+import { RemovalNotice } from '@/removal/RemovalNotice';
+import { RemoveKeys } from '@/removal/RemoveKeys';
+import { removable } from '@/removal/removables';
+import { useRemoval } from '@/removal/useRemoval';
 import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
@@ -22,7 +27,8 @@ const saysOf = (one: Instrument): string =>
 
 /** Splicers and cleavers: those that ship, to be copied, and one's own by their sheets. */
 export function InstrumentsPage() {
-  const { project } = useProjectView();
+  const { project, isArchived } = useProjectView();
+  const removal = useRemoval();
   const { instruments } = useStation(project.id);
   const [open, setOpen] = useState<string | null>(null);
   return (
@@ -30,31 +36,41 @@ export function InstrumentsPage() {
       <Notice>
         The instrument’s own sheet wins. Copy the one that is nearest, and set its figures.
       </Notice>
-      {instruments.map((one) =>
-        open === one.id ? (
-          <InstrumentForm key={one.id} instrument={one} onDone={() => setOpen(null)} />
-        ) : (
-          <Leaf key={one.id} style={{ gap: 8 }}>
-            <Txt kind="name" heading={2}>
-              {one.name}
-            </Txt>
-            <Txt>{saysOf(one)}</Txt>
-            <Txt ink="ink2">{one.source}</Txt>
-            <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+      <RemovalNotice removal={removal} />
+      {instruments
+        .filter((one) => !isArchived(one))
+        .map((one) =>
+          open === one.id ? (
+            <InstrumentForm key={one.id} instrument={one} onDone={() => setOpen(null)} />
+          ) : (
+            <Leaf key={one.id} style={{ gap: 8 }}>
+              <Txt kind="name" heading={2}>
+                {one.name}
+              </Txt>
+              <Txt>{saysOf(one)}</Txt>
+              <Txt ink="ink2">{one.source}</Txt>
+              <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+                {isBuiltIn(one) ? null : (
+                  <Press label={`Edit ${one.name}`} onPress={() => setOpen(one.id)} />
+                )}
+                <Press
+                  label={`Copy ${one.name}`}
+                  onPress={() => {
+                    const copy = { ...one, id: uuid(), name: `${one.name}, copy` };
+                    void save(copy).then(() => setOpen(copy.id));
+                  }}
+                />
+              </View>
               {isBuiltIn(one) ? null : (
-                <Press label={`Edit ${one.name}`} onPress={() => setOpen(one.id)} />
+                <RemoveKeys removal={removal} item={removable('instrument', one)} />
               )}
-              <Press
-                label={`Copy ${one.name}`}
-                onPress={() => {
-                  const copy = { ...one, id: uuid(), name: `${one.name}, copy` };
-                  void save(copy).then(() => setOpen(copy.id));
-                }}
-              />
-            </View>
-          </Leaf>
-        ),
-      )}
+            </Leaf>
+          ),
+        )}
+      <ArchivedList
+        removal={removal}
+        items={instruments.filter(isArchived).map((one) => removable('instrument', one))}
+      />
     </Page>
   );
 }

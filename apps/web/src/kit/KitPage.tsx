@@ -23,6 +23,7 @@ export function KitPage() {
   const [help, setHelp] = useState(false);
   const links = [
     { to: 'settings', label: 'Project and limits', says: project.limits.name },
+    { to: 'network', label: 'Type cables and closures', says: 'one after the other' },
     { to: 'cables', label: 'Cables', says: plural(cables.length, 'cable') },
     { to: 'closures', label: 'Closures', says: plural(closures.length, 'closure') },
     { to: 'hardware', label: 'Hardware', says: plural(hardware.length, 'profile') },
@@ -31,9 +32,9 @@ export function KitPage() {
     { to: 'schemes', label: 'Colour schemes', says: plural(schemes.length, 'scheme') },
     { to: 'labels', label: 'Labels', says: 'with codes that open a closure' },
     { to: 'handover', label: 'Hand over', says: 'the as-built package' },
-    { to: 'import', label: 'Bring in a splice list', says: 'CSV or XLSX, with a preview' },
-    { to: 'cable-list', label: 'Bring in cables', says: 'CSV or XLSX' },
-    { to: 'ground', label: 'Bring in a route', says: 'GeoJSON' },
+    { to: 'import', label: 'Import a splice list', says: 'CSV or XLSX, with a preview' },
+    { to: 'cable-list', label: 'Import cables', says: 'CSV or XLSX' },
+    { to: 'ground', label: 'Import a route', says: 'GeoJSON' },
   ];
   return (
     <Page title="Kit" above={project.name}>

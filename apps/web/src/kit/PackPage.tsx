@@ -48,19 +48,21 @@ export function PackPage() {
     <Page title="Pack the van" above={project.name} back={`/p/${project.id}/kit`}>
       <Txt ink="ink2">For which closures?</Txt>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        {closures.map((closure) => {
-          const on = van.closures.includes(closure.id);
-          return (
-            <Press
-              key={closure.id}
-              role="checkbox"
-              aria-checked={on}
-              look={on ? 'dark' : 'plain'}
-              label={closure.name}
-              onPress={() => change({ closures: toggle(van.closures, closure.id) })}
-            />
-          );
-        })}
+        {closures
+          .filter((closure) => !view.isArchived(closure))
+          .map((closure) => {
+            const on = van.closures.includes(closure.id);
+            return (
+              <Press
+                key={closure.id}
+                role="checkbox"
+                aria-checked={on}
+                look={on ? 'dark' : 'plain'}
+                label={closure.name}
+                onPress={() => change({ closures: toggle(van.closures, closure.id) })}
+              />
+            );
+          })}
       </View>
       {failed ? <Waiting error={failed} /> : null}
       {chosen.length === 0 ? (

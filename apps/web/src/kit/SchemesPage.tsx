@@ -5,6 +5,11 @@ import { BUILT_IN_SCHEMES, type ColourScheme, schemeSchema } from '@cordel/core'
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
+import { ArchivedList } from '@/removal/ArchivedList';
+import { RemovalNotice } from '@/removal/RemovalNotice';
+import { RemoveKeys } from '@/removal/RemoveKeys';
+import { removable } from '@/removal/removables';
+import { useRemoval } from '@/removal/useRemoval';
 import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
@@ -14,31 +19,42 @@ import { useInks } from '@/ui/theme';
 
 /** The colour orders fibers and tubes are counted by; users add their own. */
 export function SchemesPage() {
-  const { project, schemes } = useProjectView();
+  const { project, schemes, isArchived } = useProjectView();
+  const removal = useRemoval();
   const [copy, setCopy] = useState<ColourScheme | null>(null);
   return (
     <Page title="Colour schemes" above={project.name} back={`/p/${project.id}/kit`}>
-      {schemes.map((scheme) => (
-        <Leaf key={scheme.id} style={{ gap: 10 }}>
-          <Txt kind="name" heading={2}>
-            {scheme.name}
-          </Txt>
-          <Swatches scheme={scheme} />
-          <Txt
-            kind="small"
-            ink="ink2"
-          >{`Source: ${scheme.source} Past the last colour the order repeats with a ${scheme.mark}.`}</Txt>
-          <Press
-            label={
-              BUILT_IN_SCHEMES.some((built) => built.id === scheme.id)
-                ? `Make my own from ${scheme.name}`
-                : `Change ${scheme.name}`
-            }
-            onPress={() => setCopy(scheme)}
-            style={{ alignSelf: 'flex-start' }}
-          />
-        </Leaf>
-      ))}
+      <RemovalNotice removal={removal} />
+      {schemes
+        .filter((scheme) => !isArchived(scheme))
+        .map((scheme) => (
+          <Leaf key={scheme.id} style={{ gap: 10 }}>
+            <Txt kind="name" heading={2}>
+              {scheme.name}
+            </Txt>
+            <Swatches scheme={scheme} />
+            <Txt
+              kind="small"
+              ink="ink2"
+            >{`Source: ${scheme.source} Past the last colour the order repeats with a ${scheme.mark}.`}</Txt>
+            <Press
+              label={
+                BUILT_IN_SCHEMES.some((built) => built.id === scheme.id)
+                  ? `Make my own from ${scheme.name}`
+                  : `Change ${scheme.name}`
+              }
+              onPress={() => setCopy(scheme)}
+              style={{ alignSelf: 'flex-start' }}
+            />
+            {BUILT_IN_SCHEMES.some((built) => built.id === scheme.id) ? null : (
+              <RemoveKeys removal={removal} item={removable('scheme', scheme)} />
+            )}
+          </Leaf>
+        ))}
+      <ArchivedList
+        removal={removal}
+        items={schemes.filter(isArchived).map((scheme) => removable('scheme', scheme))}
+      />
       {copy ? <SchemeForm key={copy.id} from={copy} onDone={() => setCopy(null)} /> : null}
     </Page>
   );

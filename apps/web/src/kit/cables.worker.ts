@@ -13,7 +13,7 @@ import {
 } from '@cordel/core/csv';
 import { type OddCell, oddProblems, openSheet } from '@cordel/core/xlsx';
 
-/** A cable list as it is shown before it is brought in. */
+/** A cable list as it is shown before it is imported. */
 export type CablePreview =
   { error: string } | { cables: ListedCable[]; problems: ListProblem[]; notes: string[] };
 

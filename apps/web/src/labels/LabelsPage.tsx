@@ -60,7 +60,7 @@ export function LabelsPage() {
   if (closures.length === 0)
     return (
       <Page title="Labels" above={project.name} back={`/p/${project.id}/kit`}>
-        <Empty title="No closures yet">Bring in a splice list, or add a closure in the Kit.</Empty>
+        <Empty title="No closures yet">Import a splice list, or add a closure in the Kit.</Empty>
       </Page>
     );
   const turn = (kind: LabelKind) =>

@@ -94,7 +94,7 @@ export function LedgerList() {
         ) : params.view === 'redo' ? (
           <Empty title="Nothing to redo">No splice is over its limit.</Empty>
         ) : (
-          <Empty title="Nothing yet">Bring in a splice list in the Kit.</Empty>
+          <Empty title="Nothing yet">Import a splice list in the Kit.</Empty>
         )}
       </View>
     );

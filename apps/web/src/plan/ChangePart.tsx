@@ -11,7 +11,7 @@ import type { PlanHook } from './usePlan';
 /** How many splices of each kind are named before the rest is counted. */
 const SHOWN = 4;
 
-/** What the plan would change, before it changes anything, and the key that carries it out. */
+/** What the plan would change, before it changes anything, and the key that applies it. */
 export function ChangePart({ plan, weighed }: { plan: PlanHook; weighed: WeighedPlan<Present> }) {
   const { change, errors, obstacles } = weighed;
   const { added, moved, dropped, retired } = change;
@@ -44,7 +44,7 @@ export function ChangePart({ plan, weighed }: { plan: PlanHook; weighed: Weighed
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Press
           look="next"
-          label={count === 0 ? 'Keep the plan' : `Carry it out: ${plural(count, 'change')}`}
+          label={count === 0 ? 'Save the plan' : `Apply: ${plural(count, 'change')}`}
           disabled={blocked || unsaid || !plan.edited || plan.sent.state === 'sending'}
           onPress={() => void plan.carryOut()}
         />
@@ -111,16 +111,16 @@ function Some({ word, list }: { word: string; list: readonly Placed[] }) {
 
 function Sending({ plan }: { plan: PlanHook }) {
   const { sent } = plan;
-  if (sent.state === 'sending') return <Notice live>Being carried out …</Notice>;
+  if (sent.state === 'sending') return <Notice live>Being applied …</Notice>;
   if (sent.state === 'refused')
     return (
-      <Notice word="Not carried out." ink="accent" live>
+      <Notice word="Not applied." ink="accent" live>
         {sent.message}
       </Notice>
     );
   if (sent.state === 'done')
     return (
-      <Notice word="Carried out." ink="green" live>
+      <Notice word="Applied." ink="green" live>
         {`${sent.added} added, ${sent.moved} moved, ${sent.dropped} dropped${sent.retired > 0 ? `, ${sent.retired} cut away` : ''}.`}
       </Notice>
     );

@@ -47,7 +47,7 @@ function Follow() {
   const [typed, setTyped] = useState(fiber ?? '1');
   const scheme = schemes.find((entry) => entry.id === chosen?.schemeId);
   if (!chosen || !scheme)
-    return <Empty title="No cables yet">Bring in a splice list, or add cables in the Kit.</Empty>;
+    return <Empty title="No cables yet">Import a splice list, or add cables in the Kit.</Empty>;
   const parsed = parseFiber(typed, chosen.makeUp, scheme);
   const go = (id: string) => router.setParams({ cable: id, fiber: typed });
   return (

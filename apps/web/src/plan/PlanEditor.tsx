@@ -6,7 +6,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { PlanError, Span } from '@cordel/core';
 import { FONTS, type Inks, useInks } from '@/ui/theme';
 
-/** Marks text that the page brought in, so that it does not count as typed. */
+/** Marks text that the page imported, so that it does not count as typed. */
 const brought = Annotation.define<boolean>();
 
 interface PlanEditorProps {

@@ -35,7 +35,7 @@ export type Sent =
   | { state: 'done'; added: number; moved: number; dropped: number; retired: number }
   | { state: 'refused'; message: string };
 
-/** The plan of a closure: what is written, what it would change, and the way to carry it out. */
+/** The plan of a closure: what is written, what it would change, and the way to apply it. */
 export function usePlan(closureId: string) {
   const view = useProjectView();
   const work = useWork(closureId);

@@ -56,14 +56,17 @@ export function OpenPage() {
 }
 
 function HardwarePart({ hook, opened }: { hook: AssemblyHook; opened: OpenedClosure }) {
-  const { hardware } = useProjectView();
+  const { hardware, isArchived } = useProjectView();
+  const chosen = opened.assembly.hardwareId ?? '';
   const trays = hook.closure?.trays.length ?? 0;
   return (
     <Leaf style={{ gap: 10 }}>
       <Choice
         label="Hardware"
-        value={opened.assembly.hardwareId ?? ''}
-        options={hardware.map(({ id, name }) => ({ value: id, label: name }))}
+        value={chosen}
+        options={hardware
+          .filter((one) => one.id === chosen || !isArchived(one))
+          .map(({ id, name }) => ({ value: id, label: name }))}
         onChange={(hardwareId) => hook.change({ kind: 'hardware', hardwareId })}
       />
       {opened.hardware ? <Txt ink="ink2">{opened.hardware.source}</Txt> : null}

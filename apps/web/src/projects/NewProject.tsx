@@ -36,7 +36,7 @@ const START = projectForm({
   route: [],
 });
 
-/** A new project; its splices come from a list next. */
+/** A new project; how it begins is chosen next. */
 export function NewProject() {
   const router = useRouter();
   const schemes = useSchemes();
@@ -56,7 +56,7 @@ export function NewProject() {
       body: project,
       what: `Project “${project.name}”`,
     });
-    router.replace(`/p/${project.id}/kit/import` as never);
+    router.replace(`/p/${project.id}/route` as never);
   });
   return (
     <View style={{ flex: 1 }}>
@@ -66,11 +66,7 @@ export function NewProject() {
           setValue={setValue}
           schemes={schemes.data ?? BUILT_IN_SCHEMES}
         />
-        <Press
-          label="Make it, then bring in a splice list"
-          look="next"
-          onPress={() => void save()}
-        />
+        <Press label="Make the project" look="next" onPress={() => void save()} />
       </Page>
       <OutboxStrip />
     </View>

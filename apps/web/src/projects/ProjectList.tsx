@@ -6,6 +6,11 @@ import { anyDocumentSchema } from '@cordel/core/document';
 import { outbox } from '@/data/client';
 import { useProjects } from '@/data/queries';
 import { pickFile } from '@/ui/pickFile';
+import { ArchivedList } from '@/removal/ArchivedList';
+import { RemovalNotice } from '@/removal/RemovalNotice';
+import { RemoveKeys } from '@/removal/RemoveKeys';
+import { removableProject } from '@/removal/removables';
+import { useRemoval } from '@/removal/useRemoval';
 import { Leaf } from '@/ui/Leaf';
 import { Empty, Notice, Waiting } from '@/ui/Notice';
 import { OutboxStrip } from '@/ui/OutboxStrip';
@@ -17,6 +22,8 @@ import { Txt } from '@/ui/Txt';
 export function ProjectList() {
   const router = useRouter();
   const projects = useProjects();
+  const removal = useRemoval();
+  const [managing, setManaging] = useState(false);
   const bringIn = useBringIn((id) => router.push(`/p/${id}/route`));
   return (
     <View style={{ flex: 1 }}>
@@ -29,31 +36,33 @@ export function ProjectList() {
         )}
         {projects.data?.length === 0 ? (
           <Empty title="No project yet">
-            Make one, or bring in a project that was saved as JSON.
+            Make one, or import a project that was saved as JSON.
           </Empty>
         ) : null}
-        {projects.data?.map((project) => (
-          <Pressable
-            key={project.id}
-            role="button"
-            onPress={() => router.push(`/p/${project.id}/route`)}
-          >
-            <Leaf hung>
-              <Txt kind="name">{project.name}</Txt>
-              {project.practiceOnly ? (
-                <Txt kind="strong" ink="accent">
-                  Practice only
-                </Txt>
-              ) : null}
-              <Txt ink="ink2">
-                {`${project.limits.name} · ${project.limits.grade} decides${limitWords(project.limits.splice[project.limits.grade].single)}`}
-              </Txt>
-            </Leaf>
-          </Pressable>
-        ))}
+        <RemovalNotice removal={removal} />
+        {projects.data
+          ?.filter(({ archived }) => !archived)
+          .map((project) => (
+            <View key={project.id} style={{ gap: 4 }}>
+              <Pressable role="button" onPress={() => router.push(`/p/${project.id}/route`)}>
+                <Leaf hung>
+                  <Txt kind="name">{project.name}</Txt>
+                  {project.practiceOnly ? (
+                    <Txt kind="strong" ink="accent">
+                      Practice only
+                    </Txt>
+                  ) : null}
+                  <Txt ink="ink2">
+                    {`${project.limits.name} · ${project.limits.grade} decides${limitWords(project.limits.splice[project.limits.grade].single)}`}
+                  </Txt>
+                </Leaf>
+              </Pressable>
+              {managing ? <RemoveKeys removal={removal} item={removableProject(project)} /> : null}
+            </View>
+          ))}
         {bringIn.message ? (
           <Notice
-            word={bringIn.busy ? 'Bringing in.' : 'Not brought in.'}
+            word={bringIn.busy ? 'Importing.' : 'Not imported.'}
             ink={bringIn.busy ? 'ink' : 'accent'}
             live
           >
@@ -63,11 +72,22 @@ export function ProjectList() {
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
           <Press label="New project" look="next" onPress={() => router.push('/projects/new')} />
           <Press
-            label="Bring in a project (JSON)"
+            label="Import a project (JSON)"
             icon="upload"
             onPress={() => void bringIn.start()}
           />
+          {projects.data?.length ? (
+            <Press
+              label={managing ? 'Done with deleting' : 'Delete or archive'}
+              aria-expanded={managing}
+              onPress={() => setManaging(!managing)}
+            />
+          ) : null}
         </View>
+        <ArchivedList
+          removal={removal}
+          items={(projects.data ?? []).filter(({ archived }) => archived).map(removableProject)}
+        />
       </Page>
       <OutboxStrip />
     </View>

@@ -8,6 +8,8 @@ export interface ProjectView extends ProjectSetting {
   address(cableId: string, fiber: number): FiberAddress | null;
   /** Its cables as plans count them: by name, each with its colour scheme. */
   planCables: ListCable[];
+  /** Whether a record is out of the way: lists to choose from leave it out. */
+  isArchived(item: { id: string }): boolean;
   /** Such as `A 125`. */
   fiberName(cableId: string, fiber: number): string;
 }
@@ -16,8 +18,10 @@ export interface ProjectView extends ProjectSetting {
 export function viewOf(setting: ProjectSetting): ProjectView {
   const cables = new Map(setting.cables.map((cable) => [cable.id, cable]));
   const schemes = new Map(setting.schemes.map((scheme) => [scheme.id, scheme]));
+  const archived = new Set(setting.archived);
   return {
     ...setting,
+    isArchived: ({ id }) => archived.has(id),
     planCables: setting.cables.flatMap(({ name, makeUp, schemeId }) => {
       const scheme = schemes.get(schemeId);
       return scheme ? [{ name, makeUp, scheme }] : [];

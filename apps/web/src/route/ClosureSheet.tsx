@@ -95,7 +95,7 @@ function NextStep({ row }: { row: ClosureRow }) {
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
         <Press label="Write the splice plan" look="next" onPress={plan} />
         <Press
-          label="Bring in a splice list"
+          label="Import a splice list"
           onPress={() => router.push(`/p/${project.id}/kit/import` as never)}
         />
       </View>

@@ -1,10 +1,11 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { ScrollView, View } from 'react-native';
-import { type ClosureRow, formatLoss } from '@cordel/core';
+import { type ClosureRow, formatLoss, plural } from '@cordel/core';
 import { useSummary } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
-import { Empty, Waiting } from '@/ui/Notice';
+import { WaysToBegin } from '@/projects/WaysToBegin';
+import { Waiting } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 import { useInks } from '@/ui/theme';
@@ -17,10 +18,11 @@ import { RouteLeaf } from './RouteLeaf';
 export function RoutePage() {
   const wide = useWide();
   const inks = useInks();
-  const router = useRouter();
-  const { project } = useProjectView();
+  const { project, isArchived } = useProjectView();
   const summary = useSummary(project.id);
-  const rows = summary.data?.closures;
+  const all = summary.data?.closures;
+  const rows = all?.filter(({ closureId }) => !isArchived({ id: closureId }));
+  const archived = (all ?? []).filter(({ closureId }) => isArchived({ id: closureId }));
   const head = (
     <RouteHead done={summary.data?.project.done ?? 0} total={summary.data?.project.due ?? 0} />
   );
@@ -39,25 +41,40 @@ export function RoutePage() {
     return (
       <View role="main" style={{ padding: 16, gap: 16 }}>
         {head}
-        <Empty
-          title="Nothing hangs here yet"
-          action={
-            <Press
-              label="Bring in a splice list"
-              look="next"
-              onPress={() => router.push(`/p/${project.id}/kit/import` as never)}
-            />
-          }
-        >
-          A splice list (CSV) brings in closures, cables and splices at once.
-        </Empty>
+        <WaysToBegin />
       </View>
     );
   }
-  if (wide) return <WideRoute head={head} rows={rows} />;
+  const foot = <ArchivedRows rows={archived} />;
+  if (wide) return <WideRoute head={head} rows={rows} foot={foot} />;
   return (
     <View role="main" style={{ flex: 1, backgroundColor: inks.paper }}>
-      <LeafList head={head} rows={rows} />
+      <LeafList head={head} rows={rows} foot={foot} />
+    </View>
+  );
+}
+
+interface RouteParts {
+  head: React.ReactNode;
+  rows: ClosureRow[];
+  foot: React.ReactNode;
+}
+
+/** Closures that are out of the way: not on the cord, and still in the totals. */
+function ArchivedRows({ rows }: { rows: readonly ClosureRow[] }) {
+  const router = useRouter();
+  const { project } = useProjectView();
+  if (rows.length === 0) return null;
+  return (
+    <View style={{ gap: 8 }}>
+      <Txt kind="strong">{`Archived, ${plural(rows.length, 'closure')}; the totals count them`}</Txt>
+      {rows.map(({ closureId, name, done, due }) => (
+        <Press
+          key={closureId}
+          label={`${name}: ${done} of ${due} spliced`}
+          onPress={() => router.push(`/p/${project.id}/route/${closureId}` as never)}
+        />
+      ))}
     </View>
   );
 }
@@ -68,7 +85,7 @@ const FIRST_LEAVES = 5;
 const MORE_LEAVES = 20;
 
 /** The cord from top to bottom. A route has as many closures as a person can know: none is taken away again. */
-function LeafList({ head, rows }: { head: React.ReactNode; rows: ClosureRow[] }) {
+function LeafList({ head, rows, foot }: RouteParts) {
   const [drawn, setDrawn] = useState(FIRST_LEAVES);
   useEffect(() => {
     if (drawn >= rows.length) return;
@@ -88,7 +105,7 @@ function LeafList({ head, rows }: { head: React.ReactNode; rows: ClosureRow[] })
           last={index === rows.length - 1}
         />
       ))}
-      <View style={{ height: 24 }} />
+      <View style={{ padding: 16 }}>{foot}</View>
     </ScrollView>
   );
 }
@@ -123,7 +140,7 @@ function RouteHead({ done, total }: { done: number; total: number }) {
   );
 }
 
-function WideRoute({ head, rows }: { head: React.ReactNode; rows: ClosureRow[] }) {
+function WideRoute({ head, rows, foot }: RouteParts) {
   const inks = useInks();
   const router = useRouter();
   const [room, setRoom] = useState(0);
@@ -159,6 +176,7 @@ function WideRoute({ head, rows }: { head: React.ReactNode; rows: ClosureRow[] }
       </ScrollView>
       <View style={{ padding: 20, maxWidth: 1240 }}>
         <ClosureSheet key={chosen.closureId} closureId={chosen.closureId} />
+        {foot}
       </View>
     </ScrollView>
   );

@@ -30,20 +30,20 @@ Mill bend,1,1,A,1,B,1,single
 Mill bend,1,2,A,tube 1 orange,B,2,single
 Mill bend,1,3,A,1/3,B,3,single`;
 
-/** Brings in a splice list: file, columns, cables, problems, and then all of it or nothing. */
+/** Imports a splice list: file, columns, cables, problems, and then all of it or nothing. */
 export function ImportPage() {
   const { project } = useProjectView();
   const router = useRouter();
   const flow = useImport();
   return (
-    <Page title="Bring in a splice list" above={project.name} back={`/p/${project.id}/kit`}>
+    <Page title="Import a splice list" above={project.name} back={`/p/${project.id}/kit`}>
       <FilePart flow={flow} />
       {flow.file ? <ColumnPart flow={flow} /> : null}
       {flow.file && flow.newCables.length > 0 ? <CablePart flow={flow} /> : null}
       {flow.preview ? <ProblemPart flow={flow} /> : null}
       {flow.result ? (
         <Leaf style={{ gap: 10 }}>
-          <Notice word="Brought in." ink="green" live>
+          <Notice word="Imported." ink="green" live>
             {`${plural(flow.result.splices, 'splice')}, ${plural(flow.result.closures, 'new closure')}, ${plural(flow.result.cables, 'new cable')}.`}
           </Notice>
           <Press
@@ -277,7 +277,7 @@ function ProblemPart({ flow }: { flow: Import }) {
           </Txt>
         ))}
         <Press
-          label={`Bring in ${plural(splices, 'splice')}`}
+          label={`Import ${plural(splices, 'splice')}`}
           look="next"
           disabled={flow.busy !== ''}
           onPress={() => void flow.bringIn()}
@@ -293,7 +293,7 @@ function ProblemPart({ flow }: { flow: Import }) {
   return (
     <View style={{ gap: 10 }}>
       <Notice word={`${plural(problemCount, 'problem')}.`} ink="accent" live>
-        Nothing is brought in until all are put right. Mend the list and choose it again.
+        Nothing is imported until all are fixed. Fix the list and choose it again.
       </Notice>
       {problems.map((problem, index) => (
         <ProblemLine key={index} problem={problem} />

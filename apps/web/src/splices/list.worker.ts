@@ -24,7 +24,7 @@ import {
 } from '@cordel/core/csv';
 import { type OddCell, oddProblems, openSheet } from '@cordel/core/xlsx';
 
-/** What the page shows of a list before it is brought in. Problems past the first 300 are counted only. */
+/** What the page shows of a list before it is imported. Problems past the first 300 are counted only. */
 export interface ListPreview {
   rows: number;
   splices: number;

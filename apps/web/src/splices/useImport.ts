@@ -46,7 +46,7 @@ interface OpenFile {
   bytes: Uint8Array;
 }
 
-/** The steps of bringing in a list: file, columns, cables, preview, import. Reading runs in a worker. */
+/** The steps of importing a list: file, columns, cables, preview, import. Reading runs in a worker. */
 export function useImport() {
   const view = useProjectView();
   const reader = useReader();
@@ -93,7 +93,7 @@ export function useImport() {
     if (chosen) await open(chosen.name, new Uint8Array(await chosen.arrayBuffer()));
   };
 
-  // What is being brought in, or is in, is checked no more: it would clash with itself.
+  // What is being imported, or is in, is checked no more: it would clash with itself.
   const settled = bringing || result !== null;
 
   // Cables follow from the columns; what is typed for a cable already is kept.
@@ -150,7 +150,7 @@ export function useImport() {
 
   const bringIn = async () => {
     setBringing(true);
-    setBusy(`Bringing in ${plural(preview?.splices ?? 0, 'splice')} …`);
+    setBusy(`Importing ${plural(preview?.splices ?? 0, 'splice')} …`);
     const cables = newCables.flatMap((cable): Cable[] => {
       const made = readMakeUp(cable.typed);
       return 'error' in made
@@ -228,7 +228,7 @@ function useExisting(view: ProjectView): Existing | null {
     const wanted = ids === '' ? [] : ids.split(',');
     void Promise.all(wanted.map((id) => read<Existing[number]>(`/api/closures/${id}/work`)))
       .then((works) => current && setExisting(works))
-      // A closure not sent yet has no splices; the server checks again when the list is brought in.
+      // A closure not sent yet has no splices; the server checks again when the list is imported.
       .catch(() => current && setExisting([]));
     return () => {
       current = false;

@@ -84,7 +84,7 @@ export function BudgetPage() {
           ListEmptyComponent={
             first ? (
               <Empty title="No circuits yet">
-                A circuit begins with a splice: plan a closure or bring in a splice list.
+                A circuit begins with a splice: plan a closure or import a splice list.
               </Empty>
             ) : null
           }

@@ -42,7 +42,7 @@ export function FindingsPage() {
         title="No traces yet"
         action={
           <Press
-            label="Bring in traces"
+            label="Import traces"
             look="next"
             onPress={() => router.push(`/p/${project.id}/ledger/traces` as never)}
           />

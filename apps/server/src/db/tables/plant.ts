@@ -199,7 +199,7 @@ export const archives = pgTable(
   (table) => [primaryKey({ columns: [table.kind, table.id] })],
 );
 
-/** Imports that were carried out, so that the same one sent again does nothing. */
+/** Imports that were made, so that the same one sent again does nothing. */
 export const imports = pgTable('imports', {
   id: uuid().primaryKey(),
   projectId: projectId(),

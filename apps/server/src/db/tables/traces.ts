@@ -13,7 +13,7 @@ export const traces = pgTable(
     seq: nextSeq(),
     projectId: projectId(),
     name: text().notNull(),
-    /** SHA-256 of the bytes: the same file brought in again is the same trace. */
+    /** SHA-256 of the bytes: the same file imported again is the same trace. */
     digest: text().notNull(),
     receivedAt: timestamp('received_at', { withTimezone: true }).notNull().defaultNow(),
     origin: originOf().$type<KeptTrace['origin']>(),

@@ -21,12 +21,14 @@ import { useShift } from './useShift';
 
 /** The shift ahead: who, with what, for how long, and what comes of it. */
 export function ShiftPage() {
-  const { project } = useProjectView();
+  const { project, isArchived } = useProjectView();
   const { closure } = useLocalSearchParams<{ closure?: string }>();
   const router = useRouter();
   const summary = useSummary(project.id);
   const [choosing, setChoosing] = useState(false);
-  const rows = (summary.data?.closures ?? []).filter((row) => row.open > 0);
+  const rows = (summary.data?.closures ?? []).filter(
+    (row) => row.open > 0 && !isArchived({ id: row.closureId }),
+  );
   const chosen =
     rows.find((row) => row.closureId === closure) ?? rows.find((row) => row.done > 0) ?? rows[0];
   return (

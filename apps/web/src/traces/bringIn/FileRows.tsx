@@ -36,7 +36,7 @@ export function FileRows({ flow }: { flow: BringIn }) {
       {ready.length > 0 ? <ReadyTable files={ready} /> : null}
       {ready.length > 0 && !busy ? (
         <Press
-          label={`Bring in ${plural(ready.length, 'trace')}`}
+          label={`Import ${plural(ready.length, 'trace')}`}
           look="next"
           onPress={() => void flow.send()}
         />

@@ -20,7 +20,7 @@ import { HereRows } from './HereRows';
 import { OtdrPart } from './OtdrPart';
 import { type BringIn, useBringIn } from './useBringIn';
 
-/** Brings in trace files: drop or choose, say what names mean, look, send; and those that are here. */
+/** Imports trace files: drop or choose, say what names mean, look, send; and those that are here. */
 export function TracesPage() {
   const { project } = useProjectView();
   const flow = useBringIn();
@@ -139,7 +139,7 @@ function BusyPart({ flow }: { flow: BringIn }) {
       ) : null}
       {!busy && sent > 0 && ready.length === 0 ? (
         <>
-          <Notice word="Brought in." ink="green" live>
+          <Notice word="Imported." ink="green" live>
             {plural(sent, 'trace')}
           </Notice>
           <Press

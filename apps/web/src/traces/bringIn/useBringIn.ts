@@ -31,7 +31,7 @@ interface Held extends LookedFile {
 
 type Busy = { what: 'reading' | 'sending'; done: number; all: number } | null;
 
-/** Bringing in traces: files, pattern, preview, what does not fit, sending with stop and resume. */
+/** Importing traces: files, pattern, preview, what does not fit, sending with stop and resume. */
 export function useBringIn() {
   const { project, cables } = useProjectView();
   const client = useQueryClient();
@@ -204,7 +204,7 @@ function stateOf(
   if (sent?.state === 'refused') return { state: 'refused', words: sent.words };
   if (sent) return { state: 'sent', words: sent.state === 'known' ? 'It was here already.' : '' };
   if (known.has(digest))
-    return { state: 'here already', words: 'The same content was brought in before.' };
+    return { state: 'here already', words: 'The same content was imported before.' };
   if (again) return { state: 'twice', words: 'The same content as another file of these.' };
   if (!place) return { state: 'to be settled', words: 'Being read …' };
   if (place.problems.length > 0) return { state: 'to be settled', words: place.problems.join(' ') };

@@ -69,7 +69,7 @@ export function CircuitPage() {
             title={`No traces of ${circuit.data.label} yet`}
             action={
               <Press
-                label="Bring in traces"
+                label="Import traces"
                 look="next"
                 onPress={() => router.push(`/p/${project.id}/ledger/traces` as never)}
               />

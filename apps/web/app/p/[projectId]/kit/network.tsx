@@ -1,0 +1,1 @@
+export { NetworkPage as default } from '@/kit/network/NetworkPage';

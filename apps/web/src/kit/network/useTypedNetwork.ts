@@ -1,0 +1,94 @@
+import { useState } from 'react';
+import { v7 as uuid } from 'uuid';
+import { outbox } from '@/data/client';
+import { useKept } from '@/data/storage';
+import { useProjectView } from '@/projects/context';
+import {
+  type TypedNetwork,
+  type TypedRow,
+  isEmpty,
+  readCables,
+  readClosures,
+  withEmptyRow,
+} from './typedRows';
+
+type Part = keyof TypedNetwork;
+
+const NOTHING: TypedNetwork = { cables: [], closures: [] };
+
+const readNetwork = (text: string): TypedNetwork => {
+  try {
+    return { ...NOTHING, ...(JSON.parse(text) as TypedNetwork) };
+  } catch {
+    return NOTHING;
+  }
+};
+
+/** Cables and closures that are typed row by row; kept on the device until they are saved. */
+export function useTypedNetwork() {
+  const { project, cables, closures } = useProjectView();
+  const [text, setText] = useKept(`cordel.network.${project.id}`, '');
+  const [problems, setProblems] = useState<ReadonlyMap<string, string>>(new Map());
+  const [saved, setSaved] = useState('');
+  const [emptyIds, setEmptyIds] = useState(() => ({ cables: uuid(), closures: uuid() }));
+  const typed = readNetwork(text);
+
+  const change = (part: Part, row: TypedRow) => {
+    setSaved('');
+    const rows = typed[part];
+    const known = rows.some(({ id }) => id === row.id);
+    const next = known ? rows.map((one) => (one.id === row.id ? row : one)) : [...rows, row];
+    if (!known) setEmptyIds({ ...emptyIds, [part]: uuid() });
+    setText(JSON.stringify({ ...typed, [part]: next.filter((one) => !isEmpty(one)) }));
+  };
+
+  const save = async () => {
+    const rows = { cables: typed.cables, closures: typed.closures };
+    const read = [
+      ...readCables(rows.cables, cables, project),
+      ...readClosures(rows.closures, closures, project),
+    ];
+    const all = [...rows.cables, ...rows.closures];
+    const found = new Map<string, string>();
+    read.forEach((one, index) => {
+      if (!one.ok) found.set(all[index]!.id, one.error);
+    });
+    setProblems(found);
+    if (found.size > 0) return;
+    const outcomes = await Promise.all(
+      read.map((one, index) => {
+        const record = (one as { value: { id: string; name: string } }).value;
+        const part = index < rows.cables.length ? 'cables' : 'closures';
+        return outbox.add({
+          method: 'PUT',
+          path: `/api/${part}/${record.id}`,
+          body: record,
+          what: `${part === 'cables' ? 'Cable' : 'Closure'} ${record.name}`,
+        });
+      }),
+    );
+    const refused = new Map<string, string>();
+    outcomes.forEach((outcome, index) => {
+      if (!('refused' in outcome)) return;
+      refused.set(all[index]!.id, outcome.refused.message);
+      // It stays in its row, with the reason.
+      void outbox.discard(outcome.writeId);
+    });
+    setProblems(refused);
+    const left = (list: TypedRow[]) => list.filter(({ id }) => refused.has(id));
+    setText(JSON.stringify({ cables: left(rows.cables), closures: left(rows.closures) }));
+    if (refused.size === 0) setSaved(`${all.length}`);
+  };
+
+  return {
+    rows: {
+      cables: withEmptyRow(typed.cables, emptyIds.cables),
+      closures: withEmptyRow(typed.closures, emptyIds.closures),
+    },
+    count: typed.cables.length + typed.closures.length,
+    problems,
+    savedCount: saved === '' ? 0 : Number(saved),
+    change,
+    save,
+  };
+}

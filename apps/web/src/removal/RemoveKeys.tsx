@@ -1,0 +1,34 @@
+import { View } from 'react-native';
+import { Press } from '@/ui/Press';
+import type { Removable, Removal } from './useRemoval';
+
+interface RemoveKeysProps {
+  removal: Removal;
+  item: Removable;
+  /** Called when it is gone from the list. */
+  onGone?(): void;
+}
+
+/** The two ways a record goes out of the way: deleted while nothing depends on it, or archived. */
+export function RemoveKeys({ removal, item, onGone }: RemoveKeysProps) {
+  return (
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+      <Press
+        label={`Delete ${item.name}`}
+        icon="delete-outline"
+        onPress={() => {
+          void removal.remove(item);
+          onGone?.();
+        }}
+      />
+      <Press
+        label={`Archive ${item.name}`}
+        icon="archive-outline"
+        onPress={() => {
+          removal.setArchived(item, true);
+          onGone?.();
+        }}
+      />
+    </View>
+  );
+}

@@ -1,0 +1,81 @@
+import { useState } from 'react';
+import type { RemovableKind } from '@cordel/core';
+import { outbox } from '@/data/client';
+
+/** A record that a person may delete or archive. */
+export interface Removable {
+  kind: RemovableKind;
+  id: string;
+  name: string;
+  /**
+   * Reads what puts it back as it was, before it goes: the writes that undo the deletion.
+   * Rejects where it cannot be read.
+   */
+  restoring(): Promise<{ method: 'PUT' | 'POST'; path: string; body: unknown }[]>;
+}
+
+/** What last became of a record, for as long as it can be undone. */
+interface Done {
+  item: Removable;
+  how: 'deleted' | 'archived' | 'taken back';
+  undo(): void;
+}
+
+/** Deletes and archives records of a page, with undo. */
+export function useRemoval() {
+  const [done, setDone] = useState<Done | null>(null);
+  const [problem, setProblem] = useState<{ item: Removable; message: string } | null>(null);
+  const pathOf = ({ kind, id }: Removable) => `/api/records/${kind}/${id}`;
+
+  /** True when it is gone. */
+  const remove = async (item: Removable): Promise<boolean> => {
+    setProblem(null);
+    setDone(null);
+    let back: Awaited<ReturnType<Removable['restoring']>>;
+    try {
+      back = await item.restoring();
+    } catch (error) {
+      setProblem({ item, message: (error as Error).message });
+      return false;
+    }
+    const undo = () => {
+      setDone(null);
+      for (const write of back) void outbox.add({ ...write, what: `${item.name} put back` });
+    };
+    // Without a signal it waits in the outbox, and can be undone meanwhile.
+    setDone({ item, how: 'deleted', undo });
+    const outcome = await outbox.add({
+      method: 'DELETE',
+      path: pathOf(item),
+      body: null,
+      what: `${item.name} deleted`,
+    });
+    if (!('refused' in outcome)) return true;
+    // The reason and the way on stand here: nothing is left to do in the outbox.
+    void outbox.discard(outcome.writeId);
+    setDone(null);
+    setProblem({ item, message: outcome.refused.message });
+    return false;
+  };
+
+  const setArchived = (item: Removable, archived: boolean) => {
+    setProblem(null);
+    const write = (value: boolean) =>
+      void outbox.add({
+        method: 'PUT',
+        path: `${pathOf(item)}/archived`,
+        body: { archived: value },
+        what: `${item.name} ${value ? 'archived' : 'taken out of the archive'}`,
+      });
+    write(archived);
+    const undo = () => {
+      setDone(null);
+      write(!archived);
+    };
+    setDone({ item, how: archived ? 'archived' : 'taken back', undo });
+  };
+
+  return { done, problem, remove, setArchived };
+}
+
+export type Removal = ReturnType<typeof useRemoval>;

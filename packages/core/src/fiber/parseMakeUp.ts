@@ -1,0 +1,59 @@
+import { GROUP_SIZE, type MakeUp, makeUpSchema } from '../record/cable.ts';
+import { type Parsed, parsed, refused } from '../record/parsed.ts';
+
+/** Fibers a tube has where a count alone is written (common practice, no source). */
+const USUAL_TUBE = 12;
+
+const EXAMPLES = 'such as 144, 12x24 (tubes x fibers), 24 ribbons or drop 12';
+
+/** Forms in which a make-up is written; each gives its draft, or null where its figures do not go together. */
+const FORMS: readonly [pattern: RegExp, read: (numbers: number[]) => MakeUp | null][] = [
+  [
+    /^(\d+) ?(?:tubes?)? ?(?:x|of) ?(\d+) ?groups?$/,
+    ([tubes, groups]) => ({ kind: 'grouped-tube', tubes: tubes!, groupsPerTube: groups! }),
+  ],
+  [
+    /^(\d+) ?(?:tubes?)? ?(?:x|of) ?(\d+)$/,
+    ([tubes, fibers]) => ({ kind: 'loose-tube', tubes: tubes!, fibersPerTube: fibers! }),
+  ],
+  [/^(\d+) ?ribbons$/, ([ribbons]) => ({ kind: 'ribbon', ribbons: ribbons! })],
+  [
+    /^(?:(\d+) ?ribbon|ribbon (\d+))$/,
+    ([fibers]) =>
+      fibers! % GROUP_SIZE === 0 ? { kind: 'ribbon', ribbons: fibers! / GROUP_SIZE } : null,
+  ],
+  [/^(?:(\d+) ?drop|drop (\d+))$/, ([fibers]) => ({ kind: 'drop', fibers: fibers! })],
+  [
+    /^(\d+)$/,
+    ([fibers]) =>
+      fibers! <= USUAL_TUBE
+        ? { kind: 'loose-tube', tubes: 1, fibersPerTube: fibers! }
+        : fibers! % USUAL_TUBE === 0
+          ? { kind: 'loose-tube', tubes: fibers! / USUAL_TUBE, fibersPerTube: USUAL_TUBE }
+          : null,
+  ],
+];
+
+/**
+ * Reads how a cable is made up: `144` (tubes of 12), `12x24`, `6 tubes of 8`, `24 ribbons`, `288 ribbon`
+ * (fibers), `drop 12`, `6x2 groups`.
+ */
+export function parseMakeUp(text: string): Parsed<MakeUp> {
+  const plain = text
+    .trim()
+    .toLowerCase()
+    .replace(/×/g, 'x')
+    .replace(/\b(\d+) ?(?:fibers?|fibres?|ct|count|f)\b/g, '$1')
+    .replace(/\s+/g, ' ')
+    .trim();
+  if (plain === '') return refused(`Type the cable’s fibers, ${EXAMPLES}.`);
+  for (const [pattern, read] of FORMS) {
+    const match = pattern.exec(plain);
+    if (!match) continue;
+    const draft = read(match.slice(1).flatMap((digits) => (digits ? [Number(digits)] : [])));
+    if (!draft) return refused(`“${text.trim()}” does not go by twelves: type it ${EXAMPLES}.`);
+    const checked = makeUpSchema.safeParse(draft);
+    return checked.success ? parsed(checked.data) : refused(checked.error.issues[0]!.message);
+  }
+  return refused(`“${text.trim()}” is no make-up: type it ${EXAMPLES}.`);
+}

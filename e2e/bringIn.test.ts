@@ -60,6 +60,26 @@ describe('what comes in from files', () => {
     await sees(page(), '2 splices, 1 new closure, 2 new cables.');
   });
 
+  step('names written in two ways are asked about, and an older encoding is named', async () => {
+    // Latin letters as Windows-1252 has them: é is E9.
+    const text = [
+      'closure,tray,slot,cable A,fiber A,cable B,fiber B,method,note',
+      'ford hut,1,3,x1,3,X2,3,single,caf\u00e9',
+    ].join('\r\n');
+    await writeFile(join(folder, 'older.csv'), Buffer.from(text, 'latin1'));
+    await page().goto(`${server.url}/p/${project}/kit/import`);
+    await chooseFile(page(), 'Choose a file', join(folder, 'older.csv'));
+    await sees(page(), 'it was read as Windows-1252');
+    await sees(page(), '2 names to answer before anything is imported.');
+    const ready = '[aria-label="Import 1 splice"]:not([aria-disabled="true"]):not([disabled])';
+    await sees(page(), 'Import 1 splice');
+    expect(await page().$(ready)).toBeNull();
+    await press(page(), 'All 2 are the same');
+    await page().waitForSelector(ready);
+    await press(page(), 'Import 1 splice');
+    await sees(page(), '1 splice, 0 new closures, 0 new cables.');
+  });
+
   step('cables from a workbook', async () => {
     const book = new ExcelJS.Workbook();
     const sheet = book.addWorksheet('Cables');
@@ -107,9 +127,42 @@ describe('what comes in from files', () => {
     await chooseFile(page(), 'Choose a file', join(folder, 'route.geojson'));
     await sees(page(), 'The axes are crossed');
     await press(page(), 'Latitude comes first in this file: swap the axes');
-    await sees(page(), /Gauge hut: 4\.\d km, \d m off the line · new/);
+    await sees(page(), /Gauge hut: 4\.\d km; \d m off the line · new, is added/);
     await press(page(), 'Import 1 closure');
     await sees(page(), '0 closures placed, 1 new.');
+  });
+
+  step('a route shows what it replaces, what it lacks, and asks about a name', async () => {
+    const file = {
+      type: 'FeatureCollection',
+      features: [
+        {
+          type: 'Feature',
+          geometry: {
+            type: 'LineString',
+            coordinates: [
+              [-121.4, -43.2],
+              [-121.3, -43.2],
+            ],
+          },
+          properties: { name: 'Road' },
+        },
+        {
+          type: 'Feature',
+          geometry: { type: 'Point', coordinates: [-121.32, -43.2] },
+          properties: { name: 'gauge  Hut' },
+        },
+      ],
+    };
+    await writeFile(join(folder, 'again.geojson'), JSON.stringify(file));
+    await page().goto(`${server.url}/p/${project}/kit/ground`);
+    await chooseFile(page(), 'Choose a file', join(folder, 'again.geojson'));
+    await sees(page(), '1 name to answer before anything is imported.');
+    await press(page(), 'It is Gauge hut');
+    await sees(page(), /Gauge hut: 6\.\d km, replaces 4\.\d km; 0 m off the line · here already/);
+    await sees(page(), /Not in the file, 16 closures: .*Toll cottage \(stays at 3\.1 km\)/);
+    await press(page(), 'Import 1 closure');
+    await sees(page(), '1 closure placed, 0 new.');
   });
 
   step('a route in another projection is refused in words', async () => {

@@ -1,6 +1,6 @@
 import { createRoute, z } from '@hono/zod-openapi';
 import { eq } from 'drizzle-orm';
-import { type Closure, idSchema } from '@cordel/core';
+import { type Closure, type SameName, idSchema, meantBy, sameNameSchema } from '@cordel/core';
 import { readGeoJson } from '@cordel/core/geo';
 import type { Db } from '../db/client.ts';
 import { closures, imports, projects } from '../db/schema.ts';
@@ -28,19 +28,29 @@ const bring = createRoute({
         swap: z.boolean().default(false),
         /** Added to every distance: where the first line begins, in tenths of a millimeter. */
         start: z.int().min(0).max(1e11).default(0),
+        /** Closures that the file calls otherwise than the project. */
+        sameNames: z.array(sameNameSchema).max(2000).default([]),
       }),
     ),
   },
   responses: answers(resultSchema, 'What came of it'),
 });
 
-type Bring = { importId: string; text: string; swap: boolean; start: number };
+interface Bring {
+  importId: string;
+  text: string;
+  swap: boolean;
+  start: number;
+  sameNames: SameName[];
+}
 
 async function bringGround(db: Db, projectId: string, asked: Bring) {
   const project = await getProject(db, projectId);
   const read = readGeoJson(asked.text, asked.swap);
   if (!read.ok) throw new Problem(422, read.error, [{ place: '/text', detail: read.error }]);
-  const { lines, closures: found } = read.value;
+  const { lines } = read.value;
+  const meant = meantBy(asked.sameNames);
+  const found = read.value.closures.map((one) => ({ ...one, name: meant(one.name) }));
   const known = await getClosures(db, projectId);
   const result = {
     lines: lines.length,

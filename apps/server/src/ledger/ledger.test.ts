@@ -4,6 +4,7 @@ import {
   EMPTY_TALLY,
   type Evidence,
   type FiberRow,
+  type FoundRows,
   type Judgement,
   type Page,
   type RedoRow,
@@ -185,6 +186,31 @@ describe('search, filter and sort', () => {
     const found = await ledger<SpliceRow>('splices?q=sluice+tray+4');
     expect(found.total).toBe(12);
     expect(found.rows.every((row) => row.closure === 'Sluice bridge' && row.tray === 4)).toBe(true);
+  });
+
+  it('finds fibers, splices, trays, closures and cables at once', async () => {
+    const found = async (q: string) =>
+      (await api.get(`/projects/${demo.project.id}/ledger/search?q=${encodeURIComponent(q)}`))
+        .body as FoundRows;
+    const fiber = await found('A 9/4');
+    expect(fiber.fibers).toMatchObject({ total: 1, rows: [{ headFiber: 100 }] });
+    expect(fiber.splices.rows.every((row) => row.fiberA === 100 || row.fiberB === 100)).toBe(true);
+    expect([fiber.trays.total, fiber.closures.total]).toEqual([fiber.splices.total, 0]);
+    const range = await found('A 97-108');
+    expect(range.fibers.total).toBe(12);
+    expect(range.fibers.rows).toHaveLength(5);
+    const place = await found('sluice');
+    expect(place.closures.rows.map(({ name }) => name)).toEqual(['Sluice bridge']);
+    expect(place.splices.total).toBe((await ledger('splices?q=sluice')).total);
+    const cable = await found('A');
+    expect(cable.cables.rows[0]).toMatchObject({ name: 'A', fibers: 144, planned: 144 });
+    expect(await found('nowhere')).toMatchObject({
+      fibers: { total: 0 },
+      splices: { total: 0 },
+      trays: { total: 0 },
+      closures: { total: 0 },
+      cables: { total: 0 },
+    });
   });
 
   it('takes % and _ for letters, and finds nothing in words that name nothing', async () => {

@@ -4,6 +4,7 @@ import {
   closureRowSchema,
   evidenceSchema,
   fiberRowSchema,
+  foundRowsSchema,
   idSchema,
   ledgerQuerySchema,
   pageOf,
@@ -18,6 +19,7 @@ import { closures, splices } from '../db/schema.ts';
 import { evidenceOf } from '../evidence/queries.ts';
 import { notFound } from '../http/problem.ts';
 import { answers, idParams, router } from '../http/router.ts';
+import { findAll } from './found.ts';
 import {
   closureRows,
   fiberRows,
@@ -60,6 +62,14 @@ const fibers = page('fibers', fiberRowSchema, 'A row a fiber along the route');
 const spliceList = page('splices', spliceRowSchema, 'A row a splice');
 const redo = page('redo', redoRowSchema, 'Splices to be made again, with reasons');
 
+const search = createRoute({
+  method: 'get',
+  path: '/projects/{projectId}/ledger/search',
+  summary: 'Fibers, splices, trays, closures and cables that a search line finds',
+  request: { params, query: ledgerQuerySchema.pick({ q: true, closureId: true }) },
+  responses: answers(foundRowsSchema, 'The first rows of each kind, and how many there are'),
+});
+
 const splice = createRoute({
   method: 'get',
   path: '/splices/{spliceId}',
@@ -100,6 +110,9 @@ export const ledgerRoutes = router()
   )
   .openapi(redo, async (c) =>
     c.json(await redoRows(c.var.db, c.req.valid('param').projectId, c.req.valid('query')), 200),
+  )
+  .openapi(search, async (c) =>
+    c.json(await findAll(c.var.db, c.req.valid('param').projectId, c.req.valid('query')), 200),
   )
   .openapi(splice, async (c) => {
     const { spliceId } = c.req.valid('param');

@@ -1,12 +1,5 @@
 import { type SQL, and, eq, ilike, or, sql } from 'drizzle-orm';
-import {
-  type Cable,
-  type ColourScheme,
-  asksFiber,
-  fiberCount,
-  matchingFibers,
-  readQuery,
-} from '@cordel/core';
+import { type Cable, type ColourScheme, fiberCount, readSearch } from '@cordel/core';
 import { closures, splices } from '../db/schema.ts';
 
 /**
@@ -18,19 +11,14 @@ export function searchCondition(
   cables: readonly Cable[],
   schemes: ReadonlyMap<string, ColourScheme>,
 ): SQL | undefined {
-  const query = readQuery(
-    line,
-    cables.map((cable) => cable.name),
-    [...schemes.values()],
-  );
-  const parts: (SQL | undefined)[] = query.text.map((word) =>
+  const { tray, text, fibers } = readSearch(line, cables, schemes);
+  const parts: (SQL | undefined)[] = text.map((word) =>
     ilike(closures.name, `%${word.replace(/[%_\\]/g, '\\$&')}%`),
   );
-  if (query.tray !== null) parts.push(eq(splices.tray, query.tray));
-  if (asksFiber(query)) {
+  if (tray !== null) parts.push(eq(splices.tray, tray));
+  if (fibers) {
     const sides = cables.flatMap((cable) => {
-      const scheme = schemes.get(cable.schemeId);
-      const numbers = scheme ? matchingFibers(query, cable, scheme) : [];
+      const numbers = fibers.get(cable.id) ?? [];
       if (numbers.length === 0) return [];
       if (numbers.length === fiberCount(cable.makeUp))
         return [or(eq(splices.cableA, cable.id), eq(splices.cableB, cable.id))];

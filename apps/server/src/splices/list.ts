@@ -5,6 +5,7 @@ import {
   type ColumnMatch,
   type Method,
   type Placed,
+  type SameNames,
   type Splice,
   matchColumns,
   plural,
@@ -31,6 +32,8 @@ export interface ListRequest {
   method: Method;
   /** Cables the list names that the project does not have yet. */
   cables: Cable[];
+  /** Names that the list writes otherwise than they are meant. */
+  sameNames: SameNames;
 }
 
 export interface ListResult {
@@ -49,7 +52,7 @@ export async function importList(
   if (done) return done.result;
   const project = await getProject(db, projectId);
   const text = decodeText(new TextEncoder().encode(request.text));
-  const table = text.ok ? readCsv(text.value) : text;
+  const table = text.ok ? readCsv(text.value.text) : text;
   if (!table.ok) throw new Problem(422, table.error);
   const known = await getCables(db, projectId);
   const schemes = await allSchemes(db);
@@ -64,6 +67,7 @@ export async function importList(
     closures: await withSplices(db, projectId, there, all),
     trayCapacity: project.trayCapacity,
     method: request.method,
+    sameNames: request.sameNames,
   };
   const list = readSpliceList(startAtTitles(table.value, matchColumns), request.match, setting);
   if (list.problems.length > 0) {

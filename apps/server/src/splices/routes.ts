@@ -1,5 +1,12 @@
 import { createRoute, z } from '@hono/zod-openapi';
-import { LIST_COLUMNS, cableSchema, idSchema, methodSchema } from '@cordel/core';
+import {
+  LIST_COLUMNS,
+  NO_SAME_NAMES,
+  cableSchema,
+  idSchema,
+  methodSchema,
+  sameNamesSchema,
+} from '@cordel/core';
 import { answers, idParams, jsonBody, router } from '../http/router.ts';
 import { importList } from './list.ts';
 
@@ -22,6 +29,7 @@ const post = createRoute({
         match: matchSchema,
         method: methodSchema.default('single'),
         cables: z.array(cableSchema).max(2000),
+        sameNames: sameNamesSchema.default(NO_SAME_NAMES),
       }),
     ),
   },

@@ -1,14 +1,6 @@
 import { useMemo, useState } from 'react';
 import { FlatList, Pressable, View } from 'react-native';
-import {
-  STATE_WORDS,
-  asksFiber,
-  matchingFibers,
-  readQuery,
-  spliceLimit,
-  type Limits,
-  type Sleeve,
-} from '@cordel/core';
+import { STATE_WORDS, readSearch, spliceLimit, type Limits, type Sleeve } from '@cordel/core';
 import { type ProjectView, useProjectView } from '@/projects/context';
 import { type Bar, LossBars } from '@/ui/LossBars';
 import { Press } from '@/ui/Press';
@@ -136,23 +128,18 @@ function Row({
 
 /** Ids of the splices that a search line names, on either side. */
 function matches(line: string, splices: readonly BenchSplice[], view: ProjectView): Set<string> {
-  const query = readQuery(
+  const query = readSearch(
     line,
-    view.cables.map(({ name }) => name),
-    view.schemes,
+    view.cables,
+    new Map(view.schemes.map((scheme) => [scheme.id, scheme])),
   );
-  const numbers = new Map(
-    view.cables.map((cable) => {
-      const scheme = view.schemes.find(({ id }) => id === cable.schemeId);
-      return [cable.id, new Set(scheme ? matchingFibers(query, cable, scheme) : [])];
-    }),
-  );
-  const named = (cable: string, fiber: number) => numbers.get(cable)?.has(fiber) ?? false;
+  const named = (cable: string, fiber: number) =>
+    query.fibers?.get(cable)?.includes(fiber) ?? false;
   const found = splices.filter(
     ({ tray, cableA, fiberA, cableB, fiberB }) =>
       query.text.length === 0 &&
       (query.tray === null || query.tray === tray) &&
-      (!asksFiber(query) || named(cableA, fiberA) || named(cableB, fiberB)),
+      (query.fibers === null || named(cableA, fiberA) || named(cableB, fiberB)),
   );
   return new Set(found.map(({ id }) => id));
 }

@@ -47,7 +47,7 @@ function FromFile({ closure, base, setup }: Closeup) {
     setSaid('');
     const { decodeText, openRecordFile } = await import('@cordel/core/csv');
     const text = decodeText(new Uint8Array(await picked.arrayBuffer()));
-    const content = text.ok ? openRecordFile(text.value) : text;
+    const content = text.ok ? openRecordFile(text.value.text) : text;
     if (!content.ok) {
       setFile(null);
       return setError(`${picked.name}: ${content.error}`);

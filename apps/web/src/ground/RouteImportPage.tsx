@@ -1,22 +1,21 @@
 import { wrap } from 'comlink';
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
-import { View } from 'react-native';
-import { type Parsed, formatDistance, formatMeters, parseDistance, plural } from '@cordel/core';
+import { type Parsed, formatDistance, parseDistance, plural } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
+import { SameNamesPart } from '@/splices/SameNamesPart';
+import { useSameNames } from '@/splices/useSameNames';
 import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
 import { TextField } from '@/ui/TextField';
 import { Txt } from '@/ui/Txt';
 import { pickFile } from '@/ui/pickFile';
+import { FoundClosures } from './FoundClosures';
 import type { GroundReader, RoutePreview } from './ground.worker';
-
-/** How far a closure may stand off its line before it is asked about, meters. */
-const FAR = 200;
 
 /** Imports a route and its closures as GeoJSON, after a look. */
 export function RouteImportPage() {
@@ -32,9 +31,18 @@ export function RouteImportPage() {
   const [problem, setProblem] = useState('');
   const [done, setDone] = useState<{ placed: number; added: number } | null>(null);
   const unit = project.units.distance;
+  const names = useSameNames(
+    (found?.ok ? found.value.sameNames : []).map((one) => ({ ...one, noun: 'closure' as const })),
+  );
   const look = async (text: string, swapped: boolean) => {
     setDone(null);
-    setFound(await reader.read(text, swapped));
+    setFound(
+      await reader.read(
+        text,
+        swapped,
+        closures.map(({ name }) => name),
+      ),
+    );
   };
   const choose = async () => {
     const chosen = await pickFile('.geojson,.json,application/geo+json,application/json');
@@ -51,13 +59,18 @@ export function RouteImportPage() {
     const outcome = await outbox.add({
       method: 'POST',
       path: `/api/projects/${project.id}/geojson`,
-      body: { importId: uuid(), text: file.text, swap, start: from.value },
+      body: {
+        importId: uuid(),
+        text: file.text,
+        swap,
+        start: from.value,
+        sameNames: names.sameOf('closure'),
+      },
       what: `Route ${file.name}`,
     });
     if ('refused' in outcome) setProblem(outcome.refused.message);
     else setDone(outcome.answer as { placed: number; added: number });
   };
-  const names = new Set(closures.map(({ name }) => name));
   return (
     <Page title="Import a route" above={project.name} back={`/p/${project.id}/kit`}>
       <Txt>
@@ -107,24 +120,16 @@ export function RouteImportPage() {
             onChange={setStart}
           />
           {from.ok ? null : <Txt ink="accent">{from.error}</Txt>}
-          <View style={{ gap: 4 }}>
-            {found.value.closures.slice(0, 60).map(({ name, along }) => (
-              <Txt key={name} ink={along && along.off > FAR ? 'accent' : 'ink'}>
-                <Txt kind="strong">{name}</Txt>
-                {along
-                  ? `: ${formatDistance(Math.round(along.meters * 10_000) + (from.ok ? from.value : 0), unit)}, ${formatMeters(along.off, unit)} off the line${along.off > FAR ? ': is it on this line?' : ''}`
-                  : ': on no line'}
-                {names.has(name) ? ' · here already, gets this place' : ' · new'}
-              </Txt>
-            ))}
-            {found.value.closures.length > 60 ? (
-              <Txt>{`and ${found.value.closures.length - 60} more`}</Txt>
-            ) : null}
-          </View>
+          <SameNamesPart names={names} />
+          <FoundClosures
+            found={found.value.closures}
+            start={from.ok ? from.value : 0}
+            sameNames={names.sameOf('closure')}
+          />
           <Press
             label={`Import ${plural(found.value.closures.length, 'closure')}`}
             look="next"
-            disabled={!from.ok}
+            disabled={!from.ok || names.open > 0}
             onPress={() => void bringIn()}
           />
         </Leaf>

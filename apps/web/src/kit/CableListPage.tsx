@@ -7,6 +7,8 @@ import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
+import { SameNamesPart } from '@/splices/SameNamesPart';
+import { useSameNames } from '@/splices/useSameNames';
 import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
@@ -22,6 +24,13 @@ export function CableListPage() {
   const [name, setName] = useState('');
   const [found, setFound] = useState<CablePreview | null>(null);
   const [done, setDone] = useState(0);
+  const list = found && !('error' in found) ? found : null;
+  const names = useSameNames(
+    (list?.sameNames ?? []).map((one) => ({ ...one, noun: 'cable' as const })),
+  );
+  // A cable that is here under another spelling stays as it is.
+  const same = new Set(names.sameOf('cable').map(({ written }) => written));
+  const fresh = (list?.cables ?? []).filter((cable) => !same.has(cable.name));
   const choose = async () => {
     const file = await pickFile('.csv,.txt,.xlsx,text/csv,text/plain');
     if (!file) return;
@@ -39,7 +48,7 @@ export function CableListPage() {
   };
   const bringIn = () => {
     if (!found || 'error' in found) return;
-    for (const { name: called, makeUp } of found.cables) {
+    for (const { name: called, makeUp } of fresh) {
       const cable: Cable = {
         id: uuid(),
         projectId: project.id,
@@ -56,7 +65,7 @@ export function CableListPage() {
         what: `Cable ${called}`,
       });
     }
-    setDone(found.cables.length);
+    setDone(fresh.length);
     setFound(null);
   };
   return (
@@ -90,23 +99,22 @@ export function CableListPage() {
               {value === '' ? message : `“${value}”: ${message}`}
             </Notice>
           ))}
-          {found.cables.slice(0, SHOWN).map(({ name: called, makeUp }) => (
+          <SameNamesPart names={names} />
+          {fresh.slice(0, SHOWN).map(({ name: called, makeUp }) => (
             <Txt key={called}>
               <Txt kind="strong">{called}</Txt>
               {`: ${describeMakeUp(makeUp)}`}
             </Txt>
           ))}
-          {found.cables.length > SHOWN ? (
-            <Txt>{`and ${found.cables.length - SHOWN} more`}</Txt>
-          ) : null}
+          {fresh.length > SHOWN ? <Txt>{`and ${fresh.length - SHOWN} more`}</Txt> : null}
           <Press
             label={
               found.problems.length > 0
                 ? `${plural(found.problems.length, 'problem')}: mend the list first`
-                : `Import ${plural(found.cables.length, 'cable')}`
+                : `Import ${plural(fresh.length, 'cable')}`
             }
             look="next"
-            disabled={found.problems.length > 0 || found.cables.length === 0}
+            disabled={found.problems.length > 0 || fresh.length === 0 || names.open > 0}
             onPress={bringIn}
           />
         </Leaf>

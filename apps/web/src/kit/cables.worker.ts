@@ -1,9 +1,16 @@
 import { expose } from 'comlink';
-import { type ListProblem, type Parsed, parsed } from '@cordel/core';
+import {
+  type ListProblem,
+  type Parsed,
+  type SameName,
+  parsed,
+  proposeSameNames,
+} from '@cordel/core';
 import {
   type ListedCable,
   type Table,
   decodeText,
+  encodingNotes,
   isZip,
   matchCableColumns,
   readCableList,
@@ -15,7 +22,14 @@ import { type OddCell, oddProblems, openSheet } from '@cordel/core/xlsx';
 
 /** A cable list as it is shown before it is imported. */
 export type CablePreview =
-  { error: string } | { cables: ListedCable[]; problems: ListProblem[]; notes: string[] };
+  | { error: string }
+  | {
+      cables: ListedCable[];
+      problems: ListProblem[];
+      notes: string[];
+      /** Names that are likely meant as others. */
+      sameNames: SameName[];
+    };
 
 /** Reads cable lists off the page's own thread. */
 const cableReader = {
@@ -25,7 +39,16 @@ const cableReader = {
     const { header, rows, titlesRow, odd, notes } = table.value;
     const match = matchCableColumns(header);
     const { cables, problems } = readCableList({ header, rows, titlesRow }, match, new Set(known));
-    return { cables, problems: [...oddProblems(odd, header, match), ...problems], notes };
+    const sameNames = proposeSameNames(
+      cables.map(({ name }) => name),
+      known,
+    );
+    return {
+      cables,
+      problems: [...oddProblems(odd, header, match), ...problems],
+      notes,
+      sameNames,
+    };
   },
 };
 
@@ -39,10 +62,11 @@ function readSheet(bytes: Uint8Array): Parsed<CableTable> {
 /** A list in CSV as the sheet of a workbook: with nothing odd about it. */
 function readText(bytes: Uint8Array): Parsed<CableTable> {
   const decoded = decodeText(bytes);
-  const read = decoded.ok ? readCsv(decoded.value) : decoded;
-  return read.ok
-    ? parsed({ ...startAtTitles(read.value, matchCableColumns), odd: [], notes: [] })
-    : read;
+  if (!decoded.ok) return decoded;
+  const read = readCsv(decoded.value.text);
+  if (!read.ok) return read;
+  const notes = encodingNotes(decoded.value);
+  return parsed({ ...startAtTitles(read.value, matchCableColumns), odd: [], notes });
 }
 
 export type CableReader = typeof cableReader;

@@ -1,27 +1,20 @@
 import { FlashList } from '@shopify/flash-list';
-import { type ReactNode } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import {
   type ClosureRow,
   type FiberRow,
   type RedoRow,
-  type RollUp,
-  STATE_WORDS,
   type SpliceRow,
   type TrayRow,
   URGENCY,
-  formatDistance,
-  formatHalf,
   plural,
-  spliceState,
 } from '@cordel/core';
 import { useLedger, useSummary } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { Empty, Waiting } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
-import { useInks } from '@/ui/theme';
-import { STATE_INKS, gradeWord, groupWords, lossWords, originWords } from '@/ui/words';
+import { ClosureLine, FiberLine, SpliceLine, TrayLine } from './LedgerLines';
 import { type LedgerParams, type LedgerView, useLedgerParams } from './useLedgerParams';
 
 type AnyRow = ClosureRow | TrayRow | FiberRow | SpliceRow | RedoRow;
@@ -144,128 +137,4 @@ function Row({ row, view }: { row: AnyRow; view: LedgerView }) {
     default:
       return <SpliceLine row={row as SpliceRow} />;
   }
-}
-
-interface LineProps {
-  open: string;
-  title: string;
-  under: string;
-  right: string;
-  rightUnder: ReactNode;
-  children?: ReactNode;
-}
-
-function Line({ open, title, under, right, rightUnder, children }: LineProps) {
-  const inks = useInks();
-  const { params, go } = useLedgerParams();
-  const here = params.open === open;
-  return (
-    <Pressable
-      role="button"
-      aria-pressed={here}
-      onPress={() => go({ open })}
-      style={{
-        paddingHorizontal: 16,
-        paddingVertical: 9,
-        borderBottomWidth: 1,
-        borderColor: inks.rule,
-        borderLeftWidth: 6,
-        borderLeftColor: here ? inks.accent : 'transparent',
-        backgroundColor: here ? inks.leaf : 'transparent',
-        minHeight: 62,
-      }}
-    >
-      <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 10 }}>
-        <View style={{ flex: 1, minWidth: 0 }}>
-          <Txt kind="strong">{title}</Txt>
-          <Txt kind="small" ink="ink2">
-            {under}
-          </Txt>
-        </View>
-        <View style={{ alignItems: 'flex-end' }}>
-          <Txt kind="strong">{right}</Txt>
-          {rightUnder}
-        </View>
-      </View>
-      {children}
-    </Pressable>
-  );
-}
-
-const Said = ({ row }: { row: RollUp }) => {
-  const said = groupWords(row);
-  return (
-    <Txt kind="strong" ink={said.ink} style={{ fontSize: 15 }}>
-      {said.words}
-    </Txt>
-  );
-};
-
-function ClosureLine({ row }: { row: ClosureRow }) {
-  const { project } = useProjectView();
-  const distance =
-    row.distance === null ? 'no distance' : formatDistance(row.distance, project.units.distance);
-  return (
-    <Line
-      open={`closure.${row.closureId}`}
-      title={row.name}
-      under={`${distance} · ${lossWords(row)}`}
-      right={`${row.done} of ${row.due}`}
-      rightUnder={<Said row={row} />}
-    />
-  );
-}
-
-function TrayLine({ row }: { row: TrayRow }) {
-  return (
-    <Line
-      open={`tray.${row.closureId}.${row.tray}`}
-      title={`${row.closure} · tray ${row.tray}`}
-      under={lossWords(row)}
-      right={`${row.done} of ${row.due}`}
-      rightUnder={<Said row={row} />}
-    />
-  );
-}
-
-function FiberLine({ row }: { row: FiberRow }) {
-  const view = useProjectView();
-  const address = view.address(row.headCable, row.headFiber);
-  const colours = address
-    ? [address.unitWords, address.fiber.words].filter(Boolean).join(' · ')
-    : '';
-  return (
-    <Line
-      open={`fiber.${row.headCable}.${row.headFiber}`}
-      title={`${view.fiberName(row.headCable, row.headFiber)}${address ? ` ${address.fiber.colour.name}` : ''}`}
-      under={`${colours} · ${lossWords(row)}`}
-      right={`${row.done} of ${row.due}`}
-      rightUnder={<Said row={row} />}
-    />
-  );
-}
-
-function SpliceLine({ row }: { row: SpliceRow | RedoRow }) {
-  const view = useProjectView();
-  const a = view.address(row.cableA, row.fiberA);
-  const loss = row.half === null ? '' : `${formatHalf(row.half)} dB`;
-  const known =
-    row.half === null
-      ? ''
-      : `${gradeWord(row.grade)}${row.wavelengthNm ? ` ${row.wavelengthNm} nm` : ''} · `;
-  return (
-    <Line
-      open={`splice.${row.id}`}
-      title={`${view.fiberName(row.cableA, row.fiberA)} to ${view.fiberName(row.cableB, row.fiberB)}`}
-      under={`${row.closure} · tray ${row.tray} slot ${row.slot} · ${[a?.unitWords, a?.fiber.words].filter(Boolean).join(' · ')}`}
-      right={loss}
-      rightUnder={
-        <Txt kind="small" ink={STATE_INKS[spliceState(row)]}>
-          {`${known}${STATE_WORDS[spliceState(row)]}${originWords(row.origin)}`}
-        </Txt>
-      }
-    >
-      {'reasons' in row ? row.reasons.map((reason) => <Txt key={reason}>{reason}</Txt>) : null}
-    </Line>
-  );
 }

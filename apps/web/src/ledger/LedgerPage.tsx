@@ -12,6 +12,7 @@ import { FONTS, useInks } from '@/ui/theme';
 import { useWide } from '@/ui/useWide';
 import { lossWords } from '@/ui/words';
 import { ExportSheet } from './ExportSheet';
+import { FoundList } from './FoundList';
 import { LedgerList } from './LedgerList';
 import { OpenRecord } from './OpenRecord';
 import {
@@ -50,7 +51,7 @@ export function LedgerPage() {
   const list = (
     <View style={{ flex: 1, minWidth: 0 }}>
       <LedgerHead />
-      <LedgerList />
+      {params.found ? <FoundList /> : <LedgerList />}
     </View>
   );
   if (!wide) {
@@ -120,10 +121,10 @@ function LedgerHead() {
           <Press
             key={view}
             role="tab"
-            aria-selected={params.view === view}
+            aria-selected={params.view === view && params.found === ''}
             label={VIEW_LABELS[view]}
-            look={params.view === view ? 'dark' : 'plain'}
-            onPress={() => go({ view, open: '', verdict: '' })}
+            look={params.view === view && params.found === '' ? 'dark' : 'plain'}
+            onPress={() => go({ view, open: '', verdict: '', found: '' })}
             textSize={16}
             style={{ paddingHorizontal: 4, flexGrow: 1 }}
           />
@@ -157,7 +158,7 @@ function LedgerHead() {
                   label={label}
                   look={params.verdict === value ? 'dark' : 'plain'}
                   aria-pressed={params.verdict === value}
-                  onPress={() => set({ verdict: params.verdict === value ? '' : value })}
+                  onPress={() => set({ verdict: params.verdict === value ? '' : value, found: '' })}
                 />
               ))}
         </ScrollView>
@@ -175,7 +176,9 @@ function Search() {
   const field = useRef<TextInput>(null);
   useEffect(() => {
     if (text === params.q) return;
-    const timer = setTimeout(() => set({ q: text }), 250);
+    // With a filter the list that is open is searched; else all lists are.
+    const found = text !== '' && params.verdict === '' ? '1' : '';
+    const timer = setTimeout(() => set({ q: text, found }), 250);
     return () => clearTimeout(timer);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- waits for the typing alone
   }, [text]);
@@ -204,7 +207,7 @@ function Search() {
         ref={field}
         value={text}
         onChangeText={setText}
-        placeholder="A 100, tube 9, brown, tray 4"
+        placeholder="A 100, 7/12, brown, tray 4, a name"
         placeholderTextColor={inks.ink2}
         aria-label="Search"
         style={{

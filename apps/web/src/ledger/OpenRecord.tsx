@@ -2,6 +2,7 @@ import { ScrollView } from 'react-native';
 import { ClosureSheet } from '@/route/ClosureSheet';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
+import { CableRecord } from './CableRecord';
 import { FiberRecord } from './FiberRecord';
 import { SpliceRecord } from './SpliceRecord';
 import { TrayRecord } from './TrayRecord';
@@ -26,7 +27,8 @@ export function OpenRecord({ onClose }: { onClose?: () => void }) {
       {kind === 'fiber' ? <FiberRecord cableId={first} fiber={Number(second)} /> : null}
       {kind === 'tray' ? <TrayRecord closureId={first} tray={Number(second)} /> : null}
       {kind === 'closure' ? <ClosureSheet closureId={first} /> : null}
-      {['splice', 'fiber', 'tray', 'closure'].includes(kind ?? '') ? null : (
+      {kind === 'cable' ? <CableRecord cableId={first} /> : null}
+      {['splice', 'fiber', 'tray', 'closure', 'cable'].includes(kind ?? '') ? null : (
         <Txt>There is no such record.</Txt>
       )}
     </ScrollView>

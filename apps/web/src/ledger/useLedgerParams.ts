@@ -17,11 +17,13 @@ export type LedgerFilter = SpliceState | GroupVerdict;
 export interface LedgerParams {
   view: LedgerView;
   q: string;
+  /** `1` while the search shows all it finds, and not the list that is open. */
+  found: string;
   /** A state of splices, or a verdict of groups. */
   verdict: LedgerFilter | '';
   closure: string;
   sort: LedgerSort;
-  /** The row whose record is open: `splice.ID`, `fiber.CABLE.NUMBER`, `closure.ID`. */
+  /** The row whose record is open: `splice.ID`, `fiber.CABLE.NUMBER`, `closure.ID`, `cable.ID`. */
   open: string;
 }
 
@@ -38,6 +40,7 @@ export function useLedgerParams() {
   const params: LedgerParams = {
     view: one(VIEWS, raw.view, 'closures'),
     q: raw.q ?? '',
+    found: raw.q ? (raw.found ?? '') : '',
     verdict: one<LedgerFilter | ''>([...SPLICE_STATES, ...GROUP_VERDICTS], raw.verdict, ''),
     closure: raw.closure ?? '',
     sort: one(LEDGER_SORTS, raw.sort, 'route'),

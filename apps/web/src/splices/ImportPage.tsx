@@ -23,6 +23,7 @@ import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 import { FONTS, useInks } from '@/ui/theme';
+import { SameNamesPart } from './SameNamesPart';
 import { type Import, useImport } from './useImport';
 
 const EXAMPLE = `closure,tray,slot,cable A,fiber A,cable B,fiber B,method
@@ -39,6 +40,7 @@ export function ImportPage() {
     <Page title="Import a splice list" above={project.name} back={`/p/${project.id}/kit`}>
       <FilePart flow={flow} />
       {flow.file ? <ColumnPart flow={flow} /> : null}
+      {flow.file && !flow.result ? <SameNamesPart names={flow.names} /> : null}
       {flow.file && flow.newCables.length > 0 ? <CablePart flow={flow} /> : null}
       {flow.preview ? <ProblemPart flow={flow} /> : null}
       {flow.result ? (
@@ -279,7 +281,7 @@ function ProblemPart({ flow }: { flow: Import }) {
         <Press
           label={`Import ${plural(splices, 'splice')}`}
           look="next"
-          disabled={flow.busy !== ''}
+          disabled={flow.busy !== '' || flow.names.open > 0}
           onPress={() => void flow.bringIn()}
         />
         {flow.bringing ? (

@@ -8,9 +8,11 @@ import {
   type ReadList,
   cablesOfList,
   findNetworkProblems,
-  type Method,
+  type CableTask,
+  type SameNames,
   matchColumns,
   parsed,
+  proposeSameNames,
   readSpliceList,
 } from '@cordel/core';
 import {
@@ -18,6 +20,7 @@ import {
   type TitledTable,
   type Table,
   decodeText,
+  encodingNotes,
   isZip,
   plainCsv,
   readCsv,
@@ -59,9 +62,12 @@ const listReader = {
       text = plainCsv(whole);
     } else {
       const decoded = decodeText(bytes);
-      const read = decoded.ok ? readCsv(decoded.value) : decoded;
+      const read = decoded.ok ? readCsv(decoded.value.text) : decoded;
       titled = read.ok ? parsed(startAtTitles(read.value, matchColumns)) : read;
-      if (decoded.ok) text = decoded.value;
+      if (decoded.ok) {
+        text = decoded.value.text;
+        notes = encodingNotes(decoded.value);
+      }
     }
     if (!titled.ok) return { error: titled.error };
     table = titled.value;
@@ -76,8 +82,20 @@ const listReader = {
       sample: table.rows.slice(0, 3),
     };
   },
-  cables: (match: ColumnMatch, method: Method) =>
-    table ? cablesOfList(table.rows, match, method) : [],
+  /** Names that are likely meant as others, of the project or further up in the list. */
+  sameNames(match: ColumnMatch, known: { closures: string[]; cables: string[] }): SameNames {
+    const named = (...columns: ('closure' | 'cableA' | 'cableB')[]) => {
+      const cells = (table?.rows ?? []).flatMap((row) =>
+        columns.flatMap((column) => row[match[column] ?? -1]?.trim() || []),
+      );
+      return [...new Set(cells)];
+    };
+    return {
+      closures: proposeSameNames(named('closure'), known.closures),
+      cables: proposeSameNames(named('cableA', 'cableB'), known.cables),
+    };
+  },
+  cables: (task: CableTask) => (table ? cablesOfList(table.rows, task) : []),
   preview(match: ColumnMatch, setting: ListSetting, progress: (rows: number) => void): ListPreview {
     const list = readSpliceList(table ?? NOTHING, match, setting, progress);
     const { header, rows } = table ?? NOTHING;

@@ -10,6 +10,8 @@ import {
   type Evidence,
   type ListSetting,
   type Method,
+  NO_SAME_NAMES,
+  type SameNames,
   type Splice,
   plural,
   proposeMakeUp,
@@ -19,6 +21,7 @@ import { outbox } from '@/data/client';
 import { type TypedMakeUp, readMakeUp, typeMakeUp } from '@/kit/typedMakeUp';
 import { type ProjectView, useProjectView } from '@/projects/context';
 import { pickFile } from '@/ui/pickFile';
+import { useSameNames } from './useSameNames';
 import type { ListPreview, ListReader } from './list.worker';
 
 /** A cable the list names and the project does not have, as its make-up is typed. */
@@ -66,6 +69,14 @@ export function useImport() {
   const [bringing, setBringing] = useState(false);
   const [error, setError] = useState('');
   const existing = useExisting(view);
+  const [proposals, setProposals] = useState<SameNames>(NO_SAME_NAMES);
+  const names = useSameNames([
+    ...proposals.closures.map((one) => ({ ...one, noun: 'closure' as const })),
+    ...proposals.cables.map((one) => ({ ...one, noun: 'cable' as const })),
+  ]);
+  const [closureNames, cableNames] = [names.sameOf('closure'), names.sameOf('cable')];
+  const sameText = JSON.stringify({ closures: closureNames, cables: cableNames });
+  const sameNames = useMemo(() => JSON.parse(sameText) as SameNames, [sameText]);
 
   const open = async (name: string, bytes: Uint8Array, wanted?: string) => {
     setResult(null);
@@ -96,11 +107,26 @@ export function useImport() {
   // What is being imported, or is in, is checked no more: it would clash with itself.
   const settled = bringing || result !== null;
 
+  // Names that are likely the same are asked about before anything is made of them.
+  useEffect(() => {
+    if (!file || !match || settled) return;
+    let current = true;
+    const known = {
+      closures: view.closures.map(({ name }) => name),
+      cables: view.cables.map(({ name }) => name),
+    };
+    void reader.sameNames(match, known).then((found) => current && setProposals(found));
+    return () => {
+      current = false;
+    };
+  }, [file, match, settled, reader, view.closures, view.cables]);
+
   // Cables follow from the columns; what is typed for a cable already is kept.
   useEffect(() => {
     if (!file || !match || settled) return;
     let current = true;
-    void reader.cables(match, method).then((found) => {
+    const scheme = view.schemes.find(({ id }) => id === view.project.schemeId)!;
+    void reader.cables({ match, method, scheme, sameNames }).then((found) => {
       if (!current) return;
       const known = new Set(view.cables.map((cable) => cable.name));
       setNewCables((before) =>
@@ -121,7 +147,7 @@ export function useImport() {
     return () => {
       current = false;
     };
-  }, [file, match, method, settled, reader, view.cables, view.project.schemeId]);
+  }, [file, match, method, sameNames, settled, reader, view]);
 
   // The preview follows from all of it.
   useEffect(() => {
@@ -131,7 +157,7 @@ export function useImport() {
     void reader
       .preview(
         match,
-        settingOf(view, newCables, existing, method),
+        { ...settingOf(view, newCables, existing, method), sameNames },
         proxy(
           (count: number) =>
             current &&
@@ -146,7 +172,7 @@ export function useImport() {
     return () => {
       current = false;
     };
-  }, [file, match, method, newCables, existing, settled, reader, view]);
+  }, [file, match, method, sameNames, newCables, existing, settled, reader, view]);
 
   const bringIn = async () => {
     setBringing(true);
@@ -167,7 +193,14 @@ export function useImport() {
             },
           ];
     });
-    const body = { importId: uuid(), text: await reader.text(), match: match!, method, cables };
+    const body = {
+      importId: uuid(),
+      text: await reader.text(),
+      match: match!,
+      method,
+      cables,
+      sameNames,
+    };
     const outcome = await outbox.add({
       method: 'POST',
       path: `/api/projects/${view.project.id}/splice-list`,
@@ -187,6 +220,7 @@ export function useImport() {
     method,
     setMethod,
     chooseSheet: (sheet: string) => file && void open(file.name, file.bytes, sheet),
+    names,
     newCables,
     openCable,
     setOpenCable,
@@ -242,7 +276,7 @@ function settingOf(
   newCables: readonly NewCable[],
   existing: Existing,
   method: Method,
-): ListSetting {
+): Omit<ListSetting, 'sameNames'> {
   const schemeOf = (id: string) => view.schemes.find((scheme) => scheme.id === id);
   const fresh = newCables.flatMap((cable) => {
     const made = readMakeUp(cable.typed);

@@ -2,10 +2,72 @@ import type { Cable } from '../record/cable.ts';
 import { fiberCount } from '../record/cable.ts';
 import type { ColourScheme } from '../record/scheme.ts';
 import { type FiberAddress, addressOf } from './address.ts';
+import { parseFibers } from './parseFibers.ts';
 import { placeOfColour } from './schemes.ts';
 
-/** What a person looks for, read from a line such as `A 100`, `tube 9`, `brown`, `tray 4 ribbon 2`. */
-export interface FiberQuery {
+/** What a search line asks for. */
+export interface SearchQuery {
+  tray: number | null;
+  /** Words looked for in names, in small letters. */
+  text: string[];
+  /** Numbers of the fibers that are asked for, by the id of their cable; null where nothing is asked of fibers. */
+  fibers: Map<string, number[]> | null;
+}
+
+const TRAY = /\btray\s*(\d+)\b/i;
+
+/**
+ * Reads a search line as forms, plans and lists read fibers (`A 100`, `7/12`, `7-12`, `T7 F12`, `A BL/OR`), and
+ * beyond that parts of them: a colour alone, a tube, a tray, words of names.
+ */
+export function readSearch(
+  line: string,
+  cables: readonly Cable[],
+  schemes: ReadonlyMap<string, ColourScheme>,
+): SearchQuery {
+  const schemeOf = (cable: Cable) => schemes.get(cable.schemeId);
+  const tray = TRAY.exec(line);
+  const fibers = namedFibers(line.replace(TRAY, ' ').trim(), cables, schemeOf);
+  if (fibers) return { tray: tray ? Number(tray[1]) : null, text: [], fibers };
+  const query = readQuery(
+    line,
+    cables.map(({ name }) => name),
+    [...schemes.values()],
+  );
+  const { text } = query;
+  if (!asksFiber(query)) return { tray: query.tray, text, fibers: null };
+  const matching = cables.map((cable) => {
+    const scheme = schemeOf(cable);
+    return [cable.id, scheme ? matchingFibers(query, cable, scheme) : []] as const;
+  });
+  return { tray: query.tray, text, fibers: new Map(matching) };
+}
+
+/** The fibers that a text names in full, of the cable it begins with or of every cable; null where it names none. */
+function namedFibers(
+  text: string,
+  cables: readonly Cable[],
+  schemeOf: (cable: Cable) => ColourScheme | undefined,
+): Map<string, number[]> | null {
+  // The longest name is meant: cable A of a project that also has A 2.
+  const named = cables
+    .filter(({ name }) => new RegExp(`^${escaped(name)}(?=$|[\\s,:])`, 'i').test(text))
+    .sort((a, b) => b.name.length - a.name.length)[0];
+  const rest = named ? text.slice(named.name.length).replace(/^[\s,:]+/, '') : text;
+  // A colour alone may be a fiber's or its tube's.
+  if (rest === '' || /^\p{L}+$/u.test(rest)) return null;
+  const found = (named ? [named] : cables).flatMap((cable) => {
+    const scheme = schemeOf(cable);
+    const read = scheme && parseFibers(rest, cable.makeUp, scheme);
+    return read?.ok ? [[cable.id, read.value] as const] : [];
+  });
+  return found.length > 0 ? new Map(found) : null;
+}
+
+const escaped = (name: string): string => name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+
+/** Parts of what a person looks for: `tube 9`, `brown`, `tray 4 ribbon 2`. */
+interface FiberQuery {
   cable: string | null;
   number: number | null;
   unit: number | null;
@@ -20,7 +82,7 @@ export interface FiberQuery {
  * Reads a search line.
  * @param cables the names that count as cables, compared without case
  */
-export function readQuery(
+function readQuery(
   line: string,
   cables: readonly string[],
   schemes: readonly ColourScheme[],
@@ -64,11 +126,11 @@ export function readQuery(
 }
 
 /** Whether a query asks anything of fibers, beyond trays and names. */
-export const asksFiber = (query: FiberQuery): boolean =>
+const asksFiber = (query: FiberQuery): boolean =>
   query.cable !== null || query.number !== null || query.unit !== null || query.colour !== null;
 
 /** Whether one fiber of one cable answers the fiber part of a query. */
-export function fiberMatches(
+function fiberMatches(
   query: FiberQuery,
   cableName: string,
   address: FiberAddress,
@@ -87,7 +149,7 @@ export function fiberMatches(
 }
 
 /** The numbers of a cable's fibers that answer a query. */
-export function matchingFibers(query: FiberQuery, cable: Cable, scheme: ColourScheme): number[] {
+function matchingFibers(query: FiberQuery, cable: Cable, scheme: ColourScheme): number[] {
   if (query.cable !== null && query.cable !== cable.name) return [];
   const numbers: number[] = [];
   for (let number = 1; number <= fiberCount(cable.makeUp); number++) {

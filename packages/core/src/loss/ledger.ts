@@ -113,6 +113,25 @@ export type LedgerQuery = z.infer<typeof ledgerQuerySchema>;
 export const pageOf = <Row extends z.ZodType>(row: Row) =>
   z.object({ rows: z.array(row), total: z.int() });
 
+/** A cable: its fibers, and how many of them have a splice planned or made. */
+export const cableRowSchema = z.object({
+  cableId: idSchema,
+  name: z.string(),
+  fibers: z.int(),
+  planned: z.int(),
+});
+export type CableRow = z.infer<typeof cableRowSchema>;
+
+/** What a search finds of each kind. */
+export const foundRowsSchema = z.object({
+  fibers: pageOf(fiberRowSchema),
+  splices: pageOf(spliceRowSchema),
+  trays: pageOf(trayRowSchema),
+  closures: pageOf(closureRowSchema),
+  cables: pageOf(cableRowSchema),
+});
+export type FoundRows = z.infer<typeof foundRowsSchema>;
+
 /** A page of rows, with how many there are in all. */
 export interface Page<Row> {
   rows: Row[];

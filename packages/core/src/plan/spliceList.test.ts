@@ -1,13 +1,10 @@
 import { type Table, readCsv, writeCsv } from '../record/csv.ts';
 import { startAtTitles } from '../record/titles.ts';
 import { BUILT_IN_SCHEMES } from '../fiber/schemes.ts';
-import {
-  type ListSetting,
-  cablesOfList,
-  matchColumns,
-  proposeMakeUp,
-  readSpliceList,
-} from './spliceList.ts';
+import { matchColumns } from './listColumns.ts';
+import { cablesOfList, proposeMakeUp } from './proposeMakeUp.ts';
+import { NO_SAME_NAMES } from './sameNames.ts';
+import { type ListSetting, readSpliceList } from './spliceList.ts';
 
 const scheme = BUILT_IN_SCHEMES[0]!;
 const setting: ListSetting = {
@@ -20,7 +17,14 @@ const setting: ListSetting = {
   closures: [],
   trayCapacity: { single: 12, mass: 2 },
   method: 'single',
+  sameNames: NO_SAME_NAMES,
 };
+const taskOf = (header: readonly string[], method: 'single' | 'mass') => ({
+  match: matchColumns(header),
+  method,
+  scheme,
+  sameNames: NO_SAME_NAMES,
+});
 const TITLES = 'closure,tray,slot,cable A,fiber A,cable B,fiber B,method';
 
 function tableOf(text: string): Table {
@@ -160,9 +164,10 @@ describe('a splice list', () => {
 
     it('proposes a make-up that holds the tubes', () => {
       const { header, rows } = tableOf(`${TUBES}\nWeir;1;1;X;7;3;Y;brown;1`);
-      expect(cablesOfList(rows, matchColumns(header), 'mass').map(proposeMakeUp)).toEqual([
+      expect(cablesOfList(rows, taskOf(header, 'mass')).map(proposeMakeUp)).toEqual([
         { kind: 'ribbon', ribbons: 7 },
-        { kind: 'ribbon', ribbons: 1 },
+        // Brown is the fourth of TIA-598.
+        { kind: 'ribbon', ribbons: 4 },
       ]);
     });
   });
@@ -183,13 +188,19 @@ describe('a splice list', () => {
       'W,1,3,D,2,E,brown,single',
     ];
     const { header, rows } = tableOf([TITLES, ...lines].join('\n'));
-    const found = cablesOfList(rows, matchColumns(header), 'single');
+    const found = cablesOfList(rows, taskOf(header, 'single'));
     expect(found).toEqual([
       { name: 'X', highest: 97, units: 0, ribbon: false },
       { name: 'Y', highest: 0, units: 5, ribbon: true },
       { name: 'Z', highest: 13, units: 0, ribbon: true },
       { name: 'D', highest: 2, units: 0, ribbon: false },
       { name: 'E', highest: 0, units: 0, ribbon: false },
+    ]);
+    // Tubes count by their colours too: slate is the fifth, and a mark carries on past the last.
+    const colours = tableOf(`${TITLES}\nW,1,1,X,slate/blue,Y,blue tracer/red,single`);
+    expect(cablesOfList(colours.rows, taskOf(header, 'single'))).toMatchObject([
+      { name: 'X', units: 5 },
+      { name: 'Y', units: 13 },
     ]);
     expect(found.map(proposeMakeUp)).toEqual([
       { kind: 'loose-tube', tubes: 9, fibersPerTube: 12 },
@@ -198,6 +209,33 @@ describe('a splice list', () => {
       { kind: 'drop', fibers: 12 },
       { kind: 'drop', fibers: 12 },
     ]);
+  });
+});
+
+describe('names that are written in two ways', () => {
+  const sameNames = {
+    closures: [{ written: 'weir', meant: 'Weir' }],
+    cables: [{ written: 'a', meant: 'A' }],
+  };
+
+  it('are one closure and one cable once that is said', () => {
+    const lines = ['Weir,1,1,A,1,B,1,single', 'weir,1,2,a,2,B,2,single'];
+    expect(readList(lines).problems).toMatchObject([{ row: 3, column: 'cable A' }]);
+    const { splices, closures, cables, problems } = readList(lines, { sameNames });
+    expect(problems).toEqual([]);
+    expect([closures, cables]).toEqual([['Weir'], ['A', 'B']]);
+    expect(splices.map(({ cableA }) => cableA)).toEqual(['A', 'A']);
+  });
+
+  it('tell of one make-up, and clash with each other', () => {
+    const { header, rows } = tableOf(
+      `${TITLES}\nWeir,1,1,X,7,B,1,single\nWeir,1,2,x,30,B,2,single`,
+    );
+    const same = { closures: [], cables: [{ written: 'x', meant: 'X' }] };
+    const [found] = cablesOfList(rows, { ...taskOf(header, 'single'), sameNames: same });
+    expect(found).toMatchObject({ name: 'X', highest: 30 });
+    const twice = ['Weir,1,1,A,1,B,1,single', 'weir,1,2,a,1,B,2,single'];
+    expect(readList(twice, { sameNames }).problems).toHaveLength(1);
   });
 });
 

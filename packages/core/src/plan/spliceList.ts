@@ -3,67 +3,20 @@ import type { Closure, Tray, TrayCapacity } from '../record/closure.ts';
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
 import type { ColourScheme } from '../record/scheme.ts';
 import type { Method } from '../record/splice.ts';
-import { type TitledTable, matchTitles } from '../record/titles.ts';
+import type { TitledTable } from '../record/titles.ts';
 import type { Table } from '../record/csv.ts';
-import { dashed } from '../fiber/parse.ts';
 import { placeOf } from '../fiber/address.ts';
 import { parseFibers } from '../fiber/parseFibers.ts';
 import { plural } from '../measure/count.ts';
+import {
+  COLUMN_TITLES,
+  type ColumnMatch,
+  type ListColumn,
+  readMethod,
+  unmatchedColumns,
+} from './listColumns.ts';
 import { type Clash, type Placed, findClashes } from './occupancy.ts';
-
-/** The columns of a splice list. */
-export const LIST_COLUMNS = [
-  'closure',
-  'tray',
-  'slot',
-  'cableA',
-  'tubeA',
-  'fiberA',
-  'cableB',
-  'tubeB',
-  'fiberB',
-  'method',
-] as const;
-export type ListColumn = (typeof LIST_COLUMNS)[number];
-
-/** Columns a list may do without: the tube may be written with the fiber, the method be said once for all. */
-export const OPTIONAL_COLUMNS: readonly ListColumn[] = ['tubeA', 'tubeB', 'method'];
-
-/** Titles under which the columns are written and recognised. */
-export const COLUMN_TITLES: Record<ListColumn, string> = {
-  closure: 'closure',
-  tray: 'tray',
-  slot: 'slot',
-  cableA: 'cable A',
-  tubeA: 'tube A',
-  fiberA: 'fiber A',
-  cableB: 'cable B',
-  tubeB: 'tube B',
-  fiberB: 'fiber B',
-  method: 'method',
-};
-
-/** Which column of the file holds what: an index from 0, or null where the file has none. */
-export type ColumnMatch = Record<ListColumn, number | null>;
-
-const SYNONYMS: Record<ListColumn, string[]> = {
-  closure: ['joint', 'enclosure', 'splicepoint', 'node'],
-  tray: ['cassette', 'trayno', 'traynumber'],
-  slot: ['position', 'place', 'slotno'],
-  cableA: ['fromcable', 'cable1', 'cablefrom', 'acable'],
-  tubeA: ['ribbona', 'buffera', 'fromtube', 'fromribbon', 'tube1', 'tubefrom', 'atube'],
-  fiberA: ['fibrea', 'fromfiber', 'fromfibre', 'fiber1', 'fibre1', 'fiberfrom', 'afiber'],
-  cableB: ['tocable', 'cable2', 'cableto', 'bcable'],
-  tubeB: ['ribbonb', 'bufferb', 'totube', 'toribbon', 'tube2', 'tubeto', 'btube'],
-  fiberB: ['fibreb', 'tofiber', 'tofibre', 'fiber2', 'fibre2', 'fiberto', 'bfiber'],
-  method: ['kind', 'type', 'splicemethod'],
-};
-
-/** Guesses the columns from the titles of a file. */
-export const matchColumns = (header: readonly string[]): ColumnMatch =>
-  matchTitles(LIST_COLUMNS, header, (column, title) =>
-    [COLUMN_TITLES[column].replace(' ', '').toLowerCase(), ...SYNONYMS[column]].includes(title),
-  );
+import { type SameNames, meantBy } from './sameNames.ts';
 
 /** A cable as a list may use it. */
 export interface ListCable {
@@ -82,6 +35,8 @@ export interface ListSetting {
   trayCapacity: TrayCapacity;
   /** How fibers are spliced where their row does not say it. */
   method: Method;
+  /** Names that the list writes otherwise than they are meant. */
+  sameNames: SameNames;
 }
 
 /** One splice of a list; cables and closure by name. */
@@ -134,10 +89,6 @@ export function readSpliceList(
   return reader.finish();
 }
 
-/** Columns that are needed and not found yet. */
-export const unmatchedColumns = (match: ColumnMatch): ListColumn[] =>
-  LIST_COLUMNS.filter((column) => match[column] === null && !OPTIONAL_COLUMNS.includes(column));
-
 const nothingRead = (): ReadList => ({
   splices: [],
   problems: [],
@@ -169,12 +120,16 @@ class ListReader {
   private readonly match: ColumnMatch;
   private readonly setting: ListSetting;
   private readonly extras: { title: string; index: number }[];
+  private readonly meantClosure: (written: string) => string;
+  private readonly meantCable: (written: string) => string;
 
   constructor(header: readonly string[], match: ColumnMatch, setting: ListSetting) {
     this.header = header;
     this.match = match;
     this.setting = setting;
     for (const cable of setting.cables) this.cables.set(cable.name, cable);
+    this.meantClosure = meantBy(setting.sameNames.closures);
+    this.meantCable = meantBy(setting.sameNames.cables);
     const used = new Set(Object.values(match));
     this.extras = header
       .map((title, index) => ({ title: title.trim() || `column ${index + 1}`, index }))
@@ -186,22 +141,23 @@ class ListReader {
     if (cells.every((cell) => cell.trim() === '')) return;
     const before = this.problems.length;
     const cell = (column: ListColumn) => (cells[this.match[column] ?? -1] ?? '').trim();
-    const closure = cell('closure');
+    const closure = this.meantClosure(cell('closure'));
     if (closure === '') this.complain(row, 'closure', '', 'The closure is missing: name it.');
     if (closure.length > 80)
       this.complain(row, 'closure', closure, 'Keep the closure’s name to 80 characters.');
     const tray = this.count(cell('tray'), row, 'tray');
     const slot = this.count(cell('slot'), row, 'slot');
     const method = this.take(this.method(cell('method')), row, 'method', cell('method'));
-    const a = this.fibers(cell('cableA'), cell('tubeA'), cell('fiberA'), row, 'A');
-    const b = this.fibers(cell('cableB'), cell('tubeB'), cell('fiberB'), row, 'B');
+    const [cableA, cableB] = [this.meantCable(cell('cableA')), this.meantCable(cell('cableB'))];
+    const a = this.fibers(cableA, cell('tubeA'), cell('fiberA'), row, 'A');
+    const b = this.fibers(cableB, cell('tubeB'), cell('fiberB'), row, 'B');
     if (this.problems.length > before) return;
     if (a!.length !== b!.length)
       return this.complain(
         row,
         'fiberB',
         cell('fiberB'),
-        `${plural(a!.length, 'fiber')} of ${cell('cableA')} cannot meet ${plural(b!.length, 'fiber')} of ${cell('cableB')}: name as many on both sides.`,
+        `${plural(a!.length, 'fiber')} of ${cableA} cannot meet ${plural(b!.length, 'fiber')} of ${cableB}: name as many on both sides.`,
       );
     let group = this.byClosure.get(closure);
     if (!group) this.byClosure.set(closure, (group = { splices: [], rows: [] }));
@@ -211,9 +167,9 @@ class ListReader {
         tray: tray!,
         // Single fibers of a range take a slot each, from the one that is named; a ribbon shares its slot.
         slot: slot! + (method === 'mass' ? Math.floor(index / 12) : index),
-        cableA: cell('cableA'),
+        cableA,
         fiberA,
-        cableB: cell('cableB'),
+        cableB,
         fiberB: b![index]!,
         method: method!,
         extra: this.extra(cells),
@@ -335,67 +291,4 @@ function inTube(tube: string, text: string, { makeUp, scheme }: ListCable): Pars
   const unitOf = (fiber: number) => placeOf(makeUp, fiber).unit?.number;
   const unit = unitOf(first.value[0]!);
   return through.value.every((fiber) => unitOf(fiber) === unit) ? through : place;
-}
-
-const METHOD_WORDS: Record<string, Method> = {
-  single: 'single',
-  fusion: 'single',
-  s: 'single',
-  mass: 'mass',
-  ribbon: 'mass',
-  m: 'mass',
-  r: 'mass',
-};
-
-function readMethod(text: string): Parsed<Method> {
-  const method = METHOD_WORDS[text.toLowerCase()];
-  return method
-    ? parsed(method)
-    : refused(`“${text.slice(0, 40)}” is no method: write “single” or “ribbon”.`);
-}
-
-/** A cable as far as a list tells of it. */
-export interface NamedCable {
-  name: string;
-  /** The highest plain fiber number, 0 where fibers are written otherwise. */
-  highest: number;
-  /** The highest tube or ribbon that is named by number, 0 where none is. */
-  units: number;
-  /** Whether it is spliced as ribbons. */
-  ribbon: boolean;
-}
-
-/** The cables a list names, with what it tells of each, so that a make-up can be proposed. */
-export function cablesOfList(
-  rows: readonly (readonly string[])[],
-  match: ColumnMatch,
-  usualMethod: Method,
-): NamedCable[] {
-  const found = new Map<string, NamedCable>();
-  for (const cells of rows) {
-    const cell = (column: ListColumn) => (cells[match[column] ?? -1] ?? '').trim();
-    for (const side of ['A', 'B'] as const) {
-      const name = cell(`cable${side}`);
-      if (name === '') continue;
-      const entry = found.get(name) ?? { name, highest: 0, units: 0, ribbon: false };
-      const text = cell(`fiber${side}`);
-      const plain = /^(?:\d{1,5}\s*-\s*)?(\d{1,5})$/.exec(dashed(text));
-      const tube = /\d{1,3}/.exec(cell(`tube${side}`))?.[0];
-      const unit = /^(?:tube|t|ribbon|rib|r)?\s*(\d{1,3})(?:\s*[/.,]|\s+\D|\s*f)/i.exec(text);
-      entry.highest = Math.max(entry.highest, plain ? Number(plain[1]) : 0);
-      entry.units = Math.max(entry.units, unit && !plain ? Number(unit[1]) : 0, Number(tube ?? 0));
-      const method = cell('method').toLowerCase();
-      entry.ribbon ||= (method === '' ? usualMethod : METHOD_WORDS[method]) === 'mass';
-      found.set(name, entry);
-    }
-  }
-  return [...found.values()];
-}
-
-/** A likely make-up for a cable that a list names: the smallest of twelves that holds it. */
-export function proposeMakeUp({ highest, units, ribbon }: Omit<NamedCable, 'name'>): MakeUp {
-  const count = Math.max(1, units, Math.ceil(highest / 12));
-  if (ribbon) return { kind: 'ribbon', ribbons: count };
-  if (units === 0 && highest <= 12) return { kind: 'drop', fibers: 12 };
-  return { kind: 'loose-tube', tubes: count, fibersPerTube: 12 };
 }

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { decodeText, readCsv, writeCsv } from './csv.ts';
+import { decodeText, encodingNotes, readCsv, writeCsv } from './csv.ts';
 
 const bytes = (...values: number[]) => Uint8Array.from(values);
 const utf8 = (text: string) => new TextEncoder().encode(text);
@@ -16,16 +16,35 @@ describe('a file that is chosen', () => {
   });
 
   it('may have a byte order mark, in UTF-8 or UTF-16', () => {
-    expect(decodeText(utf8('\uFEFFa,b'))).toEqual({ ok: true, value: 'a,b' });
+    expect(decodeText(utf8('\uFEFFa,b'))).toMatchObject({ value: { text: 'a,b' } });
     expect(decodeText(bytes(0xff, 0xfe, 0x61, 0, 0x2c, 0, 0x62, 0))).toEqual({
       ok: true,
-      value: 'a,b',
+      value: { text: 'a,b', encoding: 'utf-16le' },
     });
+    expect(decodeText(bytes(0, 0x61, 0, 0x2c, 0, 0x62))).toEqual({
+      ok: true,
+      value: { text: 'a,b', encoding: 'utf-16be' },
+    });
+  });
+
+  // Windows-1252 by the WHATWG Encoding Standard: é is E9, ñ F1, a curly quote 92, the euro 80.
+  it('of an older program is read as Windows-1252, and that is said', () => {
+    const read = decodeText(bytes(0x43, 0x61, 0x66, 0xe9, 0x2c, 0xf1, 0x92, 0x80));
+    expect(read).toEqual({
+      ok: true,
+      value: { text: 'Café,ñ\u2019€', encoding: 'windows-1252' },
+    });
+    expect(read.ok && encodingNotes(read.value)).toEqual([
+      expect.stringMatching(/read as Windows-1252/),
+    ]);
+    const plain = decodeText(utf8('Café,ñ'));
+    expect(plain.ok && encodingNotes(plain.value)).toEqual([]);
   });
 
   it('is refused where it is no text', () => {
     expect(decodeText(bytes(0x61, 0x00, 0x62)).ok).toBe(false);
-    expect(decodeText(bytes(0x61, 0xff, 0x62)).ok).toBe(false);
+    expect(decodeText(bytes(0x61, 0x81, 0x62)).ok).toBe(false);
+    expect(decodeText(bytes(0x61, 0xe9, 0x01, 0x62)).ok).toBe(false);
   });
 });
 

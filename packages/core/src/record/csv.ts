@@ -14,11 +14,48 @@ const SIGNATURES: [string, number[]][] = [
   ['a spreadsheet or zip file', [0x50, 0x4b, 0x03, 0x04]],
 ];
 
+/** How a text file is encoded. */
+export type TextEncoding = 'utf-8' | 'utf-16le' | 'utf-16be' | 'windows-1252';
+
+export interface DecodedText {
+  text: string;
+  /** `windows-1252` is a guess: nothing in such a file tells. */
+  encoding: TextEncoding;
+}
+
+const NO_TEXT = 'This is no text file: save the list as CSV (UTF-8) and choose that.';
+
+/** Characters that no text has: controls other than tab, line ends, form feed and end of file. */
+// eslint-disable-next-line no-control-regex
+const CONTROLS = /[\u0000-\u0008\u000b\u000e-\u0019\u001b-\u001f\u007f-\u009f]/;
+
+/** Bytes 80 to 9F of Windows-1252; blanks are not assigned. Source: index of the WHATWG Encoding Standard. */
+const UPPER = '€ ‚ƒ„…†‡ˆ‰Š‹Œ Ž  ‘’“”•–—˜™š›œ žŸ';
+
+/** Some runtimes decode these bytes as controls, as ISO 8859-1 has them. */
+const withUpper = (text: string): string =>
+  text.replace(/[\u0080-\u009f]/g, (control) => {
+    const letter = UPPER[control.charCodeAt(0) - 0x80]!;
+    return letter === ' ' ? control : letter;
+  });
+
+/** UTF-16 by its mark, or by the zeros that plain letters leave in every second byte. */
+function utf16Of(bytes: Uint8Array): TextEncoding | null {
+  if (bytes[0] === 0xff && bytes[1] === 0xfe) return 'utf-16le';
+  if (bytes[0] === 0xfe && bytes[1] === 0xff) return 'utf-16be';
+  const start = bytes.subarray(0, 400);
+  const zeros = (odd: number) =>
+    start.filter((byte, index) => index % 2 === odd && byte === 0).length;
+  const [even, odd] = [zeros(0), zeros(1)];
+  if (even + odd < start.length / 4) return null;
+  return even === 0 ? 'utf-16le' : odd === 0 ? 'utf-16be' : null;
+}
+
 /**
- * Decodes the bytes of a text file: UTF-8 with or without a byte order mark, or UTF-16 with one.
- * Anything else is refused by what it looks like.
+ * Decodes the bytes of a text file: UTF-8 or UTF-16, with or without a byte order mark, else Windows-1252,
+ * which older programs write. Anything else is refused by what it looks like.
  */
-export function decodeText(bytes: Uint8Array): Parsed<string> {
+export function decodeText(bytes: Uint8Array): Parsed<DecodedText> {
   for (const [what, signature] of SIGNATURES) {
     if (signature.every((byte, index) => bytes[index] === byte)) {
       return refused(
@@ -26,21 +63,26 @@ export function decodeText(bytes: Uint8Array): Parsed<string> {
       );
     }
   }
-  const utf16 =
-    bytes[0] === 0xff && bytes[1] === 0xfe
-      ? 'utf-16le'
-      : bytes[0] === 0xfe && bytes[1] === 0xff
-        ? 'utf-16be'
-        : null;
-  try {
-    const text = new TextDecoder(utf16 ?? 'utf-8', { fatal: true }).decode(bytes);
-    if (text.includes('\0'))
-      return refused('This is no text file: save the list as CSV (UTF-8) and choose that.');
-    return parsed(text);
-  } catch {
-    return refused('This file is not UTF-8 text: save the list as CSV (UTF-8) and choose that.');
+  const read = (encoding: TextEncoding): string | null => {
+    try {
+      return new TextDecoder(encoding, { fatal: true }).decode(bytes);
+    } catch {
+      return null;
+    }
+  };
+  for (const encoding of [utf16Of(bytes) ?? 'utf-8', 'windows-1252'] as const) {
+    const decoded = read(encoding);
+    const text = encoding === 'windows-1252' && decoded !== null ? withUpper(decoded) : decoded;
+    if (text !== null) return CONTROLS.test(text) ? refused(NO_TEXT) : parsed({ text, encoding });
   }
+  return refused(NO_TEXT);
 }
+
+/** What is to be said of a text whose encoding is a guess. */
+export const encodingNotes = ({ encoding }: DecodedText): string[] =>
+  encoding === 'windows-1252'
+    ? ['The file is not UTF-8: it was read as Windows-1252. Check letters such as é, ñ and ü.']
+    : [];
 
 /**
  * Reads CSV text: comma, semicolon or tab, quotes as in RFC 4180, CRLF or LF, with or without a byte

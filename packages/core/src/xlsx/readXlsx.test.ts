@@ -2,7 +2,7 @@ import ExcelJS from 'exceljs';
 import fc from 'fast-check';
 import { strToU8, zipSync } from 'fflate';
 import { readCsv, plainCsv } from '../record/csv.ts';
-import { matchColumns } from '../plan/spliceList.ts';
+import { matchColumns } from '../plan/listColumns.ts';
 import { openSheet } from './openSheet.ts';
 import { columnOf, lettersOf, readXlsx } from './readXlsx.ts';
 

@@ -1,0 +1,62 @@
+import { View } from 'react-native';
+import { type SameName, formatDistance, formatMeters, meantBy, plural } from '@cordel/core';
+import type { FoundRoute } from '@cordel/core/geo';
+import { useProjectView } from '@/projects/context';
+import { Txt } from '@/ui/Txt';
+
+/** How far a closure may stand off its line before it is asked about, meters. */
+const FAR = 200;
+/** How many closures are named before the rest is counted. */
+const SHOWN = 60;
+
+interface FoundClosuresProps {
+  found: FoundRoute['closures'];
+  /** Where the line begins, tenths of a millimeter. */
+  start: number;
+  sameNames: readonly SameName[];
+}
+
+/** The closures of a route file: what each gets and what that replaces; those it adds, and those it does not know. */
+export function FoundClosures({ found, start, sameNames }: FoundClosuresProps) {
+  const { project, closures } = useProjectView();
+  const unit = project.units.distance;
+  const known = new Map(closures.map((closure) => [closure.name, closure]));
+  const meant = meantBy(sameNames);
+  const inFile = new Set(found.map(({ name }) => meant(name)));
+  const missing = closures.filter(({ name }) => !inFile.has(name));
+  const distance = (tenths: number) => formatDistance(tenths, unit);
+  /** What becomes of a closure's distance. */
+  const changeOf = (before: number | null, after: number | null): string => {
+    if (after === null) return before === null ? 'no distance' : `stays at ${distance(before)}`;
+    if (before === null || before === after) return distance(after);
+    return `${distance(after)}, replaces ${distance(before)}`;
+  };
+  return (
+    <View style={{ gap: 4 }}>
+      {found.slice(0, SHOWN).map(({ name, along }) => {
+        const here = known.get(meant(name));
+        const after = along ? start + Math.round(along.meters * 10_000) : null;
+        const far = along !== null && along.off > FAR;
+        const off = along
+          ? `${formatMeters(along.off, unit)} off the line${far ? ': is it on this line?' : ''}`
+          : 'on no line';
+        return (
+          <Txt key={name} ink={far ? 'accent' : 'ink'}>
+            <Txt kind="strong">{here?.name ?? name}</Txt>
+            {`: ${changeOf(here?.distance ?? null, after)}; ${off} · ${here ? 'here already' : 'new, is added'}`}
+          </Txt>
+        );
+      })}
+      {found.length > SHOWN ? <Txt>{`and ${found.length - SHOWN} more`}</Txt> : null}
+      {missing.length > 0 ? (
+        <Txt>
+          <Txt kind="strong">{`Not in the file, ${plural(missing.length, 'closure')}: `}</Txt>
+          {`${missing
+            .slice(0, SHOWN)
+            .map((closure) => `${closure.name} (${changeOf(closure.distance, null)})`)
+            .join(', ')}${missing.length > SHOWN ? ` and ${missing.length - SHOWN} more` : ''}.`}
+        </Txt>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,50 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { describeMakeUp } from '@cordel/core';
+import { useProjectView } from '@/projects/context';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { useRecordLevel } from './useRecordLevel';
+import { useLedgerParams } from './useLedgerParams';
+
+/** A cable: what it is made of, and the ways to its fibers. */
+export function CableRecord({ cableId }: { cableId: string }) {
+  const { project, schemes, closures, assemblies, cable } = useProjectView();
+  const router = useRouter();
+  const level = useRecordLevel();
+  const { go } = useLedgerParams();
+  const own = cable(cableId);
+  if (!own) return <Txt>There is no such cable in this project.</Txt>;
+  const entered = closures.filter(({ id }) =>
+    assemblies.some(
+      (assembly) =>
+        assembly.closureId === id && assembly.entries.some((entry) => entry.cableId === cableId),
+    ),
+  );
+  return (
+    <View style={{ gap: 14 }}>
+      <Txt kind="name" heading={level.title}>
+        {own.name}
+      </Txt>
+      <Txt>{describeMakeUp(own.makeUp)}</Txt>
+      <Txt ink="ink2">{`${schemes.find(({ id }) => id === own.schemeId)?.name ?? ''} · ${own.glass.type}`}</Txt>
+      {entered.length > 0 ? (
+        <Txt>{`Enters ${entered.map(({ name }) => name).join(', ')}`}</Txt>
+      ) : null}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        <Press
+          label={`Fibers of ${own.name}`}
+          onPress={() => go({ view: 'fibers', q: own.name, found: '', open: '', verdict: '' })}
+        />
+        <Press
+          label={`Splices of ${own.name}`}
+          onPress={() => go({ view: 'splices', q: own.name, found: '', open: '', verdict: '' })}
+        />
+        <Press
+          label="Change it in the Kit"
+          onPress={() => router.push(`/p/${project.id}/kit/cables` as never)}
+        />
+      </View>
+    </View>
+  );
+}

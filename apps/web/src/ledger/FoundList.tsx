@@ -1,0 +1,116 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { type ReactNode } from 'react';
+import { ScrollView, View } from 'react-native';
+import { type FoundRows, plural } from '@cordel/core';
+import { read } from '@/data/api';
+import { useProjectView } from '@/projects/context';
+import { Empty, Waiting } from '@/ui/Notice';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { CableLine, ClosureLine, FiberLine, SpliceLine, TrayLine } from './LedgerLines';
+import { type LedgerView, useLedgerParams } from './useLedgerParams';
+
+/** All that a search finds, kind by kind, whichever list is open. */
+export function FoundList() {
+  const { project } = useProjectView();
+  const { params, set } = useLedgerParams();
+  const q = params.q.trim();
+  const query = useQuery({
+    queryKey: ['ledger', project.id, 'search', q, params.closure],
+    queryFn: () => {
+      const search = new URLSearchParams({ q });
+      if (params.closure) search.set('closureId', params.closure);
+      return read<FoundRows>(`/api/projects/${project.id}/ledger/search?${search}`);
+    },
+    placeholderData: keepPreviousData,
+  });
+  const found = query.data;
+  if (!found) {
+    return (
+      <View style={{ padding: 16 }}>
+        <Waiting
+          error={query.error}
+          retry={<Press label="Try again" look="next" onPress={() => void query.refetch()} />}
+        />
+      </View>
+    );
+  }
+  if (Object.values(found).every(({ total }) => total === 0)) {
+    return (
+      <View style={{ paddingHorizontal: 16 }}>
+        <Empty
+          title="Nothing answers"
+          action={
+            <Press
+              label="Show all"
+              look="next"
+              onPress={() => set({ q: '', found: '', closure: '' })}
+            />
+          }
+        >
+          Search for a fiber (A 100, 7/12, tube 9 brown), a tray, a closure or a cable.
+        </Empty>
+      </View>
+    );
+  }
+  return (
+    <ScrollView tabIndex={0}>
+      <Section noun="fiber" view="fibers" page={found.fibers}>
+        {found.fibers.rows.map((row) => (
+          <FiberLine key={`${row.headCable} ${row.headFiber}`} row={row} />
+        ))}
+      </Section>
+      <Section noun="splice" view="splices" page={found.splices}>
+        {found.splices.rows.map((row) => (
+          <SpliceLine key={row.id} row={row} />
+        ))}
+      </Section>
+      <Section noun="tray" view="trays" page={found.trays}>
+        {found.trays.rows.map((row) => (
+          <TrayLine key={`${row.closureId} ${row.tray}`} row={row} />
+        ))}
+      </Section>
+      <Section noun="closure" view="closures" page={found.closures}>
+        {found.closures.rows.map((row) => (
+          <ClosureLine key={row.closureId} row={row} />
+        ))}
+      </Section>
+      <Section noun="cable" view={null} page={found.cables}>
+        {found.cables.rows.map((row) => (
+          <CableLine key={row.cableId} row={row} />
+        ))}
+      </Section>
+    </ScrollView>
+  );
+}
+
+interface SectionProps {
+  noun: string;
+  /** The list that has all of them; null where there is none. */
+  view: LedgerView | null;
+  page: { rows: readonly unknown[]; total: number };
+  children: ReactNode;
+}
+
+/** The first rows of a kind, and the way to all of them. */
+function Section({ noun, view, page, children }: SectionProps) {
+  const { go } = useLedgerParams();
+  if (page.total === 0) return null;
+  const more = page.total > page.rows.length;
+  return (
+    <View style={{ paddingBottom: 10 }}>
+      <Txt kind="strong" heading={2} style={{ paddingHorizontal: 16, paddingVertical: 6 }}>
+        {plural(page.total, noun)}
+      </Txt>
+      {children}
+      {more && view ? (
+        <Press
+          label={`All ${plural(page.total, noun)}`}
+          look="bare"
+          style={{ alignSelf: 'flex-start', marginLeft: 4 }}
+          onPress={() => go({ view, found: '' })}
+        />
+      ) : null}
+    </View>
+  );
+}

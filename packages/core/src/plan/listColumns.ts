@@ -1,0 +1,79 @@
+import { type Parsed, parsed, refused } from '../record/parsed.ts';
+import type { Method } from '../record/splice.ts';
+import { matchTitles } from '../record/titles.ts';
+
+/** The columns of a splice list. */
+export const LIST_COLUMNS = [
+  'closure',
+  'tray',
+  'slot',
+  'cableA',
+  'tubeA',
+  'fiberA',
+  'cableB',
+  'tubeB',
+  'fiberB',
+  'method',
+] as const;
+export type ListColumn = (typeof LIST_COLUMNS)[number];
+
+/** Columns a list may do without: the tube may be written with the fiber, the method be said once for all. */
+export const OPTIONAL_COLUMNS: readonly ListColumn[] = ['tubeA', 'tubeB', 'method'];
+
+/** Titles under which the columns are written and recognised. */
+export const COLUMN_TITLES: Record<ListColumn, string> = {
+  closure: 'closure',
+  tray: 'tray',
+  slot: 'slot',
+  cableA: 'cable A',
+  tubeA: 'tube A',
+  fiberA: 'fiber A',
+  cableB: 'cable B',
+  tubeB: 'tube B',
+  fiberB: 'fiber B',
+  method: 'method',
+};
+
+/** Which column of the file holds what: an index from 0, or null where the file has none. */
+export type ColumnMatch = Record<ListColumn, number | null>;
+
+const SYNONYMS: Record<ListColumn, string[]> = {
+  closure: ['joint', 'enclosure', 'splicepoint', 'node'],
+  tray: ['cassette', 'trayno', 'traynumber'],
+  slot: ['position', 'place', 'slotno'],
+  cableA: ['fromcable', 'cable1', 'cablefrom', 'acable'],
+  tubeA: ['ribbona', 'buffera', 'fromtube', 'fromribbon', 'tube1', 'tubefrom', 'atube'],
+  fiberA: ['fibrea', 'fromfiber', 'fromfibre', 'fiber1', 'fibre1', 'fiberfrom', 'afiber'],
+  cableB: ['tocable', 'cable2', 'cableto', 'bcable'],
+  tubeB: ['ribbonb', 'bufferb', 'totube', 'toribbon', 'tube2', 'tubeto', 'btube'],
+  fiberB: ['fibreb', 'tofiber', 'tofibre', 'fiber2', 'fibre2', 'fiberto', 'bfiber'],
+  method: ['kind', 'type', 'splicemethod'],
+};
+
+/** Guesses the columns from the titles of a file. */
+export const matchColumns = (header: readonly string[]): ColumnMatch =>
+  matchTitles(LIST_COLUMNS, header, (column, title) =>
+    [COLUMN_TITLES[column].replace(' ', '').toLowerCase(), ...SYNONYMS[column]].includes(title),
+  );
+
+/** Columns that are needed and not found yet. */
+export const unmatchedColumns = (match: ColumnMatch): ListColumn[] =>
+  LIST_COLUMNS.filter((column) => match[column] === null && !OPTIONAL_COLUMNS.includes(column));
+
+const METHOD_WORDS: Record<string, Method> = {
+  single: 'single',
+  fusion: 'single',
+  s: 'single',
+  mass: 'mass',
+  ribbon: 'mass',
+  m: 'mass',
+  r: 'mass',
+};
+
+/** How fibers are spliced, as a row says it. */
+export function readMethod(text: string): Parsed<Method> {
+  const method = METHOD_WORDS[text.toLowerCase()];
+  return method
+    ? parsed(method)
+    : refused(`“${text.slice(0, 40)}” is no method: write “single” or “ribbon”.`);
+}

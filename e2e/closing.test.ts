@@ -184,7 +184,7 @@ describe('from the last splice to the handed-over zip', () => {
     await writeFile(join(folder, 'notes.jpg'), 'no picture at all');
     await chooseFile(page(), key, join(folder, 'notes.jpg'));
     await sees(page(), 'This is no picture that the browser reads');
-    await press(page(), 'Mended: good now');
+    await press(page(), 'Repaired: OK now');
     const { photos } = await readApi<{ photos: { width: number; height: number }[] }>(
       server,
       `/closures/${closureId}/closing`,
@@ -269,9 +269,9 @@ describe('from the last splice to the handed-over zip', () => {
     await press(page(), 'Release the pressure');
     await press(page(), 'It shows zero: released before mending');
     await sees(page(), 'Test 1: failed');
-    await fill(page(), 'What was mended at Branch 1?', 'Cap was loose');
-    await press(page(), 'Keep what was mended');
-    await sees(page(), 'Mended at Branch 1: Cap was loose');
+    await fill(page(), 'What was repaired at Branch 1?', 'Cap was loose');
+    await press(page(), 'Save what was repaired');
+    await sees(page(), 'Repaired at Branch 1: Cap was loose');
   });
 
   step('cooling is not taken for a leak', async () => {

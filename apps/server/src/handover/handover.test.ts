@@ -221,7 +221,7 @@ describe('the package of a project', () => {
     // The drawing says no more of a place than was looked at.
     expect(all).toMatch(/Oval: not checked\s+Round 1: bubbles/);
     expect(all).not.toMatch(/: no bubbles/);
-    expect(all).toMatch(/Mended at Round 1/);
+    expect(all).toMatch(/Repaired at Round 1/);
     expect(all).toMatch(/Released before leaving/);
     expect(all).toMatch(/Lead: Lead/);
     expect(all).toMatch(/Traces/);

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { useSummary } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
+import { Grid } from '@/ui/Grid';
 import { Leaf } from '@/ui/Leaf';
 import { WaysToBegin } from '@/projects/WaysToBegin';
 import { Waiting } from '@/ui/Notice';
@@ -35,23 +36,25 @@ export function BenchStart() {
       </View>
       {summary.data ? null : <Waiting error={summary.error} />}
       {summary.data && rows.length === 0 ? <WaysToBegin /> : null}
-      {sorted.map((row) => (
-        <Pressable
-          key={row.closureId}
-          role="button"
-          onPress={() => router.push(`/p/${project.id}/bench/${row.closureId}` as never)}
-        >
-          <Leaf>
-            <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
-              <Txt kind="name">{row.name}</Txt>
-              <Txt kind="strong">{`${row.done} of ${row.due}`}</Txt>
-            </View>
-            <Txt kind="strong" ink={groupWords(row).ink}>
-              {groupWords(row).words}
-            </Txt>
-          </Leaf>
-        </Pressable>
-      ))}
+      <Grid gap={12}>
+        {sorted.map((row) => (
+          <Pressable
+            key={row.closureId}
+            role="button"
+            onPress={() => router.push(`/p/${project.id}/bench/${row.closureId}` as never)}
+          >
+            <Leaf>
+              <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
+                <Txt kind="name">{row.name}</Txt>
+                <Txt kind="strong">{`${row.done} of ${row.due}`}</Txt>
+              </View>
+              <Txt kind="strong" ink={groupWords(row).ink}>
+                {groupWords(row).words}
+              </Txt>
+            </Leaf>
+          </Pressable>
+        ))}
+      </Grid>
     </Page>
   );
 }

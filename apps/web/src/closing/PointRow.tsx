@@ -155,7 +155,7 @@ function Mending({ looked, onSay }: { looked: LookedPoint; onSay(word: Word): vo
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {point.found ? null : (
           <Press
-            label="Mended: good now"
+            label="Repaired: OK now"
             look="next"
             onPress={() => onSay({ verdict: 'good', photos })}
           />

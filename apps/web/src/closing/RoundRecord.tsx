@@ -51,20 +51,20 @@ export function RoundRecord({
       {release ? <Txt ink="ink2">{`Released before ${release.before}, ${release.by}`}</Txt> : null}
       {mends.map((mend) => (
         <Txt key={mend.id}>
-          <Txt kind="strong">{`Mended at ${mend.place}: `}</Txt>
+          <Txt kind="strong">{`Repaired at ${mend.place}: `}</Txt>
           {mend.what}
         </Txt>
       ))}
       {latest && state !== 'passed' ? (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>
-          <TextField label={`What was mended at ${place}?`} value={what} onChange={setWhat} />
+          <TextField label={`What was repaired at ${place}?`} value={what} onChange={setWhat} />
           <Press
-            label="Keep what was mended"
+            label="Save what was repaired"
             disabled={what.trim() === ''}
             onPress={() => {
               void write(
                 [{ kind: 'mend', roundId: round.id, place, what: what.trim() }],
-                `mended at ${place}`,
+                `repaired at ${place}`,
               );
               setWhat('');
             }}

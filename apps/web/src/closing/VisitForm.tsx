@@ -16,7 +16,7 @@ import type { Closing, ClosingHook } from './useClosing';
 
 export const PURPOSE_WORDS: Record<Purpose, string> = {
   build: 'first closing',
-  mend: 'mend',
+  mend: 'repair',
   'new drop': 'new drop',
   'cut-over': 'cut-over',
   look: 'look only',

@@ -110,7 +110,7 @@ export function CableListPage() {
           <Press
             label={
               found.problems.length > 0
-                ? `${plural(found.problems.length, 'problem')}: mend the list first`
+                ? `${plural(found.problems.length, 'problem')}: fix the list first`
                 : `Import ${plural(fresh.length, 'cable')}`
             }
             look="next"

@@ -19,6 +19,7 @@ import { RemovalNotice } from '@/removal/RemovalNotice';
 import { RemoveKeys } from '@/removal/RemoveKeys';
 import { removable } from '@/removal/removables';
 import { type Removal, useRemoval } from '@/removal/useRemoval';
+import { Grid, GridRow } from '@/ui/Grid';
 import { Leaf } from '@/ui/Leaf';
 import { Empty, Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
@@ -43,27 +44,26 @@ export function CablesPage() {
       {cables.length === 0 ? (
         <Empty title="No cable yet">A splice list brings its cables in; or add one here.</Empty>
       ) : null}
-      {sorted
-        .filter((cable) => !isArchived(cable))
-        .map((cable) =>
-          open === cable.id ? (
-            <CableForm
-              key={cable.id}
-              cable={cable}
-              removal={removal}
-              onDone={() => setOpen(null)}
-            />
-          ) : (
-            <Press
-              key={cable.id}
-              onPress={() => setOpen(cable.id)}
-              style={{ justifyContent: 'space-between' }}
-            >
-              <Txt kind="name">{cable.name}</Txt>
-              <Txt ink="ink2">{describeMakeUp(cable.makeUp)}</Txt>
-            </Press>
-          ),
-        )}
+      <Grid>
+        {sorted
+          .filter((cable) => !isArchived(cable))
+          .map((cable) =>
+            open === cable.id ? (
+              <GridRow key={cable.id}>
+                <CableForm cable={cable} removal={removal} onDone={() => setOpen(null)} />
+              </GridRow>
+            ) : (
+              <Press
+                key={cable.id}
+                onPress={() => setOpen(cable.id)}
+                style={{ justifyContent: 'space-between' }}
+              >
+                <Txt kind="name">{cable.name}</Txt>
+                <Txt ink="ink2">{describeMakeUp(cable.makeUp)}</Txt>
+              </Press>
+            ),
+          )}
+      </Grid>
       {open === 'new' ? (
         <CableForm removal={removal} onDone={() => setOpen(null)} />
       ) : (

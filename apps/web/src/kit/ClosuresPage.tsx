@@ -22,6 +22,7 @@ import { RemovalNotice } from '@/removal/RemovalNotice';
 import { RemoveKeys } from '@/removal/RemoveKeys';
 import { removableClosure } from '@/removal/removables';
 import { type Removal, useRemoval } from '@/removal/useRemoval';
+import { Grid, GridRow } from '@/ui/Grid';
 import { Leaf } from '@/ui/Leaf';
 import { Empty, Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
@@ -42,27 +43,26 @@ export function ClosuresPage() {
       {closures.length === 0 ? (
         <Empty title="No closure yet">A splice list brings its closures in; or add one here.</Empty>
       ) : null}
-      {sorted
-        .filter((closure) => !isArchived(closure))
-        .map((closure) =>
-          open === closure.id ? (
-            <ClosureForm
-              key={closure.id}
-              closure={closure}
-              removal={removal}
-              onDone={() => setOpen(null)}
-            />
-          ) : (
-            <Press
-              key={closure.id}
-              onPress={() => setOpen(closure.id)}
-              style={{ justifyContent: 'space-between' }}
-            >
-              <Txt kind="name">{closure.name}</Txt>
-              <Txt ink="ink2">{`${closure.distance === null ? 'no distance' : formatDistance(closure.distance, project.units.distance)} · ${plural(closure.trays.length, 'tray')}`}</Txt>
-            </Press>
-          ),
-        )}
+      <Grid>
+        {sorted
+          .filter((closure) => !isArchived(closure))
+          .map((closure) =>
+            open === closure.id ? (
+              <GridRow key={closure.id}>
+                <ClosureForm closure={closure} removal={removal} onDone={() => setOpen(null)} />
+              </GridRow>
+            ) : (
+              <Press
+                key={closure.id}
+                onPress={() => setOpen(closure.id)}
+                style={{ justifyContent: 'space-between' }}
+              >
+                <Txt kind="name">{closure.name}</Txt>
+                <Txt ink="ink2">{`${closure.distance === null ? 'no distance' : formatDistance(closure.distance, project.units.distance)} · ${plural(closure.trays.length, 'tray')}`}</Txt>
+              </Press>
+            ),
+          )}
+      </Grid>
       {open === 'new' ? (
         <ClosureForm removal={removal} onDone={() => setOpen(null)} />
       ) : (

@@ -12,6 +12,7 @@ import { RemovalNotice } from '@/removal/RemovalNotice';
 import { RemoveKeys } from '@/removal/RemoveKeys';
 import { removable } from '@/removal/removables';
 import { useRemoval } from '@/removal/useRemoval';
+import { Grid, GridRow } from '@/ui/Grid';
 import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
@@ -43,36 +44,40 @@ export function HardwarePage() {
         sheet.
       </Notice>
       <RemovalNotice removal={removal} />
-      {hardware
-        .filter((entry) => !isArchived(entry))
-        .map((entry) =>
-          open === entry.id ? (
-            <HardwareForm key={entry.id} hardware={entry} onDone={() => setOpen(null)} />
-          ) : (
-            <Leaf key={entry.id} style={{ gap: 8 }}>
-              <Txt kind="name" heading={2}>
-                {entry.name}
-              </Txt>
-              <Txt ink="ink2">{`${plural(entry.ports.length, 'port')}, at most ${plural(entry.trays.most, 'tray')} of ${entry.trays.single} single or ${entry.trays.mass} ribbon sleeves. ${entry.source}`}</Txt>
-              <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+      <Grid least={420} gap={16}>
+        {hardware
+          .filter((entry) => !isArchived(entry))
+          .map((entry) =>
+            open === entry.id ? (
+              <GridRow key={entry.id}>
+                <HardwareForm hardware={entry} onDone={() => setOpen(null)} />
+              </GridRow>
+            ) : (
+              <Leaf key={entry.id} style={{ gap: 8 }}>
+                <Txt kind="name" heading={2}>
+                  {entry.name}
+                </Txt>
+                <Txt ink="ink2">{`${plural(entry.ports.length, 'port')}, at most ${plural(entry.trays.most, 'tray')} of ${entry.trays.single} single or ${entry.trays.mass} ribbon sleeves. ${entry.source}`}</Txt>
+                <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+                  {isBuiltIn(entry) ? null : (
+                    <Press label={`Edit ${entry.name}`} onPress={() => setOpen(entry.id)} />
+                  )}
+                  <Press
+                    label={`Copy ${entry.name}`}
+                    onPress={() => {
+                      const copy = { ...entry, id: uuid(), name: `${entry.name}, copy` };
+                      void save(copy).then(() => setOpen(copy.id));
+                    }}
+                  />
+                  <Press label={`Export ${entry.name}`} onPress={() => exportJson(entry)} />
+                </View>
                 {isBuiltIn(entry) ? null : (
-                  <Press label={`Edit ${entry.name}`} onPress={() => setOpen(entry.id)} />
+                  <RemoveKeys removal={removal} item={removable('hardware', entry)} />
                 )}
-                <Press
-                  label={`Copy ${entry.name}`}
-                  onPress={() => {
-                    const copy = { ...entry, id: uuid(), name: `${entry.name}, copy` };
-                    void save(copy).then(() => setOpen(copy.id));
-                  }}
-                />
-                <Press label={`Export ${entry.name}`} onPress={() => exportJson(entry)} />
-              </View>
-              {isBuiltIn(entry) ? null : (
-                <RemoveKeys removal={removal} item={removable('hardware', entry)} />
-              )}
-            </Leaf>
-          ),
-        )}
+              </Leaf>
+            ),
+          )}
+      </Grid>
       {problem ? (
         <Notice word="Not imported." ink="accent" live>
           {problem}

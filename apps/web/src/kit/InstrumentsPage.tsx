@@ -11,6 +11,7 @@ import { RemovalNotice } from '@/removal/RemovalNotice';
 import { RemoveKeys } from '@/removal/RemoveKeys';
 import { removable } from '@/removal/removables';
 import { useRemoval } from '@/removal/useRemoval';
+import { Grid, GridRow } from '@/ui/Grid';
 import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
@@ -37,36 +38,40 @@ export function InstrumentsPage() {
         The instrument’s own sheet wins. Copy the one that is nearest, and set its figures.
       </Notice>
       <RemovalNotice removal={removal} />
-      {instruments
-        .filter((one) => !isArchived(one))
-        .map((one) =>
-          open === one.id ? (
-            <InstrumentForm key={one.id} instrument={one} onDone={() => setOpen(null)} />
-          ) : (
-            <Leaf key={one.id} style={{ gap: 8 }}>
-              <Txt kind="name" heading={2}>
-                {one.name}
-              </Txt>
-              <Txt>{saysOf(one)}</Txt>
-              <Txt ink="ink2">{one.source}</Txt>
-              <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+      <Grid least={420} gap={16}>
+        {instruments
+          .filter((one) => !isArchived(one))
+          .map((one) =>
+            open === one.id ? (
+              <GridRow key={one.id}>
+                <InstrumentForm instrument={one} onDone={() => setOpen(null)} />
+              </GridRow>
+            ) : (
+              <Leaf key={one.id} style={{ gap: 8 }}>
+                <Txt kind="name" heading={2}>
+                  {one.name}
+                </Txt>
+                <Txt>{saysOf(one)}</Txt>
+                <Txt ink="ink2">{one.source}</Txt>
+                <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+                  {isBuiltIn(one) ? null : (
+                    <Press label={`Edit ${one.name}`} onPress={() => setOpen(one.id)} />
+                  )}
+                  <Press
+                    label={`Copy ${one.name}`}
+                    onPress={() => {
+                      const copy = { ...one, id: uuid(), name: `${one.name}, copy` };
+                      void save(copy).then(() => setOpen(copy.id));
+                    }}
+                  />
+                </View>
                 {isBuiltIn(one) ? null : (
-                  <Press label={`Edit ${one.name}`} onPress={() => setOpen(one.id)} />
+                  <RemoveKeys removal={removal} item={removable('instrument', one)} />
                 )}
-                <Press
-                  label={`Copy ${one.name}`}
-                  onPress={() => {
-                    const copy = { ...one, id: uuid(), name: `${one.name}, copy` };
-                    void save(copy).then(() => setOpen(copy.id));
-                  }}
-                />
-              </View>
-              {isBuiltIn(one) ? null : (
-                <RemoveKeys removal={removal} item={removable('instrument', one)} />
-              )}
-            </Leaf>
-          ),
-        )}
+              </Leaf>
+            ),
+          )}
+      </Grid>
       <ArchivedList
         removal={removal}
         items={instruments.filter(isArchived).map((one) => removable('instrument', one))}

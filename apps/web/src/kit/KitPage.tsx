@@ -1,12 +1,12 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { plural } from '@cordel/core';
 import { useOutbox } from '@/data/client';
 import { usePerson } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
+import { Grid } from '@/ui/Grid';
 import { HelpSheet } from '@/ui/HelpSheet';
 import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
@@ -38,7 +38,7 @@ export function KitPage() {
   ];
   return (
     <Page title="Kit" above={project.name}>
-      <View style={{ gap: 8 }}>
+      <Grid>
         {links.map(({ to, label, says }) => (
           <Press
             key={to}
@@ -60,7 +60,7 @@ export function KitPage() {
           icon="swap-horizontal"
           onPress={() => router.push('/projects')}
         />
-      </View>
+      </Grid>
       <Txt kind="name" heading={2}>
         This device
       </Txt>

@@ -10,6 +10,7 @@ import { RemovalNotice } from '@/removal/RemovalNotice';
 import { RemoveKeys } from '@/removal/RemoveKeys';
 import { removable } from '@/removal/removables';
 import { useRemoval } from '@/removal/useRemoval';
+import { Grid } from '@/ui/Grid';
 import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
@@ -25,32 +26,34 @@ export function SchemesPage() {
   return (
     <Page title="Colour schemes" above={project.name} back={`/p/${project.id}/kit`}>
       <RemovalNotice removal={removal} />
-      {schemes
-        .filter((scheme) => !isArchived(scheme))
-        .map((scheme) => (
-          <Leaf key={scheme.id} style={{ gap: 10 }}>
-            <Txt kind="name" heading={2}>
-              {scheme.name}
-            </Txt>
-            <Swatches scheme={scheme} />
-            <Txt
-              kind="small"
-              ink="ink2"
-            >{`Source: ${scheme.source} Past the last colour the order repeats with a ${scheme.mark}.`}</Txt>
-            <Press
-              label={
-                BUILT_IN_SCHEMES.some((built) => built.id === scheme.id)
-                  ? `Make my own from ${scheme.name}`
-                  : `Change ${scheme.name}`
-              }
-              onPress={() => setCopy(scheme)}
-              style={{ alignSelf: 'flex-start' }}
-            />
-            {BUILT_IN_SCHEMES.some((built) => built.id === scheme.id) ? null : (
-              <RemoveKeys removal={removal} item={removable('scheme', scheme)} />
-            )}
-          </Leaf>
-        ))}
+      <Grid least={420} gap={16}>
+        {schemes
+          .filter((scheme) => !isArchived(scheme))
+          .map((scheme) => (
+            <Leaf key={scheme.id} style={{ gap: 10 }}>
+              <Txt kind="name" heading={2}>
+                {scheme.name}
+              </Txt>
+              <Swatches scheme={scheme} />
+              <Txt
+                kind="small"
+                ink="ink2"
+              >{`Source: ${scheme.source} Past the last colour the order repeats with a ${scheme.mark}.`}</Txt>
+              <Press
+                label={
+                  BUILT_IN_SCHEMES.some((built) => built.id === scheme.id)
+                    ? `Make my own from ${scheme.name}`
+                    : `Change ${scheme.name}`
+                }
+                onPress={() => setCopy(scheme)}
+                style={{ alignSelf: 'flex-start' }}
+              />
+              {BUILT_IN_SCHEMES.some((built) => built.id === scheme.id) ? null : (
+                <RemoveKeys removal={removal} item={removable('scheme', scheme)} />
+              )}
+            </Leaf>
+          ))}
+      </Grid>
       <ArchivedList
         removal={removal}
         items={schemes.filter(isArchived).map((scheme) => removable('scheme', scheme))}

@@ -56,7 +56,7 @@ function Line({ open, title, under, right, rightUnder, children }: LineProps) {
             {under}
           </Txt>
         </View>
-        <View style={{ alignItems: 'flex-end' }}>
+        <View style={{ alignItems: 'flex-end', flexShrink: 0, maxWidth: '46%' }}>
           <Txt kind="strong">{right}</Txt>
           {rightUnder}
         </View>

@@ -8,6 +8,7 @@ import {
 import { View } from 'react-native';
 import { BUILT_IN_LIMITS, type ColourScheme, GRADES, type Grade } from '@cordel/core';
 import { Choice, Field } from '@/ui/Field';
+import { Grid } from '@/ui/Grid';
 import { Leaf } from '@/ui/Leaf';
 import { Txt } from '@/ui/Txt';
 import { UnitFields } from './UnitFields';
@@ -69,9 +70,13 @@ export function ProjectFields({ control, setValue, schemes }: Props) {
           <Field control={loose} name="trayCapacity.mass" label="Ribbon sleeves" numeric />
         </View>
       </View>
-      <LimitFields control={control} setValue={setValue} />
-      <BudgetFields control={control} />
-      <PracticeFields control={control} />
+      <Grid least={460} gap={28}>
+        <LimitFields control={control} setValue={setValue} />
+        <View style={{ gap: 28 }}>
+          <BudgetFields control={control} />
+          <PracticeFields control={control} />
+        </View>
+      </Grid>
     </View>
   );
 }

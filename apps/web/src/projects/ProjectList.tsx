@@ -11,6 +11,7 @@ import { RemovalNotice } from '@/removal/RemovalNotice';
 import { RemoveKeys } from '@/removal/RemoveKeys';
 import { removableProject } from '@/removal/removables';
 import { useRemoval } from '@/removal/useRemoval';
+import { Grid } from '@/ui/Grid';
 import { Leaf } from '@/ui/Leaf';
 import { Empty, Notice, Waiting } from '@/ui/Notice';
 import { OutboxStrip } from '@/ui/OutboxStrip';
@@ -40,26 +41,30 @@ export function ProjectList() {
           </Empty>
         ) : null}
         <RemovalNotice removal={removal} />
-        {projects.data
-          ?.filter(({ archived }) => !archived)
-          .map((project) => (
-            <View key={project.id} style={{ gap: 4 }}>
-              <Pressable role="button" onPress={() => router.push(`/p/${project.id}/route`)}>
-                <Leaf hung>
-                  <Txt kind="name">{project.name}</Txt>
-                  {project.practiceOnly ? (
-                    <Txt kind="strong" ink="accent">
-                      Practice only
+        <Grid gap={16}>
+          {projects.data
+            ?.filter(({ archived }) => !archived)
+            .map((project) => (
+              <View key={project.id} style={{ gap: 4 }}>
+                <Pressable role="button" onPress={() => router.push(`/p/${project.id}/route`)}>
+                  <Leaf hung>
+                    <Txt kind="name">{project.name}</Txt>
+                    {project.practiceOnly ? (
+                      <Txt kind="strong" ink="accent">
+                        Practice only
+                      </Txt>
+                    ) : null}
+                    <Txt ink="ink2">
+                      {`${project.limits.name} · ${project.limits.grade} decides${limitWords(project.limits.splice[project.limits.grade].single)}`}
                     </Txt>
-                  ) : null}
-                  <Txt ink="ink2">
-                    {`${project.limits.name} · ${project.limits.grade} decides${limitWords(project.limits.splice[project.limits.grade].single)}`}
-                  </Txt>
-                </Leaf>
-              </Pressable>
-              {managing ? <RemoveKeys removal={removal} item={removableProject(project)} /> : null}
-            </View>
-          ))}
+                  </Leaf>
+                </Pressable>
+                {managing ? (
+                  <RemoveKeys removal={removal} item={removableProject(project)} />
+                ) : null}
+              </View>
+            ))}
+        </Grid>
         {bringIn.message ? (
           <Notice
             word={bringIn.busy ? 'Importing.' : 'Not imported.'}

@@ -269,7 +269,7 @@ function ProblemPart({ flow }: { flow: Import }) {
         </Notice>
         {doubtCount > 0 ? (
           <Notice word={`Look at ${plural(doubtCount, 'place')} first.`}>
-            These may be meant; if not, mend the list before it goes in.
+            These may be meant; if not, fix the list before it is imported.
           </Notice>
         ) : null}
         {doubts.map(({ closure, message }) => (

@@ -7,6 +7,7 @@ import type { Finding } from '@cordel/core/otdr';
 import { outbox } from '@/data/client';
 import { personNow } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
+import { Grid } from '@/ui/Grid';
 import { Leaf } from '@/ui/Leaf';
 import { Empty, Notice, Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
@@ -60,12 +61,12 @@ export function FindingsPage() {
         <Txt kind="strong">{plural(data.traces, 'trace')}</Txt>
         {` of ${plural(data.circuits.length, 'circuit')} · `}
         <Txt kind="strong" ink={bad.length > 0 ? 'accent' : 'green'}>
-          {bad.length > 0 ? `${bad.length} to mend` : 'nothing to mend'}
+          {bad.length > 0 ? `${bad.length} to repair` : 'nothing to repair'}
         </Txt>
         {data.unplaced > 0 ? ` · ${plural(data.unplaced, 'trace')} that belong nowhere yet` : ''}
       </Txt>
       <LedgerPart answer={data} />
-      {bad.length > 0 ? <Findings title="To mend" list={bad} /> : null}
+      {bad.length > 0 ? <Findings title="To repair" list={bad} /> : null}
       {data.corrections.length > 0 ? (
         <View style={{ gap: 8 }}>
           <Txt kind="name" heading={2}>
@@ -149,47 +150,49 @@ function Findings({ title, list }: { title: string; list: readonly Finding[] }) 
       <Txt kind="name" heading={2}>
         {title}
       </Txt>
-      {list.map((finding) => (
-        <View
-          key={`${finding.cause} ${finding.title} ${finding.where}`}
-          style={{
-            flexDirection: 'row',
-            gap: 12,
-            backgroundColor: inks.leaf,
-            borderWidth: 2,
-            borderColor: inks.ink,
-            padding: 12,
-          }}
-        >
-          <CauseMark cause={finding.cause} />
-          <View style={{ flex: 1, gap: 4 }}>
-            <Txt kind="strong" heading={3}>
-              {finding.title}
-            </Txt>
-            <Txt kind="strong">{finding.where}</Txt>
-            <Txt>{finding.evidence}</Txt>
-            <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
-              <Press
-                label={`Look at ${finding.circuits.length > 1 ? 'one of them' : 'the traces'}`}
-                onPress={() => {
-                  const [cable, fiber] = finding.circuits[0]!.split(' ');
-                  router.push(
-                    `/p/${project.id}/ledger/circuit?cable=${cable}&fiber=${fiber}` as never,
-                  );
-                }}
-              />
-              {finding.closureId ? (
+      <Grid least={460} gap={12}>
+        {list.map((finding) => (
+          <View
+            key={`${finding.cause} ${finding.title} ${finding.where}`}
+            style={{
+              flexDirection: 'row',
+              gap: 12,
+              backgroundColor: inks.leaf,
+              borderWidth: 2,
+              borderColor: inks.ink,
+              padding: 12,
+            }}
+          >
+            <CauseMark cause={finding.cause} />
+            <View style={{ flex: 1, gap: 4 }}>
+              <Txt kind="strong" heading={3}>
+                {finding.title}
+              </Txt>
+              <Txt kind="strong">{finding.where}</Txt>
+              <Txt>{finding.evidence}</Txt>
+              <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
                 <Press
-                  label="The closure"
-                  onPress={() =>
-                    router.push(`/p/${project.id}/route/${finding.closureId}` as never)
-                  }
+                  label={`Look at ${finding.circuits.length > 1 ? 'one of them' : 'the traces'}`}
+                  onPress={() => {
+                    const [cable, fiber] = finding.circuits[0]!.split(' ');
+                    router.push(
+                      `/p/${project.id}/ledger/circuit?cable=${cable}&fiber=${fiber}` as never,
+                    );
+                  }}
                 />
-              ) : null}
+                {finding.closureId ? (
+                  <Press
+                    label="The closure"
+                    onPress={() =>
+                      router.push(`/p/${project.id}/route/${finding.closureId}` as never)
+                    }
+                  />
+                ) : null}
+              </View>
             </View>
           </View>
-        </View>
-      ))}
+        ))}
+      </Grid>
     </View>
   );
 }

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { describeMakeUp, formatDistance, parseDistance, parseMakeUp, plural } from '@cordel/core';
 import { useSummary } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
+import { Grid } from '@/ui/Grid';
 import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
@@ -93,19 +94,21 @@ function Plans() {
       {cables.length > 0 ? (
         <Txt>{`Cables: ${cables.map(({ name }) => name).join(', ')}`}</Txt>
       ) : null}
-      {closures
-        .filter((closure) => !isArchived(closure))
-        .map(({ id, name }) => (
-          <Press
-            key={id}
-            label={`Plan ${name}`}
-            style={{ justifyContent: 'space-between' }}
-            onPress={() => router.push(`/p/${project.id}/route/${id}/plan` as never)}
-          >
-            <Txt kind="strong">{`Plan ${name}`}</Txt>
-            <Txt ink="ink2">{plural(splices.get(id) ?? 0, 'splice')}</Txt>
-          </Press>
-        ))}
+      <Grid>
+        {closures
+          .filter((closure) => !isArchived(closure))
+          .map(({ id, name }) => (
+            <Press
+              key={id}
+              label={`Plan ${name}`}
+              style={{ justifyContent: 'space-between' }}
+              onPress={() => router.push(`/p/${project.id}/route/${id}/plan` as never)}
+            >
+              <Txt kind="strong">{`Plan ${name}`}</Txt>
+              <Txt ink="ink2">{plural(splices.get(id) ?? 0, 'splice')}</Txt>
+            </Press>
+          ))}
+      </Grid>
     </View>
   );
 }

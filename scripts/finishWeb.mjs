@@ -80,9 +80,24 @@ function preload(folder) {
   );
 }
 
+/** What the first view runs: `entry`, and what it shares with the pages. */
+const FIRST_SCRIPTS = /\/(entry|__common)-[0-9a-f]+\.js$/;
+
+/**
+ * Has the first view's scripts compiled while they arrive, beside the page's own thread, and not function by
+ * function as each is called. Source: Explicit Compile Hints of V8; other browsers read a remark.
+ */
+function compileEarly(folder) {
+  for (const path of filesBelow(folder)) {
+    if (!FIRST_SCRIPTS.test(path)) continue;
+    writeFileSync(path, `//# allFunctionsCalledOnLoad\n${readFileSync(path, 'utf8')}`);
+  }
+}
+
 /** Makes the built web app ready to be served. */
 async function finishWeb(folder) {
   preload(folder);
+  compileEarly(folder);
   await compress(folder);
 }
 

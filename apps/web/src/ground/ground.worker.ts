@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { type Parsed, type SameName, proposeSameNames } from '@cordel/core';
+import { type Parsed, type SameName, proposeSameNames } from '@cordel/core/lists';
 import { type FoundRoute, lineLength, readGeoJson } from '@cordel/core/geo';
 
 /** A route as it is shown before it is imported. */

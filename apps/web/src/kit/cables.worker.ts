@@ -5,7 +5,7 @@ import {
   type SameName,
   parsed,
   proposeSameNames,
-} from '@cordel/core';
+} from '@cordel/core/lists';
 import {
   type ListedCable,
   type Table,

@@ -14,7 +14,7 @@ import {
   parsed,
   proposeSameNames,
   readSpliceList,
-} from '@cordel/core';
+} from '@cordel/core/lists';
 import {
   startAtTitles,
   type TitledTable,

@@ -420,7 +420,8 @@ describe('records that are not as they should be', () => {
   step('what came in while the line was lost is there when it is back', async () => {
     await page().setOfflineMode(true);
     await bring(recordOf(9007, 20));
-    await new Promise((resolve) => setTimeout(resolve, 1500));
+    // It is on the server, and the phone cannot know of it.
+    expect(await shown(page())).not.toContain('number 9007');
     await page().setOfflineMode(false);
     await page().waitForFunction(() => document.body.innerText.includes('Splicer’s number 9007'), {
       timeout: 40_000,

@@ -44,6 +44,8 @@ beforeAll(async () => {
     server,
     `/projects/${project}/ledger/redo`,
   );
+  const cable = (await readApi<{ cables: { id: string }[] }>(server, `/projects/${project}`))
+    .cables[0]!.id;
   views = {
     projects: '/projects',
     'new project': '/projects/new',
@@ -63,6 +65,8 @@ beforeAll(async () => {
     ledger: `/p/${project}/ledger`,
     'ledger fibers': `/p/${project}/ledger?view=fibers`,
     'ledger splices': `/p/${project}/ledger?view=splices&q=tube+9`,
+    'ledger search': `/p/${project}/ledger?q=tube+9&found=1`,
+    'cable record': `/p/${project}/ledger?q=A&found=1&open=cable.${cable}`,
     'ledger redo': `/p/${project}/ledger?view=redo`,
     'splice record': `/p/${project}/ledger?view=redo&open=splice.${rows[0]!.id}`,
     traces: `/p/${project}/ledger/traces`,
@@ -87,6 +91,7 @@ beforeAll(async () => {
     settings: `/p/${project}/kit/settings`,
     cables: `/p/${project}/kit/cables`,
     closures: `/p/${project}/kit/closures`,
+    'cables and closures': `/p/${project}/kit/network`,
     schemes: `/p/${project}/kit/schemes`,
     import: `/p/${project}/kit/import`,
     'not found': '/nowhere',

@@ -1,41 +1,38 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useCallback, useEffect, useState } from 'react';
 import { ScrollView, View } from 'react-native';
-import { type RedoAdvice, formatLoss } from '@cordel/core';
 import { usePerson } from '@/data/storage';
 import { useWork } from '@/data/queries';
 import type { Work } from '@/data/setting';
 import { useProjectView } from '@/projects/context';
-import { Notice, Waiting } from '@/ui/Notice';
+import { Waiting } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 import { useKeys } from '@/ui/keys';
 import { useInks } from '@/ui/theme';
+import { useWide } from '@/ui/useWide';
 import { Finished } from './Finished';
-import { Hands } from './Hands';
-import { Keypad } from './Keypad';
+import { InHand } from './InHand';
 import { MeasureKind } from './MeasureKind';
 import { NamePanel } from './NamePanel';
-import { AdviceLine, AskedNotice, HeardLine, RecordLine, StopNotice } from './RecordPart';
 import { PickSheet } from './PickSheet';
-import { RibbonCells } from './RibbonCells';
 import { SkipSheet } from './SkipSheet';
-import { StandinPart } from './StandinPart';
 import { StationStrip } from './StationStrip';
-import { StepsPart } from './StepsPart';
 import { TimerBar } from './TimerBar';
 import { adviceFor } from './advice';
-import type { BenchSplice } from './benchSplices';
 import type { BenchMode } from './draft';
-import { nextTryWords } from './said';
 import { useArc } from './useArc';
 import { type Bench, useBench } from './useBench';
 import { useHealth } from './useHealth';
-import { type Records, useRecords } from './useRecords';
-import { type Setup, useSetup } from './useSetup';
+import { useRecords } from './useRecords';
+import { useSetup } from './useSetup';
 import { useShiftLeft } from './useShiftLeft';
 import { useStation } from './useStation';
-import { type Timers, useTimers } from './useTimers';
+import { useTimers } from './useTimers';
+
+/** The Bench is no wider than the eye takes in from the splicer, px. */
+const PHONE_WIDTH = 560;
+const WIDE_WIDTH = 1120;
 
 const MODES: Record<BenchMode, string> = { splice: 'Splice', redo: 'Redo', measure: 'Measure' };
 
@@ -61,6 +58,7 @@ export function BenchPage() {
 
 function AtTheBench({ work, mode }: { work: Work; mode: BenchMode }) {
   const inks = useInks();
+  const wide = useWide();
   const view = useProjectView();
   const { project } = view;
   const station = useStation(project.id);
@@ -147,7 +145,7 @@ function AtTheBench({ work, mode }: { work: Work; mode: BenchMode }) {
         padding: 14,
         gap: 10,
         width: '100%',
-        maxWidth: 560,
+        maxWidth: wide ? WIDE_WIDTH : PHONE_WIDTH,
         alignSelf: 'center',
       }}
     >
@@ -242,129 +240,10 @@ function BenchHead({ bench, work, onPick }: { bench: Bench; work: Work; onPick()
   );
 }
 
-interface InHandProps {
-  bench: Bench;
-  setup: Setup;
-  timers: Timers;
-  records: Records;
-  advice: RedoAdvice | null;
-  onSkip(): void;
-}
-
-function InHand({ bench, setup, timers, records, advice, onSkip }: InHandProps) {
-  const inks = useInks();
-  const { project } = useProjectView();
-  const { said, sleeve } = bench;
-  const { last } = bench;
-  const measuring = bench.mode === 'measure';
-  const listening = !measuring && setup.splicer !== null && setup.setup.way !== 'mechanical';
-  const [typing, setTyping] = useState(false);
-  const { fiberName } = useProjectView();
-  const fiberWords = (splice: BenchSplice) => fiberName(splice.cableA, splice.fiberA);
-  const worst = worstOf(bench, fiberWords);
-  const name = bench.words(bench.fibers.length > 0 ? bench.fibers : sleeve!.splices);
-  const [asked] = records.asked;
-  return (
-    <>
-      <Hands bench={bench} />
-      {measuring ? null : <StepsPart bench={bench} setup={setup} timers={timers} label={name} />}
-      {sleeve?.method === 'mass' ? <RibbonCells bench={bench} /> : null}
-      <View
-        style={{
-          flexDirection: 'row',
-          alignItems: 'center',
-          justifyContent: 'space-between',
-          borderWidth: 2,
-          borderColor: inks.ink,
-          backgroundColor: inks.leaf,
-          paddingHorizontal: 14,
-          height: 62,
-        }}
-      >
-        <Txt kind="figure" aria-live="polite" role="status" aria-label="Loss typed">
-          {worst ? formatLoss(worst.loss) : face(bench)}
-        </Txt>
-        <View style={{ alignItems: 'flex-end' }}>
-          <Txt>{bench.mode === 'measure' ? `dB at ${bench.nm} nm` : 'dB estimate'}</Txt>
-          {bench.fibers.length > 1 ? (
-            <Txt kind="strong">
-              {worst ? `worst: ${worst.name}` : bench.fiber ? fiberWords(bench.fiber) : ''}
-            </Txt>
-          ) : null}
-        </View>
-      </View>
-      {records.stopped ? (
-        <StopNotice record={records.stopped} onDone={() => bench.change({ stopped: null })} />
-      ) : null}
-      {said ? (
-        <Notice
-          word={said.word}
-          ink={said.tone === 'good' ? 'green' : said.tone === 'bad' ? 'accent' : 'ink'}
-          live
-        >
-          {listening && said.word === '' ? sayListening(bench) : said.detail}
-        </Notice>
-      ) : null}
-      {advice ? <AdviceLine advice={advice} /> : null}
-      {bench.record ? (
-        <RecordLine record={records.own.find(({ id }) => id === bench.record!.id)!} />
-      ) : null}
-      {!measuring && advice && !bench.draft.sleeveOn ? (
-        <Notice word="Sleeve on?" ink="accent">
-          Tick it above: found after the heater it breaks a good splice.
-        </Notice>
-      ) : null}
-      {asked ? (
-        <AskedNotice
-          asked={asked}
-          count={records.asked.length}
-          bench={bench}
-          projectId={project.id}
-          name={name}
-        />
-      ) : null}
-      {listening ? <HeardLine records={records.own} /> : null}
-      {listening && setup.kept.standin && project.practiceOnly ? (
-        <StandinPart projectId={project.id} bench={bench} setup={setup} />
-      ) : null}
-      {listening && !typing ? (
-        <Press label="Type the estimate" onPress={() => setTyping(true)} />
-      ) : (
-        <Keypad onKey={bench.type} signed={measuring} />
-      )}
-      <View style={{ flexDirection: 'row', gap: 8, alignItems: 'center' }}>
-        <Press label="Skip" look="bare" icon="debug-step-over" onPress={onSkip} />
-        {last ? (
-          <Press
-            label={`Undo ${last.words}`}
-            look="bare"
-            icon="undo"
-            onPress={() => {
-              bench.undo();
-              // The key now undoes the step before: Enter keeps the next figure, and must not press it.
-              (document.activeElement as HTMLElement | null)?.blur();
-            }}
-          />
-        ) : null}
-      </View>
-      <Txt kind="small" ink="ink2">
-        Shards into the closed container, eyes covered. No solvent near the arc or the heater. Never
-        look into a fiber end. Follow local codes and your company’s practice.
-      </Txt>
-    </>
-  );
-}
-
-/** What is waited for where the record comes by itself. */
-function sayListening({ fiber, limits }: Bench): string {
-  const tries = fiber?.standing.tries.length ?? 0;
-  const again = tries > 0 ? `${nextTryWords(tries, limits.maxTries)} ` : '';
-  return `${again}Sleeve on first. Splice: the record comes by itself.`;
-}
-
 /** Redo or keep, under the thumb whatever is read above. */
 function Actions({ bench, redoNext }: { bench: Bench; redoNext: boolean }) {
   const inks = useInks();
+  const wide = useWide();
   return (
     <View
       style={{
@@ -375,7 +254,7 @@ function Actions({ bench, redoNext }: { bench: Bench; redoNext: boolean }) {
         borderColor: inks.ink,
         backgroundColor: inks.paper,
         width: '100%',
-        maxWidth: 560,
+        maxWidth: wide ? WIDE_WIDTH : PHONE_WIDTH,
         alignSelf: 'center',
       }}
     >
@@ -401,26 +280,3 @@ function Actions({ bench, redoNext }: { bench: Bench; redoNext: boolean }) {
 
 const keepLabel = (bench: Bench): string =>
   bench.sleeve?.method === 'mass' && !bench.allTyped ? 'Next fiber' : 'Keep, next';
-
-/** The worst fiber of a ribbon whose fibers all have their figure: the one that decides for its sleeve. */
-function worstOf(
-  bench: Bench,
-  words: (splice: BenchSplice) => string,
-): { name: string; loss: number } | null {
-  if (bench.fibers.length < 2 || !bench.allTyped) return null;
-  return bench.fibers
-    .flatMap((splice) => {
-      const loss = bench.read(splice);
-      return loss.ok ? [{ name: words(splice), loss: loss.value }] : [];
-    })
-    .reduce((worst, one) => (one.loss > worst.loss ? one : worst));
-}
-
-/** The figure as it will be kept, or what is typed where it is no figure yet. */
-function face(bench: Bench): string {
-  if (bench.keys === '') return '–.––';
-  const loss = bench.fiber ? bench.read(bench.fiber) : null;
-  return loss?.ok && !bench.keys.includes('.')
-    ? formatLoss(loss.value)
-    : bench.keys.replace('-', '\u2212');
-}

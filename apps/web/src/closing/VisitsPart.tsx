@@ -11,6 +11,7 @@ import {
 } from '@cordel/core/close';
 import { useWork } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
+import { Grid } from '@/ui/Grid';
 import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
@@ -44,14 +45,16 @@ export function VisitsPart({ closing, write }: VisitsPartProps) {
       {visit?.purpose === 'cut-over' ? <CutOver closing={closing} write={write} /> : null}
       <VisitForm closing={closing} write={write} />
       <LeaveForm closing={closing} write={write} />
-      {visits.map((record) => (
-        <VisitLeaf
-          key={record.visit?.id ?? record.from}
-          record={record}
-          closing={closing}
-          write={write}
-        />
-      ))}
+      <Grid least={480} gap={16}>
+        {visits.map((record) => (
+          <VisitLeaf
+            key={record.visit?.id ?? record.from}
+            record={record}
+            closing={closing}
+            write={write}
+          />
+        ))}
+      </Grid>
     </View>
   );
 }

@@ -8,6 +8,7 @@ import { usePerson } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import { useClock } from '@/projects/useClock';
 import { Choice } from '@/ui/Field';
+import { Grid } from '@/ui/Grid';
 import { Leaf } from '@/ui/Leaf';
 import { Notice, Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
@@ -41,61 +42,65 @@ export function HandoverPage() {
   const running = query.data?.some(({ state }) => state === 'making');
   return (
     <Page title="Hand over" above={project.name} back={`/p/${project.id}/kit`}>
-      <Leaf style={{ gap: 12 }}>
-        <Select
-          label="What is handed over"
-          value={chosen}
-          options={[
-            { value: '', label: 'The whole project' },
-            ...closures.map(({ id, name }) => ({ value: id, label: name })),
-          ]}
-          onChange={setChosen}
-        />
-        <Choice<Paper>
-          label="Paper of the PDF"
-          value={paper}
-          options={[
-            { value: 'A4', label: 'A4' },
-            { value: 'Letter', label: 'Letter' },
-          ]}
-          onChange={setPaper}
-        />
-        {failing.length > 0 || unsigned.length > 0 ? (
-          <Notice word="It says what is.">
-            {[
-              failing.length > 0 ? `Failing: ${failing.map(({ name }) => name).join(', ')}.` : '',
-              unsigned.length > 0
-                ? `Not signed: ${unsigned.map(({ name }) => name).join(', ')}.`
-                : '',
-            ]
-              .filter(Boolean)
-              .join(' ')}
-          </Notice>
-        ) : null}
-        <Press
-          label="Make the package"
-          look="next"
-          disabled={running}
-          onPress={() => void ask(chosen || null, paper)}
-        />
-        {INSIDE.map((line) => (
-          <Txt key={line} ink="ink2">
-            {line}
-          </Txt>
-        ))}
-      </Leaf>
-      {query.data ? (
-        query.data.map((one) => (
-          <PackageLeaf
-            key={one.id}
-            made={one}
-            name={closures.find(({ id }) => id === one.closureId)?.name ?? 'The whole project'}
-            onStop={() => void stop(one.id).then(() => query.refetch())}
+      <Grid least={460} gap={16}>
+        <Leaf style={{ gap: 12 }}>
+          <Select
+            label="What is handed over"
+            value={chosen}
+            options={[
+              { value: '', label: 'The whole project' },
+              ...closures.map(({ id, name }) => ({ value: id, label: name })),
+            ]}
+            onChange={setChosen}
           />
-        ))
-      ) : (
-        <Waiting error={query.error} />
-      )}
+          <Choice<Paper>
+            label="Paper of the PDF"
+            value={paper}
+            options={[
+              { value: 'A4', label: 'A4' },
+              { value: 'Letter', label: 'Letter' },
+            ]}
+            onChange={setPaper}
+          />
+          {failing.length > 0 || unsigned.length > 0 ? (
+            <Notice word="It says what is.">
+              {[
+                failing.length > 0 ? `Failing: ${failing.map(({ name }) => name).join(', ')}.` : '',
+                unsigned.length > 0
+                  ? `Not signed: ${unsigned.map(({ name }) => name).join(', ')}.`
+                  : '',
+              ]
+                .filter(Boolean)
+                .join(' ')}
+            </Notice>
+          ) : null}
+          <Press
+            label="Make the package"
+            look="next"
+            disabled={running}
+            onPress={() => void ask(chosen || null, paper)}
+          />
+          {INSIDE.map((line) => (
+            <Txt key={line} ink="ink2">
+              {line}
+            </Txt>
+          ))}
+        </Leaf>
+        <View style={{ gap: 16 }}>
+          {query.data ? (
+            query.data.map((one) => (
+              <PackageLeaf
+                key={one.id}
+                made={one}
+                name={closures.find(({ id }) => id === one.closureId)?.name ?? 'The whole project'}
+                onStop={() => void stop(one.id).then(() => query.refetch())}
+              />
+            ))
+          ) : (
+            <Waiting error={query.error} />
+          )}
+        </View>
+      </Grid>
     </Page>
   );
 }

@@ -33,43 +33,47 @@ interface Props {
 export function ProjectFields({ control, setValue, schemes }: Props) {
   const loose = control as unknown as Control<ProjectForm>;
   return (
-    <View style={{ gap: 20 }}>
-      <Field control={loose} name="name" label="Project name" />
-      <Controller
-        control={control}
-        name="practiceOnly"
-        render={({ field }) => (
-          <View style={{ gap: 4 }}>
-            <Choice
-              label="What it is for"
-              value={field.value ? 'practice' : 'work'}
-              options={[
-                { value: 'work', label: 'Real work' },
-                { value: 'practice', label: 'Practice only' },
-              ]}
-              onChange={(value) => field.onChange(value === 'practice')}
-            />
-            <Txt kind="small" ink="ink2">
-              Simulators work in practice projects only. The mark stays once something simulated is
-              recorded.
-            </Txt>
+    <View style={{ gap: 28 }}>
+      <Grid least={460} gap={28}>
+        <View style={{ gap: 20 }}>
+          <Field control={loose} name="name" label="Project name" />
+          <Controller
+            control={control}
+            name="practiceOnly"
+            render={({ field }) => (
+              <View style={{ gap: 4 }}>
+                <Choice
+                  label="What it is for"
+                  value={field.value ? 'practice' : 'work'}
+                  options={[
+                    { value: 'work', label: 'Real work' },
+                    { value: 'practice', label: 'Practice only' },
+                  ]}
+                  onChange={(value) => field.onChange(value === 'practice')}
+                />
+                <Txt kind="small" ink="ink2">
+                  Simulators work in practice projects only. The mark stays once something simulated
+                  is recorded.
+                </Txt>
+              </View>
+            )}
+          />
+          <Pick
+            control={control}
+            name="schemeId"
+            label="Colours of new cables"
+            options={schemes.map((scheme) => [scheme.id, scheme.name])}
+          />
+          <View style={{ gap: 8 }}>
+            <Txt ink="ink2">A tray holds, where a list says nothing else</Txt>
+            <View style={{ flexDirection: 'row', gap: 12 }}>
+              <Field control={loose} name="trayCapacity.single" label="Single sleeves" numeric />
+              <Field control={loose} name="trayCapacity.mass" label="Ribbon sleeves" numeric />
+            </View>
           </View>
-        )}
-      />
-      <UnitFields control={control} />
-      <Pick
-        control={control}
-        name="schemeId"
-        label="Colours of new cables"
-        options={schemes.map((scheme) => [scheme.id, scheme.name])}
-      />
-      <View style={{ gap: 8 }}>
-        <Txt ink="ink2">A tray holds, where a list says nothing else</Txt>
-        <View style={{ flexDirection: 'row', gap: 12 }}>
-          <Field control={loose} name="trayCapacity.single" label="Single sleeves" numeric />
-          <Field control={loose} name="trayCapacity.mass" label="Ribbon sleeves" numeric />
         </View>
-      </View>
+        <UnitFields control={control} />
+      </Grid>
       <Grid least={460} gap={28}>
         <LimitFields control={control} setValue={setValue} />
         <View style={{ gap: 28 }}>

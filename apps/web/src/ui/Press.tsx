@@ -14,6 +14,9 @@ interface PressProps extends Omit<PressableProps, 'style' | 'children'> {
   textSize?: number;
 }
 
+/** Width of a key that shows its label alone, px. */
+const MOST_WIDTH = 560;
+
 /** A key of the interface: square, inked, at least 48 px. */
 export function Press({
   label,
@@ -40,6 +43,8 @@ export function Press({
         {
           minHeight: TOUCH,
           minWidth: TOUCH,
+          // On a wide screen a word alone needs no key from edge to edge.
+          maxWidth: children === undefined ? MOST_WIDTH : undefined,
           paddingHorizontal: 12,
           flexDirection: 'row',
           gap: 8,

@@ -1,0 +1,178 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { type RedoAdvice, formatLoss } from '@cordel/core';
+import { useProjectView } from '@/projects/context';
+import { Notice } from '@/ui/Notice';
+import { Press } from '@/ui/Press';
+import { Txt } from '@/ui/Txt';
+import { useInks } from '@/ui/theme';
+import { useWide } from '@/ui/useWide';
+import { Hands } from './Hands';
+import { Keypad } from './Keypad';
+import { AdviceLine, AskedNotice, HeardLine, RecordLine, StopNotice } from './RecordPart';
+import { RibbonCells } from './RibbonCells';
+import { StandinPart } from './StandinPart';
+import { StepsPart } from './StepsPart';
+import type { BenchSplice } from './benchSplices';
+import { nextTryWords } from './said';
+import type { Bench } from './useBench';
+import type { Records } from './useRecords';
+import type { Setup } from './useSetup';
+import type { Timers } from './useTimers';
+
+interface InHandProps {
+  bench: Bench;
+  setup: Setup;
+  timers: Timers;
+  records: Records;
+  advice: RedoAdvice | null;
+  onSkip(): void;
+}
+
+/** The sleeve in hand: which fibers, what to do, and what the joint reads; side by side where there is room. */
+export function InHand({ bench, setup, timers, records, advice, onSkip }: InHandProps) {
+  const inks = useInks();
+  const wide = useWide();
+  const { project } = useProjectView();
+  const { said, sleeve } = bench;
+  const { last } = bench;
+  const measuring = bench.mode === 'measure';
+  const listening = !measuring && setup.splicer !== null && setup.setup.way !== 'mechanical';
+  const [typing, setTyping] = useState(false);
+  const { fiberName } = useProjectView();
+  const fiberWords = (splice: BenchSplice) => fiberName(splice.cableA, splice.fiberA);
+  const worst = worstOf(bench, fiberWords);
+  const name = bench.words(bench.fibers.length > 0 ? bench.fibers : sleeve!.splices);
+  const [asked] = records.asked;
+  const fibers = (
+    <>
+      <Hands bench={bench} />
+      {measuring ? null : <StepsPart bench={bench} setup={setup} timers={timers} label={name} />}
+      {sleeve?.method === 'mass' ? <RibbonCells bench={bench} /> : null}
+    </>
+  );
+  const figure = (
+    <>
+      <View
+        style={{
+          flexDirection: 'row',
+          alignItems: 'center',
+          justifyContent: 'space-between',
+          borderWidth: 2,
+          borderColor: inks.ink,
+          backgroundColor: inks.leaf,
+          paddingHorizontal: 14,
+          height: 62,
+        }}
+      >
+        <Txt kind="figure" aria-live="polite" role="status" aria-label="Loss typed">
+          {worst ? formatLoss(worst.loss) : face(bench)}
+        </Txt>
+        <View style={{ alignItems: 'flex-end' }}>
+          <Txt>{bench.mode === 'measure' ? `dB at ${bench.nm} nm` : 'dB estimate'}</Txt>
+          {bench.fibers.length > 1 ? (
+            <Txt kind="strong">
+              {worst ? `worst: ${worst.name}` : bench.fiber ? fiberWords(bench.fiber) : ''}
+            </Txt>
+          ) : null}
+        </View>
+      </View>
+      {records.stopped ? (
+        <StopNotice record={records.stopped} onDone={() => bench.change({ stopped: null })} />
+      ) : null}
+      {said ? (
+        <Notice
+          word={said.word}
+          ink={said.tone === 'good' ? 'green' : said.tone === 'bad' ? 'accent' : 'ink'}
+          live
+        >
+          {listening && said.word === '' ? sayListening(bench) : said.detail}
+        </Notice>
+      ) : null}
+      {advice ? <AdviceLine advice={advice} /> : null}
+      {bench.record ? (
+        <RecordLine record={records.own.find(({ id }) => id === bench.record!.id)!} />
+      ) : null}
+      {!measuring && advice && !bench.draft.sleeveOn ? (
+        <Notice word="Sleeve on?" ink="accent">
+          Tick it above: found after the heater it breaks a good splice.
+        </Notice>
+      ) : null}
+      {asked ? (
+        <AskedNotice
+          asked={asked}
+          count={records.asked.length}
+          bench={bench}
+          projectId={project.id}
+          name={name}
+        />
+      ) : null}
+      {listening ? <HeardLine records={records.own} /> : null}
+      {listening && setup.kept.standin && project.practiceOnly ? (
+        <StandinPart projectId={project.id} bench={bench} setup={setup} />
+      ) : null}
+      {listening && !typing ? (
+        <Press label="Type the estimate" onPress={() => setTyping(true)} />
+      ) : (
+        <Keypad onKey={bench.type} signed={measuring} />
+      )}
+    </>
+  );
+  return (
+    <>
+      <View style={{ flexDirection: wide ? 'row' : 'column', gap: wide ? 24 : 10 }}>
+        <View style={{ flex: wide ? 1 : undefined, gap: 10 }}>{fibers}</View>
+        <View style={{ flex: wide ? 1 : undefined, gap: 10 }}>{figure}</View>
+      </View>
+      <View style={{ flexDirection: 'row', gap: 8, alignItems: 'center' }}>
+        <Press label="Skip" look="bare" icon="debug-step-over" onPress={onSkip} />
+        {last ? (
+          <Press
+            label={`Undo ${last.words}`}
+            look="bare"
+            icon="undo"
+            onPress={() => {
+              bench.undo();
+              // The key now undoes the step before: Enter keeps the next figure, and must not press it.
+              (document.activeElement as HTMLElement | null)?.blur();
+            }}
+          />
+        ) : null}
+      </View>
+      <Txt kind="small" ink="ink2">
+        Shards into the closed container, eyes covered. No solvent near the arc or the heater. Never
+        look into a fiber end. Follow local codes and your company’s practice.
+      </Txt>
+    </>
+  );
+}
+
+/** What is waited for where the record comes by itself. */
+function sayListening({ fiber, limits }: Bench): string {
+  const tries = fiber?.standing.tries.length ?? 0;
+  const again = tries > 0 ? `${nextTryWords(tries, limits.maxTries)} ` : '';
+  return `${again}Sleeve on first. Splice: the record comes by itself.`;
+}
+
+/** The worst fiber of a ribbon whose fibers all have their figure: the one that decides for its sleeve. */
+function worstOf(
+  bench: Bench,
+  words: (splice: BenchSplice) => string,
+): { name: string; loss: number } | null {
+  if (bench.fibers.length < 2 || !bench.allTyped) return null;
+  return bench.fibers
+    .flatMap((splice) => {
+      const loss = bench.read(splice);
+      return loss.ok ? [{ name: words(splice), loss: loss.value }] : [];
+    })
+    .reduce((worst, one) => (one.loss > worst.loss ? one : worst));
+}
+
+/** The figure as it will be kept, or what is typed where it is no figure yet. */
+function face(bench: Bench): string {
+  if (bench.keys === '') return '–.––';
+  const loss = bench.fiber ? bench.read(bench.fiber) : null;
+  return loss?.ok && !bench.keys.includes('.')
+    ? formatLoss(loss.value)
+    : bench.keys.replace('-', '\u2212');
+}

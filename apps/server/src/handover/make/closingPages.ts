@@ -100,7 +100,8 @@ function writeRound(
     facePicture(sheets, hardware, pressed.looked);
     for (const place of bubbles) sheets.paragraph(`${place}: ${leakCause(hardware, place).cause}`);
   }
-  for (const mend of mends) sheets.paragraph(`Repaired at ${mend.place}: ${mend.what} (${mend.by})`);
+  for (const mend of mends)
+    sheets.paragraph(`Repaired at ${mend.place}: ${mend.what} (${mend.by})`);
   sheets.paragraph(
     release
       ? `Released before ${release.before}, ${sheets.moment(release.at)}, ${release.by}.`

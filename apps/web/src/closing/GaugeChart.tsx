@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import type { GaugeUnit } from '@cordel/core';
 import { type PressureRound, formatGauge, gaugeAt, readingsOf } from '@cordel/core/close';
 import { FONTS, useInks } from '@/ui/theme';
 
@@ -9,7 +10,7 @@ const LEFT = 74;
 const BELOW = 26;
 
 /** Readings of a round over its minutes, and what cooling alone would make of the first one. */
-export function GaugeChart({ pressed }: { pressed: PressureRound }) {
+export function GaugeChart({ pressed, unit }: { pressed: PressureRound; unit: GaugeUnit }) {
   const inks = useInks();
   const [width, setWidth] = useState(340);
   const { round } = pressed;
@@ -33,7 +34,7 @@ export function GaugeChart({ pressed }: { pressed: PressureRound }) {
     <View
       onLayout={({ nativeEvent }) => setWidth(Math.max(260, nativeEvent.layout.width))}
       role="img"
-      aria-label={`Gauge from ${formatGauge(first.gaugePa, round.unit)} to ${formatGauge(readings.at(-1)!.gaugePa, round.unit)} in ${last.toFixed(1)} minutes${alone.length > 0 ? `; by temperature alone ${formatGauge(Math.round(alone.at(-1)!.gaugePa), round.unit)}` : ''}`}
+      aria-label={`Gauge from ${formatGauge(first.gaugePa, unit)} to ${formatGauge(readings.at(-1)!.gaugePa, unit)} in ${last.toFixed(1)} minutes${alone.length > 0 ? `; by temperature alone ${formatGauge(Math.round(alone.at(-1)!.gaugePa), unit)}` : ''}`}
     >
       <Svg width={width} height={HEIGHT}>
         <Rect
@@ -55,7 +56,7 @@ export function GaugeChart({ pressed }: { pressed: PressureRound }) {
             fill={inks.ink}
             textAnchor="end"
           >
-            {formatGauge(Math.round(pa), round.unit)}
+            {formatGauge(Math.round(pa), unit)}
           </SvgText>
         ))}
         {alone.length > 1 ? (

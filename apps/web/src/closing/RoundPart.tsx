@@ -65,7 +65,7 @@ export function RoundPart(props: RoundPartProps) {
           <Clock since={round.at} />
           <Txt kind="strong">{`limit ${formatGauge(round.limitPa, round.unit, 'down')}`}</Txt>
         </View>
-        <GaugeChart pressed={pressed} />
+        <GaugeChart pressed={pressed} unit={round.unit} />
         <Reckoned pressed={pressed} />
         <ReadingPart {...props} />
       </Leaf>
@@ -122,7 +122,7 @@ function Reckoned({ pressed }: { pressed: PressureRound }) {
           {`From ${formatTemperature(first.temperature!, temperatureUnit)} to ${formatTemperature(last.temperature!, temperatureUnit)} a tight closure would go from ${formatGauge(first.gaugePa, round.unit)} to ${formatGauge(Math.round(gaugeAt(first.gaugePa, round.airPa, first.temperature!, last.temperature!)), round.unit)} once its air has followed; the gauge shows ${formatGauge(last.gaugePa, round.unit)}.`}
         </Txt>
       ) : null}
-      <Txt kind="strong">{estimateWords(pressed)}</Txt>
+      <Txt kind="strong">{estimateWords(pressed, round.unit)}</Txt>
       {pressed.origin ? (
         <Txt ink="ink2">{`${plural(pressed.readings.length, 'reading')}, ${pressed.origin}`}</Txt>
       ) : null}

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { plural } from '@cordel/core';
 import { type PressureRound, formatGauge } from '@cordel/core/close';
+import { useProjectView } from '@/projects/context';
 import { useClock } from '@/projects/useClock';
 import { Leaf } from '@/ui/Leaf';
 import { Press } from '@/ui/Press';
@@ -32,6 +33,8 @@ export function RoundRecord({
 }) {
   const { round, state, release, mends, bubbles, origin } = pressed;
   const { moment } = useClock();
+  // While pressure is on the gauge's own unit is read; the record is in the project's.
+  const unit = useProjectView().project.units.pressure;
   const [what, setWhat] = useState('');
   const place = bubbles[0] ?? 'Closure';
   const latest = closing.state.rounds.at(-1) === pressed;
@@ -41,12 +44,12 @@ export function RoundRecord({
         {`Test ${number}: ${HEADS[state]}${origin === 'simulated' ? ', readings simulated' : ''}`}
       </Txt>
       <Txt ink="ink2">
-        {`${moment(round.at)} · ${round.by} · ${formatGauge(round.targetPa, round.unit)}, limit ${formatGauge(round.limitPa, round.unit, 'down')}`}
+        {`${moment(round.at)} · ${round.by} · ${formatGauge(round.targetPa, unit)}, limit ${formatGauge(round.limitPa, unit, 'down')}`}
       </Txt>
       <Txt>{pressed.words}</Txt>
-      <GaugeChart pressed={pressed} />
+      <GaugeChart pressed={pressed} unit={unit} />
       {pressed.readings.length > 0 ? (
-        <Txt>{`${estimateWords(pressed)} ${plural(pressed.readings.length, 'reading')}, ${origin}.`}</Txt>
+        <Txt>{`${estimateWords(pressed, unit)} ${plural(pressed.readings.length, 'reading')}, ${origin}.`}</Txt>
       ) : null}
       {release ? <Txt ink="ink2">{`Released before ${release.before}, ${release.by}`}</Txt> : null}
       {mends.map((mend) => (

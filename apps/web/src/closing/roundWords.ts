@@ -21,13 +21,13 @@ const VERDICTS: Record<LeakEstimate['verdict'], string> = {
 };
 
 /** What the readings of a round say. */
-export function estimateWords({ estimate, round }: PressureRound): string {
+export function estimateWords({ estimate }: PressureRound, unit: GaugeUnit): string {
   const { verdict, holdOn, followed, scatter } = estimate;
   const hold =
     holdOn === null ? '' : ` Hold on for about ${Math.max(1, Math.ceil(holdOn))} min more.`;
   if (verdict === 'few') return `${VERDICTS.few}${hold}`;
   return [
-    `${VERDICTS[verdict]} At one temperature it ${rateWords(estimate, round.unit)}.`,
+    `${VERDICTS[verdict]} At one temperature it ${rateWords(estimate, unit)}.`,
     hold,
     followed
       ? ''

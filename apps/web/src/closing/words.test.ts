@@ -11,6 +11,7 @@ import { overWords, readTemperature } from './readings';
 import { estimateWords } from './roundWords';
 
 const CLOSURE = '019da9e7-4800-7000-8000-00000000c105';
+const wordsOfRound = (pressed: PressureRound) => estimateWords(pressed, 'kPa');
 const START = Date.parse('2026-05-04T21:00:00.000Z');
 let count = 0;
 
@@ -49,31 +50,31 @@ const row = (minutes: number, fall: number, temperature: (minute: number) => num
 
 describe('what is said of a round', () => {
   it('counts readings before it judges', () => {
-    expect(estimateWords(roundWith([[1, 34_000, 12]]))).toBe(
+    expect(wordsOfRound(roundWith([[1, 34_000, 12]]))).toBe(
       'Too few readings to reckon a leak yet. Hold on for about 2 min more.',
     );
   });
 
   it('says that it is tight, with the rate and its uncertainty in the gauge’s unit', () => {
-    const words = estimateWords(roundWith(row(15, 0, () => 12)));
+    const words = wordsOfRound(roundWith(row(15, 0, () => 12)));
     expect(words).toMatch(/^Tight: what it falls by, cooling explains\./);
     expect(words).toMatch(/At one temperature it (falls|rises) 0\.\d+ ± 0\.0\d+ kPa a minute\./);
   });
 
   it('says that it leaks, and by how much', () => {
-    const words = estimateWords(roundWith(row(15, 400, () => 12)));
+    const words = wordsOfRound(roundWith(row(15, 400, () => 12)));
     expect(words).toMatch(/^It leaks: it falls by more than cooling explains\./);
     expect(Number(/falls ([\d.]+) ±/.exec(words)![1])).toBeCloseTo(0.4, 1);
   });
 
   it('says how long to hold on while it is not told', () => {
-    expect(estimateWords(roundWith(row(3, 90, () => 12)))).toMatch(
+    expect(wordsOfRound(roundWith(row(3, 90, () => 12)))).toMatch(
       /^Not told yet\..*Hold on for about \d+ min more\./,
     );
   });
 
   it('asks for the temperature once more where it was read but once', () => {
-    const words = estimateWords(roundWith(row(6, 0, (minute) => (minute === 0 ? 12 : null))));
+    const words = wordsOfRound(roundWith(row(6, 0, (minute) => (minute === 0 ? 12 : null))));
     expect(words).toMatch(/Read the temperature again/);
   });
 
@@ -85,7 +86,7 @@ describe('what is said of a round', () => {
         celsius!,
       ],
     );
-    expect(estimateWords(roundWith(jumping))).toMatch(/jump more than the gauge’s step/);
+    expect(wordsOfRound(roundWith(jumping))).toMatch(/jump more than the gauge’s step/);
   });
 });
 

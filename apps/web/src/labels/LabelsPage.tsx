@@ -36,11 +36,13 @@ export function LabelsPage() {
   const wide = useWide();
   const [chosen, setChosen] = useState(wanted ?? closures[0]?.id ?? '');
   const [kinds, setKinds] = useState<readonly LabelKind[]>(LABEL_KINDS);
-  const [sheetId, setSheet] = useKept('cordel.labels.sheet', LABEL_SHEETS[0]!.id);
+  const usual = LABEL_SHEETS.find(({ paper }) => paper === project.units.paper) ?? LABEL_SHEETS[0]!;
+  // Sheets on hand are a matter of the device; until one is chosen, those of the project's paper.
+  const [sheetId, setSheet] = useKept('cordel.labels.sheet', '');
   const [skip, setSkip] = useState('');
   const work = useWork(chosen);
   const closure = closures.find(({ id }) => id === chosen);
-  const sheet = LABEL_SHEETS.find(({ id }) => id === sheetId) ?? LABEL_SHEETS[0]!;
+  const sheet = LABEL_SHEETS.find(({ id }) => id === sheetId) ?? usual;
   const labels = useMemo(() => {
     if (!closure || !work.data) return null;
     const assembly = assemblies.find(({ closureId }) => closureId === closure.id) ?? null;

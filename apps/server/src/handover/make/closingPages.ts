@@ -86,13 +86,14 @@ function writeRound(
   hardware: Hardware | null,
 ): void {
   const { round, state, bubbles, mends, release, estimate } = pressed;
+  const unit = sheets.units.pressure;
   sheets.paragraph(
-    `Test ${index + 1}${pressed.origin === 'simulated' ? ', readings simulated' : ''}: ${state}. ${sheets.moment(round.at)}, ${round.by}; ${formatGauge(round.targetPa, round.unit)}, limit ${formatGauge(round.limitPa, round.unit, 'down')}. ${pressed.words}`,
+    `Test ${index + 1}${pressed.origin === 'simulated' ? ', readings simulated' : ''}: ${state}. ${sheets.moment(round.at)}, ${round.by}; ${formatGauge(round.targetPa, unit)}, limit ${formatGauge(round.limitPa, unit, 'down')}. ${pressed.words}`,
     { face: 'bold', ink: state === 'passed' ? INK : ACCENT },
   );
   if (estimate.verdict !== 'few')
     sheets.paragraph(
-      `At one temperature it ${estimate.rate < 0 ? 'rises' : 'falls'} by ${formatLeakRate(Math.abs(estimate.rate), round.unit)}, give or take ${formatLeakRate(estimate.sigma, round.unit)}.`,
+      `At one temperature it ${estimate.rate < 0 ? 'rises' : 'falls'} by ${formatLeakRate(Math.abs(estimate.rate), unit)}, give or take ${formatLeakRate(estimate.sigma, unit)}.`,
     );
   gaugePicture(sheets, pressed);
   writeLooked(sheets, pressed);

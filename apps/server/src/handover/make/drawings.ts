@@ -149,8 +149,12 @@ export function gaugePicture(sheets: Sheets, { round, readings: entries }: Press
   }
   for (const { minutes, gaugePa } of readings) doc.circle(x(minutes), y(gaugePa), 1.6);
   doc.fill(INK);
-  sheets.put(formatGauge(Math.round(high), round.unit), sheets.left, y(high) - 4, { size: 7.5 });
-  sheets.put(formatGauge(Math.round(low), round.unit), sheets.left, y(low) - 4, { size: 7.5 });
+  sheets.put(formatGauge(Math.round(high), sheets.units.pressure), sheets.left, y(high) - 4, {
+    size: 7.5,
+  });
+  sheets.put(formatGauge(Math.round(low), sheets.units.pressure), sheets.left, y(low) - 4, {
+    size: 7.5,
+  });
   sheets.put(`${last.toFixed(1)} min; dashed: by temperature alone`, left, sheets.y + height + 3, {
     size: 7.5,
     ink: SECOND,

@@ -146,7 +146,6 @@ describe('a project in its units', () => {
     await sees(page(), 'in, ft, psi, F, ft, Letter');
     await press(page(), 'Metric');
     await sees(page(), 'mm, km, kPa, C, m, A4');
-    await press(page(), 'Choose single units');
     await press(page(), 'inH2O');
     await press(page(), 'Save');
     await sees(page(), 'Two-way 0.10');

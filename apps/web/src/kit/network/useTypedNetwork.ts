@@ -24,6 +24,11 @@ const readNetwork = (text: string): TypedNetwork => {
   }
 };
 
+const filled = ({ cables, closures }: TypedNetwork): TypedNetwork => ({
+  cables: cables.filter((row) => !isEmpty(row)),
+  closures: closures.filter((row) => !isEmpty(row)),
+});
+
 /** Cables and closures that are typed row by row; kept on the device until they are saved. */
 export function useTypedNetwork() {
   const { project, cables, closures } = useProjectView();
@@ -39,11 +44,12 @@ export function useTypedNetwork() {
     const known = rows.some(({ id }) => id === row.id);
     const next = known ? rows.map((one) => (one.id === row.id ? row : one)) : [...rows, row];
     if (!known) setEmptyIds({ ...emptyIds, [part]: uuid() });
-    setText(JSON.stringify({ ...typed, [part]: next.filter((one) => !isEmpty(one)) }));
+    // A row that was emptied stays: it is the field in hand.
+    setText(JSON.stringify({ ...typed, [part]: next }));
   };
 
   const save = async () => {
-    const rows = { cables: typed.cables, closures: typed.closures };
+    const rows = filled(typed);
     const read = [
       ...readCables(rows.cables, cables, project),
       ...readClosures(rows.closures, closures, project),
@@ -85,7 +91,7 @@ export function useTypedNetwork() {
       cables: withEmptyRow(typed.cables, emptyIds.cables),
       closures: withEmptyRow(typed.closures, emptyIds.closures),
     },
-    count: typed.cables.length + typed.closures.length,
+    count: filled(typed).cables.length + filled(typed).closures.length,
     problems,
     savedCount: saved === '' ? 0 : Number(saved),
     change,

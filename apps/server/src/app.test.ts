@@ -1,6 +1,9 @@
 import { Validator } from '@seriousme/openapi-schema-validator';
 import { type TestApi, startApi } from './testing/api.ts';
 import { BODY_LIMITS } from './app.ts';
+import { attemptOn } from './testing/small.ts';
+
+const NOBODY = '019da9e7-4800-7000-8000-00000000dead';
 
 let api: TestApi;
 beforeAll(async () => {
@@ -46,6 +49,25 @@ describe('the API', () => {
     isProblem(await api.get('/projects/not-an-id'), 422);
     isProblem(await api.post('/evidence', '{ not json'), 400);
     isProblem(await api.post('/evidence', {}), 422);
+  });
+
+  it.each([
+    ['?q', '/projects/019da9e7-4800-7000-8000-00000000dead/ledger/splices?q=%00', undefined],
+    ['/name', '/projects/019da9e7-4800-7000-8000-00000000dead', { name: 'a\0b' }],
+    ['/name', '/projects/019da9e7-4800-7000-8000-00000000dead', { name: 'cut \ud83e' }],
+  ])('refuses what is no text at its place: %s', async (place, path, body) => {
+    const answer = body === undefined ? await api.get(path) : await api.put(path, body);
+    isProblem(answer, 422);
+    expect(answer.body as { errors: { place: string }[] }).toMatchObject({ errors: [{ place }] });
+  });
+
+  it.each([
+    ['0000-01-01T00:00:00.000Z', 'A time lies between 1970 and 2200.'],
+    ['9999-12-31T23:59:59.999Z', 'A time lies between 1970 and 2200.'],
+  ])('refuses a time that nobody works at: %s', async (at, words) => {
+    const answer = await api.post('/evidence', { entries: [{ ...attemptOn(NOBODY, 20), at }] });
+    isProblem(answer, 422);
+    expect((answer.body as { detail: string }).detail).toContain(words);
   });
 
   it('refuses bodies that are too large, in words', async () => {

@@ -17,6 +17,7 @@ import { exchangeRoutes } from './exchange/routes.ts';
 import { handoverRoutes } from './handover/routes.ts';
 import { Problem, answer, fromDatabase } from './http/problem.ts';
 import { answers, router } from './http/router.ts';
+import { refuseBadText } from './http/text.ts';
 import { ledgerRoutes } from './ledger/routes.ts';
 import { planRoutes } from './plans/routes.ts';
 import { prepRoutes } from './prep/routes.ts';
@@ -61,6 +62,7 @@ export function createApi(db: Db, log?: Logger, folder = join(tmpdir(), 'cordel-
   app.use('/api/*', compress({ threshold: 4096 }));
   app.use('/api/*', async (c, next) => {
     c.set('db', db);
+    await refuseBadText(c);
     await next();
     c.header('cache-control', 'no-store');
   });

@@ -15,6 +15,9 @@ const here = import.meta.dirname;
 const folder = resolve(process.env.CORDEL_DATA ?? '.cordel');
 const webFolder = resolve(process.env.CORDEL_WEB ?? join(here, '../../web/dist'));
 const migrations = join(here, '../drizzle');
+/** How long answers under way may take once the server is told to stop. */
+const MOST_TO_STOP_MS = 1500;
+
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
 
 async function main(): Promise<void> {
@@ -47,7 +50,11 @@ async function main(): Promise<void> {
     await new Promise<void>((done) => {
       server.close(() => done());
       if ('closeIdleConnections' in server) server.closeIdleConnections();
-      setTimeout(done, 5000).unref();
+      // Streams never end by themselves: what is still open then is cut.
+      setTimeout(() => {
+        if ('closeAllConnections' in server) server.closeAllConnections();
+        done();
+      }, MOST_TO_STOP_MS).unref();
     });
     await open.close();
     process.exit(0);

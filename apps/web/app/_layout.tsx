@@ -1,10 +1,13 @@
 import { Slot } from 'expo-router';
+import { PageBoundary } from '@/ui/PageBoundary';
 import { Providers } from '@/ui/Providers';
 
 export default function Root() {
   return (
     <Providers>
-      <Slot />
+      <PageBoundary>
+        <Slot />
+      </PageBoundary>
     </Providers>
   );
 }

@@ -91,12 +91,24 @@ export function fromDatabase(error: unknown): Problem | null {
       409,
       'Something simulated is recorded in this project: it stays for practice only. Start a new project for real work.',
     );
+  const range = OUT_OF_RANGE.get(code ?? '');
+  if (range) return new Problem(422, range);
   if (code === '23503')
     return new Problem(422, `It names a record that is not here (${constraint}).`);
   if (code === '23505')
     return new Problem(409, UNIQUE[constraint ?? ''] ?? `It is here already (${constraint}).`);
   return null;
 }
+
+/** Figures and texts that PostgreSQL cannot keep, by its codes (PostgreSQL documentation, appendix A). */
+const OUT_OF_RANGE: ReadonlyMap<string, string> = new Map([
+  ['22003', 'A number is too large or too small to be kept. Nothing was recorded.'],
+  ['22007', 'A time is none that can be kept. Nothing was recorded.'],
+  ['22008', 'A time is none that can be kept. Nothing was recorded.'],
+  ['22021', 'A text holds a character that cannot be kept. Nothing was recorded.'],
+  ['22P02', 'A figure or an id is none. Nothing was recorded.'],
+  ['22P05', 'A text holds a character that cannot be kept. Nothing was recorded.'],
+]);
 
 const UNIQUE: Record<string, string> = {
   cables_name: 'The project has a cable of that name already: choose another name.',

@@ -32,7 +32,7 @@ describe('a project', () => {
     ).toBe(200);
     const all = (await api.get('/projects')).body as Project[];
     expect(all.filter((entry) => entry.id === project.id)).toEqual([
-      { ...project, name: 'Lower ford' },
+      { ...project, name: 'Lower ford', archived: false },
     ]);
   });
 

@@ -101,7 +101,7 @@ export async function importList(
       await tx.insert(cables).values(used.map((cable) => ({ ...cable, projectId })));
     if (added.length > 0) await tx.insert(closures).values(added);
     for (const closure of there) {
-      const trays = list.newTrays[closure.name] ?? [];
+      const trays = list.newTrays.get(closure.name) ?? [];
       if (trays.length > 0)
         await tx
           .update(closures)
@@ -141,7 +141,7 @@ function closuresFor(
   importId: string,
   there: Closure[],
   names: string[],
-  trays: Record<string, Closure['trays']>,
+  trays: ReadonlyMap<string, Closure['trays']>,
 ): Closure[] {
   const known = new Set(there.map((closure) => closure.name));
   const next = Math.max(-1, ...there.map((closure) => closure.ordinal)) + 1;
@@ -155,6 +155,6 @@ function closuresFor(
       distance: null,
       branchOf: null,
       position: null,
-      trays: trays[name] ?? [],
+      trays: trays.get(name) ?? [],
     }));
 }

@@ -13,6 +13,20 @@ export class Refused extends Error {
   }
 }
 
+/** The server failed over a request: the same one may fail again. */
+export class ServerFailed extends Error {
+  override name = 'ServerFailed';
+  readonly status: number;
+
+  constructor(status: number) {
+    super(`The server failed over it (${status}).`);
+    this.status = status;
+  }
+}
+
+/** What a proxy says of a server that does not answer. */
+const NO_SERVER = [502, 503, 504];
+
 /** The server could not be reached; the same request may go through later. */
 class Unreached extends Error {
   override name = 'Unreached';
@@ -28,8 +42,9 @@ async function request(path: string, init?: RequestInit): Promise<unknown> {
     );
   }
   if (response.ok) return response.json();
-  if (response.status >= 500)
-    throw new Unreached(`The server has trouble (${response.status}). It will be tried again.`);
+  if (NO_SERVER.includes(response.status))
+    throw new Unreached(`The server does not answer (${response.status}). It will be tried again.`);
+  if (response.status >= 500) throw new ServerFailed(response.status);
   const problem = (await response.json().catch(() => null)) as {
     detail?: string;
     errors?: { place: string; detail: string }[];

@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';
-import { Outbox, type Write } from './outbox';
+import { MOST_FAILURES, Outbox, type Write, idsMadeBy } from './outbox';
 
 type Reply = { status: number; body?: unknown } | 'no connection';
 
@@ -102,6 +102,47 @@ describe('the outbox', () => {
     expect(await outcome).toEqual({ answer: {} });
   });
 
+  it('sets a write aside that the server fails over again and again, and goes on with the next', async () => {
+    const server = fakeServer();
+    server.then(...Array.from({ length: MOST_FAILURES }, () => ({ status: 500 })));
+    const outbox = await open();
+    const failing = outbox.add(write(1));
+    const next = outbox.add(write(2));
+    for (let tries = 1; tries < MOST_FAILURES; tries++) {
+      await until(() => outbox.snapshot().writes[0]?.failures === tries);
+      expect(outbox.snapshot()).toMatchObject({ failing: true, offline: false });
+      await outbox.flush();
+    }
+    expect(await failing).toMatchObject({ refused: { status: 500 } });
+    expect(await next).toEqual({ answer: {} });
+    expect(outbox.snapshot().writes).toMatchObject([
+      { what: 'write 1', state: 'set aside', problem: 'The server failed over it (500).' },
+    ]);
+    await outbox.retry(outbox.snapshot().writes[0]!.id);
+    await until(() => outbox.snapshot().writes.length === 0);
+  });
+
+  it('holds back what needs a write that was set aside, until that one is through', async () => {
+    const server = fakeServer();
+    const id = '019da9e7-4800-7000-8000-000000000009';
+    server.then(...Array.from({ length: MOST_FAILURES }, () => ({ status: 500 })));
+    const outbox = await open();
+    const put = { method: 'PUT' as const, path: `/api/closures/${id}`, body: { id }, what: 'Mill' };
+    const failing = outbox.add(put);
+    void outbox.add({ ...write(2), body: { closureId: id } });
+    const other = outbox.add(write(3));
+    for (let tries = 1; tries < MOST_FAILURES; tries++) {
+      await until(() => outbox.snapshot().writes[0]?.failures === tries);
+      await outbox.flush();
+    }
+    await failing;
+    expect(await other).toEqual({ answer: {} });
+    expect(outbox.snapshot().writes.map(({ state }) => state)).toEqual(['set aside', 'waiting']);
+    await outbox.retry(outbox.snapshot().writes[0]!.id);
+    await until(() => outbox.snapshot().writes.length === 0);
+    expect(server.sent.slice(-2).map(({ path }) => path)).toEqual([put.path, '/api/evidence']);
+  });
+
   it('keeps a refused write in sight with its reason, and goes on with the next', async () => {
     const server = fakeServer();
     server.then({ status: 422, body: { detail: 'There is no such splice.' } });
@@ -139,6 +180,43 @@ describe('the outbox', () => {
     expect(server.sent).toHaveLength(1);
   });
 
+  it('sends from memory what storage has no room for, and says that it is not safe', async () => {
+    const server = fakeServer();
+    const put = jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+      throw new DOMException('Full', 'QuotaExceededError');
+    });
+    server.always('no connection');
+    const outbox = await open();
+    void outbox.add(write(1));
+    await until(() => outbox.snapshot().offline);
+    expect(outbox.snapshot().writes).toMatchObject([{ what: 'write 1', unsafe: true }]);
+    await outbox.flush();
+    expect(outbox.snapshot().writes).toHaveLength(1);
+    server.always({ status: 200 });
+    await outbox.flush();
+    await until(() => outbox.snapshot().writes.length === 0);
+    expect(server.sent).toEqual([{ path: '/api/evidence', body: { count: 1 } }]);
+    put.mockRestore();
+  });
+
+  it('does not send a refused write again where its refusal cannot be stored', async () => {
+    const server = fakeServer();
+    const outbox = await open();
+    server.always('no connection');
+    const refused = outbox.add(write(1));
+    await until(() => outbox.snapshot().offline);
+    const put = jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+      throw new DOMException('Full', 'QuotaExceededError');
+    });
+    server.always({ status: 422, body: { detail: 'No.' } });
+    await outbox.flush();
+    expect(await refused).toMatchObject({ refused: { message: 'No.' } });
+    await outbox.flush();
+    expect(server.sent).toHaveLength(1);
+    expect(outbox.snapshot().writes).toMatchObject([{ state: 'refused' }]);
+    put.mockRestore();
+  });
+
   it('tells those who listen of every change', async () => {
     fakeServer();
     const outbox = await open();
@@ -149,5 +227,20 @@ describe('the outbox', () => {
     expect(seen[0]).toBe(1);
     expect(seen.at(-1)).toBe(0);
     stop();
+  });
+});
+
+describe('what a write brings', () => {
+  const id = (last: number) => `019da9e7-4800-7000-8000-00000000000${last}`;
+
+  it('is named by its path, its own ids, and those of its entries', () => {
+    expect(idsMadeBy({ method: 'PUT', path: `/api/cables/${id(1)}`, body: {} })).toEqual([id(1)]);
+    expect(
+      idsMadeBy({
+        method: 'POST',
+        path: `/api/projects/${id(1)}/splice-list`,
+        body: { importId: id(2), cables: [{ id: id(3), projectId: id(1) }] },
+      }),
+    ).toEqual([id(2), id(3)]);
   });
 });

@@ -1,6 +1,6 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import { v7 as uuid } from 'uuid';
-import { Refused, send } from './api';
+import { Refused, ServerFailed, send } from './api';
 
 /** A write on its way to the server. Its id sorts by when it was made. */
 export interface Write {
@@ -10,15 +10,22 @@ export interface Write {
   body: unknown;
   /** What it is, for the list of what waits: `A 125: 0.02 dB`. */
   what: string;
-  state: 'waiting' | 'refused';
-  /** Why the server refused it. */
+  /** `set aside`: the server failed over it again and again; it waits for a person. */
+  state: 'waiting' | 'refused' | 'set aside';
+  /** Why the server refused it, or how it failed. */
   problem?: string;
+  /** How often the server failed over it. */
+  failures?: number;
+  /** True while it is in this page's memory alone: the device's storage is full or forbidden. */
+  unsafe?: boolean;
 }
 
 export interface OutboxState {
   writes: readonly Write[];
   /** True while the server cannot be reached. */
   offline: boolean;
+  /** True while the server answers, and fails. */
+  failing: boolean;
   /** True until what an earlier page left has been read. */
   loading: boolean;
 }
@@ -28,6 +35,9 @@ interface Schema extends DBSchema {
 }
 
 type Outcome = { answer: unknown } | { refused: Refused; writeId: string };
+
+/** How often the server may fail over a write before it is set aside for others to go on. */
+export const MOST_FAILURES = 4;
 
 /** Waits between tries while the server cannot be reached, in ms. */
 const PAUSES = [1000, 2000, 5000, 10_000];
@@ -39,13 +49,17 @@ const PAUSES = [1000, 2000, 5000, 10_000];
  * one goes on.
  */
 export class Outbox {
-  private state: OutboxState = { writes: [], offline: false, loading: true };
+  private state: OutboxState = { writes: [], offline: false, failing: false, loading: true };
   private readonly listeners = new Set<() => void>();
   private readonly waiters = new Map<string, (outcome: Outcome) => void>();
   private readonly database: Promise<IDBPDatabase<Schema> | null>;
   private readonly delivered: (write: Write) => void;
   private readonly channel =
     typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('cordel-outbox');
+  /** Ids of writes that could not be stored. */
+  private readonly inMemory = new Set<string>();
+  /** Ids of writes that are out of the list, whether storage let them go or not. */
+  private readonly gone = new Set<string>();
   private sending = false;
   private failures = 0;
   private timer: ReturnType<typeof setTimeout> | null = null;
@@ -85,17 +99,19 @@ export class Outbox {
     return outcome;
   }
 
-  /** Sends a refused write again. */
+  /** Sends a refused write, or one that was set aside, again. */
   async retry(id: string): Promise<void> {
     const write = this.state.writes.find((entry) => entry.id === id);
     if (!write) return;
-    await this.change({ ...write, state: 'waiting', problem: undefined });
+    await this.change({ ...write, state: 'waiting', problem: undefined, failures: 0 });
     await this.flush();
   }
 
-  /** Takes a refused write out for good. */
+  /** Takes a write out for good. */
   async discard(id: string): Promise<void> {
-    await (await this.database)?.delete('writes', id);
+    this.gone.add(id);
+    this.inMemory.delete(id);
+    await (await this.database)?.delete('writes', id).catch(() => {});
     this.set({ writes: this.state.writes.filter((write) => write.id !== id) });
     this.channel?.postMessage('changed');
   }
@@ -115,11 +131,14 @@ export class Outbox {
       this.sending = false;
     }
     // One may have come in while the last answer was on its way.
-    if (!this.state.offline && this.next()) void this.flush();
+    const { offline, failing } = this.state;
+    if (!offline && !failing && this.next()) void this.flush();
   }
 
   private next(): Write | undefined {
-    return this.state.writes.find((write) => write.state === 'waiting');
+    const aside = this.state.writes.filter((write) => write.state === 'set aside');
+    const missing = aside.flatMap(idsMadeBy);
+    return this.state.writes.find((write) => write.state === 'waiting' && !names(write, missing));
   }
 
   private async deliver(write: Write): Promise<boolean> {
@@ -128,22 +147,42 @@ export class Outbox {
       this.failures = 0;
       this.delivered(write);
       await this.discard(write.id);
-      this.set({ offline: false });
+      this.set({ offline: false, failing: false });
       this.settle(write.id, { answer });
       return true;
     } catch (error) {
+      if (error instanceof ServerFailed) return this.failed(write, error);
       if (!(error instanceof Refused)) {
-        this.later();
+        this.later({ offline: true });
         return false;
       }
       await this.change({ ...write, state: 'refused', problem: error.message });
+      this.set({ offline: false, failing: false });
       this.settle(write.id, { refused: error, writeId: write.id });
       return true;
     }
   }
 
-  private later(): void {
-    this.set({ offline: true });
+  /** Tries a write again that the server failed over, and sets it aside in the end: others must go on. */
+  private async failed(write: Write, error: ServerFailed): Promise<boolean> {
+    const failures = (write.failures ?? 0) + 1;
+    if (failures < MOST_FAILURES) {
+      await this.change({ ...write, failures });
+      this.later({ offline: false, failing: true });
+      return false;
+    }
+    await this.change({ ...write, failures, state: 'set aside', problem: error.message });
+    this.failures = 0;
+    this.set({ offline: false, failing: false });
+    this.settle(write.id, {
+      refused: new Refused(error.status, error.message),
+      writeId: write.id,
+    });
+    return true;
+  }
+
+  private later(state: Partial<OutboxState>): void {
+    this.set(state);
     const pause = PAUSES[Math.min(this.failures++, PAUSES.length - 1)]!;
     if (this.timer) clearTimeout(this.timer);
     this.timer = setTimeout(() => void this.flush(), pause);
@@ -155,8 +194,20 @@ export class Outbox {
   }
 
   private async store(write: Write): Promise<void> {
-    // Without IndexedDB (private windows of some browsers) the list lives as long as the page.
-    await (await this.database)?.put('writes', write);
+    const database = await this.database;
+    const { unsafe: _before, ...kept } = write;
+    const stored = await (database?.put('writes', kept) ?? Promise.reject(new Error('no storage')))
+      .then(() => true)
+      // Full, or forbidden as in private windows of some browsers: the page says so until it is sent.
+      .catch(() => false);
+    if (stored) this.inMemory.delete(write.id);
+    else this.inMemory.add(write.id);
+    if (stored === Boolean(write.unsafe))
+      this.set({
+        writes: this.state.writes.map((entry) =>
+          entry.id === write.id ? { ...entry, unsafe: !stored } : entry,
+        ),
+      });
     this.channel?.postMessage('changed');
   }
 
@@ -168,11 +219,14 @@ export class Outbox {
   private async reload(): Promise<void> {
     const database = await this.database;
     if (!database) return this.set({ loading: false });
-    const stored = await database.getAll('writes');
+    const all = await database.getAll('writes').catch((): Write[] => []);
+    // What could not be stored or taken out is as this page has it.
+    const stored = all.filter(({ id }) => !this.inMemory.has(id) && !this.gone.has(id));
     const known = new Set(stored.map((write) => write.id));
     // A write of this page may not be stored yet.
     const fresh = this.state.writes.filter(
-      (write) => !known.has(write.id) && this.waiters.has(write.id),
+      (write) =>
+        !known.has(write.id) && (this.waiters.has(write.id) || this.inMemory.has(write.id)),
     );
     const writes = [...stored, ...fresh].sort((a, b) => (a.id < b.id ? -1 : 1));
     this.set({ writes, loading: false });
@@ -182,6 +236,39 @@ export class Outbox {
     this.state = { ...this.state, ...change };
     this.listeners.forEach((listener) => listener());
   }
+}
+
+const UUID = /[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}/g;
+
+/** Names under which a body gives ids to what it brings. */
+const OWN_IDS = new Set(['id', 'importId', 'changeId', 'tryId']);
+
+/** Ids of what a write brings into the world: others that name them have to wait for it. */
+export function idsMadeBy({
+  method,
+  path,
+  body,
+}: Pick<Write, 'method' | 'path' | 'body'>): string[] {
+  const ids = new Set<string>();
+  const own = method === 'PUT' ? path.match(UUID)?.at(-1) : undefined;
+  if (own) ids.add(own);
+  const look = (value: unknown): void => {
+    if (Array.isArray(value)) return value.forEach(look);
+    if (typeof value !== 'object' || value === null) return;
+    for (const [key, part] of Object.entries(value)) {
+      if (OWN_IDS.has(key) && typeof part === 'string') ids.add(part);
+      else if (typeof part === 'object') look(part);
+    }
+  };
+  look(body);
+  return [...ids];
+}
+
+/** Whether a write names one of the ids. */
+function names({ path, body }: Write, ids: readonly string[]): boolean {
+  if (ids.length === 0) return false;
+  const text = `${path} ${JSON.stringify(body)}`;
+  return ids.some((id) => text.includes(id));
 }
 
 /** Runs work while no other page of this browser does, where the browser can tell. */

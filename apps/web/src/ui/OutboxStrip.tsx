@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { outbox, useOutbox } from '@/data/client';
-import { Leaf } from './Leaf';
+import type { Write } from '@/data/outbox';
+import { OutboxItem } from './OutboxItem';
 import { Press } from './Press';
 import { Sheet } from './Sheet';
 import { Txt } from './Txt';
@@ -10,18 +11,23 @@ import { useInks } from './theme';
 /** What waits to be sent, and what was refused: in sight whenever there is any. */
 export function OutboxStrip() {
   const inks = useInks();
-  const { writes, offline } = useOutbox();
+  const { writes, offline, failing } = useOutbox();
   const [open, setOpen] = useState(false);
-  const refused = writes.filter((write) => write.state === 'refused');
-  const waiting = writes.length - refused.length;
-  const shown = offline || refused.length > 0;
+  const count = (state: Write['state']) => writes.filter((write) => write.state === state).length;
+  const [refused, aside, waiting] = [count('refused'), count('set aside'), count('waiting')];
+  const unsafe = writes.filter((write) => write.unsafe).length;
+  const shown = offline || failing || refused + aside + unsafe > 0;
   const words = [
-    refused.length > 0 ? `${refused.length} not accepted` : null,
+    refused > 0 ? `${refused} not accepted` : null,
+    aside > 0 ? `${aside} set aside` : null,
+    unsafe > 0 ? `${unsafe} not safe: no room on this device` : null,
     offline
       ? `no connection, ${waiting} kept here to send`
-      : waiting > 0
-        ? `${waiting} being sent`
-        : null,
+      : failing
+        ? `the server has trouble, ${waiting} kept here to send`
+        : waiting > 0
+          ? `${waiting} being sent`
+          : null,
   ]
     .filter(Boolean)
     .join(' · ');
@@ -42,20 +48,11 @@ export function OutboxStrip() {
       <Sheet title="Outbox" visible={open} onClose={() => setOpen(false)}>
         {writes.length === 0 ? <Txt>All is sent.</Txt> : null}
         {writes.map((write) => (
-          <Leaf key={write.id} style={{ gap: 8 }}>
-            <Txt kind="strong">{write.what}</Txt>
-            <Txt ink={write.state === 'refused' ? 'accent' : 'ink2'}>
-              {write.state === 'refused' ? `Not accepted: ${write.problem}` : 'Waits to be sent.'}
-            </Txt>
-            {write.state === 'refused' ? (
-              <View style={{ flexDirection: 'row', gap: 8 }}>
-                <Press label="Send again" onPress={() => void outbox.retry(write.id)} />
-                <Press label="Drop it" onPress={() => void outbox.discard(write.id)} />
-              </View>
-            ) : null}
-          </Leaf>
+          <OutboxItem key={write.id} write={write} />
         ))}
-        {offline ? <Press label="Try now" look="next" onPress={() => void outbox.flush()} /> : null}
+        {offline || failing ? (
+          <Press label="Try now" look="next" onPress={() => void outbox.flush()} />
+        ) : null}
       </Sheet>
     </>
   );

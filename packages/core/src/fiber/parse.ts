@@ -14,19 +14,21 @@ interface Word {
   text: string;
 }
 
-const FIELDS: Record<string, Field> = {
-  tube: 'unit',
-  t: 'unit',
-  ribbon: 'unit',
-  rib: 'unit',
-  r: 'unit',
-  group: 'group',
-  binder: 'group',
-  g: 'group',
-  fiber: 'fiber',
-  fibre: 'fiber',
-  f: 'fiber',
-};
+const FIELDS: ReadonlyMap<string, Field> = new Map(
+  Object.entries({
+    tube: 'unit',
+    t: 'unit',
+    ribbon: 'unit',
+    rib: 'unit',
+    r: 'unit',
+    group: 'group',
+    binder: 'group',
+    g: 'group',
+    fiber: 'fiber',
+    fibre: 'fiber',
+    f: 'fiber',
+  } as const),
+);
 
 /**
  * Reads a fiber as people write it, for one cable; a slash is a place (`7/12`), a dash a range, which is no fiber: `100`, `fiber 100`, `T9 F4`, `9/4`, `tube 9 brown`,
@@ -83,8 +85,8 @@ function readWords(text: string, scheme: ColourScheme): Parsed<Word[]> {
     if (colour !== null) {
       words.push({ value: colour, colour: true, field, text: token });
       field = null;
-    } else if (FIELDS[token]) {
-      field = FIELDS[token];
+    } else if (FIELDS.has(token)) {
+      field = FIELDS.get(token)!;
     } else {
       const known = scheme.colours.map((entry) => entry.name).join(', ');
       return refused(`“${token}” is no colour of the ${scheme.name}: ${known}.`);

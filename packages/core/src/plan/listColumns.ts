@@ -60,19 +60,21 @@ export const matchColumns = (header: readonly string[]): ColumnMatch =>
 export const unmatchedColumns = (match: ColumnMatch): ListColumn[] =>
   LIST_COLUMNS.filter((column) => match[column] === null && !OPTIONAL_COLUMNS.includes(column));
 
-const METHOD_WORDS: Record<string, Method> = {
-  single: 'single',
-  fusion: 'single',
-  s: 'single',
-  mass: 'mass',
-  ribbon: 'mass',
-  m: 'mass',
-  r: 'mass',
-};
+const METHOD_WORDS: ReadonlyMap<string, Method> = new Map(
+  Object.entries({
+    single: 'single',
+    fusion: 'single',
+    s: 'single',
+    mass: 'mass',
+    ribbon: 'mass',
+    m: 'mass',
+    r: 'mass',
+  } as const),
+);
 
 /** How fibers are spliced, as a row says it. */
 export function readMethod(text: string): Parsed<Method> {
-  const method = METHOD_WORDS[text.toLowerCase()];
+  const method = METHOD_WORDS.get(text.toLowerCase());
   return method
     ? parsed(method)
     : refused(`“${text.slice(0, 40)}” is no method: write “single” or “ribbon”.`);

@@ -64,20 +64,22 @@ function tokenize(source: string, line: number): Token[] {
   return tokens;
 }
 
-const UNITS: Record<string, 'fiber' | 'tube' | 'group' | 'ribbon'> = {
-  fiber: 'fiber',
-  fibers: 'fiber',
-  tube: 'tube',
-  tubes: 'tube',
-  group: 'group',
-  groups: 'group',
-  ribbon: 'ribbon',
-  ribbons: 'ribbon',
-  t: 'tube',
-  f: 'fiber',
-  g: 'group',
-  r: 'ribbon',
-};
+const UNITS: ReadonlyMap<string, 'fiber' | 'tube' | 'group' | 'ribbon'> = new Map(
+  Object.entries({
+    fiber: 'fiber',
+    fibers: 'fiber',
+    tube: 'tube',
+    tubes: 'tube',
+    group: 'group',
+    groups: 'group',
+    ribbon: 'ribbon',
+    ribbons: 'ribbon',
+    t: 'tube',
+    f: 'fiber',
+    g: 'group',
+    r: 'ribbon',
+  } as const),
+);
 
 const NUMBERS = /^\d+(-\d+)?$/;
 /** Tube and fiber, or tube, group and fibers: `7/12`, `5/1/1-12`. */
@@ -184,7 +186,7 @@ class LineReader {
       this.at++;
       return { runs: [[1, most]], by: cable.makeUp.kind === 'ribbon' ? 'ribbon' : 'all' };
     }
-    const unit = word && !word.quoted ? UNITS[word.text.toLowerCase()] : undefined;
+    const unit = word && !word.quoted ? UNITS.get(word.text.toLowerCase()) : undefined;
     if (!unit) {
       if (!word || !NUMBERS.test(word.text))
         throw new Wrong(
@@ -247,7 +249,7 @@ class LineReader {
     const units = this.ranges(fiberCount(makeUp) / size, unit, cable);
     this.parted();
     const next = this.peek();
-    const part = next && !next.quoted ? UNITS[next.text.toLowerCase()] : undefined;
+    const part = next && !next.quoted ? UNITS.get(next.text.toLowerCase()) : undefined;
     // A colour behind a unit is the fiber in it: `tube 1 blue`.
     if (next && !next.quoted && placeOfColour(cable.scheme, next.text) !== null)
       return { runs: within(units, size, this.ranges(size, 'fiber', cable), 1), by: 'fiber' };

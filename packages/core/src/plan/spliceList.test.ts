@@ -61,7 +61,7 @@ describe('a splice list', () => {
       },
       { slot: 2, fiberA: 101, fiberB: 101 },
     ]);
-    expect(list.newTrays).toEqual({ Weir: [{ number: 1, single: 12, mass: 2 }] });
+    expect([...list.newTrays]).toEqual([['Weir', [{ number: 1, single: 12, mass: 2 }]]]);
     expect(list.cables).toEqual(['A', 'B']);
   });
 
@@ -210,6 +210,21 @@ describe('a splice list', () => {
       { kind: 'drop', fibers: 12 },
     ]);
   });
+});
+
+describe('names that a language has its own meaning for', () => {
+  it.each(['constructor', 'toString', '__proto__', 'hasOwnProperty'])(
+    '%s is a closure, a title and no method as any word is',
+    (word) => {
+      const titles = `${TITLES},${word}`;
+      const list = readList([`${word},1,1,A,1,B,1,single,noted`], {}, titles);
+      expect(list.problems).toEqual([]);
+      expect(list.newTrays.get(word)).toHaveLength(1);
+      expect(Object.entries(list.splices[0]!.extra)).toEqual([[word, 'noted']]);
+      const odd = readList([`Weir,1,1,A,${word} 5,B,1,${word}`]);
+      expect(odd.problems.map(({ column }) => column)).toEqual(['method', 'fiber A']);
+    },
+  );
 });
 
 describe('names that are written in two ways', () => {

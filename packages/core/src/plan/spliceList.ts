@@ -57,7 +57,7 @@ export interface ReadList {
   closures: string[];
   cables: string[];
   /** Trays the list is the first to name, a list for each closure. */
-  newTrays: Record<string, Tray[]>;
+  newTrays: Map<string, Tray[]>;
 }
 
 /** Most rows a list may have. */
@@ -94,7 +94,7 @@ const nothingRead = (): ReadList => ({
   problems: [],
   closures: [],
   cables: [],
-  newTrays: {},
+  newTrays: new Map(),
 });
 
 const missingColumn = (column: ListColumn, row: number): ListProblem => ({
@@ -179,7 +179,7 @@ class ListReader {
   }
 
   finish(): ReadList {
-    const newTrays: Record<string, Tray[]> = {};
+    const newTrays = new Map<string, Tray[]>();
     const splices: ListSplice[] = [];
     for (const [name, group] of this.byClosure) {
       const known = this.setting.closures.find((closure) => closure.name === name);
@@ -189,7 +189,10 @@ class ListReader {
       for (const number of new Set(group.splices.map((splice) => splice.tray))) {
         if (!numbers.has(number)) added.push({ number, ...this.setting.trayCapacity });
       }
-      newTrays[name] = added.sort((one, other) => one.number - other.number);
+      newTrays.set(
+        name,
+        added.sort((one, other) => one.number - other.number),
+      );
       const before = known?.splices ?? [];
       const placed = [...before, ...group.splices];
       const where = (index: number) =>
@@ -271,12 +274,12 @@ class ListReader {
   }
 
   private extra(cells: readonly string[]): Record<string, string> {
-    const extra: Record<string, string> = {};
-    for (const { title, index } of this.extras) {
-      const value = cells[index];
-      if (value !== undefined && value !== '') extra[title] = value;
-    }
-    return extra;
+    return Object.fromEntries(
+      this.extras.flatMap(({ title, index }) => {
+        const value = cells[index];
+        return value === undefined || value === '' ? [] : [[title, value]];
+      }),
+    );
   }
 }
 

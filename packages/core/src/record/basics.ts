@@ -4,10 +4,12 @@ import { z } from 'zod';
 export const idSchema = z.uuidv7({ error: 'An id must be a UUID of version 7.' });
 
 /** A moment in UTC, as ISO 8601 with a Z. */
-export const timeSchema = z.iso.datetime({
-  precision: 3,
-  error: 'A time must be ISO 8601 in UTC with milliseconds, such as 2026-05-04T20:15:00.000Z.',
-});
+export const timeSchema = z.iso
+  .datetime({
+    precision: 3,
+    error: 'A time must be ISO 8601 in UTC with milliseconds, such as 2026-05-04T20:15:00.000Z.',
+  })
+  .refine((text) => text >= '1970' && text < '2200', 'A time lies between 1970 and 2200.');
 
 export const nameSchema = z
   .string()

@@ -1,11 +1,14 @@
 import { Slot, useLocalSearchParams } from 'expo-router';
 import { ProjectFrame } from '@/projects/ProjectFrame';
+import { PageBoundary } from '@/ui/PageBoundary';
 
 export default function ProjectLayout() {
   const { projectId } = useLocalSearchParams<{ projectId: string }>();
   return (
     <ProjectFrame projectId={projectId}>
-      <Slot />
+      <PageBoundary>
+        <Slot />
+      </PageBoundary>
     </ProjectFrame>
   );
 }

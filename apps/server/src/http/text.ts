@@ -1,0 +1,54 @@
+import type { Context } from 'hono';
+import { type ProblemPlace, Problem } from './problem.ts';
+
+/** What no text holds and no database keeps: NUL, and half of a pair of surrogates. */
+const NO_TEXT = /\0|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/;
+
+const DETAIL = 'This text holds a character that cannot be kept: type it again.';
+
+const pointerKey = (key: string): string => key.replace(/~/g, '~0').replace(/\//g, '~1');
+
+/** The first text of a body that cannot be kept, as a JSON Pointer; null where all can. */
+export function badText(body: unknown): string | null {
+  // A stack of its own: bodies may be nested deeper than calls.
+  const left: [value: unknown, place: string][] = [[body, '']];
+  for (let next = left.pop(); next; next = left.pop()) {
+    const [value, place] = next;
+    if (typeof value === 'string' && NO_TEXT.test(value)) return place;
+    if (typeof value !== 'object' || value === null) continue;
+    for (const [key, part] of Object.entries(value)) {
+      const at = `${place}/${pointerKey(key)}`;
+      if (NO_TEXT.test(key)) return at;
+      if (typeof part === 'string' || typeof part === 'object') left.push([part, at]);
+    }
+  }
+  return null;
+}
+
+/**
+ * Refuses a request whose path, query or JSON body holds what is no text.
+ * @throws Problem 422 at its place
+ */
+export async function refuseBadText(c: Context): Promise<void> {
+  for (const [name, values] of Object.entries(c.req.queries()))
+    if (values.some((value) => NO_TEXT.test(value))) refuse(`?${name}`);
+  if (NO_TEXT.test(safeDecode(c.req.path))) refuse('path');
+  if (!/json/.test(c.req.header('content-type') ?? '')) return;
+  // Kept by the request: whoever reads the body next gets the same one.
+  const body: unknown = await c.req.json().catch(() => null);
+  const place = badText(body);
+  if (place !== null) refuse(place);
+}
+
+function safeDecode(path: string): string {
+  try {
+    return decodeURIComponent(path);
+  } catch {
+    return path;
+  }
+}
+
+function refuse(place: string): never {
+  const places: ProblemPlace[] = [{ place, detail: DETAIL }];
+  throw new Problem(422, `${place}: ${DETAIL}`, places);
+}

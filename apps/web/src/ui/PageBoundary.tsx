@@ -1,0 +1,64 @@
+import { usePathname } from 'expo-router';
+import { Component, type ReactNode } from 'react';
+import { View } from 'react-native';
+import { Notice } from './Notice';
+import { Press } from './Press';
+import { Txt } from './Txt';
+
+interface BoundaryProps {
+  /** Where the page is: another one is tried anew. */
+  path: string;
+  children: ReactNode;
+}
+
+interface BoundaryState {
+  error: Error | null;
+  path: string;
+}
+
+/** Keeps the app where a page cannot be loaded or shown, and says why. */
+class Boundary extends Component<BoundaryProps, BoundaryState> {
+  override state: BoundaryState = { error: null, path: this.props.path };
+
+  static getDerivedStateFromError(error: Error): Partial<BoundaryState> {
+    return { error };
+  }
+
+  static getDerivedStateFromProps(
+    { path }: BoundaryProps,
+    state: BoundaryState,
+  ): Partial<BoundaryState> | null {
+    return path === state.path ? null : { error: null, path };
+  }
+
+  override render(): ReactNode {
+    const { error } = this.state;
+    return error ? <Failed error={error} /> : this.props.children;
+  }
+}
+
+/** The name of what the loader of scripts throws where one does not come. */
+const NOT_LOADED = 'AsyncRequireError';
+
+function Failed({ error }: { error: Error }) {
+  const missing = error.name === NOT_LOADED;
+  return (
+    <View role="main" style={{ padding: 16, gap: 12 }}>
+      <Txt kind="title" heading={1}>
+        {missing ? 'This page is not here yet' : 'This page cannot be shown'}
+      </Txt>
+      <Notice word={missing ? 'Not loaded.' : 'Something went wrong.'} ink="accent" live>
+        {missing
+          ? 'It was not opened on this device before, and the server does not give it now: there is no connection, or a newer version took its place.'
+          : error.message}
+      </Notice>
+      <Txt>What you recorded is kept. The other pages go on.</Txt>
+      <Press label="Load it again" look="next" onPress={() => window.location.reload()} />
+    </View>
+  );
+}
+
+/** The pages below, each kept from taking the app with it. */
+export function PageBoundary({ children }: { children: ReactNode }) {
+  return <Boundary path={usePathname()}>{children}</Boundary>;
+}

@@ -1,6 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { mkdtemp, rm } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
+import { get } from 'node:http';
+import { networkInterfaces, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { jest } from '@jest/globals';
 import { type Server, readApi, startServer } from './app.ts';
@@ -91,6 +92,36 @@ describe('the server as a process', () => {
     const { evidence } = await readApi<{ evidence: unknown[] }>(again, `/splices/${spliceId}`);
     expect(evidence).toHaveLength(1);
     await again.stop();
+  });
+
+  it('ends within 3 s of SIGTERM while a stream is open', async () => {
+    const server = await startServer({ folder, demo: true });
+    const [project] = await readApi<{ id: string }[]>(server, '/projects');
+    const stream = await fetch(`${server.url}/api/projects/${project!.id}/splicer-records/stream`);
+    expect(stream.status).toBe(200);
+    const late = new Promise<string>((resolve) => setTimeout(() => resolve('still there'), 3000));
+    expect(await Promise.race([server.stop(), late])).toBe(0);
+    await stream.body?.cancel().catch(() => {});
+  });
+
+  it('answers to names of its own only, and to this machine', async () => {
+    const server = await startServer({ folder });
+    const { port } = new URL(server.url);
+    const ask = (host: string, address = '127.0.0.1') =>
+      new Promise<number | string>((resolve) =>
+        get({ host: address, port, path: '/api/health', headers: { host } }, (answer) => {
+          answer.resume();
+          resolve(answer.statusCode!);
+        }).on('error', (error: NodeJS.ErrnoException) => resolve(error.code!)),
+      );
+    expect(await ask(`localhost:${port}`)).toBe(200);
+    // A name that somebody pointed at this machine.
+    expect(await ask('rebound.example')).toBe(421);
+    const outside = Object.values(networkInterfaces())
+      .flatMap((list) => list ?? [])
+      .find(({ internal, family }) => !internal && family === 'IPv4');
+    if (outside) expect(await ask('localhost', outside.address)).toBe('ECONNREFUSED');
+    await server.stop();
   });
 
   it('says it where the port is taken', async () => {

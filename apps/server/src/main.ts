@@ -8,6 +8,7 @@ import { demoDocument } from '@cordel/demo';
 import { createApi } from './app.ts';
 import { FolderInUse } from './db/lock.ts';
 import { openFolder, openServer } from './db/client.ts';
+import { allowedHosts, isForUs } from './http/hosts.ts';
 import { writeDocument } from './exchange/document.ts';
 import { listProjects } from './projects/queries.ts';
 
@@ -20,14 +21,30 @@ const MOST_TO_STOP_MS = 1500;
 
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
 
+/** To a page that asks under another name. */
+const NOT_OURS = (): Response =>
+  new Response(
+    'This server is asked under a name that it does not know: list it in CORDEL_HOSTS.\n',
+    {
+      status: 421,
+    },
+  );
+
 async function main(): Promise<void> {
   const url = process.env.DATABASE_URL;
   const open = url ? await openServer(url, migrations) : await openFolder(folder, migrations);
   if (process.argv.includes('--demo')) await loadDemo(open.db);
   const app = createApi(open.db, log, join(folder, 'packages'));
   serveWeb(app);
+  const allowed = allowedHosts(process.env.HOST, process.env.CORDEL_HOSTS);
   const server = serve(
-    { fetch: app.fetch, port: Number(process.env.PORT ?? 8044), hostname: process.env.HOST },
+    {
+      fetch: (request, env) =>
+        isForUs(request.headers.get('host'), allowed) ? app.fetch(request, env) : NOT_OURS(),
+      port: Number(process.env.PORT ?? 8044),
+      // Nobody signs in yet: other machines reach it only where that was asked for.
+      hostname: process.env.HOST ?? '127.0.0.1',
+    },
     (info) =>
       console.log(
         `Cordel is at http://localhost:${(info as AddressInfo).port}  (data: ${url ? 'PostgreSQL' : folder})`,

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { formatTemperature, parsePressure } from '@cordel/core';
+import { cutText, formatTemperature, parsePressure } from '@cordel/core';
 import { PURPOSES, type Purpose } from '@cordel/core/close';
 import { useBenchHeld } from '@/bench/useStation';
 import { usePerson } from '@/data/storage';
@@ -71,7 +71,7 @@ export function VisitForm({ closing, write }: { closing: Closing; write: Closing
           sky: sky.trim(),
           instruments: [
             ...chosen,
-            ...others.split(',').flatMap((name) => name.trim().slice(0, 60) || []),
+            ...others.split(',').flatMap((name) => cutText(name.trim(), 60) || []),
           ].slice(0, MOST_INSTRUMENTS),
         },
       ],

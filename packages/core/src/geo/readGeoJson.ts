@@ -1,3 +1,4 @@
+import { cutText } from '../record/cutText.ts';
 import { z } from 'zod';
 import { plural } from '../measure/count.ts';
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
@@ -53,7 +54,7 @@ function nameIn(properties: Record<string, unknown> | null): string | null {
     const key = keys.find((one) => one.toLowerCase() === wanted);
     const value = key === undefined ? undefined : properties![key];
     if (typeof value === 'number') return String(value);
-    if (typeof value === 'string' && value.trim() !== '') return value.trim().slice(0, 80);
+    if (typeof value === 'string' && value.trim() !== '') return cutText(value.trim(), 80);
   }
   return null;
 }

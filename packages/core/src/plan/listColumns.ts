@@ -1,4 +1,5 @@
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
+import { cutText } from '../record/cutText.ts';
 import type { Method } from '../record/splice.ts';
 import { matchTitles } from '../record/titles.ts';
 
@@ -77,5 +78,5 @@ export function readMethod(text: string): Parsed<Method> {
   const method = METHOD_WORDS.get(text.toLowerCase());
   return method
     ? parsed(method)
-    : refused(`“${text.slice(0, 40)}” is no method: write “single” or “ribbon”.`);
+    : refused(`“${cutText(text, 40)}” is no method: write “single” or “ribbon”.`);
 }

@@ -1,6 +1,7 @@
 import type { MakeUp } from '../record/cable.ts';
 import type { Closure, Tray, TrayCapacity } from '../record/closure.ts';
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
+import { cutText } from '../record/cutText.ts';
 import type { ColourScheme } from '../record/scheme.ts';
 import type { Method } from '../record/splice.ts';
 import type { TitledTable } from '../record/titles.ts';
@@ -221,7 +222,7 @@ class ListReader {
     this.problems.push({
       row,
       column: this.header[this.match[column] ?? -1] ?? COLUMN_TITLES[column],
-      value: value.slice(0, 80),
+      value: cutText(value, 80),
       message,
     });
   }
@@ -236,7 +237,7 @@ class ListReader {
     const value = /^\d+$/.test(text) ? Number(text) : Number.NaN;
     if (value >= 1 && value <= 200) return value;
     const said =
-      text === '' ? `The ${column} is missing` : `“${text.slice(0, 40)}” is no ${column} number`;
+      text === '' ? `The ${column} is missing` : `“${cutText(text, 40)}” is no ${column} number`;
     this.complain(row, column, text, `${said}: write a whole number from 1 to 200.`);
     return null;
   }

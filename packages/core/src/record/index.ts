@@ -3,6 +3,7 @@ export * from './budget.ts';
 export * from './cable.ts';
 export * from './cableRun.ts';
 export * from './closure.ts';
+export * from './cutText.ts';
 export * from './evidence.ts';
 export * from './fiberType.ts';
 export * from './hardware.ts';

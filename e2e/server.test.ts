@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtemp, rm } from 'node:fs/promises';
+import { chmod, mkdtemp, rm, stat } from 'node:fs/promises';
 import { get } from 'node:http';
 import { networkInterfaces, tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -105,6 +105,7 @@ describe('the server as a process', () => {
   });
 
   it('answers to names of its own only, and to this machine', async () => {
+    await chmod(folder, 0o755);
     const server = await startServer({ folder });
     const { port } = new URL(server.url);
     const ask = (host: string, address = '127.0.0.1') =>
@@ -117,6 +118,16 @@ describe('the server as a process', () => {
     expect(await ask(`localhost:${port}`)).toBe(200);
     // A name that somebody pointed at this machine.
     expect(await ask('rebound.example')).toBe(421);
+    // A page of another site writes without a body, so that its browser asks nobody first.
+    const write = (origin: string) =>
+      fetch(`${server.url}/api/projects/some/standins/some/check`, {
+        method: 'POST',
+        headers: { origin },
+      });
+    expect((await write('http://evil.example')).status).toBe(403);
+    expect((await write(server.url)).status).toBe(422);
+    // Nobody else on the machine reads what is recorded.
+    expect((await stat(folder)).mode & 0o777).toBe(0o700);
     const outside = Object.values(networkInterfaces())
       .flatMap((list) => list ?? [])
       .find(({ internal, family }) => !internal && family === 'IPv4');

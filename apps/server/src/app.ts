@@ -65,6 +65,7 @@ export function createApi(db: Db, log?: Logger, folder = join(tmpdir(), 'cordel-
     await refuseBadText(c);
     await next();
     c.header('cache-control', 'no-store');
+    c.header('x-content-type-options', 'nosniff');
   });
   app.onError((error, c) => {
     if (error instanceof Problem) return answer(c, error);

@@ -8,7 +8,7 @@ import { demoDocument } from '@cordel/demo';
 import { createApi } from './app.ts';
 import { FolderInUse } from './db/lock.ts';
 import { openFolder, openServer } from './db/client.ts';
-import { allowedHosts, isForUs } from './http/hosts.ts';
+import { allowedHosts, isForUs, isForeignWrite } from './http/hosts.ts';
 import { writeDocument } from './exchange/document.ts';
 import { listProjects } from './projects/queries.ts';
 
@@ -21,14 +21,15 @@ const MOST_TO_STOP_MS = 1500;
 
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
 
-/** To a page that asks under another name. */
-const NOT_OURS = (): Response =>
-  new Response(
-    'This server is asked under a name that it does not know: list it in CORDEL_HOSTS.\n',
-    {
-      status: 421,
-    },
-  );
+const NOT_OURS =
+  'This server is asked under a name that it does not know: list it in CORDEL_HOSTS.';
+const FOREIGN = 'A page of another site may not write here.';
+
+const refusal = (status: number, message: string): Response =>
+  new Response(`${message}\n`, {
+    status,
+    headers: { 'content-type': 'text/plain; charset=utf-8' },
+  });
 
 async function main(): Promise<void> {
   const url = process.env.DATABASE_URL;
@@ -39,8 +40,11 @@ async function main(): Promise<void> {
   const allowed = allowedHosts(process.env.HOST, process.env.CORDEL_HOSTS);
   const server = serve(
     {
-      fetch: (request, env) =>
-        isForUs(request.headers.get('host'), allowed) ? app.fetch(request, env) : NOT_OURS(),
+      fetch: (request, env) => {
+        if (!isForUs(request.headers.get('host'), allowed)) return refusal(421, NOT_OURS);
+        if (isForeignWrite(request.method, request.headers)) return refusal(403, FOREIGN);
+        return app.fetch(request, env);
+      },
       port: Number(process.env.PORT ?? 8044),
       // Nobody signs in yet: other machines reach it only where that was asked for.
       hostname: process.env.HOST ?? '127.0.0.1',

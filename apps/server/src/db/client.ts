@@ -1,4 +1,4 @@
-import { mkdir } from 'node:fs/promises';
+import { chmod, mkdir } from 'node:fs/promises';
 import { join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
 import { type SQL } from 'drizzle-orm';
@@ -25,6 +25,8 @@ export interface OpenDb {
  */
 export async function openFolder(folder: string, migrationsFolder: string): Promise<OpenDb> {
   await mkdir(folder, { recursive: true });
+  // What is recorded is read by whoever runs the server, and by nobody else on the machine.
+  await chmod(folder, 0o700);
   const lock = await lockFolder(folder);
   try {
     const client = await PGlite.create(join(folder, 'pg'));

@@ -86,7 +86,10 @@ const labels = createRoute({
       kinds: z.string().default(LABEL_KINDS.join(',')),
       sheet: z.enum(LABEL_SHEETS.map(({ id }) => id) as [string, ...string[]]),
       skip: z.coerce.number().int().min(0).max(200).default(0),
-      origin: z.url(),
+      origin: z.url({
+        protocol: /^https?$/,
+        error: 'An address of this server, with http or https.',
+      }),
     }),
   },
   responses: answersFile('application/pdf', 'PDF'),

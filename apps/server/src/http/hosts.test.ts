@@ -1,4 +1,4 @@
-import { allowedHosts, isForUs } from './hosts.ts';
+import { allowedHosts, isForUs, isForeignWrite } from './hosts.ts';
 
 describe('the name a request is sent to', () => {
   const allowed = allowedHosts('0.0.0.0', 'cordel.example, van.local');
@@ -22,4 +22,20 @@ describe('the name a request is sent to', () => {
     expect(isForUs('van.local', allowedHosts())).toBe(false);
     expect(isForUs('localhost', allowedHosts())).toBe(true);
   });
+});
+
+describe('a write', () => {
+  const headers = (origin?: string) =>
+    new Headers({ host: 'localhost:8044', ...(origin === undefined ? {} : { origin }) });
+
+  it.each([
+    ['POST', 'http://localhost:8044', false],
+    ['POST', undefined, false],
+    ['POST', 'http://evil.example', true],
+    ['DELETE', 'http://localhost:9000', true],
+    ['PUT', 'null', true],
+    ['GET', 'http://evil.example', false],
+  ])('%s of a page from %s is foreign: %p', (method, origin, foreign) =>
+    expect(isForeignWrite(method, headers(origin))).toBe(foreign),
+  );
 });

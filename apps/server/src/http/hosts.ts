@@ -15,6 +15,23 @@ export const allowedHosts = (host = '', listed = ''): ReadonlySet<string> =>
       .filter(Boolean),
   );
 
+/** Methods that change nothing. */
+const READING = ['GET', 'HEAD', 'OPTIONS'];
+
+/**
+ * Whether a write comes from a page of another site: its browser names that site as the origin. A client that is
+ * no browser names none.
+ */
+export function isForeignWrite(method: string, headers: Headers): boolean {
+  const origin = headers.get('origin');
+  if (READING.includes(method) || origin === null) return false;
+  try {
+    return new URL(origin).host !== headers.get('host');
+  } catch {
+    return true;
+  }
+}
+
 /**
  * Whether a request was meant for this server. A page of another site can point a name of its own at this
  * machine and have the browser ask it (DNS rebinding): the name it asks for then is not one of ours. An address in

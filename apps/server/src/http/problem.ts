@@ -93,10 +93,8 @@ export function fromDatabase(error: unknown): Problem | null {
     );
   const range = OUT_OF_RANGE.get(code ?? '');
   if (range) return new Problem(422, range);
-  if (code === '23503')
-    return new Problem(422, `It names a record that is not here (${constraint}).`);
-  if (code === '23505')
-    return new Problem(409, UNIQUE[constraint ?? ''] ?? `It is here already (${constraint}).`);
+  if (code === '23503') return new Problem(422, 'It names a record that is not here.');
+  if (code === '23505') return new Problem(409, UNIQUE[constraint ?? ''] ?? 'It is here already.');
   return null;
 }
 

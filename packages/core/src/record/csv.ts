@@ -111,7 +111,8 @@ export function readCsv(text: string): Parsed<Table> {
 
 /**
  * Writes CSV as in RFC 4180: commas, CRLF, quotes where they are needed. A cell that a spreadsheet
- * would run as a formula gets a leading apostrophe; negative figures stay as they are.
+ * would run as a formula, also behind blanks or by a sign of full width, gets a leading apostrophe; negative
+ * figures stay as they are.
  */
 export function writeCsv(
   header: readonly string[],
@@ -122,7 +123,7 @@ export function writeCsv(
     {
       newline: '\r\n',
       // A plain negative figure is none.
-      escapeFormulae: /^[=@\t\r]|^[+-](?!\d*\.?\d+$)/,
+      escapeFormulae: /^[\t\r\n]|^\s*[=@\uff0b\uff0d\uff1d\uff20]|^\s*[+-](?!\d*\.?\d+$)/,
     },
   );
   return `${body}\r\n`;

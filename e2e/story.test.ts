@@ -103,7 +103,7 @@ describe('from a splice list to proof, on a phone', () => {
     await press(page(), 'TIA-598 order');
     await press(page(), 'Make the project');
     await sees(page(), 'How do you begin?');
-    await press(page(), 'Import a splice list');
+    await pressText(page(), 'Import a splice list');
     await sees(page(), 'Choose a file');
     projectId = /\/p\/([^/]+)/.exec(page().url())![1]!;
   });

@@ -119,6 +119,7 @@ describe('without a connection', () => {
     await press(page, 'Outbox: 1 not accepted');
     await sees(page, 'Not accepted: Entry is recorded already.');
     await press(page, 'Drop it');
+    await press(page, 'Drop it for good');
     await sees(page, 'All is sent.');
   });
 });

@@ -250,7 +250,7 @@ describe('from a folder of traces to verdicts, on a phone', () => {
       `${server.url}/p/${project}/ledger/circuit?cable=${await cableId('A')}&fiber=5`,
       { waitUntil: 'networkidle2' },
     );
-    await sees(page(), /A 5: Harbour office to Light house, 8\.\d\d km of fiber/);
+    await sees(page(), /A 5: Harbour office to Light house, 8\.\d\d\d km of fiber/);
     await sees(
       page(),
       /Lock gate .* AB -?\d\.\d{3} BA -?\d\.\d{3} dB mean -?\d\.\d{3} ± \d\.\d{3} dB/,

@@ -32,7 +32,6 @@ export function WaysToBegin() {
           {WAYS.map(({ to, label, says }, index) => (
             <Press
               key={to}
-              label={label}
               look={index === 0 ? 'next' : 'plain'}
               onPress={() => router.push(`/p/${project.id}/kit/${to}` as never)}
             >

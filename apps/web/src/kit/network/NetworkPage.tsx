@@ -100,7 +100,6 @@ function Plans() {
           .map(({ id, name }) => (
             <Press
               key={id}
-              label={`Plan ${name}`}
               style={{ justifyContent: 'space-between' }}
               onPress={() => router.push(`/p/${project.id}/route/${id}/plan` as never)}
             >

@@ -168,8 +168,13 @@ function writeCutOvers(sheets: Sheets, { closing }: PackageClosure): void {
   }
 }
 
+/** Height of a heading with one signature, points. */
+const SIGNATURE_ROOM = 120;
+
 function writeSignatures(sheets: Sheets, { state, signed }: PackageClosure): void {
   if (state.signatures.length === 0) return;
+  // A heading and the first signature below it stay together.
+  sheets.room(SIGNATURE_ROOM);
   sheets.heading('Signatures', 13);
   for (const signature of state.signatures) signaturePicture(sheets, signature);
   sheets.paragraph(

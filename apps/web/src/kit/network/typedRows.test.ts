@@ -50,6 +50,17 @@ describe('closures typed one after the other', () => {
     ]);
   });
 
+  it('are no clash with themselves while they wait for a signal', () => {
+    const waiting = row('Ford', '4,200');
+    const known = [{ id: waiting.id, name: 'Ford', ordinal: 0 } as Closure];
+    expect(readClosures([waiting], known, PROJECT)).toMatchObject([
+      { ok: true, value: { id: waiting.id, name: 'Ford', ordinal: 0 } },
+    ]);
+    expect(errors(readClosures([row('ford', '', 2)], known, PROJECT))).toEqual([
+      'ford is here already: choose another name.',
+    ]);
+  });
+
   it('say in their row what would be right', () =>
     expect(errors(readClosures([row('', '5'), row('Ford', 'far')], [], PROJECT))).toEqual([
       'Give it a name.',

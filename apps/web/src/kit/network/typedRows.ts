@@ -42,12 +42,13 @@ const same = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLow
 function readName(
   row: TypedRow,
   rows: readonly TypedRow[],
-  known: readonly { name: string }[],
+  known: readonly { id: string; name: string }[],
   schema: typeof cableNameSchema | typeof nameSchema,
 ): Parsed<string> {
   const checked = schema.safeParse(row.name);
   if (!checked.success) return refused(checked.error.issues[0]!.message);
-  if (known.some(({ name }) => same(name, row.name)))
+  // A row that waits for a signal is known by its own id: saving it again is no clash.
+  if (known.some(({ id, name }) => id !== row.id && same(name, row.name)))
     return refused(`${checked.data} is here already: choose another name.`);
   const first = rows.find((other) => same(other.name, row.name));
   return first === row
@@ -83,7 +84,8 @@ export const readClosures = (
   known: readonly Closure[],
   { id: projectId, units }: { id: string; units: { distance: DistanceUnit } },
 ): Parsed<Closure>[] => {
-  const next = Math.max(-1, ...known.map(({ ordinal }) => ordinal)) + 1;
+  const others = known.filter(({ id }) => !rows.some((row) => row.id === id));
+  const next = Math.max(-1, ...others.map(({ ordinal }) => ordinal)) + 1;
   return rows.map((row, index) => {
     const name = readName(row, rows, known, nameSchema);
     if (!name.ok) return name;

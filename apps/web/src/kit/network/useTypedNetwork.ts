@@ -34,12 +34,12 @@ export function useTypedNetwork() {
   const { project, cables, closures } = useProjectView();
   const [text, setText] = useKept(`cordel.network.${project.id}`, '');
   const [problems, setProblems] = useState<ReadonlyMap<string, string>>(new Map());
-  const [saved, setSaved] = useState('');
+  const [savedCount, setSavedCount] = useState(0);
   const [emptyIds, setEmptyIds] = useState(() => ({ cables: uuid(), closures: uuid() }));
   const typed = readNetwork(text);
 
   const change = (part: Part, row: TypedRow) => {
-    setSaved('');
+    setSavedCount(0);
     const rows = typed[part];
     const known = rows.some(({ id }) => id === row.id);
     const next = known ? rows.map((one) => (one.id === row.id ? row : one)) : [...rows, row];
@@ -83,7 +83,7 @@ export function useTypedNetwork() {
     setProblems(refused);
     const left = (list: TypedRow[]) => list.filter(({ id }) => refused.has(id));
     setText(JSON.stringify({ cables: left(rows.cables), closures: left(rows.closures) }));
-    if (refused.size === 0) setSaved(`${all.length}`);
+    if (refused.size === 0) setSavedCount(all.length);
   };
 
   return {
@@ -93,7 +93,7 @@ export function useTypedNetwork() {
     },
     count: filled(typed).cables.length + filled(typed).closures.length,
     problems,
-    savedCount: saved === '' ? 0 : Number(saved),
+    savedCount,
     change,
     save,
   };

@@ -3,6 +3,7 @@ import { createRequire } from 'node:module';
 import { jest } from '@jest/globals';
 import type { Browser, Page } from 'puppeteer-core';
 import {
+  closureFinder,
   PHONE,
   type Person,
   type Server,
@@ -35,11 +36,7 @@ beforeAll(async () => {
   axe = await readFile(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
   person = await newPerson(browser, server, 'M.');
   const project = (await readApi<{ id: string }[]>(server, '/projects'))[0]!.id;
-  const { closures } = await readApi<{ closures: { closureId: string; name: string }[] }>(
-    server,
-    `/projects/${project}/ledger/closures`,
-  );
-  const id = (name: string) => closures.find((closure) => closure.name === name)!.closureId;
+  const id = await closureFinder(server, project);
   const { rows } = await readApi<{ rows: { id: string }[] }>(
     server,
     `/projects/${project}/ledger/redo`,

@@ -227,6 +227,22 @@ export async function readApi<Answer>(server: Server, path: string): Promise<Ans
   return (await response.json()) as Answer;
 }
 
+/** Looks up a project's closures by name; fails with the name that is not there. */
+export async function closureFinder(
+  server: Server,
+  project: string,
+): Promise<(name: string) => string> {
+  const { closures } = await readApi<{ closures: { closureId: string; name: string }[] }>(
+    server,
+    `/projects/${project}/ledger/closures`,
+  );
+  return (name) => {
+    const found = closures.find((closure) => closure.name === name);
+    if (!found) throw new Error(`No closure is called ${name}.`);
+    return found.closureId;
+  };
+}
+
 /** Writes to the API as any client may, and fails where it is not taken. */
 export async function writeApi(
   server: Server,

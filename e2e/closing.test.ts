@@ -6,6 +6,7 @@ import { jest } from '@jest/globals';
 import JSZip from 'jszip';
 import type { Browser } from 'puppeteer-core';
 import {
+  closureFinder,
   type Person,
   type Server,
   chooseFile,
@@ -33,7 +34,7 @@ let browser: Browser;
 let person: Person;
 let project: string;
 /** Ids of the demo's closures by their names: each story has one of its own. */
-let closureIds: Map<string, string>;
+let idOf: (name: string) => string;
 let folder: string;
 const page = () => person.page;
 
@@ -62,11 +63,7 @@ beforeAll(async () => {
   [server, browser] = await Promise.all([startServer({ demo: true }), startBrowser()]);
   folder = await mkdtemp(join(tmpdir(), 'cordel-closing-'));
   project = (await readApi<{ id: string }[]>(server, '/projects'))[0]!.id;
-  const { closures } = await readApi<{ closures: { closureId: string; name: string }[] }>(
-    server,
-    `/projects/${project}/ledger/closures`,
-  );
-  closureIds = new Map(closures.map(({ closureId, name }) => [name, closureId]));
+  idOf = await closureFinder(server, project);
   person = await newPerson(browser, server, 'M. Reyes');
   const client = await browser.target().createCDPSession();
   await client.send('Browser.setDownloadBehavior', {
@@ -187,7 +184,7 @@ describe('before the cover', () => {
   const step = storyteller();
   let closureId = '';
   beforeAll(async () => {
-    closureId = closureIds.get('School')!;
+    closureId = idOf('School');
     await splice(closureId, 1);
   });
 
@@ -289,7 +286,7 @@ describe('the pressure test', () => {
   const step = storyteller();
   let closureId = '';
   beforeAll(() => {
-    closureId = closureIds.get('Kiln yard')!;
+    closureId = idOf('Kiln yard');
   });
 
   step('air over the limit is refused, and a gauge in another unit is recognised', async () => {
@@ -375,7 +372,7 @@ describe('signing and handing over', () => {
   let closureId = '';
 
   step('a closure that is spliced, looked at and tested can be signed', async () => {
-    closureId = closureIds.get('Osier bank')!;
+    closureId = idOf('Osier bank');
     await makeReady(closureId);
   });
 
@@ -453,7 +450,7 @@ describe('a signed closure that is opened again', () => {
   let closureId = '';
 
   step('is one that both have signed', async () => {
-    closureId = closureIds.get('Clinic corner')!;
+    closureId = idOf('Clinic corner');
     await splice(closureId);
     await makeReady(closureId);
     await signByBoth(closureId);

@@ -1,4 +1,5 @@
 import {
+  closureFinder,
   PHONE,
   type Server,
   makeProject,
@@ -32,11 +33,8 @@ async function measure(): Promise<Figure[]> {
     // The compiler marks functions with a helper that the page does not have.
     await page.evaluateOnNewDocument('globalThis.__name = (given) => given');
     const [project] = await readApi<{ id: string }[]>(server, '/projects');
-    const { closures } = await readApi<{ closures: { closureId: string; name: string }[] }>(
-      server,
-      `/projects/${project!.id}/ledger/closures`,
-    );
-    const dairy = closures.find(({ name }) => name === 'Dairy lane')!.closureId;
+    const id = await closureFinder(server, project!.id);
+    const dairy = id('Dairy lane');
     const base = `${server.url}/p/${project!.id}/bench`;
     await page.goto(`${base}/${dairy}/setup`, { waitUntil: 'networkidle2' });
     await press(page, 'Single-fiber splicer');

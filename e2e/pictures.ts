@@ -6,6 +6,7 @@ import { fileURLToPath } from 'node:url';
 import JSZip from 'jszip';
 import type { Page } from 'puppeteer-core';
 import {
+  closureFinder,
   PHONE,
   WIDE,
   fill,
@@ -23,11 +24,7 @@ const FOLDER = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
 
 const [server, browser] = await Promise.all([startServer({ demo: true }), startBrowser()]);
 const project = (await readApi<{ id: string }[]>(server, '/projects'))[0]!.id;
-const { closures } = await readApi<{ closures: { closureId: string; name: string }[] }>(
-  server,
-  `/projects/${project}/ledger/closures`,
-);
-const id = (name: string) => closures.find((closure) => closure.name === name)!.closureId;
+const id = await closureFinder(server, project);
 const cables = (
   await readApi<{ cables: { id: string; name: string }[] }>(server, `/projects/${project}`)
 ).cables;

@@ -5,6 +5,7 @@ import { jest } from '@jest/globals';
 import { encode } from 'uqr';
 import type { Browser } from 'puppeteer-core';
 import {
+  closureFinder,
   type Server,
   newPerson,
   readApi,
@@ -55,11 +56,7 @@ afterAll(async () => {
 
 test('a label held before the camera opens its closure', async () => {
   const [project] = await readApi<{ id: string }[]>(server, '/projects');
-  const { closures } = await readApi<{ closures: { closureId: string; name: string }[] }>(
-    server,
-    `/projects/${project!.id}/ledger/closures`,
-  );
-  const { closureId } = closures.find(({ name }) => name === 'Pump house')!;
+  const closureId = (await closureFinder(server, project!.id))('Pump house');
   browser = await startBrowser();
   const reader = await newPerson(browser, server, 'M.');
   await reader.page.goto(`${server.url}/p/${project!.id}/kit/labels?closure=${closureId}`);

@@ -1,6 +1,7 @@
 import { jest } from '@jest/globals';
 import type { Browser, CDPSession, HTTPRequest } from 'puppeteer-core';
 import {
+  closureFinder,
   type Person,
   type Server,
   newPerson,
@@ -26,11 +27,7 @@ let closureId: string;
 beforeAll(async () => {
   [server, browser] = await Promise.all([startServer({ demo: true }), startBrowser()]);
   project = (await readApi<{ id: string }[]>(server, '/projects'))[0]!.id;
-  const { closures } = await readApi<{ closures: { closureId: string; name: string }[] }>(
-    server,
-    `/projects/${project}/ledger/closures`,
-  );
-  closureId = closures.find(({ name }) => name === 'Dairy lane')!.closureId;
+  closureId = (await closureFinder(server, project))('Dairy lane');
 });
 afterAll(async () => {
   await browser?.close();

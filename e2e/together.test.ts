@@ -1,6 +1,7 @@
 import { jest } from '@jest/globals';
 import type { Browser, HTTPRequest } from 'puppeteer-core';
 import {
+  closureFinder,
   type Server,
   newPerson,
   press,
@@ -23,11 +24,8 @@ let project: string;
 beforeAll(async () => {
   [server, browser] = await Promise.all([startServer({ demo: true }), startBrowser()]);
   project = (await readApi<{ id: string }[]>(server, '/projects'))[0]!.id;
-  const { closures } = await readApi<{ closures: { closureId: string; name: string }[] }>(
-    server,
-    `/projects/${project}/ledger/closures`,
-  );
-  bench = `${server.url}/p/${project}/bench/${closures.find((closure) => closure.name === 'Weir gauge')!.closureId}`;
+  const id = await closureFinder(server, project);
+  bench = `${server.url}/p/${project}/bench/${id('Weir gauge')}`;
 });
 afterAll(async () => {
   await browser.close();

@@ -1,6 +1,7 @@
 import { jest } from '@jest/globals';
 import type { Browser } from 'puppeteer-core';
 import {
+  closureFinder,
   type Person,
   type Server,
   fill,
@@ -28,11 +29,7 @@ beforeAll(async () => {
   [server, browser] = await Promise.all([startServer({ demo: true }), startBrowser()]);
   project = (await readApi<{ id: string }[]>(server, '/projects'))[0]!.id;
   person = await newPerson(browser, server, 'M. Reyes');
-  const { closures } = await readApi<{ closures: { closureId: string; name: string }[] }>(
-    server,
-    `/projects/${project}/ledger/closures`,
-  );
-  const id = (name: string) => closures.find((closure) => closure.name === name)!.closureId;
+  const id = await closureFinder(server, project);
   views = [
     'route',
     'route/circuits',

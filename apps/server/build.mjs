@@ -1,7 +1,11 @@
 import { build } from 'esbuild';
 
 await build({
-  entryPoints: { main: 'src/main.ts', 'package.worker': 'src/handover/make/worker.ts' },
+  entryPoints: {
+    main: 'src/main.ts',
+    'package.worker': 'src/handover/make/worker.ts',
+    'database.worker': 'src/db/embedded/thread.ts',
+  },
   outdir: 'dist',
   bundle: true,
   platform: 'node',

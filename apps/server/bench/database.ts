@@ -22,7 +22,7 @@ export async function databaseFigures(): Promise<Figure[]> {
     const document = largeDocument();
     await writeDocument(open.db, document);
     await rowsOf(open.db, sql`analyze`);
-    const app = createApi(open.db);
+    const app = createApi(open);
     const get = async (path: string) => {
       const response = await app.request(`/api${path}`);
       if (response.status !== 200) throw new Error(await response.text());

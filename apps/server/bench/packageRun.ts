@@ -17,7 +17,7 @@ const MIGRATIONS = fileURLToPath(new URL('../drizzle', import.meta.url));
 const [folder, projectId] = process.argv.slice(2) as [string, string];
 const open = await openFolder(folder, MIGRATIONS);
 const packages = join(folder, 'packages');
-const app = createApi(open.db, undefined, packages);
+const app = createApi({ ...open, folder: packages });
 const pause = (ms: number) => new Promise((done) => setTimeout(done, ms));
 
 async function call(method: string, path: string, body?: unknown): Promise<unknown> {

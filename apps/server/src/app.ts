@@ -18,6 +18,7 @@ import { handoverRoutes } from './handover/routes.ts';
 import { Problem, answer, fromDatabase } from './http/problem.ts';
 import { answers, router } from './http/router.ts';
 import { refuseBadText } from './http/text.ts';
+import { isReading } from './http/hosts.ts';
 import { ledgerRoutes } from './ledger/routes.ts';
 import { planRoutes } from './plans/routes.ts';
 import { prepRoutes } from './prep/routes.ts';
@@ -40,11 +41,22 @@ const health = createRoute({
   responses: answers(z.object({ status: z.literal('ok') }), 'In good health'),
 });
 
-/**
- * The API over a database. It keeps no state of its own.
- * @param folder where files lie that can be made again: packages
- */
-export function createApi(db: Db, log?: Logger, folder = join(tmpdir(), 'cordel-packages')) {
+interface ApiSetting {
+  db: Db;
+  /** Resolves once all that was committed by now outlives a power cut. */
+  synced?: () => Promise<void>;
+  log?: Logger;
+  /** Where files lie that can be made again: packages. */
+  folder?: string;
+}
+
+/** The API over a database. It keeps no state of its own. */
+export function createApi({
+  db,
+  synced = () => Promise.resolve(),
+  log,
+  folder = join(tmpdir(), 'cordel-packages'),
+}: ApiSetting) {
   const app = router();
   const limit = (maxSize: number) =>
     bodyLimit({
@@ -64,6 +76,8 @@ export function createApi(db: Db, log?: Logger, folder = join(tmpdir(), 'cordel-
     c.set('db', db);
     await refuseBadText(c);
     await next();
+    // What is acknowledged is on the disk.
+    if (!isReading(c.req.method) && !c.error) await synced();
     c.header('cache-control', 'no-store');
     c.header('x-content-type-options', 'nosniff');
   });

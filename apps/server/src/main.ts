@@ -7,7 +7,7 @@ import { pino } from 'pino';
 import { demoDocument } from '@cordel/demo';
 import { createApi } from './app.ts';
 import { FolderInUse } from './db/lock.ts';
-import { openFolder, openServer } from './db/client.ts';
+import { type Db, openFolder, openServer } from './db/client.ts';
 import { allowedHosts, isForUs, isForeignWrite } from './http/hosts.ts';
 import { writeDocument } from './exchange/document.ts';
 import { listProjects } from './projects/queries.ts';
@@ -32,10 +32,13 @@ const refusal = (status: number, message: string): Response =>
   });
 
 async function main(): Promise<void> {
+  // Files of the record are for whoever runs the server.
+  process.umask(0o077);
   const url = process.env.DATABASE_URL;
   const open = url ? await openServer(url, migrations) : await openFolder(folder, migrations);
   if (process.argv.includes('--demo')) await loadDemo(open.db);
-  const app = createApi(open.db, log, join(folder, 'packages'));
+  await open.synced();
+  const app = createApi({ ...open, log, folder: join(folder, 'packages') });
   serveWeb(app);
   const allowed = allowedHosts(process.env.HOST, process.env.CORDEL_HOSTS);
   const server = serve(
@@ -85,7 +88,7 @@ async function main(): Promise<void> {
 }
 
 /** The demo is loaded once: a folder that has any project stays as it is. */
-async function loadDemo(db: Parameters<typeof createApi>[0]): Promise<void> {
+async function loadDemo(db: Db): Promise<void> {
   if ((await listProjects(db)).length > 0) return;
   await writeDocument(db, demoDocument(new Date()));
 }

@@ -297,7 +297,7 @@ describe('the stand-in', () => {
 describe('the stream', () => {
   /** Reads events of a stream until there are so many records. */
   async function listen(after: number, count: number, lastId?: number): Promise<ReceivedRecord[]> {
-    const app = createApi(api.db);
+    const app = createApi({ db: api.db });
     const stop = new AbortController();
     const response = await app.request(`/api${path}/splicer-records/stream?after=${after}`, {
       signal: stop.signal,

@@ -15,8 +15,8 @@ export const allowedHosts = (host = '', listed = ''): ReadonlySet<string> =>
       .filter(Boolean),
   );
 
-/** Methods that change nothing. */
-const READING = ['GET', 'HEAD', 'OPTIONS'];
+/** Whether a request of a method changes nothing. */
+export const isReading = (method: string): boolean => ['GET', 'HEAD', 'OPTIONS'].includes(method);
 
 /**
  * Whether a write comes from a page of another site: its browser names that site as the origin. A client that is
@@ -24,7 +24,7 @@ const READING = ['GET', 'HEAD', 'OPTIONS'];
  */
 export function isForeignWrite(method: string, headers: Headers): boolean {
   const origin = headers.get('origin');
-  if (READING.includes(method) || origin === null) return false;
+  if (isReading(method) || origin === null) return false;
   try {
     return new URL(origin).host !== headers.get('host');
   } catch {

@@ -18,7 +18,7 @@ export interface Answer {
 /** The real API over a real PGlite in memory. */
 export async function startApi() {
   const open = await openMemory(MIGRATIONS);
-  const app = createApi(open.db);
+  const app = createApi(open);
   const call = async (method: string, path: string, body?: unknown): Promise<Answer> => {
     const response = await app.request(`/api${path}`, {
       method,

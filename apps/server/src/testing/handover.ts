@@ -73,7 +73,7 @@ export interface Handover {
 export async function startHandover(): Promise<Handover> {
   const api = await startApi();
   const folder = await mkdtemp(join(tmpdir(), 'cordel-handover-'));
-  const app = createApi(api.db, undefined, folder);
+  const app = createApi({ db: api.db, folder });
   const document = handoverDocument();
   expect((await api.post('/documents', document)).status).toBe(200);
   const call = async (method: string, path: string, body?: unknown) =>

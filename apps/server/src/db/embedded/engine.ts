@@ -1,0 +1,96 @@
+import { existsSync } from 'node:fs';
+import { chmod, readdir, rename, rm, stat } from 'node:fs/promises';
+import { join } from 'node:path';
+import { PGlite } from '@electric-sql/pglite';
+import { type DiskWatch, SyncedFolder, syncPath } from './syncedFolder.ts';
+
+/** A database that is asked by messages of PostgreSQL's protocol (PostgreSQL documentation, chapter 53). */
+export interface Engine {
+  /** Answers whole messages; the answer is given piece by piece. */
+  answer(messages: Uint8Array, onPiece: (piece: Uint8Array) => void): Promise<void>;
+  /** Resolves once all that was committed by now outlives a power cut. */
+  synced(): Promise<void>;
+  close(): Promise<void>;
+}
+
+export interface FolderSetting {
+  watch?: DiskWatch;
+  /** The log is cut off by a checkpoint after so many bytes: what is left of it is read at a start after a crash. */
+  logBytes?: number;
+  /** Further settings of the database, `name=value`. */
+  settings?: readonly string[];
+}
+
+const LOG_BYTES = 24 * 1024 * 1024;
+
+/** All but the switch that leaves out syncs; the log is synced by the call that reaches the file system. */
+const WITH_SYNCS = [
+  ...PGlite.defaultStartParams.filter((param) => param !== '-F'),
+  '-c',
+  'wal_sync_method=fsync',
+];
+
+/** Opens the embedded database in a folder, which is made where it is not there yet. */
+export async function openFolderEngine(
+  folder: string,
+  { watch, logBytes: most = LOG_BYTES, settings = [] }: FolderSetting = {},
+): Promise<Engine> {
+  const path = join(folder, 'pg');
+  if (!existsSync(path)) await makeFolder(folder, path);
+  await keepPrivate(path);
+  const files = new SyncedFolder(path, watch);
+  const database = await PGlite.create({
+    fs: files,
+    startParams: [...WITH_SYNCS, ...settings.flatMap((setting) => ['-c', setting])],
+  });
+  files.opened();
+  let logBytes = files.logBytes;
+  return {
+    async answer(messages, onPiece) {
+      await answerBy(database, messages, onPiece);
+      if (files.logBytes - logBytes < most || database.isInTransaction()) return;
+      await database.exec('checkpoint');
+      logBytes = files.logBytes;
+    },
+    synced: () => files.synced(),
+    close: () => database.close(),
+  };
+}
+
+/** Makes an empty database under another name first: a start that was cut off leaves none behind that is half made. */
+async function makeFolder(folder: string, path: string): Promise<void> {
+  const making = join(folder, 'pg.making');
+  await rm(making, { recursive: true, force: true });
+  await (await PGlite.create(making)).close();
+  for (const { parentPath, name } of await readdir(making, {
+    recursive: true,
+    withFileTypes: true,
+  }))
+    syncPath(join(parentPath, name));
+  await rename(making, path);
+  syncPath(path);
+}
+
+/** Takes from everybody else on the machine what earlier versions left open to them. */
+async function keepPrivate(folder: string): Promise<void> {
+  if (((await stat(join(folder, 'PG_VERSION'))).mode & 0o077) === 0) return;
+  for (const entry of await readdir(folder, { recursive: true, withFileTypes: true }))
+    await chmod(join(entry.parentPath, entry.name), entry.isDirectory() ? 0o700 : 0o600);
+}
+
+const answerBy = (database: PGlite, messages: Uint8Array, onPiece: (piece: Uint8Array) => void) =>
+  database.execProtocolRawStream(messages, {
+    syncToFs: false,
+    // Each is a view of the database's own memory.
+    onRawData: (view) => onPiece(view.slice()),
+  });
+
+/** An embedded database in memory, for tests; nothing of it lasts. */
+export async function openMemoryEngine(): Promise<Engine> {
+  const database = await PGlite.create();
+  return {
+    answer: (messages, onPiece) => answerBy(database, messages, onPiece),
+    synced: () => Promise.resolve(),
+    close: () => database.close(),
+  };
+}

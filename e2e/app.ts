@@ -6,12 +6,13 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import puppeteer, { type Browser, type BrowserContext, type Page } from 'puppeteer-core';
 
-const MAIN = fileURLToPath(new URL('../apps/server/dist/main.js', import.meta.url));
+/** The built server. */
+export const MAIN = fileURLToPath(new URL('../apps/server/dist/main.js', import.meta.url));
 
 export const PHONE = { width: 390, height: 844 };
 export const WIDE = { width: 1280, height: 800 };
 
-const freePort = () =>
+export const freePort = () =>
   new Promise<number>((resolve) => {
     const probe = createServer().listen(0, '127.0.0.1', () => {
       const { port } = probe.address() as { port: number };
@@ -32,11 +33,12 @@ export interface Server {
 export async function startServer({
   folder,
   demo = false,
-}: { folder?: string; demo?: boolean } = {}): Promise<Server> {
+  env = {},
+}: { folder?: string; demo?: boolean; env?: Record<string, string> } = {}): Promise<Server> {
   const data = folder ?? (await mkdtemp(join(tmpdir(), 'cordel-e2e-')));
   const port = await freePort();
   const child = spawn(process.execPath, [MAIN, ...(demo ? ['--demo'] : [])], {
-    env: { ...process.env, NODE_OPTIONS: '', PORT: String(port), CORDEL_DATA: data },
+    env: { ...process.env, NODE_OPTIONS: '', PORT: String(port), CORDEL_DATA: data, ...env },
   });
   let output = '';
   child.stdout.on('data', (text) => (output += text));
@@ -58,6 +60,21 @@ export async function startServer({
       return exited;
     },
   };
+}
+
+/** Waits until something holds, and gives what it is. */
+export async function until<Found>(
+  check: () => Promise<Found | false | null | undefined>,
+  what: string,
+  mostMs = 30_000,
+): Promise<Found> {
+  const end = Date.now() + mostMs;
+  for (;;) {
+    const found = await check();
+    if (found) return found;
+    if (Date.now() > end) throw new Error(`It was waited for in vain: ${what}`);
+    await new Promise((resolve) => setTimeout(resolve, 50));
+  }
 }
 
 /** Stops a server and removes its data. */

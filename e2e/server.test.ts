@@ -1,10 +1,10 @@
 import { spawnSync } from 'node:child_process';
-import { chmod, mkdtemp, rm, stat } from 'node:fs/promises';
+import { chmod, mkdir, mkdtemp, readdir, rm, stat } from 'node:fs/promises';
 import { get } from 'node:http';
 import { networkInterfaces, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { jest } from '@jest/globals';
-import { type Server, readApi, startServer } from './app.ts';
+import { type Server, readApi, startServer, until } from './app.ts';
 
 jest.setTimeout(120_000);
 
@@ -102,6 +102,33 @@ describe('the server as a process', () => {
     const late = new Promise<string>((resolve) => setTimeout(() => resolve('still there'), 3000));
     expect(await Promise.race([server.stop(), late])).toBe(0);
     await stream.body?.cancel().catch(() => {});
+  });
+
+  it('ends within 3 s of SIGTERM while a package is made, and leaves nothing half made', async () => {
+    const server = await startServer({ folder, demo: true });
+    const [project] = await readApi<{ id: string }[]>(server, '/projects');
+    const path = `/projects/${project!.id}/packages`;
+    const id = '019da9e7-4800-7000-8000-00000000abcd';
+    const at = new Date().toISOString();
+    const asked = await fetch(`${server.url}/api${path}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ id, closureId: null, paper: 'A4', by: 'M.', at }),
+    });
+    expect(asked.status).toBe(200);
+    const packages = join(folder, 'packages');
+    await until(async () => (await readdir(packages)).includes(`${id}.making`), 'the making');
+    const late = new Promise<string>((resolve) => setTimeout(() => resolve('still there'), 3000));
+    expect(await Promise.race([server.stop(), late])).toBe(0);
+    expect(await readdir(packages)).toEqual([]);
+    // What a kill leaves is gone after the next start.
+    await mkdir(join(packages, 'left.making'));
+    const again = await startServer({ folder });
+    expect(await readdir(packages)).toEqual([]);
+    expect(await readApi(again, path)).toMatchObject([
+      { state: 'failed', problem: 'The server was stopped in the middle: make it again.' },
+    ]);
+    await again.stop();
   });
 
   it('answers to names of its own only, and to this machine', async () => {

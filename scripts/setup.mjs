@@ -54,6 +54,23 @@ export function installChromium() {
   return found();
 }
 
+/** The folder of PostgreSQL's programs; installs Debian's where there is none. */
+export function installPostgres() {
+  const versions = '/usr/lib/postgresql';
+  const found = () =>
+    [
+      process.env.POSTGRES_BIN,
+      ...(existsSync(versions)
+        ? readdirSync(versions).map((name) => join(versions, name, 'bin'))
+        : []),
+    ].find((path) => path && existsSync(join(path, 'initdb')));
+  if (!found()) {
+    console.log('Installing PostgreSQL …');
+    installDebian('postgresql');
+  }
+  return found();
+}
+
 /** Installs a package of Debian's. */
 export function installDebian(name) {
   const root = process.getuid?.() === 0 ? [] : ['sudo'];

@@ -1,4 +1,12 @@
-import { ROOT, build, installChromium, installPackages, npx, run } from './setup.mjs';
+import {
+  ROOT,
+  build,
+  installChromium,
+  installPackages,
+  installPostgres,
+  npx,
+  run,
+} from './setup.mjs';
 
 // PGlite and Puppeteer are loaded as ES modules, which Jest runs under this flag only.
 const MODULES = '--experimental-vm-modules --no-warnings';
@@ -22,7 +30,7 @@ function jest(projects, flags = '') {
   const options = ['--passWithNoTests=false', '--testTimeout=60000'];
   npx(['jest', '--selectProjects', ...projects, ...options], {
     cwd: ROOT,
-    env: { NODE_OPTIONS: flags, CHROMIUM: chromium },
+    env: { NODE_OPTIONS: flags, CHROMIUM: chromium, POSTGRES_BIN: postgres },
   });
 }
 
@@ -35,6 +43,7 @@ if (unknown.length > 0) {
 installPackages();
 const steps = wanted.length > 0 ? wanted : Object.keys(STEPS);
 const chromium = steps.includes('e2e') ? installChromium() : '';
+const postgres = steps.includes('e2e') ? installPostgres() : '';
 for (const step of steps) {
   console.log(`\n== ${step} ==`);
   STEPS[step]();

@@ -9,6 +9,12 @@ config.transformer.getTransformOptions = async () => ({
   transform: { experimentalImportSupport: false, inlineRequires: true },
 });
 
+const polyfills = config.serializer.getPolyfills;
+config.serializer.getPolyfills = (context) => [
+  ...(polyfills?.(context) ?? []),
+  require.resolve('./noEval.js'),
+];
+
 // Zod's texts in forty languages would ride along into the page and every worker; Cordel writes its own.
 const resolve = config.resolver.resolveRequest;
 config.resolver.resolveRequest = (context, name, platform) => {

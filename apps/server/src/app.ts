@@ -11,11 +11,12 @@ import { cableRoutes } from './cables/routes.ts';
 import { closingRoutes } from './closing/routes.ts';
 import { groundRoutes } from './closures/ground.ts';
 import { closureRoutes } from './closures/routes.ts';
+import { ENDLESS_ROOM, type Room } from './disk/room.ts';
 import { type Db, rowsOf } from './db/client.ts';
 import { evidenceRoutes } from './evidence/routes.ts';
 import { exchangeRoutes } from './exchange/routes.ts';
 import { handoverRoutes } from './handover/routes.ts';
-import { Problem, answer, fromDatabase } from './http/problem.ts';
+import { Problem, answer, fromDatabase, withoutValues } from './http/problem.ts';
 import { answers, router } from './http/router.ts';
 import { refuseBadText } from './http/text.ts';
 import { isReading } from './http/hosts.ts';
@@ -48,6 +49,8 @@ interface ApiSetting {
   log?: Logger;
   /** Where files lie that can be made again: packages. */
   folder?: string;
+  /** On the disk that the data lies on. */
+  room?: Room;
 }
 
 /** The API over a database. It keeps no state of its own. */
@@ -56,6 +59,7 @@ export function createApi({
   synced = () => Promise.resolve(),
   log,
   folder = join(tmpdir(), 'cordel-packages'),
+  room = ENDLESS_ROOM,
 }: ApiSetting) {
   const app = router();
   const limit = (maxSize: number) =>
@@ -74,12 +78,17 @@ export function createApi({
   app.use('/api/*', compress({ threshold: 4096 }));
   app.use('/api/*', async (c, next) => {
     c.set('db', db);
+    // A write takes its own length in the log, in the tables and in their indexes.
+    if (!isReading(c.req.method)) await room.need(3 * Number(c.req.header('content-length') ?? 0));
     await refuseBadText(c);
     await next();
     // What is acknowledged is on the disk.
     if (!isReading(c.req.method) && !c.error) await synced();
     c.header('cache-control', 'no-store');
     c.header('x-content-type-options', 'nosniff');
+    // Nothing of an answer runs or is shown inside another page; a browser's own viewer shows PDF.
+    const isPdf = c.res.headers.get('content-type') === 'application/pdf';
+    c.header('content-security-policy', `${isPdf ? '' : "default-src 'none'; "}frame-ancestors 'none'`);
   });
   app.onError((error, c) => {
     if (error instanceof Problem) return answer(c, error);
@@ -90,7 +99,7 @@ export function createApi({
       );
     const known = fromDatabase(error);
     if (known) return answer(c, known);
-    log?.error(error);
+    log?.error(withoutValues(error), 'request failed');
     return answer(c, new Problem(500, 'Something went wrong on the server; nothing was written.'));
   });
   const routed = app
@@ -109,7 +118,7 @@ export function createApi({
     .route('/api', ledgerRoutes)
     .route('/api', traceRoutes)
     .route('/api', exchangeRoutes)
-    .route('/api', handoverRoutes(folder))
+    .route('/api', handoverRoutes(folder, room))
     .route(
       '/api',
       router().openapi(health, async (c) => {

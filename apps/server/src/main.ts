@@ -1,14 +1,17 @@
 import { existsSync } from 'node:fs';
+import { mkdir } from 'node:fs/promises';
 import type { AddressInfo } from 'node:net';
 import { join, resolve } from 'node:path';
 import { serve } from '@hono/node-server';
-import { serveStatic } from '@hono/node-server/serve-static';
 import { pino } from 'pino';
 import { demoDocument } from '@cordel/demo';
 import { createApi } from './app.ts';
+import { NoRoom, needRoomToStart, reserveOf, roomOn } from './disk/room.ts';
 import { FolderInUse } from './db/lock.ts';
 import { type Db, openFolder, openServer } from './db/client.ts';
+import { removeUnfinished, stopPackages } from './handover/jobs.ts';
 import { allowedHosts, isForUs, isForeignWrite } from './http/hosts.ts';
+import { serveWeb } from './http/web.ts';
 import { writeDocument } from './exchange/document.ts';
 import { listProjects } from './projects/queries.ts';
 
@@ -17,7 +20,9 @@ const folder = resolve(process.env.CORDEL_DATA ?? '.cordel');
 const webFolder = resolve(process.env.CORDEL_WEB ?? join(here, '../../web/dist'));
 const migrations = join(here, '../drizzle');
 /** How long answers under way may take once the server is told to stop. */
-const MOST_TO_STOP_MS = 1500;
+const MOST_TO_STOP_MS = 1000;
+const MOST_TO_CLOSE_MS = 1500;
+const HOUR_MS = 3_600_000;
 
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
 
@@ -35,18 +40,31 @@ async function main(): Promise<void> {
   // Files of the record are for whoever runs the server.
   process.umask(0o077);
   const url = process.env.DATABASE_URL;
-  const open = url ? await openServer(url, migrations) : await openFolder(folder, migrations);
+  const packages = join(folder, 'packages');
+  await mkdir(packages, { recursive: true });
+  const room = roomOn(folder, reserveOf(process.env.CORDEL_RESERVE_MB));
+  if (!url) await needRoomToStart(folder, !existsSync(join(folder, 'pg')));
+  const open = url
+    ? await openServer(url, migrations)
+    : await openFolder(folder, migrations, () => {
+        console.error(`Another process has taken over ${folder}: this one stops.`);
+        process.exit(1);
+      });
+  await removeUnfinished(packages, url ? HOUR_MS : 0);
   if (process.argv.includes('--demo')) await loadDemo(open.db);
   await open.synced();
-  const app = createApi({ ...open, log, folder: join(folder, 'packages') });
-  serveWeb(app);
+  const app = createApi({ ...open, log, folder: packages, room });
+  const build = serveWeb(app as never, webFolder);
   const allowed = allowedHosts(process.env.HOST, process.env.CORDEL_HOSTS);
   const server = serve(
     {
-      fetch: (request, env) => {
+      fetch: async (request, env) => {
         if (!isForUs(request.headers.get('host'), allowed)) return refusal(421, NOT_OURS);
         if (isForeignWrite(request.method, request.headers)) return refusal(403, FOREIGN);
-        return app.fetch(request, env);
+        const response = await app.fetch(request, env);
+        // Pages that are open find out by it that there is a newer one.
+        if (build) response.headers.set('x-cordel-build', build);
+        return response;
       },
       port: Number(process.env.PORT ?? 8044),
       // Nobody signs in yet: other machines reach it only where that was asked for.
@@ -70,6 +88,7 @@ async function main(): Promise<void> {
   const stop = async () => {
     if (stopping) return;
     stopping = true;
+    const noPackages = stopPackages();
     // Answer what has come in, then close the database: what was acknowledged is kept.
     await new Promise<void>((done) => {
       server.close(() => done());
@@ -80,6 +99,9 @@ async function main(): Promise<void> {
         done();
       }, MOST_TO_STOP_MS).unref();
     });
+    // Whatever it waits for, a full disk say: what was acknowledged is on the disk already.
+    setTimeout(() => process.exit(1), MOST_TO_CLOSE_MS).unref();
+    await noPackages;
     await open.close();
     process.exit(0);
   };
@@ -93,36 +115,7 @@ async function loadDemo(db: Db): Promise<void> {
   await writeDocument(db, demoDocument(new Date()));
 }
 
-/** Serves the built web app; every path without a file ending is the app's own. */
-function serveWeb(app: ReturnType<typeof createApi>): void {
-  const index = join(webFolder, 'index.html');
-  if (!existsSync(index)) return;
-  app.use('*', async (c, next) => {
-    await next();
-    c.header('x-content-type-options', 'nosniff');
-    c.header('referrer-policy', 'no-referrer');
-  });
-  app.use(
-    '*',
-    serveStatic({
-      root: webFolder,
-      precompressed: true,
-      onFound: (path, c) => {
-        const hashed = /\/_expo\/static\/|\/assets\//.test(path);
-        c.header('cache-control', hashed ? 'public, max-age=31536000, immutable' : 'no-cache');
-      },
-    }),
-  );
-  const page = serveStatic({
-    path: 'index.html',
-    root: webFolder,
-    precompressed: true,
-    onFound: (_path, c) => c.header('cache-control', 'no-cache'),
-  });
-  app.get('*', (c, next) => (/\.\w+$/.test(c.req.path) ? next() : page(c, next)));
-}
-
 main().catch((error: unknown) => {
-  console.error(error instanceof FolderInUse ? error.message : error);
+  console.error(error instanceof FolderInUse || error instanceof NoRoom ? error.message : error);
   process.exit(1);
 });

@@ -1,8 +1,10 @@
 import { Slot } from 'expo-router';
 import { PageBoundary } from '@/ui/PageBoundary';
 import { Providers } from '@/ui/Providers';
+import { useReload } from '@/ui/useReload';
 
 export default function Root() {
+  useReload();
   return (
     <Providers>
       <PageBoundary>

@@ -104,6 +104,17 @@ export async function recordsAfter(
   return rows.map(toReceived);
 }
 
+/** The number of a project's newest record; 0 where it has none. */
+export async function newestSeq(db: Db, projectId: string): Promise<number> {
+  const [row] = await db
+    .select({ seq: splicerRecords.seq })
+    .from(splicerRecords)
+    .where(eq(splicerRecords.projectId, projectId))
+    .orderBy(desc(splicerRecords.seq))
+    .limit(1);
+  return row?.seq ?? 0;
+}
+
 /** How many of the newest records a bench looks back over. */
 const NEWEST = 2000;
 

@@ -8,6 +8,8 @@ import { type Engine, openMemoryEngine } from './embedded/engine.ts';
 import { EngineStopped, startThreadEngine } from './embedded/startThread.ts';
 import { Wire } from './embedded/wire.ts';
 import { lockFolder } from './lock.ts';
+import { retried } from './retry.ts';
+import { isUnreachable } from './unreachable.ts';
 import * as schema from './schema.ts';
 
 /** The database: PostgreSQL's own server, or the embedded one behind the same client. */
@@ -20,19 +22,28 @@ export interface OpenDb {
   close(): Promise<void>;
 }
 
+/** How long a database that had to stop stays away, in ms. */
+const RESTART_MS = 1000;
+
 /**
  * Opens the embedded database in a folder, under an exclusive lock, and brings its tables up to date.
+ * @param onLockLost told when another process has taken the folder over
  * @throws FolderInUse where another process has the folder
  */
-export async function openFolder(folder: string, migrationsFolder: string): Promise<OpenDb> {
+export async function openFolder(
+  folder: string,
+  migrationsFolder: string,
+  onLockLost?: () => void,
+): Promise<OpenDb> {
   await mkdir(folder, { recursive: true });
   // What is recorded is read by whoever runs the server, and by nobody else on the machine.
   await chmod(folder, 0o700);
-  const lock = await lockFolder(folder);
+  const lock = await lockFolder(folder, onLockLost);
   let running: Promise<Engine> | null = null;
   const engine = () =>
     (running ??= startThreadEngine(folder, () => {
-      running = null;
+      // One that had to stop may have to again: it is not started in a circle.
+      setTimeout(() => (running = null), RESTART_MS).unref();
     }));
   try {
     const open = await openEmbedded(engine, migrationsFolder);
@@ -85,21 +96,67 @@ export async function openEmbedded(
   };
 }
 
+/** How long who asks waits for a connection, in ms. */
+const CONNECTION_MS = 5000;
+/** Names the lock that processes take which bring the tables up to date. */
+const MIGRATING = 20_261_128;
+
 /** Opens a PostgreSQL server by its URL and brings its tables up to date. It syncs by itself. */
 export async function openServer(url: string, migrationsFolder: string): Promise<OpenDb> {
-  return openPool(new pg.Pool({ connectionString: url }), migrationsFolder);
+  const pool = new pg.Pool({
+    connectionString: url,
+    connectionTimeoutMillis: CONNECTION_MS,
+    keepAlive: true,
+  });
+  // Several processes may start on one database: they go one after the other.
+  const client = await pool.connect();
+  try {
+    await client.query('select pg_advisory_lock($1)', [MIGRATING]);
+    return await openPool(pool, migrationsFolder);
+  } finally {
+    // The lock goes with the connection.
+    client.release(true);
+  }
 }
 
 async function openPool(pool: pg.Pool, migrationsFolder: string): Promise<OpenDb> {
-  // A connection that breaks while nobody uses it: the next statement gets another one.
+  // A connection that breaks: whoever uses it is told by the statement, and the next one gets another.
   pool.on('error', () => undefined);
+  pool.on('connect', (client) => client.on('error', () => undefined));
   const db = drizzle(pool, { schema });
   await migrate(db, { migrationsFolder });
+  retryAll(pool, db);
   return {
     db: db as unknown as Db,
     synced: () => Promise.resolve(),
     close: () => pool.end(),
   };
+}
+
+/** What others caused is tried again, by whole statements and whole transactions. */
+function retryAll(pool: pg.Pool, db: Pick<Db, 'transaction'>): void {
+  const query = pool.query.bind(pool) as (...args: unknown[]) => Promise<unknown>;
+  pool.query = ((...args: unknown[]) => retried(() => query(...args))) as typeof pool.query;
+  const known = new WeakMap<pg.PoolClient, Pick<Db, 'transaction'>>();
+  const on = (client: pg.PoolClient) => {
+    const own = known.get(client) ?? (drizzle(client, { schema }) as unknown as Db);
+    known.set(client, own);
+    return own;
+  };
+  // Drizzle's own keeps a connection forever where the first statement fails.
+  db.transaction = (work, setting) =>
+    retried(async () => {
+      const client = await pool.connect();
+      let broken = false;
+      try {
+        return await on(client).transaction(work, setting);
+      } catch (error) {
+        broken = isUnreachable(error);
+        throw error;
+      } finally {
+        client.release(broken);
+      }
+    });
 }
 
 /** Runs a statement and gives its rows; both drivers answer with `rows`. */

@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { mkdtemp, readdir, rm, writeFile } from 'node:fs/promises';
+import { mkdtemp, readFile, readdir, rm, utimes, writeFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
 import { hostname, tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -13,8 +13,14 @@ beforeEach(async () => {
 afterEach(() => rm(folder, { recursive: true, force: true }));
 
 /** A claim that another process left. */
-const write = (holder: { pid?: number; host: string; started: string | null; token: string }) =>
-  writeFile(join(folder, `cordel.lock.${holder.token}`), JSON.stringify(holder));
+const write = (holder: {
+  pid?: number;
+  host: string;
+  started: string | null;
+  token: string;
+  processes?: string | null;
+  beats?: true;
+}) => writeFile(join(folder, `cordel.lock.${holder.token}`), JSON.stringify(holder));
 
 describe('the lock of a data folder', () => {
   it('lets one in, tells the next who holds it, and is free again', async () => {
@@ -49,6 +55,40 @@ describe('the lock of a data folder', () => {
   it('stands where another machine holds it', async () => {
     await write({ pid: 1, host: 'elsewhere', started: null, token: 'far' });
     await expect(lockFolder(folder)).rejects.toThrow('on elsewhere');
+  });
+
+  it('is taken over on the same machine under another name, as in a container made anew', async () => {
+    const child = spawn(process.execPath, ['-e', '']);
+    await new Promise((done) => child.on('exit', done));
+    const lock = await lockFolder(folder);
+    const [name] = await readdir(folder);
+    const own = JSON.parse(await readFile(join(folder, name!), 'utf8')) as Parameters<
+      typeof write
+    >[0];
+    await lock.release();
+    await write({ ...own, pid: child.pid, host: 'name-of-before', token: 'before' });
+    await (await lockFolder(folder)).release();
+    expect(await readdir(folder)).toEqual([]);
+  });
+
+  it('is taken over from a host that gives no sign of life, and stands while one does', async () => {
+    const far = { pid: 1, host: 'elsewhere', started: 'boot 1', processes: 'pid:[1]' };
+    await write({ ...far, token: 'silent', beats: true });
+    await (await lockFolder(folder)).release();
+    await write({ ...far, token: 'living', beats: true });
+    const path = join(folder, 'cordel.lock.living');
+    const beating = setInterval(() => void utimes(path, new Date(), new Date()), 500);
+    await expect(lockFolder(folder)).rejects.toThrow(`delete ${path}`);
+    clearInterval(beating);
+  }, 30_000);
+
+  it('is known to be lost where it was taken away', async () => {
+    const lost = new Promise<void>((resolve) => void lockFolder(folder, resolve));
+    let names: string[] = [];
+    while (!names.some((one) => one.startsWith('cordel.lock.'))) names = await readdir(folder);
+    const name = names.find((one) => one.startsWith('cordel.lock.'));
+    await rm(join(folder, name!));
+    await lost;
   });
 
   it('lets one of many in, time after time', async () => {

@@ -3,6 +3,7 @@ import { type Evidence, retirementsOf } from '@cordel/core';
 import { type Db, rowsOf } from '../db/client.ts';
 import { attempts, readings, rulings, splices } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
+import { lockProject } from '../projects/queries.ts';
 import { renewHeads } from '../splices/heads.ts';
 
 /** All evidence of the splices that a condition on `splices` picks, in recorded order. */
@@ -90,7 +91,8 @@ async function append(
         marked as (
           insert into stale_splices (splice_id, project_id)
           select distinct s.id, s.project_id from fresh join splices s on s.id = fresh.splice_id
-          -- The update takes the row's lock: judging and recording wait for each other.
+          -- The update takes the row's lock, in the order of ids: judging and recording wait for each other.
+          order by s.id
           on conflict (splice_id) do update set project_id = excluded.project_id)
         select count(*)::int as fresh from fresh`,
   );
@@ -108,11 +110,21 @@ export async function record(db: Db, entries: readonly Evidence[]): Promise<numb
   if (entries.length === 1 && taken.length + retired.length === 0) return recordOn(db, entries);
   return db.transaction(async (tx) => {
     const on = tx as unknown as Db;
+    if (retired.length > 0) await lockProjectsOf(on, retired);
     if (taken.length > 0) await refuseTaken(on, taken);
     const fresh = await recordOn(on, entries);
     if (retired.length > 0) await retire(on, retired);
     return fresh;
   });
+}
+
+/** Whoever changes what is spliced in a project goes after whoever does so already. */
+async function lockProjectsOf(db: Db, spliceIds: readonly string[]): Promise<void> {
+  const rows = await rowsOf<{ id: string }>(
+    db,
+    sql`select distinct project_id as id from splices where id = any(${idArray(spliceIds)}::uuid[]) order by id`,
+  );
+  for (const { id } of rows) await lockProject(db, id);
 }
 
 /** Takes splices out of the plant: their fibers, slots and places in roll-ups are free. */
@@ -149,7 +161,10 @@ const takesOf = (entries: readonly Evidence[]): Take[] =>
  */
 async function refuseTaken(db: Db, takes: readonly Take[]): Promise<void> {
   const ids = idArray([...new Set(takes.map(({ recordId }) => recordId))]);
-  await rowsOf(db, sql`select from splicer_records where id = any(${ids}::uuid[]) for update`);
+  await rowsOf(
+    db,
+    sql`select from splicer_records where id = any(${ids}::uuid[]) order by id for update`,
+  );
   const inForce = await rowsOf<{ tryId: string; recordId: string; recordPosition: number }>(
     db,
     sql`select try_id as "tryId", record_id as "recordId", record_position as "recordPosition" from (
@@ -190,7 +205,8 @@ async function withSeq(
 ): Promise<(Evidence & { seq: number })[]> {
   const drawn = await rowsOf<{ seq: string }>(
     db,
-    sql`select nextval('evidence_seq') as seq from generate_series(1, ${entries.length})`,
+    sql`with begun as materialized (select pg_current_xact_id())
+        select nextval('evidence_seq') as seq from begun, generate_series(1, ${entries.length})`,
   );
   return entries.map((entry, index) => ({ ...entry, seq: Number(drawn[index]!.seq) }));
 }

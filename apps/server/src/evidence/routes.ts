@@ -20,8 +20,16 @@ const post = createRoute({
 const pulse = createRoute({
   method: 'get',
   path: '/pulse',
-  summary: 'A number that grows with every entry of evidence, for clients that wait for news',
-  responses: answers(z.object({ seq: z.number() }), 'The pulse'),
+  summary: 'What changes whenever there is news, for clients that wait for it',
+  responses: answers(
+    z.object({
+      /** Grows with every entry of evidence. */
+      seq: z.number(),
+      /** Writes under way: entries with a number up to `seq` may still come of them. */
+      writing: z.array(z.string()),
+    }),
+    'The pulse',
+  ),
 });
 
 export const evidenceRoutes = router()
@@ -31,9 +39,14 @@ export const evidenceRoutes = router()
     return c.json({ recorded: await record(c.var.db, entries) }, 200);
   })
   .openapi(pulse, async (c) => {
-    const [row] = await rowsOf<{ seq: string }>(
+    // First the number: what has one by then is done, or among the writes under way.
+    const [last] = await rowsOf<{ seq: string }>(
       c.var.db,
       sql`select last_value as seq from evidence_seq`,
     );
-    return c.json({ seq: Number(row?.seq ?? 0) }, 200);
+    const writing = await rowsOf<{ id: string }>(
+      c.var.db,
+      sql`select pg_snapshot_xip(pg_current_snapshot())::text as id`,
+    );
+    return c.json({ seq: Number(last?.seq ?? 0), writing: writing.map(({ id }) => id) }, 200);
   });

@@ -42,7 +42,10 @@ const NOTHING: ClosingState = {
 };
 
 /** How many rows a package is made of: what its progress is counted in. */
-export async function countRows(db: Db, task: PackageTask): Promise<number> {
+export async function countRows(
+  db: Db,
+  task: Pick<PackageTask, 'projectId' | 'closureId'>,
+): Promise<number> {
   const picked = task.closureId
     ? sql`s.closure_id = ${task.closureId}`
     : sql`s.project_id = ${task.projectId}`;
@@ -54,6 +57,24 @@ export async function countRows(db: Db, task: PackageTask): Promise<number> {
           + (select count(*) from rulings e join splices s on s.id = e.splice_id where ${picked}))::int as rows`,
   );
   return row?.rows ?? 0;
+}
+
+/** What a row takes in a package's files and once more in its zip, and a file beside its copy in the document. */
+const ROW_BYTES = 2000;
+const FILE_COPIES = 5;
+
+/** How much room a package needs while it is made, in bytes; rather too much than too little. */
+export async function estimateBytes(
+  db: Db,
+  task: Pick<PackageTask, 'projectId' | 'closureId'>,
+): Promise<number> {
+  const [files] = await rowsOf<{ bytes: string }>(
+    db,
+    sql`select coalesce((select sum(octet_length(bytes)) from traces where project_id = ${task.projectId}), 0)
+          + coalesce((select sum(octet_length(p.bytes)) from photos p join closures c on c.id = p.closure_id
+              where c.project_id = ${task.projectId}), 0) as bytes`,
+  );
+  return (await countRows(db, task)) * ROW_BYTES + Number(files?.bytes ?? 0) * FILE_COPIES;
 }
 
 /** Reads all that goes into a package, piece by piece, so that nobody who records has to wait. */

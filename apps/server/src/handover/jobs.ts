@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs';
-import { mkdir, rename, rm, stat } from 'node:fs/promises';
+import { mkdir, readdir, rename, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Worker } from 'node:worker_threads';
 import { eq } from 'drizzle-orm';
@@ -12,10 +12,36 @@ import type { MakerAnswer, PackageMessage } from './messages.ts';
 /** Between two signs of life of a job, and how long without one until it counts as cut off, ms. */
 const BEAT = 500;
 const CUT_OFF = 20_000;
+const CUT_OFF_WORDS = 'The server was stopped in the middle: make it again.';
 
 type PackageRow = typeof packages.$inferSelect;
 
 export const packageFile = (folder: string, id: string): string => join(folder, `${id}.zip`);
+
+/** Names of what is not a whole package yet. */
+const UNFINISHED = /\.making(\.zip)?$/;
+
+/**
+ * Removes what a server left that was stopped in the middle of packages.
+ * @param ageMs how old it is at least: another server on the same folder may be at work
+ */
+export async function removeUnfinished(folder: string, ageMs: number): Promise<void> {
+  for (const name of await readdir(folder)) {
+    const path = join(folder, name);
+    if (!UNFINISHED.test(name) || Date.now() - (await stat(path)).mtimeMs < ageMs) continue;
+    await rm(path, { recursive: true, force: true });
+  }
+}
+
+/** Packages that this server makes: what cuts each off, and when it is gone. */
+const underWay = new Map<string, { cut(): void; gone: Promise<void> }>();
+
+/** Cuts off all packages that are being made; nothing of them is left. */
+export async function stopPackages(): Promise<void> {
+  const all = [...underWay.values()];
+  for (const { cut } of all) cut();
+  await Promise.all(all.map(({ gone }) => gone));
+}
 
 /** The maker's thread: its own bundle where the server is built, its source in tests. */
 function startMaker(): Worker {
@@ -38,13 +64,34 @@ class Said extends Error {
  * Makes a package: whole, or nothing of it is left. Progress is told to the database, where a stop is asked
  * for too, so that any process can show and stop it.
  */
-export async function makePackage(db: Db, folder: string, row: PackageRow): Promise<void> {
+export function makePackage(db: Db, folder: string, row: PackageRow): Promise<void> {
+  let cut = (): void => undefined;
+  const cutOff = new Promise<never>((_, reject) => {
+    cut = () => reject(new Said(CUT_OFF_WORDS));
+  });
+  cutOff.catch(() => undefined);
+  const gone = make(db, folder, row, cutOff).finally(() => underWay.delete(row.id));
+  underWay.set(row.id, { cut, gone: gone.catch(() => undefined) });
+  return gone;
+}
+
+async function make(
+  db: Db,
+  folder: string,
+  row: PackageRow,
+  cutOff: Promise<never>,
+): Promise<void> {
   const making = join(folder, `${row.id}.making`);
   const file = `${making}.zip`;
   const worker = startMaker();
   const { projectId, closureId, paper } = row;
   const outcome = await mkdir(making, { recursive: true })
-    .then(() => fed(db, row.id, worker, { projectId, closureId, paper, folder: making, file }))
+    .then(() =>
+      Promise.race([
+        fed(db, row.id, worker, { projectId, closureId, paper, folder: making, file }),
+        cutOff,
+      ]),
+    )
     .then(async (made) => {
       await rename(file, packageFile(folder, row.id));
       return { state: 'done' as const, ...made };
@@ -147,7 +194,7 @@ export async function packageAsShown(folder: string, row: PackageRow) {
     return {
       ...shown,
       state: 'failed' as const,
-      problem: 'The server was stopped in the middle: make it again.',
+      problem: CUT_OFF_WORDS,
     };
   if (row.state !== 'done') return shown;
   const there = await stat(packageFile(folder, row.id)).catch(() => null);

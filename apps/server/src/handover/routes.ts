@@ -4,6 +4,7 @@ import { createRoute, z } from '@hono/zod-openapi';
 import { desc, eq } from 'drizzle-orm';
 import { idSchema, paperSchema, personSchema, timeSchema } from '@cordel/core';
 import { LABEL_KINDS, LABEL_SHEETS, type LabelKind, labelTask, labelsOf } from '@cordel/core/close';
+import type { Room } from '../disk/room.ts';
 import { recordNow } from '../closing/record.ts';
 import { getClosure } from '../closures/routes.ts';
 import type { Db } from '../db/client.ts';
@@ -12,6 +13,7 @@ import { fileName } from '../exchange/fileName.ts';
 import { Problem, notFound } from '../http/problem.ts';
 import { answers, answersFile, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { getProject } from '../projects/queries.ts';
+import { estimateBytes } from './feed.ts';
 import { makePackage, packageAsShown, packageFile } from './jobs.ts';
 import { labelSheet } from './labelSheet.ts';
 
@@ -101,8 +103,11 @@ async function packageRow(db: Db, id: string) {
   return row;
 }
 
-/** @param folder where packages lie */
-export const handoverRoutes = (folder: string) =>
+/**
+ * @param folder where packages lie
+ * @param room on its disk
+ */
+export const handoverRoutes = (folder: string, room: Room) =>
   router()
     .openapi(list, async (c) => {
       const { projectId } = c.req.valid('param');
@@ -121,6 +126,7 @@ export const handoverRoutes = (folder: string) =>
       await getProject(db, projectId);
       if (asked.closureId && (await getClosure(db, asked.closureId)).projectId !== projectId)
         throw new Problem(422, 'The closure belongs to another project.');
+      await room.need(await estimateBytes(db, { projectId, ...asked }));
       const [fresh] = await db
         .insert(packages)
         .values({ ...asked, at: new Date(asked.at), projectId, state: 'making' })

@@ -1,5 +1,8 @@
 import { z } from '@hono/zod-openapi';
 import type { Context } from 'hono';
+import { DrizzleQueryError } from 'drizzle-orm';
+import { databaseCode } from '../db/retry.ts';
+import { isUnreachable } from '../db/unreachable.ts';
 
 /** One thing that is wrong, at its place in the input. */
 const problemPlaceSchema = z.object({
@@ -28,12 +31,14 @@ const TITLES: Record<number, string> = {
   413: 'Too large',
   422: 'Not accepted',
   500: 'Server error',
+  503: 'Not available',
+  507: 'No room',
 };
 
 /** Thrown anywhere below a route; answered as a problem document. */
 export class Problem extends Error {
   override name = 'Problem';
-  readonly status: 400 | 404 | 409 | 413 | 422 | 500;
+  readonly status: 400 | 404 | 409 | 413 | 422 | 500 | 503 | 507;
   readonly errors: ProblemPlace[];
 
   constructor(status: Problem['status'], detail: string, errors: ProblemPlace[] = []) {
@@ -81,8 +86,12 @@ export function fromZod(error: z.ZodError): Problem {
 const SIMULATED =
   'This was simulated, and the project is for real work: simulated figures are recorded in practice projects only. Nothing was recorded.';
 
+const UNREACHABLE =
+  'The server cannot reach its database just now. Nothing was recorded; the same request goes through once it can.';
+
 /** Words for what the database refused. */
 export function fromDatabase(error: unknown): Problem | null {
+  if (isUnreachable(error)) return new Problem(503, UNREACHABLE);
   const cause = (error as { cause?: unknown }).cause ?? error;
   const { code, constraint } = cause as { code?: string; constraint?: string };
   if (code === 'CD001') return new Problem(422, SIMULATED);
@@ -93,9 +102,26 @@ export function fromDatabase(error: unknown): Problem | null {
     );
   const range = OUT_OF_RANGE.get(code ?? '');
   if (range) return new Problem(422, range);
+  if (code === '53100') return new Problem(507, 'The server’s disk is full. Nothing was recorded.');
   if (code === '23503') return new Problem(422, 'It names a record that is not here.');
   if (code === '23505') return new Problem(409, UNIQUE[constraint ?? ''] ?? 'It is here already.');
   return null;
+}
+
+/** An error as a log may hold it: what people wrote stays out, and so do the values of statements. */
+export function withoutValues(error: unknown): Record<string, unknown> {
+  const statement = error instanceof DrizzleQueryError ? error.query : undefined;
+  const cause = error instanceof DrizzleQueryError ? error.cause : error;
+  if (!(cause instanceof Error)) return { kind: typeof cause };
+  const { code, routine, table, constraint } = cause as unknown as Record<string, unknown>;
+  const isDatabase = databaseCode(cause) !== undefined;
+  return {
+    kind: cause.name,
+    // PostgreSQL's messages quote what they refuse.
+    ...(isDatabase ? { code, routine, table, constraint } : { message: cause.message }),
+    statement,
+    stack: cause.stack?.split('\n').slice(isDatabase ? 1 : 0),
+  };
 }
 
 /** Figures and texts that PostgreSQL cannot keep, by its codes (PostgreSQL documentation, appendix A). */

@@ -20,7 +20,7 @@ import { type Db, rowsOf } from '../db/client.ts';
 import { cables, closures, plans, splices } from '../db/schema.ts';
 import { bySplice, evidenceOf, idArray, record } from '../evidence/queries.ts';
 import { Problem } from '../http/problem.ts';
-import { getCables, getProject } from '../projects/queries.ts';
+import { getCables, getProject, lockProject } from '../projects/queries.ts';
 import { allSchemes, schemeNamed } from '../schemes/queries.ts';
 import { derivedId } from '../splices/derivedId.ts';
 import { renewHeads } from '../splices/heads.ts';
@@ -125,6 +125,7 @@ export async function putPlan(db: Db, write: PlanWrite): Promise<PlanResult> {
   const project = await getProject(db, closure.projectId);
   return db.transaction(async (tx) => {
     const on = tx as unknown as Db;
+    await lockProject(on, closure.projectId);
     const cables = await listCables(on, closure.projectId);
     const there = await splicesThere(on, closure, cables);
     const { errors, obstacles, change } = weighPlan({

@@ -27,6 +27,12 @@ export async function getProject(db: Db, id: string): Promise<Project> {
   return toProject(row);
 }
 
+/** Within a transaction: whoever changes the plant of a project goes after whoever does so already. */
+export async function lockProject(db: Db, id: string): Promise<void> {
+  // Records that name the project do not wait for this lock.
+  await rowsOf(db, sql`select from projects where id = ${id} for no key update`);
+}
+
 /** The cables of a project by name, and its closures in route order. */
 export async function getCables(db: Db, projectId: string): Promise<Cable[]> {
   return db.select().from(cables).where(eq(cables.projectId, projectId)).orderBy(asc(cables.name));
@@ -67,6 +73,7 @@ async function judgeAnew(db: Db, { id, limits }: Project): Promise<void> {
           exists (select from attempts e where e.splice_id = s.id) or
           exists (select from readings e where e.splice_id = s.id) or
           exists (select from rulings e where e.splice_id = s.id))
+        order by s.id
         on conflict (splice_id) do update set project_id = excluded.project_id`,
   );
   await rowsOf(

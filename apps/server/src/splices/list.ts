@@ -16,7 +16,7 @@ import type { Db } from '../db/client.ts';
 import { cables, closures, imports, splices } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
 import { addToPlan } from '../plans/queries.ts';
-import { getCables, getClosures, getProject } from '../projects/queries.ts';
+import { getCables, getClosures, getProject, lockProject } from '../projects/queries.ts';
 import { allSchemes, schemeNamed } from '../schemes/queries.ts';
 import { spliceColumns } from '../closures/routes.ts';
 import { derivedId } from './derivedId.ts';
@@ -48,6 +48,15 @@ export async function importList(
   projectId: string,
   request: ListRequest,
 ): Promise<ListResult> {
+  return db.transaction(async (tx) => {
+    const on = tx as unknown as Db;
+    // The same list may be sent twice at once: the second one finds what became of the first.
+    await lockProject(on, projectId);
+    return importOn(on, projectId, request);
+  });
+}
+
+async function importOn(db: Db, projectId: string, request: ListRequest): Promise<ListResult> {
   const [done] = await db.select().from(imports).where(eq(imports.id, request.importId));
   if (done) return done.result;
   const project = await getProject(db, projectId);
@@ -94,25 +103,22 @@ export async function importList(
   }));
   const used = request.cables.filter((cable) => list.cables.includes(cable.name));
   const result = { splices: planned.length, closures: added.length, cables: used.length };
-  await db.transaction(async (tx) => {
-    const on = tx as unknown as Db;
-    await tx.insert(imports).values({ id: request.importId, projectId, result });
-    if (used.length > 0)
-      await tx.insert(cables).values(used.map((cable) => ({ ...cable, projectId })));
-    if (added.length > 0) await tx.insert(closures).values(added);
-    for (const closure of there) {
-      const trays = list.newTrays.get(closure.name) ?? [];
-      if (trays.length > 0)
-        await tx
-          .update(closures)
-          .set({ trays: [...closure.trays, ...trays] })
-          .where(eq(closures.id, closure.id));
-    }
-    await insertSplices(on, planned, project.limits.wavelengths);
-    for (const closureId of new Set(planned.map((splice) => splice.closureId)))
-      await addToPlan(on, closureId);
-    await renewHeads(on, projectId);
-  });
+  await db.insert(imports).values({ id: request.importId, projectId, result });
+  if (used.length > 0)
+    await db.insert(cables).values(used.map((cable) => ({ ...cable, projectId })));
+  if (added.length > 0) await db.insert(closures).values(added);
+  for (const closure of there) {
+    const trays = list.newTrays.get(closure.name) ?? [];
+    if (trays.length > 0)
+      await db
+        .update(closures)
+        .set({ trays: [...closure.trays, ...trays] })
+        .where(eq(closures.id, closure.id));
+  }
+  await insertSplices(db, planned, project.limits.wavelengths);
+  for (const closureId of new Set(planned.map((splice) => splice.closureId)))
+    await addToPlan(db, closureId);
+  await renewHeads(db, projectId);
   return result;
 }
 

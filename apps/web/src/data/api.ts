@@ -1,4 +1,5 @@
 import { takeEarly } from './early';
+import { noteBuild } from './updates';
 
 /** What the server refused, in its own words. */
 export class Refused extends Error {
@@ -24,8 +25,15 @@ export class ServerFailed extends Error {
   }
 }
 
+/** The server has no room: the same request goes through once it has. */
+export class NoRoom extends Error {
+  override name = 'NoRoom';
+}
+
 /** What a proxy says of a server that does not answer. */
 const NO_SERVER = [502, 503, 504];
+/** What a server says whose disk is full (RFC 4918, section 11.5). */
+const NO_ROOM = 507;
 
 /** The server could not be reached; the same request may go through later. */
 class Unreached extends Error {
@@ -41,14 +49,17 @@ async function request(path: string, init?: RequestInit): Promise<unknown> {
       'The server does not answer. What you record is kept on this device and sent later.',
     );
   }
+  noteBuild(response.headers);
   if (response.ok) return response.json();
   if (NO_SERVER.includes(response.status))
     throw new Unreached(`The server does not answer (${response.status}). It will be tried again.`);
-  if (response.status >= 500) throw new ServerFailed(response.status);
+  if (response.status >= 500 && response.status !== NO_ROOM)
+    throw new ServerFailed(response.status);
   const problem = (await response.json().catch(() => null)) as {
     detail?: string;
     errors?: { place: string; detail: string }[];
   } | null;
+  if (response.status === NO_ROOM) throw new NoRoom(problem?.detail ?? 'The server has no room.');
   throw new Refused(
     response.status,
     problem?.detail ?? `The server refused (${response.status}).`,

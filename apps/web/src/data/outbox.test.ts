@@ -102,6 +102,25 @@ describe('the outbox', () => {
     expect(await outcome).toEqual({ answer: {} });
   });
 
+  it('keeps all that waits while the server has no room, and sends it once there is', async () => {
+    const server = fakeServer();
+    server.always({ status: 507, body: { detail: 'The server’s disk is nearly full.' } });
+    const outbox = await open();
+    const outcome = outbox.add(write(1));
+    for (let tries = 0; tries <= MOST_FAILURES; tries++) {
+      await until(() => outbox.snapshot().noRoom !== undefined);
+      await outbox.flush();
+    }
+    expect(outbox.snapshot()).toMatchObject({
+      noRoom: 'The server’s disk is nearly full.',
+      writes: [{ state: 'waiting' }],
+    });
+    server.always({ status: 200 });
+    await outbox.flush();
+    expect(await outcome).toEqual({ answer: {} });
+    expect(outbox.snapshot().noRoom).toBeUndefined();
+  });
+
   it('sets a write aside that the server fails over again and again, and goes on with the next', async () => {
     const server = fakeServer();
     server.then(...Array.from({ length: MOST_FAILURES }, () => ({ status: 500 })));

@@ -1,6 +1,6 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import { v7 as uuid } from 'uuid';
-import { Refused, ServerFailed, send } from './api';
+import { NoRoom, Refused, ServerFailed, send } from './api';
 
 /** A write on its way to the server. Its id sorts by when it was made. */
 export interface Write {
@@ -26,6 +26,8 @@ export interface OutboxState {
   offline: boolean;
   /** True while the server answers, and fails. */
   failing: boolean;
+  /** Why nothing is taken in for now, where the server's disk is full. */
+  noRoom?: string | undefined;
   /** True until what an earlier page left has been read. */
   loading: boolean;
 }
@@ -147,11 +149,16 @@ export class Outbox {
       this.failures = 0;
       this.delivered(write);
       await this.discard(write.id);
-      this.set({ offline: false, failing: false });
+      this.set({ offline: false, failing: false, noRoom: undefined });
       this.settle(write.id, { answer });
       return true;
     } catch (error) {
       if (error instanceof ServerFailed) return this.failed(write, error);
+      if (error instanceof NoRoom) {
+        // No fault of this write: all of them wait.
+        this.later({ offline: false, failing: true, noRoom: error.message });
+        return false;
+      }
       if (!(error instanceof Refused)) {
         this.later({ offline: true });
         return false;

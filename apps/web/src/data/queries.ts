@@ -157,14 +157,14 @@ export function usePulse(): void {
   const client = useQueryClient();
   const pulse = useQuery({
     queryKey: ['pulse'],
-    queryFn: () => read<{ seq: number }>('/api/pulse'),
+    queryFn: () => read<{ seq: number; writing: string[] }>('/api/pulse'),
     refetchInterval: 2500,
     staleTime: 0,
   });
-  const seq = pulse.data?.seq;
+  const seen = pulse.data && JSON.stringify(pulse.data);
   useEffect(() => {
-    if (seq === undefined) return;
+    if (seen === undefined) return;
     for (const key of ['ledger', 'work', 'splice', 'fiber', 'bench', 'traces', 'proof', 'closing'])
       void client.invalidateQueries({ queryKey: [key] });
-  }, [seq, client]);
+  }, [seen, client]);
 }

@@ -11,7 +11,7 @@ import { useInks } from './theme';
 /** What waits to be sent, and what was refused: in sight whenever there is any. */
 export function OutboxStrip() {
   const inks = useInks();
-  const { writes, offline, failing } = useOutbox();
+  const { writes, offline, failing, noRoom } = useOutbox();
   const [open, setOpen] = useState(false);
   const count = (state: Write['state']) => writes.filter((write) => write.state === state).length;
   const [refused, aside, waiting] = [count('refused'), count('set aside'), count('waiting')];
@@ -23,11 +23,13 @@ export function OutboxStrip() {
     unsafe > 0 ? `${unsafe} not safe: no room on this device` : null,
     offline
       ? `no connection, ${waiting} kept here to send`
-      : failing
-        ? `the server has trouble, ${waiting} kept here to send`
-        : waiting > 0
-          ? `${waiting} being sent`
-          : null,
+      : noRoom
+        ? `the server’s disk is full, ${waiting} kept here to send`
+        : failing
+          ? `the server has trouble, ${waiting} kept here to send`
+          : waiting > 0
+            ? `${waiting} being sent`
+            : null,
   ]
     .filter(Boolean)
     .join(' · ');
@@ -47,6 +49,7 @@ export function OutboxStrip() {
       ) : null}
       <Sheet title="Outbox" visible={open} onClose={() => setOpen(false)}>
         {writes.length === 0 ? <Txt>All is sent.</Txt> : null}
+        {noRoom ? <Txt>{noRoom}</Txt> : null}
         {writes.map((write) => (
           <OutboxItem key={write.id} write={write} />
         ))}

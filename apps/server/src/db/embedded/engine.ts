@@ -14,6 +14,8 @@ export interface Engine {
 }
 
 export interface FolderSetting {
+  /** Called when the database gives up, as with a full disk; it is not to return. */
+  onAbort?: () => void;
   watch?: DiskWatch;
   /** The log is cut off by a checkpoint after so many bytes: what is left of it is read at a start after a crash. */
   logBytes?: number;
@@ -33,12 +35,12 @@ const WITH_SYNCS = [
 /** Opens the embedded database in a folder, which is made where it is not there yet. */
 export async function openFolderEngine(
   folder: string,
-  { watch, logBytes: most = LOG_BYTES, settings = [] }: FolderSetting = {},
+  { watch, onAbort, logBytes: most = LOG_BYTES, settings = [] }: FolderSetting = {},
 ): Promise<Engine> {
   const path = join(folder, 'pg');
   if (!existsSync(path)) await makeFolder(folder, path);
   await keepPrivate(path);
-  const files = new SyncedFolder(path, watch);
+  const files = new SyncedFolder(path, onAbort, watch);
   const database = await PGlite.create({
     fs: files,
     startParams: [...WITH_SYNCS, ...settings.flatMap((setting) => ['-c', setting])],
@@ -47,6 +49,8 @@ export async function openFolderEngine(
   let logBytes = files.logBytes;
   return {
     async answer(messages, onPiece) {
+      // A client that comes finds nothing of one that left in the middle. Its first message begins with 0.
+      if (messages[0] === 0 && database.isInTransaction()) await database.exec('rollback');
       await answerBy(database, messages, onPiece);
       if (files.logBytes - logBytes < most || database.isInTransaction()) return;
       await database.exec('checkpoint');

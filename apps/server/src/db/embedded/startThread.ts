@@ -28,6 +28,7 @@ export async function startThreadEngine(folder: string, onStop: () => void): Pro
   let closing: Waiting | null = null;
   let failure: Error | null = null;
   let count = 0;
+  let line: Promise<unknown> = Promise.resolve();
 
   worker.on('message', (message: FromEngine) => {
     switch (message.kind) {
@@ -57,12 +58,19 @@ export async function startThreadEngine(folder: string, onStop: () => void): Pro
   });
   await new Promise<void>((resolve, reject) => (ready = { resolve, reject }));
   return {
-    answer: (messages, onPiece) =>
-      new Promise((resolve, reject) => {
-        if (failure) return reject(failure);
-        answering = { resolve, reject, onPiece };
-        tell({ kind: 'answer', messages });
-      }),
+    answer: (messages, onPiece) => {
+      // One after the other: a client may come before the one that leaves has all of its answer.
+      const answered = line.then(
+        () =>
+          new Promise<void>((resolve, reject) => {
+            if (failure) return reject(failure);
+            answering = { resolve, reject, onPiece };
+            tell({ kind: 'answer', messages });
+          }),
+      );
+      line = answered.catch(() => undefined);
+      return answered;
+    },
     synced: () =>
       new Promise((resolve, reject) => {
         if (failure) return reject(failure);

@@ -75,7 +75,12 @@ export class SyncedFolder extends NodeFS {
   /** While the database opens, what an earlier process wrote is synced with all else. */
   private opening = true;
 
-  constructor(folder: string, watch?: DiskWatch) {
+  /** @param onAbort called when the database gives up; it is not to return */
+  constructor(
+    folder: string,
+    private readonly onAbort?: () => void,
+    watch?: DiskWatch,
+  ) {
     super(folder);
     this.watch = watch;
   }
@@ -85,7 +90,8 @@ export class SyncedFolder extends NodeFS {
     const { preRun = [] } = made.emscriptenOpts;
     // Before the folder is mounted: its files take these operations over.
     preRun.unshift((module) => this.hook(module.NODEFS as unknown as NodeFileSystem));
-    return { emscriptenOpts: { ...made.emscriptenOpts, preRun } };
+    // A database that gives up would be called again and again.
+    return { emscriptenOpts: { ...made.emscriptenOpts, preRun, onAbort: () => this.onAbort?.() } };
   }
 
   /** To be called once the database is open: from then on the log is synced in rounds. */

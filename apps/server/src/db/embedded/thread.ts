@@ -9,7 +9,10 @@ const say = (message: FromEngine) => port.postMessage(message);
 /** Pieces of an answer go out together, up to so many bytes. */
 const LARGEST = 128 * 1024;
 
-const engine = await openFolderEngine((workerData as { folder: string }).folder);
+const engine = await openFolderEngine((workerData as { folder: string }).folder, {
+  // Ends this thread only.
+  onAbort: () => process.exit(1),
+});
 
 async function answer(messages: Uint8Array): Promise<void> {
   let pieces: Uint8Array[] = [];

@@ -1,0 +1,82 @@
+import { execFileSync } from 'node:child_process';
+import { chmod, chown, mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import pg from 'pg';
+
+/** A PostgreSQL server of a test's own, on a socket in its folder. */
+export interface Postgres {
+  /** The URL of an empty database. */
+  newDatabase(name: string): Promise<string>;
+  /** Stops it, hard where asked to, and starts it again. */
+  restart(mode: 'fast' | 'immediate'): void;
+  /** Breaks every connection of a database. */
+  breakConnections(name: string): Promise<number>;
+  remove(): Promise<void>;
+}
+
+/** PostgreSQL does not run as root: a user of its own comes with it. */
+function owner(): { uid: number; gid: number } | null {
+  if (process.getuid?.() !== 0) return null;
+  const id = (flag: string) => Number(execFileSync('id', [flag, 'postgres'], { encoding: 'utf8' }));
+  return { uid: id('-u'), gid: id('-g') };
+}
+
+export async function startPostgres(): Promise<Postgres> {
+  const programs = process.env.POSTGRES_BIN || '/usr/lib/postgresql/15/bin';
+  const folder = await mkdtemp(join(tmpdir(), 'cordel-postgres-'));
+  const user = owner();
+  if (user) await chown(folder, user.uid, user.gid);
+  await chmod(folder, 0o755);
+  const call = (program: string, args: string[]) =>
+    execFileSync(join(programs, program), args, {
+      ...(user ?? {}),
+      stdio: 'ignore',
+      cwd: folder,
+      env: { ...process.env, LC_ALL: 'C.UTF-8' },
+    });
+  const data = join(folder, 'data');
+  call('initdb', ['-D', data, '-U', 'cordel', '--auth=trust', '-E', 'UTF8']);
+  const control = (...args: string[]) =>
+    call('pg_ctl', [
+      '-D',
+      data,
+      '-w',
+      '-l',
+      join(folder, 'log'),
+      '-o',
+      `-k ${folder} -h ''`,
+      ...args,
+    ]);
+  control('start');
+  const url = (database: string) => `postgresql://cordel@/${database}?host=${folder}`;
+  const asked = async <Row extends pg.QueryResultRow>(
+    statement: string,
+    values: unknown[] = [],
+  ) => {
+    const client = new pg.Client({ connectionString: url('postgres') });
+    await client.connect();
+    try {
+      return (await client.query<Row>(statement, values)).rows;
+    } finally {
+      await client.end();
+    }
+  };
+  return {
+    newDatabase: async (name) => {
+      await asked(`create database ${name}`);
+      return url(name);
+    },
+    restart: (mode) => control('restart', '-m', mode),
+    breakConnections: async (name) =>
+      (
+        await asked('select pg_terminate_backend(pid) from pg_stat_activity where datname = $1', [
+          name,
+        ])
+      ).length,
+    remove: async () => {
+      control('stop', '-m', 'immediate');
+      await rm(folder, { recursive: true, force: true });
+    },
+  };
+}

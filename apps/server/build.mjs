@@ -5,6 +5,7 @@ await build({
     main: 'src/main.ts',
     'package.worker': 'src/handover/make/worker.ts',
     'database.worker': 'src/db/embedded/thread.ts',
+    'heavy.worker': 'src/heavy/thread.ts',
   },
   outdir: 'dist',
   bundle: true,

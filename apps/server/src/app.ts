@@ -19,6 +19,7 @@ import { handoverRoutes } from './handover/routes.ts';
 import { Problem, answer, fromDatabase, withoutValues } from './http/problem.ts';
 import { answers, router } from './http/router.ts';
 import { refuseBadText } from './http/text.ts';
+import { JSON_BOUNDS } from './http/bounds.ts';
 import { isReading } from './http/hosts.ts';
 import { ledgerRoutes } from './ledger/routes.ts';
 import { planRoutes } from './plans/routes.ts';
@@ -80,7 +81,7 @@ export function createApi({
     c.set('db', db);
     // A write takes its own length in the log, in the tables and in their indexes.
     if (!isReading(c.req.method)) await room.need(3 * Number(c.req.header('content-length') ?? 0));
-    await refuseBadText(c);
+    await refuseBadText(c, JSON_BOUNDS[WHOLE.test(c.req.path) ? 'whole' : 'usual']);
     await next();
     // What is acknowledged is on the disk.
     if (!isReading(c.req.method) && !c.error) await synced();
@@ -88,7 +89,10 @@ export function createApi({
     c.header('x-content-type-options', 'nosniff');
     // Nothing of an answer runs or is shown inside another page; a browser's own viewer shows PDF.
     const isPdf = c.res.headers.get('content-type') === 'application/pdf';
-    c.header('content-security-policy', `${isPdf ? '' : "default-src 'none'; "}frame-ancestors 'none'`);
+    c.header(
+      'content-security-policy',
+      `${isPdf ? '' : "default-src 'none'; "}frame-ancestors 'none'`,
+    );
   });
   app.onError((error, c) => {
     if (error instanceof Problem) return answer(c, error);

@@ -8,7 +8,9 @@ import { demoDocument } from '@cordel/demo';
 import { createApi } from './app.ts';
 import { NoRoom, needRoomToStart, reserveOf, roomOn } from './disk/room.ts';
 import { FolderInUse } from './db/lock.ts';
-import { type Db, openFolder, openServer } from './db/client.ts';
+import { type Db, type OpenFolder, openFolder, openServer } from './db/client.ts';
+import { Heavy } from './heavy/heavy.ts';
+import { isHeavy } from './heavy/paths.ts';
 import { removeUnfinished, stopPackages } from './handover/jobs.ts';
 import { allowedHosts, isForUs, isForeignWrite } from './http/hosts.ts';
 import { serveWeb } from './http/web.ts';
@@ -42,7 +44,8 @@ async function main(): Promise<void> {
   const url = process.env.DATABASE_URL;
   const packages = join(folder, 'packages');
   await mkdir(packages, { recursive: true });
-  const room = roomOn(folder, reserveOf(process.env.CORDEL_RESERVE_MB));
+  const reserve = reserveOf(process.env.CORDEL_RESERVE_MB);
+  const room = roomOn(folder, reserve);
   if (!url) await needRoomToStart(folder, !existsSync(join(folder, 'pg')));
   const open = url
     ? await openServer(url, migrations)
@@ -55,13 +58,19 @@ async function main(): Promise<void> {
   await open.synced();
   const app = createApi({ ...open, log, folder: packages, room });
   const build = serveWeb(app as never, webFolder);
+  const heavy = new Heavy({ url: url ?? null, folder, reserve, logLevel: log.level }, () =>
+    'port' in open
+      ? (open as OpenFolder).port()
+      : Promise.reject(new Error('PostgreSQL is asked by its URL')),
+  );
   const allowed = allowedHosts(process.env.HOST, process.env.CORDEL_HOSTS);
   const server = serve(
     {
       fetch: async (request, env) => {
         if (!isForUs(request.headers.get('host'), allowed)) return refusal(421, NOT_OURS);
         if (isForeignWrite(request.method, request.headers)) return refusal(403, FOREIGN);
-        const response = await app.fetch(request, env);
+        const isLong = isHeavy(request.method, new URL(request.url).pathname);
+        const response = await (isLong ? heavy.fetch(request) : app.fetch(request, env));
         // Pages that are open find out by it that there is a newer one.
         if (build) response.headers.set('x-cordel-build', build);
         return response;
@@ -102,6 +111,7 @@ async function main(): Promise<void> {
     // Whatever it waits for, a full disk say: what was acknowledged is on the disk already.
     setTimeout(() => process.exit(1), MOST_TO_CLOSE_MS).unref();
     await noPackages;
+    await heavy.close();
     await open.close();
     process.exit(0);
   };

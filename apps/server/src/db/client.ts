@@ -1,11 +1,13 @@
 import { chmod, mkdir } from 'node:fs/promises';
+import type { MessagePort } from 'node:worker_threads';
 import { type SQL } from 'drizzle-orm';
 import { drizzle } from 'drizzle-orm/node-postgres';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
 import pg from 'pg';
-import { type Engine, openMemoryEngine } from './embedded/engine.ts';
-import { EngineStopped, startThreadEngine } from './embedded/startThread.ts';
+import { type EngineClient, openMemoryEngine } from './embedded/engine.ts';
+import { EngineStopped, portEngine } from './embedded/portEngine.ts';
+import { type EngineThread, startEngineThread } from './embedded/startThread.ts';
 import { Wire } from './embedded/wire.ts';
 import { lockFolder } from './lock.ts';
 import { retried } from './retry.ts';
@@ -22,6 +24,11 @@ export interface OpenDb {
   close(): Promise<void>;
 }
 
+/** An embedded database in a folder, which gives ports to clients on other threads. */
+export interface OpenFolder extends OpenDb {
+  port(): Promise<MessagePort>;
+}
+
 /** How long a database that had to stop stays away, in ms. */
 const RESTART_MS = 1000;
 
@@ -34,28 +41,26 @@ export async function openFolder(
   folder: string,
   migrationsFolder: string,
   onLockLost?: () => void,
-): Promise<OpenDb> {
+): Promise<OpenFolder> {
   await mkdir(folder, { recursive: true });
   // What is recorded is read by whoever runs the server, and by nobody else on the machine.
   await chmod(folder, 0o700);
   const lock = await lockFolder(folder, onLockLost);
-  let running: Promise<Engine> | null = null;
-  const engine = () =>
-    (running ??= startThreadEngine(folder, () => {
+  let running: Promise<EngineThread> | null = null;
+  const thread = () =>
+    (running ??= startEngineThread(folder, () => {
       // One that had to stop may have to again: it is not started in a circle.
       setTimeout(() => (running = null), RESTART_MS).unref();
     }));
+  const port = async () => (await thread()).port();
   try {
-    const open = await openEmbedded(engine, migrationsFolder);
+    const open = await openByPort(port, migrationsFolder);
     return {
-      db: open.db,
-      synced: async () => {
-        // One that had to stop may not have kept what is asked for.
-        if (!running) throw new EngineStopped('The embedded database stopped');
-        await (await running).synced();
-      },
+      ...open,
+      port,
       close: async () => {
         await open.close();
+        await (await running)?.close();
         await lock.release();
       },
     };
@@ -65,16 +70,55 @@ export async function openFolder(
   }
 }
 
+/**
+ * Opens an embedded database by a port to its thread.
+ * @param port gives a port, again where the database had to be started anew
+ * @param migrationsFolder null where its tables are up to date
+ */
+export async function openByPort(
+  port: () => Promise<MessagePort>,
+  migrationsFolder: string | null,
+): Promise<OpenDb> {
+  let client: Promise<EngineClient> | null = null;
+  const engine = () =>
+    (client ??= port().then(
+      (own) =>
+        portEngine(own, () => {
+          client = null;
+        }),
+      (error: unknown) => {
+        client = null;
+        throw error;
+      },
+    ));
+  const open = await openEmbedded(engine, migrationsFolder);
+  return {
+    ...open,
+    synced: async () => {
+      // One that had to stop may not have kept what is asked for.
+      if (!client) throw new EngineStopped('The embedded database stopped');
+      await (await client).synced();
+    },
+  };
+}
+
 /** Opens the embedded database in memory, for tests. */
 export async function openMemory(migrationsFolder: string): Promise<OpenDb> {
   const engine = await openMemoryEngine();
-  return openEmbedded(() => Promise.resolve(engine), migrationsFolder);
+  const open = await openEmbedded(() => Promise.resolve(engine), migrationsFolder);
+  return {
+    ...open,
+    close: async () => {
+      await open.close();
+      await engine.close();
+    },
+  };
 }
 
-/** The embedded database has one connection: who asks it waits in line. */
+/** The embedded database has one connection for each who asks it: statements wait in line. */
 export async function openEmbedded(
-  engine: () => Promise<Engine>,
-  migrationsFolder: string,
+  engine: () => Promise<EngineClient>,
+  migrationsFolder: string | null,
 ): Promise<OpenDb> {
   const pool = new pg.Pool({
     stream: () => new Wire(engine) as never,
@@ -85,15 +129,8 @@ export async function openEmbedded(
   });
   const open = await openPool(pool, migrationsFolder);
   // Nothing in the embedded database does this by itself, and plans go by it.
-  await pool.query('analyze');
-  return {
-    ...open,
-    synced: async () => (await engine()).synced(),
-    close: async () => {
-      await pool.end();
-      await (await engine()).close();
-    },
-  };
+  if (migrationsFolder !== null) await pool.query('analyze');
+  return { ...open, synced: async () => (await engine()).synced() };
 }
 
 /** How long who asks waits for a connection, in ms. */
@@ -101,13 +138,17 @@ const CONNECTION_MS = 5000;
 /** Names the lock that processes take which bring the tables up to date. */
 const MIGRATING = 20_261_128;
 
-/** Opens a PostgreSQL server by its URL and brings its tables up to date. It syncs by itself. */
-export async function openServer(url: string, migrationsFolder: string): Promise<OpenDb> {
+/**
+ * Opens a PostgreSQL server by its URL and brings its tables up to date. It syncs by itself.
+ * @param migrationsFolder null where its tables are up to date
+ */
+export async function openServer(url: string, migrationsFolder: string | null): Promise<OpenDb> {
   const pool = new pg.Pool({
     connectionString: url,
     connectionTimeoutMillis: CONNECTION_MS,
     keepAlive: true,
   });
+  if (migrationsFolder === null) return openPool(pool, null);
   // Several processes may start on one database: they go one after the other.
   const client = await pool.connect();
   try {
@@ -119,12 +160,12 @@ export async function openServer(url: string, migrationsFolder: string): Promise
   }
 }
 
-async function openPool(pool: pg.Pool, migrationsFolder: string): Promise<OpenDb> {
+async function openPool(pool: pg.Pool, migrationsFolder: string | null): Promise<OpenDb> {
   // A connection that breaks: whoever uses it is told by the statement, and the next one gets another.
   pool.on('error', () => undefined);
   pool.on('connect', (client) => client.on('error', () => undefined));
   const db = drizzle(pool, { schema });
-  await migrate(db, { migrationsFolder });
+  if (migrationsFolder !== null) await migrate(db, { migrationsFolder });
   retryAll(pool, db);
   return {
     db: db as unknown as Db,

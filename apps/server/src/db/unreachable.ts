@@ -1,5 +1,5 @@
 import { DrizzleQueryError } from 'drizzle-orm';
-import { EngineStopped } from './embedded/startThread.ts';
+import { EngineStopped } from './embedded/portEngine.ts';
 import { databaseCode } from './retry.ts';
 
 /** PostgreSQL's codes of a server that starts, stops or has no connection left (appendix A, classes 08, 53 and 57). */

@@ -105,6 +105,8 @@ async function append(
  * @returns how many entries were new
  */
 export async function record(db: Db, entries: readonly Evidence[]): Promise<number> {
+  refuseLater(entries);
+  await refuseStrays(db, entries);
   const taken = takesOf(entries);
   const retired = [...retirementsOf(entries).keys()];
   if (entries.length === 1 && taken.length + retired.length === 0) return recordOn(db, entries);
@@ -116,6 +118,60 @@ export async function record(db: Db, entries: readonly Evidence[]): Promise<numb
     if (retired.length > 0) await retire(on, retired);
     return fresh;
   });
+}
+
+/**
+ * Records the evidence of a document that was checked as a whole.
+ * @param most entries in one statement
+ */
+export async function recordAll(db: Db, entries: readonly Evidence[], most: number): Promise<void> {
+  const numbered = await withSeq(db, entries);
+  for (const kind of KINDS) {
+    const own = numbered.filter((entry) => entry.type === kind);
+    for (let start = 0; start < own.length; start += most)
+      await append(db, kind, own.slice(start, start + most));
+  }
+  const retired = [...retirementsOf(entries).keys()];
+  if (retired.length > 0) await retire(db, retired);
+}
+
+/** Refuses entries that name others which come after them. */
+function refuseLater(entries: readonly Evidence[]): void {
+  const places = new Map(entries.map(({ id }, index) => [id, index]));
+  entries.forEach((entry, index) => {
+    const fields =
+      entry.type === 'ruling' ? (['tryId'] as const) : (['tryId', 'supersedes'] as const);
+    for (const field of fields) {
+      const named = (entry as Partial<Record<typeof field, string | null>>)[field];
+      if ((places.get(named ?? '') ?? -1) <= index) continue;
+      const detail =
+        'It names an entry that comes after it: send them in the order in which they were made.';
+      throw new Problem(422, detail, [{ place: `/entries/${index}/${field}`, detail }]);
+    }
+  });
+}
+
+/** Refuses entries that name a trace or a splicer's record of another project. */
+async function refuseStrays(db: Db, entries: readonly Evidence[]): Promise<void> {
+  const naming = entries.flatMap((entry, index) => {
+    const traceId = entry.type === 'reading' ? entry.traceId : null;
+    const recordId = entry.type === 'attempt' ? entry.recordId : null;
+    return traceId || recordId ? [{ index, spliceId: entry.spliceId, traceId, recordId }] : [];
+  });
+  if (naming.length === 0) return;
+  const [stray] = await rowsOf<{ index: number; field: string }>(
+    db,
+    sql`select e.index, case when t.id is null then 'recordId' else 'traceId' end as field
+        from jsonb_to_recordset(${JSON.stringify(naming)}::jsonb)
+          as e(index int, "spliceId" uuid, "traceId" uuid, "recordId" uuid)
+        join splices s on s.id = e."spliceId"
+        left join traces t on t.id = e."traceId" and t.project_id <> s.project_id
+        left join splicer_records r on r.id = e."recordId" and r.project_id <> s.project_id
+        where t.id is not null or r.id is not null order by e.index limit 1`,
+  );
+  if (!stray) return;
+  const detail = 'It belongs to another project than the splice.';
+  throw new Problem(422, detail, [{ place: `/entries/${stray.index}/${stray.field}`, detail }]);
 }
 
 /** Whoever changes what is spliced in a project goes after whoever does so already. */
@@ -187,11 +243,13 @@ async function refuseTaken(db: Db, takes: readonly Take[]): Promise<void> {
   }
 }
 
+const KINDS = ['attempt', 'reading', 'ruling'] as const;
+
 /** Attempts go in first, for readings and rulings name them; their order is kept by numbers drawn before. */
 async function recordOn(db: Db, entries: readonly Evidence[]): Promise<number> {
   const numbered = entries.length === 1 ? entries : await withSeq(db, entries);
   let fresh = 0;
-  for (const kind of ['attempt', 'reading', 'ruling'] as const) {
+  for (const kind of KINDS) {
     const own = numbered.filter((entry) => entry.type === kind);
     if (own.length > 0) fresh += await append(db, kind, own);
   }

@@ -2,6 +2,7 @@ import { asc, eq, sql } from 'drizzle-orm';
 import {
   BUILT_IN_SCHEMES,
   type Evidence,
+  type Splice,
   addressOf,
   findClashes,
   isFuture,
@@ -29,7 +30,7 @@ import {
 } from '../closing/queries.ts';
 import { type Db, rowsOf } from '../db/client.ts';
 import { cables, closures, plans, projects, schemes, splices } from '../db/schema.ts';
-import { evidenceOf, record } from '../evidence/queries.ts';
+import { evidenceOf, recordAll } from '../evidence/queries.ts';
 import { futureWords } from '../http/moments.ts';
 import { Problem, type ProblemPlace } from '../http/problem.ts';
 import { refresh } from '../ledger/refresh.ts';
@@ -41,6 +42,7 @@ import { allSchemes } from '../schemes/queries.ts';
 import { spliceColumns } from '../closures/routes.ts';
 import { sha256 } from '../traces/facts.ts';
 import { allPlaces, allTraces, keepTrace, placeTraces } from '../traces/queries.ts';
+import { odditiesOf } from './oddities.ts';
 import { renewHeads } from '../splices/heads.ts';
 import { insertSplices } from '../splices/insert.ts';
 
@@ -54,6 +56,7 @@ export async function readFrame(
 ): Promise<Omit<ProjectDocument, Growing>> {
   const project = await getProject(db, projectId);
   const ownCables = await getCables(db, projectId);
+  const odd = await oddIds(db, projectId);
   const used = new Set([project.schemeId, ...ownCables.map((cable) => cable.schemeId)]);
   return {
     format: 'cordel.project',
@@ -73,7 +76,27 @@ export async function readFrame(
     tracePlaces: await allPlaces(db, projectId),
     closing: await allClosing(db, projectId),
     signed: await allSigned(db, projectId),
+    ...(odd.length > 0 ? { odd } : {}),
   };
+}
+
+/** Entries that earlier versions took and that contradict others: they name what comes after, or is elsewhere. */
+async function oddIds(db: Db, projectId: string): Promise<string[]> {
+  const own = sql`join splices s on s.id = e.splice_id and s.project_id = ${projectId}`;
+  const rows = await rowsOf<{ id: string }>(
+    db,
+    sql`select e.id from attempts e ${own} left join attempts o on o.id = e.supersedes
+          left join splicer_records r on r.id = e.record_id
+          where o.seq > e.seq or r.project_id <> s.project_id
+        union select e.id from readings e ${own} left join attempts a on a.id = e.try_id
+          left join readings o on o.id = e.supersedes left join traces t on t.id = e.trace_id
+          where a.seq > e.seq or o.seq > e.seq or t.project_id <> s.project_id
+        union select e.id from rulings e ${own} join attempts a on a.id = e.try_id where a.seq > e.seq
+        union select p.id from trace_places p join traces t on t.id = p.trace_id and t.project_id = ${projectId}
+          join cables c on c.id = p.cable_id where c.project_id <> ${projectId}
+        order by id`,
+  );
+  return rows.map(({ id }) => id);
 }
 
 /** A whole project as one document, always in the same order. */
@@ -95,7 +118,9 @@ export async function readDocument(db: Db, projectId: string): Promise<ProjectDo
  * Imports a whole project, all or nothing.
  * @throws Problem 409 where the project is here already, 422 where the document contradicts itself
  */
-export async function writeDocument(db: Db, document: ProjectDocument): Promise<void> {
+export async function writeDocument(db: Db, sent: ProjectDocument): Promise<void> {
+  const odd = new Set(sent.odd);
+  const document = odd.size > 0 ? withoutStrays(sent, odd) : sent;
   const { project } = document;
   const [here] = await db
     .select({ name: projects.name })
@@ -139,15 +164,38 @@ export async function writeDocument(db: Db, document: ProjectDocument): Promise<
     await renewHeads(on, project.id);
     await writeBench(on, document);
     await writeTraces(on, document);
-    for (let start = 0; start < document.evidence.length; start += EVIDENCE_BATCH) {
-      await record(on, document.evidence.slice(start, start + EVIDENCE_BATCH));
-    }
+    await recordAll(on, document.evidence, odd.size > 0 ? Infinity : EVIDENCE_BATCH);
     await writeClosing(on, document);
     if (document.evidence.length >= EVIDENCE_BATCH)
       await rowsOf(on, sql`analyze attempts, readings, rulings`);
   });
   await refresh(db, project.id);
 }
+
+/** Entries that are known to be odd come in without what the project does not have. */
+function withoutStrays(document: ProjectDocument, odd: ReadonlySet<string>): ProjectDocument {
+  const [traces, records, own] = [document.traces, document.splicerRecords, document.cables].map(
+    (list) => new Set(list.map(({ id }) => id)),
+  ) as [Set<string>, Set<string>, Set<string>];
+  return {
+    ...document,
+    evidence: document.evidence.map((entry) => {
+      if (!odd.has(entry.id)) return entry;
+      if (entry.type === 'reading' && entry.traceId !== null && !traces.has(entry.traceId))
+        return { ...entry, traceId: null };
+      if (entry.type === 'attempt' && entry.recordId !== null && !records.has(entry.recordId))
+        return { ...entry, recordId: null, recordPosition: null };
+      return entry;
+    }),
+    tracePlaces: document.tracePlaces.map((place) =>
+      odd.has(place.id) && place.cableId !== null && !own.has(place.cableId)
+        ? { ...place, cableId: null, fiber: null, direction: null, wavelengthNm: null, why: STRAY }
+        : place,
+    ),
+  };
+}
+
+const STRAY = 'It was placed on a cable of another project.';
 
 /** Closures and cables that were out of the way are so again. */
 async function archiveOf(db: Db, { archived, closures: own }: ProjectDocument): Promise<void> {
@@ -279,10 +327,15 @@ function contradictions(
     }
   });
   const retired = retirementsOf(document.evidence);
+  const byClosure = new Map<string, { splice: Splice; index: number }[]>();
+  document.splices.forEach((splice, index) => {
+    if (retired.has(splice.id)) return;
+    const own = byClosure.get(splice.closureId);
+    if (own) own.push({ splice, index });
+    else byClosure.set(splice.closureId, [{ splice, index }]);
+  });
   for (const closure of document.closures) {
-    const own = document.splices.flatMap((splice, index) =>
-      splice.closureId === closure.id && !retired.has(splice.id) ? [{ splice, index }] : [],
-    );
+    const own = byClosure.get(closure.id) ?? [];
     const clashes = findClashes(
       own.map(({ splice }) => splice),
       closure.trays,
@@ -293,6 +346,9 @@ function contradictions(
       complain(`/splices/${own[clash.index]!.index}/${clash.column}`, clash.message);
   }
   checkEvidence(document.evidence, spliceIds, complain);
+  const odd = new Set(document.odd);
+  for (const { id, place, detail } of odditiesOf(document))
+    if (!odd.has(id)) complain(place, detail);
   checkOrigins(document, complain);
   checkMoments(document, now, complain);
   return places;
@@ -333,20 +389,11 @@ function checkEvidence(
   spliceIds: ReadonlySet<string>,
   complain: Complain,
 ): void {
-  const tries = new Map<string, string>();
   const ids = new Set<string>();
   evidence.forEach((entry, index) => {
     if (!spliceIds.has(entry.spliceId))
       complain(`/evidence/${index}/spliceId`, 'There is no such splice in the document.');
     if (ids.has(entry.id)) complain(`/evidence/${index}/id`, 'The id is used twice.');
     ids.add(entry.id);
-    if (entry.type === 'attempt') tries.set(entry.id, entry.spliceId);
-    if (entry.tryId !== null && tries.get(entry.tryId) !== entry.spliceId)
-      complain(`/evidence/${index}/tryId`, 'It names a try that this splice has not had by then.');
-    if (entry.type !== 'ruling' && entry.supersedes !== null && !ids.has(entry.supersedes))
-      complain(
-        `/evidence/${index}/supersedes`,
-        'It supersedes an entry that is not there by then.',
-      );
   });
 }

@@ -1,10 +1,11 @@
 import { createRoute, z } from '@hono/zod-openapi';
-import { anyDocumentSchema, documentJsonSchema } from '@cordel/core/document';
+import { documentJsonSchema } from '@cordel/core/document';
 import { getProject } from '../projects/queries.ts';
-import { answers, answersFile, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
+import { answers, answersFile, idParams, router, savedSchema } from '../http/router.ts';
 import { CSV_KINDS, csvOf } from './csv.ts';
 import { fileName } from './fileName.ts';
 import { readDocument, writeDocument } from './document.ts';
+import { readBody } from './readBody.ts';
 
 const schema = createRoute({
   method: 'get',
@@ -28,7 +29,10 @@ const upload = createRoute({
   method: 'post',
   path: '/documents',
   summary: 'Import a whole project, all or nothing',
-  request: { body: jsonBody(anyDocumentSchema) },
+  // It is read row by row: what is wrong with the first few hundred is told, however many there are.
+  request: {
+    body: { required: true, content: { 'application/json': { schema: documentJsonSchema() } } },
+  },
   responses: answers(savedSchema, 'The project’s id'),
 });
 
@@ -53,7 +57,7 @@ export const exchangeRoutes = router()
     );
   })
   .openapi(upload, async (c) => {
-    const document = c.req.valid('json');
+    const document = readBody(await c.req.json());
     await writeDocument(c.var.db, document);
     return c.json({ id: document.project.id }, 200);
   })

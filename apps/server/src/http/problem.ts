@@ -51,18 +51,25 @@ export class Problem extends Error {
 export const notFound = (what: string): Problem =>
   new Problem(404, `There is no such ${what}: it may not have been sent yet.`);
 
-export function answer(c: Context, problem: Problem): Response {
-  const body = {
+/** A problem as a document (RFC 9457). */
+function documentOf(problem: Problem): string {
+  return JSON.stringify({
     type: 'about:blank',
     title: TITLES[problem.status],
     status: problem.status,
     detail: problem.message,
     ...(problem.errors.length > 0 ? { errors: problem.errors } : {}),
-  };
-  return c.body(JSON.stringify(body), problem.status, {
-    'content-type': 'application/problem+json',
   });
 }
+
+const PROBLEM_TYPE = { 'content-type': 'application/problem+json' };
+
+export const answer = (c: Context, problem: Problem): Response =>
+  c.body(documentOf(problem), problem.status, PROBLEM_TYPE);
+
+/** The same where no route is at work. */
+export const toResponse = (problem: Problem): Response =>
+  new Response(documentOf(problem), { status: problem.status, headers: PROBLEM_TYPE });
 
 /** The places of a Zod error as JSON Pointers. */
 function placesOf(error: z.ZodError): ProblemPlace[] {

@@ -1,4 +1,5 @@
 import type { Context } from 'hono';
+import { type Exceeded, type JsonBounds, exceeded } from './bounds.ts';
 import { type ProblemPlace, Problem } from './problem.ts';
 
 /** What no text holds and no database keeps: NUL, and half of a pair of surrogates. */
@@ -25,17 +26,36 @@ export function badText(body: unknown): string | null {
   return null;
 }
 
+/** What a JSON text with such a character holds, raw or escaped. */
+const SUSPECT = /\0|\\u0000|[\ud800-\udfff]|\\u[dD][89a-fA-F]/;
+
+const EXCEEDED: Record<Exceeded, string> = {
+  depth: 'The body has too many lists and objects in one another.',
+  values: 'The body has too many entries. Split it and send the parts.',
+  text: 'The body has a text that is too long.',
+};
+
 /**
- * Refuses a request whose path, query or JSON body holds what is no text.
- * @throws Problem 422 at its place
+ * Refuses a request whose path, query or JSON body holds what is no text, or more than any real one.
+ * @throws Problem 413 where a bound is exceeded, 422 at the place of the text
  */
-export async function refuseBadText(c: Context): Promise<void> {
+export async function refuseBadText(c: Context, bounds: JsonBounds): Promise<void> {
   for (const [name, values] of Object.entries(c.req.queries()))
     if (values.some((value) => NO_TEXT.test(value))) refuse(`?${name}`);
   if (NO_TEXT.test(safeDecode(c.req.path))) refuse('path');
   if (!/json/.test(c.req.header('content-type') ?? '')) return;
-  // Kept by the request: whoever reads the body next gets the same one.
-  const body: unknown = await c.req.json().catch(() => null);
+  const text = await c.req.text();
+  const exceeds = exceeded(text, bounds);
+  if (exceeds) throw new Problem(413, EXCEEDED[exceeds]);
+  let body: unknown;
+  try {
+    body = JSON.parse(text);
+  } catch {
+    return;
+  }
+  // Whoever reads the body next gets the same one, and the text is let go.
+  c.req.bodyCache = { json: Promise.resolve(body) };
+  if (!SUSPECT.test(text)) return;
   const place = badText(body);
   if (place !== null) refuse(place);
 }

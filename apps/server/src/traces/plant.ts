@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { Network, type NetworkSplice } from '@cordel/core';
+import { Network, type NetworkSplice, fiberCount } from '@cordel/core';
 import { type CircuitRoute, type RouteSetting, routeOf } from '@cordel/core/otdr';
 import { type Db, rowsOf } from '../db/client.ts';
 import { notFound } from '../http/problem.ts';
@@ -41,6 +41,11 @@ export class Plant {
       if (!known || known.at < cut.at) this.cuts.set(key, cut);
     }
     this.network = new Network([...setting.cables.values()], list);
+  }
+
+  hasFiber(cableId: string, fiber: number): boolean {
+    const cable = this.setting.cables.get(cableId);
+    return cable !== undefined && fiber <= fiberCount(cable.makeUp);
   }
 
   /**

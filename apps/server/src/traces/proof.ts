@@ -60,6 +60,8 @@ export async function prove(db: Db, projectId: string): Promise<Proof> {
   const list = rows.flatMap((row): ProofTrace[] => {
     const { place, facts } = row;
     if (!place?.cableId || !place.fiber) return [];
+    // A cable may have fewer fibers by now than when the trace was placed.
+    if (!plant.hasFiber(place.cableId, place.fiber)) return [];
     const route = plant.circuitOf(place.cableId, place.fiber);
     const cut = plant.lastCut(route);
     if (cut && facts.at * 1000 >= CLOCK_SET && facts.at * 1000 < cut.at) {

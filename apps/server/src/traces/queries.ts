@@ -69,6 +69,46 @@ export async function keepTrace(
   return { id: here.id, known: true };
 }
 
+/**
+ * Refuses places of traces, or on cables, that the project does not have.
+ * @param path of the entries in the body
+ */
+export async function refuseStrayPlaces(
+  db: Db,
+  projectId: string,
+  entries: readonly TracePlace[],
+  path: string,
+): Promise<void> {
+  const named = entries.map(({ traceId, cableId }, index) => ({ index, traceId, cableId }));
+  const [stray] = await rowsOf<{ index: number; field: string }>(
+    db,
+    sql`select e.index, case when t.id is null then 'traceId' else 'cableId' end as field
+        from jsonb_to_recordset(${JSON.stringify(named)}::jsonb) as e(index int, "traceId" uuid, "cableId" uuid)
+        left join traces t on t.id = e."traceId" and t.project_id = ${projectId}
+        left join cables c on c.id = e."cableId" and c.project_id = ${projectId}
+        where t.id is null or (e."cableId" is not null and c.id is null) order by e.index limit 1`,
+  );
+  if (!stray) return;
+  const detail = 'The project does not have it.';
+  throw new Problem(422, detail, [{ place: `${path}/${stray.index}/${stray.field}`, detail }]);
+}
+
+/** The same of a place that comes with its trace. */
+export async function refuseStrayCable(
+  db: Db,
+  projectId: string,
+  { cableId }: TracePlace,
+): Promise<void> {
+  if (cableId === null) return;
+  const [own] = await rowsOf(
+    db,
+    sql`select from cables where id = ${cableId} and project_id = ${projectId}`,
+  );
+  if (own) return;
+  const detail = 'The project does not have it.';
+  throw new Problem(422, detail, [{ place: '/place/cableId', detail }]);
+}
+
 /** Says where traces belong; the same entry sent again changes nothing. */
 export async function placeTraces(db: Db, entries: readonly TracePlace[]): Promise<void> {
   if (entries.length === 0) return;
@@ -104,7 +144,16 @@ export async function listTraces(db: Db, projectId: string): Promise<TraceRow[]>
     .orderBy(asc(traces.seq));
   // Of several words on one trace the last stands.
   const places = new Map((await allPlaces(db, projectId)).map((place) => [place.traceId, place]));
-  return rows.map((row) => ({ ...row, place: places.get(row.id) ?? null }));
+  // One on a cable of another project, which earlier versions took, counts as none.
+  const own = new Set(
+    (
+      await rowsOf<{ id: string }>(db, sql`select id from cables where project_id = ${projectId}`)
+    ).map((cable) => cable.id),
+  );
+  return rows.map((row) => {
+    const place = places.get(row.id) ?? null;
+    return { ...row, place: place?.cableId && !own.has(place.cableId) ? null : place };
+  });
 }
 
 /** A trace's file, as it came. */

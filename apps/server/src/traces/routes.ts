@@ -8,7 +8,14 @@ import { causesOf } from './causes.ts';
 import { circuitView } from './circuit.ts';
 import { shoot } from './otdr.ts';
 import { prove } from './proof.ts';
-import { keepTrace, listTraces, placeTraces, traceFile } from './queries.ts';
+import {
+  keepTrace,
+  listTraces,
+  placeTraces,
+  refuseStrayCable,
+  refuseStrayPlaces,
+  traceFile,
+} from './queries.ts';
 import { ledgerFigures, putFigures } from './readings.ts';
 
 const counted = <Key extends string>(list: readonly Key[]): Record<Key, number> => {
@@ -26,6 +33,7 @@ export const traceRoutes = router()
       throw new Problem(422, 'The place is another trace’s.', [
         { place: '/place/traceId', detail: 'The id of the trace that is sent.' },
       ]);
+    if (place) await refuseStrayCable(c.var.db, projectId, place);
     const kept = await keepTrace(c.var.db, {
       id,
       projectId,
@@ -48,6 +56,7 @@ export const traceRoutes = router()
   .openapi(api.places, async (c) => {
     const { entries } = c.req.valid('json');
     refuseFuture(entries);
+    await refuseStrayPlaces(c.var.db, c.req.valid('param').projectId, entries, '/entries');
     await placeTraces(c.var.db, entries);
     return c.json({ placed: entries.length }, 200);
   })

@@ -15,8 +15,33 @@ import { keptTraceSchema, tracePlaceSchema } from './trace.ts';
 import { keptRecordSchema, setAsideSchema } from './splicerRecord.ts';
 import { upgradeDocument } from './upgradeDocument.ts';
 
+export { upgradeDocument };
+
 /** Of documents that are written. */
 export const DOCUMENT_VERSION = 3;
+
+/** How many rows a list of a document may have; no real project comes near. */
+export const MOST_ROWS = {
+  schemes: 1000,
+  closures: 20_000,
+  cables: 20_000,
+  splices: 2_000_000,
+  archived: 40_000,
+  plans: 20_000,
+  hardware: 2000,
+  assemblies: 20_000,
+  instruments: 2000,
+  splicerRecords: 2_000_000,
+  setAside: 2_000_000,
+  instrumentLog: 500_000,
+  traces: 200_000,
+  tracePlaces: 1_000_000,
+  evidence: 10_000_000,
+  closing: 1_000_000,
+  photos: 200_000,
+  signed: 40_000,
+  odd: 100_000,
+} as const;
 
 /**
  * A whole project as one document. Evidence stands in the order in which it was recorded, for that
@@ -31,35 +56,37 @@ export const documentSchema = z.object({
         : `A project document has version ${DOCUMENT_VERSION}.`,
   }),
   project: projectSchema,
-  schemes: z.array(schemeSchema),
-  closures: z.array(closureSchema),
-  cables: z.array(cableSchema),
-  splices: z.array(spliceSchema),
+  schemes: z.array(schemeSchema).max(MOST_ROWS.schemes),
+  closures: z.array(closureSchema).max(MOST_ROWS.closures),
+  cables: z.array(cableSchema).max(MOST_ROWS.cables),
+  splices: z.array(spliceSchema).max(MOST_ROWS.splices),
   /** Ids of its closures and cables that are out of the way. */
-  archived: z.array(idSchema).default([]),
+  archived: z.array(idSchema).max(MOST_ROWS.archived).default([]),
   /** Plans that were written; a closure without one has its splices only. */
-  plans: z.array(planSchema).default([]),
+  plans: z.array(planSchema).max(MOST_ROWS.plans).default([]),
   /** Users’ own hardware profiles that the closures use. */
-  hardware: z.array(hardwareSchema).default([]),
+  hardware: z.array(hardwareSchema).max(MOST_ROWS.hardware).default([]),
   /** What meets in each closure, where it is described. */
-  assemblies: z.array(assemblySchema).default([]),
+  assemblies: z.array(assemblySchema).max(MOST_ROWS.assemblies).default([]),
   /** Users’ own splicers and cleavers that the project's records name. */
-  instruments: z.array(instrumentSchema).default([]),
+  instruments: z.array(instrumentSchema).max(MOST_ROWS.instruments).default([]),
   /** What splicers recorded, in the order in which it came in. */
-  splicerRecords: z.array(keptRecordSchema).default([]),
+  splicerRecords: z.array(keptRecordSchema).max(MOST_ROWS.splicerRecords).default([]),
   /** Records that belong to no splice, with why. */
-  setAside: z.array(setAsideSchema).default([]),
+  setAside: z.array(setAsideSchema).max(MOST_ROWS.setAside).default([]),
   /** Sessions, arc checks and what was done to instruments. */
-  instrumentLog: z.array(instrumentEntrySchema).default([]),
+  instrumentLog: z.array(instrumentEntrySchema).max(MOST_ROWS.instrumentLog).default([]),
   /** Trace files, byte for byte, in the order in which they came in, and where each belongs. */
-  traces: z.array(keptTraceSchema).default([]),
-  tracePlaces: z.array(tracePlaceSchema).default([]),
-  evidence: z.array(evidenceSchema),
+  traces: z.array(keptTraceSchema).max(MOST_ROWS.traces).default([]),
+  tracePlaces: z.array(tracePlaceSchema).max(MOST_ROWS.tracePlaces).default([]),
+  evidence: z.array(evidenceSchema).max(MOST_ROWS.evidence),
   /** What was done to close each closure, in the order in which it was recorded. */
-  closing: z.array(closingEntrySchema).default([]),
-  photos: z.array(photoSchema).default([]),
+  closing: z.array(closingEntrySchema).max(MOST_ROWS.closing).default([]),
+  photos: z.array(photoSchema).max(MOST_ROWS.photos).default([]),
   /** Closures' records as they were signed. */
-  signed: z.array(signedRecordSchema).default([]),
+  signed: z.array(signedRecordSchema).max(MOST_ROWS.signed).default([]),
+  /** Ids of entries that contradict others, and were recorded before that was refused. */
+  odd: z.array(idSchema).max(MOST_ROWS.odd).optional(),
 });
 
 /** The same, from a document of any version so far. */

@@ -5,11 +5,18 @@ import { PGlite } from '@electric-sql/pglite';
 import { type DiskWatch, SyncedFolder, syncPath } from './syncedFolder.ts';
 
 /** A database that is asked by messages of PostgreSQL's protocol (PostgreSQL documentation, chapter 53). */
-export interface Engine {
+export interface EngineClient {
   /** Answers whole messages; the answer is given piece by piece. */
   answer(messages: Uint8Array, onPiece: (piece: Uint8Array) => void): Promise<void>;
   /** Resolves once all that was committed by now outlives a power cut. */
   synced(): Promise<void>;
+}
+
+/** The embedded database itself. */
+export interface Engine extends EngineClient {
+  /** Whether a transaction is open. */
+  isInTransaction(): boolean;
+  rollback(): Promise<void>;
   close(): Promise<void>;
 }
 
@@ -50,13 +57,15 @@ export async function openFolderEngine(
   return {
     async answer(messages, onPiece) {
       // A client that comes finds nothing of one that left in the middle. Its first message begins with 0.
-      if (messages[0] === 0 && database.isInTransaction()) await database.exec('rollback');
+      if (messages[0] === 0) await rollback(database);
       await answerBy(database, messages, onPiece);
       if (files.logBytes - logBytes < most || database.isInTransaction()) return;
       await database.exec('checkpoint');
       logBytes = files.logBytes;
     },
     synced: () => files.synced(),
+    isInTransaction: () => database.isInTransaction(),
+    rollback: () => rollback(database),
     close: () => database.close(),
   };
 }
@@ -82,6 +91,10 @@ async function keepPrivate(folder: string): Promise<void> {
     await chmod(join(entry.parentPath, entry.name), entry.isDirectory() ? 0o700 : 0o600);
 }
 
+async function rollback(database: PGlite): Promise<void> {
+  if (database.isInTransaction()) await database.exec('rollback');
+}
+
 const answerBy = (database: PGlite, messages: Uint8Array, onPiece: (piece: Uint8Array) => void) =>
   database.execProtocolRawStream(messages, {
     syncToFs: false,
@@ -95,6 +108,8 @@ export async function openMemoryEngine(): Promise<Engine> {
   return {
     answer: (messages, onPiece) => answerBy(database, messages, onPiece),
     synced: () => Promise.resolve(),
+    isInTransaction: () => database.isInTransaction(),
+    rollback: () => rollback(database),
     close: () => database.close(),
   };
 }

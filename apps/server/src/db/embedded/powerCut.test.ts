@@ -31,6 +31,7 @@ beforeAll(async () => {
   folder = await mkdtemp(join(tmpdir(), 'cordel-power-'));
   const engine = await openFolderEngine(folder);
   await (await openEmbedded(() => Promise.resolve(engine), MIGRATIONS)).close();
+  await engine.close();
 });
 afterAll(() => rm(folder, { recursive: true, force: true }));
 
@@ -76,6 +77,7 @@ async function work(
   await Promise.all(Array.from({ length: 8 }, (_, index) => person(index)));
   const steps = disk.steps.length;
   await open.close();
+  await engine.close();
   disk.steps.length = steps;
   return { disk, acknowledged };
 }

@@ -1,11 +1,13 @@
 import { existsSync } from 'node:fs';
-import { Worker } from 'node:worker_threads';
-import type { Engine } from './engine.ts';
-import type { FromEngine, ToEngine } from './messages.ts';
+import { MessageChannel, type MessagePort, Worker } from 'node:worker_threads';
+import type { FromThread, ToThread } from './messages.ts';
+import { EngineStopped } from './portEngine.ts';
 
-/** The embedded database had to stop; it starts anew with the next statement. */
-export class EngineStopped extends Error {
-  override name = 'EngineStopped';
+/** The thread of an embedded database. */
+export interface EngineThread {
+  /** A port for one client, to be used on any thread. */
+  port(): MessagePort;
+  close(): Promise<void>;
 }
 
 /** Its own bundle where the server is built, its source in benches. */
@@ -18,75 +20,38 @@ function newWorker(folder: string): Worker {
 /**
  * Starts the embedded database of a folder on a thread of its own.
  * @param onStop told when it ends without having been closed
+ * @throws EngineStopped where it cannot be opened
  */
-export async function startThreadEngine(folder: string, onStop: () => void): Promise<Engine> {
+export async function startEngineThread(folder: string, onStop: () => void): Promise<EngineThread> {
   const worker = newWorker(folder);
-  const tell = (message: ToEngine) => worker.postMessage(message);
-  const syncs = new Map<number, Waiting>();
-  let ready: Waiting | null = null;
-  let answering: (Waiting & { onPiece(piece: Uint8Array): void }) | null = null;
-  let closing: Waiting | null = null;
-  let failure: Error | null = null;
-  let count = 0;
-  let line: Promise<unknown> = Promise.resolve();
-
-  worker.on('message', (message: FromEngine) => {
-    switch (message.kind) {
-      case 'ready':
-        return ready?.resolve();
-      case 'piece':
-        return answering?.onPiece(message.bytes);
-      case 'answered':
-        answering?.resolve();
-        answering = null;
-        return;
-      case 'synced':
-        syncs.get(message.id)?.resolve();
-        syncs.delete(message.id);
-        return;
-      case 'closed':
-        return closing?.resolve();
-    }
-  });
+  const tell = (message: ToThread, ports: MessagePort[] = []) => worker.postMessage(message, ports);
   let cause: Error | null = null;
+  let closing = false;
   worker.on('error', (error: Error) => (cause = error));
-  worker.on('exit', () => {
-    failure = new EngineStopped('The embedded database stopped', { cause });
-    for (const one of [ready, answering, ...syncs.values()]) one?.reject(failure);
-    if (closing) closing.resolve();
-    else onStop();
+  const ended = new Promise<void>((resolve) => worker.on('exit', () => resolve()));
+  void ended.then(() => {
+    if (!closing) onStop();
   });
-  await new Promise<void>((resolve, reject) => (ready = { resolve, reject }));
+  await Promise.race([
+    new Promise<void>((resolve) =>
+      worker.on('message', (message: FromThread) => {
+        if (message.kind === 'ready') resolve();
+      }),
+    ),
+    ended.then(() => {
+      throw new EngineStopped('The embedded database does not start', { cause });
+    }),
+  ]);
   return {
-    answer: (messages, onPiece) => {
-      // One after the other: a client may come before the one that leaves has all of its answer.
-      const answered = line.then(
-        () =>
-          new Promise<void>((resolve, reject) => {
-            if (failure) return reject(failure);
-            answering = { resolve, reject, onPiece };
-            tell({ kind: 'answer', messages });
-          }),
-      );
-      line = answered.catch(() => undefined);
-      return answered;
+    port: () => {
+      const { port1, port2 } = new MessageChannel();
+      tell({ kind: 'client', port: port1 }, [port1]);
+      return port2;
     },
-    synced: () =>
-      new Promise((resolve, reject) => {
-        if (failure) return reject(failure);
-        syncs.set(++count, { resolve, reject });
-        tell({ kind: 'sync', id: count });
-      }),
-    close: () =>
-      new Promise((resolve, reject) => {
-        if (failure) return resolve();
-        closing = { resolve, reject };
-        tell({ kind: 'close' });
-      }),
+    close: () => {
+      closing = true;
+      tell({ kind: 'close' });
+      return ended;
+    },
   };
-}
-
-interface Waiting {
-  resolve(): void;
-  reject(error: Error): void;
 }

@@ -1,5 +1,5 @@
 import { Duplex } from 'node:stream';
-import type { Engine } from './engine.ts';
+import type { EngineClient } from './engine.ts';
 
 /** Types of messages that a client waits for an answer to: Query, Sync, Flush, Terminate, and its copies' ends. */
 const ANSWERED = new Set([...'QSHXcf'].map((letter) => letter.charCodeAt(0)));
@@ -14,11 +14,11 @@ const TERMINATE = 'X'.charCodeAt(0);
  * @param connect gives the database, which is started anew where it had to stop
  */
 export class Wire extends Duplex {
-  private readonly open: () => Promise<Engine>;
-  private engine: Engine | null = null;
+  private readonly open: () => Promise<EngineClient>;
+  private engine: EngineClient | null = null;
   private waiting: Buffer[] = [];
 
-  constructor(open: () => Promise<Engine>) {
+  constructor(open: () => Promise<EngineClient>) {
     super();
     this.open = open;
   }

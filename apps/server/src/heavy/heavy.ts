@@ -1,0 +1,147 @@
+import { existsSync } from 'node:fs';
+import { type MessagePort, Worker } from 'node:worker_threads';
+import { Problem, toResponse } from '../http/problem.ts';
+import type { FromHeavy, HeavyTask, ToHeavy } from './messages.ts';
+
+/** Memory that long work may take, in MB: more ends the thread, and not the server. */
+const MEMORY_MB = 1200;
+/** Larger bodies are not even read. */
+const BODY_BYTES = 128 * 1024 * 1024;
+
+const TOO_LARGE =
+  'This is larger than the server has memory for. Nothing was recorded. Split it and send the parts.';
+const TOO_LONG = `The body is over ${BODY_BYTES / 1024 / 1024} MB. Split it and send the parts.`;
+const STOPPED =
+  'The server had to stop in the middle of this. Nothing was recorded; send it again.';
+
+interface Asked {
+  resolve(response: Response): void;
+  /** Where the pieces of the answer go, once its head is there. */
+  body: ReadableStreamDefaultController<Uint8Array> | null;
+}
+
+function newWorker(task: HeavyTask): Worker {
+  const built = new URL('./heavy.worker.js', import.meta.url);
+  const entry = existsSync(built) ? built : new URL('./thread.source.mjs', import.meta.url);
+  return new Worker(entry, {
+    workerData: task,
+    resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB },
+  });
+}
+
+/** Answers requests that take long on a thread of their own. */
+export class Heavy {
+  private readonly task: HeavyTask;
+  private readonly port: () => Promise<MessagePort>;
+  private worker: Worker | null = null;
+  private readonly asked = new Map<number, Asked>();
+  private count = 0;
+
+  /** @param port gives a port to the embedded database */
+  constructor(task: HeavyTask, port: () => Promise<MessagePort>) {
+    this.task = task;
+    this.port = port;
+  }
+
+  async fetch(request: Request): Promise<Response> {
+    const body = await bodyOf(request);
+    if (body === 'too long') return toResponse(new Problem(413, TOO_LONG));
+    const { pathname, search } = new URL(request.url);
+    const id = ++this.count;
+    const worker = (this.worker ??= this.start());
+    request.signal.addEventListener('abort', () => this.tell(worker, { kind: 'cancel', id }));
+    const response = new Promise<Response>((resolve) =>
+      this.asked.set(id, { resolve, body: null }),
+    );
+    const { method } = request;
+    const headers = [...request.headers];
+    this.tell(
+      worker,
+      { kind: 'request', id, request: { method, path: `${pathname}${search}`, headers, body } },
+      body ? [body.buffer as ArrayBuffer] : [],
+    );
+    return response;
+  }
+
+  async close(): Promise<void> {
+    const { worker } = this;
+    this.worker = null;
+    await worker?.terminate();
+  }
+
+  private tell(worker: Worker, message: ToHeavy, transfer: (ArrayBuffer | MessagePort)[] = []) {
+    worker.postMessage(message, transfer);
+  }
+
+  private start(): Worker {
+    const worker = newWorker(this.task);
+    worker.on('message', (message: FromHeavy) => this.take(worker, message));
+    let outOfMemory = false;
+    worker.on('error', (error: NodeJS.ErrnoException) => {
+      outOfMemory = error.code === 'ERR_WORKER_OUT_OF_MEMORY';
+    });
+    worker.on('exit', () => {
+      if (this.worker === worker) this.worker = null;
+      const problem = outOfMemory ? new Problem(413, TOO_LARGE) : new Problem(503, STOPPED);
+      for (const { resolve, body } of this.asked.values()) {
+        if (body) body.error(problem);
+        else resolve(toResponse(problem));
+      }
+      this.asked.clear();
+    });
+    return worker;
+  }
+
+  private take(worker: Worker, message: FromHeavy): void {
+    if (message.kind === 'port') {
+      this.port().then(
+        (port) => this.tell(worker, { kind: 'port', port }, [port]),
+        () => this.tell(worker, { kind: 'no port' }),
+      );
+      return;
+    }
+    const asked = this.asked.get(message.id);
+    if (!asked) return;
+    switch (message.kind) {
+      case 'head': {
+        const stream = new ReadableStream<Uint8Array>({
+          start: (controller) => {
+            asked.body = controller;
+          },
+          cancel: () => {
+            this.asked.delete(message.id);
+            this.tell(worker, { kind: 'cancel', id: message.id });
+          },
+        });
+        return asked.resolve(
+          new Response(stream, { status: message.status, headers: message.headers }),
+        );
+      }
+      case 'piece':
+        return asked.body?.enqueue(message.bytes);
+      case 'end':
+        asked.body?.close();
+        this.asked.delete(message.id);
+    }
+  }
+}
+
+/** A request's body in one piece of its own. */
+async function bodyOf(request: Request): Promise<Uint8Array | null | 'too long'> {
+  if (!request.body) return null;
+  if (Number(request.headers.get('content-length') ?? 0) > BODY_BYTES) return 'too long';
+  const pieces: Uint8Array[] = [];
+  let size = 0;
+  for await (const piece of request.body) {
+    size += piece.length;
+    if (size > BODY_BYTES) return 'too long';
+    pieces.push(piece);
+  }
+  const whole = new Uint8Array(size);
+  let at = 0;
+  for (const piece of pieces) {
+    whole.set(piece, at);
+    at += piece.length;
+  }
+  return whole;
+}

@@ -1,0 +1,32 @@
+import type { MessagePort } from 'node:worker_threads';
+
+/** How the thread for long work reaches the database and its files. */
+export interface HeavyTask {
+  /** PostgreSQL's URL; null for the embedded database. */
+  url: string | null;
+  /** The data folder. */
+  folder: string;
+  /** Bytes on the disk that are kept back. */
+  reserve: number | undefined;
+  logLevel: string;
+}
+
+export interface PlainRequest {
+  method: string;
+  path: string;
+  headers: [string, string][];
+  body: Uint8Array | null;
+}
+
+export type ToHeavy =
+  | { kind: 'request'; id: number; request: PlainRequest }
+  | { kind: 'cancel'; id: number }
+  | { kind: 'port'; port: MessagePort }
+  | { kind: 'no port' };
+
+export type FromHeavy =
+  /** It needs a port to the embedded database. */
+  | { kind: 'port' }
+  | { kind: 'head'; id: number; status: number; headers: [string, string][] }
+  | { kind: 'piece'; id: number; bytes: Uint8Array }
+  | { kind: 'end'; id: number };

@@ -1,0 +1,12 @@
+/** Requests whose answers take long to work out, by method and path. */
+const HEAVY: readonly [method: string, path: RegExp][] = [
+  ['POST', /^\/api\/documents$/],
+  ['GET', /^\/api\/projects\/[^/]+\/(document\.json|csv\/[^/]+|labels\.pdf|budget|circuits)$/],
+  ['POST', /^\/api\/projects\/[^/]+\/(splice-list|geojson|traces|standin\/otdr)$/],
+  ['GET', /^\/api\/projects\/[^/]+\/proof(\/|$)/],
+  ['POST', /^\/api\/projects\/[^/]+\/proof\//],
+];
+
+/** Whether a request is answered on the thread for long work, so that nobody who records waits for it. */
+export const isHeavy = (method: string, path: string): boolean =>
+  HEAVY.some(([own, pattern]) => own === method && pattern.test(path));

@@ -1,6 +1,6 @@
 import { type ChildProcess, spawn } from 'node:child_process';
 import { mkdtemp, rm } from 'node:fs/promises';
-import { createServer } from 'node:net';
+import { type Socket, connect, createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -75,6 +75,46 @@ export async function until<Found>(
     if (Date.now() > end) throw new Error(`It was waited for in vain: ${what}`);
     await new Promise((resolve) => setTimeout(resolve, 50));
   }
+}
+
+/** A line to a server that can be cut. */
+export interface Line {
+  url: string;
+  cut(): void;
+  mend(): void;
+  close(): void;
+}
+
+/** A browser that is set offline keeps the streams that it has: this one takes them too. */
+export async function lineTo(server: Server): Promise<Line> {
+  const port = Number(new URL(server.url).port);
+  const ends = new Set<Socket>();
+  let isCut = false;
+  const line = createServer((near) => {
+    if (isCut) return void near.destroy();
+    const far = connect(port, 'localhost');
+    for (const end of [near, far]) {
+      ends.add(end);
+      end.on('close', () => ends.delete(end)).on('error', () => undefined);
+    }
+    near.pipe(far).pipe(near);
+  });
+  await new Promise<void>((resolve) => line.listen(0, '127.0.0.1', resolve));
+  const drop = () => ends.forEach((end) => end.destroy());
+  return {
+    url: `http://localhost:${(line.address() as { port: number }).port}`,
+    cut: () => {
+      isCut = true;
+      drop();
+    },
+    mend: () => {
+      isCut = false;
+    },
+    close: () => {
+      drop();
+      line.close();
+    },
+  };
 }
 
 /** Stops a server and removes its data. */

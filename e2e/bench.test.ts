@@ -8,6 +8,7 @@ import {
   type Server,
   chooseFile,
   fill,
+  lineTo,
   makeProject,
   newId,
   newPerson,
@@ -418,14 +419,26 @@ describe('records that are not as they should be', () => {
   });
 
   step('what came in while the line was lost is there when it is back', async () => {
-    await page().setOfflineMode(true);
-    await bring(recordOf(9007, 20));
-    // It is on the server, and the phone cannot know of it.
-    expect(await shown(page())).not.toContain('number 9007');
-    await page().setOfflineMode(false);
-    await page().waitForFunction(() => document.body.innerText.includes('Splicer’s number 9007'), {
-      timeout: 40_000,
+    const line = await lineTo(server);
+    const away = await newPerson(browser, { ...server, url: line.url }, 'M. Quill');
+    await away.page.goto(`${line.url}${new URL(bench()).pathname}/setup`, {
+      waitUntil: 'networkidle2',
     });
+    await press(away.page, 'Single-fiber splicer');
+    await press(away.page, 'Back to the Bench');
+    await sees(away.page, 'tray 7 slot 8');
+    line.cut();
+    await bring(recordOf(9007, 20));
+    await sees(page(), 'Splicer’s number 9007');
+    // It is on the server, and this phone cannot know of it.
+    expect(await shown(away.page)).not.toContain('number 9007');
+    line.mend();
+    await away.page.waitForFunction(
+      () => document.body.innerText.includes('Splicer’s number 9007'),
+      { timeout: 40_000 },
+    );
+    await away.context.close();
+    line.close();
     await press(page(), 'Keep, next');
     await sees(page(), 'tray 7 slot 9');
   });

@@ -260,6 +260,10 @@ describe('before the cover', () => {
     const bytes = Buffer.from(await kept.arrayBuffer());
     expect(bytes.length).toBeLessThan(700_000);
     expect(bytes.subarray(0, 3)).toEqual(Buffer.from([0xff, 0xd8, 0xff]));
+    // What was shown from memory is shown from the server by now, once it is there.
+    await page().waitForFunction(
+      () => (document.querySelector<HTMLImageElement>('img[alt="Photo 2"]')?.naturalWidth ?? 0) > 0,
+    );
     const [width, height] = await page().$eval('img[alt="Photo 2"]', (image) => [
       (image as HTMLImageElement).naturalWidth,
       (image as HTMLImageElement).naturalHeight,

@@ -11,6 +11,7 @@ import type { MakerAnswer, PackageMessage } from './messages.ts';
 
 /** Between two signs of life of a job, and how long without one until it counts as cut off, ms. */
 const BEAT = 500;
+const WAITING_BEAT = 2000;
 const CUT_OFF = 20_000;
 const CUT_OFF_WORDS = 'The server was stopped in the middle: make it again.';
 
@@ -31,6 +32,47 @@ export async function removeUnfinished(folder: string, ageMs: number): Promise<v
     if (!UNFINISHED.test(name) || Date.now() - (await stat(path)).mtimeMs < ageMs) continue;
     await rm(path, { recursive: true, force: true });
   }
+}
+
+/** How many are made at once; each takes a thread and some hundred megabytes. */
+const MOST_AT_ONCE = 2;
+let beingMade = 0;
+const line: (() => void)[] = [];
+
+/** Waits until it is a package's turn, and gives signs of life meanwhile. @returns what ends the turn */
+async function turnOf(db: Db, id: string): Promise<() => void> {
+  const end = () => {
+    const next = line.shift();
+    if (next) next();
+    else beingMade--;
+  };
+  if (beingMade < MOST_AT_ONCE) {
+    beingMade++;
+    return end;
+  }
+  let isStopped = false;
+  let first = (): void => undefined;
+  const turn = new Promise<void>((resolve) => line.push((first = resolve)));
+  const beat = setInterval(() => {
+    void tell(db, id, {}).then(
+      (state) => {
+        isStopped = state === 'stopping';
+        if (isStopped) leave();
+      },
+      () => undefined,
+    );
+  }, WAITING_BEAT);
+  const leave = () => {
+    const at = line.indexOf(first);
+    if (at < 0) return;
+    line.splice(at, 1);
+    first();
+  };
+  await turn;
+  clearInterval(beat);
+  // Who left the line had no turn.
+  if (isStopped) throw new Stopped();
+  return end;
 }
 
 /** Packages that this server makes: what cuts each off, and when it is gone. */
@@ -83,24 +125,29 @@ async function make(
 ): Promise<void> {
   const making = join(folder, `${row.id}.making`);
   const file = `${making}.zip`;
-  const worker = startMaker();
   const { projectId, closureId, paper } = row;
-  const outcome = await mkdir(making, { recursive: true })
-    .then(() =>
-      Promise.race([
-        fed(db, row.id, worker, { projectId, closureId, paper, folder: making, file }),
-        cutOff,
-      ]),
-    )
-    .then(async (made) => {
+  let worker: Worker | undefined;
+  let end = (): void => undefined;
+  let isCut = false;
+  cutOff.catch(() => (isCut = true));
+  const made = async () => {
+    end = await turnOf(db, row.id);
+    if (isCut) throw new Stopped();
+    worker = startMaker();
+    await mkdir(making, { recursive: true });
+    return fed(db, row.id, worker, { projectId, closureId, paper, folder: making, file });
+  };
+  const outcome = await Promise.race([made(), cutOff])
+    .then(async (result) => {
       await rename(file, packageFile(folder, row.id));
-      return { state: 'done' as const, ...made };
+      return { state: 'done' as const, ...result };
     })
     .catch((error: Error) => outcomeOf(error));
   // First nothing half-made is left, then it is said so.
-  await worker.terminate();
+  await worker?.terminate();
   await rm(making, { recursive: true, force: true });
   await rm(file, { force: true });
+  end();
   await tell(db, row.id, { part: '', ...outcome });
 }
 

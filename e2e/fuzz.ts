@@ -157,7 +157,7 @@ export class Fuzzer {
     const query = new URLSearchParams();
     let filled = path;
     for (const { name, in: where, schema } of operation.parameters ?? []) {
-      const value = this.chance(0.05) ? this.pick(HOSTILE) : this.valueOf(schema, 0, name);
+      const value = this.chance(0.05) ? this.hostile() : this.valueOf(schema, 0, name);
       if (where === 'path')
         filled = filled.replace(`{${name}}`, percentEncoded(String(value ?? '')) || '%20');
       else if (this.chance(0.6)) query.set(name, String(value));
@@ -186,12 +186,12 @@ export class Fuzzer {
       }
     };
     look(body);
-    if (places.length === 0) return this.pick(HOSTILE);
+    if (places.length === 0) return this.hostile();
     for (let count = this.chance(0.8) ? 1 : 3; count > 0; count--) {
       const [holder, key] = this.pick(places);
       if (this.chance(0.1)) delete holder[key];
-      else if (this.chance(0.05)) holder[String(this.pick(HOSTILE))] = this.pick(HOSTILE);
-      else holder[key] = this.pick(HOSTILE);
+      else if (this.chance(0.05)) holder[String(this.hostile())] = this.hostile();
+      else holder[key] = this.hostile();
     }
     return body;
   }
@@ -261,6 +261,10 @@ export class Fuzzer {
     return text.slice(0, Math.max(minLength, maxLength));
   }
 
+  /** A value of its own each time, for it may be changed later. */
+  private hostile(): unknown {
+    return structuredClone(this.pick(HOSTILE));
+  }
   private pick<Value>(list: readonly Value[]): Value {
     return list[this.upTo(list.length)]!;
   }

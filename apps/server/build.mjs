@@ -14,7 +14,7 @@ await build({
   target: 'node20',
   sourcemap: true,
   logLevel: 'warning',
-  external: ['@electric-sql/pglite', 'pg', 'pg-native', 'pino', 'pdfkit', 'exceljs'],
+  external: ['@electric-sql/pglite', 'pg', 'pg-native', 'pino', 'pdfkit', 'fontkit', 'exceljs'],
   banner: {
     js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);",
   },

@@ -1,7 +1,7 @@
 import { buffer } from 'node:stream/consumers';
 import PDFDocument from 'pdfkit';
 import { type Label, type LabelSheet, placesOn, qrPath, qrSquares } from '@cordel/core/close';
-import { registerFonts } from './fonts.ts';
+import { type Face, registerFonts, useFace } from './fonts.ts';
 
 /** Points a millimeter. */
 const MM = 72 / 25.4;
@@ -56,8 +56,9 @@ function drawLabel(
   doc.restore();
   const left = (x + side + 1) * MM;
   const room = (width - side - 2.5) * MM;
-  const line = (text: string, top: number, size: number, face: string) => {
-    doc.font(face).fontSize(size);
+  const line = (said: string, top: number, size: number, face: Face) => {
+    const text = useFace(doc, face, said);
+    doc.fontSize(size);
     // A long line is set smaller rather than cut off.
     const wide = doc.widthOfString(text);
     if (wide > room) doc.fontSize((size * room) / wide);

@@ -125,8 +125,10 @@ export const jsonOf = async <Value>(zip: JSZip, path: string) =>
   JSON.parse(await textOf(zip, path)) as Value;
 
 /** The words on the pages of a PDF, by another library. */
-export async function pagesOf(zip: JSZip): Promise<{ words: string[]; size: number[] }> {
-  const data = await zip.file('as-built.pdf')!.async('uint8array');
+export const pagesOf = async (zip: JSZip) =>
+  wordsOf(await zip.file('as-built.pdf')!.async('uint8array'));
+
+export async function wordsOf(data: Uint8Array): Promise<{ words: string[]; size: number[] }> {
   const pdf = await getDocument({ data, useSystemFonts: false, disableFontFace: true }).promise;
   const words: string[] = [];
   for (let page = 1; page <= pdf.numPages; page++) {

@@ -49,9 +49,56 @@ export interface Along {
 /** Degrees of longitude east of another, over the date line too. */
 const eastOf = (one: number, other: number): number => ((one - other + 540) % 360) - 180;
 
+/** Pieces that follow one another, with the box of degrees that they lie in. */
+interface Stretch {
+  /** Of its first piece and behind its last one, as places in the list of points. */
+  from: number;
+  to: number;
+  middle: Position;
+  halfWidth: number;
+  halfHeight: number;
+}
+
+const PIECES_IN_STRETCH = 64;
+
+function stretchesOf(fine: readonly Position[]): Stretch[] {
+  const stretches: Stretch[] = [];
+  for (let from = 1; from < fine.length; from += PIECES_IN_STRETCH) {
+    const to = Math.min(from + PIECES_IN_STRETCH, fine.length);
+    const [lon, lat] = fine[from - 1]!;
+    // Degrees east and north of its beginning, so that the date line is no edge.
+    let [west, east, south, north] = [0, 0, 0, 0];
+    for (const [pointLon, pointLat] of fine.slice(from, to)) {
+      const aside = eastOf(pointLon, lon);
+      [west, east] = [Math.min(west, aside), Math.max(east, aside)];
+      [south, north] = [Math.min(south, pointLat - lat), Math.max(north, pointLat - lat)];
+    }
+    stretches.push({
+      from,
+      to,
+      middle: [lon + (west + east) / 2, lat + (south + north) / 2],
+      halfWidth: (east - west) / 2,
+      halfHeight: (north - south) / 2,
+    });
+  }
+  return stretches;
+}
+
+/** The square of how far a stretch is off a place at the least, in degrees of latitude. */
+function leastOff(
+  { halfWidth, halfHeight }: Stretch,
+  [east, north]: readonly [number, number],
+  narrow: number,
+): number {
+  const aside = Math.max(0, Math.abs(east) - halfWidth * narrow);
+  const above = Math.max(0, Math.abs(north) - halfHeight);
+  return aside * aside + above * above;
+}
+
 /** Finds the nearest point of a line for many places: the line is measured once. */
 export function alongLine(points: readonly Position[]): (place: Position) => Along {
   const { points: fine, meters } = measured(points);
+  const stretches = stretchesOf(fine);
   return (place) => {
     // Near the place the ellipsoid is as good as a plane: only which piece is nearest is asked of it.
     const narrow = Math.cos((place[1] * Math.PI) / 180);
@@ -59,19 +106,27 @@ export function alongLine(points: readonly Position[]): (place: Position) => Alo
       [eastOf(lon, place[0]) * narrow, lat - place[1]] as const;
     let least = Infinity;
     let best = { at: 0, share: 0 };
-    let before = flat(fine[0]!);
-    for (let at = 1; at < fine.length; at++) {
-      const after = flat(fine[at]!);
-      const [dx, dy] = [after[0] - before[0], after[1] - before[1]];
-      const square = dx * dx + dy * dy;
-      const share =
-        square === 0 ? 0 : Math.max(0, Math.min(1, -(before[0] * dx + before[1] * dy) / square));
-      const off = (before[0] + share * dx) ** 2 + (before[1] + share * dy) ** 2;
-      if (off < least) {
-        least = off;
-        best = { at, share };
+    const nearest = stretches
+      .map((stretch) => ({ stretch, atLeast: leastOff(stretch, flat(stretch.middle), narrow) }))
+      .sort((a, b) => a.atLeast - b.atLeast);
+    for (const { stretch, atLeast } of nearest) {
+      // All that follow are farther away than what is found.
+      if (atLeast > least) break;
+      let before = flat(fine[stretch.from - 1]!);
+      for (let at = stretch.from; at < stretch.to; at++) {
+        const after = flat(fine[at]!);
+        const [dx, dy] = [after[0] - before[0], after[1] - before[1]];
+        const square = dx * dx + dy * dy;
+        const share =
+          square === 0 ? 0 : Math.max(0, Math.min(1, -(before[0] * dx + before[1] * dy) / square));
+        const off = (before[0] + share * dx) ** 2 + (before[1] + share * dy) ** 2;
+        // Of two that are as near the first one stands.
+        if (off < least || (off === least && at < best.at)) {
+          least = off;
+          best = { at, share };
+        }
+        before = after;
       }
-      before = after;
     }
     const [from, to] = [fine[best.at - 1]!, fine[best.at]!];
     const foot: Position = [

@@ -1,6 +1,6 @@
 import PDFDocument from 'pdfkit';
 import { type Paper, type Units, formatMomentInZone } from '@cordel/core';
-import { type Face, registerFonts } from '../fonts.ts';
+import { type Face, registerFonts, useFace } from '../fonts.ts';
 import type { PackageFile } from './file.ts';
 
 export const INK = '#1C1914';
@@ -98,7 +98,8 @@ export class Sheets {
     y: number,
     { size = 9, face = 'regular', ink = INK }: { size?: number; face?: Face; ink?: string } = {},
   ): void {
-    this.doc.font(face).fontSize(size).fillColor(ink).text(text, x, y, { lineBreak: false });
+    const letters = useFace(this.doc, face, text);
+    this.doc.fontSize(size).fillColor(ink).text(letters, x, y, { lineBreak: false });
   }
 
   heading(text: string, size = 15): void {
@@ -113,10 +114,16 @@ export class Sheets {
     { size = 9.5, face = 'regular' as Face, ink = INK, indent = 0 } = {},
   ): void {
     const width = this.width - indent;
-    this.doc.font(face).fontSize(size);
-    const height = this.doc.heightOfString(text, { width });
+    const letters = useFace(this.doc, face, text);
+    this.doc.fontSize(size);
+    const height = this.doc.heightOfString(letters, { width });
     this.room(Math.min(height, 200));
-    this.doc.fillColor(ink).text(text, this.left + indent, this.y, { width });
+    // A new page has set its foot meanwhile.
+    useFace(this.doc, face, text);
+    this.doc
+      .fontSize(size)
+      .fillColor(ink)
+      .text(letters, this.left + indent, this.y, { width });
     this.y += height + 3;
   }
 
@@ -168,10 +175,11 @@ export class Sheets {
 
   /** A text cut to a width, with an ellipsis where it was cut. */
   fitted(text: string, width: number, face: Face, size: number): string {
-    this.doc.font(face).fontSize(size);
+    const letters = useFace(this.doc, face, text);
+    this.doc.fontSize(size);
     // Short texts always fit: measuring each of a hundred thousand would take longest of all.
-    if (text.length * size * 0.5 < width || this.doc.widthOfString(text) <= width) return text;
-    let cut = text;
+    if (text.length * size * 0.5 < width || this.doc.widthOfString(letters) <= width) return text;
+    let cut = letters;
     while (cut.length > 1 && this.doc.widthOfString(`${cut}…`) > width) cut = cut.slice(0, -1);
     return `${cut}…`;
   }

@@ -16,6 +16,12 @@ interface Inner {
 
 const { WorkbookWriter } = ExcelJS.stream.xlsx;
 
+/** What XML 1.0 holds in no form (section 2.2); the database has taken no half surrogates. */
+const NON_TEXT = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]/g;
+
+const withoutNonText = (value: unknown): unknown =>
+  typeof value === 'string' ? value.replace(NON_TEXT, '\ufffd') : value;
+
 /** A writer whose zip does not stamp its parts with the moment they are made. */
 class SteadyWriter extends WorkbookWriter {
   /** The first thing that the writer does with its zip, from within its constructor. */
@@ -63,7 +69,7 @@ export class Workbook {
     this.sheet?.commit();
     const sheet = this.book.addWorksheet(name, { views: [{ state: 'frozen', ySplit: 1 }] });
     sheet.columns = this.columns.map(({ title, width, format }) => ({
-      header: title,
+      header: withoutNonText(title) as string,
       width: width ?? Math.max(8, title.length + 2),
       ...(format ? { style: { numFmt: format } } : {}),
     }));
@@ -79,7 +85,9 @@ export class Workbook {
     for (const row of rows) {
       if (this.rows === MOST_ROWS) this.open(`${this.name} ${++this.parts}`);
       // A cell without a value is none: empty ones would cost as much as full ones.
-      this.sheet!.addRow(this.cells.map((cell) => cell(row as never) ?? undefined)).commit();
+      this.sheet!.addRow(
+        this.cells.map((cell) => withoutNonText(cell(row as never)) ?? undefined),
+      ).commit();
       this.rows++;
     }
     // The writer packs in the turns between.

@@ -278,7 +278,7 @@ export async function seesNot(page: Page, text: string): Promise<void> {
 }
 
 /** Reads a path of the API as the page's own origin would. */
-export async function readApi<Answer>(server: Server, path: string): Promise<Answer> {
+export async function readApi<Answer>(server: Pick<Server, 'url'>, path: string): Promise<Answer> {
   const response = await fetch(`${server.url}/api${path}`);
   if (!response.ok) throw new Error(`${path}: ${response.status} ${await response.text()}`);
   return (await response.json()) as Answer;

@@ -18,7 +18,7 @@ export function reportFigures(figures: readonly Figure[], digits: number): never
     const ok = value <= limit;
     missed ||= !ok;
     console.log(
-      `${name}  ${(value / limit).toFixed(2)}  limit 1.00  ${ok ? 'ok' : 'MISS'}  (${value.toFixed(digits)} of ${limit} ${unit})`,
+      `${name}  ${(limit === 0 ? value : value / limit).toFixed(2)}  limit ${limit === 0 ? '0.00' : '1.00'}  ${ok ? 'ok' : 'MISS'}  (${value.toFixed(digits)} of ${limit} ${unit})`,
     );
   }
   process.exit(missed ? 1 : 0);

@@ -5,39 +5,13 @@ import { tmpdir } from 'node:os';
 import { v7 as uuid } from 'uuid';
 import { jest } from '@jest/globals';
 import { MAIN, type Server, freePort, readApi, removeServer, startServer, until } from './app';
+import { attemptOn, openSplices, record } from './evidence';
 
 jest.setTimeout(180_000);
 
 const MEGABYTE = 1024 * 1024;
 
-const attempt = (spliceId: string, id = uuid()) => ({
-  type: 'attempt',
-  id,
-  spliceId,
-  tryId: id,
-  by: 'M.',
-  at: '2026-05-04T20:15:00.000Z',
-  estimateMdb: 20,
-  supersedes: null,
-  void: false,
-  why: null,
-});
-
-const record = (url: string, entries: unknown[]) =>
-  fetch(`${url}/api/evidence`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ entries }),
-  });
-
-async function firstSplice(server: Pick<Server, 'url'>): Promise<string> {
-  const [project] = await readApi<{ id: string }[]>(server as Server, '/projects');
-  const { rows } = await readApi<{ rows: { id: string }[] }>(
-    server as Server,
-    `/projects/${project!.id}/ledger/splices?verdict=open&limit=1`,
-  );
-  return rows[0]!.id;
-}
+const firstSplice = async (server: Pick<Server, 'url'>) => (await openSplices(server, 1)).ids[0]!;
 
 describe('a disk that fills up', () => {
   it('stops writes in words while reading goes on, and lets them in again once there is room', async () => {
@@ -48,10 +22,10 @@ describe('a disk that fills up', () => {
     const filler = join(server.folder, 'filler');
     try {
       const spliceId = await firstSplice(server);
-      expect((await record(server.url, [attempt(spliceId)])).status).toBe(200);
+      expect((await record(server.url, [attemptOn(spliceId)])).status).toBe(200);
       execFileSync('fallocate', ['-l', '300M', filler]);
       const refused = await until(async () => {
-        const answer = await record(server.url, [attempt(spliceId)]);
+        const answer = await record(server.url, [attemptOn(spliceId)]);
         return answer.status === 507 && answer;
       }, 'a refusal');
       expect(refused.headers.get('content-type')).toBe('application/problem+json');
@@ -75,7 +49,7 @@ describe('a disk that fills up', () => {
       const { evidence } = await readApi<{ evidence: unknown[] }>(server, `/splices/${spliceId}`);
       expect(evidence.length).toBeGreaterThan(0);
       await rm(filler);
-      await until(async () => (await record(server.url, [attempt(spliceId)])).ok, 'a record');
+      await until(async () => (await record(server.url, [attemptOn(spliceId)])).ok, 'a record');
     } finally {
       await removeServer(server);
     }
@@ -126,7 +100,7 @@ describe('a disk that fills up', () => {
       const acknowledged: string[] = [];
       const refused = async () => {
         const entries = Array.from({ length: 200 }, () => ({
-          ...attempt(spliceId),
+          ...attemptOn(spliceId),
           by: 'M'.repeat(60),
         }));
         const answer = await record(url, entries);
@@ -145,7 +119,7 @@ describe('a disk that fills up', () => {
       const more = await until(async () => (await refused()) === null, 'records again');
       expect(more).toBe(true);
       const { evidence } = await readApi<{ evidence: { id: string }[] }>(
-        { url } as Server,
+        { url },
         `/splices/${spliceId}`,
       );
       const kept = new Set(evidence.map(({ id }) => id));

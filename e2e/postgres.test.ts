@@ -2,6 +2,7 @@ import { randomInt } from 'node:crypto';
 import { v7 as uuid } from 'uuid';
 import { jest } from '@jest/globals';
 import { type Server, readApi, removeServer, startServer, until } from './app';
+import { attemptOn, evidenceOf, openSplices, postTo } from './evidence';
 import { type Postgres, startPostgres } from './postgres';
 
 jest.setTimeout(180_000);
@@ -26,48 +27,7 @@ async function startTwo(name: string): Promise<[Server, Server]> {
   return servers as [Server, Server];
 }
 
-const attempt = (spliceId: string) => {
-  const id = uuid();
-  return {
-    type: 'attempt',
-    id,
-    spliceId,
-    tryId: id,
-    by: 'M.',
-    at: '2026-05-04T20:15:00.000Z',
-    estimateMdb: 20,
-    supersedes: null,
-    void: false,
-    why: null,
-  };
-};
-
-const post = (server: Server, path: string, body: unknown) =>
-  fetch(`${server.url}/api${path}`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(body),
-  });
-
-async function openSplices(server: Server): Promise<{ project: string; ids: string[] }> {
-  const [project] = await until(async () => {
-    const list = await readApi<{ id: string }[]>(server, '/projects');
-    return list.length > 0 && list;
-  }, 'the demo');
-  const page = await readApi<{ rows: { id: string }[] }>(
-    server,
-    `/projects/${project!.id}/ledger/splices?verdict=open&limit=60`,
-  );
-  return { project: project!.id, ids: page.rows.map(({ id }) => id) };
-}
-
-/** Ids of all evidence that a server has of splices. */
-async function evidenceOf(server: Server, spliceIds: readonly string[]): Promise<Set<string>> {
-  const all = await Promise.all(
-    spliceIds.map((id) => readApi<{ evidence: { id: string }[] }>(server, `/splices/${id}`)),
-  );
-  return new Set(all.flatMap(({ evidence }) => evidence.map(({ id }) => id)));
-}
+const post = (server: Server, path: string, body: unknown) => postTo(server.url, path, body);
 
 describe('two servers on one PostgreSQL', () => {
   it('start at once on an empty database', async () => {
@@ -84,7 +44,7 @@ describe('two servers on one PostgreSQL', () => {
     const writer = async (server: Server) => {
       for (let round = 0; round < 60; round++) {
         // In an order of their own: who locked rows in the order of the list would stop one another.
-        const entries = Array.from({ length: 12 }, () => attempt(ids[randomInt(ids.length)]!));
+        const entries = Array.from({ length: 12 }, () => attemptOn(ids[randomInt(ids.length)]!));
         const answer = await post(server, '/evidence', { entries });
         count(answer.status);
         if (answer.ok) acknowledged.push(...entries.map(({ id }) => id));
@@ -111,8 +71,8 @@ describe('two servers on one PostgreSQL', () => {
     let over = false;
     const writer = async (server: Server) => {
       while (!over) {
-        const entry = attempt(ids[randomInt(ids.length)]!);
-        const answer = await post(server, '/evidence', { entries: [entry, attempt(ids[0]!)] });
+        const entry = attemptOn(ids[randomInt(ids.length)]!);
+        const answer = await post(server, '/evidence', { entries: [entry, attemptOn(ids[0]!)] });
         statuses.add(answer.status);
         if (answer.ok) acknowledged.push(entry.id);
       }
@@ -176,7 +136,7 @@ describe('two servers on one PostgreSQL', () => {
         [late, ids[0]],
       );
       // Another one is numbered later and done first.
-      expect((await post(two[0], '/evidence', { entries: [attempt(ids[1]!)] })).status).toBe(200);
+      expect((await post(two[0], '/evidence', { entries: [attemptOn(ids[1]!)] })).status).toBe(200);
       const before = await readApi(two[1], '/pulse');
       expect((await evidenceOf(two[1], [ids[0]!])).has(late)).toBe(false);
       await slow.query('commit');

@@ -4,6 +4,7 @@ import { get } from 'node:http';
 import { networkInterfaces, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { jest } from '@jest/globals';
+import { attemptOn, openSplices, record } from './evidence.ts';
 import { type Server, readApi, startServer, until } from './app.ts';
 
 jest.setTimeout(120_000);
@@ -14,37 +15,8 @@ beforeEach(async () => {
 });
 afterEach(() => rm(folder, { recursive: true, force: true }));
 
-const attempt = (spliceId: string, count: number) => {
-  const id = `019da9e7-4800-7000-8000-${count.toString(16).padStart(12, 'f')}`;
-  return {
-    type: 'attempt',
-    id,
-    spliceId,
-    tryId: id,
-    by: 'M.',
-    at: '2026-05-04T20:15:00.000Z',
-    estimateMdb: 20,
-    supersedes: null,
-    void: false,
-    why: null,
-  };
-};
-
-async function firstSplice(server: Server): Promise<string> {
-  const [project] = await readApi<{ id: string }[]>(server, '/projects');
-  const page = await readApi<{ rows: { id: string }[] }>(
-    server,
-    `/projects/${project!.id}/ledger/splices?verdict=open&limit=1`,
-  );
-  return page.rows[0]!.id;
-}
-
-const post = (server: Server, entries: unknown[]) =>
-  fetch(`${server.url}/api/evidence`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ entries }),
-  });
+const firstSplice = async (server: Server) => (await openSplices(server, 1)).ids[0]!;
+const post = (server: Server, entries: unknown[]) => record(server.url, entries);
 
 describe('the server as a process', () => {
   it('has every acknowledged write after kill -9, and loads the demo once', async () => {
@@ -53,8 +25,8 @@ describe('the server as a process', () => {
     const acknowledged: string[] = [];
     let killed = false;
     const writing = (async () => {
-      for (let count = 0; !killed; count++) {
-        const entry = attempt(spliceId, count);
+      while (!killed) {
+        const entry = attemptOn(spliceId);
         const answer = await post(first, [entry]).catch(() => null);
         if (answer?.ok) acknowledged.push(entry.id);
       }
@@ -86,7 +58,7 @@ describe('the server as a process', () => {
   it('stops cleanly on SIGTERM, with what was written, and lets the next one in', async () => {
     const first = await startServer({ folder, demo: true });
     const spliceId = await firstSplice(first);
-    expect((await post(first, [attempt(spliceId, 1)])).status).toBe(200);
+    expect((await post(first, [attemptOn(spliceId)])).status).toBe(200);
     expect(await first.stop('SIGTERM')).toBe(0);
     const again = await startServer({ folder });
     const { evidence } = await readApi<{ evidence: unknown[] }>(again, `/splices/${spliceId}`);

@@ -1,6 +1,6 @@
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
-import { ROOT, build, installChromium, installPackages } from './setup.mjs';
+import { ROOT, build, installChromium, installPackages, installPostgres } from './setup.mjs';
 
 // One line a figure: name, ratio, limit, ok or MISS. Names given on the command line are run alone.
 const GROUPS = [
@@ -37,6 +37,21 @@ const GROUPS = [
     ],
   },
   {
+    file: 'e2e/server.bench.ts',
+    names: [
+      'crowd-embedded',
+      'crowd-embedded-lost',
+      'kill-embedded',
+      'restart-embedded',
+      'crowd-postgres',
+      'crowd-postgres-lost',
+      'kill-postgres',
+      'restart-postgres',
+    ],
+    page: true,
+    postgres: true,
+  },
+  {
     file: 'e2e/firstView.bench.ts',
     names: ['first-view-bytes', 'first-view-time', 'second-view-time', 'worker-bytes'],
     page: true,
@@ -56,11 +71,15 @@ if (stranger) {
 }
 installPackages();
 let missed = false;
-for (const { file, names, page } of GROUPS) {
+for (const { file, names, page, postgres } of GROUPS) {
   const asked = names.filter((name) => wanted.includes(name));
   if (wanted.length > 0 && asked.length === 0) continue;
   if (page) build();
-  const env = { ...process.env, CHROMIUM: page ? installChromium() : '' };
+  const env = {
+    ...process.env,
+    CHROMIUM: page ? installChromium() : '',
+    POSTGRES_BIN: postgres ? installPostgres() : '',
+  };
   const result = spawnSync('npx', ['--no-install', 'tsx', join(ROOT, file), ...asked], {
     cwd: ROOT,
     stdio: 'inherit',

@@ -11,13 +11,15 @@ import {
 import { DOCUMENT_VERSION, type ProjectDocument } from '@cordel/core/document';
 import { v7 as uuid } from 'uuid';
 
-const CLOSURES = 100;
 const FIBERS = 864;
 
-/** A made-up project of 100 closures x 864 splices with a try and two readings each: 259 200 entries. */
-export function largeDocument(): ProjectDocument {
+/**
+ * A made-up project of closures of 864 splices with a try and two readings each.
+ * @param closureCount of 100, it has 86 400 splices and 259 200 entries
+ */
+export function largeDocument(closureCount = 100): ProjectDocument {
   const projectId = uuid();
-  const cables = Array.from({ length: CLOSURES + 1 }, (_, index) => ({
+  const cables = Array.from({ length: closureCount + 1 }, (_, index) => ({
     id: uuid(),
     projectId,
     name: `C${index}`,
@@ -26,7 +28,7 @@ export function largeDocument(): ProjectDocument {
     glass: USUAL_GLASS,
     run: USUAL_RUN,
   }));
-  const closures = Array.from({ length: CLOSURES }, (_, ordinal) => ({
+  const closures = Array.from({ length: closureCount }, (_, ordinal) => ({
     id: uuid(),
     projectId,
     name: `Closure ${ordinal + 1}`,

@@ -76,7 +76,7 @@ const COLUMNS = {
 };
 
 /** Appends entries of one kind and marks their splices stale, in one statement. Gives how many were new. */
-async function append(
+export async function append(
   db: Db,
   kind: Evidence['type'],
   entries: readonly Evidence[],
@@ -173,6 +173,10 @@ async function refuseStrays(db: Db, entries: readonly Evidence[]): Promise<void>
   const detail = 'It belongs to another project than the splice.';
   throw new Problem(422, detail, [{ place: `/entries/${stray.index}/${stray.field}`, detail }]);
 }
+
+/** Whether entries are recorded by what they are alone: they take no splicer's record, and retire nothing. */
+export const isPlain = (entries: readonly Evidence[]): boolean =>
+  takesOf(entries).length + retirementsOf(entries).size === 0;
 
 /** Whoever changes what is spliced in a project goes after whoever does so already. */
 async function lockProjectsOf(db: Db, spliceIds: readonly string[]): Promise<void> {

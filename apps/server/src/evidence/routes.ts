@@ -4,7 +4,8 @@ import { evidenceSchema } from '@cordel/core';
 import { rowsOf } from '../db/client.ts';
 import { refuseFuture } from '../http/moments.ts';
 import { answers, jsonBody, router } from '../http/router.ts';
-import { record } from './queries.ts';
+import { isPlain, record } from './queries.ts';
+import { recordTogether } from './together.ts';
 
 const post = createRoute({
   method: 'post',
@@ -36,7 +37,12 @@ export const evidenceRoutes = router()
   .openapi(post, async (c) => {
     const { entries } = c.req.valid('json');
     refuseFuture(entries);
-    return c.json({ recorded: await record(c.var.db, entries) }, 200);
+    const [entry] = entries;
+    const recorded =
+      entries.length === 1 && isPlain(entries)
+        ? await recordTogether(c.var.db, entry!)
+        : await record(c.var.db, entries);
+    return c.json({ recorded }, 200);
   })
   .openapi(pulse, async (c) => {
     // First the number: what has one by then is done, or among the writes under way.

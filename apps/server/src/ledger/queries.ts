@@ -24,6 +24,7 @@ import {
   standingOf,
 } from '@cordel/core';
 import { type Db, rowsOf } from '../db/client.ts';
+import { shared } from '../db/shared.ts';
 import { closures, splices } from '../db/schema.ts';
 import { closingStages } from '../closing/queries.ts';
 import { bySplice, evidenceOf, idArray } from '../evidence/queries.ts';
@@ -49,11 +50,16 @@ const TALLY = sql`
   max(s.half) as "maxHalf",
   min(s.grade) as weakest`;
 
+interface ClosureRows {
+  project: RollUp;
+  closures: ClosureRow[];
+}
+
 /** The project's tally and a row a closure in route order: what the Route and the Ledger's head show. */
-export async function closureRows(
-  db: Db,
-  projectId: string,
-): Promise<{ project: RollUp; closures: ClosureRow[] }> {
+export const closureRows = (db: Db, projectId: string): Promise<ClosureRows> =>
+  shared(db, `closures ${projectId}`, () => readClosureRows(db, projectId));
+
+async function readClosureRows(db: Db, projectId: string): Promise<ClosureRows> {
   const { limits } = await getProject(db, projectId);
   await refresh(db, projectId);
   const trays = new Map<string, (Tally & { tray: number })[]>();

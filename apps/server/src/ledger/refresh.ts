@@ -9,6 +9,7 @@ import {
 } from '@cordel/core';
 import { type Db, rowsOf } from '../db/client.ts';
 import { projects, splices } from '../db/schema.ts';
+import { shared } from '../db/shared.ts';
 import { bySplice, evidenceOf, idArray } from '../evidence/queries.ts';
 
 const BATCH = 2000;
@@ -17,9 +18,10 @@ const BATCH = 2000;
  * Judges anew every splice of a project whose evidence or limits have changed. Recording marks a
  * splice in the same statement as its evidence, so nothing that is recorded can be missed.
  */
-export async function refresh(db: Db, projectId: string): Promise<void> {
-  while ((await refreshBatch(db, projectId)) === BATCH);
-}
+export const refresh = (db: Db, projectId: string): Promise<void> =>
+  shared(db, `refresh ${projectId}`, async () => {
+    while ((await refreshBatch(db, projectId)) === BATCH);
+  });
 
 async function refreshBatch(db: Db, projectId: string): Promise<number> {
   const [waiting] = await rowsOf(

@@ -1,0 +1,176 @@
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { type Server, readApi, startServer } from './app.ts';
+import { attemptOn, evidenceOf, openSplices, record } from './evidence.ts';
+import { type Figure, reportFigures } from './benchReport.ts';
+import { type Postgres, startPostgres } from './postgres.ts';
+
+const WRITERS = 50;
+const READERS = 10;
+/** Splices that they work at. */
+const SPLICES = 600;
+const ROUNDS = Number(process.env.CORDEL_KILLS ?? 100);
+
+const shareOf = (list: readonly number[], share: number): number =>
+  [...list].sort((a, b) => a - b)[Math.min(list.length - 1, Math.floor(list.length * share))]!;
+
+async function timed(
+  work: () => Promise<Response>,
+  times: number[],
+  bad: number[],
+): Promise<boolean> {
+  const start = performance.now();
+  const answer = await work();
+  await answer.arrayBuffer();
+  times.push(performance.now() - start);
+  if (!answer.ok) bad.push(answer.status);
+  return answer.ok;
+}
+
+/** How long a record takes when fifty write and ten read, against one alone; and whether any is lost. */
+async function crowd(name: string, servers: readonly Server[], limit: number): Promise<Figure[]> {
+  const { project, ids } = await openSplices(servers[0]!, SPLICES);
+  const idle: number[] = [];
+  const bad: number[] = [];
+  const one = (index: number) => servers[index % servers.length]!;
+  for (let count = 0; count < 300; count++) {
+    const entry = attemptOn(ids[count % ids.length]!);
+    await timed(() => record(one(count).url, [entry]), idle, bad);
+  }
+  const busy: number[] = [];
+  const acknowledged: string[] = [];
+  const end = Date.now() + 20_000;
+  const writer = async (index: number) => {
+    for (let round = 0; Date.now() < end; round++) {
+      const entry = attemptOn(ids[(index * 7 + round) % ids.length]!);
+      if (await timed(() => record(one(index).url, [entry]), busy, bad))
+        acknowledged.push(entry.id);
+      // A splice takes minutes; a person who sends twice a second is far busier than any.
+      await new Promise((resolve) => setTimeout(resolve, 400 + Math.random() * 200));
+    }
+  };
+  const reader = async (index: number) => {
+    while (Date.now() < end) {
+      const answer = await fetch(`${one(index).url}/api/projects/${project}/ledger/closures`);
+      await answer.arrayBuffer();
+      if (!answer.ok) bad.push(answer.status);
+      await new Promise((resolve) => setTimeout(resolve, 300));
+    }
+  };
+  await Promise.all([
+    ...Array.from({ length: WRITERS }, (_, index) => writer(index)),
+    ...Array.from({ length: READERS }, (_, index) => reader(index)),
+  ]);
+  const kept = await evidenceOf(one(1), ids);
+  const lost = acknowledged.filter((id) => !kept.has(id)).length;
+  return [
+    {
+      name: `crowd-${name}`,
+      value: shareOf(busy, 0.99) / shareOf(idle, 0.5),
+      limit,
+      unit: `times the idle median: the 99th percentile of ${busy.length} records by ${WRITERS} people, ${READERS} reading`,
+    },
+    {
+      name: `crowd-${name}-lost`,
+      value: lost + bad.length,
+      limit: 0,
+      unit: `of ${acknowledged.length} records lost or answered with an error`,
+    },
+  ];
+}
+
+/** Kills a server at random moments under the load of many; gives what was lost and how long a start takes. */
+async function killed(name: string, start: () => Promise<Server>): Promise<Figure[]> {
+  let server = await start();
+  const { ids } = await openSplices(server, SPLICES);
+  const acknowledged: string[] = [];
+  let slowest = 0;
+  for (let round = 0; round < ROUNDS; round++) {
+    let over = false;
+    const url = server.url;
+    const writer = async (index: number) => {
+      for (let count = 0; !over; count++) {
+        const entry = attemptOn(ids[(index * 7 + count) % ids.length]!);
+        const answer = await record(url, [entry]).catch(() => null);
+        if (answer?.ok) acknowledged.push(entry.id);
+      }
+    };
+    const writing = Array.from({ length: WRITERS }, (_, index) => writer(index));
+    await new Promise((resolve) => setTimeout(resolve, 100 + Math.random() * 700));
+    await server.stop('SIGKILL');
+    over = true;
+    await Promise.all(writing);
+    const begun = performance.now();
+    server = await start();
+    await readApi(server, '/health');
+    slowest = Math.max(slowest, performance.now() - begun);
+  }
+  const kept = await evidenceOf(server, ids);
+  const lost = acknowledged.filter((id) => !kept.has(id)).length;
+  await server.stop('SIGKILL');
+  return [
+    {
+      name: `kill-${name}`,
+      value: lost,
+      limit: 0,
+      unit: `of ${acknowledged.length} acknowledged records lost in ${ROUNDS} kills`,
+    },
+    {
+      name: `restart-${name}`,
+      value: slowest / 1000,
+      limit: 3,
+      unit: `s until it answered after a kill, the slowest of ${ROUNDS}`,
+    },
+  ];
+}
+
+const wanted = process.argv.slice(2);
+const isWanted = (name: string) =>
+  wanted.length === 0 || wanted.some((one) => one.startsWith(name));
+
+async function embedded(): Promise<Figure[]> {
+  const figures: Figure[] = [];
+  const folder = await mkdtemp(join(tmpdir(), 'cordel-bench-'));
+  if (isWanted('crowd-embedded')) {
+    const server = await startServer({ folder, demo: true });
+    figures.push(...(await crowd('embedded', [server], 20)));
+    await server.stop();
+  }
+  if (isWanted('kill-embedded') || isWanted('restart-embedded'))
+    figures.push(...(await killed('embedded', () => startServer({ folder, demo: true }))));
+  await rm(folder, { recursive: true, force: true });
+  return figures;
+}
+
+async function onPostgres(postgres: Postgres): Promise<Figure[]> {
+  const figures: Figure[] = [];
+  if (isWanted('crowd-postgres')) {
+    const DATABASE_URL = await postgres.newDatabase('crowd');
+    const servers = await Promise.all(
+      [true, false].map((demo) => startServer({ demo, env: { DATABASE_URL } })),
+    );
+    figures.push(...(await crowd('postgres', servers, 10)));
+    await Promise.all(servers.map((server) => server.stop()));
+  }
+  if (isWanted('kill-postgres') || isWanted('restart-postgres')) {
+    const DATABASE_URL = await postgres.newDatabase('killed');
+    figures.push(
+      ...(await killed('postgres', () => startServer({ demo: true, env: { DATABASE_URL } }))),
+    );
+  }
+  return figures;
+}
+
+async function main(): Promise<never> {
+  const figures = await embedded();
+  const postgres = await startPostgres();
+  try {
+    figures.push(...(await onPostgres(postgres)));
+  } finally {
+    await postgres.remove();
+  }
+  return reportFigures(figures, 2);
+}
+
+void main();

@@ -30,6 +30,7 @@ const GROUPS = [
       'ledger-fibers',
       'closure-ledger',
       'record-attempt',
+      'record-synced',
       'package',
       'package-memory',
       'package-record',

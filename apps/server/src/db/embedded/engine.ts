@@ -30,7 +30,7 @@ export interface FolderSetting {
   settings?: readonly string[];
 }
 
-const LOG_BYTES = 24 * 1024 * 1024;
+const LOG_BYTES = 64 * 1024 * 1024;
 
 /** All but the switch that leaves out syncs; the log is synced by the call that reaches the file system. */
 const WITH_SYNCS = [

@@ -190,7 +190,9 @@ export class Fuzzer {
     for (let count = this.chance(0.8) ? 1 : 3; count > 0; count--) {
       const [holder, key] = this.pick(places);
       if (this.chance(0.1)) delete holder[key];
-      else if (this.chance(0.05)) holder[String(this.hostile())] = this.hostile();
+      // A figure as the key of a list would make it that long.
+      else if (!Array.isArray(holder) && this.chance(0.05))
+        holder[String(this.hostile())] = this.hostile();
       else holder[key] = this.hostile();
     }
     return body;

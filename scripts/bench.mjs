@@ -31,6 +31,8 @@ const GROUPS = [
       'closure-ledger',
       'record-attempt',
       'record-synced',
+      'import-rows',
+      'import-growth',
       'package',
       'package-memory',
       'package-record',

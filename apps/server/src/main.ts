@@ -79,10 +79,12 @@ async function main(): Promise<void> {
       // Nobody signs in yet: other machines reach it only where that was asked for.
       hostname: process.env.HOST ?? '127.0.0.1',
     },
-    (info) =>
+    (info) => {
       console.log(
         `Cordel is at http://localhost:${(info as AddressInfo).port}  (data: ${url ? 'PostgreSQL' : folder})`,
-      ),
+      );
+      heavy.warm();
+    },
   );
   server.on('error', async (error) => {
     console.error(

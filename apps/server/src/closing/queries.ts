@@ -106,17 +106,6 @@ const toWhole = ({
   bytes: bytes.replaceAll('\n', ''),
 });
 
-/** All photos of a project with their bytes, as they came. */
-export async function allPhotos(db: Db, projectId: string): Promise<Photo[]> {
-  const rows = await db
-    .select(withBytes)
-    .from(photos)
-    .innerJoin(closures, eq(closures.id, photos.closureId))
-    .where(eq(closures.projectId, projectId))
-    .orderBy(asc(photos.seq));
-  return rows.map(toWhole);
-}
-
 /** A photo with its bytes. */
 export async function wholePhoto(db: Db, photoId: string): Promise<Photo> {
   const [row] = await db.select(withBytes).from(photos).where(eq(photos.id, photoId));

@@ -1,4 +1,4 @@
-import { asc, eq, sql } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import {
   BUILT_IN_SCHEMES,
   type Evidence,
@@ -20,17 +20,10 @@ import {
   usedInstruments,
 } from '../bench/queries.ts';
 import { digestOf } from '@cordel/core/close';
-import {
-  allClosing,
-  allPhotos,
-  allSigned,
-  appendClosing,
-  keepPhoto,
-  keepSigned,
-} from '../closing/queries.ts';
+import { allClosing, allSigned, appendClosing, keepPhoto, keepSigned } from '../closing/queries.ts';
 import { type Db, rowsOf } from '../db/client.ts';
-import { cables, closures, plans, projects, schemes, splices } from '../db/schema.ts';
-import { evidenceOf, recordAll } from '../evidence/queries.ts';
+import { cables, closures, plans, projects, schemes } from '../db/schema.ts';
+import { recordAll } from '../evidence/queries.ts';
 import { futureWords } from '../http/moments.ts';
 import { Problem, type ProblemPlace } from '../http/problem.ts';
 import { refresh } from '../ledger/refresh.ts';
@@ -39,9 +32,8 @@ import { getPlans } from '../plans/queries.ts';
 import { getCables, getClosures, getProject } from '../projects/queries.ts';
 import { archivedOf, setArchived } from '../removal/queries.ts';
 import { allSchemes } from '../schemes/queries.ts';
-import { spliceColumns } from '../closures/routes.ts';
 import { sha256 } from '../traces/facts.ts';
-import { allPlaces, allTraces, keepTrace, placeTraces } from '../traces/queries.ts';
+import { allPlaces, keepTrace, placeTraces } from '../traces/queries.ts';
 import { odditiesOf } from './oddities.ts';
 import { renewHeads } from '../splices/heads.ts';
 import { insertSplices } from '../splices/insert.ts';
@@ -97,21 +89,6 @@ async function oddIds(db: Db, projectId: string): Promise<string[]> {
         order by id`,
   );
   return rows.map(({ id }) => id);
-}
-
-/** A whole project as one document, always in the same order. */
-export async function readDocument(db: Db, projectId: string): Promise<ProjectDocument> {
-  return {
-    ...(await readFrame(db, projectId)),
-    splices: await db
-      .select(spliceColumns)
-      .from(splices)
-      .where(eq(splices.projectId, projectId))
-      .orderBy(asc(splices.id)),
-    traces: await allTraces(db, projectId),
-    evidence: await evidenceOf(db, eq(splices.projectId, projectId)),
-    photos: await allPhotos(db, projectId),
-  };
 }
 
 /**

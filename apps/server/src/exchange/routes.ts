@@ -4,7 +4,8 @@ import { getProject } from '../projects/queries.ts';
 import { answers, answersFile, idParams, router, savedSchema } from '../http/router.ts';
 import { CSV_KINDS, csvOf } from './csv.ts';
 import { fileName } from './fileName.ts';
-import { readDocument, writeDocument } from './document.ts';
+import { readFrame, writeDocument } from './document.ts';
+import { documentStream } from './documentStream.ts';
 import { readBody } from './readBody.ts';
 
 const schema = createRoute({
@@ -49,12 +50,12 @@ const attachment = (name: string) => ({ 'content-disposition': `attachment; file
 export const exchangeRoutes = router()
   .openapi(schema, (c) => c.json(documentJsonSchema(), 200))
   .openapi(download, async (c) => {
-    const document = await readDocument(c.var.db, c.req.valid('param').projectId);
-    return c.json(
-      document as unknown as Record<string, unknown>,
-      200,
-      attachment(fileName(document.project.name, '.json')),
-    );
+    const { projectId } = c.req.valid('param');
+    const frame = await readFrame(c.var.db, projectId);
+    return c.body(documentStream(c.var.db, projectId, frame), 200, {
+      'content-type': 'application/json; charset=utf-8',
+      ...attachment(fileName(frame.project.name, '.json')),
+    }) as never;
   })
   .openapi(upload, async (c) => {
     const document = readBody(await c.req.json());

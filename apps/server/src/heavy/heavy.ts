@@ -43,6 +43,11 @@ export class Heavy {
     this.port = port;
   }
 
+  /** Starts the thread ahead of the first long work. */
+  warm(): void {
+    this.worker ??= this.start();
+  }
+
   async fetch(request: Request): Promise<Response> {
     const body = await bodyOf(request);
     if (body === 'too long') return toResponse(new Problem(413, TOO_LONG));
@@ -108,6 +113,7 @@ export class Heavy {
           start: (controller) => {
             asked.body = controller;
           },
+          pull: () => this.tell(worker, { kind: 'more', id: message.id }),
           cancel: () => {
             this.asked.delete(message.id);
             this.tell(worker, { kind: 'cancel', id: message.id });

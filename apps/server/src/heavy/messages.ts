@@ -21,6 +21,8 @@ export interface PlainRequest {
 export type ToHeavy =
   | { kind: 'request'; id: number; request: PlainRequest }
   | { kind: 'cancel'; id: number }
+  /** There is room for the next piece of an answer. */
+  | { kind: 'more'; id: number }
   | { kind: 'port'; port: MessagePort }
   | { kind: 'no port' };
 

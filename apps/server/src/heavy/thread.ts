@@ -32,6 +32,10 @@ const app = open.then((database) =>
   }),
 );
 const stopping = new Map<number, AbortController>();
+/** For how many pieces of each answer there is room. */
+const room = new Map<number, number>();
+/** What goes on once there is room for the next piece of an answer. */
+const paused = new Map<number, () => void>();
 
 async function answer(id: number, { method, path, headers, body }: PlainRequest): Promise<void> {
   const stop = new AbortController();
@@ -49,11 +53,19 @@ async function answer(id: number, { method, path, headers, body }: PlainRequest)
   say({ kind: 'head', id, status: response.status, headers: [...response.headers] });
   if (response.body)
     for await (const bytes of response.body) {
+      // Who reads slowly is not sent more than they have room for.
+      await new Promise<void>((resolve) => {
+        paused.set(id, resolve);
+        if (stop.signal.aborted || (room.get(id) ?? 0) > 0) resolve();
+      });
+      paused.delete(id);
       if (stop.signal.aborted) break;
+      room.set(id, (room.get(id) ?? 0) - 1);
       say({ kind: 'piece', id, bytes });
     }
   say({ kind: 'end', id });
   stopping.delete(id);
+  room.delete(id);
 }
 
 starter.on('message', (message: ToHeavy) => {
@@ -63,6 +75,11 @@ starter.on('message', (message: ToHeavy) => {
       return;
     case 'cancel':
       stopping.get(message.id)?.abort();
+      paused.get(message.id)?.();
+      return;
+    case 'more':
+      room.set(message.id, (room.get(message.id) ?? 0) + 1);
+      paused.get(message.id)?.();
       return;
     case 'port':
       gotPort?.(message.port);

@@ -178,31 +178,20 @@ export async function traceFiles(
   return rows.map((row) => ({ ...row, bytes: toBytes(row.bytes) }));
 }
 
-/** All trace files of a project, as a document carries them. */
-export async function allTraces(db: Db, projectId: string): Promise<KeptTrace[]> {
-  const { id: own, name: called, digest: content, receivedAt: came, origin: from } = traces;
-  const rows = await db
-    .select({
-      id: own,
-      name: called,
-      digest: content,
-      receivedAt: came,
-      origin: from,
-      bytes: asBase64,
-    })
+/** A trace with its file, as a document carries it. */
+export async function wholeTrace(db: Db, traceId: string): Promise<KeptTrace> {
+  const { id, projectId, name, digest, receivedAt, origin } = traces;
+  const [row] = await db
+    .select({ id, projectId, name, digest, receivedAt, origin, bytes: asBase64 })
     .from(traces)
-    .where(eq(traces.projectId, projectId))
-    .orderBy(asc(traces.seq));
-  return rows.map(({ id, name, digest, receivedAt, origin, bytes }) => ({
-    id,
-    projectId,
-    name,
-    digest,
-    receivedAt: receivedAt.toISOString(),
-    origin,
+    .where(eq(traces.id, traceId));
+  if (!row) throw notFound('trace');
+  return {
+    ...row,
+    receivedAt: row.receivedAt.toISOString(),
     // The database breaks its lines.
-    bytes: bytes.replaceAll('\n', ''),
-  }));
+    bytes: row.bytes.replaceAll('\n', ''),
+  };
 }
 
 /** Whether a project has any trace. */

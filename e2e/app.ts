@@ -34,9 +34,15 @@ export async function startServer({
   folder,
   demo = false,
   env = {},
-}: { folder?: string; demo?: boolean; env?: Record<string, string> } = {}): Promise<Server> {
+  port: wanted,
+}: {
+  folder?: string;
+  demo?: boolean;
+  env?: Record<string, string>;
+  port?: number;
+} = {}): Promise<Server> {
   const data = folder ?? (await mkdtemp(join(tmpdir(), 'cordel-e2e-')));
-  const port = await freePort();
+  const port = wanted ?? (await freePort());
   const child = spawn(process.execPath, [MAIN, ...(demo ? ['--demo'] : [])], {
     env: { ...process.env, NODE_OPTIONS: '', PORT: String(port), CORDEL_DATA: data, ...env },
   });

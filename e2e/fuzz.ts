@@ -152,7 +152,8 @@ export class Fuzzer {
   next(): FuzzRequest {
     let chosen = this.pick(this.operations);
     // What takes long to work out is asked now and then only.
-    if (LONG.test(chosen.path) && this.chance(0.9)) chosen = this.pick(this.operations);
+    for (let tries = 0; LONG.test(chosen.path) && tries < 3 && this.chance(0.9); tries++)
+      chosen = this.pick(this.operations);
     const { method, path, operation } = chosen;
     const query = new URLSearchParams();
     let filled = path;

@@ -6,8 +6,10 @@ import { onNewerBuild } from '@/data/updates';
 const STILL_MS = 4000;
 const LOOK_MS = 1000;
 
-/** What is typed into. */
-const FIELDS = 'input, textarea, select, [contenteditable="true"]';
+const hasText = (): boolean =>
+  [...document.querySelectorAll<HTMLInputElement | HTMLTextAreaElement>('input, textarea')].some(
+    ({ value }) => value !== '',
+  );
 
 /**
  * Loads the page anew once the server has a newer one: when nothing is half-typed, no sheet is open, nobody is at
@@ -15,10 +17,10 @@ const FIELDS = 'input, textarea, select, [contenteditable="true"]';
  */
 export function useReload(reload: () => void = () => window.location.reload()): void {
   useEffect(() => {
-    const typed = new Set<Element>();
+    let typedOn: string | null = null;
     let touched = performance.now();
-    const onInput = ({ target }: Event) => {
-      if (target instanceof Element && target.matches(FIELDS)) typed.add(target);
+    const onInput = () => {
+      typedOn = window.location.pathname;
       touched = performance.now();
     };
     const onTouch = () => (touched = performance.now());
@@ -28,8 +30,8 @@ export function useReload(reload: () => void = () => window.location.reload()): 
     let timer: ReturnType<typeof setInterval> | undefined;
     const isBusy = () =>
       performance.now() - touched < STILL_MS ||
-      // A field that is gone was sent or left.
-      [...typed].some((field) => field.isConnected) ||
+      // Who has left the page, or emptied its fields, has sent what was typed, or does not want it.
+      (typedOn === window.location.pathname && hasText()) ||
       document.querySelector('[role="dialog"]') !== null ||
       outbox.snapshot().writes.some(({ unsafe }) => unsafe);
     const end = onNewerBuild(() => {

@@ -65,6 +65,30 @@ describe('a place along a line', () => {
     expect(find([-179.95, 5]).meters).toBeCloseTo(metersBetween([179.9, 5], [-179.95, 5]), 0);
   });
 
+  it('of thousands of pieces is found by its stretches as it is piece by piece', () => {
+    // A way that winds and crosses itself, over the date line too.
+    const winding = Array.from({ length: 700 }, (_, at): [number, number] => [
+      ((179.9 + 0.0004 * at + 0.02 * Math.sin(at / 9) + 180) % 360) - 180,
+      47 + 0.03 * Math.cos(at / 13) + 0.0001 * at,
+    ]);
+    const whole = alongLine(winding);
+    const pieces = winding.slice(1).map((to, at) => alongLine([winding[at]!, to]));
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 699 }),
+        fc.double({ min: -0.03, max: 0.03, noNaN: true }),
+        fc.double({ min: -0.03, max: 0.03, noNaN: true }),
+        (at, east, north) => {
+          const place: [number, number] = [winding[at]![0] + east, winding[at]![1] + north];
+          const least = Math.min(...pieces.map((find) => find(place).off));
+          // On a plane that is narrowed for the latitude, hardly a millimeter in a kilometer is lost.
+          expect(Math.abs(whole(place).off - least)).toBeLessThan(0.01 + 1e-4 * least);
+        },
+      ),
+      { numRuns: 40 },
+    );
+  });
+
   it('is never further off than the nearest of its points', () => {
     fc.assert(
       fc.property(

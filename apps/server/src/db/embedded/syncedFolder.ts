@@ -4,7 +4,7 @@ import { promisify } from 'node:util';
 import { NodeFS } from '@electric-sql/pglite/nodefs';
 
 /** What of Emscripten's file system over Node's is used here. */
-export interface FileNode {
+interface FileNode {
   name: string;
   parent: FileNode;
 }

@@ -16,11 +16,16 @@ interface Inner {
 
 const { WorkbookWriter } = ExcelJS.stream.xlsx;
 
-/** What XML 1.0 holds in no form (section 2.2); the database has taken no half surrogates. */
-const NON_TEXT = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]/g;
+/** Whether XML 1.0 holds a sign in no form (section 2.2); the database has taken no half surrogates. */
+const isNonText = (sign: string): boolean => {
+  const code = sign.charCodeAt(0);
+  return (code < 0x20 && !'\t\n\r'.includes(sign)) || code === 0xfffe || code === 0xffff;
+};
 
 const withoutNonText = (value: unknown): unknown =>
-  typeof value === 'string' ? value.replace(NON_TEXT, '\ufffd') : value;
+  typeof value === 'string'
+    ? value.replace(/[^\x20-\x7e]/g, (sign) => (isNonText(sign) ? '\ufffd' : sign))
+    : value;
 
 /** A writer whose zip does not stamp its parts with the moment they are made. */
 class SteadyWriter extends WorkbookWriter {

@@ -1,6 +1,7 @@
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { v7 as uuid } from 'uuid';
 import { type Server, readApi, startServer } from './app.ts';
 import { attemptOn, evidenceOf, openSplices, record } from './evidence.ts';
 import { type Figure, reportFigures } from './benchReport.ts';
@@ -129,6 +130,106 @@ async function killed(name: string, start: () => Promise<Server>): Promise<Figur
   ];
 }
 
+/** What a hundred and fifty phones that listen cost who records. */
+async function streams(server: Server): Promise<Figure[]> {
+  const { project, ids } = await openSplices(server, SPLICES);
+  const [alone, listened, bad]: [number[], number[], number[]] = [[], [], []];
+  const measure = async (times: number[]) => {
+    for (let count = 0; count < 200; count++)
+      await timed(() => record(server.url, [attemptOn(ids[count % ids.length]!)]), times, bad);
+  };
+  await measure(alone);
+  const stop = new AbortController();
+  const path = `/api/projects/${project}/splicer-records/stream`;
+  await Promise.all(
+    Array.from({ length: 150 }, () => fetch(`${server.url}${path}`, { signal: stop.signal })),
+  );
+  await measure(listened);
+  stop.abort();
+  return [
+    {
+      name: 'streams',
+      value: shareOf(listened, 0.5) / shareOf(alone, 0.5),
+      limit: 2,
+      unit: 'times as long for a record while 150 streams are open',
+    },
+  ];
+}
+
+/** A line of 200 000 points and 3 000 closures beside it, as GeoJSON. */
+function largeRoute(): string {
+  let [lon, lat, heading] = [10, 47, 0];
+  const points = Array.from({ length: 200_000 }, (_, at) => {
+    heading += Math.sin(at * 12.9898) * 0.3;
+    lon += Math.cos(heading) * 1e-5;
+    lat += Math.sin(heading) * 1e-5;
+    return [Number(lon.toFixed(7)), Number(lat.toFixed(7))];
+  });
+  const feature = (geometry: object, name: string) => ({
+    type: 'Feature',
+    properties: { name },
+    geometry,
+  });
+  return JSON.stringify({
+    type: 'FeatureCollection',
+    features: [
+      feature({ type: 'LineString', coordinates: points }, 'Line'),
+      ...Array.from({ length: 3000 }, (_, at) =>
+        feature({ type: 'Point', coordinates: points[at * 66] }, `Far ${at}`),
+      ),
+    ],
+  });
+}
+
+/** How long others wait for a plain answer while the server has long work. */
+async function longWork(server: Server): Promise<Figure[]> {
+  const { project } = await openSplices(server, 1);
+  const whole = await (await fetch(`${server.url}/api/projects/${project}/document.json`)).text();
+  const closures = `[${'{},'.repeat(3_000_000)}{}]`;
+  const hostile = JSON.stringify({ ...JSON.parse(whole), closures: 'HERE' }).replace(
+    '"HERE"',
+    closures,
+  );
+  const route = JSON.stringify({ importId: uuid(), text: largeRoute() });
+  const send = (path: string, body: string) =>
+    fetch(`${server.url}/api${path}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body,
+    });
+  const waits: number[] = [];
+  let over = false;
+  const watch = (async () => {
+    while (!over) {
+      await timed(() => fetch(`${server.url}/favicon.ico`), waits, []);
+      await new Promise((resolve) => setTimeout(resolve, 5));
+    }
+  })();
+  const statuses = [
+    (await send('/documents', hostile)).status,
+    (await send('/documents', `{"deep":${'['.repeat(60_000_000)}`)).status,
+    (await send(`/projects/${project}/geojson`, route)).status,
+    (await fetch(`${server.url}/api/projects/${project}/document.json`)).status,
+  ];
+  over = true;
+  await watch;
+  const expected = [422, 413, 200, 200];
+  return [
+    {
+      name: 'long-work',
+      value: shareOf(waits, 0.999),
+      limit: 100,
+      unit: `ms that others waited at most, but for one in a thousand of ${waits.length}, while three million empty closures, 60 MB of brackets, a route of 200 000 points and an export were at work`,
+    },
+    {
+      name: 'long-work-answers',
+      value: statuses.filter((status, index) => status !== expected[index]).length,
+      limit: 0,
+      unit: `answers that were not ${expected.join(', ')}`,
+    },
+  ];
+}
+
 const wanted = process.argv.slice(2);
 const isWanted = (name: string) =>
   wanted.length === 0 || wanted.some((one) => one.startsWith(name));
@@ -139,6 +240,11 @@ async function embedded(): Promise<Figure[]> {
   if (isWanted('crowd-embedded')) {
     const server = await startServer({ folder, demo: true });
     figures.push(...(await crowd('embedded', [server], 20)));
+    await server.stop();
+  }
+  if (isWanted('streams') || isWanted('long-work')) {
+    const server = await startServer({ folder, demo: true });
+    figures.push(...(await streams(server)), ...(await longWork(server)));
     await server.stop();
   }
   if (isWanted('kill-embedded') || isWanted('restart-embedded'))

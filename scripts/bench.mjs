@@ -44,6 +44,9 @@ const GROUPS = [
     names: [
       'crowd-embedded',
       'crowd-embedded-lost',
+      'streams',
+      'long-work',
+      'long-work-answers',
       'kill-embedded',
       'restart-embedded',
       'crowd-postgres',

@@ -50,14 +50,13 @@ async function turnOf(db: Db, id: string): Promise<() => void> {
     beingMade++;
     return end;
   }
-  let isStopped = false;
+  let hasLeft = false;
   let first = (): void => undefined;
   const turn = new Promise<void>((resolve) => line.push((first = resolve)));
   const beat = setInterval(() => {
     void tell(db, id, {}).then(
       (state) => {
-        isStopped = state === 'stopping';
-        if (isStopped) leave();
+        if (state === 'stopping') leave();
       },
       () => undefined,
     );
@@ -66,12 +65,13 @@ async function turnOf(db: Db, id: string): Promise<() => void> {
     const at = line.indexOf(first);
     if (at < 0) return;
     line.splice(at, 1);
+    hasLeft = true;
     first();
   };
   await turn;
   clearInterval(beat);
   // Who left the line had no turn.
-  if (isStopped) throw new Stopped();
+  if (hasLeft) throw new Stopped();
   return end;
 }
 

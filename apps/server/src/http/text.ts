@@ -53,8 +53,9 @@ export async function refuseBadText(c: Context, bounds: JsonBounds): Promise<voi
   } catch {
     return;
   }
-  // Whoever reads the body next gets the same one, and the text is let go.
-  c.req.bodyCache = { json: Promise.resolve(body) };
+  // Whoever reads the body next gets the same one, and the text is let go: Hono would read it again.
+  c.req.json = <Body>() => Promise.resolve(body as Body);
+  c.req.bodyCache = {};
   if (!SUSPECT.test(text)) return;
   const place = badText(body);
   if (place !== null) refuse(place);

@@ -5,7 +5,10 @@ import { EngineStopped } from './portEngine.ts';
 
 /** The thread of an embedded database. */
 export interface EngineThread {
-  /** A port for one client, to be used on any thread. */
+  /**
+   * A port for one client, to be used on any thread.
+   * @throws EngineStopped where the thread has ended
+   */
   port(): MessagePort;
   close(): Promise<void>;
 }
@@ -27,9 +30,11 @@ export async function startEngineThread(folder: string, onStop: () => void): Pro
   const tell = (message: ToThread, ports: MessagePort[] = []) => worker.postMessage(message, ports);
   let cause: Error | null = null;
   let closing = false;
+  let hasEnded = false;
   worker.on('error', (error: Error) => (cause = error));
   const ended = new Promise<void>((resolve) => worker.on('exit', () => resolve()));
   void ended.then(() => {
+    hasEnded = true;
     if (!closing) onStop();
   });
   await Promise.race([
@@ -44,6 +49,7 @@ export async function startEngineThread(folder: string, onStop: () => void): Pro
   ]);
   return {
     port: () => {
+      if (hasEnded) throw new EngineStopped('The embedded database stopped', { cause });
       const { port1, port2 } = new MessageChannel();
       tell({ kind: 'client', port: port1 }, [port1]);
       return port2;

@@ -33,8 +33,17 @@ import { traceRoutes } from './traces/routes.ts';
 const MEGABYTE = 1024 * 1024;
 
 /** Largest bodies: a few pages of evidence, and whole lists or projects. */
-export const BODY_LIMITS = { usual: 2 * MEGABYTE, whole: 128 * MEGABYTE };
-const WHOLE = /\/(splice-list|documents|traces|geojson)$/;
+export const BODY_LIMITS = {
+  usual: 2 * MEGABYTE,
+  whole: 128 * MEGABYTE,
+  document: 2048 * MEGABYTE,
+};
+const WHOLE = /\/(splice-list|traces|geojson)$/;
+/** Read as it comes: it may be larger than a text may be. */
+const DOCUMENT = /\/documents$/;
+
+const kindOf = (path: string): keyof typeof BODY_LIMITS =>
+  DOCUMENT.test(path) ? 'document' : WHOLE.test(path) ? 'whole' : 'usual';
 
 const health = createRoute({
   method: 'get',
@@ -73,15 +82,19 @@ export function createApi({
         );
       },
     });
-  const usual = limit(BODY_LIMITS.usual);
-  const whole = limit(BODY_LIMITS.whole);
-  app.use('/api/*', (c, next) => (WHOLE.test(c.req.path) ? whole : usual)(c, next));
+  const limits = {
+    usual: limit(BODY_LIMITS.usual),
+    whole: limit(BODY_LIMITS.whole),
+    document: limit(BODY_LIMITS.document),
+  };
+  app.use('/api/*', (c, next) => limits[kindOf(c.req.path)](c, next));
   app.use('/api/*', compress({ threshold: 4096 }));
   app.use('/api/*', async (c, next) => {
     c.set('db', db);
     // A write takes its own length in the log, in the tables and in their indexes.
     if (!isReading(c.req.method)) await room.need(3 * Number(c.req.header('content-length') ?? 0));
-    await refuseBadText(c, JSON_BOUNDS[WHOLE.test(c.req.path) ? 'whole' : 'usual']);
+    const kind = kindOf(c.req.path);
+    await refuseBadText(c, kind === 'document' ? null : JSON_BOUNDS[kind]);
     await next();
     // What is acknowledged is on the disk.
     if (!isReading(c.req.method) && !c.error) await synced();

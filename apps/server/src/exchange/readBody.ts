@@ -48,23 +48,23 @@ export function readBody(body: unknown): ProjectDocument {
   return read as ProjectDocument;
 }
 
+/** Rows are replaced by what they are read as: a document lies in memory once. */
 function readRows(
   key: string,
-  rows: readonly unknown[],
+  rows: unknown[],
   schema: z.ZodType,
   issues: z.core.$ZodIssue[],
 ): unknown[] {
-  const read: unknown[] = [];
   for (const [index, row] of rows.entries()) {
     const one = schema.safeParse(row);
-    if (one.success) read.push(one.data);
+    if (one.success) rows[index] = one.data;
     else
       issues.push(
         ...one.error.issues.map((issue) => ({ ...issue, path: [key, index, ...issue.path] })),
       );
     if (issues.length >= MOST_ISSUES) break;
   }
-  return read;
+  return rows;
 }
 
 const refused = (result: z.ZodSafeParseResult<unknown>): Error =>

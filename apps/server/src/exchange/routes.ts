@@ -7,6 +7,7 @@ import { fileName } from './fileName.ts';
 import { readFrame, writeDocument } from './document.ts';
 import { documentStream } from './documentStream.ts';
 import { readBody } from './readBody.ts';
+import { readStreamed } from './streamedBody.ts';
 
 const schema = createRoute({
   method: 'get',
@@ -58,7 +59,7 @@ export const exchangeRoutes = router()
     }) as never;
   })
   .openapi(upload, async (c) => {
-    const document = readBody(await c.req.json());
+    const document = readBody(await readStreamed(c.req.raw.body));
     await writeDocument(c.var.db, document);
     return c.json({ id: document.project.id }, 200);
   })

@@ -5,12 +5,9 @@ import type { FromHeavy, HeavyTask, ToHeavy } from './messages.ts';
 
 /** Memory that long work may take, in MB: more ends the thread, and not the server. */
 const MEMORY_MB = 1200;
-/** Larger bodies are not even read. */
-const BODY_BYTES = 128 * 1024 * 1024;
 
 const TOO_LARGE =
   'This is larger than the server has memory for. Nothing was recorded. Split it and send the parts.';
-const TOO_LONG = `The body is over ${BODY_BYTES / 1024 / 1024} MB. Split it and send the parts.`;
 const STOPPED =
   'The server had to stop in the middle of this. Nothing was recorded; send it again.';
 
@@ -18,6 +15,8 @@ interface Asked {
   resolve(response: Response): void;
   /** Where the pieces of the answer go, once its head is there. */
   body: ReadableStreamDefaultController<Uint8Array> | null;
+  /** The last piece of its own body is taken, or nobody waits for it any more. */
+  onTaken(): void;
 }
 
 function newWorker(task: HeavyTask): Worker {
@@ -49,23 +48,48 @@ export class Heavy {
   }
 
   async fetch(request: Request): Promise<Response> {
-    const body = await bodyOf(request);
-    if (body === 'too long') return toResponse(new Problem(413, TOO_LONG));
     const { pathname, search } = new URL(request.url);
     const id = ++this.count;
     const worker = (this.worker ??= this.start());
     request.signal.addEventListener('abort', () => this.tell(worker, { kind: 'cancel', id }));
     const response = new Promise<Response>((resolve) =>
-      this.asked.set(id, { resolve, body: null }),
+      this.asked.set(id, { resolve, body: null, onTaken: () => undefined }),
     );
-    const { method } = request;
+    const { method, body } = request;
     const headers = [...request.headers];
-    this.tell(
-      worker,
-      { kind: 'request', id, request: { method, path: `${pathname}${search}`, headers, body } },
-      body ? [body.buffer as ArrayBuffer] : [],
-    );
+    const path = `${pathname}${search}`;
+    this.tell(worker, {
+      kind: 'request',
+      id,
+      request: { method, path, headers, hasBody: body !== null },
+    });
+    if (body) void this.send(worker, id, body);
     return response;
+  }
+
+  /** Sends a body on, a piece whenever the last one is taken, until it is answered. */
+  private async send(
+    worker: Worker,
+    id: number,
+    body: ReadableStream<Uint8Array>,
+  ): Promise<void> {
+    const reader = body.getReader();
+    try {
+      for (;;) {
+        const { done, value } = await reader.read();
+        const asked = this.asked.get(id);
+        if (!asked) return;
+        if (done) return this.tell(worker, { kind: 'body end', id });
+        const taken = new Promise<void>((resolve) => (asked.onTaken = resolve));
+        this.tell(worker, { kind: 'body', id, bytes: value });
+        await taken;
+      }
+    } catch {
+      // Whoever sent it has left.
+      this.tell(worker, { kind: 'cancel', id });
+    } finally {
+      await reader.cancel().catch(() => undefined);
+    }
   }
 
   async close(): Promise<void> {
@@ -88,7 +112,8 @@ export class Heavy {
     worker.on('exit', () => {
       if (this.worker === worker) this.worker = null;
       const problem = outOfMemory ? new Problem(413, TOO_LARGE) : new Problem(503, STOPPED);
-      for (const { resolve, body } of this.asked.values()) {
+      for (const { resolve, body, onTaken } of this.asked.values()) {
+        onTaken();
         if (body) body.error(problem);
         else resolve(toResponse(problem));
       }
@@ -116,6 +141,7 @@ export class Heavy {
           pull: () => this.tell(worker, { kind: 'more', id: message.id }),
           cancel: () => {
             this.asked.delete(message.id);
+            asked.onTaken();
             this.tell(worker, { kind: 'cancel', id: message.id });
           },
         });
@@ -123,31 +149,14 @@ export class Heavy {
           new Response(stream, { status: message.status, headers: message.headers }),
         );
       }
+      case 'taken':
+        return asked.onTaken();
       case 'piece':
         return asked.body?.enqueue(message.bytes);
       case 'end':
         asked.body?.close();
         this.asked.delete(message.id);
+        asked.onTaken();
     }
   }
-}
-
-/** A request's body in one piece of its own. */
-async function bodyOf(request: Request): Promise<Uint8Array | null | 'too long'> {
-  if (!request.body) return null;
-  if (Number(request.headers.get('content-length') ?? 0) > BODY_BYTES) return 'too long';
-  const pieces: Uint8Array[] = [];
-  let size = 0;
-  for await (const piece of request.body) {
-    size += piece.length;
-    if (size > BODY_BYTES) return 'too long';
-    pieces.push(piece);
-  }
-  const whole = new Uint8Array(size);
-  let at = 0;
-  for (const piece of pieces) {
-    whole.set(piece, at);
-    at += piece.length;
-  }
-  return whole;
 }

@@ -15,11 +15,14 @@ export interface PlainRequest {
   method: string;
   path: string;
   headers: [string, string][];
-  body: Uint8Array | null;
+  /** Whether a body follows, piece by piece. */
+  hasBody: boolean;
 }
 
 export type ToHeavy =
   | { kind: 'request'; id: number; request: PlainRequest }
+  | { kind: 'body'; id: number; bytes: Uint8Array }
+  | { kind: 'body end'; id: number }
   | { kind: 'cancel'; id: number }
   /** There is room for the next piece of an answer. */
   | { kind: 'more'; id: number }
@@ -29,6 +32,8 @@ export type ToHeavy =
 export type FromHeavy =
   /** It needs a port to the embedded database. */
   | { kind: 'port' }
+  /** It has taken a piece of a body. */
+  | { kind: 'taken'; id: number }
   | { kind: 'head'; id: number; status: number; headers: [string, string][] }
   | { kind: 'piece'; id: number; bytes: Uint8Array }
   | { kind: 'end'; id: number };

@@ -32,12 +32,13 @@ const app = open.then((database) =>
   }),
 );
 const stopping = new Map<number, AbortController>();
+const bodies = new Map<number, ReadableStreamDefaultController<Uint8Array>>();
 /** For how many pieces of each answer there is room. */
 const room = new Map<number, number>();
 /** What goes on once there is room for the next piece of an answer. */
 const paused = new Map<number, () => void>();
 
-async function answer(id: number, { method, path, headers, body }: PlainRequest): Promise<void> {
+async function answer(id: number, { method, path, headers, hasBody }: PlainRequest): Promise<void> {
   const stop = new AbortController();
   stopping.set(id, stop);
   const response = await (
@@ -46,9 +47,9 @@ async function answer(id: number, { method, path, headers, body }: PlainRequest)
     new Request(`http://localhost${path}`, {
       method,
       headers,
-      body: body as Uint8Array<ArrayBuffer> | null,
       signal: stop.signal,
-    }),
+      ...(hasBody ? { body: bodyOf(id), duplex: 'half' } : {}),
+    } as RequestInit),
   );
   say({ kind: 'head', id, status: response.status, headers: [...response.headers] });
   if (response.body)
@@ -66,6 +67,22 @@ async function answer(id: number, { method, path, headers, body }: PlainRequest)
   say({ kind: 'end', id });
   stopping.delete(id);
   room.delete(id);
+  bodies.delete(id);
+}
+
+/** A request's body as it comes: the next piece is asked for when the last one is read. */
+function bodyOf(id: number): ReadableStream<Uint8Array> {
+  let isFirst = true;
+  return new ReadableStream(
+    {
+      start: (controller) => void bodies.set(id, controller),
+      pull: () => {
+        if (!isFirst) say({ kind: 'taken', id });
+        isFirst = false;
+      },
+    },
+    { highWaterMark: 0 },
+  );
 }
 
 starter.on('message', (message: ToHeavy) => {
@@ -75,7 +92,16 @@ starter.on('message', (message: ToHeavy) => {
       return;
     case 'cancel':
       stopping.get(message.id)?.abort();
+      bodies.get(message.id)?.error(new Error('The client left.'));
+      bodies.delete(message.id);
       paused.get(message.id)?.();
+      return;
+    case 'body':
+      bodies.get(message.id)?.enqueue(message.bytes);
+      return;
+    case 'body end':
+      bodies.get(message.id)?.close();
+      bodies.delete(message.id);
       return;
     case 'more':
       room.set(message.id, (room.get(message.id) ?? 0) + 1);

@@ -29,7 +29,7 @@ export function badText(body: unknown): string | null {
 /** What a JSON text with such a character holds, raw or escaped. */
 const SUSPECT = /\0|\\u0000|[\ud800-\udfff]|\\u[dD][89a-fA-F]/;
 
-const EXCEEDED: Record<Exceeded, string> = {
+export const EXCEEDED: Record<Exceeded, string> = {
   depth: 'The body has too many lists and objects in one another.',
   values: 'The body has too many entries. Split it and send the parts.',
   text: 'The body has a text that is too long.',
@@ -37,13 +37,14 @@ const EXCEEDED: Record<Exceeded, string> = {
 
 /**
  * Refuses a request whose path, query or JSON body holds what is no text, or more than any real one.
+ * @param bounds of its body; null for one that is read as it comes
  * @throws Problem 413 where a bound is exceeded, 422 at the place of the text
  */
-export async function refuseBadText(c: Context, bounds: JsonBounds): Promise<void> {
+export async function refuseBadText(c: Context, bounds: JsonBounds | null): Promise<void> {
   for (const [name, values] of Object.entries(c.req.queries()))
     if (values.some((value) => NO_TEXT.test(value))) refuse(`?${name}`);
   if (NO_TEXT.test(safeDecode(c.req.path))) refuse('path');
-  if (!/json/.test(c.req.header('content-type') ?? '')) return;
+  if (!bounds || !/json/.test(c.req.header('content-type') ?? '')) return;
   const text = await c.req.text();
   const exceeds = exceeded(text, bounds);
   if (exceeds) throw new Problem(413, EXCEEDED[exceeds]);
@@ -69,7 +70,12 @@ function safeDecode(path: string): string {
   }
 }
 
-function refuse(place: string): never {
+/** The refusal of a text that cannot be kept, at its place. */
+export function refuseText(place: string): Problem {
   const places: ProblemPlace[] = [{ place, detail: DETAIL }];
-  throw new Problem(422, `${place}: ${DETAIL}`, places);
+  return new Problem(422, `${place}: ${DETAIL}`, places);
+}
+
+function refuse(place: string): never {
+  throw refuseText(place);
 }

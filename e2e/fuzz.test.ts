@@ -1,4 +1,3 @@
-import { randomInt } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { jest } from '@jest/globals';
 import { removeServer, startServer } from './app';
@@ -7,7 +6,7 @@ import { fuzz } from './fuzz';
 jest.setTimeout(900_000);
 
 const COUNT = Number(process.env.CORDEL_FUZZ_COUNT ?? 20_000);
-const SEED = Number(process.env.CORDEL_FUZZ_SEED ?? randomInt(2 ** 31));
+const SEED = Number(process.env.CORDEL_FUZZ_SEED ?? 20_261_128);
 
 describe('the server under requests that nobody means', () => {
   it(`fails over none of ${COUNT}, keeps nobody waiting, and keeps its memory (CORDEL_FUZZ_SEED=${SEED})`, async () => {

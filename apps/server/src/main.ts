@@ -23,7 +23,7 @@ const webFolder = resolve(process.env.CORDEL_WEB ?? join(here, '../../web/dist')
 const migrations = join(here, '../drizzle');
 /** How long answers under way may take once the server is told to stop. */
 const MOST_TO_STOP_MS = 1000;
-const MOST_TO_CLOSE_MS = 1500;
+const MOST_TO_CLOSE_MS = 1900;
 const HOUR_MS = 3_600_000;
 
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' });

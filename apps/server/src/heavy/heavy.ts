@@ -15,8 +15,10 @@ interface Asked {
   resolve(response: Response): void;
   /** Where the pieces of the answer go, once its head is there. */
   body: ReadableStreamDefaultController<Uint8Array> | null;
-  /** The last piece of its own body is taken, or nobody waits for it any more. */
-  onTaken(): void;
+  /** For how many pieces of its own body it has asked. */
+  wanted: number;
+  /** It asks for the next piece, or wants none any more. */
+  onWant(): void;
 }
 
 function newWorker(task: HeavyTask): Worker {
@@ -53,7 +55,12 @@ export class Heavy {
     const worker = (this.worker ??= this.start());
     request.signal.addEventListener('abort', () => this.tell(worker, { kind: 'cancel', id }));
     const response = new Promise<Response>((resolve) =>
-      this.asked.set(id, { resolve, body: null, onTaken: () => undefined }),
+      this.asked.set(id, {
+        resolve,
+        body: null,
+        wanted: 0,
+        onWant: () => undefined,
+      }),
     );
     const { method, body } = request;
     const headers = [...request.headers];
@@ -67,22 +74,21 @@ export class Heavy {
     return response;
   }
 
-  /** Sends a body on, a piece whenever the last one is taken, until it is answered. */
-  private async send(
-    worker: Worker,
-    id: number,
-    body: ReadableStream<Uint8Array>,
-  ): Promise<void> {
+  /** Sends a body on, a piece whenever one is asked for, until it is answered. */
+  private async send(worker: Worker, id: number, body: ReadableStream<Uint8Array>): Promise<void> {
     const reader = body.getReader();
     try {
-      for (;;) {
+      for (let asked = this.asked.get(id); asked; asked = this.asked.get(id)) {
+        if (asked.wanted === 0) {
+          const { promise, resolve } = later();
+          asked.onWant = resolve;
+          await promise;
+          continue;
+        }
+        asked.wanted--;
         const { done, value } = await reader.read();
-        const asked = this.asked.get(id);
-        if (!asked) return;
         if (done) return this.tell(worker, { kind: 'body end', id });
-        const taken = new Promise<void>((resolve) => (asked.onTaken = resolve));
         this.tell(worker, { kind: 'body', id, bytes: value });
-        await taken;
       }
     } catch {
       // Whoever sent it has left.
@@ -112,8 +118,8 @@ export class Heavy {
     worker.on('exit', () => {
       if (this.worker === worker) this.worker = null;
       const problem = outOfMemory ? new Problem(413, TOO_LARGE) : new Problem(503, STOPPED);
-      for (const { resolve, body, onTaken } of this.asked.values()) {
-        onTaken();
+      for (const { resolve, body, onWant } of this.asked.values()) {
+        onWant();
         if (body) body.error(problem);
         else resolve(toResponse(problem));
       }
@@ -141,7 +147,7 @@ export class Heavy {
           pull: () => this.tell(worker, { kind: 'more', id: message.id }),
           cancel: () => {
             this.asked.delete(message.id);
-            asked.onTaken();
+            asked.onWant();
             this.tell(worker, { kind: 'cancel', id: message.id });
           },
         });
@@ -149,14 +155,22 @@ export class Heavy {
           new Response(stream, { status: message.status, headers: message.headers }),
         );
       }
-      case 'taken':
-        return asked.onTaken();
+      case 'want':
+        asked.wanted++;
+        return asked.onWant();
       case 'piece':
         return asked.body?.enqueue(message.bytes);
       case 'end':
         asked.body?.close();
         this.asked.delete(message.id);
-        asked.onTaken();
+        asked.onWant();
     }
   }
+}
+
+/** A promise that is kept from outside. */
+function later(): { promise: Promise<void>; resolve(): void } {
+  let resolve = (): void => undefined;
+  const promise = new Promise<void>((done) => (resolve = done));
+  return { promise, resolve };
 }

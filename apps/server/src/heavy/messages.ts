@@ -32,8 +32,8 @@ export type ToHeavy =
 export type FromHeavy =
   /** It needs a port to the embedded database. */
   | { kind: 'port' }
-  /** It has taken a piece of a body. */
-  | { kind: 'taken'; id: number }
+  /** It reads a body, and has nothing of it left. */
+  | { kind: 'want'; id: number }
   | { kind: 'head'; id: number; status: number; headers: [string, string][] }
   | { kind: 'piece'; id: number; bytes: Uint8Array }
   | { kind: 'end'; id: number };

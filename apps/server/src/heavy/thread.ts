@@ -41,6 +41,8 @@ const paused = new Map<number, () => void>();
 async function answer(id: number, { method, path, headers, hasBody }: PlainRequest): Promise<void> {
   const stop = new AbortController();
   stopping.set(id, stop);
+  // At once: its pieces may come while the thread still starts.
+  const body = hasBody ? { body: bodyOf(id), duplex: 'half' } : {};
   const response = await (
     await app
   ).fetch(
@@ -48,7 +50,7 @@ async function answer(id: number, { method, path, headers, hasBody }: PlainReque
       method,
       headers,
       signal: stop.signal,
-      ...(hasBody ? { body: bodyOf(id), duplex: 'half' } : {}),
+      ...body,
     } as RequestInit),
   );
   say({ kind: 'head', id, status: response.status, headers: [...response.headers] });
@@ -70,20 +72,15 @@ async function answer(id: number, { method, path, headers, hasBody }: PlainReque
   bodies.delete(id);
 }
 
-/** A request's body as it comes: the next piece is asked for when the last one is read. */
-function bodyOf(id: number): ReadableStream<Uint8Array> {
-  let isFirst = true;
-  return new ReadableStream(
+/** A request's body as it comes: a piece is asked for when somebody reads. */
+const bodyOf = (id: number): ReadableStream<Uint8Array> =>
+  new ReadableStream(
     {
       start: (controller) => void bodies.set(id, controller),
-      pull: () => {
-        if (!isFirst) say({ kind: 'taken', id });
-        isFirst = false;
-      },
+      pull: () => say({ kind: 'want', id }),
     },
     { highWaterMark: 0 },
   );
-}
 
 starter.on('message', (message: ToHeavy) => {
   switch (message.kind) {

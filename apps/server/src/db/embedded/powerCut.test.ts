@@ -2,6 +2,7 @@ import { cp, mkdir, mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { seeded } from '@cordel/standin';
 import pg from 'pg';
 import { createApi } from '../../app.ts';
 import { ForgetfulDisk } from '../../testing/forgetfulDisk.ts';
@@ -14,17 +15,6 @@ const MIGRATIONS = fileURLToPath(new URL('../../../drizzle', import.meta.url));
 /** Little memory for pages, so that they are written early, and a checkpoint every so often. */
 const SETTING = { settings: ['shared_buffers=1MB'], logBytes: 1_500_000 };
 const MOMENTS = 200;
-
-/** Numbers from 0 to 1, the same from a seed (mulberry32, public domain). */
-function randomFrom(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 2 ** 32;
-  };
-}
 
 let folder: string;
 beforeAll(async () => {
@@ -113,7 +103,7 @@ async function cutPower(
   moments: number,
   seed: number,
 ): Promise<number> {
-  const random = randomFrom(seed);
+  const random = seeded(seed).uniform;
   const first = acknowledged[0]!.moment;
   let losses = 0;
   for (let count = 0; count < moments; count++) {

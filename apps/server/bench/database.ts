@@ -7,7 +7,7 @@ import { inArray, sql } from 'drizzle-orm';
 import { createApi } from '../src/app.ts';
 import { type Db, openFolder, rowsOf } from '../src/db/client.ts';
 import { attempts, splices } from '../src/db/schema.ts';
-import { writeDocument } from '../src/exchange/document.ts';
+import { writeDocument } from '../src/exchange/import/importProject.ts';
 import { spliceRows } from '../src/ledger/queries.ts';
 import { type Figure, medians } from './figure.ts';
 import { attemptOn, largeDocument } from './large.ts';

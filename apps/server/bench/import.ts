@@ -6,7 +6,7 @@ import type { Attempt, Evidence, Reading } from '@cordel/core';
 import type { ProjectDocument } from '@cordel/core/document';
 import { type Db, openFolder } from '../src/db/client.ts';
 import { attempts, cables, closures, projects, readings, splices } from '../src/db/schema.ts';
-import { writeDocument } from '../src/exchange/document.ts';
+import { writeDocument } from '../src/exchange/import/importProject.ts';
 import type { Figure } from './figure.ts';
 import { largeDocument } from './large.ts';
 

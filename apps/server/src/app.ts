@@ -36,13 +36,12 @@ const MEGABYTE = 1024 * 1024;
 export const BODY_LIMITS = {
   usual: 2 * MEGABYTE,
   whole: 128 * MEGABYTE,
-  document: 2048 * MEGABYTE,
 };
 const WHOLE = /\/(splice-list|traces|geojson)$/;
-/** Read as it comes: it may be larger than a text may be. */
+/** Read as it comes, and bounded by whoever reads it: it may be larger than a text may be. */
 const DOCUMENT = /\/documents$/;
 
-const kindOf = (path: string): keyof typeof BODY_LIMITS =>
+const kindOf = (path: string): keyof typeof BODY_LIMITS | 'document' =>
   DOCUMENT.test(path) ? 'document' : WHOLE.test(path) ? 'whole' : 'usual';
 
 const health = createRoute({
@@ -61,6 +60,8 @@ interface ApiSetting {
   folder?: string;
   /** On the disk that the data lies on. */
   room?: Room;
+  /** Names the process, for work that it may leave half done. */
+  owner?: string;
 }
 
 /** The API over a database. It keeps no state of its own. */
@@ -70,6 +71,7 @@ export function createApi({
   log,
   folder = join(tmpdir(), 'cordel-packages'),
   room = ENDLESS_ROOM,
+  owner = 'this process',
 }: ApiSetting) {
   const app = router();
   const limit = (maxSize: number) =>
@@ -85,9 +87,11 @@ export function createApi({
   const limits = {
     usual: limit(BODY_LIMITS.usual),
     whole: limit(BODY_LIMITS.whole),
-    document: limit(BODY_LIMITS.document),
   };
-  app.use('/api/*', (c, next) => limits[kindOf(c.req.path)](c, next));
+  app.use('/api/*', (c, next) => {
+    const kind = kindOf(c.req.path);
+    return kind === 'document' ? next() : limits[kind](c, next);
+  });
   app.use('/api/*', compress({ threshold: 4096 }));
   app.use('/api/*', async (c, next) => {
     c.set('db', db);
@@ -134,7 +138,7 @@ export function createApi({
     .route('/api', benchRoutes)
     .route('/api', ledgerRoutes)
     .route('/api', traceRoutes)
-    .route('/api', exchangeRoutes)
+    .route('/api', exchangeRoutes({ folder, room, owner }))
     .route('/api', handoverRoutes(folder, room))
     .route(
       '/api',

@@ -14,7 +14,9 @@ import { isHeavy } from './heavy/paths.ts';
 import { removeUnfinished, stopPackages } from './handover/jobs.ts';
 import { allowedHosts, isForUs, isForeignWrite } from './http/hosts.ts';
 import { serveWeb } from './http/web.ts';
-import { writeDocument } from './exchange/document.ts';
+import { clearCutOff } from './exchange/import/clear.ts';
+import { writeDocument } from './exchange/import/importProject.ts';
+import { withoutValues } from './http/problem.ts';
 import { listProjects } from './projects/queries.ts';
 
 const here = import.meta.dirname;
@@ -58,10 +60,19 @@ async function main(): Promise<void> {
   await open.synced();
   const app = createApi({ ...open, log, folder: packages, room });
   const build = serveWeb(app as never, webFolder);
-  const heavy = new Heavy({ url: url ?? null, folder, reserve, logLevel: log.level }, () =>
-    'port' in open
-      ? (open as OpenFolder).port()
-      : Promise.reject(new Error('PostgreSQL is asked by its URL')),
+  const clear = (gone: Parameters<typeof clearCutOff>[1]) =>
+    void clearCutOff(open.db, gone).catch((error: unknown) =>
+      log.error(withoutValues(error), 'what an import left is still there'),
+    );
+  // The embedded database is nobody else's: whoever imported into it before is gone.
+  clear(url ? 'silent' : 'all');
+  const heavy = new Heavy(
+    { url: url ?? null, folder, reserve, logLevel: log.level },
+    () =>
+      'port' in open
+        ? (open as OpenFolder).port()
+        : Promise.reject(new Error('PostgreSQL is asked by its URL')),
+    (owner) => clear({ owner }),
   );
   const allowed = allowedHosts(process.env.HOST, process.env.CORDEL_HOSTS);
   const server = serve(

@@ -113,35 +113,43 @@ export async function wholePhoto(db: Db, photoId: string): Promise<Photo> {
   return toWhole(row);
 }
 
+/** A photo without its bytes, as it stands in a document beside its file. */
+export async function photoAlone(db: Db, photoId: string): Promise<Omit<Photo, 'bytes'>> {
+  const [row] = await db.select(photoColumns).from(photos).where(eq(photos.id, photoId));
+  if (!row) throw notFound('photo');
+  const { digest: _digest, ...rest } = toPhoto(row);
+  return rest;
+}
+
 /** Whether bytes begin and end as a JPEG picture does. Source: ITU-T T.81, annex B: SOI and EOI. */
 const isJpeg = (bytes: Uint8Array): boolean =>
   bytes[0] === 0xff && bytes[1] === 0xd8 && bytes.at(-2) === 0xff && bytes.at(-1) === 0xd9;
 
-/**
- * Keeps a photo; the same one sent again changes nothing.
- * @throws Problem 422 where it is no JPEG picture, 409 where another photo has the id
- */
-export async function keepPhoto(db: Db, photo: Photo): Promise<void> {
-  const bytes = new Uint8Array(Buffer.from(photo.bytes, 'base64'));
+/** A photo's row. Throws a 422 problem where it is no JPEG picture. */
+export function photoRow({ at, ...photo }: Omit<Photo, 'bytes'>, bytes: Uint8Array) {
   if (!isJpeg(bytes)) {
     const detail = 'This is no whole JPEG picture: take the photo again, or choose another file.';
     throw new Problem(422, detail, [{ place: '/bytes', detail }]);
   }
-  const digest = digestOf(bytes);
-  await db
-    .insert(photos)
-    .values({
-      ...photo,
-      at: new Date(photo.at),
-      digest,
-      bytes: sql`decode(${photo.bytes}, 'base64')`,
-    })
-    .onConflictDoNothing();
+  return {
+    ...photo,
+    at: new Date(at),
+    digest: digestOf(bytes),
+    bytes: sql`decode(${Buffer.from(bytes).toString('base64')}, 'base64')`,
+  };
+}
+
+/**
+ * Keeps a photo; the same one sent again changes nothing.
+ * @throws Problem 409 where another photo has the id
+ */
+export async function keepPhoto(db: Db, row: ReturnType<typeof photoRow>): Promise<void> {
+  await db.insert(photos).values(row).onConflictDoNothing();
   const [kept] = await db
     .select({ digest: photos.digest })
     .from(photos)
-    .where(eq(photos.id, photo.id));
-  if (kept?.digest !== digest)
+    .where(eq(photos.id, row.id));
+  if (kept?.digest !== row.digest)
     throw new Problem(409, 'Another photo is kept under this id; photos are never changed.');
 }
 

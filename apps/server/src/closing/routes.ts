@@ -16,7 +16,7 @@ import { answers, answersFile, idParams, jsonBody, router, savedSchema } from '.
 import { closures, projects } from '../db/schema.ts';
 import { eq } from 'drizzle-orm';
 import { appendAt } from './append.ts';
-import { closingOf, keepPhoto, photoFile, photosOf, signedOf } from './queries.ts';
+import { closingOf, keepPhoto, photoFile, photoRow, photosOf, signedOf } from './queries.ts';
 import { runGauge } from './gauge.ts';
 import { recordNow } from './record.ts';
 
@@ -163,7 +163,8 @@ export const closingRoutes = router()
   })
   .openapi(postPhoto, async (c) => {
     const photo = c.req.valid('json');
-    await keepPhoto(c.var.db, photo);
+    const { bytes, ...rest } = photo;
+    await keepPhoto(c.var.db, photoRow(rest, new Uint8Array(Buffer.from(bytes, 'base64'))));
     return c.json({ id: photo.id }, 200);
   })
   .openapi(getPhoto, async (c) => {

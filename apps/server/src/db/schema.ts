@@ -5,4 +5,5 @@ export * from './tables/bench.ts';
 export * from './tables/traces.ts';
 export * from './tables/closing.ts';
 export * from './tables/packages.ts';
+export * from './tables/projectImports.ts';
 export { evidenceSeq } from './tables/columns.ts';

@@ -75,18 +75,23 @@ const COLUMNS = {
   },
 };
 
+/** Entries of one kind as rows, in one statement. */
+const insertOf = (kind: Evidence['type'], entries: readonly Evidence[]): SQL => {
+  const { table, columns, values, types } = COLUMNS[kind];
+  return sql`insert into ${table} (${columns})
+             select ${values} from jsonb_to_recordset(${JSON.stringify(entries)}::jsonb) as entry(${types})`;
+};
+
 /** Appends entries of one kind and marks their splices stale, in one statement. Gives how many were new. */
 export async function append(
   db: Db,
   kind: Evidence['type'],
   entries: readonly Evidence[],
 ): Promise<number> {
-  const { table, columns, values, types } = COLUMNS[kind];
   const [row] = await rowsOf<{ fresh: number }>(
     db,
     sql`with fresh as (
-          insert into ${table} (${columns})
-          select ${values} from jsonb_to_recordset(${JSON.stringify(entries)}::jsonb) as entry(${types})
+          ${insertOf(kind, entries)}
           on conflict (id) do nothing returning splice_id),
         marked as (
           insert into stale_splices (splice_id, project_id)
@@ -120,20 +125,18 @@ export async function record(db: Db, entries: readonly Evidence[]): Promise<numb
   });
 }
 
+/** Entries with their numbers, in the order in which they were recorded. */
+export type Numbered = Evidence & { seq: number };
+
 /**
- * Records the evidence of a document that was checked as a whole.
- * @param most entries in one statement
+ * Inserts entries of one kind that come with their numbers, and whose splices are judged by whoever inserts them. An
+ * entry that is here already is an error of the database.
  */
-export async function recordAll(db: Db, entries: readonly Evidence[], most: number): Promise<void> {
-  const numbered = await withSeq(db, entries);
-  for (const kind of KINDS) {
-    const own = numbered.filter((entry) => entry.type === kind);
-    for (let start = 0; start < own.length; start += most)
-      await append(db, kind, own.slice(start, start + most));
-  }
-  const retired = [...retirementsOf(entries).keys()];
-  if (retired.length > 0) await retire(db, retired);
-}
+export const insertNumbered = async (
+  db: Db,
+  kind: Evidence['type'],
+  entries: readonly Numbered[],
+): Promise<void> => void (await rowsOf(db, insertOf(kind, entries)));
 
 /** Refuses entries that name others which come after them. */
 function refuseLater(entries: readonly Evidence[]): void {
@@ -247,7 +250,7 @@ async function refuseTaken(db: Db, takes: readonly Take[]): Promise<void> {
   }
 }
 
-const KINDS = ['attempt', 'reading', 'ruling'] as const;
+export const KINDS = ['attempt', 'reading', 'ruling'] as const;
 
 /** Attempts go in first, for readings and rulings name them; their order is kept by numbers drawn before. */
 async function recordOn(db: Db, entries: readonly Evidence[]): Promise<number> {
@@ -261,16 +264,19 @@ async function recordOn(db: Db, entries: readonly Evidence[]): Promise<number> {
   return fresh;
 }
 
-async function withSeq(
-  db: Db,
-  entries: readonly Evidence[],
-): Promise<(Evidence & { seq: number })[]> {
+async function withSeq(db: Db, entries: readonly Evidence[]): Promise<Numbered[]> {
+  const numbers = await drawNumbers(db, entries.length);
+  return entries.map((entry, index) => ({ ...entry, seq: numbers[index]! }));
+}
+
+/** Draws numbers for entries that are to be recorded, in ascending order. */
+export async function drawNumbers(db: Db, count: number): Promise<number[]> {
   const drawn = await rowsOf<{ seq: string }>(
     db,
     sql`with begun as materialized (select pg_current_xact_id())
-        select nextval('evidence_seq') as seq from begun, generate_series(1, ${entries.length})`,
+        select nextval('evidence_seq') as seq from begun, generate_series(1, ${count})`,
   );
-  return entries.map((entry, index) => ({ ...entry, seq: Number(drawn[index]!.seq) }));
+  return drawn.map(({ seq }) => Number(seq));
 }
 
 async function refuseChanged(db: Db, entries: readonly Evidence[]): Promise<void> {

@@ -1,30 +1,37 @@
-import { and, asc, eq, gt, sql } from 'drizzle-orm';
-import type { ProjectDocument } from '@cordel/core/document';
+import { Readable } from 'node:stream';
+import { type SQL, and, asc, eq, gt, sql } from 'drizzle-orm';
+import type { FileList, ProjectDocument } from '@cordel/core/document';
 import { type Db, rowsOf } from '../db/client.ts';
 import { closures, photos, splices, traces } from '../db/schema.ts';
-import { wholePhoto } from '../closing/queries.ts';
+import { photoAlone, wholePhoto } from '../closing/queries.ts';
 import { spliceColumns } from '../closures/routes.ts';
 import { evidencePages } from '../handover/pages.ts';
-import { wholeTrace } from '../traces/queries.ts';
-import { readFrame } from './document.ts';
+import { traceAlone, wholeTrace } from '../traces/queries.ts';
+import type { readFrame } from './frame.ts';
 
 /** Splices that are read at a time: who records in between waits for one page. */
 const PAGE = 500;
 /** Bytes that go out together. */
 const PIECE = 64 * 1024;
 
-/** A project's document as text, piece by piece: it never lies in memory whole, however large it is. */
-async function* documentText(
+/**
+ * A project's document as text, piece by piece: it never lies in memory whole, however large it is.
+ * @param ids of its traces and photos
+ * @param bytes of those: `within` the text as base 64, or in files `beside` it
+ */
+export async function* documentText(
   db: Db,
   projectId: string,
   frame: Awaited<ReturnType<typeof readFrame>>,
+  ids: FileIds,
+  bytes: 'within' | 'beside',
 ): AsyncGenerator<string> {
   yield JSON.stringify(frame).slice(0, -1);
   for (const [part, rows] of [
     ['splices', splicesOf(db, projectId)],
     ['evidence', evidenceOf(db, projectId)],
-    ['traces', tracesOf(db, projectId)],
-    ['photos', photosOf(db, projectId)],
+    ['traces', rowsBy(ids.traces, (id) => (bytes === 'within' ? wholeTrace : traceAlone)(db, id))],
+    ['photos', rowsBy(ids.photos, (id) => (bytes === 'within' ? wholePhoto : photoAlone)(db, id))],
   ] as const satisfies readonly [keyof ProjectDocument, AsyncGenerator<string>][]) {
     yield `,"${part}":[`;
     let isFirst = true;
@@ -56,42 +63,49 @@ async function* evidenceOf(db: Db, projectId: string): AsyncGenerator<string> {
     for (const entry of JSON.parse(json) as unknown[]) yield JSON.stringify(entry);
 }
 
-async function* tracesOf(db: Db, projectId: string): AsyncGenerator<string> {
-  const ids = await rowsOf<{ id: string }>(
-    db,
-    sql`select id from ${traces} where project_id = ${projectId} order by seq`,
-  );
-  for (const { id } of ids) yield JSON.stringify(await wholeTrace(db, id));
+async function* rowsBy(
+  ids: readonly string[],
+  read: (id: string) => Promise<unknown>,
+): AsyncGenerator<string> {
+  for (const id of ids) yield JSON.stringify(await read(id));
 }
 
-async function* photosOf(db: Db, projectId: string): AsyncGenerator<string> {
-  const ids = await rowsOf<{ id: string }>(
-    db,
-    sql`select p.id from ${photos} p join ${closures} c on c.id = p.closure_id
-        where c.project_id = ${projectId} order by p.seq`,
-  );
-  for (const { id } of ids) yield JSON.stringify(await wholePhoto(db, id));
+/** Ids of the rows of a project that have a file, in the order in which they came in. */
+export type FileIds = Record<FileList, string[]>;
+
+export async function fileIds(db: Db, projectId: string): Promise<FileIds> {
+  const idsOf = async (query: SQL) => (await rowsOf<{ id: string }>(db, query)).map(({ id }) => id);
+  return {
+    traces: await idsOf(sql`select id from ${traces} where project_id = ${projectId} order by seq`),
+    photos: await idsOf(
+      sql`select p.id from ${photos} p join ${closures} c on c.id = p.closure_id
+          where c.project_id = ${projectId} order by p.seq`,
+    ),
+  };
+}
+
+/** Text put together to pieces that are worth being sent. */
+export async function* piecesOf(text: AsyncGenerator<string>): AsyncGenerator<Uint8Array> {
+  const encoder = new TextEncoder();
+  let piece = '';
+  for await (const part of text) {
+    piece += part;
+    if (piece.length < PIECE) continue;
+    yield encoder.encode(piece);
+    piece = '';
+  }
+  if (piece.length > 0) yield encoder.encode(piece);
 }
 
 /** The same as a stream of bytes, for an answer. */
-export function documentStream(
+export async function documentStream(
   db: Db,
   projectId: string,
   frame: Awaited<ReturnType<typeof readFrame>>,
-): ReadableStream<Uint8Array> {
-  const text = documentText(db, projectId, frame);
-  const encoder = new TextEncoder();
-  return new ReadableStream({
-    async pull(controller) {
-      let piece = '';
-      while (piece.length < PIECE) {
-        const next = await text.next();
-        if (next.done) break;
-        piece += next.value;
-      }
-      if (piece.length > 0) controller.enqueue(encoder.encode(piece));
-      else controller.close();
-    },
-    cancel: async () => void (await text.return(undefined)),
-  });
+): Promise<ReadableStream<Uint8Array>> {
+  const ids = await fileIds(db, projectId);
+  return streamOf(piecesOf(documentText(db, projectId, frame, ids, 'within')));
 }
+
+export const streamOf = (pieces: AsyncIterable<Uint8Array>): ReadableStream<Uint8Array> =>
+  Readable.toWeb(Readable.from(pieces)) as ReadableStream<Uint8Array>;

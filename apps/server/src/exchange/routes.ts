@@ -1,13 +1,17 @@
 import { createRoute, z } from '@hono/zod-openapi';
+import { idSchema } from '@cordel/core';
 import { documentJsonSchema } from '@cordel/core/document';
 import { getProject } from '../projects/queries.ts';
 import { answers, answersFile, idParams, router, savedSchema } from '../http/router.ts';
 import { CSV_KINDS, csvOf } from './csv.ts';
 import { fileName } from './fileName.ts';
-import { readFrame, writeDocument } from './document.ts';
+import type { Room } from '../disk/room.ts';
 import { documentStream } from './documentStream.ts';
-import { readBody } from './readBody.ts';
-import { readStreamed } from './streamedBody.ts';
+import { documentZip } from './documentZip.ts';
+import { readFrame } from './frame.ts';
+import { arrive } from './import/arrive.ts';
+import { importProject } from './import/importProject.ts';
+import { listImports, stopImport } from './import/imports.ts';
 
 const schema = createRoute({
   method: 'get',
@@ -27,14 +31,57 @@ const download = createRoute({
   ),
 });
 
+const downloadZip = createRoute({
+  method: 'get',
+  path: '/projects/{projectId}/project.zip',
+  summary: 'The whole project as a zip: its document, and its traces and photos as files beside it',
+  request: { params: idParams('projectId') },
+  responses: answersFile('application/zip', 'The zip'),
+});
+
 const upload = createRoute({
   method: 'post',
   path: '/documents',
-  summary: 'Import a whole project, all or nothing',
+  summary: 'Import a whole project, all or nothing: its document as JSON, or its zip',
+  description:
+    'It is written piece by piece, and there for all once it is in; /imports tells how far it is.',
   // It is read row by row: what is wrong with the first few hundred is told, however many there are.
   request: {
-    body: { required: true, content: { 'application/json': { schema: documentJsonSchema() } } },
+    body: {
+      required: true,
+      content: {
+        'application/json': { schema: documentJsonSchema() },
+        'application/zip': { schema: { type: 'string', format: 'binary' } },
+      },
+    },
   },
+  responses: answers(savedSchema, 'The project’s id'),
+});
+
+const imports = createRoute({
+  method: 'get',
+  path: '/imports',
+  summary: 'Imports of whole projects that are under way',
+  responses: answers(
+    z.array(
+      z.object({
+        projectId: idSchema,
+        name: z.string(),
+        stage: z.enum(['writing', 'stopping', 'clearing']),
+        /** Rows that are in, and of how many. */
+        done: z.int(),
+        total: z.int(),
+      }),
+    ),
+    'The imports',
+  ),
+});
+
+const stop = createRoute({
+  method: 'delete',
+  path: '/imports/{projectId}',
+  summary: 'Stop an import: nothing of it is kept. One that is over is left as it is',
+  request: { params: idParams('projectId') },
   responses: answers(savedSchema, 'The project’s id'),
 });
 
@@ -48,27 +95,54 @@ const csv = createRoute({
 
 const attachment = (name: string) => ({ 'content-disposition': `attachment; filename="${name}"` });
 
-export const exchangeRoutes = router()
-  .openapi(schema, (c) => c.json(documentJsonSchema(), 200))
-  .openapi(download, async (c) => {
-    const { projectId } = c.req.valid('param');
-    const frame = await readFrame(c.var.db, projectId);
-    return c.body(documentStream(c.var.db, projectId, frame), 200, {
-      'content-type': 'application/json; charset=utf-8',
-      ...attachment(fileName(frame.project.name, '.json')),
-    }) as never;
-  })
-  .openapi(upload, async (c) => {
-    const document = readBody(await readStreamed(c.req.raw.body));
-    await writeDocument(c.var.db, document);
-    return c.json({ id: document.project.id }, 200);
-  })
-  .openapi(csv, async (c) => {
-    const { projectId, kind } = c.req.valid('param');
-    const { name } = await getProject(c.var.db, projectId);
-    const body = await csvOf(c.var.db, projectId, kind);
-    return c.body(body, 200, {
-      'content-type': 'text/csv; charset=utf-8; header=present',
-      ...attachment(fileName(name, `-${kind}.csv`)),
+interface ExchangeSetting {
+  /** Where files are put that are coming in. */
+  folder: string;
+  room: Room;
+  /** Names this process as the one that imports. */
+  owner: string;
+}
+
+export const exchangeRoutes = ({ folder, room, owner }: ExchangeSetting) =>
+  router()
+    .openapi(schema, (c) => c.json(documentJsonSchema(), 200))
+    .openapi(download, async (c) => {
+      const { projectId } = c.req.valid('param');
+      const frame = await readFrame(c.var.db, projectId);
+      return c.body(await documentStream(c.var.db, projectId, frame), 200, {
+        'content-type': 'application/json; charset=utf-8',
+        ...attachment(fileName(frame.project.name, '.json')),
+      }) as never;
+    })
+    .openapi(downloadZip, async (c) => {
+      const { projectId } = c.req.valid('param');
+      const frame = await readFrame(c.var.db, projectId);
+      return c.body(await documentZip(c.var.db, projectId, frame), 200, {
+        'content-type': 'application/zip',
+        ...attachment(fileName(frame.project.name, '.zip')),
+      });
+    })
+    .openapi(upload, async (c) => {
+      const arrived = await arrive(c.req.raw.body, folder, room);
+      try {
+        await importProject(c.var.db, arrived.document, arrived.files, owner);
+        return c.json({ id: arrived.document.project.id }, 200);
+      } finally {
+        await arrived.close();
+      }
+    })
+    .openapi(imports, async (c) => c.json(await listImports(c.var.db), 200))
+    .openapi(stop, async (c) => {
+      const { projectId } = c.req.valid('param');
+      await stopImport(c.var.db, projectId);
+      return c.json({ id: projectId }, 200);
+    })
+    .openapi(csv, async (c) => {
+      const { projectId, kind } = c.req.valid('param');
+      const { name } = await getProject(c.var.db, projectId);
+      const body = await csvOf(c.var.db, projectId, kind);
+      return c.body(body, 200, {
+        'content-type': 'text/csv; charset=utf-8; header=present',
+        ...attachment(fileName(name, `-${kind}.csv`)),
+      });
     });
-  });

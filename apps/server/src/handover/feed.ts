@@ -13,7 +13,7 @@ import { closingOf, photosOf, signedOf, wholePhoto } from '../closing/queries.ts
 import { recordNow } from '../closing/record.ts';
 import { type Db, rowsOf } from '../db/client.ts';
 import { assemblies, rulings, splices } from '../db/schema.ts';
-import { readFrame } from '../exchange/document.ts';
+import { readFrame } from '../exchange/frame.ts';
 import { closureRows } from '../ledger/queries.ts';
 import { allHardware } from '../prep/queries.ts';
 import { getCables, getClosures, getProject } from '../projects/queries.ts';

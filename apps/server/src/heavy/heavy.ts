@@ -1,5 +1,6 @@
 import { existsSync } from 'node:fs';
 import { type MessagePort, Worker } from 'node:worker_threads';
+import { v7 as uuid } from 'uuid';
 import { Problem, toResponse } from '../http/problem.ts';
 import type { FromHeavy, HeavyTask, ToHeavy } from './messages.ts';
 
@@ -32,16 +33,25 @@ function newWorker(task: HeavyTask): Worker {
 
 /** Answers requests that take long on a thread of their own. */
 export class Heavy {
-  private readonly task: HeavyTask;
+  private readonly task: Omit<HeavyTask, 'owner'>;
   private readonly port: () => Promise<MessagePort>;
+  private readonly onCutOff: (owner: string) => void;
   private worker: Worker | null = null;
   private readonly asked = new Map<number, Asked>();
   private count = 0;
 
-  /** @param port gives a port to the embedded database */
-  constructor(task: HeavyTask, port: () => Promise<MessagePort>) {
+  /**
+   * @param port gives a port to the embedded database
+   * @param onCutOff told the name of a thread that ended in the middle of its work
+   */
+  constructor(
+    task: Omit<HeavyTask, 'owner'>,
+    port: () => Promise<MessagePort>,
+    onCutOff: (owner: string) => void,
+  ) {
     this.task = task;
     this.port = port;
+    this.onCutOff = onCutOff;
   }
 
   /** Starts the thread ahead of the first long work. */
@@ -109,14 +119,18 @@ export class Heavy {
   }
 
   private start(): Worker {
-    const worker = newWorker(this.task);
+    const owner = uuid();
+    const worker = newWorker({ ...this.task, owner });
     worker.on('message', (message: FromHeavy) => this.take(worker, message));
     let outOfMemory = false;
     worker.on('error', (error: NodeJS.ErrnoException) => {
       outOfMemory = error.code === 'ERR_WORKER_OUT_OF_MEMORY';
     });
     worker.on('exit', () => {
-      if (this.worker === worker) this.worker = null;
+      if (this.worker === worker) {
+        this.worker = null;
+        this.onCutOff(owner);
+      }
       const problem = outOfMemory ? new Problem(413, TOO_LARGE) : new Problem(503, STOPPED);
       for (const { resolve, body, onWant } of this.asked.values()) {
         onWant();

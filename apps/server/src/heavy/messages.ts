@@ -9,6 +9,8 @@ export interface HeavyTask {
   /** Bytes on the disk that are kept back. */
   reserve: number | undefined;
   logLevel: string;
+  /** Names the thread, for work that it may leave half done. */
+  owner: string;
 }
 
 export interface PlainRequest {

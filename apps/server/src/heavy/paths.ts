@@ -1,7 +1,10 @@
 /** Requests whose answers take long to work out, by method and path. */
 const HEAVY: readonly [method: string, path: RegExp][] = [
   ['POST', /^\/api\/documents$/],
-  ['GET', /^\/api\/projects\/[^/]+\/(document\.json|csv\/[^/]+|labels\.pdf|budget|circuits)$/],
+  [
+    'GET',
+    /^\/api\/projects\/[^/]+\/(document\.json|project\.zip|csv\/[^/]+|labels\.pdf|budget|circuits)$/,
+  ],
   ['POST', /^\/api\/projects\/[^/]+\/(splice-list|geojson|traces|standin\/otdr)$/],
   ['GET', /^\/api\/projects\/[^/]+\/proof(\/|$)/],
   ['POST', /^\/api\/projects\/[^/]+\/proof\//],

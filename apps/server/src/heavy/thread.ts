@@ -10,7 +10,7 @@ import type { FromHeavy, HeavyTask, PlainRequest, ToHeavy } from './messages.ts'
 /** The same API once more, on a thread for what takes long: nobody who records waits for it. */
 const starter = parentPort!;
 const say = (message: FromHeavy) => starter.postMessage(message);
-const { url, folder, reserve, logLevel } = workerData as HeavyTask;
+const { url, folder, reserve, logLevel, owner } = workerData as HeavyTask;
 
 let gotPort: ((port: MessagePort | null) => void) | null = null;
 const askPort = async (): Promise<MessagePort> => {
@@ -29,6 +29,7 @@ const app = open.then((database) =>
     log: pino({ level: logLevel }),
     folder: join(folder, 'packages'),
     room: roomOn(folder, reserve),
+    owner,
   }),
 );
 const stopping = new Map<number, AbortController>();

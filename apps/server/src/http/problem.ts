@@ -96,6 +96,9 @@ const SIMULATED =
 const UNREACHABLE =
   'The server cannot reach its database just now. Nothing was recorded; the same request goes through once it can.';
 
+const COMING =
+  'This project is still being imported. Nothing was recorded; the same request goes through once it is here.';
+
 /** Words for what the database refused. */
 export function fromDatabase(error: unknown): Problem | null {
   if (isUnreachable(error)) return new Problem(503, UNREACHABLE);
@@ -107,6 +110,7 @@ export function fromDatabase(error: unknown): Problem | null {
       409,
       'Something simulated is recorded in this project: it stays for practice only. Start a new project for real work.',
     );
+  if (code === 'CD003') return new Problem(503, COMING);
   const range = OUT_OF_RANGE.get(code ?? '');
   if (range) return new Problem(422, range);
   if (code === '53100') return new Problem(507, 'The server’s disk is full. Nothing was recorded.');

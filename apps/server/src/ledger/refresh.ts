@@ -49,7 +49,7 @@ async function refreshBatch(db: Db, projectId: string): Promise<number> {
       .where(picked);
     const evidence = bySplice(await evidenceOf(on, picked));
     const judged = methods.map(({ id, method }) =>
-      derive(id, method, evidence.get(id) ?? [], project!.limits),
+      judgedOf(id, method, evidence.get(id) ?? [], project!.limits),
     );
     await rowsOf(
       on,
@@ -65,7 +65,8 @@ async function refreshBatch(db: Db, projectId: string): Promise<number> {
   });
 }
 
-function derive(id: string, method: Method, evidence: Evidence[], limits: Limits) {
+/** The derived columns of a splice, by its evidence in the order in which it was recorded. */
+export function judgedOf(id: string, method: Method, evidence: Evidence[], limits: Limits) {
   const standing = standingOf(evidence);
   const { verdict, redo, figure, tries, missing } = judgeSplice(standing, method, limits);
   const last = standing.tries.at(-1);

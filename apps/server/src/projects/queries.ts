@@ -1,7 +1,7 @@
-import { asc, eq, sql } from 'drizzle-orm';
+import { and, asc, eq, sql } from 'drizzle-orm';
 import { type Cable, type Closure, type Project, practiceSchema } from '@cordel/core';
 import { type Db, rowsOf } from '../db/client.ts';
-import { cables, closures, projects } from '../db/schema.ts';
+import { cables, closures, projectImports, projects } from '../db/schema.ts';
 import { notFound } from '../http/problem.ts';
 import { allSchemes, schemeNamed } from '../schemes/queries.ts';
 
@@ -14,15 +14,21 @@ const toProject = (row: ProjectRow): Project => ({
   createdAt: row.createdAt.toISOString(),
 });
 
+/** One that is still coming in is nobody's yet. */
+const isIn = sql`not exists (select from ${projectImports} where ${projectImports.projectId} = ${projects.id})`;
+
 /** All projects, the newest first. */
 export async function listProjects(db: Db): Promise<Project[]> {
-  const rows = await db.select().from(projects);
+  const rows = await db.select().from(projects).where(isIn);
   return rows.map(toProject).sort((a, b) => b.createdAt.localeCompare(a.createdAt));
 }
 
 /** One project. Throws a 404 problem where there is none. */
 export async function getProject(db: Db, id: string): Promise<Project> {
-  const [row] = await db.select().from(projects).where(eq(projects.id, id));
+  const [row] = await db
+    .select()
+    .from(projects)
+    .where(and(eq(projects.id, id), isIn));
   if (!row) throw notFound('project');
   return toProject(row);
 }

@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import type { Splice } from '@cordel/core';
 import { type Db, rowsOf } from '../db/client.ts';
+import type { judgedOf } from '../ledger/refresh.ts';
 
 const BATCH = 5000;
 
@@ -29,4 +30,26 @@ export async function insertSplices(
   }
   // The embedded database does not count its rows anew by itself; without it, its plans go by the old count.
   if (splices.length >= BATCH) await rowsOf(db, sql`analyze splices`);
+}
+
+/** A splice with its place along the route, and what its evidence makes of it. */
+export type JudgedSplice = Splice & {
+  live: boolean;
+  headCable: string;
+  headFiber: number;
+} & Omit<ReturnType<typeof judgedOf>, 'id'>;
+
+/** Inserts splices with all their columns, in one statement. */
+export async function insertJudged(db: Db, splices: readonly JudgedSplice[]): Promise<void> {
+  await rowsOf(
+    db,
+    sql`insert into splices (id, project_id, closure_id, tray, slot, cable_a, fiber_a, cable_b, fiber_b, method, extra, live, head_cable, head_fiber,
+          verdict, redo, grade, half, wavelength_nm, tries, missing, origin, made_by, made_at, ruling, figures)
+        select "id", "projectId", "closureId", "tray", "slot", "cableA", "fiberA", "cableB", "fiberB", "method", "extra", "live", "headCable", "headFiber",
+          "verdict", "redo", "grade", "half", "wavelengthNm", "tries", "missing", "origin", "madeBy", "madeAt", "ruling", "figures"
+        from jsonb_to_recordset(${JSON.stringify(splices)}::jsonb)
+          as s("id" uuid, "projectId" uuid, "closureId" uuid, "tray" int, "slot" int, "cableA" uuid, "fiberA" int, "cableB" uuid, "fiberB" int,
+            "method" text, "extra" jsonb, "live" bool, "headCable" uuid, "headFiber" int, "verdict" text, "redo" bool, "grade" smallint, "half" int,
+            "wavelengthNm" int, "tries" smallint, "missing" smallint[], "origin" text, "madeBy" text, "madeAt" timestamptz, "ruling" jsonb, "figures" jsonb)`,
+  );
 }

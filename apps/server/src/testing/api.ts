@@ -40,6 +40,14 @@ export async function startApi() {
     get: (path: string) => call('GET', path),
     /** The bytes that a path answers with. */
     raw: async (path: string) => (await app.request(`/api${path}`)).arrayBuffer(),
+    /** Posts a file of any kind. */
+    send: async (path: string, bytes: Uint8Array): Promise<{ status: number; body: never }> => {
+      const response = await app.request(`/api${path}`, {
+        method: 'POST',
+        body: bytes as Uint8Array<ArrayBuffer>,
+      });
+      return { status: response.status, body: (await response.json()) as never };
+    },
     put: (path: string, body: unknown) => call('PUT', path, body),
     remove: (path: string) => call('DELETE', path),
     post: (path: string, body: unknown) => call('POST', path, body),

@@ -32,33 +32,35 @@ export interface NewTraceFile {
   origin?: KeptTrace['origin'];
 }
 
+/** A trace's row: the file is read, and its joints are found. Throws a 422 problem where it cannot be read. */
+export const traceRow = ({ id, projectId, name, bytes, receivedAt, origin }: NewTraceFile) => ({
+  id,
+  projectId,
+  name,
+  digest: sha256(bytes),
+  bytes: fromBase64(bytes),
+  ...(receivedAt ? { receivedAt: new Date(receivedAt) } : {}),
+  ...readTrace(name, bytes),
+  ...(origin === 'simulated' ? { origin } : {}),
+});
+
 /**
  * Keeps a trace file as it came. The same content imported again is the trace that is here already.
- * @returns the id it is kept under, and whether it was here
- * @throws Problem 422 where the file cannot be read
+ * @returns the id it is kept under, where it comes from, and whether it was here
  */
 export async function keepTrace(
   db: Db,
-  { id, projectId, name, bytes, receivedAt, origin }: NewTraceFile,
-): Promise<{ id: string; known: boolean }> {
-  const digest = sha256(bytes);
+  row: ReturnType<typeof traceRow>,
+): Promise<{ id: string; origin: KeptTrace['origin']; known: boolean }> {
+  const { id, projectId, digest } = row;
   const [fresh] = await db
     .insert(traces)
-    .values({
-      id,
-      projectId,
-      name,
-      digest,
-      bytes: fromBase64(bytes),
-      ...(receivedAt ? { receivedAt: new Date(receivedAt) } : {}),
-      ...readTrace(name, bytes),
-      ...(origin === 'simulated' ? { origin } : {}),
-    })
+    .values(row)
     .onConflictDoNothing()
-    .returning({ id: traces.id });
-  if (fresh) return { id: fresh.id, known: false };
+    .returning({ id: traces.id, origin: traces.origin });
+  if (fresh) return { ...fresh, known: false };
   const [here] = await db
-    .select({ id: traces.id })
+    .select({ id: traces.id, origin: traces.origin })
     .from(traces)
     .where(sql`${traces.projectId} = ${projectId} and ${traces.digest} = ${digest}`);
   if (!here)
@@ -66,7 +68,7 @@ export async function keepTrace(
       409,
       `Trace ${id} is here already with other content; traces are never changed.`,
     );
-  return { id: here.id, known: true };
+  return { ...here, known: true };
 }
 
 /**
@@ -192,6 +194,17 @@ export async function wholeTrace(db: Db, traceId: string): Promise<KeptTrace> {
     // The database breaks its lines.
     bytes: row.bytes.replaceAll('\n', ''),
   };
+}
+
+/** The same where its file lies beside the document. */
+export async function traceAlone(db: Db, traceId: string): Promise<Omit<KeptTrace, 'bytes'>> {
+  const { id, projectId, name, digest, receivedAt, origin } = traces;
+  const [row] = await db
+    .select({ id, projectId, name, digest, receivedAt, origin })
+    .from(traces)
+    .where(eq(traces.id, traceId));
+  if (!row) throw notFound('trace');
+  return { ...row, receivedAt: row.receivedAt.toISOString() };
 }
 
 /** Whether a project has any trace. */

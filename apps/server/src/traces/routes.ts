@@ -15,6 +15,7 @@ import {
   refuseStrayCable,
   refuseStrayPlaces,
   traceFile,
+  traceRow,
 } from './queries.ts';
 import { ledgerFigures, putFigures } from './readings.ts';
 
@@ -34,15 +35,11 @@ export const traceRoutes = router()
         { place: '/place/traceId', detail: 'The id of the trace that is sent.' },
       ]);
     if (place) await refuseStrayCable(c.var.db, projectId, place);
-    const kept = await keepTrace(c.var.db, {
-      id,
-      projectId,
-      name,
-      bytes: new Uint8Array(Buffer.from(bytes, 'base64')),
-    });
+    const file = new Uint8Array(Buffer.from(bytes, 'base64'));
+    const kept = await keepTrace(c.var.db, traceRow({ id, projectId, name, bytes: file }));
     // What is here already stays where it was put.
     if (place && !kept.known) await placeTraces(c.var.db, [place]);
-    return c.json(kept, 200);
+    return c.json({ id: kept.id, known: kept.known }, 200);
   })
   .openapi(api.list, async (c) => {
     const { projectId } = c.req.valid('param');

@@ -94,6 +94,31 @@ export const anyDocumentSchema = z.preprocess(upgradeDocument, documentSchema);
 
 export type ProjectDocument = z.infer<typeof documentSchema>;
 
+/** A project's document as it stands in a zip: without the bytes of files, which lie beside it ({@link packedPath}). */
+export const packedDocumentSchema = documentSchema.extend({
+  traces: z
+    .array(keptTraceSchema.omit({ bytes: true }))
+    .max(MOST_ROWS.traces)
+    .default([]),
+  photos: z
+    .array(photoSchema.omit({ bytes: true }))
+    .max(MOST_ROWS.photos)
+    .default([]),
+});
+
+export type PackedDocument = z.infer<typeof packedDocumentSchema>;
+
+/** Lists of a document whose rows have a file each. */
+export const FILE_LISTS = ['traces', 'photos'] as const;
+export type FileList = (typeof FILE_LISTS)[number];
+
+/** The document in a zip. */
+export const PACKED_DOCUMENT = 'document.json';
+
+/** Where the file of a row lies in a zip. */
+export const packedPath = (list: FileList, id: string): string =>
+  list === 'traces' ? `traces/${id}.sor` : `photos/${id}.jpg`;
+
 /** The published JSON Schema (draft 2020-12) of {@link documentSchema}. */
 export function documentJsonSchema(): Record<string, unknown> {
   return { title: 'Cordel project', ...z.toJSONSchema(documentSchema, { io: 'input' }) };

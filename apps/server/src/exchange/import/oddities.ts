@@ -1,5 +1,5 @@
 import type { Evidence } from '@cordel/core';
-import type { ProjectDocument } from '@cordel/core/document';
+import type { PackedDocument } from '@cordel/core/document';
 
 /** An entry that contradicts another, with where it stands in a document. */
 export interface Oddity {
@@ -8,7 +8,7 @@ export interface Oddity {
   detail: string;
 }
 
-type Looked = Pick<ProjectDocument, 'splicerRecords' | 'tracePlaces'> & {
+type Looked = Pick<PackedDocument, 'splicerRecords' | 'tracePlaces'> & {
   evidence: readonly Evidence[];
   traces: readonly { id: string }[];
   cables: readonly { id: string }[];

@@ -1,16 +1,16 @@
 import { z } from '@hono/zod-openapi';
 import {
   MOST_ROWS,
-  type ProjectDocument,
-  documentSchema,
+  type PackedDocument,
+  packedDocumentSchema,
   upgradeDocument,
 } from '@cordel/core/document';
-import { fromZod } from '../http/problem.ts';
+import { fromZod } from '../../http/problem.ts';
 
 /** After so many that are wrong no further row is looked at. */
 const MOST_ISSUES = 500;
 
-type Key = keyof typeof documentSchema.shape;
+type Key = keyof typeof packedDocumentSchema.shape;
 
 /** The list behind a field, or null where it is none. */
 const listOf = (schema: z.core.$ZodType): z.ZodArray | null => {
@@ -24,11 +24,11 @@ const listOf = (schema: z.core.$ZodType): z.ZodArray | null => {
  * and the first few hundred that are wrong.
  * @throws Problem 422 with each error at its place
  */
-export function readBody(body: Record<string, unknown>): ProjectDocument {
+export function readBody(body: Record<string, unknown>): PackedDocument {
   const document = upgradeDocument(body) as Record<string, unknown>;
   const read: Record<string, unknown> = {};
   const issues: z.core.$ZodIssue[] = [];
-  for (const [key, schema] of Object.entries(documentSchema.shape) as [Key, z.ZodType][]) {
+  for (const [key, schema] of Object.entries(packedDocumentSchema.shape) as [Key, z.ZodType][]) {
     const value = document[key];
     const list = listOf(schema);
     if (list && Array.isArray(value) && value.length <= MOST_ROWS[key as keyof typeof MOST_ROWS]) {
@@ -43,7 +43,7 @@ export function readBody(body: Record<string, unknown>): ProjectDocument {
     if (issues.length >= MOST_ISSUES) break;
   }
   if (issues.length > 0) throw fromZod(new z.ZodError(issues.slice(0, MOST_ISSUES)));
-  return read as ProjectDocument;
+  return read as PackedDocument;
 }
 
 /** Rows are replaced by what they are read as: a document lies in memory once. */

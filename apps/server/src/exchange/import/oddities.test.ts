@@ -2,9 +2,9 @@ import { sql } from 'drizzle-orm';
 import type { Evidence } from '@cordel/core';
 import type { ProjectDocument } from '@cordel/core/document';
 import { v7 as uuid } from 'uuid';
-import { rowsOf } from '../db/client.ts';
-import { type Answer, type TestApi, startApi } from '../testing/api.ts';
-import { attemptOn, readingOn, smallDocument } from '../testing/small.ts';
+import { rowsOf } from '../../db/client.ts';
+import { type Answer, type TestApi, startApi } from '../../testing/api.ts';
+import { attemptOn, readingOn, smallDocument } from '../../testing/small.ts';
 
 let api: TestApi;
 let document: ProjectDocument;

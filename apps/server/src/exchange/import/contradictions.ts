@@ -1,0 +1,242 @@
+import {
+  BUILT_IN_SCHEMES,
+  type Splice,
+  addressOf,
+  findClashes,
+  isFuture,
+  retirementsOf,
+} from '@cordel/core';
+import { PHOTO_BYTES, digestOf } from '@cordel/core/close';
+import { type PackedDocument, packedPath } from '@cordel/core/document';
+import { futureWords } from '../../http/moments.ts';
+import type { ProblemPlace } from '../../http/problem.ts';
+import type { DocumentFiles } from './files.ts';
+import { odditiesOf } from './oddities.ts';
+
+/** Entries that are known to be odd come in without what the project does not have. */
+export function withoutStrays(document: PackedDocument): PackedDocument {
+  const odd = new Set(document.odd);
+  if (odd.size === 0) return document;
+  const [traces, records, own] = [document.traces, document.splicerRecords, document.cables].map(
+    (list) => new Set(list.map(({ id }) => id)),
+  ) as [Set<string>, Set<string>, Set<string>];
+  return {
+    ...document,
+    evidence: document.evidence.map((entry) => {
+      if (!odd.has(entry.id)) return entry;
+      if (entry.type === 'reading' && entry.traceId !== null && !traces.has(entry.traceId))
+        return { ...entry, traceId: null };
+      if (entry.type === 'attempt' && entry.recordId !== null && !records.has(entry.recordId))
+        return { ...entry, recordId: null, recordPosition: null };
+      return entry;
+    }),
+    tracePlaces: document.tracePlaces.map((place) =>
+      odd.has(place.id) && place.cableId !== null && !own.has(place.cableId)
+        ? { ...place, cableId: null, fiber: null, direction: null, wavelengthNm: null, why: STRAY }
+        : place,
+    ),
+  };
+}
+
+const STRAY = 'It was placed on a cable of another project.';
+
+/** After so many no further one is told. */
+const MOST_PLACES = 500;
+/** The largest trace file, as a list of traces takes it. */
+const TRACE_BYTES = 96 * 1024 * 1024;
+
+type Complain = (place: string, detail: string) => void;
+
+/**
+ * What records of a document say against each other, each at its JSON Pointer.
+ * @param known ids of the color schemes that are here
+ * @param now ISO 8601
+ */
+export function contradictionsOf(
+  document: PackedDocument,
+  files: DocumentFiles,
+  known: ReadonlySet<string>,
+  now: string,
+): ProblemPlace[] {
+  const places: ProblemPlace[] = [];
+  const complain = (place: string, detail: string) => {
+    if (places.length < MOST_PLACES) places.push({ place, detail });
+  };
+  checkOwners(document, complain);
+  checkBranches(document, complain);
+  checkSplices(document, known, complain);
+  checkClashes(document, complain);
+  checkFiles(document, files, complain);
+  checkSigned(document, complain);
+  checkEvidence(document, complain);
+  checkOrigins(document, complain);
+  checkMoments(document, now, complain);
+  return places;
+}
+
+/** Everything belongs to the project, or to a closure of it. */
+function checkOwners(document: PackedDocument, complain: Complain): void {
+  for (const kind of [
+    'closures',
+    'cables',
+    'splices',
+    'splicerRecords',
+    'instrumentLog',
+    'traces',
+  ] as const)
+    document[kind].forEach((entry, index) => {
+      if (entry.projectId !== document.project.id)
+        complain(`/${kind}/${index}/projectId`, 'It belongs to another project.');
+    });
+  const closures = new Set(document.closures.map(({ id }) => id));
+  for (const kind of ['splices', 'plans', 'assemblies', 'closing', 'photos', 'signed'] as const)
+    document[kind].forEach((entry, index) => {
+      if (!closures.has(entry.closureId))
+        complain(`/${kind}/${index}/closureId`, 'There is no such closure in the document.');
+    });
+}
+
+function checkBranches({ closures }: PackedDocument, complain: Complain): void {
+  const byId = new Map(closures.map((closure) => [closure.id, closure]));
+  /** Closures that are known to lead to the route. */
+  const good = new Set<string>();
+  for (const [index, closure] of closures.entries()) {
+    const steps = new Set<string>();
+    let at: string | null = closure.id;
+    while (at !== null && !good.has(at) && !steps.has(at) && byId.has(at)) {
+      steps.add(at);
+      at = byId.get(at)!.branchOf;
+    }
+    if (at === null || good.has(at)) for (const id of steps) good.add(id);
+    else
+      complain(
+        `/closures/${index}/branchOf`,
+        'It branches off in a circle or from a closure that is not in the document.',
+      );
+  }
+}
+
+/** Splices join fibers that there are. */
+function checkSplices(
+  document: PackedDocument,
+  known: ReadonlySet<string>,
+  complain: Complain,
+): void {
+  const schemeMap = new Map(
+    [...BUILT_IN_SCHEMES, ...document.schemes].map((scheme) => [scheme.id, scheme]),
+  );
+  const cableMap = new Map(document.cables.map((cable) => [cable.id, cable]));
+  for (const [index, cable] of document.cables.entries()) {
+    if (!schemeMap.has(cable.schemeId) && !known.has(cable.schemeId))
+      complain(`/cables/${index}/schemeId`, `There is no colour scheme “${cable.schemeId}”.`);
+  }
+  document.splices.forEach((splice, index) => {
+    for (const side of ['A', 'B'] as const) {
+      const cable = cableMap.get(splice[`cable${side}`]);
+      const scheme = cable && schemeMap.get(cable.schemeId);
+      if (!cable)
+        complain(`/splices/${index}/cable${side}`, 'There is no such cable in the document.');
+      else if (scheme) {
+        try {
+          addressOf(cable.makeUp, scheme, splice[`fiber${side}`]);
+        } catch (error) {
+          complain(`/splices/${index}/fiber${side}`, (error as Error).message);
+        }
+      }
+    }
+  });
+}
+
+/** A fiber has one splice in a closure, and a slot too; a tray holds what it holds. */
+function checkClashes(document: PackedDocument, complain: Complain): void {
+  const names = new Map(document.cables.map(({ id, name }) => [id, name]));
+  const retired = retirementsOf(document.evidence);
+  const byClosure = new Map<string, { splice: Splice; index: number }[]>();
+  document.splices.forEach((splice, index) => {
+    if (retired.has(splice.id)) return;
+    const own = byClosure.get(splice.closureId);
+    if (own) own.push({ splice, index });
+    else byClosure.set(splice.closureId, [{ splice, index }]);
+  });
+  for (const closure of document.closures) {
+    const own = byClosure.get(closure.id) ?? [];
+    const clashes = findClashes(
+      own.map(({ splice }) => splice),
+      closure.trays,
+      (at) => `splice ${own[at]!.index}`,
+      (id) => names.get(id) ?? id,
+    );
+    for (const clash of clashes)
+      complain(`/splices/${own[clash.index]!.index}/${clash.column}`, clash.message);
+  }
+}
+
+/** Each trace and photo has its file. */
+function checkFiles(document: PackedDocument, files: DocumentFiles, complain: Complain): void {
+  for (const [list, most] of [
+    ['traces', TRACE_BYTES],
+    ['photos', PHOTO_BYTES],
+  ] as const)
+    document[list].forEach(({ id }, index) => {
+      const size = files.sizeOf(list, id);
+      if (size === null)
+        complain(
+          `/${list}/${index}/bytes`,
+          `Its file is not here: base 64 in the JSON, or ${packedPath(list, id)} in the zip.`,
+        );
+      else if (size > most)
+        complain(`/${list}/${index}/bytes`, `Its file is over ${Math.floor(most / 1000)} kB.`);
+    });
+}
+
+/** What was signed is what its digest was made of. */
+function checkSigned({ signed }: PackedDocument, complain: Complain): void {
+  for (const [index, { content, digest }] of signed.entries())
+    if (digestOf(content) !== digest)
+      complain(
+        `/signed/${index}/content`,
+        'This record is not what its digest was made of: it was changed after it was signed.',
+      );
+}
+
+function checkEvidence(document: PackedDocument, complain: Complain): void {
+  const splices = new Set(document.splices.map(({ id }) => id));
+  const ids = new Set<string>();
+  document.evidence.forEach((entry, index) => {
+    if (!splices.has(entry.spliceId))
+      complain(`/evidence/${index}/spliceId`, 'There is no such splice in the document.');
+    if (ids.has(entry.id)) complain(`/evidence/${index}/id`, 'The id is used twice.');
+    ids.add(entry.id);
+  });
+  const odd = new Set(document.odd);
+  for (const { id, place, detail } of odditiesOf(document))
+    if (!odd.has(id)) complain(place, detail);
+}
+
+/** What was simulated comes in with a practice project only. */
+function checkOrigins(document: PackedDocument, complain: Complain): void {
+  if (document.project.practiceOnly) return;
+  const lists: [string, readonly object[]][] = [
+    ['evidence', document.evidence],
+    ['splicerRecords', document.splicerRecords],
+    ['instrumentLog', document.instrumentLog],
+    ['traces', document.traces],
+    ['closing', document.closing],
+  ];
+  for (const [name, list] of lists)
+    list.forEach((entry, index) => {
+      if ('origin' in entry && entry.origin === 'simulated')
+        complain(
+          `/${name}/${index}/origin`,
+          'It was simulated, and the project is not marked as practice only. Nothing was imported.',
+        );
+    });
+}
+
+/** Nothing was done at a moment that is still to come. */
+function checkMoments(document: PackedDocument, now: string, complain: Complain): void {
+  for (const name of ['evidence', 'closing', 'instrumentLog', 'setAside', 'tracePlaces'] as const)
+    document[name].forEach(({ at }, index) => {
+      if (isFuture(at, now)) complain(`/${name}/${index}/at`, futureWords(at, now));
+    });
+}

@@ -192,7 +192,7 @@ describe('what comes in from files', () => {
       JSON.stringify({ ...document, version: document.version + 1 }),
     );
     await page().goto(`${server.url}/projects`);
-    await chooseFile(page(), 'Import a project (JSON)', join(folder, 'newer.json'));
+    await chooseFile(page(), 'Import a project', join(folder, 'newer.json'));
     await sees(page(), 'version 4; this Cordel reads up to version 3');
     expect(await count()).toBe(before);
   });

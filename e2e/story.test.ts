@@ -391,11 +391,11 @@ describe('the Ledger', () => {
     await sees(reader.page, 'No project yet');
     await chooseFile(
       reader.page,
-      'Import a project (JSON)',
+      'Import a project',
       await listFile('broken.json', '{"format":"cordel.project"}'),
     );
-    await sees(reader.page, /Not imported\. broken\.json is no Cordel project: at \/version/);
-    await chooseFile(reader.page, 'Import a project (JSON)', path);
+    await sees(reader.page, /Not imported\. broken\.json : \/version/);
+    await chooseFile(reader.page, 'Import a project', path);
     await sees(reader.page, /Weir hut/);
     expect(await (await fetch(`${other.url}/api/projects/${projectId}/document.json`)).text()).toBe(
       out,

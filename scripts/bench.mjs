@@ -58,6 +58,16 @@ const GROUPS = [
     postgres: true,
   },
   {
+    file: 'e2e/gigabyte.bench.ts',
+    names: [
+      'import-gigabyte-memory',
+      'import-gigabyte-others',
+      'export-gigabyte-memory',
+      'export-gigabyte-others',
+    ],
+    page: true,
+  },
+  {
     file: 'e2e/firstView.bench.ts',
     names: ['first-view-bytes', 'first-view-time', 'second-view-time', 'worker-bytes'],
     page: true,

@@ -35,15 +35,23 @@ const NO_SERVER = [502, 503, 504];
 /** What a server says whose disk is full (RFC 4918, section 11.5). */
 const NO_ROOM = 507;
 
+/** Somebody stopped it. */
+class Stopped extends Error {
+  override name = 'Stopped';
+}
+
 /** The server could not be reached; the same request may go through later. */
 class Unreached extends Error {
   override name = 'Unreached';
 }
 
-async function request(path: string, init?: RequestInit): Promise<unknown> {
+async function request(
+  path: string,
+  ask: () => Promise<Response> = () => takeEarly(path) ?? fetch(path),
+): Promise<unknown> {
   let response: Response;
   try {
-    response = await ((init ? undefined : takeEarly(path)) ?? fetch(path, init));
+    response = await ask();
   } catch {
     throw new Unreached(
       'The server does not answer. What you record is kept on this device and sent later.',
@@ -70,14 +78,44 @@ async function request(path: string, init?: RequestInit): Promise<unknown> {
 /** Reads a path of the API. Row types are core's own. */
 export const read = <Answer>(path: string): Promise<Answer> => request(path) as Promise<Answer>;
 
-/** Sends a write. Only the outbox does, and the keys of the stand-in, which is a device. */
+/** A file on its way to the server. */
+export interface Sending {
+  /** Resolves with the answer, once the server is done with it. */
+  answer: Promise<unknown>;
+  stop(): void;
+}
+
+/** Sends a file as it is, however large; the browser reads it from where it lies. */
+export function sendFile(path: string, file: File, onSent: (bytes: number) => void): Sending {
+  // Fetch does not tell how much has been sent.
+  const way = new XMLHttpRequest();
+  const answer = new Promise((resolve, reject) => {
+    way.upload.onprogress = ({ loaded }) => onSent(loaded);
+    way.onload = () => {
+      const { status } = way;
+      request(path, () => Promise.resolve(new Response(way.responseText, { status }))).then(
+        resolve,
+        reject,
+      );
+    };
+    way.onerror = () => reject(new Unreached('The server does not answer, or the line broke.'));
+    way.onabort = () => reject(new Stopped('Stopped; nothing of it is kept.'));
+  });
+  way.open('POST', path);
+  way.send(file);
+  return { answer, stop: () => way.abort() };
+}
+
+/** Sends a write. Only the outbox does, and keys for what is the server's own: the stand-in, and imports. */
 export const send = (
   method: 'PUT' | 'POST' | 'DELETE',
   path: string,
   body: unknown,
 ): Promise<unknown> =>
-  request(path, {
-    method,
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(body),
-  });
+  request(path, () =>
+    fetch(path, {
+      method,
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    }),
+  );

@@ -13,9 +13,9 @@ import { Leaf } from '@/ui/Leaf';
 import { Notice, Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
+import { Progress, byteWords, rowWords } from '@/ui/Progress';
 import { Select } from '@/ui/Select';
 import { Txt } from '@/ui/Txt';
-import { useInks } from '@/ui/theme';
 import { type ShownPackage, usePackages } from './usePackages';
 
 const INSIDE = [
@@ -105,9 +105,6 @@ export function HandoverPage() {
   );
 }
 
-const kilobytes = (size: number): string =>
-  size < 1_000_000 ? `${Math.ceil(size / 1000)} kB` : `${(size / 1_000_000).toFixed(1)} MB`;
-
 function PackageLeaf({ made, name, onStop }: { made: ShownPackage; name: string; onStop(): void }) {
   const { state, digest, size } = made;
   const { moment } = useClock();
@@ -117,7 +114,9 @@ function PackageLeaf({ made, name, onStop }: { made: ShownPackage; name: string;
       <Txt ink="ink2">{`${moment(made.at)}, ${made.by}`}</Txt>
       {state === 'making' || state === 'stopping' ? (
         <>
-          <Progress made={made} />
+          <Progress label="Package" done={made.done} total={made.total}>
+            {`${rowWords(made.done, made.total)}${made.part ? `, ${made.part}` : ''}`}
+          </Progress>
           <Press label="Stop" disabled={state === 'stopping'} onPress={onStop} />
         </>
       ) : null}
@@ -130,7 +129,7 @@ function PackageLeaf({ made, name, onStop }: { made: ShownPackage; name: string;
       {state === 'done' && digest ? (
         <>
           <Press
-            label={`Save the zip, ${kilobytes(size ?? 0)}`}
+            label={`Save the zip, ${byteWords(size ?? 0)}`}
             look="next"
             icon="download"
             onPress={() => window.open(`/api/packages/${made.id}/file.zip`, '_self')}
@@ -141,25 +140,5 @@ function PackageLeaf({ made, name, onStop }: { made: ShownPackage; name: string;
         </>
       ) : null}
     </Leaf>
-  );
-}
-
-function Progress({ made: { part, done, total } }: { made: ShownPackage }) {
-  const inks = useInks();
-  const share = total === 0 ? 0 : Math.min(1, done / total);
-  return (
-    <View style={{ gap: 4 }}>
-      <View
-        role="progressbar"
-        aria-label="Package"
-        aria-valuenow={Math.round(share * 100)}
-        aria-valuemin={0}
-        aria-valuemax={100}
-        style={{ height: 18, borderWidth: 2, borderColor: inks.ink }}
-      >
-        <View style={{ width: `${share * 100}%`, height: '100%', backgroundColor: inks.ink }} />
-      </View>
-      <Txt>{`${done.toLocaleString('en')} of ${total.toLocaleString('en')} rows${part ? `, ${part}` : ''}`}</Txt>
-    </View>
   );
 }

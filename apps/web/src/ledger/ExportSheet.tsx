@@ -9,6 +9,7 @@ const FILES = [
   { path: 'csv/fibers', label: 'Fibers (CSV)' },
   { path: 'csv/trays', label: 'Trays (CSV)' },
   { path: 'csv/closures', label: 'Closures (CSV)' },
+  { path: 'project.zip', label: 'Whole project (ZIP)' },
   { path: 'document.json', label: 'Whole project (JSON)' },
 ];
 
@@ -18,7 +19,8 @@ export function ExportSheet({ visible, onClose }: { visible: boolean; onClose():
   return (
     <Sheet title="Export" visible={visible} onClose={onClose}>
       <Txt>
-        CSV as in RFC 4180, and the whole project as one JSON document that Cordel reads again.
+        CSV as in RFC 4180. The whole project is what Cordel imports again: the zip has traces and
+        photos as files, the JSON is one text.
       </Txt>
       <View style={{ gap: 8 }}>
         {FILES.map(({ path, label }) => (

@@ -2,18 +2,17 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { formatLoss } from '@cordel/core';
-import { anyDocumentSchema } from '@cordel/core/document';
-import { outbox } from '@/data/client';
 import { useProjects } from '@/data/queries';
-import { pickFile } from '@/ui/pickFile';
 import { ArchivedList } from '@/removal/ArchivedList';
 import { RemovalNotice } from '@/removal/RemovalNotice';
 import { RemoveKeys } from '@/removal/RemoveKeys';
 import { removableProject } from '@/removal/removables';
 import { useRemoval } from '@/removal/useRemoval';
 import { Grid } from '@/ui/Grid';
+import { ImportPart } from './ImportPart';
+import { useImport } from './useImport';
 import { Leaf } from '@/ui/Leaf';
-import { Empty, Notice, Waiting } from '@/ui/Notice';
+import { Empty, Waiting } from '@/ui/Notice';
 import { OutboxStrip } from '@/ui/OutboxStrip';
 import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
@@ -25,7 +24,7 @@ export function ProjectList() {
   const projects = useProjects();
   const removal = useRemoval();
   const [managing, setManaging] = useState(false);
-  const bringIn = useBringIn((id) => router.push(`/p/${id}/route`));
+  const coming = useImport((id) => router.push(`/p/${id}/route`));
   return (
     <View style={{ flex: 1 }}>
       <Page title="Projects" above="Cordel">
@@ -37,7 +36,7 @@ export function ProjectList() {
         )}
         {projects.data?.length === 0 ? (
           <Empty title="No project yet">
-            Make one, or import a project that was saved as JSON.
+            Make one, or import a project that was exported: a zip, or JSON.
           </Empty>
         ) : null}
         <RemovalNotice removal={removal} />
@@ -65,21 +64,14 @@ export function ProjectList() {
               </View>
             ))}
         </Grid>
-        {bringIn.message ? (
-          <Notice
-            word={bringIn.busy ? 'Importing.' : 'Not imported.'}
-            ink={bringIn.busy ? 'ink' : 'accent'}
-            live
-          >
-            {bringIn.message}
-          </Notice>
-        ) : null}
+        <ImportPart coming={coming} />
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
           <Press label="New project" look="next" onPress={() => router.push('/projects/new')} />
           <Press
-            label="Import a project (JSON)"
+            label="Import a project"
             icon="upload"
-            onPress={() => void bringIn.start()}
+            disabled={coming.state.stage === 'sending'}
+            onPress={() => void coming.start()}
           />
           {projects.data?.length ? (
             <Press
@@ -101,42 +93,3 @@ export function ProjectList() {
 
 const limitWords = (limit: number | null): string =>
   limit === null ? '' : ` · at most ${formatLoss(limit)} dB a splice`;
-
-function useBringIn(done: (id: string) => void) {
-  const [message, setMessage] = useState('');
-  const [busy, setBusy] = useState(false);
-  const start = async () => {
-    const file = await pickFile('.json,application/json');
-    if (!file) return;
-    setBusy(true);
-    setMessage(`Reading ${file.name} …`);
-    const found = await readDocument(file);
-    if (typeof found === 'string') {
-      setBusy(false);
-      setMessage(found);
-      return;
-    }
-    setMessage(`Sending “${found.project.name}” …`);
-    const outcome = await outbox.add({
-      method: 'POST',
-      path: '/api/documents',
-      body: found,
-      what: `Project “${found.project.name}”`,
-    });
-    setBusy(false);
-    if ('refused' in outcome) setMessage(outcome.refused.message);
-    else done(found.project.id);
-  };
-  return { message, busy, start };
-}
-
-async function readDocument(file: File) {
-  try {
-    const result = anyDocumentSchema.safeParse(JSON.parse(await file.text()));
-    if (result.success) return result.data;
-    const issue = result.error.issues[0]!;
-    return `${file.name} is no Cordel project: at /${issue.path.join('/')}: ${issue.message}`;
-  } catch {
-    return `${file.name} is no JSON file: choose a project that Cordel has saved.`;
-  }
-}

@@ -12,8 +12,8 @@ const hasText = (): boolean =>
   );
 
 /**
- * Loads the page anew once the server has a newer one: when nothing is half-typed, no sheet is open, nobody is at
- * it, and nothing is kept in this page's memory alone.
+ * Loads the page anew once the server has a newer one: when nothing is half-typed, no sheet is open, nothing is
+ * being sent by it, nobody is at it, and nothing is kept in this page's memory alone.
  */
 export function useReload(reload: () => void = () => window.location.reload()): void {
   useEffect(() => {
@@ -32,7 +32,7 @@ export function useReload(reload: () => void = () => window.location.reload()): 
       performance.now() - touched < STILL_MS ||
       // Who has left the page, or emptied its fields, has sent what was typed, or does not want it.
       (typedOn === window.location.pathname && hasText()) ||
-      document.querySelector('[role="dialog"]') !== null ||
+      document.querySelector('[role="dialog"], [aria-busy="true"]') !== null ||
       outbox.snapshot().writes.some(({ unsafe }) => unsafe);
     const end = onNewerBuild(() => {
       timer = setInterval(() => {

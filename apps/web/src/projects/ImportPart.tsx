@@ -1,0 +1,51 @@
+import { View } from 'react-native';
+import { Leaf } from '@/ui/Leaf';
+import { Notice } from '@/ui/Notice';
+import { Press } from '@/ui/Press';
+import { Progress, byteWords, rowWords } from '@/ui/Progress';
+import { Txt } from '@/ui/Txt';
+import type { Importing } from './useImport';
+
+/** Projects that are coming in: how far each is, and what was wrong with a file. */
+export function ImportPart({
+  coming: { state, underWay, stopSending, stop },
+}: {
+  coming: Importing;
+}) {
+  return (
+    <>
+      {/* What this page sends is on its way until the server shows it as an import. */}
+      {state.stage === 'sending' && !(state.sent === state.size && underWay.length > 0) ? (
+        <View aria-busy>
+          <Leaf style={{ gap: 8 }}>
+            <Txt kind="strong">{`Sending ${state.name}`}</Txt>
+            <Progress label={`Sending ${state.name}`} done={state.sent} total={state.size}>
+              {state.sent < state.size
+                ? `${byteWords(state.sent)} of ${byteWords(state.size)}`
+                : 'It is there and is being read. It may take a minute.'}
+            </Progress>
+            <Press label="Stop" onPress={stopSending} />
+          </Leaf>
+        </View>
+      ) : null}
+      {underWay.map(({ projectId, name, stage, done, total }) => (
+        <Leaf key={projectId} style={{ gap: 8 }}>
+          <Txt kind="strong">{`Importing ${name}`}</Txt>
+          {stage === 'writing' ? (
+            <Progress label={`Importing ${name}`} done={done} total={total}>
+              {rowWords(done, total)}
+            </Progress>
+          ) : (
+            <Txt>Stopping: what is in is taken out again.</Txt>
+          )}
+          <Press label="Stop" disabled={stage !== 'writing'} onPress={() => void stop(projectId)} />
+        </Leaf>
+      ))}
+      {state.stage === 'failed' ? (
+        <Notice word="Not imported." ink="accent" live>
+          {`${state.name}: ${state.message}`}
+        </Notice>
+      ) : null}
+    </>
+  );
+}

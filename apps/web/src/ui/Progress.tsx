@@ -1,0 +1,40 @@
+import { View } from 'react-native';
+import { Txt } from './Txt';
+import { useInks } from './theme';
+
+interface ProgressProps {
+  /** What it is the progress of, for who does not see the bar. */
+  label: string;
+  done: number;
+  total: number;
+  /** The same in words. */
+  children: string;
+}
+
+/** How far a piece of work is: a bar, and the figures. */
+export function Progress({ label, done, total, children }: ProgressProps) {
+  const inks = useInks();
+  const share = total === 0 ? 0 : Math.min(1, done / total);
+  return (
+    <View style={{ gap: 4 }}>
+      <View
+        role="progressbar"
+        aria-label={label}
+        aria-valuenow={Math.round(share * 100)}
+        aria-valuemin={0}
+        aria-valuemax={100}
+        style={{ height: 18, borderWidth: 2, borderColor: inks.ink }}
+      >
+        <View style={{ width: `${share * 100}%`, height: '100%', backgroundColor: inks.ink }} />
+      </View>
+      <Txt>{children}</Txt>
+    </View>
+  );
+}
+
+/** So many of so many rows. */
+export const rowWords = (done: number, total: number): string =>
+  `${done.toLocaleString('en')} of ${total.toLocaleString('en')} rows`;
+
+export const byteWords = (size: number): string =>
+  size < 1_000_000 ? `${Math.ceil(size / 1000)} kB` : `${(size / 1_000_000).toFixed(1)} MB`;

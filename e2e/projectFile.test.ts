@@ -1,0 +1,79 @@
+import { mkdtemp, rm, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { jest } from '@jest/globals';
+import type { Browser } from 'puppeteer-core';
+import {
+  type Person,
+  type Server,
+  chooseFile,
+  startBrowser,
+  newPerson,
+  pressText,
+  readApi,
+  removeServer,
+  sees,
+  seesNot,
+  startServer,
+  storyteller,
+  until,
+} from './app.ts';
+import { openSplices } from './evidence.ts';
+
+jest.setTimeout(120_000);
+
+let browser: Browser;
+let from: Server;
+let to: Server;
+let person: Person;
+let folder: string;
+let project: string;
+const step = storyteller();
+
+beforeAll(async () => {
+  browser = await startBrowser();
+  folder = await mkdtemp(join(tmpdir(), 'cordel-e2e-'));
+  [from, to] = await Promise.all([startServer({ demo: true }), startServer()]);
+  ({ project } = await openSplices(from, 1));
+  const zip = await (await fetch(`${from.url}/api/projects/${project}/project.zip`)).arrayBuffer();
+  await writeFile(join(folder, 'project.zip'), Buffer.from(zip));
+  person = await newPerson(browser, to, 'Lead');
+  await person.page.goto(`${to.url}/projects`, { waitUntil: 'networkidle2' });
+});
+afterAll(async () => {
+  await browser.close();
+  await Promise.all([removeServer(from), removeServer(to)]);
+  await rm(folder, { recursive: true, force: true });
+});
+
+const projects = () => readApi<{ id: string }[]>(to, '/projects');
+const imports = () => readApi<{ done: number }[]>(to, '/imports');
+
+describe('a whole project by its file', () => {
+  step('comes in with its progress told, and may be stopped: nothing of it is kept', async () => {
+    const { page } = person;
+    await chooseFile(page, 'Import a project', join(folder, 'project.zip'));
+    await until(async () => (await imports())[0]?.done, 'the first rows');
+    await sees(page, /[\d,]+ of [\d,]+ rows/);
+    await pressText(page, 'Stop');
+    await sees(page, 'Not imported. project.zip: The import was stopped. Nothing of it is kept.');
+    await until(async () => (await imports()).length === 0, 'the end of it');
+    expect(await projects()).toEqual([]);
+  });
+
+  step('comes in whole, and nobody sees half of it meanwhile', async () => {
+    const { page } = person;
+    await chooseFile(page, 'Import a project', join(folder, 'project.zip'));
+    await until(async () => (await imports())[0]?.done, 'the first rows');
+    expect(await projects()).toEqual([]);
+    await until(async () => (await projects()).length > 0, 'the project', 90_000);
+    await sees(page, 'Route');
+    await seesNot(page, 'Importing');
+    const path = `/projects/${project}/document.json`;
+    const [here, there] = await Promise.all(
+      [to, from].map(async ({ url }) => (await fetch(`${url}/api${path}`)).text()),
+    );
+    expect(here).toBe(there);
+    expect(person.trouble).toEqual([]);
+  });
+});

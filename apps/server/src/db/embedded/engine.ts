@@ -31,6 +31,13 @@ export interface FolderSetting {
 }
 
 const LOG_BYTES = 64 * 1024 * 1024;
+/**
+ * After so many bytes of log the database counts its rows anew. It does not by itself, and keeps the plans that it made
+ * while its tables were all but empty: what an entry names was looked up row by row then, however many there are.
+ */
+const COUNT_AFTER = [1, 8].map((megabytes) => megabytes * 1024 * 1024);
+/** A database that had so many rows at the last count has good plans, and takes long to count. */
+const MANY_ROWS = 20_000;
 
 /** All but the switch that leaves out syncs; the log is synced by the call that reaches the file system. */
 const WITH_SYNCS = [
@@ -54,12 +61,24 @@ export async function openFolderEngine(
   });
   files.opened();
   let logBytes = files.logBytes;
+  const counts = COUNT_AFTER.map((bytes) => files.logBytes + bytes);
+  const countRows = async () => {
+    const { rows } = await database.query<{ rows: number }>(
+      `select sum(greatest(reltuples, 0))::int as rows from pg_class where relnamespace = 'public'::regnamespace and relkind = 'r'`,
+    );
+    if ((rows[0]?.rows ?? 0) < MANY_ROWS) await database.exec('analyze');
+  };
   return {
     async answer(messages, onPiece) {
       // A client that comes finds nothing of one that left in the middle. Its first message begins with 0.
       if (messages[0] === 0) await rollback(database);
       await answerBy(database, messages, onPiece);
-      if (files.logBytes - logBytes < most || database.isInTransaction()) return;
+      if (database.isInTransaction()) return;
+      if (counts.length > 0 && files.logBytes > counts[0]!) {
+        counts.shift();
+        await countRows();
+      }
+      if (files.logBytes - logBytes < most) return;
       await database.exec('checkpoint');
       logBytes = files.logBytes;
     },

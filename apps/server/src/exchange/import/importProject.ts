@@ -39,8 +39,11 @@ import { Pieces } from './pieces.ts';
 
 /** Numbers that are drawn at a time. */
 const NUMBERS = 2000;
-/** From so many rows on the database counts them anew: it does not by itself, and its plans go by the count. */
-const MANY = 5000;
+/**
+ * After so many rows of a table, and after all, the database counts them anew: it keeps plans that it made when there
+ * were none, such as how it looks up what an entry names.
+ */
+const COUNT_AFTER = 1000;
 
 /** Lists whose rows are written, and counted. */
 const COUNTED = [
@@ -167,6 +170,7 @@ async function writeRows(db: Db, document: PackedDocument, files: DocumentFiles)
     const rows = piece.map(judge);
     return onImport(db, (on) => insertJudged(on, rows));
   });
+  if (document.splices.length > COUNT_AFTER) await count(db, 'splices');
   await write(document.tracePlaces, placeTraces);
   await writeEvidence(db, pieces, document.evidence);
   for (const [index, photo] of document.photos.entries()) {
@@ -175,14 +179,14 @@ async function writeRows(db: Db, document: PackedDocument, files: DocumentFiles)
   }
   await write(document.closing, appendClosing);
   await write(document.signed, keepSigned);
-  for (const [table, rows] of [
-    ['splices', document.splices],
-    ['attempts', document.evidence],
-    ['readings', document.evidence],
-    ['rulings', document.evidence],
-  ] as const)
-    if (rows.length >= MANY) await rowsOf(db, sql`analyze ${sql.identifier(table)}`);
+  if (document.evidence.length > COUNT_AFTER)
+    for (const table of EVIDENCE_TABLES) await count(db, table);
 }
+
+const EVIDENCE_TABLES = ['attempts', 'readings', 'rulings'] as const;
+
+const count = (db: Db, table: 'splices' | (typeof EVIDENCE_TABLES)[number]): Promise<unknown> =>
+  rowsOf(db, sql`analyze ${sql.identifier(table)}`);
 
 /** Entries go in by splice, for they name only others of their splice; their numbers tell in which order they came. */
 async function writeEvidence(db: Db, pieces: Pieces, evidence: readonly Evidence[]): Promise<void> {
@@ -197,14 +201,18 @@ async function writeEvidence(db: Db, pieces: Pieces, evidence: readonly Evidence
       if (own) own.push(index);
       else places.set(spliceId, [index]);
     }
-    await pieces.write(
-      [...places.values()],
-      (piece) => {
-        const rows = piece.flat().map((at) => ({ ...evidence[at]!, seq: numbers[at]! }));
-        return onImport(db, (on) => insertNumbered(on, kind, rows));
-      },
-      (own) => own.length,
-    );
+    const all = [...places.values()];
+    for (const some of [all.slice(0, COUNT_AFTER), all.slice(COUNT_AFTER)]) {
+      await pieces.write(
+        some,
+        (piece) => {
+          const rows = piece.flat().map((at) => ({ ...evidence[at]!, seq: numbers[at]! }));
+          return onImport(db, (on) => insertNumbered(on, kind, rows));
+        },
+        (own) => own.length,
+      );
+      if (some.length === COUNT_AFTER) await count(db, `${kind}s`);
+    }
   }
 }
 

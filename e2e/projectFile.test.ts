@@ -1,4 +1,4 @@
-import { mkdtemp, rm, writeFile } from 'node:fs/promises';
+import { mkdtemp, readFile, readdir, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { jest } from '@jest/globals';
@@ -75,5 +75,53 @@ describe('a whole project by its file', () => {
     );
     expect(here).toBe(there);
     expect(person.trouble).toEqual([]);
+  });
+});
+
+describe('an import that is cut off', () => {
+  const send = (server: Server, body: BodyInit, signal?: AbortSignal) =>
+    fetch(`${server.url}/api/documents`, {
+      method: 'POST',
+      body,
+      signal,
+      duplex: 'half',
+    } as RequestInit).catch(() => null);
+  const listed = (server: Server) => readApi<unknown[]>(server, '/imports');
+  const leftIn = async (server: Server) =>
+    (await readdir(join(server.folder, 'packages'))).filter((name) => name.endsWith('.making'));
+
+  it('by the death of the server leaves nothing once it has started again', async () => {
+    const server = await startServer();
+    const zip = await readFile(join(folder, 'project.zip'));
+    const sent = send(server, zip);
+    await until(
+      async () => (await readApi<{ done: number }[]>(server, '/imports'))[0]?.done,
+      'the first rows',
+    );
+    await server.stop('SIGKILL');
+    await sent;
+    const again = await startServer({ folder: server.folder });
+    await until(async () => (await listed(again)).length === 0, 'the end of it');
+    expect(await readApi(again, '/projects')).toEqual([]);
+    expect(await leftIn(again)).toEqual([]);
+    // Nothing of it stands in the way.
+    expect((await send(again, zip))?.status).toBe(200);
+    await removeServer(again);
+  });
+
+  it('by the line on its way leaves nothing', async () => {
+    const server = await startServer();
+    const zip = await readFile(join(folder, 'project.zip'));
+    const stop = new AbortController();
+    const half = new ReadableStream({
+      start: (controller) => controller.enqueue(zip.subarray(0, zip.length / 2)),
+    });
+    const sent = send(server, half, stop.signal);
+    await until(async () => (await leftIn(server)).length > 0, 'its first half');
+    stop.abort();
+    expect(await sent).toBeNull();
+    await until(async () => (await leftIn(server)).length === 0, 'the end of it');
+    expect(await listed(server)).toEqual([]);
+    await removeServer(server);
   });
 });

@@ -73,42 +73,33 @@ export async function keepTrace(
 
 /**
  * Refuses places of traces, or on cables, that the project does not have.
- * @param path of the entries in the body
+ * @param placeOf the path of an entry in the body
+ * @param coming the trace that is only about to come
  */
 export async function refuseStrayPlaces(
   db: Db,
   projectId: string,
   entries: readonly TracePlace[],
-  path: string,
+  placeOf: (index: number) => string,
+  coming: string | null = null,
 ): Promise<void> {
-  const named = entries.map(({ traceId, cableId }, index) => ({ index, traceId, cableId }));
+  const named = entries.map(({ traceId, cableId }, index) => ({
+    index,
+    traceId: traceId === coming ? null : traceId,
+    cableId,
+  }));
   const [stray] = await rowsOf<{ index: number; field: string }>(
     db,
-    sql`select e.index, case when t.id is null then 'traceId' else 'cableId' end as field
+    sql`select e.index, case when e."traceId" is not null and t.id is null then 'traceId' else 'cableId' end as field
         from jsonb_to_recordset(${JSON.stringify(named)}::jsonb) as e(index int, "traceId" uuid, "cableId" uuid)
         left join traces t on t.id = e."traceId" and t.project_id = ${projectId}
         left join cables c on c.id = e."cableId" and c.project_id = ${projectId}
-        where t.id is null or (e."cableId" is not null and c.id is null) order by e.index limit 1`,
+        where (e."traceId" is not null and t.id is null) or (e."cableId" is not null and c.id is null)
+        order by e.index limit 1`,
   );
   if (!stray) return;
   const detail = 'The project does not have it.';
-  throw new Problem(422, detail, [{ place: `${path}/${stray.index}/${stray.field}`, detail }]);
-}
-
-/** The same of a place that comes with its trace. */
-export async function refuseStrayCable(
-  db: Db,
-  projectId: string,
-  { cableId }: TracePlace,
-): Promise<void> {
-  if (cableId === null) return;
-  const [own] = await rowsOf(
-    db,
-    sql`select from cables where id = ${cableId} and project_id = ${projectId}`,
-  );
-  if (own) return;
-  const detail = 'The project does not have it.';
-  throw new Problem(422, detail, [{ place: '/place/cableId', detail }]);
+  throw new Problem(422, detail, [{ place: `${placeOf(stray.index)}/${stray.field}`, detail }]);
 }
 
 /** Says where traces belong; the same entry sent again changes nothing. */

@@ -12,7 +12,6 @@ import {
   keepTrace,
   listTraces,
   placeTraces,
-  refuseStrayCable,
   refuseStrayPlaces,
   traceFile,
   traceRow,
@@ -34,7 +33,7 @@ export const traceRoutes = router()
       throw new Problem(422, 'The place is another trace’s.', [
         { place: '/place/traceId', detail: 'The id of the trace that is sent.' },
       ]);
-    if (place) await refuseStrayCable(c.var.db, projectId, place);
+    if (place) await refuseStrayPlaces(c.var.db, projectId, [place], () => '/place', id);
     const file = new Uint8Array(Buffer.from(bytes, 'base64'));
     const kept = await keepTrace(c.var.db, traceRow({ id, projectId, name, bytes: file }));
     // What is here already stays where it was put.
@@ -53,7 +52,12 @@ export const traceRoutes = router()
   .openapi(api.places, async (c) => {
     const { entries } = c.req.valid('json');
     refuseFuture(entries);
-    await refuseStrayPlaces(c.var.db, c.req.valid('param').projectId, entries, '/entries');
+    await refuseStrayPlaces(
+      c.var.db,
+      c.req.valid('param').projectId,
+      entries,
+      (index) => `/entries/${index}`,
+    );
     await placeTraces(c.var.db, entries);
     return c.json({ placed: entries.length }, 200);
   })

@@ -4,7 +4,7 @@ import { Notice } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 import { Progress, byteWords, rowWords } from '@/ui/Progress';
 import { Txt } from '@/ui/Txt';
-import type { Importing } from './useImport';
+import type { Importing } from './useProjectImport';
 
 /** Projects that are coming in: how far each is, and what was wrong with a file. */
 export function ImportPart({

@@ -10,7 +10,7 @@ import { removableProject } from '@/removal/removables';
 import { useRemoval } from '@/removal/useRemoval';
 import { Grid } from '@/ui/Grid';
 import { ImportPart } from './ImportPart';
-import { useImport } from './useImport';
+import { useProjectImport } from './useProjectImport';
 import { Leaf } from '@/ui/Leaf';
 import { Empty, Waiting } from '@/ui/Notice';
 import { OutboxStrip } from '@/ui/OutboxStrip';
@@ -24,7 +24,7 @@ export function ProjectList() {
   const projects = useProjects();
   const removal = useRemoval();
   const [managing, setManaging] = useState(false);
-  const coming = useImport((id) => router.push(`/p/${id}/route`));
+  const coming = useProjectImport((id) => router.push(`/p/${id}/route`));
   return (
     <View style={{ flex: 1 }}>
       <Page title="Projects" above="Cordel">

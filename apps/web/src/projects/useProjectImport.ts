@@ -22,10 +22,10 @@ type FileState =
 /** How often the server is asked how far it is, ms, while there is something to tell. */
 const ASK_MS = 700;
 
-export type Importing = ReturnType<typeof useImport>;
+export type Importing = ReturnType<typeof useProjectImport>;
 
 /** Brings in whole projects by their files, and shows those that come in, whoever sent them. */
-export function useImport(onDone: (projectId: string) => void) {
+export function useProjectImport(onDone: (projectId: string) => void) {
   const client = useQueryClient();
   const [state, setState] = useState<FileState>({ stage: 'none' });
   const sending = useRef<Sending | null>(null);

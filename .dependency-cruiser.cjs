@@ -30,7 +30,7 @@ module.exports = {
       to: {
         path: 'node_modules|^node:',
         pathNot:
-          'node_modules/(zod|papaparse|@types/papaparse|@noble/hashes|canonicalize|fflate|saxes|geographiclib-geodesic|uqr|fastest-levenshtein|@date-fns/tz)/',
+          'node_modules/(zod|papaparse|@types/papaparse|@noble/hashes|canonicalize|fflate|saxes|geographiclib-geodesic|uqr|fastest-levenshtein|simple-statistics|@date-fns/tz)/',
       },
     },
     {

@@ -10,7 +10,7 @@ import { v7 as uuid } from 'uuid';
 import { ZipFile } from 'yazl';
 import { PACKED_DOCUMENT, type PackedDocument, packedPath } from '@cordel/core/document';
 import { crc16, readSor, samplesOf, writeSor } from '@cordel/core/otdr';
-import { type Server, startServer } from './app.ts';
+import { type Server, readApi, startServer } from './app.ts';
 import { attemptOn, openSplices, record } from './evidence.ts';
 import { type Figure, reportFigures } from './benchReport.ts';
 
@@ -203,12 +203,15 @@ async function main(): Promise<never> {
   const imported = await beside(server, ids, async () => {
     const answer = await fetch(`${server.url}/api/documents`, {
       method: 'POST',
-      headers: { 'content-length': String((await stat(path)).size) },
+      headers: { 'content-length': String((await stat(path)).size), prefer: 'respond-async' },
       body: Readable.toWeb(createReadStream(path)) as ReadableStream,
       duplex: 'half',
     } as RequestInit);
     const text = await answer.text();
     if (!answer.ok) throw new Error(text);
+    const isOver = async () => (await readApi<unknown[]>(server, '/imports')).length === 0;
+    while (!(await isOver())) await new Promise((resolve) => setTimeout(resolve, 1000));
+    await readApi(server, `/projects/${large}`);
   });
   const exported = await beside(server, ids, async () => {
     const answer = await fetch(`${server.url}/api/projects/${large}/project.zip`);

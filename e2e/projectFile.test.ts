@@ -56,8 +56,9 @@ describe('a whole project by its file', () => {
     await until(async () => (await imports())[0]?.done, 'the first rows');
     await sees(page, /[\d,]+ of [\d,]+ rows/);
     await pressText(page, 'Stop');
-    await sees(page, 'Not imported. project.zip: The import was stopped. Nothing of it is kept.');
     await until(async () => (await imports()).length === 0, 'the end of it');
+    await seesNot(page, 'Importing');
+    await sees(page, 'No project yet');
     expect(await projects()).toEqual([]);
   });
 

@@ -1,12 +1,12 @@
 import { readFile, writeFile } from 'node:fs/promises';
 import {
-  type PlacedJoint,
+  type TraceEvent,
   type SorFile,
   analyse,
   copySor,
   levelsOf,
   metersOf,
-  pairJoints,
+  pairEvents,
   readSor,
   spacingOf,
 } from '@cordel/core/otdr';
@@ -63,7 +63,7 @@ function dump(file: SorFile): unknown {
   };
 }
 
-const placed = ({ position, loss, sigma, kind, peak }: PlacedJoint) => ({
+const placed = ({ position, loss, sigma, kind, peak }: TraceEvent) => ({
   positionM: rounded(position, 2),
   lossDb: rounded(loss, 4),
   lossSigmaDb: rounded(sigma, 4),
@@ -101,7 +101,7 @@ async function main([command, first, second]: string[]): Promise<unknown> {
         'Neither trace sees the end of the fiber: they cannot be laid over each other.',
       );
     return {
-      joints: pairJoints(a.joints, b.joints, length).map((pair) => ({
+      joints: pairEvents(a.joints, b.joints, length).map((pair) => ({
         positionFromAM: rounded(pair.position, 2),
         forwardDb: rounded(pair.forward, 4),
         backwardDb: rounded(pair.backward, 4),

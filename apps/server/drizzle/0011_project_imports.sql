@@ -6,7 +6,8 @@ CREATE TABLE "project_imports" (
 	"total" integer NOT NULL,
 	"owner" text NOT NULL,
 	"beat" timestamp with time zone DEFAULT now() NOT NULL,
-	"added" jsonb NOT NULL
+	"added" jsonb NOT NULL,
+	"problem" text
 );
 --> statement-breakpoint
 -- What is taken out of a project that is still coming in was nobody's yet; of every other nothing is taken out.
@@ -42,11 +43,11 @@ CREATE FUNCTION refuse_coming() RETURNS trigger LANGUAGE plpgsql AS $$
 DECLARE
   named uuid;
 BEGIN
-  IF NOT EXISTS (SELECT FROM project_imports) THEN
+  IF NOT EXISTS (SELECT FROM project_imports WHERE stage <> 'failed') THEN
     RETURN NEW;
   END IF;
   EXECUTE format('SELECT ($1).%I', TG_ARGV[0]) INTO named USING NEW;
-  IF EXISTS (SELECT FROM project_imports WHERE project_id = project_behind(TG_ARGV[0], named)) THEN
+  IF EXISTS (SELECT FROM project_imports WHERE project_id = project_behind(TG_ARGV[0], named) AND stage <> 'failed') THEN
     RAISE EXCEPTION 'The project is still coming in.' USING ERRCODE = 'CD003';
   END IF;
   RETURN NEW;

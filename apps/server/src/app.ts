@@ -123,6 +123,10 @@ export function createApi({
     log?.error(withoutValues(error), 'request failed');
     return answer(c, new Problem(500, 'Something went wrong on the server; nothing was written.'));
   });
+  const onFailure = (error: unknown) => {
+    if (!(error instanceof Problem) && !fromDatabase(error))
+      log?.error(withoutValues(error), 'an import failed');
+  };
   const routed = app
     .route('/api', projectRoutes)
     .route('/api', schemeRoutes)
@@ -138,7 +142,7 @@ export function createApi({
     .route('/api', benchRoutes)
     .route('/api', ledgerRoutes)
     .route('/api', traceRoutes)
-    .route('/api', exchangeRoutes({ folder, room, owner }))
+    .route('/api', exchangeRoutes({ folder, room, owner, onFailure }))
     .route('/api', handoverRoutes(folder, room))
     .route(
       '/api',

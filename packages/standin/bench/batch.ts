@@ -1,12 +1,12 @@
 import {
   type CircuitRoute,
-  type LaidProof,
+  type AlignedTraces,
   type ProofTrace,
   type SorFile,
   type Survey,
   type TraceFigures,
   analyse,
-  layTraces,
+  alignTraces,
   measureTrace,
   pairTraces,
   readSor,
@@ -100,8 +100,12 @@ const traceOf = (
   };
 };
 
-const measureOf = (proof: LaidProof, id: string, file: SorFile, survey?: Survey): TraceFigures =>
-  measureTrace(samplesOf(file), proof.laid.get(id)!, survey);
+const measureOf = (
+  proof: AlignedTraces,
+  id: string,
+  file: SorFile,
+  survey?: Survey,
+): TraceFigures => measureTrace(samplesOf(file), proof.laid.get(id)!, survey);
 
 /** Time that a piece of work takes, ms, and what it gives. */
 function timed<Result>(work: () => Result): [number, Result] {
@@ -131,7 +135,7 @@ function inOneGo({ circuits, files }: Batch) {
     if (index % 32 === 0) look();
     return trace;
   });
-  const [matching, proof] = timed(() => layTraces(circuits, traces));
+  const [matching, proof] = timed(() => alignTraces(circuits, traces));
   shares.match = matching;
   const figures = new Map<string, TraceFigures>();
   files.forEach(({ id, bytes }, index) => {
@@ -152,7 +156,7 @@ function inOneGo({ circuits, files }: Batch) {
 function alone({ circuits, files }: Batch): number {
   const [reading, opened] = timed(() => files.map(({ bytes }) => read(bytes)));
   const [finding, traces] = timed(() => files.map((one, index) => traceOf(one, opened[index]!)));
-  const [matching, proof] = timed(() => layTraces(circuits, traces));
+  const [matching, proof] = timed(() => alignTraces(circuits, traces));
   const [again, fresh] = timed(() => files.map(({ bytes }) => read(bytes)));
   const [measuring, figures] = timed(
     () => new Map(files.map(({ id }, index) => [id, measureOf(proof, id, fresh[index]!)])),

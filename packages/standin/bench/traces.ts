@@ -6,8 +6,8 @@ import {
   analyse,
   crc16,
   findCauses,
-  findJoints,
-  layTraces,
+  findEvents,
+  alignTraces,
   levelsOf,
   measureTrace,
   pairTraces,
@@ -95,7 +95,7 @@ export function jointQuality(noise: number): TraceFigure[] {
       raw: shootTrace(task).samples,
       said: SAMPLES,
     });
-    const found = findJoints(levels, 10).joints.filter(({ kind }) => kind !== 'end');
+    const found = findEvents(levels, 10).joints.filter(({ kind }) => kind !== 'end');
     const used = new Set<number>();
     let fallen = 0;
     task.joints.forEach(({ position, step }, index) => {
@@ -221,7 +221,7 @@ function proofQuality(noise: number, salt: number) {
         samples: id,
       });
     }
-  const proof = layTraces(line.circuits, traces);
+  const proof = alignTraces(line.circuits, traces);
   const figures = new Map<string, TraceFigures>();
   let [squares, bounds, count, one, two, due, missed] = [0, 0, 0, 0, 0, 0, 0];
   for (const { id, circuit, direction } of proof.traces) {
@@ -336,7 +336,7 @@ export function traceSpeed(): TraceFigure[] {
     },
     {
       name: 'trace-joints',
-      ratio: ratioOf(() => findJoints(levels, 10), sum),
+      ratio: ratioOf(() => findEvents(levels, 10), sum),
       limit: 25,
       note: `joints of ${SAMPLES} samples against one plain sum of them`,
     },

@@ -1,12 +1,12 @@
 import {
   type CircuitRoute,
-  type LaidProof,
+  type AlignedTraces,
   type ProofTrace,
   type SplicePlace,
   type TraceFigures,
   analyse,
   factsOf,
-  layTraces,
+  alignTraces,
   measureTrace,
   readSor,
   samplesOf,
@@ -176,8 +176,8 @@ export const shootAll = (line: Line, setting: Partial<OtdrShot> = {}): ReadTrace
 export function proveAll(
   { circuits }: Line,
   list: readonly ReadTrace[],
-): { proof: LaidProof; figures: Map<string, TraceFigures> } {
-  const proof = layTraces(
+): { proof: AlignedTraces; figures: Map<string, TraceFigures> } {
+  const proof = alignTraces(
     circuits,
     list.map(({ trace }) => trace),
   );

@@ -1,5 +1,5 @@
 import { jointLoss, oneWayExcess } from '@cordel/core';
-import { analyse, findJoints, levelsOf, pairJoints, readSor, writeSor } from '@cordel/core/otdr';
+import { analyse, findEvents, levelsOf, pairEvents, readSor, writeSor } from '@cordel/core/otdr';
 import { type OtdrTask, type TrueJoint, shootTrace } from './otdr.ts';
 import { seeded } from './random.ts';
 
@@ -54,7 +54,7 @@ describe('joints found from the samples alone', () => {
     let bounds = 0;
     for (let seed = 1; seed <= 40; seed++) {
       const joints = madeUp(seed);
-      const found = findJoints(levels(task({ seed, joints })), 10);
+      const found = findEvents(levels(task({ seed, joints })), 10);
       expect(found.end).toBe(27_500);
       const steps = found.joints.filter(({ kind }) => kind !== 'end');
       expect(steps).toHaveLength(8);
@@ -77,18 +77,18 @@ describe('joints found from the samples alone', () => {
 
   it('none on a fiber without, and none in noise alone', () => {
     for (let seed = 1; seed <= 20; seed++)
-      expect(findJoints(levels(task({ seed })), 10).joints.map(({ kind }) => kind)).toEqual([
+      expect(findEvents(levels(task({ seed })), 10).joints.map(({ kind }) => kind)).toEqual([
         'end',
       ]);
     const dark = new Float32Array(5000).map(() => -30);
     const random = seeded(9);
     const noise = dark.map(() => -30 + 8 * random.normal());
-    expect(findJoints(noise, 10).joints.filter(({ kind }) => kind === 'splice')).toEqual([]);
+    expect(findEvents(noise, 10).joints.filter(({ kind }) => kind === 'splice')).toEqual([]);
   });
 
   it('the stated noise is the noise: it grows with distance and falls with averages', () => {
     // At the start, to a tenth: it is taken over the first kilometer.
-    const noise = (averages: number) => findJoints(levels(task({ averages })), 10).noise;
+    const noise = (averages: number) => findEvents(levels(task({ averages })), 10).noise;
     expect(noise(1) / 0.01).toBeGreaterThan(0.95);
     expect(noise(1) / 0.01).toBeLessThan(1.1);
     expect(noise(1) / noise(4)).toBeCloseTo(2, 1);
@@ -108,7 +108,7 @@ describe('a fiber shot from both ends', () => {
       seed: 2,
       joints: [{ position: 20_000 - at, step: loss - excess, reflectance: null }],
     });
-    const [pair, ...more] = pairJoints(a.joints, b.joints, a.end!);
+    const [pair, ...more] = pairEvents(a.joints, b.joints, a.end!);
     expect(more).toEqual([]);
     expect(pair!.position).toBeCloseTo(at, -1);
     expect(pair!.mean).toBeCloseTo(0.0197, 3);
@@ -120,9 +120,9 @@ describe('a fiber shot from both ends', () => {
     const shot = task({ length: 20_000, samples: 24_000 });
     const a = read({ ...shot, joints: [{ position: 9000, step: 0.1, reflectance: null }] });
     const b = read({ ...shot, seed: 2 });
-    expect(pairJoints(a.joints, b.joints, a.end!)).toEqual([
+    expect(pairEvents(a.joints, b.joints, a.end!)).toEqual([
       expect.objectContaining({ backward: null, mean: null, forward: expect.closeTo(0.1, 2) }),
     ]);
-    expect(pairJoints(b.joints, a.joints, a.end!)[0]).toMatchObject({ forward: null });
+    expect(pairEvents(b.joints, a.joints, a.end!)[0]).toMatchObject({ forward: null });
   });
 });

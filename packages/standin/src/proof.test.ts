@@ -2,7 +2,7 @@ import { jointLoss, oneWayExcess } from '@cordel/core';
 import {
   type ProofProblem,
   findCauses,
-  findMixUps,
+  findSwappedFibers,
   missingOf,
   pairTraces,
 } from '@cordel/core/otdr';
@@ -195,7 +195,7 @@ describe('what is wrong with the traces is said in words', () => {
     return [
       ...proved.proof.problems,
       ...missingOf(proved.proof.traces, sound.circuits),
-      ...findMixUps(proved.proof, sound.circuits, proved.figures),
+      ...findSwappedFibers(proved.proof, sound.circuits, proved.figures),
     ];
   };
 
@@ -269,10 +269,10 @@ describe('what is wrong with the traces is said in words', () => {
           : one,
     );
     const proved = proveAll(own, mixed);
-    const [problem] = findMixUps(proved.proof, own.circuits, proved.figures);
+    const [problem] = findSwappedFibers(proved.proof, own.circuits, proved.figures);
     expect(problem!.words).toMatch(/^L 2 and L 3 look mixed up/);
     const right = proveAll(own, list);
-    expect(findMixUps(right.proof, own.circuits, right.figures)).toEqual([]);
+    expect(findSwappedFibers(right.proof, own.circuits, right.figures)).toEqual([]);
   });
 
   it('whole from one side and broken from the other', () => {

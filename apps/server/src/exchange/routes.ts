@@ -10,7 +10,7 @@ import { documentStream } from './documentStream.ts';
 import { documentZip } from './documentZip.ts';
 import { readFrame } from './frame.ts';
 import { arrive } from './import/arrive.ts';
-import { importProject } from './import/importProject.ts';
+import { openImport } from './import/importProject.ts';
 import { listImports, stopImport } from './import/imports.ts';
 
 const schema = createRoute({
@@ -44,7 +44,7 @@ const upload = createRoute({
   path: '/documents',
   summary: 'Import a whole project, all or nothing: its document as JSON, or its zip',
   description:
-    'It is written piece by piece, and there for all once it is in; /imports tells how far it is.',
+    'It is written piece by piece, and there for all once it is in; /imports tells how far it is. With `Prefer: respond-async` (RFC 7240) the answer comes when it is read and found right.',
   // It is read row by row: what is wrong with the first few hundred is told, however many there are.
   request: {
     body: {
@@ -55,7 +55,13 @@ const upload = createRoute({
       },
     },
   },
-  responses: answers(savedSchema, 'The project’s id'),
+  responses: {
+    ...answers(savedSchema, 'The project’s id: it is there'),
+    202: {
+      description: 'The project’s id: it is being written',
+      content: { 'application/json': { schema: savedSchema } },
+    },
+  },
 });
 
 const imports = createRoute({
@@ -67,10 +73,12 @@ const imports = createRoute({
       z.object({
         projectId: idSchema,
         name: z.string(),
-        stage: z.enum(['writing', 'stopping', 'clearing']),
+        stage: z.enum(['writing', 'stopping', 'clearing', 'failed']),
         /** Rows that are in, and of how many. */
         done: z.int(),
         total: z.int(),
+        /** Why it failed: nothing of it is kept. */
+        problem: z.string().nullable(),
       }),
     ),
     'The imports',
@@ -80,7 +88,8 @@ const imports = createRoute({
 const stop = createRoute({
   method: 'delete',
   path: '/imports/{projectId}',
-  summary: 'Stop an import: nothing of it is kept. One that is over is left as it is',
+  summary:
+    'Stop an import: nothing of it is kept. One that failed is forgotten, one that is over left as it is',
   request: { params: idParams('projectId') },
   responses: answers(savedSchema, 'The project’s id'),
 });
@@ -101,9 +110,11 @@ interface ExchangeSetting {
   room: Room;
   /** Names this process as the one that imports. */
   owner: string;
+  /** Told of an import that failed and that nobody waits for. */
+  onFailure(error: unknown): void;
 }
 
-export const exchangeRoutes = ({ folder, room, owner }: ExchangeSetting) =>
+export const exchangeRoutes = ({ folder, room, owner, onFailure }: ExchangeSetting) =>
   router()
     .openapi(schema, (c) => c.json(documentJsonSchema(), 200))
     .openapi(download, async (c) => {
@@ -124,12 +135,23 @@ export const exchangeRoutes = ({ folder, room, owner }: ExchangeSetting) =>
     })
     .openapi(upload, async (c) => {
       const arrived = await arrive(c.req.raw.body, folder, room);
+      const { id } = arrived.document.project;
+      const isWaitedFor = !/\brespond-async\b/.test(c.req.header('prefer') ?? '');
+      let written: Promise<void>;
       try {
-        await importProject(c.var.db, arrived.document, arrived.files, owner);
-        return c.json({ id: arrived.document.project.id }, 200);
-      } finally {
+        const write = await openImport(c.var.db, arrived.document, arrived.files, owner);
+        written = write(isWaitedFor).finally(() => arrived.close());
+      } catch (error) {
         await arrived.close();
+        throw error;
       }
+      if (isWaitedFor) {
+        await written;
+        return c.json({ id }, 200);
+      }
+      // Its end is told by /imports.
+      written.catch((error: unknown) => onFailure(error));
+      return c.json({ id }, 202);
     })
     .openapi(imports, async (c) => c.json(await listImports(c.var.db), 200))
     .openapi(stop, async (c) => {

@@ -15,7 +15,7 @@ const toProject = (row: ProjectRow): Project => ({
 });
 
 /** One that is still coming in is nobody's yet. */
-const isIn = sql`not exists (select from ${projectImports} where ${projectImports.projectId} = ${projects.id})`;
+const isIn = sql`not exists (select from ${projectImports} where ${projectImports.projectId} = ${projects.id} and ${projectImports.stage} <> 'failed')`;
 
 /** All projects, the newest first. */
 export async function listProjects(db: Db): Promise<Project[]> {

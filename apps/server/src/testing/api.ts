@@ -41,9 +41,14 @@ export async function startApi() {
     /** The bytes that a path answers with. */
     raw: async (path: string) => (await app.request(`/api${path}`)).arrayBuffer(),
     /** Posts a file of any kind. */
-    send: async (path: string, bytes: Uint8Array): Promise<{ status: number; body: never }> => {
+    send: async (
+      path: string,
+      bytes: Uint8Array,
+      headers: Record<string, string> = {},
+    ): Promise<{ status: number; body: never }> => {
       const response = await app.request(`/api${path}`, {
         method: 'POST',
+        headers,
         body: bytes as Uint8Array<ArrayBuffer>,
       });
       return { status: response.status, body: (await response.json()) as never };

@@ -3,15 +3,15 @@ import { eq, sql } from 'drizzle-orm';
 import { GROUP_SIZE, type Limits, formatDay } from '@cordel/core';
 import {
   type CircuitRoute,
-  type JointProof,
-  type LaidProof,
+  type SpliceProof,
+  type AlignedTraces,
   type ProofProblem,
   type ProofTrace,
   type SplicePlace,
   type TotalProof,
   type TraceFigures,
-  findMixUps,
-  layTraces,
+  findSwappedFibers,
+  alignTraces,
   measureTrace,
   missingOf,
   namesOf,
@@ -33,9 +33,9 @@ export interface Proof {
   limits: Limits;
   rows: TraceRow[];
   circuits: Map<string, CircuitRoute>;
-  laid: LaidProof;
+  laid: AlignedTraces;
   figures: Map<string, TraceFigures>;
-  joints: JointProof[];
+  joints: SpliceProof[];
   totals: TotalProof[];
   problems: ProofProblem[];
   splices: Map<string, SplicePlace>;
@@ -87,7 +87,7 @@ export async function prove(db: Db, projectId: string): Promise<Proof> {
       },
     ];
   });
-  const laid = layTraces(circuits, list, units.distance);
+  const laid = alignTraces(circuits, list, units.distance);
   const figures = await measured(db, laid);
   const { joints, totals } = pairTraces(laid, circuits, figures);
   const used = new Set(
@@ -106,7 +106,7 @@ export async function prove(db: Db, projectId: string): Promise<Proof> {
       ...pastProblems(plant, [...past.values()], units.timeZone),
       ...laid.problems,
       ...missingOf(laid.traces, circuits),
-      ...findMixUps(laid, circuits, figures),
+      ...findSwappedFibers(laid, circuits, figures),
     ],
     splices: new Map(
       plant.splices.flatMap((splice) =>
@@ -150,7 +150,7 @@ async function traceOf(db: Db, id: string) {
   return openTrace(name, bytes);
 }
 
-async function measured(db: Db, proof: LaidProof): Promise<Map<string, TraceFigures>> {
+async function measured(db: Db, proof: AlignedTraces): Promise<Map<string, TraceFigures>> {
   const keys = new Map(proof.traces.map(({ id }) => [id, keyOf(proof, id)]));
   const kept = await db
     .select()
@@ -189,7 +189,7 @@ async function measured(db: Db, proof: LaidProof): Promise<Map<string, TraceFigu
 }
 
 /** Where a trace is measured, to the half meter. */
-function keyOf(proof: LaidProof, id: string): string {
+function keyOf(proof: AlignedTraces, id: string): string {
   const { points, strangers, early } = proof.laid.get(id)!;
   const half = (meters: number) => Math.round(2 * meters);
   const text = JSON.stringify([

@@ -41,7 +41,7 @@ class Stopped extends Error {
 }
 
 /** The server could not be reached; the same request may go through later. */
-class Unreached extends Error {
+export class Unreached extends Error {
   override name = 'Unreached';
 }
 
@@ -80,7 +80,7 @@ export const read = <Answer>(path: string): Promise<Answer> => request(path) as 
 
 /** A file on its way to the server. */
 export interface Sending {
-  /** Resolves with the answer, once the server is done with it. */
+  /** Resolves with the answer, once the server has read it. */
   answer: Promise<unknown>;
   stop(): void;
 }
@@ -98,10 +98,17 @@ export function sendFile(path: string, file: File, onSent: (bytes: number) => vo
         reject,
       );
     };
-    way.onerror = () => reject(new Unreached('The server does not answer, or the line broke.'));
+    way.onerror = () =>
+      reject(
+        new Unreached(
+          'The line broke before the server answered. What had arrived whole is listed here; if it is not, send it again.',
+        ),
+      );
     way.onabort = () => reject(new Stopped('Stopped; nothing of it is kept.'));
   });
   way.open('POST', path);
+  // The server works on it by itself: lines are cut that carry nothing for minutes (RFC 7240).
+  way.setRequestHeader('prefer', 'respond-async');
   way.send(file);
   return { answer, stop: () => way.abort() };
 }

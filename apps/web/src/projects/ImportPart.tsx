@@ -4,7 +4,7 @@ import { Notice } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 import { Progress, byteWords, rowWords } from '@/ui/Progress';
 import { Txt } from '@/ui/Txt';
-import type { Importing } from './useProjectImport';
+import type { ImportUnderWay, Importing } from './useProjectImport';
 
 /** Projects that are coming in: how far each is, and what was wrong with a file. */
 export function ImportPart({
@@ -14,8 +14,7 @@ export function ImportPart({
 }) {
   return (
     <>
-      {/* What this page sends is on its way until the server shows it as an import. */}
-      {state.stage === 'sending' && !(state.sent === state.size && underWay.length > 0) ? (
+      {state.stage === 'sending' ? (
         <View aria-busy>
           <Leaf style={{ gap: 8 }}>
             <Txt kind="strong">{`Sending ${state.name}`}</Txt>
@@ -28,24 +27,40 @@ export function ImportPart({
           </Leaf>
         </View>
       ) : null}
-      {underWay.map(({ projectId, name, stage, done, total }) => (
-        <Leaf key={projectId} style={{ gap: 8 }}>
-          <Txt kind="strong">{`Importing ${name}`}</Txt>
-          {stage === 'writing' ? (
-            <Progress label={`Importing ${name}`} done={done} total={total}>
-              {rowWords(done, total)}
-            </Progress>
-          ) : (
-            <Txt>Stopping: what is in is taken out again.</Txt>
-          )}
-          <Press label="Stop" disabled={stage !== 'writing'} onPress={() => void stop(projectId)} />
-        </Leaf>
+      {underWay.map((one) => (
+        <ImportLeaf key={one.projectId} coming={one} onStop={() => void stop(one.projectId)} />
       ))}
-      {state.stage === 'failed' ? (
-        <Notice word="Not imported." ink="accent" live>
+      {state.stage === 'failed' || state.stage === 'unanswered' ? (
+        <Notice word={state.stage === 'failed' ? 'Not imported.' : 'No answer.'} ink="accent" live>
           {`${state.name}: ${state.message}`}
         </Notice>
       ) : null}
     </>
+  );
+}
+
+function ImportLeaf({ coming, onStop }: { coming: ImportUnderWay; onStop(): void }) {
+  const { name, stage, done, total, problem } = coming;
+  if (stage === 'failed')
+    return (
+      <Leaf style={{ gap: 8 }}>
+        <Notice word="Not imported." ink="accent" live>
+          {`${name}: ${problem}`}
+        </Notice>
+        <Press label="I have read it" onPress={onStop} />
+      </Leaf>
+    );
+  return (
+    <Leaf style={{ gap: 8 }}>
+      <Txt kind="strong">{`Importing ${name}`}</Txt>
+      {stage === 'writing' ? (
+        <Progress label={`Importing ${name}`} done={done} total={total}>
+          {rowWords(done, total)}
+        </Progress>
+      ) : (
+        <Txt>Stopping: what is in is taken out again.</Txt>
+      )}
+      <Press label="Stop" disabled={stage !== 'writing'} onPress={onStop} />
+    </Leaf>
   );
 }

@@ -1,23 +1,25 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
-import { type Sending, read, send, sendFile } from '@/data/api';
+import { type Sending, Unreached, read, send, sendFile } from '@/data/api';
 import { pickFile } from '@/ui/pickFile';
 
 /** An import that the server has under way. */
-interface ImportUnderWay {
+export interface ImportUnderWay {
   projectId: string;
   name: string;
-  stage: 'writing' | 'stopping' | 'clearing';
+  stage: 'writing' | 'stopping' | 'clearing' | 'failed';
   /** Rows that are in, of all. */
   done: number;
   total: number;
+  /** Why it failed. */
+  problem: string | null;
 }
 
-/** The file that this page sends; `failed` with what the server said of it. */
+/** The file that this page sends; `failed` with what the server said of it, `unanswered` where it said nothing. */
 type FileState =
   | { stage: 'none' }
   | { stage: 'sending'; name: string; sent: number; size: number }
-  | { stage: 'failed'; name: string; message: string };
+  | { stage: 'failed' | 'unanswered'; name: string; message: string };
 
 /** How often the server is asked how far it is, ms, while there is something to tell. */
 const ASK_MS = 700;
@@ -33,12 +35,21 @@ export function useProjectImport(onDone: (projectId: string) => void) {
   const underWay = useQuery({
     queryKey: ['imports'],
     queryFn: () => read<ImportUnderWay[]>('/api/imports'),
-    refetchInterval: ({ state: { data } }) => (isSending || data?.length ? ASK_MS : false),
+    refetchInterval: ({ state: { data } }) =>
+      isSending || data?.some(({ stage }) => stage !== 'failed') ? ASK_MS : false,
   });
+  /** Who has left the page is not taken to a project. */
+  const isHere = useRef(true);
+  useEffect(() => {
+    isHere.current = true;
+    return () => {
+      isHere.current = false;
+    };
+  }, []);
   const count = underWay.data?.length ?? 0;
   useEffect(() => {
-    // One that is over may be a project by now.
-    if (count === 0) void client.invalidateQueries({ queryKey: ['projects'] });
+    // One that somebody else sent is a project by now.
+    void client.invalidateQueries({ queryKey: ['projects'] });
   }, [client, count]);
   const start = async () => {
     const file = await pickFile('.zip,.json,application/zip,application/json');
@@ -50,13 +61,13 @@ export function useProjectImport(onDone: (projectId: string) => void) {
     );
     try {
       const { id } = (await sending.current.answer) as { id: string };
-      await client.invalidateQueries({ queryKey: ['projects'] });
+      await client.refetchQueries({ queryKey: ['imports'] });
       setState({ stage: 'none' });
-      onDone(id);
+      if ((await isIn(id)) && isHere.current) onDone(id);
     } catch (error) {
-      setState({ stage: 'failed', name, message: (error as Error).message });
+      const stage = error instanceof Unreached ? 'unanswered' : 'failed';
+      setState({ stage, name, message: (error as Error).message });
     }
-    void client.invalidateQueries({ queryKey: ['imports'] });
   };
   /** Stops the file on its way; one that has arrived is stopped as the server's import. */
   const stopSending = () => sending.current?.stop();
@@ -65,4 +76,18 @@ export function useProjectImport(onDone: (projectId: string) => void) {
     void client.invalidateQueries({ queryKey: ['imports'] });
   };
   return { state, underWay: underWay.data ?? [], start, stopSending, stop };
+}
+
+/** Waits until an import is over. @returns whether the project is there: it may have failed or been stopped */
+async function isIn(projectId: string): Promise<boolean> {
+  for (;;) {
+    // Who is not reached is asked again: it goes on without this page.
+    const imports = await read<ImportUnderWay[]>('/api/imports').catch(() => null);
+    const own = imports?.find((one) => one.projectId === projectId);
+    if (imports && !own) break;
+    if (own?.stage === 'failed') return false;
+    await new Promise((resolve) => setTimeout(resolve, ASK_MS));
+  }
+  const projects = await read<{ id: string }[]>('/api/projects');
+  return projects.some(({ id }) => id === projectId);
 }

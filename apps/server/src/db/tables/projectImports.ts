@@ -17,10 +17,12 @@ export const projectImports = pgTable('project_imports', {
   beat: timestamp({ withTimezone: true }).notNull().defaultNow(),
   /** What it added for all projects: it goes again where the import is stopped. */
   added: jsonb().$type<AddedForAll>().notNull(),
+  /** Why it failed, once what was in is taken out. */
+  problem: text(),
 });
 
-/** `stopping` is asked for; `clearing` takes out what is in. */
-export type ImportStage = 'writing' | 'stopping' | 'clearing';
+/** `stopping` is asked for; `clearing` takes out what is in; `failed` has nothing of it left. */
+export type ImportStage = 'writing' | 'stopping' | 'clearing' | 'failed';
 
 /** Ids of schemes, hardware profiles and instruments. */
 export interface AddedForAll {

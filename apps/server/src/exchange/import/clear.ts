@@ -12,8 +12,13 @@ const TRACES_PIECE = 5;
 /**
  * Takes out what is in of a project whose import was stopped or cut off, piece by piece. Cut off itself, it may be
  * begun again.
+ * @param problem why it failed, for who has not waited for it; null where nobody asks
  */
-export async function clearImport(db: Db, projectId: string): Promise<void> {
+export async function clearImport(
+  db: Db,
+  projectId: string,
+  problem: string | null = null,
+): Promise<void> {
   const [row] = await db
     .update(projectImports)
     .set({ stage: 'clearing', beat: sql`now()` })
@@ -79,7 +84,10 @@ export async function clearImport(db: Db, projectId: string): Promise<void> {
         if (!(error instanceof Problem)) throw error;
       });
   // Last: until then whoever starts next goes on with it.
-  await db.delete(projectImports).where(eq(projectImports.projectId, projectId));
+  const own = eq(projectImports.projectId, projectId);
+  await (problem === null
+    ? db.delete(projectImports).where(own)
+    : db.update(projectImports).set({ stage: 'failed', problem }).where(own));
 }
 
 /** Takes out all that imports left which nobody writes any more. */

@@ -9,7 +9,7 @@ import { type TestApi, renamed, startApi } from '../../testing/api.ts';
 import { TOLD, attemptOn, provenBy, smallDocument } from '../../testing/small.ts';
 import { clearCutOff } from './clear.ts';
 import { type DocumentFiles, unpacked } from './files.ts';
-import { importProject } from './importProject.ts';
+import { openImport } from './importProject.ts';
 import { cutOffImports, listImports, stopImport } from './imports.ts';
 
 let api: TestApi;
@@ -66,7 +66,7 @@ function held(document: ProjectDocument) {
       return packed.files.bytesOf(list, id);
     },
   };
-  const done = importProject(api.db, packed.document, files, 'test');
+  const done = openImport(api.db, packed.document, files, 'test').then((write) => write());
   return { atFile, goOn, done };
 }
 
@@ -216,6 +216,21 @@ describe('an import under way', () => {
     await expect(done).rejects.toMatchObject({ status: 409, message: /stopped/ });
     expect(await rowCounts(api.db)).toEqual(before);
     expect((await api.post('/documents', document)).status).toBe(200);
+  });
+
+  it('that nobody waits for tells why it failed until somebody has read it', async () => {
+    const document = documentWithFile();
+    document.photos[0]!.bytes = Buffer.from('no picture').toString('base64');
+    const before = await rowCounts(api.db);
+    const bytes = Buffer.from(JSON.stringify(document));
+    const { status, body } = await api.send('/documents', bytes, { prefer: 'respond-async' });
+    expect([status, body]).toEqual([202, { id: document.project.id }]);
+    const only = async () => (await listImports(api.db))[0];
+    while ((await only())?.stage !== 'failed') await new Promise((done) => setTimeout(done, 20));
+    expect(await only()).toMatchObject({ problem: expect.stringMatching(/JPEG/) as string });
+    expect(await rowCounts(api.db)).toEqual({ ...before, project_imports: 1 });
+    await api.remove(`/imports/${document.project.id}`);
+    expect(await rowCounts(api.db)).toEqual(before);
   });
 
   it('that was cut off is taken out by whoever starts next, but no other', async () => {

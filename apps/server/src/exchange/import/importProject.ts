@@ -23,7 +23,7 @@ import {
   schemes,
 } from '../../db/schema.ts';
 import { KINDS, bySplice, drawNumbers, insertNumbered } from '../../evidence/queries.ts';
-import { Problem } from '../../http/problem.ts';
+import { Problem, fromDatabase } from '../../http/problem.ts';
 import { judgedOf } from '../../ledger/refresh.ts';
 import { putAssemblies, putHardware } from '../../prep/queries.ts';
 import { setArchived } from '../../removal/queries.ts';
@@ -34,7 +34,14 @@ import { keepTrace, placeTraces, traceRow } from '../../traces/queries.ts';
 import { clearImport } from './clear.ts';
 import { contradictionsOf, withoutStrays } from './contradictions.ts';
 import { type DocumentFiles, unpacked } from './files.ts';
-import { beginImport, finishImport, onImport, refuseKnown, tellImport } from './imports.ts';
+import {
+  ImportStopped,
+  beginImport,
+  finishImport,
+  onImport,
+  refuseKnown,
+  tellImport,
+} from './imports.ts';
 import { Pieces } from './pieces.ts';
 
 /** Numbers that are drawn at a time. */
@@ -63,25 +70,26 @@ const COUNTED = [
   'signed',
 ] as const satisfies readonly (keyof PackedDocument)[];
 
-/** Imports a document that lies in memory whole. See {@link importProject}. */
+/** Imports a document that lies in memory whole. See {@link openImport}. */
 export async function writeDocument(db: Db, sent: ProjectDocument): Promise<void> {
   const { document, files } = unpacked(sent);
-  await importProject(db, document, files, 'this process');
+  const write = await openImport(db, document, files, 'this process');
+  await write();
 }
 
 /**
  * Imports a whole project, all or nothing: piece by piece, so that whoever records meanwhile hardly waits, and for
  * nobody to see until all of it is in.
  * @param owner names who writes, so that what is left of one that ended can be taken out
- * @throws Problem 409 where the project is here already or the import is stopped, 422 where the document contradicts
- *   itself
+ * @returns what writes it, to be called at once; it throws a problem where the import fails or is stopped
+ * @throws Problem 409 where the project is here already, 422 where the document contradicts itself
  */
-export async function importProject(
+export async function openImport(
   db: Db,
   sent: PackedDocument,
   files: DocumentFiles,
   owner: string,
-): Promise<void> {
+): Promise<(isWaitedFor?: boolean) => Promise<void>> {
   const document = withoutStrays(sent);
   const { project } = document;
   await refuseKnown(db, project.id);
@@ -94,14 +102,22 @@ export async function importProject(
       places,
     );
   await begin(db, document, owner);
-  try {
-    await writeRows(db, document, files);
-    await finishImport(db, project.id);
-  } catch (error) {
-    await clearImport(db, project.id);
-    throw error;
-  }
+  return async (isWaitedFor = true) => {
+    try {
+      await writeRows(db, document, files);
+      await finishImport(db, project.id);
+    } catch (error) {
+      const isTold = isWaitedFor || error instanceof ImportStopped;
+      await clearImport(db, project.id, isTold ? null : wordsOf(error));
+      throw error;
+    }
+  };
 }
+
+const wordsOf = (error: unknown): string => {
+  const problem = error instanceof Problem ? error : fromDatabase(error);
+  return problem?.message ?? 'Something went wrong on the server; nothing of it is kept.';
+};
 
 /** The project itself, and what it brings for all. */
 async function begin(db: Db, document: PackedDocument, owner: string): Promise<void> {

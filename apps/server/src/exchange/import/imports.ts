@@ -1,4 +1,4 @@
-import { and, eq, lt, sql } from 'drizzle-orm';
+import { and, eq, lt, ne, sql } from 'drizzle-orm';
 import { type Db, rowsOf } from '../../db/client.ts';
 import { type AddedForAll, type ImportStage, projectImports, projects } from '../../db/schema.ts';
 import { Problem } from '../../http/problem.ts';
@@ -13,15 +13,22 @@ export interface ImportUnderWay {
   stage: ImportStage;
   done: number;
   total: number;
+  /** Why it failed. */
+  problem: string | null;
 }
 
-const STOPPED = 'The import was stopped. Nothing of it is kept.';
+/** Somebody stopped it. */
+export class ImportStopped extends Problem {
+  constructor() {
+    super(409, 'The import was stopped. Nothing of it is kept.');
+  }
+}
 
-/** Imports under way, on whatever server. */
+/** Imports under way, on whatever server, and those that failed until somebody has read why. */
 export async function listImports(db: Db): Promise<ImportUnderWay[]> {
-  const { projectId, name, stage, done, total } = projectImports;
+  const { projectId, name, stage, done, total, problem } = projectImports;
   return db
-    .select({ projectId, name, stage, done, total })
+    .select({ projectId, name, stage, done, total, problem })
     .from(projectImports)
     .orderBy(name, projectId);
 }
@@ -33,7 +40,7 @@ export async function refuseKnown(db: Db, projectId: string): Promise<void> {
   const [coming] = await db
     .select({ name: projectImports.name, stage: projectImports.stage })
     .from(projectImports)
-    .where(eq(projectImports.projectId, projectId));
+    .where(and(eq(projectImports.projectId, projectId), ne(projectImports.stage, 'failed')));
   if (coming)
     throw new Problem(
       409,
@@ -54,6 +61,8 @@ export async function beginImport(
   db: Db,
   row: { projectId: string; name: string; total: number; owner: string; added: AddedForAll },
 ): Promise<void> {
+  // It may have failed before.
+  await dismiss(db, row.projectId);
   await db.insert(projectImports).values({ ...row, stage: 'writing' });
 }
 
@@ -67,7 +76,7 @@ export async function tellImport(db: Db, projectId: string, done: number): Promi
     .set({ done, beat: sql`now()` })
     .where(and(eq(projectImports.projectId, projectId), eq(projectImports.stage, 'writing')))
     .returning({ projectId: projectImports.projectId });
-  if (!row) throw new Problem(409, STOPPED);
+  if (!row) throw new ImportStopped();
 }
 
 /**
@@ -82,16 +91,25 @@ export async function finishImport(db: Db, projectId: string): Promise<void> {
         -- Who waits for news finds some: what came in had its numbers before.
         select nextval('evidence_seq') from done`,
   );
-  if (!done) throw new Problem(409, STOPPED);
+  if (!done) throw new ImportStopped();
 }
 
-/** Asks an import to stop; what it wrote is taken out by whoever writes it. One that is over is left as it is. */
+/**
+ * Asks an import to stop; what it wrote is taken out by whoever writes it. One that failed is forgotten, and one that is
+ * over left as it is.
+ */
 export async function stopImport(db: Db, projectId: string): Promise<void> {
   await db
     .update(projectImports)
     .set({ stage: 'stopping' })
     .where(and(eq(projectImports.projectId, projectId), eq(projectImports.stage, 'writing')));
+  await dismiss(db, projectId);
 }
+
+const dismiss = (db: Db, projectId: string): Promise<unknown> =>
+  db
+    .delete(projectImports)
+    .where(and(eq(projectImports.projectId, projectId), eq(projectImports.stage, 'failed')));
 
 /**
  * Projects whose imports nobody writes any more.
@@ -111,7 +129,7 @@ export async function cutOffImports(
   const rows = await db
     .select({ projectId: projectImports.projectId })
     .from(projectImports)
-    .where(condition);
+    .where(and(ne(projectImports.stage, 'failed'), condition));
   return rows.map(({ projectId }) => projectId);
 }
 

@@ -2,7 +2,7 @@ import { expose, transfer } from 'comlink';
 import {
   type OwnEvent,
   Pyramid,
-  findJoints,
+  findEvents,
   ownTable,
   readSor,
   samplesOf,
@@ -58,7 +58,7 @@ async function load({ id, start, stretch }: ShownTrace): Promise<Loaded> {
   const { levels } = samples;
   const spacing = samples.spacing * stretch;
   const first = samples.first * stretch;
-  const { joints, end } = findJoints(levels, samples.pulse);
+  const { joints, end } = findEvents(levels, samples.pulse);
   const at = Math.min(levels.length - 1, Math.max(0, Math.round((start - first) / spacing)));
   return {
     pyramid: new Pyramid(levels),

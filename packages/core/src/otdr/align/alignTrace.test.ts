@@ -1,0 +1,106 @@
+import { alignTrace } from './alignTrace.ts';
+import { zonesOf } from '../measure/zones.ts';
+import { HELIX, fiberTo, lineOf, reflection, splice } from './line.testing.ts';
+import { fitRoutes } from './fitRoutes.ts';
+import { faultLocationWords, faultLocation } from '../diagnose/faultLocation.ts';
+
+const SHEATH = [2000, 3000, 2500];
+// Coils of 20 m on either side of both closures.
+const to = fiberTo([2020, 3040, 2520]);
+const marks: [number | null, number | null][] = [
+  [100, 2120],
+  [9000, 5960],
+  [50, 2570],
+];
+const fellows = Array.from({ length: 8 }, (_, fiber) => ({
+  id: `${fiber}`,
+  joints: [splice(to[1]!), splice(to[2]!)],
+  end: to[3]!,
+}));
+const group = fitRoutes([
+  {
+    key: 'A',
+    route: lineOf({
+      sheath: SHEATH,
+      coils: [
+        [0, 20],
+        [20, 20],
+        [20, 0],
+      ],
+      marks,
+    }),
+    traces: fellows,
+  },
+]).groups.get('A')!;
+const lay = (joints: ReturnType<typeof splice>[], end: number | null) =>
+  alignTrace({ id: 't', joints, end }, group);
+
+describe('a trace laid along its way', () => {
+  it('each joint at its closure; those at none are strangers', () => {
+    const laid = lay([splice(to[1]! + 3), splice(3500), splice(to[2]! - 2)], to[3]!);
+    expect(laid.found.map((joint) => joint && Math.round(joint.position))).toEqual([
+      null,
+      Math.round(to[1]! + 3),
+      Math.round(to[2]! - 2),
+      null,
+    ]);
+    expect(laid.strangers).toMatchObject([{ kind: 'unplanned', joint: { position: 3500 } }]);
+  });
+
+  it('an echo lies as far as two reflections together and loses nothing', () => {
+    const laid = lay([reflection(1200, 0.3), reflection(2400, 0.001), splice(to[2]!)], to[3]!);
+    expect(laid.strangers.map(({ kind }) => kind)).toEqual(['unplanned', 'ghost']);
+    const real = lay([reflection(1200, 0.3), reflection(2400, 0.4)], to[3]!);
+    expect(real.strangers.map(({ kind }) => kind)).toEqual(['unplanned', 'unplanned']);
+  });
+
+  it('an end that comes early, and fiber behind the end', () => {
+    expect(lay([splice(to[1]!)], 4000).early).toMatchObject({ at: 4000 });
+    expect(lay([splice(to[1]!), splice(to[2]!)], to[3]!).early).toBeNull();
+    expect(lay([splice(to[1]!), splice(to[2]!)], to[3]! + 500).late).toBeCloseTo(500, 0);
+  });
+
+  it('a launch fiber that only this file has', () => {
+    const laid = lay([reflection(502), splice(to[1]! + 502), splice(to[2]! + 502)], to[3]! + 502);
+    expect(Math.abs(laid.shift - 502)).toBeLessThan(3);
+    expect(laid.points[1]!.at).toBeCloseTo(to[1]! + 502, 0);
+    expect(laid.strangers).toEqual([]);
+    expect([laid.early, laid.late]).toEqual([null, 0]);
+  });
+
+  it('zones of joints within a pulse are one, and none lies behind a break', () => {
+    const laid = lay([splice(to[1]!), splice(to[1]! + 40)], 4000);
+    const { zones, points } = zonesOf(laid, (meters) => meters, 60);
+    expect(points).toEqual([1]);
+    expect(zones).toHaveLength(1);
+    expect(zones[0]!.to).toBeGreaterThan(to[1]! + 100);
+  });
+});
+
+describe('where to go', () => {
+  it('sheath from the nearest closure, by the fiber the trace itself shows between both', () => {
+    const place = faultLocation(to[1]! + 500 * HELIX, 2, group)!;
+    expect(place).toMatchObject({ from: 'weir', toward: 'mill', cable: 'B', inCoil: false });
+    expect(place.sheath).toBeCloseTo(500, 0);
+  });
+
+  it('by sheath mark, running down or up', () => {
+    expect(faultLocation(to[1]! + 500 * HELIX, 2, group)!.mark).toBeCloseTo(8500, 0);
+    expect(faultLocation(to[2]! - 500 * HELIX, 2, group)!.mark).toBeCloseTo(6460, 0);
+    expect(faultLocation(to[2]! + 100 * HELIX, 2, group)!.mark).toBeCloseTo(150, 0);
+  });
+
+  it('in the coil at a closure', () => {
+    const place = faultLocation(to[2]! + 12 * HELIX, 2, group)!;
+    expect(place).toMatchObject({ from: 'mill', inCoil: true, cable: 'C' });
+    expect(faultLocationWords(place, 'km')).toMatch(
+      /^In the loop of cable C at mill: 12 ± \d+ m of sheath, at sheath mark 62 m\.$/,
+    );
+  });
+
+  it('the farther from a closure, the less sure', () => {
+    const near = faultLocation(to[1]! + 50, 2, group)!.sigma;
+    const far = faultLocation(to[1]! + 1400, 2, group)!.sigma;
+    expect(far).toBeGreaterThan(near);
+  });
+});

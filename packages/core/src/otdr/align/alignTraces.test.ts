@@ -1,0 +1,166 @@
+import { findCauses } from '../diagnose/causes.ts';
+import { fiberTo, lineOf, reflection, splice } from './line.testing.ts';
+import { pairTraces } from '../measure/pairTraces.ts';
+import type { ProofTrace } from './alignedTraces.ts';
+import { alignTraces } from './alignTraces.ts';
+import { missingOf, namesOf } from './problems.ts';
+import type { TraceFigures } from '../measure/measureTrace.ts';
+
+const SHEATH = [2000, 3000, 2500];
+const to = fiberTo(SHEATH);
+const length = to.at(-1)!;
+const circuits = new Map(
+  [1, 2, 3].map((fiber) => [`A ${fiber}`, lineOf({ sheath: SHEATH }, fiber)]),
+);
+
+function trace(
+  fiber: number,
+  direction: 'AB' | 'BA',
+  nm: number,
+  change: Partial<ProofTrace> = {},
+) {
+  const places = direction === 'AB' ? to : [...to].reverse().map((at) => length - at);
+  const id = `A ${fiber} ${direction} ${nm}`;
+  return {
+    id,
+    name: `${id.replaceAll(' ', '_')}.sor`,
+    circuit: `A ${fiber}`,
+    direction,
+    wavelengthNm: nm,
+    joints: [splice(places[1]!), splice(places[2]!)],
+    end: length,
+    faded: null,
+    range: 12_000,
+    groupIndex: 146_820,
+    samples: id,
+    ...change,
+  } satisfies ProofTrace;
+}
+const all = (change: Partial<ProofTrace> = {}) =>
+  [1, 2, 3].flatMap((fiber) =>
+    (['AB', 'BA'] as const).map((direction) => trace(fiber, direction, 1550, change)),
+  );
+const words = (traces: ProofTrace[]) =>
+  alignTraces(circuits, traces).problems.map((problem) => problem.words);
+
+describe('traces of a project, laid', () => {
+  it('sound ones have no problem', () => {
+    expect(words(all())).toEqual([]);
+  });
+
+  it('of several shots the last counts, and that is said', () => {
+    const [first, ...rest] = all();
+    const again = { ...first!, id: 'again', name: 'again.sor', samples: 'again' };
+    const laid = alignTraces(circuits, [first!, ...rest, again]);
+    expect(laid.traces.map(({ id }) => id)).toContain('again');
+    expect(laid.traces.map(({ id }) => id)).not.toContain(first!.id);
+    expect(laid.problems[0]!.words).toBe(
+      'A 1 AB at 1550 nm has 2 traces: the last that came in counts, again.sor.',
+    );
+  });
+
+  it('noise only takes no part in the fit', () => {
+    const list = [...all().slice(1), trace(1, 'AB', 1550, { joints: [], end: 0 })];
+    const laid = alignTraces(circuits, list);
+    expect(laid.problems[0]!.words).toMatch(/noise only, no fiber is seen/);
+    expect(laid.laid.has('A 1 AB 1550')).toBe(false);
+  });
+
+  it('a fiber lost in noise is not called broken', () => {
+    const [first, ...rest] = all();
+    const laid = alignTraces(circuits, [{ ...first!, end: null, faded: 6000 }, ...rest]);
+    expect(laid.problems[0]!.words).toMatch(/A 1 is lost in noise from 6.0 km on/);
+    expect(laid.laid.get(first!.id)!.early).toBeNull();
+  });
+
+  it('distances of an odd group index are made those of its fellows', () => {
+    const [first, ...rest] = all();
+    const by = 146_820 / 150_000;
+    const odd = {
+      ...first!,
+      groupIndex: 150_000,
+      joints: first!.joints.map((joint) => ({ ...joint, position: joint.position * by })),
+      end: length * by,
+    };
+    const laid = alignTraces(circuits, [odd, ...rest]);
+    expect(laid.traces.find(({ id }) => id === odd.id)!.end).toBeCloseTo(length, 6);
+    expect(laid.stretch.get(odd.id)).toBeCloseTo(1 / by, 9);
+  });
+
+  it('names of files: three, and how many more', () => {
+    expect(namesOf(all().slice(0, 2))).toBe('A_1_AB_1550.sor, A_1_BA_1550.sor');
+    expect(namesOf(all())).toMatch(/and 3 more$/);
+  });
+});
+
+describe('both directions, joint by joint', () => {
+  const figure = (loss: number, sigma = 0.003) => ({ loss, sigma });
+  const figures = (AB: number[], BA: number[]) =>
+    new Map<string, TraceFigures>([
+      [
+        'A 1 AB 1550',
+        {
+          points: [null, ...AB.map((loss) => figure(loss)), null],
+          strangers: [],
+          total: figure(3),
+          glass: [],
+        },
+      ],
+      [
+        'A 1 BA 1550',
+        {
+          points: [null, ...BA.map((loss) => figure(loss, 0.004)), null],
+          strangers: [],
+          total: figure(3.2),
+          glass: [],
+        },
+      ],
+    ]);
+  const laid = alignTraces(circuits, [trace(1, 'AB', 1550), trace(1, 'BA', 1550)]);
+
+  // STD: one way from 8.6 onto 9.2 um reads 10 log10(9.2/8.6) = 0.2929 dB beyond the loss, back as much less.
+  it('the excess of unlike mode fields cancels in the mean', () => {
+    const { joints } = pairTraces(
+      laid,
+      circuits,
+      figures([0.2929 + 0.05, 0.1], [0.3, 0.05 - 0.2929]),
+    );
+    expect(joints[0]!.mean!.loss).toBeCloseTo(0.05, 9);
+    expect(joints[0]!.modeField!.loss).toBeCloseTo(0.2929, 9);
+    expect(10 ** (joints[0]!.modeField!.loss / 10) * 8.6).toBeCloseTo(9.2, 3);
+    // Walked from B the second closure comes first.
+    expect(joints[1]).toMatchObject({ forward: figure(0.1), backward: figure(0.3, 0.004) });
+    expect(joints[1]!.mean!.sigma).toBeCloseTo(0.0025, 9);
+  });
+
+  it('the total is the mean of both; what is missing is named', () => {
+    const { totals } = pairTraces(laid, circuits, figures([0.1, 0.1], [0.1, 0.1]));
+    expect(totals).toMatchObject([{ circuit: 'A 1', wavelengthNm: 1550 }]);
+    expect(totals[0]!.mean!.loss).toBeCloseTo(3.1, 9);
+    expect(missingOf([trace(1, 'AB', 1310)], circuits)[0]!.words).toBe(
+      'A 1 at 1310 nm: BA is missing, so its losses are one-way.',
+    );
+  });
+
+  it('a reflection where a fusion was planned is a connector or air', () => {
+    const shiny = trace(1, 'AB', 1550, { joints: [reflection(to[1]!, 0.3), splice(to[2]!)] });
+    const own = alignTraces(circuits, [shiny]);
+    const read = new Map([['A 1 AB 1550', figures([0.3, 0.02], []).get('A 1 AB 1550')!]]);
+    const { joints } = pairTraces(own, circuits, read);
+    const place = {
+      id: 'weir 1',
+      closureId: 'weir',
+      closure: 'weir',
+      tray: 1,
+      slot: 1,
+      label: 'A 1 to B 1',
+      mass: false,
+      position: null,
+      made: true,
+      limit: { mean: 0.1, oneWay: 0.15 },
+    };
+    const [found] = findCauses(own, circuits, read, joints, new Map([[place.id, place]]));
+    expect(found).toMatchObject({ cause: 'connector', spliceIds: ['weir 1'] });
+    expect(found!.evidence).toMatch(/a fusion does not reflect/);
+  });
+});

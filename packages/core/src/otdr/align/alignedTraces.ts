@@ -1,0 +1,60 @@
+import type { DistanceUnit } from '../../record/units.ts';
+import type { TraceEvent } from '../detect/analyse.ts';
+import type { AlignedTrace } from './alignTrace.ts';
+import type { FittedGroup, RouteFit } from './fitRoutes.ts';
+
+/** A trace with what was found in it and where it belongs. Meters of fiber as its file counts them. */
+export interface ProofTrace {
+  id: string;
+  /** The file's name. */
+  name: string;
+  circuit: string;
+  direction: 'AB' | 'BA';
+  wavelengthNm: number;
+  joints: readonly TraceEvent[];
+  end: number | null;
+  /** Where the fiber is lost in noise; null where it is not. */
+  faded: number | null;
+  /** How far the samples go. */
+  range: number;
+  /** Group index x 100 000. */
+  groupIndex: number;
+  /** Digest of its samples: two files may hold the same ones. */
+  samples: string;
+}
+
+/** What is odd about traces, in words. */
+export interface ProofProblem {
+  kind:
+    | 'same samples'
+    | 'group index'
+    | 'noise only'
+    | 'no end'
+    | 'launch fiber'
+    | 'receive fiber'
+    | 'scale'
+    | 'length unknown'
+    | 'shot twice'
+    | 'direction missing'
+    | 'wavelengths'
+    | 'mixed up'
+    | 'cut over since'
+    | 'end from one side';
+  circuit: string | null;
+  traces: string[];
+  words: string;
+}
+
+/** Traces laid along their ways, before they are measured. */
+export interface AlignedTraces {
+  traces: ProofTrace[];
+  fit: RouteFit;
+  /** By trace. */
+  laid: Map<string, AlignedTrace>;
+  group(trace: ProofTrace): FittedGroup;
+  /** What a trace's distances are multiplied by, for its group index is not that of its fellows. */
+  stretch: Map<string, number>;
+  /** In which distances are told. */
+  unit: DistanceUnit;
+  problems: ProofProblem[];
+}

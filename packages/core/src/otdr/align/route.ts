@@ -1,0 +1,154 @@
+import type { Assembly } from '../../record/hardware.ts';
+import type { Cable } from '../../record/cable.ts';
+import type { Closure } from '../../record/closure.ts';
+
+/** A place that a fiber passes: a closure, or the outer end of a cable. */
+export interface RoutePoint {
+  closureId: string | null;
+  name: string;
+  /** Tray and slot of the splice; null at an end. */
+  tray: number | null;
+  spliceId: string | null;
+}
+
+/** A fiber's way through one cable, from one point to the next. Meters. */
+export interface RouteSpan {
+  cableId: string;
+  cable: string;
+  fiber: number;
+  /** Sheath from splice to splice, coils included; null while nobody has said. */
+  sheath: number | null;
+  /** Whether that is known by sheath marks. */
+  marked: boolean;
+  /** Cable coiled at the point before and at the point behind. */
+  coils: [number, number];
+  /** Sheath marks at both points, m as the sheath counts them; null where they are not known. */
+  marks: [number | null, number | null];
+  /** Meters of fiber in a meter of sheath. */
+  helix: number;
+}
+
+/** A fiber from end to end: one more point than spans. */
+export interface CircuitRoute {
+  key: string;
+  /** How the circuit is called: the fiber at its first end. */
+  label: string;
+  points: RoutePoint[];
+  spans: RouteSpan[];
+}
+
+/** One fiber on its way, and the splice that leads on from it. */
+export interface RouteLeg {
+  cableId: string;
+  fiber: number;
+  splice: { id: string; closureId: string; tray: number } | null;
+}
+
+/** What is written of cables and closures. */
+export interface RouteSetting {
+  cables: ReadonlyMap<string, Cable>;
+  closures: ReadonlyMap<string, Closure>;
+  assemblies: ReadonlyMap<string, Assembly>;
+}
+
+const TENTHS = 10_000;
+
+/**
+ * The way of a circuit with the lengths that are written of it. Sheath between two closures is the
+ * difference of its marks where both are known, else the difference of their distances along the route
+ * and the coils at both. An outer end lies where its cable says, in the same way.
+ */
+export function routeOf(legs: readonly RouteLeg[], setting: RouteSetting): CircuitRoute {
+  const { cables, closures } = setting;
+  const first = legs[0]!;
+  const points = [
+    endPoint(cables.get(first.cableId)!),
+    ...legs.flatMap(({ splice }): RoutePoint[] =>
+      splice
+        ? [
+            {
+              closureId: splice.closureId,
+              name: closures.get(splice.closureId)!.name,
+              tray: splice.tray,
+              spliceId: splice.id,
+            },
+          ]
+        : [],
+    ),
+    endPoint(cables.get(legs.at(-1)!.cableId)!),
+  ];
+  const spans = legs.map((leg, index) => spanOf(leg, points[index]!, points[index + 1]!, setting));
+  return {
+    key: `${first.cableId} ${first.fiber}`,
+    label: `${cables.get(first.cableId)!.name} ${first.fiber}`,
+    points,
+    spans,
+  };
+}
+
+const endPoint = (cable: Cable): RoutePoint => ({
+  closureId: null,
+  name: cable.run.end?.name ?? `the outer end of ${cable.name}`,
+  tray: null,
+  spliceId: null,
+});
+
+function spanOf(
+  leg: RouteLeg,
+  from: RoutePoint,
+  to: RoutePoint,
+  { cables, closures, assemblies }: RouteSetting,
+): RouteSpan {
+  const cable = cables.get(leg.cableId)!;
+  const { run } = cable;
+  const at = ({ closureId }: RoutePoint) => {
+    if (closureId === null)
+      return {
+        mark: meters(run.end?.mark),
+        distance: meters(run.end?.distance),
+        coil: meters(run.end?.coil) ?? 0,
+      };
+    const entry = assemblies.get(closureId)?.entries.find(({ cableId }) => cableId === cable.id);
+    return {
+      mark: meters(run.marks.find((known) => known.closureId === closureId)?.mark),
+      distance: meters(closures.get(closureId)!.distance),
+      coil: meters(entry?.loop) ?? 0,
+    };
+  };
+  const [a, b] = [at(from), at(to)];
+  const marked = a.mark !== null && b.mark !== null;
+  const along =
+    a.distance === null || b.distance === null
+      ? null
+      : Math.abs(b.distance - a.distance) + a.coil + b.coil;
+  return {
+    cableId: cable.id,
+    cable: cable.name,
+    fiber: leg.fiber,
+    sheath: marked ? Math.abs(b.mark! - a.mark!) : along,
+    marked,
+    coils: [a.coil, b.coil],
+    marks: [a.mark, b.mark],
+    helix: run.helix / 10_000,
+  };
+}
+
+const meters = (tenths: number | null | undefined): number | null =>
+  tenths == null ? null : tenths / TENTHS;
+
+/** The same way walked from its other end. */
+export function reversed(route: CircuitRoute): CircuitRoute {
+  return {
+    ...route,
+    points: [...route.points].reverse(),
+    spans: [...route.spans].reverse().map((span) => ({
+      ...span,
+      coils: [span.coils[1], span.coils[0]],
+      marks: [span.marks[1], span.marks[0]],
+    })),
+  };
+}
+
+/** Circuits of one path pass the same cables and closures; their fibers are fitted together. */
+export const pathOf = ({ points, spans }: CircuitRoute): string =>
+  spans.map(({ cableId }, index) => `${points[index]!.closureId ?? ''}/${cableId}`).join(' ');

@@ -1,0 +1,47 @@
+import { median } from 'simple-statistics';
+
+const BIN = 256;
+/** Mean of the absolute value of a normal figure, in deviations. */
+const MEAN_ABSOLUTE = Math.sqrt(2 / Math.PI);
+
+/** Noise of single samples along a trace, a figure a bin of 256 samples, dB. */
+export interface Noise {
+  bins: Float64Array;
+  /** Standard deviation at a sample. */
+  at(sample: number): number;
+}
+
+/**
+ * The noise of a trace by second differences of neighbours, which slopes and all but the edge of a joint
+ * leave alone; smoothed by the middle of neighbouring bins, for noise grows and does not jump.
+ */
+export function noiseAlong(levels: Float32Array): Noise {
+  const count = Math.max(1, Math.ceil(levels.length / BIN));
+  const raw = new Float64Array(count);
+  for (let bin = 0; bin < count; bin++) {
+    const from = Math.max(1, bin * BIN);
+    const to = Math.min(levels.length - 1, bin * BIN + BIN);
+    let sum = 0;
+    let level = levels[from]!;
+    let step = level - levels[from - 1]!;
+    for (let at = from + 1; at <= to; at++) {
+      const next = levels[at]!;
+      sum += Math.abs(next - level - step);
+      step = next - level;
+      level = next;
+    }
+    // The second difference of white noise has six times its variance.
+    raw[bin] = to > from ? sum / (to - from) / (MEAN_ABSOLUTE * Math.sqrt(6)) : 0;
+  }
+  const bins = raw.map((_, bin) =>
+    Math.max(LEAST, median([...raw.subarray(Math.max(0, bin - 3), bin + 4)])),
+  );
+  const at = (sample: number): number =>
+    bins[Math.min(count - 1, Math.max(0, Math.floor(sample / BIN)))]!;
+  return { bins, at };
+}
+
+/** Samples are stored in thousandths of a dB: less noise than their rounding is none. */
+const LEAST = 0.0003;
+
+export const NOISE_BIN = BIN;

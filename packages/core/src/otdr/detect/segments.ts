@@ -1,0 +1,180 @@
+/** A straight line through a stretch of a trace. Places in samples, levels in dB. */
+export interface Fit {
+  /** Sum of the weights, and the place about which they lie. */
+  weight: number;
+  center: number;
+  /** Level at the center, and dB a sample. */
+  mean: number;
+  slope: number;
+  /** Weighted sum of squared distances from the center, and of what the line leaves over. */
+  spread: number;
+  left: number;
+}
+
+/**
+ * Running weighted sums over a trace, so that least squares through any stretch of it costs nothing. A
+ * sample weighs the inverse of its variance, and nothing where it is masked.
+ */
+export class Segments {
+  readonly length: number;
+  private readonly sums: Float64Array;
+  private readonly shift: number;
+
+  /**
+   * @param room an array to keep the sums in, {@link Segments.roomFor} long at least; whoever lends it does
+   * not lend it twice at a time
+   */
+  constructor(
+    levels: Float32Array,
+    weights: Float32Array,
+    room = new Float64Array(Segments.roomFor(levels.length)),
+  ) {
+    const n = (this.length = levels.length);
+    // Places are counted from the middle: sums of squares stay small enough to be exact.
+    const shift = (this.shift = n / 2);
+    const sums = (this.sums = room);
+    sums.fill(0, 0, 6);
+    let [w, wx, wxx, wy, wxy, wyy] = [0, 0, 0, 0, 0, 0];
+    for (let at = 0, to = 6; at < n; at++, to += 6) {
+      const weight = weights[at]!;
+      const x = at - shift;
+      const y = levels[at]!;
+      const xWeight = weight * x;
+      const yWeight = weight * y;
+      sums[to] = w += weight;
+      sums[to + 1] = wx += xWeight;
+      sums[to + 2] = wxx += xWeight * x;
+      sums[to + 3] = wy += yWeight;
+      sums[to + 4] = wxy += xWeight * y;
+      sums[to + 5] = wyy += yWeight * y;
+    }
+  }
+
+  static roomFor(samples: number): number {
+    return 6 * (samples + 1);
+  }
+
+  /** What a line from `from` up to but not including `to` leaves over: a weighted sum of squares. */
+  leftOver(from: number, to: number): number {
+    const { sums } = this;
+    const a = 6 * from;
+    const b = 6 * to;
+    return leftOf(
+      sums[b]! - sums[a]!,
+      sums[b + 1]! - sums[a + 1]!,
+      sums[b + 2]! - sums[a + 2]!,
+      sums[b + 3]! - sums[a + 3]!,
+      sums[b + 4]! - sums[a + 4]!,
+      sums[b + 5]! - sums[a + 5]!,
+    );
+  }
+
+  /** Least squares from `from` up to but not including `to`. */
+  line(from: number, to: number): Fit {
+    const { sums, shift } = this;
+    const [a, b] = [6 * from, 6 * to];
+    const weight = sums[b]! - sums[a]!;
+    const wx = sums[b + 1]! - sums[a + 1]!;
+    const center = wx / weight;
+    const wy = sums[b + 3]! - sums[a + 3]!;
+    const spread = Math.max(1e-12, sums[b + 2]! - sums[a + 2]! - center * wx);
+    const slope = (sums[b + 4]! - sums[a + 4]! - center * wy) / spread;
+    return {
+      weight,
+      center: center + shift,
+      mean: wy / weight,
+      slope,
+      spread,
+      left: this.leftOver(from, to),
+    };
+  }
+
+  /** How much two lines with a gap between them leave over less than one through all: large at a step. */
+  gain(from: number, split: number, gap: number, to: number, whole: number): number {
+    return whole - this.leftOver(from, split) - this.leftOver(split + gap, to);
+  }
+
+  /**
+   * The split of a stretch that leaves over the least, of every so many samples; what belongs to both ends
+   * is read once for all of them.
+   * @param whole what one line through all leaves over
+   */
+  bestSplit(
+    from: number,
+    to: number,
+    gap: number,
+    whole: number,
+    first: number,
+    last: number,
+    every: number,
+  ): { at: number; gain: number } {
+    const { sums } = this;
+    const [a, b] = [6 * from, 6 * to];
+    const [w0, x0, xx0, y0, xy0, yy0] = [
+      sums[a]!,
+      sums[a + 1]!,
+      sums[a + 2]!,
+      sums[a + 3]!,
+      sums[a + 4]!,
+      sums[a + 5]!,
+    ];
+    const [w1, x1, xx1, y1, xy1, yy1] = [
+      sums[b]!,
+      sums[b + 1]!,
+      sums[b + 2]!,
+      sums[b + 3]!,
+      sums[b + 4]!,
+      sums[b + 5]!,
+    ];
+    let least = Infinity;
+    let best = first;
+    for (let at = first; at <= last; at += every) {
+      const s = 6 * at;
+      const e = s + 6 * gap;
+      const left =
+        leftOf(
+          sums[s]! - w0,
+          sums[s + 1]! - x0,
+          sums[s + 2]! - xx0,
+          sums[s + 3]! - y0,
+          sums[s + 4]! - xy0,
+          sums[s + 5]! - yy0,
+        ) +
+        leftOf(
+          w1 - sums[e]!,
+          x1 - sums[e + 1]!,
+          xx1 - sums[e + 2]!,
+          y1 - sums[e + 3]!,
+          xy1 - sums[e + 4]!,
+          yy1 - sums[e + 5]!,
+        );
+      if (left < least) {
+        least = left;
+        best = at;
+      }
+    }
+    return { at: best, gain: first <= last ? whole - least : -Infinity };
+  }
+
+  /** Weight that lies in a stretch. */
+  weight(from: number, to: number): number {
+    return this.sums[6 * to]! - this.sums[6 * from]!;
+  }
+}
+
+/** What a line leaves over, by its weighted sums. */
+function leftOf(w: number, wx: number, wxx: number, wy: number, wxy: number, wyy: number): number {
+  if (w <= 0) return 0;
+  // One division for three: there are ten thousand of these in a trace.
+  const share = 1 / w;
+  const spread = wxx - wx * wx * share;
+  const along = wxy - wx * wy * share;
+  const all = wyy - wy * wy * share;
+  return spread > 0 ? all - (along * along) / spread : all;
+}
+
+/** Level of a line at a place, and its variance. */
+export const levelAt = (line: Fit, at: number): number =>
+  line.mean + line.slope * (at - line.center);
+export const varianceAt = (line: Fit, at: number): number =>
+  1 / line.weight + (at - line.center) ** 2 / line.spread;

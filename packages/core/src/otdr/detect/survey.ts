@@ -1,0 +1,233 @@
+import { NOISE_BIN, type Noise, noiseAlong } from './noise.ts';
+import { Segments } from './segments.ts';
+
+/** A rise of so many deviations, and of so many dB, is a reflection. */
+export const PEAK = { deviations: 8, least: 0.3 };
+/** Noise of single samples over which there is no fiber any more, dB. */
+const FLOOR = 1.5;
+
+/** Kept from trace to trace: to ask for megabytes anew takes longer than to fill them. */
+let sumsRoom = new Float64Array(0);
+const rooms = {
+  weights: new Float32Array(0),
+  means: new Float32Array(0),
+};
+
+function roomOfSums(samples: number): Float64Array<ArrayBuffer> {
+  if (sumsRoom.length < Segments.roomFor(samples))
+    sumsRoom = new Float64Array(Segments.roomFor(samples));
+  return sumsRoom;
+}
+
+/** So many figures of a room; what is in them is left over from the trace before. */
+function roomOf(name: keyof typeof rooms, samples: number): Float32Array {
+  if (rooms[name].length < samples) rooms[name] = new Float32Array(samples);
+  return rooms[name].subarray(0, samples);
+}
+
+/** A reflection. Places in samples, dB over the level before it. */
+export interface Peak {
+  at: number;
+  /** The sample after its dead zone. */
+  to: number;
+  height: number;
+}
+
+/** What a trace is made of before anything is looked for in it. Places in samples. */
+export interface Survey {
+  noise: Noise;
+  /** Samples that a step is spread over. */
+  gap: number;
+  peaks: Peak[];
+  /** The first sample behind the launch, the end of the fiber if it is seen, and where looking stops. */
+  start: number;
+  end: number | null;
+  /** Where the fiber is lost in noise before its end is seen; null where it is not. */
+  faded: number | null;
+  stop: number;
+}
+
+/**
+ * Noise as it grows, the end, and reflections with their dead zones.
+ * @param levels dB, one a sample
+ * @param pulse samples that a pulse covers
+ */
+export function surveyOf(levels: Float32Array, pulse: number): Survey {
+  const gap = Math.max(2, Math.round(pulse));
+  const noise = noiseAlong(levels);
+  const last = findEnd(levels, noise, gap);
+  const faded = last !== null && !last.seen ? fadesAt(noise) : null;
+  const end = faded === null ? (last?.at ?? null) : null;
+  const stop = Math.min(levels.length, end ?? faded ?? levels.length);
+  const start = Math.min(stop, launchZone(levels, noise, gap, stop));
+  const peaks = findPeaks(levels, noise, gap, start, stop);
+  // A high peak right before all is noise is the end of the fiber.
+  const top = peaks.at(-1);
+  if (faded !== null && top && top.height > END_PEAK && stop - top.to < 4 * NOISE_BIN)
+    return { noise, gap, peaks: peaks.slice(0, -1), start, end: top.at, faded: null, stop: top.at };
+  return { noise, gap, peaks, start, end, faded, stop };
+}
+
+/**
+ * Weighted sums over all that is fiber, for lines through it; they share their room with the next ones.
+ * @param pool how many samples are taken together; a place of the sums is as many samples
+ */
+export function segmentsOf(
+  levels: Float32Array,
+  { noise, peaks, start, stop }: Survey,
+  pool = 1,
+): Segments {
+  const count = Math.floor(stop / pool);
+  const [weights, means] = [roomOf('weights', count), roomOf('means', count)];
+  for (let bin = 0, at = 0; at < count; bin++) {
+    const deviation = noise.bins[bin]!;
+    const weight = pool / (deviation * deviation);
+    const bias = biasOf(deviation);
+    const to = Math.min(count, Math.ceil(((bin + 1) * NOISE_BIN) / pool));
+    for (; at < to; at++) {
+      let level = 0;
+      for (let next = at * pool, end = next + pool; next < end; next++) level += levels[next]!;
+      means[at] = level / pool + bias;
+      weights[at] = weight;
+    }
+  }
+  weights.fill(0, 0, Math.min(count, Math.ceil(start / pool)));
+  for (const { at, to } of peaks)
+    weights.fill(0, Math.floor(at / pool), Math.min(count, Math.ceil(to / pool)));
+  return new Segments(means, weights, roomOfSums(count));
+}
+
+/** A survey as sums of pooled samples count it: whatever is masked stays so. */
+export const pooled = (survey: Survey, pool: number): Survey => ({
+  ...survey,
+  gap: Math.ceil(survey.gap / pool),
+  peaks: survey.peaks.map(({ at, to, height }) => ({
+    at: Math.floor(at / pool),
+    to: Math.ceil(to / pool),
+    height,
+  })),
+  start: Math.ceil(survey.start / pool),
+  stop: Math.floor(survey.stop / pool),
+});
+
+/** Height from which on a peak may be an open end, dB. */
+const END_PEAK = 5;
+/** Noise this large well before it drowns everything has grown, not jumped: there is no end to see. */
+const GROWN = 0.45;
+/** Noise of single samples from which on levels say nothing any more, dB: their logarithm is too skew. */
+const DROWNED = 0.8;
+
+function fadesAt({ bins }: Noise): number | null {
+  let first = bins.length;
+  while (first > 0 && bins[first - 1]! > FLOOR) first--;
+  if (first === bins.length || first === 0) return null;
+  if (bins[Math.max(0, first - 8)]! <= GROWN) return null;
+  return bins.findIndex((deviation) => deviation > DROWNED) * NOISE_BIN;
+}
+
+/** Noise from which on the logarithm's own error counts, dB. */
+const BIASED = 0.05;
+
+/**
+ * What the logarithm of noise takes off a level, dB: 5 log10(1 + x) of a noise x lies below 0 in the
+ * mean, to second order by ln(10)/10 times the square of the noise in dB.
+ */
+const biasOf = (deviation: number): number =>
+  deviation <= BIASED || deviation > FLOOR ? 0 : (Math.LN10 / 10) * deviation * deviation;
+
+/** The sample at which the fiber ends: from there on there is noise only. */
+function findEnd(
+  levels: Float32Array,
+  noise: Noise,
+  gap: number,
+): { at: number; seen: boolean } | null {
+  const { bins } = noise;
+  let first = bins.length;
+  while (first > 0 && bins[first - 1]! > FLOOR) first--;
+  if (first === bins.length) return null;
+  if (first === 0) return { at: 0, seen: true };
+  // The drop lies somewhere before the first bin that is noise all over: bins are smoothed over their
+  // neighbours.
+  const from = Math.max(1, (first - 5) * NOISE_BIN);
+  const to = Math.min(levels.length - 1, (first + 2) * NOISE_BIN);
+  const calm = Math.max(0, from - 4 * NOISE_BIN);
+  let level = 0;
+  for (let at = calm; at < from; at++) level += levels[at]!;
+  level /= Math.max(1, from - calm);
+  // Where noise has grown, a few low samples are no end.
+  const grown = bins[Math.max(0, first - 8)]! > GROWN;
+  const run = Math.max(4, gap) * (grown ? 8 : 1);
+  for (let at = from; at + run < to; at++) {
+    const jump = levels[at]! - levels[at - 1]!;
+    const high =
+      jump > Math.max(PEAK.least, PEAK.deviations * noise.at(calm)) &&
+      (!grown || levels[at]! > level + END_PEAK - 2);
+    let low = true;
+    for (let next = at; next < at + run && low; next++) low = levels[next]! < level - 2;
+    if (low) return { at, seen: true };
+    if (!high) continue;
+    // A peak at the end: noise follows it.
+    let after = 0;
+    const near = at + 3 * Math.max(4, gap);
+    const behind = Math.min(levels.length, near + 3 * gap + 40);
+    for (let next = near; next < behind; next++) after += levels[next]!;
+    if (after / Math.max(1, behind - near) < level - 2) return { at, seen: true };
+  }
+  // Neither a drop nor a peak: the noise alone says that there is no fiber from here on.
+  return first * NOISE_BIN < levels.length ? { at: first * NOISE_BIN, seen: false } : null;
+}
+
+/** The first sample behind the launch: its peak, and the way back from it. */
+function launchZone(levels: Float32Array, noise: Noise, gap: number, stop: number): number {
+  const near = Math.min(stop, 4 * gap + 20);
+  const settle = Math.min(stop, near + 400);
+  if (settle - near < 40) return near;
+  let mean = 0;
+  for (let at = near; at < settle; at++) mean += levels[at]!;
+  mean /= settle - near;
+  const limit = mean + Math.max(0.5, 6 * noise.at(near));
+  let at = near;
+  while (at > 0 && levels[at - 1]! < limit) at--;
+  return Math.min(near, at + gap);
+}
+
+/** Reflections: rises far above the noise, each with a dead zone until the level is calm again. */
+function findPeaks(
+  levels: Float32Array,
+  noise: Noise,
+  gap: number,
+  start: number,
+  stop: number,
+): Peak[] {
+  const peaks: Peak[] = [];
+  let bar = 0;
+  let [last, one] = [levels[start]!, levels[start + 1]!];
+  for (let at = start + 2; at < stop; at++) {
+    if ((at & 63) === 0 || bar === 0)
+      bar = Math.max(PEAK.least, PEAK.deviations * noise.at(at) * Math.SQRT2);
+    const level = levels[at]!;
+    const rise = level - last;
+    last = one;
+    one = level;
+    if (rise < bar) continue;
+    const before = meanOf(levels, Math.max(start, at - 2 - 2 * gap), at - 1);
+    let top = level;
+    let end = at;
+    const most = Math.min(stop, at + 6 * gap + 60);
+    while (end < most && levels[end]! > before + bar / 2) top = Math.max(top, levels[end++]!);
+    // A sample far below its neighbours rises beside itself, and is no reflection.
+    if (top < before + bar) continue;
+    if (end - at < Math.max(2, gap / 3) && top < before + 2 * bar) continue;
+    peaks.push({ at: at - 1, to: Math.min(stop, end + 2 * gap + 3), height: top - before });
+    at = end + gap;
+    last = levels[at - 1]!;
+    one = levels[at]!;
+  }
+  return peaks;
+}
+
+export function meanOf(levels: Float32Array, from: number, to: number): number {
+  let sum = 0;
+  for (let at = from; at < to; at++) sum += levels[at]!;
+  return sum / Math.max(1, to - from);
+}

@@ -1,0 +1,102 @@
+import { formatPlace } from '../../measure/distance.ts';
+import { type Finding, type SplicePlace, groupBy } from './finding.ts';
+import type { AlignedTraces, ProofTrace } from '../align/alignedTraces.ts';
+import type { CircuitRoute } from '../align/route.ts';
+import { type FaultLocation, faultLocationWords, faultLocation } from './faultLocation.ts';
+
+/** The closure at which a trace ends because nobody has fused its fiber there yet; null for none. */
+function unmadeAt(
+  proof: AlignedTraces,
+  trace: ProofTrace,
+  circuits: ReadonlyMap<string, CircuitRoute>,
+  splices: ReadonlyMap<string, SplicePlace>,
+): SplicePlace | null {
+  const { early, points } = proof.laid.get(trace.id)!;
+  const { points: places } = circuits.get(trace.circuit)!;
+  for (const [index, point] of points.entries()) {
+    if (!point || !early) continue;
+    const along = trace.direction === 'AB' ? index : points.length - 1 - index;
+    const place = splices.get(places[along]!.spliceId ?? '');
+    if (place && !place.made && Math.abs(point.at - early.at) < 40 + 3 * point.sigma) return place;
+  }
+  return null;
+}
+
+/** Fibers that end where they are not joined yet: said once for a closure, for nothing is wrong with them. */
+const unmadeSaid = (list: readonly { trace: ProofTrace; place: SplicePlace }[]): Finding[] =>
+  [...groupBy(list, ({ place }) => place.closureId).values()].map((own) => {
+    const { place } = own[0]!;
+    const fibers = [...new Set(own.map(({ trace }) => trace.circuit))];
+    const who = fibers.length === 1 ? `${place.label} is` : `${fibers.length} fibers are`;
+    return {
+      cause: 'break',
+      weight: 'look',
+      circuits: fibers,
+      spliceIds: [...new Set(own.map((one) => one.place.id))],
+      closureId: place.closureId,
+      title: `${who} not joined yet at ${place.closure}`,
+      evidence: 'The light ends where nothing is fused yet: no break. Shoot again when it is.',
+      where: `${place.closure}.`,
+      place: null,
+    };
+  });
+
+/** Fibers that end before their time: not joined yet, or broken. */
+export function breaksOf(
+  proof: AlignedTraces,
+  circuits: ReadonlyMap<string, CircuitRoute>,
+  splices: ReadonlyMap<string, SplicePlace>,
+): Finding[] {
+  const ended = proof.traces.filter(({ id }) => proof.laid.get(id)!.early);
+  const unmade = ended.flatMap((trace) => {
+    const place = unmadeAt(proof, trace, circuits, splices);
+    return place ? [{ trace, place }] : [];
+  });
+  const early = ended.filter((trace) => unmade.every((one) => one.trace !== trace));
+  return [...unmadeSaid(unmade), ...brokenSaid(proof, circuits, early)];
+}
+
+/** Breaks; seen from both ends they are one. */
+function brokenSaid(
+  proof: AlignedTraces,
+  circuits: ReadonlyMap<string, CircuitRoute>,
+  early: readonly ProofTrace[],
+): Finding[] {
+  return [...groupBy(early, ({ circuit }) => circuit).entries()].flatMap(([circuit, traces]) => {
+    const route = circuits.get(circuit)!;
+    const sides = groupBy(traces, ({ direction }) => direction);
+    const from = (direction: string) => sides.get(direction)?.[0] ?? null;
+    const [a, b] = [from('AB'), from('BA')];
+    const trace = (a ?? b)!;
+    const place = placeOf(proof, trace);
+    const at = (side: ProofTrace) =>
+      `${formatPlace(proof.laid.get(side.id)!.early!.at, proof.unit)} ${side.direction}`;
+    const other = a && b ? placeOf(proof, b) : null;
+    // From both sides the same break, unless there is a stretch between that neither has seen.
+    const apart =
+      place &&
+      other &&
+      (place.cable !== other.cable ||
+        place.from !== other.from ||
+        Math.abs(place.sheath - other.sheath) > 3 * (place.sigma + other.sigma) + 10);
+    const finding: Finding = {
+      cause: 'break',
+      weight: 'bad',
+      circuits: [circuit],
+      spliceIds: [],
+      closureId: place?.closureId ?? null,
+      title: `${route.label} is broken`,
+      evidence: `The trace ends at ${[a, b].flatMap((side) => (side ? [at(side)] : [])).join(' and at ')}${a && b ? (apart ? ': two places, what lies between is not seen' : ', the same place from both ends') : '; the other end has not been shot'}.`,
+      where: [place, apart ? other : null]
+        .flatMap((found) => (found ? [faultLocationWords(found, proof.unit)] : []))
+        .join(' '),
+      place,
+    };
+    return [finding];
+  });
+}
+
+function placeOf(proof: AlignedTraces, trace: ProofTrace): FaultLocation | null {
+  const { early, shift } = proof.laid.get(trace.id)!;
+  return early && faultLocation(early.at - shift, early.sigma, proof.group(trace));
+}

@@ -1,0 +1,192 @@
+import { median } from 'simple-statistics';
+import { scaledMad } from '../detect/scaledMad.ts';
+import { formatMeters } from '../../measure/distance.ts';
+import type { DistanceUnit } from '../../record/units.ts';
+import { breaksOf } from './breaks.ts';
+import {
+  CAUSES,
+  type Cause,
+  type Finding,
+  type SpliceFigures,
+  type SplicePlace,
+  bendOf,
+  dB,
+  isBad,
+  withError,
+  worst,
+} from './finding.ts';
+import { edgesOf, traysOf, unlikeCables } from './groupCauses.ts';
+import type { SpliceProof } from '../measure/pairTraces.ts';
+import type { AlignedTraces } from '../align/alignedTraces.ts';
+import type { CircuitRoute } from '../align/route.ts';
+import { unmatchedEventsOf } from './unmatchedEvents.ts';
+import type { TraceFigures } from '../measure/measureTrace.ts';
+
+/** A connector pair is bad from here on, dB: TIA-568, from memory. */
+const CONNECTOR = 0.75;
+
+/** Causes of all that is bad, tray and ribbon before single fibers: who explains more comes first. */
+export function findCauses(
+  proof: AlignedTraces,
+  circuits: ReadonlyMap<string, CircuitRoute>,
+  figures: ReadonlyMap<string, TraceFigures>,
+  joints: readonly SpliceProof[],
+  splices: ReadonlyMap<string, SplicePlace>,
+): Finding[] {
+  const bySplice = new Map<string, SpliceFigures>();
+  for (const joint of joints) {
+    const place = splices.get(joint.spliceId);
+    if (!place) continue;
+    const own = bySplice.get(joint.spliceId) ?? { place, circuit: joint.circuit, joints: [] };
+    own.joints.push(joint);
+    bySplice.set(joint.spliceId, own);
+  }
+  for (const { joints: own } of bySplice.values())
+    own.sort((a, b) => a.wavelengthNm - b.wavelengthNm);
+  const all = [...bySplice.values()];
+  const fields = usualFields(all);
+  const findings = [
+    ...breaksOf(proof, circuits, splices),
+    ...unmatchedEventsOf(proof, circuits, figures),
+  ];
+  const explained = new Set<string>();
+  for (const finding of [...traysOf(all), ...edgesOf(all)]) {
+    findings.push(finding);
+    for (const id of finding.spliceIds) explained.add(id);
+  }
+  for (const own of all) {
+    if (explained.has(own.place.id)) continue;
+    const finding = causeOf(own, circuits, fields, proof.unit);
+    if (finding) findings.push(finding);
+  }
+  findings.push(...unlikeCables(all));
+  const order = (cause: Cause) => CAUSES.indexOf(cause);
+  return findings.sort(
+    (a, b) =>
+      Number(a.weight === 'look') - Number(b.weight === 'look') || order(a.cause) - order(b.cause),
+  );
+}
+
+/** What directions usually differ by at a closure and wavelength, half of it, AB less BA; told by four fibers or more. */
+type UsualFields = ReadonlyMap<string, { middle: number; spread: number }>;
+const fieldKey = (closureId: string, nm: number): string => `${closureId} ${nm}`;
+
+function usualFields(all: readonly SpliceFigures[]): UsualFields {
+  const lists = new Map<string, number[]>();
+  for (const { place, joints } of all)
+    for (const { modeField, wavelengthNm } of joints) {
+      if (!modeField) continue;
+      const key = fieldKey(place.closureId, wavelengthNm);
+      lists.set(key, [...(lists.get(key) ?? []), modeField.loss]);
+    }
+  return new Map(
+    [...lists].flatMap(([key, list]) => {
+      if (list.length < 4) return [];
+      const middle = median(list);
+      return [[key, { middle, spread: scaledMad(list) }] as const];
+    }),
+  );
+}
+
+/** A splice seen one way only, less what its fellows' directions differ by. */
+function oneWayOf({ place, joints }: SpliceFigures, fields: UsualFields) {
+  const { oneWay } = place.limit;
+  for (const { forward, backward, wavelengthNm } of joints) {
+    const figure = forward ?? backward;
+    if (!figure || oneWay === null || figure.loss <= oneWay) continue;
+    const usual = fields.get(fieldKey(place.closureId, wavelengthNm)) ?? null;
+    const loss = usual === null ? null : figure.loss - (forward ? usual.middle : -usual.middle);
+    return {
+      direction: forward ? 'AB' : 'BA',
+      figure,
+      loss,
+      spread: usual?.spread ?? 0,
+      wavelengthNm,
+    };
+  }
+  return null;
+}
+
+/** Loss of two fields that do not fit, dB: the joint of the mode fields that the directions tell of. */
+function mismatchLoss(modeField: number): number {
+  const ratio = 10 ** (modeField / 10);
+  return 20 * Math.log10((ratio + 1 / ratio) / 2);
+}
+
+function causeOf(
+  own: SpliceFigures,
+  circuits: ReadonlyMap<string, CircuitRoute>,
+  fields: UsualFields,
+  unit: DistanceUnit,
+): Finding | null {
+  const { place, circuit, joints } = own;
+  const base = {
+    circuits: [circuit],
+    spliceIds: [place.id],
+    closureId: place.closureId,
+    place: null,
+    where: whereIn(own, unit),
+  };
+  const most = worst(own);
+  const bad = isBad(own);
+  const reflects = joints.find(({ peak }) => peak !== null);
+  if (reflects) {
+    const loss = (reflects.mean ?? reflects.forward ?? reflects.backward)!.loss;
+    return {
+      ...base,
+      cause: 'connector',
+      weight: bad || loss > CONNECTOR ? 'bad' : 'look',
+      title: `${place.label} reflects, where a fusion was planned`,
+      evidence: `A peak of ${reflects.peak!.toFixed(1)} dB at ${reflects.wavelengthNm} nm, loss ${dB(loss)}: a connector, a mechanical joint or air between the ends; a fusion does not reflect.`,
+    };
+  }
+  if (!most) {
+    const one = oneWayOf(own, fields);
+    if (!one || (one.loss !== null && one.loss - 2 * one.spread <= (place.limit.mean ?? Infinity)))
+      return null;
+    return {
+      ...base,
+      cause: 'splice',
+      // With no fellows to go by it may be all mode fields.
+      weight: one.loss === null ? 'look' : 'bad',
+      title: `${place.label} reads high one way`,
+      evidence: `${one.direction} ${withError(one.figure)} at ${one.wavelengthNm} nm${one.loss === null ? '' : `, about ${dB(one.loss)} without what its fellows’ directions differ by`}. One direction alone cannot tell a bad joint from unlike mode fields: shoot the other.`,
+    };
+  }
+  if (!bad) return null;
+  const bend = bendOf(own);
+  if (bend)
+    return {
+      ...base,
+      cause: 'bend',
+      weight: 'bad',
+      title: `${place.label} is bent`,
+      evidence: bend,
+    };
+  const field = most.modeField!;
+  const explains = mismatchLoss(field.loss);
+  if (explains > most.mean!.loss / 2 && Math.abs(field.loss) > 3 * field.sigma)
+    return {
+      ...base,
+      cause: 'mode field',
+      weight: 'bad',
+      title: `${place.label} joins unlike fibers`,
+      evidence: `The directions differ by ${dB(2 * Math.abs(field.loss))}: mode fields ${Math.abs(10 ** (field.loss / 10) - 1).toLocaleString('en', { style: 'percent', maximumFractionDigits: 0 })} apart, which alone costs ${dB(explains)} of ${dB(most.mean!.loss)}. Fusing again changes little.`,
+    };
+  const route = circuits.get(circuit)!;
+  return {
+    ...base,
+    cause: 'splice',
+    weight: 'bad',
+    title: `${place.label} is a bad splice`,
+    evidence: `${withError(most.mean!)} both ways at ${most.wavelengthNm} nm, limit ${dB(place.limit.mean!)}; its tray is sound, the wavelengths agree, the directions do too. Fuse ${route.label} again.`,
+  };
+}
+
+/** Where a splice is: its tray, or off its closure where it was found apart from it. */
+function whereIn({ place, joints }: SpliceFigures, unit: DistanceUnit): string {
+  const at = `${place.closure}, tray ${place.tray}, slot ${place.slot}`;
+  const offset = joints.find((joint) => joint.offset !== null)?.offset;
+  if (offset == null || Math.abs(offset) < 8) return `${at}.`;
+  return `${at}; it shows ${formatMeters(Math.abs(offset), unit)} of fiber ${offset < 0 ? 'before' : 'behind'} its fellows, so look along the cable too.`;
+}

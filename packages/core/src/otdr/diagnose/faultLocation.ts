@@ -1,0 +1,69 @@
+import { formatMeters, formatWithError } from '../../measure/distance.ts';
+import type { DistanceUnit } from '../../record/units.ts';
+import type { FittedGroup } from '../align/fitRoutes.ts';
+
+/** A place on the cable, as one would go there. Meters. */
+export interface FaultLocation {
+  /** The nearest closure or end, and the point toward which to go from it. */
+  from: string;
+  closureId: string | null;
+  toward: string;
+  cable: string;
+  /** Sheath from that point, its coil counted in, and its standard deviation. */
+  sheath: number;
+  sigma: number;
+  /** Whether it lies in the coil at that point. */
+  inCoil: boolean;
+  /** The sheath mark there; null where marks are not known. */
+  mark: number | null;
+}
+
+/**
+ * Where a place of a trace lies on the cable. Between two points of the way fiber and sheath are taken to
+ * run evenly: the points on either side, as the traces show them, are what it is measured from.
+ * @param at meters of fiber, as the group counts them
+ */
+export function faultLocation(at: number, sigma: number, group: FittedGroup): FaultLocation | null {
+  const { positions, points, spans } = group;
+  const place = (index: number) =>
+    positions[index] ?? (index === 0 ? { at: group.offset, sigma: 1, seen: false } : null);
+  for (const [index, span] of spans.entries()) {
+    const [a, b] = [place(index), place(index + 1)];
+    if (!a || at < a.at - 1) continue;
+    const last = index === spans.length - 1;
+    if (b && at > b.at && !last) continue;
+    // With both ends in sight the trace itself says how much fiber the sheath holds.
+    const ratio =
+      b && span.sheath !== null && b.at > a.at ? span.sheath / (b.at - a.at) : 1 / span.helix;
+    const fromA = Math.max(0, at - a.at) * ratio;
+    const fromB = b ? Math.max(0, b.at - at) * ratio : Infinity;
+    const side = fromA <= fromB ? 0 : 1;
+    const sheath = side === 0 ? fromA : fromB;
+    const here = points[index + side]!;
+    const known = side === 0 ? a : b!;
+    const [markA, markB] = span.marks;
+    const up = markA !== null && markB !== null ? Math.sign(markB - markA) : 0;
+    const mark = span.marks[side]!;
+    return {
+      from: here.name,
+      closureId: here.closureId,
+      toward: points[index + 1 - side]!.name,
+      cable: span.cable,
+      sheath,
+      // How far a written length may be off goes with how far one goes by it.
+      sigma: Math.hypot(ratio * Math.hypot(sigma, known.sigma), 0.002 * sheath),
+      inCoil: sheath <= span.coils[side]!,
+      mark: mark === null || up === 0 ? null : mark + (side === 0 ? up : -up) * sheath,
+    };
+  }
+  return null;
+}
+
+/** Where to go, in words. */
+export function faultLocationWords(place: FaultLocation, unit: DistanceUnit): string {
+  const { from, toward, cable, sheath, sigma, inCoil, mark } = place;
+  const length = formatWithError(sheath, Math.max(1, 2 * sigma), unit);
+  const at = mark === null ? '' : `, at sheath mark ${formatMeters(mark, unit)}`;
+  if (inCoil) return `In the loop of cable ${cable} at ${from}: ${length} of sheath${at}.`;
+  return `Cable ${cable}, ${length} of sheath from ${from} toward ${toward}${at}.`;
+}

@@ -1,0 +1,105 @@
+import type { SpliceProof } from '../measure/pairTraces.ts';
+import type { FaultLocation } from './faultLocation.ts';
+
+export const CAUSES = [
+  'break',
+  'connector',
+  'tray',
+  'ribbon edge',
+  'bend',
+  'mode field',
+  'splice',
+  'unplanned',
+  'ghost',
+] as const;
+export type Cause = (typeof CAUSES)[number];
+
+/** What is bad or looks so, why, and where to go. */
+export interface Finding {
+  cause: Cause;
+  /** `bad` wants mending; `look` is only to be known. */
+  weight: 'bad' | 'look';
+  circuits: string[];
+  spliceIds: string[];
+  closureId: string | null;
+  /** What it is, in a few words. */
+  title: string;
+  /** What speaks for it, in a line. */
+  evidence: string;
+  /** Where to go. */
+  where: string;
+  place: FaultLocation | null;
+}
+
+/** A splice as it was planned, and what the project lets it lose. */
+export interface SplicePlace {
+  id: string;
+  closureId: string;
+  closure: string;
+  tray: number;
+  slot: number;
+  /** How it is called: the fibers it joins. */
+  label: string;
+  mass: boolean;
+  /** Place in its ribbon, from 1 to 12; null for a single. */
+  position: number | null;
+  /** Whether anyone has fused it yet. */
+  made: boolean;
+  /** Limits in dB for a mean of both directions and for one of them; null for none. */
+  limit: { mean: number | null; oneWay: number | null };
+}
+
+/** Long waves leave a bend first: this much more at the longest is a bend, dB. */
+export const BEND = 0.03;
+
+/** What the traces say of one splice. */
+export interface SpliceFigures {
+  place: SplicePlace;
+  circuit: string;
+  /** Shortest wavelength first. */
+  joints: SpliceProof[];
+}
+
+export const worst = ({ joints }: SpliceFigures): SpliceProof | null =>
+  joints.reduce<SpliceProof | null>(
+    (most, joint) => (joint.mean && (!most || joint.mean.loss > most.mean!.loss) ? joint : most),
+    null,
+  );
+
+export const dB = (loss: number): string => `${loss.toFixed(3)} dB`;
+export const withError = ({ loss, sigma }: { loss: number; sigma: number }): string =>
+  `${loss.toFixed(3)} ± ${Math.max(0.001, 2 * sigma).toFixed(3)} dB`;
+
+export const isBad = (own: SpliceFigures): boolean => {
+  const most = worst(own);
+  const { mean } = own.place.limit;
+  return most !== null && mean !== null && most.mean!.loss > mean;
+};
+
+/** Words for a bend, where the longest wavelength loses clearly more than the shortest. */
+export function bendOf({ joints }: SpliceFigures): string | null {
+  const both = joints.filter(({ mean }) => mean !== null);
+  const [short, long] = [both[0], both.at(-1)];
+  if (!short || !long || short === long) return null;
+  const more = long.mean!.loss - short.mean!.loss;
+  const sigma = Math.hypot(long.mean!.sigma, short.mean!.sigma);
+  if (more < Math.max(BEND, 3 * sigma)) return null;
+  return `${dB(long.mean!.loss)} at ${long.wavelengthNm} nm and ${dB(short.mean!.loss)} at ${short.wavelengthNm} nm: long waves leave a bend, a bad fusion loses at both. Lay it anew before it is fused again.`;
+}
+
+/** Means of the longest wavelength, by splice. */
+export function longest(all: readonly SpliceFigures[]): { own: SpliceFigures; loss: number }[] {
+  return all.flatMap((own) => {
+    const joint = own.joints.filter(({ mean }) => mean !== null).at(-1);
+    return joint ? [{ own, loss: joint.mean!.loss }] : [];
+  });
+}
+
+export function groupBy<Item>(
+  list: readonly Item[],
+  key: (item: Item) => string,
+): Map<string, Item[]> {
+  const groups = new Map<string, Item[]>();
+  for (const item of list) groups.set(key(item), [...(groups.get(key(item)) ?? []), item]);
+  return groups;
+}

@@ -1,0 +1,122 @@
+import { median } from 'simple-statistics';
+import { scaledMad } from '../detect/scaledMad.ts';
+import {
+  type Finding,
+  type SpliceFigures,
+  bendOf,
+  dB,
+  groupBy,
+  isBad,
+  longest,
+  withError,
+} from './finding.ts';
+
+const TRAY = 0.03;
+const EDGE = 0.035;
+
+/** Closures where fibers read high one way and are good: said, so that nobody breaks a good splice. */
+export function unlikeCables(all: readonly SpliceFigures[]): Finding[] {
+  const findings: Finding[] = [];
+  for (const closure of groupBy(all, ({ place }) => place.closureId).values()) {
+    const high = closure.flatMap((own) => {
+      const { oneWay } = own.place.limit;
+      const joint = own.joints.find(
+        ({ forward, backward, mean }) =>
+          mean !== null &&
+          oneWay !== null &&
+          Math.max(forward!.loss, backward!.loss) > oneWay &&
+          mean.loss <= (own.place.limit.mean ?? Infinity),
+      );
+      return joint && !isBad(own) ? [{ own, joint }] : [];
+    });
+    const first = high[0];
+    if (!first) continue;
+    const { place } = first.own;
+    const { forward, backward, mean, wavelengthNm } = first.joint;
+    findings.push({
+      cause: 'mode field',
+      weight: 'look',
+      circuits: high.map(({ own }) => own.circuit),
+      spliceIds: high.map(({ own }) => own.place.id),
+      closureId: place.closureId,
+      title:
+        high.length === 1
+          ? `${place.label} reads high one way and is good`
+          : `${high.length} of ${closure.length} fibers at ${place.closure} read high one way and are good`,
+      evidence: `${place.label} at ${wavelengthNm} nm: AB ${dB(forward!.loss)}, BA ${dB(backward!.loss)}, mean ${withError(mean!)}. The mode fields of the cables are unlike: leave them.`,
+      where: `${place.closure}.`,
+      place: null,
+    });
+  }
+  return findings;
+}
+
+/** Trays whose fibers are high together. */
+export function traysOf(all: readonly SpliceFigures[]): Finding[] {
+  const findings: Finding[] = [];
+  for (const closure of groupBy(longest(all), ({ own }) => own.place.closureId).values()) {
+    const trays = groupBy(closure, ({ own }) => String(own.place.tray));
+    for (const [tray, own] of trays) {
+      const others = closure.filter((entry) => String(entry.own.place.tray) !== tray);
+      if (own.length < 4 || others.length < 4) continue;
+      const [losses, rest] = [own.map(({ loss }) => loss), others.map(({ loss }) => loss)];
+      const [high, usual] = [median(losses), median(rest)];
+      const error = Math.hypot(
+        (1.25 * scaledMad(losses)) / Math.sqrt(own.length),
+        (1.25 * scaledMad(rest)) / Math.sqrt(others.length),
+      );
+      const above = losses.filter((loss) => loss > usual + 2 * scaledMad(rest)).length;
+      if (high - usual < Math.max(TRAY, 4 * error) || above * 3 < own.length * 2) continue;
+      const { place } = own[0]!.own;
+      const bent = own.filter(({ own: splice }) => bendOf(splice) !== null).length;
+      findings.push({
+        cause: 'tray',
+        weight: 'bad',
+        circuits: own.map((entry) => entry.own.circuit),
+        spliceIds: own.map((entry) => entry.own.place.id),
+        closureId: place.closureId,
+        title: `Tray ${tray} at ${place.closure} is high as a whole`,
+        evidence: `${above} of its ${own.length} fibers are high, middle ${dB(high)} against ${dB(usual)} in the other trays${bent > own.length / 2 ? ', and more so at long wavelengths: a pinched or bent tube or tray, not its fusions' : ': what its fibers have in common, not one fusion'}.`,
+        where: `${place.closure}, tray ${tray}: its tubes, its entrance, its loops.`,
+        place: null,
+      });
+    }
+  }
+  return findings;
+}
+
+/** Ribbons whose first and last fibers are high. */
+export function edgesOf(all: readonly SpliceFigures[]): Finding[] {
+  const findings: Finding[] = [];
+  const mass = longest(all).filter(({ own }) => own.place.position !== null);
+  for (const closure of groupBy(mass, ({ own }) => own.place.closureId).values()) {
+    for (const ribbon of groupBy(
+      closure,
+      ({ own: { place } }) => `${place.tray} ${place.slot}`,
+    ).values()) {
+      const edge = ribbon.filter(({ own }) => [1, 2, 11, 12].includes(own.place.position!));
+      const outer = ribbon.filter(({ own }) => [1, 12].includes(own.place.position!));
+      const inner = ribbon.filter(({ own }) => own.place.position! > 2 && own.place.position! < 11);
+      if (outer.length < 2 || inner.length < 4) continue;
+      const losses = inner.map(({ loss }) => loss);
+      const usual = median(losses);
+      const spread = Math.max(0.01, scaledMad(losses));
+      const high = outer.every(({ loss }) => loss > usual + Math.max(EDGE, 4 * spread));
+      if (!high) continue;
+      const { place } = ribbon[0]!.own;
+      const said = edge.filter(({ loss }) => loss > usual + Math.max(EDGE, 3 * spread));
+      findings.push({
+        cause: 'ribbon edge',
+        weight: said.some(({ own }) => isBad(own)) ? 'bad' : 'look',
+        circuits: said.map(({ own }) => own.circuit),
+        spliceIds: said.map(({ own }) => own.place.id),
+        closureId: place.closureId,
+        title: `The edges of a ribbon at ${place.closure} are high`,
+        evidence: `Fibers ${said.map(({ own }) => own.place.position).join(', ')} of the ribbon: ${said.map(({ loss }) => loss.toFixed(3)).join(', ')} dB, its middle ${dB(usual)}. Holder, outer grooves or stripper, before the next ribbon.`,
+        where: `${place.closure}, tray ${place.tray}, slot ${place.slot}.`,
+        place: null,
+      });
+    }
+  }
+  return findings;
+}

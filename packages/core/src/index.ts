@@ -1,3 +1,4 @@
+export * from './groupBy.ts';
 export * from './bench/index.ts';
 export * from './fiber/index.ts';
 export * from './kit/index.ts';

@@ -1,5 +1,5 @@
 import { type SQL, asc, eq, sql } from 'drizzle-orm';
-import { type Evidence, retirementsOf } from '@cordel/core';
+import { type Evidence, retirementsOf, groupBy } from '@cordel/core';
 import { type Db, rowsOf } from '../db/client.ts';
 import { attempts, readings, rulings, splices } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
@@ -40,15 +40,8 @@ export async function evidenceOf(db: Db, condition: SQL | undefined): Promise<Ev
 }
 
 /** Groups evidence by splice, keeping its order. */
-export function bySplice(evidence: readonly Evidence[]): Map<string, Evidence[]> {
-  const groups = new Map<string, Evidence[]>();
-  for (const entry of evidence) {
-    const group = groups.get(entry.spliceId);
-    if (group) group.push(entry);
-    else groups.set(entry.spliceId, [entry]);
-  }
-  return groups;
-}
+export const bySplice = (evidence: readonly Evidence[]): Map<string, Evidence[]> =>
+  groupBy(evidence, ({ spliceId }) => spliceId);
 
 /** A figure without a record or trace was typed, unless whoever sends it says that it is simulated. */
 const TYPED = sql`case when "origin" = 'simulated' then 'simulated' else 'typed' end`;

@@ -22,6 +22,7 @@ import {
   rollUp,
   spliceState,
   standingOf,
+  groupBy,
 } from '@cordel/core';
 import { type Db, rowsOf } from '../db/client.ts';
 import { shared } from '../db/shared.ts';
@@ -62,16 +63,12 @@ export const closureRows = (db: Db, projectId: string): Promise<ClosureRows> =>
 async function readClosureRows(db: Db, projectId: string): Promise<ClosureRows> {
   const { limits } = await getProject(db, projectId);
   await refresh(db, projectId);
-  const trays = new Map<string, (Tally & { tray: number })[]>();
-  for (const row of await rowsOf<Tally & { closureId: string; tray: number }>(
+  const rows = await rowsOf<Tally & { closureId: string; tray: number }>(
     db,
     sql`select s.closure_id as "closureId", s.tray, ${TALLY} from splices s
         where s.project_id = ${projectId} and s.live group by s.closure_id, s.tray order by s.tray`,
-  )) {
-    const list = trays.get(row.closureId);
-    if (list) list.push(row);
-    else trays.set(row.closureId, [row]);
-  }
+  );
+  const trays = groupBy(rows, ({ closureId }) => closureId);
   const stages = await closingStages(db, projectId);
   const closures = (await getClosures(db, projectId)).map((closure): ClosureRow => {
     const own = trays.get(closure.id) ?? [];

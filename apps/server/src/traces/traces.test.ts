@@ -202,8 +202,11 @@ describe('from traces to verdicts', () => {
     expect(rows.find(({ id }) => id === splice.id)!.verdict).toBe('provisional');
   });
 
+  /** Of fiber 2. One that is shot a second later is another file. */
+  let shot: Shot;
+
   it('a simulated trace is known by what stands in it, and is kept out of real work under any name', async () => {
-    const shot = await shoot(2, 'AB', 1550);
+    shot = await shoot(2, 'AB', 1550);
     await bringIn(shot, (own) => placeOf(own, 2, 'AB', 1550));
     const list = (await api.get(`${path}/traces`)).body as { origin: string }[];
     expect(new Set(list.map(({ origin }) => origin))).toEqual(new Set(['simulated']));
@@ -226,8 +229,6 @@ describe('from traces to verdicts', () => {
   });
 
   it('one file for both directions is held back, in words', async () => {
-    const shot = await shoot(2, 'AB', 1550);
-    await bringIn(shot, (own) => placeOf(own, 2, 'AB', 1550));
     const bytes = Buffer.from(shot.bytes, 'base64');
     // The same samples under another header, as a copy that was renamed in the instrument.
     const at = bytes.indexOf('Module');

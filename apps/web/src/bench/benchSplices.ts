@@ -9,6 +9,7 @@ import {
   judgeSplice,
   spliceState,
   standingOf,
+  groupBy,
 } from '@cordel/core';
 import type { Work } from '@/data/setting';
 import type { BenchDraft } from './draft';
@@ -22,12 +23,7 @@ export interface BenchSplice extends Splice {
 
 /** All splices of a closure, judged. */
 export function benchSplices(work: Work, limits: Limits): BenchSplice[] {
-  const groups = new Map<string, Evidence[]>();
-  for (const entry of work.evidence) {
-    const group = groups.get(entry.spliceId);
-    if (group) group.push(entry);
-    else groups.set(entry.spliceId, [entry]);
-  }
+  const groups = groupBy(work.evidence, ({ spliceId }) => spliceId);
   return work.splices.map((splice) => {
     const evidence = groups.get(splice.id) ?? [];
     const standing = standingOf(evidence);

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import { plural } from '@cordel/core';
+import { plural, groupBy } from '@cordel/core';
 import {
   type CutOverJob,
   type CutOverPlan,
@@ -130,10 +130,6 @@ function readCutOver(typed: { fibers: string; live: string; each: string; way: s
 /** A sleeve a fiber, or the fibers of a ribbon on one. */
 function jobsOf(fibers: readonly number[], way: string, minutes: number): CutOverJob[] {
   if (!/^ribbon/i.test(way.trim())) return fibers.map((fiber) => ({ fibers: [fiber], minutes }));
-  const ribbons = new Map<number, number[]>();
-  for (const fiber of fibers) {
-    const ribbon = Math.ceil(fiber / RIBBON);
-    ribbons.set(ribbon, [...(ribbons.get(ribbon) ?? []), fiber]);
-  }
+  const ribbons = groupBy(fibers, (fiber) => Math.ceil(fiber / RIBBON));
   return [...ribbons.values()].map((own) => ({ fibers: own, minutes }));
 }

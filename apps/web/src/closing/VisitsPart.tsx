@@ -7,6 +7,7 @@ import {
   closingSplices,
   cutOversOf,
   reentryScope,
+  underPressure,
   visitsOf,
 } from '@cordel/core/close';
 import { useWork } from '@/data/queries';
@@ -130,13 +131,12 @@ function Reentry({ closing }: { closing: Closing }) {
 function LeaveForm({ closing, write }: VisitsPartProps) {
   const [done, setDone] = useState('');
   if (closing.state.visit === null) return null;
-  const on = closing.state.blocks.find((block) => block.startsWith('Pressure is on'));
   return (
     <Leaf style={{ gap: 8 }}>
       <Txt kind="strong">Leaving? Say what was done: mounted, labelled, locked.</Txt>
-      {on ? (
+      {underPressure(closing.state.rounds) ? (
         <Notice word="Not yet." ink="accent">
-          {on}
+          Pressure is on: release it first.
         </Notice>
       ) : (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>

@@ -10,6 +10,7 @@ import {
   spliceLimit,
   standingOf,
   type Evidence,
+  groupBy,
 } from '@cordel/core';
 import { useWork } from '@/data/queries';
 import { type ProjectView, useProjectView } from '@/projects/context';
@@ -117,12 +118,8 @@ function traysOf(
   evidence: readonly Evidence[],
   view: ProjectView,
 ): TrayPicture[] {
-  const bySplice = new Map<string, Evidence[]>();
-  for (const entry of evidence)
-    bySplice.set(entry.spliceId, [...(bySplice.get(entry.spliceId) ?? []), entry]);
-  const trays = new Map<number, Splice[]>();
-  for (const splice of splices) trays.set(splice.tray, [...(trays.get(splice.tray) ?? []), splice]);
-  return [...trays]
+  const bySplice = groupBy(evidence, ({ spliceId }) => spliceId);
+  return [...groupBy(splices, ({ tray }) => tray)]
     .sort(([a], [b]) => a - b)
     .map(([number, list]) => {
       const bars = list.map((splice) =>

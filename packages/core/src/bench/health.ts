@@ -1,3 +1,4 @@
+import { groupBy } from '../groupBy.ts';
 import { plural } from '../measure/count.ts';
 import { formatLoss } from '../measure/loss.ts';
 import type { InstrumentEntry } from '../record/instrumentLog.ts';
@@ -185,9 +186,7 @@ const BEND = 30;
  * them, not the fusion (common practice, no source).
  */
 export function bentTrays(losses: readonly TrayLoss[]): Trouble[] {
-  const trays = new Map<number, TrayLoss[]>();
-  for (const loss of losses) trays.set(loss.tray, [...(trays.get(loss.tray) ?? []), loss]);
-  return [...trays].flatMap(([tray, list]): Trouble[] => {
+  return [...groupBy(losses, ({ tray }) => tray)].flatMap(([tray, list]): Trouble[] => {
     const bent = list.filter(({ short, long }) => long - short >= BEND);
     if (list.length < 3 || bent.length * 2 <= list.length) return [];
     const mean = Math.round(meanOf(bent.map(({ short, long }) => long - short)));

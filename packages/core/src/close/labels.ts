@@ -1,3 +1,4 @@
+import { groupBy } from '../groupBy.ts';
 import { encode } from 'uqr';
 import { describeMakeUp } from '../fiber/address.ts';
 import { formatDistance } from '../measure/distance.ts';
@@ -76,11 +77,11 @@ export function labelTask(
 
 /** Fibers of side A on a tray, in runs: `A 1-12, C 25`. */
 function fibersOf(splices: readonly Splice[], names: ReadonlyMap<string, string>): string {
-  const byCable = new Map<string, number[]>();
-  for (const { cableA, fiberA } of splices)
-    byCable.set(cableA, [...(byCable.get(cableA) ?? []), fiberA]);
-  return [...byCable]
-    .map(([cable, fibers]) => `${names.get(cable) ?? cable} ${runsOf(fibers).join(', ')}`)
+  return [...groupBy(splices, ({ cableA }) => cableA)]
+    .map(([cable, own]) => {
+      const fibers = runsOf(own.map(({ fiberA }) => fiberA));
+      return `${names.get(cable) ?? cable} ${fibers.join(', ')}`;
+    })
     .join('; ');
 }
 

@@ -1,3 +1,4 @@
+import { groupBy } from '../groupBy.ts';
 import { GROUP_SIZE } from '../record/cable.ts';
 import { unitSize } from '../fiber/address.ts';
 import { plural } from '../measure/count.ts';
@@ -72,14 +73,12 @@ class ProblemFinder {
   /** Splices of one closure that join the same tube or ribbon of A to the same of B. */
   private neighbours(): number[][] {
     const sizes = new Map(this.network.cables.map((cable) => [cable.id, unitSize(cable.makeUp)]));
-    const groups = new Map<string, number[]>();
-    this.network.splices.forEach((splice, index) => {
+    const { splices } = this.network;
+    const groups = groupBy(splices.keys(), (index) => {
+      const splice = splices[index]!;
       const a = Math.ceil(splice.fiberA / sizes.get(splice.cableA)!);
       const b = Math.ceil(splice.fiberB / sizes.get(splice.cableB)!);
-      const key = `${splice.closure} ${splice.cableA} ${a} ${splice.cableB} ${b}`;
-      const group = groups.get(key);
-      if (group) group.push(index);
-      else groups.set(key, [index]);
+      return `${splice.closure} ${splice.cableA} ${a} ${splice.cableB} ${b}`;
     });
     return [...groups.values()].filter((group) => group.length >= 3);
   }

@@ -1,10 +1,10 @@
 import {
   BUILT_IN_SCHEMES,
-  type Splice,
   addressOf,
   findClashes,
   isFuture,
   retirementsOf,
+  groupBy,
 } from '@cordel/core';
 import { PHOTO_BYTES, digestOf } from '@cordel/core/close';
 import { type PackedDocument, packedPath } from '@cordel/core/document';
@@ -151,13 +151,12 @@ function checkSplices(
 function checkClashes(document: PackedDocument, complain: Complain): void {
   const names = new Map(document.cables.map(({ id, name }) => [id, name]));
   const retired = retirementsOf(document.evidence);
-  const byClosure = new Map<string, { splice: Splice; index: number }[]>();
-  document.splices.forEach((splice, index) => {
-    if (retired.has(splice.id)) return;
-    const own = byClosure.get(splice.closureId);
-    if (own) own.push({ splice, index });
-    else byClosure.set(splice.closureId, [{ splice, index }]);
-  });
+  const byClosure = groupBy(
+    document.splices
+      .map((splice, index) => ({ splice, index }))
+      .filter(({ splice }) => !retired.has(splice.id)),
+    ({ splice }) => splice.closureId,
+  );
   for (const closure of document.closures) {
     const own = byClosure.get(closure.id) ?? [];
     const clashes = findClashes(

@@ -9,8 +9,9 @@ import {
   plural,
   rollUp,
   spliceState,
+  groupBy,
 } from '@cordel/core';
-import type { PackageClosure, PackageMessage, PackageSplice, RetiredSplice } from '../messages.ts';
+import type { PackageClosure, PackageMessage, PackageSplice } from '../messages.ts';
 import { RULING_TITLES, limitText, lossText, meanText } from '../../exchange/columns.ts';
 import type { DescribeFiber } from '../../exchange/describer.ts';
 import { writeClosing } from './closingPages.ts';
@@ -118,14 +119,9 @@ function writeTrays(
     column = 0;
     top = sheets.y;
   };
-  const byTray = new Map<number, PackageSplice[]>();
+  const byTray = groupBy(splices, ({ tray }) => tray);
   const tallies = new Tallies<number>();
-  for (const splice of splices) {
-    tallies.add(String(splice.tray), splice.tray, splice);
-    const list = byTray.get(splice.tray);
-    if (list) list.push(splice);
-    else byTray.set(splice.tray, [splice]);
-  }
+  for (const splice of splices) tallies.add(String(splice.tray), splice.tray, splice);
   let deepest = sheets.y;
   for (const [tray, list] of byTray) {
     if (sheets.y + 3 * ROW > sheets.bottom) next();
@@ -178,12 +174,10 @@ function writeRetired(sheets: Sheets, { retired }: PackageClosure, describe: Des
   if (retired.length === 0) return;
   sheets.heading('Removed', 13);
   const end = (cable: string, fiber: number) => `${describe(cable, fiber).cable} ${fiber}`;
-  const words = new Map<string, RetiredSplice[]>();
-  for (const row of retired) {
-    const { by, at, why } = row.retirement;
-    const word = `${by}, ${sheets.moment(at)}: ${why}`;
-    words.set(word, [...(words.get(word) ?? []), row]);
-  }
+  const words = groupBy(
+    retired,
+    ({ retirement: { by, at, why } }) => `${by}, ${sheets.moment(at)}: ${why}`,
+  );
   for (const [word, rows] of words) {
     sheets.paragraph(word);
     sheets.table(

@@ -156,7 +156,9 @@ function BusyPart({ flow }: { flow: BringIn }) {
 /** What names and locations mean, for all files at once. */
 function NamingPart({ flow }: { flow: BringIn }) {
   const { cables } = useProjectView();
-  const disputed = flow.files.some(({ words }) => words.includes('The name says'));
+  const disputed = flow.files.some(
+    ({ state, place }) => state === 'to be settled' && place?.isDisputed,
+  );
   return (
     <Leaf style={{ gap: 12 }}>
       <Txt kind="name" heading={2}>

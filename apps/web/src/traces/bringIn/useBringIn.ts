@@ -192,7 +192,7 @@ const own = ({ cableId, fiber, direction, wavelengthNm }: NamedPlace) => ({
 });
 
 const placed = (read: NamedPlace | null, hand: OwnPlace | null): NamedPlace | null =>
-  hand ? { ...hand, problems: [] } : read;
+  hand ? { ...hand, isDisputed: false, problems: [] } : read;
 
 function stateOf(
   { error, sent, digest }: Held,

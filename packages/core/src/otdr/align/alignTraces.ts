@@ -1,3 +1,4 @@
+import { groupBy } from '../../groupBy.ts';
 import { median } from 'simple-statistics';
 import type { DistanceUnit } from '../../record/units.ts';
 import { alignTrace } from './alignTrace.ts';
@@ -66,12 +67,9 @@ function lastOf(
   circuits: ReadonlyMap<string, CircuitRoute>,
   problems: ProofProblem[],
 ): ProofTrace[] {
-  const last = new Map<string, ProofTrace[]>();
-  for (const trace of all) {
-    const key = `${trace.circuit} ${trace.direction} ${trace.wavelengthNm}`;
-    last.set(key, [...(last.get(key) ?? []), trace]);
-  }
-  return [...last.values()].map((shots) => {
+  const keyOf = ({ circuit, direction, wavelengthNm }: ProofTrace) =>
+    `${circuit} ${direction} ${wavelengthNm}`;
+  return [...groupBy(all, keyOf).values()].map((shots) => {
     const trace = shots.at(-1)!;
     if (shots.length > 1)
       problems.push({

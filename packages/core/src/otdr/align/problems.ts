@@ -1,3 +1,4 @@
+import { groupBy } from '../../groupBy.ts';
 import { median } from 'simple-statistics';
 import { formatMeters, formatPlace, formatRange } from '../../measure/distance.ts';
 import type { DistanceUnit } from '../../record/units.ts';
@@ -18,10 +19,7 @@ export function sameSamples(
   traces: readonly ProofTrace[],
   circuits: ReadonlyMap<string, CircuitRoute>,
 ): ProofProblem[] {
-  const bySamples = new Map<string, ProofTrace[]>();
-  for (const trace of traces)
-    bySamples.set(trace.samples, [...(bySamples.get(trace.samples) ?? []), trace]);
-  return [...bySamples.values()]
+  return [...groupBy(traces, ({ samples }) => samples).values()]
     .filter((list) => list.length > 1)
     .map((list) => {
       const both = new Set(list.map(({ direction }) => direction)).size > 1;
@@ -137,11 +135,8 @@ export function missingOf(
   traces: readonly ProofTrace[],
   circuits: ReadonlyMap<string, CircuitRoute>,
 ): ProofProblem[] {
-  const byCircuit = new Map<string, ProofTrace[]>();
-  for (const trace of traces)
-    byCircuit.set(trace.circuit, [...(byCircuit.get(trace.circuit) ?? []), trace]);
   const problems: ProofProblem[] = [];
-  for (const [circuit, own] of byCircuit) {
+  for (const [circuit, own] of groupBy(traces, (trace) => trace.circuit)) {
     const { label } = circuits.get(circuit)!;
     const at = (direction: 'AB' | 'BA') =>
       own.flatMap((trace) => (trace.direction === direction ? [trace.wavelengthNm] : []));

@@ -1,5 +1,6 @@
+import { groupBy } from '../../groupBy.ts';
 import { formatPlace } from '../../measure/distance.ts';
-import { type Finding, type SplicePlace, groupBy } from './finding.ts';
+import { type Finding, type SplicePlace } from './finding.ts';
 import type { AlignedTraces, ProofTrace } from '../align/alignedTraces.ts';
 import type { CircuitRoute } from '../align/route.ts';
 import { type FaultLocation, faultLocationWords, faultLocation } from './faultLocation.ts';
@@ -65,7 +66,7 @@ function brokenSaid(
   return [...groupBy(early, ({ circuit }) => circuit).entries()].flatMap(([circuit, traces]) => {
     const route = circuits.get(circuit)!;
     const sides = groupBy(traces, ({ direction }) => direction);
-    const from = (direction: string) => sides.get(direction)?.[0] ?? null;
+    const from = (direction: ProofTrace['direction']) => sides.get(direction)?.[0] ?? null;
     const [a, b] = [from('AB'), from('BA')];
     const trace = (a ?? b)!;
     const place = placeOf(proof, trace);

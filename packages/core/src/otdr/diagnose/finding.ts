@@ -94,12 +94,3 @@ export function longest(all: readonly SpliceFigures[]): { own: SpliceFigures; lo
     return joint ? [{ own, loss: joint.mean!.loss }] : [];
   });
 }
-
-export function groupBy<Item>(
-  list: readonly Item[],
-  key: (item: Item) => string,
-): Map<string, Item[]> {
-  const groups = new Map<string, Item[]>();
-  for (const item of list) groups.set(key(item), [...(groups.get(key(item)) ?? []), item]);
-  return groups;
-}

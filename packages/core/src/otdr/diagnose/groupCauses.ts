@@ -1,3 +1,4 @@
+import { groupBy } from '../../groupBy.ts';
 import { median } from 'simple-statistics';
 import { scaledMad } from '../detect/scaledMad.ts';
 import {
@@ -5,7 +6,6 @@ import {
   type SpliceFigures,
   bendOf,
   dB,
-  groupBy,
   isBad,
   longest,
   withError,

@@ -1,3 +1,4 @@
+import { groupBy } from '../../groupBy.ts';
 import { median } from 'simple-statistics';
 import { scaledMad } from '../detect/scaledMad.ts';
 import type { AlignedTraces, ProofProblem, ProofTrace } from '../align/alignedTraces.ts';
@@ -21,12 +22,9 @@ export function findSwappedFibers(
   circuits: ReadonlyMap<string, CircuitRoute>,
   figures: ReadonlyMap<string, TraceFigures>,
 ): ProofProblem[] {
-  const byPath = new Map<string, ProofTrace[]>();
-  for (const trace of proof.traces) {
-    const path = pathOf(circuits.get(trace.circuit)!);
-    byPath.set(path, [...(byPath.get(path) ?? []), trace]);
-  }
-  const problems: ProofProblem[] = [];
+  const byPath = groupBy(proof.traces, ({ circuit }) => pathOf(circuits.get(circuit)!));
+  // A file that is exchanged shows against each of its fellows: it is told once for two fibers.
+  const byPair = new Map<string, ProofProblem>();
   for (const traces of byPath.values()) {
     const kinds = new Map<string, Map<string, ProofTrace>>();
     for (const trace of traces) {
@@ -36,9 +34,10 @@ export function findSwappedFibers(
     const list = [...kinds.values()];
     for (let one = 0; one < list.length; one++)
       for (let two = one + 1; two < list.length; two++)
-        problems.push(...exchanged(list[one]!, list[two]!, circuits, figures));
+        for (const { pair, problem } of exchanged(list[one]!, list[two]!, circuits, figures))
+          if (!byPair.has(pair)) byPair.set(pair, problem);
   }
-  return fewest(problems);
+  return [...byPair.values()];
 }
 
 /** Losses at the points of a circuit, in its order. */
@@ -52,7 +51,7 @@ function exchanged(
   two: ReadonlyMap<string, ProofTrace>,
   circuits: ReadonlyMap<string, CircuitRoute>,
   figures: ReadonlyMap<string, TraceFigures>,
-): ProofProblem[] {
+): { pair: string; problem: ProofProblem }[] {
   const keys = [...one.keys()].filter((key) => two.has(key));
   if (keys.length < 3) return [];
   const ones = keys.map((key) => vectorOf(one.get(key)!, figures));
@@ -79,7 +78,7 @@ function exchanged(
     }, 0);
   const everywhere = usual.flatMap((own, point) => (own ? [point] : []));
   const seenBy = (i: number) => everywhere.filter((point) => ones[i]![point] && twos[i]![point]);
-  const problems: ProofProblem[] = [];
+  const found: { pair: string; problem: ProofProblem }[] = [];
   for (let i = 0; i < keys.length; i++) {
     const points = seenBy(i);
     if (cost(i, i, points) < GAIN / 3) continue;
@@ -90,7 +89,7 @@ function exchanged(
       const after = cost(i, j, common) + cost(j, i, common);
       if (before - after < GAIN || after > LEFT * before) continue;
       const [first, second] = [circuits.get(keys[i]!)!, circuits.get(keys[j]!)!];
-      problems.push({
+      const problem: ProofProblem = {
         kind: 'mixed up',
         circuit: first.key,
         traces: [
@@ -100,21 +99,12 @@ function exchanged(
           two.get(keys[j]!)!.id,
         ],
         words: `${first.label} and ${second.label} look mixed up: ${sideOf(a)} of one goes with ${sideOf(b)} of the other. Look at ${one.get(keys[i]!)!.name} and ${one.get(keys[j]!)!.name}, ${two.get(keys[i]!)!.name} and ${two.get(keys[j]!)!.name}.`,
-      });
+      };
+      found.push({ pair: `${first.key} ${second.key}`, problem });
     }
   }
-  return problems;
+  return found;
 }
 
 const sideOf = ({ direction, wavelengthNm }: ProofTrace): string =>
   `${direction} at ${wavelengthNm} nm`;
-
-/** A file that is exchanged shows against each of its fellows: it is said once for two fibers. */
-function fewest(problems: readonly ProofProblem[]): ProofProblem[] {
-  const seen = new Map<string, ProofProblem>();
-  for (const problem of problems) {
-    const key = problem.words.split(' look mixed up')[0]!;
-    if (!seen.has(key)) seen.set(key, problem);
-  }
-  return [...seen.values()];
-}

@@ -1,6 +1,7 @@
+import { groupBy } from '../../groupBy.ts';
 import { median } from 'simple-statistics';
 import type { DistanceUnit } from '../../record/units.ts';
-import { BEND, type Finding, groupBy, withError } from './finding.ts';
+import { BEND, type Finding, withError } from './finding.ts';
 import type { AlignedTraces, ProofTrace } from '../align/alignedTraces.ts';
 import type { CircuitRoute } from '../align/route.ts';
 import type { TraceFigures } from '../measure/measureTrace.ts';

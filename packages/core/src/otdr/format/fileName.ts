@@ -168,6 +168,8 @@ export interface NamedPlace {
   fiber: number | null;
   direction: Direction | null;
   wavelengthNm: number | null;
+  /** Whether name and file tell something differently, and nobody has said which is right. */
+  isDisputed: boolean;
   problems: string[];
 }
 
@@ -187,14 +189,16 @@ export const directionWord = (name: NameFacts | null, header: HeaderFacts): stri
 export function settlePlace(name: string, header: HeaderFacts, setting: NamingSetting): NamedPlace {
   const read = setting.pattern === '' ? null : readName(setting.pattern, name);
   const problems: string[] = [];
+  const disputed = new Set<'cable' | 'fiber' | 'wavelength'>();
   if (setting.pattern !== '' && !read) problems.push('The name does not fit the pattern.');
   const settled = <Value>(
-    what: string,
+    what: 'cable' | 'fiber' | 'wavelength',
     byName: Value | null,
     byFile: Value | null,
   ): Value | null => {
     if (byName === null || byFile === null || byName === byFile) return byName ?? byFile;
     if (setting.trust) return setting.trust === 'name' ? byName : byFile;
+    disputed.add(what);
     problems.push(`The name says ${what} ${String(byName)}, the file ${String(byFile)}.`);
     return null;
   };
@@ -206,10 +210,9 @@ export function settlePlace(name: string, header: HeaderFacts, setting: NamingSe
     cableNamed(read?.cable)?.name ?? null,
     cableNamed(header.cableId)?.name ?? null,
   );
-  const disputed = problems.some((words) => words.startsWith('The name says cable'));
   const cable =
     cableNamed(cableName) ??
-    setting.cables.find(({ id }) => id === setting.cableId && !disputed) ??
+    setting.cables.find(({ id }) => id === setting.cableId && !disputed.has('cable')) ??
     null;
   const fiber = settled('fiber', read?.fiber ?? null, fiberOf(header.fiberId));
   const wavelengthNm = settled(
@@ -219,8 +222,8 @@ export function settlePlace(name: string, header: HeaderFacts, setting: NamingSe
   );
   const word = directionWord(read, header);
   const direction = setting.directions[word] ?? directionOf(word);
-  if (!cable && !disputed) problems.push('In which cable is the fiber counted?');
-  if (fiber === null && !problems.some((words) => words.includes('says fiber')))
+  if (!cable && !disputed.has('cable')) problems.push('In which cable is the fiber counted?');
+  if (fiber === null && !disputed.has('fiber'))
     problems.push('Which fiber? Neither the name nor the file says.');
   if (cable && fiber !== null && (fiber < 1 || fiber > cable.fibers))
     problems.push(`Cable ${cable.name} has ${cable.fibers} fibers, not ${fiber}.`);
@@ -230,6 +233,7 @@ export function settlePlace(name: string, header: HeaderFacts, setting: NamingSe
     fiber,
     direction: direction ?? null,
     wavelengthNm,
+    isDisputed: disputed.size > 0,
     problems,
   };
 }

@@ -1,3 +1,4 @@
+import { groupBy } from '../../groupBy.ts';
 import { GROUP_SIZE } from '../../record/cable.ts';
 import type { Method } from '../../record/splice.ts';
 import { unitSize } from '../../fiber/address.ts';
@@ -57,13 +58,9 @@ export function bundlesOf(strands: readonly Strand[]): Strand[][] {
       else parent[root(index)] = root(before);
     }
   });
-  const bundles = new Map<number, Strand[]>();
-  strands.forEach((strand, index) => {
-    const bundle = bundles.get(root(index));
-    if (bundle) bundle.push(strand);
-    else bundles.set(root(index), [strand]);
-  });
-  return [...bundles.values()];
+  return [...groupBy(strands.keys(), root).values()].map((bundle) =>
+    bundle.map((index) => strands[index]!),
+  );
 }
 
 /** How often tubes and ribbons are split: for each, the trays it lies on less one. */

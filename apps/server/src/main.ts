@@ -26,7 +26,8 @@ const migrations = join(here, '../drizzle');
 /** How long answers under way may take once the server is told to stop. */
 const MOST_TO_STOP_MS = 1000;
 const MOST_TO_CLOSE_MS = 1900;
-const HOUR_MS = 3_600_000;
+const MINUTE_MS = 60_000;
+const HOUR_MS = 60 * MINUTE_MS;
 
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
 
@@ -66,6 +67,8 @@ async function main(): Promise<void> {
     );
   // The embedded database is nobody else's: whoever imported into it before is gone.
   clear(url ? 'silent' : 'all');
+  // One that failed over its database may have left something too.
+  setInterval(() => clear('silent'), MINUTE_MS).unref();
   const heavy = new Heavy(
     { url: url ?? null, folder, reserve, logLevel: log.level },
     () =>

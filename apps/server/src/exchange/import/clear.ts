@@ -90,12 +90,19 @@ export async function clearImport(
     : db.update(projectImports).set({ stage: 'failed', problem }).where(own));
 }
 
+/** What this process is taking out just now. */
+const underWay = new Set<string>();
+
 /** Takes out all that imports left which nobody writes any more. */
 export async function clearCutOff(
   db: Db,
   gone: Parameters<typeof cutOffImports>[1],
 ): Promise<void> {
-  for (const projectId of await cutOffImports(db, gone)) await clearImport(db, projectId);
+  for (const projectId of await cutOffImports(db, gone)) {
+    if (underWay.has(projectId)) continue;
+    underWay.add(projectId);
+    await clearImport(db, projectId).finally(() => underWay.delete(projectId));
+  }
 }
 
 /** Deletes, for some ids at a time, the rows that name them. */

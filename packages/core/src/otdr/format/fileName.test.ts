@@ -73,6 +73,7 @@ describe('where a file belongs', () => {
       fiber: 5,
       direction: 'BA',
       wavelengthNm: 1310,
+      isDisputed: false,
       problems: [],
     });
   });
@@ -99,7 +100,9 @@ describe('where a file belongs', () => {
     ['another name', 'what.sor', { ...header, fiberId: '3' }, /does not fit the pattern/],
     ['no cable', 'x05_AB_1310.sor', header, /In which cable/],
   ])('nothing is guessed: %s', (_, name, facts, words) => {
-    expect(settlePlace(name, facts, setting).problems.join(' ')).toMatch(words);
+    const place = settlePlace(name, facts, setting);
+    expect(place.problems.join(' ')).toMatch(words);
+    expect(place.isDisputed).toBe(words.source.startsWith('says'));
   });
 
   it('a person’s word settles whom to trust', () => {

@@ -394,7 +394,7 @@ describe('the Ledger', () => {
       'Import a project',
       await listFile('broken.json', '{"format":"cordel.project"}'),
     );
-    await sees(reader.page, /Not imported\. broken\.json : \/version/);
+    await sees(reader.page, /Not imported\. broken\.json: \/version/);
     await chooseFile(reader.page, 'Import a project', path);
     await sees(reader.page, /Weir hut/);
     expect(await (await fetch(`${other.url}/api/projects/${projectId}/document.json`)).text()).toBe(

@@ -8,24 +8,20 @@ const BATCH = 5000;
 /**
  * Adds planned splices in batches. Their heads are to be renewed once all are in.
  * @param wavelengths what the project measures at, in nm: all of it is missing at first
- * @param retired those that were cut away by now
  */
 export async function insertSplices(
   db: Db,
   splices: readonly Splice[],
   wavelengths: readonly number[],
-  retired: ReadonlySet<string> = new Set(),
 ): Promise<void> {
   for (let start = 0; start < splices.length; start += BATCH) {
-    const batch = splices
-      .slice(start, start + BATCH)
-      .map((splice) => ({ ...splice, live: !retired.has(splice.id) }));
+    const batch = splices.slice(start, start + BATCH);
     await rowsOf(
       db,
       sql`insert into splices (id, project_id, closure_id, tray, slot, cable_a, fiber_a, cable_b, fiber_b, method, extra, live, head_cable, head_fiber, missing)
-          select "id", "projectId", "closureId", "tray", "slot", "cableA", "fiberA", "cableB", "fiberB", "method", "extra", "live", "cableA", "fiberA", ${`{${wavelengths.join(',')}}`}::smallint[]
+          select "id", "projectId", "closureId", "tray", "slot", "cableA", "fiberA", "cableB", "fiberB", "method", "extra", true, "cableA", "fiberA", ${`{${wavelengths.join(',')}}`}::smallint[]
           from jsonb_to_recordset(${JSON.stringify(batch)}::jsonb)
-            as s("id" uuid, "projectId" uuid, "closureId" uuid, "tray" int, "slot" int, "cableA" uuid, "fiberA" int, "cableB" uuid, "fiberB" int, "method" text, "extra" jsonb, "live" bool)`,
+            as s("id" uuid, "projectId" uuid, "closureId" uuid, "tray" int, "slot" int, "cableA" uuid, "fiberA" int, "cableB" uuid, "fiberB" int, "method" text, "extra" jsonb)`,
     );
   }
   // The embedded database does not count its rows anew by itself; without it, its plans go by the old count.

@@ -1,56 +1,17 @@
-import { inArray, sql } from 'drizzle-orm';
-import {
-  BUILT_IN_SCHEMES,
-  type Closure,
-  type Evidence,
-  type Origin,
-  type Splice,
-  headsOf,
-  retirementsOf,
-} from '@cordel/core';
-import type { FileList, PackedDocument, ProjectDocument } from '@cordel/core/document';
-import { appendLog, putAside, putInstrument, receive } from '../../bench/queries.ts';
-import { appendClosing, keepPhoto, keepSigned, photoRow } from '../../closing/queries.ts';
-import { type Db, rowsOf } from '../../db/client.ts';
-import {
-  type AddedForAll,
-  cables,
-  closures,
-  hardware,
-  instruments,
-  plans,
-  projects,
-  schemes,
-} from '../../db/schema.ts';
-import { KINDS, bySplice, drawNumbers, insertNumbered } from '../../evidence/queries.ts';
+import { inArray } from 'drizzle-orm';
+import { BUILT_IN_SCHEMES } from '@cordel/core';
+import type { PackedDocument, ProjectDocument } from '@cordel/core/document';
+import { putInstrument } from '../../bench/queries.ts';
+import type { Db } from '../../db/client.ts';
+import { type AddedForAll, hardware, instruments, projects, schemes } from '../../db/schema.ts';
 import { Problem, fromDatabase } from '../../http/problem.ts';
-import { judgedOf } from '../../ledger/refresh.ts';
-import { putAssemblies, putHardware } from '../../prep/queries.ts';
-import { setArchived } from '../../removal/queries.ts';
+import { putHardware } from '../../prep/queries.ts';
 import { allSchemes } from '../../schemes/queries.ts';
-import { type JudgedSplice, insertJudged } from '../../splices/insert.ts';
-import { sha256 } from '../../traces/facts.ts';
-import { keepTrace, placeTraces, traceRow } from '../../traces/queries.ts';
 import { clearImport } from './clear.ts';
 import { contradictionsOf, withoutStrays } from './contradictions.ts';
 import { type DocumentFiles, unpacked } from './files.ts';
-import {
-  ImportStopped,
-  beginImport,
-  finishImport,
-  onImport,
-  refuseKnown,
-  tellImport,
-} from './imports.ts';
-import { Pieces } from './pieces.ts';
-
-/** Numbers that are drawn at a time. */
-const NUMBERS = 2000;
-/**
- * After so many rows of a table, and after all, the database counts them anew: it keeps plans that it made when there
- * were none, such as how it looks up what an entry names.
- */
-const COUNT_AFTER = 1000;
+import { ImportStopped, beginImport, finishImport, onImport, refuseKnown } from './imports.ts';
+import { writeRows } from './writeRows.ts';
 
 /** Lists whose rows are written, and counted. */
 const COUNTED = [
@@ -156,154 +117,4 @@ async function missingOf(
   const here = await db.select({ id: table.id }).from(table).where(inArray(table.id, ids));
   const known = new Set(here.map(({ id }) => id));
   return ids.filter((id) => !known.has(id));
-}
-
-async function writeRows(db: Db, document: PackedDocument, files: DocumentFiles): Promise<void> {
-  const { project } = document;
-  const pieces = new Pieces((done) => tellImport(db, project.id, done));
-  const write = <Row>(rows: readonly Row[], work: (on: Db, some: Row[]) => Promise<unknown>) =>
-    pieces.write(rows, (piece) => onImport(db, (on) => work(on, [...piece])));
-  await write(document.cables, (on, some) => on.insert(cables).values(some));
-  await write(parentsFirst(document.closures), (on, some) => on.insert(closures).values(some));
-  await write(document.assemblies, putAssemblies);
-  await write(document.plans, (on, some) => on.insert(plans).values(some));
-  const ownClosures = new Set(document.closures.map(({ id }) => id));
-  for (const id of document.archived)
-    await setArchived(db, ownClosures.has(id) ? 'closure' : 'cable', id, true);
-  const origins = new Map<string, Origin>(
-    document.splicerRecords.map(({ id, origin }) => [id, origin]),
-  );
-  for (const [index, trace] of document.traces.entries()) {
-    const bytes = await fileOf(files, 'traces', index, trace);
-    const row = traceRow({ ...trace, bytes });
-    await write([row], async (on) => origins.set(trace.id, (await keepTrace(on, row)).origin));
-  }
-  await write(document.splicerRecords, receive);
-  await write(document.setAside, putAside);
-  await write(document.instrumentLog, appendLog);
-  const judge = judgeOf(document, origins);
-  await pieces.write(document.splices, (piece) => {
-    const rows = piece.map(judge);
-    return onImport(db, (on) => insertJudged(on, rows));
-  });
-  if (document.splices.length > COUNT_AFTER) await count(db, 'splices');
-  await write(document.tracePlaces, placeTraces);
-  await writeEvidence(db, pieces, document.evidence);
-  for (const [index, photo] of document.photos.entries()) {
-    const row = photoRow(photo, await fileOf(files, 'photos', index, { id: photo.id }));
-    await write([row], (on) => keepPhoto(on, row));
-  }
-  await write(document.closing, appendClosing);
-  await write(document.signed, keepSigned);
-  if (document.evidence.length > COUNT_AFTER)
-    for (const table of EVIDENCE_TABLES) await count(db, table);
-}
-
-const EVIDENCE_TABLES = ['attempts', 'readings', 'rulings'] as const;
-
-const count = (db: Db, table: 'splices' | (typeof EVIDENCE_TABLES)[number]): Promise<unknown> =>
-  rowsOf(db, sql`analyze ${sql.identifier(table)}`);
-
-/** Entries go in by splice, for they name only others of their splice; their numbers tell in which order they came. */
-async function writeEvidence(db: Db, pieces: Pieces, evidence: readonly Evidence[]): Promise<void> {
-  const numbers: number[] = [];
-  while (numbers.length < evidence.length)
-    numbers.push(...(await drawNumbers(db, Math.min(NUMBERS, evidence.length - numbers.length))));
-  for (const kind of KINDS) {
-    const places = new Map<string, number[]>();
-    for (const [index, { type, spliceId }] of evidence.entries()) {
-      if (type !== kind) continue;
-      const own = places.get(spliceId);
-      if (own) own.push(index);
-      else places.set(spliceId, [index]);
-    }
-    const all = [...places.values()];
-    for (const some of [all.slice(0, COUNT_AFTER), all.slice(COUNT_AFTER)]) {
-      await pieces.write(
-        some,
-        (piece) => {
-          const rows = piece.flat().map((at) => ({ ...evidence[at]!, seq: numbers[at]! }));
-          return onImport(db, (on) => insertNumbered(on, kind, rows));
-        },
-        (own) => own.length,
-      );
-      if (some.length === COUNT_AFTER) await count(db, `${kind}s`);
-    }
-  }
-}
-
-/** A row's file. Throws a 422 problem where it is not what its digest was made of. */
-async function fileOf(
-  files: DocumentFiles,
-  list: FileList,
-  index: number,
-  { id, digest }: { id: string; digest?: string },
-): Promise<Uint8Array> {
-  const bytes = await files.bytesOf(list, id);
-  if (digest === undefined || sha256(bytes) === digest) return bytes;
-  const detail = 'Its bytes are not those that its digest was made of.';
-  throw new Problem(422, detail, [{ place: `/${list}/${index}/bytes`, detail }]);
-}
-
-/** What each splice's columns say, all of them. */
-function judgeOf(
-  { project, closures: own, splices, evidence }: PackedDocument,
-  origins: ReadonlyMap<string, Origin>,
-): (splice: Splice) => JudgedSplice {
-  const entries = bySplice(evidence);
-  const retired = retirementsOf(evidence);
-  const ranks = ranksOf(own);
-  const joints = splices
-    .filter(({ id }) => !retired.has(id))
-    .map((splice) => ({ ...splice, order: ranks.get(splice.closureId)! }))
-    .sort((a, b) => a.order - b.order || a.tray - b.tray || a.slot - b.slot || a.fiberA - b.fiberA);
-  const ends = headsOf(joints);
-  const heads = new Map(joints.map(({ id }, index) => [id, ends[index]!]));
-  return (splice) => {
-    const head = heads.get(splice.id) ?? { cable: splice.cableA, fiber: splice.fiberA };
-    const had = (entries.get(splice.id) ?? []).map((entry) => withOrigin(entry, origins));
-    return {
-      ...splice,
-      ...judgedOf(splice.id, splice.method, had, project.limits),
-      live: !retired.has(splice.id),
-      headCable: head.cable,
-      headFiber: head.fiber,
-    };
-  };
-}
-
-/** Where an entry comes from, as the database says it: what it names decides. */
-function withOrigin<Entry extends Evidence>(
-  entry: Entry,
-  origins: ReadonlyMap<string, Origin>,
-): Entry {
-  if (entry.type === 'ruling') return entry;
-  const named = entry.type === 'attempt' ? entry.recordId : entry.traceId;
-  const own = entry.origin === 'simulated' ? entry.origin : 'typed';
-  return { ...entry, origin: origins.get(named ?? '') ?? own };
-}
-
-/** Which closure comes how far along the route; smaller is nearer the head. */
-function ranksOf(closures: readonly Closure[]): ReadonlyMap<string, number> {
-  const far = ({ distance }: Closure): number => distance ?? Infinity;
-  const ordered = closures.toSorted(
-    (a, b) => compare(far(a), far(b)) || compare(a.ordinal, b.ordinal) || compare(a.name, b.name),
-  );
-  return new Map(ordered.map(({ id }, index) => [id, index]));
-}
-
-const compare = <Value extends number | string>(a: Value, b: Value): number =>
-  a < b ? -1 : a > b ? 1 : 0;
-
-/** A closure comes after the one that it branches off. */
-function parentsFirst(list: readonly Closure[]): Closure[] {
-  const byId = new Map(list.map((closure) => [closure.id, closure]));
-  const ordered = new Set<Closure>();
-  for (const closure of list) {
-    const way: Closure[] = [];
-    let at: Closure | undefined = closure;
-    for (; at && !ordered.has(at); at = byId.get(at.branchOf ?? '')) way.push(at);
-    for (const one of way.reverse()) ordered.add(one);
-  }
-  return [...ordered];
 }

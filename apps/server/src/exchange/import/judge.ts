@@ -1,0 +1,62 @@
+import {
+  type Closure,
+  type Evidence,
+  type Origin,
+  type Splice,
+  headsOf,
+  retirementsOf,
+} from '@cordel/core';
+import type { PackedDocument } from '@cordel/core/document';
+import { bySplice } from '../../evidence/queries.ts';
+import { judgedOf } from '../../ledger/refresh.ts';
+import type { JudgedSplice } from '../../splices/insert.ts';
+
+/** What each splice's columns say, all of them. */
+export function judgeOf(
+  { project, closures: own, splices, evidence }: PackedDocument,
+  origins: ReadonlyMap<string, Origin>,
+): (splice: Splice) => JudgedSplice {
+  const entries = bySplice(evidence);
+  const retired = retirementsOf(evidence);
+  const ranks = ranksOf(own);
+  const joints = splices
+    .filter(({ id }) => !retired.has(id))
+    .map((splice) => ({ ...splice, order: ranks.get(splice.closureId)! }))
+    .sort((a, b) => a.order - b.order || a.tray - b.tray || a.slot - b.slot || a.fiberA - b.fiberA);
+  const ends = headsOf(joints);
+  const heads = new Map(joints.map(({ id }, index) => [id, ends[index]!]));
+  return (splice) => {
+    const head = heads.get(splice.id) ?? { cable: splice.cableA, fiber: splice.fiberA };
+    const had = (entries.get(splice.id) ?? []).map((entry) => withOrigin(entry, origins));
+    return {
+      ...splice,
+      ...judgedOf(splice.id, splice.method, had, project.limits),
+      live: !retired.has(splice.id),
+      headCable: head.cable,
+      headFiber: head.fiber,
+    };
+  };
+}
+
+/** Where an entry comes from, as the database says it: what it names decides. */
+function withOrigin<Entry extends Evidence>(
+  entry: Entry,
+  origins: ReadonlyMap<string, Origin>,
+): Entry {
+  if (entry.type === 'ruling') return entry;
+  const named = entry.type === 'attempt' ? entry.recordId : entry.traceId;
+  const own = entry.origin === 'simulated' ? entry.origin : 'typed';
+  return { ...entry, origin: origins.get(named ?? '') ?? own };
+}
+
+/** Which closure comes how far along the route; smaller is nearer the head. */
+function ranksOf(closures: readonly Closure[]): ReadonlyMap<string, number> {
+  const far = ({ distance }: Closure): number => distance ?? Infinity;
+  const ordered = closures.toSorted(
+    (a, b) => compare(far(a), far(b)) || compare(a.ordinal, b.ordinal) || compare(a.name, b.name),
+  );
+  return new Map(ordered.map(({ id }, index) => [id, index]));
+}
+
+const compare = <Value extends number | string>(a: Value, b: Value): number =>
+  a < b ? -1 : a > b ? 1 : 0;

@@ -22,6 +22,7 @@ import {
   startServer,
   storyteller,
   writeApi,
+  until,
 } from './app.ts';
 
 jest.setTimeout(120_000);
@@ -55,13 +56,8 @@ const rows = async () =>
     )
   ).rows;
 /** Waits until the server has what was kept. */
-async function sent(check: (list: Row[]) => boolean): Promise<void> {
-  for (let tries = 0; tries < 100; tries++) {
-    if (check(await rows())) return;
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
-  throw new Error(`Not on the server: ${JSON.stringify(await rows())}`);
-}
+const sent = (check: (list: Row[]) => boolean) =>
+  until(async () => check(await rows()), 'what was kept');
 interface Record {
   id: string;
   number: number;
@@ -560,11 +556,10 @@ describe('seeing trouble, planning, practising', () => {
       browserContextId: tech.context.id,
     });
     await press(page(), 'Calendar (.ics)');
-    let names: string[] = [];
-    for (let tries = 0; tries < 50 && !names.some((name) => name.endsWith('.ics')); tries++) {
-      await new Promise((resolve) => setTimeout(resolve, 100));
-      names = await readdir(folder);
-    }
+    const names = await until(async () => {
+      const list = await readdir(folder);
+      return list.some((name) => name.endsWith('.ics')) && list;
+    }, 'the calendar');
     const text = await readFile(
       join(
         folder,

@@ -16,6 +16,7 @@ import {
   startBrowser,
   startServer,
   storyteller,
+  until,
 } from './app.ts';
 
 jest.setTimeout(120_000);
@@ -96,7 +97,7 @@ describe('what comes in from files', () => {
       (await readApi<{ cables: { name: string }[] }>(server, `/projects/${project}`)).cables.map(
         ({ name }) => name,
       );
-    while (!(await names()).includes('Y2')) await new Promise((done) => setTimeout(done, 100));
+    await until(async () => (await names()).includes('Y2'), 'the new cable');
     expect(await names()).toContain('Y1');
   });
 

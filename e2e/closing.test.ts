@@ -24,6 +24,7 @@ import {
   storyteller,
   writeLines,
   writeApi,
+  until,
 } from './app.ts';
 import { noisePng } from './noisePng.ts';
 
@@ -254,7 +255,7 @@ describe('before the cover', () => {
     const held = async () =>
       (await readApi<{ photos: { id: string }[] }>(server, `/closures/${closureId}/closing`))
         .photos;
-    while ((await held()).length < 2) await new Promise((done) => setTimeout(done, 100));
+    await until(async () => (await held()).length >= 2, 'both');
     const photos = await held();
     const kept = await fetch(`${server.url}/api/photos/${photos.at(-1)!.id}`);
     const bytes = Buffer.from(await kept.arrayBuffer());
@@ -415,11 +416,10 @@ describe('signing and handing over', () => {
     await press(page(), 'Make the package');
     const key = await page().waitForSelector('[aria-label^="Save the zip"]', { timeout: 60_000 });
     await key!.evaluate((node) => (node as HTMLElement).click());
-    let name = '';
-    while (name === '') {
-      name = (await readdir(folder)).find((one) => one.endsWith('.zip')) ?? '';
-      await new Promise((done) => setTimeout(done, 100));
-    }
+    const name = await until(
+      async () => (await readdir(folder)).find((one) => one.endsWith('.zip')),
+      'the package',
+    );
     const zip = await JSZip.loadAsync(await readFile(join(folder, name)), { checkCRC32: true });
     for (const line of (await zip.file('SHA256SUMS')!.async('string')).trim().split('\n')) {
       const [sum, path] = line.split('  ') as [string, string];

@@ -15,6 +15,7 @@ import {
   startBrowser,
   startServer,
   storyteller,
+  until,
 } from './app.ts';
 
 jest.setTimeout(120_000);
@@ -43,9 +44,8 @@ const done = async () =>
   ).closures.find((row) => row.closureId === closureId)!.done;
 
 /** Waits until so many are spliced, as the server has it. */
-async function spliced(count: number): Promise<void> {
-  while ((await done()) !== count) await new Promise((resolve) => setTimeout(resolve, 100));
-}
+const spliced = (count: number) =>
+  until(async () => (await done()) === count, `${count} that are spliced`);
 
 /** Keeps the next splice with 0.02 dB. */
 async function keepOne({ page }: Person): Promise<void> {

@@ -21,6 +21,7 @@ import {
   startBrowser,
   startServer,
   storyteller,
+  until,
 } from './app.ts';
 
 jest.setTimeout(45_000);
@@ -60,14 +61,11 @@ interface Row {
 const rows = async () =>
   (await readApi<{ rows: Row[] }>(server, `/projects/${projectId}/ledger/splices`)).rows;
 /** Waits until the server has what was recorded. */
-const sent = async (check: (list: Row[]) => boolean) => {
-  for (let tries = 0; tries < 100; tries++) {
+const sent = (check: (list: Row[]) => boolean) =>
+  until(async () => {
     const list = await rows();
-    if (check(list)) return list;
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
-  throw new Error(`Not on the server: ${JSON.stringify(await rows())}`);
-};
+    return check(list) && list;
+  }, 'what was recorded');
 
 beforeAll(async () => {
   [server, browser] = await Promise.all([startServer({ demo: true }), startBrowser()]);

@@ -21,6 +21,7 @@ import {
   startServer,
   storyteller,
   writeApi,
+  until,
 } from './app.ts';
 
 jest.setTimeout(120_000);
@@ -267,14 +268,11 @@ describe('from a folder of traces to verdicts, on a phone', () => {
         return { dark, sum };
       });
     /** Waits until the canvas is drawn as asked. */
-    const drawn = async (asked: (now: { dark: number; sum: number }) => boolean) => {
-      for (let tries = 0; tries < 100; tries++) {
+    const drawn = (asked: (now: { dark: number; sum: number }) => boolean) =>
+      until(async () => {
         const now = await inked();
-        if (asked(now)) return now;
-        await new Promise((resolve) => setTimeout(resolve, 100));
-      }
-      throw new Error(`Not drawn so: ${JSON.stringify(await inked())}`);
-    };
+        return asked(now) && now;
+      }, 'the drawing');
     let last = -1;
     // Drawn whole: two looks in a row see the same.
     const before = await drawn(({ dark, sum }) => {

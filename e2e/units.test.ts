@@ -14,6 +14,7 @@ import {
   startServer,
   storyteller,
   writeApi,
+  until,
 } from './app.ts';
 
 jest.setTimeout(120_000);
@@ -148,8 +149,7 @@ describe('a project in its units', () => {
     await sees(page(), 'Two-way 0.10');
     const unitsOf = async () =>
       (await readApi<Settings>(server, `/projects/${project}`)).project.units;
-    while ((await unitsOf()).pressure !== 'inH2O')
-      await new Promise((resolve) => setTimeout(resolve, 50));
+    await until(async () => (await unitsOf()).pressure === 'inH2O', 'the unit');
     expect(await unitsOf()).toMatchObject({ ...METRIC, pressure: 'inH2O', paper: 'A4' });
     expect(person.trouble).toEqual([]);
   });

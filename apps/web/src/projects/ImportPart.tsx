@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { Grid } from '@/ui/Grid';
 import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
@@ -13,7 +14,7 @@ export function ImportPart({
   coming: Importing;
 }) {
   return (
-    <>
+    <Grid gap={16}>
       {state.stage === 'sending' ? (
         <View aria-busy>
           <Leaf style={{ gap: 8 }}>
@@ -21,7 +22,7 @@ export function ImportPart({
             <Progress label={`Sending ${state.name}`} done={state.sent} total={state.size}>
               {state.sent < state.size
                 ? `${byteWords(state.sent)} of ${byteWords(state.size)}`
-                : 'It is there and is being read. It may take a minute.'}
+                : 'Received; the server is checking it. It may take a minute.'}
             </Progress>
             <Press label="Stop" onPress={stopSending} />
           </Leaf>
@@ -35,7 +36,7 @@ export function ImportPart({
           {`${state.name}: ${state.message}`}
         </Notice>
       ) : null}
-    </>
+    </Grid>
   );
 }
 
@@ -47,7 +48,7 @@ function ImportLeaf({ coming, onStop }: { coming: ImportUnderWay; onStop(): void
         <Notice word="Not imported." ink="accent" live>
           {`${name}: ${problem}`}
         </Notice>
-        <Press label="I have read it" onPress={onStop} />
+        <Press label="Dismiss" onPress={onStop} />
       </Leaf>
     );
   return (
@@ -58,7 +59,7 @@ function ImportLeaf({ coming, onStop }: { coming: ImportUnderWay; onStop(): void
           {rowWords(done, total)}
         </Progress>
       ) : (
-        <Txt>Stopping: what is in is taken out again.</Txt>
+        <Txt>Stopping: imported rows are being removed.</Txt>
       )}
       <Press label="Stop" disabled={stage !== 'writing'} onPress={onStop} />
     </Leaf>

@@ -36,7 +36,7 @@ export function ProjectList() {
         )}
         {projects.data?.length === 0 ? (
           <Empty title="No project yet">
-            Make one, or import a project that was exported: a zip, or JSON.
+            Make one, or import an exported project (ZIP or JSON).
           </Empty>
         ) : null}
         <RemovalNotice removal={removal} />

@@ -34,7 +34,9 @@ export function Progress({ label, done, total, children }: ProgressProps) {
 
 /** So many of so many rows. */
 export const rowWords = (done: number, total: number): string =>
-  `${done.toLocaleString('en')} of ${total.toLocaleString('en')} rows`;
+  total === 0
+    ? 'Counting rows'
+    : `${done.toLocaleString('en')} of ${total.toLocaleString('en')} rows`;
 
 export const byteWords = (size: number): string =>
   size < 1_000_000 ? `${Math.ceil(size / 1000)} kB` : `${(size / 1_000_000).toFixed(1)} MB`;

@@ -77,6 +77,8 @@ export async function openImport(
 
 const wordsOf = (error: unknown): string => {
   const problem = error instanceof Problem ? error : fromDatabase(error);
+  const place = problem?.errors[0]?.place;
+  if (problem && place) return `${place}: ${problem.message}`;
   return problem?.message ?? 'Something went wrong on the server; nothing of it is kept.';
 };
 

@@ -20,7 +20,7 @@ export interface ImportUnderWay {
 /** Somebody stopped it. */
 export class ImportStopped extends Problem {
   constructor() {
-    super(409, 'The import was stopped. Nothing of it is kept.');
+    super(409, 'The import was stopped. Nothing was imported.');
   }
 }
 
@@ -46,7 +46,7 @@ export async function refuseKnown(db: Db, projectId: string): Promise<void> {
       409,
       coming.stage === 'writing'
         ? `“${coming.name}” is being imported already. Nothing was changed.`
-        : `“${coming.name}” is being taken out after an import that was stopped. Import it again in a minute.`,
+        : `“${coming.name}” is being removed, because its import was stopped. Import it again in a minute.`,
     );
   const [here] = await db
     .select({ name: projects.name })

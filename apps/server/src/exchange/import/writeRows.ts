@@ -46,8 +46,11 @@ export async function writeRows(
     document.splicerRecords.map(({ id, origin }) => [id, origin]),
   );
   for (const [index, trace] of document.traces.entries()) {
-    const bytes = await fileOf(files, 'traces', index, trace);
-    const row = traceRow({ ...trace, bytes });
+    const row = await atFile('traces', index, async () => {
+      const bytes = await files.bytesOf('traces', trace.id);
+      if (sha256(bytes) !== trace.digest) throw new Problem(422, `${trace.name} ${DAMAGED}`);
+      return traceRow({ ...trace, bytes });
+    });
     await write([row], async (on) => origins.set(trace.id, (await keepTrace(on, row)).origin));
   }
   await write(document.splicerRecords, receive);
@@ -62,7 +65,9 @@ export async function writeRows(
   await write(document.tracePlaces, placeTraces);
   await writeEvidence(db, pieces, document.evidence);
   for (const [index, photo] of document.photos.entries()) {
-    const row = photoRow(photo, await fileOf(files, 'photos', index, { id: photo.id }));
+    const row = await atFile('photos', index, async () =>
+      photoRow(photo, await files.bytesOf('photos', photo.id)),
+    );
     await write([row], (on) => keepPhoto(on, row));
   }
   await write(document.closing, appendClosing);
@@ -104,17 +109,17 @@ async function writeEvidence(db: Db, pieces: Pieces, evidence: readonly Evidence
   }
 }
 
-/** A row's file. Throws a 422 problem where it is not what its digest was made of. */
-async function fileOf(
-  files: DocumentFiles,
-  list: FileList,
-  index: number,
-  { id, digest }: { id: string; digest?: string },
-): Promise<Uint8Array> {
-  const bytes = await files.bytesOf(list, id);
-  if (digest === undefined || sha256(bytes) === digest) return bytes;
-  const detail = 'Its bytes are not those that its digest was made of.';
-  throw new Problem(422, detail, [{ place: `/${list}/${index}/bytes`, detail }]);
+const DAMAGED = 'is damaged: it is not the file that was exported. Export the project again.';
+
+/** What is wrong with a file is said at the row that has it. */
+async function atFile<Row>(list: FileList, index: number, read: () => Promise<Row>): Promise<Row> {
+  try {
+    return await read();
+  } catch (error) {
+    if (!(error instanceof Problem)) throw error;
+    const { status, message: detail } = error;
+    throw new Problem(status, detail, [{ place: `/${list}/${index}/bytes`, detail }]);
+  }
 }
 
 /** A closure comes after the one that it branches off. */

@@ -375,7 +375,7 @@ describe('signing', () => {
   it('waits until nothing is open', async () => {
     const answer = await post(sign('technician', (await closing()).digest));
     expect(answer.status).toBe(409);
-    expect(detailOf(answer)).toMatch(/not looked at\. The pressure test is not passed/);
+    expect(detailOf(answer)).toMatch(/not checked\. The pressure test is not passed/);
   });
 
   it('freezes what is signed by the digest that the phone worked out too', async () => {

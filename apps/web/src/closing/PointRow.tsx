@@ -106,7 +106,7 @@ function wordsOf(
 ): string {
   if (again) return again;
   if (point.found && state !== 'waived') return point.found.words;
-  if (state === 'open') return 'not looked at';
+  if (state === 'open') return 'not checked';
   if (state === 'waived') return `waived by ${entry?.by}: ${entry?.why}`;
   const when = entry ? clock(Date.parse(entry.at)) : '';
   const slots = entry && entry.slots.length > 0 ? `, slot ${entry.slots.join(', ')}` : '';

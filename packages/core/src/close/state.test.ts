@@ -249,7 +249,7 @@ describe('signing', () => {
   it('waits for every point', () => {
     expect(state([]).blocks).toHaveLength(2);
     expect(state([...done, said('gasket', 'bad')]).blocks).toEqual([
-      '1 of the list failed: mend or waive.',
+      '1 of the list failed: repair or waive.',
     ]);
     expect(state(done).blocks).toEqual([]);
   });

@@ -5,7 +5,7 @@ import type { ClosingPoint, ClosingSplice } from './points.ts';
 import { type PressureRound, roundsOf, testTask, underPressure } from './pressureTest.ts';
 
 /**
- * - `open`: not looked at, or not since its tray was worked on.
+ * - `open`: not checked, or not since its tray was worked on.
  * - `good`, `bad`, `waived`: by the last word on it.
  */
 export type PointState = 'open' | 'good' | 'bad' | 'waived';
@@ -153,8 +153,8 @@ function blocksOf(
   const blocks: string[] = [];
   const count = (state: PointState) => points.filter((one) => one.state === state).length;
   if (underPressure(rounds)) blocks.push('Pressure is on: release it first.');
-  if (count('bad') > 0) blocks.push(`${count('bad')} of the list failed: mend or waive.`);
-  if (count('open') > 0) blocks.push(`${count('open')} of the list not looked at.`);
+  if (count('bad') > 0) blocks.push(`${count('bad')} of the list failed: repair or waive.`);
+  if (count('open') > 0) blocks.push(`${count('open')} of the list not checked.`);
   if (down.length > 0)
     blocks.push(`Down since the cut-over: ${down.join(', ')}. Say when it is back.`);
   if (test === 'to do') blocks.push('The pressure test is not passed.');

@@ -89,9 +89,6 @@ export const documentSchema = z.object({
   odd: z.array(idSchema).max(MOST_ROWS.odd).optional(),
 });
 
-/** The same, from a document of any version so far. */
-export const anyDocumentSchema = z.preprocess(upgradeDocument, documentSchema);
-
 export type ProjectDocument = z.infer<typeof documentSchema>;
 
 /** A project's document as it stands in a zip: without the bytes of files, which lie beside it ({@link packedPath}). */

@@ -77,7 +77,7 @@ async function load({ id, start, stretch }: ShownTrace): Promise<Loaded> {
 
 const BLOCK = 256;
 
-/** How glass falls from sample to sample: the middle of many short stretches, so that no joint counts. */
+/** How glass falls from sample to sample: the middle of many short segments, so that no joint counts. */
 function slopeOf(levels: Float32Array, end: number): number {
   const means: number[] = [];
   for (let from = BLOCK; from + BLOCK < end; from += BLOCK) {

@@ -99,7 +99,7 @@ export function fitProblems(task: FitProblemTask): ProofProblem[] {
           kind: 'end from one side',
           circuit: trace.circuit,
           traces: [trace.id, ...others.map(({ id }) => id)],
-          words: `${circuits.get(trace.circuit)!.label}: ${trace.direction} it ends at ${formatPlace(early.at, unit)}, from the other side it is whole. A fiber breaks for both: are two files mixed up, or was it mended between the shots?`,
+          words: `${circuits.get(trace.circuit)!.label}: ${trace.direction} it ends at ${formatPlace(early.at, unit)}, from the other side it is whole. A fiber breaks for both: are two files mixed up, or was it repaired between the shots?`,
         });
     }
   }

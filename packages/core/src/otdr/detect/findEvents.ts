@@ -41,7 +41,7 @@ const FINE = 5;
 const OWN = 4.2;
 /**
  * Finds the joints of a trace from its samples alone: noise as it grows, the end, reflections with their
- * dead zones, then steps between straight stretches. A stretch is split where two lines leave over the
+ * dead zones, then steps between straight segments. A stretch is split where two lines leave over the
  * least, again and again; then each joint is measured by weighted least squares over the whole stretch
  * on either side, both lines taken to the joint.
  * @param levels dB, one a sample
@@ -56,16 +56,16 @@ export function findEvents(
   const { noise, end, faded } = survey;
   const pool = Math.min(4, Math.max(1, Math.floor(survey.gap / FINE)));
   const { gap, peaks, start, stop } = pool === 1 ? survey : pooled(survey, pool);
-  const stretches = segmentsOf(levels, survey, pool);
+  const segments = segmentsOf(levels, survey, pool);
   const steps: number[] = [];
   const edges = [start, ...peaks.map(({ at }) => at), stop];
   for (let index = 1; index < edges.length; index++) {
     const from = index === 1 ? start : Math.min(stop, peaks[index - 2]!.to);
-    split(stretches, from, edges[index]!, gap, steps);
+    split(segments, from, edges[index]!, gap, steps);
   }
   // A line of a few samples, right where all is lost in noise, makes steps of anything.
   const sure = faded === null ? stop : stop - (2 * NOISE_BIN) / pool;
-  const joints = measured(stretches, steps, peaks, gap, start, stop)
+  const joints = measured(segments, steps, peaks, gap, start, stop)
     .filter(({ at, peak }) => at < sure || peak !== null)
     .map((joint) => ({ ...joint, at: joint.at * pool, spread: joint.spread * pool }));
   if (end !== null) joints.push(endJoint(levels, noise, end, survey.gap));
@@ -76,31 +76,31 @@ export function findEvents(
 const roomOf = (gap: number): number => 2 * gap + 8;
 
 /** Splits a stretch where it has a step, and both parts again. */
-function split(stretches: Segments, from: number, to: number, gap: number, steps: number[]): void {
+function split(segments: Segments, from: number, to: number, gap: number, steps: number[]): void {
   const room = roomOf(gap);
   if (to - from < 2 * room + gap) return;
-  const { at, gain } = searchSplit(stretches, from, to, gap, room);
+  const { at, gain } = searchSplit(segments, from, to, gap, room);
   if (gain < SURE + gap) return;
   steps.push(at);
-  split(stretches, from, at, gap, steps);
-  split(stretches, at + gap, to, gap, steps);
+  split(segments, from, at, gap, steps);
+  split(segments, at + gap, to, gap, steps);
 }
 
 /** Where two lines through a stretch leave over the least: looked for coarsely, then sample by sample. */
 function searchSplit(
-  stretches: Segments,
+  segments: Segments,
   from: number,
   to: number,
   gap: number,
   room: number,
 ): { at: number; gain: number } {
-  const whole = stretches.leftOver(from, to);
+  const whole = segments.leftOver(from, to);
   const [first, last] = [from + room, to - room - gap];
   // Looks and closer looks are fewest when both are about as many.
   const every = Math.max(1, Math.round(Math.sqrt((to - from) / 2)));
-  const { at } = stretches.bestSplit(from, to, gap, whole, first, last, every);
+  const { at } = segments.bestSplit(from, to, gap, whole, first, last, every);
   const near: [number, number] = [Math.max(first, at - every), Math.min(last, at + every)];
-  return stretches.bestSplit(from, to, gap, whole, ...near, 1);
+  return segments.bestSplit(from, to, gap, whole, ...near, 1);
 }
 
 /** How often steps are moved to their places, for each moves its neighbours. */
@@ -114,7 +114,7 @@ interface Place {
 
 /** Joints with their losses; those that are no step once their neighbours are known are left out. */
 function measured(
-  stretches: Segments,
+  segments: Segments,
   steps: readonly number[],
   peaks: readonly Peak[],
   gap: number,
@@ -128,13 +128,13 @@ function measured(
   const measure = () =>
     places.map((place, index) =>
       jointAt(
-        stretches,
+        segments,
         place,
         index === 0 ? start : places[index - 1]!.to,
         index + 1 < places.length ? places[index + 1]!.at : stop,
       ),
     );
-  const settle = () => (places = settled(stretches, places, gap, start, stop));
+  const settle = () => (places = settled(segments, places, gap, start, stop));
   const dropWeak = () => {
     for (let weak = weakestOf(measure()); weak >= 0; weak = weakestOf(measure()))
       places.splice(weak, 1);
@@ -142,21 +142,21 @@ function measured(
   const near = gap + roomOf(gap);
   for (let round = 0, found = true; found && round < ROUNDS; round++) {
     const before = places.length;
-    if (round > 0) places = withMissed(stretches, places, gap, start, stop);
+    if (round > 0) places = withMissed(segments, places, gap, start, stop);
     // Where nothing was missed, all lie where they belong after this round.
     found = round === 0 || places.length > before;
     settle();
-    places = merged(stretches, places, gap, start, stop, 2 * near);
+    places = merged(segments, places, gap, start, stop, 2 * near);
     dropWeak();
     settle();
   }
-  places = merged(stretches, places, gap, start, stop, 16 * near);
+  places = merged(segments, places, gap, start, stop, 16 * near);
   settle();
   dropWeak();
   return measure().map((joint, index) => {
     const from = index === 0 ? start : places[index - 1]!.to;
     const to = index + 1 < places.length ? places[index + 1]!.at : stop;
-    return joint.peak === null ? spreadOut(stretches, joint, from, to, gap) : joint;
+    return joint.peak === null ? spreadOut(segments, joint, from, to, gap) : joint;
   });
 }
 
@@ -169,20 +169,20 @@ const UNLIKELY = 14;
  * weighed by how likely it is. The best place alone would flatter the step, for noise helped to choose it.
  */
 function spreadOut(
-  stretches: Segments,
+  segments: Segments,
   joint: FoundEvent,
   from: number,
   to: number,
   gap: number,
 ): FoundEvent {
-  const whole = stretches.leftOver(from, to);
+  const whole = segments.leftOver(from, to);
   const room = Math.min(roomOf(gap), Math.floor((to - from) / 4));
-  const top = stretches.gain(from, joint.at, gap, to, whole);
+  const top = segments.gain(from, joint.at, gap, to, whole);
   const sums = { weight: 0, at: 0, apart: 0, loss: 0, square: 0, variance: 0 };
   const look = (at: number, width: number): boolean => {
-    const gain = stretches.gain(from, at, gap, to, whole);
+    const gain = segments.gain(from, at, gap, to, whole);
     const likely = Math.exp(Math.min(8, (gain - top) / 2));
-    const own = jointAt(stretches, { at, to: at + gap, peak: null }, from, to);
+    const own = jointAt(segments, { at, to: at + gap, peak: null }, from, to);
     const weight = likely * width;
     sums.weight += weight;
     sums.at += weight * at;
@@ -210,7 +210,7 @@ function spreadOut(
 
 /** Looks once more between the joints, now that they lie where they belong: a weak one may have hidden. */
 function withMissed(
-  stretches: Segments,
+  segments: Segments,
   places: readonly Place[],
   gap: number,
   start: number,
@@ -219,7 +219,7 @@ function withMissed(
   const more: number[] = [];
   for (let index = 0; index <= places.length; index++) {
     const from = index === 0 ? start : places[index - 1]!.to;
-    split(stretches, from, index < places.length ? places[index]!.at : stop, gap, more);
+    split(segments, from, index < places.length ? places[index]!.at : stop, gap, more);
   }
   if (more.length === 0) return [...places];
   const fresh = more.map((at) => ({ at, to: at + gap, peak: null }));
@@ -239,7 +239,7 @@ function apart(steps: readonly number[], gap: number): number[] {
  * may fall beside its joint, and the next one on its other side.
  */
 function merged(
-  stretches: Segments,
+  segments: Segments,
   places: readonly Place[],
   gap: number,
   start: number,
@@ -253,17 +253,17 @@ function merged(
     if (two.at - one.at > within) continue;
     const from = index === 0 ? start : list[index - 1]!.to;
     const to = index + 2 < list.length ? list[index + 2]!.at : stop;
-    const whole = stretches.leftOver(from, to);
+    const whole = segments.leftOver(from, to);
     const [first, last] = [Math.max(from + 8, one.at - gap), Math.min(to - gap - 8, two.at + gap)];
     const every = Math.max(1, Math.round(Math.sqrt((last - first) / 2)));
-    const near = stretches.bestSplit(from, to, gap, whole, first, last, every).at;
+    const near = segments.bestSplit(from, to, gap, whole, first, last, every).at;
     const [low, high] = [Math.max(first, near - every), Math.min(last, near + every)];
-    const single = stretches.bestSplit(from, to, gap, whole, low, high, 1);
+    const single = segments.bestSplit(from, to, gap, whole, low, high, 1);
     const both =
       whole -
-      stretches.leftOver(from, one.at) -
-      stretches.leftOver(one.to, two.at) -
-      stretches.leftOver(two.to, to);
+      segments.leftOver(from, one.at) -
+      segments.leftOver(one.to, two.at) -
+      segments.leftOver(two.to, to);
     if (both - single.gain > TWO + gap) continue;
     list.splice(index, 2, { at: single.at, to: single.at + gap, peak: null });
   }
@@ -284,7 +284,7 @@ const strength = ({ loss, sigma }: FoundEvent): number => Math.abs(loss!) / sigm
 
 /** Moves each step to where it lies best between its neighbours, now that all are known. */
 function settled(
-  stretches: Segments,
+  segments: Segments,
   places: readonly Place[],
   gap: number,
   start: number,
@@ -295,28 +295,28 @@ function settled(
     if (place.peak !== null) return;
     const from = index === 0 ? start : list[index - 1]!.to;
     const to = index + 1 < list.length ? list[index + 1]!.at : stop;
-    const whole = stretches.leftOver(from, to);
+    const whole = segments.leftOver(from, to);
     // Half way to its neighbours at most, so that two steps never fall into one place.
     const room = roomOf(gap);
     const first = Math.max(from + room, Math.ceil((from + place.at) / 2));
     const last = Math.min(to - gap - room, Math.floor((place.at + to) / 2));
     if (last <= first) return;
     const every = Math.max(1, Math.floor((last - first) / 64));
-    const coarse = stretches.bestSplit(from, to, gap, whole, first, last, every);
+    const coarse = segments.bestSplit(from, to, gap, whole, first, last, every);
     const near = [Math.max(first, coarse.at - every), Math.min(last, coarse.at + every)] as const;
-    const { at } = stretches.bestSplit(from, to, gap, whole, near[0], near[1], 1);
+    const { at } = segments.bestSplit(from, to, gap, whole, near[0], near[1], 1);
     list[index] = { ...place, at, to: at + gap };
   });
   return list;
 }
 
-function jointAt(stretches: Segments, place: Place, from: number, to: number): FoundEvent {
+function jointAt(segments: Segments, place: Place, from: number, to: number): FoundEvent {
   const { at, peak } = place;
   const kind = peak === null ? 'splice' : 'reflection';
   if (at - from < 3 || to - place.to < 3)
     return { at, kind, loss: 0, sigma: Infinity, peak, spread: 0 };
-  const before = stretches.line(from, at);
-  const after = stretches.line(place.to, to);
+  const before = segments.line(from, at);
+  const after = segments.line(place.to, to);
   // The step is the same wherever both lines are read, but for their slopes: read it at the joint.
   const loss = levelAt(before, at) - levelAt(after, at);
   const sigma = Math.sqrt(varianceAt(before, at) + varianceAt(after, at));

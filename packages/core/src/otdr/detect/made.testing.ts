@@ -5,7 +5,7 @@ function source(seed: number): () => number {
   return () => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform());
 }
 
-/** A trace of straight stretches: slope 0.0001 dB a sample, steps that take a pulse of 10 samples. */
+/** A trace of straight segments: slope 0.0001 dB a sample, steps that take a pulse of 10 samples. */
 export function madeTrace(
   length: number,
   steps: Record<number, number>,

@@ -8,16 +8,16 @@ const levels = fc.array(fc.double({ min: -40, max: 0, noNaN: true }), {
   maxLength: 400,
 });
 
-describe('straight lines through stretches of a trace', () => {
+describe('straight lines through segments of a trace', () => {
   // simple-statistics, a general-purpose library, is the judge.
   it('are those of least squares, wherever the stretch lies', () => {
     fc.assert(
       fc.property(levels, fc.integer({ min: 0, max: 6 }), (list, from) => {
         const trace = Float32Array.from(list);
-        const stretches = new Segments(trace, new Float32Array(list.length).fill(1));
+        const segments = new Segments(trace, new Float32Array(list.length).fill(1));
         const points = [...trace].slice(from).map((level, at) => [at + from, level]);
         const judge = linearRegression(points);
-        const line = stretches.line(from, list.length);
+        const line = segments.line(from, list.length);
         expect(line.slope).toBeCloseTo(judge.m, 4);
         expect(levelAt(line, list.length)).toBeCloseTo(linearRegressionLine(judge)(list.length), 2);
         const left = points.reduce(
@@ -81,13 +81,13 @@ describe('the best split', () => {
         fc.integer({ min: 1, max: 9 }),
         (list, gap, every) => {
           const levels = Float32Array.from(list, (value, at) => -0.01 * at + value / 1000);
-          const stretches = new Segments(levels, new Float32Array(list.length).fill(4));
+          const segments = new Segments(levels, new Float32Array(list.length).fill(4));
           const [first, last] = [5, list.length - 5 - gap];
-          const whole = stretches.leftOver(0, list.length);
-          const best = stretches.bestSplit(0, list.length, gap, whole, first, last, every);
+          const whole = segments.leftOver(0, list.length);
+          const best = segments.bestSplit(0, list.length, gap, whole, first, last, every);
           const gains: number[] = [];
           for (let at = first; at <= last; at += every)
-            gains.push(stretches.gain(0, at, gap, list.length, whole));
+            gains.push(segments.gain(0, at, gap, list.length, whole));
           expect((best.at - first) % every).toBe(0);
           expect(best.gain).toBeCloseTo(Math.max(...gains), 6);
         },
@@ -96,7 +96,7 @@ describe('the best split', () => {
   });
 
   it('of a range with no place in it is none', () => {
-    const stretches = new Segments(new Float32Array(30), new Float32Array(30).fill(1));
-    expect(stretches.bestSplit(0, 30, 4, 0, 20, 10, 1).gain).toBe(-Infinity);
+    const segments = new Segments(new Float32Array(30), new Float32Array(30).fill(1));
+    expect(segments.bestSplit(0, 30, 4, 0, 20, 10, 1).gain).toBe(-Infinity);
   });
 });

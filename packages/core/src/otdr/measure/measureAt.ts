@@ -38,7 +38,7 @@ export function measureAt(
   survey: Survey = surveyOf(levels, pulse),
 ): Measured {
   const { start, stop, end, peaks } = survey;
-  const stretches = segmentsOf(levels, survey);
+  const segments = segmentsOf(levels, survey);
   // A reflection in a zone has its dead zone added.
   const wide = zones.map(({ at, to }) => {
     const [from, behind] = [clamp(at, start, stop), clamp(to, start, stop)];
@@ -52,7 +52,7 @@ export function measureAt(
     lineOf(index === 0 ? start : wide[index - 1]!.to, wide[index]?.at ?? stop),
   );
   function lineOf(from: number, to: number): Fit | null {
-    return to - from < LEAST || stretches.weight(from, to) <= 0 ? null : stretches.line(from, to);
+    return to - from < LEAST || segments.weight(from, to) <= 0 ? null : segments.line(from, to);
   }
   const losses = wide.map(({ at }, index) => {
     const [before, after] = [lines[index], lines[index + 1]];

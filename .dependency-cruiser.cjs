@@ -1,7 +1,7 @@
 const only = (from, allowed) => ({
   name: `${from.replace(/[^a-z]+/g, '-')}-arrows`,
   comment:
-    'Arrows point one way: web -> core, standin; server -> core, standin, demo; demo -> core, standin.',
+    'Arrows point one way: web -> client, core, standin; client -> core; server -> core, standin, demo; demo -> core, standin.',
   severity: 'error',
   from: { path: `^${from}/` },
   to: { path: '^(apps|packages|e2e)/', pathNot: `^(${[from, ...allowed].join('|')})/` },
@@ -10,11 +10,12 @@ const only = (from, allowed) => ({
 module.exports = {
   forbidden: [
     only('packages/core', []),
+    only('packages/client', ['packages/core']),
     only('packages/standin', ['packages/core']),
     only('packages/demo', ['packages/core', 'packages/standin']),
     only('apps/server', ['packages/core', 'packages/demo', 'packages/standin']),
-    only('apps/web', ['packages/core', 'packages/standin']),
-    only('e2e', ['packages/core']),
+    only('apps/web', ['packages/client', 'packages/core', 'packages/standin']),
+    only('e2e', ['packages/client', 'packages/core']),
     {
       name: 'no-circular',
       severity: 'error',
@@ -32,6 +33,13 @@ module.exports = {
         pathNot:
           'node_modules/(zod|papaparse|@types/papaparse|@noble/hashes|canonicalize|fflate|saxes|geographiclib-geodesic|uqr|fastest-levenshtein|simple-statistics|@date-fns/tz)/',
       },
+    },
+    {
+      name: 'client-without-react',
+      comment: 'How a page talks to the server is told without an interface.',
+      severity: 'error',
+      from: { path: '^packages/client/src' },
+      to: { path: 'node_modules/(react|react-native|@tanstack)' },
     },
     {
       name: 'core-imports-no-node',

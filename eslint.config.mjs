@@ -10,6 +10,7 @@ export default tseslint.config(
       '**/node_modules/',
       'apps/server/drizzle/',
       'apps/web/expo-env.d.ts',
+      'packages/client/src/api/paths.ts',
     ],
   },
   js.configs.recommended,

@@ -7,6 +7,16 @@ const node = { testEnvironment: 'node', transform: swc, extensionsToTreatAsEsm: 
 module.exports = {
   projects: [
     { ...node, displayName: 'core', rootDir: 'packages/core' },
+    {
+      ...node,
+      displayName: 'client',
+      rootDir: 'packages/client',
+      // ES modules only.
+      transformIgnorePatterns: ['/node_modules/(?!(uuid|idb|openapi-fetch|@cordel/.*)/)'],
+      transform: {
+        '^.+\\.[jt]sx?$|\\.mjs$': swc['^.+\\.tsx?$'],
+      },
+    },
     { ...node, displayName: 'standin', rootDir: 'packages/standin' },
     { ...node, displayName: 'demo', rootDir: 'packages/demo' },
     '<rootDir>/apps/server/jest.config.cjs',

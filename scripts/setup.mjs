@@ -115,7 +115,14 @@ function buildOnce(name, sources, output, build) {
 export function build() {
   buildOnce(
     'the web app',
-    ['apps/web', 'packages/core', 'packages/standin', 'package-lock.json', 'scripts/finishWeb.mjs'],
+    [
+      'apps/web',
+      'packages/client',
+      'packages/core',
+      'packages/standin',
+      'package-lock.json',
+      'scripts/finishWeb.mjs',
+    ],
     'apps/web/dist/index.html',
     () => {
       npx(['expo', 'export', '--platform', 'web'], {

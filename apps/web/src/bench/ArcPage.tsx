@@ -13,7 +13,8 @@ import {
   parseTemperature,
 } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
-import { send } from '@/data/api';
+import { answerOf } from '@cordel/client';
+import { api } from '@/data/api';
 import { useProjectView } from '@/projects/context';
 import { useClock } from '@/projects/useClock';
 import { Notice } from '@/ui/Notice';
@@ -108,15 +109,13 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
     };
     logInstrument(project.id, entry, `Arc check, round ${round}`);
   };
+  const path = { projectId: project.id, splicerId: splicer.id };
   const run = async () => {
     setProblem('');
     try {
-      const answer = await send(
-        'POST',
-        `/api/projects/${project.id}/standins/${splicer.id}/check`,
-        {},
+      const { passed, arcs } = await answerOf(
+        api.POST('/api/projects/{projectId}/standins/{splicerId}/check', { params: { path } }),
       );
-      const { passed, arcs } = answer as { passed: boolean; arcs: number };
       log(passed, arcs, 'simulated');
     } catch (error) {
       setProblem((error as Error).message);
@@ -126,12 +125,13 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
     let arcs = last?.arcs ?? 0;
     if (kept.standin && project.practiceOnly) {
       try {
-        const answer = await send(
-          'POST',
-          `/api/projects/${project.id}/standins/${splicer.id}/tend`,
-          { what },
+        const answer = await answerOf(
+          api.POST('/api/projects/{projectId}/standins/{splicerId}/tend', {
+            params: { path },
+            body: { what },
+          }),
         );
-        arcs = (answer as { arcs: number }).arcs;
+        arcs = answer.arcs;
       } catch (error) {
         return setProblem((error as Error).message);
       }

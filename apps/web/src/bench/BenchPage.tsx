@@ -3,7 +3,7 @@ import { useCallback, useEffect, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { usePerson } from '@/data/storage';
 import { useWork } from '@/data/queries';
-import type { Work } from '@/data/setting';
+import type { ClosureWork } from '@cordel/client';
 import { useProjectView } from '@/projects/context';
 import { Waiting } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
@@ -56,7 +56,7 @@ export function BenchPage() {
   return <AtTheBench key={`${closureId} ${known}`} work={work.data} mode={known} />;
 }
 
-function AtTheBench({ work, mode }: { work: Work; mode: BenchMode }) {
+function AtTheBench({ work, mode }: { work: ClosureWork; mode: BenchMode }) {
   const inks = useInks();
   const wide = useWide();
   const view = useProjectView();
@@ -187,7 +187,7 @@ function AtTheBench({ work, mode }: { work: Work; mode: BenchMode }) {
   );
 }
 
-function BenchHead({ bench, work, onPick }: { bench: Bench; work: Work; onPick(): void }) {
+function BenchHead({ bench, work, onPick }: { bench: Bench; work: ClosureWork; onPick(): void }) {
   const inks = useInks();
   const total = bench.due;
   const { sleeve, fiber } = bench;

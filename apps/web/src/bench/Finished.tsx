@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { plural } from '@cordel/core';
-import type { Work } from '@/data/setting';
+import type { ClosureWork } from '@cordel/client';
 import { useProjectView } from '@/projects/context';
 import { Empty } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
@@ -9,7 +9,7 @@ import { stateOf } from './benchSplices';
 import type { Bench } from './useBench';
 
 /** What stands on the Bench when nothing waits any more: the next steps. */
-export function Finished({ bench, work }: { bench: Bench; work: Work }) {
+export function Finished({ bench, work }: { bench: Bench; work: ClosureWork }) {
   const { project } = useProjectView();
   const router = useRouter();
   const go = (path: string) => router.replace(`/p/${project.id}/${path}` as never);

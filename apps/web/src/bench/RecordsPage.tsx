@@ -12,6 +12,7 @@ import {
   plural,
   readRecordTable,
 } from '@cordel/core';
+import { commands } from '@cordel/client';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
@@ -71,14 +72,13 @@ function FromFile({ closure, base, setup }: Closeup) {
     setSaid('Being imported …');
     let fresh = 0;
     for (let start = 0; start < records.length; start += 500) {
-      const outcome = await outbox.add({
-        method: 'POST',
-        path: `/api/projects/${project.id}/splicer-records`,
-        body: { records: records.slice(start, start + 500) },
-        what: `${plural(records.length, 'record')} of ${splicer!.name}`,
-      });
+      const outcome = await outbox.add(
+        commands.importSplicerRecords,
+        { projectId: project.id, records: records.slice(start, start + 500) },
+        `${plural(records.length, 'record')} of ${splicer!.name}`,
+      );
       if ('refused' in outcome) return setError(outcome.refused.message);
-      fresh += (outcome.answer as { fresh: number }).fresh;
+      fresh += outcome.answer.fresh;
     }
     setSaid(
       `${plural(fresh, 'new record')}, ${records.length - fresh} here already. The Bench asks which splice each belongs to.`,

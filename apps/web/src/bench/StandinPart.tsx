@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { FAULTS, type Fault } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
-import { send } from '@/data/api';
+import { api } from '@/data/api';
 import { useKept } from '@/data/storage';
 import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
@@ -37,13 +37,16 @@ export function StandinPart({
     setPressing(true);
     setProblem('');
     try {
-      await send('POST', `/api/projects/${projectId}/standins/${splicer.id}/arc`, {
-        id: uuid(),
-        spliceIds: fusedTogether(sleeve.splices).map(({ id }) => id),
-        program: chosen.program ?? '',
-        heater: chosen.heaterProgram,
-        faults: fault === 'none' ? [] : [fault],
-        tensionOff: false,
+      await api.POST('/api/projects/{projectId}/standins/{splicerId}/arc', {
+        params: { path: { projectId, splicerId: splicer.id } },
+        body: {
+          id: uuid(),
+          spliceIds: fusedTogether(sleeve.splices).map(({ id }) => id),
+          program: chosen.program ?? '',
+          heater: chosen.heaterProgram,
+          faults: SHOWN.filter((one) => one === fault && one !== 'none'),
+          tensionOff: false,
+        },
       });
     } catch (error) {
       setProblem((error as Error).message);

@@ -9,7 +9,7 @@ import {
   USUAL_PRACTICE,
   unitsOfDistance,
 } from '@cordel/core';
-import { newSetting } from '@/data/setting';
+import { newProjectSnapshot } from '@cordel/client';
 import { viewOf } from '@/projects/context';
 import { adviceFor } from './advice';
 import { benchSplices } from './benchSplices';
@@ -26,7 +26,7 @@ const cable = (id: string, mfd: number | null): Cable => ({
 });
 const view = (mfdB: number) =>
   viewOf({
-    ...newSetting({
+    ...newProjectSnapshot({
       id: 'p',
       name: 'Mill line',
       practiceOnly: false,

@@ -11,7 +11,7 @@ import {
   standingOf,
   groupBy,
 } from '@cordel/core';
-import type { Work } from '@/data/setting';
+import type { ClosureWork } from '@cordel/client';
 import type { BenchDraft } from './draft';
 
 /** A splice on the Bench with what counts of it. */
@@ -22,7 +22,7 @@ export interface BenchSplice extends Splice {
 }
 
 /** All splices of a closure, judged. */
-export function benchSplices(work: Work, limits: Limits): BenchSplice[] {
+export function benchSplices(work: ClosureWork, limits: Limits): BenchSplice[] {
   const groups = groupBy(work.evidence, ({ spliceId }) => spliceId);
   return work.splices.map((splice) => {
     const evidence = groups.get(splice.id) ?? [];

@@ -7,7 +7,7 @@ import {
 } from '@cordel/core';
 import { newAttempt, newReading, newRuling, takeBack } from './record';
 
-jest.mock('@/data/client', () => ({ outbox: { add: jest.fn() }, EVIDENCE_PATH: '/api/evidence' }));
+jest.mock('@/data/client', () => ({ outbox: { add: jest.fn() } }));
 jest.mock('uuid', () => {
   let count = 0;
   return { v7: () => `019da9e7-4800-7000-8000-${String(++count).padStart(12, '0')}` };

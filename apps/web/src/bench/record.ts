@@ -1,6 +1,7 @@
 import { v7 as uuid } from 'uuid';
 import type { Attempt, Evidence, Origin, Reading, Ruling } from '@cordel/core';
-import { EVIDENCE_PATH, outbox } from '@/data/client';
+import { commands } from '@cordel/client';
+import { outbox } from '@/data/client';
 import { personNow } from '@/data/storage';
 
 const entry = (spliceId: string) => ({
@@ -74,6 +75,6 @@ export function takeBack(before: Evidence, why: string): Evidence {
 }
 
 /** Records evidence through the outbox. */
-export function recordEvidence(entries: readonly Evidence[], what: string): void {
-  void outbox.add({ method: 'POST', path: EVIDENCE_PATH, body: { entries }, what });
+export function recordEvidence(entries: readonly Evidence[], label: string): void {
+  void outbox.add(commands.recordEvidence, { entries: [...entries] }, label);
 }

@@ -11,7 +11,7 @@ import {
   parseKeypad,
   sleevesOf,
 } from '@cordel/core';
-import type { Work } from '@/data/setting';
+import type { ClosureWork } from '@cordel/client';
 import { useProjectView } from '@/projects/context';
 import {
   type BenchSplice,
@@ -44,7 +44,11 @@ function waitsIn(mode: BenchMode, splice: BenchSplice, draft: BenchDraft, limits
 }
 
 /** Everything the Bench of one closure does. */
-export function useBench(work: Work, mode: BenchMode, records: readonly SplicerRecord[] = []) {
+export function useBench(
+  work: ClosureWork,
+  mode: BenchMode,
+  records: readonly SplicerRecord[] = [],
+) {
   const { project, fiberName } = useProjectView();
   const { limits } = project;
   const [draft, change] = useBenchDraft(work.closure.id, mode);

@@ -1,39 +1,38 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
-import {
-  type Instrument,
-  type InstrumentEntry,
-  type ReceivedRecord,
-  type SetAside,
-  type Splicer,
-} from '@cordel/core';
+import { type InstrumentEntry, type ReceivedRecord, type Splicer } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
-import { read } from '@/data/api';
+import { COMMANDS, answerOf, commands, withWrites } from '@cordel/client';
+import { api } from '@/data/api';
 import { outbox, queryClient, useOutbox, usePendingEvidence } from '@/data/client';
-import type { Write } from '@/data/outbox';
 import { personNow } from '@/data/storage';
 
-interface Held {
-  instruments: Instrument[];
-  log: InstrumentEntry[];
-  taken: string[];
-  setAside: SetAside[];
+/** The bench as the server has it, as tables of a snapshot. */
+async function readBench(projectId: string) {
+  const { log, ...rest } = await answerOf(
+    api.GET('/api/projects/{projectId}/bench', { params: { path: { projectId } } }),
+  );
+  return { ...rest, projectId, instrumentLog: log };
 }
 
-const NOTHING: Held = { instruments: [], log: [], taken: [], setAside: [] };
-const NO_RECORDS: ReceivedRecord[] = [];
+type Held = Awaited<ReturnType<typeof readBench>>;
 
-/** What waits to be sent of one kind of entry. */
-const pendingOf = <Entry>(writes: readonly Write[], path: string): Entry[] =>
-  writes
-    .filter((write) => write.state === 'waiting' && write.path === path)
-    .flatMap((write) => (write.body as { entries: Entry[] }).entries);
+const NOTHING: Omit<Held, 'projectId'> = {
+  instruments: [],
+  instrumentLog: [],
+  taken: [],
+  setAside: [],
+};
+const NO_RECORDS: ReceivedRecord[] = [];
 
 /** What splicers recorded in a project, as it was read; {@link useStation} keeps it live. */
 export const useSplicerRecords = (projectId: string, enabled = true) =>
   useQuery({
     queryKey: ['records', projectId],
-    queryFn: () => read<ReceivedRecord[]>(`/api/projects/${projectId}/splicer-records`),
+    queryFn: () =>
+      answerOf(
+        api.GET('/api/projects/{projectId}/splicer-records', { params: { path: { projectId } } }),
+      ),
     // The stream keeps them up to date.
     staleTime: Infinity,
     enabled,
@@ -43,7 +42,7 @@ export const useSplicerRecords = (projectId: string, enabled = true) =>
 export const useBenchHeld = (projectId: string) =>
   useQuery({
     queryKey: ['bench', projectId],
-    queryFn: () => read<Held>(`/api/projects/${projectId}/bench`),
+    queryFn: () => readBench(projectId),
   });
 
 /**
@@ -58,30 +57,26 @@ export function useStation(projectId: string) {
   const live = useStream(projectId, records.isSuccess);
   const held = query.data ?? NOTHING;
   const list = records.data ?? NO_RECORDS;
-  const base = `/api/projects/${projectId}`;
   return useMemo(() => {
-    const pendingLog = pendingOf<InstrumentEntry>(writes, `${base}/instrument-log`);
-    const pendingAside = pendingOf<SetAside>(writes, `${base}/set-aside`);
-    const known = new Set(held.log.map(({ id }) => id));
-    const log = [...held.log, ...pendingLog.filter(({ id }) => !known.has(id))];
+    const shown = withWrites({ ...held, projectId }, writes, COMMANDS);
     const taken = new Set(held.taken);
     for (const entry of evidence) {
       if (entry.type !== 'attempt' || entry.recordId === null) continue;
       if (entry.void) taken.delete(entry.recordId);
       else taken.add(entry.recordId);
     }
-    const aside = new Set([...held.setAside, ...pendingAside].map(({ recordId }) => recordId));
+    const aside = new Set(shown.setAside.map(({ recordId }) => recordId));
     return {
       loaded: query.isSuccess && records.isSuccess,
       live,
-      instruments: held.instruments,
-      splicers: held.instruments.filter((one): one is Splicer => one.kind === 'splicer'),
-      log,
+      instruments: shown.instruments,
+      splicers: shown.instruments.filter((one): one is Splicer => one.kind === 'splicer'),
+      log: shown.instrumentLog,
       records: list,
       taken,
       aside,
     };
-  }, [writes, evidence, held, list, live, base, query.isSuccess, records.isSuccess]);
+  }, [writes, evidence, held, list, live, projectId, query.isSuccess, records.isSuccess]);
 }
 
 export type Station = ReturnType<typeof useStation>;
@@ -121,20 +116,14 @@ type Logged = InstrumentEntry extends infer Entry
 /** Logs what was done to an instrument. */
 export function logInstrument(projectId: string, entry: Logged, what: string): void {
   const full = { ...signed(), projectId, ...entry };
-  void outbox.add({
-    method: 'POST',
-    path: `/api/projects/${projectId}/instrument-log`,
-    body: { entries: [full] },
-    what,
-  });
+  void outbox.add(commands.logInstruments, { projectId, entries: [full] }, what);
 }
 
 /** Says of a record that it belongs to no splice. */
 export function setAside(projectId: string, recordId: string, why: string): void {
-  void outbox.add({
-    method: 'POST',
-    path: `/api/projects/${projectId}/set-aside`,
-    body: { entries: [{ ...signed(), recordId, why }] },
-    what: 'A record set aside',
-  });
+  void outbox.add(
+    commands.setRecordsAside,
+    { projectId, entries: [{ ...signed(), recordId, why }] },
+    'A record set aside',
+  );
 }

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { LookedPoint, Photo } from '@cordel/core/close';
+import { commands, waitingInputs } from '@cordel/client';
+import type { LookedPoint } from '@cordel/core/close';
 import { useOutbox } from '@/data/client';
 import { useClock } from '@/projects/useClock';
 import { Press } from '@/ui/Press';
@@ -183,12 +184,8 @@ function Photos({ ids }: { ids: readonly string[] }) {
   const { writes } = useOutbox();
   // One that waits to be sent is shown from here.
   const sourceOf = (id: string) => {
-    const waiting = writes.find(
-      ({ path, body }) => path === '/api/photos' && (body as Photo).id === id,
-    );
-    return waiting
-      ? `data:image/jpeg;base64,${(waiting.body as Photo).bytes}`
-      : `/api/photos/${id}`;
+    const waiting = waitingInputs(writes, commands.addPhoto).find((photo) => photo.id === id);
+    return waiting ? `data:image/jpeg;base64,${waiting.bytes}` : `/api/photos/${id}`;
   };
   return (
     <View style={{ flexDirection: 'row', gap: 8 }}>

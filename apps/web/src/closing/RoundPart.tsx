@@ -14,7 +14,7 @@ import {
 } from '@cordel/core/close';
 import { CONDITIONS, type Condition } from '@cordel/standin/gauge';
 import { v7 as uuid } from 'uuid';
-import { send } from '@/data/api';
+import { api } from '@/data/api';
 import { queryClient } from '@/data/client';
 import { personNow } from '@/data/storage';
 import { Choice } from '@/ui/Field';
@@ -209,11 +209,9 @@ function StandinPart({ pressed }: Pick<RoundPartProps, 'pressed'>) {
     setRunning(true);
     setProblem('');
     try {
-      await send('POST', `/api/closures/${round.closureId}/simulated-gauge`, {
-        id: uuid(),
-        roundId: round.id,
-        condition,
-        by: personNow(),
+      await api.POST('/api/closures/{closureId}/simulated-gauge', {
+        params: { path: { closureId: round.closureId } },
+        body: { id: uuid(), roundId: round.id, condition, by: personNow() },
       });
       await queryClient.invalidateQueries({ queryKey: ['closing', round.closureId] });
     } catch (error) {

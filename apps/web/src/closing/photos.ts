@@ -1,5 +1,6 @@
 import { wrap } from 'comlink';
 import { v7 as uuid } from 'uuid';
+import { commands } from '@cordel/client';
 import { outbox } from '@/data/client';
 import { personNow } from '@/data/storage';
 import type { PhotoScaler } from './photo.worker';
@@ -19,12 +20,11 @@ export async function keepPhoto(
     const id = uuid();
     const { width, height, bytes } = scaled;
     const at = new Date().toISOString();
-    void outbox.add({
-      method: 'POST',
-      path: '/api/photos',
-      body: { id, closureId, by: personNow(), at, width, height, bytes },
-      what: `A photo of ${Math.round((bytes.length * 3) / 4 / 1024)} kB`,
-    });
+    void outbox.add(
+      commands.addPhoto,
+      { id, closureId, by: personNow(), at, width, height, bytes },
+      `A photo of ${Math.round((bytes.length * 3) / 4 / 1024)} kB`,
+    );
     return { id };
   } finally {
     worker.terminate();

@@ -1,10 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { type Plan, emptyAssembly } from '@cordel/core';
+import { emptyAssembly } from '@cordel/core';
 import {
   type ClosingEntry,
   type ClosingState,
-  type Photo,
   closingPoints,
   closingSplices,
   closingState,
@@ -13,32 +12,20 @@ import {
   sealRecord,
 } from '@cordel/core/close';
 import { v7 as uuid } from 'uuid';
-import { read } from '@/data/api';
+import { COMMANDS, type ShownPhoto, answerOf, commands, withWrites } from '@cordel/client';
+import { api } from '@/data/api';
 import { outbox, useOutbox } from '@/data/client';
-import type { Write } from '@/data/outbox';
 import { useWork } from '@/data/queries';
 import { personNow } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 
-interface Held {
-  entries: ClosingEntry[];
-  photos: { id: string; digest: string; by: string; at: string }[];
-  plan: Plan | null;
-  digest: string;
-  signed: { digest: string; whole: boolean; changes: string[] }[];
-}
-
-const pathOf = (closureId: string) => `/api/closures/${closureId}/closing`;
-
-const waitingAt = <Body>(writes: readonly Write[], path: string): Body[] =>
-  writes.flatMap((write) =>
-    write.state === 'waiting' && write.path === path ? [write.body as Body] : [],
+/** The closing of a closure as the server has it, as tables of a snapshot. */
+async function readClosing(closureId: string) {
+  const { entries, ...rest } = await answerOf(
+    api.GET('/api/closures/{closureId}/closing', { params: { path: { closureId } } }),
   );
-
-const withFresh = <Item extends { id: string }>(held: readonly Item[], more: readonly Item[]) => {
-  const known = new Set(held.map(({ id }) => id));
-  return [...held, ...more.filter(({ id }) => !known.has(id))];
-};
+  return { ...rest, closureId, closing: entries };
+}
 
 type Unsigned<Entry = ClosingEntry> = Entry extends ClosingEntry
   ? Omit<Entry, 'id' | 'closureId' | 'by' | 'at'> & { id?: string; by?: string; at?: string }
@@ -51,24 +38,15 @@ export function useClosing(closureId: string) {
   const work = useWork(closureId);
   const query = useQuery({
     queryKey: ['closing', closureId],
-    queryFn: () => read<Held>(pathOf(closureId)),
+    queryFn: () => readClosing(closureId),
   });
   const held = query.data;
   const closure = view.closures.find(({ id }) => id === closureId);
   const made = useMemo(() => {
     if (!held || !work.data || !closure) return null;
-    const pending = waitingAt<{ entries: ClosingEntry[] }>(writes, pathOf(closureId));
-    const entries = withFresh(
-      held.entries,
-      pending.flatMap((body) => body.entries),
-    );
-    const own = waitingAt<Photo>(writes, '/api/photos').filter(
-      (photo) => photo.closureId === closureId,
-    );
-    const photos = withFresh(
-      held.photos,
-      own.map(({ id, by, at, bytes }) => ({ id, by, at, digest: digestOf(bytesOf(bytes)) })),
-    );
+    const shown = withWrites(held, writes, COMMANDS);
+    const entries = shown.closing;
+    const photos = shown.photos.map(withDigest);
     const assembly = view.assemblies.find((entry) => entry.closureId === closureId) ?? null;
     const hardware = view.hardware.find(({ id }) => id === assembly?.hardwareId) ?? null;
     const { project, cables } = view;
@@ -103,18 +81,20 @@ export function useClosing(closureId: string) {
       at: new Date().toISOString(),
       ...entry,
     }));
-    return outbox.add({
-      method: 'POST',
-      path: pathOf(closureId),
-      body: { entries: signed },
-      what: `${closure?.name ?? 'Closure'}: ${what}`,
-    });
+    const label = `${closure?.name ?? 'Closure'}: ${what}`;
+    return outbox.add(commands.appendClosing, { closureId, entries: signed }, label);
   };
   return { made, write, error: query.error ?? work.error };
 }
 
 export type ClosingHook = ReturnType<typeof useClosing>;
 export type Closing = NonNullable<ClosingHook['made']>;
+
+/** Of a photo that waits to be sent the digest is worked out here. */
+const withDigest = (photo: ShownPhoto & { digest?: string }) => ({
+  ...photo,
+  digest: photo.digest ?? digestOf(bytesOf(photo.bytes ?? '')),
+});
 
 /** Bytes of base 64. */
 const bytesOf = (base64: string): Uint8Array =>

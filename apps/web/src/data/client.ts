@@ -1,9 +1,23 @@
 import { QueryClient } from '@tanstack/react-query';
 import { useMemo, useSyncExternalStore } from 'react';
-import { type Evidence, type Project, retirementsOf } from '@cordel/core';
-import { type ProjectSetting, type Work, newSetting, withWrite } from './setting';
-import { Refused } from './api';
-import { Outbox, type Write } from './outbox';
+import {
+  COMMANDS,
+  type ClosureWork,
+  Outbox,
+  type ProjectSnapshot,
+  Refused,
+  type Snapshot,
+  type Write,
+  commands,
+  newProjectSnapshot,
+  projectWithWrites,
+  waitingInputs,
+  withEvidence,
+  withWrites,
+} from '@cordel/client';
+import { type Evidence, projectSchema } from '@cordel/core';
+import { api } from './api';
+import { personNow } from './storage';
 
 export const queryClient = new QueryClient({
   defaultOptions: {
@@ -15,93 +29,57 @@ export const queryClient = new QueryClient({
   },
 });
 
-export const outbox = new Outbox(onDelivered);
+export const outbox = new Outbox({ api, commands: COMMANDS, person: personNow, onDelivered });
 
-export const EVIDENCE_PATH = '/api/evidence';
+/** What is asked for again once a command is through; everything but records where nothing is said. */
+const RENEWED: Record<string, readonly string[]> = {
+  [commands.recordEvidence.name]: ['ledger', 'splice', 'fiber', 'bench'],
+  [commands.appendClosing.name]: ['closing', 'ledger'],
+  [commands.logInstruments.name]: ['bench'],
+  [commands.setRecordsAside.name]: ['bench'],
+};
 
-const entriesOf = (write: Write): Evidence[] =>
-  write.path === EVIDENCE_PATH ? (write.body as { entries: Evidence[] }).entries : [];
+/** Answers that are tables of a snapshot, by the first part of their keys. */
+const TABLES = ['bench', 'closing'];
 
-/** What is appended at the bench, and the part of it that it goes to. */
-const APPENDED = /^\/api\/projects\/([^/]+)\/(set-aside|instrument-log)$/;
-const PARTS: Record<string, string> = { 'set-aside': 'setAside', 'instrument-log': 'log' };
-
-/** Puts delivered entries of the bench in their place; false where the write is no such entry. */
-function keepAppended(write: Write): boolean {
-  const [, projectId, kind] = APPENDED.exec(write.path) ?? [];
-  if (!projectId) return false;
-  const { entries } = write.body as { entries: { id: string }[] };
-  const part = PARTS[kind!]!;
-  queryClient.setQueryData<Record<string, { id: string }[]>>(
-    ['bench', projectId],
-    (held) => held && { ...held, [part]: [...held[part]!, ...entries] },
-  );
-  void queryClient.invalidateQueries({ queryKey: ['bench', projectId] });
-  return true;
-}
-
-const CLOSING = /^\/api\/closures\/([^/]+)\/closing$/;
-
-/** Puts delivered entries of a closing in their place; false where the write is no such entry. */
-function keepClosing(write: Write): boolean {
-  const closureId = CLOSING.exec(write.path)?.[1];
-  if (!closureId) return false;
-  const { entries } = write.body as { entries: { id: string }[] };
-  const queryKey = ['closing', closureId];
-  // An answer on its way is from before: it would take them back for a moment.
-  void queryClient.cancelQueries({ queryKey }).then(() => {
-    queryClient.setQueryData<{ entries: { id: string }[] }>(
-      queryKey,
-      (held) => held && { ...held, entries: [...held.entries, ...entries] },
-    );
-    for (const key of [queryKey, ['ledger']]) void queryClient.invalidateQueries({ queryKey: key });
-  });
-  return true;
-}
-
-/** Puts what was delivered into what is shown, then asks for what follows from it. */
+/** Lays what was delivered over what is shown, where it stays while the server is asked again. */
 function onDelivered(write: Write): void {
-  if (keepAppended(write) || keepClosing(write)) return;
-  const entries = entriesOf(write);
-  if (entries.length > 0) {
-    queryClient.setQueriesData<Work>(
-      { queryKey: ['work'] },
-      (work) => work && withEvidence(work, entries),
+  const waiting = [{ ...write, state: 'waiting' as const }];
+  for (const key of TABLES) {
+    // An answer on its way is from before: it would take it back for a moment.
+    void queryClient.cancelQueries({ queryKey: [key] });
+    queryClient.setQueriesData<Snapshot>(
+      { queryKey: [key] },
+      (held) => held && withWrites(held, waiting, COMMANDS),
     );
-    for (const key of ['ledger', 'splice', 'fiber', 'bench'])
-      void queryClient.invalidateQueries({ queryKey: [key] });
-  } else {
-    if (/^\/api\/projects\/[^/]+$/.test(write.path)) {
-      // A new project stays on the screen while the server is asked about it for the first time.
-      const project = write.body as Project;
-      queryClient.setQueryData<ProjectSetting>(
-        ['project', project.id],
-        (known) => known ?? newSetting(project),
-      );
-    }
-    // What was delivered stays in its place while the server is asked again.
-    queryClient.setQueriesData<ProjectSetting>(
-      { queryKey: ['project'] },
-      (setting) => setting && withWrite(setting, write),
-    );
-    // Records come by the stream: an answer from before would take the newest of them back.
-    void queryClient.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'records' });
   }
+  const evidence = waitingInputs(waiting, commands.recordEvidence).flatMap(
+    ({ entries }) => entries,
+  );
+  queryClient.setQueriesData<ClosureWork>(
+    { queryKey: ['work'] },
+    (work) => work && withEvidence(work, evidence),
+  );
+  keepNewProject(write);
+  queryClient.setQueriesData<ProjectSnapshot>(
+    { queryKey: ['project'] },
+    (project) => project && projectWithWrites(project, waiting),
+  );
+  const renewed = RENEWED[write.command];
+  if (renewed) for (const key of renewed) void queryClient.invalidateQueries({ queryKey: [key] });
+  // Records come by the stream: an answer from before would take the newest of them back.
+  else
+    void queryClient.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'records' });
 }
 
-/** A closure's work with entries added that it does not have yet. */
-export function withEvidence(work: Work, entries: readonly Evidence[]): Work {
-  const ours = new Set([...work.splices, ...work.retired].map((splice) => splice.id));
-  const known = new Set(work.evidence.map((entry) => entry.id));
-  const fresh = entries.filter((entry) => ours.has(entry.spliceId) && !known.has(entry.id));
-  if (fresh.length === 0) return work;
-  const cut = retirementsOf(fresh);
-  return {
-    ...work,
-    splices: work.splices.filter(({ id }) => !cut.has(id)),
-    retired: [...work.retired, ...work.splices.filter(({ id }) => cut.has(id))],
-    evidence: [...work.evidence, ...fresh],
-  };
+/** A new project stays on the screen while the server is asked about it for the first time. */
+function keepNewProject(write: Write): void {
+  if (write.command !== commands.saveProject.name) return;
+  const project = projectSchema.parse(write.input);
+  queryClient.setQueryData<ProjectSnapshot>(
+    ['project', project.id],
+    (known) => known ?? newProjectSnapshot(project),
+  );
 }
 
 export const useOutbox = () => useSyncExternalStore(outbox.subscribe, outbox.snapshot);
@@ -110,7 +88,7 @@ export const useOutbox = () => useSyncExternalStore(outbox.subscribe, outbox.sna
 export function usePendingEvidence(): Evidence[] {
   const { writes } = useOutbox();
   return useMemo(
-    () => writes.filter((write) => write.state === 'waiting').flatMap(entriesOf),
+    () => waitingInputs(writes, commands.recordEvidence).flatMap(({ entries }) => entries),
     [writes],
   );
 }

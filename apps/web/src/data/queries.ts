@@ -1,96 +1,74 @@
 import { useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo } from 'react';
-import type {
-  ClosureRow,
-  ColourScheme,
-  Evidence,
-  Page,
-  Project,
-  Splice,
-  SpliceRow,
-  TallyRow,
-} from '@cordel/core';
-import { read } from './api';
-import { useOutbox, usePendingEvidence, withEvidence } from './client';
-import type { Write } from './outbox';
-import { type ProjectSetting, type Work, newSetting, withWrite } from './setting';
+import {
+  COMMANDS,
+  answerOf,
+  commands,
+  newProjectSnapshot,
+  projectWithWrites,
+  waitingInputs,
+  withEvidence,
+  withWrites,
+} from '@cordel/client';
+import type { paths } from '@cordel/client/paths';
+import type { FiberRow, Page, RedoRow, SpliceRow, TrayRow } from '@cordel/core';
+import { api } from './api';
+import { useOutbox, usePendingEvidence } from './client';
 
-/** A project as the list of all has it. */
-export type ListedProject = Project & { archived: boolean };
-
-const PROJECT_RECORD = /^\/api\/records\/project\/([^/]+?)(\/archived)?$/;
-
-/** Projects as they will be once all is sent. */
-function withPending(
-  projects: readonly ListedProject[],
-  writes: readonly Write[],
-): ListedProject[] {
-  const merged = new Map(projects.map((project) => [project.id, project]));
-  for (const write of writes) {
-    if (write.state !== 'waiting') continue;
-    if (/^\/api\/projects\/[^/]+$/.test(write.path)) {
-      const project = write.body as Project;
-      merged.set(project.id, { archived: false, ...merged.get(project.id), ...project });
-      continue;
-    }
-    const [, id, archived] = PROJECT_RECORD.exec(write.path) ?? [];
-    const known = id === undefined ? undefined : merged.get(id);
-    if (!known) continue;
-    if (archived)
-      merged.set(known.id, { ...known, ...(write.body as Pick<ListedProject, 'archived'>) });
-    else merged.delete(known.id);
-  }
-  return [...merged.values()];
-}
-
+/** All projects, as they will be once all is sent. */
 export function useProjects() {
   const { writes } = useOutbox();
   const query = useQuery({
     queryKey: ['projects'],
-    queryFn: () => read<ListedProject[]>('/api/projects'),
+    queryFn: () => answerOf(api.GET('/api/projects')),
   });
-  const data = useMemo(() => query.data && withPending(query.data, writes), [query.data, writes]);
+  const data = useMemo(
+    () => query.data && withWrites({ projects: query.data }, writes, COMMANDS).projects,
+    [query.data, writes],
+  );
   return { ...query, data };
 }
 
 /** A project with its cables, closures and schemes, as they will be once all is sent. */
 export function useProject(projectId: string) {
   const { writes } = useOutbox();
-  const pending = writes.find(
-    (write) => write.path === `/api/projects/${projectId}` && write.state === 'waiting',
-  );
+  const pending = waitingInputs(writes, commands.saveProject).find(({ id }) => id === projectId);
   const query = useQuery({
     queryKey: ['project', projectId],
-    queryFn: () => read<ProjectSetting>(`/api/projects/${projectId}`),
+    queryFn: () =>
+      answerOf(api.GET('/api/projects/{projectId}', { params: { path: { projectId } } })),
     enabled: projectId !== '' && !pending,
   });
-  const data = useMemo((): ProjectSetting | undefined => {
-    const held = query.data ?? (pending && newSetting(pending.body as Project));
-    if (!held) return undefined;
-    return writes.filter((write) => write.state === 'waiting').reduce(withWrite, held);
+  const data = useMemo(() => {
+    const held = query.data ?? (pending && newProjectSnapshot(pending));
+    return held && projectWithWrites(held, writes);
   }, [query.data, pending, writes]);
   return { ...query, data };
 }
 
 export const useSchemes = () =>
-  useQuery({ queryKey: ['schemes'], queryFn: () => read<ColourScheme[]>('/api/schemes') });
+  useQuery({ queryKey: ['schemes'], queryFn: () => answerOf(api.GET('/api/schemes')) });
 
 export const useSummary = (projectId: string) =>
   useQuery({
     queryKey: ['ledger', projectId, 'closures'],
     queryFn: () =>
-      read<{ project: TallyRow; closures: ClosureRow[] }>(
-        `/api/projects/${projectId}/ledger/closures`,
+      answerOf(
+        api.GET('/api/projects/{projectId}/ledger/closures', { params: { path: { projectId } } }),
       ),
     enabled: projectId !== '',
   });
+
+/** A closure's splices and evidence, as the server has it. */
+export const readWork = (closureId: string) =>
+  answerOf(api.GET('/api/closures/{closureId}/work', { params: { path: { closureId } } }));
 
 /** A closure's splices and evidence, with what waits to be sent. */
 export function useWork(closureId: string) {
   const pending = usePendingEvidence();
   const query = useQuery({
     queryKey: ['work', closureId],
-    queryFn: () => read<Work>(`/api/closures/${closureId}/work`),
+    queryFn: () => readWork(closureId),
     enabled: closureId !== '',
   });
   const data = useMemo(
@@ -100,16 +78,11 @@ export function useWork(closureId: string) {
   return { ...query, data };
 }
 
-export interface SpliceDetail {
-  splice: Splice;
-  evidence: Evidence[];
-}
-
 export function useSplice(spliceId: string) {
   const pending = usePendingEvidence();
   const query = useQuery({
     queryKey: ['splice', spliceId],
-    queryFn: () => read<SpliceDetail>(`/api/splices/${spliceId}`),
+    queryFn: () => answerOf(api.GET('/api/splices/{spliceId}', { params: { path: { spliceId } } })),
   });
   const data = useMemo(() => {
     if (!query.data) return undefined;
@@ -125,24 +98,57 @@ export const useFiber = (projectId: string, cableId: string, fiber: number) =>
   useQuery({
     queryKey: ['fiber', projectId, cableId, fiber],
     queryFn: () =>
-      read<{ rows: SpliceRow[] }>(`/api/projects/${projectId}/fibers/${cableId}/${fiber}`),
+      answerOf(
+        api.GET('/api/projects/{projectId}/fibers/{cableId}/{fiber}', {
+          params: { path: { projectId, cableId, fiber } },
+        }),
+      ),
   });
 
 const PAGE = 200;
 
-/** Rows of the Ledger, page after page. */
-export function useLedger<Row>(
+type LedgerQuery = NonNullable<
+  paths['/api/projects/{projectId}/ledger/splices']['get']['parameters']['query']
+>;
+
+const asked = (projectId: string, query: LedgerQuery) => ({
+  params: { path: { projectId }, query },
+});
+
+/** What a row of each list of the Ledger is. */
+interface LedgerRows {
+  trays: TrayRow;
+  fibers: FiberRow;
+  splices: SpliceRow;
+  redo: RedoRow;
+}
+
+type ReadLedger<View extends keyof LedgerRows> = (
   projectId: string,
-  view: string,
-  query: Record<string, string | undefined>,
+  query: LedgerQuery,
+) => Promise<Page<LedgerRows[View]>>;
+
+/** The lists of the Ledger that come in pages. */
+const LEDGER: { [View in keyof LedgerRows]: ReadLedger<View> } = {
+  trays: (id, query) =>
+    answerOf(api.GET('/api/projects/{projectId}/ledger/trays', asked(id, query))),
+  fibers: (id, query) =>
+    answerOf(api.GET('/api/projects/{projectId}/ledger/fibers', asked(id, query))),
+  splices: (id, query) =>
+    answerOf(api.GET('/api/projects/{projectId}/ledger/splices', asked(id, query))),
+  redo: (id, query) => answerOf(api.GET('/api/projects/{projectId}/ledger/redo', asked(id, query))),
+};
+
+/** Rows of the Ledger, page after page. */
+export function useLedger<View extends keyof LedgerRows>(
+  projectId: string,
+  view: View,
+  query: LedgerQuery,
 ) {
   return useInfiniteQuery({
     queryKey: ['ledger', projectId, view, query],
-    queryFn: ({ pageParam }) => {
-      const search = new URLSearchParams({ offset: String(pageParam), limit: String(PAGE) });
-      for (const [key, value] of Object.entries(query)) if (value) search.set(key, value);
-      return read<Page<Row>>(`/api/projects/${projectId}/ledger/${view}?${search}`);
-    },
+    queryFn: ({ pageParam }) =>
+      LEDGER[view](projectId, { ...query, offset: pageParam, limit: PAGE }),
     initialPageParam: 0,
     getNextPageParam: (last, pages) => {
       const shown = pages.reduce((sum, page) => sum + page.rows.length, 0);
@@ -157,7 +163,7 @@ export function usePulse(): void {
   const client = useQueryClient();
   const pulse = useQuery({
     queryKey: ['pulse'],
-    queryFn: () => read<{ seq: number; writing: string[] }>('/api/pulse'),
+    queryFn: () => answerOf(api.GET('/api/pulse')),
     refetchInterval: 2500,
     staleTime: 0,
   });

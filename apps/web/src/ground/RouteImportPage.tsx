@@ -3,6 +3,7 @@ import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { type Parsed, formatDistance, parseDistance, plural } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
+import { commands } from '@cordel/client';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { Leaf } from '@/ui/Leaf';
@@ -56,20 +57,20 @@ export function RouteImportPage() {
   const bringIn = async () => {
     if (!file || !from.ok) return;
     setProblem('');
-    const outcome = await outbox.add({
-      method: 'POST',
-      path: `/api/projects/${project.id}/geojson`,
-      body: {
+    const outcome = await outbox.add(
+      commands.importRoute,
+      {
+        projectId: project.id,
         importId: uuid(),
         text: file.text,
         swap,
         start: from.value,
         sameNames: names.sameOf('closure'),
       },
-      what: `Route ${file.name}`,
-    });
+      `Route ${file.name}`,
+    );
     if ('refused' in outcome) setProblem(outcome.refused.message);
-    else setDone(outcome.answer as { placed: number; added: number });
+    else setDone(outcome.answer);
   };
   return (
     <Page title="Import a route" above={project.name} back={`/p/${project.id}/kit`}>

@@ -1,25 +1,16 @@
 import type { Paper } from '@cordel/core';
 import { useQuery } from '@tanstack/react-query';
 import { v7 as uuid } from 'uuid';
-import { read } from '@/data/api';
+import { answerOf, commands } from '@cordel/client';
+import { api } from '@/data/api';
 import { outbox } from '@/data/client';
 import { personNow } from '@/data/storage';
 
+const readPackages = (projectId: string) =>
+  answerOf(api.GET('/api/projects/{projectId}/packages', { params: { path: { projectId } } }));
+
 /** A package that was asked for. */
-export interface ShownPackage {
-  id: string;
-  closureId: string | null;
-  paper: Paper;
-  by: string;
-  at: string;
-  state: 'making' | 'stopping' | 'stopped' | 'failed' | 'done';
-  part: string;
-  done: number;
-  total: number;
-  problem: string | null;
-  size: number | null;
-  digest: string | null;
-}
+export type ShownPackage = Awaited<ReturnType<typeof readPackages>>[number];
 
 const isRunning = ({ state }: ShownPackage) => state === 'making' || state === 'stopping';
 
@@ -27,24 +18,19 @@ const isRunning = ({ state }: ShownPackage) => state === 'making' || state === '
 export function usePackages(projectId: string) {
   const query = useQuery({
     queryKey: ['packages', projectId],
-    queryFn: () => read<ShownPackage[]>(`/api/projects/${projectId}/packages`),
+    queryFn: () => readPackages(projectId),
     refetchInterval: ({ state }) => (state.data?.some(isRunning) ? 700 : false),
   });
   const ask = async (closureId: string | null, paper: Paper) => {
-    await outbox.add({
-      method: 'POST',
-      path: `/api/projects/${projectId}/packages`,
-      body: { id: uuid(), closureId, paper, by: personNow(), at: new Date().toISOString() },
-      what: 'An as-built package',
-    });
+    const signed = { by: personNow(), at: new Date().toISOString() };
+    await outbox.add(
+      commands.askForPackage,
+      { projectId, id: uuid(), closureId, paper, ...signed },
+      'An as-built package',
+    );
     await query.refetch();
   };
-  const stop = (id: string) =>
-    outbox.add({
-      method: 'POST',
-      path: `/api/packages/${id}/stop`,
-      body: {},
-      what: 'Stop a package',
-    });
+  const stop = (packageId: string) =>
+    outbox.add(commands.stopPackage, { packageId }, 'Stop a package');
   return { query, ask, stop };
 }

@@ -3,6 +3,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { type Cable, USUAL_GLASS, USUAL_RUN, describeMakeUp, plural } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
+import { commands } from '@cordel/client';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { Leaf } from '@/ui/Leaf';
@@ -58,12 +59,7 @@ export function CableListPage() {
         glass: USUAL_GLASS,
         run: USUAL_RUN,
       };
-      void outbox.add({
-        method: 'PUT',
-        path: `/api/cables/${cable.id}`,
-        body: cable,
-        what: `Cable ${called}`,
-      });
+      void outbox.add(commands.saveCable, cable, `Cable ${called}`);
     }
     setDone(fresh.length);
     setFound(null);

@@ -11,6 +11,7 @@ import {
   glassSchema,
 } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
+import { commands } from '@cordel/client';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
@@ -124,12 +125,7 @@ function CableForm({
       glass: made.data,
       run: runRead.run,
     };
-    const sent = outbox.add({
-      method: 'PUT',
-      path: `/api/cables/${record.id}`,
-      body: record,
-      what: `Cable ${record.name}`,
-    });
+    const sent = outbox.add(commands.saveCable, record, `Cable ${record.name}`);
     setProblem('Being saved …');
     const outcome = await sent;
     if ('refused' in outcome) setProblem(outcome.refused.message);

@@ -14,6 +14,7 @@ import {
   type Tray,
 } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
+import { commands } from '@cordel/client';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { Choice, Field } from '@/ui/Field';
@@ -141,12 +142,7 @@ function ClosureForm({
       trays: traysFor(form.trays, { single: form.single, mass: form.mass }),
     };
     setProblem('Being saved …');
-    const outcome = await outbox.add({
-      method: 'PUT',
-      path: `/api/closures/${record.id}`,
-      body: record,
-      what: `Closure ${record.name}`,
-    });
+    const outcome = await outbox.add(commands.saveClosure, record, `Closure ${record.name}`);
     if ('refused' in outcome) setProblem(outcome.refused.message);
     else onDone();
   });

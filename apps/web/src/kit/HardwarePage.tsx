@@ -4,6 +4,7 @@ import { HelperText, TextInput } from 'react-native-paper';
 import { BUILT_IN_HARDWARE, type Hardware, hardwareSchema, readNumber, plural } from '@cordel/core';
 import { parseGauge, spellGauge } from '@cordel/core/pressure';
 import { v7 as uuid } from 'uuid';
+import { commands } from '@cordel/client';
 import { outbox } from '@/data/client';
 import { LengthField } from '@/prep/LengthField';
 import { useProjectView } from '@/projects/context';
@@ -99,12 +100,8 @@ export function HardwarePage() {
 /** Saves a profile; gives what is wrong in words, or nothing. */
 async function save(hardware: Hardware | string): Promise<string> {
   if (typeof hardware === 'string') return hardware;
-  const outcome = await outbox.add({
-    method: 'PUT',
-    path: `/api/hardware/${hardware.id}`,
-    body: hardware,
-    what: `Hardware “${hardware.name}”`,
-  });
+  const label = `Hardware “${hardware.name}”`;
+  const outcome = await outbox.add(commands.saveHardware, hardware, label);
   return 'refused' in outcome ? outcome.refused.message : '';
 }
 

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { HelperText, TextInput } from 'react-native-paper';
 import { BUILT_IN_INSTRUMENTS, type Instrument, instrumentSchema } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
+import { commands } from '@cordel/client';
 import { useStation } from '@/bench/useStation';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
@@ -82,12 +83,8 @@ export function InstrumentsPage() {
 
 /** Saves an instrument; gives what is wrong in words, or nothing. */
 async function save(instrument: Instrument): Promise<string> {
-  const outcome = await outbox.add({
-    method: 'PUT',
-    path: `/api/instruments/${instrument.id}`,
-    body: instrument,
-    what: `Instrument “${instrument.name}”`,
-  });
+  const label = `Instrument “${instrument.name}”`;
+  const outcome = await outbox.add(commands.saveInstrument, instrument, label);
   return 'refused' in outcome ? outcome.refused.message : '';
 }
 

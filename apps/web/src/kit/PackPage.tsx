@@ -4,8 +4,8 @@ import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { type KitItem, kitList, plural } from '@cordel/core';
 import { benchSplices } from '@/bench/benchSplices';
-import { read } from '@/data/api';
-import type { Work } from '@/data/setting';
+import { readWork } from '@/data/queries';
+import type { ClosureWork } from '@cordel/client';
 import { useKept } from '@/data/storage';
 import { openedClosure } from '@/prep/useAssembly';
 import { type ProjectView, useProjectView } from '@/projects/context';
@@ -36,7 +36,7 @@ export function PackPage() {
   const works = useQueries({
     queries: chosen.map((closure) => ({
       queryKey: ['work', closure.id],
-      queryFn: () => read<Work>(`/api/closures/${closure.id}/work`),
+      queryFn: () => readWork(closure.id),
     })),
   });
   const ready = works.flatMap((work) => (work.data ? [work.data] : []));
@@ -158,7 +158,7 @@ function readVan(text: string): Van {
 }
 
 /** Counts from splices still to be made and from what enters each closure. */
-function itemsOf(works: readonly Work[], view: ProjectView): KitItem[] {
+function itemsOf(works: readonly ClosureWork[], view: ProjectView): KitItem[] {
   const { limits, practice } = view.project;
   const closures = works.map((work) => {
     const opened = openedClosure(work.closure, view);

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { BUILT_IN_SCHEMES, type ColourScheme, schemeSchema } from '@cordel/core';
+import { commands } from '@cordel/client';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
@@ -127,12 +128,8 @@ function SchemeForm({ from, onDone }: { from: ColourScheme; onDone(): void }) {
       return setProblem(`${line}${issue.message}`);
     }
     setProblem('Being saved …');
-    const outcome = await outbox.add({
-      method: 'PUT',
-      path: `/api/schemes/${read.data.id}`,
-      body: read.data,
-      what: `Colour scheme ${read.data.name}`,
-    });
+    const label = `Colour scheme ${read.data.name}`;
+    const outcome = await outbox.add(commands.saveScheme, read.data, label);
     if ('refused' in outcome) setProblem(outcome.refused.message);
     else onDone();
   };

@@ -1,6 +1,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useRouter } from 'expo-router';
 import { useForm } from 'react-hook-form';
+import { commands } from '@cordel/client';
 import { outbox } from '@/data/client';
 import { ProjectFields } from '@/projects/ProjectFields';
 import { useProjectView } from '@/projects/context';
@@ -25,12 +26,7 @@ export function SettingsPage() {
   });
   const save = handleSubmit((form) => {
     const changed = toProject(form, project);
-    void outbox.add({
-      method: 'PUT',
-      path: `/api/projects/${project.id}`,
-      body: changed,
-      what: 'Project settings',
-    });
+    void outbox.add(commands.saveProject, changed, 'Project settings');
     router.replace(`/p/${project.id}/kit` as never);
   });
   return (

@@ -1,14 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { Redirect, useLocalSearchParams, useRouter } from 'expo-router';
-import { read } from '@/data/api';
+import { answerOf } from '@cordel/client';
+import { api } from '@/data/api';
 import { Notice, Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
-
-interface Named {
-  code: string;
-  closures: { projectId: string; project: string; closureId: string; name: string }[];
-}
 
 /** Where a label's code leads: straight to its closure. */
 export function CodePage() {
@@ -16,7 +12,7 @@ export function CodePage() {
   const router = useRouter();
   const found = useQuery({
     queryKey: ['code', code],
-    queryFn: () => read<Named>(`/api/codes/${encodeURIComponent(code)}`),
+    queryFn: () => answerOf(api.GET('/api/codes/{code}', { params: { path: { code } } })),
   });
   const closures = found.data?.closures;
   if (closures?.length === 1)

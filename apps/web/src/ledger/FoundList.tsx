@@ -1,8 +1,9 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
-import { type FoundRows, plural } from '@cordel/core';
-import { read } from '@/data/api';
+import { plural } from '@cordel/core';
+import { answerOf } from '@cordel/client';
+import { api } from '@/data/api';
 import { useProjectView } from '@/projects/context';
 import { Empty, Waiting } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
@@ -17,11 +18,15 @@ export function FoundList() {
   const q = params.q.trim();
   const query = useQuery({
     queryKey: ['ledger', project.id, 'search', q, params.closure],
-    queryFn: () => {
-      const search = new URLSearchParams({ q });
-      if (params.closure) search.set('closureId', params.closure);
-      return read<FoundRows>(`/api/projects/${project.id}/ledger/search?${search}`);
-    },
+    queryFn: () =>
+      answerOf(
+        api.GET('/api/projects/{projectId}/ledger/search', {
+          params: {
+            path: { projectId: project.id },
+            query: { q, closureId: params.closure || undefined },
+          },
+        }),
+      ),
     placeholderData: keepPreviousData,
   });
   const found = query.data;

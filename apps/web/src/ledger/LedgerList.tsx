@@ -24,7 +24,7 @@ export function LedgerList() {
   const { params, set } = useLedgerParams();
   const { project } = useProjectView();
   const summary = useSummary(project.id);
-  const paged = useLedger<AnyRow>(project.id, params.view === 'closures' ? 'redo' : params.view, {
+  const paged = useLedger(project.id, params.view === 'closures' ? 'redo' : params.view, {
     q: params.q.trim() || undefined,
     ...filterOf(params),
     closureId: params.closure || undefined,

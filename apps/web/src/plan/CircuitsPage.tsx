@@ -4,7 +4,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { parseFiber } from '@cordel/core';
-import { read } from '@/data/api';
+import { answerOf } from '@cordel/client';
+import { api } from '@/data/api';
 import { useProjectView } from '@/projects/context';
 import { Empty, Notice, Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
@@ -12,14 +13,7 @@ import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 import { useWide } from '@/ui/useWide';
 import { CablePick } from './CablePick';
-import { CircuitCord, type CircuitLeg } from './CircuitCord';
-
-interface Problem {
-  kind: string;
-  closure: string | null;
-  spliceId: string | null;
-  message: string;
-}
+import { CircuitCord } from './CircuitCord';
 
 /** Any fiber, followed through every closure to both ends, and what looks wrong among all of them. */
 export function CircuitsPage() {
@@ -90,8 +84,10 @@ function Circuit({
   const circuit = useQuery({
     queryKey: ['circuit', projectId, cableId, fiber],
     queryFn: () =>
-      read<{ circle: boolean; legs: CircuitLeg[] }>(
-        `/api/projects/${projectId}/circuits/${cableId}/${fiber}`,
+      answerOf(
+        api.GET('/api/projects/{projectId}/circuits/{cableId}/{fiber}', {
+          params: { path: { projectId, cableId, fiber } },
+        }),
       ),
   });
   if (!circuit.data) return <Waiting error={circuit.error} />;
@@ -113,7 +109,12 @@ function Problems() {
   const router = useRouter();
   const found = useQuery({
     queryKey: ['circuits', project.id],
-    queryFn: () => read<{ problems: Problem[] }>(`/api/projects/${project.id}/circuits`),
+    queryFn: () =>
+      answerOf(
+        api.GET('/api/projects/{projectId}/circuits', {
+          params: { path: { projectId: project.id } },
+        }),
+      ),
   });
   if (!found.data) return <Waiting error={found.error} />;
   const { problems } = found.data;

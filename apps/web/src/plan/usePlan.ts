@@ -9,10 +9,11 @@ import {
   type Present,
   withTraysFor,
 } from '@cordel/core';
-import { read } from '@/data/api';
+import { answerOf, commands } from '@cordel/client';
+import { api } from '@/data/api';
 import { outbox, queryClient } from '@/data/client';
 import { useWork } from '@/data/queries';
-import type { Work } from '@/data/setting';
+import type { ClosureWork } from '@cordel/client';
 import { personNow, useKept } from '@/data/storage';
 import { type ProjectView, useProjectView } from '@/projects/context';
 import { useWeighed } from './useWeighed';
@@ -41,7 +42,8 @@ export function usePlan(closureId: string) {
   const work = useWork(closureId);
   const stored = useQuery({
     queryKey: ['plan', closureId],
-    queryFn: () => read<Plan>(`/api/closures/${closureId}/plan`),
+    queryFn: () =>
+      answerOf(api.GET('/api/closures/{closureId}/plan', { params: { path: { closureId } } })),
   });
   const [kept, keepDraft] = useKept(`cordel.plan.${closureId}`, '');
   const [sent, setSent] = useState<Sent>({ state: 'none' });
@@ -69,22 +71,20 @@ export function usePlan(closureId: string) {
     const closure = work.data?.closure;
     if (!closure) return;
     const { trays, ...rest } = closure;
-    const outcome = await outbox.add({
-      method: 'PUT',
-      path: `/api/closures/${closureId}`,
-      body: { ...rest, trays: withTraysFor(missing, trays, view.project.trayCapacity) },
-      what: `Trays of ${closure.name}`,
-    });
+    const outcome = await outbox.add(
+      commands.saveClosure,
+      { ...rest, trays: withTraysFor(missing, trays, view.project.trayCapacity) },
+      `Trays of ${closure.name}`,
+    );
     setTrayError('refused' in outcome ? outcome.refused.message : '');
   };
   const carryOut = async () => {
     if (!draft) return;
     setSent({ state: 'sending' });
     const { text, pins, spare, anew, retire } = draft;
-    const outcome = await outbox.add({
-      method: 'PUT',
-      path: `/api/closures/${closureId}/plan`,
-      body: {
+    const outcome = await outbox.add(
+      commands.savePlan,
+      {
         closureId,
         text,
         pins,
@@ -96,15 +96,14 @@ export function usePlan(closureId: string) {
             ? null
             : { by: personNow(), at: new Date().toISOString(), why: retire.trim() },
       },
-      what: `Plan of ${work.data?.closure.name ?? 'a closure'}`,
-    });
+      `Plan of ${work.data?.closure.name ?? 'a closure'}`,
+    );
     if ('refused' in outcome)
       return setSent({ state: 'refused', message: outcome.refused.message });
     // The plan that is stored now is known: nothing older may show through in between.
     queryClient.setQueryData<Plan>(['plan', closureId], { closureId, text, pins, spare });
     keepDraft('');
-    const answer = outcome.answer as Omit<Extract<Sent, { state: 'done' }>, 'state'>;
-    setSent({ state: 'done', ...answer });
+    setSent({ state: 'done', ...outcome.answer });
   };
   return {
     closure: work.data?.closure ?? null,
@@ -135,7 +134,7 @@ function readDraft(text: string): PlanDraft | null {
   }
 }
 
-function taskOf(draft: PlanDraft, work: Work, view: ProjectView): PlanTask<Present> {
+function taskOf(draft: PlanDraft, work: ClosureWork, view: ProjectView): PlanTask<Present> {
   const worked = new Set(work.evidence.map((entry) => entry.spliceId));
   const nameOf = (id: string) => view.cable(id)?.name ?? id;
   return {

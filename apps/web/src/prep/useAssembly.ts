@@ -18,6 +18,7 @@ import {
   prepSteps,
   sealPorts,
 } from '@cordel/core';
+import { commands } from '@cordel/client';
 import { outbox } from '@/data/client';
 import { type ProjectView, useProjectView } from '@/projects/context';
 
@@ -74,12 +75,11 @@ export function useAssembly(closureId: string) {
   const opened = useMemo(() => (closure ? openedClosure(closure, view) : null), [closure, view]);
   /** Sends one change; what is shown follows at once. */
   const change = (what: AssemblyChange) =>
-    void outbox.add({
-      method: 'POST',
-      path: `/api/assemblies/${closureId}/changes`,
-      body: what,
-      what: `What meets in ${closure?.name ?? 'a closure'}`,
-    });
+    void outbox.add(
+      commands.changeAssemblyOf,
+      { closureId, change: what },
+      `What meets in ${closure?.name ?? 'a closure'}`,
+    );
   return { closure, opened, change };
 }
 

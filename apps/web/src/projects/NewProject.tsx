@@ -10,6 +10,7 @@ import {
   USUAL_PRACTICE,
 } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
+import { commands } from '@cordel/client';
 import { outbox } from '@/data/client';
 import { useSchemes } from '@/data/queries';
 import { OutboxStrip } from '@/ui/OutboxStrip';
@@ -50,12 +51,7 @@ export function NewProject() {
       createdAt: new Date().toISOString(),
       route: [],
     });
-    void outbox.add({
-      method: 'PUT',
-      path: `/api/projects/${project.id}`,
-      body: project,
-      what: `Project “${project.name}”`,
-    });
+    void outbox.add(commands.saveProject, project, `Project “${project.name}”`);
     router.replace(`/p/${project.id}/route` as never);
   });
   return (

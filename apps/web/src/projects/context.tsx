@@ -1,8 +1,8 @@
 import { createContext, useContext } from 'react';
 import { type Cable, type FiberAddress, type ListCable, addressOf } from '@cordel/core';
-import type { ProjectSetting } from '@/data/setting';
+import type { ProjectSnapshot } from '@cordel/client';
 
-export interface ProjectView extends ProjectSetting {
+export interface ProjectView extends ProjectSnapshot {
   cable(id: string): Cable | undefined;
   /** The address of a fiber, or null where the cable or scheme is not known. */
   address(cableId: string, fiber: number): FiberAddress | null;
@@ -15,14 +15,14 @@ export interface ProjectView extends ProjectSetting {
 }
 
 /** A project with the look-ups that pages need. */
-export function viewOf(setting: ProjectSetting): ProjectView {
-  const cables = new Map(setting.cables.map((cable) => [cable.id, cable]));
-  const schemes = new Map(setting.schemes.map((scheme) => [scheme.id, scheme]));
-  const archived = new Set(setting.archived);
+export function viewOf(snapshot: ProjectSnapshot): ProjectView {
+  const cables = new Map(snapshot.cables.map((cable) => [cable.id, cable]));
+  const schemes = new Map(snapshot.schemes.map((scheme) => [scheme.id, scheme]));
+  const archived = new Set(snapshot.archived);
   return {
-    ...setting,
+    ...snapshot,
     isArchived: ({ id }) => archived.has(id),
-    planCables: setting.cables.flatMap(({ name, makeUp, schemeId }) => {
+    planCables: snapshot.cables.flatMap(({ name, makeUp, schemeId }) => {
       const scheme = schemes.get(schemeId);
       return scheme ? [{ name, makeUp, scheme }] : [];
     }),

@@ -1,19 +1,13 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
-import { type Sending, Unreached, read, send, sendFile } from '@/data/api';
+import { Unreached, answerOf } from '@cordel/client';
+import { type Sending, api, sendProjectFile } from '@/data/api';
 import { pickFile } from '@/ui/pickFile';
 
+const readImports = () => answerOf(api.GET('/api/imports'));
+
 /** An import that the server has under way. */
-export interface ImportUnderWay {
-  projectId: string;
-  name: string;
-  stage: 'writing' | 'stopping' | 'clearing' | 'failed';
-  /** Rows that are in, of all. */
-  done: number;
-  total: number;
-  /** Why it failed. */
-  problem: string | null;
-}
+export type ImportUnderWay = Awaited<ReturnType<typeof readImports>>[number];
 
 /** The file that this page sends; `failed` with what the server said of it, `unanswered` where it said nothing. */
 type FileState =
@@ -34,7 +28,7 @@ export function useProjectImport(onDone: (projectId: string) => void) {
   const isSending = state.stage === 'sending';
   const underWay = useQuery({
     queryKey: ['imports'],
-    queryFn: () => read<ImportUnderWay[]>('/api/imports'),
+    queryFn: readImports,
     refetchInterval: ({ state: { data } }) =>
       isSending || data?.some(({ stage }) => stage !== 'failed') ? ASK_MS : false,
   });
@@ -56,11 +50,11 @@ export function useProjectImport(onDone: (projectId: string) => void) {
     if (!file) return;
     const { name, size } = file;
     setState({ stage: 'sending', name, sent: 0, size });
-    sending.current = sendFile('/api/documents', file, (sent) =>
+    sending.current = sendProjectFile(file, (sent) =>
       setState({ stage: 'sending', name, sent: Math.min(sent, size), size }),
     );
     try {
-      const { id } = (await sending.current.answer) as { id: string };
+      const { id } = await sending.current.answer;
       await client.refetchQueries({ queryKey: ['imports'] });
       setState({ stage: 'none' });
       if ((await isIn(id)) && isHere.current) onDone(id);
@@ -72,7 +66,7 @@ export function useProjectImport(onDone: (projectId: string) => void) {
   /** Stops the file on its way; one that has arrived is stopped as the server's import. */
   const stopSending = () => sending.current?.stop();
   const stop = async (projectId: string) => {
-    await send('DELETE', `/api/imports/${projectId}`, {});
+    await api.DELETE('/api/imports/{projectId}', { params: { path: { projectId } } });
     void client.invalidateQueries({ queryKey: ['imports'] });
   };
   return { state, underWay: underWay.data ?? [], start, stopSending, stop };
@@ -82,12 +76,12 @@ export function useProjectImport(onDone: (projectId: string) => void) {
 async function isIn(projectId: string): Promise<boolean> {
   for (;;) {
     // Who is not reached is asked again: it goes on without this page.
-    const imports = await read<ImportUnderWay[]>('/api/imports').catch(() => null);
+    const imports = await readImports().catch(() => null);
     const own = imports?.find((one) => one.projectId === projectId);
     if (imports && !own) break;
     if (own?.stage === 'failed') return false;
     await new Promise((resolve) => setTimeout(resolve, ASK_MS));
   }
-  const projects = await read<{ id: string }[]>('/api/projects');
+  const projects = await answerOf(api.GET('/api/projects'));
   return projects.some(({ id }) => id === projectId);
 }

@@ -1,3 +1,4 @@
+import { answerOf, commands } from '@cordel/client';
 import type {
   Assembly,
   Cable,
@@ -7,7 +8,8 @@ import type {
   Instrument,
   Project,
 } from '@cordel/core';
-import { read } from '@/data/api';
+import { api } from '@/data/api';
+import { outbox } from '@/data/client';
 import type { Removable } from './useRemoval';
 
 interface Records {
@@ -17,14 +19,14 @@ interface Records {
   scheme: ColourScheme;
 }
 
-const PATHS: Record<keyof Records, string> = {
-  cable: 'cables',
-  hardware: 'hardware',
-  instrument: 'instruments',
-  scheme: 'schemes',
+const SAVE: { [Kind in keyof Records]: (record: Records[Kind], label: string) => unknown } = {
+  cable: (cable, label) => outbox.add(commands.saveCable, cable, label),
+  hardware: (hardware, label) => outbox.add(commands.saveHardware, hardware, label),
+  instrument: (instrument, label) => outbox.add(commands.saveInstrument, instrument, label),
+  scheme: (scheme, label) => outbox.add(commands.saveScheme, scheme, label),
 };
 
-/** A record that is put back as it was by putting it again. */
+/** A record that is put back as it was by saving it again. */
 export const removable = <Kind extends keyof Records>(
   kind: Kind,
   record: Records[Kind],
@@ -32,9 +34,7 @@ export const removable = <Kind extends keyof Records>(
   kind,
   id: record.id,
   name: record.name,
-  restoring: async () => [
-    { method: 'PUT', path: `/api/${PATHS[kind]}/${record.id}`, body: record },
-  ],
+  restoring: async () => [(label) => SAVE[kind](record, label)],
 });
 
 /** A closure; its hardware comes back with it. */
@@ -44,17 +44,23 @@ export const removableClosure = (closure: Closure, assemblies: readonly Assembly
   name: closure.name,
   restoring: async () => {
     const assembly = assemblies.find(({ closureId }) => closureId === closure.id);
-    const change = (body: unknown) => ({
-      method: 'POST' as const,
-      path: `/api/assemblies/${closure.id}/changes`,
-      body,
-    });
+    const hardwareId = assembly?.hardwareId;
     return [
-      { method: 'PUT', path: `/api/closures/${closure.id}`, body: closure },
-      ...(assembly?.hardwareId
+      (label) => outbox.add(commands.saveClosure, closure, label),
+      ...(assembly && hardwareId
         ? [
-            change({ kind: 'hardware', hardwareId: assembly.hardwareId }),
-            change({ kind: 'reach', reach: assembly.reach }),
+            (label: string) => {
+              const changes = [
+                { kind: 'hardware' as const, hardwareId },
+                { kind: 'reach' as const, reach: assembly.reach },
+              ];
+              for (const change of changes)
+                void outbox.add(
+                  commands.changeAssemblyOf,
+                  { closureId: closure.id, change },
+                  label,
+                );
+            },
           ]
         : []),
     ];
@@ -66,11 +72,10 @@ export const removableProject = ({ id, name }: Pick<Project, 'id' | 'name'>): Re
   kind: 'project',
   id,
   name,
-  restoring: async () => [
-    {
-      method: 'POST',
-      path: '/api/documents',
-      body: await read(`/api/projects/${id}/document.json`),
-    },
-  ],
+  restoring: async () => {
+    const document = await answerOf(
+      api.GET('/api/projects/{projectId}/document.json', { params: { path: { projectId: id } } }),
+    );
+    return [(label) => outbox.add(commands.importDocument, { document }, label)];
+  },
 });

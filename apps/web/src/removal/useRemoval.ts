@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { RemovableKind } from '@cordel/core';
+import { commands } from '@cordel/client';
 import { outbox } from '@/data/client';
 
 /** A record that a person may delete or archive. */
@@ -8,10 +9,10 @@ export interface Removable {
   id: string;
   name: string;
   /**
-   * Reads what puts it back as it was, before it goes: the writes that undo the deletion.
+   * Reads what puts it back as it was, before it goes: each puts one command into the outbox.
    * Rejects where it cannot be read.
    */
-  restoring(): Promise<{ method: 'PUT' | 'POST'; path: string; body: unknown }[]>;
+  restoring(): Promise<((label: string) => unknown)[]>;
 }
 
 /** What last became of a record, for as long as it can be undone. */
@@ -25,7 +26,6 @@ interface Done {
 export function useRemoval() {
   const [done, setDone] = useState<Done | null>(null);
   const [problem, setProblem] = useState<{ item: Removable; message: string } | null>(null);
-  const pathOf = ({ kind, id }: Removable) => `/api/records/${kind}/${id}`;
 
   /** True when it is gone. */
   const remove = async (item: Removable): Promise<boolean> => {
@@ -40,16 +40,12 @@ export function useRemoval() {
     }
     const undo = () => {
       setDone(null);
-      for (const write of back) void outbox.add({ ...write, what: `${item.name} put back` });
+      for (const putBack of back) putBack(`${item.name} put back`);
     };
     // Without a signal it waits in the outbox, and can be undone meanwhile.
     setDone({ item, how: 'deleted', undo });
-    const outcome = await outbox.add({
-      method: 'DELETE',
-      path: pathOf(item),
-      body: null,
-      what: `${item.name} deleted`,
-    });
+    const { kind, id } = item;
+    const outcome = await outbox.add(commands.deleteRecord, { kind, id }, `${item.name} deleted`);
     if (!('refused' in outcome)) return true;
     // The reason and the way on stand here: nothing is left to do in the outbox.
     void outbox.discard(outcome.writeId);
@@ -61,12 +57,11 @@ export function useRemoval() {
   const setArchived = (item: Removable, archived: boolean) => {
     setProblem(null);
     const write = (value: boolean) =>
-      void outbox.add({
-        method: 'PUT',
-        path: `${pathOf(item)}/archived`,
-        body: { archived: value },
-        what: `${item.name} ${value ? 'archived' : 'taken out of the archive'}`,
-      });
+      void outbox.add(
+        commands.archiveRecord,
+        { kind: item.kind, id: item.id, archived: value },
+        `${item.name} ${value ? 'archived' : 'taken out of the archive'}`,
+      );
     write(archived);
     const undo = () => {
       setDone(null);

@@ -1,12 +1,6 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import {
-  type ClosureRow,
-  type RedoRow,
-  STATE_WORDS,
-  formatDistance,
-  formatHalf,
-} from '@cordel/core';
+import { type ClosureRow, STATE_WORDS, formatDistance, formatHalf } from '@cordel/core';
 import { useLedger, useSummary } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { ClosurePicture } from '@/ledger/ClosurePicture';
@@ -156,7 +150,7 @@ function NextStep({ row }: { row: ClosureRow }) {
 function RedoList({ closureId }: { closureId: string }) {
   const { project, fiberName, address } = useProjectView();
   const router = useRouter();
-  const redo = useLedger<RedoRow>(project.id, 'redo', { closureId });
+  const redo = useLedger(project.id, 'redo', { closureId });
   const rows = redo.data?.pages.flatMap((page) => page.rows) ?? [];
   return (
     <View style={{ gap: 10 }}>

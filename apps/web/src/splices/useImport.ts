@@ -16,7 +16,8 @@ import {
   plural,
   proposeMakeUp,
 } from '@cordel/core';
-import { read } from '@/data/api';
+import { commands } from '@cordel/client';
+import { readWork } from '@/data/queries';
 import { outbox } from '@/data/client';
 import { type TypedMakeUp, readMakeUp, typeMakeUp } from '@/kit/typedMakeUp';
 import { type ProjectView, useProjectView } from '@/projects/context';
@@ -194,6 +195,7 @@ export function useImport() {
           ];
     });
     const body = {
+      projectId: view.project.id,
       importId: uuid(),
       text: await reader.text(),
       match: match!,
@@ -201,16 +203,15 @@ export function useImport() {
       cables,
       sameNames,
     };
-    const outcome = await outbox.add({
-      method: 'POST',
-      path: `/api/projects/${view.project.id}/splice-list`,
+    const outcome = await outbox.add(
+      commands.importSpliceList,
       body,
-      what: `Splice list ${file?.name ?? ''}`,
-    });
+      `Splice list ${file?.name ?? ''}`,
+    );
     setBringing(false);
     setBusy('');
     if ('refused' in outcome) setError(outcome.refused.message);
-    else setResult(outcome.answer as typeof result);
+    else setResult(outcome.answer);
   };
 
   return {
@@ -260,7 +261,7 @@ function useExisting(view: ProjectView): Existing | null {
   useEffect(() => {
     let current = true;
     const wanted = ids === '' ? [] : ids.split(',');
-    void Promise.all(wanted.map((id) => read<Existing[number]>(`/api/closures/${id}/work`)))
+    void Promise.all(wanted.map((id) => readWork(id)))
       .then((works) => current && setExisting(works))
       // A closure not sent yet has no splices; the server checks again when the list is imported.
       .catch(() => current && setExisting([]));

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { plural } from '@cordel/core';
 import type { Finding } from '@cordel/core/otdr';
+import { commands } from '@cordel/client';
 import { outbox } from '@/data/client';
 import { personNow } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
@@ -106,12 +107,11 @@ function LedgerPart({ answer }: { answer: ProofAnswer }) {
   const { fresh, there, held } = answer.ledger;
   const put = async () => {
     setState('Being put in …');
-    const outcome = await outbox.add({
-      method: 'POST',
-      path: `/api/projects/${project.id}/proof/readings`,
-      body: { by: personNow() || 'Traces', at: new Date().toISOString() },
-      what: `${fresh} figures from traces`,
-    });
+    const outcome = await outbox.add(
+      commands.recordTraceReadings,
+      { projectId: project.id, by: personNow() || 'Traces', at: new Date().toISOString() },
+      `${fresh} figures from traces`,
+    );
     setState('refused' in outcome ? outcome.refused.message : '');
     for (const key of ['proof', 'ledger', 'work'])
       void client.invalidateQueries({ queryKey: [key] });

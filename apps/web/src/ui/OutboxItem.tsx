@@ -1,14 +1,16 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { outbox } from '@/data/client';
-import type { Write } from '@/data/outbox';
+import type { Write } from '@cordel/client';
 import { Leaf } from './Leaf';
 import { Press } from './Press';
 import { Txt } from './Txt';
 import { saveFile } from './saveFile';
 
 /** How a write stands, in words. */
-function writeStanding({ state, problem, unsafe, failures }: Write): string {
+function writeStanding({ state, problem, unsafe, unknown, failures }: Write): string {
+  if (unknown)
+    return 'Made by a newer version of this page: it is kept here, and sent once this page is up to date.';
   if (state === 'refused') return `Not accepted: ${problem}`;
   if (state === 'set aside') return `Set aside after ${failures} attempts: ${problem}`;
   if (unsafe)
@@ -24,7 +26,7 @@ export function OutboxItem({ write }: { write: Write }) {
   const done = write.state !== 'waiting';
   return (
     <Leaf style={{ gap: 8 }}>
-      <Txt kind="strong">{write.what}</Txt>
+      <Txt kind="strong">{write.label}</Txt>
       <Txt ink={done || write.unsafe ? 'accent' : 'ink2'}>{writeStanding(write)}</Txt>
       {open ? (
         <Txt kind="small" selectable style={{ fontFamily: 'monospace' }}>

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { outbox, useOutbox } from '@/data/client';
-import type { Write } from '@/data/outbox';
+import type { Write } from '@cordel/client';
 import { OutboxItem } from './OutboxItem';
 import { Press } from './Press';
 import { Sheet } from './Sheet';

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
+import { commands } from '@cordel/client';
 import { outbox } from '@/data/client';
 import { useKept } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
@@ -50,29 +51,25 @@ export function useTypedNetwork() {
 
   const save = async () => {
     const rows = filled(typed);
-    const read = [
-      ...readCables(rows.cables, cables, project),
-      ...readClosures(rows.closures, closures, project),
-    ];
+    const readRows = {
+      cables: readCables(rows.cables, cables, project),
+      closures: readClosures(rows.closures, closures, project),
+    };
     const all = [...rows.cables, ...rows.closures];
     const found = new Map<string, string>();
-    read.forEach((one, index) => {
+    [...readRows.cables, ...readRows.closures].forEach((one, index) => {
       if (!one.ok) found.set(all[index]!.id, one.error);
     });
     setProblems(found);
     if (found.size > 0) return;
-    const outcomes = await Promise.all(
-      read.map((one, index) => {
-        const record = (one as { value: { id: string; name: string } }).value;
-        const part = index < rows.cables.length ? 'cables' : 'closures';
-        return outbox.add({
-          method: 'PUT',
-          path: `/api/${part}/${record.id}`,
-          body: record,
-          what: `${part === 'cables' ? 'Cable' : 'Closure'} ${record.name}`,
-        });
-      }),
-    );
+    const outcomes = await Promise.all([
+      ...readRows.cables.flatMap((one) =>
+        one.ok ? [outbox.add(commands.saveCable, one.value, `Cable ${one.value.name}`)] : [],
+      ),
+      ...readRows.closures.flatMap((one) =>
+        one.ok ? [outbox.add(commands.saveClosure, one.value, `Closure ${one.value.name}`)] : [],
+      ),
+    ]);
     const refused = new Map<string, string>();
     outcomes.forEach((outcome, index) => {
       if (!('refused' in outcome)) return;

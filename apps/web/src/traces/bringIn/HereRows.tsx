@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import { plural } from '@cordel/core';
+import { commands } from '@cordel/client';
 import { outbox } from '@/data/client';
 import { personNow } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
@@ -115,12 +116,11 @@ function PutRight({ row, onDone }: { row: KeptTraceRow; onDone(): void }) {
       wavelengthNm: place?.wavelengthNm ?? null,
       why: why.trim() === '' ? null : why.trim(),
     };
-    const outcome = await outbox.add({
-      method: 'POST',
-      path: `/api/projects/${project.id}/trace-places`,
-      body: { entries: [entry] },
-      what: `Where ${row.name} belongs`,
-    });
+    const outcome = await outbox.add(
+      commands.placeTraces,
+      { projectId: project.id, entries: [entry] },
+      `Where ${row.name} belongs`,
+    );
     if ('refused' in outcome) return setProblem(outcome.refused.message);
     for (const key of ['traces', 'proof', 'ledger'])
       void client.invalidateQueries({ queryKey: [key, project.id] });

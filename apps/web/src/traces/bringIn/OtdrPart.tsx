@@ -1,7 +1,8 @@
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
 import { type Direction, fiberCount } from '@cordel/core';
-import { send } from '@/data/api';
+import { answerOf } from '@cordel/client';
+import { api } from '@/data/api';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { Leaf } from '@/ui/Leaf';
@@ -11,14 +12,14 @@ import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { Txt } from '@/ui/Txt';
 
-const WAVELENGTHS = [1310, 1490, 1550, 1625];
+const WAVELENGTHS = [1310, 1490, 1550, 1625] as const;
 const FAULTS = [
   'launch fiber left in',
   'wrong group index',
   'range too short',
   'not plugged in',
   'broken half way',
-];
+] as const;
 
 /** A set of keys of which any number may be down. */
 function Toggles<Key extends string | number>({
@@ -78,10 +79,10 @@ export function OtdrPart({
   const [cableId, setCable] = useState(cables[0]?.id ?? '');
   const [text, setText] = useState('1-12');
   const [directions, setDirections] = useState<Direction[]>(['AB', 'BA']);
-  const [wavelengths, setWavelengths] = useState<number[]>([1310, 1550]);
+  const [wavelengths, setWavelengths] = useState<(typeof WAVELENGTHS)[number][]>([1310, 1550]);
   const [pulse, setPulse] = useState('100');
   const [averages, setAverages] = useState('8192');
-  const [faults, setFaults] = useState<string[]>([]);
+  const [faults, setFaults] = useState<(typeof FAULTS)[number][]>([]);
   const [progress, setProgress] = useState('');
   const [problem, setProblem] = useState('');
   const stopped = useRef(false);
@@ -101,13 +102,18 @@ export function OtdrPart({
       for (const task of tasks) {
         if (stopped.current) break;
         setProgress(`Shooting ${files.length + 1} of ${tasks.length}`);
-        const shot = (await send('POST', `/api/projects/${project.id}/standin/otdr`, {
-          cableId,
-          ...task,
-          pulseNs: Number(pulse),
-          averages: Number(averages),
-          faults,
-        })) as { name: string; bytes: string };
+        const shot = await answerOf(
+          api.POST('/api/projects/{projectId}/standin/otdr', {
+            params: { path: { projectId: project.id } },
+            body: {
+              cableId,
+              ...task,
+              pulseNs: Number(pulse),
+              averages: Number(averages),
+              faults,
+            },
+          }),
+        );
         const bytes = Uint8Array.from(atob(shot.bytes), (letter) => letter.charCodeAt(0));
         files.push(new File([bytes], shot.name));
       }

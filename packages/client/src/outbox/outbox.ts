@@ -1,24 +1,10 @@
-import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import { v7 as uuid } from 'uuid';
-import { NoRoom, Refused, ServerFailed, send } from './api';
-
-/** A write on its way to the server. Its id sorts by when it was made. */
-export interface Write {
-  id: string;
-  method: 'PUT' | 'POST' | 'DELETE';
-  path: string;
-  body: unknown;
-  /** What it is, for the list of what waits: `A 125: 0.02 dB`. */
-  what: string;
-  /** `set aside`: the server failed over it again and again; it waits for a person. */
-  state: 'waiting' | 'refused' | 'set aside';
-  /** Why the server refused it, or how it failed. */
-  problem?: string;
-  /** How often the server failed over it. */
-  failures?: number;
-  /** True while it is in this page's memory alone: the device's storage is full or forbidden. */
-  unsafe?: boolean;
-}
+import { z } from 'zod';
+import type { Api } from '../api/api.ts';
+import { NoRoom, Refused, ServerFailed } from '../api/problems.ts';
+import type { Command } from '../commands/command.ts';
+import { WriteStore } from './store.ts';
+import { type Write, idsMadeBy, namesAny } from './write.ts';
 
 export interface OutboxState {
   writes: readonly Write[];
@@ -32,32 +18,40 @@ export interface OutboxState {
   loading: boolean;
 }
 
-interface Schema extends DBSchema {
-  writes: { key: string; value: Write };
-}
+/** What became of a write: the server's answer, or why it was refused. */
+export type Outcome<Answer = unknown> = { answer: Answer } | { refused: Refused; writeId: string };
 
-type Outcome = { answer: unknown } | { refused: Refused; writeId: string };
+export interface OutboxOptions {
+  api: Api;
+  /** Commands by their names. */
+  commands: ReadonlyMap<string, Command>;
+  /** Who works on the device now. */
+  person: () => string;
+  /** Called when the server has a write, before it leaves the list. */
+  onDelivered: (write: Write) => void;
+}
 
 /** How often the server may fail over a write before it is set aside for others to go on. */
 export const MOST_FAILURES = 4;
 
 /** Waits between tries while the server cannot be reached, in ms. */
-const PAUSES = [1000, 2000, 5000, 10_000];
+const PAUSES_MS = [1000, 2000, 5000, 10_000];
+
+const LOCK = 'cordel-outbox';
 
 /**
- * The one way to the server for everything that is written. Writes are kept in IndexedDB, sent one at a
+ * The one way to the server for everything that is written. Commands are kept on the device, sent one at a
  * time in the order in which they were made, and sent again after a reload or a lost connection; the
- * server takes the same write twice as once. A write that is refused is kept in sight, and the next
- * one goes on.
+ * server takes the same one twice as once. One that is refused is kept in sight, and the next goes on.
  */
 export class Outbox {
   private state: OutboxState = { writes: [], offline: false, failing: false, loading: true };
+  private readonly options: OutboxOptions;
   private readonly listeners = new Set<() => void>();
   private readonly waiters = new Map<string, (outcome: Outcome) => void>();
-  private readonly database: Promise<IDBPDatabase<Schema> | null>;
-  private readonly delivered: (write: Write) => void;
+  private readonly store = new WriteStore();
   private readonly channel =
-    typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('cordel-outbox');
+    typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(LOCK);
   /** Ids of writes that could not be stored. */
   private readonly inMemory = new Set<string>();
   /** Ids of writes that are out of the list, whether storage let them go or not. */
@@ -66,18 +60,9 @@ export class Outbox {
   private failures = 0;
   private timer: ReturnType<typeof setTimeout> | null = null;
 
-  /** @param delivered called when the server has a write, before it leaves the list */
-  constructor(delivered: (write: Write) => void) {
-    this.delivered = delivered;
-    // Opening may throw at once where storage is forbidden.
-    this.database = Promise.resolve()
-      .then(() =>
-        openDB<Schema>('cordel-outbox', 1, {
-          upgrade: (db) => void db.createObjectStore('writes', { keyPath: 'id' }),
-        }),
-      )
-      .catch(() => null);
-    void this.reload().then(() => this.flush());
+  constructor(options: OutboxOptions) {
+    this.options = options;
+    void this.begin();
     if (this.channel) this.channel.onmessage = () => void this.reload();
     if (typeof window !== 'undefined') {
       window.addEventListener('online', () => void this.flush());
@@ -92,13 +77,25 @@ export class Outbox {
 
   snapshot = (): OutboxState => this.state;
 
-  /** Puts a write in. The promise answers when the server has; nobody needs to wait for it. */
-  add(write: Pick<Write, 'method' | 'path' | 'body' | 'what'>): Promise<Outcome> {
-    const full: Write = { ...write, id: uuid(), state: 'waiting' };
-    this.set({ writes: [...this.state.writes, full] });
-    const outcome = new Promise<Outcome>((resolve) => this.waiters.set(full.id, resolve));
-    void this.store(full).then(() => this.flush());
-    return outcome;
+  /** Puts a command in. The promise answers when the server has; nobody needs to wait for it. */
+  add<Input, Answer>(
+    command: Command<Input, Answer>,
+    input: Input,
+    label: string,
+  ): Promise<Outcome<Answer>> {
+    const write: Write<Input> = {
+      id: uuid(),
+      command: command.name,
+      input,
+      person: this.options.person(),
+      madeAt: new Date().toISOString(),
+      label,
+      state: 'waiting',
+    };
+    this.set({ writes: [...this.state.writes, write] });
+    const outcome = new Promise<Outcome>((resolve) => this.waiters.set(write.id, resolve));
+    void this.keep(write).then(() => this.flush());
+    return outcome as Promise<Outcome<Answer>>;
   }
 
   /** Sends a refused write, or one that was set aside, again. */
@@ -113,7 +110,7 @@ export class Outbox {
   async discard(id: string): Promise<void> {
     this.gone.add(id);
     this.inMemory.delete(id);
-    await (await this.database)?.delete('writes', id).catch(() => {});
+    await this.store.delete(id);
     this.set({ writes: this.state.writes.filter((write) => write.id !== id) });
     this.channel?.postMessage('changed');
   }
@@ -137,17 +134,33 @@ export class Outbox {
     if (!offline && !failing && this.next()) void this.flush();
   }
 
+  /** Ends it: nothing is sent any more, and what waits stays stored. */
+  close(): void {
+    this.channel?.close();
+    if (this.timer) clearTimeout(this.timer);
+    this.sending = true;
+  }
+
+  private async begin(): Promise<void> {
+    await this.reload();
+    await alone(() => this.store.takeOver());
+    await this.reload();
+    await this.flush();
+  }
+
   private next(): Write | undefined {
-    const aside = this.state.writes.filter((write) => write.state === 'set aside');
-    const missing = aside.flatMap(idsMadeBy);
-    return this.state.writes.find((write) => write.state === 'waiting' && !names(write, missing));
+    const held = this.state.writes.filter(({ state, unknown }) => state === 'set aside' || unknown);
+    const missing = held.flatMap(idsMadeBy);
+    return this.state.writes.find(
+      (write) => write.state === 'waiting' && !write.unknown && !namesAny(write, missing),
+    );
   }
 
   private async deliver(write: Write): Promise<boolean> {
     try {
-      const answer = await send(write.method, write.path, write.body);
+      const answer = await this.send(write);
       this.failures = 0;
-      this.delivered(write);
+      this.options.onDelivered(write);
       await this.discard(write.id);
       this.set({ offline: false, failing: false, noRoom: undefined });
       this.settle(write.id, { answer });
@@ -170,6 +183,14 @@ export class Outbox {
     }
   }
 
+  /** @throws Refused where an older page stored what this one's command does not take */
+  private async send({ command: name, input }: Write): Promise<unknown> {
+    const command = this.options.commands.get(name)!;
+    const read = command.schema.safeParse(input);
+    if (!read.success) throw new Refused(422, z.prettifyError(read.error));
+    return command.send(this.options.api, read.data);
+  }
+
   /** Tries a write again that the server failed over, and sets it aside in the end: others must go on. */
   private async failed(write: Write, error: ServerFailed): Promise<boolean> {
     const failures = (write.failures ?? 0) + 1;
@@ -190,7 +211,7 @@ export class Outbox {
 
   private later(state: Partial<OutboxState>): void {
     this.set(state);
-    const pause = PAUSES[Math.min(this.failures++, PAUSES.length - 1)]!;
+    const pause = PAUSES_MS[Math.min(this.failures++, PAUSES_MS.length - 1)]!;
     if (this.timer) clearTimeout(this.timer);
     this.timer = setTimeout(() => void this.flush(), pause);
   }
@@ -200,13 +221,10 @@ export class Outbox {
     this.waiters.delete(id);
   }
 
-  private async store(write: Write): Promise<void> {
-    const database = await this.database;
-    const { unsafe: _before, ...kept } = write;
-    const stored = await (database?.put('writes', kept) ?? Promise.reject(new Error('no storage')))
-      .then(() => true)
-      // Full, or forbidden as in private windows of some browsers: the page says so until it is sent.
-      .catch(() => false);
+  private async keep(write: Write): Promise<void> {
+    const { unsafe: _before, unknown: _known, ...kept } = write;
+    // Full, or forbidden as in private windows of some browsers: the page says so until it is sent.
+    const stored = await this.store.put(kept);
     if (stored) this.inMemory.delete(write.id);
     else this.inMemory.add(write.id);
     if (stored === Boolean(write.unsafe))
@@ -220,15 +238,18 @@ export class Outbox {
 
   private async change(write: Write): Promise<void> {
     this.set({ writes: this.state.writes.map((entry) => (entry.id === write.id ? write : entry)) });
-    await this.store(write);
+    await this.keep(write);
   }
 
   private async reload(): Promise<void> {
-    const database = await this.database;
-    if (!database) return this.set({ loading: false });
-    const all = await database.getAll('writes').catch((): Write[] => []);
+    const all = await this.store.all();
+    if (!all) return this.set({ loading: false });
     // What could not be stored or taken out is as this page has it.
-    const stored = all.filter(({ id }) => !this.inMemory.has(id) && !this.gone.has(id));
+    const stored = all
+      .filter(({ id }) => !this.inMemory.has(id) && !this.gone.has(id))
+      .map((write) =>
+        this.options.commands.has(write.command) ? write : { ...write, unknown: true },
+      );
     const known = new Set(stored.map((write) => write.id));
     // A write of this page may not be stored yet.
     const fresh = this.state.writes.filter(
@@ -245,41 +266,8 @@ export class Outbox {
   }
 }
 
-const UUID = /[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}/g;
-
-/** Names under which a body gives ids to what it brings. */
-const OWN_IDS = new Set(['id', 'importId', 'changeId', 'tryId']);
-
-/** Ids of what a write brings into the world: others that name them have to wait for it. */
-export function idsMadeBy({
-  method,
-  path,
-  body,
-}: Pick<Write, 'method' | 'path' | 'body'>): string[] {
-  const ids = new Set<string>();
-  const own = method === 'PUT' ? path.match(UUID)?.at(-1) : undefined;
-  if (own) ids.add(own);
-  const look = (value: unknown): void => {
-    if (Array.isArray(value)) return value.forEach(look);
-    if (typeof value !== 'object' || value === null) return;
-    for (const [key, part] of Object.entries(value)) {
-      if (OWN_IDS.has(key) && typeof part === 'string') ids.add(part);
-      else if (typeof part === 'object') look(part);
-    }
-  };
-  look(body);
-  return [...ids];
-}
-
-/** Whether a write names one of the ids. */
-function names({ path, body }: Write, ids: readonly string[]): boolean {
-  if (ids.length === 0) return false;
-  const text = `${path} ${JSON.stringify(body)}`;
-  return ids.some((id) => text.includes(id));
-}
-
 /** Runs work while no other page of this browser does, where the browser can tell. */
 async function alone(work: () => Promise<void>): Promise<void> {
   if (typeof navigator === 'undefined' || !navigator.locks) return work();
-  await navigator.locks.request('cordel-outbox', work);
+  await navigator.locks.request(LOCK, work);
 }

@@ -1,6 +1,12 @@
 import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';
-import { MOST_FAILURES, Outbox, type Write, idsMadeBy } from './outbox';
+import { openDB } from 'idb';
+import { z } from 'zod';
+import { answerOf, createApi } from '../api/api.ts';
+import { type Command, command } from '../commands/command.ts';
+import { COMMANDS } from '../commands/index.ts';
+import { MOST_FAILURES, Outbox } from './outbox.ts';
+import { type Write, idsMadeBy } from './write.ts';
 
 type Reply = { status: number; body?: unknown } | 'no connection';
 
@@ -9,13 +15,15 @@ function fakeServer() {
   const sent: { path: string; body: unknown }[] = [];
   let replies: Reply[] = [];
   let usual: Reply = { status: 200, body: {} };
-  globalThis.fetch = (async (path: string, init: { body: string }) => {
+  const answer = async (request: Request): Promise<Response> => {
     const reply = replies.shift() ?? usual;
     if (reply === 'no connection') throw new TypeError('Failed to fetch');
-    sent.push({ path, body: JSON.parse(init.body) });
-    return { ok: reply.status < 400, status: reply.status, json: async () => reply.body ?? {} };
-  }) as unknown as typeof fetch;
+    sent.push({ path: new URL(request.url).pathname, body: await request.json() });
+    return new Response(JSON.stringify(reply.body ?? {}), { status: reply.status });
+  };
+  const api = createApi({ origin: 'http://cordel.test', fetch: answer });
   return {
+    api,
     sent,
     then: (...list: Reply[]) => (replies = list),
     always: (reply: Reply) => (usual = reply),
@@ -29,34 +37,45 @@ const until = async (check: () => boolean) => {
   }
   throw new Error('It did not come about.');
 };
-const write = (count: number) => ({
-  method: 'POST' as const,
-  path: '/api/evidence',
-  body: { count },
-  what: `write ${count}`,
+
+/** A command that takes anything, so that the outbox is seen to know nothing of what it sends. */
+const count = command({
+  name: 'test.count',
+  schema: z.record(z.string(), z.unknown()),
+  send: (api, input) => answerOf(api.POST('/api/evidence', { body: input as never })),
 });
+const commands = new Map<string, Command>([...COMMANDS, [count.name, count as Command]]);
+const add = (outbox: Outbox, number: number) =>
+  outbox.add(count, { count: number }, `write ${number}`);
 
 let delivered: Write[];
-const open = async () => {
-  const outbox = new Outbox((entry) => delivered.push(entry));
+let opened: Outbox[] = [];
+const open = async (server: Pick<ReturnType<typeof fakeServer>, 'api'>) => {
+  const outbox = new Outbox({
+    api: server.api,
+    commands,
+    person: () => 'T. Marsh',
+    onDelivered: (entry) => delivered.push(entry),
+  });
+  opened.push(outbox);
   await until(() => !outbox.snapshot().loading);
   return outbox;
 };
 
-beforeAll(() => {
-  globalThis.structuredClone ??= ((value: unknown) =>
-    JSON.parse(JSON.stringify(value))) as typeof structuredClone;
-});
 beforeEach(() => {
   globalThis.indexedDB = new IDBFactory();
   delivered = [];
+});
+afterEach(() => {
+  opened.forEach((outbox) => outbox.close());
+  opened = [];
 });
 
 describe('the outbox', () => {
   it('sends in the order in which it was filled, and is empty then', async () => {
     const server = fakeServer();
-    const outbox = await open();
-    const outcomes = await Promise.all([1, 2, 3, 4].map((count) => outbox.add(write(count))));
+    const outbox = await open(server);
+    const outcomes = await Promise.all([1, 2, 3, 4].map((count) => add(outbox, count)));
     expect(server.sent.map(({ body }) => body)).toEqual([1, 2, 3, 4].map((count) => ({ count })));
     expect(outcomes.every((outcome) => 'answer' in outcome)).toBe(true);
     expect(delivered).toHaveLength(4);
@@ -66,9 +85,9 @@ describe('the outbox', () => {
   it('keeps what cannot be sent, says that it is offline, and sends it later in order', async () => {
     const server = fakeServer();
     server.always('no connection');
-    const outbox = await open();
-    void outbox.add(write(1));
-    void outbox.add(write(2));
+    const outbox = await open(server);
+    void add(outbox, 1);
+    void add(outbox, 2);
     await until(() => outbox.snapshot().offline);
     expect(outbox.snapshot().writes).toHaveLength(2);
     server.always({ status: 200 });
@@ -81,12 +100,12 @@ describe('the outbox', () => {
   it('goes on after a reload where the page before left off', async () => {
     const server = fakeServer();
     server.always('no connection');
-    const before = await open();
-    void before.add(write(1));
-    void before.add(write(2));
+    const before = await open(server);
+    void add(before, 1);
+    void add(before, 2);
     await until(() => before.snapshot().offline);
     server.always({ status: 200 });
-    const after = await open();
+    const after = await open(server);
     await until(() => after.snapshot().writes.length === 0);
     expect(server.sent.slice(-2).map(({ body }) => body)).toEqual([{ count: 1 }, { count: 2 }]);
   });
@@ -94,8 +113,8 @@ describe('the outbox', () => {
   it('tries again where the server has trouble: that is no refusal', async () => {
     const server = fakeServer();
     server.then({ status: 503 });
-    const outbox = await open();
-    const outcome = outbox.add(write(1));
+    const outbox = await open(server);
+    const outcome = add(outbox, 1);
     await until(() => outbox.snapshot().offline);
     expect(outbox.snapshot().writes[0]?.state).toBe('waiting');
     await outbox.flush();
@@ -105,8 +124,8 @@ describe('the outbox', () => {
   it('keeps all that waits while the server has no room, and sends it once there is', async () => {
     const server = fakeServer();
     server.always({ status: 507, body: { detail: 'The server’s disk is nearly full.' } });
-    const outbox = await open();
-    const outcome = outbox.add(write(1));
+    const outbox = await open(server);
+    const outcome = add(outbox, 1);
     for (let tries = 0; tries <= MOST_FAILURES; tries++) {
       await until(() => outbox.snapshot().noRoom !== undefined);
       await outbox.flush();
@@ -124,9 +143,9 @@ describe('the outbox', () => {
   it('sets a write aside that the server fails over again and again, and goes on with the next', async () => {
     const server = fakeServer();
     server.then(...Array.from({ length: MOST_FAILURES }, () => ({ status: 500 })));
-    const outbox = await open();
-    const failing = outbox.add(write(1));
-    const next = outbox.add(write(2));
+    const outbox = await open(server);
+    const failing = add(outbox, 1);
+    const next = add(outbox, 2);
     for (let tries = 1; tries < MOST_FAILURES; tries++) {
       await until(() => outbox.snapshot().writes[0]?.failures === tries);
       expect(outbox.snapshot()).toMatchObject({ failing: true, offline: false });
@@ -135,7 +154,7 @@ describe('the outbox', () => {
     expect(await failing).toMatchObject({ refused: { status: 500 } });
     expect(await next).toEqual({ answer: {} });
     expect(outbox.snapshot().writes).toMatchObject([
-      { what: 'write 1', state: 'set aside', problem: 'The server failed over it (500).' },
+      { label: 'write 1', state: 'set aside', problem: 'The server failed over it (500).' },
     ]);
     await outbox.retry(outbox.snapshot().writes[0]!.id);
     await until(() => outbox.snapshot().writes.length === 0);
@@ -145,11 +164,10 @@ describe('the outbox', () => {
     const server = fakeServer();
     const id = '019da9e7-4800-7000-8000-000000000009';
     server.then(...Array.from({ length: MOST_FAILURES }, () => ({ status: 500 })));
-    const outbox = await open();
-    const put = { method: 'PUT' as const, path: `/api/closures/${id}`, body: { id }, what: 'Mill' };
-    const failing = outbox.add(put);
-    void outbox.add({ ...write(2), body: { closureId: id } });
-    const other = outbox.add(write(3));
+    const outbox = await open(server);
+    const failing = outbox.add(count, { id }, 'Mill');
+    void outbox.add(count, { closureId: id }, 'At the mill');
+    const other = add(outbox, 3);
     for (let tries = 1; tries < MOST_FAILURES; tries++) {
       await until(() => outbox.snapshot().writes[0]?.failures === tries);
       await outbox.flush();
@@ -159,19 +177,19 @@ describe('the outbox', () => {
     expect(outbox.snapshot().writes.map(({ state }) => state)).toEqual(['set aside', 'waiting']);
     await outbox.retry(outbox.snapshot().writes[0]!.id);
     await until(() => outbox.snapshot().writes.length === 0);
-    expect(server.sent.slice(-2).map(({ path }) => path)).toEqual([put.path, '/api/evidence']);
+    expect(server.sent.slice(-2).map(({ body }) => body)).toEqual([{ id }, { closureId: id }]);
   });
 
   it('keeps a refused write in sight with its reason, and goes on with the next', async () => {
     const server = fakeServer();
     server.then({ status: 422, body: { detail: 'There is no such splice.' } });
-    const outbox = await open();
-    const refused = outbox.add(write(1));
-    const next = outbox.add(write(2));
+    const outbox = await open(server);
+    const refused = add(outbox, 1);
+    const next = add(outbox, 2);
     expect(await refused).toMatchObject({ refused: { message: 'There is no such splice.' } });
     expect(await next).toEqual({ answer: {} });
     expect(outbox.snapshot().writes).toMatchObject([
-      { what: 'write 1', state: 'refused', problem: 'There is no such splice.' },
+      { label: 'write 1', state: 'refused', problem: 'There is no such splice.' },
     ]);
     await outbox.retry(outbox.snapshot().writes[0]!.id);
     await until(() => outbox.snapshot().writes.length === 0);
@@ -180,11 +198,11 @@ describe('the outbox', () => {
   it('lets a refused write go for good', async () => {
     const server = fakeServer();
     server.then({ status: 409, body: { detail: 'It is here already.' } });
-    const outbox = await open();
-    await outbox.add(write(1));
+    const outbox = await open(server);
+    await add(outbox, 1);
     await outbox.discard(outbox.snapshot().writes[0]!.id);
     expect(outbox.snapshot().writes).toEqual([]);
-    expect((await open()).snapshot().writes).toEqual([]);
+    expect((await open(server)).snapshot().writes).toEqual([]);
   });
 
   it('works without IndexedDB for as long as the page is open', async () => {
@@ -194,8 +212,8 @@ describe('the outbox', () => {
         throw new Error('forbidden');
       },
     } as unknown as IDBFactory;
-    const outbox = await open();
-    expect(await outbox.add(write(1))).toEqual({ answer: {} });
+    const outbox = await open(server);
+    expect(await add(outbox, 1)).toEqual({ answer: {} });
     expect(server.sent).toHaveLength(1);
   });
 
@@ -205,10 +223,10 @@ describe('the outbox', () => {
       throw new DOMException('Full', 'QuotaExceededError');
     });
     server.always('no connection');
-    const outbox = await open();
-    void outbox.add(write(1));
+    const outbox = await open(server);
+    void add(outbox, 1);
     await until(() => outbox.snapshot().offline);
-    expect(outbox.snapshot().writes).toMatchObject([{ what: 'write 1', unsafe: true }]);
+    expect(outbox.snapshot().writes).toMatchObject([{ label: 'write 1', unsafe: true }]);
     await outbox.flush();
     expect(outbox.snapshot().writes).toHaveLength(1);
     server.always({ status: 200 });
@@ -220,9 +238,9 @@ describe('the outbox', () => {
 
   it('does not send a refused write again where its refusal cannot be stored', async () => {
     const server = fakeServer();
-    const outbox = await open();
+    const outbox = await open(server);
     server.always('no connection');
-    const refused = outbox.add(write(1));
+    const refused = add(outbox, 1);
     await until(() => outbox.snapshot().offline);
     const put = jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
       throw new DOMException('Full', 'QuotaExceededError');
@@ -237,11 +255,10 @@ describe('the outbox', () => {
   });
 
   it('tells those who listen of every change', async () => {
-    fakeServer();
-    const outbox = await open();
+    const outbox = await open(fakeServer());
     const seen: number[] = [];
     const stop = outbox.subscribe(() => seen.push(outbox.snapshot().writes.length));
-    await outbox.add(write(1));
+    await add(outbox, 1);
     await until(() => outbox.snapshot().writes.length === 0);
     expect(seen[0]).toBe(1);
     expect(seen.at(-1)).toBe(0);
@@ -252,14 +269,101 @@ describe('the outbox', () => {
 describe('what a write brings', () => {
   const id = (last: number) => `019da9e7-4800-7000-8000-00000000000${last}`;
 
-  it('is named by its path, its own ids, and those of its entries', () => {
-    expect(idsMadeBy({ method: 'PUT', path: `/api/cables/${id(1)}`, body: {} })).toEqual([id(1)]);
+  it('is named by its own ids and those of its entries', () => {
+    expect(idsMadeBy({ input: { id: id(1), projectId: id(2) } })).toEqual([id(1)]);
     expect(
       idsMadeBy({
-        method: 'POST',
-        path: `/api/projects/${id(1)}/splice-list`,
-        body: { importId: id(2), cables: [{ id: id(3), projectId: id(1) }] },
+        input: {
+          projectId: id(1),
+          importId: id(2),
+          cables: [{ id: id(3), projectId: id(1) }],
+        },
       }),
     ).toEqual([id(2), id(3)]);
+  });
+});
+
+describe('what other versions of the page left', () => {
+  const stored = async (name: string, value: object) => {
+    const database = await openDB(name, 1, {
+      upgrade: (db) => void db.createObjectStore('writes', { keyPath: 'id' }),
+    });
+    await database.put('writes', value);
+    database.close();
+  };
+
+  it('is sent as the command that it was, once, where a page had no commands yet', async () => {
+    const server = fakeServer();
+    const id = '019da9e7-4800-7000-8000-000000000001';
+    const ruling = {
+      type: 'ruling',
+      id,
+      spliceId: id,
+      tryId: null,
+      kind: 'waive',
+      why: 'Agreed with the lead.',
+      by: 'A. Reed',
+      at: '2026-05-04T20:15:00.000Z',
+    };
+    const body = { entries: [ruling] };
+    const old = { method: 'POST', path: '/api/evidence', body, what: 'A 12: waived' };
+    server.always('no connection');
+    await stored('cordel-outbox', { id, ...old, state: 'waiting' });
+    const first = await open(server);
+    await until(() => first.snapshot().offline);
+    expect(first.snapshot().writes).toMatchObject([
+      { id, command: 'evidence.record', person: 'A. Reed', label: 'A 12: waived' },
+    ]);
+    first.close();
+    server.always({ status: 200 });
+    const second = await open(server);
+    await until(() => second.snapshot().writes.length === 0);
+    expect((await open(server)).snapshot().writes).toEqual([]);
+    expect(server.sent).toEqual([{ path: '/api/evidence', body }]);
+  });
+
+  it('is told where it is not what the command takes, and is not sent', async () => {
+    const server = fakeServer();
+    const body = { entries: [{ type: 'ruling' }] };
+    const old = { method: 'POST', path: '/api/evidence', body, what: 'A 12: waived' };
+    const id = '019da9e7-4800-7000-8000-000000000001';
+    await stored('cordel-outbox', { id, ...old, state: 'waiting' });
+    const outbox = await open(server);
+    await until(() => outbox.snapshot().writes[0]?.state === 'refused');
+    expect(outbox.snapshot().writes[0]!.problem).toContain('entries[0].id');
+    expect(server.sent).toEqual([]);
+  });
+
+  it('is kept and not sent where a newer page made it, and so is what needs it', async () => {
+    const server = fakeServer();
+    const id = '019da9e7-4800-7000-8000-000000000001';
+    await stored('cordel-commands', {
+      id,
+      command: 'drone.fly',
+      input: { id },
+      person: '',
+      madeAt: '2026-11-28T10:00:00.000Z',
+      label: 'A flight',
+      state: 'waiting',
+    });
+    const outbox = await open(server);
+    void outbox.add(count, { closureId: id }, 'needs it');
+    expect(await add(outbox, 2)).toEqual({ answer: {} });
+    expect(outbox.snapshot().writes).toMatchObject([
+      { command: 'drone.fly', unknown: true },
+      { label: 'needs it', state: 'waiting' },
+    ]);
+    expect(server.sent.map(({ body }) => body)).toEqual([{ count: 2 }]);
+  });
+
+  it('waits where what answers is no server of ours', async () => {
+    const api = createApi({
+      origin: 'http://cordel.test',
+      fetch: async () => new Response('<html>Sign in to this network</html>', { status: 200 }),
+    });
+    const outbox = await open({ api });
+    void add(outbox, 1);
+    await until(() => outbox.snapshot().offline);
+    expect(outbox.snapshot().writes).toMatchObject([{ state: 'waiting' }]);
   });
 });

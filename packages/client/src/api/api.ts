@@ -1,0 +1,51 @@
+import createClient from 'openapi-fetch';
+import type { paths } from './paths.ts';
+import { UnknownAnswer, problemOf, unreached } from './problems.ts';
+
+export interface ApiOptions {
+  /** Where the server is, without a slash at its end. Default: where the page came from. */
+  origin?: string;
+  /** Sends requests; by default the platform's own. */
+  fetch?: (request: Request) => Promise<Response>;
+  /** Told the headers of every answer. */
+  onHeaders?: (headers: Headers) => void;
+}
+
+/**
+ * The typed client of the server's API. What is no success rejects: see {@link problemOf}; a request that
+ * did not arrive rejects with `Unreached`.
+ */
+export function createApi({ origin, fetch: send, onHeaders }: ApiOptions = {}) {
+  const client = createClient<paths>({
+    ...(origin === undefined ? {} : { baseUrl: origin }),
+    fetch: (request) => (send ?? globalThis.fetch)(request),
+  });
+  client.use({
+    onError: () => unreached(),
+    onResponse: async ({ response }) => {
+      onHeaders?.(response.headers);
+      if (!response.ok) throw await problemOf(response);
+    },
+  });
+  return client;
+}
+
+export type Api = ReturnType<typeof createApi>;
+
+/**
+ * What a request was answered with.
+ * @throws UnknownAnswer where it is not what the API answers: something stands between, or is older
+ */
+export async function answerOf<Data>(asked: Promise<{ data?: Data }>): Promise<Data> {
+  const { data } = await asked.catch((error: unknown) => {
+    // What is not JSON: a proxy's page say.
+    throw error instanceof SyntaxError ? unknownAnswer() : error;
+  });
+  if (data === undefined) throw unknownAnswer();
+  return data;
+}
+
+const unknownAnswer = () =>
+  new UnknownAnswer(
+    'What answers here is not this server: a network may ask you to sign in first. What you record is kept on this device.',
+  );

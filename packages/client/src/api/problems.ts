@@ -1,0 +1,80 @@
+/** A place in what was sent, and what would be right there. */
+export interface ProblemPlace {
+  place: string;
+  detail: string;
+}
+
+/** The server understood a request and refused it, in its own words: the same one is refused again. */
+export class Refused extends Error {
+  override name = 'Refused';
+  readonly status: number;
+  readonly errors: readonly ProblemPlace[];
+
+  constructor(status: number, message: string, errors: readonly ProblemPlace[] = []) {
+    super(message);
+    this.status = status;
+    this.errors = errors;
+  }
+}
+
+/** The server failed over a request: the same one may fail again. */
+export class ServerFailed extends Error {
+  override name = 'ServerFailed';
+  readonly status: number;
+
+  constructor(status: number) {
+    super(`The server failed over it (${status}).`);
+    this.status = status;
+  }
+}
+
+/** The server has no room: the same request goes through once it has. */
+export class NoRoom extends Error {
+  override name = 'NoRoom';
+}
+
+/** The server could not be reached; the same request may go through later. */
+export class Unreached extends Error {
+  override name = 'Unreached';
+}
+
+/** Somebody stopped it. */
+export class Stopped extends Error {
+  override name = 'Stopped';
+}
+
+/** What answered is not the API, or not the one that this page knows. */
+export class UnknownAnswer extends Unreached {
+  override name = 'UnknownAnswer';
+}
+
+/** What a proxy says of a server that does not answer. */
+const NO_SERVER = [502, 503, 504];
+/** What a server says whose disk is full (RFC 4918, section 11.5). */
+const NO_ROOM = 507;
+
+/** A problem document (RFC 9457), as far as it can be read. */
+interface ProblemDocument {
+  detail?: string;
+  errors?: ProblemPlace[];
+}
+
+/**
+ * What an answer that is no success means: the one place that tells a refusal, which is final, from
+ * what may go through later.
+ */
+export async function problemOf(response: Response): Promise<Error> {
+  const { status } = response;
+  if (NO_SERVER.includes(status))
+    return new Unreached(`The server does not answer (${status}). It will be tried again.`);
+  if (status >= 500 && status !== NO_ROOM) return new ServerFailed(status);
+  const problem = (await response.json().catch(() => null)) as ProblemDocument | null;
+  if (status === NO_ROOM) return new NoRoom(problem?.detail ?? 'The server has no room.');
+  return new Refused(status, problem?.detail ?? `The server refused (${status}).`, problem?.errors);
+}
+
+/** The network did not carry a request. */
+export const unreached = (): Unreached =>
+  new Unreached(
+    'The server does not answer. What you record is kept on this device and sent later.',
+  );

@@ -1,0 +1,15 @@
+import { cableSchema } from '@cordel/core';
+import { answerOf } from '../api/api.ts';
+import { command } from './command.ts';
+
+export const saveCable = command({
+  name: 'cable.save',
+  schema: cableSchema,
+  send: (api, cable) =>
+    answerOf(
+      api.PUT('/api/cables/{cableId}', { params: { path: { cableId: cable.id } }, body: cable }),
+    ),
+  apply: (rows, cable) => {
+    if (rows.isOf(cable.projectId)) rows.put('cables', cable);
+  },
+});

@@ -1,0 +1,18 @@
+import { closureSchema } from '@cordel/core';
+import { answerOf } from '../api/api.ts';
+import { command } from './command.ts';
+
+export const saveClosure = command({
+  name: 'closure.save',
+  schema: closureSchema,
+  send: (api, closure) =>
+    answerOf(
+      api.PUT('/api/closures/{closureId}', {
+        params: { path: { closureId: closure.id } },
+        body: closure,
+      }),
+    ),
+  apply: (rows, closure) => {
+    if (rows.isOf(closure.projectId)) rows.put('closures', closure);
+  },
+});

@@ -1,0 +1,16 @@
+import { schemeSchema } from '@cordel/core';
+import { answerOf } from '../api/api.ts';
+import { command } from './command.ts';
+
+export const saveScheme = command({
+  name: 'scheme.save',
+  schema: schemeSchema,
+  send: (api, scheme) =>
+    answerOf(
+      api.PUT('/api/schemes/{schemeId}', {
+        params: { path: { schemeId: scheme.id } },
+        body: scheme,
+      }),
+    ),
+  apply: (rows, scheme) => rows.put('schemes', scheme),
+});

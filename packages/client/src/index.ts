@@ -1,0 +1,20 @@
+export { type Api, type ApiOptions, answerOf, createApi } from './api/api.ts';
+export {
+  NoRoom,
+  type ProblemPlace,
+  Refused,
+  ServerFailed,
+  Stopped,
+  UnknownAnswer,
+  Unreached,
+  problemOf,
+  unreached,
+} from './api/problems.ts';
+export type { Command } from './commands/command.ts';
+export { COMMANDS, commands } from './commands/index.ts';
+export { Outbox, type OutboxState, type Outcome } from './outbox/outbox.ts';
+export { type Write, waitingInputs } from './outbox/write.ts';
+export type { ListedProject, Rows, ShownPhoto, Snapshot } from './snapshot/snapshot.ts';
+export { type ProjectSnapshot, newProjectSnapshot, projectWithWrites } from './snapshot/project.ts';
+export { withWrites } from './snapshot/withWrites.ts';
+export { type ClosureWork, withEvidence } from './snapshot/work.ts';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { idSchema } from '@cordel/core';
-import { closingEntrySchema, photoSchema } from '@cordel/core/close';
+import { closingEntrySchema, photoSchema } from '@cordel/core/closing';
 import { answerOf } from '../api/api.ts';
 import { command } from './command.ts';
 

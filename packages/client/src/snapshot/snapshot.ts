@@ -10,7 +10,7 @@ import type {
   Project,
   SetAside,
 } from '@cordel/core';
-import type { ClosingEntry, Photo } from '@cordel/core/close';
+import type { ClosingEntry, Photo } from '@cordel/core/closing';
 
 /** A project as the list of all has it. */
 export type ListedProject = Project & { archived: boolean };

@@ -21,9 +21,12 @@ config.resolver.resolveRequest = (context, name, platform) => {
   if (/locales\/index(\.js|\.cjs)?$/.test(name) && /zod/.test(context.originModulePath)) {
     return { type: 'empty' };
   }
-  // The page reads no JSON Schema and compiles none of its schemas ahead.
+  // The page reads and writes no JSON Schema and compiles none of its schemas ahead.
+  if (/to-json-schema(\.js|\.cjs)?$/.test(name) && /zod/.test(context.originModulePath)) {
+    return { type: 'sourceFile', filePath: require.resolve('./noJsonSchema.js') };
+  }
   if (
-    /(from-json-schema|\/compile)(\.js|\.cjs)?$/.test(name) &&
+    /(from-json-schema|json-schema-processors|\/compile)(\.js|\.cjs)?$/.test(name) &&
     /zod/.test(context.originModulePath)
   ) {
     return { type: 'empty' };

@@ -54,7 +54,7 @@ const allSent = ({ outbox }: Client) =>
   until(async () => outbox.snapshot().writes.length === 0, 'all to be sent');
 
 /** Nothing in the order of a list that the server chooses. */
-const byId = (snapshot: ProjectSnapshot) => ({
+const byId = ({ cursor: _place, ...snapshot }: ProjectSnapshot & { cursor?: string }) => ({
   ...snapshot,
   cables: [...snapshot.cables].sort((a, b) => a.id.localeCompare(b.id)),
   closures: [...snapshot.closures].sort((a, b) => a.id.localeCompare(b.id)),

@@ -1,4 +1,5 @@
 import { randomInt } from 'node:crypto';
+import pg from 'pg';
 import { v7 as uuid } from 'uuid';
 import { jest } from '@jest/globals';
 import { type Server, readApi, removeServer, startServer, until } from './app';
@@ -118,16 +119,21 @@ describe('two servers on one PostgreSQL', () => {
     expect(results).toEqual(Array(4).fill({ splices: 12, closures: 1, cables: 2 }));
   });
 
-  it('tell by the pulse of a write that is numbered early and done late', async () => {
-    const two = await startTwo('pulse');
-    const { ids } = await openSplices(two[0]);
+  it('tell of a write that is numbered early and done late, and of what waits for it, in one order', async () => {
+    const two = await startTwo('changes');
+    const { project, ids } = await openSplices(two[0]);
     const url = await postgres
       .newDatabase('unused')
-      .then((text) => text.replace('unused', 'pulse'));
-    const { default: pg } = await import('pg');
+      .then((text) => text.replace('unused', 'changes'));
     const slow = new pg.Client({ connectionString: url });
     await slow.connect();
+    const read = (since?: string) =>
+      readApi<{ cursor: string; changes: { kind: string; entry?: { id: string } }[] }>(
+        two[1],
+        `/projects/${project}/changes${since ? `?since=${since}` : ''}`,
+      );
     try {
+      const { cursor } = await read();
       await slow.query('begin');
       const late = uuid();
       await slow.query(
@@ -135,13 +141,13 @@ describe('two servers on one PostgreSQL', () => {
          values ($1, $2, 'M.', now(), $1, 20, 'typed', false)`,
         [late, ids[0]],
       );
-      // Another one is numbered later and done first.
-      expect((await post(two[0], '/evidence', { entries: [attemptOn(ids[1]!)] })).status).toBe(200);
-      const before = await readApi(two[1], '/pulse');
-      expect((await evidenceOf(two[1], [ids[0]!])).has(late)).toBe(false);
+      // Another one is numbered later and done first: it waits, so that nobody goes past the one before.
+      const early = attemptOn(ids[1]!);
+      expect((await post(two[0], '/evidence', { entries: [early] })).status).toBe(200);
+      expect((await read(cursor)).changes).toEqual([]);
       await slow.query('commit');
-      expect((await evidenceOf(two[1], [ids[0]!])).has(late)).toBe(true);
-      expect(await readApi(two[1], '/pulse')).not.toEqual(before);
+      const { changes } = await read(cursor);
+      expect(changes.map(({ entry }) => entry?.id)).toEqual([late, early.id]);
     } finally {
       await slow.end();
     }

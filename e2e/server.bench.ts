@@ -140,7 +140,7 @@ async function streams(server: Server): Promise<Figure[]> {
   };
   await measure(alone);
   const stop = new AbortController();
-  const path = `/api/projects/${project}/splicer-records/stream`;
+  const path = `/api/projects/${project}/changes/stream`;
   await Promise.all(
     Array.from({ length: 150 }, () => fetch(`${server.url}${path}`, { signal: stop.signal })),
   );

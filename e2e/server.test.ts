@@ -69,7 +69,7 @@ describe('the server as a process', () => {
   it('ends within 3 s of SIGTERM while a stream is open', async () => {
     const server = await startServer({ folder, demo: true });
     const [project] = await readApi<{ id: string }[]>(server, '/projects');
-    const stream = await fetch(`${server.url}/api/projects/${project!.id}/splicer-records/stream`);
+    const stream = await fetch(`${server.url}/api/projects/${project!.id}/changes/stream`);
     expect(stream.status).toBe(200);
     const late = new Promise<string>((resolve) => setTimeout(() => resolve('still there'), 3000));
     expect(await Promise.race([server.stop(), late])).toBe(0);

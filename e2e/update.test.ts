@@ -79,7 +79,7 @@ describe('a page that is open while the server gets a newer build', () => {
     await person.page.type('input', 'A 10');
     await update();
     // Long enough for the page to have heard of it, and to have been left alone.
-    await person.page.waitForResponse((answer) => answer.url().endsWith('/api/pulse'));
+    await person.page.waitForResponse((answer) => /\/changes\/stream/.test(answer.url()));
     await pause(9000);
     expect(await isMarked(person.page)).toBe(true);
     expect(await person.page.$eval('input', (field) => field.value)).toBe('A 10');

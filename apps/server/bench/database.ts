@@ -117,7 +117,7 @@ function packageFigures(folder: string, projectId: string): Figure[] {
       name: 'package-page',
       ratio: run.page / run.quiet,
       limit: 3,
-      note: 'the pulse that every page asks for while a package is made, against the same at rest',
+      note: 'the changes that a page asks for while a package is made, against the same at rest',
     },
   ];
 }

@@ -7,12 +7,15 @@ import { HTTPException } from 'hono/http-exception';
 import { sql } from 'drizzle-orm';
 import type { Logger } from 'pino';
 import { benchRoutes } from './bench/routes.ts';
+import { Feeds } from './changes/feeds.ts';
+import { changeRoutes } from './changes/routes.ts';
 import { cableRoutes } from './cables/routes.ts';
 import { closingRoutes } from './closing/routes.ts';
 import { groundRoutes } from './closures/ground.ts';
 import { closureRoutes } from './closures/routes.ts';
 import { ENDLESS_ROOM, type Room } from './disk/room.ts';
 import { type Db, rowsOf } from './db/client.ts';
+import { Notices } from './db/notices.ts';
 import { evidenceRoutes } from './evidence/routes.ts';
 import { exchangeRoutes } from './exchange/routes.ts';
 import { handoverRoutes } from './handover/routes.ts';
@@ -53,6 +56,8 @@ const health = createRoute({
 
 interface ApiSetting {
   db: Db;
+  /** Told whenever something was written. */
+  notices?: Notices;
   /** Resolves once all that was committed by now outlives a power cut. */
   synced?: () => Promise<void>;
   log?: Logger;
@@ -67,6 +72,7 @@ interface ApiSetting {
 /** The API over a database. It keeps no state of its own. */
 export function createApi({
   db,
+  notices = new Notices(),
   synced = () => Promise.resolve(),
   log,
   folder = join(tmpdir(), 'cordel-packages'),
@@ -139,6 +145,7 @@ export function createApi({
     .route('/api', removalRoutes)
     .route('/api', spliceRoutes)
     .route('/api', evidenceRoutes)
+    .route('/api', changeRoutes(new Feeds(db, notices)))
     .route('/api', benchRoutes)
     .route('/api', ledgerRoutes)
     .route('/api', traceRoutes)

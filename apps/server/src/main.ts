@@ -6,9 +6,10 @@ import { serve } from '@hono/node-server';
 import { pino } from 'pino';
 import { demoDocument } from '@cordel/demo';
 import { createApi } from './app.ts';
+import { pruneChanges } from './changes/queries.ts';
 import { NoRoom, needRoomToStart, reserveOf, roomOn } from './disk/room.ts';
 import { FolderInUse } from './db/lock.ts';
-import { type Db, type OpenFolder, openFolder, openServer } from './db/client.ts';
+import { type Db, type OpenFolder, listenOn, openFolder, openServer } from './db/client.ts';
 import { Heavy } from './heavy/heavy.ts';
 import { isHeavy } from './heavy/paths.ts';
 import { removeUnfinished, stopPackages } from './handover/jobs.ts';
@@ -69,6 +70,7 @@ async function main(): Promise<void> {
   clear(url ? 'silent' : 'all');
   // One that failed over its database may have left something too.
   setInterval(() => clear('silent'), MINUTE_MS).unref();
+  setInterval(() => void pruneChanges(open.db).catch(() => undefined), HOUR_MS).unref();
   const heavy = new Heavy(
     { url: url ?? null, folder, reserve, logLevel: log.level },
     () =>
@@ -76,7 +78,9 @@ async function main(): Promise<void> {
         ? (open as OpenFolder).port()
         : Promise.reject(new Error('PostgreSQL is asked by its URL')),
     (owner) => clear({ owner }),
+    (projectId) => open.notices.tell(projectId ?? ''),
   );
+  const endListening = url ? listenOn(url, open.notices) : () => Promise.resolve();
   const allowed = allowedHosts(process.env.HOST, process.env.CORDEL_HOSTS);
   const server = serve(
     {
@@ -128,6 +132,7 @@ async function main(): Promise<void> {
     setTimeout(() => process.exit(1), MOST_TO_CLOSE_MS).unref();
     await noPackages;
     await heavy.close();
+    await endListening();
     await open.close();
     process.exit(0);
   };

@@ -18,3 +18,4 @@ export type { ListedProject, Rows, ShownPhoto, Snapshot } from './snapshot/snaps
 export { type ProjectSnapshot, newProjectSnapshot, projectWithWrites } from './snapshot/project.ts';
 export { withWrites } from './snapshot/withWrites.ts';
 export { type ClosureWork, withEvidence } from './snapshot/work.ts';
+export { type Change, ChangeFeed, type Changes, type FeedOptions } from './feed/feed.ts';

@@ -9,7 +9,6 @@ import {
 } from '@cordel/core';
 import type { ProjectDocument } from '@cordel/core/document';
 import { v7 as uuid } from 'uuid';
-import { createApi } from '../app.ts';
 import { rowsOf } from '../db/client.ts';
 import { type TestApi, renamed, startApi } from '../testing/api.ts';
 import { attemptOn, smallDocument } from '../testing/small.ts';
@@ -188,13 +187,6 @@ describe('the log of instruments', () => {
     expect(answer.status).toBe(422);
     expect((answer.body as { detail: string }).detail).toMatch(/temperature: Hotter than any site/);
   });
-
-  it('moves the pulse, so that other phones ask again', async () => {
-    const seq = async () => ((await api.get('/pulse')).body as { seq: number }).seq;
-    const before = await seq();
-    await api.post(`${path}/instrument-log`, { entries: [check(1, true)] });
-    expect(await seq()).toBeGreaterThan(before);
-  });
 });
 
 it('keeps records that belong to no splice, with why', async () => {
@@ -291,39 +283,6 @@ describe('the stand-in', () => {
   it('refuses a splicer or a splice that is not there', async () => {
     expect((await api.post(`${path}/standins/none/check`, {})).status).toBe(422);
     expect((await press(uuid(), 0, { spliceIds: [uuid()] })).status).toBe(422);
-  });
-});
-
-describe('the stream', () => {
-  /** Reads events of a stream until there are so many records. */
-  async function listen(after: number, count: number, lastId?: number): Promise<ReceivedRecord[]> {
-    const app = createApi({ db: api.db });
-    const stop = new AbortController();
-    const response = await app.request(`/api${path}/splicer-records/stream?after=${after}`, {
-      signal: stop.signal,
-      headers: lastId === undefined ? {} : { 'last-event-id': String(lastId) },
-    });
-    const reader = response.body!.getReader();
-    const decoder = new TextDecoder();
-    let text = '';
-    const records = () =>
-      [...text.matchAll(/event: record\ndata: (.*)\n/g)].map(
-        ([, data]) => JSON.parse(data!) as ReceivedRecord,
-      );
-    while (records().length < count) text += decoder.decode((await reader.read()).value);
-    stop.abort();
-    await reader.cancel();
-    return records();
-  }
-
-  it('brings records as they come in, and goes on where it was cut off', async () => {
-    const heard = listen(0, 3);
-    for (const number of [1, 2, 3]) await send(recordOf(number));
-    const records = await heard;
-    expect(records.map(({ number }) => number)).toEqual([1, 2, 3]);
-    await send(recordOf(4));
-    const rest = await listen(0, 1, records[2]!.seq);
-    expect(rest.map(({ number }) => number)).toEqual([4]);
   });
 });
 

@@ -83,37 +83,11 @@ export async function receive(
 
 type RecordRow = typeof splicerRecords.$inferSelect;
 
-const toReceived = ({ record, seq, receivedAt }: RecordRow): ReceivedRecord => ({
+export const toReceived = ({ record, seq, receivedAt }: RecordRow): ReceivedRecord => ({
   ...record,
   seq,
   receivedAt: receivedAt.toISOString(),
 });
-
-/** Records of a project that came in after a place in the stream, oldest first. */
-export async function recordsAfter(
-  db: Db,
-  projectId: string,
-  after: number,
-): Promise<ReceivedRecord[]> {
-  const rows = await db
-    .select()
-    .from(splicerRecords)
-    .where(sql`${splicerRecords.projectId} = ${projectId} and ${splicerRecords.seq} > ${after}`)
-    .orderBy(asc(splicerRecords.seq))
-    .limit(500);
-  return rows.map(toReceived);
-}
-
-/** The number of a project's newest record; 0 where it has none. */
-export async function newestSeq(db: Db, projectId: string): Promise<number> {
-  const [row] = await db
-    .select({ seq: splicerRecords.seq })
-    .from(splicerRecords)
-    .where(eq(splicerRecords.projectId, projectId))
-    .orderBy(desc(splicerRecords.seq))
-    .limit(1);
-  return row?.seq ?? 0;
-}
 
 /** How many of the newest records a bench looks back over. */
 const NEWEST = 2000;

@@ -25,7 +25,6 @@ import {
   takenRecords,
 } from './queries.ts';
 import { pressArc, pressCheck, tendStandin } from './standin.ts';
-import { streamRecords } from './stream.ts';
 
 const project = idParams('projectId');
 const splicer = z.object({ projectId: idSchema, splicerId: z.string().max(60) });
@@ -59,7 +58,7 @@ const putOne = createRoute({
 const records = createRoute({
   method: 'get',
   path: '/projects/{projectId}/splicer-records',
-  summary: 'The newest records of splicers, oldest of them first; the stream goes on from there',
+  summary: 'The newest records of splicers, oldest of them first; the changes go on from there',
   request: { params: project },
   responses: answers(z.array(receivedRecordSchema), 'The records'),
 });
@@ -74,22 +73,6 @@ const postRecords = createRoute({
     body: jsonBody(z.object({ records: z.array(splicerRecordSchema).min(1).max(500) })),
   },
   responses: answers(writtenSchema, 'How many were new'),
-});
-
-const stream = createRoute({
-  method: 'get',
-  path: '/projects/{projectId}/splicer-records/stream',
-  summary: 'Records as they come in, as server-sent events',
-  request: {
-    params: project,
-    query: z.object({ after: z.coerce.number().int().min(0).default(0) }),
-  },
-  responses: {
-    200: {
-      description: 'A stream of events',
-      content: { 'text/event-stream': { schema: z.string() } },
-    },
-  },
 });
 
 const postAside = createRoute({
@@ -191,14 +174,6 @@ export const benchRoutes = router()
     const { records } = c.req.valid('json');
     sameProject(records, c.req.valid('param').projectId, 'records');
     return c.json({ fresh: await receive(c.var.db, records) }, 200);
-  })
-  .openapi(stream, async (c) => {
-    const { projectId } = c.req.valid('param');
-    await getProject(c.var.db, projectId);
-    // A browser that was cut off says where it stood.
-    const last = Number(c.req.header('last-event-id'));
-    const after = Number.isInteger(last) && last > 0 ? last : c.req.valid('query').after;
-    return streamRecords(c, c.var.db, projectId, after) as never;
   })
   .openapi(postAside, async (c) => {
     const { entries } = c.req.valid('json');

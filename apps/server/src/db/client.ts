@@ -10,6 +10,7 @@ import { EngineStopped, portEngine } from './embedded/portEngine.ts';
 import { type EngineThread, startEngineThread } from './embedded/startThread.ts';
 import { Wire } from './embedded/wire.ts';
 import { lockFolder } from './lock.ts';
+import { CHANNEL, Notices } from './notices.ts';
 import { retried } from './retry.ts';
 import { isUnreachable } from './unreachable.ts';
 import * as schema from './schema.ts';
@@ -19,6 +20,8 @@ export type Db = PgDatabase<PgQueryResultHKT, typeof schema>;
 
 export interface OpenDb {
   db: Db;
+  /** Told whenever something was written. */
+  notices: Notices;
   /** Resolves once all that was committed by now outlives a power cut. */
   synced(): Promise<void>;
   close(): Promise<void>;
@@ -160,15 +163,53 @@ export async function openServer(url: string, migrationsFolder: string | null): 
   }
 }
 
+/** How long a listener that lost its connection waits before it tries again, in ms. */
+const LISTEN_AGAIN_MS = 500;
+
+/** Listens on a connection of its own for as long as the process lives. @returns what ends it */
+export function listenOn(url: string, notices: Notices): () => Promise<void> {
+  let over = false;
+  let client: pg.Client | null = null;
+  const connect = async (): Promise<void> => {
+    const own = new pg.Client({ connectionString: url, keepAlive: true });
+    client = own;
+    const again = () => {
+      if (client !== own) return;
+      client = null;
+      if (!over) setTimeout(() => void connect(), LISTEN_AGAIN_MS).unref();
+    };
+    own.on('error', again).on('end', again);
+    own.on('notification', ({ payload }) => notices.tell(payload ?? ''));
+    try {
+      await own.connect();
+      await own.query(`listen ${CHANNEL}`);
+      // What was told meanwhile nobody heard.
+      notices.tell('');
+    } catch {
+      again();
+    }
+  };
+  void connect();
+  return async () => {
+    over = true;
+    await client?.end().catch(() => undefined);
+  };
+}
+
 async function openPool(pool: pg.Pool, migrationsFolder: string | null): Promise<OpenDb> {
   // A connection that breaks: whoever uses it is told by the statement, and the next one gets another.
   pool.on('error', () => undefined);
-  pool.on('connect', (client) => client.on('error', () => undefined));
+  const notices = new Notices();
+  pool.on('connect', (client) => {
+    client.on('error', () => undefined);
+    client.on('notification', ({ payload }) => notices.tell(payload ?? ''));
+  });
   const db = drizzle(pool, { schema });
   if (migrationsFolder !== null) await migrate(db, { migrationsFolder });
   retryAll(pool, db);
   return {
     db: db as unknown as Db,
+    notices,
     synced: () => Promise.resolve(),
     close: () => pool.end(),
   };

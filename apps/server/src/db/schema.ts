@@ -6,4 +6,5 @@ export * from './tables/traces.ts';
 export * from './tables/closing.ts';
 export * from './tables/packages.ts';
 export * from './tables/projectImports.ts';
+export * from './tables/changes.ts';
 export { evidenceSeq } from './tables/columns.ts';

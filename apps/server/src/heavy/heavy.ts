@@ -36,6 +36,7 @@ export class Heavy {
   private readonly task: Omit<HeavyTask, 'owner'>;
   private readonly port: () => Promise<MessagePort>;
   private readonly onCutOff: (owner: string) => void;
+  private readonly onNotice: (projectId: string | null) => void;
   private worker: Worker | null = null;
   private readonly asked = new Map<number, Asked>();
   private count = 0;
@@ -43,15 +44,18 @@ export class Heavy {
   /**
    * @param port gives a port to the embedded database
    * @param onCutOff told the name of a thread that ended in the middle of its work
+   * @param onNotice told in which project the thread wrote something; null where it is of all projects
    */
   constructor(
     task: Omit<HeavyTask, 'owner'>,
     port: () => Promise<MessagePort>,
     onCutOff: (owner: string) => void,
+    onNotice: (projectId: string | null) => void,
   ) {
     this.task = task;
     this.port = port;
     this.onCutOff = onCutOff;
+    this.onNotice = onNotice;
   }
 
   /** Starts the thread ahead of the first long work. */
@@ -150,6 +154,7 @@ export class Heavy {
       );
       return;
     }
+    if (message.kind === 'notice') return this.onNotice(message.projectId);
     const asked = this.asked.get(message.id);
     if (!asked) return;
     switch (message.kind) {

@@ -34,6 +34,8 @@ export type ToHeavy =
 export type FromHeavy =
   /** It needs a port to the embedded database. */
   | { kind: 'port' }
+  /** The embedded database told it that something was written. */
+  | { kind: 'notice'; projectId: string | null }
   /** It reads a body, and has nothing of it left. */
   | { kind: 'want'; id: number }
   | { kind: 'head'; id: number; status: number; headers: [string, string][] }

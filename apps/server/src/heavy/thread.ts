@@ -23,6 +23,11 @@ const askPort = async (): Promise<MessagePort> => {
 };
 
 const open = url ? openServer(url, null) : openByPort(askPort, null);
+if (!url)
+  void open.then(
+    ({ notices }) => notices.listen((projectId) => say({ kind: 'notice', projectId })),
+    () => undefined,
+  );
 const app = open.then((database) =>
   createApi({
     ...database,

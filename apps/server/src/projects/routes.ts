@@ -11,6 +11,8 @@ import {
 import { Problem } from '../http/problem.ts';
 import { answers, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { allHardware, assembliesOf } from '../prep/queries.ts';
+import { cursorText } from '../changes/cursor.ts';
+import { cursorNow } from '../changes/queries.ts';
 import { archivedIds } from '../removal/queries.ts';
 import { allSchemes } from '../schemes/queries.ts';
 import { getCables, getClosures, getProject, listProjects, putProject } from './queries.ts';
@@ -41,6 +43,8 @@ const get = createRoute({
       assemblies: z.array(assemblySchema),
       /** Ids of records that are out of the way. */
       archived: z.array(z.string()),
+      /** What to ask for changes after. */
+      cursor: z.string(),
     }),
     'The project',
   ),
@@ -66,8 +70,11 @@ export const projectRoutes = router()
   .openapi(get, async (c) => {
     const { db } = c.var;
     const { projectId } = c.req.valid('param');
+    // First, so that what is written meanwhile comes as a change.
+    const cursor = cursorText(await cursorNow(db));
     const project = await getProject(db, projectId);
     const body = {
+      cursor,
       project,
       cables: await getCables(db, projectId),
       closures: await getClosures(db, projectId),

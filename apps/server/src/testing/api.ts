@@ -38,6 +38,8 @@ export async function startApi() {
     db: open.db,
     close: open.close,
     get: (path: string) => call('GET', path),
+    /** An answer that goes on for as long as nobody ends it. */
+    open: (path: string, init: RequestInit) => app.request(`/api${path}`, init),
     /** The bytes that a path answers with. */
     raw: async (path: string) => (await app.request(`/api${path}`)).arrayBuffer(),
     /** Posts a file of any kind. */

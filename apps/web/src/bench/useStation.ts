@@ -1,10 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { type InstrumentEntry, type ReceivedRecord, type Splicer } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
 import { COMMANDS, answerOf, commands, withWrites } from '@cordel/client';
 import { api } from '@/data/api';
-import { outbox, queryClient, useOutbox, usePendingEvidence } from '@/data/client';
+import { useLive } from '@/data/changes';
+import { outbox, useOutbox, usePendingEvidence } from '@/data/client';
 import { personNow } from '@/data/storage';
 
 /** The bench as the server has it, as tables of a snapshot. */
@@ -25,7 +26,7 @@ const NOTHING: Omit<Held, 'projectId'> = {
 };
 const NO_RECORDS: ReceivedRecord[] = [];
 
-/** What splicers recorded in a project, as it was read; {@link useStation} keeps it live. */
+/** What splicers recorded in a project, as it was read; those that come in are added. */
 export const useSplicerRecords = (projectId: string, enabled = true) =>
   useQuery({
     queryKey: ['records', projectId],
@@ -33,7 +34,7 @@ export const useSplicerRecords = (projectId: string, enabled = true) =>
       answerOf(
         api.GET('/api/projects/{projectId}/splicer-records', { params: { path: { projectId } } }),
       ),
-    // The stream keeps them up to date.
+    // Those that come in are added to them.
     staleTime: Infinity,
     enabled,
   });
@@ -47,14 +48,14 @@ export const useBenchHeld = (projectId: string) =>
 
 /**
  * The instruments of a project, what was done to them and what splicers recorded: as the server has it,
- * with what waits to be sent, and live by the stream.
+ * with what waits to be sent, and as it comes in.
  */
 export function useStation(projectId: string) {
   const { writes } = useOutbox();
   const evidence = usePendingEvidence();
   const query = useBenchHeld(projectId);
   const records = useSplicerRecords(projectId);
-  const live = useStream(projectId, records.isSuccess);
+  const live = useLive();
   const held = query.data ?? NOTHING;
   const list = records.data ?? NO_RECORDS;
   return useMemo(() => {
@@ -80,30 +81,6 @@ export function useStation(projectId: string) {
 }
 
 export type Station = ReturnType<typeof useStation>;
-
-/** Listens to the stream and puts records where they are shown. It goes on by itself when it was cut off. */
-function useStream(projectId: string, ready: boolean): boolean {
-  const [live, setLive] = useState(false);
-  useEffect(() => {
-    if (!ready || typeof EventSource === 'undefined') return;
-    const key = ['records', projectId];
-    const held = queryClient.getQueryData<ReceivedRecord[]>(key) ?? [];
-    const after = Math.max(0, ...held.map(({ seq }) => seq));
-    const source = new EventSource(
-      `/api/projects/${projectId}/splicer-records/stream?after=${after}`,
-    );
-    source.onopen = () => setLive(true);
-    source.onerror = () => setLive(false);
-    source.addEventListener('record', (event) => {
-      const record = JSON.parse((event as MessageEvent<string>).data) as ReceivedRecord;
-      queryClient.setQueryData<ReceivedRecord[]>(key, (list = []) =>
-        list.some(({ id }) => id === record.id) ? list : [...list, record],
-      );
-    });
-    return () => source.close();
-  }, [projectId, ready]);
-  return live;
-}
 
 const signed = () => ({ id: uuid(), by: personNow(), at: new Date().toISOString() });
 

@@ -42,8 +42,24 @@ const RENEWED: Record<string, readonly string[]> = {
 /** Answers that are tables of a snapshot, by the first part of their keys. */
 const TABLES = ['bench', 'closing'];
 
+/** Ids of entries that this page delivered: the server tells of them too. */
+const own = new Set<string>();
+const MOST_OWN = 5000;
+
+export const isOwn = (entryId: string): boolean => own.has(entryId);
+
+function keepOwn({ input }: Write): void {
+  const { entries = [] } = input as { entries?: { id: string }[] };
+  for (const { id } of entries) own.add(id);
+  for (const id of own) {
+    if (own.size <= MOST_OWN) break;
+    own.delete(id);
+  }
+}
+
 /** Lays what was delivered over what is shown, where it stays while the server is asked again. */
 function onDelivered(write: Write): void {
+  keepOwn(write);
   const waiting = [{ ...write, state: 'waiting' as const }];
   for (const key of TABLES) {
     // An answer on its way is from before: it would take it back for a moment.

@@ -1,5 +1,5 @@
-import { useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useMemo } from 'react';
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import {
   COMMANDS,
   answerOf,
@@ -43,7 +43,7 @@ export function useProject(projectId: string) {
     const held = query.data ?? (pending && newProjectSnapshot(pending));
     return held && projectWithWrites(held, writes);
   }, [query.data, pending, writes]);
-  return { ...query, data };
+  return { ...query, data, cursor: query.data?.cursor };
 }
 
 export const useSchemes = () =>
@@ -156,21 +156,4 @@ export function useLedger<View extends keyof LedgerRows>(
     },
     placeholderData: (previous) => previous,
   });
-}
-
-/** Asks now and then whether anyone has recorded anything, and renews what is shown when so. */
-export function usePulse(): void {
-  const client = useQueryClient();
-  const pulse = useQuery({
-    queryKey: ['pulse'],
-    queryFn: () => answerOf(api.GET('/api/pulse')),
-    refetchInterval: 2500,
-    staleTime: 0,
-  });
-  const seen = pulse.data && JSON.stringify(pulse.data);
-  useEffect(() => {
-    if (seen === undefined) return;
-    for (const key of ['ledger', 'work', 'splice', 'fiber', 'bench', 'traces', 'proof', 'closing'])
-      void client.invalidateQueries({ queryKey: [key] });
-  }, [seen, client]);
 }

@@ -1,7 +1,8 @@
 import { useRouter } from 'expo-router';
 import { type ReactNode, useEffect, useMemo } from 'react';
 import { View } from 'react-native';
-import { useProject, usePulse } from '@/data/queries';
+import { useChanges } from '@/data/changes';
+import { useProject } from '@/data/queries';
 import { keep } from '@/data/storage';
 import { Press } from '@/ui/Press';
 import { Shell } from '@/ui/Shell';
@@ -14,7 +15,7 @@ export const LAST_PROJECT = 'cordel.project';
 export function ProjectFrame({ projectId, children }: { projectId: string; children: ReactNode }) {
   const project = useProject(projectId);
   const router = useRouter();
-  usePulse();
+  useChanges(projectId, project.cursor, project.dataUpdatedAt);
   const view = useMemo(() => project.data && viewOf(project.data), [project.data]);
   const found = view !== undefined;
   useEffect(() => {

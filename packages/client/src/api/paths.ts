@@ -644,6 +644,7 @@ export interface paths {
                                 }[];
                             }[];
                             archived: string[];
+                            cursor: string;
                         };
                     };
                 };
@@ -3276,32 +3277,357 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/pulse": {
+    "/api/projects/{projectId}/changes": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** What changes whenever there is news, for clients that wait for it */
+        /**
+         * What was written after a cursor; without one, the cursor of now
+         * @description Every write of a project is in it once, in an order that grows from the end alone. Evidence, entries of closings and records of splicers come along; of everything else the id.
+         */
         get: {
             parameters: {
-                query?: never;
+                query?: {
+                    since?: string;
+                };
                 header?: never;
-                path?: never;
+                path: {
+                    projectId: string;
+                };
                 cookie?: never;
             };
             requestBody?: never;
             responses: {
-                /** @description The pulse */
+                /** @description The changes */
                 200: {
                     headers: {
                         [name: string]: unknown;
                     };
                     content: {
                         "application/json": {
-                            seq: number;
-                            writing: string[];
+                            cursor: string;
+                            changes: ({
+                                /** @enum {string} */
+                                kind: "evidence";
+                                entry: {
+                                    /** @enum {string} */
+                                    type: "attempt";
+                                    /** Format: uuid */
+                                    id: string;
+                                    /** Format: uuid */
+                                    spliceId: string;
+                                    by: string;
+                                    /** Format: date-time */
+                                    at: string;
+                                    /** Format: uuid */
+                                    tryId: string;
+                                    estimateMdb: number | null;
+                                    /**
+                                     * Format: uuid
+                                     * @default null
+                                     */
+                                    recordId: string | null;
+                                    /** @default null */
+                                    recordPosition: number | null;
+                                    /**
+                                     * @default typed
+                                     * @enum {string}
+                                     */
+                                    origin: "instrument" | "typed" | "simulated";
+                                    /** Format: uuid */
+                                    supersedes: string | null;
+                                    void: boolean;
+                                    why: string | null;
+                                } | {
+                                    /** @enum {string} */
+                                    type: "reading";
+                                    /** Format: uuid */
+                                    id: string;
+                                    /** Format: uuid */
+                                    spliceId: string;
+                                    by: string;
+                                    /** Format: date-time */
+                                    at: string;
+                                    /** Format: uuid */
+                                    tryId: string | null;
+                                    /** @enum {string} */
+                                    grade: "one-way" | "insertion" | "two-way";
+                                    /** @enum {string|null} */
+                                    direction: "AB" | "BA" | null;
+                                    wavelengthNm: number;
+                                    lossMdb: number;
+                                    /**
+                                     * Format: uuid
+                                     * @default null
+                                     */
+                                    traceId: string | null;
+                                    /**
+                                     * @default typed
+                                     * @enum {string}
+                                     */
+                                    origin: "instrument" | "typed" | "simulated";
+                                    /** Format: uuid */
+                                    supersedes: string | null;
+                                    void: boolean;
+                                    why: string | null;
+                                } | {
+                                    /** @enum {string} */
+                                    type: "ruling";
+                                    /** Format: uuid */
+                                    id: string;
+                                    /** Format: uuid */
+                                    spliceId: string;
+                                    by: string;
+                                    /** Format: date-time */
+                                    at: string;
+                                    /** Format: uuid */
+                                    tryId: string | null;
+                                    /** @enum {string} */
+                                    kind: "dead" | "skip" | "redo" | "waive" | "reopen" | "retire";
+                                    why: string;
+                                };
+                            } | {
+                                /** @enum {string} */
+                                kind: "closing";
+                                entry: {
+                                    /** @enum {string} */
+                                    kind: "visit";
+                                    /** Format: uuid */
+                                    id: string;
+                                    /** Format: uuid */
+                                    closureId: string;
+                                    by: string;
+                                    /** Format: date-time */
+                                    at: string;
+                                    /** @enum {string} */
+                                    purpose: "build" | "mend" | "new drop" | "cut-over" | "look";
+                                    why: string | null;
+                                    crew: string[];
+                                    air: {
+                                        temperature: number | null;
+                                        humidity: number | null;
+                                        pressure: number | null;
+                                    };
+                                    sky: string;
+                                    instruments: string[];
+                                } | {
+                                    /** @enum {string} */
+                                    kind: "leave";
+                                    /** Format: uuid */
+                                    id: string;
+                                    /** Format: uuid */
+                                    closureId: string;
+                                    by: string;
+                                    /** Format: date-time */
+                                    at: string;
+                                    done: string;
+                                } | {
+                                    /** @enum {string} */
+                                    kind: "point";
+                                    /** Format: uuid */
+                                    id: string;
+                                    /** Format: uuid */
+                                    closureId: string;
+                                    by: string;
+                                    /** Format: date-time */
+                                    at: string;
+                                    point: string;
+                                    /** @enum {string} */
+                                    verdict: "good" | "bad" | "waived";
+                                    why: string | null;
+                                    /** @default [] */
+                                    slots: number[];
+                                    /** @default [] */
+                                    photos: string[];
+                                } | {
+                                    /** @enum {string} */
+                                    kind: "round";
+                                    /** Format: uuid */
+                                    id: string;
+                                    /** Format: uuid */
+                                    closureId: string;
+                                    by: string;
+                                    /** Format: date-time */
+                                    at: string;
+                                    targetPa: number;
+                                    limitPa: number;
+                                    /** @enum {string} */
+                                    unit: "psi" | "kPa" | "mbar" | "inH2O";
+                                    stepPa: number;
+                                    airPa: number;
+                                } | {
+                                    /** @enum {string} */
+                                    kind: "gauge";
+                                    /** Format: uuid */
+                                    id: string;
+                                    /** Format: uuid */
+                                    closureId: string;
+                                    by: string;
+                                    /** Format: date-time */
+                                    at: string;
+                                    /** Format: uuid */
+                                    roundId: string;
+                                    gaugePa: number;
+                                    temperature: number | null;
+                                    /** @default null */
+                                    minute: number | null;
+                                    /**
+                                     * @default typed
+                                     * @enum {string}
+                                     */
+                                    origin: "instrument" | "typed" | "simulated";
+                                } | {
+                                    /** @enum {string} */
+                                    kind: "bubbles";
+                                    /** Format: uuid */
+                                    id: string;
+                                    /** Format: uuid */
+                                    closureId: string;
+                                    by: string;
+                                    /** Format: date-time */
+                                    at: string;
+                                    /** Format: uuid */
+                                    roundId: string;
+                                    places: string[];
+                                    /** @enum {string} */
+                                    seen: "bubbles" | "none" | "not checked";
+                                } | {
+                                    /** @enum {string} */
+                                    kind: "release";
+                                    /** Format: uuid */
+                                    id: string;
+                                    /** Format: uuid */
+                                    closureId: string;
+                                    by: string;
+                                    /** Format: date-time */
+                                    at: string;
+                                    /** Format: uuid */
+                                    roundId: string;
+                                    /** @enum {string} */
+                                    before: "opening" | "mending" | "leaving";
+                                } | {
+                                    /** @enum {string} */
+                                    kind: "mend";
+                                    /** Format: uuid */
+                                    id: string;
+                                    /** Format: uuid */
+                                    closureId: string;
+                                    by: string;
+                                    /** Format: date-time */
+                                    at: string;
+                                    /** Format: uuid */
+                                    roundId: string;
+                                    place: string;
+                                    what: string;
+                                } | {
+                                    /** @enum {string} */
+                                    kind: "cut-over";
+                                    /** Format: uuid */
+                                    id: string;
+                                    /** Format: uuid */
+                                    closureId: string;
+                                    by: string;
+                                    /** Format: date-time */
+                                    at: string;
+                                    sleeves: {
+                                        fibers: number[];
+                                        minutes: number;
+                                    }[];
+                                    circuits: {
+                                        name: string;
+                                        fibers: number[];
+                                        weight: number;
+                                    }[];
+                                    /** Format: date-time */
+                                    start: string;
+                                } | {
+                                    /** @enum {string} */
+                                    kind: "circuit";
+                                    /** Format: uuid */
+                                    id: string;
+                                    /** Format: uuid */
+                                    closureId: string;
+                                    by: string;
+                                    /** Format: date-time */
+                                    at: string;
+                                    /** Format: uuid */
+                                    cutOverId: string;
+                                    circuit: string;
+                                    /** @enum {string} */
+                                    state: "down" | "up";
+                                } | {
+                                    /** @enum {string} */
+                                    kind: "sign";
+                                    /** Format: uuid */
+                                    id: string;
+                                    /** Format: uuid */
+                                    closureId: string;
+                                    by: string;
+                                    /** Format: date-time */
+                                    at: string;
+                                    /** @enum {string} */
+                                    role: "technician" | "lead";
+                                    digest: string;
+                                    strokes: number[][];
+                                };
+                            } | {
+                                /** @enum {string} */
+                                kind: "splicer-record";
+                                record: {
+                                    /** Format: uuid */
+                                    id: string;
+                                    /** Format: uuid */
+                                    projectId: string;
+                                    splicerId: string;
+                                    number: number;
+                                    /** Format: date-time */
+                                    at: string;
+                                    label: string | null;
+                                    program: string;
+                                    heater: string | null;
+                                    fibers: {
+                                        position: number;
+                                        cleaveLeft: number | null;
+                                        cleaveRight: number | null;
+                                        offset: number | null;
+                                        gap: number | null;
+                                        image: {
+                                            coreLeft: number | null;
+                                            coreRight: number | null;
+                                            edgeLeft: number | null;
+                                            edgeRight: number | null;
+                                        } | null;
+                                        estimateMdb: number | null;
+                                        /** @enum {string|null} */
+                                        error: "fiber too long" | "past center" | "cleave angle" | "chip" | "dirt" | "offset" | "not in groove" | "gap" | "tension" | "heater" | null;
+                                    }[];
+                                    fused: boolean;
+                                    /** @enum {string|null} */
+                                    tension: "passed" | "failed" | "off" | null;
+                                    arcs: number;
+                                    glass: number;
+                                    temperature: number | null;
+                                    pressure: number | null;
+                                    humidity: number | null;
+                                    /**
+                                     * @default instrument
+                                     * @enum {string}
+                                     */
+                                    origin: "instrument" | "simulated";
+                                    /** Format: date-time */
+                                    receivedAt: string;
+                                    seq: number;
+                                };
+                            } | {
+                                /** @enum {string} */
+                                kind: "project" | "cable" | "closure" | "assembly" | "plan" | "splices" | "scheme" | "hardware" | "instrument" | "archive" | "set-aside" | "instrument-log" | "trace" | "trace-place" | "photo" | "signed" | "package";
+                                id: string;
+                            })[];
+                            reset: boolean;
+                            more: boolean;
                         };
                     };
                 };
@@ -3312,6 +3638,49 @@ export interface paths {
                     };
                     content: {
                         "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{projectId}/changes/stream": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The same as it is written, as server-sent events
+         * @description Events `changes` hold what the list answers, and `here` says every ten seconds that the line stands. An event’s id is the cursor behind it.
+         */
+        get: {
+            parameters: {
+                query?: {
+                    since?: string;
+                };
+                header?: never;
+                path: {
+                    projectId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description A stream of events */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/event-stream": string;
                     };
                 };
             };
@@ -3488,7 +3857,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The newest records of splicers, oldest of them first; the stream goes on from there */
+        /** The newest records of splicers, oldest of them first; the changes go on from there */
         get: {
             parameters: {
                 query?: never;
@@ -3733,46 +4102,6 @@ export interface paths {
                 };
             };
         };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{projectId}/splicer-records/stream": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Records as they come in, as server-sent events */
-        get: {
-            parameters: {
-                query?: {
-                    after?: number | null;
-                };
-                header?: never;
-                path: {
-                    projectId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description A stream of events */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "text/event-stream": string;
-                    };
-                };
-            };
-        };
-        put?: never;
         post?: never;
         delete?: never;
         options?: never;

@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs';
 import { chmod, readdir, rename, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
+import { CHANNEL } from '../notices.ts';
 import { type DiskWatch, SyncedFolder, syncPath } from './syncedFolder.ts';
 
 /** A database that is asked by messages of PostgreSQL's protocol (PostgreSQL documentation, chapter 53). */
@@ -60,6 +61,7 @@ export async function openFolderEngine(
     startParams: [...WITH_SYNCS, ...settings.flatMap((setting) => ['-c', setting])],
   });
   files.opened();
+  await listen(database);
   let logBytes = files.logBytes;
   const counts = COUNT_AFTER.map((bytes) => files.logBytes + bytes);
   const countRows = async () => {
@@ -110,6 +112,9 @@ async function keepPrivate(folder: string): Promise<void> {
     await chmod(join(entry.parentPath, entry.name), entry.isDirectory() ? 0o700 : 0o600);
 }
 
+/** There is one session behind all clients: each is told of its own writes, with the answer to them. */
+const listen = (database: PGlite) => database.exec(`listen ${CHANNEL}`);
+
 async function rollback(database: PGlite): Promise<void> {
   if (database.isInTransaction()) await database.exec('rollback');
 }
@@ -124,6 +129,7 @@ const answerBy = (database: PGlite, messages: Uint8Array, onPiece: (piece: Uint8
 /** An embedded database in memory, for tests; nothing of it lasts. */
 export async function openMemoryEngine(): Promise<Engine> {
   const database = await PGlite.create();
+  await listen(database);
   return {
     answer: (messages, onPiece) => answerBy(database, messages, onPiece),
     synced: () => Promise.resolve(),

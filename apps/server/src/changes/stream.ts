@@ -1,0 +1,72 @@
+import type { Context } from 'hono';
+import { streamSSE } from 'hono/streaming';
+import type { Db } from '../db/client.ts';
+import { type Cursor, cursorText, isAfter } from './cursor.ts';
+import { type Feeds, type Told, answerOfChanges } from './feeds.ts';
+import { changesAfter } from './queries.ts';
+
+/** How often a stream says that it is there, in ms. */
+const HERE_MS = 10_000;
+
+/**
+ * Server-sent events with what is written in a project after a cursor, as it is written. An event's id is the
+ * cursor behind it: a client that was cut off goes on from there.
+ */
+export function streamChanges(
+  c: Context,
+  db: Db,
+  feeds: Feeds,
+  projectId: string,
+  after: Cursor,
+): Response {
+  c.header('x-accel-buffering', 'no');
+  return streamSSE(c, async (stream) => {
+    const waiting: Told[] = [];
+    let wake: () => void = () => undefined;
+    // First it listens, then it reads what was there: nothing falls in between.
+    const listening = await feeds.listen(projectId, (told) => {
+      waiting.push(told);
+      wake();
+    });
+    stream.onAbort(() => wake());
+    let place = after;
+    const send = (cursor: Cursor, data: string) => {
+      place = cursor;
+      return stream.writeSSE({ event: 'changes', id: cursorText(cursor), data });
+    };
+    /** What the database has behind the place. */
+    const catchUp = async () => {
+      for (let more = true; more && !stream.aborted;) {
+        const found = await changesAfter(db, projectId, place);
+        more = found.more;
+        if (isAfter(found.cursor, place))
+          await send(found.cursor, JSON.stringify(answerOfChanges(found)));
+      }
+    };
+    const here = () => stream.writeSSE({ event: 'here', data: '' });
+    try {
+      await here();
+      await catchUp();
+      // All before that had been done when it was read.
+      if (isAfter(listening.place, place)) place = listening.place;
+      while (!stream.aborted && !stream.closed) {
+        for (const told of waiting.splice(0)) {
+          if (!isAfter(told.cursor, place)) continue;
+          // What it begins after is here, or else it is read by itself.
+          if (isAfter(told.from, place) || isAfter(place, told.from)) await catchUp();
+          else await send(told.cursor, told.text);
+        }
+        let timer: NodeJS.Timeout | undefined;
+        const isSilent = await new Promise<boolean>((resolve) => {
+          wake = () => resolve(false);
+          timer = setTimeout(() => resolve(true), HERE_MS);
+          if (waiting.length > 0 || stream.aborted) resolve(false);
+        });
+        clearTimeout(timer);
+        if (isSilent) await here();
+      }
+    } finally {
+      listening.end();
+    }
+  });
+}

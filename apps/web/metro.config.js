@@ -35,6 +35,10 @@ config.resolver.resolveRequest = (context, name, platform) => {
   if (/utils\/getBundleUrl$/.test(name)) {
     return { type: 'sourceFile', filePath: require.resolve('./bundleUrl.js') };
   }
+  // There is no page that lists all pages.
+  if (/views\/Sitemap$/.test(name)) {
+    return { type: 'empty' };
+  }
   // Paper looks for an icon font; the page draws its icons from outlines of its own.
   if (/(MaterialCommunityIcons|material-design-icons)$/.test(name)) {
     return { type: 'empty' };

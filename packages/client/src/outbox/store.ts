@@ -1,5 +1,5 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
-import { type OldWrite, fromOldWrite } from './oldWrites.ts';
+import type { OldWrite } from './oldWrites.ts';
 import type { Write } from './write.ts';
 
 interface Schema extends DBSchema {
@@ -53,11 +53,16 @@ export class WriteStore {
     if (!(await this.database)) return;
     const old = await opened<OldSchema>(OLD_NAME);
     if (!old) return;
-    for (const write of await old.getAll('writes').catch((): OldWrite[] => [])) {
-      const command = fromOldWrite(write);
-      // What is no command of ours stays where it is.
-      if (command && (await this.put(command)))
-        await old.delete('writes', write.id).catch(() => {});
+    const writes = await old.getAll('writes').catch((): OldWrite[] => []);
+    if (writes.length > 0) {
+      // Once on a device: a page does without it.
+      const { fromOldWrite } = await import('./oldWrites.ts');
+      for (const write of writes) {
+        const command = fromOldWrite(write);
+        // What is no command of ours stays where it is.
+        if (command && (await this.put(command)))
+          await old.delete('writes', write.id).catch(() => {});
+      }
     }
     old.close();
   }

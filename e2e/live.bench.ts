@@ -1,3 +1,5 @@
+import type { Page } from 'puppeteer-core';
+import { attemptOn, record } from './evidence.ts';
 import {
   closureFinder,
   PHONE,
@@ -16,6 +18,10 @@ import {
 const SOON = 300;
 const RECORDS = 100;
 const EVERY = 50;
+/** Attempts by another, one every so many ms, while so many pages are open on the project. */
+const CHANGES = 100;
+const CHANGE_EVERY = 100;
+const PAGES = 50;
 /** Frames a second the page keeps while a shift is planned in the worker. */
 const FRAMES = 50;
 
@@ -39,7 +45,7 @@ async function measure(): Promise<Figure[]> {
     await page.goto(`${base}/${dairy}/setup`, { waitUntil: 'networkidle2' });
     await press(page, 'Single-fiber splicer');
     await press(page, 'Back to the Bench');
-    await sees(page, 'Splicer: live');
+    await sees(page, 'Splicer: last record');
     const delays = await page.evaluate(send, `/api/projects/${project!.id}`, RECORDS, EVERY);
     const shown = delays.filter((delay) => delay >= 0).sort((a, b) => a - b);
     const late = shown[Math.floor(shown.length * 0.95)]!;
@@ -50,11 +56,17 @@ async function measure(): Promise<Figure[]> {
     await sees(page, 'Left here: 288 fibers');
     await press(page, 'Plan it');
     const frames = await page.evaluate(countFrames);
+    const changes = await changesShown(server, page, night);
     return [
       {
         name: 'record-shown',
         ratio: shown.length === RECORDS ? late / SOON : Infinity,
         note: `95 of 100 within ${late.toFixed(0)} ms, middle ${shown[shown.length >> 1]!.toFixed(0)} ms; ${shown.length} of ${RECORDS} seen, one every ${EVERY} ms; ${SOON} ms are the limit`,
+      },
+      {
+        name: 'change-shown',
+        ratio: changes.late / SOON,
+        note: `what another recorded is on a page 95 of 100 times within ${changes.late.toFixed(0)} ms, middle ${changes.middle.toFixed(0)} ms, with ${PAGES} pages open, one every ${CHANGE_EVERY} ms; ${SOON} ms are the limit`,
       },
       {
         name: 'shift-frames',
@@ -77,6 +89,54 @@ function makeNight(server: Server): Promise<string> {
       `Ford pit,${Math.floor(at / 12) + 1},${(at % 12) + 1},A,${at + 1},B,${at + 1},single`,
   );
   return makeProject(server, 'Long night', { A: makeUp, B: makeUp }, rows);
+}
+
+/**
+ * How fast what somebody records elsewhere is on a page that is open on its closure, while others are open too. Those
+ * hold the same stream as a page does.
+ */
+async function changesShown(
+  server: Server,
+  page: Page,
+  project: string,
+): Promise<{ late: number; middle: number }> {
+  const id = await closureFinder(server, project);
+  await page.goto(`${server.url}/p/${project}/bench/${id('Ford pit')}`, {
+    waitUntil: 'networkidle2',
+  });
+  await sees(page, '0 of 288 spliced');
+  const stop = new AbortController();
+  const others = await Promise.all(
+    Array.from({ length: PAGES - 1 }, () =>
+      fetch(`${server.url}/api/projects/${project}/changes/stream`, { signal: stop.signal }),
+    ),
+  );
+  for (const { body } of others) void body!.pipeTo(new WritableStream()).catch(() => undefined);
+  await page.evaluate(() => {
+    const seen: [number, number][] = [];
+    Object.assign(window, { seen });
+    new MutationObserver(() => {
+      const count = Number(/(\d+) of 288 spliced/.exec(document.body.innerText)?.[1]);
+      if (count !== seen.at(-1)?.[0]) seen.push([count, Date.now()]);
+    }).observe(document.body, { subtree: true, childList: true, characterData: true });
+  });
+  const { rows } = await readApi<{ rows: { id: string }[] }>(
+    server,
+    `/projects/${project}/ledger/splices?limit=${CHANGES}`,
+  );
+  const sentAt: number[] = [];
+  for (const row of rows) {
+    sentAt.push(Date.now());
+    await record(server.url, [attemptOn(row.id)]);
+    await new Promise((resolve) => setTimeout(resolve, CHANGE_EVERY));
+  }
+  await sees(page, `${CHANGES} of 288 spliced`);
+  const seen = await page.evaluate(() => (window as never as { seen: [number, number][] }).seen);
+  stop.abort();
+  const delays = sentAt
+    .map((sent, index) => seen.find(([count]) => count > index)![1] - sent)
+    .sort((a, b) => a - b);
+  return { late: delays[Math.floor(CHANGES * 0.95)]!, middle: delays[CHANGES >> 1]! };
 }
 
 /** Sends records one after the other, and tells after how many ms each number stood on the screen; -1 for never. */

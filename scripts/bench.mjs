@@ -73,7 +73,7 @@ const GROUPS = [
     page: true,
   },
   { file: 'e2e/page.bench.ts', names: ['scroll-nodes'], page: true },
-  { file: 'e2e/live.bench.ts', names: ['record-shown', 'shift-frames'], page: true },
+  { file: 'e2e/live.bench.ts', names: ['record-shown', 'change-shown', 'shift-frames'], page: true },
   { file: 'e2e/traces.bench.ts', names: ['trace-frames'], page: true },
   { file: 'e2e/import.bench.ts', names: ['import-xlsx', 'import-csv'], page: true },
 ];

@@ -22,7 +22,7 @@ $$;
 --> statement-breakpoint
 DROP FUNCTION be_under_way();
 --> statement-breakpoint
--- A table, what its rows are called among changes, the project and the name of a row r, what leads there, after what (I for
+-- A table, what its rows are called among changes, the project and the name of a row r, after what (I for
 -- insert, U for update, D for delete), and their order. What comes in with a project is no change of it.
 DO $$
 DECLARE
@@ -30,34 +30,35 @@ DECLARE
   op text;
   moved text;
   named text;
-  of_splice text := 'JOIN splices s ON s.id = r.splice_id';
-  of_closure text := 'JOIN closures c ON c.id = r.closure_id';
+  -- Looked up row by row: a join would keep the plan of its first time, when the tables were all but empty.
+  of_splice text := '(SELECT s.project_id FROM splices s WHERE s.id = r.splice_id)';
+  of_closure text := '(SELECT c.project_id FROM closures c WHERE c.id = r.closure_id)';
 BEGIN
   FOREACH noted SLICE 1 IN ARRAY ARRAY[
-    ['attempts', 'evidence', 's.project_id', 'r.id', of_splice, 'I', 'min(r.seq)'],
-    ['readings', 'evidence', 's.project_id', 'r.id', of_splice, 'I', 'min(r.seq)'],
-    ['rulings', 'evidence', 's.project_id', 'r.id', of_splice, 'I', 'min(r.seq)'],
-    ['splicer_records', 'splicer-record', 'r.project_id', 'r.id', '', 'I', 'min(r.seq)'],
-    ['set_asides', 'set-aside', 'p.project_id', 'r.id', 'JOIN splicer_records p ON p.id = r.record_id', 'I', 'min(r.seq)'],
-    ['instrument_log', 'instrument-log', 'r.project_id', 'r.id', '', 'I', 'min(r.seq)'],
-    ['traces', 'trace', 'r.project_id', 'r.id', '', 'I', 'min(r.seq)'],
-    ['trace_places', 'trace-place', 't.project_id', 'r.trace_id', 'JOIN traces t ON t.id = r.trace_id', 'I', 'min(r.seq)'],
-    ['closing_entries', 'closing', 'c.project_id', 'r.id', of_closure, 'I', 'min(r.seq)'],
-    ['photos', 'photo', 'c.project_id', 'r.closure_id', of_closure, 'I', 'min(r.seq)'],
-    ['signed_records', 'signed', 'c.project_id', 'r.closure_id', of_closure, 'I', 'min(r.seq)'],
-    ['projects', 'project', 'r.id', 'r.id', '', 'IUD', '1'],
-    ['cables', 'cable', 'r.project_id', 'r.id', '', 'IUD', '1'],
-    ['closures', 'closure', 'r.project_id', 'r.id', '', 'IUD', '1'],
-    ['splices', 'splices', 'r.project_id', 'r.closure_id', '', 'ID', '1'],
-    ['plans', 'plan', 'c.project_id', 'r.closure_id', of_closure, 'IUD', '1'],
-    ['assemblies', 'assembly', 'c.project_id', 'r.closure_id', of_closure, 'IUD', '1'],
-    ['schemes', 'scheme', 'NULL::uuid', 'r.id', '', 'IUD', '1'],
-    ['hardware', 'hardware', 'NULL::uuid', 'r.id', '', 'IUD', '1'],
-    ['instruments', 'instrument', 'NULL::uuid', 'r.id', '', 'IUD', '1'],
-    ['archives', 'archive', 'NULL::uuid', 'r.id', '', 'ID', '1'],
-    ['packages', 'package', 'r.project_id', 'r.id', '', 'I', '1']]
+    ['attempts', 'evidence', of_splice, 'r.id', 'I', 'min(r.seq)'],
+    ['readings', 'evidence', of_splice, 'r.id', 'I', 'min(r.seq)'],
+    ['rulings', 'evidence', of_splice, 'r.id', 'I', 'min(r.seq)'],
+    ['splicer_records', 'splicer-record', 'r.project_id', 'r.id', 'I', 'min(r.seq)'],
+    ['set_asides', 'set-aside', '(SELECT p.project_id FROM splicer_records p WHERE p.id = r.record_id)', 'r.id', 'I', 'min(r.seq)'],
+    ['instrument_log', 'instrument-log', 'r.project_id', 'r.id', 'I', 'min(r.seq)'],
+    ['traces', 'trace', 'r.project_id', 'r.id', 'I', 'min(r.seq)'],
+    ['trace_places', 'trace-place', '(SELECT t.project_id FROM traces t WHERE t.id = r.trace_id)', 'r.trace_id', 'I', 'min(r.seq)'],
+    ['closing_entries', 'closing', of_closure, 'r.id', 'I', 'min(r.seq)'],
+    ['photos', 'photo', of_closure, 'r.closure_id', 'I', 'min(r.seq)'],
+    ['signed_records', 'signed', of_closure, 'r.closure_id', 'I', 'min(r.seq)'],
+    ['projects', 'project', 'r.id', 'r.id', 'IUD', '1'],
+    ['cables', 'cable', 'r.project_id', 'r.id', 'IUD', '1'],
+    ['closures', 'closure', 'r.project_id', 'r.id', 'IUD', '1'],
+    ['splices', 'splices', 'r.project_id', 'r.closure_id', 'ID', '1'],
+    ['plans', 'plan', of_closure, 'r.closure_id', 'IUD', '1'],
+    ['assemblies', 'assembly', of_closure, 'r.closure_id', 'IUD', '1'],
+    ['schemes', 'scheme', 'NULL::uuid', 'r.id', 'IUD', '1'],
+    ['hardware', 'hardware', 'NULL::uuid', 'r.id', 'IUD', '1'],
+    ['instruments', 'instrument', 'NULL::uuid', 'r.id', 'IUD', '1'],
+    ['archives', 'archive', 'NULL::uuid', 'r.id', 'ID', '1'],
+    ['packages', 'package', 'r.project_id', 'r.id', 'I', '1']]
   LOOP
-    FOREACH op IN ARRAY string_to_array(noted[6], NULL)
+    FOREACH op IN ARRAY string_to_array(noted[5], NULL)
     LOOP
       named := noted[1] || '_noted_' || lower(op);
       moved := CASE op WHEN 'D' THEN 'OLD' ELSE 'NEW' END;
@@ -71,11 +72,11 @@ BEGIN
           END IF;
           WITH noted AS (
             INSERT INTO changes (project_id, kind, key)
-            SELECT %s, %L, %s::text FROM moved r %s GROUP BY 1, 3 ORDER BY %s RETURNING project_id)
+            SELECT %s, %L, %s::text FROM moved r GROUP BY 1, 3 ORDER BY %s RETURNING project_id)
           SELECT count(pg_notify('cordel_changes', coalesce(project_id::text, ''))) INTO told FROM (SELECT DISTINCT project_id FROM noted) n;
           RETURN NULL;
         END
-        $b$ $f$, named, noted[3], noted[2], noted[4], noted[5], noted[7]);
+        $b$ $f$, named, noted[3], noted[2], noted[4], noted[6]);
       EXECUTE format('CREATE TRIGGER %I AFTER %s ON %I REFERENCING %s TABLE AS moved FOR EACH STATEMENT EXECUTE FUNCTION %I()',
         named, CASE op WHEN 'I' THEN 'INSERT' WHEN 'U' THEN 'UPDATE' ELSE 'DELETE' END, noted[1], moved, named);
     END LOOP;

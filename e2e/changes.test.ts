@@ -1,0 +1,142 @@
+import { jest } from '@jest/globals';
+import type { Browser, Page } from 'puppeteer-core';
+import type { Cable, Closure, Project } from '@cordel/core';
+import {
+  type Server,
+  lineTo,
+  newPerson,
+  readApi,
+  removeServer,
+  sees,
+  startBrowser,
+  startServer,
+} from './app.ts';
+
+jest.setTimeout(60_000);
+
+/** How soon what somebody writes is to be on the screens of all others. */
+const SOON_MS = 1000;
+
+let server: Server;
+let browser: Browser;
+let project: string;
+beforeAll(async () => {
+  [server, browser] = await Promise.all([startServer({ demo: true }), startBrowser()]);
+  project = (await readApi<{ id: string }[]>(server, '/projects'))[0]!.id;
+});
+afterAll(async () => {
+  await browser.close();
+  await removeServer(server);
+});
+
+interface Setting {
+  project: Project;
+  cables: Cable[];
+  closures: Closure[];
+}
+const setting = () => readApi<Setting>(server, `/projects/${project}`);
+
+async function put(path: string, body: unknown): Promise<void> {
+  const answer = await fetch(`${server.url}/api${path}`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+  });
+  if (!answer.ok) throw new Error(await answer.text());
+}
+
+/** Waits until a text is on a page; gives after how many ms. */
+async function shownAfter(page: Page, text: string): Promise<number> {
+  const begun = performance.now();
+  await page.waitForFunction(
+    (wanted) => document.body.innerText.includes(wanted),
+    { polling: 20, timeout: 20_000 },
+    text,
+  );
+  return performance.now() - begun;
+}
+
+/** Nothing was written for so long that the next change is followed at once. */
+const calm = () => new Promise((resolve) => setTimeout(resolve, 2600));
+
+describe('what somebody writes', () => {
+  it('is on the screens of all others within a second, plans and settings too', async () => {
+    const { page, trouble } = await newPerson(browser, server, 'One');
+    const { cables, closures, project: own } = await setting();
+    const base = `${server.url}/p/${project}`;
+    const changes: [where: string, write: () => Promise<void>, text: string][] = [
+      [
+        'kit/cables',
+        () => put(`/cables/${cables[0]!.id}`, { ...cables[0]!, name: 'Feeder nine' }),
+        'Feeder nine',
+      ],
+      [
+        'route',
+        () => put(`/closures/${closures[0]!.id}`, { ...closures[0]!, name: 'Tannery' }),
+        'Tannery',
+      ],
+      ['kit/cables', () => put(`/projects/${project}`, { ...own, name: 'Hill line' }), 'Hill line'],
+    ];
+    for (const [where, write, text] of changes) {
+      await page.goto(`${base}/${where}`, { waitUntil: 'networkidle2' });
+      await calm();
+      const shown = shownAfter(page, text);
+      await write();
+      expect([text, (await shown) < SOON_MS]).toEqual([text, true]);
+    }
+    expect(trouble).toEqual([]);
+  });
+
+  it('comes on one line for all pages of a browser, which another takes over', async () => {
+    const { page: first, context } = await newPerson(browser, server, 'One');
+    const second = await context.newPage();
+    second.setDefaultTimeout(20_000);
+    const streams: string[] = [];
+    for (const [name, page] of [
+      ['first', first],
+      ['second', second],
+    ] as const)
+      page.on('request', (request) => {
+        if (/\/changes\/stream/.test(request.url())) streams.push(name);
+      });
+    const { closures } = await setting();
+    const route = `${server.url}/p/${project}/route`;
+    await first.goto(route, { waitUntil: 'networkidle2' });
+    await second.goto(route, { waitUntil: 'networkidle2' });
+    expect(streams).toEqual(['first']);
+    const rename = (name: string) => put(`/closures/${closures[1]!.id}`, { ...closures[1]!, name });
+    await rename('Quarry');
+    await Promise.all([sees(first, 'Quarry'), sees(second, 'Quarry')]);
+    await first.close();
+    await second.waitForFunction(() => true);
+    await rename('Old quarry');
+    await sees(second, 'Old quarry');
+    expect(streams).toEqual(['first', 'second']);
+  });
+
+  it('is there when a line that was cut stands again', async () => {
+    const line = await lineTo(server);
+    try {
+      const { page } = await newPerson(browser, { ...server, url: line.url }, 'One');
+      const { closures } = await setting();
+      await page.goto(`${line.url}/p/${project}/route`, { waitUntil: 'networkidle2' });
+      line.cut();
+      await put(`/closures/${closures[2]!.id}`, { ...closures[2]!, name: 'Behind the cut' });
+      await new Promise((resolve) => setTimeout(resolve, 1500));
+      line.mend();
+      await sees(page, 'Behind the cut');
+    } finally {
+      line.close();
+    }
+  });
+
+  it('costs the server nothing while nobody writes', async () => {
+    const { page } = await newPerson(browser, server, 'One');
+    await page.goto(`${server.url}/p/${project}/route`, { waitUntil: 'networkidle2' });
+    await calm();
+    const asked: string[] = [];
+    page.on('request', (request) => asked.push(request.url()));
+    await new Promise((resolve) => setTimeout(resolve, 6000));
+    expect(asked).toEqual([]);
+  });
+});

@@ -8,6 +8,7 @@ const GROUPS = [
     file: 'packages/core/bench/main.ts',
     names: ['plan-lines', 'tray-layout', 'tray-bound', 'circuits'],
   },
+  { file: 'packages/client/bench/main.ts', names: ['waiting-commands'] },
   {
     file: 'packages/standin/bench/main.ts',
     names: [
@@ -73,7 +74,11 @@ const GROUPS = [
     page: true,
   },
   { file: 'e2e/page.bench.ts', names: ['scroll-nodes'], page: true },
-  { file: 'e2e/live.bench.ts', names: ['record-shown', 'change-shown', 'shift-frames'], page: true },
+  {
+    file: 'e2e/live.bench.ts',
+    names: ['record-shown', 'change-shown', 'shift-frames'],
+    page: true,
+  },
   { file: 'e2e/traces.bench.ts', names: ['trace-frames'], page: true },
   { file: 'e2e/import.bench.ts', names: ['import-xlsx', 'import-csv'], page: true },
 ];

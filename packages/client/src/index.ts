@@ -7,6 +7,7 @@ export {
   Stopped,
   UnknownAnswer,
   Unreached,
+  isConflict,
   problemOf,
   unreached,
 } from './api/problems.ts';

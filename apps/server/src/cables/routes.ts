@@ -4,16 +4,17 @@ import { type Cable, cableSchema, describeMakeUp, fiberCount } from '@cordel/cor
 import { type Db, rowsOf } from '../db/client.ts';
 import { cables } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
-import { answers, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
+import { answers, changedSchema, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { renameInPlans } from '../plans/queries.ts';
-import { getProject } from '../projects/queries.ts';
+import { mergedRecord } from '../merge/records.ts';
+import { getProject, lockProject } from '../projects/queries.ts';
 import { allSchemes, schemeNamed } from '../schemes/queries.ts';
 
 const put = createRoute({
   method: 'put',
   path: '/cables/{cableId}',
   summary: 'Add a cable or change its name, make-up or colour scheme',
-  request: { params: idParams('cableId'), body: jsonBody(cableSchema) },
+  request: { params: idParams('cableId'), body: jsonBody(changedSchema(cableSchema)) },
   responses: answers(savedSchema, 'Saved'),
 });
 
@@ -45,9 +46,14 @@ async function putCable(db: Db, cable: Cable): Promise<void> {
 }
 
 export const cableRoutes = router().openapi(put, async (c) => {
-  const cable = c.req.valid('json');
+  const { base, ...cable } = c.req.valid('json');
   if (cable.id !== c.req.valid('param').cableId)
     throw new Problem(422, 'The id of the body is not that of the path.');
-  await putCable(c.var.db, cable);
+  await c.var.db.transaction(async (tx) => {
+    const on = tx as unknown as Db;
+    await lockProject(on, cable.projectId);
+    const [current] = await on.select().from(cables).where(eq(cables.id, cable.id));
+    await putCable(on, mergedRecord(base, current, cable));
+  });
   return c.json({ id: cable.id }, 200);
 });

@@ -12,15 +12,16 @@ import type { Db } from '../db/client.ts';
 import { closures, splices } from '../db/schema.ts';
 import { evidenceOf } from '../evidence/queries.ts';
 import { Problem, notFound } from '../http/problem.ts';
-import { answers, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
-import { getCables, getProject } from '../projects/queries.ts';
+import { answers, changedSchema, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
+import { mergedRecord } from '../merge/records.ts';
+import { getCables, getProject, lockProject } from '../projects/queries.ts';
 import { renewHeads } from '../splices/heads.ts';
 
 const put = createRoute({
   method: 'put',
   path: '/closures/{closureId}',
   summary: 'Add a closure or change its name, place or trays',
-  request: { params: idParams('closureId'), body: jsonBody(closureSchema) },
+  request: { params: idParams('closureId'), body: jsonBody(changedSchema(closureSchema)) },
   responses: answers(savedSchema, 'Saved'),
 });
 
@@ -122,10 +123,15 @@ async function checkTrays(db: Db, closure: Closure): Promise<void> {
 
 export const closureRoutes = router()
   .openapi(put, async (c) => {
-    const closure = c.req.valid('json');
+    const { base, ...closure } = c.req.valid('json');
     if (closure.id !== c.req.valid('param').closureId)
       throw new Problem(422, 'The id of the body is not that of the path.');
-    await putClosure(c.var.db, closure);
+    await c.var.db.transaction(async (tx) => {
+      const on = tx as unknown as Db;
+      await lockProject(on, closure.projectId);
+      const [current] = await on.select().from(closures).where(eq(closures.id, closure.id));
+      await putClosure(on, mergedRecord(base, current, closure));
+    });
     return c.json({ id: closure.id }, 200);
   })
   .openapi(work, async (c) => {

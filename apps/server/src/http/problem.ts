@@ -28,6 +28,7 @@ const TITLES: Record<number, string> = {
   400: 'Not readable',
   404: 'Not found',
   409: 'Conflict',
+  412: 'Changed meanwhile',
   413: 'Too large',
   422: 'Not accepted',
   500: 'Server error',
@@ -38,7 +39,7 @@ const TITLES: Record<number, string> = {
 /** Thrown anywhere below a route; answered as a problem document. */
 export class Problem extends Error {
   override name = 'Problem';
-  readonly status: 400 | 404 | 409 | 413 | 422 | 500 | 503 | 507;
+  readonly status: 400 | 404 | 409 | 412 | 413 | 422 | 500 | 503 | 507;
   readonly errors: ProblemPlace[];
 
   constructor(status: Problem['status'], detail: string, errors: ProblemPlace[] = []) {

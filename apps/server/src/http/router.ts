@@ -22,6 +22,15 @@ export const jsonBody = <Schema extends z.ZodType>(schema: Schema) => ({
   content: json(schema),
 });
 
+/**
+ * A record to be saved, with the record as whoever saves it had read it: what others have changed since is kept.
+ */
+export const changedSchema = <Schema extends z.ZodObject>(schema: Schema) =>
+  schema.extend({ base: schema.optional() }) as unknown as z.ZodType<
+    z.output<Schema> & { base?: z.output<Schema> },
+    z.input<Schema> & { base?: z.input<Schema> }
+  >;
+
 const problemBody = { 'application/problem+json': { schema: problemSchema } };
 
 /** The OpenAPI part of what a route answers: a body on success, a problem otherwise. */

@@ -20,6 +20,8 @@ import { type Db, rowsOf } from '../db/client.ts';
 import { cables, closures, plans, splices } from '../db/schema.ts';
 import { bySplice, evidenceOf, idArray, record } from '../evidence/queries.ts';
 import { Problem } from '../http/problem.ts';
+import { mergeLines } from '../merge/lines.ts';
+import { conflictProblem, mergeRecords } from '../merge/records.ts';
 import { getCables, getProject, lockProject } from '../projects/queries.ts';
 import { allSchemes, schemeNamed } from '../schemes/queries.ts';
 import { derivedId } from '../splices/derivedId.ts';
@@ -33,11 +35,14 @@ import { insertSplices } from '../splices/insert.ts';
 export type PlanWrite = Plan & {
   changeId: string;
   anew: boolean;
+  /** The plan as whoever changes it had read it. */
+  base?: Pick<Plan, 'text' | 'pins' | 'spare'> | undefined;
   retire: Pick<Ruling, 'by' | 'at' | 'why'> | null;
 };
 
-/** How many splices a plan added, moved, dropped and cut away. */
+/** How many splices a plan added, moved, dropped and cut away, and the plan as it stands then. */
 export interface PlanResult {
+  plan: Plan;
   added: number;
   moved: number;
   dropped: number;
@@ -120,12 +125,13 @@ export async function addToPlan(db: Db, closureId: string): Promise<void> {
  * retired where the write says so.
  * @throws Problem 422 for errors in the lines, 409 where it would drop or move what is made
  */
-export async function putPlan(db: Db, write: PlanWrite): Promise<PlanResult> {
-  const closure = await getClosure(db, write.closureId);
+export async function putPlan(db: Db, asked: PlanWrite): Promise<PlanResult> {
+  const closure = await getClosure(db, asked.closureId);
   const project = await getProject(db, closure.projectId);
   return db.transaction(async (tx) => {
     const on = tx as unknown as Db;
     await lockProject(on, closure.projectId);
+    const write = { ...asked, ...(await mergedPlan(on, asked)) };
     const cables = await listCables(on, closure.projectId);
     const there = await splicesThere(on, closure, cables);
     const { errors, obstacles, change } = weighPlan({
@@ -185,12 +191,35 @@ export async function putPlan(db: Db, write: PlanWrite): Promise<PlanResult> {
       .onConflictDoUpdate({ target: plans.closureId, set: { text, pins, spare } });
     if (added.length + dropped.length > 0) await renewHeads(on, closure.projectId);
     return {
+      plan: { closureId, text, pins, spare },
       added: added.length,
       moved: change.moved.length,
       dropped: dropped.length,
       retired: change.retired.length,
     };
   });
+}
+
+/**
+ * A plan with what others have changed of it since it was read.
+ * @throws Problem 412 with both versions where both changed the same line
+ */
+async function mergedPlan(
+  db: Db,
+  { closureId, base, text, pins, spare }: PlanWrite,
+): Promise<Pick<Plan, 'text' | 'pins' | 'spare'>> {
+  const mine = { text, pins, spare };
+  if (!base) return mine;
+  const current = await getPlan(db, closureId);
+  const lines = mergeLines(base.text, current.text, text);
+  const rest = mergeRecords(
+    { pins: base.pins, spare: base.spare },
+    { pins: current.pins, spare: current.spare },
+    { pins, spare },
+  );
+  const conflicts = [...lines.conflicts, ...rest.conflicts];
+  if (conflicts.length > 0) throw conflictProblem(conflicts);
+  return { text: lines.merged, ...rest.merged };
 }
 
 /** Records the word that splices are cut away, against the try that lay there. */

@@ -25,6 +25,8 @@ const put = createRoute({
       planSchema.extend({
         changeId: idSchema,
         anew: z.boolean(),
+        /** The plan as whoever changes it had read it: lines that others have changed since are kept. */
+        base: planSchema.pick({ text: true, pins: true, spare: true }).optional(),
         retire: z
           .object({ by: personSchema, at: timeSchema, why: reasonSchema })
           .nullable()
@@ -33,7 +35,14 @@ const put = createRoute({
     ),
   },
   responses: answers(
-    z.object({ added: z.int(), moved: z.int(), dropped: z.int(), retired: z.int() }),
+    z.object({
+      added: z.int(),
+      moved: z.int(),
+      dropped: z.int(),
+      retired: z.int(),
+      /** As it stands now. */
+      plan: planSchema,
+    }),
     'What was changed',
   ),
 });

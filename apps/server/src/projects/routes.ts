@@ -9,13 +9,22 @@ import {
   schemeSchema,
 } from '@cordel/core';
 import { Problem } from '../http/problem.ts';
-import { answers, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
+import { answers, changedSchema, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { allHardware, assembliesOf } from '../prep/queries.ts';
 import { cursorText } from '../changes/cursor.ts';
 import { cursorNow } from '../changes/queries.ts';
 import { archivedIds } from '../removal/queries.ts';
 import { allSchemes } from '../schemes/queries.ts';
-import { getCables, getClosures, getProject, listProjects, putProject } from './queries.ts';
+import {
+  getCables,
+  getClosures,
+  getProject,
+  listProjects,
+  lockProject,
+  putProject,
+} from './queries.ts';
+import type { Db } from '../db/client.ts';
+import { mergedRecord } from '../merge/records.ts';
 
 const list = createRoute({
   method: 'get',
@@ -54,7 +63,7 @@ const put = createRoute({
   method: 'put',
   path: '/projects/{projectId}',
   summary: 'Add a project or change its settings',
-  request: { params: idParams('projectId'), body: jsonBody(projectSchema) },
+  request: { params: idParams('projectId'), body: jsonBody(changedSchema(projectSchema)) },
   responses: answers(savedSchema, 'Saved'),
 });
 
@@ -86,9 +95,14 @@ export const projectRoutes = router()
     return c.json(body, 200);
   })
   .openapi(put, async (c) => {
-    const project = c.req.valid('json');
+    const { base, ...project } = c.req.valid('json');
     if (project.id !== c.req.valid('param').projectId)
       throw new Problem(422, 'The id of the body is not that of the path.');
-    await putProject(c.var.db, project);
+    await c.var.db.transaction(async (tx) => {
+      const on = tx as unknown as Db;
+      await lockProject(on, project.id);
+      const current = base && (await getProject(on, project.id));
+      await putProject(on, mergedRecord(base, current, project));
+    });
     return c.json({ id: project.id }, 200);
   });

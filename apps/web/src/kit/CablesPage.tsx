@@ -11,7 +11,7 @@ import {
   glassSchema,
 } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
-import { commands } from '@cordel/client';
+import { commands, isConflict } from '@cordel/client';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
@@ -26,6 +26,7 @@ import { Empty, Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
+import { useLatest } from '@/ui/useLatest';
 import { MakeUpForm } from './MakeUpForm';
 import { RunForm } from './RunForm';
 import { readRun, typeRun } from './runForm';
@@ -103,6 +104,9 @@ function CableForm({
   const [glass, setGlass] = useState(cable?.glass ?? USUAL_GLASS);
   const [mfd, setMfd] = useState(glass.mfd === null ? '' : String(glass.mfd / 100));
   const [problem, setProblem] = useState('');
+  // As it was when the form was filled: others may change it meanwhile.
+  const [base, setBase] = useState(cable);
+  const latest = useLatest(cable);
   const save = async () => {
     const read = readMakeUp(typed);
     const named = cableNameSchema.safeParse(name);
@@ -125,11 +129,13 @@ function CableForm({
       glass: made.data,
       run: runRead.run,
     };
-    const sent = outbox.add(commands.saveCable, record, `Cable ${record.name}`);
+    const sent = outbox.add(commands.saveCable, { ...record, base }, `Cable ${record.name}`);
     setProblem('Being saved …');
     const outcome = await sent;
-    if ('refused' in outcome) setProblem(outcome.refused.message);
-    else onDone();
+    if (!('refused' in outcome)) return onDone();
+    setProblem(outcome.refused.message);
+    // Who has seen what others did saves over it.
+    if (isConflict(outcome.refused)) setBase(latest.current);
   };
   return (
     <Leaf style={{ gap: 12 }}>

@@ -14,7 +14,7 @@ import {
   type Tray,
 } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
-import { commands } from '@cordel/client';
+import { commands, isConflict } from '@cordel/client';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { Choice, Field } from '@/ui/Field';
@@ -29,6 +29,7 @@ import { Empty, Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
+import { useLatest } from '@/ui/useLatest';
 
 /** The project's closures: where each hangs and how many trays it has. */
 export function ClosuresPage() {
@@ -116,6 +117,9 @@ function ClosureForm({
   const { project, closures, assemblies } = useProjectView();
   const unit = project.units.distance;
   const [problem, setProblem] = useState('');
+  // As it was when the form was filled: others may change it meanwhile.
+  const [base, setBase] = useState(closure);
+  const latest = useLatest(closure);
   const resolver = useMemo(() => zodResolver(formSchema(unit)), [unit]);
   const first = closure?.trays[0] ?? project.trayCapacity;
   const { control, handleSubmit } = useForm<ClosureValues, unknown, ReadClosure>({
@@ -138,13 +142,16 @@ function ClosureForm({
       ordinal,
       distance: form.distance,
       branchOf: form.branchOf || null,
-      position: closure?.position ?? null,
+      position: base?.position ?? null,
       trays: traysFor(form.trays, { single: form.single, mass: form.mass }),
     };
     setProblem('Being saved …');
-    const outcome = await outbox.add(commands.saveClosure, record, `Closure ${record.name}`);
-    if ('refused' in outcome) setProblem(outcome.refused.message);
-    else onDone();
+    const saved = { ...record, base };
+    const outcome = await outbox.add(commands.saveClosure, saved, `Closure ${record.name}`);
+    if (!('refused' in outcome)) return onDone();
+    setProblem(outcome.refused.message);
+    // Who has seen what others did saves over it.
+    if (isConflict(outcome.refused)) setBase(latest.current);
   });
   const loose = control as never;
   const others = closures.filter((entry) => entry.id !== closure?.id);

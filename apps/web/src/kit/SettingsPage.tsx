@@ -1,5 +1,6 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useRouter } from 'expo-router';
+import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { commands } from '@cordel/client';
 import { outbox } from '@/data/client';
@@ -20,13 +21,15 @@ import { Press } from '@/ui/Press';
 export function SettingsPage() {
   const { project, schemes } = useProjectView();
   const router = useRouter();
+  // As it was when the form was filled: others may change it meanwhile.
+  const [base] = useState(project);
   const { control, handleSubmit, setValue } = useForm<ProjectForm, unknown, ReadProjectForm>({
     resolver: zodResolver(projectFormSchema),
     defaultValues: projectForm(project),
   });
   const save = handleSubmit((form) => {
-    const changed = toProject(form, project);
-    void outbox.add(commands.saveProject, changed, 'Project settings');
+    const changed = toProject(form, base);
+    void outbox.add(commands.saveProject, { ...changed, base }, 'Project settings');
     router.replace(`/p/${project.id}/kit` as never);
   });
   return (

@@ -9,7 +9,7 @@ import {
   type Present,
   withTraysFor,
 } from '@cordel/core';
-import { answerOf, commands } from '@cordel/client';
+import { answerOf, commands, isConflict } from '@cordel/client';
 import { api } from '@/data/api';
 import { outbox, queryClient } from '@/data/client';
 import { useWork } from '@/data/queries';
@@ -27,6 +27,8 @@ export interface PlanDraft {
   anew: boolean;
   /** Why splices that are made are cut away; null while none may be. */
   retire: string | null;
+  /** The plan as it was read; none in drafts that were kept before it was asked for. */
+  base?: Pick<Plan, 'text' | 'pins' | 'spare'> | undefined;
 }
 
 /** What became of a plan that was sent. */
@@ -49,8 +51,7 @@ export function usePlan(closureId: string) {
   const [sent, setSent] = useState<Sent>({ state: 'none' });
   const written = useMemo(() => readDraft(kept), [kept]);
   const draft = useMemo(
-    (): PlanDraft | null =>
-      written ?? (stored.data ? { ...stored.data, anew: false, retire: null } : null),
+    (): PlanDraft | null => written ?? (stored.data ? draftOf(stored.data) : null),
     [written, stored.data],
   );
   const change = useCallback(
@@ -73,7 +74,11 @@ export function usePlan(closureId: string) {
     const { trays, ...rest } = closure;
     const outcome = await outbox.add(
       commands.saveClosure,
-      { ...rest, trays: withTraysFor(missing, trays, view.project.trayCapacity) },
+      {
+        ...rest,
+        trays: withTraysFor(missing, trays, view.project.trayCapacity),
+        base: closure,
+      },
       `Trays of ${closure.name}`,
     );
     setTrayError('refused' in outcome ? outcome.refused.message : '');
@@ -81,7 +86,7 @@ export function usePlan(closureId: string) {
   const carryOut = async () => {
     if (!draft) return;
     setSent({ state: 'sending' });
-    const { text, pins, spare, anew, retire } = draft;
+    const { text, pins, spare, anew, retire, base } = draft;
     const outcome = await outbox.add(
       commands.savePlan,
       {
@@ -90,6 +95,7 @@ export function usePlan(closureId: string) {
         pins,
         spare,
         anew,
+        base,
         changeId: uuid(),
         retire:
           retire === null || !weighed || weighed.change.retired.length === 0
@@ -98,10 +104,16 @@ export function usePlan(closureId: string) {
       },
       `Plan of ${work.data?.closure.name ?? 'a closure'}`,
     );
-    if ('refused' in outcome)
-      return setSent({ state: 'refused', message: outcome.refused.message });
+    if ('refused' in outcome) {
+      setSent({ state: 'refused', message: outcome.refused.message });
+      if (!isConflict(outcome.refused)) return;
+      // Who has seen what others wrote applies over it.
+      const now = (await stored.refetch()).data;
+      if (now) keepDraft(JSON.stringify({ ...draft, base: baseOf(now) }));
+      return;
+    }
     // The plan that is stored now is known: nothing older may show through in between.
-    queryClient.setQueryData<Plan>(['plan', closureId], { closureId, text, pins, spare });
+    queryClient.setQueryData<Plan>(['plan', closureId], outcome.answer.plan);
     keepDraft('');
     setSent({ state: 'done', ...outcome.answer });
   };
@@ -122,6 +134,15 @@ export function usePlan(closureId: string) {
 }
 
 export type PlanHook = ReturnType<typeof usePlan>;
+
+const baseOf = ({ text, pins, spare }: Plan) => ({ text, pins, spare });
+
+const draftOf = (plan: Plan): PlanDraft => ({
+  ...plan,
+  anew: false,
+  retire: null,
+  base: baseOf(plan),
+});
 
 /** Drafts from before splices could be cut away say nothing of it. */
 const NOTHING_CUT: Pick<PlanDraft, 'retire'> = { retire: null };

@@ -868,6 +868,204 @@ export interface paths {
                         }[];
                         /** Format: date-time */
                         createdAt: string;
+                        base?: {
+                            /** Format: uuid */
+                            id: string;
+                            name: string;
+                            /** @default false */
+                            practiceOnly?: boolean;
+                            units: {
+                                /** @enum {string} */
+                                length: "mm" | "in";
+                                /** @enum {string} */
+                                distance: "km" | "m" | "mi" | "ft";
+                                /** @enum {string} */
+                                pressure: "psi" | "kPa" | "mbar" | "inH2O";
+                                /** @enum {string} */
+                                temperature: "C" | "F";
+                                /** @enum {string} */
+                                altitude: "m" | "ft";
+                                /** @enum {string} */
+                                paper: "A4" | "Letter";
+                                timeZone: string;
+                            };
+                            schemeId: string;
+                            limits: {
+                                name: string;
+                                source: string;
+                                splice: {
+                                    estimate: {
+                                        single: number | null;
+                                        mass: number | null;
+                                    };
+                                    "one-way": {
+                                        single: number | null;
+                                        mass: number | null;
+                                    };
+                                    insertion: {
+                                        single: number | null;
+                                        mass: number | null;
+                                    };
+                                    "two-way": {
+                                        single: number | null;
+                                        mass: number | null;
+                                    };
+                                };
+                                mean: {
+                                    fiber: number | null;
+                                    tray: number | null;
+                                    closure: number | null;
+                                };
+                                /** @enum {string} */
+                                grade: "estimate" | "one-way" | "insertion" | "two-way";
+                                maxTries: number;
+                                wavelengths: number[];
+                            };
+                            trayCapacity: {
+                                single: number;
+                                mass: number;
+                            };
+                            /**
+                             * @default {
+                             *       "tubeTool": "scorer",
+                             *       "gel": "at once",
+                             *       "trayFiber": 10000,
+                             *       "redos": 3,
+                             *       "redoEats": 400,
+                             *       "redoPercent": 5,
+                             *       "arc": {
+                             *         "when": "both",
+                             *         "arcs125": 300,
+                             *         "arcs400": 50,
+                             *         "temperature": 10,
+                             *         "humidity": 30,
+                             *         "pressure": 5,
+                             *         "streak": 3,
+                             *         "idleDays": 14
+                             *       },
+                             *       "adhesiveWait": 60,
+                             *       "workingLength": "mark 30 mm",
+                             *       "noTension": null,
+                             *       "dropEnd": "splice-on",
+                             *       "leakLimit": 100
+                             *     }
+                             */
+                            practice?: {
+                                /** @enum {string} */
+                                tubeTool: "scorer" | "stripper";
+                                /** @enum {string} */
+                                gel: "at once" | "after grouping";
+                                trayFiber: number;
+                                redos: number;
+                                redoEats: number;
+                                redoPercent: number;
+                                /**
+                                 * @default {
+                                 *       "when": "both",
+                                 *       "arcs125": 300,
+                                 *       "arcs400": 50,
+                                 *       "temperature": 10,
+                                 *       "humidity": 30,
+                                 *       "pressure": 5,
+                                 *       "streak": 3,
+                                 *       "idleDays": 14
+                                 *     }
+                                 */
+                                arc?: {
+                                    /** @enum {string} */
+                                    when: "session" | "triggers" | "both";
+                                    arcs125: number;
+                                    arcs400: number;
+                                    temperature: number;
+                                    humidity: number;
+                                    pressure: number;
+                                    streak: number;
+                                    idleDays: number;
+                                };
+                                /** @default 60 */
+                                adhesiveWait?: number;
+                                /**
+                                 * @default mark 30 mm
+                                 * @enum {string}
+                                 */
+                                workingLength?: "mark 30 mm" | "past the holder";
+                                /** @default null */
+                                noTension?: string | null;
+                                /**
+                                 * @default splice-on
+                                 * @enum {string}
+                                 */
+                                dropEnd?: "splice-on" | "pigtail" | "mechanical";
+                                /** @default 100 */
+                                leakLimit?: number;
+                            };
+                            /**
+                             * @default {
+                             *       "glass": [
+                             *         {
+                             *           "wavelengthNm": 1310,
+                             *           "usual": 340,
+                             *           "spread": 10,
+                             *           "most": 400
+                             *         },
+                             *         {
+                             *           "wavelengthNm": 1550,
+                             *           "usual": 200,
+                             *           "spread": 8,
+                             *           "most": 300
+                             *         },
+                             *         {
+                             *           "wavelengthNm": 1625,
+                             *           "usual": 230,
+                             *           "spread": 12,
+                             *           "most": 400
+                             *         }
+                             *       ],
+                             *       "splice": {
+                             *         "usual": 40,
+                             *         "spread": 30,
+                             *         "most": 300
+                             *       },
+                             *       "connector": {
+                             *         "usual": 250,
+                             *         "spread": 120,
+                             *         "most": 750
+                             *       },
+                             *       "connectors": 2,
+                             *       "most": null
+                             *     }
+                             */
+                            budget?: {
+                                glass: {
+                                    usual: number;
+                                    spread: number;
+                                    most: number;
+                                    wavelengthNm: number;
+                                }[];
+                                splice: {
+                                    usual: number;
+                                    spread: number;
+                                    most: number;
+                                };
+                                connector: {
+                                    usual: number;
+                                    spread: number;
+                                    most: number;
+                                };
+                                connectors: number;
+                                most: number | null;
+                            };
+                            /** @default [] */
+                            route?: {
+                                name: string;
+                                points: [
+                                    number,
+                                    number
+                                ][];
+                            }[];
+                            /** Format: date-time */
+                            createdAt: string;
+                        };
                     };
                 };
             };
@@ -1180,6 +1378,67 @@ export interface paths {
                                 coil: number;
                             } | null;
                         };
+                        base?: {
+                            /** Format: uuid */
+                            id: string;
+                            /** Format: uuid */
+                            projectId: string;
+                            name: string;
+                            makeUp: {
+                                /** @enum {string} */
+                                kind: "loose-tube";
+                                tubes: number;
+                                fibersPerTube: number;
+                            } | {
+                                /** @enum {string} */
+                                kind: "grouped-tube";
+                                tubes: number;
+                                groupsPerTube: number;
+                            } | {
+                                /** @enum {string} */
+                                kind: "ribbon";
+                                ribbons: number;
+                            } | {
+                                /** @enum {string} */
+                                kind: "drop";
+                                fibers: number;
+                            };
+                            schemeId: string;
+                            /**
+                             * @default {
+                             *       "type": "G.652.D",
+                             *       "mfd": null,
+                             *       "coating": 250
+                             *     }
+                             */
+                            glass?: {
+                                /** @enum {string} */
+                                type: "G.652.D" | "G.657.A1" | "G.657.A2" | "G.655" | "OM1 62.5/125" | "OM3 50/125";
+                                mfd: number | null;
+                                coating: 200 | 250 | 900;
+                            };
+                            /**
+                             * @default {
+                             *       "helix": 10050,
+                             *       "marks": [],
+                             *       "end": null
+                             *     }
+                             */
+                            run?: {
+                                helix: number;
+                                marks: {
+                                    /** Format: uuid */
+                                    closureId: string;
+                                    mark: number;
+                                }[];
+                                end: {
+                                    name: string;
+                                    distance: number | null;
+                                    mark: number | null;
+                                    coil: number;
+                                } | null;
+                            };
+                        };
                     };
                 };
             };
@@ -1253,6 +1512,27 @@ export interface paths {
                             mass: number;
                             number: number;
                         }[];
+                        base?: {
+                            /** Format: uuid */
+                            id: string;
+                            /** Format: uuid */
+                            projectId: string;
+                            name: string;
+                            ordinal: number;
+                            distance: number | null;
+                            /** Format: uuid */
+                            branchOf: string | null;
+                            /** @default null */
+                            position?: [
+                                number,
+                                number
+                            ] | null;
+                            trays: {
+                                single: number;
+                                mass: number;
+                                number: number;
+                            }[];
+                        };
                     };
                 };
             };
@@ -2382,6 +2662,15 @@ export interface paths {
                         /** Format: uuid */
                         changeId: string;
                         anew: boolean;
+                        base?: {
+                            text: string;
+                            pins: {
+                                cable: string;
+                                unit: number;
+                                tray: number;
+                            }[];
+                            spare: number;
+                        };
                         /** @default null */
                         retire?: {
                             by: string;
@@ -2404,6 +2693,17 @@ export interface paths {
                             moved: number;
                             dropped: number;
                             retired: number;
+                            plan: {
+                                /** Format: uuid */
+                                closureId: string;
+                                text: string;
+                                pins: {
+                                    cable: string;
+                                    unit: number;
+                                    tray: number;
+                                }[];
+                                spare: number;
+                            };
                         };
                     };
                 };

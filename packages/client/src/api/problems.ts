@@ -17,6 +17,12 @@ export class Refused extends Error {
   }
 }
 
+/** Somebody else changed the same since it was read (RFC 9110, section 15.5.13). */
+const CHANGED_MEANWHILE = 412;
+
+/** Whether a write was refused for what others did meanwhile: sent with the record as it is now it goes through. */
+export const isConflict = ({ status }: Refused): boolean => status === CHANGED_MEANWHILE;
+
 /** The server failed over a request: the same one may fail again. */
 export class ServerFailed extends Error {
   override name = 'ServerFailed';

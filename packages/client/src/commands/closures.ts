@@ -2,9 +2,10 @@ import { closureSchema } from '@cordel/core';
 import { answerOf } from '../api/api.ts';
 import { command } from './command.ts';
 
+/** `base` is the closure as it had been read: what others have changed since is kept. */
 export const saveClosure = command({
   name: 'closure.save',
-  schema: closureSchema,
+  schema: closureSchema.extend({ base: closureSchema.optional() }),
   send: (api, closure) =>
     answerOf(
       api.PUT('/api/closures/{closureId}', {
@@ -12,7 +13,7 @@ export const saveClosure = command({
         body: closure,
       }),
     ),
-  apply: (rows, closure) => {
+  apply: (rows, { base: _read, ...closure }) => {
     if (rows.isOf(closure.projectId)) rows.put('closures', closure);
   },
 });

@@ -9,6 +9,7 @@ export const savePlan = command({
   schema: planSchema.extend({
     changeId: idSchema,
     anew: z.boolean(),
+    base: planSchema.pick({ text: true, pins: true, spare: true }).optional(),
     retire: z.object({ by: personSchema, at: timeSchema, why: reasonSchema }).nullable(),
   }),
   send: (api, plan) =>

@@ -1,0 +1,72 @@
+import { isDeepStrictEqual } from 'node:util';
+import { Problem } from '../http/problem.ts';
+
+/** A field that two people changed, each to something else. */
+export interface Conflict {
+  field: string;
+  theirs: unknown;
+  mine: unknown;
+}
+
+/**
+ * A record as one person would have it, with what others have changed since that person read it. Fields that only one
+ * side changed are that side's.
+ * @param base as the person had read it
+ * @param current as it is now
+ * @param mine as the person would have it
+ */
+export function mergeRecords<Row extends object>(
+  base: Row,
+  current: Row,
+  mine: Row,
+): { merged: Row; conflicts: Conflict[] } {
+  const merged = { ...mine };
+  const conflicts: Conflict[] = [];
+  for (const field of Object.keys(mine) as (keyof Row & string)[]) {
+    if (isDeepStrictEqual(base[field], current[field])) continue;
+    if (isDeepStrictEqual(current[field], mine[field])) continue;
+    if (isDeepStrictEqual(base[field], mine[field])) merged[field] = current[field];
+    else conflicts.push({ field, theirs: current[field], mine: mine[field] });
+  }
+  return { merged, conflicts };
+}
+
+/** What the record was as it had been read does not hold any more (RFC 9110, section 15.5.13). */
+const CHANGED_MEANWHILE = 412;
+/** Longest value in a message, in characters. */
+const MOST_SHOWN = 200;
+
+const shown = (value: unknown): string => {
+  const text = typeof value === 'string' ? value : JSON.stringify(value);
+  return text.length > MOST_SHOWN ? `${text.slice(0, MOST_SHOWN)}…` : text;
+};
+
+/** What two people want otherwise is for them to decide: both versions are told, and nothing is written. */
+export function conflictProblem(conflicts: readonly Conflict[]): Problem {
+  const told = conflicts.map(
+    ({ field, theirs, mine }) =>
+      `${field}: theirs is “${shown(theirs)}”, yours is “${shown(mine)}”`,
+  );
+  return new Problem(
+    CHANGED_MEANWHILE,
+    `Somebody else changed the same since you read it. ${told.join('; ')}. Save again to keep yours.`,
+    conflicts.map(({ field }, index) => ({ place: `/${field}`, detail: told[index]! })),
+  );
+}
+
+/**
+ * What is to be saved of a record that a person read before others changed it.
+ * @param base as it had been read; none where the person does not say, or it is new
+ * @param current as it is now, if it is there
+ * @throws Problem 412 with both versions where both changed the same field
+ */
+export function mergedRecord<Row extends object>(
+  base: Row | undefined,
+  current: Row | undefined,
+  mine: Row,
+): Row {
+  if (!base || !current) return mine;
+  const { merged, conflicts } = mergeRecords(base, current, mine);
+  if (conflicts.length > 0) throw conflictProblem(conflicts);
+  return merged;
+}

@@ -66,7 +66,12 @@ describe('a plan that moves a spliced fiber', () => {
 
   it('cuts away and joins anew in one go; the same write again changes nothing', async () => {
     const body = { changeId: uuid(), retire: word };
-    expect((await put(MOVED, body)).body).toMatchObject({ added: 1, moved: 0, dropped: 0, retired: 1 });
+    expect((await put(MOVED, body)).body).toMatchObject({
+      added: 1,
+      moved: 0,
+      dropped: 0,
+      retired: 1,
+    });
     const after = await work();
     expect(after.retired).toEqual([old]);
     expect(after.splices).toHaveLength(12);
@@ -80,7 +85,12 @@ describe('a plan that moves a spliced fiber', () => {
       tryId: document.evidence[0]!.id,
       ...word,
     });
-    expect((await put(MOVED, body)).body).toMatchObject({ added: 0, moved: 0, dropped: 0, retired: 0 });
+    expect((await put(MOVED, body)).body).toMatchObject({
+      added: 0,
+      moved: 0,
+      dropped: 0,
+      retired: 0,
+    });
     expect(await work()).toEqual(after);
   });
 

@@ -134,8 +134,10 @@ function CableForm({
     const outcome = await sent;
     if (!('refused' in outcome)) return onDone();
     setProblem(outcome.refused.message);
-    // Who has seen what others did saves over it.
-    if (isConflict(outcome.refused)) setBase(latest.current);
+    if (!isConflict(outcome.refused)) return;
+    // What was typed stands here; who has seen what others did saves over it.
+    void outbox.discard(outcome.writeId);
+    setBase(latest.current);
   };
   return (
     <Leaf style={{ gap: 12 }}>

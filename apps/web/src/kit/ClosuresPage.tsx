@@ -150,8 +150,10 @@ function ClosureForm({
     const outcome = await outbox.add(commands.saveClosure, saved, `Closure ${record.name}`);
     if (!('refused' in outcome)) return onDone();
     setProblem(outcome.refused.message);
-    // Who has seen what others did saves over it.
-    if (isConflict(outcome.refused)) setBase(latest.current);
+    if (!isConflict(outcome.refused)) return;
+    // What was typed stands here; who has seen what others did saves over it.
+    void outbox.discard(outcome.writeId);
+    setBase(latest.current);
   });
   const loose = control as never;
   const others = closures.filter((entry) => entry.id !== closure?.id);

@@ -107,7 +107,8 @@ export function usePlan(closureId: string) {
     if ('refused' in outcome) {
       setSent({ state: 'refused', message: outcome.refused.message });
       if (!isConflict(outcome.refused)) return;
-      // Who has seen what others wrote applies over it.
+      // What was written stands here; who has seen what others wrote applies over it.
+      void outbox.discard(outcome.writeId);
       const now = (await stored.refetch()).data;
       if (now) keepDraft(JSON.stringify({ ...draft, base: baseOf(now) }));
       return;

@@ -28,7 +28,7 @@ const namedSchema = z.object({
 });
 
 /** One write of one record. What is appended comes along. */
-export const changeSchema = z.discriminatedUnion('kind', [
+const changeSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('evidence'), entry: evidenceSchema }),
   z.object({ kind: z.literal('closing'), entry: closingEntrySchema }),
   z.object({ kind: z.literal('splicer-record'), record: receivedRecordSchema }),

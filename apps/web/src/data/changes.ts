@@ -70,7 +70,7 @@ const appendTo =
   };
 
 /** Lays what others wrote over what is shown, and asks again for what follows from it. */
-export function showChanges(projectId: string, changes: readonly Change[]): void {
+function showChanges(projectId: string, changes: readonly Change[]): void {
   const others = changes.filter((change) => !('entry' in change && isOwn(change.entry.id)));
   const evidence = others.flatMap((change): Evidence[] =>
     change.kind === 'evidence' ? [change.entry] : [],

@@ -11,8 +11,8 @@ const NIGHTS = 1000;
 
 const byLine: RedoRule = (_, over) => over;
 const byAdvice: RedoRule = (task) => {
-  const { word } = adviseRedo(task);
-  return word === 'Redo' || word === 'Last try';
+  const { code } = adviseRedo(task);
+  return code === 'redo' || code === 'last-attempt';
 };
 
 function nights(setting: Omit<NightSetting, 'seed'>, rule: RedoRule): NightCount {

@@ -121,7 +121,9 @@ function AtTheBench({ work, mode }: { work: ClosureWork; mode: BenchMode }) {
   // The project's line says what it says; what to press is the advice's, where there is one.
   const redoNext =
     bench.record?.tension === 'failed' ||
-    (advice ? advice.word === 'Redo' || advice.word === 'Last try' : (bench.said?.redo ?? false));
+    (advice
+      ? advice.code === 'redo' || advice.code === 'last-attempt'
+      : (bench.said?.redo ?? false));
   const { last } = bench;
   const heat =
     last?.kept && mode !== 'measure' && setup.splicer && heated !== last.entries[0]?.id

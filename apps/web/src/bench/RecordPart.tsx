@@ -78,6 +78,13 @@ export function RecordLine({ record }: { record: ReceivedRecord }) {
   );
 }
 
+const ADVICE_WORDS: Record<RedoAdvice['code'], string> = {
+  keep: 'keep',
+  redo: 'redo',
+  'last-attempt': 'last try',
+  lead: 'needs the lead',
+};
+
 /** Redo or keep in a line, its figures one tap away. */
 export function AdviceLine({ advice }: { advice: RedoAdvice }) {
   const [open, setOpen] = useState(false);
@@ -85,14 +92,14 @@ export function AdviceLine({ advice }: { advice: RedoAdvice }) {
     <>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 4 }}>
         <View style={{ flex: 1 }}>
-          <Notice word={`Advice: ${advice.word.toLowerCase()}.`} live>
+          <Notice word={`Advice: ${ADVICE_WORDS[advice.code]}.`} live>
             {advice.reason}
           </Notice>
         </View>
         <Press label="Why" textSize={15} onPress={() => setOpen(true)} />
       </View>
       <Sheet
-        title={`Why ${advice.word.toLowerCase()}`}
+        title={`Why ${ADVICE_WORDS[advice.code]}`}
         visible={open}
         onClose={() => setOpen(false)}
       >

@@ -167,13 +167,13 @@ describe('advice at the Bench', () => {
 
   it('counts the tries of this joint, and the slack they ate', () => {
     const tried = advise(200, { evidence: [attempt('s1', 1, 150), attempt('s2', 1, 20)] });
-    expect(tried).toMatchObject({ tries: 2, word: 'Last try' });
+    expect(tried).toMatchObject({ tries: 2, code: 'last-attempt' });
     expect(tried.redosLeft).toBe(USUAL_PRACTICE.redos - 1);
   });
 
   it('minds the end of the window', () =>
     expect(advise(200, { left: 30 })).toMatchObject({
-      word: 'Keep',
+      code: 'keep',
       reason: expect.stringMatching(/window closes/),
     }));
 });

@@ -32,53 +32,53 @@ describe('redo or keep', () => {
   it('keeps what is likely to pass, and says with what chance', () => {
     const advice = adviseRedo(task({ estimate: 20 }));
     expect(advice).toMatchObject({
-      word: 'Keep',
+      code: 'keep',
       reason: expect.stringMatching(/^Likely to pass: (over )?9\d %\.$/),
     });
   });
 
   it('redoes what is likely to fail while another try is likely to pass', () => {
     const advice = adviseRedo(task({ estimate: 160 }));
-    expect(advice.word).toBe('Redo');
+    expect(advice.code).toBe('redo');
     expect(advice.passNow).toBeLessThan(0.1);
     expect(advice.passNext).toBeGreaterThan(0.8);
   });
 
   it('keeps an estimate a little over the redo line, where the two-way limit is far', () =>
-    expect(adviseRedo(task({ estimate: 60 })).word).toBe('Keep'));
+    expect(adviseRedo(task({ estimate: 60 })).code).toBe('keep'));
 
   it('redoes a good picture over a bad cleave', () => {
     const straight = adviseRedo(task({ estimate: 50, cleave: 0.3 }));
     const slanted = adviseRedo(task({ estimate: 50, cleave: 2.4 }));
-    expect(straight.word).toBe('Keep');
-    expect(slanted.word).toBe('Redo');
+    expect(straight.code).toBe('keep');
+    expect(slanted.code).toBe('redo');
   });
 
   it('does not redo what no redo mends: mode fields that cost more than the limit', () => {
     // 9.2 um onto 12 um costs 0.30 dB by Marcuse; no joint of them passes 0.10 dB.
     const advice = adviseRedo(task({ estimate: 130, floor: 300 }));
     expect(advice).toMatchObject({
-      word: 'Keep',
+      code: 'keep',
       passNext: 0,
       reason: expect.stringMatching(/mode fields alone cost 0\.30 dB/),
     });
   });
 
   it('says last try and needs the lead by the tries used', () => {
-    expect(adviseRedo(task({ estimate: 200, before: [20] })).word).toBe('Last try');
+    expect(adviseRedo(task({ estimate: 200, before: [20] })).code).toBe('last-attempt');
     expect(adviseRedo(task({ estimate: 300, before: [20, 20] }))).toMatchObject({
-      word: 'Needs the lead',
+      code: 'lead',
       tries: 3,
     });
   });
 
   it('minds slack and the window', () => {
     expect(adviseRedo(task({ estimate: 200, slack: { left: 300, eats: 400 } }))).toMatchObject({
-      word: 'Needs the lead',
+      code: 'lead',
       redosLeft: 0,
     });
     expect(adviseRedo(task({ estimate: 200, time: { left: 60, redo: 180 } }))).toMatchObject({
-      word: 'Keep',
+      code: 'keep',
       reason: expect.stringMatching(/window closes/),
     });
   });
@@ -89,7 +89,7 @@ describe('redo or keep', () => {
       at === 4 ? { ...fiber, estimate: 260 } : fiber,
     );
     const advice = adviseRedo({ ...task({}), method: 'mass', fibers });
-    expect(advice.word).toBe('Redo');
+    expect(advice.code).toBe('redo');
     expect(advice.passNow).toBeLessThan(0.1);
   });
 

@@ -35,7 +35,8 @@ export interface RedoTask {
 }
 
 export interface RedoAdvice {
-  word: 'Keep' | 'Redo' | 'Last try' | 'Needs the lead';
+  /** `last-attempt`: a redo, and no other after it. `lead`: a redo would help, and is not the technician's to decide. */
+  code: 'keep' | 'redo' | 'last-attempt' | 'lead';
   /** One line. */
   reason: string;
   /** Chance that the joint as it lies passes what accepts it, and that another try would. */
@@ -187,8 +188,8 @@ export function adviseRedo(task: RedoTask): RedoAdvice {
   const tries = Math.max(...fibers.map(({ before }) => before.length)) + 1;
   const floor = Math.max(...fibers.map((fiber) => fiber.floor));
   const redosLeft = slack ? Math.max(0, Math.floor(slack.left / slack.eats)) : null;
-  const said = (word: RedoAdvice['word'], reason: string, now = 1, next = 1): RedoAdvice => ({
-    word,
+  const advice = (code: RedoAdvice['code'], reason: string, now = 1, next = 1): RedoAdvice => ({
+    code,
     reason,
     passNow: now,
     passNext: next,
@@ -198,18 +199,18 @@ export function adviseRedo(task: RedoTask): RedoAdvice {
     figures: limit === null ? [] : figuresOf(task, now, next, limit, belief),
   });
   const belief = believe(task);
-  if (limit === null) return said('Keep', 'The project sets no limit for this kind of splice.');
+  if (limit === null) return advice('keep', 'The project sets no limit for this kind of splice.');
   const exact = limits.grade === 'estimate';
   const now = product(fibers.map((fiber) => passesNow(fiber, limit, belief, exact)));
   const next = product(fibers.map((fiber) => passesNext(fiber, limit, belief)));
   if (next - now <= 1 / REDOS_A_FAIL) {
-    if (now > 0.5) return said('Keep', `Likely to pass: ${percent(now)}.`, now, next);
+    if (now > 0.5) return advice('keep', `Likely to pass: ${percent(now)}.`, now, next);
     const why =
       floor * 2 > limit
         ? `the mode fields alone cost ${formatLoss(floor)} dB, which no redo mends`
         : 'this joint has shown no better';
-    return said(
-      'Keep',
+    return advice(
+      'keep',
       `Another try passes with ${percent(next)} only: ${why}. Tell the lead.`,
       now,
       next,
@@ -217,18 +218,12 @@ export function adviseRedo(task: RedoTask): RedoAdvice {
   }
   const chances = `another try passes with ${percent(next)}, this one with ${percent(now)}`;
   if (tries >= limits.maxTries)
-    return said(
-      'Needs the lead',
-      `${tries} of ${limits.maxTries} tries used; ${chances}.`,
-      now,
-      next,
-    );
-  if (redosLeft === 0)
-    return said('Needs the lead', `No slack left for a redo; ${chances}.`, now, next);
+    return advice('lead', `${tries} of ${limits.maxTries} tries used; ${chances}.`, now, next);
+  if (redosLeft === 0) return advice('lead', `No slack left for a redo; ${chances}.`, now, next);
   if (time && time.left < time.redo)
-    return said('Keep', `The window closes before a redo is done; ${chances}.`, now, next);
+    return advice('keep', `The window closes before a redo is done; ${chances}.`, now, next);
   const capital = `${chances.charAt(0).toUpperCase()}${chances.slice(1)}.`;
-  return said(tries === limits.maxTries - 1 ? 'Last try' : 'Redo', capital, now, next);
+  return advice(tries === limits.maxTries - 1 ? 'last-attempt' : 'redo', capital, now, next);
 }
 
 function figuresOf(

@@ -16,10 +16,12 @@ export function OutboxStrip() {
   const count = (state: Write['state']) => writes.filter((write) => write.state === state).length;
   const [refused, aside, waiting] = [count('refused'), count('set aside'), count('waiting')];
   const unsafe = writes.filter((write) => write.unsafe).length;
-  const shown = offline || failing || refused + aside + unsafe > 0;
+  const unknown = writes.filter((write) => write.unknown).length;
+  const shown = offline || failing || refused + aside + unsafe + unknown > 0;
   const words = [
     refused > 0 ? `${refused} not accepted` : null,
     aside > 0 ? `${aside} set aside` : null,
+    unknown > 0 ? `${unknown} kept for a newer version of this page` : null,
     unsafe > 0 ? `${unsafe} not safe: no room on this device` : null,
     offline
       ? `no connection, ${waiting} kept here to send`

@@ -1,9 +1,9 @@
-const { dirname, join } = require('node:path');
-
-const STATISTICS = join(dirname(require.resolve('simple-statistics/package.json')), 'src');
 const fileOf = (name) => `${name.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`)}.js`;
 
-/** The package is one file of all its functions: an import brings the function's own file alone. */
+/**
+ * The package is one file of all its functions: an import brings the function's own file alone. metro.config.js knows
+ * where that is.
+ */
 const oneFunctionEach = ({ types }) => ({
   visitor: {
     ImportDeclaration(path) {
@@ -12,7 +12,8 @@ const oneFunctionEach = ({ types }) => ({
         path.node.specifiers.map(({ imported, local }) =>
           types.importDeclaration(
             [types.importDefaultSpecifier(local)],
-            types.stringLiteral(join(STATISTICS, fileOf(imported.name))),
+            // Without the folder that it lies in: what is made of a file is kept for other checkouts too.
+            types.stringLiteral(`simple-statistics/src/${fileOf(imported.name)}`),
           ),
         ),
       );

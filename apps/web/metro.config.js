@@ -1,3 +1,4 @@
+const { dirname, join } = require('node:path');
 const { getDefaultConfig } = require('expo/metro-config');
 const { createProxyMiddleware } = require('http-proxy-middleware');
 
@@ -16,6 +17,7 @@ config.serializer.getPolyfills = (context) => [
 ];
 
 // Zod's texts in forty languages would ride along into the page and every worker; Cordel writes its own.
+const statistics = dirname(require.resolve('simple-statistics/package.json'));
 const resolve = config.resolver.resolveRequest;
 config.resolver.resolveRequest = (context, name, platform) => {
   if (/locales\/index(\.js|\.cjs)?$/.test(name) && /zod/.test(context.originModulePath)) {
@@ -34,6 +36,10 @@ config.resolver.resolveRequest = (context, name, platform) => {
   // Expo asks for its script's address when a module is run, which here is long after the script was.
   if (/utils\/getBundleUrl$/.test(name)) {
     return { type: 'sourceFile', filePath: require.resolve('./bundleUrl.js') };
+  }
+  // The package does not list its functions' own files (babel.config.js).
+  if (/^simple-statistics\/src\//.test(name)) {
+    return { type: 'sourceFile', filePath: join(statistics, name.replace(/^[^/]+\//, '')) };
   }
   // There is no page that lists all pages.
   if (/views\/Sitemap$/.test(name)) {

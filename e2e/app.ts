@@ -197,7 +197,7 @@ async function pressFound(page: Page, selector: string): Promise<void> {
       await element!.evaluate((node) => node.scrollIntoView({ block: 'center' }));
       return await element!.click();
     } catch (error) {
-      if (tries === 3 || !/detached/.test((error as Error).message)) throw error;
+      if (tries === 3 || !/detached|not clickable/.test((error as Error).message)) throw error;
     }
   }
 }

@@ -387,16 +387,14 @@ describe('signing and handing over', () => {
     await press(page(), 'Put my name to it');
     await sees(page(), 'Technician: M. Reyes');
     await settled();
-    // Somebody measures a splice meanwhile, and the page has not heard of it.
-    await page().setOfflineMode(true);
+    // Somebody measures a splice while the lead signs: the page hears of it, and the lead has not looked at it.
+    await drawName();
     const { splices } = await readApi<Work>(server, `/closures/${closureId}/work`);
     await writeApi(server, 'POST', '/evidence', {
       entries: [{ ...attemptOn(splices[0]!.id), at: '2026-05-20T07:00:00.000Z' }],
     });
-    await drawName();
     await fill(page(), 'Name', 'L. Ortiz');
     await press(page(), 'Put my name to it');
-    await page().setOfflineMode(false);
     await sees(page(), 'The closure changed meanwhile: look at it again, then sign.');
     await sees(page(), 'Spliced or corrected (1 entry)');
   });

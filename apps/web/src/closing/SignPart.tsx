@@ -102,13 +102,23 @@ function SignForm({
   const [role, setRole] = useState<Role>(due[0]!);
   const [name, setName] = useState(due[0] === 'technician' ? person : '');
   const [strokes, setStrokes] = useState<number[][]>([]);
+  // What stood here when the person began to sign: what comes in meanwhile they have not looked at.
+  const [seen, setSeen] = useState<string | null>(null);
+  const draw = (drawn: number[][]) => {
+    setStrokes(drawn);
+    setSeen(drawn.length === 0 ? null : (seen ?? closing.seal()));
+  };
   const sign = async () => {
     onProblem('');
+    const digest = seen ?? closing.seal();
     const outcome = await write(
-      [{ kind: 'sign', role, by: name.trim(), digest: closing.seal(), strokes }],
+      [{ kind: 'sign', role, by: name.trim(), digest, strokes }],
       `signed by ${name.trim()}`,
     );
-    if ('refused' in outcome) onProblem(outcome.refused.message);
+    if (!('refused' in outcome)) return;
+    onProblem(outcome.refused.message);
+    // Who was told what changed signs it as it is now.
+    setSeen(null);
   };
   return (
     <Leaf style={{ gap: 12 }}>
@@ -126,7 +136,7 @@ function SignForm({
         onChange={setRole}
       />
       <TextField label="Name" value={name} onChange={setName} />
-      <SignaturePad label="Field to sign in" onChange={setStrokes} />
+      <SignaturePad label="Field to sign in" onChange={draw} />
       <Press
         label="Put my name to it"
         look="next"

@@ -17,6 +17,7 @@ export { Outbox, type OutboxState, type Outcome } from './outbox/outbox.ts';
 export { type Write, waitingInputs } from './outbox/write.ts';
 export type { ListedProject, Rows, ShownPhoto, Snapshot } from './snapshot/snapshot.ts';
 export { type ProjectSnapshot, newProjectSnapshot, projectWithWrites } from './snapshot/project.ts';
+export { withChanges } from './snapshot/withChanges.ts';
 export { withWrites } from './snapshot/withWrites.ts';
 export { type ClosureWork, withEvidence } from './snapshot/work.ts';
 export { type Change, ChangeFeed, type Changes, type FeedOptions } from './feed/feed.ts';

@@ -1,12 +1,11 @@
-import { type Evidence, BUILT_IN_HARDWARE, BUILT_IN_SCHEMES } from '@cordel/core';
+import { type Evidence, BUILT_IN_HARDWARE, BUILT_IN_SCHEMES, readCursor } from '@cordel/core';
 import type { ProjectDocument } from '@cordel/core/document';
 import { sql } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 import { type TestApi, startApi } from '../testing/api.ts';
 import { attemptOn, smallDocument } from '../testing/small.ts';
 import type { ChangesAnswer } from './change.ts';
-import { changesAfter, pruneChanges } from './queries.ts';
-import { readCursor } from './cursor.ts';
+import { pruneChanges } from './queries.ts';
 
 let api: TestApi;
 let document: ProjectDocument;
@@ -206,9 +205,4 @@ describe('the stream', () => {
     expect(asked).toBeGreaterThan(before);
     api.db.execute = execute;
   });
-});
-
-it('holds nobody back by a cursor that is older than all', async () => {
-  const all = await changesAfter(api.db, document.project.id, { xact: 0n, seq: 0 });
-  expect(all.held).toBe(false);
 });

@@ -1,7 +1,7 @@
 import type { Db } from '../db/client.ts';
 import type { Notices } from '../db/notices.ts';
 import type { ChangesAnswer } from './change.ts';
-import { type Cursor, cursorText, isAfter } from './cursor.ts';
+import { type ChangeCursor, cursorText, isCursorAfter } from '@cordel/core';
 import { type Changes, changesAfter, cursorNow } from './queries.ts';
 
 /** How soon it is looked again where a write under way holds others back, in ms. */
@@ -13,8 +13,8 @@ const AGAIN_MS = 500;
 
 /** What is told: an answer as it goes on the wire, and its place. */
 export interface Told {
-  from: Cursor;
-  cursor: Cursor;
+  from: ChangeCursor;
+  cursor: ChangeCursor;
   text: string;
 }
 
@@ -22,7 +22,7 @@ type Listener = (told: Told) => void;
 
 interface Listening {
   /** What is written after it is told. */
-  place: Cursor;
+  place: ChangeCursor;
   end(): void;
 }
 
@@ -36,7 +36,7 @@ export const answerOfChanges = ({ cursor, changes, reset, more }: Changes): Chan
 /** What is written in one project, read once for all who listen. */
 class Feed {
   private readonly listeners = new Set<Listener>();
-  private place: Cursor | null = null;
+  private place: ChangeCursor | null = null;
   private reading = false;
   private again = false;
 
@@ -88,7 +88,7 @@ class Feed {
   private async next(): Promise<'more' | 'held' | 'all'> {
     const from = (this.place ??= await cursorNow(this.db));
     const found = await changesAfter(this.db, this.projectId, from);
-    if (isAfter(found.cursor, from)) {
+    if (isCursorAfter(found.cursor, from)) {
       this.place = found.cursor;
       const text = JSON.stringify(answerOfChanges(found));
       for (const listener of this.listeners) listener({ from, cursor: found.cursor, text });

@@ -5,7 +5,7 @@ import { type Db, rowsOf } from '../db/client.ts';
 import { closingEntries, splicerRecords, splices } from '../db/schema.ts';
 import { evidenceOf } from '../evidence/queries.ts';
 import type { Change, Named } from './change.ts';
-import { type Cursor, cursorOf } from './cursor.ts';
+import { type ChangeCursor, cursorOf } from '@cordel/core';
 
 /** Changes in one answer at most. */
 const MOST = 500;
@@ -24,7 +24,7 @@ interface Row {
 /** What was written after a cursor, in order. */
 export interface Changes {
   /** After the last of them. */
-  cursor: Cursor;
+  cursor: ChangeCursor;
   changes: Change[];
   /** Some of what came after the cursor is not kept any more: everything has to be asked for again. */
   reset: boolean;
@@ -35,7 +35,7 @@ export interface Changes {
 }
 
 /** The place behind all that is done by now, and before all that is still under way. */
-export async function cursorNow(db: Db): Promise<Cursor> {
+export async function cursorNow(db: Db): Promise<ChangeCursor> {
   const [row] = await rowsOf<{ xact: string }>(
     db,
     sql`select pg_snapshot_xmin(pg_current_snapshot())::text as xact`,
@@ -44,7 +44,11 @@ export async function cursorNow(db: Db): Promise<Cursor> {
 }
 
 /** What was written in a project, and for all of them, after a cursor. */
-export async function changesAfter(db: Db, projectId: string, after: Cursor): Promise<Changes> {
+export async function changesAfter(
+  db: Db,
+  projectId: string,
+  after: ChangeCursor,
+): Promise<Changes> {
   const found = await rowsOf<Row & { open: boolean }>(
     db,
     sql`select xact::text, seq::text, kind, key,

@@ -3,7 +3,7 @@ import { Problem } from '../http/problem.ts';
 import { answers, idParams, router } from '../http/router.ts';
 import { getProject } from '../projects/queries.ts';
 import { changesSchema } from './change.ts';
-import { type Cursor, readCursor } from './cursor.ts';
+import { type ChangeCursor, readCursor } from '@cordel/core';
 import { type Feeds, answerOfChanges } from './feeds.ts';
 import { changesAfter, cursorNow } from './queries.ts';
 import { streamChanges } from './stream.ts';
@@ -36,7 +36,7 @@ const stream = createRoute({
 });
 
 /** @throws Problem 422 where it is no cursor */
-function cursorFrom(text: string): Cursor {
+function cursorFrom(text: string): ChangeCursor {
   const cursor = readCursor(text);
   if (!cursor)
     throw new Problem(422, 'That is no cursor.', [

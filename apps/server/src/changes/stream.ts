@@ -1,7 +1,7 @@
 import type { Context } from 'hono';
 import { streamSSE } from 'hono/streaming';
 import type { Db } from '../db/client.ts';
-import { type Cursor, cursorText, isAfter } from './cursor.ts';
+import { type ChangeCursor, cursorText, isCursorAfter } from '@cordel/core';
 import { type Feeds, type Told, answerOfChanges } from './feeds.ts';
 import { changesAfter } from './queries.ts';
 
@@ -17,7 +17,7 @@ export function streamChanges(
   db: Db,
   feeds: Feeds,
   projectId: string,
-  after: Cursor,
+  after: ChangeCursor,
 ): Response {
   c.header('x-accel-buffering', 'no');
   return streamSSE(c, async (stream) => {
@@ -30,7 +30,7 @@ export function streamChanges(
     });
     stream.onAbort(() => wake());
     let place = after;
-    const send = (cursor: Cursor, data: string) => {
+    const send = (cursor: ChangeCursor, data: string) => {
       place = cursor;
       return stream.writeSSE({ event: 'changes', id: cursorText(cursor), data });
     };
@@ -39,7 +39,7 @@ export function streamChanges(
       for (let more = true; more && !stream.aborted;) {
         const found = await changesAfter(db, projectId, place);
         more = found.more;
-        if (isAfter(found.cursor, place))
+        if (isCursorAfter(found.cursor, place))
           await send(found.cursor, JSON.stringify(answerOfChanges(found)));
       }
     };
@@ -48,12 +48,12 @@ export function streamChanges(
       await here();
       await catchUp();
       // All before that had been done when it was read.
-      if (isAfter(listening.place, place)) place = listening.place;
+      if (isCursorAfter(listening.place, place)) place = listening.place;
       while (!stream.aborted && !stream.closed) {
         for (const told of waiting.splice(0)) {
-          if (!isAfter(told.cursor, place)) continue;
+          if (!isCursorAfter(told.cursor, place)) continue;
           // What it begins after is here, or else it is read by itself.
-          if (isAfter(told.from, place) || isAfter(place, told.from)) await catchUp();
+          if (isCursorAfter(told.from, place) || isCursorAfter(place, told.from)) await catchUp();
           else await send(told.cursor, told.text);
         }
         let timer: NodeJS.Timeout | undefined;

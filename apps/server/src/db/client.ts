@@ -10,7 +10,7 @@ import { EngineStopped, portEngine } from './embedded/portEngine.ts';
 import { type EngineThread, startEngineThread } from './embedded/startThread.ts';
 import { Wire } from './embedded/wire.ts';
 import { lockFolder } from './lock.ts';
-import { CHANNEL, Notices } from './notices.ts';
+import { Notices } from './notices.ts';
 import { retried } from './retry.ts';
 import { isUnreachable } from './unreachable.ts';
 import * as schema from './schema.ts';
@@ -161,39 +161,6 @@ export async function openServer(url: string, migrationsFolder: string | null): 
     // The lock goes with the connection.
     client.release(true);
   }
-}
-
-/** How long a listener that lost its connection waits before it tries again, in ms. */
-const LISTEN_AGAIN_MS = 500;
-
-/** Listens on a connection of its own for as long as the process lives. @returns what ends it */
-export function listenOn(url: string, notices: Notices): () => Promise<void> {
-  let over = false;
-  let client: pg.Client | null = null;
-  const connect = async (): Promise<void> => {
-    const own = new pg.Client({ connectionString: url, keepAlive: true });
-    client = own;
-    const again = () => {
-      if (client !== own) return;
-      client = null;
-      if (!over) setTimeout(() => void connect(), LISTEN_AGAIN_MS).unref();
-    };
-    own.on('error', again).on('end', again);
-    own.on('notification', ({ payload }) => notices.tell(payload ?? ''));
-    try {
-      await own.connect();
-      await own.query(`listen ${CHANNEL}`);
-      // What was told meanwhile nobody heard.
-      notices.tell('');
-    } catch {
-      again();
-    }
-  };
-  void connect();
-  return async () => {
-    over = true;
-    await client?.end().catch(() => undefined);
-  };
 }
 
 async function openPool(pool: pg.Pool, migrationsFolder: string | null): Promise<OpenDb> {

@@ -1,3 +1,5 @@
+import pg from 'pg';
+
 /** The channel on which triggers say that there are changes. */
 export const CHANNEL = 'cordel_changes';
 
@@ -18,4 +20,37 @@ export class Notices {
   tell(payload: string): void {
     for (const listener of this.listeners) listener(payload === '' ? null : payload);
   }
+}
+
+/** How long a listener that lost its connection waits before it tries again, in ms. */
+const LISTEN_AGAIN_MS = 500;
+
+/** Listens on a connection of its own for as long as the process lives. @returns what ends it */
+export function listenOn(url: string, notices: Notices): () => Promise<void> {
+  let over = false;
+  let client: pg.Client | null = null;
+  const connect = async (): Promise<void> => {
+    const own = new pg.Client({ connectionString: url, keepAlive: true });
+    client = own;
+    const again = () => {
+      if (client !== own) return;
+      client = null;
+      if (!over) setTimeout(() => void connect(), LISTEN_AGAIN_MS).unref();
+    };
+    own.on('error', again).on('end', again);
+    own.on('notification', ({ payload }) => notices.tell(payload ?? ''));
+    try {
+      await own.connect();
+      await own.query(`listen ${CHANNEL}`);
+      // What was told meanwhile nobody heard.
+      notices.tell('');
+    } catch {
+      again();
+    }
+  };
+  void connect();
+  return async () => {
+    over = true;
+    await client?.end().catch(() => undefined);
+  };
 }

@@ -40,7 +40,7 @@ export type PlanWrite = Plan & {
   retire: Pick<Ruling, 'by' | 'at' | 'why'> | null;
 };
 
-/** How many splices a plan added, moved, dropped and cut away, and the plan as it stands then. */
+/** How many splices a plan added, moved, dropped and retired, and the plan as it stands then. */
 export interface PlanResult {
   plan: Plan;
   added: number;

@@ -4,6 +4,7 @@ import {
   assemblySchema,
   cableSchema,
   closureSchema,
+  cursorText,
   hardwareSchema,
   projectSchema,
   schemeSchema,
@@ -11,7 +12,6 @@ import {
 import { Problem } from '../http/problem.ts';
 import { answers, changedSchema, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { allHardware, assembliesOf } from '../prep/queries.ts';
-import { cursorText } from '../changes/cursor.ts';
 import { cursorNow } from '../changes/queries.ts';
 import { archivedIds } from '../removal/queries.ts';
 import { allSchemes } from '../schemes/queries.ts';

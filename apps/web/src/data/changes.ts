@@ -4,6 +4,7 @@ import {
   ChangeFeed,
   type ClosureWork,
   type Snapshot,
+  withChanges,
   withEvidence,
 } from '@cordel/client';
 import type { Evidence, ReceivedRecord } from '@cordel/core';
@@ -80,12 +81,11 @@ function showChanges(projectId: string, changes: readonly Change[]): void {
       { queryKey: ['work'] },
       (work) => work && withEvidence(work, evidence),
     );
-  const closing = others.flatMap((change) => (change.kind === 'closing' ? [change.entry] : []));
-  for (const closureId of new Set(closing.map((entry) => entry.closureId)))
-    queryClient.setQueryData<Snapshot>(['closing', closureId], (held) => {
-      const own = closing.filter((entry) => entry.closureId === closureId);
-      return held && { ...held, closing: appendTo(own)(held.closing ?? []) };
-    });
+  if (others.some(({ kind }) => kind === 'closing'))
+    queryClient.setQueriesData<Snapshot>(
+      { queryKey: ['closing'] },
+      (held) => held && withChanges(held, others),
+    );
   const records = others.flatMap((change) =>
     change.kind === 'splicer-record' ? [change.record] : [],
   );

@@ -1,5 +1,4 @@
 import { createApi } from '../api/api.ts';
-import { isAfter } from './cursor.ts';
 import { type Change, ChangeFeed, type Changes } from './feed.ts';
 
 /** A stream as a browser has it, told by hand. */
@@ -119,11 +118,4 @@ describe('what others write', () => {
     expect(told).toEqual([]);
     expect(HandSource.made[0]!.readyState).toBe(2);
   });
-});
-
-test('places are in the order of their transactions, then of their numbers', () => {
-  expect(isAfter('9-9', '10-0')).toBe(false);
-  expect(isAfter('10-10', '10-9')).toBe(true);
-  expect(isAfter('10-9', '10-9')).toBe(false);
-  expect(isAfter('9007199254740993-1', '9007199254740992-2')).toBe(true);
 });

@@ -1,6 +1,6 @@
 import { type Api, answerOf } from '../api/api.ts';
 import type { paths } from '../api/paths.ts';
-import { isAfter } from './cursor.ts';
+import { isCursorAfter, readCursor } from '@cordel/core';
 
 /** What was written after a cursor, as the server tells it. */
 export type Changes =
@@ -28,6 +28,12 @@ export interface FeedOptions {
 const SILENT_MS = 25_000;
 /** A stream that the server ended is opened again after, in ms. */
 const AGAIN_MS = 2000;
+
+/** Whether a place is behind another; a text that is none is behind nothing. */
+function isBehind(text: string, other: string): boolean {
+  const [a, b] = [readCursor(text), readCursor(other)];
+  return a !== null && b !== null && isCursorAfter(a, b);
+}
 
 type Message = { kind: 'changes'; changes: Changes } | { kind: 'live'; isLive: boolean };
 
@@ -89,16 +95,16 @@ export class ChangeFeed {
     const path = `/api/projects/${projectId}/changes/stream?since=${this.cursor}`;
     const source = newSource(`${origin}${path}`);
     this.source = source;
-    this.heard();
+    this.received();
     source.onopen = () => this.setLive(true);
     source.onerror = () => {
       this.setLive(false);
       // Otherwise it opens again by itself.
       if (source.readyState === source.CLOSED) this.later(AGAIN_MS);
     };
-    source.addEventListener('here', () => this.heard());
+    source.addEventListener('here', () => this.received());
     source.addEventListener('changes', ({ data }: MessageEvent<string>) => {
-      this.heard();
+      this.received();
       const changes = JSON.parse(data) as Changes;
       this.take(changes);
       this.tell({ kind: 'changes', changes });
@@ -119,7 +125,7 @@ export class ChangeFeed {
   }
 
   private take({ cursor, changes, reset }: Changes): void {
-    if (this.isOver || !isAfter(cursor, this.cursor)) return;
+    if (this.isOver || !isBehind(cursor, this.cursor)) return;
     this.cursor = cursor;
     if (reset) this.options.onReset();
     else if (changes.length > 0) this.options.onChanges(changes);
@@ -140,7 +146,7 @@ export class ChangeFeed {
     if (!this.isOver) this.channel?.postMessage(message);
   }
 
-  private heard(): void {
+  private received(): void {
     this.later(SILENT_MS);
   }
 

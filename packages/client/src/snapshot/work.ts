@@ -4,7 +4,7 @@ import { type Closure, type Evidence, type Splice, retirementsOf } from '@cordel
 export interface ClosureWork {
   closure: Closure;
   splices: Splice[];
-  /** Splices that were cut away. */
+  /** Splices that were removed. */
   retired: Splice[];
   /** Of both. */
   evidence: Evidence[];

@@ -23,3 +23,4 @@ export * from './splice.ts';
 export * from './splicerRecord.ts';
 export * from './trace.ts';
 export * from './units.ts';
+export * from './changeCursor.ts';

@@ -1,7 +1,7 @@
 const only = (from, allowed) => ({
   name: `${from.replace(/[^a-z]+/g, '-')}-arrows`,
   comment:
-    'Arrows point one way: web -> client, core, standin; client -> core; server -> core, standin, demo; demo -> core, standin.',
+    'Arrows point one way: web -> client, text, core, standin; client -> core; text -> core; server -> core, text, standin, demo; standin -> core; demo -> core, standin.',
   severity: 'error',
   from: { path: `^${from}/` },
   to: { path: '^(apps|packages|e2e)/', pathNot: `^(${[from, ...allowed].join('|')})/` },
@@ -11,11 +11,12 @@ module.exports = {
   forbidden: [
     only('packages/core', []),
     only('packages/client', ['packages/core']),
+    only('packages/text', ['packages/core']),
     only('packages/standin', ['packages/core']),
     only('packages/demo', ['packages/core', 'packages/standin']),
-    only('apps/server', ['packages/core', 'packages/demo', 'packages/standin']),
-    only('apps/web', ['packages/client', 'packages/core', 'packages/standin']),
-    only('e2e', ['packages/client', 'packages/core']),
+    only('apps/server', ['packages/core', 'packages/text', 'packages/demo', 'packages/standin']),
+    only('apps/web', ['packages/client', 'packages/text', 'packages/core', 'packages/standin']),
+    only('e2e', ['packages/client', 'packages/text', 'packages/core']),
     {
       name: 'no-circular',
       severity: 'error',

@@ -17,6 +17,14 @@ module.exports = {
         '^.+\\.[jt]sx?$|\\.mjs$': swc['^.+\\.tsx?$'],
       },
     },
+    {
+      ...node,
+      displayName: 'text',
+      rootDir: 'packages/text',
+      // ES modules only.
+      transformIgnorePatterns: ['/node_modules/(?!(intl-messageformat|@formatjs|@cordel)/)'],
+      transform: { '^.+\\.[jt]sx?$': swc['^.+\\.tsx?$'] },
+    },
     { ...node, displayName: 'standin', rootDir: 'packages/standin' },
     { ...node, displayName: 'demo', rootDir: 'packages/demo' },
     '<rootDir>/apps/server/jest.config.cjs',

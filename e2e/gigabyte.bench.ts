@@ -30,7 +30,7 @@ const CHECKSUM_BYTES = 'Cksum'.length + 1 + 2;
 /** Traces like one that is there, with as many samples as asked for, each with noise of its own. */
 function tracesLike(given: Uint8Array): () => Uint8Array {
   const read = readSor(given);
-  if (!read.ok) throw new Error(read.error);
+  if (!read.ok) throw new Error(read.error.code);
   const { general, supplier, fixed, keyEvents } = read.value;
   const { levels } = samplesOf(read.value);
   const file = writeSor({

@@ -118,6 +118,7 @@ export function build() {
     [
       'apps/web',
       'packages/client',
+      'packages/text',
       'packages/core',
       'packages/standin',
       'package-lock.json',

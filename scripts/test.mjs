@@ -17,7 +17,7 @@ const STEPS = {
   lint: () => run('npm', ['run', '--silent', 'lint']),
   arrows: () => run('npm', ['run', '--silent', 'arrows']),
   unused: () => run('npm', ['run', '--silent', 'unused']),
-  unit: () => jest(['core', 'client', 'standin', 'demo', 'web']),
+  unit: () => jest(['core', 'text', 'client', 'standin', 'demo', 'web']),
   api: () => jest(['server'], MODULES),
   e2e: () => {
     build();

@@ -8,6 +8,7 @@ npx(['expo', 'customize', 'tsconfig.json'], {
 });
 for (const part of [
   'packages/core',
+  'packages/text',
   'packages/client',
   'packages/standin',
   'packages/demo',

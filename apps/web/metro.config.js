@@ -33,6 +33,8 @@ config.resolver.resolveRequest = (context, name, platform) => {
   ) {
     return { type: 'empty' };
   }
+  // Texts have plurals and choices, no patterns of dates and numbers.
+  if (/^@formatjs\/icu-skeleton-parser/.test(name)) return { type: 'empty' };
   // Expo asks for its script's address when a module is run, which here is long after the script was.
   if (/utils\/getBundleUrl$/.test(name)) {
     return { type: 'sourceFile', filePath: require.resolve('./bundleUrl.js') };

@@ -65,7 +65,7 @@ test('every fiber that enters is named, but at Top barn', () => {
 test('every cable finds a port and a seal', () => {
   for (const assembly of document.assemblies) {
     const hardware = BUILT_IN_HARDWARE.find(({ id }) => id === assembly.hardwareId)!;
-    const { ports, left } = sealPorts(hardware, assembly.entries, 'mm');
+    const { ports, left } = sealPorts(hardware, assembly.entries);
     expect(left).toEqual([]);
     for (const { seal } of ports.flatMap((use) => use.entries))
       expect(seal).toMatchObject({ ok: true });

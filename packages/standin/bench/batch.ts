@@ -72,7 +72,7 @@ function makeBatch(): Batch {
 
 const read = (bytes: Uint8Array): SorFile => {
   const file = readSor(bytes);
-  if (!file.ok) throw new Error(file.error);
+  if (!file.ok) throw new Error(file.error.code);
   return file.value;
 };
 

@@ -205,7 +205,7 @@ function proofQuality(noise: number, salt: number) {
       );
       files.set(id, bytes);
       const file = readSor(bytes);
-      if (!file.ok) throw new Error(file.error);
+      if (!file.ok) throw new Error(file.error.code);
       const found = analyse(file.value);
       traces.push({
         id,
@@ -226,7 +226,7 @@ function proofQuality(noise: number, salt: number) {
   let [squares, bounds, count, one, two, due, missed] = [0, 0, 0, 0, 0, 0, 0];
   for (const { id, circuit, direction } of proof.traces) {
     const file = readSor(files.get(id)!);
-    if (!file.ok) throw new Error(file.error);
+    if (!file.ok) throw new Error(file.error.code);
     const own = measureTrace(samplesOf(file.value), proof.laid.get(id)!);
     figures.set(id, own);
     const plant = line.plants.get(circuit)!;
@@ -316,7 +316,7 @@ function ratioOf(one: () => unknown, other: () => unknown): number {
 export function traceSpeed(): TraceFigure[] {
   const bytes = writeSor(shootTrace(shot(1, 0.01)));
   const file = readSor(bytes);
-  if (!file.ok) throw new Error(file.error);
+  if (!file.ok) throw new Error(file.error.code);
   const levels = levelsOf(file.value.data);
   if (analyse(file.value).joints.length !== 9) throw new Error('Not all joints were found.');
   const sum = () => {

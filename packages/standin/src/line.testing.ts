@@ -139,7 +139,7 @@ export function readTrace(
   wavelengthNm: number,
 ): ReadTrace {
   const file = readSor(bytes);
-  if (!file.ok) throw new Error(file.error);
+  if (!file.ok) throw new Error(file.error.code);
   const samples = samplesOf(file.value);
   const { joints, end, faded } = analyse(file.value, samples);
   const { range, groupIndex } = factsOf(file.value, samples);
@@ -185,7 +185,7 @@ export function proveAll(
   const figures = new Map(
     proof.traces.map(({ id }) => {
       const file = readSor(files.get(id)!);
-      if (!file.ok) throw new Error(file.error);
+      if (!file.ok) throw new Error(file.error.code);
       const samples = samplesOf(file.value);
       const by = proof.stretch.get(id)!;
       return [

@@ -67,7 +67,6 @@ export function spliceNight(setting: NightSetting, rule: RedoRule): NightCount {
         measured: [],
         slack: null,
         time: null,
-        unit: 'mm',
       };
       const over = estimates.some((estimate) => estimate > line);
       if (attempt < limits.maxTries && rule(task, over)) {

@@ -44,7 +44,7 @@ const levels = (shot: OtdrTask): Float32Array => {
 
 const read = (shot: OtdrTask) => {
   const file = readSor(writeSor(shootTrace(shot)));
-  if (!file.ok) throw new Error(file.error);
+  if (!file.ok) throw new Error(file.error.code);
   return analyse(file.value);
 };
 

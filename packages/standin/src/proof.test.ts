@@ -45,8 +45,8 @@ const causes = (own: Line, list: readonly ReadTrace[]) => {
   return findCauses(proved.proof, own.circuits, proved.figures, paired.joints, own.splices);
 };
 const found = findCauses(proof, line.circuits, figures, joints, line.splices);
-const words = (problems: readonly ProofProblem[], kind: ProofProblem['kind']) =>
-  problems.filter((problem) => problem.kind === kind);
+const messages = (problems: readonly ProofProblem[], kind: ProofProblem['kind']) =>
+  problems.filter((problem) => problem.kind === kind).map(({ message }) => message);
 
 describe('both directions of a line, against what it really is', () => {
   const truth = (spliceId: string, nm: number): number => {
@@ -98,25 +98,27 @@ describe('both directions of a line, against what it really is', () => {
   });
 
   it.each([
-    ['break', /^L 4 is broken/, /same place from both ends/],
-    ['tray', /^Tray 2 at ferry/, /more so at long wavelengths/],
-    ['bend', /^L 6 is bent where no joint/, /AB at 1310 nm/],
-    ['bend', /^osier 9 is bent/, /at 1550 nm and .* at 1310 nm/],
-    ['splice', /^kiln 3 is a bad splice/, /both ways/],
-    ['unplanned', /^A joint in L 7/, /it reflects/],
-    ['ghost', /^An echo in L 7/, /without loss/],
-  ])('%s: %s', (cause, title, evidence) => {
-    const own = found.filter((finding) => finding.cause === cause && title.test(finding.title));
+    ['break', { code: 'brokenSamePlace', label: 'L 4' }],
+    ['tray', { code: 'trayHigh', tray: '2', closure: 'ferry', bent: 'yes' }],
+    ['bend', { code: 'unplannedBend', label: 'L 6' }],
+    ['bend', { code: 'bent', label: 'osier 9', longNm: 1550, shortNm: 1310 }],
+    ['splice', { code: 'badSplice', label: 'kiln 3' }],
+    ['unplanned', { code: 'unplanned', label: 'L 7', reflects: 'yes' }],
+    ['ghost', { code: expect.stringMatching(/^echo/) as string, label: 'L 7' }],
+  ])('%s: %j', (cause, message) => {
+    const own = found.filter(
+      (finding) =>
+        finding.cause === cause &&
+        Object.entries(message).every(([key, value]) =>
+          expect.objectContaining({ [key]: value as unknown }).asymmetricMatch(finding.message),
+        ),
+    );
     expect(own).toHaveLength(1);
-    expect(own[0]!.evidence).toMatch(evidence);
   });
 
   it('nothing else is bad', () => {
     expect(
-      found
-        .filter(({ weight }) => weight === 'bad')
-        .map(({ title }) => title)
-        .sort(),
+      found.filter(({ weight }) => weight === 'bad').map(({ message }) => message.code),
     ).toHaveLength(6);
   });
 
@@ -131,7 +133,7 @@ describe('both directions of a line, against what it really is', () => {
   it('cables of unlike mode fields are said, so that nobody breaks a good splice', () => {
     const look = found.filter(({ cause, weight }) => cause === 'mode field' && weight === 'look');
     expect(look.length).toBeGreaterThan(0);
-    expect(look[0]!.evidence).toMatch(/leave them/);
+    expect(look[0]!.message.code).toBe('goodOneWay');
   });
 });
 
@@ -148,7 +150,7 @@ describe('a line that is not joined through yet', () => {
     const own = causes(half, list);
     expect(own.filter(({ weight }) => weight === 'bad')).toEqual([]);
     expect(own.filter(({ cause }) => cause === 'break')).toMatchObject([
-      { title: '6 fibers are not joined yet at kiln', weight: 'look' },
+      { message: { code: 'severalNotJoined', fibers: 6, closure: 'kiln' }, weight: 'look' },
     ]);
     expect(proved.proof.fit.corrections).toEqual([]);
     expect(Math.abs(proved.proof.fit.scale - 1)).toBeLessThan(0.004);
@@ -171,11 +173,11 @@ describe('ribbons', () => {
       ribbon.splices.set(id, { ...place, slot: 1, mass: true, position: Number(id.split(' ')[1]) });
     const own = causes(ribbon, shootAll(ribbon)).filter(({ weight }) => weight === 'bad');
     expect(own.map(({ cause }) => cause)).toEqual(['ribbon edge']);
-    expect(own[0]!.evidence).toMatch(/^Fibers 1, 12 of the ribbon/);
+    expect(own[0]!.message).toMatchObject({ code: 'ribbonEdges', positions: ['1', '12'] });
   });
 });
 
-describe('what is wrong with the traces is said in words', () => {
+describe('what is wrong with the traces is said', () => {
   const sound = lineOf(6);
   const all = shootAll(sound);
   const with_ = (index: number, change: (one: ReadTrace) => ReadTrace) =>
@@ -210,49 +212,56 @@ describe('what is wrong with the traces is said in words', () => {
       bytes: all[0]!.bytes,
       trace: { ...all[0]!.trace, id: one.trace.id, name: one.trace.name, direction: 'BA' },
     }));
-    const [problem] = words(problemsOf(copied), 'same samples');
-    expect(problem!.words).toMatch(/^L 1: both directions hold the same samples/);
+    expect(messages(problemsOf(copied), 'same samples')).toMatchObject([
+      { code: 'copyOfOther', label: 'L 1' },
+    ]);
   });
 
   it('a group index that is not its fellows’, put right for its distances', () => {
     const list = again(4, { groupIndex: 150_100 });
     const proved = proveAll(sound, list);
-    const [problem] = words(proved.proof.problems, 'group index');
-    expect(problem!.words).toMatch(/1.501.*the others at 1310 nm with 1.4677/);
+    expect(messages(proved.proof.problems, 'group index')).toMatchObject([
+      {
+        code: 'groupIndex',
+        index: '1.501',
+        usual: expect.stringMatching(/^1\.4677/) as string,
+        wavelengthNm: 1310,
+      },
+    ]);
     expect(proved.proof.laid.get('L 2 AB 1310')).toMatchObject({ early: null, late: 0 });
   });
 
   it('a group index that all have wrong comes out as the scale', () => {
     const problems = problemsOf(shootAll(sound, { groupIndex: 150_100 }));
-    const [problem] = words(problems, 'scale');
-    expect(problem!.words).toMatch(/2.2 % short|2.3 % short/);
-    expect(problem!.words).toMatch(/1.46\d\d would fit/);
+    expect(messages(problems, 'scale')).toMatchObject([
+      {
+        code: 'scaleShort',
+        percent: expect.stringMatching(/^2\.[23]$/) as string,
+        fitting: expect.stringMatching(/^1\.46\d\d$/) as string,
+      },
+    ]);
   });
 
   it('unlike wavelengths, and a direction that is missing', () => {
     const list = all.filter(
       ({ trace: { id } }) => !['L 1 AB 1550', 'L 1 BA 1310', 'L 2 BA 1550'].includes(id),
     );
-    expect(words(problemsOf(list), 'wavelengths')).toMatchObject([
-      { words: expect.stringMatching(/^L 1: AB was shot at 1310 nm, BA at 1550 nm/) as string },
+    expect(messages(problemsOf(list), 'wavelengths')).toMatchObject([
+      { code: 'otherWavelengths', label: 'L 1', ab: ['1310'], ba: ['1550'] },
     ]);
-    expect(words(problemsOf(list), 'direction missing')).toMatchObject([
-      { words: 'L 2 at 1550 nm: BA is missing, so its losses are one-way.' },
+    expect(messages(problemsOf(list), 'direction missing')).toMatchObject([
+      { code: 'directionMissing', label: 'L 2', wavelengthNm: 1550, missing: 'BA' },
     ]);
   });
 
   it('a range that is too short, a launch fiber left in, noise only', () => {
-    expect(words(problemsOf(again(0, { range: 9000 })), 'no end')).toMatchObject([
-      {
-        words: expect.stringMatching(
-          /range of 9.0 km is too short for L 1, which ends at 13/,
-        ) as string,
-      },
+    expect(messages(problemsOf(again(0, { range: 9000 })), 'no end')).toMatchObject([
+      { code: 'rangeTooShort', label: 'L 1' },
     ]);
-    expect(words(problemsOf(again(0, { launch: 502 })), 'launch fiber')).toMatchObject([
-      { words: expect.stringMatching(/first 50\d m are a launch fiber/) as string },
+    expect(messages(problemsOf(again(0, { launch: 502 })), 'launch fiber')).toMatchObject([
+      { code: 'launchFiber', length: { tapeM: expect.closeTo(502, -1) as number } },
     ]);
-    expect(words(problemsOf(again(0, { unplugged: true })), 'noise only')).toHaveLength(1);
+    expect(messages(problemsOf(again(0, { unplugged: true })), 'noise only')).toHaveLength(1);
   });
 
   it('two fibers mixed up, where their joints tell them apart', () => {
@@ -270,7 +279,7 @@ describe('what is wrong with the traces is said in words', () => {
     );
     const proved = proveAll(own, mixed);
     const [problem] = findSwappedFibers(proved.proof, own.circuits, proved.figures);
-    expect(problem!.words).toMatch(/^L 2 and L 3 look mixed up/);
+    expect(problem!.message).toMatchObject({ code: 'swapped', first: 'L 2', second: 'L 3' });
     const right = proveAll(own, list);
     expect(findSwappedFibers(right.proof, own.circuits, right.figures)).toEqual([]);
   });
@@ -279,6 +288,6 @@ describe('what is wrong with the traces is said in words', () => {
     const broken = lineOf(6, { plant: { 1: { breakAt: 8000 } } });
     const own = readTrace(shotOf(broken, 1, 'AB', 1550), 1, 'AB', 1550);
     const list = all.map((one) => (one.trace.id === own.trace.id ? own : one));
-    expect(words(problemsOf(list), 'end from one side')).toHaveLength(1);
+    expect(messages(problemsOf(list), 'end from one side')).toHaveLength(1);
   });
 });

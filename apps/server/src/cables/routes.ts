@@ -1,6 +1,7 @@
 import { createRoute } from '@hono/zod-openapi';
 import { eq, sql } from 'drizzle-orm';
-import { type Cable, cableSchema, describeMakeUp, fiberCount } from '@cordel/core';
+import { type Cable, cableSchema, fiberCount } from '@cordel/core';
+import { makeUpText } from '@cordel/text/fiber';
 import { type Db, rowsOf } from '../db/client.ts';
 import { cables } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
@@ -33,7 +34,7 @@ async function putCable(db: Db, cable: Cable): Promise<void> {
           select fiber_b from splices where project_id = ${cable.projectId} and cable_b = ${cable.id}) used`,
   );
   if (highest?.fiber && highest.fiber > fiberCount(cable.makeUp)) {
-    const detail = `Fiber ${highest.fiber} of cable ${cable.name} is spliced, and ${describeMakeUp(cable.makeUp)} has no such fiber: choose a larger make-up.`;
+    const detail = `Fiber ${highest.fiber} of cable ${cable.name} is spliced, and ${makeUpText(cable.makeUp)} has no such fiber: choose a larger make-up.`;
     throw new Problem(422, detail, [{ place: '/makeUp', detail }]);
   }
   const { id: _id, ...set } = cable;

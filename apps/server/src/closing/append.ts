@@ -8,6 +8,7 @@ import {
   formatGauge,
   sealRecord,
 } from '@cordel/core/close';
+import { recordChangeText, signingBlockText } from '@cordel/text/close';
 import { type Db, rowsOf } from '../db/client.ts';
 import { closingEntries } from '../db/schema.ts';
 import { refuseFuture, utcOf } from '../http/moments.ts';
@@ -153,14 +154,19 @@ async function entryNamed(db: Db, id: string): Promise<ClosingEntry | null> {
 async function sign(db: Db, entry: EntryOf<'sign'>, index: number): Promise<void> {
   const { record, state } = await recordNow(db, entry.closureId);
   if (state.blocks.length > 0)
-    refuse(409, index, 'digest', `It cannot be signed yet. ${state.blocks.join(' ')}`);
+    refuse(
+      409,
+      index,
+      'digest',
+      `It cannot be signed yet. ${state.blocks.map((block) => signingBlockText(block)).join(' ')}`,
+    );
   const { content, digest } = sealRecord(record);
   if (digest !== entry.digest)
     refuse(
       409,
       index,
       'digest',
-      `The closure changed meanwhile: look at it again, then sign. ${await meanwhile(db, record, entry)}`.trim(),
+      `The closure changed meanwhile: check it again, then sign. ${await meanwhile(db, record, entry)}`.trim(),
     );
   await keepSigned(db, [{ closureId: entry.closureId, digest, content }]);
 }
@@ -169,5 +175,7 @@ async function sign(db: Db, entry: EntryOf<'sign'>, index: number): Promise<void
 async function meanwhile(db: Db, record: ClosureRecord, entry: EntryOf<'sign'>): Promise<string> {
   const signed = await signedOf(db, entry.closureId);
   const before = signed.find(({ digest }) => digest === entry.digest);
-  return before ? changesSince(JSON.parse(before.content) as ClosureRecord, record).join(' ') : '';
+  if (!before) return '';
+  const changes = changesSince(JSON.parse(before.content) as ClosureRecord, record);
+  return changes.map((change) => recordChangeText(change)).join(' ');
 }

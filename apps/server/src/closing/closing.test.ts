@@ -362,7 +362,10 @@ describe('a cut-over of live fibers', () => {
     const after = await closing();
     expect(after.digest).not.toBe(digest);
     expect(after.signed).toMatchObject([{ digest, whole: true }]);
-    expect(after.signed[0]!.changes).toContain('Splices removed: A 1 to B 1.');
+    expect(after.signed[0]!.changes).toContainEqual({
+      code: 'removed',
+      splices: { pairs: [{ cableA: 'A', fiberA: 1, cableB: 'B', fiberB: 1 }], most: 8 },
+    });
     // What was signed is still what it was.
     expect((await post(sign('lead', digest))).status).toBe(409);
   });
@@ -410,10 +413,10 @@ describe('signing', () => {
     await api.record([{ ...attemptOn(splice.id, 10), at: '2026-05-05T07:00:00.000Z' }]);
     const answer = await post(sign('lead', digest));
     expect(answer.status).toBe(409);
-    expect(detailOf(answer)).toMatch(/changed meanwhile: look at it again, then sign/);
+    expect(detailOf(answer)).toMatch(/changed meanwhile: check it again, then sign/);
     expect(detailOf(answer)).toMatch(/Spliced or corrected \(1 entry\): A 1 to B 1/);
     const { signed, entries } = await closing();
-    expect(signed[0]!.changes[0]).toMatch(/Spliced or corrected/);
+    expect(signed[0]!.changes[0]).toMatchObject({ code: 'spliced', entries: 1 });
     expect(entries.filter(({ kind }) => kind === 'sign')).toHaveLength(1);
   });
 
@@ -432,9 +435,13 @@ describe('signing', () => {
       }),
     );
     const { signed } = await closing();
-    expect(signed[0]!.changes).toContain('Opened again by M.: barn on the hill.');
+    expect(signed[0]!.changes).toContainEqual({
+      code: 'openedAgainFor',
+      by: 'M.',
+      why: 'barn on the hill',
+    });
     // The signatures of before stand in the record now.
-    expect(signed[0]!.changes).toContain('2 entries of closing added.');
+    expect(signed[0]!.changes).toContainEqual({ code: 'closingEntries', entries: 2 });
   });
 });
 
@@ -484,7 +491,11 @@ describe('a label’s code', () => {
   it('that is mistyped or unknown says so', async () => {
     const code = shortCode(closureId);
     const slip = code.endsWith('0') ? code.replace(/.$/, '1') : code.replace(/.$/, '0');
-    expect(detailOf(await api.get(`/codes/${slip}`))).toMatch(/slip/);
+    expect((await api.get(`/codes/${slip}`)).body).toMatchObject({
+      status: 422,
+      code: 'checkFails',
+      errors: [{ place: '/code', code: 'checkFails' }],
+    });
     expect((await api.get(`/codes/${shortCode(uuid())}`)).status).toBe(404);
   });
 });

@@ -50,7 +50,6 @@ export async function recordNow(
       hardware: record.hardware,
       splices: judged,
       cableName: (id) => names.get(id) ?? id,
-      unit: project.units.length,
     }),
     hardware: record.hardware,
     splices: judged,

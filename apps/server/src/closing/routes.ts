@@ -10,8 +10,10 @@ import {
   photoSchema,
   sealRecord,
   shortCode,
+  recordChangeSchema,
 } from '@cordel/core/close';
-import { Problem, notFound } from '../http/problem.ts';
+import { shortCodeProblemText } from '@cordel/text/close';
+import { notFound, problemOf } from '../http/problem.ts';
 import { answers, answersFile, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { closures, projects } from '../db/schema.ts';
 import { eq } from 'drizzle-orm';
@@ -41,7 +43,7 @@ const closing = createRoute({
           digest: z.string(),
           /** Whether the record that is kept still is what the digest names. */
           whole: z.boolean(),
-          changes: z.array(z.string()),
+          changes: z.array(recordChangeSchema),
         }),
       ),
     }),
@@ -173,7 +175,7 @@ export const closingRoutes = router()
   })
   .openapi(code, async (c) => {
     const read = parseCode(c.req.valid('param').code);
-    if (!read.ok) throw new Problem(422, read.error);
+    if (!read.ok) throw problemOf(422, '/code', shortCodeProblemText(read.error), read.error);
     const all = await c.var.db
       .select({
         projectId: closures.projectId,

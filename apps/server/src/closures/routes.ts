@@ -8,10 +8,11 @@ import {
   findClashes,
   spliceSchema,
 } from '@cordel/core';
+import { clashText } from '@cordel/text/plan';
 import type { Db } from '../db/client.ts';
 import { closures, splices } from '../db/schema.ts';
 import { evidenceOf } from '../evidence/queries.ts';
-import { Problem, notFound } from '../http/problem.ts';
+import { Problem, notFound, problemOf } from '../http/problem.ts';
 import { answers, changedSchema, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { mergedRecord } from '../merge/records.ts';
 import { getCables, getProject, lockProject } from '../projects/queries.ts';
@@ -110,15 +111,17 @@ async function checkTrays(db: Db, closure: Closure): Promise<void> {
   const names = new Map(
     (await getCables(db, closure.projectId)).map((cable) => [cable.id, cable.name]),
   );
-  const clash = lost
-    ? `Tray ${lost.tray} holds splices: it cannot be taken away.`
-    : findClashes(
-        placed,
-        closure.trays,
-        () => 'the project',
-        (id) => names.get(id) ?? id,
-      )[0]?.message;
-  if (clash) throw new Problem(422, clash, [{ place: '/trays', detail: clash }]);
+  if (lost) {
+    const detail = `Tray ${lost.tray} holds splices: it cannot be removed.`;
+    throw problemOf(422, '/trays', detail, { code: 'trayInUse', tray: lost.tray });
+  }
+  const [clash] = findClashes(
+    placed,
+    closure.trays,
+    () => ({ code: 'project' }),
+    (id) => names.get(id) ?? id,
+  );
+  if (clash) throw problemOf(422, '/trays', clashText(clash.message), clash.message);
 }
 
 export const closureRoutes = router()

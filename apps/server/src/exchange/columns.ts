@@ -8,13 +8,13 @@ import {
   type RollUp,
   type Ruling,
   SPLICE_STATES,
-  STATE_WORDS,
   formatDistance,
   formatHalf,
   formatLoss,
   formatMean,
   spliceState,
 } from '@cordel/core';
+import { spliceStateText } from '@cordel/text/loss/states';
 import type { PackageSplice, RetiredSplice } from '../handover/messages.ts';
 import type { DescribeFiber } from './describer.ts';
 
@@ -36,7 +36,7 @@ const ROLL_UP: Column<RollUp>[] = [
   { title: 'splices', cell: (row) => row.total },
   { title: 'done', cell: (row) => row.done },
   ...SPLICE_STATES.map((state): Column<RollUp> => ({
-    title: STATE_WORDS[state],
+    title: spliceStateText(state),
     cell: (row) => row[state],
   })),
   { title: 'simulated figures', cell: (row) => row.simulated },
@@ -128,7 +128,7 @@ export const spliceColumns = (
     ];
   }),
   { title: 'method', cell: (row) => (row.method === 'mass' ? 'ribbon' : 'single') },
-  { title: 'state', width: 18, cell: (row) => STATE_WORDS[spliceState(row)] },
+  { title: 'state', width: 18, cell: (row) => spliceStateText(spliceState(row)) },
   { title: 'spliced by', width: 14, cell: (row) => row.madeBy },
   {
     title: 'spliced at (UTC)',

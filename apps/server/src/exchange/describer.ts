@@ -1,4 +1,5 @@
 import { type Cable, type ColourScheme, addressOf } from '@cordel/core';
+import { colourText, unitText } from '@cordel/text/fiber';
 
 /** Where a fiber lies in its cable, in words. */
 export type DescribeFiber = (
@@ -23,8 +24,8 @@ export function describer(
     const address = scheme && addressOf(cable.makeUp, scheme, fiber);
     const said = {
       cable: cable?.name ?? cableId,
-      place: address?.unitWords ?? '',
-      colour: address?.fiber.words ?? '',
+      place: address ? unitText(address) : '',
+      colour: address ? colourText(address.fiber) : '',
     };
     known.set(key, said);
     return said;

@@ -1,6 +1,6 @@
 import { buffer } from 'node:stream/consumers';
 import PDFDocument from 'pdfkit';
-import { type Label, type LabelSheet, placesOn, qrPath, qrSquares } from '@cordel/core/close';
+import { type WordedLabel, type LabelSheet, placesOn, qrPath, qrSquares } from '@cordel/core/close';
 import { type Face, registerFonts, useFace } from './fonts.ts';
 
 /** Points a millimeter. */
@@ -12,7 +12,7 @@ const QUIET = 4;
  * @param skip places of the first sheet that are used already
  */
 export async function labelSheet(
-  labels: readonly Label[],
+  labels: readonly WordedLabel[],
   sheet: LabelSheet,
   skip: number,
 ): Promise<Uint8Array> {
@@ -41,7 +41,7 @@ export async function labelSheet(
 
 function drawLabel(
   doc: PDFKit.PDFDocument,
-  label: Label,
+  label: WordedLabel,
   x: number,
   y: number,
   { width, height }: LabelSheet,

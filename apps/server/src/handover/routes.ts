@@ -4,6 +4,7 @@ import { createRoute, z } from '@hono/zod-openapi';
 import { desc, eq } from 'drizzle-orm';
 import { idSchema, paperSchema, personSchema, timeSchema } from '@cordel/core';
 import { LABEL_KINDS, LABEL_SHEETS, type LabelKind, labelTask, labelsOf } from '@cordel/core/close';
+import { wordedLabel } from '@cordel/text/close';
 import type { Room } from '../disk/room.ts';
 import { recordNow } from '../closing/record.ts';
 import { getClosure } from '../closures/routes.ts';
@@ -174,8 +175,13 @@ export const handoverRoutes = (folder: string, room: Room) =>
         record.assembly,
         record.cables,
       );
+      const { units } = await getProject(db, projectId);
       const found = LABEL_SHEETS.find(({ id }) => id === sheet)!;
-      const bytes = await labelSheet(labelsOf(task, wanted), found, skip);
+      const bytes = await labelSheet(
+        labelsOf(task, wanted).map((label) => wordedLabel(label, units)),
+        found,
+        skip,
+      );
       return c.body(bytes as Uint8Array<ArrayBuffer>, 200, {
         'content-type': 'application/pdf',
         'content-disposition': `inline; filename="${fileName(record.closure.name, '-labels.pdf')}"`,

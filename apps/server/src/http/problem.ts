@@ -1,5 +1,6 @@
 import { z } from '@hono/zod-openapi';
 import type { Context } from 'hono';
+import type { Message } from '@cordel/core';
 import { DrizzleQueryError } from 'drizzle-orm';
 import { databaseCode } from '../db/retry.ts';
 import { isUnreachable } from '../db/unreachable.ts';
@@ -9,6 +10,9 @@ const problemPlaceSchema = z.object({
   /** A JSON Pointer into the body, or `row 7, fiber A` in a list. */
   place: z.string(),
   detail: z.string(),
+  /** What is wrong, as data: `detail` says the same in English. */
+  code: z.string().optional(),
+  parameters: z.record(z.string(), z.unknown()).optional(),
 });
 
 /** An error as RFC 9457 (Problem Details for HTTP APIs) has it, with the places that are wrong. */
@@ -18,6 +22,8 @@ export const problemSchema = z
     title: z.string(),
     status: z.int(),
     detail: z.string(),
+    code: z.string().optional(),
+    parameters: z.record(z.string(), z.unknown()).optional(),
     errors: z.array(problemPlaceSchema).optional(),
   })
   .openapi('Problem');
@@ -41,13 +47,47 @@ export class Problem extends Error {
   override name = 'Problem';
   readonly status: 400 | 404 | 409 | 412 | 413 | 422 | 500 | 503 | 507;
   readonly errors: ProblemPlace[];
+  /** The same as data. */
+  readonly told: Message | null;
 
-  constructor(status: Problem['status'], detail: string, errors: ProblemPlace[] = []) {
+  constructor(
+    status: Problem['status'],
+    detail: string,
+    errors: ProblemPlace[] = [],
+    told: Message | null = null,
+  ) {
     super(detail);
     this.status = status;
     this.errors = errors;
+    this.told = told;
   }
 }
+
+/** A message as a problem document carries it: its code, and all else as parameters. */
+function asData(told: Message | null): Pick<ProblemPlace, 'code' | 'parameters'> {
+  if (!told) return {};
+  const { code, ...parameters } = told;
+  return Object.keys(parameters).length > 0 ? { code, parameters } : { code };
+}
+
+/** What is wrong at a place, in English and as data. */
+export const problemAt = <M extends Message>(
+  place: string,
+  detail: string,
+  told: M,
+): ProblemPlace => ({
+  place,
+  detail,
+  ...asData(told),
+});
+
+/** A problem at one place, in English and as data. */
+export const problemOf = <M extends Message>(
+  status: Problem['status'],
+  place: string,
+  detail: string,
+  told: M,
+): Problem => new Problem(status, detail, [problemAt(place, detail, told)], told);
 
 export const notFound = (what: string): Problem =>
   new Problem(404, `There is no such ${what}: it may not have been sent yet.`);
@@ -59,6 +99,7 @@ function documentOf(problem: Problem): string {
     title: TITLES[problem.status],
     status: problem.status,
     detail: problem.message,
+    ...asData(problem.told),
     ...(problem.errors.length > 0 ? { errors: problem.errors } : {}),
   });
 }

@@ -1,6 +1,6 @@
 import { and, eq } from 'drizzle-orm';
 import {
-  type Fate,
+  type FiberAssignment,
   Network,
   type NetworkProblem,
   expandPlan,
@@ -71,7 +71,7 @@ export async function circuitProblems(
   const turned = new Set<string>();
   for (const plan of await getPlans(db, projectId)) {
     const parsed = parsePlan(plan.text, [...cables.values()]);
-    const mark = (set: Set<string>, { cable, runs }: Pick<Fate, 'cable' | 'runs'>) => {
+    const mark = (set: Set<string>, { cable, runs }: Pick<FiberAssignment, 'cable' | 'runs'>) => {
       for (const fiber of fibersOf(runs))
         set.add(`${plan.closureId} ${cables.get(cable)!.id} ${fiber}`);
     };

@@ -81,7 +81,8 @@ it('never drops a splice that has attempts', async () => {
   const answer = await put(write('splice A 2-12 to B 2-12'));
   expect(answer.status).toBe(409);
   expect(answer.body).toMatchObject({
-    detail: 'A 1 to B 1 is spliced or ruled on: a plan drops it only where its joint is cut away.',
+    detail: 'A 1 to B 1 is spliced or ruled on: a plan drops it only where the splice is removed.',
+    code: 'hasEvidence',
   });
   expect(await splicesOf()).toHaveLength(12);
   expect((await put(write('splice A 1-6 to B 1-6'))).body).toMatchObject({ dropped: 6 });
@@ -126,7 +127,7 @@ describe('circuits', () => {
     const ford = document.closures[1]!.id;
     const before = (await circuits('')).body as { problems: object[] };
     expect(before.problems).toMatchObject([
-      { kind: 'ends', closure: ford, message: expect.stringMatching(/^B 5-12 end in the air/) },
+      { kind: 'ends', closure: ford, message: { code: 'unassigned', cable: 'B', runs: '5-12' } },
     ]);
     const text = 'splice B 1-4 to C all\nreserve B 5-12';
     await api.put(`/closures/${ford}/plan`, { ...write(text), closureId: ford });

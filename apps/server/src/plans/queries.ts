@@ -15,11 +15,12 @@ import {
   standingOf,
   weighPlan,
 } from '@cordel/core';
+import { obstacleText, planMessageText } from '@cordel/text/plan';
 import { getClosure, spliceColumns } from '../closures/routes.ts';
 import { type Db, rowsOf } from '../db/client.ts';
 import { cables, closures, plans, splices } from '../db/schema.ts';
 import { bySplice, evidenceOf, idArray, record } from '../evidence/queries.ts';
-import { Problem } from '../http/problem.ts';
+import { Problem, problemAt } from '../http/problem.ts';
 import { mergeLines } from '../merge/lines.ts';
 import { conflictProblem, mergeRecords } from '../merge/records.ts';
 import { getCables, getProject, lockProject } from '../projects/queries.ts';
@@ -144,17 +145,18 @@ export async function putPlan(db: Db, asked: PlanWrite): Promise<PlanResult> {
     if (errors.length > 0)
       throw new Problem(
         422,
-        `Line ${errors[0]!.line + 1}: ${errors[0]!.message}`,
-        errors.map(({ line, from, message }) => ({
-          place: `line ${line + 1}, column ${from + 1}`,
-          detail: message,
-        })),
+        `Line ${errors[0]!.line + 1}: ${planMessageText(errors[0]!.message)}`,
+        errors.map(({ line, from, message }) =>
+          problemAt(`line ${line + 1}, column ${from + 1}`, planMessageText(message), message),
+        ),
+        errors[0]!.message,
       );
     if (obstacles.length > 0)
       throw new Problem(
         409,
+        obstacleText(obstacles[0]!),
+        obstacles.map((obstacle) => problemAt('/text', obstacleText(obstacle), obstacle)),
         obstacles[0]!,
-        obstacles.map((detail) => ({ place: '/text', detail })),
       );
     const dropped = change.dropped.map(({ id }) => id);
     if (dropped.length > 0) {

@@ -1,5 +1,6 @@
 import { createRoute, z } from '@hono/zod-openapi';
 import { idSchema, personSchema, planSchema, reasonSchema, timeSchema } from '@cordel/core';
+import { networkMessageSchema } from '@cordel/core/lists';
 import { Problem } from '../http/problem.ts';
 import { answers, idParams, jsonBody, router } from '../http/router.ts';
 import { circuitProblems, followFiber } from './circuits.ts';
@@ -79,7 +80,7 @@ const circuit = createRoute({
 const problems = createRoute({
   method: 'get',
   path: '/projects/{projectId}/circuits',
-  summary: 'What looks wrong in the circuits: shifts, flips, circles, fibers that end in the air',
+  summary: 'What looks wrong in the circuits: shifts, flips, circles, unassigned ends',
   request: { params: idParams('projectId') },
   responses: answers(
     z.object({
@@ -88,7 +89,7 @@ const problems = createRoute({
           kind: z.enum(['circle', 'twice', 'ends', 'shift', 'flip']),
           closure: idSchema.nullable(),
           spliceId: idSchema.nullable(),
-          message: z.string(),
+          message: networkMessageSchema,
         }),
       ),
     }),

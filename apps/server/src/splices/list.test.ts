@@ -103,7 +103,7 @@ describe('importing a splice list', () => {
     );
     expect(answer.status).toBe(422);
     expect(answer.body).toMatchObject({
-      errors: [{ place: 'row 3, fiber B', detail: expect.stringContaining('no colour') }],
+      errors: [{ place: 'row 3, fiber B', code: 'fiberProblem' }],
     });
     expect(await total()).toBe(16);
     expect(await closures()).toHaveLength(2);
@@ -123,7 +123,7 @@ describe('importing a splice list', () => {
   });
 
   it.each([
-    ['a picture', '\u0089PNG\r\n\u001a\n', /Only one column|no rows|no text/],
+    ['a picture', '\u0089PNG\r\n\u001a\n', /Only one column|no rows|not a text/],
     ['nothing', '', /empty/],
     ['an open quote', `${TITLES}\r\n"Weir,1`, /quoted cell is not closed/],
   ])('%s is refused in words', async (_, text, words) => {

@@ -12,9 +12,11 @@ import {
   readSpliceList,
 } from '@cordel/core';
 import { decodeText, readCsv, startAtTitles } from '@cordel/core/csv';
+import { csvProblemText } from '@cordel/text/files';
+import { spliceListText } from '@cordel/text/plan';
 import type { Db } from '../db/client.ts';
 import { cables, closures, imports, splices } from '../db/schema.ts';
-import { Problem } from '../http/problem.ts';
+import { Problem, problemOf, problemAt } from '../http/problem.ts';
 import { addToPlan } from '../plans/queries.ts';
 import { getCables, getClosures, getProject, lockProject } from '../projects/queries.ts';
 import { allSchemes, schemeNamed } from '../schemes/queries.ts';
@@ -62,7 +64,7 @@ async function importOn(db: Db, projectId: string, request: ListRequest): Promis
   const project = await getProject(db, projectId);
   const text = decodeText(new TextEncoder().encode(request.text));
   const table = text.ok ? readCsv(text.value.text) : text;
-  if (!table.ok) throw new Problem(422, table.error);
+  if (!table.ok) throw problemOf(422, '/text', csvProblemText(table.error), table.error);
   const known = await getCables(db, projectId);
   const schemes = await allSchemes(db);
   const all = [...known, ...request.cables];
@@ -83,11 +85,12 @@ async function importOn(db: Db, projectId: string, request: ListRequest): Promis
     const first = list.problems[0]!;
     throw new Problem(
       422,
-      `Nothing was imported: ${plural(list.problems.length, 'problem')}. Row ${first.row}, ${first.column}: ${first.message}`,
-      list.problems.slice(0, 500).map((problem) => ({
-        place: `row ${problem.row}, ${problem.column}`,
-        detail: problem.message,
-      })),
+      `Nothing was imported: ${plural(list.problems.length, 'problem')}. Row ${first.row}, ${first.column}: ${spliceListText(first.message)}`,
+      list.problems
+        .slice(0, 500)
+        .map(({ row, column, message }) =>
+          problemAt(`row ${row}, ${column}`, spliceListText(message), message),
+        ),
     );
   }
   const cableIds = new Map(all.map((cable) => [cable.name, cable.id]));

@@ -8,7 +8,14 @@ import {
   timeSchema,
   tracePlaceSchema,
 } from '@cordel/core';
-import { CAUSES } from '@cordel/core/otdr';
+import {
+  CAUSES,
+  findingMessageSchema,
+  whereMessageSchema,
+  correctionMessageSchema,
+  proofMessageSchema,
+  budgetMessageSchema,
+} from '@cordel/core/otdr';
 import { answers, idParams, jsonBody } from '../http/router.ts';
 import { traceFactsSchema } from './facts.ts';
 import { OTDR_FAULTS } from './otdr.ts';
@@ -97,9 +104,8 @@ const findingSchema = z.object({
   circuits: z.array(z.string()),
   spliceIds: z.array(idSchema),
   closureId: z.string().nullable(),
-  title: z.string(),
-  evidence: z.string(),
-  where: z.string(),
+  message: findingMessageSchema,
+  where: z.array(whereMessageSchema),
   place: whereSchema.nullable(),
 });
 
@@ -110,14 +116,18 @@ const proofSchema = z.object({
   circuits: z.array(z.object({ key: z.string(), label: z.string(), to: z.string() })),
   scale: z.number(),
   corrections: z.array(
-    z.object({ kind: z.string(), closureId: z.string().nullable(), words: z.string() }),
+    z.object({
+      kind: z.string(),
+      closureId: z.string().nullable(),
+      message: correctionMessageSchema,
+    }),
   ),
   problems: z.array(
     z.object({
       kind: z.string(),
       circuit: z.string().nullable(),
       traces: z.array(z.string()),
-      words: z.string(),
+      message: proofMessageSchema,
     }),
   ),
   findings: z.array(findingSchema),
@@ -239,7 +249,7 @@ export const budget = createRoute({
           splices: z.int(),
           open: z.int(),
           lights: z.enum(LIGHTS),
-          why: z.string(),
+          why: budgetMessageSchema,
           budgets: z.array(
             z.object({
               wavelengthNm: z.int(),

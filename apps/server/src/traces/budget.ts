@@ -7,7 +7,7 @@ import {
   LIGHTS,
   budgetOf,
 } from '@cordel/core';
-import { type CircuitRoute } from '@cordel/core/otdr';
+import type { CircuitRoute, WhereMessage } from '@cordel/core/otdr';
 import { type Db, rowsOf } from '../db/client.ts';
 import { refresh } from '../ledger/refresh.ts';
 import { getProject } from '../projects/queries.ts';
@@ -80,7 +80,7 @@ function rowOf(
   wavelengths: readonly number[],
   figures: ReadonlyMap<string, SpliceFigure>,
   proof: Proof | null,
-  broken: ReadonlyMap<string, string>,
+  broken: ReadonlyMap<string, WhereMessage[]>,
 ): BudgetRow {
   const own = route.points.flatMap(({ spliceId }) => (spliceId ? [figures.get(spliceId)!] : []));
   const meters = metersOf(route, proof, route.key);
@@ -119,17 +119,17 @@ function rowOf(
   };
 }
 
-const dB = (mdb: number): string => `${(mdb / 1000).toFixed(2)} dB`;
+const dB = (mdb: number) => ({ lossDb: mdb / 1000, decimals: 2 });
 
 function verdictOf(
   budgets: readonly CircuitBudget[],
   open: number,
   dead: number,
-  broken: string | null,
+  broken: WhereMessage[] | null,
   meters: number | null,
 ): Pick<BudgetRow, 'lights' | 'why'> {
-  if (broken !== null) return { lights: 'broken', why: `Broken. ${broken}` };
-  if (dead > 0) return { lights: 'broken', why: 'A fiber on its way is called dead.' };
+  if (broken !== null) return { lights: 'broken', why: { code: 'broken', where: broken } };
+  if (dead > 0) return { lights: 'broken', why: { code: 'deadFiber' } };
   const worst = budgets.reduce<CircuitBudget | null>(
     (most, one) => (!most || one.margin < most.margin ? one : most),
     null,
@@ -137,21 +137,25 @@ function verdictOf(
   if (worst && worst.margin < 0)
     return {
       lights: 'no',
-      why: `${dB(-worst.margin)} over at ${worst.wavelengthNm} nm: ${dB(worst.measured ?? worst.made)} of ${dB(worst.most)}.`,
+      why: {
+        code: 'over',
+        by: dB(-worst.margin),
+        wavelengthNm: worst.wavelengthNm,
+        loss: dB(worst.measured ?? worst.made),
+        most: dB(worst.most),
+      },
     };
-  if (open > 0) return { lights: 'not joined', why: `${open} of its splices not made yet.` };
+  if (open > 0) return { lights: 'not joined', why: { code: 'notSpliced', splices: open } };
   if (!worst)
     return {
       lights: 'unknown',
-      why:
-        meters === null
-          ? 'A length on its way is unknown.'
-          : 'No glass is reckoned with at these wavelengths.',
+      why: { code: meters === null ? 'lengthUnknown' : 'noAttenuation' },
     };
-  if (worst.margin < 2 * worst.marginSpread)
+  const { wavelengthNm, margin, marginSpread } = worst;
+  if (margin < 2 * marginSpread)
     return {
       lights: 'unsure',
-      why: `Only ${dB(worst.margin)} left at ${worst.wavelengthNm} nm, known to ± ${dB(2 * worst.marginSpread)}.`,
+      why: { code: 'littleLeft', left: dB(margin), wavelengthNm, error: dB(2 * marginSpread) },
     };
-  return { lights: 'yes', why: `${dB(worst.margin)} left at ${worst.wavelengthNm} nm.` };
+  return { lights: 'yes', why: { code: 'left', left: dB(margin), wavelengthNm } };
 }

@@ -9,7 +9,8 @@ import {
   readSor,
   samplesOf,
 } from '@cordel/core/otdr';
-import { Problem } from '../http/problem.ts';
+import { sorProblemText } from '@cordel/text/files';
+import { problemOf } from '../http/problem.ts';
 
 /** What a trace file says of itself. */
 export const traceFactsSchema = z.object({
@@ -62,8 +63,7 @@ export function readTrace(name: string, bytes: Uint8Array) {
 export function openTrace(name: string, bytes: Uint8Array): SorFile {
   const read = readSor(bytes);
   if (!read.ok) {
-    const detail = `${name}: ${read.error}`;
-    throw new Problem(422, detail, [{ place: '/bytes', detail }]);
+    throw problemOf(422, '/bytes', `${name}: ${sorProblemText(read.error)}`, read.error);
   }
   return read.value;
 }

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { eq, sql } from 'drizzle-orm';
-import { GROUP_SIZE, type Limits, formatDay } from '@cordel/core';
+import { GROUP_SIZE, type Limits } from '@cordel/core';
 import {
   type CircuitRoute,
   type SpliceProof,
@@ -49,7 +49,7 @@ const BATCH = 16;
 
 /** Lays, measures and pairs all traces of a project. What was measured before is taken from where it is kept. */
 export async function prove(db: Db, projectId: string): Promise<Proof> {
-  const { limits, units } = await getProject(db, projectId);
+  const { limits } = await getProject(db, projectId);
   // How often a splice was fused is a judged column.
   await refresh(db, projectId);
   const plant = await loadPlant(db, projectId);
@@ -87,7 +87,7 @@ export async function prove(db: Db, projectId: string): Promise<Proof> {
       },
     ];
   });
-  const laid = alignTraces(circuits, list, units.distance);
+  const laid = alignTraces(circuits, list);
   const figures = await measured(db, laid);
   const { joints, totals } = pairTraces(laid, circuits, figures);
   const used = new Set(
@@ -103,7 +103,7 @@ export async function prove(db: Db, projectId: string): Promise<Proof> {
     joints,
     totals,
     problems: [
-      ...pastProblems(plant, [...past.values()], units.timeZone),
+      ...pastProblems(plant, [...past.values()]),
       ...laid.problems,
       ...missingOf(laid.traces, circuits),
       ...findSwappedFibers(laid, circuits, figures),
@@ -120,13 +120,17 @@ export async function prove(db: Db, projectId: string): Promise<Proof> {
 const pastProblems = (
   plant: Plant,
   past: readonly { cut: FiberCut; shots: TraceRow[] }[],
-  timeZone: string,
 ): ProofProblem[] =>
   past.map(({ cut, shots }) => ({
     kind: 'cut over since',
     circuit: null,
     traces: shots.map(({ id }) => id),
-    words: `${namesOf(shots)}: shot before fibers were cut over at ${plant.setting.closures.get(cut.closureId)!.name} on ${formatDay(new Date(cut.at), timeZone)}. They show the way as it was then and are left out: shoot again.`,
+    message: {
+      code: 'cutOverSince',
+      files: namesOf(shots),
+      closure: plant.setting.closures.get(cut.closureId)!.name,
+      day: { dayOf: new Date(cut.at).toISOString() },
+    },
   }));
 
 /** What was found in the traces; those that an older finder looked at are looked at again. */

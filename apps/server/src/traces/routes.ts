@@ -86,10 +86,10 @@ export const traceRoutes = router()
           to: points.at(-1)!.name,
         })),
         scale: all.laid.fit.scale,
-        corrections: all.laid.fit.corrections.map(({ kind, closureId, words }) => ({
+        corrections: all.laid.fit.corrections.map(({ kind, closureId, message }) => ({
           kind,
           closureId,
-          words,
+          message,
         })),
         problems: all.problems,
         findings: causesOf(all),

@@ -3,7 +3,7 @@ import { sql } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 import type { Reading, TracePlace } from '@cordel/core';
 import type { ProjectDocument } from '@cordel/core/document';
-import { readSor } from '@cordel/core/otdr';
+import { readSor, type BudgetMessage, type Finding, type ProofProblem } from '@cordel/core/otdr';
 import { rowsOf } from '../db/client.ts';
 import { type TestApi, renamed, startApi } from '../testing/api.ts';
 import { attemptOn, smallDocument } from '../testing/small.ts';
@@ -75,8 +75,8 @@ const bringIn = async (shot: Shot, place: (id: string) => TracePlace | null) => 
 interface ProofBody {
   traces: number;
   unplaced: number;
-  problems: { kind: string; words: string }[];
-  findings: { cause: string; weight: string; title: string }[];
+  problems: Pick<ProofProblem, 'kind' | 'message'>[];
+  findings: Pick<Finding, 'cause' | 'weight' | 'message'>[];
   ledger: { fresh: number; there: number; held: { count: number; why: string }[] };
 }
 
@@ -157,8 +157,8 @@ describe('bringing traces in', () => {
 
 describe('from traces to verdicts', () => {
   it('one direction is one-way; with the other it is the two-way mean that decides', async () => {
-    expect((await proof()).problems.map(({ words }) => words)).toEqual([
-      'A 1 at 1550 nm: BA is missing, so its losses are one-way.',
+    expect((await proof()).problems.map(({ message }) => message)).toEqual([
+      { code: 'directionMissing', label: 'A 1', wavelengthNm: 1550, missing: 'BA' },
     ]);
     for (const nm of [1310, 1550])
       for (const direction of ['AB', 'BA'] as const) {
@@ -237,9 +237,10 @@ describe('from traces to verdicts', () => {
       placeOf(own, 2, 'BA', 1550),
     );
     const { problems, ledger } = await proof();
-    expect(problems.find(({ kind }) => kind === 'same samples')!.words).toMatch(
-      /^A 2: both directions hold the same samples/,
-    );
+    expect(problems.find(({ kind }) => kind === 'same samples')!.message).toMatchObject({
+      code: 'copyOfOther',
+      label: 'A 2',
+    });
     expect(ledger.held).toEqual([
       { count: 4, why: 'its files are in doubt: put them right first' },
     ]);
@@ -251,8 +252,8 @@ describe('from traces to verdicts', () => {
         placeOf(own, 3, direction, 1550),
       );
     const { findings } = await proof();
-    expect(findings.filter(({ cause }) => cause === 'break').map(({ title }) => title)).toEqual([
-      'A 3 is broken',
+    expect(findings.filter(({ cause }) => cause === 'break')).toMatchObject([
+      { message: { code: 'brokenSamePlace', label: 'A 3' } },
     ]);
     const { rows, counts } = (await api.get(`${path}/budget`)).body as {
       rows: { label: string; lights: string; budgets: unknown[] }[];
@@ -348,8 +349,13 @@ describe('a fiber that was cut over', () => {
     const after = await proved();
     expect(after.ledger.fresh).toBe(0);
     const said = after.problems.filter(({ kind }) => kind === 'cut over since');
-    expect(said.map(({ words }) => words)).toEqual([
-      `${before}: shot before fibers were cut over at Mill on ${cutAt.slice(0, 10)}. They show the way as it was then and are left out: shoot again.`,
+    expect(said.map(({ message }) => message)).toEqual([
+      {
+        code: 'cutOverSince',
+        files: { items: [before], most: 3 },
+        closure: 'Mill',
+        day: { dayOf: cutAt },
+      },
     ]);
     // The same fiber shot now sees its new way: one splice at Mill, and B 13 to its end.
     const splices = (
@@ -390,14 +396,18 @@ describe('a line that is not joined through yet', () => {
     expect((await api.post(`${own}/traces`, { id, ...file, place })).status).toBe(200);
     const { findings, ledger } = (await api.get(`${own}/proof`)).body as ProofBody;
     expect(findings.filter(({ weight }) => weight === 'bad')).toEqual([]);
-    expect(findings.map(({ title }) => title)).toContain('B 1 to C 1 is not joined yet at Ford');
+    expect(findings.map(({ message }) => message)).toContainEqual({
+      code: 'notJoined',
+      label: 'B 1 to C 1',
+      closure: 'Ford',
+    });
     expect(ledger.fresh).toBe(1);
     const { rows } = (await api.get(`${own}/budget`)).body as {
-      rows: { label: string; lights: string; why: string }[];
+      rows: { label: string; lights: string; why: BudgetMessage }[];
     };
     expect(rows.find(({ label }) => label === 'A 1')).toMatchObject({
       lights: 'not joined',
-      why: '1 of its splices not made yet.',
+      why: { code: 'notSpliced', splices: 1 },
     });
   });
 

@@ -14,6 +14,8 @@ import {
 } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
 import { answerOf } from '@cordel/client';
+import { arcReasonText } from '@cordel/text/bench';
+import { measureProblemText } from '@cordel/text/measure';
 import { api } from '@/data/api';
 import { useProjectView } from '@/projects/context';
 import { useClock } from '@/projects/useClock';
@@ -150,7 +152,7 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
       );
   };
   const wrong = [read.temperature, read.pressure].flatMap((one) =>
-    one && !one.ok ? [one.error] : [],
+    one && !one.ok ? [measureProblemText(one.error, units)] : [],
   );
   if (wetWrong) wrong.push('Humidity is a share from 0 to 100 %.');
   const arcsNow = last?.arcs ?? 0;
@@ -158,7 +160,7 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
     <Page title="Arc check" above={`${closure} · ${splicer.name}`} back={base}>
       {arc ? (
         <Notice word={STATES[arc.state].word} ink={STATES[arc.state].ink} live>
-          {arc.reasons.join(' ')}
+          {arc.reasons.map((reason) => arcReasonText(reason, units)).join(' ')}
         </Notice>
       ) : null}
       <Txt>Use single-mode fiber, even where the job is multimode. It may take several rounds.</Txt>

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { plural } from '@cordel/core';
+import { troubleRemedyText, troubleText } from '@cordel/text/bench';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
@@ -50,12 +51,12 @@ function Charts({ closure, base, station, setup, bench }: Closeup) {
           The first twenty figures show what is usual for this splicer; then its charts begin.
         </Notice>
       )}
-      {trouble.map(({ cause, words, next }) => (
-        <View key={`${cause} ${words}`} style={{ gap: 4 }}>
+      {trouble.map(({ cause, series: key, message }) => (
+        <View key={`${cause} ${key}`} style={{ gap: 4 }}>
           <Notice word={CAUSES[cause]} ink="accent" live>
-            {words}
+            {troubleText(message)}
           </Notice>
-          <Txt kind="strong">{next}</Txt>
+          <Txt kind="strong">{troubleRemedyText(cause)}</Txt>
           {cause === 'arc' || cause === 'blade' ? (
             <Press
               label={cause === 'arc' ? 'Check the arc' : 'Log the blade'}

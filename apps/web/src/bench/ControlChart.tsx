@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { type HealthSeries, formatLoss } from '@cordel/core';
+import { seriesText } from '@cordel/text/bench';
 import { Txt } from '@/ui/Txt';
 import { FONTS, useInks } from '@/ui/theme';
 
@@ -43,14 +44,14 @@ export function ControlChart({ series }: { series: HealthSeries }) {
   const x = (index: number) =>
     left + ((width - left - 12) * (index + 0.5)) / Math.max(1, points.length);
   const y = (value: number) => 10 + (HEIGHT - 20) * (1 - (value - least) / (most - least || 1));
-  const label = `${series.name}: ${word}${values.length > 0 ? `, last ${figure(series, values.at(-1)!.value)}` : ''}`;
+  const label = `${seriesText(series.name)}: ${word}${values.length > 0 ? `, last ${figure(series, values.at(-1)!.value)}` : ''}`;
   return (
     <View
       style={{ gap: 4 }}
       onLayout={({ nativeEvent }) => setWidth(Math.max(260, nativeEvent.layout.width))}
     >
       <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
-        <Txt kind="strong">{series.name}</Txt>
+        <Txt kind="strong">{seriesText(series.name)}</Txt>
         <Txt kind="strong" ink={word === 'rising' ? 'accent' : 'ink'}>
           {word}
         </Txt>

@@ -1,6 +1,7 @@
 import { Pressable, View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
 import type { FiberAddress } from '@cordel/core';
+import { colourText, unitText } from '@cordel/text/fiber';
 import { useProjectView } from '@/projects/context';
 import { FiberEye, RibbonBar } from '@/ui/FiberEye';
 import { Txt } from '@/ui/Txt';
@@ -62,9 +63,9 @@ function End({
         <FiberEye address={address} size={76} />
       )}
       <Txt kind="strong" style={{ textAlign: 'center', fontSize: 18 }}>
-        {`${view.fiberName(cable, number)} ${address.fiber.words}`}
+        {`${view.fiberName(cable, number)} ${colourText(address.fiber)}`}
       </Txt>
-      {address.unitWords ? <Txt style={{ textAlign: 'center' }}>{address.unitWords}</Txt> : null}
+      {address.place.unit ? <Txt style={{ textAlign: 'center' }}>{unitText(address)}</Txt> : null}
       <Txt style={{ textAlign: 'center' }}>{placeWords(address)}</Txt>
     </View>
   );

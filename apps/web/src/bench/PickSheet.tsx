@@ -1,6 +1,8 @@
 import { useMemo, useState } from 'react';
 import { FlatList, Pressable, View } from 'react-native';
-import { STATE_WORDS, readSearch, spliceLimit, type Limits, type Sleeve } from '@cordel/core';
+import { readSearch, spliceLimit, type Limits, type Sleeve } from '@cordel/core';
+import { spliceStateText } from '@cordel/text/loss/states';
+import { colourText } from '@cordel/text/fiber';
 import { type ProjectView, useProjectView } from '@/projects/context';
 import { type Bar, LossBars } from '@/ui/LossBars';
 import { Press } from '@/ui/Press';
@@ -95,7 +97,9 @@ function Row({
   const inks = useInks();
   const here = sleeve?.splices.some(({ id }) => id === splice.id) ?? false;
   const names = `${view.fiberName(splice.cableA, splice.fiberA)} to ${view.fiberName(splice.cableB, splice.fiberB)}`;
-  const words = STATE_WORDS[stateOf(splice)];
+  const state = stateOf(splice);
+  const words = spliceStateText(state);
+  const fiber = view.address(splice.cableA, splice.fiberA)?.fiber;
   return (
     <Pressable
       role="button"
@@ -116,10 +120,10 @@ function Row({
       <View style={{ flexShrink: 1 }}>
         <Txt kind="strong">{names}</Txt>
         <Txt kind="small" ink="ink2">
-          {`tray ${splice.tray} slot ${splice.slot} · ${view.address(splice.cableA, splice.fiberA)?.fiber.words ?? ''}`}
+          {`tray ${splice.tray} slot ${splice.slot} · ${fiber ? colourText(fiber) : ''}`}
         </Txt>
       </View>
-      <Txt kind="strong" ink={words === STATE_WORDS.redo ? 'accent' : 'ink'}>
+      <Txt kind="strong" ink={state === 'redo' ? 'accent' : 'ink'}>
         {words}
       </Txt>
     </Pressable>

@@ -1,6 +1,5 @@
 import { View } from 'react-native';
 import {
-  ERROR_ADVICE,
   type ReceivedRecord,
   type RedoAdvice,
   countedEstimate,
@@ -8,7 +7,14 @@ import {
   recordDoubts,
   worstCleave,
 } from '@cordel/core';
+import {
+  recordDoubtText,
+  redoFigureText,
+  redoReasonText,
+  splicerErrorText,
+} from '@cordel/text/bench';
 import { useState } from 'react';
+import { useProjectView } from '@/projects/context';
 import { Notice } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 import { Sheet } from '@/ui/Sheet';
@@ -20,7 +26,9 @@ import { setAside } from './useStation';
 /** What the splicer stopped for, and what to do. */
 export function StopNotice({ record, onDone }: { record: ReceivedRecord; onDone(): void }) {
   const errors = record.fibers.flatMap(({ error, position }) =>
-    error ? [`${record.fibers.length > 1 ? `Fiber ${position}: ` : ''}${ERROR_ADVICE[error]}`] : [],
+    error
+      ? [`${record.fibers.length > 1 ? `Fiber ${position}: ` : ''}${splicerErrorText(error)}`]
+      : [],
   );
   return (
     <View style={{ gap: 6 }}>
@@ -66,14 +74,16 @@ export function RecordLine({ record }: { record: ReceivedRecord }) {
       <Txt kind="small">{parts.join(' · ')}</Txt>
       {record.tension === 'failed' ? (
         <Notice word="Tension test failed." ink="accent" live>
-          {ERROR_ADVICE.tension}
+          {splicerErrorText('tension')}
         </Notice>
       ) : null}
-      {doubts.map((words) => (
-        <Notice key={words} word="Look." ink="accent">
-          {words}
-        </Notice>
-      ))}
+      {doubts
+        .map((doubt) => recordDoubtText(doubt))
+        .map((text) => (
+          <Notice key={text} word="Check." ink="accent">
+            {text}
+          </Notice>
+        ))}
     </View>
   );
 }
@@ -81,19 +91,21 @@ export function RecordLine({ record }: { record: ReceivedRecord }) {
 const ADVICE_WORDS: Record<RedoAdvice['code'], string> = {
   keep: 'keep',
   redo: 'redo',
-  'last-attempt': 'last try',
+  'last-attempt': 'last attempt',
   lead: 'needs the lead',
 };
 
 /** Redo or keep in a line, its figures one tap away. */
 export function AdviceLine({ advice }: { advice: RedoAdvice }) {
   const [open, setOpen] = useState(false);
+  const { units } = useProjectView().project;
+  const reason = redoReasonText(advice.reason);
   return (
     <>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 4 }}>
         <View style={{ flex: 1 }}>
           <Notice word={`Advice: ${ADVICE_WORDS[advice.code]}.`} live>
-            {advice.reason}
+            {reason}
           </Notice>
         </View>
         <Press label="Why" textSize={15} onPress={() => setOpen(true)} />
@@ -103,9 +115,9 @@ export function AdviceLine({ advice }: { advice: RedoAdvice }) {
         visible={open}
         onClose={() => setOpen(false)}
       >
-        <Txt kind="strong">{advice.reason}</Txt>
-        {advice.figures.map((line) => (
-          <Txt key={line}>{line}</Txt>
+        <Txt kind="strong">{reason}</Txt>
+        {advice.figures.map((figure) => (
+          <Txt key={figure.code}>{redoFigureText(figure, units)}</Txt>
         ))}
       </Sheet>
     </>

@@ -13,6 +13,8 @@ import {
   readRecordTable,
 } from '@cordel/core';
 import { commands } from '@cordel/client';
+import { recordFileText } from '@cordel/text/bench';
+import { csvProblemText } from '@cordel/text/files';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
@@ -51,7 +53,7 @@ function FromFile({ closure, base, setup }: Closeup) {
     const content = text.ok ? openRecordFile(text.value.text) : text;
     if (!content.ok) {
       setFile(null);
-      return setError(`${picked.name}: ${content.error}`);
+      return setError(`${picked.name}: ${csvProblemText(content.error)}`);
     }
     setError('');
     setFile({ name: picked.name, content: content.value, clock: new Date().toISOString() });
@@ -119,11 +121,11 @@ function FromFile({ closure, base, setup }: Closeup) {
           <Txt kind="strong">{`${file!.name}: ${plural(read.records.length, 'record')}, ${plural(read.problems.length, 'problem')}`}</Txt>
           {read.problems.slice(0, 20).map(({ row, column, message }) => (
             <Notice
-              key={`${row} ${column} ${message}`}
+              key={`${row} ${column} ${message.code}`}
               word={`Row ${row}${column ? `, ${column}` : ''}.`}
               ink="accent"
             >
-              {message}
+              {recordFileText(message)}
             </Notice>
           ))}
           {read.records.slice(0, 5).map((record) => (

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { SLEEVE_KINDS, USUAL_END_LOSS, WAY_WORDS, formatLength } from '@cordel/core';
+import { SLEEVE_KINDS, formatLength } from '@cordel/core';
+import { setupText, usualEndLossText, wayText } from '@cordel/text/bench';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
@@ -43,17 +44,17 @@ function SetUp({ closure, base, bench, setup, station }: Closeup) {
       <Choice
         label="How it is joined"
         value={way}
-        options={ways.map((one) => ({ value: one, label: WAY_WORDS[one] }))}
+        options={ways.map((one) => ({ value: one, label: wayText(one) }))}
         onChange={setup.choose}
       />
       {needs.drop && needs.fibers === 1 ? (
         <Txt ink="ink2">
-          {`What a drop’s end usually loses: splice-on and pigtail ${USUAL_END_LOSS.pigtail}; mechanical ${USUAL_END_LOSS.mechanical}.`}
+          {`What a drop’s end usually loses: splice-on and pigtail ${usualEndLossText('pigtail')}; mechanical ${usualEndLossText('mechanical')}.`}
         </Txt>
       ) : null}
-      {warnings.map(({ about, words }) => (
-        <Notice key={`${about} ${words}`} word="Does not fit." ink="accent" live>
-          {words}
+      {warnings.map(({ about, message }) => (
+        <Notice key={`${about} ${message.code}`} word="Does not fit." ink="accent" live>
+          {setupText(message)}
         </Notice>
       ))}
       {splicer && warnings.length === 0 ? (

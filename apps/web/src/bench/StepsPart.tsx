@@ -1,5 +1,6 @@
 import { View } from 'react-native';
-import { type BenchStep, WAY_WORDS, clockOf, stepsOf } from '@cordel/core';
+import { type BenchStep, clockOf, stepsOf } from '@cordel/core';
+import { stepCautionText, stepText, wayText } from '@cordel/text/bench';
 import { useKept } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import { Leaf } from '@/ui/Leaf';
@@ -30,7 +31,7 @@ export function StepsPart({
   });
   const at = Math.min(bench.draft.step, steps.length - 1);
   const step = steps[at]!;
-  const title = `${WAY_WORDS[setup.setup.way]}: step ${at + 1} of ${steps.length}`;
+  const title = `${wayText(setup.setup.way)}: step ${at + 1} of ${steps.length}`;
   if (open !== 'open')
     return (
       <Press
@@ -92,8 +93,8 @@ export function StepsPart({
 function StepWords({ step }: { step: BenchStep }) {
   return (
     <View role="status" aria-live="polite" aria-label="Step in hand" style={{ gap: 2 }}>
-      <Txt kind="strong">{step.words}</Txt>
-      {step.caution ? <Txt ink="accent">{step.caution}</Txt> : null}
+      <Txt kind="strong">{stepText(step.message)}</Txt>
+      {step.caution ? <Txt ink="accent">{stepCautionText(step.caution)}</Txt> : null}
     </View>
   );
 }

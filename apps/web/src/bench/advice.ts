@@ -44,7 +44,7 @@ export function adviceFor(task: AdviceTask): RedoAdvice | null {
   const { fibers, station, view, recordId, splicerId, all } = task;
   const first = fibers[0]?.splice;
   if (!first) return null;
-  const { limits, practice, units } = view.project;
+  const { limits, practice } = view.project;
   const { method } = first;
   const record = station.records.find(({ id }) => id === recordId) ?? null;
   const own = station.records.filter(
@@ -91,6 +91,5 @@ export function adviceFor(task: AdviceTask): RedoAdvice | null {
       eats: practice.redoEats,
     },
     time: task.secondsLeft === null ? null : { left: task.secondsLeft, redo: REDO_SECONDS },
-    unit: units.length,
   });
 }

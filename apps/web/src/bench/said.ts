@@ -1,17 +1,20 @@
 import {
   type Limits,
+  type LossProblem,
   type Parsed,
   type Reading,
-  STATE_WORDS,
   adviseEstimate,
   formatLoss,
   judgeSplice,
   reasonsFor,
   spliceState,
   standingOf,
-  triesWords,
+  triesMessage,
   tryCount,
 } from '@cordel/core';
+import { spliceReasonText, triesText } from '@cordel/text/loss';
+import { spliceStateText } from '@cordel/text/loss/states';
+import { lossProblemText } from '@cordel/text/measure';
 import { type BenchSplice, readingKind } from './benchSplices';
 import type { BenchDraft, BenchMode } from './draft';
 
@@ -28,7 +31,7 @@ export interface Said {
 export interface UnderThumb {
   fiber: BenchSplice;
   fibers: readonly BenchSplice[];
-  read(splice: BenchSplice): Parsed<number>;
+  read(splice: BenchSplice): Parsed<number, LossProblem>;
   mode: BenchMode;
   draft: BenchDraft;
   wavelengthNm: number;
@@ -42,7 +45,7 @@ export function say(now: UnderThumb): Said {
   const typed = now.draft.typed[now.fiber.id] ?? '';
   return typed === '' || typed === '-'
     ? { word: '', detail: waitingWords(now), tone: 'plain', redo: false }
-    : { word: 'Check.', detail: loss.error, tone: 'bad', redo: false };
+    : { word: 'Check.', detail: lossProblemText(loss.error), tone: 'bad', redo: false };
 }
 
 function waitingWords({ fiber, mode, draft, wavelengthNm, limits }: UnderThumb): string {
@@ -55,7 +58,7 @@ function waitingWords({ fiber, mode, draft, wavelengthNm, limits }: UnderThumb):
 
 /** Which try comes next; past those allowed the lead decides, in the Ledger's own words. */
 export const nextTryWords = (used: number, most: number): string =>
-  tryCount(used, most).usedUp ? triesWords(used, most) : `Try ${used + 1} of ${most}.`;
+  tryCount(used, most).usedUp ? triesText(triesMessage(used, most)) : `Try ${used + 1} of ${most}.`;
 
 /** One fiber over the line decides for its whole sleeve: all are broken and made again together. */
 function sayEstimates({ fiber, fibers, read, limits }: UnderThumb): Said {
@@ -72,7 +75,7 @@ function sayEstimates({ fiber, fibers, read, limits }: UnderThumb): Said {
     if (advice === 'needs the lead')
       return {
         word: 'Needs the lead.',
-        detail: `${where} ${triesWords(tries, most)} Keep it: the lead accepts it or sends it to redo.`,
+        detail: `${where} ${triesText(triesMessage(tries, most))} Keep it: the lead accepts it or sends it to redo.`,
         tone: 'bad',
         redo: false,
       };
@@ -124,8 +127,10 @@ function sayReading({ fiber, draft, wavelengthNm, limits }: UnderThumb, lossMdb:
   const waiting =
     missing.length > 0 ? `Still missing: ${limits.grade} at ${missing.join(' and ')} nm.` : '';
   return {
-    word: `${capital(STATE_WORDS[spliceState(judgement)])}.`,
-    detail: [reasons[0], waiting].filter(Boolean).join(' ') || 'Within the limit.',
+    word: `${capital(spliceStateText(spliceState(judgement)))}.`,
+    detail:
+      [reasons[0] && spliceReasonText(reasons[0]), waiting].filter(Boolean).join(' ') ||
+      'Within the limit.',
     tone: verdict === 'pass' ? 'good' : verdict === 'fail' ? 'bad' : 'plain',
     redo: false,
   };

@@ -32,7 +32,6 @@ export function useArc(
         })),
       air,
       highFrom: project.limits.splice.estimate.single,
-      units: project.units,
       now: new Date((minute + 1) * 60_000).toISOString(),
     });
   }, [station, splicerId, air, project, minute]);

@@ -1,5 +1,6 @@
 import { useEffect, useMemo } from 'react';
-import { type ReceivedRecord, matchRecord } from '@cordel/core';
+import { type Match, type ReceivedRecord, matchRecord } from '@cordel/core';
+import { askReasonText, passReasonText } from '@cordel/text/bench';
 import { type BenchSplice, fusedTogether } from './benchSplices';
 import type { Bench } from './useBench';
 import type { Setup } from './useSetup';
@@ -94,10 +95,21 @@ export function useRecords(bench: Bench, closure: string, station: Station, setu
       );
       return {
         record,
-        why: match.kind === 'fits' ? 'It was not kept when the next joint came.' : match.why,
+        why: whyAsked(match),
       };
     });
   return { own, asked, stopped: own.find(({ id }) => id === draft.stopped) ?? null };
+}
+
+function whyAsked(match: Match): string {
+  switch (match.kind) {
+    case 'fits':
+      return 'It was not kept when the next splice came.';
+    case 'passes':
+      return passReasonText(match.why);
+    case 'asks':
+      return askReasonText(match.why);
+  }
 }
 
 export type Records = ReturnType<typeof useRecords>;

@@ -9,6 +9,7 @@ import {
   parseLive,
   planCutOver,
 } from '@cordel/core/close';
+import { circuitsProblemText, fiberNumbersProblemText } from '@cordel/text/close';
 import { useKept } from '@/data/storage';
 import { useClock } from '@/projects/useClock';
 import { Leaf } from '@/ui/Leaf';
@@ -112,9 +113,9 @@ function readCutOver(typed: { fibers: string; live: string; each: string; way: s
   if (typed.fibers.trim() === '')
     return { ok: false as const, error: 'Say which fibers are cut over.' };
   const fibers = parseFibers(typed.fibers);
-  if (!fibers.ok) return fibers;
+  if (!fibers.ok) return { ok: false as const, error: fiberNumbersProblemText(fibers.error) };
   const live = parseLive(typed.live);
-  if (!live.ok) return live;
+  if (!live.ok) return { ok: false as const, error: circuitsProblemText(live.error) };
   const minutes = Number(typed.each);
   if (!(minutes > 0 && minutes <= 240))
     return { ok: false as const, error: 'Minutes a sleeve: a number up to 240.' };

@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import { sealPorts } from '@cordel/core';
 import { type LookedPoint, POINT_GROUPS, type PointGroup, nextBolt } from '@cordel/core/close';
+import { pointText } from '@cordel/text/close';
 import { useProjectView } from '@/projects/context';
 import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
@@ -11,22 +12,23 @@ import { PointRow, type Word } from './PointRow';
 import type { Closing, ClosingHook } from './useClosing';
 
 const HEADS: Record<PointGroup, string> = {
-  Work: 'What the plan says and what is there',
-  Trays: 'Trays and tubes',
-  Cables: 'Cables',
-  Ports: 'Ports',
-  Faces: 'Sealing faces',
-  Bolts: 'Bolts, in this order',
+  work: 'What the plan says and what is there',
+  trays: 'Trays and tubes',
+  cables: 'Cables',
+  ports: 'Ports',
+  faces: 'Sealing faces',
+  bolts: 'Bolts, in this order',
 };
 
 /** The list that is gone through before the cover goes on. */
 export function ListPart({ closing, write }: { closing: Closing; write: ClosingHook['write'] }) {
   const wide = useWide();
   const { state } = closing;
+  const { units } = useProjectView().project;
   const say = (looked: LookedPoint, { verdict, why, slots = [], photos = [] }: Word) =>
     void write(
       [{ kind: 'point', point: looked.point.key, verdict, why: why ?? null, slots, photos }],
-      looked.point.words,
+      pointText(looked.point.message, units),
     );
   const groups = POINT_GROUPS.map((group) => ({
     group,
@@ -47,7 +49,7 @@ export function ListPart({ closing, write }: { closing: Closing; write: ClosingH
               </Txt>
               <Txt kind="strong">{`${points.filter(isSaid).length} of ${points.length}`}</Txt>
             </View>
-            {group === 'Ports' || group === 'Bolts' ? (
+            {group === 'ports' || group === 'bolts' ? (
               <GroupDrawing closing={closing} group={group} points={points} />
             ) : null}
             {points.map((looked) => (
@@ -55,7 +57,7 @@ export function ListPart({ closing, write }: { closing: Closing; write: ClosingH
                 key={looked.point.key}
                 looked={looked}
                 closureId={closing.closure.id}
-                ready={group !== 'Bolts' || nextBolt(points) === looked.point.key}
+                ready={group !== 'bolts' || nextBolt(points) === looked.point.key}
                 onSay={(word) => say(looked, word)}
               />
             ))}
@@ -80,10 +82,10 @@ function GroupDrawing({
   const { assemblies } = useProjectView();
   if (!hardware) return null;
   const entries = assemblies.find(({ closureId }) => closureId === closure.id)?.entries ?? [];
-  const sealed = sealPorts(hardware, entries, 'mm')
+  const sealed = sealPorts(hardware, entries)
     .ports.filter((use) => use.entries.length > 0)
     .map(({ port }) => port.name);
-  if (group === 'Ports') return <FaceDrawing hardware={hardware} sealed={sealed} />;
+  if (group === 'ports') return <FaceDrawing hardware={hardware} sealed={sealed} />;
   const numberOf = (key: string | null) => (key?.startsWith('bolt:') ? Number(key.slice(5)) : null);
   const tight = new Set(points.filter(isSaid).flatMap(({ point }) => numberOf(point.key) ?? []));
   return (

@@ -2,7 +2,15 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { commands, waitingInputs } from '@cordel/client';
 import type { LookedPoint } from '@cordel/core/close';
+import {
+  foundText,
+  pointCautionText,
+  pointText,
+  remedyText,
+  splicedSinceText,
+} from '@cordel/text/close';
 import { useOutbox } from '@/data/client';
+import { useProjectView } from '@/projects/context';
 import { useClock } from '@/projects/useClock';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
@@ -51,6 +59,7 @@ export function PointRow({ looked, closureId, ready, onSay }: PointRowProps) {
       photos: [...photos, kept.id],
     });
   };
+  const asked = pointText(point.message, useProjectView().project.units);
   const mark = bad
     ? 'close-box-outline'
     : said
@@ -61,7 +70,7 @@ export function PointRow({ looked, closureId, ready, onSay }: PointRowProps) {
       <Press
         role="checkbox"
         aria-checked={said}
-        aria-label={`${point.words}: ${wordsOf(looked, clock)}`}
+        aria-label={`${asked}: ${wordsOf(looked, clock)}`}
         icon={mark}
         look="bare"
         disabled={point.found !== undefined || (!ready && !said)}
@@ -69,7 +78,7 @@ export function PointRow({ looked, closureId, ready, onSay }: PointRowProps) {
         style={{ justifyContent: 'flex-start', paddingHorizontal: 0, opacity: 1 }}
       >
         <Txt style={{ flex: 1, paddingVertical: 4 }} ink={!ready && !said ? 'ink2' : 'ink'}>
-          {point.words}
+          {asked}
         </Txt>
       </Press>
       <View style={{ flexDirection: 'row', gap: 8, alignItems: 'center', paddingLeft: 30 }}>
@@ -78,40 +87,36 @@ export function PointRow({ looked, closureId, ready, onSay }: PointRowProps) {
         </Txt>
         {point.found || bad ? null : (
           <Press
-            label="Not so"
+            label="Fail"
             textSize={15}
             onPress={() => onSay({ verdict: 'bad', slots: [], photos })}
           />
         )}
         {point.found || photos.length >= MOST_PHOTOS ? null : (
-          <Press
-            label={`Photo: ${point.words}`}
-            icon="camera-outline"
-            onPress={() => void addPhoto()}
-          >
+          <Press label={`Photo: ${asked}`} icon="camera-outline" onPress={() => void addPhoto()}>
             <></>
           </Press>
         )}
       </View>
       {photos.length > 0 ? <Photos ids={photos} /> : null}
       {problem ? <Txt ink="accent">{problem}</Txt> : null}
-      {point.caution ? <Txt ink="accent">{point.caution}</Txt> : null}
+      {point.caution ? <Txt ink="accent">{pointCautionText(point.caution)}</Txt> : null}
       {bad ? <Mending looked={looked} onSay={onSay} /> : null}
     </View>
   );
 }
 
 function wordsOf(
-  { point, state, entry, again }: LookedPoint,
+  { point, state, entry, splicedSlot }: LookedPoint,
   clock: (ms: number) => string,
 ): string {
-  if (again) return again;
-  if (point.found && state !== 'waived') return point.found.words;
+  if (splicedSlot !== null) return splicedSinceText(splicedSlot);
+  if (point.found && state !== 'waived') return foundText(point.found.message);
   if (state === 'open') return 'not checked';
   if (state === 'waived') return `waived by ${entry?.by}: ${entry?.why}`;
   const when = entry ? clock(Date.parse(entry.at)) : '';
   const slots = entry && entry.slots.length > 0 ? `, slot ${entry.slots.join(', ')}` : '';
-  return `${state === 'good' ? 'good' : `not so${slots}`} · ${entry?.by} ${when}`;
+  return `${state === 'good' ? 'good' : `failed${slots}`} · ${entry?.by} ${when}`;
 }
 
 /** What to do where a point fails, and the two ways on. */
@@ -134,7 +139,7 @@ function Mending({ looked, onSay }: { looked: LookedPoint; onSay(word: Word): vo
     <View style={{ borderLeftWidth: 6, borderColor: inks.accent, paddingLeft: 12, gap: 8 }}>
       <Txt>
         <Txt kind="strong">Do: </Txt>
-        {point.ifBad}
+        {remedyText(point)}
       </Txt>
       {point.slots ? (
         <View style={{ gap: 4 }}>

@@ -13,6 +13,8 @@ import {
   readingsOf,
 } from '@cordel/core/close';
 import { CONDITIONS, type Condition } from '@cordel/standin/gauge';
+import { leakCauseText, leakRemedyText, roundReasonText } from '@cordel/text/close';
+import { measureProblemText } from '@cordel/text/measure';
 import { v7 as uuid } from 'uuid';
 import { api } from '@/data/api';
 import { queryClient } from '@/data/client';
@@ -56,7 +58,7 @@ export function RoundPart(props: RoundPartProps) {
         ink={state === 'passed' ? 'green' : state === 'under way' ? 'ink' : 'accent'}
         live
       >
-        {`${pressed.words} Release it before opening, mending or leaving.`}
+        {`${roundReasonText(pressed.reason)} Release it before opening, repairing or leaving.`}
       </Notice>
       <Leaf style={{ gap: 12 }}>
         <View
@@ -109,7 +111,8 @@ function Clock({ since }: { since: string }) {
 
 /** What the readings say, and what the gauge would show by temperature alone. */
 function Reckoned({ pressed }: { pressed: PressureRound }) {
-  const temperatureUnit = useProjectView().project.units.temperature;
+  const { units } = useProjectView().project;
+  const temperatureUnit = units.temperature;
   const { round } = pressed;
   const list = readingsOf(round, pressed.readings).filter(
     ({ temperature }) => temperature !== null,
@@ -131,7 +134,8 @@ function Reckoned({ pressed }: { pressed: PressureRound }) {
 }
 
 function ReadingPart({ pressed, write }: RoundPartProps) {
-  const temperatureUnit = useProjectView().project.units.temperature;
+  const { units } = useProjectView().project;
+  const temperatureUnit = units.temperature;
   const { round } = pressed;
   const [shown, setShown] = useState('');
   const [temperature, setTemperature] = useState('');
@@ -157,8 +161,8 @@ function ReadingPart({ pressed, write }: RoundPartProps) {
   const take = () => {
     const read = parseGauge(shown, round.unit);
     const celsius = readTemperature(temperature, temperatureUnit);
-    if (!read.ok) return setProblem(read.error);
-    if (!celsius.ok) return setProblem(celsius.error);
+    if (!read.ok) return setProblem(measureProblemText(read.error, units));
+    if (!celsius.ok) return setProblem(measureProblemText(celsius.error, units));
     const meant = likelyUnit(read.value, round.unit, last);
     if (meant)
       return setProblem(
@@ -298,10 +302,10 @@ function BubblesPart({ pressed, closing, write }: RoundPartProps) {
         </View>
       ) : null}
       {bubbles.map((place) => {
-        const { cause, mend } = leakCause(hardware, place);
+        const cause = leakCause(hardware, place);
         return (
           <Notice key={place} word={`${place}:`} ink="accent">
-            {`${cause} Release first. ${mend}`}
+            {`${leakCauseText(cause)} Release first. ${leakRemedyText(cause)}`}
           </Notice>
         );
       })}

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { plural } from '@cordel/core';
 import { type PressureRound, formatGauge } from '@cordel/core/close';
+import { roundReasonText } from '@cordel/text/close';
 import { useProjectView } from '@/projects/context';
 import { useClock } from '@/projects/useClock';
 import { Leaf } from '@/ui/Leaf';
@@ -46,7 +47,7 @@ export function RoundRecord({
       <Txt ink="ink2">
         {`${moment(round.at)} · ${round.by} · ${formatGauge(round.targetPa, unit)}, limit ${formatGauge(round.limitPa, unit, 'down')}`}
       </Txt>
-      <Txt>{pressed.words}</Txt>
+      <Txt>{roundReasonText(pressed.reason)}</Txt>
       <GaugeChart pressed={pressed} unit={unit} />
       {pressed.readings.length > 0 ? (
         <Txt>{`${estimateWords(pressed, unit)} ${plural(pressed.readings.length, 'reading')}, ${origin}.`}</Txt>

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { EntryOf } from '@cordel/core/close';
+import { recordChangeText, signingBlockText } from '@cordel/text/close';
 import { usePerson } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
@@ -31,7 +32,7 @@ export function SignPart({ closing, write }: { closing: Closing; write: ClosingH
     <View style={{ gap: 16 }}>
       {state.blocks.length > 0 ? (
         <Notice word="Not ready to be signed." ink="accent">
-          {state.blocks.join(' ')}
+          {state.blocks.map((block) => signingBlockText(block)).join(' ')}
         </Notice>
       ) : null}
       {state.signatures.map((entry) => (
@@ -80,7 +81,7 @@ function Frozen({ last }: { last: Closing['signed'][number] }) {
         </Notice>
       ) : (
         <Notice word="Changed since:" ink="accent">
-          {last.changes.join(' ')}
+          {last.changes.map((change) => recordChangeText(change)).join(' ')}
         </Notice>
       )}
     </Leaf>

@@ -3,16 +3,18 @@ import { View } from 'react-native';
 import {
   GAUGE_UNITS,
   type GaugeUnit,
-  type Parsed,
   type Units,
   formatTemperature,
   parsePressure,
 } from '@cordel/core';
 import { PRESSURE_POINT, formatGauge, parseGauge, underPressure } from '@cordel/core/close';
+import { roundReasonText } from '@cordel/text/close';
+import { measureProblemText } from '@cordel/text/measure';
 import { v7 as uuid } from 'uuid';
 import { useKept } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
+import type { FormRead } from '@/ui/formRead';
 import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
@@ -51,7 +53,7 @@ export function TestPart({ closing, write }: TestPartProps) {
               word={last?.origin === 'simulated' ? 'Passed, with simulated readings.' : 'Passed.'}
               ink="green"
             >
-              {last?.words}
+              {last ? roundReasonText(last.reason) : null}
             </Notice>
           ) : null}
           {state.test === 'waived' ? (
@@ -198,19 +200,23 @@ function readStart(
   form: { unit: GaugeUnit; step: string; air: string; shown: string; temperature: string },
   limitPa: number,
   units: Units,
-): Parsed<{ targetPa: number; stepPa: number; airPa: number; celsius: number | null }> {
+): FormRead<{ targetPa: number; stepPa: number; airPa: number; celsius: number | null }> {
   const { unit } = form;
   const step = parseGauge(form.step || USUAL_STEP[unit], unit);
   if (!step.ok || step.value < 1 || step.value > 7000)
-    return { ok: false, error: `The gauge’s least step: such as ${USUAL_STEP[unit]} ${unit}.` };
+    return {
+      ok: false,
+      error: `The resolution of the gauge: such as ${USUAL_STEP[unit]} ${unit}.`,
+    };
   const air = parsePressure(form.air || '0 m', units.pressure);
-  if (!air.ok) return { ok: false, error: `Air outside: ${air.error}` };
+  if (!air.ok) return { ok: false, error: `Air pressure: ${measureProblemText(air.error, units)}` };
   const shown = parseGauge(form.shown, unit);
-  if (!shown.ok) return { ok: false, error: `Gauge now: ${shown.error}` };
+  if (!shown.ok)
+    return { ok: false, error: `Gauge now: ${measureProblemText(shown.error, units)}` };
   if (shown.value > limitPa) return { ok: false, error: overWords(shown.value, limitPa, unit) };
   if (shown.value <= 0) return { ok: false, error: 'Gauge now: there is no pressure on yet.' };
   const celsius = readTemperature(form.temperature, units.temperature);
-  if (!celsius.ok) return celsius;
+  if (!celsius.ok) return { ok: false, error: measureProblemText(celsius.error, units) };
   return {
     ok: true,
     value: {

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { cutText, formatTemperature, parsePressure } from '@cordel/core';
 import { PURPOSES, type Purpose } from '@cordel/core/close';
+import { measureProblemText } from '@cordel/text/measure';
 import { useBenchHeld } from '@/bench/useStation';
 import { usePerson } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
@@ -53,8 +54,8 @@ export function VisitForm({ closing, write }: { closing: Closing; write: Closing
   const begin = () => {
     const celsius = readTemperature(temperature, units.temperature);
     const air = pressure.trim() === '' ? null : parsePressure(pressure, units.pressure);
-    if (!celsius.ok) return setProblem(`Temperature: ${celsius.error}`);
-    if (air && !air.ok) return setProblem(`Air: ${air.error}`);
+    if (!celsius.ok) return setProblem(`Temperature: ${measureProblemText(celsius.error, units)}`);
+    if (air && !air.ok) return setProblem(`Air: ${measureProblemText(air.error, units)}`);
     const names = crew.split(',').flatMap((name) => name.trim() || []);
     if (names.length === 0) return setProblem('Say who is here.');
     if (purpose !== 'build' && why.trim() === '')

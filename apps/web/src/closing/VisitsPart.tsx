@@ -10,6 +10,7 @@ import {
   underPressure,
   visitsOf,
 } from '@cordel/core/close';
+import { reentryText } from '@cordel/text/close';
 import { useWork } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { Grid } from '@/ui/Grid';
@@ -98,7 +99,6 @@ function Reentry({ closing }: { closing: Closing }) {
       view.project.limits,
     ),
     cableName: (id) => view.cable(id)?.name ?? id,
-    unit: view.project.units.length,
   });
   const go = (path: string) => router.push(`/p/${view.project.id}/${path}` as never);
   return (
@@ -113,7 +113,7 @@ function Reentry({ closing }: { closing: Closing }) {
       </Txt>
       {scope.ports.length > 0 ? <Txt>{`Ports to open: ${scope.ports.join(', ')}.`}</Txt> : null}
       {REENTRY_STEPS.map((step, index) => (
-        <Txt key={step}>{`${index + 1}. ${step}`}</Txt>
+        <Txt key={step}>{`${index + 1}. ${reentryText(step)}`}</Txt>
       ))}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Press

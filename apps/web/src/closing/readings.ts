@@ -1,6 +1,7 @@
 import {
   type GaugeUnit,
   type Parsed,
+  type TemperatureProblem,
   type TemperatureUnit,
   type Units,
   formatBarometer,
@@ -10,7 +11,10 @@ import {
 import { formatGauge, likelyUnit } from '@cordel/core/close';
 
 /** A temperature that may be left out; degrees C. */
-export const readTemperature = (text: string, unit: TemperatureUnit): Parsed<number | null> =>
+export const readTemperature = (
+  text: string,
+  unit: TemperatureUnit,
+): Parsed<number | null, TemperatureProblem> =>
   text.trim() === '' ? parsed(null) : parseTemperature(text, unit);
 
 /** An altitude and a pressure as the project writes them. */

@@ -60,7 +60,6 @@ export function useClosing(closureId: string) {
         hardware,
         splices: judged,
         cableName: (id) => view.cable(id)?.name ?? id,
-        unit: project.units.length,
       }),
       hardware,
       splices: judged,

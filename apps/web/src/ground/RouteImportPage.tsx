@@ -4,6 +4,9 @@ import { useEffect, useMemo, useState } from 'react';
 import { type Parsed, formatDistance, parseDistance, plural } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
 import { commands } from '@cordel/client';
+import { geoNoteText, geoProblemText } from '@cordel/text/files';
+import { distanceProblemText } from '@cordel/text/measure';
+import { type GeoProblem } from '@cordel/core/geo';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { Leaf } from '@/ui/Leaf';
@@ -28,7 +31,7 @@ export function RouteImportPage() {
   const [file, setFile] = useState<{ name: string; text: string } | null>(null);
   const [swap, setSwap] = useState(false);
   const [start, setStart] = useState('0');
-  const [found, setFound] = useState<Parsed<RoutePreview> | null>(null);
+  const [found, setFound] = useState<Parsed<RoutePreview, GeoProblem> | null>(null);
   const [problem, setProblem] = useState('');
   const [done, setDone] = useState<{ placed: number; added: number } | null>(null);
   const unit = project.units.distance;
@@ -86,7 +89,7 @@ export function RouteImportPage() {
       />
       {file && found && !found.ok ? (
         <Notice word="Not read." ink="accent" live>
-          {`${file.name}: ${found.error}`}
+          {`${file.name}: ${geoProblemText(found.error)}`}
         </Notice>
       ) : null}
       {file && found && (!found.ok || found.value.closures.length > 0) ? (
@@ -112,7 +115,7 @@ export function RouteImportPage() {
             </Txt>
           ))}
           {found.value.notes.map((note) => (
-            <Notice key={note}>{note}</Notice>
+            <Notice key={note.code}>{geoNoteText(note)}</Notice>
           ))}
           <TextField
             label="The line begins at"
@@ -120,7 +123,7 @@ export function RouteImportPage() {
             value={start}
             onChange={setStart}
           />
-          {from.ok ? null : <Txt ink="accent">{from.error}</Txt>}
+          {from.ok ? null : <Txt ink="accent">{distanceProblemText(from.error)}</Txt>}
           <SameNamesPart names={names} />
           <FoundClosures
             found={found.value.closures}

@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import { type Parsed, type SameName, proposeSameNames } from '@cordel/core/lists';
-import { type FoundRoute, lineLength, readGeoJson } from '@cordel/core/geo';
+import { type FoundRoute, type GeoProblem, lineLength, readGeoJson } from '@cordel/core/geo';
 
 /** A route as it is shown before it is imported. */
 export interface RoutePreview extends FoundRoute {
@@ -12,7 +12,7 @@ export interface RoutePreview extends FoundRoute {
 
 /** Reads GeoJSON off the page's own thread. */
 const groundReader = {
-  read(text: string, swap: boolean, known: string[]): Parsed<RoutePreview> {
+  read(text: string, swap: boolean, known: string[]): Parsed<RoutePreview, GeoProblem> {
     const read = readGeoJson(text, swap);
     if (!read.ok) return read;
     const lengths = read.value.lines.map(({ points }) => lineLength(points));

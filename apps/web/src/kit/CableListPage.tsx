@@ -1,9 +1,12 @@
 import { wrap } from 'comlink';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { type Cable, USUAL_GLASS, USUAL_RUN, describeMakeUp, plural } from '@cordel/core';
+import { type Cable, USUAL_GLASS, USUAL_RUN, plural } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
 import { commands } from '@cordel/client';
+import { fileProblemText, listNoteText } from '@cordel/text/files';
+import { makeUpText } from '@cordel/text/fiber';
+import { cableListText } from '@cordel/text/plan';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { Leaf } from '@/ui/Leaf';
@@ -78,28 +81,28 @@ export function CableListPage() {
       />
       {found && 'error' in found ? (
         <Notice word="Not read." ink="accent" live>
-          {`${name}: ${found.error}`}
+          {`${name}: ${fileProblemText(found.error)}`}
         </Notice>
       ) : null}
       {found && !('error' in found) ? (
         <Leaf style={{ gap: 8 }}>
           {found.notes.map((note) => (
-            <Notice key={note}>{note}</Notice>
+            <Notice key={note.code}>{listNoteText(note)}</Notice>
           ))}
           {found.problems.slice(0, SHOWN).map(({ row, column, value, message }) => (
             <Notice
-              key={`${row} ${column} ${message}`}
+              key={`${row} ${column} ${message.code}`}
               word={`Row ${row}, ${column}:`}
               ink="accent"
             >
-              {value === '' ? message : `“${value}”: ${message}`}
+              {value === '' ? cableListText(message) : `“${value}”: ${cableListText(message)}`}
             </Notice>
           ))}
           <SameNamesPart names={names} />
           {fresh.slice(0, SHOWN).map(({ name: called, makeUp }) => (
             <Txt key={called}>
               <Txt kind="strong">{called}</Txt>
-              {`: ${describeMakeUp(makeUp)}`}
+              {`: ${makeUpText(makeUp)}`}
             </Txt>
           ))}
           {fresh.length > SHOWN ? <Txt>{`and ${fresh.length - SHOWN} more`}</Txt> : null}

@@ -7,11 +7,11 @@ import {
   USUAL_GLASS,
   USUAL_RUN,
   cableNameSchema,
-  describeMakeUp,
   glassSchema,
 } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
 import { commands, isConflict } from '@cordel/client';
+import { makeUpText } from '@cordel/text/fiber';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
@@ -61,7 +61,7 @@ export function CablesPage() {
                 style={{ justifyContent: 'space-between' }}
               >
                 <Txt kind="name">{cable.name}</Txt>
-                <Txt ink="ink2">{describeMakeUp(cable.makeUp)}</Txt>
+                <Txt ink="ink2">{makeUpText(cable.makeUp)}</Txt>
               </Press>
             ),
           )}

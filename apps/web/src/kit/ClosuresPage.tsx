@@ -15,6 +15,7 @@ import {
 } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
 import { commands, isConflict } from '@cordel/client';
+import { distanceProblemText } from '@cordel/text/measure';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { Choice, Field } from '@/ui/Field';
@@ -93,7 +94,7 @@ const formSchema = (unit: DistanceUnit) =>
       if (text.trim() === '') return null;
       const read = parseDistance(text, unit);
       if (read.ok) return read.value;
-      context.addIssue({ code: 'custom', message: read.error });
+      context.addIssue({ code: 'custom', message: distanceProblemText(read.error) });
       return z.NEVER;
     }),
     branchOf: z.string(),

@@ -5,6 +5,7 @@ import { BUILT_IN_HARDWARE, type Hardware, hardwareSchema, readNumber, plural } 
 import { parseGauge, spellGauge } from '@cordel/core/pressure';
 import { v7 as uuid } from 'uuid';
 import { commands } from '@cordel/client';
+import { measureProblemText } from '@cordel/text/measure';
 import { outbox } from '@/data/client';
 import { LengthField } from '@/prep/LengthField';
 import { useProjectView } from '@/projects/context';
@@ -162,7 +163,8 @@ const GROUPS = [
 
 function HardwareForm({ hardware, onDone }: { hardware: Hardware; onDone(): void }) {
   const { project } = useProjectView();
-  const { length: unit, pressure: gauge } = project.units;
+  const { units } = project;
+  const { length: unit, pressure: gauge } = units;
   const [draft, setDraft] = useState(hardware);
   const [ports, setPorts] = useState(() => JSON.stringify(hardware.ports, null, 1));
   const [test, setTest] = useState(spellGauge(Math.round(hardware.testKpa * 1000), gauge));
@@ -176,9 +178,9 @@ function HardwareForm({ hardware, onDone }: { hardware: Hardware; onDone(): void
   const [problem, setProblem] = useState('');
   const submit = async () => {
     const testPa = parseGauge(test, gauge);
-    if (!testPa.ok) return setProblem(`Flash test: ${testPa.error}`);
+    if (!testPa.ok) return setProblem(`Flash test: ${measureProblemText(testPa.error, units)}`);
     const held = readNumber(minutes, 'small');
-    if (!held.ok) return setProblem(`Pressure held: ${held.error}`);
+    if (!held.ok) return setProblem(`Pressure held: ${measureProblemText(held.error, units)}`);
     const typed = {
       ...draft,
       testMinutes: held.value,

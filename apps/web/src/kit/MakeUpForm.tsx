@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import { type MakeUp, describeMakeUp } from '@cordel/core';
+import { type MakeUp } from '@cordel/core';
+import { makeUpText } from '@cordel/text/fiber';
 import { Choice } from '@/ui/Field';
 import { Txt } from '@/ui/Txt';
 import { type TypedMakeUp, readMakeUp } from './typedMakeUp';
@@ -60,7 +61,7 @@ export function MakeUpForm({
         ) : null}
       </View>
       <Txt ink={'error' in read ? 'accent' : 'ink2'}>
-        {'error' in read ? read.error : describeMakeUp(read.makeUp)}
+        {'error' in read ? read.error : makeUpText(read.makeUp)}
       </Txt>
     </View>
   );

@@ -6,6 +6,7 @@ import { type KitItem, kitList, plural } from '@cordel/core';
 import { benchSplices } from '@/bench/benchSplices';
 import { readWork } from '@/data/queries';
 import type { ClosureWork } from '@cordel/client';
+import { kitItemText, kitReasonText } from '@cordel/text/kit';
 import { useKept } from '@/data/storage';
 import { openedClosure } from '@/prep/useAssembly';
 import { type ProjectView, useProjectView } from '@/projects/context';
@@ -72,12 +73,12 @@ export function PackPage() {
           <Txt kind="strong">{`${plural(items.length, 'item')} for ${plural(chosen.length, 'closure')}; redos expected ${project.practice.redoPercent} %`}</Txt>
           {items.map((item) => (
             <ItemRow
-              key={item.item}
+              key={item.name}
               item={item}
-              stock={van.stock[item.item]}
-              packed={van.packed.includes(item.item)}
-              onStock={(count) => change({ stock: { ...van.stock, [item.item]: count } })}
-              onPack={() => change({ packed: toggle(van.packed, item.item) })}
+              stock={van.stock[item.name]}
+              packed={van.packed.includes(item.name)}
+              onStock={(count) => change({ stock: { ...van.stock, [item.name]: count } })}
+              onPack={() => change({ packed: toggle(van.packed, item.name) })}
             />
           ))}
           <Press
@@ -92,11 +93,14 @@ export function PackPage() {
   );
 }
 
+/** A thing to pack by its name, under which its stock is kept. */
+type NamedItem = KitItem & { name: string };
+
 const counted = (count: number, item: KitItem): string =>
   item.unit === 'ml' ? `${count} ml` : plural(count, 'piece');
 
 interface ItemRowProps {
-  item: KitItem;
+  item: NamedItem;
   stock: number | undefined;
   packed: boolean;
   onStock(count: number): void;
@@ -121,22 +125,22 @@ function ItemRow({ item, stock, packed, onStock, onPack }: ItemRowProps) {
       <Press
         role="checkbox"
         aria-checked={packed}
-        aria-label={`${item.item} packed`}
+        aria-label={`${item.name} packed`}
         icon={packed ? 'checkbox-marked-outline' : 'checkbox-blank-outline'}
         onPress={onPack}
       >
         <></>
       </Press>
       <View style={{ flex: 1, minWidth: 150 }}>
-        <Txt kind="strong">{item.item}</Txt>
-        <Txt ink="ink2">{item.why}</Txt>
+        <Txt kind="strong">{item.name}</Txt>
+        <Txt ink="ink2">{kitReasonText(item)}</Txt>
         {short > 0 ? <Txt ink="accent" kind="strong">{`${counted(short, item)} short`}</Txt> : null}
       </View>
       <Txt kind="name">{counted(item.count, item)}</Txt>
       <TextInput
         mode="outlined"
         label="In stock"
-        aria-label={`${item.item} in stock`}
+        aria-label={`${item.name} in stock`}
         inputMode="numeric"
         value={stock === undefined ? '' : String(stock)}
         onChangeText={(typed) => {
@@ -158,7 +162,7 @@ function readVan(text: string): Van {
 }
 
 /** Counts from splices still to be made and from what enters each closure. */
-function itemsOf(works: readonly ClosureWork[], view: ProjectView): KitItem[] {
+function itemsOf(works: readonly ClosureWork[], view: ProjectView): NamedItem[] {
   const { limits, practice } = view.project;
   const closures = works.map((work) => {
     const opened = openedClosure(work.closure, view);
@@ -175,17 +179,21 @@ function itemsOf(works: readonly ClosureWork[], view: ProjectView): KitItem[] {
           : opened.entries.map(({ entry, cable, plan }) => ({ entry, makeUp: cable.makeUp, plan })),
     };
   });
-  return kitList(closures, practice, (id) => view.cable(id)?.makeUp.kind !== 'ribbon');
+  return kitList(closures, practice, (id) => view.cable(id)?.makeUp.kind !== 'ribbon')
+    .map((item) => ({ ...item, name: kitItemText(item.item) }))
+    .sort((a, b) => a.name.localeCompare(b.name));
 }
 
-async function saveCsv(project: string, items: readonly KitItem[], van: Van): Promise<void> {
+async function saveCsv(project: string, items: readonly NamedItem[], van: Van): Promise<void> {
   const { writeCsv } = await import('@cordel/core/csv');
   const text = writeCsv(
     ['item', 'count', 'unit', 'in stock', 'short', 'packed', 'why'],
-    items.map(({ item, count, unit, why }) => {
-      const stock = van.stock[item] ?? null;
+    items.map((item) => {
+      const { name, count, unit } = item;
+      const stock = van.stock[name] ?? null;
       const short = stock === null ? null : Math.max(0, count - stock);
-      return [item, count, unit, stock, short, van.packed.includes(item) ? 'yes' : 'no', why];
+      const packed = van.packed.includes(name) ? 'yes' : 'no';
+      return [name, count, unit, stock, short, packed, kitReasonText(item)];
     }),
   );
   saveFile(`${project} kit.csv`, text, 'text/csv');

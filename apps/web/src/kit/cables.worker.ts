@@ -7,6 +7,9 @@ import {
   proposeSameNames,
 } from '@cordel/core/lists';
 import {
+  type CableListMessage,
+  type CsvNote,
+  type CsvProblem,
   type ListedCable,
   type Table,
   decodeText,
@@ -18,15 +21,22 @@ import {
   startAtTitles,
   type TitledTable,
 } from '@cordel/core/csv';
-import { type OddCell, oddProblems, openSheet } from '@cordel/core/xlsx';
+import {
+  type CellProblem,
+  type OddCell,
+  type SheetNote,
+  type WorkbookProblem,
+  oddProblems,
+  openSheet,
+} from '@cordel/core/xlsx';
 
 /** A cable list as it is shown before it is imported. */
 export type CablePreview =
-  | { error: string }
+  | { error: CsvProblem | WorkbookProblem }
   | {
       cables: ListedCable[];
-      problems: ListProblem[];
-      notes: string[];
+      problems: ListProblem<CableListMessage | CellProblem>[];
+      notes: (SheetNote | CsvNote)[];
       /** Names that are likely meant as others. */
       sameNames: SameName[];
     };
@@ -52,15 +62,15 @@ const cableReader = {
   },
 };
 
-type CableTable = TitledTable<Table> & { odd: OddCell[]; notes: string[] };
+type CableTable = TitledTable<Table> & { odd: OddCell[]; notes: (SheetNote | CsvNote)[] };
 
-function readSheet(bytes: Uint8Array): Parsed<CableTable> {
+function readSheet(bytes: Uint8Array): Parsed<CableTable, WorkbookProblem> {
   const opened = openSheet(bytes, matchCableColumns);
   return opened.ok ? parsed(opened.value.list) : opened;
 }
 
 /** A list in CSV as the sheet of a workbook: with nothing odd about it. */
-function readText(bytes: Uint8Array): Parsed<CableTable> {
+function readText(bytes: Uint8Array): Parsed<CableTable, CsvProblem> {
   const decoded = decodeText(bytes);
   if (!decoded.ok) return decoded;
   const read = readCsv(decoded.value.text);

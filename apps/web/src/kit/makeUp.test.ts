@@ -1,4 +1,5 @@
-import { type MakeUp, describeMakeUp } from '@cordel/core';
+import { type MakeUp } from '@cordel/core';
+import { makeUpText } from '@cordel/text/fiber';
 import { readMakeUp, typeMakeUp } from './typedMakeUp';
 
 const MAKE_UPS: MakeUp[] = [
@@ -9,7 +10,7 @@ const MAKE_UPS: MakeUp[] = [
 ];
 
 describe('a make-up as it is typed', () => {
-  it.each(MAKE_UPS.map((makeUp) => [describeMakeUp(makeUp), makeUp] as const))(
+  it.each(MAKE_UPS.map((makeUp) => [makeUpText(makeUp), makeUp] as const))(
     '%s comes back the same',
     (_, makeUp) => {
       expect(readMakeUp(typeMakeUp(makeUp))).toEqual({ makeUp });

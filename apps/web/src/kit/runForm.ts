@@ -5,6 +5,7 @@ import {
   cableRunSchema,
   parseDistance,
 } from '@cordel/core';
+import { distanceProblemText } from '@cordel/text/measure';
 
 /** How a cable runs, as it is typed. */
 export interface TypedRun {
@@ -55,11 +56,12 @@ export function readRun(
     // Sheaths are printed in whole meters or feet: a bare figure is one of these.
     const read = parseDistance(text, isFeet(unit) ? 'ft' : 'm');
     if (read.ok) return read.value;
-    problems.push(`${what}: ${read.error}`);
+    problems.push(`${what}: ${distanceProblemText(read.error)}`);
     return null;
   };
   const distance = typed.endDistance.trim() === '' ? null : parseDistance(typed.endDistance, unit);
-  if (distance && !distance.ok) problems.push(`Distance of the end: ${distance.error}`);
+  if (distance && !distance.ok)
+    problems.push(`Distance of the end: ${distanceProblemText(distance.error)}`);
   const end = {
     name: typed.endName.trim(),
     distance: distance?.ok ? distance.value : null,

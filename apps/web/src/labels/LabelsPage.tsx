@@ -5,13 +5,14 @@ import { plural } from '@cordel/core';
 import {
   LABEL_KINDS,
   LABEL_SHEETS,
-  type Label,
+  type WordedLabel,
   type LabelKind,
   labelSvg,
   labelTask,
   labelsOf,
   shortCode,
 } from '@cordel/core/close';
+import { wordedLabel } from '@cordel/text/close';
 import { useWork } from '@/data/queries';
 import { useKept } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
@@ -50,7 +51,7 @@ export function LabelsPage() {
     return labelsOf(
       labelTask(origin, project, closure, work.data.splices, assembly, cables),
       kinds,
-    );
+    ).map((label) => wordedLabel(label, project.units));
   }, [closure, work.data, assemblies, project, cables, kinds]);
   const printAt = `/api/projects/${project.id}/labels.pdf?${new URLSearchParams({
     closure: chosen,
@@ -130,7 +131,7 @@ export function LabelsPage() {
   );
 }
 
-function LabelLeaf({ label, sheet }: { label: Label; sheet: (typeof LABEL_SHEETS)[number] }) {
+function LabelLeaf({ label, sheet }: { label: WordedLabel; sheet: (typeof LABEL_SHEETS)[number] }) {
   const inks = useInks();
   const svg = useMemo(() => labelSvg(label, sheet), [label, sheet]);
   const name = `${label.code}-${label.title.toLowerCase().replace(/[^a-z0-9]+/g, '-')}`;

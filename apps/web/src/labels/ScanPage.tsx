@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { useCallback, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { parseCode } from '@cordel/core/close';
+import { shortCodeProblemText } from '@cordel/text/close';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
@@ -26,7 +27,7 @@ export function ScanPage() {
   const go = useCallback(
     (text: string) => {
       const code = parseCode(codeIn(text));
-      if (!code.ok) return setProblem(code.error);
+      if (!code.ok) return setProblem(shortCodeProblemText(code.error));
       router.replace(`/c/${code.value}` as never);
     },
     [router],

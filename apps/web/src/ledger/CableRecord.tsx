@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
+import { makeUpText } from '@cordel/text/fiber';
 import { View } from 'react-native';
-import { describeMakeUp } from '@cordel/core';
 import { useProjectView } from '@/projects/context';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
@@ -26,7 +26,7 @@ export function CableRecord({ cableId }: { cableId: string }) {
       <Txt kind="name" heading={level.title}>
         {own.name}
       </Txt>
-      <Txt>{describeMakeUp(own.makeUp)}</Txt>
+      <Txt>{makeUpText(own.makeUp)}</Txt>
       <Txt ink="ink2">{`${schemes.find(({ id }) => id === own.schemeId)?.name ?? ''} · ${own.glass.type}`}</Txt>
       {entered.length > 0 ? (
         <Txt>{`Enters ${entered.map(({ name }) => name).join(', ')}`}</Txt>

@@ -2,13 +2,14 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import {
   GRADES,
-  STATE_WORDS,
   type SpliceRow,
   formatHalf,
   formatMean,
   spliceLimit,
   spliceState,
 } from '@cordel/core';
+import { spliceStateText } from '@cordel/text/loss/states';
+import { addressParts } from '@cordel/text/fiber';
 import { useFiber } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { LossBars } from '@/ui/LossBars';
@@ -33,7 +34,7 @@ export function FiberRecord({ cableId, fiber }: { cableId: string; fiber: number
       <View>
         <Txt ink="ink2">Fiber along the route</Txt>
         <Txt kind="name" heading={level.title}>
-          {`${view.fiberName(cableId, fiber)} ${view.address(cableId, fiber)?.fiber.words ?? ''}`}
+          {`${view.fiberName(cableId, fiber)} ${addressParts(view.address(cableId, fiber)).at(-1) ?? ''}`}
         </Txt>
         <Txt>
           {figures.length === 0
@@ -61,7 +62,7 @@ export function FiberRecord({ cableId, fiber }: { cableId: string; fiber: number
           <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}>
             <Txt kind="strong">{row.closure}</Txt>
             <Txt kind="strong" ink={STATE_INKS[spliceState(row)]}>
-              {`${row.half === null ? '' : `${formatHalf(row.half)} dB ${gradeWord(row.grade)} · `}${STATE_WORDS[spliceState(row)]}${originWords(row.origin)}`}
+              {`${row.half === null ? '' : `${formatHalf(row.half)} dB ${gradeWord(row.grade)} · `}${spliceStateText(spliceState(row))}${originWords(row.origin)}`}
             </Txt>
           </View>
           <Txt ink="ink2">{`${endWords(view, row.cableA, row.fiberA)}  to  ${endWords(view, row.cableB, row.fiberB)}`}</Txt>
@@ -81,10 +82,7 @@ export function FiberRecord({ cableId, fiber }: { cableId: string; fiber: number
 }
 
 function endWords(view: ReturnType<typeof useProjectView>, cable: string, fiber: number): string {
-  const address = view.address(cable, fiber);
-  return [view.fiberName(cable, fiber), address?.unitWords, address?.fiber.words]
-    .filter(Boolean)
-    .join(' ');
+  return [view.fiberName(cable, fiber), ...addressParts(view.address(cable, fiber))].join(' ');
 }
 
 function barOf(row: SpliceRow, view: ReturnType<typeof useProjectView>) {

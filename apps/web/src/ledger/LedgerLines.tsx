@@ -6,14 +6,15 @@ import {
   type FiberRow,
   type RedoRow,
   type RollUp,
-  STATE_WORDS,
   type SpliceRow,
   type TrayRow,
-  describeMakeUp,
   formatDistance,
   formatHalf,
   spliceState,
 } from '@cordel/core';
+import { addressParts, makeUpText } from '@cordel/text/fiber';
+import { spliceStateText } from '@cordel/text/loss/states';
+import { spliceReasonText } from '@cordel/text/loss';
 import { useProjectView } from '@/projects/context';
 import { Txt } from '@/ui/Txt';
 import { useInks } from '@/ui/theme';
@@ -105,9 +106,7 @@ export function TrayLine({ row }: { row: TrayRow }) {
 export function FiberLine({ row }: { row: FiberRow }) {
   const view = useProjectView();
   const address = view.address(row.headCable, row.headFiber);
-  const colours = address
-    ? [address.unitWords, address.fiber.words].filter(Boolean).join(' · ')
-    : '';
+  const colours = addressParts(address).join(' · ');
   return (
     <Line
       open={`fiber.${row.headCable}.${row.headFiber}`}
@@ -131,15 +130,17 @@ export function SpliceLine({ row }: { row: SpliceRow | RedoRow }) {
     <Line
       open={`splice.${row.id}`}
       title={`${view.fiberName(row.cableA, row.fiberA)} to ${view.fiberName(row.cableB, row.fiberB)}`}
-      under={`${row.closure} · tray ${row.tray} slot ${row.slot} · ${[a?.unitWords, a?.fiber.words].filter(Boolean).join(' · ')}`}
+      under={`${row.closure} · tray ${row.tray} slot ${row.slot} · ${addressParts(a).join(' · ')}`}
       right={loss}
       rightUnder={
         <Txt kind="small" ink={STATE_INKS[spliceState(row)]}>
-          {`${known}${STATE_WORDS[spliceState(row)]}${originWords(row.origin)}`}
+          {`${known}${spliceStateText(spliceState(row))}${originWords(row.origin)}`}
         </Txt>
       }
     >
-      {'reasons' in row ? row.reasons.map((reason) => <Txt key={reason}>{reason}</Txt>) : null}
+      {'reasons' in row
+        ? row.reasons.map((reason) => <Txt key={reason.code}>{spliceReasonText(reason)}</Txt>)
+        : null}
     </Line>
   );
 }
@@ -150,7 +151,7 @@ export function CableLine({ row }: { row: CableRow }) {
     <Line
       open={`cable.${row.cableId}`}
       title={row.name}
-      under={cable ? describeMakeUp(cable.makeUp) : ''}
+      under={cable ? makeUpText(cable.makeUp) : ''}
       right={`${row.planned} of ${row.fibers}`}
       rightUnder={
         <Txt kind="small" ink="ink2">

@@ -2,7 +2,8 @@ import { useRouter } from 'expo-router';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { ScrollView, TextInput, View } from 'react-native';
 import { Icon } from 'react-native-paper';
-import { GROUP_VERDICTS, GROUP_WORDS, SPLICE_STATES, STATE_WORDS } from '@cordel/core';
+import { GROUP_VERDICTS, SPLICE_STATES } from '@cordel/core';
+import { groupVerdictText, spliceStateText } from '@cordel/text/loss/states';
 import { useSummary } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { Press } from '@/ui/Press';
@@ -40,8 +41,8 @@ const SORT_LABELS: Record<LedgerSort, string> = {
 /** What rows are filtered by: splices by their state, groups by their verdict. */
 const filtersOf = (view: LedgerView): { value: LedgerFilter; label: string }[] =>
   view === 'splices'
-    ? SPLICE_STATES.map((value) => ({ value, label: STATE_WORDS[value] }))
-    : GROUP_VERDICTS.map((value) => ({ value, label: GROUP_WORDS[value] }));
+    ? SPLICE_STATES.map((value) => ({ value, label: spliceStateText(value) }))
+    : GROUP_VERDICTS.map((value) => ({ value, label: groupVerdictText(value) }));
 
 /** Proof: fibers, trays, closures and splices against the limits, and what to redo. */
 export function LedgerPage() {

@@ -10,6 +10,7 @@ import {
   parseLoss,
   personSchema,
 } from '@cordel/core';
+import { lossProblemText } from '@cordel/text/measure';
 import { newReading, recordEvidence } from '@/bench/record';
 import { usePerson } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
@@ -32,7 +33,7 @@ const formSchema = z.object({
   loss: z.string().transform((text, context): number => {
     const loss = parseLoss(text, MOST_READING);
     if (loss.ok) return loss.value;
-    context.addIssue({ code: 'custom', message: loss.error });
+    context.addIssue({ code: 'custom', message: lossProblemText(loss.error) });
     return z.NEVER;
   }),
 });

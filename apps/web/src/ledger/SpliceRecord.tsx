@@ -3,7 +3,6 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import {
   type Evidence,
-  STATE_WORDS,
   type Splice,
   formatHalf,
   formatLoss,
@@ -12,6 +11,9 @@ import {
   spliceState,
   standingOf,
 } from '@cordel/core';
+import { spliceStateText } from '@cordel/text/loss/states';
+import { spliceReasonText } from '@cordel/text/loss';
+import { colourText, unitText } from '@cordel/text/fiber';
 import { useSplice } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { FiberEye } from '@/ui/FiberEye';
@@ -66,11 +68,12 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
         <EndWords cable={splice.cableB} fiber={splice.fiberB} />
       </View>
       <Notice
-        word={`${STATE_WORDS[state].replace(/^./, (letter) => letter.toUpperCase())}.`}
+        word={`${spliceStateText(state).replace(/^./, (letter) => letter.toUpperCase())}.`}
         ink={standing.retired ? 'ink2' : STATE_INKS[state]}
       >
-        {[...reasons, missing].filter(Boolean).join(' ') ||
-          (state === 'open' ? 'Nothing is recorded yet.' : 'Within the limits.')}
+        {[...reasons.map((reason) => spliceReasonText(reason)), missing]
+          .filter(Boolean)
+          .join(' ') || (state === 'open' ? 'Nothing is recorded yet.' : 'Within the limits.')}
       </Notice>
       <View style={{ gap: 2 }}>
         <Txt kind="strong" heading={level.part}>
@@ -146,11 +149,11 @@ function EndWords({ cable, fiber }: { cable: string; fiber: number }) {
     <View style={{ flex: 1, flexDirection: 'row', gap: 8, alignItems: 'center' }}>
       <FiberEye address={address} size={54} />
       <View style={{ flex: 1 }}>
-        <Txt kind="strong">{`${view.fiberName(cable, fiber)} ${address.fiber.words}`}</Txt>
+        <Txt kind="strong">{`${view.fiberName(cable, fiber)} ${colourText(address.fiber)}`}</Txt>
         <Txt
           kind="small"
           ink="ink2"
-        >{`${[address.unitWords, `position ${address.place.position}`, address.fiber.letters].filter(Boolean).join(' · ')}`}</Txt>
+        >{`${[unitText(address), `position ${address.place.position}`, address.fiber.letters].filter(Boolean).join(' · ')}`}</Txt>
       </View>
     </View>
   );

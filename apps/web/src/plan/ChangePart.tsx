@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { type Placed, type Present, type WeighedPlan, plural } from '@cordel/core';
+import { obstacleText } from '@cordel/text/plan';
 import { usePerson } from '@/data/storage';
 import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
@@ -29,16 +30,19 @@ export function ChangePart({ plan, weighed }: { plan: PlanHook; weighed: Weighed
       <Some word="Adds" list={added} />
       <Some word="Moves" list={moved.map(({ to }) => to)} />
       <Some word="Drops" list={dropped} />
-      <Some word="Cuts away" list={retired} />
-      {obstacles.slice(0, SHOWN).map((message) => (
-        <Notice key={message} word="In the way." ink="accent">
-          {message}
-        </Notice>
-      ))}
+      <Some word="Removes" list={retired} />
+      {obstacles
+        .slice(0, SHOWN)
+        .map((obstacle) => obstacleText(obstacle))
+        .map((message) => (
+          <Notice key={message} word="In the way." ink="accent">
+            {message}
+          </Notice>
+        ))}
       {obstacles.length > SHOWN ? <Txt>{`and ${obstacles.length - SHOWN} more`}</Txt> : null}
       <CutAway plan={plan} weighed={weighed} />
       {errors.length > 0 ? (
-        <Txt ink="accent">{`${plural(errors.length, 'line')} to put right first.`}</Txt>
+        <Txt ink="accent">{`${plural(errors.length, 'line')} to fix first.`}</Txt>
       ) : null}
       <Sending plan={plan} />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
 import { formatDistance } from '@cordel/core';
+import { colourText, unitText } from '@cordel/text/fiber';
 import { useProjectView } from '@/projects/context';
 import { FiberEye } from '@/ui/FiberEye';
 import { Press } from '@/ui/Press';
@@ -90,10 +91,10 @@ function InCable({ leg, here }: { leg: CircuitLeg; here: boolean }) {
       <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
         {place ? <FiberEye address={place} size={48} /> : null}
         <View style={{ flex: 1 }}>
-          <Txt kind="strong">{`${fiberName(leg.cableId, leg.fiber)} ${place?.fiber.words ?? ''}${here ? ' · asked for' : ''}`}</Txt>
+          <Txt kind="strong">{`${fiberName(leg.cableId, leg.fiber)} ${place ? colourText(place.fiber) : ''}${here ? ' · asked for' : ''}`}</Txt>
           <Txt ink="ink2">
             {[
-              place?.unitWords,
+              place ? unitText(place) : '',
               leg.length === null ? '' : formatDistance(leg.length, project.units.distance),
             ]
               .filter(Boolean)

@@ -5,6 +5,8 @@ import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { parseFiber } from '@cordel/core';
 import { answerOf } from '@cordel/client';
+import { fiberProblemText } from '@cordel/text/fiber';
+import { networkText } from '@cordel/text/plan';
 import { api } from '@/data/api';
 import { useProjectView } from '@/projects/context';
 import { Empty, Notice, Waiting } from '@/ui/Notice';
@@ -65,7 +67,7 @@ function Follow() {
         <Circuit projectId={project.id} cableId={chosen.id} fiber={parsed.value} />
       ) : (
         <Notice word="Check." ink="accent" live>
-          {parsed.error}
+          {fiberProblemText(parsed.error)}
         </Notice>
       )}
     </>
@@ -123,15 +125,13 @@ function Problems() {
       <Txt kind="name" heading={2}>
         {problems.length === 0 ? 'All circuits run straight' : 'What looks wrong'}
       </Txt>
-      <Txt ink="ink2">
-        Shifts and flips against the neighbours, circles, and fibers that end in the air.
-      </Txt>
+      <Txt ink="ink2">Shifts and flips against the neighbours, loops, and unassigned ends.</Txt>
       {problems.slice(0, 100).map((problem) => {
         const closure = closures.find((entry) => entry.id === problem.closure);
         return (
-          <View key={`${problem.closure} ${problem.message}`} style={{ gap: 6 }}>
+          <View key={`${problem.closure} ${networkText(problem.message)}`} style={{ gap: 6 }}>
             <Notice word={`${closure?.name ?? 'Network'}.`} ink="accent">
-              {problem.message}
+              {networkText(problem.message)}
             </Notice>
             {closure ? (
               <Press

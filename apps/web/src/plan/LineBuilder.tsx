@@ -6,12 +6,13 @@ import {
   type ListCable,
   type Run,
   type Verb,
-  describeMakeUp,
   fiberCount,
   parsePlan,
   printLine,
   unitSize,
 } from '@cordel/core';
+import { makeUpText } from '@cordel/text/fiber';
+import { planMessageText } from '@cordel/text/plan';
 import { Choice } from '@/ui/Field';
 import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
@@ -68,7 +69,7 @@ export function LineBuilder({ cables, onAdd }: LineBuilderProps) {
         onChange={(value) => setVerb(value)}
       />
       <CablePick label="Cable" value={a} cables={cables} onChange={setA} />
-      {cableA ? <Txt ink="ink2">{describeMakeUp(cableA.makeUp)}</Txt> : null}
+      {cableA ? <Txt ink="ink2">{makeUpText(cableA.makeUp)}</Txt> : null}
       {hasUnits ? (
         <Choice
           label="Counted by"
@@ -126,7 +127,7 @@ export function LineBuilder({ cables, onAdd }: LineBuilderProps) {
         <Txt ink="ink2">Choose the cables and count the fibers.</Txt>
       ) : error ? (
         <Notice word="Not yet." ink="accent">
-          {error}
+          {planMessageText(error)}
         </Notice>
       ) : (
         <Txt kind="strong">{text}</Txt>

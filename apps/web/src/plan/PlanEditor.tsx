@@ -4,6 +4,7 @@ import { Annotation, EditorState } from '@codemirror/state';
 import { EditorView, keymap, lineNumbers } from '@codemirror/view';
 import { useEffect, useRef, useState } from 'react';
 import type { PlanError, Span } from '@cordel/core';
+import { planMessageText } from '@cordel/text/plan';
 import { FONTS, type Inks, useInks } from '@/ui/theme';
 
 /** Marks text that the page imported, so that it does not count as typed. */
@@ -89,7 +90,7 @@ function diagnosticOf(error: PlanError, view: EditorView): Diagnostic[] {
   const line = view.state.doc.line(error.line + 1);
   const from = Math.min(line.from + error.from, line.to);
   const to = Math.max(from, Math.min(line.from + error.to, line.to));
-  return [{ from, to, severity: 'error', message: error.message }];
+  return [{ from, to, severity: 'error', message: planMessageText(error.message) }];
 }
 
 const looks = (inks: Inks) =>

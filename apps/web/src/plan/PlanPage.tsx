@@ -2,6 +2,7 @@ import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { type PlanError, type Span, plural, wordsOf } from '@cordel/core';
+import { planMessageText } from '@cordel/text/plan';
 import { useProjectView } from '@/projects/context';
 import { Leaf } from '@/ui/Leaf';
 import { Notice, Waiting } from '@/ui/Notice';
@@ -65,7 +66,7 @@ function Lines({ plan, draft }: { plan: PlanHook; draft: PlanDraft }) {
       />
       {weighed!.errors.map((error) => (
         <ErrorLine
-          key={`${error.line} ${error.from} ${error.message}`}
+          key={`${error.line} ${error.from} ${planMessageText(error.message)}`}
           error={error}
           onPress={() => setGoTo({ line: error.line, from: error.from, to: error.to })}
         />
@@ -88,7 +89,7 @@ function ErrorLine({ error, onPress }: { error: PlanError; onPress(): void }) {
     <Press onPress={onPress} style={{ justifyContent: 'flex-start' }}>
       <Txt style={{ flexShrink: 1 }}>
         <Txt kind="strong" ink="accent">{`Line ${error.line + 1}. `}</Txt>
-        {error.message}
+        {planMessageText(error.message)}
       </Txt>
     </Press>
   );

@@ -9,6 +9,7 @@ import {
   plural,
   withTraysFor,
 } from '@cordel/core';
+import { layoutReasonText, noRoomText } from '@cordel/text/plan';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { Leaf } from '@/ui/Leaf';
@@ -46,18 +47,20 @@ export function TrayPart({ plan, draft, weighed, closure }: TrayPartProps) {
         Trays
       </Txt>
       <Txt>{nearness(weighed)}</Txt>
-      {layout.why.map((sentence) => (
-        <Txt key={sentence} ink="ink2">
-          {sentence}
-        </Txt>
-      ))}
+      {layout.why
+        .map((reason) => layoutReasonText(reason))
+        .map((sentence) => (
+          <Txt key={sentence} ink="ink2">
+            {sentence}
+          </Txt>
+        ))}
       {layout.noRoom.map((missing) => {
         const all = withTraysFor(missing, closure.trays, project.trayCapacity);
         const count = all.length - closure.trays.length;
         return (
           <View key={missing.method} style={{ gap: 8 }}>
             <Notice word="No room." ink="accent">
-              {noRoomMessage(missing, closure.trays)}
+              {noRoomText(noRoomMessage(missing, closure.trays))}
             </Notice>
             {count === 0 ? (
               <Press

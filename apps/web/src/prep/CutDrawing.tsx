@@ -1,9 +1,10 @@
 import { View } from 'react-native';
 import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
-import { type CutMark, type CutPlan, type LengthUnit, formatLength } from '@cordel/core';
+import { type CutPlan, type LengthUnit, type Units, formatLength } from '@cordel/core';
+import { markText } from '@cordel/text/prep';
 import { Txt } from '@/ui/Txt';
 import { FONTS, useInks } from '@/ui/theme';
-import { mergedMarks } from './mergedMarks';
+import { type MergedMark, mergedMarks } from './mergedMarks';
 
 const WIDTH = 360;
 const LEFT = 14;
@@ -14,9 +15,10 @@ const SHEATH = 26;
 const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
 
 /** A cut cable to scale: the tape above it, each mark with the letter by which the list names it. */
-export function CutDrawing({ plan, unit }: { plan: CutPlan; unit: LengthUnit }) {
+export function CutDrawing({ plan, units }: { plan: CutPlan; units: Units }) {
   const inks = useInks();
-  const express = plan.zero === 'the first ring cut';
+  const unit = units.length;
+  const express = plan.zero === 'firstRingCut';
   const last = Math.max(plan.opening, ...plan.marks.map((mark) => mark.at));
   // Some sheath is drawn past the ring cuts.
   const shoulder = last * 0.12;
@@ -30,7 +32,7 @@ export function CutDrawing({ plan, unit }: { plan: CutPlan; unit: LengthUnit }) 
     <View style={{ gap: 6 }}>
       <View
         role="img"
-        aria-label={`The cable to scale: ${plan.marks.map((mark) => `${formatLength(mark.at, unit, mark.round)} ${mark.words}`).join('; ')}`}
+        aria-label={`The cable to scale: ${plan.marks.map((mark) => `${formatLength(mark.at, unit, mark.round)} ${markText(mark.message, units)}`).join('; ')}`}
       >
         <Svg
           width="100%"
@@ -77,7 +79,9 @@ export function CutDrawing({ plan, unit }: { plan: CutPlan; unit: LengthUnit }) 
           <Txt kind="name" style={{ width: 104, flexShrink: 0 }}>
             {formatLength(mark.at, unit, mark.round)}
           </Txt>
-          <Txt style={{ flexShrink: 1 }}>{mark.words}</Txt>
+          <Txt style={{ flexShrink: 1 }}>
+            {mark.messages.map((message) => markText(message, units)).join('; ')}
+          </Txt>
         </View>
       ))}
     </View>
@@ -85,7 +89,7 @@ export function CutDrawing({ plan, unit }: { plan: CutPlan; unit: LengthUnit }) 
 }
 
 /** Letters in tape order; near neighbours hang at different heights so that none covers another. */
-function lettered(marks: readonly CutMark[]) {
+function lettered(marks: readonly MergedMark[]) {
   return marks.map((mark, index) => ({
     mark,
     letter: LETTERS[index % LETTERS.length]!,

@@ -4,10 +4,19 @@ import {
   type AssemblyChange,
   ENTRY_KINDS,
   type EntryKind,
-  describeMakeUp,
   formatLength,
   hardwareTaking,
 } from '@cordel/core';
+import { makeUpText } from '@cordel/text/fiber';
+import {
+  prepCheckText,
+  sealNoteText,
+  sealProblemText,
+  tailText,
+  tapeZeroText,
+  tubingText,
+  wholeText,
+} from '@cordel/text/prep';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { Leaf } from '@/ui/Leaf';
@@ -33,12 +42,13 @@ interface EntryPartProps {
 /** One cable that enters: how, through which seal, where it is cut, and what to do in which order. */
 export function EntryPart({ hook, opened, item }: EntryPartProps) {
   const { entry, cable, plan, steps } = item;
+  const { units } = useProjectView().project;
   const [open, setOpen] = useState(plan === null || entry.diameter === null);
   const done = steps.filter((step) => entry.done.includes(step.key)).length;
   return (
     <Leaf style={{ gap: 12 }}>
       <Txt kind="name" heading={2}>{`Cable ${cable.name}`}</Txt>
-      <Txt ink="ink2">{`${describeMakeUp(cable.makeUp)} · ${KINDS[entry.kind]}`}</Txt>
+      <Txt ink="ink2">{`${makeUpText(cable.makeUp)} · ${KINDS[entry.kind]}`}</Txt>
       <Seal opened={opened} item={item} />
       <Press
         label={open ? `Close what is known of ${cable.name}` : `Change how ${cable.name} enters`}
@@ -48,26 +58,30 @@ export function EntryPart({ hook, opened, item }: EntryPartProps) {
       {open ? <EntryForm hook={hook} opened={opened} item={item} /> : null}
       {plan ? (
         <>
-          <Txt kind="strong">{`${formatLength(plan.opening, opened.unit)} of sheath comes off. Tape zero: ${plan.zero}.`}</Txt>
-          {plan.whole.map((words) => (
-            <Notice key={words} word="Do not cut." ink="accent">
-              {words}
+          <Txt kind="strong">{`${formatLength(plan.opening, opened.unit)} of sheath comes off. Tape zero: ${tapeZeroText(plan.zero)}.`}</Txt>
+          {plan.whole.map((whole) => (
+            <Notice key={whole.code} word="Do not cut." ink="accent">
+              {wholeText(whole)}
             </Notice>
           ))}
-          <CutDrawing plan={plan} unit={opened.unit} />
-          {plan.tails.map(({ words, length }) => (
-            <Txt key={words}>{`Tail: ${words} ${formatLength(length, opened.unit, 'down')}.`}</Txt>
+          <CutDrawing plan={plan} units={units} />
+          {plan.tails.map(({ code, length }) => (
+            <Txt
+              key={code}
+            >{`Tail: ${tailText(code)} ${formatLength(length, opened.unit, 'down')}.`}</Txt>
           ))}
-          {plan.tubing.map(({ words, count, length }) => (
-            <Txt key={words}>{`${count} x ${formatLength(length, opened.unit)}: ${words}.`}</Txt>
+          {plan.tubing.map(({ code, count, length }) => (
+            <Txt
+              key={code}
+            >{`${count} x ${formatLength(length, opened.unit)}: ${tubingText(code)}.`}</Txt>
           ))}
           {plan.checks.map((check) => (
             <Notice
-              key={check.words}
-              word={check.ok ? 'Holds.' : 'Look.'}
+              key={check.message.code}
+              word={check.ok ? 'OK.' : 'Check.'}
               ink={check.ok ? 'green' : 'accent'}
             >
-              {check.words}
+              {prepCheckText(check.message, units)}
             </Notice>
           ))}
           <Txt kind="strong">{`Steps: ${done} of ${steps.length} done`}</Txt>
@@ -87,7 +101,7 @@ export function EntryPart({ hook, opened, item }: EntryPartProps) {
 }
 
 function Seal({ opened, item }: Pick<EntryPartProps, 'opened' | 'item'>) {
-  const { hardware } = useProjectView();
+  const { hardware, project } = useProjectView();
   const { entry } = item;
   if (!opened.hardware) return null;
   if (entry.diameter === null)
@@ -105,7 +119,7 @@ function Seal({ opened, item }: Pick<EntryPartProps, 'opened' | 'item'>) {
   if (!used.seal.ok)
     return (
       <Notice word="Does not fit." ink="accent">
-        {used.seal.error}
+        {sealProblemText(used.seal.error, project.units)}
       </Notice>
     );
   const { port, row, slit, bushing, notes } = used.seal.value;
@@ -116,7 +130,11 @@ function Seal({ opened, item }: Pick<EntryPartProps, 'opened' | 'item'>) {
     bushing ? 'bushing' : '',
     slit ? 'slit' : 'not slit',
   ].filter(Boolean);
-  return <Notice word={`${port}:`}>{`${parts.join(', ')}. ${notes.join(' ')}`.trim()}</Notice>;
+  return (
+    <Notice word={`${port}:`}>
+      {`${parts.join(', ')}. ${notes.map((note) => sealNoteText(note)).join(' ')}`.trim()}
+    </Notice>
+  );
 }
 
 function EntryForm({ hook, opened, item }: EntryPartProps) {

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { HelperText, TextInput } from 'react-native-paper';
 import { type LengthUnit, diameterOf, parseLength, spellLength } from '@cordel/core';
+import { lengthProblemText } from '@cordel/text/measure';
 
 interface LengthFieldProps {
   /** Short enough to be read whole. */
@@ -37,7 +38,7 @@ export function LengthField({
     if (typed === null || typed.trim() === '') return setTyped(null);
     const circumference = around && /^c\s*/i.test(typed);
     const read = parseLength(typed.replace(/^c\s*/i, ''), unit, most);
-    if (!read.ok) return setProblem(read.error);
+    if (!read.ok) return setProblem(lengthProblemText(read.error, unit));
     const tenths = circumference ? diameterOf(read.value) : read.value;
     if (tenths < least) return setProblem(`At least ${spellLength(least, unit)}.`);
     setProblem('');

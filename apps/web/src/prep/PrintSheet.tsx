@@ -1,5 +1,7 @@
 import { createPortal } from 'react-dom';
-import { type CutMark, type LengthUnit, type Splice, formatLength } from '@cordel/core';
+import { type Splice, type Units, formatLength } from '@cordel/core';
+import { addressParts } from '@cordel/text/fiber';
+import { markText, tapeZeroText, wholeText } from '@cordel/text/prep';
 import { traysOf } from '@/plan/traysOf';
 import { type ProjectView, useProjectView } from '@/projects/context';
 import { mergedMarks } from './mergedMarks';
@@ -43,7 +45,7 @@ export function PrintSheet({ name, opened, splices }: PrintSheetProps) {
       <h1>{name}</h1>
       <div>{`${view.project.name} · ${opened.hardware?.name ?? 'hardware not chosen'}`}</div>
       {opened.entries.map((item) => (
-        <CutTable key={item.entry.id} item={item} unit={opened.unit} />
+        <CutTable key={item.entry.id} item={item} units={view.project.units} />
       ))}
       <TrayTable view={view} opened={opened} splices={splices} name={name} />
       <SpliceTable view={view} splices={splices} name={name} />
@@ -52,22 +54,23 @@ export function PrintSheet({ name, opened, splices }: PrintSheetProps) {
   );
 }
 
-function CutTable({ item, unit }: { item: OpenedEntry; unit: LengthUnit }) {
+function CutTable({ item, units }: { item: OpenedEntry; units: Units }) {
+  const unit = units.length;
   const { cable, plan } = item;
   if (!plan) return null;
   return (
     <>
       <h2>{`Cable ${cable.name}: cut plan`}</h2>
-      <div>{`Tape zero: ${plan.zero}. ${formatLength(plan.opening, unit)} of sheath comes off.`}</div>
-      {plan.whole.map((words) => (
-        <div key={words} className="stop">{`Do not cut: ${words}`}</div>
+      <div>{`Tape zero: ${tapeZeroText(plan.zero)}. ${formatLength(plan.opening, unit)} of sheath comes off.`}</div>
+      {plan.whole.map((whole) => (
+        <div key={whole.code} className="stop">{`Do not cut: ${wholeText(whole)}`}</div>
       ))}
       <table>
         <tbody>
-          {mergedMarks(plan.marks).map((mark: CutMark) => (
+          {mergedMarks(plan.marks).map((mark) => (
             <tr key={mark.at}>
               <td className="length">{formatLength(mark.at, unit, mark.round)}</td>
-              <td>{mark.words}</td>
+              <td>{mark.messages.map((message) => markText(message, units)).join('; ')}</td>
             </tr>
           ))}
         </tbody>
@@ -119,12 +122,8 @@ function TrayTable({ view, opened, splices, name }: TableProps & { opened: Opene
 }
 
 function SpliceTable({ view, splices, name }: TableProps) {
-  const words = (cable: string, fiber: number) => {
-    const place = view.address(cable, fiber);
-    return [view.fiberName(cable, fiber), place?.unitWords, place?.fiber.words]
-      .filter(Boolean)
-      .join(' ');
-  };
+  const words = (cable: string, fiber: number) =>
+    [view.fiberName(cable, fiber), ...addressParts(view.address(cable, fiber))].join(' ');
   return (
     <div className="page">
       <h2>{`${name}: splice sheet`}</h2>

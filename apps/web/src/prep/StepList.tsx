@@ -1,5 +1,7 @@
 import { View } from 'react-native';
 import type { PrepStep } from '@cordel/core';
+import { prepCautionText, prepStepText } from '@cordel/text/prep';
+import { useProjectView } from '@/projects/context';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 
@@ -11,6 +13,7 @@ interface StepListProps {
 
 /** Steps to tick off with a thumb, each with its caution. */
 export function StepList({ steps, done, onTick }: StepListProps) {
+  const { units } = useProjectView().project;
   return (
     <View style={{ gap: 8 }}>
       {steps.map((step, index) => {
@@ -27,9 +30,9 @@ export function StepList({ steps, done, onTick }: StepListProps) {
             <View style={{ flex: 1 }}>
               <Txt>
                 <Txt kind="strong">{`${index + 1}. `}</Txt>
-                {step.words}
+                {prepStepText(step.message, units)}
               </Txt>
-              {step.caution ? <Txt ink="accent">{step.caution}</Txt> : null}
+              {step.caution ? <Txt ink="accent">{prepCautionText(step.caution)}</Txt> : null}
             </View>
           </Press>
         );

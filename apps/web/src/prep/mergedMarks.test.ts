@@ -1,15 +1,18 @@
 import { mergedMarks } from './mergedMarks';
 
 test('marks at one place become one, and a cut counts before a trim', () => {
+  const kept = { lengthTenthsMm: 100 };
   const merged = mergedMarks([
-    { at: 0, kind: 'ring cut', words: 'zero', round: 'up' },
-    { at: 100, kind: 'trim', words: 'aramid', round: 'up' },
-    { at: 100, kind: 'tube cut', words: 'tubes', round: 'up' },
-    { at: 200, kind: 'trim', words: 'rods', round: 'up' },
+    { at: 0, kind: 'ring cut', message: { code: 'firstRingCut' }, round: 'up' },
+    { at: 100, kind: 'trim', message: { code: 'aramidEnds' }, round: 'up' },
+    { at: 100, kind: 'tube cut', message: { code: 'tubesEnd', kept }, round: 'up' },
+    { at: 200, kind: 'trim', message: { code: 'rods', kept }, round: 'up' },
   ]);
-  expect(merged.map(({ at, kind, words }) => [at, kind, words])).toEqual([
-    [0, 'ring cut', 'zero'],
-    [100, 'tube cut', 'aramid; tubes'],
-    [200, 'trim', 'rods'],
+  expect(
+    merged.map(({ at, kind, messages }) => [at, kind, messages.map(({ code }) => code)]),
+  ).toEqual([
+    [0, 'ring cut', ['firstRingCut']],
+    [100, 'tube cut', ['aramidEnds', 'tubesEnd']],
+    [200, 'trim', ['rods']],
   ]);
 });

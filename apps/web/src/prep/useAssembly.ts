@@ -48,7 +48,7 @@ export function openedClosure(closure: Closure, view: ProjectView): OpenedClosur
   const unit = view.project.units.length;
   const hardware = view.hardware.find((entry) => entry.id === assembly.hardwareId) ?? null;
   const { ports, left } = hardware
-    ? sealPorts(hardware, assembly.entries, unit)
+    ? sealPorts(hardware, assembly.entries)
     : { ports: [], left: [] };
   const entries = assembly.entries.flatMap((entry): OpenedEntry[] => {
     const cable = view.cable(entry.cableId);
@@ -56,7 +56,7 @@ export function openedClosure(closure: Closure, view: ProjectView): OpenedClosur
     const { makeUp } = cable;
     const { practice } = view.project;
     if (!hardware) return [{ entry, cable, task: null, plan: null, steps: [] }];
-    const task = { hardware, makeUp, entry, practice, reach: assembly.reach, unit };
+    const task = { hardware, makeUp, entry, practice, reach: assembly.reach };
     const seal = ports
       .flatMap((use) => use.entries)
       .find((used) => used.entry.id === entry.id)?.seal;

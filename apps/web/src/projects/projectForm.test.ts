@@ -50,10 +50,14 @@ describe('the form of a project', () => {
 
   it.each([
     ['name', ' ', 'name: Give it a name.'],
-    ['limits.splice.two-way.single', 'a tenth', 'is no loss'],
+    ['limits.splice.two-way.single', 'a tenth', 'is not a loss'],
     ['limits.splice.two-way.single', '0', 'A limit is more than 0 dB.'],
-    ['limits.splice.estimate.mass', '15', 'limits.splice.estimate.mass: 15.00 dB is no splice'],
-    ['limits.mean.tray', 'abc', 'limits.mean.tray: “abc” is no loss'],
+    [
+      'limits.splice.estimate.mass',
+      '15',
+      'limits.splice.estimate.mass: 15.00 dB cannot be a splice',
+    ],
+    ['limits.mean.tray', 'abc', 'limits.mean.tray: “abc” is not a loss'],
     ['limits.maxTries', '0', 'limits.maxTries: A whole number from 1 to 10.'],
     ['limits.wavelengths', '1310 1310', 'limits.wavelengths: Each wavelength once.'],
     ['limits.wavelengths', '', 'limits.wavelengths: Name at least one wavelength.'],
@@ -62,7 +66,7 @@ describe('the form of a project', () => {
     ['limits.source', '', 'limits.source: Say where the figures come from.'],
     ['units.timeZone', 'Mill/Valley', 'units.timeZone: No time zone has this name'],
     ['practice.trayFiber', '1 in', 'practice.trayFiber: At least 100 mm.'],
-    ['practice.trayFiber', 'long', 'practice.trayFiber: “long” is no length'],
+    ['practice.trayFiber', 'long', 'practice.trayFiber: “long” is not a length'],
     ['practice.arc.temperature', '1 F', 'practice.arc.temperature: At least 1 C.'],
     ['practice.arc.pressure', 'high', 'practice.arc.pressure: Type a change of pressure'],
     ['practice.leakLimit', '1 kPa', ''],

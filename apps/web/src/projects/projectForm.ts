@@ -20,6 +20,8 @@ import {
   spellTemperatureChange,
   unitsSchema,
 } from '@cordel/core';
+import { type MeasureProblem, lossProblemText, measureProblemText } from '@cordel/text/measure';
+import { issueText } from '@cordel/text/record';
 
 /** A limit typed in dB; empty for none. */
 const limitText = z.string().transform((text, context): number | null => {
@@ -28,7 +30,7 @@ const limitText = z.string().transform((text, context): number | null => {
   if (loss.ok && loss.value > 0) return loss.value;
   context.addIssue({
     code: 'custom',
-    message: loss.ok ? 'A limit is more than 0 dB.' : loss.error,
+    message: loss.ok ? 'A limit is more than 0 dB.' : lossProblemText(loss.error),
   });
   return z.NEVER;
 });
@@ -39,7 +41,7 @@ const lossText = z.string().transform((text, context): number => {
   if (loss.ok && loss.value >= 0) return loss.value;
   context.addIssue({
     code: 'custom',
-    message: loss.ok ? 'A loss is not below 0 dB here.' : loss.error,
+    message: loss.ok ? 'A loss is not below 0 dB here.' : lossProblemText(loss.error),
   });
   return z.NEVER;
 });
@@ -51,7 +53,10 @@ const bridgeText = z.string().transform((text, context): number | null => {
   if (text.trim() === '') return null;
   const loss = parseLoss(text, 60_000);
   if (loss.ok && loss.value > 0) return loss.value;
-  context.addIssue({ code: 'custom', message: loss.ok ? 'More than 0 dB.' : loss.error });
+  context.addIssue({
+    code: 'custom',
+    message: loss.ok ? 'More than 0 dB.' : lossProblemText(loss.error),
+  });
   return z.NEVER;
 });
 
@@ -146,10 +151,16 @@ export const projectFormSchema = z
   })
   .transform((form, context) => {
     const { units, practice } = form;
-    const read = (path: string[], text: Parsed<number>, schema: z.ZodType<number>): number => {
+    const read = (
+      path: string[],
+      text: Parsed<number, MeasureProblem>,
+      schema: z.ZodType<number>,
+    ): number => {
       const checked = text.ok ? schema.safeParse(text.value) : null;
       if (checked?.success) return checked.data;
-      const message = text.ok ? checked!.error!.issues[0]!.message : text.error;
+      const message = text.ok
+        ? issueText(checked!.error!.issues[0]!)
+        : measureProblemText(text.error, units);
       context.addIssue({ code: 'custom', path: ['practice', ...path], message });
       return z.NEVER;
     };

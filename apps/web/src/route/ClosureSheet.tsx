@@ -1,6 +1,9 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { type ClosureRow, STATE_WORDS, formatDistance, formatHalf } from '@cordel/core';
+import { type ClosureRow, formatDistance, formatHalf } from '@cordel/core';
+import { addressParts } from '@cordel/text/fiber';
+import { spliceReasonText } from '@cordel/text/loss';
+import { spliceStateText } from '@cordel/text/loss/states';
 import { useLedger, useSummary } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { ClosurePicture } from '@/ledger/ClosurePicture';
@@ -74,7 +77,7 @@ const countWords = (row: ClosureRow): string =>
   [
     `${row.done} of ${row.due} spliced`,
     ...(['skipped', 'dead', 'accepted'] as const).flatMap((state) =>
-      row[state] > 0 ? [`${row[state]} ${STATE_WORDS[state]}`] : [],
+      row[state] > 0 ? [`${row[state]} ${spliceStateText(state)}`] : [],
     ),
   ].join(' · ');
 
@@ -167,11 +170,9 @@ function RedoList({ closureId }: { closureId: string }) {
                 {row.half === null ? 'no joint' : `${formatHalf(row.half)} dB`}
               </Txt>
             </View>
-            <Txt ink="ink2">
-              {[place?.unitWords, place?.fiber.words].filter(Boolean).join(' · ')}
-            </Txt>
+            <Txt ink="ink2">{addressParts(place).join(' · ')}</Txt>
             {row.reasons.map((reason) => (
-              <Txt key={reason}>{reason}</Txt>
+              <Txt key={reason.code}>{spliceReasonText(reason)}</Txt>
             ))}
             <Press
               label="Its record"

@@ -9,10 +9,12 @@ import {
   type ListColumn,
   type ListProblem,
   type Method,
-  describeMakeUp,
   plural,
   unmatchedColumns,
 } from '@cordel/core';
+import { makeUpText } from '@cordel/text/fiber';
+import { listNoteText } from '@cordel/text/files';
+import { networkText, spliceListText } from '@cordel/text/plan';
 import { MakeUpForm } from '@/kit/MakeUpForm';
 import { readMakeUp } from '@/kit/typedMakeUp';
 import { useProjectView } from '@/projects/context';
@@ -123,7 +125,7 @@ function ColumnPart({ flow }: { flow: Import }) {
         Columns
       </Txt>
       {file.notes.map((note) => (
-        <Notice key={note}>{note}</Notice>
+        <Notice key={note.code}>{listNoteText(note)}</Notice>
       ))}
       {file.titlesRow > 1 ? (
         <Notice>{`The titles are in row ${file.titlesRow}; what stands above them is passed over.`}</Notice>
@@ -233,7 +235,7 @@ function CablePart({ flow }: { flow: Import }) {
             >
               <Txt kind="strong">{cable.name}</Txt>
               <Txt ink={'error' in read ? 'accent' : 'ink2'}>
-                {'error' in read ? read.error : describeMakeUp(read.makeUp)}
+                {'error' in read ? read.error : makeUpText(read.makeUp)}
               </Txt>
             </Press>
             {open ? (
@@ -273,9 +275,9 @@ function ProblemPart({ flow }: { flow: Import }) {
           </Notice>
         ) : null}
         {doubts.map(({ closure, message }) => (
-          <Txt key={`${closure} ${message}`}>
+          <Txt key={`${closure} ${networkText(message)}`}>
             <Txt kind="strong">{`${closure}: `}</Txt>
-            {message}
+            {networkText(message)}
           </Txt>
         ))}
         <Press
@@ -312,7 +314,7 @@ function ProblemLine({ problem }: { problem: ListProblem }) {
   return (
     <View style={{ borderBottomWidth: 1, borderColor: inks.rule, paddingVertical: 6 }}>
       <Txt kind="strong">{`Row ${problem.row}${problem.column ? `, ${problem.column}` : ''}${problem.value ? `: “${problem.value}”` : ''}`}</Txt>
-      <Txt>{problem.message}</Txt>
+      <Txt>{spliceListText(problem.message)}</Txt>
     </View>
   );
 }

@@ -14,6 +14,7 @@ import {
   parsed,
   proposeSameNames,
   readSpliceList,
+  type NetworkMessage,
 } from '@cordel/core/lists';
 import {
   startAtTitles,
@@ -24,8 +25,10 @@ import {
   isZip,
   plainCsv,
   readCsv,
+  type CsvNote,
+  type CsvProblem,
 } from '@cordel/core/csv';
-import { type OddCell, oddProblems, openSheet } from '@cordel/core/xlsx';
+import { type OddCell, type SheetNote, oddProblems, openSheet } from '@cordel/core/xlsx';
 
 /** What the page shows of a list before it is imported. Problems past the first 300 are counted only. */
 export interface ListPreview {
@@ -35,7 +38,7 @@ export interface ListPreview {
   problems: ListProblem[];
   problemCount: number;
   /** What looks wrong in the circuits of a list that can be read; it may be meant. */
-  doubts: { closure: string; message: string }[];
+  doubts: { closure: string; message: NetworkMessage }[];
   doubtCount: number;
 }
 
@@ -48,9 +51,9 @@ let odd: readonly OddCell[] = [];
 /** Reads splice lists off the page's own thread; the worker holds the rows. */
 const listReader = {
   open(bytes: Uint8Array, sheet: string | undefined, progress: (rows: number) => void) {
-    let notes: string[] = [];
+    let notes: (SheetNote | CsvNote)[] = [];
     let sheets: string[] = [];
-    let titled: Parsed<TitledTable<Table>>;
+    let titled: Parsed<TitledTable<Table>, CsvProblem>;
     odd = [];
     if (isZip(bytes)) {
       const opened = openSheet(bytes, matchColumns, progress, sheet);

@@ -17,6 +17,9 @@ import {
   proposeMakeUp,
 } from '@cordel/core';
 import { commands } from '@cordel/client';
+import { fileProblemText } from '@cordel/text/files';
+import { type CsvNote } from '@cordel/core/csv';
+import { type SheetNote } from '@cordel/core/xlsx';
 import { readWork } from '@/data/queries';
 import { outbox } from '@/data/client';
 import { type TypedMakeUp, readMakeUp, typeMakeUp } from '@/kit/typedMakeUp';
@@ -41,7 +44,7 @@ interface OpenFile {
   rows: number;
   sample: string[][];
   /** What of a workbook was passed over. */
-  notes: string[];
+  notes: (SheetNote | CsvNote)[];
   /** The sheets of a workbook, and the one that is read; none in a text file. */
   sheets: string[];
   sheet: string;
@@ -90,9 +93,9 @@ export function useImport() {
       proxy((rows: number) => setBusy(`Reading ${name}: ${rows.toLocaleString('en')} rows …`)),
     );
     setBusy('');
-    if ('error' in opened) {
+    if ('error' in opened && opened.error) {
       setFile(null);
-      setError(`${name}: ${opened.error}`);
+      setError(`${name}: ${fileProblemText(opened.error)}`);
       return;
     }
     const { match: guessed, ...rest } = opened;

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
 import { type BudgetRow, type CircuitBudget, LIGHTS, formatDistance, plural } from '@cordel/core';
+import { budgetText } from '@cordel/text/otdr';
 import { useProjectView } from '@/projects/context';
 import { Empty, Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
@@ -111,7 +112,7 @@ function Row({ row, inks }: { row: BudgetRow; inks: Inks }) {
         </Txt>
       </View>
       <Txt>
-        {`${row.why} ${row.meters === null ? '' : `${formatDistance(Math.round(row.meters * 10_000), project.units.distance)} of fiber, `}${plural(row.splices, 'splice')}.`}
+        {`${budgetText(row.why, project.units)} ${row.meters === null ? '' : `${formatDistance(Math.round(row.meters * 10_000), project.units.distance)} of fiber, `}${plural(row.splices, 'splice')}.`}
       </Txt>
       {row.budgets.map((budget) => (
         <BudgetBar key={budget.wavelengthNm} budget={budget} />

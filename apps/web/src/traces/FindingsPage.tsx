@@ -5,6 +5,13 @@ import { View } from 'react-native';
 import { plural } from '@cordel/core';
 import type { Finding } from '@cordel/core/otdr';
 import { commands } from '@cordel/client';
+import {
+  correctionText,
+  findingEvidence,
+  findingTitle,
+  proofMessageText,
+  whereText,
+} from '@cordel/text/otdr';
 import { outbox } from '@/data/client';
 import { personNow } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
@@ -73,9 +80,11 @@ export function FindingsPage() {
           <Txt kind="name" heading={2}>
             Lengths that are written wrongly
           </Txt>
-          {data.corrections.map(({ words }) => (
-            <Notice key={words}>{words}</Notice>
-          ))}
+          {data.corrections
+            .map(({ message }) => correctionText(message, project.units))
+            .map((text) => (
+              <Notice key={text}>{text}</Notice>
+            ))}
         </View>
       ) : null}
       {data.problems.length > 0 ? (
@@ -83,9 +92,12 @@ export function FindingsPage() {
           <Txt kind="name" heading={2}>
             Odd about the traces
           </Txt>
-          {data.problems.map(({ kind, words }) => (
-            <Notice key={words} word={`${kind[0]!.toUpperCase()}${kind.slice(1)}.`}>
-              {words}
+          {data.problems.map(({ kind, message }) => (
+            <Notice
+              key={proofMessageText(message, project.units)}
+              word={`${kind[0]!.toUpperCase()}${kind.slice(1)}.`}
+            >
+              {proofMessageText(message, project.units)}
             </Notice>
           ))}
         </View>
@@ -153,7 +165,7 @@ function Findings({ title, list }: { title: string; list: readonly Finding[] }) 
       <Grid least={460} gap={12}>
         {list.map((finding) => (
           <View
-            key={`${finding.cause} ${finding.title} ${finding.where}`}
+            key={`${findingTitle(finding.message, project.units)} ${whereText(finding.where, project.units)}`}
             style={{
               flexDirection: 'row',
               gap: 12,
@@ -166,10 +178,10 @@ function Findings({ title, list }: { title: string; list: readonly Finding[] }) 
             <CauseMark cause={finding.cause} />
             <View style={{ flex: 1, gap: 4 }}>
               <Txt kind="strong" heading={3}>
-                {finding.title}
+                {findingTitle(finding.message, project.units)}
               </Txt>
-              <Txt kind="strong">{finding.where}</Txt>
-              <Txt>{finding.evidence}</Txt>
+              <Txt kind="strong">{whereText(finding.where, project.units)}</Txt>
+              <Txt>{findingEvidence(finding.message, project.units)}</Txt>
               <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
                 <Press
                   label={`Look at ${finding.circuits.length > 1 ? 'one of them' : 'the traces'}`}

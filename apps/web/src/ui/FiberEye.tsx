@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import Svg, { Circle, Path, Rect } from 'react-native-svg';
 import { type ColourPlace, type FiberAddress, markColour } from '@cordel/core';
+import { addressParts } from '@cordel/text/fiber';
 import { useInks } from './theme';
 
 /** A fiber as a cross-section: ring in the tube's colour, disc in the fiber's, a tracer as a notch. */
@@ -8,7 +9,7 @@ export function FiberEye({ address, size = 84 }: { address: FiberAddress; size?:
   const inks = useInks();
   const { fiber, tube } = address;
   return (
-    <View role="img" aria-label={`${address.unitWords} ${fiber.words}`.trim()}>
+    <View role="img" aria-label={addressParts(address).join(' ')}>
       <Svg width={size} height={size} viewBox="0 0 84 84">
         <Circle
           cx={42}

@@ -1,12 +1,12 @@
 import {
   type ClosureRow,
   GRADES,
-  GROUP_WORDS,
   type Origin,
   type RollUp,
   type SpliceState,
   formatMean,
 } from '@cordel/core';
+import { groupVerdictText } from '@cordel/text/loss/states';
 import type { Inks } from './theme';
 
 export const STATE_INKS: Record<SpliceState, keyof Inks> = {
@@ -39,7 +39,7 @@ export function groupWords(row: RollUp & Partial<Pick<ClosureRow, 'traysOver'>>)
     return { words: `${row.skipped} skipped`, ink: 'ink' };
   if (row.verdict === 'open') return { words: row.done === 0 ? 'planned' : 'splicing', ink: 'ink' };
   if (row.verdict === 'provisional') return { words: 'to be measured', ink: 'ink' };
-  return { words: GROUP_WORDS[row.verdict], ink: row.verdict === 'pass' ? 'green' : 'ink2' };
+  return { words: groupVerdictText(row.verdict), ink: row.verdict === 'pass' ? 'green' : 'ink2' };
 }
 
 /** Worst, mean and how they are known, such as `worst 0.08 · mean 0.04 dB · two-way`. */

@@ -2059,7 +2059,48 @@ export interface paths {
                             signed: {
                                 digest: string;
                                 whole: boolean;
-                                changes: string[];
+                                changes: ({
+                                    /** @enum {string} */
+                                    code: "openedAgain";
+                                    by: string;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "openedAgainFor";
+                                    by: string;
+                                    why: string;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "added" | "removed" | "dropped" | "moved";
+                                    splices: {
+                                        pairs: {
+                                            cableA: string;
+                                            fiberA: number;
+                                            cableB: string;
+                                            fiberB: number;
+                                        }[];
+                                        most?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "spliced" | "measured" | "ruled";
+                                    entries: number;
+                                    splices: {
+                                        pairs: {
+                                            cableA: string;
+                                            fiberA: number;
+                                            cableB: string;
+                                            fiberB: number;
+                                        }[];
+                                        most?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "closingEntries";
+                                    entries: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "assembly" | "hardware" | "plan" | "closure" | "cable" | "limits" | "photos";
+                                })[];
                             }[];
                         };
                     };
@@ -2797,7 +2838,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** What looks wrong in the circuits: shifts, flips, circles, fibers that end in the air */
+        /** What looks wrong in the circuits: shifts, flips, circles, unassigned ends */
         get: {
             parameters: {
                 query?: never;
@@ -2823,7 +2864,64 @@ export interface paths {
                                 closure: string | null;
                                 /** Format: uuid */
                                 spliceId: string | null;
-                                message: string;
+                                message: {
+                                    /** @enum {string} */
+                                    code: "thirdSplice";
+                                    fibers: {
+                                        pairs: {
+                                            cableA: string;
+                                            fiberA: number;
+                                            cableB: string;
+                                            fiberB: number;
+                                        }[];
+                                        most?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "circle";
+                                    fibers: {
+                                        pairs: {
+                                            cableA: string;
+                                            fiberA: number;
+                                            cableB: string;
+                                            fiberB: number;
+                                        }[];
+                                        most?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "ribbonFlipped" | "countsDown";
+                                    fibers: {
+                                        pairs: {
+                                            cableA: string;
+                                            fiberA: number;
+                                            cableB: string;
+                                            fiberB: number;
+                                        }[];
+                                        most?: number;
+                                    };
+                                    neighbours: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "outOfLine";
+                                    fibers: {
+                                        pairs: {
+                                            cableA: string;
+                                            fiberA: number;
+                                            cableB: string;
+                                            fiberB: number;
+                                        }[];
+                                        most?: number;
+                                    };
+                                    cable: string;
+                                    fiber: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "unassigned";
+                                    cable: string;
+                                    runs: string;
+                                    fibers: number;
+                                };
                             }[];
                         };
                     };
@@ -5199,7 +5297,69 @@ export interface paths {
                                 /** @enum {string|null} */
                                 origin: "instrument" | "typed" | "simulated" | null;
                                 missing: number[];
-                                reasons: string[];
+                                reasons: ({
+                                    /** @enum {string} */
+                                    code: "dead" | "skip" | "redo" | "waive";
+                                    by: string;
+                                    why: string;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "over";
+                                    /** @enum {string} */
+                                    grade: "estimate" | "one-way" | "insertion" | "two-way";
+                                    loss: {
+                                        lossHalfMdb: number;
+                                    };
+                                    limit: {
+                                        lossMdb: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "overAt";
+                                    /** @enum {string} */
+                                    grade: "estimate" | "one-way" | "insertion" | "two-way";
+                                    loss: {
+                                        lossHalfMdb: number;
+                                    };
+                                    limit: {
+                                        lossMdb: number;
+                                    };
+                                    wavelengthNm: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "bend";
+                                    longNm: number;
+                                    shortNm: number;
+                                    excess: {
+                                        lossHalfMdb: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "jointItself";
+                                } | {
+                                    /** @enum {string} */
+                                    code: "directionsDiffer";
+                                    difference: {
+                                        lossMdb: number;
+                                    };
+                                    wavelengthNm: number;
+                                    /** @enum {string} */
+                                    low: "AB" | "BA";
+                                } | {
+                                    /** @enum {string} */
+                                    code: "oneWayGain" | "oneWayHigh";
+                                    loss: {
+                                        lossMdb: number;
+                                    };
+                                    wavelengthNm: number;
+                                    /** @enum {string} */
+                                    measure: "AB" | "BA";
+                                } | {
+                                    /** @enum {string} */
+                                    code: "tries" | "triesUsedUp" | "triesPast";
+                                    used: number;
+                                    most: number;
+                                })[];
                             }[];
                             total: number;
                         };
@@ -5944,13 +6104,237 @@ export interface paths {
                             corrections: {
                                 kind: string;
                                 closureId: string | null;
-                                words: string;
+                                message: {
+                                    /** @enum {string} */
+                                    code: "loops";
+                                    closure: string;
+                                    by: {
+                                        tapeM: number;
+                                        errorM?: number;
+                                        decimals?: number;
+                                    };
+                                    /** @enum {string} */
+                                    longer: "yes" | "no";
+                                    written: {
+                                        tapeM: number;
+                                        errorM?: number;
+                                        decimals?: number;
+                                    };
+                                    measured: {
+                                        tapeM: number;
+                                        errorM?: number;
+                                        decimals?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "place";
+                                    closure: string;
+                                    by: {
+                                        tapeM: number;
+                                        errorM?: number;
+                                        decimals?: number;
+                                    };
+                                    /** @enum {string} */
+                                    farther: "yes" | "no";
+                                } | {
+                                    /** @enum {string} */
+                                    code: "spanMarks" | "span";
+                                    cable: string;
+                                    from: string;
+                                    to: string;
+                                    by: {
+                                        tapeM: number;
+                                        errorM?: number;
+                                        decimals?: number;
+                                    };
+                                    /** @enum {string} */
+                                    longer: "yes" | "no";
+                                } | {
+                                    /** @enum {string} */
+                                    code: "spanLoop";
+                                    cable: string;
+                                    from: string;
+                                    to: string;
+                                    by: {
+                                        tapeM: number;
+                                        errorM?: number;
+                                        decimals?: number;
+                                    };
+                                    /** @enum {string} */
+                                    longer: "yes" | "no";
+                                    closure: string;
+                                    written: {
+                                        tapeM: number;
+                                        errorM?: number;
+                                        decimals?: number;
+                                    };
+                                    measured: {
+                                        tapeM: number;
+                                        errorM?: number;
+                                        decimals?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "spanLoops";
+                                    cable: string;
+                                    from: string;
+                                    to: string;
+                                    by: {
+                                        tapeM: number;
+                                        errorM?: number;
+                                        decimals?: number;
+                                    };
+                                    /** @enum {string} */
+                                    longer: "yes" | "no";
+                                    closures: string[];
+                                };
                             }[];
                             problems: {
                                 kind: string;
                                 circuit: string | null;
                                 traces: string[];
-                                words: string;
+                                message: {
+                                    /** @enum {string} */
+                                    code: "copyOfOther";
+                                    label: string;
+                                    files: {
+                                        items: string[];
+                                        most?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "savedForSeveral";
+                                    files: {
+                                        items: string[];
+                                        most?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "noiseOnly";
+                                    file: string;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "shotTwice";
+                                    label: string;
+                                    /** @enum {string} */
+                                    direction: "AB" | "BA";
+                                    wavelengthNm: number;
+                                    shots: number;
+                                    file: string;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "groupIndex";
+                                    files: {
+                                        items: string[];
+                                        most?: number;
+                                    };
+                                    index: string;
+                                    usual: string;
+                                    wavelengthNm: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "lengthUnknown";
+                                    cable: string;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "scaleLong" | "scaleShort";
+                                    percent: string;
+                                    index: string;
+                                    fitting: string;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "receiveFiber";
+                                    file: string;
+                                    length: {
+                                        tapeM: number;
+                                        errorM?: number;
+                                        decimals?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "lostInNoise";
+                                    file: string;
+                                    label: string;
+                                    from: {
+                                        rangeM: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "rangeTooShort";
+                                    file: string;
+                                    label: string;
+                                    range: {
+                                        rangeM: number;
+                                    };
+                                    end: {
+                                        rangeM: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "noEndSeen";
+                                    file: string;
+                                    range: {
+                                        rangeM: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "endFromOneSide";
+                                    label: string;
+                                    /** @enum {string} */
+                                    direction: "AB" | "BA";
+                                    at: {
+                                        placeM: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "launchFiber";
+                                    files: {
+                                        items: string[];
+                                        most?: number;
+                                    };
+                                    length: {
+                                        tapeM: number;
+                                        errorM?: number;
+                                        decimals?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "otherWavelengths";
+                                    label: string;
+                                    ab: string[];
+                                    ba: string[];
+                                } | {
+                                    /** @enum {string} */
+                                    code: "directionMissing";
+                                    label: string;
+                                    wavelengthNm: number;
+                                    /** @enum {string} */
+                                    missing: "AB" | "BA";
+                                } | {
+                                    /** @enum {string} */
+                                    code: "swapped";
+                                    first: string;
+                                    second: string;
+                                    /** @enum {string} */
+                                    direction: "AB" | "BA";
+                                    wavelengthNm: number;
+                                    /** @enum {string} */
+                                    otherDirection: "AB" | "BA";
+                                    otherNm: number;
+                                    files: string[];
+                                    otherFiles: string[];
+                                } | {
+                                    /** @enum {string} */
+                                    code: "cutOverSince";
+                                    files: {
+                                        items: string[];
+                                        most?: number;
+                                    };
+                                    closure: string;
+                                    day: {
+                                        dayOf: string;
+                                    };
+                                };
                             }[];
                             findings: {
                                 /** @enum {string} */
@@ -5960,9 +6344,296 @@ export interface paths {
                                 circuits: string[];
                                 spliceIds: string[];
                                 closureId: string | null;
-                                title: string;
-                                evidence: string;
-                                where: string;
+                                message: {
+                                    /** @enum {string} */
+                                    code: "notJoined";
+                                    label: string;
+                                    closure: string;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "severalNotJoined";
+                                    fibers: number;
+                                    closure: string;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "broken";
+                                    label: string;
+                                    at: {
+                                        placeM: number;
+                                    };
+                                    /** @enum {string} */
+                                    direction: "AB" | "BA";
+                                } | {
+                                    /** @enum {string} */
+                                    code: "brokenSamePlace" | "brokenTwoPlaces";
+                                    label: string;
+                                    at: {
+                                        placeM: number;
+                                    };
+                                    /** @enum {string} */
+                                    direction: "AB" | "BA";
+                                    otherAt: {
+                                        placeM: number;
+                                    };
+                                    /** @enum {string} */
+                                    otherDirection: "AB" | "BA";
+                                } | {
+                                    /** @enum {string} */
+                                    code: "echo" | "echoOneWay";
+                                    label: string;
+                                    seen: {
+                                        /** @enum {string} */
+                                        direction: "AB" | "BA";
+                                        wavelengthNm: number;
+                                        loss: {
+                                            lossDb: number;
+                                            sigmaDb?: number;
+                                            decimals?: number;
+                                        };
+                                    }[];
+                                } | {
+                                    /** @enum {string} */
+                                    code: "unplanned" | "unplannedBend";
+                                    label: string;
+                                    seen: {
+                                        /** @enum {string} */
+                                        direction: "AB" | "BA";
+                                        wavelengthNm: number;
+                                        loss: {
+                                            lossDb: number;
+                                            sigmaDb?: number;
+                                            decimals?: number;
+                                        };
+                                    }[];
+                                    /** @enum {string} */
+                                    reflects: "yes" | "no";
+                                } | {
+                                    /** @enum {string} */
+                                    code: "reflects";
+                                    label: string;
+                                    peakDb: string;
+                                    wavelengthNm: number;
+                                    loss: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "highOneWay";
+                                    label: string;
+                                    /** @enum {string} */
+                                    direction: "AB" | "BA";
+                                    wavelengthNm: number;
+                                    loss: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "highOneWayCorrected";
+                                    label: string;
+                                    /** @enum {string} */
+                                    direction: "AB" | "BA";
+                                    wavelengthNm: number;
+                                    loss: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    corrected: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "bent";
+                                    label: string;
+                                    long: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    longNm: number;
+                                    short: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    shortNm: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "modeFields";
+                                    label: string;
+                                    difference: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    percent: number;
+                                    alone: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    loss: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "badSplice";
+                                    label: string;
+                                    loss: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    wavelengthNm: number;
+                                    limit: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    circuit: string;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "goodOneWay";
+                                    label: string;
+                                    wavelengthNm: number;
+                                    ab: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    ba: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    mean: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    high: number;
+                                    fibers: number;
+                                    closure: string;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "trayHigh";
+                                    tray: string;
+                                    closure: string;
+                                    high: number;
+                                    fibers: number;
+                                    median: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    usual: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    /** @enum {string} */
+                                    bent: "yes" | "no";
+                                } | {
+                                    /** @enum {string} */
+                                    code: "ribbonEdges";
+                                    closure: string;
+                                    positions: string[];
+                                    lossesDb: string[];
+                                    usual: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                };
+                                where: ({
+                                    /** @enum {string} */
+                                    code: "closure";
+                                    closure: string;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "tray";
+                                    closure: string;
+                                    tray: string;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "slot";
+                                    closure: string;
+                                    tray: number;
+                                    slot: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "slotOffset";
+                                    closure: string;
+                                    tray: number;
+                                    slot: number;
+                                    offset: {
+                                        tapeM: number;
+                                        errorM?: number;
+                                        decimals?: number;
+                                    };
+                                    /** @enum {string} */
+                                    side: "before" | "behind";
+                                } | {
+                                    /** @enum {string} */
+                                    code: "inLoop";
+                                    cable: string;
+                                    from: string;
+                                    sheath: {
+                                        tapeM: number;
+                                        errorM?: number;
+                                        decimals?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "inLoopMark";
+                                    cable: string;
+                                    from: string;
+                                    sheath: {
+                                        tapeM: number;
+                                        errorM?: number;
+                                        decimals?: number;
+                                    };
+                                    mark: {
+                                        tapeM: number;
+                                        errorM?: number;
+                                        decimals?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "along";
+                                    cable: string;
+                                    from: string;
+                                    sheath: {
+                                        tapeM: number;
+                                        errorM?: number;
+                                        decimals?: number;
+                                    };
+                                    toward: string;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "alongMark";
+                                    cable: string;
+                                    from: string;
+                                    sheath: {
+                                        tapeM: number;
+                                        errorM?: number;
+                                        decimals?: number;
+                                    };
+                                    toward: string;
+                                    mark: {
+                                        tapeM: number;
+                                        errorM?: number;
+                                        decimals?: number;
+                                    };
+                                })[];
                                 place: {
                                     from: string;
                                     closureId: string | null;
@@ -6159,9 +6830,296 @@ export interface paths {
                                 circuits: string[];
                                 spliceIds: string[];
                                 closureId: string | null;
-                                title: string;
-                                evidence: string;
-                                where: string;
+                                message: {
+                                    /** @enum {string} */
+                                    code: "notJoined";
+                                    label: string;
+                                    closure: string;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "severalNotJoined";
+                                    fibers: number;
+                                    closure: string;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "broken";
+                                    label: string;
+                                    at: {
+                                        placeM: number;
+                                    };
+                                    /** @enum {string} */
+                                    direction: "AB" | "BA";
+                                } | {
+                                    /** @enum {string} */
+                                    code: "brokenSamePlace" | "brokenTwoPlaces";
+                                    label: string;
+                                    at: {
+                                        placeM: number;
+                                    };
+                                    /** @enum {string} */
+                                    direction: "AB" | "BA";
+                                    otherAt: {
+                                        placeM: number;
+                                    };
+                                    /** @enum {string} */
+                                    otherDirection: "AB" | "BA";
+                                } | {
+                                    /** @enum {string} */
+                                    code: "echo" | "echoOneWay";
+                                    label: string;
+                                    seen: {
+                                        /** @enum {string} */
+                                        direction: "AB" | "BA";
+                                        wavelengthNm: number;
+                                        loss: {
+                                            lossDb: number;
+                                            sigmaDb?: number;
+                                            decimals?: number;
+                                        };
+                                    }[];
+                                } | {
+                                    /** @enum {string} */
+                                    code: "unplanned" | "unplannedBend";
+                                    label: string;
+                                    seen: {
+                                        /** @enum {string} */
+                                        direction: "AB" | "BA";
+                                        wavelengthNm: number;
+                                        loss: {
+                                            lossDb: number;
+                                            sigmaDb?: number;
+                                            decimals?: number;
+                                        };
+                                    }[];
+                                    /** @enum {string} */
+                                    reflects: "yes" | "no";
+                                } | {
+                                    /** @enum {string} */
+                                    code: "reflects";
+                                    label: string;
+                                    peakDb: string;
+                                    wavelengthNm: number;
+                                    loss: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "highOneWay";
+                                    label: string;
+                                    /** @enum {string} */
+                                    direction: "AB" | "BA";
+                                    wavelengthNm: number;
+                                    loss: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "highOneWayCorrected";
+                                    label: string;
+                                    /** @enum {string} */
+                                    direction: "AB" | "BA";
+                                    wavelengthNm: number;
+                                    loss: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    corrected: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "bent";
+                                    label: string;
+                                    long: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    longNm: number;
+                                    short: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    shortNm: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "modeFields";
+                                    label: string;
+                                    difference: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    percent: number;
+                                    alone: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    loss: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "badSplice";
+                                    label: string;
+                                    loss: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    wavelengthNm: number;
+                                    limit: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    circuit: string;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "goodOneWay";
+                                    label: string;
+                                    wavelengthNm: number;
+                                    ab: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    ba: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    mean: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    high: number;
+                                    fibers: number;
+                                    closure: string;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "trayHigh";
+                                    tray: string;
+                                    closure: string;
+                                    high: number;
+                                    fibers: number;
+                                    median: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    usual: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    /** @enum {string} */
+                                    bent: "yes" | "no";
+                                } | {
+                                    /** @enum {string} */
+                                    code: "ribbonEdges";
+                                    closure: string;
+                                    positions: string[];
+                                    lossesDb: string[];
+                                    usual: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                };
+                                where: ({
+                                    /** @enum {string} */
+                                    code: "closure";
+                                    closure: string;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "tray";
+                                    closure: string;
+                                    tray: string;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "slot";
+                                    closure: string;
+                                    tray: number;
+                                    slot: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "slotOffset";
+                                    closure: string;
+                                    tray: number;
+                                    slot: number;
+                                    offset: {
+                                        tapeM: number;
+                                        errorM?: number;
+                                        decimals?: number;
+                                    };
+                                    /** @enum {string} */
+                                    side: "before" | "behind";
+                                } | {
+                                    /** @enum {string} */
+                                    code: "inLoop";
+                                    cable: string;
+                                    from: string;
+                                    sheath: {
+                                        tapeM: number;
+                                        errorM?: number;
+                                        decimals?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "inLoopMark";
+                                    cable: string;
+                                    from: string;
+                                    sheath: {
+                                        tapeM: number;
+                                        errorM?: number;
+                                        decimals?: number;
+                                    };
+                                    mark: {
+                                        tapeM: number;
+                                        errorM?: number;
+                                        decimals?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "along";
+                                    cable: string;
+                                    from: string;
+                                    sheath: {
+                                        tapeM: number;
+                                        errorM?: number;
+                                        decimals?: number;
+                                    };
+                                    toward: string;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "alongMark";
+                                    cable: string;
+                                    from: string;
+                                    sheath: {
+                                        tapeM: number;
+                                        errorM?: number;
+                                        decimals?: number;
+                                    };
+                                    toward: string;
+                                    mark: {
+                                        tapeM: number;
+                                        errorM?: number;
+                                        decimals?: number;
+                                    };
+                                })[];
                                 place: {
                                     from: string;
                                     closureId: string | null;
@@ -6246,7 +7204,140 @@ export interface paths {
                                 open: number;
                                 /** @enum {string} */
                                 lights: "broken" | "no" | "unsure" | "not joined" | "yes" | "unknown";
-                                why: string;
+                                why: {
+                                    /** @enum {string} */
+                                    code: "broken";
+                                    where: ({
+                                        /** @enum {string} */
+                                        code: "closure";
+                                        closure: string;
+                                    } | {
+                                        /** @enum {string} */
+                                        code: "tray";
+                                        closure: string;
+                                        tray: string;
+                                    } | {
+                                        /** @enum {string} */
+                                        code: "slot";
+                                        closure: string;
+                                        tray: number;
+                                        slot: number;
+                                    } | {
+                                        /** @enum {string} */
+                                        code: "slotOffset";
+                                        closure: string;
+                                        tray: number;
+                                        slot: number;
+                                        offset: {
+                                            tapeM: number;
+                                            errorM?: number;
+                                            decimals?: number;
+                                        };
+                                        /** @enum {string} */
+                                        side: "before" | "behind";
+                                    } | {
+                                        /** @enum {string} */
+                                        code: "inLoop";
+                                        cable: string;
+                                        from: string;
+                                        sheath: {
+                                            tapeM: number;
+                                            errorM?: number;
+                                            decimals?: number;
+                                        };
+                                    } | {
+                                        /** @enum {string} */
+                                        code: "inLoopMark";
+                                        cable: string;
+                                        from: string;
+                                        sheath: {
+                                            tapeM: number;
+                                            errorM?: number;
+                                            decimals?: number;
+                                        };
+                                        mark: {
+                                            tapeM: number;
+                                            errorM?: number;
+                                            decimals?: number;
+                                        };
+                                    } | {
+                                        /** @enum {string} */
+                                        code: "along";
+                                        cable: string;
+                                        from: string;
+                                        sheath: {
+                                            tapeM: number;
+                                            errorM?: number;
+                                            decimals?: number;
+                                        };
+                                        toward: string;
+                                    } | {
+                                        /** @enum {string} */
+                                        code: "alongMark";
+                                        cable: string;
+                                        from: string;
+                                        sheath: {
+                                            tapeM: number;
+                                            errorM?: number;
+                                            decimals?: number;
+                                        };
+                                        toward: string;
+                                        mark: {
+                                            tapeM: number;
+                                            errorM?: number;
+                                            decimals?: number;
+                                        };
+                                    })[];
+                                } | {
+                                    /** @enum {string} */
+                                    code: "deadFiber" | "lengthUnknown" | "noAttenuation";
+                                } | {
+                                    /** @enum {string} */
+                                    code: "over";
+                                    by: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    wavelengthNm: number;
+                                    loss: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    most: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "notSpliced";
+                                    splices: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "littleLeft";
+                                    left: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    wavelengthNm: number;
+                                    error: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "left";
+                                    left: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    wavelengthNm: number;
+                                };
                                 budgets: {
                                     wavelengthNm: number;
                                     expected: number;
@@ -7899,9 +8990,17 @@ export interface components {
             title: string;
             status: number;
             detail: string;
+            code?: string;
+            parameters?: {
+                [key: string]: unknown;
+            };
             errors?: {
                 place: string;
                 detail: string;
+                code?: string;
+                parameters?: {
+                    [key: string]: unknown;
+                };
             }[];
         };
     };

@@ -1,8 +1,6 @@
 import type { Limits } from '../record/limits.ts';
 import type { Method } from '../record/splice.ts';
-import { formatLength } from '../measure/length.ts';
-import type { LengthUnit } from '../record/units.ts';
-import { formatLoss } from '../measure/loss.ts';
+import type { Loss, Probability, Quantity } from '../record/message.ts';
 import { normalBelow } from '../loss/normal.ts';
 import { spliceLimit } from '../loss/verdict.ts';
 
@@ -31,14 +29,12 @@ export interface RedoTask {
   slack: { left: number; eats: number } | null;
   /** Seconds until the window closes, and what a redo takes. */
   time: { left: number; redo: number } | null;
-  unit: LengthUnit;
 }
 
 export interface RedoAdvice {
   /** `last-attempt`: a redo, and no other after it. `lead`: a redo would help, and is not the technician's to decide. */
   code: 'keep' | 'redo' | 'last-attempt' | 'lead';
-  /** One line. */
-  reason: string;
+  reason: RedoReason;
   /** Chance that the joint as it lies passes what accepts it, and that another try would. */
   passNow: number;
   passNext: number;
@@ -47,9 +43,36 @@ export interface RedoAdvice {
   tries: number;
   /** Redos that the slack still allows; null where it is not known. */
   redosLeft: number | null;
-  /** How the figures came about, a line each. */
-  figures: string[];
+  /** How the figures came about. */
+  figures: RedoFigure[];
 }
+
+/** Why it is advised. `now` and `next` are the chances that the joint passes as it lies and after another try. */
+export type RedoReason =
+  | { code: 'noLimit' }
+  | { code: 'likely'; now: Probability }
+  /** Another try does little: the mode fields cost too much, or the joint has shown no better. */
+  | { code: 'modeFields'; next: Probability; floor: Loss }
+  | { code: 'noBetter'; next: Probability }
+  | { code: 'attemptsUsed'; used: number; most: number; now: Probability; next: Probability }
+  | { code: 'noSlack' | 'windowCloses' | 'redoHelps'; now: Probability; next: Probability };
+
+/** A figure that the advice rests on. */
+export type RedoFigure =
+  | {
+      code: 'chances';
+      now: Probability;
+      next: Probability;
+      grade: Limits['grade'];
+      limit: Loss;
+    }
+  | { code: 'usual'; usual: Loss; estimates: number; weight: number; prior: Loss }
+  | { code: 'estimateError'; error: Loss; measured: number; weight: number }
+  | { code: 'cleave'; degrees: string; loss: Loss }
+  | { code: 'modeFields'; floor: Loss }
+  | { code: 'slack'; left: Quantity; redo: Quantity }
+  | { code: 'window'; leftMinutes: number; redoMinutes: number }
+  | { code: 'failCost'; redos: number };
 
 /**
  * What is believed of a splicer before it has a history of its own. The logarithm of a joint's loss
@@ -174,8 +197,6 @@ function passesNext(fiber: TriedFiber, limit: number, belief: Belief): number {
 }
 
 const product = (list: readonly number[]): number => list.reduce((all, own) => all * own, 1);
-const percent = (chance: number): string =>
-  chance > 0.995 ? 'over 99 %' : chance < 0.005 ? 'under 1 %' : `${Math.round(chance * 100)} %`;
 
 /**
  * Redo or keep, for the joint just fused. A redo is worth it where it raises the chance to pass by more
@@ -188,7 +209,7 @@ export function adviseRedo(task: RedoTask): RedoAdvice {
   const tries = Math.max(...fibers.map(({ before }) => before.length)) + 1;
   const floor = Math.max(...fibers.map((fiber) => fiber.floor));
   const redosLeft = slack ? Math.max(0, Math.floor(slack.left / slack.eats)) : null;
-  const advice = (code: RedoAdvice['code'], reason: string, now = 1, next = 1): RedoAdvice => ({
+  const advice = (code: RedoAdvice['code'], reason: RedoReason, now = 1, next = 1): RedoAdvice => ({
     code,
     reason,
     passNow: now,
@@ -199,64 +220,81 @@ export function adviseRedo(task: RedoTask): RedoAdvice {
     figures: limit === null ? [] : figuresOf(task, now, next, limit, belief),
   });
   const belief = believe(task);
-  if (limit === null) return advice('keep', 'The project sets no limit for this kind of splice.');
+  if (limit === null) return advice('keep', { code: 'noLimit' });
   const exact = limits.grade === 'estimate';
   const now = product(fibers.map((fiber) => passesNow(fiber, limit, belief, exact)));
   const next = product(fibers.map((fiber) => passesNext(fiber, limit, belief)));
+  const chances = { now: { chance: now }, next: { chance: next } };
   if (next - now <= 1 / REDOS_A_FAIL) {
-    if (now > 0.5) return advice('keep', `Likely to pass: ${percent(now)}.`, now, next);
-    const why =
+    if (now > 0.5) return advice('keep', { code: 'likely', now: chances.now }, now, next);
+    const reason: RedoReason =
       floor * 2 > limit
-        ? `the mode fields alone cost ${formatLoss(floor)} dB, which no redo mends`
-        : 'this joint has shown no better';
-    return advice(
-      'keep',
-      `Another try passes with ${percent(next)} only: ${why}. Tell the lead.`,
-      now,
-      next,
-    );
+        ? { code: 'modeFields', next: chances.next, floor: { lossMdb: floor } }
+        : { code: 'noBetter', next: chances.next };
+    return advice('keep', reason, now, next);
   }
-  const chances = `another try passes with ${percent(next)}, this one with ${percent(now)}`;
-  if (tries >= limits.maxTries)
-    return advice('lead', `${tries} of ${limits.maxTries} tries used; ${chances}.`, now, next);
-  if (redosLeft === 0) return advice('lead', `No slack left for a redo; ${chances}.`, now, next);
+  if (tries >= limits.maxTries) {
+    const used = { used: tries, most: limits.maxTries };
+    return advice('lead', { code: 'attemptsUsed', ...used, ...chances }, now, next);
+  }
+  if (redosLeft === 0) return advice('lead', { code: 'noSlack', ...chances }, now, next);
   if (time && time.left < time.redo)
-    return advice('keep', `The window closes before a redo is done; ${chances}.`, now, next);
-  const capital = `${chances.charAt(0).toUpperCase()}${chances.slice(1)}.`;
-  return advice(tries === limits.maxTries - 1 ? 'last-attempt' : 'redo', capital, now, next);
+    return advice('keep', { code: 'windowCloses', ...chances }, now, next);
+  const code = tries === limits.maxTries - 1 ? 'last-attempt' : 'redo';
+  return advice(code, { code: 'redoHelps', ...chances }, now, next);
 }
 
 function figuresOf(
-  { fibers, method, history, measured, slack, time, limits, unit }: RedoTask,
+  { fibers, method, history, measured, slack, time, limits }: RedoTask,
   now: number,
   next: number,
   limit: number,
   belief: Belief,
-): string[] {
+): RedoFigure[] {
   const usual = Math.round(Math.exp(belief.mean) - PRIOR.shift);
   const cleaves = fibers.flatMap(({ cleave }) => cleave ?? []);
   const worst = cleaves.length > 0 ? Math.max(...cleaves) : null;
-  const lines = [
-    `Passes as it lies: ${percent(now)}; another try: ${percent(next)}. Accepted by ${limits.grade}, at most ${formatLoss(limit)} dB.`,
-    `This splicer usually makes ${formatLoss(usual)} dB (${history.slice(-MEMORY).length} of its own estimates, weighed with ${PRIOR.weight} of a usual splicer: ${formatLoss(PRIOR.median[method])} dB).`,
-    `Its estimates are off by about ${formatLoss(Math.round(belief.error))} dB (${measured.length} measured splices, weighed with ${PRIOR.errorWeight} of 0.01 dB).`,
+  const figures: RedoFigure[] = [
+    {
+      code: 'chances',
+      now: { chance: now },
+      next: { chance: next },
+      grade: limits.grade,
+      limit: { lossMdb: limit },
+    },
+    {
+      code: 'usual',
+      usual: { lossMdb: usual },
+      estimates: history.slice(-MEMORY).length,
+      weight: PRIOR.weight,
+      prior: { lossMdb: PRIOR.median[method] },
+    },
+    {
+      code: 'estimateError',
+      error: { lossMdb: Math.round(belief.error) },
+      measured: measured.length,
+      weight: PRIOR.errorWeight,
+    },
   ];
   if (worst !== null)
-    lines.push(
-      `Cleave ${worst.toFixed(1)} degrees: about ${formatLoss(Math.round(PRIOR.tilt * worst ** 2))} dB that the picture does not show.`,
-    );
+    figures.push({
+      code: 'cleave',
+      degrees: worst.toFixed(1),
+      loss: { lossMdb: Math.round(PRIOR.tilt * worst ** 2) },
+    });
   const floor = Math.max(...fibers.map((fiber) => fiber.floor));
-  if (floor > 0) lines.push(`Mode fields: ${formatLoss(floor)} dB at least, whatever is done.`);
+  if (floor > 0) figures.push({ code: 'modeFields', floor: { lossMdb: floor } });
   if (slack)
-    lines.push(
-      `Slack: ${formatLength(slack.left, unit, 'down')} left, a redo eats ${formatLength(slack.eats, unit)}.`,
-    );
+    figures.push({
+      code: 'slack',
+      left: { lengthTenthsMm: slack.left, towards: 'down' },
+      redo: { lengthTenthsMm: slack.eats },
+    });
   if (time)
-    lines.push(
-      `Window: ${Math.floor(time.left / 60)} min left, a redo takes about ${Math.ceil(time.redo / 60)} min.`,
-    );
-  lines.push(
-    `A splice that fails its test counts as ${REDOS_A_FAIL} redos. An estimate is no measured loss.`,
-  );
-  return lines;
+    figures.push({
+      code: 'window',
+      leftMinutes: Math.floor(time.left / 60),
+      redoMinutes: Math.ceil(time.redo / 60),
+    });
+  return [...figures, { code: 'failCost', redos: REDOS_A_FAIL }];
 }

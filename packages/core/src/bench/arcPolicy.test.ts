@@ -1,5 +1,4 @@
 import { USUAL_ARC_POLICY } from '../record/practice.ts';
-import { METRIC, US_CUSTOMARY } from '../record/units.ts';
 import { type ArcTask, arcStanding } from './arcPolicy.ts';
 import { goodCheck, logged, seenFiber, splicerRecord } from './records.testing.ts';
 
@@ -12,7 +11,6 @@ const task = (part: Partial<ArcTask>): ArcTask => ({
   air: NO_AIR,
   highFrom: 50,
   now: '2026-05-04T20:00:00.000Z',
-  units: METRIC,
   ...part,
 });
 const record = (arcs: number, part = {}) =>
@@ -22,17 +20,17 @@ describe('whether the arc is to be checked', () => {
   it('is good after a check of this session, and says how many arcs are left', () => {
     expect(arcStanding(task({ records: [record(140)] }))).toEqual({
       state: 'good',
-      reasons: ['Last good check holds: 260 arcs left.'],
+      reasons: [{ code: 'checkHolds', arcs: 260 }],
       arcsLeft: 260,
     });
   });
 
   it('is due where no check is known, and in a new session', () => {
-    expect(arcStanding(task({ log: [] })).reasons[0]).toMatch(/No good check/);
+    expect(arcStanding(task({ log: [] })).reasons[0]).toEqual({ code: 'noGoodCheck' });
     const next = task({ now: '2026-05-05T20:00:00.000Z' });
     expect(arcStanding(next)).toMatchObject({
       state: 'due',
-      reasons: [expect.stringMatching(/new session/)],
+      reasons: [{ code: 'newSession' }],
     });
     const begun = task({
       log: [goodCheck(CHECKED), logged('session', '2026-05-04T19:40:00.000Z')],
@@ -64,40 +62,47 @@ describe('whether the arc is to be checked', () => {
     const colder = task({ air: { temperature: 1, humidity: 50, pressure: 98 } });
     expect(arcStanding(colder)).toMatchObject({
       state: 'due',
-      reasons: ['Temperature −11 C since the last good check; 10 C is much.'],
+      reasons: [
+        {
+          code: 'temperature',
+          rise: 'down',
+          change: { temperatureChangeC: -11 },
+          much: { temperatureChangeC: 10 },
+        },
+      ],
     });
-    expect(arcStanding({ ...colder, units: US_CUSTOMARY }).reasons).toEqual([
-      'Temperature −19.8 F since the last good check; 18 F is much.',
-    ]);
     const higher = task({ air: { temperature: 12, humidity: 50, pressure: 93.9 } });
     expect(arcStanding(higher)).toMatchObject({
       state: 'soon',
-      reasons: [expect.stringMatching(/Air pressure −4\.1 kPa/)],
+      reasons: [{ code: 'pressure', rise: 'down' }],
     });
   });
 
   it('is due after a streak of failed or high splices, and after electrodes were touched', () => {
     const high = (estimateMdb: number) => record(110, { fibers: [seenFiber(1, { estimateMdb })] });
-    expect(arcStanding(task({ records: [high(60), high(70), high(80)] })).reasons[0]).toMatch(
-      /3 failed or high/,
-    );
+    expect(arcStanding(task({ records: [high(60), high(70), high(80)] })).reasons[0]).toEqual({
+      code: 'streak',
+      splices: 3,
+    });
     expect(arcStanding(task({ records: [high(60), high(20), high(80), high(90)] })).state).toBe(
       'good',
     );
     const touched = task({
       log: [goodCheck(CHECKED), logged('electrodes', '2026-05-04T19:10:00.000Z')],
     });
-    expect(arcStanding(touched).reasons[0]).toMatch(/Electrodes were cleaned/);
+    expect(arcStanding(touched).reasons[0]).toEqual({ code: 'electrodes', what: 'cleaned' });
   });
 
   it('is due after long disuse, and while a check has not passed', () => {
     const policy = { ...USUAL_ARC_POLICY, when: 'triggers' as const };
-    expect(arcStanding(task({ policy, now: '2026-05-20T19:00:00.000Z' })).reasons[0]).toMatch(
-      /16 days/,
-    );
+    expect(arcStanding(task({ policy, now: '2026-05-20T19:00:00.000Z' })).reasons[0]).toEqual({
+      code: 'idle',
+      days: 16,
+    });
     const failed = goodCheck('2026-05-04T19:50:00.000Z', { passed: false, round: 2 });
-    expect(arcStanding(task({ log: [goodCheck(CHECKED), failed] })).reasons[0]).toMatch(
-      /Round 2 did not pass/,
-    );
+    expect(arcStanding(task({ log: [goodCheck(CHECKED), failed] })).reasons[0]).toEqual({
+      code: 'roundFailed',
+      round: 2,
+    });
   });
 });

@@ -1,9 +1,6 @@
-import { formatBarometerChange } from '../measure/air.ts';
-import { plural } from '../measure/count.ts';
-import { formatTemperatureChange } from '../measure/temperature.ts';
 import type { Air, InstrumentEntry } from '../record/instrumentLog.ts';
 import type { ArcPolicy } from '../record/practice.ts';
-import type { Units } from '../record/units.ts';
+import type { Quantity } from '../record/message.ts';
 import type { SplicerRecord } from '../record/splicerRecord.ts';
 
 export interface ArcTask {
@@ -21,14 +18,26 @@ export interface ArcTask {
   highFrom: number | null;
   /** ISO time. */
   now: string;
-  /** In which changes of the air are told. */
-  units: Pick<Units, 'temperature' | 'pressure'>;
 }
+
+/** Why the arc is to be checked, or is not. */
+export type ArcReason =
+  | { code: 'roundFailed'; round: number }
+  | { code: 'noGoodCheck' | 'newSession' }
+  | { code: 'electrodes'; what: 'cleaned' | 'replaced' }
+  | { code: 'streak'; splices: number }
+  | { code: 'arcsCounted'; arcs: number; glassUm: number; most: number }
+  | { code: 'arcsLeft' | 'checkHolds'; arcs: number }
+  | { code: 'idle'; days: number }
+  /** What of the air changed since the last good check, and how much is too much. */
+  | { code: 'temperature'; rise: 'up' | 'down'; change: Quantity; much: Quantity }
+  | { code: 'pressure'; rise: 'up' | 'down'; change: Quantity; much: Quantity }
+  | { code: 'humidity'; rise: 'up' | 'down'; change: number; much: number };
 
 export interface ArcStanding {
   state: 'due' | 'soon' | 'good';
   /** Why, the weightiest first. */
-  reasons: string[];
+  reasons: ArcReason[];
   /** Arcs until the count asks for a check. */
   arcsLeft: number;
 }
@@ -53,36 +62,29 @@ export function arcStanding(task: ArcTask): ArcStanding {
   const most = glass >= 400 ? policy.arcs400 : policy.arcs125;
   const arcs = arcsSince(task, good);
   const arcsLeft = Math.max(0, most - arcs);
-  const due: string[] = [];
-  const soon: string[] = [];
+  const due: ArcReason[] = [];
+  const soon: ArcReason[] = [];
   const unfinished = lastCheckFailed(log);
-  if (unfinished) due.push(`Round ${unfinished} did not pass: run it again.`);
-  if (!good) due.push('No good check is known of this splicer.');
+  if (unfinished) due.push({ code: 'roundFailed', round: unfinished });
+  if (!good) due.push({ code: 'noGoodCheck' });
   if (good && policy.when !== 'triggers' && !sameSession(good.at, log, now))
-    due.push('A new session: this project checks the arc at the start of each.');
+    due.push({ code: 'newSession' });
   if (good && policy.when !== 'session') {
     const touched = log.findLast((entry) => entry.kind === 'electrodes');
-    if (touched && touched.at > good.at)
-      due.push(
-        `Electrodes were ${touched.kind === 'electrodes' ? touched.what : 'touched'} since the last good check.`,
-      );
+    if (touched && touched.at > good.at) due.push({ code: 'electrodes', what: touched.what });
     const streak = streakOf(task, good.at);
-    if (streak >= policy.streak) due.push(`${streak} failed or high splices in a row.`);
-    if (arcs >= most)
-      due.push(
-        `${plural(arcs, 'arc')} on ${glass} um glass since the last good check; ${most} is the count.`,
-      );
-    else if (arcs >= SOON * most) soon.push(`Arc check in ${plural(arcsLeft, 'arc')}.`);
-    for (const change of airChanges(task, good.air)) (change.over ? due : soon).push(change.words);
+    if (streak >= policy.streak) due.push({ code: 'streak', splices: streak });
+    if (arcs >= most) due.push({ code: 'arcsCounted', arcs, glassUm: glass, most });
+    else if (arcs >= SOON * most) soon.push({ code: 'arcsLeft', arcs: arcsLeft });
+    for (const change of airChanges(task, good.air)) (change.over ? due : soon).push(change.reason);
     const idle = Date.parse(now) - Math.max(Date.parse(good.at), last ? Date.parse(last.at) : 0);
-    if (idle >= policy.idleDays * DAY)
-      due.push(`Not used for ${plural(Math.floor(idle / DAY), 'day')}.`);
+    if (idle >= policy.idleDays * DAY) due.push({ code: 'idle', days: Math.floor(idle / DAY) });
   }
   if (due.length > 0) return { state: 'due', reasons: due, arcsLeft };
   if (soon.length > 0) return { state: 'soon', reasons: soon, arcsLeft };
   return {
     state: 'good',
-    reasons: [`Last good check holds: ${plural(arcsLeft, 'arc')} left.`],
+    reasons: [{ code: 'checkHolds', arcs: arcsLeft }],
     arcsLeft,
   };
 }
@@ -124,28 +126,42 @@ function streakOf({ records, highFrom }: ArcTask, since: string): number {
 }
 
 function airChanges(
-  { policy, air, records, units }: ArcTask,
+  { policy, air, records }: ArcTask,
   then: Air,
-): { over: boolean; words: string }[] {
+): { over: boolean; reason: ArcReason }[] {
   const last = records.at(-1);
-  const kinds = [
-    ['temperature', 'Temperature', (c: number) => formatTemperatureChange(c, units.temperature)],
-    ['humidity', 'Humidity', (share: number) => `${Number(Math.abs(share).toFixed(1))} %`],
-    ['pressure', 'Air pressure', (kpa: number) => formatBarometerChange(kpa, units)],
-  ] as const;
-  return kinds.flatMap(([key, words, format]) => {
+  return (['temperature', 'humidity', 'pressure'] as const).flatMap((key) => {
     const before = then[key];
     const here = air[key] ?? last?.[key] ?? null;
     if (before === null || here === null) return [];
     const change = here - before;
     const part = Math.abs(change) / policy[key];
-    if (part < SOON) return [];
-    const sign = change > 0 ? '+' : '\u2212';
-    return [
-      {
-        over: part >= 1,
-        words: `${words} ${sign}${format(change)} since the last good check; ${format(policy[key])} is much.`,
-      },
-    ];
+    return part < SOON ? [] : [{ over: part >= 1, reason: airReason(key, change, policy[key]) }];
   });
+}
+
+function airReason(
+  key: 'temperature' | 'humidity' | 'pressure',
+  change: number,
+  much: number,
+): ArcReason {
+  const rise = change > 0 ? 'up' : 'down';
+  switch (key) {
+    case 'temperature':
+      return {
+        code: key,
+        rise,
+        change: { temperatureChangeC: change },
+        much: { temperatureChangeC: much },
+      };
+    case 'pressure':
+      return {
+        code: key,
+        rise,
+        change: { barometerChangeKpa: change },
+        much: { barometerChangeKpa: much },
+      };
+    case 'humidity':
+      return { code: key, rise, change: Number(Math.abs(change).toFixed(1)), much };
+  }
 }

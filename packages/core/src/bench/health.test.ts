@@ -99,7 +99,13 @@ describe('a tray that bends its fibers', () => {
     expect(bentTrays(losses)).toEqual([
       expect.objectContaining({
         cause: 'tray bend',
-        words: 'Tray 3: 3 of 4 splices lose 0.05 dB more at the long wavelength.',
+        message: {
+          code: 'tray bend',
+          tray: 3,
+          bent: 3,
+          splices: 4,
+          excess: { lossMdb: 50 },
+        },
       }),
     ]);
   });

@@ -1,15 +1,17 @@
 import { groupBy } from '../groupBy.ts';
-import { plural } from '../measure/count.ts';
-import { formatLoss } from '../measure/loss.ts';
 import type { InstrumentEntry } from '../record/instrumentLog.ts';
+import type { Loss } from '../record/message.ts';
 import type { SplicerRecord } from '../record/splicerRecord.ts';
 import { BASELINE_COUNT, type ControlChart, baselineOf, controlChart } from './charts.ts';
 import { countedEstimate, worstCleave } from './records.ts';
 
+/** What a series is of; `place` of a ribbon. */
+export type SeriesName = { code: 'estimates' | 'cleaves' } | { code: 'place'; place: number };
+
 /** What is charted of a splicer: its estimates, its cleave angles, and each place of its ribbons. */
 export interface HealthSeries {
   key: string;
-  name: string;
+  name: SeriesName;
   unit: 'dB' | 'degrees';
   /** Of each figure: what it is and when, for the one who looks. */
   values: { at: string; value: number }[];
@@ -21,11 +23,21 @@ export interface HealthSeries {
 
 export type Cause = 'blade' | 'arc' | 'groove' | 'holder' | 'dirt' | 'tray bend';
 
-/** Trouble seen early: the likely cause, its evidence in a line, and what to do next. */
+/** A figure of a series in its unit: a loss, or degrees with one decimal. */
+export type SeriesFigure = Loss | string;
+
+/** The likely cause of what a series shows, with its evidence. */
+export type TroubleMessage =
+  | { code: 'blade' | 'arc'; now: SeriesFigure; usual: SeriesFigure }
+  /** Places of the ribbon that are high. */
+  | { code: 'groove' | 'holder'; count: number; places: readonly string[] }
+  | { code: 'dirt'; loss: Loss }
+  | { code: 'tray bend'; tray: number; bent: number; splices: number; excess: Loss };
+
+/** Trouble seen early: the likely cause with its evidence. What to do next follows from the cause. */
 export interface Trouble {
   cause: Cause;
-  words: string;
-  next: string;
+  message: TroubleMessage;
   /** The series that shows it. */
   series: string;
 }
@@ -71,19 +83,19 @@ export function healthSeries(
       });
   }
   return [
-    seriesOf('estimates', 'Estimates', 'dB', estimates),
-    seriesOf('cleaves', 'Cleave angles', 'degrees', angles),
+    seriesOf('estimates', { code: 'estimates' }, 'dB', estimates),
+    seriesOf('cleaves', { code: 'cleaves' }, 'degrees', angles),
     ...[...places]
       .sort(([a], [b]) => a - b)
       .map(([position, values]) =>
-        seriesOf(`place ${position}`, `Ribbon place ${position}`, 'dB', values),
+        seriesOf(`place ${position}`, { code: 'place', place: position }, 'dB', values),
       ),
   ];
 }
 
 function seriesOf(
   key: string,
-  name: string,
+  name: SeriesName,
   unit: HealthSeries['unit'],
   values: HealthSeries['values'],
 ): HealthSeries {
@@ -123,8 +135,7 @@ export function findTrouble(series: readonly HealthSeries[]): Trouble[] {
     trouble.push({
       cause: 'blade',
       series: blade.key,
-      words: `Cleave angles rise: about ${shown(blade)} degrees now, ${usual(blade)} at first.`,
-      next: 'Turn the blade one place and log it; wipe anvil and clamps.',
+      message: { code: 'blade', now: shown(blade), usual: usual(blade) },
     });
   const places = series
     .filter(({ key }) => key.startsWith('place '))
@@ -135,13 +146,11 @@ export function findTrouble(series: readonly HealthSeries[]): Trouble[] {
     const last = all.length;
     const numbers = places.map(({ key }) => Number(key.slice(6)));
     const edges = numbers.every((place) => place === 1 || place === last);
+    const cause = edges ? 'holder' : 'groove';
     trouble.push({
-      cause: edges ? 'holder' : 'groove',
+      cause,
       series: places[0]!.key,
-      words: `${plural(numbers.length, 'place')} of the ribbon high, ${numbers.join(' and ')}, the others steady.`,
-      next: edges
-        ? 'Edge fibers: seat the ribbon flat in its holder; look at stripper and holder edges.'
-        : 'The same groove again: brush it out, and lift the lens cover for dirt.',
+      message: { code: cause, count: numbers.length, places: numbers.map(String) },
     });
   }
   const last = estimates?.chart?.points.at(-1);
@@ -151,24 +160,27 @@ export function findTrouble(series: readonly HealthSeries[]): Trouble[] {
     trouble.push({
       cause: 'arc',
       series: estimates.key,
-      words: `Estimates rise: about ${shown(estimates)} dB now, ${usual(estimates)} at first; cleaves are steady.`,
-      next: 'Run an arc check; if it does not pass, the electrodes are due.',
+      message: { code: 'arc', now: shown(estimates), usual: usual(estimates) },
     });
   if (estimates && jumped && !some)
     trouble.push({
       cause: 'dirt',
       series: estimates.key,
-      words: `One figure jumped to ${formatLoss(Math.round(estimates.values.at(-1)!.value))} dB, its neighbours are steady.`,
-      next: 'Most likely dirt or a chip: clean the groove and make this one again. Nothing else needs doing.',
+      message: {
+        code: 'dirt',
+        loss: { lossMdb: Math.round(estimates.values.at(-1)!.value) },
+      },
     });
   return trouble;
 }
 
-const shown = (series: HealthSeries): string => figureOf(series, series.chart!.points.at(-1)!.ewma);
-const usual = (series: HealthSeries): string => figureOf(series, series.chart!.baseline.center);
-const figureOf = (series: HealthSeries, charted: number): string =>
+const shown = (series: HealthSeries): SeriesFigure =>
+  figureOf(series, series.chart!.points.at(-1)!.ewma);
+const usual = (series: HealthSeries): SeriesFigure =>
+  figureOf(series, series.chart!.baseline.center);
+const figureOf = (series: HealthSeries, charted: number): SeriesFigure =>
   series.unit === 'dB'
-    ? formatLoss(Math.round(series.back(charted)))
+    ? { lossMdb: Math.round(series.back(charted)) }
     : series.back(charted).toFixed(1);
 
 /** A measured splice of a tray at two wavelengths, thousandths of a dB. */
@@ -194,8 +206,13 @@ export function bentTrays(losses: readonly TrayLoss[]): Trouble[] {
       {
         cause: 'tray bend',
         series: `tray ${tray}`,
-        words: `Tray ${tray}: ${bent.length} of ${list.length} splices lose ${formatLoss(mean)} dB more at the long wavelength.`,
-        next: 'Lift the tray and lay its fibers wider; look for a pinch at its entrance. Do not redo the splices.',
+        message: {
+          code: 'tray bend',
+          tray,
+          bent: bent.length,
+          splices: list.length,
+          excess: { lossMdb: mean },
+        },
       },
     ];
   });

@@ -14,13 +14,23 @@ export interface InHand {
   lastNumber: number | null;
 }
 
+/** Why a record passes by a bench. */
+export type PassReason = 'counted' | 'otherSplicer';
+
+/** Why a person has to say where a record belongs. */
+export type AskReason =
+  | { code: 'nothingInHand' | 'secondRecord' }
+  | { code: 'otherLabel'; label: string; closure: string }
+  | { code: 'cameLate'; number: number; last: number }
+  | { code: 'otherCount'; fibers: number; inHand: number };
+
 /** What becomes of a record that came in. */
 export type Match =
   | { kind: 'fits' }
   /** Nothing to do with this bench, or known already. */
-  | { kind: 'passes'; why: string }
+  | { kind: 'passes'; why: PassReason }
   /** A person has to say. */
-  | { kind: 'asks'; why: string };
+  | { kind: 'asks'; why: AskReason };
 
 /**
  * Holds a record against what is in hand. It fits where splicer, closure, count and order agree; where
@@ -32,30 +42,26 @@ export function matchRecord(
   hand: InHand | null,
   taken: ReadonlySet<string>,
 ): Match {
-  if (taken.has(record.id)) return { kind: 'passes', why: 'It counts already.' };
-  if (!hand) return { kind: 'asks', why: 'Nothing is in hand: choose the splice it belongs to.' };
-  if (record.splicerId !== hand.splicerId)
-    return { kind: 'passes', why: 'It comes from another splicer than this bench’s.' };
+  if (taken.has(record.id)) return { kind: 'passes', why: 'counted' };
+  if (!hand) return { kind: 'asks', why: { code: 'nothingInHand' } };
+  if (record.splicerId !== hand.splicerId) return { kind: 'passes', why: 'otherSplicer' };
   if (record.label !== null && !sameName(record.label, hand.closure))
     return {
       kind: 'asks',
-      why: `It is labelled “${record.label}”, and this is ${hand.closure}.`,
+      why: { code: 'otherLabel', label: record.label, closure: hand.closure },
     };
   if (hand.lastNumber !== null && record.number <= hand.lastNumber)
     return {
       kind: 'asks',
-      why: `It is number ${record.number}, older than number ${hand.lastNumber}, which counts already: it came late.`,
+      why: { code: 'cameLate', number: record.number, last: hand.lastNumber },
     };
   if (record.fibers.length !== hand.fibers)
     return {
       kind: 'asks',
-      why: `It has ${record.fibers.length === 1 ? 'one fiber' : `${record.fibers.length} fibers`}, and ${hand.fibers === 1 ? 'one is' : `${hand.fibers} are`} in hand.`,
+      why: { code: 'otherCount', fibers: record.fibers.length, inHand: hand.fibers },
     };
   if (record.fused && hand.held !== null && hand.held !== record.id)
-    return {
-      kind: 'asks',
-      why: 'It is a second record for the splice in hand: was the joint made again?',
-    };
+    return { kind: 'asks', why: { code: 'secondRecord' } };
   return { kind: 'fits' };
 }
 

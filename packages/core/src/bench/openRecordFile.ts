@@ -1,10 +1,10 @@
-import { readCsv } from '../record/csv.ts';
+import { type CsvProblem, readCsv } from '../record/csv.ts';
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
 import { type RecordFile, matchRecordColumns, readRecordLines } from './recordFile.ts';
 
 /** Reads a splicer's file: CSV, or JSON with a record a line. A line that is cut off is named. */
-export function openRecordFile(text: string): Parsed<RecordFile> {
-  if (text.trim() === '') return refused('The file is empty.');
+export function openRecordFile(text: string): Parsed<RecordFile, CsvProblem> {
+  if (text.trim() === '') return refused({ code: 'empty' });
   if (text.trimStart().startsWith('{'))
     return parsed({ kind: 'lines', read: readRecordLines(text) });
   const table = readCsv(text);

@@ -19,7 +19,6 @@ const taskOf = (one: number, before: number[], cleave: number, floor = 0): RedoT
   measured: [],
   slack: null,
   time: null,
-  unit: 'mm',
 });
 
 describe('redo advice, whatever the figures', () => {
@@ -82,7 +81,7 @@ describe('records, whatever a splicer sends', () => {
     fc.assert(
       fc.property(any, (record) => {
         expect(splicerRecordSchema.parse(record)).toEqual(record);
-        const doubts = recordDoubts(record, record.at).filter((words) => /no estimate/.test(words));
+        const doubts = recordDoubts(record, record.at).filter(({ code }) => code === 'noEstimate');
         const odd = record.fibers.filter(
           (fiber) => fiber.estimateMdb !== null && countedEstimate(fiber) === null,
         );

@@ -1,4 +1,5 @@
-import { readNumber } from '../measure/number.ts';
+import { type NumberProblem, readNumber } from '../measure/number.ts';
+import type { SchemaIssue } from '../record/message.ts';
 import { matchTitles } from '../record/titles.ts';
 import { z } from 'zod';
 import {
@@ -70,11 +71,21 @@ const HINTS: Record<RecordColumn, RegExp> = {
 export const matchRecordColumns = (header: readonly string[]): RecordMatch =>
   matchTitles(RECORD_COLUMNS, header, (column, title) => HINTS[column].test(title));
 
+/** What is wrong in a line of a splicer's file. */
+export type RecordFileMessage =
+  | { code: 'lineCut' | 'numberMissing' | 'holderPlaces' }
+  | { code: 'invalid'; issue: SchemaIssue }
+  | { code: 'columnUnmatched'; title: string }
+  | { code: 'fiberTwice'; number: number; fiber: number }
+  | { code: 'noFigure'; text: string; problem: NumberProblem }
+  | { code: 'unknownError'; text: string; known: readonly string[] }
+  | { code: 'noTime'; text: string };
+
 /** A problem at its place: the row or line as an editor counts it. */
 export interface RecordProblem {
   row: number;
   column: string;
-  message: string;
+  message: RecordFileMessage;
 }
 
 /** A record as a file tells it: without the ids that whoever brings it in adds. */
@@ -105,7 +116,7 @@ export function readRecordLines(text: string): ReadRecords {
       read.problems.push({
         row,
         column: '',
-        message: 'The line is cut off or no JSON: send the file again.',
+        message: { code: 'lineCut' },
       });
       return;
     }
@@ -113,7 +124,11 @@ export function readRecordLines(text: string): ReadRecords {
     if (result.success) read.records.push(result.data);
     else
       for (const issue of result.error.issues)
-        read.problems.push({ row, column: issue.path.join('.'), message: issue.message });
+        read.problems.push({
+          row,
+          column: issue.path.join('.'),
+          message: { code: 'invalid', issue },
+        });
   });
   return read;
 }
@@ -134,7 +149,7 @@ export function readRecordTable(
       problems: missing.map((column) => ({
         row: 1,
         column: RECORD_TITLES[column],
-        message: `No column is matched to “${RECORD_TITLES[column]}”: choose the one that holds it.`,
+        message: { code: 'columnUnmatched', title: RECORD_TITLES[column] },
       })),
     };
   const problems: RecordProblem[] = [];
@@ -143,7 +158,7 @@ export function readRecordTable(
     const row = new RowReader(cells, match, index + 2, problems);
     const number = row.figure('number');
     if (number === null || !Number.isInteger(number) || number < 0) {
-      row.wrong('number', 'The running number of the splice is missing: a whole number.');
+      row.wrong('number', { code: 'numberMissing' });
       return;
     }
     const known = byNumber.get(number);
@@ -152,10 +167,7 @@ export function readRecordTable(
     if (!fiber) return;
     if (!known) byNumber.set(number, row.record(number, fiber, clock));
     else if (known.fibers.some((other) => other.position === position))
-      row.wrong(
-        'position',
-        `Number ${number} has fiber ${position} already: it stands there twice.`,
-      );
+      row.wrong('position', { code: 'fiberTwice', number, fiber: position });
     else {
       known.fibers.push(fiber);
       known.fused ||= fiber.estimateMdb !== null;
@@ -184,7 +196,7 @@ class RowReader {
     this.problems = problems;
   }
 
-  wrong(column: RecordColumn, message: string): void {
+  wrong(column: RecordColumn, message: RecordFileMessage): void {
     this.problems.push({ row: this.row, column: RECORD_TITLES[column], message });
   }
 
@@ -199,13 +211,13 @@ class RowReader {
     const style = column === 'number' || column === 'arcs' ? 'either' : 'small';
     const figure = readNumber(text.replace(/\s*(db|deg|degrees|°|um|µm|c|kpa)$/i, ''), style);
     if (figure.ok) return figure.value;
-    this.wrong(column, `“${text}” is no figure. ${figure.error}`);
+    this.wrong(column, { code: 'noFigure', text, problem: figure.error });
     return null;
   }
 
   fiber(position: number): FileRecord['fibers'][number] | null {
     if (!Number.isInteger(position) || position < 1 || position > 12) {
-      this.wrong('position', 'A holder has places 1 to 12.');
+      this.wrong('position', { code: 'holderPlaces' });
       return null;
     }
     const before = this.problems.length;
@@ -213,7 +225,7 @@ class RowReader {
     const word = this.text('error').toLowerCase();
     const error = SPLICER_ERRORS.find((known) => word.includes(known)) ?? null;
     if (word !== '' && error === null && !/^(none|no|ok|0|-)$/.test(word))
-      this.wrong('error', `“${word}” is no error that is known: ${SPLICER_ERRORS.join(', ')}.`);
+      this.wrong('error', { code: 'unknownError', text: word, known: SPLICER_ERRORS });
     const fiber = {
       position,
       cleaveLeft: this.figure('cleaveLeft'),
@@ -230,7 +242,7 @@ class RowReader {
   record(number: number, fiber: FileRecord['fibers'][number], clock: string): FileRecord {
     const time = this.text('at');
     const at = time === '' ? clock : isoOf(time);
-    if (at === null) this.wrong('at', `“${time}” is no time: write it as 2026-05-04T20:15:00Z.`);
+    if (at === null) this.wrong('at', { code: 'noTime', text: time });
     const tension = this.text('tension').toLowerCase();
     return {
       number,

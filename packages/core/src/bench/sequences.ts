@@ -1,13 +1,60 @@
-import type { Splicer } from '../record/instrument.ts';
+import type { SleeveKind, Splicer } from '../record/instrument.ts';
 import type { Practice } from '../record/practice.ts';
 import type { BenchSetup, Way } from './setup.ts';
 import type { TimerKind } from './timers.ts';
 
+/** What is done at a step of a bench sequence. */
+export type StepMessage =
+  | { code: 'sleeve' | 'pigtailSleeve'; sleeve: SleeveKind }
+  | { code: (typeof PLAIN_STEPS)[number] }
+  /** By the length that is chosen, where one is. */
+  | { code: 'cleaveBoth' | 'cleaveAll' | 'cleaveOne' }
+  | { code: 'cleaveBothAt' | 'cleaveAllAt' | 'cleaveOneAt'; lengthMm: number }
+  | { code: 'adhesive'; seconds: number }
+  /** The tension test is off, with the practice's reason. */
+  | { code: 'noTension'; why: string };
+
+/** Steps that need no figure. */
+export const PLAIN_STEPS = [
+  'ribbonSleeve',
+  'ribbonizeSleeve',
+  'bootSleeve',
+  'bootOnly',
+  'strip',
+  'stripShort',
+  'stripThermal',
+  'clean',
+  'wipe',
+  'mark30',
+  'throughHolder',
+  'load',
+  'loadRibbon',
+  'loadConnector',
+  'fuse',
+  'fuseRibbon',
+  'tension',
+  'shrink',
+  'shrinkRibbon',
+  'shrinkShort',
+  'seat',
+  'ribbonHolder',
+  'prepareLoose',
+  'colourOrder',
+  'countColours',
+  'housing',
+  'cleaveConnector',
+  'insert',
+  'checkLight',
+] as const;
+
+/** What must be known before a step. */
+export type StepCaution = 'shards' | 'alcohol' | 'hot' | 'laser' | 'hotStripper';
+
 /** One thing to do at the bench. */
 export interface BenchStep {
   key: string;
-  words: string;
-  caution: string | null;
+  message: StepMessage;
+  caution: StepCaution | null;
   /** A timer that is started with the step. */
   timer: { kind: TimerKind; seconds: number } | null;
 }
@@ -18,169 +65,122 @@ export interface SequenceTask {
   splicer: Splicer | null;
 }
 
-interface Line {
+interface Step {
   key: string;
-  words: string | ((task: SequenceTask) => string);
-  caution?: string;
+  message: StepMessage | ((task: SequenceTask) => StepMessage);
+  caution?: StepCaution;
   timer?: (task: SequenceTask) => BenchStep['timer'];
   /** Left out where this says no. */
   when?: (task: SequenceTask) => boolean;
 }
 
-const SHARDS = 'Glass shards: eyes covered, into the closed container, never a bin.';
-const ALCOHOL = 'Alcohol: not near the arc or the heater.';
-const HOT = 'The sleeve is hot: take it at the ends.';
-const LASER = 'Never look into a fiber end or a connector: the light is invisible.';
+const plain = (
+  key: string,
+  code: (typeof PLAIN_STEPS)[number],
+  part: Omit<Step, 'key' | 'message'> = {},
+): Step => ({ key, message: { code }, ...part });
 
 const heater = ({ setup, splicer }: SequenceTask): BenchStep['timer'] => ({
   kind: 'heater',
   seconds: splicer?.heaterPrograms.find(({ name }) => name === setup.heaterProgram)?.seconds ?? 35,
 });
 
-const cleaveWords = ({ setup }: SequenceTask, what: string): string =>
-  `Cleave ${what}${setup.cleaveLength === null ? '' : ` at ${setup.cleaveLength / 10} mm`}; the end touches nothing from now on.`;
-
-const STRIP: Line = {
-  key: 'strip',
-  words: 'Strip: 900 um in steps of a quarter inch, then the coating.',
-  caution: SHARDS,
-};
-const CLEAN: Line = {
-  key: 'clean',
-  words: 'Clean with 99 % alcohol until it squeaks.',
-  caution: ALCOHOL,
-};
-const LENGTH: Line = {
-  key: 'length',
-  words: ({ practice }) =>
-    practice.workingLength === 'mark 30 mm'
-      ? 'Working length: mark 30 mm back from the end, the mark to the holder’s zero. (The other way: through the sleeve holder, cut half an inch past it.)'
-      : 'Working length: through the sleeve holder, cut half an inch past it. (The other way: mark 30 mm back, the mark to the holder’s zero.)',
-};
-const CLEAVE: Line = {
+const cleave = (code: 'cleaveBoth' | 'cleaveAll' | 'cleaveOne'): Step => ({
   key: 'cleave',
-  words: (task) => cleaveWords(task, 'both ends'),
-  caution: SHARDS,
-};
-const LOAD: Line = {
-  key: 'load',
-  words:
-    'Load: close to the electrodes, not past the center. Let it pause; look at angles, gap and offset.',
-};
-const FUSE: Line = { key: 'fuse', words: 'Splice, and read the estimate.' };
-const TENSION: Line = {
-  key: 'tension',
-  words: 'Slide the sleeve up to the wind cover, then open it: the tension test runs, about 2 N.',
-};
-const SHRINK: Line = {
-  key: 'shrink',
-  words: 'Center the sleeve, coating inside at both ends, rod down; shrink.',
-  caution: HOT,
-  timer: heater,
-};
-const SEAT: Line = {
-  key: 'seat',
-  words:
-    'Cooled and straight: seat it in its slot; lay the slack by turning the tray, never by twisting.',
-};
+  message: ({ setup }) =>
+    setup.cleaveLength === null
+      ? { code }
+      : { code: `${code}At`, lengthMm: setup.cleaveLength / 10 },
+  caution: 'shards',
+});
 
-const RIBBON_REST: Line[] = [
-  {
-    key: 'holder',
-    words:
-      'Ribbon in its holder, about 1.5 in past it, the same side up left and right: 1 meets 1.',
-  },
-  {
-    key: 'strip',
-    words: 'Thermal strip; empty the stripper of matrix.',
-    caution: 'The stripper is hot. Keep solvent away from it.',
-  },
-  { key: 'clean', words: 'Wipe until it squeaks; flick to see that none stick.', caution: ALCOHOL },
-  { key: 'cleave', words: (task) => cleaveWords(task, 'all at once, both sides'), caution: SHARDS },
-  { key: 'load', words: 'Load; see that every fiber lies in its groove.' },
-  { key: 'fuse', words: 'Splice, and read the estimates in order.' },
+const STRIP = plain('strip', 'strip', { caution: 'shards' });
+const CLEAN = plain('clean', 'clean', { caution: 'alcohol' });
+const LENGTH: Step = {
+  key: 'length',
+  message: ({ practice }) => ({
+    code: practice.workingLength === 'mark 30 mm' ? 'mark30' : 'throughHolder',
+  }),
+};
+const LOAD = plain('load', 'load');
+const FUSE = plain('fuse', 'fuse');
+const TENSION = plain('tension', 'tension');
+const SHRINK = plain('shrink', 'shrink', { caution: 'hot', timer: heater });
+const SEAT = plain('seat', 'seat');
+
+const RIBBON_REST: Step[] = [
+  plain('holder', 'ribbonHolder'),
+  plain('strip', 'stripThermal', { caution: 'hotStripper' }),
+  plain('clean', 'wipe', { caution: 'alcohol' }),
+  cleave('cleaveAll'),
+  plain('load', 'loadRibbon'),
+  plain('fuse', 'fuseRibbon'),
   TENSION,
-  { ...SHRINK, words: 'Center the ribbon sleeve, coating inside at both ends; shrink.' },
+  plain('shrink', 'shrinkRibbon', { caution: 'hot', timer: heater }),
   SEAT,
 ];
 
-const SEQUENCES: Record<Way, Line[]> = {
+const SEQUENCES: Record<Way, Step[]> = {
   single: [
-    { key: 'sleeve', words: ({ setup }) => `Sleeve on first: ${setup.sleeve}.` },
+    { key: 'sleeve', message: ({ setup }) => ({ code: 'sleeve', sleeve: setup.sleeve }) },
     STRIP,
     CLEAN,
     LENGTH,
-    CLEAVE,
+    cleave('cleaveBoth'),
     LOAD,
     FUSE,
     TENSION,
     SHRINK,
     SEAT,
   ],
-  ribbon: [{ key: 'sleeve', words: 'Ribbon sleeve on first.' }, ...RIBBON_REST],
+  ribbon: [plain('sleeve', 'ribbonSleeve'), ...RIBBON_REST],
   ribbonize: [
-    { key: 'sleeve', words: 'Ribbon sleeve on first, over all loose fibers of the group.' },
-    { key: 'prepare', words: 'Prepare 36 in of loose fiber; clean it.', caution: ALCOHOL },
-    {
-      key: 'order',
-      words:
-        'Fibers one by one into the applicator in colour order, equal lengths, under tension: 4 in of ribbon, 3 in beyond.',
-    },
+    plain('sleeve', 'ribbonizeSleeve'),
+    plain('prepare', 'prepareLoose', { caution: 'alcohol' }),
+    plain('order', 'colourOrder'),
     {
       key: 'adhesive',
-      words: ({ practice }) =>
-        `Adhesive on; do not touch for ${practice.adhesiveWait} s. A lower pad is good for two, an upper one for one.`,
+      message: ({ practice }) => ({ code: 'adhesive', seconds: practice.adhesiveWait }),
       timer: ({ practice }) => ({ kind: 'adhesive', seconds: practice.adhesiveWait }),
     },
-    {
-      key: 'count',
-      words: 'Count the colours once more, both ribbons, before anything is stripped.',
-    },
+    plain('count', 'countColours'),
     ...RIBBON_REST,
   ],
   'splice-on': [
-    { key: 'sleeve', words: 'Boot and 27 mm sleeve on first.' },
+    plain('sleeve', 'bootSleeve'),
     STRIP,
     CLEAN,
-    { key: 'cleave', words: (task) => cleaveWords(task, 'the fiber'), caution: SHARDS },
-    { key: 'load', words: 'Connector into its holder, cap on; load both ends.', caution: LASER },
+    cleave('cleaveOne'),
+    plain('load', 'loadConnector', { caution: 'laser' }),
     FUSE,
     { ...TENSION, when: ({ practice }) => practice.noTension === null },
     {
       key: 'no tension',
-      words: ({ practice }) =>
-        `Tension test is off for splice-on connectors: ${practice.noTension}`,
+      message: ({ practice }) => ({ code: 'noTension', why: practice.noTension ?? '' }),
       when: ({ practice }) => practice.noTension !== null,
     },
-    { ...SHRINK, words: '27 mm sleeve up to the ferrule; shrink.' },
-    { key: 'house', words: 'Housing and boot on; keep the cap on the ferrule.', caution: LASER },
+    plain('shrink', 'shrinkShort', { caution: 'hot', timer: heater }),
+    plain('house', 'housing', { caution: 'laser' }),
   ],
   pigtail: [
-    {
-      key: 'sleeve',
-      words: ({ setup }) => `Sleeve on first: ${setup.sleeve}, on the pigtail’s side.`,
-    },
+    { key: 'sleeve', message: ({ setup }) => ({ code: 'pigtailSleeve', sleeve: setup.sleeve }) },
     STRIP,
     CLEAN,
     LENGTH,
-    CLEAVE,
+    cleave('cleaveBoth'),
     LOAD,
     FUSE,
     TENSION,
     SHRINK,
-    { ...SEAT, caution: LASER },
+    { ...SEAT, caution: 'laser' },
   ],
   mechanical: [
-    { key: 'sleeve', words: 'Boot on first. No heat sleeve: the connector holds the fiber.' },
-    { ...STRIP, words: 'Blue fiber first. Strip 900 um in short steps, then the coating.' },
+    plain('sleeve', 'bootOnly'),
+    plain('strip', 'stripShort', { caution: 'shards' }),
     CLEAN,
-    { key: 'cleave', words: 'Cleave to the connector’s own length.', caution: SHARDS },
-    { key: 'insert', words: 'Push in until the fiber bows a little; hold, and close the clamp.' },
-    {
-      key: 'check',
-      words: 'Check with a visible light source: dark at the joint is good.',
-      caution: LASER,
-    },
+    plain('cleave', 'cleaveConnector', { caution: 'shards' }),
+    plain('insert', 'insert'),
+    plain('check', 'checkLight', { caution: 'laser' }),
   ],
 };
 
@@ -188,19 +188,9 @@ const SEQUENCES: Record<Way, Line[]> = {
 export const stepsOf = (task: SequenceTask): BenchStep[] =>
   SEQUENCES[task.setup.way]
     .filter(({ when }) => when?.(task) ?? true)
-    .map(({ key, words, caution, timer }) => ({
+    .map(({ key, message, caution, timer }) => ({
       key,
-      words: typeof words === 'string' ? words : words(task),
+      message: typeof message === 'function' ? message(task) : message,
       caution: caution ?? null,
       timer: timer?.(task) ?? null,
     }));
-
-/**
- * What a drop's end usually loses, dB, by how it is made (common practice, no source): a splice as
- * good as any other; a mechanical one a few tenths.
- */
-export const USUAL_END_LOSS: Record<Practice['dropEnd'], string> = {
-  'splice-on': '0.02 to 0.1 dB for the splice, and the connector pair up to 0.75 dB',
-  pigtail: '0.02 to 0.1 dB for the splice, and the connector pair up to 0.75 dB',
-  mechanical: '0.1 to 0.5 dB for the joint, and the connector pair up to 0.75 dB',
-};

@@ -12,15 +12,6 @@ export const WAYS = [
 ] as const;
 export type Way = (typeof WAYS)[number];
 
-export const WAY_WORDS: Record<Way, string> = {
-  single: 'Single fiber',
-  ribbon: 'Ribbon',
-  ribbonize: 'Loose fibers, ribbonized',
-  'splice-on': 'Splice-on connector',
-  pigtail: 'Pigtail',
-  mechanical: 'Mechanical connector',
-};
-
 /** What is chosen before the first splice; null where nothing is chosen. */
 export interface BenchSetup {
   splicerId: string | null;
@@ -92,9 +83,22 @@ export function proposeSetup(
 }
 
 /** A thing that does not fit, and what would. */
+export type SetupMessage =
+  | { code: 'glassDiffers'; left: FiberKind; right: FiberKind }
+  | { code: 'wayDoesNotFit'; way: Way; fibers: number; ways: readonly Way[] }
+  | { code: 'chooseProgram' | 'chooseHeater'; splicer: string }
+  | { code: 'programGlass'; program: string; made: FiberKind; glass: FiberKind }
+  | { code: 'programFibers'; program: string; most: number; fibers: number }
+  /** The sleeves would come out burnt, or not shrunk through. */
+  | { code: 'heaterBurns' | 'heaterTooCold'; heater: SleeveKind; sleeve: SleeveKind }
+  | { code: 'ribbonSleeve' | 'singleSleeve' }
+  | { code: 'holderMissing'; fibers: number }
+  | { code: 'holderSmall' | 'holderLarge'; holder: number; fibers: number }
+  | { code: 'splicerCleave' | 'cleaverCleave'; name: string; cleaveMm: number };
+
 export interface SetupWarning {
   about: 'program' | 'heater' | 'cleave' | 'holder' | 'way' | 'glass';
-  words: string;
+  message: SetupMessage;
 }
 
 /** What of a setup does not fit the joint in hand. Nothing where no splicer is chosen. */
@@ -105,68 +109,67 @@ export function setupWarnings(
   cleaver: Cleaver | null,
 ): SetupWarning[] {
   const warnings: SetupWarning[] = [];
-  const warn = (about: SetupWarning['about'], words: string) => warnings.push({ about, words });
+  const warn = (about: SetupWarning['about'], message: SetupMessage) =>
+    warnings.push({ about, message });
   const [left, right] = needs.glass;
-  if (left !== right)
-    warn(
-      'glass',
-      `One side is ${left}, the other ${right}: these cannot be spliced. Check the cables.`,
-    );
+  if (left !== right) warn('glass', { code: 'glassDiffers', left, right });
   if (!waysFor(needs).includes(setup.way))
-    warn(
-      'way',
-      `${WAY_WORDS[setup.way]} does not fit ${needs.fibers === 1 ? 'a single fiber' : `${needs.fibers} fibers`} here: ${waysFor(
-        needs,
-      )
-        .map((way) => WAY_WORDS[way].toLowerCase())
-        .join(' or ')}.`,
-    );
+    warn('way', {
+      code: 'wayDoesNotFit',
+      way: setup.way,
+      fibers: needs.fibers,
+      ways: waysFor(needs),
+    });
   if (!splicer || setup.way === 'mechanical') return warnings;
   const program = splicer.programs.find(({ name }) => name === setup.program);
-  if (!program) warn('program', `Choose a program of ${splicer.name}.`);
+  if (!program) warn('program', { code: 'chooseProgram', splicer: splicer.name });
   else {
     if (program.glass !== 'any' && program.glass !== left)
-      warn('program', `${program.name} is made for ${program.glass} fiber, and this is ${left}.`);
+      warn('program', {
+        code: 'programGlass',
+        program: program.name,
+        made: program.glass,
+        glass: left,
+      });
     if (program.fibers < needs.fibers)
-      warn(
-        'program',
-        `${program.name} fuses at most ${program.fibers} at once; ${needs.fibers} fibers lie in this ribbon.`,
-      );
+      warn('program', {
+        code: 'programFibers',
+        program: program.name,
+        most: program.fibers,
+        fibers: needs.fibers,
+      });
   }
   const heater = splicer.heaterPrograms.find(({ name }) => name === setup.heaterProgram);
-  if (!heater) warn('heater', `Choose a heater program of ${splicer.name}.`);
+  if (!heater) warn('heater', { code: 'chooseHeater', splicer: splicer.name });
   else if (heater.sleeve !== setup.sleeve)
-    warn(
-      'heater',
-      `The heater is set for ${sleeveWords(heater.sleeve)}, and these are ${sleeveWords(setup.sleeve)}: they would come out ${shrinks(heater.sleeve, setup.sleeve)}.`,
-    );
+    warn('heater', {
+      code: burns(heater.sleeve, setup.sleeve) ? 'heaterBurns' : 'heaterTooCold',
+      heater: heater.sleeve,
+      sleeve: setup.sleeve,
+    });
   if ((setup.sleeve === 'ribbon') !== needs.fibers > 1)
-    warn(
-      'heater',
-      needs.fibers > 1
-        ? 'A ribbon takes ribbon sleeves.'
-        : 'A single fiber takes single-fiber sleeves, not ribbon sleeves.',
-    );
-  if (setup.holder === null || setup.holder < needs.fibers)
-    warn(
-      'holder',
-      `The holder must take ${needs.fibers}; this one takes ${setup.holder ?? 'none'}.`,
-    );
-  else if (needs.fibers > 1 && setup.holder !== needs.fibers)
-    warn(
-      'holder',
-      `The holder is for ${setup.holder} fibers, and the ribbon has ${needs.fibers}: grooves stay empty, watch the edge.`,
-    );
+    warn('heater', { code: needs.fibers > 1 ? 'ribbonSleeve' : 'singleSleeve' });
+  const { fibers } = needs;
+  if (setup.holder === null) warn('holder', { code: 'holderMissing', fibers });
+  else if (setup.holder < fibers)
+    warn('holder', { code: 'holderSmall', holder: setup.holder, fibers });
+  else if (fibers > 1 && setup.holder !== fibers)
+    warn('holder', { code: 'holderLarge', holder: setup.holder, fibers });
   if (setup.cleaveLength !== null && !splicer.cleaveLengths.includes(setup.cleaveLength))
-    warn('cleave', `${splicer.name} does not take a cleave of ${setup.cleaveLength / 10} mm.`);
+    warn('cleave', {
+      code: 'splicerCleave',
+      name: splicer.name,
+      cleaveMm: setup.cleaveLength / 10,
+    });
   if (cleaver && setup.cleaveLength !== null && !cleaver.cleaveLengths.includes(setup.cleaveLength))
-    warn('cleave', `${cleaver.name} does not cut ${setup.cleaveLength / 10} mm.`);
+    warn('cleave', {
+      code: 'cleaverCleave',
+      name: cleaver.name,
+      cleaveMm: setup.cleaveLength / 10,
+    });
   return warnings;
 }
 
-const sleeveWords = (kind: SleeveKind): string =>
-  kind === 'ribbon' ? 'ribbon sleeves' : `${kind} sleeves`;
-
 const SIZES: readonly SleeveKind[] = ['27 mm', '40 mm', '60 mm', 'ribbon'];
-const shrinks = (heater: SleeveKind, sleeve: SleeveKind): string =>
-  SIZES.indexOf(heater) > SIZES.indexOf(sleeve) ? 'burnt' : 'not shrunk through';
+const burns = (heater: SleeveKind, sleeve: SleeveKind): boolean =>
+  SIZES.indexOf(heater) > SIZES.indexOf(sleeve);

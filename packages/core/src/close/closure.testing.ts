@@ -57,7 +57,6 @@ export function closureView(part: Partial<ClosingView> = {}): ClosingView {
     hardware: hardwareOf('dome'),
     splices,
     cableName: (id) => id,
-    unit: 'mm',
     ...part,
   };
 }

@@ -52,12 +52,18 @@ describe('what is signed', () => {
   });
 });
 
+/** Fibers of A that are spliced to the same of another cable. */
+const pairs = (fibers: number[], cableB = 'B') => ({
+  pairs: fibers.map((fiber) => ({ cableA: 'A', fiberA: fiber, cableB, fiberB: fiber })),
+  most: 8,
+});
+
 describe('what changed since', () => {
   it('is nothing where nothing did', () => {
     expect(changesSince(record, structuredClone(record))).toEqual([]);
   });
 
-  it('is said in words, splice by splice', () => {
+  it('is said splice by splice', () => {
     const [first, second, ...rest] = record.splices;
     const after: ClosureRecord = {
       ...record,
@@ -71,13 +77,13 @@ describe('what changed since', () => {
       assembly: { ...record.assembly!, entries: record.assembly!.entries.slice(1) },
     };
     expect(changesSince(record, after)).toEqual([
-      'Opened again by M.: tray 2 is high.',
-      'Splices added: A 9 to B 9.',
-      'Splices dropped: A 2 to B 2.',
-      'Splices moved: A 1 to B 1.',
-      'Measured (1 entry): A 3 to B 3.',
-      '1 entry of closing added.',
-      'What enters the closure changed.',
+      { code: 'openedAgainFor', by: 'M.', why: 'tray 2 is high' },
+      { code: 'added', splices: pairs([9]) },
+      { code: 'dropped', splices: pairs([2]) },
+      { code: 'moved', splices: pairs([1]) },
+      { code: 'measured', entries: 1, splices: pairs([3]) },
+      { code: 'closingEntries', entries: 1 },
+      { code: 'assembly' },
     ]);
   });
 
@@ -91,10 +97,10 @@ describe('what changed since', () => {
       evidence: [...record.evidence, ruling('retire', 'Cut-over to D.')],
     };
     expect(changesSince(record, after)).toEqual([
-      'Splices added: A 2 to D 2.',
-      'Splices removed: A 2 to B 2.',
-      'Splices dropped: A 1 to B 1.',
-      'A cable changed.',
+      { code: 'added', splices: pairs([2], 'D') },
+      { code: 'removed', splices: pairs([2]) },
+      { code: 'dropped', splices: pairs([1]) },
+      { code: 'cable' },
     ]);
   });
 
@@ -104,7 +110,7 @@ describe('what changed since', () => {
       id: `new ${index}`,
       fiberA: 50 + index,
     }));
-    const [words] = changesSince(record, { ...record, splices: [...record.splices, ...many] });
-    expect(words).toMatch(/and 4 more\.$/);
+    const [change] = changesSince(record, { ...record, splices: [...record.splices, ...many] });
+    expect(change).toMatchObject({ code: 'added', splices: { most: 8 } });
   });
 });

@@ -1,10 +1,11 @@
-import { plural } from '../measure/count.ts';
+import { z } from 'zod';
 import { canonicalText, digestOf } from '../record/canonical.ts';
 import type { Cable } from '../record/cable.ts';
 import type { ClosingEntry } from '../record/closing.ts';
 import type { Closure } from '../record/closure.ts';
 import type { Evidence } from '../record/evidence.ts';
 import type { Assembly, Hardware } from '../record/hardware.ts';
+import { type FiberPairs, fiberPairsSchema } from '../record/message.ts';
 import type { Plan } from '../record/plan.ts';
 import type { Project } from '../record/project.ts';
 import type { Splice } from '../record/splice.ts';
@@ -110,57 +111,94 @@ const changed = <Item extends Listed>(before: readonly Item[], after: readonly I
 
 const same = (one: unknown, other: unknown): boolean => canonicalText(one) === canonicalText(other);
 
-/** What changed of a closure since it was signed, in words; none where it lies as it was. */
-export function changesSince(before: ClosureRecord, after: ClosureRecord): string[] {
-  const words: string[] = [];
+/** Parts of a closure's record that are compared as a whole. */
+const CHANGED_PARTS = [
+  'assembly',
+  'hardware',
+  'plan',
+  'closure',
+  'cable',
+  'limits',
+  'photos',
+] as const;
+export type ChangedPart = (typeof CHANGED_PARTS)[number];
+
+/** What changed of a closure since it was signed. */
+export const recordChangeSchema = z.discriminatedUnion('code', [
+  z.object({ code: z.literal('openedAgain'), by: z.string() }),
+  z.object({ code: z.literal('openedAgainFor'), by: z.string(), why: z.string() }),
+  z.object({ code: z.enum(['added', 'removed', 'dropped', 'moved']), splices: fiberPairsSchema }),
+  z.object({
+    code: z.enum(['spliced', 'measured', 'ruled']),
+    entries: z.int(),
+    splices: fiberPairsSchema,
+  }),
+  z.object({ code: z.literal('closingEntries'), entries: z.int() }),
+  z.object({ code: z.enum(CHANGED_PARTS) }),
+]);
+export type RecordChange = z.infer<typeof recordChangeSchema>;
+
+const PARTS: Record<ChangedPart, (record: ClosureRecord) => unknown> = {
+  assembly: (record) => record.assembly,
+  hardware: (record) => record.hardware,
+  plan: (record) => record.plan,
+  closure: (record) => record.closure,
+  cable: (record) => record.cables,
+  limits: (record) => record.project.limits,
+  photos: (record) => record.photos,
+};
+
+/** Splices that are named before the rest is counted. */
+const MOST_NAMED = 8;
+
+/** What changed of a closure since it was signed; none where it lies as it was. */
+export function changesSince(before: ClosureRecord, after: ClosureRecord): RecordChange[] {
+  const changes: RecordChange[] = [];
   const name = new Map([...before.cables, ...after.cables].map((cable) => [cable.id, cable.name]));
-  const called = ({ cableA, fiberA, cableB, fiberB }: Splice) =>
-    `${name.get(cableA)} ${fiberA} to ${name.get(cableB)} ${fiberB}`;
-  const say = (list: readonly string[], what: string) => {
-    if (list.length > 0)
-      words.push(
-        `${what}: ${list.slice(0, 8).join(', ')}${list.length > 8 ? ` and ${list.length - 8} more` : ''}.`,
-      );
+  const pairs = (list: readonly Splice[]): FiberPairs => ({
+    pairs: list.map(({ cableA, fiberA, cableB, fiberB }) => ({
+      cableA: name.get(cableA) ?? cableA,
+      fiberA,
+      cableB: name.get(cableB) ?? cableB,
+      fiberB,
+    })),
+    most: MOST_NAMED,
+  });
+  const add = (list: readonly Splice[], code: 'added' | 'removed' | 'dropped' | 'moved') => {
+    if (list.length > 0) changes.push({ code, splices: pairs(list) });
   };
   for (const entry of fresh(before.closing, after.closing))
     if (entry.kind === 'visit')
-      words.push(`Opened again by ${entry.by}${entry.why ? `: ${entry.why}` : ''}.`);
-  say(fresh(before.splices, after.splices).map(called), 'Splices added');
+      changes.push(
+        entry.why
+          ? { code: 'openedAgainFor', by: entry.by, why: entry.why }
+          : { code: 'openedAgain', by: entry.by },
+      );
+  add(fresh(before.splices, after.splices), 'added');
   const cut = fresh(before.retired, after.retired);
-  say(cut.map(called), 'Splices removed');
-  say(fresh([...after.splices, ...cut], before.splices).map(called), 'Splices dropped');
-  say(changed(before.splices, after.splices).map(called), 'Splices moved');
+  add(cut, 'removed');
+  add(fresh([...after.splices, ...cut], before.splices), 'dropped');
+  add(changed(before.splices, after.splices), 'moved');
   const bySplice = new Map(
     [...after.splices, ...after.retired].map((splice) => [splice.id, splice]),
   );
   const entries = fresh(before.evidence, after.evidence).filter(
     (entry) => !(entry.type === 'ruling' && entry.kind === 'retire'),
   );
-  for (const [type, what] of [
-    ['attempt', 'Spliced or corrected'],
-    ['reading', 'Measured'],
-    ['ruling', 'Ruled on'],
+  for (const [type, code] of [
+    ['attempt', 'spliced'],
+    ['reading', 'measured'],
+    ['ruling', 'ruled'],
   ] as const) {
     const own = entries.filter((entry) => entry.type === type);
-    const places = [...new Set(own.map(({ spliceId }) => spliceId))].flatMap((id) => {
-      const splice = bySplice.get(id);
-      return splice ? [called(splice)] : [];
-    });
-    say(places, `${what} (${plural(own.length, 'entry', 'entries')})`);
+    const splices = [...new Set(own.map(({ spliceId }) => spliceId))].flatMap(
+      (id) => bySplice.get(id) ?? [],
+    );
+    if (splices.length > 0) changes.push({ code, entries: own.length, splices: pairs(splices) });
   }
-  const looked = fresh(before.closing, after.closing).filter(({ kind }) => kind !== 'visit');
-  if (looked.length > 0)
-    words.push(`${plural(looked.length, 'entry', 'entries')} of closing added.`);
-  const parts: [string, (record: ClosureRecord) => unknown][] = [
-    ['What enters the closure', (record) => record.assembly],
-    ['Its hardware', (record) => record.hardware],
-    ['Its plan', (record) => record.plan],
-    ['The closure’s name, place or trays', (record) => record.closure],
-    ['A cable', (record) => record.cables],
-    ['The project’s limits', (record) => record.project.limits],
-    ['Photos', (record) => record.photos],
-  ];
-  for (const [what, part] of parts)
-    if (!same(part(before), part(after))) words.push(`${what} changed.`);
-  return words;
+  const closing = fresh(before.closing, after.closing).filter(({ kind }) => kind !== 'visit');
+  if (closing.length > 0) changes.push({ code: 'closingEntries', entries: closing.length });
+  for (const [code, part] of Object.entries(PARTS) as [ChangedPart, (typeof PARTS)[ChangedPart]][])
+    if (!same(part(before), part(after))) changes.push({ code });
+  return changes;
 }

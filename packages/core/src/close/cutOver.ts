@@ -240,39 +240,44 @@ function greedy(jobs: readonly CutOverJob[], circuits: readonly LiveCircuit[]): 
   return order;
 }
 
+/** Why a list of fibers by number cannot be read. */
+export type FiberNumbersProblem =
+  { code: 'noFiberOrRange' | 'runsBackwards'; text: string } | { code: 'fiberTwice' };
+
+/** Why circuits cannot be read. */
+export type CircuitsProblem =
+  | { code: 'lineUnreadable'; line: number }
+  | { code: 'lineFibers'; line: number; problem: FiberNumbersProblem }
+  | { code: 'circuitTwice'; line: number; name: string }
+  | { code: 'noCircuits' };
+
 /** Reads circuits as they are typed, a line each: `clinic: 1-2, 7` or `dairy x3: 5`. */
-export function parseLive(text: string): Parsed<LiveCircuit[]> {
+export function parseLive(text: string): Parsed<LiveCircuit[], CircuitsProblem> {
   const circuits: LiveCircuit[] = [];
-  for (const [index, line] of text.split('\n').entries()) {
-    if (line.trim() === '') continue;
-    const match = /^(.+?)(?:\s+x(\d+))?\s*:\s*([\d,\s-]+)$/.exec(line.trim());
-    const where = `Line ${index + 1}`;
-    if (!match)
-      return refused(`${where}: write a name, a colon and its fibers, such as clinic: 1-2, 7.`);
+  for (const [index, typed] of text.split('\n').entries()) {
+    if (typed.trim() === '') continue;
+    const match = /^(.+?)(?:\s+x(\d+))?\s*:\s*([\d,\s-]+)$/.exec(typed.trim());
+    const line = index + 1;
+    if (!match) return refused({ code: 'lineUnreadable', line });
     const fibers = parseFibers(match[3]!);
-    if (!fibers.ok) return refused(`${where}: ${fibers.error}`);
+    if (!fibers.ok) return refused({ code: 'lineFibers', line, problem: fibers.error });
     const name = match[1]!.trim();
     if (circuits.some((one) => one.name === name))
-      return refused(`${where}: ${name} is named twice.`);
+      return refused({ code: 'circuitTwice', line, name });
     circuits.push({ name, fibers: fibers.value, weight: Number(match[2] ?? 1) });
   }
-  return circuits.length === 0
-    ? refused('Name the circuits in service, a line each, such as clinic: 1-2.')
-    : parsed(circuits);
+  return circuits.length === 0 ? refused({ code: 'noCircuits' }) : parsed(circuits);
 }
 
 /** Reads fibers by number: `1-4, 7`. */
-export function parseFibers(text: string): Parsed<number[]> {
+export function parseFibers(text: string): Parsed<number[], FiberNumbersProblem> {
   const fibers: number[] = [];
   for (const part of text.split(',')) {
     const match = /^\s*(\d{1,4})(?:\s*-\s*(\d{1,4}))?\s*$/.exec(part);
-    if (!match) return refused(`“${part.trim()}” is no fiber or range: write 1-4, 7.`);
+    if (!match) return refused({ code: 'noFiberOrRange', text: part.trim() });
     const [from, to] = [Number(match[1]), Number(match[2] ?? match[1])];
-    if (from < 1 || to < from)
-      return refused(`“${part.trim()}” runs backwards: write the lower number first.`);
+    if (from < 1 || to < from) return refused({ code: 'runsBackwards', text: part.trim() });
     for (let fiber = from; fiber <= to; fiber++) fibers.push(fiber);
   }
-  return new Set(fibers).size === fibers.length
-    ? parsed(fibers)
-    : refused('A fiber is named twice.');
+  return new Set(fibers).size === fibers.length ? parsed(fibers) : refused({ code: 'fiberTwice' });
 }

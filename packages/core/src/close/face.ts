@@ -1,5 +1,15 @@
 import type { Hardware } from '../record/hardware.ts';
 
+/** Seams that can leak, by the names that are kept with what was seen there. */
+export const SEAMS = [
+  'Clamp ring',
+  'Air valve',
+  'Upper gasket',
+  'Lower gasket',
+  'Lid gasket',
+] as const;
+export type Seam = (typeof SEAMS)[number];
+
 /** A place on a drawing, in its units. */
 export interface Spot {
   x: number;
@@ -19,7 +29,7 @@ export interface Face {
   body: { round: Round } | { box: Spot & { width: number; height: number } };
   ports: (Round & { name: string; holes: Round[] })[];
   /** Seams that can leak, each with the line along which it is drawn and where its name stands. */
-  seams: { name: string; path: string }[];
+  seams: { name: Seam; path: string }[];
   bolts: (Round & { number: number })[];
 }
 
@@ -98,7 +108,7 @@ function caseFace(hardware: Hardware): Face {
   });
   const right = box.x + box.width;
   const below = box.y + box.height;
-  const seams = both
+  const seams: Face['seams'] = both
     ? [
         { name: 'Upper gasket', path: `M ${box.x} ${box.y} H ${right}` },
         { name: 'Lower gasket', path: `M ${box.x} ${below} H ${right}` },
@@ -107,7 +117,7 @@ function caseFace(hardware: Hardware): Face {
     : [
         { name: 'Lid gasket', path: `M ${box.x} ${box.y} H ${right} V ${below} H ${box.x}` },
         ...(hardware.testKpa > 0
-          ? [{ name: 'Air valve', path: circle({ x: 80, y: 50, r: 4 }) }]
+          ? [{ name: 'Air valve' as const, path: circle({ x: 80, y: 50, r: 4 }) }]
           : []),
       ];
   const perRow = Math.ceil(hardware.bolts.length / 2);
@@ -130,21 +140,10 @@ function caseFace(hardware: Hardware): Face {
 export const faceOf = (hardware: Hardware): Face =>
   hardware.form === 'dome' ? domeFace(hardware) : caseFace(hardware);
 
-/** What bubbles at a place say, and what mends it. Common practice, no source. */
-export function leakCause(hardware: Hardware, place: string): { cause: string; mend: string } {
-  if (place === 'Air valve')
-    return {
-      cause: 'The valve’s cap is loose, or its core leaks.',
-      mend: 'Tighten the cap and the core; put in a new core if it still bubbles.',
-    };
-  const port = hardware.ports.find(({ name }) => name === place);
-  if (port)
-    return {
-      cause: 'A loose cap, or the wrong seal for the cable’s diameter.',
-      mend: 'Tighten the cap; measure the cable again and hold it against the seal; look for a slit that lines up with a seam, and for a plug that is missing.',
-    };
-  return {
-    cause: 'Dirt or a hair under the gasket, a gasket out of its groove, or bolts out of order.',
-    mend: 'Open it, clean both faces, seat the gasket, and tighten in the sheet’s order.',
-  };
+/** What bubbles at a place come from, by what the place is. */
+export type LeakCause = 'valve' | 'port' | 'seam';
+
+export function leakCause(hardware: Hardware, place: string): LeakCause {
+  if (place === ('Air valve' satisfies Seam)) return 'valve';
+  return hardware.ports.some(({ name }) => name === place) ? 'port' : 'seam';
 }

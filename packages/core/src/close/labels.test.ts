@@ -20,9 +20,8 @@ const task: LabelTask = {
   project: 'Mill <line> & “more”',
   practiceOnly: false,
   closure,
-  place: 'at 12.4 km',
   trays: new Map([[1, 'A 1 to A 12']]),
-  cables: [{ name: 'A', words: '144 fibers' }],
+  cables: [{ name: 'A', makeUp: { kind: 'loose-tube', tubes: 12, fibersPerTube: 12 } }],
 };
 
 /** Reads a QR code from its squares, as a camera would see them: by a library that did not make them. */
@@ -47,14 +46,17 @@ describe('labels', () => {
   it('are made for the closure, each tray and each cable', () => {
     const labels = labelsOf(task, ['closure', 'tray', 'cable']);
     expect(labels.map(({ title }) => title)).toEqual([
-      'Mill lane',
-      'Tray 1',
-      'Tray 2',
-      'Tray 3',
-      'Cable A',
+      { code: 'closure', name: 'Mill lane' },
+      { code: 'tray', tray: 1 },
+      { code: 'tray', tray: 2 },
+      { code: 'tray', tray: 3 },
+      { code: 'cable', name: 'A' },
     ]);
-    expect(labels[1]!.lines).toEqual(['Mill lane', 'A 1 to A 12']);
-    expect(labels[2]!.lines[1]).toBe('empty');
+    expect(labels[1]!.lines).toEqual([
+      { code: 'name', name: 'Mill lane' },
+      { code: 'fibers', fibers: 'A 1 to A 12' },
+    ]);
+    expect(labels[2]!.lines[1]).toEqual({ code: 'empty' });
     expect(labelsOf(task, ['cable'])).toHaveLength(1);
   });
 
@@ -66,16 +68,12 @@ describe('labels', () => {
       makeUp: { kind: 'loose-tube', tubes: 12, fibersPerTube: 12 },
     })) as unknown as Cable[];
     const splices = view.splices.map(({ splice }) => splice);
-    const project = {
-      name: 'Mill line',
-      units: { distance: 'km' },
-      practiceOnly: false,
-    } as const;
+    const project = { name: 'Mill line', practiceOnly: false };
     const made = labelTask('https://x', project, closure, splices, view.assembly, cables);
     expect(made.trays.get(1)).toBe('A 1-2');
     expect(made.trays.has(3)).toBe(false);
     expect(made.cables.map(({ name }) => name)).toEqual(['A', 'B']);
-    expect(made.cables[0]!.words).toMatch(/144/);
+    expect(made.cables[0]!.makeUp).toEqual(cables[0]!.makeUp);
     const gap = splices.map((splice, at) => ({
       ...splice,
       tray: 1,
@@ -85,13 +83,13 @@ describe('labels', () => {
   });
 
   it('of a practice project all say so', () => {
-    const project = { name: 'Demo', units: { distance: 'km' }, practiceOnly: true } as const;
+    const project = { name: 'Demo', practiceOnly: true };
     const view = closureView();
     const splices = view.splices.map(({ splice }) => splice);
     const made = labelTask('https://x', project, closure, splices, view.assembly, []);
     const labels = labelsOf(made, ['closure', 'tray']);
     expect(labels.length).toBeGreaterThan(2);
-    for (const { lines } of labels) expect(lines.join()).toMatch(/PRACTICE ONLY/);
+    for (const { lines } of labels) expect(lines[0]).toMatchObject({ code: 'practice' });
   });
 
   it('are read by another library, and lead to the closure', () => {
@@ -136,7 +134,10 @@ describe('labels', () => {
   );
 
   it('are whole SVG, whatever the names are', () => {
-    const svg = labelSvg(labelsOf(task, ['closure'])[0]!, LABEL_SHEETS[0]!);
+    const svg = labelSvg(
+      { ...labelsOf(task, ['closure'])[0]!, title: 'Mill', lines: [task.project] },
+      LABEL_SHEETS[0]!,
+    );
     expect(svg).toContain('Mill &#60;line&#62; &#38; “more”');
     expect(svg).toMatch(/^<svg [^>]*width="64mm" height="33.9mm"/);
     expect(svg).not.toContain('NaN');

@@ -1,24 +1,36 @@
 import { groupBy } from '../groupBy.ts';
 import { encode } from 'uqr';
-import { describeMakeUp } from '../fiber/address.ts';
-import { formatDistance } from '../measure/distance.ts';
-import type { Cable } from '../record/cable.ts';
+import type { Cable, MakeUp } from '../record/cable.ts';
 import type { Closure } from '../record/closure.ts';
 import type { Assembly } from '../record/hardware.ts';
 import type { Project } from '../record/project.ts';
-import type { Units } from '../record/units.ts';
+import type { Quantity } from '../record/message.ts';
 import type { Splice } from '../record/splice.ts';
 import { shortCode } from './shortCode.ts';
 
 export const LABEL_KINDS = ['closure', 'tray', 'cable'] as const;
 export type LabelKind = (typeof LABEL_KINDS)[number];
 
+/** The large line of a label. */
+export type LabelTitle =
+  | { code: 'closure'; name: string }
+  | { code: 'tray'; tray: number }
+  | { code: 'cable'; name: string };
+
+/** A line of a label. Of a practice project, names are marked as such. */
+export type LabelLine =
+  | { code: 'name' | 'practice'; name: string }
+  | { code: 'noDistance' | 'empty' }
+  | { code: 'distance'; distance: Quantity }
+  | { code: 'fibers'; fibers: string }
+  | { code: 'makeUp'; makeUp: MakeUp };
+
 /** What stands on a label. */
 export interface Label {
   kind: LabelKind;
-  /** Read from a ladder: `Mill lane`, `Tray 3`, `Cable A`. */
-  title: string;
-  lines: string[];
+  /** Read from a ladder: the closure's name, the tray, the cable. */
+  title: LabelTitle;
+  lines: LabelLine[];
   /** Typed where nothing can be scanned. */
   code: string;
   /** What the QR code says: an address that opens the closure. */
@@ -32,18 +44,16 @@ export interface LabelTask {
   /** Every label of a practice project says so. */
   practiceOnly: boolean;
   closure: Closure;
-  /** Such as `at 12.4 km`. */
-  place: string;
   /** Fibers that lie on each tray, by its number: `A 1 to A 12`. */
   trays: ReadonlyMap<number, string>;
   /** Cables that enter, with what they are. */
-  cables: readonly { name: string; words: string }[];
+  cables: readonly { name: string; makeUp: MakeUp }[];
 }
 
 /** What labels of a closure say, from its record. */
 export function labelTask(
   origin: string,
-  project: Pick<Project, 'name' | 'practiceOnly'> & { units: Pick<Units, 'distance'> },
+  project: Pick<Project, 'name' | 'practiceOnly'>,
   closure: Closure,
   splices: readonly Splice[],
   assembly: Assembly | null,
@@ -56,13 +66,9 @@ export function labelTask(
   ]);
   return {
     origin,
-    project: project.practiceOnly ? `${PRACTICE_LABEL}: ${project.name}` : project.name,
+    project: project.name,
     practiceOnly: project.practiceOnly,
     closure,
-    place:
-      closure.distance === null
-        ? 'no distance yet'
-        : `at ${formatDistance(closure.distance, project.units.distance)}`,
     trays: new Map(
       closure.trays.flatMap(({ number }) => {
         const own = splices.filter(({ tray }) => tray === number);
@@ -71,7 +77,7 @@ export function labelTask(
     ),
     cables: cables
       .filter(({ id }) => entered.has(id))
-      .map(({ name, makeUp }) => ({ name, words: describeMakeUp(makeUp) })),
+      .map(({ name, makeUp }) => ({ name, makeUp })),
   };
 }
 
@@ -95,34 +101,46 @@ function runsOf(numbers: readonly number[]): string[] {
   return runs.map(([from, to]) => (from === to ? `${from}` : `${from}-${to}`));
 }
 
-/** What a label of a practice project says. */
-const PRACTICE_LABEL = 'PRACTICE ONLY';
-
 /** Labels of a closure, of its trays and of its cables. */
 export function labelsOf(task: LabelTask, kinds: readonly LabelKind[]): Label[] {
   const { closure, project } = task;
   const code = shortCode(closure.id);
   const base = { code, url: `${task.origin}/c/${code}` };
-  const marked = (line: string) => (task.practiceOnly ? `${PRACTICE_LABEL}: ${line}` : line);
+  const named = (name: string): LabelLine => ({
+    code: task.practiceOnly ? 'practice' : 'name',
+    name,
+  });
   const labels: Label[] = [];
   if (kinds.includes('closure'))
-    labels.push({ ...base, kind: 'closure', title: closure.name, lines: [project, task.place] });
+    labels.push({
+      ...base,
+      kind: 'closure',
+      title: { code: 'closure', name: closure.name },
+      lines: [
+        named(project),
+        closure.distance === null
+          ? { code: 'noDistance' }
+          : { code: 'distance', distance: { distanceTenthsMm: closure.distance } },
+      ],
+    });
   if (kinds.includes('tray'))
-    for (const { number } of closure.trays)
+    for (const { number } of closure.trays) {
+      const fibers = task.trays.get(number);
       labels.push({
         ...base,
         kind: 'tray',
-        title: `Tray ${number}`,
-        lines: [marked(closure.name), task.trays.get(number) ?? 'empty'],
+        title: { code: 'tray', tray: number },
+        lines: [named(closure.name), fibers ? { code: 'fibers', fibers } : { code: 'empty' }],
         url: `${base.url}?tray=${number}`,
       });
+    }
   if (kinds.includes('cable'))
-    for (const { name, words } of task.cables)
+    for (const { name, makeUp } of task.cables)
       labels.push({
         ...base,
         kind: 'cable',
-        title: `Cable ${name}`,
-        lines: [marked(closure.name), words],
+        title: { code: 'cable', name },
+        lines: [named(closure.name), { code: 'makeUp', makeUp }],
       });
   return labels;
 }
@@ -241,9 +259,15 @@ const escaped = (text: string): string =>
 /** Squares of quiet zone round a QR code. Source: ISO/IEC 18004. */
 const QUIET = 4;
 
+/** A label with its words. */
+export interface WordedLabel extends Omit<Label, 'title' | 'lines'> {
+  title: string;
+  lines: string[];
+}
+
 /** A label as SVG, in millimeters: the code on the left, what it is on the right. */
 export function labelSvg(
-  label: Label,
+  label: WordedLabel,
   { width, height }: Pick<LabelSheet, 'width' | 'height'>,
 ): string {
   const squares = qrSquares(label.url);

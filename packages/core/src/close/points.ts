@@ -1,6 +1,3 @@
-import { formatLength } from '../measure/length.ts';
-import type { LengthUnit } from '../record/units.ts';
-import { plural } from '../measure/count.ts';
 import { standingOf } from '../loss/standing.ts';
 import { isMade, spliceState } from '../loss/spliceState.ts';
 import { type Judgement, judgeSplice } from '../loss/verdict.ts';
@@ -10,26 +7,69 @@ import type { Closure } from '../record/closure.ts';
 import type { Evidence } from '../record/evidence.ts';
 import type { Assembly, CableEntry, Hardware } from '../record/hardware.ts';
 import type { Limits } from '../record/limits.ts';
+import type { Quantity, SplicePlaces } from '../record/message.ts';
 import type { Splice } from '../record/splice.ts';
 
-export const POINT_GROUPS = ['Work', 'Trays', 'Cables', 'Ports', 'Faces', 'Bolts'] as const;
+export const POINT_GROUPS = ['work', 'trays', 'cables', 'ports', 'faces', 'bolts'] as const;
 export type PointGroup = (typeof POINT_GROUPS)[number];
+
+/** What a point of the list asks for. */
+export type PointMessage =
+  | { code: 'allSpliced' | 'noneToRedo' | 'cablesEntered' | 'hardwareHolds' }
+  /** Sleeves in their slots, and the smallest radius of a fiber. */
+  | { code: 'trayLaid'; tray: number; sleeves: number; radius: Quantity }
+  | { code: 'traysStacked'; trays: number }
+  | { code: 'tubesRouted'; cables: readonly string[] }
+  | { code: 'cableHeld'; cable: string }
+  /** The hose clamp sits so far below the ring cut. */
+  | { code: 'cableClamped'; cable: string; hoseClamp: Quantity }
+  | { code: 'shieldBonded' | 'tracerOut'; cable: string }
+  | { code: 'portPlugged'; port: string; plugs: number }
+  | { code: 'portUnknownSeal'; port: string; cables: readonly string[]; plugs: number }
+  | {
+      code: 'portSealed';
+      port: string;
+      cables: readonly string[];
+      seal: string;
+      bushing: 'yes' | 'no';
+      slit: 'yes' | 'no';
+      plugs: number;
+    }
+  | { code: 'facesClean' | 'gelClean' | 'gasketSeated' | 'wedgesSeated' }
+  /** The place of the bolt in the order of all. */
+  | { code: 'boltTight'; bolt: number; place: number; bolts: number }
+  | { code: 'boltsAgain' };
+
+/** What the record itself says of a point. */
+export type FoundMessage =
+  | { code: 'nothingPlanned' | 'noneToRedo' | 'noHardware' }
+  | {
+      code: 'spliced';
+      made: number;
+      planned: number;
+      dead: number;
+      open: number;
+      places: SplicePlaces;
+    }
+  | { code: 'toRedo'; places: SplicePlaces }
+  | { code: 'cablesEntered'; cables: number }
+  | { code: 'notEntered' | 'noPort'; cables: readonly string[] }
+  | { code: 'traysHeld'; hardware: string; trays: number; most: number };
 
 /** A point of the list that is gone through before a cover goes on. */
 export interface ClosingPoint {
   /** Stays the same while the closure stays as it is: `port:Oval`, `tray:3`, `bolt:4`. */
   key: string;
   group: PointGroup;
-  words: string;
-  /** What to do where it is not so. */
-  ifBad: string;
-  caution?: string;
+  message: PointMessage;
+  /** What must be known before it is touched. */
+  caution?: 'metallicCable';
   /** Slots in use of the tray it is about. */
   slots?: number[];
   /** The port it is about. */
   port?: string;
   /** What the record itself says: it need not be looked at, and is not taken for good by a tick. */
-  found?: { ok: boolean; words: string };
+  found?: { ok: boolean; message: FoundMessage };
 }
 
 /** A splice with its verdict and the moment of its last arc. */
@@ -62,16 +102,13 @@ export interface ClosingView {
   hardware: Hardware | null;
   splices: readonly ClosingSplice[];
   cableName(id: string): string;
-  unit: LengthUnit;
 }
-
-const listed = (names: readonly string[]): string => names.join(', ');
 
 /** The list of one closure, from its hardware, what enters it, and its trays; common practice, no source. */
 export function closingPoints(view: ClosingView): ClosingPoint[] {
   const { hardware, assembly } = view;
   const sealed = hardware
-    ? sealPorts(hardware, assembly.entries, view.unit)
+    ? sealPorts(hardware, assembly.entries)
     : { ports: [], left: [...assembly.entries] };
   return [
     ...workPoints(view, sealed.left),
@@ -94,85 +131,93 @@ function workPoints(view: ClosingView, left: readonly CableEntry[]): ClosingPoin
   const missing = [...new Set(splices.flatMap(({ splice }) => [splice.cableA, splice.cableB]))]
     .filter((id) => !entered.has(id))
     .map(view.cableName);
-  const point = (
-    key: string,
-    words: string,
-    ok: boolean,
-    said: string,
-    ifBad: string,
-  ): ClosingPoint => ({
-    key: `work:${key}`,
-    group: 'Work',
-    words,
-    ifBad,
-    found: { ok, words: said },
+  const point = (message: PointMessage, ok: boolean, found: FoundMessage): ClosingPoint => ({
+    key: `work:${WORK_KEYS[message.code as keyof typeof WORK_KEYS]}`,
+    group: 'work',
+    message,
+    found: { ok, message: found },
   });
   return [
     point(
-      'spliced',
-      'All planned splices are made',
+      { code: 'allSpliced' },
       splices.length > 0 && open.length === 0,
       splices.length === 0
-        ? 'Nothing is planned.'
-        : `${made} of ${splices.length - dead} are spliced${dead > 0 ? `, ${dead} dead` : ''}${open.length > 0 ? `; not yet: ${placesOf(open)}` : ''}.`,
-      'Go to the Bench and splice them, or take them out of the plan.',
+        ? { code: 'nothingPlanned' }
+        : {
+            code: 'spliced',
+            made,
+            planned: splices.length - dead,
+            dead,
+            open: open.length,
+            places: placesOf(open),
+          },
     ),
     point(
-      'redo',
-      'None is to be made again',
+      { code: 'noneToRedo' },
       redo.length === 0,
-      redo.length === 0 ? 'None.' : `To redo: ${placesOf(redo)}.`,
-      'Go to the Bench and redo them, or let the lead accept them there.',
+      redo.length === 0 ? { code: 'noneToRedo' } : { code: 'toRedo', places: placesOf(redo) },
     ),
     point(
-      'cables',
-      'Every cable that is spliced enters here',
+      { code: 'cablesEntered' },
       missing.length === 0,
       missing.length === 0
-        ? `${plural(assembly.entries.length, 'cable')}.`
-        : `Not entered: ${listed(missing)}.`,
-      'Enter them under Open the cables, with diameter and port.',
+        ? { code: 'cablesEntered', cables: assembly.entries.length }
+        : { code: 'notEntered', cables: missing },
     ),
     point(
-      'hardware',
-      'The closure holds what is in it',
+      { code: 'hardwareHolds' },
       hardware !== null && closure.trays.length <= hardware.trays.most && left.length === 0,
       hardware === null
-        ? 'No hardware is chosen.'
+        ? { code: 'noHardware' }
         : left.length > 0
-          ? `No port for ${listed(left.map(({ cableId }) => view.cableName(cableId)))}.`
-          : `${hardware.name}: ${closure.trays.length} of ${hardware.trays.most} trays.`,
-      'Choose the hardware and the ports under Open the cables.',
+          ? { code: 'noPort', cables: left.map(({ cableId }) => view.cableName(cableId)) }
+          : {
+              code: 'traysHeld',
+              hardware: hardware.name,
+              trays: closure.trays.length,
+              most: hardware.trays.most,
+            },
     ),
   ];
 }
 
+/** Keys under which points of the work are kept. */
+const WORK_KEYS = {
+  allSpliced: 'spliced',
+  noneToRedo: 'redo',
+  cablesEntered: 'cables',
+  hardwareHolds: 'hardware',
+} as const;
+
 const MOST_PLACES = 6;
 
-/** Places of splices, the first few of many: `tray 3 slot 5, tray 4 slot 1 and 7 more`. */
-function placesOf(list: readonly ClosingSplice[]): string {
-  const places = [...new Set(list.map(({ splice }) => `tray ${splice.tray} slot ${splice.slot}`))];
-  const more = places.length - MOST_PLACES;
-  return more > 0
-    ? `${places.slice(0, MOST_PLACES).join(', ')} and ${more} more`
-    : places.join(', ');
-}
+/** Places of splices, each once. */
+const placesOf = (list: readonly ClosingSplice[]): SplicePlaces => ({
+  places: [
+    ...new Map(
+      list.map(({ splice: { tray, slot } }) => [`${tray}/${slot}`, { tray, slot }]),
+    ).values(),
+  ],
+  most: MOST_PLACES,
+});
 
-function trayPoints({ splices, closure, unit, assembly, cableName }: ClosingView): ClosingPoint[] {
+function trayPoints({ splices, closure, assembly, cableName }: ClosingView): ClosingPoint[] {
   const slots = new Map<number, Set<number>>();
   for (const { splice } of splices)
     slots.set(splice.tray, (slots.get(splice.tray) ?? new Set()).add(splice.slot));
   const trays = closure.trays.filter(({ number }) => slots.has(number));
   if (trays.length === 0) return [];
-  const radius = formatLength(FIBER_RADIUS, unit, 'up');
   const points = trays.map(({ number }): ClosingPoint => {
     const used = [...slots.get(number)!].sort((a, b) => a - b);
     return {
       key: `tray:${number}`,
-      group: 'Trays',
-      words: `Tray ${number}: ${plural(used.length, 'sleeve')} seated; no fiber bent under ${radius} or under the lid’s edge`,
-      ifBad:
-        'Lift the lid, lay the fiber back in its guides, press the sleeve into its slot; no sleeve on another.',
+      group: 'trays',
+      message: {
+        code: 'trayLaid',
+        tray: number,
+        sleeves: used.length,
+        radius: { lengthTenthsMm: FIBER_RADIUS, towards: 'up' },
+      },
       slots: used,
     };
   });
@@ -180,78 +225,70 @@ function trayPoints({ splices, closure, unit, assembly, cableName }: ClosingView
     ...points,
     {
       key: 'trays:stack',
-      group: 'Trays',
-      words: `${plural(trays.length, 'tray')} stacked in order, lid on the last, strap closed`,
-      ifBad: 'Close the strap; a tray that moves pulls its fibers.',
+      group: 'trays',
+      message: { code: 'traysStacked', trays: trays.length },
     },
     {
       key: 'tubes',
-      group: 'Trays',
-      words: `Tubes of ${listed(assembly.entries.map(({ cableId }) => cableName(cableId)))} run to their trays without a kink, tied loosely; the basket is clear`,
-      ifBad:
-        'Take the tie off, lay the tube in a wider bend; a kinked tube is cut back and spliced anew.',
+      group: 'trays',
+      message: {
+        code: 'tubesRouted',
+        cables: assembly.entries.map(({ cableId }) => cableName(cableId)),
+      },
     },
   ];
 }
 
-function cablePoints(
-  { cableName, hardware, unit }: ClosingView,
-  entry: CableEntry,
-): ClosingPoint[] {
-  const name = cableName(entry.cableId);
-  const clamp = hardware
-    ? `, hose clamp ${formatLength(hardware.hoseClamp, unit, 'near')} below the ring cut`
-    : '';
+function cablePoints({ cableName, hardware }: ClosingView, entry: CableEntry): ClosingPoint[] {
+  const cable = cableName(entry.cableId);
   const points: ClosingPoint[] = [
     {
       key: `cable:${entry.id}`,
-      group: 'Cables',
-      words: `Cable ${name} held: strength member clamped${clamp}; it does not turn or slide`,
-      ifBad: 'Loosen, set the cable to its mark, clamp again, pull by hand.',
+      group: 'cables',
+      message: hardware
+        ? {
+            code: 'cableClamped',
+            cable,
+            hoseClamp: { lengthTenthsMm: hardware.hoseClamp, towards: 'near' },
+          }
+        : { code: 'cableHeld', cable },
     },
   ];
   if (entry.armoured)
     points.push({
       key: `bond:${entry.id}`,
-      group: 'Cables',
-      words: `Cable ${name}: shield connector and bond are on`,
-      ifBad: 'Put the bond on as the company’s practice says.',
-      caution:
-        'Metallic cable can carry current: bond and ground first, follow local codes and your company’s practice.',
+      group: 'cables',
+      message: { code: 'shieldBonded', cable },
+      caution: 'metallicCable',
     });
   if (entry.tracer)
     points.push({
       key: `tracer:${entry.id}`,
-      group: 'Cables',
-      words: `Cable ${name}: tracer wire is out past its seal`,
-      ifBad: 'Bring the wire out before the seal is closed.',
+      group: 'cables',
+      message: { code: 'tracerOut', cable },
     });
   return points;
 }
 
 function portPoint({ cableName }: ClosingView, { port, entries, plugs }: PortUse): ClosingPoint {
-  const point = { key: `port:${port.name}`, group: 'Ports' as const, port: port.name };
+  const point = { key: `port:${port.name}`, group: 'ports' as const, port: port.name };
   if (entries.length === 0)
-    return {
-      ...point,
-      words: `${port.name}: plugged, ${plural(port.holes, 'plug')}`,
-      ifBad: 'Put a plug into every empty hole; a port is never closed by tape.',
-    };
+    return { ...point, message: { code: 'portPlugged', port: port.name, plugs: port.holes } };
   const seals = entries.flatMap(({ seal }) => (seal?.ok ? [seal.value] : []));
   const seal = seals[0];
-  const slit = seals.some((own) => own.slit);
+  const named = { port: port.name, cables: entries.map(({ entry }) => cableName(entry.cableId)) };
   return {
     ...point,
-    words: [
-      `${port.name}: ${listed(entries.map(({ entry }) => `cable ${cableName(entry.cableId)}`))}`,
-      seal ? ` in ${seal.row.seal}` : ', seal not known',
-      seal?.bushing ? ' with bushing' : '',
-      slit ? ', slit off the seam' : '',
-      plugs > 0 ? `, ${plural(plugs, 'plug')}` : '',
-    ].join(''),
-    ifBad: seal
-      ? 'Take the seal off, clean cable and seal, measure the cable again, seat the seal square.'
-      : 'Measure the cable under Open the cables: the seal follows from its diameter.',
+    message: seal
+      ? {
+          code: 'portSealed',
+          ...named,
+          seal: seal.row.seal,
+          bushing: seal.bushing ? 'yes' : 'no',
+          slit: seals.some((own) => own.slit) ? 'yes' : 'no',
+          plugs,
+        }
+      : { code: 'portUnknownSeal', ...named, plugs },
   };
 }
 
@@ -259,45 +296,20 @@ function facePoints(hardware: Hardware | null): ClosingPoint[] {
   if (hardware === null || hardware.form === 'rack') return [];
   const gel = hardware.form === 'drop';
   return [
-    {
-      key: 'faces',
-      group: 'Faces',
-      words: gel
-        ? 'Gel clean, whole and level; no fiber, tie or grit in it'
-        : 'Both sealing faces clean and dry, no scratch, hair or grit',
-      ifBad: gel
-        ? 'Stretch the gel and set it back; a wedge that is torn is replaced.'
-        : 'Wipe them with a lint-free cloth; a deep scratch needs a new part.',
-    },
-    {
-      key: 'gasket',
-      group: 'Faces',
-      words: gel
-        ? 'Wedges seated, latches ready'
-        : 'Gasket whole, greased as its sheet says, seated all round',
-      ifBad: gel
-        ? 'Seat every wedge until it clicks.'
-        : 'Lay it back into its groove; a gasket that is cut is replaced.',
-    },
+    { key: 'faces', group: 'faces', message: { code: gel ? 'gelClean' : 'facesClean' } },
+    { key: 'gasket', group: 'faces', message: { code: gel ? 'wedgesSeated' : 'gasketSeated' } },
   ];
 }
 
 function boltPoints(hardware: Hardware | null): ClosingPoint[] {
-  if (hardware === null) return [];
-  const points = hardware.bolts.map((number, at): ClosingPoint => ({
-    key: `bolt:${number}`,
-    group: 'Bolts',
-    words: `Bolt ${number} tight, number ${at + 1} of ${hardware.bolts.length} in the order`,
-    ifBad: 'Loosen them all and begin again in the sheet’s order.',
-  }));
-  if (points.length === 0) return [];
+  if (hardware === null || hardware.bolts.length === 0) return [];
+  const bolts = hardware.bolts.length;
   return [
-    ...points,
-    {
-      key: 'bolts:again',
-      group: 'Bolts',
-      words: 'Gone round once more in this order, by hand, to the sheet’s torque',
-      ifBad: 'Go round until none turns.',
-    },
+    ...hardware.bolts.map((bolt, index): ClosingPoint => ({
+      key: `bolt:${bolt}`,
+      group: 'bolts',
+      message: { code: 'boltTight', bolt, place: index + 1, bolts },
+    })),
+    { key: 'bolts:again', group: 'bolts', message: { code: 'boltsAgain' } },
   ];
 }

@@ -39,6 +39,12 @@ export type MissingOfRound =
   /** The readings are too few, or do not tell a leak from cooling yet. */
   | { code: 'readings'; verdict: 'few' | 'open' };
 
+/** Why a round is what it is. */
+export type RoundReason =
+  | { code: 'overLimit' | 'falls' | 'rises' | 'tight' | 'noBubbles' }
+  | { code: 'bubbles'; places: readonly string[] }
+  | { code: 'missing'; missing: readonly MissingOfRound[] };
+
 export interface PressureRound {
   round: EntryOf<'round'>;
   readings: EntryOf<'gauge'>[];
@@ -56,7 +62,7 @@ export interface PressureRound {
   origin: Origin | null;
   state: RoundState;
   /** Why it is what it is. */
-  words: string;
+  reason: RoundReason;
 }
 
 const MINUTE = 60_000;
@@ -161,50 +167,13 @@ function judged(
   { verdict }: LeakEstimate,
   missing: readonly MissingOfRound[],
   { minutes }: TestTask,
-): { state: RoundState; words: string } {
-  if (over)
-    return { state: 'over', words: 'The gauge showed more than the limit: release at once.' };
-  if (bubbles.length > 0) return { state: 'failed', words: `Bubbles at ${bubbles.join(', ')}.` };
-  if (verdict === 'leaks')
-    return {
-      state: 'failed',
-      words: 'It falls by more than cooling explains, though no bubble was seen: check again.',
-    };
-  if (verdict === 'rises')
-    return {
-      state: 'failed',
-      words:
-        'It rises by more than warming explains: look for a valve that is open, a gauge that sticks, or sun on one side.',
-    };
-  if (missing.length > 0)
-    return { state: 'under way', words: `Still missing: ${missing.map(missingWords).join('; ')}.` };
-  return {
-    state: 'passed',
-    words:
-      minutes === 0
-        ? 'No bubbles at any place. The profile asks for soapy water alone.'
-        : 'No bubbles at any place, and no fall beyond cooling.',
-  };
-}
-
-const SHOWN = 4;
-
-/** What is missing, for a list. */
-function missingWords(missing: MissingOfRound): string {
-  switch (missing.code) {
-    case 'places': {
-      const { places } = missing;
-      const more = places.length - SHOWN;
-      const named = places.slice(0, SHOWN).join(', ');
-      return `not checked: ${named}${more > 0 ? ` and ${more} more` : ''}`;
-    }
-    case 'held':
-      return `pressure held and read for ${missing.asked} min, ${Math.max(1, Math.ceil(missing.minutes))} min more`;
-    case 'readings':
-      return missing.verdict === 'few'
-        ? 'readings of the gauge to calculate a leak from'
-        : 'readings that tell a leak from cooling';
-  }
+): { state: RoundState; reason: RoundReason } {
+  if (over) return { state: 'over', reason: { code: 'overLimit' } };
+  if (bubbles.length > 0) return { state: 'failed', reason: { code: 'bubbles', places: bubbles } };
+  if (verdict === 'leaks') return { state: 'failed', reason: { code: 'falls' } };
+  if (verdict === 'rises') return { state: 'failed', reason: { code: 'rises' } };
+  if (missing.length > 0) return { state: 'under way', reason: { code: 'missing', missing } };
+  return { state: 'passed', reason: { code: minutes === 0 ? 'noBubbles' : 'tight' } };
 }
 
 /** Rounds that may still have pressure on: nobody has said that it was let out. */

@@ -28,13 +28,17 @@ export function shortCode(closureId: string): string {
   return `${text.slice(0, 4)}-${text.slice(4)}`;
 }
 
+/** Why a short code cannot be read. */
+export interface ShortCodeProblem {
+  code: 'notEight' | 'checkFails';
+}
+
 /** Reads a code as it is typed: in any case, with or without its dash, with O for 0 and I or L for 1. */
-export function parseCode(text: string): Parsed<string> {
+export function parseCode(text: string): Parsed<string, ShortCodeProblem> {
   const bare = text.toUpperCase().replace(/[\s-]/g, '').replace(/O/g, '0').replace(/[IL]/g, '1');
   const digits = [...bare].map((letter) => DIGITS.indexOf(letter));
-  if (digits.length !== LENGTH + 1 || digits.includes(-1))
-    return refused('A code has eight letters and digits, such as 4K7M-Q2ZX.');
+  if (digits.length !== LENGTH + 1 || digits.includes(-1)) return refused({ code: 'notEight' });
   if (checkDigit(digits.slice(0, LENGTH)) !== digits[LENGTH])
-    return refused('This code has a slip in it: compare it with the label, letter by letter.');
+    return refused({ code: 'checkFails' });
   return parsed(`${bare.slice(0, 4)}-${bare.slice(4)}`);
 }

@@ -15,8 +15,8 @@ export interface LookedPoint {
   state: PointState;
   /** The last word on it in this visit; null without one. */
   entry: EntryOf<'point'> | null;
-  /** Why it is open though it was looked at. */
-  again: string | null;
+  /** The slot that was spliced after it was looked at, for which it is open again; null without one. */
+  splicedSlot: number | null;
 }
 
 /** Where the closing of a closure stands. */
@@ -29,10 +29,17 @@ export interface ClosingState {
   test: 'none' | 'to do' | 'passed' | 'waived';
   /** Signatures that hold for this visit. */
   signatures: EntryOf<'sign'>[];
-  /** What stands in the way of signing, in words; none where it can be signed. */
-  blocks: string[];
+  /** What stands in the way of signing; none where it can be signed. */
+  blocks: SigningBlock[];
   stage: 'to come' | 'under way' | 'ready' | 'signed';
 }
+
+/** What stands in the way of signing. */
+export type SigningBlock =
+  | { code: 'pressureOn' }
+  | { code: 'pointsFailed' | 'pointsOpen'; points: number }
+  | { code: 'circuitsDown'; circuits: readonly string[] }
+  | { code: 'testNotPassed' };
 
 export const PRESSURE_POINT = 'pressure';
 
@@ -106,20 +113,15 @@ function lookedAt(
     return {
       point,
       entry,
-      again: null,
+      splicedSlot: null,
       state: point.found.ok ? 'good' : waived ? 'waived' : 'bad',
     };
   }
-  if (entry === null) return { point, entry, again: null, state: 'open' };
+  if (entry === null) return { point, entry, splicedSlot: null, state: 'open' };
   const later = point.slots && laterArc(point.key, entry.at, splices);
   if (later && entry.verdict !== 'bad')
-    return {
-      point,
-      entry,
-      state: 'open',
-      again: `Slot ${later.splice.slot} was spliced after it was looked at: look again.`,
-    };
-  return { point, entry, again: null, state: entry.verdict };
+    return { point, entry, state: 'open', splicedSlot: later.splice.slot };
+  return { point, entry, splicedSlot: null, state: entry.verdict };
 }
 
 const laterArc = (key: string, at: string, splices: readonly ClosingSplice[]) =>
@@ -128,7 +130,7 @@ const laterArc = (key: string, at: string, splices: readonly ClosingSplice[]) =>
 /** Bolts that may be ticked now: the next in the sheet's order, or none where all are. */
 export function nextBolt(points: readonly LookedPoint[]): string | null {
   const next = points.find(
-    ({ point, state }) => point.group === 'Bolts' && (state === 'open' || state === 'bad'),
+    ({ point, state }) => point.group === 'bolts' && (state === 'open' || state === 'bad'),
   );
   return next?.point.key ?? null;
 }
@@ -149,14 +151,13 @@ function blocksOf(
   rounds: readonly PressureRound[],
   test: ClosingState['test'],
   down: readonly string[],
-): string[] {
-  const blocks: string[] = [];
+): SigningBlock[] {
+  const blocks: SigningBlock[] = [];
   const count = (state: PointState) => points.filter((one) => one.state === state).length;
-  if (underPressure(rounds)) blocks.push('Pressure is on: release it first.');
-  if (count('bad') > 0) blocks.push(`${count('bad')} of the list failed: repair or waive.`);
-  if (count('open') > 0) blocks.push(`${count('open')} of the list not checked.`);
-  if (down.length > 0)
-    blocks.push(`Down since the cut-over: ${down.join(', ')}. Say when it is back.`);
-  if (test === 'to do') blocks.push('The pressure test is not passed.');
+  if (underPressure(rounds)) blocks.push({ code: 'pressureOn' });
+  if (count('bad') > 0) blocks.push({ code: 'pointsFailed', points: count('bad') });
+  if (count('open') > 0) blocks.push({ code: 'pointsOpen', points: count('open') });
+  if (down.length > 0) blocks.push({ code: 'circuitsDown', circuits: down });
+  if (test === 'to do') blocks.push({ code: 'testNotPassed' });
   return blocks;
 }

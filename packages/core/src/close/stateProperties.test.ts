@@ -52,7 +52,7 @@ describe('whatever was recorded, in whatever order', () => {
         const { points: looked } = stateOf(entries);
         expect(looked.map(({ point }) => point.key)).toEqual(points.map(({ key }) => key));
         const next = nextBolt(looked);
-        const bolts = looked.filter(({ point }) => point.group === 'Bolts');
+        const bolts = looked.filter(({ point }) => point.group === 'bolts');
         const before = bolts.slice(
           0,
           bolts.findIndex(({ point }) => point.key === next),

@@ -100,7 +100,7 @@ export function reentryScope(view: ClosingView): ReentryScope {
     due.flatMap(({ splice }) => [splice.cableA, splice.cableB]).filter((id) => !lying.has(id)),
   );
   const ports = view.hardware
-    ? sealPorts(view.hardware, view.assembly.entries, view.unit).ports.filter((use) =>
+    ? sealPorts(view.hardware, view.assembly.entries).ports.filter((use) =>
         use.entries.some(({ entry }) => coming.has(entry.cableId)),
       )
     : [];
@@ -114,10 +114,11 @@ export function reentryScope(view: ClosingView): ReentryScope {
 }
 
 /** What to do when a closure is opened again, in its order. Common practice, no source. */
-export const REENTRY_STEPS: readonly string[] = [
-  'Release the pressure at the valve before anything is loosened.',
-  'Hold the record against what is there: trays, ports, cables, labels. Photograph what differs.',
-  'Open only the ports and trays that are named below; live fibers stay where they lie.',
-  'A gel seal is stretched and set back each time its wedge comes out.',
-  'The whole closing list and the test again before the cover goes on.',
-];
+export const REENTRY_STEPS = [
+  'releasePressure',
+  'compareRecord',
+  'openNamedOnly',
+  'stretchGel',
+  'closeAsNew',
+] as const;
+export type ReentryStep = (typeof REENTRY_STEPS)[number];

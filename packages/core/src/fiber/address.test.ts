@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { type MakeUp, fiberCount, makeUpSchema } from '../record/cable.ts';
-import { addressOf, describeMakeUp, numberOf, placeOf, unitSize } from './address.ts';
+import { addressOf, numberOf, placeOf, unitSize } from './address.ts';
 import { BUILT_IN_SCHEMES } from './schemes.ts';
 
 const tia = BUILT_IN_SCHEMES[0]!;
@@ -29,25 +29,28 @@ describe('the place of a fiber', () => {
     // Worked example by the order of TIA-598-D.
     const address = addressOf(loose144, tia, 100);
     expect(address.place).toEqual({ unit: { kind: 'tube', number: 9 }, group: null, position: 4 });
-    expect(address.tube?.words).toBe('yellow');
-    expect(address.fiber.words).toBe('brown');
-    expect(address.unitWords).toBe('tube 9 yellow');
+    expect(address.tube?.colour.name).toBe('yellow');
+    expect(address.fiber.colour.name).toBe('brown');
   });
 
   it('fiber 100 of a 144 with 24 a tube: tube 5 slate, fiber 4 of group 1, brown', () => {
     // Worked example by the order of TIA-598-D.
     const address = addressOf(grouped144, tia, 100);
     expect(address.place).toEqual({ unit: { kind: 'tube', number: 5 }, group: 1, position: 4 });
-    expect(address.unitWords).toBe('tube 5 slate, group 1');
-    expect(address.fiber.words).toBe('brown');
+    expect(address.tube?.colour.name).toBe('slate');
+    expect(address.fiber.colour.name).toBe('brown');
   });
 
   it('groups of a tube look alike; fibers past 12 in a plain tube carry a tracer', () => {
     // Common practice, no source.
-    expect(addressOf(grouped144, tia, 16).fiber.words).toBe('brown');
+    expect(addressOf(grouped144, tia, 16).fiber).toMatchObject({ marks: 0, letters: 'BR' });
     expect(addressOf(grouped144, tia, 16).place.group).toBe(2);
     const plain: MakeUp = { kind: 'loose-tube', tubes: 6, fibersPerTube: 24 };
-    expect(addressOf(plain, tia, 16).fiber.words).toBe('brown, black tracer');
+    expect(addressOf(plain, tia, 16).fiber).toMatchObject({
+      marks: 1,
+      mark: { kind: 'tracer', colour: 'black' },
+      letters: 'BR-T',
+    });
   });
 
   it('fiber n of a ribbon cable is ribbon ceil(n/12), position ((n-1) mod 12)+1', () => {
@@ -63,7 +66,7 @@ describe('the place of a fiber', () => {
 
   it('a drop has positions only', () => {
     expect(placeOf(drop12, 12)).toEqual({ unit: null, group: null, position: 12 });
-    expect(addressOf(drop12, tia, 12).unitWords).toBe('');
+    expect(addressOf(drop12, tia, 12).tube).toBeNull();
   });
 
   it('goes both ways for every fiber of every make-up', () => {
@@ -105,14 +108,6 @@ describe('the place of a fiber', () => {
 });
 
 describe('a make-up', () => {
-  it.each([
-    [loose144, '144 fibers: 12 tubes of 12'],
-    [grouped144, '144 fibers: 6 tubes of 2 groups of 12'],
-    [ribbon288, '288 fibers: 24 ribbons of 12'],
-    [drop12, '12 fibers: drop'],
-    [{ kind: 'drop', fibers: 1 } as const, '1 fiber: drop'],
-  ])('%j is said as %s', (makeUp, words) => expect(describeMakeUp(makeUp)).toBe(words));
-
   it('is refused where there is no such cable', () => {
     expect(
       makeUpSchema.safeParse({ kind: 'loose-tube', tubes: 0, fibersPerTube: 12 }).success,

@@ -74,7 +74,7 @@ export function numberOf(makeUp: MakeUp, place: FiberPlace): number {
   throw new RangeError('The cable has no such place.');
 }
 
-/** A fiber's place with its colours, in words for a screen. */
+/** A fiber's place with its colours. */
 export interface FiberAddress {
   number: number;
   place: FiberPlace;
@@ -82,35 +82,15 @@ export interface FiberAddress {
   fiber: ColourPlace;
   /** The tube's colour; null for ribbons and drops. */
   tube: ColourPlace | null;
-  /** Such as `tube 9 yellow`, `tube 5 slate, group 1`, `ribbon 3`; empty for a drop. */
-  unitWords: string;
 }
 
 /** The address of fiber `number`: place and colours. Throws as {@link placeOf} does. */
 export function addressOf(makeUp: MakeUp, scheme: ColourScheme, number: number): FiberAddress {
   const place = placeOf(makeUp, number);
-  const tube = place.unit?.kind === 'tube' ? colourAt(scheme, place.unit.number) : null;
-  const unit = place.unit ? `${place.unit.kind} ${place.unit.number}` : '';
   return {
     number,
     place,
     fiber: colourAt(scheme, place.position),
-    tube,
-    unitWords: `${unit}${tube ? ` ${tube.words}` : ''}${place.group ? `, group ${place.group}` : ''}`,
+    tube: place.unit?.kind === 'tube' ? colourAt(scheme, place.unit.number) : null,
   };
-}
-
-/** A make-up in a few words, such as `144 fibers: 12 tubes of 12`. */
-export function describeMakeUp(makeUp: MakeUp): string {
-  const count = `${fiberCount(makeUp)} ${fiberCount(makeUp) === 1 ? 'fiber' : 'fibers'}`;
-  switch (makeUp.kind) {
-    case 'loose-tube':
-      return `${count}: ${makeUp.tubes} ${makeUp.tubes === 1 ? 'tube' : 'tubes'} of ${makeUp.fibersPerTube}`;
-    case 'grouped-tube':
-      return `${count}: ${makeUp.tubes} ${makeUp.tubes === 1 ? 'tube' : 'tubes'} of ${makeUp.groupsPerTube} groups of ${GROUP_SIZE}`;
-    case 'ribbon':
-      return `${count}: ${makeUp.ribbons} ${makeUp.ribbons === 1 ? 'ribbon' : 'ribbons'} of ${GROUP_SIZE}`;
-    case 'drop':
-      return `${count}: drop`;
-  }
 }

@@ -4,6 +4,32 @@ import type { ColourScheme } from '../record/scheme.ts';
 import { type FiberPlace, numberOf, placeOf, unitSize } from './address.ts';
 import { placeOfColour } from './schemes.ts';
 
+/** Why a fiber, or fibers, cannot be read in a cable. */
+export type FiberProblem =
+  /** Two numbers with a dash; a slash is for a place. */
+  | { code: 'rangeOfFibers'; from: string; to: string }
+  | { code: 'numberMissing' | 'colourMissing' }
+  | { code: 'nameFiber' | 'fiberMissing' | 'groupMissing'; cable: MakeUp['kind'] }
+  | { code: 'unitMissing'; unit: UnitKind; cable: MakeUp['kind'] }
+  | { code: 'noColour'; text: string; scheme: string; colours: readonly string[] }
+  | { code: 'noPlace'; text: string; cable: MakeUp['kind'] }
+  | { code: 'unitOutside'; unit: UnitKind; number: number; most: number }
+  | { code: 'fiberOutside'; number: number; most: number }
+  /** `number` of the tube or ribbon, 0 for a cable without; `group` 0 likewise. */
+  | {
+      code: 'positionOutside';
+      unit: UnitKind;
+      number: number;
+      group: number;
+      position: number;
+      most: number;
+    }
+  | { code: 'fiberTwice'; number: number }
+  | { code: 'rangeBackwards'; prefix: string; from: number | string; to: number | string }
+  | { code: 'unitsBackwards'; unit: UnitKind; from: number; to: number };
+
+export type UnitKind = 'tube' | 'ribbon';
+
 type Field = 'unit' | 'group' | 'fiber';
 
 /** One word of an address: a number or a colour's place, and the part it was said to be. */
@@ -35,20 +61,22 @@ const FIELDS: ReadonlyMap<string, Field> = new Map(
  * `yellow/brown`, `ribbon 3 aqua`, `tube 5 group 1 brown`, `5/1/4`, `brown tracer`.
  * @returns the fiber's number in the cable
  */
-export function parseFiber(text: string, makeUp: MakeUp, scheme: ColourScheme): Parsed<number> {
+export function parseFiber(
+  text: string,
+  makeUp: MakeUp,
+  scheme: ColourScheme,
+): Parsed<number, FiberProblem> {
   const range = /(\d+)\s*-\s*(\d+)\s*$/.exec(dashed(text));
   if (range) {
-    const [, from, to] = range;
-    return refused(
-      `${from}-${to} is a range of fibers: write one fiber. A slash is for tube ${from}, fiber ${to}: ${from}/${to}.`,
-    );
+    const [, from, to] = range as unknown as [string, string, string];
+    return refused({ code: 'rangeOfFibers', from, to });
   }
-  if (/-\s*$/.test(dashed(text))) return refused('A number is missing at the end.');
+  if (/-\s*$/.test(dashed(text))) return refused({ code: 'numberMissing' });
   const words = readWords(text, scheme);
   if (!words.ok) return words;
   const list = words.value;
   const only = list[0];
-  if (!only) return refused(`Name a fiber: ${examples(makeUp)}.`);
+  if (!only) return refused({ code: 'nameFiber', cable: makeUp.kind });
   if (list.length === 1 && !only.colour && only.field !== 'unit' && only.field !== 'group') {
     return within(only.value, makeUp);
   }
@@ -59,7 +87,7 @@ export function parseFiber(text: string, makeUp: MakeUp, scheme: ColourScheme): 
 /** The text with every dash as a hyphen. */
 export const dashed = (text: string): string => text.replace(/[\u2010-\u2015\u2212]/g, '-');
 
-function readWords(text: string, scheme: ColourScheme): Parsed<Word[]> {
+function readWords(text: string, scheme: ColourScheme): Parsed<Word[], FiberProblem> {
   const tokens = text.toLowerCase().match(/[a-z]+|\d+(?:[.,]\d+)?|[^\sa-z\d]/g) ?? [];
   const words: Word[] = [];
   let field: Field | null = null;
@@ -88,11 +116,11 @@ function readWords(text: string, scheme: ColourScheme): Parsed<Word[]> {
     } else if (FIELDS.has(token)) {
       field = FIELDS.get(token)!;
     } else {
-      const known = scheme.colours.map((entry) => entry.name).join(', ');
-      return refused(`“${token}” is no colour of the ${scheme.name}: ${known}.`);
+      const colours = scheme.colours.map((entry) => entry.name);
+      return refused({ code: 'noColour', text: token, scheme: scheme.name, colours });
     }
   }
-  if (field !== null) return refused('A number or a colour is missing at the end.');
+  if (field !== null) return refused({ code: 'colourMissing' });
   return parsed(words);
 }
 
@@ -102,7 +130,7 @@ interface Parts {
   position: number;
 }
 
-function assign(words: Word[], makeUp: MakeUp): Parsed<Parts> {
+function assign(words: Word[], makeUp: MakeUp): Parsed<Parts, FiberProblem> {
   const order: Field[] =
     makeUp.kind === 'grouped-tube'
       ? ['unit', 'group', 'fiber']
@@ -118,16 +146,17 @@ function assign(words: Word[], makeUp: MakeUp): Parsed<Parts> {
   for (const word of words) {
     const field = word.field ?? free[skip + loose.indexOf(word)];
     if (!field || !order.includes(field) || parts[field] !== undefined) {
-      return refused(`“${word.text}” has no place in this cable: write ${examples(makeUp)}.`);
+      return refused({ code: 'noPlace', text: word.text, cable: makeUp.kind });
     }
     parts[field] = word.value;
   }
-  if (parts.fiber === undefined) return refused(`The fiber is missing: write ${examples(makeUp)}.`);
+  const cable = makeUp.kind;
+  if (parts.fiber === undefined) return refused({ code: 'fiberMissing', cable });
   if (order.includes('unit') && parts.unit === undefined && !single) {
-    return refused(`Say the ${unitName(makeUp)} too: ${examples(makeUp)}.`);
+    return refused({ code: 'unitMissing', unit: unitKind(makeUp), cable });
   }
   if (order.includes('group') && parts.group === undefined) {
-    return refused(`Say the group too, or the groups cannot be told apart: ${examples(makeUp)}.`);
+    return refused({ code: 'groupMissing', cable });
   }
   return parsed({
     unit: order.includes('unit') ? (parts.unit ?? 1) : null,
@@ -136,12 +165,11 @@ function assign(words: Word[], makeUp: MakeUp): Parsed<Parts> {
   });
 }
 
-function placed(parts: Parts, makeUp: MakeUp): Parsed<number> {
+function placed(parts: Parts, makeUp: MakeUp): Parsed<number, FiberProblem> {
+  const unit = unitKind(makeUp);
   const units = unitsOf(makeUp);
   if (parts.unit !== null && (parts.unit < 1 || parts.unit > units)) {
-    return refused(
-      `${capital(unitName(makeUp))} ${parts.unit} is outside the cable: it has ${unitName(makeUp)}s 1 to ${units}.`,
-    );
+    return refused({ code: 'unitOutside', unit, number: parts.unit, most: units });
   }
   const first = placeOf(makeUp, 1);
   const place: FiberPlace = {
@@ -152,33 +180,24 @@ function placed(parts: Parts, makeUp: MakeUp): Parsed<number> {
   try {
     return parsed(numberOf(makeUp, place));
   } catch {
-    const holder = parts.unit !== null ? `${unitName(makeUp)} ${parts.unit}` : 'the cable';
-    const group = parts.group === null ? '' : `group ${parts.group}, `;
-    return refused(
-      `${capital(holder)} has no fiber at ${group}position ${parts.position}: it holds ${unitSize(makeUp)}.`,
-    );
+    return refused({
+      code: 'positionOutside',
+      unit,
+      number: parts.unit ?? 0,
+      group: parts.group ?? 0,
+      position: parts.position,
+      most: unitSize(makeUp),
+    });
   }
 }
 
-function within(number: number, makeUp: MakeUp): Parsed<number> {
+function within(number: number, makeUp: MakeUp): Parsed<number, FiberProblem> {
   const most = fiberCount(makeUp);
   if (number >= 1 && number <= most) return parsed(number);
-  return refused(`Fiber ${number} is outside the cable: it has fibers 1 to ${most}.`);
+  return refused({ code: 'fiberOutside', number, most });
 }
 
 const unitsOf = (makeUp: MakeUp): number => fiberCount(makeUp) / unitSize(makeUp);
-const unitName = (makeUp: MakeUp): string => (makeUp.kind === 'ribbon' ? 'ribbon' : 'tube');
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
-function examples(makeUp: MakeUp): string {
-  switch (makeUp.kind) {
-    case 'loose-tube':
-      return '“100”, “9/4” or “tube 9 brown”';
-    case 'grouped-tube':
-      return '“100”, “5/1/4” or “tube 5 group 1 brown”';
-    case 'ribbon':
-      return '“28”, “3/4” or “ribbon 3 brown”';
-    case 'drop':
-      return '“4” or “brown”';
-  }
-}
+export const unitKind = (makeUp: MakeUp): UnitKind =>
+  makeUp.kind === 'ribbon' ? 'ribbon' : 'tube';

@@ -2,7 +2,7 @@ import type { MakeUp } from '../record/cable.ts';
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
 import type { ColourScheme } from '../record/scheme.ts';
 import { unitSize } from './address.ts';
-import { dashed, parseFiber } from './parse.ts';
+import { type FiberProblem, dashed, parseFiber, unitKind } from './parse.ts';
 import { placeOfColour } from './schemes.ts';
 
 /** Whole tubes or ribbons: `tube 2`, `T7`, `tubes 1-2`, `ribbon blue`. */
@@ -17,7 +17,11 @@ const RANGE = /^(.*?)(\d+)\s*-\s*(\d+)$/;
  * several of these with commas between.
  * @returns the fibers' numbers in the cable
  */
-export function parseFibers(text: string, makeUp: MakeUp, scheme: ColourScheme): Parsed<number[]> {
+export function parseFibers(
+  text: string,
+  makeUp: MakeUp,
+  scheme: ColourScheme,
+): Parsed<number[], FiberProblem> {
   const numbers: number[] = [];
   for (const part of dashed(text).split(/[,;+&]/)) {
     const read = readPart(part.trim(), makeUp, scheme);
@@ -25,10 +29,14 @@ export function parseFibers(text: string, makeUp: MakeUp, scheme: ColourScheme):
     numbers.push(...read.value);
   }
   const twice = numbers.find((number, index) => numbers.indexOf(number) < index);
-  return twice === undefined ? parsed(numbers) : refused(`Fiber ${twice} is named twice.`);
+  return twice === undefined ? parsed(numbers) : refused({ code: 'fiberTwice', number: twice });
 }
 
-function readPart(part: string, makeUp: MakeUp, scheme: ColourScheme): Parsed<number[]> {
+function readPart(
+  part: string,
+  makeUp: MakeUp,
+  scheme: ColourScheme,
+): Parsed<number[], FiberProblem> {
   const units = UNITS.exec(part);
   if (units && hasUnits(makeUp)) {
     const [first, last] = [units[1]!, units[2] ?? units[1]!].map((word) => unitOf(word, scheme));
@@ -47,7 +55,7 @@ function readPart(part: string, makeUp: MakeUp, scheme: ColourScheme): Parsed<nu
   if (!first!.ok) return first!;
   if (!last!.ok) return last!;
   if (last!.value < first!.value)
-    return refused(`Write the smaller number first: ${prefix}${to}-${from}.`);
+    return refused({ code: 'rangeBackwards', prefix, from: to, to: from });
   return parsed(run(first!.value, last!.value));
 }
 
@@ -56,16 +64,13 @@ const hasUnits = ({ kind }: MakeUp): boolean => kind !== 'drop';
 const unitOf = (word: string, scheme: ColourScheme): number | null =>
   /^\d+$/.test(word) ? Number(word) : placeOfColour(scheme, word);
 
-function wholeUnits(first: number, last: number, makeUp: MakeUp): Parsed<number[]> {
+function wholeUnits(first: number, last: number, makeUp: MakeUp): Parsed<number[], FiberProblem> {
   const size = unitSize(makeUp);
-  const what = makeUp.kind === 'ribbon' ? 'ribbon' : 'tube';
+  const unit = unitKind(makeUp);
   const most = unitsIn(makeUp);
-  const outside = [first, last].find((unit) => unit < 1 || unit > most);
-  if (outside !== undefined)
-    return refused(
-      `${what === 'tube' ? 'Tube' : 'Ribbon'} ${outside} is outside the cable: it has ${what}s 1 to ${most}.`,
-    );
-  if (last < first) return refused(`Write the smaller number first: ${what}s ${last}-${first}.`);
+  const outside = [first, last].find((number) => number < 1 || number > most);
+  if (outside !== undefined) return refused({ code: 'unitOutside', unit, number: outside, most });
+  if (last < first) return refused({ code: 'unitsBackwards', unit, from: last, to: first });
   return parsed(run((first - 1) * size + 1, last * size));
 }
 

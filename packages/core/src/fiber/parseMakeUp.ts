@@ -1,10 +1,16 @@
 import { GROUP_SIZE, type MakeUp, makeUpSchema } from '../record/cable.ts';
+import type { SchemaIssue } from '../record/message.ts';
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
 
 /** Fibers a tube has where a count alone is written (common practice, no source). */
 const USUAL_TUBE = 12;
 
-const EXAMPLES = 'such as 144, 12x24 (tubes x fibers), 24 ribbons or drop 12';
+/** Why a make-up cannot be read. */
+export type MakeUpProblem =
+  | { code: 'typeMakeUp' }
+  | { code: 'notByTwelves' | 'noMakeUp'; text: string }
+  /** What the schema of a make-up refuses. */
+  | { code: 'invalid'; issue: SchemaIssue };
 
 /** Forms in which a make-up is written; each gives its draft, or null where its figures do not go together. */
 const FORMS: readonly [pattern: RegExp, read: (numbers: number[]) => MakeUp | null][] = [
@@ -38,7 +44,7 @@ const FORMS: readonly [pattern: RegExp, read: (numbers: number[]) => MakeUp | nu
  * Reads how a cable is made up: `144` (tubes of 12), `12x24`, `6 tubes of 8`, `24 ribbons`, `288 ribbon`
  * (fibers), `drop 12`, `6x2 groups`.
  */
-export function parseMakeUp(text: string): Parsed<MakeUp> {
+export function parseMakeUp(text: string): Parsed<MakeUp, MakeUpProblem> {
   const plain = text
     .trim()
     .toLowerCase()
@@ -46,14 +52,16 @@ export function parseMakeUp(text: string): Parsed<MakeUp> {
     .replace(/\b(\d+) ?(?:fibers?|fibres?|ct|count|f)\b/g, '$1')
     .replace(/\s+/g, ' ')
     .trim();
-  if (plain === '') return refused(`Type the cable’s fibers, ${EXAMPLES}.`);
+  if (plain === '') return refused({ code: 'typeMakeUp' });
   for (const [pattern, read] of FORMS) {
     const match = pattern.exec(plain);
     if (!match) continue;
     const draft = read(match.slice(1).flatMap((digits) => (digits ? [Number(digits)] : [])));
-    if (!draft) return refused(`“${text.trim()}” does not go by twelves: type it ${EXAMPLES}.`);
+    if (!draft) return refused({ code: 'notByTwelves', text: text.trim() });
     const checked = makeUpSchema.safeParse(draft);
-    return checked.success ? parsed(checked.data) : refused(checked.error.issues[0]!.message);
+    return checked.success
+      ? parsed(checked.data)
+      : refused({ code: 'invalid', issue: checked.error.issues[0]! });
   }
-  return refused(`“${text.trim()}” is no make-up: type it ${EXAMPLES}.`);
+  return refused({ code: 'noMakeUp', text: text.trim() });
 }

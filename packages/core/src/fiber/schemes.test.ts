@@ -13,22 +13,26 @@ describe('the TIA-598 order', () => {
   it.each(order.map((name, index) => [index + 1, name] as const))(
     'place %i is %s',
     (place, name) => {
-      expect(colourAt(tia, place).words).toBe(name);
+      expect(colourAt(tia, place).colour.name).toBe(name);
       expect(colourAt(tia, place).marks).toBe(0);
     },
   );
 
   it('repeats from 13 with a black tracer, yellow on black', () => {
     // TIA-598-D, from memory.
-    expect(colourAt(tia, 13).words).toBe('blue, black tracer');
-    expect(colourAt(tia, 20).words).toBe('black, yellow tracer');
-    expect(colourAt(tia, 24).words).toBe('aqua, black tracer');
+    const marked = (place: number) => {
+      const { colour, mark } = colourAt(tia, place);
+      return [colour.name, mark];
+    };
+    expect(marked(13)).toEqual(['blue', { kind: 'tracer', colour: 'black' }]);
+    expect(marked(20)).toEqual(['black', { kind: 'tracer', colour: 'yellow' }]);
+    expect(marked(24)).toEqual(['aqua', { kind: 'tracer', colour: 'black' }]);
     expect(colourAt(tia, 24).letters).toBe('AQ-T');
     expect(markColour(tia.colours[7]!)).toBe('yellow');
   });
 
   it('counts the repeats past 24', () => {
-    expect(colourAt(tia, 25)).toMatchObject({ marks: 2, words: 'blue, 2 black tracers' });
+    expect(colourAt(tia, 25)).toMatchObject({ marks: 2, colour: { name: 'blue' } });
     expect(colourAt(tia, 25).letters).toBe('BL-2T');
   });
 
@@ -51,12 +55,15 @@ describe('the VDE 0888 order', () => {
   it.each(order.map((name, index) => [index + 1, name] as const))(
     'place %i is %s',
     (place, name) => {
-      expect(colourAt(vde, place).words).toBe(name);
+      expect(colourAt(vde, place).colour.name).toBe(name);
     },
   );
 
   it('repeats from 13 with a ring', () => {
-    expect(colourAt(vde, 13).words).toBe('red, black ring');
+    expect(colourAt(vde, 13)).toMatchObject({
+      colour: { name: 'red' },
+      mark: { kind: 'ring', colour: 'black' },
+    });
     expect(colourAt(vde, 13).letters).toBe('RD-R');
   });
 });

@@ -56,8 +56,8 @@ export const BUILT_IN_SCHEMES: readonly ColourScheme[] = [
 export interface ColourPlace {
   colour: Colour;
   marks: number;
-  /** In words, such as `brown` or `brown, black tracer`. */
-  words: string;
+  /** Of what kind the marks are, and their colour; null without any. */
+  mark: { kind: ColourScheme['mark']; colour: 'yellow' | 'black' } | null;
   /** In letters, such as `BR` or `BR-T`. */
   letters: string;
 }
@@ -70,14 +70,12 @@ export function colourAt(scheme: ColourScheme, place: number): ColourPlace {
   const count = scheme.colours.length;
   const colour = scheme.colours[(place - 1) % count]!;
   const marks = Math.floor((place - 1) / count);
-  if (marks === 0) return { colour, marks, words: colour.name, letters: colour.code };
-  const times = marks > 1 ? `${marks} ` : '';
-  const mark = `${times}${markColour(colour)} ${scheme.mark}${marks > 1 ? 's' : ''}`;
+  if (marks === 0) return { colour, marks, mark: null, letters: colour.code };
   const letter = scheme.mark === 'tracer' ? 'T' : 'R';
   return {
     colour,
     marks,
-    words: `${colour.name}, ${mark}`,
+    mark: { kind: scheme.mark, colour: markColour(colour) },
     letters: `${colour.code}-${marks > 1 ? marks : ''}${letter}`,
   };
 }

@@ -1,6 +1,6 @@
 import { cutText } from '../record/cutText.ts';
 import { z } from 'zod';
-import { plural } from '../measure/count.ts';
+import type { SchemaIssue } from '../record/message.ts';
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
 import type { Position, RouteLine } from '../record/position.ts';
 import { type Along, alongLine } from './geodesic.ts';
@@ -17,9 +17,32 @@ export interface FoundClosure {
 export interface FoundRoute {
   lines: RouteLine[];
   closures: FoundClosure[];
-  /** What was passed over, in words. */
-  notes: string[];
+  /** What was passed over. */
+  notes: GeoNote[];
 }
+
+/** What was passed over in a file, and how often. */
+export interface GeoNote {
+  code: 'pointsWithoutName' | 'areas' | 'featuresWithoutPlace';
+  count: number;
+}
+
+/** Why coordinates are no places on the earth. */
+export interface PlaceProblem {
+  code: 'noDegrees' | 'axesCrossed' | 'noPlace';
+  pair: readonly string[];
+}
+
+/** Why a file cannot be read. */
+export type GeoProblem =
+  | { code: 'noJson'; reason: string }
+  | { code: 'noCollection'; path: string; issue: SchemaIssue }
+  | { code: 'otherSystem'; system: string }
+  /** Of a feature, counted from 1. */
+  | { code: 'featureInvalid'; feature: number; issue: SchemaIssue }
+  | { code: 'featurePlace'; feature: number; problem: PlaceProblem }
+  | { code: 'closureTwice'; name: string }
+  | { code: 'nothingFound' };
 
 const coordinates = z.array(z.number()).min(2);
 
@@ -71,32 +94,30 @@ function otherSystem(crs: unknown): string | null {
  * Source: RFC 7946.
  * @param swap whether the file has latitude first, against the standard
  */
-export function readGeoJson(text: string, swap = false): Parsed<FoundRoute> {
+export function readGeoJson(text: string, swap = false): Parsed<FoundRoute, GeoProblem> {
   let value: unknown;
   try {
     value = JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch (error) {
-    return refused(`This is no JSON: ${(error as Error).message}.`);
+    return refused({ code: 'noJson', reason: (error as Error).message });
   }
   const bare = value as { type?: unknown };
   const whole =
     bare?.type === 'Feature' ? { type: 'FeatureCollection', features: [value] } : (value as object);
   const read = collectionSchema.safeParse(whole);
   if (!read.success) {
-    const [issue] = read.error.issues;
-    return refused(
-      `This is no GeoJSON feature collection: ${issue!.path.join('/') || 'type'}: ${issue!.message}`,
-    );
+    const issue = read.error.issues[0]!;
+    return refused({ code: 'noCollection', path: issue.path.join('/') || 'type', issue });
   }
   const system = otherSystem(read.data.crs);
-  if (system)
-    return refused(
-      `The coordinates are of ${system}. GeoJSON is in longitude and latitude of WGS 84 (RFC 7946): export it so.`,
-    );
+  if (system) return refused({ code: 'otherSystem', system });
   return featuresOf(read.data.features, swap);
 }
 
-function featuresOf(features: z.infer<typeof featureSchema>[], swap: boolean): Parsed<FoundRoute> {
+function featuresOf(
+  features: z.infer<typeof featureSchema>[],
+  swap: boolean,
+): Parsed<FoundRoute, GeoProblem> {
   const lines: RouteLine[] = [];
   const points: { name: string; position: Position }[] = [];
   let [nameless, shapes, empty] = [0, 0, 0];
@@ -111,7 +132,11 @@ function featuresOf(features: z.infer<typeof featureSchema>[], swap: boolean): P
         shapes++;
         continue;
       }
-      return refused(`Feature ${index + 1}: ${read.error.issues[0]!.message}`);
+      return refused({
+        code: 'featureInvalid',
+        feature: index + 1,
+        issue: read.error.issues[0]!,
+      });
     }
     const name = nameIn(properties);
     const own = read.data;
@@ -125,12 +150,14 @@ function featuresOf(features: z.infer<typeof featureSchema>[], swap: boolean): P
       own.type === 'Point' ? [own.coordinates] : own.type === 'MultiPoint' ? own.coordinates : [];
     for (const path of paths) {
       const line = placesIn(path, swap);
-      if (!line.ok) return refused(`Feature ${index + 1}: ${line.error}`);
+      if (!line.ok)
+        return refused({ code: 'featurePlace', feature: index + 1, problem: line.error });
       lines.push({ name: name ?? `Line ${lines.length + 1}`, points: line.value });
     }
     for (const place of places) {
       const point = placesIn([place], swap);
-      if (!point.ok) return refused(`Feature ${index + 1}: ${point.error}`);
+      if (!point.ok)
+        return refused({ code: 'featurePlace', feature: index + 1, problem: point.error });
       if (name === null) nameless++;
       else points.push({ name, position: point.value[0]! });
     }
@@ -138,34 +165,32 @@ function featuresOf(features: z.infer<typeof featureSchema>[], swap: boolean): P
   const twice = points.find(
     ({ name }, index) => points.findIndex((one) => one.name === name) !== index,
   );
-  if (twice) return refused(`Two closures are called “${twice.name}”: a name stands for one.`);
-  if (lines.length === 0 && points.length === 0)
-    return refused('There is neither a line nor a point with a name in it.');
-  const notes = [
-    nameless > 0 ? `${plural(nameless, 'point')} without a name passed over.` : '',
-    shapes > 0 ? `${plural(shapes, 'area')} passed over: neither line nor point.` : '',
-    empty > 0 ? `${plural(empty, 'feature')} without a place passed over.` : '',
-  ].filter(Boolean);
+  if (twice) return refused({ code: 'closureTwice', name: twice.name });
+  if (lines.length === 0 && points.length === 0) return refused({ code: 'nothingFound' });
+  const notes = (
+    [
+      { code: 'pointsWithoutName', count: nameless },
+      { code: 'areas', count: shapes },
+      { code: 'featuresWithoutPlace', count: empty },
+    ] satisfies GeoNote[]
+  ).filter(({ count }) => count > 0);
   return parsed({ lines, closures: laidAlong(points, lines), notes });
 }
 
 /** Seven digits are a centimeter. */
 const rounded = (degrees: number): number => Math.round(degrees * 1e7) / 1e7;
 
-function placesIn(list: readonly number[][], swap: boolean): Parsed<Position[]> {
+function placesIn(list: readonly number[][], swap: boolean): Parsed<Position[], PlaceProblem> {
   const places: Position[] = [];
   for (const pair of list) {
     const [lon, lat] = swap ? [pair[1]!, pair[0]!] : [pair[0]!, pair[1]!];
     if (Math.abs(lon) > 180 || Math.abs(lat) > 90) {
-      if (Math.abs(lon) > 360 || Math.abs(lat) > 360)
-        return refused(
-          `${pair.slice(0, 2).join(', ')} are no degrees; they look like meters of a projection. Export the file in longitude and latitude of WGS 84.`,
-        );
-      return refused(
-        Math.abs(lat) > 90 && Math.abs(lon) <= 90
-          ? `${pair.slice(0, 2).join(', ')}: a latitude over 90. The axes are crossed: longitude comes first. Swap them.`
-          : `${pair.slice(0, 2).join(', ')} is no place: longitude -180 to 180, latitude -90 to 90.`,
-      );
+      const crossed = Math.abs(lat) > 90 && Math.abs(lon) <= 90;
+      const far = Math.abs(lon) > 360 || Math.abs(lat) > 360;
+      return refused({
+        code: far ? 'noDegrees' : crossed ? 'axesCrossed' : 'noPlace',
+        pair: pair.slice(0, 2).map(String),
+      });
     }
     places.push([rounded(lon), rounded(lat)]);
   }

@@ -1,6 +1,6 @@
 import type { MakeUp } from '../record/cable.ts';
 import { USUAL_PRACTICE } from '../record/practice.ts';
-import { kitList } from './list.ts';
+import { type KitThing, kitList } from './list.ts';
 
 const splice = (index: number, method: 'single' | 'mass') => ({
   tray: 1,
@@ -12,8 +12,8 @@ const splice = (index: number, method: 'single' | 'mass') => ({
   method,
 });
 const isLoose = (cable: string) => cable === 'loose';
-const countOf = (list: ReturnType<typeof kitList>, item: string) =>
-  list.find((entry) => entry.item === item)?.count;
+const countOf = (list: ReturnType<typeof kitList>, code: KitThing['code']) =>
+  list.find(({ item }) => item.code === code)?.count;
 
 test('sleeves by kind, with 5 in 100 for redos, rounded up', () => {
   const splices = [
@@ -26,12 +26,12 @@ test('sleeves by kind, with 5 in 100 for redos, rounded up', () => {
     isLoose,
   );
   // 24 x 1.05 = 25.2; 3 x 1.05 = 3.15; 27 sleeves of 2 ends each x 1.05 = 56.7.
-  expect(countOf(list, 'Single-fiber sleeves, 60 mm')).toBe(26);
-  expect(countOf(list, 'Ribbon sleeves')).toBe(4);
-  expect(countOf(list, 'Fiber wipes')).toBe(57);
+  expect(countOf(list, 'singleSleeves')).toBe(26);
+  expect(countOf(list, 'ribbonSleeves')).toBe(4);
+  expect(countOf(list, 'wipes')).toBe(57);
   // A lower pad serves two ribbons, an upper one: three ribbons of loose fibers and a spare.
-  expect(countOf(list, 'Applicator pads, upper')).toBe(4);
-  expect(countOf(list, 'Applicator pads, lower')).toBe(2);
+  expect(countOf(list, 'upperPads')).toBe(4);
+  expect(countOf(list, 'lowerPads')).toBe(2);
 });
 
 test('only the tubes that are opened need solvent', () => {
@@ -55,6 +55,6 @@ test('only the tubes that are opened need solvent', () => {
     USUAL_PRACTICE,
     isLoose,
   );
-  expect(countOf(list, 'Gel solvent')).toBe(10);
-  expect(countOf(list, 'Shield connectors with bond')).toBe(1);
+  expect(countOf(list, 'solvent')).toBe(10);
+  expect(countOf(list, 'shieldConnectors')).toBe(1);
 });

@@ -2,7 +2,7 @@ import type { CableEntry, Hardware } from '../record/hardware.ts';
 import type { Practice } from '../record/practice.ts';
 import type { Splice } from '../record/splice.ts';
 import type { MakeUp } from '../record/cable.ts';
-import type { CutPlan } from '../prep/cutPlan.ts';
+import type { CutPlan, Tubing } from '../prep/cutPlan.ts';
 import type { PortUse } from '../prep/seal.ts';
 
 /** A closure as the van is packed for it. */
@@ -17,13 +17,33 @@ export interface KitClosure {
   entries: readonly { entry: CableEntry; makeUp: MakeUp; plan: CutPlan | null }[];
 }
 
-/** One thing to pack. */
+/** What is packed. Seals, clips, tubing and plugs are called as the hardware calls them. */
+export type KitThing =
+  | {
+      code:
+        | 'cableTies'
+        | 'singleSleeves'
+        | 'ribbonSleeves'
+        | 'wipes'
+        | 'alcohol'
+        | 'lowerPads'
+        | 'upperPads'
+        | 'adhesive'
+        | 'bushings'
+        | 'hoseClamps'
+        | 'solvent'
+        | 'gelWipes'
+        | 'shieldConnectors'
+        | Tubing;
+    }
+  | { code: 'seal' | 'clip' | 'plugs'; name: string };
+
+/** One thing to pack. What the count follows from is told by the thing; for sleeves it is the share of redos. */
 export interface KitItem {
-  item: string;
+  item: KitThing;
   count: number;
   unit: 'pieces' | 'ml';
-  /** What the count follows from. */
-  why: string;
+  redoPercent: number;
 }
 
 /** Solvent for a fiber and for a tube, in ml, and wipes for a fiber (common practice, no source). */
@@ -41,11 +61,12 @@ export function kitList(
   isLoose: (cableId: string) => boolean,
 ): KitItem[] {
   const items = new Map<string, KitItem>();
-  const need = (item: string, count: number, why: string, unit: KitItem['unit'] = 'pieces') => {
+  const need: Need = (item, count, unit = 'pieces') => {
     if (count <= 0) return;
-    const known = items.get(item);
+    const key = 'name' in item ? `${item.code} ${item.name}` : item.code;
+    const known = items.get(key);
     if (known) known.count += count;
-    else items.set(item, { item, count, unit, why });
+    else items.set(key, { item, count, unit, redoPercent: practice.redoPercent });
   };
   let single = 0;
   let mass = 0;
@@ -62,53 +83,50 @@ export function kitList(
       }
     }
     const trays = new Set(closure.splices.map((splice) => splice.tray)).size;
-    need('Cable ties', trays * 4, 'two at each entrance of a tray, both sides');
+    need({ code: 'cableTies' }, trays * 4);
     seals(closure.ports, need);
     for (const { entry, makeUp, plan } of closure.entries) cable(entry, makeUp, plan, need);
   }
   const again = 1 + practice.redoPercent / 100;
-  const spare = `with ${practice.redoPercent} % for redos`;
-  need('Single-fiber sleeves, 60 mm', Math.ceil(single * again), spare);
-  need('Ribbon sleeves', Math.ceil(mass * again), spare);
+  need({ code: 'singleSleeves' }, Math.ceil(single * again));
+  need({ code: 'ribbonSleeves' }, Math.ceil(mass * again));
   const prepared = Math.ceil((single * 2 + mass * 2) * again);
-  need('Fiber wipes', prepared, 'one for each end prepared');
-  need('Alcohol, 99 %', Math.ceil(prepared * ALCOHOL_FIBER), 'half a milliliter an end', 'ml');
+  need({ code: 'wipes' }, prepared);
+  need({ code: 'alcohol' }, Math.ceil(prepared * ALCOHOL_FIBER), 'ml');
   const ribbonized = Math.ceil(sidesRibbonized * again);
   // Common practice: a lower pad is good for two ribbons, an upper one for one.
-  need('Applicator pads, lower', Math.ceil(ribbonized / 2), 'each for two ribbons');
-  need('Applicator pads, upper', ribbonized, 'each for one ribbon');
-  need('Ribbonizing adhesive', ribbonized, 'a milliliter a ribbon', 'ml');
-  return [...items.values()].sort((a, b) => a.item.localeCompare(b.item));
+  need({ code: 'lowerPads' }, Math.ceil(ribbonized / 2));
+  need({ code: 'upperPads' }, ribbonized);
+  need({ code: 'adhesive' }, ribbonized, 'ml');
+  return [...items.values()];
 }
 
-type Need = (item: string, count: number, why: string, unit?: KitItem['unit']) => void;
+type Need = (item: KitThing, count: number, unit?: KitItem['unit']) => void;
 
 function seals(ports: readonly PortUse[], need: Need): void {
   for (const { port, entries, plugs } of ports) {
     const first = entries.find(({ seal }) => seal?.ok)?.seal;
-    if (first?.ok) need(first.value.row.seal, 1, 'by the measured diameter');
+    if (first?.ok) need({ code: 'seal', name: first.value.row.seal }, 1);
     for (const { seal } of entries) {
       if (!seal?.ok) continue;
-      if (seal.value.bushing) need('Bushings', 1, 'for thin cables');
-      if (seal.value.row.clip !== '') need(capital(seal.value.row.clip), 1, 'one a cable');
-      need('Hose clamps', 1, 'one a cable');
+      if (seal.value.bushing) need({ code: 'bushings' }, 1);
+      const { clip } = seal.value.row;
+      if (clip !== '') need({ code: 'clip', name: clip }, 1);
+      need({ code: 'hoseClamps' }, 1);
     }
-    need(`Plugs for ${port.name.replace(/ \d+$/, '')}`, plugs, 'every hole that stays empty');
+    need({ code: 'plugs', name: port.name.replace(/ \d+$/, '') }, plugs);
   }
 }
 
 function cable(entry: CableEntry, makeUp: MakeUp, plan: CutPlan | null, need: Need): void {
   const units = entry.kind === 'express' ? entry.tubes.length : unitsOf(makeUp);
-  need('Gel solvent', units * SOLVENT_TUBE, 'ten milliliters a tube or ribbon tube', 'ml');
-  need('Gel wipes', units * 4, 'four a tube');
-  if (entry.armoured) need('Shield connectors with bond', 1, 'one an armoured cable');
-  for (const { count, words } of plan?.tubing ?? [])
-    need(capital(words.split(',')[0]!), count, 'for ribbons on their way to trays');
+  need({ code: 'solvent' }, units * SOLVENT_TUBE, 'ml');
+  need({ code: 'gelWipes' }, units * 4);
+  if (entry.armoured) need({ code: 'shieldConnectors' }, 1);
+  for (const { count, code } of plan?.tubing ?? []) need({ code }, count);
 }
 
 const unitsOf = (makeUp: MakeUp): number => {
   if (makeUp.kind === 'drop' || makeUp.kind === 'ribbon') return 1;
   return makeUp.tubes;
 };
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

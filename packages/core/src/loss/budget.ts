@@ -1,4 +1,5 @@
 import type { Budget } from '../record/budget.ts';
+import type { BudgetMessage } from '../otdr/messages.ts';
 
 /** What a circuit is made of, for its budget. */
 export interface BudgetCircuit {
@@ -43,7 +44,7 @@ export interface BudgetRow {
   /** Splices that nobody has made yet. */
   open: number;
   lights: (typeof LIGHTS)[number];
-  why: string;
+  why: BudgetMessage;
   budgets: CircuitBudget[];
 }
 

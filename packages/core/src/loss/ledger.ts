@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { spliceReasonSchema } from './reasons.ts';
 import { idSchema } from '../record/basics.ts';
 import { gradeSchema } from '../record/limits.ts';
 import { originSchema } from '../record/origin.ts';
@@ -84,7 +85,7 @@ export const spliceRowSchema = z.object({
 });
 
 /** A splice to be made again, with why. */
-export const redoRowSchema = spliceRowSchema.extend({ reasons: z.array(z.string()) });
+export const redoRowSchema = spliceRowSchema.extend({ reasons: z.array(spliceReasonSchema) });
 
 export type TallyRow = z.infer<typeof tallySchema>;
 export type ClosureRow = z.infer<typeof closureRowSchema>;

@@ -1,5 +1,5 @@
-import { formatHalf, formatLoss } from '../measure/loss.ts';
-import type { Limits } from '../record/limits.ts';
+import { z } from 'zod';
+import { GRADES, type Limits } from '../record/limits.ts';
 import type { Method } from '../record/splice.ts';
 import { tryCount } from './spliceState.ts';
 import { type Directions, type Standing } from './standing.ts';
@@ -9,73 +9,99 @@ import { type Judgement, spliceLimit } from './verdict.ts';
 const BEND_HALF = 100;
 const MISMATCH_HALF = 200;
 
-/** How a loss is known, in words for a screen. */
-export const GRADE_WORDS = {
-  estimate: 'estimate',
-  'one-way': 'one-way',
-  insertion: 'insertion loss',
-  'two-way': 'two-way mean',
-} as const;
+const directionSchema = z.enum(['AB', 'BA']);
+const mdbSchema = z.object({ lossMdb: z.int() });
+const halfSchema = z.object({ lossHalfMdb: z.int() });
+const over = { grade: z.enum(GRADES), loss: halfSchema, limit: mdbSchema };
 
-/** What a person's word did, for a sentence that goes on with who. */
-const RULING_WORDS = {
-  dead: 'Called dead',
-  skip: 'Skipped',
-  redo: 'Sent to redo',
-  waive: 'Accepted',
-} as const;
+/** How many tries a joint has had; `triesUsedUp` and `triesPast` need the lead. */
+const triesSchema = z.object({
+  code: z.enum(['tries', 'triesUsedUp', 'triesPast']),
+  used: z.int(),
+  most: z.int(),
+});
+export type TriesMessage = z.infer<typeof triesSchema>;
+
+/** Why a splice stands as it does. */
+export const spliceReasonSchema = z.discriminatedUnion('code', [
+  /** A person's ruling, with who and why. */
+  z.object({ code: z.enum(['dead', 'skip', 'redo', 'waive']), by: z.string(), why: z.string() }),
+  z.object({ code: z.literal('over'), ...over }),
+  z.object({ code: z.literal('overAt'), ...over, wavelengthNm: z.int() }),
+  /** More at the long wavelength than at the short one. */
+  z.object({ code: z.literal('bend'), longNm: z.int(), shortNm: z.int(), excess: halfSchema }),
+  z.object({ code: z.literal('jointItself') }),
+  z.object({
+    code: z.literal('directionsDiffer'),
+    difference: mdbSchema,
+    wavelengthNm: z.int(),
+    low: directionSchema,
+  }),
+  /** A gain or a high loss one way: the other direction is to be measured. */
+  z.object({
+    code: z.enum(['oneWayGain', 'oneWayHigh']),
+    loss: mdbSchema,
+    wavelengthNm: z.int(),
+    measure: directionSchema,
+  }),
+  triesSchema,
+]);
+export type SpliceReason = z.infer<typeof spliceReasonSchema>;
 
 /**
- * Why a splice stands as it does, a short sentence each, the deciding one first. Empty where there is
- * nothing to say.
+ * Why a splice stands as it does, the deciding reason first. Empty where there is nothing to say.
  */
 export function reasonsFor(
   standing: Standing,
   judgement: Judgement,
   method: Method,
   limits: Limits,
-): string[] {
+): SpliceReason[] {
   const { ruling } = standing;
   if (ruling && ruling.kind !== 'reopen' && ruling.kind !== 'retire')
-    return [`${RULING_WORDS[ruling.kind]} by ${ruling.by}: ${ruling.why}`];
-  const reasons: string[] = [];
+    return [{ code: ruling.kind, by: ruling.by, why: ruling.why }];
+  const reasons: SpliceReason[] = [];
   const { figure } = judgement;
   const limit = figure && spliceLimit(limits, figure.grade, method);
   if (judgement.redo && figure && limit !== null) {
-    const at = figure.wavelengthNm === null ? '' : ` at ${figure.wavelengthNm} nm`;
+    const { grade, wavelengthNm } = figure;
+    const over = { grade, loss: { lossHalfMdb: figure.half }, limit: { lossMdb: limit! } };
     reasons.push(
-      `${capital(GRADE_WORDS[figure.grade])} ${formatHalf(figure.half)} dB${at} is over ${formatLoss(limit!)}.`,
+      wavelengthNm === null ? { code: 'over', ...over } : { code: 'overAt', ...over, wavelengthNm },
     );
   }
   const bend = bendReason(standing);
   if (bend) reasons.push(bend);
   else if (judgement.verdict === 'fail' && measuredTwoWay(standing) > 1)
-    reasons.push('All wavelengths alike: the joint itself.');
-  const said = standing.directions.map((both) => directionReason(both, judgement, method, limits));
-  const first = said.find((reason) => reason !== null);
+    reasons.push({ code: 'jointItself' });
+  const first = standing.directions
+    .map((both) => directionReason(both, judgement, method, limits))
+    .find((reason) => reason !== null);
   if (first) reasons.push(first);
   if (judgement.redo && tryCount(judgement.tries, limits.maxTries).usedUp)
-    reasons.push(triesWords(judgement.tries, limits.maxTries));
+    reasons.push(triesMessage(judgement.tries, limits.maxTries));
   return reasons;
 }
 
 /** How many tries a joint has had, and who decides on a further one. */
-export function triesWords(used: number, most: number): string {
-  if (!tryCount(used, most).usedUp) return `${used} of ${most} tries used.`;
-  const past =
-    used > most ? `${used} tries made, ${most} allowed` : `${used} of ${most} tries used`;
-  return `${past}: needs the lead.`;
+export function triesMessage(used: number, most: number): TriesMessage {
+  if (!tryCount(used, most).usedUp) return { code: 'tries', used, most };
+  return { code: used > most ? 'triesPast' : 'triesUsedUp', used, most };
 }
 
-function bendReason({ figures }: Standing): string | null {
+function bendReason({ figures }: Standing): SpliceReason | null {
   const twoWay = figures.filter(
     (figure) => figure.grade === 'two-way' && figure.wavelengthNm !== null,
   );
   const short = twoWay[0];
   const long = twoWay.at(-1);
   if (!short || !long || long.half - short.half < BEND_HALF) return null;
-  const excess = formatHalf(long.half - short.half);
-  return `${long.wavelengthNm} nm is ${excess} above ${short.wavelengthNm} nm: look for a bend before breaking the joint.`;
+  return {
+    code: 'bend',
+    longNm: long.wavelengthNm!,
+    shortNm: short.wavelengthNm!,
+    excess: { lossHalfMdb: long.half - short.half },
+  };
 }
 
 const measuredTwoWay = ({ figures }: Standing): number =>
@@ -86,22 +112,23 @@ function directionReason(
   judgement: Judgement,
   method: Method,
   limits: Limits,
-): string | null {
+): SpliceReason | null {
   if (AB !== null && BA !== null) {
     // Half the difference of the directions is the backscatter difference of the fibers.
     if (Math.abs(AB - BA) < MISMATCH_HALF) return null;
-    const low = AB < BA ? 'A to B' : 'B to A';
-    return `Directions differ by ${formatLoss(Math.abs(AB - BA))} dB at ${wavelengthNm} nm, ${low} low: mode fields differ. Only the mean counts.`;
+    return {
+      code: 'directionsDiffer',
+      difference: { lossMdb: Math.abs(AB - BA) },
+      wavelengthNm,
+      low: AB < BA ? 'AB' : 'BA',
+    };
   }
   const one = AB ?? BA;
   const limit = spliceLimit(limits, 'one-way', method);
   if (one === null || judgement.verdict !== 'provisional') return null;
-  const other = AB === null ? 'A to B' : 'B to A';
-  if (one < 0)
-    return `One-way gain of ${formatLoss(-one)} dB at ${wavelengthNm} nm is no gain: measure ${other}.`;
+  const measure = AB === null ? 'AB' : 'BA';
+  if (one < 0) return { code: 'oneWayGain', loss: { lossMdb: -one }, wavelengthNm, measure };
   if (limit !== null && one > limit)
-    return `One-way ${formatLoss(one)} dB at ${wavelengthNm} nm is high: measure ${other} before a redo.`;
+    return { code: 'oneWayHigh', loss: { lossMdb: one }, wavelengthNm, measure };
   return null;
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -25,27 +25,6 @@ export type SpliceState = (typeof SPLICE_STATES)[number];
 export const GROUP_VERDICTS = ['open', 'provisional', 'pass', 'fail', 'accepted', 'dead'] as const;
 export type GroupVerdict = (typeof GROUP_VERDICTS)[number];
 
-/** The words for each state, the same on screen, on paper and in files. */
-export const STATE_WORDS: Record<SpliceState, string> = {
-  open: 'open',
-  skipped: 'skipped',
-  dead: 'dead',
-  redo: 'to redo',
-  spliced: 'spliced',
-  measured: 'measured',
-  accepted: 'accepted by the lead',
-};
-
-/** The words for what is said of a group of splices. */
-export const GROUP_WORDS: Record<GroupVerdict, string> = {
-  open: 'open',
-  provisional: 'not all measured',
-  pass: 'pass',
-  fail: 'fail',
-  accepted: 'accepted by the lead',
-  dead: 'dead',
-};
-
 /** States in which a joint lies in the tray and stays. */
 export const MADE_STATES: readonly SpliceState[] = ['spliced', 'measured', 'accepted'];
 

@@ -208,17 +208,26 @@ describe('the reasons', () => {
   it('a bad joint: both wavelengths alike', () => {
     const said = reasons((s) => [s.attempt(200), ...both(s, 1310, 210), ...both(s, 1550, 200)]);
     expect(said).toEqual([
-      'Two-way mean 0.21 dB at 1310 nm is over 0.10.',
-      'All wavelengths alike: the joint itself.',
+      {
+        code: 'overAt',
+        grade: 'two-way',
+        loss: { lossHalfMdb: 420 },
+        wavelengthNm: 1310,
+        limit: { lossMdb: 100 },
+      },
+      { code: 'jointItself' },
     ]);
   });
 
   it('a bend: the long wavelength alone', () => {
     // Common practice, no source: 1550 nm well above 1310 nm points to a bend.
     const said = reasons((s) => [s.attempt(20), ...both(s, 1310, 20), ...both(s, 1550, 160)]);
-    expect(said[1]).toBe(
-      '1550 nm is 0.14 above 1310 nm: look for a bend before breaking the joint.',
-    );
+    expect(said[1]).toEqual({
+      code: 'bend',
+      longNm: 1550,
+      shortNm: 1310,
+      excess: { lossHalfMdb: 280 },
+    });
   });
 
   it('mode fields: the directions disagree', () => {
@@ -229,27 +238,43 @@ describe('the reasons', () => {
       ...both(s, 1550, 20),
     ]);
     expect(said).toEqual([
-      'Directions differ by 0.586 dB at 1310 nm, B to A low: mode fields differ. Only the mean counts.',
+      {
+        code: 'directionsDiffer',
+        difference: { lossMdb: 586 },
+        wavelengthNm: 1310,
+        low: 'BA',
+      },
     ]);
   });
 
   it('one direction high, or a gain: measure the other', () => {
-    expect(reasons((s) => [s.attempt(20), s.oneWay('AB', 1310, 313)])[0]).toMatch(
-      /measure B to A before a redo/,
-    );
-    expect(reasons((s) => [s.attempt(20), s.oneWay('BA', 1310, -100)])[0]).toMatch(
-      /is no gain: measure A to B/,
-    );
+    expect(reasons((s) => [s.attempt(20), s.oneWay('AB', 1310, 313)])[0]).toMatchObject({
+      code: 'oneWayHigh',
+      measure: 'BA',
+    });
+    expect(reasons((s) => [s.attempt(20), s.oneWay('BA', 1310, -100)])[0]).toMatchObject({
+      code: 'oneWayGain',
+      loss: { lossMdb: 100 },
+      measure: 'AB',
+    });
   });
 
   it('tries used up: the lead', () => {
     const said = reasons((s) => [s.attempt(90), s.attempt(80), s.attempt(70)]);
-    expect(said).toEqual(['Estimate 0.07 dB is over 0.05.', '3 of 3 tries used: needs the lead.']);
+    expect(said).toEqual([
+      {
+        code: 'over',
+        grade: 'estimate',
+        loss: { lossHalfMdb: 140 },
+        limit: { lossMdb: 50 },
+      },
+      { code: 'triesUsedUp', used: 3, most: 3 },
+    ]);
   });
 
   it('a waiver: who and why', () => {
     expect(reasons((s) => [s.attempt(200), s.ruling('waive', 'Owner accepts.')])).toEqual([
-      'Accepted by M.: Owner accepts.',
+      { code: 'waive', by: 'M.', why: 'Owner accepts.' },
     ]);
   });
 

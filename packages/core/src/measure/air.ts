@@ -31,27 +31,29 @@ const METERS_IN_FOOT = 0.3048;
 const named = (text: string): BarometerUnit | undefined =>
   (Object.keys(KPA) as BarometerUnit[]).find((unit) => unit.toLowerCase() === text.toLowerCase());
 
+/** Why a barometric pressure cannot be read. */
+export type AirProblem =
+  { code: 'typeAir' | 'noSuchRoad' | 'typeAirChange' } | { code: 'noAirPressure'; kpa: string };
+
 /**
  * Reads a barometric pressure as thousandths of a kPa: `98.5 kPa`, `985 hPa`, `29.1 inHg`, or the altitude it
  * follows from: `450 m`, `1500 ft`.
  * @param gauge the project's unit of pressure; that of barometers beside it is meant where none is typed
  */
-export function parsePressure(text: string, gauge: GaugeUnit = 'kPa'): Parsed<number> {
+export function parsePressure(text: string, gauge: GaugeUnit = 'kPa'): Parsed<number, AirProblem> {
   const match = /^(.*?)\s*(kpa|hpa|mbar|inhg|m|ft)?$/i.exec(text.trim())!;
   const suffix = match[2]?.toLowerCase() ?? '';
   const number = readNumber(match[1]!, suffix === 'ft' ? 'point' : 'either');
-  if (!number.ok || number.value < 0)
-    return refused('Type a pressure or an altitude, such as 98.5 kPa or 450 m.');
+  if (!number.ok || number.value < 0) return refused({ code: 'typeAir' });
   const figure = number.value;
   if (suffix === 'm' || suffix === 'ft') {
     const meters = suffix === 'ft' ? figure * METERS_IN_FOOT : figure;
     return meters > 6100
-      ? refused('There is no road that high: check the altitude.')
+      ? refused({ code: 'noSuchRoad' })
       : parsed(thousandths(pressureAt(meters)));
   }
   const kpa = figure * KPA[named(suffix) ?? BAROMETER[gauge]];
-  if (kpa < 40 || kpa > 110)
-    return refused(`${kpa.toFixed(1)} kPa is no air pressure: about 101 kPa at sea level.`);
+  if (kpa < 40 || kpa > 110) return refused({ code: 'noAirPressure', kpa: kpa.toFixed(1) });
   return parsed(thousandths(kpa));
 }
 
@@ -76,10 +78,10 @@ export function formatAir(kpa: number, units: Pick<Units, 'pressure' | 'altitude
 }
 
 /** Reads a change of barometric pressure as thousandths of a kPa: `5`, `5 kPa`, `1.5 inHg`. */
-export function parseBarometerChange(text: string, gauge: GaugeUnit): Parsed<number> {
+export function parseBarometerChange(text: string, gauge: GaugeUnit): Parsed<number, AirProblem> {
   const match = /^(.*?)\s*(kpa|hpa|mbar|inhg)?$/i.exec(text.trim())!;
   const number = readNumber(match[1]!, 'small');
-  if (!number.ok) return refused('Type a change of pressure, such as 5 kPa or 1.5 inHg.');
+  if (!number.ok) return refused({ code: 'typeAirChange' });
   return parsed(thousandths(number.value * KPA[named(match[2] ?? '') ?? BAROMETER[gauge]]));
 }
 

@@ -31,19 +31,18 @@ describe('a typed distance', () => {
   });
 
   it.each([
-    ['', 'Type a distance'],
-    ['4 20 ft', 'is no distance'],
-    ['5 ft 3 ft', 'is no distance'],
-    ['3 4 in', 'is no distance'],
-    ['4,200 m', 'can be 4200 or 4.2'],
-    ['-3 km', 'cannot be negative'],
-    ['far', 'is no distance'],
-    ['3 leagues', 'is no distance'],
-    ['1/0 in', 'over 0'],
-  ])('%p is refused: %s', (text, words) => {
-    const read = parseDistance(text, 'km');
-    expect(read.ok ? '' : read.error).toContain(words);
-  });
+    ['', { code: 'typeDistance', unit: 'km' }],
+    ['4 20 ft', { code: 'noDistance', text: '4 20 ft' }],
+    ['5 ft 3 ft', { code: 'noDistance' }],
+    ['3 4 in', { code: 'noDistance' }],
+    ['4,200 m', { code: 'twoNumbers', whole: '4200', decimal: '4.200' }],
+    ['-3 km', { code: 'negativeDistance' }],
+    ['far', { code: 'noDistance', text: 'far' }],
+    ['3 leagues', { code: 'noDistance' }],
+    ['1/0 in', { code: 'overZero' }],
+  ])('%p is refused: %j', (text, error) =>
+    expect(parseDistance(text, 'km')).toMatchObject({ ok: false, error }),
+  );
 
   it('is shown as typed where a few decimals do, else rounded', () => {
     const shown = (text: string, unit: 'km' | 'mi' | 'm' | 'ft') => {

@@ -1,6 +1,6 @@
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
-import type { DistanceUnit } from '../record/units.ts';
-import { NUMBER_SOURCE, type NumberStyle, readNumber } from './number.ts';
+import type { DistanceUnit, LengthUnit } from '../record/units.ts';
+import { NUMBER_SOURCE, type NumberProblem, type NumberStyle, readNumber } from './number.ts';
 
 /**
  * Tenths of a millimeter in each unit. Exact: the foot is 0.3048 m and the mile 1609.344 m by the
@@ -76,6 +76,14 @@ const PART = new RegExp(
   'i',
 );
 
+/** Why a distance cannot be read. */
+export type DistanceProblem =
+  | NumberProblem
+  | { code: 'typeDistance'; unit: DistanceUnit | LengthUnit }
+  | { code: 'noDistance'; text: string; unit: DistanceUnit | LengthUnit }
+  | { code: 'negativeDistance' }
+  | { code: 'overZero' };
+
 /**
  * Reads a distance as whole tenths of a millimeter: `12.4 km`, `133mm`, `5 1/4 in`, `5' 3 1/2"`, `4,200 ft`.
  * @param unit the unit meant where none is typed
@@ -85,12 +93,11 @@ export function parseDistance(
   text: string,
   unit: DistanceUnit | 'mm' | 'in',
   style?: NumberStyle,
-): Parsed<number> {
-  const example = `such as 12.4 ${unit}`;
+): Parsed<number, DistanceProblem> {
   let rest = plain(text);
-  if (rest === '') return refused(`Type a distance, ${example}.`);
-  if (rest.startsWith('-')) return refused('A distance cannot be negative.');
-  const wrong = refused(`“${text.trim()}” is no distance: type it ${example}.`);
+  if (rest === '') return refused({ code: 'typeDistance', unit });
+  if (rest.startsWith('-')) return refused({ code: 'negativeDistance' });
+  const wrong = refused({ code: 'noDistance', text: text.trim(), unit });
   let tenths = 0;
   let before: Unit | null = null;
   while (rest !== '') {
@@ -102,7 +109,7 @@ export function parseDistance(
     const smaller = before === null || TENTHS[named] < TENTHS[before];
     const mixed = before !== null && IMPERIAL.includes(named) !== IMPERIAL.includes(before);
     if (!smaller || mixed || (!suffix && before !== null && before !== 'ft')) return wrong;
-    if (Number(under ?? below ?? 1) === 0) return refused('A fraction cannot be over 0.');
+    if (Number(under ?? below ?? 1) === 0) return refused({ code: 'overZero' });
     const number = whole === undefined ? parsed(0) : readNumber(whole, style ?? styleOf(named));
     if (!number.ok) return number;
     tenths +=

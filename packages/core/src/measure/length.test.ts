@@ -17,14 +17,14 @@ test.each([
 });
 
 test.each([
-  ['-3 mm', /negative/],
-  ['3 in 5 mm', /mixed/],
-  ['900 m', /too long: at most 100000 mm/],
-  ['long', /no length/],
-])('%s is refused', (text, message) => {
-  const read = parseLength(text, 'mm');
-  expect(read.ok ? '' : read.error).toMatch(message);
-});
+  ['-3 mm', { code: 'negativeLength' }],
+  ['3 in 5 mm', { code: 'mixedUnits' }],
+  ['900 m', { code: 'tooLong', most: { lengthTenthsMm: 1_000_000, towards: 'down' } }],
+  ['long', { code: 'noLength', text: 'long', unit: 'mm' }],
+  ['', { code: 'typeLength', unit: 'mm' }],
+])('%s is refused', (text, error) =>
+  expect(parseLength(text, 'mm')).toMatchObject({ ok: false, error }),
+);
 
 test('the tape never shows less than is needed', () => {
   expect(formatLength(1331, 'mm')).toBe('134 mm');

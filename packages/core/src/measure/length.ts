@@ -1,9 +1,19 @@
 import { type Parsed, refused } from '../record/parsed.ts';
 import type { LengthUnit } from '../record/units.ts';
-import { parseDistance } from './distance.ts';
+import type { Quantity } from '../record/message.ts';
+import { type DistanceProblem, parseDistance } from './distance.ts';
+import type { NumberProblem } from './number.ts';
 
 const IMPERIAL = /(\d|\s)(in|ft|mi|'|"|[\u2018\u2019\u201c\u201d\u2032\u2033])/i;
 const METRIC = /(\d|\s)(mm|cm|m|km)\b/i;
+
+/** Why a length cannot be read. */
+export type LengthProblem =
+  | NumberProblem
+  | { code: 'mixedUnits' | 'negativeLength' | 'overZero' }
+  | { code: 'typeLength'; unit: LengthUnit }
+  | { code: 'noLength'; text: string; unit: LengthUnit }
+  | { code: 'tooLong'; text: string; most: Quantity };
 
 /** Longest length that is laid along a tape, in tenths of a millimeter: 100 m. */
 export const MOST_LENGTH = 1_000_000;
@@ -13,16 +23,35 @@ export const MOST_LENGTH = 1_000_000;
  * @param unit the unit meant where none is typed
  * @param most the longest that makes sense, in tenths of a millimeter
  */
-export function parseLength(text: string, unit: LengthUnit, most = MOST_LENGTH): Parsed<number> {
-  if (IMPERIAL.test(text) && METRIC.test(text))
-    return refused('Metric and inches are mixed: write the length in one of them.');
+export function parseLength(
+  text: string,
+  unit: LengthUnit,
+  most = MOST_LENGTH,
+): Parsed<number, LengthProblem> {
+  if (IMPERIAL.test(text) && METRIC.test(text)) return refused({ code: 'mixedUnits' });
   const read = parseDistance(text, unit);
-  if (!read.ok) return refused(read.error.replace('distance', 'length').replace('12.4', '133'));
+  if (!read.ok) return refused(ofLength(read.error, unit));
   if (read.value > most)
-    return refused(
-      `“${text.trim()}” is too long: at most ${formatLength(most, unit, 'down')}. Check the unit.`,
-    );
+    return refused({
+      code: 'tooLong',
+      text: text.trim(),
+      most: { lengthTenthsMm: most, towards: 'down' },
+    });
   return read;
+}
+
+/** What is wrong with a distance, said of a length. */
+function ofLength(problem: DistanceProblem, unit: LengthUnit): LengthProblem {
+  switch (problem.code) {
+    case 'typeDistance':
+      return { code: 'typeLength', unit };
+    case 'negativeDistance':
+      return { code: 'negativeLength' };
+    case 'noDistance':
+      return { code: 'noLength', text: problem.text, unit };
+    default:
+      return problem;
+  }
 }
 
 /** Prints a length for a form, so that it reads back as the same: in the unit where that can be. */

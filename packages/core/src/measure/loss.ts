@@ -1,30 +1,36 @@
+import type { Loss } from '../record/message.ts';
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
 import { readNumber } from './number.ts';
+
+/** Why a loss cannot be read. */
+export type LossProblem =
+  | { code: 'typeLoss' | 'tooManyDecimals' }
+  | { code: 'noLoss'; text: string }
+  | { code: 'noSplice'; loss: Loss; most: Loss }
+  /** What was likely meant, a decimal point off. */
+  | { code: 'noSpliceMeant'; loss: Loss; most: Loss; meant: Loss };
 
 /**
  * Reads a loss in dB as whole thousandths of a dB.
  * @param text what was typed, such as `0.02`, `.015`, `-0.1 dB`
  * @param most the largest size that can be meant, in thousandths of a dB
  */
-export function parseLoss(text: string, most: number): Parsed<number> {
+export function parseLoss(text: string, most: number): Parsed<number, LossProblem> {
   const bare = text
     .trim()
     .replace(/\s*db$/i, '')
     .replace(/^\u2212/, '-');
-  if (bare === '') return refused('Type the loss in dB, such as 0.02.');
+  if (bare === '') return refused({ code: 'typeLoss' });
   const number = readNumber(bare, 'small');
-  if (!number.ok) return refused(`“${text.trim()}” is no loss: type it in dB, such as 0.02.`);
+  if (!number.ok) return refused({ code: 'noLoss', text: text.trim() });
   const thousandths = number.value * 1000;
   const whole = Math.round(thousandths);
-  if (Math.abs(thousandths - whole) > 1e-6) {
-    return refused('Losses are kept in thousandths: give at most three decimals, such as 0.015.');
-  }
+  if (Math.abs(thousandths - whole) > 1e-6) return refused({ code: 'tooManyDecimals' });
   if (Math.abs(whole) > most) {
-    const meant =
-      Math.abs(whole) > 0 ? ` Did you mean ${formatLoss(Math.round(whole / 100))}?` : '';
-    return refused(
-      `${formatLoss(whole)} dB is no splice; the most is ${formatLoss(most)} dB.${meant}`,
-    );
+    const said = { loss: { lossMdb: whole }, most: { lossMdb: most } };
+    return Math.abs(whole) > 0
+      ? refused({ code: 'noSpliceMeant', ...said, meant: { lossMdb: Math.round(whole / 100) } })
+      : refused({ code: 'noSplice', ...said });
   }
   return parsed(whole);
 }
@@ -33,10 +39,10 @@ export function parseLoss(text: string, most: number): Parsed<number> {
  * Reads what a thumb typed on a keypad. Without a point the digits are hundredths, as a splicer shows
  * them: `2` is 0.02 dB, `12` is 0.12 dB; with a point they stand as typed.
  */
-export function parseKeypad(keys: string, most: number): Parsed<number> {
+export function parseKeypad(keys: string, most: number): Parsed<number, LossProblem> {
   const sign = keys.startsWith('-') ? '-' : '';
   const digits = keys.slice(sign.length);
-  if (digits === '') return refused('Type the loss in dB, such as 0.02.');
+  if (digits === '') return refused({ code: 'typeLoss' });
   if (digits.includes('.')) return parseLoss(`${sign}${digits}`, most);
   return parseLoss(`${sign}${Number(digits) / 100}`, most);
 }

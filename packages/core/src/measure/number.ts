@@ -9,6 +9,12 @@ import { type Parsed, parsed, refused } from '../record/parsed.ts';
  */
 export type NumberStyle = 'point' | 'comma' | 'small' | 'either';
 
+/** Why a number cannot be read. */
+export type NumberProblem =
+  | { code: 'noNumber' }
+  /** What was typed can be either of two, written without doubt so. */
+  | { code: 'twoNumbers'; text: string; whole: string; decimal: string };
+
 /** Blanks that part thousands in print, and the many minus signs. */
 const BLANKS = /[\u00a0\u2007\u2009\u202f]/g;
 const MINUS = /^[\u2212\u2013\u2014]/;
@@ -20,7 +26,7 @@ export const NUMBER_SOURCE = String.raw`\d{1,3}(?:[ ]\d{3})+(?:[.,]\d+)?(?!\d)|\
  * Reads a number as people write it: `4200`, `4 200`, `4,200`, `4.2`, `0,06`, `1.234,5`, `-0.1`.
  * @returns refused where it is no number, or where it means two and nothing tells which
  */
-export function readNumber(text: string, style: NumberStyle): Parsed<number> {
+export function readNumber(text: string, style: NumberStyle): Parsed<number, NumberProblem> {
   const bare = text.trim().replace(BLANKS, ' ').replace(MINUS, '-');
   const [, sign, body] = /^([+-]?)\s*(.*)$/.exec(bare) ?? ['', '', ''];
   const plain = plainDigits(body!, style);
@@ -29,10 +35,10 @@ export function readNumber(text: string, style: NumberStyle): Parsed<number> {
   return parsed(sign === '-' ? -value : value);
 }
 
-const NONE = 'Write a number, such as 4200 or 0.02.';
+const NONE = { code: 'noNumber' } as const;
 
 /** The digits with a decimal point and nothing between them. */
-function plainDigits(body: string, style: NumberStyle): Parsed<string> {
+function plainDigits(body: string, style: NumberStyle): Parsed<string, NumberProblem> {
   if (!/\d/.test(body)) return refused(NONE);
   if (/^\d+$/.test(body)) return parsed(body);
   const separators = [...new Set(body.replace(/\d/g, ''))];
@@ -53,15 +59,13 @@ function plainDigits(body: string, style: NumberStyle): Parsed<string> {
   if (style === 'comma') return parsed(point ? parts.join('') : decimal);
   // A point with three decimals is how instruments and files write; a comma may be either.
   if (point) return parsed(decimal);
-  return refused(
-    `“${body}” can be ${parts.join('')} or ${Number(decimal)}: write ${parts.join('')} or ${decimal}.`,
-  );
+  return refused({ code: 'twoNumbers', text: body, whole: parts.join(''), decimal });
 }
 
 const isThree = (part: string): boolean => /^\d{3}$/.test(part);
 
 /** Two kinds of separators: the last one is decimal, the others part thousands. */
-function mixed(body: string, separators: readonly string[]): Parsed<string> {
+function mixed(body: string, separators: readonly string[]): Parsed<string, NumberProblem> {
   const last = [...body].findLast((letter) => separators.includes(letter))!;
   const other = separators.find((sign) => sign !== last)!;
   if (last === ' ' || last === "'") return refused(NONE);

@@ -19,10 +19,9 @@ describe('gauge pressures', () => {
     expect(parseGauge(text, 'kPa')).toEqual({ ok: true, value });
   });
 
-  it.each(['', 'five', '5 bar', '5 psi 3', '1.2.3'])('refuses “%s” in words', (text) => {
-    const read = parseGauge(text, 'psi');
-    expect(read.ok ? '' : read.error).toMatch(/such as 4\.9 psi/);
-  });
+  it.each(['', 'five', '5 bar', '5 psi 3', '1.2.3'])('refuses “%s”', (text) =>
+    expect(parseGauge(text, 'psi')).toEqual({ ok: false, error: { code: 'typeGauge' } }),
+  );
 
   it('prints a limit never above itself', () => {
     fc.assert(

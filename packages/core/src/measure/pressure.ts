@@ -52,14 +52,19 @@ const NAMES: Record<string, GaugeUnit> = {
   '"wc': 'inH2O',
 };
 
+/** Why a pressure of a gauge cannot be read. */
+export interface GaugeProblem {
+  code: 'typeGauge' | 'typeLeakRate';
+}
+
 /**
  * Reads what a gauge shows as whole pascals: `4.9`, `4.9 psi`, `33.8 kPa`.
  * @param unit the unit of the gauge, meant where none is typed
  */
-export function parseGauge(text: string, unit: GaugeUnit): Parsed<number> {
+export function parseGauge(text: string, unit: GaugeUnit): Parsed<number, GaugeProblem> {
   const match = /^(.*?)\s*(psig?|kpa|mbar|hpa|inh2o|"wc)?$/i.exec(text.trim())!;
   const number = readNumber(match[1]!, 'small');
-  if (!number.ok) return refused(`Type what the gauge shows, such as 4.9 psi or 33.8 kPa.`);
+  if (!number.ok) return refused({ code: 'typeGauge' });
   const figure = number.value;
   const named = match[2] ? NAMES[match[2].toLowerCase()]! : unit;
   return parsed(Math.round(figure * PASCALS[named]));
@@ -70,13 +75,11 @@ export const formatLeakRate = (pascals: number, unit: GaugeUnit): string =>
   `${Number((pascals / PASCALS[unit]).toFixed(DIGITS[unit] + 1))} ${unit}/min`;
 
 /** Reads a fall of pressure as whole pascals a minute: `100 Pa`, `0.01 psi`, `0.1 kPa/min`. */
-export function parseLeakRate(text: string, unit: GaugeUnit): Parsed<number> {
+export function parseLeakRate(text: string, unit: GaugeUnit): Parsed<number, GaugeProblem> {
   const bare = text.trim().replace(/\s*(\/|a |per )\s*min(ute)?\.?$/i, '');
   const pascals = /^(.*\d)\s*pa$/i.exec(bare);
   const number = pascals ? readNumber(pascals[1]!, 'small') : parseGauge(bare, unit);
-  return number.ok
-    ? parsed(Math.round(number.value))
-    : refused('Type a fall of pressure in a minute, such as 0.015 psi or 100 Pa.');
+  return number.ok ? parsed(Math.round(number.value)) : refused({ code: 'typeLeakRate' });
 }
 
 /** Prints a pressure for a form, so that it reads back as the same number of pascals. */

@@ -19,7 +19,9 @@ describe('temperature', () => {
   });
 
   it('asks where the unit was likely another', () => {
-    expect(parseTemperature('70')).toMatchObject({ error: expect.stringContaining('70 F') });
+    expect(parseTemperature('70')).toMatchObject({
+      error: { code: 'meantFahrenheit', figure: 70 },
+    });
     expect(parseTemperature('-80 C')).toMatchObject({ ok: false });
   });
 });

@@ -18,6 +18,13 @@ const inUnit = (celsius: number, unit: TemperatureUnit): number =>
 /** Degrees C of the coldest and the hottest site. */
 const [COLDEST, HOTTEST] = [-50, 60];
 
+/** Why a temperature cannot be read. */
+export type TemperatureProblem =
+  | { code: 'typeTemperature' | 'typeDegrees' }
+  /** Likely degrees F. */
+  | { code: 'meantFahrenheit'; figure: number }
+  | { code: 'noWeather'; celsius: number };
+
 const WRITTEN = /^(.*?)\s*°?\s*([cfk])?$/i;
 
 /**
@@ -25,17 +32,20 @@ const WRITTEN = /^(.*?)\s*°?\s*([cfk])?$/i;
  * What no site has is refused, with what was likely meant.
  * @param unit the unit meant where none is typed
  */
-export function parseTemperature(text: string, unit: TemperatureUnit = 'C'): Parsed<number> {
+export function parseTemperature(
+  text: string,
+  unit: TemperatureUnit = 'C',
+): Parsed<number, TemperatureProblem> {
   const match = WRITTEN.exec(text.trim())!;
   const number = readNumber(match[1]!, 'small');
-  if (!number.ok) return refused('Type a temperature, such as 12 C or 54 F.');
+  if (!number.ok) return refused({ code: 'typeTemperature' });
   const figure = number.value;
   const named = (match[2] ?? unit).toUpperCase();
   const celsius = named === 'K' ? figure - 273.15 : fromUnit(figure, named as TemperatureUnit);
   if (celsius > HOTTEST && !match[2] && unit === 'C')
-    return refused(`${figure} C is hotter than any site: did you mean ${figure} F?`);
+    return refused({ code: 'meantFahrenheit', figure });
   if (celsius < COLDEST || celsius > HOTTEST)
-    return refused(`${Math.round(celsius)} C is no weather to splice in: check the unit.`);
+    return refused({ code: 'noWeather', celsius: Math.round(celsius) });
   return parsed(hundredths(celsius));
 }
 
@@ -54,10 +64,13 @@ export function spellTemperatureChange(celsius: number, unit: TemperatureUnit): 
 }
 
 /** Reads a change of temperature as hundredths of a degree C: `10`, `10 C`, `18 F`. */
-export function parseTemperatureChange(text: string, unit: TemperatureUnit): Parsed<number> {
+export function parseTemperatureChange(
+  text: string,
+  unit: TemperatureUnit,
+): Parsed<number, TemperatureProblem> {
   const match = WRITTEN.exec(text.trim())!;
   const number = readNumber(match[1]!, 'small');
-  if (!number.ok) return refused('Type a number of degrees, such as 10 C or 18 F.');
+  if (!number.ok) return refused({ code: 'typeDegrees' });
   const named = (match[2] ?? unit).toUpperCase();
   return parsed(hundredths(named === 'F' ? number.value / 1.8 : number.value));
 }

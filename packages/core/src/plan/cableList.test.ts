@@ -33,36 +33,38 @@ describe('a cable list', () => {
   });
 
   it.each([
-    [['', '', '12', '', ''], 'Cable', /Name the cable/],
-    [['Old', '', '12', '', ''], 'Cable', /has a cable “Old” already/],
-    [['A', 'rope', '12', '', ''], 'Type', /loose tube, grouped tube, ribbon or drop/],
-    [['A', '', '12.5', '', ''], 'Fibers', /whole number from 1/],
-    [['A', '', '-3', '', ''], 'Fibers', /whole number from 1/],
-    [['A', '', '100', '8', ''], 'Fibers', /100 fibers are not 8 tubes of 12\.5/],
-    [['A', '', '288', '12', '12'], 'Fibers', /^288 fibers, 12 tubes, 12 a tube: 12 x 12 is 144\./],
-    [['A', 'ribbon', '288', '12', '12'], 'Fibers', /12 x 12 is 144/],
-    [['A', 'grouped tube', '288', '6', '24'], 'Fibers', /6 x 24 is 144/],
-    [['A', 'ribbon', '288', '7', ''], 'Fibers', /24 ribbons of 12, which do not fill 7/],
-    [['A', 'ribbon', '100', '', ''], 'Fibers', /no whole number of ribbons/],
-    [['A', 'drop', '', '', ''], 'Fibers', /needs its number of fibers/],
-    [['A', '', '', '', ''], 'Fibers', /needs its fibers or its tubes/],
-    [['A'.repeat(41), '', '12', '', ''], 'Cable', /40 characters/],
+    [['', '', '12', '', ''], 'Cable', { code: 'invalid' }],
+    [['Old', '', '12', '', ''], 'Cable', { code: 'inProject', name: 'Old' }],
+    [['A', 'rope', '12', '', ''], 'Type', { code: 'noKind' }],
+    [['A', '', '12.5', '', ''], 'Fibers', { code: 'noCount' }],
+    [['A', '', '-3', '', ''], 'Fibers', { code: 'noCount' }],
+    [['A', '', '100', '8', ''], 'Fibers', { code: 'notTubesOf', tubes: 8, perTube: 12.5 }],
+    [['A', '', '288', '12', '12'], 'Fibers', { code: 'countsDisagree', product: 144 }],
+    [['A', 'ribbon', '288', '12', '12'], 'Fibers', { code: 'countsDisagree', product: 144 }],
+    [['A', 'grouped tube', '288', '6', '24'], 'Fibers', { code: 'countsDisagree', perTube: 24 }],
+    [['A', 'ribbon', '288', '7', ''], 'Fibers', { code: 'ribbonsUneven', ribbons: 24, units: 7 }],
+    [['A', 'ribbon', '100', '', ''], 'Fibers', { code: 'notRibbons', fibers: 100 }],
+    [['A', 'drop', '', '', ''], 'Fibers', { code: 'dropNeedsFibers' }],
+    [['A', '', '', '', ''], 'Fibers', { code: 'cableNeedsFibers' }],
+    [['A'.repeat(41), '', '12', '', ''], 'Cable', { code: 'invalid' }],
   ])('names the place of what is wrong: %j', (row, column, message) => {
     const { cables, problems } = read(FULL, row);
     expect(cables).toEqual([]);
     expect(problems).toEqual([expect.objectContaining({ row: 2, column })]);
-    expect(problems[0]!.message).toMatch(message);
+    expect(problems[0]!.message).toMatchObject(message);
   });
 
   it('finds a name twice, and a column that is missing', () => {
-    expect(read(FULL, ['A', '', '12', '', ''], ['A', '', '24', '', '']).problems[0]!.message).toBe(
-      '“A” stands in row 2 already.',
-    );
-    expect(read(['fibers', 'x'], ['12', '']).problems[0]!.message).toMatch(
-      /Which column holds “cable”/,
-    );
-    expect(read(['cable', 'x'], ['A', '']).problems[0]!.message).toMatch(
-      /Which column holds “fibers”/,
-    );
+    expect(
+      read(FULL, ['A', '', '12', '', ''], ['A', '', '24', '', '']).problems[0]!.message,
+    ).toEqual({ code: 'listedTwice', name: 'A', row: 2 });
+    expect(read(['fibers', 'x'], ['12', '']).problems[0]!.message).toEqual({
+      code: 'columnMissing',
+      title: 'cable',
+    });
+    expect(read(['cable', 'x'], ['A', '']).problems[0]!.message).toEqual({
+      code: 'columnMissing',
+      title: 'fibers',
+    });
   });
 });

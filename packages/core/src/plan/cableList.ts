@@ -1,5 +1,6 @@
 import { MOST_FIBERS } from '../record/basics.ts';
 import { type MakeUp, cableNameSchema, makeUpSchema } from '../record/cable.ts';
+import type { SchemaIssue } from '../record/message.ts';
 import { readNumber } from '../measure/number.ts';
 import type { Table } from '../record/csv.ts';
 import { type TitledTable, matchTitles } from '../record/titles.ts';
@@ -47,6 +48,20 @@ const KINDS: [RegExp, MakeUp['kind']][] = [
   [/loose|tube|strand|^$/i, 'loose-tube'],
 ];
 
+/** What is wrong in a row of a cable list. */
+export type CableListMessage =
+  | { code: 'columnMissing'; title: string }
+  | { code: 'invalid'; issue: SchemaIssue }
+  | { code: 'listedTwice'; name: string; row: number }
+  | { code: 'inProject'; name: string }
+  | { code: 'noKind' | 'dropNeedsFibers' | 'cableNeedsFibers' | 'ribbonNeedsFibers' }
+  | { code: 'noCount'; most: number }
+  | { code: 'countsDisagree'; fibers: number; tubes: number; perTube: number; product: number }
+  | { code: 'notByTwelves'; fibers: number; tubes: number }
+  | { code: 'notTubesOf'; fibers: number; tubes: number; perTube: number }
+  | { code: 'notRibbons'; fibers: number }
+  | { code: 'ribbonsUneven'; fibers: number; ribbons: number; units: number };
+
 /** Counts as a row gives them; null where it gives none. */
 interface Counts {
   fibers: number | null;
@@ -55,50 +70,50 @@ interface Counts {
 }
 
 /** Why counts that are all given do not go together; null where they do. */
-function contradiction({ fibers, tubes, perTube }: Counts): string | null {
+function contradiction({ fibers, tubes, perTube }: Counts): CableListMessage | null {
   if (fibers === null || tubes === null || perTube === null || tubes * perTube === fibers)
     return null;
-  return `${fibers} fibers, ${tubes} tubes, ${perTube} a tube: ${tubes} x ${perTube} is ${tubes * perTube}. Correct one of them.`;
+  return { code: 'countsDisagree', fibers, tubes, perTube, product: tubes * perTube };
 }
 
 /** Makes a make-up of what a row says: of counts those that are not given follow. */
-function makeUpOf(kind: MakeUp['kind'], counts: Counts): MakeUp | string {
+function makeUpOf(kind: MakeUp['kind'], counts: Counts): MakeUp | CableListMessage {
   const wrong = contradiction(counts);
   if (wrong) return wrong;
   const { tubes, perTube } = counts;
   const fibers = counts.fibers ?? (tubes !== null && perTube !== null ? tubes * perTube : null);
   switch (kind) {
     case 'drop':
-      return fibers === null ? 'A drop needs its number of fibers.' : { kind, fibers };
+      return fibers === null ? { code: 'dropNeedsFibers' } : { kind, fibers };
     case 'ribbon':
       return ribbonsOf(fibers, tubes);
     case 'grouped-tube': {
       const count = tubes ?? (fibers === null ? null : fibers / (perTube ?? 24));
-      if (count === null) return 'A cable needs its fibers or its tubes.';
+      if (count === null) return { code: 'cableNeedsFibers' };
       const groups = (perTube ?? (fibers === null ? 24 : fibers / count)) / 12;
       return Number.isInteger(count) && Number.isInteger(groups)
         ? { kind, tubes: count, groupsPerTube: groups }
-        : `${fibers} fibers and ${count} tubes do not go together: groups have 12 fibers each.`;
+        : { code: 'notByTwelves', fibers: fibers ?? 0, tubes: count };
     }
     case 'loose-tube': {
       const each = perTube ?? (fibers !== null && tubes ? fibers / tubes : 12);
       const count = tubes ?? (fibers === null ? null : Math.ceil(fibers / each));
-      if (count === null) return 'A cable needs its fibers or its tubes.';
+      if (count === null) return { code: 'cableNeedsFibers' };
       if (!Number.isInteger(each) || (fibers !== null && count * each !== fibers))
-        return `${fibers} fibers are not ${count} tubes of ${each}.`;
+        return { code: 'notTubesOf', fibers: fibers ?? 0, tubes: count, perTube: each };
       return { kind, tubes: count, fibersPerTube: each };
     }
   }
 }
 
 /** Ribbons of 12 by the fibers; without them what is counted as tubes are the ribbons. */
-function ribbonsOf(fibers: number | null, units: number | null): MakeUp | string {
+function ribbonsOf(fibers: number | null, units: number | null): MakeUp | CableListMessage {
   const ribbons = fibers === null ? units : fibers / 12;
-  if (ribbons === null) return 'A ribbon cable needs its fibers or its ribbons.';
-  if (!Number.isInteger(ribbons)) return `${fibers} fibers are no whole number of ribbons of 12.`;
+  if (ribbons === null) return { code: 'ribbonNeedsFibers' };
+  if (!Number.isInteger(ribbons)) return { code: 'notRibbons', fibers: fibers ?? 0 };
   // Ribbons themselves, or tubes that hold whole ribbons.
   if (units !== null && ribbons % units !== 0)
-    return `${fibers} fibers are ${ribbons} ribbons of 12, which do not fill ${units} tubes or ribbons evenly.`;
+    return { code: 'ribbonsUneven', fibers: fibers ?? 0, ribbons, units };
   return { kind: 'ribbon', ribbons };
 }
 
@@ -110,10 +125,10 @@ export function readCableList(
   { header, rows, titlesRow }: TitledTable<Table>,
   match: CableMatch,
   known: ReadonlySet<string>,
-): { cables: ListedCable[]; problems: ListProblem[] } {
-  const problems: ListProblem[] = [];
+): { cables: ListedCable[]; problems: ListProblem<CableListMessage>[] } {
+  const problems: ListProblem<CableListMessage>[] = [];
   if (match.name === null || (match.fibers === null && match.tubes === null)) {
-    const column = match.name === null ? 'cable' : 'fibers';
+    const column = CABLE_TITLES[match.name === null ? 'name' : 'fibers'];
     return {
       cables: [],
       problems: [
@@ -121,7 +136,7 @@ export function readCableList(
           row: titlesRow,
           column,
           value: '',
-          message: `Which column holds “${column}”? Title it so.`,
+          message: { code: 'columnMissing', title: column },
         },
       ],
     };
@@ -133,27 +148,27 @@ export function readCableList(
     const row = titlesRow + index + 1;
     const cell = (column: CableColumn) =>
       match[column] === null ? '' : (cells[match[column]] ?? '').trim();
-    const complain = (column: CableColumn, message: string): [] => {
+    const complain = (column: CableColumn, message: CableListMessage): [] => {
       const title = match[column] === null ? CABLE_TITLES[column] : header[match[column]]!;
       problems.push({ row, column: title, value: cell(column), message });
       return [];
     };
     const name = cell('name');
     const named = cableNameSchema.safeParse(name);
-    if (!named.success) return complain('name', named.error.issues[0]!.message);
+    if (!named.success) return complain('name', { code: 'invalid', issue: named.error.issues[0]! });
     const before = names.get(name);
-    if (before) return complain('name', `“${name}” stands in row ${before} already.`);
+    if (before) return complain('name', { code: 'listedTwice', name, row: before });
     names.set(name, row);
-    if (known.has(name)) return complain('name', `The project has a cable “${name}” already.`);
+    if (known.has(name)) return complain('name', { code: 'inProject', name });
     const kind = KINDS.find(([words]) => words.test(cell('kind')))?.[1];
-    if (!kind) return complain('kind', 'Write loose tube, grouped tube, ribbon or drop.');
+    if (!kind) return complain('kind', { code: 'noKind' });
     const figures: Partial<Record<CableColumn, number | null>> = {};
     for (const column of ['fibers', 'tubes', 'perTube'] as const) {
       const text = cell(column);
       const read = text === '' ? null : readNumber(text, 'either');
       const figure = read === null ? null : read.ok ? read.value : Number.NaN;
       if (figure !== null && !(Number.isInteger(figure) && figure > 0 && figure <= MOST_FIBERS))
-        return complain(column, `A whole number from 1 to ${MOST_FIBERS}.`);
+        return complain(column, { code: 'noCount', most: MOST_FIBERS });
       figures[column] = figure;
     }
     const made = makeUpOf(kind, {
@@ -162,9 +177,10 @@ export function readCableList(
       perTube: figures.perTube!,
     });
     const column = match.fibers === null ? 'tubes' : 'fibers';
-    if (typeof made === 'string') return complain(column, made);
+    if ('code' in made) return complain(column, made);
     const checked = makeUpSchema.safeParse(made);
-    if (!checked.success) return complain(column, checked.error.issues[0]!.message);
+    if (!checked.success)
+      return complain(column, { code: 'invalid', issue: checked.error.issues[0]! });
     return [{ name, makeUp: checked.data }];
   });
   return { cables, problems };

@@ -1,5 +1,6 @@
 import type { Method } from '../record/splice.ts';
-import type { Placed } from './occupancy.ts';
+import type { FiberPairs } from '../record/message.ts';
+import { type Placed, pairOf } from './occupancy.ts';
 
 /** A splice that is there, with what keeps it there. */
 export type Present = Placed & {
@@ -17,19 +18,22 @@ export interface PlanChange<There extends Present, New extends Placed> {
   /** Splices that have evidence and are cut away: their record stays. */
   retired: There[];
   /** Splices that have evidence and that the plan would drop or move; `cut` where cutting them away would do. */
-  refused: { splice: There; cut: boolean; message: string }[];
+  refused: { splice: There; cut: boolean; message: RefusedChange }[];
 }
+
+/** Why a splice is neither moved nor dropped. */
+export type RefusedChange =
+  | { code: 'staysAt'; fibers: FiberPairs; tray: number; slot: number }
+  | { code: 'hasEvidence'; fibers: FiberPairs };
 
 /**
  * What a plan would change. A splice is the same where it joins the same two fibers, whichever is
  * named first.
- * @param name how a splice is called in a message, such as `A 17 to B 17`
  * @param retire whether splices that have evidence may be cut away where the plan no longer has them
  */
 export function diffPlan<There extends Present, New extends Placed>(
   there: readonly There[],
   planned: readonly New[],
-  name: (splice: Placed) => string,
   retire = false,
 ): PlanChange<There, New> {
   const change: PlanChange<There, New> = {
@@ -53,8 +57,8 @@ export function diffPlan<There extends Present, New extends Placed>(
         splice,
         cut: !next,
         message: next
-          ? `${name(splice)} is spliced in tray ${splice.tray} slot ${splice.slot} already: it stays there.`
-          : `${name(splice)} is spliced or ruled on: a plan drops it only where its joint is cut away.`,
+          ? { code: 'staysAt', fibers: pairOf(splice), tray: splice.tray, slot: splice.slot }
+          : { code: 'hasEvidence', fibers: pairOf(splice) },
       });
     else if (next) change.moved.push({ from: splice, to: next });
     else change.dropped.push(splice);

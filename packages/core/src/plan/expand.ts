@@ -14,7 +14,7 @@ export interface PlannedJoint {
 }
 
 /** What a plan says of fibers that it does not splice. */
-export interface Fate {
+export interface FiberAssignment {
   cable: string;
   runs: Run[];
   verb: Exclude<PlanLine['verb'], 'splice'>;
@@ -23,7 +23,7 @@ export interface Fate {
 
 export interface Expanded {
   joints: PlannedJoint[];
-  fates: Fate[];
+  fates: FiberAssignment[];
   /** Lines that contradict each other. */
   errors: PlanError[];
   /** Fibers that no line names. */
@@ -47,7 +47,7 @@ export function expandPlan(plan: ParsedPlan, cables: readonly ListCable[]): Expa
         out.fates.push({
           cable: line.a.cable,
           runs: line.a.runs,
-          verb: line.verb as Fate['verb'],
+          verb: line.verb as FiberAssignment['verb'],
           note: line.note,
         });
       continue;
@@ -77,10 +77,15 @@ function claim(side: Selection, named: Int32Array, errors: PlanError[]): boolean
     }
   }
   if (earlier === 0) return true;
-  const where = earlier === line ? 'in this line' : `in line ${earlier}`;
   errors.push({
     ...side.span,
-    message: `${side.cable} ${wordsOf(runsOf(twice))} ${twice.length === 1 ? 'is' : 'are'} named ${where} already: a fiber has one place in a plan.`,
+    message: {
+      code: 'namedTwice',
+      cable: side.cable,
+      runs: wordsOf(runsOf(twice)),
+      fibers: twice.length,
+      earlier: earlier === line ? 0 : earlier,
+    },
   });
   return false;
 }

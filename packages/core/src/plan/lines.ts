@@ -1,3 +1,4 @@
+import type { FiberProblem } from '../fiber/parse.ts';
 import type { Method } from '../record/splice.ts';
 
 /** A place in a plan's text: the line from 0, and the columns it covers, from 0, the end not included. */
@@ -7,9 +8,42 @@ export interface Span {
   to: number;
 }
 
+/** What a selection of fibers is counted in. */
+export type CountedBy = 'fiber' | 'tube' | 'group' | 'ribbon';
+
+/** What is wrong with a line of a plan. */
+export type PlanMessage =
+  | { code: 'quoteOpen' | 'sayOnto' | 'nameCable' | 'fiberMissing' }
+  | { code: 'noVerb'; text: string }
+  | { code: 'noCables'; text: string }
+  | { code: 'noCableMeant'; text: string; meant: string }
+  | { code: 'noCable'; text: string; cables: readonly string[] }
+  | { code: 'whichFibers'; cable: string }
+  | { code: 'fiberProblem'; cable: string; problem: FiberProblem }
+  | { code: 'groupsInTube'; cable: string }
+  /** The cable has no such units and is counted by others. */
+  | { code: 'noUnits'; cable: string; unit: CountedBy; countedBy: CountedBy }
+  | { code: 'noGroups'; cable: string; unit: CountedBy }
+  | { code: 'numberMissing'; unit: CountedBy }
+  | { code: 'outside'; cable: string; unit: CountedBy; most: number; text: string }
+  | { code: 'backwards'; from: number; to: number }
+  | { code: 'notUnderstood'; text: string; verb: 'splice' | 'other' }
+  | { code: 'unequal'; fibersA: number; cableA: string; fibersB: number; cableB: string }
+  /** Whole twelves are asked for; `over` where there are twelves, over two of them. */
+  | {
+      code: 'notWhole';
+      for: 'mass' | 'reversed';
+      from: number;
+      to: number;
+      fibers: number;
+      over: 'yes' | 'no';
+    }
+  /** Fibers that an earlier line names, or this one (`earlier` 0). */
+  | { code: 'namedTwice'; cable: string; runs: string; fibers: number; earlier: number };
+
 /** What is wrong at a place of the text, and what would be right. */
 export interface PlanError extends Span {
-  message: string;
+  message: PlanMessage;
 }
 
 /** Runs of fibers in the order in which they are written, both ends included: `73-96` is `[73, 96]`. */

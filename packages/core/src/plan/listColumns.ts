@@ -73,10 +73,14 @@ const METHOD_WORDS: ReadonlyMap<string, Method> = new Map(
   } as const),
 );
 
+/** Why a method cannot be read. */
+export interface MethodProblem {
+  code: 'noMethod';
+  text: string;
+}
+
 /** How fibers are spliced, as a row says it. */
-export function readMethod(text: string): Parsed<Method> {
+export function readMethod(text: string): Parsed<Method, MethodProblem> {
   const method = METHOD_WORDS.get(text.toLowerCase());
-  return method
-    ? parsed(method)
-    : refused(`“${cutText(text, 40)}” is no method: write “single” or “ribbon”.`);
+  return method ? parsed(method) : refused({ code: 'noMethod', text: cutText(text, 40) });
 }

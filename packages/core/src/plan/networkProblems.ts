@@ -1,9 +1,30 @@
+import { z } from 'zod';
 import { groupBy } from '../groupBy.ts';
 import { GROUP_SIZE } from '../record/cable.ts';
 import { unitSize } from '../fiber/address.ts';
-import { plural } from '../measure/count.ts';
+import { type FiberPairs, fiberPairsSchema } from '../record/message.ts';
 import { runsOf, wordsOf } from './expand.ts';
 import type { Network } from './network.ts';
+
+/** What looks wrong with a splice or with fibers of a cable. */
+export const networkMessageSchema = z.discriminatedUnion('code', [
+  z.object({ code: z.literal('thirdSplice'), fibers: fiberPairsSchema }),
+  z.object({ code: z.literal('circle'), fibers: fiberPairsSchema }),
+  /** A whole ribbon is flipped, or fibers count down. */
+  z.object({
+    code: z.enum(['ribbonFlipped', 'countsDown']),
+    fibers: fiberPairsSchema,
+    neighbours: z.int(),
+  }),
+  z.object({
+    code: z.literal('outOfLine'),
+    fibers: fiberPairsSchema,
+    cable: z.string(),
+    fiber: z.int(),
+  }),
+  z.object({ code: z.literal('unassigned'), cable: z.string(), runs: z.string(), fibers: z.int() }),
+]);
+export type NetworkMessage = z.infer<typeof networkMessageSchema>;
 
 /** What looks wrong in a network, where, and why. */
 export interface NetworkProblem {
@@ -11,7 +32,7 @@ export interface NetworkProblem {
   closure: string | null;
   /** The splice that shows it, or -1 where there is none. */
   splice: number;
-  message: string;
+  message: NetworkMessage;
 }
 
 /** Whether a plan says of a fiber in a closure that it is meant so. */
@@ -41,7 +62,7 @@ class ProblemFinder {
       kind: 'twice',
       closure: this.network.splices[splice]!.closure,
       splice,
-      message: `${this.words(splice)} joins a fiber that has two splices already.`,
+      message: { code: 'thirdSplice', fibers: this.pair(splice) },
     }));
     for (const splice of this.network.survey().circles) {
       if (this.network.crowded.includes(splice)) continue;
@@ -49,7 +70,7 @@ class ProblemFinder {
         kind: 'circle',
         closure: this.network.splices[splice]!.closure,
         splice,
-        message: `${this.words(splice)} closes a circle: the fiber comes back to where it began.`,
+        message: { code: 'circle', fibers: this.pair(splice) },
       });
     }
     for (const group of this.neighbours()) problems.push(...this.oddOnes(group, turned));
@@ -60,9 +81,11 @@ class ProblemFinder {
     return this.network.cables.find((entry) => entry.id === cable)?.name ?? cable;
   }
 
-  private words(index: number): string {
+  private pair(index: number): FiberPairs {
     const { cableA, fiberA, cableB, fiberB } = this.network.splices[index]!;
-    return `${this.nameOf(cableA)} ${fiberA} to ${this.nameOf(cableB)} ${fiberB}`;
+    return {
+      pairs: [{ cableA: this.nameOf(cableA), fiberA, cableB: this.nameOf(cableB), fiberB }],
+    };
   }
 
   private isMeant(index: number, meant: OnPurpose): boolean {
@@ -103,7 +126,11 @@ class ProblemFinder {
           kind: 'flip',
           closure,
           splice: turned[0]!,
-          message: `${this.words(turned[0]!)} and ${plural(turned.length - 1, 'neighbour')} run the other way round: ${whole ? 'the ribbon is flipped' : 'the fibers count down'}. If it is meant, say “reversed” in the plan.`,
+          message: {
+            code: whole ? 'ribbonFlipped' : 'countsDown',
+            fibers: this.pair(turned[0]!),
+            neighbours: turned.length - 1,
+          },
         },
       ];
     }
@@ -116,7 +143,12 @@ class ProblemFinder {
         kind: 'shift' as const,
         closure,
         splice,
-        message: `${this.words(splice)} steps out of line: its neighbours would put it onto ${this.nameOf(this.network.splices[splice]!.cableB)} ${this.network.splices[splice]!.fiberA + shift}.`,
+        message: {
+          code: 'outOfLine' as const,
+          fibers: this.pair(splice),
+          cable: this.nameOf(this.network.splices[splice]!.cableB),
+          fiber: this.network.splices[splice]!.fiberA + shift,
+        },
       }));
   }
 
@@ -147,7 +179,12 @@ class ProblemFinder {
           kind: 'ends',
           closure,
           splice: -1,
-          message: `${this.nameOf(cable)} ${wordsOf(runsOf(missing))} ${missing.length === 1 ? 'ends' : 'end'} in the air here: spliced elsewhere, and neither spliced, dead nor reserved here.`,
+          message: {
+            code: 'unassigned',
+            cable: this.nameOf(cable),
+            runs: wordsOf(runsOf(missing)),
+            fibers: missing.length,
+          },
         });
       }
     }

@@ -1,5 +1,6 @@
 import { GROUP_SIZE } from '../record/cable.ts';
 import type { Tray } from '../record/closure.ts';
+import type { FiberPairs } from '../record/message.ts';
 import type { Method } from '../record/splice.ts';
 
 /** What is put on a tray: one splice, and where its list names it. */
@@ -13,23 +14,44 @@ export interface Placed {
   fiberB: number;
 }
 
+/** Where the splice is that another clashes with: in a row of a list, in the project, or by its fibers. */
+export type ClashPlace =
+  { code: 'row'; row: number } | { code: 'project' } | { code: 'splice'; fibers: FiberPairs };
+
+/** Kinds of sleeves. */
+export type SleeveType = 'ribbon' | 'single';
+
+/** What is wrong with a splice's place. */
+export type ClashMessage =
+  | { code: 'fiberSpliced'; cable: string; fiber: number; in: ClashPlace }
+  | { code: 'otherSleeve'; tray: number; slot: number; sleeve: SleeveType; in: ClashPlace }
+  | { code: 'slotUsed' | 'otherRibbon'; tray: number; slot: number; in: ClashPlace }
+  | { code: 'ribbonFull'; tray: number; slot: number; fibers: number }
+  /** This one is `count` in a tray that holds `room`. */
+  | { code: 'trayFull'; tray: number; room: number; sleeve: SleeveType; count: number };
+
 /** What is wrong with one placed splice, at the column that is wrong. */
 export interface Clash {
   index: number;
   column: 'tray' | 'slot' | 'fiberA' | 'fiberB' | 'method';
-  message: string;
+  message: ClashMessage;
 }
+
+/** The fibers of a splice whose cables are called by name. */
+export const pairOf = ({ cableA, fiberA, cableB, fiberB }: Placed): FiberPairs => ({
+  pairs: [{ cableA, fiberA, cableB, fiberB }],
+});
 
 /**
  * Checks the splices of one closure against each other and against its trays: a fiber spliced twice,
  * a slot used twice, a tray over its capacity.
- * @param name how a splice of the list is called in a message, such as `row 7`
+ * @param place where a splice of the list is
  * @param cableName the name of a cable id
  */
 export function findClashes(
   placed: readonly Placed[],
   trays: readonly Tray[],
-  name: (index: number) => string,
+  place: (index: number) => ClashPlace,
   cableName: (cable: string) => string,
 ): Clash[] {
   const clashes: Clash[] = [];
@@ -46,7 +68,7 @@ export function findClashes(
         clashes.push({
           index,
           column: `fiber${side}`,
-          message: `Fiber ${cableName(cable)} ${fiber} is spliced in ${name(before)} already; a fiber has one splice in a closure.`,
+          message: { code: 'fiberSpliced', cable: cableName(cable), fiber, in: place(before) },
         });
       }
     }
@@ -54,8 +76,8 @@ export function findClashes(
     const sharing = slots.get(key);
     if (!sharing) slots.set(key, [index]);
     else {
-      const message = slotClash(placed[sharing[0]!]!, splice, sharing.length, name(sharing[0]!));
-      if (message) clashes.push({ index, column: message.column, message: message.text });
+      const clash = slotClash(placed[sharing[0]!]!, splice, sharing.length, place(sharing[0]!));
+      if (clash) clashes.push({ index, ...clash });
       sharing.push(index);
     }
   });
@@ -67,34 +89,28 @@ function slotClash(
   first: Placed,
   splice: Placed,
   sharing: number,
-  where: string,
-): { column: 'slot' | 'method'; text: string } | null {
-  const place = `Tray ${splice.tray} slot ${splice.slot}`;
+  where: ClashPlace,
+): Pick<Clash, 'column' | 'message'> | null {
+  const { tray, slot } = splice;
   if (first.method !== splice.method) {
     return {
       column: 'method',
-      text: `${place} holds a ${sleeve(first)} sleeve from ${where}; a slot takes one kind.`,
+      message: { code: 'otherSleeve', tray, slot, sleeve: sleeve(first), in: where },
     };
   }
   if (splice.method === 'single') {
-    return { column: 'slot', text: `${place} is used in ${where} already; choose a free slot.` };
+    return { column: 'slot', message: { code: 'slotUsed', tray, slot, in: where } };
   }
   if (sharing >= GROUP_SIZE) {
-    return {
-      column: 'slot',
-      text: `${place} holds a whole ribbon of ${GROUP_SIZE} already; choose a free slot.`,
-    };
+    return { column: 'slot', message: { code: 'ribbonFull', tray, slot, fibers: GROUP_SIZE } };
   }
   if (first.cableA !== splice.cableA || first.cableB !== splice.cableB) {
-    return {
-      column: 'slot',
-      text: `${place} holds a ribbon of other cables from ${where}; choose a free slot.`,
-    };
+    return { column: 'slot', message: { code: 'otherRibbon', tray, slot, in: where } };
   }
   return null;
 }
 
-const sleeve = (splice: Placed): string => (splice.method === 'mass' ? 'ribbon' : 'single-fiber');
+const sleeve = (splice: Placed): SleeveType => (splice.method === 'mass' ? 'ribbon' : 'single');
 
 function overCapacity(
   placed: readonly Placed[],
@@ -115,7 +131,7 @@ function overCapacity(
       clashes.push({
         index,
         column: 'tray',
-        message: `Tray ${splice.tray} is over its capacity: it holds ${room} ${sleeve(splice)} ${room === 1 ? 'sleeve' : 'sleeves'} and this is number ${count}.`,
+        message: { code: 'trayFull', tray: splice.tray, room, sleeve: sleeve(splice), count },
       });
     }
   }

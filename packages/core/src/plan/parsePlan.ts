@@ -1,5 +1,5 @@
 import type { ParsedPlan } from './lines.ts';
-import { Wrong, readLine } from './readLine.ts';
+import { PlanSyntaxError, readLine } from './readLine.ts';
 import type { ListCable } from './spliceList.ts';
 
 /**
@@ -27,9 +27,9 @@ export function parsePlan(text: string, cables: readonly ListCable[]): ParsedPla
       const read = readLine(source, line, byName);
       if (read) plan.lines.push(read);
     } catch (error) {
-      if (!(error instanceof Wrong)) throw error;
+      if (!(error instanceof PlanSyntaxError)) throw error;
       const { line: at, from, to } = error.at;
-      plan.errors.push({ line: at, from, to, message: error.message });
+      plan.errors.push({ line: at, from, to, message: error.problem });
     }
   });
   return plan;

@@ -4,9 +4,10 @@ import { unitSize } from '../fiber/address.ts';
 import { dashed } from '../fiber/parse.ts';
 import { parseFibers } from '../fiber/parseFibers.ts';
 import { placeOfColour } from '../fiber/schemes.ts';
-import { plural } from '../measure/count.ts';
 import {
+  type CountedBy,
   type PlanLine,
+  type PlanMessage,
   type Run,
   type Selection,
   type Span,
@@ -23,18 +24,21 @@ interface Token extends Span {
 }
 
 /** Thrown inside a line and turned into a {@link PlanError} at the end of it. */
-export class Wrong extends Error {
+export class PlanSyntaxError extends Error {
   readonly at: Span;
-  constructor(at: Span, message: string) {
-    super(message);
+  readonly problem: PlanMessage;
+
+  constructor(at: Span, problem: PlanMessage) {
+    super(problem.code);
     this.at = at;
+    this.problem = problem;
   }
 }
 
 /**
  * Reads one line of a plan; null where it holds nothing but a remark.
  * @param cables by name in small letters
- * @throws Wrong where it is not understood, at its place
+ * @throws PlanSyntaxError where it is not understood, at its place
  */
 export function readLine(
   source: string,
@@ -57,7 +61,7 @@ function tokenize(source: string, line: number): Token[] {
     const quoted = text.startsWith('"');
     const token = { line, from: match.index, to: match.index + text.length, text, quoted };
     if (quoted && (text.length === 1 || !text.endsWith('"')))
-      throw new Wrong(token, 'The quote is not closed: write " at its end.');
+      throw new PlanSyntaxError(token, { code: 'quoteOpen' });
     if (quoted) token.text = text.slice(1, -1);
     tokens.push(token);
   }
@@ -109,7 +113,7 @@ class LineReader {
     if (verb === 'splice') {
       const word = this.peek();
       if (word?.text.toLowerCase() !== 'to')
-        throw new Wrong(word ?? this.end(), 'Say onto what: write “to” and the other cable.');
+        throw new PlanSyntaxError(word ?? this.end(), { code: 'sayOnto' });
       this.at++;
       b = this.selection();
     }
@@ -128,17 +132,13 @@ class LineReader {
   private verb(): Verb {
     const word = this.tokens[this.at++]!;
     const verb = VERBS.find((known) => known === word.text.toLowerCase());
-    if (!verb || word.quoted)
-      throw new Wrong(
-        word,
-        `A line begins with splice, through, dead or reserve, not with “${word.text}”.`,
-      );
+    if (!verb || word.quoted) throw new PlanSyntaxError(word, { code: 'noVerb', text: word.text });
     return verb;
   }
 
   private selection(): Selection {
     const name = this.tokens[this.at];
-    if (!name) throw new Wrong(this.end(), 'Name a cable and its fibers, such as A 1-12.');
+    if (!name) throw new PlanSyntaxError(this.end(), { code: 'nameCable' });
     const cable = this.cable(name);
     const { runs, by } = this.fibers(cable, name);
     const to = this.tokens[this.at - 1]!.to;
@@ -156,13 +156,13 @@ class LineReader {
     }
     const names = [...this.cables.values()].map((entry) => entry.name);
     const near = this.near(name, names);
-    throw new Wrong(
+    throw new PlanSyntaxError(
       name,
       names.length === 0
-        ? `There is no cable “${name.text}” here: add what enters the closure first.`
+        ? { code: 'noCables', text: name.text }
         : near
-          ? `There is no cable “${name.text}” here: did you mean ${near}?`
-          : `There is no cable “${name.text}” here: ${names.join(', ')}.`,
+          ? { code: 'noCableMeant', text: name.text, meant: near }
+          : { code: 'noCable', text: name.text, cables: names },
     );
   }
 
@@ -189,10 +189,7 @@ class LineReader {
     const unit = word && !word.quoted ? UNITS.get(word.text.toLowerCase()) : undefined;
     if (!unit) {
       if (!word || !NUMBERS.test(word.text))
-        throw new Wrong(
-          word ?? { ...name, from: name.from },
-          `Say which fibers of ${cable.name}: 1-12, tube 2, ribbon 3 or all.`,
-        );
+        throw new PlanSyntaxError(word ?? name, { code: 'whichFibers', cable: cable.name });
       return { runs: this.ranges(most, 'fiber', cable), by: 'fiber' };
     }
     this.at++;
@@ -219,9 +216,14 @@ class LineReader {
     const runs: Run[] = [];
     for (;;) {
       const word = this.peek();
-      if (!word) throw new Wrong(this.end(), 'A fiber is missing: write 7/12.');
+      if (!word) throw new PlanSyntaxError(this.end(), { code: 'fiberMissing' });
       const read = parseFibers(word.text, cable.makeUp, cable.scheme);
-      if (!read.ok) throw new Wrong(word, `${cable.name}: ${read.error}`);
+      if (!read.ok)
+        throw new PlanSyntaxError(word, {
+          code: 'fiberProblem',
+          cable: cable.name,
+          problem: read.error,
+        });
       runs.push([read.value[0]!, read.value.at(-1)!]);
       this.at++;
       if (this.peek()?.text !== ',') return runs;
@@ -231,10 +233,7 @@ class LineReader {
 
   /** Groups without a tube: the cable has one tube only, or they cannot be told apart. */
   private groupsAlone(cable: ListCable, word: Token): never {
-    throw new Wrong(
-      word,
-      `Groups are counted in their tube: write “${cable.name} tube 2 group 1”.`,
-    );
+    throw new PlanSyntaxError(word, { code: 'groupsInTube', cable: cable.name });
   }
 
   private units(
@@ -244,7 +243,13 @@ class LineReader {
   ): { runs: Run[]; by: Selection['by'] } {
     const { makeUp } = cable;
     const has = makeUp.kind === 'ribbon' ? 'ribbon' : makeUp.kind === 'drop' ? 'fiber' : 'tube';
-    if (has !== unit) throw new Wrong(word, `${cable.name} has no ${unit}s: count it by ${has}s.`);
+    if (has !== unit)
+      throw new PlanSyntaxError(word, {
+        code: 'noUnits',
+        cable: cable.name,
+        unit,
+        countedBy: has,
+      });
     const size = unitSize(makeUp);
     const units = this.ranges(fiberCount(makeUp) / size, unit, cable);
     this.parted();
@@ -256,7 +261,7 @@ class LineReader {
     if (part === 'group') {
       this.at++;
       if (makeUp.kind !== 'grouped-tube')
-        throw new Wrong(next!, `${cable.name} has no groups in its ${unit}s.`);
+        throw new PlanSyntaxError(next!, { code: 'noGroups', cable: cable.name, unit });
       const groups = this.ranges(makeUp.groupsPerTube, 'group', cable);
       return { runs: within(units, size, groups, GROUP_SIZE), by: 'group' };
     }
@@ -271,28 +276,24 @@ class LineReader {
   }
 
   /** Numbers from 1 to `most`, such as `1-6, 8`, or one colour. */
-  private ranges(most: number, what: string, cable: ListCable): Run[] {
+  private ranges(most: number, unit: CountedBy, cable: ListCable): Run[] {
     const runs: Run[] = [];
     for (;;) {
       const word = this.peek();
       const run = word && !word.quoted ? readRun(word, cable) : null;
-      if (!run)
-        throw new Wrong(
-          word ?? this.end(),
-          `A number is missing: write ${what === 'fiber' ? '1-12' : `${what} 1 or ${what}s 1-6`}.`,
-        );
+      if (!run) throw new PlanSyntaxError(word ?? this.end(), { code: 'numberMissing', unit });
       this.at++;
       const [first, last] = run;
       if (first < 1 || Math.max(first, last) > most)
-        throw new Wrong(
-          word!,
-          `${cable.name} has ${most === 1 ? `one ${what}` : `${what}s 1 to ${most}`}${what === 'fiber' ? '' : ' here'}: “${word!.text}” is outside.`,
-        );
+        throw new PlanSyntaxError(word!, {
+          code: 'outside',
+          cable: cable.name,
+          unit,
+          most,
+          text: word!.text,
+        });
       if (last < first)
-        throw new Wrong(
-          word!,
-          `Write the smaller number first: ${last}-${first}. To turn ribbons round, add “reversed”.`,
-        );
+        throw new PlanSyntaxError(word!, { code: 'backwards', from: last, to: first });
       runs.push(run);
       if (this.peek()?.text !== ',') return runs;
       this.at++;
@@ -306,13 +307,12 @@ class LineReader {
       if (word.quoted) line.note = word.text;
       else if (line.verb === 'splice' && (text === 'single' || text === 'mass')) method = text;
       else if (line.verb === 'splice' && text === 'reversed') line.reversed = true;
-      else {
-        const right =
-          line.verb === 'splice'
-            ? 'Only single, mass, reversed or a note in quotes may follow'
-            : 'Only a note in quotes may follow';
-        throw new Wrong(word, `“${word.text}” is not understood. ${right}.`);
-      }
+      else
+        throw new PlanSyntaxError(word, {
+          code: 'notUnderstood',
+          text: word.text,
+          verb: line.verb === 'splice' ? 'splice' : 'other',
+        });
       this.at++;
     }
     const ribbons = line.a.by === 'ribbon' && line.b?.by === 'ribbon';
@@ -324,19 +324,28 @@ class LineReader {
     if (!line.b) return line;
     const [a, b] = [countOf(line.a.runs), countOf(line.b.runs)];
     if (a !== b)
-      throw new Wrong(
-        line.b.span,
-        `${plural(a, 'fiber')} of ${line.a.cable} cannot meet ${plural(b, 'fiber')} of ${line.b.cable}: name as many on both sides.`,
-      );
+      throw new PlanSyntaxError(line.b.span, {
+        code: 'unequal',
+        fibersA: a,
+        cableA: line.a.cable,
+        fibersB: b,
+        cableB: line.b.cable,
+      });
     const whole = line.method === 'mass' || line.reversed;
     for (const side of [line.a, line.b]) {
       if (!whole) break;
       const broken = side.runs.find((run) => !isWhole(run));
-      if (broken)
-        throw new Wrong(
-          side.span,
-          `${line.method === 'mass' ? 'Mass splices take' : 'Reversed takes'} whole twelves, such as 13-24: ${broken[0]}-${broken[1]} is ${plural(broken[1] - broken[0] + 1, 'fiber')}${(broken[1] - broken[0] + 1) % GROUP_SIZE === 0 ? ' over two of them' : ''}.`,
-        );
+      if (!broken) continue;
+      const [from, to] = broken;
+      const fibers = to - from + 1;
+      throw new PlanSyntaxError(side.span, {
+        code: 'notWhole',
+        for: line.method === 'mass' ? 'mass' : 'reversed',
+        from,
+        to,
+        fibers,
+        over: fibers % GROUP_SIZE === 0 ? 'yes' : 'no',
+      });
     }
     return line;
   }

@@ -7,16 +7,25 @@ import type { Method } from '../record/splice.ts';
 import type { TitledTable } from '../record/titles.ts';
 import type { Table } from '../record/csv.ts';
 import { placeOf } from '../fiber/address.ts';
+import type { FiberProblem } from '../fiber/parse.ts';
 import { parseFibers } from '../fiber/parseFibers.ts';
-import { plural } from '../measure/count.ts';
+import type { Message } from '../record/message.ts';
+import type { CellProblem } from '../xlsx/readXlsx.ts';
 import {
   COLUMN_TITLES,
   type ColumnMatch,
   type ListColumn,
+  type MethodProblem,
   readMethod,
   unmatchedColumns,
 } from './listColumns.ts';
-import { type Clash, type Placed, findClashes } from './occupancy.ts';
+import {
+  type Clash,
+  type ClashMessage,
+  type ClashPlace,
+  type Placed,
+  findClashes,
+} from './occupancy.ts';
 import { type SameNames, meantBy } from './sameNames.ts';
 
 /** A cable as a list may use it. */
@@ -43,12 +52,26 @@ export interface ListSetting {
 /** One splice of a list; cables and closure by name. */
 export type ListSplice = Placed & { closure: string; extra: Record<string, string> };
 
+/** What is wrong in a row of a splice list. */
+export type SpliceListMessage =
+  | ClashMessage
+  | MethodProblem
+  | { code: 'columnUnmatched'; title: string }
+  | { code: 'tooManyRows'; rows: number; most: number }
+  | { code: 'closureMissing' | 'closureNameTooLong' }
+  | { code: 'unequal'; fibersA: number; cableA: string; fibersB: number; cableB: string }
+  | { code: 'numberMissing'; column: 'tray' | 'slot' }
+  | { code: 'noNumber'; column: 'tray' | 'slot'; text: string }
+  | { code: 'cableMissing'; side: 'A' | 'B' }
+  | { code: 'noMakeUp'; cable: string }
+  | { code: 'fiberProblem'; cable: string; problem: FiberProblem | { code: 'tubeFiberMissing' } };
+
 /** A problem at its place: the row as a spreadsheet counts it from 1, and the column's title. */
-export interface ListProblem {
+export interface ListProblem<M extends Message = SpliceListMessage | CellProblem> {
   row: number;
   column: string;
   value: string;
-  message: string;
+  message: M;
 }
 
 export interface ReadList {
@@ -102,14 +125,14 @@ const missingColumn = (column: ListColumn, row: number): ListProblem => ({
   row,
   column: COLUMN_TITLES[column],
   value: '',
-  message: `No column is matched to “${COLUMN_TITLES[column]}”: choose the one that holds it.`,
+  message: { code: 'columnUnmatched', title: COLUMN_TITLES[column] },
 });
 
 const tooLong = (rows: number): ListProblem => ({
   row: MOST_ROWS + 2,
   column: '',
   value: '',
-  message: `The list has ${rows.toLocaleString('en')} rows; the most is ${MOST_ROWS.toLocaleString('en')}. Split it by closure and bring the parts in one after the other.`,
+  message: { code: 'tooManyRows', rows, most: MOST_ROWS },
 });
 
 class ListReader {
@@ -143,9 +166,8 @@ class ListReader {
     const before = this.problems.length;
     const cell = (column: ListColumn) => (cells[this.match[column] ?? -1] ?? '').trim();
     const closure = this.meantClosure(cell('closure'));
-    if (closure === '') this.complain(row, 'closure', '', 'The closure is missing: name it.');
-    if (closure.length > 80)
-      this.complain(row, 'closure', closure, 'Keep the closure’s name to 80 characters.');
+    if (closure === '') this.complain(row, 'closure', '', { code: 'closureMissing' });
+    if (closure.length > 80) this.complain(row, 'closure', closure, { code: 'closureNameTooLong' });
     const tray = this.count(cell('tray'), row, 'tray');
     const slot = this.count(cell('slot'), row, 'slot');
     const method = this.take(this.method(cell('method')), row, 'method', cell('method'));
@@ -154,12 +176,13 @@ class ListReader {
     const b = this.fibers(cableB, cell('tubeB'), cell('fiberB'), row, 'B');
     if (this.problems.length > before) return;
     if (a!.length !== b!.length)
-      return this.complain(
-        row,
-        'fiberB',
-        cell('fiberB'),
-        `${plural(a!.length, 'fiber')} of ${cableA} cannot meet ${plural(b!.length, 'fiber')} of ${cableB}: name as many on both sides.`,
-      );
+      return this.complain(row, 'fiberB', cell('fiberB'), {
+        code: 'unequal',
+        fibersA: a!.length,
+        cableA,
+        fibersB: b!.length,
+        cableB,
+      });
     let group = this.byClosure.get(closure);
     if (!group) this.byClosure.set(closure, (group = { splices: [], rows: [] }));
     for (const [index, fiberA] of a!.entries()) {
@@ -196,8 +219,10 @@ class ListReader {
       );
       const before = known?.splices ?? [];
       const placed = [...before, ...group.splices];
-      const where = (index: number) =>
-        index < before.length ? 'the project' : `row ${group.rows[index - before.length]}`;
+      const where = (index: number): ClashPlace =>
+        index < before.length
+          ? { code: 'project' }
+          : { code: 'row', row: group.rows[index - before.length]! };
       for (const clash of findClashes(placed, [...trays, ...added], where, (cable) => cable)) {
         if (clash.index >= before.length)
           this.clash(clash, placed[clash.index]!, group.rows[clash.index - before.length]!);
@@ -218,7 +243,12 @@ class ListReader {
     this.complain(row, clash.column, String(splice[clash.column]), clash.message);
   }
 
-  private complain(row: number, column: ListColumn, value: string, message: string): void {
+  private complain(
+    row: number,
+    column: ListColumn,
+    value: string,
+    message: SpliceListMessage,
+  ): void {
     this.problems.push({
       row,
       column: this.header[this.match[column] ?? -1] ?? COLUMN_TITLES[column],
@@ -227,7 +257,12 @@ class ListReader {
     });
   }
 
-  private take<T>(outcome: Parsed<T>, row: number, column: ListColumn, value: string): T | null {
+  private take<T>(
+    outcome: Parsed<T, SpliceListMessage>,
+    row: number,
+    column: ListColumn,
+    value: string,
+  ): T | null {
     if (outcome.ok) return outcome.value;
     this.complain(row, column, value, outcome.error);
     return null;
@@ -236,13 +271,18 @@ class ListReader {
   private count(text: string, row: number, column: 'tray' | 'slot'): number | null {
     const value = /^\d+$/.test(text) ? Number(text) : Number.NaN;
     if (value >= 1 && value <= 200) return value;
-    const said =
-      text === '' ? `The ${column} is missing` : `“${cutText(text, 40)}” is no ${column} number`;
-    this.complain(row, column, text, `${said}: write a whole number from 1 to 200.`);
+    this.complain(
+      row,
+      column,
+      text,
+      text === ''
+        ? { code: 'numberMissing', column }
+        : { code: 'noNumber', column, text: cutText(text, 40) },
+    );
     return null;
   }
 
-  private method(text: string): Parsed<Method> {
+  private method(text: string): Parsed<Method, MethodProblem> {
     return text === '' ? parsed(this.setting.method) : readMethod(text);
   }
 
@@ -254,24 +294,21 @@ class ListReader {
     side: 'A' | 'B',
   ): number[] | null {
     if (name === '') {
-      this.complain(row, `cable${side}`, name, `Cable ${side} is missing: name it.`);
+      this.complain(row, `cable${side}`, name, { code: 'cableMissing', side });
       return null;
     }
     this.named.add(name);
     const cable = this.cables.get(name);
     if (!cable) {
-      this.complain(
-        row,
-        `cable${side}`,
-        name,
-        `Cable “${name}” has no make-up yet: say what it is made of.`,
-      );
+      this.complain(row, `cable${side}`, name, { code: 'noMakeUp', cable: name });
       return null;
     }
     const fibers =
       tube === '' ? parseFibers(text, cable.makeUp, cable.scheme) : inTube(tube, text, cable);
-    const said = fibers.ok ? fibers : refused(`Cable ${name}: ${fibers.error}`);
-    return this.take(said, row, `fiber${side}`, text);
+    if (fibers.ok) return fibers.value;
+    const message = { code: 'fiberProblem', cable: name, problem: fibers.error } as const;
+    this.complain(row, `fiber${side}`, text, message);
+    return null;
   }
 
   private extra(cells: readonly string[]): Record<string, string> {
@@ -285,8 +322,12 @@ class ListReader {
 }
 
 /** Fibers whose tube stands in a column of its own: counted in the tube, or through the cable and in that tube. */
-function inTube(tube: string, text: string, { makeUp, scheme }: ListCable): Parsed<number[]> {
-  if (text === '') return refused('Which fiber of the tube? Write its number or its colour.');
+function inTube(
+  tube: string,
+  text: string,
+  { makeUp, scheme }: ListCable,
+): Parsed<number[], FiberProblem | { code: 'tubeFiberMissing' }> {
+  if (text === '') return refused({ code: 'tubeFiberMissing' });
   const place = parseFibers(`${tube}/${text}`, makeUp, scheme);
   if (place.ok) return place;
   const through = parseFibers(text, makeUp, scheme);

@@ -84,15 +84,18 @@ describe('what is made already', () => {
   });
 
   test('stands in the way of a plan that drops it', () => {
-    expect(weigh('splice A 2-3 to B 2-3', { there }).obstacles).toEqual([
-      'A 1 to B 1 is spliced or ruled on: a plan drops it only where its joint is cut away.',
+    expect(weigh('splice A 2-3 to B 2-3', { there }).obstacles).toMatchObject([
+      {
+        code: 'hasEvidence',
+        fibers: { pairs: [{ cableA: 'A', fiberA: 1, cableB: 'B', fiberB: 1 }] },
+      },
     ]);
   });
 
   test('stands in the way of a plan that splices its fiber to another', () => {
     const { obstacles } = weigh('splice A 1 to B 2', { there });
     expect(obstacles).toHaveLength(1);
-    expect(obstacles[0]).toMatch(/^A 1 to B 1 is spliced or ruled on/);
+    expect(obstacles[0]).toMatchObject({ code: 'hasEvidence', fibers: { pairs: [{ fiberA: 1 }] } });
   });
 
   test('is cut away where that is said, and its slot is free for what takes its place', () => {
@@ -118,5 +121,5 @@ describe('what is made already', () => {
 
 test('trays that are missing are counted', () => {
   const { obstacles } = weigh('splice A all to B all', { trays: trays.slice(0, 1) });
-  expect(obstacles).toEqual(['12 single-fiber sleeves found no room: add 1 tray.']);
+  expect(obstacles).toEqual([{ code: 'noRoom', sleeve: 'single', sleeves: 12, trays: 1 }]);
 });

@@ -1,13 +1,16 @@
 import type { Tray } from '../record/closure.ts';
 import type { Pin } from '../record/plan.ts';
 import { unitSize } from '../fiber/address.ts';
-import { type PlanChange, type Present, diffPlan } from './diff.ts';
+import { type PlanChange, type Present, type RefusedChange, diffPlan } from './diff.ts';
 import { type Expanded, type PlannedJoint, expandPlan } from './expand.ts';
 import type { ParsedPlan, PlanError } from './lines.ts';
-import { type Clash, type Placed, findClashes } from './occupancy.ts';
+import { type Clash, type ClashMessage, type Placed, findClashes, pairOf } from './occupancy.ts';
 import { parsePlan } from './parsePlan.ts';
 import type { ListCable } from './spliceList.ts';
-import { type Layout, layOutTrays, noRoomMessage } from './trays/layout.ts';
+import { type Layout, type NoRoomMessage, layOutTrays, noRoomMessage } from './trays/layout.ts';
+
+/** What stands against a plan that is at no place of its text. */
+export type PlanObstacle = RefusedChange | NoRoomMessage | ClashMessage;
 
 /** A plan as it is being written, and what it meets in its closure. */
 export interface PlanTask<There extends Present> {
@@ -32,7 +35,7 @@ export interface WeighedPlan<There extends Present> {
   change: PlanChange<There, PlannedJoint & Placed>;
   errors: PlanError[];
   /** What stands against the change that is at no place of the text. */
-  obstacles: string[];
+  obstacles: PlanObstacle[];
 }
 
 /** Reads a plan, lays out its trays round what is made already, and says what it would change. */
@@ -63,7 +66,7 @@ export function weighPlan<There extends Present>(task: PlanTask<There>): Weighed
     .filter((splice) => wanted.has(endsOf(splice)))
     .map((splice) => ({ ...wanted.get(endsOf(splice))!, tray: splice.tray, slot: splice.slot }));
   const placed = [...kept, ...layout.placed];
-  const change = diffPlan(task.there, placed, name, task.retire);
+  const change = diffPlan(task.there, placed, task.retire);
   return {
     parsed,
     expanded,
@@ -85,7 +88,7 @@ const clashesOf = <There extends Present>(
   findClashes(
     placed,
     task.trays,
-    (index) => name(placed[index]!),
+    (index) => ({ code: 'splice', fibers: pairOf(placed[index]!) }),
     (cable) => cable,
   );
 
@@ -110,9 +113,6 @@ const turned = (joint: PlannedJoint): PlannedJoint => ({
   cableB: joint.cableA,
   fiberB: joint.fiberA,
 });
-
-const name = (splice: Placed): string =>
-  `${splice.cableA} ${splice.fiberA} to ${splice.cableB} ${splice.fiberB}`;
 
 const endsOf = (splice: Omit<Placed, 'tray' | 'slot' | 'method'>): string =>
   `${splice.cableA}\n${splice.fiberA}\n${splice.cableB}\n${splice.fiberB}`;

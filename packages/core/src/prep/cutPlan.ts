@@ -1,40 +1,101 @@
 import { GROUP_SIZE, type MakeUp, fiberCount } from '../record/cable.ts';
 import type { CableEntry, Hardware } from '../record/hardware.ts';
 import type { Practice } from '../record/practice.ts';
-import { formatLength } from '../measure/length.ts';
-import type { LengthUnit } from '../record/units.ts';
-import { plural } from '../measure/count.ts';
+import { type UnitKind, unitKind } from '../fiber/parse.ts';
+import type { Quantity } from '../record/message.ts';
 import { FIBER_RADIUS, cableRadius, coilsIn } from './storage.ts';
+
+/** What is marked at a place of the tape. `kept` is what stays past the sheath. */
+export type MarkMessage =
+  | {
+      code:
+        | 'sheathEnds'
+        | 'dropSheathEnds'
+        | 'firstRingCut'
+        | 'secondRingCut'
+        | 'strengthEnds'
+        | 'aramidEnds'
+        | 'ripcordEnds'
+        | 'dedicatedCut'
+        | 'dedicatedScore'
+        | 'window';
+    }
+  | { code: 'tubesEnd' | 'centralTubeEnds' | 'dropTubeEnds' | 'strength' | 'rods'; kept: Quantity }
+  | { code: 'clamp'; below: Quantity }
+  | { code: 'score'; of: ScoredPart };
+
+/** What is scored and pulled off in pieces. */
+export type ScoredPart = 'tubes' | 'centralTube' | 'cutTubes' | 'tube';
 
 /** A place on the tape, in tenths of a millimeter from its zero. */
 export interface CutMark {
   at: number;
   kind: 'ring cut' | 'trim' | 'score' | 'window' | 'tube cut' | 'clamp';
-  words: string;
+  message: MarkMessage;
   /** Which way a tape's figure is rounded, so that nothing gets shorter than is needed. */
   round: 'up' | 'down' | 'near';
 }
 
+/** What lengths imply. */
+export type PrepMessage =
+  | { code: 'sheetTooShort'; sheet: Quantity; sheath: Quantity; toTray: Quantity; onTray: Quantity }
+  | { code: 'tailsReach'; tail: Quantity; asked: Quantity }
+  | { code: 'basketTooNarrow'; least: Quantity }
+  /** Tubes that pass through, coiled in the basket. */
+  | {
+      code: 'basketHolds';
+      tubes: number;
+      turns: number;
+      turn: Quantity;
+      radius: Quantity;
+      height: Quantity;
+    }
+  | {
+      code: 'basketTooShallow';
+      tubes: number;
+      turns: number;
+      turn: Quantity;
+      radius: Quantity;
+      height: Quantity;
+      depth: Quantity;
+    }
+  | { code: 'doesNotReach'; tail: Quantity; least: Quantity }
+  | { code: 'slack'; redos: number; each: Quantity; planned: number }
+  | { code: 'longestPull'; pull: Quantity; most: Quantity }
+  | { code: 'loopReaches'; loop: Quantity; reach: Quantity }
+  | { code: 'loopTooShort'; missing: Quantity; reach: Quantity }
+  | { code: 'bendRadius'; load: Quantity; rest: Quantity };
+
 /** Something the lengths imply: whether it holds, and the figures. */
 export interface PrepCheck {
   ok: boolean;
-  words: string;
+  message: PrepMessage;
 }
+
+/** Fiber that a way of opening leaves. */
+export type Tail = 'pastTube' | 'dedicated' | 'window';
+
+/** Tubing through which ribbons run to their trays. */
+export type Tubing = 'protectiveSleeves' | 'transportTubes';
+
+/** What must stay whole. */
+export type WholeMessage =
+  { code: 'passThrough'; unit: UnitKind; units: number } | { code: 'bindersStay' };
 
 /** Where to mark and cut one cable. Lengths in tenths of a millimeter. */
 export interface CutPlan {
   /** Where the tape begins. */
-  zero: string;
+  zero: 'cableEnd' | 'firstRingCut';
   /** Sheath that comes off: between the zero and the ring cut, or between both ring cuts. */
   opening: number;
   /** From the zero on. */
   marks: CutMark[];
   /** Fiber that each way of opening leaves past the tube, for the tray. */
-  tails: { words: string; length: number }[];
+  tails: { code: Tail; length: number }[];
   /** Tubing to cut beforehand. */
-  tubing: { words: string; count: number; length: number }[];
+  tubing: { code: Tubing; count: number; length: number }[];
   /** What must stay whole. */
-  whole: string[];
+  whole: WholeMessage[];
   checks: PrepCheck[];
 }
 
@@ -46,7 +107,6 @@ export interface CutTask {
   practice: Practice;
   /** How far the loop outside must reach, in tenths of a millimeter. */
   reach: number;
-  unit: LengthUnit;
 }
 
 /** The longest piece of tube that is pulled off at once: 24 in, for a longer pull can break fibers (common practice). */
@@ -71,40 +131,50 @@ function endPlan(task: CutTask): CutPlan {
   const needed = hardware.tubeToTray + practice.trayFiber;
   const opening = Math.max(sheet, needed);
   const tail = opening - hardware.tubeToTray;
-  const plan = started('the end of the cable', opening);
-  const inner = makeUp.kind === 'ribbon' ? 'central tube' : 'tubes';
+  const plan = started('cableEnd', opening);
+  const central = makeUp.kind === 'ribbon';
   plan.marks.push({
     at: opening,
     kind: 'ring cut',
-    words: 'ring cut: the sheath ends here',
+    message: { code: 'sheathEnds' },
     round: 'up',
   });
   trims(plan, hardware, opening, makeUp);
   plan.marks.push({
     at: opening - kept,
     kind: 'tube cut',
-    words: `${inner} end here: ${show(kept, task)} kept past the sheath`,
+    message: { code: central ? 'centralTubeEnds' : 'tubesEnd', kept: length(kept) },
     round: 'down',
   });
-  scores(plan, opening - kept, 0, inner);
+  scores(plan, opening - kept, 0, central ? 'centralTube' : 'tubes');
   if (rack)
     plan.marks.push({
       at: opening + hardware.clamp,
       kind: 'clamp',
-      words: `clamp: the sheath ends ${show(hardware.clamp, task)} below it`,
+      message: { code: 'clamp', below: length(hardware.clamp) },
       round: 'up',
     });
-  plan.tails.push({ words: 'fiber past the tube', length: tail });
+  plan.tails.push({ code: 'pastTube', length: tail });
   if (makeUp.kind === 'ribbon') plan.tubing.push(ribbonTubing(task, rack));
   plan.checks.push(
     opening > sheet
       ? {
           ok: false,
-          words: `The sheet’s ${show(sheet, task)} would not reach: ${show(opening, task)} of sheath comes off, for ${show(hardware.tubeToTray, task)} to the tray and ${show(practice.trayFiber, task)} on it.`,
+          message: {
+            code: 'sheetTooShort',
+            sheet: length(sheet),
+            sheath: length(opening),
+            toTray: length(hardware.tubeToTray),
+            onTray: length(practice.trayFiber),
+          },
         }
       : {
           ok: true,
-          words: `Tails reach the tray: ${show(tail, task, 'down')} of fiber past the tube, ${show(practice.trayFiber, task)} asked for.`,
+          message: {
+            code: 'tailsReach',
+            tail: length(tail, 'down'),
+            asked: length(practice.trayFiber),
+          },
         },
   );
   finish(plan, task, tail);
@@ -114,20 +184,25 @@ function endPlan(task: CutTask): CutPlan {
 function expressPlan(task: CutTask): CutPlan {
   const { hardware, makeUp, entry } = task;
   const opening = hardware.sheath.express;
-  const plan = started('the first ring cut', opening);
-  plan.marks.push({ at: 0, kind: 'ring cut', words: 'first ring cut: tape zero', round: 'up' });
-  plan.marks.push({ at: opening, kind: 'ring cut', words: 'second ring cut', round: 'up' });
+  const plan = started('firstRingCut', opening);
+  plan.marks.push({ at: 0, kind: 'ring cut', message: { code: 'firstRingCut' }, round: 'up' });
+  plan.marks.push({
+    at: opening,
+    kind: 'ring cut',
+    message: { code: 'secondRingCut' },
+    round: 'up',
+  });
   const { strength } = hardware.keep;
   plan.marks.push({
     at: strength,
     kind: 'trim',
-    words: `strength member: ${show(strength, task)} kept`,
+    message: { code: 'strength', kept: length(strength) },
     round: 'up',
   });
   plan.marks.push({
     at: opening - strength,
     kind: 'trim',
-    words: `strength member: ${show(strength, task)} kept`,
+    message: { code: 'strength', kept: length(strength) },
     round: 'down',
   });
   const ways = new Set(entry.tubes.map((tube) => tube.way));
@@ -138,17 +213,17 @@ function expressPlan(task: CutTask): CutPlan {
     plan.marks.push({
       at: opening,
       kind: 'tube cut',
-      words: 'dedicated tubes: cut here',
+      message: { code: 'dedicatedCut' },
       round: 'up',
     });
     plan.marks.push({
       at: hardware.tubeToTray,
       kind: 'score',
-      words: 'dedicated tubes: score and pull off from here',
+      message: { code: 'dedicatedScore' },
       round: 'up',
     });
-    scores(plan, opening, hardware.tubeToTray, 'dedicated tubes');
-    plan.tails.push({ words: 'a dedicated tube leaves', length: tail });
+    scores(plan, opening, hardware.tubeToTray, 'cutTubes');
+    plan.tails.push({ code: 'dedicated', length: tail });
   }
   if (ways.has('window')) {
     const tail = opening - 2 * hardware.window;
@@ -157,45 +232,42 @@ function expressPlan(task: CutTask): CutPlan {
       plan.marks.push({
         at,
         kind: 'window',
-        words: 'window in the tube: cut open, not through',
+        message: { code: 'window' },
         round: 'near',
       });
-    plan.tails.push({
-      words: 'a window leaves, with fibers cut at the far one',
-      length: Math.max(0, tail),
-    });
+    plan.tails.push({ code: 'window', length: Math.max(0, tail) });
   }
   const total =
     makeUp.kind === 'ribbon' ? makeUp.ribbons : makeUp.kind === 'drop' ? 1 : makeUp.tubes;
   const untouched = total - entry.tubes.length;
   if (untouched > 0)
-    plan.whole.push(
-      `${plural(untouched, makeUp.kind === 'ribbon' ? 'ribbon' : 'tube')} ${untouched === 1 ? 'passes' : 'pass'} through: never cut, scored or bent; stored in the basket.`,
-    );
-  if (untouched > 0) plan.checks.push(storageCheck(task, opening, untouched));
+    plan.whole.push({ code: 'passThrough', unit: unitKind(makeUp), units: untouched });
+  if (untouched > 0) plan.checks.push(storageCheck(task.hardware, opening, untouched));
   if (shortest < Infinity) finish(plan, task, shortest);
   else finish(plan, task, null);
   return plan;
 }
 
 /** Whether tubes that pass through lie in the basket, bent no tighter than fiber may be. */
-function storageCheck(task: CutTask, length: number, tubes: number): PrepCheck {
-  const { basket } = task.hardware;
-  const coils = coilsIn(basket, length, FIBER_RADIUS, tubes);
+function storageCheck({ basket }: Hardware, opening: number, tubes: number): PrepCheck {
+  const coils = coilsIn(basket, opening, FIBER_RADIUS, tubes);
   if (!coils.fits)
     return {
       ok: false,
-      words: `The basket is too narrow for any coil: ${show(2 * FIBER_RADIUS, task)} is the least width. Use hardware with a wider one.`,
+      message: { code: 'basketTooNarrow', least: length(2 * FIBER_RADIUS) },
     };
-  const lie = `${plural(tubes, 'tube')} in ${plural(coils.turns, 'turn')} of ${show(coils.turn, task, 'near')}, bent no tighter than ${show(FIBER_RADIUS, task)}`;
+  const lie = {
+    tubes,
+    turns: coils.turns,
+    turn: length(coils.turn, 'near'),
+    radius: length(FIBER_RADIUS),
+    height: length(coils.height),
+  };
   return coils.height <= basket.depth
-    ? {
-        ok: true,
-        words: `What passes lies in the basket: ${lie}, ${show(coils.height, task)} high.`,
-      }
+    ? { ok: true, message: { code: 'basketHolds', ...lie } }
     : {
         ok: false,
-        words: `The basket is too shallow: ${lie}, would pile up ${show(coils.height, task)} in ${show(basket.depth, task, 'down')}. Use hardware with a deeper one.`,
+        message: { code: 'basketTooShallow', ...lie, depth: length(basket.depth, 'down') },
       };
 }
 
@@ -203,28 +275,33 @@ function dropPlan(task: CutTask): CutPlan {
   const { hardware } = task;
   const opening = hardware.sheath.drop;
   const { dropTube, strength } = hardware.keep;
-  const plan = started('the end of the cable', opening);
-  plan.marks.push({ at: opening, kind: 'ring cut', words: 'the sheath ends here', round: 'up' });
+  const plan = started('cableEnd', opening);
+  plan.marks.push({
+    at: opening,
+    kind: 'ring cut',
+    message: { code: 'dropSheathEnds' },
+    round: 'up',
+  });
   plan.marks.push({
     at: opening - strength,
     kind: 'trim',
-    words: `both rods: ${show(strength, task)} kept`,
+    message: { code: 'rods', kept: length(strength) },
     round: 'down',
   });
   plan.marks.push({
     at: opening - dropTube,
     kind: 'tube cut',
-    words: `the tube ends here: ${show(dropTube, task)} kept`,
+    message: { code: 'dropTubeEnds', kept: length(dropTube) },
     round: 'down',
   });
   scores(plan, opening - dropTube, 0, 'tube');
   const tail = opening - dropTube;
-  plan.tails.push({ words: 'fiber past the tube', length: tail });
+  plan.tails.push({ code: 'pastTube', length: tail });
   finish(plan, task, tail);
   return plan;
 }
 
-const started = (zero: string, opening: number): CutPlan => ({
+const started = (zero: CutPlan['zero'], opening: number): CutPlan => ({
   zero,
   opening,
   marks: [],
@@ -236,29 +313,27 @@ const started = (zero: string, opening: number): CutPlan => ({
 
 /** What is trimmed past the sheath edge of a cut cable. */
 function trims(plan: CutPlan, hardware: Hardware, edge: number, makeUp: MakeUp): void {
-  const kept: [keyof Hardware['keep'], string][] = [
-    ['strength', 'strength member'],
-    ['aramid', 'aramid, for tying off'],
-    ['ripcord', 'ripcord'],
-  ];
-  for (const [key, words] of kept)
+  const kept = [
+    ['strength', 'strengthEnds'],
+    ['aramid', 'aramidEnds'],
+    ['ripcord', 'ripcordEnds'],
+  ] as const;
+  for (const [key, code] of kept)
     plan.marks.push({
       at: edge - hardware.keep[key],
       kind: 'trim',
-      words: `${words} ends here`,
+      message: { code },
       round: 'down',
     });
-  if (makeUp.kind === 'grouped-tube')
-    plan.whole.push('Binders stay on until each group has its mark.');
+  if (makeUp.kind === 'grouped-tube') plan.whole.push({ code: 'bindersStay' });
 }
 
 /** Scores between which a tube comes off in equal pieces, none longer than can be pulled. */
-function scores(plan: CutPlan, from: number, to: number, what: string): void {
-  const length = Math.abs(from - to);
-  const pieces = Math.ceil(length / LONGEST_PULL);
+function scores(plan: CutPlan, from: number, to: number, part: ScoredPart): void {
+  const pieces = Math.ceil(Math.abs(from - to) / LONGEST_PULL);
   for (let piece = 1; piece < pieces; piece++) {
     const at = Math.round(to + ((from - to) * piece) / pieces);
-    plan.marks.push({ at, kind: 'score', words: `${what}: score and snap`, round: 'near' });
+    plan.marks.push({ at, kind: 'score', message: { code: 'score', of: part }, round: 'near' });
   }
 }
 
@@ -268,12 +343,12 @@ function ribbonTubing(task: CutTask, rack: boolean): CutPlan['tubing'][number] {
   const ribbons = Math.ceil(fiberCount(makeUp) / GROUP_SIZE);
   if (rack)
     return {
-      words: 'protective sleeves, two ribbons in each, in number order',
+      code: 'protectiveSleeves',
       count: Math.ceil(ribbons / 2),
       length: entry.route + entry.inside,
     };
   return {
-    words: 'transport tubes, one a tray',
+    code: 'transportTubes',
     count: Math.ceil(ribbons / Math.max(1, hardware.trays.mass)),
     length: hardware.tubeToTray,
   };
@@ -286,30 +361,47 @@ function finish(plan: CutPlan, task: CutTask, tail: number | null): void {
     const redos = Math.max(0, Math.floor((tail - LEAST_WORK) / practice.redoEats));
     plan.checks.push({
       ok: tail >= LEAST_WORK && redos >= practice.redos,
-      words:
+      message:
         tail < LEAST_WORK
-          ? `${show(tail, task, 'down')} of fiber does not reach a splicer: ${show(LEAST_WORK, task)} is the least.`
-          : `Slack for ${plural(redos, 'redo')} of ${show(practice.redoEats, task)} each; ${practice.redos} planned.`,
+          ? { code: 'doesNotReach', tail: length(tail, 'down'), least: length(LEAST_WORK) }
+          : {
+              code: 'slack',
+              redos,
+              each: length(practice.redoEats),
+              planned: practice.redos,
+            },
     });
   }
   const pulls = longestPull(plan);
   if (pulls > 0)
     plan.checks.push({
       ok: pulls <= LONGEST_PULL,
-      words: `The longest piece to pull off is ${show(pulls, task)}; ${show(LONGEST_PULL, task, 'down')} is the most.`,
+      message: {
+        code: 'longestPull',
+        pull: length(pulls),
+        most: length(LONGEST_PULL, 'down'),
+      },
     });
   if (reach > 0)
     plan.checks.push({
       ok: entry.loop >= reach,
-      words:
+      message:
         entry.loop >= reach
-          ? `The loop outside of ${show(entry.loop, task, 'down')} reaches the bench at ${show(reach, task)}.`
-          : `The loop outside is ${show(reach - entry.loop, task)} too short to reach the bench at ${show(reach, task)}.`,
+          ? { code: 'loopReaches', loop: length(entry.loop, 'down'), reach: length(reach) }
+          : {
+              code: 'loopTooShort',
+              missing: length(reach - entry.loop),
+              reach: length(reach),
+            },
     });
   if (entry.diameter !== null)
     plan.checks.push({
       ok: true,
-      words: `Bend the cable no tighter than ${show(cableRadius(entry.diameter, true), task)} in radius under load, ${show(cableRadius(entry.diameter, false), task)} at rest.`,
+      message: {
+        code: 'bendRadius',
+        load: length(cableRadius(entry.diameter, true)),
+        rest: length(cableRadius(entry.diameter, false)),
+      },
     });
   plan.marks.sort((a, b) => a.at - b.at);
 }
@@ -321,9 +413,11 @@ function longestPull(plan: CutPlan): number {
     .map(({ at }) => at)
     .sort((a, b) => a - b);
   if (places.length === 0) return 0;
-  const all = plan.zero === 'the first ring cut' ? places : [0, ...places];
+  const all = plan.zero === 'firstRingCut' ? places : [0, ...places];
   return Math.max(0, ...all.slice(1).map((at, index) => at - all[index]!));
 }
 
-const show = (length: number, task: CutTask, towards: 'up' | 'down' | 'near' = 'up'): string =>
-  formatLength(length, task.unit, towards);
+const length = (lengthTenthsMm: number, towards: 'up' | 'down' | 'near' = 'up'): Quantity => ({
+  lengthTenthsMm,
+  towards,
+});

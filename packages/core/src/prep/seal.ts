@@ -1,7 +1,34 @@
 import type { CableEntry, EntryKind, Hardware, Port, SealRow } from '../record/hardware.ts';
-import { formatLength } from '../measure/length.ts';
-import type { LengthUnit } from '../record/units.ts';
+import type { Quantity } from '../record/message.ts';
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
+
+/** Why a cable does not go into a port. `others` are ports that would take it. */
+export type SealProblem =
+  | { code: 'kindNotTaken'; port: string; kind: EntryKind; others: readonly string[] }
+  | {
+      code: 'doesNotFit';
+      port: string;
+      diameter: Quantity;
+      least: Quantity;
+      most: Quantity;
+      others: readonly string[];
+    }
+  /** Another seal is in the port, and serves all its cables. */
+  | {
+      code: 'otherSeal';
+      port: string;
+      seal: string;
+      from: Quantity;
+      to: Quantity;
+      diameter: Quantity;
+    };
+
+/** What to know of a seal. */
+export type SealNote =
+  /** On the boundary of two rows, of which the first was taken: its middle is nearer, or as near. */
+  { code: 'boundary' | 'boundaryMiddle'; taken: string; other: string } | { code: 'slit' };
+
+const near = (lengthTenthsMm: number): Quantity => ({ lengthTenthsMm, towards: 'near' });
 
 /** A seal for a cable in a port. */
 export interface SealChoice {
@@ -11,7 +38,7 @@ export interface SealChoice {
   slit: boolean;
   bushing: boolean;
   /** What to know of the choice, such as a diameter on a boundary. */
-  notes: string[];
+  notes: SealNote[];
 }
 
 /** The diameter of a cable from its circumference, as a wrap-round tape shows it. Same unit in and out. */
@@ -28,30 +55,36 @@ export function chooseSeal(
   port: Port,
   kind: EntryKind,
   diameter: number,
-  unit: LengthUnit,
-): Parsed<SealChoice> {
+): Parsed<SealChoice, SealProblem> {
   if (!port.takes.includes(kind))
-    return refused(
-      `${port.name} takes no ${WORDS[kind]} cable: ${others(hardware, kind, diameter) || 'this hardware has no port for one'}.`,
-    );
+    return refused({
+      code: 'kindNotTaken',
+      port: port.name,
+      kind,
+      others: others(hardware, kind, diameter),
+    });
   const fitting = port.rows.filter((row) => diameter >= row.from && diameter <= row.to);
   if (fitting.length === 0) {
-    const least = Math.min(...port.rows.map((row) => row.from));
-    const most = Math.max(...port.rows.map((row) => row.to));
-    const elsewhere = others(hardware, kind, diameter);
-    return refused(
-      `${formatLength(diameter, unit, 'near')} does not fit ${port.name}, which takes ${formatLength(least, unit, 'near')} to ${formatLength(most, unit, 'near')}: ${elsewhere || 'no port of this hardware takes it'}.`,
-    );
+    return refused({
+      code: 'doesNotFit',
+      port: port.name,
+      diameter: near(diameter),
+      least: near(Math.min(...port.rows.map((row) => row.from))),
+      most: near(Math.max(...port.rows.map((row) => row.to))),
+      others: others(hardware, kind, diameter),
+    });
   }
   const nearest = (row: SealRow) => Math.abs(row.from + row.to - 2 * diameter);
   const row = fitting.reduce((best, own) => (nearest(own) < nearest(best) ? own : best));
-  const notes: string[] = [];
+  const notes: SealNote[] = [];
   const other = fitting.find((own) => own !== row);
   if (other)
-    notes.push(
-      `On the boundary of ${row.seal} and ${other.seal}: ${row.seal} is taken, for its middle is ${nearest(row) === nearest(other) ? 'as near' : 'nearer'}. Measure again.`,
-    );
-  if (kind === 'express') notes.push('Slit the seal; keep the slit off the seam of the end plate.');
+    notes.push({
+      code: nearest(row) === nearest(other) ? 'boundaryMiddle' : 'boundary',
+      taken: row.seal,
+      other: other.seal,
+    });
+  if (kind === 'express') notes.push({ code: 'slit' });
   return parsed({
     port: port.name,
     row,
@@ -61,22 +94,20 @@ export function chooseSeal(
   });
 }
 
-const WORDS: Record<EntryKind, string> = { end: 'cut', express: 'express', drop: 'drop' };
-
-/** Ports that would take the cable, in words; empty where none does. */
-function others(hardware: Hardware, kind: EntryKind, diameter: number): string {
-  const fits = hardware.ports.filter(
-    (port) =>
-      port.takes.includes(kind) &&
-      port.rows.some((row) => diameter >= row.from && diameter <= row.to),
-  );
-  return fits.length === 0 ? '' : `try ${fits.map((port) => port.name).join(', ')}`;
-}
+/** Names of ports that would take the cable. */
+const others = (hardware: Hardware, kind: EntryKind, diameter: number): string[] =>
+  hardware.ports
+    .filter(
+      (port) =>
+        port.takes.includes(kind) &&
+        port.rows.some((row) => diameter >= row.from && diameter <= row.to),
+    )
+    .map(({ name }) => name);
 
 /** A port with what goes into it. */
 export interface PortUse {
   port: Port;
-  entries: { entry: CableEntry; seal: Parsed<SealChoice> | null }[];
+  entries: { entry: CableEntry; seal: Parsed<SealChoice, SealProblem> | null }[];
   /** Holes that stay empty and are plugged. */
   plugs: number;
 }
@@ -87,17 +118,21 @@ function sealBeside(
   use: PortUse,
   entry: CableEntry,
   diameter: number,
-  unit: LengthUnit,
-): Parsed<SealChoice> {
-  const choice = chooseSeal(hardware, use.port, entry.kind, diameter, unit);
+): Parsed<SealChoice, SealProblem> {
+  const choice = chooseSeal(hardware, use.port, entry.kind, diameter);
   const there = use.entries.find(({ seal }) => seal?.ok)?.seal;
   if (!choice.ok || !there?.ok || there.value.row.seal === choice.value.row.seal) return choice;
   const { seal, from, to } = there.value.row;
   // At a boundary the seal that is there may take the cable as well.
   if (diameter >= from && diameter <= to) return parsed({ ...choice.value, row: there.value.row });
-  return refused(
-    `${use.port.name} has ${seal} for ${formatLength(from, unit, 'near')} to ${formatLength(to, unit, 'near')} already, and one seal serves all its cables: choose another port for ${formatLength(diameter, unit, 'near')}.`,
-  );
+  return refused({
+    code: 'otherSeal',
+    port: use.port.name,
+    seal,
+    from: near(from),
+    to: near(to),
+    diameter: near(diameter),
+  });
 }
 
 /** Names of hardware with a port that takes a cable. */
@@ -106,7 +141,7 @@ export const hardwareTaking = (
   kind: EntryKind,
   diameter: number,
 ): string[] =>
-  list.filter((hardware) => others(hardware, kind, diameter) !== '').map(({ name }) => name);
+  list.filter((hardware) => others(hardware, kind, diameter).length > 0).map(({ name }) => name);
 
 /**
  * Puts each cable into its port, or into the first that suits, and chooses the seals.
@@ -115,13 +150,12 @@ export const hardwareTaking = (
 export function sealPorts(
   hardware: Hardware,
   entries: readonly CableEntry[],
-  unit: LengthUnit,
 ): { ports: PortUse[]; left: CableEntry[] } {
   const ports = hardware.ports.map((port): PortUse => ({ port, entries: [], plugs: 0 }));
   const left: CableEntry[] = [];
   const free = (use: PortUse) => use.entries.length < use.port.holes;
   const suits = (use: PortUse, entry: CableEntry) =>
-    entry.diameter !== null && sealBeside(hardware, use, entry, entry.diameter, unit).ok;
+    entry.diameter !== null && sealBeside(hardware, use, entry, entry.diameter).ok;
   // Cables whose port a person chose have it before any other.
   const ordered = [...entries].sort((a, b) => Number(a.port === null) - Number(b.port === null));
   for (const entry of ordered) {
@@ -133,8 +167,7 @@ export function sealPorts(
       left.push(entry);
       continue;
     }
-    const seal =
-      entry.diameter === null ? null : sealBeside(hardware, use, entry, entry.diameter, unit);
+    const seal = entry.diameter === null ? null : sealBeside(hardware, use, entry, entry.diameter);
     use.entries.push({ entry, seal });
   }
   for (const use of ports) use.plugs = use.port.holes - use.entries.length;

@@ -1,105 +1,123 @@
 import { fiberCount } from '../record/cable.ts';
-import { formatLength } from '../measure/length.ts';
-import { plural } from '../measure/count.ts';
-import type { CutPlan, CutTask } from './cutPlan.ts';
+import type { Quantity } from '../record/message.ts';
+import { type CutPlan, type CutTask, LONGEST_PULL } from './cutPlan.ts';
 import type { SealChoice } from './seal.ts';
+
+/** What is done at a step of opening a cable. */
+export type PrepStepMessage =
+  | {
+      code:
+        | 'rightCable'
+        | 'diameter'
+        | 'tracer'
+        | 'chooseSeal'
+        | 'peelDrop'
+        | 'slitRipcord'
+        | 'yarn'
+        | 'bond'
+        | 'clean'
+        | 'hitches'
+        | 'cutMark'
+        | 'clamp'
+        | 'routeFiber'
+        | 'routeTubes';
+    }
+  /** Layers that are peeled or spacers that are added, 0 without; `clip` is `none` without. */
+  | {
+      code: 'threadSeal';
+      seal: string;
+      port: string;
+      layers: number;
+      clip: string;
+      bushing: 'yes' | 'no';
+      slit: 'yes' | 'no';
+    }
+  | { code: 'tapeAtEnd' | 'tapeAtRingCut' }
+  | { code: 'ringCut' | 'ringCutTwice'; at: Quantity }
+  | { code: 'trimStrength'; kept: Quantity }
+  | { code: 'dedicateTube'; tube: number }
+  | { code: 'windowTube'; tube: number; from: Quantity }
+  | { code: 'scoreWithScorer' | 'scoreWithStripper'; most: Quantity }
+  | { code: 'runRibbons'; tubes: number }
+  | { code: 'hoseClamp'; below: Quantity };
+
+/** What must be known before a step. */
+export type PrepCaution =
+  'blade' | 'bladeTubes' | 'shards' | 'shardsOtherTubes' | 'solvent' | 'qualified';
 
 /** One thing to do, in the trade's order. */
 export interface PrepStep {
   /** Names the step for good, so that a tick stays with it. */
   key: string;
-  words: string;
-  caution: string | null;
+  message: PrepStepMessage;
+  caution: PrepCaution | null;
 }
 
-const BLADE = 'Blade: cut-resistant glove, cut away from yourself.';
-const GLASS = 'Glass shards: eyes covered, shards into a closed container.';
-const SOLVENT = 'Solvent: air the place, no flame, arc or heater near.';
-const LOCAL = 'Follow local codes and your company’s practice; bonding is for qualified people.';
+const yesNo = (holds: boolean): 'yes' | 'no' => (holds ? 'yes' : 'no');
+
+function sealStep(seal: SealChoice | null): PrepStepMessage {
+  if (!seal) return { code: 'chooseSeal' };
+  const { row, port, bushing, slit } = seal;
+  return {
+    code: 'threadSeal',
+    seal: row.seal,
+    port,
+    layers: row.layers,
+    clip: row.clip === '' ? 'none' : row.clip,
+    bushing: yesNo(bushing),
+    slit: yesNo(slit),
+  };
+}
 
 /** The work on one cable, from the van to the tray: seal before the first cut, order as in the trade. */
 export function prepSteps(task: CutTask, plan: CutPlan, seal: SealChoice | null): PrepStep[] {
-  const { hardware, makeUp, entry, practice, unit } = task;
+  const { hardware, makeUp, entry, practice } = task;
   const steps: PrepStep[] = [];
-  const add = (key: string, words: string, caution: string | null = null) =>
-    steps.push({ key, words, caution });
-  const show = (length: number) => formatLength(length, unit);
-  add('right', 'The right cable, dark, and the kit complete? Check at the van.');
-  add('diameter', 'Measure the outside diameter in three places; the largest counts.');
-  if (entry.tracer)
-    add('tracer', 'Split off the tracer or tone wire, back past where the seal will sit.', BLADE);
-  if (seal) {
-    const layers =
-      seal.row.layers > 0 ? `, ${plural(seal.row.layers, 'layer')} peeled or spacers added` : '';
-    const clip = seal.row.clip === '' ? '' : `, ${seal.row.clip}`;
-    add(
-      'seal',
-      `Thread ${seal.row.seal}${layers}${clip}${seal.bushing ? ', with a bushing' : ''} onto the cable for ${seal.port}${seal.slit ? ', slit' : ''}, before anything is opened.`,
-    );
-  } else add('seal', 'Choose and thread the seal before anything is opened.');
-  add('mark', `Lay the tape with its zero at ${plan.zero} and set every mark of the plan.`);
+  const add = (key: string, message: PrepStepMessage, caution: PrepCaution | null = null) =>
+    steps.push({ key, message, caution });
+  const express = entry.kind === 'express';
+  add('right', { code: 'rightCable' });
+  add('diameter', { code: 'diameter' });
+  if (entry.tracer) add('tracer', { code: 'tracer' }, 'blade');
+  add('seal', sealStep(seal));
+  add('mark', { code: plan.zero === 'cableEnd' ? 'tapeAtEnd' : 'tapeAtRingCut' });
   add(
     'ring',
-    entry.kind === 'express'
-      ? `Ring-cut at 0 and at ${show(plan.opening)}, through the sheath only.`
-      : `Ring-cut at ${show(plan.opening)}, through the sheath only.`,
-    `${BLADE} Never into the tubes.`,
+    { code: express ? 'ringCutTwice' : 'ringCut', at: { lengthTenthsMm: plan.opening } },
+    'bladeTubes',
   );
-  add(
-    'sheath',
-    entry.kind === 'drop'
-      ? 'Score both edges down to the rods, split and peel the sheath off.'
-      : 'Slit with the ripcord and peel the sheath off.',
-    BLADE,
-  );
-  add('strength', `Trim the strength member to ${show(hardware.keep.strength)} past the sheath.`);
-  if (entry.kind !== 'drop')
-    add('yarn', 'Take off binder tape, yarn and filler rods; keep aramid and ripcord as marked.');
-  if (entry.armoured)
-    add('bond', 'Fit the shield connector and the bond before the cable is clamped.', LOCAL);
-  const tool =
-    practice.tubeTool === 'scorer'
-      ? 'a fixed-depth scorer'
-      : 'a wire stripper (it can nick fibers: slowly)';
-  if (entry.kind === 'express') {
-    for (const { unit: number, way } of entry.tubes)
+  add('sheath', { code: entry.kind === 'drop' ? 'peelDrop' : 'slitRipcord' }, 'blade');
+  add('strength', { code: 'trimStrength', kept: { lengthTenthsMm: hardware.keep.strength } });
+  if (entry.kind !== 'drop') add('yarn', { code: 'yarn' });
+  if (entry.armoured) add('bond', { code: 'bond' }, 'qualified');
+  if (express)
+    for (const { unit: tube, way } of entry.tubes)
       add(
-        `tube ${number}`,
+        `tube ${tube}`,
         way === 'dedicate'
-          ? `Tube ${number}: check its number and colour twice, then cut it at the second ring cut.`
-          : `Tube ${number}: cut a window at ${show(hardware.window)} from each sheath edge; take out only the fibers that are needed.`,
-        `${GLASS} Cut no other tube.`,
+          ? { code: 'dedicateTube', tube }
+          : { code: 'windowTube', tube, from: { lengthTenthsMm: hardware.window } },
+        'shardsOtherTubes',
       );
-  }
-  if (entry.kind !== 'express' || entry.tubes.some((tube) => tube.way === 'dedicate'))
+  if (!express || entry.tubes.some((tube) => tube.way === 'dedicate'))
     add(
       'score',
-      `Score the tube with ${tool}, snap, and pull off in pieces as marked: none over ${formatLength(6096, unit, 'down')}.`,
-      GLASS,
+      {
+        code: practice.tubeTool === 'scorer' ? 'scoreWithScorer' : 'scoreWithStripper',
+        most: { lengthTenthsMm: LONGEST_PULL, towards: 'down' },
+      },
+      'shards',
     );
-  const clean = () => add('clean', 'Clean the gel off with solvent wipes, then dry.', SOLVENT);
+  const clean = () => add('clean', { code: 'clean' }, 'solvent');
   if (practice.gel === 'at once') clean();
   if (makeUp.kind === 'grouped-tube') {
-    add('hitches', 'Group 1: six half hitches of its binder round it before the binder comes off.');
-    add('offset', 'Group 2: cut an inch off its ends, as a second mark.', GLASS);
+    add('hitches', { code: 'hitches' });
+    add('offset', { code: 'cutMark' }, 'shards');
   }
   if (practice.gel === 'after grouping') clean();
-  if (plan.tubing[0])
-    add(
-      'pairs',
-      `Run the ribbons through ${plural(plan.tubing[0].count, 'tube')}: none twisted or crossed; note which runs where.`,
-    );
-  add(
-    'clamp',
-    'Clamp the sheath by hand, snug: a power driver or an over-tight clamp deforms the cable.',
-  );
-  add(
-    'hose',
-    `Hose clamp ${formatLength(hardware.hoseClamp, unit)} below the ring cut, inside the groove.`,
-  );
-  add(
-    'route',
-    `Route ${fiberCount(makeUp) === 1 ? 'the fiber' : 'tubes and fibers'} to their trays; tie at the tray’s entrance, loose enough to turn.`,
-  );
+  if (plan.tubing[0]) add('pairs', { code: 'runRibbons', tubes: plan.tubing[0].count });
+  add('clamp', { code: 'clamp' });
+  add('hose', { code: 'hoseClamp', below: { lengthTenthsMm: hardware.hoseClamp } });
+  add('route', { code: fiberCount(makeUp) === 1 ? 'routeFiber' : 'routeTubes' });
   return steps;
 }

@@ -1,17 +1,32 @@
 import Papa from 'papaparse';
 import { type Parsed, parsed, refused } from './parsed.ts';
 
+/** What a file that is no text looks like. */
+type OtherFile = 'png' | 'jpeg' | 'gif' | 'pdf' | 'zip';
+
+/** Why a list cannot be read as CSV. */
+export type CsvProblem =
+  | { code: 'noText' | 'empty' | 'oneColumn' | 'noRows' }
+  | { code: 'otherFile'; file: OtherFile }
+  /** A quoted cell that is not closed. */
+  | { code: 'quotes'; row: number };
+
+/** What is to be said of how a file was read. */
+export interface CsvNote {
+  code: 'windows1252';
+}
+
 export interface Table {
   header: string[];
   rows: string[][];
 }
 
-const SIGNATURES: [string, number[]][] = [
-  ['a PNG picture', [0x89, 0x50, 0x4e, 0x47]],
-  ['a JPEG picture', [0xff, 0xd8, 0xff]],
-  ['a GIF picture', [0x47, 0x49, 0x46, 0x38]],
-  ['a PDF', [0x25, 0x50, 0x44, 0x46]],
-  ['a spreadsheet or zip file', [0x50, 0x4b, 0x03, 0x04]],
+const SIGNATURES: [OtherFile, number[]][] = [
+  ['png', [0x89, 0x50, 0x4e, 0x47]],
+  ['jpeg', [0xff, 0xd8, 0xff]],
+  ['gif', [0x47, 0x49, 0x46, 0x38]],
+  ['pdf', [0x25, 0x50, 0x44, 0x46]],
+  ['zip', [0x50, 0x4b, 0x03, 0x04]],
 ];
 
 /** How a text file is encoded. */
@@ -23,7 +38,7 @@ export interface DecodedText {
   encoding: TextEncoding;
 }
 
-const NO_TEXT = 'This is no text file: save the list as CSV (UTF-8) and choose that.';
+const NO_TEXT = { code: 'noText' } as const;
 
 /** Characters that no text has: controls other than tab, line ends, form feed and end of file. */
 // eslint-disable-next-line no-control-regex
@@ -55,12 +70,10 @@ function utf16Of(bytes: Uint8Array): TextEncoding | null {
  * Decodes the bytes of a text file: UTF-8 or UTF-16, with or without a byte order mark, else Windows-1252,
  * which older programs write. Anything else is refused by what it looks like.
  */
-export function decodeText(bytes: Uint8Array): Parsed<DecodedText> {
-  for (const [what, signature] of SIGNATURES) {
+export function decodeText(bytes: Uint8Array): Parsed<DecodedText, CsvProblem> {
+  for (const [file, signature] of SIGNATURES) {
     if (signature.every((byte, index) => bytes[index] === byte)) {
-      return refused(
-        `This is ${what}, not a CSV file: save the list as CSV (UTF-8) and choose that.`,
-      );
+      return refused({ code: 'otherFile', file });
     }
   }
   const read = (encoding: TextEncoding): string | null => {
@@ -79,33 +92,25 @@ export function decodeText(bytes: Uint8Array): Parsed<DecodedText> {
 }
 
 /** What is to be said of a text whose encoding is a guess. */
-export const encodingNotes = ({ encoding }: DecodedText): string[] =>
-  encoding === 'windows-1252'
-    ? ['The file is not UTF-8: it was read as Windows-1252. Check letters such as é, ñ and ü.']
-    : [];
+export const encodingNotes = ({ encoding }: DecodedText): CsvNote[] =>
+  encoding === 'windows-1252' ? [{ code: 'windows1252' }] : [];
 
 /**
  * Reads CSV text: comma, semicolon or tab, quotes as in RFC 4180, CRLF or LF, with or without a byte
  * order mark. The first row becomes the header; blank rows are passed over at the end only.
  */
-export function readCsv(text: string): Parsed<Table> {
+export function readCsv(text: string): Parsed<Table, CsvProblem> {
   const bare = text.startsWith('\uFEFF') ? text.slice(1) : text;
-  if (bare.trim() === '')
-    return refused('The file is empty: the first row holds the titles, a splice a row below.');
+  if (bare.trim() === '') return refused({ code: 'empty' });
   const result = Papa.parse<string[]>(bare, { delimitersToGuess: [',', ';', '\t', '|'] });
   const quotes = result.errors.find((error) => error.type === 'Quotes');
-  if (quotes)
-    return refused(
-      `Row ${(quotes.row ?? 0) + 1}: a quoted cell is not closed or has text after its closing quote.`,
-    );
+  if (quotes) return refused({ code: 'quotes', row: (quotes.row ?? 0) + 1 });
   const [header, ...rows] = result.data;
   while (rows.length > 0 && rows.at(-1)!.every((cell) => cell.trim() === '')) rows.pop();
   // A heading may stand alone in its row, above the titles.
   if (!header || result.data.slice(0, 30).every((row) => row.length < 2))
-    return refused(
-      'Only one column was found: separate the columns by commas, semicolons or tabs.',
-    );
-  if (rows.length === 0) return refused('There are titles but no rows below them.');
+    return refused({ code: 'oneColumn' });
+  if (rows.length === 0) return refused({ code: 'noRows' });
   return parsed({ header: header.map((title) => title.trim()), rows });
 }
 

@@ -10,6 +10,7 @@ export * from './hardware.ts';
 export * from './instrument.ts';
 export * from './instrumentLog.ts';
 export * from './limits.ts';
+export * from './message.ts';
 export * from './moment.ts';
 export * from './origin.ts';
 export * from './parsed.ts';

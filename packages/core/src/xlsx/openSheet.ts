@@ -1,6 +1,6 @@
 import { type Parsed, parsed } from '../record/parsed.ts';
 import { type TitledTable, hasTitles, startAtTitles } from '../record/titles.ts';
-import { type SheetTable, readXlsx } from './readXlsx.ts';
+import { type SheetNote, type SheetTable, type WorkbookProblem, readXlsx } from './readXlsx.ts';
 
 /**
  * Opens the list in a workbook: the sheet that is asked for, or the first with titles that are known, as a cover
@@ -14,7 +14,7 @@ export function openSheet(
   match: (header: readonly string[]) => Record<string, number | null>,
   progress?: (rows: number) => void,
   sheet?: string,
-): Parsed<{ whole: SheetTable; list: TitledTable<SheetTable> }> {
+): Parsed<{ whole: SheetTable; list: TitledTable<SheetTable> }, WorkbookProblem> {
   const first = readXlsx(bytes, progress, sheet);
   if (!first.ok) return first;
   const opened = opening(first.value, match);
@@ -33,9 +33,9 @@ function opening(
   match: (header: readonly string[]) => Record<string, number | null>,
 ): { whole: SheetTable; list: TitledTable<SheetTable> } {
   const list = startAtTitles(whole, match);
-  const notes =
+  const notes: SheetNote[] =
     whole.sheets.length > 1
-      ? [`The sheet “${whole.sheet}” is read, of ${whole.sheets.length}.`, ...whole.notes]
+      ? [{ code: 'sheetOf', sheet: whole.sheet, count: whole.sheets.length }, ...whole.notes]
       : whole.notes;
   const odd = whole.odd.filter(({ row }) => row >= list.titlesRow);
   return { whole, list: { ...list, notes, odd } };

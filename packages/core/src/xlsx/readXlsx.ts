@@ -4,19 +4,46 @@ import { type Parsed, parsed, refused } from '../record/parsed.ts';
 import type { ListProblem } from '../plan/spliceList.ts';
 import type { Table } from '../record/csv.ts';
 
+/** Why a workbook cannot be read. */
+export type WorkbookProblem =
+  | { code: 'noWorkbook' | 'openDocument' | 'otherZip' | 'noSheet' | 'noRows' }
+  | { code: 'noSuchSheet' | 'sheetMissing' | 'sheetTooNarrow'; sheet: string }
+  | { code: 'rowTooFar'; row: number }
+  | { code: 'broken'; reason: string };
+
+/** What is odd about a cell, or about cells that are merged. */
+export type CellProblem =
+  | { code: 'formulaWithoutValue' | 'merged'; cell: string }
+  | { code: 'errorValue' | 'dateValue'; cell: string; shown: string };
+
+/** What is to be said of how a sheet was read. */
+export type SheetNote =
+  | { code: 'formulas'; count: number; cell: string }
+  | { code: 'sheetOf'; sheet: string; count: number };
+
+/** A row that no sheet has. */
+class RowTooFar extends Error {
+  readonly row: number;
+
+  constructor(row: number) {
+    super(`row ${row} is past the last of a sheet`);
+    this.row = row;
+  }
+}
+
 /** A cell that is not what it seems, at its place: the row as a spreadsheet counts it, the column from 0. */
 export interface OddCell {
   row: number;
   column: number;
   value: string;
-  message: string;
+  message: CellProblem;
 }
 
 /** A sheet of a workbook: its first row and those below it as text, and what is odd about cells. */
 export interface SheetTable extends Table {
   odd: OddCell[];
-  /** What was passed over, in words. */
-  notes: string[];
+  /** What was passed over. */
+  notes: SheetNote[];
   /** The sheet that is read, and all that may be, in the order of their tabs. */
   sheet: string;
   sheets: string[];
@@ -27,7 +54,7 @@ export const oddProblems = (
   odd: readonly OddCell[],
   header: readonly string[],
   match: Record<string, number | null>,
-): ListProblem[] =>
+): ListProblem<CellProblem>[] =>
   odd
     .filter(({ column, value }) => Object.values(match).includes(column) || value.includes(':'))
     .map(({ row, column, value, message }) => ({
@@ -75,7 +102,7 @@ export function readXlsx(
   bytes: Uint8Array,
   progress: (rows: number) => void = () => undefined,
   sheet?: string,
-): Parsed<SheetTable> {
+): Parsed<SheetTable, WorkbookProblem> {
   let parts: Record<string, Uint8Array>;
   try {
     parts = unzipSync(bytes, {
@@ -83,33 +110,23 @@ export function readXlsx(
         !/^xl\/worksheets\/|\/media\//.test(name) && originalSize < MOST_PART,
     });
   } catch {
-    return refused(
-      'This is no workbook, or a broken one: save it again as .xlsx, or as CSV (UTF-8).',
-    );
+    return refused({ code: 'noWorkbook' });
   }
   const text = (name: string) => (parts[name] ? strFromU8(parts[name]) : null);
   const workbook = text('xl/workbook.xml');
   if (workbook === null)
-    return refused(
-      parts['content.xml']
-        ? 'This is an OpenDocument sheet: save it as .xlsx or as CSV (UTF-8).'
-        : 'This zip is no workbook: save the list as .xlsx, or as CSV (UTF-8).',
-    );
+    return refused({ code: parts['content.xml'] ? 'openDocument' : 'otherZip' });
   try {
     const sheets = sheetsOf(workbook, text('xl/_rels/workbook.xml.rels') ?? '');
     const chosen = sheet === undefined ? sheets[0] : sheets.find(({ name }) => name === sheet);
     if (!chosen)
-      return refused(
-        sheet === undefined
-          ? 'There is no sheet in the workbook.'
-          : `There is no sheet “${sheet}” in the workbook.`,
-      );
+      return refused(sheet === undefined ? { code: 'noSheet' } : { code: 'noSuchSheet', sheet });
     const shared = sharedTexts(text('xl/sharedStrings.xml'));
     const dates = dateStyles(text('xl/styles.xml'));
     const base1904 = /<workbookPr[^>]*date1904="(1|true)"/.test(workbook);
     const reader = new SheetReader(shared, dates, base1904, progress);
     if (!pump(bytes, chosen.path, (chunk, last) => reader.write(chunk, last)))
-      return refused(`The sheet “${chosen.name}” is missing from the workbook.`);
+      return refused({ code: 'sheetMissing', sheet: chosen.name });
     const table: SheetTable = {
       ...reader.table(),
       sheet: chosen.name,
@@ -117,16 +134,12 @@ export function readXlsx(
     };
     // A heading may stand alone in its row, above the titles. A sheet beside others is shown: another may be meant.
     if (sheets.length === 1 && [table.header, ...table.rows].every((row) => row.length < 2))
-      return refused(
-        `The sheet “${chosen.name}” has fewer than two columns: the first row holds the titles.`,
-      );
-    if (sheets.length === 1 && table.rows.length === 0)
-      return refused('There are titles but no rows below them.');
+      return refused({ code: 'sheetTooNarrow', sheet: chosen.name });
+    if (sheets.length === 1 && table.rows.length === 0) return refused({ code: 'noRows' });
     return parsed(table);
   } catch (error) {
-    return refused(
-      `The workbook cannot be read: ${(error as Error).message}. Save it again, or as CSV.`,
-    );
+    if (error instanceof RowTooFar) return refused({ code: 'rowTooFar', row: error.row });
+    return refused({ code: 'broken', reason: (error as Error).message });
   }
 }
 
@@ -292,7 +305,7 @@ class SheetReader {
     switch (bare(name)) {
       case 'row':
         this.row = Number(attributes.r ?? this.row + 1);
-        if (this.row > MOST_ROWS) throw new Error(`row ${this.row} is past the last of a sheet`);
+        if (this.row > MOST_ROWS) throw new RowTooFar(this.row);
         this.cells = [];
         this.column = -1;
         return;
@@ -329,8 +342,7 @@ class SheetReader {
     if (this.formula) {
       this.formulas++;
       this.firstFormula ||= place;
-      if (this.value === '')
-        this.complain('', `${place} is a formula without a value: paste its value.`);
+      if (this.value === '') this.complain('', { code: 'formulaWithoutValue', cell: place });
     }
     switch (this.type) {
       case 's':
@@ -338,7 +350,7 @@ class SheetReader {
       case 'b':
         return this.value === '1' ? 'yes' : 'no';
       case 'e':
-        this.complain(this.value, `${place} is an error, ${this.value}: mend it in the sheet.`);
+        this.complain(this.value, { code: 'errorValue', cell: place, shown: this.value });
         return this.value;
       case 'str':
       case 'inlineStr':
@@ -356,10 +368,7 @@ class SheetReader {
   }
 
   private dated(day: string, place: string): string {
-    this.complain(
-      day,
-      `${place} is a date, ${day}: the sheet may have made one of 9/4. Format the column as text, and type it again.`,
-    );
+    this.complain(day, { code: 'dateValue', cell: place, shown: day });
     return day;
   }
 
@@ -370,11 +379,11 @@ class SheetReader {
       row,
       column: columnOf(first!),
       value: ref,
-      message: `${ref} are merged: only the first cell has a value. Take the merge apart, and fill every cell.`,
+      message: { code: 'merged', cell: ref },
     });
   }
 
-  private complain(value: string, message: string): void {
+  private complain(value: string, message: CellProblem): void {
     if (this.odd.length < MOST_ODD)
       this.odd.push({ row: this.row, column: this.column, value, message });
   }
@@ -383,11 +392,9 @@ class SheetReader {
     const [header = [], ...rows] = this.rows;
     while (rows.length > 0 && rows.at(-1)!.every((cell) => cell.trim() === '')) rows.pop();
     const width = header.length;
-    const notes =
+    const notes: SheetNote[] =
       this.formulas > 0
-        ? [
-            `${this.formulas === 1 ? 'A cell is a formula' : `${this.formulas.toLocaleString('en')} cells are formulas`} (${this.firstFormula}): the last value is taken.`,
-          ]
+        ? [{ code: 'formulas', count: this.formulas, cell: this.firstFormula }]
         : [];
     return {
       header: header.map((title) => title.trim()),

@@ -5,9 +5,12 @@ import {
   isFuture,
   retirementsOf,
   groupBy,
+  pairOf,
+  type Splice,
 } from '@cordel/core';
 import { PHOTO_BYTES, digestOf } from '@cordel/core/close';
 import { type PackedDocument, packedPath } from '@cordel/core/document';
+import { clashText } from '@cordel/text/plan';
 import { futureWords } from '../../http/moments.ts';
 import type { ProblemPlace } from '../../http/problem.ts';
 import type { DocumentFiles } from './files.ts';
@@ -157,16 +160,24 @@ function checkClashes(document: PackedDocument, complain: Complain): void {
       .filter(({ splice }) => !retired.has(splice.id)),
     ({ splice }) => splice.closureId,
   );
+  const withNames = (splice: Splice): Splice => ({
+    ...splice,
+    cableA: names.get(splice.cableA) ?? splice.cableA,
+    cableB: names.get(splice.cableB) ?? splice.cableB,
+  });
   for (const closure of document.closures) {
     const own = byClosure.get(closure.id) ?? [];
     const clashes = findClashes(
       own.map(({ splice }) => splice),
       closure.trays,
-      (at) => `splice ${own[at]!.index}`,
+      (at) => ({
+        code: 'splice',
+        fibers: pairOf(withNames(own[at]!.splice)),
+      }),
       (id) => names.get(id) ?? id,
     );
     for (const clash of clashes)
-      complain(`/splices/${own[clash.index]!.index}/${clash.column}`, clash.message);
+      complain(`/splices/${own[clash.index]!.index}/${clash.column}`, clashText(clash.message));
   }
 }
 

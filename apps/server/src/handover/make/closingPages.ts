@@ -11,6 +11,7 @@ import {
   testTask,
   visitsOf,
 } from '@cordel/core/close';
+import { leakCauseText, pointText, roundReasonText } from '@cordel/text/close';
 import type { PackageClosure } from '../messages.ts';
 import { facePicture, gaugePicture, signaturePicture } from './drawings.ts';
 import { ACCENT, INK, SECOND, type Sheets } from './paper.ts';
@@ -41,11 +42,11 @@ function writeInspection(sheets: Sheets, { state }: PackageClosure): void {
       { title: 'By, at', width: 33 },
     ],
     looked.map(({ point, state: said, entry }) => [
-      point.words,
-      said === 'bad' ? 'not so' : said === 'open' ? 'look again' : said,
+      pointText(point.message, sheets.units),
+      said === 'bad' ? 'fail' : said === 'open' ? 'check again' : said,
       entry ? `${entry.by}, ${sheets.moment(entry.at)}` : 'from the record',
     ]),
-    (row) => (row[1] === 'not so' ? ACCENT : INK),
+    (row) => (row[1] === 'fail' ? ACCENT : INK),
   );
 }
 
@@ -88,7 +89,7 @@ function writeRound(
   const { round, state, bubbles, mends, release, estimate } = pressed;
   const unit = sheets.units.pressure;
   sheets.paragraph(
-    `Test ${index + 1}${pressed.origin === 'simulated' ? ', readings simulated' : ''}: ${state}. ${sheets.moment(round.at)}, ${round.by}; ${formatGauge(round.targetPa, unit)}, limit ${formatGauge(round.limitPa, unit, 'down')}. ${pressed.words}`,
+    `Test ${index + 1}${pressed.origin === 'simulated' ? ', readings simulated' : ''}: ${state}. ${sheets.moment(round.at)}, ${round.by}; ${formatGauge(round.targetPa, unit)}, limit ${formatGauge(round.limitPa, unit, 'down')}. ${roundReasonText(pressed.reason)}`,
     { face: 'bold', ink: state === 'passed' ? INK : ACCENT },
   );
   if (estimate.verdict !== 'few')
@@ -99,7 +100,8 @@ function writeRound(
   writeLooked(sheets, pressed);
   if (hardware && bubbles.length > 0) {
     facePicture(sheets, hardware, pressed.looked);
-    for (const place of bubbles) sheets.paragraph(`${place}: ${leakCause(hardware, place).cause}`);
+    for (const place of bubbles)
+      sheets.paragraph(`${place}: ${leakCauseText(leakCause(hardware, place))}`);
   }
   for (const mend of mends)
     sheets.paragraph(`Repaired at ${mend.place}: ${mend.what} (${mend.by})`);

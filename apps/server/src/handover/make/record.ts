@@ -1,16 +1,16 @@
 import {
   type Hardware,
   type Project,
-  GROUP_WORDS,
   type Ruling,
   SPLICE_STATES,
-  STATE_WORDS,
   formatDistance,
   plural,
   rollUp,
   spliceState,
   groupBy,
 } from '@cordel/core';
+import { pointText } from '@cordel/text/close';
+import { groupVerdictText, spliceStateText } from '@cordel/text/loss/states';
 import type { PackageClosure, PackageMessage, PackageSplice } from '../messages.ts';
 import { RULING_TITLES, limitText, lossText, meanText } from '../../exchange/columns.ts';
 import type { DescribeFiber } from '../../exchange/describer.ts';
@@ -29,8 +29,8 @@ export function writeSummary(sheets: Sheets, { project, rows, tally, title }: Op
     `As-built record. ${plural(tally.total, 'splice')}: ${SPLICE_STATES.filter(
       (state) => tally[state] > 0,
     )
-      .map((state) => `${tally[state]} ${STATE_WORDS[state]}`)
-      .join(', ')}. Verdict: ${GROUP_WORDS[tally.verdict]}.`,
+      .map((state) => `${tally[state]} ${spliceStateText(state)}`)
+      .join(', ')}. Verdict: ${groupVerdictText(tally.verdict)}.`,
     { face: 'bold', size: 11, ink: tally.verdict === 'fail' ? ACCENT : INK },
   );
   sheets.paragraph(
@@ -55,7 +55,7 @@ export function writeSummary(sheets: Sheets, { project, rows, tally, title }: Op
       lossText({ half: row.maxHalf }),
       meanText(row),
       row.grade ?? '',
-      GROUP_WORDS[row.verdict],
+      groupVerdictText(row.verdict),
       row.closing === 'done' ? 'signed' : row.closing,
     ]),
     (row) => (row[6] === 'fail' ? ACCENT : INK),
@@ -81,7 +81,7 @@ export function writeClosure(
         : `At ${formatDistance(closure.distance, project.units.distance)}.`,
       hardware ? `${hardware.name}.` : '',
       `${row.done} of ${plural(row.due, 'splice')} made${row.dead > 0 ? `, ${row.dead} dead` : ''}, on ${plural(closure.trays.length, 'tray')}.`,
-      `Verdict: ${GROUP_WORDS[row.verdict]}${row.grade ? `, ${row.grade}` : ''}.`,
+      `Verdict: ${groupVerdictText(row.verdict)}${row.grade ? `, ${row.grade}` : ''}.`,
       state.stage === 'signed' ? 'Closed, tested and signed.' : 'Not signed.',
     ]
       .filter(Boolean)
@@ -129,7 +129,7 @@ function writeTrays(
     const mean = meanText(row);
     sheets.put(`Tray ${tray}`, x(), sheets.y, { size: 9.5, face: 'bold' });
     sheets.put(
-      `${row.done} of ${row.due}${mean ? `, mean ${mean} dB` : ''}, ${GROUP_WORDS[row.verdict]}`,
+      `${row.done} of ${row.due}${mean ? `, mean ${mean} dB` : ''}, ${groupVerdictText(row.verdict)}`,
       x() + 48,
       sheets.y + 0.8,
       { size: 8, ink: row.verdict === 'fail' ? ACCENT : SECOND },
@@ -156,7 +156,7 @@ function writeTrays(
         ink,
       );
       sheets.put(
-        `${lossText(splice)}${splice.half === null ? '' : ' dB'}   ${STATE_WORDS[spliceState(splice)]}${splice.tries > 1 ? `, try ${splice.tries}` : ''}${splice.origin === 'simulated' ? ', simulated' : ''}`,
+        `${lossText(splice)}${splice.half === null ? '' : ' dB'}   ${spliceStateText(spliceState(splice))}${splice.tries > 1 ? `, try ${splice.tries}` : ''}${splice.origin === 'simulated' ? ', simulated' : ''}`,
         x() + half - 104,
         sheets.y,
         ink,
@@ -189,7 +189,7 @@ function writeRetired(sheets: Sheets, { retired }: PackageClosure, describe: Des
       rows.map((row) => [
         `${end(row.cableA, row.fiberA)} to ${end(row.cableB, row.fiberB)}`,
         `tray ${row.tray} slot ${row.slot}`,
-        `${row.half === null ? '' : `${lossText(row)} dB, `}${STATE_WORDS[spliceState(row)]}`,
+        `${row.half === null ? '' : `${lossText(row)} dB, `}${spliceStateText(spliceState(row))}`,
       ]),
     );
   }
@@ -214,6 +214,6 @@ function writeWaivers(
     );
   for (const { point, entry } of points)
     sheets.paragraph(
-      `${point.words}: waived by ${entry!.by}, ${sheets.moment(entry!.at)}: ${entry!.why}`,
+      `${pointText(point.message, sheets.units)}: waived by ${entry!.by}, ${sheets.moment(entry!.at)}: ${entry!.why}`,
     );
 }

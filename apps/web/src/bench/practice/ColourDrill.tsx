@@ -2,6 +2,8 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { askColour, addressOf } from '@cordel/core';
 import { seeded } from '@cordel/standin';
+import { colourAnswerText } from '@cordel/text/bench';
+import { makeUpText, placeText } from '@cordel/text/fiber';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { FiberEye } from '@/ui/FiberEye';
@@ -18,7 +20,7 @@ export function ColourDrill() {
   const [seed, setSeed] = useState(() => Date.now() % 1_000_000);
   const [answer, setAnswer] = useState<number | null>(null);
   const [count, setCount] = useState({ right: 0, asked: 0 });
-  const question = useMemo(() => askColour(scheme, seeded(seed)), [scheme, seed]);
+  const question = useMemo(() => askColour(seeded(seed)), [seed]);
   const give = (choice: number) => {
     if (answer !== null) return;
     setAnswer(choice);
@@ -31,7 +33,10 @@ export function ColourDrill() {
     setAnswer(null);
     setSeed(seed + 1);
   };
-  const address = addressOf(question.makeUp, scheme, question.fiber);
+  const at = (fiber: number) => addressOf(question.makeUp, scheme, fiber);
+  const address = at(question.fiber);
+  const choiceText = (fiber: number) =>
+    question.asks === 'number' ? String(fiber) : placeText(at(fiber));
   return (
     <View style={{ gap: 12 }}>
       <Choice
@@ -44,7 +49,7 @@ export function ColourDrill() {
         }}
       />
       <Leaf style={{ gap: 10 }}>
-        <Txt ink="ink2">{question.cable}</Txt>
+        <Txt ink="ink2">{makeUpText(question.makeUp)}</Txt>
         {question.asks === 'place' ? (
           <Txt kind="title" heading={2}>{`Where is fiber ${question.fiber}?`}</Txt>
         ) : (
@@ -54,7 +59,7 @@ export function ColourDrill() {
               <Txt kind="title" heading={2}>
                 Which number is it?
               </Txt>
-              <Txt kind="strong">{`${address.unitWords}${address.unitWords ? ', ' : ''}fiber ${address.place.position} ${address.fiber.words}`}</Txt>
+              <Txt kind="strong">{placeText(address)}</Txt>
             </View>
           </View>
         )}
@@ -63,8 +68,8 @@ export function ColourDrill() {
             key={choice}
             label={
               answer === null
-                ? choice
-                : `${choice}${index === question.right ? ' ✓ right' : index === answer ? ' ✗ yours' : ''}`
+                ? choiceText(choice)
+                : `${choiceText(choice)}${index === question.right ? ' ✓ right' : index === answer ? ' ✗ yours' : ''}`
             }
             look={answer !== null && index === question.right ? 'dark' : 'plain'}
             onPress={() => give(index)}
@@ -78,7 +83,7 @@ export function ColourDrill() {
             ink={answer === question.right ? 'green' : 'accent'}
             live
           >
-            {question.why}
+            {colourAnswerText(question, address)}
           </Notice>
           <Press label="Next question" look="next" onPress={next} />
         </>

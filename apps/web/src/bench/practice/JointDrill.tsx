@@ -12,6 +12,8 @@ import {
   worstCleave,
 } from '@cordel/core';
 import { type PracticeJoint, practiceRound } from '@cordel/standin';
+import { actionText, faultText } from '@cordel/text/bench';
+import { colourText } from '@cordel/text/fiber';
 import { useProjectView } from '@/projects/context';
 import { FiberEye, RibbonBar } from '@/ui/FiberEye';
 import { Leaf } from '@/ui/Leaf';
@@ -26,18 +28,6 @@ const BEFORE: readonly Action[] = ACTIONS.filter(
   (action) => action !== 'keep' && action !== 'redo' && action !== 'arc check',
 );
 const AFTER: readonly Action[] = ACTIONS.filter((action) => action !== 'sleeve on');
-
-const WORDS: Record<Action, string> = {
-  keep: 'Keep it',
-  redo: 'Redo it',
-  'cleave again': 'Cleave again',
-  'clean and load again': 'Clean, load again',
-  'check colours and load again': 'Wrong colour: load again',
-  'turn the ribbon': 'Turn the ribbon',
-  'arc check': 'Check the arc',
-  'set the program': 'Set the program',
-  'sleeve on': 'Put the sleeve on',
-};
 
 /** A round of joints on the simulated splicer, some of them with a fault, scored at its end. */
 export function JointDrill() {
@@ -70,11 +60,11 @@ export function JointDrill() {
       {told ? (
         <>
           <Notice
-            word={REMEDY[told.fault].does === told.did ? 'Right.' : 'Missed.'}
-            ink={REMEDY[told.fault].does === told.did ? 'green' : 'accent'}
+            word={REMEDY[told.fault] === told.did ? 'Right.' : 'Missed.'}
+            ink={REMEDY[told.fault] === told.did ? 'green' : 'accent'}
             live
           >
-            {REMEDY[told.fault].why}
+            {faultText(told.fault)}
           </Notice>
           <Press label="Next joint" look="next" onPress={() => setTold(null)} />
         </>
@@ -89,13 +79,13 @@ function Score({ answers, onAgain }: { answers: readonly DrillAnswer[]; onAgain(
     <View style={{ gap: 10 }}>
       <Txt kind="figure">{`${score} of 100`}</Txt>
       <Txt>{`${right} of ${answers.length} joints right. A swap or a flip weighs double: no screen shows it.`}</Txt>
-      {misses.map(({ place, fault, did, why }) => (
+      {misses.map(({ place, fault, did }) => (
         <Notice
           key={place}
           word={`Joint ${place}: ${fault === 'none' ? 'no fault' : fault}.`}
           ink="accent"
         >
-          {`You chose “${WORDS[did].toLowerCase()}”. ${why}`}
+          {`You chose “${actionText(did).toLowerCase()}”. ${faultText(fault)}`}
         </Notice>
       ))}
       <Press label="Another round" look="next" onPress={onAgain} />
@@ -125,7 +115,7 @@ function JointInHand({
     <Leaf style={{ gap: 10 }}>
       <Txt>
         {count === 1
-          ? `The plan: fiber ${joint.wanted[0]} ${at(joint.wanted[0]!).fiber.words} onto ${joint.wanted[0]} ${at(joint.wanted[0]!).fiber.words}.`
+          ? `The plan: fiber ${joint.wanted[0]} ${colourText(at(joint.wanted[0]!).fiber)} onto ${joint.wanted[0]} ${colourText(at(joint.wanted[0]!).fiber)}.`
           : 'The plan: ribbon 1 onto ribbon 1, fiber 1 onto fiber 1.'}
       </Txt>
       <View style={{ flexDirection: 'row', justifyContent: 'space-around', gap: 8 }}>
@@ -151,7 +141,7 @@ function JointInHand({
             <Press label="Fire the arc" look="next" onPress={() => setFired(true)} />
           ) : null}
           {(fired ? AFTER : BEFORE).map((action) => (
-            <Press key={action} label={WORDS[action]} onPress={() => onAct(action)} />
+            <Press key={action} label={actionText(action)} onPress={() => onAct(action)} />
           ))}
         </View>
       )}
@@ -179,7 +169,7 @@ function Side({
       )}
       <Txt kind="strong">
         {places.length === 1
-          ? `${first.fiber.words} · ${first.fiber.letters}`
+          ? `${colourText(first.fiber)} · ${first.fiber.letters}`
           : `${at(places[0]!).fiber.letters} … ${at(places.at(-1)!).fiber.letters}`}
       </Txt>
     </View>

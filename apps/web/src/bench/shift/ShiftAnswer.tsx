@@ -1,5 +1,7 @@
 import { View } from 'react-native';
+import { formatLoss } from '@cordel/core';
 import { type ShiftOutcome } from '@cordel/core/shift';
+import { shiftUnitText } from '@cordel/text/bench';
 import { useClock } from '@/projects/useClock';
 import { Leaf } from '@/ui/Leaf';
 import { Txt } from '@/ui/Txt';
@@ -47,11 +49,11 @@ export function Answer({
         <Txt kind="strong" ink={share >= 80 ? 'green' : share >= 40 ? 'ink' : 'accent'}>
           {`${share} % to finish within the window, to ${at(window)}.`}
         </Txt>
-        {outcome.lastStart.map(({ label, at: last }) => (
-          <Txt key={label}>
+        {outcome.lastStart.map(({ unit, at: last }) => (
+          <Txt key={shiftUnitText(unit)}>
             {last > 0
-              ? `Last safe moment to begin ${label}: ${at(last)}.`
-              : `Too late to begin ${label} and be done with nine in ten.`}
+              ? `Last safe moment to begin ${shiftUnitText(unit)}: ${at(last)}.`
+              : `Too late to begin ${shiftUnitText(unit)} and be done with nine in ten.`}
           </Txt>
         ))}
       </Leaf>
@@ -76,6 +78,9 @@ export function Answer({
 const hours = (minutes: number): string =>
   `${Math.floor(minutes / 60)} h ${String(Math.round(minutes % 60)).padStart(2, '0')} min`;
 
+const lossRange = ({ lossMdb: { least, most } }: ShiftAnswer['ways'][number]): string =>
+  least === most ? `${formatLoss(least)} dB` : `${formatLoss(least)} to ${formatLoss(most)} dB`;
+
 /** One by one against ribbonizing, side by side. */
 function Ways({ ways }: { ways: ShiftAnswer['ways'] }) {
   const [single, ribbonized] = ways as [ShiftAnswer['ways'][number], ShiftAnswer['ways'][number]];
@@ -90,7 +95,7 @@ function Ways({ ways }: { ways: ShiftAnswer['ways'] }) {
     ['Sleeves', `${single.sleeves} single`, `${ribbonized.sleeves} ribbon`],
     ['Adhesive', '0 ml', `${ribbonized.adhesive} ml`],
     ['Applicator pads', '0', String(ribbonized.pads)],
-    ['Usual loss a fiber', single.loss, ribbonized.loss],
+    ['Usual loss a fiber', lossRange(single), lossRange(ribbonized)],
     [
       'Made again',
       `${Math.round(single.redo * 100)} %`,

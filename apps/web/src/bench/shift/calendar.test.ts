@@ -7,7 +7,7 @@ const outcome: ShiftOutcome = {
   runs: 10,
   finish: { p10: 9000, p50: 10_000, p90: 11_000, mean: 10_000 },
   inWindow: 0.9,
-  lastStart: [{ label: 'a tube of 12', at: 20_000 }],
+  lastStart: [{ unit: { way: 'single', sleeves: 12, fibers: 1 }, at: 20_000 }],
   used: { people: 1, places: 0.5, splicers: 0.6, heaters: 0.6, ready: 0.5 },
   bottleneck: 'people',
 };

@@ -1,5 +1,6 @@
 import ICAL from 'ical.js';
 import type { ShiftOutcome, ShiftSetting, Timeline } from '@cordel/core/shift';
+import { shiftUnitText } from '@cordel/text/bench';
 
 interface CalendarTask {
   closure: string;
@@ -42,8 +43,9 @@ export function shiftCalendar(task: CalendarTask): string {
   setting.breaks.forEach(({ at: from, length }, index) =>
     add(`break-${index}`, 'Break', from * 60, (from + length) * 60),
   );
-  outcome.lastStart.forEach(({ label, at: last }, index) => {
-    if (last > 0) add(`last-${index}`, `Last safe moment to begin ${label}`, last, last + 300);
+  outcome.lastStart.forEach(({ unit, at: last }, index) => {
+    if (last > 0)
+      add(`last-${index}`, `Last safe moment to begin ${shiftUnitText(unit)}`, last, last + 300);
   });
   return `${calendar.toString()}\r\n`;
 }

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { describeMakeUp, formatDistance, parseDistance, parseMakeUp, plural } from '@cordel/core';
+import { formatDistance, parseDistance, parseMakeUp, plural } from '@cordel/core';
+import { makeUpText } from '@cordel/text/fiber';
 import { useSummary } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { Grid } from '@/ui/Grid';
@@ -35,7 +36,7 @@ export function NetworkPage() {
             problems={problems}
             feedback={({ figure }) => {
               const read = parseMakeUp(figure);
-              return read.ok ? describeMakeUp(read.value) : '';
+              return read.ok ? makeUpText(read.value) : '';
             }}
             onChange={(row) => change('cables', row)}
           />

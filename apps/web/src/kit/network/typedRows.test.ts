@@ -64,7 +64,7 @@ describe('closures typed one after the other', () => {
   it('say in their row what would be right', () =>
     expect(errors(readClosures([row('', '5'), row('Ford', 'far')], [], PROJECT))).toEqual([
       'Give it a name.',
-      expect.stringMatching(/“far” is no distance/),
+      expect.stringMatching(/“far” is not a distance/),
     ]));
 });
 

@@ -2,7 +2,6 @@ import {
   type Cable,
   type Closure,
   type DistanceUnit,
-  type Parsed,
   type Project,
   USUAL_GLASS,
   USUAL_RUN,
@@ -11,8 +10,13 @@ import {
   parseDistance,
   parseMakeUp,
   parsed,
-  refused,
 } from '@cordel/core';
+import { makeUpProblemText } from '@cordel/text/fiber';
+import { distanceProblemText } from '@cordel/text/measure';
+import { issueText } from '@cordel/text/record';
+import type { FormRead } from '@/ui/formRead';
+
+const refused = (error: string): { ok: false; error: string } => ({ ok: false, error });
 
 /** A row as it is typed: a name, and a cable's fibers or a closure's distance. */
 export interface TypedRow {
@@ -44,9 +48,9 @@ function readName(
   rows: readonly TypedRow[],
   known: readonly { id: string; name: string }[],
   schema: typeof cableNameSchema | typeof nameSchema,
-): Parsed<string> {
+): FormRead<string> {
   const checked = schema.safeParse(row.name);
-  if (!checked.success) return refused(checked.error.issues[0]!.message);
+  if (!checked.success) return refused(issueText(checked.error.issues[0]!));
   // A row that waits for a signal is known by its own id: saving it again is no clash.
   if (known.some(({ id, name }) => id !== row.id && same(name, row.name)))
     return refused(`${checked.data} is here already: choose another name.`);
@@ -61,12 +65,12 @@ export const readCables = (
   rows: readonly TypedRow[],
   known: readonly Cable[],
   { id: projectId, schemeId }: Pick<Project, 'id' | 'schemeId'>,
-): Parsed<Cable>[] =>
+): FormRead<Cable>[] =>
   rows.map((row) => {
     const name = readName(row, rows, known, cableNameSchema);
     if (!name.ok) return name;
     const makeUp = parseMakeUp(row.figure);
-    if (!makeUp.ok) return makeUp;
+    if (!makeUp.ok) return refused(makeUpProblemText(makeUp.error));
     return parsed({
       id: row.id,
       projectId,
@@ -83,7 +87,7 @@ export const readClosures = (
   rows: readonly TypedRow[],
   known: readonly Closure[],
   { id: projectId, units }: { id: string; units: { distance: DistanceUnit } },
-): Parsed<Closure>[] => {
+): FormRead<Closure>[] => {
   const others = known.filter(({ id }) => !rows.some((row) => row.id === id));
   const next = Math.max(-1, ...others.map(({ ordinal }) => ordinal)) + 1;
   return rows.map((row, index) => {
@@ -91,7 +95,7 @@ export const readClosures = (
     if (!name.ok) return name;
     const distance =
       row.figure.trim() === '' ? parsed(null) : parseDistance(row.figure, units.distance);
-    if (!distance.ok) return distance;
+    if (!distance.ok) return refused(distanceProblemText(distance.error));
     return parsed({
       id: row.id,
       projectId,

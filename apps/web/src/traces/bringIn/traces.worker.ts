@@ -14,6 +14,7 @@ import {
   readSor,
   settlePlace,
 } from '@cordel/core/otdr';
+import { sorProblemText } from '@cordel/text/files';
 
 /** A file as it was looked at. */
 export interface LookedFile {
@@ -69,7 +70,7 @@ const traceReader = {
         name,
         digest: bytesToHex(sha256(bytes)),
         facts: read.ok ? factsOf(read.value) : null,
-        error: read.ok ? null : read.error,
+        error: read.ok ? null : sorProblemText(read.error),
       };
       files.set(key, { name, bytes });
       looked.set(key, entry);

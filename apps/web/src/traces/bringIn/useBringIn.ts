@@ -4,6 +4,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { type Direction, type TracePlace, fiberCount } from '@cordel/core';
 import type { NamedPlace, NamingSetting } from '@cordel/core/otdr';
+import { placeProblemText } from '@cordel/text/otdr';
 import { personNow } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import { useTraces } from '../queries';
@@ -207,7 +208,11 @@ function stateOf(
     return { state: 'here already', words: 'The same content was imported before.' };
   if (again) return { state: 'twice', words: 'The same content as another file of these.' };
   if (!place) return { state: 'to be settled', words: 'Being read …' };
-  if (place.problems.length > 0) return { state: 'to be settled', words: place.problems.join(' ') };
+  if (place.problems.length > 0)
+    return {
+      state: 'to be settled',
+      words: place.problems.map((problem) => placeProblemText(problem)).join(' '),
+    };
   return { state: 'ready', words: '' };
 }
 

@@ -2,6 +2,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { type DistanceUnit, fiberCount, formatPlace, plural } from '@cordel/core';
+import { findingEvidence, findingTitle, whereText } from '@cordel/text/otdr';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { Empty, Notice, Waiting } from '@/ui/Notice';
@@ -141,7 +142,8 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
       drop: 0.3 * index,
     }));
   }, [circuit, traces, mode, odd, fiber]);
-  const unit = useProjectView().project.units.distance;
+  const { project } = useProjectView();
+  const unit = project.units.distance;
   const pegs = useMemo(() => pegsOf(circuit, nm), [circuit, nm]);
   const oddFiber = circuit.fellows.find(({ id }) => id === odd?.id)?.fiber;
   const choices = (
@@ -216,11 +218,11 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
       />
       {circuit.findings.map((finding) => (
         <Notice
-          key={`${finding.cause} ${finding.title}`}
-          word={`${finding.title}.`}
+          key={`${finding.cause} ${findingTitle(finding.message, project.units)}`}
+          word={`${findingTitle(finding.message, project.units)}.`}
           ink={finding.weight === 'bad' ? 'accent' : 'ink'}
         >
-          {`${finding.where} ${finding.evidence}`}
+          {`${whereText(finding.where, project.units)} ${findingEvidence(finding.message, project.units)}`}
         </Notice>
       ))}
       {mode === 'both' ? <OwnTables view={view} circuit={circuit} traces={traces} /> : null}

@@ -7,6 +7,7 @@ import {
   readSor,
   samplesOf,
 } from '@cordel/core/otdr';
+import { sorProblemText } from '@cordel/text/files';
 
 /** A trace to be shown, laid along its circuit. Meters of fiber. */
 export interface ShownTrace {
@@ -53,7 +54,7 @@ async function load({ id, start, stretch }: ShownTrace): Promise<Loaded> {
   const response = await fetch(`/api/traces/${id}/file.sor`);
   if (!response.ok) throw new Error(`The server answered ${response.status}.`);
   const read = readSor(new Uint8Array(await response.arrayBuffer()));
-  if (!read.ok) throw new Error(read.error);
+  if (!read.ok) throw new Error(sorProblemText(read.error));
   const samples = samplesOf(read.value);
   const { levels } = samples;
   const spacing = samples.spacing * stretch;

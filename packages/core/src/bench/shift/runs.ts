@@ -86,7 +86,7 @@ export interface ShiftOutcome {
   /** Share of runs that finish within the window. */
   inWindow: number;
   /** For each kind of unit: the last moment to start one and be done in the window with 9 in 10. */
-  lastStart: { label: string; at: number }[];
+  lastStart: { unit: ShiftUnitKind; at: number }[];
   /** Share of the shift in which each pool was taken. */
   used: Record<(typeof POOLS)[number], number>;
   /** The pool that holds the others up. */
@@ -98,7 +98,7 @@ export class ShiftRuns {
   private readonly runner: LineRunner;
   private readonly draw: ShiftDraw;
   private readonly finishes: number[] = [];
-  private readonly spans = new Map<string, number[]>();
+  private readonly spans = new Map<string, { unit: ShiftUnitKind; list: number[] }>();
   private readonly used = POOLS.map(() => 0);
   private readonly line: ShiftLine;
 
@@ -134,10 +134,11 @@ export class ShiftRuns {
     // A unit's span says how long one takes once it is begun; a kind is spoken for by its largest.
     this.line.units.forEach((unit, index) => {
       const kind = kindOf(unit);
-      const list = this.spans.get(kind);
+      const known = this.spans.get(kind);
       const span = finished[index]! - begun[index]!;
-      if (!list) this.spans.set(kind, [span]);
-      else if (list.length < 20_000) list.push(span);
+      const { way, sleeves, fibers } = unit;
+      if (!known) this.spans.set(kind, { unit: { way, sleeves, fibers }, list: [span] });
+      else if (known.list.length < 20_000) known.list.push(span);
     });
   }
 
@@ -156,12 +157,12 @@ export class ShiftRuns {
         mean: sorted.reduce((sum, value) => sum + value, 0) / Math.max(1, sorted.length),
       },
       inWindow: sorted.filter((value) => value <= window).length / Math.max(1, sorted.length),
-      lastStart: [...this.spans].map(([label, spans]) => ({
-        label,
+      lastStart: [...this.spans.values()].map(({ unit, list }) => ({
+        unit,
         at:
           window -
           quantile(
-            [...spans].sort((a, b) => a - b),
+            [...list].sort((a, b) => a - b),
             0.9,
           ),
       })),
@@ -171,11 +172,11 @@ export class ShiftRuns {
   }
 }
 
-/** Such as `a tube of 12`. */
-export const kindOf = ({ way, sleeves, fibers }: ShiftUnit): string =>
-  way === 'single'
-    ? `a tube of ${sleeves}`
-    : `${sleeves === 1 ? 'a ribbon' : `${sleeves} ribbons`} of ${fibers}${way === 'ribbonized' ? ', ribbonized' : ''}`;
+/** Units of one kind take as long as each other. */
+const kindOf = ({ way, sleeves, fibers }: ShiftUnit): string => `${way} ${sleeves} ${fibers}`;
+
+/** A kind of unit: how it is spliced, its sleeves, and the fibers in each. */
+export type ShiftUnitKind = Pick<ShiftUnit, 'way' | 'sleeves' | 'fibers'>;
 
 /** The value that a share of a sorted list stays at or below; 0 for an empty list. */
 export function quantile(sorted: readonly number[], share: number): number {
@@ -214,7 +215,8 @@ export interface WayFigures {
   sleeves: number;
   adhesive: number;
   pads: number;
-  loss: string;
+  /** Typical estimates, thousandths of a dB. */
+  lossMdb: { least: number; most: number };
   redo: number;
 }
 
@@ -252,7 +254,7 @@ export function wayFigures(
     sleeves: made,
     adhesive: ribbons,
     pads: ribbons + Math.ceil(ribbons / 2),
-    loss: way === 'single' ? '0.01 dB' : '0.01 to 0.03 dB',
+    lossMdb: { least: 10, most: way === 'single' ? 10 : 30 },
     redo,
   };
 }

@@ -85,7 +85,9 @@ describe('a shift with chance', () => {
     expect(end.p10).toBeLessThan(end.p50);
     expect(end.p50).toBeLessThan(end.p90);
     expect(inWindow).toBeGreaterThan(0.5);
-    expect(lastStart).toEqual([{ label: 'a tube of 12', at: expect.any(Number) }]);
+    expect(lastStart).toEqual([
+      { unit: { way: 'single', sleeves: 12, fibers: 1 }, at: expect.any(Number) },
+    ]);
     expect(lastStart[0]!.at).toBeLessThan(120 * 60 - times.open - 12 * hands + 600);
   });
 

@@ -2,7 +2,8 @@ import { alignTrace } from './alignTrace.ts';
 import { zonesOf } from '../measure/zones.ts';
 import { HELIX, fiberTo, lineOf, reflection, splice } from './line.testing.ts';
 import { fitRoutes } from './fitRoutes.ts';
-import { faultLocationWords, faultLocation } from '../diagnose/faultLocation.ts';
+import { whereIs, faultLocation } from '../diagnose/faultLocation.ts';
+import type { WhereMessage } from '../messages.ts';
 
 const SHEATH = [2000, 3000, 2500];
 // Coils of 20 m on either side of both closures.
@@ -93,9 +94,10 @@ describe('where to go', () => {
   it('in the coil at a closure', () => {
     const place = faultLocation(to[2]! + 12 * HELIX, 2, group)!;
     expect(place).toMatchObject({ from: 'mill', inCoil: true, cable: 'C' });
-    expect(faultLocationWords(place, 'km')).toMatch(
-      /^In the loop of cable C at mill: 12 ± \d+ m of sheath, at sheath mark 62 m\.$/,
-    );
+    const where = whereIs(place);
+    expect(where).toMatchObject({ code: 'inLoopMark', cable: 'C', from: 'mill' });
+    const { sheath, mark } = where as Extract<WhereMessage, { code: 'inLoopMark' }>;
+    expect([Math.round(sheath.tapeM), Math.round(mark.tapeM)]).toEqual([12, 62]);
   });
 
   it('the farther from a closure, the less sure', () => {

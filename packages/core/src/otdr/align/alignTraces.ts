@@ -1,6 +1,5 @@
 import { groupBy } from '../../groupBy.ts';
 import { median } from 'simple-statistics';
-import type { DistanceUnit } from '../../record/units.ts';
 import { alignTrace } from './alignTrace.ts';
 import type { AlignedTraces, ProofProblem, ProofTrace } from './alignedTraces.ts';
 import { type CircuitRoute, pathOf, reversed } from './route.ts';
@@ -19,17 +18,15 @@ const groupKey = (route: CircuitRoute, direction: string): string =>
  * Lays all traces of a project along their ways: group indexes made one, the ways fitted over all fibers
  * together, each trace laid along its own. Of several shots of one fiber, direction and wavelength the
  * last counts.
- * @param unit in which problems tell distances
  */
 export function alignTraces(
   circuits: ReadonlyMap<string, CircuitRoute>,
   all: readonly ProofTrace[],
-  unit: DistanceUnit = 'km',
 ): AlignedTraces {
   const problems: ProofProblem[] = [];
   const current = lastOf(all, circuits, problems);
-  const { stretch, words } = stretchOf(current);
-  problems.push(...words);
+  const { stretch, slips } = stretchOf(current);
+  problems.push(...slips);
   const stretched = current.map((trace) => scaled(trace, stretch.get(trace.id)!));
   const silent = (trace: ProofTrace) => trace.end !== null && trace.end < NO_FIBER;
   for (const trace of stretched.filter(silent))
@@ -37,7 +34,7 @@ export function alignTraces(
       kind: 'noise only',
       circuit: trace.circuit,
       traces: [trace.id],
-      words: `${trace.name}: noise only, no fiber is seen. Was it plugged in, and into the right port?`,
+      message: { code: 'noiseOnly', file: trace.name },
     });
   const traces = stretched.filter((trace) => !silent(trace));
   problems.push(...sameSamples(traces, circuits));
@@ -55,11 +52,11 @@ export function alignTraces(
         traces: [trace],
       });
   }
-  const fit = fitRoutes([...groups.values()], unit);
+  const fit = fitRoutes([...groups.values()]);
   const group = (trace: ProofTrace) => fit.groups.get(keyOf(trace))!;
   const laid = new Map(traces.map((trace) => [trace.id, alignTrace(trace, group(trace))]));
-  problems.push(...fitProblems({ fit, traces, laid, groupOf: group, circuits, unit }));
-  return { traces, fit, laid, group, stretch, unit, problems };
+  problems.push(...fitProblems({ fit, traces, laid, groupOf: group, circuits }));
+  return { traces, fit, laid, group, stretch, problems };
 }
 
 function lastOf(
@@ -76,7 +73,14 @@ function lastOf(
         kind: 'shot twice',
         circuit: trace.circuit,
         traces: shots.map(({ id }) => id),
-        words: `${circuits.get(trace.circuit)!.label} ${trace.direction} at ${trace.wavelengthNm} nm has ${shots.length} traces: the last that came in counts, ${trace.name}.`,
+        message: {
+          code: 'shotTwice',
+          label: circuits.get(trace.circuit)!.label,
+          direction: trace.direction,
+          wavelengthNm: trace.wavelengthNm,
+          shots: shots.length,
+          file: trace.name,
+        },
       });
     return trace;
   });
@@ -84,7 +88,7 @@ function lastOf(
 
 function stretchOf(traces: readonly ProofTrace[]) {
   const stretch = new Map<string, number>();
-  const words: ProofProblem[] = [];
+  const slips: ProofProblem[] = [];
   for (const nm of new Set(traces.map(({ wavelengthNm }) => wavelengthNm))) {
     const own = traces.filter(({ wavelengthNm }) => wavelengthNm === nm);
     const usual = median(own.map(({ groupIndex }) => groupIndex));
@@ -96,14 +100,20 @@ function stretchOf(traces: readonly ProofTrace[]) {
       if (slip) odd.push(trace);
     }
     if (odd.length > 0)
-      words.push({
+      slips.push({
         kind: 'group index',
         circuit: null,
         traces: odd.map(({ id }) => id),
-        words: `${namesOf(odd)}: shot with a group index of ${odd[0]!.groupIndex / 100_000}, the others at ${nm} nm with ${usual / 100_000}. Distances are taken by the others’.`,
+        message: {
+          code: 'groupIndex',
+          files: namesOf(odd),
+          index: String(odd[0]!.groupIndex / 100_000),
+          usual: String(usual / 100_000),
+          wavelengthNm: nm,
+        },
       });
   }
-  return { stretch, words };
+  return { stretch, slips };
 }
 
 const scaled = (trace: ProofTrace, by: number): ProofTrace =>

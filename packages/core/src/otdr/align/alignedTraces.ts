@@ -1,5 +1,5 @@
-import type { DistanceUnit } from '../../record/units.ts';
 import type { TraceEvent } from '../detect/analyse.ts';
+import type { ProofMessage } from '../messages.ts';
 import type { AlignedTrace } from './alignTrace.ts';
 import type { FittedGroup, RouteFit } from './fitRoutes.ts';
 
@@ -23,7 +23,7 @@ export interface ProofTrace {
   samples: string;
 }
 
-/** What is odd about traces, in words. */
+/** What is odd about traces. */
 export interface ProofProblem {
   kind:
     | 'same samples'
@@ -42,7 +42,7 @@ export interface ProofProblem {
     | 'end from one side';
   circuit: string | null;
   traces: string[];
-  words: string;
+  message: ProofMessage;
 }
 
 /** Traces laid along their ways, before they are measured. */
@@ -54,7 +54,5 @@ export interface AlignedTraces {
   group(trace: ProofTrace): FittedGroup;
   /** What a trace's distances are multiplied by, for its group index is not that of its fellows. */
   stretch: Map<string, number>;
-  /** In which distances are told. */
-  unit: DistanceUnit;
   problems: ProofProblem[];
 }

@@ -72,7 +72,11 @@ describe('the way fitted to all traces together', () => {
     expect(fit.corrections).toHaveLength(1);
     expect(fit.corrections[0]).toMatchObject({ kind: 'span', cableId: 'C', closureId: 'ford' });
     expect(Math.abs(fit.corrections[0]!.meters + 45 * HELIX)).toBeLessThan(5);
-    expect(fit.corrections[0]!.words).toMatch(/Most likely the loop at ford: written 60 m/);
+    expect(fit.corrections[0]!.message).toMatchObject({
+      code: 'spanLoop',
+      closure: 'ford',
+      written: { tapeM: 60 },
+    });
   });
 
   it('both loops of a closure written wrongly are that closure’s', () => {

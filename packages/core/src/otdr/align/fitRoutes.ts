@@ -1,6 +1,5 @@
 import { median } from 'simple-statistics';
 import { scaledMad } from '../detect/scaledMad.ts';
-import type { DistanceUnit } from '../../record/units.ts';
 import { type Cluster, clustersOf } from './clusters.ts';
 import { type Candidate, type Correction, candidatesOf, sameSpans } from './wrongLengths.ts';
 import type { TraceEvent } from '../detect/analyse.ts';
@@ -57,9 +56,8 @@ export const BEHIND = 15;
 /**
  * Fits the written way of all circuits to the joints that all traces show: one scale (helix factor and
  * group index), an offset for each end that was shot from, and what of the written lengths is wrong.
- * @param unit in which wrong lengths are told
  */
-export function fitRoutes(groups: readonly FitGroup[], unit: DistanceUnit = 'km'): RouteFit {
+export function fitRoutes(groups: readonly FitGroup[]): RouteFit {
   const unknown = [
     ...new Set(
       groups.flatMap(({ route }) =>
@@ -88,7 +86,6 @@ export function fitRoutes(groups: readonly FitGroup[], unit: DistanceUnit = 'km'
         candidate.correctionOf(
           fit.solution.values[candidate.parameter!]!,
           fit.solution.sigmas[candidate.parameter!]!,
-          unit,
         ),
       );
   return {

@@ -1,18 +1,17 @@
 import { groupBy } from '../../groupBy.ts';
 import { median } from 'simple-statistics';
-import { formatMeters, formatPlace, formatRange } from '../../measure/distance.ts';
-import type { DistanceUnit } from '../../record/units.ts';
+import type { Listed } from '../../record/message.ts';
+import type { ProofMessage } from '../messages.ts';
 import type { AlignedTrace } from './alignTrace.ts';
 import type { ProofProblem, ProofTrace } from './alignedTraces.ts';
 import type { CircuitRoute } from './route.ts';
 import type { FittedGroup, RouteFit } from './fitRoutes.ts';
 
 /** Names of files: the first few, and how many more. */
-export function namesOf(traces: readonly { name: string }[]): string {
-  const shown = traces.slice(0, 3).map(({ name }) => name);
-  const more = traces.length - shown.length;
-  return more > 0 ? `${shown.join(', ')} and ${more} more` : shown.join(', ');
-}
+export const namesOf = (traces: readonly { name: string }[]): Listed => ({
+  items: traces.map(({ name }) => name),
+  most: 3,
+});
 
 /** Files that hold the same samples: copies of one shot. */
 export function sameSamples(
@@ -28,10 +27,14 @@ export function sameSamples(
         kind: 'same samples' as const,
         circuit: one ? list[0]!.circuit : null,
         traces: list.map(({ id }) => id),
-        words:
+        message:
           one && both
-            ? `${circuits.get(list[0]!.circuit)!.label}: both directions hold the same samples (${namesOf(list)}). One is a copy of the other: shoot the missing direction.`
-            : `${namesOf(list)} hold the same samples: one shot was saved for several fibers.`,
+            ? {
+                code: 'copyOfOther' as const,
+                label: circuits.get(list[0]!.circuit)!.label,
+                files: namesOf(list),
+              }
+            : { code: 'savedForSeveral' as const, files: namesOf(list) },
       };
     });
 }
@@ -42,19 +45,18 @@ interface FitProblemTask {
   laid: ReadonlyMap<string, AlignedTrace>;
   groupOf: (trace: ProofTrace) => FittedGroup;
   circuits: ReadonlyMap<string, CircuitRoute>;
-  unit: DistanceUnit;
 }
 
 /** What the fit and the laying show to be odd: lengths, scale, launch and receive fibers, ends. */
 export function fitProblems(task: FitProblemTask): ProofProblem[] {
-  const { fit, traces, laid, groupOf, circuits, unit } = task;
+  const { fit, traces, laid, groupOf, circuits } = task;
   const problems: ProofProblem[] = [];
   for (const cable of fit.unknown)
     problems.push({
       kind: 'length unknown',
       circuit: null,
       traces: [],
-      words: `Nobody has said how long cable ${cable} is between its closures: give their distances or its sheath marks, or what lies behind it cannot be told.`,
+      message: { code: 'lengthUnknown', cable },
     });
   if (Math.abs(fit.scale - 1) > 0.012 && Math.abs(fit.scale - 1) > 4 * fit.scaleSigma) {
     const index = median(traces.map(({ groupIndex }) => groupIndex)) / 100_000;
@@ -62,7 +64,12 @@ export function fitProblems(task: FitProblemTask): ProofProblem[] {
       kind: 'scale',
       circuit: null,
       traces: [],
-      words: `All distances come out ${(Math.abs(fit.scale - 1) * 100).toFixed(1)} % ${fit.scale > 1 ? 'long' : 'short'}. The group index was set to ${index.toFixed(4)}; ${(index * fit.scale).toFixed(4)} would fit, or the helix factors are off. Places are told by the closures that are seen, so they hold.`,
+      message: {
+        code: fit.scale > 1 ? 'scaleLong' : 'scaleShort',
+        percent: (Math.abs(fit.scale - 1) * 100).toFixed(1),
+        index: index.toFixed(4),
+        fitting: (index * fit.scale).toFixed(4),
+      },
     });
   }
   const launched = new Map<string, ProofTrace[]>();
@@ -79,14 +86,14 @@ export function fitProblems(task: FitProblemTask): ProofProblem[] {
         kind: 'receive fiber',
         circuit: trace.circuit,
         traces: [trace.id],
-        words: `${trace.name}: there are ${formatMeters(late, unit)} of fiber behind the end of the circuit. A receive fiber, or the wrong circuit?`,
+        message: { code: 'receiveFiber', file: trace.name, length: { tapeM: late } },
       });
     if (trace.end === null)
       problems.push({
         kind: 'no end',
         circuit: trace.circuit,
         traces: [trace.id],
-        words: noEndWords(trace, group, task),
+        message: noEndMessage(trace, group, task),
       });
     if (early) {
       const others = traces.filter(
@@ -99,7 +106,12 @@ export function fitProblems(task: FitProblemTask): ProofProblem[] {
           kind: 'end from one side',
           circuit: trace.circuit,
           traces: [trace.id, ...others.map(({ id }) => id)],
-          words: `${circuits.get(trace.circuit)!.label}: ${trace.direction} it ends at ${formatPlace(early.at, unit)}, from the other side it is whole. A fiber breaks for both: are two files mixed up, or was it repaired between the shots?`,
+          message: {
+            code: 'endFromOneSide',
+            label: circuits.get(trace.circuit)!.label,
+            direction: trace.direction,
+            at: { placeM: early.at },
+          },
         });
     }
   }
@@ -110,24 +122,30 @@ export function fitProblems(task: FitProblemTask): ProofProblem[] {
       kind: 'launch fiber',
       circuit: null,
       traces: list.map(({ id }) => id),
-      words: `${namesOf(list)}: the first ${formatMeters(meters, unit)} are a launch fiber. They are taken off; distances count from its end.`,
+      message: { code: 'launchFiber', files: namesOf(list), length: { tapeM: meters } },
     });
   }
   return problems;
 }
 
-function noEndWords(
+function noEndMessage(
   trace: ProofTrace,
   group: FittedGroup,
-  { circuits, unit }: FitProblemTask,
-): string {
+  { circuits }: FitProblemTask,
+): ProofMessage {
   const last = group.positions.at(-1);
-  const label = circuits.get(trace.circuit)!.label;
-  if (trace.faded !== null)
-    return `${trace.name}: ${label} is lost in noise from ${formatRange(trace.faded, unit)} on. Average longer, or take a longer pulse.`;
-  return last && last.at > trace.range
-    ? `${trace.name}: the range of ${formatRange(trace.range, unit)} is too short for ${label}, which ends at ${formatRange(last.at, unit)}.`
-    : `${trace.name}: no end is seen within ${formatRange(trace.range, unit)}. Shoot with a longer range.`;
+  const { name: file, range, faded } = trace;
+  const { label } = circuits.get(trace.circuit)!;
+  if (faded !== null) return { code: 'lostInNoise', file, label, from: { rangeM: faded } };
+  return last && last.at > range
+    ? {
+        code: 'rangeTooShort',
+        file,
+        label,
+        range: { rangeM: range },
+        end: { rangeM: last.at },
+      }
+    : { code: 'noEndSeen', file, range: { rangeM: range } };
 }
 
 /** Directions and wavelengths that are missing, circuit by circuit. */
@@ -147,7 +165,7 @@ export function missingOf(
         kind: 'wavelengths',
         circuit,
         traces: own.map(({ id }) => id),
-        words: `${label}: AB was shot at ${ab.join(', ')} nm, BA at ${ba.join(', ')} nm. Two directions of unlike wavelengths make no mean: shoot one of them again.`,
+        message: { code: 'otherWavelengths', label, ab: ab.map(String), ba: ba.map(String) },
       });
       continue;
     }
@@ -157,7 +175,12 @@ export function missingOf(
         kind: 'direction missing',
         circuit,
         traces: [],
-        words: `${label} at ${nm} nm: ${ab.includes(nm) ? 'BA' : 'AB'} is missing, so its losses are one-way.`,
+        message: {
+          code: 'directionMissing',
+          label,
+          wavelengthNm: nm,
+          missing: ab.includes(nm) ? 'BA' : 'AB',
+        },
       });
     }
   }

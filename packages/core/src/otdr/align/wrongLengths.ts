@@ -1,6 +1,5 @@
 import { median } from 'simple-statistics';
-import { formatMeters, formatWithError } from '../../measure/distance.ts';
-import type { DistanceUnit } from '../../record/units.ts';
+import type { CorrectionMessage } from '../messages.ts';
 import type { CircuitRoute, RoutePoint, RouteSpan } from './route.ts';
 
 /** A length that the traces do not bear out. Meters. */
@@ -12,7 +11,7 @@ export interface Correction {
   /** How much more there is than was written, and its standard deviation. */
   meters: number;
   sigma: number;
-  words: string;
+  message: CorrectionMessage;
 }
 
 /** A way, and a key for each of its spans by which groups share them. */
@@ -25,8 +24,7 @@ export interface KeyedWay {
 export interface Candidate {
   spans: Map<string, number>;
   parameter?: number;
-  /** @param unit in which its lengths are told */
-  correctionOf(meters: number, sigma: number, unit: DistanceUnit): Correction;
+  correctionOf(meters: number, sigma: number): Correction;
 }
 
 export const sameSpans = (a: Candidate, b: Candidate): boolean =>
@@ -55,8 +53,8 @@ export function candidatesOf(groups: readonly KeyedWay[]): Candidate[] {
       known.add(key);
       list.push({
         spans: new Map([[key, 1]]),
-        correctionOf: (meters, sigma, unit) =>
-          spanSaid(spans[index]!, points[index]!, points[index + 1]!, meters, sigma, usual, unit),
+        correctionOf: (meters, sigma) =>
+          ofSpan(spans[index]!, points[index]!, points[index + 1]!, meters, sigma, usual),
       });
     });
     points.forEach((point, index) => {
@@ -68,13 +66,18 @@ export function candidatesOf(groups: readonly KeyedWay[]): Candidate[] {
           [before, 1],
           [after, 1],
         ]),
-        correctionOf: (meters, sigma, unit) => ({
+        correctionOf: (meters, sigma) => ({
           kind: 'coil',
           closureId: point.closureId,
           cableId: null,
           meters,
           sigma,
-          words: `The loops at ${point.name} are ${sizeWords(meters, sigma, unit)} than written, on both cables: ${loopWords(spans[index - 1]!.coils[1], meters, unit)}.`,
+          message: {
+            code: 'loops',
+            closure: point.name,
+            ...sizeOf(meters, sigma),
+            ...loopOf(spans[index - 1]!.coils[1], meters),
+          },
         }),
       });
       if (spans[index - 1]!.marked || spans[index]!.marked) return;
@@ -83,13 +86,18 @@ export function candidatesOf(groups: readonly KeyedWay[]): Candidate[] {
           [before, 1],
           [after, -1],
         ]),
-        correctionOf: (meters, sigma, unit) => ({
+        correctionOf: (meters, sigma) => ({
           kind: 'place',
           closureId: point.closureId,
           cableId: null,
           meters,
           sigma,
-          words: `${point.name} lies ${formatWithError(Math.abs(meters), sigma, unit)} ${meters > 0 ? 'farther along' : 'nearer'} than its distance says: what is missing before it is there behind it.`,
+          message: {
+            code: 'place',
+            closure: point.name,
+            by: { tapeM: Math.abs(meters), errorM: sigma },
+            farther: meters > 0 ? 'yes' : 'no',
+          },
         }),
       });
     });
@@ -98,16 +106,15 @@ export function candidatesOf(groups: readonly KeyedWay[]): Candidate[] {
 }
 
 /** One cable between two points: its two coils or its marks. A coil that would come out as usual is the likely one. */
-function spanSaid(
+function ofSpan(
   span: RouteSpan,
   from: RoutePoint,
   to: RoutePoint,
   meters: number,
   sigma: number,
   usual: number,
-  unit: DistanceUnit,
 ): Correction {
-  const head = `Cable ${span.cable} from ${from.name} to ${to.name} is ${sizeWords(meters, sigma, unit)} than written.`;
+  const head = { cable: span.cable, from: from.name, to: to.name, ...sizeOf(meters, sigma) };
   const sides = ([from, to] as const)
     .map((point, side) => ({ point, coil: span.coils[side]! }))
     .filter(({ point, coil }) => point.closureId !== null && coil + meters > -3)
@@ -115,25 +122,34 @@ function spanSaid(
     .sort((a, b) => a.off - b.off);
   const [likely, other] = sides;
   const clear = likely !== undefined && likely.off < 8 && (!other || other.off > likely.off + 8);
-  const which = span.marked
-    ? 'Read its sheath marks again.'
+  const message: CorrectionMessage = span.marked
+    ? { code: 'spanMarks', ...head }
     : clear
-      ? `Most likely the loop at ${likely.point.name}: ${loopWords(likely.coil, meters, unit)}, as at the other closures.`
+      ? {
+          code: 'spanLoop',
+          ...head,
+          closure: likely.point.name,
+          ...loopOf(likely.coil, meters),
+        }
       : sides.length > 0
-        ? `Measure its loop at ${sides.map(({ point }) => point.name).join(' and at ')}.`
-        : 'Measure it again.';
+        ? { code: 'spanLoops', ...head, closures: sides.map(({ point }) => point.name) }
+        : { code: 'span', ...head };
   return {
     kind: 'span',
     closureId: clear && !span.marked ? likely.point.closureId : null,
     cableId: span.cableId,
     meters,
     sigma,
-    words: `${head} ${which}`,
+    message,
   };
 }
 
-const sizeWords = (meters: number, sigma: number, unit: DistanceUnit): string =>
-  `${formatWithError(Math.abs(meters), Math.max(1, sigma), unit)} ${meters > 0 ? 'longer' : 'shorter'}`;
+const sizeOf = (meters: number, sigma: number) => ({
+  by: { tapeM: Math.abs(meters), errorM: Math.max(1, sigma) },
+  longer: meters > 0 ? ('yes' as const) : ('no' as const),
+});
 
-const loopWords = (written: number, meters: number, unit: DistanceUnit): string =>
-  `written ${formatMeters(written, unit)}, the traces say ${formatMeters(Math.max(0, written + meters), unit)}`;
+const loopOf = (written: number, meters: number) => ({
+  written: { tapeM: written },
+  measured: { tapeM: Math.max(0, written + meters) },
+});

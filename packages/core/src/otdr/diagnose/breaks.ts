@@ -1,9 +1,8 @@
 import { groupBy } from '../../groupBy.ts';
-import { formatPlace } from '../../measure/distance.ts';
 import { type Finding, type SplicePlace } from './finding.ts';
 import type { AlignedTraces, ProofTrace } from '../align/alignedTraces.ts';
 import type { CircuitRoute } from '../align/route.ts';
-import { type FaultLocation, faultLocationWords, faultLocation } from './faultLocation.ts';
+import { type FaultLocation, faultLocation, whereIs } from './faultLocation.ts';
 
 /** The closure at which a trace ends because nobody has fused its fiber there yet; null for none. */
 function unmadeAt(
@@ -24,20 +23,22 @@ function unmadeAt(
 }
 
 /** Fibers that end where they are not joined yet: said once for a closure, for nothing is wrong with them. */
-const unmadeSaid = (list: readonly { trace: ProofTrace; place: SplicePlace }[]): Finding[] =>
+const unmadeFindings = (list: readonly { trace: ProofTrace; place: SplicePlace }[]): Finding[] =>
   [...groupBy(list, ({ place }) => place.closureId).values()].map((own) => {
     const { place } = own[0]!;
     const fibers = [...new Set(own.map(({ trace }) => trace.circuit))];
-    const who = fibers.length === 1 ? `${place.label} is` : `${fibers.length} fibers are`;
+    const { label, closure } = place;
     return {
       cause: 'break',
       weight: 'look',
       circuits: fibers,
       spliceIds: [...new Set(own.map((one) => one.place.id))],
       closureId: place.closureId,
-      title: `${who} not joined yet at ${place.closure}`,
-      evidence: 'The light ends where nothing is fused yet: no break. Shoot again when it is.',
-      where: `${place.closure}.`,
+      message:
+        fibers.length === 1
+          ? { code: 'notJoined', label, closure }
+          : { code: 'severalNotJoined', fibers: fibers.length, closure },
+      where: [{ code: 'closure', closure }],
       place: null,
     };
   });
@@ -54,11 +55,11 @@ export function breaksOf(
     return place ? [{ trace, place }] : [];
   });
   const early = ended.filter((trace) => unmade.every((one) => one.trace !== trace));
-  return [...unmadeSaid(unmade), ...brokenSaid(proof, circuits, early)];
+  return [...unmadeFindings(unmade), ...brokenFindings(proof, circuits, early)];
 }
 
 /** Breaks; seen from both ends they are one. */
-function brokenSaid(
+function brokenFindings(
   proof: AlignedTraces,
   circuits: ReadonlyMap<string, CircuitRoute>,
   early: readonly ProofTrace[],
@@ -70,8 +71,7 @@ function brokenSaid(
     const [a, b] = [from('AB'), from('BA')];
     const trace = (a ?? b)!;
     const place = placeOf(proof, trace);
-    const at = (side: ProofTrace) =>
-      `${formatPlace(proof.laid.get(side.id)!.early!.at, proof.unit)} ${side.direction}`;
+    const at = (side: ProofTrace) => ({ placeM: proof.laid.get(side.id)!.early!.at });
     const other = a && b ? placeOf(proof, b) : null;
     // From both sides the same break, unless there is a stretch between that neither has seen.
     const apart =
@@ -86,11 +86,18 @@ function brokenSaid(
       circuits: [circuit],
       spliceIds: [],
       closureId: place?.closureId ?? null,
-      title: `${route.label} is broken`,
-      evidence: `The trace ends at ${[a, b].flatMap((side) => (side ? [at(side)] : [])).join(' and at ')}${a && b ? (apart ? ': two places, what lies between is not seen' : ', the same place from both ends') : '; the other end has not been shot'}.`,
-      where: [place, apart ? other : null]
-        .flatMap((found) => (found ? [faultLocationWords(found, proof.unit)] : []))
-        .join(' '),
+      message:
+        a && b
+          ? {
+              code: apart ? 'brokenTwoPlaces' : 'brokenSamePlace',
+              label: route.label,
+              at: at(a),
+              direction: a.direction,
+              otherAt: at(b),
+              otherDirection: b.direction,
+            }
+          : { code: 'broken', label: route.label, at: at(trace), direction: trace.direction },
+      where: [place, apart ? other : null].flatMap((found) => (found ? [whereIs(found)] : [])),
       place,
     };
     return [finding];

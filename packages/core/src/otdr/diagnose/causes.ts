@@ -1,7 +1,6 @@
 import { median } from 'simple-statistics';
 import { scaledMad } from '../detect/scaledMad.ts';
-import { formatMeters } from '../../measure/distance.ts';
-import type { DistanceUnit } from '../../record/units.ts';
+import type { WhereMessage } from '../messages.ts';
 import { breaksOf } from './breaks.ts';
 import {
   CAUSES,
@@ -56,7 +55,7 @@ export function findCauses(
   }
   for (const own of all) {
     if (explained.has(own.place.id)) continue;
-    const finding = causeOf(own, circuits, fields, proof.unit);
+    const finding = causeOf(own, circuits, fields);
     if (finding) findings.push(finding);
   }
   findings.push(...unlikeCables(all));
@@ -97,7 +96,7 @@ function oneWayOf({ place, joints }: SpliceFigures, fields: UsualFields) {
     const usual = fields.get(fieldKey(place.closureId, wavelengthNm)) ?? null;
     const loss = usual === null ? null : figure.loss - (forward ? usual.middle : -usual.middle);
     return {
-      direction: forward ? 'AB' : 'BA',
+      direction: forward ? ('AB' as const) : ('BA' as const),
       figure,
       loss,
       spread: usual?.spread ?? 0,
@@ -117,7 +116,6 @@ function causeOf(
   own: SpliceFigures,
   circuits: ReadonlyMap<string, CircuitRoute>,
   fields: UsualFields,
-  unit: DistanceUnit,
 ): Finding | null {
   const { place, circuit, joints } = own;
   const base = {
@@ -125,7 +123,7 @@ function causeOf(
     spliceIds: [place.id],
     closureId: place.closureId,
     place: null,
-    where: whereIn(own, unit),
+    where: [whereIn(own)],
   };
   const most = worst(own);
   const bad = isBad(own);
@@ -136,12 +134,23 @@ function causeOf(
       ...base,
       cause: 'connector',
       weight: bad || loss > CONNECTOR ? 'bad' : 'look',
-      title: `${place.label} reflects, where a fusion was planned`,
-      evidence: `A peak of ${reflects.peak!.toFixed(1)} dB at ${reflects.wavelengthNm} nm, loss ${dB(loss)}: a connector, a mechanical joint or air between the ends; a fusion does not reflect.`,
+      message: {
+        code: 'reflects',
+        label: place.label,
+        peakDb: reflects.peak!.toFixed(1),
+        wavelengthNm: reflects.wavelengthNm,
+        loss: dB(loss),
+      },
     };
   }
   if (!most) {
     const one = oneWayOf(own, fields);
+    const seen = ({ direction, wavelengthNm, figure }: NonNullable<typeof one>) => ({
+      label: place.label,
+      direction,
+      wavelengthNm,
+      loss: withError(figure),
+    });
     if (!one || (one.loss !== null && one.loss - 2 * one.spread <= (place.limit.mean ?? Infinity)))
       return null;
     return {
@@ -149,8 +158,10 @@ function causeOf(
       cause: 'splice',
       // With no fellows to go by it may be all mode fields.
       weight: one.loss === null ? 'look' : 'bad',
-      title: `${place.label} reads high one way`,
-      evidence: `${one.direction} ${withError(one.figure)} at ${one.wavelengthNm} nm${one.loss === null ? '' : `, about ${dB(one.loss)} without what its fellows’ directions differ by`}. One direction alone cannot tell a bad joint from unlike mode fields: shoot the other.`,
+      message:
+        one.loss === null
+          ? { code: 'highOneWay', ...seen(one) }
+          : { code: 'highOneWayCorrected', ...seen(one), corrected: dB(one.loss) },
     };
   }
   if (!bad) return null;
@@ -160,8 +171,7 @@ function causeOf(
       ...base,
       cause: 'bend',
       weight: 'bad',
-      title: `${place.label} is bent`,
-      evidence: bend,
+      message: bend,
     };
   const field = most.modeField!;
   const explains = mismatchLoss(field.loss);
@@ -170,23 +180,40 @@ function causeOf(
       ...base,
       cause: 'mode field',
       weight: 'bad',
-      title: `${place.label} joins unlike fibers`,
-      evidence: `The directions differ by ${dB(2 * Math.abs(field.loss))}: mode fields ${Math.abs(10 ** (field.loss / 10) - 1).toLocaleString('en', { style: 'percent', maximumFractionDigits: 0 })} apart, which alone costs ${dB(explains)} of ${dB(most.mean!.loss)}. Fusing again changes little.`,
+      message: {
+        code: 'modeFields',
+        label: place.label,
+        difference: dB(2 * Math.abs(field.loss)),
+        percent: Math.round(Math.abs(10 ** (field.loss / 10) - 1) * 100),
+        alone: dB(explains),
+        loss: dB(most.mean!.loss),
+      },
     };
   const route = circuits.get(circuit)!;
   return {
     ...base,
     cause: 'splice',
     weight: 'bad',
-    title: `${place.label} is a bad splice`,
-    evidence: `${withError(most.mean!)} both ways at ${most.wavelengthNm} nm, limit ${dB(place.limit.mean!)}; its tray is sound, the wavelengths agree, the directions do too. Fuse ${route.label} again.`,
+    message: {
+      code: 'badSplice',
+      label: place.label,
+      loss: withError(most.mean!),
+      wavelengthNm: most.wavelengthNm,
+      limit: dB(place.limit.mean!),
+      circuit: route.label,
+    },
   };
 }
 
 /** Where a splice is: its tray, or off its closure where it was found apart from it. */
-function whereIn({ place, joints }: SpliceFigures, unit: DistanceUnit): string {
-  const at = `${place.closure}, tray ${place.tray}, slot ${place.slot}`;
+function whereIn({ place, joints }: SpliceFigures): WhereMessage {
+  const at = { closure: place.closure, tray: place.tray, slot: place.slot };
   const offset = joints.find((joint) => joint.offset !== null)?.offset;
-  if (offset == null || Math.abs(offset) < 8) return `${at}.`;
-  return `${at}; it shows ${formatMeters(Math.abs(offset), unit)} of fiber ${offset < 0 ? 'before' : 'behind'} its fellows, so look along the cable too.`;
+  if (offset == null || Math.abs(offset) < 8) return { code: 'slot', ...at };
+  return {
+    code: 'slotOffset',
+    ...at,
+    offset: { tapeM: Math.abs(offset) },
+    side: offset < 0 ? 'before' : 'behind',
+  };
 }

@@ -1,5 +1,4 @@
-import { formatMeters, formatWithError } from '../../measure/distance.ts';
-import type { DistanceUnit } from '../../record/units.ts';
+import type { WhereMessage } from '../messages.ts';
 import type { FittedGroup } from '../align/fitRoutes.ts';
 
 /** A place on the cable, as one would go there. Meters. */
@@ -59,11 +58,14 @@ export function faultLocation(at: number, sigma: number, group: FittedGroup): Fa
   return null;
 }
 
-/** Where to go, in words. */
-export function faultLocationWords(place: FaultLocation, unit: DistanceUnit): string {
+/** Where to go. */
+export function whereIs(place: FaultLocation): WhereMessage {
   const { from, toward, cable, sheath, sigma, inCoil, mark } = place;
-  const length = formatWithError(sheath, Math.max(1, 2 * sigma), unit);
-  const at = mark === null ? '' : `, at sheath mark ${formatMeters(mark, unit)}`;
-  if (inCoil) return `In the loop of cable ${cable} at ${from}: ${length} of sheath${at}.`;
-  return `Cable ${cable}, ${length} of sheath from ${from} toward ${toward}${at}.`;
+  const fault = { cable, from, sheath: { tapeM: sheath, errorM: Math.max(1, 2 * sigma) } };
+  if (mark === null)
+    return inCoil ? { code: 'inLoop', ...fault } : { code: 'along', ...fault, toward };
+  const at = { mark: { tapeM: mark } };
+  return inCoil
+    ? { code: 'inLoopMark', ...fault, ...at }
+    : { code: 'alongMark', ...fault, toward, ...at };
 }

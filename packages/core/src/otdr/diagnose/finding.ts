@@ -1,4 +1,5 @@
 import type { SpliceProof } from '../measure/pairTraces.ts';
+import type { FindingMessage, WhereMessage } from '../messages.ts';
 import type { FaultLocation } from './faultLocation.ts';
 
 export const CAUSES = [
@@ -22,12 +23,10 @@ export interface Finding {
   circuits: string[];
   spliceIds: string[];
   closureId: string | null;
-  /** What it is, in a few words. */
-  title: string;
-  /** What speaks for it, in a line. */
-  evidence: string;
-  /** Where to go. */
-  where: string;
+  /** What it is, and what speaks for it. */
+  message: FindingMessage;
+  /** Where to go; two places where a length between them was not seen. */
+  where: WhereMessage[];
   place: FaultLocation | null;
 }
 
@@ -66,9 +65,11 @@ export const worst = ({ joints }: SpliceFigures): SpliceProof | null =>
     null,
   );
 
-export const dB = (loss: number): string => `${loss.toFixed(3)} dB`;
-export const withError = ({ loss, sigma }: { loss: number; sigma: number }): string =>
-  `${loss.toFixed(3)} ± ${Math.max(0.001, 2 * sigma).toFixed(3)} dB`;
+export const dB = (lossDb: number) => ({ lossDb });
+export const withError = ({ loss, sigma }: { loss: number; sigma: number }) => ({
+  lossDb: loss,
+  sigmaDb: sigma,
+});
 
 export const isBad = (own: SpliceFigures): boolean => {
   const most = worst(own);
@@ -76,15 +77,22 @@ export const isBad = (own: SpliceFigures): boolean => {
   return most !== null && mean !== null && most.mean!.loss > mean;
 };
 
-/** Words for a bend, where the longest wavelength loses clearly more than the shortest. */
-export function bendOf({ joints }: SpliceFigures): string | null {
+/** A bend, where the longest wavelength loses clearly more than the shortest. */
+export function bendOf({ place, joints }: SpliceFigures): FindingMessage | null {
   const both = joints.filter(({ mean }) => mean !== null);
   const [short, long] = [both[0], both.at(-1)];
   if (!short || !long || short === long) return null;
   const more = long.mean!.loss - short.mean!.loss;
   const sigma = Math.hypot(long.mean!.sigma, short.mean!.sigma);
   if (more < Math.max(BEND, 3 * sigma)) return null;
-  return `${dB(long.mean!.loss)} at ${long.wavelengthNm} nm and ${dB(short.mean!.loss)} at ${short.wavelengthNm} nm: long waves leave a bend, a bad fusion loses at both. Lay it anew before it is fused again.`;
+  return {
+    code: 'bent',
+    label: place.label,
+    long: dB(long.mean!.loss),
+    longNm: long.wavelengthNm,
+    short: dB(short.mean!.loss),
+    shortNm: short.wavelengthNm,
+  };
 }
 
 /** Means of the longest wavelength, by splice. */

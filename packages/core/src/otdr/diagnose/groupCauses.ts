@@ -14,7 +14,7 @@ import {
 const TRAY = 0.03;
 const EDGE = 0.035;
 
-/** Closures where fibers read high one way and are good: said, so that nobody breaks a good splice. */
+/** Closures where fibers read high one way and are good: told, so that nobody breaks a good splice. */
 export function unlikeCables(all: readonly SpliceFigures[]): Finding[] {
   const findings: Finding[] = [];
   for (const closure of groupBy(all, ({ place }) => place.closureId).values()) {
@@ -39,12 +39,18 @@ export function unlikeCables(all: readonly SpliceFigures[]): Finding[] {
       circuits: high.map(({ own }) => own.circuit),
       spliceIds: high.map(({ own }) => own.place.id),
       closureId: place.closureId,
-      title:
-        high.length === 1
-          ? `${place.label} reads high one way and is good`
-          : `${high.length} of ${closure.length} fibers at ${place.closure} read high one way and are good`,
-      evidence: `${place.label} at ${wavelengthNm} nm: AB ${dB(forward!.loss)}, BA ${dB(backward!.loss)}, mean ${withError(mean!)}. The mode fields of the cables are unlike: leave them.`,
-      where: `${place.closure}.`,
+      message: {
+        code: 'goodOneWay',
+        label: place.label,
+        wavelengthNm,
+        ab: dB(forward!.loss),
+        ba: dB(backward!.loss),
+        mean: withError(mean!),
+        high: high.length,
+        fibers: closure.length,
+        closure: place.closure,
+      },
+      where: [{ code: 'closure', closure: place.closure }],
       place: null,
     });
   }
@@ -75,9 +81,17 @@ export function traysOf(all: readonly SpliceFigures[]): Finding[] {
         circuits: own.map((entry) => entry.own.circuit),
         spliceIds: own.map((entry) => entry.own.place.id),
         closureId: place.closureId,
-        title: `Tray ${tray} at ${place.closure} is high as a whole`,
-        evidence: `${above} of its ${own.length} fibers are high, middle ${dB(high)} against ${dB(usual)} in the other trays${bent > own.length / 2 ? ', and more so at long wavelengths: a pinched or bent tube or tray, not its fusions' : ': what its fibers have in common, not one fusion'}.`,
-        where: `${place.closure}, tray ${tray}: its tubes, its entrance, its loops.`,
+        message: {
+          code: 'trayHigh',
+          tray,
+          closure: place.closure,
+          high: above,
+          fibers: own.length,
+          median: dB(high),
+          usual: dB(usual),
+          bent: bent > own.length / 2 ? 'yes' : 'no',
+        },
+        where: [{ code: 'tray', closure: place.closure, tray }],
         place: null,
       });
     }
@@ -104,16 +118,21 @@ export function edgesOf(all: readonly SpliceFigures[]): Finding[] {
       const high = outer.every(({ loss }) => loss > usual + Math.max(EDGE, 4 * spread));
       if (!high) continue;
       const { place } = ribbon[0]!.own;
-      const said = edge.filter(({ loss }) => loss > usual + Math.max(EDGE, 3 * spread));
+      const worse = edge.filter(({ loss }) => loss > usual + Math.max(EDGE, 3 * spread));
       findings.push({
         cause: 'ribbon edge',
-        weight: said.some(({ own }) => isBad(own)) ? 'bad' : 'look',
-        circuits: said.map(({ own }) => own.circuit),
-        spliceIds: said.map(({ own }) => own.place.id),
+        weight: worse.some(({ own }) => isBad(own)) ? 'bad' : 'look',
+        circuits: worse.map(({ own }) => own.circuit),
+        spliceIds: worse.map(({ own }) => own.place.id),
         closureId: place.closureId,
-        title: `The edges of a ribbon at ${place.closure} are high`,
-        evidence: `Fibers ${said.map(({ own }) => own.place.position).join(', ')} of the ribbon: ${said.map(({ loss }) => loss.toFixed(3)).join(', ')} dB, its middle ${dB(usual)}. Holder, outer grooves or stripper, before the next ribbon.`,
-        where: `${place.closure}, tray ${place.tray}, slot ${place.slot}.`,
+        message: {
+          code: 'ribbonEdges',
+          closure: place.closure,
+          positions: worse.map(({ own }) => String(own.place.position)),
+          lossesDb: worse.map(({ loss }) => loss.toFixed(3)),
+          usual: dB(usual),
+        },
+        where: [{ code: 'slot', closure: place.closure, tray: place.tray, slot: place.slot }],
         place: null,
       });
     }

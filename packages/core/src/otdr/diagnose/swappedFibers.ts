@@ -98,13 +98,20 @@ function exchanged(
           two.get(keys[i]!)!.id,
           two.get(keys[j]!)!.id,
         ],
-        words: `${first.label} and ${second.label} look mixed up: ${sideOf(a)} of one goes with ${sideOf(b)} of the other. Look at ${one.get(keys[i]!)!.name} and ${one.get(keys[j]!)!.name}, ${two.get(keys[i]!)!.name} and ${two.get(keys[j]!)!.name}.`,
+        message: {
+          code: 'swapped',
+          first: first.label,
+          second: second.label,
+          direction: a.direction,
+          wavelengthNm: a.wavelengthNm,
+          otherDirection: b.direction,
+          otherNm: b.wavelengthNm,
+          files: [one.get(keys[i]!)!.name, one.get(keys[j]!)!.name],
+          otherFiles: [two.get(keys[i]!)!.name, two.get(keys[j]!)!.name],
+        },
       };
       found.push({ pair: `${first.key} ${second.key}`, problem });
     }
   }
   return found;
 }
-
-const sideOf = ({ direction, wavelengthNm }: ProofTrace): string =>
-  `${direction} at ${wavelengthNm} nm`;

@@ -1,11 +1,10 @@
 import { groupBy } from '../../groupBy.ts';
 import { median } from 'simple-statistics';
-import type { DistanceUnit } from '../../record/units.ts';
 import { BEND, type Finding, withError } from './finding.ts';
 import type { AlignedTraces, ProofTrace } from '../align/alignedTraces.ts';
 import type { CircuitRoute } from '../align/route.ts';
 import type { TraceFigures } from '../measure/measureTrace.ts';
-import { type FaultLocation, faultLocationWords, faultLocation } from './faultLocation.ts';
+import { type FaultLocation, faultLocation, whereIs } from './faultLocation.ts';
 
 /** Joints at no closure, and ghosts. One that several traces of a circuit see is said once. */
 export function unmatchedEventsOf(
@@ -42,8 +41,7 @@ export function unmatchedEventsOf(
       own.slice(1).forEach((entry) => left.splice(left.indexOf(entry), 1));
       const fellows = proof.traces.filter(({ circuit }) => circuit === first.trace.circuit);
       const bothShot = new Set(fellows.map(({ direction }) => direction)).size === 2;
-      if (isReal(own, fellows.length))
-        findings.push(strangerSaid(own, circuits, bothShot, proof.unit));
+      if (isReal(own, fellows.length)) findings.push(unmatchedFinding(own, circuits, bothShot));
     }
   }
   return findings;
@@ -62,7 +60,7 @@ function isReal(
   return own.some(({ figure }) => Math.abs(figure.loss) > Math.max(0.1, 8 * figure.sigma));
 }
 
-function strangerSaid(
+function unmatchedFinding(
   own: readonly {
     trace: ProofTrace;
     joint: { peak: number | null };
@@ -72,18 +70,19 @@ function strangerSaid(
   }[],
   circuits: ReadonlyMap<string, CircuitRoute>,
   bothShot: boolean,
-  unit: DistanceUnit,
 ): Finding {
   const first = own[0]!;
   const { label } = circuits.get(first.trace.circuit)!;
-  const seen = own.map(
-    ({ trace, figure }) => `${trace.direction} at ${trace.wavelengthNm} nm ${withError(figure)}`,
-  );
+  const seen = own.map(({ trace: { direction, wavelengthNm }, figure }) => ({
+    direction,
+    wavelengthNm,
+    loss: withError(figure),
+  }));
   const base = {
     circuits: [first.trace.circuit],
     spliceIds: [],
     closureId: first.place.closureId,
-    where: faultLocationWords(first.place, unit),
+    where: [whereIs(first.place)],
     place: first.place,
   };
   // A mirror stands for both directions; what one of them alone shows, without loss, is an echo.
@@ -97,8 +96,7 @@ function strangerSaid(
       ...base,
       cause: 'ghost',
       weight: 'look',
-      title: `An echo in ${label}, no joint`,
-      evidence: `A reflection without loss, ${first.kind === 'ghost' ? 'as far as two others together' : 'and the other direction has none'}: ${seen.join(', ')}.`,
+      message: { code: first.kind === 'ghost' ? 'echo' : 'echoOneWay', label, seen },
     };
   const by = (longer: boolean) =>
     own
@@ -110,9 +108,11 @@ function strangerSaid(
     ...base,
     cause: bent ? 'bend' : 'unplanned',
     weight: 'bad',
-    title: bent
-      ? `${label} is bent where no joint was planned`
-      : `A joint in ${label} that nobody planned`,
-    evidence: `${seen.join(', ')}${first.joint.peak !== null ? '; it reflects' : ''}.${bent ? ' More at long wavelengths: a bend or a squeezed cable.' : ''}`,
+    message: {
+      code: bent ? 'unplannedBend' : 'unplanned',
+      label,
+      seen,
+      reflects: first.joint.peak !== null ? 'yes' : 'no',
+    },
   };
 }

@@ -8,7 +8,7 @@ const open = (change: (trace: ReturnType<typeof smallTrace>) => void = () => und
   const trace = smallTrace();
   change(trace);
   const file = readSor(writeSor(trace));
-  if (!file.ok) throw new Error(file.error);
+  if (!file.ok) throw new Error(file.error.code);
   return file.value;
 };
 

@@ -162,6 +162,12 @@ export interface NamingSetting {
   trust: 'name' | 'file' | null;
 }
 
+/** What keeps a file's place from being settled. */
+export type PlaceProblem =
+  | { code: 'patternDoesNotFit' | 'whichCable' | 'whichFiber' | 'whichEnd' }
+  | { code: 'disputed'; what: 'cable' | 'fiber' | 'wavelength'; byName: string; byFile: string }
+  | { code: 'fiberOutside'; cable: string; fibers: number; fiber: number };
+
 /** Where a file belongs, as far as it is known, and what keeps it from being settled. */
 export interface NamedPlace {
   cableId: string | null;
@@ -170,7 +176,7 @@ export interface NamedPlace {
   wavelengthNm: number | null;
   /** Whether name and file tell something differently, and nobody has said which is right. */
   isDisputed: boolean;
-  problems: string[];
+  problems: PlaceProblem[];
 }
 
 /** What of a file's header says where it belongs. */
@@ -188,9 +194,9 @@ export const directionWord = (name: NameFacts | null, header: HeaderFacts): stri
 /** Settles where a file belongs from its name and its header. What neither tells, or both tell differently, is a problem. */
 export function settlePlace(name: string, header: HeaderFacts, setting: NamingSetting): NamedPlace {
   const read = setting.pattern === '' ? null : readName(setting.pattern, name);
-  const problems: string[] = [];
+  const problems: PlaceProblem[] = [];
   const disputed = new Set<'cable' | 'fiber' | 'wavelength'>();
-  if (setting.pattern !== '' && !read) problems.push('The name does not fit the pattern.');
+  if (setting.pattern !== '' && !read) problems.push({ code: 'patternDoesNotFit' });
   const settled = <Value>(
     what: 'cable' | 'fiber' | 'wavelength',
     byName: Value | null,
@@ -199,7 +205,12 @@ export function settlePlace(name: string, header: HeaderFacts, setting: NamingSe
     if (byName === null || byFile === null || byName === byFile) return byName ?? byFile;
     if (setting.trust) return setting.trust === 'name' ? byName : byFile;
     disputed.add(what);
-    problems.push(`The name says ${what} ${String(byName)}, the file ${String(byFile)}.`);
+    problems.push({
+      code: 'disputed',
+      what,
+      byName: String(byName),
+      byFile: String(byFile),
+    });
     return null;
   };
   const cableNamed = (text: string | null | undefined) =>
@@ -222,12 +233,11 @@ export function settlePlace(name: string, header: HeaderFacts, setting: NamingSe
   );
   const word = directionWord(read, header);
   const direction = setting.directions[word] ?? directionOf(word);
-  if (!cable && !disputed.has('cable')) problems.push('In which cable is the fiber counted?');
-  if (fiber === null && !disputed.has('fiber'))
-    problems.push('Which fiber? Neither the name nor the file says.');
+  if (!cable && !disputed.has('cable')) problems.push({ code: 'whichCable' });
+  if (fiber === null && !disputed.has('fiber')) problems.push({ code: 'whichFiber' });
   if (cable && fiber !== null && (fiber < 1 || fiber > cable.fibers))
-    problems.push(`Cable ${cable.name} has ${cable.fibers} fibers, not ${fiber}.`);
-  if (!direction) problems.push('From which end was it shot?');
+    problems.push({ code: 'fiberOutside', cable: cable.name, fibers: cable.fibers, fiber });
+  if (!direction) problems.push({ code: 'whichEnd' });
   return {
     cableId: cable?.id ?? null,
     fiber,

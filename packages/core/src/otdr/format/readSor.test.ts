@@ -7,7 +7,7 @@ import { copySor, writeSor } from './writeSor.ts';
 
 const read = (bytes: Uint8Array) => {
   const file = readSor(bytes);
-  if (!file.ok) throw new Error(file.error);
+  if (!file.ok) throw new Error(file.error.code);
   return file.value;
 };
 
@@ -157,7 +157,10 @@ describe('files that are not as they should be', () => {
     ['a picture', Uint8Array.of(0x89, 0x50, 0x4e, 0x47, 13, 10, 26, 10), /no trace file/],
     ['a map alone', bytes.slice(0, 60), /FxdParams.*missing/],
   ])('%s: refused with block and byte', (_, file, message) =>
-    expect(readSor(file)).toMatchObject({ ok: false, error: expect.stringMatching(message) }),
+    expect(readSor(file)).toMatchObject({
+      ok: false,
+      error: { code: 'unreadable', reason: expect.stringMatching(message) },
+    }),
   );
 
   it('one that is cut off keeps the samples that are there, and says so', () => {
@@ -189,7 +192,7 @@ describe('files that are not as they should be', () => {
     );
     const index = placeOf('FxdParams') + 10 + 4 + 2 + 2 + 4 + 4 + 2 + 2 * (2 + 4 + 4);
     expect(readSor(changed(index, 1, 0, 0, 0))).toMatchObject({
-      error: expect.stringMatching(/FxdParams, byte \d+: a group index/),
+      error: { reason: expect.stringMatching(/FxdParams, byte \d+: a group index/) },
     });
   });
 
@@ -207,7 +210,7 @@ describe('files that are not as they should be', () => {
         const outcome = readSor(file);
         if (!outcome.ok) {
           refused++;
-          expect(outcome.error).toMatch(/^[^,]+, byte \d+: /);
+          expect(outcome.error.reason).toMatch(/^[^,]+, byte \d+: /);
           return;
         }
         expect(outcome.value.data.raw.length * 2).toBeLessThanOrEqual(file.length);

@@ -21,16 +21,22 @@ interface Entry {
 /** Names in a Map are short; a longer one is no name. */
 const LONGEST_NAME = 64;
 
+/** Why a trace file cannot be read: the block, the byte, and what is wrong there. */
+export interface SorProblem {
+  code: 'unreadable';
+  reason: string;
+}
+
 /**
  * Reads a trace file (Telcordia SR-4731 issue 2, revision 200, and GR-196, revision 100; the layout from
  * memory). It survives files that are cut off, sizes and counts that lie, blocks that are missing; what
  * cannot be read is refused with block and byte.
  */
-export function readSor(bytes: Uint8Array): Parsed<SorFile> {
+export function readSor(bytes: Uint8Array): Parsed<SorFile, SorProblem> {
   try {
     return parsed(new SorReader(bytes).read());
   } catch (error) {
-    if (error instanceof TraceError) return refused(error.message);
+    if (error instanceof TraceError) return refused({ code: 'unreadable', reason: error.message });
     throw error;
   }
 }

@@ -1,9 +1,8 @@
 import type { Tray, TrayCapacity } from '../../record/closure.ts';
 import type { Pin } from '../../record/plan.ts';
 import type { Method } from '../../record/splice.ts';
-import { plural } from '../../measure/count.ts';
 import type { PlannedJoint } from '../expand.ts';
-import type { Placed } from '../occupancy.ts';
+import type { Placed, SleeveType } from '../occupancy.ts';
 import type { ListCable } from '../spliceList.ts';
 import { boundBundle, leastTrays } from './bounds.ts';
 import { pieceWeight, piecesOf } from './pieces.ts';
@@ -21,6 +20,19 @@ export interface LayoutTask {
   fixed: readonly Placed[];
 }
 
+/** A tube or ribbon that lies on several trays, by its cable and number. */
+export interface SplitUnit {
+  unit: string;
+  trays: readonly number[];
+}
+
+/** Why a layout is as it is. */
+export type LayoutReason =
+  | { code: 'noneSplit'; sleeve: SleeveType }
+  | { code: 'split'; sleeve: SleeveType; units: readonly SplitUnit[] }
+  /** Spare places a tray that were asked for, and those that cost neither a split nor a tray. */
+  | { code: 'spareLess'; asked: number; kept: number };
+
 export interface Layout {
   placed: (PlannedJoint & Placed)[];
   /** Joints for which no tray has room. */
@@ -34,7 +46,7 @@ export interface Layout {
   /** Spare places that every tray in use keeps. */
   spare: number;
   /** Why it is laid out so, in sentences. */
-  why: string[];
+  why: LayoutReason[];
   /** Sleeves that no tray has a place for, a kind each; none where all have one. */
   noRoom: NoRoom[];
 }
@@ -270,29 +282,29 @@ function explain(
   method: Method,
   spare: number,
 ): void {
-  const kind = method === 'mass' ? 'ribbon' : 'single-fiber';
-  const say = (sentence: string) => layout.why.push(sentence);
+  const sleeve = sleeveOf(method);
   const split = splitUnits(laid);
-  if (split.length === 0) say(`No tube or ribbon of ${kind} sleeves is split.`);
-  else
-    say(
-      `Split over trays, for ${kind} sleeves: ${split.slice(0, 6).join(', ')}${split.length > 6 ? ` and ${split.length - 6} more` : ''}.`,
-    );
-  if (spare < task.spare)
-    say(
-      `${plural(task.spare, 'spare place')} a tray would cost a split or a tray: ${spare} ${spare === 1 ? 'is' : 'are'} kept.`,
-    );
+  layout.why.push(
+    split.length === 0 ? { code: 'noneSplit', sleeve } : { code: 'split', sleeve, units: split },
+  );
+  if (spare < task.spare) layout.why.push({ code: 'spareLess', asked: task.spare, kept: spare });
   const left = laid.left.reduce((sum, strand) => sum + weightOf(strand), 0);
   if (left > 0) layout.noRoom.push({ method, sleeves: left });
 }
 
-/** What is missing where sleeves have no room, in a sentence. */
-export function noRoomMessage({ method, sleeves }: NoRoom, trays: readonly Tray[]): string {
-  const kind = method === 'mass' ? 'ribbon' : 'single-fiber';
+/** What is missing where sleeves have no room. */
+export type NoRoomMessage =
+  | { code: 'noTrayTakes'; sleeve: SleeveType }
+  | { code: 'noRoom'; sleeve: SleeveType; sleeves: number; trays: number };
+
+const sleeveOf = (method: Method): SleeveType => (method === 'mass' ? 'ribbon' : 'single');
+
+export function noRoomMessage({ method, sleeves }: NoRoom, trays: readonly Tray[]): NoRoomMessage {
+  const sleeve = sleeveOf(method);
   const size = Math.max(0, ...trays.map((tray) => tray[method]));
   return size === 0
-    ? `No tray takes ${kind} sleeves: add one that does.`
-    : `${plural(sleeves, `${kind} sleeve`)} found no room: add ${plural(Math.ceil(sleeves / size), 'tray')}.`;
+    ? { code: 'noTrayTakes', sleeve }
+    : { code: 'noRoom', sleeve, sleeves, trays: Math.ceil(sleeves / size) };
 }
 
 /**
@@ -317,15 +329,15 @@ export function withTraysFor(
   return [...trays, ...added];
 }
 
-/** Tubes and ribbons that lie on more than one tray, in words. */
-function splitUnits(laid: Laid): string[] {
+/** Tubes and ribbons that lie on more than one tray. */
+function splitUnits(laid: Laid): SplitUnit[] {
   const places = new Map<string, number[]>();
   for (const { number, strands } of laid.trays)
     for (const unit of new Set(strands.flatMap((strand) => strand.units)))
       places.set(unit, [...(places.get(unit) ?? []), number]);
   return [...places]
     .filter(([, trays]) => trays.length > 1)
-    .map(([unit, trays]) => `${unit.replace('\n', ' ')} (trays ${trays.join(', ')})`);
+    .map(([unit, trays]) => ({ unit: unit.replace('\n', ' '), trays }));
 }
 
 const holds = (strand: Strand, pin: Pin): boolean =>

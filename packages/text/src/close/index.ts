@@ -1,0 +1,3 @@
+export * from './points.ts';
+export * from './record.ts';
+export * from './state.ts';

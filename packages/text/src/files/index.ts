@@ -1,0 +1,110 @@
+import type { CsvNote, CsvProblem } from '@cordel/core/csv';
+import type { GeoNote, GeoProblem, PlaceProblem } from '@cordel/core/geo';
+import type { SorProblem } from '@cordel/core/otdr';
+import type { CellProblem, SheetNote, WorkbookProblem } from '@cordel/core/xlsx';
+import { catalog } from '../catalog.ts';
+import { issueText } from '../record/issue.ts';
+
+const NO_ROWS = 'There are titles but no rows below them.';
+
+/** Why a list cannot be read as CSV. */
+export const csvProblemText = catalog<CsvProblem>()({
+  noText: 'This is not a text file: save the list as CSV (UTF-8) and choose that.',
+  empty: 'The file is empty: the first row holds the titles, an entry a row below.',
+  oneColumn: 'Only one column was found: separate the columns by commas, semicolons or tabs.',
+  noRows: NO_ROWS,
+  otherFile:
+    'This is {file, select, png {a PNG picture} jpeg {a JPEG picture} gif {a GIF picture} pdf {a PDF} other {a spreadsheet or zip file}}, not a CSV file: save the list as CSV (UTF-8) and choose that.',
+  quotes: 'Row {row}: a quoted cell is not closed or has text after its closing quote.',
+});
+
+/** Why a workbook cannot be read. */
+export const workbookProblemText = catalog<WorkbookProblem>()({
+  noWorkbook: 'This is not a workbook, or a broken one: save it again as .xlsx, or as CSV (UTF-8).',
+  openDocument: 'This is an OpenDocument sheet: save it as .xlsx or as CSV (UTF-8).',
+  otherZip: 'This zip is not a workbook: save the list as .xlsx, or as CSV (UTF-8).',
+  noSheet: 'There is no sheet in the workbook.',
+  noSuchSheet: 'There is no sheet “{sheet}” in the workbook.',
+  sheetMissing: 'The sheet “{sheet}” is missing from the workbook.',
+  sheetTooNarrow: 'The sheet “{sheet}” has fewer than two columns: the first row holds the titles.',
+  noRows: NO_ROWS,
+  rowTooFar:
+    'The workbook cannot be read: row {row} is past the last of a sheet. Save it again, or as CSV.',
+  broken: 'The workbook cannot be read: {reason}. Save it again, or as CSV.',
+});
+
+/** Why a list cannot be opened, whatever its format. */
+export const fileProblemText = (problem: CsvProblem | WorkbookProblem): string =>
+  isCsv(problem) ? csvProblemText(problem) : workbookProblemText(problem);
+
+const CSV_CODES: ReadonlySet<string> = new Set<CsvProblem['code']>([
+  'noText',
+  'empty',
+  'oneColumn',
+  'noRows',
+  'otherFile',
+  'quotes',
+]);
+const isCsv = (problem: { code: string }): problem is CsvProblem => CSV_CODES.has(problem.code);
+
+/** What is odd about a cell. */
+export const cellProblemText = catalog<CellProblem>()({
+  formulaWithoutValue: '{cell} is a formula without a value: paste its value.',
+  merged: '{cell} are merged: only the first cell has a value. Unmerge them, and fill every cell.',
+  errorValue: '{cell} is an error, {shown}: correct it in the sheet.',
+  dateValue:
+    '{cell} is a date, {shown}: the sheet may have made one of 9/4. Format the column as text, and type it again.',
+});
+
+/** What is to be said of how a list was read. */
+export const listNoteText = catalog<SheetNote | CsvNote>()({
+  formulas:
+    '{count, plural, one {A cell is a formula} other {# cells are formulas}} ({cell}): the last value is taken.',
+  sheetOf: 'The sheet “{sheet}” is read, of {count}.',
+  windows1252:
+    'The file is not UTF-8: it was read as Windows-1252. Check letters such as é, ñ and ü.',
+});
+
+const places = catalog<PlaceProblem>()({
+  noDegrees:
+    '{pair} are not degrees; they look like meters of a projection. Export the file in longitude and latitude of WGS 84.',
+  axesCrossed:
+    '{pair}: a latitude over 90. The axes are crossed: longitude comes first. Swap them.',
+  noPlace: '{pair} is not a place: longitude -180 to 180, latitude -90 to 90.',
+});
+
+/** What needs words of its own first is in words already. */
+type WordedGeo<M> = M extends { issue: unknown }
+  ? Omit<M, 'issue'> & { issue: string }
+  : M extends { problem: unknown }
+    ? Omit<M, 'problem'> & { problem: string }
+    : M;
+
+const geo = catalog<WordedGeo<GeoProblem>>()({
+  noJson: 'This is not JSON: {reason}.',
+  noCollection: 'This is not a GeoJSON feature collection: {path}: {issue}',
+  otherSystem:
+    'The coordinates are of {system}. GeoJSON is in longitude and latitude of WGS 84 (RFC 7946): export it so.',
+  featureInvalid: 'Feature {feature}: {issue}',
+  featurePlace: 'Feature {feature}: {problem}',
+  closureTwice: 'Two closures are called “{name}”: a name stands for one.',
+  nothingFound: 'There is neither a line nor a point with a name in it.',
+});
+
+/** Why a route cannot be read. */
+export function geoProblemText(problem: GeoProblem): string {
+  if ('issue' in problem) return geo({ ...problem, issue: issueText(problem.issue) });
+  if ('problem' in problem) return geo({ ...problem, problem: places(problem.problem) });
+  return geo(problem);
+}
+
+/** What was passed over in a route. */
+export const geoNoteText = catalog<GeoNote>()({
+  pointsWithoutName: '{count, plural, one {# point} other {# points}} without a name passed over.',
+  areas: '{count, plural, one {# area} other {# areas}} passed over: neither line nor point.',
+  featuresWithoutPlace:
+    '{count, plural, one {# feature} other {# features}} without a place passed over.',
+});
+
+/** Why a trace file cannot be read. */
+export const sorProblemText = catalog<SorProblem>()({ unreadable: '{reason}' });

@@ -1,0 +1,2 @@
+export * from './catalog.ts';
+export * from './phrases.ts';

@@ -1,0 +1,43 @@
+import type { Grade, SpliceReason, TriesMessage } from '@cordel/core';
+import { catalog } from '../catalog.ts';
+import { gradeText } from './states.ts';
+
+const tries = {
+  tries: '{used} of {most} attempts used.',
+  triesUsedUp: '{used} of {most} attempts used: needs the lead.',
+  triesPast: '{used} attempts made, {most} allowed: needs the lead.',
+} as const;
+
+export * from './states.ts';
+
+/** How many attempts a splice has had. */
+export const triesText = catalog<TriesMessage>()(tries);
+
+const direction = (name: string): string => `{${name}, select, AB {A to B} other {B to A}}`;
+
+/** How a loss is known is in words already. */
+type Worded<M> = M extends { grade: Grade } ? Omit<M, 'grade'> & { grade: string } : M;
+
+const capital = (text: string): string => text.replace(/^./, (letter) => letter.toUpperCase());
+
+const reasons = catalog<Worded<SpliceReason>>()({
+  dead: 'Marked dead by {by}: {why}',
+  skip: 'Skipped by {by}: {why}',
+  redo: 'Sent to redo by {by}: {why}',
+  waive: 'Accepted by {by}: {why}',
+  over: '{grade} {loss} is over {limit}.',
+  overAt: '{grade} {loss} at {wavelengthNm} nm is over {limit}.',
+  bend: '{longNm} nm is {excess} above {shortNm} nm: look for a bend before breaking the splice.',
+  jointItself: 'All wavelengths alike: the splice itself.',
+  directionsDiffer:
+    `Directions differ by {difference} at {wavelengthNm} nm, ${direction('low')} low: mode-field mismatch. Only the average counts.` as string,
+  oneWayGain:
+    `A one-way gain of {loss} at {wavelengthNm} nm is not a gain: measure ${direction('measure')}.` as string,
+  oneWayHigh:
+    `One-way {loss} at {wavelengthNm} nm is high: measure ${direction('measure')} before a redo.` as string,
+  ...tries,
+});
+
+/** Why a splice stands as it does. */
+export const spliceReasonText = (reason: SpliceReason): string =>
+  reasons('grade' in reason ? { ...reason, grade: capital(gradeText(reason.grade)) } : reason);

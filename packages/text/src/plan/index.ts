@@ -1,0 +1,2 @@
+export * from './lists.ts';
+export * from './plan.ts';

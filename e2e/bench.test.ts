@@ -113,7 +113,7 @@ function checkAdvice(text: string, again: boolean): void {
   const cleave = Number(/cleave (\d+\.\d)°/.exec(text)?.[1] ?? 0);
   const offset = Number(/offset (\d+\.\d) um/.exec(text)?.[1] ?? 0);
   if (estimate <= 0.02 && cleave < 1 && offset < 0.5) expect([text, again]).toEqual([text, false]);
-  const used = /3 of 3 tries used|tries made, 3 allowed|Needs the lead/.test(text);
+  const used = /3 of 3 attempts used|attempts made, 3 allowed|Needs the lead/.test(text);
   if (estimate > 0.15 && !used) expect([text, again]).toEqual([text, true]);
 }
 
@@ -128,14 +128,14 @@ async function spliceAsAdvised(on: Page, place: string): Promise<void> {
       await seesNot(on, 'It stopped before the arc');
       continue;
     }
-    const again = /Advice: (redo|last try)\.|Tension test failed\./.test(text);
+    const again = /Advice: (redo|last attempt)\.|Tension test failed\./.test(text);
     checkAdvice(text, again);
     await press(on, again ? 'Redo' : 'Keep, next');
     if (!again) {
       await on.waitForFunction((was) => !document.body.innerText.includes(was), {}, place);
       return;
     }
-    await sees(on, /Try \d of 3|3 of 3 tries used|\d tries made, 3 allowed/);
+    await sees(on, /Attempt \d of 3|3 of 3 attempts used|\d attempts made, 3 allowed/);
   }
   throw new Error(`Not made: ${place}`);
 }
@@ -191,7 +191,7 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
 
   step('the arc check is due, and is logged round by round until it passes', async () => {
     await press(page(), '! Arc: due');
-    await sees(page(), /Due\. No good check is known of this splicer/);
+    await sees(page(), /Due\. No good check of this splicer is known/);
     await fill(page(), 'Temperature', '70');
     await sees(page(), '70 C is hotter than any site: did you mean 70 F?');
     await fill(page(), 'Temperature', '54 F');
@@ -202,7 +202,7 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
       if ((await shown(page())).includes(`round ${round}: passed`)) break;
     }
     // 54 F are 12.2 C; 450 m are 96.03 kPa by the ICAO standard atmosphere.
-    await sees(page(), /Good\. Last good check holds: \d+ arcs left/);
+    await sees(page(), /Good\. The last good check holds: \d+ arcs left/);
     await sees(page(), /passed, simulated · 12\.2 C, 96\.03 kPa, about 450 m · T\. Hollis/);
     const { log } = await readApi<{ log: { kind: string; passed?: boolean }[] }>(
       server,
@@ -216,7 +216,7 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
     await go();
     await sees(page(), /Single fiber: step 1 of 10/);
     await sees(page(), 'Sleeve on first: 60 mm.');
-    await press(page(), 'On it, next step');
+    await press(page(), 'Done, next step');
     await sees(page(), /Strip: 900 um/);
     await sees(page(), /Glass shards/);
     await sees(page(), 'sleeve on');
@@ -238,13 +238,13 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
     await press(page(), 'Seen, load again');
     await press(page(), 'offset');
     await press(page(), 'Press its arc');
-    await sees(page(), /Advice: redo\. Another try passes with \d+ %, this one with/);
+    await sees(page(), /Advice: redo\. Another attempt passes with \d+ %, this one with/);
     await press(page(), 'Why');
-    await sees(page(), /An estimate is no measured loss/);
+    await sees(page(), /An estimate is not a measured loss/);
     await press(page(), 'Close');
     await press(page(), 'Redo');
     await press(page(), 'no fault');
-    await sees(page(), 'Try 2 of 3');
+    await sees(page(), 'Attempt 2 of 3');
   });
 
   step('ten singles are made as advised, their records counted once', async () => {
@@ -283,7 +283,7 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
     await press(page(), 'Back to the Bench');
     await press(page(), 'Show the steps');
     await sees(page(), 'Boot and 27 mm sleeve on first.');
-    await press(page(), 'On it, next step');
+    await press(page(), 'Done, next step');
     await spliceAsAdvised(page(), 'tray 1 slot 11');
   });
 
@@ -308,7 +308,7 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
     await press(page(), '12 fibers');
     await press(page(), 'Begin the session');
     await sees(page(), 'Ribbon sleeve on first.');
-    await press(page(), 'On it, next step');
+    await press(page(), 'Done, next step');
     await spliceAsAdvised(page(), 'tray 2 slot 1');
     await sent((list) =>
       list.every(({ tray, slot, half }) => tray !== 2 || slot !== 1 || half !== null),
@@ -320,7 +320,7 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
     async () => {
       await sees(page(), 'tray 2 slot 2');
       await sees(page(), /Loose fibers, ribbonized: step 1/);
-      for (const words of ['On it, next step', 'Done, next step', 'Done, next step'])
+      for (const words of ['Done, next step', 'Done, next step', 'Done, next step'])
         await press(page(), words);
       await sees(page(), /Adhesive on; do not touch for 60 s/);
       await press(page(), 'Start 1:00');
@@ -364,8 +364,8 @@ describe('records that are not as they should be', () => {
     async () => {
       const early = new Date(Date.now() - 3_600_000).toISOString();
       await bring(recordOf(9002, 99_000, { at: early }));
-      await sees(page(), /99\.00 dB is no estimate of a splice: it does not count/);
-      await sees(page(), /The splicer’s clock is 1 h behind/);
+      await sees(page(), /99\.00 dB is not an estimate of a splice: it does not count/);
+      await sees(page(), /The clock of the splicer is 1 h behind/);
       await press(page(), 'Type the estimate');
       await press(page(), '3');
       await press(page(), 'Keep, next');
@@ -474,7 +474,7 @@ describe('records that are not as they should be', () => {
       await writeFile(bad, 'no;loss;cleave left\n9100;0.02;0.4\n9101;x0.03;0.5');
       await chooseFile(page(), 'Choose a file', bad);
       await sees(page(), /bad\.csv: 1 record, 1 problem/);
-      await sees(page(), /Row 3, estimate, dB\. “x0\.03” is no figure/);
+      await sees(page(), /Row 3, estimate, dB\. “x0\.03” is not a figure/);
       const good = join(folder, 'good.csv');
       await writeFile(good, 'no;loss;cleave left\n9100;0.02;0.4');
       for (const words of [/1 new record, 0 here already/, /0 new records, 1 here already/]) {

@@ -217,12 +217,12 @@ describe('before the cover', () => {
     const row = await page().waitForSelector('::-p-text(Tray 1: 12 sleeves seated)');
     await row!.evaluate((node) => node.scrollIntoView({ block: 'center' }));
     await page().evaluate(() => {
-      const keys = [...document.querySelectorAll('[role=button][aria-label="Not so"]')];
+      const keys = [...document.querySelectorAll('[role=button][aria-label="Fail"]')];
       (keys[0] as HTMLElement).click();
     });
     await sees(page(), 'Do: Lift the lid');
     await press(page(), 'Slot 7');
-    await sees(page(), 'not so, slot 7');
+    await sees(page(), 'failed, slot 7');
     await page().screenshot({ path: join(folder, 'tray.png') as `${string}.png` });
     const key = await page().$eval('[aria-label^="Photo: Tray 1"]', (node) =>
       node.getAttribute('aria-label')!,
@@ -297,8 +297,8 @@ describe('the pressure test', () => {
   step('air over the limit is refused, and a gauge in another unit is recognised', async () => {
     await closeAt(closureId, 'test');
     await sees(page(), '34.50 kPa');
-    await fill(page(), 'Air outside', '98.2 kPa');
-    await fill(page(), 'Closure’s wall, temperature', '12 C');
+    await fill(page(), 'Barometric pressure', '98.2 kPa');
+    await fill(page(), 'Surface temperature of the closure', '12 C');
     await fill(page(), 'Gauge now, kPa', '34.6');
     await press(page(), 'Air is in: start the clock');
     await sees(page(), '34.60 kPa is above the limit of 34.50 kPa: let air out at once.');
@@ -327,9 +327,9 @@ describe('the pressure test', () => {
     await press(page(), 'Round 1: not checked');
     await press(page(), 'Bubbles');
     await sees(page(), 'Bubbles at Round 1.');
-    await sees(page(), 'the wrong seal for the cable’s diameter');
+    await sees(page(), 'the wrong seal for the diameter of the cable');
     await press(page(), 'Release the pressure');
-    await press(page(), 'It shows zero: released before mending');
+    await press(page(), 'It shows zero: released before repairing');
     await sees(page(), 'Test 1: failed');
     await fill(page(), 'What was repaired at Round 1?', 'Cap was loose');
     await press(page(), 'Save what was repaired');
@@ -338,7 +338,7 @@ describe('the pressure test', () => {
 
   step('cooling is not taken for a leak', async () => {
     await fill(page(), 'Gauge now, kPa', '34.0');
-    await fill(page(), 'Closure’s wall, temperature', '12 C');
+    await fill(page(), 'Surface temperature of the closure', '12 C');
     await press(page(), 'Air is in: start the clock');
     await sees(page(), 'Pressure is on.');
     await settled();
@@ -395,7 +395,7 @@ describe('signing and handing over', () => {
     });
     await fill(page(), 'Name', 'L. Ortiz');
     await press(page(), 'Put my name to it');
-    await sees(page(), 'The closure changed meanwhile: look at it again, then sign.');
+    await sees(page(), 'The closure changed meanwhile: check it again, then sign.');
     await sees(page(), 'Spliced or corrected (1 entry)');
   });
 
@@ -478,7 +478,7 @@ describe('a signed closure that is opened again', () => {
     await settled();
     await press(page(), 'Sign 0/2');
     await sees(page(), 'Opened again by M. Reyes: clinic moves to the new cable.');
-    await sees(page(), 'Down since the cut-over: school. Say when it is back.');
+    await sees(page(), 'Down since the cut-over: school. Record when it is back.');
   });
 
   step('its fiber is cut away by the plan, with a reason, and joined to another', async () => {
@@ -490,13 +490,13 @@ describe('a signed closure that is opened again', () => {
     );
     await sees(page(), 'F 14 to K 2 is spliced or ruled on: a plan drops it only where');
     expect(await disabled(/^Apply/)).toBe(true);
-    await press(page(), 'Cut away 1 splice that is made');
-    await sees(page(), 'Cuts away 1. F 14 to K 2, tray 1 slot 2.');
+    await press(page(), 'Remove 1 splice that is made');
+    await sees(page(), 'Removes 1. F 14 to K 2, tray 1 slot 2.');
     // Nobody cuts without a reason.
     expect(await disabled(/^Apply/)).toBe(true);
-    await fill(page(), 'Why they are cut away', 'school moves to F 1');
+    await fill(page(), 'Why they are removed', 'school moves to F 1');
     await press(page(), 'Apply: 2 changes');
-    await sees(page(), 'Applied. 1 added, 0 moved, 0 dropped, 1 cut away.');
+    await sees(page(), 'Applied. 1 added, 0 moved, 0 dropped, 1 removed.');
     const { splices, retired } = await readApi<{
       splices: { id: string; fiberA: number; tray: number; slot: number }[];
       retired: { fiberA: number }[];
@@ -512,7 +512,7 @@ describe('a signed closure that is opened again', () => {
     await press(page(), 'school is back');
     await sees(page(), /school: down \d\d:\d\d to \d\d:\d\d, [12] min; 5 planned/);
     await settled();
-    await sees(page(), '1 splice cut away');
+    await sees(page(), '1 splice removed');
     // The visit before keeps its tests and signatures in sight.
     await press(page(), 'Its tests and signatures');
     await sees(page(), 'Lead: ');
@@ -521,10 +521,10 @@ describe('a signed closure that is opened again', () => {
     await sees(page(), 'Splices removed: F 14 to K 2.');
     await seesNot(page(), 'Down since the cut-over');
     await page().goto(`${server.url}/p/${project}/route/${closureId}`);
-    await press(page(), 'Cut away: 1 splice');
+    await press(page(), 'Removed: 1 splice');
     await press(page(), 'F 14 to K 2, lay in tray 1 slot 2');
     await sees(page(), /Removed\. .*M\. Reyes: school moves to F 1/);
-    await sees(page(), 'Try 1: estimate');
+    await sees(page(), 'Attempt 1: estimate');
   });
 
   step('and nothing went wrong on the page', noTrouble);

@@ -146,7 +146,7 @@ describe('a project that is typed in', () => {
     await sees(page(), 'Save 1 row');
     await fill(page(), 'Cable 1', 'S');
     await press(page(), 'Save 1 row');
-    await sees(page(), '“thick” is no make-up');
+    await sees(page(), '“thick” is not a make-up');
     await fill(page(), 'Fibers 1', '48');
     await press(page(), 'Save 1 row');
     await sees(page(), 'Saved. 1 row');

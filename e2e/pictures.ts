@@ -89,7 +89,7 @@ const SHOTS: Shot[] = [
     path: `bench/${id('Dairy lane')}`,
     splicer: true,
     before: async (on) => {
-      await press(on, 'On it, next step');
+      await press(on, 'Done, next step');
       await press(on, 'Fold the steps away');
       await press(on, 'offset');
       await press(on, 'Press its arc');
@@ -148,9 +148,9 @@ const SHOTS: Shot[] = [
     name: 'pressure-phone',
     path: `route/${id('Osier bank')}/close?part=test`,
     before: async (on) => {
-      await fill(on, 'Air outside', '98.2 kPa');
+      await fill(on, 'Barometric pressure', '98.2 kPa');
       await fill(on, 'Gauge now, kPa', '34.0');
-      await fill(on, 'Closure’s wall, temperature', '12 C');
+      await fill(on, 'Surface temperature of the closure', '12 C');
       await press(on, 'Air is in: start the clock');
       await sees(on, 'Pressure is on.');
       await new Promise((resolve) => setTimeout(resolve, 1500));

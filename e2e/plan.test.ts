@@ -54,7 +54,7 @@ describe('planning a closure on a phone', () => {
     await sees(page(), /Line 2\. C has tubes 1 to 12 here: “13” is outside/);
     expect(await underlined(page())).toEqual(['13']);
     await sees(page(), '132 splices planned, 132 of them here already.');
-    await sees(page(), '1 line to put right first.');
+    await sees(page(), '1 line to fix first.');
   });
 
   step('what is written stays after a reload', async () => {
@@ -114,7 +114,7 @@ describe('planning a closure on a phone', () => {
     await sees(page(), /A 1 blue · asked for tube 1 blue Toll cottage .* B 1 blue/);
     // Toll cottage at 3.1 km and Sluice bridge at 7.4 km: 4.3 km of B lie between.
     await sees(page(), /B 1 blue tube 1 blue · 4\.3 km/);
-    await sees(page(), /Top barn\. U 13-144 end in the air here/);
+    await sees(page(), /Top barn\. U 13-144 are unassigned ends here/);
   });
 
   step('a line is made by thumb, and the loose end is gone', async () => {
@@ -132,7 +132,7 @@ describe('planning a closure on a phone', () => {
     await press(page(), 'Save the plan');
     await sees(page(), /Applied\. 0 added, 0 moved, 0 dropped/);
     await press(page(), 'Back');
-    await seesNot(page(), 'U 13-144 end in the air');
+    await seesNot(page(), 'U 13-144 are unassigned ends');
   });
 
   step('the cut plan of a cable, its seal and its steps', async () => {
@@ -180,7 +180,7 @@ describe('planning a closure on a phone', () => {
     });
     await sees(page(), /Do not cut\. 1 tube passes through: never cut, scored or bent/);
     // 70 in are 1778 mm; 380 mm to the tray leave 1398 mm.
-    await sees(page(), /Tail: a dedicated tube leaves 1398 mm/);
+    await sees(page(), /Tail: a cut tube leaves 1398 mm/);
   });
 
   step('a cable is taken out and described again: kind, diameter, loop, tubes', async () => {
@@ -223,10 +223,7 @@ describe('planning a closure on a phone', () => {
     );
     await press(page(), 'Read it');
     await sees(page(), /Look at 2 places first\./);
-    await sees(
-      page(),
-      /Ford pit: X 5 to Y 6 steps out of line: its neighbours would put it onto Y 5/,
-    );
+    await sees(page(), /Ford pit: X 5 to Y 6 is out of line: its neighbours would put it onto Y 5/);
   });
 
   step('the van is packed for a closure, against what is in stock', async () => {

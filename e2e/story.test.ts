@@ -95,7 +95,7 @@ describe('from a splice list to proof, on a phone', () => {
     await fill(page(), 'Project name', 'Upper weir');
     await fill(page(), 'A tray', 'six');
     await press(page(), 'Make the project');
-    await sees(page(), '“six” is no loss: type it in dB');
+    await sees(page(), '“six” is not a loss: type it in dB');
     await fill(page(), 'A tray', '0,06');
     await press(page(), 'VDE 0888 order');
     await press(page(), 'TIA-598 order');
@@ -127,8 +127,11 @@ describe('from a splice list to proof, on a phone', () => {
       await listFile('bad.csv', [TITLES, ...bad].join('\r\n')),
     );
     await sees(page(), 'bad.csv: 8 rows');
-    await sees(page(), /Row 8, method: “glued” “glued” is no method: write “single” or “ribbon”/);
-    await sees(page(), /Row 8, fiber B: “tube 1 mauve” .*is no colour of the TIA-598 order/);
+    await sees(
+      page(),
+      /Row 8, method: “glued” “glued” is not a method: write “single” or “ribbon”/,
+    );
+    await sees(page(), /Row 8, fiber B: “tube 1 mauve” .*is not a colour of the TIA-598 order/);
     await sees(page(), /Row 9, Slot: “1” Tray 1 slot 1 is used in row 2 already/);
     await sees(page(), /Row 9, fiber A: “1” Fiber A 1 is spliced in row 2 already/);
     expect((await rows()).length).toBe(0);
@@ -187,15 +190,15 @@ describe('from a splice list to proof, on a phone', () => {
 
   step('redoes a bad one with new attempts, until the lead is needed', async () => {
     await pressKeys(page(), '12');
-    await sees(page(), /Redo\. Over the 0\.05 redo line\. 2 of 3 tries are left/);
+    await sees(page(), /Redo\. Over the 0\.05 redo line\. 2 of 3 attempts are left/);
     await press(page(), 'Redo');
-    await sees(page(), 'Try 2 of 3');
+    await sees(page(), 'Attempt 2 of 3');
     await pressKeys(page(), '9');
-    await sees(page(), /Last try\. Over the 0\.05 redo line\. One try of 3 is left/);
+    await sees(page(), /Last attempt\. Over the 0\.05 redo line\. One attempt of 3 is left/);
     await press(page(), 'Redo');
-    await sees(page(), 'Try 3 of 3');
+    await sees(page(), 'Attempt 3 of 3');
     await pressKeys(page(), '8');
-    await sees(page(), /Needs the lead\. .*3 of 3 tries used: needs the lead/);
+    await sees(page(), /Needs the lead\. .*3 of 3 attempts used: needs the lead/);
     // What was sent to redo is not counted as spliced.
     await sees(page(), '1 of 18 spliced');
     await press(page(), 'Keep, next');
@@ -206,7 +209,7 @@ describe('from a splice list to proof, on a phone', () => {
 
   step('says what is wrong with 15 dB and keeps nothing', async () => {
     await pressKeys(page(), '1500');
-    await sees(page(), /Check\. 15\.00 dB is no splice; the most is 5\.00 dB\. Did you mean 0\.15/);
+    await sees(page(), /Check\. 15\.00 dB cannot be a splice; at most 5\.00 dB\. Did you mean 0\.15/);
     await press(page(), 'Keep, next');
     await sees(page(), 'tray 1 slot 3');
     for (let count = 0; count < 4; count++) await press(page(), 'Delete');
@@ -289,13 +292,13 @@ describe('from a splice list to proof, on a phone', () => {
       await press(page(), 'Plus or minus');
       await pressKeys(page(), '27');
       await sees(page(), '−0.27');
-      await sees(page(), /Directions differ by 0\.58 dB .* Only the mean counts/);
+      await sees(page(), /Directions differ by 0\.58 dB .* Only the average counts/);
       await press(page(), 'Keep, next');
       await sent((list) => list[0]?.half === 40);
     },
   );
 
-  step('adds a two-way mean by hand in the record of a splice', async () => {
+  step('adds a two-way average by hand in the record of a splice', async () => {
     const [first] = (
       await readApi<{ rows: { id: string }[] }>(server, `/projects/${projectId}/ledger/splices`)
     ).rows;
@@ -306,7 +309,7 @@ describe('from a splice list to proof, on a phone', () => {
     await press(page(), 'Two-way mean');
     await fill(page(), 'Loss', 'abc');
     await press(page(), 'Record it');
-    await sees(page(), '“abc” is no loss');
+    await sees(page(), '“abc” is not a loss');
     await fill(page(), 'Loss', '0.045');
     await press(page(), 'Record it');
     await sees(page(), 'Measured.');
@@ -319,7 +322,7 @@ describe('from a splice list to proof, on a phone', () => {
       await readApi<{ rows: { id: string }[] }>(server, `/projects/${projectId}/ledger/splices`)
     ).rows[1]!;
     await go(`/ledger?view=splices&open=splice.${second.id}`);
-    await sees(page(), /Estimate 0\.08 dB is over 0\.05\. 3 of 3 tries used: needs the lead/);
+    await sees(page(), /Estimate 0\.08 dB is over 0\.05\. 3 of 3 attempts used: needs the lead/);
     await press(page(), 'Accept, redo, skip or remove');
     await press(page(), 'Record it');
     await sees(page(), 'Say why.');
@@ -356,7 +359,7 @@ describe('the Ledger', () => {
       await page().reload({ waitUntil: 'networkidle2' });
       await sees(page(), '2 splices');
       await press(page(), 'Redo');
-      await sees(page(), /All wavelengths alike: the joint itself/);
+      await sees(page(), /All wavelengths alike: the splice itself/);
       await page().goBack();
       await sees(page(), '2 splices');
     },

@@ -10,6 +10,7 @@ import {
   readSor,
   spacingOf,
 } from '@cordel/core/otdr';
+import { sorProblemText } from '@cordel/text/files';
 
 /** Trace files on the command line: JSON on standard output, words on standard error. */
 const USAGE = `otdr dump FILE.sor | joints FILE.sor | pair A.sor B.sor | copy IN.sor OUT.sor`;
@@ -19,7 +20,7 @@ class Usage extends Error {}
 async function open(path: string | undefined): Promise<SorFile> {
   if (!path) throw new Usage(USAGE);
   const read = readSor(await readFile(path));
-  if (!read.ok) throw new Error(`${path}: ${read.error}`);
+  if (!read.ok) throw new Error(`${path}: ${sorProblemText(read.error)}`);
   for (const words of read.value.warnings) console.error(`${path}: ${words}`);
   return read.value;
 }

@@ -30,7 +30,7 @@ const work = createRoute({
   method: 'get',
   path: '/closures/{closureId}/work',
   summary:
-    'A closure as the Bench needs it: its splices, those that were cut away, and all their evidence in recorded order',
+    'A closure as the Bench needs it: its splices, those that were removed, and all their evidence in recorded order',
   request: { params: idParams('closureId') },
   responses: answers(
     z.object({

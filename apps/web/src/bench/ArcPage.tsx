@@ -67,6 +67,12 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
   };
   const wet = humidity.trim() === '' ? null : Number(humidity.replace(/\s*%$/, ''));
   const wetWrong = wet !== null && !(wet >= 0 && wet <= 100);
+  const wrong = [
+    ...[read.temperature, read.pressure].flatMap((one) =>
+      one && !one.ok ? [measureProblemText(one.error, units)] : [],
+    ),
+    ...(wetWrong ? ['Humidity is a share from 0 to 100 %.'] : []),
+  ];
   const typedTemperature = read.temperature?.ok ? read.temperature.value : null;
   const typedPressure = read.pressure?.ok ? read.pressure.value : null;
   const air = useMemo(
@@ -151,10 +157,6 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
         'Blade turned',
       );
   };
-  const wrong = [read.temperature, read.pressure].flatMap((one) =>
-    one && !one.ok ? [measureProblemText(one.error, units)] : [],
-  );
-  if (wetWrong) wrong.push('Humidity is a share from 0 to 100 %.');
   const arcsNow = last?.arcs ?? 0;
   return (
     <Page title="Arc check" above={`${closure} · ${splicer.name}`} back={base}>

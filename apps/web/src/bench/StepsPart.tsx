@@ -79,7 +79,7 @@ export function StepsPart({
         ) : null}
         {at + 1 < steps.length ? (
           <Press
-            label={at === 0 ? 'On it, next step' : 'Done, next step'}
+            label="Done, next step"
             look="dark"
             onPress={() => go(at + 1)}
             style={{ flex: 2 }}

@@ -58,7 +58,9 @@ function waitingWords({ fiber, mode, draft, wavelengthNm, limits }: UnderThumb):
 
 /** Which try comes next; past those allowed the lead decides, in the Ledger's own words. */
 export const nextTryWords = (used: number, most: number): string =>
-  tryCount(used, most).usedUp ? triesText(triesMessage(used, most)) : `Try ${used + 1} of ${most}.`;
+  tryCount(used, most).usedUp
+    ? triesText(triesMessage(used, most))
+    : `Attempt ${used + 1} of ${most}.`;
 
 /** One fiber over the line decides for its whole sleeve: all are broken and made again together. */
 function sayEstimates({ fiber, fibers, read, limits }: UnderThumb): Said {
@@ -81,14 +83,14 @@ function sayEstimates({ fiber, fibers, read, limits }: UnderThumb): Said {
       };
     if (advice === 'last try')
       return {
-        word: 'Last try.',
-        detail: `${where} One try of ${most} is left.`,
+        word: 'Last attempt.',
+        detail: `${where} One attempt of ${most} is left.`,
         tone: 'bad',
         redo: true,
       };
     return {
       word: 'Redo.',
-      detail: `${where} ${most - tries} of ${most} tries are left.`,
+      detail: `${where} ${most - tries} of ${most} attempts are left.`,
       tone: 'bad',
       redo: true,
     };

@@ -30,7 +30,7 @@ import { useProjectView } from '@/projects/context';
 import { FaceDrawing } from './FaceDrawing';
 import { GaugeChart } from './GaugeChart';
 import { overWords, readTemperature } from './readings';
-import { estimateWords } from './roundWords';
+import { BEFORE, estimateWords } from './roundWords';
 import type { Closing, ClosingHook } from './useClosing';
 
 interface RoundPartProps {
@@ -82,13 +82,13 @@ export function RoundPart(props: RoundPartProps) {
         {(['mending', 'opening', 'leaving'] as const).map((before) => (
           <Press
             key={before}
-            label={`It shows zero: released before ${before}`}
+            label={`It shows zero: released before ${BEFORE[before]}`}
             look={before === (state === 'passed' ? 'leaving' : 'mending') ? 'next' : 'plain'}
             onPress={() => {
               setReleasing(false);
               void write(
                 [{ kind: 'release', roundId: round.id, before }],
-                `pressure released before ${before}`,
+                `pressure released before ${BEFORE[before]}`,
               );
             }}
           />

@@ -10,7 +10,7 @@ import { Press } from '@/ui/Press';
 import { TextField } from '@/ui/TextField';
 import { Txt } from '@/ui/Txt';
 import { GaugeChart } from './GaugeChart';
-import { estimateWords } from './roundWords';
+import { BEFORE, estimateWords } from './roundWords';
 import type { Closing, ClosingHook } from './useClosing';
 
 const HEADS = {
@@ -20,7 +20,7 @@ const HEADS = {
   over: 'over the limit',
 };
 
-/** A round that is over, as it was; where it bubbled, what was mended. */
+/** A round that is over, as it was; where it bubbled, what was repaired. */
 export function RoundRecord({
   pressed,
   number,
@@ -52,7 +52,9 @@ export function RoundRecord({
       {pressed.readings.length > 0 ? (
         <Txt>{`${estimateWords(pressed, unit)} ${plural(pressed.readings.length, 'reading')}, ${origin}.`}</Txt>
       ) : null}
-      {release ? <Txt ink="ink2">{`Released before ${release.before}, ${release.by}`}</Txt> : null}
+      {release ? (
+        <Txt ink="ink2">{`Released before ${BEFORE[release.before]}, ${release.by}`}</Txt>
+      ) : null}
       {mends.map((mend) => (
         <Txt key={mend.id}>
           <Txt kind="strong">{`Repaired at ${mend.place}: `}</Txt>

@@ -79,7 +79,7 @@ export function TestPart({ closing, write }: TestPartProps) {
 const CAUTIONS = [
   'Regulated air only, set at or below the limit before the hose goes on; never a bottle or a tire line by itself.',
   'Let the air in slowly. Stand beside the closure, not before its cover.',
-  'Release the pressure before opening, mending or leaving. Follow local codes and your company’s practice.',
+  'Release the pressure before opening, repairing or leaving. Follow local codes and your company’s practice.',
 ];
 
 /** The way into a round: at once where one is due, a tap away where the test is passed. */
@@ -138,7 +138,7 @@ function StartPart({ closing, write, again }: TestPartProps & { again: boolean }
   return (
     <Leaf style={{ gap: 12 }}>
       <Txt kind="name" heading={2}>
-        {again ? 'Another round' : 'Let air in'}
+        {again ? 'Another round' : 'Pressurize'}
       </Txt>
       <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: 10, flexWrap: 'wrap' }}>
         <Txt kind="figure">{formatGauge(limitPa, unit, 'down')}</Txt>
@@ -163,7 +163,7 @@ function StartPart({ closing, write, again }: TestPartProps & { again: boolean }
           onChange={setStep}
         />
         <TextField
-          label="Air outside"
+          label="Barometric pressure"
           hint={`An altitude or a pressure: ${airHint(units)}`}
           value={air}
           onChange={setAir}
@@ -177,7 +177,7 @@ function StartPart({ closing, write, again }: TestPartProps & { again: boolean }
           onChange={setShown}
         />
         <TextField
-          label="Closure’s wall, temperature"
+          label="Surface temperature of the closure"
           hint={`Such as ${formatTemperature(12, units.temperature)}, out of the sun`}
           value={temperature}
           onChange={setTemperature}

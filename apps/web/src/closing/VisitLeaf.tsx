@@ -33,8 +33,8 @@ export function VisitLeaf({ record, closing, write }: VisitLeafProps) {
     visit?.sky ?? '',
   ].filter(Boolean);
   const made = [
-    record.retired > 0 ? `${plural(record.retired, 'splice')} cut away` : '',
-    record.spliced > 0 ? plural(record.spliced, 'try', 'tries') : '',
+    record.retired > 0 ? `${plural(record.retired, 'splice')} removed` : '',
+    record.spliced > 0 ? plural(record.spliced, 'attempt') : '',
     record.measured > 0 ? plural(record.measured, 'reading') : '',
     record.looked > 0 ? `${plural(record.looked, 'point')} looked at` : '',
     record.rounds > 0 ? plural(record.rounds, 'pressure test') : '',

@@ -1,6 +1,9 @@
 import type { GaugeUnit } from '@cordel/core';
 import { type LeakEstimate, type PressureRound, inUnit } from '@cordel/core/close';
 
+/** What the pressure is released before. */
+export const BEFORE = { opening: 'opening', mending: 'repairing', leaving: 'leaving' } as const;
+
 /** A rate in the gauge's unit with its own uncertainty: `falls 0.015 ± 0.004 psi a minute`. */
 function rateWords({ rate, sigma }: LeakEstimate, unit: GaugeUnit): string {
   const digits = rateDigits(sigma, unit);
@@ -13,11 +16,11 @@ const rateDigits = (sigma: number, unit: GaugeUnit): number =>
   Math.max(0, Math.min(6, 1 - Math.floor(Math.log10(inUnit(sigma, unit)))));
 
 const VERDICTS: Record<LeakEstimate['verdict'], string> = {
-  few: 'Too few readings to reckon a leak yet.',
+  few: 'Too few readings to calculate a leak yet.',
   tight: 'Tight: what it falls by, cooling explains.',
   leaks: 'It leaks: it falls by more than cooling explains.',
-  open: 'Not told yet.',
-  rises: 'It rises by more than warming explains: look for the cause.',
+  open: 'Not decided yet.',
+  rises: 'It rises by more than warming explains: find the cause.',
 };
 
 /** What the readings of a round say. */
@@ -32,6 +35,6 @@ export function estimateWords({ estimate }: PressureRound, unit: GaugeUnit): str
     followed
       ? ''
       : ' Read the temperature again: with one figure only, cooling cannot be told from a leak.',
-    scatter > 2 ? ' The readings jump more than the gauge’s step: look at the hose.' : '',
+    scatter > 2 ? ' The readings jump more than the resolution of the gauge: check the hose.' : '',
   ].join('');
 }

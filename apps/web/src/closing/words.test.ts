@@ -51,7 +51,7 @@ const row = (minutes: number, fall: number, temperature: (minute: number) => num
 describe('what is said of a round', () => {
   it('counts readings before it judges', () => {
     expect(wordsOfRound(roundWith([[1, 34_000, 12]]))).toBe(
-      'Too few readings to reckon a leak yet. Hold on for about 2 min more.',
+      'Too few readings to calculate a leak yet. Hold on for about 2 min more.',
     );
   });
 
@@ -69,7 +69,7 @@ describe('what is said of a round', () => {
 
   it('says how long to hold on while it is not told', () => {
     expect(wordsOfRound(roundWith(row(3, 90, () => 12)))).toMatch(
-      /^Not told yet\..*Hold on for about \d+ min more\./,
+      /^Not decided yet\..*Hold on for about \d+ min more\./,
     );
   });
 
@@ -86,7 +86,7 @@ describe('what is said of a round', () => {
         celsius!,
       ],
     );
-    expect(wordsOfRound(roundWith(jumping))).toMatch(/jump more than the gauge’s step/);
+    expect(wordsOfRound(roundWith(jumping))).toMatch(/jump more than the resolution of the gauge/);
   });
 });
 

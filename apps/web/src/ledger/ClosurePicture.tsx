@@ -76,7 +76,7 @@ function CutAway({ closureId, splices }: { closureId: string; splices: readonly 
   return (
     <View style={{ gap: 6, alignItems: 'flex-start' }}>
       <Press
-        label={`Cut away: ${plural(splices.length, 'splice')}`}
+        label={`Removed: ${plural(splices.length, 'splice')}`}
         icon="content-cut"
         look="bare"
         aria-expanded={shown > 0}

@@ -114,7 +114,7 @@ function entryWords(entry: Evidence, tries: readonly Evidence[]): string {
   if (entry.void) return `Taken back: ${entry.why ?? ''}`;
   if (entry.type === 'attempt') {
     const count = tries.findIndex((first) => first.id === entry.tryId) + 1;
-    return `Try ${count}: ${entry.estimateMdb === null ? 'no estimate' : `estimate ${formatLoss(entry.estimateMdb)} dB`}, ${entry.origin}`;
+    return `Attempt ${count}: ${entry.estimateMdb === null ? 'no estimate' : `estimate ${formatLoss(entry.estimateMdb)} dB`}, ${entry.origin}`;
   }
   const what =
     entry.direction === null ? entry.grade : entry.direction === 'AB' ? 'A to B' : 'B to A';

@@ -67,14 +67,14 @@ function CutAway({ plan, weighed }: { plan: PlanHook; weighed: WeighedPlan<Prese
   if (why === null)
     return waiting === 0 ? null : (
       <Press
-        label={`Cut away ${plural(waiting, 'splice')} that ${waiting === 1 ? 'is' : 'are'} made`}
+        label={`Remove ${plural(waiting, 'splice')} that ${waiting === 1 ? 'is' : 'are'} made`}
         icon="content-cut"
         onPress={() => plan.change({ retire: '' })}
       />
     );
   return (
     <Leaf style={{ gap: 10 }}>
-      <Txt kind="strong">{`${plural(change.retired.length, 'splice')} to be cut away`}</Txt>
+      <Txt kind="strong">{`${plural(change.retired.length, 'splice')} to be removed`}</Txt>
       <Txt>
         What is recorded of them stays with the closure; their fibers and slots are free for others.
       </Txt>
@@ -84,7 +84,7 @@ function CutAway({ plan, weighed }: { plan: PlanHook; weighed: WeighedPlan<Prese
       </Txt>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
         <TextField
-          label="Why they are cut away"
+          label="Why they are removed"
           hint="Such as cut-over to cable D"
           value={why}
           onChange={(text) => plan.change({ retire: text })}
@@ -125,7 +125,7 @@ function Sending({ plan }: { plan: PlanHook }) {
   if (sent.state === 'done')
     return (
       <Notice word="Applied." ink="green" live>
-        {`${sent.added} added, ${sent.moved} moved, ${sent.dropped} dropped${sent.retired > 0 ? `, ${sent.retired} cut away` : ''}.`}
+        {`${sent.added} added, ${sent.moved} moved, ${sent.dropped} dropped${sent.retired > 0 ? `, ${sent.retired} removed` : ''}.`}
       </Notice>
     );
   return null;

@@ -24,7 +24,7 @@ export function TubeWays({ makeUp, tubes, onChange }: TubeWaysProps) {
   return (
     <View style={{ gap: 6 }}>
       <Txt ink="ink2">
-        Tubes that are opened: press for cut and dedicated, again for a window, again for whole
+        Tubes that are opened: press for cut, again for a window, again for whole
       </Txt>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {Array.from({ length: count }, (_, index) => index + 1).map((unit) => (

@@ -1573,7 +1573,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** A closure as the Bench needs it: its splices, those that were cut away, and all their evidence in recorded order */
+        /** A closure as the Bench needs it: its splices, those that were removed, and all their evidence in recorded order */
         get: {
             parameters: {
                 query?: never;

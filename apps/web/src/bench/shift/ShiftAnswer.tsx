@@ -70,7 +70,7 @@ export function Answer({
       <Txt
         kind="small"
         ink="ink2"
-      >{`From ${outcome.runs.toLocaleString('en')} tries of the night by chance: hands vary, joints are made again, heaters and splicers overlap.`}</Txt>
+      >{`From ${outcome.runs.toLocaleString('en')} simulated nights: hands vary, splices are made again, heaters and splicers overlap.`}</Txt>
     </View>
   );
 }

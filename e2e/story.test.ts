@@ -209,7 +209,10 @@ describe('from a splice list to proof, on a phone', () => {
 
   step('says what is wrong with 15 dB and keeps nothing', async () => {
     await pressKeys(page(), '1500');
-    await sees(page(), /Check\. 15\.00 dB cannot be a splice; at most 5\.00 dB\. Did you mean 0\.15/);
+    await sees(
+      page(),
+      /Check\. 15\.00 dB cannot be a splice; at most 5\.00 dB\. Did you mean 0\.15/,
+    );
     await press(page(), 'Keep, next');
     await sees(page(), 'tray 1 slot 3');
     for (let count = 0; count < 4; count++) await press(page(), 'Delete');
@@ -306,7 +309,7 @@ describe('from a splice list to proof, on a phone', () => {
     await sees(page(), /Missing: two-way at 1550 nm/);
     await press(page(), 'Add a measured figure');
     await press(page(), '1550 nm');
-    await press(page(), 'Two-way mean');
+    await press(page(), 'Two-way average');
     await fill(page(), 'Loss', 'abc');
     await press(page(), 'Record it');
     await sees(page(), '“abc” is not a loss');
@@ -322,7 +325,7 @@ describe('from a splice list to proof, on a phone', () => {
       await readApi<{ rows: { id: string }[] }>(server, `/projects/${projectId}/ledger/splices`)
     ).rows[1]!;
     await go(`/ledger?view=splices&open=splice.${second.id}`);
-    await sees(page(), /Estimate 0\.08 dB is over 0\.05\. 3 of 3 attempts used: needs the lead/);
+    await sees(page(), /Estimate 0\.08 dB is over 0\.05 dB\. 3 of 3 attempts used: needs the lead/);
     await press(page(), 'Accept, redo, skip or remove');
     await press(page(), 'Record it');
     await sees(page(), 'Say why.');

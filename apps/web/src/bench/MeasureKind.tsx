@@ -9,7 +9,7 @@ import type { Bench } from './useBench';
 const KINDS: { value: BenchDraft['kind']; label: string }[] = [
   { value: 'AB', label: 'A to B' },
   { value: 'BA', label: 'B to A' },
-  { value: 'two-way', label: 'Two-way mean' },
+  { value: 'two-way', label: 'Two-way average' },
   { value: 'insertion', label: 'Insertion' },
 ];
 

@@ -21,7 +21,7 @@ import { Press } from '@/ui/Press';
 const KINDS = {
   AB: 'A to B',
   BA: 'B to A',
-  'two-way': 'Two-way mean',
+  'two-way': 'Two-way average',
   insertion: 'Insertion',
 } as const;
 type Kind = keyof typeof KINDS;

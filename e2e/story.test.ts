@@ -181,7 +181,7 @@ describe('from a splice list to proof, on a phone', () => {
 
   step('keeps 0.02 dB in two taps, and the next splice comes by itself', async () => {
     await pressKeys(page(), '2');
-    await sees(page(), /Good\. Not over the 0\.05 redo line\. Two-way test still to come/);
+    await sees(page(), /Good\. Not over the 0\.05 dB redo line\. Two-way test still to come/);
     await press(page(), 'Keep, next');
     await sees(page(), '1 of 18 spliced · tray 1 slot 2');
     await sees(page(), 'A 2 orange');
@@ -190,11 +190,11 @@ describe('from a splice list to proof, on a phone', () => {
 
   step('redoes a bad one with new attempts, until the lead is needed', async () => {
     await pressKeys(page(), '12');
-    await sees(page(), /Redo\. Over the 0\.05 redo line\. 2 of 3 attempts are left/);
+    await sees(page(), /Redo\. Over the 0\.05 dB redo line\. 2 of 3 attempts are left/);
     await press(page(), 'Redo');
     await sees(page(), 'Attempt 2 of 3');
     await pressKeys(page(), '9');
-    await sees(page(), /Last attempt\. Over the 0\.05 redo line\. One attempt of 3 is left/);
+    await sees(page(), /Last attempt\. Over the 0\.05 dB redo line\. One attempt of 3 is left/);
     await press(page(), 'Redo');
     await sees(page(), 'Attempt 3 of 3');
     await pressKeys(page(), '8');

@@ -65,7 +65,7 @@ export const nextTryWords = (used: number, most: number): string =>
 /** One fiber over the line decides for its whole sleeve: all are broken and made again together. */
 function sayEstimates({ fiber, fibers, read, limits }: UnderThumb): Said {
   const limit = limits.splice.estimate[fiber.method];
-  const line = limit === null ? '' : `the ${formatLoss(limit)} redo line`;
+  const line = limit === null ? '' : `the ${formatLoss(limit)} dB redo line`;
   for (const splice of fibers) {
     const loss = read(splice);
     if (!loss.ok) continue;

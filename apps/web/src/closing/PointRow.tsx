@@ -116,7 +116,7 @@ function wordsOf(
   if (state === 'waived') return `waived by ${entry?.by}: ${entry?.why}`;
   const when = entry ? clock(Date.parse(entry.at)) : '';
   const slots = entry && entry.slots.length > 0 ? `, slot ${entry.slots.join(', ')}` : '';
-  return `${state === 'good' ? 'good' : `failed${slots}`} · ${entry?.by} ${when}`;
+  return `${state === 'good' ? 'OK' : `failed${slots}`} · ${entry?.by} ${when}`;
 }
 
 /** What to do where a point fails, and the two ways on. */

@@ -179,7 +179,7 @@ function ReadingPart({ pressed, write }: RoundPartProps) {
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
         <TextField label={`Gauge, ${round.unit}`} value={shown} onChange={setShown} />
         <TextField
-          label="Wall, temperature"
+          label="Surface temperature"
           hint={`In ${temperatureUnit} where no unit is typed`}
           value={temperature}
           onChange={setTemperature}

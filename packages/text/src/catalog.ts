@@ -28,6 +28,11 @@ type Fitting<M extends Message, T extends Texts<M>> = {
     : never;
 };
 
+/** Messages whose parameter of that name has been made a text, for it is a message itself. */
+export type WithText<M, Name extends string> = M extends { readonly [N in Name]: unknown }
+  ? Omit<M, Name> & { readonly [N in Name]: string }
+  : M;
+
 /** Any parameter of any message. */
 type ParameterOf<M> = M extends unknown ? M[keyof M] : never;
 

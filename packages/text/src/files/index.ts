@@ -2,7 +2,7 @@ import type { CsvNote, CsvProblem } from '@cordel/core/csv';
 import type { GeoNote, GeoProblem, PlaceProblem } from '@cordel/core/geo';
 import type { SorProblem } from '@cordel/core/otdr';
 import type { CellProblem, SheetNote, WorkbookProblem } from '@cordel/core/xlsx';
-import { catalog } from '../catalog.ts';
+import { type WithText, catalog } from '../catalog.ts';
 import { issueText } from '../record/issue.ts';
 
 const NO_ROWS = 'There are titles but no rows below them.';
@@ -73,14 +73,7 @@ const places = catalog<PlaceProblem>()({
   noPlace: '{pair} is not a place: longitude -180 to 180, latitude -90 to 90.',
 });
 
-/** What needs words of its own first is in words already. */
-type WordedGeo<M> = M extends { issue: unknown }
-  ? Omit<M, 'issue'> & { issue: string }
-  : M extends { problem: unknown }
-    ? Omit<M, 'problem'> & { problem: string }
-    : M;
-
-const geo = catalog<WordedGeo<GeoProblem>>()({
+const geo = catalog<WithText<WithText<GeoProblem, 'issue'>, 'problem'>>()({
   noJson: 'This is not JSON: {reason}.',
   noCollection: 'This is not a GeoJSON feature collection: {path}: {issue}',
   otherSystem:

@@ -1,5 +1,5 @@
-import type { Grade, SpliceReason, TriesMessage } from '@cordel/core';
-import { catalog } from '../catalog.ts';
+import type { SpliceReason, TriesMessage } from '@cordel/core';
+import { type WithText, catalog } from '../catalog.ts';
 import { gradeText } from './states.ts';
 
 const tries = {
@@ -15,12 +15,9 @@ export const triesText = catalog<TriesMessage>()(tries);
 
 const direction = (name: string): string => `{${name}, select, AB {A to B} other {B to A}}`;
 
-/** How a loss is known is in words already. */
-type Worded<M> = M extends { grade: Grade } ? Omit<M, 'grade'> & { grade: string } : M;
-
 const capital = (text: string): string => text.replace(/^./, (letter) => letter.toUpperCase());
 
-const reasons = catalog<Worded<SpliceReason>>()({
+const reasons = catalog<WithText<SpliceReason, 'grade'>>()({
   dead: 'Marked dead by {by}: {why}',
   skip: 'Skipped by {by}: {why}',
   redo: 'Sent to redo by {by}: {why}',

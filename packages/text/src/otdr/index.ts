@@ -8,7 +8,7 @@ import type {
   WhereMessage,
 } from '@cordel/core/otdr';
 import type { Units } from '@cordel/core';
-import { catalog } from '../catalog.ts';
+import { type WithText, catalog } from '../catalog.ts';
 
 /** What is odd about traces. */
 export const proofMessageText = catalog<ProofMessage>()({
@@ -62,9 +62,7 @@ export const correctionText = catalog<CorrectionMessage>()({
   span: `${SPAN} Measure it again.` as string,
 });
 
-/** Losses as traces show them are in words already. */
-type WordedFinding<M> = M extends { seen: unknown } ? Omit<M, 'seen'> & { seen: string } : M;
-type Finding = WordedFinding<FindingMessage>;
+type Finding = WithText<FindingMessage, 'seen'>;
 
 const seenLoss = catalog<{ code: 'seen' } & SeenLoss>()({
   seen: '{direction} at {wavelengthNm} nm {loss}',
@@ -169,9 +167,7 @@ export const placeProblemText = catalog<PlaceProblem>()({
   fiberOutside: 'Cable {cable} has {fibers} fibers, not {fiber}.',
 });
 
-type WordedBudget = Exclude<BudgetMessage, { code: 'broken' }> | { code: 'broken'; where: string };
-
-const budgets = catalog<WordedBudget>()({
+const budgets = catalog<WithText<BudgetMessage, 'where'>>()({
   broken: 'Broken. {where}',
   deadFiber: 'A fiber of the circuit is marked dead.',
   lengthUnknown: 'A length of the circuit is unknown.',

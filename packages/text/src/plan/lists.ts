@@ -1,17 +1,17 @@
 import type { CellProblem } from '@cordel/core/xlsx';
 import type { CableListMessage } from '@cordel/core/csv';
 import type { NetworkMessage, SpliceListMessage } from '@cordel/core/lists';
-import { catalog } from '../catalog.ts';
+import { type WithText, catalog } from '../catalog.ts';
 import { cellProblemText } from '../files/index.ts';
 import { fiberProblemText } from '../fiber/index.ts';
 import { issueText } from '../record/issue.ts';
-import { type WithProblem, clashText, unequalText } from './plan.ts';
+import { clashText, unequalText } from './plan.ts';
 
 type ClashCode = Parameters<typeof clashText>[0]['code'];
 type CellCode = CellProblem['code'];
 
 /** What rows of a list can lack that neither a clash nor a cell tells. */
-type OwnMessage = WithProblem<Exclude<SpliceListMessage, { code: ClashCode }>>;
+type OwnMessage = WithText<Exclude<SpliceListMessage, { code: ClashCode }>, 'problem'>;
 
 const TUBE_FIBER = 'Which fiber of the tube? Write its number or its colour.';
 

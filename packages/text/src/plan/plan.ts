@@ -8,15 +8,10 @@ import type {
   RefusedChange,
   SleeveType,
 } from '@cordel/core';
-import { catalog } from '../catalog.ts';
+import { type WithText, catalog } from '../catalog.ts';
 import { fill } from '../fill.ts';
 import { fiberProblemText } from '../fiber/index.ts';
 import { listed } from '../listed.ts';
-
-/** Messages whose problem with a fiber is in words already. */
-export type WithProblem<M> = M extends { problem: unknown }
-  ? Omit<M, 'problem'> & { problem: string }
-  : M;
 
 const unit = (name: string): string =>
   `{${name}, select, fiber {fiber} tube {tube} group {group} other {ribbon}}`;
@@ -26,7 +21,7 @@ const FIBERS_MEET =
 /** Said of plans and of lists alike. */
 export const unequalText: string = FIBERS_MEET;
 
-const planMessages = catalog<WithProblem<PlanMessage>>()({
+const planMessages = catalog<WithText<PlanMessage, 'problem'>>()({
   quoteOpen: 'The quote is not closed: write " at its end.',
   sayOnto: 'Write “to” and the other cable.',
   nameCable: 'Name a cable and its fibers, such as A 1-12.',
@@ -68,11 +63,9 @@ const clashPlaces = catalog<ClashPlace>()({
   splice: '{fibers}',
 });
 
-type WordedClash<M> = M extends { in: ClashPlace } ? Omit<M, 'in'> & { in: string } : M;
-
 const SLEEVE = '{sleeve, select, ribbon {ribbon} other {single-fiber}}';
 
-const clashes = catalog<WordedClash<ClashMessage>>()({
+const clashes = catalog<WithText<ClashMessage, 'in'>>()({
   fiberSpliced:
     'Fiber {cable} {fiber} is spliced in {in} already; a fiber has one splice in a closure.',
   otherSleeve:

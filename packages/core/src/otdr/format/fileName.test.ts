@@ -20,12 +20,10 @@ describe('names of trace files', () => {
   it.each([
     [['L01_AB_1310.sor', 'L02_AB_1550.sor', 'L12_BA_1310.sor'], '{cable}{fiber}_{dir}_{nm}'],
     [['job7-001-1310.sor', 'job7-002-1310.sor', 'job7-024-1550.sor'], 'job*-{fiber}-{nm}'],
-    [['1550nm A-B 3.sor', '1550nm A-B 4.sor'], '{nm} {cable}-*{fiber}'],
+    [['1550nm A-B 3.sor', '1550nm A-B 4.sor'], '{nm} {cable}-B {fiber}'],
     [['fwd_17_1550.sor', 'rev_17_1550.sor', 'fwd_18_1550.sor'], '{dir}_{fiber}_{nm}'],
   ])('propose their pattern: %s', (names, pattern) => {
     const found = proposePattern(names, ['L', 'A']);
-    expect(found?.replace(/\s/g, ' ')).toBeDefined();
-    if (pattern.startsWith('{nm} ')) return;
     expect(found).toBe(pattern);
     for (const name of names) expect(readName(found!, name)).not.toBeNull();
   });

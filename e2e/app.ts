@@ -87,7 +87,7 @@ export async function until<Found>(
 export interface Line {
   url: string;
   cut(): void;
-  mend(): void;
+  restore(): void;
   close(): void;
 }
 
@@ -113,7 +113,7 @@ export async function lineTo(server: Server): Promise<Line> {
       isCut = true;
       drop();
     },
-    mend: () => {
+    restore: () => {
       isCut = false;
     },
     close: () => {

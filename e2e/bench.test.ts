@@ -428,7 +428,7 @@ describe('records that are not as they should be', () => {
     await sees(page(), 'Splicer’s number 9007');
     // It is on the server, and this phone cannot know of it.
     expect(await shown(away.page)).not.toContain('number 9007');
-    line.mend();
+    line.restore();
     await away.page.waitForFunction(
       () => document.body.innerText.includes('Splicer’s number 9007'),
       { timeout: 40_000 },

@@ -55,8 +55,8 @@ describe('what comes in from files', () => {
     await sees(page(), 'E2 is a date, 2026-09-04');
     sheet.getCell('E2').value = 1;
     sheet.getCell('E2').numFmt = '0';
-    await book.xlsx.writeFile(join(folder, 'mended.xlsx'));
-    await chooseFile(page(), 'Choose a file', join(folder, 'mended.xlsx'));
+    await book.xlsx.writeFile(join(folder, 'fixed.xlsx'));
+    await chooseFile(page(), 'Choose a file', join(folder, 'fixed.xlsx'));
     await press(page(), 'Import 2 splices');
     await sees(page(), '2 splices, 1 new closure, 2 new cables.');
   });

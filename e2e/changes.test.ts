@@ -104,7 +104,7 @@ describe('what somebody writes', () => {
       line.cut();
       await put(`/closures/${closures[2]!.id}`, { ...closures[2]!, name: 'Behind the cut' });
       await new Promise((resolve) => setTimeout(resolve, 1500));
-      line.mend();
+      line.restore();
       await sees(page, 'Behind the cut');
     } finally {
       line.close();

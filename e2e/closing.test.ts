@@ -316,7 +316,7 @@ describe('the pressure test', () => {
     await sees(page(), 'the gauge may show psi');
   });
 
-  step('bubbles fail the round; it is released, mended and tried again', async () => {
+  step('bubbles fail the round; it is released, repaired and tried again', async () => {
     // A slip that is taken back leaves the place not checked: it is not said to be clean.
     await press(page(), 'Oval: not checked');
     await press(page(), 'Bubbles');
@@ -481,7 +481,7 @@ describe('a signed closure that is opened again', () => {
     await sees(page(), 'Down since the cut-over: school. Record when it is back.');
   });
 
-  step('its fiber is cut away by the plan, with a reason, and joined to another', async () => {
+  step('its fiber is removed by the plan, with a reason, and joined to another', async () => {
     await closeAt(closureId, 'visits');
     await press(page(), 'Plan what changes');
     await writeLines(

@@ -151,14 +151,14 @@ describe('from a folder of traces to verdicts, on a phone', () => {
       await sees(page(), 'never look into a fiber end');
       await fill(page(), 'Fibers', '1-3');
       await press(page(), 'Shoot');
-      await sees(page(), '12 files: 12 ready, 0 to put right');
+      await sees(page(), '12 files: 12 ready, 0 to fix');
       await sees(page(), 'A-001_AB_1310.sor A 1 · from A · 1310 nm');
       await press(page(), 'Import 12 traces');
       await sees(page(), 'Imported. 12 traces');
     },
   );
 
-  step('files that do not fit are listed and put right in place', async () => {
+  step('files that do not fit are listed and fixed in place', async () => {
     const paths: string[] = [];
     const keep = async (name: string, bytes: Uint8Array | string) => {
       await writeFile(join(folder, name), bytes);
@@ -183,14 +183,14 @@ describe('from a folder of traces to verdicts, on a phone', () => {
 
     await page().reload({ waitUntil: 'networkidle2' });
     await chooseFile(page(), 'Choose files', ...paths);
-    await sees(page(), '10 files: 7 ready, 2 to put right');
+    await sees(page(), '10 files: 7 ready, 2 to fix');
     await sees(page(), 'The name says fiber 6, the file 5.');
     await sees(page(), 'Map, byte 0');
     await sees(page(), '1 file left out, for the same content is here: A-007_AB_1310.sor');
     await press(page(), 'the file is right');
-    await sees(page(), '10 files: 8 ready, 1 to put right');
+    await sees(page(), '10 files: 8 ready, 1 to fix');
     await press(page(), 'Leave it out');
-    await sees(page(), '9 files: 8 ready, 0 to put right');
+    await sees(page(), '9 files: 8 ready, 0 to fix');
   });
 
   step('a line that is lost loses nothing: what is left is sent again', async () => {
@@ -233,7 +233,7 @@ describe('from a folder of traces to verdicts, on a phone', () => {
     );
     const whole = rows.filter(({ fiberA }) => [1, 2, 3, 5].includes(fiberA));
     expect(whole).toHaveLength(8);
-    // Judged by hand: the worst two-way mean against the project's own limit, both in half-thousandths.
+    // Judged by hand: the worst two-way average against the project's own limit, both in half-thousandths.
     const { project: settings } = await readApi<{
       project: { limits: { splice: { 'two-way': { single: number } } } };
     }>(server, `/projects/${project}`);
@@ -304,11 +304,11 @@ describe('from a folder of traces to verdicts, on a phone', () => {
     await sees(page(), /Fiber 4 strays\./);
   });
 
-  step('the budget says what will not light up', async () => {
+  step('the budget says what has no light', async () => {
     await press(page(), 'Budget');
-    await sees(page(), '1 circuit will not light up');
+    await sees(page(), '1 circuit has no light');
     await sees(page(), 'A 4 · Harbour office to Light house');
-    await sees(page(), /lights up: 11/);
+    await sees(page(), /has light: 11/);
     // Rows far below are drawn once they are scrolled to.
     for (const fiber of [1, 2, 3, 5])
       await scrollsTo(

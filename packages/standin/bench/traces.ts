@@ -259,10 +259,10 @@ function proofQuality(noise: number, salt: number) {
     });
   }
   const { joints } = pairTraces(proof, line.circuits, figures);
-  const strangers = findCauses(proof, line.circuits, figures, joints, line.splices).filter(
+  const unmatched = findCauses(proof, line.circuits, figures, joints, line.splices).filter(
     ({ cause }) => cause === 'unplanned' || cause === 'ghost' || cause === 'break',
   ).length;
-  return { traces: traces.length, strangers, due, missed, squares, bounds, count, one, two };
+  return { traces: traces.length, unmatched, due, missed, squares, bounds, count, one, two };
 }
 
 /** Batches of each noise: one alone has too few losses for its shares to be known to a percent. */
@@ -292,7 +292,7 @@ export function proofFigures(): TraceFigure[] {
     }),
     {
       name: 'joints-false',
-      ratio: (100 * whole('strangers')) / whole('traces'),
+      ratio: (100 * whole('unmatched')) / whole('traces'),
       limit: 1,
       ok: whole('missed') === 0,
       note: `joints told that are none, in 100 of ${whole('traces')} traces; ${whole('missed')} of ${whole('due')} joints missed`,

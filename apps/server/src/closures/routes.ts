@@ -57,7 +57,7 @@ export const spliceColumns = {
   extra: splices.extra,
 };
 
-/** Splices of a closure in the order of their trays: those that live, or those that were cut away. */
+/** Splices of a closure in the order of their trays: those that live, or those that were removed. */
 export const closureSplices = (db: Db, closureId: string, live: boolean): Promise<Splice[]> =>
   db
     .select(spliceColumns)

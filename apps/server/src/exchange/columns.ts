@@ -173,7 +173,7 @@ export const spliceColumns = (
   })),
 ];
 
-/** Columns of splices that were cut away: what they were, and who says so when and why. */
+/** Columns of splices that were removed: what they were, and who says so when and why. */
 export const retiredColumns = (
   columns: readonly Column<PackageSplice>[],
 ): Column<RetiredSplice>[] => [

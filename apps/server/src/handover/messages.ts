@@ -24,7 +24,7 @@ export type PackageSplice = SpliceRow & {
   figures: Figure[];
 };
 
-/** A splice that was cut away, as it was judged while it lay, and the word that says so. */
+/** A splice that was removed, as it was judged while it lay, and the word that says so. */
 export type RetiredSplice = PackageSplice & { retirement: Ruling };
 
 /** All of a closure but its splices and evidence. */
@@ -35,7 +35,7 @@ export interface PackageClosure {
   state: ClosingState;
   closing: ClosureRecord['closing'];
   signed: SignedRecord[];
-  /** Splices that were cut away, each with the word that says so. */
+  /** Splices that were removed, each with the word that says so. */
   retired: RetiredSplice[];
   /** Skips and waivers in recorded order. */
   rulings: Ruling[];

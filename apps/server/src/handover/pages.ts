@@ -39,7 +39,7 @@ export async function* splicePages(db: Db, closureId: string): AsyncGenerator<Pa
   }
 }
 
-/** Splices of a closure that were cut away, in tray order, with the words that say so. */
+/** Splices of a closure that were removed, in tray order, with the words that say so. */
 export async function retiredSplices(
   db: Db,
   closureId: string,

@@ -18,7 +18,7 @@ beforeAll(async () => {
 });
 afterAll(() => handover.close());
 
-describe('a splice that was cut away', () => {
+describe('a splice that was removed', () => {
   let zip: JSZip;
   let gone: ProjectDocument['splices'][number];
   beforeAll(async () => {

@@ -123,7 +123,7 @@ describe('circuits', () => {
     expect((await circuits(`/${c}/5`)).status).toBe(404);
   });
 
-  it('name what ends in the air, until a plan says that it is meant', async () => {
+  it('name what is unassigned, until a plan says that it is meant', async () => {
     const ford = document.closures[1]!.id;
     const before = (await circuits('')).body as { problems: object[] };
     expect(before.problems).toMatchObject([

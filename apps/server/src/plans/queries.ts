@@ -31,7 +31,7 @@ import { insertSplices } from '../splices/insert.ts';
 
 /**
  * A plan to be applied: `changeId`, made by the client, names the write. `retire` is a person's word that
- * splices which have evidence are cut away where the plan no longer has them.
+ * splices which have evidence are removed where the plan no longer has them.
  */
 export type PlanWrite = Plan & {
   changeId: string;
@@ -224,7 +224,7 @@ async function mergedPlan(
   return { text: lines.merged, ...rest.merged };
 }
 
-/** Records the word that splices are cut away, against the try that lay there. */
+/** Records the word that splices are removed, against the try that lay there. */
 async function retireAll(
   db: Db,
   list: readonly { id: string }[],

@@ -9,7 +9,7 @@ import { attemptOn, readingOn, smallDocument } from '../testing/small.ts';
 let api: TestApi;
 let document: ProjectDocument;
 let closureId: string;
-/** A 1 to B 1 at the first closure: made, measured one way, and cut away in these tests. */
+/** A 1 to B 1 at the first closure: made, measured one way, and removed in these tests. */
 let old: Splice;
 let path: string;
 beforeAll(async () => {
@@ -56,7 +56,7 @@ const retirement = (spliceId: string): Ruling => ({
 });
 
 describe('a plan that moves a spliced fiber', () => {
-  it('is refused until somebody says that the joint is cut away', async () => {
+  it('is refused until somebody says that the joint is removed', async () => {
     expect((await put(MOVED)).status).toBe(409);
     expect(await work()).toMatchObject({ retired: [] });
     const nobody = await put(MOVED, { retire: { ...word, by: ' ' } });
@@ -101,7 +101,7 @@ describe('a plan that moves a spliced fiber', () => {
   });
 });
 
-describe('a splice that was cut away', () => {
+describe('a splice that was removed', () => {
   beforeEach(async () => {
     expect((await put(MOVED, { retire: word })).status).toBe(200);
   });

@@ -225,7 +225,7 @@ export const circuit = createRoute({
 export const budget = createRoute({
   method: 'get',
   path: '/projects/{projectId}/budget',
-  summary: 'Expected and measured loss of every circuit, those that will not light up first',
+  summary: 'Expected and measured loss of every circuit, those without light first',
   request: {
     params: project,
     query: z.object({

@@ -24,7 +24,7 @@ const SPREADS: Record<(typeof GRADES)[number], number> = {
   'two-way': 8,
 };
 
-/** Every circuit's budget at the project's wavelengths, those that will not light up first. */
+/** Every circuit's budget at the project's wavelengths, those without light first. */
 export async function budgetRows(db: Db, projectId: string): Promise<BudgetRow[]> {
   await refresh(db, projectId);
   const project = await getProject(db, projectId);

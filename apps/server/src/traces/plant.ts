@@ -16,7 +16,7 @@ export interface PlantSplice extends NetworkSplice {
   tries: number;
 }
 
-/** When a fiber was cut away from the splice that it lay in, milliseconds since 1970. */
+/** When a fiber was removed from the splice that it lay in, milliseconds since 1970. */
 export interface FiberCut {
   closureId: string;
   cableId: string;

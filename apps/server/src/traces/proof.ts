@@ -192,15 +192,19 @@ async function measured(db: Db, proof: AlignedTraces): Promise<Map<string, Trace
   return figures;
 }
 
+/** The form of the kept figures: one more, and all are measured anew. */
+const FIGURES = 2;
+
 /** Where a trace is measured, to the half meter. */
 function keyOf(proof: AlignedTraces, id: string): string {
-  const { points, strangers, early } = proof.laid.get(id)!;
+  const { points, unmatched, early } = proof.laid.get(id)!;
   const half = (meters: number) => Math.round(2 * meters);
   const text = JSON.stringify([
     FINDER,
+    FIGURES,
     proof.stretch.get(id),
     points.map((point) => point && [half(point.at), half(point.sigma)]),
-    strangers.map(({ joint, kind }) => [half(joint.position), kind]),
+    unmatched.map(({ joint, kind }) => [half(joint.position), kind]),
     early && half(early.at),
   ]);
   return createHash('sha256').update(text).digest('hex');

@@ -12,7 +12,7 @@ export interface LedgerFigures {
   fresh: Reading[];
   /** How many are there already. */
   there: number;
-  /** How many wait for something to be put right, and what. */
+  /** How many wait for something to be fixed, and what. */
   held: { count: number; why: string }[];
 }
 

@@ -156,7 +156,7 @@ describe('bringing traces in', () => {
 });
 
 describe('from traces to verdicts', () => {
-  it('one direction is one-way; with the other it is the two-way mean that decides', async () => {
+  it('one direction is one-way; with the other it is the two-way average that decides', async () => {
     expect((await proof()).problems.map(({ message }) => message)).toEqual([
       { code: 'directionMissing', label: 'A 1', wavelengthNm: 1550, missing: 'BA' },
     ]);
@@ -246,7 +246,7 @@ describe('from traces to verdicts', () => {
     ]);
   });
 
-  it('a broken fiber is found and will not light up', async () => {
+  it('a broken fiber is found and has no light', async () => {
     for (const direction of ['AB', 'BA'] as const)
       await bringIn(await shoot(3, direction, 1550, { faults: ['broken half way'] }), (own) =>
         placeOf(own, 3, direction, 1550),

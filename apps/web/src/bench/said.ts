@@ -141,7 +141,7 @@ function sayReading({ fiber, draft, wavelengthNm, limits }: UnderThumb, lossMdb:
 const KINDS: Record<BenchDraft['kind'], string> = {
   AB: 'A to B',
   BA: 'B to A',
-  'two-way': 'two-way mean',
+  'two-way': 'two-way average',
   insertion: 'insertion loss',
 };
 

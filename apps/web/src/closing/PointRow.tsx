@@ -101,7 +101,7 @@ export function PointRow({ looked, closureId, ready, onSay }: PointRowProps) {
       {photos.length > 0 ? <Photos ids={photos} /> : null}
       {problem ? <Txt ink="accent">{problem}</Txt> : null}
       {point.caution ? <Txt ink="accent">{pointCautionText(point.caution)}</Txt> : null}
-      {bad ? <Mending looked={looked} onSay={onSay} /> : null}
+      {bad ? <Fixing looked={looked} onSay={onSay} /> : null}
     </View>
   );
 }
@@ -120,7 +120,7 @@ function wordsOf(
 }
 
 /** What to do where a point fails, and the two ways on. */
-function Mending({ looked, onSay }: { looked: LookedPoint; onSay(word: Word): void }) {
+function Fixing({ looked, onSay }: { looked: LookedPoint; onSay(word: Word): void }) {
   const inks = useInks();
   const { point, entry } = looked;
   const [why, setWhy] = useState('');

@@ -68,7 +68,7 @@ export function RoundPart(props: RoundPartProps) {
           <Txt kind="strong">{`limit ${formatGauge(round.limitPa, round.unit, 'down')}`}</Txt>
         </View>
         <GaugeChart pressed={pressed} unit={round.unit} />
-        <Reckoned pressed={pressed} />
+        <Calculated pressed={pressed} />
         <ReadingPart {...props} />
       </Leaf>
       <BubblesPart {...props} />
@@ -110,7 +110,7 @@ function Clock({ since }: { since: string }) {
 }
 
 /** What the readings say, and what the gauge would show by temperature alone. */
-function Reckoned({ pressed }: { pressed: PressureRound }) {
+function Calculated({ pressed }: { pressed: PressureRound }) {
   const { units } = useProjectView().project;
   const temperatureUnit = units.temperature;
   const { round } = pressed;

@@ -58,7 +58,7 @@ export function ChangePart({ plan, weighed }: { plan: PlanHook; weighed: Weighed
   );
 }
 
-/** Asks before splices that are made are cut away, and who says so and why. */
+/** Asks before splices that are made are removed, and who says so and why. */
 function CutAway({ plan, weighed }: { plan: PlanHook; weighed: WeighedPlan<Present> }) {
   const [person, setPerson] = usePerson();
   const { change } = weighed;

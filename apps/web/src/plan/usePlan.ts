@@ -25,7 +25,7 @@ export interface PlanDraft {
   spare: number;
   /** Whether trays of splices that are not made yet are laid out anew. */
   anew: boolean;
-  /** Why splices that are made are cut away; null while none may be. */
+  /** Why splices that are made are removed; null while none may be. */
   retire: string | null;
   /** The plan as it was read; none in drafts that were kept before it was asked for. */
   base?: Pick<Plan, 'text' | 'pins' | 'spare'> | undefined;
@@ -145,7 +145,7 @@ const draftOf = (plan: Plan): PlanDraft => ({
   base: baseOf(plan),
 });
 
-/** Drafts from before splices could be cut away say nothing of it. */
+/** Drafts from before splices could be removed say nothing of it. */
 const NOTHING_CUT: Pick<PlanDraft, 'retire'> = { retire: null };
 
 function readDraft(text: string): PlanDraft | null {

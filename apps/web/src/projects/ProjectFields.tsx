@@ -118,7 +118,7 @@ function Pick({
   );
 }
 
-/** What glass, splices and connectors are reckoned to lose. */
+/** What glass, splices and connectors are expected to lose. */
 function BudgetFields({ control }: Pick<Props, 'control'>) {
   const loose = control as unknown as Control<ProjectForm>;
   const { fields } = useFieldArray({ control: loose, name: 'budget.glass' });

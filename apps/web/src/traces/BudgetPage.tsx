@@ -18,14 +18,14 @@ type Lights = BudgetRow['lights'];
 
 const WORDS: Record<Lights, { word: string; ink: keyof Inks }> = {
   broken: { word: 'broken', ink: 'accent' },
-  no: { word: 'will not light up', ink: 'accent' },
-  unsure: { word: 'may not light up', ink: 'accent' },
-  'not joined': { word: 'not joined yet', ink: 'ink2' },
-  yes: { word: 'lights up', ink: 'green' },
+  no: { word: 'has no light', ink: 'accent' },
+  unsure: { word: 'may have no light', ink: 'accent' },
+  'not joined': { word: 'not spliced yet', ink: 'ink2' },
+  yes: { word: 'has light', ink: 'green' },
   unknown: { word: 'length unknown', ink: 'ink2' },
 };
 
-/** What will not light up: every circuit's loss against what it may lose, the worst first. */
+/** What has no light: every circuit's loss against what it may lose, the worst first. */
 export function BudgetPage() {
   const { project } = useProjectView();
   const router = useRouter();
@@ -44,7 +44,9 @@ export function BudgetPage() {
         <>
           <Txt>
             <Txt kind="strong" ink={dark > 0 ? 'accent' : 'green'}>
-              {dark > 0 ? `${plural(dark, 'circuit')} will not light up` : 'None is dark'}
+              {dark > 0
+                ? `${plural(dark, 'circuit')} ${dark === 1 ? 'has' : 'have'} no light`
+                : 'None is dark'}
             </Txt>
             {` of ${first.total}. Glass, splices and connectors at both ends, against ${project.budget.most === null ? 'the most of every part' : 'what the equipment bridges'}.`}
           </Txt>
@@ -133,7 +135,7 @@ function Row({ row, inks }: { row: BudgetRow; inks: Inks }) {
 
 const dB = (mdb: number): string => (mdb / 1000).toFixed(2);
 
-/** Loss as a bar against what it may be: solid measured, hatched reckoned; the tick is what was expected. */
+/** Loss as a bar against what it may be: solid measured, hatched calculated; the tick is what was expected. */
 function BudgetBar({ budget }: { budget: CircuitBudget }) {
   const inks = useInks();
   const [width, setWidth] = useState(300);
@@ -141,7 +143,7 @@ function BudgetBar({ budget }: { budget: CircuitBudget }) {
   const loss = measured ?? made;
   const scale = (width - 2) / Math.max(most, loss + 2 * marginSpread, expected + 2 * spread);
   const over = loss > most;
-  const words = `${wavelengthNm} nm: ${measured === null ? 'reckoned' : 'measured'} ${dB(loss)} of ${dB(most)} dB, expected ${dB(expected)} ± ${dB(2 * spread)}; ${margin < 0 ? `${dB(-margin)} dB over` : `${dB(margin)} dB left`}`;
+  const words = `${wavelengthNm} nm: ${measured === null ? 'calculated' : 'measured'} ${dB(loss)} of ${dB(most)} dB, expected ${dB(expected)} ± ${dB(2 * spread)}; ${margin < 0 ? `${dB(-margin)} dB over` : `${dB(margin)} dB left`}`;
   return (
     <View onLayout={({ nativeEvent }) => setWidth(Math.max(200, nativeEvent.layout.width))}>
       <Svg width={width} height={20} role="img" aria-label={words}>

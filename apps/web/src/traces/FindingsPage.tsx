@@ -132,7 +132,7 @@ function LedgerPart({ answer }: { answer: ProofAnswer }) {
     <Leaf style={{ gap: 8 }}>
       {fresh > 0 ? (
         <>
-          <Txt>{`${plural(fresh, 'figure')} of splices ${fresh === 1 ? 'waits' : 'wait'}: one a direction and wavelength. Both directions make the two-way mean that decides.`}</Txt>
+          <Txt>{`${plural(fresh, 'figure')} of splices ${fresh === 1 ? 'waits' : 'wait'}: one a direction and wavelength. Both directions make the two-way average that decides.`}</Txt>
           <Press
             label={`Put ${plural(fresh, 'figure')} into the Ledger`}
             look="next"

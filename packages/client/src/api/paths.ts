@@ -7160,7 +7160,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Expected and measured loss of every circuit, those that will not light up first */
+        /** Expected and measured loss of every circuit, those without light first */
         get: {
             parameters: {
                 query?: {

@@ -53,7 +53,7 @@ describe('redo or keep', () => {
     expect(slanted.code).toBe('redo');
   });
 
-  it('does not redo what no redo mends: mode fields that cost more than the limit', () => {
+  it('does not redo what no redo fixes: mode fields that cost more than the limit', () => {
     // 9.2 um onto 12 um costs 0.30 dB by Marcuse; no joint of them passes 0.10 dB.
     const advice = adviseRedo(task({ estimate: 130, floor: 300 }));
     expect(advice).toMatchObject({

@@ -87,7 +87,7 @@ describe('what changed since', () => {
     ]);
   });
 
-  it('tells splices that were cut away from those that were only planned', () => {
+  it('tells splices that were removed from those that were only planned', () => {
     const [, second, ...rest] = record.splices;
     const after: ClosureRecord = {
       ...record,

@@ -23,7 +23,7 @@ export interface ClosureRecord {
   plan: Plan | null;
   cables: Cable[];
   splices: Splice[];
-  /** Splices that lay here once and were cut away. */
+  /** Splices that lay here once and were removed. */
   retired: Splice[];
   /** Of both. */
   evidence: Evidence[];

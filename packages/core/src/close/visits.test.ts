@@ -44,7 +44,7 @@ describe('the visits of a closure', () => {
     expect(second!.visit!.why).toBe('tray 1 is high');
   });
 
-  it('say what was cut away, and how long circuits were down', () => {
+  it('say what was removed, and how long circuits were down', () => {
     const cutOver = closingEntry('cut-over', {
       sleeves: [{ fibers: [1], minutes: 5 }],
       circuits: [{ name: 'clinic', fibers: [1], weight: 1 }],

@@ -18,7 +18,7 @@ export interface VisitRecord {
   measured: number;
   looked: number;
   rounds: number;
-  /** Splices that were cut away. */
+  /** Splices that were removed. */
   retired: number;
   cutOvers: KeptCutOver[];
   /** Its entries of closing. */

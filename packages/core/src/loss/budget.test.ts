@@ -26,7 +26,7 @@ describe('the budget of a circuit', () => {
     expect(budget.margin).toBeCloseTo(budget.most - budget.made, 9);
   });
 
-  it('what was measured counts before what is reckoned; connectors are added, for a trace does not see them', () => {
+  it('what was measured counts before what is calculated; connectors are added, for a trace does not see them', () => {
     const budget = budgetOf(
       { meters: 10_000, splices: [figure(50)] },
       1550,

@@ -52,7 +52,7 @@ export interface BudgetRow {
  * The budget of a circuit at one wavelength: length x attenuation + splices + connectors. Parts vary on
  * their own, so their spreads add as squares.
  * @param total glass and splices as measured both ways, thousandths of a dB; null where they are not
- * @returns null where the length is unknown or the project reckons with no glass at this wavelength
+ * @returns null where the length is unknown or the project has no fiber attenuation at this wavelength
  */
 export function budgetOf(
   { meters, splices }: BudgetCircuit,

@@ -28,7 +28,7 @@ describe('what stands of a splice', () => {
     expect(standing.directions).toEqual([]);
   });
 
-  it('both directions make a two-way mean, kept exact in halves', () => {
+  it('both directions make a two-way average, kept exact in halves', () => {
     const s = scribe();
     const standing = standingOf([
       s.attempt(20),
@@ -146,7 +146,7 @@ describe('what stands of a splice', () => {
     expect(standingOf([...redone, s.attempt(30)]).ruling).toBeNull();
   });
 
-  it('what was cut away stands as it lay, and nothing brings it back', () => {
+  it('what was removed stands as it lay, and nothing brings it back', () => {
     const s = scribe();
     const lay = [s.attempt(200), s.ruling('waive', 'Owner accepts.')];
     const cut = s.ruling('retire', 'Cut-over to D.');

@@ -34,17 +34,17 @@ export interface Standing {
   directions: Directions[];
   /** A person's word in force: dead, skipped, to redo or accepted. */
   ruling: Ruling | null;
-  /** The word that its joint was cut away; null while it lies. */
+  /** The word that its joint was removed; null while it lies. */
   retired: Ruling | null;
 }
 
 /**
  * Derives what counts of one splice.
  * - An entry that is superseded or void does not count; of several corrections the last recorded does.
- * - What lay there is judged as before once it is cut away: its record goes on saying what it was.
+ * - What lay there is judged as before once it is removed: its record goes on saying what it was.
  * - A new try breaks the joint, so readings and rulings of an earlier try do not count.
  * - Of several readings of the same kind the last recorded counts.
- * - Both directions of a wavelength make a two-way mean; against a mean entered by hand the later counts.
+ * - Both directions of a wavelength make a two-way average; against a mean entered by hand the later counts.
  * @param evidence all entries of one splice, in the order in which they were recorded
  */
 export function standingOf(evidence: readonly Evidence[]): Standing {

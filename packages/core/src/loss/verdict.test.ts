@@ -45,7 +45,7 @@ describe('the verdict on a splice', () => {
     expect(judge((s) => [s.attempt(50)])).toMatchObject({ redo: false });
   });
 
-  it('leaves a high estimate alone once the two-way mean is good', () => {
+  it('leaves a high estimate alone once the two-way average is good', () => {
     const judged = judge((s) => [s.attempt(120), ...both(s, 1310, 40), ...both(s, 1550, 50)]);
     expect(judged).toMatchObject({ verdict: 'pass', redo: false, missing: [] });
     expect(judged.figure).toEqual({

@@ -37,7 +37,7 @@ test('a splice that has evidence is neither dropped nor moved', () => {
   ]);
 });
 
-test('a splice that has evidence is cut away only where that is allowed, and never moved', () => {
+test('a splice that has evidence is removed only where that is allowed, and never moved', () => {
   const made = [there(at(1, 1), true), there(at(2, 2), true), there(at(3, 3))];
   const change = diffPlan(made, [at(2, 6)], true);
   expect(change.retired.map((splice) => splice.fiberA)).toEqual([1]);

@@ -15,7 +15,7 @@ export interface PlanChange<There extends Present, New extends Placed> {
   /** Splices of the same fibers at another place or by another method. */
   moved: { from: There; to: New }[];
   dropped: There[];
-  /** Splices that have evidence and are cut away: their record stays. */
+  /** Splices that have evidence and are removed: their record stays. */
   retired: There[];
   /** Splices that have evidence and that the plan would drop or move; `cut` where cutting them away would do. */
   refused: { splice: There; cut: boolean; message: RefusedChange }[];
@@ -29,7 +29,7 @@ export type RefusedChange =
 /**
  * What a plan would change. A splice is the same where it joins the same two fibers, whichever is
  * named first.
- * @param retire whether splices that have evidence may be cut away where the plan no longer has them
+ * @param retire whether splices that have evidence may be removed where the plan no longer has them
  */
 export function diffPlan<There extends Present, New extends Placed>(
   there: readonly There[],

@@ -98,7 +98,7 @@ describe('what is made already', () => {
     expect(obstacles[0]).toMatchObject({ code: 'hasEvidence', fibers: { pairs: [{ fiberA: 1 }] } });
   });
 
-  test('is cut away where that is said, and its slot is free for what takes its place', () => {
+  test('is removed where that is said, and its slot is free for what takes its place', () => {
     const full = trays.slice(2).map((tray) => ({ ...tray, single: 1 }));
     const one = [present(1, 3, 1, true)];
     const { change, obstacles } = weigh('splice A 1 to B 2', {

@@ -19,7 +19,7 @@ export interface PlanTask<There extends Present> {
   spare: number;
   /** Whether splices that are not made yet are laid out anew; else they keep their places. */
   anew: boolean;
-  /** Whether splices that have evidence are cut away where the plan no longer has them. */
+  /** Whether splices that have evidence are removed where the plan no longer has them. */
   retire: boolean;
   cables: readonly ListCable[];
   trays: readonly Tray[];

@@ -91,7 +91,7 @@ describe('evidence', () => {
   ])('%s is refused at its place', (_, entry, words) => expect(problem(entry)).toContain(words));
 });
 
-describe('splices that were cut away', () => {
+describe('splices that were removed', () => {
   const [one, two] = ['01', '02'].map((end) =>
     scribe(`019da9e7-4800-7000-8000-0000000000${end}`),
   ) as [ReturnType<typeof scribe>, ReturnType<typeof scribe>];

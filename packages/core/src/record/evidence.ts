@@ -141,7 +141,7 @@ export type Reading = z.infer<typeof readingSchema>;
 export type Ruling = z.infer<typeof rulingSchema>;
 export type Evidence = z.infer<typeof evidenceSchema>;
 
-/** The splices that evidence says were cut away, each with the word that says so first. */
+/** The splices that evidence says were removed, each with the word that says so first. */
 export function retirementsOf(evidence: readonly Evidence[]): Map<string, Ruling> {
   const retired = new Map<string, Ruling>();
   for (const entry of evidence)

@@ -20,7 +20,7 @@ export const projectSchema = z.object({
   trayCapacity: trayCapacitySchema,
   /** How the crew works where schools differ. */
   practice: practiceSchema.default(USUAL_PRACTICE),
-  /** What glass, splices and connectors are reckoned to lose. */
+  /** What glass, splices and connectors are expected to lose. */
   budget: budgetSchema.default(USUAL_BUDGET),
   /** Where the route runs on the ground. */
   route: z.array(routeLineSchema).max(100).default([]),

@@ -99,7 +99,7 @@ export const closures = pgTable(
 );
 
 /**
- * Planned splices, and those that were cut away: `live` tells them apart. `head*` names the fiber along the route; the columns from `verdict` on are derived
+ * Planned splices, and those that were removed: `live` tells them apart. `head*` names the fiber along the route; the columns from `verdict` on are derived
  * from the evidence and made anew whenever it changes (see ledger/refresh.ts).
  */
 export const splices = pgTable(

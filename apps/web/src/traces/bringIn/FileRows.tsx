@@ -12,7 +12,7 @@ import type { BringIn, BroughtFile, OwnPlace } from './useBringIn';
 /** Rows shown of each kind; the rest is counted. */
 const SHOWN = 12;
 
-/** The preview: what is to be put right first, then what is ready. */
+/** The preview: what is to be fixed first, then what is ready. */
 export function FileRows({ flow }: { flow: BringIn }) {
   const { files, ready, busy } = flow;
   const wrong = files.filter(({ state }) =>
@@ -22,7 +22,7 @@ export function FileRows({ flow }: { flow: BringIn }) {
   return (
     <View style={{ gap: 12 }}>
       <Txt kind="name" heading={2}>
-        {`${plural(files.length, 'file')}: ${ready.length} ready, ${wrong.length} to put right`}
+        {`${plural(files.length, 'file')}: ${ready.length} ready, ${wrong.length} to fix`}
       </Txt>
       {same.length > 0 ? (
         <Txt ink="ink2">{`${plural(same.length, 'file')} left out, for the same content is here: ${names(same)}.`}</Txt>
@@ -31,7 +31,7 @@ export function FileRows({ flow }: { flow: BringIn }) {
         <WrongRow key={file.key} file={file} flow={flow} />
       ))}
       {wrong.length > SHOWN ? (
-        <Txt ink="ink2">{`and ${plural(wrong.length - SHOWN, 'file')} more to put right`}</Txt>
+        <Txt ink="ink2">{`and ${plural(wrong.length - SHOWN, 'file')} more to fix`}</Txt>
       ) : null}
       {ready.length > 0 ? <ReadyTable files={ready} /> : null}
       {ready.length > 0 && !busy ? (

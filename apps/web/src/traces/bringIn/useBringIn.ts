@@ -10,7 +10,7 @@ import { useProjectView } from '@/projects/context';
 import { useTraces } from '../queries';
 import type { LookedFile, SentParcel, TraceReader } from './traces.worker';
 
-/** What a person put right by hand for one file. */
+/** What a person fixed by hand for one file. */
 export type OwnPlace = Pick<NamedPlace, 'cableId' | 'fiber' | 'direction' | 'wavelengthNm'>;
 
 export type FileState =

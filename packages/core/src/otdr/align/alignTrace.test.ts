@@ -37,7 +37,7 @@ const lay = (joints: ReturnType<typeof splice>[], end: number | null) =>
   alignTrace({ id: 't', joints, end }, group);
 
 describe('a trace laid along its way', () => {
-  it('each joint at its closure; those at none are strangers', () => {
+  it('each joint at its closure; those at none are unmatched', () => {
     const laid = lay([splice(to[1]! + 3), splice(3500), splice(to[2]! - 2)], to[3]!);
     expect(laid.found.map((joint) => joint && Math.round(joint.position))).toEqual([
       null,
@@ -45,14 +45,14 @@ describe('a trace laid along its way', () => {
       Math.round(to[2]! - 2),
       null,
     ]);
-    expect(laid.strangers).toMatchObject([{ kind: 'unplanned', joint: { position: 3500 } }]);
+    expect(laid.unmatched).toMatchObject([{ kind: 'unplanned', joint: { position: 3500 } }]);
   });
 
   it('an echo lies as far as two reflections together and loses nothing', () => {
     const laid = lay([reflection(1200, 0.3), reflection(2400, 0.001), splice(to[2]!)], to[3]!);
-    expect(laid.strangers.map(({ kind }) => kind)).toEqual(['unplanned', 'ghost']);
+    expect(laid.unmatched.map(({ kind }) => kind)).toEqual(['unplanned', 'ghost']);
     const real = lay([reflection(1200, 0.3), reflection(2400, 0.4)], to[3]!);
-    expect(real.strangers.map(({ kind }) => kind)).toEqual(['unplanned', 'unplanned']);
+    expect(real.unmatched.map(({ kind }) => kind)).toEqual(['unplanned', 'unplanned']);
   });
 
   it('an end that comes early, and fiber behind the end', () => {
@@ -65,7 +65,7 @@ describe('a trace laid along its way', () => {
     const laid = lay([reflection(502), splice(to[1]! + 502), splice(to[2]! + 502)], to[3]! + 502);
     expect(Math.abs(laid.shift - 502)).toBeLessThan(3);
     expect(laid.points[1]!.at).toBeCloseTo(to[1]! + 502, 0);
-    expect(laid.strangers).toEqual([]);
+    expect(laid.unmatched).toEqual([]);
     expect([laid.early, laid.late]).toEqual([null, 0]);
   });
 

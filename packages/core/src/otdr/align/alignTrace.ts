@@ -9,7 +9,7 @@ export interface AlignedTrace {
   /** The joint found at each point; null where none stood out. */
   found: (TraceEvent | null)[];
   /** Joints at no point of the way. */
-  strangers: { joint: TraceEvent; kind: 'unplanned' | 'ghost' }[];
+  unmatched: { joint: TraceEvent; kind: 'unplanned' | 'ghost' }[];
   /** Fiber before the way begins, beyond what its fellows have. */
   shift: number;
   /** Where it ends before its time; null where it does not. */
@@ -68,14 +68,14 @@ export function alignTrace(trace: FitTrace, group: FittedGroup): AlignedTrace {
       ? moved(end) - expected.at
       : 0;
   const launch = group.offset + shift;
-  const strangers = [...free]
+  const unmatched = [...free]
     .filter(({ position }) => position > launch + near(launch) && (end === null || position < end))
     .filter(({ position }) => late === 0 || !expected || moved(position) < expected.at - 25)
     .sort((a, b) => a.position - b.position)
     .map(
       (joint) => ({ joint, kind: isGhost(joint, trace.joints) ? 'ghost' : 'unplanned' }) as const,
     );
-  return { points, found, strangers, shift, early, late };
+  return { points, found, unmatched, shift, early, late };
 }
 
 /** A step of fewer deviations than this may be found that far from where it is, m and share of the way. */

@@ -109,7 +109,7 @@ describe('both directions, joint by joint', () => {
         'A 1 AB 1550',
         {
           points: [null, ...AB.map((loss) => figure(loss)), null],
-          strangers: [],
+          unmatched: [],
           total: figure(3),
           glass: [],
         },
@@ -118,7 +118,7 @@ describe('both directions, joint by joint', () => {
         'A 1 BA 1550',
         {
           points: [null, ...BA.map((loss) => figure(loss, 0.004)), null],
-          strangers: [],
+          unmatched: [],
           total: figure(3.2),
           glass: [],
         },

@@ -76,7 +76,7 @@ export function fitRoutes(groups: readonly FitGroup[]): RouteFit {
     if (!better) break;
     chosen.push(better.candidate);
     fit = better.fit;
-    // With the length put right, closures behind it may meet their joints for the first time.
+    // With the length corrected, closures behind it may meet their joints for the first time.
     for (const group of aligned) group.match(correctionsOf(chosen, fit), fit.scale);
     fit = fitAll(aligned, chosen) ?? fit;
   }
@@ -102,7 +102,7 @@ export function fitRoutes(groups: readonly FitGroup[]): RouteFit {
   };
 }
 
-/** A group with its written lengths put right, so that places are told by what is there. */
+/** A group with its written lengths corrected, so that places are told by what is there. */
 function withCorrections(
   group: FittedGroup,
   fit: Fit | null,
@@ -167,7 +167,7 @@ class Aligned {
   }
 
   /**
-   * Fiber from the first point to each, as it is written and put right; null behind a gap. Where nobody has
+   * Fiber from the first point to each, as it is written and corrected; null behind a gap. Where nobody has
    * said how long the first cable is, from its closure on.
    */
   expected(corrections: ReadonlyMap<string, number>): (number | null)[] {

@@ -18,7 +18,7 @@ export type Cause = (typeof CAUSES)[number];
 /** What is bad or looks so, why, and where to go. */
 export interface Finding {
   cause: Cause;
-  /** `bad` wants mending; `look` is only to be known. */
+  /** `bad` is to be fixed; `look` is only to be known. */
   weight: 'bad' | 'look';
   circuits: string[];
   spliceIds: string[];

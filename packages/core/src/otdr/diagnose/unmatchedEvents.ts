@@ -15,10 +15,10 @@ export function unmatchedEventsOf(
   const list = proof.traces.flatMap((trace) => {
     const laid = proof.laid.get(trace.id)!;
     const group = proof.group(trace);
-    return laid.strangers.flatMap(({ joint, kind }, index) => {
+    return laid.unmatched.flatMap(({ joint, kind }, index) => {
       const place = faultLocation(joint.position - laid.shift, 2, group);
       const figure =
-        figures.get(trace.id)?.strangers[index] ??
+        figures.get(trace.id)?.unmatched[index] ??
         (joint.loss === null ? null : { loss: joint.loss, sigma: joint.sigma! });
       return place && figure ? [{ trace, joint, kind, place, figure }] : [];
     });

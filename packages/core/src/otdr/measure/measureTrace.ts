@@ -7,7 +7,7 @@ import { zonesOf } from './zones.ts';
 /** Losses of a laid trace at the points of its way, in their order, and of what is at none of them. */
 export interface TraceFigures {
   points: Measured['losses'];
-  strangers: Measured['losses'];
+  unmatched: Measured['losses'];
   total: Measured['total'];
   /** dB/km of the glass behind each point; null where it is too short to tell. */
   glass: (number | null)[];
@@ -24,14 +24,14 @@ export function measureTrace(
 ): TraceFigures {
   const { levels, spacing, first, pulse } = samples;
   const toSample = (meters: number): number => (meters - first) / spacing;
-  const { zones, points, strangers } = zonesOf(laid, toSample, pulse);
+  const { zones, points, unmatched } = zonesOf(laid, toSample, pulse);
   const origin = laid.points[0] ? Math.max(0, Math.round(toSample(laid.points[0].at))) : 0;
   const { losses, total, slopes } = measureAt(levels, pulse, zones, origin, survey);
   const at = (list: readonly number[], index: number) => losses[list.indexOf(index)] ?? null;
   const kilometer = 1000 / spacing;
   return {
     points: laid.points.map((_, index) => at(points, index)),
-    strangers: laid.strangers.map((_, index) => at(strangers, index)),
+    unmatched: laid.unmatched.map((_, index) => at(unmatched, index)),
     total,
     glass: laid.points.map((_, index) => {
       const slope = slopes[points.indexOf(index) + 1];

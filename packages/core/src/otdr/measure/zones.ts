@@ -8,12 +8,12 @@ const CLOSE = 30;
 /** The fiber's own start is no joint, m. */
 const LAUNCH = 20;
 
-/** Samples that a trace's joints take, for measuring: planned places and strangers that lose something. */
+/** Samples that a trace's joints take, for measuring: planned places and unmatched that lose something. */
 export function zonesOf(
   laid: AlignedTrace,
   toSample: (meters: number) => number,
   pulse: number,
-): { zones: Zone[]; points: number[]; strangers: number[] } {
+): { zones: Zone[]; points: number[]; unmatched: number[] } {
   const list = [
     ...laid.points.flatMap((point, index) =>
       point &&
@@ -21,18 +21,18 @@ export function zonesOf(
       (index > 0 || point.at > LAUNCH) &&
       index < laid.points.length - 1 &&
       (!laid.early || point.at < laid.early.at)
-        ? [{ ...point, point: index, stranger: -1 }]
+        ? [{ ...point, point: index, event: -1 }]
         : [],
     ),
-    ...laid.strangers.flatMap(({ joint, kind }, index) =>
+    ...laid.unmatched.flatMap(({ joint, kind }, index) =>
       kind === 'ghost' || !standsOut(joint)
         ? []
-        : [{ at: joint.position, sigma: 1, point: -1, stranger: index }],
+        : [{ at: joint.position, sigma: 1, point: -1, event: index }],
     ),
   ].sort((a, b) => a.at - b.at);
   const zones: Zone[] = [];
-  const result = { zones, points: [] as number[], strangers: [] as number[] };
-  for (const { at, sigma, point, stranger } of list) {
+  const result = { zones, points: [] as number[], unmatched: [] as number[] };
+  for (const { at, sigma, point, event } of list) {
     const before = zones.at(-1);
     const spread = Math.abs(toSample(at + 2 * sigma) - toSample(at));
     const zone = {
@@ -46,7 +46,7 @@ export function zonesOf(
     }
     zones.push(zone);
     result.points.push(point);
-    result.strangers.push(stranger);
+    result.unmatched.push(event);
   }
   return result;
 }

@@ -301,7 +301,7 @@ describe('from a folder of traces to verdicts, on a phone', () => {
   step('the tube as a stack', async () => {
     await press(page(), 'tube from A');
     await seesNot(page(), 'Beside the instrument');
-    await sees(page(), /Fiber 4 strays\./);
+    await sees(page(), /Fiber 4 strays\. It ends at \d\.\d+ km; the others/);
   });
 
   step('the budget says what has no light', async () => {

@@ -18,7 +18,7 @@ import { OwnTables } from './OwnTables';
 import { TraceCanvas } from './TraceCanvas';
 import type { Peg, StringLook } from './draw';
 import { type TraceView, useTraceView } from './useTraceView';
-import type { ShownTrace } from './view.worker';
+import type { OddOne, ShownTrace } from './view.worker';
 
 type Mode = 'both' | 'AB' | 'BA';
 
@@ -208,7 +208,9 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
       <Txt>{wayWords(circuit, unit)}</Txt>
       {mode !== 'both' && odd && oddFiber !== undefined ? (
         <Notice word={`Fiber ${oddFiber} strays.`}>
-          {`By ${odd.off.toFixed(2)} dB from the middle of its tube, most at ${formatPlace(odd.at, unit)}. It is drawn heavy.`}
+          {odd.offDb === null
+            ? `It ends at ${formatPlace(odd.at, unit)}; the others of its tube go on. It is drawn heavy.`
+            : `By ${odd.offDb.toFixed(2)} dB from the middle of its tube, most at ${formatPlace(odd.at, unit)}. It is drawn heavy.`}
         </Notice>
       ) : null}
       <JointTable
@@ -266,7 +268,7 @@ function useOddOne(view: TraceView, traces: readonly ShownTrace[], mode: Mode, l
   const { viewer } = view;
   const [odd, setOdd] = useState<{
     of: readonly ShownTrace[];
-    found: { id: string; at: number; off: number } | null;
+    found: OddOne | null;
   } | null>(null);
   useEffect(() => {
     if (mode === 'both') return;

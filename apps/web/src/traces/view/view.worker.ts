@@ -155,6 +155,18 @@ function columnsOf(
   return columns;
 }
 
+/** A fiber unlike the others of its tube. */
+export interface OddOne {
+  id: string;
+  /** m of fiber from end A. */
+  at: number;
+  /** How far its level is off there; null where it ends there and the others go on. */
+  offDb: number | null;
+}
+
+/** Columns by which the ends of fibers of one tube may differ. */
+const ENDS_TOGETHER = 4;
+
 /** Reads traces and decimates them off the page's own thread. */
 const traceViewer = {
   async load(traces: ShownTrace[], progress: (done: number) => void): Promise<void> {
@@ -188,16 +200,25 @@ const traceViewer = {
       list.map(({ columns }) => columns.buffer),
     );
   },
-  /** The one that strays most from the middle of all, where, and how far, dB. */
-  async oddOne(
-    traces: ShownTrace[],
-    from: number,
-    to: number,
-  ): Promise<{ id: string; at: number; off: number } | null> {
+  /** The one that ends early, or strays most from the middle of all: where, and how far. */
+  async oddOne(traces: ShownTrace[], from: number, to: number): Promise<OddOne | null> {
     const count = 240;
     const views = await traceViewer.view(traces, from, to, count, true);
     if (views.length < 3) return null;
-    let odd: { id: string; at: number; off: number } | null = null;
+    const place = (column: number) => from + ((column + 0.5) * (to - from)) / count;
+    const shown = views.map(({ columns }) =>
+      Array.from({ length: count }, (_, column) => column).filter(
+        (column) => !Number.isNaN(columns[2 * column]!),
+      ),
+    );
+    const reach = shown.map((list) => list.length);
+    const usual = [...reach].sort((a, b) => a - b)[reach.length >> 1]!;
+    const least = reach.indexOf(Math.min(...reach));
+    if (usual - reach[least]! > ENDS_TOGETHER) {
+      const edge = shown[least]!.at(traces[least]!.back ? 0 : -1) ?? 0;
+      return { id: views[least]!.id, at: place(edge), offDb: null };
+    }
+    let odd: OddOne | null = null;
     for (let column = 0; column < count; column++) {
       const levels = views.map(({ columns }) => columns[2 * column]!);
       const sorted = levels.filter((level) => !Number.isNaN(level)).sort((a, b) => a - b);
@@ -205,8 +226,8 @@ const traceViewer = {
       const middle = sorted[sorted.length >> 1]!;
       levels.forEach((level, index) => {
         const off = Math.abs(level - middle);
-        if (off > (odd?.off ?? 0.15))
-          odd = { id: views[index]!.id, at: from + ((column + 0.5) * (to - from)) / count, off };
+        if (off > (odd?.offDb ?? 0.15))
+          odd = { id: views[index]!.id, at: place(column), offDb: off };
       });
     }
     return odd;

@@ -182,7 +182,7 @@ const SHOTS: Shot[] = [
       await on.waitForSelector('[aria-label^="Save the zip"]', { timeout: 60_000 });
     },
   },
-  { name: 'budget-phone', path: 'ledger/budget', before: (on) => sees(on, 'has no light') },
+  { name: 'budget-phone', path: 'ledger/budget', before: (on) => sees(on, /ha(s|ve) no light/) },
 ];
 
 const top = (on: Page) =>

@@ -6,7 +6,7 @@ import { Press } from '@/ui/Press';
 const TABS = [
   { key: 'traces', label: 'Traces' },
   { key: 'findings', label: 'Findings' },
-  { key: 'circuit', label: 'Look' },
+  { key: 'circuit', label: 'Trace view' },
   { key: 'budget', label: 'Budget' },
 ];
 

@@ -35,7 +35,7 @@ export function CircuitPage() {
   const go = (to: string, number: number) => router.setParams({ cable: to, fiber: String(number) });
   const most = cable(cableId) ? fiberCount(cable(cableId)!.makeUp) : 0;
   return (
-    <Page title="Look at traces" above={project.name} back={`/p/${project.id}/ledger/findings`}>
+    <Page title="Trace view" above={project.name} back={`/p/${project.id}/ledger/findings`}>
       <ProofTabs />
       <View style={{ flexDirection: 'row', gap: 8, alignItems: 'center', flexWrap: 'wrap' }}>
         <Select
@@ -155,7 +155,7 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
         onChange={(value) => setWanted(Number(value))}
       />
       <Choice
-        label="On the cord"
+        label="Shown"
         value={mode}
         options={[
           { value: 'both', label: 'both ways' },
@@ -165,11 +165,11 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
         onChange={(value) => setMode(value as Mode)}
       />
       <Choice
-        label="Glass"
+        label="Slope of the fiber"
         value={glass}
         options={[
-          { value: 'level', label: 'laid level' },
-          { value: 'falls', label: 'as it falls' },
+          { value: 'level', label: 'slope removed' },
+          { value: 'falls', label: 'as measured' },
         ]}
         onChange={(value) => setGlass(value as 'level' | 'falls')}
       />
@@ -238,7 +238,7 @@ function wayWords({ label, points, length, totals }: CircuitAnswer, unit: Distan
       mean ? [`${mean.loss.toFixed(2)} dB at ${wavelengthNm} nm`] : [],
     )
     .join(', ');
-  return `${label}: ${points[0]!.name} to ${points.at(-1)!.name}, ${formatPlace(length, unit)} of fiber${total === '' ? '' : `; glass and splices ${total}, both ways`}.`;
+  return `${label}: ${points[0]!.name} to ${points.at(-1)!.name}, ${formatPlace(length, unit)} of fiber${total === '' ? '' : `; fiber and splices ${total}, both ways`}.`;
 }
 
 function pegsOf({ points, joints, findings }: CircuitAnswer, nm: number): Peg[] {

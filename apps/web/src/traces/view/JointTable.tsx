@@ -48,7 +48,7 @@ export function JointTable({
                 : 'no mean: a direction is missing'}
             </Txt>
             {joint?.modeField ? (
-              <Txt ink="ink2">{`mode field ${joint.modeField.loss > 0 ? 'wider' : 'narrower'} behind by ${Math.abs(10 ** (joint.modeField.loss / 10) * 100 - 100).toFixed(1)} %`}</Txt>
+              <Txt ink="ink2">{`mode-field mismatch (${joint.modeField.loss > 0 ? 'smaller to larger' : 'larger to smaller'}), ${Math.abs(10 ** (joint.modeField.loss / 10) * 100 - 100).toFixed(1)} %`}</Txt>
             ) : null}
             {at === null ? null : (
               <Press

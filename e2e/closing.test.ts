@@ -387,6 +387,8 @@ describe('signing and handing over', () => {
     await press(page(), 'Put my name to it');
     await sees(page(), 'Technician: M. Reyes');
     await settled();
+    // The field to sign in moves down once the server tells what is signed.
+    await sees(page(), 'Unchanged since.');
     // Somebody measures a splice while the lead signs: the page hears of it, and the lead has not looked at it.
     await drawName();
     const { splices } = await readApi<Work>(server, `/closures/${closureId}/work`);

@@ -2,6 +2,18 @@ import js from '@eslint/js';
 import expo from 'eslint-config-expo/flat.js';
 import tseslint from 'typescript-eslint';
 
+/** Words in the code of a page: text between tags, labels, and anything that reads as a sentence. */
+const literalText = [
+  'JSXText[value=/[A-Za-z]{2,}/]',
+  'JSXAttribute[name.name=/^(label|title|above|hint|word|why|onward|placeholder|aria-label)$/] > Literal[value=/[A-Za-z]{3,}/]',
+  'JSXExpressionContainer Literal[value=/^[A-Z][a-z]{2,}/]',
+  ':not(TSLiteralType, ImportDeclaration, BinaryExpression, JSXAttribute) > Literal[value=/^(?!.*px)( ?[A-Z][a-z]\\S* \\w|.*([a-z]{2,} \\w+ \\w+ \\w|[a-z]{3,}[.:?!…] ?$))/]',
+  'TemplateElement[value.cooked=/^(?![^]*(px|[{}]))[^]*((^|[.,;:·] ?)[A-Z]?[a-z]{2,}[,:]? |\\s[a-z]{3,}[.:?!…,]? ?$|[a-z]{2,} \\w+ \\w)/]',
+].map((selector) => ({
+  selector,
+  message: 'Text that people read stands in packages/text/src/pages.',
+}));
+
 export default tseslint.config(
   {
     ignores: [
@@ -27,6 +39,12 @@ export default tseslint.config(
       'import/no-unresolved': 'off',
       eqeqeq: ['error', 'always', { null: 'ignore' }],
     },
+  },
+  {
+    // What people read stands in packages/text.
+    files: ['apps/web/src/**/*.{ts,tsx}', 'apps/web/app/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.{ts,tsx}', 'apps/web/src/ui/iconPaths.ts'],
+    rules: { 'no-restricted-syntax': ['error', ...literalText] },
   },
   {
     files: ['**/*.{mjs,cjs,js}'],

@@ -230,5 +230,5 @@ it('works from the keyboard: every place can be reached and pressed', async () =
   await person.page.keyboard.press('Enter');
   await sees(person.page, 'Import a splice list');
   await press(person.page, 'Keys');
-  await sees(person.page, 'keep, next');
+  await sees(person.page, 'save, next');
 });

@@ -120,17 +120,17 @@ function checkAdvice(text: string, again: boolean): void {
 /** Makes the joint in hand on the stand-in as the Bench advises, until the next one comes. */
 async function spliceAsAdvised(on: Page, place: string): Promise<void> {
   for (let arc = 0; arc < 12; arc++) {
-    await press(on, 'Press its arc');
+    await press(on, 'Start the splice');
     await sees(on, /Advice: |It stopped before the arc/);
     const text = await shown(on);
     if (text.includes('It stopped before the arc')) {
-      await press(on, 'Seen, load again');
+      await press(on, 'Clear, load again');
       await seesNot(on, 'It stopped before the arc');
       continue;
     }
     const again = /Advice: (redo|last attempt)\.|Tension test failed\./.test(text);
     checkAdvice(text, again);
-    await press(on, again ? 'Redo' : 'Keep, next');
+    await press(on, again ? 'Redo' : 'Save, next');
     if (!again) {
       await on.waitForFunction((was) => !document.body.innerText.includes(was), {}, place);
       return;
@@ -197,7 +197,7 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
     await fill(page(), 'Temperature', '54 F');
     await fill(page(), 'Pressure or altitude', '450 m');
     for (let round = 1; round <= 6; round++) {
-      await press(page(), 'Run a round on the stand-in');
+      await press(page(), 'Run a round on the simulated splicer');
       await sees(page(), new RegExp(`round ${round}: (not )?passed`));
       if ((await shown(page())).includes(`round ${round}: passed`)) break;
     }
@@ -224,20 +224,20 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
     // Half done, it is where it was after a reload.
     await page().reload({ waitUntil: 'networkidle2' });
     await sees(page(), /Single fiber: step 2 of 10/);
-    await press(page(), 'Fold the steps away');
+    await press(page(), 'Hide the steps');
     await seesNot(page(), 'step 2 of 10');
   });
 
   step('a chip stops it before the arc; an offset is advised to be made again', async () => {
     await press(page(), 'chip');
-    await press(page(), 'Press its arc');
+    await press(page(), 'Start the splice');
     await sees(
       page(),
       /It stopped before the arc\. Splicer’s number \d+\. Chip on the end: cleave again/,
     );
-    await press(page(), 'Seen, load again');
+    await press(page(), 'Clear, load again');
     await press(page(), 'offset');
-    await press(page(), 'Press its arc');
+    await press(page(), 'Start the splice');
     await sees(page(), /Advice: redo\. Another attempt passes with \d+ %, this one with/);
     await press(page(), 'Why');
     await sees(page(), /An estimate is not a measured loss/);
@@ -252,16 +252,16 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
       await sees(page(), `tray 1 slot ${slot}`);
       if (slot === 5) {
         // The phone is loaded anew while a record is in hand: nothing is lost, nothing counted twice.
-        await press(page(), 'Press its arc');
+        await press(page(), 'Start the splice');
         await sees(page(), /Advice: |It stopped/);
         const before = await shown(page());
         await page().reload({ waitUntil: 'networkidle2' });
         if (/Advice: /.test(before)) {
           await sees(page(), 'Advice: ');
-          await press(page(), 'Keep, next');
+          await press(page(), 'Save, next');
           continue;
         }
-        await press(page(), 'Seen, load again');
+        await press(page(), 'Clear, load again');
       }
       await spliceAsAdvised(page(), `tray 1 slot ${slot} `.trim());
       if (slot === 10) break;
@@ -327,7 +327,7 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
       await sees(page(), /Adhesive A 13–24 (1:00|0:5\d)/);
       await press(page(), 'Done, next step');
       await sees(page(), /Count the colours once more/);
-      await press(page(), 'Fold the steps away');
+      await press(page(), 'Hide the steps');
       await spliceAsAdvised(page(), 'tray 2 slot 2');
       await sees(page(), 'All spliced');
     },
@@ -368,7 +368,7 @@ describe('records that are not as they should be', () => {
       await sees(page(), /The clock of the splicer is 1 h behind/);
       await press(page(), 'Type the estimate');
       await press(page(), '3');
-      await press(page(), 'Keep, next');
+      await press(page(), 'Save, next');
       await sees(page(), 'tray 7 slot 6');
     },
   );
@@ -378,7 +378,7 @@ describe('records that are not as they should be', () => {
     await bring(record);
     await sees(page(), 'Splicer’s number 9004');
     await bring({ ...record, id: newId() });
-    await press(page(), 'Keep, next');
+    await press(page(), 'Save, next');
     await sees(page(), 'tray 7 slot 7');
     await bring(recordOf(9003, 20));
     await sees(page(), /number 9003, older than number 9004/);
@@ -395,9 +395,9 @@ describe('records that are not as they should be', () => {
       page(),
       /Which splice is number 9006\? It is a second record for the splice in hand/,
     );
-    await press(page(), 'Made again: keep both tries');
+    await press(page(), 'Respliced: keep both attempts');
     await sees(page(), 'Splicer’s number 9006');
-    await press(page(), 'Keep, next');
+    await press(page(), 'Save, next');
     await sees(page(), 'tray 7 slot 8');
     await sent((list) =>
       list.some(
@@ -410,7 +410,7 @@ describe('records that are not as they should be', () => {
     await press(page(), 'Undo C 79');
     await sees(page(), 'tray 7 slot 7');
     await sees(page(), 'Splicer’s number 9006');
-    await press(page(), 'Keep, next');
+    await press(page(), 'Save, next');
     await sees(page(), 'tray 7 slot 8');
   });
 
@@ -435,7 +435,7 @@ describe('records that are not as they should be', () => {
     );
     await away.context.close();
     line.close();
-    await press(page(), 'Keep, next');
+    await press(page(), 'Save, next');
     await sees(page(), 'tray 7 slot 9');
   });
 
@@ -450,12 +450,12 @@ describe('records that are not as they should be', () => {
       await bring(recordOf(9008, 20));
       await sees(page(), 'Splicer’s number 9008');
       await sees(other.page, 'Splicer’s number 9008');
-      await press(page(), 'Keep, next');
+      await press(page(), 'Save, next');
       await sees(page(), 'tray 7 slot 10');
       await sent((list) =>
         list.some(({ tray, slot, tries }) => tray === 7 && slot === 9 && tries === 1),
       );
-      await press(other.page, 'Keep, next');
+      await press(other.page, 'Save, next');
       await sees(other.page, '1 not accepted');
       await pressText(other.page, '1 not accepted');
       await sees(other.page, 'it is not counted twice');
@@ -484,7 +484,7 @@ describe('records that are not as they should be', () => {
       }
       await press(page(), 'Back to the Bench');
       await sees(page(), 'Splicer’s number 9100');
-      await press(page(), 'Keep, next');
+      await press(page(), 'Save, next');
     },
   );
 });
@@ -574,14 +574,14 @@ describe('seeing trouble, planning, practising', () => {
   step('a practice round is scored, with the reason for each miss', async () => {
     await page().goto(`${server.url}/p/${projectId}/bench/practice`, { waitUntil: 'networkidle2' });
     for (let joint = 1; joint <= 8; joint++) {
-      await sees(page(), `Joint ${joint} of 8`);
+      await sees(page(), `Splice ${joint} of 8`);
       await press(page(), 'Set the program');
       await sees(page(), /Right\.|Missed\./);
-      await press(page(), 'Next joint');
+      await press(page(), 'Next splice');
     }
-    await sees(page(), /\d+ of 100 \d of 8 joints right/);
+    await sees(page(), /\d+ of 100 \d of 8 splices right/);
     await press(page(), 'Another round');
-    await sees(page(), 'Joint 1 of 8');
+    await sees(page(), 'Splice 1 of 8');
   });
 
   step('colours are asked on every scheme, and the answer is worked out', async () => {

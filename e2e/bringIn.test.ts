@@ -194,7 +194,7 @@ describe('what comes in from files', () => {
     );
     await page().goto(`${server.url}/projects`);
     await chooseFile(page(), 'Import a project', join(folder, 'newer.json'));
-    await sees(page(), 'version 4; this Cordel reads up to version 3');
+    await sees(page(), 'newer than this Cordel, which reads up to version 3');
     expect(await count()).toBe(before);
   });
 

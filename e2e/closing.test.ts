@@ -4,6 +4,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { jest } from '@jest/globals';
 import JSZip from 'jszip';
+import { METRIC } from '@cordel/core';
+import type { ClosingEntry, EntryOf } from '@cordel/core/close';
+import { pointText } from '@cordel/text/close';
 import type { Browser } from 'puppeteer-core';
 import {
   closureFinder,
@@ -193,7 +196,7 @@ describe('before the cover', () => {
     await page().goto(`${server.url}/p/${project}/bench/${closureId}`);
     await sees(page(), 'slot 12');
     await pressKeys(page(), '2');
-    await press(page(), 'Keep, next');
+    await press(page(), 'Save, next');
     await settled();
     await page().goto(`${server.url}/p/${project}/route/${closureId}`);
     await sees(page(), '12 of 12 spliced');
@@ -300,19 +303,19 @@ describe('the pressure test', () => {
     await fill(page(), 'Barometric pressure', '98.2 kPa');
     await fill(page(), 'Surface temperature of the closure', '12 C');
     await fill(page(), 'Gauge now, kPa', '34.6');
-    await press(page(), 'Air is in: start the clock');
-    await sees(page(), '34.60 kPa is above the limit of 34.50 kPa: let air out at once.');
+    await press(page(), 'Pressurized: start the clock');
+    await sees(page(), '34.60 kPa is above the limit of 34.50 kPa: release pressure at once.');
     await press(page(), 'psi');
     await fill(page(), 'Gauge now, psi', '34');
-    await press(page(), 'Air is in: start the clock');
+    await press(page(), 'Pressurized: start the clock');
     await sees(page(), 'Does the gauge show kPa?');
     await press(page(), 'kPa');
     await fill(page(), 'Gauge now, kPa', '34.0');
-    await press(page(), 'Air is in: start the clock');
+    await press(page(), 'Pressurized: start the clock');
     await sees(page(), 'Pressure is on.');
     await settled();
     await fill(page(), 'Gauge, kPa', '4.9');
-    await press(page(), 'Keep this reading');
+    await press(page(), 'Save this reading');
     await sees(page(), 'the gauge may show psi');
   });
 
@@ -339,7 +342,7 @@ describe('the pressure test', () => {
   step('cooling is not taken for a leak', async () => {
     await fill(page(), 'Gauge now, kPa', '34.0');
     await fill(page(), 'Surface temperature of the closure', '12 C');
-    await press(page(), 'Air is in: start the clock');
+    await press(page(), 'Pressurized: start the clock');
     await sees(page(), 'Pressure is on.');
     await settled();
     await press(page(), 'No gauge at hand: simulate one');
@@ -384,9 +387,24 @@ describe('signing and handing over', () => {
   step('technician and lead sign; what changed in between is found out', async () => {
     await closeAt(closureId, 'sign');
     await drawName();
-    await press(page(), 'Put my name to it');
+    await press(page(), 'Save the signature');
     await sees(page(), 'Technician: M. Reyes');
     await settled();
+    // Kept with code and words as they stood on the page: each tick, and what the signature was put under.
+    const { entries } = await readApi<{ entries: ClosingEntry[] }>(
+      server,
+      `/closures/${closureId}/closing`,
+    );
+    const [ticked] = entries.flatMap((entry) =>
+      entry.kind === 'point' && entry.read && entry.verdict === 'good' ? [entry.read] : [],
+    );
+    expect(pointText(ticked as never, { ...METRIC, timeZone: 'UTC' })).toBe(ticked!.text);
+    const signed = entries.find(({ kind }) => kind === 'sign') as EntryOf<'sign'>;
+    const read = signed.read!.map(({ text }) => text);
+    expect(read[0]).toMatch(/^You sign what is recorded of this closure now/);
+    expect(read.filter((text) => text.startsWith(`${ticked!.text}: OK · M. Reyes `))).toHaveLength(
+      1,
+    );
     // The field to sign in moves down once the server tells what is signed.
     await sees(page(), 'Unchanged since.');
     // Somebody measures a splice while the lead signs: the page hears of it, and the lead has not looked at it.
@@ -396,7 +414,7 @@ describe('signing and handing over', () => {
       entries: [{ ...attemptOn(splices[0]!.id), at: '2026-05-20T07:00:00.000Z' }],
     });
     await fill(page(), 'Name', 'L. Ortiz');
-    await press(page(), 'Put my name to it');
+    await press(page(), 'Save the signature');
     await sees(page(), 'The closure changed meanwhile: check it again, then sign.');
     await sees(page(), 'Spliced or corrected (1 entry)');
   });
@@ -473,7 +491,7 @@ describe('a signed closure that is opened again', () => {
     await fill(page(), 'Circuits in service, a line each', 'clinic: 13, 15\nschool x3: 14');
     await sees(page(), 'school: down 22:00 to 22:05, 5 min');
     await sees(page(), /clinic: down \d\d:\d\d to \d\d:\d\d, 10 min/);
-    await press(page(), 'Keep this order with the record');
+    await press(page(), 'Save this order with the record');
     await sees(page(), 'Cut-over as it goes');
     await press(page(), 'school is down');
     await sees(page(), /school: down since \d\d:\d\d, 5 min planned/);

@@ -90,9 +90,9 @@ const SHOTS: Shot[] = [
     splicer: true,
     before: async (on) => {
       await press(on, 'Done, next step');
-      await press(on, 'Fold the steps away');
+      await press(on, 'Hide the steps');
       await press(on, 'offset');
-      await press(on, 'Press its arc');
+      await press(on, 'Start the splice');
       await sees(on, 'Advice:');
       await top(on);
     },
@@ -127,7 +127,7 @@ const SHOTS: Shot[] = [
     wide: true,
     before: async (on) => {
       await press(on, 'tube from A');
-      await sees(on, 'strays');
+      await sees(on, 'differs from its tube');
       await drawn(on);
     },
   },
@@ -151,7 +151,7 @@ const SHOTS: Shot[] = [
       await fill(on, 'Barometric pressure', '98.2 kPa');
       await fill(on, 'Gauge now, kPa', '34.0');
       await fill(on, 'Surface temperature of the closure', '12 C');
-      await press(on, 'Air is in: start the clock');
+      await press(on, 'Pressurized: start the clock');
       await sees(on, 'Pressure is on.');
       await new Promise((resolve) => setTimeout(resolve, 1500));
       await press(on, 'No gauge at hand: simulate one');

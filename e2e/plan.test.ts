@@ -120,7 +120,7 @@ describe('planning a closure on a phone', () => {
   step('a line is made by thumb, and the loose end is gone', async () => {
     await press(page(), 'Plan of Top barn');
     await sees(page(), 'U 13-144');
-    await press(page(), 'Make a line by thumb');
+    await press(page(), 'Build a line');
     await press(page(), 'Reserve');
     await press(page(), 'U');
     await fill(page(), 'From', '2');
@@ -222,7 +222,7 @@ describe('planning a closure on a phone', () => {
       ['closure,tray,slot,cable A,fiber A,cable B,fiber B,method', ...rows].join('\n'),
     );
     await press(page(), 'Read it');
-    await sees(page(), /Look at 2 places first\./);
+    await sees(page(), /Check 2 places first\./);
     await sees(page(), /Ford pit: X 5 to Y 6 is out of line: its neighbours would put it onto Y 5/);
   });
 

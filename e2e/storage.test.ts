@@ -50,7 +50,7 @@ const spliced = (count: number) =>
 /** Keeps the next splice with 0.02 dB. */
 async function keepOne({ page }: Person): Promise<void> {
   await pressKeys(page, '2');
-  await press(page, 'Keep, next');
+  await press(page, 'Save, next');
 }
 
 const bench = async (person: Person) => {

@@ -182,7 +182,7 @@ describe('from a splice list to proof, on a phone', () => {
   step('keeps 0.02 dB in two taps, and the next splice comes by itself', async () => {
     await pressKeys(page(), '2');
     await sees(page(), /Good\. Not over the 0\.05 dB redo line\. Two-way test still to come/);
-    await press(page(), 'Keep, next');
+    await press(page(), 'Save, next');
     await sees(page(), '1 of 18 spliced · tray 1 slot 2');
     await sees(page(), 'A 2 orange');
     await sent((list) => list[0]?.half === 40 && list[0].tries === 1);
@@ -201,7 +201,7 @@ describe('from a splice list to proof, on a phone', () => {
     await sees(page(), /Needs the lead\. .*3 of 3 attempts used: needs the lead/);
     // What was sent to redo is not counted as spliced.
     await sees(page(), '1 of 18 spliced');
-    await press(page(), 'Keep, next');
+    await press(page(), 'Save, next');
     await sees(page(), 'tray 1 slot 3');
     const list = await sent((found) => found[1]?.tries === 3);
     expect(list[1]).toMatchObject({ half: 160, verdict: 'provisional' });
@@ -213,7 +213,7 @@ describe('from a splice list to proof, on a phone', () => {
       page(),
       /Check\. 15\.00 dB cannot be a splice; at most 5\.00 dB\. Did you mean 0\.15/,
     );
-    await press(page(), 'Keep, next');
+    await press(page(), 'Save, next');
     await sees(page(), 'tray 1 slot 3');
     for (let count = 0; count < 4; count++) await press(page(), 'Delete');
   });
@@ -227,7 +227,7 @@ describe('from a splice list to proof, on a phone', () => {
 
   step('undoes a slip, and keeps that it was made', async () => {
     await pressKeys(page(), '3');
-    await press(page(), 'Keep, next');
+    await press(page(), 'Save, next');
     await sees(page(), 'tray 1 slot 5');
     await press(page(), 'Undo A 4');
     await sees(page(), 'tray 1 slot 4');
@@ -269,7 +269,7 @@ describe('from a splice list to proof, on a phone', () => {
       await press(page(), 'Next fiber');
       for (let fiber = 7; fiber <= 12; fiber++) {
         await pressKeys(page(), '1');
-        await press(page(), fiber === 12 ? 'Keep, next' : 'Next fiber');
+        await press(page(), fiber === 12 ? 'Save, next' : 'Next fiber');
       }
       await sees(page(), 'All spliced');
       const list = await sent((found) => found.every((row) => row.verdict !== 'open'));
@@ -287,7 +287,7 @@ describe('from a splice list to proof, on a phone', () => {
         page(),
         /Spliced\. One-way 0\.31 dB at 1310 nm is high: measure B to A before a redo/,
       );
-      await press(page(), 'Keep, next');
+      await press(page(), 'Save, next');
       await sees(page(), 'tray 1 slot 2');
       await press(page(), 'A to B at 1310 nm');
       await press(page(), 'B to A');
@@ -296,7 +296,7 @@ describe('from a splice list to proof, on a phone', () => {
       await pressKeys(page(), '27');
       await sees(page(), '−0.27');
       await sees(page(), /Directions differ by 0\.58 dB .* Only the average counts/);
-      await press(page(), 'Keep, next');
+      await press(page(), 'Save, next');
       await sent((list) => list[0]?.half === 40);
     },
   );

@@ -46,12 +46,12 @@ describe('two technicians at the same closure', () => {
     // Both have the first splice in hand and keep it at once.
     await pressKeys(one.page, '2');
     await pressKeys(two.page, '3');
-    await Promise.all([press(one.page, 'Keep, next'), press(two.page, 'Keep, next')]);
+    await Promise.all([press(one.page, 'Save, next'), press(two.page, 'Save, next')]);
     await sees(one.page, 'tray 1 slot 2');
     await sees(two.page, 'tray 1 slot 2');
     // One goes on; the other sees it come in.
     await pressKeys(one.page, '1');
-    await press(one.page, 'Keep, next');
+    await press(one.page, 'Save, next');
     await sees(one.page, '2 of 108');
     await sees(two.page, '2 of 108');
     const { rows } = await splices('q=weir&limit=3');
@@ -80,7 +80,7 @@ describe('without a connection', () => {
     await sees(page, '2 of 108');
     for (const key of ['4', '5']) {
       await pressKeys(page, key);
-      await press(page, 'Keep, next');
+      await press(page, 'Save, next');
     }
     await sees(page, '4 of 108');
     await sees(page, 'No connection, 2 kept here to send');
@@ -112,7 +112,7 @@ describe('without a connection', () => {
     });
     await page.goto(bench, { waitUntil: 'networkidle2' });
     await pressKeys(page, '2');
-    await press(page, 'Keep, next');
+    await press(page, 'Save, next');
     await sees(page, '1 not accepted');
     await press(page, 'Outbox: 1 not accepted');
     await sees(page, 'Not accepted: Entry is recorded already.');

@@ -170,7 +170,7 @@ describe('from a folder of traces to verdicts, on a phone', () => {
         // One file was saved under its neighbour's number.
         const slip = direction === 'AB' && nm === 1550;
         await keep(slip ? 'A-006_AB_1550.sor' : five.name, five.bytes);
-        const four = await shoot(4, direction, nm, ['broken half way']);
+        const four = await shoot(4, direction, nm, ['brokenHalfway']);
         await keep(four.name, four.bytes);
       }
     await keep('A-099_AB_1310.sor', 'these are notes, no trace');
@@ -225,7 +225,7 @@ describe('from a folder of traces to verdicts, on a phone', () => {
   });
 
   step('figures go into the Ledger, and the verdicts follow', async () => {
-    await press(page(), 'Put 36 figures into the Ledger');
+    await press(page(), 'Save 36 figures in the Ledger');
     await sees(page(), 'In the Ledger. 36 figures from these traces.');
     const { rows } = await readApi<{ rows: { verdict: string; fiberA: number; half: number }[] }>(
       server,
@@ -301,7 +301,7 @@ describe('from a folder of traces to verdicts, on a phone', () => {
   step('the tube as a stack', async () => {
     await press(page(), 'tube from A');
     await seesNot(page(), 'Beside the instrument');
-    await sees(page(), /Fiber 4 strays\. It ends at \d\.\d+ km; the others/);
+    await sees(page(), /Fiber 4 differs from its tube\. It ends at \d\.\d+ km; the others/);
   });
 
   step('the budget says what has no light', async () => {

@@ -18,17 +18,17 @@ const STEPS = {
   arrows: () => run('npm', ['run', '--silent', 'arrows']),
   unused: () => run('npm', ['run', '--silent', 'unused']),
   unit: () => jest(['core', 'text', 'client', 'standin', 'demo', 'web']),
-  api: () => jest(['server'], MODULES),
+  // Each file has a database of its own; one of them takes minutes, beside which the others run.
+  api: () => jest(['server'], MODULES, ['--maxWorkers=2', '--testTimeout=120000']),
   e2e: () => {
     build();
     jest(['e2e'], MODULES);
   },
 };
 
-/** A busy machine takes a while to open a database: a test is given up after a minute. */
-function jest(projects, flags = '') {
-  const options = ['--passWithNoTests=false', '--testTimeout=60000'];
-  npx(['jest', '--selectProjects', ...projects, ...options], {
+/** A busy machine takes a while to open a database: a test is given up after a minute, or as `more` says. */
+function jest(projects, flags = '', more = ['--testTimeout=60000']) {
+  npx(['jest', '--selectProjects', ...projects, '--passWithNoTests=false', ...more], {
     cwd: ROOT,
     env: { NODE_OPTIONS: flags, CHROMIUM: chromium, POSTGRES_BIN: postgres },
   });

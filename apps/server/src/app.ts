@@ -1,6 +1,7 @@
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createRoute, z } from '@hono/zod-openapi';
+import { httpProblems as say } from '@cordel/text/server/http';
 import { bodyLimit } from 'hono/body-limit';
 import { compress } from 'hono/compress';
 import { HTTPException } from 'hono/http-exception';
@@ -84,10 +85,7 @@ export function createApi({
     bodyLimit({
       maxSize,
       onError: () => {
-        throw new Problem(
-          413,
-          `The body is over ${maxSize / MEGABYTE} MB. Split it and send the parts.`,
-        );
+        throw new Problem(413, say('bodyTooLarge', { megabytes: maxSize / MEGABYTE }));
       },
     });
   const limits = {
@@ -122,12 +120,15 @@ export function createApi({
     if (error instanceof HTTPException)
       return answer(
         c,
-        new Problem(400, `${error.message || 'The request is not readable'}. Send JSON.`),
+        new Problem(
+          400,
+          say('notJson', { message: error.message || 'The request is not readable' }),
+        ),
       );
     const known = fromDatabase(error);
     if (known) return answer(c, known);
     log?.error(withoutValues(error), 'request failed');
-    return answer(c, new Problem(500, 'Something went wrong on the server; nothing was written.'));
+    return answer(c, new Problem(500, say('serverError')));
   });
   const onFailure = (error: unknown) => {
     if (!(error instanceof Problem) && !fromDatabase(error))
@@ -167,7 +168,7 @@ export function createApi({
     },
   });
   routed.all('/api/*', () => {
-    throw new Problem(404, 'There is no such address in the API: see /api/openapi.json.');
+    throw new Problem(404, say('noSuchAddress'));
   });
   return routed;
 }

@@ -8,6 +8,7 @@ import {
   type SetAside,
   type SplicerRecord,
 } from '@cordel/core';
+import { benchProblems as say } from '@cordel/text/server/bench';
 import { type Db, rowsOf } from '../db/client.ts';
 import { instrumentLog, instruments, setAsides, splicerRecords } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
@@ -41,10 +42,7 @@ export async function putInstrument(
   known: 'change' | 'keep' = 'change',
 ): Promise<void> {
   if (BUILT_IN_INSTRUMENTS.some((built) => built.id === record.id))
-    throw new Problem(
-      409,
-      `${record.name} ships with Cordel and stays as it is: save your own under another name.`,
-    );
+    throw new Problem(409, say('builtIn', { name: record.name }));
   const insert = db.insert(instruments).values({ id: record.id, record });
   await (known === 'keep'
     ? insert.onConflictDoNothing()

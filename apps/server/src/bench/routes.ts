@@ -9,8 +9,9 @@ import {
   setAsideSchema,
   splicerRecordSchema,
 } from '@cordel/core';
+import { benchProblems as say } from '@cordel/text/server/bench';
 import { refuseFuture } from '../http/moments.ts';
-import { Problem } from '../http/problem.ts';
+import { Problem, problemAt } from '../http/problem.ts';
 import { answers, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { getProject } from '../projects/queries.ts';
 import {
@@ -143,8 +144,7 @@ function sameProject(
 ): void {
   const index = entries.findIndex((entry) => entry.projectId !== projectId);
   if (index < 0) return;
-  const detail = 'It belongs to another project than the path says.';
-  throw new Problem(422, detail, [{ place: `/${name}/${index}/projectId`, detail }]);
+  throw problemAt(422, `/${name}/${index}/projectId`, say('otherProject'));
 }
 
 export const benchRoutes = router()
@@ -165,8 +165,7 @@ export const benchRoutes = router()
   )
   .openapi(putOne, async (c) => {
     const record = c.req.valid('json');
-    if (record.id !== c.req.valid('param').instrumentId)
-      throw new Problem(422, 'The id of the body is not that of the path.');
+    if (record.id !== c.req.valid('param').instrumentId) throw new Problem(422, say('otherId'));
     await putInstrument(c.var.db, record);
     return c.json({ id: record.id }, 200);
   })

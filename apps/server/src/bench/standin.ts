@@ -8,6 +8,7 @@ import {
   newStandin,
   runStandin,
 } from '@cordel/standin';
+import { benchProblems as say } from '@cordel/text/server/bench';
 import type { Db } from '../db/client.ts';
 import { cables, splicerRecords, splices, standinJoints, standins } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
@@ -136,7 +137,7 @@ export async function tendStandin(
 
 async function splicerNamed(db: Db, splicerId: string): Promise<Splicer> {
   const found = (await allInstruments(db)).find(({ id }) => id === splicerId);
-  if (found?.kind !== 'splicer') throw new Problem(422, 'There is no such splicer.');
+  if (found?.kind !== 'splicer') throw new Problem(422, say('splicerUnknown'));
   return found;
 }
 
@@ -156,8 +157,7 @@ async function pairsOf(
   let unlikeProgram = false;
   const pairs = load.spliceIds.map((id): LoadedPair => {
     const splice = byId.get(id);
-    if (splice?.projectId !== projectId)
-      throw new Problem(422, 'A splice that is loaded is not in the project.');
+    if (splice?.projectId !== projectId) throw new Problem(422, say('spliceNotInProject'));
     const field = (cableId: string, fiber: number): number => {
       const { glass } = own.find((cable) => cable.id === cableId)!;
       unlikeProgram ||=

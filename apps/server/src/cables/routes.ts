@@ -2,9 +2,10 @@ import { createRoute } from '@hono/zod-openapi';
 import { eq, sql } from 'drizzle-orm';
 import { type Cable, cableSchema, fiberCount } from '@cordel/core';
 import { makeUpText } from '@cordel/text/fiber';
+import { cablesProblems as say } from '@cordel/text/server/cables';
 import { type Db, rowsOf } from '../db/client.ts';
 import { cables } from '../db/schema.ts';
-import { Problem } from '../http/problem.ts';
+import { Problem, problemAt } from '../http/problem.ts';
 import { answers, changedSchema, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { renameInPlans } from '../plans/queries.ts';
 import { mergedRecord } from '../merge/records.ts';
@@ -24,8 +25,7 @@ async function putCable(db: Db, cable: Cable): Promise<void> {
   await getProject(db, cable.projectId);
   schemeNamed(await allSchemes(db), cable.schemeId, '/schemeId');
   const [before] = await db.select().from(cables).where(eq(cables.id, cable.id));
-  if (before && before.projectId !== cable.projectId)
-    throw new Problem(409, 'A cable stays in its project.');
+  if (before && before.projectId !== cable.projectId) throw new Problem(409, say('cableMoved'));
   const [highest] = await rowsOf<{ fiber: number | null }>(
     db,
     sql`select max(fiber)::int as fiber from (
@@ -34,8 +34,15 @@ async function putCable(db: Db, cable: Cable): Promise<void> {
           select fiber_b from splices where project_id = ${cable.projectId} and cable_b = ${cable.id}) used`,
   );
   if (highest?.fiber && highest.fiber > fiberCount(cable.makeUp)) {
-    const detail = `Fiber ${highest.fiber} of cable ${cable.name} is spliced, and ${makeUpText(cable.makeUp)} has no such fiber: choose a larger make-up.`;
-    throw new Problem(422, detail, [{ place: '/makeUp', detail }]);
+    throw problemAt(
+      422,
+      '/makeUp',
+      say('makeUpTooSmall', {
+        fiber: highest.fiber,
+        name: cable.name,
+        makeUp: makeUpText(cable.makeUp),
+      }),
+    );
   }
   const { id: _id, ...set } = cable;
   await db.transaction(async (tx) => {
@@ -48,8 +55,7 @@ async function putCable(db: Db, cable: Cable): Promise<void> {
 
 export const cableRoutes = router().openapi(put, async (c) => {
   const { base, ...cable } = c.req.valid('json');
-  if (cable.id !== c.req.valid('param').cableId)
-    throw new Problem(422, 'The id of the body is not that of the path.');
+  if (cable.id !== c.req.valid('param').cableId) throw new Problem(422, say('otherId'));
   await c.var.db.transaction(async (tx) => {
     const on = tx as unknown as Db;
     await lockProject(on, cable.projectId);

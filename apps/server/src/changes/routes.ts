@@ -1,9 +1,10 @@
 import { createRoute, z } from '@hono/zod-openapi';
-import { Problem } from '../http/problem.ts';
+import { atPlace, Problem } from '../http/problem.ts';
 import { answers, idParams, router } from '../http/router.ts';
 import { getProject } from '../projects/queries.ts';
 import { changesSchema } from './change.ts';
 import { type ChangeCursor, readCursor } from '@cordel/core';
+import { changesProblems as say } from '@cordel/text/server/changes';
 import { type Feeds, answerOfChanges } from './feeds.ts';
 import { changesAfter, cursorNow } from './queries.ts';
 import { streamChanges } from './stream.ts';
@@ -38,10 +39,7 @@ const stream = createRoute({
 /** @throws Problem 422 where it is no cursor */
 function cursorFrom(text: string): ChangeCursor {
   const cursor = readCursor(text);
-  if (!cursor)
-    throw new Problem(422, 'That is no cursor.', [
-      { place: '?since', detail: 'The `cursor` of an answer before, as it is.' },
-    ]);
+  if (!cursor) throw new Problem(422, say('noCursor'), [atPlace('?since', say('cursorExpected'))]);
   return cursor;
 }
 

@@ -9,10 +9,12 @@ import {
   sealRecord,
 } from '@cordel/core/close';
 import { recordChangeText, signingBlockText } from '@cordel/text/close';
+import { closingProblems as say } from '@cordel/text/server/closing';
+import type { Sentence } from '@cordel/text/problems';
 import { type Db, rowsOf } from '../db/client.ts';
 import { closingEntries } from '../db/schema.ts';
 import { refuseFuture, utcOf } from '../http/moments.ts';
-import { Problem } from '../http/problem.ts';
+import { problemAt } from '../http/problem.ts';
 import { appendClosing, closingOf, keepSigned, signedOf } from './queries.ts';
 import { recordNow } from './record.ts';
 
@@ -27,8 +29,7 @@ export async function appendAt(
 ): Promise<void> {
   entries.forEach((entry, index) => {
     if (entry.closureId === closureId) return;
-    const detail = 'The entry belongs to another closure.';
-    throw new Problem(422, detail, [{ place: `/entries/${index}/closureId`, detail }]);
+    throw problemAt(422, `/entries/${index}/closureId`, say('otherClosure'));
   });
   refuseFuture(entries);
   await db.transaction(async (tx) => {
@@ -66,43 +67,31 @@ async function checkMoment(db: Db, entry: ClosingEntry, index: number): Promise<
   const start = all.findLastIndex(({ kind }) => kind === 'visit');
   const visit = all[start];
   if (visit && Date.parse(entry.at) < Date.parse(visit.at) - CLOCK_ERROR_MS)
-    refuse(
-      422,
-      index,
-      'at',
-      `It is from ${utcOf(entry.at)}, before this visit began, ${utcOf(visit.at)}. Check the clock of the device, and record it anew.`,
-    );
+    refuse(422, index, 'at', say('beforeVisit', { at: utcOf(entry.at), begunAt: utcOf(visit.at) }));
   const signed = all.slice(start + 1).find(({ kind }) => kind === 'sign');
   if (signed && !AFTER_SIGNING.includes(entry.kind))
-    refuse(
-      409,
-      index,
-      'kind',
-      `${signed.by} signed this visit, ${utcOf(signed.at)}: what is signed stays as it is. Open a new visit to go on.`,
-    );
+    refuse(409, index, 'kind', say('visitSigned', { by: signed.by, signedAt: utcOf(signed.at) }));
 }
 
-function refuse(status: 409 | 422, index: number, field: string, detail: string): never {
-  throw new Problem(status, detail, [{ place: `/entries/${index}/${field}`, detail }]);
+function refuse(status: 409 | 422, index: number, field: string, detail: Sentence): never {
+  throw problemAt(status, `/entries/${index}/${field}`, detail);
 }
 
 async function checkRound(db: Db, entry: EntryOf<'round'>, index: number): Promise<void> {
   const { record } = await recordNow(db, entry.closureId);
   const { hardware } = record;
-  if (!hardware)
-    refuse(
-      422,
-      index,
-      'limitPa',
-      'Choose the closure’s hardware first: its sheet gives the limit.',
-    );
+  if (!hardware) refuse(422, index, 'limitPa', say('hardwareMissing'));
   const limit = Math.round(hardware.testKpa * 1000);
   if (entry.limitPa > limit)
     refuse(
       422,
       index,
       'limitPa',
-      `${hardware.name} is tested with ${formatGauge(limit, entry.unit, 'down')} at most: ${formatGauge(entry.limitPa, entry.unit, 'up')} is above it. Let air out, and begin again.`,
+      say('pressureOverLimit', {
+        name: hardware.name,
+        limit: formatGauge(limit, entry.unit, 'down'),
+        asked: formatGauge(entry.limitPa, entry.unit, 'up'),
+      }),
     );
 }
 
@@ -113,33 +102,28 @@ async function checkOfRound(
 ): Promise<void> {
   const round = await entryNamed(db, entry.roundId);
   if (round?.kind !== 'round' || round.closureId !== entry.closureId)
-    refuse(422, index, 'roundId', 'There is no such round of a pressure test at this closure.');
+    refuse(422, index, 'roundId', say('roundUnknown'));
   if (entry.at < round.at)
     refuse(
       422,
       index,
       'at',
-      `It is from ${utcOf(entry.at)}, before the air was let in, ${utcOf(round.at)}. Check the clock of the device.`,
+      say('beforePressurized', { at: utcOf(entry.at), pressurizedAt: utcOf(round.at) }),
     );
   if (entry.kind === 'mend') return;
   const release = (await closingOf(db, entry.closureId)).find(
     (one) => one.kind === 'release' && one.roundId === round.id,
   );
   if (release && entry.at > release.at)
-    refuse(
-      409,
-      index,
-      'roundId',
-      `The pressure was released, ${utcOf(release.at)}: nothing is read of it after that. Begin another test.`,
-    );
+    refuse(409, index, 'roundId', say('pressureReleased', { releasedAt: utcOf(release.at) }));
 }
 
 async function checkCircuit(db: Db, entry: EntryOf<'circuit'>, index: number): Promise<void> {
   const cutOver = await entryNamed(db, entry.cutOverId);
   if (cutOver?.kind !== 'cut-over' || cutOver.closureId !== entry.closureId)
-    refuse(422, index, 'cutOverId', 'There is no such cut-over at this closure.');
+    refuse(422, index, 'cutOverId', say('cutOverUnknown'));
   if (!cutOver.circuits.some(({ name }) => name === entry.circuit))
-    refuse(422, index, 'circuit', `${entry.circuit} is no circuit of this cut-over.`);
+    refuse(422, index, 'circuit', say('circuitUnknown', { circuit: entry.circuit }));
 }
 
 async function entryNamed(db: Db, id: string): Promise<ClosingEntry | null> {
@@ -158,7 +142,9 @@ async function sign(db: Db, entry: EntryOf<'sign'>, index: number): Promise<void
       409,
       index,
       'digest',
-      `It cannot be signed yet. ${state.blocks.map((block) => signingBlockText(block)).join(' ')}`,
+      say('notReadyToSign', {
+        blocks: state.blocks.map((block) => signingBlockText(block)).join(' '),
+      }),
     );
   const { content, digest } = sealRecord(record);
   if (digest !== entry.digest)
@@ -166,7 +152,7 @@ async function sign(db: Db, entry: EntryOf<'sign'>, index: number): Promise<void
       409,
       index,
       'digest',
-      `The closure changed meanwhile: check it again, then sign. ${await meanwhile(db, record, entry)}`.trim(),
+      say('closureChanged', { changes: await meanwhile(db, record, entry) }),
     );
   await keepSigned(db, [{ closureId: entry.closureId, digest, content }]);
 }
@@ -177,5 +163,5 @@ async function meanwhile(db: Db, record: ClosureRecord, entry: EntryOf<'sign'>):
   const before = signed.find(({ digest }) => digest === entry.digest);
   if (!before) return '';
   const changes = changesSince(JSON.parse(before.content) as ClosureRecord, record);
-  return changes.map((change) => recordChangeText(change)).join(' ');
+  return changes.map((change) => ` ${recordChangeText(change)}`).join('');
 }

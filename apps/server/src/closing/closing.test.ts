@@ -215,7 +215,7 @@ describe('a moment that cannot be', () => {
     const round = { ...roundWith(), at: minute(30) };
     expect((await post(visit(minute(20)), round)).status).toBe(200);
     await refused({ ...said('tray:1'), at: minute(10) }, 422, 'at', /before this visit began/);
-    await refused(gaugeAt(round.id, 29), 422, 'at', /before the air was let in/);
+    await refused(gaugeAt(round.id, 29), 422, 'at', /before it was pressurized/);
     expect((await post(gaugeAt(round.id, 31))).status).toBe(200);
   });
 
@@ -380,6 +380,9 @@ describe('signing', () => {
 
   it('freezes what is signed by the digest that the phone worked out too', async () => {
     await makeReady();
+    // As a page sends it: the words that were read when it was ticked are part of what is signed.
+    const read = { code: 'facesClean', parameters: {}, text: 'Both sealing faces clean and dry' };
+    expect((await post({ ...said('faces'), read })).status).toBe(200);
     const { digest, entries, photos } = await closing();
     // As the phone does from what it holds.
     const record = closureRecord({
@@ -397,12 +400,16 @@ describe('signing', () => {
       photos,
     });
     expect(sealRecord(record).digest).toBe(digest);
-    expect((await post(sign('technician', digest))).status).toBe(200);
+    expect((await post({ ...sign('technician', digest), read: [read] })).status).toBe(200);
     expect((await closing()).digest).toBe(digest);
     expect((await post(sign('lead', digest))).status).toBe(200);
     expect((await closing()).signed).toEqual([{ digest, whole: true, changes: [] }]);
     const now = (await api.get(`/closures/${closureId}/record.json`)).body as ClosureRecord;
     expect(sealRecord(now).digest).toBe(digest);
+    expect(now.closing).toContainEqual(expect.objectContaining({ point: 'faces', read }));
+    expect((await closing()).entries).toContainEqual(
+      expect.objectContaining({ kind: 'sign', role: 'technician', read: [read] }),
+    );
   });
 
   it('is refused where the closure changed meanwhile, with what changed', async () => {
@@ -537,7 +544,7 @@ describe('a document', () => {
     });
     expect(answer.status).toBe(422);
     expect(detailOf(answer)).toContain(
-      `version ${DOCUMENT_VERSION + 1}; this Cordel reads up to version ${DOCUMENT_VERSION}`,
+      `newer than this Cordel, which reads up to version ${DOCUMENT_VERSION}`,
     );
   });
 });

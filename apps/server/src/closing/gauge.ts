@@ -2,9 +2,10 @@ import { eq } from 'drizzle-orm';
 import type { ClosingEntry } from '@cordel/core/close';
 import { readingsOf } from '@cordel/core/close';
 import { type Condition, gaugeWorld, readGauge } from '@cordel/standin/gauge';
+import { closingProblems as say } from '@cordel/text/server/closing';
 import { closures } from '../db/schema.ts';
 import type { Db } from '../db/client.ts';
-import { Problem, notFound } from '../http/problem.ts';
+import { notFound, problemAt } from '../http/problem.ts';
 import { forPractice } from '../projects/practice.ts';
 import { getProject } from '../projects/queries.ts';
 import { derivedId } from '../splices/derivedId.ts';
@@ -39,8 +40,7 @@ export async function runGauge(db: Db, closureId: string, task: GaugeTask): Prom
   if (entries.some(({ id }) => id === firstId)) return;
   const round = entries.find((one) => one.id === task.roundId);
   if (round?.kind !== 'round') {
-    const detail = 'There is no such round of a pressure test at this closure.';
-    throw new Problem(422, detail, [{ place: '/roundId', detail }]);
+    throw problemAt(422, '/roundId', say('roundUnknown'));
   }
   const before = readingsOf(
     round,

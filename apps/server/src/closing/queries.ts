@@ -6,9 +6,10 @@ import {
   canonicalText,
   digestOf,
 } from '@cordel/core/close';
+import { closingProblems as say } from '@cordel/text/server/closing';
 import { type Db, rowsOf } from '../db/client.ts';
 import { closingEntries, closures, photos, signedRecords } from '../db/schema.ts';
-import { Problem, notFound } from '../http/problem.ts';
+import { Problem, notFound, problemAt } from '../http/problem.ts';
 
 /** A photo as lists show it: without its bytes. */
 export type PhotoRow = Omit<Photo, 'bytes'> & { digest: string };
@@ -63,8 +64,7 @@ export async function appendClosing(db: Db, entries: readonly ClosingEntry[]): P
   const texts = new Set(kept.map(({ entry }) => canonicalText(entry)));
   const index = entries.findIndex((entry) => !texts.has(canonicalText(entry)));
   if (index < 0) return;
-  const detail = `Entry ${entries[index]!.id} is recorded already with other content; what was done is never changed. Record it anew.`;
-  throw new Problem(409, detail, [{ place: `/entries/${index}`, detail }]);
+  throw problemAt(409, `/entries/${index}`, say('entryChanged', { id: entries[index]!.id }));
 }
 
 const photoColumns = {
@@ -128,8 +128,7 @@ const isJpeg = (bytes: Uint8Array): boolean =>
 /** A photo's row. Throws a 422 problem where it is no JPEG picture. */
 export function photoRow({ at, ...photo }: Omit<Photo, 'bytes'>, bytes: Uint8Array) {
   if (!isJpeg(bytes)) {
-    const detail = 'This is no whole JPEG picture: take the photo again, or choose another file.';
-    throw new Problem(422, detail, [{ place: '/bytes', detail }]);
+    throw problemAt(422, '/bytes', say('notAJpeg'));
   }
   return {
     ...photo,
@@ -149,8 +148,7 @@ export async function keepPhoto(db: Db, row: ReturnType<typeof photoRow>): Promi
     .select({ digest: photos.digest })
     .from(photos)
     .where(eq(photos.id, row.id));
-  if (kept?.digest !== row.digest)
-    throw new Problem(409, 'Another photo is kept under this id; photos are never changed.');
+  if (kept?.digest !== row.digest) throw new Problem(409, say('photoIdTaken'));
 }
 
 /** A photo's file. */

@@ -13,7 +13,7 @@ import {
   recordChangeSchema,
 } from '@cordel/core/close';
 import { shortCodeProblemText } from '@cordel/text/close';
-import { notFound, problemOf } from '../http/problem.ts';
+import { notFound, problemAt, sentence } from '../http/problem.ts';
 import { answers, answersFile, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { closures, projects } from '../db/schema.ts';
 import { eq } from 'drizzle-orm';
@@ -175,7 +175,8 @@ export const closingRoutes = router()
   })
   .openapi(code, async (c) => {
     const read = parseCode(c.req.valid('param').code);
-    if (!read.ok) throw problemOf(422, '/code', shortCodeProblemText(read.error), read.error);
+    if (!read.ok)
+      throw problemAt(422, '/code', sentence(shortCodeProblemText(read.error), read.error));
     const all = await c.var.db
       .select({
         projectId: closures.projectId,

@@ -5,7 +5,7 @@ import { readGeoJson } from '@cordel/core/geo';
 import { geoProblemText } from '@cordel/text/files';
 import type { Db } from '../db/client.ts';
 import { closures, imports, projects } from '../db/schema.ts';
-import { problemOf } from '../http/problem.ts';
+import { problemAt, sentence } from '../http/problem.ts';
 import { answers, idParams, jsonBody, router } from '../http/router.ts';
 import { getClosures, getProject } from '../projects/queries.ts';
 import { derivedId } from '../splices/derivedId.ts';
@@ -48,7 +48,7 @@ interface Bring {
 async function bringGround(db: Db, projectId: string, asked: Bring) {
   const project = await getProject(db, projectId);
   const read = readGeoJson(asked.text, asked.swap);
-  if (!read.ok) throw problemOf(422, '/text', geoProblemText(read.error), read.error);
+  if (!read.ok) throw problemAt(422, '/text', sentence(geoProblemText(read.error), read.error));
   const { lines } = read.value;
   const meant = meantBy(asked.sameNames);
   const found = read.value.closures.map((one) => ({ ...one, name: meant(one.name) }));

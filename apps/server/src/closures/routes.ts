@@ -9,10 +9,11 @@ import {
   spliceSchema,
 } from '@cordel/core';
 import { clashText } from '@cordel/text/plan';
+import { closuresProblems as say } from '@cordel/text/server/closures';
 import type { Db } from '../db/client.ts';
 import { closures, splices } from '../db/schema.ts';
 import { evidenceOf } from '../evidence/queries.ts';
-import { Problem, notFound, problemOf } from '../http/problem.ts';
+import { Problem, notFound, problemAt, sentence } from '../http/problem.ts';
 import { answers, changedSchema, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { mergedRecord } from '../merge/records.ts';
 import { getCables, getProject, lockProject } from '../projects/queries.ts';
@@ -74,8 +75,7 @@ export async function getClosure(db: Db, id: string): Promise<Closure> {
 async function putClosure(db: Db, closure: Closure): Promise<void> {
   await getProject(db, closure.projectId);
   const [before] = await db.select().from(closures).where(eq(closures.id, closure.id));
-  if (before && before.projectId !== closure.projectId)
-    throw new Problem(409, 'A closure stays in its project.');
+  if (before && before.projectId !== closure.projectId) throw new Problem(409, say('closureMoved'));
   await checkBranch(db, closure);
   if (before) await checkTrays(db, closure);
   const { id: _id, ...set } = closure;
@@ -95,11 +95,8 @@ async function checkBranch(db: Db, closure: Closure): Promise<void> {
       .from(closures)
       .where(and(eq(closures.id, at), eq(closures.projectId, closure.projectId)));
     const detail =
-      at === closure.id || steps > 200
-        ? 'A closure cannot branch off from itself: choose the closure nearer the start.'
-        : 'It branches off from a closure that is not in this project.';
-    if (at === closure.id || steps > 200 || !parent)
-      throw new Problem(422, detail, [{ place: '/branchOf', detail }]);
+      at === closure.id || steps > 200 ? say('branchesOffItself') : say('branchUnknown');
+    if (at === closure.id || steps > 200 || !parent) throw problemAt(422, '/branchOf', detail);
     at = parent.branchOf;
   }
 }
@@ -112,8 +109,7 @@ async function checkTrays(db: Db, closure: Closure): Promise<void> {
     (await getCables(db, closure.projectId)).map((cable) => [cable.id, cable.name]),
   );
   if (lost) {
-    const detail = `Tray ${lost.tray} holds splices: it cannot be removed.`;
-    throw problemOf(422, '/trays', detail, { code: 'trayInUse', tray: lost.tray });
+    throw problemAt(422, '/trays', say('trayInUse', { tray: lost.tray }));
   }
   const [clash] = findClashes(
     placed,
@@ -121,14 +117,13 @@ async function checkTrays(db: Db, closure: Closure): Promise<void> {
     () => ({ code: 'project' }),
     (id) => names.get(id) ?? id,
   );
-  if (clash) throw problemOf(422, '/trays', clashText(clash.message), clash.message);
+  if (clash) throw problemAt(422, '/trays', sentence(clashText(clash.message), clash.message));
 }
 
 export const closureRoutes = router()
   .openapi(put, async (c) => {
     const { base, ...closure } = c.req.valid('json');
-    if (closure.id !== c.req.valid('param').closureId)
-      throw new Problem(422, 'The id of the body is not that of the path.');
+    if (closure.id !== c.req.valid('param').closureId) throw new Problem(422, say('otherId'));
     await c.var.db.transaction(async (tx) => {
       const on = tx as unknown as Db;
       await lockProject(on, closure.projectId);

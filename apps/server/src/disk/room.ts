@@ -1,5 +1,6 @@
 import { statfs } from 'node:fs/promises';
 import { Problem } from '../http/problem.ts';
+import { diskProblems as say } from '@cordel/text/server/disk';
 
 const MEGABYTE = 1024 * 1024;
 
@@ -52,7 +53,7 @@ export function roomOn(folder: string, reserve = USUAL_RESERVE): Room {
       const wanted = inMegabytes(reserve + bytes, Math.ceil);
       throw new Problem(
         507,
-        `The server’s disk is nearly full: ${inMegabytes(free, Math.floor)} are free, and this needs ${wanted}. Nothing was recorded. Free some room on the server; what waits on a device is sent then.`,
+        say('diskNearlyFull', { free: inMegabytes(free, Math.floor), wanted }),
       );
     },
   };

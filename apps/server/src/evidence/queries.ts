@@ -1,8 +1,9 @@
 import { type SQL, asc, eq, sql } from 'drizzle-orm';
 import { type Evidence, retirementsOf, groupBy } from '@cordel/core';
+import { evidenceProblems as say } from '@cordel/text/server/evidence';
 import { type Db, rowsOf } from '../db/client.ts';
 import { attempts, readings, rulings, splices } from '../db/schema.ts';
-import { Problem } from '../http/problem.ts';
+import { problemAt } from '../http/problem.ts';
 import { lockProject } from '../projects/queries.ts';
 import { renewHeads } from '../splices/heads.ts';
 
@@ -140,9 +141,7 @@ function refuseLater(entries: readonly Evidence[]): void {
     for (const field of fields) {
       const named = (entry as Partial<Record<typeof field, string | null>>)[field];
       if ((places.get(named ?? '') ?? -1) <= index) continue;
-      const detail =
-        'It names an entry that comes after it: send them in the order in which they were made.';
-      throw new Problem(422, detail, [{ place: `/entries/${index}/${field}`, detail }]);
+      throw problemAt(422, `/entries/${index}/${field}`, say('laterEntryNamed'));
     }
   });
 }
@@ -166,8 +165,7 @@ async function refuseStrays(db: Db, entries: readonly Evidence[]): Promise<void>
         where t.id is not null or r.id is not null order by e.index limit 1`,
   );
   if (!stray) return;
-  const detail = 'It belongs to another project than the splice.';
-  throw new Problem(422, detail, [{ place: `/entries/${stray.index}/${stray.field}`, detail }]);
+  throw problemAt(422, `/entries/${stray.index}/${stray.field}`, say('otherProject'));
 }
 
 /** Whether entries are recorded by what they are alone: they take no splicer's record, and retire nothing. */
@@ -237,9 +235,7 @@ async function refuseTaken(db: Db, takes: readonly Take[]): Promise<void> {
         held.tryId !== tryId,
     );
     if (!other) continue;
-    const detail =
-      'The splicer’s record counts for another try already: it is not counted twice. Choose another record, or type the estimate.';
-    throw new Problem(409, detail, [{ place: `/entries/${index}/recordId`, detail }]);
+    throw problemAt(409, `/entries/${index}/recordId`, say('recordTaken'));
   }
 }
 
@@ -283,8 +279,7 @@ async function refuseChanged(db: Db, entries: readonly Evidence[]): Promise<void
   for (const [index, entry] of entries.entries()) {
     const before = known.get(entry.id);
     if (!before || JSON.stringify(sorted(before)) !== JSON.stringify(sorted(entry))) {
-      const detail = `Entry ${entry.id} is recorded already with other content; evidence is never changed. Record a correction that supersedes it.`;
-      throw new Problem(409, detail, [{ place: `/entries/${index}`, detail }]);
+      throw problemAt(409, `/entries/${index}`, say('entryChanged', { id: entry.id }));
     }
   }
 }

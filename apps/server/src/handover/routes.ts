@@ -2,9 +2,10 @@ import { createReadStream } from 'node:fs';
 import { Readable } from 'node:stream';
 import { createRoute, z } from '@hono/zod-openapi';
 import { desc, eq } from 'drizzle-orm';
-import { idSchema, paperSchema, personSchema, timeSchema } from '@cordel/core';
+import { issue, idSchema, paperSchema, personSchema, timeSchema } from '@cordel/core';
 import { LABEL_KINDS, LABEL_SHEETS, type LabelKind, labelTask, labelsOf } from '@cordel/core/close';
 import { wordedLabel } from '@cordel/text/close';
+import { handoverProblems as say } from '@cordel/text/server/handover';
 import type { Room } from '../disk/room.ts';
 import { recordNow } from '../closing/record.ts';
 import { getClosure } from '../closures/routes.ts';
@@ -91,7 +92,7 @@ const labels = createRoute({
       skip: z.coerce.number().int().min(0).max(200).default(0),
       origin: z.url({
         protocol: /^https?$/,
-        error: 'An address of this server, with http or https.',
+        error: issue('notHttpAddress'),
       }),
     }),
   },
@@ -126,7 +127,7 @@ export const handoverRoutes = (folder: string, room: Room) =>
       const asked = c.req.valid('json');
       await getProject(db, projectId);
       if (asked.closureId && (await getClosure(db, asked.closureId)).projectId !== projectId)
-        throw new Problem(422, 'The closure belongs to another project.');
+        throw new Problem(422, say('otherProject'));
       await room.need(await estimateBytes(db, { projectId, ...asked }));
       const [fresh] = await db
         .insert(packages)
@@ -148,7 +149,11 @@ export const handoverRoutes = (folder: string, room: Room) =>
       const { db } = c.var;
       const row = await packageRow(db, c.req.valid('param').packageId);
       const shown = await packageAsShown(folder, row);
-      if (shown.state !== 'done') throw new Problem(409, shown.problem ?? 'It is not made yet.');
+      if (shown.state !== 'done')
+        throw new Problem(
+          409,
+          shown.problem ? { code: 'notMade', text: shown.problem } : say('notMadeYet'),
+        );
       const project = await getProject(db, row.projectId);
       const closure = row.closureId ? await getClosure(db, row.closureId) : null;
       const stream = createReadStream(packageFile(folder, row.id));

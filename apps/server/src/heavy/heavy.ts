@@ -3,14 +3,13 @@ import { type MessagePort, Worker } from 'node:worker_threads';
 import { v7 as uuid } from 'uuid';
 import { Problem, toResponse } from '../http/problem.ts';
 import type { FromHeavy, HeavyTask, ToHeavy } from './messages.ts';
+import { heavyProblems as say } from '@cordel/text/server/heavy';
 
 /** Memory that long work may take, in MB: more ends the thread, and not the server. */
 const MEMORY_MB = 1200;
 
-const TOO_LARGE =
-  'This is larger than the server has memory for. Nothing was recorded. Split it and send the parts.';
-const STOPPED =
-  'The server had to stop in the middle of this. Nothing was recorded; send it again.';
+const TOO_LARGE = say('tooLargeForMemory');
+const STOPPED = say('stoppedInTheMiddle');
 
 interface Asked {
   resolve(response: Response): void;

@@ -1,6 +1,9 @@
 import { z } from '@hono/zod-openapi';
 import type { Context } from 'hono';
-import type { Message } from '@cordel/core';
+import { type Message, issueMessage } from '@cordel/core';
+import type { Sentence } from '@cordel/text/problems';
+import { issueMessageText } from '@cordel/text/record';
+import { httpProblems as say } from '@cordel/text/server/http';
 import { DrizzleQueryError } from 'drizzle-orm';
 import { databaseCode } from '../db/retry.ts';
 import { isUnreachable } from '../db/unreachable.ts';
@@ -28,6 +31,9 @@ export const problemSchema = z
   })
   .openapi('Problem');
 
+/** What a text is filled with, by name. */
+type Values = NonNullable<Sentence['parameters']>;
+
 export type ProblemPlace = z.infer<typeof problemPlaceSchema>;
 
 const TITLES: Record<number, string> = {
@@ -46,51 +52,46 @@ const TITLES: Record<number, string> = {
 export class Problem extends Error {
   override name = 'Problem';
   readonly status: 400 | 404 | 409 | 412 | 413 | 422 | 500 | 503 | 507;
+  /** What is wrong, in English and as data. */
+  readonly told: Sentence;
   readonly errors: ProblemPlace[];
-  /** The same as data. */
-  readonly told: Message | null;
 
-  constructor(
-    status: Problem['status'],
-    detail: string,
-    errors: ProblemPlace[] = [],
-    told: Message | null = null,
-  ) {
-    super(detail);
+  constructor(status: Problem['status'], told: Sentence, errors: ProblemPlace[] = []) {
+    super(told.text);
     this.status = status;
-    this.errors = errors;
     this.told = told;
+    this.errors = errors;
   }
 }
 
-/** A message as a problem document carries it: its code, and all else as parameters. */
-function asData(told: Message | null): Pick<ProblemPlace, 'code' | 'parameters'> {
-  if (!told) return {};
-  const { code, ...parameters } = told;
-  return Object.keys(parameters).length > 0 ? { code, parameters } : { code };
+/** A message of core with its words. */
+export function sentence<M extends Message>(text: string, { code, ...rest }: M): Sentence {
+  return { text, code, ...(Object.keys(rest).length > 0 && { parameters: rest as Values }) };
 }
 
-/** What is wrong at a place, in English and as data. */
-export const problemAt = <M extends Message>(
-  place: string,
-  detail: string,
-  told: M,
-): ProblemPlace => ({
+const asData = ({ code, parameters }: Sentence): Pick<ProblemPlace, 'code' | 'parameters'> => ({
+  code,
+  ...(parameters && { parameters: { ...parameters } }),
+});
+
+/** What is wrong at a place. */
+export const atPlace = (place: string, told: Sentence): ProblemPlace => ({
   place,
-  detail,
+  detail: told.text,
   ...asData(told),
 });
 
-/** A problem at one place, in English and as data. */
-export const problemOf = <M extends Message>(
-  status: Problem['status'],
-  place: string,
-  detail: string,
-  told: M,
-): Problem => new Problem(status, detail, [problemAt(place, detail, told)], told);
+/** A problem at one place. */
+export const problemAt = (status: Problem['status'], place: string, told: Sentence): Problem =>
+  new Problem(status, told, [atPlace(place, told)]);
 
-export const notFound = (what: string): Problem =>
-  new Problem(404, `There is no such ${what}: it may not have been sent yet.`);
+/** The same, with its place before it. */
+export const withPlace = (place: string, told: Sentence): Sentence => ({
+  ...told,
+  text: `${place}: ${told.text}`,
+});
+
+export const notFound = (what: string): Problem => new Problem(404, say('notFound', { what }));
 
 /** A problem as a document (RFC 9457). */
 function documentOf(problem: Problem): string {
@@ -115,31 +116,34 @@ export const toResponse = (problem: Problem): Response =>
 
 /** The places of a Zod error as JSON Pointers. */
 function placesOf(error: z.ZodError): ProblemPlace[] {
-  return error.issues.map((issue) => ({
-    place: `/${issue.path.map((key) => String(key).replace(/~/g, '~0').replace(/\//g, '~1')).join('/')}`,
-    detail: issue.message,
-  }));
+  return error.issues.map((issue) => {
+    const place = `/${issue.path.map((key) => String(key).replace(/~/g, '~0').replace(/\//g, '~1')).join('/')}`;
+    const message = issueMessage(issue);
+    return message
+      ? atPlace(place, sentence(issueMessageText(message), message))
+      : { place, detail: issue.message };
+  });
 }
 
 export function fromZod(error: z.ZodError): Problem {
   const places = placesOf(error);
   const first = places[0];
-  return new Problem(
-    422,
-    first ? `${first.place}: ${first.detail}` : 'The input is not accepted.',
-    places.slice(0, 500),
-  );
+  const told = first
+    ? withPlace(first.place, {
+        code: first.code ?? 'notAccepted',
+        ...(first.parameters && { parameters: first.parameters as Values }),
+        text: first.detail,
+      })
+    : say('notAccepted');
+  return new Problem(422, told, places.slice(0, 500));
 }
 
 /** Why what a simulator made is refused. */
-const SIMULATED =
-  'This was simulated, and the project is for real work: simulated figures are recorded in practice projects only. Nothing was recorded.';
+const SIMULATED = say('simulatedInRealWork');
 
-const UNREACHABLE =
-  'The server cannot reach its database just now. Nothing was recorded; the same request goes through once it can.';
+const UNREACHABLE = say('databaseUnreachable');
 
-const COMING =
-  'This project is still being imported. Nothing was recorded; the same request goes through once it is here.';
+const COMING = say('projectBeingImported');
 
 /** Words for what the database refused. */
 export function fromDatabase(error: unknown): Problem | null {
@@ -147,17 +151,13 @@ export function fromDatabase(error: unknown): Problem | null {
   const cause = (error as { cause?: unknown }).cause ?? error;
   const { code, constraint } = cause as { code?: string; constraint?: string };
   if (code === 'CD001') return new Problem(422, SIMULATED);
-  if (code === 'CD002')
-    return new Problem(
-      409,
-      'Something simulated is recorded in this project: it stays for practice only. Start a new project for real work.',
-    );
+  if (code === 'CD002') return new Problem(409, say('simulatedRecorded'));
   if (code === 'CD003') return new Problem(503, COMING);
   const range = OUT_OF_RANGE.get(code ?? '');
   if (range) return new Problem(422, range);
-  if (code === '53100') return new Problem(507, 'The server’s disk is full. Nothing was recorded.');
-  if (code === '23503') return new Problem(422, 'It names a record that is not here.');
-  if (code === '23505') return new Problem(409, UNIQUE[constraint ?? ''] ?? 'It is here already.');
+  if (code === '53100') return new Problem(507, say('diskFull'));
+  if (code === '23503') return new Problem(422, say('recordUnknown'));
+  if (code === '23505') return new Problem(409, UNIQUE[constraint ?? ''] ?? say('hereAlready'));
   return null;
 }
 
@@ -178,20 +178,18 @@ export function withoutValues(error: unknown): Record<string, unknown> {
 }
 
 /** Figures and texts that PostgreSQL cannot keep, by its codes (PostgreSQL documentation, appendix A). */
-const OUT_OF_RANGE: ReadonlyMap<string, string> = new Map([
-  ['22003', 'A number is too large or too small to be kept. Nothing was recorded.'],
-  ['22007', 'A time is none that can be kept. Nothing was recorded.'],
-  ['22008', 'A time is none that can be kept. Nothing was recorded.'],
-  ['22021', 'A text holds a character that cannot be kept. Nothing was recorded.'],
-  ['22P02', 'A figure or an id is none. Nothing was recorded.'],
-  ['22P05', 'A text holds a character that cannot be kept. Nothing was recorded.'],
+const OUT_OF_RANGE: ReadonlyMap<string, Sentence> = new Map([
+  ['22003', say('numberOutOfRange')],
+  ['22007', say('timeOutOfRange')],
+  ['22008', say('timeOutOfRange')],
+  ['22021', say('characterUnkeepable')],
+  ['22P02', say('noFigure')],
+  ['22P05', say('characterUnkeepable')],
 ]);
 
-const UNIQUE: Record<string, string> = {
-  cables_name: 'The project has a cable of that name already: choose another name.',
-  closures_name: 'The project has a closure of that name already: choose another name.',
-  splices_fiber_a:
-    'A fiber is spliced in that closure already: a fiber has one splice in a closure.',
-  splices_fiber_b:
-    'A fiber is spliced in that closure already: a fiber has one splice in a closure.',
+const UNIQUE: Record<string, Sentence> = {
+  cables_name: say('cableNameTaken'),
+  closures_name: say('closureNameTaken'),
+  splices_fiber_a: say('fiberSplicedAlready'),
+  splices_fiber_b: say('fiberSplicedAlready'),
 };

@@ -1,11 +1,13 @@
 import type { Context } from 'hono';
+import type { Sentence } from '@cordel/text/problems';
+import { httpProblems as say } from '@cordel/text/server/http';
 import { type Exceeded, type JsonBounds, exceeded } from './bounds.ts';
-import { type ProblemPlace, Problem } from './problem.ts';
+import { Problem, atPlace, withPlace } from './problem.ts';
 
 /** What no text holds and no database keeps: NUL, and half of a pair of surrogates. */
 const NO_TEXT = /\0|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/;
 
-const DETAIL = 'This text holds a character that cannot be kept: type it again.';
+const DETAIL = say('textUnkeepable');
 
 const pointerKey = (key: string): string => key.replace(/~/g, '~0').replace(/\//g, '~1');
 
@@ -29,10 +31,10 @@ export function badText(body: unknown): string | null {
 /** What a JSON text with such a character holds, raw or escaped. */
 const SUSPECT = /\0|\\u0000|[\ud800-\udfff]|\\u[dD][89a-fA-F]/;
 
-export const EXCEEDED: Record<Exceeded, string> = {
-  depth: 'The body has too many lists and objects in one another.',
-  values: 'The body has too many entries. Split it and send the parts.',
-  text: 'The body has a text that is too long.',
+export const EXCEEDED: Record<Exceeded, Sentence> = {
+  depth: say('nestedTooDeep'),
+  values: say('tooManyEntries'),
+  text: say('textTooLong'),
 };
 
 /**
@@ -72,8 +74,7 @@ function safeDecode(path: string): string {
 
 /** The refusal of a text that cannot be kept, at its place. */
 export function refuseText(place: string): Problem {
-  const places: ProblemPlace[] = [{ place, detail: DETAIL }];
-  return new Problem(422, `${place}: ${DETAIL}`, places);
+  return new Problem(422, withPlace(place, DETAIL), [atPlace(place, DETAIL)]);
 }
 
 function refuse(place: string): never {

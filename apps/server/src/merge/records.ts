@@ -1,5 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
-import { Problem } from '../http/problem.ts';
+import { Problem, atPlace } from '../http/problem.ts';
+import { mergeProblems as say } from '@cordel/text/server/merge';
 
 /** A field that two people changed, each to something else. */
 export interface Conflict {
@@ -43,14 +44,13 @@ const shown = (value: unknown): string => {
 
 /** What two people want otherwise is for them to decide: both versions are told, and nothing is written. */
 export function conflictProblem(conflicts: readonly Conflict[]): Problem {
-  const told = conflicts.map(
-    ({ field, theirs, mine }) =>
-      `${field}: theirs is “${shown(theirs)}”, yours is “${shown(mine)}”`,
+  const told = conflicts.map(({ field, theirs, mine }) =>
+    say('fieldConflict', { field, theirs: shown(theirs), yours: shown(mine) }),
   );
   return new Problem(
     CHANGED_MEANWHILE,
-    `Somebody else changed the same since you read it. ${told.join('; ')}. Save again to keep yours.`,
-    conflicts.map(({ field }, index) => ({ place: `/${field}`, detail: told[index]! })),
+    say('changedMeanwhile', { fields: told.map(({ text }) => text).join('; ') }),
+    conflicts.map(({ field }, index) => atPlace(`/${field}`, told[index]!)),
   );
 }
 

@@ -1,5 +1,6 @@
 import { and, asc, eq, getTableColumns, inArray, sql } from 'drizzle-orm';
 import {
+  type PlanMessage,
   type Closure,
   type ListCable,
   type Placed,
@@ -20,7 +21,7 @@ import { getClosure, spliceColumns } from '../closures/routes.ts';
 import { type Db, rowsOf } from '../db/client.ts';
 import { cables, closures, plans, splices } from '../db/schema.ts';
 import { bySplice, evidenceOf, idArray, record } from '../evidence/queries.ts';
-import { Problem, problemAt } from '../http/problem.ts';
+import { Problem, atPlace, sentence, withPlace } from '../http/problem.ts';
 import { mergeLines } from '../merge/lines.ts';
 import { conflictProblem, mergeRecords } from '../merge/records.ts';
 import { getCables, getProject, lockProject } from '../projects/queries.ts';
@@ -28,6 +29,8 @@ import { allSchemes, schemeNamed } from '../schemes/queries.ts';
 import { derivedId } from '../splices/derivedId.ts';
 import { renewHeads } from '../splices/heads.ts';
 import { insertSplices } from '../splices/insert.ts';
+
+const told = (message: PlanMessage) => sentence(planMessageText(message), message);
 
 /**
  * A plan to be applied: `changeId`, made by the client, names the write. `retire` is a person's word that
@@ -145,18 +148,16 @@ export async function putPlan(db: Db, asked: PlanWrite): Promise<PlanResult> {
     if (errors.length > 0)
       throw new Problem(
         422,
-        `Line ${errors[0]!.line + 1}: ${planMessageText(errors[0]!.message)}`,
+        withPlace(`Line ${errors[0]!.line + 1}`, told(errors[0]!.message)),
         errors.map(({ line, from, message }) =>
-          problemAt(`line ${line + 1}, column ${from + 1}`, planMessageText(message), message),
+          atPlace(`line ${line + 1}, column ${from + 1}`, told(message)),
         ),
-        errors[0]!.message,
       );
     if (obstacles.length > 0)
       throw new Problem(
         409,
-        obstacleText(obstacles[0]!),
-        obstacles.map((obstacle) => problemAt('/text', obstacleText(obstacle), obstacle)),
-        obstacles[0]!,
+        sentence(obstacleText(obstacles[0]!), obstacles[0]!),
+        obstacles.map((obstacle) => atPlace('/text', sentence(obstacleText(obstacle), obstacle))),
       );
     const dropped = change.dropped.map(({ id }) => id);
     if (dropped.length > 0) {

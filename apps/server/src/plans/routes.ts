@@ -1,6 +1,7 @@
 import { createRoute, z } from '@hono/zod-openapi';
 import { idSchema, personSchema, planSchema, reasonSchema, timeSchema } from '@cordel/core';
 import { networkMessageSchema } from '@cordel/core/lists';
+import { plansProblems as say } from '@cordel/text/server/plans';
 import { Problem } from '../http/problem.ts';
 import { answers, idParams, jsonBody, router } from '../http/router.ts';
 import { circuitProblems, followFiber } from './circuits.ts';
@@ -102,7 +103,7 @@ export const planRoutes = router()
   .openapi(put, async (c) => {
     const write = c.req.valid('json');
     if (write.closureId !== c.req.valid('param').closureId)
-      throw new Problem(422, 'The closure of the body is not that of the path.');
+      throw new Problem(422, say('otherClosure'));
     return c.json(await putPlan(c.var.db, write), 200);
   })
   .openapi(circuit, async (c) => {

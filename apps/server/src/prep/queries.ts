@@ -8,10 +8,12 @@ import {
   changeAssembly,
   emptyAssembly,
 } from '@cordel/core';
+import { prepProblems as say } from '@cordel/text/server/prep';
+import type { Sentence } from '@cordel/text/problems';
 import { getClosure } from '../closures/routes.ts';
 import type { Db } from '../db/client.ts';
 import { assemblies, closures, hardware } from '../db/schema.ts';
-import { Problem } from '../http/problem.ts';
+import { Problem, problemAt } from '../http/problem.ts';
 import { getCables } from '../projects/queries.ts';
 
 /** Hardware profiles: those that ship and the users' own. */
@@ -37,10 +39,7 @@ export async function putHardware(
   known: 'change' | 'keep' = 'change',
 ): Promise<void> {
   if (BUILT_IN_HARDWARE.some((built) => built.id === record.id))
-    throw new Problem(
-      409,
-      `${record.name} ships with Cordel and stays as it is: save your own under another name.`,
-    );
+    throw new Problem(409, say('builtIn', { name: record.name }));
   const insert = db.insert(hardware).values({ id: record.id, record });
   await (known === 'keep'
     ? insert.onConflictDoNothing()
@@ -93,22 +92,24 @@ export async function describeClosure(
 }
 
 async function checkAssembly(db: Db, closure: Closure, assembly: Assembly): Promise<void> {
-  const refuse = (place: string, detail: string): never => {
-    throw new Problem(422, detail, [{ place, detail }]);
+  const refuse = (place: string, detail: Sentence): never => {
+    throw problemAt(422, place, detail);
   };
   const profile = (await allHardware(db)).find((entry) => entry.id === assembly.hardwareId);
-  if (assembly.hardwareId !== null && !profile)
-    refuse('/hardwareId', 'There is no such hardware profile.');
+  if (assembly.hardwareId !== null && !profile) refuse('/hardwareId', say('hardwareUnknown'));
   const cables = new Set((await getCables(db, closure.projectId)).map((cable) => cable.id));
   for (const entry of assembly.entries) {
-    if (!cables.has(entry.cableId))
-      refuse('/entry/cableId', 'There is no such cable in the project.');
+    if (!cables.has(entry.cableId)) refuse('/entry/cableId', say('cableUnknown'));
     const port = profile?.ports.find(({ name }) => name === entry.port);
     const sharing = assembly.entries.filter((other) => other.port === entry.port).length;
     if (port && sharing > port.holes)
       refuse(
         '/part/port',
-        `${port.name} has ${port.holes} ${port.holes === 1 ? 'hole' : 'holes'}; ${sharing} cables are put there.`,
+        say('portFull', {
+          name: port.name,
+          holes: port.holes,
+          cables: sharing,
+        }),
       );
   }
 }

@@ -1,5 +1,6 @@
 import { createRoute, z } from '@hono/zod-openapi';
 import { assemblyChangeSchema, hardwareSchema } from '@cordel/core';
+import { prepProblems as say } from '@cordel/text/server/prep';
 import { Problem } from '../http/problem.ts';
 import { answers, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { allHardware, describeClosure, putHardware } from './queries.ts';
@@ -32,8 +33,7 @@ export const prepRoutes = router()
   .openapi(list, async (c) => c.json(await allHardware(c.var.db), 200))
   .openapi(put, async (c) => {
     const record = c.req.valid('json');
-    if (record.id !== c.req.valid('param').hardwareId)
-      throw new Problem(422, 'The id of the body is not that of the path.');
+    if (record.id !== c.req.valid('param').hardwareId) throw new Problem(422, say('otherId'));
     await putHardware(c.var.db, record);
     return c.json({ id: record.id }, 200);
   })

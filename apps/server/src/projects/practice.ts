@@ -1,6 +1,7 @@
 import type { Db } from '../db/client.ts';
 import { Problem } from '../http/problem.ts';
 import { getProject } from './queries.ts';
+import { projectsProblems as say } from '@cordel/text/server/projects';
 
 /**
  * Lets a simulator work in a practice project.
@@ -8,9 +9,5 @@ import { getProject } from './queries.ts';
  */
 export async function forPractice(db: Db, projectId: string): Promise<void> {
   const { practiceOnly } = await getProject(db, projectId);
-  if (!practiceOnly)
-    throw new Problem(
-      409,
-      'This project is for real work: simulators work in practice projects only. Mark a new project as practice only to try them.',
-    );
+  if (!practiceOnly) throw new Problem(409, say('practiceOnly'));
 }

@@ -9,6 +9,7 @@ import {
   projectSchema,
   schemeSchema,
 } from '@cordel/core';
+import { projectsProblems as say } from '@cordel/text/server/projects';
 import { Problem } from '../http/problem.ts';
 import { answers, changedSchema, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { allHardware, assembliesOf } from '../prep/queries.ts';
@@ -96,8 +97,7 @@ export const projectRoutes = router()
   })
   .openapi(put, async (c) => {
     const { base, ...project } = c.req.valid('json');
-    if (project.id !== c.req.valid('param').projectId)
-      throw new Problem(422, 'The id of the body is not that of the path.');
+    if (project.id !== c.req.valid('param').projectId) throw new Problem(422, say('otherId'));
     await c.var.db.transaction(async (tx) => {
       const on = tx as unknown as Db;
       await lockProject(on, project.id);

@@ -41,7 +41,9 @@ describe('a project', () => {
     const answer = await api.put(`/projects/${bad.id}`, bad);
     expect(answer.body).toMatchObject({
       status: 422,
-      errors: [{ place: '/limits/maxTries', detail: 'At least one try.' }],
+      errors: [
+        { place: '/limits/maxTries', code: 'attemptsTooFew', detail: 'At least one attempt.' },
+      ],
     });
     expect((await setting()).project).toEqual(document.project);
   });

@@ -5,6 +5,7 @@ import {
   BUILT_IN_SCHEMES,
   type RemovableKind,
 } from '@cordel/core';
+import { removalProblems as say } from '@cordel/text/server/removal';
 import { type Db, rowsOf } from '../db/client.ts';
 import {
   archives,
@@ -39,15 +40,12 @@ const BUILT_IN: ReadonlySet<string> = new Set(
  * @throws Problem 409 where something depends on it, or it ships with Cordel
  */
 export async function remove(db: Db, kind: RemovableKind, id: string): Promise<void> {
-  if (BUILT_IN.has(id)) throw new Problem(409, 'It ships with Cordel and stays.');
+  if (BUILT_IN.has(id)) throw new Problem(409, say('builtIn'));
   await db.transaction(async (tx) => {
     const on = tx as unknown as Db;
     const dependents = await dependentsOf(on, kind, id);
     if (dependents.length > 0)
-      throw new Problem(
-        409,
-        `It is in use and cannot be deleted: ${dependentsText(dependents)}. Archive it instead: it is then out of the way, and nothing is lost.`,
-      );
+      throw new Problem(409, say('inUse', { dependents: dependentsText(dependents) }));
     if (kind === 'project') await clearProject(on, id);
     if (kind === 'closure') await clearClosures(on, [id]);
     await on.delete(TABLES[kind]).where(eq(TABLES[kind].id, id));
@@ -96,8 +94,7 @@ export async function setArchived(
 ): Promise<void> {
   const table = TABLES[kind];
   const [known] = await db.select({ id: table.id }).from(table).where(eq(table.id, id));
-  if (!known && !BUILT_IN.has(id))
-    throw new Problem(404, 'There is no such record: it may not have been sent yet.');
+  if (!known && !BUILT_IN.has(id)) throw new Problem(404, say('notFound'));
   await (archived
     ? db.insert(archives).values({ kind, id }).onConflictDoNothing()
     : db.delete(archives).where(and(eq(archives.kind, kind), eq(archives.id, id))));

@@ -1,7 +1,8 @@
 import { BUILT_IN_SCHEMES, type ColourScheme } from '@cordel/core';
+import { schemesProblems as say } from '@cordel/text/server/schemes';
 import type { Db } from '../db/client.ts';
 import { schemes } from '../db/schema.ts';
-import { Problem } from '../http/problem.ts';
+import { Problem, problemAt } from '../http/problem.ts';
 
 /** All schemes by id: those that ship and the users' own. */
 export async function allSchemes(db: Db): Promise<Map<string, ColourScheme>> {
@@ -14,10 +15,7 @@ export async function allSchemes(db: Db): Promise<Map<string, ColourScheme>> {
 /** Adds a scheme or changes one of the users' own. */
 export async function putScheme(db: Db, scheme: ColourScheme): Promise<void> {
   if (BUILT_IN_SCHEMES.some((built) => built.id === scheme.id)) {
-    throw new Problem(
-      409,
-      `${scheme.name} ships with Cordel and stays as it is: save your own under another name.`,
-    );
+    throw new Problem(409, say('builtIn', { name: scheme.name }));
   }
   await db
     .insert(schemes)
@@ -34,6 +32,5 @@ export function schemeNamed(
   const scheme = all.get(id);
   if (scheme) return scheme;
   const known = [...all.keys()].join(', ');
-  const detail = `There is no colour scheme “${id}”: choose one of ${known}.`;
-  throw new Problem(422, detail, [{ place, detail }]);
+  throw problemAt(422, place, say('schemeUnknown', { id, known }));
 }

@@ -1,5 +1,6 @@
 import { createRoute, z } from '@hono/zod-openapi';
 import { BUILT_IN_LIMITS, limitsSchema, schemeSchema } from '@cordel/core';
+import { schemesProblems as say } from '@cordel/text/server/schemes';
 import { Problem } from '../http/problem.ts';
 import { answers, jsonBody, router, savedSchema } from '../http/router.ts';
 import { allSchemes, putScheme } from './queries.ts';
@@ -30,8 +31,7 @@ export const schemeRoutes = router()
   .openapi(list, async (c) => c.json([...(await allSchemes(c.var.db)).values()], 200))
   .openapi(put, async (c) => {
     const scheme = c.req.valid('json');
-    if (scheme.id !== c.req.valid('param').schemeId)
-      throw new Problem(422, 'The id of the body is not that of the path.');
+    if (scheme.id !== c.req.valid('param').schemeId) throw new Problem(422, say('otherId'));
     await putScheme(c.var.db, scheme);
     return c.json({ id: scheme.id }, 200);
   })

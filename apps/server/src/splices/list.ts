@@ -8,15 +8,15 @@ import {
   type SameNames,
   type Splice,
   matchColumns,
-  plural,
   readSpliceList,
 } from '@cordel/core';
 import { decodeText, readCsv, startAtTitles } from '@cordel/core/csv';
 import { csvProblemText } from '@cordel/text/files';
 import { spliceListText } from '@cordel/text/plan';
+import { splicesProblems as say } from '@cordel/text/server/splices';
 import type { Db } from '../db/client.ts';
 import { cables, closures, imports, splices } from '../db/schema.ts';
-import { Problem, problemOf, problemAt } from '../http/problem.ts';
+import { Problem, atPlace, problemAt, sentence } from '../http/problem.ts';
 import { addToPlan } from '../plans/queries.ts';
 import { getCables, getClosures, getProject, lockProject } from '../projects/queries.ts';
 import { allSchemes, schemeNamed } from '../schemes/queries.ts';
@@ -64,7 +64,7 @@ async function importOn(db: Db, projectId: string, request: ListRequest): Promis
   const project = await getProject(db, projectId);
   const text = decodeText(new TextEncoder().encode(request.text));
   const table = text.ok ? readCsv(text.value.text) : text;
-  if (!table.ok) throw problemOf(422, '/text', csvProblemText(table.error), table.error);
+  if (!table.ok) throw problemAt(422, '/text', sentence(csvProblemText(table.error), table.error));
   const known = await getCables(db, projectId);
   const schemes = await allSchemes(db);
   const all = [...known, ...request.cables];
@@ -85,11 +85,16 @@ async function importOn(db: Db, projectId: string, request: ListRequest): Promis
     const first = list.problems[0]!;
     throw new Problem(
       422,
-      `Nothing was imported: ${plural(list.problems.length, 'problem')}. Row ${first.row}, ${first.column}: ${spliceListText(first.message)}`,
+      say('nothingImported', {
+        problems: list.problems.length,
+        row: first.row,
+        column: first.column,
+        message: spliceListText(first.message),
+      }),
       list.problems
         .slice(0, 500)
         .map(({ row, column, message }) =>
-          problemAt(`row ${row}, ${column}`, spliceListText(message), message),
+          atPlace(`row ${row}, ${column}`, sentence(spliceListText(message), message)),
         ),
     );
   }

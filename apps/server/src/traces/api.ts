@@ -1,5 +1,6 @@
 import { createRoute, z } from '@hono/zod-openapi';
 import {
+  issue,
   LIGHTS,
   directionSchema,
   idSchema,
@@ -18,6 +19,7 @@ import {
 } from '@cordel/core/otdr';
 import { answers, idParams, jsonBody } from '../http/router.ts';
 import { traceFactsSchema } from './facts.ts';
+import { HELD_BACK } from './readings.ts';
 import { OTDR_FAULTS } from './otdr.ts';
 
 const project = idParams('projectId');
@@ -135,7 +137,7 @@ const proofSchema = z.object({
   ledger: z.object({
     fresh: z.int(),
     there: z.int(),
-    held: z.array(z.object({ count: z.int(), why: z.string() })),
+    held: z.array(z.object({ count: z.int(), why: z.enum(HELD_BACK) })),
   }),
 });
 
@@ -285,10 +287,10 @@ export const otdr = createRoute({
         wavelengthNm: z.union(
           [z.literal(1310), z.literal(1490), z.literal(1550), z.literal(1625)],
           {
-            error: 'The simulated OTDR has lasers of 1310, 1490, 1550 and 1625 nm.',
+            error: issue('noSuchLaser'),
           },
         ),
-        pulseNs: z.int().min(10, 'At least 10 ns.').max(2000, 'At most 2 000 ns.'),
+        pulseNs: z.int().min(10, issue('pulseTooShort')).max(2000, issue('pulseTooLong')),
         averages: z.int().min(16).max(1_000_000),
         faults: z.array(z.enum(OTDR_FAULTS)).default([]),
       }),

@@ -10,7 +10,7 @@ import {
   samplesOf,
 } from '@cordel/core/otdr';
 import { sorProblemText } from '@cordel/text/files';
-import { problemOf } from '../http/problem.ts';
+import { problemAt, sentence } from '../http/problem.ts';
 
 /** What a trace file says of itself. */
 export const traceFactsSchema = z.object({
@@ -63,7 +63,7 @@ export function readTrace(name: string, bytes: Uint8Array) {
 export function openTrace(name: string, bytes: Uint8Array): SorFile {
   const read = readSor(bytes);
   if (!read.ok) {
-    throw problemOf(422, '/bytes', `${name}: ${sorProblemText(read.error)}`, read.error);
+    throw problemAt(422, '/bytes', sentence(`${name}: ${sorProblemText(read.error)}`, read.error));
   }
   return read.value;
 }

@@ -19,11 +19,11 @@ import { type Plant, loadPlant } from './plant.ts';
 
 /** What somebody got wrong, to try what Cordel makes of it. */
 export const OTDR_FAULTS = [
-  'launch fiber left in',
-  'wrong group index',
-  'range too short',
-  'not plugged in',
-  'broken half way',
+  'launchFiberIncluded',
+  'wrongGroupIndex',
+  'rangeTooShort',
+  'unplugged',
+  'brokenHalfway',
 ] as const;
 
 /** How the simulated OTDR is set, and into what it is plugged. */
@@ -52,10 +52,10 @@ export async function shoot(db: Db, projectId: string, task: OtdrTask) {
   const whole = await plantOf(db, route, plant, projectId);
   const length = whole.spans.reduce((sum, { meters }) => sum + meters, 0);
   const has = (fault: (typeof OTDR_FAULTS)[number]) => task.faults.includes(fault);
-  const broken = has('broken half way')
+  const broken = has('brokenHalfway')
     ? { ...whole, breakAt: length * (0.4 + 0.2 * seeded(hashOf(route.key)).uniform()) }
     : whole;
-  const range = has('range too short') ? 0.6 * length : roundUp(1.25 * length + 600);
+  const range = has('rangeTooShort') ? 0.6 * length : roundUp(1.25 * length + 600);
   const at = Math.floor(Date.now() / 1000);
   const ends = [route.points[0]!.name, route.points.at(-1)!.name];
   const [from, to] = task.direction === 'AB' ? ends : ends.reverse();
@@ -68,9 +68,9 @@ export async function shoot(db: Db, projectId: string, task: OtdrTask) {
     // As many samples as instruments store, and not more.
     spacing: Math.max(0.5, range / 30_000),
     range,
-    launch: has('launch fiber left in') ? 502 : 0,
-    groupIndex: has('wrong group index') ? 150_100 : undefined,
-    unplugged: has('not plugged in'),
+    launch: has('launchFiberIncluded') ? 502 : 0,
+    groupIndex: has('wrongGroupIndex') ? 150_100 : undefined,
+    unplugged: has('unplugged'),
     cableId: route.spans[0]!.cable,
     fiberId: String(route.spans[0]!.fiber),
     from: from!,

@@ -1,8 +1,9 @@
 import { asc, eq, sql } from 'drizzle-orm';
 import type { KeptTrace, TracePlace } from '@cordel/core';
+import { tracesProblems as say } from '@cordel/text/server/traces';
 import { type Db, rowsOf } from '../db/client.ts';
 import { tracePlaces, traces } from '../db/schema.ts';
-import { Problem, notFound } from '../http/problem.ts';
+import { Problem, notFound, problemAt } from '../http/problem.ts';
 import { idArray } from '../evidence/queries.ts';
 import { readTrace, sha256 } from './facts.ts';
 
@@ -63,11 +64,7 @@ export async function keepTrace(
     .select({ id: traces.id, origin: traces.origin })
     .from(traces)
     .where(sql`${traces.projectId} = ${projectId} and ${traces.digest} = ${digest}`);
-  if (!here)
-    throw new Problem(
-      409,
-      `Trace ${id} is here already with other content; traces are never changed.`,
-    );
+  if (!here) throw new Problem(409, say('traceChanged', { id }));
   return { ...here, known: true };
 }
 
@@ -98,8 +95,7 @@ export async function refuseStrayPlaces(
         order by e.index limit 1`,
   );
   if (!stray) return;
-  const detail = 'The project does not have it.';
-  throw new Problem(422, detail, [{ place: `${placeOf(stray.index)}/${stray.field}`, detail }]);
+  throw problemAt(422, `${placeOf(stray.index)}/${stray.field}`, say('notInProject'));
 }
 
 /** Says where traces belong; the same entry sent again changes nothing. */

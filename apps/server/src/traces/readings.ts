@@ -7,13 +7,17 @@ import { derivedId } from '../splices/derivedId.ts';
 import { CLOCK_SET, type Proof } from './proof.ts';
 
 /** Figures of the traces as the Ledger takes them. */
+/** Why a figure is not put into the Ledger. */
+export const HELD_BACK = ['filesInDoubt', 'shotBeforeSplice', 'lossTooLarge'] as const;
+type HeldBack = (typeof HELD_BACK)[number];
+
 export interface LedgerFigures {
   /** Readings that are not in the Ledger yet. */
   fresh: Reading[];
   /** How many are there already. */
   there: number;
   /** How many wait for something to be fixed, and what. */
-  held: { count: number; why: string }[];
+  held: { count: number; why: HeldBack }[];
 }
 
 /**
@@ -29,8 +33,8 @@ export async function ledgerFigures(
   const evidence = bySplice(
     await evidenceOf(db, sql`${splices.id} = any(${idArray([...proof.splices.keys()])}::uuid[])`),
   );
-  const held = new Map<string, number>();
-  const hold = (why: string) => held.set(why, (held.get(why) ?? 0) + 1);
+  const held = new Map<HeldBack, number>();
+  const hold = (why: HeldBack) => held.set(why, (held.get(why) ?? 0) + 1);
   const doubted = new Set(
     proof.problems
       .filter(
@@ -57,7 +61,7 @@ export async function ledgerFigures(
         continue;
       }
       if (doubted.has(traceId)) {
-        hold('its files are in doubt: put them right first');
+        hold('filesInDoubt');
         continue;
       }
       const tries = standingOf(own).tries;
@@ -65,11 +69,11 @@ export async function ledgerFigures(
       const tryThen =
         shot < CLOCK_SET ? tries.at(-1) : tries.filter(({ at }) => Date.parse(at) <= shot).at(-1);
       if (tries.length > 0 && !tryThen) {
-        hold('it was shot before the splice was made, by the clock of the OTDR');
+        hold('shotBeforeSplice');
         continue;
       }
       if (Math.abs(figure.loss) > 10) {
-        hold('a loss over 10 dB is no splice');
+        hold('lossTooLarge');
         continue;
       }
       result.fresh.push({

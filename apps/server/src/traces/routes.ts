@@ -1,5 +1,5 @@
 import { refuseFuture } from '../http/moments.ts';
-import { Problem } from '../http/problem.ts';
+import { atPlace, Problem } from '../http/problem.ts';
 import { router } from '../http/router.ts';
 import { getProject } from '../projects/queries.ts';
 import * as api from './api.ts';
@@ -17,6 +17,7 @@ import {
   traceRow,
 } from './queries.ts';
 import { ledgerFigures, putFigures } from './readings.ts';
+import { tracesProblems as say } from '@cordel/text/server/traces';
 
 const counted = <Key extends string>(list: readonly Key[]): Record<Key, number> => {
   const counts = {} as Record<Key, number>;
@@ -30,8 +31,8 @@ export const traceRoutes = router()
     const { id, name, bytes, place } = c.req.valid('json');
     await getProject(c.var.db, projectId);
     if (place && place.traceId !== id)
-      throw new Problem(422, 'The place is another trace’s.', [
-        { place: '/place/traceId', detail: 'The id of the trace that is sent.' },
+      throw new Problem(422, say('placeOfOtherTrace'), [
+        atPlace('/place/traceId', say('otherTraceId')),
       ]);
     if (place) await refuseStrayPlaces(c.var.db, projectId, [place], () => '/place', id);
     const file = new Uint8Array(Buffer.from(bytes, 'base64'));

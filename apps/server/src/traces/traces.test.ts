@@ -241,14 +241,12 @@ describe('from traces to verdicts', () => {
       code: 'copyOfOther',
       label: 'A 2',
     });
-    expect(ledger.held).toEqual([
-      { count: 4, why: 'its files are in doubt: put them right first' },
-    ]);
+    expect(ledger.held).toEqual([{ count: 4, why: 'filesInDoubt' }]);
   });
 
   it('a broken fiber is found and has no light', async () => {
     for (const direction of ['AB', 'BA'] as const)
-      await bringIn(await shoot(3, direction, 1550, { faults: ['broken half way'] }), (own) =>
+      await bringIn(await shoot(3, direction, 1550, { faults: ['brokenHalfway'] }), (own) =>
         placeOf(own, 3, direction, 1550),
       );
     const { findings } = await proof();
@@ -423,6 +421,7 @@ describe('a line that is not joined through yet', () => {
     expect(answer.status).toBe(422);
     expect((answer.body as { errors: { place: string; detail: string }[] }).errors[0]).toEqual({
       place: '/wavelengthNm',
+      code: 'noSuchLaser',
       detail: 'The simulated OTDR has lasers of 1310, 1490, 1550 and 1625 nm.',
     });
   });

@@ -16,6 +16,10 @@ import { v7 as uuid } from 'uuid';
 import { answerOf } from '@cordel/client';
 import { arcReasonText } from '@cordel/text/bench';
 import { measureProblemText } from '@cordel/text/measure';
+import { arcPage as t } from '@cordel/text/pages/bench/ArcPage';
+import { benchShared as shared } from '@cordel/text/pages/bench/shared';
+import { common } from '@cordel/text/pages/common';
+import { errorText } from '@cordel/text/record';
 import { api } from '@/data/api';
 import { useProjectView } from '@/projects/context';
 import { useClock } from '@/projects/useClock';
@@ -42,9 +46,9 @@ const WARM_UP = 300;
 type ArcRound = Extract<InstrumentEntry, { kind: 'arc check' }>;
 
 const STATES = {
-  due: { word: 'Due.', ink: 'accent' },
-  soon: { word: 'Soon.', ink: 'ink' },
-  good: { word: 'Good.', ink: 'green' },
+  due: { word: t('due'), ink: 'accent' },
+  soon: { word: t('soon'), ink: 'ink' },
+  good: { word: shared('good'), ink: 'green' },
 } as const;
 
 function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
@@ -71,7 +75,7 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
     ...[read.temperature, read.pressure].flatMap((one) =>
       one && !one.ok ? [measureProblemText(one.error, units)] : [],
     ),
-    ...(wetWrong ? ['Humidity is a share from 0 to 100 %.'] : []),
+    ...(wetWrong ? [t('humidityIsAShareFrom0')] : []),
   ];
   const typedTemperature = read.temperature?.ok ? read.temperature.value : null;
   const typedPressure = read.pressure?.ok ? read.pressure.value : null;
@@ -88,10 +92,10 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
   if (!splicer)
     return (
       <NeedsSplicer
-        title="Arc check"
+        title={t('arcCheck')}
         closure={closure}
         base={base}
-        why="The check belongs to the splicer: choose it first."
+        why={t('theCheckBelongsToTheSplicer')}
       />
     );
   const rounds = station.log.filter(
@@ -115,7 +119,7 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
         pressure: air.pressure ?? last?.pressure ?? null,
       },
     };
-    logInstrument(project.id, entry, `Arc check, round ${round}`);
+    logInstrument(project.id, entry, t('arcCheckRound', { round }));
   };
   const path = { projectId: project.id, splicerId: splicer.id };
   const run = async () => {
@@ -126,7 +130,7 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
       );
       log(passed, arcs, 'simulated');
     } catch (error) {
-      setProblem((error as Error).message);
+      setProblem(errorText(error as Error));
     }
   };
   const tend = async (what: 'electrodes' | 'blade') => {
@@ -141,70 +145,68 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
         );
         arcs = answer.arcs;
       } catch (error) {
-        return setProblem((error as Error).message);
+        return setProblem(errorText(error as Error));
       }
     }
     if (what === 'electrodes')
       logInstrument(
         project.id,
         { kind: 'electrodes', instrumentId: splicer.id, what: 'replaced', arcs },
-        'Electrodes replaced',
+        t('electrodesReplaced'),
       );
     else if (cleaver)
       logInstrument(
         project.id,
         { kind: 'blade', instrumentId: cleaver.id, what: 'turned' },
-        'Blade turned',
+        t('bladeTurned'),
       );
   };
   const arcsNow = last?.arcs ?? 0;
   return (
-    <Page title="Arc check" above={`${closure} · ${splicer.name}`} back={base}>
+    <Page title={t('arcCheck')} above={`${closure} · ${splicer.name}`} back={base}>
       {arc ? (
         <Notice word={STATES[arc.state].word} ink={STATES[arc.state].ink} live>
           {arc.reasons.map((reason) => arcReasonText(reason, units)).join(' ')}
         </Notice>
       ) : null}
-      <Txt>Use single-mode fiber, even where the job is multimode. It may take several rounds.</Txt>
-      <Txt ink="accent">
-        Electrodes are hot after an arc and never touched with fingers. No solvent near the arc.
-      </Txt>
+      <Txt>{t('useSingleModeFiberEvenWhere')}</Txt>
+      <Txt ink="accent">{t('electrodesAreHotAfterAnArc')}</Txt>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
         <TextField
-          label="Temperature"
+          label={common('temperature')}
           value={temperature}
           onChange={setTemperature}
           hint={hintOf(lastTemperature, (c) => formatTemperature(c, units.temperature))}
         />
         <TextField
-          label="Pressure or altitude"
+          label={t('pressureOrAltitude')}
           value={pressure}
           onChange={setPressure}
           hint={hintOf(last?.pressure ?? null, (kpa) => formatAir(kpa, units))}
         />
         <TextField
-          label="Humidity, %"
+          label={t('humidity')}
           value={humidity}
           onChange={setHumidity}
           hint={hintOf(last?.humidity ?? null, (share) => `${share} %`)}
         />
       </View>
       {wrong.map((words) => (
-        <Notice key={words} word="Check." ink="accent" live>
+        <Notice key={words} word={common('check')} ink="accent" live>
           {words}
         </Notice>
       ))}
       {problem ? (
-        <Notice word="Not run." ink="accent">
+        <Notice word={t('notRun')} ink="accent">
           {problem}
         </Notice>
       ) : null}
       <Txt kind="name" heading={2}>
-        {`Round ${round}`}
+        {t('round', { round })}
       </Txt>
       {kept.standin && project.practiceOnly ? (
         <Press
-          label="Run a round on the stand-in"
+          label={t('runARoundOnTheSimulated')}
           look="next"
           disabled={wrong.length > 0}
           onPress={() => void run()}
@@ -212,13 +214,13 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
       ) : (
         <View style={{ flexDirection: 'row', gap: 8 }}>
           <Press
-            label="It did not pass"
+            label={t('itDidNotPass')}
             disabled={wrong.length > 0}
             onPress={() => log(false, arcsNow, 'typed')}
             style={{ flex: 1 }}
           />
           <Press
-            label="It passed"
+            label={t('itPassed')}
             look="next"
             disabled={wrong.length > 0}
             onPress={() => log(true, arcsNow, 'typed')}
@@ -228,24 +230,31 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
       )}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Press
-          label={`Warm-up ${clockOf(WARM_UP)}`}
+          label={t('warmUpClock', { clock: clockOf(WARM_UP) })}
           icon="timer-outline"
           onPress={() => timers.start('warm-up', splicer.name, WARM_UP)}
         />
-        <Press label="Electrodes replaced" onPress={() => void tend('electrodes')} />
-        {cleaver ? <Press label="Blade turned" onPress={() => void tend('blade')} /> : null}
+        <Press label={t('electrodesReplaced')} onPress={() => void tend('electrodes')} />
+        {cleaver ? <Press label={t('bladeTurned')} onPress={() => void tend('blade')} /> : null}
       </View>
       <TimerBar timers={timers} heat={null} />
       <Txt kind="name" heading={2}>
-        Checks so far
+        {t('checksSoFar')}
       </Txt>
-      {rounds.length === 0 ? <Txt ink="ink2">None is logged yet.</Txt> : null}
+      {rounds.length === 0 ? <Txt ink="ink2">{t('noneIsLoggedYet')}</Txt> : null}
       {[...rounds]
         .reverse()
         .slice(0, 12)
         .map((entry) => (
           <Txt key={entry.id}>
-            {`${moment(entry.at)} · round ${entry.round}: ${entry.passed ? 'passed' : 'not passed'}, ${entry.origin} · ${airWords(entry.air, units)} · ${entry.by}`}
+            {t('momentRoundPassedOriginAir', {
+              moment: moment(entry.at),
+              round: entry.round,
+              passed: entry.passed ? 'passed' : t('notPassed'),
+              origin: entry.origin,
+              air: airWords(entry.air, units),
+              by: entry.by,
+            })}
           </Txt>
         ))}
     </Page>
@@ -253,7 +262,7 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
 }
 
 const hintOf = (figure: number | null, format: (figure: number) => string): string =>
-  figure === null ? 'Not read yet' : `The splicer reads ${format(figure)}`;
+  figure === null ? t('notReadYet') : t('theSplicerReads', { format: format(figure) });
 
 const airWords = ({ temperature, pressure }: Air, units: Units): string =>
   [
@@ -261,4 +270,4 @@ const airWords = ({ temperature, pressure }: Air, units: Units): string =>
     pressure === null ? '' : formatAir(pressure, units),
   ]
     .filter(Boolean)
-    .join(', ') || 'air not read';
+    .join(', ') || t('airNotRead');

@@ -1,6 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import { type ReactNode } from 'react';
 import { View } from 'react-native';
+import { common } from '@cordel/text/pages/common';
 import { useWork } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { Waiting } from '@/ui/Notice';
@@ -27,7 +28,9 @@ export function AtClosure({ children }: { children(at: Closeup): ReactNode }) {
       <View role="main" style={{ padding: 16 }}>
         <Waiting
           error={work.error}
-          retry={<Press label="Try again" look="next" onPress={() => void work.refetch()} />}
+          retry={
+            <Press label={common('tryAgain')} look="next" onPress={() => void work.refetch()} />
+          }
         />
       </View>
     );

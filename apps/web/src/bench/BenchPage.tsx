@@ -4,6 +4,9 @@ import { ScrollView, View } from 'react-native';
 import { usePerson } from '@/data/storage';
 import { useWork } from '@/data/queries';
 import type { ClosureWork } from '@cordel/client';
+import { common } from '@cordel/text/pages/common';
+import { benchPage as t } from '@cordel/text/pages/bench/BenchPage';
+import { benchShared as shared } from '@cordel/text/pages/bench/shared';
 import { useProjectView } from '@/projects/context';
 import { Waiting } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
@@ -34,7 +37,11 @@ import { useTimers } from './useTimers';
 const PHONE_WIDTH = 560;
 const WIDE_WIDTH = 1120;
 
-const MODES: Record<BenchMode, string> = { splice: 'Splice', redo: 'Redo', measure: 'Measure' };
+const MODES: Record<BenchMode, string> = {
+  splice: common('splice'),
+  redo: t('redo'),
+  measure: t('measure'),
+};
 
 /** The one thing to do now at one closure. */
 export function BenchPage() {
@@ -47,7 +54,9 @@ export function BenchPage() {
       <View role="main" style={{ padding: 16 }}>
         <Waiting
           error={work.error}
-          retry={<Press label="Try again" look="next" onPress={() => void work.refetch()} />}
+          retry={
+            <Press label={common('tryAgain')} look="next" onPress={() => void work.refetch()} />
+          }
         />
       </View>
     );
@@ -209,20 +218,20 @@ function BenchHead({ bench, work, onPick }: { bench: Bench; work: ClosureWork; o
         <Press
           look="bare"
           icon="format-list-bulleted"
-          label="Choose a fiber"
+          label={shared('chooseAFiber')}
           textSize={15}
           onPress={onPick}
         />
       </View>
       <View>
         <Txt kind="strong">
-          {`${bench.mode === 'splice' ? `${bench.done} of ${total} spliced` : `${MODES[bench.mode]}: ${bench.waiting} left`}${sleeve ? ` · tray ${sleeve.tray} slot ${sleeve.slot}` : ''}`}
+          {`${bench.mode === 'splice' ? t('doneOfTotalSpliced', { done: bench.done, total }) : t('modesWaitingLeft', { modes: MODES[bench.mode], waiting: bench.waiting })}${sleeve ? t('traySlot', { tray: sleeve.tray, slot: sleeve.slot }) : ''}`}
         </Txt>
       </View>
       <View
         style={{ height: 8, borderWidth: 1, borderColor: inks.ink, backgroundColor: inks.leaf }}
         role="progressbar"
-        aria-label="Spliced"
+        aria-label={t('spliced')}
         aria-valuenow={bench.done}
         aria-valuemin={0}
         aria-valuemax={total}
@@ -236,7 +245,7 @@ function BenchHead({ bench, work, onPick }: { bench: Bench; work: ClosureWork; o
         />
       </View>
       {fiber && sleeve?.method === 'mass' ? (
-        <Txt>{`Ribbon of ${sleeve.splices.length}, one ribbon sleeve`}</Txt>
+        <Txt>{t('ribbonOfOneRibbonSleeve', { splices: sleeve.splices.length })}</Txt>
       ) : null}
     </View>
   );
@@ -262,7 +271,7 @@ function Actions({ bench, redoNext }: { bench: Bench; redoNext: boolean }) {
     >
       {bench.mode === 'measure' ? null : (
         <Press
-          label="Redo"
+          label={t('redo')}
           look={redoNext ? 'next' : 'plain'}
           onPress={() => bench.keep(true)}
           style={{ flex: redoNext ? 2 : 1, height: 58 }}
@@ -281,4 +290,4 @@ function Actions({ bench, redoNext }: { bench: Bench; redoNext: boolean }) {
 }
 
 const keepLabel = (bench: Bench): string =>
-  bench.sleeve?.method === 'mass' && !bench.allTyped ? 'Next fiber' : 'Keep, next';
+  bench.sleeve?.method === 'mass' && !bench.allTyped ? t('nextFiber') : t('saveNext');

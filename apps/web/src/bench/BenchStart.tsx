@@ -1,5 +1,6 @@
 import { useRouter } from 'expo-router';
 import { Pressable, View } from 'react-native';
+import { benchShared as t } from '@cordel/text/pages/bench/shared';
 import { useSummary } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { Grid } from '@/ui/Grid';
@@ -21,15 +22,15 @@ export function BenchStart() {
   );
   const sorted = [...rows].sort((a, b) => rank(a) - rank(b));
   return (
-    <Page title="Bench" above="Which closure are you at?">
+    <Page title={t('bench')} above={t('whichClosureAreYouAt')}>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Press
-          label="Plan the shift"
+          label={t('planTheShift')}
           icon="clock-outline"
           onPress={() => router.push(`/p/${project.id}/bench/shift` as never)}
         />
         <Press
-          label="Practice"
+          label={t('practice')}
           icon="school-outline"
           onPress={() => router.push(`/p/${project.id}/bench/practice` as never)}
         />
@@ -46,7 +47,7 @@ export function BenchStart() {
             <Leaf>
               <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
                 <Txt kind="name">{row.name}</Txt>
-                <Txt kind="strong">{`${row.done} of ${row.due}`}</Txt>
+                <Txt kind="strong">{t('doneOfDue', { done: row.done, due: row.due })}</Txt>
               </View>
               <Txt kind="strong" ink={groupWords(row).ink}>
                 {groupWords(row).words}

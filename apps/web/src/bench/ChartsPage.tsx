@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { plural } from '@cordel/core';
 import { troubleRemedyText, troubleText } from '@cordel/text/bench';
+import { chartsPage as t } from '@cordel/text/pages/bench/ChartsPage';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
@@ -15,12 +15,12 @@ import { useHealth } from './useHealth';
 export const ChartsPage = () => <AtClosure>{(at) => <Charts {...at} />}</AtClosure>;
 
 const CAUSES = {
-  blade: 'Blade.',
-  arc: 'Arc.',
-  groove: 'Groove.',
-  holder: 'Holder.',
-  dirt: 'Dirt.',
-  'tray bend': 'Tray.',
+  blade: t('blade'),
+  arc: t('arc'),
+  groove: t('groove'),
+  holder: t('holder'),
+  dirt: t('dirt'),
+  'tray bend': t('tray'),
 } as const;
 
 function Charts({ closure, base, station, setup, bench }: Closeup) {
@@ -30,10 +30,10 @@ function Charts({ closure, base, station, setup, bench }: Closeup) {
   if (!splicer)
     return (
       <NeedsSplicer
-        title="Charts"
+        title={t('charts')}
         closure={closure}
         base={base}
-        why="Charts are drawn from what the splicer records."
+        why={t('chartsAreDrawnFromWhatThe')}
       />
     );
   // What is off comes first; steady places of ribbons fold into one line.
@@ -41,15 +41,13 @@ function Charts({ closure, base, station, setup, bench }: Closeup) {
   const off = places.filter((one) => wordOf(one) === 'rising');
   const main = series.filter(({ key }) => !key.startsWith('place '));
   return (
-    <Page title="Charts" above={`${closure} · ${splicer.name}`} back={base}>
+    <Page title={t('charts')} above={`${closure} · ${splicer.name}`} back={base}>
       {trouble.length > 0 ? null : series.some(({ chart }) => chart) ? (
-        <Notice word="Steady." ink="green">
-          Nothing to do: every running mean lies in its band.
+        <Notice word={t('steady')} ink="green">
+          {t('nothingToDoEveryRunningMean')}
         </Notice>
       ) : (
-        <Notice word="Too early to say.">
-          The first twenty figures show what is usual for this splicer; then its charts begin.
-        </Notice>
+        <Notice word={t('tooEarlyToSay')}>{t('theFirstTwentyFiguresShowWhat')}</Notice>
       )}
       {trouble.map(({ cause, series: key, message }) => (
         <View key={`${cause} ${key}`} style={{ gap: 4 }}>
@@ -59,7 +57,7 @@ function Charts({ closure, base, station, setup, bench }: Closeup) {
           <Txt kind="strong">{troubleRemedyText(cause)}</Txt>
           {cause === 'arc' || cause === 'blade' ? (
             <Press
-              label={cause === 'arc' ? 'Check the arc' : 'Log the blade'}
+              label={cause === 'arc' ? t('checkTheArc') : t('logTheBlade')}
               onPress={() => router.push(`${base}/arc` as never)}
             />
           ) : null}
@@ -69,12 +67,10 @@ function Charts({ closure, base, station, setup, bench }: Closeup) {
         <ControlChart key={one.key} series={one} />
       ))}
       {places.length > off.length ? (
-        <Txt>{`${plural(places.length - off.length, 'place')} of the ribbon steady or with too few figures yet.`}</Txt>
+        <Txt>{t('placesOfTheRibbonSteadyOr', { places: places.length - off.length })}</Txt>
       ) : null}
       <Txt kind="small" ink="ink2">
-        Dots: single figures. Heavy line: their running mean. Shaded band: where it wanders while
-        all is well; it leaves it by chance about once in 500 figures. Dashed line: a single figure
-        above it is marked with a triangle.
+        {t('dotsSingleFiguresHeavyLineTheir')}
       </Txt>
     </Page>
   );

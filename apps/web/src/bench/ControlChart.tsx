@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import Svg, { Circle, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { type HealthSeries, formatLoss } from '@cordel/core';
 import { seriesText } from '@cordel/text/bench';
+import { benchShared as t } from '@cordel/text/pages/bench/shared';
 import { Txt } from '@/ui/Txt';
 import { FONTS, useInks } from '@/ui/theme';
 
@@ -44,7 +45,7 @@ export function ControlChart({ series }: { series: HealthSeries }) {
   const x = (index: number) =>
     left + ((width - left - 12) * (index + 0.5)) / Math.max(1, points.length);
   const y = (value: number) => 10 + (HEIGHT - 20) * (1 - (value - least) / (most - least || 1));
-  const label = `${seriesText(series.name)}: ${word}${values.length > 0 ? `, last ${figure(series, values.at(-1)!.value)}` : ''}`;
+  const label = `${seriesText(series.name)}: ${word}${values.length > 0 ? t('lastFigure', { figure: figure(series, values.at(-1)!.value) }) : ''}`;
   return (
     <View
       style={{ gap: 4 }}
@@ -139,7 +140,7 @@ export function ControlChart({ series }: { series: HealthSeries }) {
           ))}
         </Svg>
       ) : (
-        <Txt ink="ink2">{`${values.length} of 20 figures: the band is drawn from the first twenty.`}</Txt>
+        <Txt ink="ink2">{t('of20FiguresTheBandIs', { values: values.length })}</Txt>
       )}
     </View>
   );

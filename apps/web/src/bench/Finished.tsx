@@ -1,7 +1,8 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { plural } from '@cordel/core';
 import type { ClosureWork } from '@cordel/client';
+import { finished as t } from '@cordel/text/pages/bench/Finished';
+import { benchShared as shared } from '@cordel/text/pages/bench/shared';
 import { useProjectView } from '@/projects/context';
 import { Empty } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
@@ -16,9 +17,9 @@ export function Finished({ bench, work }: { bench: Bench; work: ClosureWork }) {
   const redo = bench.splices.filter((splice) => stateOf(splice) === 'redo').length;
   const [skipped] = bench.skipped;
   const title = {
-    splice: bench.skipped.length > 0 ? 'None left but those skipped' : 'All spliced',
-    redo: 'Nothing to redo',
-    measure: 'Nothing left to measure this way',
+    splice: bench.skipped.length > 0 ? t('noneLeftButThoseSkipped') : t('allSpliced'),
+    redo: t('nothingToRedo'),
+    measure: t('nothingLeftToMeasureThisWay'),
   }[bench.mode];
   return (
     <Empty
@@ -28,31 +29,39 @@ export function Finished({ bench, work }: { bench: Bench; work: ClosureWork }) {
           {bench.mode !== 'redo' && redo > 0 ? (
             <Press
               look="next"
-              label={`Redo ${plural(redo, 'splice')}`}
+              label={t('redoSplices', { splices: redo })}
               onPress={() => go(`bench/${work.closure.id}?mode=redo`)}
             />
           ) : null}
           {bench.mode === 'splice' && skipped ? (
             <Press
               look={redo > 0 ? 'plain' : 'next'}
-              label={`Go on with ${plural(bench.skipped.length, 'skipped splice')}`}
+              label={t('goOnWithSkippedSplices', { skippedSplices: bench.skipped.length })}
               onPress={() => bench.go(`${skipped.tray}.${skipped.slot}`, skipped.id)}
             />
           ) : null}
           {bench.mode !== 'measure' ? (
             <Press
-              label="Add measured figures"
+              label={t('addMeasuredFigures')}
               onPress={() => go(`bench/${work.closure.id}?mode=measure`)}
             />
           ) : null}
-          <Press label="See the closure" onPress={() => go(`route/${work.closure.id}`)} />
+          <Press label={t('seeTheClosure')} onPress={() => go(`route/${work.closure.id}`)} />
           {bench.last ? (
-            <Press label={`Undo ${bench.last.words}`} icon="undo" onPress={bench.undo} />
+            <Press
+              label={shared('undo', { what: bench.last.words })}
+              icon="undo"
+              onPress={bench.undo}
+            />
           ) : null}
         </View>
       }
     >
-      {`${bench.done} of ${plural(bench.due, 'splice')} are made here${bench.skipped.length > 0 ? `, ${bench.skipped.length} skipped` : ''}.`}
+      {t('ofSplicesAreMadeHere', {
+        done: bench.done,
+        splices: bench.due,
+        skipped: bench.skipped.length > 0 ? t('skipped', { skipped: bench.skipped.length }) : '',
+      })}
     </Empty>
   );
 }

@@ -2,6 +2,7 @@ import { Pressable, View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
 import type { FiberAddress } from '@cordel/core';
 import { colourText, unitText } from '@cordel/text/fiber';
+import { benchShared as t } from '@cordel/text/pages/bench/shared';
 import { useProjectView } from '@/projects/context';
 import { FiberEye, RibbonBar } from '@/ui/FiberEye';
 import { Txt } from '@/ui/Txt';
@@ -88,12 +89,12 @@ function SleeveMark({ bench }: { bench: Bench }) {
     <Pressable
       role="checkbox"
       aria-checked={on}
-      aria-label="Sleeve on"
+      aria-label={t('sleeveOn')}
       onPress={() => bench.change({ sleeve: bench.sleeve!.key, sleeveOn: !on })}
       style={{ alignItems: 'center', width: 84, minHeight: 56, paddingTop: 8 }}
     >
       <Txt kind={on ? 'strong' : 'small'} style={{ fontSize: 15 }}>
-        {on ? 'sleeve on' : 'sleeve on?'}
+        {on ? t('sleeveOn2') : t('sleeveOn3')}
       </Txt>
       <Svg width={76} height={24} aria-hidden>
         <Line x1={0} x2={76} y1={12} y2={12} stroke={inks.ink} strokeWidth={3} />

@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { type RedoAdvice, formatLoss } from '@cordel/core';
+import { inHand as t } from '@cordel/text/pages/bench/InHand';
+import { benchShared as shared } from '@cordel/text/pages/bench/shared';
 import { useProjectView } from '@/projects/context';
 import { Notice } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
@@ -65,14 +67,18 @@ export function InHand({ bench, setup, timers, records, advice, onSkip }: InHand
           height: 62,
         }}
       >
-        <Txt kind="figure" aria-live="polite" role="status" aria-label="Loss typed">
+        <Txt kind="figure" aria-live="polite" role="status" aria-label={t('lossTyped')}>
           {worst ? formatLoss(worst.loss) : face(bench)}
         </Txt>
         <View style={{ alignItems: 'flex-end' }}>
-          <Txt>{bench.mode === 'measure' ? `dB at ${bench.nm} nm` : 'dB estimate'}</Txt>
+          <Txt>{bench.mode === 'measure' ? t('dbAtNm', { nm: bench.nm }) : t('dbEstimate')}</Txt>
           {bench.fibers.length > 1 ? (
             <Txt kind="strong">
-              {worst ? `worst: ${worst.name}` : bench.fiber ? fiberWords(bench.fiber) : ''}
+              {worst
+                ? t('worstName', { name: worst.name })
+                : bench.fiber
+                  ? fiberWords(bench.fiber)
+                  : ''}
             </Txt>
           ) : null}
         </View>
@@ -94,8 +100,8 @@ export function InHand({ bench, setup, timers, records, advice, onSkip }: InHand
         <RecordLine record={records.own.find(({ id }) => id === bench.record!.id)!} />
       ) : null}
       {!measuring && advice && !bench.draft.sleeveOn ? (
-        <Notice word="Sleeve on?" ink="accent">
-          Tick it above: found after the heater it breaks a good splice.
+        <Notice word={t('sleeveOn')} ink="accent">
+          {t('tickItAboveFoundAfterThe')}
         </Notice>
       ) : null}
       {asked ? (
@@ -112,7 +118,7 @@ export function InHand({ bench, setup, timers, records, advice, onSkip }: InHand
         <StandinPart projectId={project.id} bench={bench} setup={setup} />
       ) : null}
       {listening && !typing ? (
-        <Press label="Type the estimate" onPress={() => setTyping(true)} />
+        <Press label={t('typeTheEstimate')} onPress={() => setTyping(true)} />
       ) : (
         <Keypad onKey={bench.type} signed={measuring} />
       )}
@@ -125,10 +131,10 @@ export function InHand({ bench, setup, timers, records, advice, onSkip }: InHand
         <View style={{ flex: wide ? 1 : undefined, gap: 10 }}>{figure}</View>
       </View>
       <View style={{ flexDirection: 'row', gap: 8, alignItems: 'center' }}>
-        <Press label="Skip" look="bare" icon="debug-step-over" onPress={onSkip} />
+        <Press label={t('skip')} look="bare" icon="debug-step-over" onPress={onSkip} />
         {last ? (
           <Press
-            label={`Undo ${last.words}`}
+            label={shared('undo', { what: last.words })}
             look="bare"
             icon="undo"
             onPress={() => {
@@ -140,8 +146,7 @@ export function InHand({ bench, setup, timers, records, advice, onSkip }: InHand
         ) : null}
       </View>
       <Txt kind="small" ink="ink2">
-        Shards into the closed container, eyes covered. No solvent near the arc or the heater. Never
-        look into a fiber end. Follow local codes and your company’s practice.
+        {t('shardsIntoTheClosedContainerEyes')}
       </Txt>
     </>
   );
@@ -151,7 +156,7 @@ export function InHand({ bench, setup, timers, records, advice, onSkip }: InHand
 function sayListening({ fiber, limits }: Bench): string {
   const tries = fiber?.standing.tries.length ?? 0;
   const again = tries > 0 ? `${nextTryWords(tries, limits.maxTries)} ` : '';
-  return `${again}Sleeve on first. Splice: the record comes by itself.`;
+  return t('sleeveOnFirstSpliceTheRecord', { again });
 }
 
 /** The worst fiber of a ribbon whose fibers all have their figure: the one that decides for its sleeve. */

@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { benchShared as t } from '@cordel/text/pages/bench/shared';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 import { FONTS } from '@/ui/theme';
@@ -12,7 +13,11 @@ const ROWS = [
 /** The keypad: digits in hundredths, a point for thousandths; a sign where readings can be gains. */
 export function Keypad({ onKey, signed }: { onKey(key: string): void; signed: boolean }) {
   const rows = [...ROWS, signed ? ['sign', '.', '0', 'back'] : ['.', '0', 'back']];
-  const labels: Record<string, string> = { back: 'Delete', sign: 'Plus or minus', '.': 'Point' };
+  const labels: Record<string, string> = {
+    back: t('delete'),
+    sign: t('plusOrMinus'),
+    '.': t('point'),
+  };
   const faces: Record<string, string> = { sign: '±' };
   return (
     <View style={{ gap: 6 }}>

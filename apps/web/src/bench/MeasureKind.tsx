@@ -1,5 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { benchShared as shared } from '@cordel/text/pages/bench/shared';
+import { measureKind as t } from '@cordel/text/pages/bench/MeasureKind';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { Press } from '@/ui/Press';
@@ -7,10 +9,10 @@ import type { BenchDraft } from './draft';
 import type { Bench } from './useBench';
 
 const KINDS: { value: BenchDraft['kind']; label: string }[] = [
-  { value: 'AB', label: 'A to B' },
-  { value: 'BA', label: 'B to A' },
-  { value: 'two-way', label: 'Two-way average' },
-  { value: 'insertion', label: 'Insertion' },
+  { value: 'AB', label: shared('aToB') },
+  { value: 'BA', label: shared('bToA') },
+  { value: 'two-way', label: t('twoWayAverage') },
+  { value: 'insertion', label: t('insertion') },
 ];
 
 /** What is being measured: wavelength and direction. Folded away once chosen. */
@@ -25,7 +27,7 @@ export function MeasureKind({ bench }: { bench: Bench }) {
     <View style={{ gap: 8 }}>
       <Press
         icon={open ? 'chevron-up' : 'tune-variant'}
-        label={`${kind.label} at ${bench.nm} nm`}
+        label={t('labelAtNm', { label: kind.label, nm: bench.nm })}
         aria-expanded={open}
         look="dark"
         onPress={() => setOpen(!open)}
@@ -33,7 +35,7 @@ export function MeasureKind({ bench }: { bench: Bench }) {
       {open ? (
         <>
           <Choice
-            label="Wavelength"
+            label={t('wavelength')}
             value={String(bench.nm)}
             options={project.limits.wavelengths.map((nm) => ({
               value: String(nm),
@@ -42,12 +44,12 @@ export function MeasureKind({ bench }: { bench: Bench }) {
             onChange={(nm) => choose({ wavelengthNm: Number(nm) })}
           />
           <Choice
-            label="Figure"
+            label={t('figure')}
             value={bench.draft.kind}
             options={KINDS}
             onChange={(next) => choose({ kind: next })}
           />
-          <Press label="Done" onPress={() => setOpen(false)} />
+          <Press label={shared('done')} onPress={() => setOpen(false)} />
         </>
       ) : null}
     </View>

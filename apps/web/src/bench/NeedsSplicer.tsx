@@ -1,4 +1,5 @@
 import { useRouter } from 'expo-router';
+import { benchShared as t } from '@cordel/text/pages/bench/shared';
 import { Empty } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
@@ -19,10 +20,10 @@ export function NeedsSplicer({
   return (
     <Page title={title} above={closure} back={base}>
       <Empty
-        title="No splicer yet"
+        title={t('noSplicerYet')}
         action={
           <Press
-            label="Set up the splicer"
+            label={t('setUpTheSplicer')}
             look="next"
             onPress={() => router.replace(`${base}/setup` as never)}
           />

@@ -3,6 +3,8 @@ import { FlatList, Pressable, View } from 'react-native';
 import { readSearch, spliceLimit, type Limits, type Sleeve } from '@cordel/core';
 import { spliceStateText } from '@cordel/text/loss/states';
 import { colourText } from '@cordel/text/fiber';
+import { benchShared as shared } from '@cordel/text/pages/bench/shared';
+import { pickSheet as t } from '@cordel/text/pages/bench/PickSheet';
 import { type ProjectView, useProjectView } from '@/projects/context';
 import { type Bar, LossBars } from '@/ui/LossBars';
 import { Press } from '@/ui/Press';
@@ -28,21 +30,16 @@ export function PickSheet({
   const trays = [...new Set(bench.sleeves.map(({ tray }) => tray))];
   const [chosen, setChosen] = useState<number | null>(null);
   const tray = chosen ?? bench.sleeve?.tray ?? trays[0] ?? 1;
-  const rows = useMemo(() => {
-    const found = search.trim() === '' ? null : matches(search, bench.splices, view);
-    return bench.splices
-      .filter((splice) => (found ? found.has(splice.id) : splice.tray === tray))
-      .sort((a, b) => a.tray - b.tray || a.slot - b.slot || a.fiberA - b.fiberA);
-  }, [search, bench.splices, view, tray]);
+  const rows = useShown(bench.splices, view, search, tray);
   const pick = (splice: BenchSplice) => {
     bench.go(`${splice.tray}.${splice.slot}`, splice.id);
     onClose();
   };
   return (
-    <Sheet title="Choose a fiber" visible={visible} onClose={onClose}>
+    <Sheet title={shared('chooseAFiber')} visible={visible} onClose={onClose}>
       <TextField
-        label="Search"
-        hint="A 17, tube 2 blue, tray 3"
+        label={t('search')}
+        hint={t('a17Tube2BlueTray')}
         value={search}
         onChange={setSearch}
       />
@@ -54,7 +51,7 @@ export function PickSheet({
                 key={number}
                 role="tab"
                 aria-selected={number === tray}
-                label={`Tray ${number}`}
+                label={t('trayNumber', { number })}
                 look={number === tray ? 'dark' : 'plain'}
                 textSize={15}
                 onPress={() => setChosen(number)}
@@ -63,7 +60,7 @@ export function PickSheet({
           </View>
           <View style={{ flexDirection: 'row', height: 64 }}>
             <LossBars
-              label={`Losses of tray ${tray}`}
+              label={t('lossesOfTray', { tray })}
               bars={rows.map((splice) => barOf(splice, bench.limits, view))}
               onPick={(id) => pick(rows.find((splice) => splice.id === id)!)}
             />
@@ -75,7 +72,7 @@ export function PickSheet({
         keyExtractor={({ id }) => id}
         style={{ maxHeight: 420 }}
         initialNumToRender={14}
-        ListEmptyComponent={<Txt>No fiber of this closure is called so.</Txt>}
+        ListEmptyComponent={<Txt>{t('noFiberOfThisClosureIs')}</Txt>}
         renderItem={({ item }) => (
           <Row splice={item} sleeve={bench.sleeve} onPress={() => pick(item)} />
         )}
@@ -96,7 +93,10 @@ function Row({
   const view = useProjectView();
   const inks = useInks();
   const here = sleeve?.splices.some(({ id }) => id === splice.id) ?? false;
-  const names = `${view.fiberName(splice.cableA, splice.fiberA)} to ${view.fiberName(splice.cableB, splice.fiberB)}`;
+  const names = t('fiberToFiber', {
+    fiberA: view.fiberName(splice.cableA, splice.fiberA),
+    fiberB: view.fiberName(splice.cableB, splice.fiberB),
+  });
   const state = stateOf(splice);
   const words = spliceStateText(state);
   const fiber = view.address(splice.cableA, splice.fiberA)?.fiber;
@@ -120,7 +120,11 @@ function Row({
       <View style={{ flexShrink: 1 }}>
         <Txt kind="strong">{names}</Txt>
         <Txt kind="small" ink="ink2">
-          {`tray ${splice.tray} slot ${splice.slot} · ${fiber ? colourText(fiber) : ''}`}
+          {t('traySlotFiber', {
+            tray: splice.tray,
+            slot: splice.slot,
+            fiber: fiber ? colourText(fiber) : '',
+          })}
         </Txt>
       </View>
       <Txt kind="strong" ink={state === 'redo' ? 'accent' : 'ink'}>
@@ -128,6 +132,21 @@ function Row({
       </Txt>
     </Pressable>
   );
+}
+
+/** Splices that the search finds, or those of a tray, in the order of their places. */
+function useShown(
+  splices: readonly BenchSplice[],
+  view: ProjectView,
+  search: string,
+  tray: number,
+): BenchSplice[] {
+  return useMemo(() => {
+    const found = search.trim() === '' ? null : matches(search, splices, view);
+    return splices
+      .filter((splice) => (found ? found.has(splice.id) : splice.tray === tray))
+      .sort((a, b) => a.tray - b.tray || a.slot - b.slot || a.fiberA - b.fiberA);
+  }, [search, splices, view, tray]);
 }
 
 /** Ids of the splices that a search line names, on either side. */

@@ -13,6 +13,8 @@ import {
   redoReasonText,
   splicerErrorText,
 } from '@cordel/text/bench';
+import { recordPart as t } from '@cordel/text/pages/bench/RecordPart';
+import { common } from '@cordel/text/pages/common';
 import { useState } from 'react';
 import { useProjectView } from '@/projects/context';
 import { Notice } from '@/ui/Notice';
@@ -27,16 +29,18 @@ import { setAside } from './useStation';
 export function StopNotice({ record, onDone }: { record: ReceivedRecord; onDone(): void }) {
   const errors = record.fibers.flatMap(({ error, position }) =>
     error
-      ? [`${record.fibers.length > 1 ? `Fiber ${position}: ` : ''}${splicerErrorText(error)}`]
+      ? [
+          `${record.fibers.length > 1 ? t('fiberPosition', { position }) : ''}${splicerErrorText(error)}`,
+        ]
       : [],
   );
   return (
     <View style={{ gap: 6 }}>
-      <Notice word="It stopped before the arc." ink="accent" live>
-        {`Splicer’s number ${record.number}. `}
-        {errors.join(' ') || 'It says no reason: load again.'}
+      <Notice word={t('itStoppedBeforeTheArc')} ink="accent" live>
+        {t('splicerSNumber', { number: record.number })}
+        {errors.join(' ') || t('itSaysNoReasonLoadAgain')}
       </Notice>
-      <Press label="Seen, load again" onPress={onDone} />
+      <Press label={t('clearLoadAgain')} onPress={onDone} />
     </View>
   );
 }
@@ -51,11 +55,11 @@ export function HeardLine({ records }: { records: readonly ReceivedRecord[] }) {
     const said = !fused
       ? 'stopped'
       : estimates.length === 0
-        ? 'no estimate'
+        ? t('noEstimate')
         : `${formatLoss(Math.max(...estimates))} dB`;
-    return `number ${number} ${said}`;
+    return t('numberResult', { number, result: said });
   });
-  return <Txt kind="small">{`Received: ${words.join(' · ')}`}</Txt>;
+  return <Txt kind="small">{t('received', { records: words.join(' · ') })}</Txt>;
 }
 
 /** The record in hand in a line: number, cleaves, offset, tension, and what of it is doubted. */
@@ -63,24 +67,27 @@ export function RecordLine({ record }: { record: ReceivedRecord }) {
   const cleaves = record.fibers.flatMap((fiber) => worstCleave(fiber) ?? []);
   const offsets = record.fibers.flatMap(({ offset }) => offset ?? []);
   const parts = [
-    `Splicer’s number ${record.number}${record.origin === 'simulated' ? ', simulated' : ''}`,
-    cleaves.length > 0 ? `cleave ${Math.max(...cleaves).toFixed(1)}°` : '',
-    offsets.length > 0 ? `offset ${Math.max(...offsets).toFixed(1)} um` : '',
-    record.tension === null ? '' : `tension ${record.tension}`,
+    t('splicerSNumberOrigin', {
+      number: record.number,
+      origin: record.origin === 'simulated' ? ', simulated' : '',
+    }),
+    cleaves.length > 0 ? t('cleaveDegrees', { degrees: Math.max(...cleaves).toFixed(1) }) : '',
+    offsets.length > 0 ? t('offsetUm', { offsetUm: Math.max(...offsets).toFixed(1) }) : '',
+    record.tension === null ? '' : t('tension', { tension: record.tension }),
   ].filter(Boolean);
   const doubts = recordDoubts(record, record.receivedAt);
   return (
     <View style={{ gap: 6 }}>
       <Txt kind="small">{parts.join(' · ')}</Txt>
       {record.tension === 'failed' ? (
-        <Notice word="Tension test failed." ink="accent" live>
+        <Notice word={t('tensionTestFailed')} ink="accent" live>
           {splicerErrorText('tension')}
         </Notice>
       ) : null}
       {doubts
         .map((doubt) => recordDoubtText(doubt))
         .map((text) => (
-          <Notice key={text} word="Check." ink="accent">
+          <Notice key={text} word={common('check')} ink="accent">
             {text}
           </Notice>
         ))}
@@ -91,8 +98,8 @@ export function RecordLine({ record }: { record: ReceivedRecord }) {
 const ADVICE_WORDS: Record<RedoAdvice['code'], string> = {
   keep: 'keep',
   redo: 'redo',
-  'last-attempt': 'last attempt',
-  lead: 'needs the lead',
+  'last-attempt': t('lastAttempt'),
+  lead: t('needsTheLead'),
 };
 
 /** Redo or keep in a line, its figures one tap away. */
@@ -104,14 +111,14 @@ export function AdviceLine({ advice }: { advice: RedoAdvice }) {
     <>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 4 }}>
         <View style={{ flex: 1 }}>
-          <Notice word={`Advice: ${ADVICE_WORDS[advice.code]}.`} live>
+          <Notice word={t('adviceWords', { adviceWords: ADVICE_WORDS[advice.code] })} live>
             {reason}
           </Notice>
         </View>
-        <Press label="Why" textSize={15} onPress={() => setOpen(true)} />
+        <Press label={common('why')} textSize={15} onPress={() => setOpen(true)} />
       </View>
       <Sheet
-        title={`Why ${ADVICE_WORDS[advice.code]}`}
+        title={t('whyAdviceWords', { adviceWords: ADVICE_WORDS[advice.code] })}
         visible={open}
         onClose={() => setOpen(false)}
       >
@@ -124,7 +131,7 @@ export function AdviceLine({ advice }: { advice: RedoAdvice }) {
   );
 }
 
-const REASONS = ['A trial on scrap fiber.', 'Another crew’s splice.', 'The same arc sent twice.'];
+const REASONS = [t('aTrialOnScrapFiber'), t('anotherCrewsSplice'), t('theSameArcSentTwice')];
 
 /** A record that fits none, or fits twice: a person says what it is. */
 export function AskedNotice({
@@ -147,34 +154,34 @@ export function AskedNotice({
   const again = draft.recordId !== null && draft.recordId !== record.id;
   return (
     <View style={{ gap: 6 }}>
-      <Notice word={`Which splice is number ${record.number}?`} ink="accent" live>
-        {`${why}${count > 1 ? ` ${count - 1} more wait.` : ''}`}
+      <Notice word={t('whichSpliceIsNumber', { number: record.number })} ink="accent" live>
+        {`${why}${count > 1 ? t('countMoreWait', { count: count - 1 }) : ''}`}
       </Notice>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {fits && again ? (
           <Press
-            label="Made again: keep both tries"
+            label={t('resplicedKeepBothAttempts')}
             look="next"
             onPress={() => bench.keepAndTake(record)}
           />
         ) : null}
         {fits && !again ? (
-          <Press label={`It is ${name}`} onPress={() => bench.take(record, sleeve.key)} />
+          <Press label={t('itIsName', { name })} onPress={() => bench.take(record, sleeve.key)} />
         ) : null}
         {bench.last ? (
           <Press
-            label={`A redo of ${bench.last.words}`}
+            label={t('aRedoOf', { splice: bench.last.words })}
             onPress={() => bench.take(record, bench.last!.sleeve)}
           />
         ) : null}
-        <Press label="It is none of these" onPress={() => setOpen(true)} />
+        <Press label={t('itIsNoneOfThese')} onPress={() => setOpen(true)} />
       </View>
       <Sheet
-        title={`Number ${record.number} belongs to no splice here`}
+        title={t('numberBelongsToNoSpliceHere', { number: record.number })}
         visible={open}
         onClose={() => setOpen(false)}
       >
-        <Txt>It is kept as it came, and counts for nothing. Why?</Txt>
+        <Txt>{t('itIsKeptAsItCame')}</Txt>
         {REASONS.map((reason) => (
           <Press
             key={reason}

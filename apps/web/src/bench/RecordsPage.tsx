@@ -9,12 +9,15 @@ import {
   type ReadRecords,
   type RecordFile,
   formatLoss,
-  plural,
   readRecordTable,
 } from '@cordel/core';
 import { commands } from '@cordel/client';
 import { recordFileText } from '@cordel/text/bench';
 import { csvProblemText } from '@cordel/text/files';
+import { recordsPage as t } from '@cordel/text/pages/bench/RecordsPage';
+import { benchShared as shared } from '@cordel/text/pages/bench/shared';
+import { common } from '@cordel/text/pages/common';
+import { errorText } from '@cordel/text/record';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
@@ -71,45 +74,46 @@ function FromFile({ closure, base, setup }: Closeup) {
       projectId: project.id,
       splicerId: splicer!.id,
     }));
-    setSaid('Being imported …');
+    setSaid(t('beingImported'));
     let fresh = 0;
     for (let start = 0; start < records.length; start += 500) {
       const outcome = await outbox.add(
         commands.importSplicerRecords,
         { projectId: project.id, records: records.slice(start, start + 500) },
-        `${plural(records.length, 'record')} of ${splicer!.name}`,
+        t('recordsOfName', { records: records.length, name: splicer!.name }),
       );
-      if ('refused' in outcome) return setError(outcome.refused.message);
+      if ('refused' in outcome) return setError(errorText(outcome.refused));
       fresh += outcome.answer.fresh;
     }
     setSaid(
-      `${plural(fresh, 'new record')}, ${records.length - fresh} here already. The Bench asks which splice each belongs to.`,
+      t('newRecordsHereAlreadyTheBench', { newRecords: fresh, records: records.length - fresh }),
     );
     setFile(null);
   };
   if (!splicer)
     return (
       <NeedsSplicer
-        title="Records from a file"
+        title={shared('recordsFromAFile')}
         closure={closure}
         base={base}
-        why="The records belong to a splicer: choose it first."
+        why={t('theRecordsBelongToASplicer')}
       />
     );
   return (
-    <Page title="Records from a file" above={`${closure} · ${splicer.name}`} back={base}>
-      <Txt>
-        CSV, or JSON with a record a line, as the splicer’s software stores it. A record that is
-        here already is not counted twice.
-      </Txt>
-      <Press label="Choose a file" look={file ? 'plain' : 'next'} onPress={() => void choose()} />
+    <Page title={shared('recordsFromAFile')} above={`${closure} · ${splicer.name}`} back={base}>
+      <Txt>{t('csvOrJsonWithARecord')}</Txt>
+      <Press
+        label={common('chooseAFile')}
+        look={file ? 'plain' : 'next'}
+        onPress={() => void choose()}
+      />
       {error ? (
-        <Notice word="Not read." ink="accent" live>
+        <Notice word={common('notRead')} ink="accent" live>
           {error}
         </Notice>
       ) : null}
       {said ? (
-        <Notice word="Imported." ink="green" live>
+        <Notice word={common('imported')} ink="green" live>
           {said}
         </Notice>
       ) : null}
@@ -118,11 +122,17 @@ function FromFile({ closure, base, setup }: Closeup) {
       ) : null}
       {read ? (
         <>
-          <Txt kind="strong">{`${file!.name}: ${plural(read.records.length, 'record')}, ${plural(read.problems.length, 'problem')}`}</Txt>
+          <Txt kind="strong">
+            {t('nameRecordsProblems', {
+              name: file!.name,
+              records: read.records.length,
+              problems: read.problems.length,
+            })}
+          </Txt>
           {read.problems.slice(0, 20).map(({ row, column, message }) => (
             <Notice
               key={`${row} ${column} ${message.code}`}
-              word={`Row ${row}${column ? `, ${column}` : ''}.`}
+              word={t('rowColumn', { row, column: column ? `, ${column}` : '' })}
               ink="accent"
             >
               {recordFileText(message)}
@@ -132,20 +142,25 @@ function FromFile({ closure, base, setup }: Closeup) {
             <Txt key={record.number}>{lineOf(record)}</Txt>
           ))}
           <Press
-            label={`Import ${plural(read.records.length, 'record')}`}
+            label={t('importRecords', { records: read.records.length })}
             look="next"
             disabled={read.problems.length > 0 || read.records.length === 0}
             onPress={() => void bringIn(read.records)}
           />
         </>
       ) : null}
-      <Press label="Back to the Bench" onPress={() => router.replace(base as never)} />
+      <Press label={shared('backToTheBench')} onPress={() => router.replace(base as never)} />
     </Page>
   );
 }
 
 const lineOf = ({ number, fibers }: FileRecord): string =>
-  `Number ${number}: ${fibers.map(({ estimateMdb }) => (estimateMdb === null ? 'no arc' : formatLoss(estimateMdb))).join(', ')} dB`;
+  t('numberFibersDb', {
+    number,
+    fibers: fibers
+      .map(({ estimateMdb }) => (estimateMdb === null ? t('noArc') : formatLoss(estimateMdb)))
+      .join(', '),
+  });
 
 /** Which column of the file holds what; those that are needed first. */
 function Matching({
@@ -162,14 +177,14 @@ function Matching({
   );
   return (
     <Leaf style={{ gap: 10 }}>
-      <Txt kind="strong">Which column holds what</Txt>
+      <Txt kind="strong">{t('whichColumnHoldsWhat')}</Txt>
       {shown.map((column) => (
         <Choice
           key={column}
           label={`${RECORD_TITLES[column]}${NEEDED.includes(column) ? ', needed' : ''}`}
           value={String(match[column] ?? '')}
           options={[
-            { value: '', label: 'none' },
+            { value: '', label: t('none') },
             ...header.map((title, index) => ({ value: String(index), label: title })),
           ]}
           onChange={(index) =>
@@ -182,7 +197,7 @@ function Matching({
       ))}
       {all ? null : (
         <View>
-          <Press label="More columns" look="bare" onPress={() => setAll(true)} />
+          <Press label={t('moreColumns')} look="bare" onPress={() => setAll(true)} />
         </View>
       )}
     </Leaf>

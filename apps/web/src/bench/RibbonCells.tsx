@@ -1,5 +1,6 @@
 import { Pressable, View } from 'react-native';
 import { formatLoss } from '@cordel/core';
+import { benchShared as t } from '@cordel/text/pages/bench/shared';
 import { Txt } from '@/ui/Txt';
 import { FONTS, useInks } from '@/ui/theme';
 import type { Bench } from './useBench';
@@ -13,7 +14,7 @@ export function RibbonCells({ bench }: { bench: Bench }) {
     <View
       style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 3 }}
       role="group"
-      aria-label="Estimates of the ribbon"
+      aria-label={t('estimatesOfTheRibbon')}
     >
       {bench.fibers.map((splice, index) => {
         const loss = bench.read(splice);
@@ -25,7 +26,10 @@ export function RibbonCells({ bench }: { bench: Bench }) {
           <Pressable
             key={splice.id}
             role="button"
-            aria-label={`Fiber ${splice.fiberA}, ${loss.ok ? `${formatLoss(loss.value)} dB${over ? ', over' : ''}` : 'to type'}`}
+            aria-label={t('fiberAOk', {
+              fiberA: splice.fiberA,
+              ok: loss.ok ? `${formatLoss(loss.value)} dB${over ? ', over' : ''}` : t('toType'),
+            })}
             onPress={() => change(index)}
             style={{
               width: '15.9%',

@@ -2,6 +2,8 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { SLEEVE_KINDS, formatLength } from '@cordel/core';
 import { setupText, usualEndLossText, wayText } from '@cordel/text/bench';
+import { setupPage as t } from '@cordel/text/pages/bench/SetupPage';
+import { benchShared as shared } from '@cordel/text/pages/bench/shared';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
@@ -26,15 +28,22 @@ function SetUp({ closure, base, bench, setup, station }: Closeup) {
       logInstrument(
         project.id,
         { kind: 'session', instrumentId: splicer.id },
-        `Session with ${splicer.name}`,
+        t('sessionWithName', { name: splicer.name }),
       );
     router.replace(base as never);
   };
   return (
-    <Page title="Set up the splicer" above={closure} back={base}>
-      <Txt>{`In hand: ${name}, ${needs.fibers === 1 ? 'a single fiber' : `${needs.fibers} fibers at once`}, ${needs.glass[0]}.`}</Txt>
+    <Page title={shared('setUpTheSplicer')} above={closure} back={base}>
+      <Txt>
+        {t('inHand', {
+          name,
+          fibers:
+            needs.fibers === 1 ? t('aSingleFiber') : t('fibersAtOnce', { fibers: needs.fibers }),
+          program: needs.glass[0],
+        })}
+      </Txt>
       <Choice
-        label="Splicer"
+        label={t('splicer')}
         value={kept.splicerId ?? ''}
         options={station.splicers
           .filter((one) => one.id === kept.splicerId || !isArchived(one))
@@ -42,45 +51,48 @@ function SetUp({ closure, base, bench, setup, station }: Closeup) {
         onChange={(id) => setup.take(station.splicers.find((one) => one.id === id)!)}
       />
       <Choice
-        label="How it is joined"
+        label={t('howItIsJoined')}
         value={way}
         options={ways.map((one) => ({ value: one, label: wayText(one) }))}
         onChange={setup.choose}
       />
       {needs.drop && needs.fibers === 1 ? (
         <Txt ink="ink2">
-          {`What a drop’s end usually loses: splice-on and pigtail ${usualEndLossText('pigtail')}; mechanical ${usualEndLossText('mechanical')}.`}
+          {t('whatADropsEndUsuallyLoses', {
+            spliced: usualEndLossText('pigtail'),
+            mechanical: usualEndLossText('mechanical'),
+          })}
         </Txt>
       ) : null}
       {warnings.map(({ about, message }) => (
-        <Notice key={`${about} ${message.code}`} word="Does not fit." ink="accent" live>
+        <Notice key={`${about} ${message.code}`} word={t('doesNotFit')} ink="accent" live>
           {setupText(message)}
         </Notice>
       ))}
       {splicer && warnings.length === 0 ? (
-        <Notice word="Fits." ink="green">
-          Program, heater, holder and cleave go with what the plan says.
+        <Notice word={t('fits')} ink="green">
+          {t('programHeaterHolderAndCleaveGo')}
         </Notice>
       ) : null}
       {splicer ? (
         <>
           <Choice
-            label="Program"
+            label={t('program')}
             value={kept.program ?? ''}
             options={splicer.programs.map((one) => ({
               value: one.name,
-              label: `${one.name} (${one.glass}${one.fibers > 1 ? `, up to ${one.fibers}` : ''})`,
+              label: `${one.name} (${one.glass}${one.fibers > 1 ? t('upToFibers', { fibers: one.fibers }) : ''})`,
             }))}
             onChange={(program) => change({ program })}
           />
           <Choice
-            label="Sleeves"
+            label={shared('sleeves')}
             value={kept.sleeve}
             options={SLEEVE_KINDS.map((kind) => ({ value: kind, label: kind }))}
             onChange={(sleeve) => change({ sleeve })}
           />
           <Choice
-            label="Heater program"
+            label={t('heaterProgram')}
             value={kept.heaterProgram ?? ''}
             options={splicer.heaterPrograms.map((one) => ({
               value: one.name,
@@ -89,22 +101,22 @@ function SetUp({ closure, base, bench, setup, station }: Closeup) {
             onChange={(heaterProgram) => change({ heaterProgram })}
           />
           <Choice
-            label="Holder"
+            label={t('holder')}
             value={String(kept.holder ?? '')}
             options={splicer.holders.map((count) => ({
               value: String(count),
-              label: count === 1 ? 'single' : `${count} fibers`,
+              label: count === 1 ? 'single' : t('countFibers', { count }),
             }))}
             onChange={(count) => change({ holder: Number(count) })}
           />
           <Choice
-            label="Cleaver"
+            label={t('cleaver')}
             value={kept.cleaverId ?? ''}
             options={cleavers.map((one) => ({ value: one.id, label: one.name }))}
             onChange={(cleaverId) => change({ cleaverId })}
           />
           <Choice
-            label="Cleave length"
+            label={t('cleaveLength')}
             value={String(kept.cleaveLength ?? '')}
             options={splicer.cleaveLengths.map((length) => ({
               value: String(length),
@@ -114,28 +126,26 @@ function SetUp({ closure, base, bench, setup, station }: Closeup) {
           />
           {project.practiceOnly ? (
             <Choice
-              label="Its records come from"
+              label={t('itsRecordsComeFrom')}
               value={kept.standin ? 'standin' : 'line'}
               options={[
-                { value: 'line', label: 'the splicer’s line' },
-                { value: 'standin', label: 'the simulated splicer' },
+                { value: 'line', label: t('theSplicersLine') },
+                { value: 'standin', label: t('theSimulatedSplicer') },
               ]}
               onChange={(from) => change({ standin: from === 'standin' })}
             />
           ) : null}
           <View style={{ gap: 8 }}>
-            <Press label="Begin the session" look="next" onPress={begin} />
-            <Press label="Back to the Bench" onPress={() => router.replace(base as never)} />
+            <Press label={t('beginTheSession')} look="next" onPress={begin} />
+            <Press label={shared('backToTheBench')} onPress={() => router.replace(base as never)} />
             <Press
-              label="Records from a file"
+              label={shared('recordsFromAFile')}
               onPress={() => router.push(`${base}/records` as never)}
             />
           </View>
         </>
       ) : (
-        <Notice>
-          Choose a splicer and what fits is set. Your own ones are in the Kit, under Instruments.
-        </Notice>
+        <Notice>{t('chooseASplicerAndWhatFits')}</Notice>
       )}
     </Page>
   );

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
+import { skipSheet as t } from '@cordel/text/pages/bench/SkipSheet';
 import { useProjectView } from '@/projects/context';
 import { Press } from '@/ui/Press';
 import { Sheet } from '@/ui/Sheet';
@@ -8,14 +9,14 @@ import { Txt } from '@/ui/Txt';
 import type { Bench } from './useBench';
 
 const REASONS: { kind: 'skip' | 'dead'; why: string }[] = [
-  { kind: 'dead', why: 'Dead fiber on side A.' },
-  { kind: 'dead', why: 'Dead fiber on side B.' },
-  { kind: 'dead', why: 'Reserved: not to be spliced.' },
-  { kind: 'skip', why: 'Too short for now.' },
-  { kind: 'skip', why: 'Other end not here yet.' },
+  { kind: 'dead', why: t('deadFiberOnSideA') },
+  { kind: 'dead', why: t('deadFiberOnSideB') },
+  { kind: 'dead', why: t('reservedNotToBeSpliced') },
+  { kind: 'skip', why: t('tooShortForNow') },
+  { kind: 'skip', why: t('otherEndNotHereYet') },
 ];
 
-const LABELS = { skip: 'Skip for now', dead: 'Dead' };
+const LABELS = { skip: t('skipForNow'), dead: t('dead') };
 
 /** Puts the fiber in hand off, or calls it dead, with a reason; for the fiber or its whole ribbon. */
 export function SkipSheet({
@@ -39,22 +40,20 @@ export function SkipSheet({
   };
   return (
     <Sheet
-      title={`Not spliced: ${fiberName(fiber.cableA, fiber.fiberA)}`}
+      title={t('notSplicedFiberName', { fiberName: fiberName(fiber.cableA, fiber.fiberA) })}
       visible={visible}
       onClose={onClose}
     >
-      <Txt>
-        A skipped fiber is still to be spliced; a dead one is not. The reason stands in the Ledger.
-      </Txt>
+      <Txt>{t('aSkippedFiberIsStillTo')}</Txt>
       {sleeve.method === 'mass' ? (
         <View style={{ flexDirection: 'row', gap: 8 }}>
           <Press
-            label="This fiber"
+            label={t('thisFiber')}
             look={whole ? 'plain' : 'dark'}
             onPress={() => setWhole(false)}
           />
           <Press
-            label="The whole ribbon"
+            label={t('theWholeRibbon')}
             look={whole ? 'dark' : 'plain'}
             onPress={() => setWhole(true)}
           />
@@ -65,8 +64,8 @@ export function SkipSheet({
       ))}
       <TextInput
         mode="outlined"
-        label="Another reason"
-        aria-label="Another reason"
+        label={t('anotherReason')}
+        aria-label={t('anotherReason')}
         value={other}
         onChangeText={setOther}
         maxLength={500}
@@ -75,7 +74,7 @@ export function SkipSheet({
         {(['skip', 'dead'] as const).map((kind) => (
           <Press
             key={kind}
-            label={`${LABELS[kind]}, for this reason`}
+            label={t('forThisReason', { labels: LABELS[kind] })}
             look={kind === 'skip' ? 'next' : 'plain'}
             disabled={other.trim() === ''}
             onPress={() => rule(kind, other.trim())}

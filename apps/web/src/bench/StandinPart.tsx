@@ -1,6 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { FAULTS, type Fault } from '@cordel/core';
+import { standinPart as t } from '@cordel/text/pages/bench/StandinPart';
+import { benchShared as shared } from '@cordel/text/pages/bench/shared';
+import { errorText } from '@cordel/text/record';
 import { v7 as uuid } from 'uuid';
 import { api } from '@/data/api';
 import { useKept } from '@/data/storage';
@@ -49,19 +52,19 @@ export function StandinPart({
         },
       });
     } catch (error) {
-      setProblem((error as Error).message);
+      setProblem(errorText(error as Error));
     }
     setPressing(false);
   };
   return (
     <Leaf style={{ gap: 8, borderStyle: 'dashed' }}>
       <View style={{ flexDirection: 'row', gap: 8, alignItems: 'center' }}>
-        <Txt style={{ flex: 1 }}>Stand-in splicer</Txt>
-        <Press label="Press its arc" disabled={pressing} onPress={() => void press()} />
+        <Txt style={{ flex: 1 }}>{t('simulatedSplicer')}</Txt>
+        <Press label={t('startTheSplice')} disabled={pressing} onPress={() => void press()} />
       </View>
       <View
         role="radiogroup"
-        aria-label="Fault of the stand-in"
+        aria-label={t('faultOfTheSimulatedSplicer')}
         style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}
       >
         {SHOWN.map((word) => (
@@ -69,7 +72,7 @@ export function StandinPart({
             key={word}
             role="radio"
             aria-checked={fault === word}
-            label={word === 'none' ? 'no fault' : word}
+            label={word === 'none' ? shared('noFault') : word}
             look={fault === word ? 'dark' : 'plain'}
             textSize={15}
             onPress={() => setFault(word)}
@@ -77,7 +80,7 @@ export function StandinPart({
         ))}
       </View>
       {problem ? (
-        <Notice word="Not pressed." ink="accent">
+        <Notice word={t('notStarted')} ink="accent">
           {problem}
         </Notice>
       ) : null}

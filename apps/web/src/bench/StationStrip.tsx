@@ -2,6 +2,8 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useEffect, useState } from 'react';
 import { type ArcStanding, type SplicerContact, splicerContact } from '@cordel/core';
+import { stationStrip as t } from '@cordel/text/pages/bench/StationStrip';
+import { benchShared as shared } from '@cordel/text/pages/bench/shared';
 import { Press } from '@/ui/Press';
 import { useInks } from '@/ui/theme';
 import type { Setup } from './useSetup';
@@ -9,21 +11,27 @@ import type { Station } from './useStation';
 
 const arcWords = (arc: ArcStanding): string =>
   arc.state === 'due'
-    ? 'Arc: due'
+    ? t('arcDue')
     : arc.state === 'soon'
-      ? `Arc: in ${arc.arcsLeft}`
-      : `Arc: ${arc.arcsLeft} left`;
+      ? t('arcInArcsLeft', { arcsLeft: arc.arcsLeft })
+      : t('arcArcsLeft', { arcsLeft: arc.arcsLeft });
 
 const chartWords = (trouble: number, charted: boolean): string =>
-  trouble > 0 ? `Charts: ${trouble} off` : charted ? 'Charts: steady' : 'Charts: too few';
+  trouble > 0
+    ? t('chartsTroubleOff', { trouble })
+    : charted
+      ? t('chartsSteady')
+      : t('chartsTooFew');
 
 /** Whether records come, and when the last one did. */
 function contactWords(contact: SplicerContact, connected: boolean): string {
-  if (!connected) return 'no connection';
-  if (contact.code === 'none') return 'nothing received';
+  if (!connected) return t('noConnection');
+  if (contact.code === 'none') return t('nothingReceived');
   const ago =
-    contact.minutes < 60 ? `${contact.minutes} min` : `${Math.floor(contact.minutes / 60)} h`;
-  return contact.code === 'live' ? `live, ${ago} ago` : `last record ${ago} ago`;
+    contact.minutes < 60
+      ? t('minutesMin', { minutes: contact.minutes })
+      : `${Math.floor(contact.minutes / 60)} h`;
+  return contact.code === 'live' ? t('liveAgo', { ago }) : t('lastRecordAgo', { ago });
 }
 
 /** The moment, renewed twice a minute. */
@@ -62,10 +70,12 @@ export function StationStrip({
   const lastReceived =
     station.records.findLast(({ splicerId }) => splicerId === splicer?.id)?.receivedAt ?? null;
   const splicerWords = !splicer
-    ? 'Set up the splicer'
+    ? shared('setUpTheSplicer')
     : warnings.length > 0
-      ? `Setup: ${warnings.length} misfit`
-      : `Splicer: ${contactWords(splicerContact(lastReceived, now), station.live)}`;
+      ? t('setupWarningsMisfit', { warnings: warnings.length })
+      : t('splicerContact', {
+          contact: contactWords(splicerContact(lastReceived, now), station.live),
+        });
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}>
       <Chip label={splicerWords} off={warnings.length > 0} onPress={() => go('setup')} />

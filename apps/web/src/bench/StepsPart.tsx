@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import { type BenchStep, clockOf, stepsOf } from '@cordel/core';
 import { stepCautionText, stepText, wayText } from '@cordel/text/bench';
+import { stepsPart as t } from '@cordel/text/pages/bench/StepsPart';
 import { useKept } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import { Leaf } from '@/ui/Leaf';
@@ -31,13 +32,17 @@ export function StepsPart({
   });
   const at = Math.min(bench.draft.step, steps.length - 1);
   const step = steps[at]!;
-  const title = `${wayText(setup.setup.way)}: step ${at + 1} of ${steps.length}`;
+  const title = t('wayStepAtOfSteps', {
+    way: wayText(setup.setup.way),
+    at: at + 1,
+    steps: steps.length,
+  });
   if (open !== 'open')
     return (
       <Press
         look="bare"
         icon="chevron-down"
-        label="Show the steps"
+        label={t('showTheSteps')}
         onPress={() => setOpen('open')}
         style={{ alignSelf: 'flex-start' }}
       />
@@ -58,20 +63,22 @@ export function StepsPart({
         <Press
           look="bare"
           icon="chevron-up"
-          label="Fold the steps away"
+          label={t('hideTheSteps')}
           textSize={14}
           onPress={() => setOpen('folded')}
         />
       </View>
       <StepWords step={step} />
       {step.timer?.kind === 'heater' ? (
-        <Txt ink="ink2">Keep the splice first: its heater timer is offered below.</Txt>
+        <Txt ink="ink2">{t('saveTheSpliceFirstItsHeater')}</Txt>
       ) : null}
       <View style={{ flexDirection: 'row', gap: 8 }}>
-        {at > 0 ? <Press label="Step back" onPress={() => go(at - 1)} style={{ flex: 1 }} /> : null}
+        {at > 0 ? (
+          <Press label={t('stepBack')} onPress={() => go(at - 1)} style={{ flex: 1 }} />
+        ) : null}
         {step.timer && step.timer.kind !== 'heater' ? (
           <Press
-            label={`Start ${clockOf(step.timer.seconds)}`}
+            label={t('startClock', { clock: clockOf(step.timer.seconds) })}
             icon="timer-outline"
             onPress={() => timers.start(step.timer!.kind, label, step.timer!.seconds)}
             style={{ flex: 2 }}
@@ -79,7 +86,7 @@ export function StepsPart({
         ) : null}
         {at + 1 < steps.length ? (
           <Press
-            label="Done, next step"
+            label={t('doneNextStep')}
             look="dark"
             onPress={() => go(at + 1)}
             style={{ flex: 2 }}
@@ -92,7 +99,7 @@ export function StepsPart({
 
 function StepWords({ step }: { step: BenchStep }) {
   return (
-    <View role="status" aria-live="polite" aria-label="Step in hand" style={{ gap: 2 }}>
+    <View role="status" aria-live="polite" aria-label={t('stepInHand')} style={{ gap: 2 }}>
       <Txt kind="strong">{stepText(step.message)}</Txt>
       {step.caution ? <Txt ink="accent">{stepCautionText(step.caution)}</Txt> : null}
     </View>

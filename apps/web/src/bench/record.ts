@@ -1,6 +1,7 @@
 import { v7 as uuid } from 'uuid';
 import type { Attempt, Evidence, Origin, Reading, Ruling } from '@cordel/core';
 import { commands } from '@cordel/client';
+import { benchShared as t } from '@cordel/text/pages/bench/shared';
 import { outbox } from '@/data/client';
 import { personNow } from '@/data/storage';
 
@@ -65,7 +66,7 @@ export function newRuling(
 /** The word that the joint of a try just made is to be made again. */
 export const sentToRedo = (entry: Evidence): Ruling[] =>
   entry.type === 'attempt'
-    ? [newRuling(entry.spliceId, entry.tryId, 'redo', 'Sent to redo at the Bench.')]
+    ? [newRuling(entry.spliceId, entry.tryId, 'redo', t('sentToRedoAtTheBench'))]
     : [];
 
 /** The entry that takes another back. */

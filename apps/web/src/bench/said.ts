@@ -15,6 +15,9 @@ import {
 import { spliceReasonText, triesText } from '@cordel/text/loss';
 import { spliceStateText } from '@cordel/text/loss/states';
 import { lossProblemText } from '@cordel/text/measure';
+import { common } from '@cordel/text/pages/common';
+import { said as t } from '@cordel/text/pages/bench/said';
+import { benchShared as shared } from '@cordel/text/pages/bench/shared';
 import { type BenchSplice, readingKind } from './benchSplices';
 import type { BenchDraft, BenchMode } from './draft';
 
@@ -45,60 +48,64 @@ export function say(now: UnderThumb): Said {
   const typed = now.draft.typed[now.fiber.id] ?? '';
   return typed === '' || typed === '-'
     ? { word: '', detail: waitingWords(now), tone: 'plain', redo: false }
-    : { word: 'Check.', detail: lossProblemText(loss.error), tone: 'bad', redo: false };
+    : { word: common('check'), detail: lossProblemText(loss.error), tone: 'bad', redo: false };
 }
 
 function waitingWords({ fiber, mode, draft, wavelengthNm, limits }: UnderThumb): string {
-  if (mode === 'measure') return `Type the ${KINDS[draft.kind]} figure at ${wavelengthNm} nm.`;
+  if (mode === 'measure') return t('typeTheFigureAtNm', { kinds: KINDS[draft.kind], wavelengthNm });
   const tries = fiber.standing.tries.length;
   if (tries > 0)
-    return `${nextTryWords(tries, limits.maxTries)} Sleeve on first, then type the estimate.`;
-  return 'Sleeve on first. Splice, then type the splicer’s estimate.';
+    return t('sleeveOnFirstThenTypeThe', { nextTry: nextTryWords(tries, limits.maxTries) });
+  return t('sleeveOnFirstSpliceThenType');
 }
 
 /** Which try comes next; past those allowed the lead decides, in the Ledger's own words. */
 export const nextTryWords = (used: number, most: number): string =>
   tryCount(used, most).usedUp
     ? triesText(triesMessage(used, most))
-    : `Attempt ${used + 1} of ${most}.`;
+    : t('attemptUsedOfMost', { used: used + 1, most });
 
 /** One fiber over the line decides for its whole sleeve: all are broken and made again together. */
 function sayEstimates({ fiber, fibers, read, limits }: UnderThumb): Said {
   const limit = limits.splice.estimate[fiber.method];
-  const line = limit === null ? '' : `the ${formatLoss(limit)} dB redo line`;
+  const line = limit === null ? '' : t('theDbRedoLine', { limit: formatLoss(limit) });
   for (const splice of fibers) {
     const loss = read(splice);
     if (!loss.ok) continue;
     const tries = splice.standing.tries.length + 1;
     const advice = adviseEstimate(loss.value, tries, splice.method, limits);
     if (advice === 'good') continue;
-    const where = fibers.length > 1 ? `Fiber ${splice.fiberA} over ${line}.` : `Over ${line}.`;
+    const where =
+      fibers.length > 1
+        ? t('fiberAOverLine', { fiberA: splice.fiberA, line })
+        : t('overLine', { line });
     const most = limits.maxTries;
     if (advice === 'needs the lead')
       return {
-        word: 'Needs the lead.',
-        detail: `${where} ${triesText(triesMessage(tries, most))} Keep it: the lead accepts it or sends it to redo.`,
+        word: t('needsTheLead'),
+        detail: t('keepItTheLeadAcceptsIt', { where, tries: triesText(triesMessage(tries, most)) }),
         tone: 'bad',
         redo: false,
       };
     if (advice === 'last try')
       return {
-        word: 'Last attempt.',
-        detail: `${where} One attempt of ${most} is left.`,
+        word: t('lastAttempt'),
+        detail: t('oneAttemptOfIsLeft', { where, most }),
         tone: 'bad',
         redo: true,
       };
     return {
-      word: 'Redo.',
-      detail: `${where} ${most - tries} of ${most} attempts are left.`,
+      word: t('redo'),
+      detail: t('ofAttemptsAreLeft', { where, left: most - tries, most }),
       tone: 'bad',
       redo: true,
     };
   }
-  const more = limits.grade === 'estimate' ? '' : ` ${capital(limits.grade)} test still to come.`;
+  const more =
+    limits.grade === 'estimate' ? '' : t('testStillToCome', { capital: capital(limits.grade) });
   return {
-    word: 'Good.',
-    detail: `${limit === null ? 'No limit for estimates.' : `Not over ${line}.`}${more}`,
+    word: shared('good'),
+    detail: `${limit === null ? t('noLimitForEstimates') : t('notOverLine', { line })}${more}`,
     tone: 'good',
     redo: false,
   };
@@ -127,22 +134,24 @@ function sayReading({ fiber, draft, wavelengthNm, limits }: UnderThumb, lossMdb:
   const reasons = reasonsFor(standing, judgement, fiber.method, limits);
   const { verdict, missing } = judgement;
   const waiting =
-    missing.length > 0 ? `Still missing: ${limits.grade} at ${missing.join(' and ')} nm.` : '';
+    missing.length > 0
+      ? t('stillMissingAtNm', { grade: limits.grade, missing: missing.join(' and ') })
+      : '';
   return {
     word: `${capital(spliceStateText(spliceState(judgement)))}.`,
     detail:
       [reasons[0] && spliceReasonText(reasons[0]), waiting].filter(Boolean).join(' ') ||
-      'Within the limit.',
+      t('withinTheLimit'),
     tone: verdict === 'pass' ? 'good' : verdict === 'fail' ? 'bad' : 'plain',
     redo: false,
   };
 }
 
 const KINDS: Record<BenchDraft['kind'], string> = {
-  AB: 'A to B',
-  BA: 'B to A',
-  'two-way': 'two-way average',
-  insertion: 'insertion loss',
+  AB: shared('aToB'),
+  BA: shared('bToA'),
+  'two-way': t('twoWayAverage'),
+  insertion: t('insertionLoss'),
 };
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -12,6 +12,7 @@ import {
   sleevesOf,
 } from '@cordel/core';
 import type { ClosureWork } from '@cordel/client';
+import { benchShared as t } from '@cordel/text/pages/bench/shared';
 import { useProjectView } from '@/projects/context';
 import {
   type BenchSplice,
@@ -150,7 +151,7 @@ export function useBench(
     if (!again && rest >= 0) return change({ sleeve: sleeve.key, cursor: rest });
     const entries = entriesTyped();
     if (again) entries.push(...entries.flatMap(sentToRedo));
-    const said = `${words(fibers)}: ${again ? 'to redo' : mode === 'measure' ? `${nm} nm` : 'estimate'}`;
+    const said = `${words(fibers)}: ${again ? t('toRedo') : mode === 'measure' ? `${nm} nm` : 'estimate'}`;
     recordEvidence(entries, said);
     const kept = !again && mode !== 'measure';
     const history = withStep(draft.history, {
@@ -167,7 +168,7 @@ export function useBench(
   const keepAndTake = (next: SplicerRecord) => {
     if (!sleeve || !fibers.some((splice) => read(splice).ok)) return;
     const entries = entriesTyped();
-    recordEvidence(entries, `${words(fibers)}: estimate`);
+    recordEvidence(entries, t('whatEstimate', { what: words(fibers) }));
     take(next, sleeve.key, {
       history: withStep(draft.history, {
         sleeve: sleeve.key,
@@ -197,8 +198,8 @@ export function useBench(
     const last = draft.history.at(-1);
     if (!last) return;
     recordEvidence(
-      last.entries.map((before) => takeBack(before, 'Slip of the hand, undone at the Bench.')),
-      `${last.words}: undone`,
+      last.entries.map((before) => takeBack(before, t('slipOfTheHandUndoneAt'))),
+      t('whatUndone', { what: last.words }),
     );
     const history = draft.history.slice(0, -1);
     change({ ...FRESH, sleeve: last.sleeve, history });

@@ -1,6 +1,7 @@
 import { useEffect, useMemo } from 'react';
 import { type Match, type ReceivedRecord, matchRecord } from '@cordel/core';
 import { askReasonText, passReasonText } from '@cordel/text/bench';
+import { benchShared as t } from '@cordel/text/pages/bench/shared';
 import { type BenchSplice, fusedTogether } from './benchSplices';
 import type { Bench } from './useBench';
 import type { Setup } from './useSetup';
@@ -104,7 +105,7 @@ export function useRecords(bench: Bench, closure: string, station: Station, setu
 function whyAsked(match: Match): string {
   switch (match.kind) {
     case 'fits':
-      return 'It was not kept when the next splice came.';
+      return t('itWasNotSavedWhenThe');
     case 'passes':
       return passReasonText(match.why);
     case 'asks':

@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import { type InstrumentEntry, type ReceivedRecord, type Splicer } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
 import { COMMANDS, answerOf, commands, withWrites } from '@cordel/client';
+import { benchShared as t } from '@cordel/text/pages/bench/shared';
 import { api } from '@/data/api';
 import { useLive } from '@/data/changes';
 import { outbox, useOutbox, usePendingEvidence } from '@/data/client';
@@ -101,6 +102,6 @@ export function setAside(projectId: string, recordId: string, why: string): void
   void outbox.add(
     commands.setRecordsAside,
     { projectId, entries: [{ ...signed(), recordId, why }] },
-    'A record set aside',
+    t('aRecordSetAside'),
   );
 }

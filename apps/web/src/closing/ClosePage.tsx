@@ -1,5 +1,7 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { View } from 'react-native';
+import { common } from '@cordel/text/pages/common';
+import { closePage as t } from '@cordel/text/pages/closing/ClosePage';
 import { usePerson } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import { NamePanel } from '@/bench/NamePanel';
@@ -23,16 +25,16 @@ export function ClosePage() {
   const router = useRouter();
   const [person] = usePerson();
   const { made, write, error } = useClosing(closureId);
-  if (person === '') return <NamePanel onward="Go on to closing" />;
+  if (person === '') return <NamePanel onward={t('goOnToClosing')} />;
   const chosen = PARTS.find((one) => one === part) ?? 'list';
   return (
     <Page
-      title="Close"
+      title={common('close')}
       above={made?.closure.name ?? project.name}
       back={`/p/${project.id}/route/${closureId}`}
       right={
         <Press
-          label="Labels"
+          label={common('labels')}
           icon="qrcode"
           onPress={() => router.push(`/p/${project.id}/kit/labels?closure=${closureId}` as never)}
         />
@@ -56,7 +58,7 @@ export function ClosePage() {
           </View>
           {made.state.stage === 'signed' ? (
             <Txt kind="strong" ink="green">
-              Closed, tested and signed.
+              {t('closedTestedAndSigned')}
             </Txt>
           ) : null}
           {chosen === 'list' ? <ListPart closing={made} write={write} /> : null}
@@ -76,13 +78,13 @@ function tabWords(part: Part, { state }: Closing): string {
   const said = state.points.filter((one) => one.state === 'good' || one.state === 'waived').length;
   switch (part) {
     case 'list':
-      return `List ${said}/${state.points.length}`;
+      return t('listDoneOfAll', { done: said, all: state.points.length });
     case 'test':
-      return 'Test';
+      return t('test');
     case 'sign':
-      return `Sign ${state.signatures.length}/2`;
+      return t('signSignatures2', { signatures: state.signatures.length });
     case 'visits':
-      return 'Visits';
+      return t('visits');
   }
 }
 
@@ -103,9 +105,9 @@ function NextPart({ closing, part }: { closing: Closing; part: Part }) {
         : null;
   if (!next || state.stage === 'signed') return null;
   const words = {
-    list: 'Back to the list',
-    test: 'On to the pressure test',
-    sign: 'On to signing',
+    list: t('backToTheList'),
+    test: t('onToThePressureTest'),
+    sign: t('onToSigning'),
     visits: '',
   };
   return <Press label={words[next]} look="next" onPress={() => router.setParams({ part: next })} />;

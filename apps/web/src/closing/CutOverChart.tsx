@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import type { CutOverPlan } from '@cordel/core/close';
+import { closingShared as t } from '@cordel/text/pages/closing/shared';
 import { useClock } from '@/projects/useClock';
 import { Txt } from '@/ui/Txt';
 import { useInks } from '@/ui/theme';
@@ -18,7 +19,7 @@ export function CutOverChart({ plan, start }: { plan: Omit<CutOverPlan, 'best'>;
           <View key={name} style={{ gap: 2 }}>
             <Txt>
               <Txt kind="strong">{name}</Txt>
-              {`: down ${clock(from)} to ${clock(to)}, ${minutes} min`}
+              {t('downToMin', { from: clock(from), to: clock(to), minutes })}
             </Txt>
             <View style={{ height: 14, borderWidth: 1, borderColor: inks.rule }}>
               <View
@@ -38,7 +39,15 @@ export function CutOverChart({ plan, start }: { plan: Omit<CutOverPlan, 'best'>;
       <View style={{ gap: 2 }}>
         {plan.steps.map((step, index) => (
           <Txt key={index}>
-            {`${index + 1}. ${clock(step.from)} fiber ${step.job.fibers.join(', ')}: ${step.down.length > 0 ? `down ${step.down.join(', ')}` : 'nothing is down'}`}
+            {t('indexClockFiberFibersDown', {
+              index: index + 1,
+              clock: clock(step.from),
+              fibers: step.job.fibers.join(', '),
+              down:
+                step.down.length > 0
+                  ? t('down', { down: step.down.join(', ') })
+                  : t('nothingIsDown'),
+            })}
           </Txt>
         ))}
       </View>

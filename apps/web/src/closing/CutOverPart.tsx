@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import { plural, groupBy } from '@cordel/core';
+import { groupBy } from '@cordel/core';
 import {
   type CutOverJob,
   type CutOverPlan,
@@ -10,6 +10,8 @@ import {
   planCutOver,
 } from '@cordel/core/close';
 import { circuitsProblemText, fiberNumbersProblemText } from '@cordel/text/close';
+import { cutOverPart as t } from '@cordel/text/pages/closing/CutOverPart';
+import { closingShared as shared } from '@cordel/text/pages/closing/shared';
 import { useKept } from '@/data/storage';
 import { useClock } from '@/projects/useClock';
 import { Leaf } from '@/ui/Leaf';
@@ -48,57 +50,56 @@ export function CutOverPart({ closing, write }: { closing: Closing; write: Closi
           start: from.toISOString(),
         },
       ],
-      'order of a cut-over',
+      t('orderOfACutOver'),
     );
   };
   return (
     <Leaf style={{ gap: 12 }}>
       <Txt kind="name" heading={2}>
-        Cut-over of live fibers
+        {t('cutOverOfLiveFibers')}
       </Txt>
-      <Txt>
-        Everything that can be made before is made before: new cable open, in its tray, cleaved. A
-        circuit is down from its first break until its last sleeve.
-      </Txt>
-      <Txt ink="accent">
-        Never look into a live fiber: its light is invisible. Tell the owner before each break, as
-        the company’s practice says.
-      </Txt>
+      <Txt>{t('everythingThatCanBeMadeBefore')}</Txt>
+      <Txt ink="accent">{t('neverLookIntoALiveFiber')}</Txt>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
         <TextField
-          label="Fibers to cut over"
-          hint="By number: 1-12, 17"
+          label={t('fibersToCutOver')}
+          hint={t('byNumber11217')}
           value={fibers}
           onChange={setFibers}
         />
-        <TextField label="Minutes a sleeve" value={each} onChange={setEach} />
-        <TextField label="First break at" hint="Such as 22:00" value={start} onChange={setStart} />
-        <TextField label="By" hint="single or ribbon" value={way} onChange={setWay} />
+        <TextField label={t('minutesASleeve')} value={each} onChange={setEach} />
+        <TextField
+          label={t('firstBreakAt')}
+          hint={t('suchAs2200')}
+          value={start}
+          onChange={setStart}
+        />
+        <TextField label={t('by')} hint={t('singleOrRibbon')} value={way} onChange={setWay} />
       </View>
       <TextInput
         mode="outlined"
         multiline
-        label="Circuits in service, a line each"
-        aria-label="Circuits in service, a line each"
-        placeholder={'clinic: 1-2\ndairy x3: 5, 6'}
+        label={t('circuitsInServiceALineEach')}
+        aria-label={t('circuitsInServiceALineEach')}
+        placeholder={t('clinic12DairyX35')}
         value={live}
         onChangeText={setLive}
         style={{ minHeight: 96 }}
       />
       {!read.ok ? (
-        <Notice word="Not yet.">{read.error}</Notice>
+        <Notice word={shared('notYet')}>{read.error}</Notice>
       ) : (
         <>
-          <Notice word={read.value.plan.best ? 'The least time down.' : 'A good order.'}>
+          <Notice word={read.value.plan.best ? t('theLeastTimeDown') : t('aGoodOrder')}>
             {orderWords(read.value.plan)}
           </Notice>
           {from ? (
             <>
               <CutOverChart plan={read.value.plan} start={from} />
-              <Press label="Keep this order with the record" look="next" onPress={keep} />
+              <Press label={t('saveThisOrderWithTheRecord')} look="next" onPress={keep} />
             </>
           ) : (
-            <Notice word="Not yet.">First break at: write a time, such as 22:00.</Notice>
+            <Notice word={shared('notYet')}>{t('firstBreakAtWriteATime')}</Notice>
           )}
         </>
       )}
@@ -107,18 +108,23 @@ export function CutOverPart({ closing, write }: { closing: Closing; write: Closi
 }
 
 const orderWords = ({ steps, minutes, circuits, best }: CutOverPlan): string =>
-  `${plural(steps.length, 'sleeve')}, ${minutes} min from the first break; longest down ${Math.max(0, ...circuits.map((one) => one.minutes))} min.${best ? '' : ' With so many that hang together it is not proven that none is better.'}`;
+  t('minFromTheFirstBreakLongest', {
+    sleeves: steps.length,
+    minutes,
+    longest: Math.max(0, ...circuits.map((one) => one.minutes)),
+    best: best ? '' : t('withSoManyThatHangTogether'),
+  });
 
 function readCutOver(typed: { fibers: string; live: string; each: string; way: string }) {
   if (typed.fibers.trim() === '')
-    return { ok: false as const, error: 'Say which fibers are cut over.' };
+    return { ok: false as const, error: t('sayWhichFibersAreCutOver') };
   const fibers = parseFibers(typed.fibers);
   if (!fibers.ok) return { ok: false as const, error: fiberNumbersProblemText(fibers.error) };
   const live = parseLive(typed.live);
   if (!live.ok) return { ok: false as const, error: circuitsProblemText(live.error) };
   const minutes = Number(typed.each);
   if (!(minutes > 0 && minutes <= 240))
-    return { ok: false as const, error: 'Minutes a sleeve: a number up to 240.' };
+    return { ok: false as const, error: t('minutesASleeveANumberUp') };
   return {
     ok: true as const,
     value: {

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import type { CutOverCircuit, KeptCutOver } from '@cordel/core/close';
+import { cutOverRecord as t } from '@cordel/text/pages/closing/CutOverRecord';
 import { useClock } from '@/projects/useClock';
 import { Leaf } from '@/ui/Leaf';
 import { Press } from '@/ui/Press';
@@ -23,9 +24,9 @@ export function CutOverRecord({ kept, write }: { kept: KeptCutOver; write: Closi
   return (
     <Leaf style={{ gap: 12 }}>
       <Txt kind="name" heading={2}>
-        Cut-over as it goes
+        {t('cutOverAsItGoes')}
       </Txt>
-      <Txt>Press as each circuit goes down and as its owner says it is back.</Txt>
+      <Txt>{t('pressAsEachCircuitGoesDown')}</Txt>
       {order.map((circuit) => (
         <View
           key={circuit.name}
@@ -38,14 +39,16 @@ export function CutOverRecord({ kept, write }: { kept: KeptCutOver; write: Closi
           {circuit.upAt === null ? (
             <Press
               label={
-                circuit.downAt === null ? `${circuit.name} is down` : `${circuit.name} is back`
+                circuit.downAt === null
+                  ? t('nameIsDown', { name: circuit.name })
+                  : t('nameIsBack', { name: circuit.name })
               }
               look={circuit.downAt === null ? 'plain' : 'dark'}
               onPress={() => say(circuit, circuit.downAt === null ? 'down' : 'up')}
             />
           ) : (
             <Press
-              label={`${circuit.name} is down again`}
+              label={t('isDownAgain', { name: circuit.name })}
               look="bare"
               style={{ alignSelf: 'flex-start', paddingHorizontal: 0 }}
               onPress={() => say(circuit, 'down')}
@@ -53,7 +56,7 @@ export function CutOverRecord({ kept, write }: { kept: KeptCutOver; write: Closi
           )}
         </View>
       ))}
-      <Txt kind="strong">As planned</Txt>
+      <Txt kind="strong">{t('asPlanned')}</Txt>
       <CutOverChart plan={plan} start={new Date(entry.start)} />
     </Leaf>
   );

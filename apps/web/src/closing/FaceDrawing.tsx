@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import Svg, { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { Hardware } from '@cordel/core';
 import { faceOf } from '@cordel/core/close';
+import { closingShared as t } from '@cordel/text/pages/closing/shared';
 import { FONTS, useInks } from '@/ui/theme';
 
 interface FaceDrawingProps {
@@ -57,8 +58,8 @@ export function FaceDrawing({
   const bolted = tight !== undefined;
   const words = [
     `${hardware.name}: ${face.ports.map(({ name }) => name).join(', ')}`,
-    bubbling.length > 0 ? `bubbles at ${bubbling.join(', ')}` : '',
-    bolted ? `${tight.size} of ${face.bolts.length} bolts tight` : '',
+    bubbling.length > 0 ? t('bubblesAtBubbling', { bubbling: bubbling.join(', ') }) : '',
+    bolted ? t('ofBoltsTight', { size: tight.size, bolts: face.bolts.length }) : '',
   ];
   return (
     <View

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import Svg, { Circle, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { GaugeUnit } from '@cordel/core';
 import { type PressureRound, formatGauge, gaugeAt, readingsOf } from '@cordel/core/close';
+import { closingShared as t } from '@cordel/text/pages/closing/shared';
 import { FONTS, useInks } from '@/ui/theme';
 
 const HEIGHT = 190;
@@ -34,7 +35,17 @@ export function GaugeChart({ pressed, unit }: { pressed: PressureRound; unit: Ga
     <View
       onLayout={({ nativeEvent }) => setWidth(Math.max(260, nativeEvent.layout.width))}
       role="img"
-      aria-label={`Gauge from ${formatGauge(first.gaugePa, unit)} to ${formatGauge(readings.at(-1)!.gaugePa, unit)} in ${last.toFixed(1)} minutes${alone.length > 0 ? `; by temperature alone ${formatGauge(Math.round(alone.at(-1)!.gaugePa), unit)}` : ''}`}
+      aria-label={t('gaugeFromToInMinutes', {
+        first: formatGauge(first.gaugePa, unit),
+        last: formatGauge(readings.at(-1)!.gaugePa, unit),
+        minutes: last.toFixed(1),
+        alone:
+          alone.length > 0
+            ? t('byTemperatureAlone', {
+                gauge: formatGauge(Math.round(alone.at(-1)!.gaugePa), unit),
+              })
+            : '',
+      })}
     >
       <Svg width={width} height={HEIGHT}>
         <Rect
@@ -86,7 +97,7 @@ export function GaugeChart({ pressed, unit }: { pressed: PressureRound; unit: Ga
             fill={inks.ink}
             textAnchor={minutes === last ? 'end' : minutes === 0 ? 'start' : 'middle'}
           >
-            {`${minutes.toFixed(minutes === 0 ? 0 : 1)} min`}
+            {t('minutesMin', { minutes: minutes.toFixed(minutes === 0 ? 0 : 1) })}
           </SvgText>
         ))}
       </Svg>

@@ -2,6 +2,8 @@ import { View } from 'react-native';
 import { sealPorts } from '@cordel/core';
 import { type LookedPoint, POINT_GROUPS, type PointGroup, nextBolt } from '@cordel/core/close';
 import { pointText } from '@cordel/text/close';
+import { listPart as t } from '@cordel/text/pages/closing/ListPart';
+import { common } from '@cordel/text/pages/common';
 import { useProjectView } from '@/projects/context';
 import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
@@ -9,15 +11,16 @@ import { Txt } from '@/ui/Txt';
 import { useWide } from '@/ui/useWide';
 import { FaceDrawing } from './FaceDrawing';
 import { PointRow, type Word } from './PointRow';
+import { readOf } from './pointWords';
 import type { Closing, ClosingHook } from './useClosing';
 
 const HEADS: Record<PointGroup, string> = {
-  work: 'What the plan says and what is there',
-  trays: 'Trays and tubes',
-  cables: 'Cables',
-  ports: 'Ports',
-  faces: 'Sealing faces',
-  bolts: 'Bolts, in this order',
+  work: t('whatThePlanSaysAndWhat'),
+  trays: t('traysAndTubes'),
+  cables: common('cables'),
+  ports: t('ports'),
+  faces: t('sealingFaces'),
+  bolts: t('boltsInThisOrder'),
 };
 
 /** The list that is gone through before the cover goes on. */
@@ -27,7 +30,17 @@ export function ListPart({ closing, write }: { closing: Closing; write: ClosingH
   const { units } = useProjectView().project;
   const say = (looked: LookedPoint, { verdict, why, slots = [], photos = [] }: Word) =>
     void write(
-      [{ kind: 'point', point: looked.point.key, verdict, why: why ?? null, slots, photos }],
+      [
+        {
+          kind: 'point',
+          point: looked.point.key,
+          read: readOf(looked.point.message, pointText(looked.point.message, units)),
+          verdict,
+          why: why ?? null,
+          slots,
+          photos,
+        },
+      ],
       pointText(looked.point.message, units),
     );
   const groups = POINT_GROUPS.map((group) => ({
@@ -36,10 +49,7 @@ export function ListPart({ closing, write }: { closing: Closing; write: ClosingH
   })).filter(({ points }) => points.length > 0);
   return (
     <View style={{ gap: 16 }}>
-      <Notice word="Before the cover.">
-        Shards cut: eyes, skin, food; they go into a closed container. Where the law or the company
-        asks for a qualified person, that person does it.
-      </Notice>
+      <Notice word={t('beforeTheCover')}>{t('shardsCutEyesSkinFoodThey')}</Notice>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 16 }}>
         {groups.map(({ group, points }) => (
           <Leaf key={group} style={{ width: wide ? '48.5%' : '100%', gap: 4 }}>
@@ -47,7 +57,9 @@ export function ListPart({ closing, write }: { closing: Closing; write: ClosingH
               <Txt kind="name" heading={2} style={{ flex: 1 }}>
                 {HEADS[group]}
               </Txt>
-              <Txt kind="strong">{`${points.filter(isSaid).length} of ${points.length}`}</Txt>
+              <Txt kind="strong">
+                {t('countOfPoints', { count: points.filter(isSaid).length, points: points.length })}
+              </Txt>
             </View>
             {group === 'ports' || group === 'bolts' ? (
               <GroupDrawing closing={closing} group={group} points={points} />
@@ -86,7 +98,7 @@ function GroupDrawing({
     .ports.filter((use) => use.entries.length > 0)
     .map(({ port }) => port.name);
   if (group === 'ports') return <FaceDrawing hardware={hardware} sealed={sealed} />;
-  const numberOf = (key: string | null) => (key?.startsWith('bolt:') ? Number(key.slice(5)) : null);
+  const numberOf = (key: string | null) => Number(/^bolt:(\d+)$/.exec(key ?? '')?.[1]) || null;
   const tight = new Set(points.filter(isSaid).flatMap(({ point }) => numberOf(point.key) ?? []));
   return (
     <FaceDrawing

@@ -2,13 +2,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { commands, waitingInputs } from '@cordel/client';
 import type { LookedPoint } from '@cordel/core/close';
-import {
-  foundText,
-  pointCautionText,
-  pointText,
-  remedyText,
-  splicedSinceText,
-} from '@cordel/text/close';
+import { pointCautionText, pointText, remedyText } from '@cordel/text/close';
+import { pointRow as t } from '@cordel/text/pages/closing/PointRow';
 import { useOutbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { useClock } from '@/projects/useClock';
@@ -18,6 +13,7 @@ import { TextField } from '@/ui/TextField';
 import { pickFile } from '@/ui/pickFile';
 import { useInks } from '@/ui/theme';
 import { keepPhoto } from './photos';
+import { pointStateText } from './pointWords';
 
 /** What a person says of a point. */
 export interface Word {
@@ -70,7 +66,7 @@ export function PointRow({ looked, closureId, ready, onSay }: PointRowProps) {
       <Press
         role="checkbox"
         aria-checked={said}
-        aria-label={`${asked}: ${wordsOf(looked, clock)}`}
+        aria-label={`${asked}: ${pointStateText(looked, clock)}`}
         icon={mark}
         look="bare"
         disabled={point.found !== undefined || (!ready && !said)}
@@ -83,17 +79,21 @@ export function PointRow({ looked, closureId, ready, onSay }: PointRowProps) {
       </Press>
       <View style={{ flexDirection: 'row', gap: 8, alignItems: 'center', paddingLeft: 30 }}>
         <Txt style={{ flex: 1 }} kind="small" ink={bad ? 'accent' : said ? 'green' : 'ink2'}>
-          {wordsOf(looked, clock)}
+          {pointStateText(looked, clock)}
         </Txt>
         {point.found || bad ? null : (
           <Press
-            label="Fail"
+            label={t('fail')}
             textSize={15}
             onPress={() => onSay({ verdict: 'bad', slots: [], photos })}
           />
         )}
         {point.found || photos.length >= MOST_PHOTOS ? null : (
-          <Press label={`Photo: ${asked}`} icon="camera-outline" onPress={() => void addPhoto()}>
+          <Press
+            label={t('photoAsked', { asked })}
+            icon="camera-outline"
+            onPress={() => void addPhoto()}
+          >
             <></>
           </Press>
         )}
@@ -104,19 +104,6 @@ export function PointRow({ looked, closureId, ready, onSay }: PointRowProps) {
       {bad ? <Fixing looked={looked} onSay={onSay} /> : null}
     </View>
   );
-}
-
-function wordsOf(
-  { point, state, entry, splicedSlot }: LookedPoint,
-  clock: (ms: number) => string,
-): string {
-  if (splicedSlot !== null) return splicedSinceText(splicedSlot);
-  if (point.found && state !== 'waived') return foundText(point.found.message);
-  if (state === 'open') return 'not checked';
-  if (state === 'waived') return `waived by ${entry?.by}: ${entry?.why}`;
-  const when = entry ? clock(Date.parse(entry.at)) : '';
-  const slots = entry && entry.slots.length > 0 ? `, slot ${entry.slots.join(', ')}` : '';
-  return `${state === 'good' ? 'OK' : `failed${slots}`} · ${entry?.by} ${when}`;
 }
 
 /** What to do where a point fails, and the two ways on. */
@@ -138,18 +125,18 @@ function Fixing({ looked, onSay }: { looked: LookedPoint; onSay(word: Word): voi
   return (
     <View style={{ borderLeftWidth: 6, borderColor: inks.accent, paddingLeft: 12, gap: 8 }}>
       <Txt>
-        <Txt kind="strong">Do: </Txt>
+        <Txt kind="strong">{t('do')}</Txt>
         {remedyText(point)}
       </Txt>
       {point.slots ? (
         <View style={{ gap: 4 }}>
-          <Txt ink="ink2">Which slots?</Txt>
+          <Txt ink="ink2">{t('whichSlots')}</Txt>
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}>
             {point.slots.map((slot) => (
               <Press
                 key={slot}
                 label={String(slot)}
-                aria-label={`Slot ${slot}`}
+                aria-label={t('slot', { slot })}
                 aria-pressed={slots.includes(slot)}
                 look={slots.includes(slot) ? 'dark' : 'plain'}
                 onPress={() => turn(slot)}
@@ -161,18 +148,18 @@ function Fixing({ looked, onSay }: { looked: LookedPoint; onSay(word: Word): voi
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {point.found ? null : (
           <Press
-            label="Repaired: OK now"
+            label={t('repairedOkNow')}
             look="next"
             onPress={() => onSay({ verdict: 'good', photos })}
           />
         )}
-        {waiving ? null : <Press label="Waive it" onPress={() => setWaiving(true)} />}
+        {waiving ? null : <Press label={t('waiveIt')} onPress={() => setWaiving(true)} />}
       </View>
       {waiving ? (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>
-          <TextField label="Why is it waived?" value={why} onChange={setWhy} />
+          <TextField label={t('whyIsItWaived')} value={why} onChange={setWhy} />
           <Press
-            label="Waive for this reason"
+            label={t('waiveForThisReason')}
             look="next"
             disabled={why.trim() === ''}
             onPress={() => onSay({ verdict: 'waived', why: why.trim(), slots, photos })}
@@ -198,7 +185,7 @@ function Photos({ ids }: { ids: readonly string[] }) {
         <img
           key={id}
           src={sourceOf(id)}
-          alt={`Photo ${index + 1}`}
+          alt={t('photoIndex', { index: index + 1 })}
           style={{ height: 84, maxWidth: 150, objectFit: 'cover', border: `2px solid ${inks.ink}` }}
         />
       ))}

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { clockOf, formatTemperature, plural } from '@cordel/core';
+import { clockOf, formatTemperature } from '@cordel/core';
 import {
   BUBBLES_SEEN,
   type BubblesSeen,
@@ -15,6 +15,9 @@ import {
 import { CONDITIONS, type Condition } from '@cordel/standin/gauge';
 import { leakCauseText, leakRemedyText, roundReasonText } from '@cordel/text/close';
 import { measureProblemText } from '@cordel/text/measure';
+import { roundPart as t } from '@cordel/text/pages/closing/RoundPart';
+import { closingShared as shared } from '@cordel/text/pages/closing/shared';
+import { errorText } from '@cordel/text/record';
 import { v7 as uuid } from 'uuid';
 import { api } from '@/data/api';
 import { queryClient } from '@/data/client';
@@ -49,23 +52,25 @@ export function RoundPart(props: RoundPartProps) {
       <Notice
         word={
           {
-            'under way': 'Pressure is on.',
-            passed: pressed.origin === 'simulated' ? 'Passed, simulated.' : 'Passed.',
-            failed: 'Failed.',
-            over: 'Over the limit.',
+            'under way': t('pressureIsOn'),
+            passed: pressed.origin === 'simulated' ? t('passedSimulated') : shared('passed'),
+            failed: t('failed'),
+            over: t('overTheLimit'),
           }[state]
         }
         ink={state === 'passed' ? 'green' : state === 'under way' ? 'ink' : 'accent'}
         live
       >
-        {`${roundReasonText(pressed.reason)} Release it before opening, repairing or leaving.`}
+        {t('releaseItBeforeOpeningRepairingOr', { roundReason: roundReasonText(pressed.reason) })}
       </Notice>
       <Leaf style={{ gap: 12 }}>
         <View
           style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'baseline' }}
         >
           <Clock since={round.at} />
-          <Txt kind="strong">{`limit ${formatGauge(round.limitPa, round.unit, 'down')}`}</Txt>
+          <Txt kind="strong">
+            {t('limit', { limit: formatGauge(round.limitPa, round.unit, 'down') })}
+          </Txt>
         </View>
         <GaugeChart pressed={pressed} unit={round.unit} />
         <Calculated pressed={pressed} />
@@ -73,22 +78,26 @@ export function RoundPart(props: RoundPartProps) {
       </Leaf>
       <BubblesPart {...props} />
       <Press
-        label="Release the pressure"
+        label={t('releaseThePressure')}
         look={state === 'under way' ? 'plain' : 'next'}
         onPress={() => setReleasing(true)}
       />
-      <Sheet title="Release the pressure" visible={releasing} onClose={() => setReleasing(false)}>
-        <Txt>Open the valve slowly, away from your face, until the gauge shows zero.</Txt>
+      <Sheet
+        title={t('releaseThePressure')}
+        visible={releasing}
+        onClose={() => setReleasing(false)}
+      >
+        <Txt>{t('openTheValveSlowlyAwayFrom')}</Txt>
         {(['mending', 'opening', 'leaving'] as const).map((before) => (
           <Press
             key={before}
-            label={`It shows zero: released before ${BEFORE[before]}`}
+            label={t('itShowsZeroReleasedBefore', { before: BEFORE[before] })}
             look={before === (state === 'passed' ? 'leaving' : 'mending') ? 'next' : 'plain'}
             onPress={() => {
               setReleasing(false);
               void write(
                 [{ kind: 'release', roundId: round.id, before }],
-                `pressure released before ${BEFORE[before]}`,
+                t('pressureReleasedBefore', { before: BEFORE[before] }),
               );
             }}
           />
@@ -122,12 +131,25 @@ function Calculated({ pressed }: { pressed: PressureRound }) {
     <View style={{ gap: 4 }}>
       {first && last && first !== last ? (
         <Txt>
-          {`From ${formatTemperature(first.temperature!, temperatureUnit)} to ${formatTemperature(last.temperature!, temperatureUnit)} a tight closure would go from ${formatGauge(first.gaugePa, round.unit)} to ${formatGauge(Math.round(gaugeAt(first.gaugePa, round.airPa, first.temperature!, last.temperature!)), round.unit)} once its air has followed; the gauge shows ${formatGauge(last.gaugePa, round.unit)}.`}
+          {t('fromToATightClosureWould', {
+            before: formatTemperature(first.temperature!, temperatureUnit),
+            after: formatTemperature(last.temperature!, temperatureUnit),
+            gaugeBefore: formatGauge(first.gaugePa, round.unit),
+            gaugeTight: formatGauge(
+              Math.round(
+                gaugeAt(first.gaugePa, round.airPa, first.temperature!, last.temperature!),
+              ),
+              round.unit,
+            ),
+            gaugeShown: formatGauge(last.gaugePa, round.unit),
+          })}
         </Txt>
       ) : null}
       <Txt kind="strong">{estimateWords(pressed, round.unit)}</Txt>
       {pressed.origin ? (
-        <Txt ink="ink2">{`${plural(pressed.readings.length, 'reading')}, ${pressed.origin}`}</Txt>
+        <Txt ink="ink2">
+          {t('readingsOrigin', { readings: pressed.readings.length, origin: pressed.origin })}
+        </Txt>
       ) : null}
     </View>
   );
@@ -155,7 +177,7 @@ function ReadingPart({ pressed, write }: RoundPartProps) {
           origin: 'typed',
         },
       ],
-      `gauge ${formatGauge(gaugePa, round.unit)}`,
+      t('gauge', { gauge: formatGauge(gaugePa, round.unit) }),
     );
   };
   const take = () => {
@@ -166,31 +188,40 @@ function ReadingPart({ pressed, write }: RoundPartProps) {
     const meant = likelyUnit(read.value, round.unit, last);
     if (meant)
       return setProblem(
-        `${formatGauge(read.value, round.unit)} is far from ${formatGauge(last, round.unit)} before it: the gauge may show ${meant}. Type the unit behind the figure, such as ${shown.trim()} ${meant}.`,
+        t('isFarFromBeforeItThe', {
+          gauge: formatGauge(read.value, round.unit),
+          last: formatGauge(last, round.unit),
+          meant,
+          shown: shown.trim(),
+          unit: meant,
+        }),
       );
     if (read.value > 70_000 || read.value < -5000)
-      return setProblem(
-        `${formatGauge(read.value, round.unit)} is no reading of this test: check the unit.`,
-      );
+      return setProblem(t('isNoReadingOfThisTest', { gauge: formatGauge(read.value, round.unit) }));
     keep(read.value, celsius.value);
   };
   return (
     <View style={{ gap: 10 }}>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
-        <TextField label={`Gauge, ${round.unit}`} value={shown} onChange={setShown} />
+        <TextField label={t('gaugeUnit', { unit: round.unit })} value={shown} onChange={setShown} />
         <TextField
-          label="Surface temperature"
-          hint={`In ${temperatureUnit} where no unit is typed`}
+          label={t('surfaceTemperature')}
+          hint={t('inWhereNoUnitIsTyped', { temperatureUnit })}
           value={temperature}
           onChange={setTemperature}
         />
       </View>
       {problem ? (
-        <Notice word="Look:" ink="accent" live>
+        <Notice word={t('check')} ink="accent" live>
           {problem}
         </Notice>
       ) : null}
-      <Press label="Keep this reading" look="next" disabled={shown.trim() === ''} onPress={take} />
+      <Press
+        label={t('saveThisReading')}
+        look="next"
+        disabled={shown.trim() === ''}
+        onPress={take}
+      />
       <StandinPart pressed={pressed} />
     </View>
   );
@@ -207,7 +238,7 @@ function StandinPart({ pressed }: Pick<RoundPartProps, 'pressed'>) {
   if (!project.practiceOnly) return null;
   if (!open)
     return (
-      <Press label="No gauge at hand: simulate one" look="bare" onPress={() => setOpen(true)} />
+      <Press label={t('noGaugeAtHandSimulateOne')} look="bare" onPress={() => setOpen(true)} />
     );
   const goOn = async () => {
     setRunning(true);
@@ -219,25 +250,21 @@ function StandinPart({ pressed }: Pick<RoundPartProps, 'pressed'>) {
       });
       await queryClient.invalidateQueries({ queryKey: ['closing', round.closureId] });
     } catch (error) {
-      setProblem((error as Error).message);
+      setProblem(errorText(error as Error));
     }
     setRunning(false);
   };
   return (
     <View style={{ gap: 8 }}>
       <Choice<Condition>
-        label="The simulated closure"
+        label={t('theSimulatedClosure')}
         value={condition}
         options={CONDITIONS.map((value) => ({ value, label: value }))}
         onChange={setCondition}
       />
-      <Press
-        label="Run the simulated gauge on by 3 minutes"
-        disabled={running}
-        onPress={() => void goOn()}
-      />
+      <Press label={t('runTheSimulatedGaugeOnBy')} disabled={running} onPress={() => void goOn()} />
       {problem ? (
-        <Notice word="Not run." ink="accent">
+        <Notice word={t('notRun')} ink="accent">
           {problem}
         </Notice>
       ) : null}
@@ -246,9 +273,9 @@ function StandinPart({ pressed }: Pick<RoundPartProps, 'pressed'>) {
 }
 
 const SEEN_LABELS: Record<BubblesSeen, string> = {
-  bubbles: 'Bubbles',
-  none: 'No bubbles',
-  'not checked': 'Not checked',
+  bubbles: t('bubbles'),
+  none: t('noBubbles'),
+  'not checked': t('notChecked'),
 };
 
 /** What is seen at each place under soapy water, said by a control of its own; where bubbles are says the cause. */
@@ -267,9 +294,14 @@ function BubblesPart({ pressed, closing, write }: RoundPartProps) {
   return (
     <Leaf style={{ gap: 12 }}>
       <Txt kind="name" heading={2}>
-        Soapy water on every port and seam
+        {t('soapyWaterOnEveryPortAnd')}
       </Txt>
-      <Txt>{`${looked.length - unchecked.length} of ${looked.length} places checked. Choose a place, then say what you see.`}</Txt>
+      <Txt>
+        {t('ofPlacesCheckedChooseAPlace', {
+          checked: looked.length - unchecked.length,
+          places: looked.length,
+        })}
+      </Txt>
       <FaceDrawing hardware={hardware} bubbling={bubbles} onPress={setChosen} />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {looked.map(({ place, seen }) => (
@@ -285,7 +317,11 @@ function BubblesPart({ pressed, closing, write }: RoundPartProps) {
         ))}
       </View>
       {here ? (
-        <View role="radiogroup" aria-label={`Seen at ${here.place}`} style={{ gap: 6 }}>
+        <View
+          role="radiogroup"
+          aria-label={t('seenAtPlace', { place: here.place })}
+          style={{ gap: 6 }}
+        >
           <Txt kind="strong">{`${here.place}:`}</Txt>
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
             {BUBBLES_SEEN.map((seen) => (
@@ -305,7 +341,10 @@ function BubblesPart({ pressed, closing, write }: RoundPartProps) {
         const cause = leakCause(hardware, place);
         return (
           <Notice key={place} word={`${place}:`} ink="accent">
-            {`${leakCauseText(cause)} Release first. ${leakRemedyText(cause)}`}
+            {t('leakCauseReleaseFirstLeakRemedy', {
+              leakCause: leakCauseText(cause),
+              leakRemedy: leakRemedyText(cause),
+            })}
           </Notice>
         );
       })}
@@ -313,8 +352,8 @@ function BubblesPart({ pressed, closing, write }: RoundPartProps) {
         <Press
           label={
             unchecked.length === looked.length
-              ? 'No bubbles anywhere: all places checked'
-              : `No bubbles at the ${unchecked.length} others`
+              ? t('noBubblesAnywhereAllPlacesChecked')
+              : t('noBubblesAtTheOthers', { unchecked: unchecked.length })
           }
           onPress={() => say(unchecked, 'none')}
         />

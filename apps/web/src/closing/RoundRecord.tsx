@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { plural } from '@cordel/core';
 import { type PressureRound, formatGauge } from '@cordel/core/close';
 import { roundReasonText } from '@cordel/text/close';
+import { roundRecord as t } from '@cordel/text/pages/closing/RoundRecord';
+import { common } from '@cordel/text/pages/common';
 import { useProjectView } from '@/projects/context';
 import { useClock } from '@/projects/useClock';
 import { Leaf } from '@/ui/Leaf';
@@ -14,10 +15,10 @@ import { BEFORE, estimateWords } from './roundWords';
 import type { Closing, ClosingHook } from './useClosing';
 
 const HEADS = {
-  'under way': 'not decided',
+  'under way': t('notDecided'),
   passed: 'passed',
   failed: 'failed',
-  over: 'over the limit',
+  over: t('overTheLimit'),
 };
 
 /** A round that is over, as it was; where it bubbled, what was repaired. */
@@ -37,40 +38,57 @@ export function RoundRecord({
   // While pressure is on the gauge's own unit is read; the record is in the project's.
   const unit = useProjectView().project.units.pressure;
   const [what, setWhat] = useState('');
-  const place = bubbles[0] ?? 'Closure';
+  const place = bubbles[0] ?? common('closure');
   const latest = closing.state.rounds.at(-1) === pressed;
   return (
     <Leaf style={{ gap: 8 }}>
       <Txt kind="name" heading={2}>
-        {`Test ${number}: ${HEADS[state]}${origin === 'simulated' ? ', readings simulated' : ''}`}
+        {t('testNumberHeadsOrigin', {
+          number,
+          heads: HEADS[state],
+          origin: origin === 'simulated' ? t('readingsSimulated') : '',
+        })}
       </Txt>
       <Txt ink="ink2">
-        {`${moment(round.at)} · ${round.by} · ${formatGauge(round.targetPa, unit)}, limit ${formatGauge(round.limitPa, unit, 'down')}`}
+        {t('momentByTargetLimit', {
+          moment: moment(round.at),
+          by: round.by,
+          target: formatGauge(round.targetPa, unit),
+          limit: formatGauge(round.limitPa, unit, 'down'),
+        })}
       </Txt>
       <Txt>{roundReasonText(pressed.reason)}</Txt>
       <GaugeChart pressed={pressed} unit={unit} />
       {pressed.readings.length > 0 ? (
-        <Txt>{`${estimateWords(pressed, unit)} ${plural(pressed.readings.length, 'reading')}, ${origin}.`}</Txt>
+        <Txt>
+          {t('estimateReadingsOrigin', {
+            estimate: estimateWords(pressed, unit),
+            readings: pressed.readings.length,
+            origin: origin ?? '',
+          })}
+        </Txt>
       ) : null}
       {release ? (
-        <Txt ink="ink2">{`Released before ${BEFORE[release.before]}, ${release.by}`}</Txt>
+        <Txt ink="ink2">
+          {t('releasedBeforeBy', { before: BEFORE[release.before], by: release.by })}
+        </Txt>
       ) : null}
       {mends.map((mend) => (
         <Txt key={mend.id}>
-          <Txt kind="strong">{`Repaired at ${mend.place}: `}</Txt>
+          <Txt kind="strong">{t('repairedAtPlace', { place: mend.place })}</Txt>
           {mend.what}
         </Txt>
       ))}
       {latest && state !== 'passed' ? (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>
-          <TextField label={`What was repaired at ${place}?`} value={what} onChange={setWhat} />
+          <TextField label={t('whatWasRepairedAt', { place })} value={what} onChange={setWhat} />
           <Press
-            label="Save what was repaired"
+            label={t('saveWhatWasRepaired')}
             disabled={what.trim() === ''}
             onPress={() => {
               void write(
                 [{ kind: 'mend', roundId: round.id, place, what: what.trim() }],
-                `repaired at ${place}`,
+                t('repairedAtPlace2', { place }),
               );
               setWhat('');
             }}

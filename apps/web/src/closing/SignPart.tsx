@@ -2,15 +2,19 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { EntryOf } from '@cordel/core/close';
-import { recordChangeText, signingBlockText } from '@cordel/text/close';
+import { pointText, recordChangeText, signingBlockText } from '@cordel/text/close';
+import { signPart as t } from '@cordel/text/pages/closing/SignPart';
+import { errorText } from '@cordel/text/record';
 import { usePerson } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
+import { useClock } from '@/projects/useClock';
 import { Choice } from '@/ui/Field';
 import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 import { TextField } from '@/ui/TextField';
 import { Txt } from '@/ui/Txt';
+import { pointStateText, readOf } from './pointWords';
 import { SignaturePad } from './SignaturePad';
 import { Signed } from './Signed';
 import type { Closing, ClosingHook } from './useClosing';
@@ -31,7 +35,7 @@ export function SignPart({ closing, write }: { closing: Closing; write: ClosingH
   return (
     <View style={{ gap: 16 }}>
       {state.blocks.length > 0 ? (
-        <Notice word="Not ready to be signed." ink="accent">
+        <Notice word={t('notReadyToBeSigned')} ink="accent">
           {state.blocks.map((block) => signingBlockText(block)).join(' ')}
         </Notice>
       ) : null}
@@ -41,7 +45,7 @@ export function SignPart({ closing, write }: { closing: Closing; write: ClosingH
       {last ? <Frozen last={last} /> : null}
       {state.stage === 'signed' ? (
         <Press
-          label="Hand it over"
+          label={t('handItOver')}
           look="next"
           onPress={() =>
             router.push(`/p/${project.id}/kit/handover?closure=${closing.closure.id}` as never)
@@ -52,7 +56,7 @@ export function SignPart({ closing, write }: { closing: Closing; write: ClosingH
         <SignForm key={due[0]} due={due} closing={closing} write={write} onProblem={setProblem} />
       ) : null}
       {problem ? (
-        <Notice word="Not signed." ink="accent" live>
+        <Notice word={t('notSigned')} ink="accent" live>
           {problem}
         </Notice>
       ) : null}
@@ -65,22 +69,18 @@ function Frozen({ last }: { last: Closing['signed'][number] }) {
   return (
     <Leaf style={{ gap: 8 }}>
       <Txt kind="name" heading={2}>
-        What is signed
+        {t('whatIsSigned')}
       </Txt>
-      <Txt>
-        {last.whole
-          ? 'The record that was signed is kept whole: its digest is what its content gives.'
-          : 'The record that is kept is not what was signed: its digest is another.'}
-      </Txt>
+      <Txt>{last.whole ? t('theRecordThatWasSignedIs') : t('theRecordThatIsKeptIs')}</Txt>
       <Txt kind="small" style={{ fontFamily: 'monospace' }} selectable>
         {(last.digest.match(/.{16}/g) ?? []).join(' ')}
       </Txt>
       {last.changes.length === 0 ? (
-        <Notice word="Unchanged since." ink="green">
-          The closure’s record is as it was signed.
+        <Notice word={t('unchangedSince')} ink="green">
+          {t('theClosuresRecordIsAsIt')}
         </Notice>
       ) : (
-        <Notice word="Changed since:" ink="accent">
+        <Notice word={t('changedSince')} ink="accent">
           {last.changes.map((change) => recordChangeText(change)).join(' ')}
         </Notice>
       )}
@@ -99,6 +99,8 @@ function SignForm({
   write: ClosingHook['write'];
   onProblem(words: string): void;
 }) {
+  const { project } = useProjectView();
+  const { clock } = useClock();
   const [person] = usePerson();
   const [role, setRole] = useState<Role>(due[0]!);
   const [name, setName] = useState(due[0] === 'technician' ? person : '');
@@ -113,33 +115,47 @@ function SignForm({
     onProblem('');
     const digest = seen ?? closing.seal();
     const outcome = await write(
-      [{ kind: 'sign', role, by: name.trim(), digest, strokes }],
-      `signed by ${name.trim()}`,
+      [
+        {
+          kind: 'sign',
+          role,
+          by: name.trim(),
+          digest,
+          strokes,
+          read: [
+            readOf({ code: 'statement' }, t('youSignWhatIsRecordedOf')),
+            ...closing.state.points.map((looked) =>
+              readOf(
+                { ...looked.point.message, state: looked.state },
+                `${pointText(looked.point.message, project.units)}: ${pointStateText(looked, clock)}`,
+              ),
+            ),
+          ],
+        },
+      ],
+      t('signedByName', { name: name.trim() }),
     );
     if (!('refused' in outcome)) return;
-    onProblem(outcome.refused.message);
+    onProblem(errorText(outcome.refused));
     // Who was told what changed signs it as it is now.
     setSeen(null);
   };
   return (
     <Leaf style={{ gap: 12 }}>
       <Txt kind="name" heading={2}>
-        Sign
+        {t('sign')}
       </Txt>
-      <Txt>
-        You sign what is recorded of this closure now: splices and losses, list, test, photos,
-        waivers. A change afterwards shows.
-      </Txt>
+      <Txt>{t('youSignWhatIsRecordedOf')}</Txt>
       <Choice<Role>
-        label="As"
+        label={t('as')}
         value={role}
         options={due.map((value) => ({ value, label: value }))}
         onChange={setRole}
       />
-      <TextField label="Name" value={name} onChange={setName} />
-      <SignaturePad label="Field to sign in" onChange={draw} />
+      <TextField label={t('name')} value={name} onChange={setName} />
+      <SignaturePad label={t('fieldToSignIn')} onChange={draw} />
       <Press
-        label="Put my name to it"
+        label={t('saveTheSignature')}
         look="next"
         disabled={name.trim() === '' || strokes.length === 0}
         onPress={() => void sign()}

@@ -1,6 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { View } from 'react-native';
 import Pad from 'signature_pad';
+import { closingShared as t } from '@cordel/text/pages/closing/shared';
 import { Press } from '@/ui/Press';
 import { useInks } from '@/ui/theme';
 
@@ -57,7 +58,7 @@ export function SignaturePad({ label, onChange }: SignaturePadProps) {
         }}
       />
       <Press
-        label="Sign again"
+        label={t('clear')}
         onPress={() => {
           pad.current?.clear();
           onChange([]);

@@ -1,5 +1,6 @@
 import Svg, { Polyline } from 'react-native-svg';
 import type { EntryOf } from '@cordel/core/close';
+import { closingShared as t } from '@cordel/text/pages/closing/shared';
 import { useClock } from '@/projects/useClock';
 import { Leaf } from '@/ui/Leaf';
 import { Txt } from '@/ui/Txt';
@@ -11,14 +12,14 @@ export function Signed({ entry }: { entry: EntryOf<'sign'> }) {
   const { moment } = useClock();
   return (
     <Leaf style={{ gap: 4 }}>
-      <Txt kind="strong">{`${entry.role === 'lead' ? 'Lead' : 'Technician'}: ${entry.by}`}</Txt>
+      <Txt kind="strong">{`${entry.role === 'lead' ? t('lead') : t('technician')}: ${entry.by}`}</Txt>
       <Svg
         width="100%"
         height={90}
         viewBox="0 0 1000 1000"
         preserveAspectRatio="none"
         role="img"
-        aria-label={`Signature of ${entry.by}`}
+        aria-label={t('signatureOfBy', { by: entry.by })}
         style={{ maxWidth: 420 }}
       >
         {entry.strokes.map((stroke, index) => (

@@ -10,6 +10,8 @@ import {
 import { PRESSURE_POINT, formatGauge, parseGauge, underPressure } from '@cordel/core/close';
 import { roundReasonText } from '@cordel/text/close';
 import { measureProblemText } from '@cordel/text/measure';
+import { testPart as t } from '@cordel/text/pages/closing/TestPart';
+import { closingShared as shared } from '@cordel/text/pages/closing/shared';
 import { v7 as uuid } from 'uuid';
 import { useKept } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
@@ -35,8 +37,8 @@ export function TestPart({ closing, write }: TestPartProps) {
   const { state, hardware } = closing;
   if (state.test === 'none')
     return (
-      <Notice word="No pressure test.">
-        {`${hardware?.name ?? 'This hardware'} is not tested with air: its sheet gives no pressure.`}
+      <Notice word={t('noPressureTest')}>
+        {t('isNotTestedWithAirIts', { name: hardware?.name ?? t('thisHardware') })}
       </Notice>
     );
   const pressed = underPressure(state.rounds);
@@ -50,14 +52,16 @@ export function TestPart({ closing, write }: TestPartProps) {
         <>
           {state.test === 'passed' ? (
             <Notice
-              word={last?.origin === 'simulated' ? 'Passed, with simulated readings.' : 'Passed.'}
+              word={
+                last?.origin === 'simulated' ? t('passedWithSimulatedReadings') : shared('passed')
+              }
               ink="green"
             >
               {last ? roundReasonText(last.reason) : null}
             </Notice>
           ) : null}
           {state.test === 'waived' ? (
-            <Notice word="Waived.">The reason stands in the list.</Notice>
+            <Notice word={t('waived')}>{t('theReasonStandsInTheList')}</Notice>
           ) : null}
           <NextRound closing={closing} write={write} again={past.length > 0} />
         </>
@@ -77,23 +81,18 @@ export function TestPart({ closing, write }: TestPartProps) {
 }
 
 const CAUTIONS = [
-  'Regulated air only, set at or below the limit before the hose goes on; never a bottle or a tire line by itself.',
-  'Let the air in slowly. Stand beside the closure, not before its cover.',
-  'Release the pressure before opening, repairing or leaving. Follow local codes and your company’s practice.',
+  t('regulatedAirOnlySetAtOr'),
+  t('pressurizeSlowlyStandBesideThe'),
+  t('releaseThePressureBeforeOpening'),
 ];
 
 /** The way into a round: at once where one is due, a tap away where the test is passed. */
 function NextRound(props: TestPartProps & { again: boolean }) {
   const { stage, test } = props.closing.state;
   const [wanted, setWanted] = useState(false);
-  if (stage === 'signed')
-    return (
-      <Txt ink="ink2">
-        What is signed stays as it is: open the closure again under Visits to test it anew.
-      </Txt>
-    );
+  if (stage === 'signed') return <Txt ink="ink2">{t('whatIsSignedStaysAsIt')}</Txt>;
   if (test !== 'to do' && !wanted)
-    return <Press label="Test it once more" onPress={() => setWanted(true)} />;
+    return <Press label={t('testItOnceMore')} onPress={() => setWanted(true)} />;
   return <StartPart {...props} />;
 }
 
@@ -108,11 +107,7 @@ function StartPart({ closing, write, again }: TestPartProps & { again: boolean }
   const [problem, setProblem] = useState('');
   const { hardware } = closing;
   if (!hardware)
-    return (
-      <Notice word="No hardware yet.">
-        Choose it under Open the cables: its sheet gives the limit of the test.
-      </Notice>
-    );
+    return <Notice word={t('noHardwareYet')}>{t('chooseItUnderOpenTheCables')}</Notice>;
   const limitPa = Math.round(hardware.testKpa * 1000);
   const start = () => {
     const read = readStart({ unit, step, air, shown, temperature }, limitPa, units);
@@ -132,17 +127,17 @@ function StartPart({ closing, write, again }: TestPartProps & { again: boolean }
           origin: 'typed',
         },
       ],
-      `pressure test with ${formatGauge(targetPa, unit)}`,
+      t('pressureTestWith', { target: formatGauge(targetPa, unit) }),
     );
   };
   return (
     <Leaf style={{ gap: 12 }}>
       <Txt kind="name" heading={2}>
-        {again ? 'Another round' : 'Pressurize'}
+        {again ? t('anotherRound') : t('pressurize')}
       </Txt>
       <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: 10, flexWrap: 'wrap' }}>
         <Txt kind="figure">{formatGauge(limitPa, unit, 'down')}</Txt>
-        <Txt kind="strong">{`at most: ${hardware.name}`}</Txt>
+        <Txt kind="strong">{t('atMostName', { name: hardware.name })}</Txt>
       </View>
       {CAUTIONS.map((caution) => (
         <Txt key={caution} ink="accent">
@@ -150,45 +145,45 @@ function StartPart({ closing, write, again }: TestPartProps & { again: boolean }
         </Txt>
       ))}
       <Choice<GaugeUnit>
-        label="The gauge shows"
+        label={t('theGaugeShows')}
         value={unit}
         options={GAUGE_UNITS.map((value) => ({ value, label: value }))}
         onChange={setUnit}
       />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
         <TextField
-          label="Its least step"
-          hint={`Such as ${USUAL_STEP[unit]} ${unit}`}
+          label={t('gaugeResolution')}
+          hint={t('suchAsUsualStepUnit', { usualStep: USUAL_STEP[unit], unit })}
           value={step}
           onChange={setStep}
         />
         <TextField
-          label="Barometric pressure"
-          hint={`An altitude or a pressure: ${airHint(units)}`}
+          label={t('barometricPressure')}
+          hint={t('anAltitudeOrAPressure', { airHint: airHint(units) })}
           value={air}
           onChange={setAir}
         />
       </View>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
         <TextField
-          label={`Gauge now, ${unit}`}
-          hint="Once the air is in and the valve is shut"
+          label={t('gaugeNowUnit', { unit })}
+          hint={t('onceItIsPressurizedAndThe')}
           value={shown}
           onChange={setShown}
         />
         <TextField
-          label="Surface temperature of the closure"
-          hint={`Such as ${formatTemperature(12, units.temperature)}, out of the sun`}
+          label={t('surfaceTemperatureOfTheClosure')}
+          hint={t('suchAsOutOfTheSun', { temperature: formatTemperature(12, units.temperature) })}
           value={temperature}
           onChange={setTemperature}
         />
       </View>
       {problem ? (
-        <Notice word="Not started." ink="accent" live>
+        <Notice word={t('notStarted')} ink="accent" live>
           {problem}
         </Notice>
       ) : null}
-      <Press label="Air is in: start the clock" look="next" onPress={start} />
+      <Press label={t('pressurizedStartTheClock')} look="next" onPress={start} />
     </Leaf>
   );
 }
@@ -206,15 +201,26 @@ function readStart(
   if (!step.ok || step.value < 1 || step.value > 7000)
     return {
       ok: false,
-      error: `The resolution of the gauge: such as ${USUAL_STEP[unit]} ${unit}.`,
+      error: t('theResolutionOfTheGaugeSuch', { usualStep: USUAL_STEP[unit], unit }),
     };
   const air = parsePressure(form.air || '0 m', units.pressure);
-  if (!air.ok) return { ok: false, error: `Air pressure: ${measureProblemText(air.error, units)}` };
+  if (!air.ok)
+    return {
+      ok: false,
+      error: t('airPressureMeasureProblem', {
+        measureProblem: measureProblemText(air.error, units),
+      }),
+    };
   const shown = parseGauge(form.shown, unit);
   if (!shown.ok)
-    return { ok: false, error: `Gauge now: ${measureProblemText(shown.error, units)}` };
+    return {
+      ok: false,
+      error: t('gaugeNowMeasureProblem', {
+        measureProblem: measureProblemText(shown.error, units),
+      }),
+    };
   if (shown.value > limitPa) return { ok: false, error: overWords(shown.value, limitPa, unit) };
-  if (shown.value <= 0) return { ok: false, error: 'Gauge now: there is no pressure on yet.' };
+  if (shown.value <= 0) return { ok: false, error: t('gaugeNowThereIsNoPressure') };
   const celsius = readTemperature(form.temperature, units.temperature);
   if (!celsius.ok) return { ok: false, error: measureProblemText(celsius.error, units) };
   return {
@@ -233,11 +239,11 @@ function WaivePart({ write }: { write: ClosingHook['write'] }) {
   const [why, setWhy] = useState('');
   return (
     <Leaf style={{ gap: 8 }}>
-      <Txt>Cannot be tested? The reason stands in the record.</Txt>
+      <Txt>{t('cannotBeTestedTheReasonStands')}</Txt>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>
-        <TextField label="Why is there no test?" value={why} onChange={setWhy} />
+        <TextField label={t('whyIsThereNoTest')} value={why} onChange={setWhy} />
         <Press
-          label="Waive the test"
+          label={t('waiveTheTest')}
           disabled={why.trim() === ''}
           onPress={() =>
             void write(
@@ -251,7 +257,7 @@ function WaivePart({ write }: { write: ClosingHook['write'] }) {
                   photos: [],
                 },
               ],
-              'pressure test waived',
+              t('pressureTestWaived'),
             )
           }
         />

@@ -3,6 +3,8 @@ import { View } from 'react-native';
 import { cutText, formatTemperature, parsePressure } from '@cordel/core';
 import { PURPOSES, type Purpose } from '@cordel/core/close';
 import { measureProblemText } from '@cordel/text/measure';
+import { visitForm as t } from '@cordel/text/pages/closing/VisitForm';
+import { common } from '@cordel/text/pages/common';
 import { useBenchHeld } from '@/bench/useStation';
 import { usePerson } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
@@ -16,9 +18,9 @@ import { airHint, readTemperature } from './readings';
 import type { Closing, ClosingHook } from './useClosing';
 
 export const PURPOSE_WORDS: Record<Purpose, string> = {
-  build: 'first closing',
+  build: t('firstClosing'),
   mend: 'repair',
-  'new drop': 'new drop',
+  'new drop': t('newDrop'),
   'cut-over': 'cut-over',
   look: 'look only',
 };
@@ -46,7 +48,7 @@ export function VisitForm({ closing, write }: { closing: Closing; write: Closing
   if (!open)
     return (
       <Press
-        label={closedBefore ? 'Open the closure again' : 'I am here: begin the visit'}
+        label={closedBefore ? t('openTheClosureAgain') : t('iAmHereBeginTheVisit')}
         look={closing.state.visit === null ? 'next' : 'plain'}
         onPress={() => setOpen(true)}
       />
@@ -54,12 +56,19 @@ export function VisitForm({ closing, write }: { closing: Closing; write: Closing
   const begin = () => {
     const celsius = readTemperature(temperature, units.temperature);
     const air = pressure.trim() === '' ? null : parsePressure(pressure, units.pressure);
-    if (!celsius.ok) return setProblem(`Temperature: ${measureProblemText(celsius.error, units)}`);
-    if (air && !air.ok) return setProblem(`Air: ${measureProblemText(air.error, units)}`);
+    if (!celsius.ok)
+      return setProblem(
+        t('temperatureMeasureProblem', {
+          measureProblem: measureProblemText(celsius.error, units),
+        }),
+      );
+    if (air && !air.ok)
+      return setProblem(
+        t('airMeasureProblem', { measureProblem: measureProblemText(air.error, units) }),
+      );
     const names = crew.split(',').flatMap((name) => name.trim() || []);
-    if (names.length === 0) return setProblem('Say who is here.');
-    if (purpose !== 'build' && why.trim() === '')
-      return setProblem('Say why the closure is opened again.');
+    if (names.length === 0) return setProblem(t('sayWhoIsHere'));
+    if (purpose !== 'build' && why.trim() === '') return setProblem(t('sayWhyTheClosureIsOpened'));
     setOpen(false);
     void write(
       [
@@ -76,43 +85,46 @@ export function VisitForm({ closing, write }: { closing: Closing; write: Closing
           ].slice(0, MOST_INSTRUMENTS),
         },
       ],
-      `visit, ${PURPOSE_WORDS[purpose]}`,
+      t('visitPurposeWords', { purposeWords: PURPOSE_WORDS[purpose] }),
     );
   };
   return (
     <Leaf style={{ gap: 12 }}>
       <Choice<Purpose>
-        label="What for"
+        label={t('whatFor')}
         value={purpose}
         options={PURPOSES.map((value) => ({ value, label: PURPOSE_WORDS[value] }))}
         onChange={setPurpose}
       />
       {closedBefore ? (
-        <Notice word="A new visit begins the list and the test anew.">
-          What was signed stays as it was signed; what changes shows against it.
-        </Notice>
+        <Notice word={t('aNewVisitBeginsTheList')}>{t('whatWasSignedStaysAsIt')}</Notice>
       ) : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
-        <TextField label="Why" value={why} onChange={setWhy} />
-        <TextField label="Who is here" hint="Names, with commas" value={crew} onChange={setCrew} />
+        <TextField label={common('why')} value={why} onChange={setWhy} />
+        <TextField
+          label={t('whoIsHere')}
+          hint={t('namesWithCommas')}
+          value={crew}
+          onChange={setCrew}
+        />
       </View>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
         <TextField
-          label="Temperature"
-          hint={`Such as ${formatTemperature(12, units.temperature)}`}
+          label={common('temperature')}
+          hint={t('suchAsTemperature', { temperature: formatTemperature(12, units.temperature) })}
           value={temperature}
           onChange={setTemperature}
         />
         <TextField
-          label="Air pressure or altitude"
+          label={t('airPressureOrAltitude')}
           hint={airHint(units)}
           value={pressure}
           onChange={setPressure}
         />
-        <TextField label="Sky" hint="dry, drizzle, wind" value={sky} onChange={setSky} />
+        <TextField label={t('weather')} hint={t('dryDrizzleWind')} value={sky} onChange={setSky} />
       </View>
-      <View role="group" aria-label="Instruments" style={{ gap: 6 }}>
-        <Txt ink="ink2">Instruments that are here</Txt>
+      <View role="group" aria-label={t('instruments')} style={{ gap: 6 }}>
+        <Txt ink="ink2">{t('instrumentsThatAreHere')}</Txt>
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
           {known.map(({ id, name }) => {
             const here = chosen.includes(name);
@@ -131,19 +143,19 @@ export function VisitForm({ closing, write }: { closing: Closing; write: Closing
             );
           })}
           <TextField
-            label="Others"
-            hint="OTDR, gauge, power meter, with commas"
+            label={t('others')}
+            hint={t('otdrGaugePowerMeterWithCommas')}
             value={others}
             onChange={setOthers}
           />
         </View>
       </View>
       {problem ? (
-        <Notice word="Not begun." ink="accent" live>
+        <Notice word={t('notBegun')} ink="accent" live>
           {problem}
         </Notice>
       ) : null}
-      <Press label="Begin the visit" look="next" onPress={begin} />
+      <Press label={t('beginTheVisit')} look="next" onPress={begin} />
     </Leaf>
   );
 }

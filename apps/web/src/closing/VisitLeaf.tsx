@@ -1,7 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { formatAir, formatTemperature, plural } from '@cordel/core';
+import { formatAir, formatTemperature } from '@cordel/core';
 import { type VisitRecord, roundsOf, testTask } from '@cordel/core/close';
+import { closingShared as shared } from '@cordel/text/pages/closing/shared';
+import { visitLeaf as t } from '@cordel/text/pages/closing/VisitLeaf';
 import { useProjectView } from '@/projects/context';
 import { useClock } from '@/projects/useClock';
 import { Leaf } from '@/ui/Leaf';
@@ -33,12 +35,12 @@ export function VisitLeaf({ record, closing, write }: VisitLeafProps) {
     visit?.sky ?? '',
   ].filter(Boolean);
   const made = [
-    record.retired > 0 ? `${plural(record.retired, 'splice')} removed` : '',
-    record.spliced > 0 ? plural(record.spliced, 'attempt') : '',
-    record.measured > 0 ? plural(record.measured, 'reading') : '',
-    record.looked > 0 ? `${plural(record.looked, 'point')} looked at` : '',
-    record.rounds > 0 ? plural(record.rounds, 'pressure test') : '',
-    ...record.signatures.map((entry) => `signed by ${entry.by}, ${entry.role}`),
+    record.retired > 0 ? t('splicesRemoved', { splices: record.retired }) : '',
+    record.spliced > 0 ? t('attempts', { attempts: record.spliced }) : '',
+    record.measured > 0 ? shared('readings', { readings: record.measured }) : '',
+    record.looked > 0 ? t('pointsChecked', { points: record.looked }) : '',
+    record.rounds > 0 ? t('pressureTests', { pressureTests: record.rounds }) : '',
+    ...record.signatures.map((entry) => t('signedByRole', { by: entry.by, role: entry.role })),
   ].filter(Boolean);
   return (
     <Leaf style={{ gap: 4 }}>
@@ -47,7 +49,7 @@ export function VisitLeaf({ record, closing, write }: VisitLeafProps) {
       <Txt>{`${record.people.join(', ')}${air.length > 0 ? ` · ${air.join(', ')}` : ''}`}</Txt>
       <Txt ink="ink2">{made.join(' · ')}</Txt>
       {visit && visit.instruments.length > 0 ? (
-        <Txt ink="ink2">{`With ${visit.instruments.join(', ')}`}</Txt>
+        <Txt ink="ink2">{t('withInstruments', { instruments: visit.instruments.join(', ') })}</Txt>
       ) : null}
       {record.cutOvers.flatMap(({ entry, circuits }) =>
         circuits
@@ -63,7 +65,7 @@ export function VisitLeaf({ record, closing, write }: VisitLeafProps) {
       ))}
       {record.rounds + record.signatures.length > 0 ? (
         <Press
-          label={open ? 'Close tests and signatures' : 'Its tests and signatures'}
+          label={open ? t('closeTestsAndSignatures') : t('itsTestsAndSignatures')}
           aria-expanded={open}
           onPress={() => setOpen(!open)}
         />

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { type Evidence, emptyAssembly, plural } from '@cordel/core';
+import { type Evidence, emptyAssembly } from '@cordel/core';
 import {
   REENTRY_STEPS,
   closingSplices,
@@ -11,6 +11,8 @@ import {
   visitsOf,
 } from '@cordel/core/close';
 import { reentryText } from '@cordel/text/close';
+import { visitsPart as t } from '@cordel/text/pages/closing/VisitsPart';
+import { closingShared as shared } from '@cordel/text/pages/closing/shared';
 import { useWork } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { Grid } from '@/ui/Grid';
@@ -76,7 +78,7 @@ function CutOver({ closing, write }: VisitsPartProps) {
   return (
     <>
       <CutOverRecord kept={kept} write={write} />
-      <Press label="Plan the cut-over anew" onPress={() => setAgain(true)} />
+      <Press label={t('planTheCutOverAnew')} onPress={() => setAgain(true)} />
     </>
   );
 }
@@ -104,25 +106,36 @@ function Reentry({ closing }: { closing: Closing }) {
   return (
     <Leaf style={{ gap: 8 }}>
       <Txt kind="name" heading={2}>
-        Opened again: only what changes
+        {t('openedAgainOnlyWhatChanges')}
       </Txt>
       <Txt kind="strong">
         {scope.trays.length === 0
-          ? `Nothing is to be spliced yet; ${plural(scope.left, 'splice')} stay as they are.`
-          : `${[scope.fresh > 0 ? `${scope.fresh} new` : '', scope.redo > 0 ? `${scope.redo} to redo` : ''].filter(Boolean).join(', ')} in tray ${scope.trays.join(', ')}; ${plural(scope.left, 'splice')} stay as they are.`}
+          ? t('nothingIsToBeSplicedYet', { splices: scope.left })
+          : t('inTrayStayAsTheyAre', {
+              work: [
+                scope.fresh > 0 ? t('freshNew', { fresh: scope.fresh }) : '',
+                scope.redo > 0 ? t('redoToRedo', { redo: scope.redo }) : '',
+              ]
+                .filter(Boolean)
+                .join(', '),
+              trays: scope.trays.join(', '),
+              splices: scope.left,
+            })}
       </Txt>
-      {scope.ports.length > 0 ? <Txt>{`Ports to open: ${scope.ports.join(', ')}.`}</Txt> : null}
+      {scope.ports.length > 0 ? (
+        <Txt>{t('portsToOpen', { ports: scope.ports.join(', ') })}</Txt>
+      ) : null}
       {REENTRY_STEPS.map((step, index) => (
         <Txt key={step}>{`${index + 1}. ${reentryText(step)}`}</Txt>
       ))}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Press
-          label="Plan what changes"
+          label={t('planWhatChanges')}
           look="next"
           onPress={() => go(`route/${closure.id}/plan`)}
         />
-        <Press label="Enter a new cable" onPress={() => go(`route/${closure.id}/open`)} />
-        <Press label="Go to the Bench" onPress={() => go(`bench/${closure.id}`)} />
+        <Press label={t('enterANewCable')} onPress={() => go(`route/${closure.id}/open`)} />
+        <Press label={t('goToTheBench')} onPress={() => go(`bench/${closure.id}`)} />
       </View>
     </Leaf>
   );
@@ -133,16 +146,16 @@ function LeaveForm({ closing, write }: VisitsPartProps) {
   if (closing.state.visit === null) return null;
   return (
     <Leaf style={{ gap: 8 }}>
-      <Txt kind="strong">Leaving? Say what was done: mounted, labelled, locked.</Txt>
+      <Txt kind="strong">{t('leavingSayWhatWasDoneMounted')}</Txt>
       {underPressure(closing.state.rounds) ? (
-        <Notice word="Not yet." ink="accent">
-          Pressure is on: release it first.
+        <Notice word={shared('notYet')} ink="accent">
+          {t('pressureIsOnReleaseItFirst')}
         </Notice>
       ) : (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>
-          <TextField label="What was done" value={done} onChange={setDone} />
+          <TextField label={t('whatWasDone')} value={done} onChange={setDone} />
           <Press
-            label="Keep and leave"
+            label={t('saveAndLeave')}
             disabled={done.trim() === ''}
             onPress={() => {
               void write([{ kind: 'leave', done: done.trim() }], 'left');

@@ -1,4 +1,5 @@
 import type { CutOverCircuit } from '@cordel/core/close';
+import { closingShared as t } from '@cordel/text/pages/closing/shared';
 
 /**
  * How long a circuit was to be down, and is or was.
@@ -9,8 +10,14 @@ export function circuitWords(
   clock: (ms: number) => string,
 ): string {
   const since = downAt && clock(Date.parse(downAt));
-  if (since === null) return `${planned} min planned`;
-  if (upAt === null || minutes === null) return `down since ${since}, ${planned} min planned`;
+  if (since === null) return t('plannedMinPlanned', { planned });
+  if (upAt === null || minutes === null) return t('downSinceMinPlanned', { since, planned });
   const over = minutes - planned;
-  return `down ${since} to ${clock(Date.parse(upAt))}, ${minutes} min; ${planned} planned${over > 0 ? `, ${over} over` : ''}`;
+  return t('downToMinPlanned', {
+    since,
+    clock: clock(Date.parse(upAt)),
+    minutes,
+    planned,
+    over: over > 0 ? t('over', { over }) : '',
+  });
 }

@@ -3,7 +3,8 @@ import { PHOTO_BYTES, PHOTO_SIDE } from '@cordel/core/close';
 
 /** A picture ready to be kept, or why it is none. */
 export type ScaledPhoto =
-  { ok: true; width: number; height: number; bytes: string } | { ok: false; error: string };
+  | { ok: true; width: number; height: number; bytes: string }
+  | { ok: false; error: { code: 'tooLarge'; megabytes: number } | { code: 'noPicture' } };
 
 /** No camera makes larger files; reading one would only fill the phone. */
 const MOST = 60 * 1024 * 1024;
@@ -16,16 +17,13 @@ const photoScaler = {
     if (file.size > MOST)
       return {
         ok: false,
-        error: `The file has ${Math.round(file.size / 1024 / 1024)} MB: a photo of at most 60 MB is read.`,
+        error: { code: 'tooLarge', megabytes: Math.round(file.size / 1024 / 1024) },
       };
     let picture: ImageBitmap;
     try {
       picture = await createImageBitmap(file);
     } catch {
-      return {
-        ok: false,
-        error: 'This is no picture that the browser reads: take a photo, or choose a JPEG or PNG.',
-      };
+      return { ok: false, error: { code: 'noPicture' } };
     }
     for (let side = PHOTO_SIDE; ; side = Math.round(side * 0.75)) {
       const scale = Math.min(1, side / Math.max(picture.width, picture.height));

@@ -1,6 +1,7 @@
 import { wrap } from 'comlink';
 import { v7 as uuid } from 'uuid';
 import { commands } from '@cordel/client';
+import { closingShared as t } from '@cordel/text/pages/closing/shared';
 import { outbox } from '@/data/client';
 import { personNow } from '@/data/storage';
 import type { PhotoScaler } from './photo.worker';
@@ -16,14 +17,20 @@ export async function keepPhoto(
   const worker = new Worker(new URL('./photo.worker', import.meta.url));
   try {
     const scaled = await wrap<PhotoScaler>(worker).scale(file);
-    if (!scaled.ok) return { error: scaled.error };
+    if (!scaled.ok)
+      return {
+        error:
+          scaled.error.code === 'tooLarge'
+            ? t('photoTooLarge', { megabytes: scaled.error.megabytes })
+            : t('noPicture'),
+      };
     const id = uuid();
     const { width, height, bytes } = scaled;
     const at = new Date().toISOString();
     void outbox.add(
       commands.addPhoto,
       { id, closureId, by: personNow(), at, width, height, bytes },
-      `A photo of ${Math.round((bytes.length * 3) / 4 / 1024)} kB`,
+      t('aPhotoOfKb', { bytes: Math.round((bytes.length * 3) / 4 / 1024) }),
     );
     return { id };
   } finally {

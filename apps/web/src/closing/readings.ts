@@ -9,6 +9,7 @@ import {
   parsed,
 } from '@cordel/core';
 import { formatGauge, likelyUnit } from '@cordel/core/close';
+import { closingShared as t } from '@cordel/text/pages/closing/shared';
 
 /** A temperature that may be left out; degrees C. */
 export const readTemperature = (
@@ -19,13 +20,19 @@ export const readTemperature = (
 
 /** An altitude and a pressure as the project writes them. */
 export const airHint = (units: Pick<Units, 'pressure' | 'altitude'>): string =>
-  `${units.altitude === 'ft' ? '1500 ft' : '450 m'} or ${formatBarometer(98.5, units)}`;
+  t('altitudeOrBarometer', {
+    altitude: units.altitude === 'ft' ? '1500 ft' : '450 m',
+    barometer: formatBarometer(98.5, units),
+  });
 
 /** What is said of a gauge that shows more than the limit. */
 export function overWords(pascals: number, limitPa: number, unit: GaugeUnit): string {
   const meant = likelyUnit(pascals, unit, limitPa);
-  const above = `${formatGauge(pascals, unit)} is above the limit of ${formatGauge(limitPa, unit, 'down')}`;
+  const above = t('isAboveTheLimitOf', {
+    pascals: formatGauge(pascals, unit),
+    limit: formatGauge(limitPa, unit, 'down'),
+  });
   return meant
-    ? `${above}. Does the gauge show ${meant}? Then choose ${meant}. If it is so, let air out at once.`
-    : `${above}: let air out at once.`;
+    ? t('doesTheGaugeShowThenChoose', { above, meant })
+    : t('releasePressureAtOnce', { above });
 }

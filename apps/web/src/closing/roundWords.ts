@@ -1,5 +1,6 @@
 import type { GaugeUnit } from '@cordel/core';
 import { type LeakEstimate, type PressureRound, inUnit } from '@cordel/core/close';
+import { roundWords as t } from '@cordel/text/pages/closing/roundWords';
 
 /** What the pressure is released before. */
 export const BEFORE = { opening: 'opening', mending: 'repairing', leaving: 'leaving' } as const;
@@ -8,7 +9,12 @@ export const BEFORE = { opening: 'opening', mending: 'repairing', leaving: 'leav
 function rateWords({ rate, sigma }: LeakEstimate, unit: GaugeUnit): string {
   const digits = rateDigits(sigma, unit);
   const figure = (pascals: number) => inUnit(Math.abs(pascals), unit).toFixed(digits);
-  return `${rate < 0 ? 'rises' : 'falls'} ${figure(rate)} ± ${figure(sigma)} ${unit} a minute`;
+  return t('rateAMinute', {
+    rate: rate < 0 ? 'rises' : 'falls',
+    figure: figure(rate),
+    sigma: figure(sigma),
+    unit,
+  });
 }
 
 /** Digits behind the point so that the uncertainty has two. */
@@ -16,25 +22,23 @@ const rateDigits = (sigma: number, unit: GaugeUnit): number =>
   Math.max(0, Math.min(6, 1 - Math.floor(Math.log10(inUnit(sigma, unit)))));
 
 const VERDICTS: Record<LeakEstimate['verdict'], string> = {
-  few: 'Too few readings to calculate a leak yet.',
-  tight: 'Tight: what it falls by, cooling explains.',
-  leaks: 'It leaks: it falls by more than cooling explains.',
-  open: 'Not decided yet.',
-  rises: 'It rises by more than warming explains: find the cause.',
+  few: t('tooFewReadingsToCalculateA'),
+  tight: t('tightWhatItFallsByCooling'),
+  leaks: t('itLeaksItFallsByMore'),
+  open: t('notDecidedYet'),
+  rises: t('itRisesByMoreThanWarming'),
 };
 
 /** What the readings of a round say. */
 export function estimateWords({ estimate }: PressureRound, unit: GaugeUnit): string {
   const { verdict, holdOn, followed, scatter } = estimate;
   const hold =
-    holdOn === null ? '' : ` Hold on for about ${Math.max(1, Math.ceil(holdOn))} min more.`;
+    holdOn === null ? '' : t('holdOnForAboutMinMore', { minutes: Math.max(1, Math.ceil(holdOn)) });
   if (verdict === 'few') return `${VERDICTS.few}${hold}`;
   return [
-    `${VERDICTS[verdict]} At one temperature it ${rateWords(estimate, unit)}.`,
+    t('atOneTemperatureIt', { verdicts: VERDICTS[verdict], rate: rateWords(estimate, unit) }),
     hold,
-    followed
-      ? ''
-      : ' Read the temperature again: with one figure only, cooling cannot be told from a leak.',
-    scatter > 2 ? ' The readings jump more than the resolution of the gauge: check the hose.' : '',
+    followed ? '' : t('readTheTemperatureAgainWithOne'),
+    scatter > 2 ? t('theReadingsJumpMoreThanThe') : '',
   ].join('');
 }

@@ -13,6 +13,7 @@ import {
 } from '@cordel/core/close';
 import { v7 as uuid } from 'uuid';
 import { COMMANDS, type ShownPhoto, answerOf, commands, withWrites } from '@cordel/client';
+import { common } from '@cordel/text/pages/common';
 import { api } from '@/data/api';
 import { outbox, useOutbox } from '@/data/client';
 import { useWork } from '@/data/queries';
@@ -80,7 +81,7 @@ export function useClosing(closureId: string) {
       at: new Date().toISOString(),
       ...entry,
     }));
-    const label = `${closure?.name ?? 'Closure'}: ${what}`;
+    const label = `${closure?.name ?? common('closure')}: ${what}`;
     return outbox.add(commands.appendClosing, { closureId, entries: signed }, label);
   };
   return { made, write, error: query.error ?? work.error };

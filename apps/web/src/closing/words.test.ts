@@ -99,10 +99,10 @@ describe('what is typed', () => {
 
   it('over the limit is said with what may be meant', () => {
     expect(overWords(34_600, 34_500, 'kPa')).toBe(
-      '34.60 kPa is above the limit of 34.50 kPa: let air out at once.',
+      '34.60 kPa is above the limit of 34.50 kPa: release pressure at once.',
     );
     expect(overWords(234_422, 34_500, 'psi')).toBe(
-      '34.00 psi is above the limit of 5.00 psi. Does the gauge show kPa? Then choose kPa. If it is so, let air out at once.',
+      '34.00 psi is above the limit of 5.00 psi. Does the gauge show kPa? Then choose kPa. If it is so, release pressure at once.',
     );
   });
 });

@@ -32,13 +32,8 @@ export function sendProjectFile(file: File, onSent: (bytes: number) => void): Se
       if (response.ok) resolve((await response.json()) as { id: string });
       else reject(await problemOf(response));
     };
-    request.onerror = () =>
-      reject(
-        new Unreached(
-          'The line broke before the server answered. What had arrived whole is listed here; if it is not, send it again.',
-        ),
-      );
-    request.onabort = () => reject(new Stopped('Stopped; nothing of it is kept.'));
+    request.onerror = () => reject(new Unreached({ code: 'brokenOff' }));
+    request.onabort = () => reject(new Stopped({ code: 'stopped' }));
   });
   request.open('POST', '/api/documents');
   // The server works on it by itself: lines are cut that carry nothing for minutes (RFC 7240).

@@ -1,6 +1,8 @@
 import { View } from 'react-native';
-import { type SameName, formatDistance, formatMeters, meantBy, plural } from '@cordel/core';
+import { type SameName, formatDistance, formatMeters, meantBy } from '@cordel/core';
 import type { FoundRoute } from '@cordel/core/geo';
+import { common } from '@cordel/text/pages/common';
+import { foundClosures as t } from '@cordel/text/pages/ground/FoundClosures';
 import { useProjectView } from '@/projects/context';
 import { Txt } from '@/ui/Txt';
 
@@ -27,9 +29,15 @@ export function FoundClosures({ found, start, sameNames }: FoundClosuresProps) {
   const distance = (tenths: number) => formatDistance(tenths, unit);
   /** What becomes of a closure's distance. */
   const changeOf = (before: number | null, after: number | null): string => {
-    if (after === null) return before === null ? 'no distance' : `stays at ${distance(before)}`;
+    if (after === null)
+      return before === null
+        ? common('noDistance')
+        : t('staysAtDistance', { distance: distance(before) });
     if (before === null || before === after) return distance(after);
-    return `${distance(after)}, replaces ${distance(before)}`;
+    return t('distanceReplaces', {
+      distance: distance(after),
+      before: distance(before),
+    });
   };
   return (
     <View style={{ gap: 4 }}>
@@ -38,23 +46,30 @@ export function FoundClosures({ found, start, sameNames }: FoundClosuresProps) {
         const after = along ? start + Math.round(along.meters * 10_000) : null;
         const far = along !== null && along.off > FAR;
         const off = along
-          ? `${formatMeters(along.off, unit)} off the line${far ? ': is it on this line?' : ''}`
-          : 'on no line';
+          ? t('offTheLine', {
+              off: formatMeters(along.off, unit),
+              far: far ? t('isItOnThisLine') : '',
+            })
+          : t('onNoLine');
         return (
           <Txt key={name} ink={far ? 'accent' : 'ink'}>
             <Txt kind="strong">{here?.name ?? name}</Txt>
-            {`: ${changeOf(here?.distance ?? null, after)}; ${off} · ${here ? 'here already' : 'new, is added'}`}
+            {`: ${changeOf(here?.distance ?? null, after)}; ${off} · ${here ? t('hereAlready') : t('newIsAdded')}`}
           </Txt>
         );
       })}
-      {found.length > SHOWN ? <Txt>{`and ${found.length - SHOWN} more`}</Txt> : null}
+      {found.length > SHOWN ? (
+        <Txt>{t('andFoundMore', { found: found.length - SHOWN })}</Txt>
+      ) : null}
       {missing.length > 0 ? (
         <Txt>
-          <Txt kind="strong">{`Not in the file, ${plural(missing.length, 'closure')}: `}</Txt>
+          <Txt kind="strong">{t('notInTheFileClosures', { closures: missing.length })}</Txt>
           {`${missing
             .slice(0, SHOWN)
             .map((closure) => `${closure.name} (${changeOf(closure.distance, null)})`)
-            .join(', ')}${missing.length > SHOWN ? ` and ${missing.length - SHOWN} more` : ''}.`}
+            .join(
+              ', ',
+            )}${missing.length > SHOWN ? t('andMissingMore', { missing: missing.length - SHOWN }) : ''}.`}
         </Txt>
       ) : null}
     </View>

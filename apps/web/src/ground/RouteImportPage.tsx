@@ -1,12 +1,15 @@
 import { wrap } from 'comlink';
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
-import { type Parsed, formatDistance, parseDistance, plural } from '@cordel/core';
+import { type Parsed, formatDistance, parseDistance } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
 import { commands } from '@cordel/client';
 import { geoNoteText, geoProblemText } from '@cordel/text/files';
 import { distanceProblemText } from '@cordel/text/measure';
 import { type GeoProblem } from '@cordel/core/geo';
+import { routeImportPage as t } from '@cordel/text/pages/ground/RouteImportPage';
+import { common } from '@cordel/text/pages/common';
+import { errorText } from '@cordel/text/record';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { Leaf } from '@/ui/Leaf';
@@ -70,25 +73,22 @@ export function RouteImportPage() {
         start: from.value,
         sameNames: names.sameOf('closure'),
       },
-      `Route ${file.name}`,
+      t('routeName', { name: file.name }),
     );
-    if ('refused' in outcome) setProblem(outcome.refused.message);
+    if ('refused' in outcome) setProblem(errorText(outcome.refused));
     else setDone(outcome.answer);
   };
   return (
-    <Page title="Import a route" above={project.name} back={`/p/${project.id}/kit`}>
-      <Txt>
-        GeoJSON in longitude and latitude (RFC 7946): a line along which the cable runs, and points
-        with the closures’ names. Distances are worked out along the line, on the ellipsoid.
-      </Txt>
+    <Page title={common('importARoute')} above={project.name} back={`/p/${project.id}/kit`}>
+      <Txt>{t('geojsonInLongitudeAndLatitudeRfc')}</Txt>
       <Press
-        label="Choose a file"
+        label={common('chooseAFile')}
         icon="file-upload-outline"
         look={file ? 'plain' : 'next'}
         onPress={() => void choose()}
       />
       {file && found && !found.ok ? (
-        <Notice word="Not read." ink="accent" live>
+        <Notice word={common('notRead')} ink="accent" live>
           {`${file.name}: ${geoProblemText(found.error)}`}
         </Notice>
       ) : null}
@@ -96,7 +96,7 @@ export function RouteImportPage() {
         <Press
           role="checkbox"
           aria-checked={swap}
-          label="Latitude comes first in this file: swap the axes"
+          label={t('latitudeComesFirstInThisFile')}
           icon={swap ? 'checkbox-marked-outline' : 'checkbox-blank-outline'}
           onPress={() => {
             setSwap(!swap);
@@ -111,15 +111,20 @@ export function RouteImportPage() {
           </Txt>
           {found.value.lines.map((line, index) => (
             <Txt key={index}>
-              {`${line.name}: ${formatDistance(Math.round(found.value.lengths[index]! * 10_000), unit)}, from ${placeWords(line.points[0]!)} to ${placeWords(line.points.at(-1)!)}`}
+              {t('movedTo', {
+                name: line.name,
+                distance: formatDistance(Math.round(found.value.lengths[index]! * 10_000), unit),
+                from: placeWords(line.points[0]!),
+                to: placeWords(line.points.at(-1)!),
+              })}
             </Txt>
           ))}
           {found.value.notes.map((note) => (
             <Notice key={note.code}>{geoNoteText(note)}</Notice>
           ))}
           <TextField
-            label="The line begins at"
-            hint={`Distance along the route, ${unit}`}
+            label={t('theLineBeginsAt')}
+            hint={t('distanceAlongTheRoute', { unit })}
             value={start}
             onChange={setStart}
           />
@@ -131,7 +136,7 @@ export function RouteImportPage() {
             sameNames={names.sameOf('closure')}
           />
           <Press
-            label={`Import ${plural(found.value.closures.length, 'closure')}`}
+            label={t('importClosures', { closures: found.value.closures.length })}
             look="next"
             disabled={!from.ok || names.open > 0}
             onPress={() => void bringIn()}
@@ -139,17 +144,17 @@ export function RouteImportPage() {
         </Leaf>
       ) : null}
       {problem ? (
-        <Notice word="Not imported." ink="accent" live>
+        <Notice word={common('notImported')} ink="accent" live>
           {problem}
         </Notice>
       ) : null}
       {done ? (
         <Leaf style={{ gap: 10 }}>
-          <Notice word="Imported." ink="green" live>
-            {`${plural(done.placed, 'closure')} placed, ${done.added} new.`}
+          <Notice word={common('imported')} ink="green" live>
+            {t('closuresPlacedNew', { closures: done.placed, added: done.added })}
           </Notice>
           <Press
-            label="See the Route"
+            label={t('seeTheRoute')}
             look="next"
             onPress={() => router.replace(`/p/${project.id}/route` as never)}
           />

@@ -1,4 +1,6 @@
 import type { Paper } from '@cordel/core';
+import { handoverPage as t } from '@cordel/text/pages/handover/HandoverPage';
+import { common } from '@cordel/text/pages/common';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -18,10 +20,15 @@ import { Select } from '@/ui/Select';
 import { Txt } from '@/ui/Txt';
 import { type ShownPackage, usePackages } from './usePackages';
 
+const PAPERS: { value: Paper; label: string }[] = [
+  { value: 'A4', label: 'A4' },
+  { value: 'Letter', label: t('letter') },
+];
+
 const INSIDE = [
-  'PDF for people: verdicts, splice sheets, losses, inspection, pressure tests, signatures, traces',
-  'XLSX and CSV, JSON with its schema, GeoJSON of the route',
-  'Traces and photos byte for byte, what was signed, and a list of SHA-256 to check it all by',
+  t('pdfForPeopleVerdictsSpliceSheets'),
+  t('xlsxAndCsvJsonWithIts'),
+  t('tracesAndPhotosByteForByte'),
 ];
 
 /** Handing over: the as-built package of the project or of one closure. */
@@ -33,7 +40,7 @@ export function HandoverPage() {
   const { query, ask, stop } = usePackages(project.id);
   const [chosen, setChosen] = useState(wanted ?? '');
   const [paper, setPaper] = useState<Paper>(project.units.paper);
-  if (person === '') return <NamePanel onward="Go on to the package" />;
+  if (person === '') return <NamePanel onward={t('goOnToThePackage')} />;
   const rows = summary.data?.closures.filter(
     ({ closureId }) => chosen === '' || closureId === chosen,
   );
@@ -41,33 +48,34 @@ export function HandoverPage() {
   const failing = rows?.filter(({ verdict }) => verdict === 'fail') ?? [];
   const running = query.data?.some(({ state }) => state === 'making');
   return (
-    <Page title="Hand over" above={project.name} back={`/p/${project.id}/kit`}>
+    <Page title={t('handOver')} above={project.name} back={`/p/${project.id}/kit`}>
       <Grid least={460} gap={16}>
         <Leaf style={{ gap: 12 }}>
           <Select
-            label="What is handed over"
+            label={t('whatIsHandedOver')}
             value={chosen}
             options={[
-              { value: '', label: 'The whole project' },
+              { value: '', label: t('theWholeProject') },
               ...closures.map(({ id, name }) => ({ value: id, label: name })),
             ]}
             onChange={setChosen}
           />
           <Choice<Paper>
-            label="Paper of the PDF"
+            label={t('paperOfThePdf')}
             value={paper}
-            options={[
-              { value: 'A4', label: 'A4' },
-              { value: 'Letter', label: 'Letter' },
-            ]}
+            options={PAPERS}
             onChange={setPaper}
           />
           {failing.length > 0 || unsigned.length > 0 ? (
-            <Notice word="It says what is.">
+            <Notice word={t('thePackageSaysSo')}>
               {[
-                failing.length > 0 ? `Failing: ${failing.map(({ name }) => name).join(', ')}.` : '',
+                failing.length > 0
+                  ? t('failing', { failing: failing.map(({ name }) => name).join(', ') })
+                  : '',
                 unsigned.length > 0
-                  ? `Not signed: ${unsigned.map(({ name }) => name).join(', ')}.`
+                  ? t('notSignedUnsigned', {
+                      unsigned: unsigned.map(({ name }) => name).join(', '),
+                    })
                   : '',
               ]
                 .filter(Boolean)
@@ -75,7 +83,7 @@ export function HandoverPage() {
             </Notice>
           ) : null}
           <Press
-            label="Make the package"
+            label={t('makeThePackage')}
             look="next"
             disabled={running}
             onPress={() => void ask(chosen || null, paper)}
@@ -92,7 +100,7 @@ export function HandoverPage() {
               <PackageLeaf
                 key={one.id}
                 made={one}
-                name={closures.find(({ id }) => id === one.closureId)?.name ?? 'The whole project'}
+                name={closures.find(({ id }) => id === one.closureId)?.name ?? t('theWholeProject')}
                 onStop={() => void stop(one.id).then(() => query.refetch())}
               />
             ))
@@ -114,28 +122,28 @@ function PackageLeaf({ made, name, onStop }: { made: ShownPackage; name: string;
       <Txt ink="ink2">{`${moment(made.at)}, ${made.by}`}</Txt>
       {state === 'making' || state === 'stopping' ? (
         <>
-          <Progress label="Package" done={made.done} total={made.total}>
+          <Progress label={t('package')} done={made.done} total={made.total}>
             {`${rowWords(made.done, made.total)}${made.part ? `, ${made.part}` : ''}`}
           </Progress>
-          <Press label="Stop" disabled={state === 'stopping'} onPress={onStop} />
+          <Press label={common('stop')} disabled={state === 'stopping'} onPress={onStop} />
         </>
       ) : null}
-      {state === 'stopped' ? <Txt>Stopped; nothing of it is left.</Txt> : null}
+      {state === 'stopped' ? <Txt>{t('stoppedNothingOfItIsLeft')}</Txt> : null}
       {state === 'failed' ? (
-        <Notice word="Not made." ink="accent">
+        <Notice word={t('notMade')} ink="accent">
           {made.problem}
         </Notice>
       ) : null}
       {state === 'done' && digest ? (
         <>
           <Press
-            label={`Save the zip, ${byteWords(size ?? 0)}`}
+            label={t('saveTheZip', { byte: byteWords(size ?? 0) })}
             look="next"
             icon="download"
             onPress={() => window.open(`/api/packages/${made.id}/file.zip`, '_self')}
           />
           <Txt kind="small" selectable style={{ fontFamily: 'monospace' }}>
-            {`SHA-256 ${(digest.match(/.{16}/g) ?? []).join(' ')}`}
+            {t('sha256Match', { match: (digest.match(/.{16}/g) ?? []).join(' ') })}
           </Txt>
         </>
       ) : null}

@@ -2,6 +2,7 @@ import type { Paper } from '@cordel/core';
 import { useQuery } from '@tanstack/react-query';
 import { v7 as uuid } from 'uuid';
 import { answerOf, commands } from '@cordel/client';
+import { handoverShared as t } from '@cordel/text/pages/handover/shared';
 import { api } from '@/data/api';
 import { outbox } from '@/data/client';
 import { personNow } from '@/data/storage';
@@ -26,11 +27,11 @@ export function usePackages(projectId: string) {
     await outbox.add(
       commands.askForPackage,
       { projectId, id: uuid(), closureId, paper, ...signed },
-      'An as-built package',
+      t('anAsBuiltPackage'),
     );
     await query.refetch();
   };
   const stop = (packageId: string) =>
-    outbox.add(commands.stopPackage, { packageId }, 'Stop a package');
+    outbox.add(commands.stopPackage, { packageId }, t('stopAPackage'));
   return { query, ask, stop };
 }

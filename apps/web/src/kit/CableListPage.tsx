@@ -1,12 +1,15 @@
 import { wrap } from 'comlink';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { type Cable, USUAL_GLASS, USUAL_RUN, plural } from '@cordel/core';
+import { type Cable, USUAL_GLASS, USUAL_RUN } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
 import { commands } from '@cordel/client';
 import { fileProblemText, listNoteText } from '@cordel/text/files';
 import { makeUpText } from '@cordel/text/fiber';
 import { cableListText } from '@cordel/text/plan';
+import { cableListPage as t } from '@cordel/text/pages/kit/CableListPage';
+import { kitShared as shared } from '@cordel/text/pages/kit/shared';
+import { common } from '@cordel/text/pages/common';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { Leaf } from '@/ui/Leaf';
@@ -62,25 +65,22 @@ export function CableListPage() {
         glass: USUAL_GLASS,
         run: USUAL_RUN,
       };
-      void outbox.add(commands.saveCable, cable, `Cable ${called}`);
+      void outbox.add(commands.saveCable, cable, t('cableCalled', { called }));
     }
     setDone(fresh.length);
     setFound(null);
   };
   return (
-    <Page title="Import cables" above={project.name} back={`/p/${project.id}/kit/cables`}>
-      <Txt>
-        A list (CSV or XLSX) with the columns cable, kind, fibers, tubes, fibers per tube. Kind is
-        loose tube, grouped tube, ribbon or drop; of fibers and tubes one is enough.
-      </Txt>
+    <Page title={shared('importCables')} above={project.name} back={`/p/${project.id}/kit/cables`}>
+      <Txt>{t('aListCsvOrXlsxWith')}</Txt>
       <Press
-        label="Choose a file"
+        label={common('chooseAFile')}
         icon="file-upload-outline"
         look={found || done > 0 ? 'plain' : 'next'}
         onPress={() => void choose()}
       />
       {found && 'error' in found ? (
-        <Notice word="Not read." ink="accent" live>
+        <Notice word={common('notRead')} ink="accent" live>
           {`${name}: ${fileProblemText(found.error)}`}
         </Notice>
       ) : null}
@@ -92,7 +92,7 @@ export function CableListPage() {
           {found.problems.slice(0, SHOWN).map(({ row, column, value, message }) => (
             <Notice
               key={`${row} ${column} ${message.code}`}
-              word={`Row ${row}, ${column}:`}
+              word={t('rowColumn', { row, column })}
               ink="accent"
             >
               {value === '' ? cableListText(message) : `“${value}”: ${cableListText(message)}`}
@@ -105,12 +105,14 @@ export function CableListPage() {
               {`: ${makeUpText(makeUp)}`}
             </Txt>
           ))}
-          {fresh.length > SHOWN ? <Txt>{`and ${fresh.length - SHOWN} more`}</Txt> : null}
+          {fresh.length > SHOWN ? (
+            <Txt>{t('andFreshMore', { fresh: fresh.length - SHOWN })}</Txt>
+          ) : null}
           <Press
             label={
               found.problems.length > 0
-                ? `${plural(found.problems.length, 'problem')}: fix the list first`
-                : `Import ${plural(fresh.length, 'cable')}`
+                ? t('problemsFixTheListFirst', { problems: found.problems.length })
+                : t('importCables', { cables: fresh.length })
             }
             look="next"
             disabled={found.problems.length > 0 || fresh.length === 0 || names.open > 0}
@@ -120,11 +122,11 @@ export function CableListPage() {
       ) : null}
       {done > 0 ? (
         <>
-          <Notice word="Imported." ink="green" live>
-            {`${plural(done, 'cable')}.`}
+          <Notice word={common('imported')} ink="green" live>
+            {`${shared('cables', { cables: done })}.`}
           </Notice>
           <Press
-            label="See the cables"
+            label={t('seeTheCables')}
             look="next"
             onPress={() => router.replace(`/p/${project.id}/kit/cables` as never)}
           />

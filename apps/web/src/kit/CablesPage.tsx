@@ -12,6 +12,10 @@ import {
 import { v7 as uuid } from 'uuid';
 import { commands, isConflict } from '@cordel/client';
 import { makeUpText } from '@cordel/text/fiber';
+import { common } from '@cordel/text/pages/common';
+import { cablesPage as t } from '@cordel/text/pages/kit/CablesPage';
+import { kitShared as shared } from '@cordel/text/pages/kit/shared';
+import { errorText, issueText } from '@cordel/text/record';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
@@ -41,10 +45,10 @@ export function CablesPage() {
     a.name.localeCompare(b.name, undefined, { numeric: true }),
   );
   return (
-    <Page title="Cables" above={project.name} back={`/p/${project.id}/kit`}>
+    <Page title={common('cables')} above={project.name} back={`/p/${project.id}/kit`}>
       <RemovalNotice removal={removal} />
       {cables.length === 0 ? (
-        <Empty title="No cable yet">A splice list brings its cables in; or add one here.</Empty>
+        <Empty title={t('noCableYet')}>{t('importingASpliceListAddsIts')}</Empty>
       ) : null}
       <Grid>
         {sorted
@@ -69,7 +73,7 @@ export function CablesPage() {
       {open === 'new' ? (
         <CableForm removal={removal} onDone={() => setOpen(null)} />
       ) : (
-        <Press label="Add a cable" look="next" onPress={() => setOpen('new')} />
+        <Press label={t('addACable')} look="next" onPress={() => setOpen('new')} />
       )}
       <ArchivedList
         removal={removal}
@@ -113,11 +117,11 @@ function CableForm({
     const field = mfd.trim() === '' ? null : Math.round(Number(mfd) * 100);
     const made = glassSchema.safeParse({ ...glass, mfd: field });
     if (!made.success)
-      return setProblem(`Mode field: type it in um, such as 9.2. ${made.error.issues[0]!.message}`);
+      return setProblem(t('modeFieldTypeItInUm', { message: issueText(made.error.issues[0]!) }));
     if ('error' in read) return setProblem(read.error);
-    if (!named.success) return setProblem(named.error.issues[0]!.message);
+    if (!named.success) return setProblem(issueText(named.error.issues[0]!));
     if (cables.some((other) => other.name === named.data && other.id !== cable?.id))
-      return setProblem(`There is a cable ${named.data} already: choose another name.`);
+      return setProblem(t('thereIsACableAlreadyChoose', { data: named.data }));
     const runRead = readRun(run, entered, project.units.distance);
     if ('error' in runRead) return setProblem(runRead.error);
     const record: Cable = {
@@ -129,11 +133,15 @@ function CableForm({
       glass: made.data,
       run: runRead.run,
     };
-    const sent = outbox.add(commands.saveCable, { ...record, base }, `Cable ${record.name}`);
-    setProblem('Being saved …');
+    const sent = outbox.add(
+      commands.saveCable,
+      { ...record, base },
+      shared('cableName', { name: record.name }),
+    );
+    setProblem(shared('beingSaved'));
     const outcome = await sent;
     if (!('refused' in outcome)) return onDone();
-    setProblem(outcome.refused.message);
+    setProblem(errorText(outcome.refused));
     if (!isConflict(outcome.refused)) return;
     // What was typed stands here; who has seen what others did saves over it.
     void outbox.discard(outcome.writeId);
@@ -143,15 +151,15 @@ function CableForm({
     <Leaf style={{ gap: 12 }}>
       <TextInput
         mode="outlined"
-        label="Cable name"
-        aria-label="Cable name"
+        label={t('cableName')}
+        aria-label={t('cableName')}
         value={name}
         onChangeText={setName}
         maxLength={40}
       />
       <MakeUpForm value={typed} onChange={setTyped} />
       <Choice
-        label="Colours"
+        label={common('colours')}
         value={schemeId}
         options={schemes
           .filter((scheme) => scheme.id === schemeId || !isArchived(scheme))
@@ -159,15 +167,15 @@ function CableForm({
         onChange={setScheme}
       />
       <Choice
-        label="Fiber"
+        label={common('fiber')}
         value={glass.type}
         options={FIBER_TYPES.map((type) => ({ value: type, label: type }))}
         onChange={(type) => setGlass({ ...glass, type })}
       />
       <TextInput
         mode="outlined"
-        label="Mode field at 1310 nm, um, as the reel says"
-        aria-label="Mode field in um"
+        label={t('modeFieldAt1310NmUm')}
+        aria-label={t('modeFieldInUm')}
         value={mfd}
         onChangeText={setMfd}
         inputMode="decimal"
@@ -175,8 +183,8 @@ function CableForm({
       <RunForm value={run} closures={entered} onChange={setRun} />
       {problem ? <Notice live>{problem}</Notice> : null}
       <View style={{ flexDirection: 'row', gap: 8 }}>
-        <Press label="Save" look="next" onPress={() => void save()} style={{ flex: 1 }} />
-        <Press label="Close" onPress={onDone} />
+        <Press label={shared('save')} look="next" onPress={() => void save()} style={{ flex: 1 }} />
+        <Press label={common('close')} onPress={onDone} />
       </View>
       {cable ? (
         <RemoveKeys removal={removal} item={removable('cable', cable)} onGone={onDone} />

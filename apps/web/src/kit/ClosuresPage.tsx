@@ -1,4 +1,3 @@
-import { zodResolver } from '@hookform/resolvers/zod';
 import { useMemo, useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { View } from 'react-native';
@@ -8,7 +7,6 @@ import {
   formatDistance,
   nameSchema,
   parseDistance,
-  plural,
   spellDistance,
   type DistanceUnit,
   type Tray,
@@ -16,6 +14,10 @@ import {
 import { v7 as uuid } from 'uuid';
 import { commands, isConflict } from '@cordel/client';
 import { distanceProblemText } from '@cordel/text/measure';
+import { kitShared as shared } from '@cordel/text/pages/kit/shared';
+import { closuresPage as t } from '@cordel/text/pages/kit/ClosuresPage';
+import { common } from '@cordel/text/pages/common';
+import { errorText } from '@cordel/text/record';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { Choice, Field } from '@/ui/Field';
@@ -31,6 +33,7 @@ import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 import { useLatest } from '@/ui/useLatest';
+import { formResolver } from '@/ui/formResolver';
 
 /** The project's closures: where each hangs and how many trays it has. */
 export function ClosuresPage() {
@@ -41,10 +44,10 @@ export function ClosuresPage() {
     (a, b) => (a.distance ?? Infinity) - (b.distance ?? Infinity) || a.ordinal - b.ordinal,
   );
   return (
-    <Page title="Closures" above={project.name} back={`/p/${project.id}/kit`}>
+    <Page title={shared('closures')} above={project.name} back={`/p/${project.id}/kit`}>
       <RemovalNotice removal={removal} />
       {closures.length === 0 ? (
-        <Empty title="No closure yet">A splice list brings its closures in; or add one here.</Empty>
+        <Empty title={t('noClosureYet')}>{t('importingASpliceListAddsIts')}</Empty>
       ) : null}
       <Grid>
         {sorted
@@ -61,7 +64,15 @@ export function ClosuresPage() {
                 style={{ justifyContent: 'space-between' }}
               >
                 <Txt kind="name">{closure.name}</Txt>
-                <Txt ink="ink2">{`${closure.distance === null ? 'no distance' : formatDistance(closure.distance, project.units.distance)} · ${plural(closure.trays.length, 'tray')}`}</Txt>
+                <Txt ink="ink2">
+                  {t('distanceTrays', {
+                    distance:
+                      closure.distance === null
+                        ? common('noDistance')
+                        : formatDistance(closure.distance, project.units.distance),
+                    trays: closure.trays.length,
+                  })}
+                </Txt>
               </Press>
             ),
           )}
@@ -69,7 +80,7 @@ export function ClosuresPage() {
       {open === 'new' ? (
         <ClosureForm removal={removal} onDone={() => setOpen(null)} />
       ) : (
-        <Press label="Add a closure" look="next" onPress={() => setOpen('new')} />
+        <Press label={t('addAClosure')} look="next" onPress={() => setOpen('new')} />
       )}
       <ArchivedList
         removal={removal}
@@ -83,7 +94,7 @@ const countOf = (least: number, most: number) =>
   z.string().transform((text, context): number => {
     const value = /^\d+$/.test(text.trim()) ? Number(text) : Number.NaN;
     if (value >= least && value <= most) return value;
-    context.addIssue({ code: 'custom', message: `A whole number from ${least} to ${most}.` });
+    context.addIssue({ code: 'custom', message: t('aWholeNumberFromTo', { least, most }) });
     return z.NEVER;
   });
 
@@ -121,7 +132,7 @@ function ClosureForm({
   // As it was when the form was filled: others may change it meanwhile.
   const [base, setBase] = useState(closure);
   const latest = useLatest(closure);
-  const resolver = useMemo(() => zodResolver(formSchema(unit)), [unit]);
+  const resolver = useMemo(() => formResolver(formSchema(unit)), [unit]);
   const first = closure?.trays[0] ?? project.trayCapacity;
   const { control, handleSubmit } = useForm<ClosureValues, unknown, ReadClosure>({
     resolver,
@@ -146,11 +157,15 @@ function ClosureForm({
       position: base?.position ?? null,
       trays: traysFor(form.trays, { single: form.single, mass: form.mass }),
     };
-    setProblem('Being saved …');
+    setProblem(shared('beingSaved'));
     const saved = { ...record, base };
-    const outcome = await outbox.add(commands.saveClosure, saved, `Closure ${record.name}`);
+    const outcome = await outbox.add(
+      commands.saveClosure,
+      saved,
+      shared('closureName', { name: record.name }),
+    );
     if (!('refused' in outcome)) return onDone();
-    setProblem(outcome.refused.message);
+    setProblem(errorText(outcome.refused));
     if (!isConflict(outcome.refused)) return;
     // What was typed stands here; who has seen what others did saves over it.
     void outbox.discard(outcome.writeId);
@@ -160,17 +175,17 @@ function ClosureForm({
   const others = closures.filter((entry) => entry.id !== closure?.id);
   return (
     <Leaf style={{ gap: 12 }}>
-      <Field control={loose} name="name" label="Closure name" />
+      <Field control={loose} name="name" label={t('closureName')} />
       <Field
         control={loose}
         name="distance"
-        label="Distance from the start"
-        hint={`Such as 12.4 ${unit}, 300 m, 5 1/4 ft; empty if unknown`}
+        label={t('distanceFromTheStart')}
+        hint={t('suchAs124300M', { unit })}
       />
       <View style={{ flexDirection: 'row', gap: 12, flexWrap: 'wrap' }}>
-        <Field control={loose} name="trays" label="Trays" numeric />
-        <Field control={loose} name="single" label="Single sleeves a tray" numeric />
-        <Field control={loose} name="mass" label="Ribbon sleeves a tray" numeric />
+        <Field control={loose} name="trays" label={common('trays')} numeric />
+        <Field control={loose} name="single" label={shared('singleSleevesATray')} numeric />
+        <Field control={loose} name="mass" label={shared('ribbonSleevesATray')} numeric />
       </View>
       {others.length > 0 ? (
         <Controller
@@ -178,10 +193,10 @@ function ClosureForm({
           name="branchOf"
           render={({ field }) => (
             <Choice
-              label="Branches off from"
+              label={t('branchesOffFrom')}
               value={field.value}
               options={[
-                { value: '', label: 'main route' },
+                { value: '', label: t('mainRoute') },
                 ...others.map((entry) => ({ value: entry.id, label: entry.name })),
               ]}
               onChange={field.onChange}
@@ -191,8 +206,8 @@ function ClosureForm({
       ) : null}
       {problem ? <Notice live>{problem}</Notice> : null}
       <View style={{ flexDirection: 'row', gap: 8 }}>
-        <Press label="Save" look="next" onPress={() => void save()} style={{ flex: 1 }} />
-        <Press label="Close" onPress={onDone} />
+        <Press label={shared('save')} look="next" onPress={() => void save()} style={{ flex: 1 }} />
+        <Press label={common('close')} onPress={onDone} />
       </View>
       {closure ? (
         <RemoveKeys

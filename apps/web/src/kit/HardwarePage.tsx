@@ -1,11 +1,15 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { HelperText, TextInput } from 'react-native-paper';
-import { BUILT_IN_HARDWARE, type Hardware, hardwareSchema, readNumber, plural } from '@cordel/core';
+import { BUILT_IN_HARDWARE, type Hardware, hardwareSchema, readNumber } from '@cordel/core';
 import { parseGauge, spellGauge } from '@cordel/core/pressure';
 import { v7 as uuid } from 'uuid';
 import { commands } from '@cordel/client';
 import { measureProblemText } from '@cordel/text/measure';
+import { kitShared as shared } from '@cordel/text/pages/kit/shared';
+import { hardwarePage as t } from '@cordel/text/pages/kit/HardwarePage';
+import { common } from '@cordel/text/pages/common';
+import { errorText, issueText } from '@cordel/text/record';
 import { outbox } from '@/data/client';
 import { LengthField } from '@/prep/LengthField';
 import { useProjectView } from '@/projects/context';
@@ -40,11 +44,8 @@ export function HardwarePage() {
     if (outcome) setProblem(`${file.name}: ${outcome}`);
   };
   return (
-    <Page title="Hardware" above={project.name} back={`/p/${project.id}/kit`}>
-      <Notice>
-        The sheet that comes with the hardware wins. Copy a profile, and set its figures by your
-        sheet.
-      </Notice>
+    <Page title={shared('hardware')} above={project.name} back={`/p/${project.id}/kit`}>
+      <Notice>{t('theSheetThatComesWithThe')}</Notice>
       <RemovalNotice removal={removal} />
       <Grid least={420} gap={16}>
         {hardware
@@ -59,19 +60,37 @@ export function HardwarePage() {
                 <Txt kind="name" heading={2}>
                   {entry.name}
                 </Txt>
-                <Txt ink="ink2">{`${plural(entry.ports.length, 'port')}, at most ${plural(entry.trays.most, 'tray')} of ${entry.trays.single} single or ${entry.trays.mass} ribbon sleeves. ${entry.source}`}</Txt>
+                <Txt ink="ink2">
+                  {t('portsAtMostTraysOfSingle', {
+                    ports: entry.ports.length,
+                    trays: entry.trays.most,
+                    single: entry.trays.single,
+                    mass: entry.trays.mass,
+                    source: entry.source,
+                  })}
+                </Txt>
                 <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
                   {isBuiltIn(entry) ? null : (
-                    <Press label={`Edit ${entry.name}`} onPress={() => setOpen(entry.id)} />
+                    <Press
+                      label={shared('editName', { name: entry.name })}
+                      onPress={() => setOpen(entry.id)}
+                    />
                   )}
                   <Press
-                    label={`Copy ${entry.name}`}
+                    label={shared('copyName', { name: entry.name })}
                     onPress={() => {
-                      const copy = { ...entry, id: uuid(), name: `${entry.name}, copy` };
+                      const copy = {
+                        ...entry,
+                        id: uuid(),
+                        name: shared('nameCopy', { name: entry.name }),
+                      };
                       void save(copy).then(() => setOpen(copy.id));
                     }}
                   />
-                  <Press label={`Export ${entry.name}`} onPress={() => exportJson(entry)} />
+                  <Press
+                    label={t('exportName', { name: entry.name })}
+                    onPress={() => exportJson(entry)}
+                  />
                 </View>
                 {isBuiltIn(entry) ? null : (
                   <RemoveKeys removal={removal} item={removable('hardware', entry)} />
@@ -81,12 +100,12 @@ export function HardwarePage() {
           )}
       </Grid>
       {problem ? (
-        <Notice word="Not imported." ink="accent" live>
+        <Notice word={common('notImported')} ink="accent" live>
           {problem}
         </Notice>
       ) : null}
       <Press
-        label="Import a profile (JSON)"
+        label={t('importAProfileJson')}
         icon="file-upload-outline"
         onPress={() => void bringIn()}
       />
@@ -101,9 +120,9 @@ export function HardwarePage() {
 /** Saves a profile; gives what is wrong in words, or nothing. */
 async function save(hardware: Hardware | string): Promise<string> {
   if (typeof hardware === 'string') return hardware;
-  const label = `Hardware “${hardware.name}”`;
+  const label = t('hardwareName', { name: hardware.name });
   const outcome = await outbox.add(commands.saveHardware, hardware, label);
-  return 'refused' in outcome ? outcome.refused.message : '';
+  return 'refused' in outcome ? errorText(outcome.refused) : '';
 }
 
 /** Reads a profile from JSON; words that name the place where it is wrong otherwise. */
@@ -112,12 +131,12 @@ function readHardware(text: string): Hardware | string {
   try {
     json = JSON.parse(text);
   } catch {
-    return 'This is no JSON: export a profile to see what one looks like.';
+    return t('thisIsNoJsonExportA');
   }
   const read = hardwareSchema.safeParse(json);
   if (!read.success) {
     const [issue] = read.error.issues;
-    return `${issue!.path.join(', ')}: ${issue!.message}`;
+    return `${issue!.path.join(', ')}: ${issueText(issue!)}`;
   }
   // A profile that ships stays as it is; what is imported under its id becomes one's own.
   return isBuiltIn(read.data) ? { ...read.data, id: uuid() } : read.data;
@@ -129,36 +148,36 @@ const exportJson = (hardware: Hardware): void =>
 type LengthKey = 'tubeToTray' | 'window' | 'clamp' | 'hoseClamp' | 'bushingBelow';
 
 const LENGTHS: [LengthKey, string][] = [
-  ['tubeToTray', 'Tube kept, sheath to tray'],
-  ['window', 'Window from the sheath edge'],
-  ['clamp', 'Sheath end below the clamp'],
-  ['hoseClamp', 'Hose clamp below the ring cut'],
-  ['bushingBelow', 'Bushing below a diameter of'],
+  ['tubeToTray', t('tubeKeptSheathToTray')],
+  ['window', t('windowFromTheSheathEdge')],
+  ['clamp', t('sheathEndBelowTheClamp')],
+  ['hoseClamp', t('hoseClampBelowTheRingCut')],
+  ['bushingBelow', t('bushingBelowADiameterOf')],
 ];
 
 /** How many trays it takes, and how many sleeves a tray. */
 const TRAYS: [keyof Hardware['trays'], string][] = [
-  ['most', 'Trays at most'],
-  ['single', 'Single sleeves a tray'],
-  ['mass', 'Ribbon sleeves a tray'],
+  ['most', t('traysAtMost')],
+  ['single', shared('singleSleevesATray')],
+  ['mass', shared('ribbonSleevesATray')],
 ];
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 const GROUPS = [
-  ['sheath', 'Sheath taken off', { end: 'cut end', express: 'express', drop: 'drop' }],
+  ['sheath', t('sheathTakenOff'), { end: t('cutEnd'), express: 'express', drop: 'drop' }],
   [
     'keep',
-    'Kept past the sheath',
+    t('keptPastTheSheath'),
     {
-      strength: 'strength member',
-      centralTube: 'central tube',
+      strength: t('strengthMember'),
+      centralTube: t('centralTube'),
       aramid: 'aramid',
       ripcord: 'ripcord',
-      dropTube: 'tube of a drop',
+      dropTube: t('tubeOfADrop'),
     },
   ],
-  ['basket', 'Basket', { width: 'width', length: 'length', depth: 'depth' }],
+  ['basket', t('basket'), { width: 'width', length: 'length', depth: 'depth' }],
 ] as const;
 
 function HardwareForm({ hardware, onDone }: { hardware: Hardware; onDone(): void }) {
@@ -178,9 +197,15 @@ function HardwareForm({ hardware, onDone }: { hardware: Hardware; onDone(): void
   const [problem, setProblem] = useState('');
   const submit = async () => {
     const testPa = parseGauge(test, gauge);
-    if (!testPa.ok) return setProblem(`Flash test: ${measureProblemText(testPa.error, units)}`);
+    if (!testPa.ok)
+      return setProblem(
+        t('flashTestMeasureProblem', { measureProblem: measureProblemText(testPa.error, units) }),
+      );
     const held = readNumber(minutes, 'small');
-    if (!held.ok) return setProblem(`Pressure held: ${measureProblemText(held.error, units)}`);
+    if (!held.ok)
+      return setProblem(
+        t('pressureHeldMeasureProblem', { measureProblem: measureProblemText(held.error, units) }),
+      );
     const typed = {
       ...draft,
       testMinutes: held.value,
@@ -198,12 +223,12 @@ function HardwareForm({ hardware, onDone }: { hardware: Hardware; onDone(): void
   return (
     <Leaf style={{ gap: 12 }}>
       <TextField
-        label="Name of the hardware"
+        label={t('nameOfTheHardware')}
         value={draft.name}
         onChange={(name) => setDraft({ ...draft, name })}
       />
       <TextField
-        label="Where its figures come from"
+        label={shared('whereItsFiguresComeFrom')}
         value={draft.source}
         onChange={(source) => setDraft({ ...draft, source })}
       />
@@ -240,7 +265,7 @@ function HardwareForm({ hardware, onDone }: { hardware: Hardware; onDone(): void
         ))}
       </View>
       <View style={{ gap: 6 }}>
-        <Txt kind="strong">Trays</Txt>
+        <Txt kind="strong">{common('trays')}</Txt>
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
           {TRAYS.map(([key, label]) => (
             <TextField
@@ -254,20 +279,20 @@ function HardwareForm({ hardware, onDone }: { hardware: Hardware; onDone(): void
       </View>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
         <TextField
-          label="Pressure held, minutes"
-          hint="With the gauge read at the end; 0 where soapy water alone decides"
+          label={t('pressureHeldMinutes')}
+          hint={t('withTheGaugeReadAtThe')}
           value={minutes}
           onChange={setMinutes}
         />
         <TextField
-          label="Flash test at most"
-          hint="Such as 5 psi or 34.5 kPa; 0 where it is not tested"
+          label={t('flashTestAtMost')}
+          hint={t('suchAs5PsiOr34')}
           value={test}
           onChange={setTest}
         />
         <TextField
-          label="Bolts in their order"
-          hint="As they are tightened: 1, 4, 2, 5, 3, 6; none where there are none"
+          label={t('boltsInTheirOrder')}
+          hint={t('asTheyAreTightened14')}
           value={bolts}
           onChange={setBolts}
         />
@@ -275,24 +300,24 @@ function HardwareForm({ hardware, onDone }: { hardware: Hardware; onDone(): void
       <TextInput
         mode="outlined"
         multiline
-        label="Ports and seals"
-        aria-label="Ports and seals"
+        label={t('portsAndSeals')}
+        aria-label={t('portsAndSeals')}
         value={ports}
         onChangeText={setPorts}
         style={{ minHeight: 200 }}
         outlineStyle={{ borderWidth: 2 }}
       />
       <HelperText type="info" visible padding="none" style={{ fontSize: 14 }}>
-        JSON; diameters in tenths of a millimeter. Ranges follow each other without gap or overlap.
+        {t('jsonDiametersInTenthsOfA')}
       </HelperText>
       {problem ? (
-        <Notice word="Not saved." ink="accent" live>
+        <Notice word={shared('notSaved')} ink="accent" live>
           {problem}
         </Notice>
       ) : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        <Press label="Save the hardware" look="next" onPress={() => void submit()} />
-        <Press label="Close without saving" onPress={onDone} />
+        <Press label={t('saveTheHardware')} look="next" onPress={() => void submit()} />
+        <Press label={shared('closeWithoutSaving')} onPress={onDone} />
       </View>
     </Leaf>
   );

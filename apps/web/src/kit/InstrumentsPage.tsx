@@ -4,6 +4,9 @@ import { HelperText, TextInput } from 'react-native-paper';
 import { BUILT_IN_INSTRUMENTS, type Instrument, instrumentSchema } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
 import { commands } from '@cordel/client';
+import { kitShared as shared } from '@cordel/text/pages/kit/shared';
+import { instrumentsPage as t } from '@cordel/text/pages/kit/InstrumentsPage';
+import { errorText, issueText } from '@cordel/text/record';
 import { useStation } from '@/bench/useStation';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
@@ -24,8 +27,17 @@ const isBuiltIn = ({ id }: Instrument) => BUILT_IN_INSTRUMENTS.some((built) => b
 
 const saysOf = (one: Instrument): string =>
   one.kind === 'splicer'
-    ? `Programs ${one.programs.map(({ name }) => name).join(', ')}; heater ${one.heaterPrograms.map(({ name }) => name).join(', ')}; holders ${one.holders.join(', ')}; cleave ${one.cleaveLengths.map((length) => length / 10).join(', ')} mm.`
-    : `Cuts ${one.cleaveLengths.map((length) => length / 10).join(', ')} mm; ${one.positions} places of the blade, ${one.cleaves} fibers each.`;
+    ? t('programsHeaterHoldersCleaveMm', {
+        programs: one.programs.map(({ name }) => name).join(', '),
+        heaterPrograms: one.heaterPrograms.map(({ name }) => name).join(', '),
+        holders: one.holders.join(', '),
+        cleaveLengths: one.cleaveLengths.map((length) => length / 10).join(', '),
+      })
+    : t('cutsMmPlacesOfTheBlade', {
+        cleaveLengths: one.cleaveLengths.map((length) => length / 10).join(', '),
+        positions: one.positions,
+        cleaves: one.cleaves,
+      });
 
 /** Splicers and cleavers: those that ship, to be copied, and one's own by their sheets. */
 export function InstrumentsPage() {
@@ -34,10 +46,8 @@ export function InstrumentsPage() {
   const { instruments } = useStation(project.id);
   const [open, setOpen] = useState<string | null>(null);
   return (
-    <Page title="Instruments" above={project.name} back={`/p/${project.id}/kit`}>
-      <Notice>
-        The instrument’s own sheet wins. Copy the one that is nearest, and set its figures.
-      </Notice>
+    <Page title={shared('instruments')} above={project.name} back={`/p/${project.id}/kit`}>
+      <Notice>{t('theInstrumentsOwnSheetWinsCopy')}</Notice>
       <RemovalNotice removal={removal} />
       <Grid least={420} gap={16}>
         {instruments
@@ -56,12 +66,19 @@ export function InstrumentsPage() {
                 <Txt ink="ink2">{one.source}</Txt>
                 <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
                   {isBuiltIn(one) ? null : (
-                    <Press label={`Edit ${one.name}`} onPress={() => setOpen(one.id)} />
+                    <Press
+                      label={shared('editName', { name: one.name })}
+                      onPress={() => setOpen(one.id)}
+                    />
                   )}
                   <Press
-                    label={`Copy ${one.name}`}
+                    label={shared('copyName', { name: one.name })}
                     onPress={() => {
-                      const copy = { ...one, id: uuid(), name: `${one.name}, copy` };
+                      const copy = {
+                        ...one,
+                        id: uuid(),
+                        name: shared('nameCopy', { name: one.name }),
+                      };
                       void save(copy).then(() => setOpen(copy.id));
                     }}
                   />
@@ -83,9 +100,9 @@ export function InstrumentsPage() {
 
 /** Saves an instrument; gives what is wrong in words, or nothing. */
 async function save(instrument: Instrument): Promise<string> {
-  const label = `Instrument “${instrument.name}”`;
+  const label = t('instrumentName', { name: instrument.name });
   const outcome = await outbox.add(commands.saveInstrument, instrument, label);
-  return 'refused' in outcome ? outcome.refused.message : '';
+  return 'refused' in outcome ? errorText(outcome.refused) : '';
 }
 
 function InstrumentForm({ instrument, onDone }: { instrument: Instrument; onDone(): void }) {
@@ -99,12 +116,12 @@ function InstrumentForm({ instrument, onDone }: { instrument: Instrument; onDone
     try {
       typed = JSON.parse(text) as object;
     } catch {
-      return setProblem('The figures are no JSON: look for a comma or a quote that is missing.');
+      return setProblem(t('theFiguresAreNoJsonLook'));
     }
     const read = instrumentSchema.safeParse({ ...typed, id, kind, name, source });
     if (!read.success) {
       const [issue] = read.error.issues;
-      return setProblem(`${issue!.path.join(', ')}: ${issue!.message}`);
+      return setProblem(`${issue!.path.join(', ')}: ${issueText(issue!)}`);
     }
     const outcome = await save(read.data);
     setProblem(outcome);
@@ -112,30 +129,29 @@ function InstrumentForm({ instrument, onDone }: { instrument: Instrument; onDone
   };
   return (
     <Leaf style={{ gap: 12 }}>
-      <TextField label="Name of the instrument" value={name} onChange={setName} />
-      <TextField label="Where its figures come from" value={source} onChange={setSource} />
+      <TextField label={t('nameOfTheInstrument')} value={name} onChange={setName} />
+      <TextField label={shared('whereItsFiguresComeFrom')} value={source} onChange={setSource} />
       <TextInput
         mode="outlined"
         multiline
-        label="Figures"
-        aria-label="Figures"
+        label={t('figures')}
+        aria-label={t('figures')}
         value={text}
         onChangeText={setText}
         style={{ minHeight: 220 }}
         outlineStyle={{ borderWidth: 2 }}
       />
       <HelperText type="info" visible padding="none" style={{ fontSize: 14 }}>
-        JSON; cleave lengths in tenths of a millimeter, times in seconds, the cleave limit in
-        hundredths of a degree.
+        {t('jsonCleaveLengthsInTenthsOf')}
       </HelperText>
       {problem ? (
-        <Notice word="Not saved." ink="accent" live>
+        <Notice word={shared('notSaved')} ink="accent" live>
           {problem}
         </Notice>
       ) : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        <Press label="Save the instrument" look="next" onPress={() => void submit()} />
-        <Press label="Close without saving" onPress={onDone} />
+        <Press label={t('saveTheInstrument')} look="next" onPress={() => void submit()} />
+        <Press label={shared('closeWithoutSaving')} onPress={onDone} />
       </View>
     </Leaf>
   );

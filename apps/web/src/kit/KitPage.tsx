@@ -1,7 +1,9 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { TextInput } from 'react-native-paper';
-import { plural } from '@cordel/core';
+import { kitShared as shared } from '@cordel/text/pages/kit/shared';
+import { kitPage as t } from '@cordel/text/pages/kit/KitPage';
+import { common } from '@cordel/text/pages/common';
 import { useOutbox } from '@/data/client';
 import { usePerson } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
@@ -22,22 +24,34 @@ export function KitPage() {
   const { writes } = useOutbox();
   const [help, setHelp] = useState(false);
   const links = [
-    { to: 'settings', label: 'Project and limits', says: project.limits.name },
-    { to: 'network', label: 'Type cables and closures', says: 'one after the other' },
-    { to: 'cables', label: 'Cables', says: plural(cables.length, 'cable') },
-    { to: 'closures', label: 'Closures', says: plural(closures.length, 'closure') },
-    { to: 'hardware', label: 'Hardware', says: plural(hardware.length, 'profile') },
-    { to: 'instruments', label: 'Instruments', says: 'splicers and cleavers' },
-    { to: 'pack', label: 'Pack the van', says: 'what closures take' },
-    { to: 'schemes', label: 'Colour schemes', says: plural(schemes.length, 'scheme') },
-    { to: 'labels', label: 'Labels', says: 'with codes that open a closure' },
-    { to: 'handover', label: 'Hand over', says: 'the as-built package' },
-    { to: 'import', label: 'Import a splice list', says: 'CSV or XLSX, with a preview' },
-    { to: 'cable-list', label: 'Import cables', says: 'CSV or XLSX' },
-    { to: 'ground', label: 'Import a route', says: 'GeoJSON' },
+    { to: 'settings', label: shared('projectAndLimits'), says: project.limits.name },
+    { to: 'network', label: t('typeCablesAndClosures'), says: t('oneAfterTheOther') },
+    { to: 'cables', label: common('cables'), says: shared('cables', { cables: cables.length }) },
+    {
+      to: 'closures',
+      label: shared('closures'),
+      says: shared('closures2', { closures: closures.length }),
+    },
+    {
+      to: 'hardware',
+      label: shared('hardware'),
+      says: t('profiles', { profiles: hardware.length }),
+    },
+    { to: 'instruments', label: shared('instruments'), says: t('splicersAndCleavers') },
+    { to: 'pack', label: shared('packTheVan'), says: t('whatClosuresTake') },
+    {
+      to: 'schemes',
+      label: shared('colourSchemes'),
+      says: t('schemes', { schemes: schemes.length }),
+    },
+    { to: 'labels', label: common('labels'), says: t('withCodesThatOpenAClosure') },
+    { to: 'handover', label: t('handOver'), says: t('theAsBuiltPackage') },
+    { to: 'import', label: common('importASpliceList'), says: t('csvOrXlsxWithAPreview') },
+    { to: 'cable-list', label: shared('importCables'), says: t('csvOrXlsx') },
+    { to: 'ground', label: common('importARoute'), says: t('geojson') },
   ];
   return (
-    <Page title="Kit" above={project.name}>
+    <Page title={t('kit')} above={project.name}>
       <Grid>
         {links.map(({ to, label, says }) => (
           <Press
@@ -51,44 +65,44 @@ export function KitPage() {
           </Press>
         ))}
         <Press
-          label="Open by label"
+          label={t('openByLabel')}
           icon="qrcode-scan"
           onPress={() => router.push('/scan' as never)}
         />
         <Press
-          label="All projects"
+          label={common('allProjects')}
           icon="swap-horizontal"
           onPress={() => router.push('/projects')}
         />
       </Grid>
       <Txt kind="name" heading={2}>
-        This device
+        {t('thisDevice')}
       </Txt>
       <TextInput
         mode="outlined"
-        label="Your name or initials"
-        aria-label="Your name or initials"
+        label={t('yourNameOrInitials')}
+        aria-label={t('yourNameOrInitials')}
         value={person}
         onChangeText={setPerson}
         maxLength={80}
         outlineStyle={{ borderWidth: 2 }}
       />
       <Choice
-        label="Light"
+        label={t('light')}
         value={theme}
         options={[
-          { value: 'system', label: 'As the system' },
-          { value: 'light', label: 'Paper' },
-          { value: 'dark', label: 'Night' },
+          { value: 'system', label: t('asTheSystem') },
+          { value: 'light', label: t('paper') },
+          { value: 'dark', label: t('night') },
         ]}
         onChange={setTheme}
       />
       <Txt>
         {writes.length === 0
-          ? 'All you recorded is on the server.'
-          : `${plural(writes.length, 'write')} on this device, not on the server yet.`}
+          ? t('allYouRecordedIsOnThe')
+          : t('writesOnThisDeviceNotOn', { writes: writes.length })}
       </Txt>
-      <Press label="Keys" icon="keyboard-outline" onPress={() => setHelp(true)} />
+      <Press label={t('keys')} icon="keyboard-outline" onPress={() => setHelp(true)} />
       <HelpSheet visible={help} onClose={() => setHelp(false)} />
     </Page>
   );

@@ -2,20 +2,22 @@ import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { type MakeUp } from '@cordel/core';
 import { makeUpText } from '@cordel/text/fiber';
+import { makeUpForm as t } from '@cordel/text/pages/kit/MakeUpForm';
+import { common } from '@cordel/text/pages/common';
 import { Choice } from '@/ui/Field';
 import { Txt } from '@/ui/Txt';
 import { type TypedMakeUp, readMakeUp } from './typedMakeUp';
 
 const KINDS: { value: MakeUp['kind']; label: string; first: string; second: string | null }[] = [
-  { value: 'loose-tube', label: 'Loose tube', first: 'Tubes', second: 'Fibers a tube' },
+  { value: 'loose-tube', label: t('looseTube'), first: t('tubes'), second: t('fibersATube') },
   {
     value: 'grouped-tube',
-    label: 'Tubes with groups',
-    first: 'Tubes',
-    second: 'Groups of 12 a tube',
+    label: t('tubesWithGroups'),
+    first: t('tubes'),
+    second: t('groupsOf12ATube'),
   },
-  { value: 'ribbon', label: 'Ribbon', first: 'Ribbons of 12', second: null },
-  { value: 'drop', label: 'Drop', first: 'Fibers', second: null },
+  { value: 'ribbon', label: common('ribbon'), first: t('ribbonsOf12'), second: null },
+  { value: 'drop', label: t('drop'), first: common('fibers'), second: null },
 ];
 
 /** Chooses how a cable is made up. */
@@ -31,7 +33,7 @@ export function MakeUpForm({
   return (
     <View style={{ gap: 10 }}>
       <Choice
-        label="Make-up"
+        label={t('makeUp')}
         value={value.kind}
         options={KINDS}
         onChange={(next) =>

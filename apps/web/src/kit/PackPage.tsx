@@ -2,11 +2,13 @@ import { useQueries } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import { type KitItem, kitList, plural } from '@cordel/core';
+import { type KitItem, kitList } from '@cordel/core';
 import { benchSplices } from '@/bench/benchSplices';
 import { readWork } from '@/data/queries';
 import type { ClosureWork } from '@cordel/client';
 import { kitItemText, kitReasonText } from '@cordel/text/kit';
+import { kitShared as shared } from '@cordel/text/pages/kit/shared';
+import { packPage as t } from '@cordel/text/pages/kit/PackPage';
 import { useKept } from '@/data/storage';
 import { openedClosure } from '@/prep/useAssembly';
 import { type ProjectView, useProjectView } from '@/projects/context';
@@ -46,8 +48,8 @@ export function PackPage() {
     list.includes(key) ? list.filter((other) => other !== key) : [...list, key];
   const failed = works.find((work) => work.error)?.error ?? null;
   return (
-    <Page title="Pack the van" above={project.name} back={`/p/${project.id}/kit`}>
-      <Txt ink="ink2">For which closures?</Txt>
+    <Page title={shared('packTheVan')} above={project.name} back={`/p/${project.id}/kit`}>
+      <Txt ink="ink2">{t('forWhichClosures')}</Txt>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {closures
           .filter((closure) => !view.isArchived(closure))
@@ -67,10 +69,16 @@ export function PackPage() {
       </View>
       {failed ? <Waiting error={failed} /> : null}
       {chosen.length === 0 ? (
-        <Notice>Choose closures: what they take is counted from their plans and hardware.</Notice>
+        <Notice>{t('chooseClosuresWhatTheyTakeIs')}</Notice>
       ) : (
         <>
-          <Txt kind="strong">{`${plural(items.length, 'item')} for ${plural(chosen.length, 'closure')}; redos expected ${project.practice.redoPercent} %`}</Txt>
+          <Txt kind="strong">
+            {t('forRedosExpected', {
+              items: items.length,
+              closures: chosen.length,
+              redoPercent: project.practice.redoPercent,
+            })}
+          </Txt>
           {items.map((item) => (
             <ItemRow
               key={item.name}
@@ -82,7 +90,7 @@ export function PackPage() {
             />
           ))}
           <Press
-            label="Save as CSV"
+            label={t('saveAsCsv')}
             icon="download"
             look="next"
             onPress={() => void saveCsv(project.name, items, van)}
@@ -97,7 +105,7 @@ export function PackPage() {
 type NamedItem = KitItem & { name: string };
 
 const counted = (count: number, item: KitItem): string =>
-  item.unit === 'ml' ? `${count} ml` : plural(count, 'piece');
+  item.unit === 'ml' ? `${count} ml` : t('pieces', { pieces: count });
 
 interface ItemRowProps {
   item: NamedItem;
@@ -125,7 +133,7 @@ function ItemRow({ item, stock, packed, onStock, onPack }: ItemRowProps) {
       <Press
         role="checkbox"
         aria-checked={packed}
-        aria-label={`${item.name} packed`}
+        aria-label={t('namePacked', { name: item.name })}
         icon={packed ? 'checkbox-marked-outline' : 'checkbox-blank-outline'}
         onPress={onPack}
       >
@@ -134,13 +142,17 @@ function ItemRow({ item, stock, packed, onStock, onPack }: ItemRowProps) {
       <View style={{ flex: 1, minWidth: 150 }}>
         <Txt kind="strong">{item.name}</Txt>
         <Txt ink="ink2">{kitReasonText(item)}</Txt>
-        {short > 0 ? <Txt ink="accent" kind="strong">{`${counted(short, item)} short`}</Txt> : null}
+        {short > 0 ? (
+          <Txt ink="accent" kind="strong">
+            {t('countedShort', { counted: counted(short, item) })}
+          </Txt>
+        ) : null}
       </View>
       <Txt kind="name">{counted(item.count, item)}</Txt>
       <TextInput
         mode="outlined"
-        label="In stock"
-        aria-label={`${item.name} in stock`}
+        label={t('inStock')}
+        aria-label={t('nameInStock', { name: item.name })}
         inputMode="numeric"
         value={stock === undefined ? '' : String(stock)}
         onChangeText={(typed) => {
@@ -187,7 +199,7 @@ function itemsOf(works: readonly ClosureWork[], view: ProjectView): NamedItem[] 
 async function saveCsv(project: string, items: readonly NamedItem[], van: Van): Promise<void> {
   const { writeCsv } = await import('@cordel/core/csv');
   const text = writeCsv(
-    ['item', 'count', 'unit', 'in stock', 'short', 'packed', 'why'],
+    ['item', 'count', 'unit', t('inStock2'), 'short', 'packed', 'why'],
     items.map((item) => {
       const { name, count, unit } = item;
       const stock = van.stock[name] ?? null;

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import type { Closure } from '@cordel/core';
+import { runForm as t } from '@cordel/text/pages/kit/RunForm';
 import { TextField } from '@/ui/TextField';
 import { Txt } from '@/ui/Txt';
 import type { TypedRun } from './runForm';
@@ -17,21 +18,18 @@ export function RunForm({
   const set = (part: Partial<TypedRun>) => onChange({ ...value, ...part });
   return (
     <View style={{ gap: 10 }}>
-      <Txt ink="ink2">
-        So that meters of fiber on a trace can be told as meters of sheath. Marks are those printed
-        on the sheath where it enters; they may run up or down.
-      </Txt>
+      <Txt ink="ink2">{t('soThatMetersOfFiberOn')}</Txt>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
         <TextField
-          label="Fiber in a length of sheath"
+          label={t('fiberInALengthOfSheath')}
           value={value.helix}
-          hint="1.0050 is half a percent more"
+          hint={t('n10050IsHalfAPercent')}
           onChange={(helix) => set({ helix })}
         />
         {closures.map(({ id, name }) => (
           <TextField
             key={id}
-            label={`Sheath mark at ${name}`}
+            label={t('sheathMarkAt', { name })}
             value={value.marks[id] ?? ''}
             onChange={(mark) => set({ marks: { ...value.marks, [id]: mark } })}
           />
@@ -39,23 +37,23 @@ export function RunForm({
       </View>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
         <TextField
-          label="Its outer end is at"
+          label={t('itsOuterEndIsAt')}
           value={value.endName}
-          hint="A rack, a terminal, a house"
+          hint={t('aRackATerminalAHouse')}
           onChange={(endName) => set({ endName })}
         />
         <TextField
-          label="Distance of that end"
+          label={t('distanceOfThatEnd')}
           value={value.endDistance}
           onChange={(endDistance) => set({ endDistance })}
         />
         <TextField
-          label="Sheath mark at that end"
+          label={t('sheathMarkAtThatEnd')}
           value={value.endMark}
           onChange={(endMark) => set({ endMark })}
         />
         <TextField
-          label="Cable coiled up there"
+          label={t('cableCoiledUpThere')}
           value={value.endCoil}
           onChange={(endCoil) => set({ endCoil })}
         />

@@ -3,6 +3,10 @@ import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { BUILT_IN_SCHEMES, type ColourScheme, schemeSchema } from '@cordel/core';
 import { commands } from '@cordel/client';
+import { kitShared as shared } from '@cordel/text/pages/kit/shared';
+import { schemesPage as t } from '@cordel/text/pages/kit/SchemesPage';
+import { common } from '@cordel/text/pages/common';
+import { errorText, issueText } from '@cordel/text/record';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
@@ -25,7 +29,7 @@ export function SchemesPage() {
   const removal = useRemoval();
   const [copy, setCopy] = useState<ColourScheme | null>(null);
   return (
-    <Page title="Colour schemes" above={project.name} back={`/p/${project.id}/kit`}>
+    <Page title={shared('colourSchemes')} above={project.name} back={`/p/${project.id}/kit`}>
       <RemovalNotice removal={removal} />
       <Grid least={420} gap={16}>
         {schemes
@@ -36,15 +40,14 @@ export function SchemesPage() {
                 {scheme.name}
               </Txt>
               <Swatches scheme={scheme} />
-              <Txt
-                kind="small"
-                ink="ink2"
-              >{`Source: ${scheme.source} Past the last colour the order repeats with a ${scheme.mark}.`}</Txt>
+              <Txt kind="small" ink="ink2">
+                {t('sourcePastTheLastColourThe', { source: scheme.source, mark: scheme.mark })}
+              </Txt>
               <Press
                 label={
                   BUILT_IN_SCHEMES.some((built) => built.id === scheme.id)
-                    ? `Make my own from ${scheme.name}`
-                    : `Change ${scheme.name}`
+                    ? t('makeMyOwnFrom', { name: scheme.name })
+                    : t('changeName', { name: scheme.name })
                 }
                 onPress={() => setCopy(scheme)}
                 style={{ alignSelf: 'flex-start' }}
@@ -123,43 +126,43 @@ function SchemeForm({ from, onDone }: { from: ColourScheme; onDone(): void }) {
       const issue = read.error.issues[0]!;
       const line =
         issue.path[0] === 'colours' && typeof issue.path[1] === 'number'
-          ? `Line ${issue.path[1] + 1}: `
+          ? t('lineNumber', { number: issue.path[1] + 1 })
           : '';
-      return setProblem(`${line}${issue.message}`);
+      return setProblem(`${line}${issueText(issue)}`);
     }
-    setProblem('Being saved …');
-    const label = `Colour scheme ${read.data.name}`;
+    setProblem(shared('beingSaved'));
+    const label = t('colourSchemeName', { name: read.data.name });
     const outcome = await outbox.add(commands.saveScheme, read.data, label);
-    if ('refused' in outcome) setProblem(outcome.refused.message);
+    if ('refused' in outcome) setProblem(errorText(outcome.refused));
     else onDone();
   };
   return (
     <Leaf style={{ gap: 12 }}>
       <Txt kind="name" heading={2}>
-        {own ? `Change ${from.name}` : 'Your own scheme'}
+        {own ? t('changeName', { name: from.name }) : t('yourOwnScheme')}
       </Txt>
       <TextInput
         mode="outlined"
-        label="Scheme name"
-        aria-label="Scheme name"
+        label={t('schemeName')}
+        aria-label={t('schemeName')}
         value={name}
         onChangeText={setName}
         maxLength={80}
       />
       <TextInput
         mode="outlined"
-        label="Where the order comes from"
-        aria-label="Where the order comes from"
+        label={t('whereTheOrderComesFrom')}
+        aria-label={t('whereTheOrderComesFrom')}
         value={source}
         onChangeText={setSource}
         maxLength={300}
       />
       <Choice<ColourScheme['mark']>
-        label="Marks past the last colour"
+        label={t('marksPastTheLastColour')}
         value={mark}
         options={[
-          { value: 'tracer', label: 'Tracer' },
-          { value: 'ring', label: 'Ring' },
+          { value: 'tracer', label: t('tracer') },
+          { value: 'ring', label: t('ring') },
         ]}
         onChange={(next) => setMark(next)}
       />
@@ -167,8 +170,8 @@ function SchemeForm({ from, onDone }: { from: ColourScheme; onDone(): void }) {
         mode="outlined"
         multiline
         numberOfLines={12}
-        label="Colours in order: name, letters, #RRGGBB"
-        aria-label="Colours in order"
+        label={t('coloursInOrderNameLettersRrggbb')}
+        aria-label={t('coloursInOrder')}
         value={lines}
         onChangeText={setLines}
         style={{ minHeight: 300 }}
@@ -176,12 +179,12 @@ function SchemeForm({ from, onDone }: { from: ColourScheme; onDone(): void }) {
       {problem ? <Notice live>{problem}</Notice> : null}
       <View style={{ flexDirection: 'row', gap: 8 }}>
         <Press
-          label="Save the scheme"
+          label={t('saveTheScheme')}
           look="next"
           onPress={() => void save()}
           style={{ flex: 1 }}
         />
-        <Press label="Close" onPress={onDone} />
+        <Press label={common('close')} onPress={onDone} />
       </View>
     </Leaf>
   );

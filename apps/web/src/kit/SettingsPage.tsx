@@ -1,8 +1,8 @@
-import { zodResolver } from '@hookform/resolvers/zod';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { commands } from '@cordel/client';
+import { kitShared as t } from '@cordel/text/pages/kit/shared';
 import { outbox } from '@/data/client';
 import { ProjectFields } from '@/projects/ProjectFields';
 import { useProjectView } from '@/projects/context';
@@ -16,6 +16,7 @@ import {
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
+import { formResolver } from '@/ui/formResolver';
 
 /** The project's name, units, colours and limits. */
 export function SettingsPage() {
@@ -24,19 +25,19 @@ export function SettingsPage() {
   // As it was when the form was filled: others may change it meanwhile.
   const [base] = useState(project);
   const { control, handleSubmit, setValue } = useForm<ProjectForm, unknown, ReadProjectForm>({
-    resolver: zodResolver(projectFormSchema),
+    resolver: formResolver(projectFormSchema),
     defaultValues: projectForm(project),
   });
   const save = handleSubmit((form) => {
     const changed = toProject(form, base);
-    void outbox.add(commands.saveProject, { ...changed, base }, 'Project settings');
+    void outbox.add(commands.saveProject, { ...changed, base }, t('projectSettings'));
     router.replace(`/p/${project.id}/kit` as never);
   });
   return (
-    <Page title="Project and limits" above={project.name} back={`/p/${project.id}/kit`}>
-      <Notice>New limits judge every splice anew. The evidence stays as it is.</Notice>
+    <Page title={t('projectAndLimits')} above={project.name} back={`/p/${project.id}/kit`}>
+      <Notice>{t('newLimitsJudgeEverySpliceAnew')}</Notice>
       <ProjectFields control={control} setValue={setValue} schemes={schemes} />
-      <Press label="Save" look="next" onPress={() => void save()} />
+      <Press label={t('save')} look="next" onPress={() => void save()} />
     </Page>
   );
 }

@@ -6,6 +6,8 @@ import {
   parseDistance,
 } from '@cordel/core';
 import { distanceProblemText } from '@cordel/text/measure';
+import { runProblems as t } from '@cordel/text/pages/kit/runProblems';
+import { issueText } from '@cordel/text/record';
 
 /** How a cable runs, as it is typed. */
 export interface TypedRun {
@@ -61,20 +63,20 @@ export function readRun(
   };
   const distance = typed.endDistance.trim() === '' ? null : parseDistance(typed.endDistance, unit);
   if (distance && !distance.ok)
-    problems.push(`Distance of the end: ${distanceProblemText(distance.error)}`);
+    problems.push(t('distanceOfTheEnd', { distanceProblem: distanceProblemText(distance.error) }));
   const end = {
     name: typed.endName.trim(),
     distance: distance?.ok ? distance.value : null,
-    mark: length(typed.endMark, 'Mark at the end'),
-    coil: length(typed.endCoil, 'Coil at the end') ?? 0,
+    mark: length(typed.endMark, t('markAtTheEnd')),
+    coil: length(typed.endCoil, t('coilAtTheEnd')) ?? 0,
   };
   const named = end.name !== '';
   if (!named && (end.distance !== null || end.mark !== null || end.coil > 0))
-    problems.push('Name the end: a rack, a terminal, a house.');
+    problems.push(t('nameTheEndARackA'));
   const run = {
     helix: Math.round(Number(typed.helix.replace(',', '.')) * 10_000),
     marks: closures.flatMap(({ id, name }) => {
-      const mark = length(typed.marks[id] ?? '', `Mark at ${name}`);
+      const mark = length(typed.marks[id] ?? '', t('markAtName', { name }));
       return mark === null ? [] : [{ closureId: id, mark }];
     }),
     end: named ? end : null,
@@ -85,6 +87,8 @@ export function readRun(
   const issue = read.error.issues[0]!;
   return {
     error:
-      issue.path[0] === 'helix' ? `Helix factor: such as 1.0050. ${issue.message}` : issue.message,
+      issue.path[0] === 'helix'
+        ? t('helixFactorSuchAs10050', { message: issueText(issue) })
+        : issueText(issue),
   };
 }

@@ -1,4 +1,5 @@
 import { type MakeUp, makeUpSchema } from '@cordel/core';
+import { issueText } from '@cordel/text/record';
 
 /** A make-up as it is typed: figures may be empty for the moment. */
 export interface TypedMakeUp {
@@ -44,5 +45,5 @@ export function readMakeUp({
     drop: { kind, fibers: one },
   }[kind];
   const read = makeUpSchema.safeParse(draft);
-  return read.success ? { makeUp: read.data } : { error: read.error.issues[0]!.message };
+  return read.success ? { makeUp: read.data } : { error: issueText(read.error.issues[0]!) };
 }

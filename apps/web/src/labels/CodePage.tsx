@@ -1,6 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { Redirect, useLocalSearchParams, useRouter } from 'expo-router';
 import { answerOf } from '@cordel/client';
+import { labelsShared as t } from '@cordel/text/pages/labels/shared';
+import { errorText } from '@cordel/text/record';
 import { api } from '@/data/api';
 import { Notice, Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
@@ -31,10 +33,10 @@ export function CodePage() {
         ))
       ) : found.error ? (
         <>
-          <Notice word="No closure here." ink="accent">
-            {found.error.message}
+          <Notice word={t('noClosureHere')} ink="accent">
+            {errorText(found.error)}
           </Notice>
-          <Press label="Scan or type a code" look="next" onPress={() => router.replace('/scan')} />
+          <Press label={t('scanOrTypeACode')} look="next" onPress={() => router.replace('/scan')} />
         </>
       ) : (
         <Waiting error={null} />

@@ -1,7 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { plural } from '@cordel/core';
 import {
   LABEL_KINDS,
   LABEL_SHEETS,
@@ -13,6 +12,8 @@ import {
   shortCode,
 } from '@cordel/core/close';
 import { wordedLabel } from '@cordel/text/close';
+import { common } from '@cordel/text/pages/common';
+import { labelsPage as t } from '@cordel/text/pages/labels/LabelsPage';
 import { useWork } from '@/data/queries';
 import { useKept } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
@@ -28,7 +29,11 @@ import { useWide } from '@/ui/useWide';
 import { saveFile } from '@/ui/saveFile';
 import { savePng } from './savePng';
 
-const WORDS: Record<LabelKind, string> = { closure: 'Closure', tray: 'Trays', cable: 'Cables' };
+const WORDS: Record<LabelKind, string> = {
+  closure: common('closure'),
+  tray: common('trays'),
+  cable: common('cables'),
+};
 
 /** Labels of a closure with a code that opens it: on sheets, or one by one. */
 export function LabelsPage() {
@@ -62,8 +67,8 @@ export function LabelsPage() {
   })}`;
   if (closures.length === 0)
     return (
-      <Page title="Labels" above={project.name} back={`/p/${project.id}/kit`}>
-        <Empty title="No closures yet">Import a splice list, or add a closure in the Kit.</Empty>
+      <Page title={common('labels')} above={project.name} back={`/p/${project.id}/kit`}>
+        <Empty title={t('noClosuresYet')}>{t('importASpliceListOrAdd')}</Empty>
       </Page>
     );
   const turn = (kind: LabelKind) =>
@@ -71,10 +76,10 @@ export function LabelsPage() {
       LABEL_KINDS.filter((one) => (one === kind ? !kinds.includes(one) : kinds.includes(one))),
     );
   return (
-    <Page title="Labels" above={project.name} back={`/p/${project.id}/kit`}>
+    <Page title={common('labels')} above={project.name} back={`/p/${project.id}/kit`}>
       <Leaf style={{ gap: 12 }}>
         <Select
-          label="Closure"
+          label={common('closure')}
           value={chosen}
           options={closures.map(({ id, name }) => ({ value: id, label: name }))}
           onChange={setChosen}
@@ -93,28 +98,26 @@ export function LabelsPage() {
         </View>
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'center' }}>
           <Select
-            label="Sheet"
+            label={t('sheet')}
             value={sheet.id}
             options={LABEL_SHEETS.map(({ id, name }) => ({ value: id, label: name }))}
             onChange={setSheet}
           />
           <TextField
-            label="Labels used already"
-            hint="On a sheet that was begun"
+            label={t('labelsUsedAlready')}
+            hint={t('onASheetThatWasBegun')}
             value={skip}
             onChange={setSkip}
           />
         </View>
         <Press
-          label={`Sheet of ${plural(labels?.length ?? 0, 'label')} (PDF)`}
+          label={t('sheetOfLabelsPdf', { labels: labels?.length ?? 0 })}
           look="next"
           icon="printer-outline"
           disabled={!labels || labels.length === 0}
           onPress={() => window.open(printAt, '_blank')}
         />
-        <Txt ink="ink2">
-          {`Print at 100 %, on plain paper first. Typed, the code is ${shortCode(chosen)}.`}
-        </Txt>
+        <Txt ink="ink2">{t('printAt100OnPlainPaper', { shortCode: shortCode(chosen) })}</Txt>
       </Leaf>
       {labels ? (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
@@ -138,18 +141,22 @@ function LabelLeaf({ label, sheet }: { label: WordedLabel; sheet: (typeof LABEL_
   return (
     <View style={{ gap: 6 }}>
       <img
-        alt={`${label.title}, ${label.lines.join(', ')}, code ${label.code}`}
+        alt={t('titleLinesCode', {
+          title: label.title,
+          lines: label.lines.join(', '),
+          code: label.code,
+        })}
         src={`data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}`}
         style={{ width: '100%', border: `1px solid ${inks.ink}`, boxSizing: 'border-box' }}
       />
       <View style={{ flexDirection: 'row', gap: 8 }}>
         <Press
-          label={`SVG of ${label.title}`}
+          label={t('svgOfTitle', { title: label.title })}
           textSize={15}
           onPress={() => saveFile(`${name}.svg`, svg, 'image/svg+xml')}
         />
         <Press
-          label={`PNG of ${label.title}`}
+          label={t('pngOfTitle', { title: label.title })}
           textSize={15}
           onPress={() => void savePng(`${name}.png`, svg, sheet)}
         />

@@ -3,6 +3,7 @@ import { useCallback, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { parseCode } from '@cordel/core/close';
 import { shortCodeProblemText } from '@cordel/text/close';
+import { scanPage as t } from '@cordel/text/pages/labels/ScanPage';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
@@ -34,7 +35,7 @@ export function ScanPage() {
   );
   const noCamera = useScanner(video, go);
   return (
-    <Page title="Open by label" back="/projects">
+    <Page title={t('openByLabel')} back="/projects">
       {noCamera ? (
         <Notice>{noCamera}</Notice>
       ) : (
@@ -42,7 +43,7 @@ export function ScanPage() {
           ref={video}
           muted
           playsInline
-          aria-label="The camera’s picture"
+          aria-label={t('theCamerasPicture')}
           style={{
             width: '100%',
             maxWidth: 480,
@@ -54,13 +55,18 @@ export function ScanPage() {
           }}
         />
       )}
-      <Txt>Hold the label before the camera, or type the eight letters and digits under it.</Txt>
+      <Txt>{t('holdTheLabelBeforeTheCamera')}</Txt>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>
-        <TextField label="Code" value={typed} onChange={setTyped} />
-        <Press label="Open" look="next" disabled={typed.trim() === ''} onPress={() => go(typed)} />
+        <TextField label={t('code')} value={typed} onChange={setTyped} />
+        <Press
+          label={t('open')}
+          look="next"
+          disabled={typed.trim() === ''}
+          onPress={() => go(typed)}
+        />
       </View>
       {problem ? (
-        <Notice word="Not opened." ink="accent" live>
+        <Notice word={t('notOpened')} ink="accent" live>
           {problem}
         </Notice>
       ) : null}

@@ -1,5 +1,6 @@
 import { transfer, wrap } from 'comlink';
 import { type RefObject, useEffect, useState } from 'react';
+import { labelsShared as t } from '@cordel/text/pages/labels/shared';
 import type { QrReader } from './qr.worker';
 
 /** Widest picture that is searched: a code fills a third of it, and that is enough. */
@@ -38,16 +39,13 @@ export function useScanner(
       if (text !== null && !stopped) onFound(text);
     };
     const run = async () => {
-      if (!navigator.mediaDevices)
-        return setProblem(
-          'This browser gives no camera here (it wants https): type the code instead.',
-        );
+      if (!navigator.mediaDevices) return setProblem(t('thisBrowserGivesNoCameraHere'));
       try {
         stream = await navigator.mediaDevices.getUserMedia({
           video: { facingMode: 'environment' },
         });
       } catch {
-        return setProblem('There is no camera, or it is not allowed: type the code instead.');
+        return setProblem(t('thereIsNoCameraOrIt'));
       }
       if (stopped) return stream.getTracks().forEach((track) => track.stop());
       await show(video.current!, stream);

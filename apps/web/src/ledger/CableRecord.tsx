@@ -1,5 +1,6 @@
 import { useRouter } from 'expo-router';
 import { makeUpText } from '@cordel/text/fiber';
+import { ledgerShared as t } from '@cordel/text/pages/ledger/shared';
 import { View } from 'react-native';
 import { useProjectView } from '@/projects/context';
 import { Press } from '@/ui/Press';
@@ -14,7 +15,7 @@ export function CableRecord({ cableId }: { cableId: string }) {
   const level = useRecordLevel();
   const { go } = useLedgerParams();
   const own = cable(cableId);
-  if (!own) return <Txt>There is no such cable in this project.</Txt>;
+  if (!own) return <Txt>{t('thereIsNoSuchCableIn')}</Txt>;
   const entered = closures.filter(({ id }) =>
     assemblies.some(
       (assembly) =>
@@ -29,19 +30,19 @@ export function CableRecord({ cableId }: { cableId: string }) {
       <Txt>{makeUpText(own.makeUp)}</Txt>
       <Txt ink="ink2">{`${schemes.find(({ id }) => id === own.schemeId)?.name ?? ''} · ${own.glass.type}`}</Txt>
       {entered.length > 0 ? (
-        <Txt>{`Enters ${entered.map(({ name }) => name).join(', ')}`}</Txt>
+        <Txt>{t('entersEntered', { entered: entered.map(({ name }) => name).join(', ') })}</Txt>
       ) : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Press
-          label={`Fibers of ${own.name}`}
+          label={t('fibersOfName', { name: own.name })}
           onPress={() => go({ view: 'fibers', q: own.name, found: '', open: '', verdict: '' })}
         />
         <Press
-          label={`Splices of ${own.name}`}
+          label={t('splicesOfName', { name: own.name })}
           onPress={() => go({ view: 'splices', q: own.name, found: '', open: '', verdict: '' })}
         />
         <Press
-          label="Change it in the Kit"
+          label={t('changeItInTheKit')}
           onPress={() => router.push(`/p/${project.id}/kit/cables` as never)}
         />
       </View>

@@ -6,12 +6,12 @@ import {
   type Splice,
   formatLoss,
   judgeSplice,
-  plural,
   spliceLimit,
   standingOf,
   type Evidence,
   groupBy,
 } from '@cordel/core';
+import { closurePicture as t } from '@cordel/text/pages/ledger/ClosurePicture';
 import { useWork } from '@/data/queries';
 import { type ProjectView, useProjectView } from '@/projects/context';
 import { type Bar, LossBars } from '@/ui/LossBars';
@@ -38,7 +38,7 @@ export function ClosurePicture({ closureId, only }: { closureId: string; only?: 
         .map((tray) => (
           <View key={tray.number} style={{ flexDirection: 'row', alignItems: 'flex-end', gap: 8 }}>
             <View style={{ width: 92, paddingBottom: 4 }}>
-              <Txt kind="strong">{`Tray ${tray.number}`}</Txt>
+              <Txt kind="strong">{t('trayNumber', { number: tray.number })}</Txt>
               <Txt kind="small" ink="ink2">
                 {tray.holds}
               </Txt>
@@ -56,7 +56,9 @@ export function ClosurePicture({ closureId, only }: { closureId: string; only?: 
           </View>
         ))}
       <Txt ink="ink2" style={{ paddingTop: 8 }}>
-        {`Bar height is loss; the dashed line is ${limit === null ? 'the limit' : `${formatLoss(limit)} dB`}. Hollow: estimate only. Hatched, with its figure: over. Cross: waived. Flat: nothing yet.`}
+        {t('barHeightIsLossTheDashed', {
+          limit: limit === null ? t('theLimit') : `${formatLoss(limit)} dB`,
+        })}
       </Txt>
       {only === undefined ? <CutAway closureId={closureId} splices={work.data.retired} /> : null}
     </View>
@@ -76,7 +78,7 @@ function CutAway({ closureId, splices }: { closureId: string; splices: readonly 
   return (
     <View style={{ gap: 6, alignItems: 'flex-start' }}>
       <Press
-        label={`Removed: ${plural(splices.length, 'splice')}`}
+        label={t('removedSplices', { splices: splices.length })}
         icon="content-cut"
         look="bare"
         aria-expanded={shown > 0}
@@ -85,7 +87,12 @@ function CutAway({ closureId, splices }: { closureId: string; splices: readonly 
       {splices.slice(0, shown).map(({ id, cableA, fiberA, cableB, fiberB, tray, slot }) => (
         <Press
           key={id}
-          label={`${view.fiberName(cableA, fiberA)} to ${view.fiberName(cableB, fiberB)}, lay in tray ${tray} slot ${slot}`}
+          label={t('toLayInTraySlot', {
+            fiberA: view.fiberName(cableA, fiberA),
+            fiberB: view.fiberName(cableB, fiberB),
+            tray,
+            slot,
+          })}
           onPress={() =>
             router.push(
               `/p/${view.project.id}/ledger?view=splices&closure=${closureId}&open=splice.${id}` as never,
@@ -95,7 +102,7 @@ function CutAway({ closureId, splices }: { closureId: string; splices: readonly 
       ))}
       {shown > 0 && left > 0 ? (
         <Press
-          label={`Show ${Math.min(MORE, left)} more`}
+          label={t('showMore', { count: Math.min(MORE, left) })}
           look="bare"
           onPress={() => setShown(shown + MORE)}
         />
@@ -132,7 +139,12 @@ function traysOf(
         holds: holdsWords(list, view),
         bars,
         places: Math.max(12, bars.length),
-        label: `Tray ${number}: ${measured} of ${bars.length} with a loss, ${over.length === 0 ? 'none' : over.map((bar) => bar.label).join(', ')} over the limit`,
+        label: t('trayOfWithALossOver', {
+          number,
+          measured,
+          bars: bars.length,
+          over: over.length === 0 ? 'none' : over.map((bar) => bar.label).join(', '),
+        }),
       };
     });
 }

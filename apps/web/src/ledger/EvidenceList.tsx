@@ -6,6 +6,8 @@ import {
   formatLoss,
   worstCleave,
 } from '@cordel/core';
+import { evidenceList as t } from '@cordel/text/pages/ledger/EvidenceList';
+import { ledgerShared as shared } from '@cordel/text/pages/ledger/shared';
 import { recordEvidence, takeBack } from '@/bench/record';
 import { useSplicerRecords } from '@/bench/useStation';
 import { useProjectView } from '@/projects/context';
@@ -30,9 +32,9 @@ export function EvidenceList({ evidence }: { evidence: readonly Evidence[] }) {
   return (
     <View style={{ gap: 2 }}>
       <Txt kind="strong" heading={level.part}>
-        Recorded
+        {t('recorded')}
       </Txt>
-      {evidence.length === 0 ? <Txt ink="ink2">Nothing yet.</Txt> : null}
+      {evidence.length === 0 ? <Txt ink="ink2">{t('nothingYet')}</Txt> : null}
       {[...evidence].reverse().map((entry) => {
         const over = superseded.get(entry.id);
         const can = entry.type !== 'ruling' && !over && !entry.void;
@@ -61,17 +63,17 @@ export function EvidenceList({ evidence }: { evidence: readonly Evidence[] }) {
                 </Txt>
               ) : null}
               <Txt kind="small" ink="ink2">
-                {`${moment(entry.at)} · ${entry.by}${over ? ` · taken back: ${over.why ?? ''}` : ''}`}
+                {`${moment(entry.at)} · ${entry.by}${over ? t('takenBackWhy', { why: over.why ?? '' }) : ''}`}
               </Txt>
             </View>
             {can ? (
               <Press
-                label="Take back"
+                label={t('takeBack')}
                 look="bare"
                 onPress={() =>
                   recordEvidence(
-                    [takeBack(entry, 'Recorded by mistake, taken back in the Ledger.')],
-                    'An entry taken back',
+                    [takeBack(entry, t('recordedByMistakeTakenBackIn'))],
+                    t('anEntryTakenBack'),
                   )
                 }
               />
@@ -85,38 +87,55 @@ export function EvidenceList({ evidence }: { evidence: readonly Evidence[] }) {
 
 /** What the splicer recorded with a try, in a line. */
 function recordWords(record: ReceivedRecord | undefined, position: number | null): string {
-  if (!record) return 'By the splicer’s record.';
+  if (!record) return t('byTheSplicersRecord');
   const fiber = record.fibers.find((seen) => seen.position === position);
   const cleave = fiber ? worstCleave(fiber) : null;
   return [
-    `By the splicer’s record number ${record.number}`,
-    record.fibers.length > 1 ? `place ${position}` : '',
-    cleave === null ? '' : `cleave ${cleave.toFixed(1)}°`,
-    fiber?.offset == null ? '' : `offset ${fiber.offset.toFixed(1)} um`,
-    record.tension === null ? '' : `tension test ${record.tension}`,
-    `${record.arcs} arcs`,
+    t('byTheSplicersRecordNumber', { number: record.number }),
+    record.fibers.length > 1 ? t('placePosition', { position: position ?? '' }) : '',
+    cleave === null ? '' : t('cleave', { cleave: cleave.toFixed(1) }),
+    fiber?.offset == null ? '' : t('offsetUm', { offset: fiber.offset.toFixed(1) }),
+    record.tension === null ? '' : t('tensionTestTension', { tension: record.tension }),
+    t('arcs', { arcs: record.arcs }),
   ]
     .filter(Boolean)
     .join(' · ');
 }
 
 const RULINGS: Record<Ruling['kind'], string> = {
-  dead: 'Called dead',
-  skip: 'Skipped',
-  redo: 'Sent to redo',
-  waive: 'Accepted by the lead',
-  reopen: 'Taken back',
-  retire: 'Removed',
+  dead: t('calledDead'),
+  skip: t('skipped'),
+  redo: t('sentToRedo'),
+  waive: t('acceptedByTheLead'),
+  reopen: t('takenBack'),
+  retire: t('removed'),
 };
 
 function entryWords(entry: Evidence, tries: readonly Evidence[]): string {
   if (entry.type === 'ruling') return `${RULINGS[entry.kind]}: ${entry.why}`;
-  if (entry.void) return `Taken back: ${entry.why ?? ''}`;
+  if (entry.void) return t('takenBackWhy2', { why: entry.why ?? '' });
   if (entry.type === 'attempt') {
     const count = tries.findIndex((first) => first.id === entry.tryId) + 1;
-    return `Attempt ${count}: ${entry.estimateMdb === null ? 'no estimate' : `estimate ${formatLoss(entry.estimateMdb)} dB`}, ${entry.origin}`;
+    return t('attemptCountEstimateMdbOrigin', {
+      count,
+      estimateMdb:
+        entry.estimateMdb === null
+          ? t('noEstimate')
+          : t('estimateDb', { estimate: formatLoss(entry.estimateMdb) }),
+      origin: entry.origin,
+    });
   }
   const what =
-    entry.direction === null ? entry.grade : entry.direction === 'AB' ? 'A to B' : 'B to A';
-  return `${what} at ${entry.wavelengthNm} nm: ${formatLoss(entry.lossMdb)} dB${entry.traceId === null ? '' : ', from a trace'}, ${entry.origin}`;
+    entry.direction === null
+      ? entry.grade
+      : entry.direction === 'AB'
+        ? shared('aToB')
+        : shared('bToA');
+  return t('atNmDb', {
+    what,
+    wavelengthNm: entry.wavelengthNm,
+    loss: formatLoss(entry.lossMdb),
+    traceId: entry.traceId === null ? '' : t('fromATrace'),
+    origin: entry.origin,
+  });
 }

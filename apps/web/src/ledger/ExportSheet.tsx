@@ -1,27 +1,26 @@
 import { View } from 'react-native';
+import { exportSheet as t } from '@cordel/text/pages/ledger/ExportSheet';
+import { ledgerShared as shared } from '@cordel/text/pages/ledger/shared';
 import { useProjectView } from '@/projects/context';
 import { Press } from '@/ui/Press';
 import { Sheet } from '@/ui/Sheet';
 import { Txt } from '@/ui/Txt';
 
 const FILES = [
-  { path: 'csv/splices', label: 'Splices (CSV)' },
-  { path: 'csv/fibers', label: 'Fibers (CSV)' },
-  { path: 'csv/trays', label: 'Trays (CSV)' },
-  { path: 'csv/closures', label: 'Closures (CSV)' },
-  { path: 'project.zip', label: 'Whole project (ZIP)' },
-  { path: 'document.json', label: 'Whole project (JSON)' },
+  { path: 'csv/splices', label: t('splicesCsv') },
+  { path: 'csv/fibers', label: t('fibersCsv') },
+  { path: 'csv/trays', label: t('traysCsv') },
+  { path: 'csv/closures', label: t('closuresCsv') },
+  { path: 'project.zip', label: t('wholeProjectZip') },
+  { path: 'document.json', label: t('wholeProjectJson') },
 ];
 
 /** Files to take out: CSV by matter, and the whole project. */
 export function ExportSheet({ visible, onClose }: { visible: boolean; onClose(): void }) {
   const { project } = useProjectView();
   return (
-    <Sheet title="Export" visible={visible} onClose={onClose}>
-      <Txt>
-        CSV as in RFC 4180. The whole project is what Cordel imports again: the zip has traces and
-        photos as files, the JSON is one text.
-      </Txt>
+    <Sheet title={shared('export')} visible={visible} onClose={onClose}>
+      <Txt>{t('csvAsInRfc4180The')}</Txt>
       <View style={{ gap: 8 }}>
         {FILES.map(({ path, label }) => (
           <Press
@@ -32,7 +31,7 @@ export function ExportSheet({ visible, onClose }: { visible: boolean; onClose():
           />
         ))}
         <Press
-          label="JSON Schema of the project"
+          label={t('jsonSchemaOfTheProject')}
           icon="code-json"
           onPress={() => window.open('/api/schemas/project.json', '_blank')}
         />

@@ -10,6 +10,7 @@ import {
 } from '@cordel/core';
 import { spliceStateText } from '@cordel/text/loss/states';
 import { addressParts } from '@cordel/text/fiber';
+import { fiberRecord as t } from '@cordel/text/pages/ledger/FiberRecord';
 import { useFiber } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { LossBars } from '@/ui/LossBars';
@@ -32,25 +33,29 @@ export function FiberRecord({ cableId, fiber }: { cableId: string; fiber: number
   return (
     <View style={{ gap: 12 }}>
       <View>
-        <Txt ink="ink2">Fiber along the route</Txt>
+        <Txt ink="ink2">{t('fiberAlongTheRoute')}</Txt>
         <Txt kind="name" heading={level.title}>
           {`${view.fiberName(cableId, fiber)} ${addressParts(view.address(cableId, fiber)).at(-1) ?? ''}`}
         </Txt>
         <Txt>
           {figures.length === 0
-            ? 'No loss yet.'
-            : `mean ${formatMean(sum, figures.length)} dB over ${figures.length} of ${rows.length} splices`}
+            ? t('noLossYet')
+            : t('meanDbOverOfSplices', {
+                sum: formatMean(sum, figures.length),
+                figures: figures.length,
+                rows: rows.length,
+              })}
         </Txt>
       </View>
       <View style={{ flexDirection: 'row', height: 64 }}>
         <LossBars
           bars={rows.map((row) => barOf(row, view))}
           places={Math.max(6, rows.length)}
-          label={`Losses of ${view.fiberName(cableId, fiber)} by closure`}
+          label={t('lossesOfByClosure', { fiberName: view.fiberName(cableId, fiber) })}
         />
       </View>
       <Press
-        label="Follow its circuit"
+        label={t('followItsCircuit')}
         onPress={() =>
           router.push(
             `/p/${view.project.id}/route/circuits?cable=${cableId}&fiber=${fiber}` as never,
@@ -65,10 +70,15 @@ export function FiberRecord({ cableId, fiber }: { cableId: string; fiber: number
               {`${row.half === null ? '' : `${formatHalf(row.half)} dB ${gradeWord(row.grade)} · `}${spliceStateText(spliceState(row))}${originWords(row.origin)}`}
             </Txt>
           </View>
-          <Txt ink="ink2">{`${endWords(view, row.cableA, row.fiberA)}  to  ${endWords(view, row.cableB, row.fiberB)}`}</Txt>
-          <Txt ink="ink2">{`tray ${row.tray} slot ${row.slot}`}</Txt>
+          <Txt ink="ink2">
+            {t('endToEnd', {
+              near: endWords(view, row.cableA, row.fiberA),
+              far: endWords(view, row.cableB, row.fiberB),
+            })}
+          </Txt>
+          <Txt ink="ink2">{t('traySlot', { tray: row.tray, slot: row.slot })}</Txt>
           <Press
-            label={`Its record at ${row.closure}`}
+            label={t('itsRecordAt', { closure: row.closure })}
             onPress={() =>
               router.push(
                 `/p/${view.project.id}/ledger?view=splices&closure=${row.closureId}&open=splice.${row.id}` as never,

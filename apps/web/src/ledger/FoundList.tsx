@@ -1,8 +1,10 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
-import { plural } from '@cordel/core';
 import { answerOf } from '@cordel/client';
+import { common } from '@cordel/text/pages/common';
+import { ledgerShared as shared } from '@cordel/text/pages/ledger/shared';
+import { foundList as t } from '@cordel/text/pages/ledger/FoundList';
 import { api } from '@/data/api';
 import { useProjectView } from '@/projects/context';
 import { Empty, Waiting } from '@/ui/Notice';
@@ -35,7 +37,9 @@ export function FoundList() {
       <View style={{ padding: 16 }}>
         <Waiting
           error={query.error}
-          retry={<Press label="Try again" look="next" onPress={() => void query.refetch()} />}
+          retry={
+            <Press label={common('tryAgain')} look="next" onPress={() => void query.refetch()} />
+          }
         />
       </View>
     );
@@ -44,43 +48,43 @@ export function FoundList() {
     return (
       <View style={{ paddingHorizontal: 16 }}>
         <Empty
-          title="Nothing answers"
+          title={shared('nothingFound')}
           action={
             <Press
-              label="Show all"
+              label={shared('showAll')}
               look="next"
               onPress={() => set({ q: '', found: '', closure: '' })}
             />
           }
         >
-          Search for a fiber (A 100, 7/12, tube 9 brown), a tray, a closure or a cable.
+          {t('searchForAFiberA100')}
         </Empty>
       </View>
     );
   }
   return (
     <ScrollView tabIndex={0}>
-      <Section noun="fiber" view="fibers" page={found.fibers}>
+      <Section of="fibers" view="fibers" page={found.fibers}>
         {found.fibers.rows.map((row) => (
           <FiberLine key={`${row.headCable} ${row.headFiber}`} row={row} />
         ))}
       </Section>
-      <Section noun="splice" view="splices" page={found.splices}>
+      <Section of="splices" view="splices" page={found.splices}>
         {found.splices.rows.map((row) => (
           <SpliceLine key={row.id} row={row} />
         ))}
       </Section>
-      <Section noun="tray" view="trays" page={found.trays}>
+      <Section of="trays" view="trays" page={found.trays}>
         {found.trays.rows.map((row) => (
           <TrayLine key={`${row.closureId} ${row.tray}`} row={row} />
         ))}
       </Section>
-      <Section noun="closure" view="closures" page={found.closures}>
+      <Section of="closures" view="closures" page={found.closures}>
         {found.closures.rows.map((row) => (
           <ClosureLine key={row.closureId} row={row} />
         ))}
       </Section>
-      <Section noun="cable" view={null} page={found.cables}>
+      <Section of="cables" view={null} page={found.cables}>
         {found.cables.rows.map((row) => (
           <CableLine key={row.cableId} row={row} />
         ))}
@@ -90,7 +94,7 @@ export function FoundList() {
 }
 
 interface SectionProps {
-  noun: string;
+  of: Exclude<LedgerView, 'redo'> | 'cables';
   /** The list that has all of them; null where there is none. */
   view: LedgerView | null;
   page: { rows: readonly unknown[]; total: number };
@@ -98,19 +102,19 @@ interface SectionProps {
 }
 
 /** The first rows of a kind, and the way to all of them. */
-function Section({ noun, view, page, children }: SectionProps) {
+function Section({ of, view, page, children }: SectionProps) {
   const { go } = useLedgerParams();
   if (page.total === 0) return null;
   const more = page.total > page.rows.length;
   return (
     <View style={{ paddingBottom: 10 }}>
       <Txt kind="strong" heading={2} style={{ paddingHorizontal: 16, paddingVertical: 6 }}>
-        {plural(page.total, noun)}
+        {shared(of, { count: page.total })}
       </Txt>
       {children}
       {more && view ? (
         <Press
-          label={`All ${plural(page.total, noun)}`}
+          label={t('all', { rows: shared(of, { count: page.total }) })}
           look="bare"
           style={{ alignSelf: 'flex-start', marginLeft: 4 }}
           onPress={() => go({ view, found: '' })}

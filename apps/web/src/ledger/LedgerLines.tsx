@@ -15,6 +15,9 @@ import {
 import { addressParts, makeUpText } from '@cordel/text/fiber';
 import { spliceStateText } from '@cordel/text/loss/states';
 import { spliceReasonText } from '@cordel/text/loss';
+import { common } from '@cordel/text/pages/common';
+import { ledgerShared as shared } from '@cordel/text/pages/ledger/shared';
+import { ledgerLines as t } from '@cordel/text/pages/ledger/LedgerLines';
 import { useProjectView } from '@/projects/context';
 import { Txt } from '@/ui/Txt';
 import { useInks } from '@/ui/theme';
@@ -79,13 +82,15 @@ const Said = ({ row }: { row: RollUp }) => {
 export function ClosureLine({ row }: { row: ClosureRow }) {
   const { project } = useProjectView();
   const distance =
-    row.distance === null ? 'no distance' : formatDistance(row.distance, project.units.distance);
+    row.distance === null
+      ? common('noDistance')
+      : formatDistance(row.distance, project.units.distance);
   return (
     <Line
       open={`closure.${row.closureId}`}
       title={row.name}
       under={`${distance} · ${lossWords(row)}`}
-      right={`${row.done} of ${row.due}`}
+      right={shared('doneOfDue', { done: row.done, due: row.due })}
       rightUnder={<Said row={row} />}
     />
   );
@@ -95,9 +100,9 @@ export function TrayLine({ row }: { row: TrayRow }) {
   return (
     <Line
       open={`tray.${row.closureId}.${row.tray}`}
-      title={`${row.closure} · tray ${row.tray}`}
+      title={t('closureTray', { closure: row.closure, tray: row.tray })}
       under={lossWords(row)}
-      right={`${row.done} of ${row.due}`}
+      right={shared('doneOfDue', { done: row.done, due: row.due })}
       rightUnder={<Said row={row} />}
     />
   );
@@ -112,7 +117,7 @@ export function FiberLine({ row }: { row: FiberRow }) {
       open={`fiber.${row.headCable}.${row.headFiber}`}
       title={`${view.fiberName(row.headCable, row.headFiber)}${address ? ` ${address.fiber.colour.name}` : ''}`}
       under={`${colours} · ${lossWords(row)}`}
-      right={`${row.done} of ${row.due}`}
+      right={shared('doneOfDue', { done: row.done, due: row.due })}
       rightUnder={<Said row={row} />}
     />
   );
@@ -129,8 +134,16 @@ export function SpliceLine({ row }: { row: SpliceRow | RedoRow }) {
   return (
     <Line
       open={`splice.${row.id}`}
-      title={`${view.fiberName(row.cableA, row.fiberA)} to ${view.fiberName(row.cableB, row.fiberB)}`}
-      under={`${row.closure} · tray ${row.tray} slot ${row.slot} · ${addressParts(a).join(' · ')}`}
+      title={shared('fiberToFiber', {
+        fiberA: view.fiberName(row.cableA, row.fiberA),
+        fiberB: view.fiberName(row.cableB, row.fiberB),
+      })}
+      under={t('closureTraySlotAddress', {
+        closure: row.closure,
+        tray: row.tray,
+        slot: row.slot,
+        addressParts: addressParts(a).join(' · '),
+      })}
       right={loss}
       rightUnder={
         <Txt kind="small" ink={STATE_INKS[spliceState(row)]}>
@@ -152,10 +165,10 @@ export function CableLine({ row }: { row: CableRow }) {
       open={`cable.${row.cableId}`}
       title={row.name}
       under={cable ? makeUpText(cable.makeUp) : ''}
-      right={`${row.planned} of ${row.fibers}`}
+      right={t('plannedOfFibers', { planned: row.planned, fibers: row.fibers })}
       rightUnder={
         <Txt kind="small" ink="ink2">
-          fibers planned
+          {t('fibersPlanned')}
         </Txt>
       }
     />

@@ -7,8 +7,10 @@ import {
   type SpliceRow,
   type TrayRow,
   URGENCY,
-  plural,
 } from '@cordel/core';
+import { common } from '@cordel/text/pages/common';
+import { ledgerShared as shared } from '@cordel/text/pages/ledger/shared';
+import { ledgerList as t } from '@cordel/text/pages/ledger/LedgerList';
 import { useLedger, useSummary } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { Empty, Waiting } from '@/ui/Notice';
@@ -41,7 +43,9 @@ export function LedgerList() {
       <View style={{ padding: 16 }}>
         <Waiting
           error={query.error}
-          retry={<Press label="Try again" look="next" onPress={() => void query.refetch()} />}
+          retry={
+            <Press label={common('tryAgain')} look="next" onPress={() => void query.refetch()} />
+          }
         />
       </View>
     );
@@ -60,8 +64,8 @@ export function LedgerList() {
       ListHeaderComponent={
         <Txt ink="ink2" style={{ paddingHorizontal: 16, paddingBottom: 6 }}>
           {params.view === 'redo'
-            ? `${plural(total, 'splice')} to redo`
-            : plural(total, params.view.slice(0, -1))}
+            ? t('splicesToRedo', { splices: total })
+            : shared(params.view, { count: total })}
         </Txt>
       }
     />
@@ -73,21 +77,21 @@ export function LedgerList() {
       <View style={{ paddingHorizontal: 16 }}>
         {asked ? (
           <Empty
-            title="Nothing answers"
+            title={shared('nothingFound')}
             action={
               <Press
-                label="Show all"
+                label={shared('showAll')}
                 look="next"
                 onPress={() => set({ q: '', verdict: '', closure: '' })}
               />
             }
           >
-            No row fits the search and the filters.
+            {t('noRowFitsTheSearchAnd')}
           </Empty>
         ) : params.view === 'redo' ? (
-          <Empty title="Nothing to redo">No splice is over its limit.</Empty>
+          <Empty title={t('nothingToRedo')}>{t('noSpliceIsOverItsLimit')}</Empty>
         ) : (
-          <Empty title="Nothing yet">Import a splice list in the Kit.</Empty>
+          <Empty title={t('nothingYet')}>{t('importASpliceListInThe')}</Empty>
         )}
       </View>
     );

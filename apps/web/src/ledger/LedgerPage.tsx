@@ -4,6 +4,9 @@ import { ScrollView, TextInput, View } from 'react-native';
 import { Icon } from 'react-native-paper';
 import { GROUP_VERDICTS, SPLICE_STATES } from '@cordel/core';
 import { groupVerdictText, spliceStateText } from '@cordel/text/loss/states';
+import { ledgerPage as t } from '@cordel/text/pages/ledger/LedgerPage';
+import { common } from '@cordel/text/pages/common';
+import { ledgerShared as shared } from '@cordel/text/pages/ledger/shared';
 import { useSummary } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { Press } from '@/ui/Press';
@@ -25,17 +28,17 @@ import {
 } from './useLedgerParams';
 
 const VIEW_LABELS: Record<LedgerView, string> = {
-  closures: 'Closures',
-  trays: 'Trays',
-  fibers: 'Fibers',
-  splices: 'Splices',
-  redo: 'Redo',
+  closures: t('closures'),
+  trays: common('trays'),
+  fibers: common('fibers'),
+  splices: t('splices'),
+  redo: t('redo'),
 };
 const SORT_LABELS: Record<LedgerSort, string> = {
-  route: 'route order',
-  worst: 'worst first',
-  mean: 'highest mean',
-  verdict: 'needs work first',
+  route: t('routeOrder'),
+  worst: t('worstFirst'),
+  mean: t('highestMean'),
+  verdict: t('needsWorkFirst'),
 };
 
 /** What rows are filtered by: splices by their state, groups by their verdict. */
@@ -70,7 +73,7 @@ export function LedgerPage() {
           <OpenRecord key={params.open} />
         ) : (
           <View style={{ padding: 24 }}>
-            <Txt ink="ink2">Choose a row: its record opens here.</Txt>
+            <Txt ink="ink2">{t('chooseARowItsRecordOpens')}</Txt>
           </View>
         )}
       </View>
@@ -96,24 +99,24 @@ function LedgerHead() {
         <View style={{ flex: 1 }}>
           <Txt ink="ink2">{project.name}</Txt>
           <Txt kind="title" heading={1}>
-            Ledger
+            {t('ledger')}
           </Txt>
         </View>
         <Press
-          label="Traces"
+          label={common('traces')}
           icon="pulse"
           onPress={() => router.push(`/p/${project.id}/ledger/findings` as never)}
         />
-        <Press label="Export" icon="download" onPress={() => setExporting(true)}>
+        <Press label={shared('export')} icon="download" onPress={() => setExporting(true)}>
           <></>
         </Press>
       </View>
       {whole ? (
         <Txt>
-          <Txt kind="strong">{`${whole.done} of ${whole.due}`}</Txt>
-          {` spliced · ${lossWords(whole)} · `}
+          <Txt kind="strong">{shared('doneOfDue', { done: whole.done, due: whole.due })}</Txt>
+          {t('splicedLoss', { loss: lossWords(whole) })}
           <Txt kind="strong" ink={whole.redo > 0 ? 'accent' : 'green'}>
-            {whole.redo > 0 ? `${whole.redo} to redo` : 'none to redo'}
+            {whole.redo > 0 ? t('redoToRedo', { redo: whole.redo }) : t('noneToRedo')}
           </Txt>
         </Txt>
       ) : null}
@@ -140,12 +143,16 @@ function LedgerHead() {
           contentContainerStyle={{ paddingHorizontal: 16, gap: 6 }}
           tabIndex={0}
           role="group"
-          aria-label="Filter and sort"
+          aria-label={t('filterAndSort')}
         >
-          <Press label={`Order: ${SORT_LABELS[params.sort]}`} icon="sort" onPress={nextSort} />
+          <Press
+            label={t('orderSortLabels', { sortLabels: SORT_LABELS[params.sort] })}
+            icon="sort"
+            onPress={nextSort}
+          />
           {closure ? (
             <Press
-              label={`At ${closure.name}`}
+              label={t('atName', { name: closure.name })}
               icon="close"
               look="dark"
               onPress={() => set({ closure: '' })}
@@ -208,9 +215,9 @@ function Search() {
         ref={field}
         value={text}
         onChangeText={setText}
-        placeholder="A 100, 7/12, brown, tray 4, a name"
+        placeholder={t('a100712BrownTray')}
         placeholderTextColor={inks.ink2}
-        aria-label="Search"
+        aria-label={t('search')}
         style={{
           flex: 1,
           minWidth: 0,
@@ -221,7 +228,7 @@ function Search() {
         }}
       />
       {text === '' ? null : (
-        <Press label="Clear" look="bare" icon="close" onPress={() => setText('')}>
+        <Press label={t('clear')} look="bare" icon="close" onPress={() => setText('')}>
           <></>
         </Press>
       )}

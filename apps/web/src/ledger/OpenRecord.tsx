@@ -1,4 +1,5 @@
 import { ScrollView } from 'react-native';
+import { ledgerShared as t } from '@cordel/text/pages/ledger/shared';
 import { ClosureSheet } from '@/route/ClosureSheet';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
@@ -16,7 +17,7 @@ export function OpenRecord({ onClose }: { onClose?: () => void }) {
     <ScrollView tabIndex={0} contentContainerStyle={{ padding: 16, gap: 14 }}>
       {onClose ? (
         <Press
-          label="Back to the list"
+          label={t('backToTheList')}
           icon="arrow-left"
           look="bare"
           onPress={onClose}
@@ -29,7 +30,7 @@ export function OpenRecord({ onClose }: { onClose?: () => void }) {
       {kind === 'closure' ? <ClosureSheet closureId={first} /> : null}
       {kind === 'cable' ? <CableRecord cableId={first} /> : null}
       {['splice', 'fiber', 'tray', 'closure', 'cable'].includes(kind ?? '') ? null : (
-        <Txt>There is no such record.</Txt>
+        <Txt>{t('thereIsNoSuchRecord')}</Txt>
       )}
     </ScrollView>
   );

@@ -1,4 +1,3 @@
-import { zodResolver } from '@hookform/resolvers/zod';
 import { Controller, useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { z } from 'zod';
@@ -11,18 +10,21 @@ import {
   personSchema,
 } from '@cordel/core';
 import { lossProblemText } from '@cordel/text/measure';
+import { ledgerShared as shared } from '@cordel/text/pages/ledger/shared';
+import { readingForm as t } from '@cordel/text/pages/ledger/ReadingForm';
 import { newReading, recordEvidence } from '@/bench/record';
 import { usePerson } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import { Choice, Field } from '@/ui/Field';
 import { Leaf } from '@/ui/Leaf';
 import { Press } from '@/ui/Press';
+import { formResolver } from '@/ui/formResolver';
 
 const KINDS = {
-  AB: 'A to B',
-  BA: 'B to A',
-  'two-way': 'Two-way average',
-  insertion: 'Insertion',
+  AB: shared('aToB'),
+  BA: shared('bToA'),
+  'two-way': t('twoWayAverage'),
+  insertion: t('insertion'),
 } as const;
 type Kind = keyof typeof KINDS;
 
@@ -47,7 +49,7 @@ export function ReadingForm({ splice, standing }: { splice: Splice; standing: St
     unknown,
     z.output<typeof formSchema>
   >({
-    resolver: zodResolver(formSchema),
+    resolver: formResolver(formSchema),
     defaultValues: { by: person, nm: String(project.limits.wavelengths[0]), kind: 'AB', loss: '' },
   });
   const save = handleSubmit(({ by, nm, kind, loss }) => {
@@ -61,7 +63,11 @@ export function ReadingForm({ splice, standing }: { splice: Splice; standing: St
     };
     recordEvidence(
       [newReading(splice.id, standing.tries.at(-1)?.tryId ?? null, figure)],
-      `${fiberName(splice.cableA, splice.fiberA)}: ${formatLoss(loss)} dB at ${nm} nm`,
+      t('dbAtNm', {
+        fiberName: fiberName(splice.cableA, splice.fiberA),
+        loss: formatLoss(loss),
+        nm,
+      }),
     );
     resetField('loss');
   });
@@ -72,7 +78,7 @@ export function ReadingForm({ splice, standing }: { splice: Splice; standing: St
         name="nm"
         render={({ field }) => (
           <Choice
-            label="Wavelength"
+            label={t('wavelength')}
             value={field.value}
             options={project.limits.wavelengths.map((nm) => ({
               value: String(nm),
@@ -87,7 +93,7 @@ export function ReadingForm({ splice, standing }: { splice: Splice; standing: St
         name="kind"
         render={({ field }) => (
           <Choice
-            label="Figure"
+            label={t('figure')}
             value={field.value}
             options={Object.entries(KINDS).map(([value, label]) => ({
               value: value as Kind,
@@ -101,14 +107,14 @@ export function ReadingForm({ splice, standing }: { splice: Splice; standing: St
         <Field
           control={control as never}
           name="loss"
-          label="Loss"
+          label={t('loss')}
           unit="dB"
           numeric
-          hint="A gain with a minus, such as -0.05"
+          hint={t('aGainWithAMinusSuch')}
         />
-        <Field control={control as never} name="by" label="Measured by" />
+        <Field control={control as never} name="by" label={t('measuredBy')} />
       </View>
-      <Press label="Record it" look="next" onPress={() => void save()} />
+      <Press label={shared('recordIt')} look="next" onPress={() => void save()} />
     </Leaf>
   );
 }

@@ -1,7 +1,9 @@
-import { zodResolver } from '@hookform/resolvers/zod';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { z } from 'zod';
 import { type Splice, type Standing, personSchema, reasonSchema } from '@cordel/core';
+import { rulingForm as t } from '@cordel/text/pages/ledger/RulingForm';
+import { common } from '@cordel/text/pages/common';
+import { ledgerShared as shared } from '@cordel/text/pages/ledger/shared';
 import { newRuling, recordEvidence } from '@/bench/record';
 import { usePerson } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
@@ -9,6 +11,7 @@ import { Choice, Field } from '@/ui/Field';
 import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
+import { formResolver } from '@/ui/formResolver';
 
 const formSchema = z.object({
   by: personSchema,
@@ -19,10 +22,10 @@ type RulingValues = z.infer<typeof formSchema>;
 
 const SAID: Record<RulingValues['kind'], string> = {
   waive: 'accepted',
-  redo: 'to redo',
+  redo: t('toRedo'),
   skip: 'skipped',
   dead: 'dead',
-  reopen: 'taken back',
+  reopen: t('takenBack'),
   retire: 'removed',
 };
 
@@ -40,7 +43,7 @@ export function RulingForm({
   const [person, setPerson] = usePerson();
   const standsNow = standing.ruling !== null;
   const { control, handleSubmit } = useForm<RulingValues>({
-    resolver: zodResolver(formSchema),
+    resolver: formResolver(formSchema),
     defaultValues: {
       by: person,
       kind: standsNow ? 'reopen' : standing.tries.length > 0 ? 'waive' : 'skip',
@@ -62,19 +65,19 @@ export function RulingForm({
           name="kind"
           render={({ field }) => (
             <Choice
-              label="What is decided"
+              label={t('whatIsDecided')}
               value={field.value}
               options={[
                 ...(standing.tries.length > 0
                   ? [
-                      { value: 'waive' as const, label: 'Accept it as it is' },
-                      { value: 'redo' as const, label: 'Send it to redo' },
+                      { value: 'waive' as const, label: t('acceptItAsItIs') },
+                      { value: 'redo' as const, label: t('sendItToRedo') },
                     ]
                   : []),
-                { value: 'skip', label: 'Skip: splice it later' },
-                { value: 'dead', label: 'Dead: not spliced' },
+                { value: 'skip', label: t('skipSpliceItLater') },
+                { value: 'dead', label: t('deadNotSpliced') },
                 ...(standing.tries.length > 0
-                  ? [{ value: 'retire' as const, label: 'Removed: it is no more' }]
+                  ? [{ value: 'retire' as const, label: t('removedItIsNoMore') }]
                   : []),
               ]}
               onChange={field.onChange}
@@ -83,14 +86,12 @@ export function RulingForm({
         />
       )}
       {kind === 'retire' ? (
-        <Notice word="For good.">
-          Its record stays; its fibers and its slot are free. To join them again, plan a new splice.
-        </Notice>
+        <Notice word={t('forGood')}>{t('itsRecordStaysItsFibersAnd')}</Notice>
       ) : null}
-      <Field control={control} name="why" label="Why" multiline />
-      <Field control={control} name="by" label="Who decides" />
+      <Field control={control} name="why" label={common('why')} multiline />
+      <Field control={control} name="by" label={t('whoDecides')} />
       <Press
-        label={standsNow ? 'Take it back' : 'Record it'}
+        label={standsNow ? t('takeItBack') : shared('recordIt')}
         look="next"
         onPress={() => void save()}
       />

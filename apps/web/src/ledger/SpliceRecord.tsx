@@ -14,6 +14,8 @@ import {
 import { spliceStateText } from '@cordel/text/loss/states';
 import { spliceReasonText } from '@cordel/text/loss';
 import { colourText, unitText } from '@cordel/text/fiber';
+import { spliceRecord as t } from '@cordel/text/pages/ledger/SpliceRecord';
+import { ledgerShared as shared } from '@cordel/text/pages/ledger/shared';
 import { useSplice } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { FiberEye } from '@/ui/FiberEye';
@@ -48,19 +50,33 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
   const closure = view.closures.find((entry) => entry.id === splice.closureId);
   const missing =
     judgement.missing.length > 0 && state !== 'accepted' && state !== 'dead'
-      ? `Missing: ${limits.grade} at ${judgement.missing.join(' and ')} nm.`
+      ? t('missingAtNm', { grade: limits.grade, missing: judgement.missing.join(' and ') })
       : '';
   return (
     <View style={{ gap: 14 }}>
       <View>
-        <Txt ink="ink2">{`${closure?.name ?? ''} · tray ${splice.tray} slot ${splice.slot} · ${splice.method === 'mass' ? 'ribbon' : 'single'}`}</Txt>
+        <Txt ink="ink2">
+          {t('nameTraySlotMethod', {
+            name: closure?.name ?? '',
+            tray: splice.tray,
+            slot: splice.slot,
+            method: splice.method === 'mass' ? 'ribbon' : 'single',
+          })}
+        </Txt>
         <Txt kind="name" heading={level.title}>
-          {`${view.fiberName(splice.cableA, splice.fiberA)} to ${view.fiberName(splice.cableB, splice.fiberB)}`}
+          {shared('fiberToFiber', {
+            fiberA: view.fiberName(splice.cableA, splice.fiberA),
+            fiberB: view.fiberName(splice.cableB, splice.fiberB),
+          })}
         </Txt>
       </View>
       {standing.retired ? (
-        <Notice word="Removed." ink="accent">
-          {`${moment(standing.retired.at)}, ${standing.retired.by}: ${standing.retired.why.replace(/\.?$/, '.')} What follows is how it lay.`}
+        <Notice word={t('removed')} ink="accent">
+          {t('whatFollowsIsHowItLay', {
+            moment: moment(standing.retired.at),
+            by: standing.retired.by,
+            why: standing.retired.why.replace(/\.?$/, '.'),
+          })}
         </Notice>
       ) : null}
       <View style={{ flexDirection: 'row', gap: 12 }}>
@@ -73,13 +89,13 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
       >
         {[...reasons.map((reason) => spliceReasonText(reason)), missing]
           .filter(Boolean)
-          .join(' ') || (state === 'open' ? 'Nothing is recorded yet.' : 'Within the limits.')}
+          .join(' ') || (state === 'open' ? t('nothingIsRecordedYet') : t('withinTheLimits'))}
       </Notice>
       <View style={{ gap: 2 }}>
         <Txt kind="strong" heading={level.part}>
-          What counts
+          {t('whatCounts')}
         </Txt>
-        {standing.figures.length === 0 ? <Txt ink="ink2">No figure yet.</Txt> : null}
+        {standing.figures.length === 0 ? <Txt ink="ink2">{t('noFigureYet')}</Txt> : null}
         {standing.figures.map((figure) => (
           <View
             key={`${figure.grade} ${figure.wavelengthNm}`}
@@ -90,7 +106,7 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
               flexWrap: 'wrap',
             }}
           >
-            <Txt>{`${figure.grade}${figure.wavelengthNm ? ` at ${figure.wavelengthNm} nm` : ''}`}</Txt>
+            <Txt>{`${figure.grade}${figure.wavelengthNm ? t('atWavelengthNm', { wavelengthNm: figure.wavelengthNm }) : ''}`}</Txt>
             <Txt kind="strong">{`${formatHalf(figure.half)} dB, ${figure.origin}`}</Txt>
           </View>
         ))}
@@ -104,25 +120,30 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
               flexWrap: 'wrap',
             }}
           >
-            <Txt ink="ink2">{`${wavelengthNm} nm one-way`}</Txt>
-            <Txt ink="ink2">{`A to B ${AB === null ? 'missing' : formatLoss(AB)} · B to A ${BA === null ? 'missing' : formatLoss(BA)} dB`}</Txt>
+            <Txt ink="ink2">{t('nmOneWay', { wavelengthNm })}</Txt>
+            <Txt ink="ink2">
+              {t('aToBToA', {
+                aB: AB === null ? 'missing' : formatLoss(AB),
+                bA: BA === null ? 'missing' : formatLoss(BA),
+              })}
+            </Txt>
           </View>
         ))}
       </View>
       {standing.retired ? null : (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
           <Press
-            label="Add a measured figure"
+            label={t('addAMeasuredFigure')}
             look={adding === 'reading' ? 'dark' : 'plain'}
             onPress={() => setAdding(adding === 'reading' ? null : 'reading')}
           />
           <Press
-            label={standing.ruling ? 'Take the decision back' : 'Accept, redo, skip or remove'}
+            label={standing.ruling ? t('takeTheDecisionBack') : t('acceptRedoSkipOrRemove')}
             look={adding === 'ruling' ? 'dark' : 'plain'}
             onPress={() => setAdding(adding === 'ruling' ? null : 'ruling')}
           />
           <Press
-            label="At the Bench"
+            label={t('atTheBench')}
             onPress={() =>
               router.push(
                 `/p/${view.project.id}/bench/${splice.closureId}?mode=${judgement.redo ? 'redo' : 'splice'}&splice=${splice.id}` as never,
@@ -153,7 +174,7 @@ function EndWords({ cable, fiber }: { cable: string; fiber: number }) {
         <Txt
           kind="small"
           ink="ink2"
-        >{`${[unitText(address), `position ${address.place.position}`, address.fiber.letters].filter(Boolean).join(' · ')}`}</Txt>
+        >{`${[unitText(address), t('position', { position: address.place.position }), address.fiber.letters].filter(Boolean).join(' · ')}`}</Txt>
       </View>
     </View>
   );
@@ -166,7 +187,7 @@ function Extra({ extra }: { extra: Record<string, string> }) {
   return (
     <View>
       <Txt kind="strong" heading={level.part}>
-        From the splice list
+        {t('fromTheSpliceList')}
       </Txt>
       {entries.map(([title, value]) => (
         <Txt key={title}>{`${title}: ${value}`}</Txt>

@@ -1,5 +1,6 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
+import { ledgerShared as t } from '@cordel/text/pages/ledger/shared';
 import { useProjectView } from '@/projects/context';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
@@ -16,11 +17,13 @@ export function TrayRecord({ closureId, tray }: { closureId: string; tray: numbe
     <View style={{ gap: 12 }}>
       <View>
         <Txt ink="ink2">{closure?.name}</Txt>
-        <Txt kind="name" heading={level.title}>{`Tray ${tray}`}</Txt>
+        <Txt kind="name" heading={level.title}>
+          {t('tray', { tray })}
+        </Txt>
       </View>
       <ClosurePicture closureId={closureId} only={tray} />
       <Press
-        label="Its splices"
+        label={t('itsSplices')}
         look="next"
         onPress={() =>
           router.push(

@@ -1,6 +1,7 @@
 import { View } from 'react-native';
-import { type Placed, type Present, type WeighedPlan, plural } from '@cordel/core';
+import { type Placed, type Present, type WeighedPlan } from '@cordel/core';
 import { obstacleText } from '@cordel/text/plan';
+import { changePart as t } from '@cordel/text/pages/plan/ChangePart';
 import { usePerson } from '@/data/storage';
 import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
@@ -24,35 +25,42 @@ export function ChangePart({ plan, weighed }: { plan: PlanHook; weighed: Weighed
   return (
     <Leaf style={{ gap: 10 }}>
       <Txt kind="name" heading={2}>
-        What it changes
+        {t('whatItChanges')}
       </Txt>
-      <Txt>{`${plural(weighed.expanded.joints.length, 'splice')} planned, ${change.kept.length} of them here already.`}</Txt>
-      <Some word="Adds" list={added} />
-      <Some word="Moves" list={moved.map(({ to }) => to)} />
-      <Some word="Drops" list={dropped} />
-      <Some word="Removes" list={retired} />
+      <Txt>
+        {t('splicesPlannedOfThemHereAlready', {
+          splices: weighed.expanded.joints.length,
+          kept: change.kept.length,
+        })}
+      </Txt>
+      <Some word={t('adds')} list={added} />
+      <Some word={t('moves')} list={moved.map(({ to }) => to)} />
+      <Some word={t('drops')} list={dropped} />
+      <Some word={t('removes')} list={retired} />
       {obstacles
         .slice(0, SHOWN)
         .map((obstacle) => obstacleText(obstacle))
         .map((message) => (
-          <Notice key={message} word="In the way." ink="accent">
+          <Notice key={message} word={t('inTheWay')} ink="accent">
             {message}
           </Notice>
         ))}
-      {obstacles.length > SHOWN ? <Txt>{`and ${obstacles.length - SHOWN} more`}</Txt> : null}
+      {obstacles.length > SHOWN ? (
+        <Txt>{t('andObstaclesMore', { obstacles: obstacles.length - SHOWN })}</Txt>
+      ) : null}
       <CutAway plan={plan} weighed={weighed} />
       {errors.length > 0 ? (
-        <Txt ink="accent">{`${plural(errors.length, 'line')} to fix first.`}</Txt>
+        <Txt ink="accent">{t('linesToFixFirst', { lines: errors.length })}</Txt>
       ) : null}
       <Sending plan={plan} />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Press
           look="next"
-          label={count === 0 ? 'Save the plan' : `Apply: ${plural(count, 'change')}`}
+          label={count === 0 ? t('saveThePlan') : t('applyChanges', { changes: count })}
           disabled={blocked || unsaid || !plan.edited || plan.sent.state === 'sending'}
           onPress={() => void plan.carryOut()}
         />
-        {plan.edited ? <Press label="Back to the plan as it was" onPress={plan.discard} /> : null}
+        {plan.edited ? <Press label={t('backToThePlanAsIt')} onPress={plan.discard} /> : null}
       </View>
     </Leaf>
   );
@@ -67,65 +75,72 @@ function CutAway({ plan, weighed }: { plan: PlanHook; weighed: WeighedPlan<Prese
   if (why === null)
     return waiting === 0 ? null : (
       <Press
-        label={`Remove ${plural(waiting, 'splice')} that ${waiting === 1 ? 'is' : 'are'} made`}
+        label={t('removeSplicesThatMade', {
+          splices: waiting,
+          waiting: waiting === 1 ? 'is' : 'are',
+        })}
         icon="content-cut"
         onPress={() => plan.change({ retire: '' })}
       />
     );
   return (
     <Leaf style={{ gap: 10 }}>
-      <Txt kind="strong">{`${plural(change.retired.length, 'splice')} to be removed`}</Txt>
-      <Txt>
-        What is recorded of them stays with the closure; their fibers and slots are free for others.
-      </Txt>
-      <Txt ink="accent">
-        If light is on them, agree the time with the owner first, as the company’s practice says,
-        and never look into a fiber.
-      </Txt>
+      <Txt kind="strong">{t('splicesToBeRemoved', { splices: change.retired.length })}</Txt>
+      <Txt>{t('whatIsRecordedOfThemStays')}</Txt>
+      <Txt ink="accent">{t('ifLightIsOnThemAgree')}</Txt>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
         <TextField
-          label="Why they are removed"
-          hint="Such as cut-over to cable D"
+          label={t('whyTheyAreRemoved')}
+          hint={t('suchAsCutOverToCable')}
           value={why}
           onChange={(text) => plan.change({ retire: text })}
         />
-        <TextField label="Who says so" value={person} onChange={setPerson} />
+        <TextField label={t('decidedBy')} value={person} onChange={setPerson} />
       </View>
-      <Press label="Leave them as they are" onPress={() => plan.change({ retire: null })} />
+      <Press label={t('leaveThemAsTheyAre')} onPress={() => plan.change({ retire: null })} />
     </Leaf>
   );
 }
 
 function Some({ word, list }: { word: string; list: readonly Placed[] }) {
   if (list.length === 0) return null;
-  const named = list
-    .slice(0, SHOWN)
-    .map(
-      (splice) =>
-        `${splice.cableA} ${splice.fiberA} to ${splice.cableB} ${splice.fiberB}, tray ${splice.tray} slot ${splice.slot}`,
-    );
+  const named = list.slice(0, SHOWN).map((splice) =>
+    t('toTraySlot', {
+      cableA: splice.cableA,
+      fiberA: splice.fiberA,
+      cableB: splice.cableB,
+      fiberB: splice.fiberB,
+      tray: splice.tray,
+      slot: splice.slot,
+    }),
+  );
   const rest = list.length - named.length;
   return (
     <Txt>
       <Txt kind="strong">{`${word} ${list.length}. `}</Txt>
-      {`${named.join('; ')}${rest > 0 ? `; and ${rest} more` : ''}.`}
+      {`${named.join('; ')}${rest > 0 ? t('andRestMore', { rest }) : ''}.`}
     </Txt>
   );
 }
 
 function Sending({ plan }: { plan: PlanHook }) {
   const { sent } = plan;
-  if (sent.state === 'sending') return <Notice live>Being applied …</Notice>;
+  if (sent.state === 'sending') return <Notice live>{t('beingApplied')}</Notice>;
   if (sent.state === 'refused')
     return (
-      <Notice word="Not applied." ink="accent" live>
+      <Notice word={t('notApplied')} ink="accent" live>
         {sent.message}
       </Notice>
     );
   if (sent.state === 'done')
     return (
-      <Notice word="Applied." ink="green" live>
-        {`${sent.added} added, ${sent.moved} moved, ${sent.dropped} dropped${sent.retired > 0 ? `, ${sent.retired} removed` : ''}.`}
+      <Notice word={t('applied')} ink="green" live>
+        {t('addedMovedDropped', {
+          added: sent.added,
+          moved: sent.moved,
+          dropped: sent.dropped,
+          retired: sent.retired > 0 ? t('retiredRemoved', { retired: sent.retired }) : '',
+        })}
       </Notice>
     );
   return null;

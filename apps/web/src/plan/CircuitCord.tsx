@@ -3,6 +3,8 @@ import { View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
 import { formatDistance } from '@cordel/core';
 import { colourText, unitText } from '@cordel/text/fiber';
+import { circuitCord as t } from '@cordel/text/pages/plan/CircuitCord';
+import { common } from '@cordel/text/pages/common';
 import { useProjectView } from '@/projects/context';
 import { FiberEye } from '@/ui/FiberEye';
 import { Press } from '@/ui/Press';
@@ -27,14 +29,14 @@ export function CircuitCord({
 }) {
   return (
     <View>
-      <End words={legs[0] && legs.length === 1 ? 'Not spliced anywhere.' : 'One end'} />
+      <End words={legs[0] && legs.length === 1 ? t('notSplicedAnywhere') : t('oneEnd')} />
       {legs.map((leg) => (
         <View key={`${leg.cableId} ${leg.fiber}`}>
           <InCable leg={leg} here={leg.cableId === at.cableId && leg.fiber === at.fiber} />
           {leg.splice ? <Knot splice={leg.splice} /> : null}
         </View>
       ))}
-      <End words="Other end" />
+      <End words={t('otherEnd')} />
     </View>
   );
 }
@@ -91,7 +93,7 @@ function InCable({ leg, here }: { leg: CircuitLeg; here: boolean }) {
       <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
         {place ? <FiberEye address={place} size={48} /> : null}
         <View style={{ flex: 1 }}>
-          <Txt kind="strong">{`${fiberName(leg.cableId, leg.fiber)} ${place ? colourText(place.fiber) : ''}${here ? ' · asked for' : ''}`}</Txt>
+          <Txt kind="strong">{`${fiberName(leg.cableId, leg.fiber)} ${place ? colourText(place.fiber) : ''}${here ? t('askedFor') : ''}`}</Txt>
           <Txt ink="ink2">
             {[
               place ? unitText(place) : '',
@@ -120,8 +122,8 @@ function Knot({ splice }: { splice: NonNullable<CircuitLeg['splice']> }) {
           )
         }
       >
-        <Txt kind="strong">{closure?.name ?? 'Closure'}</Txt>
-        <Txt ink="ink2">{`tray ${splice.tray} slot ${splice.slot}`}</Txt>
+        <Txt kind="strong">{closure?.name ?? common('closure')}</Txt>
+        <Txt ink="ink2">{t('traySlot', { tray: splice.tray, slot: splice.slot })}</Txt>
       </Press>
     </Row>
   );

@@ -7,6 +7,9 @@ import { parseFiber } from '@cordel/core';
 import { answerOf } from '@cordel/client';
 import { fiberProblemText } from '@cordel/text/fiber';
 import { networkText } from '@cordel/text/plan';
+import { circuitsPage as t } from '@cordel/text/pages/plan/CircuitsPage';
+import { common } from '@cordel/text/pages/common';
+import { planShared as shared } from '@cordel/text/pages/plan/shared';
 import { api } from '@/data/api';
 import { useProjectView } from '@/projects/context';
 import { Empty, Notice, Waiting } from '@/ui/Notice';
@@ -22,7 +25,7 @@ export function CircuitsPage() {
   const { project } = useProjectView();
   const wide = useWide();
   return (
-    <Page title="Circuits" above={project.name} back={`/p/${project.id}/route`}>
+    <Page title={t('circuits')} above={project.name} back={`/p/${project.id}/route`}>
       <View style={{ flexDirection: wide ? 'row' : 'column', gap: 24 }}>
         <View style={{ flex: wide ? 1 : undefined, gap: 14 }}>
           <Follow />
@@ -43,21 +46,21 @@ function Follow() {
   const [typed, setTyped] = useState(fiber ?? '1');
   const scheme = schemes.find((entry) => entry.id === chosen?.schemeId);
   if (!chosen || !scheme)
-    return <Empty title="No cables yet">Import a splice list, or add cables in the Kit.</Empty>;
+    return <Empty title={t('noCablesYet')}>{t('importASpliceListOrAdd')}</Empty>;
   const parsed = parseFiber(typed, chosen.makeUp, scheme);
   const go = (id: string) => router.setParams({ cable: id, fiber: typed });
   return (
     <>
       <CablePick
-        label="Cable"
+        label={common('cable')}
         value={chosen.name}
         cables={planCables}
         onChange={(name) => go(cables.find((entry) => entry.name === name)!.id)}
       />
       <TextInput
         mode="outlined"
-        label="Fiber"
-        aria-label="Fiber"
+        label={common('fiber')}
+        aria-label={common('fiber')}
         value={typed}
         onChangeText={setTyped}
         onBlur={() => go(chosen.id)}
@@ -66,7 +69,7 @@ function Follow() {
       {parsed.ok ? (
         <Circuit projectId={project.id} cableId={chosen.id} fiber={parsed.value} />
       ) : (
-        <Notice word="Check." ink="accent" live>
+        <Notice word={common('check')} ink="accent" live>
           {fiberProblemText(parsed.error)}
         </Notice>
       )}
@@ -97,8 +100,8 @@ function Circuit({
   return (
     <>
       {circle ? (
-        <Notice word="A circle." ink="accent">
-          The fiber comes back to where it began: one of these splices joins the wrong fiber.
+        <Notice word={t('aLoop')} ink="accent">
+          {t('theFiberComesBackToWhere')}
         </Notice>
       ) : null}
       <CircuitCord legs={legs} at={{ cableId, fiber }} />
@@ -123,26 +126,28 @@ function Problems() {
   return (
     <>
       <Txt kind="name" heading={2}>
-        {problems.length === 0 ? 'All circuits run straight' : 'What looks wrong'}
+        {problems.length === 0 ? t('allCircuitsRunStraight') : t('whatLooksWrong')}
       </Txt>
-      <Txt ink="ink2">Shifts and flips against the neighbours, loops, and unassigned ends.</Txt>
+      <Txt ink="ink2">{t('shiftsAndFlipsAgainstTheNeighbours')}</Txt>
       {problems.slice(0, 100).map((problem) => {
         const closure = closures.find((entry) => entry.id === problem.closure);
         return (
           <View key={`${problem.closure} ${networkText(problem.message)}`} style={{ gap: 6 }}>
-            <Notice word={`${closure?.name ?? 'Network'}.`} ink="accent">
+            <Notice word={`${closure?.name ?? t('network')}.`} ink="accent">
               {networkText(problem.message)}
             </Notice>
             {closure ? (
               <Press
-                label={`Plan of ${closure.name}`}
+                label={shared('planOfName', { name: closure.name })}
                 onPress={() => router.push(`/p/${project.id}/route/${closure.id}/plan` as never)}
               />
             ) : null}
           </View>
         );
       })}
-      {problems.length > 100 ? <Txt>{`and ${problems.length - 100} more`}</Txt> : null}
+      {problems.length > 100 ? (
+        <Txt>{t('andProblemsMore', { problems: problems.length - 100 })}</Txt>
+      ) : null}
     </>
   );
 }

@@ -13,6 +13,9 @@ import {
 } from '@cordel/core';
 import { makeUpText } from '@cordel/text/fiber';
 import { planMessageText } from '@cordel/text/plan';
+import { common } from '@cordel/text/pages/common';
+import { planShared as shared } from '@cordel/text/pages/plan/shared';
+import { lineBuilder as t } from '@cordel/text/pages/plan/LineBuilder';
 import { Choice } from '@/ui/Field';
 import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
@@ -23,10 +26,10 @@ import { CablePick } from './CablePick';
 type CountedBy = 'unit' | 'fiber';
 
 const VERB_LABELS: { value: Verb; label: string }[] = [
-  { value: 'splice', label: 'Splice' },
-  { value: 'through', label: 'Through' },
-  { value: 'reserve', label: 'Reserve' },
-  { value: 'dead', label: 'Dead' },
+  { value: 'splice', label: common('splice') },
+  { value: 'through', label: shared('through') },
+  { value: 'reserve', label: shared('reserve') },
+  { value: 'dead', label: t('dead') },
 ];
 
 interface LineBuilderProps {
@@ -60,32 +63,32 @@ export function LineBuilder({ cables, onAdd }: LineBuilderProps) {
   return (
     <Leaf style={{ gap: 12 }}>
       <Txt kind="name" heading={2}>
-        Make a line
+        {t('buildALine')}
       </Txt>
       <Choice
-        label="What"
+        label={t('what')}
         value={verb}
         options={VERB_LABELS}
         onChange={(value) => setVerb(value)}
       />
-      <CablePick label="Cable" value={a} cables={cables} onChange={setA} />
+      <CablePick label={common('cable')} value={a} cables={cables} onChange={setA} />
       {cableA ? <Txt ink="ink2">{makeUpText(cableA.makeUp)}</Txt> : null}
       {hasUnits ? (
         <Choice
-          label="Counted by"
+          label={t('countedBy')}
           value={by}
           options={[
             { value: 'unit', label: `${unit}s` },
-            { value: 'fiber', label: 'fibers' },
+            { value: 'fiber', label: t('fibers') },
           ]}
           onChange={(value) => setBy(value)}
         />
       ) : null}
       <View style={{ flexDirection: 'row', gap: 8, alignItems: 'flex-end' }}>
-        <Count label="From" value={from} onChange={setFrom} />
-        <Count label="To" value={to} onChange={setTo} />
+        <Count label={common('from')} value={from} onChange={setFrom} />
+        <Count label={t('to')} value={to} onChange={setTo} />
         <Press
-          label="All"
+          label={t('all')}
           disabled={!cableA}
           onPress={() => {
             setFrom('1');
@@ -95,28 +98,28 @@ export function LineBuilder({ cables, onAdd }: LineBuilderProps) {
       </View>
       {verb === 'splice' ? (
         <>
-          <CablePick label="Onto" value={b} cables={cables} onChange={setB} />
+          <CablePick label={t('onto')} value={b} cables={cables} onChange={setB} />
           <Count
-            label={step === 1 ? 'First fiber there' : 'Begins there at fiber'}
+            label={step === 1 ? t('firstFiberThere') : t('beginsThereAtFiber')}
             value={start}
             onChange={setStart}
           />
           <Choice
-            label="Fused"
+            label={t('fused')}
             value={mass}
             options={[
-              { value: 'single', label: 'one by one' },
-              { value: 'mass', label: 'by ribbon' },
+              { value: 'single', label: t('oneByOne') },
+              { value: 'mass', label: t('byRibbon') },
             ]}
             onChange={(value) => setMass(value)}
           />
           {mass === 'mass' ? (
             <Choice
-              label="Ribbons"
+              label={t('ribbons')}
               value={reversed}
               options={[
-                { value: 'no', label: 'straight' },
-                { value: 'yes', label: 'turned round on purpose' },
+                { value: 'no', label: t('straight') },
+                { value: 'yes', label: t('turnedRoundOnPurpose') },
               ]}
               onChange={(value) => setReversed(value)}
             />
@@ -124,16 +127,16 @@ export function LineBuilder({ cables, onAdd }: LineBuilderProps) {
         </>
       ) : null}
       {text === null ? (
-        <Txt ink="ink2">Choose the cables and count the fibers.</Txt>
+        <Txt ink="ink2">{t('chooseTheCablesAndCountThe')}</Txt>
       ) : error ? (
-        <Notice word="Not yet." ink="accent">
+        <Notice word={t('notYet')} ink="accent">
           {planMessageText(error)}
         </Notice>
       ) : (
         <Txt kind="strong">{text}</Txt>
       )}
       <Press
-        label="Add the line"
+        label={t('addTheLine')}
         look="next"
         disabled={text === null || error !== null}
         onPress={() => onAdd(text!)}

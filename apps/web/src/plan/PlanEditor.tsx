@@ -5,6 +5,7 @@ import { EditorView, keymap, lineNumbers } from '@codemirror/view';
 import { useEffect, useRef, useState } from 'react';
 import type { PlanError, Span } from '@cordel/core';
 import { planMessageText } from '@cordel/text/plan';
+import { planShared as t } from '@cordel/text/pages/plan/shared';
 import { FONTS, type Inks, useInks } from '@/ui/theme';
 
 /** Marks text that the page imported, so that it does not count as typed. */
@@ -39,7 +40,7 @@ export function PlanEditor({ value, errors, goTo, onChange }: PlanEditorProps) {
           // Tab moves on to the next key of the page, as everywhere else.
           keymap.of([...defaultKeymap, ...historyKeymap]),
           EditorView.lineWrapping,
-          EditorView.contentAttributes.of({ 'aria-label': 'Lines of the plan' }),
+          EditorView.contentAttributes.of({ 'aria-label': t('linesOfThePlan') }),
           EditorView.updateListener.of((update) => {
             const typed = !update.transactions.some((change) => change.annotation(brought));
             if (update.docChanged && typed) report.current(update.state.doc.toString());
@@ -113,7 +114,10 @@ const looks = (inks: Inks) =>
     },
     '.cm-lintRange-error': {
       backgroundImage: 'none',
-      textDecoration: `underline wavy ${inks.accent} 2px`,
+      textDecorationLine: 'underline',
+      textDecorationStyle: 'wavy',
+      textDecorationColor: inks.accent,
+      textDecorationThickness: '2px',
       textUnderlineOffset: '4px',
     },
     '.cm-tooltip': {

@@ -1,8 +1,11 @@
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { type PlanError, type Span, plural, wordsOf } from '@cordel/core';
+import { type PlanError, type Span, wordsOf } from '@cordel/core';
 import { planMessageText } from '@cordel/text/plan';
+import { PLAN_EXAMPLES } from '@cordel/text/pages/plan/examples';
+import { planPage as t } from '@cordel/text/pages/plan/PlanPage';
+import { planShared as shared } from '@cordel/text/pages/plan/shared';
 import { useProjectView } from '@/projects/context';
 import { Leaf } from '@/ui/Leaf';
 import { Notice, Waiting } from '@/ui/Notice';
@@ -24,7 +27,7 @@ export function PlanPage() {
   const wide = useWide();
   return (
     <Page
-      title="Splice plan"
+      title={t('splicePlan')}
       above={plan.closure?.name ?? project.name}
       back={`/p/${project.id}/route/${closureId}`}
     >
@@ -73,7 +76,7 @@ function Lines({ plan, draft }: { plan: PlanHook; draft: PlanDraft }) {
       ))}
       <Unnamed plan={plan} onAdd={add} />
       <Press
-        label={building ? 'Close the line maker' : 'Make a line by thumb'}
+        label={building ? t('closeTheLineBuilder') : t('buildALine')}
         aria-expanded={building}
         icon="playlist-plus"
         onPress={() => setBuilding(!building)}
@@ -88,7 +91,9 @@ function ErrorLine({ error, onPress }: { error: PlanError; onPress(): void }) {
   return (
     <Press onPress={onPress} style={{ justifyContent: 'flex-start' }}>
       <Txt style={{ flexShrink: 1 }}>
-        <Txt kind="strong" ink="accent">{`Line ${error.line + 1}. `}</Txt>
+        <Txt kind="strong" ink="accent">
+          {t('line', { line: error.line + 1 })}
+        </Txt>
         {planMessageText(error.message)}
       </Txt>
     </Press>
@@ -105,8 +110,8 @@ function Unnamed({ plan, onAdd }: { plan: PlanHook; onAdd(line: string): void })
   if (open.length === 0) return null;
   return (
     <Leaf style={{ gap: 8 }}>
-      <Txt kind="strong">Not named yet</Txt>
-      <Txt ink="ink2">Splice them, or say through, dead or reserve.</Txt>
+      <Txt kind="strong">{t('notNamedYet')}</Txt>
+      <Txt ink="ink2">{t('spliceThemOrSayThroughDead')}</Txt>
       {open.map(({ cable, runs }) => {
         const name = /[\s",#]/.test(cable) ? `"${cable}"` : cable;
         return (
@@ -116,7 +121,7 @@ function Unnamed({ plan, onAdd }: { plan: PlanHook; onAdd(line: string): void })
               {(['reserve', 'through'] as const).map((verb) => (
                 <Press
                   key={verb}
-                  label={`${verb === 'reserve' ? 'Reserve' : 'Through'} ${cable} ${runs.length === 1 ? wordsOf(runs) : plural(runs.length, 'run')}`}
+                  label={`${verb === 'reserve' ? shared('reserve') : shared('through')} ${cable} ${runs.length === 1 ? wordsOf(runs) : t('runs', { runs: runs.length })}`}
                   onPress={() => onAdd(`${verb} ${name} ${wordsOf(runs)}`)}
                 />
               ))}
@@ -128,20 +133,11 @@ function Unnamed({ plan, onAdd }: { plan: PlanHook; onAdd(line: string): void })
   );
 }
 
-const SENTENCES = [
-  'splice A tubes 1-6 to B tubes 1-6',
-  'splice A 73-96 to C 1-24',
-  'splice R ribbons 1-12 to T ribbons 1-12',
-  'splice R ribbon 5 to T ribbon 5 reversed',
-  'through A tubes 7-12',
-  'dead A 17 "nicked"',
-  'reserve A tube 9 "clinic"',
-];
-
 function Examples() {
   return (
-    <Notice word="How a line reads.">
-      {`\n${SENTENCES.join('\n')}\nRibbons are fused by mass unless the line says single; # begins a remark.`}
+    <Notice word={t('howALineReads')}>
+      {`\n${PLAN_EXAMPLES.join('\n')}\n`}
+      {t('ribbonsAreFusedByMassUnless')}
     </Notice>
   );
 }

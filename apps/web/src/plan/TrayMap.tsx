@@ -1,6 +1,8 @@
 import { View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
 import type { Pin } from '@cordel/core';
+import { planShared as shared } from '@cordel/text/pages/plan/shared';
+import { trayMap as t } from '@cordel/text/pages/plan/TrayMap';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 import { useInks } from '@/ui/theme';
@@ -21,14 +23,27 @@ export function TrayMap({ trays, pins, onPick }: TrayMapProps) {
       {filled.map((tray) => (
         <View key={tray.number} style={{ gap: 4 }}>
           <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
-            <Txt kind="strong">{`Tray ${tray.number}`}</Txt>
-            <Txt>{`${tray.used} of ${tray.places} ${tray.kind === 'mass' ? 'ribbon' : 'single'} places`}</Txt>
+            <Txt kind="strong">{shared('trayNumber', { number: tray.number })}</Txt>
+            <Txt>
+              {t('usedOfPlacesKindPlaces', {
+                used: tray.used,
+                places: tray.places,
+                kind: tray.kind === 'mass' ? 'ribbon' : 'single',
+              })}
+            </Txt>
           </View>
           <Places tray={tray} />
           {tray.items.map((item) => {
             const pinned = pins.some((pin) => pin.cable === item.cable && pin.unit === item.unit);
-            const words = `${item.cable} ${item.words} to ${item.onto}`;
-            const where = `slot ${item.slots[0]}${item.slots[1] > item.slots[0] ? ` to ${item.slots[1]}` : ''}`;
+            const words = t('cableFibersTo', {
+              cable: item.cable,
+              fibers: item.words,
+              onto: item.onto,
+            });
+            const where = t('slotFromTo', {
+              slot: item.slots[0],
+              to: item.slots[1] > item.slots[0] ? t('toSlot', { slot: item.slots[1] }) : '',
+            });
             return onPick ? (
               <Press
                 key={`${item.cable} ${item.unit} ${item.slots[0]}`}
@@ -44,7 +59,9 @@ export function TrayMap({ trays, pins, onPick }: TrayMapProps) {
           })}
         </View>
       ))}
-      {empty.length > 0 ? <Txt ink="ink2">{`Empty: tray ${empty.join(', ')}.`}</Txt> : null}
+      {empty.length > 0 ? (
+        <Txt ink="ink2">{t('emptyTrayEmpty', { empty: empty.join(', ') })}</Txt>
+      ) : null}
     </View>
   );
 }

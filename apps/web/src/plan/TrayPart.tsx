@@ -6,10 +6,12 @@ import {
   type Present,
   type WeighedPlan,
   noRoomMessage,
-  plural,
   withTraysFor,
 } from '@cordel/core';
 import { layoutReasonText, noRoomText } from '@cordel/text/plan';
+import { common } from '@cordel/text/pages/common';
+import { trayPart as t } from '@cordel/text/pages/plan/TrayPart';
+import { planShared as shared } from '@cordel/text/pages/plan/shared';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { Leaf } from '@/ui/Leaf';
@@ -44,7 +46,7 @@ export function TrayPart({ plan, draft, weighed, closure }: TrayPartProps) {
   return (
     <Leaf style={{ gap: 10 }}>
       <Txt kind="name" heading={2}>
-        Trays
+        {common('trays')}
       </Txt>
       <Txt>{nearness(weighed)}</Txt>
       {layout.why
@@ -59,17 +61,20 @@ export function TrayPart({ plan, draft, weighed, closure }: TrayPartProps) {
         const count = all.length - closure.trays.length;
         return (
           <View key={missing.method} style={{ gap: 8 }}>
-            <Notice word="No room." ink="accent">
+            <Notice word={t('noRoom')} ink="accent">
               {noRoomText(noRoomMessage(missing, closure.trays))}
             </Notice>
             {count === 0 ? (
               <Press
-                label="Change the trays"
+                label={t('changeTheTrays')}
                 onPress={() => router.push(`/p/${project.id}/kit/closures` as never)}
               />
             ) : (
               <Press
-                label={`Add ${plural(count, 'tray')} for ${missing.method === 'mass' ? 'ribbons' : 'single fibers'}`}
+                label={t('addTraysFor', {
+                  trays: count,
+                  method: missing.method === 'mass' ? 'ribbons' : t('singleFibers'),
+                })}
                 icon="plus"
                 onPress={() => void plan.addTrays(missing)}
               />
@@ -78,22 +83,22 @@ export function TrayPart({ plan, draft, weighed, closure }: TrayPartProps) {
         );
       })}
       {plan.trayError ? (
-        <Notice word="Not added." ink="accent" live>
+        <Notice word={t('notAdded')} ink="accent" live>
           {plan.trayError}
         </Notice>
       ) : null}
       <Choice
-        label="Spare places to keep on a tray"
+        label={t('sparePlacesToKeepOnA')}
         value={String(draft.spare)}
         options={['0', '1', '2', '4'].map((value) => ({ value, label: value }))}
         onChange={(value) => plan.change({ spare: Number(value) })}
       />
       <Choice
-        label="Splices not made yet"
+        label={t('splicesNotMadeYet')}
         value={draft.anew ? 'anew' : 'stay'}
         options={[
-          { value: 'stay', label: 'keep their places' },
-          { value: 'anew', label: 'laid out anew' },
+          { value: 'stay', label: t('keepTheirPlaces') },
+          { value: 'anew', label: t('laidOutAnew') },
         ]}
         onChange={(value) => plan.change({ anew: value === 'anew' })}
       />
@@ -103,27 +108,33 @@ export function TrayPart({ plan, draft, weighed, closure }: TrayPartProps) {
         visible={moving !== null}
         onClose={() => setMoving(null)}
       >
-        <Txt>{`On tray ${moving?.tray}. Made splices stay where they are.`}</Txt>
+        <Txt>{t('onTrayMadeSplicesStayWhere', { tray: moving?.tray ?? '' })}</Txt>
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
           {closure.trays.map(({ number }) => (
             <Press
               key={number}
-              label={`Tray ${number}`}
+              label={shared('trayNumber', { number })}
               look={number === moving?.tray ? 'dark' : 'plain'}
               onPress={() => pinTo(moving!, number)}
             />
           ))}
         </View>
-        <Press label="Let Cordel choose" onPress={() => pinTo(moving!, null)} />
+        <Press label={t('letCordelChoose')} onPress={() => pinTo(moving!, null)} />
       </Sheet>
     </Leaf>
   );
 }
 
 function nearness({ layout, change }: WeighedPlan<Present>): string {
-  if (layout.placed.length === 0) return 'Nothing planned yet.';
-  if (layout.trays === 0) return change.moved.length === 0 ? 'All splices keep their places.' : '';
-  const splits = `${plural(layout.splits, 'split')} of tubes and ribbons (no layout has fewer than ${layout.leastSplits})`;
-  const trays = `${plural(layout.trays, 'tray')} newly laid (no fewer than ${layout.leastTrays} would do)`;
+  if (layout.placed.length === 0) return t('nothingPlannedYet');
+  if (layout.trays === 0) return change.moved.length === 0 ? t('allSplicesKeepTheirPlaces') : '';
+  const splits = t('splitsOfTubesAndRibbonsNo', {
+    splits: layout.splits,
+    leastSplits: layout.leastSplits,
+  });
+  const trays = t('traysNewlyLaidNoFewerThan', {
+    trays: layout.trays,
+    leastTrays: layout.leastTrays,
+  });
   return `${splits}, ${trays}.`;
 }

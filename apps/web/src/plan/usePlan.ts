@@ -14,6 +14,8 @@ import { api } from '@/data/api';
 import { outbox, queryClient } from '@/data/client';
 import { useWork } from '@/data/queries';
 import type { ClosureWork } from '@cordel/client';
+import { planShared as t } from '@cordel/text/pages/plan/shared';
+import { errorText } from '@cordel/text/record';
 import { personNow, useKept } from '@/data/storage';
 import { type ProjectView, useProjectView } from '@/projects/context';
 import { useWeighed } from './useWeighed';
@@ -79,9 +81,9 @@ export function usePlan(closureId: string) {
         trays: withTraysFor(missing, trays, view.project.trayCapacity),
         base: closure,
       },
-      `Trays of ${closure.name}`,
+      t('traysOfName', { name: closure.name }),
     );
-    setTrayError('refused' in outcome ? outcome.refused.message : '');
+    setTrayError('refused' in outcome ? errorText(outcome.refused) : '');
   };
   const carryOut = async () => {
     if (!draft) return;
@@ -102,10 +104,10 @@ export function usePlan(closureId: string) {
             ? null
             : { by: personNow(), at: new Date().toISOString(), why: retire.trim() },
       },
-      `Plan of ${work.data?.closure.name ?? 'a closure'}`,
+      t('planOfName', { name: work.data?.closure.name ?? 'a closure' }),
     );
     if ('refused' in outcome) {
-      setSent({ state: 'refused', message: outcome.refused.message });
+      setSent({ state: 'refused', message: errorText(outcome.refused) });
       if (!isConflict(outcome.refused)) return;
       // What was written stands here; who has seen what others wrote applies over it.
       void outbox.discard(outcome.writeId);

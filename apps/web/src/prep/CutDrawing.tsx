@@ -2,6 +2,7 @@ import { View } from 'react-native';
 import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { type CutPlan, type LengthUnit, type Units, formatLength } from '@cordel/core';
 import { markText } from '@cordel/text/prep';
+import { prepShared as t } from '@cordel/text/pages/prep/shared';
 import { Txt } from '@/ui/Txt';
 import { FONTS, useInks } from '@/ui/theme';
 import { type MergedMark, mergedMarks } from './mergedMarks';
@@ -32,7 +33,14 @@ export function CutDrawing({ plan, units }: { plan: CutPlan; units: Units }) {
     <View style={{ gap: 6 }}>
       <View
         role="img"
-        aria-label={`The cable to scale: ${plan.marks.map((mark) => `${formatLength(mark.at, unit, mark.round)} ${markText(mark.message, units)}`).join('; ')}`}
+        aria-label={t('theCableToScale', {
+          marks: plan.marks
+            .map(
+              (mark) =>
+                `${formatLength(mark.at, unit, mark.round)} ${markText(mark.message, units)}`,
+            )
+            .join('; '),
+        })}
       >
         <Svg
           width="100%"

@@ -17,6 +17,8 @@ import {
   tubingText,
   wholeText,
 } from '@cordel/text/prep';
+import { entryPart as t } from '@cordel/text/pages/prep/EntryPart';
+import { common } from '@cordel/text/pages/common';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { Leaf } from '@/ui/Leaf';
@@ -29,7 +31,7 @@ import { StepList } from './StepList';
 import { TubeWays } from './TubeWays';
 import type { AssemblyHook, OpenedClosure, OpenedEntry } from './useAssembly';
 
-const KINDS: Record<EntryKind, string> = { end: 'cut end', express: 'express', drop: 'drop' };
+const KINDS: Record<EntryKind, string> = { end: t('cutEnd'), express: 'express', drop: 'drop' };
 
 type EntryChange = Extract<AssemblyChange, { kind: 'enter' }>['part'];
 
@@ -47,28 +49,42 @@ export function EntryPart({ hook, opened, item }: EntryPartProps) {
   const done = steps.filter((step) => entry.done.includes(step.key)).length;
   return (
     <Leaf style={{ gap: 12 }}>
-      <Txt kind="name" heading={2}>{`Cable ${cable.name}`}</Txt>
+      <Txt kind="name" heading={2}>
+        {t('cableName', { name: cable.name })}
+      </Txt>
       <Txt ink="ink2">{`${makeUpText(cable.makeUp)} · ${KINDS[entry.kind]}`}</Txt>
       <Seal opened={opened} item={item} />
       <Press
-        label={open ? `Close what is known of ${cable.name}` : `Change how ${cable.name} enters`}
+        label={
+          open
+            ? t('closeWhatIsKnownOf', { name: cable.name })
+            : t('changeHowEnters', { name: cable.name })
+        }
         aria-expanded={open}
         onPress={() => setOpen(!open)}
       />
       {open ? <EntryForm hook={hook} opened={opened} item={item} /> : null}
       {plan ? (
         <>
-          <Txt kind="strong">{`${formatLength(plan.opening, opened.unit)} of sheath comes off. Tape zero: ${tapeZeroText(plan.zero)}.`}</Txt>
+          <Txt kind="strong">
+            {t('ofSheathComesOffTapeZero', {
+              opening: formatLength(plan.opening, opened.unit),
+              tapeZero: tapeZeroText(plan.zero),
+            })}
+          </Txt>
           {plan.whole.map((whole) => (
-            <Notice key={whole.code} word="Do not cut." ink="accent">
+            <Notice key={whole.code} word={t('doNotCut')} ink="accent">
               {wholeText(whole)}
             </Notice>
           ))}
           <CutDrawing plan={plan} units={units} />
           {plan.tails.map(({ code, length }) => (
-            <Txt
-              key={code}
-            >{`Tail: ${tailText(code)} ${formatLength(length, opened.unit, 'down')}.`}</Txt>
+            <Txt key={code}>
+              {t('tailLength', {
+                tail: tailText(code),
+                length: formatLength(length, opened.unit, 'down'),
+              })}
+            </Txt>
           ))}
           {plan.tubing.map(({ code, count, length }) => (
             <Txt
@@ -78,13 +94,13 @@ export function EntryPart({ hook, opened, item }: EntryPartProps) {
           {plan.checks.map((check) => (
             <Notice
               key={check.message.code}
-              word={check.ok ? 'OK.' : 'Check.'}
+              word={check.ok ? 'OK.' : common('check')}
               ink={check.ok ? 'green' : 'accent'}
             >
               {prepCheckText(check.message, units)}
             </Notice>
           ))}
-          <Txt kind="strong">{`Steps: ${done} of ${steps.length} done`}</Txt>
+          <Txt kind="strong">{t('stepsOfDone', { done, steps: steps.length })}</Txt>
           <StepList
             steps={steps}
             done={entry.done}
@@ -94,7 +110,7 @@ export function EntryPart({ hook, opened, item }: EntryPartProps) {
           />
         </>
       ) : (
-        <Txt ink="ink2">Choose the hardware for the cut plan.</Txt>
+        <Txt ink="ink2">{t('chooseTheHardwareForTheCut')}</Txt>
       )}
     </Leaf>
   );
@@ -105,30 +121,35 @@ function Seal({ opened, item }: Pick<EntryPartProps, 'opened' | 'item'>) {
   const { entry } = item;
   if (!opened.hardware) return null;
   if (entry.diameter === null)
-    return (
-      <Notice word="Measure.">The diameter chooses the seal, before anything is opened.</Notice>
-    );
+    return <Notice word={t('measure')}>{t('theDiameterChoosesTheSealBefore')}</Notice>;
   const elsewhere = hardwareTaking(hardware, entry.kind, entry.diameter);
   const used = opened.ports.flatMap((use) => use.entries).find((own) => own.entry.id === entry.id);
   if (!used?.seal)
     return (
-      <Notice word="No port left." ink="accent">
-        {`No free port of ${opened.hardware.name} takes ${formatLength(entry.diameter, opened.unit, 'near')}. ${elsewhere.length === 0 ? 'No hardware here does: measure again.' : `It would fit: ${elsewhere.join(', ')}.`}`}
+      <Notice word={t('noPortLeft')} ink="accent">
+        {t('noFreePortOfTakes', {
+          name: opened.hardware.name,
+          diameter: formatLength(entry.diameter, opened.unit, 'near'),
+          elsewhere:
+            elsewhere.length === 0
+              ? t('noHardwareHereDoesMeasureAgain')
+              : t('itWouldFit', { elsewhere: elsewhere.join(', ') }),
+        })}
       </Notice>
     );
   if (!used.seal.ok)
     return (
-      <Notice word="Does not fit." ink="accent">
+      <Notice word={t('doesNotFit')} ink="accent">
         {sealProblemText(used.seal.error, project.units)}
       </Notice>
     );
   const { port, row, slit, bushing, notes } = used.seal.value;
   const parts = [
     row.seal,
-    row.layers > 0 ? `${row.layers} layers` : '',
+    row.layers > 0 ? t('layers', { layers: row.layers }) : '',
     row.clip,
     bushing ? 'bushing' : '',
-    slit ? 'slit' : 'not slit',
+    slit ? 'slit' : t('notSlit'),
   ].filter(Boolean);
   return (
     <Notice word={`${port}:`}>
@@ -153,27 +174,27 @@ function EntryForm({ hook, opened, item }: EntryPartProps) {
   return (
     <View style={{ gap: 12 }}>
       <Choice
-        label="Enters as"
+        label={t('entersAs')}
         value={entry.kind}
         options={ENTRY_KINDS.map((value) => ({ value, label: KINDS[value] }))}
         onChange={(kind) => set({ kind })}
       />
       <LengthField
-        label={`Diameter of ${cable.name}`}
+        label={t('diameterOfName', { name: cable.name })}
         value={entry.diameter}
         unit={unit}
         least={10}
         most={1000}
         around
-        hint="Outside, such as 14.5 mm or 0.57 in; a circumference as “c 45 mm”."
+        hint={t('outsideSuchAs145Mm')}
         onChange={(diameter) => set({ diameter })}
       />
       {hardware ? (
         <Choice
-          label="Port"
+          label={t('port')}
           value={entry.port ?? ''}
           options={[
-            { value: '', label: 'first that suits' },
+            { value: '', label: t('firstThatSuits') },
             ...hardware.ports
               .filter((port) => port.takes.includes(entry.kind))
               .map(({ name }) => ({ value: name, label: name })),
@@ -182,21 +203,21 @@ function EntryForm({ hook, opened, item }: EntryPartProps) {
         />
       ) : null}
       <View style={{ flexDirection: 'row', gap: 12, flexWrap: 'wrap' }}>
-        {field('Loop kept outside', 'loop')}
-        {hardware?.form === 'rack' ? field('Route to the chassis', 'route') : null}
-        {hardware?.form === 'rack' ? field('Inside the chassis', 'inside') : null}
+        {field(t('slackLoopOutside'), 'loop')}
+        {hardware?.form === 'rack' ? field(t('routeToTheChassis'), 'route') : null}
+        {hardware?.form === 'rack' ? field(t('insideTheChassis'), 'inside') : null}
       </View>
       {entry.kind === 'express' ? (
         <TubeWays makeUp={cable.makeUp} tubes={entry.tubes} onChange={(tubes) => set({ tubes })} />
       ) : null}
       <YesNo
-        label="Metallic armour"
+        label={t('metallicArmour')}
         value={entry.armoured}
         onChange={(armoured) => set({ armoured })}
       />
-      <YesNo label="Tracer wire" value={entry.tracer} onChange={(tracer) => set({ tracer })} />
+      <YesNo label={t('tracerWire')} value={entry.tracer} onChange={(tracer) => set({ tracer })} />
       <Press
-        label={`Take ${cable.name} out of this closure`}
+        label={t('takeOutOfThisClosure', { name: cable.name })}
         onPress={() => hook.change({ kind: 'remove', entryId: entry.id })}
       />
     </View>
@@ -216,8 +237,8 @@ const YesNo = ({
     label={label}
     value={value ? 'yes' : 'no'}
     options={[
-      { value: 'no', label: 'no' },
-      { value: 'yes', label: 'yes' },
+      { value: 'no', label: t('no') },
+      { value: 'yes', label: t('yes') },
     ]}
     onChange={(next) => onChange(next === 'yes')}
   />

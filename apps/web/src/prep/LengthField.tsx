@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { HelperText, TextInput } from 'react-native-paper';
 import { type LengthUnit, diameterOf, parseLength, spellLength } from '@cordel/core';
 import { lengthProblemText } from '@cordel/text/measure';
+import { prepShared as t } from '@cordel/text/pages/prep/shared';
 
 interface LengthFieldProps {
   /** Short enough to be read whole. */
@@ -40,7 +41,7 @@ export function LengthField({
     const read = parseLength(typed.replace(/^c\s*/i, ''), unit, most);
     if (!read.ok) return setProblem(lengthProblemText(read.error, unit));
     const tenths = circumference ? diameterOf(read.value) : read.value;
-    if (tenths < least) return setProblem(`At least ${spellLength(least, unit)}.`);
+    if (tenths < least) return setProblem(t('atLeast', { least: spellLength(least, unit) }));
     setProblem('');
     setTyped(null);
     onChange(tenths);

@@ -1,6 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
-import { plural } from '@cordel/core';
+import { openPage as t } from '@cordel/text/pages/prep/OpenPage';
 import { useWork } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
@@ -25,10 +25,10 @@ export function OpenPage() {
   const { opened, closure } = hook;
   return (
     <Page
-      title="Open the cables"
+      title={t('openTheCables')}
       above={closure?.name ?? project.name}
       back={`/p/${project.id}/route/${closureId}`}
-      right={<Press label="Print" icon="printer-outline" onPress={() => window.print()} />}
+      right={<Press label={t('print')} icon="printer-outline" onPress={() => window.print()} />}
     >
       {opened ? (
         <>
@@ -49,7 +49,7 @@ export function OpenPage() {
           />
         </>
       ) : (
-        <Empty title="Not here">There is no such closure in this project.</Empty>
+        <Empty title={t('notHere')}>{t('thereIsNoSuchClosureIn')}</Empty>
       )}
     </Page>
   );
@@ -62,7 +62,7 @@ function HardwarePart({ hook, opened }: { hook: AssemblyHook; opened: OpenedClos
   return (
     <Leaf style={{ gap: 10 }}>
       <Choice
-        label="Hardware"
+        label={t('hardware')}
         value={chosen}
         options={hardware
           .filter((one) => one.id === chosen || !isArchived(one))
@@ -71,12 +71,16 @@ function HardwarePart({ hook, opened }: { hook: AssemblyHook; opened: OpenedClos
       />
       {opened.hardware ? <Txt ink="ink2">{opened.hardware.source}</Txt> : null}
       {opened.hardware && trays > opened.hardware.trays.most ? (
-        <Notice word="Too many trays." ink="accent">
-          {`${opened.hardware.name} holds ${plural(opened.hardware.trays.most, 'tray')}; the closure has ${trays}. Take larger hardware or fewer trays.`}
+        <Notice word={t('tooManyTrays')} ink="accent">
+          {t('holdsTheClosureHasTakeLarger', {
+            name: opened.hardware.name,
+            most: opened.hardware.trays.most,
+            trays,
+          })}
         </Notice>
       ) : null}
       <LengthField
-        label="From the closure to where it is spliced"
+        label={t('fromTheClosureToWhereIt')}
         value={opened.assembly.reach}
         unit={opened.unit}
         most={200_000}
@@ -109,16 +113,16 @@ function AddCable({
   return (
     <View style={{ gap: 8 }}>
       {missing.length > 0 ? (
-        <Notice word="Enter here too.">
-          {`${missing.map((cable) => cable.name).join(', ')}: spliced in this closure.`}
+        <Notice word={t('enterHereToo')}>
+          {t('splicedInThisClosure', { missing: missing.map((cable) => cable.name).join(', ') })}
         </Notice>
       ) : null}
-      <Txt ink="ink2">Add a cable that enters</Txt>
+      <Txt ink="ink2">{t('addACableThatEnters')}</Txt>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {sorted.map((cable) => (
           <Press
             key={cable.id}
-            label={`Add ${cable.name}`}
+            label={t('addName', { name: cable.name })}
             look={used.has(cable.id) ? 'next' : 'plain'}
             onPress={() => hook.change({ kind: 'add', entry: newEntry(cable) })}
           />
@@ -132,8 +136,8 @@ function Plugs({ opened }: { opened: OpenedClosure }) {
   const empty = opened.ports.filter((use) => use.plugs > 0);
   if (empty.length === 0) return null;
   return (
-    <Notice word="Plug every unused hole.">
-      {empty.map(({ port, plugs }) => `${port.name}: ${plural(plugs, 'plug')}`).join('; ')}
+    <Notice word={t('plugEveryUnusedHole')}>
+      {empty.map(({ port, plugs }) => t('namePlugs', { name: port.name, plugs })).join('; ')}
     </Notice>
   );
 }

@@ -2,6 +2,8 @@ import { createPortal } from 'react-dom';
 import { type Splice, type Units, formatLength } from '@cordel/core';
 import { addressParts } from '@cordel/text/fiber';
 import { markText, tapeZeroText, wholeText } from '@cordel/text/prep';
+import { printSheet as t } from '@cordel/text/pages/prep/PrintSheet';
+import { common } from '@cordel/text/pages/common';
 import { traysOf } from '@/plan/traysOf';
 import { type ProjectView, useProjectView } from '@/projects/context';
 import { mergedMarks } from './mergedMarks';
@@ -40,10 +42,10 @@ export function PrintSheet({ name, opened, splices }: PrintSheetProps) {
     <div id="print-sheet">
       <style>{STYLE}</style>
       {view.project.practiceOnly ? (
-        <div className="practice">PRACTICE ONLY: figures may be simulated</div>
+        <div className="practice">{t('practiceOnlyFiguresMayBeSimulated')}</div>
       ) : null}
       <h1>{name}</h1>
-      <div>{`${view.project.name} · ${opened.hardware?.name ?? 'hardware not chosen'}`}</div>
+      <div>{`${view.project.name} · ${opened.hardware?.name ?? t('hardwareNotChosen')}`}</div>
       {opened.entries.map((item) => (
         <CutTable key={item.entry.id} item={item} units={view.project.units} />
       ))}
@@ -60,10 +62,17 @@ function CutTable({ item, units }: { item: OpenedEntry; units: Units }) {
   if (!plan) return null;
   return (
     <>
-      <h2>{`Cable ${cable.name}: cut plan`}</h2>
-      <div>{`Tape zero: ${tapeZeroText(plan.zero)}. ${formatLength(plan.opening, unit)} of sheath comes off.`}</div>
+      <h2>{t('cableCutPlan', { name: cable.name })}</h2>
+      <div>
+        {t('tapeZeroOfSheathComesOff', {
+          tapeZero: tapeZeroText(plan.zero),
+          opening: formatLength(plan.opening, unit),
+        })}
+      </div>
       {plan.whole.map((whole) => (
-        <div key={whole.code} className="stop">{`Do not cut: ${wholeText(whole)}`}</div>
+        <div key={whole.code} className="stop">
+          {t('doNotCut', { whole: wholeText(whole) })}
+        </div>
       ))}
       <table>
         <tbody>
@@ -96,21 +105,21 @@ function TrayTable({ view, opened, splices, name }: TableProps & { opened: Opene
   const rows = traysOf(placed, closure.trays, view.planCables).flatMap((tray) => tray.items);
   return (
     <div className="page">
-      <h2>{`${name}: trays`}</h2>
+      <h2>{t('nameTrays', { name })}</h2>
       <table>
         <thead>
           <tr>
-            <th>Tray</th>
-            <th>Slots</th>
-            <th>From</th>
-            <th>To</th>
+            <th>{t('tray')}</th>
+            <th>{t('slots')}</th>
+            <th>{common('from')}</th>
+            <th>{t('to')}</th>
           </tr>
         </thead>
         <tbody>
           {rows.map((item) => (
             <tr key={`${item.tray} ${item.slots[0]}`}>
               <td className="length">{item.tray}</td>
-              <td>{`${item.slots[0]} to ${item.slots[1]}`}</td>
+              <td>{t('fromTo', { from: item.slots[0], to: item.slots[1] })}</td>
               <td>{`${item.cable} ${item.words}`}</td>
               <td>{item.onto}</td>
             </tr>
@@ -126,14 +135,14 @@ function SpliceTable({ view, splices, name }: TableProps) {
     [view.fiberName(cable, fiber), ...addressParts(view.address(cable, fiber))].join(' ');
   return (
     <div className="page">
-      <h2>{`${name}: splice sheet`}</h2>
+      <h2>{t('nameSpliceSheet', { name })}</h2>
       <table>
         <thead>
           <tr>
-            <th>Tray, slot</th>
-            <th>From</th>
-            <th>To</th>
-            <th>dB</th>
+            <th>{t('traySlot')}</th>
+            <th>{common('from')}</th>
+            <th>{t('to')}</th>
+            <th>{t('db')}</th>
           </tr>
         </thead>
         <tbody>

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { type CableEntry, type MakeUp, fiberCount, unitSize } from '@cordel/core';
+import { prepShared as t } from '@cordel/text/pages/prep/shared';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
 
@@ -23,9 +24,7 @@ export function TubeWays({ makeUp, tubes, onChange }: TubeWaysProps) {
   };
   return (
     <View style={{ gap: 6 }}>
-      <Txt ink="ink2">
-        Tubes that are opened: press for cut, again for a window, again for whole
-      </Txt>
+      <Txt ink="ink2">{t('tubesThatAreOpenedPressFor')}</Txt>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {Array.from({ length: count }, (_, index) => index + 1).map((unit) => (
           <Press

@@ -19,6 +19,7 @@ import {
   sealPorts,
 } from '@cordel/core';
 import { commands } from '@cordel/client';
+import { prepShared as t } from '@cordel/text/pages/prep/shared';
 import { outbox } from '@/data/client';
 import { type ProjectView, useProjectView } from '@/projects/context';
 
@@ -78,7 +79,7 @@ export function useAssembly(closureId: string) {
     void outbox.add(
       commands.changeAssemblyOf,
       { closureId, change: what },
-      `What meets in ${closure?.name ?? 'a closure'}`,
+      t('whatMeetsIn', { name: closure?.name ?? 'a closure' }),
     );
   return { closure, opened, change };
 }

@@ -1,4 +1,6 @@
 import { View } from 'react-native';
+import { importPart as t } from '@cordel/text/pages/projects/ImportPart';
+import { common } from '@cordel/text/pages/common';
 import { Grid } from '@/ui/Grid';
 import { Leaf } from '@/ui/Leaf';
 import { Notice } from '@/ui/Notice';
@@ -18,13 +20,17 @@ export function ImportPart({
       {state.stage === 'sending' ? (
         <View aria-busy>
           <Leaf style={{ gap: 8 }}>
-            <Txt kind="strong">{`Sending ${state.name}`}</Txt>
-            <Progress label={`Sending ${state.name}`} done={state.sent} total={state.size}>
+            <Txt kind="strong">{t('sendingName', { name: state.name })}</Txt>
+            <Progress
+              label={t('sendingName', { name: state.name })}
+              done={state.sent}
+              total={state.size}
+            >
               {state.sent < state.size
-                ? `${byteWords(state.sent)} of ${byteWords(state.size)}`
-                : 'Received; the server is checking it. It may take a minute.'}
+                ? t('bytesOfAll', { bytes: byteWords(state.sent), all: byteWords(state.size) })
+                : t('receivedTheServerIsCheckingIt')}
             </Progress>
-            <Press label="Stop" onPress={stopSending} />
+            <Press label={common('stop')} onPress={stopSending} />
           </Leaf>
         </View>
       ) : null}
@@ -32,7 +38,11 @@ export function ImportPart({
         <ImportLeaf key={one.projectId} coming={one} onStop={() => void stop(one.projectId)} />
       ))}
       {state.stage === 'failed' || state.stage === 'unanswered' ? (
-        <Notice word={state.stage === 'failed' ? 'Not imported.' : 'No answer.'} ink="accent" live>
+        <Notice
+          word={state.stage === 'failed' ? common('notImported') : t('noAnswer')}
+          ink="accent"
+          live
+        >
           {`${state.name}: ${state.message}`}
         </Notice>
       ) : null}
@@ -45,23 +55,23 @@ function ImportLeaf({ coming, onStop }: { coming: ImportUnderWay; onStop(): void
   if (stage === 'failed')
     return (
       <Leaf style={{ gap: 8 }}>
-        <Notice word="Not imported." ink="accent" live>
+        <Notice word={common('notImported')} ink="accent" live>
           {`${name}: ${problem}`}
         </Notice>
-        <Press label="Dismiss" onPress={onStop} />
+        <Press label={t('dismiss')} onPress={onStop} />
       </Leaf>
     );
   return (
     <Leaf style={{ gap: 8 }}>
-      <Txt kind="strong">{`Importing ${name}`}</Txt>
+      <Txt kind="strong">{t('importingName', { name })}</Txt>
       {stage === 'writing' ? (
-        <Progress label={`Importing ${name}`} done={done} total={total}>
+        <Progress label={t('importingName', { name })} done={done} total={total}>
           {rowWords(done, total)}
         </Progress>
       ) : (
-        <Txt>Stopping: imported rows are being removed.</Txt>
+        <Txt>{t('stoppingImportedRowsAreBeing')}</Txt>
       )}
-      <Press label="Stop" disabled={stage !== 'writing'} onPress={onStop} />
+      <Press label={common('stop')} disabled={stage !== 'writing'} onPress={onStop} />
     </Leaf>
   );
 }

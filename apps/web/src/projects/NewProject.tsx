@@ -1,4 +1,3 @@
-import { zodResolver } from '@hookform/resolvers/zod';
 import { useRouter } from 'expo-router';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
@@ -11,11 +10,13 @@ import {
 } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
 import { commands } from '@cordel/client';
+import { projectsShared as t } from '@cordel/text/pages/projects/shared';
 import { outbox } from '@/data/client';
 import { useSchemes } from '@/data/queries';
 import { OutboxStrip } from '@/ui/OutboxStrip';
 import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
+import { formResolver } from '@/ui/formResolver';
 import { ProjectFields } from './ProjectFields';
 import {
   type ProjectForm,
@@ -42,7 +43,7 @@ export function NewProject() {
   const router = useRouter();
   const schemes = useSchemes();
   const { control, handleSubmit, setValue } = useForm<ProjectForm, unknown, ReadProjectForm>({
-    resolver: zodResolver(projectFormSchema),
+    resolver: formResolver(projectFormSchema),
     defaultValues: START,
   });
   const save = handleSubmit((form) => {
@@ -51,18 +52,18 @@ export function NewProject() {
       createdAt: new Date().toISOString(),
       route: [],
     });
-    void outbox.add(commands.saveProject, project, `Project “${project.name}”`);
+    void outbox.add(commands.saveProject, project, t('projectName', { name: project.name }));
     router.replace(`/p/${project.id}/route` as never);
   });
   return (
     <View style={{ flex: 1 }}>
-      <Page title="New project" back="/projects">
+      <Page title={t('newProject')} back="/projects">
         <ProjectFields
           control={control}
           setValue={setValue}
           schemes={schemes.data ?? BUILT_IN_SCHEMES}
         />
-        <Press label="Make the project" look="next" onPress={() => void save()} />
+        <Press label={t('makeTheProject')} look="next" onPress={() => void save()} />
       </Page>
       <OutboxStrip />
     </View>

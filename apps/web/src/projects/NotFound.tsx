@@ -1,4 +1,5 @@
 import { useRouter } from 'expo-router';
+import { projectsShared as t } from '@cordel/text/pages/projects/shared';
 import { Empty } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Press } from '@/ui/Press';
@@ -6,12 +7,12 @@ import { Press } from '@/ui/Press';
 export function NotFound() {
   const router = useRouter();
   return (
-    <Page title="Nothing here">
+    <Page title={t('nothingHere')}>
       <Empty
-        title="There is no such page"
-        action={<Press label="Go to the Route" look="next" onPress={() => router.replace('/')} />}
+        title={t('thereIsNoSuchPage')}
+        action={<Press label={t('goToTheRoute')} look="next" onPress={() => router.replace('/')} />}
       >
-        The address may be old, or a letter of it is missing.
+        {t('theAddressMayBeOldOr')}
       </Empty>
     </Page>
   );

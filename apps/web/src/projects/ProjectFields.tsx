@@ -7,6 +7,9 @@ import {
 } from 'react-hook-form';
 import { View } from 'react-native';
 import { BUILT_IN_LIMITS, type ColourScheme, GRADES, type Grade } from '@cordel/core';
+import { projectFields as t } from '@cordel/text/pages/projects/ProjectFields';
+import { projectsShared as shared } from '@cordel/text/pages/projects/shared';
+import { common } from '@cordel/text/pages/common';
 import { Choice, Field } from '@/ui/Field';
 import { Grid } from '@/ui/Grid';
 import { Leaf } from '@/ui/Leaf';
@@ -17,10 +20,10 @@ import { type ProjectForm, type ReadProjectForm, limitsForm } from './projectFor
 type FormControl = Control<ProjectForm, unknown, ReadProjectForm>;
 
 const GRADE_LABELS: Record<Grade, string> = {
-  estimate: 'Estimate',
-  'one-way': 'One-way OTDR',
-  insertion: 'Insertion loss',
-  'two-way': 'Two-way OTDR',
+  estimate: t('estimate'),
+  'one-way': t('oneWayOtdr'),
+  insertion: t('insertionLoss'),
+  'two-way': t('twoWayOtdr'),
 };
 
 interface Props {
@@ -36,24 +39,23 @@ export function ProjectFields({ control, setValue, schemes }: Props) {
     <View style={{ gap: 28 }}>
       <Grid least={460} gap={28}>
         <View style={{ gap: 20 }}>
-          <Field control={loose} name="name" label="Project name" />
+          <Field control={loose} name="name" label={t('projectName')} />
           <Controller
             control={control}
             name="practiceOnly"
             render={({ field }) => (
               <View style={{ gap: 4 }}>
                 <Choice
-                  label="What it is for"
+                  label={t('whatItIsFor')}
                   value={field.value ? 'practice' : 'work'}
                   options={[
-                    { value: 'work', label: 'Real work' },
-                    { value: 'practice', label: 'Practice only' },
+                    { value: 'work', label: t('realWork') },
+                    { value: 'practice', label: shared('practiceOnly') },
                   ]}
                   onChange={(value) => field.onChange(value === 'practice')}
                 />
                 <Txt kind="small" ink="ink2">
-                  Simulators work in practice projects only. The mark stays once something simulated
-                  is recorded.
+                  {t('simulatorsWorkInPracticeProjects')}
                 </Txt>
               </View>
             )}
@@ -61,14 +63,19 @@ export function ProjectFields({ control, setValue, schemes }: Props) {
           <Pick
             control={control}
             name="schemeId"
-            label="Colours of new cables"
+            label={t('coloursOfNewCables')}
             options={schemes.map((scheme) => [scheme.id, scheme.name])}
           />
           <View style={{ gap: 8 }}>
-            <Txt ink="ink2">A tray holds, where a list says nothing else</Txt>
+            <Txt ink="ink2">{t('placesOfATrayWhereA')}</Txt>
             <View style={{ flexDirection: 'row', gap: 12 }}>
-              <Field control={loose} name="trayCapacity.single" label="Single sleeves" numeric />
-              <Field control={loose} name="trayCapacity.mass" label="Ribbon sleeves" numeric />
+              <Field
+                control={loose}
+                name="trayCapacity.single"
+                label={t('singleSleeves')}
+                numeric
+              />
+              <Field control={loose} name="trayCapacity.mass" label={t('ribbonSleeves')} numeric />
             </View>
           </View>
         </View>
@@ -130,31 +137,36 @@ function BudgetFields({ control }: Pick<Props, 'control'>) {
     <View key={name} style={{ gap: 4 }}>
       <Txt>{label}</Txt>
       <View style={{ flexDirection: 'row', gap: 12 }}>
-        <Field control={loose} name={`${name}.usual`} label="Usual" unit={unit} numeric />
-        <Field control={loose} name={`${name}.spread`} label="Spread ±" unit={unit} numeric />
-        <Field control={loose} name={`${name}.most`} label="At most" unit={unit} numeric />
+        <Field control={loose} name={`${name}.usual`} label={t('usual')} unit={unit} numeric />
+        <Field control={loose} name={`${name}.spread`} label={t('spread')} unit={unit} numeric />
+        <Field control={loose} name={`${name}.most`} label={t('atMost')} unit={unit} numeric />
       </View>
     </View>
   );
   return (
     <View style={{ gap: 16 }}>
       <Txt kind="name" heading={2}>
-        Loss budget
+        {t('lossBudget')}
       </Txt>
       <Leaf style={{ gap: 12 }}>
         {fields.map(({ wavelengthNm }, index) =>
-          row(`budget.glass.${index}`, `Glass at ${wavelengthNm} nm`, 'dB/km'),
+          row(`budget.glass.${index}`, t('fiberAttenuationAtNm', { wavelengthNm }), 'dB/km'),
         )}
-        {row('budget.splice', 'A splice', 'dB')}
-        {row('budget.connector', 'A connector pair', 'dB')}
+        {row('budget.splice', t('aSplice'), 'dB')}
+        {row('budget.connector', t('aConnectorPair'), 'dB')}
         <View style={{ flexDirection: 'row', gap: 12, flexWrap: 'wrap' }}>
-          <Field control={loose} name="budget.connectors" label="Connectors on a circuit" numeric />
+          <Field
+            control={loose}
+            name="budget.connectors"
+            label={t('connectorsOnACircuit')}
+            numeric
+          />
           <Field
             control={loose}
             name="budget.most"
-            label="The equipment bridges"
+            label={t('powerBudget')}
             unit="dB"
-            hint="Empty: the most of every part together"
+            hint={t('emptyTheMostOfEveryPart')}
             numeric
           />
         </View>
@@ -169,36 +181,36 @@ function PracticeFields({ control }: Pick<Props, 'control'>) {
   return (
     <View style={{ gap: 16 }}>
       <Txt kind="name" heading={2}>
-        Practice
+        {t('practice')}
       </Txt>
       <Pick
         control={control}
         name="practice.tubeTool"
-        label="Tubes are opened with"
+        label={t('tubesAreOpenedWith')}
         options={[
-          ['scorer', 'fixed-depth scorer'],
-          ['stripper', 'wire stripper'],
+          ['scorer', t('fixedDepthScorer')],
+          ['stripper', t('wireStripper')],
         ]}
       />
       <Pick
         control={control}
         name="practice.gel"
-        label="Gel comes off"
+        label={t('gelComesOff')}
         options={[
-          ['at once', 'at once'],
-          ['after grouping', 'once groups are told apart'],
+          ['at once', t('atOnce')],
+          ['after grouping', t('onceGroupsAreToldApart')],
         ]}
       />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
-        <Field control={loose} name="practice.trayFiber" label="Fiber on a tray" />
-        <Field control={loose} name="practice.redoEats" label="A redo eats" />
+        <Field control={loose} name="practice.trayFiber" label={t('fiberOnATray')} />
+        <Field control={loose} name="practice.redoEats" label={t('fiberUsedByARedo')} />
       </View>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
-        <Field control={loose} name="practice.redos" label="Redos to leave slack for" numeric />
+        <Field control={loose} name="practice.redos" label={t('redosToLeaveSlackFor')} numeric />
         <Field
           control={loose}
           name="practice.redoPercent"
-          label="Redos expected"
+          label={t('redosExpected')}
           unit="%"
           numeric
         />
@@ -206,18 +218,18 @@ function PracticeFields({ control }: Pick<Props, 'control'>) {
       <Pick
         control={control}
         name="practice.workingLength"
-        label="Working length"
+        label={t('workingLength')}
         options={[
-          ['mark 30 mm', 'mark 30 mm back'],
-          ['past the holder', 'cut half an inch past the holder'],
+          ['mark 30 mm', t('mark30MmBack')],
+          ['past the holder', t('cutHalfAnInchPastThe')],
         ]}
       />
       <Pick
         control={control}
         name="practice.dropEnd"
-        label="The end of a drop"
+        label={t('theEndOfADrop')}
         options={[
-          ['splice-on', 'splice-on connector'],
+          ['splice-on', t('spliceOnConnector')],
           ['pigtail', 'pigtail'],
           ['mechanical', 'mechanical'],
         ]}
@@ -226,22 +238,22 @@ function PracticeFields({ control }: Pick<Props, 'control'>) {
         <Field
           control={loose}
           name="practice.adhesiveWait"
-          label="Adhesive is left alone"
+          label={t('adhesiveIsLeftAlone')}
           unit="s"
-          hint="One school 30 s, the other 60 s"
+          hint={t('oneSchool30STheOther')}
           numeric
         />
         <Field
           control={loose}
           name="practice.noTension"
-          label="No tension test on splice-on connectors: why"
-          hint="Empty: the test stays on"
+          label={t('noTensionTestOnSpliceOn')}
+          hint={t('emptyTheTestStaysOn')}
         />
         <Field
           control={loose}
           name="practice.leakLimit"
-          label="A tight closure falls by at most"
-          hint="In a minute, at one temperature: 0.015 psi or 100 Pa"
+          label={t('aTightClosureFallsByAt')}
+          hint={t('inAMinuteAtOneTemperature')}
         />
       </View>
       <ArcFields control={control} />
@@ -257,26 +269,32 @@ function ArcFields({ control }: Pick<Props, 'control'>) {
       <Pick
         control={control}
         name="practice.arc.when"
-        label="The arc is checked"
+        label={t('theArcIsChecked')}
         options={[
-          ['both', 'every session and on triggers'],
-          ['session', 'every session'],
-          ['triggers', 'on triggers only'],
+          ['both', t('everySessionAndOnTriggers')],
+          ['session', t('everySession')],
+          ['triggers', t('onTriggersOnly')],
         ]}
       />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
-        <Field control={loose} name="practice.arc.arcs125" label="Arcs on 125 um" numeric />
-        <Field control={loose} name="practice.arc.arcs400" label="Arcs on 400 um" numeric />
-        <Field control={loose} name="practice.arc.streak" label="High ones in a row" numeric />
+        <Field control={loose} name="practice.arc.arcs125" label={t('arcsOn125Um')} numeric />
+        <Field control={loose} name="practice.arc.arcs400" label={t('arcsOn400Um')} numeric />
+        <Field control={loose} name="practice.arc.streak" label={t('highOnesInARow')} numeric />
       </View>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
-        <Field control={loose} name="practice.arc.temperature" label="Warmer or colder by" />
-        <Field control={loose} name="practice.arc.humidity" label="Humidity by" unit="%" numeric />
-        <Field control={loose} name="practice.arc.pressure" label="Air pressure by" />
+        <Field control={loose} name="practice.arc.temperature" label={t('warmerOrColderBy')} />
+        <Field
+          control={loose}
+          name="practice.arc.humidity"
+          label={t('humidityBy')}
+          unit="%"
+          numeric
+        />
+        <Field control={loose} name="practice.arc.pressure" label={t('airPressureBy')} />
         <Field
           control={loose}
           name="practice.arc.idleDays"
-          label="Not used for"
+          label={t('notUsedFor')}
           unit="days"
           numeric
         />
@@ -295,22 +313,22 @@ function LimitFields({ control, setValue }: Omit<Props, 'schemes'>) {
   return (
     <View style={{ gap: 16 }}>
       <Txt kind="name" heading={2}>
-        Limits
+        {t('limits')}
       </Txt>
       <Choice
-        label="Start from"
+        label={t('startFrom')}
         value={name}
         options={BUILT_IN_LIMITS.map((limits) => ({ value: limits.name, label: limits.name }))}
         onChange={start}
       />
-      <Field control={loose} name="limits.name" label="Name of the limits" />
-      <Field control={loose} name="limits.source" label="Where the figures come from" multiline />
+      <Field control={loose} name="limits.name" label={t('nameOfTheLimits')} />
+      <Field control={loose} name="limits.source" label={t('whereTheFiguresComeFrom')} multiline />
       <Controller
         control={control}
         name="limits.grade"
         render={({ field }) => (
           <Choice
-            label="What accepts a splice"
+            label={t('whatAcceptsASplice')}
             value={field.value}
             options={GRADES.map((grade) => ({ value: grade, label: GRADE_LABELS[grade] }))}
             onChange={field.onChange}
@@ -318,7 +336,7 @@ function LimitFields({ control, setValue }: Omit<Props, 'schemes'>) {
         )}
       />
       <Leaf style={{ gap: 12 }}>
-        <Txt ink="ink2">Largest loss of one splice in dB, empty for none</Txt>
+        <Txt ink="ink2">{t('maximumLossOfOneSpliceIn')}</Txt>
         {GRADES.map((grade) => (
           <View key={grade} style={{ gap: 4 }}>
             <Txt>{GRADE_LABELS[grade]}</Txt>
@@ -326,14 +344,14 @@ function LimitFields({ control, setValue }: Omit<Props, 'schemes'>) {
               <Field
                 control={loose}
                 name={`limits.splice.${grade}.single`}
-                label="Single"
+                label={t('single')}
                 unit="dB"
                 numeric
               />
               <Field
                 control={loose}
                 name={`limits.splice.${grade}.mass`}
-                label="Ribbon"
+                label={common('ribbon')}
                 unit="dB"
                 numeric
               />
@@ -342,21 +360,27 @@ function LimitFields({ control, setValue }: Omit<Props, 'schemes'>) {
         ))}
       </Leaf>
       <Leaf style={{ gap: 12 }}>
-        <Txt ink="ink2">Largest mean in dB, empty for none</Txt>
+        <Txt ink="ink2">{t('maximumAverageInDbEmptyFor')}</Txt>
         <View style={{ flexDirection: 'row', gap: 12, flexWrap: 'wrap' }}>
-          <Field control={loose} name="limits.mean.fiber" label="A fiber" unit="dB" numeric />
-          <Field control={loose} name="limits.mean.tray" label="A tray" unit="dB" numeric />
-          <Field control={loose} name="limits.mean.closure" label="A closure" unit="dB" numeric />
+          <Field control={loose} name="limits.mean.fiber" label={t('aFiber')} unit="dB" numeric />
+          <Field control={loose} name="limits.mean.tray" label={t('aTray')} unit="dB" numeric />
+          <Field
+            control={loose}
+            name="limits.mean.closure"
+            label={t('aClosure')}
+            unit="dB"
+            numeric
+          />
         </View>
       </Leaf>
       <View style={{ flexDirection: 'row', gap: 12, flexWrap: 'wrap' }}>
-        <Field control={loose} name="limits.maxTries" label="Tries at most" numeric />
+        <Field control={loose} name="limits.maxTries" label={t('maximumAttempts')} numeric />
         <Field
           control={loose}
           name="limits.wavelengths"
-          label="Wavelengths"
+          label={t('wavelengths')}
           unit="nm"
-          hint="Such as 1310, 1550"
+          hint={t('suchAs13101550')}
         />
       </View>
     </View>

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { type ReactNode, useEffect, useMemo } from 'react';
 import { View } from 'react-native';
+import { common } from '@cordel/text/pages/common';
 import { useChanges } from '@/data/changes';
 import { useProject } from '@/data/queries';
 import { keep } from '@/data/storage';
@@ -24,8 +25,8 @@ export function ProjectFrame({ projectId, children }: { projectId: string; child
   if (!view) {
     const retry = (
       <View style={{ flexDirection: 'row', gap: 8 }}>
-        <Press label="Try again" look="next" onPress={() => void project.refetch()} />
-        <Press label="All projects" onPress={() => router.replace('/projects')} />
+        <Press label={common('tryAgain')} look="next" onPress={() => void project.refetch()} />
+        <Press label={common('allProjects')} onPress={() => router.replace('/projects')} />
       </View>
     );
     return (

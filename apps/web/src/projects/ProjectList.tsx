@@ -2,6 +2,9 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { formatLoss } from '@cordel/core';
+import { projectList as t } from '@cordel/text/pages/projects/ProjectList';
+import { common } from '@cordel/text/pages/common';
+import { projectsShared as shared } from '@cordel/text/pages/projects/shared';
 import { useProjects } from '@/data/queries';
 import { ArchivedList } from '@/removal/ArchivedList';
 import { RemovalNotice } from '@/removal/RemovalNotice';
@@ -27,17 +30,21 @@ export function ProjectList() {
   const coming = useProjectImport((id) => router.push(`/p/${id}/route`));
   return (
     <View style={{ flex: 1 }}>
-      <Page title="Projects" above="Cordel">
+      <Page title={t('projects')} above={t('cordel')}>
         {projects.data ? null : (
           <Waiting
             error={projects.error}
-            retry={<Press label="Try again" look="next" onPress={() => void projects.refetch()} />}
+            retry={
+              <Press
+                label={common('tryAgain')}
+                look="next"
+                onPress={() => void projects.refetch()}
+              />
+            }
           />
         )}
         {projects.data?.length === 0 ? (
-          <Empty title="No project yet">
-            Make one, or import an exported project (ZIP or JSON).
-          </Empty>
+          <Empty title={t('noProjectYet')}>{t('makeOneOrImportAnExported')}</Empty>
         ) : null}
         <RemovalNotice removal={removal} />
         <Grid gap={16}>
@@ -50,11 +57,15 @@ export function ProjectList() {
                     <Txt kind="name">{project.name}</Txt>
                     {project.practiceOnly ? (
                       <Txt kind="strong" ink="accent">
-                        Practice only
+                        {shared('practiceOnly')}
                       </Txt>
                     ) : null}
                     <Txt ink="ink2">
-                      {`${project.limits.name} · ${project.limits.grade} decides${limitWords(project.limits.splice[project.limits.grade].single)}`}
+                      {t('nameGradeDecidesLimit', {
+                        name: project.limits.name,
+                        grade: project.limits.grade,
+                        limit: limitWords(project.limits.splice[project.limits.grade].single),
+                      })}
                     </Txt>
                   </Leaf>
                 </Pressable>
@@ -66,16 +77,20 @@ export function ProjectList() {
         </Grid>
         <ImportPart coming={coming} />
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
-          <Press label="New project" look="next" onPress={() => router.push('/projects/new')} />
           <Press
-            label="Import a project"
+            label={shared('newProject')}
+            look="next"
+            onPress={() => router.push('/projects/new')}
+          />
+          <Press
+            label={t('importAProject')}
             icon="upload"
             disabled={coming.state.stage === 'sending'}
             onPress={() => void coming.start()}
           />
           {projects.data?.length ? (
             <Press
-              label={managing ? 'Done with deleting' : 'Delete or archive'}
+              label={managing ? t('doneWithDeleting') : t('deleteOrArchive')}
               aria-expanded={managing}
               onPress={() => setManaging(!managing)}
             />
@@ -92,4 +107,4 @@ export function ProjectList() {
 }
 
 const limitWords = (limit: number | null): string =>
-  limit === null ? '' : ` · at most ${formatLoss(limit)} dB a splice`;
+  limit === null ? '' : t('atMostDbASplice', { limit: formatLoss(limit) });

@@ -13,6 +13,8 @@ import {
   paperSchema,
   temperatureUnitSchema,
 } from '@cordel/core';
+import { unitFields as t } from '@cordel/text/pages/projects/UnitFields';
+import { common } from '@cordel/text/pages/common';
 import { Choice } from '@/ui/Field';
 import { Leaf } from '@/ui/Leaf';
 import { Press } from '@/ui/Press';
@@ -24,12 +26,12 @@ const PRESETS = { metric: METRIC, us: US_CUSTOMARY } as const;
 
 /** Every unit that can be chosen, with what it is for. */
 const CHOICES: { key: keyof UnitPreset; label: string; options: readonly string[] }[] = [
-  { key: 'length', label: 'Short lengths, at the bench', options: lengthUnitSchema.options },
-  { key: 'distance', label: 'Distances along the route', options: distanceUnitSchema.options },
-  { key: 'pressure', label: 'Pressure', options: GAUGE_UNITS },
-  { key: 'temperature', label: 'Temperature', options: temperatureUnitSchema.options },
-  { key: 'altitude', label: 'Altitude', options: altitudeUnitSchema.options },
-  { key: 'paper', label: 'Paper', options: paperSchema.options },
+  { key: 'length', label: t('shortLengthsAtTheBench'), options: lengthUnitSchema.options },
+  { key: 'distance', label: t('distancesAlongTheRoute'), options: distanceUnitSchema.options },
+  { key: 'pressure', label: t('pressure'), options: GAUGE_UNITS },
+  { key: 'temperature', label: common('temperature'), options: temperatureUnitSchema.options },
+  { key: 'altitude', label: t('altitude'), options: altitudeUnitSchema.options },
+  { key: 'paper', label: t('paper'), options: paperSchema.options },
 ];
 
 const presetOf = (units: Units): keyof typeof PRESETS | null => {
@@ -54,19 +56,23 @@ export function UnitFields({
   return (
     <View style={{ gap: 12 }}>
       <Choice<string>
-        label="Units and paper"
+        label={t('unitsAndPaper')}
         value={preset ?? ''}
         options={[
-          { value: 'metric', label: 'Metric' },
+          { value: 'metric', label: t('metric') },
           { value: 'us', label: 'US' },
         ]}
         onChange={(value) =>
           field.onChange({ ...units, ...PRESETS[value as keyof typeof PRESETS] })
         }
       />
-      <Txt ink="ink2">{`${CHOICES.map(({ key }) => units[key]).join(', ')}. Cleave lengths stay in mm; any unit may be typed.`}</Txt>
+      <Txt ink="ink2">
+        {t('cleaveLengthsStayInMmAny', {
+          units: CHOICES.map(({ key }) => units[key]).join(', '),
+        })}
+      </Txt>
       <Press
-        label={open ? 'Hide the single units' : 'Choose single units'}
+        label={open ? t('hideTheSingleUnits') : t('chooseSingleUnits')}
         aria-expanded={open}
         onPress={() => setOpen(!open)}
       />
@@ -84,9 +90,9 @@ export function UnitFields({
         </Leaf>
       ) : null}
       <View style={{ gap: 6 }}>
-        <Txt ink="ink2">Time zone of the work</Txt>
+        <Txt ink="ink2">{t('timeZoneOfTheWork')}</Txt>
         <Select
-          label="Time zone of the work"
+          label={t('timeZoneOfTheWork')}
           value={units.timeZone}
           options={timeZones(units.timeZone).map((zone) => ({ value: zone, label: zone }))}
           onChange={(timeZone) => field.onChange({ ...units, timeZone })}

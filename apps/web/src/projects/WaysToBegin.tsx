@@ -1,5 +1,7 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
+import { common } from '@cordel/text/pages/common';
+import { waysToBegin as t } from '@cordel/text/pages/projects/WaysToBegin';
 import { Empty } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
@@ -8,16 +10,16 @@ import { useProjectView } from './context';
 const WAYS = [
   {
     to: 'import',
-    label: 'Import a splice list',
-    says: 'CSV or XLSX: closures, cables and splices at once',
+    label: common('importASpliceList'),
+    says: t('csvOrXlsxClosuresCablesAnd'),
   },
   {
     to: 'network',
-    label: 'Type cables and closures',
-    says: 'One after the other, then plan each closure',
+    label: t('typeCablesAndClosures'),
+    says: t('oneAfterTheOtherThenPlan'),
   },
-  { to: 'ground', label: 'Import a route', says: 'GeoJSON: closures with their distances' },
-  { to: 'cable-list', label: 'Import cables', says: 'CSV or XLSX' },
+  { to: 'ground', label: common('importARoute'), says: t('geojsonClosuresWithTheirDistances') },
+  { to: 'cable-list', label: t('importCables'), says: t('csvOrXlsx') },
 ] as const;
 
 /** What a project without closures offers: every way to begin. */
@@ -26,7 +28,7 @@ export function WaysToBegin() {
   const router = useRouter();
   return (
     <Empty
-      title="How do you begin?"
+      title={t('howDoYouBegin')}
       action={
         <View style={{ gap: 10, alignSelf: 'stretch', maxWidth: 620 }}>
           {WAYS.map(({ to, label, says }, index) => (
@@ -46,7 +48,7 @@ export function WaysToBegin() {
         </View>
       }
     >
-      The project is empty. What comes in one way can be completed by another.
+      {t('theProjectIsEmptyWhatComes')}
     </Empty>
   );
 }

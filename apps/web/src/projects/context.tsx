@@ -41,6 +41,6 @@ export const ProjectContext = createContext<ProjectView | null>(null);
 
 export function useProjectView(): ProjectView {
   const view = useContext(ProjectContext);
-  if (!view) throw new Error('A project page stands in a project frame.');
+  if (!view) throw new Error('useProjectView needs ProjectFrame');
   return view;
 }

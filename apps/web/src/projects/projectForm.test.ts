@@ -1,3 +1,4 @@
+import { issueText } from '@cordel/text/record';
 import {
   BUILT_IN_LIMITS,
   type Project,
@@ -34,7 +35,7 @@ function problem(path: string, value: string): string {
   const holder = keys.reduce((at, key) => at[key] as Record<string, unknown>, changed);
   holder[last] = value;
   const issue = projectFormSchema.safeParse(changed).error?.issues[0];
-  return issue ? `${issue.path.join('.')}: ${issue.message}` : '';
+  return issue ? `${issue.path.join('.')}: ${issueText(issue)}` : '';
 }
 
 describe('the form of a project', () => {
@@ -70,7 +71,7 @@ describe('the form of a project', () => {
     ['practice.arc.temperature', '1 F', 'practice.arc.temperature: At least 1 C.'],
     ['practice.arc.pressure', 'high', 'practice.arc.pressure: Type a change of pressure'],
     ['practice.leakLimit', '1 kPa', ''],
-    ['practice.leakLimit', '9 kPa', 'practice.leakLimit: At most 5 000.'],
+    ['practice.leakLimit', '9 kPa', 'practice.leakLimit: At most 5 000 Pa a minute.'],
   ])('%s of %p is refused at its place', (path, value, words) =>
     expect(problem(path, value)).toContain(words),
   );

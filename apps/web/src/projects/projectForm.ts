@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { parseLeakRate, spellLeakRate } from '@cordel/core/pressure';
 import {
+  issue,
   GRADES,
   type Limits,
   type Parsed,
@@ -22,6 +23,7 @@ import {
 } from '@cordel/core';
 import { type MeasureProblem, lossProblemText, measureProblemText } from '@cordel/text/measure';
 import { issueText } from '@cordel/text/record';
+import { projectForm as t } from '@cordel/text/pages/projects/projectForm';
 
 /** A limit typed in dB; empty for none. */
 const limitText = z.string().transform((text, context): number | null => {
@@ -30,7 +32,7 @@ const limitText = z.string().transform((text, context): number | null => {
   if (loss.ok && loss.value > 0) return loss.value;
   context.addIssue({
     code: 'custom',
-    message: loss.ok ? 'A limit is more than 0 dB.' : lossProblemText(loss.error),
+    message: loss.ok ? t('aLimitIsMoreThan0') : lossProblemText(loss.error),
   });
   return z.NEVER;
 });
@@ -41,7 +43,7 @@ const lossText = z.string().transform((text, context): number => {
   if (loss.ok && loss.value >= 0) return loss.value;
   context.addIssue({
     code: 'custom',
-    message: loss.ok ? 'A loss is not below 0 dB here.' : lossProblemText(loss.error),
+    message: loss.ok ? t('aLossIsNotBelow0') : lossProblemText(loss.error),
   });
   return z.NEVER;
 });
@@ -55,7 +57,7 @@ const bridgeText = z.string().transform((text, context): number | null => {
   if (loss.ok && loss.value > 0) return loss.value;
   context.addIssue({
     code: 'custom',
-    message: loss.ok ? 'More than 0 dB.' : lossProblemText(loss.error),
+    message: loss.ok ? t('moreThan0Db') : lossProblemText(loss.error),
   });
   return z.NEVER;
 });
@@ -64,7 +66,7 @@ const countText = (least: number, most: number) =>
   z.string().transform((text, context): number => {
     const value = /^\d+$/.test(text.trim()) ? Number(text) : Number.NaN;
     if (value >= least && value <= most) return value;
-    context.addIssue({ code: 'custom', message: `A whole number from ${least} to ${most}.` });
+    context.addIssue({ code: 'custom', message: t('aWholeNumberFromTo', { least, most }) });
     return z.NEVER;
   });
 
@@ -77,7 +79,7 @@ const wavelengthsText = z.string().transform((text, context): number[] => {
   if (checked.success) return checked.data;
   context.addIssue({
     code: 'custom',
-    message: `${checked.error.issues[0]!.message} Write nm, such as 1310, 1550.`,
+    message: t('writeNmSuchAs13101550', { message: issueText(checked.error.issues[0]!) }),
   });
   return z.NEVER;
 });
@@ -96,7 +98,7 @@ export const projectFormSchema = z
     name: nameSchema,
     practiceOnly: z.boolean(),
     units: unitsSchema,
-    schemeId: z.string().min(1, 'Choose a colour scheme.'),
+    schemeId: z.string().min(1, issue('schemeMissing')),
     trayCapacity: z.object({ single: countText(0, 96), mass: countText(0, 24) }),
     practice: z.object({
       tubeTool: practiceSchema.shape.tubeTool,
@@ -129,8 +131,8 @@ export const projectFormSchema = z
       most: bridgeText,
     }),
     limits: z.object({
-      name: z.string().trim().min(1, 'Name the limits.'),
-      source: z.string().trim().min(1, 'Say where the figures come from.'),
+      name: z.string().trim().min(1, issue('limitsNameMissing')),
+      source: z.string().trim().min(1, issue('sourceMissing')),
       splice: z.object({
         estimate: bySleeve,
         'one-way': bySleeve,
@@ -145,8 +147,12 @@ export const projectFormSchema = z
   })
   .superRefine((form, context) => {
     const checked = limitsSchema.safeParse(form.limits);
-    for (const issue of checked.success ? [] : checked.error.issues) {
-      context.addIssue({ code: 'custom', path: ['limits', ...issue.path], message: issue.message });
+    for (const found of checked.success ? [] : checked.error.issues) {
+      context.addIssue({
+        code: 'custom',
+        path: ['limits', ...found.path],
+        message: issueText(found),
+      });
     }
   })
   .transform((form, context) => {

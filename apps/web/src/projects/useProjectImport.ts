@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { Unreached, answerOf } from '@cordel/client';
+import { errorText } from '@cordel/text/record';
 import { type Sending, api, sendProjectFile } from '@/data/api';
 import { pickFile } from '@/ui/pickFile';
 
@@ -60,7 +61,7 @@ export function useProjectImport(onDone: (projectId: string) => void) {
       if ((await isIn(id)) && isHere.current) onDone(id);
     } catch (error) {
       const stage = error instanceof Unreached ? 'unanswered' : 'failed';
-      setState({ stage, name, message: (error as Error).message });
+      setState({ stage, name, message: errorText(error as Error) });
     }
   };
   /** Stops the file on its way; one that has arrived is stopped as the server's import. */

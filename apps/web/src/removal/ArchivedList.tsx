@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { removalShared as t } from '@cordel/text/pages/removal/shared';
 import { Leaf } from '@/ui/Leaf';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
@@ -18,7 +19,7 @@ export function ArchivedList({
   return (
     <View style={{ gap: 8 }}>
       <Press
-        label={open ? 'Hide the archive' : `Archive: ${items.length}`}
+        label={open ? t('hideTheArchive') : t('archiveItems', { items: items.length })}
         icon="archive-outline"
         aria-expanded={open}
         onPress={() => setOpen(!open)}
@@ -29,11 +30,11 @@ export function ArchivedList({
               <Txt kind="name">{item.name}</Txt>
               <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
                 <Press
-                  label={`Take ${item.name} out of the archive`}
+                  label={t('takeOutOfTheArchive', { name: item.name })}
                   onPress={() => removal.setArchived(item, false)}
                 />
                 <Press
-                  label={`Delete ${item.name}`}
+                  label={t('deleteName', { name: item.name })}
                   icon="delete-outline"
                   onPress={() => void removal.remove(item)}
                 />

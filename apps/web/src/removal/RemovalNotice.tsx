@@ -1,12 +1,14 @@
 import { View } from 'react-native';
+import { removalNotice as t } from '@cordel/text/pages/removal/RemovalNotice';
+import { removalShared as shared } from '@cordel/text/pages/removal/shared';
 import { Notice } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 import type { Removal } from './useRemoval';
 
 const HOW = {
-  deleted: 'Deleted.',
-  archived: 'Archived.',
-  'taken back': 'Taken out of the archive.',
+  deleted: t('deleted'),
+  archived: t('archived'),
+  'taken back': t('takenOutOfTheArchive'),
 } as const;
 
 /** What last became of a record, with undo; or why it cannot be deleted, with the other way. */
@@ -15,11 +17,11 @@ export function RemovalNotice({ removal }: { removal: Removal }) {
   if (problem)
     return (
       <View style={{ gap: 8 }}>
-        <Notice word={`${problem.item.name} stays.`} ink="accent" live>
+        <Notice word={t('nameStays', { name: problem.item.name })} ink="accent" live>
           {problem.message}
         </Notice>
         <Press
-          label={`Archive ${problem.item.name}`}
+          label={shared('archiveName', { name: problem.item.name })}
           icon="archive-outline"
           look="next"
           onPress={() => setArchived(problem.item, true)}
@@ -32,7 +34,7 @@ export function RemovalNotice({ removal }: { removal: Removal }) {
       <Notice word={`${done.item.name}:`} live>
         {HOW[done.how]}
       </Notice>
-      <Press label={`Undo: ${done.item.name}`} icon="undo" onPress={done.undo} />
+      <Press label={t('undoName', { name: done.item.name })} icon="undo" onPress={done.undo} />
     </View>
   );
 }

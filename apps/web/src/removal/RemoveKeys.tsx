@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { removalShared as t } from '@cordel/text/pages/removal/shared';
 import { Press } from '@/ui/Press';
 import type { Removable, Removal } from './useRemoval';
 
@@ -14,7 +15,7 @@ export function RemoveKeys({ removal, item, onGone }: RemoveKeysProps) {
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
       <Press
-        label={`Delete ${item.name}`}
+        label={t('deleteName', { name: item.name })}
         icon="delete-outline"
         onPress={() => {
           void removal.remove(item);
@@ -22,7 +23,7 @@ export function RemoveKeys({ removal, item, onGone }: RemoveKeysProps) {
         }}
       />
       <Press
-        label={`Archive ${item.name}`}
+        label={t('archiveName', { name: item.name })}
         icon="archive-outline"
         onPress={() => {
           removal.setArchived(item, true);

@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import type { RemovableKind } from '@cordel/core';
 import { commands } from '@cordel/client';
+import { removalShared as t } from '@cordel/text/pages/removal/shared';
+import { errorText } from '@cordel/text/record';
 import { outbox } from '@/data/client';
 
 /** A record that a person may delete or archive. */
@@ -35,22 +37,26 @@ export function useRemoval() {
     try {
       back = await item.restoring();
     } catch (error) {
-      setProblem({ item, message: (error as Error).message });
+      setProblem({ item, message: errorText(error as Error) });
       return false;
     }
     const undo = () => {
       setDone(null);
-      for (const putBack of back) putBack(`${item.name} put back`);
+      for (const putBack of back) putBack(t('namePutBack', { name: item.name }));
     };
     // Without a signal it waits in the outbox, and can be undone meanwhile.
     setDone({ item, how: 'deleted', undo });
     const { kind, id } = item;
-    const outcome = await outbox.add(commands.deleteRecord, { kind, id }, `${item.name} deleted`);
+    const outcome = await outbox.add(
+      commands.deleteRecord,
+      { kind, id },
+      t('nameDeleted', { name: item.name }),
+    );
     if (!('refused' in outcome)) return true;
     // The reason and the way on stand here: nothing is left to do in the outbox.
     void outbox.discard(outcome.writeId);
     setDone(null);
-    setProblem({ item, message: outcome.refused.message });
+    setProblem({ item, message: errorText(outcome.refused) });
     return false;
   };
 
@@ -60,7 +66,7 @@ export function useRemoval() {
       void outbox.add(
         commands.archiveRecord,
         { kind: item.kind, id: item.id, archived: value },
-        `${item.name} ${value ? 'archived' : 'taken out of the archive'}`,
+        `${item.name} ${value ? 'archived' : t('takenOutOfTheArchive')}`,
       );
     write(archived);
     const undo = () => {

@@ -1,4 +1,5 @@
 import { useLocalSearchParams } from 'expo-router';
+import { common } from '@cordel/text/pages/common';
 import { useProjectView } from '@/projects/context';
 import { Page } from '@/ui/Page';
 import { ClosureSheet } from './ClosureSheet';
@@ -8,7 +9,11 @@ export function ClosurePage() {
   const { project, closures } = useProjectView();
   const closure = closures.find((entry) => entry.id === closureId);
   return (
-    <Page title={closure?.name ?? 'Closure'} above={project.name} back={`/p/${project.id}/route`}>
+    <Page
+      title={closure?.name ?? common('closure')}
+      above={project.name}
+      back={`/p/${project.id}/route`}
+    >
       <ClosureSheet closureId={closureId} titled />
     </Page>
   );

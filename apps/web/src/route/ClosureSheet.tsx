@@ -4,6 +4,8 @@ import { type ClosureRow, formatDistance, formatHalf } from '@cordel/core';
 import { addressParts } from '@cordel/text/fiber';
 import { spliceReasonText } from '@cordel/text/loss';
 import { spliceStateText } from '@cordel/text/loss/states';
+import { closureSheet as t } from '@cordel/text/pages/route/ClosureSheet';
+import { common } from '@cordel/text/pages/common';
 import { useLedger, useSummary } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { ClosurePicture } from '@/ledger/ClosurePicture';
@@ -22,12 +24,7 @@ export function ClosureSheet({ closureId, titled }: { closureId: string; titled?
   const summary = useSummary(project.id);
   const row = summary.data?.closures.find((entry) => entry.closureId === closureId);
   if (!summary.data) return <Waiting error={summary.error} />;
-  if (!row)
-    return (
-      <Empty title="Not here">
-        There is no such closure in this project: go back to the Route.
-      </Empty>
-    );
+  if (!row) return <Empty title={t('notHere')}>{t('thereIsNoSuchClosureIn')}</Empty>;
   const said = groupWords(row);
   return (
     <View style={{ gap: 18 }}>
@@ -45,16 +42,18 @@ export function ClosureSheet({ closureId, titled }: { closureId: string; titled?
           <Txt ink="ink2">{lossWords(row)}</Txt>
           <Txt ink="ink2">
             {row.distance === null
-              ? 'distance not set'
-              : `at ${formatDistance(row.distance, project.units.distance)}`}
+              ? t('distanceNotSet')
+              : t('atDistance', { distance: formatDistance(row.distance, project.units.distance) })}
           </Txt>
         </View>
         <ClosureStages row={row} words />
       </View>
       {row.traysOver.length > 0 ? (
-        <Notice word={`Mean of tray ${row.traysOver.join(', ')} over its limit.`} ink="accent">
-          No splice of it fails alone. Its fibers are high together: look at the tray for a bend or
-          a pinch before breaking a joint.
+        <Notice
+          word={t('meanOfTrayOverItsLimit', { traysOver: row.traysOver.join(', ') })}
+          ink="accent"
+        >
+          {t('noSpliceOfItFailsAlone')}
         </Notice>
       ) : null}
       <NextStep row={row} />
@@ -75,7 +74,7 @@ export function ClosureSheet({ closureId, titled }: { closureId: string; titled?
 /** How many are spliced, and what else stands there, in the words of their states. */
 const countWords = (row: ClosureRow): string =>
   [
-    `${row.done} of ${row.due} spliced`,
+    t('doneOfDueSpliced', { done: row.done, due: row.due }),
     ...(['skipped', 'dead', 'accepted'] as const).flatMap((state) =>
       row[state] > 0 ? [`${row[state]} ${spliceStateText(state)}`] : [],
     ),
@@ -90,9 +89,9 @@ function NextStep({ row }: { row: ClosureRow }) {
   if (row.total === 0)
     return (
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
-        <Press label="Write the splice plan" look="next" onPress={plan} />
+        <Press label={t('writeTheSplicePlan')} look="next" onPress={plan} />
         <Press
-          label="Import a splice list"
+          label={common('importASpliceList')}
           onPress={() => router.push(`/p/${project.id}/kit/import` as never)}
         />
       </View>
@@ -104,44 +103,44 @@ function NextStep({ row }: { row: ClosureRow }) {
       {row.redo > 0 ? (
         <Press
           look={spliced ? 'next' : 'plain'}
-          label={`Open the Bench for ${row.redo} to redo`}
+          label={t('openTheBenchForToRedo', { redo: row.redo })}
           onPress={() => bench('?mode=redo')}
         />
       ) : null}
       {spliced ? null : (
         <Press
           look="next"
-          label={row.done === 0 ? 'Start splicing' : 'Go on splicing'}
+          label={row.done === 0 ? t('startSplicing') : t('goOnSplicing')}
           onPress={() => bench('')}
         />
       )}
       {row.spliced > 0 ? (
         <Press
           look={spliced && row.redo === 0 && row.closing === 'done' ? 'next' : 'plain'}
-          label="Add measured figures"
+          label={t('addMeasuredFigures')}
           onPress={() => bench('?mode=measure')}
         />
       ) : null}
       {row.done > 0 ? (
         <Press
-          label="Traces"
+          label={common('traces')}
           onPress={() => router.push(`/p/${project.id}/ledger/findings` as never)}
         />
       ) : null}
       {row.done > 0 ? (
         <Press
           look={spliced && row.redo === 0 && row.closing !== 'done' ? 'next' : 'plain'}
-          label={row.closing === 'done' ? 'Closed and signed' : 'Close it'}
+          label={row.closing === 'done' ? t('closedAndSigned') : t('closeIt')}
           onPress={() => router.push(`/p/${project.id}/route/${row.closureId}/close` as never)}
         />
       ) : null}
-      <Press label="Splice plan and trays" onPress={plan} />
+      <Press label={t('splicePlanAndTrays')} onPress={plan} />
       <Press
-        label="Open the cables"
+        label={t('openTheCables')}
         onPress={() => router.push(`/p/${project.id}/route/${row.closureId}/open` as never)}
       />
       <Press
-        label="All splices"
+        label={t('allSplices')}
         onPress={() =>
           router.push(`/p/${project.id}/ledger?view=splices&closure=${row.closureId}` as never)
         }
@@ -158,16 +157,22 @@ function RedoList({ closureId }: { closureId: string }) {
   return (
     <View style={{ gap: 10 }}>
       <Txt kind="name" heading={2}>
-        Redo, in this order
+        {t('redoInThisOrder')}
       </Txt>
       {rows.map((row) => {
         const place = address(row.cableA, row.fiberA);
         return (
           <Leaf key={row.id} style={{ gap: 4 }}>
             <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}>
-              <Txt kind="strong">{`${fiberName(row.cableA, row.fiberA)} · tray ${row.tray} slot ${row.slot}`}</Txt>
+              <Txt kind="strong">
+                {t('fiberNameTraySlot', {
+                  fiberName: fiberName(row.cableA, row.fiberA),
+                  tray: row.tray,
+                  slot: row.slot,
+                })}
+              </Txt>
               <Txt kind="strong" ink="accent">
-                {row.half === null ? 'no joint' : `${formatHalf(row.half)} dB`}
+                {row.half === null ? t('noSplice') : `${formatHalf(row.half)} dB`}
               </Txt>
             </View>
             <Txt ink="ink2">{addressParts(place).join(' · ')}</Txt>
@@ -175,7 +180,7 @@ function RedoList({ closureId }: { closureId: string }) {
               <Txt key={reason.code}>{spliceReasonText(reason)}</Txt>
             ))}
             <Press
-              label="Its record"
+              label={t('itsRecord')}
               onPress={() =>
                 router.push(`/p/${project.id}/ledger?view=redo&open=splice.${row.id}` as never)
               }

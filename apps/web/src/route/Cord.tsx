@@ -1,6 +1,8 @@
 import { Pressable, View } from 'react-native';
 import Svg, { Path, Rect } from 'react-native-svg';
 import { type ClosureRow, formatDistance } from '@cordel/core';
+import { common } from '@cordel/text/pages/common';
+import { routeShared as t } from '@cordel/text/pages/route/shared';
 import { useProjectView } from '@/projects/context';
 import { ClosureStages } from './ClosureStages';
 import { Txt } from '@/ui/Txt';
@@ -76,12 +78,12 @@ export function HangingLeaf({ row, left, top, chosen, onPress }: HangingLeafProp
           {row.name}
         </Txt>
         <Txt kind="small" style={{ color: ink }}>
-          {`${row.distance === null ? 'no distance' : formatDistance(row.distance, project.units.distance)}${row.branchOf ? ' · branch' : ''}`}
+          {`${row.distance === null ? common('noDistance') : formatDistance(row.distance, project.units.distance)}${row.branchOf ? ' · branch' : ''}`}
         </Txt>
         <Txt kind="strong" style={{ color: chosen ? inks.leaf : inks[said.ink] }}>
           {said.words}
         </Txt>
-        <Txt style={{ color: ink }}>{`${row.done} of ${row.due}`}</Txt>
+        <Txt style={{ color: ink }}>{t('doneOfDue', { done: row.done, due: row.due })}</Txt>
         <View
           style={{
             backgroundColor: inks.leaf,

@@ -2,6 +2,8 @@ import { useRouter } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import Svg, { Line, Path } from 'react-native-svg';
 import { type ClosureRow, formatDistance } from '@cordel/core';
+import { common } from '@cordel/text/pages/common';
+import { routeShared as t } from '@cordel/text/pages/route/shared';
 import { useProjectView } from '@/projects/context';
 import { Leaf } from '@/ui/Leaf';
 import { ClosureStages } from './ClosureStages';
@@ -37,19 +39,23 @@ export function RouteLeaf({ row, parent, first, last }: RouteLeafProps) {
             right={
               <Txt ink="ink2">
                 {row.distance === null
-                  ? 'no distance'
+                  ? common('noDistance')
                   : formatDistance(row.distance, project.units.distance)}
               </Txt>
             }
           />
-          {parent ? <Txt kind="small" ink="ink2">{`branch from ${parent}`}</Txt> : null}
+          {parent ? (
+            <Txt kind="small" ink="ink2">
+              {t('branchFromParent', { parent })}
+            </Txt>
+          ) : null}
           <Row
             left={
               <Txt kind="strong" ink={said.ink}>
                 {said.words}
               </Txt>
             }
-            right={<Txt kind="strong">{`${row.done} of ${row.due}`}</Txt>}
+            right={<Txt kind="strong">{t('doneOfDue', { done: row.done, due: row.due })}</Txt>}
           />
           <View style={{ gap: 4, paddingTop: 2 }}>
             <ClosureStages row={row} />

@@ -1,7 +1,9 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { ScrollView, View } from 'react-native';
-import { type ClosureRow, formatLoss, plural } from '@cordel/core';
+import { type ClosureRow, formatLoss } from '@cordel/core';
+import { common } from '@cordel/text/pages/common';
+import { routePage as t } from '@cordel/text/pages/route/RoutePage';
 import { useSummary } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { WaysToBegin } from '@/projects/WaysToBegin';
@@ -32,7 +34,9 @@ export function RoutePage() {
         {head}
         <Waiting
           error={summary.error}
-          retry={<Press label="Try again" look="next" onPress={() => void summary.refetch()} />}
+          retry={
+            <Press label={common('tryAgain')} look="next" onPress={() => void summary.refetch()} />
+          }
         />
       </View>
     );
@@ -67,11 +71,11 @@ function ArchivedRows({ rows }: { rows: readonly ClosureRow[] }) {
   if (rows.length === 0) return null;
   return (
     <View style={{ gap: 8 }}>
-      <Txt kind="strong">{`Archived, ${plural(rows.length, 'closure')}; the totals count them`}</Txt>
+      <Txt kind="strong">{t('archivedTheTotalsCountThem', { closures: rows.length })}</Txt>
       {rows.map(({ closureId, name, done, due }) => (
         <Press
           key={closureId}
-          label={`${name}: ${done} of ${due} spliced`}
+          label={t('nameDoneOfDueSpliced', { name, done, due })}
           onPress={() => router.push(`/p/${project.id}/route/${closureId}` as never)}
         />
       ))}
@@ -123,19 +127,26 @@ function RouteHead({ done, total }: { done: number; total: number }) {
         </Txt>
         <Press
           look="bare"
-          label="Circuits"
+          label={t('circuits')}
           onPress={() => router.push(`/p/${project.id}/route/circuits` as never)}
         />
         <Press
           look="bare"
-          label="All projects"
+          label={common('allProjects')}
           icon="swap-horizontal"
           onPress={() => router.push('/projects')}
         >
           <></>
         </Press>
       </View>
-      <Txt ink="ink2">{`${done} of ${total} spliced · limit ${limit === null ? 'none' : `${formatLoss(limit)} dB`} ${grade}`}</Txt>
+      <Txt ink="ink2">
+        {t('ofSplicedLimit', {
+          done,
+          total,
+          limit: limit === null ? 'none' : `${formatLoss(limit)} dB`,
+          grade,
+        })}
+      </Txt>
     </View>
   );
 }
@@ -158,7 +169,7 @@ function WideRoute({ head, rows, foot }: RouteParts) {
         horizontal
         tabIndex={0}
         role="region"
-        aria-label="Closures along the route"
+        aria-label={t('closuresAlongTheRoute')}
         onLayout={(event) => setRoom(event.nativeEvent.layout.width)}
         contentContainerStyle={{ width, height: 244 }}
       >

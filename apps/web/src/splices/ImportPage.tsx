@@ -9,12 +9,13 @@ import {
   type ListColumn,
   type ListProblem,
   type Method,
-  plural,
   unmatchedColumns,
 } from '@cordel/core';
 import { makeUpText } from '@cordel/text/fiber';
 import { listNoteText } from '@cordel/text/files';
 import { networkText, spliceListText } from '@cordel/text/plan';
+import { importPage as t } from '@cordel/text/pages/splices/ImportPage';
+import { common } from '@cordel/text/pages/common';
 import { MakeUpForm } from '@/kit/MakeUpForm';
 import { readMakeUp } from '@/kit/typedMakeUp';
 import { useProjectView } from '@/projects/context';
@@ -28,10 +29,8 @@ import { FONTS, useInks } from '@/ui/theme';
 import { SameNamesPart } from './SameNamesPart';
 import { type Import, useImport } from './useImport';
 
-const EXAMPLE = `closure,tray,slot,cable A,fiber A,cable B,fiber B,method
-Mill bend,1,1,A,1,B,1,single
-Mill bend,1,2,A,tube 1 orange,B,2,single
-Mill bend,1,3,A,1/3,B,3,single`;
+const EXAMPLE =
+  'closure,tray,slot,cable A,fiber A,cable B,fiber B,method\nMill bend,1,1,A,1,B,1,single\nMill bend,1,2,A,tube 1 orange,B,2,single\nMill bend,1,3,A,1/3,B,3,single';
 
 /** Imports a splice list: file, columns, cables, problems, and then all of it or nothing. */
 export function ImportPage() {
@@ -39,7 +38,7 @@ export function ImportPage() {
   const router = useRouter();
   const flow = useImport();
   return (
-    <Page title="Import a splice list" above={project.name} back={`/p/${project.id}/kit`}>
+    <Page title={common('importASpliceList')} above={project.name} back={`/p/${project.id}/kit`}>
       <FilePart flow={flow} />
       {flow.file ? <ColumnPart flow={flow} /> : null}
       {flow.file && !flow.result ? <SameNamesPart names={flow.names} /> : null}
@@ -47,16 +46,20 @@ export function ImportPage() {
       {flow.preview ? <ProblemPart flow={flow} /> : null}
       {flow.result ? (
         <Leaf style={{ gap: 10 }}>
-          <Notice word="Imported." ink="green" live>
-            {`${plural(flow.result.splices, 'splice')}, ${plural(flow.result.closures, 'new closure')}, ${plural(flow.result.cables, 'new cable')}.`}
+          <Notice word={common('imported')} ink="green" live>
+            {t('splicesNewClosuresNewCables', {
+              splices: flow.result.splices,
+              newClosures: flow.result.closures,
+              newCables: flow.result.cables,
+            })}
           </Notice>
           <Press
-            label="See the Route"
+            label={t('seeTheRoute')}
             look="next"
             onPress={() => router.replace(`/p/${project.id}/route` as never)}
           />
           <Press
-            label="Set distances of closures"
+            label={t('setDistancesOfClosures')}
             onPress={() => router.push(`/p/${project.id}/kit/closures` as never)}
           />
         </Leaf>
@@ -73,40 +76,43 @@ function FilePart({ flow }: { flow: Import }) {
   return (
     <View style={{ gap: 10 }}>
       <Txt>
-        {`A list (CSV or XLSX) with the columns ${titlesOf(NEEDED)}; ${titlesOf(OPTIONAL_COLUMNS)} where it has them. Rows above the titles are passed over. Comma, semicolon or tab. Other columns are kept. A fiber is a number (100), a place (9/4) or colours (tube 9 brown).`}
+        {t('aListCsvOrXlsxWith', {
+          needed: titlesOf(NEEDED),
+          optional: titlesOf(OPTIONAL_COLUMNS),
+        })}
       </Txt>
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
         <Press
-          label="Choose a file"
+          label={common('chooseAFile')}
           icon="file-upload-outline"
           look={flow.file ? 'plain' : 'next'}
           onPress={() => void flow.choose()}
         />
-        <Press label="Paste or type" icon="clipboard-text-outline" onPress={flow.showPaste} />
-        <Press label="Example" onPress={() => flow.paste(EXAMPLE)} />
+        <Press label={t('pasteOrType')} icon="clipboard-text-outline" onPress={flow.showPaste} />
+        <Press label={t('example')} onPress={() => flow.paste(EXAMPLE)} />
       </View>
       {flow.pasted === null ? null : (
         <>
           <TextInput
             mode="outlined"
             multiline
-            label="Splice list"
-            aria-label="Splice list"
+            label={t('spliceList')}
+            aria-label={t('spliceList')}
             value={flow.pasted}
             onChangeText={flow.paste}
             style={{ minHeight: 160 }}
           />
-          <Press label="Read it" look="next" onPress={() => void flow.readPasted()} />
+          <Press label={t('readIt')} look="next" onPress={() => void flow.readPasted()} />
         </>
       )}
       {flow.busy ? <Notice live>{flow.busy}</Notice> : null}
       {flow.error ? (
-        <Notice word="Not read." ink="accent" live>
+        <Notice word={common('notRead')} ink="accent" live>
           {flow.error}
         </Notice>
       ) : null}
       {flow.file ? (
-        <Txt kind="strong">{`${flow.file.name}: ${plural(flow.file.rows, 'row')}`}</Txt>
+        <Txt kind="strong">{t('nameRows', { name: flow.file.name, rows: flow.file.rows })}</Txt>
       ) : null}
     </View>
   );
@@ -122,27 +128,31 @@ function ColumnPart({ flow }: { flow: Import }) {
   return (
     <Leaf style={{ gap: 10 }}>
       <Txt kind="name" heading={2}>
-        Columns
+        {t('columns')}
       </Txt>
       {file.notes.map((note) => (
         <Notice key={note.code}>{listNoteText(note)}</Notice>
       ))}
       {file.titlesRow > 1 ? (
-        <Notice>{`The titles are in row ${file.titlesRow}; what stands above them is passed over.`}</Notice>
+        <Notice>{t('theTitlesAreInRowWhat', { titlesRow: file.titlesRow })}</Notice>
       ) : null}
       {file.sheets.length > 1 ? (
         <Choice
-          label="Sheet"
+          label={t('sheet')}
           value={file.sheet}
           options={file.sheets.map((sheet) => ({ value: sheet, label: sheet }))}
           onChange={flow.chooseSheet}
         />
       ) : null}
       {unmatched.length > 0 ? (
-        <Txt>{`Choose where to find: ${titlesOf(unmatched)}.`}</Txt>
+        <Txt>{t('chooseWhereToFind', { titles: titlesOf(unmatched) })}</Txt>
       ) : (
         <Press
-          label={open ? `${matched} columns matched` : `${matched} columns matched: look`}
+          label={
+            open
+              ? t('matchedColumnsMatched', { matched })
+              : t('columnsMatchedCheckThem', { matched })
+          }
           aria-expanded={open}
           onPress={() => setOpened(!open)}
         />
@@ -152,7 +162,7 @@ function ColumnPart({ flow }: { flow: Import }) {
         : null}
       {open || match.method === null ? (
         <Choice
-          label="Method where a row does not say it"
+          label={t('methodWhereARowDoesNot')}
           value={flow.method}
           options={METHODS}
           onChange={(method) => flow.setMethod(method as Method)}
@@ -163,8 +173,8 @@ function ColumnPart({ flow }: { flow: Import }) {
 }
 
 const METHODS = [
-  { value: 'single', label: 'Single' },
-  { value: 'mass', label: 'Ribbon' },
+  { value: 'single', label: t('single') },
+  { value: 'mass', label: common('ribbon') },
 ];
 
 function ColumnChoice({ column, flow }: { column: ListColumn; flow: Import }) {
@@ -180,7 +190,7 @@ function ColumnChoice({ column, flow }: { column: ListColumn; flow: Import }) {
         {COLUMN_TITLES[column]}
       </Txt>
       <select
-        aria-label={`Column for ${COLUMN_TITLES[column]}`}
+        aria-label={t('columnForColumnTitles', { columnTitles: COLUMN_TITLES[column] })}
         value={index ?? ''}
         onChange={(event) =>
           flow.setMatch({
@@ -202,12 +212,12 @@ function ColumnChoice({ column, flow }: { column: ListColumn; flow: Import }) {
         <option value="">{optional ? 'none' : 'choose'}</option>
         {file!.header.map((title, at) => (
           <option key={at} value={at}>
-            {title || `column ${at + 1}`}
+            {title || t('columnAt', { at: at + 1 })}
           </option>
         ))}
       </select>
       <Txt ink="ink2" numberOfLines={1} style={{ flexShrink: 1 }}>
-        {missing ? 'not matched yet' : sample}
+        {missing ? t('notMatchedYet') : sample}
       </Txt>
     </View>
   );
@@ -218,11 +228,9 @@ function CablePart({ flow }: { flow: Import }) {
   return (
     <Leaf style={{ gap: 16 }}>
       <Txt kind="name" heading={2}>
-        New cables
+        {t('newCables2')}
       </Txt>
-      <Txt ink="ink2">
-        What each is made of. Proposed from the highest fiber in the list: check it.
-      </Txt>
+      <Txt ink="ink2">{t('whatEachIsMadeOfProposed')}</Txt>
       {flow.newCables.map((cable) => {
         const open = flow.openCable === cable.name;
         const read = readMakeUp(cable.typed);
@@ -245,7 +253,7 @@ function CablePart({ flow }: { flow: Import }) {
                   onChange={(typed) => flow.setCable({ ...cable, typed })}
                 />
                 <Choice
-                  label="Colours"
+                  label={common('colours')}
                   value={cable.schemeId}
                   options={schemes.map((scheme) => ({ value: scheme.id, label: scheme.name }))}
                   onChange={(schemeId) => flow.setCable({ ...cable, schemeId })}
@@ -266,12 +274,12 @@ function ProblemPart({ flow }: { flow: Import }) {
   if (problemCount === 0) {
     return (
       <View style={{ gap: 10 }}>
-        <Notice word="Ready." ink="green" live>
-          {`${plural(splices, 'splice')} in ${plural(closures.length, 'closure')}. No problem found.`}
+        <Notice word={t('ready')} ink="green" live>
+          {t('splicesInClosuresNoProblemFound', { splices, closures: closures.length })}
         </Notice>
         {doubtCount > 0 ? (
-          <Notice word={`Look at ${plural(doubtCount, 'place')} first.`}>
-            These may be meant; if not, fix the list before it is imported.
+          <Notice word={t('checkPlacesFirst', { places: doubtCount })}>
+            {t('theseMayBeMeantIfNot')}
           </Notice>
         ) : null}
         {doubts.map(({ closure, message }) => (
@@ -281,29 +289,25 @@ function ProblemPart({ flow }: { flow: Import }) {
           </Txt>
         ))}
         <Press
-          label={`Import ${plural(splices, 'splice')}`}
+          label={t('importSplices', { splices })}
           look="next"
           disabled={flow.busy !== '' || flow.names.open > 0}
           onPress={() => void flow.bringIn()}
         />
-        {flow.bringing ? (
-          <Notice live>
-            {`${flow.busy} All of it or nothing; a long list takes a minute. You can go on: it is sent in the background.`}
-          </Notice>
-        ) : null}
+        {flow.bringing ? <Notice live>{t('allOfItOrNothingA', { busy: flow.busy })}</Notice> : null}
       </View>
     );
   }
   return (
     <View style={{ gap: 10 }}>
-      <Notice word={`${plural(problemCount, 'problem')}.`} ink="accent" live>
-        Nothing is imported until all are fixed. Fix the list and choose it again.
+      <Notice word={`${t('problems', { problems: problemCount })}.`} ink="accent" live>
+        {t('nothingIsImportedUntilAllAre')}
       </Notice>
       {problems.map((problem, index) => (
         <ProblemLine key={index} problem={problem} />
       ))}
       {problemCount > problems.length ? (
-        <Txt ink="ink2">{`and ${plural(problemCount - problems.length, 'problem')} more`}</Txt>
+        <Txt ink="ink2">{t('andProblemsMore', { problems: problemCount - problems.length })}</Txt>
       ) : null}
     </View>
   );
@@ -313,7 +317,13 @@ function ProblemLine({ problem }: { problem: ListProblem }) {
   const inks = useInks();
   return (
     <View style={{ borderBottomWidth: 1, borderColor: inks.rule, paddingVertical: 6 }}>
-      <Txt kind="strong">{`Row ${problem.row}${problem.column ? `, ${problem.column}` : ''}${problem.value ? `: “${problem.value}”` : ''}`}</Txt>
+      <Txt kind="strong">
+        {t('rowColumnValue', {
+          row: problem.row,
+          column: problem.column ? `, ${problem.column}` : '',
+          value: problem.value ? `: “${problem.value}”` : '',
+        })}
+      </Txt>
       <Txt>{spliceListText(problem.message)}</Txt>
     </View>
   );

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { plural } from '@cordel/core';
+import { sameNamesPart as t } from '@cordel/text/pages/splices/SameNamesPart';
 import { Choice } from '@/ui/Field';
 import { Leaf } from '@/ui/Leaf';
 import { Press } from '@/ui/Press';
@@ -20,34 +20,32 @@ export function SameNamesPart({ names }: { names: SameNamesHook }) {
   return (
     <Leaf style={{ gap: 12 }}>
       <Txt kind="name" heading={2}>
-        The same name?
+        {t('theSameName')}
       </Txt>
       <Txt ink="ink2">
-        {open > 0
-          ? `${plural(open, 'name')} to answer before anything is imported.`
-          : 'All are answered.'}
+        {open > 0 ? t('namesToAnswerBeforeAnythingIs', { names: open }) : t('allAreAnswered')}
       </Txt>
       {open > 1 ? (
         <Press
-          label={`All ${questions.length} are the same`}
+          label={t('allAreTheSame', { questions: questions.length })}
           onPress={() => answer(questions, true)}
         />
       ) : null}
       {shown.map((one) => (
         <View key={`${one.noun} ${one.written} ${one.meant}`}>
           <Choice<string>
-            label={`The ${one.noun} “${one.written}” of the list and “${one.meant}”`}
+            label={t('theOfTheListAnd', { noun: one.noun, written: one.written, meant: one.meant })}
             value={one.same === null ? '' : one.same ? 'same' : 'other'}
             options={[
-              { value: 'same', label: `It is ${one.meant}` },
-              { value: 'other', label: `${one.written} is another` },
+              { value: 'same', label: t('itIsMeant', { meant: one.meant }) },
+              { value: 'other', label: t('writtenIsAnother', { written: one.written }) },
             ]}
             onChange={(value) => answer([one], value === 'same')}
           />
         </View>
       ))}
       {questions.length > shown.length ? (
-        <Txt>{`and ${questions.length - shown.length} more`}</Txt>
+        <Txt>{t('andQuestionsMore', { questions: questions.length - shown.length })}</Txt>
       ) : null}
     </Leaf>
   );

@@ -13,13 +13,14 @@ import {
   NO_SAME_NAMES,
   type SameNames,
   type Splice,
-  plural,
   proposeMakeUp,
 } from '@cordel/core';
 import { commands } from '@cordel/client';
 import { fileProblemText } from '@cordel/text/files';
 import { type CsvNote } from '@cordel/core/csv';
 import { type SheetNote } from '@cordel/core/xlsx';
+import { useImport as t } from '@cordel/text/pages/splices/useImport';
+import { errorText } from '@cordel/text/record';
 import { readWork } from '@/data/queries';
 import { outbox } from '@/data/client';
 import { type TypedMakeUp, readMakeUp, typeMakeUp } from '@/kit/typedMakeUp';
@@ -86,11 +87,13 @@ export function useImport() {
     setResult(null);
     setPreview(null);
     setError('');
-    setBusy(`Reading ${name} …`);
+    setBusy(t('readingName', { name }));
     const opened = await reader.open(
       bytes,
       wanted,
-      proxy((rows: number) => setBusy(`Reading ${name}: ${rows.toLocaleString('en')} rows …`)),
+      proxy((rows: number) =>
+        setBusy(t('readingNameRows', { name, rows: rows.toLocaleString('en') })),
+      ),
     );
     setBusy('');
     if ('error' in opened && opened.error) {
@@ -165,7 +168,12 @@ export function useImport() {
         proxy(
           (count: number) =>
             current &&
-            setBusy(`Checking row ${count.toLocaleString('en')} of ${rows.toLocaleString('en')} …`),
+            setBusy(
+              t('checkingRowOf', {
+                count: count.toLocaleString('en'),
+                rows: rows.toLocaleString('en'),
+              }),
+            ),
         ),
       )
       .then((found) => {
@@ -180,7 +188,7 @@ export function useImport() {
 
   const bringIn = async () => {
     setBringing(true);
-    setBusy(`Importing ${plural(preview?.splices ?? 0, 'splice')} …`);
+    setBusy(t('importingSplices', { splices: preview?.splices ?? 0 }));
     const cables = newCables.flatMap((cable): Cable[] => {
       const made = readMakeUp(cable.typed);
       return 'error' in made
@@ -209,11 +217,11 @@ export function useImport() {
     const outcome = await outbox.add(
       commands.importSpliceList,
       body,
-      `Splice list ${file?.name ?? ''}`,
+      t('spliceListName', { name: file?.name ?? '' }),
     );
     setBringing(false);
     setBusy('');
-    if ('refused' in outcome) setError(outcome.refused.message);
+    if ('refused' in outcome) setError(errorText(outcome.refused));
     else setResult(outcome.answer);
   };
 
@@ -242,7 +250,7 @@ export function useImport() {
       ),
     showPaste: () => setPasted(pasted ?? ''),
     paste: setPasted,
-    readPasted: () => open('Pasted list', new TextEncoder().encode(pasted ?? '')),
+    readPasted: () => open(t('pastedList'), new TextEncoder().encode(pasted ?? '')),
   };
 }
 

@@ -3,8 +3,11 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
-import { type BudgetRow, type CircuitBudget, LIGHTS, formatDistance, plural } from '@cordel/core';
+import { type BudgetRow, type CircuitBudget, LIGHTS, formatDistance } from '@cordel/core';
 import { budgetText } from '@cordel/text/otdr';
+import { budgetPage as t } from '@cordel/text/pages/traces/BudgetPage';
+import { tracesShared as shared } from '@cordel/text/pages/traces/shared';
+import { common } from '@cordel/text/pages/common';
 import { useProjectView } from '@/projects/context';
 import { Empty, Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
@@ -17,12 +20,12 @@ import { useBudget } from './queries';
 type Lights = BudgetRow['lights'];
 
 const WORDS: Record<Lights, { word: string; ink: keyof Inks }> = {
-  broken: { word: 'broken', ink: 'accent' },
-  no: { word: 'has no light', ink: 'accent' },
-  unsure: { word: 'may have no light', ink: 'accent' },
-  'not joined': { word: 'not spliced yet', ink: 'ink2' },
-  yes: { word: 'has light', ink: 'green' },
-  unknown: { word: 'length unknown', ink: 'ink2' },
+  broken: { word: t('broken'), ink: 'accent' },
+  no: { word: t('hasNoLight'), ink: 'accent' },
+  unsure: { word: t('mayHaveNoLight'), ink: 'accent' },
+  'not joined': { word: t('notSplicedYet'), ink: 'ink2' },
+  yes: { word: t('hasLight'), ink: 'green' },
+  unknown: { word: t('lengthUnknown'), ink: 'ink2' },
 };
 
 /** What has no light: every circuit's loss against what it may lose, the worst first. */
@@ -45,10 +48,13 @@ export function BudgetPage() {
           <Txt>
             <Txt kind="strong" ink={dark > 0 ? 'accent' : 'green'}>
               {dark > 0
-                ? `${plural(dark, 'circuit')} ${dark === 1 ? 'has' : 'have'} no light`
-                : 'None is dark'}
+                ? t('circuitsNoLight', { circuits: dark, dark: dark === 1 ? 'has' : 'have' })
+                : t('noneIsDark')}
             </Txt>
-            {` of ${first.total}. Glass, splices and connectors at both ends, against ${project.budget.most === null ? 'the most of every part' : 'what the equipment bridges'}.`}
+            {t('ofFiberSplicesAndConnectorsAt', {
+              total: first.total,
+              most: project.budget.most === null ? t('theMostOfEveryPart') : t('thePowerBudget'),
+            })}
           </Txt>
           <View style={{ flexDirection: 'row', gap: 6, flexWrap: 'wrap' }}>
             {LIGHTS.filter((key) => first.counts[key]).map((key) => (
@@ -62,7 +68,7 @@ export function BudgetPage() {
             ))}
           </View>
           <Press
-            label="What the parts lose"
+            label={t('whatThePartsLose')}
             look="bare"
             icon="pencil-outline"
             style={{ alignSelf: 'flex-start' }}
@@ -72,13 +78,20 @@ export function BudgetPage() {
       ) : (
         <Waiting
           error={budget.error}
-          retry={<Press label="Try again" look="next" onPress={() => void budget.refetch()} />}
+          retry={
+            <Press label={common('tryAgain')} look="next" onPress={() => void budget.refetch()} />
+          }
         />
       )}
     </View>
   );
   return (
-    <Page title="Budget" above={project.name} back={`/p/${project.id}/ledger`} scroll={false}>
+    <Page
+      title={shared('budget')}
+      above={project.name}
+      back={`/p/${project.id}/ledger`}
+      scroll={false}
+    >
       <View style={{ flex: 1 }}>
         <FlashList
           data={rows}
@@ -86,9 +99,7 @@ export function BudgetPage() {
           ListHeaderComponent={head}
           ListEmptyComponent={
             first ? (
-              <Empty title="No circuits yet">
-                A circuit begins with a splice: plan a closure or import a splice list.
-              </Empty>
+              <Empty title={t('noCircuitsYet')}>{t('aCircuitBeginsWithASplice')}</Empty>
             ) : null
           }
           onEndReached={() => {
@@ -108,19 +119,21 @@ function Row({ row, inks }: { row: BudgetRow; inks: Inks }) {
   return (
     <View style={{ borderTopWidth: 1, borderColor: inks.rule, paddingVertical: 10, gap: 6 }}>
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}>
-        <Txt kind="strong">{`${row.label} · ${row.from} to ${row.to}`}</Txt>
+        <Txt kind="strong">
+          {t('labelFromTo', { label: row.label, from: row.from, to: row.to })}
+        </Txt>
         <Txt kind="strong" ink={said.ink}>
           {said.word}
         </Txt>
       </View>
       <Txt>
-        {`${budgetText(row.why, project.units)} ${row.meters === null ? '' : `${formatDistance(Math.round(row.meters * 10_000), project.units.distance)} of fiber, `}${plural(row.splices, 'splice')}.`}
+        {`${budgetText(row.why, project.units)} ${row.meters === null ? '' : t('distanceOfFiber', { distance: formatDistance(Math.round(row.meters * 10_000), project.units.distance) })}${t('splices', { splices: row.splices })}.`}
       </Txt>
       {row.budgets.map((budget) => (
         <BudgetBar key={budget.wavelengthNm} budget={budget} />
       ))}
       <Press
-        label={`Look at ${row.label}`}
+        label={t('seeLabel', { label: row.label })}
         look="bare"
         style={{ alignSelf: 'flex-start', paddingHorizontal: 0 }}
         onPress={() =>
@@ -143,7 +156,15 @@ function BudgetBar({ budget }: { budget: CircuitBudget }) {
   const loss = measured ?? made;
   const scale = (width - 2) / Math.max(most, loss + 2 * marginSpread, expected + 2 * spread);
   const over = loss > most;
-  const words = `${wavelengthNm} nm: ${measured === null ? 'calculated' : 'measured'} ${dB(loss)} of ${dB(most)} dB, expected ${dB(expected)} ± ${dB(2 * spread)}; ${margin < 0 ? `${dB(-margin)} dB over` : `${dB(margin)} dB left`}`;
+  const words = t('nmOfDbExpected', {
+    wavelengthNm,
+    measured: measured === null ? 'calculated' : 'measured',
+    loss: dB(loss),
+    most: dB(most),
+    expected: dB(expected),
+    spread: dB(2 * spread),
+    margin: margin < 0 ? t('dbOver', { db: dB(-margin) }) : t('dbLeft', { db: dB(margin) }),
+  });
   return (
     <View onLayout={({ nativeEvent }) => setWidth(Math.max(200, nativeEvent.layout.width))}>
       <Svg width={width} height={20} role="img" aria-label={words}>

@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import Svg, { Circle, Line, Path, Rect } from 'react-native-svg';
 import type { Cause } from '@cordel/core/otdr';
+import { tracesShared as t } from '@cordel/text/pages/traces/shared';
 import { Txt } from '@/ui/Txt';
 import { useInks } from '@/ui/theme';
 
@@ -22,7 +23,7 @@ export function CauseMark({ cause }: { cause: Cause }) {
   const line = { stroke: inks.ink, strokeWidth: 3, fill: 'none' as const };
   const bad = { stroke: inks.accent, strokeWidth: 3, fill: 'none' as const };
   return (
-    <View style={{ width: 62, alignItems: 'center' }} role="img" aria-label={`cause: ${cause}`}>
+    <View style={{ width: 62, alignItems: 'center' }} role="img" aria-label={t('cause', { cause })}>
       <Svg width={56} height={44}>
         {cause === 'break' ? (
           <>

@@ -2,7 +2,6 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { plural } from '@cordel/core';
 import type { Finding } from '@cordel/core/otdr';
 import { commands } from '@cordel/client';
 import {
@@ -12,6 +11,10 @@ import {
   proofMessageText,
   whereText,
 } from '@cordel/text/otdr';
+import { tracesShared as shared } from '@cordel/text/pages/traces/shared';
+import { common } from '@cordel/text/pages/common';
+import { findingsPage as t } from '@cordel/text/pages/traces/FindingsPage';
+import { errorText } from '@cordel/text/record';
 import { outbox } from '@/data/client';
 import { personNow } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
@@ -32,7 +35,7 @@ export function FindingsPage() {
   const router = useRouter();
   const proof = useProof(project.id);
   const page = (children: React.ReactNode) => (
-    <Page title="Findings" above={project.name} back={`/p/${project.id}/ledger`}>
+    <Page title={shared('findings')} above={project.name} back={`/p/${project.id}/ledger`}>
       <ProofTabs />
       {children}
     </Page>
@@ -41,24 +44,25 @@ export function FindingsPage() {
     return page(
       <Waiting
         error={proof.error}
-        retry={<Press label="Try again" look="next" onPress={() => void proof.refetch()} />}
+        retry={
+          <Press label={common('tryAgain')} look="next" onPress={() => void proof.refetch()} />
+        }
       />,
     );
   const { data } = proof;
   if (data.traces === 0)
     return page(
       <Empty
-        title="No traces yet"
+        title={t('noTracesYet')}
         action={
           <Press
-            label="Import traces"
+            label={shared('importTraces')}
             look="next"
             onPress={() => router.push(`/p/${project.id}/ledger/traces` as never)}
           />
         }
       >
-        Findings come from OTDR traces of both ends. The simulated OTDR shoots them without a
-        device.
+        {t('findingsComeFromOtdrTracesOf')}
       </Empty>,
     );
   const bad = data.findings.filter(({ weight }) => weight === 'bad');
@@ -66,19 +70,19 @@ export function FindingsPage() {
   return page(
     <>
       <Txt>
-        <Txt kind="strong">{plural(data.traces, 'trace')}</Txt>
-        {` of ${plural(data.circuits.length, 'circuit')} · `}
+        <Txt kind="strong">{shared('traces', { traces: data.traces })}</Txt>
+        {t('ofCircuits', { circuits: data.circuits.length })}
         <Txt kind="strong" ink={bad.length > 0 ? 'accent' : 'green'}>
-          {bad.length > 0 ? `${bad.length} to repair` : 'nothing to repair'}
+          {bad.length > 0 ? t('badToRepair', { bad: bad.length }) : t('nothingToRepair')}
         </Txt>
-        {data.unplaced > 0 ? ` · ${plural(data.unplaced, 'trace')} that belong nowhere yet` : ''}
+        {data.unplaced > 0 ? t('tracesThatBelongNowhereYet', { traces: data.unplaced }) : ''}
       </Txt>
       <LedgerPart answer={data} />
-      {bad.length > 0 ? <Findings title="To repair" list={bad} /> : null}
+      {bad.length > 0 ? <Findings title={t('toRepair')} list={bad} /> : null}
       {data.corrections.length > 0 ? (
         <View style={{ gap: 8 }}>
           <Txt kind="name" heading={2}>
-            Lengths that are written wrongly
+            {t('lengthsThatAreWrittenWrongly')}
           </Txt>
           {data.corrections
             .map(({ message }) => correctionText(message, project.units))
@@ -90,7 +94,7 @@ export function FindingsPage() {
       {data.problems.length > 0 ? (
         <View style={{ gap: 8 }}>
           <Txt kind="name" heading={2}>
-            Odd about the traces
+            {t('problemsOfTheTraces')}
           </Txt>
           {data.problems.map(({ kind, message }) => (
             <Notice
@@ -102,10 +106,9 @@ export function FindingsPage() {
           ))}
         </View>
       ) : null}
-      {look.length > 0 ? <Findings title="Good to know" list={look} /> : null}
+      {look.length > 0 ? <Findings title={t('goodToKnow')} list={look} /> : null}
       <Txt kind="small" ink="ink2">
-        Distances are sheath, ± two deviations. Before cutting into a cable make sure which it is
-        and that it is dark, by your company’s practice.
+        {t('distancesAreSheathTwoDeviations')}
       </Txt>
     </>,
   );
@@ -118,13 +121,13 @@ function LedgerPart({ answer }: { answer: ProofAnswer }) {
   const [state, setState] = useState('');
   const { fresh, there, held } = answer.ledger;
   const put = async () => {
-    setState('Being put in …');
+    setState(t('beingSaved'));
     const outcome = await outbox.add(
       commands.recordTraceReadings,
-      { projectId: project.id, by: personNow() || 'Traces', at: new Date().toISOString() },
-      `${fresh} figures from traces`,
+      { projectId: project.id, by: personNow() || common('traces'), at: new Date().toISOString() },
+      t('figuresFromTraces', { fresh }),
     );
-    setState('refused' in outcome ? outcome.refused.message : '');
+    setState('refused' in outcome ? errorText(outcome.refused) : '');
     for (const key of ['proof', 'ledger', 'work'])
       void client.invalidateQueries({ queryKey: [key] });
   };
@@ -132,21 +135,26 @@ function LedgerPart({ answer }: { answer: ProofAnswer }) {
     <Leaf style={{ gap: 8 }}>
       {fresh > 0 ? (
         <>
-          <Txt>{`${plural(fresh, 'figure')} of splices ${fresh === 1 ? 'waits' : 'wait'}: one a direction and wavelength. Both directions make the two-way average that decides.`}</Txt>
+          <Txt>
+            {t('figuresOfSplicesOneADirection', {
+              figures: fresh,
+              fresh: fresh === 1 ? 'waits' : 'wait',
+            })}
+          </Txt>
           <Press
-            label={`Put ${plural(fresh, 'figure')} into the Ledger`}
+            label={t('saveFiguresInTheLedger', { figures: fresh })}
             look="next"
             disabled={state !== ''}
             onPress={() => void put()}
           />
         </>
       ) : (
-        <Notice word="In the Ledger." ink="green" live>
-          {`${plural(there, 'figure')} from these traces.`}
+        <Notice word={t('inTheLedger')} ink="green" live>
+          {t('figuresFromTheseTraces', { figures: there })}
         </Notice>
       )}
       {held.map(({ count, why }) => (
-        <Txt key={why}>{`${plural(count, 'figure')} held back: ${why}.`}</Txt>
+        <Txt key={why}>{t('figuresHeldBack', { figures: count, why: t(why) })}</Txt>
       ))}
       {state ? <Txt aria-live="polite">{state}</Txt> : null}
     </Leaf>
@@ -184,7 +192,9 @@ function Findings({ title, list }: { title: string; list: readonly Finding[] }) 
               <Txt>{findingEvidence(finding.message, project.units)}</Txt>
               <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
                 <Press
-                  label={`Look at ${finding.circuits.length > 1 ? 'one of them' : 'the traces'}`}
+                  label={t('seeCircuits', {
+                    circuits: finding.circuits.length > 1 ? t('oneOfThem') : t('theTraces'),
+                  })}
                   onPress={() => {
                     const [cable, fiber] = finding.circuits[0]!.split(' ');
                     router.push(
@@ -194,7 +204,7 @@ function Findings({ title, list }: { title: string; list: readonly Finding[] }) 
                 />
                 {finding.closureId ? (
                   <Press
-                    label="The closure"
+                    label={t('theClosure')}
                     onPress={() =>
                       router.push(`/p/${project.id}/route/${finding.closureId}` as never)
                     }

@@ -1,13 +1,15 @@
 import { usePathname, useRouter } from 'expo-router';
 import { View } from 'react-native';
+import { common } from '@cordel/text/pages/common';
+import { tracesShared as t } from '@cordel/text/pages/traces/shared';
 import { useProjectView } from '@/projects/context';
 import { Press } from '@/ui/Press';
 
 const TABS = [
-  { key: 'traces', label: 'Traces' },
-  { key: 'findings', label: 'Findings' },
-  { key: 'circuit', label: 'Trace view' },
-  { key: 'budget', label: 'Budget' },
+  { key: 'traces', label: common('traces') },
+  { key: 'findings', label: t('findings') },
+  { key: 'circuit', label: t('traceView') },
+  { key: 'budget', label: t('budget') },
 ];
 
 /** The pages of the proof by traces. */

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import Svg, { Circle, Path, Rect } from 'react-native-svg';
 import { type ColourPlace, type FiberAddress, markColour } from '@cordel/core';
-import { addressParts } from '@cordel/text/fiber';
+import { addressParts, ribbonPlaceText } from '@cordel/text/fiber';
 import { useInks } from './theme';
 
 /** A fiber as a cross-section: ring in the tube's colour, disc in the fiber's, a tracer as a notch. */
@@ -60,7 +60,7 @@ export function RibbonBar({
   const inks = useInks();
   const cell = 10;
   return (
-    <View role="img" aria-label={`ribbon of ${colours.length}, place ${marked}`}>
+    <View role="img" aria-label={ribbonPlaceText({ fibers: colours.length, place: marked })}>
       <Svg
         width={width}
         height={(width / 124) * 34}

@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { uiShared as t } from '@cordel/text/pages/ui/shared';
 import { Sheet } from './Sheet';
 import { Txt } from './Txt';
 import { SHORTCUTS } from './keys';
@@ -6,7 +7,7 @@ import { SHORTCUTS } from './keys';
 /** All shortcuts of our own on one sheet. */
 export function HelpSheet({ visible, onClose }: { visible: boolean; onClose(): void }) {
   return (
-    <Sheet title="Keys" visible={visible} onClose={onClose}>
+    <Sheet title={t('keys')} visible={visible} onClose={onClose}>
       {Object.entries(SHORTCUTS).map(([place, shortcuts]) => (
         <View key={place} style={{ gap: 4 }}>
           <Txt kind="strong" heading={3}>

@@ -1,5 +1,7 @@
 import { type ReactNode } from 'react';
 import { View } from 'react-native';
+import { uiShared as t } from '@cordel/text/pages/ui/shared';
+import { errorText } from '@cordel/text/record';
 import { Txt } from './Txt';
 import { type Inks, useInks } from './theme';
 
@@ -57,11 +59,11 @@ export function Empty({
 
 /** What a query shows until it has an answer. */
 export function Waiting({ error, retry }: { error: Error | null; retry?: ReactNode }) {
-  if (!error) return <Txt ink="ink2">Reading …</Txt>;
+  if (!error) return <Txt ink="ink2">{t('reading')}</Txt>;
   return (
     <View style={{ gap: 12 }}>
-      <Notice word="Not reached." ink="accent">
-        {error.message}
+      <Notice word={t('notReached')} ink="accent">
+        {errorText(error)}
       </Notice>
       {retry}
     </View>

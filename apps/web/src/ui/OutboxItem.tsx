@@ -2,6 +2,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { outbox } from '@/data/client';
 import type { Write } from '@cordel/client';
+import { outboxItem as t } from '@cordel/text/pages/ui/OutboxItem';
+import { toldText } from '@cordel/text/record';
 import { Leaf } from './Leaf';
 import { Press } from './Press';
 import { Txt } from './Txt';
@@ -9,13 +11,15 @@ import { saveFile } from './saveFile';
 
 /** How a write stands, in words. */
 function writeStanding({ state, problem, unsafe, unknown, failures }: Write): string {
-  if (unknown)
-    return 'Made by a newer version of this page: it is kept here, and sent once this page is up to date.';
-  if (state === 'refused') return `Not accepted: ${problem}`;
-  if (state === 'set aside') return `Set aside after ${failures} attempts: ${problem}`;
-  if (unsafe)
-    return 'Not safe yet: this device has no room to store it. Keep the page open until it is sent.';
-  return 'Waits to be sent.';
+  if (unknown) return t('madeByANewerVersionOf');
+  if (state === 'refused') return t('notAcceptedProblem', { problem: toldText(problem ?? '') });
+  if (state === 'set aside')
+    return t('setAsideAfterAttempts', {
+      failures: failures ?? 0,
+      problem: toldText(problem ?? ''),
+    });
+  if (unsafe) return t('notSafeYetThisDeviceHas');
+  return t('waitsToBeSent');
 }
 
 /** A write of the outbox: what it holds, a copy of it, and the ways on. */
@@ -34,25 +38,25 @@ export function OutboxItem({ write }: { write: Write }) {
         </Txt>
       ) : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        {done ? <Press label="Send again" onPress={() => void outbox.retry(write.id)} /> : null}
+        {done ? <Press label={t('sendAgain')} onPress={() => void outbox.retry(write.id)} /> : null}
         <Press
-          label={open ? 'Hide what it holds' : 'What it holds'}
+          label={open ? t('hideWhatItHolds') : t('whatItHolds')}
           aria-expanded={open}
           onPress={() => setOpen(!open)}
         />
         <Press
-          label="Save a copy"
+          label={t('saveACopy')}
           icon="download"
           onPress={() => saveFile(`write-${write.id}.json`, text, 'application/json')}
         />
         {dropping ? (
           <Press
-            label="Drop it for good"
+            label={t('dropItForGood')}
             look="next"
             onPress={() => void outbox.discard(write.id)}
           />
         ) : (
-          <Press label="Drop it" onPress={() => setDropping(true)} />
+          <Press label={t('dropIt')} onPress={() => setDropping(true)} />
         )}
       </View>
     </Leaf>

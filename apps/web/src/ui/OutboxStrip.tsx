@@ -2,6 +2,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { outbox, useOutbox } from '@/data/client';
 import type { Write } from '@cordel/client';
+import { outboxStrip as t } from '@cordel/text/pages/ui/OutboxStrip';
+import { toldText } from '@cordel/text/record';
 import { OutboxItem } from './OutboxItem';
 import { Press } from './Press';
 import { Sheet } from './Sheet';
@@ -19,18 +21,18 @@ export function OutboxStrip() {
   const unknown = writes.filter((write) => write.unknown).length;
   const shown = offline || failing || refused + aside + unsafe + unknown > 0;
   const words = [
-    refused > 0 ? `${refused} not accepted` : null,
-    aside > 0 ? `${aside} set aside` : null,
-    unknown > 0 ? `${unknown} kept for a newer version of this page` : null,
-    unsafe > 0 ? `${unsafe} not safe: no room on this device` : null,
+    refused > 0 ? t('refusedNotAccepted', { refused }) : null,
+    aside > 0 ? t('asideSetAside', { aside }) : null,
+    unknown > 0 ? t('keptForANewerVersionOf', { unknown }) : null,
+    unsafe > 0 ? t('notSafeNoRoomOnThis', { unsafe }) : null,
     offline
-      ? `no connection, ${waiting} kept here to send`
+      ? t('noConnectionKeptHereToSend', { waiting })
       : noRoom
-        ? `the server’s disk is full, ${waiting} kept here to send`
+        ? t('theServersDiskIsFullKept', { waiting })
         : failing
-          ? `the server has trouble, ${waiting} kept here to send`
+          ? t('theServerHasTroubleKeptHere', { waiting })
           : waiting > 0
-            ? `${waiting} being sent`
+            ? t('waitingBeingSent', { waiting })
             : null,
   ]
     .filter(Boolean)
@@ -39,24 +41,28 @@ export function OutboxStrip() {
     <>
       {shown ? (
         <View role="status" style={{ backgroundColor: inks.ink }}>
-          <Press look="bare" onPress={() => setOpen(true)} aria-label={`Outbox: ${words}`}>
+          <Press
+            look="bare"
+            onPress={() => setOpen(true)}
+            aria-label={t('outboxState', { state: words })}
+          >
             <Txt style={{ color: inks.leaf, flex: 1 }}>
               {words.charAt(0).toUpperCase() + words.slice(1)}
             </Txt>
             <Txt kind="strong" style={{ color: inks.leaf }}>
-              Show
+              {t('show')}
             </Txt>
           </Press>
         </View>
       ) : null}
-      <Sheet title="Outbox" visible={open} onClose={() => setOpen(false)}>
-        {writes.length === 0 ? <Txt>All is sent.</Txt> : null}
-        {noRoom ? <Txt>{noRoom}</Txt> : null}
+      <Sheet title={t('outbox')} visible={open} onClose={() => setOpen(false)}>
+        {writes.length === 0 ? <Txt>{t('allIsSent')}</Txt> : null}
+        {noRoom ? <Txt>{toldText(noRoom)}</Txt> : null}
         {writes.map((write) => (
           <OutboxItem key={write.id} write={write} />
         ))}
         {offline || failing ? (
-          <Press label="Try now" look="next" onPress={() => void outbox.flush()} />
+          <Press label={t('tryNow')} look="next" onPress={() => void outbox.flush()} />
         ) : null}
       </Sheet>
     </>

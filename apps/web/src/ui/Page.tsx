@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
+import { uiShared as t } from '@cordel/text/pages/ui/shared';
 import { Press } from './Press';
 import { Txt } from './Txt';
 import { SPACE, useInks } from './theme';
@@ -61,7 +62,7 @@ function BackKey({ to }: { to: string }) {
     <Press
       look="bare"
       icon="arrow-left"
-      label="Back"
+      label={t('back')}
       onPress={goBack}
       style={{ paddingHorizontal: 0, marginLeft: -12 }}
     >

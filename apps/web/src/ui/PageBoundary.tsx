@@ -1,6 +1,8 @@
 import { usePathname } from 'expo-router';
 import { Component, type ReactNode } from 'react';
 import { View } from 'react-native';
+import { pageBoundary as t } from '@cordel/text/pages/ui/PageBoundary';
+import { errorText } from '@cordel/text/record';
 import { Notice } from './Notice';
 import { Press } from './Press';
 import { Txt } from './Txt';
@@ -45,15 +47,13 @@ function Failed({ error }: { error: Error }) {
   return (
     <View role="main" style={{ padding: 16, gap: 12 }}>
       <Txt kind="title" heading={1}>
-        {missing ? 'This page is not here yet' : 'This page cannot be shown'}
+        {missing ? t('thisPageIsNotHereYet') : t('thisPageCannotBeShown')}
       </Txt>
-      <Notice word={missing ? 'Not loaded.' : 'Something went wrong.'} ink="accent" live>
-        {missing
-          ? 'It was not opened on this device before, and the server does not give it now: there is no connection, or a newer version took its place.'
-          : error.message}
+      <Notice word={missing ? t('notLoaded') : t('somethingWentWrong')} ink="accent" live>
+        {missing ? t('itWasNotOpenedOnThis') : errorText(error)}
       </Notice>
-      <Txt>What you recorded is kept. The other pages go on.</Txt>
-      <Press label="Load it again" look="next" onPress={() => window.location.reload()} />
+      <Txt>{t('whatYouRecordedIsKeptThe')}</Txt>
+      <Press label={t('loadItAgain')} look="next" onPress={() => window.location.reload()} />
     </View>
   );
 }

@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { uiShared as t } from '@cordel/text/pages/ui/shared';
 import { Txt } from './Txt';
 import { useInks } from './theme';
 
@@ -35,8 +36,8 @@ export function Progress({ label, done, total, children }: ProgressProps) {
 /** So many of so many rows. */
 export const rowWords = (done: number, total: number): string =>
   total === 0
-    ? 'Counting rows'
-    : `${done.toLocaleString('en')} of ${total.toLocaleString('en')} rows`;
+    ? t('countingRows')
+    : t('doneOfTotalRows', { done: done.toLocaleString('en'), total: total.toLocaleString('en') });
 
 export const byteWords = (size: number): string =>
   size < 1_000_000 ? `${Math.ceil(size / 1000)} kB` : `${(size / 1_000_000).toFixed(1)} MB`;

@@ -1,6 +1,7 @@
 import { type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Modal, Portal } from 'react-native-paper';
+import { common } from '@cordel/text/pages/common';
 import { Press } from './Press';
 import { Txt } from './Txt';
 import { useInks } from './theme';
@@ -45,7 +46,7 @@ export function Sheet({ title, visible, onClose, children }: SheetProps) {
             <Txt kind="name" heading={2} style={{ flex: 1 }}>
               {title}
             </Txt>
-            <Press label="Close" look="bare" icon="close" onPress={onClose}>
+            <Press label={common('close')} look="bare" icon="close" onPress={onClose}>
               <></>
             </Press>
           </View>

@@ -2,6 +2,7 @@ import { usePathname, useRouter } from 'expo-router';
 import { type ReactNode, useCallback, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { Icon } from 'react-native-paper';
+import { shell as t } from '@cordel/text/pages/ui/Shell';
 import { HelpSheet } from './HelpSheet';
 import { OutboxStrip } from './OutboxStrip';
 import { Txt } from './Txt';
@@ -10,10 +11,10 @@ import { FONTS, useInks } from './theme';
 import { useWide } from './useWide';
 
 const PLACES = [
-  { key: 'route', label: 'Route', icon: 'sign-direction', letter: 'r' },
-  { key: 'bench', label: 'Bench', icon: 'ray-start-end', letter: 'b' },
-  { key: 'ledger', label: 'Ledger', icon: 'chart-box-outline', letter: 'l' },
-  { key: 'kit', label: 'Kit', icon: 'toolbox-outline', letter: 'k' },
+  { key: 'route', label: t('route'), icon: 'sign-direction', letter: 'r' },
+  { key: 'bench', label: t('bench'), icon: 'ray-start-end', letter: 'b' },
+  { key: 'ledger', label: t('ledger'), icon: 'chart-box-outline', letter: 'l' },
+  { key: 'kit', label: t('kit'), icon: 'toolbox-outline', letter: 'k' },
 ];
 
 /** The four places around a page: a bar under the thumb, or a rail on a wide screen. */
@@ -52,7 +53,7 @@ export function Shell({
   const nav = (
     <View
       role="navigation"
-      aria-label="Places"
+      aria-label={t('places')}
       style={
         wide
           ? { width: 96, borderRightWidth: 2, borderColor: inks.ink, backgroundColor: inks.leaf }
@@ -66,7 +67,7 @@ export function Shell({
     >
       {wide ? (
         <Txt kind="name" style={{ textAlign: 'center', paddingVertical: 18 }}>
-          Cordel
+          {t('cordel')}
         </Txt>
       ) : null}
       {PLACES.map((place) => {
@@ -120,7 +121,7 @@ function PracticeStrip() {
       style={{ backgroundColor: inks.ink, paddingHorizontal: 14, paddingVertical: 4 }}
     >
       <Txt style={{ color: inks.leaf, fontFamily: FONTS.bold, fontSize: 15, lineHeight: 20 }}>
-        Practice only: figures may be simulated
+        {t('practiceOnlyFiguresMayBeSimulated')}
       </Txt>
     </View>
   );

@@ -1,4 +1,5 @@
 import { useEffect } from 'react';
+import { keys as t } from '@cordel/text/pages/ui/keys';
 
 /** A shortcut of our own, as the help sheet lists it. */
 export interface Shortcut {
@@ -8,22 +9,22 @@ export interface Shortcut {
 
 export const SHORTCUTS: Record<string, Shortcut[]> = {
   Everywhere: [
-    { keys: 'g r', does: 'go to the Route' },
-    { keys: 'g b', does: 'go to the Bench' },
-    { keys: 'g l', does: 'go to the Ledger' },
-    { keys: 'g k', does: 'go to the Kit' },
-    { keys: '?', does: 'show this sheet' },
-    { keys: 'Esc', does: 'close a sheet' },
+    { keys: 'g r', does: t('goToTheRoute') },
+    { keys: 'g b', does: t('goToTheBench') },
+    { keys: 'g l', does: t('goToTheLedger') },
+    { keys: 'g k', does: t('goToTheKit') },
+    { keys: '?', does: t('showThisSheet') },
+    { keys: t('esc'), does: t('closeASheet') },
   ],
   Bench: [
-    { keys: '0 to 9 and .', does: 'type the loss; 2 is 0.02 dB' },
-    { keys: '-', does: 'turn the sign of a reading' },
-    { keys: 'Enter', does: 'keep, next' },
-    { keys: 'r', does: 'record and redo' },
-    { keys: 's', does: 'skip with a reason' },
-    { keys: 'u', does: 'undo the last entry' },
+    { keys: t('digitsAndPoint'), does: t('typeTheLoss') },
+    { keys: '-', does: t('turnTheSignOfAReading') },
+    { keys: t('enter'), does: t('saveNext') },
+    { keys: 'r', does: t('recordAndRedo') },
+    { keys: 's', does: t('skipWithAReason') },
+    { keys: 'u', does: t('undoTheLastEntry') },
   ],
-  Ledger: [{ keys: '/', does: 'search' }],
+  Ledger: [{ keys: '/', does: t('search') }],
 };
 
 /** Whether keys are text where they are pressed: fields, and editors that draw their own. */

@@ -1,4 +1,6 @@
 import type { ClosureRow } from '@cordel/core';
+import { uiShared as t } from '@cordel/text/pages/ui/shared';
+import { common } from '@cordel/text/pages/common';
 
 export type StageState = 'done' | 'under way' | 'to come';
 
@@ -21,9 +23,9 @@ export function stagesOf(
   const spliced = row.total > 0 && row.done === row.due;
   const judged = row.measured + row.failed;
   return [
-    { name: 'Plan', state: row.total > 0 ? 'done' : 'to come' },
+    { name: t('plan'), state: row.total > 0 ? 'done' : 'to come' },
     {
-      name: 'Open',
+      name: t('open'),
       state:
         spliced || (opening.steps > 0 && opening.done === opening.steps)
           ? 'done'
@@ -31,10 +33,10 @@ export function stagesOf(
             ? 'under way'
             : 'to come',
     },
-    { name: 'Splice', state: spliced ? 'done' : row.done > 0 ? 'under way' : 'to come' },
-    { name: 'Close', state: row.closing },
+    { name: common('splice'), state: spliced ? 'done' : row.done > 0 ? 'under way' : 'to come' },
+    { name: common('close'), state: row.closing },
     {
-      name: 'Prove',
+      name: t('prove'),
       state:
         row.verdict === 'pass' || row.verdict === 'accepted'
           ? 'done'

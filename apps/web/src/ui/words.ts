@@ -7,6 +7,7 @@ import {
   formatMean,
 } from '@cordel/core';
 import { groupVerdictText } from '@cordel/text/loss/states';
+import { words as t } from '@cordel/text/pages/ui/words';
 import type { Inks } from './theme';
 
 export const STATE_INKS: Record<SpliceState, keyof Inks> = {
@@ -28,26 +29,31 @@ export function groupWords(row: RollUp & Partial<Pick<ClosureRow, 'traysOver'>>)
   words: string;
   ink: keyof Inks;
 } {
-  if (row.total === 0) return { words: 'no plan yet', ink: 'ink2' };
-  if (row.redo > 0) return { words: `${row.redo} to redo`, ink: 'accent' };
+  if (row.total === 0) return { words: t('noPlanYet'), ink: 'ink2' };
+  if (row.redo > 0) return { words: t('redoToRedo', { redo: row.redo }), ink: 'accent' };
   const trays = row.traysOver ?? [];
   if (row.verdict === 'fail' && trays.length > 0)
-    return { words: `mean of tray ${trays.join(', ')} over`, ink: 'accent' };
+    return { words: t('meanOfTrayOver', { trays: trays.join(', ') }), ink: 'accent' };
   if (row.verdict === 'fail')
-    return { words: row.meanOver ? 'mean over limit' : 'fail', ink: 'accent' };
+    return { words: row.meanOver ? t('meanOverLimit') : 'fail', ink: 'accent' };
   if (row.verdict === 'open' && row.open === 0)
-    return { words: `${row.skipped} skipped`, ink: 'ink' };
+    return { words: t('skipped', { skipped: row.skipped }), ink: 'ink' };
   if (row.verdict === 'open') return { words: row.done === 0 ? 'planned' : 'splicing', ink: 'ink' };
-  if (row.verdict === 'provisional') return { words: 'to be measured', ink: 'ink' };
+  if (row.verdict === 'provisional') return { words: t('toBeMeasured'), ink: 'ink' };
   return { words: groupVerdictText(row.verdict), ink: row.verdict === 'pass' ? 'green' : 'ink2' };
 }
 
 /** Worst, mean and how they are known, such as `worst 0.08 · mean 0.04 dB · two-way`. */
 export function lossWords(row: RollUp): string {
-  if (row.maxHalf === null || row.figures === 0) return 'no loss yet';
+  if (row.maxHalf === null || row.figures === 0) return t('noLossYet');
   const grade = row.grade === 'estimate' ? 'estimates' : row.grade;
   const made = row.simulated > 0 ? ' · simulated' : '';
-  return `worst ${formatMean(row.maxHalf, 1)} · mean ${formatMean(row.sumHalf, row.figures)} dB · ${grade}${made}`;
+  return t('worstMeanDb', {
+    worst: formatMean(row.maxHalf, 1),
+    mean: formatMean(row.sumHalf, row.figures),
+    grade: grade ?? '',
+    made,
+  });
 }
 
 export const gradeWord = (rank: number | null): string =>

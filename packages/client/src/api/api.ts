@@ -45,7 +45,4 @@ export async function answerOf<Data>(asked: Promise<{ data?: Data }>): Promise<D
   return data;
 }
 
-const unknownAnswer = () =>
-  new UnknownAnswer(
-    'What answers here is not this server: a network may ask you to sign in first. What you record is kept on this device.',
-  );
+const unknownAnswer = () => new UnknownAnswer({ code: 'otherServer' });

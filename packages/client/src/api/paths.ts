@@ -1894,6 +1894,13 @@ export interface paths {
                                 /** Format: date-time */
                                 at: string;
                                 point: string;
+                                read?: {
+                                    code: string;
+                                    parameters: {
+                                        [key: string]: unknown;
+                                    };
+                                    text: string;
+                                };
                                 /** @enum {string} */
                                 verdict: "good" | "bad" | "waived";
                                 why: string | null;
@@ -2031,6 +2038,13 @@ export interface paths {
                                 role: "technician" | "lead";
                                 digest: string;
                                 strokes: number[][];
+                                read?: {
+                                    code: string;
+                                    parameters: {
+                                        [key: string]: unknown;
+                                    };
+                                    text: string;
+                                }[];
                             })[];
                             photos: {
                                 /** Format: uuid */
@@ -2176,6 +2190,13 @@ export interface paths {
                             /** Format: date-time */
                             at: string;
                             point: string;
+                            read?: {
+                                code: string;
+                                parameters: {
+                                    [key: string]: unknown;
+                                };
+                                text: string;
+                            };
                             /** @enum {string} */
                             verdict: "good" | "bad" | "waived";
                             why: string | null;
@@ -2313,6 +2334,13 @@ export interface paths {
                             role: "technician" | "lead";
                             digest: string;
                             strokes: number[][];
+                            read?: {
+                                code: string;
+                                parameters: {
+                                    [key: string]: unknown;
+                                };
+                                text: string;
+                            }[];
                         })[];
                     };
                 };
@@ -3833,6 +3861,13 @@ export interface paths {
                                     /** Format: date-time */
                                     at: string;
                                     point: string;
+                                    read?: {
+                                        code: string;
+                                        parameters: {
+                                            [key: string]: unknown;
+                                        };
+                                        text: string;
+                                    };
                                     /** @enum {string} */
                                     verdict: "good" | "bad" | "waived";
                                     why: string | null;
@@ -3970,6 +4005,13 @@ export interface paths {
                                     role: "technician" | "lead";
                                     digest: string;
                                     strokes: number[][];
+                                    read?: {
+                                        code: string;
+                                        parameters: {
+                                            [key: string]: unknown;
+                                        };
+                                        text: string;
+                                    }[];
                                 };
                             } | {
                                 /** @enum {string} */
@@ -6650,7 +6692,8 @@ export interface paths {
                                 there: number;
                                 held: {
                                     count: number;
-                                    why: string;
+                                    /** @enum {string} */
+                                    why: "filesInDoubt" | "shotBeforeSplice" | "lossTooLarge";
                                 }[];
                             };
                         };
@@ -7404,7 +7447,7 @@ export interface paths {
                         pulseNs: number;
                         averages: number;
                         /** @default [] */
-                        faults?: ("launch fiber left in" | "wrong group index" | "range too short" | "not plugged in" | "broken half way")[];
+                        faults?: ("launchFiberIncluded" | "wrongGroupIndex" | "rangeTooShort" | "unplugged" | "brokenHalfway")[];
                     };
                 };
             };
@@ -8314,6 +8357,13 @@ export interface paths {
                             /** Format: date-time */
                             at: string;
                             point: string;
+                            read?: {
+                                code: string;
+                                parameters: {
+                                    [key: string]: unknown;
+                                };
+                                text: string;
+                            };
                             /** @enum {string} */
                             verdict: "good" | "bad" | "waived";
                             why: string | null;
@@ -8451,6 +8501,13 @@ export interface paths {
                             role: "technician" | "lead";
                             digest: string;
                             strokes: number[][];
+                            read?: {
+                                code: string;
+                                parameters: {
+                                    [key: string]: unknown;
+                                };
+                                text: string;
+                            }[];
                         })[];
                         /** @default [] */
                         photos?: {

@@ -1,17 +1,29 @@
+import type { Told } from '@cordel/core';
+
 /** A place in what was sent, and what would be right there. */
 export interface ProblemPlace {
   place: string;
   detail: string;
 }
 
+/** Why a request failed: what the server said, or a message that the page puts into words. */
+class RequestError extends Error {
+  readonly told: Told;
+
+  constructor(told: Told) {
+    super(typeof told === 'string' ? told : told.code);
+    this.told = told;
+  }
+}
+
 /** The server understood a request and refused it, in its own words: the same one is refused again. */
-export class Refused extends Error {
+export class Refused extends RequestError {
   override name = 'Refused';
   readonly status: number;
   readonly errors: readonly ProblemPlace[];
 
-  constructor(status: number, message: string, errors: readonly ProblemPlace[] = []) {
-    super(message);
+  constructor(status: number, told: Told, errors: readonly ProblemPlace[] = []) {
+    super(told);
     this.status = status;
     this.errors = errors;
   }
@@ -24,28 +36,28 @@ const CHANGED_MEANWHILE = 412;
 export const isConflict = ({ status }: Refused): boolean => status === CHANGED_MEANWHILE;
 
 /** The server failed over a request: the same one may fail again. */
-export class ServerFailed extends Error {
+export class ServerFailed extends RequestError {
   override name = 'ServerFailed';
   readonly status: number;
 
   constructor(status: number) {
-    super(`The server failed over it (${status}).`);
+    super({ code: 'serverFailed', status });
     this.status = status;
   }
 }
 
 /** The server has no room: the same request goes through once it has. */
-export class NoRoom extends Error {
+export class NoRoom extends RequestError {
   override name = 'NoRoom';
 }
 
 /** The server could not be reached; the same request may go through later. */
-export class Unreached extends Error {
+export class Unreached extends RequestError {
   override name = 'Unreached';
 }
 
 /** Somebody stopped it. */
-export class Stopped extends Error {
+export class Stopped extends RequestError {
   override name = 'Stopped';
 }
 
@@ -71,16 +83,12 @@ interface ProblemDocument {
  */
 export async function problemOf(response: Response): Promise<Error> {
   const { status } = response;
-  if (NO_SERVER.includes(status))
-    return new Unreached(`The server does not answer (${status}). It will be tried again.`);
+  if (NO_SERVER.includes(status)) return new Unreached({ code: 'noAnswer', status });
   if (status >= 500 && status !== NO_ROOM) return new ServerFailed(status);
   const problem = (await response.json().catch(() => null)) as ProblemDocument | null;
-  if (status === NO_ROOM) return new NoRoom(problem?.detail ?? 'The server has no room.');
-  return new Refused(status, problem?.detail ?? `The server refused (${status}).`, problem?.errors);
+  if (status === NO_ROOM) return new NoRoom(problem?.detail ?? { code: 'noRoom' });
+  return new Refused(status, problem?.detail ?? { code: 'refused', status }, problem?.errors);
 }
 
 /** The network did not carry a request. */
-export const unreached = (): Unreached =>
-  new Unreached(
-    'The server does not answer. What you record is kept on this device and sent later.',
-  );
+export const unreached = (): Unreached => new Unreached({ code: 'unreached' });

@@ -154,7 +154,7 @@ describe('the outbox', () => {
     expect(await failing).toMatchObject({ refused: { status: 500 } });
     expect(await next).toEqual({ answer: {} });
     expect(outbox.snapshot().writes).toMatchObject([
-      { label: 'write 1', state: 'set aside', problem: 'The server failed over it (500).' },
+      { label: 'write 1', state: 'set aside', problem: { code: 'serverFailed', status: 500 } },
     ]);
     await outbox.retry(outbox.snapshot().writes[0]!.id);
     await until(() => outbox.snapshot().writes.length === 0);
@@ -330,7 +330,10 @@ describe('what other versions of the page left', () => {
     await stored('cordel-outbox', { id, ...old, state: 'waiting' });
     const outbox = await open(server);
     await until(() => outbox.snapshot().writes[0]?.state === 'refused');
-    expect(outbox.snapshot().writes[0]!.problem).toContain('entries[0].id');
+    expect(outbox.snapshot().writes[0]!.problem).toEqual({
+      code: 'outdatedWrite',
+      place: 'entries.0.id',
+    });
     expect(server.sent).toEqual([]);
   });
 

@@ -1,5 +1,5 @@
 import { v7 as uuid } from 'uuid';
-import { z } from 'zod';
+import type { Told } from '@cordel/core';
 import type { Api } from '../api/api.ts';
 import { NoRoom, Refused, ServerFailed } from '../api/problems.ts';
 import type { Command } from '../commands/command.ts';
@@ -13,7 +13,7 @@ export interface OutboxState {
   /** True while the server answers, and fails. */
   failing: boolean;
   /** Why nothing is taken in for now, where the server's disk is full. */
-  noRoom?: string | undefined;
+  noRoom?: Told | undefined;
   /** True until what an earlier page left has been read. */
   loading: boolean;
 }
@@ -169,14 +169,14 @@ export class Outbox {
       if (error instanceof ServerFailed) return this.failed(write, error);
       if (error instanceof NoRoom) {
         // No fault of this write: all of them wait.
-        this.later({ offline: false, failing: true, noRoom: error.message });
+        this.later({ offline: false, failing: true, noRoom: error.told });
         return false;
       }
       if (!(error instanceof Refused)) {
         this.later({ offline: true });
         return false;
       }
-      await this.change({ ...write, state: 'refused', problem: error.message });
+      await this.change({ ...write, state: 'refused', problem: error.told });
       this.set({ offline: false, failing: false });
       this.settle(write.id, { refused: error, writeId: write.id });
       return true;
@@ -187,7 +187,11 @@ export class Outbox {
   private async send({ command: name, input }: Write): Promise<unknown> {
     const command = this.options.commands.get(name)!;
     const read = command.schema.safeParse(input);
-    if (!read.success) throw new Refused(422, z.prettifyError(read.error));
+    if (!read.success)
+      throw new Refused(422, {
+        code: 'outdatedWrite',
+        place: read.error.issues[0]!.path.join('.'),
+      });
     return command.send(this.options.api, read.data);
   }
 
@@ -199,11 +203,11 @@ export class Outbox {
       this.later({ offline: false, failing: true });
       return false;
     }
-    await this.change({ ...write, failures, state: 'set aside', problem: error.message });
+    await this.change({ ...write, failures, state: 'set aside', problem: error.told });
     this.failures = 0;
     this.set({ offline: false, failing: false });
     this.settle(write.id, {
-      refused: new Refused(error.status, error.message),
+      refused: new Refused(error.status, error.told),
       writeId: write.id,
     });
     return true;

@@ -1,3 +1,4 @@
+import type { Told } from '@cordel/core';
 import type { Command } from '../commands/command.ts';
 
 /** A command on its way to the server. Its id sorts by when it was made. */
@@ -14,7 +15,7 @@ export interface Write<Input = unknown> {
   /** `set aside`: the server failed over it again and again; it waits for a person. */
   state: 'waiting' | 'refused' | 'set aside';
   /** Why the server refused it, or how it failed. */
-  problem?: string | undefined;
+  problem?: Told | undefined;
   /** How often the server failed over it. */
   failures?: number;
   /** True while it is in this page's memory alone: the device's storage is full or forbidden. */

@@ -1,5 +1,5 @@
 import { type NumberProblem, readNumber } from '../measure/number.ts';
-import type { SchemaIssue } from '../record/message.ts';
+import type { SchemaIssue } from '../record/issue.ts';
 import { matchTitles } from '../record/titles.ts';
 import { z } from 'zod';
 import {

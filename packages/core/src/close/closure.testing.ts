@@ -1,6 +1,6 @@
 import { enteringCable } from '../prep/assembly.ts';
 import { BUILT_IN_HARDWARE } from '../prep/hardware.ts';
-import type { ClosingEntry, EntryOf } from '../record/closing.ts';
+import type { ClosingEntry, EntryOf, ReadWords } from '../record/closing.ts';
 import type { CableEntry } from '../record/hardware.ts';
 import type { ClosingSplice, ClosingView } from './points.ts';
 
@@ -82,7 +82,7 @@ export function closingEntry<Kind extends ClosingEntry['kind']>(
 export const said = (
   point: string,
   verdict: 'good' | 'bad' | 'waived' = 'good',
-  part: { at?: string; why?: string; slots?: number[] } = {},
+  part: { at?: string; why?: string; slots?: number[]; read?: ReadWords } = {},
 ) => closingEntry('point', { point, verdict, why: null, slots: [], photos: [], ...part });
 
 export const visited = (

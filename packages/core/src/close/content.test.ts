@@ -40,6 +40,16 @@ describe('what is signed', () => {
     expect(sealRecord(changed).digest).not.toBe(digest);
   });
 
+  it('is other where a point was ticked under other words', () => {
+    const read = (text: string) => ({ code: 'facesClean', parameters: {}, text });
+    const ticked = said('faces', 'good', { read: read('Both sealing faces clean and dry') });
+    const digestWith = (entry: typeof ticked) => sealRecord({ ...record, closing: [entry] }).digest;
+    expect(digestWith({ ...ticked })).toBe(digestWith(ticked));
+    expect(digestWith({ ...ticked, read: read('One sealing face clean') })).not.toBe(
+      digestWith(ticked),
+    );
+  });
+
   it('is the same for the lead as for the technician, whose signature stands under it', () => {
     const entries = [visited(), said('tray:1')];
     expect(entriesToSign([...entries, signedBy('technician')])).toEqual(entries);

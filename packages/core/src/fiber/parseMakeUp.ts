@@ -1,5 +1,5 @@
 import { GROUP_SIZE, type MakeUp, makeUpSchema } from '../record/cable.ts';
-import type { SchemaIssue } from '../record/message.ts';
+import type { SchemaIssue } from '../record/issue.ts';
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
 
 /** Fibers a tube has where a count alone is written (common practice, no source). */

@@ -81,12 +81,15 @@ describe('a scheme', () => {
     const twice = { ...tia, colours: tia.colours.map((colour) => ({ ...colour })) };
     twice.colours[3]!.name = 'blue';
     const read = schemeSchema.safeParse(twice);
-    expect(read.error?.issues[0]).toMatchObject({ path: ['colours', 3, 'name'] });
-    expect(read.error?.issues[0]?.message).toMatch(/stands for place 1 already/);
+    expect(read.error?.issues[0]).toMatchObject({
+      path: ['colours', 3, 'name'],
+      message: 'colourTwice',
+      params: { word: 'blue', place: 1 },
+    });
   });
 
   it('refuses colours that no screen can draw', () => {
     const bad = { ...tia, colours: [{ ...tia.colours[0]!, hex: 'blue' }, ...tia.colours.slice(1)] };
-    expect(schemeSchema.safeParse(bad).error?.issues[0]?.message).toMatch(/#RRGGBB/);
+    expect(schemeSchema.safeParse(bad).error?.issues[0]?.message).toBe('colourHexWrong');
   });
 });

@@ -28,8 +28,8 @@ it('multimode fiber and G.655 have none at 1310 nm', () => {
 });
 
 it.each([
-  ['9.2 in place of 920', { mfd: 9.2 }, /hundredths/],
-  ['a field of 30 um', { mfd: 3000 }, /at most 15 um/],
+  ['9.2 in place of 920', { mfd: 9.2 }, /modeFieldNotWhole/],
+  ['a field of 30 um', { mfd: 3000 }, /modeFieldTooLarge/],
   ['a coating of 300 um', { coating: 300 }, /./],
 ])('refuses %s', (_, part, message) =>
   expect(glassSchema.safeParse({ ...glass('G.652.D'), ...part }).error?.issues[0]?.message).toMatch(

@@ -1,6 +1,6 @@
 import { cutText } from '../record/cutText.ts';
 import { z } from 'zod';
-import type { SchemaIssue } from '../record/message.ts';
+import type { SchemaIssue } from '../record/issue.ts';
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
 import type { Position, RouteLine } from '../record/position.ts';
 import { type Along, alongLine } from './geodesic.ts';

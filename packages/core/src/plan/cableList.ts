@@ -1,6 +1,6 @@
 import { MOST_FIBERS } from '../record/basics.ts';
 import { type MakeUp, cableNameSchema, makeUpSchema } from '../record/cable.ts';
-import type { SchemaIssue } from '../record/message.ts';
+import type { SchemaIssue } from '../record/issue.ts';
 import { readNumber } from '../measure/number.ts';
 import type { Table } from '../record/csv.ts';
 import { type TitledTable, matchTitles } from '../record/titles.ts';

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { issue } from './issue.ts';
 
 /** A loss as it is expected and how far it spreads, thousandths of a dB. */
 const lossSchema = z.object({
@@ -11,7 +12,7 @@ const lossSchema = z.object({
 export const budgetSchema = z.object({
   glass: z
     .array(lossSchema.extend({ wavelengthNm: z.int().min(600).max(1700) }))
-    .min(1, 'Name the glass at one wavelength at least.')
+    .min(1, issue('attenuationMissing'))
     .max(8),
   /** A splice nobody has made yet. */
   splice: lossSchema,

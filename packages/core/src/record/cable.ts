@@ -2,12 +2,10 @@ import { z } from 'zod';
 import { MOST_FIBERS, idSchema } from './basics.ts';
 import { USUAL_RUN, cableRunSchema } from './cableRun.ts';
 import { USUAL_GLASS, glassSchema } from './fiberType.ts';
+import { issue } from './issue.ts';
 
-const count = (most: number, what: string) =>
-  z
-    .int(`${what} must be a whole number.`)
-    .min(1, `${what} must be at least 1.`)
-    .max(most, `${what} can be at most ${most}.`);
+const count = (most: number) =>
+  z.int(issue('countNotWhole')).min(1, issue('countTooSmall')).max(most, issue('countTooLarge'));
 
 /**
  * How a cable is made up.
@@ -19,22 +17,22 @@ const count = (most: number, what: string) =>
 const makeUpKinds = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('loose-tube'),
-    tubes: count(144, 'Tubes'),
-    fibersPerTube: count(24, 'Fibers a tube'),
+    tubes: count(144),
+    fibersPerTube: count(24),
   }),
   z.object({
     kind: z.literal('grouped-tube'),
-    tubes: count(144, 'Tubes'),
-    groupsPerTube: count(4, 'Groups a tube'),
+    tubes: count(144),
+    groupsPerTube: count(4),
   }),
-  z.object({ kind: z.literal('ribbon'), ribbons: count(576, 'Ribbons') }),
-  z.object({ kind: z.literal('drop'), fibers: count(24, 'Fibers') }),
+  z.object({ kind: z.literal('ribbon'), ribbons: count(576) }),
+  z.object({ kind: z.literal('drop'), fibers: count(24) }),
 ]);
 
 export type MakeUp = z.infer<typeof makeUpKinds>;
 
 export const makeUpSchema = makeUpKinds.refine((makeUp) => fiberCount(makeUp) <= MOST_FIBERS, {
-  error: `A cable has at most ${MOST_FIBERS} fibers.`,
+  error: issue('fibersTooMany'),
 });
 
 /** Fibers in a binder group and in a ribbon. */
@@ -57,8 +55,8 @@ export function fiberCount(makeUp: MakeUp): number {
 export const cableNameSchema = z
   .string()
   .trim()
-  .min(1, 'Name the cable.')
-  .max(40, 'Keep the cable’s name to 40 characters.');
+  .min(1, issue('cableNameMissing'))
+  .max(40, issue('cableNameTooLong'));
 
 export const cableSchema = z.object({
   id: idSchema,

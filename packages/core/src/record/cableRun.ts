@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { idSchema } from './basics.ts';
+import { issue } from './issue.ts';
 
 /** Tenths of a millimeter, up to 1 000 km. */
-const length = z.int('A length is a whole number of tenths of a millimeter.').min(0).max(1e10);
+const length = z.int(issue('lengthNotWhole')).min(0).max(1e10);
 
 /**
  * How a cable runs, so that meters of fiber can be told from meters of sheath. Lengths in tenths of a
@@ -11,15 +12,15 @@ const length = z.int('A length is a whole number of tenths of a millimeter.').mi
 export const cableRunSchema = z.object({
   /** Fiber in a length of sheath, in ten-thousandths: 10 050 is half a percent more. */
   helix: z
-    .int('A helix factor has at most four decimals.')
-    .min(9900, 'Fiber is not shorter than its sheath: at least 0.99.')
-    .max(11_000, 'At most 1.1.'),
+    .int(issue('helixTooFine'))
+    .min(9900, issue('helixTooSmall'))
+    .max(11_000, issue('helixTooLarge')),
   /** Length marks on the sheath where the cable enters closures; they may run up or down. */
   marks: z.array(z.object({ closureId: idSchema, mark: length })).max(200),
   /** The end that no closure has: a rack, a terminal, a house. */
   end: z
     .object({
-      name: z.string().trim().min(1, 'Name the end.').max(80),
+      name: z.string().trim().min(1, issue('endNameMissing')).max(80),
       /** Distance along the route; null while unknown. */
       distance: length.nullable(),
       mark: length.nullable(),

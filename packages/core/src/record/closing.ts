@@ -3,6 +3,7 @@ import { MOST_FIBERS, idSchema, personSchema, reasonSchema, timeSchema } from '.
 import { airSchema } from './instrumentLog.ts';
 import { originSchema } from './origin.ts';
 import { gaugeUnitSchema } from './units.ts';
+import { type SchemaCode, issue } from './issue.ts';
 
 /** Why a crew comes to a closure. All but the first come back to one that was closed before. */
 export const PURPOSES = ['build', 'mend', 'new drop', 'cut-over', 'look'] as const;
@@ -14,9 +15,9 @@ export type BubblesSeen = (typeof BUBBLES_SEEN)[number];
 
 /** Over the air outside, in pascals: up to 70 kPa, as no closure is tested higher. */
 const gaugePa = z
-  .int('A pressure is a whole number of pascals.')
-  .min(-5000, 'A gauge never shows so far below zero: check its unit and its zero.')
-  .max(70_000, 'No closure is tested over 70 kPa: check the unit of the gauge.');
+  .int(issue('pressureNotWhole'))
+  .min(-5000, issue('gaugeTooLow'))
+  .max(70_000, issue('gaugeTooHigh'));
 
 const key = z.string().trim().min(1).max(80);
 
@@ -29,6 +30,14 @@ const entry = {
   at: timeSchema,
 };
 
+/** Words as a person read them, with the message that they were made of. Left out in records of before. */
+const readSchema = z.object({
+  code: z.string().min(1).max(60),
+  parameters: z.record(z.string().max(60), z.unknown()),
+  text: z.string().trim().min(1).max(600),
+});
+export type ReadWords = z.infer<typeof readSchema>;
+
 /** A line drawn by a finger: x and y in turn, thousandths of the field's width and height. */
 const strokeSchema = z.array(z.int().min(0).max(1000)).min(2).max(4000);
 
@@ -36,7 +45,7 @@ const strokeSchema = z.array(z.int().min(0).max(1000)).min(2).max(4000);
  * What is done at a closure between opening and hand-over; appended, never changed.
  * - `visit`: a crew is there; whatever follows belongs to it until the next visit.
  * - `leave`: what was done, in words.
- * - `point`: a point of the closing list was looked at; the last word on it counts.
+ * - `point`: a point of the closing list was checked, as it was read; the last word on it counts.
  * - `round`: air was let in for a pressure test, up to so much; `gauge`, `bubbles`, `mend` and `release`
  *   belong to it.
  * - `cut-over`: the order in which live fibers are cut over; `circuit` says when one went down and came back.
@@ -57,12 +66,13 @@ export const closingEntrySchema = z
     z.object({
       kind: z.literal('leave'),
       ...entry,
-      done: z.string().trim().min(1, 'Say what was done.').max(1000),
+      done: z.string().trim().min(1, issue('doneMissing')).max(1000),
     }),
     z.object({
       kind: z.literal('point'),
       ...entry,
       point: key,
+      read: readSchema.optional(),
       verdict: z.enum(['good', 'bad', 'waived']),
       why: reasonSchema.nullable(),
       /** Slots of a tray that are not as they should be. */
@@ -102,7 +112,7 @@ export const closingEntrySchema = z
       ...entry,
       roundId: idSchema,
       /** Ports and seams that were looked at. */
-      places: z.array(key).min(1, 'Name the places that were looked at.').max(60),
+      places: z.array(key).min(1, issue('placesMissing')).max(60),
       /** What was seen there; `not checked` takes a mark back. The last word on a place counts. */
       seen: z.enum(BUBBLES_SEEN),
     }),
@@ -117,7 +127,7 @@ export const closingEntrySchema = z
       ...entry,
       roundId: idSchema,
       place: key,
-      what: z.string().trim().min(1, 'Say what was mended.').max(300),
+      what: z.string().trim().min(1, issue('repairMissing')).max(300),
     }),
     z.object({
       kind: z.literal('cut-over'),
@@ -154,19 +164,21 @@ export const closingEntrySchema = z
       ...entry,
       role: z.enum(['technician', 'lead']),
       /** SHA-256 of the closure's record in canonical form, as hexadecimal digits. */
-      digest: z.string().regex(/^[0-9a-f]{64}$/, 'A digest is 64 hexadecimal digits.'),
-      strokes: z.array(strokeSchema).min(1, 'Sign in the field.').max(60),
+      digest: z.string().regex(/^[0-9a-f]{64}$/, issue('notSha256')),
+      strokes: z.array(strokeSchema).min(1, issue('signatureMissing')).max(60),
+      /** What the person was shown, line by line. */
+      read: z.array(readSchema).max(1000).optional(),
     }),
   ])
   .superRefine((value, context) => {
-    const complain = (path: string, message: string) =>
+    const complain = (path: string, message: SchemaCode) =>
       context.addIssue({ code: 'custom', path: [path], message });
     if (value.kind === 'visit' && value.purpose !== 'build' && value.why === null)
-      complain('why', 'Say why the closure is opened again.');
+      complain('why', 'reopeningReasonMissing');
     if (value.kind === 'point' && value.verdict === 'waived' && value.why === null)
-      complain('why', 'A point is waived with a reason.');
+      complain('why', 'waiverReasonMissing');
     if (value.kind === 'round' && value.targetPa > value.limitPa)
-      complain('targetPa', 'The test pressure lies above the limit of the closure.');
+      complain('targetPa', 'targetOverLimit');
   });
 
 export type ClosingEntry = z.infer<typeof closingEntrySchema>;
@@ -186,7 +198,7 @@ export const photoSchema = z.object({
   height: z.int().min(1).max(PHOTO_SIDE),
   bytes: z
     .base64('The bytes of a photo are base 64.')
-    .max(Math.ceil((PHOTO_BYTES * 4) / 3) + 4, 'A photo is kept with at most 700 kB.'),
+    .max(Math.ceil((PHOTO_BYTES * 4) / 3) + 4, issue('photoTooLarge')),
 });
 
 export type Photo = z.infer<typeof photoSchema>;

@@ -1,15 +1,16 @@
 import { z } from 'zod';
 import { idSchema, nameSchema } from './basics.ts';
 import { positionSchema } from './position.ts';
+import { issue } from './issue.ts';
 
 /** Places a tray has for single-fiber sleeves and for mass (ribbon) sleeves. */
 export const trayCapacitySchema = z.object({
-  single: z.int().min(0, 'Cannot be negative.').max(96, 'At most 96 places.'),
-  mass: z.int().min(0, 'Cannot be negative.').max(24, 'At most 24 places.'),
+  single: z.int().min(0, issue('negative')).max(96, issue('over96Places')),
+  mass: z.int().min(0, issue('negative')).max(24, issue('over24Places')),
 });
 
 export const traySchema = trayCapacitySchema.extend({
-  number: z.int().min(1, 'Trays count from 1.').max(200, 'At most 200 trays.'),
+  number: z.int().min(1, issue('trayBelowOne')).max(200, issue('over200Trays')),
 });
 
 export const closureSchema = z.object({
@@ -19,7 +20,7 @@ export const closureSchema = z.object({
   /** Place in the list as it was written, used where distances are missing. */
   ordinal: z.int().min(0),
   /** Distance along the route from its start, in tenths of a millimeter; null while unknown. */
-  distance: z.int().min(0, 'A distance cannot be negative.').max(1e11).nullable(),
+  distance: z.int().min(0, issue('distanceNegative')).max(1e11).nullable(),
   /** The closure this one branches off from, or null on the main route. */
   branchOf: idSchema.nullable(),
   /** Where it stands on the ground; null while unknown. */

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema } from './basics.ts';
+import { DOCUMENT_VERSION, idSchema } from './basics.ts';
 import { cableSchema } from './cable.ts';
 import { closingEntrySchema, photoSchema, signedRecordSchema } from './closing.ts';
 import { closureSchema } from './closure.ts';
@@ -14,11 +14,9 @@ import { spliceSchema } from './splice.ts';
 import { keptTraceSchema, tracePlaceSchema } from './trace.ts';
 import { keptRecordSchema, setAsideSchema } from './splicerRecord.ts';
 import { upgradeDocument } from './upgradeDocument.ts';
+import { issue } from './issue.ts';
 
-export { upgradeDocument };
-
-/** Of documents that are written. */
-export const DOCUMENT_VERSION = 3;
+export { DOCUMENT_VERSION, upgradeDocument };
 
 /** How many rows a list of a document may have; no real project comes near. */
 export const MOST_ROWS = {
@@ -52,8 +50,8 @@ export const documentSchema = z.object({
   version: z.literal(DOCUMENT_VERSION, {
     error: ({ input }) =>
       typeof input === 'number' && input > DOCUMENT_VERSION
-        ? `This document is of version ${input}; this Cordel reads up to version ${DOCUMENT_VERSION}. Update Cordel first.`
-        : `A project document has version ${DOCUMENT_VERSION}.`,
+        ? issue('documentTooNew')
+        : issue('documentVersionWrong'),
   }),
   project: projectSchema,
   schemes: z.array(schemeSchema).max(MOST_ROWS.schemes),

@@ -46,47 +46,27 @@ describe('evidence', () => {
   });
 
   it.each([
-    ['15 dB', { ...attempt, estimateMdb: 15_000 }, 'estimateMdb: An estimate over 5 dB'],
-    [
-      'a negative estimate',
-      { ...attempt, estimateMdb: -1 },
-      'estimateMdb: A splicer’s estimate is never below 0',
-    ],
-    [
-      'a half thousandth',
-      { ...attempt, estimateMdb: 20.5 },
-      'estimateMdb: An estimate is a whole number',
-    ],
+    ['15 dB', { ...attempt, estimateMdb: 15_000 }, 'estimateMdb: estimateTooLarge'],
+    ['a negative estimate', { ...attempt, estimateMdb: -1 }, 'estimateMdb: estimateNegative'],
+    ['a half thousandth', { ...attempt, estimateMdb: 20.5 }, 'estimateMdb: estimateNotWhole'],
     ['words for a loss', { ...attempt, estimateMdb: 'abc' }, 'estimateMdb:'],
-    ['a reading of 99 dB', { ...reading, lossMdb: 99_000 }, 'lossMdb: A loss over 10 dB'],
-    ['nobody', { ...attempt, by: ' ' }, 'by: Say who'],
-    [
-      'a time without a zone',
-      { ...attempt, at: '2026-05-04T20:15:00' },
-      'at: A time must be ISO 8601',
-    ],
+    ['a reading of 99 dB', { ...reading, lossMdb: 99_000 }, 'lossMdb: lossTooLarge'],
+    ['nobody', { ...attempt, by: ' ' }, 'by: personMissing'],
+    ['a time without a zone', { ...attempt, at: '2026-05-04T20:15:00' }, 'at: notUtcTime'],
     [
       'an id of version 4',
       { ...attempt, id: 'f47ac10b-58cc-4372-a567-0e02b2c3d479' },
-      'id: An id must be a UUID of version 7',
+      'id: notUuid7',
     ],
-    [
-      'a one-way without direction',
-      { ...reading, direction: null },
-      'direction: A one-way reading names its direction',
-    ],
+    ['a one-way without direction', { ...reading, direction: null }, 'direction: directionWrong'],
     ['a two-way with one', { ...reading, grade: 'two-way' }, 'direction:'],
-    [
-      'a new try under another id',
-      { ...attempt, tryId: id(9) },
-      'tryId: A new try carries its own id',
-    ],
-    ['a correction without why', { ...reading, supersedes: id(7) }, 'why: A correction says why'],
-    ['a taking back of nothing', { ...reading, void: true }, 'supersedes: Say which entry'],
+    ['a new try under another id', { ...attempt, tryId: id(9) }, 'tryId: tryIdWrong'],
+    ['a correction without why', { ...reading, supersedes: id(7) }, 'why: correctionReasonMissing'],
+    ['a taking back of nothing', { ...reading, void: true }, 'supersedes: takenBackMissing'],
     [
       'a skip without a reason',
       { ...attempt, type: 'ruling', kind: 'dead', why: '' },
-      'why: Say why',
+      'why: reasonMissing',
     ],
   ])('%s is refused at its place', (_, entry, words) => expect(problem(entry)).toContain(words));
 });

@@ -1,20 +1,21 @@
 import { z } from 'zod';
 import { idSchema, personSchema, reasonSchema, timeSchema } from './basics.ts';
 import { originSchema } from './origin.ts';
+import { issue } from './issue.ts';
 
 /** Past these no instrument reading is a splice loss; it is a slip of the hand. Thousandths of a dB. */
 export const MOST_ESTIMATE = 5000;
 export const MOST_READING = 10000;
 
 const estimateSchema = z
-  .int('An estimate is a whole number of thousandths of a dB.')
-  .min(0, 'A splicer’s estimate is never below 0 dB.')
-  .max(MOST_ESTIMATE, 'An estimate over 5 dB is no splice: check the decimal point.');
+  .int(issue('estimateNotWhole'))
+  .min(0, issue('estimateNegative'))
+  .max(MOST_ESTIMATE, issue('estimateTooLarge'));
 
 const measuredSchema = z
-  .int('A loss is a whole number of thousandths of a dB.')
-  .min(-MOST_READING, 'A gain over 10 dB is no splice: check the decimal point.')
-  .max(MOST_READING, 'A loss over 10 dB is no splice: check the decimal point.');
+  .int(issue('lossNotWhole'))
+  .min(-MOST_READING, issue('gainTooLarge'))
+  .max(MOST_READING, issue('lossTooLarge'));
 
 const entry = {
   id: idSchema,
@@ -37,17 +38,17 @@ function checkCorrection(value: Correctable, context: z.RefinementCtx): void {
     context.addIssue({
       code: 'custom',
       path: ['supersedes'],
-      message: 'An entry cannot supersede itself.',
+      message: issue('supersedesItself'),
     });
   }
   if (value.supersedes !== null && value.why === null) {
-    context.addIssue({ code: 'custom', path: ['why'], message: 'A correction says why.' });
+    context.addIssue({ code: 'custom', path: ['why'], message: issue('correctionReasonMissing') });
   }
   if (value.void && value.supersedes === null) {
     context.addIssue({
       code: 'custom',
       path: ['supersedes'],
-      message: 'Say which entry is taken back.',
+      message: issue('takenBackMissing'),
     });
   }
 }
@@ -71,15 +72,14 @@ export const attemptSchema = z
       context.addIssue({
         code: 'custom',
         path: ['recordPosition'],
-        message: 'A record goes with the place in its holder, and a place with its record.',
+        message: issue('recordOrPlaceMissing'),
       });
     }
     if ((attempt.tryId === attempt.id) !== (attempt.supersedes === null)) {
       context.addIssue({
         code: 'custom',
         path: ['tryId'],
-        message:
-          'A new try carries its own id as tryId; a correction carries the id of the try it corrects.',
+        message: issue('tryIdWrong'),
       });
     }
   });
@@ -92,7 +92,10 @@ export const readingSchema = z
     tryId: idSchema.nullable(),
     grade: z.enum(['one-way', 'insertion', 'two-way']),
     direction: z.enum(['AB', 'BA']).nullable(),
-    wavelengthNm: z.int().min(600, 'At least 600 nm.').max(1700, 'At most 1700 nm.'),
+    wavelengthNm: z
+      .int()
+      .min(600, issue('wavelengthTooShort'))
+      .max(1700, issue('wavelengthTooLong')),
     lossMdb: measuredSchema,
     /** The trace it was read from; null where it was typed. */
     traceId: idSchema.nullable().default(null),
@@ -105,7 +108,7 @@ export const readingSchema = z
       context.addIssue({
         code: 'custom',
         path: ['direction'],
-        message: 'A one-way reading names its direction, AB or BA; other readings have none.',
+        message: issue('directionWrong'),
       });
     }
   });

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { issue } from './issue.ts';
 
 /** The kinds of glass a splicer's programs are made for. */
 export const FIBER_KINDS = ['single-mode', 'multimode'] as const;
@@ -19,9 +20,9 @@ export const glassSchema = z.object({
   type: z.enum(FIBER_TYPES),
   /** Mode field diameter at 1310 nm as the reel's sheet gives it, in hundredths of a um; null while unknown. */
   mfd: z
-    .int('A mode field is a whole number of hundredths of a micrometer.')
-    .min(400, 'A mode field is at least 4 um.')
-    .max(1500, 'A mode field is at most 15 um.')
+    .int(issue('modeFieldNotWhole'))
+    .min(400, issue('modeFieldTooSmall'))
+    .max(1500, issue('modeFieldTooLarge'))
     .nullable(),
   /** Outside diameter over the coating, um. */
   coating: z.union([z.literal(200), z.literal(250), z.literal(900)]),

@@ -1,32 +1,33 @@
 import { z } from 'zod';
 import { idSchema, nameSchema } from './basics.ts';
 import { trayCapacitySchema } from './closure.ts';
+import { issue } from './issue.ts';
 
 /** Tenths of a millimeter, up to 20 m. */
 const length = z
-  .int('A length is a whole number of tenths of a millimeter.')
-  .min(0, 'A length cannot be negative.')
-  .max(200_000, 'At most 20 m.');
+  .int(issue('lengthNotWhole'))
+  .min(0, issue('lengthNegative'))
+  .max(200_000, issue('over20M'));
 
 /** Cable coiled up beside a closure: tenths of a millimeter, up to 200 m. */
 const coil = z
-  .int('A length is a whole number of tenths of a millimeter.')
-  .min(0, 'A length cannot be negative.')
-  .max(2_000_000, 'At most 200 m.');
+  .int(issue('lengthNotWhole'))
+  .min(0, issue('lengthNegative'))
+  .max(2_000_000, issue('over200M'));
 
 /** A row of a seal table: which diameters it takes, and what goes with it. Tenths of a millimeter. */
 export const sealRowSchema = z
   .object({
     from: length,
     to: length,
-    seal: z.string().trim().min(1, 'Name the seal.').max(60),
+    seal: z.string().trim().min(1, issue('sealNameMissing')).max(60),
     /** Layers to peel or spacers to add, as the sheet counts them. */
     layers: z.int().min(0).max(20),
     clip: z.string().trim().max(60),
     /** Whether a bushing is added round the cable. */
     bushing: z.boolean(),
   })
-  .refine((row) => row.to > row.from, { error: 'A range ends above its beginning.', path: ['to'] });
+  .refine((row) => row.to > row.from, { error: issue('rangeBackwards'), path: ['to'] });
 
 export const ENTRY_KINDS = ['end', 'express', 'drop'] as const;
 export const entryKindSchema = z.enum(ENTRY_KINDS);
@@ -34,11 +35,11 @@ export type EntryKind = z.infer<typeof entryKindSchema>;
 
 export const portSchema = z
   .object({
-    name: z.string().trim().min(1, 'Name the port.').max(40),
-    takes: z.array(entryKindSchema).min(1, 'Say what the port takes.'),
+    name: z.string().trim().min(1, issue('portNameMissing')).max(40),
+    takes: z.array(entryKindSchema).min(1, issue('portTakesNothing')),
     /** Cables that share the port's seal. */
     holes: z.int().min(1).max(24),
-    rows: z.array(sealRowSchema).min(1, 'A port has at least one row of seals.').max(40),
+    rows: z.array(sealRowSchema).min(1, issue('portWithoutSeals')).max(40),
   })
   .superRefine((port, context) => {
     const rows = port.rows.map((row, index) => ({ ...row, index })).sort((a, b) => a.from - b.from);
@@ -48,10 +49,8 @@ export const portSchema = z
       context.addIssue({
         code: 'custom',
         path: ['rows', row.index, 'from'],
-        message:
-          before.to > row.from
-            ? `The range overlaps the one before, which ends at ${before.to / 10} mm.`
-            : `There is a gap: the range before ends at ${before.to / 10} mm. Begin there.`,
+        message: issue(before.to > row.from ? 'rangesOverlap' : 'rangesGap'),
+        params: { endMm: before.to / 10 },
       });
     });
   });
@@ -65,7 +64,7 @@ export const hardwareSchema = z.object({
   name: nameSchema,
   form: z.enum(['dome', 'in-line', 'drop', 'gland', 'rack']),
   /** Where the figures come from. */
-  source: z.string().trim().min(1, 'Say where the figures come from.').max(300),
+  source: z.string().trim().min(1, issue('sourceMissing')).max(300),
   trays: trayCapacitySchema.extend({ most: z.int().min(1).max(200) }),
   /** Room for coils of tube or slack. */
   basket: z.object({ width: length, length: length, depth: length }),
@@ -94,8 +93,8 @@ export const hardwareSchema = z.object({
   /** How long the pressure is held with the gauge read, minutes; 0 where soapy water alone decides. */
   testMinutes: z
     .number()
-    .min(0, 'At least 0 minutes.')
-    .max(240, 'At most 4 hours.')
+    .min(0, issue('minutesNegative'))
+    .max(240, issue('overFourHours'))
     .default(TEST_MINUTES),
   /** Bolts of the cover by their numbers, in the order in which they are tightened; none where it has none. */
   bolts: z
@@ -104,11 +103,11 @@ export const hardwareSchema = z.object({
     .refine(
       (order) => new Set(order).size === order.length && Math.max(0, ...order) === order.length,
       {
-        error: 'Name each bolt once, counted from 1.',
+        error: issue('boltsWrong'),
       },
     )
     .default([]),
-  ports: z.array(portSchema).min(1, 'A closure has at least one port.').max(60),
+  ports: z.array(portSchema).min(1, issue('portsMissing')).max(60),
 });
 
 export type SealRow = z.infer<typeof sealRowSchema>;
@@ -121,10 +120,7 @@ export const entrySchema = z.object({
   cableId: idSchema,
   kind: entryKindSchema,
   /** Measured outside diameter; null until it is measured. */
-  diameter: length
-    .min(10, 'A cable is at least 1 mm thick.')
-    .max(1000, 'At most 100 mm.')
-    .nullable(),
+  diameter: length.min(10, issue('cableTooThin')).max(1000, issue('cableTooThick')).nullable(),
   /** Name of the port, or null to take the first that suits. */
   port: z.string().nullable(),
   /** Cable kept in a loop outside. */

@@ -34,7 +34,7 @@ describe('instruments that ship', () => {
 
 describe('an instrument that is wrong is refused at its place', () => {
   it.each([
-    ['no program', { programs: [] }, /^programs: A splicer has at least one program/],
+    ['no program', { programs: [] }, /^programs: programsMissing/],
     [
       'a program for 24 fibers',
       { programs: [{ name: 'SM', glass: 'any', fibers: 24 }] },
@@ -43,15 +43,15 @@ describe('an instrument that is wrong is refused at its place', () => {
     [
       'a heater of an hour',
       { heaterPrograms: [{ name: 'H', sleeve: '60 mm', seconds: 3600 }] },
-      /^heaterPrograms\.0\.seconds: At most ten minutes/,
+      /^heaterPrograms\.0\.seconds: overTenMinutes/,
     ],
     [
       'a sleeve that is none',
       { heaterPrograms: [{ name: 'H', sleeve: '50 mm', seconds: 30 }] },
       /^heaterPrograms\.0\.sleeve/,
     ],
-    ['a name of blanks', { name: '  ' }, /^name: Give it a name/],
-    ['no source', { source: '' }, /^source: Say where/],
+    ['a name of blanks', { name: '  ' }, /^name: nameMissing/],
+    ['no source', { source: '' }, /^source: sourceMissing/],
   ])('%s', (_, part, message) => expect(problem({ ...splicer, ...part })).toMatch(message));
 });
 
@@ -73,10 +73,10 @@ describe('an entry of the log', () => {
   it('is taken as it is', () =>
     expect(instrumentEntrySchema.parse(check)).toEqual({ ...check, origin: 'typed' }));
   it.each([
-    [{ air: { ...check.air, temperature: 70 } }, /degrees C/],
-    [{ air: { ...check.air, pressure: 980 } }, /kPa/],
-    [{ air: { ...check.air, humidity: 130 } }, /100 %/],
-    [{ by: ' ' }, /Say who/],
+    [{ air: { ...check.air, temperature: 70 } }, /tooHot/],
+    [{ air: { ...check.air, pressure: 980 } }, /airPressureTooHigh/],
+    [{ air: { ...check.air, humidity: 130 } }, /shareOver100/],
+    [{ by: ' ' }, /personMissing/],
     [{ round: 0 }, /./],
   ])('refuses %j', (part, message) =>
     expect(

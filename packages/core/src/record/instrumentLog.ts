@@ -1,19 +1,16 @@
 import { z } from 'zod';
 import { idSchema, personSchema, timeSchema } from './basics.ts';
 import { originSchema } from './origin.ts';
+import { issue } from './issue.ts';
 
 /** What the air was like: degrees C, per cent, kPa. Null where it was not read. */
 export const airSchema = z.object({
-  temperature: z
-    .number()
-    .min(-50, 'Colder than any site: check the unit, degrees C.')
-    .max(60, 'Hotter than any site: check the unit, degrees C.')
-    .nullable(),
-  humidity: z.number().min(0, 'At least 0 %.').max(100, 'At most 100 %.').nullable(),
+  temperature: z.number().min(-50, issue('tooCold')).max(60, issue('tooHot')).nullable(),
+  humidity: z.number().min(0, issue('shareNegative')).max(100, issue('shareOver100')).nullable(),
   pressure: z
     .number()
-    .min(40, 'Lower than on any road: check the unit, kPa.')
-    .max(110, 'Higher than anywhere: check the unit, kPa.')
+    .min(40, issue('airPressureTooLow'))
+    .max(110, issue('airPressureTooHigh'))
     .nullable(),
 });
 

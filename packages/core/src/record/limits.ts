@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { issue } from './issue.ts';
 
 /**
  * How a loss is known, weakest first: the splicer's estimate, one direction of an OTDR, a power
@@ -13,9 +14,9 @@ export const gradeRank = (grade: Grade): number => GRADES.indexOf(grade);
 
 /** A limit in whole thousandths of a dB; null where the project sets none. */
 const limitSchema = z
-  .int('A limit is a whole number of thousandths of a dB.')
-  .min(1, 'A limit is more than 0 dB.')
-  .max(5000, 'A limit is at most 5 dB.')
+  .int(issue('limitNotWhole'))
+  .min(1, issue('limitNotPositive'))
+  .max(5000, issue('limitTooLarge'))
   .nullable();
 
 const bySleeve = z.object({ single: limitSchema, mass: limitSchema });
@@ -23,9 +24,9 @@ const bySleeve = z.object({ single: limitSchema, mass: limitSchema });
 /** What a project accepts. Losses in whole thousandths of a dB, wavelengths in nm. */
 export const limitsSchema = z
   .object({
-    name: z.string().trim().min(1, 'Name the limits.').max(80),
+    name: z.string().trim().min(1, issue('limitsNameMissing')).max(80),
     /** Where the figures come from. */
-    source: z.string().trim().min(1, 'Say where the figures come from.').max(500),
+    source: z.string().trim().min(1, issue('sourceMissing')).max(500),
     /** The largest loss of one splice, by how it is known and how it was fused. */
     splice: z.object({
       estimate: bySleeve,
@@ -37,19 +38,20 @@ export const limitsSchema = z
     mean: z.object({ fiber: limitSchema, tray: limitSchema, closure: limitSchema }),
     /** The weakest grade that accepts a splice. */
     grade: gradeSchema,
-    maxTries: z.int().min(1, 'At least one try.').max(10, 'At most ten tries.'),
+    maxTries: z.int().min(1, issue('attemptsTooFew')).max(10, issue('attemptsTooMany')),
     wavelengths: z
-      .array(z.int().min(600, 'At least 600 nm.').max(1700, 'At most 1700 nm.'))
-      .min(1, 'Name at least one wavelength.')
-      .max(6, 'At most six wavelengths.')
-      .refine((list) => new Set(list).size === list.length, 'Each wavelength once.'),
+      .array(z.int().min(600, issue('wavelengthTooShort')).max(1700, issue('wavelengthTooLong')))
+      .min(1, issue('wavelengthMissing'))
+      .max(6, issue('wavelengthsTooMany'))
+      .refine((list) => new Set(list).size === list.length, issue('wavelengthTwice')),
   })
   .superRefine((limits, context) => {
     if (limits.splice[limits.grade].single === null && limits.splice[limits.grade].mass === null) {
       context.addIssue({
         code: 'custom',
         path: ['grade'],
-        message: `Set a splice limit for ${limits.grade} figures, or no splice can be judged.`,
+        message: issue('spliceLimitMissing'),
+        params: { grade: limits.grade },
       });
     }
   });

@@ -1,8 +1,5 @@
 import { z } from 'zod';
 
-/** What a schema refuses: where, and why. */
-export type SchemaIssue = z.core.$ZodIssue;
-
 /** What a person is told, as data: the code names the text, the parameters fill it. `packages/text` has the words. */
 export interface Message {
   readonly code: string;

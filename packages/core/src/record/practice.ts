@@ -1,18 +1,25 @@
 import { z } from 'zod';
+import { issue } from './issue.ts';
 
-const share = z.int().min(0, 'At least 0.').max(100, 'At most 100.');
+const share = z.int().min(0, issue('atLeast')).max(100, issue('atMost'));
 
 /** When the arc is to be checked. Counts of arcs, degrees C, per cent, kPa, days. */
 export const arcPolicySchema = z.object({
   when: z.enum(['session', 'triggers', 'both']),
   /** Arcs on 125 um and on 400 um glass after which a check is due. */
-  arcs125: z.int().min(10, 'At least 10.').max(5000, 'At most 5 000.'),
-  arcs400: z.int().min(5, 'At least 5.').max(5000, 'At most 5 000.'),
+  arcs125: z.int().min(10, issue('atLeast')).max(5000, issue('atMost')),
+  arcs400: z.int().min(5, issue('atLeast')).max(5000, issue('atMost')),
   /** Degrees C. */
-  temperature: z.number().min(1, 'At least 1 C.').max(60, 'At most 60 C.'),
+  temperature: z
+    .number()
+    .min(1, issue('temperatureStepTooSmall'))
+    .max(60, issue('temperatureStepTooLarge')),
   humidity: z.number().min(5).max(100),
   /** kPa. */
-  pressure: z.number().min(0.5, 'At least 0.5 kPa.').max(50, 'At most 50 kPa.'),
+  pressure: z
+    .number()
+    .min(0.5, issue('pressureStepTooSmall'))
+    .max(50, issue('pressureStepTooLarge')),
   /** Failed or high splices in a row. */
   streak: z.int().min(2).max(20),
   idleDays: z.int().min(1).max(365),
@@ -43,10 +50,10 @@ export const practiceSchema = z.object({
   /** When gel comes off: at once, or once groups are told apart. */
   gel: z.enum(['at once', 'after grouping']),
   /** Fiber to lay on a tray. */
-  trayFiber: z.int().min(1000, 'At least 100 mm.').max(50_000, 'At most 5 m.'),
+  trayFiber: z.int().min(1000, issue('under100Mm')).max(50_000, issue('over5M')),
   /** Redos to leave slack for, and what each eats of a side. */
   redos: z.int().min(0).max(20),
-  redoEats: z.int().min(10, 'At least 1 mm.').max(5000, 'At most 500 mm.'),
+  redoEats: z.int().min(10, issue('under1Mm')).max(5000, issue('over500Mm')),
   /** Splices in a hundred that are expected to be made again. */
   redoPercent: share,
   arc: arcPolicySchema.default(USUAL_ARC_POLICY),
@@ -58,14 +65,18 @@ export const practiceSchema = z.object({
   noTension: z
     .string()
     .trim()
-    .min(1, 'Say why the tension test is off.')
+    .min(1, issue('noTensionReasonMissing'))
     .max(200)
     .nullable()
     .default(null),
   /** How the end of a drop is made. */
   dropEnd: z.enum(['splice-on', 'pigtail', 'mechanical']).default('splice-on'),
   /** Largest fall of a pressure test that counts as tight, pascals a minute at one temperature. */
-  leakLimit: z.int().min(10, 'At least 10 Pa a minute.').max(5000, 'At most 5 000.').default(100),
+  leakLimit: z
+    .int()
+    .min(10, issue('leakLimitTooSmall'))
+    .max(5000, issue('leakLimitTooLarge'))
+    .default(100),
 });
 
 export type Practice = z.infer<typeof practiceSchema>;

@@ -1,13 +1,14 @@
 import { z } from 'zod';
+import { issue } from './issue.ts';
 
 /** One colour of a scheme: its name, the letters printed beside it, and how it is drawn. */
 export const colourSchema = z.object({
-  name: z.string().trim().min(2, 'Name the colour.').max(24),
+  name: z.string().trim().min(2, issue('colourNameMissing')).max(24),
   code: z
     .string()
     .trim()
-    .regex(/^[A-Z]{2,3}$/, 'Use two or three capital letters.'),
-  hex: z.string().regex(/^#[0-9a-fA-F]{6}$/, 'Write the colour as #RRGGBB.'),
+    .regex(/^[A-Z]{2,3}$/, issue('colourCodeWrong')),
+  hex: z.string().regex(/^#[0-9a-fA-F]{6}$/, issue('colourHexWrong')),
   /** Other words people use for the same colour. */
   aliases: z.array(z.string().trim().min(2).max(24)).max(6).default([]),
 });
@@ -18,14 +19,11 @@ export const colourSchema = z.object({
  */
 export const schemeSchema = z
   .object({
-    id: z.string().regex(/^[a-z0-9-]{3,64}$/, 'Use small letters, digits and hyphens.'),
-    name: z.string().trim().min(1, 'Name the scheme.').max(80),
-    source: z.string().trim().min(1, 'Say where the order comes from.').max(300),
+    id: z.string().regex(/^[a-z0-9-]{3,64}$/, issue('schemeIdWrong')),
+    name: z.string().trim().min(1, issue('schemeNameMissing')).max(80),
+    source: z.string().trim().min(1, issue('orderSourceMissing')).max(300),
     mark: z.enum(['tracer', 'ring']),
-    colours: z
-      .array(colourSchema)
-      .min(4, 'A scheme has at least 4 colours.')
-      .max(24, 'A scheme has at most 24 colours.'),
+    colours: z.array(colourSchema).min(4, issue('coloursTooFew')).max(24, issue('coloursTooMany')),
   })
   .superRefine((scheme, context) => {
     const seen = new Map<string, number>();
@@ -37,7 +35,8 @@ export const schemeSchema = z
           context.addIssue({
             code: 'custom',
             path: ['colours', index, 'name'],
-            message: `“${word}” stands for place ${before + 1} already; each word names one colour.`,
+            message: issue('colourTwice'),
+            params: { word, place: before + 1 },
           });
         }
         seen.set(key, index);

@@ -1,13 +1,14 @@
 import { z } from 'zod';
 import { MOST_FIBERS, idSchema } from './basics.ts';
+import { issue } from './issue.ts';
 
 /** `single`: one fiber on one sleeve. `mass`: a fiber of a ribbon fused with its neighbours on one sleeve. */
 export const methodSchema = z.enum(['single', 'mass']);
 
 const fiberSchema = z
-  .int('A fiber is counted in whole numbers.')
-  .min(1, 'Fibers count from 1.')
-  .max(MOST_FIBERS, `A cable has at most ${MOST_FIBERS} fibers.`);
+  .int(issue('fiberNotWhole'))
+  .min(1, issue('fiberBelowOne'))
+  .max(MOST_FIBERS, issue('fibersTooMany'));
 
 /** One planned joint of two fibers at a place on a tray. */
 export const spliceSchema = z.object({

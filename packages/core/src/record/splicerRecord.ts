@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { idSchema, personSchema, reasonSchema, timeSchema } from './basics.ts';
 import { originSchema } from './origin.ts';
+import { issue } from './issue.ts';
 
 /** A figure as a splicer sent it: it is kept as it came, whether it makes sense or not. */
-const raw = z.number().min(-1e6, 'Out of all measure.').max(1e6, 'Out of all measure.').nullable();
+const raw = z.number().min(-1e6, issue('outOfRange')).max(1e6, issue('outOfRange')).nullable();
 
 /** What a splicer stops or complains for. */
 export const SPLICER_ERRORS = [
@@ -51,7 +52,7 @@ export const splicerRecordSchema = z.object({
   label: z.string().max(80).nullable(),
   program: z.string().max(40),
   heater: z.string().max(40).nullable(),
-  fibers: z.array(seenFiberSchema).min(1, 'A record has at least one fiber.').max(12),
+  fibers: z.array(seenFiberSchema).min(1, issue('recordWithoutFibers')).max(12),
   /** Whether the arc was fired. */
   fused: z.boolean(),
   tension: z.enum(['passed', 'failed', 'off']).nullable(),

@@ -1,15 +1,19 @@
 import { z } from 'zod';
 import { MOST_FIBERS, idSchema, personSchema, reasonSchema, timeSchema } from './basics.ts';
 import { originSchema } from './origin.ts';
+import { issue } from './issue.ts';
 
 /** `AB`: shot from the end where the circuit begins, the end of its first cable; `BA`: from the other. */
 export const directionSchema = z.enum(['AB', 'BA']);
 export type Direction = z.infer<typeof directionSchema>;
 
-const wavelengthSchema = z.int().min(600, 'At least 600 nm.').max(1700, 'At most 1700 nm.');
+const wavelengthSchema = z
+  .int()
+  .min(600, issue('wavelengthTooShort'))
+  .max(1700, issue('wavelengthTooLong'));
 
 /** SHA-256 in hexadecimal. */
-export const digestSchema = z.string().regex(/^[0-9a-f]{64}$/, 'A SHA-256 in hexadecimal.');
+export const digestSchema = z.string().regex(/^[0-9a-f]{64}$/, issue('notSha256'));
 
 /**
  * Where a trace belongs, by a person's word: the fiber it was shot into, counted in any cable on its
@@ -34,10 +38,10 @@ export const tracePlaceSchema = z
       context.addIssue({
         code: 'custom',
         path: ['fiber'],
-        message: 'A trace has a cable, a fiber, a direction and a wavelength, or none of them.',
+        message: issue('tracePlacePartial'),
       });
     if (place.cableId === null && place.why === null)
-      context.addIssue({ code: 'custom', path: ['why'], message: 'Say why it is set aside.' });
+      context.addIssue({ code: 'custom', path: ['why'], message: issue('setAsideReasonMissing') });
   });
 
 export type TracePlace = z.infer<typeof tracePlaceSchema>;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { issue } from './issue.ts';
 
 export const lengthUnitSchema = z.enum(['mm', 'in']);
 /** The unit of what is measured at the bench. Cleave lengths stay in mm. */
@@ -40,13 +41,7 @@ export const unitsSchema = z.object({
   altitude: altitudeUnitSchema,
   paper: paperSchema,
   /** A name of the IANA time zone database. */
-  timeZone: z
-    .string()
-    .max(60)
-    .refine(
-      isTimeZone,
-      'No time zone has this name: such as Europe/Lisbon, America/Denver or UTC.',
-    ),
+  timeZone: z.string().max(60).refine(isTimeZone, issue('timeZoneUnknown')),
 });
 export type Units = z.infer<typeof unitsSchema>;
 

@@ -132,3 +132,9 @@ export function placeText(address: FiberAddress): string {
   });
   return unit === '' ? fiber : units('place', { unit, fiber });
 }
+
+const eye = phrases({ ribbonPlace: 'ribbon of {fibers}, place {place}' });
+
+/** Which fiber of a ribbon is marked, for those who do not see it. */
+export const ribbonPlaceText = (marked: { fibers: number; place: number }): string =>
+  eye('ribbonPlace', marked);

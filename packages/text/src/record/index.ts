@@ -1,1 +1,2 @@
+export * from './connection.ts';
 export * from './issue.ts';

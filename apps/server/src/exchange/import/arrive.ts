@@ -5,6 +5,7 @@ import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { v7 as uuid } from 'uuid';
 import type { PackedDocument } from '@cordel/core/document';
+import { exchangeProblems as say } from '@cordel/text/server/exchange';
 import type { Room } from '../../disk/room.ts';
 import { Problem } from '../../http/problem.ts';
 import { type DocumentFiles, Spool } from './files.ts';
@@ -114,7 +115,7 @@ async function* bounded(body: Body, most: number): AsyncGenerator<Uint8Array> {
   let length = 0;
   for await (const bytes of body) {
     length += bytes.length;
-    if (length > most) throw new Problem(413, `The body is over ${most / MEGABYTE} MB.`);
+    if (length > most) throw new Problem(413, say('bodyTooLarge', { megabytes: most / MEGABYTE }));
     yield bytes;
   }
 }

@@ -11,8 +11,10 @@ import {
 import { PHOTO_BYTES, digestOf } from '@cordel/core/close';
 import { type PackedDocument, packedPath } from '@cordel/core/document';
 import { clashText } from '@cordel/text/plan';
-import { futureWords } from '../../http/moments.ts';
-import type { ProblemPlace } from '../../http/problem.ts';
+import { exchangeProblems as say } from '@cordel/text/server/exchange';
+import type { Sentence } from '@cordel/text/problems';
+import { futureProblem } from '../../http/moments.ts';
+import { type ProblemPlace, atPlace, sentence } from '../../http/problem.ts';
 import type { DocumentFiles } from './files.ts';
 import { odditiesOf } from './oddities.ts';
 
@@ -41,14 +43,14 @@ export function withoutStrays(document: PackedDocument): PackedDocument {
   };
 }
 
-const STRAY = 'It was placed on a cable of another project.';
+const STRAY = say('placedOnOtherProject').text;
 
 /** After so many no further one is told. */
 const MOST_PLACES = 500;
 /** The largest trace file, as a list of traces takes it. */
 const TRACE_BYTES = 96 * 1024 * 1024;
 
-type Complain = (place: string, detail: string) => void;
+type Complain = (place: string, detail: Sentence) => void;
 
 /**
  * What records of a document say against each other, each at its JSON Pointer.
@@ -62,8 +64,8 @@ export function contradictionsOf(
   now: string,
 ): ProblemPlace[] {
   const places: ProblemPlace[] = [];
-  const complain = (place: string, detail: string) => {
-    if (places.length < MOST_PLACES) places.push({ place, detail });
+  const complain = (place: string, detail: Sentence) => {
+    if (places.length < MOST_PLACES) places.push(atPlace(place, detail));
   };
   checkOwners(document, complain);
   checkBranches(document, complain);
@@ -89,13 +91,13 @@ function checkOwners(document: PackedDocument, complain: Complain): void {
   ] as const)
     document[kind].forEach((entry, index) => {
       if (entry.projectId !== document.project.id)
-        complain(`/${kind}/${index}/projectId`, 'It belongs to another project.');
+        complain(`/${kind}/${index}/projectId`, say('otherProject'));
     });
   const closures = new Set(document.closures.map(({ id }) => id));
   for (const kind of ['splices', 'plans', 'assemblies', 'closing', 'photos', 'signed'] as const)
     document[kind].forEach((entry, index) => {
       if (!closures.has(entry.closureId))
-        complain(`/${kind}/${index}/closureId`, 'There is no such closure in the document.');
+        complain(`/${kind}/${index}/closureId`, say('closureUnknown'));
     });
 }
 
@@ -111,11 +113,7 @@ function checkBranches({ closures }: PackedDocument, complain: Complain): void {
       at = byId.get(at)!.branchOf;
     }
     if (at === null || good.has(at)) for (const id of steps) good.add(id);
-    else
-      complain(
-        `/closures/${index}/branchOf`,
-        'It branches off in a circle or from a closure that is not in the document.',
-      );
+    else complain(`/closures/${index}/branchOf`, say('branchUnknown'));
   }
 }
 
@@ -131,19 +129,21 @@ function checkSplices(
   const cableMap = new Map(document.cables.map((cable) => [cable.id, cable]));
   for (const [index, cable] of document.cables.entries()) {
     if (!schemeMap.has(cable.schemeId) && !known.has(cable.schemeId))
-      complain(`/cables/${index}/schemeId`, `There is no colour scheme “${cable.schemeId}”.`);
+      complain(`/cables/${index}/schemeId`, say('schemeUnknown', { schemeId: cable.schemeId }));
   }
   document.splices.forEach((splice, index) => {
     for (const side of ['A', 'B'] as const) {
       const cable = cableMap.get(splice[`cable${side}`]);
       const scheme = cable && schemeMap.get(cable.schemeId);
-      if (!cable)
-        complain(`/splices/${index}/cable${side}`, 'There is no such cable in the document.');
+      if (!cable) complain(`/splices/${index}/cable${side}`, say('cableUnknown'));
       else if (scheme) {
         try {
           addressOf(cable.makeUp, scheme, splice[`fiber${side}`]);
-        } catch (error) {
-          complain(`/splices/${index}/fiber${side}`, (error as Error).message);
+        } catch {
+          complain(
+            `/splices/${index}/fiber${side}`,
+            say('fiberUnknown', { fiber: splice[`fiber${side}`], cable: cable.name }),
+          );
         }
       }
     }
@@ -177,7 +177,10 @@ function checkClashes(document: PackedDocument, complain: Complain): void {
       (id) => names.get(id) ?? id,
     );
     for (const clash of clashes)
-      complain(`/splices/${own[clash.index]!.index}/${clash.column}`, clashText(clash.message));
+      complain(
+        `/splices/${own[clash.index]!.index}/${clash.column}`,
+        sentence(clashText(clash.message), clash.message),
+      );
   }
 }
 
@@ -190,12 +193,12 @@ function checkFiles(document: PackedDocument, files: DocumentFiles, complain: Co
     document[list].forEach(({ id }, index) => {
       const size = files.sizeOf(list, id);
       if (size === null)
+        complain(`/${list}/${index}/bytes`, say('fileMissing', { path: packedPath(list, id) }));
+      else if (size > most)
         complain(
           `/${list}/${index}/bytes`,
-          `Its file is not here: base 64 in the JSON, or ${packedPath(list, id)} in the zip.`,
+          say('fileTooLarge', { kilobytes: Math.floor(most / 1000) }),
         );
-      else if (size > most)
-        complain(`/${list}/${index}/bytes`, `Its file is over ${Math.floor(most / 1000)} kB.`);
     });
 }
 
@@ -203,19 +206,15 @@ function checkFiles(document: PackedDocument, files: DocumentFiles, complain: Co
 function checkSigned({ signed }: PackedDocument, complain: Complain): void {
   for (const [index, { content, digest }] of signed.entries())
     if (digestOf(content) !== digest)
-      complain(
-        `/signed/${index}/content`,
-        'This record is not what its digest was made of: it was changed after it was signed.',
-      );
+      complain(`/signed/${index}/content`, say('signedRecordChanged'));
 }
 
 function checkEvidence(document: PackedDocument, complain: Complain): void {
   const splices = new Set(document.splices.map(({ id }) => id));
   const ids = new Set<string>();
   document.evidence.forEach((entry, index) => {
-    if (!splices.has(entry.spliceId))
-      complain(`/evidence/${index}/spliceId`, 'There is no such splice in the document.');
-    if (ids.has(entry.id)) complain(`/evidence/${index}/id`, 'The id is used twice.');
+    if (!splices.has(entry.spliceId)) complain(`/evidence/${index}/spliceId`, say('spliceUnknown'));
+    if (ids.has(entry.id)) complain(`/evidence/${index}/id`, say('idTwice'));
     ids.add(entry.id);
   });
   const odd = new Set(document.odd);
@@ -236,10 +235,7 @@ function checkOrigins(document: PackedDocument, complain: Complain): void {
   for (const [name, list] of lists)
     list.forEach((entry, index) => {
       if ('origin' in entry && entry.origin === 'simulated')
-        complain(
-          `/${name}/${index}/origin`,
-          'It was simulated, and the project is not marked as practice only. Nothing was imported.',
-        );
+        complain(`/${name}/${index}/origin`, say('simulatedInRealWork'));
     });
 }
 
@@ -247,6 +243,6 @@ function checkOrigins(document: PackedDocument, complain: Complain): void {
 function checkMoments(document: PackedDocument, now: string, complain: Complain): void {
   for (const name of ['evidence', 'closing', 'instrumentLog', 'setAside', 'tracePlaces'] as const)
     document[name].forEach(({ at }, index) => {
-      if (isFuture(at, now)) complain(`/${name}/${index}/at`, futureWords(at, now));
+      if (isFuture(at, now)) complain(`/${name}/${index}/at`, futureProblem(at, now));
     });
 }

@@ -1,6 +1,7 @@
 import { inArray } from 'drizzle-orm';
 import { BUILT_IN_SCHEMES } from '@cordel/core';
 import type { PackedDocument, ProjectDocument } from '@cordel/core/document';
+import { exchangeProblems as say } from '@cordel/text/server/exchange';
 import { putInstrument } from '../../bench/queries.ts';
 import type { Db } from '../../db/client.ts';
 import { type AddedForAll, hardware, instruments, projects, schemes } from '../../db/schema.ts';
@@ -59,7 +60,7 @@ export async function openImport(
   if (places.length > 0)
     throw new Problem(
       422,
-      `The document contradicts itself: ${places[0]!.place}: ${places[0]!.detail}`,
+      say('contradiction', { place: places[0]!.place, detail: places[0]!.detail }),
       places,
     );
   await begin(db, document, owner);
@@ -79,7 +80,7 @@ const wordsOf = (error: unknown): string => {
   const problem = error instanceof Problem ? error : fromDatabase(error);
   const place = problem?.errors[0]?.place;
   if (problem && place) return `${place}: ${problem.message}`;
-  return problem?.message ?? 'Something went wrong on the server; nothing of it is kept.';
+  return problem?.message ?? say('serverError').text;
 };
 
 /** The project itself, and what it brings for all. */

@@ -2,6 +2,7 @@ import { and, eq, lt, ne, sql } from 'drizzle-orm';
 import { type Db, rowsOf } from '../../db/client.ts';
 import { type AddedForAll, type ImportStage, projectImports, projects } from '../../db/schema.ts';
 import { Problem } from '../../http/problem.ts';
+import { exchangeProblems as say } from '@cordel/text/server/exchange';
 
 /** How long an import gives no sign of life until it counts as cut off, in ms. */
 const CUT_OFF_MS = 60_000;
@@ -20,7 +21,7 @@ export interface ImportUnderWay {
 /** Somebody stopped it. */
 export class ImportStopped extends Problem {
   constructor() {
-    super(409, 'The import was stopped. Nothing was imported.');
+    super(409, say('stopped'));
   }
 }
 
@@ -45,15 +46,14 @@ export async function refuseKnown(db: Db, projectId: string): Promise<void> {
     throw new Problem(
       409,
       coming.stage === 'writing'
-        ? `“${coming.name}” is being imported already. Nothing was changed.`
-        : `“${coming.name}” is being removed, because its import was stopped. Import it again in a minute.`,
+        ? say('beingImported', { name: coming.name })
+        : say('beingRemoved', { name: coming.name }),
     );
   const [here] = await db
     .select({ name: projects.name })
     .from(projects)
     .where(eq(projects.id, projectId));
-  if (here)
-    throw new Problem(409, `This project is here already, as “${here.name}”. Nothing was changed.`);
+  if (here) throw new Problem(409, say('projectHereAlready', { name: here.name }));
 }
 
 /** Within a transaction: from now on the project is coming in, and nobody else's. */

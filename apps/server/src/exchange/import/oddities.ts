@@ -1,11 +1,13 @@
 import type { Evidence } from '@cordel/core';
 import type { PackedDocument } from '@cordel/core/document';
+import { exchangeProblems as say } from '@cordel/text/server/exchange';
+import type { Sentence } from '@cordel/text/problems';
 
 /** An entry that contradicts another, with where it stands in a document. */
 export interface Oddity {
   id: string;
   place: string;
-  detail: string;
+  detail: Sentence;
 }
 
 type Looked = Pick<PackedDocument, 'splicerRecords' | 'tracePlaces'> & {
@@ -29,17 +31,17 @@ function evidenceOddities({ evidence, traces, splicerRecords }: Looked): Oddity[
   const traceIds = new Set(traces.map(({ id }) => id));
   const recordIds = new Set(splicerRecords.map(({ id }) => id));
   evidence.forEach((entry, index) => {
-    const complain = (field: string, detail: string) =>
+    const complain = (field: string, detail: Sentence) =>
       odd.push({ id: entry.id, place: `/evidence/${index}/${field}`, detail });
     if (entry.type === 'attempt') tries.set(entry.id, entry.spliceId);
     if (entry.tryId !== null && tries.get(entry.tryId) !== entry.spliceId)
-      complain('tryId', 'It names a try that this splice has not had by then.');
+      complain('tryId', say('attemptUnknown'));
     if (entry.type !== 'ruling' && entry.supersedes !== null && !known.has(entry.supersedes))
-      complain('supersedes', 'It supersedes an entry that is not there by then.');
+      complain('supersedes', say('supersededUnknown'));
     if (entry.type === 'reading' && entry.traceId !== null && !traceIds.has(entry.traceId))
-      complain('traceId', 'It names a trace that the project does not have.');
+      complain('traceId', say('traceOfOtherProject'));
     if (entry.type === 'attempt' && entry.recordId !== null && !recordIds.has(entry.recordId))
-      complain('recordId', 'It names a splicer’s record that the project does not have.');
+      complain('recordId', say('recordOfOtherProject'));
     known.set(entry.id, entry.spliceId);
   });
   return odd;
@@ -53,7 +55,7 @@ function placeOddities({ tracePlaces, traces, cables }: Looked): Oddity[] {
         {
           id,
           place: `/tracePlaces/${index}/traceId`,
-          detail: 'It names a trace that the project does not have.',
+          detail: say('traceOfOtherProject'),
         },
       ];
     if (cableId !== null && !cableIds!.has(cableId))
@@ -61,7 +63,7 @@ function placeOddities({ tracePlaces, traces, cables }: Looked): Oddity[] {
         {
           id,
           place: `/tracePlaces/${index}/cableId`,
-          detail: 'It names a cable that the project does not have.',
+          detail: say('cableOfOtherProject'),
         },
       ];
     return [];

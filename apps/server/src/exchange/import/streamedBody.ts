@@ -1,8 +1,9 @@
 import { JSONParser } from '@streamparser/json';
 import { z } from '@hono/zod-openapi';
 import { FILE_LISTS, type FileList, MOST_ROWS } from '@cordel/core/document';
+import { exchangeProblems as say } from '@cordel/text/server/exchange';
 import { BoundsWatch, type Exceeded, JSON_BOUNDS } from '../../http/bounds.ts';
-import { Problem } from '../../http/problem.ts';
+import { atPlace, withPlace, Problem } from '../../http/problem.ts';
 import { EXCEEDED, badText, refuseText } from '../../http/text.ts';
 
 type List = keyof typeof MOST_ROWS;
@@ -36,7 +37,7 @@ export async function readStreamed(
   });
   let problem: Error | null = null;
   parser.onError = (error) => {
-    problem ??= new Problem(400, `This is no JSON: ${error.message}`);
+    problem ??= new Problem(400, say('notJson', { message: error.message }));
   };
   parser.onValue = ({ value, key, parent, stack }) => {
     // One that was refused is not looked at further.
@@ -52,8 +53,8 @@ export async function readStreamed(
   const addRow = (name: List, value: unknown) => {
     const rows = (document[name] ??= []) as unknown[];
     if (rows.length < MOST_ROWS[name]) return void rows.push(withoutFile(name, value));
-    const detail = `At most ${MOST_ROWS[name]} rows.`;
-    problem = new Problem(422, `/${name}: ${detail}`, [{ place: `/${name}`, detail }]);
+    const detail = say('tooManyRows', { most: MOST_ROWS[name] });
+    problem = new Problem(422, withPlace(`/${name}`, detail), [atPlace(`/${name}`, detail)]);
   };
   const withoutFile = (name: List, row: unknown): unknown => {
     if (!(FILE_LISTS as readonly string[]).includes(name)) return row;
@@ -70,6 +71,6 @@ export async function readStreamed(
     if (!problem) parser.write(bytes);
     if (problem) throw problem;
   }
-  if (!parser.isEnded) throw new Problem(400, 'The JSON is not complete: it was cut off.');
+  if (!parser.isEnded) throw new Problem(400, say('cutOff'));
   return document;
 }

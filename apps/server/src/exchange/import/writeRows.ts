@@ -1,12 +1,13 @@
 import { sql } from 'drizzle-orm';
 import type { Closure, Evidence, Origin } from '@cordel/core';
 import type { FileList, PackedDocument } from '@cordel/core/document';
+import { exchangeProblems as say } from '@cordel/text/server/exchange';
 import { appendLog, putAside, receive } from '../../bench/queries.ts';
 import { appendClosing, keepPhoto, keepSigned, photoRow } from '../../closing/queries.ts';
 import { type Db, rowsOf } from '../../db/client.ts';
 import { cables, closures, plans } from '../../db/schema.ts';
 import { KINDS, drawNumbers, insertNumbered } from '../../evidence/queries.ts';
-import { Problem } from '../../http/problem.ts';
+import { Problem, problemAt } from '../../http/problem.ts';
 import { putAssemblies } from '../../prep/queries.ts';
 import { setArchived } from '../../removal/queries.ts';
 import { insertJudged } from '../../splices/insert.ts';
@@ -48,7 +49,8 @@ export async function writeRows(
   for (const [index, trace] of document.traces.entries()) {
     const row = await atFile('traces', index, async () => {
       const bytes = await files.bytesOf('traces', trace.id);
-      if (sha256(bytes) !== trace.digest) throw new Problem(422, `${trace.name} ${DAMAGED}`);
+      if (sha256(bytes) !== trace.digest)
+        throw new Problem(422, say('fileDamaged', { file: trace.name }));
       return traceRow({ ...trace, bytes });
     });
     await write([row], async (on) => origins.set(trace.id, (await keepTrace(on, row)).origin));
@@ -109,16 +111,13 @@ async function writeEvidence(db: Db, pieces: Pieces, evidence: readonly Evidence
   }
 }
 
-const DAMAGED = 'is damaged: it is not the file that was exported. Export the project again.';
-
 /** What is wrong with a file is said at the row that has it. */
 async function atFile<Row>(list: FileList, index: number, read: () => Promise<Row>): Promise<Row> {
   try {
     return await read();
   } catch (error) {
     if (!(error instanceof Problem)) throw error;
-    const { status, message: detail } = error;
-    throw new Problem(status, detail, [{ place: `/${list}/${index}/bytes`, detail }]);
+    throw problemAt(error.status, `/${list}/${index}/bytes`, error.told);
   }
 }
 

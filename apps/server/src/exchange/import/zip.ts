@@ -1,14 +1,14 @@
 import { crc32 } from 'node:zlib';
 import { type Entry, type ZipFile, openPromise } from 'yauzl';
 import { FILE_LISTS, PACKED_DOCUMENT, packedPath } from '@cordel/core/document';
+import { exchangeProblems as say } from '@cordel/text/server/exchange';
 import { Problem } from '../../http/problem.ts';
 import type { DocumentFiles } from './files.ts';
 
 /** As many as the rows of a document that have a file, and then some. */
 const MOST_ENTRIES = 500_000;
-const NO_ZIP =
-  'This is no zip that can be read: it may have been cut off on its way. Save it again.';
-const NO_DOCUMENT = `There is no ${PACKED_DOCUMENT} in this zip: choose one that was exported as a whole project.`;
+const NO_ZIP = say('notAZip');
+const NO_DOCUMENT = say('noDocument', { file: PACKED_DOCUMENT });
 
 /** A project's zip: its document as it is read, and the files beside it. */
 export interface ProjectZip {
@@ -69,7 +69,7 @@ async function* readable(bytes: AsyncIterable<Uint8Array>): AsyncGenerator<Uint8
 
 async function readEntries(zip: ZipFile): Promise<ReadonlyMap<string, Entry>> {
   if (zip.entryCount > MOST_ENTRIES)
-    throw new Problem(413, `This zip has over ${MOST_ENTRIES} entries: it is no project.`);
+    throw new Problem(413, say('tooManyFiles', { most: MOST_ENTRIES }));
   const entries = new Map<string, Entry>();
   for await (const entry of zip.eachEntry()) entries.set(entry.fileName, entry);
   return entries;

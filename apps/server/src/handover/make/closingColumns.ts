@@ -1,5 +1,5 @@
-import { plural } from '@cordel/core';
 import { type ClosingEntry, formatGauge } from '@cordel/core/close';
+import { closingColumns as say } from '@cordel/text/handover/closingColumns';
 import type { Column } from '../../exchange/columns.ts';
 import { utc } from './words.ts';
 
@@ -21,7 +21,7 @@ export const CLOSING: Column<ClosingRow>[] = [
   { title: 'by', width: 14, cell: ({ entry }) => entry.by },
   { title: 'what', width: 60, cell: ({ entry }) => closingWords(entry) },
   {
-    title: 'gauge kPa',
+    title: say('gaugeKpa'),
     format: '0.000',
     cell: ({ entry }) => (entry.kind === 'gauge' ? entry.gaugePa / 1000 : null),
   },
@@ -48,19 +48,28 @@ function closingWords(entry: ClosingEntry): string {
     case 'leave':
       return entry.done;
     case 'point':
-      return `${entry.point}: ${entry.verdict}${entry.slots.length > 0 ? `, slot ${entry.slots.join(', ')}` : ''}${entry.why ? `; ${entry.why}` : ''}`;
+      return `${entry.point}: ${entry.verdict}${entry.slots.length > 0 ? say('slotSlots', { slots: entry.slots.join(', ') }) : ''}${entry.why ? `; ${entry.why}` : ''}`;
     case 'round':
-      return `${formatGauge(entry.targetPa, entry.unit)}, limit ${formatGauge(entry.limitPa, entry.unit, 'down')}`;
+      return say('targetLimitLimit', {
+        target: formatGauge(entry.targetPa, entry.unit),
+        limit: formatGauge(entry.limitPa, entry.unit, 'down'),
+      });
     case 'gauge':
-      return entry.minute === null ? '' : `minute ${entry.minute} of the simulated clock`;
+      return entry.minute === null
+        ? ''
+        : say('minuteOfTheSimulatedClock', { minute: entry.minute });
     case 'bubbles':
       return `${entry.seen}: ${entry.places.join(', ')}`;
     case 'release':
-      return `before ${entry.before}`;
+      return say('beforeBefore', { before: entry.before });
     case 'mend':
       return `${entry.place}: ${entry.what}`;
     case 'cut-over':
-      return `${plural(entry.sleeves.length, 'sleeve')}, first break ${utc(entry.start)}: ${entry.circuits.map(({ name }) => name).join(', ')}`;
+      return say('sleevesFirstBreak', {
+        sleeves: entry.sleeves.length,
+        utc: utc(entry.start),
+        circuits: entry.circuits.map(({ name }) => name).join(', '),
+      });
     case 'circuit':
       return `${entry.circuit}: ${entry.state}`;
     case 'sign':

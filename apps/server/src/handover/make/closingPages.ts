@@ -1,4 +1,4 @@
-import { type Hardware, type Project, formatDay, formatTemperature, plural } from '@cordel/core';
+import { type Hardware, type Project, formatDay, formatTemperature } from '@cordel/core';
 import {
   type BubblesSeen,
   type ClosingEntry,
@@ -12,6 +12,7 @@ import {
   visitsOf,
 } from '@cordel/core/close';
 import { leakCauseText, pointText, roundReasonText } from '@cordel/text/close';
+import { closingPages as say } from '@cordel/text/handover/closingPages';
 import type { PackageClosure } from '../messages.ts';
 import { facePicture, gaugePicture, signaturePicture } from './drawings.ts';
 import { ACCENT, INK, SECOND, type Sheets } from './paper.ts';
@@ -24,7 +25,7 @@ export function writeClosing(
   hardware: Hardware | null,
 ): void {
   writeInspection(sheets, own);
-  writeRounds(sheets, 'Pressure test', own.state.rounds, hardware);
+  writeRounds(sheets, say('pressureTest'), own.state.rounds, hardware);
   writeVisits(sheets, own);
   writeCutOvers(sheets, own);
   writeSignatures(sheets, own);
@@ -34,17 +35,17 @@ export function writeClosing(
 function writeInspection(sheets: Sheets, { state }: PackageClosure): void {
   const looked = state.points.filter(({ entry, point }) => entry !== null || point.found);
   if (looked.every(({ entry }) => entry === null)) return;
-  sheets.heading('Before the cover', 13);
+  sheets.heading(say('beforeTheCover'), 13);
   sheets.table(
     [
-      { title: 'Point', width: 64 },
-      { title: 'Found', width: 12 },
-      { title: 'By, at', width: 33 },
+      { title: say('point'), width: 64 },
+      { title: say('found'), width: 12 },
+      { title: say('byAt'), width: 33 },
     ],
     looked.map(({ point, state: said, entry }) => [
       pointText(point.message, sheets.units),
       said === 'bad' ? 'fail' : said === 'open' ? 'check again' : said,
-      entry ? `${entry.by}, ${sheets.moment(entry.at)}` : 'from the record',
+      entry ? `${entry.by}, ${sheets.moment(entry.at)}` : say('fromTheRecord'),
     ]),
     (row) => (row[1] === 'fail' ? ACCENT : INK),
   );
@@ -73,9 +74,9 @@ function writeEarlier(
     const rounds = roundsOf(own, testTask(hardware, practice.leakLimit), closing).filter(
       ({ release }) => release,
     );
-    writeRounds(sheets, `Pressure test of ${day}, before it was opened again`, rounds, hardware);
+    writeRounds(sheets, say('pressureTestOfBeforeItWas', { day }), rounds, hardware);
     if (signatures.length === 0) continue;
-    sheets.heading(`Signed on ${day}, before it was opened again`, 13);
+    sheets.heading(say('signedOnBeforeItWasOpened', { day }), 13);
     for (const signature of signatures) signaturePicture(sheets, signature);
   }
 }
@@ -89,12 +90,25 @@ function writeRound(
   const { round, state, bubbles, mends, release, estimate } = pressed;
   const unit = sheets.units.pressure;
   sheets.paragraph(
-    `Test ${index + 1}${pressed.origin === 'simulated' ? ', readings simulated' : ''}: ${state}. ${sheets.moment(round.at)}, ${round.by}; ${formatGauge(round.targetPa, unit)}, limit ${formatGauge(round.limitPa, unit, 'down')}. ${roundReasonText(pressed.reason)}`,
+    say('testIndexOriginStateMomentBy', {
+      index: index + 1,
+      origin: pressed.origin === 'simulated' ? say('readingsSimulated') : '',
+      state,
+      moment: sheets.moment(round.at),
+      by: round.by,
+      target: formatGauge(round.targetPa, unit),
+      limit: formatGauge(round.limitPa, unit, 'down'),
+      roundReason: roundReasonText(pressed.reason),
+    }),
     { face: 'bold', ink: state === 'passed' ? INK : ACCENT },
   );
   if (estimate.verdict !== 'few')
     sheets.paragraph(
-      `At one temperature it ${estimate.rate < 0 ? 'rises' : 'falls'} by ${formatLeakRate(Math.abs(estimate.rate), unit)}, give or take ${formatLeakRate(estimate.sigma, unit)}.`,
+      say('atOneTemperatureItByGive', {
+        rate: estimate.rate < 0 ? 'rises' : 'falls',
+        leakRate: formatLeakRate(Math.abs(estimate.rate), unit),
+        sigma: formatLeakRate(estimate.sigma, unit),
+      }),
     );
   gaugePicture(sheets, pressed);
   writeLooked(sheets, pressed);
@@ -104,11 +118,17 @@ function writeRound(
       sheets.paragraph(`${place}: ${leakCauseText(leakCause(hardware, place))}`);
   }
   for (const mend of mends)
-    sheets.paragraph(`Repaired at ${mend.place}: ${mend.what} (${mend.by})`);
+    sheets.paragraph(
+      say('repairedAtPlaceWhatBy', { place: mend.place, what: mend.what, by: mend.by }),
+    );
   sheets.paragraph(
     release
-      ? `Released before ${release.before}, ${sheets.moment(release.at)}, ${release.by}.`
-      : 'Not released yet.',
+      ? say('releasedBeforeBeforeMomentBy', {
+          before: release.before,
+          moment: sheets.moment(release.at),
+          by: release.by,
+        })
+      : say('notReleasedYet'),
     { ink: release ? SECOND : ACCENT },
   );
 }
@@ -121,11 +141,19 @@ function writeLooked(
   const at = (seen: BubblesSeen) =>
     looked.flatMap((one) => (one.seen === seen ? [one.place] : [])).join(', ') || 'none';
   sheets.paragraph(
-    `No bubbles: ${at('none')}. Bubbles: ${at('bubbles')}. Not checked: ${at('not checked')}.`,
+    say('noBubblesBubblesNotChecked', {
+      clear: at('none'),
+      bubbles: at('bubbles'),
+      unchecked: at('not checked'),
+    }),
   );
   if (readings.length > 0)
     sheets.paragraph(
-      `${plural(readings.length, 'reading')} of the gauge, ${origin}, the last ${Math.round(heldMinutes)} min after the air was let in.`,
+      say('readingsOfTheGaugeTheLast', {
+        readings: readings.length,
+        origin: origin ?? '',
+        heldMinutes: Math.round(heldMinutes),
+      }),
     );
 }
 
@@ -135,7 +163,7 @@ function writeVisits(sheets: Sheets, { closing }: PackageClosure): void {
       entry.kind === 'visit' || entry.kind === 'leave',
   );
   if (told.length === 0) return;
-  sheets.heading('Visits', 13);
+  sheets.heading(say('visits'), 13);
   for (const entry of told)
     sheets.paragraph(
       entry.kind === 'visit'
@@ -147,24 +175,28 @@ function writeVisits(sheets: Sheets, { closing }: PackageClosure): void {
 /** Live fibers that were cut over: how long each circuit was to be down, and was. */
 function writeCutOvers(sheets: Sheets, { closing }: PackageClosure): void {
   for (const { entry, circuits, plan } of cutOversOf(closing)) {
-    sheets.heading('Cut-over', 13);
+    sheets.heading(say('cutOver'), 13);
     sheets.paragraph(
-      `${plural(plan.steps.length, 'sleeve')}, first break planned for ${sheets.moment(entry.start)}, by ${entry.by}.`,
+      say('sleevesFirstBreakPlannedForBy', {
+        sleeves: plan.steps.length,
+        moment: sheets.moment(entry.start),
+        by: entry.by,
+      }),
     );
     sheets.table(
       [
-        { title: 'Circuit', width: 30 },
-        { title: 'Planned', width: 14 },
-        { title: 'Down at', width: 22 },
-        { title: 'Back at', width: 22 },
-        { title: 'Was down', width: 14 },
+        { title: say('circuit'), width: 30 },
+        { title: say('planned'), width: 14 },
+        { title: say('downAt'), width: 22 },
+        { title: say('backAt'), width: 22 },
+        { title: say('wasDown'), width: 14 },
       ],
       circuits.map(({ name, planned, downAt, upAt, minutes }) => [
         name,
-        `${planned} min`,
+        say('plannedMin', { planned }),
         downAt ? sheets.moment(downAt) : '',
         upAt ? sheets.moment(upAt) : '',
-        minutes === null ? '' : `${minutes} min`,
+        minutes === null ? '' : say('minutesMin', { minutes }),
       ]),
     );
   }
@@ -177,10 +209,7 @@ function writeSignatures(sheets: Sheets, { state, signed }: PackageClosure): voi
   if (state.signatures.length === 0) return;
   // A heading and the first signature below it stay together.
   sheets.room(SIGNATURE_ROOM);
-  sheets.heading('Signatures', 13);
+  sheets.heading(say('signatures'), 13);
   for (const signature of state.signatures) signaturePicture(sheets, signature);
-  sheets.paragraph(
-    `What was signed stands in signed/: the SHA-256 of the file is what the signature names (${plural(signed.length, 'record')}).`,
-    { ink: SECOND },
-  );
+  sheets.paragraph(say('whatWasSignedStandsInSigned', { records: signed.length }), { ink: SECOND });
 }

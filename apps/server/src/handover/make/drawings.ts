@@ -9,6 +9,7 @@ import {
   readingsOf,
 } from '@cordel/core/close';
 import { Pyramid, levelsOf, readSor } from '@cordel/core/otdr';
+import { drawings as say } from '@cordel/text/handover/drawings';
 import type { PackageSplice } from '../messages.ts';
 import { ACCENT, INK, RULE, SECOND, type Sheets, WOOD } from './paper.ts';
 
@@ -54,10 +55,17 @@ export function lossPicture(
       .lineWidth(0.6)
       .dash(4, { space: 3 });
     doc.strokeColor(ACCENT).stroke().undash();
-    sheets.put(`limit ${(limit / 1000).toFixed(2)} dB`, left + 2, y - 9, { size: 7, ink: ACCENT });
+    sheets.put(say('limitLimitDb', { limit: (limit / 1000).toFixed(2) }), left + 2, y - 9, {
+      size: 7,
+      ink: ACCENT,
+    });
   }
   sheets.put(
-    `Losses in tray order, tray ${splices[0]!.tray} to ${splices.at(-1)!.tray}; highest ${(Math.max(...known) / 2000).toFixed(3)} dB`,
+    say('lossesInTrayOrderTrayTo', {
+      from: splices[0]!.tray,
+      to: splices.at(-1)!.tray,
+      highest: (Math.max(...known) / 2000).toFixed(3),
+    }),
     left,
     base + 3,
     { size: 7.5, ink: SECOND },
@@ -155,10 +163,15 @@ export function gaugePicture(sheets: Sheets, { round, readings: entries }: Press
   sheets.put(formatGauge(Math.round(low), sheets.units.pressure), sheets.left, y(low) - 4, {
     size: 7.5,
   });
-  sheets.put(`${last.toFixed(1)} min; dashed: by temperature alone`, left, sheets.y + height + 3, {
-    size: 7.5,
-    ink: SECOND,
-  });
+  sheets.put(
+    say('minDashedByTemperatureAlone', { last: last.toFixed(1) }),
+    left,
+    sheets.y + height + 3,
+    {
+      size: 7.5,
+      ink: SECOND,
+    },
+  );
   sheets.y += height + 16;
 }
 
@@ -187,7 +200,10 @@ export function signaturePicture(sheets: Sheets, entry: EntryOf<'sign'>): void {
     sheets.y + tall + 4,
     { size: 8.5 },
   );
-  sheets.put(`signed: ${entry.digest}`, left, sheets.y + tall + 15, { size: 6.5, ink: SECOND });
+  sheets.put(say('signedDigest', { digest: entry.digest }), left, sheets.y + tall + 15, {
+    size: 6.5,
+    ink: SECOND,
+  });
   sheets.y += tall + 30;
 }
 

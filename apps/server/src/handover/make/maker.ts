@@ -2,6 +2,7 @@ import { type Evidence, formatDay, rollUp } from '@cordel/core';
 import { type Photo, canonicalText } from '@cordel/core/close';
 import { documentJsonSchema } from '@cordel/core/document';
 import { writeGeoJson } from '@cordel/core/geo';
+import { maker as say } from '@cordel/text/handover/maker';
 import type { PackageClosure, PackageMessage, PackageSplice, RetiredSplice } from '../messages.ts';
 import {
   type Column,
@@ -22,7 +23,7 @@ import { PRACTICE_MARK } from './words.ts';
 import { Sheets } from './paper.ts';
 import { writePhotos } from './photos.ts';
 import { writeClosure, writeSummary } from './record.ts';
-import { README } from './readme.ts';
+import { README } from '@cordel/text/handover/readme';
 import { Tallies } from './tallies.ts';
 import { TracePages } from './tracePages.ts';
 import { Workbook } from './workbook.ts';
@@ -78,7 +79,7 @@ export class PackageMaker {
       case 'record':
         await this.add(
           'closure.json',
-          'The closure’s record in canonical form',
+          say('theClosuresRecordInCanonicalForm'),
           canonicalText(message.record),
         );
         return null;
@@ -97,23 +98,27 @@ export class PackageMaker {
     const { folder, paper, title, project } = open;
     const file = (path: string, what: string) => PackageFile.open(folder, path, what);
     const { units } = project;
-    this.sheets = new Sheets(await file('as-built.pdf', 'The record for people'), {
+    this.sheets = new Sheets(await file('as-built.pdf', say('theRecordForPeople')), {
       paper,
       title,
-      foot: `${project.practiceOnly ? `${PRACTICE_MARK} · ` : ''}${project.name} · as-built record · newest entry ${formatDay(open.moment, units.timeZone)}`,
+      foot: say('asBuiltRecordNewestEntry', {
+        practiceOnly: project.practiceOnly ? `${PRACTICE_MARK} · ` : '',
+        name: project.name,
+        moment: formatDay(open.moment, units.timeZone),
+      }),
       mark: project.practiceOnly ? PRACTICE_MARK : null,
       moment: new Date(open.moment),
       units,
     });
     writeSummary(this.sheets, open);
-    this.book = new Workbook(await file('as-built.xlsx', 'The record as a workbook'));
+    this.book = new Workbook(await file('as-built.xlsx', say('theRecordAsAWorkbook')));
     const columns = spliceColumns(this.describe, open.extras, open.wavelengths);
     this.book.begin('splices', columns);
     this.part = 'splices';
     this.csv = {
       splices: await new CsvFile(await file('csv/splices.csv', 'Splices'), columns).begin(),
       evidence: await new CsvFile(
-        await file('csv/evidence.csv', 'Tries, readings, rulings'),
+        await file('csv/evidence.csv', say('attemptsReadingsRulings')),
         EVIDENCE,
       ).begin(),
     };
@@ -175,11 +180,7 @@ export class PackageMaker {
     for (const { digest, content } of own.signed) {
       const file = `signed/${this.fileName(own.closure.name, `-${digest.slice(0, 12)}.json`)}`;
       this.signed.push({ closure: own.closure.name, digest, file });
-      await this.add(
-        file,
-        `What was signed of ${own.closure.name}: its SHA-256 is what the signatures name`,
-        content,
-      );
+      await this.add(file, say('whatWasSignedOfItsSha', { name: own.closure.name }), content);
     }
   }
 
@@ -205,7 +206,7 @@ export class PackageMaker {
     this.traces.add({ name: trace.name, words, bytes });
     await this.add(
       `traces/${this.fileName(trace.name.replace(/\.sor$/i, ''), '.sor')}`,
-      'A trace, byte for byte',
+      say('aTraceByteForByte'),
       bytes,
     );
     await this.document?.add('traces', [trace]);
@@ -235,12 +236,12 @@ export class PackageMaker {
     if (this.document) this.files.push(await this.document.close());
     await this.add(
       'route.geojson',
-      'Route and closures (RFC 7946)',
+      say('routeAndClosuresRfc7946'),
       `${JSON.stringify(this.geoJson())}\n`,
     );
     await this.add(
       'README.txt',
-      'How to read and check all this',
+      say('howToReadAndCheckAll'),
       project.practiceOnly ? `${PRACTICE_MARK}\n\n${README}` : README,
     );
     this.files.sort((a, b) => (a.path < b.path ? -1 : 1));
@@ -260,11 +261,11 @@ export class PackageMaker {
     };
     await this.add(
       'manifest.json',
-      'What is in here, with SHA-256',
+      say('whatIsInHereWithSha'),
       `${JSON.stringify(manifest, null, 1)}\n`,
     );
     const sums = this.files.map(({ path, digest }) => `${digest}  ${path}\n`).join('');
-    await this.add('SHA256SUMS', 'For sha256sum -c', sums);
+    await this.add('SHA256SUMS', say('forSha256sumC'), sums);
     this.files.sort((a, b) => (a.path < b.path ? -1 : 1));
     return zipFiles(folder, this.files, this.open.file);
   }

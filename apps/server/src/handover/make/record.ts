@@ -4,13 +4,13 @@ import {
   type Ruling,
   SPLICE_STATES,
   formatDistance,
-  plural,
   rollUp,
   spliceState,
   groupBy,
 } from '@cordel/core';
 import { pointText } from '@cordel/text/close';
 import { groupVerdictText, spliceStateText } from '@cordel/text/loss/states';
+import { record as say } from '@cordel/text/handover/record';
 import type { PackageClosure, PackageMessage, PackageSplice } from '../messages.ts';
 import { RULING_TITLES, limitText, lossText, meanText } from '../../exchange/columns.ts';
 import type { DescribeFiber } from '../../exchange/describer.ts';
@@ -26,32 +26,44 @@ export function writeSummary(sheets: Sheets, { project, rows, tally, title }: Op
   const { limits } = project;
   sheets.heading(title, 22);
   sheets.paragraph(
-    `As-built record. ${plural(tally.total, 'splice')}: ${SPLICE_STATES.filter(
-      (state) => tally[state] > 0,
-    )
-      .map((state) => `${tally[state]} ${spliceStateText(state)}`)
-      .join(', ')}. Verdict: ${groupVerdictText(tally.verdict)}.`,
+    say('asBuiltRecordSplicesVerdict', {
+      splices: tally.total,
+      states: SPLICE_STATES.filter((state) => tally[state] > 0)
+        .map((state) => `${tally[state]} ${spliceStateText(state)}`)
+        .join(', '),
+      groupVerdict: groupVerdictText(tally.verdict),
+    }),
     { face: 'bold', size: 11, ink: tally.verdict === 'fail' ? ACCENT : INK },
   );
   sheets.paragraph(
-    `Judged by ${limits.name} (${limits.source}): ${limits.grade} figures at ${limits.wavelengths.join(' and ')} nm; a splice at most ${limitText(limits.splice[limits.grade].single)} single, ${limitText(limits.splice[limits.grade].mass)} ribbon; a mean at most ${limitText(limits.mean.fiber)} for a fiber, ${limitText(limits.mean.tray)} for a tray, ${limitText(limits.mean.closure)} for a closure.`,
+    say('judgedByFiguresAtNmA', {
+      name: limits.name,
+      source: limits.source,
+      grade: limits.grade,
+      wavelengths: limits.wavelengths.join(' and '),
+      single: limitText(limits.splice[limits.grade].single),
+      ribbon: limitText(limits.splice[limits.grade].mass),
+      fiber: limitText(limits.mean.fiber),
+      tray: limitText(limits.mean.tray),
+      closure: limitText(limits.mean.closure),
+    }),
   );
   sheets.y += 6;
   sheets.table(
     [
-      { title: 'Closure', width: 26 },
-      { title: 'At', width: 12 },
-      { title: 'Done', width: 13 },
-      { title: 'Worst dB', width: 10 },
-      { title: 'Mean dB', width: 10 },
-      { title: 'Known by', width: 11 },
-      { title: 'Verdict', width: 12 },
-      { title: 'Closed', width: 12 },
+      { title: say('closure'), width: 26 },
+      { title: say('at'), width: 12 },
+      { title: say('done'), width: 13 },
+      { title: say('worstDb'), width: 10 },
+      { title: say('meanDb'), width: 10 },
+      { title: say('knownBy'), width: 11 },
+      { title: say('verdict'), width: 12 },
+      { title: say('closed'), width: 12 },
     ],
     rows.map((row) => [
       row.name,
       row.distance === null ? '' : formatDistance(row.distance, project.units.distance),
-      `${row.done} of ${row.due}`,
+      say('doneOfDue', { done: row.done, due: row.due }),
       lossText({ half: row.maxHalf }),
       meanText(row),
       row.grade ?? '',
@@ -80,9 +92,17 @@ export function writeClosure(
         ? ''
         : `At ${formatDistance(closure.distance, project.units.distance)}.`,
       hardware ? `${hardware.name}.` : '',
-      `${row.done} of ${plural(row.due, 'splice')} made${row.dead > 0 ? `, ${row.dead} dead` : ''}, on ${plural(closure.trays.length, 'tray')}.`,
-      `Verdict: ${groupVerdictText(row.verdict)}${row.grade ? `, ${row.grade}` : ''}.`,
-      state.stage === 'signed' ? 'Closed, tested and signed.' : 'Not signed.',
+      say('ofSplicesMadeOnTrays', {
+        done: row.done,
+        splices: row.due,
+        dead: row.dead > 0 ? say('deadDead', { dead: row.dead }) : '',
+        trays: closure.trays.length,
+      }),
+      say('verdictGroupVerdictGrade', {
+        groupVerdict: groupVerdictText(row.verdict),
+        grade: row.grade ? `, ${row.grade}` : '',
+      }),
+      state.stage === 'signed' ? say('closedTestedAndSigned') : say('notSigned'),
     ]
       .filter(Boolean)
       .join(' '),
@@ -127,9 +147,14 @@ function writeTrays(
     if (sheets.y + 3 * ROW > sheets.bottom) next();
     const row = rollUp(tallies.get(String(tray)), 'tray', project.limits);
     const mean = meanText(row);
-    sheets.put(`Tray ${tray}`, x(), sheets.y, { size: 9.5, face: 'bold' });
+    sheets.put(say('trayNumber', { tray }), x(), sheets.y, { size: 9.5, face: 'bold' });
     sheets.put(
-      `${row.done} of ${row.due}${mean ? `, mean ${mean} dB` : ''}, ${groupVerdictText(row.verdict)}`,
+      say('doneOfDueMeanGroupVerdict', {
+        done: row.done,
+        due: row.due,
+        mean: mean ? say('meanMeanDb', { mean }) : '',
+        groupVerdict: groupVerdictText(row.verdict),
+      }),
       x() + 48,
       sheets.y + 0.8,
       { size: 8, ink: row.verdict === 'fail' ? ACCENT : SECOND },
@@ -156,7 +181,7 @@ function writeTrays(
         ink,
       );
       sheets.put(
-        `${lossText(splice)}${splice.half === null ? '' : ' dB'}   ${spliceStateText(spliceState(splice))}${splice.tries > 1 ? `, try ${splice.tries}` : ''}${splice.origin === 'simulated' ? ', simulated' : ''}`,
+        `${lossText(splice)}${splice.half === null ? '' : ' dB'}   ${spliceStateText(spliceState(splice))}${splice.tries > 1 ? say('attemptNumber', { attempt: splice.tries }) : ''}${splice.origin === 'simulated' ? say('simulated') : ''}`,
         x() + half - 104,
         sheets.y,
         ink,
@@ -172,7 +197,7 @@ function writeTrays(
 /** What lay here and was removed. */
 function writeRetired(sheets: Sheets, { retired }: PackageClosure, describe: DescribeFiber): void {
   if (retired.length === 0) return;
-  sheets.heading('Removed', 13);
+  sheets.heading(say('removed'), 13);
   const end = (cable: string, fiber: number) => `${describe(cable, fiber).cable} ${fiber}`;
   const words = groupBy(
     retired,
@@ -182,13 +207,13 @@ function writeRetired(sheets: Sheets, { retired }: PackageClosure, describe: Des
     sheets.paragraph(word);
     sheets.table(
       [
-        { title: 'Splice', width: 34 },
-        { title: 'Lay in', width: 26 },
-        { title: 'Was', width: 40 },
+        { title: say('splice'), width: 34 },
+        { title: say('layIn'), width: 26 },
+        { title: say('was'), width: 40 },
       ],
       rows.map((row) => [
-        `${end(row.cableA, row.fiberA)} to ${end(row.cableB, row.fiberB)}`,
-        `tray ${row.tray} slot ${row.slot}`,
+        say('endToEnd', { a: end(row.cableA, row.fiberA), b: end(row.cableB, row.fiberB) }),
+        say('traySlot', { tray: row.tray, slot: row.slot }),
         `${row.half === null ? '' : `${lossText(row)} dB, `}${spliceStateText(spliceState(row))}`,
       ]),
     );
@@ -203,17 +228,28 @@ function writeWaivers(
   const byId = new Map([...splices, ...retired].map((splice) => [splice.id, splice]));
   const place = ({ spliceId }: Ruling) => {
     const splice = byId.get(spliceId);
-    return splice ? `tray ${splice.tray} slot ${splice.slot}` : 'a splice';
+    return splice ? say('traySlot', { tray: splice.tray, slot: splice.slot }) : 'a splice';
   };
   const points = state.points.filter((one) => one.state === 'waived');
   if (rulings.length === 0 && points.length === 0) return;
-  sheets.heading('Decided by people', 13);
+  sheets.heading(say('decidedByPeople'), 13);
   for (const ruling of rulings)
     sheets.paragraph(
-      `${place(ruling)}: ${RULING_TITLES[ruling.kind]}, by ${ruling.by}, ${sheets.moment(ruling.at)}: ${ruling.why}`,
+      say('placeRulingTitlesByByMoment', {
+        place: place(ruling),
+        rulingTitles: RULING_TITLES[ruling.kind],
+        by: ruling.by,
+        moment: sheets.moment(ruling.at),
+        why: ruling.why,
+      }),
     );
   for (const { point, entry } of points)
     sheets.paragraph(
-      `${pointText(point.message, sheets.units)}: waived by ${entry!.by}, ${sheets.moment(entry!.at)}: ${entry!.why}`,
+      say('pointWaivedByByMomentWhy', {
+        point: pointText(point.message, sheets.units),
+        by: entry!.by,
+        moment: sheets.moment(entry!.at),
+        why: entry!.why ?? '',
+      }),
     );
 }

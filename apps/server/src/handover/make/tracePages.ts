@@ -1,5 +1,6 @@
 import { tracePicture } from './drawings.ts';
 import type { Sheets } from './paper.ts';
+import { tracePages as say } from '@cordel/text/handover/tracePages';
 
 /** Trace pictures in rows of three. */
 export class TracePages {
@@ -14,7 +15,7 @@ export class TracePages {
     const { sheets } = this;
     if (this.count === 0) {
       sheets.page();
-      sheets.heading('Traces', 18);
+      sheets.heading(say('traces'), 18);
     }
     const [gap, height] = [12, 84];
     const width = (sheets.width - 2 * gap) / 3;

@@ -4,6 +4,9 @@ import { askColour, addressOf } from '@cordel/core';
 import { seeded } from '@cordel/standin';
 import { colourAnswerText } from '@cordel/text/bench';
 import { makeUpText, placeText } from '@cordel/text/fiber';
+import { common } from '@cordel/text/pages/common';
+import { colourDrill as t } from '@cordel/text/pages/bench/ColourDrill';
+import { benchShared as shared } from '@cordel/text/pages/bench/shared';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { FiberEye } from '@/ui/FiberEye';
@@ -40,7 +43,7 @@ export function ColourDrill() {
   return (
     <View style={{ gap: 12 }}>
       <Choice
-        label="Colours"
+        label={common('colours')}
         value={schemeId}
         options={schemes.map(({ id, name }) => ({ value: id, label: name }))}
         onChange={(id) => {
@@ -51,13 +54,15 @@ export function ColourDrill() {
       <Leaf style={{ gap: 10 }}>
         <Txt ink="ink2">{makeUpText(question.makeUp)}</Txt>
         {question.asks === 'place' ? (
-          <Txt kind="title" heading={2}>{`Where is fiber ${question.fiber}?`}</Txt>
+          <Txt kind="title" heading={2}>
+            {t('whereIsFiber', { fiber: question.fiber })}
+          </Txt>
         ) : (
           <View style={{ flexDirection: 'row', alignItems: 'center', gap: 12 }}>
             <FiberEye address={address} size={76} />
             <View style={{ flex: 1 }}>
               <Txt kind="title" heading={2}>
-                Which number is it?
+                {t('whichNumberIsIt')}
               </Txt>
               <Txt kind="strong">{placeText(address)}</Txt>
             </View>
@@ -79,16 +84,16 @@ export function ColourDrill() {
       {answer === null ? null : (
         <>
           <Notice
-            word={answer === question.right ? 'Right.' : 'Not that one.'}
+            word={answer === question.right ? shared('right') : t('notThatOne')}
             ink={answer === question.right ? 'green' : 'accent'}
             live
           >
             {colourAnswerText(question, address)}
           </Notice>
-          <Press label="Next question" look="next" onPress={next} />
+          <Press label={t('nextQuestion')} look="next" onPress={next} />
         </>
       )}
-      <Txt>{`${count.right} of ${count.asked} right.`}</Txt>
+      <Txt>{t('rightOfAskedRight', { right: count.right, asked: count.asked })}</Txt>
     </View>
   );
 }

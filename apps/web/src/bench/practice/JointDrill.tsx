@@ -14,6 +14,8 @@ import {
 import { type PracticeJoint, practiceRound } from '@cordel/standin';
 import { actionText, faultText } from '@cordel/text/bench';
 import { colourText } from '@cordel/text/fiber';
+import { jointDrill as t } from '@cordel/text/pages/bench/JointDrill';
+import { benchShared as shared } from '@cordel/text/pages/bench/shared';
 import { useProjectView } from '@/projects/context';
 import { FiberEye, RibbonBar } from '@/ui/FiberEye';
 import { Leaf } from '@/ui/Leaf';
@@ -50,7 +52,9 @@ export function JointDrill() {
   };
   return (
     <View style={{ gap: 12 }}>
-      <Txt kind="strong">{`Joint ${answers.length + (told ? 0 : 1)} of ${JOINTS}`}</Txt>
+      <Txt kind="strong">
+        {t('splicePlaceOfAll', { place: answers.length + (told ? 0 : 1), all: JOINTS })}
+      </Txt>
       <JointInHand
         key={`${seed} ${answers.length - (told ? 1 : 0)}`}
         joint={joint}
@@ -60,13 +64,13 @@ export function JointDrill() {
       {told ? (
         <>
           <Notice
-            word={REMEDY[told.fault] === told.did ? 'Right.' : 'Missed.'}
+            word={REMEDY[told.fault] === told.did ? shared('right') : t('missed')}
             ink={REMEDY[told.fault] === told.did ? 'green' : 'accent'}
             live
           >
             {faultText(told.fault)}
           </Notice>
-          <Press label="Next joint" look="next" onPress={() => setTold(null)} />
+          <Press label={t('nextSplice')} look="next" onPress={() => setTold(null)} />
         </>
       ) : null}
     </View>
@@ -77,18 +81,24 @@ function Score({ answers, onAgain }: { answers: readonly DrillAnswer[]; onAgain(
   const { score, right, misses } = scoreDrill(answers);
   return (
     <View style={{ gap: 10 }}>
-      <Txt kind="figure">{`${score} of 100`}</Txt>
-      <Txt>{`${right} of ${answers.length} joints right. A swap or a flip weighs double: no screen shows it.`}</Txt>
+      <Txt kind="figure">{t('scoreOf100', { score })}</Txt>
+      <Txt>{t('ofSplicesRightASwapOr', { right, answers: answers.length })}</Txt>
       {misses.map(({ place, fault, did }) => (
         <Notice
           key={place}
-          word={`Joint ${place}: ${fault === 'none' ? 'no fault' : fault}.`}
+          word={t('splicePlaceFault', {
+            place,
+            fault: fault === 'none' ? shared('noFault') : fault,
+          })}
           ink="accent"
         >
-          {`You chose “${actionText(did).toLowerCase()}”. ${faultText(fault)}`}
+          {t('youChoseActionFault', {
+            action: actionText(did).toLowerCase(),
+            fault: faultText(fault),
+          })}
         </Notice>
       ))}
-      <Press label="Another round" look="next" onPress={onAgain} />
+      <Press label={t('anotherRound')} look="next" onPress={onAgain} />
     </View>
   );
 }
@@ -115,30 +125,43 @@ function JointInHand({
     <Leaf style={{ gap: 10 }}>
       <Txt>
         {count === 1
-          ? `The plan: fiber ${joint.wanted[0]} ${colourText(at(joint.wanted[0]!).fiber)} onto ${joint.wanted[0]} ${colourText(at(joint.wanted[0]!).fiber)}.`
-          : 'The plan: ribbon 1 onto ribbon 1, fiber 1 onto fiber 1.'}
+          ? t('thePlanFiberOnto', {
+              left: String(joint.wanted[0]),
+              leftColour: colourText(at(joint.wanted[0]!).fiber),
+              right: String(joint.wanted[0]),
+              rightColour: colourText(at(joint.wanted[0]!).fiber),
+            })
+          : t('thePlanRibbon1OntoRibbon')}
       </Txt>
       <View style={{ flexDirection: 'row', justifyContent: 'space-around', gap: 8 }}>
-        <Side title="Left" places={joint.left} at={at} />
-        <Side title="Right" places={joint.right} at={at} />
+        <Side title={t('left')} places={joint.left} at={at} />
+        <Side title={t('right')} places={joint.right} at={at} />
       </View>
-      <Txt kind="strong">{joint.sleeve ? 'Sleeve: on the left fiber.' : 'Sleeve: in its box.'}</Txt>
-      <Txt>{`Program: ${joint.program}. Fiber: ${joint.glass}. Worst cleave ${Math.max(...cleaves).toFixed(1)}°.`}</Txt>
-      <Txt>{`Last estimates: ${joint.recent.map(formatLoss).join(', ')} dB.`}</Txt>
+      <Txt kind="strong">{joint.sleeve ? t('sleeveOnTheLeftFiber') : t('sleeveInItsBox')}</Txt>
+      <Txt>
+        {t('programFiberWorstCleave', {
+          program: joint.program,
+          glass: joint.glass,
+          degrees: Math.max(...cleaves).toFixed(1),
+        })}
+      </Txt>
+      <Txt>{t('lastEstimatesDb', { recent: joint.recent.map(formatLoss).join(', ') })}</Txt>
       {stopped ? (
-        <Notice word="The splicer stopped." ink="accent">
-          {`It shows ${record.fibers.find(({ error }) => error)?.error ?? 'nothing'} before the arc.`}
+        <Notice word={t('theSplicerStopped')} ink="accent">
+          {t('itShowsBeforeTheArc', {
+            error: record.fibers.find(({ error }) => error)?.error ?? 'nothing',
+          })}
         </Notice>
       ) : null}
       {fired ? (
         <Txt style={{ fontFamily: FONTS.bold, fontSize: 19 }}>
-          {`Estimate: ${estimates.map(formatLoss).join(', ')} dB`}
+          {t('estimateEstimatesDb', { estimates: estimates.map(formatLoss).join(', ') })}
         </Txt>
       ) : null}
       {done ? null : (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
           {!fired && !stopped ? (
-            <Press label="Fire the arc" look="next" onPress={() => setFired(true)} />
+            <Press label={t('startTheSplice')} look="next" onPress={() => setFired(true)} />
           ) : null}
           {(fired ? AFTER : BEFORE).map((action) => (
             <Press key={action} label={actionText(action)} onPress={() => onAct(action)} />

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { benchShared as t } from '@cordel/text/pages/bench/shared';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { Page } from '@/ui/Page';
@@ -11,16 +12,16 @@ export function PracticePage() {
   const [what, setWhat] = useState<'joints' | 'colours'>('joints');
   return (
     <Page
-      title="Practice"
-      above="Nothing here goes into the Ledger"
+      title={t('practice')}
+      above={t('nothingHereGoesIntoTheLedger')}
       back={`/p/${project.id}/bench`}
     >
       <Choice<'joints' | 'colours'>
-        label="What to practise"
+        label={t('whatToPractise')}
         value={what}
         options={[
-          { value: 'joints', label: 'Joints with faults' },
-          { value: 'colours', label: 'Counting colours' },
+          { value: 'joints', label: t('splicesWithFaults') },
+          { value: 'colours', label: t('countingColours') },
         ]}
         onChange={setWhat}
       />

@@ -2,6 +2,8 @@ import { View } from 'react-native';
 import { formatLoss } from '@cordel/core';
 import { type ShiftOutcome } from '@cordel/core/shift';
 import { shiftUnitText } from '@cordel/text/bench';
+import { shiftAnswer as t } from '@cordel/text/pages/bench/ShiftAnswer';
+import { benchShared as shared } from '@cordel/text/pages/bench/shared';
 import { useClock } from '@/projects/useClock';
 import { Leaf } from '@/ui/Leaf';
 import { Txt } from '@/ui/Txt';
@@ -15,17 +17,22 @@ export function Finish({ outcome, start }: { outcome: ShiftOutcome; start: numbe
   return (
     <View>
       <Txt kind="figure">{at(outcome.finish.p50)}</Txt>
-      <Txt>{`Likely finish; eight in ten between ${at(outcome.finish.p10)} and ${at(outcome.finish.p90)}.`}</Txt>
+      <Txt>
+        {t('likelyFinishEightInTenBetween', {
+          p10: at(outcome.finish.p10),
+          p90: at(outcome.finish.p90),
+        })}
+      </Txt>
     </View>
   );
 }
 
 const POOL_WORDS = {
-  people: 'Hands are the bottleneck',
-  places: 'Places at the closure are the bottleneck',
-  splicers: 'The splicer is the bottleneck',
-  heaters: 'The heater is the bottleneck',
-  ready: 'Ready ends are the bottleneck',
+  people: t('handsAreTheBottleneck'),
+  places: t('placesAtTheClosureAreThe'),
+  splicers: t('theSplicerIsTheBottleneck'),
+  heaters: t('theHeaterIsTheBottleneck'),
+  ready: t('readyEndsAreTheBottleneck'),
 } as const;
 
 /** What a planned shift comes to: finish, window, last moments, bottleneck, gains, both ways, the picture. */
@@ -47,77 +54,97 @@ export function Answer({
       <Leaf hung style={{ gap: 6 }}>
         <Finish outcome={outcome} start={start} />
         <Txt kind="strong" ink={share >= 80 ? 'green' : share >= 40 ? 'ink' : 'accent'}>
-          {`${share} % to finish within the window, to ${at(window)}.`}
+          {t('toFinishWithinTheWindowTo', { share, window: at(window) })}
         </Txt>
         {outcome.lastStart.map(({ unit, at: last }) => (
           <Txt key={shiftUnitText(unit)}>
             {last > 0
-              ? `Last safe moment to begin ${shiftUnitText(unit)}: ${at(last)}.`
-              : `Too late to begin ${shiftUnitText(unit)} and be done with nine in ten.`}
+              ? t('lastSafeMomentToBegin', { shiftUnit: shiftUnitText(unit), last: at(last) })
+              : t('tooLateToBeginAndBe', { shiftUnit: shiftUnitText(unit) })}
           </Txt>
         ))}
       </Leaf>
       <Leaf style={{ gap: 6 }}>
-        <Txt kind="strong">{`${POOL_WORDS[outcome.bottleneck]}: taken ${Math.round(outcome.used[outcome.bottleneck] * 100)} % of the time.`}</Txt>
+        <Txt kind="strong">
+          {t('takenOfTheTime', {
+            pool: POOL_WORDS[outcome.bottleneck],
+            percent: Math.round(outcome.used[outcome.bottleneck] * 100),
+          })}
+        </Txt>
         {gains.map(({ what, minutes }) => (
-          <Txt
-            key={what}
-          >{`One more ${what}: ${minutes < 1 ? 'gains nothing' : `${Math.round(minutes)} min sooner`}.`}</Txt>
+          <Txt key={what}>
+            {t('oneMoreWhatMinutes', {
+              what,
+              minutes:
+                minutes < 1
+                  ? t('gainsNothing')
+                  : t('minutesMinSooner', { minutes: Math.round(minutes) }),
+            })}
+          </Txt>
         ))}
       </Leaf>
       {ways.length > 0 ? <Ways ways={ways} /> : null}
       <TimelinePicture timeline={timeline} start={start} window={window} />
-      <Txt
-        kind="small"
-        ink="ink2"
-      >{`From ${outcome.runs.toLocaleString('en')} simulated nights: hands vary, splices are made again, heaters and splicers overlap.`}</Txt>
+      <Txt kind="small" ink="ink2">
+        {t('fromSimulationRunsHandsVarySplices', { runs: outcome.runs.toLocaleString('en') })}
+      </Txt>
     </View>
   );
 }
 
 const hours = (minutes: number): string =>
-  `${Math.floor(minutes / 60)} h ${String(Math.round(minutes % 60)).padStart(2, '0')} min`;
+  t('hoursMinutes', {
+    hours: Math.floor(minutes / 60),
+    minutes: String(Math.round(minutes % 60)).padStart(2, '0'),
+  });
 
 const lossRange = ({ lossMdb: { least, most } }: ShiftAnswer['ways'][number]): string =>
-  least === most ? `${formatLoss(least)} dB` : `${formatLoss(least)} to ${formatLoss(most)} dB`;
+  least === most
+    ? `${formatLoss(least)} dB`
+    : t('leastToMostDb', { least: formatLoss(least), most: formatLoss(most) });
 
 /** One by one against ribbonizing, side by side. */
 function Ways({ ways }: { ways: ShiftAnswer['ways'] }) {
   const [single, ribbonized] = ways as [ShiftAnswer['ways'][number], ShiftAnswer['ways'][number]];
   const better = ribbonized.finish < single.finish - 5;
   const rows: [string, string, string][] = [
-    ['Time', hours(single.finish), hours(ribbonized.finish)],
+    [t('time'), hours(single.finish), hours(ribbonized.finish)],
     [
-      'Within the window',
+      t('withinTheWindow'),
       `${Math.round(single.inWindow * 100)} %`,
       `${Math.round(ribbonized.inWindow * 100)} %`,
     ],
-    ['Sleeves', `${single.sleeves} single`, `${ribbonized.sleeves} ribbon`],
-    ['Adhesive', '0 ml', `${ribbonized.adhesive} ml`],
-    ['Applicator pads', '0', String(ribbonized.pads)],
-    ['Usual loss a fiber', lossRange(single), lossRange(ribbonized)],
     [
-      'Made again',
+      shared('sleeves'),
+      t('sleevesSingle', { sleeves: single.sleeves }),
+      t('sleevesRibbon', { sleeves: ribbonized.sleeves }),
+    ],
+    [shared('adhesive'), '0 ml', `${ribbonized.adhesive} ml`],
+    [t('applicatorPads'), '0', String(ribbonized.pads)],
+    [t('usualLossAFiber'), lossRange(single), lossRange(ribbonized)],
+    [
+      t('redone'),
       `${Math.round(single.redo * 100)} %`,
-      `${Math.round(ribbonized.redo * 100)} %, 12 at once`,
+      t('n12AtOnce', { redo: Math.round(ribbonized.redo * 100) }),
     ],
   ];
   return (
     <Leaf style={{ gap: 4 }}>
       <Txt kind="strong">
         {better
-          ? `Ribbonizing the loose tubes pays: ${hours(single.finish - ribbonized.finish)} sooner.`
-          : 'Ribbonizing the loose tubes does not pay here.'}
+          ? t('ribbonizingTheLooseTubesPaysSooner', {
+              hours: hours(single.finish - ribbonized.finish),
+            })
+          : t('ribbonizingTheLooseTubesDoesNot')}
       </Txt>
-      <View role="table" aria-label="One by one or ribbonized">
-        <Row cells={['', 'One by one', 'Ribbonized']} head />
+      <View role="table" aria-label={t('oneByOneOrRibbonized')}>
+        <Row cells={['', t('oneByOne'), t('ribbonized')]} head />
         {rows.map((cells) => (
           <Row key={cells[0]} cells={cells} />
         ))}
       </View>
       <Txt kind="small" ink="ink2">
-        A flipped ribbon puts twelve circuits wrong, and every splice reads well: count the colours
-        twice.
+        {t('aFlippedRibbonPutsTwelveCircuits')}
       </Txt>
     </Leaf>
   );

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { type ShiftSetting, shiftSettingSchema } from '@cordel/core/shift';
+import { shiftFields as t } from '@cordel/text/pages/bench/ShiftFields';
 import { Notice } from '@/ui/Notice';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
@@ -20,13 +21,21 @@ export function Count({
     <View role="group" aria-label={label} style={{ gap: 2 }}>
       <Txt ink="ink2">{label}</Txt>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 6 }}>
-        <Press label={`Fewer: ${label}`} disabled={value <= 1} onPress={() => onChange(value - 1)}>
+        <Press
+          label={t('fewerLabel', { label })}
+          disabled={value <= 1}
+          onPress={() => onChange(value - 1)}
+        >
           <Txt kind="strong">−</Txt>
         </Press>
         <Txt kind="name" style={{ minWidth: 22, textAlign: 'center' }}>
           {value}
         </Txt>
-        <Press label={`More: ${label}`} disabled={value >= 12} onPress={() => onChange(value + 1)}>
+        <Press
+          label={t('moreLabel', { label })}
+          disabled={value >= 12}
+          onPress={() => onChange(value + 1)}
+        >
           <Txt kind="strong">+</Txt>
         </Press>
       </View>
@@ -65,25 +74,29 @@ export function Minutes({
         }}
         outlineStyle={{ borderWidth: 2 }}
       />
-      {good ? null : <Txt kind="small" ink="accent">{`A figure from ${least} to 1440.`}</Txt>}
+      {good ? null : (
+        <Txt kind="small" ink="accent">
+          {t('aFigureFromTo1440', { least })}
+        </Txt>
+      )}
     </View>
   );
 }
 
 const TIME_LABELS: Record<keyof ShiftSetting['times'], string> = {
-  open: 'Open a tube, s',
-  ribbonize: 'Ribbonize, s',
-  adhesive: 'Adhesive, s',
-  prepSingle: 'Prepare a pair, s',
-  prepRibbon: 'Prepare a ribbon, s',
-  load: 'Load, s',
-  arc: 'Arc, s',
-  test: 'Look and test, s',
-  again: 'Take out again, s',
-  move: 'Into the heater, s',
-  heat: 'Heat, s',
-  seat: 'Seat, s',
-  check: 'Arc check, s',
+  open: t('openATubeS'),
+  ribbonize: t('ribbonizeS'),
+  adhesive: t('adhesiveS'),
+  prepSingle: t('prepareAPairS'),
+  prepRibbon: t('prepareARibbonS'),
+  load: t('loadS'),
+  arc: t('arcS'),
+  test: t('checkAndTestS'),
+  again: t('takeOutAgainS'),
+  move: t('intoTheHeaterS'),
+  heat: t('heatS'),
+  seat: t('seatS'),
+  check: t('arcCheckS'),
 };
 
 /** How long each step takes, and how often joints are made again. */
@@ -109,27 +122,27 @@ export function Times({
         />
       ))}
       <Minutes
-        label="Singles made again, %"
+        label={t('singlesRedone')}
         value={Math.round(setting.redo.single * 100)}
         onChange={(value) =>
           onChange({ redo: { ...setting.redo, single: Math.min(0.9, value / 100) } })
         }
       />
       <Minutes
-        label="Ribbons made again, %"
+        label={t('ribbonsRedone')}
         value={Math.round(setting.redo.ribbon * 100)}
         onChange={(value) =>
           onChange({ redo: { ...setting.redo, ribbon: Math.min(0.9, value / 100) } })
         }
       />
       <Minutes
-        label="Ribbonized made again, %"
+        label={t('ribbonizedRedone')}
         value={Math.round(setting.redo.ribbonized * 100)}
         onChange={(value) =>
           onChange({ redo: { ...setting.redo, ribbonized: Math.min(0.9, value / 100) } })
         }
       />
-      <Notice>The arc is checked by the project’s policy; heaters and arcs keep their time.</Notice>
+      <Notice>{t('theArcIsCheckedByThe')}</Notice>
     </View>
   );
 }

@@ -1,8 +1,10 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { plural } from '@cordel/core';
 import { type ShiftSetting, type ShiftUnit } from '@cordel/core/shift';
+import { benchShared as shared } from '@cordel/text/pages/bench/shared';
+import { shiftPage as t } from '@cordel/text/pages/bench/ShiftPage';
+import { common } from '@cordel/text/pages/common';
 import { useSummary } from '@/data/queries';
 import { keep } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
@@ -32,20 +34,20 @@ export function ShiftPage() {
   const chosen =
     rows.find((row) => row.closureId === closure) ?? rows.find((row) => row.done > 0) ?? rows[0];
   return (
-    <Page title="Plan the shift" above={project.name} back={`/p/${project.id}/bench`}>
+    <Page title={shared('planTheShift')} above={project.name} back={`/p/${project.id}/bench`}>
       {summary.data ? null : <Waiting error={summary.error} />}
       {summary.data && !chosen ? (
-        <Empty title="Nothing left to splice">Every planned splice is made.</Empty>
+        <Empty title={t('nothingLeftToSplice')}>{t('everyPlannedSpliceIsMade')}</Empty>
       ) : null}
       {chosen ? (
         <>
           {choosing ? (
             <Choice
-              label="Closure"
+              label={common('closure')}
               value={chosen.closureId}
               options={rows.map((row) => ({
                 value: row.closureId,
-                label: `${row.name}, ${row.open} open`,
+                label: t('nameOpen', { name: row.name, open: row.open }),
               }))}
               onChange={(id) => {
                 router.setParams({ closure: id });
@@ -64,7 +66,7 @@ export function ShiftPage() {
               <Txt kind="name" heading={2} style={{ flexShrink: 1 }}>
                 {chosen.name}
               </Txt>
-              <Press label="Another closure" onPress={() => setChoosing(true)} />
+              <Press label={t('anotherClosure')} onPress={() => setChoosing(true)} />
             </View>
           )}
           <Shift key={chosen.closureId} closureId={chosen.closureId} name={chosen.name} />
@@ -83,50 +85,56 @@ function Shift({ closureId, name }: { closureId: string; name: string }) {
   const start = planned.state === 'none' ? 0 : planned.began;
   if (!work.data) return <Waiting error={work.error} />;
   if (units.length === 0)
-    return <Empty title="Nothing left to splice here">Choose another closure.</Empty>;
+    return <Empty title={t('nothingLeftToSpliceHere')}>{t('chooseAnotherClosure')}</Empty>;
   const set = (part: Partial<ShiftSetting>) => change({ setting: { ...draft.setting, ...part } });
   const ends = new Date(start + draft.setting.window * 60_000);
   return (
     <View style={{ gap: 14 }}>
-      <Txt>{`Left here: ${plural(open.length, 'fiber')} in ${plural(units.length, 'tube')} or ribbons, ${unitsWords(units)}.`}</Txt>
+      <Txt>
+        {t('leftHereFibersInTubesOr', {
+          fibers: open.length,
+          tubes: units.length,
+          units: unitsWords(units),
+        })}
+      </Txt>
       <Leaf style={{ gap: 10 }}>
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 14 }}>
           <Count
-            label="People"
+            label={t('people')}
             value={draft.setting.people}
             onChange={(people) => set({ people })}
           />
           <Count
-            label="Splicers"
+            label={t('splicers')}
             value={draft.setting.splicers}
             onChange={(splicers) => set({ splicers })}
           />
           <Count
-            label="Heaters"
+            label={t('heaters')}
             value={draft.setting.heaters}
             onChange={(heaters) => set({ heaters })}
           />
           <Count
-            label="Places"
+            label={t('places')}
             value={draft.setting.places}
             onChange={(places) => set({ places })}
           />
         </View>
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
           <Minutes
-            label="Window, min"
+            label={t('windowMin')}
             value={draft.setting.window}
             onChange={(window) => set({ window })}
           />
           <Minutes
-            label="Break after, min"
+            label={t('breakAfterMin')}
             value={draft.setting.breaks[0]?.at ?? 0}
             onChange={(at) =>
               set({ breaks: [{ at, length: draft.setting.breaks[0]?.length ?? 30 }] })
             }
           />
           <Minutes
-            label="Break, min"
+            label={t('breakMin')}
             value={draft.setting.breaks[0]?.length ?? 0}
             onChange={(length) =>
               set({
@@ -138,37 +146,39 @@ function Shift({ closureId, name }: { closureId: string; name: string }) {
         <Press
           look="bare"
           icon={editing ? 'chevron-up' : 'chevron-down'}
-          label={editing ? 'Fold the times away' : 'Times of each step'}
+          label={editing ? t('hideTheTimes') : t('timesOfEachStep')}
           onPress={() => setEditing(!editing)}
           style={{ alignSelf: 'flex-start' }}
         />
         {editing ? <Times setting={draft.setting} onChange={set} /> : null}
         {pace.seen > 0 ? (
           <Choice
-            label={`Pace of this shift, from ${plural(pace.seen, 'sleeve')}: ${paceWords(pace.factor)}`}
+            label={t('paceOfThisShiftFromSleeves', {
+              sleeves: pace.seen,
+              pace: paceWords(pace.factor),
+            })}
             value={draft.learn ? 'yes' : 'no'}
             options={[
-              { value: 'yes', label: 'plan by it' },
-              { value: 'no', label: 'plan as set' },
+              { value: 'yes', label: t('planByIt') },
+              { value: 'no', label: t('planAsSet') },
             ]}
             onChange={(value) => change({ learn: value === 'yes' })}
           />
         ) : (
-          <Txt ink="ink2">As soon as sleeves are kept here, the plan follows their real pace.</Txt>
+          <Txt ink="ink2">{t('asSoonAsSleevesAreDone')}</Txt>
         )}
       </Leaf>
       {planned.state === 'running' ? (
         <Leaf style={{ gap: 8 }}>
-          <Txt
-            kind="strong"
-            aria-live="polite"
-          >{`Trying out the night: ${Math.round(planned.share * 100)} %`}</Txt>
+          <Txt kind="strong" aria-live="polite">
+            {t('simulatingShare', { share: Math.round(planned.share * 100) })}
+          </Txt>
           {planned.outcome ? <Finish outcome={planned.outcome} start={start} /> : null}
-          <Press label="Stop" onPress={shift.stop} />
+          <Press label={common('stop')} onPress={shift.stop} />
         </Leaf>
       ) : (
         <Press
-          label={planned.state === 'done' ? 'Plan again' : 'Plan it'}
+          label={planned.state === 'done' ? t('planAgain') : t('planIt')}
           look="next"
           onPress={() => void shift.start(setting, units)}
         />
@@ -178,7 +188,7 @@ function Shift({ closureId, name }: { closureId: string; name: string }) {
           <Answer answer={planned.answer} start={start} window={draft.setting.window * 60} />
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
             <Press
-              label="Calendar (.ics)"
+              label={t('calendarIcs')}
               icon="calendar-export"
               onPress={() =>
                 saveFile(
@@ -196,7 +206,7 @@ function Shift({ closureId, name }: { closureId: string; name: string }) {
               }
             />
             <Press
-              label="The shift begins now"
+              label={t('theShiftBeginsNow')}
               onPress={() => {
                 keep(
                   `cordel.shift.end.${project.id}`,
@@ -206,10 +216,9 @@ function Shift({ closureId, name }: { closureId: string; name: string }) {
               }}
             />
           </View>
-          <Txt
-            kind="small"
-            ink="ink2"
-          >{`Window to ${clock(ends.getTime())}. When the shift begins, the Bench minds its end in its advice.`}</Txt>
+          <Txt kind="small" ink="ink2">
+            {t('windowToWhenTheShiftBegins', { clock: clock(ends.getTime()) })}
+          </Txt>
         </>
       ) : null}
     </View>
@@ -218,11 +227,14 @@ function Shift({ closureId, name }: { closureId: string; name: string }) {
 
 const paceWords = (factor: number): string =>
   Math.abs(factor - 1) < 0.03
-    ? 'as set'
-    : `${Math.round(Math.abs(factor - 1) * 100)} % ${factor > 1 ? 'slower' : 'faster'} than set`;
+    ? t('asSet')
+    : t('percentThanSet', {
+        percent: Math.round(Math.abs(factor - 1) * 100),
+        slower: factor > 1 ? 'slower' : 'faster',
+      });
 
 function unitsWords(units: readonly ShiftUnit[]): string {
   const sleeves = units.reduce((sum, unit) => sum + unit.sleeves, 0);
   const ribbons = units.some(({ way }) => way !== 'single');
-  return `${plural(sleeves, 'sleeve')}${ribbons ? ', ribbons among them' : ''}`;
+  return t('sleevesRibbons', { sleeves, ribbons: ribbons ? t('ribbonsAmongThem') : '' });
 }

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Defs, G, Line, Pattern, Rect, Text as SvgText } from 'react-native-svg';
 import type { Timeline } from '@cordel/core/shift';
+import { timelinePicture as t } from '@cordel/text/pages/bench/TimelinePicture';
 import { useClock } from '@/projects/useClock';
 import { Txt } from '@/ui/Txt';
 import { FONTS, useInks } from '@/ui/theme';
@@ -24,13 +25,12 @@ export function TimelinePicture({ timeline, start, window }: Props) {
       style={{ gap: 12 }}
       onLayout={({ nativeEvent }) => setWidth(Math.max(300, nativeEvent.layout.width))}
     >
-      <Txt kind="strong">Tube by tube</Txt>
+      <Txt kind="strong">{t('tubeByTube')}</Txt>
       <Units timeline={timeline} start={start} window={window} width={width} />
-      <Txt kind="strong">The first half hour, close up</Txt>
+      <Txt kind="strong">{t('theFirstHalfHourCloseUp')}</Txt>
       <CloseUp timeline={timeline} width={width} />
       <Txt kind="small" ink="ink2">
-        Solid: hands at a splice. Hatched: splicer or heater taken, also while it waits. Outline: a
-        tube is opened, a break, an arc check.
+        {t('solidHandsAtASpliceHatched')}
       </Txt>
     </View>
   );
@@ -49,7 +49,11 @@ function Units({ timeline, start, window, width }: Props & { width: number }) {
       width={width}
       height={height}
       role="img"
-      aria-label={`${timeline.units.length} tubes and ribbons, done at ${clock(start + timeline.finish * 1000)}; window to ${clock(start + window * 1000)}`}
+      aria-label={t('tubesAndRibbonsDoneAtWindow', {
+        units: timeline.units.length,
+        done: clock(start + timeline.finish * 1000),
+        window: clock(start + window * 1000),
+      })}
     >
       {Array.from({ length: Math.floor(hours / every) + 1 }, (_, index) => index * every).map(
         (hour) => (
@@ -115,14 +119,14 @@ function Units({ timeline, start, window, width }: Props & { width: number }) {
         fill={inks.accent}
         textAnchor={x(window) > width - 90 ? 'end' : 'middle'}
       >
-        {`window ends ${clock(start + window * 1000)}`}
+        {t('windowEndsClock', { clock: clock(start + window * 1000) })}
       </SvgText>
     </Svg>
   );
 }
 
 const CLOSE = 1800;
-const OUTLINED = ['open the tube', 'arc check', 'break', 'ribbonize'];
+const OUTLINED = ['openTube', 'arcCheck', 'break', 'ribbonize'];
 
 function CloseUp({ timeline, width }: { timeline: Timeline; width: number }) {
   const inks = useInks();
@@ -130,12 +134,7 @@ function CloseUp({ timeline, width }: { timeline: Timeline; width: number }) {
   const x = (seconds: number) => LEFT + ((width - LEFT - 8) * (seconds - from)) / CLOSE;
   const height = timeline.lanes.length * (ROW + 4) + 24;
   return (
-    <Svg
-      width={width}
-      height={height}
-      role="img"
-      aria-label="What hands, splicers and heaters do in the first half hour"
-    >
+    <Svg width={width} height={height} role="img" aria-label={t('whatHandsSplicersAndHeatersDo')}>
       <Defs>
         <Pattern
           id="shift-hatch"
@@ -147,8 +146,8 @@ function CloseUp({ timeline, width }: { timeline: Timeline; width: number }) {
           <Rect width={2.5} height={6} fill={inks.ink} />
         </Pattern>
       </Defs>
-      {timeline.lanes.map(({ name, segments }, index) => (
-        <G key={name}>
+      {timeline.lanes.map(({ of, number, segments }, index) => (
+        <G key={`${of} ${number}`}>
           <SvgText
             x={LEFT - 6}
             y={index * (ROW + 4) + 18}
@@ -157,7 +156,9 @@ function CloseUp({ timeline, width }: { timeline: Timeline; width: number }) {
             fill={inks.ink}
             textAnchor="end"
           >
-            {name}
+            {timeline.lanes.filter((lane) => lane.of === of).length === 1
+              ? t(of)
+              : t('numbered', { name: t(of), number })}
           </SvgText>
           {segments
             .filter((segment) => segment.from < CLOSE)
@@ -171,7 +172,7 @@ function CloseUp({ timeline, width }: { timeline: Timeline; width: number }) {
                 fill={
                   OUTLINED.includes(segment.what)
                     ? inks.leaf
-                    : name.startsWith('Hands')
+                    : of === 'hands'
                       ? inks.ink
                       : 'url(#shift-hatch)'
                 }
@@ -191,7 +192,7 @@ function CloseUp({ timeline, width }: { timeline: Timeline; width: number }) {
           fill={inks.ink}
           textAnchor={minute === 30 ? 'end' : minute === 0 ? 'start' : 'middle'}
         >
-          {`${minute} min`}
+          {t('minuteMin', { minute })}
         </SvgText>
       ))}
     </Svg>

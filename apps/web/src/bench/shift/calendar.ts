@@ -1,6 +1,7 @@
 import ICAL from 'ical.js';
 import type { ShiftOutcome, ShiftSetting, Timeline } from '@cordel/core/shift';
 import { shiftUnitText } from '@cordel/text/bench';
+import { calendar as t } from '@cordel/text/pages/bench/calendar';
 
 interface CalendarTask {
   closure: string;
@@ -32,20 +33,29 @@ export function shiftCalendar(task: CalendarTask): string {
   };
   add(
     'window',
-    `Splicing window: ${closure}`,
+    t('splicingWindowClosure', { closure }),
     0,
     setting.window * 60,
-    `Likely finish ${at(outcome.finish.p50).toISOString()}, nine in ten by ${at(outcome.finish.p90).toISOString()}. Done within the window with ${Math.round(outcome.inWindow * 100)} %.`,
+    t('likelyFinishNineInTenBy', {
+      likely: at(outcome.finish.p50).toISOString(),
+      latest: at(outcome.finish.p90).toISOString(),
+      inWindow: Math.round(outcome.inWindow * 100),
+    }),
   );
   timeline.units.forEach(({ label, from, to }, index) =>
     add(`unit-${index}`, `${closure}: ${label}`, from, to),
   );
   setting.breaks.forEach(({ at: from, length }, index) =>
-    add(`break-${index}`, 'Break', from * 60, (from + length) * 60),
+    add(`break-${index}`, t('break'), from * 60, (from + length) * 60),
   );
   outcome.lastStart.forEach(({ unit, at: last }, index) => {
     if (last > 0)
-      add(`last-${index}`, `Last safe moment to begin ${shiftUnitText(unit)}`, last, last + 300);
+      add(
+        `last-${index}`,
+        t('lastSafeMomentToBegin', { shiftUnit: shiftUnitText(unit) }),
+        last,
+        last + 300,
+      );
   });
   return `${calendar.toString()}\r\n`;
 }

@@ -1,7 +1,10 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { formatDistance, parseDistance, parseMakeUp, plural } from '@cordel/core';
+import { formatDistance, parseDistance, parseMakeUp } from '@cordel/core';
 import { makeUpText } from '@cordel/text/fiber';
+import { networkPage as t } from '@cordel/text/pages/kit/NetworkPage';
+import { common } from '@cordel/text/pages/common';
+import { kitShared as shared } from '@cordel/text/pages/kit/shared';
 import { useSummary } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { Grid } from '@/ui/Grid';
@@ -22,16 +25,16 @@ export function NetworkPage() {
   const { rows, problems, change, count } = network;
   const unit = project.units.distance;
   return (
-    <Page title="Cables and closures" above={project.name} back={`/p/${project.id}/route`}>
+    <Page title={t('cablesAndClosures')} above={project.name} back={`/p/${project.id}/route`}>
       <View style={{ flexDirection: wide ? 'row' : 'column', gap: 20 }}>
         <Leaf style={{ flex: wide ? 1 : undefined, gap: 10 }}>
           <Txt kind="name" heading={2}>
-            Cables
+            {common('cables')}
           </Txt>
           <RowFields
-            noun="Cable"
-            figure="Fibers"
-            hint="Fibers: 144, 12x24 (tubes x fibers), 24 ribbons, drop 12. Enter goes on."
+            noun={common('cable')}
+            figure={common('fibers')}
+            hint={t('fibers14412x24TubesXFibers')}
             rows={rows.cables}
             problems={problems}
             feedback={({ figure }) => {
@@ -43,12 +46,12 @@ export function NetworkPage() {
         </Leaf>
         <Leaf style={{ flex: wide ? 1 : undefined, gap: 10 }}>
           <Txt kind="name" heading={2}>
-            Closures
+            {shared('closures')}
           </Txt>
           <RowFields
-            noun="Closure"
-            figure="Distance"
-            hint={`Distance from the start, in ${unit} where no unit is typed; may be left out.`}
+            noun={common('closure')}
+            figure={t('distance')}
+            hint={t('distanceFromTheStartInWhere', { unit })}
             rows={rows.closures}
             problems={problems}
             feedback={({ figure }) => {
@@ -60,17 +63,17 @@ export function NetworkPage() {
         </Leaf>
       </View>
       {problems.size > 0 ? (
-        <Notice word="Not saved." ink="accent" live>
-          {`${plural(problems.size, 'row')} to fix first.`}
+        <Notice word={shared('notSaved')} ink="accent" live>
+          {t('rowsToFixFirst', { rows: problems.size })}
         </Notice>
       ) : null}
       {network.savedCount > 0 ? (
-        <Notice word="Saved." ink="green" live>
-          {plural(network.savedCount, 'row')}
+        <Notice word={t('saved')} ink="green" live>
+          {t('rows', { rows: network.savedCount })}
         </Notice>
       ) : null}
       <Press
-        label={count === 0 ? 'Save' : `Save ${plural(count, 'row')}`}
+        label={count === 0 ? shared('save') : t('saveRows', { rows: count })}
         look="next"
         disabled={count === 0}
         onPress={() => void network.save()}
@@ -90,10 +93,10 @@ function Plans() {
   return (
     <View style={{ gap: 8 }}>
       <Txt kind="name" heading={2}>
-        Here already
+        {t('hereAlready')}
       </Txt>
       {cables.length > 0 ? (
-        <Txt>{`Cables: ${cables.map(({ name }) => name).join(', ')}`}</Txt>
+        <Txt>{t('cables', { cables: cables.map(({ name }) => name).join(', ') })}</Txt>
       ) : null}
       <Grid>
         {closures
@@ -104,8 +107,8 @@ function Plans() {
               style={{ justifyContent: 'space-between' }}
               onPress={() => router.push(`/p/${project.id}/route/${id}/plan` as never)}
             >
-              <Txt kind="strong">{`Plan ${name}`}</Txt>
-              <Txt ink="ink2">{plural(splices.get(id) ?? 0, 'splice')}</Txt>
+              <Txt kind="strong">{t('planName', { name })}</Txt>
+              <Txt ink="ink2">{t('splices', { splices: splices.get(id) ?? 0 })}</Txt>
             </Press>
           ))}
       </Grid>

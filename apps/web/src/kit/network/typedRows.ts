@@ -14,6 +14,7 @@ import {
 import { makeUpProblemText } from '@cordel/text/fiber';
 import { distanceProblemText } from '@cordel/text/measure';
 import { issueText } from '@cordel/text/record';
+import { kitShared as t } from '@cordel/text/pages/kit/shared';
 import type { FormRead } from '@/ui/formRead';
 
 const refused = (error: string): { ok: false; error: string } => ({ ok: false, error });
@@ -53,11 +54,11 @@ function readName(
   if (!checked.success) return refused(issueText(checked.error.issues[0]!));
   // A row that waits for a signal is known by its own id: saving it again is no clash.
   if (known.some(({ id, name }) => id !== row.id && same(name, row.name)))
-    return refused(`${checked.data} is here already: choose another name.`);
+    return refused(t('isHereAlreadyChooseAnotherName', { data: checked.data }));
   const first = rows.find((other) => same(other.name, row.name));
   return first === row
     ? parsed(checked.data)
-    : refused(`${checked.data} stands further up: choose another name.`);
+    : refused(t('standsFurtherUpChooseAnotherName', { data: checked.data }));
 }
 
 /** Cables as they are typed; each row is a cable or says what would be right. */

@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { commands } from '@cordel/client';
+import { kitShared as t } from '@cordel/text/pages/kit/shared';
+import { errorText } from '@cordel/text/record';
 import { outbox } from '@/data/client';
 import { useKept } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
@@ -64,16 +66,26 @@ export function useTypedNetwork() {
     if (found.size > 0) return;
     const outcomes = await Promise.all([
       ...readRows.cables.flatMap((one) =>
-        one.ok ? [outbox.add(commands.saveCable, one.value, `Cable ${one.value.name}`)] : [],
+        one.ok
+          ? [outbox.add(commands.saveCable, one.value, t('cableName', { name: one.value.name }))]
+          : [],
       ),
       ...readRows.closures.flatMap((one) =>
-        one.ok ? [outbox.add(commands.saveClosure, one.value, `Closure ${one.value.name}`)] : [],
+        one.ok
+          ? [
+              outbox.add(
+                commands.saveClosure,
+                one.value,
+                t('closureName', { name: one.value.name }),
+              ),
+            ]
+          : [],
       ),
     ]);
     const refused = new Map<string, string>();
     outcomes.forEach((outcome, index) => {
       if (!('refused' in outcome)) return;
-      refused.set(all[index]!.id, outcome.refused.message);
+      refused.set(all[index]!.id, errorText(outcome.refused));
       // It stays in its row, with the reason.
       void outbox.discard(outcome.writeId);
     });

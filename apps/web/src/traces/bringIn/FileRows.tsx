@@ -1,6 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { type Direction, plural } from '@cordel/core';
+import { type Direction } from '@cordel/core';
+import { fileRows as t } from '@cordel/text/pages/traces/FileRows';
+import { tracesShared as shared } from '@cordel/text/pages/traces/shared';
+import { common } from '@cordel/text/pages/common';
 import { useProjectView } from '@/projects/context';
 import { Press } from '@/ui/Press';
 import { Select } from '@/ui/Select';
@@ -22,33 +25,37 @@ export function FileRows({ flow }: { flow: BringIn }) {
   return (
     <View style={{ gap: 12 }}>
       <Txt kind="name" heading={2}>
-        {`${plural(files.length, 'file')}: ${ready.length} ready, ${wrong.length} to fix`}
+        {t('filesReadyToFix', { files: files.length, ready: ready.length, wrong: wrong.length })}
       </Txt>
       {same.length > 0 ? (
-        <Txt ink="ink2">{`${plural(same.length, 'file')} left out, for the same content is here: ${names(same)}.`}</Txt>
+        <Txt ink="ink2">
+          {t('filesLeftOutForTheSame', { files: same.length, names: names(same) })}
+        </Txt>
       ) : null}
       {wrong.slice(0, SHOWN).map((file) => (
         <WrongRow key={file.key} file={file} flow={flow} />
       ))}
       {wrong.length > SHOWN ? (
-        <Txt ink="ink2">{`and ${plural(wrong.length - SHOWN, 'file')} more to fix`}</Txt>
+        <Txt ink="ink2">{t('andFilesMoreToFix', { files: wrong.length - SHOWN })}</Txt>
       ) : null}
       {ready.length > 0 ? <ReadyTable files={ready} /> : null}
       {ready.length > 0 && !busy ? (
         <Press
-          label={`Import ${plural(ready.length, 'trace')}`}
+          label={t('importTraces', { traces: ready.length })}
           look="next"
           onPress={() => void flow.send()}
         />
       ) : null}
-      <Press label="Clear this list" look="bare" icon="close" onPress={flow.clear} />
+      <Press label={t('clearThisList')} look="bare" icon="close" onPress={flow.clear} />
     </View>
   );
 }
 
 function names(files: readonly BroughtFile[]): string {
   const shown = files.slice(0, 3).map(({ name }) => name);
-  return files.length > 3 ? `${shown.join(', ')} and ${files.length - 3} more` : shown.join(', ');
+  return files.length > 3
+    ? t('shownAndFilesMore', { shown: shown.join(', '), files: files.length - 3 })
+    : shown.join(', ');
 }
 
 function ReadyTable({ files }: { files: readonly BroughtFile[] }) {
@@ -63,7 +70,9 @@ function ReadyTable({ files }: { files: readonly BroughtFile[] }) {
       {shown.map(({ key, name, place }, index) => (
         <View key={key}>
           {left > 0 && index === shown.length - 2 ? (
-            <Txt ink="ink2" style={{ paddingVertical: 4 }}>{`… ${left} more …`}</Txt>
+            <Txt ink="ink2" style={{ paddingVertical: 4 }}>
+              {t('leftMore', { left })}
+            </Txt>
           ) : null}
           <View
             style={{
@@ -78,7 +87,14 @@ function ReadyTable({ files }: { files: readonly BroughtFile[] }) {
             <Txt kind="strong" style={{ minWidth: 170, flexGrow: 1 }}>
               {name}
             </Txt>
-            <Txt>{`${cable(place!.cableId!)?.name ?? '?'} ${place!.fiber} · from ${place!.direction === 'AB' ? 'A' : 'B'} · ${place!.wavelengthNm} nm`}</Txt>
+            <Txt>
+              {t('nameFiberFromDirectionWavelengthNm', {
+                name: cable(place!.cableId!)?.name ?? '?',
+                fiber: place!.fiber ?? '?',
+                direction: place!.direction === 'AB' ? 'A' : 'B',
+                wavelengthNm: place!.wavelengthNm ?? '?',
+              })}
+            </Txt>
           </View>
         </View>
       ))}
@@ -96,9 +112,9 @@ function WrongRow({ file, flow }: { file: BroughtFile; flow: BringIn }) {
       <Txt>{file.words}</Txt>
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
         {file.state === 'to be settled' ? (
-          <Press label="Put it right" aria-expanded={open} onPress={() => setOpen(!open)} />
+          <Press label={t('fixIt')} aria-expanded={open} onPress={() => setOpen(!open)} />
         ) : null}
-        <Press label="Leave it out" onPress={() => flow.drop(file.key)} />
+        <Press label={t('leaveItOut')} onPress={() => flow.drop(file.key)} />
       </View>
       {open ? (
         <PlaceForm
@@ -139,33 +155,33 @@ export function PlaceForm({
     <View style={{ gap: 8 }}>
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap', alignItems: 'center' }}>
         <Select
-          label="Cable"
+          label={common('cable')}
           value={cableId}
           wanting={cableId === ''}
           options={[
-            { value: '', label: 'cable' },
-            ...cables.map(({ id, name }) => ({ value: id, label: `cable ${name}` })),
+            { value: '', label: t('cable') },
+            ...cables.map(({ id, name }) => ({ value: id, label: shared('cableName', { name }) })),
           ]}
           onChange={setCable}
         />
         <Select
-          label="Direction"
+          label={t('direction')}
           value={direction}
           wanting={direction === ''}
           options={[
-            { value: '', label: 'shot from' },
-            { value: 'AB', label: 'from end A' },
-            { value: 'BA', label: 'from end B' },
+            { value: '', label: t('shotFrom') },
+            { value: 'AB', label: shared('fromEndA') },
+            { value: 'BA', label: shared('fromEndB') },
           ]}
           onChange={(value) => setDirection(value as Direction)}
         />
       </View>
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
-        <TextField label="Fiber" value={fiber} onChange={setFiber} />
-        <TextField label="Wavelength, nm" value={nm} onChange={setNm} />
+        <TextField label={common('fiber')} value={fiber} onChange={setFiber} />
+        <TextField label={shared('wavelengthNm')} value={nm} onChange={setNm} />
       </View>
       <Press
-        label="Save"
+        label={t('save')}
         look="next"
         disabled={!fits}
         onPress={() =>

@@ -2,8 +2,9 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
-import { plural } from '@cordel/core';
 import { commands } from '@cordel/client';
+import { hereRows as t } from '@cordel/text/pages/traces/HereRows';
+import { errorText } from '@cordel/text/record';
 import { outbox } from '@/data/client';
 import { personNow } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
@@ -26,26 +27,29 @@ export function HereRows({ here }: { here: readonly KeptTraceRow[] }) {
   const [find, setFind] = useState('');
   const [shown, setShown] = useState(STEP);
   const [opened, setOpened] = useState<KeptTraceRow | null>(null);
-  if (here.length === 0)
-    return (
-      <Txt ink="ink2">
-        No traces are here yet. Without a device, the simulated OTDR shoots any circuit.
-      </Txt>
-    );
+  if (here.length === 0) return <Txt ink="ink2">{t('noTracesAreHereYetWithout')}</Txt>;
   const wordsOf = ({ place, facts }: KeptTraceRow): string =>
     place?.cableId
-      ? `${cable(place.cableId)?.name ?? '?'} ${place.fiber} · from ${place.direction === 'AB' ? 'A' : 'B'} · ${place.wavelengthNm} nm · ${facts.pulseNs} ns`
+      ? t('fromNmNs', {
+          name: cable(place.cableId)?.name ?? '?',
+          fiber: place.fiber ?? '?',
+          direction: place.direction === 'AB' ? 'A' : 'B',
+          wavelengthNm: place.wavelengthNm ?? '?',
+          pulseNs: facts.pulseNs,
+        })
       : place
-        ? `set aside: ${place.why}`
-        : 'belongs nowhere yet';
+        ? t('setAsideWhy', { why: place.why ?? '' })
+        : t('belongsNowhereYet');
   const list = here.filter((row) =>
     `${row.name} ${wordsOf(row)}`.toLowerCase().includes(find.trim().toLowerCase()),
   );
   return (
     <View style={{ gap: 8 }}>
-      <Txt kind="name" heading={2}>{`${plural(here.length, 'trace')} here`}</Txt>
+      <Txt kind="name" heading={2}>
+        {t('tracesHere', { traces: here.length })}
+      </Txt>
       {here.length > 12 ? (
-        <TextField label="Find by name, fiber or wavelength" value={find} onChange={setFind} />
+        <TextField label={t('findByNameFiberOrWavelength')} value={find} onChange={setFind} />
       ) : null}
       <View style={{ borderTopWidth: 2, borderColor: inks.ink }}>
         {list.slice(0, shown).map((row) => (
@@ -70,7 +74,7 @@ export function HereRows({ here }: { here: readonly KeptTraceRow[] }) {
               ))}
             </View>
             <Press
-              label={`Put ${row.name} right`}
+              label={t('fixName', { name: row.name })}
               look="bare"
               icon="pencil-outline"
               onPress={() => setOpened(row)}
@@ -78,7 +82,7 @@ export function HereRows({ here }: { here: readonly KeptTraceRow[] }) {
               <></>
             </Press>
             <Press
-              label={`Save the file ${row.name}`}
+              label={t('saveTheFile', { name: row.name })}
               look="bare"
               icon="download"
               onPress={() => window.open(`/api/traces/${row.id}/file.sor`, '_self')}
@@ -90,7 +94,7 @@ export function HereRows({ here }: { here: readonly KeptTraceRow[] }) {
       </View>
       {list.length > shown ? (
         <Press
-          label={`Show more: ${list.length - shown} are left`}
+          label={t('showMoreAreLeft', { list: list.length - shown })}
           onPress={() => setShown(shown + 4 * STEP)}
         />
       ) : null}
@@ -108,7 +112,7 @@ function PutRight({ row, onDone }: { row: KeptTraceRow; onDone(): void }) {
     const entry = {
       id: uuid(),
       traceId: row.id,
-      by: personNow() || 'Somebody',
+      by: personNow() || t('somebody'),
       at: new Date().toISOString(),
       cableId: place?.cableId ?? null,
       fiber: place?.fiber ?? null,
@@ -119,9 +123,9 @@ function PutRight({ row, onDone }: { row: KeptTraceRow; onDone(): void }) {
     const outcome = await outbox.add(
       commands.placeTraces,
       { projectId: project.id, entries: [entry] },
-      `Where ${row.name} belongs`,
+      t('whereNameBelongs', { name: row.name }),
     );
-    if ('refused' in outcome) return setProblem(outcome.refused.message);
+    if ('refused' in outcome) return setProblem(errorText(outcome.refused));
     for (const key of ['traces', 'proof', 'ledger'])
       void client.invalidateQueries({ queryKey: [key, project.id] });
     onDone();
@@ -129,13 +133,18 @@ function PutRight({ row, onDone }: { row: KeptTraceRow; onDone(): void }) {
   return (
     <Sheet title={row.name} visible onClose={onDone}>
       <Txt ink="ink2">
-        {`The file says cable “${row.facts.cableId}”, fiber “${row.facts.fiberId}”, from “${row.facts.from}”, ${row.facts.wavelengthNm} nm. What was said before stays in the record.`}
+        {t('theFileSaysCableFiberFrom', {
+          cableId: row.facts.cableId,
+          fiberId: row.facts.fiberId,
+          from: row.facts.from,
+          wavelengthNm: row.facts.wavelengthNm,
+        })}
       </Txt>
       <PlaceForm start={row.place} onSave={(place) => void say(place)} />
-      <TextField label="Why it is set aside" value={why} onChange={setWhy} />
-      <Press label="Set it aside" disabled={why.trim() === ''} onPress={() => void say(null)} />
+      <TextField label={t('whyItIsSetAside')} value={why} onChange={setWhy} />
+      <Press label={t('setItAside')} disabled={why.trim() === ''} onPress={() => void say(null)} />
       {problem ? (
-        <Notice word="Not saved." ink="accent" live>
+        <Notice word={t('notSaved')} ink="accent" live>
           {problem}
         </Notice>
       ) : null}

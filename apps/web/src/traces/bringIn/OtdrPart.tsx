@@ -2,6 +2,10 @@ import { useRef, useState } from 'react';
 import { View } from 'react-native';
 import { type Direction, fiberCount } from '@cordel/core';
 import { answerOf } from '@cordel/client';
+import { otdrPart as t } from '@cordel/text/pages/traces/OtdrPart';
+import { tracesShared as shared } from '@cordel/text/pages/traces/shared';
+import { common } from '@cordel/text/pages/common';
+import { errorText } from '@cordel/text/record';
 import { api } from '@/data/api';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
@@ -14,11 +18,11 @@ import { Txt } from '@/ui/Txt';
 
 const WAVELENGTHS = [1310, 1490, 1550, 1625] as const;
 const FAULTS = [
-  'launch fiber left in',
-  'wrong group index',
-  'range too short',
-  'not plugged in',
-  'broken half way',
+  'launchFiberIncluded',
+  'wrongGroupIndex',
+  'rangeTooShort',
+  'unplugged',
+  'brokenHalfway',
 ] as const;
 
 /** A set of keys of which any number may be down. */
@@ -101,7 +105,7 @@ export function OtdrPart({
     try {
       for (const task of tasks) {
         if (stopped.current) break;
-        setProgress(`Shooting ${files.length + 1} of ${tasks.length}`);
+        setProgress(t('shootingFilesOfTasks', { files: files.length + 1, tasks: tasks.length }));
         const shot = await answerOf(
           api.POST('/api/projects/{projectId}/standin/otdr', {
             params: { path: { projectId: project.id } },
@@ -118,7 +122,7 @@ export function OtdrPart({
         files.push(new File([bytes], shot.name));
       }
     } catch (error) {
-      setProblem((error as Error).message);
+      setProblem(errorText(error as Error));
     }
     setProgress('');
     if (files.length > 0) await add(files);
@@ -126,54 +130,60 @@ export function OtdrPart({
   return (
     <Leaf style={{ gap: 12 }}>
       <Txt kind="name" heading={2}>
-        Simulated OTDR
+        {shared('simulatedOtdr')}
       </Txt>
-      <Notice word="Laser light.">
-        A real OTDR sends invisible light: never look into a fiber end or a connector, and be sure
-        the fiber is dark. Follow local codes and your company’s practice.
-      </Notice>
+      <Notice word={t('laserLight')}>{t('aRealOtdrSendsInvisibleLight')}</Notice>
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap', alignItems: 'center' }}>
         <Select
-          label="Cable to shoot"
+          label={t('cableToShoot')}
           value={cableId}
-          options={cables.map(({ id, name }) => ({ value: id, label: `cable ${name}` }))}
+          options={cables.map(({ id, name }) => ({
+            value: id,
+            label: shared('cableName', { name }),
+          }))}
           onChange={setCable}
         />
         <TextField
-          label="Fibers"
+          label={common('fibers')}
           value={text}
-          hint={fibers ? `of ${most}` : `Such as 1-12, 17; at most ${most}`}
+          hint={fibers ? t('ofMost', { most }) : t('suchAs11217At', { most })}
           onChange={setText}
         />
       </View>
       <Toggles
-        label="From"
+        label={common('from')}
         all={['AB', 'BA'] as const}
         on={directions}
-        wordOf={(key) => (key === 'AB' ? 'end A' : 'end B')}
+        wordOf={(key) => (key === 'AB' ? shared('endA') : shared('endB'))}
         onChange={setDirections}
       />
       <Toggles
-        label="Wavelengths, nm"
+        label={t('wavelengthsNm')}
         all={WAVELENGTHS}
         on={wavelengths}
         onChange={setWavelengths}
       />
       <Choice
-        label="Pulse, ns: short sees close joints apart, long sees far"
+        label={t('pulseNsShortTellsCloseEvents')}
         value={pulse}
         options={['30', '100', '300', '1000'].map((value) => ({ value, label: value }))}
         onChange={setPulse}
       />
       <Choice
-        label="Averages: four times as many, half the noise"
+        label={t('averagesFourTimesAsManyHalf')}
         value={averages}
         options={['512', '2048', '8192', '32768'].map((value) => ({ value, label: value }))}
         onChange={setAverages}
       />
-      <Toggles label="What somebody got wrong" all={FAULTS} on={faults} onChange={setFaults} />
+      <Toggles
+        label={t('faultsToSimulate')}
+        all={FAULTS}
+        on={faults}
+        wordOf={t}
+        onChange={setFaults}
+      />
       {problem ? (
-        <Notice word="Not shot." ink="accent" live>
+        <Notice word={t('notShot')} ink="accent" live>
           {problem}
         </Notice>
       ) : null}
@@ -182,11 +192,11 @@ export function OtdrPart({
           <Txt kind="strong" aria-live="polite">
             {progress}
           </Txt>
-          <Press label="Stop" onPress={() => (stopped.current = true)} />
+          <Press label={common('stop')} onPress={() => (stopped.current = true)} />
         </View>
       ) : (
         <Press
-          label="Shoot"
+          label={t('shoot')}
           look="next"
           disabled={disabled || !fibers || directions.length === 0 || wavelengths.length === 0}
           onPress={() => void shoot()}

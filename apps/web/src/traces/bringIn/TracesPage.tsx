@@ -1,7 +1,9 @@
 import { useRouter } from 'expo-router';
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
-import { plural } from '@cordel/core';
+import { common } from '@cordel/text/pages/common';
+import { tracesPage as t } from '@cordel/text/pages/traces/TracesPage';
+import { tracesShared as shared } from '@cordel/text/pages/traces/shared';
 import { usePerson } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
@@ -29,14 +31,14 @@ export function TracesPage() {
   const [shooting, setShooting] = useState(false);
   const any = flow.files.length > 0;
   return (
-    <Page title="Traces" above={project.name} back={`/p/${project.id}/ledger`}>
+    <Page title={common('traces')} above={project.name} back={`/p/${project.id}/ledger`}>
       <ProofTabs />
       {person === '' ? (
         <Leaf style={{ gap: 10 }}>
-          <Txt>Who brings them in? Every entry is signed.</Txt>
-          <TextField label="Name or initials" value={name} onChange={setName} />
+          <Txt>{t('whoImportsThemEveryEntryIs')}</Txt>
+          <TextField label={t('nameOrInitials')} value={name} onChange={setName} />
           <Press
-            label="That is me"
+            label={t('thatIsMe')}
             look="next"
             disabled={name.trim() === ''}
             onPress={() => setPerson(name.trim())}
@@ -85,25 +87,22 @@ function DropPart({ flow, disabled, shoot }: { flow: BringIn; disabled: boolean;
         background: over ? inks.leaf : undefined,
       }}
     >
-      <Txt>
-        Drop a folder of .sor files here, from both ends and at all wavelengths. They are kept byte
-        for byte; nothing goes in before you have looked.
-      </Txt>
+      <Txt>{t('dropAFolderOfSorFiles')}</Txt>
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
         <Press
-          label="Choose files"
+          label={t('chooseFiles')}
           icon="file-upload-outline"
           look={flow.files.length > 0 ? 'plain' : 'next'}
           disabled={disabled || flow.busy !== null}
           onPress={() => void take(pickFiles('.sor,.SOR,application/octet-stream'))}
         />
         <Press
-          label="Choose a folder"
+          label={t('chooseAFolder')}
           icon="folder-outline"
           disabled={disabled || flow.busy !== null}
           onPress={() => void take(pickFiles('', true))}
         />
-        <Press label="Simulated OTDR" icon="pulse" onPress={shoot} />
+        <Press label={shared('simulatedOtdr')} icon="pulse" onPress={shoot} />
       </View>
     </div>
   );
@@ -118,32 +117,35 @@ function BusyPart({ flow }: { flow: BringIn }) {
     <View style={{ gap: 8 }}>
       {busy ? (
         <Leaf style={{ gap: 8 }}>
-          <Txt
-            kind="strong"
-            aria-live="polite"
-          >{`${busy.what === 'reading' ? 'Reading' : 'Sending'}: ${busy.done} of ${plural(busy.all, 'file')}`}</Txt>
-          <Press label="Stop" onPress={flow.stop} />
+          <Txt kind="strong" aria-live="polite">
+            {t('whatDoneOfFiles', {
+              what: busy.what === 'reading' ? t('reading') : t('sending'),
+              done: busy.done,
+              files: busy.all,
+            })}
+          </Txt>
+          <Press label={common('stop')} onPress={flow.stop} />
         </Leaf>
       ) : null}
       {stopped ? (
-        <Notice word="Not all." ink="accent" live>
+        <Notice word={t('notAll')} ink="accent" live>
           {stopped}
         </Notice>
       ) : null}
       {!busy && unread.length > 0 ? (
         <Press
-          label={`Go on reading: ${plural(unread.length, 'file')} left`}
+          label={t('goOnReadingFilesLeft', { files: unread.length })}
           look="next"
           onPress={() => void flow.add(unread)}
         />
       ) : null}
       {!busy && sent > 0 && ready.length === 0 ? (
         <>
-          <Notice word="Imported." ink="green" live>
-            {plural(sent, 'trace')}
+          <Notice word={common('imported')} ink="green" live>
+            {shared('traces', { traces: sent })}
           </Notice>
           <Press
-            label="See what they prove"
+            label={t('seeWhatTheyProve')}
             look="next"
             onPress={() => router.push(`/p/${project.id}/ledger/findings` as never)}
           />
@@ -162,21 +164,21 @@ function NamingPart({ flow }: { flow: BringIn }) {
   return (
     <Leaf style={{ gap: 12 }}>
       <Txt kind="name" heading={2}>
-        What the names mean
+        {t('whatTheNamesMean')}
       </Txt>
       <TextField
-        label="Pattern of the names"
+        label={t('patternOfTheNames')}
         value={flow.pattern}
-        hint="{cable} {fiber} {dir} {nm}, * for anything; empty: the files’ own headers alone"
+        hint={t('patternHint', { pattern: '{cable} {fiber} {dir} {nm}' })}
         onChange={flow.setPattern}
       />
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10, flexWrap: 'wrap' }}>
-        <Txt>Where neither says the cable, fibers are counted in</Txt>
+        <Txt>{t('whereNeitherSaysTheCableFibers')}</Txt>
         <Select
-          label="Cable the fibers are counted in"
+          label={t('cableTheFibersAreCountedIn')}
           value={flow.cableId ?? ''}
           options={[
-            { value: '', label: 'choose' },
+            { value: '', label: t('choose') },
             ...cables.map(({ id, name }) => ({ value: id, label: name })),
           ]}
           onChange={(value) => flow.setCable(value === '' ? null : value)}
@@ -185,26 +187,25 @@ function NamingPart({ flow }: { flow: BringIn }) {
       {flow.words.map(({ word, direction }) => (
         <Choice
           key={word}
-          label={`“${word}” was shot`}
+          label={t('wordWasShot', { word })}
           value={direction ?? 'none'}
           options={[
-            { value: 'AB' as const, label: 'from end A' },
-            { value: 'BA' as const, label: 'from end B' },
+            { value: 'AB' as const, label: shared('fromEndA') },
+            { value: 'BA' as const, label: shared('fromEndB') },
           ]}
           onChange={(value) => flow.setDirection(word, value as 'AB' | 'BA')}
         />
       ))}
       <Txt kind="small" ink="ink2">
-        End A is where a circuit begins: the outer end of the cable that comes first in the list of
-        cables.
+        {t('endAIsWhereACircuit')}
       </Txt>
       {disputed || flow.trust ? (
         <Choice
-          label="Where name and file disagree"
+          label={t('whereNameAndFileDisagree')}
           value={flow.trust ?? 'none'}
           options={[
-            { value: 'name' as const, label: 'the name is right' },
-            { value: 'file' as const, label: 'the file is right' },
+            { value: 'name' as const, label: t('theNameIsRight') },
+            { value: 'file' as const, label: t('theFileIsRight') },
           ]}
           onChange={(value) => flow.setTrust(value as 'name' | 'file')}
         />

@@ -15,6 +15,7 @@ import {
   settlePlace,
 } from '@cordel/core/otdr';
 import { sorProblemText } from '@cordel/text/files';
+import { tracesWorker as t } from '@cordel/text/pages/traces/tracesWorker';
 
 /** A file as it was looked at. */
 export interface LookedFile {
@@ -151,10 +152,18 @@ async function sendOne(projectId: string, { key, id, place }: Parcel): Promise<S
     const body = (await response.json().catch(() => ({}))) as { known?: boolean; detail?: string };
     if (response.ok) return { key, state: body.known ? 'known' : 'sent', words: '' };
     if (response.status >= 500)
-      return { key, state: 'unreached', words: `The server has trouble (${response.status}).` };
-    return { key, state: 'refused', words: body.detail ?? `Refused (${response.status}).` };
+      return {
+        key,
+        state: 'unreached',
+        words: t('theServerHasTrouble', { status: response.status }),
+      };
+    return {
+      key,
+      state: 'refused',
+      words: body.detail ?? t('refusedStatus', { status: response.status }),
+    };
   } catch {
-    return { key, state: 'unreached', words: 'The server does not answer.' };
+    return { key, state: 'unreached', words: t('theServerDoesNotAnswer') };
   }
 }
 

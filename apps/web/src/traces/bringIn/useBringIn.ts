@@ -5,6 +5,7 @@ import { v7 as uuid } from 'uuid';
 import { type Direction, type TracePlace, fiberCount } from '@cordel/core';
 import type { NamedPlace, NamingSetting } from '@cordel/core/otdr';
 import { placeProblemText } from '@cordel/text/otdr';
+import { useBringIn as t } from '@cordel/text/pages/traces/useBringIn';
 import { personNow } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import { useTraces } from '../queries';
@@ -61,7 +62,7 @@ export function useBringIn() {
 
   const add = async (files: readonly File[]) => {
     const wanted = files.filter(({ name }) => /\.(sor|trc|msor)$/i.test(name) || files.length < 40);
-    if (wanted.length === 0) return setStopped('No trace files are among these: they end in .sor.');
+    if (wanted.length === 0) return setStopped(t('noTraceFilesAreAmongThese'));
     setStopped('');
     setUnread([]);
     setBusy({ what: 'reading', done: 0, all: wanted.length });
@@ -113,7 +114,7 @@ export function useBringIn() {
       parcels,
       proxy((sent: SentParcel) => {
         if (sent.state === 'unreached') {
-          setStopped(`${sent.words} What is left waits here: send it again.`);
+          setStopped(t('whatIsLeftWaitsHereSend', { problem: sent.words }));
           return;
         }
         setBusy({ what: 'sending', done: ++done, all });
@@ -145,7 +146,7 @@ export function useBringIn() {
     send,
     stop: () => {
       void reader.stop();
-      setStopped('Stopped. What is left waits here.');
+      setStopped(t('stoppedWhatIsLeftWaitsHere'));
     },
     setPattern: (text: string) => {
       setPatternText(text);
@@ -203,11 +204,11 @@ function stateOf(
 ): { state: FileState; words: string } {
   if (error !== null) return { state: 'unreadable', words: error };
   if (sent?.state === 'refused') return { state: 'refused', words: sent.words };
-  if (sent) return { state: 'sent', words: sent.state === 'known' ? 'It was here already.' : '' };
+  if (sent) return { state: 'sent', words: sent.state === 'known' ? t('itWasHereAlready') : '' };
   if (known.has(digest))
-    return { state: 'here already', words: 'The same content was imported before.' };
-  if (again) return { state: 'twice', words: 'The same content as another file of these.' };
-  if (!place) return { state: 'to be settled', words: 'Being read …' };
+    return { state: 'here already', words: t('theSameContentWasImportedBefore') };
+  if (again) return { state: 'twice', words: t('theSameContentAsAnotherFile') };
+  if (!place) return { state: 'to be settled', words: t('beingRead') };
   if (place.problems.length > 0)
     return {
       state: 'to be settled',

@@ -1,8 +1,11 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { type DistanceUnit, fiberCount, formatPlace, plural } from '@cordel/core';
+import { type DistanceUnit, fiberCount, formatPlace } from '@cordel/core';
 import { findingEvidence, findingTitle, whereText } from '@cordel/text/otdr';
+import { tracesShared as shared } from '@cordel/text/pages/traces/shared';
+import { common } from '@cordel/text/pages/common';
+import { circuitPage as t } from '@cordel/text/pages/traces/CircuitPage';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { Empty, Notice, Waiting } from '@/ui/Notice';
@@ -35,26 +38,33 @@ export function CircuitPage() {
   const go = (to: string, number: number) => router.setParams({ cable: to, fiber: String(number) });
   const most = cable(cableId) ? fiberCount(cable(cableId)!.makeUp) : 0;
   return (
-    <Page title="Trace view" above={project.name} back={`/p/${project.id}/ledger/findings`}>
+    <Page
+      title={shared('traceView')}
+      above={project.name}
+      back={`/p/${project.id}/ledger/findings`}
+    >
       <ProofTabs />
       <View style={{ flexDirection: 'row', gap: 8, alignItems: 'center', flexWrap: 'wrap' }}>
         <Select
-          label="Cable"
+          label={common('cable')}
           value={cableId}
-          options={cables.map(({ id, name }) => ({ value: id, label: `cable ${name}` }))}
+          options={cables.map(({ id, name }) => ({
+            value: id,
+            label: shared('cableName', { name }),
+          }))}
           onChange={(id) => go(id, 1)}
         />
         <Press
-          label="Fiber before"
+          label={t('fiberBefore')}
           icon="chevron-left"
           disabled={fiber <= 1}
           onPress={() => go(cableId, fiber - 1)}
         >
           <></>
         </Press>
-        <Txt kind="strong">{`fiber ${fiber || ''} of ${most}`}</Txt>
+        <Txt kind="strong">{t('fiberOfMost', { fiber: fiber || '', most })}</Txt>
         <Press
-          label="Next fiber"
+          label={t('nextFiber')}
           icon="chevron-right"
           disabled={fiber >= most}
           onPress={() => go(cableId, fiber + 1)}
@@ -67,22 +77,24 @@ export function CircuitPage() {
           <CircuitTraces circuit={circuit.data} fiber={fiber} />
         ) : (
           <Empty
-            title={`No traces of ${circuit.data.label} yet`}
+            title={t('noTracesOfYet', { label: circuit.data.label })}
             action={
               <Press
-                label="Import traces"
+                label={shared('importTraces')}
                 look="next"
                 onPress={() => router.push(`/p/${project.id}/ledger/traces` as never)}
               />
             }
           >
-            Shoot it from both ends, or with the simulated OTDR.
+            {t('shootItFromBothEndsOr')}
           </Empty>
         )
       ) : (
         <Waiting
           error={circuit.error ?? proof.error}
-          retry={<Press label="Try again" look="next" onPress={() => void circuit.refetch()} />}
+          retry={
+            <Press label={common('tryAgain')} look="next" onPress={() => void circuit.refetch()} />
+          }
         />
       )}
     </Page>
@@ -127,7 +139,7 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
     if (mode === 'both')
       return traces.map(({ id, back }) => ({
         id,
-        label: back ? 'from B' : 'from A',
+        label: back ? t('fromB') : t('fromA'),
         hollow: back,
         strong: true,
         drop: 0,
@@ -149,27 +161,27 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
   const choices = (
     <View style={{ flexDirection: 'row', gap: 16, flexWrap: 'wrap' }}>
       <Choice
-        label="Wavelength, nm"
+        label={shared('wavelengthNm')}
         value={String(nm)}
         options={wavelengths.map((value) => ({ value: String(value), label: String(value) }))}
         onChange={(value) => setWanted(Number(value))}
       />
       <Choice
-        label="Shown"
+        label={t('shown')}
         value={mode}
         options={[
-          { value: 'both', label: 'both ways' },
-          { value: 'AB', label: 'tube from A' },
-          { value: 'BA', label: 'tube from B' },
+          { value: 'both', label: t('bothWays') },
+          { value: 'AB', label: t('tubeFromA') },
+          { value: 'BA', label: t('tubeFromB') },
         ]}
         onChange={(value) => setMode(value as Mode)}
       />
       <Choice
-        label="Slope of the fiber"
+        label={t('slopeOfTheFiber')}
         value={glass}
         options={[
-          { value: 'level', label: 'slope removed' },
-          { value: 'falls', label: 'as measured' },
+          { value: 'level', label: t('slopeRemoved') },
+          { value: 'falls', label: t('asMeasured') },
         ]}
         onChange={(value) => setGlass(value as 'level' | 'falls')}
       />
@@ -179,15 +191,14 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
     <View style={{ gap: 12 }} onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
       {wide ? choices : null}
       {view.error ? (
-        <Notice word="Not shown." ink="accent" live>
+        <Notice word={t('notShown')} ink="accent" live>
           {view.error}
         </Notice>
       ) : null}
       {view.columns.length === 0 && !view.error ? (
-        <Txt
-          ink="ink2"
-          aria-live="polite"
-        >{`Reading ${view.ready} of ${plural(traces.length, 'trace')} …`}</Txt>
+        <Txt ink="ink2" aria-live="polite">
+          {t('readingOfTraces', { ready: view.ready, traces: traces.length })}
+        </Txt>
       ) : null}
       <TraceCanvas
         view={view}
@@ -195,22 +206,29 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
         pegs={pegs}
         width={width}
         height={wide ? 400 : 430}
-        label={`${circuit.label} at ${nm} nm, ${mode === 'both' ? 'both directions' : 'all fibers of its tube'}`}
+        label={t('labelAtNmMode', {
+          label: circuit.label,
+          nm,
+          mode: mode === 'both' ? t('bothDirections') : t('allFibersOfItsTube'),
+        })}
       />
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
-        <Press label="Closer" icon="plus" onPress={() => view.zoom(2)} />
-        <Press label="Farther" icon="minus" onPress={() => view.zoom(0.5)} />
-        <Press label="Left" icon="chevron-left" onPress={() => view.pan(-0.3)} />
-        <Press label="Right" icon="chevron-right" onPress={() => view.pan(0.3)} />
-        <Press label="All" onPress={view.whole} />
+        <Press label={t('zoomIn')} icon="plus" onPress={() => view.zoom(2)} />
+        <Press label={t('zoomOut')} icon="minus" onPress={() => view.zoom(0.5)} />
+        <Press label={t('left')} icon="chevron-left" onPress={() => view.pan(-0.3)} />
+        <Press label={t('right')} icon="chevron-right" onPress={() => view.pan(0.3)} />
+        <Press label={t('all')} onPress={view.whole} />
       </View>
       {wide ? null : choices}
       <Txt>{wayWords(circuit, unit)}</Txt>
       {mode !== 'both' && odd && oddFiber !== undefined ? (
-        <Notice word={`Fiber ${oddFiber} strays.`}>
+        <Notice word={t('fiberDiffersFromItsTube', { oddFiber })}>
           {odd.offDb === null
-            ? `It ends at ${formatPlace(odd.at, unit)}; the others of its tube go on. It is drawn heavy.`
-            : `By ${odd.offDb.toFixed(2)} dB from the middle of its tube, most at ${formatPlace(odd.at, unit)}. It is drawn heavy.`}
+            ? t('itEndsAtTheOthersOf', { at: formatPlace(odd.at, unit) })
+            : t('byDbFromTheMedianOf', {
+                offDb: odd.offDb.toFixed(2),
+                at: formatPlace(odd.at, unit),
+              })}
         </Notice>
       ) : null}
       <JointTable
@@ -235,10 +253,16 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
 function wayWords({ label, points, length, totals }: CircuitAnswer, unit: DistanceUnit): string {
   const total = totals
     .flatMap(({ wavelengthNm, mean }) =>
-      mean ? [`${mean.loss.toFixed(2)} dB at ${wavelengthNm} nm`] : [],
+      mean ? [t('dbAtNm', { loss: mean.loss.toFixed(2), wavelengthNm })] : [],
     )
     .join(', ');
-  return `${label}: ${points[0]!.name} to ${points.at(-1)!.name}, ${formatPlace(length, unit)} of fiber${total === '' ? '' : `; fiber and splices ${total}, both ways`}.`;
+  return t('toOfFiber', {
+    label,
+    from: points[0]!.name,
+    to: points.at(-1)!.name,
+    length: formatPlace(length, unit),
+    total: total === '' ? '' : t('fiberAndSplicesBothWays', { total }),
+  });
 }
 
 function pegsOf({ points, joints, findings }: CircuitAnswer, nm: number): Peg[] {
@@ -250,13 +274,13 @@ function pegsOf({ points, joints, findings }: CircuitAnswer, nm: number): Peg[] 
     const joint = joints.find((own) => own.point === index && own.wavelengthNm === nm);
     const words = !spliceId
       ? index === 0
-        ? 'end A'
-        : 'end B'
+        ? shared('endA')
+        : shared('endB')
       : joint?.mean
         ? `${joint.mean.loss.toFixed(3)} dB`
         : joint
-          ? `${(joint.forward ?? joint.backward)!.loss.toFixed(3)} one way`
-          : 'not seen';
+          ? t('lossOneWay', { loss: (joint.forward ?? joint.backward)!.loss.toFixed(3) })
+          : t('notSeen');
     return [
       { at, name, words, bad: spliceId !== null && bad.has(spliceId), end: spliceId === null },
     ];

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { formatPlace } from '@cordel/core';
+import { jointTable as t } from '@cordel/text/pages/traces/JointTable';
 import { useProjectView } from '@/projects/context';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
@@ -41,18 +42,31 @@ export function JointTable({
               <Txt kind="strong">{name}</Txt>
               <Txt ink="ink2">{at === null ? '' : formatPlace(at, unit)}</Txt>
             </View>
-            <Txt>{`AB ${figure(joint?.forward ?? null)}  BA ${figure(joint?.backward ?? null)} dB`}</Txt>
+            <Txt>
+              {t('abBaDb', {
+                ab: figure(joint?.forward ?? null),
+                ba: figure(joint?.backward ?? null),
+              })}
+            </Txt>
             <Txt kind="strong">
               {joint?.mean
-                ? `mean ${joint.mean.loss.toFixed(3)} ± ${Math.max(0.001, 2 * joint.mean.sigma).toFixed(3)} dB`
-                : 'no mean: a direction is missing'}
+                ? t('meanLossSigma', {
+                    loss: joint.mean.loss.toFixed(3),
+                    sigma: Math.max(0.001, 2 * joint.mean.sigma).toFixed(3),
+                  })
+                : t('noMeanADirectionIsMissing')}
             </Txt>
             {joint?.modeField ? (
-              <Txt ink="ink2">{`mode-field mismatch (${joint.modeField.loss > 0 ? 'smaller to larger' : 'larger to smaller'}), ${Math.abs(10 ** (joint.modeField.loss / 10) * 100 - 100).toFixed(1)} %`}</Txt>
+              <Txt ink="ink2">
+                {t('modeFieldMismatch', {
+                  loss: joint.modeField.loss > 0 ? t('smallerToLarger') : t('largerToSmaller'),
+                  percent: Math.abs(10 ** (joint.modeField.loss / 10) * 100 - 100).toFixed(1),
+                })}
+              </Txt>
             ) : null}
             {at === null ? null : (
               <Press
-                label={`Closer to ${name}`}
+                label={t('closerToName', { name })}
                 look="bare"
                 icon="magnify"
                 onPress={() => look(at)}

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { formatPlace } from '@cordel/core';
+import { tracesShared as t } from '@cordel/text/pages/traces/shared';
 import { useProjectView } from '@/projects/context';
 import { Press } from '@/ui/Press';
 import { Txt } from '@/ui/Txt';
@@ -27,7 +28,7 @@ export function OwnTables({
   return (
     <View style={{ gap: 8 }}>
       <Txt kind="name" heading={2}>
-        Beside the instrument’s own table
+        {t('besideTheInstrumentsOwnTable')}
       </Txt>
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
         {circuit.traces
@@ -44,7 +45,7 @@ export function OwnTables({
       </View>
       {rows ? (
         <View style={{ borderTopWidth: 2, borderColor: inks.ink }}>
-          <Row cells={['At', 'Found here', 'Instrument says']} strong />
+          <Row cells={[t('at'), t('foundHere'), t('instrumentSays')]} strong />
           {rows.map((row) => (
             <Row
               key={`${row.position} ${row.own?.code ?? ''}`}
@@ -63,7 +64,7 @@ export function OwnTables({
           ))}
         </View>
       ) : trace ? (
-        <Txt ink="ink2">Reading …</Txt>
+        <Txt ink="ink2">{t('reading')}</Txt>
       ) : null}
     </View>
   );

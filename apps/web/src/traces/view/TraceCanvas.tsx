@@ -1,4 +1,5 @@
 import { useEffect, useRef } from 'react';
+import { tracesShared as t } from '@cordel/text/pages/traces/shared';
 import { useProjectView } from '@/projects/context';
 import { useInks } from '@/ui/theme';
 import { type Peg, StringLayer, type StringLook, draw, plotLeft } from './draw';
@@ -40,8 +41,8 @@ export function TraceCanvas({ view, looks, pegs, width, height, label }: Props) 
     <canvas
       ref={canvas}
       role="application"
-      aria-roledescription="trace view"
-      aria-label={`${label}. Arrow keys move, plus and minus zoom, 0 shows all.`}
+      aria-roledescription={t('traceView2')}
+      aria-label={t('arrowKeysMovePlusAndMinus', { label })}
       tabIndex={0}
       onKeyDown={(event) => {
         const does: Record<string, () => void> = {

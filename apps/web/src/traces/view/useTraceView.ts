@@ -1,4 +1,5 @@
 import { type Remote, proxy, wrap } from 'comlink';
+import { errorText } from '@cordel/text/record';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Columns, ShownTrace, TableRow, TraceViewer } from './view.worker';
 
@@ -47,7 +48,7 @@ export function useTraceView(
         }
         setError('');
       } catch (problem) {
-        setError((problem as Error).message);
+        setError(errorText(problem as Error));
       } finally {
         asking.current = false;
       }
@@ -61,7 +62,7 @@ export function useTraceView(
         [...traces],
         proxy((done: number) => current && setReady(done)),
       )
-      .catch((problem: Error) => current && setError(problem.message));
+      .catch((problem: Error) => current && setError(errorText(problem)));
     return () => {
       current = false;
     };

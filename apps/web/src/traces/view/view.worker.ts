@@ -8,6 +8,7 @@ import {
   samplesOf,
 } from '@cordel/core/otdr';
 import { sorProblemText } from '@cordel/text/files';
+import { viewWorker as t } from '@cordel/text/pages/traces/viewWorker';
 
 /** A trace to be shown, laid along its circuit. Meters of fiber. */
 export interface ShownTrace {
@@ -52,7 +53,7 @@ const loaded = new Map<string, Promise<Loaded>>();
 
 async function load({ id, start, stretch }: ShownTrace): Promise<Loaded> {
   const response = await fetch(`/api/traces/${id}/file.sor`);
-  if (!response.ok) throw new Error(`The server answered ${response.status}.`);
+  if (!response.ok) throw new Error(t('theServerAnswered', { status: response.status }));
   const read = readSor(new Uint8Array(await response.arrayBuffer()));
   if (!read.ok) throw new Error(sorProblemText(read.error));
   const samples = samplesOf(read.value);

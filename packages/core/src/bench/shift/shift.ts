@@ -1,15 +1,16 @@
 import { z } from 'zod';
 import type { Job, Line, Pool, Stage } from './line.ts';
+import { issue } from '../../record/issue.ts';
 
-const minutes = z.number().min(0, 'Not below nothing.').max(1440, 'At most a day.');
-const seconds = z.number().min(1, 'At least a second.').max(7200, 'At most two hours.');
-const share = z.number().min(0, 'At least 0 %.').max(0.9, 'At most 90 %.');
-const crew = z.int('A whole number.').min(1, 'At least one.').max(12, 'At most twelve.');
+const minutes = z.number().min(0, issue('durationNegative')).max(1440, issue('overADay'));
+const seconds = z.number().min(1, issue('underASecond')).max(7200, issue('overTwoHours'));
+const share = z.number().min(0, issue('shareNegative')).max(0.9, issue('shareOver90'));
+const crew = z.int(issue('notWhole')).min(1, issue('atLeastOne')).max(12, issue('atMostTwelve'));
 
 /** Who and what works, how long each thing takes, and when. Middle times in s where not said otherwise. */
 export const shiftSettingSchema = z.object({
   /** Minutes from the start to the end of the window. */
-  window: minutes.min(10, 'A window of ten minutes at least.'),
+  window: minutes.min(10, issue('windowUnderTenMinutes')),
   people: crew,
   splicers: crew,
   /** Heaters in all. */
@@ -116,7 +117,7 @@ const stage = (name: string, takes: number[], gives: number[], next: number): St
 
 /** The bench as a line: hands, splicers and heaters, each held for as long as something lies in it. */
 const STAGES: readonly Stage[] = [
-  stage('open the tube', HANDS, HANDS, -1),
+  stage('openTube', HANDS, HANDS, -1),
   stage('ribbonize', HANDS, HANDS, STAGE.adhesive),
   stage('adhesive', [], [], STAGE.prep),
   // Ends that are cleaved wait for the splicer, one pair for each: more would gather dust.
@@ -125,11 +126,11 @@ const STAGES: readonly Stage[] = [
   stage('arc', [], [], STAGE.test),
   // The estimate and the tension test decide; what is made again leaves the splicer.
   stage('test', HANDS, HANDS, STAGE.move),
-  stage('cut back', HANDS, [...HANDS, SPLICERS], STAGE.prep),
-  stage('into the heater', [...HANDS, HEATERS], [...HANDS, SPLICERS], STAGE.heat),
+  stage('cutBack', HANDS, [...HANDS, SPLICERS], STAGE.prep),
+  stage('moveToHeater', [...HANDS, HEATERS], [...HANDS, SPLICERS], STAGE.heat),
   stage('heat', [], [], STAGE.seat),
   stage('seat', HANDS, [...HANDS, HEATERS], -1),
-  stage('arc check', [...HANDS, SPLICERS], [...HANDS, SPLICERS], -1),
+  stage('arcCheck', [...HANDS, SPLICERS], [...HANDS, SPLICERS], -1),
   stage('break', [PEOPLE], [PEOPLE], -1),
 ];
 

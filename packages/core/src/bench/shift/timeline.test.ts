@@ -17,14 +17,14 @@ describe('the picture of a shift', () => {
   it('has a bar for each tube, and lanes of hands, splicer and heater', () => {
     const { units: bars, lanes, finish } = picture(1);
     expect(bars.map(({ label }) => label)).toEqual(['A tube 1', 'A tube 2']);
-    expect(lanes.map(({ name }) => name)).toEqual(['Hands', 'Splicer', 'Heater']);
+    expect(lanes.map((lane) => lane.of)).toEqual(['hands', 'splicer', 'heater']);
     expect(Math.max(...bars.map(({ to }) => to))).toBe(finish);
   });
 
   it('never has one pair of hands at two things, and two people have a lane each', () => {
     for (const people of [1, 2]) {
       const { lanes } = picture(people);
-      expect(lanes.filter(({ name }) => name.startsWith('Hands'))).toHaveLength(people);
+      expect(lanes.filter((lane) => lane.of === 'hands')).toHaveLength(people);
       for (const { segments } of lanes)
         segments
           .slice(1)
@@ -36,14 +36,14 @@ describe('the picture of a shift', () => {
 
   it('shows every splice in splicer and heater', () => {
     const { lanes } = picture(1);
-    const of = (name: string, what: string) =>
-      lanes.find((lane) => lane.name === name)!.segments.filter((own) => own.what === what);
-    expect(of('Splicer', 'splice')).toHaveLength(5);
-    expect(of('Splicer', 'arc check')).toHaveLength(1);
-    expect(of('Heater', 'heat')).toHaveLength(5);
+    const of = (name: 'splicer' | 'heater', what: string) =>
+      lanes.find((lane) => lane.of === name)!.segments.filter((own) => own.what === what);
+    expect(of('splicer', 'splice')).toHaveLength(5);
+    expect(of('splicer', 'arcCheck')).toHaveLength(1);
+    expect(of('heater', 'heat')).toHaveLength(5);
     // Held from loading until it is in the heater: at least load, arc, test and move.
     const { load, arc, test: look, move } = USUAL_SHIFT.times;
-    for (const { from, to } of of('Splicer', 'splice'))
+    for (const { from, to } of of('splicer', 'splice'))
       expect(to - from).toBeGreaterThanOrEqual(load + arc + look + move - 1e-6);
   });
 });

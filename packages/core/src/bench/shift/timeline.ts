@@ -5,11 +5,14 @@ import { STAGE, type ShiftLine } from './shift.ts';
 export interface Segment {
   from: number;
   to: number;
+  /** A stage of the line, or what a splicer or heater is taken for. */
   what: string;
 }
 
+/** What one pair of hands, splicer or heater does; they are numbered from 1. */
 export interface Lane {
-  name: string;
+  of: 'hands' | 'splicer' | 'heater';
+  number: number;
   segments: Segment[];
 }
 
@@ -42,7 +45,7 @@ export function timelineOf(
     const taken = line.stages[stage]!.takes.includes(0);
     if (taken) hands.push({ from, to, what: line.stages[stage]!.name });
     if (stage === STAGE.load) loaded.set(job, from);
-    if (stage === STAGE.check) splicers.push({ from, to, what: 'arc check' });
+    if (stage === STAGE.check) splicers.push({ from, to, what: 'arcCheck' });
     if (stage === STAGE.move) heated.set(job, from);
     if (stage === STAGE.move || stage === STAGE.again) {
       splicers.push({ from: loaded.get(job)!, to, what: 'splice' });
@@ -57,23 +60,20 @@ export function timelineOf(
     finish,
     units: units.filter(({ from }) => from < Infinity),
     lanes: [
-      ...lanesOf('Hands', hands),
-      ...lanesOf('Splicer', splicers),
-      ...lanesOf('Heater', heaters),
+      ...lanesOf('hands', hands),
+      ...lanesOf('splicer', splicers),
+      ...lanesOf('heater', heaters),
     ],
   };
 }
 
 /** Lays segments side by side so that none of a lane overlap: as many lanes as there were at once. */
-function lanesOf(name: string, segments: readonly Segment[]): Lane[] {
+function lanesOf(of: Lane['of'], segments: readonly Segment[]): Lane[] {
   const lanes: Segment[][] = [];
   for (const segment of [...segments].sort((a, b) => a.from - b.from)) {
     const lane = lanes.find((own) => own.at(-1)!.to <= segment.from + 1e-6);
     if (lane) lane.push(segment);
     else lanes.push([segment]);
   }
-  return lanes.map((own, index) => ({
-    name: lanes.length === 1 ? name : `${name} ${index + 1}`,
-    segments: own,
-  }));
+  return lanes.map((own, index) => ({ of, number: index + 1, segments: own }));
 }

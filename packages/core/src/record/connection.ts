@@ -1,0 +1,12 @@
+/** What became of a request where the server itself said nothing. */
+export type ConnectionMessage =
+  | { code: 'unreached' }
+  | { code: 'noAnswer' | 'serverFailed' | 'refused'; status: number }
+  | { code: 'noRoom' }
+  | { code: 'otherServer' }
+  | { code: 'brokenOff' }
+  | { code: 'stopped' }
+  | { code: 'outdatedWrite'; place: string };
+
+/** Why something failed: what the server said, or a message. */
+export type Told = string | ConnectionMessage;

@@ -1,0 +1,16 @@
+import { phrases } from '../phrases.ts';
+
+/** Texts of `apps/server/src/handover/make/maker.ts`. */
+export const maker = phrases({
+  aTraceByteForByte: 'A trace, byte for byte',
+  asBuiltRecordNewestEntry: '{practiceOnly}{name} · as-built record · newest entry {moment}',
+  forSha256sumC: 'For sha256sum -c',
+  howToReadAndCheckAll: 'How to read and check all this',
+  routeAndClosuresRfc7946: 'Route and closures (RFC 7946)',
+  theClosuresRecordInCanonicalForm: 'The closure’s record in canonical form',
+  theRecordAsAWorkbook: 'The record as a workbook',
+  theRecordForPeople: 'The record for people',
+  attemptsReadingsRulings: 'Attempts, readings, rulings',
+  whatIsInHereWithSha: 'What is in here, with SHA-256',
+  whatWasSignedOfItsSha: 'What was signed of {name}: its SHA-256 is what the signatures name',
+});

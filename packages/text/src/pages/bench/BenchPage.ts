@@ -1,0 +1,14 @@
+import { phrases } from '../../phrases.ts';
+
+/** Texts of `apps/web/src/bench/BenchPage`. */
+export const benchPage = phrases({
+  doneOfTotalSpliced: '{done} of {total} spliced',
+  saveNext: 'Save, next',
+  measure: 'Measure',
+  modesWaitingLeft: '{modes}: {waiting} left',
+  nextFiber: 'Next fiber',
+  redo: 'Redo',
+  ribbonOfOneRibbonSleeve: 'Ribbon of {splices}, one ribbon sleeve',
+  spliced: 'Spliced',
+  traySlot: ' · tray {tray} slot {slot}',
+});

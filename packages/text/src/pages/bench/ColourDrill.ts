@@ -1,0 +1,10 @@
+import { phrases } from '../../phrases.ts';
+
+/** Texts of `apps/web/src/bench/ColourDrill`. */
+export const colourDrill = phrases({
+  nextQuestion: 'Next question',
+  notThatOne: 'Not that one.',
+  rightOfAskedRight: '{right} of {asked} right.',
+  whereIsFiber: 'Where is fiber {fiber}?',
+  whichNumberIsIt: 'Which number is it?',
+});

@@ -1,0 +1,10 @@
+import { phrases } from '../../phrases.ts';
+
+/** Texts of `apps/web/src/bench/MeasureKind`. */
+export const measureKind = phrases({
+  figure: 'Figure',
+  insertion: 'Insertion',
+  labelAtNm: '{label} at {nm} nm',
+  twoWayAverage: 'Two-way average',
+  wavelength: 'Wavelength',
+});

@@ -1,0 +1,33 @@
+import { phrases } from '../../phrases.ts';
+
+/** Texts of `apps/web/src/bench/RecordPart`. */
+export const recordPart = phrases({
+  aRedoOf: 'A redo of {splice}',
+  aTrialOnScrapFiber: 'A trial on scrap fiber.',
+  adviceWords: 'Advice: {adviceWords}.',
+  anotherCrewsSplice: 'Another crew’s splice.',
+  cleaveDegrees: 'cleave {degrees}°',
+  countMoreWait: ' {count} more wait.',
+  fiberPosition: 'Fiber {position}: ',
+  itIsKeptAsItCame: 'It is kept as it came, and counts for nothing. Why?',
+  itIsName: 'It is {name}',
+  itIsNoneOfThese: 'It is none of these',
+  itSaysNoReasonLoadAgain: 'It says no reason: load again.',
+  itStoppedBeforeTheArc: 'It stopped before the arc.',
+  lastAttempt: 'last attempt',
+  resplicedKeepBothAttempts: 'Respliced: keep both attempts',
+  needsTheLead: 'needs the lead',
+  noEstimate: 'no estimate',
+  numberBelongsToNoSpliceHere: 'Number {number} belongs to no splice here',
+  numberResult: 'number {number} {result}',
+  offsetUm: 'offset {offsetUm} um',
+  received: 'Received: {records}',
+  clearLoadAgain: 'Clear, load again',
+  splicerSNumber: 'Splicer’s number {number}. ',
+  splicerSNumberOrigin: 'Splicer’s number {number}{origin}',
+  tension: 'tension {tension}',
+  tensionTestFailed: 'Tension test failed.',
+  theSameArcSentTwice: 'The same arc sent twice.',
+  whichSpliceIsNumber: 'Which splice is number {number}?',
+  whyAdviceWords: 'Why {adviceWords}',
+});

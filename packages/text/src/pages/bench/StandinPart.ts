@@ -1,0 +1,9 @@
+import { phrases } from '../../phrases.ts';
+
+/** Texts of `apps/web/src/bench/StandinPart`. */
+export const standinPart = phrases({
+  faultOfTheSimulatedSplicer: 'Fault of the simulated splicer',
+  notStarted: 'Not started.',
+  startTheSplice: 'Start the splice',
+  simulatedSplicer: 'Simulated splicer',
+});

@@ -1,0 +1,14 @@
+import { phrases } from '../../phrases.ts';
+
+/** Texts of `apps/web/src/closing/ListPart`. */
+export const listPart = phrases({
+  beforeTheCover: 'Before the cover.',
+  boltsInThisOrder: 'Bolts, in this order',
+  countOfPoints: '{count} of {points}',
+  ports: 'Ports',
+  sealingFaces: 'Sealing faces',
+  shardsCutEyesSkinFoodThey:
+    'Shards cut: eyes, skin, food; they go into a closed container. Where the law or the company asks for a qualified person, that person does it.',
+  traysAndTubes: 'Trays and tubes',
+  whatThePlanSaysAndWhat: 'What the plan says and what is there',
+});

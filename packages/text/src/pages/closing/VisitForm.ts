@@ -1,0 +1,29 @@
+import { phrases } from '../../phrases.ts';
+
+/** Texts of `apps/web/src/closing/VisitForm`. */
+export const visitForm = phrases({
+  aNewVisitBeginsTheList: 'A new visit begins the list and the test anew.',
+  airMeasureProblem: 'Air: {measureProblem}',
+  airPressureOrAltitude: 'Air pressure or altitude',
+  beginTheVisit: 'Begin the visit',
+  dryDrizzleWind: 'dry, drizzle, wind',
+  firstClosing: 'first closing',
+  iAmHereBeginTheVisit: 'I am here: begin the visit',
+  instruments: 'Instruments',
+  instrumentsThatAreHere: 'Instruments that are here',
+  namesWithCommas: 'Names, with commas',
+  newDrop: 'new drop',
+  notBegun: 'Not begun.',
+  openTheClosureAgain: 'Open the closure again',
+  otdrGaugePowerMeterWithCommas: 'OTDR, gauge, power meter, with commas',
+  others: 'Others',
+  sayWhoIsHere: 'Say who is here.',
+  sayWhyTheClosureIsOpened: 'Say why the closure is opened again.',
+  weather: 'Weather',
+  suchAsTemperature: 'Such as {temperature}',
+  temperatureMeasureProblem: 'Temperature: {measureProblem}',
+  visitPurposeWords: 'visit, {purposeWords}',
+  whatFor: 'What for',
+  whatWasSignedStaysAsIt: 'What was signed stays as it was signed; what changes shows against it.',
+  whoIsHere: 'Who is here',
+});

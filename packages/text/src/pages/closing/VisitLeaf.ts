@@ -1,0 +1,13 @@
+import { phrases } from '../../phrases.ts';
+
+/** Texts of `apps/web/src/closing/VisitLeaf`. */
+export const visitLeaf = phrases({
+  attempts: '{attempts, plural, one {# attempt} other {# attempts}}',
+  closeTestsAndSignatures: 'Close tests and signatures',
+  itsTestsAndSignatures: 'Its tests and signatures',
+  pointsChecked: '{points, plural, one {# point} other {# points}} checked',
+  pressureTests: '{pressureTests, plural, one {# pressure test} other {# pressure tests}}',
+  signedByRole: 'signed by {by}, {role}',
+  splicesRemoved: '{splices, plural, one {# splice} other {# splices}} removed',
+  withInstruments: 'With {instruments}',
+});

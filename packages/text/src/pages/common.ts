@@ -1,0 +1,31 @@
+import { phrases } from '../phrases.ts';
+
+/** Texts of many pages. */
+export const common = phrases({
+  allProjects: 'All projects',
+  cable: 'Cable',
+  cables: 'Cables',
+  check: 'Check.',
+  chooseAFile: 'Choose a file',
+  close: 'Close',
+  closure: 'Closure',
+  colours: 'Colours',
+  fiber: 'Fiber',
+  fibers: 'Fibers',
+  from: 'From',
+  importARoute: 'Import a route',
+  importASpliceList: 'Import a splice list',
+  imported: 'Imported.',
+  labels: 'Labels',
+  noDistance: 'no distance',
+  notImported: 'Not imported.',
+  notRead: 'Not read.',
+  ribbon: 'Ribbon',
+  splice: 'Splice',
+  stop: 'Stop',
+  temperature: 'Temperature',
+  traces: 'Traces',
+  trays: 'Trays',
+  tryAgain: 'Try again',
+  why: 'Why',
+});

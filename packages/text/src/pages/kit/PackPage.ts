@@ -1,0 +1,17 @@
+import { phrases } from '../../phrases.ts';
+
+/** Texts of `apps/web/src/kit/PackPage`. */
+export const packPage = phrases({
+  chooseClosuresWhatTheyTakeIs:
+    'Choose closures: what they take is counted from their plans and hardware.',
+  countedShort: '{counted} short',
+  forWhichClosures: 'For which closures?',
+  inStock: 'In stock',
+  inStock2: 'in stock',
+  nameInStock: '{name} in stock',
+  namePacked: '{name} packed',
+  pieces: '{pieces, plural, one {# piece} other {# pieces}}',
+  saveAsCsv: 'Save as CSV',
+  forRedosExpected:
+    '{items, plural, one {# item} other {# items}} for {closures, plural, one {# closure} other {# closures}}; redos expected {redoPercent} %',
+});

@@ -1,0 +1,15 @@
+import { phrases } from '../../phrases.ts';
+
+/** Texts of `apps/web/src/kit/RunForm`. */
+export const runForm = phrases({
+  aRackATerminalAHouse: 'A rack, a terminal, a house',
+  cableCoiledUpThere: 'Cable coiled up there',
+  distanceOfThatEnd: 'Distance of that end',
+  fiberInALengthOfSheath: 'Fiber in a length of sheath',
+  itsOuterEndIsAt: 'Its outer end is at',
+  n10050IsHalfAPercent: '1.0050 is half a percent more',
+  sheathMarkAt: 'Sheath mark at {name}',
+  sheathMarkAtThatEnd: 'Sheath mark at that end',
+  soThatMetersOfFiberOn:
+    'So that meters of fiber on a trace can be told as meters of sheath. Marks are those printed on the sheath where it enters; they may run up or down.',
+});

@@ -1,0 +1,15 @@
+import { phrases } from '../../phrases.ts';
+
+/** Texts of `apps/web/src/labels/LabelsPage`. */
+export const labelsPage = phrases({
+  importASpliceListOrAdd: 'Import a splice list, or add a closure in the Kit.',
+  labelsUsedAlready: 'Labels used already',
+  noClosuresYet: 'No closures yet',
+  onASheetThatWasBegun: 'On a sheet that was begun',
+  pngOfTitle: 'PNG of {title}',
+  printAt100OnPlainPaper: 'Print at 100 %, on plain paper first. Typed, the code is {shortCode}.',
+  sheet: 'Sheet',
+  sheetOfLabelsPdf: 'Sheet of {labels, plural, one {# label} other {# labels}} (PDF)',
+  svgOfTitle: 'SVG of {title}',
+  titleLinesCode: '{title}, {lines}, code {code}',
+});

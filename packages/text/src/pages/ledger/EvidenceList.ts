@@ -1,0 +1,30 @@
+import { phrases } from '../../phrases.ts';
+
+/** Texts of `apps/web/src/ledger/EvidenceList`. */
+export const evidenceList = phrases({
+  acceptedByTheLead: 'Accepted by the lead',
+  anEntryTakenBack: 'An entry taken back',
+  arcs: '{arcs} arcs',
+  atNmDb: '{what} at {wavelengthNm} nm: {loss} dB{traceId}, {origin}',
+  attemptCountEstimateMdbOrigin: 'Attempt {count}: {estimateMdb}, {origin}',
+  byTheSplicersRecord: 'By the splicer’s record.',
+  byTheSplicersRecordNumber: 'By the splicer’s record number {number}',
+  calledDead: 'Called dead',
+  cleave: 'cleave {cleave}°',
+  estimateDb: 'estimate {estimate} dB',
+  fromATrace: ', from a trace',
+  noEstimate: 'no estimate',
+  nothingYet: 'Nothing yet.',
+  offsetUm: 'offset {offset} um',
+  placePosition: 'place {position}',
+  recorded: 'Recorded',
+  recordedByMistakeTakenBackIn: 'Recorded by mistake, taken back in the Ledger.',
+  removed: 'Removed',
+  sentToRedo: 'Sent to redo',
+  skipped: 'Skipped',
+  takeBack: 'Take back',
+  takenBack: 'Taken back',
+  takenBackWhy: ' · taken back: {why}',
+  takenBackWhy2: 'Taken back: {why}',
+  tensionTestTension: 'tension test {tension}',
+});

@@ -1,0 +1,8 @@
+import { phrases } from '../../phrases.ts';
+
+/** Texts of `apps/web/src/ledger/FoundList`. */
+export const foundList = phrases({
+  all: 'All {rows}',
+  searchForAFiberA100:
+    'Search for a fiber (A 100, 7/12, tube 9 brown), a tray, a closure or a cable.',
+});

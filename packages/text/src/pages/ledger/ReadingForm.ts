@@ -1,0 +1,13 @@
+import { phrases } from '../../phrases.ts';
+
+/** Texts of `apps/web/src/ledger/ReadingForm`. */
+export const readingForm = phrases({
+  aGainWithAMinusSuch: 'A gain with a minus, such as -0.05',
+  dbAtNm: '{fiberName}: {loss} dB at {nm} nm',
+  figure: 'Figure',
+  insertion: 'Insertion',
+  loss: 'Loss',
+  measuredBy: 'Measured by',
+  twoWayAverage: 'Two-way average',
+  wavelength: 'Wavelength',
+});

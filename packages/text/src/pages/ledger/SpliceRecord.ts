@@ -1,0 +1,22 @@
+import { phrases } from '../../phrases.ts';
+
+/** Texts of `apps/web/src/ledger/SpliceRecord`. */
+export const spliceRecord = phrases({
+  aToBToA: 'A to B {aB} · B to A {bA} dB',
+  acceptRedoSkipOrRemove: 'Accept, redo, skip or remove',
+  addAMeasuredFigure: 'Add a measured figure',
+  atTheBench: 'At the Bench',
+  atWavelengthNm: ' at {wavelengthNm} nm',
+  fromTheSpliceList: 'From the splice list',
+  missingAtNm: 'Missing: {grade} at {missing} nm.',
+  nameTraySlotMethod: '{name} · tray {tray} slot {slot} · {method}',
+  nmOneWay: '{wavelengthNm} nm one-way',
+  noFigureYet: 'No figure yet.',
+  nothingIsRecordedYet: 'Nothing is recorded yet.',
+  position: 'position {position}',
+  removed: 'Removed.',
+  takeTheDecisionBack: 'Take the decision back',
+  whatCounts: 'What counts',
+  whatFollowsIsHowItLay: '{moment}, {by}: {why} What follows is how it lay.',
+  withinTheLimits: 'Within the limits.',
+});

@@ -1,0 +1,10 @@
+import { phrases } from '../../phrases.ts';
+
+/** Texts of `apps/web/src/plan/CircuitCord`. */
+export const circuitCord = phrases({
+  askedFor: ' · asked for',
+  notSplicedAnywhere: 'Not spliced anywhere.',
+  oneEnd: 'One end',
+  otherEnd: 'Other end',
+  traySlot: 'tray {tray} slot {slot}',
+});

@@ -1,0 +1,17 @@
+import { phrases } from '../../phrases.ts';
+
+/** Texts of `apps/web/src/plan/CircuitsPage`. */
+export const circuitsPage = phrases({
+  aLoop: 'A loop.',
+  allCircuitsRunStraight: 'All circuits run straight',
+  andProblemsMore: 'and {problems} more',
+  circuits: 'Circuits',
+  importASpliceListOrAdd: 'Import a splice list, or add cables in the Kit.',
+  network: 'Network',
+  noCablesYet: 'No cables yet',
+  shiftsAndFlipsAgainstTheNeighbours:
+    'Shifts and flips against the neighbours, loops, and unassigned ends.',
+  theFiberComesBackToWhere:
+    'The fiber comes back to where it began: one of these splices joins the wrong fiber.',
+  whatLooksWrong: 'What looks wrong',
+});

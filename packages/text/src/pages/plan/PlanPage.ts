@@ -1,0 +1,15 @@
+import { phrases } from '../../phrases.ts';
+
+/** Texts of `apps/web/src/plan/PlanPage`. */
+export const planPage = phrases({
+  closeTheLineBuilder: 'Close the line builder',
+  howALineReads: 'How a line reads.',
+  line: 'Line {line}. ',
+  buildALine: 'Build a line',
+  notNamedYet: 'Not named yet',
+  runs: '{runs, plural, one {# run} other {# runs}}',
+  splicePlan: 'Splice plan',
+  spliceThemOrSayThroughDead: 'Splice them, or say through, dead or reserve.',
+  ribbonsAreFusedByMassUnless:
+    'Ribbons are fused by mass unless the line says single; # begins a remark.',
+});

@@ -1,0 +1,22 @@
+import { phrases } from '../../phrases.ts';
+
+/** Texts of `apps/web/src/plan/TrayPart`. */
+export const trayPart = phrases({
+  addTraysFor: 'Add {trays, plural, one {# tray} other {# trays}} for {method}',
+  allSplicesKeepTheirPlaces: 'All splices keep their places.',
+  changeTheTrays: 'Change the trays',
+  keepTheirPlaces: 'keep their places',
+  laidOutAnew: 'laid out anew',
+  letCordelChoose: 'Let Cordel choose',
+  noRoom: 'No room.',
+  notAdded: 'Not added.',
+  nothingPlannedYet: 'Nothing planned yet.',
+  onTrayMadeSplicesStayWhere: 'On tray {tray}. Made splices stay where they are.',
+  singleFibers: 'single fibers',
+  sparePlacesToKeepOnA: 'Spare places to keep on a tray',
+  splicesNotMadeYet: 'Splices not made yet',
+  splitsOfTubesAndRibbonsNo:
+    '{splits, plural, one {# split} other {# splits}} of tubes and ribbons (no layout has fewer than {leastSplits})',
+  traysNewlyLaidNoFewerThan:
+    '{trays, plural, one {# tray} other {# trays}} newly laid (no fewer than {leastTrays} would do)',
+});

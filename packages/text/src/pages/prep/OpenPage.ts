@@ -1,0 +1,20 @@
+import { phrases } from '../../phrases.ts';
+
+/** Texts of `apps/web/src/prep/OpenPage`. */
+export const openPage = phrases({
+  addACableThatEnters: 'Add a cable that enters',
+  addName: 'Add {name}',
+  enterHereToo: 'Enter here too.',
+  fromTheClosureToWhereIt: 'From the closure to where it is spliced',
+  hardware: 'Hardware',
+  namePlugs: '{name}: {plugs, plural, one {# plug} other {# plugs}}',
+  notHere: 'Not here',
+  openTheCables: 'Open the cables',
+  plugEveryUnusedHole: 'Plug every unused hole.',
+  print: 'Print',
+  splicedInThisClosure: '{missing}: spliced in this closure.',
+  thereIsNoSuchClosureIn: 'There is no such closure in this project.',
+  tooManyTrays: 'Too many trays.',
+  holdsTheClosureHasTakeLarger:
+    '{name} holds {most, plural, one {# tray} other {# trays}}; the closure has {trays}. Take larger hardware or fewer trays.',
+});

@@ -1,0 +1,16 @@
+import { phrases } from '../../phrases.ts';
+
+/** Texts of `apps/web/src/projects/UnitFields`. */
+export const unitFields = phrases({
+  altitude: 'Altitude',
+  chooseSingleUnits: 'Choose single units',
+  distancesAlongTheRoute: 'Distances along the route',
+  hideTheSingleUnits: 'Hide the single units',
+  metric: 'Metric',
+  paper: 'Paper',
+  pressure: 'Pressure',
+  shortLengthsAtTheBench: 'Short lengths, at the bench',
+  timeZoneOfTheWork: 'Time zone of the work',
+  unitsAndPaper: 'Units and paper',
+  cleaveLengthsStayInMmAny: '{units}. Cleave lengths stay in mm; any unit may be typed.',
+});

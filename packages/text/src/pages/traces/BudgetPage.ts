@@ -1,0 +1,29 @@
+import { phrases } from '../../phrases.ts';
+
+/** Texts of `apps/web/src/traces/BudgetPage`. */
+export const budgetPage = phrases({
+  aCircuitBeginsWithASplice:
+    'A circuit begins with a splice: plan a closure or import a splice list.',
+  broken: 'broken',
+  circuitsNoLight: '{circuits, plural, one {# circuit} other {# circuits}} {dark} no light',
+  dbLeft: '{db} dB left',
+  dbOver: '{db} dB over',
+  distanceOfFiber: '{distance} of fiber, ',
+  hasLight: 'has light',
+  hasNoLight: 'has no light',
+  labelFromTo: '{label} · {from} to {to}',
+  lengthUnknown: 'length unknown',
+  seeLabel: 'See {label}',
+  mayHaveNoLight: 'may have no light',
+  noCircuitsYet: 'No circuits yet',
+  noneIsDark: 'None is dark',
+  notSplicedYet: 'not spliced yet',
+  ofFiberSplicesAndConnectorsAt:
+    ' of {total}. Fiber, splices and connectors at both ends, against {most}.',
+  splices: '{splices, plural, one {# splice} other {# splices}}',
+  theMostOfEveryPart: 'the most of every part',
+  thePowerBudget: 'the power budget',
+  whatThePartsLose: 'What the parts lose',
+  nmOfDbExpected:
+    '{wavelengthNm} nm: {measured} {loss} of {most} dB, expected {expected} ± {spread}; {margin}',
+});

@@ -1,0 +1,38 @@
+import { phrases } from '../../phrases.ts';
+
+/** Texts of `apps/web/src/traces/CircuitPage`. */
+export const circuitPage = phrases({
+  all: 'All',
+  allFibersOfItsTube: 'all fibers of its tube',
+  asMeasured: 'as measured',
+  bothDirections: 'both directions',
+  bothWays: 'both ways',
+  byDbFromTheMedianOf:
+    'By {offDb} dB from the median of its tube, most at {at}. It is drawn heavy.',
+  zoomIn: 'Zoom in',
+  dbAtNm: '{loss} dB at {wavelengthNm} nm',
+  zoomOut: 'Zoom out',
+  fiberBefore: 'Fiber before',
+  fiberOfMost: 'fiber {fiber} of {most}',
+  fiberDiffersFromItsTube: 'Fiber {oddFiber} differs from its tube.',
+  fromA: 'from A',
+  fromB: 'from B',
+  labelAtNmMode: '{label} at {nm} nm, {mode}',
+  left: 'Left',
+  lossOneWay: '{loss} one way',
+  nextFiber: 'Next fiber',
+  noTracesOfYet: 'No traces of {label} yet',
+  notSeen: 'not seen',
+  notShown: 'Not shown.',
+  readingOfTraces: 'Reading {ready} of {traces, plural, one {# trace} other {# traces}} …',
+  right: 'Right',
+  shootItFromBothEndsOr: 'Shoot it from both ends, or with the simulated OTDR.',
+  shown: 'Shown',
+  slopeOfTheFiber: 'Slope of the fiber',
+  slopeRemoved: 'slope removed',
+  toOfFiber: '{label}: {from} to {to}, {length} of fiber{total}.',
+  tubeFromA: 'tube from A',
+  tubeFromB: 'tube from B',
+  itEndsAtTheOthersOf: 'It ends at {at}; the others of its tube go on. It is drawn heavy.',
+  fiberAndSplicesBothWays: '; fiber and splices {total}, both ways',
+});

@@ -1,0 +1,13 @@
+import { phrases } from '../../phrases.ts';
+
+/** Texts of `apps/web/src/ui/PageBoundary`. */
+export const pageBoundary = phrases({
+  itWasNotOpenedOnThis:
+    'It was not opened on this device before, and the server does not give it now: there is no connection, or a newer version took its place.',
+  loadItAgain: 'Load it again',
+  notLoaded: 'Not loaded.',
+  somethingWentWrong: 'Something went wrong.',
+  thisPageCannotBeShown: 'This page cannot be shown',
+  thisPageIsNotHereYet: 'This page is not here yet',
+  whatYouRecordedIsKeptThe: 'What you recorded is kept. The other pages go on.',
+});

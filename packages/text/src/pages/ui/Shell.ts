@@ -1,0 +1,12 @@
+import { phrases } from '../../phrases.ts';
+
+/** Texts of `apps/web/src/ui/Shell`. */
+export const shell = phrases({
+  bench: 'Bench',
+  cordel: 'Cordel',
+  kit: 'Kit',
+  ledger: 'Ledger',
+  places: 'Places',
+  practiceOnlyFiguresMayBeSimulated: 'Practice only: figures may be simulated',
+  route: 'Route',
+});

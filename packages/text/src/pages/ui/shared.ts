@@ -1,0 +1,14 @@
+import { phrases } from '../../phrases.ts';
+
+/** Texts that several parts of `apps/web/src/ui` share. */
+export const uiShared = phrases({
+  back: 'Back',
+  countingRows: 'Counting rows',
+  doneOfTotalRows: '{done} of {total} rows',
+  keys: 'Keys',
+  notReached: 'Not reached.',
+  open: 'Open',
+  plan: 'Plan',
+  prove: 'Prove',
+  reading: 'Reading …',
+});

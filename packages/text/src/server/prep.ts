@@ -1,0 +1,11 @@
+import { problems } from '../problems.ts';
+
+/** What the server refuses: `apps/server/src/prep`. */
+export const prepProblems = problems({
+  portFull:
+    '{name} has {holes, plural, one {# hole} other {# holes}}; {cables} cables are put there.',
+  builtIn: '{name} ships with Cordel and stays as it is: save your own under another name.',
+  otherId: 'The id of the body is not that of the path.',
+  cableUnknown: 'There is no such cable in the project.',
+  hardwareUnknown: 'There is no such hardware profile.',
+});

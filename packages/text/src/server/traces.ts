@@ -1,0 +1,9 @@
+import { problems } from '../problems.ts';
+
+/** What the server refuses: `apps/server/src/traces`. */
+export const tracesProblems = problems({
+  otherTraceId: 'The id of the trace that is sent.',
+  placeOfOtherTrace: 'The place is another trace’s.',
+  notInProject: 'The project does not have it.',
+  traceChanged: 'Trace {id} is here already with other content; traces are never changed.',
+});

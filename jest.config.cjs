@@ -28,6 +28,7 @@ module.exports = {
     { ...node, displayName: 'standin', rootDir: 'packages/standin' },
     { ...node, displayName: 'demo', rootDir: 'packages/demo' },
     '<rootDir>/apps/server/jest.config.cjs',
+    '<rootDir>/apps/server/jest.postgres.cjs',
     '<rootDir>/apps/web/jest.config.cjs',
     '<rootDir>/e2e/jest.config.cjs',
   ],

@@ -80,7 +80,7 @@ beforeAll(async () => {
     labels: `/p/${project}/kit/labels`,
     'hand over': `/p/${project}/kit/handover`,
     'cable list': `/p/${project}/kit/cable-list`,
-    ground: `/p/${project}/kit/ground`,
+    'route import': `/p/${project}/kit/route-import`,
     scan: '/scan',
     hardware: `/p/${project}/kit/hardware`,
     pack: `/p/${project}/kit/pack`,

@@ -124,7 +124,7 @@ describe('what comes in from files', () => {
       ],
     };
     await writeFile(join(folder, 'route.geojson'), JSON.stringify(crossed));
-    await page().goto(`${server.url}/p/${project}/kit/ground`);
+    await page().goto(`${server.url}/p/${project}/kit/route-import`);
     await chooseFile(page(), 'Choose a file', join(folder, 'route.geojson'));
     await sees(page(), 'The axes are crossed');
     await press(page(), 'Latitude comes first in this file: swap the axes');
@@ -156,7 +156,7 @@ describe('what comes in from files', () => {
       ],
     };
     await writeFile(join(folder, 'again.geojson'), JSON.stringify(file));
-    await page().goto(`${server.url}/p/${project}/kit/ground`);
+    await page().goto(`${server.url}/p/${project}/kit/route-import`);
     await chooseFile(page(), 'Choose a file', join(folder, 'again.geojson'));
     await sees(page(), '1 name to answer before anything is imported.');
     await press(page(), 'It is Gauge hut');
@@ -178,7 +178,7 @@ describe('what comes in from files', () => {
       ],
     };
     await writeFile(join(folder, 'meters.geojson'), JSON.stringify(projected));
-    await page().goto(`${server.url}/p/${project}/kit/ground`);
+    await page().goto(`${server.url}/p/${project}/kit/route-import`);
     await chooseFile(page(), 'Choose a file', join(folder, 'meters.geojson'));
     await sees(page(), 'they look like meters of a projection');
   });

@@ -398,7 +398,8 @@ describe('signing and handing over', () => {
     const [ticked] = entries.flatMap((entry) =>
       entry.kind === 'point' && entry.read && entry.verdict === 'good' ? [entry.read] : [],
     );
-    expect(pointText(ticked as never, { ...METRIC, timeZone: 'UTC' })).toBe(ticked!.text);
+    const message = { code: ticked!.code, ...ticked!.parameters } as never;
+    expect(pointText(message, { ...METRIC, timeZone: 'UTC' })).toBe(ticked!.text);
     const signed = entries.find(({ kind }) => kind === 'sign') as EntryOf<'sign'>;
     const read = signed.read!.map(({ text }) => text);
     expect(read[0]).toMatch(/^You sign what is recorded of this closure now/);

@@ -4,7 +4,7 @@ import { v7 as uuid } from 'uuid';
 import { jest } from '@jest/globals';
 import { type Server, readApi, removeServer, startServer, until } from './app';
 import { attemptOn, evidenceOf, openSplices, postTo } from './evidence';
-import { type Postgres, startPostgres } from './postgres';
+import { type Postgres, startPostgres } from '../apps/server/src/testing/postgres.ts';
 
 jest.setTimeout(180_000);
 

@@ -5,7 +5,7 @@ import { v7 as uuid } from 'uuid';
 import { type Server, readApi, startServer } from './app.ts';
 import { attemptOn, evidenceOf, openSplices, record } from './evidence.ts';
 import { type Figure, reportFigures } from './benchReport.ts';
-import { type Postgres, startPostgres } from './postgres.ts';
+import { type Postgres, startPostgres } from '../apps/server/src/testing/postgres.ts';
 
 const WRITERS = 50;
 const READERS = 10;

@@ -20,6 +20,8 @@ const STEPS = {
   unit: () => jest(['core', 'text', 'client', 'standin', 'demo', 'web']),
   // Each file has a database of its own; one of them takes minutes, beside which the others run.
   api: () => jest(['server'], MODULES, ['--maxWorkers=2', '--testTimeout=120000']),
+  // The same on PostgreSQL, with two servers that answer in turn.
+  postgres: () => jest(['postgres'], MODULES, ['--maxWorkers=2', '--testTimeout=120000']),
   e2e: () => {
     build();
     jest(['e2e'], MODULES);
@@ -43,7 +45,9 @@ if (unknown.length > 0) {
 installPackages();
 const steps = wanted.length > 0 ? wanted : Object.keys(STEPS);
 const chromium = steps.includes('e2e') ? installChromium() : '';
-const postgres = steps.includes('e2e') ? installPostgres() : '';
+const postgres = steps.some((step) => step === 'e2e' || step === 'postgres')
+  ? installPostgres()
+  : '';
 for (const step of steps) {
   console.log(`\n== ${step} ==`);
   STEPS[step]();

@@ -12,7 +12,7 @@ import { Feeds } from './changes/feeds.ts';
 import { changeRoutes } from './changes/routes.ts';
 import { cableRoutes } from './cables/routes.ts';
 import { closingRoutes } from './closing/routes.ts';
-import { groundRoutes } from './closures/ground.ts';
+import { routeImportRoutes } from './closures/routeImport.ts';
 import { closureRoutes } from './closures/routes.ts';
 import { ENDLESS_ROOM, type Room } from './disk/room.ts';
 import { type Db, rowsOf } from './db/client.ts';
@@ -20,6 +20,7 @@ import { Notices } from './db/notices.ts';
 import { evidenceRoutes } from './evidence/routes.ts';
 import { exchangeRoutes } from './exchange/routes.ts';
 import { handoverRoutes } from './handover/routes.ts';
+import { databaseStore, folderStore } from './handover/store.ts';
 import { Problem, answer, fromDatabase, withoutValues } from './http/problem.ts';
 import { answers, router } from './http/router.ts';
 import { refuseBadText } from './http/text.ts';
@@ -64,6 +65,8 @@ interface ApiSetting {
   log?: Logger;
   /** Where files lie that can be made again: packages. */
   folder?: string;
+  /** Whether other processes stand before the same database. */
+  isShared?: boolean;
   /** On the disk that the data lies on. */
   room?: Room;
   /** Names the process, for work that it may leave half done. */
@@ -77,10 +80,12 @@ export function createApi({
   synced = () => Promise.resolve(),
   log,
   folder = join(tmpdir(), 'cordel-packages'),
+  isShared = false,
   room = ENDLESS_ROOM,
   owner = 'this process',
 }: ApiSetting) {
   const app = router();
+  const store = isShared ? databaseStore(db) : folderStore(folder);
   const limit = (maxSize: number) =>
     bodyLimit({
       maxSize,
@@ -139,7 +144,7 @@ export function createApi({
     .route('/api', schemeRoutes)
     .route('/api', cableRoutes)
     .route('/api', closureRoutes)
-    .route('/api', groundRoutes)
+    .route('/api', routeImportRoutes)
     .route('/api', closingRoutes)
     .route('/api', planRoutes)
     .route('/api', prepRoutes)
@@ -151,7 +156,7 @@ export function createApi({
     .route('/api', ledgerRoutes)
     .route('/api', traceRoutes)
     .route('/api', exchangeRoutes({ folder, room, owner, onFailure }))
-    .route('/api', handoverRoutes(folder, room))
+    .route('/api', handoverRoutes({ folder, room, store }))
     .route(
       '/api',
       router().openapi(health, async (c) => {

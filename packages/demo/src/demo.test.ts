@@ -3,7 +3,7 @@ import {
   expandPlan,
   parsePlan,
   sealPorts,
-  weighPlan,
+  evaluatePlan,
   type ListCable,
 } from '@cordel/core';
 import { closingPoints, closingSplices, closingState, digestOf } from '@cordel/core/close';
@@ -36,7 +36,7 @@ test('every plan says just the splices of its closure, on their trays', () => {
         cableB: nameOf(splice.cableB),
         worked: false,
       }));
-    const { errors, obstacles, change } = weighPlan({
+    const { errors, obstacles, change } = evaluatePlan({
       ...plan,
       anew: false,
       retire: false,

@@ -16,7 +16,7 @@ import { DOCUMENT_VERSION, type ProjectDocument } from '@cordel/core/document';
 import { tellClosings } from './closing.ts';
 import { type Later, laterFor } from './later.ts';
 import { type Network, TRAY, layOut } from './network.ts';
-import { demoRoute } from './ground.ts';
+import { demoRoute } from './route.ts';
 import { SLIPS, describeClosures } from './opening.ts';
 import { type Random, type TrueSplice, countedIds, seeded } from '@cordel/standin';
 import { demoTraces } from './traces.ts';

@@ -10,7 +10,7 @@ import {
   USUAL_RUN,
 } from '@cordel/core';
 
-import { positionAt } from './ground.ts';
+import { positionAt } from './route.ts';
 
 const KILOMETER = 10_000_000;
 

@@ -217,7 +217,7 @@ describe('what is wrong with the traces is said', () => {
     ]);
   });
 
-  it('a group index that is not its fellows’, corrected for its distances', () => {
+  it('a group index that is not its peers’, corrected for its distances', () => {
     const list = again(4, { groupIndex: 150_100 });
     const proved = proveAll(sound, list);
     expect(messages(proved.proof.problems, 'group index')).toMatchObject([

@@ -128,9 +128,9 @@ const check = createRoute({
   responses: answers(z.object({ passed: z.boolean(), arcs: z.int() }), 'How it went'),
 });
 
-const tend = createRoute({
+const service = createRoute({
   method: 'post',
-  path: '/projects/{projectId}/standins/{splicerId}/tend',
+  path: '/projects/{projectId}/standins/{splicerId}/service',
   summary: 'Clean the stand-in’s electrodes or turn its blade',
   request: { params: splicer, body: jsonBody(z.object({ what: z.enum(['electrodes', 'blade']) })) },
   responses: answers(z.object({ arcs: z.int() }), 'Done'),
@@ -195,7 +195,7 @@ export const benchRoutes = router()
     const { projectId, splicerId } = c.req.valid('param');
     return c.json(await pressCheck(c.var.db, projectId, splicerId), 200);
   })
-  .openapi(tend, async (c) => {
+  .openapi(service, async (c) => {
     const { projectId, splicerId } = c.req.valid('param');
     const { what } = c.req.valid('json');
     return c.json(await tendStandin(c.var.db, projectId, splicerId, what), 200);

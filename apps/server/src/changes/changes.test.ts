@@ -185,12 +185,15 @@ describe('the stream', () => {
   it('reads nothing from the database while nobody writes', async () => {
     const { cursor } = await read();
     const heard = listen(cursor, 1);
-    const execute = api.db.execute.bind(api.db);
     let asked = 0;
-    api.db.execute = ((query: never) => {
-      asked++;
-      return execute(query);
-    }) as typeof api.db.execute;
+    const own = api.dbs.map((db) => {
+      const execute = db.execute.bind(db);
+      db.execute = ((query: never) => {
+        asked++;
+        return execute(query);
+      }) as typeof db.execute;
+      return execute;
+    });
     // Whoever asks again and again never leaves it alone for so long.
     let alone = false;
     for (let rounds = 0; !alone && rounds < 20; rounds++) {
@@ -203,6 +206,6 @@ describe('the stream', () => {
     await api.record([attempt(0)]);
     await heard;
     expect(asked).toBeGreaterThan(before);
-    api.db.execute = execute;
+    api.dbs.forEach((db, index) => (db.execute = own[index]!));
   });
 });

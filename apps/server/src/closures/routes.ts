@@ -17,7 +17,7 @@ import { Problem, notFound, problemAt, sentence } from '../http/problem.ts';
 import { answers, changedSchema, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { mergedRecord } from '../merge/records.ts';
 import { getCables, getProject, lockProject } from '../projects/queries.ts';
-import { renewHeads } from '../splices/heads.ts';
+import { renewCircuitOrigins } from '../splices/circuitOrigins.ts';
 
 const put = createRoute({
   method: 'put',
@@ -83,7 +83,7 @@ async function putClosure(db: Db, closure: Closure): Promise<void> {
     await tx.insert(closures).values(closure).onConflictDoUpdate({ target: closures.id, set });
     // The head of a fiber is its end nearest the start of the route.
     if (before && before.distance !== closure.distance)
-      await renewHeads(tx as unknown as Db, closure.projectId);
+      await renewCircuitOrigins(tx as unknown as Db, closure.projectId);
   });
 }
 

@@ -2,7 +2,6 @@ import { chmod, mkdir } from 'node:fs/promises';
 import type { MessagePort } from 'node:worker_threads';
 import { type SQL } from 'drizzle-orm';
 import { drizzle } from 'drizzle-orm/node-postgres';
-import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
 import pg from 'pg';
 import { type EngineClient, openMemoryEngine } from './embedded/engine.ts';
@@ -10,6 +9,7 @@ import { EngineStopped, portEngine } from './embedded/portEngine.ts';
 import { type EngineThread, startEngineThread } from './embedded/startThread.ts';
 import { Wire } from './embedded/wire.ts';
 import { lockFolder } from './lock.ts';
+import { bringUpToDate } from './migrations.ts';
 import { Notices } from './notices.ts';
 import { retried } from './retry.ts';
 import { isUnreachable } from './unreachable.ts';
@@ -25,6 +25,8 @@ export interface OpenDb {
   /** Resolves once all that was committed by now outlives a power cut. */
   synced(): Promise<void>;
   close(): Promise<void>;
+  /** Whether several processes may stand before it: what they have to share lies in it. */
+  isShared?: boolean;
 }
 
 /** An embedded database in a folder, which gives ports to clients on other threads. */
@@ -151,12 +153,12 @@ export async function openServer(url: string, migrationsFolder: string | null): 
     connectionTimeoutMillis: CONNECTION_MS,
     keepAlive: true,
   });
-  if (migrationsFolder === null) return openPool(pool, null);
+  if (migrationsFolder === null) return { ...(await openPool(pool, null)), isShared: true };
   // Several processes may start on one database: they go one after the other.
   const client = await pool.connect();
   try {
     await client.query('select pg_advisory_lock($1)', [MIGRATING]);
-    return await openPool(pool, migrationsFolder);
+    return { ...(await openPool(pool, migrationsFolder)), isShared: true };
   } finally {
     // The lock goes with the connection.
     client.release(true);
@@ -172,7 +174,7 @@ async function openPool(pool: pg.Pool, migrationsFolder: string | null): Promise
     client.on('notification', ({ payload }) => notices.tell(payload ?? ''));
   });
   const db = drizzle(pool, { schema });
-  if (migrationsFolder !== null) await migrate(db, { migrationsFolder });
+  if (migrationsFolder !== null) await bringUpToDate(db as unknown as Db, migrationsFolder);
   retryAll(pool, db);
   return {
     db: db as unknown as Db,

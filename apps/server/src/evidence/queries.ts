@@ -5,7 +5,7 @@ import { type Db, rowsOf } from '../db/client.ts';
 import { attempts, readings, rulings, splices } from '../db/schema.ts';
 import { problemAt } from '../http/problem.ts';
 import { lockProject } from '../projects/queries.ts';
-import { renewHeads } from '../splices/heads.ts';
+import { renewCircuitOrigins } from '../splices/circuitOrigins.ts';
 
 /** All evidence of the splices that a condition on `splices` picks, in recorded order. */
 export async function evidenceOf(db: Db, condition: SQL | undefined): Promise<Evidence[]> {
@@ -189,7 +189,7 @@ async function retire(db: Db, spliceIds: readonly string[]): Promise<void> {
         returning project_id as "projectId"`,
   );
   for (const projectId of new Set(changed.map((row) => row.projectId)))
-    await renewHeads(db, projectId);
+    await renewCircuitOrigins(db, projectId);
 }
 
 type Take = { tryId: string; recordId: string; recordPosition: number; index: number };

@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs';
-import { mkdir, readdir, rename, rm, stat } from 'node:fs/promises';
+import { mkdir, readdir, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Worker } from 'node:worker_threads';
 import { eq } from 'drizzle-orm';
@@ -8,6 +8,7 @@ import { type PackageState, packages } from '../db/schema.ts';
 import { countRows, feed } from './feed.ts';
 import { wordsOf } from './make/words.ts';
 import type { MakerAnswer, PackageMessage } from './messages.ts';
+import type { PackageStore } from './store.ts';
 
 /** Between two signs of life of a job, and how long without one until it counts as cut off, ms. */
 const BEAT = 500;
@@ -16,8 +17,6 @@ const CUT_OFF = 20_000;
 const CUT_OFF_WORDS = 'The server was stopped in the middle: make it again.';
 
 type PackageRow = typeof packages.$inferSelect;
-
-export const packageFile = (folder: string, id: string): string => join(folder, `${id}.zip`);
 
 /** Names of what is not a whole package yet. */
 const UNFINISHED = /\.making(\.zip)?$/;
@@ -102,24 +101,30 @@ class Said extends Error {
   override name = 'Said';
 }
 
+/** Where packages are made and kept. */
+interface Workplace {
+  db: Db;
+  folder: string;
+  store: PackageStore;
+}
+
 /**
  * Makes a package: whole, or nothing of it is left. Progress is told to the database, where a stop is asked
  * for too, so that any process can show and stop it.
  */
-export function makePackage(db: Db, folder: string, row: PackageRow): Promise<void> {
+export function makePackage(place: Workplace, row: PackageRow): Promise<void> {
   let cut = (): void => undefined;
   const cutOff = new Promise<never>((_, reject) => {
     cut = () => reject(new Said(CUT_OFF_WORDS));
   });
   cutOff.catch(() => undefined);
-  const gone = make(db, folder, row, cutOff).finally(() => underWay.delete(row.id));
+  const gone = make(place, row, cutOff).finally(() => underWay.delete(row.id));
   underWay.set(row.id, { cut, gone: gone.catch(() => undefined) });
   return gone;
 }
 
 async function make(
-  db: Db,
-  folder: string,
+  { db, folder, store }: Workplace,
   row: PackageRow,
   cutOff: Promise<never>,
 ): Promise<void> {
@@ -139,7 +144,7 @@ async function make(
   };
   const outcome = await Promise.race([made(), cutOff])
     .then(async (result) => {
-      await rename(file, packageFile(folder, row.id));
+      await store.keep(row.id, file);
       return { state: 'done' as const, ...result };
     })
     .catch((error: Error) => outcomeOf(error));
@@ -233,7 +238,7 @@ async function tell(
 }
 
 /** What a package looks like to who asks: one whose server was stopped in the middle has failed. */
-export async function packageAsShown(folder: string, row: PackageRow) {
+export async function packageAsShown(store: PackageStore, row: PackageRow) {
   const { projectId: _project, at, beat, ...rest } = row;
   const shown = { ...rest, at: at.toISOString() };
   const running = row.state === 'making' || row.state === 'stopping';
@@ -244,8 +249,7 @@ export async function packageAsShown(folder: string, row: PackageRow) {
       problem: CUT_OFF_WORDS,
     };
   if (row.state !== 'done') return shown;
-  const there = await stat(packageFile(folder, row.id)).catch(() => null);
-  return there
+  return (await store.has(row.id))
     ? shown
     : {
         ...shown,

@@ -1,5 +1,3 @@
-import { createReadStream } from 'node:fs';
-import { Readable } from 'node:stream';
 import { createRoute, z } from '@hono/zod-openapi';
 import { desc, eq } from 'drizzle-orm';
 import { issue, idSchema, paperSchema, personSchema, timeSchema } from '@cordel/core';
@@ -16,7 +14,8 @@ import { Problem, notFound } from '../http/problem.ts';
 import { answers, answersFile, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { getProject } from '../projects/queries.ts';
 import { estimateBytes } from './feed.ts';
-import { makePackage, packageAsShown, packageFile } from './jobs.ts';
+import { makePackage, packageAsShown } from './jobs.ts';
+import type { PackageStore } from './store.ts';
 import { labelSheet } from './labelSheet.ts';
 
 const shownSchema = z.object({
@@ -105,11 +104,16 @@ async function packageRow(db: Db, id: string) {
   return row;
 }
 
-/**
- * @param folder where packages lie
- * @param room on its disk
- */
-export const handoverRoutes = (folder: string, room: Room) =>
+interface HandoverSetting {
+  /** Where packages are made. */
+  folder: string;
+  /** On its disk. */
+  room: Room;
+  /** Where they are kept. */
+  store: PackageStore;
+}
+
+export const handoverRoutes = ({ folder, room, store }: HandoverSetting) =>
   router()
     .openapi(list, async (c) => {
       const { projectId } = c.req.valid('param');
@@ -119,7 +123,7 @@ export const handoverRoutes = (folder: string, room: Room) =>
         .where(eq(packages.projectId, projectId))
         .orderBy(desc(packages.at))
         .limit(30);
-      return c.json(await Promise.all(rows.map((row) => packageAsShown(folder, row))), 200);
+      return c.json(await Promise.all(rows.map((row) => packageAsShown(store, row))), 200);
     })
     .openapi(ask, async (c) => {
       const { db } = c.var;
@@ -135,7 +139,7 @@ export const handoverRoutes = (folder: string, room: Room) =>
         .onConflictDoNothing()
         .returning();
       // Where the database is gone meanwhile, whoever asks later is told that it was cut off.
-      if (fresh) makePackage(db, folder, fresh).catch(() => undefined);
+      if (fresh) makePackage({ db, folder, store }, fresh).catch(() => undefined);
       return c.json({ id: asked.id }, 200);
     })
     .openapi(stop, async (c) => {
@@ -148,7 +152,7 @@ export const handoverRoutes = (folder: string, room: Room) =>
     .openapi(file, async (c) => {
       const { db } = c.var;
       const row = await packageRow(db, c.req.valid('param').packageId);
-      const shown = await packageAsShown(folder, row);
+      const shown = await packageAsShown(store, row);
       if (shown.state !== 'done')
         throw new Problem(
           409,
@@ -156,8 +160,7 @@ export const handoverRoutes = (folder: string, room: Room) =>
         );
       const project = await getProject(db, row.projectId);
       const closure = row.closureId ? await getClosure(db, row.closureId) : null;
-      const stream = createReadStream(packageFile(folder, row.id));
-      return c.body(Readable.toWeb(stream) as ReadableStream, 200, {
+      return c.body(store.read(row.id), 200, {
         'content-type': 'application/zip',
         'content-length': String(row.size),
         'content-disposition': `attachment; filename="${fileName(closure ? `${project.name} ${closure.name}` : project.name, '-as-built.zip')}"`,

@@ -14,7 +14,7 @@ import {
   printLine,
   renameInPlan,
   standingOf,
-  weighPlan,
+  evaluatePlan,
 } from '@cordel/core';
 import { obstacleText, planMessageText } from '@cordel/text/plan';
 import { getClosure, spliceColumns } from '../closures/routes.ts';
@@ -27,7 +27,7 @@ import { conflictProblem, mergeRecords } from '../merge/records.ts';
 import { getCables, getProject, lockProject } from '../projects/queries.ts';
 import { allSchemes, schemeNamed } from '../schemes/queries.ts';
 import { derivedId } from '../splices/derivedId.ts';
-import { renewHeads } from '../splices/heads.ts';
+import { renewCircuitOrigins } from '../splices/circuitOrigins.ts';
 import { insertSplices } from '../splices/insert.ts';
 
 const told = (message: PlanMessage) => sentence(planMessageText(message), message);
@@ -138,7 +138,7 @@ export async function putPlan(db: Db, asked: PlanWrite): Promise<PlanResult> {
     const write = { ...asked, ...(await mergedPlan(on, asked)) };
     const cables = await listCables(on, closure.projectId);
     const there = await splicesThere(on, closure, cables);
-    const { errors, obstacles, change } = weighPlan({
+    const { errors, obstacles, change } = evaluatePlan({
       ...write,
       retire: write.retire !== null,
       cables: [...cables.values()],
@@ -192,7 +192,7 @@ export async function putPlan(db: Db, asked: PlanWrite): Promise<PlanResult> {
       .insert(plans)
       .values({ closureId, text, pins, spare })
       .onConflictDoUpdate({ target: plans.closureId, set: { text, pins, spare } });
-    if (added.length + dropped.length > 0) await renewHeads(on, closure.projectId);
+    if (added.length + dropped.length > 0) await renewCircuitOrigins(on, closure.projectId);
     return {
       plan: { closureId, text, pins, spare },
       added: added.length,

@@ -22,7 +22,7 @@ import { getCables, getClosures, getProject, lockProject } from '../projects/que
 import { allSchemes, schemeNamed } from '../schemes/queries.ts';
 import { spliceColumns } from '../closures/routes.ts';
 import { derivedId } from './derivedId.ts';
-import { renewHeads } from './heads.ts';
+import { renewCircuitOrigins } from './circuitOrigins.ts';
 import { insertSplices } from './insert.ts';
 
 export interface ListRequest {
@@ -126,7 +126,7 @@ async function importOn(db: Db, projectId: string, request: ListRequest): Promis
   await insertSplices(db, planned, project.limits.wavelengths);
   for (const closureId of new Set(planned.map((splice) => splice.closureId)))
     await addToPlan(db, closureId);
-  await renewHeads(db, projectId);
+  await renewCircuitOrigins(db, projectId);
   return result;
 }
 

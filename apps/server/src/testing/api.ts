@@ -1,10 +1,15 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { digestOf } from '@cordel/core/close';
 import type { Evidence } from '@cordel/core';
 import type { ProjectDocument } from '@cordel/core/document';
 import { v7 as uuid } from 'uuid';
 import { createApi } from '../app.ts';
-import { openMemory } from '../db/client.ts';
+import { type OpenDb, openMemory, openServer } from '../db/client.ts';
+import { listenOn } from '../db/notices.ts';
+import { newDatabase, postgresFolder } from './postgres.ts';
 
 const MIGRATIONS = fileURLToPath(new URL('../../drizzle', import.meta.url));
 
@@ -15,10 +20,37 @@ export interface Answer {
   text: string;
 }
 
-/** The real API over a real PGlite in memory. */
+const POSTGRES = postgresFolder();
+
+/** Databases of servers that stand side by side. */
+async function openAll(): Promise<OpenDb[]> {
+  if (!POSTGRES) return [await openMemory(MIGRATIONS)];
+  const url = await newDatabase(POSTGRES, `api_${uuid().replaceAll('-', '')}`);
+  const opened = [await openServer(url, MIGRATIONS), await openServer(url, null)];
+  return opened.map((own) => {
+    const end = listenOn(url, own.notices);
+    return { ...own, close: () => end().then(own.close) };
+  });
+}
+
+/**
+ * The real API over a real PGlite in memory; or over a real PostgreSQL, before which two servers stand that
+ * answer in turn, so that what one of them keeps to itself shows.
+ */
 export async function startApi() {
-  const open = await openMemory(MIGRATIONS);
-  const app = createApi(open);
+  const opened = await openAll();
+  const folders: string[] = [];
+  // Each server has a folder of its own.
+  const folderFor = () => {
+    folders.push(mkdtempSync(join(tmpdir(), 'cordel-server-')));
+    return folders.at(-1)!;
+  };
+  const apps = opened.map((own) => createApi({ ...own, folder: folderFor() }));
+  let turn = 0;
+  const app = {
+    request: ((...asked: Parameters<(typeof apps)[0]['request']>) =>
+      apps[turn++ % apps.length]!.request(...asked)) as (typeof apps)[0]['request'],
+  };
   const call = async (method: string, path: string, body?: unknown): Promise<Answer> => {
     const response = await app.request(`/api${path}`, {
       method,
@@ -35,8 +67,13 @@ export async function startApi() {
     };
   };
   return {
-    db: open.db,
-    close: open.close,
+    db: opened[0]!.db,
+    /** The database as each server reaches it. */
+    dbs: opened.map(({ db }) => db),
+    close: async () => {
+      for (const own of opened) await own.close();
+      for (const folder of folders) rmSync(folder, { recursive: true, force: true });
+    },
     get: (path: string) => call('GET', path),
     /** An answer that goes on for as long as nobody ends it. */
     open: (path: string, init: RequestInit) => app.request(`/api${path}`, init),

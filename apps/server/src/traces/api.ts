@@ -196,7 +196,7 @@ export const circuit = createRoute({
         }),
       ),
       /** Traces of the fibers of its tube or ribbon. */
-      fellows: z.array(
+      peers: z.array(
         z.object({
           fiber: z.int(),
           id: z.string(),

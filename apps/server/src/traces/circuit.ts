@@ -55,7 +55,7 @@ export function circuitView(proof: Proof, cableId: string, fiber: number) {
       stretch: proof.laid.stretch.get(id) ?? 1,
       end,
     })),
-    fellows: fellowsOf(proof, cableId, fiber),
+    peers: peersOf(proof, cableId, fiber),
     joints: proof.joints.filter(({ circuit }) => circuit === route.key),
     totals: proof.totals.filter(({ circuit }) => circuit === route.key),
     findings: causesOf(proof).filter(({ circuits }) => circuits.includes(route.key)),
@@ -63,7 +63,7 @@ export function circuitView(proof: Proof, cableId: string, fiber: number) {
 }
 
 /** Traces of all fibers of the tube or ribbon that a fiber lies in. */
-function fellowsOf(proof: Proof, cableId: string, fiber: number) {
+function peersOf(proof: Proof, cableId: string, fiber: number) {
   const size = unitSize(proof.plant.setting.cables.get(cableId)!.makeUp);
   const first = Math.floor((fiber - 1) / size) * size;
   const numbers = new Map<string, number>();

@@ -267,7 +267,7 @@ describe('from traces to verdicts', () => {
       label: string;
       points: { name: string; at: number }[];
       traces: unknown[];
-      fellows: { fiber: number }[];
+      peers: { fiber: number }[];
       joints: { mean: { loss: number } | null }[];
     };
     // Counted in cable B it is the same circuit, which begins at the end of A.
@@ -279,7 +279,7 @@ describe('from traces to verdicts', () => {
       'the outer end of C',
     ]);
     expect(view.traces).toHaveLength(4);
-    expect(new Set(view.fellows.map(({ fiber }) => fiber))).toEqual(new Set([1, 2, 3]));
+    expect(new Set(view.peers.map(({ fiber }) => fiber))).toEqual(new Set([1, 2, 3]));
     expect(view.joints[0]!.mean).not.toBeNull();
   });
 });

@@ -25,9 +25,9 @@ import { useProjectView } from '@/projects/context';
 import { useClock } from '@/projects/useClock';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { TextField } from '@/ui/TextField';
-import { Txt } from '@/ui/Txt';
+import { Text } from '@/ui/Text';
 import { AtClosure, type Closeup } from './AtClosure';
 import { NamePanel } from './NamePanel';
 import { NeedsSplicer } from './NeedsSplicer';
@@ -133,12 +133,12 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
       setProblem(errorText(error as Error));
     }
   };
-  const tend = async (what: 'electrodes' | 'blade') => {
+  const service = async (what: 'electrodes' | 'blade') => {
     let arcs = last?.arcs ?? 0;
     if (kept.standin && project.practiceOnly) {
       try {
         const answer = await answerOf(
-          api.POST('/api/projects/{projectId}/standins/{splicerId}/tend', {
+          api.POST('/api/projects/{projectId}/standins/{splicerId}/service', {
             params: { path },
             body: { what },
           }),
@@ -169,8 +169,8 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
           {arc.reasons.map((reason) => arcReasonText(reason, units)).join(' ')}
         </Notice>
       ) : null}
-      <Txt>{t('useSingleModeFiberEvenWhere')}</Txt>
-      <Txt ink="accent">{t('electrodesAreHotAfterAnArc')}</Txt>
+      <Text>{t('useSingleModeFiberEvenWhere')}</Text>
+      <Text ink="accent">{t('electrodesAreHotAfterAnArc')}</Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
         <TextField
           label={common('temperature')}
@@ -201,11 +201,11 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
           {problem}
         </Notice>
       ) : null}
-      <Txt kind="name" heading={2}>
+      <Text kind="name" heading={2}>
         {t('round', { round })}
-      </Txt>
+      </Text>
       {kept.standin && project.practiceOnly ? (
-        <Press
+        <Button
           label={t('runARoundOnTheSimulated')}
           look="next"
           disabled={wrong.length > 0}
@@ -213,13 +213,13 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
         />
       ) : (
         <View style={{ flexDirection: 'row', gap: 8 }}>
-          <Press
+          <Button
             label={t('itDidNotPass')}
             disabled={wrong.length > 0}
             onPress={() => log(false, arcsNow, 'typed')}
             style={{ flex: 1 }}
           />
-          <Press
+          <Button
             label={t('itPassed')}
             look="next"
             disabled={wrong.length > 0}
@@ -229,24 +229,24 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
         </View>
       )}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        <Press
+        <Button
           label={t('warmUpClock', { clock: clockOf(WARM_UP) })}
           icon="timer-outline"
           onPress={() => timers.start('warm-up', splicer.name, WARM_UP)}
         />
-        <Press label={t('electrodesReplaced')} onPress={() => void tend('electrodes')} />
-        {cleaver ? <Press label={t('bladeTurned')} onPress={() => void tend('blade')} /> : null}
+        <Button label={t('electrodesReplaced')} onPress={() => void service('electrodes')} />
+        {cleaver ? <Button label={t('bladeTurned')} onPress={() => void service('blade')} /> : null}
       </View>
       <TimerBar timers={timers} heat={null} />
-      <Txt kind="name" heading={2}>
+      <Text kind="name" heading={2}>
         {t('checksSoFar')}
-      </Txt>
-      {rounds.length === 0 ? <Txt ink="ink2">{t('noneIsLoggedYet')}</Txt> : null}
+      </Text>
+      {rounds.length === 0 ? <Text ink="ink2">{t('noneIsLoggedYet')}</Text> : null}
       {[...rounds]
         .reverse()
         .slice(0, 12)
         .map((entry) => (
-          <Txt key={entry.id}>
+          <Text key={entry.id}>
             {t('momentRoundPassedOriginAir', {
               moment: moment(entry.at),
               round: entry.round,
@@ -255,7 +255,7 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
               air: airWords(entry.air, units),
               by: entry.by,
             })}
-          </Txt>
+          </Text>
         ))}
     </Page>
   );

@@ -5,7 +5,7 @@ import { common } from '@cordel/text/pages/common';
 import { useWork } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { Waiting } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { type Bench, useBench } from './useBench';
 import { type Setup, useSetup } from './useSetup';
 import { type Station, useStation } from './useStation';
@@ -29,7 +29,7 @@ export function AtClosure({ children }: { children(at: Closeup): ReactNode }) {
         <Waiting
           error={work.error}
           retry={
-            <Press label={common('tryAgain')} look="next" onPress={() => void work.refetch()} />
+            <Button label={common('tryAgain')} look="next" onPress={() => void work.refetch()} />
           }
         />
       </View>

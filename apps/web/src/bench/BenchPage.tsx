@@ -9,10 +9,10 @@ import { benchPage as t } from '@cordel/text/pages/bench/BenchPage';
 import { benchShared as shared } from '@cordel/text/pages/bench/shared';
 import { useProjectView } from '@/projects/context';
 import { Waiting } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { useKeys } from '@/ui/keys';
-import { useInks } from '@/ui/theme';
+import { useColors } from '@/ui/theme';
 import { useWide } from '@/ui/useWide';
 import { Finished } from './Finished';
 import { InHand } from './InHand';
@@ -55,7 +55,7 @@ export function BenchPage() {
         <Waiting
           error={work.error}
           retry={
-            <Press label={common('tryAgain')} look="next" onPress={() => void work.refetch()} />
+            <Button label={common('tryAgain')} look="next" onPress={() => void work.refetch()} />
           }
         />
       </View>
@@ -66,7 +66,7 @@ export function BenchPage() {
 }
 
 function AtTheBench({ work, mode }: { work: ClosureWork; mode: BenchMode }) {
-  const inks = useInks();
+  const colors = useColors();
   const wide = useWide();
   const view = useProjectView();
   const { project } = view;
@@ -151,7 +151,7 @@ function AtTheBench({ work, mode }: { work: ClosureWork; mode: BenchMode }) {
     <ScrollView
       role="main"
       tabIndex={0}
-      style={{ flex: 1, backgroundColor: inks.paper }}
+      style={{ flex: 1, backgroundColor: colors.paper }}
       contentContainerStyle={{
         padding: 14,
         gap: 10,
@@ -199,7 +199,7 @@ function AtTheBench({ work, mode }: { work: ClosureWork; mode: BenchMode }) {
 }
 
 function BenchHead({ bench, work, onPick }: { bench: Bench; work: ClosureWork; onPick(): void }) {
-  const inks = useInks();
+  const colors = useColors();
   const total = bench.due;
   const { sleeve, fiber } = bench;
   return (
@@ -212,10 +212,10 @@ function BenchHead({ bench, work, onPick }: { bench: Bench; work: ClosureWork; o
           gap: 8,
         }}
       >
-        <Txt kind="name" heading={1} style={{ flexShrink: 1 }}>
+        <Text kind="name" heading={1} style={{ flexShrink: 1 }}>
           {work.closure.name}
-        </Txt>
-        <Press
+        </Text>
+        <Button
           look="bare"
           icon="format-list-bulleted"
           label={shared('chooseAFiber')}
@@ -224,12 +224,12 @@ function BenchHead({ bench, work, onPick }: { bench: Bench; work: ClosureWork; o
         />
       </View>
       <View>
-        <Txt kind="strong">
+        <Text kind="strong">
           {`${bench.mode === 'splice' ? t('doneOfTotalSpliced', { done: bench.done, total }) : t('modesWaitingLeft', { modes: MODES[bench.mode], waiting: bench.waiting })}${sleeve ? t('traySlot', { tray: sleeve.tray, slot: sleeve.slot }) : ''}`}
-        </Txt>
+        </Text>
       </View>
       <View
-        style={{ height: 8, borderWidth: 1, borderColor: inks.ink, backgroundColor: inks.leaf }}
+        style={{ height: 8, borderWidth: 1, borderColor: colors.ink, backgroundColor: colors.leaf }}
         role="progressbar"
         aria-label={t('spliced')}
         aria-valuenow={bench.done}
@@ -240,12 +240,12 @@ function BenchHead({ bench, work, onPick }: { bench: Bench; work: ClosureWork; o
           style={{
             height: '100%',
             width: `${total === 0 ? 0 : (100 * bench.done) / total}%`,
-            backgroundColor: inks.ink,
+            backgroundColor: colors.ink,
           }}
         />
       </View>
       {fiber && sleeve?.method === 'mass' ? (
-        <Txt>{t('ribbonOfOneRibbonSleeve', { splices: sleeve.splices.length })}</Txt>
+        <Text>{t('ribbonOfOneRibbonSleeve', { splices: sleeve.splices.length })}</Text>
       ) : null}
     </View>
   );
@@ -253,7 +253,7 @@ function BenchHead({ bench, work, onPick }: { bench: Bench; work: ClosureWork; o
 
 /** Redo or keep, under the thumb whatever is read above. */
 function Actions({ bench, redoNext }: { bench: Bench; redoNext: boolean }) {
-  const inks = useInks();
+  const colors = useColors();
   const wide = useWide();
   return (
     <View
@@ -262,15 +262,15 @@ function Actions({ bench, redoNext }: { bench: Bench; redoNext: boolean }) {
         gap: 8,
         padding: 10,
         borderTopWidth: 2,
-        borderColor: inks.ink,
-        backgroundColor: inks.paper,
+        borderColor: colors.ink,
+        backgroundColor: colors.paper,
         width: '100%',
         maxWidth: wide ? WIDE_WIDTH : PHONE_WIDTH,
         alignSelf: 'center',
       }}
     >
       {bench.mode === 'measure' ? null : (
-        <Press
+        <Button
           label={t('redo')}
           look={redoNext ? 'next' : 'plain'}
           onPress={() => bench.keep(true)}
@@ -278,7 +278,7 @@ function Actions({ bench, redoNext }: { bench: Bench; redoNext: boolean }) {
           textSize={19}
         />
       )}
-      <Press
+      <Button
         label={keepLabel(bench)}
         look={redoNext ? 'plain' : 'next'}
         onPress={() => bench.keep(false)}

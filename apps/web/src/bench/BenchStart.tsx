@@ -4,12 +4,12 @@ import { benchShared as t } from '@cordel/text/pages/bench/shared';
 import { useSummary } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { Grid } from '@/ui/Grid';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { WaysToBegin } from '@/projects/WaysToBegin';
 import { Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { groupWords } from '@/ui/words';
 
 /** Chooses the closure to work at: those under way first. */
@@ -24,12 +24,12 @@ export function BenchStart() {
   return (
     <Page title={t('bench')} above={t('whichClosureAreYouAt')}>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        <Press
+        <Button
           label={t('planTheShift')}
           icon="clock-outline"
           onPress={() => router.push(`/p/${project.id}/bench/shift` as never)}
         />
-        <Press
+        <Button
           label={t('practice')}
           icon="school-outline"
           onPress={() => router.push(`/p/${project.id}/bench/practice` as never)}
@@ -44,15 +44,15 @@ export function BenchStart() {
             role="button"
             onPress={() => router.push(`/p/${project.id}/bench/${row.closureId}` as never)}
           >
-            <Leaf>
+            <Card>
               <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
-                <Txt kind="name">{row.name}</Txt>
-                <Txt kind="strong">{t('doneOfDue', { done: row.done, due: row.due })}</Txt>
+                <Text kind="name">{row.name}</Text>
+                <Text kind="strong">{t('doneOfDue', { done: row.done, due: row.due })}</Text>
               </View>
-              <Txt kind="strong" ink={groupWords(row).ink}>
+              <Text kind="strong" ink={groupWords(row).ink}>
                 {groupWords(row).words}
-              </Txt>
-            </Leaf>
+              </Text>
+            </Card>
           </Pressable>
         ))}
       </Grid>

@@ -4,8 +4,8 @@ import { troubleRemedyText, troubleText } from '@cordel/text/bench';
 import { chartsPage as t } from '@cordel/text/pages/bench/ChartsPage';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { AtClosure, type Closeup } from './AtClosure';
 import { NeedsSplicer } from './NeedsSplicer';
 import { ControlChart, wordOf } from './ControlChart';
@@ -54,9 +54,9 @@ function Charts({ closure, base, station, setup, bench }: Closeup) {
           <Notice word={CAUSES[cause]} ink="accent" live>
             {troubleText(message)}
           </Notice>
-          <Txt kind="strong">{troubleRemedyText(cause)}</Txt>
+          <Text kind="strong">{troubleRemedyText(cause)}</Text>
           {cause === 'arc' || cause === 'blade' ? (
-            <Press
+            <Button
               label={cause === 'arc' ? t('checkTheArc') : t('logTheBlade')}
               onPress={() => router.push(`${base}/arc` as never)}
             />
@@ -67,11 +67,11 @@ function Charts({ closure, base, station, setup, bench }: Closeup) {
         <ControlChart key={one.key} series={one} />
       ))}
       {places.length > off.length ? (
-        <Txt>{t('placesOfTheRibbonSteadyOr', { places: places.length - off.length })}</Txt>
+        <Text>{t('placesOfTheRibbonSteadyOr', { places: places.length - off.length })}</Text>
       ) : null}
-      <Txt kind="small" ink="ink2">
+      <Text kind="small" ink="ink2">
         {t('dotsSingleFiguresHeavyLineTheir')}
-      </Txt>
+      </Text>
     </Page>
   );
 }

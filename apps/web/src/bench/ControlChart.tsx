@@ -4,8 +4,8 @@ import Svg, { Circle, Line, Path, Rect, Text as SvgText } from 'react-native-svg
 import { type HealthSeries, formatLoss } from '@cordel/core';
 import { seriesText } from '@cordel/text/bench';
 import { benchShared as t } from '@cordel/text/pages/bench/shared';
-import { Txt } from '@/ui/Txt';
-import { FONTS, useInks } from '@/ui/theme';
+import { Text } from '@/ui/Text';
+import { FONTS, useColors } from '@/ui/theme';
 
 const HEIGHT = 150;
 const SHOWN = 60;
@@ -29,7 +29,7 @@ const figure = (series: HealthSeries, value: number): string =>
  * mean, the paper band is where it wanders while all is well. What leaves the band is marked.
  */
 export function ControlChart({ series }: { series: HealthSeries }) {
-  const inks = useInks();
+  const colors = useColors();
   const [width, setWidth] = useState(320);
   const { chart, values } = series;
   const word = wordOf(series);
@@ -52,10 +52,10 @@ export function ControlChart({ series }: { series: HealthSeries }) {
       onLayout={({ nativeEvent }) => setWidth(Math.max(260, nativeEvent.layout.width))}
     >
       <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
-        <Txt kind="strong">{seriesText(series.name)}</Txt>
-        <Txt kind="strong" ink={word === 'rising' ? 'accent' : 'ink'}>
+        <Text kind="strong">{seriesText(series.name)}</Text>
+        <Text kind="strong" ink={word === 'rising' ? 'accent' : 'ink'}>
           {word}
-        </Txt>
+        </Text>
       </View>
       {chart ? (
         <Svg width={width} height={HEIGHT} role="img" aria-label={label}>
@@ -64,8 +64,8 @@ export function ControlChart({ series }: { series: HealthSeries }) {
             y={0}
             width={width - left}
             height={HEIGHT}
-            fill={inks.leaf}
-            stroke={inks.ink}
+            fill={colors.leaf}
+            stroke={colors.ink}
             strokeWidth={2}
           />
           <Rect
@@ -73,7 +73,7 @@ export function ControlChart({ series }: { series: HealthSeries }) {
             y={y(chart.running[1])}
             width={width - left}
             height={y(chart.running[0]) - y(chart.running[1])}
-            fill={inks.rule}
+            fill={colors.rule}
             opacity={0.45}
           />
           <Line
@@ -81,7 +81,7 @@ export function ControlChart({ series }: { series: HealthSeries }) {
             x2={width}
             y1={y(chart.singles[1])}
             y2={y(chart.singles[1])}
-            stroke={inks.accent}
+            stroke={colors.accent}
             strokeWidth={2}
             strokeDasharray="7 5"
           />
@@ -90,7 +90,7 @@ export function ControlChart({ series }: { series: HealthSeries }) {
             x2={width}
             y1={y(chart.baseline.center)}
             y2={y(chart.baseline.center)}
-            stroke={inks.ink2}
+            stroke={colors.ink2}
             strokeWidth={1}
           />
           {points.map((point, index) =>
@@ -98,17 +98,17 @@ export function ControlChart({ series }: { series: HealthSeries }) {
               <Path
                 key={index}
                 d={`M${x(index)} ${y(point.value) - 6}l6 11h-12z`}
-                fill={inks.accent}
+                fill={colors.accent}
               />
             ) : (
-              <Circle key={index} cx={x(index)} cy={y(point.value)} r={2.6} fill={inks.ink2} />
+              <Circle key={index} cx={x(index)} cy={y(point.value)} r={2.6} fill={colors.ink2} />
             ),
           )}
           <Path
             d={points
               .map(({ ewma }, index) => `${index === 0 ? 'M' : 'L'}${x(index)} ${y(ewma)}`)
               .join('')}
-            stroke={inks.ink}
+            stroke={colors.ink}
             strokeWidth={3}
             fill="none"
           />
@@ -120,8 +120,8 @@ export function ControlChart({ series }: { series: HealthSeries }) {
                 y={y(point.ewma) - 4}
                 width={8}
                 height={8}
-                fill={inks.accent}
-                stroke={inks.ink}
+                fill={colors.accent}
+                stroke={colors.ink}
               />
             ) : null,
           )}
@@ -132,7 +132,7 @@ export function ControlChart({ series }: { series: HealthSeries }) {
               y={y(value) + 5}
               fontSize={14}
               fontFamily={FONTS.semi}
-              fill={inks.ink}
+              fill={colors.ink}
               textAnchor="end"
             >
               {figure(series, Math.round(series.back(value) / step) * step)}
@@ -140,7 +140,7 @@ export function ControlChart({ series }: { series: HealthSeries }) {
           ))}
         </Svg>
       ) : (
-        <Txt ink="ink2">{t('of20FiguresTheBandIs', { values: values.length })}</Txt>
+        <Text ink="ink2">{t('of20FiguresTheBandIs', { values: values.length })}</Text>
       )}
     </View>
   );

@@ -5,7 +5,7 @@ import { finished as t } from '@cordel/text/pages/bench/Finished';
 import { benchShared as shared } from '@cordel/text/pages/bench/shared';
 import { useProjectView } from '@/projects/context';
 import { Empty } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { stateOf } from './benchSplices';
 import type { Bench } from './useBench';
 
@@ -27,28 +27,28 @@ export function Finished({ bench, work }: { bench: Bench; work: ClosureWork }) {
       action={
         <View style={{ gap: 10, alignItems: 'stretch' }}>
           {bench.mode !== 'redo' && redo > 0 ? (
-            <Press
+            <Button
               look="next"
               label={t('redoSplices', { splices: redo })}
               onPress={() => go(`bench/${work.closure.id}?mode=redo`)}
             />
           ) : null}
           {bench.mode === 'splice' && skipped ? (
-            <Press
+            <Button
               look={redo > 0 ? 'plain' : 'next'}
               label={t('goOnWithSkippedSplices', { skippedSplices: bench.skipped.length })}
               onPress={() => bench.go(`${skipped.tray}.${skipped.slot}`, skipped.id)}
             />
           ) : null}
           {bench.mode !== 'measure' ? (
-            <Press
+            <Button
               label={t('addMeasuredFigures')}
               onPress={() => go(`bench/${work.closure.id}?mode=measure`)}
             />
           ) : null}
-          <Press label={t('seeTheClosure')} onPress={() => go(`route/${work.closure.id}`)} />
+          <Button label={t('seeTheClosure')} onPress={() => go(`route/${work.closure.id}`)} />
           {bench.last ? (
-            <Press
+            <Button
               label={shared('undo', { what: bench.last.words })}
               icon="undo"
               onPress={bench.undo}

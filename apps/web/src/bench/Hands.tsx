@@ -5,8 +5,8 @@ import { colourText, unitText } from '@cordel/text/fiber';
 import { benchShared as t } from '@cordel/text/pages/bench/shared';
 import { useProjectView } from '@/projects/context';
 import { FiberEye, RibbonBar } from '@/ui/FiberEye';
-import { Txt } from '@/ui/Txt';
-import { useInks } from '@/ui/theme';
+import { Text } from '@/ui/Text';
+import { useColors } from '@/ui/theme';
 import type { BenchSplice } from './benchSplices';
 import type { Bench } from './useBench';
 
@@ -48,7 +48,7 @@ function End({
   const cable = splice[`cable${side}`];
   const number = splice[`fiber${side}`];
   const address = view.address(cable, number);
-  if (!address) return <Txt>{view.fiberName(cable, number)}</Txt>;
+  if (!address) return <Text>{view.fiberName(cable, number)}</Text>;
   const colours = sleeve.flatMap(
     (other) => view.address(other[`cable${side}`], other[`fiber${side}`])?.fiber ?? [],
   );
@@ -63,11 +63,11 @@ function End({
       ) : (
         <FiberEye address={address} size={76} />
       )}
-      <Txt kind="strong" style={{ textAlign: 'center', fontSize: 18 }}>
+      <Text kind="strong" style={{ textAlign: 'center', fontSize: 18 }}>
         {`${view.fiberName(cable, number)} ${colourText(address.fiber)}`}
-      </Txt>
-      {address.place.unit ? <Txt style={{ textAlign: 'center' }}>{unitText(address)}</Txt> : null}
-      <Txt style={{ textAlign: 'center' }}>{placeWords(address)}</Txt>
+      </Text>
+      {address.place.unit ? <Text style={{ textAlign: 'center' }}>{unitText(address)}</Text> : null}
+      <Text style={{ textAlign: 'center' }}>{placeWords(address)}</Text>
     </View>
   );
 }
@@ -83,7 +83,7 @@ function ordinal(count: number): string {
 
 /** The sleeve that goes on first: a tap says that it is on. */
 function SleeveMark({ bench }: { bench: Bench }) {
-  const inks = useInks();
+  const colors = useColors();
   const on = bench.draft.sleeveOn;
   return (
     <Pressable
@@ -93,24 +93,24 @@ function SleeveMark({ bench }: { bench: Bench }) {
       onPress={() => bench.change({ sleeve: bench.sleeve!.key, sleeveOn: !on })}
       style={{ alignItems: 'center', width: 84, minHeight: 56, paddingTop: 8 }}
     >
-      <Txt kind={on ? 'strong' : 'small'} style={{ fontSize: 15 }}>
+      <Text kind={on ? 'strong' : 'small'} style={{ fontSize: 15 }}>
         {on ? t('sleeveOn2') : t('sleeveOn3')}
-      </Txt>
+      </Text>
       <Svg width={76} height={24} aria-hidden>
-        <Line x1={0} x2={76} y1={12} y2={12} stroke={inks.ink} strokeWidth={3} />
+        <Line x1={0} x2={76} y1={12} y2={12} stroke={colors.ink} strokeWidth={3} />
         <Rect
           x={14}
           y={4}
           width={48}
           height={16}
-          fill={on ? inks.ink : inks.leaf}
-          stroke={inks.ink}
+          fill={on ? colors.ink : colors.leaf}
+          stroke={colors.ink}
           strokeWidth={2}
         />
         {on
           ? null
           : [20, 28, 36, 44, 52].map((x) => (
-              <Line key={x} x1={x} x2={x + 6} y1={19} y2={5} stroke={inks.ink} strokeWidth={2} />
+              <Line key={x} x1={x} x2={x + 6} y1={19} y2={5} stroke={colors.ink} strokeWidth={2} />
             ))}
       </Svg>
     </Pressable>

@@ -5,9 +5,9 @@ import { inHand as t } from '@cordel/text/pages/bench/InHand';
 import { benchShared as shared } from '@cordel/text/pages/bench/shared';
 import { useProjectView } from '@/projects/context';
 import { Notice } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
-import { useInks } from '@/ui/theme';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
+import { useColors } from '@/ui/theme';
 import { useWide } from '@/ui/useWide';
 import { Hands } from './Hands';
 import { Keypad } from './Keypad';
@@ -33,7 +33,7 @@ interface InHandProps {
 
 /** The sleeve in hand: which fibers, what to do, and what the joint reads; side by side where there is room. */
 export function InHand({ bench, setup, timers, records, advice, onSkip }: InHandProps) {
-  const inks = useInks();
+  const colors = useColors();
   const wide = useWide();
   const { project } = useProjectView();
   const { said, sleeve } = bench;
@@ -61,25 +61,25 @@ export function InHand({ bench, setup, timers, records, advice, onSkip }: InHand
           alignItems: 'center',
           justifyContent: 'space-between',
           borderWidth: 2,
-          borderColor: inks.ink,
-          backgroundColor: inks.leaf,
+          borderColor: colors.ink,
+          backgroundColor: colors.leaf,
           paddingHorizontal: 14,
           height: 62,
         }}
       >
-        <Txt kind="figure" aria-live="polite" role="status" aria-label={t('lossTyped')}>
+        <Text kind="figure" aria-live="polite" role="status" aria-label={t('lossTyped')}>
           {worst ? formatLoss(worst.loss) : face(bench)}
-        </Txt>
+        </Text>
         <View style={{ alignItems: 'flex-end' }}>
-          <Txt>{bench.mode === 'measure' ? t('dbAtNm', { nm: bench.nm }) : t('dbEstimate')}</Txt>
+          <Text>{bench.mode === 'measure' ? t('dbAtNm', { nm: bench.nm }) : t('dbEstimate')}</Text>
           {bench.fibers.length > 1 ? (
-            <Txt kind="strong">
+            <Text kind="strong">
               {worst
                 ? t('worstName', { name: worst.name })
                 : bench.fiber
                   ? fiberWords(bench.fiber)
                   : ''}
-            </Txt>
+            </Text>
           ) : null}
         </View>
       </View>
@@ -118,7 +118,7 @@ export function InHand({ bench, setup, timers, records, advice, onSkip }: InHand
         <StandinPart projectId={project.id} bench={bench} setup={setup} />
       ) : null}
       {listening && !typing ? (
-        <Press label={t('typeTheEstimate')} onPress={() => setTyping(true)} />
+        <Button label={t('typeTheEstimate')} onPress={() => setTyping(true)} />
       ) : (
         <Keypad onKey={bench.type} signed={measuring} />
       )}
@@ -131,9 +131,9 @@ export function InHand({ bench, setup, timers, records, advice, onSkip }: InHand
         <View style={{ flex: wide ? 1 : undefined, gap: 10 }}>{figure}</View>
       </View>
       <View style={{ flexDirection: 'row', gap: 8, alignItems: 'center' }}>
-        <Press label={t('skip')} look="bare" icon="debug-step-over" onPress={onSkip} />
+        <Button label={t('skip')} look="bare" icon="debug-step-over" onPress={onSkip} />
         {last ? (
-          <Press
+          <Button
             label={shared('undo', { what: last.words })}
             look="bare"
             icon="undo"
@@ -145,9 +145,9 @@ export function InHand({ bench, setup, timers, records, advice, onSkip }: InHand
           />
         ) : null}
       </View>
-      <Txt kind="small" ink="ink2">
+      <Text kind="small" ink="ink2">
         {t('shardsIntoTheClosedContainerEyes')}
-      </Txt>
+      </Text>
     </>
   );
 }

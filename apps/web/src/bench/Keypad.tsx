@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { benchShared as t } from '@cordel/text/pages/bench/shared';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { FONTS } from '@/ui/theme';
 
 const ROWS = [
@@ -24,7 +24,7 @@ export function Keypad({ onKey, signed }: { onKey(key: string): void; signed: bo
       {rows.map((row) => (
         <View key={row.join()} style={{ flexDirection: 'row', gap: 6 }}>
           {row.map((key) => (
-            <Press
+            <Button
               key={key}
               aria-label={labels[key] ?? key}
               icon={key === 'back' ? 'backspace-outline' : undefined}
@@ -34,11 +34,11 @@ export function Keypad({ onKey, signed }: { onKey(key: string): void; signed: bo
               {key === 'back' ? (
                 <></>
               ) : (
-                <Txt style={{ fontFamily: FONTS.bold, fontSize: 24, lineHeight: 30 }}>
+                <Text style={{ fontFamily: FONTS.bold, fontSize: 24, lineHeight: 30 }}>
                   {faces[key] ?? key}
-                </Txt>
+                </Text>
               )}
-            </Press>
+            </Button>
           ))}
         </View>
       ))}

@@ -4,7 +4,7 @@ import { benchShared as shared } from '@cordel/text/pages/bench/shared';
 import { measureKind as t } from '@cordel/text/pages/bench/MeasureKind';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import type { BenchDraft } from './draft';
 import type { Bench } from './useBench';
 
@@ -25,7 +25,7 @@ export function MeasureKind({ bench }: { bench: Bench }) {
   };
   return (
     <View style={{ gap: 8 }}>
-      <Press
+      <Button
         icon={open ? 'chevron-up' : 'tune-variant'}
         label={t('labelAtNm', { label: kind.label, nm: bench.nm })}
         aria-expanded={open}
@@ -49,7 +49,7 @@ export function MeasureKind({ bench }: { bench: Bench }) {
             options={KINDS}
             onChange={(next) => choose({ kind: next })}
           />
-          <Press label={shared('done')} onPress={() => setOpen(false)} />
+          <Button label={shared('done')} onPress={() => setOpen(false)} />
         </>
       ) : null}
     </View>

@@ -4,8 +4,8 @@ import { TextInput } from 'react-native-paper';
 import { benchShared as t } from '@cordel/text/pages/bench/shared';
 import { usePerson } from '@/data/storage';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 
 /** Asks once who works on this device: every entry is signed. */
 export function NamePanel({ onward = t('goToTheBench') }: { onward?: string }) {
@@ -14,7 +14,7 @@ export function NamePanel({ onward = t('goToTheBench') }: { onward?: string }) {
   const save = () => name.trim() !== '' && setPerson(name.trim());
   return (
     <Page title={t('whoIsSplicing')}>
-      <Txt>{t('everyEntryIsSignedAName')}</Txt>
+      <Text>{t('everyEntryIsSignedAName')}</Text>
       <View style={{ gap: 12 }}>
         <TextInput
           mode="outlined"
@@ -26,7 +26,7 @@ export function NamePanel({ onward = t('goToTheBench') }: { onward?: string }) {
           maxLength={80}
           outlineStyle={{ borderWidth: 2 }}
         />
-        <Press label={onward} look="next" disabled={name.trim() === ''} onPress={save} />
+        <Button label={onward} look="next" disabled={name.trim() === ''} onPress={save} />
       </View>
     </Page>
   );

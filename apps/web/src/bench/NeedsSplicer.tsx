@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { benchShared as t } from '@cordel/text/pages/bench/shared';
 import { Empty } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 
 /** What a page about the splicer shows until one is chosen. */
 export function NeedsSplicer({
@@ -22,7 +22,7 @@ export function NeedsSplicer({
       <Empty
         title={t('noSplicerYet')}
         action={
-          <Press
+          <Button
             label={t('setUpTheSplicer')}
             look="next"
             onPress={() => router.replace(`${base}/setup` as never)}

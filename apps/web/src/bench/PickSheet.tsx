@@ -7,11 +7,11 @@ import { benchShared as shared } from '@cordel/text/pages/bench/shared';
 import { pickSheet as t } from '@cordel/text/pages/bench/PickSheet';
 import { type ProjectView, useProjectView } from '@/projects/context';
 import { type Bar, LossBars } from '@/ui/LossBars';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { Sheet } from '@/ui/Sheet';
 import { TextField } from '@/ui/TextField';
-import { Txt } from '@/ui/Txt';
-import { useInks } from '@/ui/theme';
+import { Text } from '@/ui/Text';
+import { useColors } from '@/ui/theme';
 import { type BenchSplice, stateOf } from './benchSplices';
 import type { Bench } from './useBench';
 
@@ -47,7 +47,7 @@ export function PickSheet({
         <>
           <View role="tablist" style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}>
             {trays.map((number) => (
-              <Press
+              <Button
                 key={number}
                 role="tab"
                 aria-selected={number === tray}
@@ -72,7 +72,7 @@ export function PickSheet({
         keyExtractor={({ id }) => id}
         style={{ maxHeight: 420 }}
         initialNumToRender={14}
-        ListEmptyComponent={<Txt>{t('noFiberOfThisClosureIs')}</Txt>}
+        ListEmptyComponent={<Text>{t('noFiberOfThisClosureIs')}</Text>}
         renderItem={({ item }) => (
           <Row splice={item} sleeve={bench.sleeve} onPress={() => pick(item)} />
         )}
@@ -91,7 +91,7 @@ function Row({
   onPress(): void;
 }) {
   const view = useProjectView();
-  const inks = useInks();
+  const colors = useColors();
   const here = sleeve?.splices.some(({ id }) => id === splice.id) ?? false;
   const names = t('fiberToFiber', {
     fiberA: view.fiberName(splice.cableA, splice.fiberA),
@@ -113,23 +113,23 @@ function Row({
         gap: 8,
         paddingHorizontal: 8,
         borderBottomWidth: 1,
-        borderColor: inks.rule,
-        backgroundColor: here ? inks.leaf : 'transparent',
+        borderColor: colors.rule,
+        backgroundColor: here ? colors.leaf : 'transparent',
       }}
     >
       <View style={{ flexShrink: 1 }}>
-        <Txt kind="strong">{names}</Txt>
-        <Txt kind="small" ink="ink2">
+        <Text kind="strong">{names}</Text>
+        <Text kind="small" ink="ink2">
           {t('traySlotFiber', {
             tray: splice.tray,
             slot: splice.slot,
             fiber: fiber ? colourText(fiber) : '',
           })}
-        </Txt>
+        </Text>
       </View>
-      <Txt kind="strong" ink={state === 'redo' ? 'accent' : 'ink'}>
+      <Text kind="strong" ink={state === 'redo' ? 'accent' : 'ink'}>
         {words}
-      </Txt>
+      </Text>
     </Pressable>
   );
 }

@@ -18,9 +18,9 @@ import { common } from '@cordel/text/pages/common';
 import { useState } from 'react';
 import { useProjectView } from '@/projects/context';
 import { Notice } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { Sheet } from '@/ui/Sheet';
-import { Txt } from '@/ui/Txt';
+import { Text } from '@/ui/Text';
 import type { Bench } from './useBench';
 import type { Asked } from './useRecords';
 import { setAside } from './useStation';
@@ -40,7 +40,7 @@ export function StopNotice({ record, onDone }: { record: ReceivedRecord; onDone(
         {t('splicerSNumber', { number: record.number })}
         {errors.join(' ') || t('itSaysNoReasonLoadAgain')}
       </Notice>
-      <Press label={t('clearLoadAgain')} onPress={onDone} />
+      <Button label={t('clearLoadAgain')} onPress={onDone} />
     </View>
   );
 }
@@ -59,7 +59,7 @@ export function HeardLine({ records }: { records: readonly ReceivedRecord[] }) {
         : `${formatLoss(Math.max(...estimates))} dB`;
     return t('numberResult', { number, result: said });
   });
-  return <Txt kind="small">{t('received', { records: words.join(' · ') })}</Txt>;
+  return <Text kind="small">{t('received', { records: words.join(' · ') })}</Text>;
 }
 
 /** The record in hand in a line: number, cleaves, offset, tension, and what of it is doubted. */
@@ -78,7 +78,7 @@ export function RecordLine({ record }: { record: ReceivedRecord }) {
   const doubts = recordDoubts(record, record.receivedAt);
   return (
     <View style={{ gap: 6 }}>
-      <Txt kind="small">{parts.join(' · ')}</Txt>
+      <Text kind="small">{parts.join(' · ')}</Text>
       {record.tension === 'failed' ? (
         <Notice word={t('tensionTestFailed')} ink="accent" live>
           {splicerErrorText('tension')}
@@ -115,16 +115,16 @@ export function AdviceLine({ advice }: { advice: RedoAdvice }) {
             {reason}
           </Notice>
         </View>
-        <Press label={common('why')} textSize={15} onPress={() => setOpen(true)} />
+        <Button label={common('why')} textSize={15} onPress={() => setOpen(true)} />
       </View>
       <Sheet
         title={t('whyAdviceWords', { adviceWords: ADVICE_WORDS[advice.code] })}
         visible={open}
         onClose={() => setOpen(false)}
       >
-        <Txt kind="strong">{reason}</Txt>
+        <Text kind="strong">{reason}</Text>
         {advice.figures.map((figure) => (
-          <Txt key={figure.code}>{redoFigureText(figure, units)}</Txt>
+          <Text key={figure.code}>{redoFigureText(figure, units)}</Text>
         ))}
       </Sheet>
     </>
@@ -159,31 +159,31 @@ export function AskedNotice({
       </Notice>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {fits && again ? (
-          <Press
+          <Button
             label={t('resplicedKeepBothAttempts')}
             look="next"
             onPress={() => bench.keepAndTake(record)}
           />
         ) : null}
         {fits && !again ? (
-          <Press label={t('itIsName', { name })} onPress={() => bench.take(record, sleeve.key)} />
+          <Button label={t('itIsName', { name })} onPress={() => bench.take(record, sleeve.key)} />
         ) : null}
         {bench.last ? (
-          <Press
+          <Button
             label={t('aRedoOf', { splice: bench.last.words })}
             onPress={() => bench.take(record, bench.last!.sleeve)}
           />
         ) : null}
-        <Press label={t('itIsNoneOfThese')} onPress={() => setOpen(true)} />
+        <Button label={t('itIsNoneOfThese')} onPress={() => setOpen(true)} />
       </View>
       <Sheet
         title={t('numberBelongsToNoSpliceHere', { number: record.number })}
         visible={open}
         onClose={() => setOpen(false)}
       >
-        <Txt>{t('itIsKeptAsItCame')}</Txt>
+        <Text>{t('itIsKeptAsItCame')}</Text>
         {REASONS.map((reason) => (
-          <Press
+          <Button
             key={reason}
             label={reason}
             onPress={() => {

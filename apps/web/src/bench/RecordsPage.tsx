@@ -21,11 +21,11 @@ import { errorText } from '@cordel/text/record';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { pickFile } from '@/ui/pickFile';
 import { AtClosure, type Closeup } from './AtClosure';
 import { NeedsSplicer } from './NeedsSplicer';
@@ -101,8 +101,8 @@ function FromFile({ closure, base, setup }: Closeup) {
     );
   return (
     <Page title={shared('recordsFromAFile')} above={`${closure} · ${splicer.name}`} back={base}>
-      <Txt>{t('csvOrJsonWithARecord')}</Txt>
-      <Press
+      <Text>{t('csvOrJsonWithARecord')}</Text>
+      <Button
         label={common('chooseAFile')}
         look={file ? 'plain' : 'next'}
         onPress={() => void choose()}
@@ -122,13 +122,13 @@ function FromFile({ closure, base, setup }: Closeup) {
       ) : null}
       {read ? (
         <>
-          <Txt kind="strong">
+          <Text kind="strong">
             {t('nameRecordsProblems', {
               name: file!.name,
               records: read.records.length,
               problems: read.problems.length,
             })}
-          </Txt>
+          </Text>
           {read.problems.slice(0, 20).map(({ row, column, message }) => (
             <Notice
               key={`${row} ${column} ${message.code}`}
@@ -139,9 +139,9 @@ function FromFile({ closure, base, setup }: Closeup) {
             </Notice>
           ))}
           {read.records.slice(0, 5).map((record) => (
-            <Txt key={record.number}>{lineOf(record)}</Txt>
+            <Text key={record.number}>{lineOf(record)}</Text>
           ))}
-          <Press
+          <Button
             label={t('importRecords', { records: read.records.length })}
             look="next"
             disabled={read.problems.length > 0 || read.records.length === 0}
@@ -149,7 +149,7 @@ function FromFile({ closure, base, setup }: Closeup) {
           />
         </>
       ) : null}
-      <Press label={shared('backToTheBench')} onPress={() => router.replace(base as never)} />
+      <Button label={shared('backToTheBench')} onPress={() => router.replace(base as never)} />
     </Page>
   );
 }
@@ -176,8 +176,8 @@ function Matching({
     (column) => all || NEEDED.includes(column) || match[column] !== null,
   );
   return (
-    <Leaf style={{ gap: 10 }}>
-      <Txt kind="strong">{t('whichColumnHoldsWhat')}</Txt>
+    <Card style={{ gap: 10 }}>
+      <Text kind="strong">{t('whichColumnHoldsWhat')}</Text>
       {shown.map((column) => (
         <Choice
           key={column}
@@ -197,9 +197,9 @@ function Matching({
       ))}
       {all ? null : (
         <View>
-          <Press label={t('moreColumns')} look="bare" onPress={() => setAll(true)} />
+          <Button label={t('moreColumns')} look="bare" onPress={() => setAll(true)} />
         </View>
       )}
-    </Leaf>
+    </Card>
   );
 }

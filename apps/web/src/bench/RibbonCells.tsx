@@ -1,13 +1,13 @@
 import { Pressable, View } from 'react-native';
 import { formatLoss } from '@cordel/core';
 import { benchShared as t } from '@cordel/text/pages/bench/shared';
-import { Txt } from '@/ui/Txt';
-import { FONTS, useInks } from '@/ui/theme';
+import { Text } from '@/ui/Text';
+import { FONTS, useColors } from '@/ui/theme';
 import type { Bench } from './useBench';
 
 /** The twelve figures of a ribbon; a tap goes to that fiber. */
 export function RibbonCells({ bench }: { bench: Bench }) {
-  const inks = useInks();
+  const colors = useColors();
   const { sleeve } = bench;
   const change = (cursor: number) => bench.change({ sleeve: sleeve!.key, cursor });
   return (
@@ -19,7 +19,7 @@ export function RibbonCells({ bench }: { bench: Bench }) {
       {bench.fibers.map((splice, index) => {
         const loss = bench.read(splice);
         const here = index === bench.cursor;
-        const ink = here ? inks.leaf : inks.ink;
+        const ink = here ? colors.leaf : colors.ink;
         const limit = bench.mode === 'measure' ? null : bench.limits.splice.estimate[splice.method];
         const over = loss.ok && limit !== null && loss.value > limit;
         return (
@@ -36,17 +36,17 @@ export function RibbonCells({ bench }: { bench: Bench }) {
               height: 48,
               alignItems: 'center',
               justifyContent: 'center',
-              backgroundColor: here ? inks.ink : inks.leaf,
+              backgroundColor: here ? colors.ink : colors.leaf,
               borderWidth: over ? 3 : 1,
-              borderColor: over ? inks.accent : inks.ink,
+              borderColor: over ? colors.accent : colors.ink,
             }}
           >
-            <Txt kind="small" style={{ color: ink, lineHeight: 17 }}>
+            <Text kind="small" style={{ color: ink, lineHeight: 17 }}>
               {splice.fiberA}
-            </Txt>
-            <Txt style={{ color: ink, fontFamily: FONTS.bold, lineHeight: 19 }}>
+            </Text>
+            <Text style={{ color: ink, fontFamily: FONTS.bold, lineHeight: 19 }}>
               {loss.ok ? `${formatLoss(loss.value)}${over ? '!' : ''}` : '–'}
-            </Txt>
+            </Text>
           </Pressable>
         );
       })}

@@ -8,8 +8,8 @@ import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { AtClosure, type Closeup } from './AtClosure';
 import { logInstrument } from './useStation';
 
@@ -34,14 +34,14 @@ function SetUp({ closure, base, bench, setup, station }: Closeup) {
   };
   return (
     <Page title={shared('setUpTheSplicer')} above={closure} back={base}>
-      <Txt>
+      <Text>
         {t('inHand', {
           name,
           fibers:
             needs.fibers === 1 ? t('aSingleFiber') : t('fibersAtOnce', { fibers: needs.fibers }),
           program: needs.glass[0],
         })}
-      </Txt>
+      </Text>
       <Choice
         label={t('splicer')}
         value={kept.splicerId ?? ''}
@@ -57,12 +57,12 @@ function SetUp({ closure, base, bench, setup, station }: Closeup) {
         onChange={setup.choose}
       />
       {needs.drop && needs.fibers === 1 ? (
-        <Txt ink="ink2">
+        <Text ink="ink2">
           {t('whatADropsEndUsuallyLoses', {
             spliced: usualEndLossText('pigtail'),
             mechanical: usualEndLossText('mechanical'),
           })}
-        </Txt>
+        </Text>
       ) : null}
       {warnings.map(({ about, message }) => (
         <Notice key={`${about} ${message.code}`} word={t('doesNotFit')} ink="accent" live>
@@ -136,9 +136,12 @@ function SetUp({ closure, base, bench, setup, station }: Closeup) {
             />
           ) : null}
           <View style={{ gap: 8 }}>
-            <Press label={t('beginTheSession')} look="next" onPress={begin} />
-            <Press label={shared('backToTheBench')} onPress={() => router.replace(base as never)} />
-            <Press
+            <Button label={t('beginTheSession')} look="next" onPress={begin} />
+            <Button
+              label={shared('backToTheBench')}
+              onPress={() => router.replace(base as never)}
+            />
+            <Button
               label={shared('recordsFromAFile')}
               onPress={() => router.push(`${base}/records` as never)}
             />

@@ -3,9 +3,9 @@ import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { skipSheet as t } from '@cordel/text/pages/bench/SkipSheet';
 import { useProjectView } from '@/projects/context';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { Sheet } from '@/ui/Sheet';
-import { Txt } from '@/ui/Txt';
+import { Text } from '@/ui/Text';
 import type { Bench } from './useBench';
 
 const REASONS: { kind: 'skip' | 'dead'; why: string }[] = [
@@ -44,15 +44,15 @@ export function SkipSheet({
       visible={visible}
       onClose={onClose}
     >
-      <Txt>{t('aSkippedFiberIsStillTo')}</Txt>
+      <Text>{t('aSkippedFiberIsStillTo')}</Text>
       {sleeve.method === 'mass' ? (
         <View style={{ flexDirection: 'row', gap: 8 }}>
-          <Press
+          <Button
             label={t('thisFiber')}
             look={whole ? 'plain' : 'dark'}
             onPress={() => setWhole(false)}
           />
-          <Press
+          <Button
             label={t('theWholeRibbon')}
             look={whole ? 'dark' : 'plain'}
             onPress={() => setWhole(true)}
@@ -60,7 +60,11 @@ export function SkipSheet({
         </View>
       ) : null}
       {REASONS.map(({ kind, why }) => (
-        <Press key={why} label={`${LABELS[kind]}: ${lower(why)}`} onPress={() => rule(kind, why)} />
+        <Button
+          key={why}
+          label={`${LABELS[kind]}: ${lower(why)}`}
+          onPress={() => rule(kind, why)}
+        />
       ))}
       <TextInput
         mode="outlined"
@@ -72,7 +76,7 @@ export function SkipSheet({
       />
       <View style={{ flexDirection: 'row', gap: 8 }}>
         {(['skip', 'dead'] as const).map((kind) => (
-          <Press
+          <Button
             key={kind}
             label={t('forThisReason', { labels: LABELS[kind] })}
             look={kind === 'skip' ? 'next' : 'plain'}

@@ -6,11 +6,11 @@ import { benchShared as shared } from '@cordel/text/pages/bench/shared';
 import { errorText } from '@cordel/text/record';
 import { v7 as uuid } from 'uuid';
 import { api } from '@/data/api';
-import { useKept } from '@/data/storage';
-import { Leaf } from '@/ui/Leaf';
+import { usePersisted } from '@/data/storage';
+import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { fusedTogether } from './benchSplices';
 import type { Bench } from './useBench';
 import type { Setup } from './useSetup';
@@ -30,7 +30,7 @@ export function StandinPart({
   bench: Bench;
   setup: Setup;
 }) {
-  const [fault, setFault] = useKept('cordel.standin.fault', 'none');
+  const [fault, setFault] = usePersisted('cordel.standin.fault', 'none');
   const [problem, setProblem] = useState('');
   const [pressing, setPressing] = useState(false);
   const { sleeve } = bench;
@@ -57,10 +57,10 @@ export function StandinPart({
     setPressing(false);
   };
   return (
-    <Leaf style={{ gap: 8, borderStyle: 'dashed' }}>
+    <Card style={{ gap: 8, borderStyle: 'dashed' }}>
       <View style={{ flexDirection: 'row', gap: 8, alignItems: 'center' }}>
-        <Txt style={{ flex: 1 }}>{t('simulatedSplicer')}</Txt>
-        <Press label={t('startTheSplice')} disabled={pressing} onPress={() => void press()} />
+        <Text style={{ flex: 1 }}>{t('simulatedSplicer')}</Text>
+        <Button label={t('startTheSplice')} disabled={pressing} onPress={() => void press()} />
       </View>
       <View
         role="radiogroup"
@@ -68,7 +68,7 @@ export function StandinPart({
         style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}
       >
         {SHOWN.map((word) => (
-          <Press
+          <Button
             key={word}
             role="radio"
             aria-checked={fault === word}
@@ -84,6 +84,6 @@ export function StandinPart({
           {problem}
         </Notice>
       ) : null}
-    </Leaf>
+    </Card>
   );
 }

@@ -4,8 +4,8 @@ import { useEffect, useState } from 'react';
 import { type ArcStanding, type SplicerContact, splicerContact } from '@cordel/core';
 import { stationStrip as t } from '@cordel/text/pages/bench/StationStrip';
 import { benchShared as shared } from '@cordel/text/pages/bench/shared';
-import { Press } from '@/ui/Press';
-import { useInks } from '@/ui/theme';
+import { Button } from '@/ui/Button';
+import { useColors } from '@/ui/theme';
 import type { Setup } from './useSetup';
 import type { Station } from './useStation';
 
@@ -91,9 +91,9 @@ export function StationStrip({
 
 /** How one thing stands; what wants looking at has a heavy border and a mark, the next step alone is filled. */
 function Chip({ label, off, onPress }: { label: string; off: boolean; onPress(): void }) {
-  const inks = useInks();
+  const colors = useColors();
   return (
-    <Press
+    <Button
       label={off ? `! ${label}` : label}
       textSize={15}
       onPress={onPress}
@@ -101,7 +101,7 @@ function Chip({ label, off, onPress }: { label: string; off: boolean; onPress():
         flexGrow: 1,
         flexBasis: 0,
         paddingHorizontal: 4,
-        ...(off ? { borderColor: inks.accent, borderWidth: 4 } : {}),
+        ...(off ? { borderColor: colors.accent, borderWidth: 4 } : {}),
       }}
     />
   );

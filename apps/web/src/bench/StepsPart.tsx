@@ -2,11 +2,11 @@ import { View } from 'react-native';
 import { type BenchStep, clockOf, stepsOf } from '@cordel/core';
 import { stepCautionText, stepText, wayText } from '@cordel/text/bench';
 import { stepsPart as t } from '@cordel/text/pages/bench/StepsPart';
-import { useKept } from '@/data/storage';
+import { usePersisted } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
-import { Leaf } from '@/ui/Leaf';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Card } from '@/ui/Card';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import type { Bench } from './useBench';
 import type { Setup } from './useSetup';
 import type { Timers } from './useTimers';
@@ -24,7 +24,7 @@ export function StepsPart({
   label: string;
 }) {
   const { project } = useProjectView();
-  const [open, setOpen] = useKept('cordel.steps', 'open');
+  const [open, setOpen] = usePersisted('cordel.steps', 'open');
   const steps = stepsOf({
     practice: project.practice,
     setup: setup.setup,
@@ -39,7 +39,7 @@ export function StepsPart({
   });
   if (open !== 'open')
     return (
-      <Press
+      <Button
         look="bare"
         icon="chevron-down"
         label={t('showTheSteps')}
@@ -55,12 +55,12 @@ export function StepsPart({
       sleeveOn: bench.draft.sleeveOn || index > 0,
     });
   return (
-    <Leaf style={{ gap: 6, padding: 10 }}>
+    <Card style={{ gap: 6, padding: 10 }}>
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' }}>
-        <Txt kind="small" ink="ink">
+        <Text kind="small" ink="ink">
           {title}
-        </Txt>
-        <Press
+        </Text>
+        <Button
           look="bare"
           icon="chevron-up"
           label={t('hideTheSteps')}
@@ -70,14 +70,14 @@ export function StepsPart({
       </View>
       <StepWords step={step} />
       {step.timer?.kind === 'heater' ? (
-        <Txt ink="ink2">{t('saveTheSpliceFirstItsHeater')}</Txt>
+        <Text ink="ink2">{t('saveTheSpliceFirstItsHeater')}</Text>
       ) : null}
       <View style={{ flexDirection: 'row', gap: 8 }}>
         {at > 0 ? (
-          <Press label={t('stepBack')} onPress={() => go(at - 1)} style={{ flex: 1 }} />
+          <Button label={t('stepBack')} onPress={() => go(at - 1)} style={{ flex: 1 }} />
         ) : null}
         {step.timer && step.timer.kind !== 'heater' ? (
-          <Press
+          <Button
             label={t('startClock', { clock: clockOf(step.timer.seconds) })}
             icon="timer-outline"
             onPress={() => timers.start(step.timer!.kind, label, step.timer!.seconds)}
@@ -85,7 +85,7 @@ export function StepsPart({
           />
         ) : null}
         {at + 1 < steps.length ? (
-          <Press
+          <Button
             label={t('doneNextStep')}
             look="dark"
             onPress={() => go(at + 1)}
@@ -93,15 +93,15 @@ export function StepsPart({
           />
         ) : null}
       </View>
-    </Leaf>
+    </Card>
   );
 }
 
 function StepWords({ step }: { step: BenchStep }) {
   return (
     <View role="status" aria-live="polite" aria-label={t('stepInHand')} style={{ gap: 2 }}>
-      <Txt kind="strong">{stepText(step.message)}</Txt>
-      {step.caution ? <Txt ink="accent">{stepCautionText(step.caution)}</Txt> : null}
+      <Text kind="strong">{stepText(step.message)}</Text>
+      {step.caution ? <Text ink="accent">{stepCautionText(step.caution)}</Text> : null}
     </View>
   );
 }

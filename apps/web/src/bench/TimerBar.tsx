@@ -2,9 +2,9 @@ import { ScrollView, View } from 'react-native';
 import { type TimerState, clockOf } from '@cordel/core';
 import { timerBar as t } from '@cordel/text/pages/bench/TimerBar';
 import { benchShared as shared } from '@cordel/text/pages/bench/shared';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
-import { FONTS, useInks } from '@/ui/theme';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
+import { FONTS, useColors } from '@/ui/theme';
 import type { Timers } from './useTimers';
 
 const PHASES: Record<TimerState['phase'], string> = {
@@ -24,37 +24,37 @@ export function TimerBar({
   /** What was kept last and is not in the heater yet. */
   heat: { label: string; start(): void } | null;
 }) {
-  const inks = useInks();
+  const colors = useColors();
   if (timers.timers.length === 0 && !heat) return null;
   return (
     <View
       role="region"
       aria-label={t('timers')}
-      style={{ backgroundColor: inks.ink, borderTopWidth: 2, borderColor: inks.ink }}
+      style={{ backgroundColor: colors.ink, borderTopWidth: 2, borderColor: colors.ink }}
     >
       <ScrollView horizontal contentContainerStyle={{ gap: 8, padding: 6, alignItems: 'center' }}>
         {heat ? (
-          <Press
+          <Button
             label={t('heaterOnLabel', { label: heat.label })}
             look="next"
             onPress={heat.start}
           />
         ) : null}
         {timers.timers.map(({ id, label, phase, seconds }) => (
-          <Press
+          <Button
             key={id}
             aria-label={`${PHASES[phase]} ${label}: ${phase === 'done' ? t('takeItOut') : t('clockLeftStop', { clock: clockOf(seconds) })}`}
             look="dark"
             onPress={() => timers.stop(id)}
-            style={{ borderColor: inks.leaf, paddingHorizontal: 10 }}
+            style={{ borderColor: colors.leaf, paddingHorizontal: 10 }}
           >
             <View style={{ flexDirection: 'row', gap: 8, alignItems: 'baseline' }}>
-              <Txt style={{ color: inks.leaf }}>{`${PHASES[phase]} ${label}`}</Txt>
-              <Txt style={{ color: inks.leaf, fontFamily: FONTS.bold, fontSize: 19 }}>
+              <Text style={{ color: colors.leaf }}>{`${PHASES[phase]} ${label}`}</Text>
+              <Text style={{ color: colors.leaf, fontFamily: FONTS.bold, fontSize: 19 }}>
                 {phase === 'done' ? t('takeOut') : clockOf(seconds)}
-              </Txt>
+              </Text>
             </View>
-          </Press>
+          </Button>
         ))}
       </ScrollView>
     </View>

@@ -1,6 +1,6 @@
 import { useCallback } from 'react';
 import type { Evidence } from '@cordel/core';
-import { useKept } from '@/data/storage';
+import { usePersisted } from '@/data/storage';
 
 export type BenchMode = 'splice' | 'redo' | 'measure';
 
@@ -73,7 +73,7 @@ export function useBenchDraft(
   closureId: string,
   mode: BenchMode,
 ): [BenchDraft, (change: Partial<BenchDraft>) => void] {
-  const [text, setText] = useKept(`cordel.bench.${mode}.${closureId}`, '');
+  const [text, setText] = usePersisted(`cordel.bench.${mode}.${closureId}`, '');
   const draft = readDraft(text);
   const change = useCallback(
     (part: Partial<BenchDraft>) => setText(JSON.stringify({ ...readDraft(text), ...part })),

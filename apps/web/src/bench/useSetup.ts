@@ -10,7 +10,7 @@ import {
   usualSleeve,
   waysFor,
 } from '@cordel/core';
-import { useKept } from '@/data/storage';
+import { usePersisted } from '@/data/storage';
 import { type ProjectView, useProjectView } from '@/projects/context';
 import type { BenchSplice } from './benchSplices';
 import type { Station } from './useStation';
@@ -51,7 +51,7 @@ function needsOf(splices: readonly BenchSplice[], view: ProjectView): JointNeeds
 /** The setup of this device for the joint in hand: what is chosen, and what does not fit. */
 export function useSetup(closureId: string, splices: readonly BenchSplice[], station: Station) {
   const view = useProjectView();
-  const [text, setText] = useKept(`cordel.setup.${closureId}`, '');
+  const [text, setText] = usePersisted(`cordel.setup.${closureId}`, '');
   const kept = useMemo((): KeptSetup => {
     try {
       return text === '' ? NONE : { ...NONE, ...(JSON.parse(text) as Partial<KeptSetup>) };

@@ -1,12 +1,12 @@
 import { useEffect, useState } from 'react';
-import { useKept } from '@/data/storage';
+import { usePersisted } from '@/data/storage';
 
 /** A window that closed longer ago was another night's, ms. */
 const STALE = 12 * 3_600_000;
 
 /** Seconds until the window of the shift closes, to the half minute; null where no shift is under way. */
 export function useShiftLeft(projectId: string): number | null {
-  const [text] = useKept(`cordel.shift.end.${projectId}`, '');
+  const [text] = usePersisted(`cordel.shift.end.${projectId}`, '');
   const [now, setNow] = useState(() => Date.now());
   useEffect(() => {
     if (text === '') return;

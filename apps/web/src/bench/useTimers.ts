@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { type BenchTimer, type TimerKind, timerAt } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
-import { useKept } from '@/data/storage';
+import { usePersisted } from '@/data/storage';
 
 const NO_TIMERS: BenchTimer[] = [];
 /** A timer that is done stays in sight that long, s. */
@@ -40,7 +40,7 @@ function ring(): void {
  * They are moments, so that a reload or a sleep changes nothing.
  */
 export function useTimers(projectId: string, closure: { id: string; name: string }) {
-  const [text, setText] = useKept('cordel.timers', '');
+  const [text, setText] = usePersisted('cordel.timers', '');
   const all = useMemo(() => readTimers(text), [text]);
   const timers = useMemo(
     () => all.filter((timer) => timer.projectId === projectId),

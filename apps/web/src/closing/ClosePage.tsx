@@ -7,8 +7,8 @@ import { useProjectView } from '@/projects/context';
 import { NamePanel } from '@/bench/NamePanel';
 import { Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { ListPart } from './ListPart';
 import { SignPart } from './SignPart';
 import { TestPart } from './TestPart';
@@ -33,7 +33,7 @@ export function ClosePage() {
       above={made?.closure.name ?? project.name}
       back={`/p/${project.id}/route/${closureId}`}
       right={
-        <Press
+        <Button
           label={common('labels')}
           icon="qrcode"
           onPress={() => router.push(`/p/${project.id}/kit/labels?closure=${closureId}` as never)}
@@ -44,7 +44,7 @@ export function ClosePage() {
         <>
           <View role="tablist" style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
             {PARTS.map((one) => (
-              <Press
+              <Button
                 key={one}
                 role="tab"
                 aria-selected={one === chosen}
@@ -57,9 +57,9 @@ export function ClosePage() {
             ))}
           </View>
           {made.state.stage === 'signed' ? (
-            <Txt kind="strong" ink="green">
+            <Text kind="strong" ink="green">
               {t('closedTestedAndSigned')}
-            </Txt>
+            </Text>
           ) : null}
           {chosen === 'list' ? <ListPart closing={made} write={write} /> : null}
           {chosen === 'test' ? <TestPart closing={made} write={write} /> : null}
@@ -110,5 +110,7 @@ function NextPart({ closing, part }: { closing: Closing; part: Part }) {
     sign: t('onToSigning'),
     visits: '',
   };
-  return <Press label={words[next]} look="next" onPress={() => router.setParams({ part: next })} />;
+  return (
+    <Button label={words[next]} look="next" onPress={() => router.setParams({ part: next })} />
+  );
 }

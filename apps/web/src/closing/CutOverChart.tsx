@@ -2,12 +2,12 @@ import { View } from 'react-native';
 import type { CutOverPlan } from '@cordel/core/close';
 import { closingShared as t } from '@cordel/text/pages/closing/shared';
 import { useClock } from '@/projects/useClock';
-import { Txt } from '@/ui/Txt';
-import { useInks } from '@/ui/theme';
+import { Text } from '@/ui/Text';
+import { useColors } from '@/ui/theme';
 
 /** When each circuit is down, as bars, and the sleeves in their order; `start` is the first break. */
 export function CutOverChart({ plan, start }: { plan: Omit<CutOverPlan, 'best'>; start: Date }) {
-  const inks = useInks();
+  const colors = useColors();
   const shown = useClock();
   const clock = (minutes: number) => shown.clock(start.getTime() + minutes * 60_000);
   const share = (minutes: number) => `${(100 * minutes) / plan.minutes}%` as const;
@@ -17,11 +17,11 @@ export function CutOverChart({ plan, start }: { plan: Omit<CutOverPlan, 'best'>;
       <View style={{ gap: 6 }}>
         {circuits.map(({ name, from, to, minutes }) => (
           <View key={name} style={{ gap: 2 }}>
-            <Txt>
-              <Txt kind="strong">{name}</Txt>
+            <Text>
+              <Text kind="strong">{name}</Text>
               {t('downToMin', { from: clock(from), to: clock(to), minutes })}
-            </Txt>
-            <View style={{ height: 14, borderWidth: 1, borderColor: inks.rule }}>
+            </Text>
+            <View style={{ height: 14, borderWidth: 1, borderColor: colors.rule }}>
               <View
                 style={{
                   position: 'absolute',
@@ -29,7 +29,7 @@ export function CutOverChart({ plan, start }: { plan: Omit<CutOverPlan, 'best'>;
                   width: share(to - from),
                   top: 0,
                   bottom: 0,
-                  backgroundColor: inks.ink,
+                  backgroundColor: colors.ink,
                 }}
               />
             </View>
@@ -38,7 +38,7 @@ export function CutOverChart({ plan, start }: { plan: Omit<CutOverPlan, 'best'>;
       </View>
       <View style={{ gap: 2 }}>
         {plan.steps.map((step, index) => (
-          <Txt key={index}>
+          <Text key={index}>
             {t('indexClockFiberFibersDown', {
               index: index + 1,
               clock: clock(step.from),
@@ -48,7 +48,7 @@ export function CutOverChart({ plan, start }: { plan: Omit<CutOverPlan, 'best'>;
                   ? t('down', { down: step.down.join(', ') })
                   : t('nothingIsDown'),
             })}
-          </Txt>
+          </Text>
         ))}
       </View>
     </View>

@@ -12,13 +12,13 @@ import {
 import { circuitsProblemText, fiberNumbersProblemText } from '@cordel/text/close';
 import { cutOverPart as t } from '@cordel/text/pages/closing/CutOverPart';
 import { closingShared as shared } from '@cordel/text/pages/closing/shared';
-import { useKept } from '@/data/storage';
+import { usePersisted } from '@/data/storage';
 import { useClock } from '@/projects/useClock';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { TextField } from '@/ui/TextField';
-import { Txt } from '@/ui/Txt';
+import { Text } from '@/ui/Text';
 import { CutOverChart } from './CutOverChart';
 import { nextClock } from './nextClock';
 import type { Closing, ClosingHook } from './useClosing';
@@ -31,11 +31,11 @@ const RIBBON = 12;
 export function CutOverPart({ closing, write }: { closing: Closing; write: ClosingHook['write'] }) {
   const closureId = closing.closure.id;
   const { timeZone } = useClock();
-  const [fibers, setFibers] = useKept(`cordel.cutover.fibers.${closureId}`, '');
-  const [live, setLive] = useKept(`cordel.cutover.live.${closureId}`, '');
-  const [each, setEach] = useKept(`cordel.cutover.each.${closureId}`, String(USUAL.single));
-  const [start, setStart] = useKept(`cordel.cutover.start.${closureId}`, '22:00');
-  const [way, setWay] = useKept(`cordel.cutover.way.${closureId}`, 'single');
+  const [fibers, setFibers] = usePersisted(`cordel.cutover.fibers.${closureId}`, '');
+  const [live, setLive] = usePersisted(`cordel.cutover.live.${closureId}`, '');
+  const [each, setEach] = usePersisted(`cordel.cutover.each.${closureId}`, String(USUAL.single));
+  const [start, setStart] = usePersisted(`cordel.cutover.start.${closureId}`, '22:00');
+  const [way, setWay] = usePersisted(`cordel.cutover.way.${closureId}`, 'single');
   const read = useMemo(() => readCutOver({ fibers, live, each, way }), [fibers, live, each, way]);
   const from = nextClock(start, new Date(), timeZone);
   const keep = () => {
@@ -54,12 +54,12 @@ export function CutOverPart({ closing, write }: { closing: Closing; write: Closi
     );
   };
   return (
-    <Leaf style={{ gap: 12 }}>
-      <Txt kind="name" heading={2}>
+    <Card style={{ gap: 12 }}>
+      <Text kind="name" heading={2}>
         {t('cutOverOfLiveFibers')}
-      </Txt>
-      <Txt>{t('everythingThatCanBeMadeBefore')}</Txt>
-      <Txt ink="accent">{t('neverLookIntoALiveFiber')}</Txt>
+      </Text>
+      <Text>{t('everythingThatCanBeMadeBefore')}</Text>
+      <Text ink="accent">{t('neverLookIntoALiveFiber')}</Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
         <TextField
           label={t('fibersToCutOver')}
@@ -96,14 +96,14 @@ export function CutOverPart({ closing, write }: { closing: Closing; write: Closi
           {from ? (
             <>
               <CutOverChart plan={read.value.plan} start={from} />
-              <Press label={t('saveThisOrderWithTheRecord')} look="next" onPress={keep} />
+              <Button label={t('saveThisOrderWithTheRecord')} look="next" onPress={keep} />
             </>
           ) : (
             <Notice word={shared('notYet')}>{t('firstBreakAtWriteATime')}</Notice>
           )}
         </>
       )}
-    </Leaf>
+    </Card>
   );
 }
 

@@ -2,17 +2,17 @@ import { View } from 'react-native';
 import type { CutOverCircuit, KeptCutOver } from '@cordel/core/close';
 import { cutOverRecord as t } from '@cordel/text/pages/closing/CutOverRecord';
 import { useClock } from '@/projects/useClock';
-import { Leaf } from '@/ui/Leaf';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
-import { useInks } from '@/ui/theme';
+import { Card } from '@/ui/Card';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
+import { useColors } from '@/ui/theme';
 import { CutOverChart } from './CutOverChart';
 import { circuitWords } from './circuitWords';
 import type { ClosingHook } from './useClosing';
 
 /** A cut-over that is under way: a key a circuit, pressed as it goes down and as it is back. */
 export function CutOverRecord({ kept, write }: { kept: KeptCutOver; write: ClosingHook['write'] }) {
-  const inks = useInks();
+  const colors = useColors();
   const { clock } = useClock();
   const { entry, plan, circuits } = kept;
   const order = [...circuits].sort((a, b) => startOf(plan, a) - startOf(plan, b));
@@ -22,22 +22,22 @@ export function CutOverRecord({ kept, write }: { kept: KeptCutOver; write: Closi
       `${circuit.name} ${state}`,
     );
   return (
-    <Leaf style={{ gap: 12 }}>
-      <Txt kind="name" heading={2}>
+    <Card style={{ gap: 12 }}>
+      <Text kind="name" heading={2}>
         {t('cutOverAsItGoes')}
-      </Txt>
-      <Txt>{t('pressAsEachCircuitGoesDown')}</Txt>
+      </Text>
+      <Text>{t('pressAsEachCircuitGoesDown')}</Text>
       {order.map((circuit) => (
         <View
           key={circuit.name}
-          style={{ gap: 6, borderTopWidth: 1, borderColor: inks.rule, paddingTop: 8 }}
+          style={{ gap: 6, borderTopWidth: 1, borderColor: colors.rule, paddingTop: 8 }}
         >
-          <Txt>
-            <Txt kind="strong">{circuit.name}</Txt>
+          <Text>
+            <Text kind="strong">{circuit.name}</Text>
             {`: ${circuitWords(circuit, clock)}`}
-          </Txt>
+          </Text>
           {circuit.upAt === null ? (
-            <Press
+            <Button
               label={
                 circuit.downAt === null
                   ? t('nameIsDown', { name: circuit.name })
@@ -47,7 +47,7 @@ export function CutOverRecord({ kept, write }: { kept: KeptCutOver; write: Closi
               onPress={() => say(circuit, circuit.downAt === null ? 'down' : 'up')}
             />
           ) : (
-            <Press
+            <Button
               label={t('isDownAgain', { name: circuit.name })}
               look="bare"
               style={{ alignSelf: 'flex-start', paddingHorizontal: 0 }}
@@ -56,9 +56,9 @@ export function CutOverRecord({ kept, write }: { kept: KeptCutOver; write: Closi
           )}
         </View>
       ))}
-      <Txt kind="strong">{t('asPlanned')}</Txt>
+      <Text kind="strong">{t('asPlanned')}</Text>
       <CutOverChart plan={plan} start={new Date(entry.start)} />
-    </Leaf>
+    </Card>
   );
 }
 

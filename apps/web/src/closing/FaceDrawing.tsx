@@ -4,7 +4,7 @@ import Svg, { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { Hardware } from '@cordel/core';
 import { faceOf } from '@cordel/core/close';
 import { closingShared as t } from '@cordel/text/pages/closing/shared';
-import { FONTS, useInks } from '@/ui/theme';
+import { FONTS, useColors } from '@/ui/theme';
 
 interface FaceDrawingProps {
   hardware: Hardware;
@@ -20,7 +20,7 @@ interface FaceDrawingProps {
 
 /** Bubbles beside a place: three rings of paper. */
 function Bubbles({ x, y, r }: { x: number; y: number; r: number }) {
-  const inks = useInks();
+  const colors = useColors();
   return (
     <G>
       {[
@@ -33,8 +33,8 @@ function Bubbles({ x, y, r }: { x: number; y: number; r: number }) {
           cx={x + dx! * r}
           cy={y + dy! * r}
           r={radius!}
-          fill={inks.leaf}
-          stroke={inks.accent}
+          fill={colors.leaf}
+          stroke={colors.accent}
           strokeWidth={1.3}
         />
       ))}
@@ -51,7 +51,7 @@ export function FaceDrawing({
   nextBolt,
   onPress,
 }: FaceDrawingProps) {
-  const inks = useInks();
+  const colors = useColors();
   const face = useMemo(() => faceOf(hardware), [hardware]);
   const round = 'round' in face.body ? face.body.round : null;
   const box = 'box' in face.body ? face.body.box : null;
@@ -77,18 +77,18 @@ export function FaceDrawing({
             cx={round.x}
             cy={round.y}
             r={round.r}
-            fill={inks.leaf}
-            stroke={inks.ink}
+            fill={colors.leaf}
+            stroke={colors.ink}
             strokeWidth={2}
           />
         ) : null}
-        {box ? <Rect {...box} fill={inks.leaf} stroke={inks.ink} strokeWidth={2} /> : null}
+        {box ? <Rect {...box} fill={colors.leaf} stroke={colors.ink} strokeWidth={2} /> : null}
         {face.seams.map((seam) => (
           <Path
             key={seam.name}
             d={seam.path}
             fill="none"
-            stroke={bubbling.includes(seam.name) ? inks.accent : inks.ink}
+            stroke={bubbling.includes(seam.name) ? colors.accent : colors.ink}
             strokeWidth={bubbling.includes(seam.name) ? 4 : 2.4}
             strokeDasharray={bubbling.includes(seam.name) ? '3 3' : undefined}
           />
@@ -101,8 +101,8 @@ export function FaceDrawing({
                 cx={port.x}
                 cy={port.y}
                 r={port.r}
-                fill={used ? inks.wood : inks.paper}
-                stroke={inks.ink}
+                fill={used ? colors.wood : colors.paper}
+                stroke={colors.ink}
                 strokeWidth={1.6}
               />
               {port.holes.map((hole, index) => (
@@ -111,8 +111,8 @@ export function FaceDrawing({
                   cx={hole.x}
                   cy={hole.y}
                   r={hole.r}
-                  fill={used ? inks.ink : 'none'}
-                  stroke={inks.ink}
+                  fill={used ? colors.ink : 'none'}
+                  stroke={colors.ink}
                   strokeWidth={1}
                 />
               ))}
@@ -129,8 +129,8 @@ export function FaceDrawing({
                 cx={bolt.x}
                 cy={bolt.y}
                 r={bolt.r}
-                fill={done ? inks.ink : next ? inks.accent : inks.leaf}
-                stroke={next ? inks.accent : inks.ink}
+                fill={done ? colors.ink : next ? colors.accent : colors.leaf}
+                stroke={next ? colors.accent : colors.ink}
                 strokeWidth={1.4}
               />
               <SvgText
@@ -139,7 +139,7 @@ export function FaceDrawing({
                 fontSize={5.5}
                 fontFamily={FONTS.bold}
                 textAnchor="middle"
-                fill={done ? inks.leaf : next ? inks.onAccent : inks.ink}
+                fill={done ? colors.leaf : next ? colors.onAccent : colors.ink}
               >
                 {String(bolt.number)}
               </SvgText>

@@ -4,7 +4,7 @@ import Svg, { Circle, Line, Path, Rect, Text as SvgText } from 'react-native-svg
 import type { GaugeUnit } from '@cordel/core';
 import { type PressureRound, formatGauge, gaugeAt, readingsOf } from '@cordel/core/close';
 import { closingShared as t } from '@cordel/text/pages/closing/shared';
-import { FONTS, useInks } from '@/ui/theme';
+import { FONTS, useColors } from '@/ui/theme';
 
 const HEIGHT = 190;
 const LEFT = 74;
@@ -12,7 +12,7 @@ const BELOW = 26;
 
 /** Readings of a round over its minutes, and what cooling alone would make of the first one. */
 export function GaugeChart({ pressed, unit }: { pressed: PressureRound; unit: GaugeUnit }) {
-  const inks = useInks();
+  const colors = useColors();
   const [width, setWidth] = useState(340);
   const { round } = pressed;
   const readings = readingsOf(round, pressed.readings);
@@ -53,8 +53,8 @@ export function GaugeChart({ pressed, unit }: { pressed: PressureRound; unit: Ga
           y={2}
           width={width - LEFT - 2}
           height={HEIGHT - BELOW}
-          fill={inks.leaf}
-          stroke={inks.ink}
+          fill={colors.leaf}
+          stroke={colors.ink}
           strokeWidth={2}
         />
         {marks.map((pa) => (
@@ -64,7 +64,7 @@ export function GaugeChart({ pressed, unit }: { pressed: PressureRound; unit: Ga
             y={y(pa) + 5}
             fontSize={14}
             fontFamily={FONTS.regular}
-            fill={inks.ink}
+            fill={colors.ink}
             textAnchor="end"
           >
             {formatGauge(Math.round(pa), unit)}
@@ -77,16 +77,16 @@ export function GaugeChart({ pressed, unit }: { pressed: PressureRound; unit: Ga
                 ({ minutes, gaugePa }, at) => `${at === 0 ? 'M' : 'L'} ${x(minutes)} ${y(gaugePa)}`,
               )
               .join(' ')}
-            stroke={inks.ink2}
+            stroke={colors.ink2}
             strokeWidth={2.5}
             strokeDasharray="7 5"
             fill="none"
           />
         ) : null}
         {readings.map(({ minutes, gaugePa }) => (
-          <Circle key={minutes} cx={x(minutes)} cy={y(gaugePa)} r={4} fill={inks.ink} />
+          <Circle key={minutes} cx={x(minutes)} cy={y(gaugePa)} r={4} fill={colors.ink} />
         ))}
-        <Line x1={LEFT} x2={LEFT} y1={HEIGHT - BELOW} y2={HEIGHT - BELOW + 6} stroke={inks.ink} />
+        <Line x1={LEFT} x2={LEFT} y1={HEIGHT - BELOW} y2={HEIGHT - BELOW + 6} stroke={colors.ink} />
         {[0, last / 2, last].map((minutes) => (
           <SvgText
             key={minutes}
@@ -94,7 +94,7 @@ export function GaugeChart({ pressed, unit }: { pressed: PressureRound; unit: Ga
             y={HEIGHT - 6}
             fontSize={14}
             fontFamily={FONTS.regular}
-            fill={inks.ink}
+            fill={colors.ink}
             textAnchor={minutes === last ? 'end' : minutes === 0 ? 'start' : 'middle'}
           >
             {t('minutesMin', { minutes: minutes.toFixed(minutes === 0 ? 0 : 1) })}

@@ -5,9 +5,9 @@ import { pointText } from '@cordel/text/close';
 import { listPart as t } from '@cordel/text/pages/closing/ListPart';
 import { common } from '@cordel/text/pages/common';
 import { useProjectView } from '@/projects/context';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
-import { Txt } from '@/ui/Txt';
+import { Text } from '@/ui/Text';
 import { useWide } from '@/ui/useWide';
 import { FaceDrawing } from './FaceDrawing';
 import { PointRow, type Word } from './PointRow';
@@ -52,14 +52,14 @@ export function ListPart({ closing, write }: { closing: Closing; write: ClosingH
       <Notice word={t('beforeTheCover')}>{t('shardsCutEyesSkinFoodThey')}</Notice>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 16 }}>
         {groups.map(({ group, points }) => (
-          <Leaf key={group} style={{ width: wide ? '48.5%' : '100%', gap: 4 }}>
+          <Card key={group} style={{ width: wide ? '48.5%' : '100%', gap: 4 }}>
             <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}>
-              <Txt kind="name" heading={2} style={{ flex: 1 }}>
+              <Text kind="name" heading={2} style={{ flex: 1 }}>
                 {HEADS[group]}
-              </Txt>
-              <Txt kind="strong">
+              </Text>
+              <Text kind="strong">
                 {t('countOfPoints', { count: points.filter(isSaid).length, points: points.length })}
-              </Txt>
+              </Text>
             </View>
             {group === 'ports' || group === 'bolts' ? (
               <GroupDrawing closing={closing} group={group} points={points} />
@@ -73,7 +73,7 @@ export function ListPart({ closing, write }: { closing: Closing; write: ClosingH
                 onSay={(word) => say(looked, word)}
               />
             ))}
-          </Leaf>
+          </Card>
         ))}
       </View>
     </View>

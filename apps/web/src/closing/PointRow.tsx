@@ -7,11 +7,11 @@ import { pointRow as t } from '@cordel/text/pages/closing/PointRow';
 import { useOutbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { useClock } from '@/projects/useClock';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { TextField } from '@/ui/TextField';
 import { pickFile } from '@/ui/pickFile';
-import { useInks } from '@/ui/theme';
+import { useColors } from '@/ui/theme';
 import { keepPhoto } from './photos';
 import { pointStateText } from './pointWords';
 
@@ -35,7 +35,7 @@ interface PointRowProps {
 
 /** A point of the list: one tap says it is good; what fails opens what to do. */
 export function PointRow({ looked, closureId, ready, onSay }: PointRowProps) {
-  const inks = useInks();
+  const colors = useColors();
   const { clock } = useClock();
   const { point, state, entry } = looked;
   const bad = state === 'bad';
@@ -62,8 +62,8 @@ export function PointRow({ looked, closureId, ready, onSay }: PointRowProps) {
       ? 'checkbox-marked-outline'
       : 'checkbox-blank-outline';
   return (
-    <View style={{ borderBottomWidth: 1, borderColor: inks.rule, paddingVertical: 6, gap: 6 }}>
-      <Press
+    <View style={{ borderBottomWidth: 1, borderColor: colors.rule, paddingVertical: 6, gap: 6 }}>
+      <Button
         role="checkbox"
         aria-checked={said}
         aria-label={`${asked}: ${pointStateText(looked, clock)}`}
@@ -73,34 +73,34 @@ export function PointRow({ looked, closureId, ready, onSay }: PointRowProps) {
         onPress={() => onSay({ verdict: 'good', photos })}
         style={{ justifyContent: 'flex-start', paddingHorizontal: 0, opacity: 1 }}
       >
-        <Txt style={{ flex: 1, paddingVertical: 4 }} ink={!ready && !said ? 'ink2' : 'ink'}>
+        <Text style={{ flex: 1, paddingVertical: 4 }} ink={!ready && !said ? 'ink2' : 'ink'}>
           {asked}
-        </Txt>
-      </Press>
+        </Text>
+      </Button>
       <View style={{ flexDirection: 'row', gap: 8, alignItems: 'center', paddingLeft: 30 }}>
-        <Txt style={{ flex: 1 }} kind="small" ink={bad ? 'accent' : said ? 'green' : 'ink2'}>
+        <Text style={{ flex: 1 }} kind="small" ink={bad ? 'accent' : said ? 'green' : 'ink2'}>
           {pointStateText(looked, clock)}
-        </Txt>
+        </Text>
         {point.found || bad ? null : (
-          <Press
+          <Button
             label={t('fail')}
             textSize={15}
             onPress={() => onSay({ verdict: 'bad', slots: [], photos })}
           />
         )}
         {point.found || photos.length >= MOST_PHOTOS ? null : (
-          <Press
+          <Button
             label={t('photoAsked', { asked })}
             icon="camera-outline"
             onPress={() => void addPhoto()}
           >
             <></>
-          </Press>
+          </Button>
         )}
       </View>
       {photos.length > 0 ? <Photos ids={photos} /> : null}
-      {problem ? <Txt ink="accent">{problem}</Txt> : null}
-      {point.caution ? <Txt ink="accent">{pointCautionText(point.caution)}</Txt> : null}
+      {problem ? <Text ink="accent">{problem}</Text> : null}
+      {point.caution ? <Text ink="accent">{pointCautionText(point.caution)}</Text> : null}
       {bad ? <Fixing looked={looked} onSay={onSay} /> : null}
     </View>
   );
@@ -108,7 +108,7 @@ export function PointRow({ looked, closureId, ready, onSay }: PointRowProps) {
 
 /** What to do where a point fails, and the two ways on. */
 function Fixing({ looked, onSay }: { looked: LookedPoint; onSay(word: Word): void }) {
-  const inks = useInks();
+  const colors = useColors();
   const { point, entry } = looked;
   const [why, setWhy] = useState('');
   const [waiving, setWaiving] = useState(false);
@@ -123,17 +123,17 @@ function Fixing({ looked, onSay }: { looked: LookedPoint; onSay(word: Word): voi
         : [...slots, slot].sort((a, b) => a - b),
     });
   return (
-    <View style={{ borderLeftWidth: 6, borderColor: inks.accent, paddingLeft: 12, gap: 8 }}>
-      <Txt>
-        <Txt kind="strong">{t('do')}</Txt>
+    <View style={{ borderLeftWidth: 6, borderColor: colors.accent, paddingLeft: 12, gap: 8 }}>
+      <Text>
+        <Text kind="strong">{t('do')}</Text>
         {remedyText(point)}
-      </Txt>
+      </Text>
       {point.slots ? (
         <View style={{ gap: 4 }}>
-          <Txt ink="ink2">{t('whichSlots')}</Txt>
+          <Text ink="ink2">{t('whichSlots')}</Text>
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}>
             {point.slots.map((slot) => (
-              <Press
+              <Button
                 key={slot}
                 label={String(slot)}
                 aria-label={t('slot', { slot })}
@@ -147,18 +147,18 @@ function Fixing({ looked, onSay }: { looked: LookedPoint; onSay(word: Word): voi
       ) : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {point.found ? null : (
-          <Press
+          <Button
             label={t('repairedOkNow')}
             look="next"
             onPress={() => onSay({ verdict: 'good', photos })}
           />
         )}
-        {waiving ? null : <Press label={t('waiveIt')} onPress={() => setWaiving(true)} />}
+        {waiving ? null : <Button label={t('waiveIt')} onPress={() => setWaiving(true)} />}
       </View>
       {waiving ? (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>
           <TextField label={t('whyIsItWaived')} value={why} onChange={setWhy} />
-          <Press
+          <Button
             label={t('waiveForThisReason')}
             look="next"
             disabled={why.trim() === ''}
@@ -172,7 +172,7 @@ function Fixing({ looked, onSay }: { looked: LookedPoint; onSay(word: Word): voi
 
 /** Photos of a point, small. */
 function Photos({ ids }: { ids: readonly string[] }) {
-  const inks = useInks();
+  const colors = useColors();
   const { writes } = useOutbox();
   // One that waits to be sent is shown from here.
   const sourceOf = (id: string) => {
@@ -186,7 +186,12 @@ function Photos({ ids }: { ids: readonly string[] }) {
           key={id}
           src={sourceOf(id)}
           alt={t('photoIndex', { index: index + 1 })}
-          style={{ height: 84, maxWidth: 150, objectFit: 'cover', border: `2px solid ${inks.ink}` }}
+          style={{
+            height: 84,
+            maxWidth: 150,
+            objectFit: 'cover',
+            border: `2px solid ${colors.ink}`,
+          }}
         />
       ))}
     </View>

@@ -23,12 +23,12 @@ import { api } from '@/data/api';
 import { queryClient } from '@/data/client';
 import { personNow } from '@/data/storage';
 import { Choice } from '@/ui/Field';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { Sheet } from '@/ui/Sheet';
 import { TextField } from '@/ui/TextField';
-import { Txt } from '@/ui/Txt';
+import { Text } from '@/ui/Text';
 import { useProjectView } from '@/projects/context';
 import { FaceDrawing } from './FaceDrawing';
 import { GaugeChart } from './GaugeChart';
@@ -63,21 +63,21 @@ export function RoundPart(props: RoundPartProps) {
       >
         {t('releaseItBeforeOpeningRepairingOr', { roundReason: roundReasonText(pressed.reason) })}
       </Notice>
-      <Leaf style={{ gap: 12 }}>
+      <Card style={{ gap: 12 }}>
         <View
           style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'baseline' }}
         >
           <Clock since={round.at} />
-          <Txt kind="strong">
+          <Text kind="strong">
             {t('limit', { limit: formatGauge(round.limitPa, round.unit, 'down') })}
-          </Txt>
+          </Text>
         </View>
         <GaugeChart pressed={pressed} unit={round.unit} />
         <Calculated pressed={pressed} />
         <ReadingPart {...props} />
-      </Leaf>
+      </Card>
       <BubblesPart {...props} />
-      <Press
+      <Button
         label={t('releaseThePressure')}
         look={state === 'under way' ? 'plain' : 'next'}
         onPress={() => setReleasing(true)}
@@ -87,9 +87,9 @@ export function RoundPart(props: RoundPartProps) {
         visible={releasing}
         onClose={() => setReleasing(false)}
       >
-        <Txt>{t('openTheValveSlowlyAwayFrom')}</Txt>
+        <Text>{t('openTheValveSlowlyAwayFrom')}</Text>
         {(['mending', 'opening', 'leaving'] as const).map((before) => (
-          <Press
+          <Button
             key={before}
             label={t('itShowsZeroReleasedBefore', { before: BEFORE[before] })}
             look={before === (state === 'passed' ? 'leaving' : 'mending') ? 'next' : 'plain'}
@@ -115,7 +115,7 @@ function Clock({ since }: { since: string }) {
     return () => clearInterval(timer);
   }, []);
   const seconds = Math.max(0, Math.floor((now - Date.parse(since)) / 1000));
-  return <Txt kind="figure">{clockOf(seconds)}</Txt>;
+  return <Text kind="figure">{clockOf(seconds)}</Text>;
 }
 
 /** What the readings say, and what the gauge would show by temperature alone. */
@@ -130,7 +130,7 @@ function Calculated({ pressed }: { pressed: PressureRound }) {
   return (
     <View style={{ gap: 4 }}>
       {first && last && first !== last ? (
-        <Txt>
+        <Text>
           {t('fromToATightClosureWould', {
             before: formatTemperature(first.temperature!, temperatureUnit),
             after: formatTemperature(last.temperature!, temperatureUnit),
@@ -143,13 +143,13 @@ function Calculated({ pressed }: { pressed: PressureRound }) {
             ),
             gaugeShown: formatGauge(last.gaugePa, round.unit),
           })}
-        </Txt>
+        </Text>
       ) : null}
-      <Txt kind="strong">{estimateWords(pressed, round.unit)}</Txt>
+      <Text kind="strong">{estimateWords(pressed, round.unit)}</Text>
       {pressed.origin ? (
-        <Txt ink="ink2">
+        <Text ink="ink2">
           {t('readingsOrigin', { readings: pressed.readings.length, origin: pressed.origin })}
-        </Txt>
+        </Text>
       ) : null}
     </View>
   );
@@ -216,7 +216,7 @@ function ReadingPart({ pressed, write }: RoundPartProps) {
           {problem}
         </Notice>
       ) : null}
-      <Press
+      <Button
         label={t('saveThisReading')}
         look="next"
         disabled={shown.trim() === ''}
@@ -238,7 +238,7 @@ function StandinPart({ pressed }: Pick<RoundPartProps, 'pressed'>) {
   if (!project.practiceOnly) return null;
   if (!open)
     return (
-      <Press label={t('noGaugeAtHandSimulateOne')} look="bare" onPress={() => setOpen(true)} />
+      <Button label={t('noGaugeAtHandSimulateOne')} look="bare" onPress={() => setOpen(true)} />
     );
   const goOn = async () => {
     setRunning(true);
@@ -262,7 +262,11 @@ function StandinPart({ pressed }: Pick<RoundPartProps, 'pressed'>) {
         options={CONDITIONS.map((value) => ({ value, label: value }))}
         onChange={setCondition}
       />
-      <Press label={t('runTheSimulatedGaugeOnBy')} disabled={running} onPress={() => void goOn()} />
+      <Button
+        label={t('runTheSimulatedGaugeOnBy')}
+        disabled={running}
+        onPress={() => void goOn()}
+      />
       {problem ? (
         <Notice word={t('notRun')} ink="accent">
           {problem}
@@ -292,20 +296,20 @@ function BubblesPart({ pressed, closing, write }: RoundPartProps) {
     );
   const here = looked.find(({ place }) => place === chosen) ?? null;
   return (
-    <Leaf style={{ gap: 12 }}>
-      <Txt kind="name" heading={2}>
+    <Card style={{ gap: 12 }}>
+      <Text kind="name" heading={2}>
         {t('soapyWaterOnEveryPortAnd')}
-      </Txt>
-      <Txt>
+      </Text>
+      <Text>
         {t('ofPlacesCheckedChooseAPlace', {
           checked: looked.length - unchecked.length,
           places: looked.length,
         })}
-      </Txt>
+      </Text>
       <FaceDrawing hardware={hardware} bubbling={bubbles} onPress={setChosen} />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {looked.map(({ place, seen }) => (
-          <Press
+          <Button
             key={place}
             label={`${SEEN_MARKS[seen]} ${place}`}
             aria-label={`${place}: ${SEEN_LABELS[seen].toLowerCase()}`}
@@ -322,10 +326,10 @@ function BubblesPart({ pressed, closing, write }: RoundPartProps) {
           aria-label={t('seenAtPlace', { place: here.place })}
           style={{ gap: 6 }}
         >
-          <Txt kind="strong">{`${here.place}:`}</Txt>
+          <Text kind="strong">{`${here.place}:`}</Text>
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
             {BUBBLES_SEEN.map((seen) => (
-              <Press
+              <Button
                 key={seen}
                 role="radio"
                 aria-checked={here.seen === seen}
@@ -349,7 +353,7 @@ function BubblesPart({ pressed, closing, write }: RoundPartProps) {
         );
       })}
       {unchecked.length > 0 ? (
-        <Press
+        <Button
           label={
             unchecked.length === looked.length
               ? t('noBubblesAnywhereAllPlacesChecked')
@@ -358,7 +362,7 @@ function BubblesPart({ pressed, closing, write }: RoundPartProps) {
           onPress={() => say(unchecked, 'none')}
         />
       ) : null}
-    </Leaf>
+    </Card>
   );
 }
 

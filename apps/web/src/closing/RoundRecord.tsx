@@ -6,10 +6,10 @@ import { roundRecord as t } from '@cordel/text/pages/closing/RoundRecord';
 import { common } from '@cordel/text/pages/common';
 import { useProjectView } from '@/projects/context';
 import { useClock } from '@/projects/useClock';
-import { Leaf } from '@/ui/Leaf';
-import { Press } from '@/ui/Press';
+import { Card } from '@/ui/Card';
+import { Button } from '@/ui/Button';
 import { TextField } from '@/ui/TextField';
-import { Txt } from '@/ui/Txt';
+import { Text } from '@/ui/Text';
 import { GaugeChart } from './GaugeChart';
 import { BEFORE, estimateWords } from './roundWords';
 import type { Closing, ClosingHook } from './useClosing';
@@ -41,48 +41,48 @@ export function RoundRecord({
   const place = bubbles[0] ?? common('closure');
   const latest = closing.state.rounds.at(-1) === pressed;
   return (
-    <Leaf style={{ gap: 8 }}>
-      <Txt kind="name" heading={2}>
+    <Card style={{ gap: 8 }}>
+      <Text kind="name" heading={2}>
         {t('testNumberHeadsOrigin', {
           number,
           heads: HEADS[state],
           origin: origin === 'simulated' ? t('readingsSimulated') : '',
         })}
-      </Txt>
-      <Txt ink="ink2">
+      </Text>
+      <Text ink="ink2">
         {t('momentByTargetLimit', {
           moment: moment(round.at),
           by: round.by,
           target: formatGauge(round.targetPa, unit),
           limit: formatGauge(round.limitPa, unit, 'down'),
         })}
-      </Txt>
-      <Txt>{roundReasonText(pressed.reason)}</Txt>
+      </Text>
+      <Text>{roundReasonText(pressed.reason)}</Text>
       <GaugeChart pressed={pressed} unit={unit} />
       {pressed.readings.length > 0 ? (
-        <Txt>
+        <Text>
           {t('estimateReadingsOrigin', {
             estimate: estimateWords(pressed, unit),
             readings: pressed.readings.length,
             origin: origin ?? '',
           })}
-        </Txt>
+        </Text>
       ) : null}
       {release ? (
-        <Txt ink="ink2">
+        <Text ink="ink2">
           {t('releasedBeforeBy', { before: BEFORE[release.before], by: release.by })}
-        </Txt>
+        </Text>
       ) : null}
       {mends.map((mend) => (
-        <Txt key={mend.id}>
-          <Txt kind="strong">{t('repairedAtPlace', { place: mend.place })}</Txt>
+        <Text key={mend.id}>
+          <Text kind="strong">{t('repairedAtPlace', { place: mend.place })}</Text>
           {mend.what}
-        </Txt>
+        </Text>
       ))}
       {latest && state !== 'passed' ? (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>
           <TextField label={t('whatWasRepairedAt', { place })} value={what} onChange={setWhat} />
-          <Press
+          <Button
             label={t('saveWhatWasRepaired')}
             disabled={what.trim() === ''}
             onPress={() => {
@@ -95,6 +95,6 @@ export function RoundRecord({
           />
         </View>
       ) : null}
-    </Leaf>
+    </Card>
   );
 }

@@ -9,11 +9,11 @@ import { usePerson } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import { useClock } from '@/projects/useClock';
 import { Choice } from '@/ui/Field';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { TextField } from '@/ui/TextField';
-import { Txt } from '@/ui/Txt';
+import { Text } from '@/ui/Text';
 import { pointStateText, readOf } from './pointWords';
 import { SignaturePad } from './SignaturePad';
 import { Signed } from './Signed';
@@ -44,7 +44,7 @@ export function SignPart({ closing, write }: { closing: Closing; write: ClosingH
       ))}
       {last ? <Frozen last={last} /> : null}
       {state.stage === 'signed' ? (
-        <Press
+        <Button
           label={t('handItOver')}
           look="next"
           onPress={() =>
@@ -67,14 +67,14 @@ export function SignPart({ closing, write }: { closing: Closing; write: ClosingH
 /** What was signed, whether it is whole, and what changed since. */
 function Frozen({ last }: { last: Closing['signed'][number] }) {
   return (
-    <Leaf style={{ gap: 8 }}>
-      <Txt kind="name" heading={2}>
+    <Card style={{ gap: 8 }}>
+      <Text kind="name" heading={2}>
         {t('whatIsSigned')}
-      </Txt>
-      <Txt>{last.whole ? t('theRecordThatWasSignedIs') : t('theRecordThatIsKeptIs')}</Txt>
-      <Txt kind="small" style={{ fontFamily: 'monospace' }} selectable>
+      </Text>
+      <Text>{last.whole ? t('theRecordThatWasSignedIs') : t('theRecordThatIsKeptIs')}</Text>
+      <Text kind="small" style={{ fontFamily: 'monospace' }} selectable>
         {(last.digest.match(/.{16}/g) ?? []).join(' ')}
-      </Txt>
+      </Text>
       {last.changes.length === 0 ? (
         <Notice word={t('unchangedSince')} ink="green">
           {t('theClosuresRecordIsAsIt')}
@@ -84,7 +84,7 @@ function Frozen({ last }: { last: Closing['signed'][number] }) {
           {last.changes.map((change) => recordChangeText(change)).join(' ')}
         </Notice>
       )}
-    </Leaf>
+    </Card>
   );
 }
 
@@ -141,11 +141,11 @@ function SignForm({
     setSeen(null);
   };
   return (
-    <Leaf style={{ gap: 12 }}>
-      <Txt kind="name" heading={2}>
+    <Card style={{ gap: 12 }}>
+      <Text kind="name" heading={2}>
         {t('sign')}
-      </Txt>
-      <Txt>{t('youSignWhatIsRecordedOf')}</Txt>
+      </Text>
+      <Text>{t('youSignWhatIsRecordedOf')}</Text>
       <Choice<Role>
         label={t('as')}
         value={role}
@@ -154,12 +154,12 @@ function SignForm({
       />
       <TextField label={t('name')} value={name} onChange={setName} />
       <SignaturePad label={t('fieldToSignIn')} onChange={draw} />
-      <Press
+      <Button
         label={t('saveTheSignature')}
         look="next"
         disabled={name.trim() === '' || strokes.length === 0}
         onPress={() => void sign()}
       />
-    </Leaf>
+    </Card>
   );
 }

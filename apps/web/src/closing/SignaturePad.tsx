@@ -2,8 +2,8 @@ import { useEffect, useRef } from 'react';
 import { View } from 'react-native';
 import Pad from 'signature_pad';
 import { closingShared as t } from '@cordel/text/pages/closing/shared';
-import { Press } from '@/ui/Press';
-import { useInks } from '@/ui/theme';
+import { Button } from '@/ui/Button';
+import { useColors } from '@/ui/theme';
 
 const HEIGHT = 190;
 
@@ -15,7 +15,7 @@ interface SignaturePadProps {
 
 /** A field to sign in with a finger. */
 export function SignaturePad({ label, onChange }: SignaturePadProps) {
-  const inks = useInks();
+  const colors = useColors();
   const canvas = useRef<HTMLCanvasElement>(null);
   const pad = useRef<Pad | null>(null);
   const changed = useRef(onChange);
@@ -29,7 +29,7 @@ export function SignaturePad({ label, onChange }: SignaturePadProps) {
     field.width = width * scale;
     field.height = height * scale;
     field.getContext('2d')!.scale(scale, scale);
-    const own = new Pad(field, { penColor: inks.ink, minWidth: 1.2, maxWidth: 3 });
+    const own = new Pad(field, { penColor: colors.ink, minWidth: 1.2, maxWidth: 3 });
     own.addEventListener('endStroke', () =>
       changed.current(
         own
@@ -41,7 +41,7 @@ export function SignaturePad({ label, onChange }: SignaturePadProps) {
     );
     pad.current = own;
     return () => own.off();
-  }, [inks.ink]);
+  }, [colors.ink]);
   return (
     <View style={{ gap: 8 }}>
       <canvas
@@ -52,12 +52,12 @@ export function SignaturePad({ label, onChange }: SignaturePadProps) {
           width: '100%',
           height: HEIGHT,
           touchAction: 'none',
-          background: inks.leaf,
-          border: `2px solid ${inks.ink}`,
+          background: colors.leaf,
+          border: `2px solid ${colors.ink}`,
           boxSizing: 'border-box',
         }}
       />
-      <Press
+      <Button
         label={t('clear')}
         onPress={() => {
           pad.current?.clear();

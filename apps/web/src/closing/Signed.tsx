@@ -2,17 +2,17 @@ import Svg, { Polyline } from 'react-native-svg';
 import type { EntryOf } from '@cordel/core/close';
 import { closingShared as t } from '@cordel/text/pages/closing/shared';
 import { useClock } from '@/projects/useClock';
-import { Leaf } from '@/ui/Leaf';
-import { Txt } from '@/ui/Txt';
-import { useInks } from '@/ui/theme';
+import { Card } from '@/ui/Card';
+import { Text } from '@/ui/Text';
+import { useColors } from '@/ui/theme';
 
 /** A signature as it was drawn. */
 export function Signed({ entry }: { entry: EntryOf<'sign'> }) {
-  const inks = useInks();
+  const colors = useColors();
   const { moment } = useClock();
   return (
-    <Leaf style={{ gap: 4 }}>
-      <Txt kind="strong">{`${entry.role === 'lead' ? t('lead') : t('technician')}: ${entry.by}`}</Txt>
+    <Card style={{ gap: 4 }}>
+      <Text kind="strong">{`${entry.role === 'lead' ? t('lead') : t('technician')}: ${entry.by}`}</Text>
       <Svg
         width="100%"
         height={90}
@@ -27,13 +27,13 @@ export function Signed({ entry }: { entry: EntryOf<'sign'> }) {
             key={index}
             points={stroke.join(' ')}
             fill="none"
-            stroke={inks.ink}
+            stroke={colors.ink}
             strokeWidth={2}
             vectorEffect="non-scaling-stroke"
           />
         ))}
       </Svg>
-      <Txt ink="ink2">{moment(entry.at)}</Txt>
-    </Leaf>
+      <Text ink="ink2">{moment(entry.at)}</Text>
+    </Card>
   );
 }

@@ -13,15 +13,15 @@ import { measureProblemText } from '@cordel/text/measure';
 import { testPart as t } from '@cordel/text/pages/closing/TestPart';
 import { closingShared as shared } from '@cordel/text/pages/closing/shared';
 import { v7 as uuid } from 'uuid';
-import { useKept } from '@/data/storage';
+import { usePersisted } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import type { FormRead } from '@/ui/formRead';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { TextField } from '@/ui/TextField';
-import { Txt } from '@/ui/Txt';
+import { Text } from '@/ui/Text';
 import { airHint, overWords, readTemperature } from './readings';
 import { RoundPart } from './RoundPart';
 import { RoundRecord } from './RoundRecord';
@@ -90,9 +90,9 @@ const CAUTIONS = [
 function NextRound(props: TestPartProps & { again: boolean }) {
   const { stage, test } = props.closing.state;
   const [wanted, setWanted] = useState(false);
-  if (stage === 'signed') return <Txt ink="ink2">{t('whatIsSignedStaysAsIt')}</Txt>;
+  if (stage === 'signed') return <Text ink="ink2">{t('whatIsSignedStaysAsIt')}</Text>;
   if (test !== 'to do' && !wanted)
-    return <Press label={t('testItOnceMore')} onPress={() => setWanted(true)} />;
+    return <Button label={t('testItOnceMore')} onPress={() => setWanted(true)} />;
   return <StartPart {...props} />;
 }
 
@@ -100,8 +100,8 @@ function StartPart({ closing, write, again }: TestPartProps & { again: boolean }
   const { project } = useProjectView();
   const { units } = project;
   const [unit, setUnit] = useState<GaugeUnit>(units.pressure);
-  const [step, setStep] = useKept('cordel.gauge.step', '');
-  const [air, setAir] = useKept('cordel.gauge.air', '');
+  const [step, setStep] = usePersisted('cordel.gauge.step', '');
+  const [air, setAir] = usePersisted('cordel.gauge.air', '');
   const [shown, setShown] = useState('');
   const [temperature, setTemperature] = useState('');
   const [problem, setProblem] = useState('');
@@ -131,18 +131,18 @@ function StartPart({ closing, write, again }: TestPartProps & { again: boolean }
     );
   };
   return (
-    <Leaf style={{ gap: 12 }}>
-      <Txt kind="name" heading={2}>
+    <Card style={{ gap: 12 }}>
+      <Text kind="name" heading={2}>
         {again ? t('anotherRound') : t('pressurize')}
-      </Txt>
+      </Text>
       <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: 10, flexWrap: 'wrap' }}>
-        <Txt kind="figure">{formatGauge(limitPa, unit, 'down')}</Txt>
-        <Txt kind="strong">{t('atMostName', { name: hardware.name })}</Txt>
+        <Text kind="figure">{formatGauge(limitPa, unit, 'down')}</Text>
+        <Text kind="strong">{t('atMostName', { name: hardware.name })}</Text>
       </View>
       {CAUTIONS.map((caution) => (
-        <Txt key={caution} ink="accent">
+        <Text key={caution} ink="accent">
           {caution}
-        </Txt>
+        </Text>
       ))}
       <Choice<GaugeUnit>
         label={t('theGaugeShows')}
@@ -183,8 +183,8 @@ function StartPart({ closing, write, again }: TestPartProps & { again: boolean }
           {problem}
         </Notice>
       ) : null}
-      <Press label={t('pressurizedStartTheClock')} look="next" onPress={start} />
-    </Leaf>
+      <Button label={t('pressurizedStartTheClock')} look="next" onPress={start} />
+    </Card>
   );
 }
 
@@ -238,11 +238,11 @@ function readStart(
 function WaivePart({ write }: { write: ClosingHook['write'] }) {
   const [why, setWhy] = useState('');
   return (
-    <Leaf style={{ gap: 8 }}>
-      <Txt>{t('cannotBeTestedTheReasonStands')}</Txt>
+    <Card style={{ gap: 8 }}>
+      <Text>{t('cannotBeTestedTheReasonStands')}</Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>
         <TextField label={t('whyIsThereNoTest')} value={why} onChange={setWhy} />
-        <Press
+        <Button
           label={t('waiveTheTest')}
           disabled={why.trim() === ''}
           onPress={() =>
@@ -262,6 +262,6 @@ function WaivePart({ write }: { write: ClosingHook['write'] }) {
           }
         />
       </View>
-    </Leaf>
+    </Card>
   );
 }

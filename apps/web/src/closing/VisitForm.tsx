@@ -9,11 +9,11 @@ import { useBenchHeld } from '@/bench/useStation';
 import { usePerson } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { TextField } from '@/ui/TextField';
-import { Txt } from '@/ui/Txt';
+import { Text } from '@/ui/Text';
 import { airHint, readTemperature } from './readings';
 import type { Closing, ClosingHook } from './useClosing';
 
@@ -47,7 +47,7 @@ export function VisitForm({ closing, write }: { closing: Closing; write: Closing
   const [problem, setProblem] = useState('');
   if (!open)
     return (
-      <Press
+      <Button
         label={closedBefore ? t('openTheClosureAgain') : t('iAmHereBeginTheVisit')}
         look={closing.state.visit === null ? 'next' : 'plain'}
         onPress={() => setOpen(true)}
@@ -89,7 +89,7 @@ export function VisitForm({ closing, write }: { closing: Closing; write: Closing
     );
   };
   return (
-    <Leaf style={{ gap: 12 }}>
+    <Card style={{ gap: 12 }}>
       <Choice<Purpose>
         label={t('whatFor')}
         value={purpose}
@@ -124,12 +124,12 @@ export function VisitForm({ closing, write }: { closing: Closing; write: Closing
         <TextField label={t('weather')} hint={t('dryDrizzleWind')} value={sky} onChange={setSky} />
       </View>
       <View role="group" aria-label={t('instruments')} style={{ gap: 6 }}>
-        <Txt ink="ink2">{t('instrumentsThatAreHere')}</Txt>
+        <Text ink="ink2">{t('instrumentsThatAreHere')}</Text>
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
           {known.map(({ id, name }) => {
             const here = chosen.includes(name);
             return (
-              <Press
+              <Button
                 key={id}
                 role="checkbox"
                 aria-checked={here}
@@ -155,7 +155,7 @@ export function VisitForm({ closing, write }: { closing: Closing; write: Closing
           {problem}
         </Notice>
       ) : null}
-      <Press label={t('beginTheVisit')} look="next" onPress={begin} />
-    </Leaf>
+      <Button label={t('beginTheVisit')} look="next" onPress={begin} />
+    </Card>
   );
 }

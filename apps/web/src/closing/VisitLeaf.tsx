@@ -6,9 +6,9 @@ import { closingShared as shared } from '@cordel/text/pages/closing/shared';
 import { visitLeaf as t } from '@cordel/text/pages/closing/VisitLeaf';
 import { useProjectView } from '@/projects/context';
 import { useClock } from '@/projects/useClock';
-import { Leaf } from '@/ui/Leaf';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Card } from '@/ui/Card';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { RoundRecord } from './RoundRecord';
 import { Signed } from './Signed';
 import { circuitWords } from './circuitWords';
@@ -43,35 +43,37 @@ export function VisitLeaf({ record, closing, write }: VisitLeafProps) {
     ...record.signatures.map((entry) => t('signedByRole', { by: entry.by, role: entry.role })),
   ].filter(Boolean);
   return (
-    <Leaf style={{ gap: 4 }}>
-      <Txt kind="strong">{`${moment(record.from)}: ${visit ? PURPOSE_WORDS[visit.purpose] : 'work'}`}</Txt>
-      {visit?.why ? <Txt>{visit.why}</Txt> : null}
-      <Txt>{`${record.people.join(', ')}${air.length > 0 ? ` · ${air.join(', ')}` : ''}`}</Txt>
-      <Txt ink="ink2">{made.join(' · ')}</Txt>
+    <Card style={{ gap: 4 }}>
+      <Text kind="strong">{`${moment(record.from)}: ${visit ? PURPOSE_WORDS[visit.purpose] : 'work'}`}</Text>
+      {visit?.why ? <Text>{visit.why}</Text> : null}
+      <Text>{`${record.people.join(', ')}${air.length > 0 ? ` · ${air.join(', ')}` : ''}`}</Text>
+      <Text ink="ink2">{made.join(' · ')}</Text>
       {visit && visit.instruments.length > 0 ? (
-        <Txt ink="ink2">{t('withInstruments', { instruments: visit.instruments.join(', ') })}</Txt>
+        <Text ink="ink2">
+          {t('withInstruments', { instruments: visit.instruments.join(', ') })}
+        </Text>
       ) : null}
       {record.cutOvers.flatMap(({ entry, circuits }) =>
         circuits
           .filter(({ downAt }) => downAt !== null)
           .map((circuit) => (
-            <Txt key={`${entry.id} ${circuit.name}`}>
+            <Text key={`${entry.id} ${circuit.name}`}>
               {`${circuit.name}: ${circuitWords(circuit, clock)}`}
-            </Txt>
+            </Text>
           )),
       )}
       {record.done.map((words) => (
-        <Txt key={words}>{words}</Txt>
+        <Text key={words}>{words}</Text>
       ))}
       {record.rounds + record.signatures.length > 0 ? (
-        <Press
+        <Button
           label={open ? t('closeTestsAndSignatures') : t('itsTestsAndSignatures')}
           aria-expanded={open}
           onPress={() => setOpen(!open)}
         />
       ) : null}
       {open ? <Kept record={record} closing={closing} write={write} /> : null}
-    </Leaf>
+    </Card>
   );
 }
 

@@ -16,11 +16,11 @@ import { closingShared as shared } from '@cordel/text/pages/closing/shared';
 import { useWork } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { Grid } from '@/ui/Grid';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { TextField } from '@/ui/TextField';
-import { Txt } from '@/ui/Txt';
+import { Text } from '@/ui/Text';
 import { CutOverPart } from './CutOverPart';
 import { CutOverRecord } from './CutOverRecord';
 import { VisitForm } from './VisitForm';
@@ -78,7 +78,7 @@ function CutOver({ closing, write }: VisitsPartProps) {
   return (
     <>
       <CutOverRecord kept={kept} write={write} />
-      <Press label={t('planTheCutOverAnew')} onPress={() => setAgain(true)} />
+      <Button label={t('planTheCutOverAnew')} onPress={() => setAgain(true)} />
     </>
   );
 }
@@ -104,11 +104,11 @@ function Reentry({ closing }: { closing: Closing }) {
   });
   const go = (path: string) => router.push(`/p/${view.project.id}/${path}` as never);
   return (
-    <Leaf style={{ gap: 8 }}>
-      <Txt kind="name" heading={2}>
+    <Card style={{ gap: 8 }}>
+      <Text kind="name" heading={2}>
         {t('openedAgainOnlyWhatChanges')}
-      </Txt>
-      <Txt kind="strong">
+      </Text>
+      <Text kind="strong">
         {scope.trays.length === 0
           ? t('nothingIsToBeSplicedYet', { splices: scope.left })
           : t('inTrayStayAsTheyAre', {
@@ -121,23 +121,23 @@ function Reentry({ closing }: { closing: Closing }) {
               trays: scope.trays.join(', '),
               splices: scope.left,
             })}
-      </Txt>
+      </Text>
       {scope.ports.length > 0 ? (
-        <Txt>{t('portsToOpen', { ports: scope.ports.join(', ') })}</Txt>
+        <Text>{t('portsToOpen', { ports: scope.ports.join(', ') })}</Text>
       ) : null}
       {REENTRY_STEPS.map((step, index) => (
-        <Txt key={step}>{`${index + 1}. ${reentryText(step)}`}</Txt>
+        <Text key={step}>{`${index + 1}. ${reentryText(step)}`}</Text>
       ))}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        <Press
+        <Button
           label={t('planWhatChanges')}
           look="next"
           onPress={() => go(`route/${closure.id}/plan`)}
         />
-        <Press label={t('enterANewCable')} onPress={() => go(`route/${closure.id}/open`)} />
-        <Press label={t('goToTheBench')} onPress={() => go(`bench/${closure.id}`)} />
+        <Button label={t('enterANewCable')} onPress={() => go(`route/${closure.id}/open`)} />
+        <Button label={t('goToTheBench')} onPress={() => go(`bench/${closure.id}`)} />
       </View>
-    </Leaf>
+    </Card>
   );
 }
 
@@ -145,8 +145,8 @@ function LeaveForm({ closing, write }: VisitsPartProps) {
   const [done, setDone] = useState('');
   if (closing.state.visit === null) return null;
   return (
-    <Leaf style={{ gap: 8 }}>
-      <Txt kind="strong">{t('leavingSayWhatWasDoneMounted')}</Txt>
+    <Card style={{ gap: 8 }}>
+      <Text kind="strong">{t('leavingSayWhatWasDoneMounted')}</Text>
       {underPressure(closing.state.rounds) ? (
         <Notice word={shared('notYet')} ink="accent">
           {t('pressureIsOnReleaseItFirst')}
@@ -154,7 +154,7 @@ function LeaveForm({ closing, write }: VisitsPartProps) {
       ) : (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>
           <TextField label={t('whatWasDone')} value={done} onChange={setDone} />
-          <Press
+          <Button
             label={t('saveAndLeave')}
             disabled={done.trim() === ''}
             onPress={() => {
@@ -164,6 +164,6 @@ function LeaveForm({ closing, write }: VisitsPartProps) {
           />
         </View>
       )}
-    </Leaf>
+    </Card>
   );
 }

@@ -37,7 +37,7 @@ function subscribe(listener: () => void): () => void {
 }
 
 /** A text kept on this device under a key: it survives a reload. */
-export function useKept(key: string, initial: string): [string, (value: string) => void] {
+export function usePersisted(key: string, initial: string): [string, (value: string) => void] {
   const value = useSyncExternalStore(subscribe, () => keptNow(key));
   const set = useCallback(
     (next: string) => keep(key, next === initial ? null : next),
@@ -47,5 +47,5 @@ export function useKept(key: string, initial: string): [string, (value: string) 
 }
 
 /** Who works on this device, as evidence is signed. */
-export const usePerson = () => useKept('cordel.person', '');
+export const usePerson = () => usePersisted('cordel.person', '');
 export const personNow = (): string => keptNow('cordel.person') ?? '';

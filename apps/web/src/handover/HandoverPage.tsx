@@ -11,13 +11,13 @@ import { useProjectView } from '@/projects/context';
 import { useClock } from '@/projects/useClock';
 import { Choice } from '@/ui/Field';
 import { Grid } from '@/ui/Grid';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Notice, Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { Progress, byteWords, rowWords } from '@/ui/Progress';
 import { Select } from '@/ui/Select';
-import { Txt } from '@/ui/Txt';
+import { Text } from '@/ui/Text';
 import { type ShownPackage, usePackages } from './usePackages';
 
 const PAPERS: { value: Paper; label: string }[] = [
@@ -50,7 +50,7 @@ export function HandoverPage() {
   return (
     <Page title={t('handOver')} above={project.name} back={`/p/${project.id}/kit`}>
       <Grid least={460} gap={16}>
-        <Leaf style={{ gap: 12 }}>
+        <Card style={{ gap: 12 }}>
           <Select
             label={t('whatIsHandedOver')}
             value={chosen}
@@ -82,18 +82,18 @@ export function HandoverPage() {
                 .join(' ')}
             </Notice>
           ) : null}
-          <Press
+          <Button
             label={t('makeThePackage')}
             look="next"
             disabled={running}
             onPress={() => void ask(chosen || null, paper)}
           />
           {INSIDE.map((line) => (
-            <Txt key={line} ink="ink2">
+            <Text key={line} ink="ink2">
               {line}
-            </Txt>
+            </Text>
           ))}
-        </Leaf>
+        </Card>
         <View style={{ gap: 16 }}>
           {query.data ? (
             query.data.map((one) => (
@@ -117,18 +117,18 @@ function PackageLeaf({ made, name, onStop }: { made: ShownPackage; name: string;
   const { state, digest, size } = made;
   const { moment } = useClock();
   return (
-    <Leaf style={{ gap: 8 }}>
-      <Txt kind="strong">{`${name}, ${made.paper}`}</Txt>
-      <Txt ink="ink2">{`${moment(made.at)}, ${made.by}`}</Txt>
+    <Card style={{ gap: 8 }}>
+      <Text kind="strong">{`${name}, ${made.paper}`}</Text>
+      <Text ink="ink2">{`${moment(made.at)}, ${made.by}`}</Text>
       {state === 'making' || state === 'stopping' ? (
         <>
           <Progress label={t('package')} done={made.done} total={made.total}>
             {`${rowWords(made.done, made.total)}${made.part ? `, ${made.part}` : ''}`}
           </Progress>
-          <Press label={common('stop')} disabled={state === 'stopping'} onPress={onStop} />
+          <Button label={common('stop')} disabled={state === 'stopping'} onPress={onStop} />
         </>
       ) : null}
-      {state === 'stopped' ? <Txt>{t('stoppedNothingOfItIsLeft')}</Txt> : null}
+      {state === 'stopped' ? <Text>{t('stoppedNothingOfItIsLeft')}</Text> : null}
       {state === 'failed' ? (
         <Notice word={t('notMade')} ink="accent">
           {made.problem}
@@ -136,17 +136,17 @@ function PackageLeaf({ made, name, onStop }: { made: ShownPackage; name: string;
       ) : null}
       {state === 'done' && digest ? (
         <>
-          <Press
+          <Button
             label={t('saveTheZip', { byte: byteWords(size ?? 0) })}
             look="next"
             icon="download"
             onPress={() => window.open(`/api/packages/${made.id}/file.zip`, '_self')}
           />
-          <Txt kind="small" selectable style={{ fontFamily: 'monospace' }}>
+          <Text kind="small" selectable style={{ fontFamily: 'monospace' }}>
             {t('sha256Match', { match: (digest.match(/.{16}/g) ?? []).join(' ') })}
-          </Txt>
+          </Text>
         </>
       ) : null}
-    </Leaf>
+    </Card>
   );
 }

@@ -12,13 +12,13 @@ import { kitShared as shared } from '@cordel/text/pages/kit/shared';
 import { common } from '@cordel/text/pages/common';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
 import { SameNamesPart } from '@/splices/SameNamesPart';
 import { useSameNames } from '@/splices/useSameNames';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { pickFile } from '@/ui/pickFile';
 import type { CablePreview, CableReader } from './cables.worker';
 
@@ -72,8 +72,8 @@ export function CableListPage() {
   };
   return (
     <Page title={shared('importCables')} above={project.name} back={`/p/${project.id}/kit/cables`}>
-      <Txt>{t('aListCsvOrXlsxWith')}</Txt>
-      <Press
+      <Text>{t('aListCsvOrXlsxWith')}</Text>
+      <Button
         label={common('chooseAFile')}
         icon="file-upload-outline"
         look={found || done > 0 ? 'plain' : 'next'}
@@ -85,7 +85,7 @@ export function CableListPage() {
         </Notice>
       ) : null}
       {found && !('error' in found) ? (
-        <Leaf style={{ gap: 8 }}>
+        <Card style={{ gap: 8 }}>
           {found.notes.map((note) => (
             <Notice key={note.code}>{listNoteText(note)}</Notice>
           ))}
@@ -100,15 +100,15 @@ export function CableListPage() {
           ))}
           <SameNamesPart names={names} />
           {fresh.slice(0, SHOWN).map(({ name: called, makeUp }) => (
-            <Txt key={called}>
-              <Txt kind="strong">{called}</Txt>
+            <Text key={called}>
+              <Text kind="strong">{called}</Text>
               {`: ${makeUpText(makeUp)}`}
-            </Txt>
+            </Text>
           ))}
           {fresh.length > SHOWN ? (
-            <Txt>{t('andFreshMore', { fresh: fresh.length - SHOWN })}</Txt>
+            <Text>{t('andFreshMore', { fresh: fresh.length - SHOWN })}</Text>
           ) : null}
-          <Press
+          <Button
             label={
               found.problems.length > 0
                 ? t('problemsFixTheListFirst', { problems: found.problems.length })
@@ -118,14 +118,14 @@ export function CableListPage() {
             disabled={found.problems.length > 0 || fresh.length === 0 || names.open > 0}
             onPress={bringIn}
           />
-        </Leaf>
+        </Card>
       ) : null}
       {done > 0 ? (
         <>
           <Notice word={common('imported')} ink="green" live>
             {`${shared('cables', { cables: done })}.`}
           </Notice>
-          <Press
+          <Button
             label={t('seeTheCables')}
             look="next"
             onPress={() => router.replace(`/p/${project.id}/kit/cables` as never)}

@@ -25,11 +25,11 @@ import { RemoveKeys } from '@/removal/RemoveKeys';
 import { removable } from '@/removal/removables';
 import { type Removal, useRemoval } from '@/removal/useRemoval';
 import { Grid, GridRow } from '@/ui/Grid';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Empty, Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { useLatest } from '@/ui/useLatest';
 import { MakeUpForm } from './MakeUpForm';
 import { RunForm } from './RunForm';
@@ -59,21 +59,21 @@ export function CablesPage() {
                 <CableForm cable={cable} removal={removal} onDone={() => setOpen(null)} />
               </GridRow>
             ) : (
-              <Press
+              <Button
                 key={cable.id}
                 onPress={() => setOpen(cable.id)}
                 style={{ justifyContent: 'space-between' }}
               >
-                <Txt kind="name">{cable.name}</Txt>
-                <Txt ink="ink2">{makeUpText(cable.makeUp)}</Txt>
-              </Press>
+                <Text kind="name">{cable.name}</Text>
+                <Text ink="ink2">{makeUpText(cable.makeUp)}</Text>
+              </Button>
             ),
           )}
       </Grid>
       {open === 'new' ? (
         <CableForm removal={removal} onDone={() => setOpen(null)} />
       ) : (
-        <Press label={t('addACable')} look="next" onPress={() => setOpen('new')} />
+        <Button label={t('addACable')} look="next" onPress={() => setOpen('new')} />
       )}
       <ArchivedList
         removal={removal}
@@ -148,7 +148,7 @@ function CableForm({
     setBase(latest.current);
   };
   return (
-    <Leaf style={{ gap: 12 }}>
+    <Card style={{ gap: 12 }}>
       <TextInput
         mode="outlined"
         label={t('cableName')}
@@ -183,12 +183,17 @@ function CableForm({
       <RunForm value={run} closures={entered} onChange={setRun} />
       {problem ? <Notice live>{problem}</Notice> : null}
       <View style={{ flexDirection: 'row', gap: 8 }}>
-        <Press label={shared('save')} look="next" onPress={() => void save()} style={{ flex: 1 }} />
-        <Press label={common('close')} onPress={onDone} />
+        <Button
+          label={shared('save')}
+          look="next"
+          onPress={() => void save()}
+          style={{ flex: 1 }}
+        />
+        <Button label={common('close')} onPress={onDone} />
       </View>
       {cable ? (
         <RemoveKeys removal={removal} item={removable('cable', cable)} onGone={onDone} />
       ) : null}
-    </Leaf>
+    </Card>
   );
 }

@@ -27,11 +27,11 @@ import { RemoveKeys } from '@/removal/RemoveKeys';
 import { removableClosure } from '@/removal/removables';
 import { type Removal, useRemoval } from '@/removal/useRemoval';
 import { Grid, GridRow } from '@/ui/Grid';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Empty, Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { useLatest } from '@/ui/useLatest';
 import { formResolver } from '@/ui/formResolver';
 
@@ -58,13 +58,13 @@ export function ClosuresPage() {
                 <ClosureForm closure={closure} removal={removal} onDone={() => setOpen(null)} />
               </GridRow>
             ) : (
-              <Press
+              <Button
                 key={closure.id}
                 onPress={() => setOpen(closure.id)}
                 style={{ justifyContent: 'space-between' }}
               >
-                <Txt kind="name">{closure.name}</Txt>
-                <Txt ink="ink2">
+                <Text kind="name">{closure.name}</Text>
+                <Text ink="ink2">
                   {t('distanceTrays', {
                     distance:
                       closure.distance === null
@@ -72,15 +72,15 @@ export function ClosuresPage() {
                         : formatDistance(closure.distance, project.units.distance),
                     trays: closure.trays.length,
                   })}
-                </Txt>
-              </Press>
+                </Text>
+              </Button>
             ),
           )}
       </Grid>
       {open === 'new' ? (
         <ClosureForm removal={removal} onDone={() => setOpen(null)} />
       ) : (
-        <Press label={t('addAClosure')} look="next" onPress={() => setOpen('new')} />
+        <Button label={t('addAClosure')} look="next" onPress={() => setOpen('new')} />
       )}
       <ArchivedList
         removal={removal}
@@ -174,7 +174,7 @@ function ClosureForm({
   const loose = control as never;
   const others = closures.filter((entry) => entry.id !== closure?.id);
   return (
-    <Leaf style={{ gap: 12 }}>
+    <Card style={{ gap: 12 }}>
       <Field control={loose} name="name" label={t('closureName')} />
       <Field
         control={loose}
@@ -206,8 +206,13 @@ function ClosureForm({
       ) : null}
       {problem ? <Notice live>{problem}</Notice> : null}
       <View style={{ flexDirection: 'row', gap: 8 }}>
-        <Press label={shared('save')} look="next" onPress={() => void save()} style={{ flex: 1 }} />
-        <Press label={common('close')} onPress={onDone} />
+        <Button
+          label={shared('save')}
+          look="next"
+          onPress={() => void save()}
+          style={{ flex: 1 }}
+        />
+        <Button label={common('close')} onPress={onDone} />
       </View>
       {closure ? (
         <RemoveKeys
@@ -216,7 +221,7 @@ function ClosureForm({
           onGone={onDone}
         />
       ) : null}
-    </Leaf>
+    </Card>
   );
 }
 

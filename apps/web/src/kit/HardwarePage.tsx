@@ -19,12 +19,12 @@ import { RemoveKeys } from '@/removal/RemoveKeys';
 import { removable } from '@/removal/removables';
 import { useRemoval } from '@/removal/useRemoval';
 import { Grid, GridRow } from '@/ui/Grid';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { TextField } from '@/ui/TextField';
-import { Txt } from '@/ui/Txt';
+import { Text } from '@/ui/Text';
 import { pickFile } from '@/ui/pickFile';
 import { saveFile } from '@/ui/saveFile';
 
@@ -56,11 +56,11 @@ export function HardwarePage() {
                 <HardwareForm hardware={entry} onDone={() => setOpen(null)} />
               </GridRow>
             ) : (
-              <Leaf key={entry.id} style={{ gap: 8 }}>
-                <Txt kind="name" heading={2}>
+              <Card key={entry.id} style={{ gap: 8 }}>
+                <Text kind="name" heading={2}>
                   {entry.name}
-                </Txt>
-                <Txt ink="ink2">
+                </Text>
+                <Text ink="ink2">
                   {t('portsAtMostTraysOfSingle', {
                     ports: entry.ports.length,
                     trays: entry.trays.most,
@@ -68,15 +68,15 @@ export function HardwarePage() {
                     mass: entry.trays.mass,
                     source: entry.source,
                   })}
-                </Txt>
+                </Text>
                 <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
                   {isBuiltIn(entry) ? null : (
-                    <Press
+                    <Button
                       label={shared('editName', { name: entry.name })}
                       onPress={() => setOpen(entry.id)}
                     />
                   )}
-                  <Press
+                  <Button
                     label={shared('copyName', { name: entry.name })}
                     onPress={() => {
                       const copy = {
@@ -87,7 +87,7 @@ export function HardwarePage() {
                       void save(copy).then(() => setOpen(copy.id));
                     }}
                   />
-                  <Press
+                  <Button
                     label={t('exportName', { name: entry.name })}
                     onPress={() => exportJson(entry)}
                   />
@@ -95,7 +95,7 @@ export function HardwarePage() {
                 {isBuiltIn(entry) ? null : (
                   <RemoveKeys removal={removal} item={removable('hardware', entry)} />
                 )}
-              </Leaf>
+              </Card>
             ),
           )}
       </Grid>
@@ -104,7 +104,7 @@ export function HardwarePage() {
           {problem}
         </Notice>
       ) : null}
-      <Press
+      <Button
         label={t('importAProfileJson')}
         icon="file-upload-outline"
         onPress={() => void bringIn()}
@@ -221,7 +221,7 @@ function HardwareForm({ hardware, onDone }: { hardware: Hardware; onDone(): void
     if (outcome === '') onDone();
   };
   return (
-    <Leaf style={{ gap: 12 }}>
+    <Card style={{ gap: 12 }}>
       <TextField
         label={t('nameOfTheHardware')}
         value={draft.name}
@@ -234,7 +234,7 @@ function HardwareForm({ hardware, onDone }: { hardware: Hardware; onDone(): void
       />
       {GROUPS.map(([key, title, parts]) => (
         <View key={key} style={{ gap: 6 }}>
-          <Txt kind="strong">{title}</Txt>
+          <Text kind="strong">{title}</Text>
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
             {Object.entries(parts).map(([part, label]) => (
               <LengthField
@@ -265,7 +265,7 @@ function HardwareForm({ hardware, onDone }: { hardware: Hardware; onDone(): void
         ))}
       </View>
       <View style={{ gap: 6 }}>
-        <Txt kind="strong">{common('trays')}</Txt>
+        <Text kind="strong">{common('trays')}</Text>
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
           {TRAYS.map(([key, label]) => (
             <TextField
@@ -316,9 +316,9 @@ function HardwareForm({ hardware, onDone }: { hardware: Hardware; onDone(): void
         </Notice>
       ) : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        <Press label={t('saveTheHardware')} look="next" onPress={() => void submit()} />
-        <Press label={shared('closeWithoutSaving')} onPress={onDone} />
+        <Button label={t('saveTheHardware')} look="next" onPress={() => void submit()} />
+        <Button label={shared('closeWithoutSaving')} onPress={onDone} />
       </View>
-    </Leaf>
+    </Card>
   );
 }

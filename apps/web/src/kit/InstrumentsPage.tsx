@@ -16,12 +16,12 @@ import { RemoveKeys } from '@/removal/RemoveKeys';
 import { removable } from '@/removal/removables';
 import { useRemoval } from '@/removal/useRemoval';
 import { Grid, GridRow } from '@/ui/Grid';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { TextField } from '@/ui/TextField';
-import { Txt } from '@/ui/Txt';
+import { Text } from '@/ui/Text';
 
 const isBuiltIn = ({ id }: Instrument) => BUILT_IN_INSTRUMENTS.some((built) => built.id === id);
 
@@ -58,20 +58,20 @@ export function InstrumentsPage() {
                 <InstrumentForm instrument={one} onDone={() => setOpen(null)} />
               </GridRow>
             ) : (
-              <Leaf key={one.id} style={{ gap: 8 }}>
-                <Txt kind="name" heading={2}>
+              <Card key={one.id} style={{ gap: 8 }}>
+                <Text kind="name" heading={2}>
                   {one.name}
-                </Txt>
-                <Txt>{saysOf(one)}</Txt>
-                <Txt ink="ink2">{one.source}</Txt>
+                </Text>
+                <Text>{saysOf(one)}</Text>
+                <Text ink="ink2">{one.source}</Text>
                 <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
                   {isBuiltIn(one) ? null : (
-                    <Press
+                    <Button
                       label={shared('editName', { name: one.name })}
                       onPress={() => setOpen(one.id)}
                     />
                   )}
-                  <Press
+                  <Button
                     label={shared('copyName', { name: one.name })}
                     onPress={() => {
                       const copy = {
@@ -86,7 +86,7 @@ export function InstrumentsPage() {
                 {isBuiltIn(one) ? null : (
                   <RemoveKeys removal={removal} item={removable('instrument', one)} />
                 )}
-              </Leaf>
+              </Card>
             ),
           )}
       </Grid>
@@ -128,7 +128,7 @@ function InstrumentForm({ instrument, onDone }: { instrument: Instrument; onDone
     if (outcome === '') onDone();
   };
   return (
-    <Leaf style={{ gap: 12 }}>
+    <Card style={{ gap: 12 }}>
       <TextField label={t('nameOfTheInstrument')} value={name} onChange={setName} />
       <TextField label={shared('whereItsFiguresComeFrom')} value={source} onChange={setSource} />
       <TextInput
@@ -150,9 +150,9 @@ function InstrumentForm({ instrument, onDone }: { instrument: Instrument; onDone
         </Notice>
       ) : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        <Press label={t('saveTheInstrument')} look="next" onPress={() => void submit()} />
-        <Press label={shared('closeWithoutSaving')} onPress={onDone} />
+        <Button label={t('saveTheInstrument')} look="next" onPress={() => void submit()} />
+        <Button label={shared('closeWithoutSaving')} onPress={onDone} />
       </View>
-    </Leaf>
+    </Card>
   );
 }

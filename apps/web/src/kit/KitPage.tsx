@@ -11,9 +11,9 @@ import { Choice } from '@/ui/Field';
 import { Grid } from '@/ui/Grid';
 import { HelpSheet } from '@/ui/HelpSheet';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { useThemeChoice } from '@/ui/Providers';
-import { Txt } from '@/ui/Txt';
+import { Text } from '@/ui/Text';
 
 /** Settings of the project and of this device, and the ways in for data. */
 export function KitPage() {
@@ -48,36 +48,36 @@ export function KitPage() {
     { to: 'handover', label: t('handOver'), says: t('theAsBuiltPackage') },
     { to: 'import', label: common('importASpliceList'), says: t('csvOrXlsxWithAPreview') },
     { to: 'cable-list', label: shared('importCables'), says: t('csvOrXlsx') },
-    { to: 'ground', label: common('importARoute'), says: t('geojson') },
+    { to: 'route-import', label: common('importARoute'), says: t('geojson') },
   ];
   return (
     <Page title={t('kit')} above={project.name}>
       <Grid>
         {links.map(({ to, label, says }) => (
-          <Press
+          <Button
             key={to}
             role="button"
             onPress={() => router.push(`/p/${project.id}/kit/${to}` as never)}
             style={{ justifyContent: 'space-between', minHeight: 58 }}
           >
-            <Txt kind="strong">{label}</Txt>
-            <Txt ink="ink2">{says}</Txt>
-          </Press>
+            <Text kind="strong">{label}</Text>
+            <Text ink="ink2">{says}</Text>
+          </Button>
         ))}
-        <Press
+        <Button
           label={t('openByLabel')}
           icon="qrcode-scan"
           onPress={() => router.push('/scan' as never)}
         />
-        <Press
+        <Button
           label={common('allProjects')}
           icon="swap-horizontal"
           onPress={() => router.push('/projects')}
         />
       </Grid>
-      <Txt kind="name" heading={2}>
+      <Text kind="name" heading={2}>
         {t('thisDevice')}
-      </Txt>
+      </Text>
       <TextInput
         mode="outlined"
         label={t('yourNameOrInitials')}
@@ -97,12 +97,12 @@ export function KitPage() {
         ]}
         onChange={setTheme}
       />
-      <Txt>
+      <Text>
         {writes.length === 0
           ? t('allYouRecordedIsOnThe')
           : t('writesOnThisDeviceNotOn', { writes: writes.length })}
-      </Txt>
-      <Press label={t('keys')} icon="keyboard-outline" onPress={() => setHelp(true)} />
+      </Text>
+      <Button label={t('keys')} icon="keyboard-outline" onPress={() => setHelp(true)} />
       <HelpSheet visible={help} onClose={() => setHelp(false)} />
     </Page>
   );

@@ -5,7 +5,7 @@ import { makeUpText } from '@cordel/text/fiber';
 import { makeUpForm as t } from '@cordel/text/pages/kit/MakeUpForm';
 import { common } from '@cordel/text/pages/common';
 import { Choice } from '@/ui/Field';
-import { Txt } from '@/ui/Txt';
+import { Text } from '@/ui/Text';
 import { type TypedMakeUp, readMakeUp } from './typedMakeUp';
 
 const KINDS: { value: MakeUp['kind']; label: string; first: string; second: string | null }[] = [
@@ -62,9 +62,9 @@ export function MakeUpForm({
           />
         ) : null}
       </View>
-      <Txt ink={'error' in read ? 'accent' : 'ink2'}>
+      <Text ink={'error' in read ? 'accent' : 'ink2'}>
         {'error' in read ? read.error : makeUpText(read.makeUp)}
-      </Txt>
+      </Text>
     </View>
   );
 }

@@ -9,15 +9,15 @@ import type { ClosureWork } from '@cordel/client';
 import { kitItemText, kitReasonText } from '@cordel/text/kit';
 import { kitShared as shared } from '@cordel/text/pages/kit/shared';
 import { packPage as t } from '@cordel/text/pages/kit/PackPage';
-import { useKept } from '@/data/storage';
+import { usePersisted } from '@/data/storage';
 import { openedClosure } from '@/prep/useAssembly';
 import { type ProjectView, useProjectView } from '@/projects/context';
 import { Notice, Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { saveFile } from '@/ui/saveFile';
-import { useInks } from '@/ui/theme';
+import { useColors } from '@/ui/theme';
 
 /** What is packed and in stock, kept on this device. */
 interface Van {
@@ -32,7 +32,7 @@ const EMPTY: Van = { closures: [], stock: {}, packed: [] };
 export function PackPage() {
   const view = useProjectView();
   const { project, closures } = view;
-  const [text, setText] = useKept(`cordel.van.${project.id}`, '');
+  const [text, setText] = usePersisted(`cordel.van.${project.id}`, '');
   const van = readVan(text);
   const change = (part: Partial<Van>) => setText(JSON.stringify({ ...van, ...part }));
   const chosen = closures.filter((closure) => van.closures.includes(closure.id));
@@ -49,14 +49,14 @@ export function PackPage() {
   const failed = works.find((work) => work.error)?.error ?? null;
   return (
     <Page title={shared('packTheVan')} above={project.name} back={`/p/${project.id}/kit`}>
-      <Txt ink="ink2">{t('forWhichClosures')}</Txt>
+      <Text ink="ink2">{t('forWhichClosures')}</Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {closures
           .filter((closure) => !view.isArchived(closure))
           .map((closure) => {
             const on = van.closures.includes(closure.id);
             return (
-              <Press
+              <Button
                 key={closure.id}
                 role="checkbox"
                 aria-checked={on}
@@ -72,13 +72,13 @@ export function PackPage() {
         <Notice>{t('chooseClosuresWhatTheyTakeIs')}</Notice>
       ) : (
         <>
-          <Txt kind="strong">
+          <Text kind="strong">
             {t('forRedosExpected', {
               items: items.length,
               closures: chosen.length,
               redoPercent: project.practice.redoPercent,
             })}
-          </Txt>
+          </Text>
           {items.map((item) => (
             <ItemRow
               key={item.name}
@@ -89,7 +89,7 @@ export function PackPage() {
               onPack={() => change({ packed: toggle(van.packed, item.name) })}
             />
           ))}
-          <Press
+          <Button
             label={t('saveAsCsv')}
             icon="download"
             look="next"
@@ -116,7 +116,7 @@ interface ItemRowProps {
 }
 
 function ItemRow({ item, stock, packed, onStock, onPack }: ItemRowProps) {
-  const inks = useInks();
+  const colors = useColors();
   const short = stock === undefined ? 0 : Math.max(0, item.count - stock);
   return (
     <View
@@ -126,11 +126,11 @@ function ItemRow({ item, stock, packed, onStock, onPack }: ItemRowProps) {
         gap: 10,
         alignItems: 'center',
         borderBottomWidth: 1,
-        borderColor: inks.rule,
+        borderColor: colors.rule,
         paddingBottom: 8,
       }}
     >
-      <Press
+      <Button
         role="checkbox"
         aria-checked={packed}
         aria-label={t('namePacked', { name: item.name })}
@@ -138,17 +138,17 @@ function ItemRow({ item, stock, packed, onStock, onPack }: ItemRowProps) {
         onPress={onPack}
       >
         <></>
-      </Press>
+      </Button>
       <View style={{ flex: 1, minWidth: 150 }}>
-        <Txt kind="strong">{item.name}</Txt>
-        <Txt ink="ink2">{kitReasonText(item)}</Txt>
+        <Text kind="strong">{item.name}</Text>
+        <Text ink="ink2">{kitReasonText(item)}</Text>
         {short > 0 ? (
-          <Txt ink="accent" kind="strong">
+          <Text ink="accent" kind="strong">
             {t('countedShort', { counted: counted(short, item) })}
-          </Txt>
+          </Text>
         ) : null}
       </View>
-      <Txt kind="name">{counted(item.count, item)}</Txt>
+      <Text kind="name">{counted(item.count, item)}</Text>
       <TextInput
         mode="outlined"
         label={t('inStock')}

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import type { Closure } from '@cordel/core';
 import { runForm as t } from '@cordel/text/pages/kit/RunForm';
 import { TextField } from '@/ui/TextField';
-import { Txt } from '@/ui/Txt';
+import { Text } from '@/ui/Text';
 import type { TypedRun } from './runForm';
 
 /** How a cable runs: excess fiber, its outer end, and the marks on its sheath. */
@@ -18,7 +18,7 @@ export function RunForm({
   const set = (part: Partial<TypedRun>) => onChange({ ...value, ...part });
   return (
     <View style={{ gap: 10 }}>
-      <Txt ink="ink2">{t('soThatMetersOfFiberOn')}</Txt>
+      <Text ink="ink2">{t('soThatMetersOfFiberOn')}</Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
         <TextField
           label={t('fiberInALengthOfSheath')}

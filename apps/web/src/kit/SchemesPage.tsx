@@ -16,12 +16,12 @@ import { RemoveKeys } from '@/removal/RemoveKeys';
 import { removable } from '@/removal/removables';
 import { useRemoval } from '@/removal/useRemoval';
 import { Grid } from '@/ui/Grid';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
-import { useInks } from '@/ui/theme';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
+import { useColors } from '@/ui/theme';
 
 /** The colour orders fibers and tubes are counted by; users add their own. */
 export function SchemesPage() {
@@ -35,15 +35,15 @@ export function SchemesPage() {
         {schemes
           .filter((scheme) => !isArchived(scheme))
           .map((scheme) => (
-            <Leaf key={scheme.id} style={{ gap: 10 }}>
-              <Txt kind="name" heading={2}>
+            <Card key={scheme.id} style={{ gap: 10 }}>
+              <Text kind="name" heading={2}>
                 {scheme.name}
-              </Txt>
+              </Text>
               <Swatches scheme={scheme} />
-              <Txt kind="small" ink="ink2">
+              <Text kind="small" ink="ink2">
                 {t('sourcePastTheLastColourThe', { source: scheme.source, mark: scheme.mark })}
-              </Txt>
-              <Press
+              </Text>
+              <Button
                 label={
                   BUILT_IN_SCHEMES.some((built) => built.id === scheme.id)
                     ? t('makeMyOwnFrom', { name: scheme.name })
@@ -55,7 +55,7 @@ export function SchemesPage() {
               {BUILT_IN_SCHEMES.some((built) => built.id === scheme.id) ? null : (
                 <RemoveKeys removal={removal} item={removable('scheme', scheme)} />
               )}
-            </Leaf>
+            </Card>
           ))}
       </Grid>
       <ArchivedList
@@ -68,7 +68,7 @@ export function SchemesPage() {
 }
 
 function Swatches({ scheme }: { scheme: ColourScheme }) {
-  const inks = useInks();
+  const colors = useColors();
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
       {scheme.colours.map((colour, index) => (
@@ -79,13 +79,13 @@ function Swatches({ scheme }: { scheme: ColourScheme }) {
               height: 24,
               backgroundColor: colour.hex,
               borderWidth: 2,
-              borderColor: inks.ink,
+              borderColor: colors.ink,
             }}
           />
-          <Txt kind="small">{`${index + 1} ${colour.code}`}</Txt>
-          <Txt kind="small" ink="ink2">
+          <Text kind="small">{`${index + 1} ${colour.code}`}</Text>
+          <Text kind="small" ink="ink2">
             {colour.name}
-          </Txt>
+          </Text>
         </View>
       ))}
     </View>
@@ -137,10 +137,10 @@ function SchemeForm({ from, onDone }: { from: ColourScheme; onDone(): void }) {
     else onDone();
   };
   return (
-    <Leaf style={{ gap: 12 }}>
-      <Txt kind="name" heading={2}>
+    <Card style={{ gap: 12 }}>
+      <Text kind="name" heading={2}>
         {own ? t('changeName', { name: from.name }) : t('yourOwnScheme')}
-      </Txt>
+      </Text>
       <TextInput
         mode="outlined"
         label={t('schemeName')}
@@ -178,14 +178,14 @@ function SchemeForm({ from, onDone }: { from: ColourScheme; onDone(): void }) {
       />
       {problem ? <Notice live>{problem}</Notice> : null}
       <View style={{ flexDirection: 'row', gap: 8 }}>
-        <Press
+        <Button
           label={t('saveTheScheme')}
           look="next"
           onPress={() => void save()}
           style={{ flex: 1 }}
         />
-        <Press label={common('close')} onPress={onDone} />
+        <Button label={common('close')} onPress={onDone} />
       </View>
-    </Leaf>
+    </Card>
   );
 }

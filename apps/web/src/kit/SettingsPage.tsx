@@ -15,7 +15,7 @@ import {
 } from '@/projects/projectForm';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { formResolver } from '@/ui/formResolver';
 
 /** The project's name, units, colours and limits. */
@@ -37,7 +37,7 @@ export function SettingsPage() {
     <Page title={t('projectAndLimits')} above={project.name} back={`/p/${project.id}/kit`}>
       <Notice>{t('newLimitsJudgeEverySpliceAnew')}</Notice>
       <ProjectFields control={control} setValue={setValue} schemes={schemes} />
-      <Press label={t('save')} look="next" onPress={() => void save()} />
+      <Button label={t('save')} look="next" onPress={() => void save()} />
     </Page>
   );
 }

@@ -6,7 +6,7 @@ import { errorText } from '@cordel/text/record';
 import { api } from '@/data/api';
 import { Notice, Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 
 /** Where a label's code leads: straight to its closure. */
 export function CodePage() {
@@ -25,7 +25,7 @@ export function CodePage() {
     <Page title={code} back="/projects">
       {closures ? (
         closures.map(({ projectId, project, closureId, name }) => (
-          <Press
+          <Button
             key={closureId}
             label={`${name}, ${project}`}
             onPress={() => router.replace(`/p/${projectId}/route/${closureId}` as never)}
@@ -36,7 +36,11 @@ export function CodePage() {
           <Notice word={t('noClosureHere')} ink="accent">
             {errorText(found.error)}
           </Notice>
-          <Press label={t('scanOrTypeACode')} look="next" onPress={() => router.replace('/scan')} />
+          <Button
+            label={t('scanOrTypeACode')}
+            look="next"
+            onPress={() => router.replace('/scan')}
+          />
         </>
       ) : (
         <Waiting error={null} />

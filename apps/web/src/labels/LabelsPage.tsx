@@ -15,16 +15,16 @@ import { wordedLabel } from '@cordel/text/close';
 import { common } from '@cordel/text/pages/common';
 import { labelsPage as t } from '@cordel/text/pages/labels/LabelsPage';
 import { useWork } from '@/data/queries';
-import { useKept } from '@/data/storage';
+import { usePersisted } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Empty, Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
-import { Txt } from '@/ui/Txt';
-import { useInks } from '@/ui/theme';
+import { Text } from '@/ui/Text';
+import { useColors } from '@/ui/theme';
 import { useWide } from '@/ui/useWide';
 import { saveFile } from '@/ui/saveFile';
 import { savePng } from './savePng';
@@ -44,7 +44,7 @@ export function LabelsPage() {
   const [kinds, setKinds] = useState<readonly LabelKind[]>(LABEL_KINDS);
   const usual = LABEL_SHEETS.find(({ paper }) => paper === project.units.paper) ?? LABEL_SHEETS[0]!;
   // Sheets on hand are a matter of the device; until one is chosen, those of the project's paper.
-  const [sheetId, setSheet] = useKept('cordel.labels.sheet', '');
+  const [sheetId, setSheet] = usePersisted('cordel.labels.sheet', '');
   const [skip, setSkip] = useState('');
   const work = useWork(chosen);
   const closure = closures.find(({ id }) => id === chosen);
@@ -77,7 +77,7 @@ export function LabelsPage() {
     );
   return (
     <Page title={common('labels')} above={project.name} back={`/p/${project.id}/kit`}>
-      <Leaf style={{ gap: 12 }}>
+      <Card style={{ gap: 12 }}>
         <Select
           label={common('closure')}
           value={chosen}
@@ -86,7 +86,7 @@ export function LabelsPage() {
         />
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
           {LABEL_KINDS.map((kind) => (
-            <Press
+            <Button
               key={kind}
               role="checkbox"
               aria-checked={kinds.includes(kind)}
@@ -110,15 +110,15 @@ export function LabelsPage() {
             onChange={setSkip}
           />
         </View>
-        <Press
+        <Button
           label={t('sheetOfLabelsPdf', { labels: labels?.length ?? 0 })}
           look="next"
           icon="printer-outline"
           disabled={!labels || labels.length === 0}
           onPress={() => window.open(printAt, '_blank')}
         />
-        <Txt ink="ink2">{t('printAt100OnPlainPaper', { shortCode: shortCode(chosen) })}</Txt>
-      </Leaf>
+        <Text ink="ink2">{t('printAt100OnPlainPaper', { shortCode: shortCode(chosen) })}</Text>
+      </Card>
       {labels ? (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
           {labels.map((label) => (
@@ -135,7 +135,7 @@ export function LabelsPage() {
 }
 
 function LabelLeaf({ label, sheet }: { label: WordedLabel; sheet: (typeof LABEL_SHEETS)[number] }) {
-  const inks = useInks();
+  const colors = useColors();
   const svg = useMemo(() => labelSvg(label, sheet), [label, sheet]);
   const name = `${label.code}-${label.title.toLowerCase().replace(/[^a-z0-9]+/g, '-')}`;
   return (
@@ -147,15 +147,15 @@ function LabelLeaf({ label, sheet }: { label: WordedLabel; sheet: (typeof LABEL_
           code: label.code,
         })}
         src={`data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}`}
-        style={{ width: '100%', border: `1px solid ${inks.ink}`, boxSizing: 'border-box' }}
+        style={{ width: '100%', border: `1px solid ${colors.ink}`, boxSizing: 'border-box' }}
       />
       <View style={{ flexDirection: 'row', gap: 8 }}>
-        <Press
+        <Button
           label={t('svgOfTitle', { title: label.title })}
           textSize={15}
           onPress={() => saveFile(`${name}.svg`, svg, 'image/svg+xml')}
         />
-        <Press
+        <Button
           label={t('pngOfTitle', { title: label.title })}
           textSize={15}
           onPress={() => void savePng(`${name}.png`, svg, sheet)}

@@ -6,10 +6,10 @@ import { shortCodeProblemText } from '@cordel/text/close';
 import { scanPage as t } from '@cordel/text/pages/labels/ScanPage';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { TextField } from '@/ui/TextField';
-import { Txt } from '@/ui/Txt';
-import { useInks } from '@/ui/theme';
+import { Text } from '@/ui/Text';
+import { useColors } from '@/ui/theme';
 import { useScanner } from './useScanner';
 
 /** The code in what a label says: an address that ends in it, or the code itself. */
@@ -20,7 +20,7 @@ function codeIn(text: string): string {
 
 /** Opens a closure by its label: through the camera, or by its code. */
 export function ScanPage() {
-  const inks = useInks();
+  const colors = useColors();
   const router = useRouter();
   const video = useRef<HTMLVideoElement>(null);
   const [typed, setTyped] = useState('');
@@ -49,16 +49,16 @@ export function ScanPage() {
             maxWidth: 480,
             aspectRatio: '4 / 3',
             objectFit: 'cover',
-            background: inks.ink,
-            border: `2px solid ${inks.ink}`,
+            background: colors.ink,
+            border: `2px solid ${colors.ink}`,
             boxSizing: 'border-box',
           }}
         />
       )}
-      <Txt>{t('holdTheLabelBeforeTheCamera')}</Txt>
+      <Text>{t('holdTheLabelBeforeTheCamera')}</Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>
         <TextField label={t('code')} value={typed} onChange={setTyped} />
-        <Press
+        <Button
           label={t('open')}
           look="next"
           disabled={typed.trim() === ''}

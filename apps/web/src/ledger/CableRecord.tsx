@@ -3,8 +3,8 @@ import { makeUpText } from '@cordel/text/fiber';
 import { ledgerShared as t } from '@cordel/text/pages/ledger/shared';
 import { View } from 'react-native';
 import { useProjectView } from '@/projects/context';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { useRecordLevel } from './useRecordLevel';
 import { useLedgerParams } from './useLedgerParams';
 
@@ -15,7 +15,7 @@ export function CableRecord({ cableId }: { cableId: string }) {
   const level = useRecordLevel();
   const { go } = useLedgerParams();
   const own = cable(cableId);
-  if (!own) return <Txt>{t('thereIsNoSuchCableIn')}</Txt>;
+  if (!own) return <Text>{t('thereIsNoSuchCableIn')}</Text>;
   const entered = closures.filter(({ id }) =>
     assemblies.some(
       (assembly) =>
@@ -24,24 +24,24 @@ export function CableRecord({ cableId }: { cableId: string }) {
   );
   return (
     <View style={{ gap: 14 }}>
-      <Txt kind="name" heading={level.title}>
+      <Text kind="name" heading={level.title}>
         {own.name}
-      </Txt>
-      <Txt>{makeUpText(own.makeUp)}</Txt>
-      <Txt ink="ink2">{`${schemes.find(({ id }) => id === own.schemeId)?.name ?? ''} · ${own.glass.type}`}</Txt>
+      </Text>
+      <Text>{makeUpText(own.makeUp)}</Text>
+      <Text ink="ink2">{`${schemes.find(({ id }) => id === own.schemeId)?.name ?? ''} · ${own.glass.type}`}</Text>
       {entered.length > 0 ? (
-        <Txt>{t('entersEntered', { entered: entered.map(({ name }) => name).join(', ') })}</Txt>
+        <Text>{t('entersEntered', { entered: entered.map(({ name }) => name).join(', ') })}</Text>
       ) : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        <Press
+        <Button
           label={t('fibersOfName', { name: own.name })}
           onPress={() => go({ view: 'fibers', q: own.name, found: '', open: '', verdict: '' })}
         />
-        <Press
+        <Button
           label={t('splicesOfName', { name: own.name })}
           onPress={() => go({ view: 'splices', q: own.name, found: '', open: '', verdict: '' })}
         />
-        <Press
+        <Button
           label={t('changeItInTheKit')}
           onPress={() => router.push(`/p/${project.id}/kit/cables` as never)}
         />

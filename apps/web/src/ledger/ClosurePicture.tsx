@@ -16,8 +16,8 @@ import { useWork } from '@/data/queries';
 import { type ProjectView, useProjectView } from '@/projects/context';
 import { type Bar, LossBars } from '@/ui/LossBars';
 import { Waiting } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 
 /** A closure's trays, one row each, or one tray: every splice a bar against the project's limit. */
 export function ClosurePicture({ closureId, only }: { closureId: string; only?: number }) {
@@ -38,10 +38,10 @@ export function ClosurePicture({ closureId, only }: { closureId: string; only?: 
         .map((tray) => (
           <View key={tray.number} style={{ flexDirection: 'row', alignItems: 'flex-end', gap: 8 }}>
             <View style={{ width: 92, paddingBottom: 4 }}>
-              <Txt kind="strong">{t('trayNumber', { number: tray.number })}</Txt>
-              <Txt kind="small" ink="ink2">
+              <Text kind="strong">{t('trayNumber', { number: tray.number })}</Text>
+              <Text kind="small" ink="ink2">
                 {tray.holds}
-              </Txt>
+              </Text>
             </View>
             <LossBars
               bars={tray.bars}
@@ -55,11 +55,11 @@ export function ClosurePicture({ closureId, only }: { closureId: string; only?: 
             />
           </View>
         ))}
-      <Txt ink="ink2" style={{ paddingTop: 8 }}>
+      <Text ink="ink2" style={{ paddingTop: 8 }}>
         {t('barHeightIsLossTheDashed', {
           limit: limit === null ? t('theLimit') : `${formatLoss(limit)} dB`,
         })}
-      </Txt>
+      </Text>
       {only === undefined ? <CutAway closureId={closureId} splices={work.data.retired} /> : null}
     </View>
   );
@@ -77,7 +77,7 @@ function CutAway({ closureId, splices }: { closureId: string; splices: readonly 
   const left = splices.length - shown;
   return (
     <View style={{ gap: 6, alignItems: 'flex-start' }}>
-      <Press
+      <Button
         label={t('removedSplices', { splices: splices.length })}
         icon="content-cut"
         look="bare"
@@ -85,7 +85,7 @@ function CutAway({ closureId, splices }: { closureId: string; splices: readonly 
         onPress={() => setShown(shown > 0 ? 0 : MORE)}
       />
       {splices.slice(0, shown).map(({ id, cableA, fiberA, cableB, fiberB, tray, slot }) => (
-        <Press
+        <Button
           key={id}
           label={t('toLayInTraySlot', {
             fiberA: view.fiberName(cableA, fiberA),
@@ -101,7 +101,7 @@ function CutAway({ closureId, splices }: { closureId: string; splices: readonly 
         />
       ))}
       {shown > 0 && left > 0 ? (
-        <Press
+        <Button
           label={t('showMore', { count: Math.min(MORE, left) })}
           look="bare"
           onPress={() => setShown(shown + MORE)}

@@ -12,14 +12,14 @@ import { recordEvidence, takeBack } from '@/bench/record';
 import { useSplicerRecords } from '@/bench/useStation';
 import { useProjectView } from '@/projects/context';
 import { useClock } from '@/projects/useClock';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
-import { useInks } from '@/ui/theme';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
+import { useColors } from '@/ui/theme';
 import { useRecordLevel } from './useRecordLevel';
 
 /** Everything recorded of a splice, the newest first. What was taken back stays in sight. */
 export function EvidenceList({ evidence }: { evidence: readonly Evidence[] }) {
-  const inks = useInks();
+  const colors = useColors();
   const { moment } = useClock();
   const level = useRecordLevel();
   const { project } = useProjectView();
@@ -31,10 +31,10 @@ export function EvidenceList({ evidence }: { evidence: readonly Evidence[] }) {
   const tries = evidence.filter((entry) => entry.type === 'attempt' && entry.supersedes === null);
   return (
     <View style={{ gap: 2 }}>
-      <Txt kind="strong" heading={level.part}>
+      <Text kind="strong" heading={level.part}>
         {t('recorded')}
-      </Txt>
-      {evidence.length === 0 ? <Txt ink="ink2">{t('nothingYet')}</Txt> : null}
+      </Text>
+      {evidence.length === 0 ? <Text ink="ink2">{t('nothingYet')}</Text> : null}
       {[...evidence].reverse().map((entry) => {
         const over = superseded.get(entry.id);
         const can = entry.type !== 'ruling' && !over && !entry.void;
@@ -46,28 +46,28 @@ export function EvidenceList({ evidence }: { evidence: readonly Evidence[] }) {
               alignItems: 'center',
               gap: 8,
               borderBottomWidth: 1,
-              borderColor: inks.rule,
+              borderColor: colors.rule,
               minHeight: 48,
             }}
           >
             <View style={{ flex: 1, paddingVertical: 4 }}>
-              <Txt style={over ? { textDecorationLine: 'line-through' } : undefined}>
+              <Text style={over ? { textDecorationLine: 'line-through' } : undefined}>
                 {entryWords(entry, tries)}
-              </Txt>
+              </Text>
               {entry.type === 'attempt' && entry.recordId !== null ? (
-                <Txt kind="small">
+                <Text kind="small">
                   {recordWords(
                     records?.find(({ id }) => id === entry.recordId),
                     entry.recordPosition,
                   )}
-                </Txt>
+                </Text>
               ) : null}
-              <Txt kind="small" ink="ink2">
+              <Text kind="small" ink="ink2">
                 {`${moment(entry.at)} · ${entry.by}${over ? t('takenBackWhy', { why: over.why ?? '' }) : ''}`}
-              </Txt>
+              </Text>
             </View>
             {can ? (
-              <Press
+              <Button
                 label={t('takeBack')}
                 look="bare"
                 onPress={() =>

@@ -2,9 +2,9 @@ import { View } from 'react-native';
 import { exportSheet as t } from '@cordel/text/pages/ledger/ExportSheet';
 import { ledgerShared as shared } from '@cordel/text/pages/ledger/shared';
 import { useProjectView } from '@/projects/context';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { Sheet } from '@/ui/Sheet';
-import { Txt } from '@/ui/Txt';
+import { Text } from '@/ui/Text';
 
 const FILES = [
   { path: 'csv/splices', label: t('splicesCsv') },
@@ -20,17 +20,17 @@ export function ExportSheet({ visible, onClose }: { visible: boolean; onClose():
   const { project } = useProjectView();
   return (
     <Sheet title={shared('export')} visible={visible} onClose={onClose}>
-      <Txt>{t('csvAsInRfc4180The')}</Txt>
+      <Text>{t('csvAsInRfc4180The')}</Text>
       <View style={{ gap: 8 }}>
         {FILES.map(({ path, label }) => (
-          <Press
+          <Button
             key={path}
             label={label}
             icon="download"
             onPress={() => download(`/api/projects/${project.id}/${path}`)}
           />
         ))}
-        <Press
+        <Button
           label={t('jsonSchemaOfTheProject')}
           icon="code-json"
           onPress={() => window.open('/api/schemas/project.json', '_blank')}

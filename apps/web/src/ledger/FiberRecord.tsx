@@ -15,8 +15,8 @@ import { useFiber } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { LossBars } from '@/ui/LossBars';
 import { Waiting } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { STATE_INKS, gradeWord, originWords } from '@/ui/words';
 import { useRecordLevel } from './useRecordLevel';
 
@@ -33,11 +33,11 @@ export function FiberRecord({ cableId, fiber }: { cableId: string; fiber: number
   return (
     <View style={{ gap: 12 }}>
       <View>
-        <Txt ink="ink2">{t('fiberAlongTheRoute')}</Txt>
-        <Txt kind="name" heading={level.title}>
+        <Text ink="ink2">{t('fiberAlongTheRoute')}</Text>
+        <Text kind="name" heading={level.title}>
           {`${view.fiberName(cableId, fiber)} ${addressParts(view.address(cableId, fiber)).at(-1) ?? ''}`}
-        </Txt>
-        <Txt>
+        </Text>
+        <Text>
           {figures.length === 0
             ? t('noLossYet')
             : t('meanDbOverOfSplices', {
@@ -45,7 +45,7 @@ export function FiberRecord({ cableId, fiber }: { cableId: string; fiber: number
                 figures: figures.length,
                 rows: rows.length,
               })}
-        </Txt>
+        </Text>
       </View>
       <View style={{ flexDirection: 'row', height: 64 }}>
         <LossBars
@@ -54,7 +54,7 @@ export function FiberRecord({ cableId, fiber }: { cableId: string; fiber: number
           label={t('lossesOfByClosure', { fiberName: view.fiberName(cableId, fiber) })}
         />
       </View>
-      <Press
+      <Button
         label={t('followItsCircuit')}
         onPress={() =>
           router.push(
@@ -65,19 +65,19 @@ export function FiberRecord({ cableId, fiber }: { cableId: string; fiber: number
       {rows.map((row) => (
         <View key={row.id} style={{ gap: 2 }}>
           <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}>
-            <Txt kind="strong">{row.closure}</Txt>
-            <Txt kind="strong" ink={STATE_INKS[spliceState(row)]}>
+            <Text kind="strong">{row.closure}</Text>
+            <Text kind="strong" ink={STATE_INKS[spliceState(row)]}>
               {`${row.half === null ? '' : `${formatHalf(row.half)} dB ${gradeWord(row.grade)} · `}${spliceStateText(spliceState(row))}${originWords(row.origin)}`}
-            </Txt>
+            </Text>
           </View>
-          <Txt ink="ink2">
+          <Text ink="ink2">
             {t('endToEnd', {
               near: endWords(view, row.cableA, row.fiberA),
               far: endWords(view, row.cableB, row.fiberB),
             })}
-          </Txt>
-          <Txt ink="ink2">{t('traySlot', { tray: row.tray, slot: row.slot })}</Txt>
-          <Press
+          </Text>
+          <Text ink="ink2">{t('traySlot', { tray: row.tray, slot: row.slot })}</Text>
+          <Button
             label={t('itsRecordAt', { closure: row.closure })}
             onPress={() =>
               router.push(

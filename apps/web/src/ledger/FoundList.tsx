@@ -8,8 +8,8 @@ import { foundList as t } from '@cordel/text/pages/ledger/FoundList';
 import { api } from '@/data/api';
 import { useProjectView } from '@/projects/context';
 import { Empty, Waiting } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { CableLine, ClosureLine, FiberLine, SpliceLine, TrayLine } from './LedgerLines';
 import { type LedgerView, useLedgerParams } from './useLedgerParams';
 
@@ -38,7 +38,7 @@ export function FoundList() {
         <Waiting
           error={query.error}
           retry={
-            <Press label={common('tryAgain')} look="next" onPress={() => void query.refetch()} />
+            <Button label={common('tryAgain')} look="next" onPress={() => void query.refetch()} />
           }
         />
       </View>
@@ -50,7 +50,7 @@ export function FoundList() {
         <Empty
           title={shared('nothingFound')}
           action={
-            <Press
+            <Button
               label={shared('showAll')}
               look="next"
               onPress={() => set({ q: '', found: '', closure: '' })}
@@ -108,12 +108,12 @@ function Section({ of, view, page, children }: SectionProps) {
   const more = page.total > page.rows.length;
   return (
     <View style={{ paddingBottom: 10 }}>
-      <Txt kind="strong" heading={2} style={{ paddingHorizontal: 16, paddingVertical: 6 }}>
+      <Text kind="strong" heading={2} style={{ paddingHorizontal: 16, paddingVertical: 6 }}>
         {shared(of, { count: page.total })}
-      </Txt>
+      </Text>
       {children}
       {more && view ? (
-        <Press
+        <Button
           label={t('all', { rows: shared(of, { count: page.total }) })}
           look="bare"
           style={{ alignSelf: 'flex-start', marginLeft: 4 }}

@@ -19,8 +19,8 @@ import { common } from '@cordel/text/pages/common';
 import { ledgerShared as shared } from '@cordel/text/pages/ledger/shared';
 import { ledgerLines as t } from '@cordel/text/pages/ledger/LedgerLines';
 import { useProjectView } from '@/projects/context';
-import { Txt } from '@/ui/Txt';
-import { useInks } from '@/ui/theme';
+import { Text } from '@/ui/Text';
+import { useColors } from '@/ui/theme';
 import { STATE_INKS, gradeWord, groupWords, lossWords, originWords } from '@/ui/words';
 import { useLedgerParams } from './useLedgerParams';
 
@@ -34,7 +34,7 @@ interface LineProps {
 }
 
 function Line({ open, title, under, right, rightUnder, children }: LineProps) {
-  const inks = useInks();
+  const colors = useColors();
   const { params, go } = useLedgerParams();
   const here = params.open === open;
   return (
@@ -46,22 +46,22 @@ function Line({ open, title, under, right, rightUnder, children }: LineProps) {
         paddingHorizontal: 16,
         paddingVertical: 9,
         borderBottomWidth: 1,
-        borderColor: inks.rule,
+        borderColor: colors.rule,
         borderLeftWidth: 6,
-        borderLeftColor: here ? inks.accent : 'transparent',
-        backgroundColor: here ? inks.leaf : 'transparent',
+        borderLeftColor: here ? colors.accent : 'transparent',
+        backgroundColor: here ? colors.leaf : 'transparent',
         minHeight: 62,
       }}
     >
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 10 }}>
         <View style={{ flex: 1, minWidth: 0 }}>
-          <Txt kind="strong">{title}</Txt>
-          <Txt kind="small" ink="ink2">
+          <Text kind="strong">{title}</Text>
+          <Text kind="small" ink="ink2">
             {under}
-          </Txt>
+          </Text>
         </View>
         <View style={{ alignItems: 'flex-end', flexShrink: 0, maxWidth: '46%' }}>
-          <Txt kind="strong">{right}</Txt>
+          <Text kind="strong">{right}</Text>
           {rightUnder}
         </View>
       </View>
@@ -73,9 +73,9 @@ function Line({ open, title, under, right, rightUnder, children }: LineProps) {
 const Said = ({ row }: { row: RollUp }) => {
   const said = groupWords(row);
   return (
-    <Txt kind="strong" ink={said.ink} style={{ fontSize: 15 }}>
+    <Text kind="strong" ink={said.ink} style={{ fontSize: 15 }}>
       {said.words}
-    </Txt>
+    </Text>
   );
 };
 
@@ -146,13 +146,13 @@ export function SpliceLine({ row }: { row: SpliceRow | RedoRow }) {
       })}
       right={loss}
       rightUnder={
-        <Txt kind="small" ink={STATE_INKS[spliceState(row)]}>
+        <Text kind="small" ink={STATE_INKS[spliceState(row)]}>
           {`${known}${spliceStateText(spliceState(row))}${originWords(row.origin)}`}
-        </Txt>
+        </Text>
       }
     >
       {'reasons' in row
-        ? row.reasons.map((reason) => <Txt key={reason.code}>{spliceReasonText(reason)}</Txt>)
+        ? row.reasons.map((reason) => <Text key={reason.code}>{spliceReasonText(reason)}</Text>)
         : null}
     </Line>
   );
@@ -167,9 +167,9 @@ export function CableLine({ row }: { row: CableRow }) {
       under={cable ? makeUpText(cable.makeUp) : ''}
       right={t('plannedOfFibers', { planned: row.planned, fibers: row.fibers })}
       rightUnder={
-        <Txt kind="small" ink="ink2">
+        <Text kind="small" ink="ink2">
           {t('fibersPlanned')}
-        </Txt>
+        </Text>
       }
     />
   );

@@ -14,8 +14,8 @@ import { ledgerList as t } from '@cordel/text/pages/ledger/LedgerList';
 import { useLedger, useSummary } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { Empty, Waiting } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { ClosureLine, FiberLine, SpliceLine, TrayLine } from './LedgerLines';
 import { type LedgerParams, type LedgerView, useLedgerParams } from './useLedgerParams';
 
@@ -44,7 +44,7 @@ export function LedgerList() {
         <Waiting
           error={query.error}
           retry={
-            <Press label={common('tryAgain')} look="next" onPress={() => void query.refetch()} />
+            <Button label={common('tryAgain')} look="next" onPress={() => void query.refetch()} />
           }
         />
       </View>
@@ -62,11 +62,11 @@ export function LedgerList() {
       }
       onEndReachedThreshold={0.6}
       ListHeaderComponent={
-        <Txt ink="ink2" style={{ paddingHorizontal: 16, paddingBottom: 6 }}>
+        <Text ink="ink2" style={{ paddingHorizontal: 16, paddingBottom: 6 }}>
           {params.view === 'redo'
             ? t('splicesToRedo', { splices: total })
             : shared(params.view, { count: total })}
-        </Txt>
+        </Text>
       }
     />
   );
@@ -79,7 +79,7 @@ export function LedgerList() {
           <Empty
             title={shared('nothingFound')}
             action={
-              <Press
+              <Button
                 label={shared('showAll')}
                 look="next"
                 onPress={() => set({ q: '', verdict: '', closure: '' })}

@@ -9,10 +9,10 @@ import { common } from '@cordel/text/pages/common';
 import { ledgerShared as shared } from '@cordel/text/pages/ledger/shared';
 import { useSummary } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { useKeys } from '@/ui/keys';
-import { FONTS, useInks } from '@/ui/theme';
+import { FONTS, useColors } from '@/ui/theme';
 import { useWide } from '@/ui/useWide';
 import { lossWords } from '@/ui/words';
 import { ExportSheet } from './ExportSheet';
@@ -49,7 +49,7 @@ const filtersOf = (view: LedgerView): { value: LedgerFilter; label: string }[] =
 
 /** Proof: fibers, trays, closures and splices against the limits, and what to redo. */
 export function LedgerPage() {
-  const inks = useInks();
+  const colors = useColors();
   const wide = useWide();
   const { params, go } = useLedgerParams();
   const list = (
@@ -60,20 +60,20 @@ export function LedgerPage() {
   );
   if (!wide) {
     return (
-      <View role="main" style={{ flex: 1, backgroundColor: inks.paper }}>
+      <View role="main" style={{ flex: 1, backgroundColor: colors.paper }}>
         {params.open ? <OpenRecord key={params.open} onClose={() => go({ open: '' })} /> : list}
       </View>
     );
   }
   return (
-    <View role="main" style={{ flex: 1, flexDirection: 'row', backgroundColor: inks.paper }}>
+    <View role="main" style={{ flex: 1, flexDirection: 'row', backgroundColor: colors.paper }}>
       {list}
-      <View style={{ width: '46%', maxWidth: 640, borderLeftWidth: 2, borderColor: inks.ink }}>
+      <View style={{ width: '46%', maxWidth: 640, borderLeftWidth: 2, borderColor: colors.ink }}>
         {params.open ? (
           <OpenRecord key={params.open} />
         ) : (
           <View style={{ padding: 24 }}>
-            <Txt ink="ink2">{t('chooseARowItsRecordOpens')}</Txt>
+            <Text ink="ink2">{t('chooseARowItsRecordOpens')}</Text>
           </View>
         )}
       </View>
@@ -97,32 +97,32 @@ function LedgerHead() {
     <View style={{ padding: 16, paddingBottom: 8, gap: 10 }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
         <View style={{ flex: 1 }}>
-          <Txt ink="ink2">{project.name}</Txt>
-          <Txt kind="title" heading={1}>
+          <Text ink="ink2">{project.name}</Text>
+          <Text kind="title" heading={1}>
             {t('ledger')}
-          </Txt>
+          </Text>
         </View>
-        <Press
+        <Button
           label={common('traces')}
           icon="pulse"
           onPress={() => router.push(`/p/${project.id}/ledger/findings` as never)}
         />
-        <Press label={shared('export')} icon="download" onPress={() => setExporting(true)}>
+        <Button label={shared('export')} icon="download" onPress={() => setExporting(true)}>
           <></>
-        </Press>
+        </Button>
       </View>
       {whole ? (
-        <Txt>
-          <Txt kind="strong">{shared('doneOfDue', { done: whole.done, due: whole.due })}</Txt>
+        <Text>
+          <Text kind="strong">{shared('doneOfDue', { done: whole.done, due: whole.due })}</Text>
           {t('splicedLoss', { loss: lossWords(whole) })}
-          <Txt kind="strong" ink={whole.redo > 0 ? 'accent' : 'green'}>
+          <Text kind="strong" ink={whole.redo > 0 ? 'accent' : 'green'}>
             {whole.redo > 0 ? t('redoToRedo', { redo: whole.redo }) : t('noneToRedo')}
-          </Txt>
-        </Txt>
+          </Text>
+        </Text>
       ) : null}
       <View role="tablist" style={{ flexDirection: 'row', gap: 4 }}>
         {VIEWS.map((view) => (
-          <Press
+          <Button
             key={view}
             role="tab"
             aria-selected={params.view === view && params.found === ''}
@@ -145,13 +145,13 @@ function LedgerHead() {
           role="group"
           aria-label={t('filterAndSort')}
         >
-          <Press
+          <Button
             label={t('orderSortLabels', { sortLabels: SORT_LABELS[params.sort] })}
             icon="sort"
             onPress={nextSort}
           />
           {closure ? (
-            <Press
+            <Button
               label={t('atName', { name: closure.name })}
               icon="close"
               look="dark"
@@ -161,7 +161,7 @@ function LedgerHead() {
           {params.view === 'redo'
             ? null
             : filtersOf(params.view).map(({ value, label }) => (
-                <Press
+                <Button
                   key={value}
                   label={label}
                   look={params.verdict === value ? 'dark' : 'plain'}
@@ -179,7 +179,7 @@ function LedgerHead() {
 /** The search line; it asks once typing has paused. */
 function Search() {
   const { params, set } = useLedgerParams();
-  const inks = useInks();
+  const colors = useColors();
   const [text, setText] = useState(params.q);
   const field = useRef<TextInput>(null);
   useEffect(() => {
@@ -205,18 +205,18 @@ function Search() {
         gap: 8,
         paddingLeft: 12,
         minHeight: 52,
-        backgroundColor: inks.leaf,
+        backgroundColor: colors.leaf,
         borderWidth: 2,
-        borderColor: inks.ink,
+        borderColor: colors.ink,
       }}
     >
-      <Icon source="magnify" size={24} color={inks.ink2} />
+      <Icon source="magnify" size={24} color={colors.ink2} />
       <TextInput
         ref={field}
         value={text}
         onChangeText={setText}
         placeholder={t('a100712BrownTray')}
-        placeholderTextColor={inks.ink2}
+        placeholderTextColor={colors.ink2}
         aria-label={t('search')}
         style={{
           flex: 1,
@@ -224,13 +224,13 @@ function Search() {
           minHeight: 48,
           fontFamily: FONTS.regular,
           fontSize: 16,
-          color: inks.ink,
+          color: colors.ink,
         }}
       />
       {text === '' ? null : (
-        <Press label={t('clear')} look="bare" icon="close" onPress={() => setText('')}>
+        <Button label={t('clear')} look="bare" icon="close" onPress={() => setText('')}>
           <></>
-        </Press>
+        </Button>
       )}
     </View>
   );

@@ -1,8 +1,8 @@
 import { ScrollView } from 'react-native';
 import { ledgerShared as t } from '@cordel/text/pages/ledger/shared';
 import { ClosureSheet } from '@/route/ClosureSheet';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { CableRecord } from './CableRecord';
 import { FiberRecord } from './FiberRecord';
 import { SpliceRecord } from './SpliceRecord';
@@ -16,7 +16,7 @@ export function OpenRecord({ onClose }: { onClose?: () => void }) {
   return (
     <ScrollView tabIndex={0} contentContainerStyle={{ padding: 16, gap: 14 }}>
       {onClose ? (
-        <Press
+        <Button
           label={t('backToTheList')}
           icon="arrow-left"
           look="bare"
@@ -30,7 +30,7 @@ export function OpenRecord({ onClose }: { onClose?: () => void }) {
       {kind === 'closure' ? <ClosureSheet closureId={first} /> : null}
       {kind === 'cable' ? <CableRecord cableId={first} /> : null}
       {['splice', 'fiber', 'tray', 'closure', 'cable'].includes(kind ?? '') ? null : (
-        <Txt>{t('thereIsNoSuchRecord')}</Txt>
+        <Text>{t('thereIsNoSuchRecord')}</Text>
       )}
     </ScrollView>
   );

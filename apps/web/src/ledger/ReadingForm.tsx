@@ -16,8 +16,8 @@ import { newReading, recordEvidence } from '@/bench/record';
 import { usePerson } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import { Choice, Field } from '@/ui/Field';
-import { Leaf } from '@/ui/Leaf';
-import { Press } from '@/ui/Press';
+import { Card } from '@/ui/Card';
+import { Button } from '@/ui/Button';
 import { formResolver } from '@/ui/formResolver';
 
 const KINDS = {
@@ -72,7 +72,7 @@ export function ReadingForm({ splice, standing }: { splice: Splice; standing: St
     resetField('loss');
   });
   return (
-    <Leaf style={{ gap: 12 }}>
+    <Card style={{ gap: 12 }}>
       <Controller
         control={control}
         name="nm"
@@ -114,7 +114,7 @@ export function ReadingForm({ splice, standing }: { splice: Splice; standing: St
         />
         <Field control={control as never} name="by" label={t('measuredBy')} />
       </View>
-      <Press label={shared('recordIt')} look="next" onPress={() => void save()} />
-    </Leaf>
+      <Button label={shared('recordIt')} look="next" onPress={() => void save()} />
+    </Card>
   );
 }

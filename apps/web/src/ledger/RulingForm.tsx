@@ -8,9 +8,9 @@ import { newRuling, recordEvidence } from '@/bench/record';
 import { usePerson } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import { Choice, Field } from '@/ui/Field';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { formResolver } from '@/ui/formResolver';
 
 const formSchema = z.object({
@@ -58,7 +58,7 @@ export function RulingForm({
     onDone();
   });
   return (
-    <Leaf style={{ gap: 12 }}>
+    <Card style={{ gap: 12 }}>
       {standsNow ? null : (
         <Controller
           control={control}
@@ -90,11 +90,11 @@ export function RulingForm({
       ) : null}
       <Field control={control} name="why" label={common('why')} multiline />
       <Field control={control} name="by" label={t('whoDecides')} />
-      <Press
+      <Button
         label={standsNow ? t('takeItBack') : shared('recordIt')}
         look="next"
         onPress={() => void save()}
       />
-    </Leaf>
+    </Card>
   );
 }

@@ -20,8 +20,8 @@ import { useSplice } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { FiberEye } from '@/ui/FiberEye';
 import { Notice, Waiting } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { STATE_INKS } from '@/ui/words';
 import { useClock } from '@/projects/useClock';
 import { EvidenceList } from './EvidenceList';
@@ -55,20 +55,20 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
   return (
     <View style={{ gap: 14 }}>
       <View>
-        <Txt ink="ink2">
+        <Text ink="ink2">
           {t('nameTraySlotMethod', {
             name: closure?.name ?? '',
             tray: splice.tray,
             slot: splice.slot,
             method: splice.method === 'mass' ? 'ribbon' : 'single',
           })}
-        </Txt>
-        <Txt kind="name" heading={level.title}>
+        </Text>
+        <Text kind="name" heading={level.title}>
           {shared('fiberToFiber', {
             fiberA: view.fiberName(splice.cableA, splice.fiberA),
             fiberB: view.fiberName(splice.cableB, splice.fiberB),
           })}
-        </Txt>
+        </Text>
       </View>
       {standing.retired ? (
         <Notice word={t('removed')} ink="accent">
@@ -92,10 +92,10 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
           .join(' ') || (state === 'open' ? t('nothingIsRecordedYet') : t('withinTheLimits'))}
       </Notice>
       <View style={{ gap: 2 }}>
-        <Txt kind="strong" heading={level.part}>
+        <Text kind="strong" heading={level.part}>
           {t('whatCounts')}
-        </Txt>
-        {standing.figures.length === 0 ? <Txt ink="ink2">{t('noFigureYet')}</Txt> : null}
+        </Text>
+        {standing.figures.length === 0 ? <Text ink="ink2">{t('noFigureYet')}</Text> : null}
         {standing.figures.map((figure) => (
           <View
             key={`${figure.grade} ${figure.wavelengthNm}`}
@@ -106,8 +106,8 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
               flexWrap: 'wrap',
             }}
           >
-            <Txt>{`${figure.grade}${figure.wavelengthNm ? t('atWavelengthNm', { wavelengthNm: figure.wavelengthNm }) : ''}`}</Txt>
-            <Txt kind="strong">{`${formatHalf(figure.half)} dB, ${figure.origin}`}</Txt>
+            <Text>{`${figure.grade}${figure.wavelengthNm ? t('atWavelengthNm', { wavelengthNm: figure.wavelengthNm }) : ''}`}</Text>
+            <Text kind="strong">{`${formatHalf(figure.half)} dB, ${figure.origin}`}</Text>
           </View>
         ))}
         {standing.directions.map(({ wavelengthNm, AB, BA }) => (
@@ -120,29 +120,29 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
               flexWrap: 'wrap',
             }}
           >
-            <Txt ink="ink2">{t('nmOneWay', { wavelengthNm })}</Txt>
-            <Txt ink="ink2">
+            <Text ink="ink2">{t('nmOneWay', { wavelengthNm })}</Text>
+            <Text ink="ink2">
               {t('aToBToA', {
                 aB: AB === null ? 'missing' : formatLoss(AB),
                 bA: BA === null ? 'missing' : formatLoss(BA),
               })}
-            </Txt>
+            </Text>
           </View>
         ))}
       </View>
       {standing.retired ? null : (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-          <Press
+          <Button
             label={t('addAMeasuredFigure')}
             look={adding === 'reading' ? 'dark' : 'plain'}
             onPress={() => setAdding(adding === 'reading' ? null : 'reading')}
           />
-          <Press
+          <Button
             label={standing.ruling ? t('takeTheDecisionBack') : t('acceptRedoSkipOrRemove')}
             look={adding === 'ruling' ? 'dark' : 'plain'}
             onPress={() => setAdding(adding === 'ruling' ? null : 'ruling')}
           />
-          <Press
+          <Button
             label={t('atTheBench')}
             onPress={() =>
               router.push(
@@ -170,11 +170,11 @@ function EndWords({ cable, fiber }: { cable: string; fiber: number }) {
     <View style={{ flex: 1, flexDirection: 'row', gap: 8, alignItems: 'center' }}>
       <FiberEye address={address} size={54} />
       <View style={{ flex: 1 }}>
-        <Txt kind="strong">{`${view.fiberName(cable, fiber)} ${colourText(address.fiber)}`}</Txt>
-        <Txt
+        <Text kind="strong">{`${view.fiberName(cable, fiber)} ${colourText(address.fiber)}`}</Text>
+        <Text
           kind="small"
           ink="ink2"
-        >{`${[unitText(address), t('position', { position: address.place.position }), address.fiber.letters].filter(Boolean).join(' · ')}`}</Txt>
+        >{`${[unitText(address), t('position', { position: address.place.position }), address.fiber.letters].filter(Boolean).join(' · ')}`}</Text>
       </View>
     </View>
   );
@@ -186,11 +186,11 @@ function Extra({ extra }: { extra: Record<string, string> }) {
   if (entries.length === 0) return null;
   return (
     <View>
-      <Txt kind="strong" heading={level.part}>
+      <Text kind="strong" heading={level.part}>
         {t('fromTheSpliceList')}
-      </Txt>
+      </Text>
       {entries.map(([title, value]) => (
-        <Txt key={title}>{`${title}: ${value}`}</Txt>
+        <Text key={title}>{`${title}: ${value}`}</Text>
       ))}
     </View>
   );

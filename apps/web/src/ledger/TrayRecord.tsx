@@ -2,8 +2,8 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { ledgerShared as t } from '@cordel/text/pages/ledger/shared';
 import { useProjectView } from '@/projects/context';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { ClosurePicture } from './ClosurePicture';
 import { useRecordLevel } from './useRecordLevel';
 
@@ -16,13 +16,13 @@ export function TrayRecord({ closureId, tray }: { closureId: string; tray: numbe
   return (
     <View style={{ gap: 12 }}>
       <View>
-        <Txt ink="ink2">{closure?.name}</Txt>
-        <Txt kind="name" heading={level.title}>
+        <Text ink="ink2">{closure?.name}</Text>
+        <Text kind="name" heading={level.title}>
           {t('tray', { tray })}
-        </Txt>
+        </Text>
       </View>
       <ClosurePicture closureId={closureId} only={tray} />
-      <Press
+      <Button
         label={t('itsSplices')}
         look="next"
         onPress={() =>

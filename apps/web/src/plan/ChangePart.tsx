@@ -1,21 +1,27 @@
 import { View } from 'react-native';
-import { type Placed, type Present, type WeighedPlan } from '@cordel/core';
+import { type Placed, type Present, type EvaluatedPlan } from '@cordel/core';
 import { obstacleText } from '@cordel/text/plan';
 import { changePart as t } from '@cordel/text/pages/plan/ChangePart';
 import { usePerson } from '@/data/storage';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { TextField } from '@/ui/TextField';
-import { Txt } from '@/ui/Txt';
+import { Text } from '@/ui/Text';
 import type { PlanHook } from './usePlan';
 
 /** How many splices of each kind are named before the rest is counted. */
 const SHOWN = 4;
 
 /** What the plan would change, before it changes anything, and the key that applies it. */
-export function ChangePart({ plan, weighed }: { plan: PlanHook; weighed: WeighedPlan<Present> }) {
-  const { change, errors, obstacles } = weighed;
+export function ChangePart({
+  plan,
+  evaluated,
+}: {
+  plan: PlanHook;
+  evaluated: EvaluatedPlan<Present>;
+}) {
+  const { change, errors, obstacles } = evaluated;
   const { added, moved, dropped, retired } = change;
   const count = added.length + moved.length + dropped.length + retired.length;
   const [person] = usePerson();
@@ -23,16 +29,16 @@ export function ChangePart({ plan, weighed }: { plan: PlanHook; weighed: Weighed
     retired.length > 0 && ((plan.draft?.retire ?? '').trim() === '' || person.trim() === '');
   const blocked = errors.length + obstacles.length > 0;
   return (
-    <Leaf style={{ gap: 10 }}>
-      <Txt kind="name" heading={2}>
+    <Card style={{ gap: 10 }}>
+      <Text kind="name" heading={2}>
         {t('whatItChanges')}
-      </Txt>
-      <Txt>
+      </Text>
+      <Text>
         {t('splicesPlannedOfThemHereAlready', {
-          splices: weighed.expanded.joints.length,
+          splices: evaluated.expanded.joints.length,
           kept: change.kept.length,
         })}
-      </Txt>
+      </Text>
       <Some word={t('adds')} list={added} />
       <Some word={t('moves')} list={moved.map(({ to }) => to)} />
       <Some word={t('drops')} list={dropped} />
@@ -46,35 +52,35 @@ export function ChangePart({ plan, weighed }: { plan: PlanHook; weighed: Weighed
           </Notice>
         ))}
       {obstacles.length > SHOWN ? (
-        <Txt>{t('andObstaclesMore', { obstacles: obstacles.length - SHOWN })}</Txt>
+        <Text>{t('andObstaclesMore', { obstacles: obstacles.length - SHOWN })}</Text>
       ) : null}
-      <CutAway plan={plan} weighed={weighed} />
+      <CutAway plan={plan} evaluated={evaluated} />
       {errors.length > 0 ? (
-        <Txt ink="accent">{t('linesToFixFirst', { lines: errors.length })}</Txt>
+        <Text ink="accent">{t('linesToFixFirst', { lines: errors.length })}</Text>
       ) : null}
       <Sending plan={plan} />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        <Press
+        <Button
           look="next"
           label={count === 0 ? t('saveThePlan') : t('applyChanges', { changes: count })}
           disabled={blocked || unsaid || !plan.edited || plan.sent.state === 'sending'}
           onPress={() => void plan.carryOut()}
         />
-        {plan.edited ? <Press label={t('backToThePlanAsIt')} onPress={plan.discard} /> : null}
+        {plan.edited ? <Button label={t('backToThePlanAsIt')} onPress={plan.discard} /> : null}
       </View>
-    </Leaf>
+    </Card>
   );
 }
 
 /** Asks before splices that are made are removed, and who says so and why. */
-function CutAway({ plan, weighed }: { plan: PlanHook; weighed: WeighedPlan<Present> }) {
+function CutAway({ plan, evaluated }: { plan: PlanHook; evaluated: EvaluatedPlan<Present> }) {
   const [person, setPerson] = usePerson();
-  const { change } = weighed;
+  const { change } = evaluated;
   const why = plan.draft?.retire ?? null;
   const waiting = change.refused.filter(({ cut }) => cut).length;
   if (why === null)
     return waiting === 0 ? null : (
-      <Press
+      <Button
         label={t('removeSplicesThatMade', {
           splices: waiting,
           waiting: waiting === 1 ? 'is' : 'are',
@@ -84,10 +90,10 @@ function CutAway({ plan, weighed }: { plan: PlanHook; weighed: WeighedPlan<Prese
       />
     );
   return (
-    <Leaf style={{ gap: 10 }}>
-      <Txt kind="strong">{t('splicesToBeRemoved', { splices: change.retired.length })}</Txt>
-      <Txt>{t('whatIsRecordedOfThemStays')}</Txt>
-      <Txt ink="accent">{t('ifLightIsOnThemAgree')}</Txt>
+    <Card style={{ gap: 10 }}>
+      <Text kind="strong">{t('splicesToBeRemoved', { splices: change.retired.length })}</Text>
+      <Text>{t('whatIsRecordedOfThemStays')}</Text>
+      <Text ink="accent">{t('ifLightIsOnThemAgree')}</Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
         <TextField
           label={t('whyTheyAreRemoved')}
@@ -97,8 +103,8 @@ function CutAway({ plan, weighed }: { plan: PlanHook; weighed: WeighedPlan<Prese
         />
         <TextField label={t('decidedBy')} value={person} onChange={setPerson} />
       </View>
-      <Press label={t('leaveThemAsTheyAre')} onPress={() => plan.change({ retire: null })} />
-    </Leaf>
+      <Button label={t('leaveThemAsTheyAre')} onPress={() => plan.change({ retire: null })} />
+    </Card>
   );
 }
 
@@ -116,10 +122,10 @@ function Some({ word, list }: { word: string; list: readonly Placed[] }) {
   );
   const rest = list.length - named.length;
   return (
-    <Txt>
-      <Txt kind="strong">{`${word} ${list.length}. `}</Txt>
+    <Text>
+      <Text kind="strong">{`${word} ${list.length}. `}</Text>
       {`${named.join('; ')}${rest > 0 ? t('andRestMore', { rest }) : ''}.`}
-    </Txt>
+    </Text>
   );
 }
 

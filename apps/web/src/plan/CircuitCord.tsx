@@ -7,9 +7,9 @@ import { circuitCord as t } from '@cordel/text/pages/plan/CircuitCord';
 import { common } from '@cordel/text/pages/common';
 import { useProjectView } from '@/projects/context';
 import { FiberEye } from '@/ui/FiberEye';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
-import { useInks } from '@/ui/theme';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
+import { useColors } from '@/ui/theme';
 
 /** One fiber on its way, and the splice that leads on from it, as the server tells it. */
 export interface CircuitLeg {
@@ -51,16 +51,16 @@ function Row({ cord, children }: { cord: React.ReactNode; children: React.ReactN
 }
 
 function Cord({ knot }: { knot?: boolean }) {
-  const inks = useInks();
+  const colors = useColors();
   return (
     <Svg width={28} height="100%" style={{ position: 'absolute', top: 0, bottom: 0 }} aria-hidden>
-      <Line x1={14} x2={14} y1={0} y2="100%" stroke={inks.ink} strokeWidth={5} />
+      <Line x1={14} x2={14} y1={0} y2="100%" stroke={colors.ink} strokeWidth={5} />
       <Line
         x1={14}
         x2={14}
         y1={0}
         y2="100%"
-        stroke={inks.wood}
+        stroke={colors.wood}
         strokeWidth={2}
         strokeDasharray="5 4"
       />
@@ -70,8 +70,8 @@ function Cord({ knot }: { knot?: boolean }) {
           y={16}
           width={20}
           height={16}
-          fill={inks.wood}
-          stroke={inks.ink}
+          fill={colors.wood}
+          stroke={colors.ink}
           strokeWidth={2}
         />
       ) : null}
@@ -80,9 +80,9 @@ function Cord({ knot }: { knot?: boolean }) {
 }
 
 const End = ({ words }: { words: string }) => (
-  <Txt ink="ink2" style={{ paddingLeft: 40 }}>
+  <Text ink="ink2" style={{ paddingLeft: 40 }}>
     {words}
-  </Txt>
+  </Text>
 );
 
 function InCable({ leg, here }: { leg: CircuitLeg; here: boolean }) {
@@ -93,15 +93,15 @@ function InCable({ leg, here }: { leg: CircuitLeg; here: boolean }) {
       <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
         {place ? <FiberEye address={place} size={48} /> : null}
         <View style={{ flex: 1 }}>
-          <Txt kind="strong">{`${fiberName(leg.cableId, leg.fiber)} ${place ? colourText(place.fiber) : ''}${here ? t('askedFor') : ''}`}</Txt>
-          <Txt ink="ink2">
+          <Text kind="strong">{`${fiberName(leg.cableId, leg.fiber)} ${place ? colourText(place.fiber) : ''}${here ? t('askedFor') : ''}`}</Text>
+          <Text ink="ink2">
             {[
               place ? unitText(place) : '',
               leg.length === null ? '' : formatDistance(leg.length, project.units.distance),
             ]
               .filter(Boolean)
               .join(' · ')}
-          </Txt>
+          </Text>
         </View>
       </View>
     </Row>
@@ -114,7 +114,7 @@ function Knot({ splice }: { splice: NonNullable<CircuitLeg['splice']> }) {
   const closure = closures.find((entry) => entry.id === splice.closureId);
   return (
     <Row cord={<Cord knot />}>
-      <Press
+      <Button
         style={{ justifyContent: 'space-between' }}
         onPress={() =>
           router.push(
@@ -122,9 +122,9 @@ function Knot({ splice }: { splice: NonNullable<CircuitLeg['splice']> }) {
           )
         }
       >
-        <Txt kind="strong">{closure?.name ?? common('closure')}</Txt>
-        <Txt ink="ink2">{t('traySlot', { tray: splice.tray, slot: splice.slot })}</Txt>
-      </Press>
+        <Text kind="strong">{closure?.name ?? common('closure')}</Text>
+        <Text ink="ink2">{t('traySlot', { tray: splice.tray, slot: splice.slot })}</Text>
+      </Button>
     </Row>
   );
 }

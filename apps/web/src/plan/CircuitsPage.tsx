@@ -14,8 +14,8 @@ import { api } from '@/data/api';
 import { useProjectView } from '@/projects/context';
 import { Empty, Notice, Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { useWide } from '@/ui/useWide';
 import { CablePick } from './CablePick';
 import { CircuitCord } from './CircuitCord';
@@ -125,10 +125,10 @@ function Problems() {
   const { problems } = found.data;
   return (
     <>
-      <Txt kind="name" heading={2}>
+      <Text kind="name" heading={2}>
         {problems.length === 0 ? t('allCircuitsRunStraight') : t('whatLooksWrong')}
-      </Txt>
-      <Txt ink="ink2">{t('shiftsAndFlipsAgainstTheNeighbours')}</Txt>
+      </Text>
+      <Text ink="ink2">{t('shiftsAndFlipsAgainstTheNeighbours')}</Text>
       {problems.slice(0, 100).map((problem) => {
         const closure = closures.find((entry) => entry.id === problem.closure);
         return (
@@ -137,7 +137,7 @@ function Problems() {
               {networkText(problem.message)}
             </Notice>
             {closure ? (
-              <Press
+              <Button
                 label={shared('planOfName', { name: closure.name })}
                 onPress={() => router.push(`/p/${project.id}/route/${closure.id}/plan` as never)}
               />
@@ -146,7 +146,7 @@ function Problems() {
         );
       })}
       {problems.length > 100 ? (
-        <Txt>{t('andProblemsMore', { problems: problems.length - 100 })}</Txt>
+        <Text>{t('andProblemsMore', { problems: problems.length - 100 })}</Text>
       ) : null}
     </>
   );

@@ -17,10 +17,10 @@ import { common } from '@cordel/text/pages/common';
 import { planShared as shared } from '@cordel/text/pages/plan/shared';
 import { lineBuilder as t } from '@cordel/text/pages/plan/LineBuilder';
 import { Choice } from '@/ui/Field';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { CablePick } from './CablePick';
 
 type CountedBy = 'unit' | 'fiber';
@@ -61,10 +61,10 @@ export function LineBuilder({ cables, onAdd }: LineBuilderProps) {
   const text = line && cableA && (verb !== 'splice' || cableB) ? printLine(line, cables) : null;
   const error = text === null ? null : (parsePlan(text, cables).errors[0]?.message ?? null);
   return (
-    <Leaf style={{ gap: 12 }}>
-      <Txt kind="name" heading={2}>
+    <Card style={{ gap: 12 }}>
+      <Text kind="name" heading={2}>
         {t('buildALine')}
-      </Txt>
+      </Text>
       <Choice
         label={t('what')}
         value={verb}
@@ -72,7 +72,7 @@ export function LineBuilder({ cables, onAdd }: LineBuilderProps) {
         onChange={(value) => setVerb(value)}
       />
       <CablePick label={common('cable')} value={a} cables={cables} onChange={setA} />
-      {cableA ? <Txt ink="ink2">{makeUpText(cableA.makeUp)}</Txt> : null}
+      {cableA ? <Text ink="ink2">{makeUpText(cableA.makeUp)}</Text> : null}
       {hasUnits ? (
         <Choice
           label={t('countedBy')}
@@ -87,7 +87,7 @@ export function LineBuilder({ cables, onAdd }: LineBuilderProps) {
       <View style={{ flexDirection: 'row', gap: 8, alignItems: 'flex-end' }}>
         <Count label={common('from')} value={from} onChange={setFrom} />
         <Count label={t('to')} value={to} onChange={setTo} />
-        <Press
+        <Button
           label={t('all')}
           disabled={!cableA}
           onPress={() => {
@@ -127,21 +127,21 @@ export function LineBuilder({ cables, onAdd }: LineBuilderProps) {
         </>
       ) : null}
       {text === null ? (
-        <Txt ink="ink2">{t('chooseTheCablesAndCountThe')}</Txt>
+        <Text ink="ink2">{t('chooseTheCablesAndCountThe')}</Text>
       ) : error ? (
         <Notice word={t('notYet')} ink="accent">
           {planMessageText(error)}
         </Notice>
       ) : (
-        <Txt kind="strong">{text}</Txt>
+        <Text kind="strong">{text}</Text>
       )}
-      <Press
+      <Button
         label={t('addTheLine')}
         look="next"
         disabled={text === null || error !== null}
         onPress={() => onAdd(text!)}
       />
-    </Leaf>
+    </Card>
   );
 }
 

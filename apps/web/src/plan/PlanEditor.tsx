@@ -6,7 +6,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { PlanError, Span } from '@cordel/core';
 import { planMessageText } from '@cordel/text/plan';
 import { planShared as t } from '@cordel/text/pages/plan/shared';
-import { FONTS, type Inks, useInks } from '@/ui/theme';
+import { FONTS, type Colors, useColors } from '@/ui/theme';
 
 /** Marks text that the page imported, so that it does not count as typed. */
 const brought = Annotation.define<boolean>();
@@ -21,7 +21,7 @@ interface PlanEditorProps {
 
 /** The lines of a plan, each error underlined at its place. */
 export function PlanEditor({ value, errors, goTo, onChange }: PlanEditorProps) {
-  const inks = useInks();
+  const colors = useColors();
   const holder = useRef<HTMLDivElement>(null);
   const [view, setView] = useState<EditorView | null>(null);
   const report = useRef(onChange);
@@ -45,7 +45,7 @@ export function PlanEditor({ value, errors, goTo, onChange }: PlanEditorProps) {
             const typed = !update.transactions.some((change) => change.annotation(brought));
             if (update.docChanged && typed) report.current(update.state.doc.toString());
           }),
-          looks(inks),
+          looks(colors),
         ],
       }),
     });
@@ -55,7 +55,7 @@ export function PlanEditor({ value, errors, goTo, onChange }: PlanEditorProps) {
       first.current = editor.state.doc.toString();
       editor.destroy();
     };
-  }, [inks]);
+  }, [colors]);
   // Text that was changed elsewhere, by the builder or another page, comes in.
   useEffect(() => {
     if (!view || view.state.doc.toString() === value) return;
@@ -94,39 +94,39 @@ function diagnosticOf(error: PlanError, view: EditorView): Diagnostic[] {
   return [{ from, to, severity: 'error', message: planMessageText(error.message) }];
 }
 
-const looks = (inks: Inks) =>
+const looks = (colors: Colors) =>
   EditorView.theme({
     '&': {
       fontSize: '17px',
-      color: inks.ink,
-      backgroundColor: inks.leaf,
-      border: `2px solid ${inks.ink}`,
+      color: colors.ink,
+      backgroundColor: colors.leaf,
+      border: `2px solid ${colors.ink}`,
     },
-    '&.cm-focused': { outline: `3px solid ${inks.accent}`, outlineOffset: '2px' },
+    '&.cm-focused': { outline: `3px solid ${colors.accent}`, outlineOffset: '2px' },
     '.cm-scroller': { fontFamily: FONTS.regular, lineHeight: '1.6', minHeight: '132px' },
-    '.cm-content': { caretColor: inks.ink, padding: '8px 0' },
-    '.cm-cursor': { borderLeftColor: inks.ink, borderLeftWidth: '2px' },
+    '.cm-content': { caretColor: colors.ink, padding: '8px 0' },
+    '.cm-cursor': { borderLeftColor: colors.ink, borderLeftWidth: '2px' },
     '.cm-gutters': {
-      backgroundColor: inks.paper,
-      color: inks.ink2,
-      borderRight: `1px solid ${inks.rule}`,
+      backgroundColor: colors.paper,
+      color: colors.ink2,
+      borderRight: `1px solid ${colors.rule}`,
       fontFamily: FONTS.regular,
     },
     '.cm-lintRange-error': {
       backgroundImage: 'none',
       textDecorationLine: 'underline',
       textDecorationStyle: 'wavy',
-      textDecorationColor: inks.accent,
+      textDecorationColor: colors.accent,
       textDecorationThickness: '2px',
       textUnderlineOffset: '4px',
     },
     '.cm-tooltip': {
-      backgroundColor: inks.leaf,
-      color: inks.ink,
-      border: `2px solid ${inks.ink}`,
+      backgroundColor: colors.leaf,
+      color: colors.ink,
+      border: `2px solid ${colors.ink}`,
       fontFamily: FONTS.regular,
     },
     '.cm-selectionBackground, &.cm-focused .cm-selectionBackground': {
-      backgroundColor: `${inks.wood} !important`,
+      backgroundColor: `${colors.wood} !important`,
     },
   });

@@ -7,11 +7,11 @@ import { PLAN_EXAMPLES } from '@cordel/text/pages/plan/examples';
 import { planPage as t } from '@cordel/text/pages/plan/PlanPage';
 import { planShared as shared } from '@cordel/text/pages/plan/shared';
 import { useProjectView } from '@/projects/context';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Notice, Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { useWide } from '@/ui/useWide';
 import { ChangePart } from './ChangePart';
 import { LineBuilder } from './LineBuilder';
@@ -31,17 +31,17 @@ export function PlanPage() {
       above={plan.closure?.name ?? project.name}
       back={`/p/${project.id}/route/${closureId}`}
     >
-      {plan.draft && plan.weighed && plan.closure ? (
+      {plan.draft && plan.evaluated && plan.closure ? (
         <View style={{ flexDirection: wide ? 'row' : 'column', gap: 24 }}>
           <View style={{ flex: wide ? 1 : undefined, gap: 14 }}>
             <Lines plan={plan} draft={plan.draft} />
           </View>
           <View style={{ flex: wide ? 1 : undefined, gap: 14 }}>
-            <ChangePart plan={plan} weighed={plan.weighed} />
+            <ChangePart plan={plan} evaluated={plan.evaluated} />
             <TrayPart
               plan={plan}
               draft={plan.draft}
-              weighed={plan.weighed}
+              evaluated={plan.evaluated}
               closure={plan.closure}
             />
           </View>
@@ -56,18 +56,18 @@ export function PlanPage() {
 function Lines({ plan, draft }: { plan: PlanHook; draft: PlanDraft }) {
   const [goTo, setGoTo] = useState<Span | null>(null);
   const [building, setBuilding] = useState(draft.text.trim() === '');
-  const { weighed } = plan;
+  const { evaluated } = plan;
   const add = (line: string) =>
     plan.change({ text: `${draft.text.trimEnd()}${draft.text.trim() === '' ? '' : '\n'}${line}` });
   return (
     <>
       <PlanEditor
         value={draft.text}
-        errors={weighed!.errors}
+        errors={evaluated!.errors}
         goTo={goTo}
         onChange={(text) => plan.change({ text })}
       />
-      {weighed!.errors.map((error) => (
+      {evaluated!.errors.map((error) => (
         <ErrorLine
           key={`${error.line} ${error.from} ${planMessageText(error.message)}`}
           error={error}
@@ -75,7 +75,7 @@ function Lines({ plan, draft }: { plan: PlanHook; draft: PlanDraft }) {
         />
       ))}
       <Unnamed plan={plan} onAdd={add} />
-      <Press
+      <Button
         label={building ? t('closeTheLineBuilder') : t('buildALine')}
         aria-expanded={building}
         icon="playlist-plus"
@@ -89,37 +89,37 @@ function Lines({ plan, draft }: { plan: PlanHook; draft: PlanDraft }) {
 
 function ErrorLine({ error, onPress }: { error: PlanError; onPress(): void }) {
   return (
-    <Press onPress={onPress} style={{ justifyContent: 'flex-start' }}>
-      <Txt style={{ flexShrink: 1 }}>
-        <Txt kind="strong" ink="accent">
+    <Button onPress={onPress} style={{ justifyContent: 'flex-start' }}>
+      <Text style={{ flexShrink: 1 }}>
+        <Text kind="strong" ink="accent">
           {t('line', { line: error.line + 1 })}
-        </Txt>
+        </Text>
         {planMessageText(error.message)}
-      </Txt>
-    </Press>
+      </Text>
+    </Button>
   );
 }
 
 /** Fibers that no line names, of the cables that the plan uses. */
 function Unnamed({ plan, onAdd }: { plan: PlanHook; onAdd(line: string): void }) {
-  const { expanded, parsed } = plan.weighed!;
+  const { expanded, parsed } = plan.evaluated!;
   const used = new Set(
     parsed.lines.flatMap((line) => [line.a.cable, ...(line.b ? [line.b.cable] : [])]),
   );
   const open = expanded.unnamed.filter(({ cable }) => used.has(cable));
   if (open.length === 0) return null;
   return (
-    <Leaf style={{ gap: 8 }}>
-      <Txt kind="strong">{t('notNamedYet')}</Txt>
-      <Txt ink="ink2">{t('spliceThemOrSayThroughDead')}</Txt>
+    <Card style={{ gap: 8 }}>
+      <Text kind="strong">{t('notNamedYet')}</Text>
+      <Text ink="ink2">{t('spliceThemOrSayThroughDead')}</Text>
       {open.map(({ cable, runs }) => {
         const name = /[\s",#]/.test(cable) ? `"${cable}"` : cable;
         return (
           <View key={cable} style={{ gap: 6 }}>
-            <Txt>{`${cable} ${wordsOf(runs)}`}</Txt>
+            <Text>{`${cable} ${wordsOf(runs)}`}</Text>
             <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
               {(['reserve', 'through'] as const).map((verb) => (
-                <Press
+                <Button
                   key={verb}
                   label={`${verb === 'reserve' ? shared('reserve') : shared('through')} ${cable} ${runs.length === 1 ? wordsOf(runs) : t('runs', { runs: runs.length })}`}
                   onPress={() => onAdd(`${verb} ${name} ${wordsOf(runs)}`)}
@@ -129,7 +129,7 @@ function Unnamed({ plan, onAdd }: { plan: PlanHook; onAdd(line: string): void })
           </View>
         );
       })}
-    </Leaf>
+    </Card>
   );
 }
 

@@ -3,9 +3,9 @@ import Svg, { Line, Rect } from 'react-native-svg';
 import type { Pin } from '@cordel/core';
 import { planShared as shared } from '@cordel/text/pages/plan/shared';
 import { trayMap as t } from '@cordel/text/pages/plan/TrayMap';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
-import { useInks } from '@/ui/theme';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
+import { useColors } from '@/ui/theme';
 import type { OnTray, TrayFill } from './traysOf';
 
 interface TrayMapProps {
@@ -23,14 +23,14 @@ export function TrayMap({ trays, pins, onPick }: TrayMapProps) {
       {filled.map((tray) => (
         <View key={tray.number} style={{ gap: 4 }}>
           <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
-            <Txt kind="strong">{shared('trayNumber', { number: tray.number })}</Txt>
-            <Txt>
+            <Text kind="strong">{shared('trayNumber', { number: tray.number })}</Text>
+            <Text>
               {t('usedOfPlacesKindPlaces', {
                 used: tray.used,
                 places: tray.places,
                 kind: tray.kind === 'mass' ? 'ribbon' : 'single',
               })}
-            </Txt>
+            </Text>
           </View>
           <Places tray={tray} />
           {tray.items.map((item) => {
@@ -45,22 +45,24 @@ export function TrayMap({ trays, pins, onPick }: TrayMapProps) {
               to: item.slots[1] > item.slots[0] ? t('toSlot', { slot: item.slots[1] }) : '',
             });
             return onPick ? (
-              <Press
+              <Button
                 key={`${item.cable} ${item.unit} ${item.slots[0]}`}
                 onPress={() => onPick(item)}
                 style={{ justifyContent: 'space-between' }}
               >
-                <Txt style={{ flexShrink: 1 }}>{words}</Txt>
-                <Txt ink="ink2">{`${where}${pinned ? ' · pinned' : ''}`}</Txt>
-              </Press>
+                <Text style={{ flexShrink: 1 }}>{words}</Text>
+                <Text ink="ink2">{`${where}${pinned ? ' · pinned' : ''}`}</Text>
+              </Button>
             ) : (
-              <Txt key={`${item.cable} ${item.unit} ${item.slots[0]}`}>{`${words}, ${where}`}</Txt>
+              <Text
+                key={`${item.cable} ${item.unit} ${item.slots[0]}`}
+              >{`${words}, ${where}`}</Text>
             );
           })}
         </View>
       ))}
       {empty.length > 0 ? (
-        <Txt ink="ink2">{t('emptyTrayEmpty', { empty: empty.join(', ') })}</Txt>
+        <Text ink="ink2">{t('emptyTrayEmpty', { empty: empty.join(', ') })}</Text>
       ) : null}
     </View>
   );
@@ -71,7 +73,7 @@ const HEIGHT = 26;
 
 /** The places of a tray as a comb: filled ones inked, each new tube begun with a tall stroke. */
 function Places({ tray }: { tray: TrayFill }) {
-  const inks = useInks();
+  const colors = useColors();
   const step = WIDTH / tray.places;
   const starts = new Set(tray.items.map((item) => item.slots[0]));
   const taken = new Set(
@@ -94,8 +96,8 @@ function Places({ tray }: { tray: TrayFill }) {
           y={6}
           width={step * 0.76}
           height={HEIGHT - 8}
-          fill={taken.has(index + 1) ? inks.ink : inks.leaf}
-          stroke={inks.ink}
+          fill={taken.has(index + 1) ? colors.ink : colors.leaf}
+          stroke={colors.ink}
           strokeWidth={1}
         />
       ))}
@@ -106,7 +108,7 @@ function Places({ tray }: { tray: TrayFill }) {
           x2={(slot - 1) * step + 1}
           y1={0}
           y2={HEIGHT}
-          stroke={inks.accent}
+          stroke={colors.accent}
           strokeWidth={3}
         />
       ))}

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import {
   type Closure,
   type Present,
-  type WeighedPlan,
+  type EvaluatedPlan,
   noRoomMessage,
   withTraysFor,
 } from '@cordel/core';
@@ -14,11 +14,11 @@ import { trayPart as t } from '@cordel/text/pages/plan/TrayPart';
 import { planShared as shared } from '@cordel/text/pages/plan/shared';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { Sheet } from '@/ui/Sheet';
-import { Txt } from '@/ui/Txt';
+import { Text } from '@/ui/Text';
 import { TrayMap } from './TrayMap';
 import { type OnTray, traysOf } from './traysOf';
 import type { PlanDraft, PlanHook } from './usePlan';
@@ -26,14 +26,14 @@ import type { PlanDraft, PlanHook } from './usePlan';
 interface TrayPartProps {
   plan: PlanHook;
   draft: PlanDraft;
-  weighed: WeighedPlan<Present>;
+  evaluated: EvaluatedPlan<Present>;
   closure: Closure;
 }
 
 /** What lies on each tray, why, and how near to the best that is. */
-export function TrayPart({ plan, draft, weighed, closure }: TrayPartProps) {
+export function TrayPart({ plan, draft, evaluated, closure }: TrayPartProps) {
   const [moving, setMoving] = useState<OnTray | null>(null);
-  const { layout } = weighed;
+  const { layout } = evaluated;
   const { project } = useProjectView();
   const router = useRouter();
   const trays = traysOf(layout.placed, closure.trays, plan.cables);
@@ -44,17 +44,17 @@ export function TrayPart({ plan, draft, weighed, closure }: TrayPartProps) {
     setMoving(null);
   };
   return (
-    <Leaf style={{ gap: 10 }}>
-      <Txt kind="name" heading={2}>
+    <Card style={{ gap: 10 }}>
+      <Text kind="name" heading={2}>
         {common('trays')}
-      </Txt>
-      <Txt>{nearness(weighed)}</Txt>
+      </Text>
+      <Text>{nearness(evaluated)}</Text>
       {layout.why
         .map((reason) => layoutReasonText(reason))
         .map((sentence) => (
-          <Txt key={sentence} ink="ink2">
+          <Text key={sentence} ink="ink2">
             {sentence}
-          </Txt>
+          </Text>
         ))}
       {layout.noRoom.map((missing) => {
         const all = withTraysFor(missing, closure.trays, project.trayCapacity);
@@ -65,12 +65,12 @@ export function TrayPart({ plan, draft, weighed, closure }: TrayPartProps) {
               {noRoomText(noRoomMessage(missing, closure.trays))}
             </Notice>
             {count === 0 ? (
-              <Press
+              <Button
                 label={t('changeTheTrays')}
                 onPress={() => router.push(`/p/${project.id}/kit/closures` as never)}
               />
             ) : (
-              <Press
+              <Button
                 label={t('addTraysFor', {
                   trays: count,
                   method: missing.method === 'mass' ? 'ribbons' : t('singleFibers'),
@@ -108,10 +108,10 @@ export function TrayPart({ plan, draft, weighed, closure }: TrayPartProps) {
         visible={moving !== null}
         onClose={() => setMoving(null)}
       >
-        <Txt>{t('onTrayMadeSplicesStayWhere', { tray: moving?.tray ?? '' })}</Txt>
+        <Text>{t('onTrayMadeSplicesStayWhere', { tray: moving?.tray ?? '' })}</Text>
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
           {closure.trays.map(({ number }) => (
-            <Press
+            <Button
               key={number}
               label={shared('trayNumber', { number })}
               look={number === moving?.tray ? 'dark' : 'plain'}
@@ -119,13 +119,13 @@ export function TrayPart({ plan, draft, weighed, closure }: TrayPartProps) {
             />
           ))}
         </View>
-        <Press label={t('letCordelChoose')} onPress={() => pinTo(moving!, null)} />
+        <Button label={t('letCordelChoose')} onPress={() => pinTo(moving!, null)} />
       </Sheet>
-    </Leaf>
+    </Card>
   );
 }
 
-function nearness({ layout, change }: WeighedPlan<Present>): string {
+function nearness({ layout, change }: EvaluatedPlan<Present>): string {
   if (layout.placed.length === 0) return t('nothingPlannedYet');
   if (layout.trays === 0) return change.moved.length === 0 ? t('allSplicesKeepTheirPlaces') : '';
   const splits = t('splitsOfTubesAndRibbonsNo', {

@@ -1,11 +1,11 @@
 import { expose } from 'comlink';
-import { type PlanTask, type Present, type WeighedPlan, weighPlan } from '@cordel/core';
+import { type PlanTask, type Present, type EvaluatedPlan, evaluatePlan } from '@cordel/core';
 
 /** Weighs plans off the page's own thread, so that typing stays smooth with thousands of fibers. */
 const planWeigher = {
-  weigh: (task: PlanTask<Present>): WeighedPlan<Present> => weighPlan(task),
+  evaluate: (task: PlanTask<Present>): EvaluatedPlan<Present> => evaluatePlan(task),
 };
 
-export type PlanWeigher = typeof planWeigher;
+export type PlanEvaluator = typeof planWeigher;
 
 expose(planWeigher);

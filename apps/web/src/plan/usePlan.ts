@@ -16,9 +16,9 @@ import { useWork } from '@/data/queries';
 import type { ClosureWork } from '@cordel/client';
 import { planShared as t } from '@cordel/text/pages/plan/shared';
 import { errorText } from '@cordel/text/record';
-import { personNow, useKept } from '@/data/storage';
+import { personNow, usePersisted } from '@/data/storage';
 import { type ProjectView, useProjectView } from '@/projects/context';
-import { useWeighed } from './useWeighed';
+import { useEvaluatedPlan } from './useEvaluatedPlan';
 
 /** A plan as it is being written: kept on the device with every key. */
 export interface PlanDraft {
@@ -49,7 +49,7 @@ export function usePlan(closureId: string) {
     queryFn: () =>
       answerOf(api.GET('/api/closures/{closureId}/plan', { params: { path: { closureId } } })),
   });
-  const [kept, keepDraft] = useKept(`cordel.plan.${closureId}`, '');
+  const [kept, keepDraft] = usePersisted(`cordel.plan.${closureId}`, '');
   const [sent, setSent] = useState<Sent>({ state: 'none' });
   const written = useMemo(() => readDraft(kept), [kept]);
   const draft = useMemo(
@@ -68,7 +68,7 @@ export function usePlan(closureId: string) {
     () => (draft && work.data ? taskOf(draft, work.data, view) : null),
     [draft, work.data, view],
   );
-  const weighed = useWeighed(task);
+  const evaluated = useEvaluatedPlan(task);
   const [trayError, setTrayError] = useState('');
   const addTrays = async (missing: NoRoom) => {
     const closure = work.data?.closure;
@@ -100,7 +100,7 @@ export function usePlan(closureId: string) {
         base,
         changeId: uuid(),
         retire:
-          retire === null || !weighed || weighed.change.retired.length === 0
+          retire === null || !evaluated || evaluated.change.retired.length === 0
             ? null
             : { by: personNow(), at: new Date().toISOString(), why: retire.trim() },
       },
@@ -126,7 +126,7 @@ export function usePlan(closureId: string) {
     edited: written !== null,
     change,
     discard: () => keepDraft(''),
-    weighed,
+    evaluated,
     carryOut,
     addTrays,
     trayError,

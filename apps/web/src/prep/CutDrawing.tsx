@@ -3,8 +3,8 @@ import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { type CutPlan, type LengthUnit, type Units, formatLength } from '@cordel/core';
 import { markText } from '@cordel/text/prep';
 import { prepShared as t } from '@cordel/text/pages/prep/shared';
-import { Txt } from '@/ui/Txt';
-import { FONTS, useInks } from '@/ui/theme';
+import { Text } from '@/ui/Text';
+import { FONTS, useColors } from '@/ui/theme';
 import { type MergedMark, mergedMarks } from './mergedMarks';
 
 const WIDTH = 360;
@@ -17,7 +17,7 @@ const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
 
 /** A cut cable to scale: the tape above it, each mark with the letter by which the list names it. */
 export function CutDrawing({ plan, units }: { plan: CutPlan; units: Units }) {
-  const inks = useInks();
+  const colors = useColors();
   const unit = units.length;
   const express = plan.zero === 'firstRingCut';
   const last = Math.max(plan.opening, ...plan.marks.map((mark) => mark.at));
@@ -49,20 +49,20 @@ export function CutDrawing({ plan, units }: { plan: CutPlan; units: Units }) {
         >
           <Tape x={x} last={last} unit={unit} />
           {express ? (
-            <Rect x={0} y={axis - SHEATH / 2} width={x(0)} height={SHEATH} fill={inks.ink} />
+            <Rect x={0} y={axis - SHEATH / 2} width={x(0)} height={SHEATH} fill={colors.ink} />
           ) : null}
           <Rect
             x={x(plan.opening)}
             y={axis - SHEATH / 2}
             width={WIDTH - x(plan.opening)}
             height={SHEATH}
-            fill={inks.ink}
+            fill={colors.ink}
           />
           {[-6, 0, 6].map((offset) => (
             <Path
               key={offset}
               d={`M ${express ? x(0) : x(0)} ${axis + offset} L ${x(plan.opening)} ${axis + offset}`}
-              stroke={inks.ink}
+              stroke={colors.ink}
               strokeWidth={2}
               strokeDasharray={express ? undefined : '10 3'}
             />
@@ -81,15 +81,15 @@ export function CutDrawing({ plan, units }: { plan: CutPlan; units: Units }) {
       </View>
       {letters.map(({ mark, letter }) => (
         <View key={letter} style={{ flexDirection: 'row', gap: 10, alignItems: 'baseline' }}>
-          <Txt kind="strong" style={{ width: 22, flexShrink: 0 }}>
+          <Text kind="strong" style={{ width: 22, flexShrink: 0 }}>
             {letter}
-          </Txt>
-          <Txt kind="name" style={{ width: 104, flexShrink: 0 }}>
+          </Text>
+          <Text kind="name" style={{ width: 104, flexShrink: 0 }}>
             {formatLength(mark.at, unit, mark.round)}
-          </Txt>
-          <Txt style={{ flexShrink: 1 }}>
+          </Text>
+          <Text style={{ flexShrink: 1 }}>
             {mark.messages.map((message) => markText(message, units)).join('; ')}
-          </Txt>
+          </Text>
         </View>
       ))}
     </View>
@@ -118,7 +118,7 @@ function Mark({
   level: number;
   cut: boolean;
 }) {
-  const inks = useInks();
+  const colors = useColors();
   const bottom = axis + 34 + level * 15;
   return (
     <>
@@ -127,7 +127,7 @@ function Mark({
         x2={x}
         y1={axis - 20}
         y2={bottom - 10}
-        stroke={cut ? inks.accent : inks.ink}
+        stroke={cut ? colors.accent : colors.ink}
         strokeWidth={cut ? 3 : 1.5}
         strokeDasharray={cut ? undefined : '4 3'}
       />
@@ -136,7 +136,7 @@ function Mark({
         y={bottom + 4}
         fontSize={14}
         fontFamily={FONTS.bold}
-        fill={inks.ink}
+        fill={colors.ink}
         textAnchor="middle"
       >
         {letter}
@@ -147,12 +147,12 @@ function Mark({
 
 /** The tape: five figures from zero to the last mark. */
 function Tape({ x, last, unit }: { x: (at: number) => number; last: number; unit: LengthUnit }) {
-  const inks = useInks();
+  const colors = useColors();
   const step = niceStep(last / 4, unit);
   const ticks = Array.from({ length: Math.floor(last / step) + 1 }, (_, index) => index * step);
   return (
     <>
-      <Line x1={x(0)} x2={x(last)} y1={TOP} y2={TOP} stroke={inks.ink} strokeWidth={2} />
+      <Line x1={x(0)} x2={x(last)} y1={TOP} y2={TOP} stroke={colors.ink} strokeWidth={2} />
       {ticks.map((at) => (
         <Line
           key={at}
@@ -160,7 +160,7 @@ function Tape({ x, last, unit }: { x: (at: number) => number; last: number; unit
           x2={x(at)}
           y1={TOP - 6}
           y2={TOP + 6}
-          stroke={inks.ink}
+          stroke={colors.ink}
           strokeWidth={2}
         />
       ))}
@@ -171,7 +171,7 @@ function Tape({ x, last, unit }: { x: (at: number) => number; last: number; unit
           y={TOP - 10}
           fontSize={12}
           fontFamily={FONTS.semi}
-          fill={inks.ink}
+          fill={colors.ink}
           textAnchor={index === 0 ? 'start' : 'middle'}
         >
           {formatLength(at, unit, 'near')}

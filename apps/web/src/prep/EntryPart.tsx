@@ -21,10 +21,10 @@ import { entryPart as t } from '@cordel/text/pages/prep/EntryPart';
 import { common } from '@cordel/text/pages/common';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { CutDrawing } from './CutDrawing';
 import { LengthField } from './LengthField';
 import { StepList } from './StepList';
@@ -48,13 +48,13 @@ export function EntryPart({ hook, opened, item }: EntryPartProps) {
   const [open, setOpen] = useState(plan === null || entry.diameter === null);
   const done = steps.filter((step) => entry.done.includes(step.key)).length;
   return (
-    <Leaf style={{ gap: 12 }}>
-      <Txt kind="name" heading={2}>
+    <Card style={{ gap: 12 }}>
+      <Text kind="name" heading={2}>
         {t('cableName', { name: cable.name })}
-      </Txt>
-      <Txt ink="ink2">{`${makeUpText(cable.makeUp)} · ${KINDS[entry.kind]}`}</Txt>
+      </Text>
+      <Text ink="ink2">{`${makeUpText(cable.makeUp)} · ${KINDS[entry.kind]}`}</Text>
       <Seal opened={opened} item={item} />
-      <Press
+      <Button
         label={
           open
             ? t('closeWhatIsKnownOf', { name: cable.name })
@@ -66,12 +66,12 @@ export function EntryPart({ hook, opened, item }: EntryPartProps) {
       {open ? <EntryForm hook={hook} opened={opened} item={item} /> : null}
       {plan ? (
         <>
-          <Txt kind="strong">
+          <Text kind="strong">
             {t('ofSheathComesOffTapeZero', {
               opening: formatLength(plan.opening, opened.unit),
               tapeZero: tapeZeroText(plan.zero),
             })}
-          </Txt>
+          </Text>
           {plan.whole.map((whole) => (
             <Notice key={whole.code} word={t('doNotCut')} ink="accent">
               {wholeText(whole)}
@@ -79,17 +79,17 @@ export function EntryPart({ hook, opened, item }: EntryPartProps) {
           ))}
           <CutDrawing plan={plan} units={units} />
           {plan.tails.map(({ code, length }) => (
-            <Txt key={code}>
+            <Text key={code}>
               {t('tailLength', {
                 tail: tailText(code),
                 length: formatLength(length, opened.unit, 'down'),
               })}
-            </Txt>
+            </Text>
           ))}
           {plan.tubing.map(({ code, count, length }) => (
-            <Txt
+            <Text
               key={code}
-            >{`${count} x ${formatLength(length, opened.unit)}: ${tubingText(code)}.`}</Txt>
+            >{`${count} x ${formatLength(length, opened.unit)}: ${tubingText(code)}.`}</Text>
           ))}
           {plan.checks.map((check) => (
             <Notice
@@ -100,7 +100,7 @@ export function EntryPart({ hook, opened, item }: EntryPartProps) {
               {prepCheckText(check.message, units)}
             </Notice>
           ))}
-          <Txt kind="strong">{t('stepsOfDone', { done, steps: steps.length })}</Txt>
+          <Text kind="strong">{t('stepsOfDone', { done, steps: steps.length })}</Text>
           <StepList
             steps={steps}
             done={entry.done}
@@ -110,9 +110,9 @@ export function EntryPart({ hook, opened, item }: EntryPartProps) {
           />
         </>
       ) : (
-        <Txt ink="ink2">{t('chooseTheHardwareForTheCut')}</Txt>
+        <Text ink="ink2">{t('chooseTheHardwareForTheCut')}</Text>
       )}
-    </Leaf>
+    </Card>
   );
 }
 
@@ -216,7 +216,7 @@ function EntryForm({ hook, opened, item }: EntryPartProps) {
         onChange={(armoured) => set({ armoured })}
       />
       <YesNo label={t('tracerWire')} value={entry.tracer} onChange={(tracer) => set({ tracer })} />
-      <Press
+      <Button
         label={t('takeOutOfThisClosure', { name: cable.name })}
         onPress={() => hook.change({ kind: 'remove', entryId: entry.id })}
       />

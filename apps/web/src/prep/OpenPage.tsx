@@ -4,11 +4,11 @@ import { openPage as t } from '@cordel/text/pages/prep/OpenPage';
 import { useWork } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Empty, Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { useWide } from '@/ui/useWide';
 import { EntryPart } from './EntryPart';
 import { LengthField } from './LengthField';
@@ -28,7 +28,7 @@ export function OpenPage() {
       title={t('openTheCables')}
       above={closure?.name ?? project.name}
       back={`/p/${project.id}/route/${closureId}`}
-      right={<Press label={t('print')} icon="printer-outline" onPress={() => window.print()} />}
+      right={<Button label={t('print')} icon="printer-outline" onPress={() => window.print()} />}
     >
       {opened ? (
         <>
@@ -60,7 +60,7 @@ function HardwarePart({ hook, opened }: { hook: AssemblyHook; opened: OpenedClos
   const chosen = opened.assembly.hardwareId ?? '';
   const trays = hook.closure?.trays.length ?? 0;
   return (
-    <Leaf style={{ gap: 10 }}>
+    <Card style={{ gap: 10 }}>
       <Choice
         label={t('hardware')}
         value={chosen}
@@ -69,7 +69,7 @@ function HardwarePart({ hook, opened }: { hook: AssemblyHook; opened: OpenedClos
           .map(({ id, name }) => ({ value: id, label: name }))}
         onChange={(hardwareId) => hook.change({ kind: 'hardware', hardwareId })}
       />
-      {opened.hardware ? <Txt ink="ink2">{opened.hardware.source}</Txt> : null}
+      {opened.hardware ? <Text ink="ink2">{opened.hardware.source}</Text> : null}
       {opened.hardware && trays > opened.hardware.trays.most ? (
         <Notice word={t('tooManyTrays')} ink="accent">
           {t('holdsTheClosureHasTakeLarger', {
@@ -86,7 +86,7 @@ function HardwarePart({ hook, opened }: { hook: AssemblyHook; opened: OpenedClos
         most={200_000}
         onChange={(reach) => hook.change({ kind: 'reach', reach })}
       />
-    </Leaf>
+    </Card>
   );
 }
 
@@ -117,10 +117,10 @@ function AddCable({
           {t('splicedInThisClosure', { missing: missing.map((cable) => cable.name).join(', ') })}
         </Notice>
       ) : null}
-      <Txt ink="ink2">{t('addACableThatEnters')}</Txt>
+      <Text ink="ink2">{t('addACableThatEnters')}</Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {sorted.map((cable) => (
-          <Press
+          <Button
             key={cable.id}
             label={t('addName', { name: cable.name })}
             look={used.has(cable.id) ? 'next' : 'plain'}

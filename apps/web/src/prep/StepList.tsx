@@ -2,8 +2,8 @@ import { View } from 'react-native';
 import type { PrepStep } from '@cordel/core';
 import { prepCautionText, prepStepText } from '@cordel/text/prep';
 import { useProjectView } from '@/projects/context';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 
 interface StepListProps {
   steps: readonly PrepStep[];
@@ -19,7 +19,7 @@ export function StepList({ steps, done, onTick }: StepListProps) {
       {steps.map((step, index) => {
         const ticked = done.includes(step.key);
         return (
-          <Press
+          <Button
             key={step.key}
             role="checkbox"
             aria-checked={ticked}
@@ -28,13 +28,13 @@ export function StepList({ steps, done, onTick }: StepListProps) {
             onPress={() => onTick(step.key, !ticked)}
           >
             <View style={{ flex: 1 }}>
-              <Txt>
-                <Txt kind="strong">{`${index + 1}. `}</Txt>
+              <Text>
+                <Text kind="strong">{`${index + 1}. `}</Text>
                 {prepStepText(step.message, units)}
-              </Txt>
-              {step.caution ? <Txt ink="accent">{prepCautionText(step.caution)}</Txt> : null}
+              </Text>
+              {step.caution ? <Text ink="accent">{prepCautionText(step.caution)}</Text> : null}
             </View>
-          </Press>
+          </Button>
         );
       })}
     </View>

@@ -1,8 +1,8 @@
 import { View } from 'react-native';
 import { type CableEntry, type MakeUp, fiberCount, unitSize } from '@cordel/core';
 import { prepShared as t } from '@cordel/text/pages/prep/shared';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 
 interface TubeWaysProps {
   makeUp: MakeUp;
@@ -24,10 +24,10 @@ export function TubeWays({ makeUp, tubes, onChange }: TubeWaysProps) {
   };
   return (
     <View style={{ gap: 6 }}>
-      <Txt ink="ink2">{t('tubesThatAreOpenedPressFor')}</Txt>
+      <Text ink="ink2">{t('tubesThatAreOpenedPressFor')}</Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {Array.from({ length: count }, (_, index) => index + 1).map((unit) => (
-          <Press
+          <Button
             key={unit}
             label={`${unit} ${WORDS[wayOf(unit)]}`}
             look={wayOf(unit) === 'whole' ? 'plain' : 'dark'}

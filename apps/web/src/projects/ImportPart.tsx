@@ -2,11 +2,11 @@ import { View } from 'react-native';
 import { importPart as t } from '@cordel/text/pages/projects/ImportPart';
 import { common } from '@cordel/text/pages/common';
 import { Grid } from '@/ui/Grid';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { Progress, byteWords, rowWords } from '@/ui/Progress';
-import { Txt } from '@/ui/Txt';
+import { Text } from '@/ui/Text';
 import type { ImportUnderWay, Importing } from './useProjectImport';
 
 /** Projects that are coming in: how far each is, and what was wrong with a file. */
@@ -19,8 +19,8 @@ export function ImportPart({
     <Grid gap={16}>
       {state.stage === 'sending' ? (
         <View aria-busy>
-          <Leaf style={{ gap: 8 }}>
-            <Txt kind="strong">{t('sendingName', { name: state.name })}</Txt>
+          <Card style={{ gap: 8 }}>
+            <Text kind="strong">{t('sendingName', { name: state.name })}</Text>
             <Progress
               label={t('sendingName', { name: state.name })}
               done={state.sent}
@@ -30,8 +30,8 @@ export function ImportPart({
                 ? t('bytesOfAll', { bytes: byteWords(state.sent), all: byteWords(state.size) })
                 : t('receivedTheServerIsCheckingIt')}
             </Progress>
-            <Press label={common('stop')} onPress={stopSending} />
-          </Leaf>
+            <Button label={common('stop')} onPress={stopSending} />
+          </Card>
         </View>
       ) : null}
       {underWay.map((one) => (
@@ -54,24 +54,24 @@ function ImportLeaf({ coming, onStop }: { coming: ImportUnderWay; onStop(): void
   const { name, stage, done, total, problem } = coming;
   if (stage === 'failed')
     return (
-      <Leaf style={{ gap: 8 }}>
+      <Card style={{ gap: 8 }}>
         <Notice word={common('notImported')} ink="accent" live>
           {`${name}: ${problem}`}
         </Notice>
-        <Press label={t('dismiss')} onPress={onStop} />
-      </Leaf>
+        <Button label={t('dismiss')} onPress={onStop} />
+      </Card>
     );
   return (
-    <Leaf style={{ gap: 8 }}>
-      <Txt kind="strong">{t('importingName', { name })}</Txt>
+    <Card style={{ gap: 8 }}>
+      <Text kind="strong">{t('importingName', { name })}</Text>
       {stage === 'writing' ? (
         <Progress label={t('importingName', { name })} done={done} total={total}>
           {rowWords(done, total)}
         </Progress>
       ) : (
-        <Txt>{t('stoppingImportedRowsAreBeing')}</Txt>
+        <Text>{t('stoppingImportedRowsAreBeing')}</Text>
       )}
-      <Press label={common('stop')} disabled={stage !== 'writing'} onPress={onStop} />
-    </Leaf>
+      <Button label={common('stop')} disabled={stage !== 'writing'} onPress={onStop} />
+    </Card>
   );
 }

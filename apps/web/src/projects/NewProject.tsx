@@ -15,7 +15,7 @@ import { outbox } from '@/data/client';
 import { useSchemes } from '@/data/queries';
 import { OutboxStrip } from '@/ui/OutboxStrip';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { formResolver } from '@/ui/formResolver';
 import { ProjectFields } from './ProjectFields';
 import {
@@ -63,7 +63,7 @@ export function NewProject() {
           setValue={setValue}
           schemes={schemes.data ?? BUILT_IN_SCHEMES}
         />
-        <Press label={t('makeTheProject')} look="next" onPress={() => void save()} />
+        <Button label={t('makeTheProject')} look="next" onPress={() => void save()} />
       </Page>
       <OutboxStrip />
     </View>

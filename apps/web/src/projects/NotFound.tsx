@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { projectsShared as t } from '@cordel/text/pages/projects/shared';
 import { Empty } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 
 export function NotFound() {
   const router = useRouter();
@@ -10,7 +10,9 @@ export function NotFound() {
     <Page title={t('nothingHere')}>
       <Empty
         title={t('thereIsNoSuchPage')}
-        action={<Press label={t('goToTheRoute')} look="next" onPress={() => router.replace('/')} />}
+        action={
+          <Button label={t('goToTheRoute')} look="next" onPress={() => router.replace('/')} />
+        }
       >
         {t('theAddressMayBeOldOr')}
       </Empty>

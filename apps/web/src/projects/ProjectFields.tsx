@@ -12,8 +12,8 @@ import { projectsShared as shared } from '@cordel/text/pages/projects/shared';
 import { common } from '@cordel/text/pages/common';
 import { Choice, Field } from '@/ui/Field';
 import { Grid } from '@/ui/Grid';
-import { Leaf } from '@/ui/Leaf';
-import { Txt } from '@/ui/Txt';
+import { Card } from '@/ui/Card';
+import { Text } from '@/ui/Text';
 import { UnitFields } from './UnitFields';
 import { type ProjectForm, type ReadProjectForm, limitsForm } from './projectForm';
 
@@ -54,9 +54,9 @@ export function ProjectFields({ control, setValue, schemes }: Props) {
                   ]}
                   onChange={(value) => field.onChange(value === 'practice')}
                 />
-                <Txt kind="small" ink="ink2">
+                <Text kind="small" ink="ink2">
                   {t('simulatorsWorkInPracticeProjects')}
-                </Txt>
+                </Text>
               </View>
             )}
           />
@@ -67,7 +67,7 @@ export function ProjectFields({ control, setValue, schemes }: Props) {
             options={schemes.map((scheme) => [scheme.id, scheme.name])}
           />
           <View style={{ gap: 8 }}>
-            <Txt ink="ink2">{t('placesOfATrayWhereA')}</Txt>
+            <Text ink="ink2">{t('placesOfATrayWhereA')}</Text>
             <View style={{ flexDirection: 'row', gap: 12 }}>
               <Field
                 control={loose}
@@ -135,7 +135,7 @@ function BudgetFields({ control }: Pick<Props, 'control'>) {
     unit: string,
   ) => (
     <View key={name} style={{ gap: 4 }}>
-      <Txt>{label}</Txt>
+      <Text>{label}</Text>
       <View style={{ flexDirection: 'row', gap: 12 }}>
         <Field control={loose} name={`${name}.usual`} label={t('usual')} unit={unit} numeric />
         <Field control={loose} name={`${name}.spread`} label={t('spread')} unit={unit} numeric />
@@ -145,10 +145,10 @@ function BudgetFields({ control }: Pick<Props, 'control'>) {
   );
   return (
     <View style={{ gap: 16 }}>
-      <Txt kind="name" heading={2}>
+      <Text kind="name" heading={2}>
         {t('lossBudget')}
-      </Txt>
-      <Leaf style={{ gap: 12 }}>
+      </Text>
+      <Card style={{ gap: 12 }}>
         {fields.map(({ wavelengthNm }, index) =>
           row(`budget.glass.${index}`, t('fiberAttenuationAtNm', { wavelengthNm }), 'dB/km'),
         )}
@@ -170,7 +170,7 @@ function BudgetFields({ control }: Pick<Props, 'control'>) {
             numeric
           />
         </View>
-      </Leaf>
+      </Card>
     </View>
   );
 }
@@ -180,9 +180,9 @@ function PracticeFields({ control }: Pick<Props, 'control'>) {
   const loose = control as unknown as Control<ProjectForm>;
   return (
     <View style={{ gap: 16 }}>
-      <Txt kind="name" heading={2}>
+      <Text kind="name" heading={2}>
         {t('practice')}
-      </Txt>
+      </Text>
       <Pick
         control={control}
         name="practice.tubeTool"
@@ -265,7 +265,7 @@ function PracticeFields({ control }: Pick<Props, 'control'>) {
 function ArcFields({ control }: Pick<Props, 'control'>) {
   const loose = control as unknown as Control<ProjectForm>;
   return (
-    <Leaf style={{ gap: 12 }}>
+    <Card style={{ gap: 12 }}>
       <Pick
         control={control}
         name="practice.arc.when"
@@ -299,7 +299,7 @@ function ArcFields({ control }: Pick<Props, 'control'>) {
           numeric
         />
       </View>
-    </Leaf>
+    </Card>
   );
 }
 
@@ -312,9 +312,9 @@ function LimitFields({ control, setValue }: Omit<Props, 'schemes'>) {
   };
   return (
     <View style={{ gap: 16 }}>
-      <Txt kind="name" heading={2}>
+      <Text kind="name" heading={2}>
         {t('limits')}
-      </Txt>
+      </Text>
       <Choice
         label={t('startFrom')}
         value={name}
@@ -335,11 +335,11 @@ function LimitFields({ control, setValue }: Omit<Props, 'schemes'>) {
           />
         )}
       />
-      <Leaf style={{ gap: 12 }}>
-        <Txt ink="ink2">{t('maximumLossOfOneSpliceIn')}</Txt>
+      <Card style={{ gap: 12 }}>
+        <Text ink="ink2">{t('maximumLossOfOneSpliceIn')}</Text>
         {GRADES.map((grade) => (
           <View key={grade} style={{ gap: 4 }}>
-            <Txt>{GRADE_LABELS[grade]}</Txt>
+            <Text>{GRADE_LABELS[grade]}</Text>
             <View style={{ flexDirection: 'row', gap: 12 }}>
               <Field
                 control={loose}
@@ -358,9 +358,9 @@ function LimitFields({ control, setValue }: Omit<Props, 'schemes'>) {
             </View>
           </View>
         ))}
-      </Leaf>
-      <Leaf style={{ gap: 12 }}>
-        <Txt ink="ink2">{t('maximumAverageInDbEmptyFor')}</Txt>
+      </Card>
+      <Card style={{ gap: 12 }}>
+        <Text ink="ink2">{t('maximumAverageInDbEmptyFor')}</Text>
         <View style={{ flexDirection: 'row', gap: 12, flexWrap: 'wrap' }}>
           <Field control={loose} name="limits.mean.fiber" label={t('aFiber')} unit="dB" numeric />
           <Field control={loose} name="limits.mean.tray" label={t('aTray')} unit="dB" numeric />
@@ -372,7 +372,7 @@ function LimitFields({ control, setValue }: Omit<Props, 'schemes'>) {
             numeric
           />
         </View>
-      </Leaf>
+      </Card>
       <View style={{ flexDirection: 'row', gap: 12, flexWrap: 'wrap' }}>
         <Field control={loose} name="limits.maxTries" label={t('maximumAttempts')} numeric />
         <Field

@@ -5,7 +5,7 @@ import { common } from '@cordel/text/pages/common';
 import { useChanges } from '@/data/changes';
 import { useProject } from '@/data/queries';
 import { keep } from '@/data/storage';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { Shell } from '@/ui/Shell';
 import { Waiting } from '@/ui/Notice';
 import { ProjectContext, viewOf } from './context';
@@ -25,8 +25,8 @@ export function ProjectFrame({ projectId, children }: { projectId: string; child
   if (!view) {
     const retry = (
       <View style={{ flexDirection: 'row', gap: 8 }}>
-        <Press label={common('tryAgain')} look="next" onPress={() => void project.refetch()} />
-        <Press label={common('allProjects')} onPress={() => router.replace('/projects')} />
+        <Button label={common('tryAgain')} look="next" onPress={() => void project.refetch()} />
+        <Button label={common('allProjects')} onPress={() => router.replace('/projects')} />
       </View>
     );
     return (

@@ -14,12 +14,12 @@ import { useRemoval } from '@/removal/useRemoval';
 import { Grid } from '@/ui/Grid';
 import { ImportPart } from './ImportPart';
 import { useProjectImport } from './useProjectImport';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Empty, Waiting } from '@/ui/Notice';
 import { OutboxStrip } from '@/ui/OutboxStrip';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 
 /** All projects, with the ways to get another one. */
 export function ProjectList() {
@@ -35,7 +35,7 @@ export function ProjectList() {
           <Waiting
             error={projects.error}
             retry={
-              <Press
+              <Button
                 label={common('tryAgain')}
                 look="next"
                 onPress={() => void projects.refetch()}
@@ -53,21 +53,21 @@ export function ProjectList() {
             .map((project) => (
               <View key={project.id} style={{ gap: 4 }}>
                 <Pressable role="button" onPress={() => router.push(`/p/${project.id}/route`)}>
-                  <Leaf hung>
-                    <Txt kind="name">{project.name}</Txt>
+                  <Card hung>
+                    <Text kind="name">{project.name}</Text>
                     {project.practiceOnly ? (
-                      <Txt kind="strong" ink="accent">
+                      <Text kind="strong" ink="accent">
                         {shared('practiceOnly')}
-                      </Txt>
+                      </Text>
                     ) : null}
-                    <Txt ink="ink2">
+                    <Text ink="ink2">
                       {t('nameGradeDecidesLimit', {
                         name: project.limits.name,
                         grade: project.limits.grade,
                         limit: limitWords(project.limits.splice[project.limits.grade].single),
                       })}
-                    </Txt>
-                  </Leaf>
+                    </Text>
+                  </Card>
                 </Pressable>
                 {managing ? (
                   <RemoveKeys removal={removal} item={removableProject(project)} />
@@ -77,19 +77,19 @@ export function ProjectList() {
         </Grid>
         <ImportPart coming={coming} />
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
-          <Press
+          <Button
             label={shared('newProject')}
             look="next"
             onPress={() => router.push('/projects/new')}
           />
-          <Press
+          <Button
             label={t('importAProject')}
             icon="upload"
             disabled={coming.state.stage === 'sending'}
             onPress={() => void coming.start()}
           />
           {projects.data?.length ? (
-            <Press
+            <Button
               label={managing ? t('doneWithDeleting') : t('deleteOrArchive')}
               aria-expanded={managing}
               onPress={() => setManaging(!managing)}

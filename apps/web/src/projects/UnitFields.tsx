@@ -16,10 +16,10 @@ import {
 import { unitFields as t } from '@cordel/text/pages/projects/UnitFields';
 import { common } from '@cordel/text/pages/common';
 import { Choice } from '@/ui/Field';
-import { Leaf } from '@/ui/Leaf';
-import { Press } from '@/ui/Press';
+import { Card } from '@/ui/Card';
+import { Button } from '@/ui/Button';
 import { Select } from '@/ui/Select';
-import { Txt } from '@/ui/Txt';
+import { Text } from '@/ui/Text';
 import type { ProjectForm, ReadProjectForm } from './projectForm';
 
 const PRESETS = { metric: METRIC, us: US_CUSTOMARY } as const;
@@ -66,18 +66,18 @@ export function UnitFields({
           field.onChange({ ...units, ...PRESETS[value as keyof typeof PRESETS] })
         }
       />
-      <Txt ink="ink2">
+      <Text ink="ink2">
         {t('cleaveLengthsStayInMmAny', {
           units: CHOICES.map(({ key }) => units[key]).join(', '),
         })}
-      </Txt>
-      <Press
+      </Text>
+      <Button
         label={open ? t('hideTheSingleUnits') : t('chooseSingleUnits')}
         aria-expanded={open}
         onPress={() => setOpen(!open)}
       />
       {open ? (
-        <Leaf style={{ gap: 12 }}>
+        <Card style={{ gap: 12 }}>
           {CHOICES.map(({ key, label, options }) => (
             <Choice<string>
               key={key}
@@ -87,10 +87,10 @@ export function UnitFields({
               onChange={(value) => field.onChange({ ...units, [key]: value })}
             />
           ))}
-        </Leaf>
+        </Card>
       ) : null}
       <View style={{ gap: 6 }}>
-        <Txt ink="ink2">{t('timeZoneOfTheWork')}</Txt>
+        <Text ink="ink2">{t('timeZoneOfTheWork')}</Text>
         <Select
           label={t('timeZoneOfTheWork')}
           value={units.timeZone}

@@ -3,8 +3,8 @@ import { View } from 'react-native';
 import { common } from '@cordel/text/pages/common';
 import { waysToBegin as t } from '@cordel/text/pages/projects/WaysToBegin';
 import { Empty } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { useProjectView } from './context';
 
 const WAYS = [
@@ -18,7 +18,11 @@ const WAYS = [
     label: t('typeCablesAndClosures'),
     says: t('oneAfterTheOtherThenPlan'),
   },
-  { to: 'ground', label: common('importARoute'), says: t('geojsonClosuresWithTheirDistances') },
+  {
+    to: 'route-import',
+    label: common('importARoute'),
+    says: t('geojsonClosuresWithTheirDistances'),
+  },
   { to: 'cable-list', label: t('importCables'), says: t('csvOrXlsx') },
 ] as const;
 
@@ -32,18 +36,18 @@ export function WaysToBegin() {
       action={
         <View style={{ gap: 10, alignSelf: 'stretch', maxWidth: 620 }}>
           {WAYS.map(({ to, label, says }, index) => (
-            <Press
+            <Button
               key={to}
               look={index === 0 ? 'next' : 'plain'}
               onPress={() => router.push(`/p/${project.id}/kit/${to}` as never)}
             >
               <View style={{ flex: 1, paddingVertical: 8 }}>
-                <Txt kind="strong" ink={index === 0 ? 'onAccent' : 'ink'}>
+                <Text kind="strong" ink={index === 0 ? 'onAccent' : 'ink'}>
                   {label}
-                </Txt>
-                <Txt ink={index === 0 ? 'onAccent' : 'ink2'}>{says}</Txt>
+                </Text>
+                <Text ink={index === 0 ? 'onAccent' : 'ink2'}>{says}</Text>
               </View>
-            </Press>
+            </Button>
           ))}
         </View>
       }

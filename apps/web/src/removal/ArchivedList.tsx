@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { removalShared as t } from '@cordel/text/pages/removal/shared';
-import { Leaf } from '@/ui/Leaf';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Card } from '@/ui/Card';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import type { Removable, Removal } from './useRemoval';
 
 /** Records that are out of the way, each with the way back. Nothing where there is none. */
@@ -18,7 +18,7 @@ export function ArchivedList({
   if (items.length === 0) return null;
   return (
     <View style={{ gap: 8 }}>
-      <Press
+      <Button
         label={open ? t('hideTheArchive') : t('archiveItems', { items: items.length })}
         icon="archive-outline"
         aria-expanded={open}
@@ -26,20 +26,20 @@ export function ArchivedList({
       />
       {open
         ? items.map((item) => (
-            <Leaf key={item.id} style={{ gap: 8 }}>
-              <Txt kind="name">{item.name}</Txt>
+            <Card key={item.id} style={{ gap: 8 }}>
+              <Text kind="name">{item.name}</Text>
               <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-                <Press
+                <Button
                   label={t('takeOutOfTheArchive', { name: item.name })}
                   onPress={() => removal.setArchived(item, false)}
                 />
-                <Press
+                <Button
                   label={t('deleteName', { name: item.name })}
                   icon="delete-outline"
                   onPress={() => void removal.remove(item)}
                 />
               </View>
-            </Leaf>
+            </Card>
           ))
         : null}
     </View>

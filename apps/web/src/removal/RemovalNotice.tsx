@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { removalNotice as t } from '@cordel/text/pages/removal/RemovalNotice';
 import { removalShared as shared } from '@cordel/text/pages/removal/shared';
 import { Notice } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import type { Removal } from './useRemoval';
 
 const HOW = {
@@ -20,7 +20,7 @@ export function RemovalNotice({ removal }: { removal: Removal }) {
         <Notice word={t('nameStays', { name: problem.item.name })} ink="accent" live>
           {problem.message}
         </Notice>
-        <Press
+        <Button
           label={shared('archiveName', { name: problem.item.name })}
           icon="archive-outline"
           look="next"
@@ -34,7 +34,7 @@ export function RemovalNotice({ removal }: { removal: Removal }) {
       <Notice word={`${done.item.name}:`} live>
         {HOW[done.how]}
       </Notice>
-      <Press label={t('undoName', { name: done.item.name })} icon="undo" onPress={done.undo} />
+      <Button label={t('undoName', { name: done.item.name })} icon="undo" onPress={done.undo} />
     </View>
   );
 }

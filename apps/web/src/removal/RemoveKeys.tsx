@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { removalShared as t } from '@cordel/text/pages/removal/shared';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import type { Removable, Removal } from './useRemoval';
 
 interface RemoveKeysProps {
@@ -14,7 +14,7 @@ interface RemoveKeysProps {
 export function RemoveKeys({ removal, item, onGone }: RemoveKeysProps) {
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-      <Press
+      <Button
         label={t('deleteName', { name: item.name })}
         icon="delete-outline"
         onPress={() => {
@@ -22,7 +22,7 @@ export function RemoveKeys({ removal, item, onGone }: RemoveKeysProps) {
           onGone?.();
         }}
       />
-      <Press
+      <Button
         label={t('archiveName', { name: item.name })}
         icon="archive-outline"
         onPress={() => {

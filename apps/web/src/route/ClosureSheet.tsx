@@ -9,11 +9,11 @@ import { common } from '@cordel/text/pages/common';
 import { useLedger, useSummary } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { ClosurePicture } from '@/ledger/ClosurePicture';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Empty, Notice, Waiting } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { ClosureStages } from './ClosureStages';
-import { Txt } from '@/ui/Txt';
+import { Text } from '@/ui/Text';
 import { useWide } from '@/ui/useWide';
 import { groupWords, lossWords } from '@/ui/words';
 
@@ -30,21 +30,21 @@ export function ClosureSheet({ closureId, titled }: { closureId: string; titled?
     <View style={{ gap: 18 }}>
       <View style={{ gap: 6 }}>
         {titled ? null : (
-          <Txt kind="name" heading={2}>
+          <Text kind="name" heading={2}>
             {row.name}
-          </Txt>
+          </Text>
         )}
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 14 }}>
-          <Txt kind="strong" ink={said.ink}>
+          <Text kind="strong" ink={said.ink}>
             {said.words}
-          </Txt>
-          <Txt>{countWords(row)}</Txt>
-          <Txt ink="ink2">{lossWords(row)}</Txt>
-          <Txt ink="ink2">
+          </Text>
+          <Text>{countWords(row)}</Text>
+          <Text ink="ink2">{lossWords(row)}</Text>
+          <Text ink="ink2">
             {row.distance === null
               ? t('distanceNotSet')
               : t('atDistance', { distance: formatDistance(row.distance, project.units.distance) })}
-          </Txt>
+          </Text>
         </View>
         <ClosureStages row={row} words />
       </View>
@@ -89,8 +89,8 @@ function NextStep({ row }: { row: ClosureRow }) {
   if (row.total === 0)
     return (
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
-        <Press label={t('writeTheSplicePlan')} look="next" onPress={plan} />
-        <Press
+        <Button label={t('writeTheSplicePlan')} look="next" onPress={plan} />
+        <Button
           label={common('importASpliceList')}
           onPress={() => router.push(`/p/${project.id}/kit/import` as never)}
         />
@@ -101,45 +101,45 @@ function NextStep({ row }: { row: ClosureRow }) {
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
       {row.redo > 0 ? (
-        <Press
+        <Button
           look={spliced ? 'next' : 'plain'}
           label={t('openTheBenchForToRedo', { redo: row.redo })}
           onPress={() => bench('?mode=redo')}
         />
       ) : null}
       {spliced ? null : (
-        <Press
+        <Button
           look="next"
           label={row.done === 0 ? t('startSplicing') : t('goOnSplicing')}
           onPress={() => bench('')}
         />
       )}
       {row.spliced > 0 ? (
-        <Press
+        <Button
           look={spliced && row.redo === 0 && row.closing === 'done' ? 'next' : 'plain'}
           label={t('addMeasuredFigures')}
           onPress={() => bench('?mode=measure')}
         />
       ) : null}
       {row.done > 0 ? (
-        <Press
+        <Button
           label={common('traces')}
           onPress={() => router.push(`/p/${project.id}/ledger/findings` as never)}
         />
       ) : null}
       {row.done > 0 ? (
-        <Press
+        <Button
           look={spliced && row.redo === 0 && row.closing !== 'done' ? 'next' : 'plain'}
           label={row.closing === 'done' ? t('closedAndSigned') : t('closeIt')}
           onPress={() => router.push(`/p/${project.id}/route/${row.closureId}/close` as never)}
         />
       ) : null}
-      <Press label={t('splicePlanAndTrays')} onPress={plan} />
-      <Press
+      <Button label={t('splicePlanAndTrays')} onPress={plan} />
+      <Button
         label={t('openTheCables')}
         onPress={() => router.push(`/p/${project.id}/route/${row.closureId}/open` as never)}
       />
-      <Press
+      <Button
         label={t('allSplices')}
         onPress={() =>
           router.push(`/p/${project.id}/ledger?view=splices&closure=${row.closureId}` as never)
@@ -156,36 +156,36 @@ function RedoList({ closureId }: { closureId: string }) {
   const rows = redo.data?.pages.flatMap((page) => page.rows) ?? [];
   return (
     <View style={{ gap: 10 }}>
-      <Txt kind="name" heading={2}>
+      <Text kind="name" heading={2}>
         {t('redoInThisOrder')}
-      </Txt>
+      </Text>
       {rows.map((row) => {
         const place = address(row.cableA, row.fiberA);
         return (
-          <Leaf key={row.id} style={{ gap: 4 }}>
+          <Card key={row.id} style={{ gap: 4 }}>
             <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}>
-              <Txt kind="strong">
+              <Text kind="strong">
                 {t('fiberNameTraySlot', {
                   fiberName: fiberName(row.cableA, row.fiberA),
                   tray: row.tray,
                   slot: row.slot,
                 })}
-              </Txt>
-              <Txt kind="strong" ink="accent">
+              </Text>
+              <Text kind="strong" ink="accent">
                 {row.half === null ? t('noSplice') : `${formatHalf(row.half)} dB`}
-              </Txt>
+              </Text>
             </View>
-            <Txt ink="ink2">{addressParts(place).join(' · ')}</Txt>
+            <Text ink="ink2">{addressParts(place).join(' · ')}</Text>
             {row.reasons.map((reason) => (
-              <Txt key={reason.code}>{spliceReasonText(reason)}</Txt>
+              <Text key={reason.code}>{spliceReasonText(reason)}</Text>
             ))}
-            <Press
+            <Button
               label={t('itsRecord')}
               onPress={() =>
                 router.push(`/p/${project.id}/ledger?view=redo&open=splice.${row.id}` as never)
               }
             />
-          </Leaf>
+          </Card>
         );
       })}
     </View>

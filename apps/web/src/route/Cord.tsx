@@ -5,8 +5,8 @@ import { common } from '@cordel/text/pages/common';
 import { routeShared as t } from '@cordel/text/pages/route/shared';
 import { useProjectView } from '@/projects/context';
 import { ClosureStages } from './ClosureStages';
-import { Txt } from '@/ui/Txt';
-import { useInks } from '@/ui/theme';
+import { Text } from '@/ui/Text';
+import { useColors } from '@/ui/theme';
 import { groupWords } from '@/ui/words';
 
 /** From one leaf to the next on the wide cord, px. */
@@ -22,7 +22,7 @@ export function sagAt(x: number, width: number): number {
 
 /** The cord across a wide screen. */
 export function SaggingCord({ width }: { width: number }) {
-  const inks = useInks();
+  const colors = useColors();
   const path = `M 0 ${TOP} Q ${width / 2} ${TOP + 2 * SAG} ${width} ${TOP}`;
   return (
     <Svg
@@ -31,8 +31,8 @@ export function SaggingCord({ width }: { width: number }) {
       style={{ position: 'absolute', left: 0, top: 0 }}
       aria-hidden
     >
-      <Path d={path} stroke={inks.ink} strokeWidth={5} fill="none" />
-      <Path d={path} stroke={inks.wood} strokeWidth={2} strokeDasharray="7 5" fill="none" />
+      <Path d={path} stroke={colors.ink} strokeWidth={5} fill="none" />
+      <Path d={path} stroke={colors.wood} strokeWidth={2} strokeDasharray="7 5" fill="none" />
     </Svg>
   );
 }
@@ -47,16 +47,21 @@ interface HangingLeafProps {
 
 /** A closure's leaf on the wide cord. */
 export function HangingLeaf({ row, left, top, chosen, onPress }: HangingLeafProps) {
-  const inks = useInks();
+  const colors = useColors();
   const { project } = useProjectView();
   const said = groupWords(row);
-  const ink = chosen ? inks.leaf : inks.ink;
+  const ink = chosen ? colors.leaf : colors.ink;
   return (
     <View style={{ position: 'absolute', left, top: top - 12, width: LEAF_STEP - 16 }}>
       <View style={{ alignItems: 'center' }}>
         <Svg width={14} height={26} aria-hidden>
-          <Path d="M 1 1 H 13 L 11 25 H 3 Z" fill={inks.wood} stroke={inks.ink} strokeWidth={2} />
-          <Rect x={2} y={10} width={10} height={2.5} fill={inks.ink} />
+          <Path
+            d="M 1 1 H 13 L 11 25 H 3 Z"
+            fill={colors.wood}
+            stroke={colors.ink}
+            strokeWidth={2}
+          />
+          <Rect x={2} y={10} width={10} height={2.5} fill={colors.ink} />
         </Svg>
       </View>
       <Pressable
@@ -68,25 +73,25 @@ export function HangingLeaf({ row, left, top, chosen, onPress }: HangingLeafProp
           minHeight: 158,
           padding: 10,
           gap: 3,
-          backgroundColor: chosen ? inks.ink : inks.leaf,
+          backgroundColor: chosen ? colors.ink : colors.leaf,
           borderWidth: 2,
-          borderColor: inks.ink,
-          boxShadow: `4px 4px 0 ${inks.rule}`,
+          borderColor: colors.ink,
+          boxShadow: `4px 4px 0 ${colors.rule}`,
         }}
       >
-        <Txt kind="name" style={{ fontSize: 17, lineHeight: 21, color: ink }}>
+        <Text kind="name" style={{ fontSize: 17, lineHeight: 21, color: ink }}>
           {row.name}
-        </Txt>
-        <Txt kind="small" style={{ color: ink }}>
+        </Text>
+        <Text kind="small" style={{ color: ink }}>
           {`${row.distance === null ? common('noDistance') : formatDistance(row.distance, project.units.distance)}${row.branchOf ? ' · branch' : ''}`}
-        </Txt>
-        <Txt kind="strong" style={{ color: chosen ? inks.leaf : inks[said.ink] }}>
+        </Text>
+        <Text kind="strong" style={{ color: chosen ? colors.leaf : colors[said.ink] }}>
           {said.words}
-        </Txt>
-        <Txt style={{ color: ink }}>{t('doneOfDue', { done: row.done, due: row.due })}</Txt>
+        </Text>
+        <Text style={{ color: ink }}>{t('doneOfDue', { done: row.done, due: row.due })}</Text>
         <View
           style={{
-            backgroundColor: inks.leaf,
+            backgroundColor: colors.leaf,
             alignSelf: 'flex-start',
             // The light ground goes past the marks, so that all five stay in a row.
             ...(chosen ? { padding: 3, marginHorizontal: -3 } : {}),

@@ -5,10 +5,10 @@ import { type ClosureRow, formatDistance } from '@cordel/core';
 import { common } from '@cordel/text/pages/common';
 import { routeShared as t } from '@cordel/text/pages/route/shared';
 import { useProjectView } from '@/projects/context';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { ClosureStages } from './ClosureStages';
-import { Txt } from '@/ui/Txt';
-import { useInks } from '@/ui/theme';
+import { Text } from '@/ui/Text';
+import { useColors } from '@/ui/theme';
 import { groupWords, lossWords } from '@/ui/words';
 
 interface RouteLeafProps {
@@ -33,37 +33,37 @@ export function RouteLeaf({ row, parent, first, last }: RouteLeafProps) {
         style={{ flex: 1, paddingBottom: 14, marginLeft: branch ? 22 : 0 }}
         onPress={() => router.push(`/p/${project.id}/route/${row.closureId}` as never)}
       >
-        <Leaf hung style={{ gap: 4 }}>
+        <Card hung style={{ gap: 4 }}>
           <Row
-            left={<Txt kind="name">{row.name}</Txt>}
+            left={<Text kind="name">{row.name}</Text>}
             right={
-              <Txt ink="ink2">
+              <Text ink="ink2">
                 {row.distance === null
                   ? common('noDistance')
                   : formatDistance(row.distance, project.units.distance)}
-              </Txt>
+              </Text>
             }
           />
           {parent ? (
-            <Txt kind="small" ink="ink2">
+            <Text kind="small" ink="ink2">
               {t('branchFromParent', { parent })}
-            </Txt>
+            </Text>
           ) : null}
           <Row
             left={
-              <Txt kind="strong" ink={said.ink}>
+              <Text kind="strong" ink={said.ink}>
                 {said.words}
-              </Txt>
+              </Text>
             }
-            right={<Txt kind="strong">{t('doneOfDue', { done: row.done, due: row.due })}</Txt>}
+            right={<Text kind="strong">{t('doneOfDue', { done: row.done, due: row.due })}</Text>}
           />
           <View style={{ gap: 4, paddingTop: 2 }}>
             <ClosureStages row={row} />
-            <Txt kind="small" ink="ink2">
+            <Text kind="small" ink="ink2">
               {lossWords(row)}
-            </Txt>
+            </Text>
           </View>
-        </Leaf>
+        </Card>
       </Pressable>
     </View>
   );
@@ -79,7 +79,7 @@ const Row = ({ left, right }: { left: React.ReactNode; right: React.ReactNode })
 );
 
 function CordStretch({ branch, first, last }: { branch: boolean; first: boolean; last: boolean }) {
-  const inks = useInks();
+  const colors = useColors();
   const top = first ? '34' : '0';
   return (
     <View style={{ width: 58 }} aria-hidden>
@@ -89,7 +89,7 @@ function CordStretch({ branch, first, last }: { branch: boolean; first: boolean;
           x2={34}
           y1={top}
           y2={last ? '34' : '100%'}
-          stroke={inks.ink}
+          stroke={colors.ink}
           strokeWidth={5}
         />
         <Line
@@ -97,17 +97,17 @@ function CordStretch({ branch, first, last }: { branch: boolean; first: boolean;
           x2={34}
           y1={top}
           y2={last ? '34' : '100%'}
-          stroke={inks.wood}
+          stroke={colors.wood}
           strokeWidth={2}
           strokeDasharray="7 5"
         />
         {branch ? (
-          <Path d="M 34 20 Q 40 34 62 34 H 80" stroke={inks.ink} strokeWidth={3} fill="none" />
+          <Path d="M 34 20 Q 40 34 62 34 H 80" stroke={colors.ink} strokeWidth={3} fill="none" />
         ) : null}
         <Path
           d={branch ? 'M 62 27 h 16 v 14 h -16 z' : 'M 24 26 L 40 30 H 52 V 38 H 40 L 24 42 Z'}
-          fill={inks.wood}
-          stroke={inks.ink}
+          fill={colors.wood}
+          stroke={colors.ink}
           strokeWidth={2}
         />
       </Svg>

@@ -8,9 +8,9 @@ import { useSummary } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { WaysToBegin } from '@/projects/WaysToBegin';
 import { Waiting } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
-import { useInks } from '@/ui/theme';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
+import { useColors } from '@/ui/theme';
 import { useWide } from '@/ui/useWide';
 import { HangingLeaf, LEAF_STEP, SaggingCord, sagAt } from './Cord';
 import { ClosureSheet } from './ClosureSheet';
@@ -19,7 +19,7 @@ import { RouteLeaf } from './RouteLeaf';
 /** The cord with its leaves: a list on a phone, a line across the top on a wide screen. */
 export function RoutePage() {
   const wide = useWide();
-  const inks = useInks();
+  const colors = useColors();
   const { project, isArchived } = useProjectView();
   const summary = useSummary(project.id);
   const all = summary.data?.closures;
@@ -35,7 +35,7 @@ export function RoutePage() {
         <Waiting
           error={summary.error}
           retry={
-            <Press label={common('tryAgain')} look="next" onPress={() => void summary.refetch()} />
+            <Button label={common('tryAgain')} look="next" onPress={() => void summary.refetch()} />
           }
         />
       </View>
@@ -52,7 +52,7 @@ export function RoutePage() {
   const foot = <ArchivedRows rows={archived} />;
   if (wide) return <WideRoute head={head} rows={rows} foot={foot} />;
   return (
-    <View role="main" style={{ flex: 1, backgroundColor: inks.paper }}>
+    <View role="main" style={{ flex: 1, backgroundColor: colors.paper }}>
       <LeafList head={head} rows={rows} foot={foot} />
     </View>
   );
@@ -71,9 +71,9 @@ function ArchivedRows({ rows }: { rows: readonly ClosureRow[] }) {
   if (rows.length === 0) return null;
   return (
     <View style={{ gap: 8 }}>
-      <Txt kind="strong">{t('archivedTheTotalsCountThem', { closures: rows.length })}</Txt>
+      <Text kind="strong">{t('archivedTheTotalsCountThem', { closures: rows.length })}</Text>
       {rows.map(({ closureId, name, done, due }) => (
-        <Press
+        <Button
           key={closureId}
           label={t('nameDoneOfDueSpliced', { name, done, due })}
           onPress={() => router.push(`/p/${project.id}/route/${closureId}` as never)}
@@ -122,37 +122,37 @@ function RouteHead({ done, total }: { done: number; total: number }) {
   return (
     <View style={{ gap: 2 }}>
       <View style={{ flexDirection: 'row', alignItems: 'center' }}>
-        <Txt kind="title" heading={1} style={{ flex: 1 }}>
+        <Text kind="title" heading={1} style={{ flex: 1 }}>
           {project.name}
-        </Txt>
-        <Press
+        </Text>
+        <Button
           look="bare"
           label={t('circuits')}
           onPress={() => router.push(`/p/${project.id}/route/circuits` as never)}
         />
-        <Press
+        <Button
           look="bare"
           label={common('allProjects')}
           icon="swap-horizontal"
           onPress={() => router.push('/projects')}
         >
           <></>
-        </Press>
+        </Button>
       </View>
-      <Txt ink="ink2">
+      <Text ink="ink2">
         {t('ofSplicedLimit', {
           done,
           total,
           limit: limit === null ? 'none' : `${formatLoss(limit)} dB`,
           grade,
         })}
-      </Txt>
+      </Text>
     </View>
   );
 }
 
 function WideRoute({ head, rows, foot }: RouteParts) {
-  const inks = useInks();
+  const colors = useColors();
   const router = useRouter();
   const [room, setRoom] = useState(0);
   const { closure } = useLocalSearchParams<{ closure?: string }>();
@@ -163,7 +163,7 @@ function WideRoute({ head, rows, foot }: RouteParts) {
     rows[0]!;
   const width = Math.max(room, rows.length * LEAF_STEP + 32);
   return (
-    <ScrollView role="main" tabIndex={0} style={{ flex: 1, backgroundColor: inks.paper }}>
+    <ScrollView role="main" tabIndex={0} style={{ flex: 1, backgroundColor: colors.paper }}>
       <View style={{ padding: 20, paddingBottom: 0 }}>{head}</View>
       <ScrollView
         horizontal

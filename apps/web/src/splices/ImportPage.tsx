@@ -20,12 +20,12 @@ import { MakeUpForm } from '@/kit/MakeUpForm';
 import { readMakeUp } from '@/kit/typedMakeUp';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
-import { FONTS, useInks } from '@/ui/theme';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
+import { FONTS, useColors } from '@/ui/theme';
 import { SameNamesPart } from './SameNamesPart';
 import { type Import, useImport } from './useImport';
 
@@ -45,7 +45,7 @@ export function ImportPage() {
       {flow.file && flow.newCables.length > 0 ? <CablePart flow={flow} /> : null}
       {flow.preview ? <ProblemPart flow={flow} /> : null}
       {flow.result ? (
-        <Leaf style={{ gap: 10 }}>
+        <Card style={{ gap: 10 }}>
           <Notice word={common('imported')} ink="green" live>
             {t('splicesNewClosuresNewCables', {
               splices: flow.result.splices,
@@ -53,16 +53,16 @@ export function ImportPage() {
               newCables: flow.result.cables,
             })}
           </Notice>
-          <Press
+          <Button
             label={t('seeTheRoute')}
             look="next"
             onPress={() => router.replace(`/p/${project.id}/route` as never)}
           />
-          <Press
+          <Button
             label={t('setDistancesOfClosures')}
             onPress={() => router.push(`/p/${project.id}/kit/closures` as never)}
           />
-        </Leaf>
+        </Card>
       ) : null}
     </Page>
   );
@@ -75,21 +75,21 @@ const titlesOf = (columns: readonly ListColumn[]) =>
 function FilePart({ flow }: { flow: Import }) {
   return (
     <View style={{ gap: 10 }}>
-      <Txt>
+      <Text>
         {t('aListCsvOrXlsxWith', {
           needed: titlesOf(NEEDED),
           optional: titlesOf(OPTIONAL_COLUMNS),
         })}
-      </Txt>
+      </Text>
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
-        <Press
+        <Button
           label={common('chooseAFile')}
           icon="file-upload-outline"
           look={flow.file ? 'plain' : 'next'}
           onPress={() => void flow.choose()}
         />
-        <Press label={t('pasteOrType')} icon="clipboard-text-outline" onPress={flow.showPaste} />
-        <Press label={t('example')} onPress={() => flow.paste(EXAMPLE)} />
+        <Button label={t('pasteOrType')} icon="clipboard-text-outline" onPress={flow.showPaste} />
+        <Button label={t('example')} onPress={() => flow.paste(EXAMPLE)} />
       </View>
       {flow.pasted === null ? null : (
         <>
@@ -102,7 +102,7 @@ function FilePart({ flow }: { flow: Import }) {
             onChangeText={flow.paste}
             style={{ minHeight: 160 }}
           />
-          <Press label={t('readIt')} look="next" onPress={() => void flow.readPasted()} />
+          <Button label={t('readIt')} look="next" onPress={() => void flow.readPasted()} />
         </>
       )}
       {flow.busy ? <Notice live>{flow.busy}</Notice> : null}
@@ -112,7 +112,7 @@ function FilePart({ flow }: { flow: Import }) {
         </Notice>
       ) : null}
       {flow.file ? (
-        <Txt kind="strong">{t('nameRows', { name: flow.file.name, rows: flow.file.rows })}</Txt>
+        <Text kind="strong">{t('nameRows', { name: flow.file.name, rows: flow.file.rows })}</Text>
       ) : null}
     </View>
   );
@@ -126,10 +126,10 @@ function ColumnPart({ flow }: { flow: Import }) {
   const matched = LIST_COLUMNS.filter((column) => match[column] !== null).length;
   const open = opened || unmatched.length > 0;
   return (
-    <Leaf style={{ gap: 10 }}>
-      <Txt kind="name" heading={2}>
+    <Card style={{ gap: 10 }}>
+      <Text kind="name" heading={2}>
         {t('columns')}
-      </Txt>
+      </Text>
       {file.notes.map((note) => (
         <Notice key={note.code}>{listNoteText(note)}</Notice>
       ))}
@@ -145,9 +145,9 @@ function ColumnPart({ flow }: { flow: Import }) {
         />
       ) : null}
       {unmatched.length > 0 ? (
-        <Txt>{t('chooseWhereToFind', { titles: titlesOf(unmatched) })}</Txt>
+        <Text>{t('chooseWhereToFind', { titles: titlesOf(unmatched) })}</Text>
       ) : (
-        <Press
+        <Button
           label={
             open
               ? t('matchedColumnsMatched', { matched })
@@ -168,7 +168,7 @@ function ColumnPart({ flow }: { flow: Import }) {
           onChange={(method) => flow.setMethod(method as Method)}
         />
       ) : null}
-    </Leaf>
+    </Card>
   );
 }
 
@@ -178,7 +178,7 @@ const METHODS = [
 ];
 
 function ColumnChoice({ column, flow }: { column: ListColumn; flow: Import }) {
-  const inks = useInks();
+  const colors = useColors();
   const { file, match } = flow;
   const index = match![column];
   const optional = OPTIONAL_COLUMNS.includes(column);
@@ -186,9 +186,9 @@ function ColumnChoice({ column, flow }: { column: ListColumn; flow: Import }) {
   const sample = index === null ? '' : file!.sample.map((row) => row[index]).join(', ');
   return (
     <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10, flexWrap: 'wrap' }}>
-      <Txt kind="strong" style={{ width: 84 }}>
+      <Text kind="strong" style={{ width: 84 }}>
         {COLUMN_TITLES[column]}
-      </Txt>
+      </Text>
       <select
         aria-label={t('columnForColumnTitles', { columnTitles: COLUMN_TITLES[column] })}
         value={index ?? ''}
@@ -203,9 +203,9 @@ function ColumnChoice({ column, flow }: { column: ListColumn; flow: Import }) {
           minWidth: 150,
           fontSize: 16,
           fontFamily: FONTS.regular,
-          background: inks.leaf,
-          color: inks.ink,
-          border: `2px solid ${missing ? inks.accent : inks.ink}`,
+          background: colors.leaf,
+          color: colors.ink,
+          border: `2px solid ${missing ? colors.accent : colors.ink}`,
           padding: '0 8px',
         }}
       >
@@ -216,9 +216,9 @@ function ColumnChoice({ column, flow }: { column: ListColumn; flow: Import }) {
           </option>
         ))}
       </select>
-      <Txt ink="ink2" numberOfLines={1} style={{ flexShrink: 1 }}>
+      <Text ink="ink2" numberOfLines={1} style={{ flexShrink: 1 }}>
         {missing ? t('notMatchedYet') : sample}
-      </Txt>
+      </Text>
     </View>
   );
 }
@@ -226,26 +226,26 @@ function ColumnChoice({ column, flow }: { column: ListColumn; flow: Import }) {
 function CablePart({ flow }: { flow: Import }) {
   const { schemes } = useProjectView();
   return (
-    <Leaf style={{ gap: 16 }}>
-      <Txt kind="name" heading={2}>
+    <Card style={{ gap: 16 }}>
+      <Text kind="name" heading={2}>
         {t('newCables2')}
-      </Txt>
-      <Txt ink="ink2">{t('whatEachIsMadeOfProposed')}</Txt>
+      </Text>
+      <Text ink="ink2">{t('whatEachIsMadeOfProposed')}</Text>
       {flow.newCables.map((cable) => {
         const open = flow.openCable === cable.name;
         const read = readMakeUp(cable.typed);
         return (
           <View key={cable.name} style={{ gap: 8 }}>
-            <Press
+            <Button
               aria-expanded={open}
               onPress={() => flow.setOpenCable(open ? null : cable.name)}
               style={{ justifyContent: 'space-between' }}
             >
-              <Txt kind="strong">{cable.name}</Txt>
-              <Txt ink={'error' in read ? 'accent' : 'ink2'}>
+              <Text kind="strong">{cable.name}</Text>
+              <Text ink={'error' in read ? 'accent' : 'ink2'}>
                 {'error' in read ? read.error : makeUpText(read.makeUp)}
-              </Txt>
-            </Press>
+              </Text>
+            </Button>
             {open ? (
               <View style={{ gap: 10, paddingLeft: 12 }}>
                 <MakeUpForm
@@ -263,7 +263,7 @@ function CablePart({ flow }: { flow: Import }) {
           </View>
         );
       })}
-    </Leaf>
+    </Card>
   );
 }
 
@@ -283,12 +283,12 @@ function ProblemPart({ flow }: { flow: Import }) {
           </Notice>
         ) : null}
         {doubts.map(({ closure, message }) => (
-          <Txt key={`${closure} ${networkText(message)}`}>
-            <Txt kind="strong">{`${closure}: `}</Txt>
+          <Text key={`${closure} ${networkText(message)}`}>
+            <Text kind="strong">{`${closure}: `}</Text>
             {networkText(message)}
-          </Txt>
+          </Text>
         ))}
-        <Press
+        <Button
           label={t('importSplices', { splices })}
           look="next"
           disabled={flow.busy !== '' || flow.names.open > 0}
@@ -307,24 +307,24 @@ function ProblemPart({ flow }: { flow: Import }) {
         <ProblemLine key={index} problem={problem} />
       ))}
       {problemCount > problems.length ? (
-        <Txt ink="ink2">{t('andProblemsMore', { problems: problemCount - problems.length })}</Txt>
+        <Text ink="ink2">{t('andProblemsMore', { problems: problemCount - problems.length })}</Text>
       ) : null}
     </View>
   );
 }
 
 function ProblemLine({ problem }: { problem: ListProblem }) {
-  const inks = useInks();
+  const colors = useColors();
   return (
-    <View style={{ borderBottomWidth: 1, borderColor: inks.rule, paddingVertical: 6 }}>
-      <Txt kind="strong">
+    <View style={{ borderBottomWidth: 1, borderColor: colors.rule, paddingVertical: 6 }}>
+      <Text kind="strong">
         {t('rowColumnValue', {
           row: problem.row,
           column: problem.column ? `, ${problem.column}` : '',
           value: problem.value ? `: “${problem.value}”` : '',
         })}
-      </Txt>
-      <Txt>{spliceListText(problem.message)}</Txt>
+      </Text>
+      <Text>{spliceListText(problem.message)}</Text>
     </View>
   );
 }

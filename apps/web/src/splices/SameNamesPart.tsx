@@ -1,9 +1,9 @@
 import { View } from 'react-native';
 import { sameNamesPart as t } from '@cordel/text/pages/splices/SameNamesPart';
 import { Choice } from '@/ui/Field';
-import { Leaf } from '@/ui/Leaf';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Card } from '@/ui/Card';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import type { SameNamesHook } from './useSameNames';
 
 /** How many are asked at a time. */
@@ -18,15 +18,15 @@ export function SameNamesPart({ names }: { names: SameNamesHook }) {
     ...questions.filter(({ same }) => same !== null),
   ].slice(0, SHOWN);
   return (
-    <Leaf style={{ gap: 12 }}>
-      <Txt kind="name" heading={2}>
+    <Card style={{ gap: 12 }}>
+      <Text kind="name" heading={2}>
         {t('theSameName')}
-      </Txt>
-      <Txt ink="ink2">
+      </Text>
+      <Text ink="ink2">
         {open > 0 ? t('namesToAnswerBeforeAnythingIs', { names: open }) : t('allAreAnswered')}
-      </Txt>
+      </Text>
       {open > 1 ? (
-        <Press
+        <Button
           label={t('allAreTheSame', { questions: questions.length })}
           onPress={() => answer(questions, true)}
         />
@@ -45,8 +45,8 @@ export function SameNamesPart({ names }: { names: SameNamesHook }) {
         </View>
       ))}
       {questions.length > shown.length ? (
-        <Txt>{t('andQuestionsMore', { questions: questions.length - shown.length })}</Txt>
+        <Text>{t('andQuestionsMore', { questions: questions.length - shown.length })}</Text>
       ) : null}
-    </Leaf>
+    </Card>
   );
 }

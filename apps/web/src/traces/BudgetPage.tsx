@@ -11,15 +11,15 @@ import { common } from '@cordel/text/pages/common';
 import { useProjectView } from '@/projects/context';
 import { Empty, Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
-import { type Inks, useInks } from '@/ui/theme';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
+import { type Colors, useColors } from '@/ui/theme';
 import { ProofTabs } from './ProofTabs';
 import { useBudget } from './queries';
 
 type Lights = BudgetRow['lights'];
 
-const WORDS: Record<Lights, { word: string; ink: keyof Inks }> = {
+const WORDS: Record<Lights, { word: string; ink: keyof Colors }> = {
   broken: { word: t('broken'), ink: 'accent' },
   no: { word: t('hasNoLight'), ink: 'accent' },
   unsure: { word: t('mayHaveNoLight'), ink: 'accent' },
@@ -32,7 +32,7 @@ const WORDS: Record<Lights, { word: string; ink: keyof Inks }> = {
 export function BudgetPage() {
   const { project } = useProjectView();
   const router = useRouter();
-  const inks = useInks();
+  const colors = useColors();
   const budget = useBudget(project.id);
   const [only, setOnly] = useState<Lights | null>(null);
   const first = budget.data?.pages[0];
@@ -45,20 +45,20 @@ export function BudgetPage() {
       <ProofTabs />
       {first ? (
         <>
-          <Txt>
-            <Txt kind="strong" ink={dark > 0 ? 'accent' : 'green'}>
+          <Text>
+            <Text kind="strong" ink={dark > 0 ? 'accent' : 'green'}>
               {dark > 0
                 ? t('circuitsNoLight', { circuits: dark, dark: dark === 1 ? 'has' : 'have' })
                 : t('noneIsDark')}
-            </Txt>
+            </Text>
             {t('ofFiberSplicesAndConnectorsAt', {
               total: first.total,
               most: project.budget.most === null ? t('theMostOfEveryPart') : t('thePowerBudget'),
             })}
-          </Txt>
+          </Text>
           <View style={{ flexDirection: 'row', gap: 6, flexWrap: 'wrap' }}>
             {LIGHTS.filter((key) => first.counts[key]).map((key) => (
-              <Press
+              <Button
                 key={key}
                 label={`${WORDS[key].word}: ${first.counts[key]}`}
                 look={only === key ? 'dark' : 'plain'}
@@ -67,7 +67,7 @@ export function BudgetPage() {
               />
             ))}
           </View>
-          <Press
+          <Button
             label={t('whatThePartsLose')}
             look="bare"
             icon="pencil-outline"
@@ -79,7 +79,7 @@ export function BudgetPage() {
         <Waiting
           error={budget.error}
           retry={
-            <Press label={common('tryAgain')} look="next" onPress={() => void budget.refetch()} />
+            <Button label={common('tryAgain')} look="next" onPress={() => void budget.refetch()} />
           }
         />
       )}
@@ -105,34 +105,34 @@ export function BudgetPage() {
           onEndReached={() => {
             if (budget.hasNextPage && !budget.isFetching) void budget.fetchNextPage();
           }}
-          renderItem={({ item }) => <Row row={item} inks={inks} />}
+          renderItem={({ item }) => <Row row={item} inks={colors} />}
         />
       </View>
     </Page>
   );
 }
 
-function Row({ row, inks }: { row: BudgetRow; inks: Inks }) {
+function Row({ row, inks: colors }: { row: BudgetRow; inks: Colors }) {
   const router = useRouter();
   const { project } = useProjectView();
   const said = WORDS[row.lights];
   return (
-    <View style={{ borderTopWidth: 1, borderColor: inks.rule, paddingVertical: 10, gap: 6 }}>
+    <View style={{ borderTopWidth: 1, borderColor: colors.rule, paddingVertical: 10, gap: 6 }}>
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}>
-        <Txt kind="strong">
+        <Text kind="strong">
           {t('labelFromTo', { label: row.label, from: row.from, to: row.to })}
-        </Txt>
-        <Txt kind="strong" ink={said.ink}>
+        </Text>
+        <Text kind="strong" ink={said.ink}>
           {said.word}
-        </Txt>
+        </Text>
       </View>
-      <Txt>
+      <Text>
         {`${budgetText(row.why, project.units)} ${row.meters === null ? '' : t('distanceOfFiber', { distance: formatDistance(Math.round(row.meters * 10_000), project.units.distance) })}${t('splices', { splices: row.splices })}.`}
-      </Txt>
+      </Text>
       {row.budgets.map((budget) => (
         <BudgetBar key={budget.wavelengthNm} budget={budget} />
       ))}
-      <Press
+      <Button
         label={t('seeLabel', { label: row.label })}
         look="bare"
         style={{ alignSelf: 'flex-start', paddingHorizontal: 0 }}
@@ -150,7 +150,7 @@ const dB = (mdb: number): string => (mdb / 1000).toFixed(2);
 
 /** Loss as a bar against what it may be: solid measured, hatched calculated; the tick is what was expected. */
 function BudgetBar({ budget }: { budget: CircuitBudget }) {
-  const inks = useInks();
+  const colors = useColors();
   const [width, setWidth] = useState(300);
   const { wavelengthNm, expected, spread, made, measured, most, margin, marginSpread } = budget;
   const loss = measured ?? made;
@@ -173,8 +173,8 @@ function BudgetBar({ budget }: { budget: CircuitBudget }) {
           y={4}
           width={most * scale}
           height={12}
-          fill={inks.leaf}
-          stroke={inks.ink}
+          fill={colors.leaf}
+          stroke={colors.ink}
           strokeWidth={1.5}
         />
         <Rect
@@ -182,8 +182,8 @@ function BudgetBar({ budget }: { budget: CircuitBudget }) {
           y={4}
           width={loss * scale}
           height={12}
-          fill={over ? inks.accent : measured === null ? inks.rule : inks.ink}
-          stroke={inks.ink}
+          fill={over ? colors.accent : measured === null ? colors.rule : colors.ink}
+          stroke={colors.ink}
           strokeWidth={1.5}
         />
         <Line
@@ -191,7 +191,7 @@ function BudgetBar({ budget }: { budget: CircuitBudget }) {
           x2={(loss + 2 * marginSpread) * scale}
           y1={18.5}
           y2={18.5}
-          stroke={inks.ink}
+          stroke={colors.ink}
           strokeWidth={2}
         />
         <Line
@@ -199,11 +199,11 @@ function BudgetBar({ budget }: { budget: CircuitBudget }) {
           x2={expected * scale}
           y1={0}
           y2={20}
-          stroke={inks.wood}
+          stroke={colors.wood}
           strokeWidth={4}
         />
       </Svg>
-      <Txt kind="small">{words}</Txt>
+      <Text kind="small">{words}</Text>
     </View>
   );
 }

@@ -2,8 +2,8 @@ import { View } from 'react-native';
 import Svg, { Circle, Line, Path, Rect } from 'react-native-svg';
 import type { Cause } from '@cordel/core/otdr';
 import { tracesShared as t } from '@cordel/text/pages/traces/shared';
-import { Txt } from '@/ui/Txt';
-import { useInks } from '@/ui/theme';
+import { Text } from '@/ui/Text';
+import { useColors } from '@/ui/theme';
 
 const WORDS: Record<Cause, string> = {
   break: 'break',
@@ -19,9 +19,9 @@ const WORDS: Record<Cause, string> = {
 
 /** A cause as a small drawing and a word. */
 export function CauseMark({ cause }: { cause: Cause }) {
-  const inks = useInks();
-  const line = { stroke: inks.ink, strokeWidth: 3, fill: 'none' as const };
-  const bad = { stroke: inks.accent, strokeWidth: 3, fill: 'none' as const };
+  const colors = useColors();
+  const line = { stroke: colors.ink, strokeWidth: 3, fill: 'none' as const };
+  const bad = { stroke: colors.accent, strokeWidth: 3, fill: 'none' as const };
   return (
     <View style={{ width: 62, alignItems: 'center' }} role="img" aria-label={t('cause', { cause })}>
       <Svg width={56} height={44}>
@@ -81,7 +81,7 @@ export function CauseMark({ cause }: { cause: Cause }) {
           </>
         ) : null}
       </Svg>
-      <Txt kind="small">{WORDS[cause]}</Txt>
+      <Text kind="small">{WORDS[cause]}</Text>
     </View>
   );
 }

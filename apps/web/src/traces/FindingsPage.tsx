@@ -19,12 +19,12 @@ import { outbox } from '@/data/client';
 import { personNow } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import { Grid } from '@/ui/Grid';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Empty, Notice, Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
-import { useInks } from '@/ui/theme';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
+import { useColors } from '@/ui/theme';
 import { CauseMark } from './CauseMark';
 import { ProofTabs } from './ProofTabs';
 import { type ProofAnswer, useProof } from './queries';
@@ -45,7 +45,7 @@ export function FindingsPage() {
       <Waiting
         error={proof.error}
         retry={
-          <Press label={common('tryAgain')} look="next" onPress={() => void proof.refetch()} />
+          <Button label={common('tryAgain')} look="next" onPress={() => void proof.refetch()} />
         }
       />,
     );
@@ -55,7 +55,7 @@ export function FindingsPage() {
       <Empty
         title={t('noTracesYet')}
         action={
-          <Press
+          <Button
             label={shared('importTraces')}
             look="next"
             onPress={() => router.push(`/p/${project.id}/ledger/traces` as never)}
@@ -69,21 +69,21 @@ export function FindingsPage() {
   const look = data.findings.filter(({ weight }) => weight === 'look');
   return page(
     <>
-      <Txt>
-        <Txt kind="strong">{shared('traces', { traces: data.traces })}</Txt>
+      <Text>
+        <Text kind="strong">{shared('traces', { traces: data.traces })}</Text>
         {t('ofCircuits', { circuits: data.circuits.length })}
-        <Txt kind="strong" ink={bad.length > 0 ? 'accent' : 'green'}>
+        <Text kind="strong" ink={bad.length > 0 ? 'accent' : 'green'}>
           {bad.length > 0 ? t('badToRepair', { bad: bad.length }) : t('nothingToRepair')}
-        </Txt>
+        </Text>
         {data.unplaced > 0 ? t('tracesThatBelongNowhereYet', { traces: data.unplaced }) : ''}
-      </Txt>
+      </Text>
       <LedgerPart answer={data} />
       {bad.length > 0 ? <Findings title={t('toRepair')} list={bad} /> : null}
       {data.corrections.length > 0 ? (
         <View style={{ gap: 8 }}>
-          <Txt kind="name" heading={2}>
+          <Text kind="name" heading={2}>
             {t('lengthsThatAreWrittenWrongly')}
-          </Txt>
+          </Text>
           {data.corrections
             .map(({ message }) => correctionText(message, project.units))
             .map((text) => (
@@ -93,9 +93,9 @@ export function FindingsPage() {
       ) : null}
       {data.problems.length > 0 ? (
         <View style={{ gap: 8 }}>
-          <Txt kind="name" heading={2}>
+          <Text kind="name" heading={2}>
             {t('problemsOfTheTraces')}
-          </Txt>
+          </Text>
           {data.problems.map(({ kind, message }) => (
             <Notice
               key={proofMessageText(message, project.units)}
@@ -107,9 +107,9 @@ export function FindingsPage() {
         </View>
       ) : null}
       {look.length > 0 ? <Findings title={t('goodToKnow')} list={look} /> : null}
-      <Txt kind="small" ink="ink2">
+      <Text kind="small" ink="ink2">
         {t('distancesAreSheathTwoDeviations')}
-      </Txt>
+      </Text>
     </>,
   );
 }
@@ -132,16 +132,16 @@ function LedgerPart({ answer }: { answer: ProofAnswer }) {
       void client.invalidateQueries({ queryKey: [key] });
   };
   return (
-    <Leaf style={{ gap: 8 }}>
+    <Card style={{ gap: 8 }}>
       {fresh > 0 ? (
         <>
-          <Txt>
+          <Text>
             {t('figuresOfSplicesOneADirection', {
               figures: fresh,
               fresh: fresh === 1 ? 'waits' : 'wait',
             })}
-          </Txt>
-          <Press
+          </Text>
+          <Button
             label={t('saveFiguresInTheLedger', { figures: fresh })}
             look="next"
             disabled={state !== ''}
@@ -154,22 +154,22 @@ function LedgerPart({ answer }: { answer: ProofAnswer }) {
         </Notice>
       )}
       {held.map(({ count, why }) => (
-        <Txt key={why}>{t('figuresHeldBack', { figures: count, why: t(why) })}</Txt>
+        <Text key={why}>{t('figuresHeldBack', { figures: count, why: t(why) })}</Text>
       ))}
-      {state ? <Txt aria-live="polite">{state}</Txt> : null}
-    </Leaf>
+      {state ? <Text aria-live="polite">{state}</Text> : null}
+    </Card>
   );
 }
 
 function Findings({ title, list }: { title: string; list: readonly Finding[] }) {
-  const inks = useInks();
+  const colors = useColors();
   const router = useRouter();
   const { project } = useProjectView();
   return (
     <View style={{ gap: 10 }}>
-      <Txt kind="name" heading={2}>
+      <Text kind="name" heading={2}>
         {title}
-      </Txt>
+      </Text>
       <Grid least={460} gap={12}>
         {list.map((finding) => (
           <View
@@ -177,21 +177,21 @@ function Findings({ title, list }: { title: string; list: readonly Finding[] }) 
             style={{
               flexDirection: 'row',
               gap: 12,
-              backgroundColor: inks.leaf,
+              backgroundColor: colors.leaf,
               borderWidth: 2,
-              borderColor: inks.ink,
+              borderColor: colors.ink,
               padding: 12,
             }}
           >
             <CauseMark cause={finding.cause} />
             <View style={{ flex: 1, gap: 4 }}>
-              <Txt kind="strong" heading={3}>
+              <Text kind="strong" heading={3}>
                 {findingTitle(finding.message, project.units)}
-              </Txt>
-              <Txt kind="strong">{whereText(finding.where, project.units)}</Txt>
-              <Txt>{findingEvidence(finding.message, project.units)}</Txt>
+              </Text>
+              <Text kind="strong">{whereText(finding.where, project.units)}</Text>
+              <Text>{findingEvidence(finding.message, project.units)}</Text>
               <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
-                <Press
+                <Button
                   label={t('seeCircuits', {
                     circuits: finding.circuits.length > 1 ? t('oneOfThem') : t('theTraces'),
                   })}
@@ -203,7 +203,7 @@ function Findings({ title, list }: { title: string; list: readonly Finding[] }) 
                   }}
                 />
                 {finding.closureId ? (
-                  <Press
+                  <Button
                     label={t('theClosure')}
                     onPress={() =>
                       router.push(`/p/${project.id}/route/${finding.closureId}` as never)

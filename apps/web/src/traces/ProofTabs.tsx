@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { common } from '@cordel/text/pages/common';
 import { tracesShared as t } from '@cordel/text/pages/traces/shared';
 import { useProjectView } from '@/projects/context';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 
 const TABS = [
   { key: 'traces', label: common('traces') },
@@ -22,7 +22,7 @@ export function ProofTabs() {
       {TABS.map(({ key, label }) => {
         const here = path.endsWith(`/${key}`);
         return (
-          <Press
+          <Button
             key={key}
             role="tab"
             aria-selected={here}

@@ -2,11 +2,11 @@ import { View } from 'react-native';
 import Svg, { Circle, Path, Rect } from 'react-native-svg';
 import { type ColourPlace, type FiberAddress, markColour } from '@cordel/core';
 import { addressParts, ribbonPlaceText } from '@cordel/text/fiber';
-import { useInks } from './theme';
+import { useColors } from './theme';
 
 /** A fiber as a cross-section: ring in the tube's colour, disc in the fiber's, a tracer as a notch. */
 export function FiberEye({ address, size = 84 }: { address: FiberAddress; size?: number }) {
-  const inks = useInks();
+  const colors = useColors();
   const { fiber, tube } = address;
   return (
     <View role="img" aria-label={addressParts(address).join(' ')}>
@@ -15,18 +15,18 @@ export function FiberEye({ address, size = 84 }: { address: FiberAddress; size?:
           cx={42}
           cy={42}
           r={38}
-          fill={tube?.colour.hex ?? inks.leaf}
-          stroke={inks.ink}
+          fill={tube?.colour.hex ?? colors.leaf}
+          stroke={colors.ink}
           strokeWidth={2.5}
         />
         {tube ? <Marks place={tube} inner={26} outer={38} /> : null}
-        <Circle cx={42} cy={42} r={25} fill={inks.leaf} stroke={inks.ink} strokeWidth={2} />
+        <Circle cx={42} cy={42} r={25} fill={colors.leaf} stroke={colors.ink} strokeWidth={2} />
         <Circle
           cx={42}
           cy={42}
           r={16}
           fill={fiber.colour.hex}
-          stroke={inks.ink}
+          stroke={colors.ink}
           strokeWidth={2.5}
         />
         <Marks place={fiber} inner={0} outer={16} />
@@ -57,7 +57,7 @@ export function RibbonBar({
   marked: number;
   width?: number;
 }) {
-  const inks = useInks();
+  const colors = useColors();
   const cell = 10;
   return (
     <View role="img" aria-label={ribbonPlaceText({ fibers: colours.length, place: marked })}>
@@ -74,11 +74,11 @@ export function RibbonBar({
             width={cell}
             height={18}
             fill={place.colour.hex}
-            stroke={inks.ink}
+            stroke={colors.ink}
             strokeWidth={1.5}
           />
         ))}
-        <Path d={`M ${2 + (marked - 1) * cell} 1 h ${cell} l ${-cell / 2} 9 Z`} fill={inks.ink} />
+        <Path d={`M ${2 + (marked - 1) * cell} 1 h ${cell} l ${-cell / 2} 9 Z`} fill={colors.ink} />
       </Svg>
     </View>
   );

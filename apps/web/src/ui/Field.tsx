@@ -1,8 +1,8 @@
 import { type Control, Controller, type FieldPath, type FieldValues } from 'react-hook-form';
 import { View } from 'react-native';
 import { HelperText, TextInput } from 'react-native-paper';
-import { Press } from './Press';
-import { Txt } from './Txt';
+import { Button } from './Button';
+import { Text } from './Text';
 
 interface FieldProps<Values extends FieldValues> {
   control: Control<Values>;
@@ -76,10 +76,10 @@ export function Choice<Value extends string>({
 }: ChoiceProps<Value>) {
   return (
     <View role="radiogroup" aria-label={label} style={{ gap: 6, maxWidth: '100%' }}>
-      <Txt ink="ink2">{label}</Txt>
+      <Text ink="ink2">{label}</Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {options.map((option) => (
-          <Press
+          <Button
             key={option.value}
             role="radio"
             aria-checked={option.value === value}

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { uiShared as t } from '@cordel/text/pages/ui/shared';
 import { Sheet } from './Sheet';
-import { Txt } from './Txt';
+import { Text } from './Text';
 import { SHORTCUTS } from './keys';
 
 /** All shortcuts of our own on one sheet. */
@@ -10,15 +10,15 @@ export function HelpSheet({ visible, onClose }: { visible: boolean; onClose(): v
     <Sheet title={t('keys')} visible={visible} onClose={onClose}>
       {Object.entries(SHORTCUTS).map(([place, shortcuts]) => (
         <View key={place} style={{ gap: 4 }}>
-          <Txt kind="strong" heading={3}>
+          <Text kind="strong" heading={3}>
             {place}
-          </Txt>
+          </Text>
           {shortcuts.map(({ keys, does }) => (
             <View key={keys} style={{ flexDirection: 'row', gap: 12 }}>
-              <Txt kind="strong" style={{ width: 120 }}>
+              <Text kind="strong" style={{ width: 120 }}>
                 {keys}
-              </Txt>
-              <Txt style={{ flex: 1 }}>{does}</Txt>
+              </Text>
+              <Text style={{ flex: 1 }}>{does}</Text>
             </View>
           ))}
         </View>

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Defs, G, Line, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg';
 import { formatHalf } from '@cordel/core';
-import { FONTS, useInks } from './theme';
+import { FONTS, useColors } from './theme';
 
 /** One splice of a row of bars. */
 export interface Bar {
@@ -39,10 +39,10 @@ export function LossBars({
   places?: number;
   onPick?: (key: string) => void;
 }) {
-  const inks = useInks();
+  const colors = useColors();
   const [width, setWidth] = useState(0);
   const step = width / Math.max(places, bars.length, 1);
-  const hatch = `hatch-${inks.accent.slice(1)}`;
+  const hatch = `hatch-${colors.accent.slice(1)}`;
   const limit = bars.find((bar) => bar.limit !== null)?.limit ?? null;
   return (
     <View
@@ -61,8 +61,8 @@ export function LossBars({
               height={6}
               patternTransform="rotate(45)"
             >
-              <Rect width={6} height={6} fill={inks.leaf} />
-              <Rect width={3} height={6} fill={inks.accent} />
+              <Rect width={6} height={6} fill={colors.leaf} />
+              <Rect width={3} height={6} fill={colors.accent} />
             </Pattern>
           </Defs>
           {bars.map((bar, index) => (
@@ -83,12 +83,12 @@ export function LossBars({
               x2={width}
               y1={BASE - LIMIT_AT}
               y2={BASE - LIMIT_AT}
-              stroke={inks.accent}
+              stroke={colors.accent}
               strokeWidth={1.5}
               strokeDasharray="4 3"
             />
           )}
-          <Line x1={0} x2={width} y1={BASE} y2={BASE} stroke={inks.ink} strokeWidth={2} />
+          <Line x1={0} x2={width} y1={BASE} y2={BASE} stroke={colors.ink} strokeWidth={2} />
         </Svg>
       ) : null}
     </View>
@@ -108,12 +108,12 @@ function BarShape({
   hatch: string;
   edge: number;
 }) {
-  const inks = useInks();
+  const colors = useColors();
   if (bar.crossed) {
     return (
       <Path
         d={`M ${x} ${BASE - 14} L ${x + width} ${BASE - 2} M ${x} ${BASE - 2} L ${x + width} ${BASE - 14}`}
-        stroke={inks.ink}
+        stroke={colors.ink}
         strokeWidth={2}
       />
     );
@@ -126,7 +126,7 @@ function BarShape({
         width={width}
         height={4}
         fill="none"
-        stroke={inks.ink2}
+        stroke={colors.ink2}
         strokeWidth={1}
       />
     );
@@ -143,7 +143,7 @@ function BarShape({
           width={width}
           height={height}
           fill={`url(#${hatch})`}
-          stroke={inks.accent}
+          stroke={colors.accent}
           strokeWidth={1.5}
         />
         <SvgText
@@ -151,7 +151,7 @@ function BarShape({
           y={Math.max(10, y - 3)}
           fontSize={12.5}
           fontFamily={FONTS.bold}
-          fill={inks.accent}
+          fill={colors.accent}
           textAnchor="middle"
         >
           {formatHalf(bar.half)}
@@ -167,9 +167,9 @@ function BarShape({
         width={width - 1.5}
         height={height}
         fill="none"
-        stroke={inks.ink}
+        stroke={colors.ink}
         strokeWidth={1.5}
       />
     );
-  return <Rect x={x} y={y} width={width} height={height} fill={inks.ink} />;
+  return <Rect x={x} y={y} width={width} height={height} fill={colors.ink} />;
 }

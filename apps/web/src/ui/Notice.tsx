@@ -2,36 +2,36 @@ import { type ReactNode } from 'react';
 import { View } from 'react-native';
 import { uiShared as t } from '@cordel/text/pages/ui/shared';
 import { errorText } from '@cordel/text/record';
-import { Txt } from './Txt';
-import { type Inks, useInks } from './theme';
+import { Text } from './Text';
+import { type Colors, useColors } from './theme';
 
 interface NoticeProps {
   /** The word that says it, in bold. */
   word?: string;
-  ink?: keyof Inks;
+  ink?: keyof Colors;
   live?: boolean;
   children?: ReactNode;
 }
 
 /** A word and its reason behind a bar of ink. */
 export function Notice({ word, ink = 'ink', live, children }: NoticeProps) {
-  const inks = useInks();
+  const colors = useColors();
   const aloud = live ? ({ role: 'status', 'aria-live': 'polite' } as object) : {};
   return (
     <View
       {...aloud}
       style={{
-        backgroundColor: inks.leaf,
+        backgroundColor: colors.leaf,
         borderLeftWidth: 6,
-        borderColor: inks[ink],
+        borderColor: colors[ink],
         paddingHorizontal: 12,
         paddingVertical: 8,
       }}
     >
-      <Txt>
-        {word ? <Txt kind="strong" ink={ink}>{`${word} `}</Txt> : null}
+      <Text>
+        {word ? <Text kind="strong" ink={ink}>{`${word} `}</Text> : null}
         {children}
-      </Txt>
+      </Text>
     </View>
   );
 }
@@ -48,10 +48,10 @@ export function Empty({
 }) {
   return (
     <View style={{ paddingVertical: 32, gap: 12, alignItems: 'flex-start' }}>
-      <Txt kind="name" heading={2}>
+      <Text kind="name" heading={2}>
         {title}
-      </Txt>
-      <Txt ink="ink2">{children}</Txt>
+      </Text>
+      <Text ink="ink2">{children}</Text>
       {action}
     </View>
   );
@@ -59,7 +59,7 @@ export function Empty({
 
 /** What a query shows until it has an answer. */
 export function Waiting({ error, retry }: { error: Error | null; retry?: ReactNode }) {
-  if (!error) return <Txt ink="ink2">{t('reading')}</Txt>;
+  if (!error) return <Text ink="ink2">{t('reading')}</Text>;
   return (
     <View style={{ gap: 12 }}>
       <Notice word={t('notReached')} ink="accent">

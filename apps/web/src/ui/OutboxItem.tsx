@@ -4,9 +4,9 @@ import { outbox } from '@/data/client';
 import type { Write } from '@cordel/client';
 import { outboxItem as t } from '@cordel/text/pages/ui/OutboxItem';
 import { toldText } from '@cordel/text/record';
-import { Leaf } from './Leaf';
-import { Press } from './Press';
-import { Txt } from './Txt';
+import { Card } from './Card';
+import { Button } from './Button';
+import { Text } from './Text';
 import { saveFile } from './saveFile';
 
 /** How a write stands, in words. */
@@ -29,36 +29,38 @@ export function OutboxItem({ write }: { write: Write }) {
   const text = JSON.stringify(write, null, 2);
   const done = write.state !== 'waiting';
   return (
-    <Leaf style={{ gap: 8 }}>
-      <Txt kind="strong">{write.label}</Txt>
-      <Txt ink={done || write.unsafe ? 'accent' : 'ink2'}>{writeStanding(write)}</Txt>
+    <Card style={{ gap: 8 }}>
+      <Text kind="strong">{write.label}</Text>
+      <Text ink={done || write.unsafe ? 'accent' : 'ink2'}>{writeStanding(write)}</Text>
       {open ? (
-        <Txt kind="small" selectable style={{ fontFamily: 'monospace' }}>
+        <Text kind="small" selectable style={{ fontFamily: 'monospace' }}>
           {text.slice(0, 4000)}
-        </Txt>
+        </Text>
       ) : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        {done ? <Press label={t('sendAgain')} onPress={() => void outbox.retry(write.id)} /> : null}
-        <Press
+        {done ? (
+          <Button label={t('sendAgain')} onPress={() => void outbox.retry(write.id)} />
+        ) : null}
+        <Button
           label={open ? t('hideWhatItHolds') : t('whatItHolds')}
           aria-expanded={open}
           onPress={() => setOpen(!open)}
         />
-        <Press
+        <Button
           label={t('saveACopy')}
           icon="download"
           onPress={() => saveFile(`write-${write.id}.json`, text, 'application/json')}
         />
         {dropping ? (
-          <Press
+          <Button
             label={t('dropItForGood')}
             look="next"
             onPress={() => void outbox.discard(write.id)}
           />
         ) : (
-          <Press label={t('dropIt')} onPress={() => setDropping(true)} />
+          <Button label={t('dropIt')} onPress={() => setDropping(true)} />
         )}
       </View>
-    </Leaf>
+    </Card>
   );
 }

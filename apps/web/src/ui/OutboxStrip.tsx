@@ -5,14 +5,14 @@ import type { Write } from '@cordel/client';
 import { outboxStrip as t } from '@cordel/text/pages/ui/OutboxStrip';
 import { toldText } from '@cordel/text/record';
 import { OutboxItem } from './OutboxItem';
-import { Press } from './Press';
+import { Button } from './Button';
 import { Sheet } from './Sheet';
-import { Txt } from './Txt';
-import { useInks } from './theme';
+import { Text } from './Text';
+import { useColors } from './theme';
 
 /** What waits to be sent, and what was refused: in sight whenever there is any. */
 export function OutboxStrip() {
-  const inks = useInks();
+  const colors = useColors();
   const { writes, offline, failing, noRoom } = useOutbox();
   const [open, setOpen] = useState(false);
   const count = (state: Write['state']) => writes.filter((write) => write.state === state).length;
@@ -40,29 +40,29 @@ export function OutboxStrip() {
   return (
     <>
       {shown ? (
-        <View role="status" style={{ backgroundColor: inks.ink }}>
-          <Press
+        <View role="status" style={{ backgroundColor: colors.ink }}>
+          <Button
             look="bare"
             onPress={() => setOpen(true)}
             aria-label={t('outboxState', { state: words })}
           >
-            <Txt style={{ color: inks.leaf, flex: 1 }}>
+            <Text style={{ color: colors.leaf, flex: 1 }}>
               {words.charAt(0).toUpperCase() + words.slice(1)}
-            </Txt>
-            <Txt kind="strong" style={{ color: inks.leaf }}>
+            </Text>
+            <Text kind="strong" style={{ color: colors.leaf }}>
               {t('show')}
-            </Txt>
-          </Press>
+            </Text>
+          </Button>
         </View>
       ) : null}
       <Sheet title={t('outbox')} visible={open} onClose={() => setOpen(false)}>
-        {writes.length === 0 ? <Txt>{t('allIsSent')}</Txt> : null}
-        {noRoom ? <Txt>{toldText(noRoom)}</Txt> : null}
+        {writes.length === 0 ? <Text>{t('allIsSent')}</Text> : null}
+        {noRoom ? <Text>{toldText(noRoom)}</Text> : null}
         {writes.map((write) => (
           <OutboxItem key={write.id} write={write} />
         ))}
         {offline || failing ? (
-          <Press label={t('tryNow')} look="next" onPress={() => void outbox.flush()} />
+          <Button label={t('tryNow')} look="next" onPress={() => void outbox.flush()} />
         ) : null}
       </Sheet>
     </>

@@ -2,9 +2,9 @@ import { useRouter } from 'expo-router';
 import { type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { uiShared as t } from '@cordel/text/pages/ui/shared';
-import { Press } from './Press';
-import { Txt } from './Txt';
-import { SPACE, useInks } from './theme';
+import { Button } from './Button';
+import { Text } from './Text';
+import { SPACE, useColors } from './theme';
 
 interface PageProps {
   title: string;
@@ -20,15 +20,15 @@ interface PageProps {
 
 /** A page: its place, its title and its matter, no wider than reads well. */
 export function Page({ title, above, back, right, scroll = true, children }: PageProps) {
-  const inks = useInks();
+  const colors = useColors();
   const head = (
     <View style={{ flexDirection: 'row', alignItems: 'flex-start', gap: 8 }}>
       {back ? <BackKey to={back} /> : null}
       <View style={{ flex: 1 }}>
-        {above ? <Txt ink="ink2">{above}</Txt> : null}
-        <Txt kind="title" heading={1}>
+        {above ? <Text ink="ink2">{above}</Text> : null}
+        <Text kind="title" heading={1}>
           {title}
-        </Txt>
+        </Text>
       </View>
       {right}
     </View>
@@ -36,7 +36,7 @@ export function Page({ title, above, back, right, scroll = true, children }: Pag
   const box = { padding: SPACE, gap: SPACE, width: '100%', maxWidth: 1200 } as const;
   if (!scroll) {
     return (
-      <View role="main" style={[box, { flex: 1, backgroundColor: inks.paper }]}>
+      <View role="main" style={[box, { flex: 1, backgroundColor: colors.paper }]}>
         {head}
         {children}
       </View>
@@ -46,7 +46,7 @@ export function Page({ title, above, back, right, scroll = true, children }: Pag
     <ScrollView
       role="main"
       tabIndex={0}
-      style={{ flex: 1, backgroundColor: inks.paper }}
+      style={{ flex: 1, backgroundColor: colors.paper }}
       contentContainerStyle={box}
     >
       {head}
@@ -59,7 +59,7 @@ function BackKey({ to }: { to: string }) {
   const router = useRouter();
   const goBack = () => (router.canGoBack() ? router.back() : router.replace(to as never));
   return (
-    <Press
+    <Button
       look="bare"
       icon="arrow-left"
       label={t('back')}
@@ -67,6 +67,6 @@ function BackKey({ to }: { to: string }) {
       style={{ paddingHorizontal: 0, marginLeft: -12 }}
     >
       <></>
-    </Press>
+    </Button>
   );
 }

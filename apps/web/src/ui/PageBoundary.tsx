@@ -4,8 +4,8 @@ import { View } from 'react-native';
 import { pageBoundary as t } from '@cordel/text/pages/ui/PageBoundary';
 import { errorText } from '@cordel/text/record';
 import { Notice } from './Notice';
-import { Press } from './Press';
-import { Txt } from './Txt';
+import { Button } from './Button';
+import { Text } from './Text';
 
 interface BoundaryProps {
   /** Where the page is: another one is tried anew. */
@@ -46,14 +46,14 @@ function Failed({ error }: { error: Error }) {
   const missing = error.name === NOT_LOADED;
   return (
     <View role="main" style={{ padding: 16, gap: 12 }}>
-      <Txt kind="title" heading={1}>
+      <Text kind="title" heading={1}>
         {missing ? t('thisPageIsNotHereYet') : t('thisPageCannotBeShown')}
-      </Txt>
+      </Text>
       <Notice word={missing ? t('notLoaded') : t('somethingWentWrong')} ink="accent" live>
         {missing ? t('itWasNotOpenedOnThis') : errorText(error)}
       </Notice>
-      <Txt>{t('whatYouRecordedIsKeptThe')}</Txt>
-      <Press label={t('loadItAgain')} look="next" onPress={() => window.location.reload()} />
+      <Text>{t('whatYouRecordedIsKeptThe')}</Text>
+      <Button label={t('loadItAgain')} look="next" onPress={() => window.location.reload()} />
     </View>
   );
 }

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { uiShared as t } from '@cordel/text/pages/ui/shared';
-import { Txt } from './Txt';
-import { useInks } from './theme';
+import { Text } from './Text';
+import { useColors } from './theme';
 
 interface ProgressProps {
   /** What it is the progress of, for who does not see the bar. */
@@ -14,7 +14,7 @@ interface ProgressProps {
 
 /** How far a piece of work is: a bar, and the figures. */
 export function Progress({ label, done, total, children }: ProgressProps) {
-  const inks = useInks();
+  const colors = useColors();
   const share = total === 0 ? 0 : Math.min(1, done / total);
   return (
     <View style={{ gap: 4 }}>
@@ -24,11 +24,11 @@ export function Progress({ label, done, total, children }: ProgressProps) {
         aria-valuenow={Math.round(share * 100)}
         aria-valuemin={0}
         aria-valuemax={100}
-        style={{ height: 18, borderWidth: 2, borderColor: inks.ink }}
+        style={{ height: 18, borderWidth: 2, borderColor: colors.ink }}
       >
-        <View style={{ width: `${share * 100}%`, height: '100%', backgroundColor: inks.ink }} />
+        <View style={{ width: `${share * 100}%`, height: '100%', backgroundColor: colors.ink }} />
       </View>
-      <Txt>{children}</Txt>
+      <Text>{children}</Text>
     </View>
   );
 }

@@ -4,9 +4,9 @@ import { type ReactNode } from 'react';
 import { useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import { queryClient } from '@/data/client';
-import { useKept } from '@/data/storage';
+import { usePersisted } from '@/data/storage';
 import { IconShape } from './IconShape';
-import { InksContext, THEMES } from './theme';
+import { ColorsContext, THEMES } from './theme';
 
 const settings = { icon: IconShape };
 
@@ -21,7 +21,7 @@ const FACES = {
 /* eslint-enable @typescript-eslint/no-require-imports */
 
 /** Theme of this device: as the system has it, or light or dark by choice. */
-export const useThemeChoice = () => useKept('cordel.theme', 'system');
+export const useThemeChoice = () => usePersisted('cordel.theme', 'system');
 
 export function Providers({ children }: { children: ReactNode }) {
   const system = useColorScheme();
@@ -32,11 +32,11 @@ export function Providers({ children }: { children: ReactNode }) {
   useFonts(FACES);
   return (
     <QueryClientProvider client={queryClient}>
-      <InksContext.Provider value={theme.inks}>
+      <ColorsContext.Provider value={theme.inks}>
         <PaperProvider theme={theme.paper} settings={settings}>
           {children}
         </PaperProvider>
-      </InksContext.Provider>
+      </ColorsContext.Provider>
     </QueryClientProvider>
   );
 }

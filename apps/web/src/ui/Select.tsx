@@ -1,4 +1,4 @@
-import { FONTS, useInks } from './theme';
+import { FONTS, useColors } from './theme';
 
 interface SelectProps {
   label: string;
@@ -11,7 +11,7 @@ interface SelectProps {
 
 /** A choice of one among many. */
 export function Select({ label, value, options, onChange, wanting }: SelectProps) {
-  const inks = useInks();
+  const colors = useColors();
   return (
     <select
       aria-label={label}
@@ -22,9 +22,9 @@ export function Select({ label, value, options, onChange, wanting }: SelectProps
         minWidth: 110,
         fontSize: 16,
         fontFamily: FONTS.regular,
-        background: inks.leaf,
-        color: inks.ink,
-        border: `2px solid ${wanting ? inks.accent : inks.ink}`,
+        background: colors.leaf,
+        color: colors.ink,
+        border: `2px solid ${wanting ? colors.accent : colors.ink}`,
         padding: '0 8px',
       }}
     >

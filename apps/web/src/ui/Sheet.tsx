@@ -2,9 +2,9 @@ import { type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Modal, Portal } from 'react-native-paper';
 import { common } from '@cordel/text/pages/common';
-import { Press } from './Press';
-import { Txt } from './Txt';
-import { useInks } from './theme';
+import { Button } from './Button';
+import { Text } from './Text';
+import { useColors } from './theme';
 
 interface SheetProps {
   title: string;
@@ -15,7 +15,7 @@ interface SheetProps {
 
 /** A sheet laid over the page. */
 export function Sheet({ title, visible, onClose, children }: SheetProps) {
-  const inks = useInks();
+  const colors = useColors();
   // Gone at once: a second tap must not meet a key of a sheet that is fading out.
   if (!visible) return null;
   return (
@@ -24,9 +24,9 @@ export function Sheet({ title, visible, onClose, children }: SheetProps) {
         visible
         onDismiss={onClose}
         contentContainerStyle={{
-          backgroundColor: inks.paper,
+          backgroundColor: colors.paper,
           borderWidth: 2,
-          borderColor: inks.ink,
+          borderColor: colors.ink,
           margin: 12,
           padding: 16,
           maxHeight: '92%',
@@ -43,12 +43,12 @@ export function Sheet({ title, visible, onClose, children }: SheetProps) {
           <View
             style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' }}
           >
-            <Txt kind="name" heading={2} style={{ flex: 1 }}>
+            <Text kind="name" heading={2} style={{ flex: 1 }}>
               {title}
-            </Txt>
-            <Press label={common('close')} look="bare" icon="close" onPress={onClose}>
+            </Text>
+            <Button label={common('close')} look="bare" icon="close" onPress={onClose}>
               <></>
-            </Press>
+            </Button>
           </View>
           <ScrollView tabIndex={0} contentContainerStyle={{ gap: 12 }}>
             {children}

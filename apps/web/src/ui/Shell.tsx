@@ -5,9 +5,9 @@ import { Icon } from 'react-native-paper';
 import { shell as t } from '@cordel/text/pages/ui/Shell';
 import { HelpSheet } from './HelpSheet';
 import { OutboxStrip } from './OutboxStrip';
-import { Txt } from './Txt';
+import { Text } from './Text';
 import { useKeys } from './keys';
-import { FONTS, useInks } from './theme';
+import { FONTS, useColors } from './theme';
 import { useWide } from './useWide';
 
 const PLACES = [
@@ -27,7 +27,7 @@ export function Shell({
   practiceOnly?: boolean;
   children: ReactNode;
 }) {
-  const inks = useInks();
+  const colors = useColors();
   const wide = useWide();
   const router = useRouter();
   const path = usePathname();
@@ -56,23 +56,28 @@ export function Shell({
       aria-label={t('places')}
       style={
         wide
-          ? { width: 96, borderRightWidth: 2, borderColor: inks.ink, backgroundColor: inks.leaf }
+          ? {
+              width: 96,
+              borderRightWidth: 2,
+              borderColor: colors.ink,
+              backgroundColor: colors.leaf,
+            }
           : {
               flexDirection: 'row',
               borderTopWidth: 2,
-              borderColor: inks.ink,
-              backgroundColor: inks.leaf,
+              borderColor: colors.ink,
+              backgroundColor: colors.leaf,
             }
       }
     >
       {wide ? (
-        <Txt kind="name" style={{ textAlign: 'center', paddingVertical: 18 }}>
+        <Text kind="name" style={{ textAlign: 'center', paddingVertical: 18 }}>
           {t('cordel')}
-        </Txt>
+        </Text>
       ) : null}
       {PLACES.map((place) => {
         const here = path.includes(`/${place.key}`);
-        const ink = here ? inks.leaf : inks.ink;
+        const ink = here ? colors.leaf : colors.ink;
         return (
           <Pressable
             key={place.key}
@@ -86,20 +91,22 @@ export function Shell({
               alignItems: 'center',
               justifyContent: 'center',
               gap: 2,
-              backgroundColor: here ? inks.ink : inks.leaf,
+              backgroundColor: here ? colors.ink : colors.leaf,
             }}
           >
             <Icon source={place.icon} size={24} color={ink} />
-            <Txt style={{ fontFamily: FONTS.semi, fontSize: 14, lineHeight: 18, color: ink }}>
+            <Text style={{ fontFamily: FONTS.semi, fontSize: 14, lineHeight: 18, color: ink }}>
               {place.label}
-            </Txt>
+            </Text>
           </Pressable>
         );
       })}
     </View>
   );
   return (
-    <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column', backgroundColor: inks.paper }}>
+    <View
+      style={{ flex: 1, flexDirection: wide ? 'row' : 'column', backgroundColor: colors.paper }}
+    >
       {wide ? nav : null}
       <View style={{ flex: 1 }}>
         {practiceOnly ? <PracticeStrip /> : null}
@@ -114,15 +121,15 @@ export function Shell({
 
 /** What every page of a practice project says. */
 function PracticeStrip() {
-  const inks = useInks();
+  const colors = useColors();
   return (
     <View
       role="banner"
-      style={{ backgroundColor: inks.ink, paddingHorizontal: 14, paddingVertical: 4 }}
+      style={{ backgroundColor: colors.ink, paddingHorizontal: 14, paddingVertical: 4 }}
     >
-      <Txt style={{ color: inks.leaf, fontFamily: FONTS.bold, fontSize: 15, lineHeight: 20 }}>
+      <Text style={{ color: colors.leaf, fontFamily: FONTS.bold, fontSize: 15, lineHeight: 20 }}>
         {t('practiceOnlyFiguresMayBeSimulated')}
-      </Txt>
+      </Text>
     </View>
   );
 }

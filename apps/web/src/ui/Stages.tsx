@@ -1,8 +1,8 @@
 import { View } from 'react-native';
 import Svg, { Defs, Pattern, Rect } from 'react-native-svg';
-import { Txt } from './Txt';
+import { Text } from './Text';
 import type { Stage, StageState } from './stagesOf';
-import { useInks } from './theme';
+import { useColors } from './theme';
 
 /** Marks of the stages: solid done, hatched under way, outline to come; with words where there is room. */
 export function Stages({ stages, words }: { stages: readonly Stage[]; words?: boolean }) {
@@ -15,7 +15,7 @@ export function Stages({ stages, words }: { stages: readonly Stage[]; words?: bo
       {stages.map((stage) => (
         <View key={stage.name} style={{ flexDirection: 'row', alignItems: 'center', gap: 6 }}>
           <Mark state={stage.state} />
-          {words ? <Txt>{`${stage.name}: ${stage.state}`}</Txt> : null}
+          {words ? <Text>{`${stage.name}: ${stage.state}`}</Text> : null}
         </View>
       ))}
     </View>
@@ -23,9 +23,9 @@ export function Stages({ stages, words }: { stages: readonly Stage[]; words?: bo
 }
 
 function Mark({ state }: { state: StageState }) {
-  const inks = useInks();
-  const hatch = `stage-${inks.ink.slice(1)}`;
-  const fill = state === 'done' ? inks.ink : state === 'under way' ? `url(#${hatch})` : 'none';
+  const colors = useColors();
+  const hatch = `stage-${colors.ink.slice(1)}`;
+  const fill = state === 'done' ? colors.ink : state === 'under way' ? `url(#${hatch})` : 'none';
   return (
     <Svg width={24} height={15}>
       <Defs>
@@ -36,10 +36,10 @@ function Mark({ state }: { state: StageState }) {
           height={5}
           patternTransform="rotate(45)"
         >
-          <Rect width={2.5} height={5} fill={inks.ink} />
+          <Rect width={2.5} height={5} fill={colors.ink} />
         </Pattern>
       </Defs>
-      <Rect x={1} y={1} width={22} height={13} fill={fill} stroke={inks.ink} strokeWidth={1.5} />
+      <Rect x={1} y={1} width={22} height={13} fill={fill} stroke={colors.ink} strokeWidth={1.5} />
     </Svg>
   );
 }

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import { Txt } from './Txt';
+import { Text } from './Text';
 
 /** A field of text on its own, outside a form. */
 export function TextField({
@@ -25,9 +25,9 @@ export function TextField({
         outlineStyle={{ borderWidth: 2 }}
       />
       {hint ? (
-        <Txt kind="small" ink="ink2">
+        <Text kind="small" ink="ink2">
           {hint}
-        </Txt>
+        </Text>
       ) : null}
     </View>
   );

@@ -2,7 +2,7 @@ import { createContext, useContext } from 'react';
 import { MD3DarkTheme, MD3LightTheme, type MD3Theme, configureFonts } from 'react-native-paper';
 
 /** The inks of a theme. Every colour on a screen is one of these. */
-export interface Inks {
+export interface Colors {
   paper: string;
   leaf: string;
   ink: string;
@@ -18,7 +18,7 @@ export interface Inks {
   wood: string;
 }
 
-const LIGHT: Inks = {
+const LIGHT: Colors = {
   paper: '#F6F0E2',
   leaf: '#FFFCF4',
   ink: '#1C1914',
@@ -30,7 +30,7 @@ const LIGHT: Inks = {
   wood: '#D9B779',
 };
 
-const DARK: Inks = {
+const DARK: Colors = {
   paper: '#171410',
   leaf: '#221E18',
   ink: '#F6F0E2',
@@ -54,7 +54,7 @@ export const SPACE = 16;
 export const TOUCH = 48;
 export const WIDE = 900;
 
-function paperTheme(inks: Inks, dark: boolean): MD3Theme {
+function paperTheme(colors: Colors, dark: boolean): MD3Theme {
   const base = dark ? MD3DarkTheme : MD3LightTheme;
   return {
     ...base,
@@ -62,32 +62,32 @@ function paperTheme(inks: Inks, dark: boolean): MD3Theme {
     fonts: configureFonts({ config: { fontFamily: FONTS.regular } }),
     colors: {
       ...base.colors,
-      primary: inks.ink,
-      onPrimary: inks.leaf,
-      primaryContainer: inks.ink,
-      onPrimaryContainer: inks.leaf,
-      secondary: inks.ink2,
-      onSecondary: inks.leaf,
-      secondaryContainer: inks.ink,
-      onSecondaryContainer: inks.leaf,
-      background: inks.paper,
-      onBackground: inks.ink,
-      surface: inks.leaf,
-      onSurface: inks.ink,
-      surfaceVariant: inks.leaf,
-      onSurfaceVariant: inks.ink2,
-      outline: inks.ink,
-      outlineVariant: inks.rule,
-      error: inks.accent,
-      onError: inks.onAccent,
-      inverseSurface: inks.ink,
-      inverseOnSurface: inks.leaf,
-      inversePrimary: inks.leaf,
+      primary: colors.ink,
+      onPrimary: colors.leaf,
+      primaryContainer: colors.ink,
+      onPrimaryContainer: colors.leaf,
+      secondary: colors.ink2,
+      onSecondary: colors.leaf,
+      secondaryContainer: colors.ink,
+      onSecondaryContainer: colors.leaf,
+      background: colors.paper,
+      onBackground: colors.ink,
+      surface: colors.leaf,
+      onSurface: colors.ink,
+      surfaceVariant: colors.leaf,
+      onSurfaceVariant: colors.ink2,
+      outline: colors.ink,
+      outlineVariant: colors.rule,
+      error: colors.accent,
+      onError: colors.onAccent,
+      inverseSurface: colors.ink,
+      inverseOnSurface: colors.leaf,
+      inversePrimary: colors.leaf,
       elevation: {
         ...base.colors.elevation,
-        level1: inks.leaf,
-        level2: inks.leaf,
-        level3: inks.leaf,
+        level1: colors.leaf,
+        level2: colors.leaf,
+        level3: colors.leaf,
       },
     },
   };
@@ -98,5 +98,5 @@ export const THEMES = {
   dark: { inks: DARK, paper: paperTheme(DARK, true) },
 };
 
-export const InksContext = createContext<Inks>(LIGHT);
-export const useInks = (): Inks => useContext(InksContext);
+export const ColorsContext = createContext<Colors>(LIGHT);
+export const useColors = (): Colors => useContext(ColorsContext);

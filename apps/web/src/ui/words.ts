@@ -8,9 +8,9 @@ import {
 } from '@cordel/core';
 import { groupVerdictText } from '@cordel/text/loss/states';
 import { words as t } from '@cordel/text/pages/ui/words';
-import type { Inks } from './theme';
+import type { Colors } from './theme';
 
-export const STATE_INKS: Record<SpliceState, keyof Inks> = {
+export const STATE_INKS: Record<SpliceState, keyof Colors> = {
   open: 'ink',
   skipped: 'ink',
   dead: 'ink2',
@@ -27,7 +27,7 @@ export const originWords = (origin: Origin | null): string =>
 /** How a group of splices is said, with what needs doing first. */
 export function groupWords(row: RollUp & Partial<Pick<ClosureRow, 'traysOver'>>): {
   words: string;
-  ink: keyof Inks;
+  ink: keyof Colors;
 } {
   if (row.total === 0) return { words: t('noPlanYet'), ink: 'ink2' };
   if (row.redo > 0) return { words: t('redoToRedo', { redo: row.redo }), ink: 'accent' };

@@ -4861,7 +4861,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/projects/{projectId}/standins/{splicerId}/tend": {
+    "/api/projects/{projectId}/standins/{splicerId}/service": {
         parameters: {
             query?: never;
             header?: never;
@@ -6828,7 +6828,7 @@ export interface paths {
                                 stretch: number;
                                 end: number | null;
                             }[];
-                            fellows: {
+                            peers: {
                                 fiber: number;
                                 id: string;
                                 /** @enum {string} */

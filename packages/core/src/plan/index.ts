@@ -1,4 +1,4 @@
-export * from './heads.ts';
+export * from './circuitOrigins.ts';
 export * from './collapse.ts';
 export * from './diff.ts';
 export * from './expand.ts';
@@ -14,4 +14,4 @@ export * from './spliceList.ts';
 export * from './network.ts';
 export * from './networkProblems.ts';
 export * from './trays/index.ts';
-export * from './weigh.ts';
+export * from './evaluatePlan.ts';

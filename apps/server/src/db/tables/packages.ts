@@ -1,9 +1,18 @@
-import { bigint, index, integer, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import {
+  bigint,
+  index,
+  integer,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uuid,
+} from 'drizzle-orm/pg-core';
+import { bytea } from './columns.ts';
 import { projectId, closures } from './plant.ts';
 
 /**
- * As-built packages that were asked for. Their files lie beside the data and can be made again, for the
- * same record gives the same bytes.
+ * As-built packages that were asked for. Their files can be made again, for the same record gives the same bytes.
  */
 export const packages = pgTable(
   'packages',
@@ -26,6 +35,19 @@ export const packages = pgTable(
     digest: text(),
   },
   (table) => [index('packages_project').on(table.projectId, table.at)],
+);
+
+/** Files of packages in pieces, where several processes stand before one database: any of them serves them. */
+export const packagePieces = pgTable(
+  'package_pieces',
+  {
+    packageId: uuid('package_id')
+      .notNull()
+      .references(() => packages.id, { onDelete: 'cascade' }),
+    number: integer().notNull(),
+    bytes: bytea().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.packageId, table.number] })],
 );
 
 /** `stopping` is asked for, `stopped` has happened. */

@@ -3,7 +3,7 @@ import {
   type Evidence,
   type Origin,
   type Splice,
-  headsOf,
+  circuitOrigins,
   retirementsOf,
 } from '@cordel/core';
 import type { PackedDocument } from '@cordel/core/document';
@@ -23,7 +23,7 @@ export function judgeOf(
     .filter(({ id }) => !retired.has(id))
     .map((splice) => ({ ...splice, order: ranks.get(splice.closureId)! }))
     .sort((a, b) => a.order - b.order || a.tray - b.tray || a.slot - b.slot || a.fiberA - b.fiberA);
-  const ends = headsOf(joints);
+  const ends = circuitOrigins(joints);
   const heads = new Map(joints.map(({ id }, index) => [id, ends[index]!]));
   return (splice) => {
     const head = heads.get(splice.id) ?? { cable: splice.cableA, fiber: splice.fiberA };

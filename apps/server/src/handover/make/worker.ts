@@ -1,11 +1,11 @@
 import { parentPort } from 'node:worker_threads';
 import type { MakerAnswer, PackageMessage } from '../messages.ts';
-import { PackageMaker } from './maker.ts';
+import { PackageBuilder } from './builder.ts';
 import { wordsOf } from './words.ts';
 
 /** Makes packages on a thread of its own: writing half a million rows must not hold up anybody's record. */
 const port = parentPort!;
-const maker = new PackageMaker();
+const maker = new PackageBuilder();
 
 port.on('message', (message: PackageMessage) => {
   maker.take(message).then(

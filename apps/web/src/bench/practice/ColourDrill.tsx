@@ -10,10 +10,10 @@ import { benchShared as shared } from '@cordel/text/pages/bench/shared';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { FiberEye } from '@/ui/FiberEye';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 
 /** Questions about places and colours, on any scheme the project knows. */
 export function ColourDrill() {
@@ -51,25 +51,25 @@ export function ColourDrill() {
           setAnswer(null);
         }}
       />
-      <Leaf style={{ gap: 10 }}>
-        <Txt ink="ink2">{makeUpText(question.makeUp)}</Txt>
+      <Card style={{ gap: 10 }}>
+        <Text ink="ink2">{makeUpText(question.makeUp)}</Text>
         {question.asks === 'place' ? (
-          <Txt kind="title" heading={2}>
+          <Text kind="title" heading={2}>
             {t('whereIsFiber', { fiber: question.fiber })}
-          </Txt>
+          </Text>
         ) : (
           <View style={{ flexDirection: 'row', alignItems: 'center', gap: 12 }}>
             <FiberEye address={address} size={76} />
             <View style={{ flex: 1 }}>
-              <Txt kind="title" heading={2}>
+              <Text kind="title" heading={2}>
                 {t('whichNumberIsIt')}
-              </Txt>
-              <Txt kind="strong">{placeText(address)}</Txt>
+              </Text>
+              <Text kind="strong">{placeText(address)}</Text>
             </View>
           </View>
         )}
         {question.choices.map((choice, index) => (
-          <Press
+          <Button
             key={choice}
             label={
               answer === null
@@ -80,7 +80,7 @@ export function ColourDrill() {
             onPress={() => give(index)}
           />
         ))}
-      </Leaf>
+      </Card>
       {answer === null ? null : (
         <>
           <Notice
@@ -90,10 +90,10 @@ export function ColourDrill() {
           >
             {colourAnswerText(question, address)}
           </Notice>
-          <Press label={t('nextQuestion')} look="next" onPress={next} />
+          <Button label={t('nextQuestion')} look="next" onPress={next} />
         </>
       )}
-      <Txt>{t('rightOfAskedRight', { right: count.right, asked: count.asked })}</Txt>
+      <Text>{t('rightOfAskedRight', { right: count.right, asked: count.asked })}</Text>
     </View>
   );
 }

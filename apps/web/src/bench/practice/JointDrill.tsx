@@ -18,10 +18,10 @@ import { jointDrill as t } from '@cordel/text/pages/bench/JointDrill';
 import { benchShared as shared } from '@cordel/text/pages/bench/shared';
 import { useProjectView } from '@/projects/context';
 import { FiberEye, RibbonBar } from '@/ui/FiberEye';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { FONTS } from '@/ui/theme';
 
 const JOINTS = 8;
@@ -52,9 +52,9 @@ export function JointDrill() {
   };
   return (
     <View style={{ gap: 12 }}>
-      <Txt kind="strong">
+      <Text kind="strong">
         {t('splicePlaceOfAll', { place: answers.length + (told ? 0 : 1), all: JOINTS })}
-      </Txt>
+      </Text>
       <JointInHand
         key={`${seed} ${answers.length - (told ? 1 : 0)}`}
         joint={joint}
@@ -70,7 +70,7 @@ export function JointDrill() {
           >
             {faultText(told.fault)}
           </Notice>
-          <Press label={t('nextSplice')} look="next" onPress={() => setTold(null)} />
+          <Button label={t('nextSplice')} look="next" onPress={() => setTold(null)} />
         </>
       ) : null}
     </View>
@@ -81,8 +81,8 @@ function Score({ answers, onAgain }: { answers: readonly DrillAnswer[]; onAgain(
   const { score, right, misses } = scoreDrill(answers);
   return (
     <View style={{ gap: 10 }}>
-      <Txt kind="figure">{t('scoreOf100', { score })}</Txt>
-      <Txt>{t('ofSplicesRightASwapOr', { right, answers: answers.length })}</Txt>
+      <Text kind="figure">{t('scoreOf100', { score })}</Text>
+      <Text>{t('ofSplicesRightASwapOr', { right, answers: answers.length })}</Text>
       {misses.map(({ place, fault, did }) => (
         <Notice
           key={place}
@@ -98,7 +98,7 @@ function Score({ answers, onAgain }: { answers: readonly DrillAnswer[]; onAgain(
           })}
         </Notice>
       ))}
-      <Press label={t('anotherRound')} look="next" onPress={onAgain} />
+      <Button label={t('anotherRound')} look="next" onPress={onAgain} />
     </View>
   );
 }
@@ -122,8 +122,8 @@ function JointInHand({
   const cleaves = record.fibers.flatMap((fiber) => worstCleave(fiber) ?? []);
   const estimates = record.fibers.map(({ estimateMdb }) => estimateMdb ?? 0);
   return (
-    <Leaf style={{ gap: 10 }}>
-      <Txt>
+    <Card style={{ gap: 10 }}>
+      <Text>
         {count === 1
           ? t('thePlanFiberOnto', {
               left: String(joint.wanted[0]),
@@ -132,20 +132,20 @@ function JointInHand({
               rightColour: colourText(at(joint.wanted[0]!).fiber),
             })
           : t('thePlanRibbon1OntoRibbon')}
-      </Txt>
+      </Text>
       <View style={{ flexDirection: 'row', justifyContent: 'space-around', gap: 8 }}>
         <Side title={t('left')} places={joint.left} at={at} />
         <Side title={t('right')} places={joint.right} at={at} />
       </View>
-      <Txt kind="strong">{joint.sleeve ? t('sleeveOnTheLeftFiber') : t('sleeveInItsBox')}</Txt>
-      <Txt>
+      <Text kind="strong">{joint.sleeve ? t('sleeveOnTheLeftFiber') : t('sleeveInItsBox')}</Text>
+      <Text>
         {t('programFiberWorstCleave', {
           program: joint.program,
           glass: joint.glass,
           degrees: Math.max(...cleaves).toFixed(1),
         })}
-      </Txt>
-      <Txt>{t('lastEstimatesDb', { recent: joint.recent.map(formatLoss).join(', ') })}</Txt>
+      </Text>
+      <Text>{t('lastEstimatesDb', { recent: joint.recent.map(formatLoss).join(', ') })}</Text>
       {stopped ? (
         <Notice word={t('theSplicerStopped')} ink="accent">
           {t('itShowsBeforeTheArc', {
@@ -154,21 +154,21 @@ function JointInHand({
         </Notice>
       ) : null}
       {fired ? (
-        <Txt style={{ fontFamily: FONTS.bold, fontSize: 19 }}>
+        <Text style={{ fontFamily: FONTS.bold, fontSize: 19 }}>
           {t('estimateEstimatesDb', { estimates: estimates.map(formatLoss).join(', ') })}
-        </Txt>
+        </Text>
       ) : null}
       {done ? null : (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
           {!fired && !stopped ? (
-            <Press label={t('startTheSplice')} look="next" onPress={() => setFired(true)} />
+            <Button label={t('startTheSplice')} look="next" onPress={() => setFired(true)} />
           ) : null}
           {(fired ? AFTER : BEFORE).map((action) => (
-            <Press key={action} label={actionText(action)} onPress={() => onAct(action)} />
+            <Button key={action} label={actionText(action)} onPress={() => onAct(action)} />
           ))}
         </View>
       )}
-    </Leaf>
+    </Card>
   );
 }
 
@@ -184,17 +184,17 @@ function Side({
   const first = at(places[0]!);
   return (
     <View style={{ alignItems: 'center', flex: 1 }}>
-      <Txt ink="ink2">{title}</Txt>
+      <Text ink="ink2">{title}</Text>
       {places.length === 1 ? (
         <FiberEye address={{ ...first, tube: null }} size={70} />
       ) : (
         <RibbonBar colours={places.map((place) => at(place).fiber)} marked={1} width={150} />
       )}
-      <Txt kind="strong">
+      <Text kind="strong">
         {places.length === 1
           ? `${colourText(first.fiber)} · ${first.fiber.letters}`
           : `${at(places[0]!).fiber.letters} … ${at(places.at(-1)!).fiber.letters}`}
-      </Txt>
+      </Text>
     </View>
   );
 }

@@ -5,8 +5,8 @@ import { shiftUnitText } from '@cordel/text/bench';
 import { shiftAnswer as t } from '@cordel/text/pages/bench/ShiftAnswer';
 import { benchShared as shared } from '@cordel/text/pages/bench/shared';
 import { useClock } from '@/projects/useClock';
-import { Leaf } from '@/ui/Leaf';
-import { Txt } from '@/ui/Txt';
+import { Card } from '@/ui/Card';
+import { Text } from '@/ui/Text';
 import { TimelinePicture } from './TimelinePicture';
 import type { ShiftAnswer } from './shift.worker';
 
@@ -16,13 +16,13 @@ export function Finish({ outcome, start }: { outcome: ShiftOutcome; start: numbe
   const at = (seconds: number) => clock(start + seconds * 1000);
   return (
     <View>
-      <Txt kind="figure">{at(outcome.finish.p50)}</Txt>
-      <Txt>
+      <Text kind="figure">{at(outcome.finish.p50)}</Text>
+      <Text>
         {t('likelyFinishEightInTenBetween', {
           p10: at(outcome.finish.p10),
           p90: at(outcome.finish.p90),
         })}
-      </Txt>
+      </Text>
     </View>
   );
 }
@@ -51,28 +51,28 @@ export function Answer({
   const share = Math.round(outcome.inWindow * 100);
   return (
     <View style={{ gap: 14 }}>
-      <Leaf hung style={{ gap: 6 }}>
+      <Card hung style={{ gap: 6 }}>
         <Finish outcome={outcome} start={start} />
-        <Txt kind="strong" ink={share >= 80 ? 'green' : share >= 40 ? 'ink' : 'accent'}>
+        <Text kind="strong" ink={share >= 80 ? 'green' : share >= 40 ? 'ink' : 'accent'}>
           {t('toFinishWithinTheWindowTo', { share, window: at(window) })}
-        </Txt>
+        </Text>
         {outcome.lastStart.map(({ unit, at: last }) => (
-          <Txt key={shiftUnitText(unit)}>
+          <Text key={shiftUnitText(unit)}>
             {last > 0
               ? t('lastSafeMomentToBegin', { shiftUnit: shiftUnitText(unit), last: at(last) })
               : t('tooLateToBeginAndBe', { shiftUnit: shiftUnitText(unit) })}
-          </Txt>
+          </Text>
         ))}
-      </Leaf>
-      <Leaf style={{ gap: 6 }}>
-        <Txt kind="strong">
+      </Card>
+      <Card style={{ gap: 6 }}>
+        <Text kind="strong">
           {t('takenOfTheTime', {
             pool: POOL_WORDS[outcome.bottleneck],
             percent: Math.round(outcome.used[outcome.bottleneck] * 100),
           })}
-        </Txt>
+        </Text>
         {gains.map(({ what, minutes }) => (
-          <Txt key={what}>
+          <Text key={what}>
             {t('oneMoreWhatMinutes', {
               what,
               minutes:
@@ -80,14 +80,14 @@ export function Answer({
                   ? t('gainsNothing')
                   : t('minutesMinSooner', { minutes: Math.round(minutes) }),
             })}
-          </Txt>
+          </Text>
         ))}
-      </Leaf>
+      </Card>
       {ways.length > 0 ? <Ways ways={ways} /> : null}
       <TimelinePicture timeline={timeline} start={start} window={window} />
-      <Txt kind="small" ink="ink2">
+      <Text kind="small" ink="ink2">
         {t('fromSimulationRunsHandsVarySplices', { runs: outcome.runs.toLocaleString('en') })}
-      </Txt>
+      </Text>
     </View>
   );
 }
@@ -129,24 +129,24 @@ function Ways({ ways }: { ways: ShiftAnswer['ways'] }) {
     ],
   ];
   return (
-    <Leaf style={{ gap: 4 }}>
-      <Txt kind="strong">
+    <Card style={{ gap: 4 }}>
+      <Text kind="strong">
         {better
           ? t('ribbonizingTheLooseTubesPaysSooner', {
               hours: hours(single.finish - ribbonized.finish),
             })
           : t('ribbonizingTheLooseTubesDoesNot')}
-      </Txt>
+      </Text>
       <View role="table" aria-label={t('oneByOneOrRibbonized')}>
         <Row cells={['', t('oneByOne'), t('ribbonized')]} head />
         {rows.map((cells) => (
           <Row key={cells[0]} cells={cells} />
         ))}
       </View>
-      <Txt kind="small" ink="ink2">
+      <Text kind="small" ink="ink2">
         {t('aFlippedRibbonPutsTwelveCircuits')}
-      </Txt>
-    </Leaf>
+      </Text>
+    </Card>
   );
 }
 
@@ -159,7 +159,7 @@ function Row({ cells, head }: { cells: readonly [string, string, string]; head?:
           role={head ? 'columnheader' : index === 0 ? 'rowheader' : 'cell'}
           style={{ flex: index === 0 ? 1.2 : 1 }}
         >
-          <Txt kind={head || index > 0 ? 'strong' : 'body'}>{cell}</Txt>
+          <Text kind={head || index > 0 ? 'strong' : 'body'}>{cell}</Text>
         </View>
       ))}
     </View>

@@ -4,8 +4,8 @@ import { TextInput } from 'react-native-paper';
 import { type ShiftSetting, shiftSettingSchema } from '@cordel/core/shift';
 import { shiftFields as t } from '@cordel/text/pages/bench/ShiftFields';
 import { Notice } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 
 /** A small count, by two keys. */
 export function Count({
@@ -19,25 +19,25 @@ export function Count({
 }) {
   return (
     <View role="group" aria-label={label} style={{ gap: 2 }}>
-      <Txt ink="ink2">{label}</Txt>
+      <Text ink="ink2">{label}</Text>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 6 }}>
-        <Press
+        <Button
           label={t('fewerLabel', { label })}
           disabled={value <= 1}
           onPress={() => onChange(value - 1)}
         >
-          <Txt kind="strong">−</Txt>
-        </Press>
-        <Txt kind="name" style={{ minWidth: 22, textAlign: 'center' }}>
+          <Text kind="strong">−</Text>
+        </Button>
+        <Text kind="name" style={{ minWidth: 22, textAlign: 'center' }}>
           {value}
-        </Txt>
-        <Press
+        </Text>
+        <Button
           label={t('moreLabel', { label })}
           disabled={value >= 12}
           onPress={() => onChange(value + 1)}
         >
-          <Txt kind="strong">+</Txt>
-        </Press>
+          <Text kind="strong">+</Text>
+        </Button>
       </View>
     </View>
   );
@@ -75,9 +75,9 @@ export function Minutes({
         outlineStyle={{ borderWidth: 2 }}
       />
       {good ? null : (
-        <Txt kind="small" ink="accent">
+        <Text kind="small" ink="accent">
           {t('aFigureFromTo1440', { least })}
-        </Txt>
+        </Text>
       )}
     </View>
   );

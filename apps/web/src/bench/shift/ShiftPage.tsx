@@ -10,11 +10,11 @@ import { keep } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import { useClock } from '@/projects/useClock';
 import { Choice } from '@/ui/Field';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Empty, Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { saveFile } from '@/ui/saveFile';
 import { Answer, Finish } from './ShiftAnswer';
 import { Count, Minutes, Times } from './ShiftFields';
@@ -63,10 +63,10 @@ export function ShiftPage() {
                 alignItems: 'center',
               }}
             >
-              <Txt kind="name" heading={2} style={{ flexShrink: 1 }}>
+              <Text kind="name" heading={2} style={{ flexShrink: 1 }}>
                 {chosen.name}
-              </Txt>
-              <Press label={t('anotherClosure')} onPress={() => setChoosing(true)} />
+              </Text>
+              <Button label={t('anotherClosure')} onPress={() => setChoosing(true)} />
             </View>
           )}
           <Shift key={chosen.closureId} closureId={chosen.closureId} name={chosen.name} />
@@ -90,14 +90,14 @@ function Shift({ closureId, name }: { closureId: string; name: string }) {
   const ends = new Date(start + draft.setting.window * 60_000);
   return (
     <View style={{ gap: 14 }}>
-      <Txt>
+      <Text>
         {t('leftHereFibersInTubesOr', {
           fibers: open.length,
           tubes: units.length,
           units: unitsWords(units),
         })}
-      </Txt>
-      <Leaf style={{ gap: 10 }}>
+      </Text>
+      <Card style={{ gap: 10 }}>
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 14 }}>
           <Count
             label={t('people')}
@@ -143,7 +143,7 @@ function Shift({ closureId, name }: { closureId: string; name: string }) {
             }
           />
         </View>
-        <Press
+        <Button
           look="bare"
           icon={editing ? 'chevron-up' : 'chevron-down'}
           label={editing ? t('hideTheTimes') : t('timesOfEachStep')}
@@ -165,19 +165,19 @@ function Shift({ closureId, name }: { closureId: string; name: string }) {
             onChange={(value) => change({ learn: value === 'yes' })}
           />
         ) : (
-          <Txt ink="ink2">{t('asSoonAsSleevesAreDone')}</Txt>
+          <Text ink="ink2">{t('asSoonAsSleevesAreDone')}</Text>
         )}
-      </Leaf>
+      </Card>
       {planned.state === 'running' ? (
-        <Leaf style={{ gap: 8 }}>
-          <Txt kind="strong" aria-live="polite">
+        <Card style={{ gap: 8 }}>
+          <Text kind="strong" aria-live="polite">
             {t('simulatingShare', { share: Math.round(planned.share * 100) })}
-          </Txt>
+          </Text>
           {planned.outcome ? <Finish outcome={planned.outcome} start={start} /> : null}
-          <Press label={common('stop')} onPress={shift.stop} />
-        </Leaf>
+          <Button label={common('stop')} onPress={shift.stop} />
+        </Card>
       ) : (
-        <Press
+        <Button
           label={planned.state === 'done' ? t('planAgain') : t('planIt')}
           look="next"
           onPress={() => void shift.start(setting, units)}
@@ -187,7 +187,7 @@ function Shift({ closureId, name }: { closureId: string; name: string }) {
         <>
           <Answer answer={planned.answer} start={start} window={draft.setting.window * 60} />
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-            <Press
+            <Button
               label={t('calendarIcs')}
               icon="calendar-export"
               onPress={() =>
@@ -205,7 +205,7 @@ function Shift({ closureId, name }: { closureId: string; name: string }) {
                 )
               }
             />
-            <Press
+            <Button
               label={t('theShiftBeginsNow')}
               onPress={() => {
                 keep(
@@ -216,9 +216,9 @@ function Shift({ closureId, name }: { closureId: string; name: string }) {
               }}
             />
           </View>
-          <Txt kind="small" ink="ink2">
+          <Text kind="small" ink="ink2">
             {t('windowToWhenTheShiftBegins', { clock: clock(ends.getTime()) })}
-          </Txt>
+          </Text>
         </>
       ) : null}
     </View>

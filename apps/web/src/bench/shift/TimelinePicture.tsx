@@ -4,8 +4,8 @@ import Svg, { Defs, G, Line, Pattern, Rect, Text as SvgText } from 'react-native
 import type { Timeline } from '@cordel/core/shift';
 import { timelinePicture as t } from '@cordel/text/pages/bench/TimelinePicture';
 import { useClock } from '@/projects/useClock';
-import { Txt } from '@/ui/Txt';
-import { FONTS, useInks } from '@/ui/theme';
+import { Text } from '@/ui/Text';
+import { FONTS, useColors } from '@/ui/theme';
 
 const ROW = 26;
 const LEFT = 96;
@@ -25,19 +25,19 @@ export function TimelinePicture({ timeline, start, window }: Props) {
       style={{ gap: 12 }}
       onLayout={({ nativeEvent }) => setWidth(Math.max(300, nativeEvent.layout.width))}
     >
-      <Txt kind="strong">{t('tubeByTube')}</Txt>
+      <Text kind="strong">{t('tubeByTube')}</Text>
       <Units timeline={timeline} start={start} window={window} width={width} />
-      <Txt kind="strong">{t('theFirstHalfHourCloseUp')}</Txt>
+      <Text kind="strong">{t('theFirstHalfHourCloseUp')}</Text>
       <CloseUp timeline={timeline} width={width} />
-      <Txt kind="small" ink="ink2">
+      <Text kind="small" ink="ink2">
         {t('solidHandsAtASpliceHatched')}
-      </Txt>
+      </Text>
     </View>
   );
 }
 
 function Units({ timeline, start, window, width }: Props & { width: number }) {
-  const inks = useInks();
+  const colors = useColors();
   const { clock } = useClock();
   const end = Math.max(window, timeline.finish) * 1.02;
   const x = (seconds: number) => LEFT + ((width - LEFT - 8) * seconds) / end;
@@ -63,7 +63,7 @@ function Units({ timeline, start, window, width }: Props & { width: number }) {
               x2={x(hour * 3600)}
               y1={18}
               y2={height - 18}
-              stroke={inks.rule}
+              stroke={colors.rule}
               strokeWidth={1}
             />
             <SvgText
@@ -71,7 +71,7 @@ function Units({ timeline, start, window, width }: Props & { width: number }) {
               y={13}
               fontSize={14}
               fontFamily={FONTS.semi}
-              fill={inks.ink}
+              fill={colors.ink}
               textAnchor={x(hour * 3600) > width - 24 ? 'end' : 'middle'}
             >
               {clock(start + hour * 3_600_000)}
@@ -86,7 +86,7 @@ function Units({ timeline, start, window, width }: Props & { width: number }) {
             y={24 + index * ROW + 14}
             fontSize={14}
             fontFamily={FONTS.regular}
-            fill={inks.ink}
+            fill={colors.ink}
             textAnchor="end"
           >
             {label}
@@ -96,8 +96,8 @@ function Units({ timeline, start, window, width }: Props & { width: number }) {
             y={24 + index * ROW}
             width={Math.max(2, x(to) - x(from))}
             height={ROW - 8}
-            fill={to <= window ? inks.ink : inks.leaf}
-            stroke={inks.ink}
+            fill={to <= window ? colors.ink : colors.leaf}
+            stroke={colors.ink}
             strokeWidth={2}
           />
         </G>
@@ -107,7 +107,7 @@ function Units({ timeline, start, window, width }: Props & { width: number }) {
         x2={x(window)}
         y1={18}
         y2={height - 18}
-        stroke={inks.accent}
+        stroke={colors.accent}
         strokeWidth={3}
         strokeDasharray="7 5"
       />
@@ -116,7 +116,7 @@ function Units({ timeline, start, window, width }: Props & { width: number }) {
         y={height - 3}
         fontSize={14}
         fontFamily={FONTS.bold}
-        fill={inks.accent}
+        fill={colors.accent}
         textAnchor={x(window) > width - 90 ? 'end' : 'middle'}
       >
         {t('windowEndsClock', { clock: clock(start + window * 1000) })}
@@ -129,7 +129,7 @@ const CLOSE = 1800;
 const OUTLINED = ['openTube', 'arcCheck', 'break', 'ribbonize'];
 
 function CloseUp({ timeline, width }: { timeline: Timeline; width: number }) {
-  const inks = useInks();
+  const colors = useColors();
   const from = 0;
   const x = (seconds: number) => LEFT + ((width - LEFT - 8) * (seconds - from)) / CLOSE;
   const height = timeline.lanes.length * (ROW + 4) + 24;
@@ -143,7 +143,7 @@ function CloseUp({ timeline, width }: { timeline: Timeline; width: number }) {
           height={6}
           patternTransform="rotate(45)"
         >
-          <Rect width={2.5} height={6} fill={inks.ink} />
+          <Rect width={2.5} height={6} fill={colors.ink} />
         </Pattern>
       </Defs>
       {timeline.lanes.map(({ of, number, segments }, index) => (
@@ -153,7 +153,7 @@ function CloseUp({ timeline, width }: { timeline: Timeline; width: number }) {
             y={index * (ROW + 4) + 18}
             fontSize={14}
             fontFamily={FONTS.regular}
-            fill={inks.ink}
+            fill={colors.ink}
             textAnchor="end"
           >
             {timeline.lanes.filter((lane) => lane.of === of).length === 1
@@ -171,12 +171,12 @@ function CloseUp({ timeline, width }: { timeline: Timeline; width: number }) {
                 height={ROW - 4}
                 fill={
                   OUTLINED.includes(segment.what)
-                    ? inks.leaf
+                    ? colors.leaf
                     : of === 'hands'
-                      ? inks.ink
+                      ? colors.ink
                       : 'url(#shift-hatch)'
                 }
-                stroke={inks.ink}
+                stroke={colors.ink}
                 strokeWidth={1}
               />
             ))}
@@ -189,7 +189,7 @@ function CloseUp({ timeline, width }: { timeline: Timeline; width: number }) {
           y={height - 4}
           fontSize={14}
           fontFamily={FONTS.semi}
-          fill={inks.ink}
+          fill={colors.ink}
           textAnchor={minute === 30 ? 'end' : minute === 0 ? 'start' : 'middle'}
         >
           {t('minuteMin', { minute })}

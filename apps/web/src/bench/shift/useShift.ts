@@ -10,7 +10,7 @@ import {
   shiftUnits,
 } from '@cordel/core/shift';
 import { useWork } from '@/data/queries';
-import { useKept } from '@/data/storage';
+import { usePersisted } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import { benchSplices } from '../benchSplices';
 import type { ShiftAnswer, ShiftPlanner } from './shift.worker';
@@ -49,7 +49,7 @@ function atPace(setting: ShiftSetting, { factor }: Pace): ShiftSetting {
 export function useShift(closureId: string) {
   const view = useProjectView();
   const work = useWork(closureId);
-  const [text, setText] = useKept(`cordel.shift.${closureId}`, '');
+  const [text, setText] = usePersisted(`cordel.shift.${closureId}`, '');
   const draft = useMemo(() => readDraft(text), [text]);
   const change = (part: Partial<ShiftDraft>) => setText(JSON.stringify({ ...draft, ...part }));
   const splices = useMemo(

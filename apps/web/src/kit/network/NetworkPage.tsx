@@ -8,11 +8,11 @@ import { kitShared as shared } from '@cordel/text/pages/kit/shared';
 import { useSummary } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { Grid } from '@/ui/Grid';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
 import { useWide } from '@/ui/useWide';
 import { RowFields } from './RowFields';
 import { useTypedNetwork } from './useTypedNetwork';
@@ -27,10 +27,10 @@ export function NetworkPage() {
   return (
     <Page title={t('cablesAndClosures')} above={project.name} back={`/p/${project.id}/route`}>
       <View style={{ flexDirection: wide ? 'row' : 'column', gap: 20 }}>
-        <Leaf style={{ flex: wide ? 1 : undefined, gap: 10 }}>
-          <Txt kind="name" heading={2}>
+        <Card style={{ flex: wide ? 1 : undefined, gap: 10 }}>
+          <Text kind="name" heading={2}>
             {common('cables')}
-          </Txt>
+          </Text>
           <RowFields
             noun={common('cable')}
             figure={common('fibers')}
@@ -43,11 +43,11 @@ export function NetworkPage() {
             }}
             onChange={(row) => change('cables', row)}
           />
-        </Leaf>
-        <Leaf style={{ flex: wide ? 1 : undefined, gap: 10 }}>
-          <Txt kind="name" heading={2}>
+        </Card>
+        <Card style={{ flex: wide ? 1 : undefined, gap: 10 }}>
+          <Text kind="name" heading={2}>
             {shared('closures')}
-          </Txt>
+          </Text>
           <RowFields
             noun={common('closure')}
             figure={t('distance')}
@@ -60,7 +60,7 @@ export function NetworkPage() {
             }}
             onChange={(row) => change('closures', row)}
           />
-        </Leaf>
+        </Card>
       </View>
       {problems.size > 0 ? (
         <Notice word={shared('notSaved')} ink="accent" live>
@@ -72,7 +72,7 @@ export function NetworkPage() {
           {t('rows', { rows: network.savedCount })}
         </Notice>
       ) : null}
-      <Press
+      <Button
         label={count === 0 ? shared('save') : t('saveRows', { rows: count })}
         look="next"
         disabled={count === 0}
@@ -92,24 +92,24 @@ function Plans() {
   const splices = new Map(rows.map(({ closureId, total }) => [closureId, total]));
   return (
     <View style={{ gap: 8 }}>
-      <Txt kind="name" heading={2}>
+      <Text kind="name" heading={2}>
         {t('hereAlready')}
-      </Txt>
+      </Text>
       {cables.length > 0 ? (
-        <Txt>{t('cables', { cables: cables.map(({ name }) => name).join(', ') })}</Txt>
+        <Text>{t('cables', { cables: cables.map(({ name }) => name).join(', ') })}</Text>
       ) : null}
       <Grid>
         {closures
           .filter((closure) => !isArchived(closure))
           .map(({ id, name }) => (
-            <Press
+            <Button
               key={id}
               style={{ justifyContent: 'space-between' }}
               onPress={() => router.push(`/p/${project.id}/route/${id}/plan` as never)}
             >
-              <Txt kind="strong">{t('planName', { name })}</Txt>
-              <Txt ink="ink2">{t('splices', { splices: splices.get(id) ?? 0 })}</Txt>
-            </Press>
+              <Text kind="strong">{t('planName', { name })}</Text>
+              <Text ink="ink2">{t('splices', { splices: splices.get(id) ?? 0 })}</Text>
+            </Button>
           ))}
       </Grid>
     </View>

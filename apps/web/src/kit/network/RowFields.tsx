@@ -1,7 +1,7 @@
 import { useRef } from 'react';
 import { View } from 'react-native';
 import { TextField } from '@/ui/TextField';
-import { Txt } from '@/ui/Txt';
+import { Text } from '@/ui/Text';
 import type { TypedRow } from './typedRows';
 
 interface RowFieldsProps {
@@ -28,7 +28,7 @@ export function RowFields(props: RowFieldsProps) {
   };
   return (
     <div ref={holder} onKeyDownCapture={goOn} style={{ display: 'grid', gap: 10 }}>
-      <Txt ink="ink2">{hint}</Txt>
+      <Text ink="ink2">{hint}</Text>
       {rows.map((row, index) => {
         const problem = problems.get(row.id);
         const words = problem ?? feedback(row);
@@ -50,7 +50,7 @@ export function RowFields(props: RowFieldsProps) {
                 />
               </View>
             </View>
-            {words ? <Txt ink={problem ? 'accent' : 'ink2'}>{words}</Txt> : null}
+            {words ? <Text ink={problem ? 'accent' : 'ink2'}>{words}</Text> : null}
           </View>
         );
       })}

@@ -4,7 +4,7 @@ import { commands } from '@cordel/client';
 import { kitShared as t } from '@cordel/text/pages/kit/shared';
 import { errorText } from '@cordel/text/record';
 import { outbox } from '@/data/client';
-import { useKept } from '@/data/storage';
+import { usePersisted } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import {
   type TypedNetwork,
@@ -35,7 +35,7 @@ const filled = ({ cables, closures }: TypedNetwork): TypedNetwork => ({
 /** Cables and closures that are typed row by row; kept on the device until they are saved. */
 export function useTypedNetwork() {
   const { project, cables, closures } = useProjectView();
-  const [text, setText] = useKept(`cordel.network.${project.id}`, '');
+  const [text, setText] = usePersisted(`cordel.network.${project.id}`, '');
   const [problems, setProblems] = useState<ReadonlyMap<string, string>>(new Map());
   const [savedCount, setSavedCount] = useState(0);
   const [emptyIds, setEmptyIds] = useState(() => ({ cables: uuid(), closures: uuid() }));

@@ -5,11 +5,11 @@ import { fileRows as t } from '@cordel/text/pages/traces/FileRows';
 import { tracesShared as shared } from '@cordel/text/pages/traces/shared';
 import { common } from '@cordel/text/pages/common';
 import { useProjectView } from '@/projects/context';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
-import { Txt } from '@/ui/Txt';
-import { useInks } from '@/ui/theme';
+import { Text } from '@/ui/Text';
+import { useColors } from '@/ui/theme';
 import type { BringIn, BroughtFile, OwnPlace } from './useBringIn';
 
 /** Rows shown of each kind; the rest is counted. */
@@ -24,29 +24,29 @@ export function FileRows({ flow }: { flow: BringIn }) {
   const same = files.filter(({ state }) => state === 'here already' || state === 'twice');
   return (
     <View style={{ gap: 12 }}>
-      <Txt kind="name" heading={2}>
+      <Text kind="name" heading={2}>
         {t('filesReadyToFix', { files: files.length, ready: ready.length, wrong: wrong.length })}
-      </Txt>
+      </Text>
       {same.length > 0 ? (
-        <Txt ink="ink2">
+        <Text ink="ink2">
           {t('filesLeftOutForTheSame', { files: same.length, names: names(same) })}
-        </Txt>
+        </Text>
       ) : null}
       {wrong.slice(0, SHOWN).map((file) => (
         <WrongRow key={file.key} file={file} flow={flow} />
       ))}
       {wrong.length > SHOWN ? (
-        <Txt ink="ink2">{t('andFilesMoreToFix', { files: wrong.length - SHOWN })}</Txt>
+        <Text ink="ink2">{t('andFilesMoreToFix', { files: wrong.length - SHOWN })}</Text>
       ) : null}
       {ready.length > 0 ? <ReadyTable files={ready} /> : null}
       {ready.length > 0 && !busy ? (
-        <Press
+        <Button
           label={t('importTraces', { traces: ready.length })}
           look="next"
           onPress={() => void flow.send()}
         />
       ) : null}
-      <Press label={t('clearThisList')} look="bare" icon="close" onPress={flow.clear} />
+      <Button label={t('clearThisList')} look="bare" icon="close" onPress={flow.clear} />
     </View>
   );
 }
@@ -59,42 +59,42 @@ function names(files: readonly BroughtFile[]): string {
 }
 
 function ReadyTable({ files }: { files: readonly BroughtFile[] }) {
-  const inks = useInks();
+  const colors = useColors();
   const { cable } = useProjectView();
   const shown = [...files.slice(0, SHOWN - 2), ...files.slice(-2)].filter(
     (file, index, all) => all.indexOf(file) === index,
   );
   const left = files.length - shown.length;
   return (
-    <View style={{ borderTopWidth: 2, borderColor: inks.ink }}>
+    <View style={{ borderTopWidth: 2, borderColor: colors.ink }}>
       {shown.map(({ key, name, place }, index) => (
         <View key={key}>
           {left > 0 && index === shown.length - 2 ? (
-            <Txt ink="ink2" style={{ paddingVertical: 4 }}>
+            <Text ink="ink2" style={{ paddingVertical: 4 }}>
               {t('leftMore', { left })}
-            </Txt>
+            </Text>
           ) : null}
           <View
             style={{
               flexDirection: 'row',
               gap: 8,
               borderBottomWidth: 1,
-              borderColor: inks.rule,
+              borderColor: colors.rule,
               paddingVertical: 4,
               flexWrap: 'wrap',
             }}
           >
-            <Txt kind="strong" style={{ minWidth: 170, flexGrow: 1 }}>
+            <Text kind="strong" style={{ minWidth: 170, flexGrow: 1 }}>
               {name}
-            </Txt>
-            <Txt>
+            </Text>
+            <Text>
               {t('nameFiberFromDirectionWavelengthNm', {
                 name: cable(place!.cableId!)?.name ?? '?',
                 fiber: place!.fiber ?? '?',
                 direction: place!.direction === 'AB' ? 'A' : 'B',
                 wavelengthNm: place!.wavelengthNm ?? '?',
               })}
-            </Txt>
+            </Text>
           </View>
         </View>
       ))}
@@ -104,17 +104,17 @@ function ReadyTable({ files }: { files: readonly BroughtFile[] }) {
 
 /** A file that does not fit, with what would put it right. */
 function WrongRow({ file, flow }: { file: BroughtFile; flow: BringIn }) {
-  const inks = useInks();
+  const colors = useColors();
   const [open, setOpen] = useState(false);
   return (
-    <View style={{ borderLeftWidth: 6, borderColor: inks.accent, paddingLeft: 10, gap: 6 }}>
-      <Txt kind="strong">{file.name}</Txt>
-      <Txt>{file.words}</Txt>
+    <View style={{ borderLeftWidth: 6, borderColor: colors.accent, paddingLeft: 10, gap: 6 }}>
+      <Text kind="strong">{file.name}</Text>
+      <Text>{file.words}</Text>
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
         {file.state === 'to be settled' ? (
-          <Press label={t('fixIt')} aria-expanded={open} onPress={() => setOpen(!open)} />
+          <Button label={t('fixIt')} aria-expanded={open} onPress={() => setOpen(!open)} />
         ) : null}
-        <Press label={t('leaveItOut')} onPress={() => flow.drop(file.key)} />
+        <Button label={t('leaveItOut')} onPress={() => flow.drop(file.key)} />
       </View>
       {open ? (
         <PlaceForm
@@ -180,7 +180,7 @@ export function PlaceForm({
         <TextField label={common('fiber')} value={fiber} onChange={setFiber} />
         <TextField label={shared('wavelengthNm')} value={nm} onChange={setNm} />
       </View>
-      <Press
+      <Button
         label={t('save')}
         look="next"
         disabled={!fits}

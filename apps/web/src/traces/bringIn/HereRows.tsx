@@ -9,11 +9,11 @@ import { outbox } from '@/data/client';
 import { personNow } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import { Notice } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { Sheet } from '@/ui/Sheet';
 import { TextField } from '@/ui/TextField';
-import { Txt } from '@/ui/Txt';
-import { useInks } from '@/ui/theme';
+import { Text } from '@/ui/Text';
+import { useColors } from '@/ui/theme';
 import type { KeptTraceRow } from '../queries';
 import { PlaceForm } from './FileRows';
 import type { OwnPlace } from './useBringIn';
@@ -22,12 +22,12 @@ const STEP = 30;
 
 /** The traces that are here: where each belongs, its file, and a way to put it right. */
 export function HereRows({ here }: { here: readonly KeptTraceRow[] }) {
-  const inks = useInks();
+  const colors = useColors();
   const { cable } = useProjectView();
   const [find, setFind] = useState('');
   const [shown, setShown] = useState(STEP);
   const [opened, setOpened] = useState<KeptTraceRow | null>(null);
-  if (here.length === 0) return <Txt ink="ink2">{t('noTracesAreHereYetWithout')}</Txt>;
+  if (here.length === 0) return <Text ink="ink2">{t('noTracesAreHereYetWithout')}</Text>;
   const wordsOf = ({ place, facts }: KeptTraceRow): string =>
     place?.cableId
       ? t('fromNmNs', {
@@ -45,13 +45,13 @@ export function HereRows({ here }: { here: readonly KeptTraceRow[] }) {
   );
   return (
     <View style={{ gap: 8 }}>
-      <Txt kind="name" heading={2}>
+      <Text kind="name" heading={2}>
         {t('tracesHere', { traces: here.length })}
-      </Txt>
+      </Text>
       {here.length > 12 ? (
         <TextField label={t('findByNameFiberOrWavelength')} value={find} onChange={setFind} />
       ) : null}
-      <View style={{ borderTopWidth: 2, borderColor: inks.ink }}>
+      <View style={{ borderTopWidth: 2, borderColor: colors.ink }}>
         {list.slice(0, shown).map((row) => (
           <View
             key={row.id}
@@ -61,39 +61,39 @@ export function HereRows({ here }: { here: readonly KeptTraceRow[] }) {
               flexWrap: 'wrap',
               gap: 8,
               borderBottomWidth: 1,
-              borderColor: inks.rule,
+              borderColor: colors.rule,
             }}
           >
             <View style={{ flexGrow: 1, minWidth: 190 }}>
-              <Txt kind="strong">{row.name}</Txt>
-              <Txt ink={row.place?.cableId ? 'ink2' : 'accent'}>{wordsOf(row)}</Txt>
+              <Text kind="strong">{row.name}</Text>
+              <Text ink={row.place?.cableId ? 'ink2' : 'accent'}>{wordsOf(row)}</Text>
               {row.facts.warnings.map((words) => (
-                <Txt key={words} kind="small" ink="ink2">
+                <Text key={words} kind="small" ink="ink2">
                   {words}
-                </Txt>
+                </Text>
               ))}
             </View>
-            <Press
+            <Button
               label={t('fixName', { name: row.name })}
               look="bare"
               icon="pencil-outline"
               onPress={() => setOpened(row)}
             >
               <></>
-            </Press>
-            <Press
+            </Button>
+            <Button
               label={t('saveTheFile', { name: row.name })}
               look="bare"
               icon="download"
               onPress={() => window.open(`/api/traces/${row.id}/file.sor`, '_self')}
             >
               <></>
-            </Press>
+            </Button>
           </View>
         ))}
       </View>
       {list.length > shown ? (
-        <Press
+        <Button
           label={t('showMoreAreLeft', { list: list.length - shown })}
           onPress={() => setShown(shown + 4 * STEP)}
         />
@@ -132,17 +132,17 @@ function PutRight({ row, onDone }: { row: KeptTraceRow; onDone(): void }) {
   };
   return (
     <Sheet title={row.name} visible onClose={onDone}>
-      <Txt ink="ink2">
+      <Text ink="ink2">
         {t('theFileSaysCableFiberFrom', {
           cableId: row.facts.cableId,
           fiberId: row.facts.fiberId,
           from: row.facts.from,
           wavelengthNm: row.facts.wavelengthNm,
         })}
-      </Txt>
+      </Text>
       <PlaceForm start={row.place} onSave={(place) => void say(place)} />
       <TextField label={t('whyItIsSetAside')} value={why} onChange={setWhy} />
-      <Press label={t('setItAside')} disabled={why.trim() === ''} onPress={() => void say(null)} />
+      <Button label={t('setItAside')} disabled={why.trim() === ''} onPress={() => void say(null)} />
       {problem ? (
         <Notice word={t('notSaved')} ink="accent" live>
           {problem}

@@ -9,12 +9,12 @@ import { errorText } from '@cordel/text/record';
 import { api } from '@/data/api';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
-import { Txt } from '@/ui/Txt';
+import { Text } from '@/ui/Text';
 
 const WAVELENGTHS = [1310, 1490, 1550, 1625] as const;
 const FAULTS = [
@@ -41,10 +41,10 @@ function Toggles<Key extends string | number>({
 }) {
   return (
     <View role="group" aria-label={label} style={{ gap: 6 }}>
-      <Txt ink="ink2">{label}</Txt>
+      <Text ink="ink2">{label}</Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {all.map((key) => (
-          <Press
+          <Button
             key={key}
             label={wordOf(key)}
             look={on.includes(key) ? 'dark' : 'plain'}
@@ -128,10 +128,10 @@ export function OtdrPart({
     if (files.length > 0) await add(files);
   };
   return (
-    <Leaf style={{ gap: 12 }}>
-      <Txt kind="name" heading={2}>
+    <Card style={{ gap: 12 }}>
+      <Text kind="name" heading={2}>
         {shared('simulatedOtdr')}
-      </Txt>
+      </Text>
       <Notice word={t('laserLight')}>{t('aRealOtdrSendsInvisibleLight')}</Notice>
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap', alignItems: 'center' }}>
         <Select
@@ -189,19 +189,19 @@ export function OtdrPart({
       ) : null}
       {progress ? (
         <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
-          <Txt kind="strong" aria-live="polite">
+          <Text kind="strong" aria-live="polite">
             {progress}
-          </Txt>
-          <Press label={common('stop')} onPress={() => (stopped.current = true)} />
+          </Text>
+          <Button label={common('stop')} onPress={() => (stopped.current = true)} />
         </View>
       ) : (
-        <Press
+        <Button
           label={t('shoot')}
           look="next"
           disabled={disabled || !fibers || directions.length === 0 || wavelengths.length === 0}
           onPress={() => void shoot()}
         />
       )}
-    </Leaf>
+    </Card>
   );
 }

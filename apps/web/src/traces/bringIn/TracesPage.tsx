@@ -7,15 +7,15 @@ import { tracesShared as shared } from '@cordel/text/pages/traces/shared';
 import { usePerson } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { droppedFiles, pickFiles } from '@/ui/pickFiles';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
-import { Txt } from '@/ui/Txt';
-import { useInks } from '@/ui/theme';
+import { Text } from '@/ui/Text';
+import { useColors } from '@/ui/theme';
 import { ProofTabs } from '../ProofTabs';
 import { FileRows } from './FileRows';
 import { HereRows } from './HereRows';
@@ -34,16 +34,16 @@ export function TracesPage() {
     <Page title={common('traces')} above={project.name} back={`/p/${project.id}/ledger`}>
       <ProofTabs />
       {person === '' ? (
-        <Leaf style={{ gap: 10 }}>
-          <Txt>{t('whoImportsThemEveryEntryIs')}</Txt>
+        <Card style={{ gap: 10 }}>
+          <Text>{t('whoImportsThemEveryEntryIs')}</Text>
           <TextField label={t('nameOrInitials')} value={name} onChange={setName} />
-          <Press
+          <Button
             label={t('thatIsMe')}
             look="next"
             disabled={name.trim() === ''}
             onPress={() => setPerson(name.trim())}
           />
-        </Leaf>
+        </Card>
       ) : null}
       <DropPart flow={flow} disabled={person === ''} shoot={() => setShooting(!shooting)} />
       {shooting ? <OtdrPart add={flow.add} disabled={person === ''} /> : null}
@@ -56,7 +56,7 @@ export function TracesPage() {
 }
 
 function DropPart({ flow, disabled, shoot }: { flow: BringIn; disabled: boolean; shoot(): void }) {
-  const inks = useInks();
+  const colors = useColors();
   const [over, setOver] = useState(false);
   const depth = useRef(0);
   const take = async (files: Promise<File[]>) => {
@@ -79,30 +79,30 @@ function DropPart({ flow, disabled, shoot }: { flow: BringIn; disabled: boolean;
         if (!disabled) void take(droppedFiles(event.dataTransfer));
       }}
       style={{
-        border: `2px dashed ${inks.ink}`,
+        border: `2px dashed ${colors.ink}`,
         padding: 14,
         display: 'flex',
         flexDirection: 'column',
         gap: 10,
-        background: over ? inks.leaf : undefined,
+        background: over ? colors.leaf : undefined,
       }}
     >
-      <Txt>{t('dropAFolderOfSorFiles')}</Txt>
+      <Text>{t('dropAFolderOfSorFiles')}</Text>
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
-        <Press
+        <Button
           label={t('chooseFiles')}
           icon="file-upload-outline"
           look={flow.files.length > 0 ? 'plain' : 'next'}
           disabled={disabled || flow.busy !== null}
           onPress={() => void take(pickFiles('.sor,.SOR,application/octet-stream'))}
         />
-        <Press
+        <Button
           label={t('chooseAFolder')}
           icon="folder-outline"
           disabled={disabled || flow.busy !== null}
           onPress={() => void take(pickFiles('', true))}
         />
-        <Press label={shared('simulatedOtdr')} icon="pulse" onPress={shoot} />
+        <Button label={shared('simulatedOtdr')} icon="pulse" onPress={shoot} />
       </View>
     </div>
   );
@@ -116,16 +116,16 @@ function BusyPart({ flow }: { flow: BringIn }) {
   return (
     <View style={{ gap: 8 }}>
       {busy ? (
-        <Leaf style={{ gap: 8 }}>
-          <Txt kind="strong" aria-live="polite">
+        <Card style={{ gap: 8 }}>
+          <Text kind="strong" aria-live="polite">
             {t('whatDoneOfFiles', {
               what: busy.what === 'reading' ? t('reading') : t('sending'),
               done: busy.done,
               files: busy.all,
             })}
-          </Txt>
-          <Press label={common('stop')} onPress={flow.stop} />
-        </Leaf>
+          </Text>
+          <Button label={common('stop')} onPress={flow.stop} />
+        </Card>
       ) : null}
       {stopped ? (
         <Notice word={t('notAll')} ink="accent" live>
@@ -133,7 +133,7 @@ function BusyPart({ flow }: { flow: BringIn }) {
         </Notice>
       ) : null}
       {!busy && unread.length > 0 ? (
-        <Press
+        <Button
           label={t('goOnReadingFilesLeft', { files: unread.length })}
           look="next"
           onPress={() => void flow.add(unread)}
@@ -144,7 +144,7 @@ function BusyPart({ flow }: { flow: BringIn }) {
           <Notice word={common('imported')} ink="green" live>
             {shared('traces', { traces: sent })}
           </Notice>
-          <Press
+          <Button
             label={t('seeWhatTheyProve')}
             look="next"
             onPress={() => router.push(`/p/${project.id}/ledger/findings` as never)}
@@ -162,10 +162,10 @@ function NamingPart({ flow }: { flow: BringIn }) {
     ({ state, place }) => state === 'to be settled' && place?.isDisputed,
   );
   return (
-    <Leaf style={{ gap: 12 }}>
-      <Txt kind="name" heading={2}>
+    <Card style={{ gap: 12 }}>
+      <Text kind="name" heading={2}>
         {t('whatTheNamesMean')}
-      </Txt>
+      </Text>
       <TextField
         label={t('patternOfTheNames')}
         value={flow.pattern}
@@ -173,7 +173,7 @@ function NamingPart({ flow }: { flow: BringIn }) {
         onChange={flow.setPattern}
       />
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10, flexWrap: 'wrap' }}>
-        <Txt>{t('whereNeitherSaysTheCableFibers')}</Txt>
+        <Text>{t('whereNeitherSaysTheCableFibers')}</Text>
         <Select
           label={t('cableTheFibersAreCountedIn')}
           value={flow.cableId ?? ''}
@@ -196,9 +196,9 @@ function NamingPart({ flow }: { flow: BringIn }) {
           onChange={(value) => flow.setDirection(word, value as 'AB' | 'BA')}
         />
       ))}
-      <Txt kind="small" ink="ink2">
+      <Text kind="small" ink="ink2">
         {t('endAIsWhereACircuit')}
-      </Txt>
+      </Text>
       {disputed || flow.trust ? (
         <Choice
           label={t('whereNameAndFileDisagree')}
@@ -210,6 +210,6 @@ function NamingPart({ flow }: { flow: BringIn }) {
           onChange={(value) => flow.setTrust(value as 'name' | 'file')}
         />
       ) : null}
-    </Leaf>
+    </Card>
   );
 }

@@ -10,9 +10,9 @@ import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { Empty, Notice, Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { Select } from '@/ui/Select';
-import { Txt } from '@/ui/Txt';
+import { Text } from '@/ui/Text';
 import { useWide } from '@/ui/useWide';
 import { ProofTabs } from '../ProofTabs';
 import { type CircuitAnswer, useCircuit, useProof } from '../queries';
@@ -54,23 +54,23 @@ export function CircuitPage() {
           }))}
           onChange={(id) => go(id, 1)}
         />
-        <Press
+        <Button
           label={t('fiberBefore')}
           icon="chevron-left"
           disabled={fiber <= 1}
           onPress={() => go(cableId, fiber - 1)}
         >
           <></>
-        </Press>
-        <Txt kind="strong">{t('fiberOfMost', { fiber: fiber || '', most })}</Txt>
-        <Press
+        </Button>
+        <Text kind="strong">{t('fiberOfMost', { fiber: fiber || '', most })}</Text>
+        <Button
           label={t('nextFiber')}
           icon="chevron-right"
           disabled={fiber >= most}
           onPress={() => go(cableId, fiber + 1)}
         >
           <></>
-        </Press>
+        </Button>
       </View>
       {circuit.data ? (
         circuit.data.traces.length > 0 ? (
@@ -79,7 +79,7 @@ export function CircuitPage() {
           <Empty
             title={t('noTracesOfYet', { label: circuit.data.label })}
             action={
-              <Press
+              <Button
                 label={shared('importTraces')}
                 look="next"
                 onPress={() => router.push(`/p/${project.id}/ledger/traces` as never)}
@@ -93,7 +93,7 @@ export function CircuitPage() {
         <Waiting
           error={circuit.error ?? proof.error}
           retry={
-            <Press label={common('tryAgain')} look="next" onPress={() => void circuit.refetch()} />
+            <Button label={common('tryAgain')} look="next" onPress={() => void circuit.refetch()} />
           }
         />
       )}
@@ -128,7 +128,7 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
       return circuit.traces
         .filter(({ wavelengthNm }) => wavelengthNm === nm)
         .map((trace) => shownOf(trace, circuit.length));
-    return circuit.fellows
+    return circuit.peers
       .filter(({ wavelengthNm, direction }) => wavelengthNm === nm && direction === mode)
       .map((trace) => shownOf(trace, trace.length));
   }, [circuit, nm, mode]);
@@ -144,7 +144,7 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
         strong: true,
         drop: 0,
       }));
-    const own = circuit.fellows.filter(({ id }) => traces.some((trace) => trace.id === id));
+    const own = circuit.peers.filter(({ id }) => traces.some((trace) => trace.id === id));
     return own.map(({ id, fiber: number }, index) => ({
       id,
       label: String(number),
@@ -157,7 +157,7 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
   const { project } = useProjectView();
   const unit = project.units.distance;
   const pegs = useMemo(() => pegsOf(circuit, nm), [circuit, nm]);
-  const oddFiber = circuit.fellows.find(({ id }) => id === odd?.id)?.fiber;
+  const oddFiber = circuit.peers.find(({ id }) => id === odd?.id)?.fiber;
   const choices = (
     <View style={{ flexDirection: 'row', gap: 16, flexWrap: 'wrap' }}>
       <Choice
@@ -196,9 +196,9 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
         </Notice>
       ) : null}
       {view.columns.length === 0 && !view.error ? (
-        <Txt ink="ink2" aria-live="polite">
+        <Text ink="ink2" aria-live="polite">
           {t('readingOfTraces', { ready: view.ready, traces: traces.length })}
-        </Txt>
+        </Text>
       ) : null}
       <TraceCanvas
         view={view}
@@ -213,14 +213,14 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
         })}
       />
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
-        <Press label={t('zoomIn')} icon="plus" onPress={() => view.zoom(2)} />
-        <Press label={t('zoomOut')} icon="minus" onPress={() => view.zoom(0.5)} />
-        <Press label={t('left')} icon="chevron-left" onPress={() => view.pan(-0.3)} />
-        <Press label={t('right')} icon="chevron-right" onPress={() => view.pan(0.3)} />
-        <Press label={t('all')} onPress={view.whole} />
+        <Button label={t('zoomIn')} icon="plus" onPress={() => view.zoom(2)} />
+        <Button label={t('zoomOut')} icon="minus" onPress={() => view.zoom(0.5)} />
+        <Button label={t('left')} icon="chevron-left" onPress={() => view.pan(-0.3)} />
+        <Button label={t('right')} icon="chevron-right" onPress={() => view.pan(0.3)} />
+        <Button label={t('all')} onPress={view.whole} />
       </View>
       {wide ? null : choices}
-      <Txt>{wayWords(circuit, unit)}</Txt>
+      <Text>{wayWords(circuit, unit)}</Text>
       {mode !== 'both' && odd && oddFiber !== undefined ? (
         <Notice word={t('fiberDiffersFromItsTube', { oddFiber })}>
           {odd.offDb === null

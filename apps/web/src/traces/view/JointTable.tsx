@@ -2,9 +2,9 @@ import { View } from 'react-native';
 import { formatPlace } from '@cordel/core';
 import { jointTable as t } from '@cordel/text/pages/traces/JointTable';
 import { useProjectView } from '@/projects/context';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
-import { useInks } from '@/ui/theme';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
+import { useColors } from '@/ui/theme';
 import type { CircuitAnswer } from '../queries';
 
 /** Every closure on the way: both directions, the mean, and what the mode fields differ by. */
@@ -17,11 +17,11 @@ export function JointTable({
   nm: number;
   look(at: number): void;
 }) {
-  const inks = useInks();
+  const colors = useColors();
   const unit = useProjectView().project.units.distance;
   const figure = (own: { loss: number; sigma: number } | null) => (own ? own.loss.toFixed(3) : '–');
   return (
-    <View style={{ borderTopWidth: 2, borderColor: inks.ink }}>
+    <View style={{ borderTopWidth: 2, borderColor: colors.ink }}>
       {circuit.points.map(({ name, at, spliceId }, index) => {
         if (spliceId === null) return null;
         const joint = circuit.joints.find((own) => own.point === index && own.wavelengthNm === nm);
@@ -30,7 +30,7 @@ export function JointTable({
             key={spliceId}
             style={{
               borderBottomWidth: 1,
-              borderColor: inks.rule,
+              borderColor: colors.rule,
               paddingVertical: 6,
               flexDirection: 'row',
               alignItems: 'center',
@@ -39,40 +39,40 @@ export function JointTable({
             }}
           >
             <View style={{ minWidth: 150, flexGrow: 1 }}>
-              <Txt kind="strong">{name}</Txt>
-              <Txt ink="ink2">{at === null ? '' : formatPlace(at, unit)}</Txt>
+              <Text kind="strong">{name}</Text>
+              <Text ink="ink2">{at === null ? '' : formatPlace(at, unit)}</Text>
             </View>
-            <Txt>
+            <Text>
               {t('abBaDb', {
                 ab: figure(joint?.forward ?? null),
                 ba: figure(joint?.backward ?? null),
               })}
-            </Txt>
-            <Txt kind="strong">
+            </Text>
+            <Text kind="strong">
               {joint?.mean
                 ? t('meanLossSigma', {
                     loss: joint.mean.loss.toFixed(3),
                     sigma: Math.max(0.001, 2 * joint.mean.sigma).toFixed(3),
                   })
                 : t('noMeanADirectionIsMissing')}
-            </Txt>
+            </Text>
             {joint?.modeField ? (
-              <Txt ink="ink2">
+              <Text ink="ink2">
                 {t('modeFieldMismatch', {
                   loss: joint.modeField.loss > 0 ? t('smallerToLarger') : t('largerToSmaller'),
                   percent: Math.abs(10 ** (joint.modeField.loss / 10) * 100 - 100).toFixed(1),
                 })}
-              </Txt>
+              </Text>
             ) : null}
             {at === null ? null : (
-              <Press
+              <Button
                 label={t('closerToName', { name })}
                 look="bare"
                 icon="magnify"
                 onPress={() => look(at)}
               >
                 <></>
-              </Press>
+              </Button>
             )}
           </View>
         );

@@ -3,9 +3,9 @@ import { View } from 'react-native';
 import { formatPlace } from '@cordel/core';
 import { tracesShared as t } from '@cordel/text/pages/traces/shared';
 import { useProjectView } from '@/projects/context';
-import { Press } from '@/ui/Press';
-import { Txt } from '@/ui/Txt';
-import { useInks } from '@/ui/theme';
+import { Button } from '@/ui/Button';
+import { Text } from '@/ui/Text';
+import { useColors } from '@/ui/theme';
 import type { CircuitAnswer } from '../queries';
 import { type TraceView, useTable } from './useTraceView';
 import type { ShownTrace } from './view.worker';
@@ -20,21 +20,21 @@ export function OwnTables({
   circuit: CircuitAnswer;
   traces: readonly ShownTrace[];
 }) {
-  const inks = useInks();
+  const colors = useColors();
   const unit = useProjectView().project.units.distance;
   const [id, setId] = useState<string | null>(null);
   const trace = traces.find((own) => own.id === id) ?? null;
   const rows = useTable(view.viewer, trace);
   return (
     <View style={{ gap: 8 }}>
-      <Txt kind="name" heading={2}>
+      <Text kind="name" heading={2}>
         {t('besideTheInstrumentsOwnTable')}
-      </Txt>
+      </Text>
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
         {circuit.traces
           .filter((own) => traces.some((shown) => shown.id === own.id))
           .map((own) => (
-            <Press
+            <Button
               key={own.id}
               label={own.name}
               look={own.id === id ? 'dark' : 'plain'}
@@ -44,7 +44,7 @@ export function OwnTables({
           ))}
       </View>
       {rows ? (
-        <View style={{ borderTopWidth: 2, borderColor: inks.ink }}>
+        <View style={{ borderTopWidth: 2, borderColor: colors.ink }}>
           <Row cells={[t('at'), t('foundHere'), t('instrumentSays')]} strong />
           {rows.map((row) => (
             <Row
@@ -64,28 +64,28 @@ export function OwnTables({
           ))}
         </View>
       ) : trace ? (
-        <Txt ink="ink2">{t('reading')}</Txt>
+        <Text ink="ink2">{t('reading')}</Text>
       ) : null}
     </View>
   );
 }
 
 function Row({ cells, strong }: { cells: readonly string[]; strong?: boolean }) {
-  const inks = useInks();
+  const colors = useColors();
   return (
     <View
       style={{
         flexDirection: 'row',
         gap: 8,
         borderBottomWidth: 1,
-        borderColor: inks.rule,
+        borderColor: colors.rule,
         paddingVertical: 4,
       }}
     >
       {cells.map((cell, index) => (
-        <Txt key={index} kind={strong ? 'strong' : 'body'} style={{ flex: index === 0 ? 1 : 1.6 }}>
+        <Text key={index} kind={strong ? 'strong' : 'body'} style={{ flex: index === 0 ? 1 : 1.6 }}>
           {cell}
-        </Txt>
+        </Text>
       ))}
     </View>
   );

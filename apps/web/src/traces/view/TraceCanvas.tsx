@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { tracesShared as t } from '@cordel/text/pages/traces/shared';
 import { useProjectView } from '@/projects/context';
-import { useInks } from '@/ui/theme';
+import { useColors } from '@/ui/theme';
 import { type Peg, StringLayer, type StringLook, draw, plotLeft } from './draw';
 import type { TraceView } from './useTraceView';
 
@@ -18,7 +18,7 @@ interface Props {
 export function TraceCanvas({ view, looks, pegs, width, height, label }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const strings = useRef<StringLayer>(null);
-  const inks = useInks();
+  const colors = useColors();
   const { columns, shown } = view;
   const unit = useProjectView().project.units.distance;
   useEffect(() => {
@@ -32,10 +32,19 @@ export function TraceCanvas({ view, looks, pegs, width, height, label }: Props) 
         element.height = Math.round(height * ratio);
       context.setTransform(ratio, 0, 0, ratio, 0, 0);
       strings.current ??= new StringLayer();
-      draw(context, strings.current, { width, height, shown, columns, looks, pegs, inks, unit });
+      draw(context, strings.current, {
+        width,
+        height,
+        shown,
+        columns,
+        looks,
+        pegs,
+        inks: colors,
+        unit,
+      });
     });
     return () => cancelAnimationFrame(frame);
-  }, [columns, shown, looks, pegs, width, height, inks, unit]);
+  }, [columns, shown, looks, pegs, width, height, colors, unit]);
   useGestures(canvas, view, width);
   return (
     <canvas
@@ -62,7 +71,7 @@ export function TraceCanvas({ view, looks, pegs, width, height, label }: Props) 
       style={{
         width,
         height,
-        border: `2px solid ${inks.ink}`,
+        border: `2px solid ${colors.ink}`,
         touchAction: 'pan-y',
         cursor: 'grab',
         display: 'block',

@@ -1,5 +1,5 @@
 import type { DistanceUnit } from '@cordel/core';
-import { FONTS, type Inks } from '@/ui/theme';
+import { FONTS, type Colors } from '@/ui/theme';
 import { distanceTicks, stepOf } from './axis';
 import { fillBar, wordOf } from './pixels';
 import type { Columns } from './view.worker';
@@ -34,7 +34,7 @@ export interface Picture {
   columns: readonly Columns[];
   looks: readonly StringLook[];
   pegs: readonly Peg[];
-  inks: Inks;
+  inks: Colors;
   /** Of the distance axis. */
   unit: DistanceUnit;
 }
@@ -102,9 +102,9 @@ export function draw(
   strings: StringLayer,
   picture: Picture,
 ): void {
-  const { width, height, inks } = picture;
+  const { width, height, inks: colors } = picture;
   canvas.clearRect(0, 0, width, height);
-  canvas.fillStyle = inks.leaf;
+  canvas.fillStyle = colors.leaf;
   canvas.fillRect(0, 0, width, height);
   const scale = scaleOf(picture);
   drawGrid(canvas, picture, scale);
@@ -120,7 +120,7 @@ export function draw(
   });
   strings.end(canvas);
   for (const { look, x: tagX, y: tagY } of tags)
-    if (tagY < height - BOTTOM) tag(canvas, look, inks, tagX, tagY, look.hollow);
+    if (tagY < height - BOTTOM) tag(canvas, look, colors, tagX, tagY, look.hollow);
   drawCord(canvas, picture, x);
 }
 
@@ -154,11 +154,11 @@ function scaleOf({ columns, looks, height }: Picture): Scale {
 
 function drawGrid(
   canvas: CanvasRenderingContext2D,
-  { width, height, inks, shown, unit }: Picture,
+  { width, height, inks: colors, shown, unit }: Picture,
   { high, low, y }: Scale,
 ): void {
-  canvas.strokeStyle = inks.rule;
-  canvas.fillStyle = inks.ink;
+  canvas.strokeStyle = colors.rule;
+  canvas.fillStyle = colors.ink;
   canvas.lineWidth = 1;
   canvas.font = `14px ${FONTS.regular}`;
   canvas.textBaseline = 'middle';
@@ -185,7 +185,7 @@ function drawGrid(
 
 function drawPegs(
   canvas: CanvasRenderingContext2D,
-  { width, height, pegs, inks }: Picture,
+  { width, height, pegs, inks: colors }: Picture,
   x: (at: number) => number,
 ): void {
   canvas.textAlign = 'center';
@@ -195,7 +195,7 @@ function drawPegs(
   for (const { at, name, words, bad } of [...pegs].sort((a, b) => rank(a) - rank(b))) {
     const place = x(at);
     if (place < LEFT - 2 || place > width + 2) continue;
-    canvas.strokeStyle = inks.ink2;
+    canvas.strokeStyle = colors.ink2;
     canvas.lineWidth = 1;
     canvas.setLineDash([3, 4]);
     line(canvas, place, TOP - 8, place, height - BOTTOM);
@@ -205,9 +205,9 @@ function drawPegs(
     const center = Math.min(width - half, Math.max(half, place));
     if (named.some(([from, to]) => center + half > from && center - half < to)) continue;
     named.push([center - half, center + half]);
-    canvas.fillStyle = inks.ink;
+    canvas.fillStyle = colors.ink;
     canvas.fillText(name, center, 18);
-    canvas.fillStyle = bad ? inks.accent : inks.ink2;
+    canvas.fillStyle = bad ? colors.accent : colors.ink2;
     canvas.font = `14px ${bad ? FONTS.bold : FONTS.regular}`;
     canvas.fillText(words, center, 36);
   }
@@ -215,7 +215,7 @@ function drawPegs(
 
 function drawCord(
   canvas: CanvasRenderingContext2D,
-  { width, pegs, inks, shown }: Picture,
+  { width, pegs, inks: colors, shown }: Picture,
   x: (at: number) => number,
 ): void {
   const y = 50;
@@ -224,20 +224,20 @@ function drawCord(
     Math.min(width, x(Math.max(...pegs.map(({ at }) => at)))),
   ] as const;
   if (shown.to <= shown.from || ends[1] <= ends[0]) return;
-  canvas.strokeStyle = inks.ink;
+  canvas.strokeStyle = colors.ink;
   canvas.lineWidth = 5;
   line(canvas, ends[0], y, ends[1], y);
-  canvas.strokeStyle = inks.wood;
+  canvas.strokeStyle = colors.wood;
   canvas.lineWidth = 2;
   canvas.setLineDash([7, 5]);
   line(canvas, ends[0], y, ends[1], y);
   canvas.setLineDash([]);
-  canvas.strokeStyle = inks.ink;
+  canvas.strokeStyle = colors.ink;
   canvas.lineWidth = 2;
   for (const { at, bad } of pegs) {
     const place = x(at);
     if (place < LEFT - 2 || place > width + 2) continue;
-    canvas.fillStyle = bad ? inks.accent : inks.wood;
+    canvas.fillStyle = bad ? colors.accent : colors.wood;
     canvas.beginPath();
     canvas.moveTo(place - 6, y - 6);
     canvas.lineTo(place + 6, y - 6);
@@ -254,7 +254,7 @@ function drawString(
   strings: StringLayer,
   list: Float32Array,
   look: StringLook,
-  { width, inks }: Picture,
+  { width, inks: colors }: Picture,
   { y, high: ceiling }: Scale,
 ): { look: StringLook; x: number; y: number }[] {
   const count = list.length / 2;
@@ -285,8 +285,8 @@ function drawString(
     for (const [x, top, bottom] of bars)
       strings.bar(x - half, x + each + half, top - half, bottom + half, word);
   };
-  fill(look.strong ? inks.ink : inks.ink2, look.hollow ? 5 : look.strong ? 2.5 : 1.4);
-  if (look.hollow) fill(inks.leaf, 2);
+  fill(look.strong ? colors.ink : colors.ink2, look.hollow ? 5 : look.strong ? 2.5 : 1.4);
+  if (look.hollow) fill(colors.leaf, 2);
   if (firstX === 0) return [];
   const [tagX, tagY] = look.hollow ? [lastX, lastY] : [firstX, firstY];
   return [{ look, x: tagX, y: tagY }];
@@ -296,7 +296,7 @@ function drawString(
 function tag(
   canvas: CanvasRenderingContext2D,
   { label, strong }: StringLook,
-  inks: Inks,
+  colors: Colors,
   x: number,
   y: number,
   right: boolean,
@@ -305,9 +305,9 @@ function tag(
   canvas.font = `14px ${strong ? FONTS.bold : FONTS.regular}`;
   const wide = canvas.measureText(label).width + 8;
   const left = right ? x - wide - 4 : x + 4;
-  canvas.fillStyle = inks.leaf;
+  canvas.fillStyle = colors.leaf;
   canvas.fillRect(left, y + 6, wide, 18);
-  canvas.fillStyle = strong ? inks.ink : inks.ink2;
+  canvas.fillStyle = strong ? colors.ink : colors.ink2;
   canvas.textAlign = 'left';
   canvas.textBaseline = 'alphabetic';
   canvas.fillText(label, left + 4, y + 20);

@@ -13,7 +13,7 @@ const marks: [number | null, number | null][] = [
   [9000, 5960],
   [50, 2570],
 ];
-const fellows = Array.from({ length: 8 }, (_, fiber) => ({
+const peers = Array.from({ length: 8 }, (_, fiber) => ({
   id: `${fiber}`,
   joints: [splice(to[1]!), splice(to[2]!)],
   end: to[3]!,
@@ -30,7 +30,7 @@ const group = fitRoutes([
       ],
       marks,
     }),
-    traces: fellows,
+    traces: peers,
   },
 ]).groups.get('A')!;
 const lay = (joints: ReturnType<typeof splice>[], end: number | null) =>

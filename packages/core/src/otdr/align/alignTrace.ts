@@ -10,7 +10,7 @@ export interface AlignedTrace {
   found: (TraceEvent | null)[];
   /** Joints at no point of the way. */
   unmatched: { joint: TraceEvent; kind: 'unplanned' | 'ghost' }[];
-  /** Fiber before the way begins, beyond what its fellows have. */
+  /** Fiber before the way begins, beyond what its peers have. */
   shift: number;
   /** Where it ends before its time; null where it does not. */
   early: { at: number; sigma: number } | null;
@@ -49,7 +49,7 @@ export function alignTrace(trace: FitTrace, group: FittedGroup): AlignedTrace {
   const points = group.positions.map((point, index) => {
     if (!point) return null;
     const own = found[index];
-    // What stands out clearly says itself where it is; a small joint lies where its fellows do.
+    // What stands out clearly says itself where it is; a small joint lies where its peers do.
     if (own && (own.peak !== null || Math.abs(own.loss!) > WEAK.deviations * own.sigma!))
       return { at: own.position, sigma: 1 };
     return {
@@ -107,7 +107,7 @@ function takeWeak(
 }
 
 /**
- * How much later than its fellows a trace begins: where its joints meet none of the closures as they are,
+ * How much later than its peers a trace begins: where its joints meet none of the closures as they are,
  * and meet two or more of them when all are moved by one length, that length is a launch fiber.
  */
 function shiftOf({ joints, end }: FitTrace, { positions }: FittedGroup): number {
@@ -143,7 +143,7 @@ function shiftOf({ joints, end }: FitTrace, { positions }: FittedGroup): number 
   return median(offsets);
 }
 
-/** How much longer a fiber is than its fellows, by where its joints and its end lie. */
+/** How much longer a fiber is than its peers, by where its joints and its end lie. */
 function factorOf({ joints, end }: FitTrace, { positions }: FittedGroup, shift: number): number {
   let [along, square] = [0, 0];
   const take = (at: number, place: number, weight: number) => {

@@ -81,7 +81,7 @@ describe('traces of a project, laid', () => {
     expect(laid.laid.get(first!.id)!.early).toBeNull();
   });
 
-  it('distances of an odd group index are made those of its fellows', () => {
+  it('distances of an odd group index are made those of its peers', () => {
     const [first, ...rest] = all();
     const by = 146_820 / 150_000;
     const odd = {

@@ -6,7 +6,7 @@ import { type CircuitRoute, pathOf, reversed } from './route.ts';
 import { type FitGroup, fitRoutes } from './fitRoutes.ts';
 import { fitProblems, namesOf, sameSamples } from './problems.ts';
 
-/** A group index this far from its fellows' is a slip. */
+/** A group index this far from its peers' is a slip. */
 const SLIP = 0.002;
 /** An end nearer than this is none: there is no fiber. */
 const NO_FIBER = 60;

@@ -52,7 +52,7 @@ export interface AlignedTraces {
   /** By trace. */
   laid: Map<string, AlignedTrace>;
   group(trace: ProofTrace): FittedGroup;
-  /** What a trace's distances are multiplied by, for its group index is not that of its fellows. */
+  /** What a trace's distances are multiplied by, for its group index is not that of its peers. */
   stretch: Map<string, number>;
   problems: ProofProblem[];
 }

@@ -87,7 +87,7 @@ function usualFields(all: readonly SpliceFigures[]): UsualFields {
   );
 }
 
-/** A splice seen one way only, less what its fellows' directions differ by. */
+/** A splice seen one way only, less what its peers' directions differ by. */
 function oneWayOf({ place, joints }: SpliceFigures, fields: UsualFields) {
   const { oneWay } = place.limit;
   for (const { forward, backward, wavelengthNm } of joints) {
@@ -156,7 +156,7 @@ function causeOf(
     return {
       ...base,
       cause: 'splice',
-      // With no fellows to go by it may be all mode fields.
+      // With no peers to go by it may be all mode fields.
       weight: one.loss === null ? 'look' : 'bad',
       message:
         one.loss === null

@@ -23,7 +23,7 @@ export function findSwappedFibers(
   figures: ReadonlyMap<string, TraceFigures>,
 ): ProofProblem[] {
   const byPath = groupBy(proof.traces, ({ circuit }) => pathOf(circuits.get(circuit)!));
-  // A file that is exchanged shows against each of its fellows: it is told once for two fibers.
+  // A file that is exchanged shows against each of its peers: it is told once for two fibers.
   const byPair = new Map<string, ProofProblem>();
   for (const traces of byPath.values()) {
     const kinds = new Map<string, Map<string, ProofTrace>>();

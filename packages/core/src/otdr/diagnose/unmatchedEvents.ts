@@ -39,9 +39,9 @@ export function unmatchedEventsOf(
           15 + 3 * (entry.place.sigma + first.place.sigma);
       const own = [first, ...left.filter(same)];
       own.slice(1).forEach((entry) => left.splice(left.indexOf(entry), 1));
-      const fellows = proof.traces.filter(({ circuit }) => circuit === first.trace.circuit);
-      const bothShot = new Set(fellows.map(({ direction }) => direction)).size === 2;
-      if (isReal(own, fellows.length)) findings.push(unmatchedFinding(own, circuits, bothShot));
+      const peers = proof.traces.filter(({ circuit }) => circuit === first.trace.circuit);
+      const bothShot = new Set(peers.map(({ direction }) => direction)).size === 2;
+      if (isReal(own, peers.length)) findings.push(unmatchedFinding(own, circuits, bothShot));
     }
   }
   return findings;
@@ -50,13 +50,13 @@ export function unmatchedEventsOf(
 /** Noise makes a joint now and then; one that only one of several traces shows must stand out. */
 function isReal(
   own: readonly { joint: { peak: number | null }; figure: { loss: number; sigma: number } }[],
-  fellows: number,
+  peers: number,
 ): boolean {
   if (own.some(({ joint }) => joint.peak !== null)) return true;
   const sure = own.filter(
     ({ figure }) => Math.abs(figure.loss) > Math.max(0.02, 4 * figure.sigma),
   ).length;
-  if (sure >= 2 || (sure === 1 && fellows === 1)) return true;
+  if (sure >= 2 || (sure === 1 && peers === 1)) return true;
   return own.some(({ figure }) => Math.abs(figure.loss) > Math.max(0.1, 8 * figure.sigma));
 }
 

@@ -214,7 +214,7 @@ function leastOf(bounds: readonly BundleBound[], capacity: number): number {
 }
 
 /**
- * Another proof for whole items: weighed by shares of 1/k that no tray holds more than k of. The
+ * Another proof for whole items: evaluated by shares of 1/k that no tray holds more than k of. The
  * function u of Fekete and Schepers, New classes of fast lower bounds for bin packing problems,
  * Mathematical Programming 91, 2001 (from memory).
  */

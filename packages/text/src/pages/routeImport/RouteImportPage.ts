@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/ground/RouteImportPage`. */
+/** Texts of `apps/web/src/routeImport/RouteImportPage`. */
 export const routeImportPage = phrases({
   closuresPlacedNew: '{closures, plural, one {# closure} other {# closures}} placed, {added} new.',
   distanceAlongTheRoute: 'Distance along the route, {unit}',

@@ -2,7 +2,7 @@ import { type Evidence, formatDay, rollUp } from '@cordel/core';
 import { type Photo, canonicalText } from '@cordel/core/close';
 import { documentJsonSchema } from '@cordel/core/document';
 import { writeGeoJson } from '@cordel/core/geo';
-import { maker as say } from '@cordel/text/handover/maker';
+import { maker as say } from '@cordel/text/handover/builder';
 import type { PackageClosure, PackageMessage, PackageSplice, RetiredSplice } from '../messages.ts';
 import {
   type Column,
@@ -33,7 +33,7 @@ type Message<Kind extends PackageMessage['kind']> = Extract<PackageMessage, { ki
 type Open = Message<'open'>;
 
 /** Makes a package from what it is told, part by part, and holds no more of it than one closure. */
-export class PackageMaker {
+export class PackageBuilder {
   private open!: Open;
   private describe!: DescribeFiber;
   private sheets!: Sheets;

@@ -1,9 +1,9 @@
 import { type ReactNode } from 'react';
 import { type StyleProp, View, type ViewStyle } from 'react-native';
-import { useInks } from './theme';
+import { useColors } from './theme';
 
 /** A sheet of paper with an ink border; `hung` gives it the hard offset of what hangs on the cord. */
-export function Leaf({
+export function Card({
   children,
   hung,
   style,
@@ -12,10 +12,15 @@ export function Leaf({
   hung?: boolean;
   style?: StyleProp<ViewStyle>;
 }) {
-  const inks = useInks();
-  const sheet = { backgroundColor: inks.leaf, borderWidth: 2, borderColor: inks.ink, padding: 12 };
+  const colors = useColors();
+  const sheet = {
+    backgroundColor: colors.leaf,
+    borderWidth: 2,
+    borderColor: colors.ink,
+    padding: 12,
+  };
   return (
-    <View style={[sheet, hung ? { boxShadow: `4px 4px 0 ${inks.ink}` } : null, style]}>
+    <View style={[sheet, hung ? { boxShadow: `4px 4px 0 ${colors.ink}` } : null, style]}>
       {children}
     </View>
   );

@@ -2,9 +2,9 @@ import { View } from 'react-native';
 import { type SameName, formatDistance, formatMeters, meantBy } from '@cordel/core';
 import type { FoundRoute } from '@cordel/core/geo';
 import { common } from '@cordel/text/pages/common';
-import { foundClosures as t } from '@cordel/text/pages/ground/FoundClosures';
+import { foundClosures as t } from '@cordel/text/pages/routeImport/FoundClosures';
 import { useProjectView } from '@/projects/context';
-import { Txt } from '@/ui/Txt';
+import { Text } from '@/ui/Text';
 
 /** How far a closure may stand off its line before it is asked about, meters. */
 const FAR = 200;
@@ -52,25 +52,25 @@ export function FoundClosures({ found, start, sameNames }: FoundClosuresProps) {
             })
           : t('onNoLine');
         return (
-          <Txt key={name} ink={far ? 'accent' : 'ink'}>
-            <Txt kind="strong">{here?.name ?? name}</Txt>
+          <Text key={name} ink={far ? 'accent' : 'ink'}>
+            <Text kind="strong">{here?.name ?? name}</Text>
             {`: ${changeOf(here?.distance ?? null, after)}; ${off} · ${here ? t('hereAlready') : t('newIsAdded')}`}
-          </Txt>
+          </Text>
         );
       })}
       {found.length > SHOWN ? (
-        <Txt>{t('andFoundMore', { found: found.length - SHOWN })}</Txt>
+        <Text>{t('andFoundMore', { found: found.length - SHOWN })}</Text>
       ) : null}
       {missing.length > 0 ? (
-        <Txt>
-          <Txt kind="strong">{t('notInTheFileClosures', { closures: missing.length })}</Txt>
+        <Text>
+          <Text kind="strong">{t('notInTheFileClosures', { closures: missing.length })}</Text>
           {`${missing
             .slice(0, SHOWN)
             .map((closure) => `${closure.name} (${changeOf(closure.distance, null)})`)
             .join(
               ', ',
             )}${missing.length > SHOWN ? t('andMissingMore', { missing: missing.length - SHOWN }) : ''}.`}
-        </Txt>
+        </Text>
       ) : null}
     </View>
   );

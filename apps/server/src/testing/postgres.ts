@@ -6,6 +6,8 @@ import pg from 'pg';
 
 /** A PostgreSQL server of a test's own, on a socket in its folder. */
 export interface Postgres {
+  /** Where its socket lies. */
+  folder: string;
   /** The URL of an empty database. */
   newDatabase(name: string): Promise<string>;
   /** Stops it, hard where asked to, and starts it again. */
@@ -13,6 +15,36 @@ export interface Postgres {
   /** Breaks every connection of a database. */
   breakConnections(name: string): Promise<number>;
   remove(): Promise<void>;
+}
+
+/** URL of a database whose server has its socket in a folder. */
+const urlOf = (folder: string, database: string): string =>
+  `postgresql://cordel@/${database}?host=${folder}`;
+
+async function asked<Row extends pg.QueryResultRow>(
+  folder: string,
+  statement: string,
+  values: unknown[] = [],
+): Promise<Row[]> {
+  const client = new pg.Client({ connectionString: urlOf(folder, 'postgres') });
+  await client.connect();
+  try {
+    return (await client.query<Row>(statement, values)).rows;
+  } finally {
+    await client.end();
+  }
+}
+
+/** Where the PostgreSQL of these tests has its socket, if they run on one. */
+export const postgresFolder = (): string | undefined =>
+  (globalThis as { CORDEL_ON_POSTGRES?: boolean }).CORDEL_ON_POSTGRES
+    ? process.env.CORDEL_TEST_POSTGRES
+    : undefined;
+
+/** Makes an empty database, and gives its URL. */
+export async function newDatabase(folder: string, name: string): Promise<string> {
+  await asked(folder, `create database ${name}`);
+  return urlOf(folder, name);
 }
 
 /** PostgreSQL does not run as root: a user of its own comes with it. */
@@ -49,30 +81,17 @@ export async function startPostgres(): Promise<Postgres> {
       ...args,
     ]);
   control('start');
-  const url = (database: string) => `postgresql://cordel@/${database}?host=${folder}`;
-  const asked = async <Row extends pg.QueryResultRow>(
-    statement: string,
-    values: unknown[] = [],
-  ) => {
-    const client = new pg.Client({ connectionString: url('postgres') });
-    await client.connect();
-    try {
-      return (await client.query<Row>(statement, values)).rows;
-    } finally {
-      await client.end();
-    }
-  };
   return {
-    newDatabase: async (name) => {
-      await asked(`create database ${name}`);
-      return url(name);
-    },
+    folder,
+    newDatabase: (name) => newDatabase(folder, name),
     restart: (mode) => control('restart', '-m', mode),
     breakConnections: async (name) =>
       (
-        await asked('select pg_terminate_backend(pid) from pg_stat_activity where datname = $1', [
-          name,
-        ])
+        await asked(
+          folder,
+          'select pg_terminate_backend(pid) from pg_stat_activity where datname = $1',
+          [name],
+        )
       ).length,
     remove: async () => {
       control('stop', '-m', 'immediate');

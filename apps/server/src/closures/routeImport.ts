@@ -9,7 +9,7 @@ import { problemAt, sentence } from '../http/problem.ts';
 import { answers, idParams, jsonBody, router } from '../http/router.ts';
 import { getClosures, getProject } from '../projects/queries.ts';
 import { derivedId } from '../splices/derivedId.ts';
-import { renewHeads } from '../splices/heads.ts';
+import { renewCircuitOrigins } from '../splices/circuitOrigins.ts';
 
 const resultSchema = z.object({ lines: z.int(), placed: z.int(), added: z.int() });
 
@@ -95,12 +95,12 @@ async function bringGround(db: Db, projectId: string, asked: Bring) {
       await tx.insert(closures).values(closure);
     }
     // The head of a fiber is its end nearest the start of the route.
-    await renewHeads(tx as unknown as Db, projectId);
+    await renewCircuitOrigins(tx as unknown as Db, projectId);
   });
   return result;
 }
 
-export const groundRoutes = router().openapi(bring, async (c) => {
+export const routeImportRoutes = router().openapi(bring, async (c) => {
   const { projectId } = c.req.valid('param');
   return c.json(await bringGround(c.var.db, projectId, c.req.valid('json')), 200);
 });

@@ -1,6 +1,6 @@
 import { phrases } from '../phrases.ts';
 
-/** Texts of `apps/server/src/handover/make/maker.ts`. */
+/** Texts of `apps/server/src/handover/make/builder.ts`. */
 export const maker = phrases({
   aTraceByteForByte: 'A trace, byte for byte',
   asBuiltRecordNewestEntry: '{practiceOnly}{name} · as-built record · newest entry {moment}',

@@ -1,7 +1,7 @@
 import { BUILT_IN_SCHEMES } from '../fiber/schemes.ts';
 import type { Present } from './diff.ts';
 import type { ListCable } from './spliceList.ts';
-import { type PlanTask, weighPlan } from './weigh.ts';
+import { type PlanTask, evaluatePlan } from './evaluatePlan.ts';
 
 const scheme = BUILT_IN_SCHEMES[0]!;
 const cables: ListCable[] = ['A', 'B'].map((name) => ({
@@ -21,8 +21,8 @@ const present = (fiber: number, tray: number, slot: number, worked = false): Pre
   method: 'single',
   worked,
 });
-const weigh = (text: string, part: Partial<PlanTask<Present>> = {}) =>
-  weighPlan({
+const evaluate = (text: string, part: Partial<PlanTask<Present>> = {}) =>
+  evaluatePlan({
     text,
     pins: [],
     spare: 0,
@@ -35,7 +35,7 @@ const weigh = (text: string, part: Partial<PlanTask<Present>> = {}) =>
   });
 
 test('a new plan is laid out tube by tube, and adds all of it', () => {
-  const { change, layout, errors, obstacles } = weigh('splice A all to B all');
+  const { change, layout, errors, obstacles } = evaluate('splice A all to B all');
   expect([errors, obstacles]).toEqual([[], []]);
   expect(change.added).toHaveLength(24);
   expect(layout).toMatchObject({ trays: 2, leastTrays: 2, splits: 0 });
@@ -45,13 +45,13 @@ describe('what is planned already', () => {
   const there = [present(1, 3, 7), present(2, 3, 8)];
 
   test('keeps its place', () => {
-    const { change } = weigh('splice A 1-2 to B 1-2', { there });
+    const { change } = evaluate('splice A 1-2 to B 1-2', { there });
     expect(change.kept).toHaveLength(2);
     expect(change.moved).toEqual([]);
   });
 
   test('is laid out anew where that is asked for', () => {
-    const { change } = weigh('splice A 1-2 to B 1-2', { there, anew: true });
+    const { change } = evaluate('splice A 1-2 to B 1-2', { there, anew: true });
     expect(change.moved.map(({ to }) => [to.tray, to.slot])).toEqual([
       [1, 1],
       [1, 2],
@@ -60,12 +60,12 @@ describe('what is planned already', () => {
 
   test('goes where a pin wants it', () => {
     const pins = [{ cable: 'B', unit: 1, tray: 2 }];
-    const { change } = weigh('splice A 1-2 to B 1-2', { there, pins });
+    const { change } = evaluate('splice A 1-2 to B 1-2', { there, pins });
     expect(change.moved.map(({ to }) => to.tray)).toEqual([2, 2]);
   });
 
   test('is the same splice where the line names the other cable first', () => {
-    const { change } = weigh('splice B 1-2 to A 1-2', { there });
+    const { change } = evaluate('splice B 1-2 to A 1-2', { there });
     expect(change.kept).toHaveLength(2);
     expect(change.added).toEqual([]);
   });
@@ -76,7 +76,7 @@ describe('what is made already', () => {
 
   test('stays, whatever a pin or a new layout asks for', () => {
     const pins = [{ cable: 'A', unit: 1, tray: 2 }];
-    const { change, obstacles } = weigh('splice A 1-12 to B 1-12', { there, pins, anew: true });
+    const { change, obstacles } = evaluate('splice A 1-12 to B 1-12', { there, pins, anew: true });
     expect(obstacles).toEqual([]);
     expect(change.kept.map(({ tray, slot }) => [tray, slot])).toEqual([[3, 7]]);
     expect(change.added).toHaveLength(11);
@@ -84,7 +84,7 @@ describe('what is made already', () => {
   });
 
   test('stands in the way of a plan that drops it', () => {
-    expect(weigh('splice A 2-3 to B 2-3', { there }).obstacles).toMatchObject([
+    expect(evaluate('splice A 2-3 to B 2-3', { there }).obstacles).toMatchObject([
       {
         code: 'hasEvidence',
         fibers: { pairs: [{ cableA: 'A', fiberA: 1, cableB: 'B', fiberB: 1 }] },
@@ -93,7 +93,7 @@ describe('what is made already', () => {
   });
 
   test('stands in the way of a plan that splices its fiber to another', () => {
-    const { obstacles } = weigh('splice A 1 to B 2', { there });
+    const { obstacles } = evaluate('splice A 1 to B 2', { there });
     expect(obstacles).toHaveLength(1);
     expect(obstacles[0]).toMatchObject({ code: 'hasEvidence', fibers: { pairs: [{ fiberA: 1 }] } });
   });
@@ -101,7 +101,7 @@ describe('what is made already', () => {
   test('is removed where that is said, and its slot is free for what takes its place', () => {
     const full = trays.slice(2).map((tray) => ({ ...tray, single: 1 }));
     const one = [present(1, 3, 1, true)];
-    const { change, obstacles } = weigh('splice A 1 to B 2', {
+    const { change, obstacles } = evaluate('splice A 1 to B 2', {
       there: one,
       trays: full,
       retire: true,
@@ -113,13 +113,13 @@ describe('what is made already', () => {
   });
 
   test('stays though cutting is allowed, where the plan still has it', () => {
-    const { change } = weigh('splice A 1-2 to B 1-2', { there, retire: true, anew: true });
+    const { change } = evaluate('splice A 1-2 to B 1-2', { there, retire: true, anew: true });
     expect(change.kept).toEqual(there);
     expect(change.retired).toEqual([]);
   });
 });
 
 test('trays that are missing are counted', () => {
-  const { obstacles } = weigh('splice A all to B all', { trays: trays.slice(0, 1) });
+  const { obstacles } = evaluate('splice A all to B all', { trays: trays.slice(0, 1) });
   expect(obstacles).toEqual([{ code: 'noRoom', sleeve: 'single', sleeves: 12, trays: 1 }]);
 });

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/ground/FoundClosures`. */
+/** Texts of `apps/web/src/routeImport/FoundClosures`. */
 export const foundClosures = phrases({
   andFoundMore: 'and {found} more',
   andMissingMore: ' and {missing} more',

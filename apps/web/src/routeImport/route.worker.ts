@@ -24,6 +24,6 @@ const groundReader = {
   },
 };
 
-export type GroundReader = typeof groundReader;
+export type RouteReader = typeof groundReader;
 
 expose(groundReader);

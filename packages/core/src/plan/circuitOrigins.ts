@@ -18,7 +18,7 @@ export type JoinedFibers = Pick<Splice, 'cableA' | 'fiberA' | 'cableB' | 'fiberB
  * @param joints the splices of a project
  * @returns for each splice the head of its fiber: the free end nearest the start of the route
  */
-export function headsOf(joints: readonly JoinedFibers[]): FiberEnd[] {
+export function circuitOrigins(joints: readonly JoinedFibers[]): FiberEnd[] {
   const nodes = new Map<string, number>();
   const ends: FiberEnd[] = [];
   const degree: number[] = [];

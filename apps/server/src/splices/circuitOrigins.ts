@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { headsOf } from '@cordel/core';
+import { circuitOrigins } from '@cordel/core';
 import { type Db, rowsOf } from '../db/client.ts';
 
 interface JoinRow {
@@ -12,7 +12,7 @@ interface JoinRow {
 }
 
 /** Finds anew which fiber along the route each splice of a project belongs to. */
-export async function renewHeads(db: Db, projectId: string): Promise<void> {
+export async function renewCircuitOrigins(db: Db, projectId: string): Promise<void> {
   const joints = await rowsOf<JoinRow>(
     db,
     sql`select s.id, cable_a as "cableA", fiber_a as "fiberA", cable_b as "cableB", fiber_b as "fiberB",
@@ -20,7 +20,7 @@ export async function renewHeads(db: Db, projectId: string): Promise<void> {
         from splices s join closures c on c.id = s.closure_id where s.project_id = ${projectId} and s.live
         order by "order", s.tray, s.slot, s.fiber_a`,
   );
-  const heads = headsOf(joints);
+  const heads = circuitOrigins(joints);
   for (let start = 0; start < joints.length; start += BATCH) {
     const batch = joints
       .slice(start, start + BATCH)

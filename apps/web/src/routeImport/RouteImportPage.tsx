@@ -7,29 +7,29 @@ import { commands } from '@cordel/client';
 import { geoNoteText, geoProblemText } from '@cordel/text/files';
 import { distanceProblemText } from '@cordel/text/measure';
 import { type GeoProblem } from '@cordel/core/geo';
-import { routeImportPage as t } from '@cordel/text/pages/ground/RouteImportPage';
+import { routeImportPage as t } from '@cordel/text/pages/routeImport/RouteImportPage';
 import { common } from '@cordel/text/pages/common';
 import { errorText } from '@cordel/text/record';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
-import { Leaf } from '@/ui/Leaf';
+import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
 import { SameNamesPart } from '@/splices/SameNamesPart';
 import { useSameNames } from '@/splices/useSameNames';
 import { Page } from '@/ui/Page';
-import { Press } from '@/ui/Press';
+import { Button } from '@/ui/Button';
 import { TextField } from '@/ui/TextField';
-import { Txt } from '@/ui/Txt';
+import { Text } from '@/ui/Text';
 import { pickFile } from '@/ui/pickFile';
 import { FoundClosures } from './FoundClosures';
-import type { GroundReader, RoutePreview } from './ground.worker';
+import type { RouteReader, RoutePreview } from './route.worker';
 
 /** Imports a route and its closures as GeoJSON, after a look. */
 export function RouteImportPage() {
   const { project, closures } = useProjectView();
   const router = useRouter();
-  const [worker] = useState(() => new Worker(new URL('./ground.worker', import.meta.url)));
-  const reader = useMemo(() => wrap<GroundReader>(worker), [worker]);
+  const [worker] = useState(() => new Worker(new URL('./route.worker', import.meta.url)));
+  const reader = useMemo(() => wrap<RouteReader>(worker), [worker]);
   useEffect(() => () => worker.terminate(), [worker]);
   const [file, setFile] = useState<{ name: string; text: string } | null>(null);
   const [swap, setSwap] = useState(false);
@@ -80,8 +80,8 @@ export function RouteImportPage() {
   };
   return (
     <Page title={common('importARoute')} above={project.name} back={`/p/${project.id}/kit`}>
-      <Txt>{t('geojsonInLongitudeAndLatitudeRfc')}</Txt>
-      <Press
+      <Text>{t('geojsonInLongitudeAndLatitudeRfc')}</Text>
+      <Button
         label={common('chooseAFile')}
         icon="file-upload-outline"
         look={file ? 'plain' : 'next'}
@@ -93,7 +93,7 @@ export function RouteImportPage() {
         </Notice>
       ) : null}
       {file && found && (!found.ok || found.value.closures.length > 0) ? (
-        <Press
+        <Button
           role="checkbox"
           aria-checked={swap}
           label={t('latitudeComesFirstInThisFile')}
@@ -105,19 +105,19 @@ export function RouteImportPage() {
         />
       ) : null}
       {file && found?.ok && !done ? (
-        <Leaf style={{ gap: 10 }}>
-          <Txt kind="name" heading={2}>
+        <Card style={{ gap: 10 }}>
+          <Text kind="name" heading={2}>
             {file.name}
-          </Txt>
+          </Text>
           {found.value.lines.map((line, index) => (
-            <Txt key={index}>
+            <Text key={index}>
               {t('movedTo', {
                 name: line.name,
                 distance: formatDistance(Math.round(found.value.lengths[index]! * 10_000), unit),
                 from: placeWords(line.points[0]!),
                 to: placeWords(line.points.at(-1)!),
               })}
-            </Txt>
+            </Text>
           ))}
           {found.value.notes.map((note) => (
             <Notice key={note.code}>{geoNoteText(note)}</Notice>
@@ -128,20 +128,20 @@ export function RouteImportPage() {
             value={start}
             onChange={setStart}
           />
-          {from.ok ? null : <Txt ink="accent">{distanceProblemText(from.error)}</Txt>}
+          {from.ok ? null : <Text ink="accent">{distanceProblemText(from.error)}</Text>}
           <SameNamesPart names={names} />
           <FoundClosures
             found={found.value.closures}
             start={from.ok ? from.value : 0}
             sameNames={names.sameOf('closure')}
           />
-          <Press
+          <Button
             label={t('importClosures', { closures: found.value.closures.length })}
             look="next"
             disabled={!from.ok || names.open > 0}
             onPress={() => void bringIn()}
           />
-        </Leaf>
+        </Card>
       ) : null}
       {problem ? (
         <Notice word={common('notImported')} ink="accent" live>
@@ -149,16 +149,16 @@ export function RouteImportPage() {
         </Notice>
       ) : null}
       {done ? (
-        <Leaf style={{ gap: 10 }}>
+        <Card style={{ gap: 10 }}>
           <Notice word={common('imported')} ink="green" live>
             {t('closuresPlacedNew', { closures: done.placed, added: done.added })}
           </Notice>
-          <Press
+          <Button
             label={t('seeTheRoute')}
             look="next"
             onPress={() => router.replace(`/p/${project.id}/route` as never)}
           />
-        </Leaf>
+        </Card>
       ) : null}
     </Page>
   );

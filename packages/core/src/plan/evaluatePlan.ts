@@ -28,7 +28,7 @@ export interface PlanTask<There extends Present> {
 }
 
 /** What a plan says and what it would change. Nothing is changed while `errors` has any. */
-export interface WeighedPlan<There extends Present> {
+export interface EvaluatedPlan<There extends Present> {
   parsed: ParsedPlan;
   expanded: Expanded;
   layout: Layout;
@@ -39,7 +39,7 @@ export interface WeighedPlan<There extends Present> {
 }
 
 /** Reads a plan, lays out its trays round what is made already, and says what it would change. */
-export function weighPlan<There extends Present>(task: PlanTask<There>): WeighedPlan<There> {
+export function evaluatePlan<There extends Present>(task: PlanTask<There>): EvaluatedPlan<There> {
   const parsed = parsePlan(task.text, task.cables);
   const expanded = expandPlan(parsed, task.cables);
   const here = new Map(task.there.map((splice) => [endsOf(splice), splice]));

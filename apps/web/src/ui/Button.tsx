@@ -1,10 +1,10 @@
 import { type ReactNode, useState } from 'react';
 import { Pressable, type PressableProps, type StyleProp, type ViewStyle } from 'react-native';
 import { Icon } from 'react-native-paper';
-import { Txt } from './Txt';
-import { FONTS, TOUCH, useInks } from './theme';
+import { Text } from './Text';
+import { FONTS, TOUCH, useColors } from './theme';
 
-interface PressProps extends Omit<PressableProps, 'style' | 'children'> {
+interface ButtonProps extends Omit<PressableProps, 'style' | 'children'> {
   label?: string;
   /** `next` is the one next step; `plain` a usual choice; `dark` one that is chosen. */
   look?: 'next' | 'plain' | 'dark' | 'bare';
@@ -18,7 +18,7 @@ interface PressProps extends Omit<PressableProps, 'style' | 'children'> {
 const MOST_WIDTH = 560;
 
 /** A key of the interface: square, inked, at least 48 px. */
-export function Press({
+export function Button({
   label,
   look = 'plain',
   icon,
@@ -27,11 +27,15 @@ export function Press({
   textSize = 17,
   disabled,
   ...rest
-}: PressProps) {
-  const inks = useInks();
+}: ButtonProps) {
+  const colors = useColors();
   const [focused, setFocused] = useState(false);
-  const fill = { next: inks.accent, plain: inks.leaf, dark: inks.ink, bare: 'transparent' }[look];
-  const ink = { next: inks.onAccent, plain: inks.ink, dark: inks.leaf, bare: inks.ink }[look];
+  const fill = { next: colors.accent, plain: colors.leaf, dark: colors.ink, bare: 'transparent' }[
+    look
+  ];
+  const ink = { next: colors.onAccent, plain: colors.ink, dark: colors.leaf, bare: colors.ink }[
+    look
+  ];
   return (
     <Pressable
       role="button"
@@ -52,10 +56,10 @@ export function Press({
           justifyContent: 'center',
           backgroundColor: fill,
           borderWidth: look === 'bare' ? 0 : 2,
-          borderColor: look === 'next' ? inks.accent : inks.ink,
+          borderColor: look === 'next' ? colors.accent : colors.ink,
           opacity: disabled ? 0.45 : pressed ? 0.75 : 1,
           outlineWidth: focused ? 3 : 0,
-          outlineColor: inks.accent,
+          outlineColor: colors.accent,
           outlineStyle: 'solid',
           outlineOffset: 2,
         },
@@ -65,7 +69,7 @@ export function Press({
     >
       {icon ? <Icon source={icon} size={22} color={ink} /> : null}
       {children ?? (
-        <Txt
+        <Text
           style={{
             color: ink,
             fontSize: textSize,
@@ -75,7 +79,7 @@ export function Press({
           }}
         >
           {label}
-        </Txt>
+        </Text>
       )}
     </Pressable>
   );

@@ -1,4 +1,4 @@
-import { headsOf, type JoinedFibers } from './heads.ts';
+import { circuitOrigins, type JoinedFibers } from './circuitOrigins.ts';
 
 const joint = (
   cableA: string,
@@ -16,7 +16,7 @@ const joint = (
 
 describe('the fiber along the route', () => {
   it('is one chain through every closure, named by its end nearest the start', () => {
-    const heads = headsOf([
+    const heads = circuitOrigins([
       joint('B', 40, 'C', 16, 2),
       joint('A', 100, 'B', 40, 1),
       joint('C', 16, 'D', 4, 3),
@@ -25,12 +25,12 @@ describe('the fiber along the route', () => {
   });
 
   it('does not care which way round a splice is written', () => {
-    const heads = headsOf([joint('B', 7, 'A', 7, 1), joint('C', 7, 'B', 7, 2)]);
+    const heads = circuitOrigins([joint('B', 7, 'A', 7, 1), joint('C', 7, 'B', 7, 2)]);
     expect(heads).toEqual(Array(2).fill({ cable: 'A', fiber: 7 }));
   });
 
   it('keeps neighbours apart', () => {
-    const heads = headsOf([
+    const heads = circuitOrigins([
       joint('A', 1, 'B', 1, 1),
       joint('A', 2, 'B', 2, 1),
       joint('B', 1, 'C', 2, 2),
@@ -43,7 +43,7 @@ describe('the fiber along the route', () => {
   });
 
   it('holds a fiber that is tapped on its way together', () => {
-    const heads = headsOf([
+    const heads = circuitOrigins([
       joint('A', 5, 'B', 5, 1),
       joint('B', 5, 'E', 1, 2),
       joint('B', 5, 'C', 5, 3),
@@ -52,7 +52,7 @@ describe('the fiber along the route', () => {
   });
 
   it('names a ring without a free end by its first fiber', () => {
-    const heads = headsOf([
+    const heads = circuitOrigins([
       joint('A', 1, 'B', 1, 1),
       joint('B', 1, 'C', 1, 2),
       joint('C', 1, 'A', 1, 3),
@@ -70,7 +70,7 @@ describe('the fiber along the route', () => {
         index,
       ),
     );
-    const heads = headsOf(joints);
+    const heads = circuitOrigins(joints);
     expect(new Set(heads.map(({ cable }) => cable))).toEqual(new Set(['C0']));
     expect(new Set(heads.map(({ fiber }) => fiber)).size).toBe(864);
   });

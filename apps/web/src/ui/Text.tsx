@@ -1,6 +1,6 @@
 import { type ReactNode } from 'react';
-import { Text, type TextProps, type TextStyle } from 'react-native';
-import { FONTS, type Inks, useInks } from './theme';
+import { Text as NativeText, type TextProps, type TextStyle } from 'react-native';
+import { FONTS, type Colors, useColors } from './theme';
 
 type Kind = 'title' | 'name' | 'figure' | 'strong' | 'body' | 'small';
 
@@ -13,22 +13,22 @@ const KINDS: Record<Kind, TextStyle> = {
   small: { fontFamily: FONTS.regular, fontSize: 14, lineHeight: 19 },
 };
 
-interface TxtProps extends TextProps {
+interface OwnTextProps extends TextProps {
   kind?: Kind;
-  ink?: keyof Inks;
+  ink?: keyof Colors;
   /** Level of a heading; none where the text is no heading. */
   heading?: 1 | 2 | 3;
   children?: ReactNode;
 }
 
 /** Text in the theme's types and inks, with tabular digits. */
-export function Txt({ kind = 'body', ink = 'ink', heading, style, ...rest }: TxtProps) {
-  const inks = useInks();
+export function Text({ kind = 'body', ink = 'ink', heading, style, ...rest }: OwnTextProps) {
+  const colors = useColors();
   const role = heading ? ({ role: 'heading', 'aria-level': heading } as object) : {};
   return (
-    <Text
+    <NativeText
       {...role}
-      style={[KINDS[kind], { color: inks[ink], fontVariant: ['tabular-nums'] }, style]}
+      style={[KINDS[kind], { color: colors[ink], fontVariant: ['tabular-nums'] }, style]}
       {...rest}
     />
   );

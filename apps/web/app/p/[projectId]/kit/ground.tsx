@@ -1,1 +1,0 @@
-export { RouteImportPage as default } from '@/ground/RouteImportPage';

@@ -1,0 +1,1 @@
+export { RouteImportPage as default } from '@/routeImport/RouteImportPage';

@@ -125,6 +125,11 @@ describe('what comes in from files', () => {
     };
     await writeFile(join(folder, 'route.geojson'), JSON.stringify(crossed));
     await page().goto(`${server.url}/p/${project}/kit/route-import`);
+    await sees(page(), 'Choose a file');
+    const places = await page().$$eval('[aria-current=page]', (keys) =>
+      keys.map((key) => key.getAttribute('aria-label')),
+    );
+    expect(places).toEqual(['Kit']);
     await chooseFile(page(), 'Choose a file', join(folder, 'route.geojson'));
     await sees(page(), 'The axes are crossed');
     await press(page(), 'Latitude comes first in this file: swap the axes');

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { mkdir, readFile, readdir, rm, symlink } from 'node:fs/promises';
+import { mkdir, readdir, rm, symlink } from 'node:fs/promises';
 import { join } from 'node:path';
 import { check } from '@placemarkio/check-geojson';
 import { Ajv2020 } from 'ajv/dist/2020.js';
@@ -12,7 +12,9 @@ import type { ClosureRecord } from '@cordel/core/close';
 import { digestOf, sealRecord } from '@cordel/core/close';
 import type { ProjectDocument } from '@cordel/core/document';
 import { readSor } from '@cordel/core/otdr';
+import { sql } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
+import { rowsOf } from '../db/client.ts';
 import { startApi } from '../testing/api.ts';
 import {
   AWKWARD,
@@ -279,9 +281,16 @@ describe('the package of one closure', () => {
 });
 
 describe('what goes wrong', () => {
+  /** What is left of a package where packages are made. */
+  const leftOf = async (id: string) =>
+    (await Promise.all(handover.folders.map((folder) => readdir(folder))))
+      .flat()
+      .filter((name) => name.startsWith(id));
+
   it('a zip with one byte changed is found out', async () => {
     const now = await made(await ask(document.signed[1]!.closureId));
-    const bytes = await readFile(join(handover.folder, `${now.id}.zip`));
+    const file = await call('GET', `/packages/${now.id}/file.zip`);
+    const bytes = Buffer.from(await file.arrayBuffer());
     const zip = await JSZip.loadAsync(bytes);
     const sums = await textOf(zip, 'SHA256SUMS');
     const csv = zip.file('csv/closures.csv')!;
@@ -301,15 +310,18 @@ describe('what goes wrong', () => {
 
   it('a full disk is said in words, and nothing half-made is left', async () => {
     const id = uuid();
-    await mkdir(join(handover.folder, `${id}.making`), { recursive: true });
-    // A device that is always full stands where the workbook goes.
-    await symlink('/dev/full', join(handover.folder, `${id}.making`, 'as-built.xlsx'));
+    // A device that is always full stands where the workbook goes, whichever server makes it.
+    for (const folder of handover.folders) {
+      await mkdir(join(folder, `${id}.making`), { recursive: true });
+      await symlink('/dev/full', join(folder, `${id}.making`, 'as-built.xlsx'));
+    }
     const body = { id, closureId: null, paper: 'A4', by: 'M.', at: '2026-06-01T08:00:00.000Z' };
     await call('POST', `/projects/${document.project.id}/packages`, body);
     const now = await made(id);
     expect(now.state).toBe('failed');
     expect(now.problem).toMatch(/The disk is full\. Free some room/);
-    expect((await readdir(handover.folder)).filter((name) => name.startsWith(id))).toEqual([]);
+    // The other servers' folders still have what was put there above.
+    expect(await leftOf(id)).toHaveLength(handover.folders.length - 1);
     expect((await call('GET', `/packages/${id}/file.zip`)).status).toBe(409);
   });
 
@@ -318,7 +330,7 @@ describe('what goes wrong', () => {
     while ((await shown(id)).done === 0) await new Promise((done) => setTimeout(done, 20));
     expect((await call('POST', `/packages/${id}/stop`)).status).toBe(200);
     expect((await made(id)).state).toBe('stopped');
-    expect((await readdir(handover.folder)).filter((name) => name.startsWith(id))).toEqual([]);
+    expect(await leftOf(id)).toEqual([]);
   });
 
   it('asked twice is made once', async () => {
@@ -332,7 +344,8 @@ describe('what goes wrong', () => {
   it('one whose file is gone says that it can be made again', async () => {
     const id = await ask(document.signed[1]!.closureId);
     await made(id);
-    await rm(join(handover.folder, `${id}.zip`));
+    for (const folder of handover.folders) await rm(join(folder, `${id}.zip`), { force: true });
+    await rowsOf(handover.api.db, sql`delete from package_pieces where package_id = ${id}`);
     expect((await shown(id)).problem).toMatch(/make it again, it will be the same/);
   });
 });

@@ -68,6 +68,8 @@ export async function startApi() {
   };
   return {
     db: opened[0]!.db,
+    /** Where each server makes packages. */
+    folders,
     /** The database as each server reaches it. */
     dbs: opened.map(({ db }) => db),
     close: async () => {

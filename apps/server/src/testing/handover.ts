@@ -1,13 +1,9 @@
 import { createHash } from 'node:crypto';
-import { mkdtemp, rm } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import JSZip from 'jszip';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import type { ProjectDocument } from '@cordel/core/document';
 import { demoDocument } from '@cordel/demo';
 import { v7 as uuid } from 'uuid';
-import { createApi } from '../app.ts';
 import { type TestApi, startApi } from './api.ts';
 import { TOLD } from './small.ts';
 
@@ -55,8 +51,8 @@ function handoverDocument(): ProjectDocument {
 
 export interface Handover {
   api: TestApi;
-  /** Where packages lie. */
-  folder: string;
+  /** Where the servers make packages. */
+  folders: readonly string[];
   document: ProjectDocument;
   call(method: string, path: string, body?: unknown): Promise<Response>;
   /** Asks for a package of a closure, or of the project. */
@@ -72,12 +68,10 @@ export interface Handover {
 /** A server that has the demo and makes packages. */
 export async function startHandover(): Promise<Handover> {
   const api = await startApi();
-  const folder = await mkdtemp(join(tmpdir(), 'cordel-handover-'));
-  const app = createApi({ db: api.db, folder });
   const document = handoverDocument();
   expect((await api.post('/documents', document)).status).toBe(200);
   const call = async (method: string, path: string, body?: unknown) =>
-    app.request(`/api${path}`, {
+    api.open(path, {
       method,
       ...(body
         ? { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }
@@ -113,11 +107,8 @@ export async function startHandover(): Promise<Handover> {
     expect(createHash('sha256').update(bytes).digest('hex')).toBe(now.digest);
     return JSZip.loadAsync(bytes, { checkCRC32: true });
   }
-  const close = async () => {
-    await api.close();
-    await rm(folder, { recursive: true, force: true });
-  };
-  return { api, folder, document, call, ask, packagesOf, shown, made, unzipped, close };
+  const { folders, close } = api;
+  return { api, folders, document, call, ask, packagesOf, shown, made, unzipped, close };
 }
 
 export const textOf = (zip: JSZip, path: string) => zip.file(path)!.async('string');

@@ -105,14 +105,14 @@ export function BudgetPage() {
           onEndReached={() => {
             if (budget.hasNextPage && !budget.isFetching) void budget.fetchNextPage();
           }}
-          renderItem={({ item }) => <Row row={item} inks={colors} />}
+          renderItem={({ item }) => <Row row={item} colors={colors} />}
         />
       </View>
     </Page>
   );
 }
 
-function Row({ row, inks: colors }: { row: BudgetRow; inks: Colors }) {
+function Row({ row, colors }: { row: BudgetRow; colors: Colors }) {
   const router = useRouter();
   const { project } = useProjectView();
   const said = WORDS[row.lights];
@@ -130,7 +130,7 @@ function Row({ row, inks: colors }: { row: BudgetRow; inks: Colors }) {
         {`${budgetText(row.why, project.units)} ${row.meters === null ? '' : t('distanceOfFiber', { distance: formatDistance(Math.round(row.meters * 10_000), project.units.distance) })}${t('splices', { splices: row.splices })}.`}
       </Text>
       {row.budgets.map((budget) => (
-        <BudgetBar key={budget.wavelengthNm} budget={budget} />
+        <BudgetBar key={budget.wavelengthNm} budget={budget} broken={row.lights === 'broken'} />
       ))}
       <Button
         label={t('seeLabel', { label: row.label })}
@@ -149,13 +149,14 @@ function Row({ row, inks: colors }: { row: BudgetRow; inks: Colors }) {
 const dB = (mdb: number): string => (mdb / 1000).toFixed(2);
 
 /** Loss as a bar against what it may be: solid measured, hatched calculated; the tick is what was expected. */
-function BudgetBar({ budget }: { budget: CircuitBudget }) {
+function BudgetBar({ budget, broken }: { budget: CircuitBudget; broken: boolean }) {
   const colors = useColors();
   const [width, setWidth] = useState(300);
   const { wavelengthNm, expected, spread, made, measured, most, margin, marginSpread } = budget;
   const loss = measured ?? made;
   const scale = (width - 2) / Math.max(most, loss + 2 * marginSpread, expected + 2 * spread);
   const over = loss > most;
+  const left = margin < 0 ? t('dbOver', { db: dB(-margin) }) : t('dbLeft', { db: dB(margin) });
   const words = t('nmOfDbExpected', {
     wavelengthNm,
     measured: measured === null ? 'calculated' : 'measured',
@@ -163,7 +164,8 @@ function BudgetBar({ budget }: { budget: CircuitBudget }) {
     most: dB(most),
     expected: dB(expected),
     spread: dB(2 * spread),
-    margin: margin < 0 ? t('dbOver', { db: dB(-margin) }) : t('dbLeft', { db: dB(margin) }),
+    // No light comes through a broken one, however little its splices lose.
+    margin: broken ? t('onceRepaired', { left }) : left,
   });
   return (
     <View onLayout={({ nativeEvent }) => setWidth(Math.max(200, nativeEvent.layout.width))}>

@@ -32,7 +32,7 @@ export function Providers({ children }: { children: ReactNode }) {
   useFonts(FACES);
   return (
     <QueryClientProvider client={queryClient}>
-      <ColorsContext.Provider value={theme.inks}>
+      <ColorsContext.Provider value={theme.colors}>
         <PaperProvider theme={theme.paper} settings={settings}>
           {children}
         </PaperProvider>

@@ -76,7 +76,7 @@ export function Shell({
         </Text>
       ) : null}
       {PLACES.map((place) => {
-        const here = path.includes(`/${place.key}`);
+        const here = path.split('/')[3] === place.key;
         const ink = here ? colors.leaf : colors.ink;
         return (
           <Pressable

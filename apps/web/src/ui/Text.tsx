@@ -21,7 +21,7 @@ interface OwnTextProps extends TextProps {
   children?: ReactNode;
 }
 
-/** Text in the theme's types and inks, with tabular digits. */
+/** Text in the theme’s types and colors, with tabular digits. */
 export function Text({ kind = 'body', ink = 'ink', heading, style, ...rest }: OwnTextProps) {
   const colors = useColors();
   const role = heading ? ({ role: 'heading', 'aria-level': heading } as object) : {};

@@ -1,7 +1,7 @@
 import { createContext, useContext } from 'react';
 import { MD3DarkTheme, MD3LightTheme, type MD3Theme, configureFonts } from 'react-native-paper';
 
-/** The inks of a theme. Every colour on a screen is one of these. */
+/** The colors of a theme. Every colour on a screen is one of these. */
 export interface Colors {
   paper: string;
   leaf: string;
@@ -94,8 +94,8 @@ function paperTheme(colors: Colors, dark: boolean): MD3Theme {
 }
 
 export const THEMES = {
-  light: { inks: LIGHT, paper: paperTheme(LIGHT, false) },
-  dark: { inks: DARK, paper: paperTheme(DARK, true) },
+  light: { colors: LIGHT, paper: paperTheme(LIGHT, false) },
+  dark: { colors: DARK, paper: paperTheme(DARK, true) },
 };
 
 export const ColorsContext = createContext<Colors>(LIGHT);

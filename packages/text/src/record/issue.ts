@@ -172,7 +172,7 @@ export const issueMessageText = catalog<IssueMessage>()({
   wrongFormat:
     'This is not written as {format, select, datetime {a time} uuid {an id} regex {it must be} other {{format}}}.',
   wrongType:
-    'Here belongs {expected, select, string {a text} number {a number} int {a whole number} boolean {true or false} array {a list} object {a set of named values} other {something else}}.',
+    '{expected, select, string {A text} number {A number} int {A whole number} boolean {True or false} array {A list} object {A set of named values} other {Something else}} is expected here.',
 });
 
 /** The same of an issue as it comes; words that a caller wrote into its schema stay as they are. */

@@ -39,7 +39,7 @@ export function TraceCanvas({ view, looks, pegs, width, height, label }: Props) 
         columns,
         looks,
         pegs,
-        inks: colors,
+        colors,
         unit,
       });
     });

@@ -34,7 +34,7 @@ export interface Picture {
   columns: readonly Columns[];
   looks: readonly StringLook[];
   pegs: readonly Peg[];
-  inks: Colors;
+  colors: Colors;
   /** Of the distance axis. */
   unit: DistanceUnit;
 }
@@ -102,7 +102,7 @@ export function draw(
   strings: StringLayer,
   picture: Picture,
 ): void {
-  const { width, height, inks: colors } = picture;
+  const { width, height, colors } = picture;
   canvas.clearRect(0, 0, width, height);
   canvas.fillStyle = colors.leaf;
   canvas.fillRect(0, 0, width, height);
@@ -154,7 +154,7 @@ function scaleOf({ columns, looks, height }: Picture): Scale {
 
 function drawGrid(
   canvas: CanvasRenderingContext2D,
-  { width, height, inks: colors, shown, unit }: Picture,
+  { width, height, colors, shown, unit }: Picture,
   { high, low, y }: Scale,
 ): void {
   canvas.strokeStyle = colors.rule;
@@ -185,7 +185,7 @@ function drawGrid(
 
 function drawPegs(
   canvas: CanvasRenderingContext2D,
-  { width, height, pegs, inks: colors }: Picture,
+  { width, height, pegs, colors }: Picture,
   x: (at: number) => number,
 ): void {
   canvas.textAlign = 'center';
@@ -215,7 +215,7 @@ function drawPegs(
 
 function drawCord(
   canvas: CanvasRenderingContext2D,
-  { width, pegs, inks: colors, shown }: Picture,
+  { width, pegs, colors, shown }: Picture,
   x: (at: number) => number,
 ): void {
   const y = 50;
@@ -254,7 +254,7 @@ function drawString(
   strings: StringLayer,
   list: Float32Array,
   look: StringLook,
-  { width, inks: colors }: Picture,
+  { width, colors }: Picture,
   { y, high: ceiling }: Scale,
 ): { look: StringLook; x: number; y: number }[] {
   const count = list.length / 2;

@@ -2,6 +2,7 @@ import { phrases } from '../../phrases.ts';
 
 /** Texts of `apps/web/src/traces/BudgetPage`. */
 export const budgetPage = phrases({
+  onceRepaired: 'once it is repaired {left}',
   aCircuitBeginsWithASplice:
     'A circuit begins with a splice: plan a closure or import a splice list.',
   broken: 'broken',

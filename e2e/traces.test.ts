@@ -295,7 +295,8 @@ describe('from a folder of traces to verdicts, on a phone', () => {
   step('found joints stand beside the instrument’s own table', async () => {
     await press(page(), 'A-006_AB_1550.sor');
     await sees(page(), 'At Found here Instrument says');
-    await sees(page(), /2\.1\d\d km -?\d\.\d{3} ± \d\.\d{3} dB -?\d\.\d{3} dB/);
+    // The one or the other: a splice that loses nothing in this direction is not seen.
+    await sees(page(), /[25]\.\d{3} km -?\d\.\d{3} ± \d\.\d{3} dB -?\d\.\d{3} dB/);
   });
 
   step('the tube as a stack', async () => {

@@ -9,6 +9,7 @@ import { createApi } from './app.ts';
 import { type OpenDb, openMemory, openServer, rowsOf } from './db/client.ts';
 import { bringUpToDate } from './db/migrations.ts';
 import { newDatabase, postgresFolder } from './testing/postgres.ts';
+import { attemptOn } from './testing/small.ts';
 
 const MIGRATIONS = fileURLToPath(new URL('../drizzle', import.meta.url));
 const POSTGRES = postgresFolder();
@@ -147,21 +148,7 @@ describe('a database of the first version', () => {
 
   it('stays append-only, and takes what is recorded now', async () => {
     await expect(rowsOf(open.db, sql`update attempts set estimate_mdb = 1`)).rejects.toThrow();
-    const id = uuid();
-    const entry = {
-      type: 'attempt',
-      id,
-      spliceId: splices[2],
-      by: 'M.',
-      at: '2026-05-04T09:00:00.000Z',
-      tryId: id,
-      estimateMdb: 20,
-      recordId: null,
-      recordPosition: null,
-      supersedes: null,
-      void: false,
-      why: null,
-    };
+    const entry = attemptOn(splices[2]!, 20);
     const answer = await createApi(open).request('/api/evidence', {
       method: 'POST',
       headers: { 'content-type': 'application/json' },

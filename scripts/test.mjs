@@ -18,10 +18,9 @@ const STEPS = {
   arrows: () => run('npm', ['run', '--silent', 'arrows']),
   unused: () => run('npm', ['run', '--silent', 'unused']),
   unit: () => jest(['core', 'text', 'client', 'standin', 'demo', 'web']),
-  // Each file has a database of its own; one of them takes minutes, beside which the others run.
-  api: () => jest(['server'], MODULES, ['--maxWorkers=2', '--testTimeout=120000']),
-  // The same on PostgreSQL, with two servers that answer in turn.
-  postgres: () => jest(['postgres'], MODULES, ['--maxWorkers=2', '--testTimeout=120000']),
+  // On the embedded database, and on PostgreSQL with two servers that answer in turn. Each file has a database of
+  // its own; one of them takes minutes, beside which the others run.
+  api: () => jest(['server', 'postgres'], MODULES, ['--maxWorkers=2', '--testTimeout=120000']),
   e2e: () => {
     build();
     jest(['e2e'], MODULES);
@@ -45,7 +44,7 @@ if (unknown.length > 0) {
 installPackages();
 const steps = wanted.length > 0 ? wanted : Object.keys(STEPS);
 const chromium = steps.includes('e2e') ? installChromium() : '';
-const postgres = steps.some((step) => step === 'e2e' || step === 'postgres')
+const postgres = steps.some((step) => step === 'e2e' || step === 'api')
   ? installPostgres()
   : '';
 for (const step of steps) {

@@ -44,9 +44,7 @@ if (unknown.length > 0) {
 installPackages();
 const steps = wanted.length > 0 ? wanted : Object.keys(STEPS);
 const chromium = steps.includes('e2e') ? installChromium() : '';
-const postgres = steps.some((step) => step === 'e2e' || step === 'api')
-  ? installPostgres()
-  : '';
+const postgres = steps.some((step) => step === 'e2e' || step === 'api') ? installPostgres() : '';
 for (const step of steps) {
   console.log(`\n== ${step} ==`);
   STEPS[step]();

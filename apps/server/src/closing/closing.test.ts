@@ -412,6 +412,18 @@ describe('signing', () => {
     );
   });
 
+  it('stands once for each of two who sign at once, and for what is sent twice', async () => {
+    await makeReady();
+    const { digest } = await closing();
+    const [technician, lead] = [sign('technician', digest), sign('lead', digest)];
+    const answers = await Promise.all([technician, lead, technician, lead].map((one) => post(one)));
+    expect(answers.map(({ status }) => status)).toEqual([200, 200, 200, 200]);
+    const now = await closing();
+    const names = now.entries.filter(({ kind }) => kind === 'sign').map(({ id }) => id);
+    expect(names.sort()).toEqual([technician.id, lead.id].sort());
+    expect(now.signed).toEqual([{ digest, whole: true, changes: [] }]);
+  });
+
   it('is refused where the closure changed meanwhile, with what changed', async () => {
     await makeReady();
     const { digest } = await closing();

@@ -231,7 +231,7 @@ async function tell(
 ): Promise<PackageState | undefined> {
   const [row] = await db
     .update(packages)
-    .set({ ...part, beat: new Date() })
+    .set({ ...part, heartbeat: new Date() })
     .where(eq(packages.id, id))
     .returning({ state: packages.state });
   return row?.state;
@@ -239,10 +239,10 @@ async function tell(
 
 /** What a package looks like to who asks: one whose server was stopped in the middle has failed. */
 export async function packageAsShown(store: PackageStore, row: PackageRow) {
-  const { projectId: _project, at, beat, ...rest } = row;
+  const { projectId: _project, at, heartbeat, ...rest } = row;
   const shown = { ...rest, at: at.toISOString() };
   const running = row.state === 'making' || row.state === 'stopping';
-  if (running && Date.now() - beat.getTime() > CUT_OFF)
+  if (running && Date.now() - heartbeat.getTime() > CUT_OFF)
     return {
       ...shown,
       state: 'failed' as const,

@@ -20,11 +20,11 @@ export async function renewCircuitOrigins(db: Db, projectId: string): Promise<vo
         from splices s join closures c on c.id = s.closure_id where s.project_id = ${projectId} and s.live
         order by "order", s.tray, s.slot, s.fiber_a`,
   );
-  const heads = circuitOrigins(joints);
+  const origins = circuitOrigins(joints);
   for (let start = 0; start < joints.length; start += BATCH) {
     const batch = joints
       .slice(start, start + BATCH)
-      .map(({ id }, index) => ({ id, ...heads[start + index]! }));
+      .map(({ id }, index) => ({ id, ...origins[start + index]! }));
     await rowsOf(
       db,
       sql`update splices s set head_cable = h.cable, head_fiber = h.fiber

@@ -233,7 +233,7 @@ export function issueMessage(raw: SchemaIssue): IssueMessage | null {
     case 'invalid_union':
       return { code: 'noKindFits' };
     case 'custom':
-      return message === 'Invalid input' ? { code: 'notAccepted' } : null;
+      return null;
     default:
       return { code: 'notAccepted' };
   }

@@ -1,7 +1,7 @@
 import { phrases } from '../phrases.ts';
 
 /** Texts of `apps/server/src/handover/make/builder.ts`. */
-export const maker = phrases({
+export const builder = phrases({
   aTraceByteForByte: 'A trace, byte for byte',
   asBuiltRecordNewestEntry: '{practiceOnly}{name} · as-built record · newest entry {moment}',
   forSha256sumC: 'For sha256sum -c',

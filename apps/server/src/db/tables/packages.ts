@@ -29,7 +29,7 @@ export const packages = pgTable(
     done: integer().notNull().default(0),
     total: integer().notNull().default(0),
     /** When its maker last gave a sign of life. */
-    beat: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    heartbeat: timestamp('beat', { withTimezone: true }).notNull().defaultNow(),
     problem: text(),
     size: bigint({ mode: 'number' }),
     digest: text(),

@@ -14,7 +14,7 @@ export const projectImports = pgTable('project_imports', {
   /** The process that writes it. */
   owner: text().notNull(),
   /** When it last gave a sign of life. */
-  beat: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  heartbeat: timestamp('beat', { withTimezone: true }).notNull().defaultNow(),
   /** What it added for all projects: it goes again where the import is stopped. */
   added: jsonb().$type<AddedForAll>().notNull(),
   /** Why it failed, once what was in is taken out. */

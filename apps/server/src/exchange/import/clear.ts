@@ -21,7 +21,7 @@ export async function clearImport(
 ): Promise<void> {
   const [row] = await db
     .update(projectImports)
-    .set({ stage: 'clearing', beat: sql`now()` })
+    .set({ stage: 'clearing', heartbeat: sql`now()` })
     .where(eq(projectImports.projectId, projectId))
     .returning({ added: projectImports.added });
   if (!row) return;

@@ -73,7 +73,7 @@ export async function beginImport(
 export async function tellImport(db: Db, projectId: string, done: number): Promise<void> {
   const [row] = await db
     .update(projectImports)
-    .set({ done, beat: sql`now()` })
+    .set({ done, heartbeat: sql`now()` })
     .where(and(eq(projectImports.projectId, projectId), eq(projectImports.stage, 'writing')))
     .returning({ projectId: projectImports.projectId });
   if (!row) throw new ImportStopped();
@@ -124,7 +124,7 @@ export async function cutOffImports(
     gone === 'all'
       ? undefined
       : gone === 'silent'
-        ? lt(projectImports.beat, sql`now() - ${`${CUT_OFF_MS} ms`}::interval`)
+        ? lt(projectImports.heartbeat, sql`now() - ${`${CUT_OFF_MS} ms`}::interval`)
         : eq(projectImports.owner, gone.owner);
   const rows = await db
     .select({ projectId: projectImports.projectId })

@@ -2,7 +2,7 @@ import { type Evidence, formatDay, rollUp } from '@cordel/core';
 import { type Photo, canonicalText } from '@cordel/core/close';
 import { documentJsonSchema } from '@cordel/core/document';
 import { writeGeoJson } from '@cordel/core/geo';
-import { maker as say } from '@cordel/text/handover/builder';
+import { builder as say } from '@cordel/text/handover/builder';
 import type { PackageClosure, PackageMessage, PackageSplice, RetiredSplice } from '../messages.ts';
 import {
   type Column,

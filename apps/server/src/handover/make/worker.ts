@@ -5,10 +5,10 @@ import { wordsOf } from './words.ts';
 
 /** Makes packages on a thread of its own: writing half a million rows must not hold up anybody's record. */
 const port = parentPort!;
-const maker = new PackageBuilder();
+const builder = new PackageBuilder();
 
 port.on('message', (message: PackageMessage) => {
-  maker.take(message).then(
+  builder.take(message).then(
     (made) =>
       port.postMessage(
         (made ? { kind: 'made', ...made } : { kind: 'taken' }) satisfies MakerAnswer,

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/bench/ArcPage`. */
+/** Texts of `apps/web/src/bench/ArcPage.tsx`. */
 export const arcPage = phrases({
   airNotRead: 'air not read',
   arcCheck: 'Arc check',

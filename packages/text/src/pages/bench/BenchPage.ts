@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/bench/BenchPage`. */
+/** Texts of `apps/web/src/bench/BenchPage.tsx`. */
 export const benchPage = phrases({
   doneOfTotalSpliced: '{done} of {total} spliced',
   saveNext: 'Save, next',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/bench/ChartsPage`. */
+/** Texts of `apps/web/src/bench/ChartsPage.tsx`. */
 export const chartsPage = phrases({
   arc: 'Arc.',
   blade: 'Blade.',

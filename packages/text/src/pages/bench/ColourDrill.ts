@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/bench/ColourDrill`. */
+/** Texts of `apps/web/src/bench/practice/ColourDrill.tsx`. */
 export const colourDrill = phrases({
   nextQuestion: 'Next question',
   notThatOne: 'Not that one.',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/bench/Finished`. */
+/** Texts of `apps/web/src/bench/Finished.tsx`. */
 export const finished = phrases({
   addMeasuredFigures: 'Add measured figures',
   allSpliced: 'All spliced',

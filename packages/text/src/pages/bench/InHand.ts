@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/bench/InHand`. */
+/** Texts of `apps/web/src/bench/InHand.tsx`. */
 export const inHand = phrases({
   dbAtNm: 'dB at {nm} nm',
   dbEstimate: 'dB estimate',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/bench/JointDrill`. */
+/** Texts of `apps/web/src/bench/practice/JointDrill.tsx`. */
 export const jointDrill = phrases({
   anotherRound: 'Another round',
   estimateEstimatesDb: 'Estimate: {estimates} dB',

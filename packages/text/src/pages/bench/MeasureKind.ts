@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/bench/MeasureKind`. */
+/** Texts of `apps/web/src/bench/MeasureKind.tsx`. */
 export const measureKind = phrases({
   figure: 'Figure',
   insertion: 'Insertion',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/bench/PickSheet`. */
+/** Texts of `apps/web/src/bench/PickSheet.tsx`. */
 export const pickSheet = phrases({
   fiberToFiber: '{fiberA} to {fiberB}',
   lossesOfTray: 'Losses of tray {tray}',

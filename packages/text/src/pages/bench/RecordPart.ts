@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/bench/RecordPart`. */
+/** Texts of `apps/web/src/bench/RecordPart.tsx`. */
 export const recordPart = phrases({
   aRedoOf: 'A redo of {splice}',
   aTrialOnScrapFiber: 'A trial on scrap fiber.',

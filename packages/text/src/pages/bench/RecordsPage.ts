@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/bench/RecordsPage`. */
+/** Texts of `apps/web/src/bench/RecordsPage.tsx`. */
 export const recordsPage = phrases({
   beingImported: 'Being imported …',
   csvOrJsonWithARecord:

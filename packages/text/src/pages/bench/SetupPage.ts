@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/bench/SetupPage`. */
+/** Texts of `apps/web/src/bench/SetupPage.tsx`. */
 export const setupPage = phrases({
   aSingleFiber: 'a single fiber',
   beginTheSession: 'Begin the session',

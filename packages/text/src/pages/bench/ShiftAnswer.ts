@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/bench/ShiftAnswer`. */
+/** Texts of `apps/web/src/bench/shift/ShiftAnswer.tsx`. */
 export const shiftAnswer = phrases({
   aFlippedRibbonPutsTwelveCircuits:
     'A flipped ribbon puts twelve circuits wrong, and every splice reads well: count the colours twice.',

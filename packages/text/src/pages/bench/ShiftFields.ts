@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/bench/ShiftFields`. */
+/** Texts of `apps/web/src/bench/shift/ShiftFields.tsx`. */
 export const shiftFields = phrases({
   aFigureFromTo1440: 'A figure from {least} to 1440.',
   adhesiveS: 'Adhesive, s',

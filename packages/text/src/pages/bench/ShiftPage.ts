@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/bench/ShiftPage`. */
+/** Texts of `apps/web/src/bench/shift/ShiftPage.tsx`. */
 export const shiftPage = phrases({
   anotherClosure: 'Another closure',
   asSet: 'as set',

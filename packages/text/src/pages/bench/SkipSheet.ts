@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/bench/SkipSheet`. */
+/** Texts of `apps/web/src/bench/SkipSheet.tsx`. */
 export const skipSheet = phrases({
   aSkippedFiberIsStillTo:
     'A skipped fiber is still to be spliced; a dead one is not. The reason stands in the Ledger.',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/bench/StandinPart`. */
+/** Texts of `apps/web/src/bench/StandinPart.tsx`. */
 export const standinPart = phrases({
   faultOfTheSimulatedSplicer: 'Fault of the simulated splicer',
   notStarted: 'Not started.',

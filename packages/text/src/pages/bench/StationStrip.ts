@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/bench/StationStrip`. */
+/** Texts of `apps/web/src/bench/StationStrip.tsx`. */
 export const stationStrip = phrases({
   arcArcsLeft: 'Arc: {arcsLeft} left',
   arcDue: 'Arc: due',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/bench/StepsPart`. */
+/** Texts of `apps/web/src/bench/StepsPart.tsx`. */
 export const stepsPart = phrases({
   doneNextStep: 'Done, next step',
   hideTheSteps: 'Hide the steps',

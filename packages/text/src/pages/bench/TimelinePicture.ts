@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/bench/TimelinePicture`. */
+/** Texts of `apps/web/src/bench/shift/TimelinePicture.tsx`. */
 export const timelinePicture = phrases({
   hands: 'Hands',
   splicer: 'Splicer',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/bench/TimerBar`. */
+/** Texts of `apps/web/src/bench/TimerBar.tsx`. */
 export const timerBar = phrases({
   clockLeftStop: '{clock} left, stop',
   cooling: 'Cooling',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/bench/calendar`. */
+/** Texts of `apps/web/src/bench/shift/calendar.ts`. */
 export const calendar = phrases({
   break: 'Break',
   lastSafeMomentToBegin: 'Last safe moment to begin {shiftUnit}',

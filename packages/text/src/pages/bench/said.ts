@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/bench/said`. */
+/** Texts of `apps/web/src/bench/said.ts`. */
 export const said = phrases({
   attemptUsedOfMost: 'Attempt {used} of {most}.',
   fiberAOverLine: 'Fiber {fiberA} over {line}.',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/closing/ClosePage`. */
+/** Texts of `apps/web/src/closing/ClosePage.tsx`. */
 export const closePage = phrases({
   backToTheList: 'Back to the list',
   closedTestedAndSigned: 'Closed, tested and signed.',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/closing/CutOverPart`. */
+/** Texts of `apps/web/src/closing/CutOverPart.tsx`. */
 export const cutOverPart = phrases({
   aGoodOrder: 'A good order.',
   by: 'By',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/closing/CutOverRecord`. */
+/** Texts of `apps/web/src/closing/CutOverRecord.tsx`. */
 export const cutOverRecord = phrases({
   asPlanned: 'As planned',
   cutOverAsItGoes: 'Cut-over as it goes',

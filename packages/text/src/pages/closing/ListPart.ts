@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/closing/ListPart`. */
+/** Texts of `apps/web/src/closing/ListPart.tsx`. */
 export const listPart = phrases({
   beforeTheCover: 'Before the cover.',
   boltsInThisOrder: 'Bolts, in this order',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/closing/PointRow`. */
+/** Texts of `apps/web/src/closing/PointRow.tsx`. */
 export const pointRow = phrases({
   okByAt: 'OK · {by} {at}',
   failedByAt: 'failed{slots} · {by} {at}',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/closing/RoundPart`. */
+/** Texts of `apps/web/src/closing/RoundPart.tsx`. */
 export const roundPart = phrases({
   bubbles: 'Bubbles',
   failed: 'Failed.',

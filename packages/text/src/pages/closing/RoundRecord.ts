@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/closing/RoundRecord`. */
+/** Texts of `apps/web/src/closing/RoundRecord.tsx`. */
 export const roundRecord = phrases({
   estimateReadingsOrigin:
     '{estimate} {readings, plural, one {# reading} other {# readings}}, {origin}.',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/closing/SignPart`. */
+/** Texts of `apps/web/src/closing/SignPart.tsx`. */
 export const signPart = phrases({
   as: 'As',
   changedSince: 'Changed since:',

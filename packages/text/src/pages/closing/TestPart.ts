@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/closing/TestPart`. */
+/** Texts of `apps/web/src/closing/TestPart.tsx`. */
 export const testPart = phrases({
   pressurizedStartTheClock: 'Pressurized: start the clock',
   airPressureMeasureProblem: 'Air pressure: {measureProblem}',

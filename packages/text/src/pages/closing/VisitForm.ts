@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/closing/VisitForm`. */
+/** Texts of `apps/web/src/closing/VisitForm.tsx`. */
 export const visitForm = phrases({
   aNewVisitBeginsTheList: 'A new visit begins the list and the test anew.',
   airMeasureProblem: 'Air: {measureProblem}',

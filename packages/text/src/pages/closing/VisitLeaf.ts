@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/closing/VisitLeaf`. */
+/** Texts of `apps/web/src/closing/VisitLeaf.tsx`. */
 export const visitLeaf = phrases({
   attempts: '{attempts, plural, one {# attempt} other {# attempts}}',
   closeTestsAndSignatures: 'Close tests and signatures',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/closing/VisitsPart`. */
+/** Texts of `apps/web/src/closing/VisitsPart.tsx`. */
 export const visitsPart = phrases({
   enterANewCable: 'Enter a new cable',
   freshNew: '{fresh} new',

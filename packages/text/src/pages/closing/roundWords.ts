@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/closing/roundWords`. */
+/** Texts of `apps/web/src/closing/roundWords.ts`. */
 export const roundWords = phrases({
   atOneTemperatureIt: '{verdicts} At one temperature it {rate}.',
   holdOnForAboutMinMore: ' Hold on for about {minutes} min more.',

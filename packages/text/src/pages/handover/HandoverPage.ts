@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/handover/HandoverPage`. */
+/** Texts of `apps/web/src/handover/HandoverPage.tsx`. */
 export const handoverPage = phrases({
   failing: 'Failing: {failing}.',
   handOver: 'Hand over',

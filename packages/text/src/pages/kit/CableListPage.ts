@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/kit/CableListPage`. */
+/** Texts of `apps/web/src/kit/CableListPage.tsx`. */
 export const cableListPage = phrases({
   aListCsvOrXlsxWith:
     'A list (CSV or XLSX) with the columns cable, kind, fibers, tubes, fibers per tube. Kind is loose tube, grouped tube, ribbon or drop; of fibers and tubes one is enough.',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/kit/CablesPage`. */
+/** Texts of `apps/web/src/kit/CablesPage.tsx`. */
 export const cablesPage = phrases({
   importingASpliceListAddsIts: 'Importing a splice list adds its cables; or add one here.',
   addACable: 'Add a cable',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/kit/ClosuresPage`. */
+/** Texts of `apps/web/src/kit/ClosuresPage.tsx`. */
 export const closuresPage = phrases({
   importingASpliceListAddsIts: 'Importing a splice list adds its closures; or add one here.',
   aWholeNumberFromTo: 'A whole number from {least} to {most}.',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/kit/HardwarePage`. */
+/** Texts of `apps/web/src/kit/HardwarePage.tsx`. */
 export const hardwarePage = phrases({
   basket: 'Basket',
   boltsInTheirOrder: 'Bolts in their order',

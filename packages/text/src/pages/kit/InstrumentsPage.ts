@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/kit/InstrumentsPage`. */
+/** Texts of `apps/web/src/kit/InstrumentsPage.tsx`. */
 export const instrumentsPage = phrases({
   figures: 'Figures',
   instrumentName: 'Instrument “{name}”',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/kit/KitPage`. */
+/** Texts of `apps/web/src/kit/KitPage.tsx`. */
 export const kitPage = phrases({
   allYouRecordedIsOnThe: 'All you recorded is on the server.',
   asTheSystem: 'As the system',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/kit/MakeUpForm`. */
+/** Texts of `apps/web/src/kit/MakeUpForm.tsx`. */
 export const makeUpForm = phrases({
   drop: 'Drop',
   fibersATube: 'Fibers a tube',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/kit/NetworkPage`. */
+/** Texts of `apps/web/src/kit/network/NetworkPage.tsx`. */
 export const networkPage = phrases({
   cablesAndClosures: 'Cables and closures',
   cables: 'Cables: {cables}',

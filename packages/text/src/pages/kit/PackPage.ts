@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/kit/PackPage`. */
+/** Texts of `apps/web/src/kit/PackPage.tsx`. */
 export const packPage = phrases({
   chooseClosuresWhatTheyTakeIs:
     'Choose closures: what they take is counted from their plans and hardware.',

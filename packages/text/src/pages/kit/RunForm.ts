@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/kit/RunForm`. */
+/** Texts of `apps/web/src/kit/RunForm.tsx`. */
 export const runForm = phrases({
   aRackATerminalAHouse: 'A rack, a terminal, a house',
   cableCoiledUpThere: 'Cable coiled up there',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/kit/SchemesPage`. */
+/** Texts of `apps/web/src/kit/SchemesPage.tsx`. */
 export const schemesPage = phrases({
   changeName: 'Change {name}',
   colourSchemeName: 'Colour scheme {name}',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/labels/LabelsPage`. */
+/** Texts of `apps/web/src/labels/LabelsPage.tsx`. */
 export const labelsPage = phrases({
   importASpliceListOrAdd: 'Import a splice list, or add a closure in the Kit.',
   labelsUsedAlready: 'Labels used already',

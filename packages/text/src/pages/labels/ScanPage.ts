@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/labels/ScanPage`. */
+/** Texts of `apps/web/src/labels/ScanPage.tsx`. */
 export const scanPage = phrases({
   code: 'Code',
   holdTheLabelBeforeTheCamera:

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/ledger/ClosurePicture`. */
+/** Texts of `apps/web/src/ledger/ClosurePicture.tsx`. */
 export const closurePicture = phrases({
   removedSplices: 'Removed: {splices, plural, one {# splice} other {# splices}}',
   showMore: 'Show {count} more',

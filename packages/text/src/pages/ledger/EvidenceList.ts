@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/ledger/EvidenceList`. */
+/** Texts of `apps/web/src/ledger/EvidenceList.tsx`. */
 export const evidenceList = phrases({
   acceptedByTheLead: 'Accepted by the lead',
   anEntryTakenBack: 'An entry taken back',

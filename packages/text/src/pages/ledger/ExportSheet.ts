@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/ledger/ExportSheet`. */
+/** Texts of `apps/web/src/ledger/ExportSheet.tsx`. */
 export const exportSheet = phrases({
   closuresCsv: 'Closures (CSV)',
   csvAsInRfc4180The:

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/ledger/FiberRecord`. */
+/** Texts of `apps/web/src/ledger/FiberRecord.tsx`. */
 export const fiberRecord = phrases({
   endToEnd: '{near}  to  {far}',
   fiberAlongTheRoute: 'Fiber along the route',

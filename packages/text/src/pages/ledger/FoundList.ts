@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/ledger/FoundList`. */
+/** Texts of `apps/web/src/ledger/FoundList.tsx`. */
 export const foundList = phrases({
   all: 'All {rows}',
   searchForAFiberA100:

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/ledger/LedgerList`. */
+/** Texts of `apps/web/src/ledger/LedgerList.tsx`. */
 export const ledgerList = phrases({
   importASpliceListInThe: 'Import a splice list in the Kit.',
   noRowFitsTheSearchAnd: 'No row fits the search and the filters.',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/ledger/LedgerPage`. */
+/** Texts of `apps/web/src/ledger/LedgerPage.tsx`. */
 export const ledgerPage = phrases({
   atName: 'At {name}',
   chooseARowItsRecordOpens: 'Choose a row: its record opens here.',

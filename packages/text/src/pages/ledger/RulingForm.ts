@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/ledger/RulingForm`. */
+/** Texts of `apps/web/src/ledger/RulingForm.tsx`. */
 export const rulingForm = phrases({
   acceptItAsItIs: 'Accept it as it is',
   deadNotSpliced: 'Dead: not spliced',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/ledger/SpliceRecord`. */
+/** Texts of `apps/web/src/ledger/SpliceRecord.tsx`. */
 export const spliceRecord = phrases({
   aToBToA: 'A to B {aB} · B to A {bA} dB',
   acceptRedoSkipOrRemove: 'Accept, redo, skip or remove',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/plan/ChangePart`. */
+/** Texts of `apps/web/src/plan/ChangePart.tsx`. */
 export const changePart = phrases({
   addedMovedDropped: '{added} added, {moved} moved, {dropped} dropped{retired}.',
   adds: 'Adds',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/plan/CircuitCord`. */
+/** Texts of `apps/web/src/plan/CircuitCord.tsx`. */
 export const circuitCord = phrases({
   askedFor: ' · asked for',
   notSplicedAnywhere: 'Not spliced anywhere.',

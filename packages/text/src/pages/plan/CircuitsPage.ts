@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/plan/CircuitsPage`. */
+/** Texts of `apps/web/src/plan/CircuitsPage.tsx`. */
 export const circuitsPage = phrases({
   aLoop: 'A loop.',
   allCircuitsRunStraight: 'All circuits run straight',

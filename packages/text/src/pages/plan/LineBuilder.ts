@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/plan/LineBuilder`. */
+/** Texts of `apps/web/src/plan/LineBuilder.tsx`. */
 export const lineBuilder = phrases({
   addTheLine: 'Add the line',
   all: 'All',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/plan/PlanPage`. */
+/** Texts of `apps/web/src/plan/PlanPage.tsx`. */
 export const planPage = phrases({
   closeTheLineBuilder: 'Close the line builder',
   howALineReads: 'How a line reads.',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/plan/TrayMap`. */
+/** Texts of `apps/web/src/plan/TrayMap.tsx`. */
 export const trayMap = phrases({
   cableFibersTo: '{cable} {fibers} to {onto}',
   emptyTrayEmpty: 'Empty: tray {empty}.',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/plan/TrayPart`. */
+/** Texts of `apps/web/src/plan/TrayPart.tsx`. */
 export const trayPart = phrases({
   addTraysFor: 'Add {trays, plural, one {# tray} other {# trays}} for {method}',
   allSplicesKeepTheirPlaces: 'All splices keep their places.',

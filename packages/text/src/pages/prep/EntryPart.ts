@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/prep/EntryPart`. */
+/** Texts of `apps/web/src/prep/EntryPart.tsx`. */
 export const entryPart = phrases({
   cableName: 'Cable {name}',
   changeHowEnters: 'Change how {name} enters',

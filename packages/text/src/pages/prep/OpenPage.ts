@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/prep/OpenPage`. */
+/** Texts of `apps/web/src/prep/OpenPage.tsx`. */
 export const openPage = phrases({
   addACableThatEnters: 'Add a cable that enters',
   addName: 'Add {name}',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/prep/PrintSheet`. */
+/** Texts of `apps/web/src/prep/PrintSheet.tsx`. */
 export const printSheet = phrases({
   cableCutPlan: 'Cable {name}: cut plan',
   db: 'dB',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/projects/ImportPart`. */
+/** Texts of `apps/web/src/projects/ImportPart.tsx`. */
 export const importPart = phrases({
   bytesOfAll: '{bytes} of {all}',
   dismiss: 'Dismiss',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/projects/ProjectFields`. */
+/** Texts of `apps/web/src/projects/ProjectFields.tsx`. */
 export const projectFields = phrases({
   aClosure: 'A closure',
   aConnectorPair: 'A connector pair',

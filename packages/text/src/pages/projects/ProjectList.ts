@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/projects/ProjectList`. */
+/** Texts of `apps/web/src/projects/ProjectList.tsx`. */
 export const projectList = phrases({
   atMostDbASplice: ' · at most {limit} dB a splice',
   cordel: 'Cordel',

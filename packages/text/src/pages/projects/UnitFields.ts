@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/projects/UnitFields`. */
+/** Texts of `apps/web/src/projects/UnitFields.tsx`. */
 export const unitFields = phrases({
   altitude: 'Altitude',
   chooseSingleUnits: 'Choose single units',

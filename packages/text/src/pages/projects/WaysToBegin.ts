@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/projects/WaysToBegin`. */
+/** Texts of `apps/web/src/projects/WaysToBegin.tsx`. */
 export const waysToBegin = phrases({
   csvOrXlsx: 'CSV or XLSX',
   csvOrXlsxClosuresCablesAnd: 'CSV or XLSX: closures, cables and splices at once',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/projects/projectForm`. */
+/** Texts of `apps/web/src/projects/projectForm.ts`. */
 export const projectForm = phrases({
   aLimitIsMoreThan0: 'A limit is more than 0 dB.',
   aLossIsNotBelow0: 'A loss is not below 0 dB here.',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/removal/RemovalNotice`. */
+/** Texts of `apps/web/src/removal/RemovalNotice.tsx`. */
 export const removalNotice = phrases({
   archived: 'Archived.',
   deleted: 'Deleted.',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/route/ClosureSheet`. */
+/** Texts of `apps/web/src/route/ClosureSheet.tsx`. */
 export const closureSheet = phrases({
   addMeasuredFigures: 'Add measured figures',
   allSplices: 'All splices',

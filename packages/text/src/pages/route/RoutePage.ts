@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/route/RoutePage`. */
+/** Texts of `apps/web/src/route/RoutePage.tsx`. */
 export const routePage = phrases({
   circuits: 'Circuits',
   closuresAlongTheRoute: 'Closures along the route',

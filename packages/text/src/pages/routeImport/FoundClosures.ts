@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/routeImport/FoundClosures`. */
+/** Texts of `apps/web/src/routeImport/FoundClosures.tsx`. */
 export const foundClosures = phrases({
   andFoundMore: 'and {found} more',
   andMissingMore: ' and {missing} more',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/routeImport/RouteImportPage`. */
+/** Texts of `apps/web/src/routeImport/RouteImportPage.tsx`. */
 export const routeImportPage = phrases({
   closuresPlacedNew: '{closures, plural, one {# closure} other {# closures}} placed, {added} new.',
   distanceAlongTheRoute: 'Distance along the route, {unit}',

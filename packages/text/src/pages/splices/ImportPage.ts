@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/splices/ImportPage`. */
+/** Texts of `apps/web/src/splices/ImportPage.tsx`. */
 export const importPage = phrases({
   andProblemsMore: 'and {problems, plural, one {# problem} other {# problems}} more',
   chooseWhereToFind: 'Choose where to find: {titles}.',

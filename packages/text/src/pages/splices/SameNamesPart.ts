@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/splices/SameNamesPart`. */
+/** Texts of `apps/web/src/splices/SameNamesPart.tsx`. */
 export const sameNamesPart = phrases({
   allAreAnswered: 'All are answered.',
   allAreTheSame: 'All {questions} are the same',

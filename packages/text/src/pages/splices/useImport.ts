@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/splices/useImport`. */
+/** Texts of `apps/web/src/splices/useImport.ts`. */
 export const useImport = phrases({
   checkingRowOf: 'Checking row {count} of {rows} …',
   importingSplices: 'Importing {splices, plural, one {# splice} other {# splices}} …',

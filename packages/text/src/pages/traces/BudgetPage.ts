@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/traces/BudgetPage`. */
+/** Texts of `apps/web/src/traces/BudgetPage.tsx`. */
 export const budgetPage = phrases({
   onceRepaired: 'once it is repaired {left}',
   aCircuitBeginsWithASplice:

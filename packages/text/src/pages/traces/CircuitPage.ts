@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/traces/CircuitPage`. */
+/** Texts of `apps/web/src/traces/view/CircuitPage.tsx`. */
 export const circuitPage = phrases({
   all: 'All',
   allFibersOfItsTube: 'all fibers of its tube',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/traces/FileRows`. */
+/** Texts of `apps/web/src/traces/bringIn/FileRows.tsx`. */
 export const fileRows = phrases({
   andFilesMoreToFix: 'and {files, plural, one {# file} other {# files}} more to fix',
   cable: 'cable',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/traces/FindingsPage`. */
+/** Texts of `apps/web/src/traces/FindingsPage.tsx`. */
 export const findingsPage = phrases({
   filesInDoubt: 'its files are in doubt: fix them first',
   shotBeforeSplice: 'it was shot before the splice was made, by the clock of the OTDR',

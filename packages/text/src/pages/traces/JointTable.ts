@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/traces/JointTable`. */
+/** Texts of `apps/web/src/traces/view/JointTable.tsx`. */
 export const jointTable = phrases({
   abBaDb: 'AB {ab}  BA {ba} dB',
   closerToName: 'Closer to {name}',

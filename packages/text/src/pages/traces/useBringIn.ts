@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/traces/useBringIn`. */
+/** Texts of `apps/web/src/traces/bringIn/useBringIn.ts`. */
 export const useBringIn = phrases({
   beingRead: 'Being read …',
   itWasHereAlready: 'It was here already.',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/ui/OutboxItem`. */
+/** Texts of `apps/web/src/ui/OutboxItem.tsx`. */
 export const outboxItem = phrases({
   dropIt: 'Drop it',
   dropItForGood: 'Drop it for good',

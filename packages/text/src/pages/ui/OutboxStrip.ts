@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/ui/OutboxStrip`. */
+/** Texts of `apps/web/src/ui/OutboxStrip.tsx`. */
 export const outboxStrip = phrases({
   allIsSent: 'All is sent.',
   asideSetAside: '{aside} set aside',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/ui/PageBoundary`. */
+/** Texts of `apps/web/src/ui/PageBoundary.tsx`. */
 export const pageBoundary = phrases({
   itWasNotOpenedOnThis:
     'It was not opened on this device before, and the server does not give it now: there is no connection, or a newer version took its place.',

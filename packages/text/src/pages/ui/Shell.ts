@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/ui/Shell`. */
+/** Texts of `apps/web/src/ui/Shell.tsx`. */
 export const shell = phrases({
   bench: 'Bench',
   cordel: 'Cordel',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/ui/keys`. */
+/** Texts of `apps/web/src/ui/keys.ts`. */
 export const keys = phrases({
   closeASheet: 'close a sheet',
   enter: 'Enter',

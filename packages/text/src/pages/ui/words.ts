@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/ui/words`. */
+/** Texts of `apps/web/src/ui/words.ts`. */
 export const words = phrases({
   meanOfTrayOver: 'mean of tray {trays} over',
   meanOverLimit: 'mean over limit',

@@ -9,6 +9,9 @@ import puppeteer, { type Browser, type BrowserContext, type Page } from 'puppete
 /** The built server. */
 export const MAIN = fileURLToPath(new URL('../apps/server/dist/main.js', import.meta.url));
 
+/** How long a test waits for what is to come about: machines are now and then ten times slower than they were. */
+const PATIENCE_MS = 40_000;
+
 export const PHONE = { width: 390, height: 844 };
 export const WIDE = { width: 1280, height: 800 };
 
@@ -167,7 +170,7 @@ export async function newPerson(
   const context = await browser.createBrowserContext();
   const page = await context.newPage();
   await page.setViewport(size);
-  page.setDefaultTimeout(20_000);
+  page.setDefaultTimeout(PATIENCE_MS);
   const trouble: string[] = [];
   page.on('pageerror', (error) => trouble.push(`page error: ${(error as Error).message}`));
   page.on('console', (message) => {
@@ -267,7 +270,7 @@ export async function sees(page: Page, text: string | RegExp): Promise<void> {
   try {
     await page.waitForFunction(
       (source) => new RegExp(source).test(document.body.innerText.replace(/\s+/g, ' ')),
-      { timeout: 15_000, polling: 100 },
+      { timeout: PATIENCE_MS, polling: 100 },
       pattern,
     );
   } catch {
@@ -278,7 +281,7 @@ export async function sees(page: Page, text: string | RegExp): Promise<void> {
 export async function seesNot(page: Page, text: string): Promise<void> {
   await page.waitForFunction(
     (words) => !document.body.innerText.includes(words),
-    { timeout: 15_000, polling: 100 },
+    { timeout: PATIENCE_MS, polling: 100 },
     text,
   );
 }
@@ -309,9 +312,9 @@ export async function closureFinder(
 /** Writes to the API as any client may, and fails where it is not taken. */
 export async function writeApi(
   server: Server,
-  method: 'PUT' | 'POST',
+  method: 'PUT' | 'POST' | 'DELETE',
   path: string,
-  body: unknown,
+  body?: unknown,
 ): Promise<void> {
   const response = await fetch(`${server.url}/api${path}`, {
     method,

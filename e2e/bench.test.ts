@@ -44,7 +44,7 @@ const LIST = [
 interface Row {
   id: string;
   tries: number;
-  half: number | null;
+  lossHalfMdb: number | null;
   tray: number;
   slot: number;
 }
@@ -268,7 +268,7 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
     }
     await sees(page(), 'tray 1 slot 11');
     await sent((list) =>
-      list.every(({ tray, slot, half }) => tray !== 1 || slot > 10 || half !== null),
+      list.every(({ tray, slot, lossHalfMdb }) => tray !== 1 || slot > 10 || lossHalfMdb !== null),
     );
     const fused = (await records()).filter((record) => record.fused).length;
     const tried = (await rows()).reduce((sum, { tries }) => sum + tries, 0);
@@ -311,7 +311,7 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
     await press(page(), 'Done, next step');
     await spliceAsAdvised(page(), 'tray 2 slot 1');
     await sent((list) =>
-      list.every(({ tray, slot, half }) => tray !== 2 || slot !== 1 || half !== null),
+      list.every(({ tray, slot, lossHalfMdb }) => tray !== 2 || slot !== 1 || lossHalfMdb !== null),
     );
   });
 
@@ -401,7 +401,8 @@ describe('records that are not as they should be', () => {
     await sees(page(), 'tray 7 slot 8');
     await sent((list) =>
       list.some(
-        ({ tray, slot, tries, half }) => tray === 7 && slot === 7 && tries === 2 && half === 40,
+        ({ tray, slot, tries, lossHalfMdb }) =>
+          tray === 7 && slot === 7 && tries === 2 && lossHalfMdb === 40,
       ),
     );
   });
@@ -526,7 +527,9 @@ describe('seeing trouble, planning, practising', () => {
     await sees(page(), 'the plan follows their real pace');
     // Six more sleeves, 190 s apart where 128 s are set. By hand: five gaps of ln(190/128) = 0.395 with
     // weight 1/0.35^2 each, against 1/0.3^2 for none: exp(0.310), 36 % slower.
-    const open = (await rows()).filter(({ half, tries }) => half === null && tries === 0);
+    const open = (await rows()).filter(
+      ({ lossHalfMdb, tries }) => lossHalfMdb === null && tries === 0,
+    );
     const began = Date.now() - 3 * 3_600_000;
     const entries = open.slice(0, 6).map((row, at) => {
       const id = newId();
@@ -608,6 +611,22 @@ describe('seeing trouble, planning, practising', () => {
     await press(page(), 'Save the instrument');
     await sees(page(), 'Van 2 splicer');
     await pressText(page(), 'Edit Van 2 splicer');
-    await sees(page(), 'hundredths of a degree');
+    await fill(page(), 'Heating of heater program 1', '0');
+    await press(page(), 'Save the instrument');
+    await sees(page(), 'Not saved. heaterPrograms, 0, seconds');
+    await fill(page(), 'Heating of heater program 1', '28');
+    await press(page(), 'Add: Holder');
+    await fill(page(), 'Cleave angle limit', '1.2');
+    await press(page(), 'Save the instrument');
+    await pressText(page(), 'Edit Van 2 splicer');
+    const { instruments } = await readApi<{ instruments: { name: string }[] }>(
+      server,
+      `/projects/${projectId}/bench`,
+    );
+    expect(instruments.find(({ name }) => name === 'Van 2 splicer')).toMatchObject({
+      heaterPrograms: expect.arrayContaining([expect.objectContaining({ seconds: 28 })]),
+      holders: expect.arrayContaining([12]),
+      cleaveLimit: 120,
+    });
   });
 });

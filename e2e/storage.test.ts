@@ -4,6 +4,7 @@ import {
   closureFinder,
   type Person,
   type Server,
+  newId,
   newPerson,
   press,
   pressKeys,
@@ -16,6 +17,7 @@ import {
   startServer,
   storyteller,
   until,
+  writeApi,
 } from './app.ts';
 
 jest.setTimeout(120_000);
@@ -68,9 +70,10 @@ describe('a device without room', () => {
   step('sends what it cannot store', async () => {
     person = await newPerson(browser, server, 'R. Aldous');
     session = await person.page.createCDPSession();
+    // Before anything is stored: the browser remembers for a while how much room there was.
+    await session.send('Storage.overrideQuotaForOrigin', { origin: server.url, quotaSize: 1 });
     await bench(person);
     const before = await done();
-    await session.send('Storage.overrideQuotaForOrigin', { origin: server.url, quotaSize: 1 });
     for (let count = 0; count < 3; count++) await keepOne(person);
     await spliced(before + 3);
     await seesNot(person.page, 'not safe');
@@ -155,5 +158,68 @@ describe('a page that does not come', () => {
     // Its address is that of the page before, from which it was asked for.
     await pressText(page, 'Colour schemes');
     await sees(page, 'Make my own from TIA-598 order');
+  });
+});
+
+describe('what the server answered last', () => {
+  const step = storyteller();
+  let person: Person;
+  let isCut = false;
+
+  step('is shown after a reload while the server does not answer, and work goes on', async () => {
+    person = await newPerson(browser, server, 'J. Brook');
+    const { page } = person;
+    await bench(person);
+    const before = await done();
+    await page.setRequestInterception(true);
+    page.on('request', (request: HTTPRequest) => {
+      const isApi = new URL(request.url()).pathname.startsWith('/api/');
+      void (isCut && isApi ? request.abort() : request.continue());
+    });
+    isCut = true;
+    await page.reload({ waitUntil: 'domcontentloaded' });
+    await sees(page, 'spliced · tray');
+    await keepOne(person);
+    await sees(page, 'No connection, 1 kept here to send');
+    isCut = false;
+    await spliced(before + 1);
+  });
+
+  step('is asked for again where it is damaged, or of another version', async () => {
+    const { page } = person;
+    await page.evaluate(async () => {
+      const opened = await new Promise<IDBDatabase>((resolve) => {
+        const request = indexedDB.open('cordel-answers', 1);
+        request.onsuccess = () => resolve(request.result);
+      });
+      const store = opened.transaction('answers', 'readwrite').objectStore('answers');
+      const keys = await new Promise<IDBValidKey[]>((resolve) => {
+        const request = store.getAllKeys();
+        request.onsuccess = () => resolve(request.result);
+      });
+      const broken = [
+        'cut off',
+        { buster: 'another', state: { data: {}, dataUpdatedAt: Date.now() } },
+      ];
+      keys.forEach((key, index) => store.put(broken[index % 2], key));
+      await new Promise((resolve) => (store.transaction.oncomplete = resolve));
+      opened.close();
+    });
+    await page.reload({ waitUntil: 'networkidle2' });
+    await sees(page, 'spliced · tray');
+  });
+
+  step('is not shown any more once it is gone', async () => {
+    const { page } = person;
+    const gone = newId();
+    const { project: demo } = await readApi<{ project: object }>(server, `/projects/${project}`);
+    await writeApi(server, 'PUT', `/projects/${gone}`, { ...demo, id: gone, name: 'Fen branch' });
+    await page.goto(`${server.url}/p/${gone}/kit`, { waitUntil: 'networkidle2' });
+    await sees(page, 'Fen branch');
+    await page.goto(`${server.url}/projects`, { waitUntil: 'networkidle2' });
+    await writeApi(server, 'DELETE', `/records/project/${gone}`);
+    await page.goto(`${server.url}/p/${gone}/kit`, { waitUntil: 'networkidle2' });
+    await sees(page, 'There is no such project');
+    await seesNot(page, 'Fen branch');
   });
 });

@@ -24,7 +24,7 @@ import {
   until,
 } from './app.ts';
 
-jest.setTimeout(45_000);
+jest.setTimeout(120_000);
 
 const TITLES = 'Joint;Cassette;Slot;cable A;fiber A;cable B;fiber B;method;remark';
 const singles = Array.from(
@@ -56,7 +56,7 @@ interface Row {
   fiberA: number;
   tries: number;
   verdict: string;
-  half: number | null;
+  lossHalfMdb: number | null;
 }
 const rows = async () =>
   (await readApi<{ rows: Row[] }>(server, `/projects/${projectId}/ledger/splices`)).rows;
@@ -185,7 +185,7 @@ describe('from a splice list to proof, on a phone', () => {
     await press(page(), 'Save, next');
     await sees(page(), '1 of 18 spliced · tray 1 slot 2');
     await sees(page(), 'A 2 orange');
-    await sent((list) => list[0]?.half === 40 && list[0].tries === 1);
+    await sent((list) => list[0]?.lossHalfMdb === 40 && list[0].tries === 1);
   });
 
   step('redoes a bad one with new attempts, until the lead is needed', async () => {
@@ -204,7 +204,7 @@ describe('from a splice list to proof, on a phone', () => {
     await press(page(), 'Save, next');
     await sees(page(), 'tray 1 slot 3');
     const list = await sent((found) => found[1]?.tries === 3);
-    expect(list[1]).toMatchObject({ half: 160, verdict: 'provisional' });
+    expect(list[1]).toMatchObject({ lossHalfMdb: 160, verdict: 'provisional' });
   });
 
   step('says what is wrong with 15 dB and keeps nothing', async () => {
@@ -297,7 +297,7 @@ describe('from a splice list to proof, on a phone', () => {
       await sees(page(), '−0.27');
       await sees(page(), /Directions differ by 0\.58 dB .* Only the average counts/);
       await press(page(), 'Save, next');
-      await sent((list) => list[0]?.half === 40);
+      await sent((list) => list[0]?.lossHalfMdb === 40);
     },
   );
 

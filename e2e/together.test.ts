@@ -14,7 +14,7 @@ import {
   startServer,
 } from './app.ts';
 
-jest.setTimeout(45_000);
+jest.setTimeout(120_000);
 
 let server: Server;
 let browser: Browser;
@@ -33,7 +33,7 @@ afterAll(async () => {
 });
 
 const splices = (query: string) =>
-  readApi<{ rows: { id: string; tries: number; half: number | null; verdict: string }[] }>(
+  readApi<{ rows: { id: string; tries: number; lossHalfMdb: number | null; verdict: string }[] }>(
     server,
     `/projects/${project}/ledger/splices?${query}`,
   );
@@ -56,7 +56,7 @@ describe('two technicians at the same closure', () => {
     await sees(two.page, '2 of 108');
     const { rows } = await splices('q=weir&limit=3');
     expect(rows[0]).toMatchObject({ tries: 2 });
-    expect(rows[1]).toMatchObject({ tries: 1, half: 20 });
+    expect(rows[1]).toMatchObject({ tries: 1, lossHalfMdb: 20 });
     const { evidence } = await readApi<{ evidence: { by: string }[] }>(
       server,
       `/splices/${rows[0]!.id}`,
@@ -94,7 +94,7 @@ describe('without a connection', () => {
     await seesNot(page, 'No connection');
     await sees(page, '4 of 108');
     const { rows } = await splices('q=weir+tray+1&limit=12');
-    expect(rows.slice(2, 4).map((row) => row.half)).toEqual([80, 100]);
+    expect(rows.slice(2, 4).map((row) => row.lossHalfMdb)).toEqual([80, 100]);
     expect(trouble.filter((entry) => !entry.includes('ERR_'))).toEqual([]);
   });
 

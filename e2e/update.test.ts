@@ -60,7 +60,6 @@ async function update(): Promise<void> {
 /** A mark on the page that a reload takes away. */
 const mark = (page: Page) => page.evaluate(() => void Object.assign(window, { marked: true }));
 const isMarked = (page: Page) => page.evaluate(() => 'marked' in window);
-const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
 describe('a page that is open while the server gets a newer build', () => {
   it('loads itself anew once nobody is at it', async () => {
@@ -69,7 +68,12 @@ describe('a page that is open while the server gets a newer build', () => {
     await mark(person.page);
     await update();
     await person.page.waitForFunction(() => !('marked' in window), { timeout: 30_000 });
+    await person.page.waitForNetworkIdle();
     await sees(person.page, 'Dairy lane');
+    // Once, and not again and again.
+    await mark(person.page);
+    await person.page.waitForNetworkIdle({ idleTime: 6000, concurrency: 1 });
+    expect(await isMarked(person.page)).toBe(true);
   });
 
   it('waits while something is half-typed, and goes on when that is left', async () => {
@@ -80,7 +84,7 @@ describe('a page that is open while the server gets a newer build', () => {
     await update();
     // Long enough for the page to have heard of it, and to have been left alone.
     await person.page.waitForResponse((answer) => /\/changes\/stream/.test(answer.url()));
-    await pause(9000);
+    await person.page.waitForNetworkIdle({ idleTime: 9000, concurrency: 1 });
     expect(await isMarked(person.page)).toBe(true);
     expect(await person.page.$eval('input', (field) => field.value)).toBe('A 10');
     await pressText(person.page, 'Route');

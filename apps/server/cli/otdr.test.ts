@@ -53,16 +53,16 @@ describe('trace files on the command line', () => {
     });
   });
 
-  it('joints: from the samples; pair: both directions; copy: the same bytes', async () => {
-    expect(await otdr('joints', path('a.sor'))).toMatchObject({
-      joints: [
+  it('events: from the samples; pair: both directions; copy: the same bytes', async () => {
+    expect(await otdr('events', path('a.sor'))).toMatchObject({
+      events: [
         { positionM: expect.closeTo(5000, -1), lossDb: expect.closeTo(0.12, 2), kind: 'splice' },
         { kind: 'end' },
       ],
       endM: expect.closeTo(12_000, 0),
     });
     expect(await otdr('pair', path('a.sor'), path('b.sor'))).toMatchObject({
-      joints: [{ positionFromAM: expect.closeTo(5000, -1), meanDb: expect.closeTo(0.1, 2) }],
+      events: [{ positionFromAM: expect.closeTo(5000, -1), meanDb: expect.closeTo(0.1, 2) }],
     });
     await otdr('copy', path('a.sor'), path('c.sor'));
     expect(Buffer.compare(await readFile(path('a.sor')), await readFile(path('c.sor')))).toBe(0);

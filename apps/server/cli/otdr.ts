@@ -10,10 +10,10 @@ import {
   readSor,
   spacingOf,
 } from '@cordel/core/otdr';
-import { sorProblemText } from '@cordel/text/files';
+import { sorProblemText, traceWarningText } from '@cordel/text/files';
 
 /** Trace files on the command line: JSON on standard output, words on standard error. */
-const USAGE = `otdr dump FILE.sor | joints FILE.sor | pair A.sor B.sor | copy IN.sor OUT.sor`;
+const USAGE = `otdr dump FILE.sor | events FILE.sor | pair A.sor B.sor | copy IN.sor OUT.sor`;
 
 class Usage extends Error {}
 
@@ -21,7 +21,7 @@ async function open(path: string | undefined): Promise<SorFile> {
   if (!path) throw new Usage(USAGE);
   const read = readSor(await readFile(path));
   if (!read.ok) throw new Error(`${path}: ${sorProblemText(read.error)}`);
-  for (const words of read.value.warnings) console.error(`${path}: ${words}`);
+  for (const warning of read.value.warnings) console.error(`${path}: ${traceWarningText(warning)}`);
   return read.value;
 }
 
@@ -36,7 +36,7 @@ function dump(file: SorFile): unknown {
     general,
     supplier: file.supplier,
     fixed: {
-      at: new Date(fixed.at * 1000).toISOString(),
+      at: new Date(fixed.measuredAtS * 1000).toISOString(),
       groupIndex: fixed.groupIndex / 100_000,
       wavelengthNm: fixed.wavelength / 10,
       pulseWidthsNs: fixed.pulseWidthsNs,
@@ -49,9 +49,9 @@ function dump(file: SorFile): unknown {
     },
     events: (keyEvents?.events ?? []).map((event) => ({
       number: event.number,
-      positionM: rounded(metersOf(event.time, fixed.groupIndex), 3),
-      lossDb: event.loss / 1000,
-      reflectanceDb: event.reflectance / 1000,
+      positionM: rounded(metersOf(event.time100ps, fixed.groupIndex), 3),
+      lossDb: event.lossMdb / 1000,
+      reflectanceDb: event.reflectanceMdb / 1000,
       code: event.code,
     })),
     checksum: file.checksum,
@@ -64,13 +64,13 @@ function dump(file: SorFile): unknown {
   };
 }
 
-const placed = ({ position, loss, sigma, kind, peak }: TraceEvent) => ({
-  positionM: rounded(position, 2),
-  lossDb: rounded(loss, 4),
-  lossSigmaDb: rounded(sigma, 4),
+const placed = ({ positionM, lossDb, sigmaDb, kind, peakDb }: TraceEvent) => ({
+  positionM: rounded(positionM, 2),
+  lossDb: rounded(lossDb, 4),
+  lossSigmaDb: rounded(sigmaDb, 4),
   kind,
   // Height of the peak: what it reflects follows from it, the pulse and the backscatter of the fiber.
-  peakDb: rounded(peak, 2),
+  peakDb: rounded(peakDb, 2),
 });
 
 /** Reflectance of a peak over the backscatter, dB, by the backscatter coefficient and the pulse. */
@@ -82,32 +82,32 @@ function reflectanceOf(peak: number | null, { fixed }: SorFile): number | null {
 
 async function main([command, first, second]: string[]): Promise<unknown> {
   if (command === 'dump') return dump(await open(first));
-  if (command === 'joints') {
+  if (command === 'events') {
     const file = await open(first);
-    const { joints, end, noise } = analyse(file);
+    const { events, endM, noiseDb } = analyse(file);
     return {
-      joints: joints.map((joint) => ({
-        ...placed(joint),
-        reflectanceDb: reflectanceOf(joint.peak, file),
+      events: events.map((event) => ({
+        ...placed(event),
+        reflectanceDb: reflectanceOf(event.peakDb, file),
       })),
-      endM: rounded(end, 2),
-      noiseDbAtStart: rounded(noise, 5),
+      endM: rounded(endM, 2),
+      noiseDbAtStart: rounded(noiseDb, 5),
     };
   }
   if (command === 'pair') {
     const [a, b] = [analyse(await open(first)), analyse(await open(second))];
-    const length = a.end ?? b.end;
+    const length = a.endM ?? b.endM;
     if (length === null)
       throw new Error(
         'Neither trace sees the end of the fiber: they cannot be laid over each other.',
       );
     return {
-      joints: pairEvents(a.joints, b.joints, length).map((pair) => ({
-        positionFromAM: rounded(pair.position, 2),
-        forwardDb: rounded(pair.forward, 4),
-        backwardDb: rounded(pair.backward, 4),
-        meanDb: rounded(pair.mean, 4),
-        meanSigmaDb: rounded(pair.sigma, 4),
+      events: pairEvents(a.events, b.events, length).map((pair) => ({
+        positionFromAM: rounded(pair.positionM, 2),
+        forwardDb: rounded(pair.forwardDb, 4),
+        backwardDb: rounded(pair.backwardDb, 4),
+        meanDb: rounded(pair.meanDb, 4),
+        meanSigmaDb: rounded(pair.sigmaDb, 4),
       })),
     };
   }

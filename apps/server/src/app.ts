@@ -26,6 +26,7 @@ import { answers, router } from './http/router.ts';
 import { refuseBadText } from './http/text.ts';
 import { JSON_BOUNDS } from './http/bounds.ts';
 import { isReading } from './http/hosts.ts';
+import { nameSchemas } from './http/names.ts';
 import { ledgerRoutes } from './ledger/routes.ts';
 import { planRoutes } from './plans/routes.ts';
 import { prepRoutes } from './prep/routes.ts';
@@ -34,6 +35,7 @@ import { removalRoutes } from './removal/routes.ts';
 import { schemeRoutes } from './schemes/routes.ts';
 import { spliceRoutes } from './splices/routes.ts';
 import { traceRoutes } from './traces/routes.ts';
+import { uploadRoutes } from './uploads/routes.ts';
 
 const MEGABYTE = 1024 * 1024;
 
@@ -155,6 +157,7 @@ export function createApi({
     .route('/api', benchRoutes)
     .route('/api', ledgerRoutes)
     .route('/api', traceRoutes)
+    .route('/api', uploadRoutes)
     .route('/api', exchangeRoutes({ folder, room, owner, onFailure }))
     .route('/api', handoverRoutes({ folder, room, store }))
     .route(
@@ -164,6 +167,7 @@ export function createApi({
         return c.json({ status: 'ok' as const }, 200);
       }),
     );
+  nameSchemas();
   routed.doc31('/api/openapi.json', {
     openapi: '3.1.0',
     info: {

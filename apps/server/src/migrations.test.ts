@@ -89,6 +89,31 @@ async function writeOfOld(): Promise<void> {
     ${tries[1]}, 'redo', 'Bent in its tray.')`);
 }
 
+/** A trace as it was kept before its figures had units in their names. */
+async function writeTraceOfOld(): Promise<void> {
+  const facts = {
+    cableId: 'A',
+    fiberId: '1',
+    wavelengthNm: 1550,
+    from: 'Weir',
+    to: 'Mill',
+    at: 1_709_280_000,
+    pulseNs: 30,
+    averages: 4096,
+    groupIndex: 146_820,
+    spacing: 0.5,
+    samples: 64,
+    range: 32,
+    events: 1,
+    samplesDigest: '',
+    warnings: ['Map, byte 2: it says 9 bytes, and has 8.'],
+  };
+  await open.db
+    .execute(sql`insert into traces (id, project_id, name, digest, origin, bytes, facts, found)
+    values (${uuid()}, ${project}, 'a.sor', ${'ab'.repeat(32)}, 'instrument', '', ${JSON.stringify(facts)},
+      '{"finder": 2, "joints": [], "end": null, "faded": null, "noise": 0}')`);
+}
+
 const evidence = async () =>
   (
     await rowsOf<{ rows: number }>(
@@ -110,6 +135,7 @@ describe('a database of the first version', () => {
       await open.db.execute(
         sql`update drizzle.__drizzle_migrations set created_at = 1795900000000 where created_at = 1795840000000`,
       );
+      if (journal.entries[count - 1]!.tag === '0016_units_in_names') await writeTraceOfOld();
       await keepFirst(count);
       await bringUpToDate(open.db, folder);
       expect([journal.entries[count - 1]!.tag, await evidence()]).toEqual([
@@ -126,12 +152,24 @@ describe('a database of the first version', () => {
       expect([path, response.status]).toEqual([path, 200]);
       return (await response.json()) as Answer;
     };
-    const view = await read<{ project: { units: object }; cables: { glass: object }[] }>(
-      `/projects/${project}`,
-    );
+    const view = await read<{
+      project: { units: object; practice: object };
+      cables: { glass: object }[];
+    }>(`/projects/${project}`);
     // Only the unit of distances was a setting then; the others go with it.
     expect(view.project.units).toMatchObject({ distance: 'ft', length: 'in', timeZone: 'UTC' });
+    expect(view.project.practice).toMatchObject({ redos: 3, redoConsumption: 400 });
     expect(view.cables).toHaveLength(2);
+    expect(await read(`/projects/${project}/traces`)).toMatchObject([
+      {
+        facts: {
+          measuredAtS: 1_709_280_000,
+          spacingM: 0.5,
+          rangeM: 32,
+          warnings: [{ code: 'saidBefore', text: 'Map, byte 2: it says 9 bytes, and has 8.' }],
+        },
+      },
+    ]);
     const { rows } = await read<{ rows: { id: string; verdict: string; redo: boolean }[] }>(
       `/projects/${project}/ledger/splices`,
     );

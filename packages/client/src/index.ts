@@ -1,3 +1,4 @@
+export { API_DIGEST } from './api/paths.ts';
 export { type Api, type ApiOptions, answerOf, createApi } from './api/api.ts';
 export {
   NoRoom,
@@ -14,9 +15,11 @@ export {
 export type { Command } from './commands/command.ts';
 export { COMMANDS, commands } from './commands/index.ts';
 export { Outbox, type OutboxState, type Outcome } from './outbox/outbox.ts';
+export type { CarriedFile } from './outbox/files.ts';
 export { type Write, waitingInputs } from './outbox/write.ts';
-export type { ListedProject, Rows, ShownPhoto, Snapshot } from './snapshot/snapshot.ts';
+export type { ListedProject, Rows, ShownPhoto, ShownTrace, Snapshot } from './snapshot/snapshot.ts';
 export { type ProjectSnapshot, newProjectSnapshot, projectWithWrites } from './snapshot/project.ts';
+export { AnswerStore } from './snapshot/answers.ts';
 export { withChanges } from './snapshot/withChanges.ts';
 export { withWrites } from './snapshot/withWrites.ts';
 export { type ClosureWork, withEvidence } from './snapshot/work.ts';

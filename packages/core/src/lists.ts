@@ -6,3 +6,4 @@ export * from './plan/proposeMakeUp.ts';
 export * from './plan/sameNames.ts';
 export * from './plan/spliceList.ts';
 export * from './record/parsed.ts';
+export * from './record/rowProblem.ts';

@@ -29,7 +29,7 @@ interface Closing {
   lead: string;
   sky: string;
   temperature: number;
-  /** Where the first round bubbled, and what mended it. */
+  /** Where the first round bubbled, and what repaired it. */
   leak?: { place: string; what: string };
 }
 
@@ -71,7 +71,7 @@ export interface Known extends Pick<Network, 'cables' | 'closures' | 'splices'> 
   later: Later;
 }
 
-/** Two closures that are closed, tested and signed; one bubbled at first and was mended. */
+/** Two closures that are closed, tested and signed; one bubbled at first and was repaired. */
 export function tellClosings(known: Known): { closing: ClosingEntry[]; signed: SignedRecord[] } {
   const told = CLOSINGS.map((closing, index) => tellOne(closing, known, 300 + index));
   return {

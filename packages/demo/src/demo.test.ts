@@ -131,7 +131,7 @@ describe('closures that are closed', () => {
     const [first, second] = closed;
     expect(first!.state.rounds.map(({ state }) => state)).toEqual(['passed']);
     expect(second!.state.rounds.map(({ state }) => state)).toEqual(['failed', 'passed']);
-    expect(second!.state.rounds[0]!.mends).toHaveLength(1);
+    expect(second!.state.rounds[0]!.repairs).toHaveLength(1);
     expect(second!.state.rounds[1]!.estimate.verdict).toBe('tight');
   });
 });

@@ -84,19 +84,19 @@ const traceOf = (
   samples = samplesOf(file),
   survey = surveyOf(samples.levels, samples.pulse),
 ): ProofTrace => {
-  const { joints, end, faded } = analyse(file, samples, survey);
+  const { events, endM, fadedM } = analyse(file, samples, survey);
   return {
     id,
     name: id,
     circuit,
     direction,
     wavelengthNm: 1550,
-    joints,
-    end,
-    faded,
-    range: SAMPLES,
+    events,
+    endM,
+    fadedM,
+    rangeM: SAMPLES,
     groupIndex: file.fixed.groupIndex,
-    samples: id,
+    samplesDigest: id,
   };
 };
 
@@ -105,7 +105,7 @@ const measureOf = (
   id: string,
   file: SorFile,
   survey?: Survey,
-): TraceFigures => measureTrace(samplesOf(file), proof.laid.get(id)!, survey);
+): TraceFigures => measureTrace(samplesOf(file), proof.alignments.get(id)!, survey);
 
 /** Time that a piece of work takes, ms, and what it gives. */
 function timed<Result>(work: () => Result): [number, Result] {
@@ -188,8 +188,8 @@ export function batchFigures(): TraceFigure[] {
       name: 'trace-batch',
       ratio,
       limit: 1,
-      ok: first.paired.joints.length === FIBERS * (SPANS.length - 1),
-      note: `${batch.files.length} traces of ${SAMPLES} samples in one go against the sum of its stages alone: ${parts}; ${first.paired.joints.length} joints paired`,
+      ok: first.paired.splices.length === FIBERS * (SPANS.length - 1),
+      note: `${batch.files.length} traces of ${SAMPLES} samples in one go against the sum of its stages alone: ${parts}; ${first.paired.splices.length} splices paired`,
     },
     {
       name: 'trace-batch-memory',

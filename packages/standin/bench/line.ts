@@ -25,10 +25,10 @@ export function circuitThrough(sheath: readonly number[], fiber: number): Circui
       cableId: cableName(index),
       cable: cableName(index),
       fiber,
-      sheath: meters,
+      sheathM: meters,
       marked: false,
-      coils: [0, 0],
-      marks: [null, null],
+      coilsM: [0, 0],
+      marksM: [null, null],
       helix: HELIX,
     })),
   };

@@ -93,9 +93,9 @@ export function jointQuality(noise: number): TraceFigure[] {
     const levels = levelsOf({
       runs: [{ count: SAMPLES, scale: 1000 }],
       raw: shootTrace(task).samples,
-      said: SAMPLES,
+      statedCount: SAMPLES,
     });
-    const found = findEvents(levels, 10).joints.filter(({ kind }) => kind !== 'end');
+    const found = findEvents(levels, 10).events.filter(({ kind }) => kind !== 'end');
     const used = new Set<number>();
     let fallen = 0;
     task.joints.forEach(({ position, step }, index) => {
@@ -108,19 +108,19 @@ export function jointQuality(noise: number): TraceFigure[] {
       const bound = boundOf(own, from, at, to, 10);
       fallen += step;
       const hit = found.findIndex(
-        (joint, place) => !used.has(place) && Math.abs(joint.at - at) < 300,
+        (event, place) => !used.has(place) && Math.abs(event.sampleIndex - at) < 300,
       );
       if (hit >= 0) used.add(hit);
       if (Math.sqrt(bound) >= 0.012) return;
       due++;
       if (hit < 0) return missed++;
-      const { loss, sigma } = found[hit]!;
-      const error = Math.abs(loss! - step);
+      const { lossDb, sigmaDb } = found[hit]!;
+      const error = Math.abs(lossDb! - step);
       squares += error ** 2;
       bounds += bound;
       count++;
-      if (error < sigma!) one++;
-      if (error < 2 * sigma!) two++;
+      if (error < sigmaDb!) one++;
+      if (error < 2 * sigmaDb!) two++;
     });
     falseOnes += found.length - used.size;
   }
@@ -166,7 +166,7 @@ function lineAt(seed: number) {
         mass: false,
         position: null,
         made: true,
-        limit: { mean: null, oneWay: null },
+        limitDb: { mean: null, oneWay: null },
       });
   }
   return { circuits, plants, splices };
@@ -213,12 +213,12 @@ function proofQuality(noise: number, salt: number) {
         circuit: key,
         direction,
         wavelengthNm: 1550,
-        joints: found.joints,
-        end: found.end,
-        faded: found.faded,
-        range: SAMPLES * spacing,
+        events: found.events,
+        endM: found.endM,
+        fadedM: found.fadedM,
+        rangeM: SAMPLES * spacing,
         groupIndex: file.value.fixed.groupIndex,
-        samples: id,
+        samplesDigest: id,
       });
     }
   const proof = alignTraces(line.circuits, traces);
@@ -227,7 +227,7 @@ function proofQuality(noise: number, salt: number) {
   for (const { id, circuit, direction } of proof.traces) {
     const file = readSor(files.get(id)!);
     if (!file.ok) throw new Error(file.error.code);
-    const own = measureTrace(samplesOf(file.value), proof.laid.get(id)!);
+    const own = measureTrace(samplesOf(file.value), proof.alignments.get(id)!);
     figures.set(id, own);
     const plant = line.plants.get(circuit)!;
     const back = direction === 'BA';
@@ -250,16 +250,16 @@ function proofQuality(noise: number, salt: number) {
       due++;
       const figure = own.points[index + 1];
       if (!figure) return missed++;
-      const error = Math.abs(figure.loss - step);
+      const error = Math.abs(figure.lossDb - step);
       squares += error ** 2;
       bounds += bound;
       count++;
-      if (error < figure.sigma) one++;
-      if (error < 2 * figure.sigma) two++;
+      if (error < figure.sigmaDb) one++;
+      if (error < 2 * figure.sigmaDb) two++;
     });
   }
-  const { joints } = pairTraces(proof, line.circuits, figures);
-  const unmatched = findCauses(proof, line.circuits, figures, joints, line.splices).filter(
+  const { splices } = pairTraces(proof, line.circuits, figures);
+  const unmatched = findCauses(proof, line.circuits, figures, splices, line.splices).filter(
     ({ cause }) => cause === 'unplanned' || cause === 'ghost' || cause === 'break',
   ).length;
   return { traces: traces.length, unmatched, due, missed, squares, bounds, count, one, two };
@@ -318,7 +318,7 @@ export function traceSpeed(): TraceFigure[] {
   const file = readSor(bytes);
   if (!file.ok) throw new Error(file.error.code);
   const levels = levelsOf(file.value.data);
-  if (analyse(file.value).joints.length !== 9) throw new Error('Not all joints were found.');
+  if (analyse(file.value).events.length !== 9) throw new Error('Not all joints were found.');
   const sum = () => {
     let all = 0;
     for (let at = 0; at < levels.length; at++) all += levels[at]!;

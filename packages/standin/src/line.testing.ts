@@ -61,13 +61,13 @@ export function lineOf(fibers: number, mishaps: Mishaps = {}): Line {
         cableId: cable,
         cable,
         fiber,
-        sheath: SHEATH[index]! + (mishaps.written?.[cable] ?? 0),
+        sheathM: SHEATH[index]! + (mishaps.written?.[cable] ?? 0),
         marked: false,
-        coils: [index === 0 ? 0 : 6, index === 3 ? 0 : 6 + (mishaps.written?.[cable] ?? 0)] as [
+        coilsM: [index === 0 ? 0 : 6, index === 3 ? 0 : 6 + (mishaps.written?.[cable] ?? 0)] as [
           number,
           number,
         ],
-        marks: [null, null] as [null, null],
+        marksM: [null, null] as [null, null],
         helix: HELIX,
       })),
     });
@@ -93,7 +93,7 @@ export function lineOf(fibers: number, mishaps: Mishaps = {}): Line {
         mass: false,
         position: null,
         made: true,
-        limit: { mean: 0.1, oneWay: 0.15 },
+        limitDb: { mean: 0.1, oneWay: 0.15 },
       });
   }
   return line;
@@ -141,8 +141,8 @@ export function readTrace(
   const file = readSor(bytes);
   if (!file.ok) throw new Error(file.error.code);
   const samples = samplesOf(file.value);
-  const { joints, end, faded } = analyse(file.value, samples);
-  const { range, groupIndex } = factsOf(file.value, samples);
+  const { events: joints, endM: end, fadedM: faded } = analyse(file.value, samples);
+  const { rangeM: range, groupIndex } = factsOf(file.value, samples);
   const id = `L ${fiber} ${direction} ${wavelengthNm}`;
   return {
     bytes,
@@ -152,12 +152,12 @@ export function readTrace(
       circuit: `L ${fiber}`,
       direction,
       wavelengthNm,
-      joints,
-      end,
-      faded,
-      range,
+      events: joints,
+      endM: end,
+      fadedM: faded,
+      rangeM: range,
       groupIndex,
-      samples: String(samples.levels.reduce((sum, level, at) => sum + level * (at % 97), 0)),
+      samplesDigest: String(samples.levels.reduce((sum, level, at) => sum + level * (at % 97), 0)),
     },
   };
 }
@@ -187,12 +187,12 @@ export function proveAll(
       const file = readSor(files.get(id)!);
       if (!file.ok) throw new Error(file.error.code);
       const samples = samplesOf(file.value);
-      const by = proof.stretch.get(id)!;
+      const by = proof.indexRatio.get(id)!;
       return [
         id,
         measureTrace(
           { ...samples, spacing: samples.spacing * by, first: samples.first * by },
-          proof.laid.get(id)!,
+          proof.alignments.get(id)!,
         ),
       ] as const;
     }),

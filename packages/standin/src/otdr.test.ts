@@ -38,7 +38,7 @@ const levels = (shot: OtdrTask): Float32Array => {
   return levelsOf({
     runs: [{ count: samples.length, scale: 1000 }],
     raw: samples,
-    said: samples.length,
+    statedCount: samples.length,
   });
 };
 
@@ -55,19 +55,19 @@ describe('joints found from the samples alone', () => {
     for (let seed = 1; seed <= 40; seed++) {
       const joints = madeUp(seed);
       const found = findEvents(levels(task({ seed, joints })), 10);
-      expect(found.end).toBe(27_500);
-      const steps = found.joints.filter(({ kind }) => kind !== 'end');
+      expect(found.endIndex).toBe(27_500);
+      const steps = found.events.filter(({ kind }) => kind !== 'end');
       expect(steps).toHaveLength(8);
       expect(steps[4]!.kind).toBe('reflection');
       let level = 0;
       joints.forEach(({ position, step }, index) => {
-        expect(Math.abs(steps[index]!.at - position)).toBeLessThan(200);
+        expect(Math.abs(steps[index]!.sampleIndex - position)).toBeLessThan(200);
         // Noise has grown by then: the level fell by fiber and joints. The bound of free slopes on
         // either side: s x sqrt(4/N1 + 4/N2), Cramer and Rao.
         const noise = 0.01 * 10 ** (((0.2 * position) / 1000 + level) / 5);
         const before = position - (joints[index - 1]?.position ?? 60);
         const after = (joints[index + 1]?.position ?? 27_500) - position - 10;
-        squares += (steps[index]!.loss! - step) ** 2;
+        squares += (steps[index]!.lossDb! - step) ** 2;
         bounds += noise ** 2 * (4 / before + 4 / after);
         level += step;
       });
@@ -77,18 +77,18 @@ describe('joints found from the samples alone', () => {
 
   it('none on a fiber without, and none in noise alone', () => {
     for (let seed = 1; seed <= 20; seed++)
-      expect(findEvents(levels(task({ seed })), 10).joints.map(({ kind }) => kind)).toEqual([
+      expect(findEvents(levels(task({ seed })), 10).events.map(({ kind }) => kind)).toEqual([
         'end',
       ]);
     const dark = new Float32Array(5000).map(() => -30);
     const random = seeded(9);
     const noise = dark.map(() => -30 + 8 * random.normal());
-    expect(findEvents(noise, 10).joints.filter(({ kind }) => kind === 'splice')).toEqual([]);
+    expect(findEvents(noise, 10).events.filter(({ kind }) => kind === 'splice')).toEqual([]);
   });
 
   it('the stated noise is the noise: it grows with distance and falls with averages', () => {
     // At the start, to a tenth: it is taken over the first kilometer.
-    const noise = (averages: number) => findEvents(levels(task({ averages })), 10).noise;
+    const noise = (averages: number) => findEvents(levels(task({ averages })), 10).noiseDb;
     expect(noise(1) / 0.01).toBeGreaterThan(0.95);
     expect(noise(1) / 0.01).toBeLessThan(1.1);
     expect(noise(1) / noise(4)).toBeCloseTo(2, 1);
@@ -108,21 +108,25 @@ describe('a fiber shot from both ends', () => {
       seed: 2,
       joints: [{ position: 20_000 - at, step: loss - excess, reflectance: null }],
     });
-    const [pair, ...more] = pairEvents(a.joints, b.joints, a.end!);
+    const [pair, ...more] = pairEvents(a.events, b.events, a.endM!);
     expect(more).toEqual([]);
-    expect(pair!.position).toBeCloseTo(at, -1);
-    expect(pair!.mean).toBeCloseTo(0.0197, 3);
-    expect((pair!.backward! - pair!.forward!) / 2).toBeCloseTo(0.2929, 3);
-    expect(Math.abs(pair!.mean! - loss)).toBeLessThan(4 * pair!.sigma!);
+    expect(pair!.positionM).toBeCloseTo(at, -1);
+    expect(pair!.meanDb).toBeCloseTo(0.0197, 3);
+    expect((pair!.backwardDb! - pair!.forwardDb!) / 2).toBeCloseTo(0.2929, 3);
+    expect(Math.abs(pair!.meanDb! - loss)).toBeLessThan(4 * pair!.sigmaDb!);
   });
 
   it('a joint that one direction does not show is kept, with what is missing', () => {
     const shot = task({ length: 20_000, samples: 24_000 });
     const a = read({ ...shot, joints: [{ position: 9000, step: 0.1, reflectance: null }] });
     const b = read({ ...shot, seed: 2 });
-    expect(pairEvents(a.joints, b.joints, a.end!)).toEqual([
-      expect.objectContaining({ backward: null, mean: null, forward: expect.closeTo(0.1, 2) }),
+    expect(pairEvents(a.events, b.events, a.endM!)).toEqual([
+      expect.objectContaining({
+        backwardDb: null,
+        meanDb: null,
+        forwardDb: expect.closeTo(0.1, 2),
+      }),
     ]);
-    expect(pairEvents(b.joints, a.joints, a.end!)[0]).toMatchObject({ forward: null });
+    expect(pairEvents(b.events, a.events, a.endM!)[0]).toMatchObject({ forwardDb: null });
   });
 });

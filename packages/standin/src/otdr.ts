@@ -120,7 +120,7 @@ export function shootTrace(task: OtdrTask): NewTrace {
       other: '',
     },
     fixed: {
-      at: task.at,
+      measuredAtS: task.at,
       unit: 'mt',
       wavelength: task.wavelengthNm * 10,
       acquisitionOffset: 0,
@@ -148,10 +148,10 @@ export function shootTrace(task: OtdrTask): NewTrace {
       events: [
         ...sorted.map(({ position, step, reflectance }, joint) => ({
           number: joint + 1,
-          time: time(position),
-          slope: Math.round(task.attenuation * 1000),
-          loss: Math.round(step * 1000),
-          reflectance: reflectance === null ? 0 : Math.round(reflectance * 1000),
+          time100ps: time(position),
+          slopeMdbPerKm: Math.round(task.attenuation * 1000),
+          lossMdb: Math.round(step * 1000),
+          reflectanceMdb: reflectance === null ? 0 : Math.round(reflectance * 1000),
           code: reflectance === null ? '0F9999' : '1F9999',
           method: 'LS',
           times: [0, time(position), time(position), 0, 0] as [
@@ -165,10 +165,10 @@ export function shootTrace(task: OtdrTask): NewTrace {
         })),
         {
           number: sorted.length + 1,
-          time: time(length),
-          slope: Math.round(task.attenuation * 1000),
-          loss: 0,
-          reflectance: -14_000,
+          time100ps: time(length),
+          slopeMdbPerKm: Math.round(task.attenuation * 1000),
+          lossMdb: 0,
+          reflectanceMdb: -14_000,
           code: '1E9999',
           method: 'LS',
           times: [0, time(length), time(length), 0, 0],

@@ -38,11 +38,11 @@ const MISHAPS = {
 const line = lineOf(24, MISHAPS);
 const shots = shootAll(line);
 const { proof, figures } = proveAll(line, shots);
-const { joints, totals } = pairTraces(proof, line.circuits, figures);
+const { splices: joints, totals } = pairTraces(proof, line.circuits, figures);
 const causes = (own: Line, list: readonly ReadTrace[]) => {
   const proved = proveAll(own, list);
   const paired = pairTraces(proved.proof, own.circuits, proved.figures);
-  return findCauses(proved.proof, own.circuits, proved.figures, paired.joints, own.splices);
+  return findCauses(proved.proof, own.circuits, proved.figures, paired.splices, own.splices);
 };
 const found = findCauses(proof, line.circuits, figures, joints, line.splices);
 const messages = (problems: readonly ProofProblem[], kind: ProofProblem['kind']) =>
@@ -64,7 +64,9 @@ describe('both directions of a line, against what it really is', () => {
 
   it('the mean of both is the true loss, within its uncertainty', () => {
     const offs = joints.flatMap(({ spliceId, wavelengthNm, mean }) =>
-      mean ? [(mean.loss - truth(spliceId, wavelengthNm)) / Math.hypot(mean.sigma, 0.0005)] : [],
+      mean
+        ? [(mean.lossDb - truth(spliceId, wavelengthNm)) / Math.hypot(mean.sigmaDb, 0.0005)]
+        : [],
     );
     expect(offs.length).toBeGreaterThan(130);
     expect(offs.filter((off) => Math.abs(off) < 2).length / offs.length).toBeGreaterThan(0.9);
@@ -77,7 +79,7 @@ describe('both directions of a line, against what it really is', () => {
       const [name, fiber] = spliceId.split(' ');
       const { spans } = line.plants.get(`L ${fiber}`)!;
       const at = CLOSURES.indexOf(name!);
-      expect(modeField.loss).toBeCloseTo(oneWayExcess(spans[at]!.mfd, spans[at + 1]!.mfd), 1.6);
+      expect(modeField.lossDb).toBeCloseTo(oneWayExcess(spans[at]!.mfd, spans[at + 1]!.mfd), 1.6);
     }
   });
 
@@ -88,7 +90,7 @@ describe('both directions of a line, against what it really is', () => {
     const { spans } = line.plants.get('L 2')!;
     const glass = (0.2 * spans.reduce((sum, { meters }) => sum + meters, 0)) / 1000;
     const own = CLOSURES.reduce((sum, name) => sum + truth(`${name} 2`, 1550), 0);
-    expect(total.mean!.loss).toBeCloseTo(glass + own, 1.7);
+    expect(total.mean!.lossDb).toBeCloseTo(glass + own, 1.7);
   });
 
   it('the length that was written wrongly, and nothing else', () => {
@@ -127,7 +129,7 @@ describe('both directions of a line, against what it really is', () => {
     const { spans } = line.plants.get('L 4')!;
     const really = (8050 - spans[0]!.meters - spans[1]!.meters) / 1.005;
     expect(place).toMatchObject({ from: 'kiln', toward: 'osier', cable: 'N' });
-    expect(Math.abs(place!.sheath - really)).toBeLessThan(2 * place!.sigma + 1);
+    expect(Math.abs(place!.sheathM - really)).toBeLessThan(2 * place!.sigmaM + 1);
   });
 
   it('cables of unlike mode fields are said, so that nobody breaks a good splice', () => {
@@ -157,7 +159,7 @@ describe('a line that is not joined through yet', () => {
   });
 
   it('has figures of what is joined: ferry from A, osier from B', () => {
-    const { joints: seen } = pairTraces(proved.proof, half.circuits, proved.figures);
+    const { splices: seen } = pairTraces(proved.proof, half.circuits, proved.figures);
     const ways = new Set(
       seen.map(({ spliceId, forward }) => `${spliceId.split(' ')[0]} ${forward ? 'AB' : 'BA'}`),
     );
@@ -228,7 +230,7 @@ describe('what is wrong with the traces is said', () => {
         wavelengthNm: 1310,
       },
     ]);
-    expect(proved.proof.laid.get('L 2 AB 1310')).toMatchObject({ early: null, late: 0 });
+    expect(proved.proof.alignments.get('L 2 AB 1310')).toMatchObject({ early: null, lateM: 0 });
   });
 
   it('a group index that all have wrong comes out as the scale', () => {

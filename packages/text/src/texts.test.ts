@@ -100,8 +100,9 @@ describe('sentences as they are read', () => {
 
   it('a cut plan and its steps', () => {
     const length = (lengthTenthsMm: number) => ({ lengthTenthsMm });
-    expect(prepCheckText({ code: 'slack', redos: 1, each: length(400), planned: 3 }, units)).toBe(
-      'Slack for 1 redo of 40 mm each; 3 planned.',
+    const slack = { tail: length(3556), needed: length(3000), each: length(400) };
+    expect(prepCheckText({ code: 'slack', redos: 1, planned: 3, ...slack }, units)).toBe(
+      'Slack for 1 redo of 40 mm: the tail of 356 mm less 300 mm that is needed. 3 planned.',
     );
     expect(
       prepStepText(

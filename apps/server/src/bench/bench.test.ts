@@ -11,7 +11,7 @@ import type { ProjectDocument } from '@cordel/core/document';
 import { v7 as uuid } from 'uuid';
 import { rowsOf } from '../db/client.ts';
 import { type TestApi, renamed, startApi } from '../testing/api.ts';
-import { attemptOn, smallDocument } from '../testing/small.ts';
+import { attemptOn, smallDocument, splicerRecordOf } from '../testing/small.ts';
 
 let api: TestApi;
 let document: ProjectDocument;
@@ -30,37 +30,8 @@ const bench = async (): Promise<Bench> => ({
   records: (await api.get(`${path}/splicer-records`)).body as ReceivedRecord[],
 });
 
-const recordOf = (number: number, part: Partial<SplicerRecord> = {}): SplicerRecord => ({
-  id: uuid(),
-  projectId: document.project.id,
-  splicerId: 'single-splicer',
-  number,
-  at: '2026-05-04T20:15:00.000Z',
-  label: null,
-  program: 'SM',
-  heater: null,
-  fibers: [
-    {
-      position: 1,
-      cleaveLeft: 0.4,
-      cleaveRight: 0.3,
-      offset: 0.2,
-      gap: null,
-      image: null,
-      estimateMdb: 20,
-      error: null,
-    },
-  ],
-  fused: true,
-  tension: 'passed',
-  arcs: number,
-  glass: 125,
-  temperature: 12,
-  pressure: 98,
-  humidity: null,
-  origin: 'instrument',
-  ...part,
-});
+const recordOf = (number: number, part: Partial<SplicerRecord> = {}) =>
+  splicerRecordOf(document, number, part);
 const send = (...records: unknown[]) => api.post(`${path}/splicer-records`, { records });
 const takenBy = (index: number, record: SplicerRecord) => ({
   ...attemptOn(spliceId(index), 20),

@@ -9,6 +9,7 @@ import {
   type SplicerRecord,
 } from '@cordel/core';
 import { benchProblems as say } from '@cordel/text/server/bench';
+import { appendOnly } from '../evidence/appendOnly.ts';
 import { type Db, rowsOf } from '../db/client.ts';
 import { instrumentLog, instruments, setAsides, splicerRecords } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
@@ -59,24 +60,22 @@ export async function receive(
   db: Db,
   records: readonly (SplicerRecord & { receivedAt?: string })[],
 ): Promise<number> {
-  if (records.length === 0) return 0;
-  const fresh = await db
-    .insert(splicerRecords)
-    .values(
-      records.map(({ receivedAt, ...record }) => ({
-        id: record.id,
-        projectId: record.projectId,
-        splicerId: record.splicerId,
-        number: record.number,
-        at: new Date(record.at),
-        origin: record.origin,
-        ...(receivedAt ? { receivedAt: new Date(receivedAt) } : {}),
-        record,
-      })),
-    )
-    .onConflictDoNothing()
-    .returning({ id: splicerRecords.id });
-  return fresh.length;
+  const rows = records.map(({ receivedAt, ...record }) => ({
+    id: record.id,
+    projectId: record.projectId,
+    splicerId: record.splicerId,
+    number: record.number,
+    at: new Date(record.at),
+    origin: record.origin,
+    ...(receivedAt ? { receivedAt: new Date(receivedAt) } : {}),
+    record,
+  }));
+  const fresh = await appendOnly(db, splicerRecords, rows, {
+    placeOf: (index) => `/records/${index}`,
+    // The same run, whatever its file was read as.
+    told: ['projectId', 'splicerId', 'number'],
+  });
+  return fresh.size;
 }
 
 type RecordRow = typeof splicerRecords.$inferSelect;
@@ -141,11 +140,8 @@ export async function setAsideOf(db: Db, projectId: string): Promise<SetAside[]>
 
 /** Sets records aside; the same entry sent again changes nothing. */
 export async function putAside(db: Db, entries: readonly SetAside[]): Promise<void> {
-  if (entries.length === 0) return;
-  await db
-    .insert(setAsides)
-    .values(entries.map((entry) => ({ ...entry, at: new Date(entry.at) })))
-    .onConflictDoNothing();
+  const rows = entries.map((entry) => ({ ...entry, at: new Date(entry.at) }));
+  await appendOnly(db, setAsides, rows);
 }
 
 /** What was done to the instruments of a project, oldest first. */
@@ -160,16 +156,11 @@ export async function logOf(db: Db, projectId: string): Promise<InstrumentEntry[
 
 /** Appends to the log; the same entry sent again changes nothing. */
 export async function appendLog(db: Db, entries: readonly InstrumentEntry[]): Promise<void> {
-  if (entries.length === 0) return;
-  await db
-    .insert(instrumentLog)
-    .values(
-      entries.map((entry) => ({
-        id: entry.id,
-        projectId: entry.projectId,
-        instrumentId: entry.instrumentId,
-        entry,
-      })),
-    )
-    .onConflictDoNothing();
+  const rows = entries.map((entry) => ({
+    id: entry.id,
+    projectId: entry.projectId,
+    instrumentId: entry.instrumentId,
+    entry,
+  }));
+  await appendOnly(db, instrumentLog, rows);
 }

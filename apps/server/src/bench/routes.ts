@@ -10,9 +10,11 @@ import {
   splicerRecordSchema,
 } from '@cordel/core';
 import { benchProblems as say } from '@cordel/text/server/bench';
+import { instruments } from '../db/schema.ts';
 import { refuseFuture } from '../http/moments.ts';
 import { Problem, problemAt } from '../http/problem.ts';
-import { answers, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
+import { answers, changedSchema, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
+import { saveOwnRecord } from '../merge/ownRecord.ts';
 import { getProject } from '../projects/queries.ts';
 import {
   allInstruments,
@@ -52,7 +54,10 @@ const putOne = createRoute({
   method: 'put',
   path: '/instruments/{instrumentId}',
   summary: 'Add a splicer or cleaver of your own, or change it',
-  request: { params: z.object({ instrumentId: z.string() }), body: jsonBody(instrumentSchema) },
+  request: {
+    params: z.object({ instrumentId: z.string() }),
+    body: jsonBody(changedSchema(instrumentSchema)),
+  },
   responses: answers(savedSchema, 'Saved'),
 });
 
@@ -166,7 +171,7 @@ export const benchRoutes = router()
   .openapi(putOne, async (c) => {
     const record = c.req.valid('json');
     if (record.id !== c.req.valid('param').instrumentId) throw new Problem(422, say('otherId'));
-    await putInstrument(c.var.db, record);
+    await saveOwnRecord(c.var.db, instruments, instrumentSchema, record, putInstrument);
     return c.json({ id: record.id }, 200);
   })
   .openapi(postRecords, async (c) => {

@@ -38,7 +38,7 @@ export async function appendAt(
     await rowsOf(on, sql`select from closures where id = ${closureId} for update`);
     for (const [index, entry] of entries.entries()) {
       if (await entryNamed(on, entry.id)) {
-        await appendClosing(on, [typed(entry)]);
+        await appendClosing(on, [typed(entry)], index);
         continue;
       }
       await checkMoment(on, entry, index);
@@ -46,7 +46,7 @@ export async function appendAt(
       if ('roundId' in entry) await checkOfRound(on, entry, index);
       if (entry.kind === 'circuit') await checkCircuit(on, entry, index);
       if (entry.kind === 'sign') await sign(on, entry, index);
-      await appendClosing(on, [typed(entry)]);
+      await appendClosing(on, [typed(entry)], index);
     }
   });
 }

@@ -1,15 +1,10 @@
-import { asc, eq, inArray, sql } from 'drizzle-orm';
-import {
-  type ClosingEntry,
-  type Photo,
-  type SignedRecord,
-  canonicalText,
-  digestOf,
-} from '@cordel/core/close';
+import { and, asc, eq, sql } from 'drizzle-orm';
+import { type ClosingEntry, type Photo, type SignedRecord, digestOf } from '@cordel/core/close';
 import { closingProblems as say } from '@cordel/text/server/closing';
+import { appendOnly } from '../evidence/appendOnly.ts';
 import { type Db, rowsOf } from '../db/client.ts';
 import { closingEntries, closures, photos, signedRecords } from '../db/schema.ts';
-import { Problem, notFound, problemAt } from '../http/problem.ts';
+import { notFound, problemAt } from '../http/problem.ts';
 
 /** A photo as lists show it: without its bytes. */
 export type PhotoRow = Omit<Photo, 'bytes'> & { digest: string };
@@ -37,34 +32,21 @@ export async function allClosing(db: Db, projectId: string): Promise<ClosingEntr
 
 /**
  * Appends entries in their order; the same entry sent again changes nothing.
+ * @param start place of the first of them in what was sent
  * @throws Problem 409 where another entry has the id
  */
-export async function appendClosing(db: Db, entries: readonly ClosingEntry[]): Promise<void> {
-  if (entries.length === 0) return;
-  await db
-    .insert(closingEntries)
-    .values(
-      entries.map((entry) => ({
-        id: entry.id,
-        closureId: entry.closureId,
-        kind: entry.kind,
-        entry,
-      })),
-    )
-    .onConflictDoNothing();
-  const kept = await db
-    .select({ entry: closingEntries.entry })
-    .from(closingEntries)
-    .where(
-      inArray(
-        closingEntries.id,
-        entries.map(({ id }) => id),
-      ),
-    );
-  const texts = new Set(kept.map(({ entry }) => canonicalText(entry)));
-  const index = entries.findIndex((entry) => !texts.has(canonicalText(entry)));
-  if (index < 0) return;
-  throw problemAt(409, `/entries/${index}`, say('entryChanged', { id: entries[index]!.id }));
+export async function appendClosing(
+  db: Db,
+  entries: readonly ClosingEntry[],
+  start = 0,
+): Promise<void> {
+  const rows = entries.map((entry) => ({
+    id: entry.id,
+    closureId: entry.closureId,
+    kind: entry.kind,
+    entry,
+  }));
+  await appendOnly(db, closingEntries, rows, { placeOf: (index) => `/entries/${start + index}` });
 }
 
 const photoColumns = {
@@ -143,12 +125,16 @@ export function photoRow({ at, ...photo }: Omit<Photo, 'bytes'>, bytes: Uint8Arr
  * @throws Problem 409 where another photo has the id
  */
 export async function keepPhoto(db: Db, row: ReturnType<typeof photoRow>): Promise<void> {
-  await db.insert(photos).values(row).onConflictDoNothing();
-  const [kept] = await db
-    .select({ digest: photos.digest })
+  await appendOnly(db, photos, [row], { placeOf: () => '/id' });
+}
+
+/** Whether a photo is kept with this content. */
+export async function hasPhoto(db: Db, id: string, digest: string): Promise<boolean> {
+  const rows = await db
+    .select({ id: photos.id })
     .from(photos)
-    .where(eq(photos.id, row.id));
-  if (kept?.digest !== row.digest) throw new Problem(409, say('photoIdTaken'));
+    .where(and(eq(photos.id, id), eq(photos.digest, digest)));
+  return rows.length > 0;
 }
 
 /** A photo's file. */

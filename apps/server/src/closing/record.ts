@@ -7,7 +7,7 @@ import {
   closingState,
   closureRecord,
 } from '@cordel/core/close';
-import { closureSplices, getClosure } from '../closures/routes.ts';
+import { closureSplices, getClosure } from '../closures/queries.ts';
 import type { Db } from '../db/client.ts';
 import { assemblies, plans, splices } from '../db/schema.ts';
 import { evidenceOf } from '../evidence/queries.ts';

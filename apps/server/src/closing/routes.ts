@@ -1,9 +1,10 @@
 import { createRoute, z } from '@hono/zod-openapi';
-import { idSchema, personSchema, planSchema } from '@cordel/core';
+import { idSchema, issue, personSchema, planSchema, uploadSchema } from '@cordel/core';
 import { CONDITIONS } from '@cordel/standin/gauge';
 import {
   type ClosureRecord,
   changesSince,
+  PHOTO_BYTES,
   closingEntrySchema,
   digestOf,
   parseCode,
@@ -18,9 +19,23 @@ import { answers, answersFile, idParams, jsonBody, router, savedSchema } from '.
 import { closures, projects } from '../db/schema.ts';
 import { eq } from 'drizzle-orm';
 import { appendAt } from './append.ts';
-import { closingOf, keepPhoto, photoFile, photoRow, photosOf, signedOf } from './queries.ts';
+import { bytesOf, dropUpload } from '../uploads/queries.ts';
+import {
+  closingOf,
+  hasPhoto,
+  keepPhoto,
+  photoFile,
+  photoRow,
+  photosOf,
+  signedOf,
+} from './queries.ts';
 import { runGauge } from './gauge.ts';
 import { recordNow } from './record.ts';
+
+/** A photo that was sent in pieces is no larger than one that was sent whole. */
+const photoFileSchema = uploadSchema.extend({
+  size: z.int().min(1).max(PHOTO_BYTES, issue('photoTooLarge')),
+});
 
 const photoRowSchema = photoSchema.omit({ bytes: true }).extend({ digest: z.string() });
 
@@ -94,7 +109,12 @@ const postPhoto = createRoute({
   method: 'post',
   path: '/photos',
   summary: 'Keep a photo with a closure’s record',
-  request: { body: jsonBody(photoSchema) },
+  request: {
+    body: jsonBody(
+      /** With its bytes, or the name of the file that was sent before in pieces. */
+      photoSchema.partial({ bytes: true }).extend({ file: photoFileSchema.optional() }),
+    ),
+  },
   responses: answers(savedSchema, 'Kept'),
 });
 
@@ -165,8 +185,11 @@ export const closingRoutes = router()
   })
   .openapi(postPhoto, async (c) => {
     const photo = c.req.valid('json');
-    const { bytes, ...rest } = photo;
-    await keepPhoto(c.var.db, photoRow(rest, new Uint8Array(Buffer.from(bytes, 'base64'))));
+    const { bytes, file, ...rest } = photo;
+    if (file && (await hasPhoto(c.var.db, photo.id, file.digest)))
+      return c.json({ id: photo.id }, 200);
+    await keepPhoto(c.var.db, photoRow(rest, await bytesOf(c.var.db, { bytes, file })));
+    if (file) await dropUpload(c.var.db, file.digest);
     return c.json({ id: photo.id }, 200);
   })
   .openapi(getPhoto, async (c) => {

@@ -60,16 +60,16 @@ export async function lockFolder(
   const draft = join(folder, `cordel.draft.${mine.token}`);
   await writeFile(draft, JSON.stringify(mine));
   await rename(draft, path);
-  const beat = setInterval(() => {
+  const heartbeat = setInterval(() => {
     const now = new Date();
     utimes(path, now, now).catch((error: NodeJS.ErrnoException) => {
       if (error.code !== 'ENOENT') return;
-      clearInterval(beat);
+      clearInterval(heartbeat);
       onLost();
     });
   }, BEAT_MS).unref();
   const release = async () => {
-    clearInterval(beat);
+    clearInterval(heartbeat);
     await rm(path, { force: true });
   };
   const signs = new Set<string>();

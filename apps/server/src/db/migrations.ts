@@ -1,7 +1,6 @@
-import { sql } from 'drizzle-orm';
+import { type SQL, sql } from 'drizzle-orm';
 import type { NodePgDatabase } from 'drizzle-orm/node-postgres';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
-import type { Db } from './client.ts';
 
 /**
  * When the migration `0010_write_under_way` is noted as made, ms since 1970. Databases of before note a moment
@@ -11,7 +10,7 @@ const NOTED_AHEAD = { was: 1_795_900_000_000, is: 1_795_840_000_000 };
 
 /** Brings the tables of a database up to date, whatever version they are of. */
 export async function bringUpToDate(
-  db: Pick<Db, 'execute'>,
+  db: { execute(query: SQL): PromiseLike<unknown> },
   migrationsFolder: string,
 ): Promise<void> {
   const { rows } = (await db.execute(

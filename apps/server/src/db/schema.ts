@@ -7,4 +7,5 @@ export * from './tables/closing.ts';
 export * from './tables/packages.ts';
 export * from './tables/projectImports.ts';
 export * from './tables/changes.ts';
+export * from './tables/uploads.ts';
 export { evidenceSeq } from './tables/columns.ts';

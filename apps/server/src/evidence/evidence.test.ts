@@ -48,7 +48,7 @@ describe('recording evidence', () => {
     await post(attempt);
     const answer = await post({ ...attempt, estimateMdb: 10 });
     expect(answer.status).toBe(409);
-    expect((answer.body as { detail: string }).detail).toMatch(/evidence is never changed/);
+    expect((answer.body as { detail: string }).detail).toMatch(/what was done is never changed/);
     expect(await evidenceOf(3)).toEqual([attempt]);
   });
 

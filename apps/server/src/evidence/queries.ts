@@ -5,6 +5,7 @@ import { type Db, rowsOf } from '../db/client.ts';
 import { attempts, readings, rulings, splices } from '../db/schema.ts';
 import { problemAt } from '../http/problem.ts';
 import { lockProject } from '../projects/queries.ts';
+import { changedEntry } from './appendOnly.ts';
 import { renewCircuitOrigins } from '../splices/circuitOrigins.ts';
 
 /** All evidence of the splices that a condition on `splices` picks, in recorded order. */
@@ -44,36 +45,11 @@ export async function evidenceOf(db: Db, condition: SQL | undefined): Promise<Ev
 export const bySplice = (evidence: readonly Evidence[]): Map<string, Evidence[]> =>
   groupBy(evidence, ({ spliceId }) => spliceId);
 
-/** A figure without a record or trace was typed, unless whoever sends it says that it is simulated. */
-const TYPED = sql`case when "origin" = 'simulated' then 'simulated' else 'typed' end`;
-
-/** The columns of each kind of evidence, as `jsonb_to_recordset` reads them. */
-const COLUMNS = {
-  attempt: {
-    table: sql`attempts`,
-    columns: sql`seq, id, splice_id, by, at, try_id, estimate_mdb, record_id, record_position, origin, supersedes, void, why`,
-    values: sql`coalesce("seq", nextval('evidence_seq')), "id", "spliceId", "by", "at", "tryId", "estimateMdb", "recordId", "recordPosition", coalesce((select r.origin from splicer_records r where r.id = "recordId"), ${TYPED}), "supersedes", "void", "why"`,
-    types: sql`"seq" bigint, "id" uuid, "spliceId" uuid, "by" text, "at" timestamptz, "tryId" uuid, "estimateMdb" int, "recordId" uuid, "recordPosition" int, "origin" text, "supersedes" uuid, "void" bool, "why" text`,
-  },
-  reading: {
-    table: sql`readings`,
-    columns: sql`seq, id, splice_id, by, at, try_id, grade, direction, wavelength_nm, loss_mdb, trace_id, origin, supersedes, void, why`,
-    values: sql`coalesce("seq", nextval('evidence_seq')), "id", "spliceId", "by", "at", "tryId", "grade", "direction", "wavelengthNm", "lossMdb", "traceId", coalesce((select t.origin from traces t where t.id = "traceId"), ${TYPED}), "supersedes", "void", "why"`,
-    types: sql`"seq" bigint, "id" uuid, "spliceId" uuid, "by" text, "at" timestamptz, "tryId" uuid, "grade" text, "direction" text, "wavelengthNm" int, "lossMdb" int, "traceId" uuid, "origin" text, "supersedes" uuid, "void" bool, "why" text`,
-  },
-  ruling: {
-    table: sql`rulings`,
-    columns: sql`seq, id, splice_id, by, at, try_id, kind, why`,
-    values: sql`coalesce("seq", nextval('evidence_seq')), "id", "spliceId", "by", "at", "tryId", "kind", "why"`,
-    types: sql`"seq" bigint, "id" uuid, "spliceId" uuid, "by" text, "at" timestamptz, "tryId" uuid, "kind" text, "why" text`,
-  },
-};
-
-/** Entries of one kind as rows, in one statement. */
-const insertOf = (kind: Evidence['type'], entries: readonly Evidence[]): SQL => {
-  const { table, columns, values, types } = COLUMNS[kind];
-  return sql`insert into ${table} (${columns})
-             select ${values} from jsonb_to_recordset(${JSON.stringify(entries)}::jsonb) as entry(${types})`;
+/** The functions of the database that append each kind of evidence, and that insert it with its numbers. */
+const FUNCTIONS = {
+  attempt: { append: sql`append_attempts`, insert: sql`insert_attempts` },
+  reading: { append: sql`append_readings`, insert: sql`insert_readings` },
+  ruling: { append: sql`append_rulings`, insert: sql`insert_rulings` },
 };
 
 /** Appends entries of one kind and marks their splices stale, in one statement. Gives how many were new. */
@@ -84,16 +60,7 @@ export async function append(
 ): Promise<number> {
   const [row] = await rowsOf<{ fresh: number }>(
     db,
-    sql`with fresh as (
-          ${insertOf(kind, entries)}
-          on conflict (id) do nothing returning splice_id),
-        marked as (
-          insert into stale_splices (splice_id, project_id)
-          select distinct s.id, s.project_id from fresh join splices s on s.id = fresh.splice_id
-          -- The update takes the row's lock, in the order of ids: judging and recording wait for each other.
-          order by s.id
-          on conflict (splice_id) do update set project_id = excluded.project_id)
-        select count(*)::int as fresh from fresh`,
+    sql`select ${FUNCTIONS[kind].append}(${JSON.stringify(entries)}::jsonb) as fresh`,
   );
   return row?.fresh ?? 0;
 }
@@ -130,7 +97,8 @@ export const insertNumbered = async (
   db: Db,
   kind: Evidence['type'],
   entries: readonly Numbered[],
-): Promise<void> => void (await rowsOf(db, insertOf(kind, entries)));
+): Promise<void> =>
+  void (await rowsOf(db, sql`select ${FUNCTIONS[kind].insert}(${JSON.stringify(entries)}::jsonb)`));
 
 /** Refuses entries that name others which come after them. */
 function refuseLater(entries: readonly Evidence[]): void {
@@ -279,7 +247,7 @@ async function refuseChanged(db: Db, entries: readonly Evidence[]): Promise<void
   for (const [index, entry] of entries.entries()) {
     const before = known.get(entry.id);
     if (!before || JSON.stringify(sorted(before)) !== JSON.stringify(sorted(entry))) {
-      throw problemAt(409, `/entries/${index}`, say('entryChanged', { id: entry.id }));
+      throw changedEntry(`/entries/${index}`, entry.id);
     }
   }
 }

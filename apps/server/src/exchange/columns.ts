@@ -7,12 +7,12 @@ import {
   type Project,
   type RollUp,
   type Ruling,
-  SPLICE_STATES,
+  SPLICE_STAGES,
   formatDistance,
   formatHalf,
   formatLoss,
   formatMean,
-  spliceState,
+  spliceStage,
 } from '@cordel/core';
 import { spliceStateText } from '@cordel/text/loss/states';
 import type { PackageSplice, RetiredSplice } from '../handover/messages.ts';
@@ -35,7 +35,7 @@ const dB = '0.0000';
 const ROLL_UP: Column<RollUp>[] = [
   { title: 'splices', cell: (row) => row.total },
   { title: 'done', cell: (row) => row.done },
-  ...SPLICE_STATES.map((state): Column<RollUp> => ({
+  ...SPLICE_STAGES.map((state): Column<RollUp> => ({
     title: spliceStateText(state),
     cell: (row) => row[state],
   })),
@@ -43,12 +43,12 @@ const ROLL_UP: Column<RollUp>[] = [
   {
     title: 'worst dB',
     format: dB,
-    cell: (row) => (row.maxHalf === null ? null : row.maxHalf / 2000),
+    cell: (row) => (row.maxHalfMdb === null ? null : row.maxHalfMdb / 2000),
   },
   {
     title: 'mean dB',
     format: dB,
-    cell: (row) => (row.figures === 0 ? null : row.sumHalf / row.figures / 2000),
+    cell: (row) => (row.figures === 0 ? null : row.sumHalfMdb / row.figures / 2000),
   },
   { title: 'evidence grade', width: 12, cell: (row) => row.grade },
   { title: 'verdict', width: 12, cell: (row) => row.verdict },
@@ -128,7 +128,7 @@ export const spliceColumns = (
     ];
   }),
   { title: 'method', cell: (row) => (row.method === 'mass' ? 'ribbon' : 'single') },
-  { title: 'state', width: 18, cell: (row) => spliceStateText(spliceState(row)) },
+  { title: 'state', width: 18, cell: (row) => spliceStateText(spliceStage(row)) },
   { title: 'spliced by', width: 14, cell: (row) => row.madeBy },
   {
     title: 'spliced at (UTC)',
@@ -137,7 +137,11 @@ export const spliceColumns = (
     cell: (row) => row.madeAt,
   },
   { title: 'tries', cell: (row) => row.tries },
-  { title: 'loss dB', format: dB, cell: (row) => (row.half === null ? null : row.half / 2000) },
+  {
+    title: 'loss dB',
+    format: dB,
+    cell: (row) => (row.lossHalfMdb === null ? null : row.lossHalfMdb / 2000),
+  },
   {
     title: 'evidence grade',
     width: 12,
@@ -151,7 +155,7 @@ export const spliceColumns = (
       format: dB,
       cell: (row) => {
         const figure = strongestOf(row, nm);
-        return figure ? figure.half / 2000 : null;
+        return figure ? figure.lossHalfMdb / 2000 : null;
       },
     },
     { title: `${nm} nm grade`, width: 12, cell: (row) => strongestOf(row, nm)?.grade ?? null },
@@ -255,9 +259,9 @@ export function csvCell(value: string | number | boolean | Date | null): string 
 }
 
 /** Losses in words for the printed record. */
-export const lossText = (row: Pick<PackageSplice, 'half'>): string =>
-  row.half === null ? '' : formatHalf(row.half);
+export const lossText = (row: Pick<PackageSplice, 'lossHalfMdb'>): string =>
+  row.lossHalfMdb === null ? '' : formatHalf(row.lossHalfMdb);
 export const meanText = (row: RollUp): string =>
-  row.figures === 0 ? '' : formatMean(row.sumHalf, row.figures);
+  row.figures === 0 ? '' : formatMean(row.sumHalfMdb, row.figures);
 export const limitText = (limit: number | null): string =>
   limit === null ? 'none' : `${formatLoss(limit)} dB`;

@@ -4,7 +4,7 @@ import type { FileList, ProjectDocument } from '@cordel/core/document';
 import { type Db, rowsOf } from '../db/client.ts';
 import { closures, photos, splices, traces } from '../db/schema.ts';
 import { photoAlone, wholePhoto } from '../closing/queries.ts';
-import { spliceColumns } from '../closures/routes.ts';
+import { spliceColumns } from '../splices/columns.ts';
 import { evidencePages } from '../handover/pages.ts';
 import { traceAlone, wholeTrace } from '../traces/queries.ts';
 import type { readFrame } from './frame.ts';

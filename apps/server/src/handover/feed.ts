@@ -8,6 +8,7 @@ import {
   type Ruling,
   formatRange,
 } from '@cordel/core';
+import { feed as say } from '@cordel/text/handover/feed';
 import type { ClosingState } from '@cordel/core/close';
 import { closingOf, photosOf, signedOf, wholePhoto } from '../closing/queries.ts';
 import { recordNow } from '../closing/record.ts';
@@ -177,7 +178,13 @@ async function* tracesOf(
       origin,
       bytes: Buffer.from(bytes).toString('base64'),
     };
-    const words = `${facts.from} to ${facts.to}, fiber ${facts.fiberId}, ${facts.wavelengthNm} nm, ${formatRange(facts.range, units.distance)}`;
+    const words = say('trace', {
+      from: facts.from,
+      to: facts.to,
+      fiber: facts.fiberId,
+      wavelengthNm: facts.wavelengthNm,
+      range: formatRange(facts.rangeM, units.distance),
+    });
     yield { part: 'traces', rows: 0, message: { kind: 'trace' as const, trace, words } };
   }
 }

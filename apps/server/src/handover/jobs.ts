@@ -52,7 +52,7 @@ async function turnOf(db: Db, id: string): Promise<() => void> {
   let hasLeft = false;
   let first = (): void => undefined;
   const turn = new Promise<void>((resolve) => line.push((first = resolve)));
-  const beat = setInterval(() => {
+  const heartbeat = setInterval(() => {
     void tell(db, id, {}).then(
       (state) => {
         if (state === 'stopping') leave();
@@ -68,7 +68,7 @@ async function turnOf(db: Db, id: string): Promise<() => void> {
     first();
   };
   await turn;
-  clearInterval(beat);
+  clearInterval(heartbeat);
   // Who left the line had no turn.
   if (hasLeft) throw new Stopped();
   return end;
@@ -84,7 +84,7 @@ export async function stopPackages(): Promise<void> {
   await Promise.all(all.map(({ gone }) => gone));
 }
 
-/** The maker's thread: its own bundle where the server is built, its source in tests. */
+/** The builder's thread: its own bundle where the server is built, its source in tests. */
 function startMaker(): Worker {
   const built = new URL('./package.worker.js', import.meta.url);
   return existsSync(built)
@@ -96,7 +96,7 @@ class Stopped extends Error {
   override name = 'Stopped';
 }
 
-/** What the maker has put into words already. */
+/** What the builder has put into words already. */
 class Said extends Error {
   override name = 'Said';
 }
@@ -187,7 +187,7 @@ async function fed(
   }
   const last = await waitedFor(db, id, waiting!);
   taken(last);
-  if (last.kind !== 'made') throw new Error('its maker ended without a package');
+  if (last.kind !== 'made') throw new Error('its builder ended without a package');
   return { size: last.size, digest: last.digest };
 }
 
@@ -205,7 +205,7 @@ function taken(answer: MakerAnswer): void {
   if (answer.kind === 'failed') throw new Said(answer.words);
 }
 
-/** Asks the maker one thing after the other. */
+/** Asks the builder one thing after the other. */
 function asker(worker: Worker): (message: PackageMessage) => Promise<MakerAnswer> {
   return (message) =>
     new Promise((resolve, reject) => {

@@ -41,7 +41,7 @@ export interface PackageClosure {
   rulings: Ruling[];
 }
 
-/** What a package is made of, in the order in which its maker takes it in. */
+/** What a package is made of, in the order in which its builder takes it in. */
 export type PackageMessage =
   | {
       kind: 'open';
@@ -83,7 +83,7 @@ export type PackageMessage =
 /** Parts of a document that come one by one. */
 export type StreamedPart = 'splices' | 'evidence' | 'traces' | 'photos';
 
-/** What the maker answers to each. */
+/** What the builder answers to each. */
 export type MakerAnswer =
   | { kind: 'taken' }
   | { kind: 'made'; size: number; digest: string }

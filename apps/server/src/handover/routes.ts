@@ -6,7 +6,7 @@ import { wordedLabel } from '@cordel/text/close';
 import { handoverProblems as say } from '@cordel/text/server/handover';
 import type { Room } from '../disk/room.ts';
 import { recordNow } from '../closing/record.ts';
-import { getClosure } from '../closures/routes.ts';
+import { getClosure } from '../closures/queries.ts';
 import type { Db } from '../db/client.ts';
 import { packages } from '../db/schema.ts';
 import { fileName } from '../exchange/fileName.ts';

@@ -25,8 +25,8 @@ export const jsonBody = <Schema extends z.ZodType>(schema: Schema) => ({
 /**
  * A record to be saved, with the record as whoever saves it had read it: what others have changed since is kept.
  */
-export const changedSchema = <Schema extends z.ZodObject>(schema: Schema) =>
-  schema.extend({ base: schema.optional() }) as unknown as z.ZodType<
+export const changedSchema = <Schema extends z.ZodType>(schema: Schema) =>
+  z.intersection(schema, z.object({ base: schema.optional() })) as unknown as z.ZodType<
     z.output<Schema> & { base?: z.output<Schema> },
     z.input<Schema> & { base?: z.input<Schema> }
   >;

@@ -9,7 +9,7 @@ import {
   type Page,
   type RedoRow,
   type RollUp,
-  SPLICE_STATES,
+  SPLICE_STAGES,
   type SpliceRow,
   type Tally,
   type TrayRow,
@@ -17,8 +17,8 @@ import {
   gradeRank,
   judgeSplice,
   rollUp,
-  spliceState,
-  standingOf,
+  spliceStage,
+  spliceStateOf,
 } from '@cordel/core';
 import type { ProjectDocument } from '@cordel/core/document';
 import { type TestApi, renamed, startApi } from '../testing/api.ts';
@@ -49,7 +49,11 @@ function judgeAll(document: ProjectDocument): Map<string, Judgement> {
   return new Map(
     document.splices.map((splice) => [
       splice.id,
-      judgeSplice(standingOf(groups.get(splice.id) ?? []), splice.method, document.project.limits),
+      judgeSplice(
+        spliceStateOf(groups.get(splice.id) ?? []),
+        splice.method,
+        document.project.limits,
+      ),
     ]),
   );
 }
@@ -59,12 +63,12 @@ function tallyOf(judgements: readonly Judgement[]): Tally {
     .map((judged): Tally => ({
       ...EMPTY_TALLY,
       total: 1,
-      [spliceState(judged)]: 1,
+      [spliceStage(judged)]: 1,
       failed: judged.verdict === 'fail' ? 1 : 0,
       simulated: judged.figure?.origin === 'simulated' ? 1 : 0,
       figures: judged.figure ? 1 : 0,
-      sumHalf: judged.figure?.half ?? 0,
-      maxHalf: judged.figure?.half ?? null,
+      sumHalfMdb: judged.figure?.lossHalfMdb ?? 0,
+      maxHalfMdb: judged.figure?.lossHalfMdb ?? null,
       weakest: judged.figure ? gradeRank(judged.figure.grade) : null,
     }))
     .reduce(addTally, EMPTY_TALLY);
@@ -110,7 +114,13 @@ describe('roll-ups in the database', () => {
     expect(rows).toHaveLength(demo.splices.length);
     for (const row of rows) {
       const { verdict, redo, tries, missing, figure } = judged.get(row.id)!;
-      expect(row).toMatchObject({ verdict, redo, tries, missing, half: figure?.half ?? null });
+      expect(row).toMatchObject({
+        verdict,
+        redo,
+        tries,
+        missing,
+        lossHalfMdb: figure?.lossHalfMdb ?? null,
+      });
     }
     expect((await summary()).project).toMatchObject(tallyOf([...judged.values()]));
   });
@@ -230,20 +240,20 @@ describe('search, filter and sort', () => {
 
   it('filters by state, in the words that every list has', async () => {
     const whole = (await summary()).project;
-    for (const state of SPLICE_STATES) {
+    for (const state of SPLICE_STAGES) {
       const { rows, total } = await ledger<SpliceRow>(`splices?state=${state}&limit=1000`);
       expect([state, total]).toEqual([state, whole[state]]);
-      expect(rows.every((row) => spliceState(row) === state)).toBe(true);
+      expect(rows.every((row) => spliceStage(row) === state)).toBe(true);
     }
   });
 
   it('sorts by the worst, by the mean and by what needs work', async () => {
     const worst = (await ledger<SpliceRow>('splices?sort=worst&limit=50')).rows.map(
-      (row) => row.half ?? -1,
+      (row) => row.lossHalfMdb ?? -1,
     );
     expect(worst).toEqual([...worst].sort((a, b) => b - a));
     const means = (await ledger<TrayRow>('trays?sort=mean&limit=20')).rows.map(
-      (row) => row.sumHalf / row.figures,
+      (row) => row.sumHalfMdb / row.figures,
     );
     expect(means).toEqual([...means].sort((a, b) => b - a));
     expect((await ledger<FiberRow>('fibers?sort=verdict')).rows[0]?.verdict).toBe('fail');

@@ -14,16 +14,17 @@ import {
   type Limits,
   type RollUp,
   type Tally,
-  type SpliceState,
+  type SpliceStage,
   URGENCY,
   VERDICTS,
   judgeSplice,
   reasonsFor,
   rollUp,
-  spliceState,
-  standingOf,
+  spliceStage,
+  spliceStateOf,
   groupBy,
 } from '@cordel/core';
+import { spliceColumns } from '../splices/columns.ts';
 import { type Db, rowsOf } from '../db/client.ts';
 import { shared } from '../db/shared.ts';
 import { closures, splices } from '../db/schema.ts';
@@ -46,9 +47,9 @@ const TALLY = sql`
   count(*) filter (where s.verdict = 'accepted')::int as accepted,
   count(*) filter (where s.verdict = 'fail')::int as failed,
   count(*) filter (where s.origin = 'simulated')::int as simulated,
-  count(s.half)::int as figures,
-  coalesce(sum(s.half), 0)::float8 as "sumHalf",
-  max(s.half) as "maxHalf",
+  count(s.loss_half_mdb)::int as figures,
+  coalesce(sum(s.loss_half_mdb), 0)::float8 as "sumHalfMdb",
+  max(s.loss_half_mdb) as "maxHalfMdb",
   min(s.grade) as weakest`;
 
 interface ClosureRows {
@@ -106,7 +107,7 @@ async function asked(db: Db, projectId: string, query: LedgerQuery): Promise<SQL
 }
 
 /** Whether a group, by its key, has a splice that the query finds. Without a search nothing need be looked up. */
-async function foundBy(
+async function filteredBy(
   db: Db,
   projectId: string,
   query: LedgerQuery,
@@ -124,7 +125,7 @@ export async function trayRows(
   projectId: string,
   query: LedgerQuery,
 ): Promise<Page<TrayRow>> {
-  const found = await foundBy(
+  const found = await filteredBy(
     db,
     projectId,
     query,
@@ -151,7 +152,7 @@ export async function fiberRows(
   projectId: string,
   query: LedgerQuery,
 ): Promise<Page<FiberRow>> {
-  const found = await foundBy(
+  const found = await filteredBy(
     db,
     projectId,
     query,
@@ -186,32 +187,26 @@ async function groups<Row extends RollUp>(
     .map((row) => ({ ...row, ...rollUp(row, kind, limits) }))
     .filter((row) => query.verdict === undefined || row.verdict === query.verdict);
   if (query.sort === 'worst')
-    rows.sort((a, b) => (b.maxHalf ?? -Infinity) - (a.maxHalf ?? -Infinity));
+    rows.sort((a, b) => (b.maxHalfMdb ?? -Infinity) - (a.maxHalfMdb ?? -Infinity));
   if (query.sort === 'mean') rows.sort((a, b) => meanOf(b) - meanOf(a));
   if (query.sort === 'verdict') rows.sort((a, b) => URGENCY[a.verdict] - URGENCY[b.verdict]);
   return { rows: rows.slice(query.offset, query.offset + query.limit), total: rows.length };
 }
 
 const meanOf = (tally: Tally): number =>
-  tally.figures === 0 ? -Infinity : tally.sumHalf / tally.figures;
+  tally.figures === 0 ? -Infinity : tally.sumHalfMdb / tally.figures;
+
+const { projectId: _project, extra: _extra, ...planned } = spliceColumns;
 
 export const spliceRowColumns = {
-  id: splices.id,
-  closureId: splices.closureId,
+  ...planned,
   closure: closures.name,
-  tray: splices.tray,
-  slot: splices.slot,
-  cableA: splices.cableA,
-  fiberA: splices.fiberA,
-  cableB: splices.cableB,
-  fiberB: splices.fiberB,
-  method: splices.method,
   headCable: splices.headCable,
   headFiber: splices.headFiber,
   verdict: splices.verdict,
   redo: splices.redo,
   grade: splices.grade,
-  half: splices.half,
+  lossHalfMdb: splices.lossHalfMdb,
   wavelengthNm: splices.wavelengthNm,
   tries: splices.tries,
   origin: splices.origin,
@@ -219,12 +214,12 @@ export const spliceRowColumns = {
 };
 
 /** Judgements that make up a state. */
-function inState(state: SpliceState): SQL {
+function inState(state: SpliceStage): SQL {
   const all = VERDICTS.flatMap((verdict) => [
     { verdict, redo: false },
     { verdict, redo: true },
   ]);
-  const own = all.filter((judged) => spliceState(judged) === state);
+  const own = all.filter((judged) => spliceStage(judged) === state);
   return sql.join([
     sql`(`,
     sql.join(
@@ -262,8 +257,8 @@ export async function spliceRows(
   const urgency = sql`array_position(${`{${ranked.join(',')}}`}::text[], ${splices.verdict})`;
   const order = {
     route: routeOrder,
-    worst: [sql`${desc(splices.half)} nulls last`, ...routeOrder],
-    mean: [sql`${desc(splices.half)} nulls last`, ...routeOrder],
+    worst: [sql`${desc(splices.lossHalfMdb)} nulls last`, ...routeOrder],
+    mean: [sql`${desc(splices.lossHalfMdb)} nulls last`, ...routeOrder],
     verdict: [urgency, ...routeOrder],
   }[query.sort];
   const from = () =>
@@ -295,7 +290,7 @@ export async function redoRows(
     .innerJoin(closures, eq(closures.id, splices.closureId))
     .where(condition)
     .orderBy(
-      ...(query.sort === 'worst' ? [sql`${splices.half} desc nulls last`] : []),
+      ...(query.sort === 'worst' ? [sql`${splices.lossHalfMdb} desc nulls last`] : []),
       ...routeOrder,
     );
   const page = rows.slice(query.offset, query.offset + query.limit);
@@ -303,10 +298,15 @@ export async function redoRows(
     await evidenceOf(db, sql`${splices.id} = any(${idArray(page.map((row) => row.id))}::uuid[])`),
   );
   const explained = page.map((row) => {
-    const standing = standingOf(evidence.get(row.id) ?? []);
+    const spliceState = spliceStateOf(evidence.get(row.id) ?? []);
     return {
       ...row,
-      reasons: reasonsFor(standing, judgeSplice(standing, row.method, limits), row.method, limits),
+      reasons: reasonsFor(
+        spliceState,
+        judgeSplice(spliceState, row.method, limits),
+        row.method,
+        limits,
+      ),
     };
   });
   return { rows: explained, total: rows.length };

@@ -3,7 +3,7 @@ import {
   type Evidence,
   gradeRank,
   judgeSplice,
-  standingOf,
+  spliceStateOf,
   type Limits,
   type Method,
 } from '@cordel/core';
@@ -53,11 +53,11 @@ async function refreshBatch(db: Db, projectId: string): Promise<number> {
     );
     await rowsOf(
       on,
-      sql`update splices s set verdict = j.verdict, redo = j.redo, grade = j.grade, half = j.half,
+      sql`update splices s set verdict = j.verdict, redo = j.redo, grade = j.grade, loss_half_mdb = j."lossHalfMdb",
             wavelength_nm = j."wavelengthNm", tries = j.tries, missing = j.missing, origin = j.origin,
             made_by = j."madeBy", made_at = j."madeAt", ruling = j.ruling, figures = j.figures
           from jsonb_to_recordset(${JSON.stringify(judged)}::jsonb)
-            as j(id uuid, verdict text, redo bool, grade smallint, half int, "wavelengthNm" int, tries smallint, missing smallint[],
+            as j(id uuid, verdict text, redo bool, grade smallint, "lossHalfMdb" int, "wavelengthNm" int, tries smallint, missing smallint[],
               origin text, "madeBy" text, "madeAt" timestamptz, ruling jsonb, figures jsonb)
           where s.id = j.id`,
     );
@@ -67,16 +67,16 @@ async function refreshBatch(db: Db, projectId: string): Promise<number> {
 
 /** The derived columns of a splice, by its evidence in the order in which it was recorded. */
 export function judgedOf(id: string, method: Method, evidence: Evidence[], limits: Limits) {
-  const standing = standingOf(evidence);
-  const { verdict, redo, figure, tries, missing } = judgeSplice(standing, method, limits);
-  const last = standing.tries.at(-1);
-  const { ruling } = standing;
+  const spliceState = spliceStateOf(evidence);
+  const { verdict, redo, figure, tries, missing } = judgeSplice(spliceState, method, limits);
+  const last = spliceState.tries.at(-1);
+  const { ruling } = spliceState;
   return {
     id,
     verdict,
     redo,
     grade: figure ? gradeRank(figure.grade) : null,
-    half: figure?.half ?? null,
+    lossHalfMdb: figure?.lossHalfMdb ?? null,
     wavelengthNm: figure?.wavelengthNm ?? null,
     tries,
     missing,
@@ -84,6 +84,6 @@ export function judgedOf(id: string, method: Method, evidence: Evidence[], limit
     madeBy: last?.by ?? null,
     madeAt: last?.at ?? null,
     ruling: ruling && { kind: ruling.kind, by: ruling.by, at: ruling.at, why: ruling.why },
-    figures: standing.figures,
+    figures: spliceState.figures,
   };
 }

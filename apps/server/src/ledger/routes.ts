@@ -14,7 +14,7 @@ import {
   tallySchema,
   trayRowSchema,
 } from '@cordel/core';
-import { spliceColumns } from '../closures/routes.ts';
+import { spliceColumns } from '../splices/columns.ts';
 import { closures, splices } from '../db/schema.ts';
 import { evidenceOf } from '../evidence/queries.ts';
 import { notFound } from '../http/problem.ts';

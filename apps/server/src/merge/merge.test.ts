@@ -1,4 +1,5 @@
 import type { ProjectDocument } from '@cordel/core/document';
+import { BUILT_IN_INSTRUMENTS, type ColourScheme, type Hardware } from '@cordel/core';
 import fc from 'fast-check';
 import { v7 as uuid } from 'uuid';
 import { type TestApi, startApi } from '../testing/api.ts';
@@ -23,6 +24,19 @@ describe('a record that two people change', () => {
     const mine = { ...base, name: 'Forge', distance: 31 };
     expect(mergeRecords(base, theirs, mine).conflicts).toEqual([
       { field: 'name', theirs: 'Tannery', mine: 'Forge' },
+    ]);
+  });
+
+  it('has fields that only one of them put in or took out', () => {
+    const read: { name: string; note?: string; model?: string } = { name: 'Mill', note: 'old' };
+    const theirs = { ...read, model: 'M1' };
+    expect(mergeRecords(read, theirs, { name: 'Forge' })).toEqual({
+      merged: { name: 'Forge', model: 'M1' },
+      conflicts: [],
+    });
+    expect(mergeRecords(read, { name: 'Mill' }, read).merged).toEqual({ name: 'Mill' });
+    expect(mergeRecords(read, { name: 'Mill' }, { ...read, note: 'new' }).conflicts).toEqual([
+      { field: 'note', theirs: undefined, mine: 'new' },
     ]);
   });
 
@@ -138,6 +152,46 @@ describe('a record that was changed since it was read', () => {
     // The same write sent again, for its answer was lost, changes nothing.
     expect((await api.put(path, { ...mine, base: theirs })).status).toBe(200);
     expect((await read()).closures).toContainEqual(mine);
+  });
+
+  it('keeps what others changed of a record for all projects', async () => {
+    const [hardware] = (await api.get('/hardware')).body as Hardware[];
+    const [scheme] = (await api.get('/schemes')).body as ColourScheme[];
+    const [splicer] = BUILT_IN_INSTRUMENTS;
+    const own = [
+      ['/hardware', { ...hardware!, id: uuid() }, { testMinutes: 17 }],
+      ['/schemes', { ...scheme!, id: `own-${uuid()}` }, { source: 'Company sheet 4' }],
+      ['/instruments', { ...splicer!, id: uuid() }, { source: 'Company sheet 5' }],
+    ] as const;
+    for (const [path, record, more] of own) {
+      const put = (body: object) => api.put(`${path}/${record.id}`, body);
+      expect((await put(record)).status).toBe(200);
+      // Two who read it at the same time: each changes something else.
+      expect((await put({ ...record, name: 'Theirs', base: record })).status).toBe(200);
+      expect((await put({ ...record, ...more, base: record })).status).toBe(200);
+      const refused = await put({ ...record, name: 'Mine', base: record });
+      expect(refused).toMatchObject({ status: 412, body: { errors: [{ place: '/name' }] } });
+    }
+    // What was a splicer is a cleaver meanwhile, which has no heaters.
+    const cleaver = BUILT_IN_INSTRUMENTS.find(({ kind }) => kind === 'cleaver')!;
+    const other = { ...splicer!, id: uuid() };
+    const send = (body: object) => api.put(`/instruments/${other.id}`, body);
+    expect((await send({ ...cleaver, id: other.id })).status).toBe(200);
+    expect(await send({ ...other, heaters: 4, base: other })).toMatchObject({
+      status: 412,
+      body: { code: 'changedMeanwhile' },
+    });
+    const { instruments } = (await api.get(`/projects/${document.project.id}/bench`)).body as {
+      instruments: object[];
+    };
+    const lists = [
+      (await api.get('/hardware')).body,
+      (await api.get('/schemes')).body,
+      instruments,
+    ];
+    own.forEach(([, record, more], index) =>
+      expect(lists[index]).toContainEqual({ ...record, ...more, name: 'Theirs' }),
+    );
   });
 
   it('is a plan to which one adds splices and another a remark: both stay', async () => {

@@ -23,11 +23,14 @@ export function mergeRecords<Row extends object>(
 ): { merged: Row; conflicts: Conflict[] } {
   const merged = { ...mine };
   const conflicts: Conflict[] = [];
-  for (const field of Object.keys(mine) as (keyof Row & string)[]) {
+  // A field that one of them does not have at all was taken out, or put in.
+  for (const field of Object.keys({ ...base, ...current, ...mine }) as (keyof Row & string)[]) {
     if (isDeepStrictEqual(base[field], current[field])) continue;
     if (isDeepStrictEqual(current[field], mine[field])) continue;
-    if (isDeepStrictEqual(base[field], mine[field])) merged[field] = current[field];
-    else conflicts.push({ field, theirs: current[field], mine: mine[field] });
+    if (!isDeepStrictEqual(base[field], mine[field])) {
+      conflicts.push({ field, theirs: current[field], mine: mine[field] });
+    } else if (field in current) merged[field] = current[field];
+    else delete merged[field];
   }
   return { merged, conflicts };
 }
@@ -37,7 +40,9 @@ const CHANGED_MEANWHILE = 412;
 /** Longest value in a message, in characters. */
 const MOST_SHOWN = 200;
 
+/** A value as the message has it; a dash where the record does not have the field at all. */
 const shown = (value: unknown): string => {
+  if (value === undefined) return '–';
   const text = typeof value === 'string' ? value : JSON.stringify(value);
   return text.length > MOST_SHOWN ? `${text.slice(0, MOST_SHOWN)}…` : text;
 };

@@ -13,11 +13,12 @@ import {
   parsePlan,
   printLine,
   renameInPlan,
-  standingOf,
+  spliceStateOf,
   evaluatePlan,
 } from '@cordel/core';
 import { obstacleText, planMessageText } from '@cordel/text/plan';
-import { getClosure, spliceColumns } from '../closures/routes.ts';
+import { getClosure } from '../closures/queries.ts';
+import { spliceColumns } from '../splices/columns.ts';
 import { type Db, rowsOf } from '../db/client.ts';
 import { cables, closures, plans, splices } from '../db/schema.ts';
 import { bySplice, evidenceOf, idArray, record } from '../evidence/queries.ts';
@@ -240,7 +241,7 @@ async function retireAll(
       type: 'ruling',
       id: derivedId(changeId, `retire ${id}`),
       spliceId: id,
-      tryId: standingOf(evidence.get(id) ?? []).tries.at(-1)?.tryId ?? null,
+      tryId: spliceStateOf(evidence.get(id) ?? []).tries.at(-1)?.tryId ?? null,
       kind: 'retire',
       ...word,
     })),

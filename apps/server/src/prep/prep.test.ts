@@ -53,6 +53,8 @@ const setting = async () => {
   return rest;
 };
 
+const AT = '2026-05-04T20:15:00.000Z';
+
 it('keeps what meets in a closure, and the same change again changes nothing', async () => {
   await describeIt();
   const { assemblies } = await setting();
@@ -65,10 +67,14 @@ it('loses no tick of two people who work at once', async () => {
   await describeIt();
   const steps = ['right', 'diameter', 'seal', 'mark', 'ring', 'sheath', 'strength', 'score'];
   await Promise.all(
-    steps.map((step) => change({ kind: 'tick', entryId: entry.id, step, done: true })),
+    steps.map((step) =>
+      change({ kind: 'tick', entryId: entry.id, step, done: true, by: 'A. Reed', at: AT }),
+    ),
   );
   const [{ entries }] = (await setting()).assemblies as [Assembly];
-  expect([...entries[0]!.done].sort()).toEqual([...steps].sort());
+  const { done } = entries[0]!;
+  expect(done.map(({ step }) => step).sort()).toEqual([...steps].sort());
+  expect(new Set(done.map(({ by, at }) => `${by} ${at}`))).toEqual(new Set([`A. Reed ${AT}`]));
 });
 
 it('says which part names what is not there, and changes nothing', async () => {

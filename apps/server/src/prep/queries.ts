@@ -10,7 +10,7 @@ import {
 } from '@cordel/core';
 import { prepProblems as say } from '@cordel/text/server/prep';
 import type { Sentence } from '@cordel/text/problems';
-import { getClosure } from '../closures/routes.ts';
+import { getClosure } from '../closures/queries.ts';
 import type { Db } from '../db/client.ts';
 import { assemblies, closures, hardware } from '../db/schema.ts';
 import { Problem, problemAt } from '../http/problem.ts';

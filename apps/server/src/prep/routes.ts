@@ -1,8 +1,10 @@
 import { createRoute, z } from '@hono/zod-openapi';
 import { assemblyChangeSchema, hardwareSchema } from '@cordel/core';
 import { prepProblems as say } from '@cordel/text/server/prep';
+import { hardware } from '../db/schema.ts';
+import { saveOwnRecord } from '../merge/ownRecord.ts';
 import { Problem } from '../http/problem.ts';
-import { answers, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
+import { answers, changedSchema, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { allHardware, describeClosure, putHardware } from './queries.ts';
 
 const list = createRoute({
@@ -16,7 +18,10 @@ const put = createRoute({
   method: 'put',
   path: '/hardware/{hardwareId}',
   summary: 'Add a hardware profile of your own, or change it',
-  request: { params: z.object({ hardwareId: z.string() }), body: jsonBody(hardwareSchema) },
+  request: {
+    params: z.object({ hardwareId: z.string() }),
+    body: jsonBody(changedSchema(hardwareSchema)),
+  },
   responses: answers(savedSchema, 'Saved'),
 });
 
@@ -34,7 +39,7 @@ export const prepRoutes = router()
   .openapi(put, async (c) => {
     const record = c.req.valid('json');
     if (record.id !== c.req.valid('param').hardwareId) throw new Problem(422, say('otherId'));
-    await putHardware(c.var.db, record);
+    await saveOwnRecord(c.var.db, hardware, hardwareSchema, record, putHardware);
     return c.json({ id: record.id }, 200);
   })
   .openapi(describe, async (c) => {

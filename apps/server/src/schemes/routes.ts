@@ -1,8 +1,10 @@
 import { createRoute, z } from '@hono/zod-openapi';
 import { BUILT_IN_LIMITS, limitsSchema, schemeSchema } from '@cordel/core';
 import { schemesProblems as say } from '@cordel/text/server/schemes';
+import { schemes } from '../db/schema.ts';
+import { saveOwnRecord } from '../merge/ownRecord.ts';
 import { Problem } from '../http/problem.ts';
-import { answers, jsonBody, router, savedSchema } from '../http/router.ts';
+import { answers, changedSchema, jsonBody, router, savedSchema } from '../http/router.ts';
 import { allSchemes, putScheme } from './queries.ts';
 
 const list = createRoute({
@@ -16,7 +18,10 @@ const put = createRoute({
   method: 'put',
   path: '/schemes/{schemeId}',
   summary: 'Add a colour scheme of your own, or change it',
-  request: { params: z.object({ schemeId: z.string() }), body: jsonBody(schemeSchema) },
+  request: {
+    params: z.object({ schemeId: z.string() }),
+    body: jsonBody(changedSchema(schemeSchema)),
+  },
   responses: answers(savedSchema, 'Saved'),
 });
 
@@ -32,7 +37,7 @@ export const schemeRoutes = router()
   .openapi(put, async (c) => {
     const scheme = c.req.valid('json');
     if (scheme.id !== c.req.valid('param').schemeId) throw new Problem(422, say('otherId'));
-    await putScheme(c.var.db, scheme);
+    await saveOwnRecord(c.var.db, schemes, schemeSchema, scheme, putScheme);
     return c.json({ id: scheme.id }, 200);
   })
   .openapi(limits, (c) => c.json([...BUILT_IN_LIMITS], 200));

@@ -40,12 +40,12 @@ export async function insertJudged(db: Db, splices: readonly JudgedSplice[]): Pr
   await rowsOf(
     db,
     sql`insert into splices (id, project_id, closure_id, tray, slot, cable_a, fiber_a, cable_b, fiber_b, method, extra, live, head_cable, head_fiber,
-          verdict, redo, grade, half, wavelength_nm, tries, missing, origin, made_by, made_at, ruling, figures)
+          verdict, redo, grade, loss_half_mdb, wavelength_nm, tries, missing, origin, made_by, made_at, ruling, figures)
         select "id", "projectId", "closureId", "tray", "slot", "cableA", "fiberA", "cableB", "fiberB", "method", "extra", "live", "headCable", "headFiber",
-          "verdict", "redo", "grade", "half", "wavelengthNm", "tries", "missing", "origin", "madeBy", "madeAt", "ruling", "figures"
+          "verdict", "redo", "grade", "lossHalfMdb", "wavelengthNm", "tries", "missing", "origin", "madeBy", "madeAt", "ruling", "figures"
         from jsonb_to_recordset(${JSON.stringify(splices)}::jsonb)
           as s("id" uuid, "projectId" uuid, "closureId" uuid, "tray" int, "slot" int, "cableA" uuid, "fiberA" int, "cableB" uuid, "fiberB" int,
-            "method" text, "extra" jsonb, "live" bool, "headCable" uuid, "headFiber" int, "verdict" text, "redo" bool, "grade" smallint, "half" int,
+            "method" text, "extra" jsonb, "live" bool, "headCable" uuid, "headFiber" int, "verdict" text, "redo" bool, "grade" smallint, "lossHalfMdb" int,
             "wavelengthNm" int, "tries" smallint, "missing" smallint[], "origin" text, "madeBy" text, "madeAt" timestamptz, "ruling" jsonb, "figures" jsonb)`,
   );
 }

@@ -20,7 +20,7 @@ import { Problem, atPlace, problemAt, sentence } from '../http/problem.ts';
 import { addToPlan } from '../plans/queries.ts';
 import { getCables, getClosures, getProject, lockProject } from '../projects/queries.ts';
 import { allSchemes, schemeNamed } from '../schemes/queries.ts';
-import { spliceColumns } from '../closures/routes.ts';
+import { spliceColumns } from './columns.ts';
 import { derivedId } from './derivedId.ts';
 import { renewCircuitOrigins } from './circuitOrigins.ts';
 import { insertSplices } from './insert.ts';

@@ -8,6 +8,7 @@ import {
   type Reading,
   type Splice,
   unitsOfDistance,
+  type SplicerRecord,
 } from '@cordel/core';
 import { DOCUMENT_VERSION, type ProjectDocument } from '@cordel/core/document';
 import { v7 as uuid } from 'uuid';
@@ -164,4 +165,48 @@ export function provenBy(spliceId: string, lossMdb: number): (Attempt | Reading)
     readingOn(attempt, 'BA', nm, lossMdb),
   ]);
   return [attempt, ...both];
+}
+
+/** A run of a splicer in a project, under its running number. */
+export const splicerRecordOf = (
+  { project }: ProjectDocument,
+  number: number,
+  part: Partial<SplicerRecord> = {},
+): SplicerRecord => ({
+  id: uuid(),
+  projectId: project.id,
+  splicerId: 'single-splicer',
+  number,
+  at: '2026-05-04T20:15:00.000Z',
+  label: null,
+  program: 'SM',
+  heater: null,
+  fibers: [
+    {
+      position: 1,
+      cleaveLeft: 0.4,
+      cleaveRight: 0.3,
+      offset: 0.2,
+      gap: null,
+      image: null,
+      estimateMdb: 20,
+      error: null,
+    },
+  ],
+  fused: true,
+  tension: 'passed',
+  arcs: number,
+  glass: 125,
+  temperature: 12,
+  pressure: 98,
+  humidity: null,
+  origin: 'instrument',
+  ...part,
+});
+
+/** The same document with a known outer end of its first cable: traces can be shot from it. */
+export function withOuterEnd(document: ProjectDocument): ProjectDocument {
+  const [first, ...others] = document.cables;
+  const end = { name: 'Exchange', distance: 0, mark: null, coil: 0 };
+  return { ...document, cables: [{ ...first!, run: { ...first!.run, end } }, ...others] };
 }

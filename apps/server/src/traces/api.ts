@@ -8,6 +8,7 @@ import {
   personSchema,
   timeSchema,
   tracePlaceSchema,
+  uploadSchema,
 } from '@cordel/core';
 import {
   CAUSES,
@@ -23,7 +24,7 @@ import { HELD_BACK } from './readings.ts';
 import { OTDR_FAULTS } from './otdr.ts';
 
 const project = idParams('projectId');
-const lossSchema = z.object({ loss: z.number(), sigma: z.number() });
+const lossSchema = z.object({ lossDb: z.number(), sigmaDb: z.number() });
 
 export const postTrace = createRoute({
   method: 'post',
@@ -37,7 +38,9 @@ export const postTrace = createRoute({
       z.object({
         id: idSchema,
         name: z.string().trim().min(1).max(200),
-        bytes: z.base64().min(1),
+        /** The file; or it was sent before in pieces, and is named by `file`. */
+        bytes: z.base64().min(1).optional(),
+        file: uploadSchema.optional(),
         /** Null where nobody has said yet. */
         place: tracePlaceSchema.nullable(),
       }),
@@ -94,10 +97,10 @@ const whereSchema = z.object({
   closureId: z.string().nullable(),
   toward: z.string(),
   cable: z.string(),
-  sheath: z.number(),
-  sigma: z.number(),
+  sheathM: z.number(),
+  sigmaM: z.number(),
   inCoil: z.boolean(),
-  mark: z.number().nullable(),
+  markM: z.number().nullable(),
 });
 
 const findingSchema = z.object({
@@ -144,7 +147,7 @@ const proofSchema = z.object({
 export const proof = createRoute({
   method: 'get',
   path: '/projects/{projectId}/proof',
-  summary: 'What the traces prove: the fitted way, what is odd, what is bad, why and where',
+  summary: 'What the traces prove: the fitted route, what is odd, what is bad, why and where',
   request: { params: project },
   responses: answers(proofSchema, 'The proof'),
 });
@@ -160,7 +163,7 @@ export const put = createRoute({
 export const circuit = createRoute({
   method: 'get',
   path: '/projects/{projectId}/proof/circuits/{cableId}/{fiber}',
-  summary: 'One circuit with its traces laid along it',
+  summary: 'One circuit with its traces aligned with it',
   request: {
     params: project.extend({ cableId: idSchema, fiber: z.coerce.number().int().min(1) }),
   },
@@ -175,24 +178,25 @@ export const circuit = createRoute({
           tray: z.int().nullable(),
           spliceId: z.string().nullable(),
           /** Meters of fiber from end A; null where nothing tells. */
-          at: z.number().nullable(),
+          positionM: z.number().nullable(),
         }),
       ),
       spans: z.array(
-        z.object({ cable: z.string(), fiber: z.int(), sheath: z.number().nullable() }),
+        z.object({ cable: z.string(), fiber: z.int(), sheathM: z.number().nullable() }),
       ),
       /** Meters of fiber from end to end. */
-      length: z.number(),
+      lengthM: z.number(),
       traces: z.array(
         z.object({
           id: z.string(),
           name: z.string(),
           direction: directionSchema,
           wavelengthNm: z.int(),
-          /** Meters of its fiber at which the circuit begins, and what its meters are multiplied by. */
-          start: z.number(),
-          stretch: z.number(),
-          end: z.number().nullable(),
+          /** Where on its fiber the circuit begins; and the ratio of its group index to that of its peers, by which its
+           * distances are multiplied. */
+          startM: z.number(),
+          indexRatio: z.number(),
+          endM: z.number().nullable(),
         }),
       ),
       /** Traces of the fibers of its tube or ribbon. */
@@ -202,12 +206,12 @@ export const circuit = createRoute({
           id: z.string(),
           direction: directionSchema,
           wavelengthNm: z.int(),
-          start: z.number(),
-          stretch: z.number(),
-          length: z.number(),
+          startM: z.number(),
+          indexRatio: z.number(),
+          lengthM: z.number(),
         }),
       ),
-      joints: z.array(
+      splices: z.array(
         z.object({
           point: z.int(),
           wavelengthNm: z.int(),
@@ -247,7 +251,7 @@ export const budget = createRoute({
           fiber: z.int(),
           from: z.string(),
           to: z.string(),
-          meters: z.number().nullable(),
+          lengthM: z.number().nullable(),
           splices: z.int(),
           open: z.int(),
           lights: z.enum(LIGHTS),
@@ -255,15 +259,15 @@ export const budget = createRoute({
           budgets: z.array(
             z.object({
               wavelengthNm: z.int(),
-              expected: z.number(),
-              spread: z.number(),
-              made: z.number(),
-              madeSpread: z.number(),
-              measured: z.number().nullable(),
-              measuredSpread: z.number().nullable(),
-              most: z.number(),
-              margin: z.number(),
-              marginSpread: z.number(),
+              expectedMdb: z.number(),
+              expectedSigmaMdb: z.number(),
+              madeMdb: z.number(),
+              madeSigmaMdb: z.number(),
+              measuredMdb: z.number().nullable(),
+              measuredSigmaMdb: z.number().nullable(),
+              limitMdb: z.number(),
+              marginMdb: z.number(),
+              marginSigmaMdb: z.number(),
             }),
           ),
         }),

@@ -17,7 +17,7 @@ import { hasTraces } from './queries.ts';
 import { causesOf } from './causes.ts';
 
 /** How sure a splice's figure is, by its grade, thousandths of a dB: an estimate sees no bend, one direction no mode field. Common practice, no source. */
-const SPREADS: Record<(typeof GRADES)[number], number> = {
+const SIGMAS_MDB: Record<(typeof GRADES)[number], number> = {
   estimate: 25,
   'one-way': 60,
   insertion: 50,
@@ -41,14 +41,15 @@ export async function budgetRows(db: Db, projectId: string): Promise<BudgetRow[]
     .map((route) =>
       rowOf(route, project.budget, project.limits.wavelengths, figures, proof, broken),
     );
-  const least = ({ budgets }: BudgetRow) => Math.min(...budgets.map(({ margin }) => margin));
+  const least = ({ budgets }: BudgetRow) =>
+    Math.min(...budgets.map(({ marginMdb: margin }) => margin));
   return rows.sort(
     (a, b) => LIGHTS.indexOf(a.lights) - LIGHTS.indexOf(b.lights) || least(a) - least(b),
   );
 }
 
 interface SpliceFigure {
-  half: number | null;
+  lossHalfMdb: number | null;
   grade: number | null;
   verdict: string;
 }
@@ -56,22 +57,22 @@ interface SpliceFigure {
 async function figuresOf(db: Db, projectId: string): Promise<Map<string, SpliceFigure>> {
   const rows = await rowsOf<SpliceFigure & { id: string }>(
     db,
-    sql`select id, half, grade, verdict from splices where project_id = ${projectId}`,
+    sql`select id, loss_half_mdb as "lossHalfMdb", grade, verdict from splices where project_id = ${projectId}`,
   );
   return new Map(rows.map((row) => [row.id, row]));
 }
 
 /** Meters of fiber from end to end: as written, and as the traces show it where they see both ends. */
 function metersOf({ spans }: CircuitRoute, proof: Proof | null, circuit: string): number | null {
-  const ends = proof?.laid.traces.flatMap((trace) => {
-    const laid = proof.laid.laid.get(trace.id)!;
-    if (trace.circuit !== circuit || trace.end === null || laid.early || laid.late > 0) return [];
-    return [trace.end - (laid.points[0]?.at ?? 0)];
+  const ends = proof?.aligned.traces.flatMap((trace) => {
+    const own = proof.aligned.alignments.get(trace.id)!;
+    if (trace.circuit !== circuit || trace.endM === null || own.early || own.lateM > 0) return [];
+    return [trace.endM - (own.points[0]?.positionM ?? 0)];
   });
   if (ends && ends.length > 0) return ends.reduce((sum, end) => sum + end, 0) / ends.length;
-  return spans.some(({ sheath }) => sheath === null)
+  return spans.some(({ sheathM }) => sheathM === null)
     ? null
-    : spans.reduce((sum, { sheath, helix }) => sum + sheath! * helix, 0);
+    : spans.reduce((sum, { sheathM, helix }) => sum + sheathM! * helix, 0);
 }
 
 function rowOf(
@@ -84,8 +85,10 @@ function rowOf(
 ): BudgetRow {
   const own = route.points.flatMap(({ spliceId }) => (spliceId ? [figures.get(spliceId)!] : []));
   const meters = metersOf(route, proof, route.key);
-  const splices = own.map(({ half, grade }) =>
-    half === null || grade === null ? null : { mdb: half / 2, spread: SPREADS[GRADES[grade]!] },
+  const splices = own.map(({ lossHalfMdb, grade }) =>
+    lossHalfMdb === null || grade === null
+      ? null
+      : { lossMdb: lossHalfMdb / 2, sigmaMdb: SIGMAS_MDB[GRADES[grade]!] },
   );
   const dead = own.filter(({ verdict }) => verdict === 'dead').length;
   const open = splices.filter((figure) => figure === null).length - dead;
@@ -94,10 +97,10 @@ function rowOf(
       ({ circuit, wavelengthNm }) => circuit === route.key && wavelengthNm === nm,
     )?.mean;
     const one = budgetOf(
-      { meters, splices },
+      { lengthM: meters, splices },
       nm,
       budget,
-      total ? { mdb: total.loss * 1000, spread: total.sigma * 1000 } : null,
+      total ? { lossMdb: total.lossDb * 1000, sigmaMdb: total.sigmaDb * 1000 } : null,
     );
     return one ? [one] : [];
   });
@@ -110,7 +113,7 @@ function rowOf(
     fiber: first.fiber,
     from: route.points[0]!.name,
     to: route.points.at(-1)!.name,
-    meters,
+    lengthM: meters,
     splices: own.length,
     open,
     lights,
@@ -131,18 +134,18 @@ function verdictOf(
   if (broken !== null) return { lights: 'broken', why: { code: 'broken', where: broken } };
   if (dead > 0) return { lights: 'broken', why: { code: 'deadFiber' } };
   const worst = budgets.reduce<CircuitBudget | null>(
-    (most, one) => (!most || one.margin < most.margin ? one : most),
+    (most, one) => (!most || one.marginMdb < most.marginMdb ? one : most),
     null,
   );
-  if (worst && worst.margin < 0)
+  if (worst && worst.marginMdb < 0)
     return {
       lights: 'no',
       why: {
         code: 'over',
-        by: dB(-worst.margin),
+        by: dB(-worst.marginMdb),
         wavelengthNm: worst.wavelengthNm,
-        loss: dB(worst.measured ?? worst.made),
-        most: dB(worst.most),
+        loss: dB(worst.measuredMdb ?? worst.madeMdb),
+        most: dB(worst.limitMdb),
       },
     };
   if (open > 0) return { lights: 'not joined', why: { code: 'notSpliced', splices: open } };
@@ -151,7 +154,7 @@ function verdictOf(
       lights: 'unknown',
       why: { code: meters === null ? 'lengthUnknown' : 'noAttenuation' },
     };
-  const { wavelengthNm, margin, marginSpread } = worst;
+  const { wavelengthNm, marginMdb: margin, marginSigmaMdb: marginSpread } = worst;
   if (margin < 2 * marginSpread)
     return {
       lights: 'unsure',

@@ -2,61 +2,64 @@ import { unitSize } from '@cordel/core';
 import { causesOf } from './causes.ts';
 import type { Proof } from './proof.ts';
 
-/** One circuit with its traces laid along it, distances in meters of fiber from end A. */
+/** One circuit with its traces aligned with it, distances in meters of fiber from end A. */
 export function circuitView(proof: Proof, cableId: string, fiber: number) {
   const route = proof.plant.circuitOf(cableId, fiber);
-  const own = proof.laid.traces.filter(({ circuit }) => circuit === route.key);
-  const written = route.spans.reduce((sum, { sheath, helix }) => sum + (sheath ?? 0) * helix, 0);
-  // Of the way as fitted from A, or from B read backward, or as it is written.
+  const own = proof.aligned.traces.filter(({ circuit }) => circuit === route.key);
+  const written = route.spans.reduce(
+    (sum, { sheathM: sheath, helix }) => sum + (sheath ?? 0) * helix,
+    0,
+  );
+  // Of the route as fitted from A, or from B read backward, or as it is written.
   const fitted = (direction: string) => {
     const trace = own.find((one) => one.direction === direction);
-    return trace ? proof.laid.group(trace) : null;
+    return trace ? proof.aligned.group(trace) : null;
   };
   const [a, b] = [fitted('AB'), fitted('BA')];
   const lengthOf = (group: NonNullable<typeof a>) => {
     const last = group.positions.at(-1);
-    return last ? last.at - group.offset : null;
+    return last ? last.positionM - group.offsetM : null;
   };
   const length = (a && lengthOf(a)) ?? (b && lengthOf(b)) ?? written;
   let sum = 0;
   const asWritten = route.points.map((_, index) => {
-    if (index > 0) sum += (route.spans[index - 1]!.sheath ?? 0) * route.spans[index - 1]!.helix;
+    if (index > 0) sum += (route.spans[index - 1]!.sheathM ?? 0) * route.spans[index - 1]!.helix;
     return sum;
   });
   const points = route.points.map((point, index) => {
     const last = route.points.length - 1;
-    if (index === 0) return { ...point, at: 0 };
-    if (index === last) return { ...point, at: length };
+    if (index === 0) return { ...point, positionM: 0 };
+    if (index === last) return { ...point, positionM: length };
     const fromA = a?.positions[index];
     const fromB = b?.positions[last - index];
-    const at = fromA
-      ? fromA.at - a!.offset
+    const positionM = fromA
+      ? fromA.positionM - a!.offsetM
       : fromB
-        ? length - (fromB.at - b!.offset)
+        ? length - (fromB.positionM - b!.offsetM)
         : asWritten[index]!;
-    return { ...point, at };
+    return { ...point, positionM };
   });
   return {
     key: route.key,
     label: route.label,
     points,
-    spans: route.spans.map(({ cable, fiber: counted, sheath }) => ({
+    spans: route.spans.map(({ cable, fiber: counted, sheathM }) => ({
       cable,
       fiber: counted,
-      sheath,
+      sheathM,
     })),
-    length,
-    traces: own.map(({ id, name, direction, wavelengthNm, end }) => ({
+    lengthM: length,
+    traces: own.map(({ id, name, direction, wavelengthNm, endM }) => ({
       id,
       name,
       direction,
       wavelengthNm,
-      start: startOf(proof, id),
-      stretch: proof.laid.stretch.get(id) ?? 1,
-      end,
+      startM: startOf(proof, id),
+      indexRatio: proof.aligned.indexRatio.get(id) ?? 1,
+      endM,
     })),
     peers: peersOf(proof, cableId, fiber),
-    joints: proof.joints.filter(({ circuit }) => circuit === route.key),
+    splices: proof.figured.filter(({ circuit }) => circuit === route.key),
     totals: proof.totals.filter(({ circuit }) => circuit === route.key),
     findings: causesOf(proof).filter(({ circuits }) => circuits.includes(route.key)),
   };
@@ -71,19 +74,19 @@ function peersOf(proof: Proof, cableId: string, fiber: number) {
     const route = proof.circuits.get(circuitKey(proof, cableId, number));
     if (route) numbers.set(route.key, number);
   }
-  return proof.laid.traces
+  return proof.aligned.traces
     .filter(({ circuit }) => numbers.has(circuit))
     .map((trace) => {
       const start = startOf(proof, trace.id);
-      const last = proof.laid.group(trace).positions.at(-1);
+      const last = proof.aligned.group(trace).positions.at(-1);
       return {
         fiber: numbers.get(trace.circuit)!,
         id: trace.id,
         direction: trace.direction,
         wavelengthNm: trace.wavelengthNm,
-        start,
-        stretch: proof.laid.stretch.get(trace.id) ?? 1,
-        length: (last?.at ?? trace.range) - proof.laid.group(trace).offset,
+        startM: start,
+        indexRatio: proof.aligned.indexRatio.get(trace.id) ?? 1,
+        lengthM: (last?.positionM ?? trace.rangeM) - proof.aligned.group(trace).offsetM,
       };
     })
     .sort((a, b) => a.fiber - b.fiber);
@@ -98,7 +101,7 @@ function circuitKey({ plant }: Proof, cableId: string, fiber: number): string {
 }
 
 /** Where a trace's circuit begins: behind its launch fiber, if it has one. */
-function startOf({ laid }: Proof, id: string): number {
-  const trace = laid.traces.find((one) => one.id === id)!;
-  return laid.group(trace).offset + laid.laid.get(id)!.shift;
+function startOf({ aligned }: Proof, id: string): number {
+  const trace = aligned.traces.find((one) => one.id === id)!;
+  return aligned.group(trace).offsetM + aligned.alignments.get(id)!.shiftM;
 }

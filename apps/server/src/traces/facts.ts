@@ -8,6 +8,7 @@ import {
   isSimulatedTrace,
   readSor,
   samplesOf,
+  traceWarningSchema,
 } from '@cordel/core/otdr';
 import { sorProblemText } from '@cordel/text/files';
 import { problemAt, sentence } from '../http/problem.ts';
@@ -20,20 +21,20 @@ export const traceFactsSchema = z.object({
   from: z.string(),
   to: z.string(),
   /** Seconds since 1970, UTC. */
-  at: z.number(),
+  measuredAtS: z.number(),
   pulseNs: z.number(),
   averages: z.number(),
   /** Group index x 100 000. */
   groupIndex: z.number(),
   /** Meters between samples, how many there are, and how far they go. */
-  spacing: z.number(),
+  spacingM: z.number(),
   samples: z.int(),
-  range: z.number(),
+  rangeM: z.number(),
   /** Events in the instrument's own table. */
   events: z.int(),
   /** Digest of the samples alone. */
   samplesDigest: z.string(),
-  warnings: z.array(z.string()),
+  warnings: z.array(traceWarningSchema),
 });
 
 export type TraceFacts = z.infer<typeof traceFactsSchema>;
@@ -42,10 +43,10 @@ export type TraceFacts = z.infer<typeof traceFactsSchema>;
 export type FoundInTrace = Analysis & { finder: number };
 
 /** Counted up when the finder finds otherwise: traces are looked at again. */
-export const FINDER = 2;
+export const FINDER = 3;
 
 /**
- * Reads a trace file and finds its joints.
+ * Reads a trace file and finds its events.
  * @throws Problem 422 where the file cannot be read, with block and byte
  */
 export function readTrace(name: string, bytes: Uint8Array) {

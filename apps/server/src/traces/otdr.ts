@@ -1,5 +1,5 @@
 import { inArray, sql } from 'drizzle-orm';
-import { type Evidence, modeFieldOf, standingOf } from '@cordel/core';
+import { type Evidence, modeFieldOf, spliceStateOf } from '@cordel/core';
 import { type CircuitRoute, writeSor } from '@cordel/core/otdr';
 import { trueLoops, trueSplices } from '@cordel/demo';
 import {
@@ -109,9 +109,9 @@ async function plantOf(
       const sides = ([0, 1] as const).map((side) => {
         const { closureId } = route.points[index + side]!;
         const really = closureId === null ? undefined : loops.get(`${span.cableId} ${closureId}`);
-        return really === undefined ? 0 : really - span.coils[side];
+        return really === undefined ? 0 : really - span.coilsM[side];
       });
-      const sheath = (span.sheath ?? UNSAID) + sides[0]! + sides[1]!;
+      const sheath = (span.sheathM ?? UNSAID) + sides[0]! + sides[1]!;
       const { glass } = plant.setting.cables.get(span.cableId)!;
       return {
         meters: fiberMeters(sheath * span.helix, span.cable, span.fiber),
@@ -131,7 +131,7 @@ async function madeByStandin(
   evidence: ReadonlyMap<string, Evidence[]>,
 ): Promise<Map<string, number>> {
   const takes = ids.flatMap((id) => {
-    const last = standingOf(evidence.get(id) ?? []).tries.at(-1);
+    const last = spliceStateOf(evidence.get(id) ?? []).tries.at(-1);
     return last?.recordId ? [{ id, recordId: last.recordId, position: last.recordPosition! }] : [];
   });
   const rows = await db
@@ -155,12 +155,12 @@ function jointOf(
   made: number | null,
   story: (TrueSplice & { tryId: string }) | null,
 ): TrueSplice | null {
-  const standing = standingOf(evidence);
-  const last = standing.tries.at(-1);
-  if (!last || standing.ruling?.kind === 'dead') return null;
+  const spliceState = spliceStateOf(evidence);
+  const last = spliceState.tries.at(-1);
+  if (!last || spliceState.ruling?.kind === 'dead') return null;
   // As the demo has it, until somebody fuses it again.
   if (story && story.tryId === last.tryId) return { loss: story.loss, bend: story.bend };
-  const both = standing.directions.filter(({ AB, BA }) => AB !== null && BA !== null);
+  const both = spliceState.directions.filter(({ AB, BA }) => AB !== null && BA !== null);
   const at = (nm: number) => {
     const found = both.find(({ wavelengthNm }) => wavelengthNm === nm);
     return found ? (found.AB! + found.BA!) / 2000 : null;

@@ -33,9 +33,10 @@ export interface Proof {
   limits: Limits;
   rows: TraceRow[];
   circuits: Map<string, CircuitRoute>;
-  laid: AlignedTraces;
+  aligned: AlignedTraces;
   figures: Map<string, TraceFigures>;
-  joints: SpliceProof[];
+  /** Splices with what both directions show, one entry a wavelength. */
+  figured: SpliceProof[];
   totals: TotalProof[];
   problems: ProofProblem[];
   splices: Map<string, SplicePlace>;
@@ -47,7 +48,7 @@ export const CLOCK_SET = Date.UTC(2000, 0, 1);
 /** Traces measured at a time: between them the server answers others. */
 const BATCH = 16;
 
-/** Lays, measures and pairs all traces of a project. What was measured before is taken from where it is kept. */
+/** Aligns, measures and pairs all traces of a project. What was measured before is taken from where it is kept. */
 export async function prove(db: Db, projectId: string): Promise<Proof> {
   const { limits } = await getProject(db, projectId);
   // How often a splice was fused is a judged column.
@@ -64,13 +65,13 @@ export async function prove(db: Db, projectId: string): Promise<Proof> {
     if (!plant.hasFiber(place.cableId, place.fiber)) return [];
     const route = plant.circuitOf(place.cableId, place.fiber);
     const cut = plant.lastCut(route);
-    if (cut && facts.at * 1000 >= CLOCK_SET && facts.at * 1000 < cut.at) {
+    if (cut && facts.measuredAtS * 1000 >= CLOCK_SET && facts.measuredAtS * 1000 < cut.at) {
       const key = `${cut.closureId} ${cut.at}`;
       past.set(key, { cut, shots: [...(past.get(key)?.shots ?? []), row] });
       return [];
     }
     circuits.set(route.key, route);
-    const { joints, end, faded } = found.get(row.id)!;
+    const { events, endM, fadedM } = found.get(row.id)!;
     return [
       {
         id: row.id,
@@ -78,18 +79,18 @@ export async function prove(db: Db, projectId: string): Promise<Proof> {
         circuit: route.key,
         direction: place.direction!,
         wavelengthNm: place.wavelengthNm!,
-        joints,
-        end,
-        faded,
-        range: facts.range,
+        events,
+        endM,
+        fadedM,
+        rangeM: facts.rangeM,
         groupIndex: facts.groupIndex,
-        samples: facts.samplesDigest,
+        samplesDigest: facts.samplesDigest,
       },
     ];
   });
-  const laid = alignTraces(circuits, list);
-  const figures = await measured(db, laid);
-  const { joints, totals } = pairTraces(laid, circuits, figures);
+  const aligned = alignTraces(circuits, list);
+  const figures = await measured(db, aligned);
+  const { splices: figured, totals } = pairTraces(aligned, circuits, figures);
   const used = new Set(
     [...circuits.values()].flatMap(({ points }) => points.map(({ spliceId }) => spliceId)),
   );
@@ -98,15 +99,15 @@ export async function prove(db: Db, projectId: string): Promise<Proof> {
     limits,
     rows,
     circuits,
-    laid,
+    aligned,
     figures,
-    joints,
+    figured,
     totals,
     problems: [
       ...pastProblems(plant, [...past.values()]),
-      ...laid.problems,
-      ...missingOf(laid.traces, circuits),
-      ...findSwappedFibers(laid, circuits, figures),
+      ...aligned.problems,
+      ...missingOf(aligned.traces, circuits),
+      ...findSwappedFibers(aligned, circuits, figures),
     ],
     splices: new Map(
       plant.splices.flatMap((splice) =>
@@ -116,7 +117,7 @@ export async function prove(db: Db, projectId: string): Promise<Proof> {
   };
 }
 
-/** Traces of ways that are no more: what they showed stays in the Ledger with the splices of then. */
+/** Traces of circuits that are no more: what they showed stays in the Ledger with the splices of then. */
 const pastProblems = (
   plant: Plant,
   past: readonly { cut: FiberCut; shots: TraceRow[] }[],
@@ -172,10 +173,10 @@ async function measured(db: Db, proof: AlignedTraces): Promise<Map<string, Trace
     );
     const fresh = files.map(({ id, name, bytes }) => {
       const samples = samplesOf(openTrace(name, bytes));
-      const by = proof.stretch.get(id)!;
+      const by = proof.indexRatio.get(id)!;
       const own = measureTrace(
         { ...samples, spacing: samples.spacing * by, first: samples.first * by },
-        proof.laid.get(id)!,
+        proof.alignments.get(id)!,
       );
       figures.set(id, own);
       return { traceId: id, key: keys.get(id)!, figures: own };
@@ -193,19 +194,19 @@ async function measured(db: Db, proof: AlignedTraces): Promise<Map<string, Trace
 }
 
 /** The form of the kept figures: one more, and all are measured anew. */
-const FIGURES = 2;
+const FIGURES = 3;
 
 /** Where a trace is measured, to the half meter. */
 function keyOf(proof: AlignedTraces, id: string): string {
-  const { points, unmatched, early } = proof.laid.get(id)!;
+  const { points, unmatched, early } = proof.alignments.get(id)!;
   const half = (meters: number) => Math.round(2 * meters);
   const text = JSON.stringify([
     FINDER,
     FIGURES,
-    proof.stretch.get(id),
-    points.map((point) => point && [half(point.at), half(point.sigma)]),
-    unmatched.map(({ joint, kind }) => [half(joint.position), kind]),
-    early && half(early.at),
+    proof.indexRatio.get(id),
+    points.map((point) => point && [half(point.positionM), half(point.sigmaM)]),
+    unmatched.map(({ event, kind }) => [half(event.positionM), kind]),
+    early && half(early.positionM),
   ]);
   return createHash('sha256').update(text).digest('hex');
 }
@@ -226,6 +227,6 @@ function placeOf(splice: PlantSplice, plant: Plant, limits: Limits): SplicePlace
     mass: splice.method === 'mass',
     made: splice.tries > 0,
     position: splice.method === 'mass' ? ((splice.fiberA - 1) % GROUP_SIZE) + 1 : null,
-    limit: { mean: dB('two-way'), oneWay: dB('one-way') },
+    limitDb: { mean: dB('two-way'), oneWay: dB('one-way') },
   };
 }

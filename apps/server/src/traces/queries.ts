@@ -1,9 +1,10 @@
 import { asc, eq, sql } from 'drizzle-orm';
 import type { KeptTrace, TracePlace } from '@cordel/core';
 import { tracesProblems as say } from '@cordel/text/server/traces';
+import { appendOnly } from '../evidence/appendOnly.ts';
 import { type Db, rowsOf } from '../db/client.ts';
 import { tracePlaces, traces } from '../db/schema.ts';
-import { Problem, notFound, problemAt } from '../http/problem.ts';
+import { notFound, problemAt } from '../http/problem.ts';
 import { idArray } from '../evidence/queries.ts';
 import { readTrace, sha256 } from './facts.ts';
 
@@ -53,19 +54,26 @@ export async function keepTrace(
   db: Db,
   row: ReturnType<typeof traceRow>,
 ): Promise<{ id: string; origin: KeptTrace['origin']; known: boolean }> {
-  const { id, projectId, digest } = row;
-  const [fresh] = await db
-    .insert(traces)
-    .values(row)
-    .onConflictDoNothing()
-    .returning({ id: traces.id, origin: traces.origin });
-  if (fresh) return { ...fresh, known: false };
+  const { projectId, digest } = row;
+  const fresh = await appendOnly(db, traces, [row], {
+    placeOf: () => '/id',
+    // What was read in it may be read otherwise by now.
+    told: ['projectId', 'digest'],
+  });
   const [here] = await db
     .select({ id: traces.id, origin: traces.origin })
     .from(traces)
     .where(sql`${traces.projectId} = ${projectId} and ${traces.digest} = ${digest}`);
-  if (!here) throw new Problem(409, say('traceChanged', { id }));
-  return { ...here, known: true };
+  return { ...here!, known: fresh.size === 0 };
+}
+
+/** The id of the trace of a project that has this content. */
+export async function traceOf(db: Db, projectId: string, digest: string): Promise<string | null> {
+  const [row] = await rowsOf<{ id: string }>(
+    db,
+    sql`select id from traces where project_id = ${projectId} and digest = ${digest}`,
+  );
+  return row?.id ?? null;
 }
 
 /**
@@ -100,11 +108,8 @@ export async function refuseStrayPlaces(
 
 /** Says where traces belong; the same entry sent again changes nothing. */
 export async function placeTraces(db: Db, entries: readonly TracePlace[]): Promise<void> {
-  if (entries.length === 0) return;
-  await db
-    .insert(tracePlaces)
-    .values(entries.map((entry) => ({ ...entry, at: new Date(entry.at) })))
-    .onConflictDoNothing();
+  const rows = entries.map((entry) => ({ ...entry, at: new Date(entry.at) }));
+  await appendOnly(db, tracePlaces, rows);
 }
 
 const toPlace = ({ seq: _seq, at, ...rest }: typeof tracePlaces.$inferSelect): TracePlace => ({

@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { type Evidence, type Reading, standingOf } from '@cordel/core';
+import { type Evidence, type Reading, spliceStateOf } from '@cordel/core';
 import type { Db } from '../db/client.ts';
 import { splices } from '../db/schema.ts';
 import { bySplice, evidenceOf, idArray, record } from '../evidence/queries.ts';
@@ -44,18 +44,18 @@ export async function ledgerFigures(
       .flatMap(({ traces }) => traces),
   );
   const origins = new Map(proof.rows.map(({ id, origin }) => [id, origin]));
-  const shotAt = new Map(proof.rows.map(({ id, facts }) => [id, facts.at * 1000]));
+  const shotAt = new Map(proof.rows.map(({ id, facts }) => [id, facts.measuredAtS * 1000]));
   const result: LedgerFigures = { fresh: [], there: 0, held: [] };
-  for (const joint of proof.joints) {
-    const own = evidence.get(joint.spliceId) ?? [];
-    const forward = proof.plant.isForward(proof.circuits.get(joint.circuit)!, joint.point);
-    for (const [way, figure] of [
-      ['AB', joint.forward],
-      ['BA', joint.backward],
+  for (const splice of proof.figured) {
+    const own = evidence.get(splice.spliceId) ?? [];
+    const forward = proof.plant.isForward(proof.circuits.get(splice.circuit)!, splice.point);
+    for (const [direction, figure] of [
+      ['AB', splice.forward],
+      ['BA', splice.backward],
     ] as const) {
-      const traceId = joint.traces[way];
+      const traceId = splice.traces[direction];
       if (!figure || traceId === null) continue;
-      const id = derivedId(traceId, `reading ${joint.spliceId}`);
+      const id = derivedId(traceId, `reading ${splice.spliceId}`);
       if (own.some((entry) => entry.id === id)) {
         result.there++;
         continue;
@@ -64,7 +64,7 @@ export async function ledgerFigures(
         hold('filesInDoubt');
         continue;
       }
-      const tries = standingOf(own).tries;
+      const tries = spliceStateOf(own).tries;
       const shot = shotAt.get(traceId)!;
       const tryThen =
         shot < CLOCK_SET ? tries.at(-1) : tries.filter(({ at }) => Date.parse(at) <= shot).at(-1);
@@ -72,21 +72,21 @@ export async function ledgerFigures(
         hold('shotBeforeSplice');
         continue;
       }
-      if (Math.abs(figure.loss) > 10) {
+      if (Math.abs(figure.lossDb) > 10) {
         hold('lossTooLarge');
         continue;
       }
       result.fresh.push({
         type: 'reading',
         id,
-        spliceId: joint.spliceId,
+        spliceId: splice.spliceId,
         ...signed,
         tryId: tryThen?.tryId ?? null,
         grade: 'one-way',
-        direction: (way === 'AB') === forward ? 'AB' : 'BA',
-        wavelengthNm: joint.wavelengthNm,
+        direction: (direction === 'AB') === forward ? 'AB' : 'BA',
+        wavelengthNm: splice.wavelengthNm,
         // Rounded up, so that rounding never turns a fail into a pass.
-        lossMdb: Math.ceil(figure.loss * 1000 - 1e-6),
+        lossMdb: Math.ceil(figure.lossDb * 1000 - 1e-6),
         traceId,
         origin: origins.get(traceId)!,
         supersedes: null,

@@ -14,8 +14,10 @@ import {
   placeTraces,
   refuseStrayPlaces,
   traceFile,
+  traceOf,
   traceRow,
 } from './queries.ts';
+import { bytesOf, dropUpload } from '../uploads/queries.ts';
 import { ledgerFigures, putFigures } from './readings.ts';
 import { tracesProblems as say } from '@cordel/text/server/traces';
 
@@ -28,17 +30,20 @@ const counted = <Key extends string>(list: readonly Key[]): Record<Key, number> 
 export const traceRoutes = router()
   .openapi(api.postTrace, async (c) => {
     const { projectId } = c.req.valid('param');
-    const { id, name, bytes, place } = c.req.valid('json');
+    const { id, name, place, ...sent } = c.req.valid('json');
     await getProject(c.var.db, projectId);
     if (place && place.traceId !== id)
       throw new Problem(422, say('placeOfOtherTrace'), [
         atPlace('/place/traceId', say('otherTraceId')),
       ]);
     if (place) await refuseStrayPlaces(c.var.db, projectId, [place], () => '/place', id);
-    const file = new Uint8Array(Buffer.from(bytes, 'base64'));
-    const kept = await keepTrace(c.var.db, traceRow({ id, projectId, name, bytes: file }));
+    const known = sent.file && (await traceOf(c.var.db, projectId, sent.file.digest));
+    if (known) return c.json({ id: known, known: true }, 200);
+    const bytes = await bytesOf(c.var.db, sent);
+    const kept = await keepTrace(c.var.db, traceRow({ id, projectId, name, bytes }));
     // What is here already stays where it was put.
     if (place && !kept.known) await placeTraces(c.var.db, [place]);
+    if (sent.file) await dropUpload(c.var.db, sent.file.digest);
     return c.json({ id: kept.id, known: kept.known }, 200);
   })
   .openapi(api.list, async (c) => {
@@ -86,8 +91,8 @@ export const traceRoutes = router()
           label,
           to: points.at(-1)!.name,
         })),
-        scale: all.laid.fit.scale,
-        corrections: all.laid.fit.corrections.map(({ kind, closureId, message }) => ({
+        scale: all.aligned.fit.scale,
+        corrections: all.aligned.fit.corrections.map(({ kind, closureId, message }) => ({
           kind,
           closureId,
           message,

@@ -262,13 +262,13 @@ describe('from traces to verdicts', () => {
     expect(rows.find(({ label }) => label === 'A 1')!.lights).toBe('yes');
   });
 
-  it('a circuit with its traces laid along it', async () => {
+  it('a circuit with its traces aligned with it', async () => {
     const view = (await api.get(`${path}/proof/circuits/${B().id}/1`)).body as {
       label: string;
       points: { name: string; at: number }[];
       traces: unknown[];
       peers: { fiber: number }[];
-      joints: { mean: { loss: number } | null }[];
+      splices: { mean: { loss: number } | null }[];
     };
     // Counted in cable B it is the same circuit, which begins at the end of A.
     expect(view.label).toBe('A 1');
@@ -280,7 +280,7 @@ describe('from traces to verdicts', () => {
     ]);
     expect(view.traces).toHaveLength(4);
     expect(new Set(view.peers.map(({ fiber }) => fiber))).toEqual(new Set([1, 2, 3]));
-    expect(view.joints[0]!.mean).not.toBeNull();
+    expect(view.splices[0]!.mean).not.toBeNull();
   });
 });
 

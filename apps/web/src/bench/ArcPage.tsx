@@ -165,12 +165,12 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
   return (
     <Page title={t('arcCheck')} above={`${closure} · ${splicer.name}`} back={base}>
       {arc ? (
-        <Notice word={STATES[arc.state].word} ink={STATES[arc.state].ink} live>
+        <Notice word={STATES[arc.state].word} color={STATES[arc.state].ink} live>
           {arc.reasons.map((reason) => arcReasonText(reason, units)).join(' ')}
         </Notice>
       ) : null}
       <Text>{t('useSingleModeFiberEvenWhere')}</Text>
-      <Text ink="accent">{t('electrodesAreHotAfterAnArc')}</Text>
+      <Text color="accent">{t('electrodesAreHotAfterAnArc')}</Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
         <TextField
           label={common('temperature')}
@@ -192,12 +192,12 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
         />
       </View>
       {wrong.map((words) => (
-        <Notice key={words} word={common('check')} ink="accent" live>
+        <Notice key={words} word={common('check')} color="accent" live>
           {words}
         </Notice>
       ))}
       {problem ? (
-        <Notice word={t('notRun')} ink="accent">
+        <Notice word={t('notRun')} color="accent">
           {problem}
         </Notice>
       ) : null}
@@ -241,7 +241,7 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
       <Text kind="name" heading={2}>
         {t('checksSoFar')}
       </Text>
-      {rounds.length === 0 ? <Text ink="ink2">{t('noneIsLoggedYet')}</Text> : null}
+      {rounds.length === 0 ? <Text color="ink2">{t('noneIsLoggedYet')}</Text> : null}
       {[...rounds]
         .reverse()
         .slice(0, 12)

@@ -1,3 +1,4 @@
+import { type BenchMode } from '@cordel/core/session';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useCallback, useEffect, useState } from 'react';
 import { ScrollView, View } from 'react-native';
@@ -23,7 +24,6 @@ import { SkipSheet } from './SkipSheet';
 import { StationStrip } from './StationStrip';
 import { TimerBar } from './TimerBar';
 import { adviceFor } from './advice';
-import type { BenchMode } from './draft';
 import { useArc } from './useArc';
 import { type Bench, useBench } from './useBench';
 import { useHealth } from './useHealth';
@@ -89,21 +89,25 @@ function AtTheBench({ work, mode }: { work: ClosureWork; mode: BenchMode }) {
   useEffect(() => {
     const wanted = bench.splices.find((entry) => entry.id === splice);
     if (!wanted) return;
-    bench.go(`${wanted.tray}.${wanted.slot}`, wanted.id);
+    bench.dispatch({
+      type: 'select',
+      sleeve: `${wanted.tray}.${wanted.slot}`,
+      spliceId: wanted.id,
+    });
     router.setParams({ splice: undefined });
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the link counts when it changes, not when the bench does
   }, [splice]);
   useKeys(
     useCallback(
       (key: string) => {
-        if (skipping || picking || bench.finished) return false;
-        if (/^[0-9.]$/.test(key)) bench.type(key);
-        else if (key === 'Backspace') bench.type('back');
-        else if (key === '-') bench.type('sign');
-        else if (key === 'Enter') bench.keep(false);
-        else if (key === 'r' && mode !== 'measure') bench.keep(true);
+        if (skipping || picking || bench.isFinished) return false;
+        if (/^[0-9.]$/.test(key)) bench.dispatch({ type: 'key', key });
+        else if (key === 'Backspace') bench.dispatch({ type: 'key', key: 'back' });
+        else if (key === '-') bench.dispatch({ type: 'key', key: 'sign' });
+        else if (key === 'Enter') bench.dispatch({ type: 'save', isRedo: false });
+        else if (key === 'r' && mode !== 'measure') bench.dispatch({ type: 'save', isRedo: true });
         else if (key === 's') setSkipping(true);
-        else if (key === 'u') bench.undo();
+        else if (key === 'u') bench.dispatch({ type: 'undo' });
         else return false;
         return true;
       },
@@ -119,7 +123,7 @@ function AtTheBench({ work, mode }: { work: ClosureWork; mode: BenchMode }) {
       ? adviceFor({
           fibers: estimates,
           sleeve: bench.sleeve?.splices ?? [],
-          recordId: bench.draft.recordId,
+          recordId: bench.state.recordId,
           splicerId,
           all: bench.splices,
           station,
@@ -132,7 +136,7 @@ function AtTheBench({ work, mode }: { work: ClosureWork; mode: BenchMode }) {
     bench.record?.tension === 'failed' ||
     (advice
       ? advice.code === 'redo' || advice.code === 'last-attempt'
-      : (bench.said?.redo ?? false));
+      : (bench.feedback?.redo ?? false));
   const { last } = bench;
   const heat =
     last?.kept && mode !== 'measure' && setup.splicer && heated !== last.entries[0]?.id
@@ -173,7 +177,7 @@ function AtTheBench({ work, mode }: { work: ClosureWork; mode: BenchMode }) {
           charted={series.some(({ chart }) => chart)}
         />
       )}
-      {bench.finished ? (
+      {bench.isFinished ? (
         <Finished bench={bench} work={work} />
       ) : (
         <InHand
@@ -192,7 +196,7 @@ function AtTheBench({ work, mode }: { work: ClosureWork; mode: BenchMode }) {
   return (
     <View style={{ flex: 1 }}>
       {scroll}
-      {bench.finished ? null : <Actions bench={bench} redoNext={redoNext} />}
+      {bench.isFinished ? null : <Actions bench={bench} redoNext={redoNext} />}
       {mode === 'measure' ? null : <TimerBar timers={timers} heat={heat} />}
     </View>
   );
@@ -273,7 +277,7 @@ function Actions({ bench, redoNext }: { bench: Bench; redoNext: boolean }) {
         <Button
           label={t('redo')}
           look={redoNext ? 'next' : 'plain'}
-          onPress={() => bench.keep(true)}
+          onPress={() => bench.dispatch({ type: 'save', isRedo: true })}
           style={{ flex: redoNext ? 2 : 1, height: 58 }}
           textSize={19}
         />
@@ -281,7 +285,7 @@ function Actions({ bench, redoNext }: { bench: Bench; redoNext: boolean }) {
       <Button
         label={keepLabel(bench)}
         look={redoNext ? 'plain' : 'next'}
-        onPress={() => bench.keep(false)}
+        onPress={() => bench.dispatch({ type: 'save', isRedo: false })}
         style={{ flex: redoNext ? 1 : 2, height: 58 }}
         textSize={20}
       />

@@ -49,7 +49,7 @@ export function BenchStart() {
                 <Text kind="name">{row.name}</Text>
                 <Text kind="strong">{t('doneOfDue', { done: row.done, due: row.due })}</Text>
               </View>
-              <Text kind="strong" ink={groupWords(row).ink}>
+              <Text kind="strong" color={groupWords(row).color}>
                 {groupWords(row).words}
               </Text>
             </Card>

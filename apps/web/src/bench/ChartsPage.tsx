@@ -43,7 +43,7 @@ function Charts({ closure, base, station, setup, bench }: Closeup) {
   return (
     <Page title={t('charts')} above={`${closure} · ${splicer.name}`} back={base}>
       {trouble.length > 0 ? null : series.some(({ chart }) => chart) ? (
-        <Notice word={t('steady')} ink="green">
+        <Notice word={t('steady')} color="green">
           {t('nothingToDoEveryRunningMean')}
         </Notice>
       ) : (
@@ -51,7 +51,7 @@ function Charts({ closure, base, station, setup, bench }: Closeup) {
       )}
       {trouble.map(({ cause, series: key, message }) => (
         <View key={`${cause} ${key}`} style={{ gap: 4 }}>
-          <Notice word={CAUSES[cause]} ink="accent" live>
+          <Notice word={CAUSES[cause]} color="accent" live>
             {troubleText(message)}
           </Notice>
           <Text kind="strong">{troubleRemedyText(cause)}</Text>
@@ -69,7 +69,7 @@ function Charts({ closure, base, station, setup, bench }: Closeup) {
       {places.length > off.length ? (
         <Text>{t('placesOfTheRibbonSteadyOr', { places: places.length - off.length })}</Text>
       ) : null}
-      <Text kind="small" ink="ink2">
+      <Text kind="small" color="ink2">
         {t('dotsSingleFiguresHeavyLineTheir')}
       </Text>
     </Page>

@@ -53,7 +53,7 @@ export function ControlChart({ series }: { series: HealthSeries }) {
     >
       <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
         <Text kind="strong">{seriesText(series.name)}</Text>
-        <Text kind="strong" ink={word === 'rising' ? 'accent' : 'ink'}>
+        <Text kind="strong" color={word === 'rising' ? 'accent' : 'ink'}>
           {word}
         </Text>
       </View>
@@ -140,7 +140,7 @@ export function ControlChart({ series }: { series: HealthSeries }) {
           ))}
         </Svg>
       ) : (
-        <Text ink="ink2">{t('of20FiguresTheBandIs', { values: values.length })}</Text>
+        <Text color="ink2">{t('of20FiguresTheBandIs', { values: values.length })}</Text>
       )}
     </View>
   );

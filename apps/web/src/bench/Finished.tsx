@@ -1,3 +1,4 @@
+import { stageOf } from '@cordel/core/session';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import type { ClosureWork } from '@cordel/client';
@@ -6,7 +7,6 @@ import { benchShared as shared } from '@cordel/text/pages/bench/shared';
 import { useProjectView } from '@/projects/context';
 import { Empty } from '@/ui/Notice';
 import { Button } from '@/ui/Button';
-import { stateOf } from './benchSplices';
 import type { Bench } from './useBench';
 
 /** What stands on the Bench when nothing waits any more: the next steps. */
@@ -14,7 +14,7 @@ export function Finished({ bench, work }: { bench: Bench; work: ClosureWork }) {
   const { project } = useProjectView();
   const router = useRouter();
   const go = (path: string) => router.replace(`/p/${project.id}/${path}` as never);
-  const redo = bench.splices.filter((splice) => stateOf(splice) === 'redo').length;
+  const redo = bench.splices.filter((splice) => stageOf(splice) === 'redo').length;
   const [skipped] = bench.skipped;
   const title = {
     splice: bench.skipped.length > 0 ? t('noneLeftButThoseSkipped') : t('allSpliced'),
@@ -37,7 +37,13 @@ export function Finished({ bench, work }: { bench: Bench; work: ClosureWork }) {
             <Button
               look={redo > 0 ? 'plain' : 'next'}
               label={t('goOnWithSkippedSplices', { skippedSplices: bench.skipped.length })}
-              onPress={() => bench.go(`${skipped.tray}.${skipped.slot}`, skipped.id)}
+              onPress={() =>
+                bench.dispatch({
+                  type: 'select',
+                  sleeve: `${skipped.tray}.${skipped.slot}`,
+                  spliceId: skipped.id,
+                })
+              }
             />
           ) : null}
           {bench.mode !== 'measure' ? (
@@ -51,7 +57,7 @@ export function Finished({ bench, work }: { bench: Bench; work: ClosureWork }) {
             <Button
               label={shared('undo', { what: bench.last.words })}
               icon="undo"
-              onPress={bench.undo}
+              onPress={() => bench.dispatch({ type: 'undo' })}
             />
           ) : null}
         </View>

@@ -1,13 +1,13 @@
 import { Pressable, View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
-import type { FiberAddress } from '@cordel/core';
+import { type FiberAddress } from '@cordel/core';
+import { type BenchSplice } from '@cordel/core/session';
 import { colourText, unitText } from '@cordel/text/fiber';
 import { benchShared as t } from '@cordel/text/pages/bench/shared';
 import { useProjectView } from '@/projects/context';
 import { FiberEye, RibbonBar } from '@/ui/FiberEye';
 import { Text } from '@/ui/Text';
 import { useColors } from '@/ui/theme';
-import type { BenchSplice } from './benchSplices';
 import type { Bench } from './useBench';
 
 /** The fiber pair in the hands: both ends by cable, tube or ribbon, group, place and colour. */
@@ -84,13 +84,13 @@ function ordinal(count: number): string {
 /** The sleeve that goes on first: a tap says that it is on. */
 function SleeveMark({ bench }: { bench: Bench }) {
   const colors = useColors();
-  const on = bench.draft.sleeveOn;
+  const on = bench.state.sleeveOn;
   return (
     <Pressable
       role="checkbox"
       aria-checked={on}
       aria-label={t('sleeveOn')}
-      onPress={() => bench.change({ sleeve: bench.sleeve!.key, sleeveOn: !on })}
+      onPress={() => bench.dispatch({ type: 'sleeve', isOn: !on })}
       style={{ alignItems: 'center', width: 84, minHeight: 56, paddingTop: 8 }}
     >
       <Text kind={on ? 'strong' : 'small'} style={{ fontSize: 15 }}>

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { type RedoAdvice, formatLoss } from '@cordel/core';
+import { type BenchSplice } from '@cordel/core/session';
 import { inHand as t } from '@cordel/text/pages/bench/InHand';
 import { benchShared as shared } from '@cordel/text/pages/bench/shared';
 import { useProjectView } from '@/projects/context';
@@ -15,8 +16,7 @@ import { AdviceLine, AskedNotice, HeardLine, RecordLine, StopNotice } from './Re
 import { RibbonCells } from './RibbonCells';
 import { StandinPart } from './StandinPart';
 import { StepsPart } from './StepsPart';
-import type { BenchSplice } from './benchSplices';
-import { nextTryWords } from './said';
+import { nextTryWords } from './feedback';
 import type { Bench } from './useBench';
 import type { Records } from './useRecords';
 import type { Setup } from './useSetup';
@@ -36,7 +36,7 @@ export function InHand({ bench, setup, timers, records, advice, onSkip }: InHand
   const colors = useColors();
   const wide = useWide();
   const { project } = useProjectView();
-  const { said, sleeve } = bench;
+  const { feedback, sleeve } = bench;
   const { last } = bench;
   const measuring = bench.mode === 'measure';
   const listening = !measuring && setup.splicer !== null && setup.setup.way !== 'mechanical';
@@ -84,23 +84,23 @@ export function InHand({ bench, setup, timers, records, advice, onSkip }: InHand
         </View>
       </View>
       {records.stopped ? (
-        <StopNotice record={records.stopped} onDone={() => bench.change({ stopped: null })} />
+        <StopNotice record={records.stopped} onDone={() => bench.dispatch({ type: 'stopRead' })} />
       ) : null}
-      {said ? (
+      {feedback ? (
         <Notice
-          word={said.word}
-          ink={said.tone === 'good' ? 'green' : said.tone === 'bad' ? 'accent' : 'ink'}
+          word={feedback.word}
+          color={feedback.tone === 'good' ? 'green' : feedback.tone === 'bad' ? 'accent' : 'ink'}
           live
         >
-          {listening && said.word === '' ? sayListening(bench) : said.detail}
+          {listening && feedback.word === '' ? sayListening(bench) : feedback.detail}
         </Notice>
       ) : null}
       {advice ? <AdviceLine advice={advice} /> : null}
       {bench.record ? (
         <RecordLine record={records.own.find(({ id }) => id === bench.record!.id)!} />
       ) : null}
-      {!measuring && advice && !bench.draft.sleeveOn ? (
-        <Notice word={t('sleeveOn')} ink="accent">
+      {!measuring && advice && !bench.state.sleeveOn ? (
+        <Notice word={t('sleeveOn')} color="accent">
           {t('tickItAboveFoundAfterThe')}
         </Notice>
       ) : null}
@@ -120,7 +120,7 @@ export function InHand({ bench, setup, timers, records, advice, onSkip }: InHand
       {listening && !typing ? (
         <Button label={t('typeTheEstimate')} onPress={() => setTyping(true)} />
       ) : (
-        <Keypad onKey={bench.type} signed={measuring} />
+        <Keypad onKey={(key) => bench.dispatch({ type: 'key', key })} signed={measuring} />
       )}
     </>
   );
@@ -138,14 +138,14 @@ export function InHand({ bench, setup, timers, records, advice, onSkip }: InHand
             look="bare"
             icon="undo"
             onPress={() => {
-              bench.undo();
+              bench.dispatch({ type: 'undo' });
               // The key now undoes the step before: Enter keeps the next figure, and must not press it.
               (document.activeElement as HTMLElement | null)?.blur();
             }}
           />
         ) : null}
       </View>
-      <Text kind="small" ink="ink2">
+      <Text kind="small" color="ink2">
         {t('shardsIntoTheClosedContainerEyes')}
       </Text>
     </>
@@ -154,7 +154,7 @@ export function InHand({ bench, setup, timers, records, advice, onSkip }: InHand
 
 /** What is waited for where the record comes by itself. */
 function sayListening({ fiber, limits }: Bench): string {
-  const tries = fiber?.standing.tries.length ?? 0;
+  const tries = fiber?.spliceState.tries.length ?? 0;
   const again = tries > 0 ? `${nextTryWords(tries, limits.maxTries)} ` : '';
   return t('sleeveOnFirstSpliceTheRecord', { again });
 }

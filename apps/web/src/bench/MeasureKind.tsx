@@ -1,3 +1,4 @@
+import { type MeasuredKind } from '@cordel/core/session';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { benchShared as shared } from '@cordel/text/pages/bench/shared';
@@ -5,10 +6,9 @@ import { measureKind as t } from '@cordel/text/pages/bench/MeasureKind';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { Button } from '@/ui/Button';
-import type { BenchDraft } from './draft';
 import type { Bench } from './useBench';
 
-const KINDS: { value: BenchDraft['kind']; label: string }[] = [
+const KINDS: { value: MeasuredKind; label: string }[] = [
   { value: 'AB', label: shared('aToB') },
   { value: 'BA', label: shared('bToA') },
   { value: 'two-way', label: t('twoWayAverage') },
@@ -19,10 +19,7 @@ const KINDS: { value: BenchDraft['kind']; label: string }[] = [
 export function MeasureKind({ bench }: { bench: Bench }) {
   const { project } = useProjectView();
   const [open, setOpen] = useState(false);
-  const kind = KINDS.find((entry) => entry.value === bench.draft.kind)!;
-  const choose = (part: Partial<BenchDraft>) => {
-    bench.change({ sleeve: null, typed: {}, cursor: 0, ...part });
-  };
+  const kind = KINDS.find((entry) => entry.value === bench.state.kind)!;
   return (
     <View style={{ gap: 8 }}>
       <Button
@@ -41,13 +38,13 @@ export function MeasureKind({ bench }: { bench: Bench }) {
               value: String(nm),
               label: `${nm} nm`,
             }))}
-            onChange={(nm) => choose({ wavelengthNm: Number(nm) })}
+            onChange={(nm) => bench.dispatch({ type: 'measure', wavelengthNm: Number(nm) })}
           />
           <Choice
             label={t('figure')}
-            value={bench.draft.kind}
+            value={bench.state.kind}
             options={KINDS}
-            onChange={(next) => choose({ kind: next })}
+            onChange={(next) => bench.dispatch({ type: 'measure', kind: next })}
           />
           <Button label={shared('done')} onPress={() => setOpen(false)} />
         </>

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { FlatList, Pressable, View } from 'react-native';
 import { readSearch, spliceLimit, type Limits, type Sleeve } from '@cordel/core';
+import { type BenchSplice, stageOf } from '@cordel/core/session';
 import { spliceStateText } from '@cordel/text/loss/states';
 import { colourText } from '@cordel/text/fiber';
 import { benchShared as shared } from '@cordel/text/pages/bench/shared';
@@ -12,7 +13,6 @@ import { Sheet } from '@/ui/Sheet';
 import { TextField } from '@/ui/TextField';
 import { Text } from '@/ui/Text';
 import { useColors } from '@/ui/theme';
-import { type BenchSplice, stateOf } from './benchSplices';
 import type { Bench } from './useBench';
 
 /** Any fiber of the closure, to take in hand: from the tray's picture, from a list, by search. */
@@ -32,7 +32,11 @@ export function PickSheet({
   const tray = chosen ?? bench.sleeve?.tray ?? trays[0] ?? 1;
   const rows = useShown(bench.splices, view, search, tray);
   const pick = (splice: BenchSplice) => {
-    bench.go(`${splice.tray}.${splice.slot}`, splice.id);
+    bench.dispatch({
+      type: 'select',
+      sleeve: `${splice.tray}.${splice.slot}`,
+      spliceId: splice.id,
+    });
     onClose();
   };
   return (
@@ -97,7 +101,7 @@ function Row({
     fiberA: view.fiberName(splice.cableA, splice.fiberA),
     fiberB: view.fiberName(splice.cableB, splice.fiberB),
   });
-  const state = stateOf(splice);
+  const state = stageOf(splice);
   const words = spliceStateText(state);
   const fiber = view.address(splice.cableA, splice.fiberA)?.fiber;
   return (
@@ -119,7 +123,7 @@ function Row({
     >
       <View style={{ flexShrink: 1 }}>
         <Text kind="strong">{names}</Text>
-        <Text kind="small" ink="ink2">
+        <Text kind="small" color="ink2">
           {t('traySlotFiber', {
             tray: splice.tray,
             slot: splice.slot,
@@ -127,7 +131,7 @@ function Row({
           })}
         </Text>
       </View>
-      <Text kind="strong" ink={state === 'redo' ? 'accent' : 'ink'}>
+      <Text kind="strong" color={state === 'redo' ? 'accent' : 'ink'}>
         {words}
       </Text>
     </Pressable>
@@ -169,10 +173,10 @@ function matches(line: string, splices: readonly BenchSplice[], view: ProjectVie
 
 function barOf(splice: BenchSplice, limits: Limits, view: ProjectView): Bar {
   const { figure } = splice.judgement;
-  const state = stateOf(splice);
+  const state = stageOf(splice);
   return {
     key: splice.id,
-    half: figure?.half ?? null,
+    lossHalfMdb: figure?.lossHalfMdb ?? null,
     limit: spliceLimit(limits, figure?.grade ?? limits.grade, splice.method),
     over: state === 'redo',
     estimated: figure?.grade === 'estimate',

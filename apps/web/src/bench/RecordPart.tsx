@@ -36,7 +36,7 @@ export function StopNotice({ record, onDone }: { record: ReceivedRecord; onDone(
   );
   return (
     <View style={{ gap: 6 }}>
-      <Notice word={t('itStoppedBeforeTheArc')} ink="accent" live>
+      <Notice word={t('itStoppedBeforeTheArc')} color="accent" live>
         {t('splicerSNumber', { number: record.number })}
         {errors.join(' ') || t('itSaysNoReasonLoadAgain')}
       </Notice>
@@ -47,17 +47,17 @@ export function StopNotice({ record, onDone }: { record: ReceivedRecord; onDone(
 
 const HEARD = 4;
 
-/** The newest records in a line, so that everything the splicer said stands somewhere. */
+/** The newest records in a line, so that everything the splicer result stands somewhere. */
 export function HeardLine({ records }: { records: readonly ReceivedRecord[] }) {
   if (records.length === 0) return null;
   const words = records.slice(-HEARD).map(({ number, fused, fibers }) => {
     const estimates = fibers.flatMap((fiber) => countedEstimate(fiber) ?? []);
-    const said = !fused
+    const result = !fused
       ? 'stopped'
       : estimates.length === 0
         ? t('noEstimate')
         : `${formatLoss(Math.max(...estimates))} dB`;
-    return t('numberResult', { number, result: said });
+    return t('numberResult', { number, result });
   });
   return <Text kind="small">{t('received', { records: words.join(' · ') })}</Text>;
 }
@@ -80,14 +80,14 @@ export function RecordLine({ record }: { record: ReceivedRecord }) {
     <View style={{ gap: 6 }}>
       <Text kind="small">{parts.join(' · ')}</Text>
       {record.tension === 'failed' ? (
-        <Notice word={t('tensionTestFailed')} ink="accent" live>
+        <Notice word={t('tensionTestFailed')} color="accent" live>
           {splicerErrorText('tension')}
         </Notice>
       ) : null}
       {doubts
         .map((doubt) => recordDoubtText(doubt))
         .map((text) => (
-          <Notice key={text} word={common('check')} ink="accent">
+          <Notice key={text} word={common('check')} color="accent">
             {text}
           </Notice>
         ))}
@@ -149,12 +149,12 @@ export function AskedNotice({
 }) {
   const { record, why } = asked;
   const [open, setOpen] = useState(false);
-  const { sleeve, draft } = bench;
+  const { sleeve, state } = bench;
   const fits = sleeve !== null && record.fibers.length <= sleeve.splices.length;
-  const again = draft.recordId !== null && draft.recordId !== record.id;
+  const again = state.recordId !== null && state.recordId !== record.id;
   return (
     <View style={{ gap: 6 }}>
-      <Notice word={t('whichSpliceIsNumber', { number: record.number })} ink="accent" live>
+      <Notice word={t('whichSpliceIsNumber', { number: record.number })} color="accent" live>
         {`${why}${count > 1 ? t('countMoreWait', { count: count - 1 }) : ''}`}
       </Notice>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
@@ -162,16 +162,19 @@ export function AskedNotice({
           <Button
             label={t('resplicedKeepBothAttempts')}
             look="next"
-            onPress={() => bench.keepAndTake(record)}
+            onPress={() => bench.dispatch({ type: 'saveAndTake', record })}
           />
         ) : null}
         {fits && !again ? (
-          <Button label={t('itIsName', { name })} onPress={() => bench.take(record, sleeve.key)} />
+          <Button
+            label={t('itIsName', { name })}
+            onPress={() => bench.dispatch({ type: 'take', record, sleeve: sleeve.key })}
+          />
         ) : null}
         {bench.last ? (
           <Button
             label={t('aRedoOf', { splice: bench.last.words })}
-            onPress={() => bench.take(record, bench.last!.sleeve)}
+            onPress={() => bench.dispatch({ type: 'take', record, sleeve: bench.last!.sleeve })}
           />
         ) : null}
         <Button label={t('itIsNoneOfThese')} onPress={() => setOpen(true)} />

@@ -46,11 +46,11 @@ function FromFile({ closure, base, setup }: Closeup) {
   const { splicer } = setup;
   const [file, setFile] = useState<OpenedFile | null>(null);
   const [error, setError] = useState('');
-  const [said, setSaid] = useState('');
+  const [feedback, setFeedback] = useState('');
   const choose = async () => {
     const picked = await pickFile('.csv,.txt,.json,.jsonl,.ndjson');
     if (!picked) return;
-    setSaid('');
+    setFeedback('');
     const { decodeText, openRecordFile } = await import('@cordel/core/csv');
     const text = decodeText(new Uint8Array(await picked.arrayBuffer()));
     const content = text.ok ? openRecordFile(text.value.text) : text;
@@ -74,7 +74,7 @@ function FromFile({ closure, base, setup }: Closeup) {
       projectId: project.id,
       splicerId: splicer!.id,
     }));
-    setSaid(t('beingImported'));
+    setFeedback(t('beingImported'));
     let fresh = 0;
     for (let start = 0; start < records.length; start += 500) {
       const outcome = await outbox.add(
@@ -85,7 +85,7 @@ function FromFile({ closure, base, setup }: Closeup) {
       if ('refused' in outcome) return setError(errorText(outcome.refused));
       fresh += outcome.answer.fresh;
     }
-    setSaid(
+    setFeedback(
       t('newRecordsHereAlreadyTheBench', { newRecords: fresh, records: records.length - fresh }),
     );
     setFile(null);
@@ -108,13 +108,13 @@ function FromFile({ closure, base, setup }: Closeup) {
         onPress={() => void choose()}
       />
       {error ? (
-        <Notice word={common('notRead')} ink="accent" live>
+        <Notice word={common('notRead')} color="accent" live>
           {error}
         </Notice>
       ) : null}
-      {said ? (
-        <Notice word={common('imported')} ink="green" live>
-          {said}
+      {feedback ? (
+        <Notice word={common('imported')} color="green" live>
+          {feedback}
         </Notice>
       ) : null}
       {file?.content.kind === 'table' ? (
@@ -133,7 +133,7 @@ function FromFile({ closure, base, setup }: Closeup) {
             <Notice
               key={`${row} ${column} ${message.code}`}
               word={t('rowColumn', { row, column: column ? `, ${column}` : '' })}
-              ink="accent"
+              color="accent"
             >
               {recordFileText(message)}
             </Notice>

@@ -8,8 +8,7 @@ import type { Bench } from './useBench';
 /** The twelve figures of a ribbon; a tap goes to that fiber. */
 export function RibbonCells({ bench }: { bench: Bench }) {
   const colors = useColors();
-  const { sleeve } = bench;
-  const change = (cursor: number) => bench.change({ sleeve: sleeve!.key, cursor });
+  const change = (cursor: number) => bench.dispatch({ type: 'fiber', cursor });
   return (
     <View
       style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 3 }}

@@ -57,7 +57,7 @@ function SetUp({ closure, base, bench, setup, station }: Closeup) {
         onChange={setup.choose}
       />
       {needs.drop && needs.fibers === 1 ? (
-        <Text ink="ink2">
+        <Text color="ink2">
           {t('whatADropsEndUsuallyLoses', {
             spliced: usualEndLossText('pigtail'),
             mechanical: usualEndLossText('mechanical'),
@@ -65,12 +65,12 @@ function SetUp({ closure, base, bench, setup, station }: Closeup) {
         </Text>
       ) : null}
       {warnings.map(({ about, message }) => (
-        <Notice key={`${about} ${message.code}`} word={t('doesNotFit')} ink="accent" live>
+        <Notice key={`${about} ${message.code}`} word={t('doesNotFit')} color="accent" live>
           {setupText(message)}
         </Notice>
       ))}
       {splicer && warnings.length === 0 ? (
-        <Notice word={t('fits')} ink="green">
+        <Notice word={t('fits')} color="green">
           {t('programHeaterHolderAndCleaveGo')}
         </Notice>
       ) : null}

@@ -34,7 +34,7 @@ export function SkipSheet({
   const { fiber, sleeve } = bench;
   if (!fiber || !sleeve) return null;
   const rule = (kind: 'skip' | 'dead', why: string) => {
-    bench.rule(kind, why, whole);
+    bench.dispatch({ type: 'rule', kind, why, isWhole: whole });
     setOther('');
     onClose();
   };

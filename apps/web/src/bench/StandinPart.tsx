@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { FAULTS, type Fault } from '@cordel/core';
+import { fusedTogether } from '@cordel/core/session';
 import { standinPart as t } from '@cordel/text/pages/bench/StandinPart';
 import { benchShared as shared } from '@cordel/text/pages/bench/shared';
 import { errorText } from '@cordel/text/record';
@@ -11,7 +12,6 @@ import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
-import { fusedTogether } from './benchSplices';
 import type { Bench } from './useBench';
 import type { Setup } from './useSetup';
 
@@ -80,7 +80,7 @@ export function StandinPart({
         ))}
       </View>
       {problem ? (
-        <Notice word={t('notStarted')} ink="accent">
+        <Notice word={t('notStarted')} color="accent">
           {problem}
         </Notice>
       ) : null}

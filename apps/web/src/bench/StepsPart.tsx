@@ -30,7 +30,7 @@ export function StepsPart({
     setup: setup.setup,
     splicer: setup.splicer,
   });
-  const at = Math.min(bench.draft.step, steps.length - 1);
+  const at = Math.min(bench.state.step, steps.length - 1);
   const step = steps[at]!;
   const title = t('wayStepAtOfSteps', {
     way: wayText(setup.setup.way),
@@ -47,17 +47,11 @@ export function StepsPart({
         style={{ alignSelf: 'flex-start' }}
       />
     );
-  const go = (index: number) =>
-    bench.change({
-      sleeve: bench.sleeve!.key,
-      step: index,
-      // Past the first step the sleeve is on.
-      sleeveOn: bench.draft.sleeveOn || index > 0,
-    });
+  const go = (index: number) => bench.dispatch({ type: 'step', step: index });
   return (
     <Card style={{ gap: 6, padding: 10 }}>
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' }}>
-        <Text kind="small" ink="ink">
+        <Text kind="small" color="ink">
           {title}
         </Text>
         <Button
@@ -70,7 +64,7 @@ export function StepsPart({
       </View>
       <StepWords step={step} />
       {step.timer?.kind === 'heater' ? (
-        <Text ink="ink2">{t('saveTheSpliceFirstItsHeater')}</Text>
+        <Text color="ink2">{t('saveTheSpliceFirstItsHeater')}</Text>
       ) : null}
       <View style={{ flexDirection: 'row', gap: 8 }}>
         {at > 0 ? (
@@ -101,7 +95,7 @@ function StepWords({ step }: { step: BenchStep }) {
   return (
     <View role="status" aria-live="polite" aria-label={t('stepInHand')} style={{ gap: 2 }}>
       <Text kind="strong">{stepText(step.message)}</Text>
-      {step.caution ? <Text ink="accent">{stepCautionText(step.caution)}</Text> : null}
+      {step.caution ? <Text color="accent">{stepCautionText(step.caution)}</Text> : null}
     </View>
   );
 }

@@ -9,10 +9,10 @@ import {
   USUAL_PRACTICE,
   unitsOfDistance,
 } from '@cordel/core';
+import { benchSplices } from '@cordel/core/session';
 import { newProjectSnapshot } from '@cordel/client';
 import { viewOf } from '@/projects/context';
 import { adviceFor } from './advice';
-import { benchSplices } from './benchSplices';
 import type { Station } from './useStation';
 
 const cable = (id: string, mfd: number | null): Cable => ({
@@ -59,16 +59,6 @@ const attempt = (splice: string, tries: number, estimateMdb: number): Evidence =
 const splicesWith = (evidence: Evidence[]) =>
   benchSplices(
     {
-      closure: {
-        id: 'k',
-        projectId: 'p',
-        name: 'Mill',
-        ordinal: 0,
-        distance: null,
-        branchOf: null,
-        position: null,
-        trays: [],
-      },
       splices: ['s1', 's2'].map((id, at) => ({
         id,
         projectId: 'p',
@@ -82,7 +72,6 @@ const splicesWith = (evidence: Evidence[]) =>
         method: 'single' as const,
         extra: {},
       })),
-      retired: [],
       evidence,
     },
     BUILT_IN_LIMITS[0]!,

@@ -7,9 +7,8 @@ import {
   modeFieldOf,
   worstCleave,
 } from '@cordel/core';
+import { type BenchSplice, positionOf } from '@cordel/core/session';
 import type { ProjectView } from '@/projects/context';
-import type { BenchSplice } from './benchSplices';
-import { positionOf } from './taking';
 import type { Station } from './useStation';
 
 /** What the mode fields of a splice's two fibers cost at least, thousandths of a dB, as far as reels say. */
@@ -59,14 +58,14 @@ export function adviceFor(task: AdviceTask): RedoAdvice | null {
       ? own.flatMap((one) => one.fibers.flatMap((fiber) => countedEstimate(fiber) ?? []))
       : all
           .filter((splice) => splice.method === method)
-          .flatMap(({ standing }) =>
-            standing.tries.flatMap(({ estimateMdb }) => estimateMdb ?? []),
+          .flatMap(({ spliceState }) =>
+            spliceState.tries.flatMap(({ estimateMdb }) => estimateMdb ?? []),
           );
   const measured = all.flatMap((splice) => {
-    const figure = splice.standing.figures.find(({ grade }) => grade === 'two-way');
-    const estimate = splice.standing.tries.at(-1)?.estimateMdb;
+    const figure = splice.spliceState.figures.find(({ grade }) => grade === 'two-way');
+    const estimate = splice.spliceState.tries.at(-1)?.estimateMdb;
     if (!figure || estimate == null || splice.method !== method) return [];
-    return [{ estimate, loss: figure.half / 2, floor: floorOf(splice, view) }];
+    return [{ estimate, loss: figure.lossHalfMdb / 2, floor: floorOf(splice, view) }];
   });
   const live = fibers.map(({ splice }) => splice);
   const tried = fibers.map(({ splice, estimate }): TriedFiber => {
@@ -75,7 +74,7 @@ export function adviceFor(task: AdviceTask): RedoAdvice | null {
     return {
       estimate,
       cleave: seen ? worstCleave(seen) : null,
-      before: splice.standing.tries.flatMap(({ estimateMdb }) => estimateMdb ?? []),
+      before: splice.spliceState.tries.flatMap(({ estimateMdb }) => estimateMdb ?? []),
       floor: floorOf(splice, view),
     };
   });
@@ -87,8 +86,8 @@ export function adviceFor(task: AdviceTask): RedoAdvice | null {
     history,
     measured,
     slack: {
-      left: Math.max(0, (practice.redos - tries) * practice.redoEats),
-      eats: practice.redoEats,
+      left: Math.max(0, (practice.redos - tries) * practice.redoConsumption),
+      eats: practice.redoConsumption,
     },
     time: task.secondsLeft === null ? null : { left: task.secondsLeft, redo: REDO_SECONDS },
   });

@@ -7,7 +7,7 @@ import {
   findTrouble,
   healthSeries,
 } from '@cordel/core';
-import type { BenchSplice } from './benchSplices';
+import { type BenchSplice } from '@cordel/core/session';
 import type { Station } from './useStation';
 
 /** How far charts look back, in records. */
@@ -66,12 +66,12 @@ const countedFibers = (
 
 /** Two-way losses of splices at their shortest and longest wavelength. */
 function traysOf(splices: readonly BenchSplice[]): TrayLoss[] {
-  return splices.flatMap(({ tray, standing }) => {
-    const measured = standing.figures
+  return splices.flatMap(({ tray, spliceState }) => {
+    const measured = spliceState.figures
       .filter(({ grade, wavelengthNm }) => grade === 'two-way' && wavelengthNm !== null)
       .sort((a, b) => a.wavelengthNm! - b.wavelengthNm!);
     const [short, long] = [measured[0], measured.at(-1)];
     if (!short || !long || short === long) return [];
-    return [{ tray, short: short.half / 2, long: long.half / 2 }];
+    return [{ tray, short: short.lossHalfMdb / 2, long: long.lossHalfMdb / 2 }];
   });
 }

@@ -1,8 +1,8 @@
 import { useEffect, useMemo } from 'react';
 import { type Match, type ReceivedRecord, matchRecord } from '@cordel/core';
+import { type BenchSplice, fusedTogether } from '@cordel/core/session';
 import { askReasonText, passReasonText } from '@cordel/text/bench';
 import { benchShared as t } from '@cordel/text/pages/bench/shared';
-import { type BenchSplice, fusedTogether } from './benchSplices';
 import type { Bench } from './useBench';
 import type { Setup } from './useSetup';
 import type { Station } from './useStation';
@@ -21,7 +21,7 @@ function handOf(
   lastNumber: number | null,
   count: number,
 ) {
-  const { sleeve, draft } = bench;
+  const { sleeve, state } = bench;
   if (!sleeve) return null;
   const live = fusedTogether(sleeve.splices).length;
   return {
@@ -30,7 +30,7 @@ function handOf(
     method: sleeve.method,
     // A dead fiber of a ribbon lies in the holder all the same.
     fibers: count === sleeve.splices.length ? count : live,
-    held: draft.recordId,
+    held: state.recordId,
     lastNumber,
   };
 }
@@ -38,10 +38,10 @@ function handOf(
 /** Records that count: as the server says, and of this closure as its evidence says, which is newer. */
 function countedHere(taken: ReadonlySet<string>, splices: readonly BenchSplice[]): Set<string> {
   const counted = new Set(taken);
-  for (const { evidence, standing } of splices) {
+  for (const { evidence, spliceState } of splices) {
     for (const entry of evidence)
       if (entry.type === 'attempt' && entry.recordId !== null) counted.delete(entry.recordId);
-    for (const { recordId } of standing.tries) if (recordId !== null) counted.add(recordId);
+    for (const { recordId } of spliceState.tries) if (recordId !== null) counted.add(recordId);
   }
   return counted;
 }
@@ -53,7 +53,7 @@ function countedHere(taken: ReadonlySet<string>, splices: readonly BenchSplice[]
 export function useRecords(bench: Bench, closure: string, station: Station, setup: Setup) {
   const splicerId = setup.kept.splicerId;
   const { records, taken, aside, loaded } = station;
-  const { draft, change, take, sleeve, mode } = bench;
+  const { state, dispatch, sleeve, mode } = bench;
   const own = useMemo(
     () => (splicerId === null ? [] : records.filter((record) => record.splicerId === splicerId)),
     [records, splicerId],
@@ -64,29 +64,30 @@ export function useRecords(bench: Bench, closure: string, station: Station, setu
     const numbers = own.filter(({ id }) => counted.has(id)).map(({ number }) => number);
     return numbers.length === 0 ? null : Math.max(...numbers);
   }, [own, counted]);
-  const next = own.find(({ seq }) => draft.seen !== null && seq > draft.seen);
+  const next = own.find(({ seq }) => state.seen !== null && seq > state.seen);
   useEffect(() => {
     if (!loaded || mode === 'measure' || splicerId === null) return;
-    if (draft.seen === null) {
-      change({ seen: Math.max(0, ...records.map(({ seq }) => seq)) });
+    if (state.seen === null) {
+      dispatch({ type: 'seen', seq: Math.max(0, ...records.map(({ seq }) => seq)) });
       return;
     }
     if (!next) return;
     const hand = handOf(bench, closure, splicerId, lastNumber, next.fibers.length);
     const match = matchRecord(next, hand, settled);
-    if (match.kind === 'fits' && next.fused) take(next, sleeve!.key, { seen: next.seq });
-    else if (match.kind === 'fits') change({ seen: next.seq, stopped: next.id });
-    else change({ seen: next.seq });
+    if (match.kind === 'fits' && next.fused)
+      dispatch({ type: 'take', record: next, sleeve: sleeve!.key, seq: next.seq });
+    else if (match.kind === 'fits') dispatch({ type: 'seen', seq: next.seq, stopped: next.id });
+    else dispatch({ type: 'seen', seq: next.seq });
     // eslint-disable-next-line react-hooks/exhaustive-deps -- each record is looked at once, when it comes
-  }, [loaded, splicerId, next?.id, draft.seen]);
+  }, [loaded, splicerId, next?.id, state.seen]);
   const asked = own
     .filter(
       (record) =>
         record.fused &&
         !settled.has(record.id) &&
-        record.id !== draft.recordId &&
-        draft.seen !== null &&
-        record.seq <= draft.seen,
+        record.id !== state.recordId &&
+        state.seen !== null &&
+        record.seq <= state.seen,
     )
     .map((record): Asked => {
       const match = matchRecord(
@@ -99,7 +100,7 @@ export function useRecords(bench: Bench, closure: string, station: Station, setu
         why: whyAsked(match),
       };
     });
-  return { own, asked, stopped: own.find(({ id }) => id === draft.stopped) ?? null };
+  return { own, asked, stopped: own.find(({ id }) => id === state.stopped) ?? null };
 }
 
 function whyAsked(match: Match): string {

@@ -10,9 +10,9 @@ import {
   usualSleeve,
   waysFor,
 } from '@cordel/core';
+import { type BenchSplice } from '@cordel/core/session';
 import { usePersisted } from '@/data/storage';
 import { type ProjectView, useProjectView } from '@/projects/context';
-import type { BenchSplice } from './benchSplices';
 import type { Station } from './useStation';
 
 /** What this device works with; the way may differ from joint to joint. */

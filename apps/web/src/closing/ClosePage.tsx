@@ -57,7 +57,7 @@ export function ClosePage() {
             ))}
           </View>
           {made.state.stage === 'signed' ? (
-            <Text kind="strong" ink="green">
+            <Text kind="strong" color="green">
               {t('closedTestedAndSigned')}
             </Text>
           ) : null}
@@ -75,10 +75,12 @@ export function ClosePage() {
 }
 
 function tabWords(part: Part, { state }: Closing): string {
-  const said = state.points.filter((one) => one.state === 'good' || one.state === 'waived').length;
+  const answered = state.points.filter(
+    (one) => one.state === 'good' || one.state === 'waived',
+  ).length;
   switch (part) {
     case 'list':
-      return t('listDoneOfAll', { done: said, all: state.points.length });
+      return t('listDoneOfAll', { done: answered, all: state.points.length });
     case 'test':
       return t('test');
     case 'sign':

@@ -59,7 +59,7 @@ export function CutOverPart({ closing, write }: { closing: Closing; write: Closi
         {t('cutOverOfLiveFibers')}
       </Text>
       <Text>{t('everythingThatCanBeMadeBefore')}</Text>
-      <Text ink="accent">{t('neverLookIntoALiveFiber')}</Text>
+      <Text color="accent">{t('neverLookIntoALiveFiber')}</Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
         <TextField
           label={t('fibersToCutOver')}

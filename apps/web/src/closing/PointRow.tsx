@@ -1,10 +1,10 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { commands, waitingInputs } from '@cordel/client';
 import type { LookedPoint } from '@cordel/core/close';
 import { pointCautionText, pointText, remedyText } from '@cordel/text/close';
 import { pointRow as t } from '@cordel/text/pages/closing/PointRow';
-import { useOutbox } from '@/data/client';
+import { outbox, useOutbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { useClock } from '@/projects/useClock';
 import { Button } from '@/ui/Button';
@@ -39,7 +39,7 @@ export function PointRow({ looked, closureId, ready, onSay }: PointRowProps) {
   const { clock } = useClock();
   const { point, state, entry } = looked;
   const bad = state === 'bad';
-  const said = state === 'good' || state === 'waived';
+  const answered = state === 'good' || state === 'waived';
   const photos = entry?.photos ?? [];
   const [problem, setProblem] = useState('');
   const addPhoto = async () => {
@@ -58,27 +58,27 @@ export function PointRow({ looked, closureId, ready, onSay }: PointRowProps) {
   const asked = pointText(point.message, useProjectView().project.units);
   const mark = bad
     ? 'close-box-outline'
-    : said
+    : answered
       ? 'checkbox-marked-outline'
       : 'checkbox-blank-outline';
   return (
     <View style={{ borderBottomWidth: 1, borderColor: colors.rule, paddingVertical: 6, gap: 6 }}>
       <Button
         role="checkbox"
-        aria-checked={said}
+        aria-checked={answered}
         aria-label={`${asked}: ${pointStateText(looked, clock)}`}
         icon={mark}
         look="bare"
-        disabled={point.found !== undefined || (!ready && !said)}
+        disabled={point.found !== undefined || (!ready && !answered)}
         onPress={() => onSay({ verdict: 'good', photos })}
         style={{ justifyContent: 'flex-start', paddingHorizontal: 0, opacity: 1 }}
       >
-        <Text style={{ flex: 1, paddingVertical: 4 }} ink={!ready && !said ? 'ink2' : 'ink'}>
+        <Text style={{ flex: 1, paddingVertical: 4 }} color={!ready && !answered ? 'ink2' : 'ink'}>
           {asked}
         </Text>
       </Button>
       <View style={{ flexDirection: 'row', gap: 8, alignItems: 'center', paddingLeft: 30 }}>
-        <Text style={{ flex: 1 }} kind="small" ink={bad ? 'accent' : said ? 'green' : 'ink2'}>
+        <Text style={{ flex: 1 }} kind="small" color={bad ? 'accent' : answered ? 'green' : 'ink2'}>
           {pointStateText(looked, clock)}
         </Text>
         {point.found || bad ? null : (
@@ -99,8 +99,8 @@ export function PointRow({ looked, closureId, ready, onSay }: PointRowProps) {
         )}
       </View>
       {photos.length > 0 ? <Photos ids={photos} /> : null}
-      {problem ? <Text ink="accent">{problem}</Text> : null}
-      {point.caution ? <Text ink="accent">{pointCautionText(point.caution)}</Text> : null}
+      {problem ? <Text color="accent">{problem}</Text> : null}
+      {point.caution ? <Text color="accent">{pointCautionText(point.caution)}</Text> : null}
       {bad ? <Fixing looked={looked} onSay={onSay} /> : null}
     </View>
   );
@@ -130,7 +130,7 @@ function Fixing({ looked, onSay }: { looked: LookedPoint; onSay(word: Word): voi
       </Text>
       {point.slots ? (
         <View style={{ gap: 4 }}>
-          <Text ink="ink2">{t('whichSlots')}</Text>
+          <Text color="ink2">{t('whichSlots')}</Text>
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}>
             {point.slots.map((slot) => (
               <Button
@@ -172,28 +172,47 @@ function Fixing({ looked, onSay }: { looked: LookedPoint; onSay(word: Word): voi
 
 /** Photos of a point, small. */
 function Photos({ ids }: { ids: readonly string[] }) {
-  const colors = useColors();
-  const { writes } = useOutbox();
-  // One that waits to be sent is shown from here.
-  const sourceOf = (id: string) => {
-    const waiting = waitingInputs(writes, commands.addPhoto).find((photo) => photo.id === id);
-    return waiting ? `data:image/jpeg;base64,${waiting.bytes}` : `/api/photos/${id}`;
-  };
   return (
     <View style={{ flexDirection: 'row', gap: 8 }}>
       {ids.map((id, index) => (
-        <img
-          key={id}
-          src={sourceOf(id)}
-          alt={t('photoIndex', { index: index + 1 })}
-          style={{
-            height: 84,
-            maxWidth: 150,
-            objectFit: 'cover',
-            border: `2px solid ${colors.ink}`,
-          }}
-        />
+        <PhotoImage key={id} id={id} alt={t('photoIndex', { index: index + 1 })} />
       ))}
     </View>
   );
+}
+
+function PhotoImage({ id, alt }: { id: string; alt: string }) {
+  const colors = useColors();
+  const style = {
+    height: 84,
+    maxWidth: 150,
+    objectFit: 'cover',
+    border: `2px solid ${colors.ink}`,
+  } as const;
+  return <img src={usePhotoSource(id)} alt={alt} style={style} />;
+}
+
+/** Where a photo is shown from: one that waits to be sent lies on this device. */
+function usePhotoSource(id: string): string | undefined {
+  const { writes } = useOutbox();
+  const waiting = waitingInputs(writes, commands.addPhoto).find((photo) => photo.id === id);
+  const digest = waiting?.file?.digest;
+  const [held, setHeld] = useState<{ digest: string; url: string } | null>(null);
+  useEffect(() => {
+    if (!digest) return;
+    let url = '';
+    let isOver = false;
+    void outbox.file(digest).then((bytes) => {
+      if (!bytes || isOver) return;
+      url = URL.createObjectURL(new Blob([bytes as Uint8Array<ArrayBuffer>]));
+      setHeld({ digest, url });
+    });
+    return () => {
+      isOver = true;
+      URL.revokeObjectURL(url);
+    };
+  }, [digest]);
+  if (!waiting) return `/api/photos/${id}`;
+  if (waiting.bytes) return `data:image/jpeg;base64,${waiting.bytes}`;
+  return held?.digest === digest ? held?.url : undefined;
 }

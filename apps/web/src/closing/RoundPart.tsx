@@ -58,7 +58,7 @@ export function RoundPart(props: RoundPartProps) {
             over: t('overTheLimit'),
           }[state]
         }
-        ink={state === 'passed' ? 'green' : state === 'under way' ? 'ink' : 'accent'}
+        color={state === 'passed' ? 'green' : state === 'under way' ? 'ink' : 'accent'}
         live
       >
         {t('releaseItBeforeOpeningRepairingOr', { roundReason: roundReasonText(pressed.reason) })}
@@ -147,7 +147,7 @@ function Calculated({ pressed }: { pressed: PressureRound }) {
       ) : null}
       <Text kind="strong">{estimateWords(pressed, round.unit)}</Text>
       {pressed.origin ? (
-        <Text ink="ink2">
+        <Text color="ink2">
           {t('readingsOrigin', { readings: pressed.readings.length, origin: pressed.origin })}
         </Text>
       ) : null}
@@ -212,7 +212,7 @@ function ReadingPart({ pressed, write }: RoundPartProps) {
         />
       </View>
       {problem ? (
-        <Notice word={t('check')} ink="accent" live>
+        <Notice word={t('check')} color="accent" live>
           {problem}
         </Notice>
       ) : null}
@@ -268,7 +268,7 @@ function StandinPart({ pressed }: Pick<RoundPartProps, 'pressed'>) {
         onPress={() => void goOn()}
       />
       {problem ? (
-        <Notice word={t('notRun')} ink="accent">
+        <Notice word={t('notRun')} color="accent">
           {problem}
         </Notice>
       ) : null}
@@ -344,7 +344,7 @@ function BubblesPart({ pressed, closing, write }: RoundPartProps) {
       {bubbles.map((place) => {
         const cause = leakCause(hardware, place);
         return (
-          <Notice key={place} word={`${place}:`} ink="accent">
+          <Notice key={place} word={`${place}:`} color="accent">
             {t('leakCauseReleaseFirstLeakRemedy', {
               leakCause: leakCauseText(cause),
               leakRemedy: leakRemedyText(cause),

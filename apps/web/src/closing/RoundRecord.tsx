@@ -33,7 +33,7 @@ export function RoundRecord({
   closing: Closing;
   write: ClosingHook['write'];
 }) {
-  const { round, state, release, mends, bubbles, origin } = pressed;
+  const { round, state, release, repairs, bubbles, origin } = pressed;
   const { moment } = useClock();
   // While pressure is on the gauge's own unit is read; the record is in the project's.
   const unit = useProjectView().project.units.pressure;
@@ -49,7 +49,7 @@ export function RoundRecord({
           origin: origin === 'simulated' ? t('readingsSimulated') : '',
         })}
       </Text>
-      <Text ink="ink2">
+      <Text color="ink2">
         {t('momentByTargetLimit', {
           moment: moment(round.at),
           by: round.by,
@@ -69,14 +69,14 @@ export function RoundRecord({
         </Text>
       ) : null}
       {release ? (
-        <Text ink="ink2">
+        <Text color="ink2">
           {t('releasedBeforeBy', { before: BEFORE[release.before], by: release.by })}
         </Text>
       ) : null}
-      {mends.map((mend) => (
-        <Text key={mend.id}>
-          <Text kind="strong">{t('repairedAtPlace', { place: mend.place })}</Text>
-          {mend.what}
+      {repairs.map((repair) => (
+        <Text key={repair.id}>
+          <Text kind="strong">{t('repairedAtPlace', { place: repair.place })}</Text>
+          {repair.what}
         </Text>
       ))}
       {latest && state !== 'passed' ? (

@@ -35,7 +35,7 @@ export function SignPart({ closing, write }: { closing: Closing; write: ClosingH
   return (
     <View style={{ gap: 16 }}>
       {state.blocks.length > 0 ? (
-        <Notice word={t('notReadyToBeSigned')} ink="accent">
+        <Notice word={t('notReadyToBeSigned')} color="accent">
           {state.blocks.map((block) => signingBlockText(block)).join(' ')}
         </Notice>
       ) : null}
@@ -56,7 +56,7 @@ export function SignPart({ closing, write }: { closing: Closing; write: ClosingH
         <SignForm key={due[0]} due={due} closing={closing} write={write} onProblem={setProblem} />
       ) : null}
       {problem ? (
-        <Notice word={t('notSigned')} ink="accent" live>
+        <Notice word={t('notSigned')} color="accent" live>
           {problem}
         </Notice>
       ) : null}
@@ -76,11 +76,11 @@ function Frozen({ last }: { last: Closing['signed'][number] }) {
         {(last.digest.match(/.{16}/g) ?? []).join(' ')}
       </Text>
       {last.changes.length === 0 ? (
-        <Notice word={t('unchangedSince')} ink="green">
+        <Notice word={t('unchangedSince')} color="green">
           {t('theClosuresRecordIsAsIt')}
         </Notice>
       ) : (
-        <Notice word={t('changedSince')} ink="accent">
+        <Notice word={t('changedSince')} color="accent">
           {last.changes.map((change) => recordChangeText(change)).join(' ')}
         </Notice>
       )}

@@ -33,7 +33,7 @@ export function Signed({ entry }: { entry: EntryOf<'sign'> }) {
           />
         ))}
       </Svg>
-      <Text ink="ink2">{moment(entry.at)}</Text>
+      <Text color="ink2">{moment(entry.at)}</Text>
     </Card>
   );
 }

@@ -55,7 +55,7 @@ export function TestPart({ closing, write }: TestPartProps) {
               word={
                 last?.origin === 'simulated' ? t('passedWithSimulatedReadings') : shared('passed')
               }
-              ink="green"
+              color="green"
             >
               {last ? roundReasonText(last.reason) : null}
             </Notice>
@@ -90,7 +90,7 @@ const CAUTIONS = [
 function NextRound(props: TestPartProps & { again: boolean }) {
   const { stage, test } = props.closing.state;
   const [wanted, setWanted] = useState(false);
-  if (stage === 'signed') return <Text ink="ink2">{t('whatIsSignedStaysAsIt')}</Text>;
+  if (stage === 'signed') return <Text color="ink2">{t('whatIsSignedStaysAsIt')}</Text>;
   if (test !== 'to do' && !wanted)
     return <Button label={t('testItOnceMore')} onPress={() => setWanted(true)} />;
   return <StartPart {...props} />;
@@ -140,7 +140,7 @@ function StartPart({ closing, write, again }: TestPartProps & { again: boolean }
         <Text kind="strong">{t('atMostName', { name: hardware.name })}</Text>
       </View>
       {CAUTIONS.map((caution) => (
-        <Text key={caution} ink="accent">
+        <Text key={caution} color="accent">
           {caution}
         </Text>
       ))}
@@ -179,7 +179,7 @@ function StartPart({ closing, write, again }: TestPartProps & { again: boolean }
         />
       </View>
       {problem ? (
-        <Notice word={t('notStarted')} ink="accent" live>
+        <Notice word={t('notStarted')} color="accent" live>
           {problem}
         </Notice>
       ) : null}

@@ -124,7 +124,7 @@ export function VisitForm({ closing, write }: { closing: Closing; write: Closing
         <TextField label={t('weather')} hint={t('dryDrizzleWind')} value={sky} onChange={setSky} />
       </View>
       <View role="group" aria-label={t('instruments')} style={{ gap: 6 }}>
-        <Text ink="ink2">{t('instrumentsThatAreHere')}</Text>
+        <Text color="ink2">{t('instrumentsThatAreHere')}</Text>
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
           {known.map(({ id, name }) => {
             const here = chosen.includes(name);
@@ -151,7 +151,7 @@ export function VisitForm({ closing, write }: { closing: Closing; write: Closing
         </View>
       </View>
       {problem ? (
-        <Notice word={t('notBegun')} ink="accent" live>
+        <Notice word={t('notBegun')} color="accent" live>
           {problem}
         </Notice>
       ) : null}

@@ -47,9 +47,9 @@ export function VisitLeaf({ record, closing, write }: VisitLeafProps) {
       <Text kind="strong">{`${moment(record.from)}: ${visit ? PURPOSE_WORDS[visit.purpose] : 'work'}`}</Text>
       {visit?.why ? <Text>{visit.why}</Text> : null}
       <Text>{`${record.people.join(', ')}${air.length > 0 ? ` · ${air.join(', ')}` : ''}`}</Text>
-      <Text ink="ink2">{made.join(' · ')}</Text>
+      <Text color="ink2">{made.join(' · ')}</Text>
       {visit && visit.instruments.length > 0 ? (
-        <Text ink="ink2">
+        <Text color="ink2">
           {t('withInstruments', { instruments: visit.instruments.join(', ') })}
         </Text>
       ) : null}

@@ -148,7 +148,7 @@ function LeaveForm({ closing, write }: VisitsPartProps) {
     <Card style={{ gap: 8 }}>
       <Text kind="strong">{t('leavingSayWhatWasDoneMounted')}</Text>
       {underPressure(closing.state.rounds) ? (
-        <Notice word={shared('notYet')} ink="accent">
+        <Notice word={shared('notYet')} color="accent">
           {t('pressureIsOnReleaseItFirst')}
         </Notice>
       ) : (

@@ -1,9 +1,9 @@
-import { expose } from 'comlink';
+import { expose, transfer } from 'comlink';
 import { PHOTO_BYTES, PHOTO_SIDE } from '@cordel/core/close';
 
 /** A picture ready to be kept, or why it is none. */
 export type ScaledPhoto =
-  | { ok: true; width: number; height: number; bytes: string }
+  | { ok: true; width: number; height: number; bytes: Uint8Array }
   | { ok: false; error: { code: 'tooLarge'; megabytes: number } | { code: 'noPicture' } };
 
 /** No camera makes larger files; reading one would only fill the phone. */
@@ -35,20 +35,12 @@ const photoScaler = {
         const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality });
         if (blob.size > PHOTO_BYTES) continue;
         picture.close();
-        return { ok: true, width, height, bytes: await base64Of(blob) };
+        const bytes = new Uint8Array(await blob.arrayBuffer());
+        return transfer({ ok: true, width, height, bytes }, [bytes.buffer]);
       }
     }
   },
 };
-
-async function base64Of(blob: Blob): Promise<string> {
-  const bytes = new Uint8Array(await blob.arrayBuffer());
-  let text = '';
-  // In parts: a call takes only so many arguments.
-  for (let at = 0; at < bytes.length; at += 8192)
-    text += String.fromCharCode(...bytes.subarray(at, at + 8192));
-  return btoa(text);
-}
 
 export type PhotoScaler = typeof photoScaler;
 

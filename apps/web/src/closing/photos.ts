@@ -1,6 +1,7 @@
 import { wrap } from 'comlink';
 import { v7 as uuid } from 'uuid';
 import { commands } from '@cordel/client';
+import { digestOf } from '@cordel/core/close';
 import { closingShared as t } from '@cordel/text/pages/closing/shared';
 import { outbox } from '@/data/client';
 import { personNow } from '@/data/storage';
@@ -12,11 +13,11 @@ import type { PhotoScaler } from './photo.worker';
  */
 export async function keepPhoto(
   closureId: string,
-  file: Blob,
+  picture: Blob,
 ): Promise<{ id: string } | { error: string }> {
   const worker = new Worker(new URL('./photo.worker', import.meta.url));
   try {
-    const scaled = await wrap<PhotoScaler>(worker).scale(file);
+    const scaled = await wrap<PhotoScaler>(worker).scale(picture);
     if (!scaled.ok)
       return {
         error:
@@ -26,11 +27,13 @@ export async function keepPhoto(
       };
     const id = uuid();
     const { width, height, bytes } = scaled;
+    const file = { digest: digestOf(bytes), size: bytes.length };
     const at = new Date().toISOString();
     void outbox.add(
       commands.addPhoto,
-      { id, closureId, by: personNow(), at, width, height, bytes },
-      t('aPhotoOfKb', { bytes: Math.round((bytes.length * 3) / 4 / 1024) }),
+      { id, closureId, by: personNow(), at, width, height, file },
+      t('aPhotoOfKb', { bytes: Math.round(bytes.length / 1024) }),
+      [{ ...file, bytes }],
     );
     return { id };
   } finally {

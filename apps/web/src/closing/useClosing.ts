@@ -90,10 +90,10 @@ export function useClosing(closureId: string) {
 export type ClosingHook = ReturnType<typeof useClosing>;
 export type Closing = NonNullable<ClosingHook['made']>;
 
-/** Of a photo that waits to be sent the digest is worked out here. */
+/** Of a photo that an earlier page left to be sent the digest is worked out here. */
 const withDigest = (photo: ShownPhoto & { digest?: string }) => ({
   ...photo,
-  digest: photo.digest ?? digestOf(bytesOf(photo.bytes ?? '')),
+  digest: photo.digest ?? photo.file?.digest ?? digestOf(bytesOf(photo.bytes ?? '')),
 });
 
 /** Bytes of base 64. */

@@ -9,7 +9,7 @@ import {
 } from '@cordel/client';
 import type { Evidence, ReceivedRecord } from '@cordel/core';
 import { api } from './api';
-import { isOwn, queryClient } from './client';
+import { isOwn, queryClient, renewal } from './client';
 
 /** What is asked for again where somebody has written something of a kind, by the first part of its key. */
 const RENEWED: Record<Change['kind'], readonly string[]> = {
@@ -34,33 +34,6 @@ const RENEWED: Record<Change['kind'], readonly string[]> = {
   signed: ['closing', 'ledger'],
   package: ['packages'],
 };
-
-/** The first change is followed at once, and what comes after it so often at most, in ms. */
-const RENEW_MS = 2500;
-
-/** Asks again for what is shown, at once after a pause, and now and then while much is written. */
-class Renewal {
-  private readonly due = new Set<string>();
-  private last = -Infinity;
-  private timer: ReturnType<typeof setTimeout> | undefined;
-
-  add(keys: Iterable<string>): void {
-    for (const key of keys) this.due.add(key);
-    if (this.timer !== undefined || this.due.size === 0) return;
-    const wait = this.last + RENEW_MS - performance.now();
-    if (wait <= 0) this.renew();
-    else this.timer = setTimeout(() => this.renew(), wait);
-  }
-
-  private renew(): void {
-    this.timer = undefined;
-    this.last = performance.now();
-    for (const key of this.due) void queryClient.invalidateQueries({ queryKey: [key] });
-    this.due.clear();
-  }
-}
-
-const renewal = new Renewal();
 
 const appendTo =
   <Item extends { id: string }>(more: readonly Item[]) =>

@@ -1,6 +1,12 @@
-import { QueryClient } from '@tanstack/react-query';
+import {
+  type PersistedQuery,
+  experimental_createQueryPersister,
+} from '@tanstack/query-persist-client-core';
+import { QueryCache, QueryClient } from '@tanstack/react-query';
 import { useMemo, useSyncExternalStore } from 'react';
 import {
+  API_DIGEST,
+  AnswerStore,
   COMMANDS,
   type ClosureWork,
   Outbox,
@@ -17,11 +23,48 @@ import {
 } from '@cordel/client';
 import { type Evidence, projectSchema } from '@cordel/core';
 import { api } from './api';
+import { Renewal } from './renewal';
 import { personNow } from './storage';
 
+/** Queries whose last answers the device keeps, by the first part of their keys: what the work at a closure needs. */
+const KEPT = new Set([
+  'project',
+  'projects',
+  'schemes',
+  'work',
+  'bench',
+  'closing',
+  'plan',
+  'traces',
+]);
+const KEPT_FOR_MS = 30 * 24 * 3600 * 1000;
+
+const answers = new AnswerStore<PersistedQuery>();
+const { persisterFn, persisterGc } = experimental_createQueryPersister<PersistedQuery>({
+  storage: answers,
+  serialize: (query) => query,
+  deserialize: (query) => query,
+  buster: API_DIGEST,
+  maxAge: KEPT_FOR_MS,
+  // However new it is: a change that came after it has been told to a page that is gone.
+  refetchOnRestore: 'always',
+  filters: { predicate: ({ queryKey }) => KEPT.has(String(queryKey[0])) },
+});
+// What nobody has asked for in a month goes, once the page has nothing else to do.
+setTimeout(() => void persisterGc(), 10_000);
+
 export const queryClient = new QueryClient({
+  queryCache: new QueryCache({
+    // What is gone is not shown any more, though it was kept.
+    onError: (error, query) => {
+      if (error instanceof Refused && error.status === 404) query.setState({ data: undefined });
+    },
+  }),
   defaultOptions: {
     queries: {
+      persister: persisterFn,
+      // What is kept is shown without a connection too.
+      networkMode: 'offlineFirst',
       staleTime: 2000,
       // What the server refused stays refused; what it could not answer is tried again.
       retry: (count, error) => !(error instanceof Refused) && count < 2,
@@ -29,7 +72,15 @@ export const queryClient = new QueryClient({
   },
 });
 
-export const outbox = new Outbox({ api, commands: COMMANDS, person: personNow, onDelivered });
+export const renewal = new Renewal(queryClient);
+
+export const outbox = new Outbox({
+  api,
+  commands: COMMANDS,
+  person: personNow,
+  makeRoom: answers.clear,
+  onDelivered,
+});
 
 /** What is asked for again once a command is through; everything but records where nothing is said. */
 const RENEWED: Record<string, readonly string[]> = {
@@ -37,10 +88,11 @@ const RENEWED: Record<string, readonly string[]> = {
   [commands.appendClosing.name]: ['closing', 'ledger'],
   [commands.logInstruments.name]: ['bench'],
   [commands.setRecordsAside.name]: ['bench'],
+  [commands.placeTraces.name]: ['traces', 'proof', 'ledger'],
 };
 
 /** Answers that are tables of a snapshot, by the first part of their keys. */
-const TABLES = ['bench', 'closing'];
+const TABLES = ['bench', 'closing', 'traces'];
 
 /** Ids of entries that this page delivered: the server tells of them too. */
 const own = new Set<string>();
@@ -82,7 +134,10 @@ function onDelivered(write: Write): void {
     (project) => project && projectWithWrites(project, waiting),
   );
   const renewed = RENEWED[write.command];
-  if (renewed) for (const key of renewed) void queryClient.invalidateQueries({ queryKey: [key] });
+  // Of these hundreds may come.
+  if (write.command === commands.addTrace.name) renewal.add(['traces', 'proof', 'ledger']);
+  else if (renewed)
+    for (const key of renewed) void queryClient.invalidateQueries({ queryKey: [key] });
   // Records come by the stream: an answer from before would take the newest of them back.
   else
     void queryClient.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'records' });

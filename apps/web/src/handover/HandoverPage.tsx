@@ -89,7 +89,7 @@ export function HandoverPage() {
             onPress={() => void ask(chosen || null, paper)}
           />
           {INSIDE.map((line) => (
-            <Text key={line} ink="ink2">
+            <Text key={line} color="ink2">
               {line}
             </Text>
           ))}
@@ -119,7 +119,7 @@ function PackageLeaf({ made, name, onStop }: { made: ShownPackage; name: string;
   return (
     <Card style={{ gap: 8 }}>
       <Text kind="strong">{`${name}, ${made.paper}`}</Text>
-      <Text ink="ink2">{`${moment(made.at)}, ${made.by}`}</Text>
+      <Text color="ink2">{`${moment(made.at)}, ${made.by}`}</Text>
       {state === 'making' || state === 'stopping' ? (
         <>
           <Progress label={t('package')} done={made.done} total={made.total}>
@@ -130,7 +130,7 @@ function PackageLeaf({ made, name, onStop }: { made: ShownPackage; name: string;
       ) : null}
       {state === 'stopped' ? <Text>{t('stoppedNothingOfItIsLeft')}</Text> : null}
       {state === 'failed' ? (
-        <Notice word={t('notMade')} ink="accent">
+        <Notice word={t('notMade')} color="accent">
           {made.problem}
         </Notice>
       ) : null}

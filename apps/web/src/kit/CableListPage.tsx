@@ -80,7 +80,7 @@ export function CableListPage() {
         onPress={() => void choose()}
       />
       {found && 'error' in found ? (
-        <Notice word={common('notRead')} ink="accent" live>
+        <Notice word={common('notRead')} color="accent" live>
           {`${name}: ${fileProblemText(found.error)}`}
         </Notice>
       ) : null}
@@ -93,7 +93,7 @@ export function CableListPage() {
             <Notice
               key={`${row} ${column} ${message.code}`}
               word={t('rowColumn', { row, column })}
-              ink="accent"
+              color="accent"
             >
               {value === '' ? cableListText(message) : `“${value}”: ${cableListText(message)}`}
             </Notice>
@@ -122,7 +122,7 @@ export function CableListPage() {
       ) : null}
       {done > 0 ? (
         <>
-          <Notice word={common('imported')} ink="green" live>
+          <Notice word={common('imported')} color="green" live>
             {`${shared('cables', { cables: done })}.`}
           </Notice>
           <Button

@@ -10,13 +10,13 @@ import {
   glassSchema,
 } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
-import { commands, isConflict } from '@cordel/client';
+import { commands } from '@cordel/client';
 import { makeUpText } from '@cordel/text/fiber';
 import { common } from '@cordel/text/pages/common';
 import { cablesPage as t } from '@cordel/text/pages/kit/CablesPage';
 import { kitShared as shared } from '@cordel/text/pages/kit/shared';
-import { errorText, issueText } from '@cordel/text/record';
-import { outbox } from '@/data/client';
+import { issueText } from '@cordel/text/record';
+import { useMergedSave } from '@/data/useMergedSave';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { ArchivedList } from '@/removal/ArchivedList';
@@ -30,7 +30,6 @@ import { Empty, Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
-import { useLatest } from '@/ui/useLatest';
 import { MakeUpForm } from './MakeUpForm';
 import { RunForm } from './RunForm';
 import { readRun, typeRun } from './runForm';
@@ -65,7 +64,7 @@ export function CablesPage() {
                 style={{ justifyContent: 'space-between' }}
               >
                 <Text kind="name">{cable.name}</Text>
-                <Text ink="ink2">{makeUpText(cable.makeUp)}</Text>
+                <Text color="ink2">{makeUpText(cable.makeUp)}</Text>
               </Button>
             ),
           )}
@@ -108,9 +107,7 @@ function CableForm({
   const [glass, setGlass] = useState(cable?.glass ?? USUAL_GLASS);
   const [mfd, setMfd] = useState(glass.mfd === null ? '' : String(glass.mfd / 100));
   const [problem, setProblem] = useState('');
-  // As it was when the form was filled: others may change it meanwhile.
-  const [base, setBase] = useState(cable);
-  const latest = useLatest(cable);
+  const saveMerged = useMergedSave(commands.saveCable, cable);
   const save = async () => {
     const read = readMakeUp(typed);
     const named = cableNameSchema.safeParse(name);
@@ -133,19 +130,10 @@ function CableForm({
       glass: made.data,
       run: runRead.run,
     };
-    const sent = outbox.add(
-      commands.saveCable,
-      { ...record, base },
-      shared('cableName', { name: record.name }),
-    );
     setProblem(shared('beingSaved'));
-    const outcome = await sent;
-    if (!('refused' in outcome)) return onDone();
-    setProblem(errorText(outcome.refused));
-    if (!isConflict(outcome.refused)) return;
-    // What was typed stands here; who has seen what others did saves over it.
-    void outbox.discard(outcome.writeId);
-    setBase(latest.current);
+    const refused = await saveMerged(record, shared('cableName', { name: record.name }));
+    setProblem(refused);
+    if (refused === '') onDone();
   };
   return (
     <Card style={{ gap: 12 }}>

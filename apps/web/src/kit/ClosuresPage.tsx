@@ -12,13 +12,12 @@ import {
   type Tray,
 } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
-import { commands, isConflict } from '@cordel/client';
+import { commands } from '@cordel/client';
 import { distanceProblemText } from '@cordel/text/measure';
 import { kitShared as shared } from '@cordel/text/pages/kit/shared';
 import { closuresPage as t } from '@cordel/text/pages/kit/ClosuresPage';
 import { common } from '@cordel/text/pages/common';
-import { errorText } from '@cordel/text/record';
-import { outbox } from '@/data/client';
+import { useMergedSave } from '@/data/useMergedSave';
 import { useProjectView } from '@/projects/context';
 import { Choice, Field } from '@/ui/Field';
 import { ArchivedList } from '@/removal/ArchivedList';
@@ -32,7 +31,6 @@ import { Empty, Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
-import { useLatest } from '@/ui/useLatest';
 import { formResolver } from '@/ui/formResolver';
 
 /** The project's closures: where each hangs and how many trays it has. */
@@ -64,7 +62,7 @@ export function ClosuresPage() {
                 style={{ justifyContent: 'space-between' }}
               >
                 <Text kind="name">{closure.name}</Text>
-                <Text ink="ink2">
+                <Text color="ink2">
                   {t('distanceTrays', {
                     distance:
                       closure.distance === null
@@ -129,9 +127,7 @@ function ClosureForm({
   const { project, closures, assemblies } = useProjectView();
   const unit = project.units.distance;
   const [problem, setProblem] = useState('');
-  // As it was when the form was filled: others may change it meanwhile.
-  const [base, setBase] = useState(closure);
-  const latest = useLatest(closure);
+  const saveMerged = useMergedSave(commands.saveClosure, closure);
   const resolver = useMemo(() => formResolver(formSchema(unit)), [unit]);
   const first = closure?.trays[0] ?? project.trayCapacity;
   const { control, handleSubmit } = useForm<ClosureValues, unknown, ReadClosure>({
@@ -154,22 +150,13 @@ function ClosureForm({
       ordinal,
       distance: form.distance,
       branchOf: form.branchOf || null,
-      position: base?.position ?? null,
+      position: closure?.position ?? null,
       trays: traysFor(form.trays, { single: form.single, mass: form.mass }),
     };
     setProblem(shared('beingSaved'));
-    const saved = { ...record, base };
-    const outcome = await outbox.add(
-      commands.saveClosure,
-      saved,
-      shared('closureName', { name: record.name }),
-    );
-    if (!('refused' in outcome)) return onDone();
-    setProblem(errorText(outcome.refused));
-    if (!isConflict(outcome.refused)) return;
-    // What was typed stands here; who has seen what others did saves over it.
-    void outbox.discard(outcome.writeId);
-    setBase(latest.current);
+    const refused = await saveMerged(record, shared('closureName', { name: record.name }));
+    setProblem(refused);
+    if (refused === '') onDone();
   });
   const loose = control as never;
   const others = closures.filter((entry) => entry.id !== closure?.id);

@@ -1,7 +1,12 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { HelperText, TextInput } from 'react-native-paper';
-import { BUILT_IN_HARDWARE, type Hardware, hardwareSchema, readNumber } from '@cordel/core';
+import {
+  BUILT_IN_HARDWARE,
+  type Hardware,
+  type SchemaIssue,
+  hardwareSchema,
+  readNumber,
+} from '@cordel/core';
 import { parseGauge, spellGauge } from '@cordel/core/pressure';
 import { v7 as uuid } from 'uuid';
 import { commands } from '@cordel/client';
@@ -11,6 +16,7 @@ import { hardwarePage as t } from '@cordel/text/pages/kit/HardwarePage';
 import { common } from '@cordel/text/pages/common';
 import { errorText, issueText } from '@cordel/text/record';
 import { outbox } from '@/data/client';
+import { useMergedSave } from '@/data/useMergedSave';
 import { LengthField } from '@/prep/LengthField';
 import { useProjectView } from '@/projects/context';
 import { ArchivedList } from '@/removal/ArchivedList';
@@ -18,6 +24,7 @@ import { RemovalNotice } from '@/removal/RemovalNotice';
 import { RemoveKeys } from '@/removal/RemoveKeys';
 import { removable } from '@/removal/removables';
 import { useRemoval } from '@/removal/useRemoval';
+import { FormActions } from '@/ui/FormActions';
 import { Grid, GridRow } from '@/ui/Grid';
 import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
@@ -27,6 +34,7 @@ import { TextField } from '@/ui/TextField';
 import { Text } from '@/ui/Text';
 import { pickFile } from '@/ui/pickFile';
 import { saveFile } from '@/ui/saveFile';
+import { type PortProblem, PortsEditor } from './PortsEditor';
 
 const isBuiltIn = (hardware: Hardware) => BUILT_IN_HARDWARE.some(({ id }) => id === hardware.id);
 
@@ -60,7 +68,7 @@ export function HardwarePage() {
                 <Text kind="name" heading={2}>
                   {entry.name}
                 </Text>
-                <Text ink="ink2">
+                <Text color="ink2">
                   {t('portsAtMostTraysOfSingle', {
                     ports: entry.ports.length,
                     trays: entry.trays.most,
@@ -100,7 +108,7 @@ export function HardwarePage() {
           )}
       </Grid>
       {problem ? (
-        <Notice word={common('notImported')} ink="accent" live>
+        <Notice word={common('notImported')} color="accent" live>
           {problem}
         </Notice>
       ) : null}
@@ -180,12 +188,29 @@ const GROUPS = [
   ['basket', t('basket'), { width: 'width', length: 'length', depth: 'depth' }],
 ] as const;
 
+/** What is wrong, with the port and the seal that it is of. */
+function placedIssueText(issue: SchemaIssue): string {
+  const place = portProblemOf(issue);
+  if (!place) return `${issue.path.join(', ')}: ${issueText(issue)}`;
+  return place.row === null
+    ? t('portProblem', { port: place.port + 1, problem: place.text })
+    : t('sealProblem', { port: place.port + 1, seal: place.row + 1, problem: place.text });
+}
+
+function portProblemOf(issue: SchemaIssue): PortProblem | null {
+  const [list, port, rows, row] = issue.path;
+  if (list !== 'ports' || typeof port !== 'number') return null;
+  const isRow = rows === 'rows' && typeof row === 'number';
+  return { port, row: isRow ? row : null, text: issueText(issue) };
+}
+
 function HardwareForm({ hardware, onDone }: { hardware: Hardware; onDone(): void }) {
   const { project } = useProjectView();
   const { units } = project;
   const { length: unit, pressure: gauge } = units;
   const [draft, setDraft] = useState(hardware);
-  const [ports, setPorts] = useState(() => JSON.stringify(hardware.ports, null, 1));
+  const saveMerged = useMergedSave(commands.saveHardware, hardware);
+  const [portProblem, setPortProblem] = useState<PortProblem | null>(null);
   const [test, setTest] = useState(spellGauge(Math.round(hardware.testKpa * 1000), gauge));
   const [bolts, setBolts] = useState(hardware.bolts.join(', '));
   const [minutes, setMinutes] = useState(String(hardware.testMinutes));
@@ -214,9 +239,12 @@ function HardwareForm({ hardware, onDone }: { hardware: Hardware; onDone(): void
       ),
       testKpa: testPa.value / 1000,
       bolts: bolts.split(',').flatMap((bolt) => (bolt.trim() === '' ? [] : [Number(bolt)])),
-      ports: undefined,
     };
-    const outcome = await save(readHardware(`{"ports":${ports},${JSON.stringify(typed).slice(1)}`));
+    const read = hardwareSchema.safeParse(typed);
+    const issue = read.error?.issues[0];
+    setPortProblem(issue ? portProblemOf(issue) : null);
+    if (!read.success) return setProblem(placedIssueText(issue!));
+    const outcome = await saveMerged(read.data, t('hardwareName', { name: read.data.name }));
     setProblem(outcome);
     if (outcome === '') onDone();
   };
@@ -297,28 +325,22 @@ function HardwareForm({ hardware, onDone }: { hardware: Hardware; onDone(): void
           onChange={setBolts}
         />
       </View>
-      <TextInput
-        mode="outlined"
-        multiline
-        label={t('portsAndSeals')}
-        aria-label={t('portsAndSeals')}
-        value={ports}
-        onChangeText={setPorts}
-        style={{ minHeight: 200 }}
-        outlineStyle={{ borderWidth: 2 }}
+      <Text kind="strong">{t('portsAndSeals')}</Text>
+      <Text color="ink2">{t('eachRangeBeginsWhereTheOne')}</Text>
+      <PortsEditor
+        ports={draft.ports}
+        unit={unit}
+        problem={portProblem}
+        onChange={(ports) => setDraft({ ...draft, ports })}
       />
-      <HelperText type="info" visible padding="none" style={{ fontSize: 14 }}>
-        {t('jsonDiametersInTenthsOfA')}
-      </HelperText>
-      {problem ? (
-        <Notice word={shared('notSaved')} ink="accent" live>
-          {problem}
-        </Notice>
-      ) : null}
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        <Button label={t('saveTheHardware')} look="next" onPress={() => void submit()} />
-        <Button label={shared('closeWithoutSaving')} onPress={onDone} />
-      </View>
+      <FormActions
+        saveLabel={t('saveTheHardware')}
+        closeLabel={shared('closeWithoutSaving')}
+        problem={problem}
+        problemWord={shared('notSaved')}
+        onSave={() => void submit()}
+        onClose={onDone}
+      />
     </Card>
   );
 }

@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { HelperText, TextInput } from 'react-native-paper';
 import { BUILT_IN_INSTRUMENTS, type Instrument, instrumentSchema } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
 import { commands } from '@cordel/client';
@@ -9,6 +8,9 @@ import { instrumentsPage as t } from '@cordel/text/pages/kit/InstrumentsPage';
 import { errorText, issueText } from '@cordel/text/record';
 import { useStation } from '@/bench/useStation';
 import { outbox } from '@/data/client';
+import { useMergedSave } from '@/data/useMergedSave';
+import { CleaverFields, SplicerFields } from './InstrumentFields';
+import { FormActions } from '@/ui/FormActions';
 import { useProjectView } from '@/projects/context';
 import { ArchivedList } from '@/removal/ArchivedList';
 import { RemovalNotice } from '@/removal/RemovalNotice';
@@ -63,7 +65,7 @@ export function InstrumentsPage() {
                   {one.name}
                 </Text>
                 <Text>{saysOf(one)}</Text>
-                <Text ink="ink2">{one.source}</Text>
+                <Text color="ink2">{one.source}</Text>
                 <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
                   {isBuiltIn(one) ? null : (
                     <Button
@@ -106,53 +108,45 @@ async function save(instrument: Instrument): Promise<string> {
 }
 
 function InstrumentForm({ instrument, onDone }: { instrument: Instrument; onDone(): void }) {
-  const { id, kind, name: was, source: from, ...figures } = instrument;
-  const [name, setName] = useState(was);
-  const [source, setSource] = useState(from);
-  const [text, setText] = useState(() => JSON.stringify(figures, null, 1));
+  const saveMerged = useMergedSave(commands.saveInstrument, instrument);
+  const [draft, setDraft] = useState(instrument);
   const [problem, setProblem] = useState('');
+  const change = (part: Partial<Instrument>) => setDraft({ ...draft, ...part } as Instrument);
   const submit = async () => {
-    let typed: object;
-    try {
-      typed = JSON.parse(text) as object;
-    } catch {
-      return setProblem(t('theFiguresAreNoJsonLook'));
-    }
-    const read = instrumentSchema.safeParse({ ...typed, id, kind, name, source });
+    const read = instrumentSchema.safeParse(draft);
     if (!read.success) {
       const [issue] = read.error.issues;
       return setProblem(`${issue!.path.join(', ')}: ${issueText(issue!)}`);
     }
-    const outcome = await save(read.data);
+    const outcome = await saveMerged(read.data, t('instrumentName', { name: read.data.name }));
     setProblem(outcome);
     if (outcome === '') onDone();
   };
   return (
     <Card style={{ gap: 12 }}>
-      <TextField label={t('nameOfTheInstrument')} value={name} onChange={setName} />
-      <TextField label={shared('whereItsFiguresComeFrom')} value={source} onChange={setSource} />
-      <TextInput
-        mode="outlined"
-        multiline
-        label={t('figures')}
-        aria-label={t('figures')}
-        value={text}
-        onChangeText={setText}
-        style={{ minHeight: 220 }}
-        outlineStyle={{ borderWidth: 2 }}
+      <TextField
+        label={t('nameOfTheInstrument')}
+        value={draft.name}
+        onChange={(name) => change({ name })}
       />
-      <HelperText type="info" visible padding="none" style={{ fontSize: 14 }}>
-        {t('jsonCleaveLengthsInTenthsOf')}
-      </HelperText>
-      {problem ? (
-        <Notice word={shared('notSaved')} ink="accent" live>
-          {problem}
-        </Notice>
-      ) : null}
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        <Button label={t('saveTheInstrument')} look="next" onPress={() => void submit()} />
-        <Button label={shared('closeWithoutSaving')} onPress={onDone} />
-      </View>
+      <TextField
+        label={shared('whereItsFiguresComeFrom')}
+        value={draft.source}
+        onChange={(source) => change({ source })}
+      />
+      {draft.kind === 'splicer' ? (
+        <SplicerFields splicer={draft} onChange={change} />
+      ) : (
+        <CleaverFields cleaver={draft} onChange={change} />
+      )}
+      <FormActions
+        saveLabel={t('saveTheInstrument')}
+        closeLabel={shared('closeWithoutSaving')}
+        problem={problem}
+        problemWord={shared('notSaved')}
+        onSave={() => void submit()}
+        onClose={onDone}
+      />
     </Card>
   );
 }

@@ -61,7 +61,7 @@ export function KitPage() {
             style={{ justifyContent: 'space-between', minHeight: 58 }}
           >
             <Text kind="strong">{label}</Text>
-            <Text ink="ink2">{says}</Text>
+            <Text color="ink2">{says}</Text>
           </Button>
         ))}
         <Button

@@ -62,7 +62,7 @@ export function MakeUpForm({
           />
         ) : null}
       </View>
-      <Text ink={'error' in read ? 'accent' : 'ink2'}>
+      <Text color={'error' in read ? 'accent' : 'ink2'}>
         {'error' in read ? read.error : makeUpText(read.makeUp)}
       </Text>
     </View>

@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { type KitItem, kitList } from '@cordel/core';
-import { benchSplices } from '@/bench/benchSplices';
+import { benchSplices } from '@cordel/core/session';
 import { readWork } from '@/data/queries';
 import type { ClosureWork } from '@cordel/client';
 import { kitItemText, kitReasonText } from '@cordel/text/kit';
@@ -49,7 +49,7 @@ export function PackPage() {
   const failed = works.find((work) => work.error)?.error ?? null;
   return (
     <Page title={shared('packTheVan')} above={project.name} back={`/p/${project.id}/kit`}>
-      <Text ink="ink2">{t('forWhichClosures')}</Text>
+      <Text color="ink2">{t('forWhichClosures')}</Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {closures
           .filter((closure) => !view.isArchived(closure))
@@ -141,9 +141,9 @@ function ItemRow({ item, stock, packed, onStock, onPack }: ItemRowProps) {
       </Button>
       <View style={{ flex: 1, minWidth: 150 }}>
         <Text kind="strong">{item.name}</Text>
-        <Text ink="ink2">{kitReasonText(item)}</Text>
+        <Text color="ink2">{kitReasonText(item)}</Text>
         {short > 0 ? (
-          <Text ink="accent" kind="strong">
+          <Text color="accent" kind="strong">
             {t('countedShort', { counted: counted(short, item) })}
           </Text>
         ) : null}

@@ -18,7 +18,7 @@ export function RunForm({
   const set = (part: Partial<TypedRun>) => onChange({ ...value, ...part });
   return (
     <View style={{ gap: 10 }}>
-      <Text ink="ink2">{t('soThatMetersOfFiberOn')}</Text>
+      <Text color="ink2">{t('soThatMetersOfFiberOn')}</Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
         <TextField
           label={t('fiberInALengthOfSheath')}

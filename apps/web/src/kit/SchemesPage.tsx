@@ -6,8 +6,8 @@ import { commands } from '@cordel/client';
 import { kitShared as shared } from '@cordel/text/pages/kit/shared';
 import { schemesPage as t } from '@cordel/text/pages/kit/SchemesPage';
 import { common } from '@cordel/text/pages/common';
-import { errorText, issueText } from '@cordel/text/record';
-import { outbox } from '@/data/client';
+import { issueText } from '@cordel/text/record';
+import { useMergedSave } from '@/data/useMergedSave';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { ArchivedList } from '@/removal/ArchivedList';
@@ -40,7 +40,7 @@ export function SchemesPage() {
                 {scheme.name}
               </Text>
               <Swatches scheme={scheme} />
-              <Text kind="small" ink="ink2">
+              <Text kind="small" color="ink2">
                 {t('sourcePastTheLastColourThe', { source: scheme.source, mark: scheme.mark })}
               </Text>
               <Button
@@ -83,7 +83,7 @@ function Swatches({ scheme }: { scheme: ColourScheme }) {
             }}
           />
           <Text kind="small">{`${index + 1} ${colour.code}`}</Text>
-          <Text kind="small" ink="ink2">
+          <Text kind="small" color="ink2">
             {colour.name}
           </Text>
         </View>
@@ -109,6 +109,7 @@ function readLines(text: string): unknown[] {
 
 function SchemeForm({ from, onDone }: { from: ColourScheme; onDone(): void }) {
   const own = !BUILT_IN_SCHEMES.some((built) => built.id === from.id);
+  const saveMerged = useMergedSave(commands.saveScheme, own ? from : undefined);
   const [name, setName] = useState(own ? from.name : '');
   const [source, setSource] = useState(own ? from.source : '');
   const [mark, setMark] = useState<ColourScheme['mark']>(from.mark);
@@ -132,9 +133,9 @@ function SchemeForm({ from, onDone }: { from: ColourScheme; onDone(): void }) {
     }
     setProblem(shared('beingSaved'));
     const label = t('colourSchemeName', { name: read.data.name });
-    const outcome = await outbox.add(commands.saveScheme, read.data, label);
-    if ('refused' in outcome) setProblem(errorText(outcome.refused));
-    else onDone();
+    const refused = await saveMerged(read.data, label);
+    setProblem(refused);
+    if (refused === '') onDone();
   };
   return (
     <Card style={{ gap: 12 }}>

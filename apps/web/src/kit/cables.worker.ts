@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
 import {
-  type ListProblem,
   type Parsed,
+  type RowProblem,
   type SameName,
   parsed,
   proposeSameNames,
@@ -35,7 +35,7 @@ export type CablePreview =
   | { error: CsvProblem | WorkbookProblem }
   | {
       cables: ListedCable[];
-      problems: ListProblem<CableListMessage | CellProblem>[];
+      problems: RowProblem<CableListMessage | CellProblem>[];
       notes: (SheetNote | CsvNote)[];
       /** Names that are likely meant as others. */
       sameNames: SameName[];

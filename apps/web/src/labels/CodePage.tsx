@@ -33,7 +33,7 @@ export function CodePage() {
         ))
       ) : found.error ? (
         <>
-          <Notice word={t('noClosureHere')} ink="accent">
+          <Notice word={t('noClosureHere')} color="accent">
             {errorText(found.error)}
           </Notice>
           <Button

@@ -117,7 +117,7 @@ export function LabelsPage() {
           disabled={!labels || labels.length === 0}
           onPress={() => window.open(printAt, '_blank')}
         />
-        <Text ink="ink2">{t('printAt100OnPlainPaper', { shortCode: shortCode(chosen) })}</Text>
+        <Text color="ink2">{t('printAt100OnPlainPaper', { shortCode: shortCode(chosen) })}</Text>
       </Card>
       {labels ? (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>

@@ -66,7 +66,7 @@ export function ScanPage() {
         />
       </View>
       {problem ? (
-        <Notice word={t('notOpened')} ink="accent" live>
+        <Notice word={t('notOpened')} color="accent" live>
           {problem}
         </Notice>
       ) : null}

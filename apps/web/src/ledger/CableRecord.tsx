@@ -28,7 +28,7 @@ export function CableRecord({ cableId }: { cableId: string }) {
         {own.name}
       </Text>
       <Text>{makeUpText(own.makeUp)}</Text>
-      <Text ink="ink2">{`${schemes.find(({ id }) => id === own.schemeId)?.name ?? ''} · ${own.glass.type}`}</Text>
+      <Text color="ink2">{`${schemes.find(({ id }) => id === own.schemeId)?.name ?? ''} · ${own.glass.type}`}</Text>
       {entered.length > 0 ? (
         <Text>{t('entersEntered', { entered: entered.map(({ name }) => name).join(', ') })}</Text>
       ) : null}

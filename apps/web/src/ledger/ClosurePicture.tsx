@@ -7,7 +7,7 @@ import {
   formatLoss,
   judgeSplice,
   spliceLimit,
-  standingOf,
+  spliceStateOf,
   type Evidence,
   groupBy,
 } from '@cordel/core';
@@ -39,7 +39,7 @@ export function ClosurePicture({ closureId, only }: { closureId: string; only?: 
           <View key={tray.number} style={{ flexDirection: 'row', alignItems: 'flex-end', gap: 8 }}>
             <View style={{ width: 92, paddingBottom: 4 }}>
               <Text kind="strong">{t('trayNumber', { number: tray.number })}</Text>
-              <Text kind="small" ink="ink2">
+              <Text kind="small" color="ink2">
                 {tray.holds}
               </Text>
             </View>
@@ -55,7 +55,7 @@ export function ClosurePicture({ closureId, only }: { closureId: string; only?: 
             />
           </View>
         ))}
-      <Text ink="ink2" style={{ paddingTop: 8 }}>
+      <Text color="ink2" style={{ paddingTop: 8 }}>
         {t('barHeightIsLossTheDashed', {
           limit: limit === null ? t('theLimit') : `${formatLoss(limit)} dB`,
         })}
@@ -133,7 +133,7 @@ function traysOf(
         barOf(splice, bySplice.get(splice.id) ?? [], view.project.limits, view),
       );
       const over = bars.filter((bar) => bar.over);
-      const measured = bars.filter((bar) => bar.half !== null).length;
+      const measured = bars.filter((bar) => bar.lossHalfMdb !== null).length;
       return {
         number,
         holds: holdsWords(list, view),
@@ -157,11 +157,11 @@ function holdsWords(list: readonly Splice[], view: ProjectView): string {
 }
 
 function barOf(splice: Splice, evidence: Evidence[], limits: Limits, view: ProjectView): Bar {
-  const judged = judgeSplice(standingOf(evidence), splice.method, limits);
+  const judged = judgeSplice(spliceStateOf(evidence), splice.method, limits);
   const grade = judged.figure?.grade ?? limits.grade;
   return {
     key: splice.id,
-    half: judged.figure?.half ?? null,
+    lossHalfMdb: judged.figure?.lossHalfMdb ?? null,
     limit: spliceLimit(limits, grade, splice.method),
     over: judged.redo,
     estimated: judged.figure?.grade === 'estimate',

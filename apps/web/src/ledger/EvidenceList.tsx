@@ -5,10 +5,11 @@ import {
   type Ruling,
   formatLoss,
   worstCleave,
+  takeBack,
 } from '@cordel/core';
 import { evidenceList as t } from '@cordel/text/pages/ledger/EvidenceList';
 import { ledgerShared as shared } from '@cordel/text/pages/ledger/shared';
-import { recordEvidence, takeBack } from '@/bench/record';
+import { newStamp, recordEvidence } from '@/bench/record';
 import { useSplicerRecords } from '@/bench/useStation';
 import { useProjectView } from '@/projects/context';
 import { useClock } from '@/projects/useClock';
@@ -34,7 +35,7 @@ export function EvidenceList({ evidence }: { evidence: readonly Evidence[] }) {
       <Text kind="strong" heading={level.part}>
         {t('recorded')}
       </Text>
-      {evidence.length === 0 ? <Text ink="ink2">{t('nothingYet')}</Text> : null}
+      {evidence.length === 0 ? <Text color="ink2">{t('nothingYet')}</Text> : null}
       {[...evidence].reverse().map((entry) => {
         const over = superseded.get(entry.id);
         const can = entry.type !== 'ruling' && !over && !entry.void;
@@ -62,7 +63,7 @@ export function EvidenceList({ evidence }: { evidence: readonly Evidence[] }) {
                   )}
                 </Text>
               ) : null}
-              <Text kind="small" ink="ink2">
+              <Text kind="small" color="ink2">
                 {`${moment(entry.at)} · ${entry.by}${over ? t('takenBackWhy', { why: over.why ?? '' }) : ''}`}
               </Text>
             </View>
@@ -72,7 +73,7 @@ export function EvidenceList({ evidence }: { evidence: readonly Evidence[] }) {
                 look="bare"
                 onPress={() =>
                   recordEvidence(
-                    [takeBack(entry, t('recordedByMistakeTakenBackIn'))],
+                    [takeBack(newStamp(), entry, t('recordedByMistakeTakenBackIn'))],
                     t('anEntryTakenBack'),
                   )
                 }

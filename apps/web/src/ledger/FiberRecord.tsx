@@ -6,7 +6,7 @@ import {
   formatHalf,
   formatMean,
   spliceLimit,
-  spliceState,
+  spliceStage,
 } from '@cordel/core';
 import { spliceStateText } from '@cordel/text/loss/states';
 import { addressParts } from '@cordel/text/fiber';
@@ -17,7 +17,7 @@ import { LossBars } from '@/ui/LossBars';
 import { Waiting } from '@/ui/Notice';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
-import { STATE_INKS, gradeWord, originWords } from '@/ui/words';
+import { STAGE_COLORS, gradeWord, originWords } from '@/ui/words';
 import { useRecordLevel } from './useRecordLevel';
 
 /** A fiber along the route: its splices from the head on, as heights and as rows. */
@@ -28,12 +28,12 @@ export function FiberRecord({ cableId, fiber }: { cableId: string; fiber: number
   const detail = useFiber(view.project.id, cableId, fiber);
   if (!detail.data) return <Waiting error={detail.error} />;
   const { rows } = detail.data;
-  const figures = rows.filter((row) => row.half !== null);
-  const sum = figures.reduce((total, row) => total + (row.half ?? 0), 0);
+  const figures = rows.filter((row) => row.lossHalfMdb !== null);
+  const sum = figures.reduce((total, row) => total + (row.lossHalfMdb ?? 0), 0);
   return (
     <View style={{ gap: 12 }}>
       <View>
-        <Text ink="ink2">{t('fiberAlongTheRoute')}</Text>
+        <Text color="ink2">{t('fiberAlongTheRoute')}</Text>
         <Text kind="name" heading={level.title}>
           {`${view.fiberName(cableId, fiber)} ${addressParts(view.address(cableId, fiber)).at(-1) ?? ''}`}
         </Text>
@@ -66,17 +66,17 @@ export function FiberRecord({ cableId, fiber }: { cableId: string; fiber: number
         <View key={row.id} style={{ gap: 2 }}>
           <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}>
             <Text kind="strong">{row.closure}</Text>
-            <Text kind="strong" ink={STATE_INKS[spliceState(row)]}>
-              {`${row.half === null ? '' : `${formatHalf(row.half)} dB ${gradeWord(row.grade)} · `}${spliceStateText(spliceState(row))}${originWords(row.origin)}`}
+            <Text kind="strong" color={STAGE_COLORS[spliceStage(row)]}>
+              {`${row.lossHalfMdb === null ? '' : `${formatHalf(row.lossHalfMdb)} dB ${gradeWord(row.grade)} · `}${spliceStateText(spliceStage(row))}${originWords(row.origin)}`}
             </Text>
           </View>
-          <Text ink="ink2">
+          <Text color="ink2">
             {t('endToEnd', {
               near: endWords(view, row.cableA, row.fiberA),
               far: endWords(view, row.cableB, row.fiberB),
             })}
           </Text>
-          <Text ink="ink2">{t('traySlot', { tray: row.tray, slot: row.slot })}</Text>
+          <Text color="ink2">{t('traySlot', { tray: row.tray, slot: row.slot })}</Text>
           <Button
             label={t('itsRecordAt', { closure: row.closure })}
             onPress={() =>
@@ -99,7 +99,7 @@ function barOf(row: SpliceRow, view: ReturnType<typeof useProjectView>) {
   const grade = row.grade === null ? view.project.limits.grade : GRADES[row.grade]!;
   return {
     key: row.id,
-    half: row.half,
+    lossHalfMdb: row.lossHalfMdb,
     limit: spliceLimit(view.project.limits, grade, row.method),
     over: row.redo,
     estimated: grade === 'estimate',

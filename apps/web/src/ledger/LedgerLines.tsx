@@ -10,7 +10,7 @@ import {
   type TrayRow,
   formatDistance,
   formatHalf,
-  spliceState,
+  spliceStage,
 } from '@cordel/core';
 import { addressParts, makeUpText } from '@cordel/text/fiber';
 import { spliceStateText } from '@cordel/text/loss/states';
@@ -21,7 +21,7 @@ import { ledgerLines as t } from '@cordel/text/pages/ledger/LedgerLines';
 import { useProjectView } from '@/projects/context';
 import { Text } from '@/ui/Text';
 import { useColors } from '@/ui/theme';
-import { STATE_INKS, gradeWord, groupWords, lossWords, originWords } from '@/ui/words';
+import { STAGE_COLORS, gradeWord, groupWords, lossWords, originWords } from '@/ui/words';
 import { useLedgerParams } from './useLedgerParams';
 
 interface LineProps {
@@ -56,7 +56,7 @@ function Line({ open, title, under, right, rightUnder, children }: LineProps) {
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 10 }}>
         <View style={{ flex: 1, minWidth: 0 }}>
           <Text kind="strong">{title}</Text>
-          <Text kind="small" ink="ink2">
+          <Text kind="small" color="ink2">
             {under}
           </Text>
         </View>
@@ -70,11 +70,11 @@ function Line({ open, title, under, right, rightUnder, children }: LineProps) {
   );
 }
 
-const Said = ({ row }: { row: RollUp }) => {
-  const said = groupWords(row);
+const GroupLine = ({ row }: { row: RollUp }) => {
+  const summary = groupWords(row);
   return (
-    <Text kind="strong" ink={said.ink} style={{ fontSize: 15 }}>
-      {said.words}
+    <Text kind="strong" color={summary.color} style={{ fontSize: 15 }}>
+      {summary.words}
     </Text>
   );
 };
@@ -91,7 +91,7 @@ export function ClosureLine({ row }: { row: ClosureRow }) {
       title={row.name}
       under={`${distance} · ${lossWords(row)}`}
       right={shared('doneOfDue', { done: row.done, due: row.due })}
-      rightUnder={<Said row={row} />}
+      rightUnder={<GroupLine row={row} />}
     />
   );
 }
@@ -103,7 +103,7 @@ export function TrayLine({ row }: { row: TrayRow }) {
       title={t('closureTray', { closure: row.closure, tray: row.tray })}
       under={lossWords(row)}
       right={shared('doneOfDue', { done: row.done, due: row.due })}
-      rightUnder={<Said row={row} />}
+      rightUnder={<GroupLine row={row} />}
     />
   );
 }
@@ -118,7 +118,7 @@ export function FiberLine({ row }: { row: FiberRow }) {
       title={`${view.fiberName(row.headCable, row.headFiber)}${address ? ` ${address.fiber.colour.name}` : ''}`}
       under={`${colours} · ${lossWords(row)}`}
       right={shared('doneOfDue', { done: row.done, due: row.due })}
-      rightUnder={<Said row={row} />}
+      rightUnder={<GroupLine row={row} />}
     />
   );
 }
@@ -126,9 +126,9 @@ export function FiberLine({ row }: { row: FiberRow }) {
 export function SpliceLine({ row }: { row: SpliceRow | RedoRow }) {
   const view = useProjectView();
   const a = view.address(row.cableA, row.fiberA);
-  const loss = row.half === null ? '' : `${formatHalf(row.half)} dB`;
+  const loss = row.lossHalfMdb === null ? '' : `${formatHalf(row.lossHalfMdb)} dB`;
   const known =
-    row.half === null
+    row.lossHalfMdb === null
       ? ''
       : `${gradeWord(row.grade)}${row.wavelengthNm ? ` ${row.wavelengthNm} nm` : ''} · `;
   return (
@@ -146,8 +146,8 @@ export function SpliceLine({ row }: { row: SpliceRow | RedoRow }) {
       })}
       right={loss}
       rightUnder={
-        <Text kind="small" ink={STATE_INKS[spliceState(row)]}>
-          {`${known}${spliceStateText(spliceState(row))}${originWords(row.origin)}`}
+        <Text kind="small" color={STAGE_COLORS[spliceStage(row)]}>
+          {`${known}${spliceStateText(spliceStage(row))}${originWords(row.origin)}`}
         </Text>
       }
     >
@@ -167,7 +167,7 @@ export function CableLine({ row }: { row: CableRow }) {
       under={cable ? makeUpText(cable.makeUp) : ''}
       right={t('plannedOfFibers', { planned: row.planned, fibers: row.fibers })}
       rightUnder={
-        <Text kind="small" ink="ink2">
+        <Text kind="small" color="ink2">
           {t('fibersPlanned')}
         </Text>
       }

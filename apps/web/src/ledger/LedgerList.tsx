@@ -62,7 +62,7 @@ export function LedgerList() {
       }
       onEndReachedThreshold={0.6}
       ListHeaderComponent={
-        <Text ink="ink2" style={{ paddingHorizontal: 16, paddingBottom: 6 }}>
+        <Text color="ink2" style={{ paddingHorizontal: 16, paddingBottom: 6 }}>
           {params.view === 'redo'
             ? t('splicesToRedo', { splices: total })
             : shared(params.view, { count: total })}
@@ -117,8 +117,8 @@ function closuresShown(
   );
   const keys: Record<LedgerParams['sort'], (row: ClosureRow) => number> = {
     route: () => 0,
-    worst: (row) => -(row.maxHalf ?? -Infinity),
-    mean: (row) => (row.figures === 0 ? Infinity : -row.sumHalf / row.figures),
+    worst: (row) => -(row.maxHalfMdb ?? -Infinity),
+    mean: (row) => (row.figures === 0 ? Infinity : -row.sumHalfMdb / row.figures),
     verdict: (row) => URGENCY[row.verdict],
   };
   return shown.sort((a, b) => keys[sort](a) - keys[sort](b) || 0);

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { ScrollView, TextInput, View } from 'react-native';
 import { Icon } from 'react-native-paper';
-import { GROUP_VERDICTS, SPLICE_STATES } from '@cordel/core';
+import { GROUP_VERDICTS, SPLICE_STAGES } from '@cordel/core';
 import { groupVerdictText, spliceStateText } from '@cordel/text/loss/states';
 import { ledgerPage as t } from '@cordel/text/pages/ledger/LedgerPage';
 import { common } from '@cordel/text/pages/common';
@@ -44,7 +44,7 @@ const SORT_LABELS: Record<LedgerSort, string> = {
 /** What rows are filtered by: splices by their state, groups by their verdict. */
 const filtersOf = (view: LedgerView): { value: LedgerFilter; label: string }[] =>
   view === 'splices'
-    ? SPLICE_STATES.map((value) => ({ value, label: spliceStateText(value) }))
+    ? SPLICE_STAGES.map((value) => ({ value, label: spliceStateText(value) }))
     : GROUP_VERDICTS.map((value) => ({ value, label: groupVerdictText(value) }));
 
 /** Proof: fibers, trays, closures and splices against the limits, and what to redo. */
@@ -73,7 +73,7 @@ export function LedgerPage() {
           <OpenRecord key={params.open} />
         ) : (
           <View style={{ padding: 24 }}>
-            <Text ink="ink2">{t('chooseARowItsRecordOpens')}</Text>
+            <Text color="ink2">{t('chooseARowItsRecordOpens')}</Text>
           </View>
         )}
       </View>
@@ -97,7 +97,7 @@ function LedgerHead() {
     <View style={{ padding: 16, paddingBottom: 8, gap: 10 }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
         <View style={{ flex: 1 }}>
-          <Text ink="ink2">{project.name}</Text>
+          <Text color="ink2">{project.name}</Text>
           <Text kind="title" heading={1}>
             {t('ledger')}
           </Text>
@@ -115,7 +115,7 @@ function LedgerHead() {
         <Text>
           <Text kind="strong">{shared('doneOfDue', { done: whole.done, due: whole.due })}</Text>
           {t('splicedLoss', { loss: lossWords(whole) })}
-          <Text kind="strong" ink={whole.redo > 0 ? 'accent' : 'green'}>
+          <Text kind="strong" color={whole.redo > 0 ? 'accent' : 'green'}>
             {whole.redo > 0 ? t('redoToRedo', { redo: whole.redo }) : t('noneToRedo')}
           </Text>
         </Text>

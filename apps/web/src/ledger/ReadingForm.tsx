@@ -4,15 +4,16 @@ import { z } from 'zod';
 import {
   MOST_READING,
   type Splice,
-  type Standing,
+  type SpliceState,
   formatLoss,
   parseLoss,
   personSchema,
+  newReading,
 } from '@cordel/core';
 import { lossProblemText } from '@cordel/text/measure';
 import { ledgerShared as shared } from '@cordel/text/pages/ledger/shared';
 import { readingForm as t } from '@cordel/text/pages/ledger/ReadingForm';
-import { newReading, recordEvidence } from '@/bench/record';
+import { newStamp, recordEvidence } from '@/bench/record';
 import { usePerson } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import { Choice, Field } from '@/ui/Field';
@@ -41,7 +42,7 @@ const formSchema = z.object({
 });
 
 /** A measured figure of one splice, typed. */
-export function ReadingForm({ splice, standing }: { splice: Splice; standing: Standing }) {
+export function ReadingForm({ splice, spliceState }: { splice: Splice; spliceState: SpliceState }) {
   const { project, fiberName } = useProjectView();
   const [person, setPerson] = usePerson();
   const { control, handleSubmit, resetField } = useForm<
@@ -62,7 +63,7 @@ export function ReadingForm({ splice, standing }: { splice: Splice; standing: St
       lossMdb: loss,
     };
     recordEvidence(
-      [newReading(splice.id, standing.tries.at(-1)?.tryId ?? null, figure)],
+      [newReading(newStamp(), splice.id, spliceState.tries.at(-1)?.tryId ?? null, figure)],
       t('dbAtNm', {
         fiberName: fiberName(splice.cableA, splice.fiberA),
         loss: formatLoss(loss),

@@ -1,10 +1,10 @@
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { z } from 'zod';
-import { type Splice, type Standing, personSchema, reasonSchema } from '@cordel/core';
+import { type Splice, type SpliceState, personSchema, reasonSchema, newRuling } from '@cordel/core';
 import { rulingForm as t } from '@cordel/text/pages/ledger/RulingForm';
 import { common } from '@cordel/text/pages/common';
 import { ledgerShared as shared } from '@cordel/text/pages/ledger/shared';
-import { newRuling, recordEvidence } from '@/bench/record';
+import { newStamp, recordEvidence } from '@/bench/record';
 import { usePerson } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import { Choice, Field } from '@/ui/Field';
@@ -32,28 +32,34 @@ const SAID: Record<RulingValues['kind'], string> = {
 /** A person's word on a splice: accept, redo, skip, dead or removed, or taking one back. Who and why are asked for. */
 export function RulingForm({
   splice,
-  standing,
+  spliceState,
   onDone,
 }: {
   splice: Splice;
-  standing: Standing;
+  spliceState: SpliceState;
   onDone(): void;
 }) {
   const { fiberName } = useProjectView();
   const [person, setPerson] = usePerson();
-  const standsNow = standing.ruling !== null;
+  const standsNow = spliceState.ruling !== null;
   const { control, handleSubmit } = useForm<RulingValues>({
     resolver: formResolver(formSchema),
     defaultValues: {
       by: person,
-      kind: standsNow ? 'reopen' : standing.tries.length > 0 ? 'waive' : 'skip',
+      kind: standsNow ? 'reopen' : spliceState.tries.length > 0 ? 'waive' : 'skip',
       why: '',
     },
   });
   const kind = useWatch({ control, name: 'kind' });
   const save = handleSubmit(({ by, kind: decided, why }) => {
     setPerson(by);
-    const ruling = newRuling(splice.id, standing.tries.at(-1)?.tryId ?? null, decided, why);
+    const ruling = newRuling(
+      newStamp(),
+      splice.id,
+      spliceState.tries.at(-1)?.tryId ?? null,
+      decided,
+      why,
+    );
     recordEvidence([ruling], `${fiberName(splice.cableA, splice.fiberA)}: ${SAID[decided]}`);
     onDone();
   });
@@ -68,7 +74,7 @@ export function RulingForm({
               label={t('whatIsDecided')}
               value={field.value}
               options={[
-                ...(standing.tries.length > 0
+                ...(spliceState.tries.length > 0
                   ? [
                       { value: 'waive' as const, label: t('acceptItAsItIs') },
                       { value: 'redo' as const, label: t('sendItToRedo') },
@@ -76,7 +82,7 @@ export function RulingForm({
                   : []),
                 { value: 'skip', label: t('skipSpliceItLater') },
                 { value: 'dead', label: t('deadNotSpliced') },
-                ...(standing.tries.length > 0
+                ...(spliceState.tries.length > 0
                   ? [{ value: 'retire' as const, label: t('removedItIsNoMore') }]
                   : []),
               ]}

@@ -8,8 +8,8 @@ import {
   formatLoss,
   judgeSplice,
   reasonsFor,
-  spliceState,
-  standingOf,
+  spliceStage,
+  spliceStateOf,
 } from '@cordel/core';
 import { spliceStateText } from '@cordel/text/loss/states';
 import { spliceReasonText } from '@cordel/text/loss';
@@ -22,7 +22,7 @@ import { FiberEye } from '@/ui/FiberEye';
 import { Notice, Waiting } from '@/ui/Notice';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
-import { STATE_INKS } from '@/ui/words';
+import { STAGE_COLORS } from '@/ui/words';
 import { useClock } from '@/projects/useClock';
 import { EvidenceList } from './EvidenceList';
 import { ReadingForm } from './ReadingForm';
@@ -43,19 +43,19 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
   const [adding, setAdding] = useState<'reading' | 'ruling' | null>(null);
   const { limits } = view.project;
   const { moment } = useClock();
-  const standing = useMemo(() => standingOf(evidence), [evidence]);
-  const judgement = judgeSplice(standing, splice.method, limits);
-  const reasons = reasonsFor(standing, judgement, splice.method, limits);
-  const state = spliceState(judgement);
+  const spliceState = useMemo(() => spliceStateOf(evidence), [evidence]);
+  const judgement = judgeSplice(spliceState, splice.method, limits);
+  const reasons = reasonsFor(spliceState, judgement, splice.method, limits);
+  const stage = spliceStage(judgement);
   const closure = view.closures.find((entry) => entry.id === splice.closureId);
   const missing =
-    judgement.missing.length > 0 && state !== 'accepted' && state !== 'dead'
+    judgement.missing.length > 0 && stage !== 'accepted' && stage !== 'dead'
       ? t('missingAtNm', { grade: limits.grade, missing: judgement.missing.join(' and ') })
       : '';
   return (
     <View style={{ gap: 14 }}>
       <View>
-        <Text ink="ink2">
+        <Text color="ink2">
           {t('nameTraySlotMethod', {
             name: closure?.name ?? '',
             tray: splice.tray,
@@ -70,12 +70,12 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
           })}
         </Text>
       </View>
-      {standing.retired ? (
-        <Notice word={t('removed')} ink="accent">
+      {spliceState.retired ? (
+        <Notice word={t('removed')} color="accent">
           {t('whatFollowsIsHowItLay', {
-            moment: moment(standing.retired.at),
-            by: standing.retired.by,
-            why: standing.retired.why.replace(/\.?$/, '.'),
+            moment: moment(spliceState.retired.at),
+            by: spliceState.retired.by,
+            why: spliceState.retired.why.replace(/\.?$/, '.'),
           })}
         </Notice>
       ) : null}
@@ -84,19 +84,19 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
         <EndWords cable={splice.cableB} fiber={splice.fiberB} />
       </View>
       <Notice
-        word={`${spliceStateText(state).replace(/^./, (letter) => letter.toUpperCase())}.`}
-        ink={standing.retired ? 'ink2' : STATE_INKS[state]}
+        word={`${spliceStateText(stage).replace(/^./, (letter) => letter.toUpperCase())}.`}
+        color={spliceState.retired ? 'ink2' : STAGE_COLORS[stage]}
       >
         {[...reasons.map((reason) => spliceReasonText(reason)), missing]
           .filter(Boolean)
-          .join(' ') || (state === 'open' ? t('nothingIsRecordedYet') : t('withinTheLimits'))}
+          .join(' ') || (stage === 'open' ? t('nothingIsRecordedYet') : t('withinTheLimits'))}
       </Notice>
       <View style={{ gap: 2 }}>
         <Text kind="strong" heading={level.part}>
           {t('whatCounts')}
         </Text>
-        {standing.figures.length === 0 ? <Text ink="ink2">{t('noFigureYet')}</Text> : null}
-        {standing.figures.map((figure) => (
+        {spliceState.figures.length === 0 ? <Text color="ink2">{t('noFigureYet')}</Text> : null}
+        {spliceState.figures.map((figure) => (
           <View
             key={`${figure.grade} ${figure.wavelengthNm}`}
             style={{
@@ -107,10 +107,10 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
             }}
           >
             <Text>{`${figure.grade}${figure.wavelengthNm ? t('atWavelengthNm', { wavelengthNm: figure.wavelengthNm }) : ''}`}</Text>
-            <Text kind="strong">{`${formatHalf(figure.half)} dB, ${figure.origin}`}</Text>
+            <Text kind="strong">{`${formatHalf(figure.lossHalfMdb)} dB, ${figure.origin}`}</Text>
           </View>
         ))}
-        {standing.directions.map(({ wavelengthNm, AB, BA }) => (
+        {spliceState.directions.map(({ wavelengthNm, AB, BA }) => (
           <View
             key={wavelengthNm}
             style={{
@@ -120,8 +120,8 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
               flexWrap: 'wrap',
             }}
           >
-            <Text ink="ink2">{t('nmOneWay', { wavelengthNm })}</Text>
-            <Text ink="ink2">
+            <Text color="ink2">{t('nmOneWay', { wavelengthNm })}</Text>
+            <Text color="ink2">
               {t('aToBToA', {
                 aB: AB === null ? 'missing' : formatLoss(AB),
                 bA: BA === null ? 'missing' : formatLoss(BA),
@@ -130,7 +130,7 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
           </View>
         ))}
       </View>
-      {standing.retired ? null : (
+      {spliceState.retired ? null : (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
           <Button
             label={t('addAMeasuredFigure')}
@@ -138,7 +138,7 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
             onPress={() => setAdding(adding === 'reading' ? null : 'reading')}
           />
           <Button
-            label={standing.ruling ? t('takeTheDecisionBack') : t('acceptRedoSkipOrRemove')}
+            label={spliceState.ruling ? t('takeTheDecisionBack') : t('acceptRedoSkipOrRemove')}
             look={adding === 'ruling' ? 'dark' : 'plain'}
             onPress={() => setAdding(adding === 'ruling' ? null : 'ruling')}
           />
@@ -152,9 +152,9 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
           />
         </View>
       )}
-      {adding === 'reading' ? <ReadingForm splice={splice} standing={standing} /> : null}
+      {adding === 'reading' ? <ReadingForm splice={splice} spliceState={spliceState} /> : null}
       {adding === 'ruling' ? (
-        <RulingForm splice={splice} standing={standing} onDone={() => setAdding(null)} />
+        <RulingForm splice={splice} spliceState={spliceState} onDone={() => setAdding(null)} />
       ) : null}
       <EvidenceList evidence={evidence} />
       <Extra extra={splice.extra} />
@@ -173,7 +173,7 @@ function EndWords({ cable, fiber }: { cable: string; fiber: number }) {
         <Text kind="strong">{`${view.fiberName(cable, fiber)} ${colourText(address.fiber)}`}</Text>
         <Text
           kind="small"
-          ink="ink2"
+          color="ink2"
         >{`${[unitText(address), t('position', { position: address.place.position }), address.fiber.letters].filter(Boolean).join(' · ')}`}</Text>
       </View>
     </View>

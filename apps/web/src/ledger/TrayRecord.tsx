@@ -16,7 +16,7 @@ export function TrayRecord({ closureId, tray }: { closureId: string; tray: numbe
   return (
     <View style={{ gap: 12 }}>
       <View>
-        <Text ink="ink2">{closure?.name}</Text>
+        <Text color="ink2">{closure?.name}</Text>
         <Text kind="name" heading={level.title}>
           {t('tray', { tray })}
         </Text>

@@ -3,15 +3,15 @@ import {
   GROUP_VERDICTS,
   type GroupVerdict,
   LEDGER_SORTS,
-  SPLICE_STATES,
-  type SpliceState,
+  SPLICE_STAGES,
+  type SpliceStage,
 } from '@cordel/core';
 
 export const VIEWS = ['closures', 'trays', 'fibers', 'splices', 'redo'] as const;
 export type LedgerView = (typeof VIEWS)[number];
 export type LedgerSort = (typeof LEDGER_SORTS)[number];
 
-export type LedgerFilter = SpliceState | GroupVerdict;
+export type LedgerFilter = SpliceStage | GroupVerdict;
 
 /** What the Ledger shows, all of it in the address, so that it can be linked and gone back to. */
 export interface LedgerParams {
@@ -41,7 +41,7 @@ export function useLedgerParams() {
     view: one(VIEWS, raw.view, 'closures'),
     q: raw.q ?? '',
     found: raw.q ? (raw.found ?? '') : '',
-    verdict: one<LedgerFilter | ''>([...SPLICE_STATES, ...GROUP_VERDICTS], raw.verdict, ''),
+    verdict: one<LedgerFilter | ''>([...SPLICE_STAGES, ...GROUP_VERDICTS], raw.verdict, ''),
     closure: raw.closure ?? '',
     sort: one(LEDGER_SORTS, raw.sort, 'route'),
     open: raw.open ?? '',

@@ -47,7 +47,7 @@ export function ChangePart({
         .slice(0, SHOWN)
         .map((obstacle) => obstacleText(obstacle))
         .map((message) => (
-          <Notice key={message} word={t('inTheWay')} ink="accent">
+          <Notice key={message} word={t('inTheWay')} color="accent">
             {message}
           </Notice>
         ))}
@@ -56,7 +56,7 @@ export function ChangePart({
       ) : null}
       <CutAway plan={plan} evaluated={evaluated} />
       {errors.length > 0 ? (
-        <Text ink="accent">{t('linesToFixFirst', { lines: errors.length })}</Text>
+        <Text color="accent">{t('linesToFixFirst', { lines: errors.length })}</Text>
       ) : null}
       <Sending plan={plan} />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
@@ -93,7 +93,7 @@ function CutAway({ plan, evaluated }: { plan: PlanHook; evaluated: EvaluatedPlan
     <Card style={{ gap: 10 }}>
       <Text kind="strong">{t('splicesToBeRemoved', { splices: change.retired.length })}</Text>
       <Text>{t('whatIsRecordedOfThemStays')}</Text>
-      <Text ink="accent">{t('ifLightIsOnThemAgree')}</Text>
+      <Text color="accent">{t('ifLightIsOnThemAgree')}</Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
         <TextField
           label={t('whyTheyAreRemoved')}
@@ -134,13 +134,13 @@ function Sending({ plan }: { plan: PlanHook }) {
   if (sent.state === 'sending') return <Notice live>{t('beingApplied')}</Notice>;
   if (sent.state === 'refused')
     return (
-      <Notice word={t('notApplied')} ink="accent" live>
+      <Notice word={t('notApplied')} color="accent" live>
         {sent.message}
       </Notice>
     );
   if (sent.state === 'done')
     return (
-      <Notice word={t('applied')} ink="green" live>
+      <Notice word={t('applied')} color="green" live>
         {t('addedMovedDropped', {
           added: sent.added,
           moved: sent.moved,

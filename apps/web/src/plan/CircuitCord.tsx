@@ -80,7 +80,7 @@ function Cord({ knot }: { knot?: boolean }) {
 }
 
 const End = ({ words }: { words: string }) => (
-  <Text ink="ink2" style={{ paddingLeft: 40 }}>
+  <Text color="ink2" style={{ paddingLeft: 40 }}>
     {words}
   </Text>
 );
@@ -94,7 +94,7 @@ function InCable({ leg, here }: { leg: CircuitLeg; here: boolean }) {
         {place ? <FiberEye address={place} size={48} /> : null}
         <View style={{ flex: 1 }}>
           <Text kind="strong">{`${fiberName(leg.cableId, leg.fiber)} ${place ? colourText(place.fiber) : ''}${here ? t('askedFor') : ''}`}</Text>
-          <Text ink="ink2">
+          <Text color="ink2">
             {[
               place ? unitText(place) : '',
               leg.length === null ? '' : formatDistance(leg.length, project.units.distance),
@@ -123,7 +123,7 @@ function Knot({ splice }: { splice: NonNullable<CircuitLeg['splice']> }) {
         }
       >
         <Text kind="strong">{closure?.name ?? common('closure')}</Text>
-        <Text ink="ink2">{t('traySlot', { tray: splice.tray, slot: splice.slot })}</Text>
+        <Text color="ink2">{t('traySlot', { tray: splice.tray, slot: splice.slot })}</Text>
       </Button>
     </Row>
   );

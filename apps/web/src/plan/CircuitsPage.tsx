@@ -69,7 +69,7 @@ function Follow() {
       {parsed.ok ? (
         <Circuit projectId={project.id} cableId={chosen.id} fiber={parsed.value} />
       ) : (
-        <Notice word={common('check')} ink="accent" live>
+        <Notice word={common('check')} color="accent" live>
           {fiberProblemText(parsed.error)}
         </Notice>
       )}
@@ -100,7 +100,7 @@ function Circuit({
   return (
     <>
       {circle ? (
-        <Notice word={t('aLoop')} ink="accent">
+        <Notice word={t('aLoop')} color="accent">
           {t('theFiberComesBackToWhere')}
         </Notice>
       ) : null}
@@ -128,12 +128,12 @@ function Problems() {
       <Text kind="name" heading={2}>
         {problems.length === 0 ? t('allCircuitsRunStraight') : t('whatLooksWrong')}
       </Text>
-      <Text ink="ink2">{t('shiftsAndFlipsAgainstTheNeighbours')}</Text>
+      <Text color="ink2">{t('shiftsAndFlipsAgainstTheNeighbours')}</Text>
       {problems.slice(0, 100).map((problem) => {
         const closure = closures.find((entry) => entry.id === problem.closure);
         return (
           <View key={`${problem.closure} ${networkText(problem.message)}`} style={{ gap: 6 }}>
-            <Notice word={`${closure?.name ?? t('network')}.`} ink="accent">
+            <Notice word={`${closure?.name ?? t('network')}.`} color="accent">
               {networkText(problem.message)}
             </Notice>
             {closure ? (

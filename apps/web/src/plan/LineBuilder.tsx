@@ -72,7 +72,7 @@ export function LineBuilder({ cables, onAdd }: LineBuilderProps) {
         onChange={(value) => setVerb(value)}
       />
       <CablePick label={common('cable')} value={a} cables={cables} onChange={setA} />
-      {cableA ? <Text ink="ink2">{makeUpText(cableA.makeUp)}</Text> : null}
+      {cableA ? <Text color="ink2">{makeUpText(cableA.makeUp)}</Text> : null}
       {hasUnits ? (
         <Choice
           label={t('countedBy')}
@@ -127,9 +127,9 @@ export function LineBuilder({ cables, onAdd }: LineBuilderProps) {
         </>
       ) : null}
       {text === null ? (
-        <Text ink="ink2">{t('chooseTheCablesAndCountThe')}</Text>
+        <Text color="ink2">{t('chooseTheCablesAndCountThe')}</Text>
       ) : error ? (
-        <Notice word={t('notYet')} ink="accent">
+        <Notice word={t('notYet')} color="accent">
           {planMessageText(error)}
         </Notice>
       ) : (

@@ -91,7 +91,7 @@ function ErrorLine({ error, onPress }: { error: PlanError; onPress(): void }) {
   return (
     <Button onPress={onPress} style={{ justifyContent: 'flex-start' }}>
       <Text style={{ flexShrink: 1 }}>
-        <Text kind="strong" ink="accent">
+        <Text kind="strong" color="accent">
           {t('line', { line: error.line + 1 })}
         </Text>
         {planMessageText(error.message)}
@@ -111,7 +111,7 @@ function Unnamed({ plan, onAdd }: { plan: PlanHook; onAdd(line: string): void })
   return (
     <Card style={{ gap: 8 }}>
       <Text kind="strong">{t('notNamedYet')}</Text>
-      <Text ink="ink2">{t('spliceThemOrSayThroughDead')}</Text>
+      <Text color="ink2">{t('spliceThemOrSayThroughDead')}</Text>
       {open.map(({ cable, runs }) => {
         const name = /[\s",#]/.test(cable) ? `"${cable}"` : cable;
         return (

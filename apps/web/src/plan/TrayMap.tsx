@@ -51,7 +51,7 @@ export function TrayMap({ trays, pins, onPick }: TrayMapProps) {
                 style={{ justifyContent: 'space-between' }}
               >
                 <Text style={{ flexShrink: 1 }}>{words}</Text>
-                <Text ink="ink2">{`${where}${pinned ? ' · pinned' : ''}`}</Text>
+                <Text color="ink2">{`${where}${pinned ? ' · pinned' : ''}`}</Text>
               </Button>
             ) : (
               <Text
@@ -62,7 +62,7 @@ export function TrayMap({ trays, pins, onPick }: TrayMapProps) {
         </View>
       ))}
       {empty.length > 0 ? (
-        <Text ink="ink2">{t('emptyTrayEmpty', { empty: empty.join(', ') })}</Text>
+        <Text color="ink2">{t('emptyTrayEmpty', { empty: empty.join(', ') })}</Text>
       ) : null}
     </View>
   );

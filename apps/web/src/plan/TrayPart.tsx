@@ -52,7 +52,7 @@ export function TrayPart({ plan, draft, evaluated, closure }: TrayPartProps) {
       {layout.why
         .map((reason) => layoutReasonText(reason))
         .map((sentence) => (
-          <Text key={sentence} ink="ink2">
+          <Text key={sentence} color="ink2">
             {sentence}
           </Text>
         ))}
@@ -61,7 +61,7 @@ export function TrayPart({ plan, draft, evaluated, closure }: TrayPartProps) {
         const count = all.length - closure.trays.length;
         return (
           <View key={missing.method} style={{ gap: 8 }}>
-            <Notice word={t('noRoom')} ink="accent">
+            <Notice word={t('noRoom')} color="accent">
               {noRoomText(noRoomMessage(missing, closure.trays))}
             </Notice>
             {count === 0 ? (
@@ -83,7 +83,7 @@ export function TrayPart({ plan, draft, evaluated, closure }: TrayPartProps) {
         );
       })}
       {plan.trayError ? (
-        <Notice word={t('notAdded')} ink="accent" live>
+        <Notice word={t('notAdded')} color="accent" live>
           {plan.trayError}
         </Notice>
       ) : null}

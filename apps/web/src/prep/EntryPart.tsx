@@ -19,6 +19,7 @@ import {
 } from '@cordel/text/prep';
 import { entryPart as t } from '@cordel/text/pages/prep/EntryPart';
 import { common } from '@cordel/text/pages/common';
+import { personNow } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { Card } from '@/ui/Card';
@@ -29,7 +30,7 @@ import { CutDrawing } from './CutDrawing';
 import { LengthField } from './LengthField';
 import { StepList } from './StepList';
 import { TubeWays } from './TubeWays';
-import type { AssemblyHook, OpenedClosure, OpenedEntry } from './useAssembly';
+import { type AssemblyHook, type OpenedClosure, type OpenedEntry, doneOf } from './useAssembly';
 
 const KINDS: Record<EntryKind, string> = { end: t('cutEnd'), express: 'express', drop: 'drop' };
 
@@ -46,13 +47,13 @@ export function EntryPart({ hook, opened, item }: EntryPartProps) {
   const { entry, cable, plan, steps } = item;
   const { units } = useProjectView().project;
   const [open, setOpen] = useState(plan === null || entry.diameter === null);
-  const done = steps.filter((step) => entry.done.includes(step.key)).length;
+  const done = doneOf(entry, steps);
   return (
     <Card style={{ gap: 12 }}>
       <Text kind="name" heading={2}>
         {t('cableName', { name: cable.name })}
       </Text>
-      <Text ink="ink2">{`${makeUpText(cable.makeUp)} · ${KINDS[entry.kind]}`}</Text>
+      <Text color="ink2">{`${makeUpText(cable.makeUp)} · ${KINDS[entry.kind]}`}</Text>
       <Seal opened={opened} item={item} />
       <Button
         label={
@@ -73,7 +74,7 @@ export function EntryPart({ hook, opened, item }: EntryPartProps) {
             })}
           </Text>
           {plan.whole.map((whole) => (
-            <Notice key={whole.code} word={t('doNotCut')} ink="accent">
+            <Notice key={whole.code} word={t('doNotCut')} color="accent">
               {wholeText(whole)}
             </Notice>
           ))}
@@ -91,11 +92,11 @@ export function EntryPart({ hook, opened, item }: EntryPartProps) {
               key={code}
             >{`${count} x ${formatLength(length, opened.unit)}: ${tubingText(code)}.`}</Text>
           ))}
-          {plan.checks.map((check) => (
+          {plan.checks.map((check, index) => (
             <Notice
-              key={check.message.code}
+              key={`${check.message.code} ${index}`}
               word={check.ok ? 'OK.' : common('check')}
-              ink={check.ok ? 'green' : 'accent'}
+              color={check.ok ? 'green' : 'accent'}
             >
               {prepCheckText(check.message, units)}
             </Notice>
@@ -105,12 +106,19 @@ export function EntryPart({ hook, opened, item }: EntryPartProps) {
             steps={steps}
             done={entry.done}
             onTick={(step, ticked) =>
-              hook.change({ kind: 'tick', entryId: entry.id, step, done: ticked })
+              hook.change({
+                kind: 'tick',
+                entryId: entry.id,
+                step,
+                done: ticked,
+                by: personNow() || null,
+                at: new Date().toISOString(),
+              })
             }
           />
         </>
       ) : (
-        <Text ink="ink2">{t('chooseTheHardwareForTheCut')}</Text>
+        <Text color="ink2">{t('chooseTheHardwareForTheCut')}</Text>
       )}
     </Card>
   );
@@ -126,7 +134,7 @@ function Seal({ opened, item }: Pick<EntryPartProps, 'opened' | 'item'>) {
   const used = opened.ports.flatMap((use) => use.entries).find((own) => own.entry.id === entry.id);
   if (!used?.seal)
     return (
-      <Notice word={t('noPortLeft')} ink="accent">
+      <Notice word={t('noPortLeft')} color="accent">
         {t('noFreePortOfTakes', {
           name: opened.hardware.name,
           diameter: formatLength(entry.diameter, opened.unit, 'near'),
@@ -139,7 +147,7 @@ function Seal({ opened, item }: Pick<EntryPartProps, 'opened' | 'item'>) {
     );
   if (!used.seal.ok)
     return (
-      <Notice word={t('doesNotFit')} ink="accent">
+      <Notice word={t('doesNotFit')} color="accent">
         {sealProblemText(used.seal.error, project.units)}
       </Notice>
     );

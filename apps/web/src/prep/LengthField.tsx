@@ -1,9 +1,8 @@
 import { useState } from 'react';
-import { View } from 'react-native';
-import { HelperText, TextInput } from 'react-native-paper';
 import { type LengthUnit, diameterOf, parseLength, spellLength } from '@cordel/core';
 import { lengthProblemText } from '@cordel/text/measure';
 import { prepShared as t } from '@cordel/text/pages/prep/shared';
+import { TextField } from '@/ui/TextField';
 
 interface LengthFieldProps {
   /** Short enough to be read whole. */
@@ -47,28 +46,15 @@ export function LengthField({
     onChange(tenths);
   };
   return (
-    <View style={{ flex: 1, minWidth: 140 }}>
-      <TextInput
-        mode="outlined"
-        label={label}
-        aria-label={name}
-        value={shown}
-        error={problem !== ''}
-        onChangeText={setTyped}
-        onBlur={take}
-        onSubmitEditing={take}
-        outlineStyle={{ borderWidth: 2 }}
-      />
-      {problem !== '' || hint ? (
-        <HelperText
-          type={problem === '' ? 'info' : 'error'}
-          visible
-          padding="none"
-          style={{ fontSize: 14 }}
-        >
-          {problem === '' ? hint : problem}
-        </HelperText>
-      ) : null}
-    </View>
+    <TextField
+      label={label}
+      name={name}
+      value={shown}
+      hint={hint}
+      problem={problem}
+      minWidth={140}
+      onChange={setTyped}
+      onLeave={take}
+    />
   );
 }

@@ -69,9 +69,9 @@ function HardwarePart({ hook, opened }: { hook: AssemblyHook; opened: OpenedClos
           .map(({ id, name }) => ({ value: id, label: name }))}
         onChange={(hardwareId) => hook.change({ kind: 'hardware', hardwareId })}
       />
-      {opened.hardware ? <Text ink="ink2">{opened.hardware.source}</Text> : null}
+      {opened.hardware ? <Text color="ink2">{opened.hardware.source}</Text> : null}
       {opened.hardware && trays > opened.hardware.trays.most ? (
-        <Notice word={t('tooManyTrays')} ink="accent">
+        <Notice word={t('tooManyTrays')} color="accent">
           {t('holdsTheClosureHasTakeLarger', {
             name: opened.hardware.name,
             most: opened.hardware.trays.most,
@@ -117,7 +117,7 @@ function AddCable({
           {t('splicedInThisClosure', { missing: missing.map((cable) => cable.name).join(', ') })}
         </Notice>
       ) : null}
-      <Text ink="ink2">{t('addACableThatEnters')}</Text>
+      <Text color="ink2">{t('addACableThatEnters')}</Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {sorted.map((cable) => (
           <Button

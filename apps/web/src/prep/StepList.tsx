@@ -1,23 +1,27 @@
 import { View } from 'react-native';
-import type { PrepStep } from '@cordel/core';
+import type { PrepStep, PrepTick } from '@cordel/core';
+import { prepShared as t } from '@cordel/text/pages/prep/shared';
 import { prepCautionText, prepStepText } from '@cordel/text/prep';
 import { useProjectView } from '@/projects/context';
+import { useClock } from '@/projects/useClock';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 
 interface StepListProps {
   steps: readonly PrepStep[];
-  done: readonly string[];
+  done: readonly PrepTick[];
   onTick(key: string, ticked: boolean): void;
 }
 
 /** Steps to tick off with a thumb, each with its caution. */
 export function StepList({ steps, done, onTick }: StepListProps) {
   const { units } = useProjectView().project;
+  const { moment } = useClock();
   return (
     <View style={{ gap: 8 }}>
       {steps.map((step, index) => {
-        const ticked = done.includes(step.key);
+        const tick = done.find((one) => one.step === step.key);
+        const ticked = tick !== undefined;
         return (
           <Button
             key={step.key}
@@ -32,7 +36,12 @@ export function StepList({ steps, done, onTick }: StepListProps) {
                 <Text kind="strong">{`${index + 1}. `}</Text>
                 {prepStepText(step.message, units)}
               </Text>
-              {step.caution ? <Text ink="accent">{prepCautionText(step.caution)}</Text> : null}
+              {step.caution ? <Text color="accent">{prepCautionText(step.caution)}</Text> : null}
+              {tick?.by && tick.at ? (
+                <Text kind="small" color="ink2">
+                  {t('tickedBy', { by: tick.by, moment: moment(tick.at) })}
+                </Text>
+              ) : null}
             </View>
           </Button>
         );

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { type CableEntry, type MakeUp, fiberCount, unitSize } from '@cordel/core';
+import { type CableEntry, type MakeUp, fiberCount, unitKind, unitSize } from '@cordel/core';
 import { prepShared as t } from '@cordel/text/pages/prep/shared';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
@@ -10,26 +10,30 @@ interface TubeWaysProps {
   onChange(tubes: CableEntry['tubes']): void;
 }
 
-const NEXT = { whole: 'dedicate', dedicate: 'window', window: 'whole' } as const;
-const WORDS = { whole: 'whole', dedicate: 'cut', window: 'window' };
+/** No window can be cut in a ribbon. */
+const NEXT = {
+  tube: { whole: 'dedicate', dedicate: 'window', window: 'whole' },
+  ribbon: { whole: 'dedicate', dedicate: 'whole', window: 'whole' },
+} as const;
 
-/** Which tubes of an express cable are opened, and how: each press goes on to the next way. */
+/** Which tubes or ribbons of an express cable are opened, and how: each press goes on to the next way. */
 export function TubeWays({ makeUp, tubes, onChange }: TubeWaysProps) {
+  const kind = unitKind(makeUp);
   const count = fiberCount(makeUp) / unitSize(makeUp);
   const wayOf = (unit: number) => tubes.find((tube) => tube.unit === unit)?.way ?? 'whole';
   const turn = (unit: number) => {
     const others = tubes.filter((tube) => tube.unit !== unit);
-    const way = NEXT[wayOf(unit)];
+    const way = NEXT[kind][wayOf(unit)];
     onChange(way === 'whole' ? others : [...others, { unit, way }]);
   };
   return (
     <View style={{ gap: 6 }}>
-      <Text ink="ink2">{t('tubesThatAreOpenedPressFor')}</Text>
+      <Text color="ink2">{t('unitsThatAreOpened', { unit: kind })}</Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {Array.from({ length: count }, (_, index) => index + 1).map((unit) => (
           <Button
             key={unit}
-            label={`${unit} ${WORDS[wayOf(unit)]}`}
+            label={t('unitWay', { number: unit, way: wayOf(unit) })}
             look={wayOf(unit) === 'whole' ? 'plain' : 'dark'}
             onPress={() => turn(unit)}
           />

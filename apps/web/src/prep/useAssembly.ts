@@ -32,6 +32,12 @@ export interface OpenedEntry {
   steps: PrepStep[];
 }
 
+/** How many of its steps are done. */
+export const doneOf = ({ done }: CableEntry, steps: readonly PrepStep[]): number => {
+  const keys = new Set(done.map(({ step }) => step));
+  return steps.filter(({ key }) => keys.has(key)).length;
+};
+
 export interface OpenedClosure {
   assembly: Assembly;
   hardware: Hardware | null;
@@ -62,9 +68,9 @@ export function openedClosure(closure: Closure, view: ProjectView): OpenedClosur
       .flatMap((use) => use.entries)
       .find((used) => used.entry.id === entry.id)?.seal;
     const plan = cutPlan(task);
-    return [
-      { entry, cable, task, plan, steps: prepSteps(task, plan, seal?.ok ? seal.value : null) },
-    ];
+    const scheme = view.schemes.find(({ id }) => id === cable.schemeId) ?? null;
+    const steps = prepSteps({ task, plan, seal: seal?.ok ? seal.value : null, scheme });
+    return [{ entry, cable, task, plan, steps }];
   });
   return { assembly, hardware, ports, left, entries, unit };
 }

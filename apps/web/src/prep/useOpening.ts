@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { useProjectView } from '@/projects/context';
 import type { Opening } from '@/ui/stagesOf';
-import { openedClosure } from './useAssembly';
+import { doneOf, openedClosure } from './useAssembly';
 
 /** How far the opening of a closure's cables has come. */
 export function useOpening(closureId: string): Opening {
@@ -11,11 +11,7 @@ export function useOpening(closureId: string): Opening {
     const entries = closure ? openedClosure(closure, view).entries : [];
     return {
       steps: entries.reduce((sum, { steps }) => sum + steps.length, 0),
-      done: entries.reduce(
-        (sum, { entry, steps }) =>
-          sum + steps.filter((step) => entry.done.includes(step.key)).length,
-        0,
-      ),
+      done: entries.reduce((sum, { entry, steps }) => sum + doneOf(entry, steps), 0),
     };
   }, [view, closureId]);
 }

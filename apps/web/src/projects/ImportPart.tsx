@@ -40,7 +40,7 @@ export function ImportPart({
       {state.stage === 'failed' || state.stage === 'unanswered' ? (
         <Notice
           word={state.stage === 'failed' ? common('notImported') : t('noAnswer')}
-          ink="accent"
+          color="accent"
           live
         >
           {`${state.name}: ${state.message}`}
@@ -55,7 +55,7 @@ function ImportLeaf({ coming, onStop }: { coming: ImportUnderWay; onStop(): void
   if (stage === 'failed')
     return (
       <Card style={{ gap: 8 }}>
-        <Notice word={common('notImported')} ink="accent" live>
+        <Notice word={common('notImported')} color="accent" live>
           {`${name}: ${problem}`}
         </Notice>
         <Button label={t('dismiss')} onPress={onStop} />

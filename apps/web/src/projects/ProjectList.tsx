@@ -56,11 +56,11 @@ export function ProjectList() {
                   <Card hung>
                     <Text kind="name">{project.name}</Text>
                     {project.practiceOnly ? (
-                      <Text kind="strong" ink="accent">
+                      <Text kind="strong" color="accent">
                         {shared('practiceOnly')}
                       </Text>
                     ) : null}
-                    <Text ink="ink2">
+                    <Text color="ink2">
                       {t('nameGradeDecidesLimit', {
                         name: project.limits.name,
                         grade: project.limits.grade,

@@ -66,7 +66,7 @@ export function UnitFields({
           field.onChange({ ...units, ...PRESETS[value as keyof typeof PRESETS] })
         }
       />
-      <Text ink="ink2">
+      <Text color="ink2">
         {t('cleaveLengthsStayInMmAny', {
           units: CHOICES.map(({ key }) => units[key]).join(', '),
         })}
@@ -90,7 +90,7 @@ export function UnitFields({
         </Card>
       ) : null}
       <View style={{ gap: 6 }}>
-        <Text ink="ink2">{t('timeZoneOfTheWork')}</Text>
+        <Text color="ink2">{t('timeZoneOfTheWork')}</Text>
         <Select
           label={t('timeZoneOfTheWork')}
           value={units.timeZone}

@@ -42,10 +42,10 @@ export function WaysToBegin() {
               onPress={() => router.push(`/p/${project.id}/kit/${to}` as never)}
             >
               <View style={{ flex: 1, paddingVertical: 8 }}>
-                <Text kind="strong" ink={index === 0 ? 'onAccent' : 'ink'}>
+                <Text kind="strong" color={index === 0 ? 'onAccent' : 'ink'}>
                   {label}
                 </Text>
-                <Text ink={index === 0 ? 'onAccent' : 'ink2'}>{says}</Text>
+                <Text color={index === 0 ? 'onAccent' : 'ink2'}>{says}</Text>
               </View>
             </Button>
           ))}

@@ -105,7 +105,7 @@ export const projectFormSchema = z
       gel: practiceSchema.shape.gel,
       trayFiber: inUnits,
       redos: countText(0, 20),
-      redoEats: inUnits,
+      redoConsumption: inUnits,
       redoPercent: countText(0, 100),
       arc: z.object({
         when: arcPolicySchema.shape.when,
@@ -170,7 +170,7 @@ export const projectFormSchema = z
       context.addIssue({ code: 'custom', path: ['practice', ...path], message });
       return z.NEVER;
     };
-    const length = (key: 'trayFiber' | 'redoEats') =>
+    const length = (key: 'trayFiber' | 'redoConsumption') =>
       read([key], parseLength(practice[key], units.length), usual[key]);
     const { arc } = practice;
     return {
@@ -178,7 +178,7 @@ export const projectFormSchema = z
       practice: {
         ...practice,
         trayFiber: length('trayFiber'),
-        redoEats: length('redoEats'),
+        redoConsumption: length('redoConsumption'),
         leakLimit: read(
           ['leakLimit'],
           parseLeakRate(practice.leakLimit, units.pressure),
@@ -242,7 +242,7 @@ export const projectForm = (project: Omit<Project, 'id' | 'createdAt'>): Project
     ...project.practice,
     trayFiber: spellLength(project.practice.trayFiber, project.units.length),
     redos: String(project.practice.redos),
-    redoEats: spellLength(project.practice.redoEats, project.units.length),
+    redoConsumption: spellLength(project.practice.redoConsumption, project.units.length),
     redoPercent: String(project.practice.redoPercent),
     arc: {
       ...(Object.fromEntries(

@@ -17,7 +17,7 @@ export function RemovalNotice({ removal }: { removal: Removal }) {
   if (problem)
     return (
       <View style={{ gap: 8 }}>
-        <Notice word={t('nameStays', { name: problem.item.name })} ink="accent" live>
+        <Notice word={t('nameStays', { name: problem.item.name })} color="accent" live>
           {problem.message}
         </Notice>
         <Button

@@ -25,7 +25,7 @@ export function ClosureSheet({ closureId, titled }: { closureId: string; titled?
   const row = summary.data?.closures.find((entry) => entry.closureId === closureId);
   if (!summary.data) return <Waiting error={summary.error} />;
   if (!row) return <Empty title={t('notHere')}>{t('thereIsNoSuchClosureIn')}</Empty>;
-  const said = groupWords(row);
+  const status = groupWords(row);
   return (
     <View style={{ gap: 18 }}>
       <View style={{ gap: 6 }}>
@@ -35,12 +35,12 @@ export function ClosureSheet({ closureId, titled }: { closureId: string; titled?
           </Text>
         )}
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 14 }}>
-          <Text kind="strong" ink={said.ink}>
-            {said.words}
+          <Text kind="strong" color={status.color}>
+            {status.words}
           </Text>
           <Text>{countWords(row)}</Text>
-          <Text ink="ink2">{lossWords(row)}</Text>
-          <Text ink="ink2">
+          <Text color="ink2">{lossWords(row)}</Text>
+          <Text color="ink2">
             {row.distance === null
               ? t('distanceNotSet')
               : t('atDistance', { distance: formatDistance(row.distance, project.units.distance) })}
@@ -51,7 +51,7 @@ export function ClosureSheet({ closureId, titled }: { closureId: string; titled?
       {row.traysOver.length > 0 ? (
         <Notice
           word={t('meanOfTrayOverItsLimit', { traysOver: row.traysOver.join(', ') })}
-          ink="accent"
+          color="accent"
         >
           {t('noSpliceOfItFailsAlone')}
         </Notice>
@@ -171,11 +171,11 @@ function RedoList({ closureId }: { closureId: string }) {
                   slot: row.slot,
                 })}
               </Text>
-              <Text kind="strong" ink="accent">
-                {row.half === null ? t('noSplice') : `${formatHalf(row.half)} dB`}
+              <Text kind="strong" color="accent">
+                {row.lossHalfMdb === null ? t('noSplice') : `${formatHalf(row.lossHalfMdb)} dB`}
               </Text>
             </View>
-            <Text ink="ink2">{addressParts(place).join(' · ')}</Text>
+            <Text color="ink2">{addressParts(place).join(' · ')}</Text>
             {row.reasons.map((reason) => (
               <Text key={reason.code}>{spliceReasonText(reason)}</Text>
             ))}

@@ -49,7 +49,7 @@ interface HangingLeafProps {
 export function HangingLeaf({ row, left, top, chosen, onPress }: HangingLeafProps) {
   const colors = useColors();
   const { project } = useProjectView();
-  const said = groupWords(row);
+  const summary = groupWords(row);
   const ink = chosen ? colors.leaf : colors.ink;
   return (
     <View style={{ position: 'absolute', left, top: top - 12, width: LEAF_STEP - 16 }}>
@@ -85,8 +85,8 @@ export function HangingLeaf({ row, left, top, chosen, onPress }: HangingLeafProp
         <Text kind="small" style={{ color: ink }}>
           {`${row.distance === null ? common('noDistance') : formatDistance(row.distance, project.units.distance)}${row.branchOf ? ' · branch' : ''}`}
         </Text>
-        <Text kind="strong" style={{ color: chosen ? colors.leaf : colors[said.ink] }}>
-          {said.words}
+        <Text kind="strong" style={{ color: chosen ? colors.leaf : colors[summary.color] }}>
+          {summary.words}
         </Text>
         <Text style={{ color: ink }}>{t('doneOfDue', { done: row.done, due: row.due })}</Text>
         <View

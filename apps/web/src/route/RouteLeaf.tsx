@@ -23,7 +23,7 @@ interface RouteLeafProps {
 export function RouteLeaf({ row, parent, first, last }: RouteLeafProps) {
   const router = useRouter();
   const { project } = useProjectView();
-  const said = groupWords(row);
+  const summary = groupWords(row);
   const branch = row.branchOf !== null;
   return (
     <View style={{ flexDirection: 'row', paddingRight: 18 }}>
@@ -37,7 +37,7 @@ export function RouteLeaf({ row, parent, first, last }: RouteLeafProps) {
           <Row
             left={<Text kind="name">{row.name}</Text>}
             right={
-              <Text ink="ink2">
+              <Text color="ink2">
                 {row.distance === null
                   ? common('noDistance')
                   : formatDistance(row.distance, project.units.distance)}
@@ -45,21 +45,21 @@ export function RouteLeaf({ row, parent, first, last }: RouteLeafProps) {
             }
           />
           {parent ? (
-            <Text kind="small" ink="ink2">
+            <Text kind="small" color="ink2">
               {t('branchFromParent', { parent })}
             </Text>
           ) : null}
           <Row
             left={
-              <Text kind="strong" ink={said.ink}>
-                {said.words}
+              <Text kind="strong" color={summary.color}>
+                {summary.words}
               </Text>
             }
             right={<Text kind="strong">{t('doneOfDue', { done: row.done, due: row.due })}</Text>}
           />
           <View style={{ gap: 4, paddingTop: 2 }}>
             <ClosureStages row={row} />
-            <Text kind="small" ink="ink2">
+            <Text kind="small" color="ink2">
               {lossWords(row)}
             </Text>
           </View>

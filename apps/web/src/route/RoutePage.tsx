@@ -139,7 +139,7 @@ function RouteHead({ done, total }: { done: number; total: number }) {
           <></>
         </Button>
       </View>
-      <Text ink="ink2">
+      <Text color="ink2">
         {t('ofSplicedLimit', {
           done,
           total,

@@ -52,7 +52,7 @@ export function FoundClosures({ found, start, sameNames }: FoundClosuresProps) {
             })
           : t('onNoLine');
         return (
-          <Text key={name} ink={far ? 'accent' : 'ink'}>
+          <Text key={name} color={far ? 'accent' : 'ink'}>
             <Text kind="strong">{here?.name ?? name}</Text>
             {`: ${changeOf(here?.distance ?? null, after)}; ${off} · ${here ? t('hereAlready') : t('newIsAdded')}`}
           </Text>

@@ -88,7 +88,7 @@ export function RouteImportPage() {
         onPress={() => void choose()}
       />
       {file && found && !found.ok ? (
-        <Notice word={common('notRead')} ink="accent" live>
+        <Notice word={common('notRead')} color="accent" live>
           {`${file.name}: ${geoProblemText(found.error)}`}
         </Notice>
       ) : null}
@@ -128,7 +128,7 @@ export function RouteImportPage() {
             value={start}
             onChange={setStart}
           />
-          {from.ok ? null : <Text ink="accent">{distanceProblemText(from.error)}</Text>}
+          {from.ok ? null : <Text color="accent">{distanceProblemText(from.error)}</Text>}
           <SameNamesPart names={names} />
           <FoundClosures
             found={found.value.closures}
@@ -144,13 +144,13 @@ export function RouteImportPage() {
         </Card>
       ) : null}
       {problem ? (
-        <Notice word={common('notImported')} ink="accent" live>
+        <Notice word={common('notImported')} color="accent" live>
           {problem}
         </Notice>
       ) : null}
       {done ? (
         <Card style={{ gap: 10 }}>
-          <Notice word={common('imported')} ink="green" live>
+          <Notice word={common('imported')} color="green" live>
             {t('closuresPlacedNew', { closures: done.placed, added: done.added })}
           </Notice>
           <Button

@@ -46,7 +46,7 @@ export function ImportPage() {
       {flow.preview ? <ProblemPart flow={flow} /> : null}
       {flow.result ? (
         <Card style={{ gap: 10 }}>
-          <Notice word={common('imported')} ink="green" live>
+          <Notice word={common('imported')} color="green" live>
             {t('splicesNewClosuresNewCables', {
               splices: flow.result.splices,
               newClosures: flow.result.closures,
@@ -107,7 +107,7 @@ function FilePart({ flow }: { flow: Import }) {
       )}
       {flow.busy ? <Notice live>{flow.busy}</Notice> : null}
       {flow.error ? (
-        <Notice word={common('notRead')} ink="accent" live>
+        <Notice word={common('notRead')} color="accent" live>
           {flow.error}
         </Notice>
       ) : null}
@@ -216,7 +216,7 @@ function ColumnChoice({ column, flow }: { column: ListColumn; flow: Import }) {
           </option>
         ))}
       </select>
-      <Text ink="ink2" numberOfLines={1} style={{ flexShrink: 1 }}>
+      <Text color="ink2" numberOfLines={1} style={{ flexShrink: 1 }}>
         {missing ? t('notMatchedYet') : sample}
       </Text>
     </View>
@@ -230,7 +230,7 @@ function CablePart({ flow }: { flow: Import }) {
       <Text kind="name" heading={2}>
         {t('newCables2')}
       </Text>
-      <Text ink="ink2">{t('whatEachIsMadeOfProposed')}</Text>
+      <Text color="ink2">{t('whatEachIsMadeOfProposed')}</Text>
       {flow.newCables.map((cable) => {
         const open = flow.openCable === cable.name;
         const read = readMakeUp(cable.typed);
@@ -242,7 +242,7 @@ function CablePart({ flow }: { flow: Import }) {
               style={{ justifyContent: 'space-between' }}
             >
               <Text kind="strong">{cable.name}</Text>
-              <Text ink={'error' in read ? 'accent' : 'ink2'}>
+              <Text color={'error' in read ? 'accent' : 'ink2'}>
                 {'error' in read ? read.error : makeUpText(read.makeUp)}
               </Text>
             </Button>
@@ -274,7 +274,7 @@ function ProblemPart({ flow }: { flow: Import }) {
   if (problemCount === 0) {
     return (
       <View style={{ gap: 10 }}>
-        <Notice word={t('ready')} ink="green" live>
+        <Notice word={t('ready')} color="green" live>
           {t('splicesInClosuresNoProblemFound', { splices, closures: closures.length })}
         </Notice>
         {doubtCount > 0 ? (
@@ -300,14 +300,16 @@ function ProblemPart({ flow }: { flow: Import }) {
   }
   return (
     <View style={{ gap: 10 }}>
-      <Notice word={`${t('problems', { problems: problemCount })}.`} ink="accent" live>
+      <Notice word={`${t('problems', { problems: problemCount })}.`} color="accent" live>
         {t('nothingIsImportedUntilAllAre')}
       </Notice>
       {problems.map((problem, index) => (
         <ProblemLine key={index} problem={problem} />
       ))}
       {problemCount > problems.length ? (
-        <Text ink="ink2">{t('andProblemsMore', { problems: problemCount - problems.length })}</Text>
+        <Text color="ink2">
+          {t('andProblemsMore', { problems: problemCount - problems.length })}
+        </Text>
       ) : null}
     </View>
   );

@@ -22,7 +22,7 @@ export function SameNamesPart({ names }: { names: SameNamesHook }) {
       <Text kind="name" heading={2}>
         {t('theSameName')}
       </Text>
-      <Text ink="ink2">
+      <Text color="ink2">
         {open > 0 ? t('namesToAnswerBeforeAnythingIs', { names: open }) : t('allAreAnswered')}
       </Text>
       {open > 1 ? (

@@ -46,7 +46,7 @@ export function BudgetPage() {
       {first ? (
         <>
           <Text>
-            <Text kind="strong" ink={dark > 0 ? 'accent' : 'green'}>
+            <Text kind="strong" color={dark > 0 ? 'accent' : 'green'}>
               {dark > 0
                 ? t('circuitsNoLight', { circuits: dark, dark: dark === 1 ? 'has' : 'have' })
                 : t('noneIsDark')}
@@ -115,19 +115,19 @@ export function BudgetPage() {
 function Row({ row, colors }: { row: BudgetRow; colors: Colors }) {
   const router = useRouter();
   const { project } = useProjectView();
-  const said = WORDS[row.lights];
+  const verdict = WORDS[row.lights];
   return (
     <View style={{ borderTopWidth: 1, borderColor: colors.rule, paddingVertical: 10, gap: 6 }}>
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}>
         <Text kind="strong">
           {t('labelFromTo', { label: row.label, from: row.from, to: row.to })}
         </Text>
-        <Text kind="strong" ink={said.ink}>
-          {said.word}
+        <Text kind="strong" color={verdict.ink}>
+          {verdict.word}
         </Text>
       </View>
       <Text>
-        {`${budgetText(row.why, project.units)} ${row.meters === null ? '' : t('distanceOfFiber', { distance: formatDistance(Math.round(row.meters * 10_000), project.units.distance) })}${t('splices', { splices: row.splices })}.`}
+        {`${budgetText(row.why, project.units)} ${row.lengthM === null ? '' : t('distanceOfFiber', { distance: formatDistance(Math.round(row.lengthM * 10_000), project.units.distance) })}${t('splices', { splices: row.splices })}.`}
       </Text>
       {row.budgets.map((budget) => (
         <BudgetBar key={budget.wavelengthNm} budget={budget} broken={row.lights === 'broken'} />
@@ -152,7 +152,16 @@ const dB = (mdb: number): string => (mdb / 1000).toFixed(2);
 function BudgetBar({ budget, broken }: { budget: CircuitBudget; broken: boolean }) {
   const colors = useColors();
   const [width, setWidth] = useState(300);
-  const { wavelengthNm, expected, spread, made, measured, most, margin, marginSpread } = budget;
+  const {
+    wavelengthNm,
+    expectedMdb: expected,
+    expectedSigmaMdb: spread,
+    madeMdb: made,
+    measuredMdb: measured,
+    limitMdb: most,
+    marginMdb: margin,
+    marginSigmaMdb: marginSpread,
+  } = budget;
   const loss = measured ?? made;
   const scale = (width - 2) / Math.max(most, loss + 2 * marginSpread, expected + 2 * spread);
   const over = loss > most;

@@ -72,7 +72,7 @@ export function FindingsPage() {
       <Text>
         <Text kind="strong">{shared('traces', { traces: data.traces })}</Text>
         {t('ofCircuits', { circuits: data.circuits.length })}
-        <Text kind="strong" ink={bad.length > 0 ? 'accent' : 'green'}>
+        <Text kind="strong" color={bad.length > 0 ? 'accent' : 'green'}>
           {bad.length > 0 ? t('badToRepair', { bad: bad.length }) : t('nothingToRepair')}
         </Text>
         {data.unplaced > 0 ? t('tracesThatBelongNowhereYet', { traces: data.unplaced }) : ''}
@@ -107,7 +107,7 @@ export function FindingsPage() {
         </View>
       ) : null}
       {look.length > 0 ? <Findings title={t('goodToKnow')} list={look} /> : null}
-      <Text kind="small" ink="ink2">
+      <Text kind="small" color="ink2">
         {t('distancesAreSheathTwoDeviations')}
       </Text>
     </>,
@@ -149,7 +149,7 @@ function LedgerPart({ answer }: { answer: ProofAnswer }) {
           />
         </>
       ) : (
-        <Notice word={t('inTheLedger')} ink="green" live>
+        <Notice word={t('inTheLedger')} color="green" live>
           {t('figuresFromTheseTraces', { figures: there })}
         </Notice>
       )}

@@ -1,20 +1,32 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
-import { answerOf } from '@cordel/client';
+import { useMemo } from 'react';
+import { COMMANDS, type ShownTrace, answerOf, withWrites } from '@cordel/client';
 import { api } from '@/data/api';
+import { useOutbox } from '@/data/client';
 
 const inProject = (projectId: string) => ({ params: { path: { projectId } } });
 
-const readTraces = (projectId: string) =>
-  answerOf(api.GET('/api/projects/{projectId}/traces', inProject(projectId)));
+/** The traces of a project, as a table of a snapshot. */
+async function readTraces(
+  projectId: string,
+): Promise<{ projectId: string; traces: readonly ShownTrace[] }> {
+  const traces = await answerOf(api.GET('/api/projects/{projectId}/traces', inProject(projectId)));
+  return { projectId, traces };
+}
 
-/** A trace that is on the server, and where it belongs. */
-export type KeptTraceRow = Awaited<ReturnType<typeof readTraces>>[number];
-
-export const useTraces = (projectId: string) =>
-  useQuery({
+/** The traces of a project, with those that wait to be sent. */
+export function useTraces(projectId: string) {
+  const { writes } = useOutbox();
+  const query = useQuery({
     queryKey: ['traces', projectId],
     queryFn: () => readTraces(projectId),
   });
+  const data = useMemo(
+    () => query.data && withWrites(query.data, writes, COMMANDS).traces,
+    [query.data, writes],
+  );
+  return { ...query, data };
+}
 
 const readProof = (projectId: string) =>
   answerOf(api.GET('/api/projects/{projectId}/proof', inProject(projectId)));

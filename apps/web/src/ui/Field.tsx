@@ -1,8 +1,8 @@
 import { type Control, Controller, type FieldPath, type FieldValues } from 'react-hook-form';
 import { View } from 'react-native';
-import { HelperText, TextInput } from 'react-native-paper';
 import { Button } from './Button';
 import { Text } from './Text';
+import { TextField } from './TextField';
 
 interface FieldProps<Values extends FieldValues> {
   control: Control<Values>;
@@ -30,31 +30,19 @@ export function Field<Values extends FieldValues>({
       control={control}
       name={name}
       render={({ field, fieldState }) => (
-        <View style={{ flex: 1, minWidth: 120 }}>
-          <TextInput
-            mode="outlined"
-            label={label}
-            aria-label={label}
-            value={String(field.value ?? '')}
-            onChangeText={field.onChange}
-            onBlur={field.onBlur}
-            multiline={multiline}
-            error={fieldState.invalid}
-            inputMode={numeric ? 'decimal' : undefined}
-            right={unit ? <TextInput.Affix text={unit} /> : undefined}
-            outlineStyle={{ borderWidth: 2 }}
-          />
-          {fieldState.error || hint ? (
-            <HelperText
-              type={fieldState.error ? 'error' : 'info'}
-              visible
-              padding="none"
-              style={{ fontSize: 14 }}
-            >
-              {fieldState.error?.message ?? hint}
-            </HelperText>
-          ) : null}
-        </View>
+        <TextField
+          label={label}
+          value={String(field.value ?? '')}
+          hint={hint}
+          problem={fieldState.error?.message}
+          isWrong={fieldState.invalid}
+          unit={unit}
+          numeric={numeric}
+          multiline={multiline}
+          minWidth={120}
+          onChange={field.onChange}
+          onLeave={field.onBlur}
+        />
       )}
     />
   );
@@ -76,7 +64,7 @@ export function Choice<Value extends string>({
 }: ChoiceProps<Value>) {
   return (
     <View role="radiogroup" aria-label={label} style={{ gap: 6, maxWidth: '100%' }}>
-      <Text ink="ink2">{label}</Text>
+      <Text color="ink2">{label}</Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {options.map((option) => (
           <Button

@@ -8,7 +8,7 @@ import { FONTS, useColors } from './theme';
 export interface Bar {
   key: string;
   /** Loss in half-thousandths of a dB, or null where there is none. */
-  half: number | null;
+  lossHalfMdb: number | null;
   /** Its limit in thousandths of a dB, or null. */
   limit: number | null;
   over: boolean;
@@ -118,7 +118,7 @@ function BarShape({
       />
     );
   }
-  if (bar.half === null)
+  if (bar.lossHalfMdb === null)
     return (
       <Rect
         x={x}
@@ -130,7 +130,7 @@ function BarShape({
         strokeWidth={1}
       />
     );
-  const share = bar.limit ? bar.half / (2 * bar.limit) : 0.5;
+  const share = bar.limit ? bar.lossHalfMdb / (2 * bar.limit) : 0.5;
   const height = Math.max(3, Math.min(BASE - 13, share * LIMIT_AT));
   const y = BASE - height;
   if (bar.over) {
@@ -154,7 +154,7 @@ function BarShape({
           fill={colors.accent}
           textAnchor="middle"
         >
-          {formatHalf(bar.half)}
+          {formatHalf(bar.lossHalfMdb)}
         </SvgText>
       </>
     );

@@ -8,13 +8,13 @@ import { type Colors, useColors } from './theme';
 interface NoticeProps {
   /** The word that says it, in bold. */
   word?: string;
-  ink?: keyof Colors;
+  color?: keyof Colors;
   live?: boolean;
   children?: ReactNode;
 }
 
 /** A word and its reason behind a bar of ink. */
-export function Notice({ word, ink = 'ink', live, children }: NoticeProps) {
+export function Notice({ word, color: ink = 'ink', live, children }: NoticeProps) {
   const colors = useColors();
   const aloud = live ? ({ role: 'status', 'aria-live': 'polite' } as object) : {};
   return (
@@ -29,7 +29,7 @@ export function Notice({ word, ink = 'ink', live, children }: NoticeProps) {
       }}
     >
       <Text>
-        {word ? <Text kind="strong" ink={ink}>{`${word} `}</Text> : null}
+        {word ? <Text kind="strong" color={ink}>{`${word} `}</Text> : null}
         {children}
       </Text>
     </View>
@@ -51,7 +51,7 @@ export function Empty({
       <Text kind="name" heading={2}>
         {title}
       </Text>
-      <Text ink="ink2">{children}</Text>
+      <Text color="ink2">{children}</Text>
       {action}
     </View>
   );
@@ -59,10 +59,10 @@ export function Empty({
 
 /** What a query shows until it has an answer. */
 export function Waiting({ error, retry }: { error: Error | null; retry?: ReactNode }) {
-  if (!error) return <Text ink="ink2">{t('reading')}</Text>;
+  if (!error) return <Text color="ink2">{t('reading')}</Text>;
   return (
     <View style={{ gap: 12 }}>
-      <Notice word={t('notReached')} ink="accent">
+      <Notice word={t('notReached')} color="accent">
         {errorText(error)}
       </Notice>
       {retry}

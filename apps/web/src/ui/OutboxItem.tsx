@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { outbox } from '@/data/client';
+import { outbox, useOutbox } from '@/data/client';
 import type { Write } from '@cordel/client';
 import { outboxItem as t } from '@cordel/text/pages/ui/OutboxItem';
 import { toldText } from '@cordel/text/record';
@@ -22,16 +22,23 @@ function writeStanding({ state, problem, unsafe, unknown, failures }: Write): st
   return t('waitsToBeSent');
 }
 
+const kilobytes = (bytes: number): number => Math.round(bytes / 1024);
+
 /** A write of the outbox: what it holds, a copy of it, and the ways on. */
 export function OutboxItem({ write }: { write: Write }) {
   const [open, setOpen] = useState(false);
   const [dropping, setDropping] = useState(false);
   const text = JSON.stringify(write, null, 2);
   const done = write.state !== 'waiting';
+  const { sending } = useOutbox();
+  const progress =
+    sending?.writeId === write.id
+      ? t('sentKbOfKb', { sent: kilobytes(sending.sent), size: kilobytes(sending.size) })
+      : writeStanding(write);
   return (
     <Card style={{ gap: 8 }}>
       <Text kind="strong">{write.label}</Text>
-      <Text ink={done || write.unsafe ? 'accent' : 'ink2'}>{writeStanding(write)}</Text>
+      <Text color={done || write.unsafe ? 'accent' : 'ink2'}>{progress}</Text>
       {open ? (
         <Text kind="small" selectable style={{ fontFamily: 'monospace' }}>
           {text.slice(0, 4000)}

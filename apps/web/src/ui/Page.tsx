@@ -25,7 +25,7 @@ export function Page({ title, above, back, right, scroll = true, children }: Pag
     <View style={{ flexDirection: 'row', alignItems: 'flex-start', gap: 8 }}>
       {back ? <BackKey to={back} /> : null}
       <View style={{ flex: 1 }}>
-        {above ? <Text ink="ink2">{above}</Text> : null}
+        {above ? <Text color="ink2">{above}</Text> : null}
         <Text kind="title" heading={1}>
           {title}
         </Text>

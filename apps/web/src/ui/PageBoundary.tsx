@@ -49,7 +49,7 @@ function Failed({ error }: { error: Error }) {
       <Text kind="title" heading={1}>
         {missing ? t('thisPageIsNotHereYet') : t('thisPageCannotBeShown')}
       </Text>
-      <Notice word={missing ? t('notLoaded') : t('somethingWentWrong')} ink="accent" live>
+      <Notice word={missing ? t('notLoaded') : t('somethingWentWrong')} color="accent" live>
         {missing ? t('itWasNotOpenedOnThis') : errorText(error)}
       </Notice>
       <Text>{t('whatYouRecordedIsKeptThe')}</Text>

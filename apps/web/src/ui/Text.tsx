@@ -15,14 +15,14 @@ const KINDS: Record<Kind, TextStyle> = {
 
 interface OwnTextProps extends TextProps {
   kind?: Kind;
-  ink?: keyof Colors;
+  color?: keyof Colors;
   /** Level of a heading; none where the text is no heading. */
   heading?: 1 | 2 | 3;
   children?: ReactNode;
 }
 
 /** Text in the theme’s types and colors, with tabular digits. */
-export function Text({ kind = 'body', ink = 'ink', heading, style, ...rest }: OwnTextProps) {
+export function Text({ kind = 'body', color: ink = 'ink', heading, style, ...rest }: OwnTextProps) {
   const colors = useColors();
   const role = heading ? ({ role: 'heading', 'aria-level': heading } as object) : {};
   return (

@@ -1,33 +1,67 @@
 import { View } from 'react-native';
-import { TextInput } from 'react-native-paper';
-import { Text } from './Text';
+import { HelperText, TextInput } from 'react-native-paper';
 
-/** A field of text on its own, outside a form. */
+interface TextFieldProps {
+  label: string;
+  /** What it is called where its row or heading is not seen; the label where it is left out. */
+  name?: string;
+  value: string;
+  hint?: string | undefined;
+  /** What is wrong with it, in the place of the hint. */
+  problem?: string | undefined;
+  /** Marks it as wrong where the problem is told elsewhere. */
+  isWrong?: boolean;
+  /** Shown behind the figure. */
+  unit?: string | undefined;
+  numeric?: boolean | undefined;
+  multiline?: boolean | undefined;
+  /** In a row of fields of the same width: how narrow it may be, in px. */
+  minWidth?: number;
+  onChange(text: string): void;
+  /** It is left, or Enter is pressed in it. */
+  onLeave?(): void;
+}
+
+/** A field of text with its label, hint and problem. */
 export function TextField({
   label,
+  name = label,
   value,
   hint,
+  problem,
+  isWrong = Boolean(problem),
+  unit,
+  numeric,
+  multiline,
+  minWidth,
   onChange,
-}: {
-  label: string;
-  value: string;
-  hint?: string;
-  onChange(text: string): void;
-}) {
+  onLeave,
+}: TextFieldProps) {
   return (
-    <View style={{ flexGrow: 1, minWidth: 150 }}>
+    <View style={minWidth === undefined ? { flexGrow: 1, minWidth: 150 } : { flex: 1, minWidth }}>
       <TextInput
         mode="outlined"
         label={label}
-        aria-label={label}
+        aria-label={name}
         value={value}
+        error={isWrong}
+        multiline={multiline}
+        inputMode={numeric ? 'decimal' : undefined}
+        right={unit ? <TextInput.Affix text={unit} /> : undefined}
         onChangeText={onChange}
+        onBlur={onLeave}
+        onSubmitEditing={onLeave}
         outlineStyle={{ borderWidth: 2 }}
       />
-      {hint ? (
-        <Text kind="small" ink="ink2">
-          {hint}
-        </Text>
+      {problem || hint ? (
+        <HelperText
+          type={problem ? 'error' : 'info'}
+          visible
+          padding="none"
+          style={{ fontSize: 14 }}
+        >
+          {problem || hint}
+        </HelperText>
       ) : null}
     </View>
   );

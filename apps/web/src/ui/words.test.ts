@@ -15,7 +15,7 @@ describe('how a closure is said', () => {
     [{ total: 12, measured: 12 }, 'pass'],
     [{ total: 12, measured: 11, skipped: 1 }, '1 skipped'],
     [{ total: 12, measured: 11, dead: 1 }, 'pass'],
-    [{ total: 12, measured: 12, figures: 12, sumHalf: 9999 }, 'mean over limit'],
+    [{ total: 12, measured: 12, figures: 12, sumHalfMdb: 9999 }, 'mean over limit'],
     [{ total: 12, accepted: 12 }, 'accepted by the lead'],
   ])('%j is %s', (tally, words) => expect(groupWords(row(tally)).words).toBe(words));
 
@@ -24,16 +24,16 @@ describe('how a closure is said', () => {
       ...rollUp({ ...EMPTY_TALLY, total: 12, measured: 12 }, 'closure', BUILT_IN_LIMITS[0]!, 2),
       traysOver: [3, 10],
     };
-    expect(groupWords(closure)).toEqual({ words: 'mean of tray 3, 10 over', ink: 'accent' });
+    expect(groupWords(closure)).toEqual({ words: 'mean of tray 3, 10 over', color: 'accent' });
   });
 
   it('says losses with how they are known', () => {
     expect(lossWords(row({ total: 2 }))).toBe('no loss yet');
-    expect(lossWords(row({ total: 2, figures: 2, sumHalf: 101, maxHalf: 61, weakest: 3 }))).toBe(
-      'worst 0.031 · mean 0.026 dB · two-way',
-    );
     expect(
-      lossWords(row({ total: 2, figures: 1, sumHalf: 40, maxHalf: 40, weakest: 0 })),
+      lossWords(row({ total: 2, figures: 2, sumHalfMdb: 101, maxHalfMdb: 61, weakest: 3 })),
+    ).toBe('worst 0.031 · mean 0.026 dB · two-way');
+    expect(
+      lossWords(row({ total: 2, figures: 1, sumHalfMdb: 40, maxHalfMdb: 40, weakest: 0 })),
     ).toContain('estimates');
   });
 

@@ -3,14 +3,14 @@ import {
   GRADES,
   type Origin,
   type RollUp,
-  type SpliceState,
+  type SpliceStage,
   formatMean,
 } from '@cordel/core';
 import { groupVerdictText } from '@cordel/text/loss/states';
 import { words as t } from '@cordel/text/pages/ui/words';
 import type { Colors } from './theme';
 
-export const STATE_INKS: Record<SpliceState, keyof Colors> = {
+export const STAGE_COLORS: Record<SpliceStage, keyof Colors> = {
   open: 'ink',
   skipped: 'ink',
   dead: 'ink2',
@@ -27,30 +27,31 @@ export const originWords = (origin: Origin | null): string =>
 /** How a group of splices is said, with what needs doing first. */
 export function groupWords(row: RollUp & Partial<Pick<ClosureRow, 'traysOver'>>): {
   words: string;
-  ink: keyof Colors;
+  color: keyof Colors;
 } {
-  if (row.total === 0) return { words: t('noPlanYet'), ink: 'ink2' };
-  if (row.redo > 0) return { words: t('redoToRedo', { redo: row.redo }), ink: 'accent' };
+  if (row.total === 0) return { words: t('noPlanYet'), color: 'ink2' };
+  if (row.redo > 0) return { words: t('redoToRedo', { redo: row.redo }), color: 'accent' };
   const trays = row.traysOver ?? [];
   if (row.verdict === 'fail' && trays.length > 0)
-    return { words: t('meanOfTrayOver', { trays: trays.join(', ') }), ink: 'accent' };
+    return { words: t('meanOfTrayOver', { trays: trays.join(', ') }), color: 'accent' };
   if (row.verdict === 'fail')
-    return { words: row.meanOver ? t('meanOverLimit') : 'fail', ink: 'accent' };
+    return { words: row.meanOver ? t('meanOverLimit') : 'fail', color: 'accent' };
   if (row.verdict === 'open' && row.open === 0)
-    return { words: t('skipped', { skipped: row.skipped }), ink: 'ink' };
-  if (row.verdict === 'open') return { words: row.done === 0 ? 'planned' : 'splicing', ink: 'ink' };
-  if (row.verdict === 'provisional') return { words: t('toBeMeasured'), ink: 'ink' };
-  return { words: groupVerdictText(row.verdict), ink: row.verdict === 'pass' ? 'green' : 'ink2' };
+    return { words: t('skipped', { skipped: row.skipped }), color: 'ink' };
+  if (row.verdict === 'open')
+    return { words: row.done === 0 ? 'planned' : 'splicing', color: 'ink' };
+  if (row.verdict === 'provisional') return { words: t('toBeMeasured'), color: 'ink' };
+  return { words: groupVerdictText(row.verdict), color: row.verdict === 'pass' ? 'green' : 'ink2' };
 }
 
 /** Worst, mean and how they are known, such as `worst 0.08 · mean 0.04 dB · two-way`. */
 export function lossWords(row: RollUp): string {
-  if (row.maxHalf === null || row.figures === 0) return t('noLossYet');
+  if (row.maxHalfMdb === null || row.figures === 0) return t('noLossYet');
   const grade = row.grade === 'estimate' ? 'estimates' : row.grade;
   const made = row.simulated > 0 ? ' · simulated' : '';
   return t('worstMeanDb', {
-    worst: formatMean(row.maxHalf, 1),
-    mean: formatMean(row.sumHalf, row.figures),
+    worst: formatMean(row.maxHalfMdb, 1),
+    mean: formatMean(row.sumHalfMdb, row.figures),
     grade: grade ?? '',
     made,
   });

@@ -3,20 +3,11 @@
 export interface paths {
     "/api/projects": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** All projects, the newest first */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The projects, and whether each is out of the way */
                 200: {
@@ -30,53 +21,9 @@ export interface paths {
                             name: string;
                             /** @default false */
                             practiceOnly: boolean;
-                            units: {
-                                /** @enum {string} */
-                                length: "mm" | "in";
-                                /** @enum {string} */
-                                distance: "km" | "m" | "mi" | "ft";
-                                /** @enum {string} */
-                                pressure: "psi" | "kPa" | "mbar" | "inH2O";
-                                /** @enum {string} */
-                                temperature: "C" | "F";
-                                /** @enum {string} */
-                                altitude: "m" | "ft";
-                                /** @enum {string} */
-                                paper: "A4" | "Letter";
-                                timeZone: string;
-                            };
+                            units: components["schemas"]["Units"];
                             schemeId: string;
-                            limits: {
-                                name: string;
-                                source: string;
-                                splice: {
-                                    estimate: {
-                                        single: number | null;
-                                        mass: number | null;
-                                    };
-                                    "one-way": {
-                                        single: number | null;
-                                        mass: number | null;
-                                    };
-                                    insertion: {
-                                        single: number | null;
-                                        mass: number | null;
-                                    };
-                                    "two-way": {
-                                        single: number | null;
-                                        mass: number | null;
-                                    };
-                                };
-                                mean: {
-                                    fiber: number | null;
-                                    tray: number | null;
-                                    closure: number | null;
-                                };
-                                /** @enum {string} */
-                                grade: "estimate" | "one-way" | "insertion" | "two-way";
-                                maxTries: number;
-                                wavelengths: number[];
-                            };
+                            limits: components["schemas"]["Limits"];
                             trayCapacity: {
                                 single: number;
                                 mass: number;
@@ -87,7 +34,7 @@ export interface paths {
                              *       "gel": "at once",
                              *       "trayFiber": 10000,
                              *       "redos": 3,
-                             *       "redoEats": 400,
+                             *       "redoConsumption": 400,
                              *       "redoPercent": 5,
                              *       "arc": {
                              *         "when": "both",
@@ -113,7 +60,7 @@ export interface paths {
                                 gel: "at once" | "after grouping";
                                 trayFiber: number;
                                 redos: number;
-                                redoEats: number;
+                                redoConsumption: number;
                                 redoPercent: number;
                                 /**
                                  * @default {
@@ -236,32 +183,17 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** A project with its cables, closures, colour schemes, hardware and what meets in its closures */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The project */
                 200: {
@@ -270,379 +202,12 @@ export interface paths {
                     };
                     content: {
                         "application/json": {
-                            project: {
-                                /** Format: uuid */
-                                id: string;
-                                name: string;
-                                /** @default false */
-                                practiceOnly: boolean;
-                                units: {
-                                    /** @enum {string} */
-                                    length: "mm" | "in";
-                                    /** @enum {string} */
-                                    distance: "km" | "m" | "mi" | "ft";
-                                    /** @enum {string} */
-                                    pressure: "psi" | "kPa" | "mbar" | "inH2O";
-                                    /** @enum {string} */
-                                    temperature: "C" | "F";
-                                    /** @enum {string} */
-                                    altitude: "m" | "ft";
-                                    /** @enum {string} */
-                                    paper: "A4" | "Letter";
-                                    timeZone: string;
-                                };
-                                schemeId: string;
-                                limits: {
-                                    name: string;
-                                    source: string;
-                                    splice: {
-                                        estimate: {
-                                            single: number | null;
-                                            mass: number | null;
-                                        };
-                                        "one-way": {
-                                            single: number | null;
-                                            mass: number | null;
-                                        };
-                                        insertion: {
-                                            single: number | null;
-                                            mass: number | null;
-                                        };
-                                        "two-way": {
-                                            single: number | null;
-                                            mass: number | null;
-                                        };
-                                    };
-                                    mean: {
-                                        fiber: number | null;
-                                        tray: number | null;
-                                        closure: number | null;
-                                    };
-                                    /** @enum {string} */
-                                    grade: "estimate" | "one-way" | "insertion" | "two-way";
-                                    maxTries: number;
-                                    wavelengths: number[];
-                                };
-                                trayCapacity: {
-                                    single: number;
-                                    mass: number;
-                                };
-                                /**
-                                 * @default {
-                                 *       "tubeTool": "scorer",
-                                 *       "gel": "at once",
-                                 *       "trayFiber": 10000,
-                                 *       "redos": 3,
-                                 *       "redoEats": 400,
-                                 *       "redoPercent": 5,
-                                 *       "arc": {
-                                 *         "when": "both",
-                                 *         "arcs125": 300,
-                                 *         "arcs400": 50,
-                                 *         "temperature": 10,
-                                 *         "humidity": 30,
-                                 *         "pressure": 5,
-                                 *         "streak": 3,
-                                 *         "idleDays": 14
-                                 *       },
-                                 *       "adhesiveWait": 60,
-                                 *       "workingLength": "mark 30 mm",
-                                 *       "noTension": null,
-                                 *       "dropEnd": "splice-on",
-                                 *       "leakLimit": 100
-                                 *     }
-                                 */
-                                practice: {
-                                    /** @enum {string} */
-                                    tubeTool: "scorer" | "stripper";
-                                    /** @enum {string} */
-                                    gel: "at once" | "after grouping";
-                                    trayFiber: number;
-                                    redos: number;
-                                    redoEats: number;
-                                    redoPercent: number;
-                                    /**
-                                     * @default {
-                                     *       "when": "both",
-                                     *       "arcs125": 300,
-                                     *       "arcs400": 50,
-                                     *       "temperature": 10,
-                                     *       "humidity": 30,
-                                     *       "pressure": 5,
-                                     *       "streak": 3,
-                                     *       "idleDays": 14
-                                     *     }
-                                     */
-                                    arc: {
-                                        /** @enum {string} */
-                                        when: "session" | "triggers" | "both";
-                                        arcs125: number;
-                                        arcs400: number;
-                                        temperature: number;
-                                        humidity: number;
-                                        pressure: number;
-                                        streak: number;
-                                        idleDays: number;
-                                    };
-                                    /** @default 60 */
-                                    adhesiveWait: number;
-                                    /**
-                                     * @default mark 30 mm
-                                     * @enum {string}
-                                     */
-                                    workingLength: "mark 30 mm" | "past the holder";
-                                    /** @default null */
-                                    noTension: string | null;
-                                    /**
-                                     * @default splice-on
-                                     * @enum {string}
-                                     */
-                                    dropEnd: "splice-on" | "pigtail" | "mechanical";
-                                    /** @default 100 */
-                                    leakLimit: number;
-                                };
-                                /**
-                                 * @default {
-                                 *       "glass": [
-                                 *         {
-                                 *           "wavelengthNm": 1310,
-                                 *           "usual": 340,
-                                 *           "spread": 10,
-                                 *           "most": 400
-                                 *         },
-                                 *         {
-                                 *           "wavelengthNm": 1550,
-                                 *           "usual": 200,
-                                 *           "spread": 8,
-                                 *           "most": 300
-                                 *         },
-                                 *         {
-                                 *           "wavelengthNm": 1625,
-                                 *           "usual": 230,
-                                 *           "spread": 12,
-                                 *           "most": 400
-                                 *         }
-                                 *       ],
-                                 *       "splice": {
-                                 *         "usual": 40,
-                                 *         "spread": 30,
-                                 *         "most": 300
-                                 *       },
-                                 *       "connector": {
-                                 *         "usual": 250,
-                                 *         "spread": 120,
-                                 *         "most": 750
-                                 *       },
-                                 *       "connectors": 2,
-                                 *       "most": null
-                                 *     }
-                                 */
-                                budget: {
-                                    glass: {
-                                        usual: number;
-                                        spread: number;
-                                        most: number;
-                                        wavelengthNm: number;
-                                    }[];
-                                    splice: {
-                                        usual: number;
-                                        spread: number;
-                                        most: number;
-                                    };
-                                    connector: {
-                                        usual: number;
-                                        spread: number;
-                                        most: number;
-                                    };
-                                    connectors: number;
-                                    most: number | null;
-                                };
-                                /** @default [] */
-                                route: {
-                                    name: string;
-                                    points: [
-                                        number,
-                                        number
-                                    ][];
-                                }[];
-                                /** Format: date-time */
-                                createdAt: string;
-                            };
-                            cables: {
-                                /** Format: uuid */
-                                id: string;
-                                /** Format: uuid */
-                                projectId: string;
-                                name: string;
-                                makeUp: {
-                                    /** @enum {string} */
-                                    kind: "loose-tube";
-                                    tubes: number;
-                                    fibersPerTube: number;
-                                } | {
-                                    /** @enum {string} */
-                                    kind: "grouped-tube";
-                                    tubes: number;
-                                    groupsPerTube: number;
-                                } | {
-                                    /** @enum {string} */
-                                    kind: "ribbon";
-                                    ribbons: number;
-                                } | {
-                                    /** @enum {string} */
-                                    kind: "drop";
-                                    fibers: number;
-                                };
-                                schemeId: string;
-                                /**
-                                 * @default {
-                                 *       "type": "G.652.D",
-                                 *       "mfd": null,
-                                 *       "coating": 250
-                                 *     }
-                                 */
-                                glass: {
-                                    /** @enum {string} */
-                                    type: "G.652.D" | "G.657.A1" | "G.657.A2" | "G.655" | "OM1 62.5/125" | "OM3 50/125";
-                                    mfd: number | null;
-                                    coating: 200 | 250 | 900;
-                                };
-                                /**
-                                 * @default {
-                                 *       "helix": 10050,
-                                 *       "marks": [],
-                                 *       "end": null
-                                 *     }
-                                 */
-                                run: {
-                                    helix: number;
-                                    marks: {
-                                        /** Format: uuid */
-                                        closureId: string;
-                                        mark: number;
-                                    }[];
-                                    end: {
-                                        name: string;
-                                        distance: number | null;
-                                        mark: number | null;
-                                        coil: number;
-                                    } | null;
-                                };
-                            }[];
-                            closures: {
-                                /** Format: uuid */
-                                id: string;
-                                /** Format: uuid */
-                                projectId: string;
-                                name: string;
-                                ordinal: number;
-                                distance: number | null;
-                                /** Format: uuid */
-                                branchOf: string | null;
-                                /** @default null */
-                                position: [
-                                    number,
-                                    number
-                                ] | null;
-                                trays: {
-                                    single: number;
-                                    mass: number;
-                                    number: number;
-                                }[];
-                            }[];
-                            schemes: {
-                                id: string;
-                                name: string;
-                                source: string;
-                                /** @enum {string} */
-                                mark: "tracer" | "ring";
-                                colours: {
-                                    name: string;
-                                    code: string;
-                                    hex: string;
-                                    /** @default [] */
-                                    aliases: string[];
-                                }[];
-                            }[];
-                            hardware: {
-                                id: string;
-                                name: string;
-                                /** @enum {string} */
-                                form: "dome" | "in-line" | "drop" | "gland" | "rack";
-                                source: string;
-                                trays: {
-                                    single: number;
-                                    mass: number;
-                                    most: number;
-                                };
-                                basket: {
-                                    width: number;
-                                    length: number;
-                                    depth: number;
-                                };
-                                tubeToTray: number;
-                                sheath: {
-                                    end: number;
-                                    express: number;
-                                    drop: number;
-                                };
-                                keep: {
-                                    strength: number;
-                                    centralTube: number;
-                                    aramid: number;
-                                    ripcord: number;
-                                    dropTube: number;
-                                };
-                                window: number;
-                                clamp: number;
-                                hoseClamp: number;
-                                bushingBelow: number;
-                                testKpa: number;
-                                /** @default 5 */
-                                testMinutes: number;
-                                /** @default [] */
-                                bolts: number[];
-                                ports: {
-                                    name: string;
-                                    takes: ("end" | "express" | "drop")[];
-                                    holes: number;
-                                    rows: {
-                                        from: number;
-                                        to: number;
-                                        seal: string;
-                                        layers: number;
-                                        clip: string;
-                                        bushing: boolean;
-                                    }[];
-                                }[];
-                            }[];
-                            assemblies: {
-                                /** Format: uuid */
-                                closureId: string;
-                                hardwareId: string | null;
-                                reach: number;
-                                entries: {
-                                    /** Format: uuid */
-                                    id: string;
-                                    /** Format: uuid */
-                                    cableId: string;
-                                    /** @enum {string} */
-                                    kind: "end" | "express" | "drop";
-                                    diameter: number | null;
-                                    port: string | null;
-                                    loop: number;
-                                    tubes: {
-                                        unit: number;
-                                        /** @enum {string} */
-                                        way: "dedicate" | "window";
-                                    }[];
-                                    armoured: boolean;
-                                    tracer: boolean;
-                                    route: number;
-                                    inside: number;
-                                    done: string[];
-                                }[];
-                            }[];
+                            project: components["schemas"]["Project"];
+                            cables: components["schemas"]["Cable"][];
+                            closures: components["schemas"]["Closure"][];
+                            schemes: components["schemas"]["ColourScheme"][];
+                            hardware: components["schemas"]["Hardware"][];
+                            assemblies: components["schemas"]["Assembly"][];
                             archived: string[];
                             cursor: string;
                         };
@@ -662,410 +227,14 @@ export interface paths {
         /** Add a project or change its settings */
         put: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
             requestBody: {
                 content: {
-                    "application/json": {
-                        /** Format: uuid */
-                        id: string;
-                        name: string;
-                        /** @default false */
-                        practiceOnly?: boolean;
-                        units: {
-                            /** @enum {string} */
-                            length: "mm" | "in";
-                            /** @enum {string} */
-                            distance: "km" | "m" | "mi" | "ft";
-                            /** @enum {string} */
-                            pressure: "psi" | "kPa" | "mbar" | "inH2O";
-                            /** @enum {string} */
-                            temperature: "C" | "F";
-                            /** @enum {string} */
-                            altitude: "m" | "ft";
-                            /** @enum {string} */
-                            paper: "A4" | "Letter";
-                            timeZone: string;
-                        };
-                        schemeId: string;
-                        limits: {
-                            name: string;
-                            source: string;
-                            splice: {
-                                estimate: {
-                                    single: number | null;
-                                    mass: number | null;
-                                };
-                                "one-way": {
-                                    single: number | null;
-                                    mass: number | null;
-                                };
-                                insertion: {
-                                    single: number | null;
-                                    mass: number | null;
-                                };
-                                "two-way": {
-                                    single: number | null;
-                                    mass: number | null;
-                                };
-                            };
-                            mean: {
-                                fiber: number | null;
-                                tray: number | null;
-                                closure: number | null;
-                            };
-                            /** @enum {string} */
-                            grade: "estimate" | "one-way" | "insertion" | "two-way";
-                            maxTries: number;
-                            wavelengths: number[];
-                        };
-                        trayCapacity: {
-                            single: number;
-                            mass: number;
-                        };
-                        /**
-                         * @default {
-                         *       "tubeTool": "scorer",
-                         *       "gel": "at once",
-                         *       "trayFiber": 10000,
-                         *       "redos": 3,
-                         *       "redoEats": 400,
-                         *       "redoPercent": 5,
-                         *       "arc": {
-                         *         "when": "both",
-                         *         "arcs125": 300,
-                         *         "arcs400": 50,
-                         *         "temperature": 10,
-                         *         "humidity": 30,
-                         *         "pressure": 5,
-                         *         "streak": 3,
-                         *         "idleDays": 14
-                         *       },
-                         *       "adhesiveWait": 60,
-                         *       "workingLength": "mark 30 mm",
-                         *       "noTension": null,
-                         *       "dropEnd": "splice-on",
-                         *       "leakLimit": 100
-                         *     }
-                         */
-                        practice?: {
-                            /** @enum {string} */
-                            tubeTool: "scorer" | "stripper";
-                            /** @enum {string} */
-                            gel: "at once" | "after grouping";
-                            trayFiber: number;
-                            redos: number;
-                            redoEats: number;
-                            redoPercent: number;
-                            /**
-                             * @default {
-                             *       "when": "both",
-                             *       "arcs125": 300,
-                             *       "arcs400": 50,
-                             *       "temperature": 10,
-                             *       "humidity": 30,
-                             *       "pressure": 5,
-                             *       "streak": 3,
-                             *       "idleDays": 14
-                             *     }
-                             */
-                            arc?: {
-                                /** @enum {string} */
-                                when: "session" | "triggers" | "both";
-                                arcs125: number;
-                                arcs400: number;
-                                temperature: number;
-                                humidity: number;
-                                pressure: number;
-                                streak: number;
-                                idleDays: number;
-                            };
-                            /** @default 60 */
-                            adhesiveWait?: number;
-                            /**
-                             * @default mark 30 mm
-                             * @enum {string}
-                             */
-                            workingLength?: "mark 30 mm" | "past the holder";
-                            /** @default null */
-                            noTension?: string | null;
-                            /**
-                             * @default splice-on
-                             * @enum {string}
-                             */
-                            dropEnd?: "splice-on" | "pigtail" | "mechanical";
-                            /** @default 100 */
-                            leakLimit?: number;
-                        };
-                        /**
-                         * @default {
-                         *       "glass": [
-                         *         {
-                         *           "wavelengthNm": 1310,
-                         *           "usual": 340,
-                         *           "spread": 10,
-                         *           "most": 400
-                         *         },
-                         *         {
-                         *           "wavelengthNm": 1550,
-                         *           "usual": 200,
-                         *           "spread": 8,
-                         *           "most": 300
-                         *         },
-                         *         {
-                         *           "wavelengthNm": 1625,
-                         *           "usual": 230,
-                         *           "spread": 12,
-                         *           "most": 400
-                         *         }
-                         *       ],
-                         *       "splice": {
-                         *         "usual": 40,
-                         *         "spread": 30,
-                         *         "most": 300
-                         *       },
-                         *       "connector": {
-                         *         "usual": 250,
-                         *         "spread": 120,
-                         *         "most": 750
-                         *       },
-                         *       "connectors": 2,
-                         *       "most": null
-                         *     }
-                         */
-                        budget?: {
-                            glass: {
-                                usual: number;
-                                spread: number;
-                                most: number;
-                                wavelengthNm: number;
-                            }[];
-                            splice: {
-                                usual: number;
-                                spread: number;
-                                most: number;
-                            };
-                            connector: {
-                                usual: number;
-                                spread: number;
-                                most: number;
-                            };
-                            connectors: number;
-                            most: number | null;
-                        };
-                        /** @default [] */
-                        route?: {
-                            name: string;
-                            points: [
-                                number,
-                                number
-                            ][];
-                        }[];
-                        /** Format: date-time */
-                        createdAt: string;
-                        base?: {
-                            /** Format: uuid */
-                            id: string;
-                            name: string;
-                            /** @default false */
-                            practiceOnly?: boolean;
-                            units: {
-                                /** @enum {string} */
-                                length: "mm" | "in";
-                                /** @enum {string} */
-                                distance: "km" | "m" | "mi" | "ft";
-                                /** @enum {string} */
-                                pressure: "psi" | "kPa" | "mbar" | "inH2O";
-                                /** @enum {string} */
-                                temperature: "C" | "F";
-                                /** @enum {string} */
-                                altitude: "m" | "ft";
-                                /** @enum {string} */
-                                paper: "A4" | "Letter";
-                                timeZone: string;
-                            };
-                            schemeId: string;
-                            limits: {
-                                name: string;
-                                source: string;
-                                splice: {
-                                    estimate: {
-                                        single: number | null;
-                                        mass: number | null;
-                                    };
-                                    "one-way": {
-                                        single: number | null;
-                                        mass: number | null;
-                                    };
-                                    insertion: {
-                                        single: number | null;
-                                        mass: number | null;
-                                    };
-                                    "two-way": {
-                                        single: number | null;
-                                        mass: number | null;
-                                    };
-                                };
-                                mean: {
-                                    fiber: number | null;
-                                    tray: number | null;
-                                    closure: number | null;
-                                };
-                                /** @enum {string} */
-                                grade: "estimate" | "one-way" | "insertion" | "two-way";
-                                maxTries: number;
-                                wavelengths: number[];
-                            };
-                            trayCapacity: {
-                                single: number;
-                                mass: number;
-                            };
-                            /**
-                             * @default {
-                             *       "tubeTool": "scorer",
-                             *       "gel": "at once",
-                             *       "trayFiber": 10000,
-                             *       "redos": 3,
-                             *       "redoEats": 400,
-                             *       "redoPercent": 5,
-                             *       "arc": {
-                             *         "when": "both",
-                             *         "arcs125": 300,
-                             *         "arcs400": 50,
-                             *         "temperature": 10,
-                             *         "humidity": 30,
-                             *         "pressure": 5,
-                             *         "streak": 3,
-                             *         "idleDays": 14
-                             *       },
-                             *       "adhesiveWait": 60,
-                             *       "workingLength": "mark 30 mm",
-                             *       "noTension": null,
-                             *       "dropEnd": "splice-on",
-                             *       "leakLimit": 100
-                             *     }
-                             */
-                            practice?: {
-                                /** @enum {string} */
-                                tubeTool: "scorer" | "stripper";
-                                /** @enum {string} */
-                                gel: "at once" | "after grouping";
-                                trayFiber: number;
-                                redos: number;
-                                redoEats: number;
-                                redoPercent: number;
-                                /**
-                                 * @default {
-                                 *       "when": "both",
-                                 *       "arcs125": 300,
-                                 *       "arcs400": 50,
-                                 *       "temperature": 10,
-                                 *       "humidity": 30,
-                                 *       "pressure": 5,
-                                 *       "streak": 3,
-                                 *       "idleDays": 14
-                                 *     }
-                                 */
-                                arc?: {
-                                    /** @enum {string} */
-                                    when: "session" | "triggers" | "both";
-                                    arcs125: number;
-                                    arcs400: number;
-                                    temperature: number;
-                                    humidity: number;
-                                    pressure: number;
-                                    streak: number;
-                                    idleDays: number;
-                                };
-                                /** @default 60 */
-                                adhesiveWait?: number;
-                                /**
-                                 * @default mark 30 mm
-                                 * @enum {string}
-                                 */
-                                workingLength?: "mark 30 mm" | "past the holder";
-                                /** @default null */
-                                noTension?: string | null;
-                                /**
-                                 * @default splice-on
-                                 * @enum {string}
-                                 */
-                                dropEnd?: "splice-on" | "pigtail" | "mechanical";
-                                /** @default 100 */
-                                leakLimit?: number;
-                            };
-                            /**
-                             * @default {
-                             *       "glass": [
-                             *         {
-                             *           "wavelengthNm": 1310,
-                             *           "usual": 340,
-                             *           "spread": 10,
-                             *           "most": 400
-                             *         },
-                             *         {
-                             *           "wavelengthNm": 1550,
-                             *           "usual": 200,
-                             *           "spread": 8,
-                             *           "most": 300
-                             *         },
-                             *         {
-                             *           "wavelengthNm": 1625,
-                             *           "usual": 230,
-                             *           "spread": 12,
-                             *           "most": 400
-                             *         }
-                             *       ],
-                             *       "splice": {
-                             *         "usual": 40,
-                             *         "spread": 30,
-                             *         "most": 300
-                             *       },
-                             *       "connector": {
-                             *         "usual": 250,
-                             *         "spread": 120,
-                             *         "most": 750
-                             *       },
-                             *       "connectors": 2,
-                             *       "most": null
-                             *     }
-                             */
-                            budget?: {
-                                glass: {
-                                    usual: number;
-                                    spread: number;
-                                    most: number;
-                                    wavelengthNm: number;
-                                }[];
-                                splice: {
-                                    usual: number;
-                                    spread: number;
-                                    most: number;
-                                };
-                                connector: {
-                                    usual: number;
-                                    spread: number;
-                                    most: number;
-                                };
-                                connectors: number;
-                                most: number | null;
-                            };
-                            /** @default [] */
-                            route?: {
-                                name: string;
-                                points: [
-                                    number,
-                                    number
-                                ][];
-                            }[];
-                            /** Format: date-time */
-                            createdAt: string;
-                        };
+                    "application/json": components["schemas"]["Project"] & {
+                        base?: components["schemas"]["Project"];
                     };
                 };
             };
@@ -1092,29 +261,14 @@ export interface paths {
                 };
             };
         };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/schemes": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** Colour schemes: those that ship and the users’ own */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The schemes */
                 200: {
@@ -1122,20 +276,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": {
-                            id: string;
-                            name: string;
-                            source: string;
-                            /** @enum {string} */
-                            mark: "tracer" | "ring";
-                            colours: {
-                                name: string;
-                                code: string;
-                                hex: string;
-                                /** @default [] */
-                                aliases: string[];
-                            }[];
-                        }[];
+                        "application/json": components["schemas"]["ColourScheme"][];
                     };
                 };
                 /** @description A problem document (RFC 9457) */
@@ -1149,47 +290,21 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/schemes/{schemeId}": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
-        get?: never;
         /** Add a colour scheme of your own, or change it */
         put: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     schemeId: string;
                 };
-                cookie?: never;
             };
             requestBody: {
                 content: {
-                    "application/json": {
-                        id: string;
-                        name: string;
-                        source: string;
-                        /** @enum {string} */
-                        mark: "tracer" | "ring";
-                        colours: {
-                            name: string;
-                            code: string;
-                            hex: string;
-                            /** @default [] */
-                            aliases?: string[];
-                        }[];
+                    "application/json": components["schemas"]["ColourScheme"] & {
+                        base?: components["schemas"]["ColourScheme"];
                     };
                 };
             };
@@ -1216,29 +331,14 @@ export interface paths {
                 };
             };
         };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/limits": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** Limits that ship, each with its source */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The limits */
                 200: {
@@ -1246,37 +346,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": {
-                            name: string;
-                            source: string;
-                            splice: {
-                                estimate: {
-                                    single: number | null;
-                                    mass: number | null;
-                                };
-                                "one-way": {
-                                    single: number | null;
-                                    mass: number | null;
-                                };
-                                insertion: {
-                                    single: number | null;
-                                    mass: number | null;
-                                };
-                                "two-way": {
-                                    single: number | null;
-                                    mass: number | null;
-                                };
-                            };
-                            mean: {
-                                fiber: number | null;
-                                tray: number | null;
-                                closure: number | null;
-                            };
-                            /** @enum {string} */
-                            grade: "estimate" | "one-way" | "insertion" | "two-way";
-                            maxTries: number;
-                            wavelengths: number[];
-                        }[];
+                        "application/json": components["schemas"]["Limits"][];
                     };
                 };
                 /** @description A problem document (RFC 9457) */
@@ -1290,155 +360,21 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/cables/{cableId}": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
-        get?: never;
         /** Add a cable or change its name, make-up or colour scheme */
         put: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     cableId: string;
                 };
-                cookie?: never;
             };
             requestBody: {
                 content: {
-                    "application/json": {
-                        /** Format: uuid */
-                        id: string;
-                        /** Format: uuid */
-                        projectId: string;
-                        name: string;
-                        makeUp: {
-                            /** @enum {string} */
-                            kind: "loose-tube";
-                            tubes: number;
-                            fibersPerTube: number;
-                        } | {
-                            /** @enum {string} */
-                            kind: "grouped-tube";
-                            tubes: number;
-                            groupsPerTube: number;
-                        } | {
-                            /** @enum {string} */
-                            kind: "ribbon";
-                            ribbons: number;
-                        } | {
-                            /** @enum {string} */
-                            kind: "drop";
-                            fibers: number;
-                        };
-                        schemeId: string;
-                        /**
-                         * @default {
-                         *       "type": "G.652.D",
-                         *       "mfd": null,
-                         *       "coating": 250
-                         *     }
-                         */
-                        glass?: {
-                            /** @enum {string} */
-                            type: "G.652.D" | "G.657.A1" | "G.657.A2" | "G.655" | "OM1 62.5/125" | "OM3 50/125";
-                            mfd: number | null;
-                            coating: 200 | 250 | 900;
-                        };
-                        /**
-                         * @default {
-                         *       "helix": 10050,
-                         *       "marks": [],
-                         *       "end": null
-                         *     }
-                         */
-                        run?: {
-                            helix: number;
-                            marks: {
-                                /** Format: uuid */
-                                closureId: string;
-                                mark: number;
-                            }[];
-                            end: {
-                                name: string;
-                                distance: number | null;
-                                mark: number | null;
-                                coil: number;
-                            } | null;
-                        };
-                        base?: {
-                            /** Format: uuid */
-                            id: string;
-                            /** Format: uuid */
-                            projectId: string;
-                            name: string;
-                            makeUp: {
-                                /** @enum {string} */
-                                kind: "loose-tube";
-                                tubes: number;
-                                fibersPerTube: number;
-                            } | {
-                                /** @enum {string} */
-                                kind: "grouped-tube";
-                                tubes: number;
-                                groupsPerTube: number;
-                            } | {
-                                /** @enum {string} */
-                                kind: "ribbon";
-                                ribbons: number;
-                            } | {
-                                /** @enum {string} */
-                                kind: "drop";
-                                fibers: number;
-                            };
-                            schemeId: string;
-                            /**
-                             * @default {
-                             *       "type": "G.652.D",
-                             *       "mfd": null,
-                             *       "coating": 250
-                             *     }
-                             */
-                            glass?: {
-                                /** @enum {string} */
-                                type: "G.652.D" | "G.657.A1" | "G.657.A2" | "G.655" | "OM1 62.5/125" | "OM3 50/125";
-                                mfd: number | null;
-                                coating: 200 | 250 | 900;
-                            };
-                            /**
-                             * @default {
-                             *       "helix": 10050,
-                             *       "marks": [],
-                             *       "end": null
-                             *     }
-                             */
-                            run?: {
-                                helix: number;
-                                marks: {
-                                    /** Format: uuid */
-                                    closureId: string;
-                                    mark: number;
-                                }[];
-                                end: {
-                                    name: string;
-                                    distance: number | null;
-                                    mark: number | null;
-                                    coil: number;
-                                } | null;
-                            };
-                        };
+                    "application/json": components["schemas"]["Cable"] & {
+                        base?: components["schemas"]["Cable"];
                     };
                 };
             };
@@ -1465,74 +401,21 @@ export interface paths {
                 };
             };
         };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/closures/{closureId}": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
-        get?: never;
         /** Add a closure or change its name, place or trays */
         put: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     closureId: string;
                 };
-                cookie?: never;
             };
             requestBody: {
                 content: {
-                    "application/json": {
-                        /** Format: uuid */
-                        id: string;
-                        /** Format: uuid */
-                        projectId: string;
-                        name: string;
-                        ordinal: number;
-                        distance: number | null;
-                        /** Format: uuid */
-                        branchOf: string | null;
-                        /** @default null */
-                        position?: [
-                            number,
-                            number
-                        ] | null;
-                        trays: {
-                            single: number;
-                            mass: number;
-                            number: number;
-                        }[];
-                        base?: {
-                            /** Format: uuid */
-                            id: string;
-                            /** Format: uuid */
-                            projectId: string;
-                            name: string;
-                            ordinal: number;
-                            distance: number | null;
-                            /** Format: uuid */
-                            branchOf: string | null;
-                            /** @default null */
-                            position?: [
-                                number,
-                                number
-                            ] | null;
-                            trays: {
-                                single: number;
-                                mass: number;
-                                number: number;
-                            }[];
-                        };
+                    "application/json": components["schemas"]["Closure"] & {
+                        base?: components["schemas"]["Closure"];
                     };
                 };
             };
@@ -1559,31 +442,17 @@ export interface paths {
                 };
             };
         };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/closures/{closureId}/work": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** A closure as the Bench needs it: its splices, those that were removed, and all their evidence in recorded order */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     closureId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The closure */
                 200: {
@@ -1592,146 +461,10 @@ export interface paths {
                     };
                     content: {
                         "application/json": {
-                            closure: {
-                                /** Format: uuid */
-                                id: string;
-                                /** Format: uuid */
-                                projectId: string;
-                                name: string;
-                                ordinal: number;
-                                distance: number | null;
-                                /** Format: uuid */
-                                branchOf: string | null;
-                                /** @default null */
-                                position: [
-                                    number,
-                                    number
-                                ] | null;
-                                trays: {
-                                    single: number;
-                                    mass: number;
-                                    number: number;
-                                }[];
-                            };
-                            splices: {
-                                /** Format: uuid */
-                                id: string;
-                                /** Format: uuid */
-                                projectId: string;
-                                /** Format: uuid */
-                                closureId: string;
-                                tray: number;
-                                slot: number;
-                                /** Format: uuid */
-                                cableA: string;
-                                fiberA: number;
-                                /** Format: uuid */
-                                cableB: string;
-                                fiberB: number;
-                                /** @enum {string} */
-                                method: "single" | "mass";
-                                extra: {
-                                    [key: string]: string;
-                                };
-                            }[];
-                            retired: {
-                                /** Format: uuid */
-                                id: string;
-                                /** Format: uuid */
-                                projectId: string;
-                                /** Format: uuid */
-                                closureId: string;
-                                tray: number;
-                                slot: number;
-                                /** Format: uuid */
-                                cableA: string;
-                                fiberA: number;
-                                /** Format: uuid */
-                                cableB: string;
-                                fiberB: number;
-                                /** @enum {string} */
-                                method: "single" | "mass";
-                                extra: {
-                                    [key: string]: string;
-                                };
-                            }[];
-                            evidence: ({
-                                /** @enum {string} */
-                                type: "attempt";
-                                /** Format: uuid */
-                                id: string;
-                                /** Format: uuid */
-                                spliceId: string;
-                                by: string;
-                                /** Format: date-time */
-                                at: string;
-                                /** Format: uuid */
-                                tryId: string;
-                                estimateMdb: number | null;
-                                /**
-                                 * Format: uuid
-                                 * @default null
-                                 */
-                                recordId: string | null;
-                                /** @default null */
-                                recordPosition: number | null;
-                                /**
-                                 * @default typed
-                                 * @enum {string}
-                                 */
-                                origin: "instrument" | "typed" | "simulated";
-                                /** Format: uuid */
-                                supersedes: string | null;
-                                void: boolean;
-                                why: string | null;
-                            } | {
-                                /** @enum {string} */
-                                type: "reading";
-                                /** Format: uuid */
-                                id: string;
-                                /** Format: uuid */
-                                spliceId: string;
-                                by: string;
-                                /** Format: date-time */
-                                at: string;
-                                /** Format: uuid */
-                                tryId: string | null;
-                                /** @enum {string} */
-                                grade: "one-way" | "insertion" | "two-way";
-                                /** @enum {string|null} */
-                                direction: "AB" | "BA" | null;
-                                wavelengthNm: number;
-                                lossMdb: number;
-                                /**
-                                 * Format: uuid
-                                 * @default null
-                                 */
-                                traceId: string | null;
-                                /**
-                                 * @default typed
-                                 * @enum {string}
-                                 */
-                                origin: "instrument" | "typed" | "simulated";
-                                /** Format: uuid */
-                                supersedes: string | null;
-                                void: boolean;
-                                why: string | null;
-                            } | {
-                                /** @enum {string} */
-                                type: "ruling";
-                                /** Format: uuid */
-                                id: string;
-                                /** Format: uuid */
-                                spliceId: string;
-                                by: string;
-                                /** Format: date-time */
-                                at: string;
-                                /** Format: uuid */
-                                tryId: string | null;
-                                /** @enum {string} */
-                                kind: "dead" | "skip" | "redo" | "waive" | "reopen" | "retire";
-                                why: string;
-                            })[];
+                            closure: components["schemas"]["Closure"];
+                            splices: components["schemas"]["Splice"][];
+                            retired: components["schemas"]["Splice"][];
+                            evidence: components["schemas"]["Evidence"][];
                         };
                     };
                 };
@@ -1746,35 +479,19 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/geojson": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
-        get?: never;
-        put?: never;
         /**
          * Import a route and closures as GeoJSON, all or nothing
          * @description Closures are found by their names; distances are along the line, on the ellipsoid. The same import sent again changes nothing.
          */
         post: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
             requestBody: {
                 content: {
@@ -1819,30 +536,17 @@ export interface paths {
                 };
             };
         };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/closures/{closureId}/closing": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** What was done to close a closure, and what it is signed with */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     closureId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The closing */
                 200: {
@@ -1851,201 +555,7 @@ export interface paths {
                     };
                     content: {
                         "application/json": {
-                            entries: ({
-                                /** @enum {string} */
-                                kind: "visit";
-                                /** Format: uuid */
-                                id: string;
-                                /** Format: uuid */
-                                closureId: string;
-                                by: string;
-                                /** Format: date-time */
-                                at: string;
-                                /** @enum {string} */
-                                purpose: "build" | "mend" | "new drop" | "cut-over" | "look";
-                                why: string | null;
-                                crew: string[];
-                                air: {
-                                    temperature: number | null;
-                                    humidity: number | null;
-                                    pressure: number | null;
-                                };
-                                sky: string;
-                                instruments: string[];
-                            } | {
-                                /** @enum {string} */
-                                kind: "leave";
-                                /** Format: uuid */
-                                id: string;
-                                /** Format: uuid */
-                                closureId: string;
-                                by: string;
-                                /** Format: date-time */
-                                at: string;
-                                done: string;
-                            } | {
-                                /** @enum {string} */
-                                kind: "point";
-                                /** Format: uuid */
-                                id: string;
-                                /** Format: uuid */
-                                closureId: string;
-                                by: string;
-                                /** Format: date-time */
-                                at: string;
-                                point: string;
-                                read?: {
-                                    code: string;
-                                    parameters: {
-                                        [key: string]: unknown;
-                                    };
-                                    text: string;
-                                };
-                                /** @enum {string} */
-                                verdict: "good" | "bad" | "waived";
-                                why: string | null;
-                                /** @default [] */
-                                slots: number[];
-                                /** @default [] */
-                                photos: string[];
-                            } | {
-                                /** @enum {string} */
-                                kind: "round";
-                                /** Format: uuid */
-                                id: string;
-                                /** Format: uuid */
-                                closureId: string;
-                                by: string;
-                                /** Format: date-time */
-                                at: string;
-                                targetPa: number;
-                                limitPa: number;
-                                /** @enum {string} */
-                                unit: "psi" | "kPa" | "mbar" | "inH2O";
-                                stepPa: number;
-                                airPa: number;
-                            } | {
-                                /** @enum {string} */
-                                kind: "gauge";
-                                /** Format: uuid */
-                                id: string;
-                                /** Format: uuid */
-                                closureId: string;
-                                by: string;
-                                /** Format: date-time */
-                                at: string;
-                                /** Format: uuid */
-                                roundId: string;
-                                gaugePa: number;
-                                temperature: number | null;
-                                /** @default null */
-                                minute: number | null;
-                                /**
-                                 * @default typed
-                                 * @enum {string}
-                                 */
-                                origin: "instrument" | "typed" | "simulated";
-                            } | {
-                                /** @enum {string} */
-                                kind: "bubbles";
-                                /** Format: uuid */
-                                id: string;
-                                /** Format: uuid */
-                                closureId: string;
-                                by: string;
-                                /** Format: date-time */
-                                at: string;
-                                /** Format: uuid */
-                                roundId: string;
-                                places: string[];
-                                /** @enum {string} */
-                                seen: "bubbles" | "none" | "not checked";
-                            } | {
-                                /** @enum {string} */
-                                kind: "release";
-                                /** Format: uuid */
-                                id: string;
-                                /** Format: uuid */
-                                closureId: string;
-                                by: string;
-                                /** Format: date-time */
-                                at: string;
-                                /** Format: uuid */
-                                roundId: string;
-                                /** @enum {string} */
-                                before: "opening" | "mending" | "leaving";
-                            } | {
-                                /** @enum {string} */
-                                kind: "mend";
-                                /** Format: uuid */
-                                id: string;
-                                /** Format: uuid */
-                                closureId: string;
-                                by: string;
-                                /** Format: date-time */
-                                at: string;
-                                /** Format: uuid */
-                                roundId: string;
-                                place: string;
-                                what: string;
-                            } | {
-                                /** @enum {string} */
-                                kind: "cut-over";
-                                /** Format: uuid */
-                                id: string;
-                                /** Format: uuid */
-                                closureId: string;
-                                by: string;
-                                /** Format: date-time */
-                                at: string;
-                                sleeves: {
-                                    fibers: number[];
-                                    minutes: number;
-                                }[];
-                                circuits: {
-                                    name: string;
-                                    fibers: number[];
-                                    weight: number;
-                                }[];
-                                /** Format: date-time */
-                                start: string;
-                            } | {
-                                /** @enum {string} */
-                                kind: "circuit";
-                                /** Format: uuid */
-                                id: string;
-                                /** Format: uuid */
-                                closureId: string;
-                                by: string;
-                                /** Format: date-time */
-                                at: string;
-                                /** Format: uuid */
-                                cutOverId: string;
-                                circuit: string;
-                                /** @enum {string} */
-                                state: "down" | "up";
-                            } | {
-                                /** @enum {string} */
-                                kind: "sign";
-                                /** Format: uuid */
-                                id: string;
-                                /** Format: uuid */
-                                closureId: string;
-                                by: string;
-                                /** Format: date-time */
-                                at: string;
-                                /** @enum {string} */
-                                role: "technician" | "lead";
-                                digest: string;
-                                strokes: number[][];
-                                read?: {
-                                    code: string;
-                                    parameters: {
-                                        [key: string]: unknown;
-                                    };
-                                    text: string;
-                                }[];
-                            })[];
+                            entries: components["schemas"]["ClosingEntry"][];
                             photos: {
                                 /** Format: uuid */
                                 id: string;
@@ -2073,48 +583,7 @@ export interface paths {
                             signed: {
                                 digest: string;
                                 whole: boolean;
-                                changes: ({
-                                    /** @enum {string} */
-                                    code: "openedAgain";
-                                    by: string;
-                                } | {
-                                    /** @enum {string} */
-                                    code: "openedAgainFor";
-                                    by: string;
-                                    why: string;
-                                } | {
-                                    /** @enum {string} */
-                                    code: "added" | "removed" | "dropped" | "moved";
-                                    splices: {
-                                        pairs: {
-                                            cableA: string;
-                                            fiberA: number;
-                                            cableB: string;
-                                            fiberB: number;
-                                        }[];
-                                        most?: number;
-                                    };
-                                } | {
-                                    /** @enum {string} */
-                                    code: "spliced" | "measured" | "ruled";
-                                    entries: number;
-                                    splices: {
-                                        pairs: {
-                                            cableA: string;
-                                            fiberA: number;
-                                            cableB: string;
-                                            fiberB: number;
-                                        }[];
-                                        most?: number;
-                                    };
-                                } | {
-                                    /** @enum {string} */
-                                    code: "closingEntries";
-                                    entries: number;
-                                } | {
-                                    /** @enum {string} */
-                                    code: "assembly" | "hardware" | "plan" | "closure" | "cable" | "limits" | "photos";
-                                })[];
+                                changes: components["schemas"]["RecordChange"][];
                             }[];
                         };
                     };
@@ -2130,218 +599,20 @@ export interface paths {
                 };
             };
         };
-        put?: never;
         /**
          * Append what was done at a closure, all or nothing
          * @description Ids are made by the client: the same entries sent again change nothing.
          */
         post: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     closureId: string;
                 };
-                cookie?: never;
             };
             requestBody: {
                 content: {
                     "application/json": {
-                        entries: ({
-                            /** @enum {string} */
-                            kind: "visit";
-                            /** Format: uuid */
-                            id: string;
-                            /** Format: uuid */
-                            closureId: string;
-                            by: string;
-                            /** Format: date-time */
-                            at: string;
-                            /** @enum {string} */
-                            purpose: "build" | "mend" | "new drop" | "cut-over" | "look";
-                            why: string | null;
-                            crew: string[];
-                            air: {
-                                temperature: number | null;
-                                humidity: number | null;
-                                pressure: number | null;
-                            };
-                            sky: string;
-                            instruments: string[];
-                        } | {
-                            /** @enum {string} */
-                            kind: "leave";
-                            /** Format: uuid */
-                            id: string;
-                            /** Format: uuid */
-                            closureId: string;
-                            by: string;
-                            /** Format: date-time */
-                            at: string;
-                            done: string;
-                        } | {
-                            /** @enum {string} */
-                            kind: "point";
-                            /** Format: uuid */
-                            id: string;
-                            /** Format: uuid */
-                            closureId: string;
-                            by: string;
-                            /** Format: date-time */
-                            at: string;
-                            point: string;
-                            read?: {
-                                code: string;
-                                parameters: {
-                                    [key: string]: unknown;
-                                };
-                                text: string;
-                            };
-                            /** @enum {string} */
-                            verdict: "good" | "bad" | "waived";
-                            why: string | null;
-                            /** @default [] */
-                            slots?: number[];
-                            /** @default [] */
-                            photos?: string[];
-                        } | {
-                            /** @enum {string} */
-                            kind: "round";
-                            /** Format: uuid */
-                            id: string;
-                            /** Format: uuid */
-                            closureId: string;
-                            by: string;
-                            /** Format: date-time */
-                            at: string;
-                            targetPa: number;
-                            limitPa: number;
-                            /** @enum {string} */
-                            unit: "psi" | "kPa" | "mbar" | "inH2O";
-                            stepPa: number;
-                            airPa: number;
-                        } | {
-                            /** @enum {string} */
-                            kind: "gauge";
-                            /** Format: uuid */
-                            id: string;
-                            /** Format: uuid */
-                            closureId: string;
-                            by: string;
-                            /** Format: date-time */
-                            at: string;
-                            /** Format: uuid */
-                            roundId: string;
-                            gaugePa: number;
-                            temperature: number | null;
-                            /** @default null */
-                            minute?: number | null;
-                            /**
-                             * @default typed
-                             * @enum {string}
-                             */
-                            origin?: "instrument" | "typed" | "simulated";
-                        } | {
-                            /** @enum {string} */
-                            kind: "bubbles";
-                            /** Format: uuid */
-                            id: string;
-                            /** Format: uuid */
-                            closureId: string;
-                            by: string;
-                            /** Format: date-time */
-                            at: string;
-                            /** Format: uuid */
-                            roundId: string;
-                            places: string[];
-                            /** @enum {string} */
-                            seen: "bubbles" | "none" | "not checked";
-                        } | {
-                            /** @enum {string} */
-                            kind: "release";
-                            /** Format: uuid */
-                            id: string;
-                            /** Format: uuid */
-                            closureId: string;
-                            by: string;
-                            /** Format: date-time */
-                            at: string;
-                            /** Format: uuid */
-                            roundId: string;
-                            /** @enum {string} */
-                            before: "opening" | "mending" | "leaving";
-                        } | {
-                            /** @enum {string} */
-                            kind: "mend";
-                            /** Format: uuid */
-                            id: string;
-                            /** Format: uuid */
-                            closureId: string;
-                            by: string;
-                            /** Format: date-time */
-                            at: string;
-                            /** Format: uuid */
-                            roundId: string;
-                            place: string;
-                            what: string;
-                        } | {
-                            /** @enum {string} */
-                            kind: "cut-over";
-                            /** Format: uuid */
-                            id: string;
-                            /** Format: uuid */
-                            closureId: string;
-                            by: string;
-                            /** Format: date-time */
-                            at: string;
-                            sleeves: {
-                                fibers: number[];
-                                minutes: number;
-                            }[];
-                            circuits: {
-                                name: string;
-                                fibers: number[];
-                                weight: number;
-                            }[];
-                            /** Format: date-time */
-                            start: string;
-                        } | {
-                            /** @enum {string} */
-                            kind: "circuit";
-                            /** Format: uuid */
-                            id: string;
-                            /** Format: uuid */
-                            closureId: string;
-                            by: string;
-                            /** Format: date-time */
-                            at: string;
-                            /** Format: uuid */
-                            cutOverId: string;
-                            circuit: string;
-                            /** @enum {string} */
-                            state: "down" | "up";
-                        } | {
-                            /** @enum {string} */
-                            kind: "sign";
-                            /** Format: uuid */
-                            id: string;
-                            /** Format: uuid */
-                            closureId: string;
-                            by: string;
-                            /** Format: date-time */
-                            at: string;
-                            /** @enum {string} */
-                            role: "technician" | "lead";
-                            digest: string;
-                            strokes: number[][];
-                            read?: {
-                                code: string;
-                                parameters: {
-                                    [key: string]: unknown;
-                                };
-                                text: string;
-                            }[];
-                        })[];
+                        entries: components["schemas"]["ClosingEntry"][];
                     };
                 };
             };
@@ -2368,33 +639,19 @@ export interface paths {
                 };
             };
         };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/closures/{closureId}/simulated-gauge": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
-        get?: never;
-        put?: never;
         /**
          * Run the simulated gauge of a pressure test on by some minutes
          * @description In practice projects only. The same id sent again is the same readings.
          */
         post: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     closureId: string;
                 };
-                cookie?: never;
             };
             requestBody: {
                 content: {
@@ -2432,30 +689,17 @@ export interface paths {
                 };
             };
         };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/closures/{closureId}/record.json": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** A closure’s record as it stands, as a signature would stand under it */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     closureId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The record */
                 200: {
@@ -2479,30 +723,13 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/photos": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
-        get?: never;
-        put?: never;
         /** Keep a photo with a closure’s record */
         post: {
             parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
             };
             requestBody: {
                 content: {
@@ -2516,7 +743,11 @@ export interface paths {
                         at: string;
                         width: number;
                         height: number;
-                        bytes: string;
+                        bytes?: string;
+                        file?: {
+                            digest: string;
+                            size: number;
+                        };
                     };
                 };
             };
@@ -2543,30 +774,17 @@ export interface paths {
                 };
             };
         };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/photos/{photoId}": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** A photo */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     photoId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The picture */
                 200: {
@@ -2588,32 +806,17 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/codes/{code}": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** The closure that a label’s code names */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     code: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The closure */
                 200: {
@@ -2645,32 +848,17 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/closures/{closureId}/plan": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** The splice plan of a closure, and which of its splices are made already */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     closureId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The plan */
                 200: {
@@ -2709,12 +897,9 @@ export interface paths {
          */
         put: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     closureId: string;
                 };
-                cookie?: never;
             };
             requestBody: {
                 content: {
@@ -2787,33 +972,19 @@ export interface paths {
                 };
             };
         };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/circuits/{cableId}/{fiber}": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** A fiber followed through every closure to both ends */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                     cableId: string;
                     fiber: number;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The circuit */
                 200: {
@@ -2851,32 +1022,17 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/circuits": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** What looks wrong in the circuits: shifts, flips, circles, unassigned ends */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The problems */
                 200: {
@@ -2965,30 +1121,14 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/hardware": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** Hardware profiles: those that ship and the users’ own */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The profiles */
                 200: {
@@ -2996,58 +1136,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": {
-                            id: string;
-                            name: string;
-                            /** @enum {string} */
-                            form: "dome" | "in-line" | "drop" | "gland" | "rack";
-                            source: string;
-                            trays: {
-                                single: number;
-                                mass: number;
-                                most: number;
-                            };
-                            basket: {
-                                width: number;
-                                length: number;
-                                depth: number;
-                            };
-                            tubeToTray: number;
-                            sheath: {
-                                end: number;
-                                express: number;
-                                drop: number;
-                            };
-                            keep: {
-                                strength: number;
-                                centralTube: number;
-                                aramid: number;
-                                ripcord: number;
-                                dropTube: number;
-                            };
-                            window: number;
-                            clamp: number;
-                            hoseClamp: number;
-                            bushingBelow: number;
-                            testKpa: number;
-                            /** @default 5 */
-                            testMinutes: number;
-                            /** @default [] */
-                            bolts: number[];
-                            ports: {
-                                name: string;
-                                takes: ("end" | "express" | "drop")[];
-                                holes: number;
-                                rows: {
-                                    from: number;
-                                    to: number;
-                                    seal: string;
-                                    layers: number;
-                                    clip: string;
-                                    bushing: boolean;
-                                }[];
-                            }[];
-                        }[];
+                        "application/json": components["schemas"]["Hardware"][];
                     };
                 };
                 /** @description A problem document (RFC 9457) */
@@ -3061,85 +1150,21 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/hardware/{hardwareId}": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
-        get?: never;
         /** Add a hardware profile of your own, or change it */
         put: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     hardwareId: string;
                 };
-                cookie?: never;
             };
             requestBody: {
                 content: {
-                    "application/json": {
-                        id: string;
-                        name: string;
-                        /** @enum {string} */
-                        form: "dome" | "in-line" | "drop" | "gland" | "rack";
-                        source: string;
-                        trays: {
-                            single: number;
-                            mass: number;
-                            most: number;
-                        };
-                        basket: {
-                            width: number;
-                            length: number;
-                            depth: number;
-                        };
-                        tubeToTray: number;
-                        sheath: {
-                            end: number;
-                            express: number;
-                            drop: number;
-                        };
-                        keep: {
-                            strength: number;
-                            centralTube: number;
-                            aramid: number;
-                            ripcord: number;
-                            dropTube: number;
-                        };
-                        window: number;
-                        clamp: number;
-                        hoseClamp: number;
-                        bushingBelow: number;
-                        testKpa: number;
-                        /** @default 5 */
-                        testMinutes?: number;
-                        /** @default [] */
-                        bolts?: number[];
-                        ports: {
-                            name: string;
-                            takes: ("end" | "express" | "drop")[];
-                            holes: number;
-                            rows: {
-                                from: number;
-                                to: number;
-                                seal: string;
-                                layers: number;
-                                clip: string;
-                                bushing: boolean;
-                            }[];
-                        }[];
+                    "application/json": components["schemas"]["Hardware"] & {
+                        base?: components["schemas"]["Hardware"];
                     };
                 };
             };
@@ -3166,103 +1191,23 @@ export interface paths {
                 };
             };
         };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/assemblies/{closureId}/changes": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
-        get?: never;
-        put?: never;
         /**
          * Change what meets in a closure: hardware, cables, ports, steps done
          * @description A change names only what it changes. The same change sent again changes nothing.
          */
         post: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     closureId: string;
                 };
-                cookie?: never;
             };
             requestBody: {
                 content: {
-                    "application/json": {
-                        /** @enum {string} */
-                        kind: "hardware";
-                        hardwareId: string;
-                    } | {
-                        /** @enum {string} */
-                        kind: "reach";
-                        reach: number;
-                    } | {
-                        /** @enum {string} */
-                        kind: "add";
-                        entry: {
-                            /** Format: uuid */
-                            id: string;
-                            /** Format: uuid */
-                            cableId: string;
-                            /** @enum {string} */
-                            kind: "end" | "express" | "drop";
-                            diameter: number | null;
-                            port: string | null;
-                            loop: number;
-                            tubes: {
-                                unit: number;
-                                /** @enum {string} */
-                                way: "dedicate" | "window";
-                            }[];
-                            armoured: boolean;
-                            tracer: boolean;
-                            route: number;
-                            inside: number;
-                            done: string[];
-                        };
-                    } | {
-                        /** @enum {string} */
-                        kind: "enter";
-                        /** Format: uuid */
-                        entryId: string;
-                        part: {
-                            /** @enum {string} */
-                            kind?: "end" | "express" | "drop";
-                            diameter?: number | null;
-                            port?: string | null;
-                            loop?: number;
-                            tubes?: {
-                                unit: number;
-                                /** @enum {string} */
-                                way: "dedicate" | "window";
-                            }[];
-                            armoured?: boolean;
-                            tracer?: boolean;
-                            route?: number;
-                            inside?: number;
-                        };
-                    } | {
-                        /** @enum {string} */
-                        kind: "remove";
-                        /** Format: uuid */
-                        entryId: string;
-                    } | {
-                        /** @enum {string} */
-                        kind: "tick";
-                        /** Format: uuid */
-                        entryId: string;
-                        step: string;
-                        done: boolean;
-                    };
+                    "application/json": components["schemas"]["AssemblyChange"];
                 };
             };
             responses: {
@@ -3288,37 +1233,21 @@ export interface paths {
                 };
             };
         };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/records/{kind}/{id}": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
-        get?: never;
-        put?: never;
-        post?: never;
         /**
          * Delete a project, closure, cable, hardware profile, instrument or colour scheme
          * @description Only while nothing depends on it: what does is named otherwise. Putting the record again brings it back.
          */
         delete: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     kind: "project" | "closure" | "cable" | "hardware" | "instrument" | "scheme";
                     id: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description Deleted */
                 200: {
@@ -3342,32 +1271,20 @@ export interface paths {
                 };
             };
         };
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/records/{kind}/{id}/archived": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
-        get?: never;
         /**
          * Put a record out of the way, or back
          * @description Nothing of it changes; lists to choose from leave it out.
          */
         put: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     kind: "project" | "closure" | "cable" | "hardware" | "instrument" | "scheme";
                     id: string;
                 };
-                cookie?: never;
             };
             requestBody: {
                 content: {
@@ -3399,31 +1316,16 @@ export interface paths {
                 };
             };
         };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/splice-list": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
-        get?: never;
-        put?: never;
         /** Import a CSV splice list, all or nothing */
         post: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
             requestBody: {
                 content: {
@@ -3458,67 +1360,7 @@ export interface paths {
                          * @enum {string}
                          */
                         method?: "single" | "mass";
-                        cables: {
-                            /** Format: uuid */
-                            id: string;
-                            /** Format: uuid */
-                            projectId: string;
-                            name: string;
-                            makeUp: {
-                                /** @enum {string} */
-                                kind: "loose-tube";
-                                tubes: number;
-                                fibersPerTube: number;
-                            } | {
-                                /** @enum {string} */
-                                kind: "grouped-tube";
-                                tubes: number;
-                                groupsPerTube: number;
-                            } | {
-                                /** @enum {string} */
-                                kind: "ribbon";
-                                ribbons: number;
-                            } | {
-                                /** @enum {string} */
-                                kind: "drop";
-                                fibers: number;
-                            };
-                            schemeId: string;
-                            /**
-                             * @default {
-                             *       "type": "G.652.D",
-                             *       "mfd": null,
-                             *       "coating": 250
-                             *     }
-                             */
-                            glass?: {
-                                /** @enum {string} */
-                                type: "G.652.D" | "G.657.A1" | "G.657.A2" | "G.655" | "OM1 62.5/125" | "OM3 50/125";
-                                mfd: number | null;
-                                coating: 200 | 250 | 900;
-                            };
-                            /**
-                             * @default {
-                             *       "helix": 10050,
-                             *       "marks": [],
-                             *       "end": null
-                             *     }
-                             */
-                            run?: {
-                                helix: number;
-                                marks: {
-                                    /** Format: uuid */
-                                    closureId: string;
-                                    mark: number;
-                                }[];
-                                end: {
-                                    name: string;
-                                    distance: number | null;
-                                    mark: number | null;
-                                    coil: number;
-                                } | null;
-                            };
-                        }[];
+                        cables: components["schemas"]["Cable"][];
                         /**
                          * @default {
                          *       "closures": [],
@@ -3565,112 +1407,21 @@ export interface paths {
                 };
             };
         };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/evidence": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
-        get?: never;
-        put?: never;
         /**
          * Append attempts, readings and rulings, all or nothing
          * @description Ids are made by the client: the same entries sent again change nothing.
          */
         post: {
             parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
             };
             requestBody: {
                 content: {
                     "application/json": {
-                        entries: ({
-                            /** @enum {string} */
-                            type: "attempt";
-                            /** Format: uuid */
-                            id: string;
-                            /** Format: uuid */
-                            spliceId: string;
-                            by: string;
-                            /** Format: date-time */
-                            at: string;
-                            /** Format: uuid */
-                            tryId: string;
-                            estimateMdb: number | null;
-                            /**
-                             * Format: uuid
-                             * @default null
-                             */
-                            recordId?: string | null;
-                            /** @default null */
-                            recordPosition?: number | null;
-                            /**
-                             * @default typed
-                             * @enum {string}
-                             */
-                            origin?: "instrument" | "typed" | "simulated";
-                            /** Format: uuid */
-                            supersedes: string | null;
-                            void: boolean;
-                            why: string | null;
-                        } | {
-                            /** @enum {string} */
-                            type: "reading";
-                            /** Format: uuid */
-                            id: string;
-                            /** Format: uuid */
-                            spliceId: string;
-                            by: string;
-                            /** Format: date-time */
-                            at: string;
-                            /** Format: uuid */
-                            tryId: string | null;
-                            /** @enum {string} */
-                            grade: "one-way" | "insertion" | "two-way";
-                            /** @enum {string|null} */
-                            direction: "AB" | "BA" | null;
-                            wavelengthNm: number;
-                            lossMdb: number;
-                            /**
-                             * Format: uuid
-                             * @default null
-                             */
-                            traceId?: string | null;
-                            /**
-                             * @default typed
-                             * @enum {string}
-                             */
-                            origin?: "instrument" | "typed" | "simulated";
-                            /** Format: uuid */
-                            supersedes: string | null;
-                            void: boolean;
-                            why: string | null;
-                        } | {
-                            /** @enum {string} */
-                            type: "ruling";
-                            /** Format: uuid */
-                            id: string;
-                            /** Format: uuid */
-                            spliceId: string;
-                            by: string;
-                            /** Format: date-time */
-                            at: string;
-                            /** Format: uuid */
-                            tryId: string | null;
-                            /** @enum {string} */
-                            kind: "dead" | "skip" | "redo" | "waive" | "reopen" | "retire";
-                            why: string;
-                        })[];
+                        entries: components["schemas"]["Evidence"][];
                     };
                 };
             };
@@ -3697,18 +1448,9 @@ export interface paths {
                 };
             };
         };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/changes": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /**
          * What was written after a cursor; without one, the cursor of now
@@ -3719,13 +1461,10 @@ export interface paths {
                 query?: {
                     since?: string;
                 };
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The changes */
                 200: {
@@ -3738,329 +1477,15 @@ export interface paths {
                             changes: ({
                                 /** @enum {string} */
                                 kind: "evidence";
-                                entry: {
-                                    /** @enum {string} */
-                                    type: "attempt";
-                                    /** Format: uuid */
-                                    id: string;
-                                    /** Format: uuid */
-                                    spliceId: string;
-                                    by: string;
-                                    /** Format: date-time */
-                                    at: string;
-                                    /** Format: uuid */
-                                    tryId: string;
-                                    estimateMdb: number | null;
-                                    /**
-                                     * Format: uuid
-                                     * @default null
-                                     */
-                                    recordId: string | null;
-                                    /** @default null */
-                                    recordPosition: number | null;
-                                    /**
-                                     * @default typed
-                                     * @enum {string}
-                                     */
-                                    origin: "instrument" | "typed" | "simulated";
-                                    /** Format: uuid */
-                                    supersedes: string | null;
-                                    void: boolean;
-                                    why: string | null;
-                                } | {
-                                    /** @enum {string} */
-                                    type: "reading";
-                                    /** Format: uuid */
-                                    id: string;
-                                    /** Format: uuid */
-                                    spliceId: string;
-                                    by: string;
-                                    /** Format: date-time */
-                                    at: string;
-                                    /** Format: uuid */
-                                    tryId: string | null;
-                                    /** @enum {string} */
-                                    grade: "one-way" | "insertion" | "two-way";
-                                    /** @enum {string|null} */
-                                    direction: "AB" | "BA" | null;
-                                    wavelengthNm: number;
-                                    lossMdb: number;
-                                    /**
-                                     * Format: uuid
-                                     * @default null
-                                     */
-                                    traceId: string | null;
-                                    /**
-                                     * @default typed
-                                     * @enum {string}
-                                     */
-                                    origin: "instrument" | "typed" | "simulated";
-                                    /** Format: uuid */
-                                    supersedes: string | null;
-                                    void: boolean;
-                                    why: string | null;
-                                } | {
-                                    /** @enum {string} */
-                                    type: "ruling";
-                                    /** Format: uuid */
-                                    id: string;
-                                    /** Format: uuid */
-                                    spliceId: string;
-                                    by: string;
-                                    /** Format: date-time */
-                                    at: string;
-                                    /** Format: uuid */
-                                    tryId: string | null;
-                                    /** @enum {string} */
-                                    kind: "dead" | "skip" | "redo" | "waive" | "reopen" | "retire";
-                                    why: string;
-                                };
+                                entry: components["schemas"]["Evidence"];
                             } | {
                                 /** @enum {string} */
                                 kind: "closing";
-                                entry: {
-                                    /** @enum {string} */
-                                    kind: "visit";
-                                    /** Format: uuid */
-                                    id: string;
-                                    /** Format: uuid */
-                                    closureId: string;
-                                    by: string;
-                                    /** Format: date-time */
-                                    at: string;
-                                    /** @enum {string} */
-                                    purpose: "build" | "mend" | "new drop" | "cut-over" | "look";
-                                    why: string | null;
-                                    crew: string[];
-                                    air: {
-                                        temperature: number | null;
-                                        humidity: number | null;
-                                        pressure: number | null;
-                                    };
-                                    sky: string;
-                                    instruments: string[];
-                                } | {
-                                    /** @enum {string} */
-                                    kind: "leave";
-                                    /** Format: uuid */
-                                    id: string;
-                                    /** Format: uuid */
-                                    closureId: string;
-                                    by: string;
-                                    /** Format: date-time */
-                                    at: string;
-                                    done: string;
-                                } | {
-                                    /** @enum {string} */
-                                    kind: "point";
-                                    /** Format: uuid */
-                                    id: string;
-                                    /** Format: uuid */
-                                    closureId: string;
-                                    by: string;
-                                    /** Format: date-time */
-                                    at: string;
-                                    point: string;
-                                    read?: {
-                                        code: string;
-                                        parameters: {
-                                            [key: string]: unknown;
-                                        };
-                                        text: string;
-                                    };
-                                    /** @enum {string} */
-                                    verdict: "good" | "bad" | "waived";
-                                    why: string | null;
-                                    /** @default [] */
-                                    slots: number[];
-                                    /** @default [] */
-                                    photos: string[];
-                                } | {
-                                    /** @enum {string} */
-                                    kind: "round";
-                                    /** Format: uuid */
-                                    id: string;
-                                    /** Format: uuid */
-                                    closureId: string;
-                                    by: string;
-                                    /** Format: date-time */
-                                    at: string;
-                                    targetPa: number;
-                                    limitPa: number;
-                                    /** @enum {string} */
-                                    unit: "psi" | "kPa" | "mbar" | "inH2O";
-                                    stepPa: number;
-                                    airPa: number;
-                                } | {
-                                    /** @enum {string} */
-                                    kind: "gauge";
-                                    /** Format: uuid */
-                                    id: string;
-                                    /** Format: uuid */
-                                    closureId: string;
-                                    by: string;
-                                    /** Format: date-time */
-                                    at: string;
-                                    /** Format: uuid */
-                                    roundId: string;
-                                    gaugePa: number;
-                                    temperature: number | null;
-                                    /** @default null */
-                                    minute: number | null;
-                                    /**
-                                     * @default typed
-                                     * @enum {string}
-                                     */
-                                    origin: "instrument" | "typed" | "simulated";
-                                } | {
-                                    /** @enum {string} */
-                                    kind: "bubbles";
-                                    /** Format: uuid */
-                                    id: string;
-                                    /** Format: uuid */
-                                    closureId: string;
-                                    by: string;
-                                    /** Format: date-time */
-                                    at: string;
-                                    /** Format: uuid */
-                                    roundId: string;
-                                    places: string[];
-                                    /** @enum {string} */
-                                    seen: "bubbles" | "none" | "not checked";
-                                } | {
-                                    /** @enum {string} */
-                                    kind: "release";
-                                    /** Format: uuid */
-                                    id: string;
-                                    /** Format: uuid */
-                                    closureId: string;
-                                    by: string;
-                                    /** Format: date-time */
-                                    at: string;
-                                    /** Format: uuid */
-                                    roundId: string;
-                                    /** @enum {string} */
-                                    before: "opening" | "mending" | "leaving";
-                                } | {
-                                    /** @enum {string} */
-                                    kind: "mend";
-                                    /** Format: uuid */
-                                    id: string;
-                                    /** Format: uuid */
-                                    closureId: string;
-                                    by: string;
-                                    /** Format: date-time */
-                                    at: string;
-                                    /** Format: uuid */
-                                    roundId: string;
-                                    place: string;
-                                    what: string;
-                                } | {
-                                    /** @enum {string} */
-                                    kind: "cut-over";
-                                    /** Format: uuid */
-                                    id: string;
-                                    /** Format: uuid */
-                                    closureId: string;
-                                    by: string;
-                                    /** Format: date-time */
-                                    at: string;
-                                    sleeves: {
-                                        fibers: number[];
-                                        minutes: number;
-                                    }[];
-                                    circuits: {
-                                        name: string;
-                                        fibers: number[];
-                                        weight: number;
-                                    }[];
-                                    /** Format: date-time */
-                                    start: string;
-                                } | {
-                                    /** @enum {string} */
-                                    kind: "circuit";
-                                    /** Format: uuid */
-                                    id: string;
-                                    /** Format: uuid */
-                                    closureId: string;
-                                    by: string;
-                                    /** Format: date-time */
-                                    at: string;
-                                    /** Format: uuid */
-                                    cutOverId: string;
-                                    circuit: string;
-                                    /** @enum {string} */
-                                    state: "down" | "up";
-                                } | {
-                                    /** @enum {string} */
-                                    kind: "sign";
-                                    /** Format: uuid */
-                                    id: string;
-                                    /** Format: uuid */
-                                    closureId: string;
-                                    by: string;
-                                    /** Format: date-time */
-                                    at: string;
-                                    /** @enum {string} */
-                                    role: "technician" | "lead";
-                                    digest: string;
-                                    strokes: number[][];
-                                    read?: {
-                                        code: string;
-                                        parameters: {
-                                            [key: string]: unknown;
-                                        };
-                                        text: string;
-                                    }[];
-                                };
+                                entry: components["schemas"]["ClosingEntry"];
                             } | {
                                 /** @enum {string} */
                                 kind: "splicer-record";
-                                record: {
-                                    /** Format: uuid */
-                                    id: string;
-                                    /** Format: uuid */
-                                    projectId: string;
-                                    splicerId: string;
-                                    number: number;
-                                    /** Format: date-time */
-                                    at: string;
-                                    label: string | null;
-                                    program: string;
-                                    heater: string | null;
-                                    fibers: {
-                                        position: number;
-                                        cleaveLeft: number | null;
-                                        cleaveRight: number | null;
-                                        offset: number | null;
-                                        gap: number | null;
-                                        image: {
-                                            coreLeft: number | null;
-                                            coreRight: number | null;
-                                            edgeLeft: number | null;
-                                            edgeRight: number | null;
-                                        } | null;
-                                        estimateMdb: number | null;
-                                        /** @enum {string|null} */
-                                        error: "fiber too long" | "past center" | "cleave angle" | "chip" | "dirt" | "offset" | "not in groove" | "gap" | "tension" | "heater" | null;
-                                    }[];
-                                    fused: boolean;
-                                    /** @enum {string|null} */
-                                    tension: "passed" | "failed" | "off" | null;
-                                    arcs: number;
-                                    glass: number;
-                                    temperature: number | null;
-                                    pressure: number | null;
-                                    humidity: number | null;
-                                    /**
-                                     * @default instrument
-                                     * @enum {string}
-                                     */
-                                    origin: "instrument" | "simulated";
-                                    /** Format: date-time */
-                                    receivedAt: string;
-                                    seq: number;
-                                };
+                                record: components["schemas"]["ReceivedRecord"];
                             } | {
                                 /** @enum {string} */
                                 kind: "project" | "cable" | "closure" | "assembly" | "plan" | "splices" | "scheme" | "hardware" | "instrument" | "archive" | "set-aside" | "instrument-log" | "trace" | "trace-place" | "photo" | "signed" | "package";
@@ -4082,20 +1507,9 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/changes/stream": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /**
          * The same as it is written, as server-sent events
@@ -4106,13 +1520,10 @@ export interface paths {
                 query?: {
                     since?: string;
                 };
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description A stream of events */
                 200: {
@@ -4125,32 +1536,17 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/bench": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** Instruments, what was done to them, and which records count */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The bench */
                 200: {
@@ -4159,115 +1555,10 @@ export interface paths {
                     };
                     content: {
                         "application/json": {
-                            instruments: ({
-                                /** @enum {string} */
-                                kind: "splicer";
-                                id: string;
-                                name: string;
-                                source: string;
-                                programs: {
-                                    name: string;
-                                    glass: ("single-mode" | "multimode") | "any";
-                                    fibers: number;
-                                }[];
-                                heaterPrograms: {
-                                    name: string;
-                                    /** @enum {string} */
-                                    sleeve: "60 mm" | "40 mm" | "27 mm" | "ribbon";
-                                    seconds: number;
-                                }[];
-                                heaters: number;
-                                holders: number[];
-                                cleaveLengths: number[];
-                                arcSeconds: number;
-                                coolSeconds: number;
-                                cleaveLimit: number;
-                            } | {
-                                /** @enum {string} */
-                                kind: "cleaver";
-                                id: string;
-                                name: string;
-                                source: string;
-                                cleaveLengths: number[];
-                                positions: number;
-                                cleaves: number;
-                            })[];
-                            log: ({
-                                /** @enum {string} */
-                                kind: "session";
-                                /** Format: uuid */
-                                id: string;
-                                /** Format: uuid */
-                                projectId: string;
-                                instrumentId: string;
-                                by: string;
-                                /** Format: date-time */
-                                at: string;
-                            } | {
-                                /** @enum {string} */
-                                kind: "arc check";
-                                /** Format: uuid */
-                                id: string;
-                                /** Format: uuid */
-                                projectId: string;
-                                instrumentId: string;
-                                by: string;
-                                /** Format: date-time */
-                                at: string;
-                                /** Format: uuid */
-                                checkId: string;
-                                round: number;
-                                passed: boolean;
-                                /**
-                                 * @default typed
-                                 * @enum {string}
-                                 */
-                                origin: "instrument" | "typed" | "simulated";
-                                arcs: number;
-                                air: {
-                                    temperature: number | null;
-                                    humidity: number | null;
-                                    pressure: number | null;
-                                };
-                            } | {
-                                /** @enum {string} */
-                                kind: "electrodes";
-                                /** Format: uuid */
-                                id: string;
-                                /** Format: uuid */
-                                projectId: string;
-                                instrumentId: string;
-                                by: string;
-                                /** Format: date-time */
-                                at: string;
-                                /** @enum {string} */
-                                what: "cleaned" | "replaced";
-                                arcs: number;
-                            } | {
-                                /** @enum {string} */
-                                kind: "blade";
-                                /** Format: uuid */
-                                id: string;
-                                /** Format: uuid */
-                                projectId: string;
-                                instrumentId: string;
-                                by: string;
-                                /** Format: date-time */
-                                at: string;
-                                /** @enum {string} */
-                                what: "turned" | "replaced";
-                            })[];
+                            instruments: components["schemas"]["Instrument"][];
+                            log: components["schemas"]["InstrumentEntry"][];
                             taken: string[];
-                            setAside: {
-                                /** Format: uuid */
-                                id: string;
-                                /** Format: uuid */
-                                recordId: string;
-                                by: string;
-                                /** Format: date-time */
-                                at: string;
-                                why: string;
-                            }[];
+                            setAside: components["schemas"]["SetAside"][];
                         };
                     };
                 };
@@ -4282,32 +1573,17 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/splicer-records": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** The newest records of splicers, oldest of them first; the changes go on from there */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The records */
                 200: {
@@ -4315,51 +1591,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": {
-                            /** Format: uuid */
-                            id: string;
-                            /** Format: uuid */
-                            projectId: string;
-                            splicerId: string;
-                            number: number;
-                            /** Format: date-time */
-                            at: string;
-                            label: string | null;
-                            program: string;
-                            heater: string | null;
-                            fibers: {
-                                position: number;
-                                cleaveLeft: number | null;
-                                cleaveRight: number | null;
-                                offset: number | null;
-                                gap: number | null;
-                                image: {
-                                    coreLeft: number | null;
-                                    coreRight: number | null;
-                                    edgeLeft: number | null;
-                                    edgeRight: number | null;
-                                } | null;
-                                estimateMdb: number | null;
-                                /** @enum {string|null} */
-                                error: "fiber too long" | "past center" | "cleave angle" | "chip" | "dirt" | "offset" | "not in groove" | "gap" | "tension" | "heater" | null;
-                            }[];
-                            fused: boolean;
-                            /** @enum {string|null} */
-                            tension: "passed" | "failed" | "off" | null;
-                            arcs: number;
-                            glass: number;
-                            temperature: number | null;
-                            pressure: number | null;
-                            humidity: number | null;
-                            /**
-                             * @default instrument
-                             * @enum {string}
-                             */
-                            origin: "instrument" | "simulated";
-                            /** Format: date-time */
-                            receivedAt: string;
-                            seq: number;
-                        }[];
+                        "application/json": components["schemas"]["ReceivedRecord"][];
                     };
                 };
                 /** @description A problem document (RFC 9457) */
@@ -4373,65 +1605,20 @@ export interface paths {
                 };
             };
         };
-        put?: never;
         /**
          * Import what a splicer recorded
          * @description Kept as it comes. The same run of the same splicer sent again changes nothing.
          */
         post: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
             requestBody: {
                 content: {
                     "application/json": {
-                        records: {
-                            /** Format: uuid */
-                            id: string;
-                            /** Format: uuid */
-                            projectId: string;
-                            splicerId: string;
-                            number: number;
-                            /** Format: date-time */
-                            at: string;
-                            label: string | null;
-                            program: string;
-                            heater: string | null;
-                            fibers: {
-                                position: number;
-                                cleaveLeft: number | null;
-                                cleaveRight: number | null;
-                                offset: number | null;
-                                gap: number | null;
-                                image: {
-                                    coreLeft: number | null;
-                                    coreRight: number | null;
-                                    edgeLeft: number | null;
-                                    edgeRight: number | null;
-                                } | null;
-                                estimateMdb: number | null;
-                                /** @enum {string|null} */
-                                error: "fiber too long" | "past center" | "cleave angle" | "chip" | "dirt" | "offset" | "not in groove" | "gap" | "tension" | "heater" | null;
-                            }[];
-                            fused: boolean;
-                            /** @enum {string|null} */
-                            tension: "passed" | "failed" | "off" | null;
-                            arcs: number;
-                            glass: number;
-                            temperature: number | null;
-                            pressure: number | null;
-                            humidity: number | null;
-                            /**
-                             * @default instrument
-                             * @enum {string}
-                             */
-                            origin?: "instrument" | "simulated";
-                        }[];
+                        records: components["schemas"]["SplicerRecord"][];
                     };
                 };
             };
@@ -4458,64 +1645,21 @@ export interface paths {
                 };
             };
         };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/instruments/{instrumentId}": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
-        get?: never;
         /** Add a splicer or cleaver of your own, or change it */
         put: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     instrumentId: string;
                 };
-                cookie?: never;
             };
             requestBody: {
                 content: {
-                    "application/json": {
-                        /** @enum {string} */
-                        kind: "splicer";
-                        id: string;
-                        name: string;
-                        source: string;
-                        programs: {
-                            name: string;
-                            glass: ("single-mode" | "multimode") | "any";
-                            fibers: number;
-                        }[];
-                        heaterPrograms: {
-                            name: string;
-                            /** @enum {string} */
-                            sleeve: "60 mm" | "40 mm" | "27 mm" | "ribbon";
-                            seconds: number;
-                        }[];
-                        heaters: number;
-                        holders: number[];
-                        cleaveLengths: number[];
-                        arcSeconds: number;
-                        coolSeconds: number;
-                        cleaveLimit: number;
-                    } | {
-                        /** @enum {string} */
-                        kind: "cleaver";
-                        id: string;
-                        name: string;
-                        source: string;
-                        cleaveLengths: number[];
-                        positions: number;
-                        cleaves: number;
+                    "application/json": components["schemas"]["Instrument"] & {
+                        base?: components["schemas"]["Instrument"];
                     };
                 };
             };
@@ -4542,45 +1686,21 @@ export interface paths {
                 };
             };
         };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/set-aside": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
-        get?: never;
-        put?: never;
         /** Say of records that they belong to no splice */
         post: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
             requestBody: {
                 content: {
                     "application/json": {
-                        entries: {
-                            /** Format: uuid */
-                            id: string;
-                            /** Format: uuid */
-                            recordId: string;
-                            by: string;
-                            /** Format: date-time */
-                            at: string;
-                            why: string;
-                        }[];
+                        entries: components["schemas"]["SetAside"][];
                     };
                 };
             };
@@ -4607,99 +1727,21 @@ export interface paths {
                 };
             };
         };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/instrument-log": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
-        get?: never;
-        put?: never;
         /** Log sessions, arc checks and what was done to instruments */
         post: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
             requestBody: {
                 content: {
                     "application/json": {
-                        entries: ({
-                            /** @enum {string} */
-                            kind: "session";
-                            /** Format: uuid */
-                            id: string;
-                            /** Format: uuid */
-                            projectId: string;
-                            instrumentId: string;
-                            by: string;
-                            /** Format: date-time */
-                            at: string;
-                        } | {
-                            /** @enum {string} */
-                            kind: "arc check";
-                            /** Format: uuid */
-                            id: string;
-                            /** Format: uuid */
-                            projectId: string;
-                            instrumentId: string;
-                            by: string;
-                            /** Format: date-time */
-                            at: string;
-                            /** Format: uuid */
-                            checkId: string;
-                            round: number;
-                            passed: boolean;
-                            /**
-                             * @default typed
-                             * @enum {string}
-                             */
-                            origin?: "instrument" | "typed" | "simulated";
-                            arcs: number;
-                            air: {
-                                temperature: number | null;
-                                humidity: number | null;
-                                pressure: number | null;
-                            };
-                        } | {
-                            /** @enum {string} */
-                            kind: "electrodes";
-                            /** Format: uuid */
-                            id: string;
-                            /** Format: uuid */
-                            projectId: string;
-                            instrumentId: string;
-                            by: string;
-                            /** Format: date-time */
-                            at: string;
-                            /** @enum {string} */
-                            what: "cleaned" | "replaced";
-                            arcs: number;
-                        } | {
-                            /** @enum {string} */
-                            kind: "blade";
-                            /** Format: uuid */
-                            id: string;
-                            /** Format: uuid */
-                            projectId: string;
-                            instrumentId: string;
-                            by: string;
-                            /** Format: date-time */
-                            at: string;
-                            /** @enum {string} */
-                            what: "turned" | "replaced";
-                        })[];
+                        entries: components["schemas"]["InstrumentEntry"][];
                     };
                 };
             };
@@ -4726,31 +1768,17 @@ export interface paths {
                 };
             };
         };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/standins/{splicerId}/arc": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
-        get?: never;
-        put?: never;
         /** Press the arc of the stand-in for this splicer */
         post: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                     splicerId: string;
                 };
-                cookie?: never;
             };
             requestBody: {
                 content: {
@@ -4766,18 +1794,7 @@ export interface paths {
                         tensionOff?: boolean;
                         /** @default null */
                         label?: string | null;
-                        /**
-                         * @default {
-                         *       "temperature": null,
-                         *       "humidity": null,
-                         *       "pressure": null
-                         *     }
-                         */
-                        air?: {
-                            temperature: number | null;
-                            humidity: number | null;
-                            pressure: number | null;
-                        };
+                        air?: components["schemas"]["Air"];
                     };
                 };
             };
@@ -4804,33 +1821,18 @@ export interface paths {
                 };
             };
         };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/standins/{splicerId}/check": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
-        get?: never;
-        put?: never;
         /** Run a round of an arc check on the stand-in */
         post: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                     splicerId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description How it went */
                 200: {
@@ -4855,31 +1857,17 @@ export interface paths {
                 };
             };
         };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/standins/{splicerId}/service": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
-        get?: never;
-        put?: never;
         /** Clean the stand-in’s electrodes or turn its blade */
         post: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                     splicerId: string;
                 };
-                cookie?: never;
             };
             requestBody: {
                 content: {
@@ -4912,30 +1900,17 @@ export interface paths {
                 };
             };
         };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/ledger/closures": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** The project as a whole and every closure in route order */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The summary */
                 200: {
@@ -4958,8 +1933,8 @@ export interface paths {
                                 failed: number;
                                 simulated: number;
                                 figures: number;
-                                sumHalf: number;
-                                maxHalf: number | null;
+                                sumHalfMdb: number;
+                                maxHalfMdb: number | null;
                                 weakest: number | null;
                                 /** @enum {string} */
                                 verdict: "open" | "provisional" | "pass" | "fail" | "accepted" | "dead";
@@ -4981,8 +1956,8 @@ export interface paths {
                                 failed: number;
                                 simulated: number;
                                 figures: number;
-                                sumHalf: number;
-                                maxHalf: number | null;
+                                sumHalfMdb: number;
+                                maxHalfMdb: number | null;
                                 weakest: number | null;
                                 /** @enum {string} */
                                 verdict: "open" | "provisional" | "pass" | "fail" | "accepted" | "dead";
@@ -5014,20 +1989,9 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/ledger/trays": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** A row a tray */
         get: {
@@ -5041,13 +2005,10 @@ export interface paths {
                     offset?: number | null;
                     limit?: number;
                 };
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description A page of rows */
                 200: {
@@ -5070,8 +2031,8 @@ export interface paths {
                                 failed: number;
                                 simulated: number;
                                 figures: number;
-                                sumHalf: number;
-                                maxHalf: number | null;
+                                sumHalfMdb: number;
+                                maxHalfMdb: number | null;
                                 weakest: number | null;
                                 /** @enum {string} */
                                 verdict: "open" | "provisional" | "pass" | "fail" | "accepted" | "dead";
@@ -5098,20 +2059,9 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/ledger/fibers": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** A row a fiber along the route */
         get: {
@@ -5125,13 +2075,10 @@ export interface paths {
                     offset?: number | null;
                     limit?: number;
                 };
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description A page of rows */
                 200: {
@@ -5154,8 +2101,8 @@ export interface paths {
                                 failed: number;
                                 simulated: number;
                                 figures: number;
-                                sumHalf: number;
-                                maxHalf: number | null;
+                                sumHalfMdb: number;
+                                maxHalfMdb: number | null;
                                 weakest: number | null;
                                 /** @enum {string} */
                                 verdict: "open" | "provisional" | "pass" | "fail" | "accepted" | "dead";
@@ -5181,20 +2128,9 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/ledger/splices": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** A row a splice */
         get: {
@@ -5208,13 +2144,10 @@ export interface paths {
                     offset?: number | null;
                     limit?: number;
                 };
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description A page of rows */
                 200: {
@@ -5246,7 +2179,7 @@ export interface paths {
                                 verdict: "open" | "skipped" | "provisional" | "pass" | "fail" | "accepted" | "dead";
                                 redo: boolean;
                                 grade: number | null;
-                                half: number | null;
+                                lossHalfMdb: number | null;
                                 wavelengthNm: number | null;
                                 tries: number;
                                 /** @enum {string|null} */
@@ -5268,20 +2201,9 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/ledger/redo": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** Splices to be made again, with reasons */
         get: {
@@ -5295,13 +2217,10 @@ export interface paths {
                     offset?: number | null;
                     limit?: number;
                 };
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description A page of rows */
                 200: {
@@ -5333,7 +2252,7 @@ export interface paths {
                                 verdict: "open" | "skipped" | "provisional" | "pass" | "fail" | "accepted" | "dead";
                                 redo: boolean;
                                 grade: number | null;
-                                half: number | null;
+                                lossHalfMdb: number | null;
                                 wavelengthNm: number | null;
                                 tries: number;
                                 /** @enum {string|null} */
@@ -5418,20 +2337,9 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/ledger/search": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** Fibers, splices, trays, closures and cables that a search line finds */
         get: {
@@ -5440,13 +2348,10 @@ export interface paths {
                     q?: string;
                     closureId?: string;
                 };
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The first rows of each kind, and how many there are */
                 200: {
@@ -5470,8 +2375,8 @@ export interface paths {
                                     failed: number;
                                     simulated: number;
                                     figures: number;
-                                    sumHalf: number;
-                                    maxHalf: number | null;
+                                    sumHalfMdb: number;
+                                    maxHalfMdb: number | null;
                                     weakest: number | null;
                                     /** @enum {string} */
                                     verdict: "open" | "provisional" | "pass" | "fail" | "accepted" | "dead";
@@ -5508,7 +2413,7 @@ export interface paths {
                                     verdict: "open" | "skipped" | "provisional" | "pass" | "fail" | "accepted" | "dead";
                                     redo: boolean;
                                     grade: number | null;
-                                    half: number | null;
+                                    lossHalfMdb: number | null;
                                     wavelengthNm: number | null;
                                     tries: number;
                                     /** @enum {string|null} */
@@ -5532,8 +2437,8 @@ export interface paths {
                                     failed: number;
                                     simulated: number;
                                     figures: number;
-                                    sumHalf: number;
-                                    maxHalf: number | null;
+                                    sumHalfMdb: number;
+                                    maxHalfMdb: number | null;
                                     weakest: number | null;
                                     /** @enum {string} */
                                     verdict: "open" | "provisional" | "pass" | "fail" | "accepted" | "dead";
@@ -5562,8 +2467,8 @@ export interface paths {
                                     failed: number;
                                     simulated: number;
                                     figures: number;
-                                    sumHalf: number;
-                                    maxHalf: number | null;
+                                    sumHalfMdb: number;
+                                    maxHalfMdb: number | null;
                                     weakest: number | null;
                                     /** @enum {string} */
                                     verdict: "open" | "provisional" | "pass" | "fail" | "accepted" | "dead";
@@ -5607,32 +2512,17 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/splices/{spliceId}": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** A splice with all its evidence */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     spliceId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The splice */
                 200: {
@@ -5641,104 +2531,8 @@ export interface paths {
                     };
                     content: {
                         "application/json": {
-                            splice: {
-                                /** Format: uuid */
-                                id: string;
-                                /** Format: uuid */
-                                projectId: string;
-                                /** Format: uuid */
-                                closureId: string;
-                                tray: number;
-                                slot: number;
-                                /** Format: uuid */
-                                cableA: string;
-                                fiberA: number;
-                                /** Format: uuid */
-                                cableB: string;
-                                fiberB: number;
-                                /** @enum {string} */
-                                method: "single" | "mass";
-                                extra: {
-                                    [key: string]: string;
-                                };
-                            };
-                            evidence: ({
-                                /** @enum {string} */
-                                type: "attempt";
-                                /** Format: uuid */
-                                id: string;
-                                /** Format: uuid */
-                                spliceId: string;
-                                by: string;
-                                /** Format: date-time */
-                                at: string;
-                                /** Format: uuid */
-                                tryId: string;
-                                estimateMdb: number | null;
-                                /**
-                                 * Format: uuid
-                                 * @default null
-                                 */
-                                recordId: string | null;
-                                /** @default null */
-                                recordPosition: number | null;
-                                /**
-                                 * @default typed
-                                 * @enum {string}
-                                 */
-                                origin: "instrument" | "typed" | "simulated";
-                                /** Format: uuid */
-                                supersedes: string | null;
-                                void: boolean;
-                                why: string | null;
-                            } | {
-                                /** @enum {string} */
-                                type: "reading";
-                                /** Format: uuid */
-                                id: string;
-                                /** Format: uuid */
-                                spliceId: string;
-                                by: string;
-                                /** Format: date-time */
-                                at: string;
-                                /** Format: uuid */
-                                tryId: string | null;
-                                /** @enum {string} */
-                                grade: "one-way" | "insertion" | "two-way";
-                                /** @enum {string|null} */
-                                direction: "AB" | "BA" | null;
-                                wavelengthNm: number;
-                                lossMdb: number;
-                                /**
-                                 * Format: uuid
-                                 * @default null
-                                 */
-                                traceId: string | null;
-                                /**
-                                 * @default typed
-                                 * @enum {string}
-                                 */
-                                origin: "instrument" | "typed" | "simulated";
-                                /** Format: uuid */
-                                supersedes: string | null;
-                                void: boolean;
-                                why: string | null;
-                            } | {
-                                /** @enum {string} */
-                                type: "ruling";
-                                /** Format: uuid */
-                                id: string;
-                                /** Format: uuid */
-                                spliceId: string;
-                                by: string;
-                                /** Format: date-time */
-                                at: string;
-                                /** Format: uuid */
-                                tryId: string | null;
-                                /** @enum {string} */
-                                kind: "dead" | "skip" | "redo" | "waive" | "reopen" | "retire";
-                                why: string;
-                            })[];
+                            splice: components["schemas"]["Splice"];
+                            evidence: components["schemas"]["Evidence"][];
                         };
                     };
                 };
@@ -5753,34 +2547,19 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/fibers/{cableId}/{fiber}": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** A fiber along the route: its splices from the head on */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                     cableId: string;
                     fiber: number;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The fiber */
                 200: {
@@ -5812,7 +2591,7 @@ export interface paths {
                                 verdict: "open" | "skipped" | "provisional" | "pass" | "fail" | "accepted" | "dead";
                                 redo: boolean;
                                 grade: number | null;
-                                half: number | null;
+                                lossHalfMdb: number | null;
                                 wavelengthNm: number | null;
                                 tries: number;
                                 /** @enum {string|null} */
@@ -5833,32 +2612,17 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/traces": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** The traces of a project, in the order in which they came in */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The traces */
                 200: {
@@ -5880,16 +2644,132 @@ export interface paths {
                                 wavelengthNm: number;
                                 from: string;
                                 to: string;
-                                at: number;
+                                measuredAtS: number;
                                 pulseNs: number;
                                 averages: number;
                                 groupIndex: number;
-                                spacing: number;
+                                spacingM: number;
                                 samples: number;
-                                range: number;
+                                rangeM: number;
                                 events: number;
                                 samplesDigest: string;
-                                warnings: string[];
+                                warnings: ({
+                                    /** @enum {string} */
+                                    code: "notATraceFile";
+                                    block: string;
+                                    byte: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "blockMissing";
+                                    block: string;
+                                    byte: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "noSampleSpacing";
+                                    block: string;
+                                    byte: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "noSamples";
+                                    block: string;
+                                    byte: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "blockNameInvalid";
+                                    block: string;
+                                    byte: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "blockNotThere";
+                                    block: string;
+                                    byte: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "blockMoved";
+                                    block: string;
+                                    byte: number;
+                                    found: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "blockCutOff";
+                                    block: string;
+                                    byte: number;
+                                    missing: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "endsBeforeField";
+                                    block: string;
+                                    byte: number;
+                                    field: string;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "fieldWithoutEnd";
+                                    block: string;
+                                    byte: number;
+                                    field: string;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "mapCount";
+                                    block: string;
+                                    byte: number;
+                                    stated: number;
+                                    found: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "mapSize";
+                                    block: string;
+                                    byte: number;
+                                    stated: number;
+                                    found: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "pulseWidths";
+                                    block: string;
+                                    byte: number;
+                                    stated: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "groupIndex";
+                                    block: string;
+                                    byte: number;
+                                    index: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "scaleFactors";
+                                    block: string;
+                                    byte: number;
+                                    stated: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "samplesOfFactor";
+                                    block: string;
+                                    byte: number;
+                                    stated: number;
+                                    found: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "samplesInAll";
+                                    block: string;
+                                    byte: number;
+                                    stated: number;
+                                    found: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "checksum";
+                                    block: string;
+                                    byte: number;
+                                    stored: number;
+                                    computed: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "twoWavelengths";
+                                    generalNm: number;
+                                    fixedNm: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "saidBefore";
+                                    text: string;
+                                })[];
                             };
                             place: {
                                 /** Format: uuid */
@@ -5921,19 +2801,15 @@ export interface paths {
                 };
             };
         };
-        put?: never;
         /**
          * Import a trace file, kept byte for byte, and say where it belongs
          * @description The same content sent again, under whatever name, is the trace that is here already.
          */
         post: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
             requestBody: {
                 content: {
@@ -5941,7 +2817,8 @@ export interface paths {
                         /** Format: uuid */
                         id: string;
                         name: string;
-                        bytes: string;
+                        bytes?: string;
+                        file?: components["schemas"]["Upload"];
                         place: {
                             /** Format: uuid */
                             id: string;
@@ -5986,30 +2863,16 @@ export interface paths {
                 };
             };
         };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/trace-places": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
-        get?: never;
-        put?: never;
         /** Say where traces belong, or set them aside */
         post: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
             requestBody: {
                 content: {
@@ -6056,30 +2919,17 @@ export interface paths {
                 };
             };
         };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/traces/{traceId}/file.sor": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** A trace file as it came, byte for byte */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     traceId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The file */
                 200: {
@@ -6101,32 +2951,17 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/proof": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
-        /** What the traces prove: the fitted way, what is odd, what is bad, why and where */
+        /** What the traces prove: the fitted route, what is odd, what is bad, why and where */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The proof */
                 200: {
@@ -6146,237 +2981,13 @@ export interface paths {
                             corrections: {
                                 kind: string;
                                 closureId: string | null;
-                                message: {
-                                    /** @enum {string} */
-                                    code: "loops";
-                                    closure: string;
-                                    by: {
-                                        tapeM: number;
-                                        errorM?: number;
-                                        decimals?: number;
-                                    };
-                                    /** @enum {string} */
-                                    longer: "yes" | "no";
-                                    written: {
-                                        tapeM: number;
-                                        errorM?: number;
-                                        decimals?: number;
-                                    };
-                                    measured: {
-                                        tapeM: number;
-                                        errorM?: number;
-                                        decimals?: number;
-                                    };
-                                } | {
-                                    /** @enum {string} */
-                                    code: "place";
-                                    closure: string;
-                                    by: {
-                                        tapeM: number;
-                                        errorM?: number;
-                                        decimals?: number;
-                                    };
-                                    /** @enum {string} */
-                                    farther: "yes" | "no";
-                                } | {
-                                    /** @enum {string} */
-                                    code: "spanMarks" | "span";
-                                    cable: string;
-                                    from: string;
-                                    to: string;
-                                    by: {
-                                        tapeM: number;
-                                        errorM?: number;
-                                        decimals?: number;
-                                    };
-                                    /** @enum {string} */
-                                    longer: "yes" | "no";
-                                } | {
-                                    /** @enum {string} */
-                                    code: "spanLoop";
-                                    cable: string;
-                                    from: string;
-                                    to: string;
-                                    by: {
-                                        tapeM: number;
-                                        errorM?: number;
-                                        decimals?: number;
-                                    };
-                                    /** @enum {string} */
-                                    longer: "yes" | "no";
-                                    closure: string;
-                                    written: {
-                                        tapeM: number;
-                                        errorM?: number;
-                                        decimals?: number;
-                                    };
-                                    measured: {
-                                        tapeM: number;
-                                        errorM?: number;
-                                        decimals?: number;
-                                    };
-                                } | {
-                                    /** @enum {string} */
-                                    code: "spanLoops";
-                                    cable: string;
-                                    from: string;
-                                    to: string;
-                                    by: {
-                                        tapeM: number;
-                                        errorM?: number;
-                                        decimals?: number;
-                                    };
-                                    /** @enum {string} */
-                                    longer: "yes" | "no";
-                                    closures: string[];
-                                };
+                                message: components["schemas"]["CorrectionMessage"];
                             }[];
                             problems: {
                                 kind: string;
                                 circuit: string | null;
                                 traces: string[];
-                                message: {
-                                    /** @enum {string} */
-                                    code: "copyOfOther";
-                                    label: string;
-                                    files: {
-                                        items: string[];
-                                        most?: number;
-                                    };
-                                } | {
-                                    /** @enum {string} */
-                                    code: "savedForSeveral";
-                                    files: {
-                                        items: string[];
-                                        most?: number;
-                                    };
-                                } | {
-                                    /** @enum {string} */
-                                    code: "noiseOnly";
-                                    file: string;
-                                } | {
-                                    /** @enum {string} */
-                                    code: "shotTwice";
-                                    label: string;
-                                    /** @enum {string} */
-                                    direction: "AB" | "BA";
-                                    wavelengthNm: number;
-                                    shots: number;
-                                    file: string;
-                                } | {
-                                    /** @enum {string} */
-                                    code: "groupIndex";
-                                    files: {
-                                        items: string[];
-                                        most?: number;
-                                    };
-                                    index: string;
-                                    usual: string;
-                                    wavelengthNm: number;
-                                } | {
-                                    /** @enum {string} */
-                                    code: "lengthUnknown";
-                                    cable: string;
-                                } | {
-                                    /** @enum {string} */
-                                    code: "scaleLong" | "scaleShort";
-                                    percent: string;
-                                    index: string;
-                                    fitting: string;
-                                } | {
-                                    /** @enum {string} */
-                                    code: "receiveFiber";
-                                    file: string;
-                                    length: {
-                                        tapeM: number;
-                                        errorM?: number;
-                                        decimals?: number;
-                                    };
-                                } | {
-                                    /** @enum {string} */
-                                    code: "lostInNoise";
-                                    file: string;
-                                    label: string;
-                                    from: {
-                                        rangeM: number;
-                                    };
-                                } | {
-                                    /** @enum {string} */
-                                    code: "rangeTooShort";
-                                    file: string;
-                                    label: string;
-                                    range: {
-                                        rangeM: number;
-                                    };
-                                    end: {
-                                        rangeM: number;
-                                    };
-                                } | {
-                                    /** @enum {string} */
-                                    code: "noEndSeen";
-                                    file: string;
-                                    range: {
-                                        rangeM: number;
-                                    };
-                                } | {
-                                    /** @enum {string} */
-                                    code: "endFromOneSide";
-                                    label: string;
-                                    /** @enum {string} */
-                                    direction: "AB" | "BA";
-                                    at: {
-                                        placeM: number;
-                                    };
-                                } | {
-                                    /** @enum {string} */
-                                    code: "launchFiber";
-                                    files: {
-                                        items: string[];
-                                        most?: number;
-                                    };
-                                    length: {
-                                        tapeM: number;
-                                        errorM?: number;
-                                        decimals?: number;
-                                    };
-                                } | {
-                                    /** @enum {string} */
-                                    code: "otherWavelengths";
-                                    label: string;
-                                    ab: string[];
-                                    ba: string[];
-                                } | {
-                                    /** @enum {string} */
-                                    code: "directionMissing";
-                                    label: string;
-                                    wavelengthNm: number;
-                                    /** @enum {string} */
-                                    missing: "AB" | "BA";
-                                } | {
-                                    /** @enum {string} */
-                                    code: "swapped";
-                                    first: string;
-                                    second: string;
-                                    /** @enum {string} */
-                                    direction: "AB" | "BA";
-                                    wavelengthNm: number;
-                                    /** @enum {string} */
-                                    otherDirection: "AB" | "BA";
-                                    otherNm: number;
-                                    files: string[];
-                                    otherFiles: string[];
-                                } | {
-                                    /** @enum {string} */
-                                    code: "cutOverSince";
-                                    files: {
-                                        items: string[];
-                                        most?: number;
-                                    };
-                                    closure: string;
-                                    day: {
-                                        dayOf: string;
-                                    };
-                                };
+                                message: components["schemas"]["ProofMessage"];
                             }[];
                             findings: {
                                 /** @enum {string} */
@@ -6386,305 +2997,17 @@ export interface paths {
                                 circuits: string[];
                                 spliceIds: string[];
                                 closureId: string | null;
-                                message: {
-                                    /** @enum {string} */
-                                    code: "notJoined";
-                                    label: string;
-                                    closure: string;
-                                } | {
-                                    /** @enum {string} */
-                                    code: "severalNotJoined";
-                                    fibers: number;
-                                    closure: string;
-                                } | {
-                                    /** @enum {string} */
-                                    code: "broken";
-                                    label: string;
-                                    at: {
-                                        placeM: number;
-                                    };
-                                    /** @enum {string} */
-                                    direction: "AB" | "BA";
-                                } | {
-                                    /** @enum {string} */
-                                    code: "brokenSamePlace" | "brokenTwoPlaces";
-                                    label: string;
-                                    at: {
-                                        placeM: number;
-                                    };
-                                    /** @enum {string} */
-                                    direction: "AB" | "BA";
-                                    otherAt: {
-                                        placeM: number;
-                                    };
-                                    /** @enum {string} */
-                                    otherDirection: "AB" | "BA";
-                                } | {
-                                    /** @enum {string} */
-                                    code: "echo" | "echoOneWay";
-                                    label: string;
-                                    seen: {
-                                        /** @enum {string} */
-                                        direction: "AB" | "BA";
-                                        wavelengthNm: number;
-                                        loss: {
-                                            lossDb: number;
-                                            sigmaDb?: number;
-                                            decimals?: number;
-                                        };
-                                    }[];
-                                } | {
-                                    /** @enum {string} */
-                                    code: "unplanned" | "unplannedBend";
-                                    label: string;
-                                    seen: {
-                                        /** @enum {string} */
-                                        direction: "AB" | "BA";
-                                        wavelengthNm: number;
-                                        loss: {
-                                            lossDb: number;
-                                            sigmaDb?: number;
-                                            decimals?: number;
-                                        };
-                                    }[];
-                                    /** @enum {string} */
-                                    reflects: "yes" | "no";
-                                } | {
-                                    /** @enum {string} */
-                                    code: "reflects";
-                                    label: string;
-                                    peakDb: string;
-                                    wavelengthNm: number;
-                                    loss: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                } | {
-                                    /** @enum {string} */
-                                    code: "highOneWay";
-                                    label: string;
-                                    /** @enum {string} */
-                                    direction: "AB" | "BA";
-                                    wavelengthNm: number;
-                                    loss: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                } | {
-                                    /** @enum {string} */
-                                    code: "highOneWayCorrected";
-                                    label: string;
-                                    /** @enum {string} */
-                                    direction: "AB" | "BA";
-                                    wavelengthNm: number;
-                                    loss: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                    corrected: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                } | {
-                                    /** @enum {string} */
-                                    code: "bent";
-                                    label: string;
-                                    long: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                    longNm: number;
-                                    short: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                    shortNm: number;
-                                } | {
-                                    /** @enum {string} */
-                                    code: "modeFields";
-                                    label: string;
-                                    difference: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                    percent: number;
-                                    alone: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                    loss: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                } | {
-                                    /** @enum {string} */
-                                    code: "badSplice";
-                                    label: string;
-                                    loss: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                    wavelengthNm: number;
-                                    limit: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                    circuit: string;
-                                } | {
-                                    /** @enum {string} */
-                                    code: "goodOneWay";
-                                    label: string;
-                                    wavelengthNm: number;
-                                    ab: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                    ba: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                    mean: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                    high: number;
-                                    fibers: number;
-                                    closure: string;
-                                } | {
-                                    /** @enum {string} */
-                                    code: "trayHigh";
-                                    tray: string;
-                                    closure: string;
-                                    high: number;
-                                    fibers: number;
-                                    median: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                    usual: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                    /** @enum {string} */
-                                    bent: "yes" | "no";
-                                } | {
-                                    /** @enum {string} */
-                                    code: "ribbonEdges";
-                                    closure: string;
-                                    positions: string[];
-                                    lossesDb: string[];
-                                    usual: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                };
-                                where: ({
-                                    /** @enum {string} */
-                                    code: "closure";
-                                    closure: string;
-                                } | {
-                                    /** @enum {string} */
-                                    code: "tray";
-                                    closure: string;
-                                    tray: string;
-                                } | {
-                                    /** @enum {string} */
-                                    code: "slot";
-                                    closure: string;
-                                    tray: number;
-                                    slot: number;
-                                } | {
-                                    /** @enum {string} */
-                                    code: "slotOffset";
-                                    closure: string;
-                                    tray: number;
-                                    slot: number;
-                                    offset: {
-                                        tapeM: number;
-                                        errorM?: number;
-                                        decimals?: number;
-                                    };
-                                    /** @enum {string} */
-                                    side: "before" | "behind";
-                                } | {
-                                    /** @enum {string} */
-                                    code: "inLoop";
-                                    cable: string;
-                                    from: string;
-                                    sheath: {
-                                        tapeM: number;
-                                        errorM?: number;
-                                        decimals?: number;
-                                    };
-                                } | {
-                                    /** @enum {string} */
-                                    code: "inLoopMark";
-                                    cable: string;
-                                    from: string;
-                                    sheath: {
-                                        tapeM: number;
-                                        errorM?: number;
-                                        decimals?: number;
-                                    };
-                                    mark: {
-                                        tapeM: number;
-                                        errorM?: number;
-                                        decimals?: number;
-                                    };
-                                } | {
-                                    /** @enum {string} */
-                                    code: "along";
-                                    cable: string;
-                                    from: string;
-                                    sheath: {
-                                        tapeM: number;
-                                        errorM?: number;
-                                        decimals?: number;
-                                    };
-                                    toward: string;
-                                } | {
-                                    /** @enum {string} */
-                                    code: "alongMark";
-                                    cable: string;
-                                    from: string;
-                                    sheath: {
-                                        tapeM: number;
-                                        errorM?: number;
-                                        decimals?: number;
-                                    };
-                                    toward: string;
-                                    mark: {
-                                        tapeM: number;
-                                        errorM?: number;
-                                        decimals?: number;
-                                    };
-                                })[];
+                                message: components["schemas"]["FindingMessage"];
+                                where: components["schemas"]["WhereMessage"][];
                                 place: {
                                     from: string;
                                     closureId: string | null;
                                     toward: string;
                                     cable: string;
-                                    sheath: number;
-                                    sigma: number;
+                                    sheathM: number;
+                                    sigmaM: number;
                                     inCoil: boolean;
-                                    mark: number | null;
+                                    markM: number | null;
                                 } | null;
                             }[];
                             ledger: {
@@ -6710,32 +3033,16 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/proof/readings": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
-        get?: never;
-        put?: never;
         /** Put the figures of all traces into the Ledger; the same once more changes nothing */
         post: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
             requestBody: {
                 content: {
@@ -6769,32 +3076,19 @@ export interface paths {
                 };
             };
         };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/proof/circuits/{cableId}/{fiber}": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
-        /** One circuit with its traces laid along it */
+        /** One circuit with its traces aligned with it */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                     cableId: string;
                     fiber: number;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The circuit */
                 200: {
@@ -6810,23 +3104,23 @@ export interface paths {
                                 name: string;
                                 tray: number | null;
                                 spliceId: string | null;
-                                at: number | null;
+                                positionM: number | null;
                             }[];
                             spans: {
                                 cable: string;
                                 fiber: number;
-                                sheath: number | null;
+                                sheathM: number | null;
                             }[];
-                            length: number;
+                            lengthM: number;
                             traces: {
                                 id: string;
                                 name: string;
                                 /** @enum {string} */
                                 direction: "AB" | "BA";
                                 wavelengthNm: number;
-                                start: number;
-                                stretch: number;
-                                end: number | null;
+                                startM: number;
+                                indexRatio: number;
+                                endM: number | null;
                             }[];
                             peers: {
                                 fiber: number;
@@ -6834,35 +3128,35 @@ export interface paths {
                                 /** @enum {string} */
                                 direction: "AB" | "BA";
                                 wavelengthNm: number;
-                                start: number;
-                                stretch: number;
-                                length: number;
+                                startM: number;
+                                indexRatio: number;
+                                lengthM: number;
                             }[];
-                            joints: {
+                            splices: {
                                 point: number;
                                 wavelengthNm: number;
                                 forward: {
-                                    loss: number;
-                                    sigma: number;
+                                    lossDb: number;
+                                    sigmaDb: number;
                                 } | null;
                                 backward: {
-                                    loss: number;
-                                    sigma: number;
+                                    lossDb: number;
+                                    sigmaDb: number;
                                 } | null;
                                 mean: {
-                                    loss: number;
-                                    sigma: number;
+                                    lossDb: number;
+                                    sigmaDb: number;
                                 } | null;
                                 modeField: {
-                                    loss: number;
-                                    sigma: number;
+                                    lossDb: number;
+                                    sigmaDb: number;
                                 } | null;
                             }[];
                             totals: {
                                 wavelengthNm: number;
                                 mean: {
-                                    loss: number;
-                                    sigma: number;
+                                    lossDb: number;
+                                    sigmaDb: number;
                                 } | null;
                             }[];
                             findings: {
@@ -6873,305 +3167,17 @@ export interface paths {
                                 circuits: string[];
                                 spliceIds: string[];
                                 closureId: string | null;
-                                message: {
-                                    /** @enum {string} */
-                                    code: "notJoined";
-                                    label: string;
-                                    closure: string;
-                                } | {
-                                    /** @enum {string} */
-                                    code: "severalNotJoined";
-                                    fibers: number;
-                                    closure: string;
-                                } | {
-                                    /** @enum {string} */
-                                    code: "broken";
-                                    label: string;
-                                    at: {
-                                        placeM: number;
-                                    };
-                                    /** @enum {string} */
-                                    direction: "AB" | "BA";
-                                } | {
-                                    /** @enum {string} */
-                                    code: "brokenSamePlace" | "brokenTwoPlaces";
-                                    label: string;
-                                    at: {
-                                        placeM: number;
-                                    };
-                                    /** @enum {string} */
-                                    direction: "AB" | "BA";
-                                    otherAt: {
-                                        placeM: number;
-                                    };
-                                    /** @enum {string} */
-                                    otherDirection: "AB" | "BA";
-                                } | {
-                                    /** @enum {string} */
-                                    code: "echo" | "echoOneWay";
-                                    label: string;
-                                    seen: {
-                                        /** @enum {string} */
-                                        direction: "AB" | "BA";
-                                        wavelengthNm: number;
-                                        loss: {
-                                            lossDb: number;
-                                            sigmaDb?: number;
-                                            decimals?: number;
-                                        };
-                                    }[];
-                                } | {
-                                    /** @enum {string} */
-                                    code: "unplanned" | "unplannedBend";
-                                    label: string;
-                                    seen: {
-                                        /** @enum {string} */
-                                        direction: "AB" | "BA";
-                                        wavelengthNm: number;
-                                        loss: {
-                                            lossDb: number;
-                                            sigmaDb?: number;
-                                            decimals?: number;
-                                        };
-                                    }[];
-                                    /** @enum {string} */
-                                    reflects: "yes" | "no";
-                                } | {
-                                    /** @enum {string} */
-                                    code: "reflects";
-                                    label: string;
-                                    peakDb: string;
-                                    wavelengthNm: number;
-                                    loss: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                } | {
-                                    /** @enum {string} */
-                                    code: "highOneWay";
-                                    label: string;
-                                    /** @enum {string} */
-                                    direction: "AB" | "BA";
-                                    wavelengthNm: number;
-                                    loss: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                } | {
-                                    /** @enum {string} */
-                                    code: "highOneWayCorrected";
-                                    label: string;
-                                    /** @enum {string} */
-                                    direction: "AB" | "BA";
-                                    wavelengthNm: number;
-                                    loss: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                    corrected: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                } | {
-                                    /** @enum {string} */
-                                    code: "bent";
-                                    label: string;
-                                    long: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                    longNm: number;
-                                    short: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                    shortNm: number;
-                                } | {
-                                    /** @enum {string} */
-                                    code: "modeFields";
-                                    label: string;
-                                    difference: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                    percent: number;
-                                    alone: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                    loss: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                } | {
-                                    /** @enum {string} */
-                                    code: "badSplice";
-                                    label: string;
-                                    loss: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                    wavelengthNm: number;
-                                    limit: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                    circuit: string;
-                                } | {
-                                    /** @enum {string} */
-                                    code: "goodOneWay";
-                                    label: string;
-                                    wavelengthNm: number;
-                                    ab: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                    ba: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                    mean: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                    high: number;
-                                    fibers: number;
-                                    closure: string;
-                                } | {
-                                    /** @enum {string} */
-                                    code: "trayHigh";
-                                    tray: string;
-                                    closure: string;
-                                    high: number;
-                                    fibers: number;
-                                    median: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                    usual: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                    /** @enum {string} */
-                                    bent: "yes" | "no";
-                                } | {
-                                    /** @enum {string} */
-                                    code: "ribbonEdges";
-                                    closure: string;
-                                    positions: string[];
-                                    lossesDb: string[];
-                                    usual: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                };
-                                where: ({
-                                    /** @enum {string} */
-                                    code: "closure";
-                                    closure: string;
-                                } | {
-                                    /** @enum {string} */
-                                    code: "tray";
-                                    closure: string;
-                                    tray: string;
-                                } | {
-                                    /** @enum {string} */
-                                    code: "slot";
-                                    closure: string;
-                                    tray: number;
-                                    slot: number;
-                                } | {
-                                    /** @enum {string} */
-                                    code: "slotOffset";
-                                    closure: string;
-                                    tray: number;
-                                    slot: number;
-                                    offset: {
-                                        tapeM: number;
-                                        errorM?: number;
-                                        decimals?: number;
-                                    };
-                                    /** @enum {string} */
-                                    side: "before" | "behind";
-                                } | {
-                                    /** @enum {string} */
-                                    code: "inLoop";
-                                    cable: string;
-                                    from: string;
-                                    sheath: {
-                                        tapeM: number;
-                                        errorM?: number;
-                                        decimals?: number;
-                                    };
-                                } | {
-                                    /** @enum {string} */
-                                    code: "inLoopMark";
-                                    cable: string;
-                                    from: string;
-                                    sheath: {
-                                        tapeM: number;
-                                        errorM?: number;
-                                        decimals?: number;
-                                    };
-                                    mark: {
-                                        tapeM: number;
-                                        errorM?: number;
-                                        decimals?: number;
-                                    };
-                                } | {
-                                    /** @enum {string} */
-                                    code: "along";
-                                    cable: string;
-                                    from: string;
-                                    sheath: {
-                                        tapeM: number;
-                                        errorM?: number;
-                                        decimals?: number;
-                                    };
-                                    toward: string;
-                                } | {
-                                    /** @enum {string} */
-                                    code: "alongMark";
-                                    cable: string;
-                                    from: string;
-                                    sheath: {
-                                        tapeM: number;
-                                        errorM?: number;
-                                        decimals?: number;
-                                    };
-                                    toward: string;
-                                    mark: {
-                                        tapeM: number;
-                                        errorM?: number;
-                                        decimals?: number;
-                                    };
-                                })[];
+                                message: components["schemas"]["FindingMessage"];
+                                where: components["schemas"]["WhereMessage"][];
                                 place: {
                                     from: string;
                                     closureId: string | null;
                                     toward: string;
                                     cable: string;
-                                    sheath: number;
-                                    sigma: number;
+                                    sheathM: number;
+                                    sigmaM: number;
                                     inCoil: boolean;
-                                    mark: number | null;
+                                    markM: number | null;
                                 } | null;
                             }[];
                         };
@@ -7188,20 +3194,9 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/budget": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** Expected and measured loss of every circuit, those without light first */
         get: {
@@ -7210,13 +3205,10 @@ export interface paths {
                     offset?: number | null;
                     limit?: number;
                 };
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description Circuits */
                 200: {
@@ -7242,156 +3234,23 @@ export interface paths {
                                 fiber: number;
                                 from: string;
                                 to: string;
-                                meters: number | null;
+                                lengthM: number | null;
                                 splices: number;
                                 open: number;
                                 /** @enum {string} */
                                 lights: "broken" | "no" | "unsure" | "not joined" | "yes" | "unknown";
-                                why: {
-                                    /** @enum {string} */
-                                    code: "broken";
-                                    where: ({
-                                        /** @enum {string} */
-                                        code: "closure";
-                                        closure: string;
-                                    } | {
-                                        /** @enum {string} */
-                                        code: "tray";
-                                        closure: string;
-                                        tray: string;
-                                    } | {
-                                        /** @enum {string} */
-                                        code: "slot";
-                                        closure: string;
-                                        tray: number;
-                                        slot: number;
-                                    } | {
-                                        /** @enum {string} */
-                                        code: "slotOffset";
-                                        closure: string;
-                                        tray: number;
-                                        slot: number;
-                                        offset: {
-                                            tapeM: number;
-                                            errorM?: number;
-                                            decimals?: number;
-                                        };
-                                        /** @enum {string} */
-                                        side: "before" | "behind";
-                                    } | {
-                                        /** @enum {string} */
-                                        code: "inLoop";
-                                        cable: string;
-                                        from: string;
-                                        sheath: {
-                                            tapeM: number;
-                                            errorM?: number;
-                                            decimals?: number;
-                                        };
-                                    } | {
-                                        /** @enum {string} */
-                                        code: "inLoopMark";
-                                        cable: string;
-                                        from: string;
-                                        sheath: {
-                                            tapeM: number;
-                                            errorM?: number;
-                                            decimals?: number;
-                                        };
-                                        mark: {
-                                            tapeM: number;
-                                            errorM?: number;
-                                            decimals?: number;
-                                        };
-                                    } | {
-                                        /** @enum {string} */
-                                        code: "along";
-                                        cable: string;
-                                        from: string;
-                                        sheath: {
-                                            tapeM: number;
-                                            errorM?: number;
-                                            decimals?: number;
-                                        };
-                                        toward: string;
-                                    } | {
-                                        /** @enum {string} */
-                                        code: "alongMark";
-                                        cable: string;
-                                        from: string;
-                                        sheath: {
-                                            tapeM: number;
-                                            errorM?: number;
-                                            decimals?: number;
-                                        };
-                                        toward: string;
-                                        mark: {
-                                            tapeM: number;
-                                            errorM?: number;
-                                            decimals?: number;
-                                        };
-                                    })[];
-                                } | {
-                                    /** @enum {string} */
-                                    code: "deadFiber" | "lengthUnknown" | "noAttenuation";
-                                } | {
-                                    /** @enum {string} */
-                                    code: "over";
-                                    by: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                    wavelengthNm: number;
-                                    loss: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                    most: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                } | {
-                                    /** @enum {string} */
-                                    code: "notSpliced";
-                                    splices: number;
-                                } | {
-                                    /** @enum {string} */
-                                    code: "littleLeft";
-                                    left: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                    wavelengthNm: number;
-                                    error: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                } | {
-                                    /** @enum {string} */
-                                    code: "left";
-                                    left: {
-                                        lossDb: number;
-                                        sigmaDb?: number;
-                                        decimals?: number;
-                                    };
-                                    wavelengthNm: number;
-                                };
+                                why: components["schemas"]["BudgetMessage"];
                                 budgets: {
                                     wavelengthNm: number;
-                                    expected: number;
-                                    spread: number;
-                                    made: number;
-                                    madeSpread: number;
-                                    measured: number | null;
-                                    measuredSpread: number | null;
-                                    most: number;
-                                    margin: number;
-                                    marginSpread: number;
+                                    expectedMdb: number;
+                                    expectedSigmaMdb: number;
+                                    madeMdb: number;
+                                    madeSigmaMdb: number;
+                                    measuredMdb: number | null;
+                                    measuredSigmaMdb: number | null;
+                                    limitMdb: number;
+                                    marginMdb: number;
+                                    marginSigmaMdb: number;
                                 }[];
                             }[];
                         };
@@ -7408,32 +3267,16 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/standin/otdr": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
-        get?: never;
-        put?: never;
         /** Shoot a circuit with the simulated OTDR */
         post: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
             requestBody: {
                 content: {
@@ -7475,28 +3318,91 @@ export interface paths {
                 };
             };
         };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
+    };
+    "/api/uploads/{digest}": {
+        parameters: {
+        };
+        /** How much of a file has arrived that is sent in pieces */
+        get: {
+            parameters: {
+                path: {
+                    digest: string;
+                };
+            };
+            responses: {
+                /** @description How much of it is here */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            received: number;
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/uploads/{digest}/{start}": {
+        parameters: {
+        };
+        /**
+         * Send the next piece of a file, before the record that names it
+         * @description Files are named by their SHA-256. A piece that is here already, or out of turn, changes nothing: the answer says where to go on.
+         */
+        put: {
+            parameters: {
+                path: {
+                    digest: string;
+                    start: number | null;
+                };
+            };
+            requestBody: {
+                content: {
+                    "application/octet-stream": string;
+                };
+            };
+            responses: {
+                /** @description How much of it is here now */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            received: number;
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
     };
     "/api/schemas/project.json": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** The JSON Schema of a project document */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The schema */
                 200: {
@@ -7520,32 +3426,17 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/document.json": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** The whole project as one JSON document */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description A document that /schemas/project.json describes */
                 200: {
@@ -7569,32 +3460,17 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/project.zip": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** The whole project as a zip: its document, and its traces and photos as files beside it */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The zip */
                 200: {
@@ -7616,33 +3492,16 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/documents": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
-        get?: never;
-        put?: never;
         /**
          * Import a whole project, all or nothing: its document as JSON, or its zip
          * @description It is written piece by piece, and there for all once it is in; /imports tells how far it is. With `Prefer: respond-async` (RFC 7240) the answer comes when it is read and found right.
          */
         post: {
             parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
             };
             requestBody: {
                 content: {
@@ -7650,7 +3509,7 @@ export interface paths {
                         /** @constant */
                         format: "cordel.project";
                         /** @constant */
-                        version: 3;
+                        version: 4;
                         project: {
                             /** Format: uuid */
                             id: string;
@@ -7714,7 +3573,7 @@ export interface paths {
                              *       "gel": "at once",
                              *       "trayFiber": 10000,
                              *       "redos": 3,
-                             *       "redoEats": 400,
+                             *       "redoConsumption": 400,
                              *       "redoPercent": 5,
                              *       "arc": {
                              *         "when": "both",
@@ -7740,7 +3599,7 @@ export interface paths {
                                 gel: "at once" | "after grouping";
                                 trayFiber: number;
                                 redos: number;
-                                redoEats: number;
+                                redoConsumption: number;
                                 redoPercent: number;
                                 /**
                                  * @default {
@@ -8057,7 +3916,11 @@ export interface paths {
                                 tracer: boolean;
                                 route: number;
                                 inside: number;
-                                done: string[];
+                                done: {
+                                    step: string;
+                                    by: string | null;
+                                    at: string | null;
+                                }[];
                             }[];
                         }[];
                         /** @default [] */
@@ -8569,28 +4432,14 @@ export interface paths {
                 };
             };
         };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/imports": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** Imports of whole projects that are under way */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The imports */
                 200: {
@@ -8621,35 +4470,17 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/imports/{projectId}": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
-        get?: never;
-        put?: never;
-        post?: never;
         /** Stop an import: nothing of it is kept. One that failed is forgotten, one that is over left as it is */
         delete: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The project’s id */
                 200: {
@@ -8673,30 +4504,18 @@ export interface paths {
                 };
             };
         };
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/csv/{kind}": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** Fibers, trays, closures or splices as CSV (RFC 4180) */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                     kind: "fibers" | "trays" | "closures" | "splices";
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description CSV */
                 200: {
@@ -8718,32 +4537,17 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/packages": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** As-built packages that were asked for, the newest first, with their progress */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The packages */
                 200: {
@@ -8783,19 +4587,15 @@ export interface paths {
                 };
             };
         };
-        put?: never;
         /**
          * Ask for the as-built package of a project or of one closure
          * @description It is made in the background. The id is made by the client: asked twice is once.
          */
         post: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
             requestBody: {
                 content: {
@@ -8835,32 +4635,17 @@ export interface paths {
                 };
             };
         };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/packages/{packageId}/stop": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
-        get?: never;
-        put?: never;
         /** Stop making a package; nothing of it is left */
         post: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     packageId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description It stops */
                 200: {
@@ -8884,30 +4669,17 @@ export interface paths {
                 };
             };
         };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/packages/{packageId}/file.zip": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** A package that is made */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
                 path: {
                     packageId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description The zip */
                 200: {
@@ -8929,20 +4701,9 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/projects/{projectId}/labels.pdf": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** Labels of a closure on a sheet */
         get: {
@@ -8954,13 +4715,10 @@ export interface paths {
                     skip?: number | null;
                     origin: string;
                 };
-                header?: never;
                 path: {
                     projectId: string;
                 };
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description PDF */
                 200: {
@@ -8982,30 +4740,14 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
     "/api/health": {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
         };
         /** Whether the server answers and reaches its database */
         get: {
             parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
             };
-            requestBody?: never;
             responses: {
                 /** @description In good health */
                 200: {
@@ -9030,18 +4772,57 @@ export interface paths {
                 };
             };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
     };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        Units: {
+            /** @enum {string} */
+            length: "mm" | "in";
+            /** @enum {string} */
+            distance: "km" | "m" | "mi" | "ft";
+            /** @enum {string} */
+            pressure: "psi" | "kPa" | "mbar" | "inH2O";
+            /** @enum {string} */
+            temperature: "C" | "F";
+            /** @enum {string} */
+            altitude: "m" | "ft";
+            /** @enum {string} */
+            paper: "A4" | "Letter";
+            timeZone: string;
+        };
+        Limits: {
+            name: string;
+            source: string;
+            splice: {
+                estimate: {
+                    single: number | null;
+                    mass: number | null;
+                };
+                "one-way": {
+                    single: number | null;
+                    mass: number | null;
+                };
+                insertion: {
+                    single: number | null;
+                    mass: number | null;
+                };
+                "two-way": {
+                    single: number | null;
+                    mass: number | null;
+                };
+            };
+            mean: {
+                fiber: number | null;
+                tray: number | null;
+                closure: number | null;
+            };
+            /** @enum {string} */
+            grade: "estimate" | "one-way" | "insertion" | "two-way";
+            maxTries: number;
+            wavelengths: number[];
+        };
         Problem: {
             type: string;
             title: string;
@@ -9060,6 +4841,1521 @@ export interface components {
                 };
             }[];
         };
+        Project: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** @default false */
+            practiceOnly: boolean;
+            units: components["schemas"]["Units"];
+            schemeId: string;
+            limits: components["schemas"]["Limits"];
+            trayCapacity: {
+                single: number;
+                mass: number;
+            };
+            /**
+             * @default {
+             *       "tubeTool": "scorer",
+             *       "gel": "at once",
+             *       "trayFiber": 10000,
+             *       "redos": 3,
+             *       "redoConsumption": 400,
+             *       "redoPercent": 5,
+             *       "arc": {
+             *         "when": "both",
+             *         "arcs125": 300,
+             *         "arcs400": 50,
+             *         "temperature": 10,
+             *         "humidity": 30,
+             *         "pressure": 5,
+             *         "streak": 3,
+             *         "idleDays": 14
+             *       },
+             *       "adhesiveWait": 60,
+             *       "workingLength": "mark 30 mm",
+             *       "noTension": null,
+             *       "dropEnd": "splice-on",
+             *       "leakLimit": 100
+             *     }
+             */
+            practice: {
+                /** @enum {string} */
+                tubeTool: "scorer" | "stripper";
+                /** @enum {string} */
+                gel: "at once" | "after grouping";
+                trayFiber: number;
+                redos: number;
+                redoConsumption: number;
+                redoPercent: number;
+                /**
+                 * @default {
+                 *       "when": "both",
+                 *       "arcs125": 300,
+                 *       "arcs400": 50,
+                 *       "temperature": 10,
+                 *       "humidity": 30,
+                 *       "pressure": 5,
+                 *       "streak": 3,
+                 *       "idleDays": 14
+                 *     }
+                 */
+                arc: {
+                    /** @enum {string} */
+                    when: "session" | "triggers" | "both";
+                    arcs125: number;
+                    arcs400: number;
+                    temperature: number;
+                    humidity: number;
+                    pressure: number;
+                    streak: number;
+                    idleDays: number;
+                };
+                /** @default 60 */
+                adhesiveWait: number;
+                /**
+                 * @default mark 30 mm
+                 * @enum {string}
+                 */
+                workingLength: "mark 30 mm" | "past the holder";
+                /** @default null */
+                noTension: string | null;
+                /**
+                 * @default splice-on
+                 * @enum {string}
+                 */
+                dropEnd: "splice-on" | "pigtail" | "mechanical";
+                /** @default 100 */
+                leakLimit: number;
+            };
+            /**
+             * @default {
+             *       "glass": [
+             *         {
+             *           "wavelengthNm": 1310,
+             *           "usual": 340,
+             *           "spread": 10,
+             *           "most": 400
+             *         },
+             *         {
+             *           "wavelengthNm": 1550,
+             *           "usual": 200,
+             *           "spread": 8,
+             *           "most": 300
+             *         },
+             *         {
+             *           "wavelengthNm": 1625,
+             *           "usual": 230,
+             *           "spread": 12,
+             *           "most": 400
+             *         }
+             *       ],
+             *       "splice": {
+             *         "usual": 40,
+             *         "spread": 30,
+             *         "most": 300
+             *       },
+             *       "connector": {
+             *         "usual": 250,
+             *         "spread": 120,
+             *         "most": 750
+             *       },
+             *       "connectors": 2,
+             *       "most": null
+             *     }
+             */
+            budget: {
+                glass: {
+                    usual: number;
+                    spread: number;
+                    most: number;
+                    wavelengthNm: number;
+                }[];
+                splice: {
+                    usual: number;
+                    spread: number;
+                    most: number;
+                };
+                connector: {
+                    usual: number;
+                    spread: number;
+                    most: number;
+                };
+                connectors: number;
+                most: number | null;
+            };
+            /** @default [] */
+            route: {
+                name: string;
+                points: [
+                    number,
+                    number
+                ][];
+            }[];
+            /** Format: date-time */
+            createdAt: string;
+        };
+        Cable: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            projectId: string;
+            name: string;
+            makeUp: components["schemas"]["MakeUp"];
+            schemeId: string;
+            /**
+             * @default {
+             *       "type": "G.652.D",
+             *       "mfd": null,
+             *       "coating": 250
+             *     }
+             */
+            glass: {
+                /** @enum {string} */
+                type: "G.652.D" | "G.657.A1" | "G.657.A2" | "G.655" | "OM1 62.5/125" | "OM3 50/125";
+                mfd: number | null;
+                coating: 200 | 250 | 900;
+            };
+            /**
+             * @default {
+             *       "helix": 10050,
+             *       "marks": [],
+             *       "end": null
+             *     }
+             */
+            run: {
+                helix: number;
+                marks: {
+                    /** Format: uuid */
+                    closureId: string;
+                    mark: number;
+                }[];
+                end: {
+                    name: string;
+                    distance: number | null;
+                    mark: number | null;
+                    coil: number;
+                } | null;
+            };
+        };
+        MakeUp: {
+            /** @enum {string} */
+            kind: "loose-tube";
+            tubes: number;
+            fibersPerTube: number;
+        } | {
+            /** @enum {string} */
+            kind: "grouped-tube";
+            tubes: number;
+            groupsPerTube: number;
+        } | {
+            /** @enum {string} */
+            kind: "ribbon";
+            ribbons: number;
+        } | {
+            /** @enum {string} */
+            kind: "drop";
+            fibers: number;
+        };
+        Closure: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            projectId: string;
+            name: string;
+            ordinal: number;
+            distance: number | null;
+            /** Format: uuid */
+            branchOf: string | null;
+            /** @default null */
+            position: [
+                number,
+                number
+            ] | null;
+            trays: components["schemas"]["Tray"][];
+        };
+        Tray: {
+            single: number;
+            mass: number;
+            number: number;
+        };
+        ColourScheme: {
+            id: string;
+            name: string;
+            source: string;
+            /** @enum {string} */
+            mark: "tracer" | "ring";
+            colours: {
+                name: string;
+                code: string;
+                hex: string;
+                /** @default [] */
+                aliases: string[];
+            }[];
+        };
+        Hardware: {
+            id: string;
+            name: string;
+            /** @enum {string} */
+            form: "dome" | "in-line" | "drop" | "gland" | "rack";
+            source: string;
+            trays: {
+                single: number;
+                mass: number;
+                most: number;
+            };
+            basket: {
+                width: number;
+                length: number;
+                depth: number;
+            };
+            tubeToTray: number;
+            sheath: {
+                end: number;
+                express: number;
+                drop: number;
+            };
+            keep: {
+                strength: number;
+                centralTube: number;
+                aramid: number;
+                ripcord: number;
+                dropTube: number;
+            };
+            window: number;
+            clamp: number;
+            hoseClamp: number;
+            bushingBelow: number;
+            testKpa: number;
+            /** @default 5 */
+            testMinutes: number;
+            /** @default [] */
+            bolts: number[];
+            ports: {
+                name: string;
+                takes: ("end" | "express" | "drop")[];
+                holes: number;
+                rows: {
+                    from: number;
+                    to: number;
+                    seal: string;
+                    layers: number;
+                    clip: string;
+                    bushing: boolean;
+                }[];
+            }[];
+        };
+        Assembly: {
+            /** Format: uuid */
+            closureId: string;
+            hardwareId: string | null;
+            reach: number;
+            entries: {
+                /** Format: uuid */
+                id: string;
+                /** Format: uuid */
+                cableId: string;
+                /** @enum {string} */
+                kind: "end" | "express" | "drop";
+                diameter: number | null;
+                port: string | null;
+                loop: number;
+                tubes: {
+                    unit: number;
+                    /** @enum {string} */
+                    way: "dedicate" | "window";
+                }[];
+                armoured: boolean;
+                tracer: boolean;
+                route: number;
+                inside: number;
+                done: {
+                    step: string;
+                    by: string | null;
+                    /** Format: date-time */
+                    at: string | null;
+                }[];
+            }[];
+        };
+        Splice: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            projectId: string;
+            /** Format: uuid */
+            closureId: string;
+            tray: number;
+            slot: number;
+            /** Format: uuid */
+            cableA: string;
+            fiberA: number;
+            /** Format: uuid */
+            cableB: string;
+            fiberB: number;
+            /** @enum {string} */
+            method: "single" | "mass";
+            extra: {
+                [key: string]: string;
+            };
+        };
+        Evidence: {
+            /** @enum {string} */
+            type: "attempt";
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            spliceId: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: uuid */
+            tryId: string;
+            estimateMdb: number | null;
+            /**
+             * Format: uuid
+             * @default null
+             */
+            recordId: string | null;
+            /** @default null */
+            recordPosition: number | null;
+            /**
+             * @default typed
+             * @enum {string}
+             */
+            origin: "instrument" | "typed" | "simulated";
+            /** Format: uuid */
+            supersedes: string | null;
+            void: boolean;
+            why: string | null;
+        } | {
+            /** @enum {string} */
+            type: "reading";
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            spliceId: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: uuid */
+            tryId: string | null;
+            /** @enum {string} */
+            grade: "one-way" | "insertion" | "two-way";
+            /** @enum {string|null} */
+            direction: "AB" | "BA" | null;
+            wavelengthNm: number;
+            lossMdb: number;
+            /**
+             * Format: uuid
+             * @default null
+             */
+            traceId: string | null;
+            /**
+             * @default typed
+             * @enum {string}
+             */
+            origin: "instrument" | "typed" | "simulated";
+            /** Format: uuid */
+            supersedes: string | null;
+            void: boolean;
+            why: string | null;
+        } | {
+            /** @enum {string} */
+            type: "ruling";
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            spliceId: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: uuid */
+            tryId: string | null;
+            /** @enum {string} */
+            kind: "dead" | "skip" | "redo" | "waive" | "reopen" | "retire";
+            why: string;
+        };
+        ClosingEntry: {
+            /** @enum {string} */
+            kind: "visit";
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            closureId: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+            /** @enum {string} */
+            purpose: "build" | "mend" | "new drop" | "cut-over" | "look";
+            why: string | null;
+            crew: string[];
+            air: components["schemas"]["Air"];
+            sky: string;
+            instruments: string[];
+        } | {
+            /** @enum {string} */
+            kind: "leave";
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            closureId: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+            done: string;
+        } | {
+            /** @enum {string} */
+            kind: "point";
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            closureId: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+            point: string;
+            read?: {
+                code: string;
+                parameters: {
+                    [key: string]: unknown;
+                };
+                text: string;
+            };
+            /** @enum {string} */
+            verdict: "good" | "bad" | "waived";
+            why: string | null;
+            /** @default [] */
+            slots: number[];
+            /** @default [] */
+            photos: string[];
+        } | {
+            /** @enum {string} */
+            kind: "round";
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            closureId: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+            targetPa: number;
+            limitPa: number;
+            /** @enum {string} */
+            unit: "psi" | "kPa" | "mbar" | "inH2O";
+            stepPa: number;
+            airPa: number;
+        } | {
+            /** @enum {string} */
+            kind: "gauge";
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            closureId: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: uuid */
+            roundId: string;
+            gaugePa: number;
+            temperature: number | null;
+            /** @default null */
+            minute: number | null;
+            /**
+             * @default typed
+             * @enum {string}
+             */
+            origin: "instrument" | "typed" | "simulated";
+        } | {
+            /** @enum {string} */
+            kind: "bubbles";
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            closureId: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: uuid */
+            roundId: string;
+            places: string[];
+            /** @enum {string} */
+            seen: "bubbles" | "none" | "not checked";
+        } | {
+            /** @enum {string} */
+            kind: "release";
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            closureId: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: uuid */
+            roundId: string;
+            /** @enum {string} */
+            before: "opening" | "mending" | "leaving";
+        } | {
+            /** @enum {string} */
+            kind: "mend";
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            closureId: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: uuid */
+            roundId: string;
+            place: string;
+            what: string;
+        } | {
+            /** @enum {string} */
+            kind: "cut-over";
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            closureId: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+            sleeves: {
+                fibers: number[];
+                minutes: number;
+            }[];
+            circuits: {
+                name: string;
+                fibers: number[];
+                weight: number;
+            }[];
+            /** Format: date-time */
+            start: string;
+        } | {
+            /** @enum {string} */
+            kind: "circuit";
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            closureId: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: uuid */
+            cutOverId: string;
+            circuit: string;
+            /** @enum {string} */
+            state: "down" | "up";
+        } | {
+            /** @enum {string} */
+            kind: "sign";
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            closureId: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+            /** @enum {string} */
+            role: "technician" | "lead";
+            digest: string;
+            strokes: number[][];
+            read?: {
+                code: string;
+                parameters: {
+                    [key: string]: unknown;
+                };
+                text: string;
+            }[];
+        };
+        Air: {
+            temperature: number | null;
+            humidity: number | null;
+            pressure: number | null;
+        };
+        RecordChange: {
+            /** @enum {string} */
+            code: "openedAgain";
+            by: string;
+        } | {
+            /** @enum {string} */
+            code: "openedAgainFor";
+            by: string;
+            why: string;
+        } | {
+            /** @enum {string} */
+            code: "added" | "removed" | "dropped" | "moved";
+            splices: {
+                pairs: {
+                    cableA: string;
+                    fiberA: number;
+                    cableB: string;
+                    fiberB: number;
+                }[];
+                most?: number;
+            };
+        } | {
+            /** @enum {string} */
+            code: "spliced" | "measured" | "ruled";
+            entries: number;
+            splices: {
+                pairs: {
+                    cableA: string;
+                    fiberA: number;
+                    cableB: string;
+                    fiberB: number;
+                }[];
+                most?: number;
+            };
+        } | {
+            /** @enum {string} */
+            code: "closingEntries";
+            entries: number;
+        } | {
+            /** @enum {string} */
+            code: "assembly" | "hardware" | "plan" | "closure" | "cable" | "limits" | "photos";
+        };
+        AssemblyChange: {
+            /** @enum {string} */
+            kind: "hardware";
+            hardwareId: string;
+        } | {
+            /** @enum {string} */
+            kind: "reach";
+            reach: number;
+        } | {
+            /** @enum {string} */
+            kind: "add";
+            entry: {
+                /** Format: uuid */
+                id: string;
+                /** Format: uuid */
+                cableId: string;
+                /** @enum {string} */
+                kind: "end" | "express" | "drop";
+                diameter: number | null;
+                port: string | null;
+                loop: number;
+                tubes: {
+                    unit: number;
+                    /** @enum {string} */
+                    way: "dedicate" | "window";
+                }[];
+                armoured: boolean;
+                tracer: boolean;
+                route: number;
+                inside: number;
+                done: {
+                    step: string;
+                    by: string | null;
+                    /** Format: date-time */
+                    at: string | null;
+                }[];
+            };
+        } | {
+            /** @enum {string} */
+            kind: "enter";
+            /** Format: uuid */
+            entryId: string;
+            part: {
+                /** @enum {string} */
+                kind?: "end" | "express" | "drop";
+                diameter?: number | null;
+                port?: string | null;
+                loop?: number;
+                tubes?: {
+                    unit: number;
+                    /** @enum {string} */
+                    way: "dedicate" | "window";
+                }[];
+                armoured?: boolean;
+                tracer?: boolean;
+                route?: number;
+                inside?: number;
+            };
+        } | {
+            /** @enum {string} */
+            kind: "remove";
+            /** Format: uuid */
+            entryId: string;
+        } | {
+            /** @enum {string} */
+            kind: "tick";
+            /** Format: uuid */
+            entryId: string;
+            step: string;
+            /** @default null */
+            by: string | null;
+            /**
+             * Format: date-time
+             * @default null
+             */
+            at: string | null;
+            done: boolean;
+        };
+        ReceivedRecord: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            projectId: string;
+            splicerId: string;
+            number: number;
+            /** Format: date-time */
+            at: string;
+            label: string | null;
+            program: string;
+            heater: string | null;
+            fibers: {
+                position: number;
+                cleaveLeft: number | null;
+                cleaveRight: number | null;
+                offset: number | null;
+                gap: number | null;
+                image: {
+                    coreLeft: number | null;
+                    coreRight: number | null;
+                    edgeLeft: number | null;
+                    edgeRight: number | null;
+                } | null;
+                estimateMdb: number | null;
+                /** @enum {string|null} */
+                error: "fiber too long" | "past center" | "cleave angle" | "chip" | "dirt" | "offset" | "not in groove" | "gap" | "tension" | "heater" | null;
+            }[];
+            fused: boolean;
+            /** @enum {string|null} */
+            tension: "passed" | "failed" | "off" | null;
+            arcs: number;
+            glass: number;
+            temperature: number | null;
+            pressure: number | null;
+            humidity: number | null;
+            /**
+             * @default instrument
+             * @enum {string}
+             */
+            origin: "instrument" | "simulated";
+            /** Format: date-time */
+            receivedAt: string;
+            seq: number;
+        };
+        Instrument: {
+            /** @enum {string} */
+            kind: "splicer";
+            id: string;
+            name: string;
+            source: string;
+            programs: {
+                name: string;
+                glass: ("single-mode" | "multimode") | "any";
+                fibers: number;
+            }[];
+            heaterPrograms: {
+                name: string;
+                /** @enum {string} */
+                sleeve: "60 mm" | "40 mm" | "27 mm" | "ribbon";
+                seconds: number;
+            }[];
+            heaters: number;
+            holders: number[];
+            cleaveLengths: number[];
+            arcSeconds: number;
+            coolSeconds: number;
+            cleaveLimit: number;
+        } | {
+            /** @enum {string} */
+            kind: "cleaver";
+            id: string;
+            name: string;
+            source: string;
+            cleaveLengths: number[];
+            positions: number;
+            cleaves: number;
+        };
+        InstrumentEntry: {
+            /** @enum {string} */
+            kind: "session";
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            projectId: string;
+            instrumentId: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+        } | {
+            /** @enum {string} */
+            kind: "arc check";
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            projectId: string;
+            instrumentId: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: uuid */
+            checkId: string;
+            round: number;
+            passed: boolean;
+            /**
+             * @default typed
+             * @enum {string}
+             */
+            origin: "instrument" | "typed" | "simulated";
+            arcs: number;
+            air: components["schemas"]["Air"];
+        } | {
+            /** @enum {string} */
+            kind: "electrodes";
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            projectId: string;
+            instrumentId: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+            /** @enum {string} */
+            what: "cleaned" | "replaced";
+            arcs: number;
+        } | {
+            /** @enum {string} */
+            kind: "blade";
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            projectId: string;
+            instrumentId: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+            /** @enum {string} */
+            what: "turned" | "replaced";
+        };
+        SetAside: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            recordId: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+            why: string;
+        };
+        SplicerRecord: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            projectId: string;
+            splicerId: string;
+            number: number;
+            /** Format: date-time */
+            at: string;
+            label: string | null;
+            program: string;
+            heater: string | null;
+            fibers: {
+                position: number;
+                cleaveLeft: number | null;
+                cleaveRight: number | null;
+                offset: number | null;
+                gap: number | null;
+                image: {
+                    coreLeft: number | null;
+                    coreRight: number | null;
+                    edgeLeft: number | null;
+                    edgeRight: number | null;
+                } | null;
+                estimateMdb: number | null;
+                /** @enum {string|null} */
+                error: "fiber too long" | "past center" | "cleave angle" | "chip" | "dirt" | "offset" | "not in groove" | "gap" | "tension" | "heater" | null;
+            }[];
+            fused: boolean;
+            /** @enum {string|null} */
+            tension: "passed" | "failed" | "off" | null;
+            arcs: number;
+            glass: number;
+            temperature: number | null;
+            pressure: number | null;
+            humidity: number | null;
+            /**
+             * @default instrument
+             * @enum {string}
+             */
+            origin: "instrument" | "simulated";
+        };
+        Upload: {
+            digest: string;
+            size: number;
+        };
+        CorrectionMessage: {
+            /** @enum {string} */
+            code: "loops";
+            closure: string;
+            by: {
+                tapeM: number;
+                errorM?: number;
+                decimals?: number;
+            };
+            /** @enum {string} */
+            longer: "yes" | "no";
+            written: {
+                tapeM: number;
+                errorM?: number;
+                decimals?: number;
+            };
+            measured: {
+                tapeM: number;
+                errorM?: number;
+                decimals?: number;
+            };
+        } | {
+            /** @enum {string} */
+            code: "place";
+            closure: string;
+            by: {
+                tapeM: number;
+                errorM?: number;
+                decimals?: number;
+            };
+            /** @enum {string} */
+            farther: "yes" | "no";
+        } | {
+            /** @enum {string} */
+            code: "spanMarks" | "span";
+            cable: string;
+            from: string;
+            to: string;
+            by: {
+                tapeM: number;
+                errorM?: number;
+                decimals?: number;
+            };
+            /** @enum {string} */
+            longer: "yes" | "no";
+        } | {
+            /** @enum {string} */
+            code: "spanLoop";
+            cable: string;
+            from: string;
+            to: string;
+            by: {
+                tapeM: number;
+                errorM?: number;
+                decimals?: number;
+            };
+            /** @enum {string} */
+            longer: "yes" | "no";
+            closure: string;
+            written: {
+                tapeM: number;
+                errorM?: number;
+                decimals?: number;
+            };
+            measured: {
+                tapeM: number;
+                errorM?: number;
+                decimals?: number;
+            };
+        } | {
+            /** @enum {string} */
+            code: "spanLoops";
+            cable: string;
+            from: string;
+            to: string;
+            by: {
+                tapeM: number;
+                errorM?: number;
+                decimals?: number;
+            };
+            /** @enum {string} */
+            longer: "yes" | "no";
+            closures: string[];
+        };
+        ProofMessage: {
+            /** @enum {string} */
+            code: "copyOfOther";
+            label: string;
+            files: {
+                items: string[];
+                most?: number;
+            };
+        } | {
+            /** @enum {string} */
+            code: "savedForSeveral";
+            files: {
+                items: string[];
+                most?: number;
+            };
+        } | {
+            /** @enum {string} */
+            code: "noiseOnly";
+            file: string;
+        } | {
+            /** @enum {string} */
+            code: "shotTwice";
+            label: string;
+            /** @enum {string} */
+            direction: "AB" | "BA";
+            wavelengthNm: number;
+            shots: number;
+            file: string;
+        } | {
+            /** @enum {string} */
+            code: "groupIndex";
+            files: {
+                items: string[];
+                most?: number;
+            };
+            index: string;
+            usual: string;
+            wavelengthNm: number;
+        } | {
+            /** @enum {string} */
+            code: "lengthUnknown";
+            cable: string;
+        } | {
+            /** @enum {string} */
+            code: "scaleLong" | "scaleShort";
+            percent: string;
+            index: string;
+            fitting: string;
+        } | {
+            /** @enum {string} */
+            code: "receiveFiber";
+            file: string;
+            length: {
+                tapeM: number;
+                errorM?: number;
+                decimals?: number;
+            };
+        } | {
+            /** @enum {string} */
+            code: "lostInNoise";
+            file: string;
+            label: string;
+            from: {
+                rangeM: number;
+            };
+        } | {
+            /** @enum {string} */
+            code: "rangeTooShort";
+            file: string;
+            label: string;
+            range: {
+                rangeM: number;
+            };
+            end: {
+                rangeM: number;
+            };
+        } | {
+            /** @enum {string} */
+            code: "noEndSeen";
+            file: string;
+            range: {
+                rangeM: number;
+            };
+        } | {
+            /** @enum {string} */
+            code: "endFromOneSide";
+            label: string;
+            /** @enum {string} */
+            direction: "AB" | "BA";
+            at: {
+                placeM: number;
+            };
+        } | {
+            /** @enum {string} */
+            code: "launchFiber";
+            files: {
+                items: string[];
+                most?: number;
+            };
+            length: {
+                tapeM: number;
+                errorM?: number;
+                decimals?: number;
+            };
+        } | {
+            /** @enum {string} */
+            code: "otherWavelengths";
+            label: string;
+            ab: string[];
+            ba: string[];
+        } | {
+            /** @enum {string} */
+            code: "directionMissing";
+            label: string;
+            wavelengthNm: number;
+            /** @enum {string} */
+            missing: "AB" | "BA";
+        } | {
+            /** @enum {string} */
+            code: "swapped";
+            first: string;
+            second: string;
+            /** @enum {string} */
+            direction: "AB" | "BA";
+            wavelengthNm: number;
+            /** @enum {string} */
+            otherDirection: "AB" | "BA";
+            otherNm: number;
+            files: string[];
+            otherFiles: string[];
+        } | {
+            /** @enum {string} */
+            code: "cutOverSince";
+            files: {
+                items: string[];
+                most?: number;
+            };
+            closure: string;
+            day: {
+                dayOf: string;
+            };
+        };
+        FindingMessage: {
+            /** @enum {string} */
+            code: "notJoined";
+            label: string;
+            closure: string;
+        } | {
+            /** @enum {string} */
+            code: "severalNotJoined";
+            fibers: number;
+            closure: string;
+        } | {
+            /** @enum {string} */
+            code: "broken";
+            label: string;
+            at: {
+                placeM: number;
+            };
+            /** @enum {string} */
+            direction: "AB" | "BA";
+        } | {
+            /** @enum {string} */
+            code: "brokenSamePlace" | "brokenTwoPlaces";
+            label: string;
+            at: {
+                placeM: number;
+            };
+            /** @enum {string} */
+            direction: "AB" | "BA";
+            otherAt: {
+                placeM: number;
+            };
+            /** @enum {string} */
+            otherDirection: "AB" | "BA";
+        } | {
+            /** @enum {string} */
+            code: "echo" | "echoOneWay";
+            label: string;
+            seen: {
+                /** @enum {string} */
+                direction: "AB" | "BA";
+                wavelengthNm: number;
+                loss: {
+                    lossDb: number;
+                    sigmaDb?: number;
+                    decimals?: number;
+                };
+            }[];
+        } | {
+            /** @enum {string} */
+            code: "unplanned" | "unplannedBend";
+            label: string;
+            seen: {
+                /** @enum {string} */
+                direction: "AB" | "BA";
+                wavelengthNm: number;
+                loss: {
+                    lossDb: number;
+                    sigmaDb?: number;
+                    decimals?: number;
+                };
+            }[];
+            /** @enum {string} */
+            reflects: "yes" | "no";
+        } | {
+            /** @enum {string} */
+            code: "reflects";
+            label: string;
+            peakDb: string;
+            wavelengthNm: number;
+            loss: {
+                lossDb: number;
+                sigmaDb?: number;
+                decimals?: number;
+            };
+        } | {
+            /** @enum {string} */
+            code: "highOneWay";
+            label: string;
+            /** @enum {string} */
+            direction: "AB" | "BA";
+            wavelengthNm: number;
+            loss: {
+                lossDb: number;
+                sigmaDb?: number;
+                decimals?: number;
+            };
+        } | {
+            /** @enum {string} */
+            code: "highOneWayCorrected";
+            label: string;
+            /** @enum {string} */
+            direction: "AB" | "BA";
+            wavelengthNm: number;
+            loss: {
+                lossDb: number;
+                sigmaDb?: number;
+                decimals?: number;
+            };
+            corrected: {
+                lossDb: number;
+                sigmaDb?: number;
+                decimals?: number;
+            };
+        } | {
+            /** @enum {string} */
+            code: "bent";
+            label: string;
+            long: {
+                lossDb: number;
+                sigmaDb?: number;
+                decimals?: number;
+            };
+            longNm: number;
+            short: {
+                lossDb: number;
+                sigmaDb?: number;
+                decimals?: number;
+            };
+            shortNm: number;
+        } | {
+            /** @enum {string} */
+            code: "modeFields";
+            label: string;
+            difference: {
+                lossDb: number;
+                sigmaDb?: number;
+                decimals?: number;
+            };
+            percent: number;
+            alone: {
+                lossDb: number;
+                sigmaDb?: number;
+                decimals?: number;
+            };
+            loss: {
+                lossDb: number;
+                sigmaDb?: number;
+                decimals?: number;
+            };
+        } | {
+            /** @enum {string} */
+            code: "badSplice";
+            label: string;
+            loss: {
+                lossDb: number;
+                sigmaDb?: number;
+                decimals?: number;
+            };
+            wavelengthNm: number;
+            limit: {
+                lossDb: number;
+                sigmaDb?: number;
+                decimals?: number;
+            };
+            circuit: string;
+        } | {
+            /** @enum {string} */
+            code: "goodOneWay";
+            label: string;
+            wavelengthNm: number;
+            ab: {
+                lossDb: number;
+                sigmaDb?: number;
+                decimals?: number;
+            };
+            ba: {
+                lossDb: number;
+                sigmaDb?: number;
+                decimals?: number;
+            };
+            mean: {
+                lossDb: number;
+                sigmaDb?: number;
+                decimals?: number;
+            };
+            high: number;
+            fibers: number;
+            closure: string;
+        } | {
+            /** @enum {string} */
+            code: "trayHigh";
+            tray: string;
+            closure: string;
+            high: number;
+            fibers: number;
+            median: {
+                lossDb: number;
+                sigmaDb?: number;
+                decimals?: number;
+            };
+            usual: {
+                lossDb: number;
+                sigmaDb?: number;
+                decimals?: number;
+            };
+            /** @enum {string} */
+            bent: "yes" | "no";
+        } | {
+            /** @enum {string} */
+            code: "ribbonEdges";
+            closure: string;
+            positions: string[];
+            lossesDb: string[];
+            usual: {
+                lossDb: number;
+                sigmaDb?: number;
+                decimals?: number;
+            };
+        };
+        WhereMessage: {
+            /** @enum {string} */
+            code: "closure";
+            closure: string;
+        } | {
+            /** @enum {string} */
+            code: "tray";
+            closure: string;
+            tray: string;
+        } | {
+            /** @enum {string} */
+            code: "slot";
+            closure: string;
+            tray: number;
+            slot: number;
+        } | {
+            /** @enum {string} */
+            code: "slotOffset";
+            closure: string;
+            tray: number;
+            slot: number;
+            offset: {
+                tapeM: number;
+                errorM?: number;
+                decimals?: number;
+            };
+            /** @enum {string} */
+            side: "before" | "behind";
+        } | {
+            /** @enum {string} */
+            code: "inLoop";
+            cable: string;
+            from: string;
+            sheath: {
+                tapeM: number;
+                errorM?: number;
+                decimals?: number;
+            };
+        } | {
+            /** @enum {string} */
+            code: "inLoopMark";
+            cable: string;
+            from: string;
+            sheath: {
+                tapeM: number;
+                errorM?: number;
+                decimals?: number;
+            };
+            mark: {
+                tapeM: number;
+                errorM?: number;
+                decimals?: number;
+            };
+        } | {
+            /** @enum {string} */
+            code: "along";
+            cable: string;
+            from: string;
+            sheath: {
+                tapeM: number;
+                errorM?: number;
+                decimals?: number;
+            };
+            toward: string;
+        } | {
+            /** @enum {string} */
+            code: "alongMark";
+            cable: string;
+            from: string;
+            sheath: {
+                tapeM: number;
+                errorM?: number;
+                decimals?: number;
+            };
+            toward: string;
+            mark: {
+                tapeM: number;
+                errorM?: number;
+                decimals?: number;
+            };
+        };
+        BudgetMessage: {
+            /** @enum {string} */
+            code: "broken";
+            where: components["schemas"]["WhereMessage"][];
+        } | {
+            /** @enum {string} */
+            code: "deadFiber" | "lengthUnknown" | "noAttenuation";
+        } | {
+            /** @enum {string} */
+            code: "over";
+            by: {
+                lossDb: number;
+                sigmaDb?: number;
+                decimals?: number;
+            };
+            wavelengthNm: number;
+            loss: {
+                lossDb: number;
+                sigmaDb?: number;
+                decimals?: number;
+            };
+            most: {
+                lossDb: number;
+                sigmaDb?: number;
+                decimals?: number;
+            };
+        } | {
+            /** @enum {string} */
+            code: "notSpliced";
+            splices: number;
+        } | {
+            /** @enum {string} */
+            code: "littleLeft";
+            left: {
+                lossDb: number;
+                sigmaDb?: number;
+                decimals?: number;
+            };
+            wavelengthNm: number;
+            error: {
+                lossDb: number;
+                sigmaDb?: number;
+                decimals?: number;
+            };
+        } | {
+            /** @enum {string} */
+            code: "left";
+            left: {
+                lossDb: number;
+                sigmaDb?: number;
+                decimals?: number;
+            };
+            wavelengthNm: number;
+        };
     };
     responses: never;
     parameters: never;
@@ -9069,3 +6365,6 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
+
+/** Changes with the API: what was kept of answers of another one is not shown. */
+export const API_DIGEST = '202cd9a3be737e41';

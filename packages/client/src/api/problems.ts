@@ -21,11 +21,18 @@ export class Refused extends RequestError {
   override name = 'Refused';
   readonly status: number;
   readonly errors: readonly ProblemPlace[];
+  /** What the server says of it as data. */
+  readonly code: string | undefined;
 
-  constructor(status: number, told: Told, errors: readonly ProblemPlace[] = []) {
+  constructor(
+    status: number,
+    told: Told,
+    { errors = [], code }: Pick<ProblemDocument, 'errors' | 'code'> = {},
+  ) {
     super(told);
     this.status = status;
     this.errors = errors;
+    this.code = code;
   }
 }
 
@@ -74,6 +81,7 @@ const NO_ROOM = 507;
 /** A problem document (RFC 9457), as far as it can be read. */
 interface ProblemDocument {
   detail?: string;
+  code?: string;
   errors?: ProblemPlace[];
 }
 
@@ -87,7 +95,7 @@ export async function problemOf(response: Response): Promise<Error> {
   if (status >= 500 && status !== NO_ROOM) return new ServerFailed(status);
   const problem = (await response.json().catch(() => null)) as ProblemDocument | null;
   if (status === NO_ROOM) return new NoRoom(problem?.detail ?? { code: 'noRoom' });
-  return new Refused(status, problem?.detail ?? { code: 'refused', status }, problem?.errors);
+  return new Refused(status, problem?.detail ?? { code: 'refused', status }, problem ?? {});
 }
 
 /** The network did not carry a request. */

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import {
+  type Instrument,
   idSchema,
   instrumentEntrySchema,
   instrumentSchema,
@@ -8,10 +9,11 @@ import {
 } from '@cordel/core';
 import { answerOf } from '../api/api.ts';
 import { command } from './command.ts';
+import { savedSchema } from './saved.ts';
 
 export const saveInstrument = command({
   name: 'instrument.save',
-  schema: instrumentSchema,
+  schema: savedSchema(instrumentSchema),
   send: (api, instrument) =>
     answerOf(
       api.PUT('/api/instruments/{instrumentId}', {
@@ -19,7 +21,8 @@ export const saveInstrument = command({
         body: instrument,
       }),
     ),
-  apply: (rows, instrument) => rows.put('instruments', instrument),
+  apply: (rows, { base: _read, ...instrument }) =>
+    rows.put('instruments', instrument as Instrument),
 });
 
 export const logInstruments = command({

@@ -1,11 +1,11 @@
 import { cableSchema } from '@cordel/core';
 import { answerOf } from '../api/api.ts';
 import { command } from './command.ts';
+import { savedSchema } from './saved.ts';
 
-/** `base` is the cable as it had been read: what others have changed since is kept. */
 export const saveCable = command({
   name: 'cable.save',
-  schema: cableSchema.extend({ base: cableSchema.optional() }),
+  schema: savedSchema(cableSchema),
   send: (api, cable) =>
     answerOf(
       api.PUT('/api/cables/{cableId}', { params: { path: { cableId: cable.id } }, body: cable }),

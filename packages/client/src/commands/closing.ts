@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema } from '@cordel/core';
+import { idSchema, uploadSchema } from '@cordel/core';
 import { closingEntrySchema, photoSchema } from '@cordel/core/closing';
 import { answerOf } from '../api/api.ts';
 import { command } from './command.ts';
@@ -21,8 +21,10 @@ export const appendClosing = command({
 
 export const addPhoto = command({
   name: 'photo.add',
-  schema: photoSchema,
-  send: (api, photo) => answerOf(api.POST('/api/photos', { body: photo })),
+  /** Its bytes go along as a file; earlier pages had them in the input. */
+  schema: photoSchema.partial({ bytes: true }).extend({ file: uploadSchema.optional() }),
+  send: (api, { file, ...photo }, sentAs) =>
+    answerOf(api.POST('/api/photos', { body: { ...photo, ...(file && sentAs(file)) } })),
   apply: (rows, photo) => {
     if (rows.isAt(photo.closureId)) rows.append('photos', [photo]);
   },

@@ -1,11 +1,11 @@
 import { closureSchema } from '@cordel/core';
 import { answerOf } from '../api/api.ts';
 import { command } from './command.ts';
+import { savedSchema } from './saved.ts';
 
-/** `base` is the closure as it had been read: what others have changed since is kept. */
 export const saveClosure = command({
   name: 'closure.save',
-  schema: closureSchema.extend({ base: closureSchema.optional() }),
+  schema: savedSchema(closureSchema),
   send: (api, closure) =>
     answerOf(
       api.PUT('/api/closures/{closureId}', {

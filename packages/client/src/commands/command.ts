@@ -1,6 +1,10 @@
 import type { z } from 'zod';
+import type { Upload } from '@cordel/core';
 import type { Api } from '../api/api.ts';
 import type { Overlay } from '../snapshot/overlay.ts';
+
+/** How a file goes with its record: within it, or by the name under which it was sent in pieces. */
+type SentFile = { bytes: string } | { file: Upload };
 
 /** One kind of write: what it takes, how it is sent, and how it shows before the server has it. */
 export interface Command<Input = unknown, Answer = unknown> {
@@ -8,8 +12,13 @@ export interface Command<Input = unknown, Answer = unknown> {
   readonly name: string;
   /** What it takes. What an older page stored is checked against it before it is sent. */
   readonly schema: z.ZodType<Input>;
-  /** The request. Sent twice, it does what it does once. */
-  send(api: Api, input: Input): Promise<Answer>;
+  /** Brings what an earlier page stored to what the schema takes; without it, it is taken as it is. */
+  upgrade?(this: void, input: unknown): unknown;
+  /**
+   * The request. Sent twice, it does what it does once.
+   * @param sentAs how a file goes along that was given with the input
+   */
+  send(api: Api, input: Input, sentAs: (file: Upload) => SentFile): Promise<Answer>;
   /** Lays it over what is shown. None where it shows only once the server has worked it out. */
   apply?(rows: Overlay, input: Input): void;
 }

@@ -11,11 +11,12 @@ import { changeAssemblyOf, saveHardware } from './prep.ts';
 import { saveProject } from './projects.ts';
 import { archiveRecord, deleteRecord } from './records.ts';
 import { saveScheme } from './schemes.ts';
-import { placeTraces, recordTraceReadings } from './traces.ts';
+import { addTrace, placeTraces, recordTraceReadings } from './traces.ts';
 
 /** All that a page writes, each by its own name in the code. */
 export const commands = {
   addPhoto,
+  addTrace,
   appendClosing,
   archiveRecord,
   askForPackage,

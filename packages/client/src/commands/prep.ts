@@ -8,10 +8,11 @@ import {
 } from '@cordel/core';
 import { answerOf } from '../api/api.ts';
 import { command } from './command.ts';
+import { savedSchema } from './saved.ts';
 
 export const saveHardware = command({
   name: 'hardware.save',
-  schema: hardwareSchema,
+  schema: savedSchema(hardwareSchema),
   send: (api, hardware) =>
     answerOf(
       api.PUT('/api/hardware/{hardwareId}', {
@@ -19,7 +20,7 @@ export const saveHardware = command({
         body: hardware,
       }),
     ),
-  apply: (rows, hardware) => rows.put('hardware', hardware),
+  apply: (rows, { base: _read, ...hardware }) => rows.put('hardware', hardware),
 });
 
 export const changeAssemblyOf = command({

@@ -1,11 +1,21 @@
-import { projectSchema } from '@cordel/core';
+import { projectSchema, upgradeProject } from '@cordel/core';
 import { answerOf } from '../api/api.ts';
 import { command } from './command.ts';
+import { savedSchema } from './saved.ts';
 
-/** `base` is the project as it had been read: what others have changed since is kept. */
+/** A project with the one it was read as. */
+function upgradeSaved(input: unknown): unknown {
+  const { base, ...project } = input as { base?: unknown };
+  return {
+    ...(upgradeProject(project) as object),
+    ...(base !== undefined && { base: upgradeProject(base) }),
+  };
+}
+
 export const saveProject = command({
   name: 'project.save',
-  schema: projectSchema.extend({ base: projectSchema.optional() }),
+  schema: savedSchema(projectSchema),
+  upgrade: upgradeSaved,
   send: (api, project) =>
     answerOf(
       api.PUT('/api/projects/{projectId}', {

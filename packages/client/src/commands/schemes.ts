@@ -1,10 +1,11 @@
 import { schemeSchema } from '@cordel/core';
 import { answerOf } from '../api/api.ts';
 import { command } from './command.ts';
+import { savedSchema } from './saved.ts';
 
 export const saveScheme = command({
   name: 'scheme.save',
-  schema: schemeSchema,
+  schema: savedSchema(schemeSchema),
   send: (api, scheme) =>
     answerOf(
       api.PUT('/api/schemes/{schemeId}', {
@@ -12,5 +13,5 @@ export const saveScheme = command({
         body: scheme,
       }),
     ),
-  apply: (rows, scheme) => rows.put('schemes', scheme),
+  apply: (rows, { base: _read, ...scheme }) => rows.put('schemes', scheme),
 });

@@ -1,8 +1,9 @@
 import { v7 as uuid } from 'uuid';
-import type { Told } from '@cordel/core';
+import type { Told, Upload } from '@cordel/core';
 import type { Api } from '../api/api.ts';
 import { NoRoom, Refused, ServerFailed } from '../api/problems.ts';
 import type { Command } from '../commands/command.ts';
+import { type CarriedFile, FileStore, base64Of, isInPieces, sendPieces } from './files.ts';
 import { WriteStore } from './store.ts';
 import { type Write, idsMadeBy, namesAny } from './write.ts';
 
@@ -14,6 +15,8 @@ export interface OutboxState {
   failing: boolean;
   /** Why nothing is taken in for now, where the server's disk is full. */
   noRoom?: Told | undefined;
+  /** How far the file is that is being sent, in bytes. */
+  sending?: { writeId: string; sent: number; size: number } | undefined;
   /** True until what an earlier page left has been read. */
   loading: boolean;
 }
@@ -27,12 +30,17 @@ export interface OutboxOptions {
   commands: ReadonlyMap<string, Command>;
   /** Who works on the device now. */
   person: () => string;
+  /** Lets go what the device can do without, when it has no room for a write. */
+  makeRoom?: () => Promise<void>;
   /** Called when the server has a write, before it leaves the list. */
   onDelivered: (write: Write) => void;
 }
 
 /** How often the server may fail over a write before it is set aside for others to go on. */
 export const MOST_FAILURES = 4;
+
+/** How often the pieces of a file are sent again that the server does not have whole. */
+const FILE_ROUNDS = 3;
 
 /** Waits between tries while the server cannot be reached, in ms. */
 const PAUSES_MS = [1000, 2000, 5000, 10_000];
@@ -50,12 +58,14 @@ export class Outbox {
   private readonly listeners = new Set<() => void>();
   private readonly waiters = new Map<string, (outcome: Outcome) => void>();
   private readonly store = new WriteStore();
+  private readonly files = new FileStore();
   private readonly channel =
     typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(LOCK);
   /** Ids of writes that could not be stored. */
   private readonly inMemory = new Set<string>();
   /** Ids of writes that are out of the list, whether storage let them go or not. */
   private readonly gone = new Set<string>();
+  private isClosed = false;
   private sending = false;
   private failures = 0;
   private timer: ReturnType<typeof setTimeout> | null = null;
@@ -77,11 +87,15 @@ export class Outbox {
 
   snapshot = (): OutboxState => this.state;
 
-  /** Puts a command in. The promise answers when the server has; nobody needs to wait for it. */
+  /**
+   * Puts a command in. The promise answers when the server has; nobody needs to wait for it.
+   * @param files files that its input names
+   */
   add<Input, Answer>(
     command: Command<Input, Answer>,
     input: Input,
     label: string,
+    files: readonly CarriedFile[] = [],
   ): Promise<Outcome<Answer>> {
     const write: Write<Input> = {
       id: uuid(),
@@ -91,9 +105,13 @@ export class Outbox {
       madeAt: new Date().toISOString(),
       label,
       state: 'waiting',
+      ...(files.length > 0 && {
+        files: files.map(({ digest, size }) => ({ digest, size })),
+      }),
     };
     this.set({ writes: [...this.state.writes, write] });
     const outcome = new Promise<Outcome>((resolve) => this.waiters.set(write.id, resolve));
+    files.forEach((file) => this.files.hold(file));
     void this.keep(write).then(() => this.flush());
     return outcome as Promise<Outcome<Answer>>;
   }
@@ -106,13 +124,20 @@ export class Outbox {
     await this.flush();
   }
 
+  /** A file that a waiting write carries; null where the device does not have it any more. */
+  file = (digest: string): Promise<Uint8Array | null> => this.files.get(digest);
+
   /** Takes a write out for good. */
   async discard(id: string): Promise<void> {
+    const { files = [] } = this.state.writes.find((write) => write.id === id) ?? {};
     this.gone.add(id);
     this.inMemory.delete(id);
     await this.store.delete(id);
     this.set({ writes: this.state.writes.filter((write) => write.id !== id) });
-    this.channel?.postMessage('changed');
+    const needed = new Set(this.state.writes.flatMap((write) => write.files ?? []).map(digestOf));
+    for (const digest of files.map(digestOf))
+      if (!needed.has(digest)) await this.files.delete(digest);
+    this.tellOthers();
   }
 
   /** Sends what waits, oldest first, until nothing does or the server cannot be reached. */
@@ -136,6 +161,7 @@ export class Outbox {
 
   /** Ends it: nothing is sent any more, and what waits stays stored. */
   close(): void {
+    this.isClosed = true;
     this.channel?.close();
     if (this.timer) clearTimeout(this.timer);
     this.sending = true;
@@ -151,13 +177,18 @@ export class Outbox {
   private next(): Write | undefined {
     const held = this.state.writes.filter(({ state, unknown }) => state === 'set aside' || unknown);
     const missing = held.flatMap(idsMadeBy);
-    return this.state.writes.find(
-      (write) => write.state === 'waiting' && !write.unknown && !namesAny(write, missing),
-    );
+    const isNext = (write: Write, needed: readonly string[]): boolean =>
+      write.state === 'waiting' && !write.unknown && !namesAny(write, needed);
+    const first = this.state.writes.find((write) => isNext(write, missing));
+    if (!first?.files) return first;
+    // Records do not wait for large files, but for those that they need.
+    const coming = this.state.writes.filter(({ files }) => files).flatMap(idsMadeBy);
+    return this.state.writes.find((write) => isNext(write, [...missing, ...coming])) ?? first;
   }
 
   private async deliver(write: Write): Promise<boolean> {
     try {
+      if (!(await this.sendFiles(write))) return true;
       const answer = await this.send(write);
       this.failures = 0;
       this.options.onDelivered(write);
@@ -176,6 +207,12 @@ export class Outbox {
         this.later({ offline: true });
         return false;
       }
+      const rounds = (write.failures ?? 0) + 1;
+      if (error.code === 'fileIncomplete' && rounds < FILE_ROUNDS) {
+        // Some of it was let go meanwhile: another device sent the same file, or it waited too long.
+        await this.change({ ...write, failures: rounds });
+        return true;
+      }
       await this.change({ ...write, state: 'refused', problem: error.told });
       this.set({ offline: false, failing: false });
       this.settle(write.id, { refused: error, writeId: write.id });
@@ -184,7 +221,7 @@ export class Outbox {
   }
 
   /** @throws Refused where an older page stored what this one's command does not take */
-  private async send({ command: name, input }: Write): Promise<unknown> {
+  private async send({ command: name, input, files = [] }: Write): Promise<unknown> {
     const command = this.options.commands.get(name)!;
     const read = command.schema.safeParse(input);
     if (!read.success)
@@ -192,15 +229,44 @@ export class Outbox {
         code: 'outdatedWrite',
         place: read.error.issues[0]!.path.join('.'),
       });
-    return command.send(this.options.api, read.data);
+    const small = new Map<string, string>();
+    for (const file of files)
+      if (!isInPieces(file)) small.set(file.digest, base64Of(await this.carried(file)));
+    return command.send(this.options.api, read.data, (file) => {
+      const bytes = small.get(file.digest);
+      return bytes === undefined ? { file } : { bytes };
+    });
+  }
+
+  /** @throws Refused where the device does not have it any more */
+  private async carried({ digest }: Upload): Promise<Uint8Array> {
+    const bytes = await this.files.get(digest);
+    if (!bytes) throw new Refused(410, { code: 'fileMissing' });
+    return bytes;
+  }
+
+  /**
+   * Sends what goes in pieces before a write itself.
+   * @returns whether all of it is there; otherwise something smaller goes first
+   */
+  private async sendFiles(write: Write): Promise<boolean> {
+    for (const file of write.files ?? []) {
+      if (!isInPieces(file)) continue;
+      const isSent = await sendPieces(this.options.api, file, await this.carried(file), (sent) => {
+        this.set({ sending: { writeId: write.id, sent, size: file.size }, offline: false });
+        return this.next()?.id === write.id;
+      }).finally(() => this.set({ sending: undefined }));
+      if (!isSent) return false;
+    }
+    return true;
   }
 
   /** Tries a write again that the server failed over, and sets it aside in the end: others must go on. */
   private async failed(write: Write, error: ServerFailed): Promise<boolean> {
     const failures = (write.failures ?? 0) + 1;
     if (failures < MOST_FAILURES) {
-      await this.change({ ...write, failures });
       this.later({ offline: false, failing: true });
+      await this.change({ ...write, failures });
       return false;
     }
     await this.change({ ...write, failures, state: 'set aside', problem: error.told });
@@ -228,7 +294,7 @@ export class Outbox {
   private async keep(write: Write): Promise<void> {
     const { unsafe: _before, unknown: _known, ...kept } = write;
     // Full, or forbidden as in private windows of some browsers: the page says so until it is sent.
-    const stored = await this.store.put(kept);
+    const stored = (await this.isKept(kept)) || (await this.isKeptInRoom(kept));
     if (stored) this.inMemory.delete(write.id);
     else this.inMemory.add(write.id);
     if (stored === Boolean(write.unsafe))
@@ -237,7 +303,23 @@ export class Outbox {
           entry.id === write.id ? { ...entry, unsafe: !stored } : entry,
         ),
       });
-    this.channel?.postMessage('changed');
+    this.tellOthers();
+  }
+
+  private async isKept(write: Write): Promise<boolean> {
+    for (const file of write.files ?? []) if (!(await this.files.keep(file))) return false;
+    return this.store.put(write);
+  }
+
+  private async isKeptInRoom(write: Write): Promise<boolean> {
+    if (!this.options.makeRoom) return false;
+    await this.options.makeRoom();
+    return this.isKept(write);
+  }
+
+  /** Other tabs of the browser show the same list. */
+  private tellOthers(): void {
+    if (!this.isClosed) this.channel?.postMessage('changed');
   }
 
   private async change(write: Write): Promise<void> {
@@ -251,9 +333,11 @@ export class Outbox {
     // What could not be stored or taken out is as this page has it.
     const stored = all
       .filter(({ id }) => !this.inMemory.has(id) && !this.gone.has(id))
-      .map((write) =>
-        this.options.commands.has(write.command) ? write : { ...write, unknown: true },
-      );
+      .map((write) => {
+        const command = this.options.commands.get(write.command);
+        if (!command) return { ...write, unknown: true };
+        return command.upgrade ? { ...write, input: command.upgrade(write.input) } : write;
+      });
     const known = new Set(stored.map((write) => write.id));
     // A write of this page may not be stored yet.
     const fresh = this.state.writes.filter(
@@ -269,6 +353,8 @@ export class Outbox {
     this.listeners.forEach((listener) => listener());
   }
 }
+
+const digestOf = ({ digest }: Upload): string => digest;
 
 /** Runs work while no other page of this browser does, where the browser can tell. */
 async function alone(work: () => Promise<void>): Promise<void> {

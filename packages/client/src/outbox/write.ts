@@ -1,4 +1,4 @@
-import type { Told } from '@cordel/core';
+import type { Told, Upload } from '@cordel/core';
 import type { Command } from '../commands/command.ts';
 
 /** A command on its way to the server. Its id sorts by when it was made. */
@@ -7,6 +7,8 @@ export interface Write<Input = unknown> {
   /** The command's name. */
   command: string;
   input: Input;
+  /** Files that it carries, which the device holds beside it. */
+  files?: readonly Upload[];
   /** Who worked on the device. */
   person: string;
   madeAt: string;

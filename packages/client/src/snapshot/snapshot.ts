@@ -9,14 +9,32 @@ import type {
   InstrumentEntry,
   Project,
   SetAside,
+  TracePlace,
+  Upload,
 } from '@cordel/core';
 import type { ClosingEntry, Photo } from '@cordel/core/closing';
+import type { TraceFacts } from '@cordel/core/otdr';
 
 /** A project as the list of all has it. */
 export type ListedProject = Project & { archived: boolean };
 
-/** A photo without its bytes, and one that waits to be sent with them. */
-export type ShownPhoto = Pick<Photo, 'id' | 'closureId' | 'by' | 'at'> & { bytes?: string };
+/** A photo without its bytes; one that waits to be sent names its file, or has its bytes in base 64. */
+export type ShownPhoto = Pick<Photo, 'id' | 'closureId' | 'by' | 'at'> & {
+  file?: Upload | undefined;
+  bytes?: string | undefined;
+};
+
+/** A trace with where it belongs, by the last word. */
+export interface ShownTrace {
+  id: string;
+  name: string;
+  /** SHA-256 of its file. */
+  digest: string;
+  /** Null while it waits to be sent. */
+  receivedAt: string | null;
+  place: TracePlace | null;
+  facts: TraceFacts;
+}
 
 /** The rows of each kind that a page shows. */
 export interface Rows {
@@ -34,6 +52,7 @@ export interface Rows {
   photos: ShownPhoto;
   instrumentLog: InstrumentEntry;
   setAside: SetAside;
+  traces: ShownTrace;
 }
 
 export type TableName = keyof Rows;

@@ -100,6 +100,16 @@ describe('the list before the cover goes on', () => {
     expect(pointOf('work:hardware', small).found!.ok).toBe(false);
   });
 
+  // A hose clamp below the ring cut is a matter of domes and in-line cases (common practice, no source).
+  it('asks for a hose clamp only on a form that has one, whatever a copied profile says', () => {
+    const clamped = BUILT_IN_HARDWARE.filter((hardware) => {
+      const view = closureView({ hardware: { ...hardware, hoseClamp: 64 } });
+      const own = closingPoints(view).filter(({ key }) => key.startsWith('cable:'));
+      return own.every(({ message }) => message.code === 'cableClamped');
+    });
+    expect(clamped.map(({ form }) => form)).toEqual(['dome', 'in-line']);
+  });
+
   it('names each point once', () => {
     for (const hardware of BUILT_IN_HARDWARE) {
       const points = closingPoints(closureView({ hardware }));

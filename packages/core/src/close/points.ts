@@ -1,7 +1,8 @@
-import { standingOf } from '../loss/standing.ts';
-import { isMade, spliceState } from '../loss/spliceState.ts';
+import { spliceStateOf } from '../loss/spliceState.ts';
+import { isMade, spliceStage } from '../loss/spliceStage.ts';
 import { type Judgement, judgeSplice } from '../loss/verdict.ts';
 import { type PortUse, sealPorts } from '../prep/seal.ts';
+import { isHoseClamped } from '../prep/steps.ts';
 import { FIBER_RADIUS } from '../prep/storage.ts';
 import type { Closure } from '../record/closure.ts';
 import type { Evidence } from '../record/evidence.ts';
@@ -89,9 +90,9 @@ export function closingSplices(
   const entries = new Map<string, Evidence[]>(splices.map(({ id }) => [id, []]));
   for (const entry of evidence) entries.get(entry.spliceId)?.push(entry);
   return splices.map((splice) => {
-    const standing = standingOf(entries.get(splice.id)!);
-    const judged = judgeSplice(standing, splice.method, limits);
-    return { splice, judged, at: standing.tries.at(-1)?.at ?? null };
+    const spliceState = spliceStateOf(entries.get(splice.id)!);
+    const judged = judgeSplice(spliceState, splice.method, limits);
+    return { splice, judged, at: spliceState.tries.at(-1)?.at ?? null };
   });
 }
 
@@ -123,10 +124,10 @@ export function closingPoints(view: ClosingView): ClosingPoint[] {
 /** What the plan says against what is there. */
 function workPoints(view: ClosingView, left: readonly CableEntry[]): ClosingPoint[] {
   const { splices, assembly, hardware, closure } = view;
-  const open = splices.filter(({ judged }) => ['open', 'skipped'].includes(spliceState(judged)));
-  const redo = splices.filter(({ judged }) => spliceState(judged) === 'redo');
+  const open = splices.filter(({ judged }) => ['open', 'skipped'].includes(spliceStage(judged)));
+  const redo = splices.filter(({ judged }) => spliceStage(judged) === 'redo');
   const made = splices.filter(({ judged }) => isMade(judged)).length;
-  const dead = splices.filter(({ judged }) => spliceState(judged) === 'dead').length;
+  const dead = splices.filter(({ judged }) => spliceStage(judged) === 'dead').length;
   const entered = new Set(assembly.entries.map((entry) => entry.cableId));
   const missing = [...new Set(splices.flatMap(({ splice }) => [splice.cableA, splice.cableB]))]
     .filter((id) => !entered.has(id))
@@ -245,13 +246,14 @@ function cablePoints({ cableName, hardware }: ClosingView, entry: CableEntry): C
     {
       key: `cable:${entry.id}`,
       group: 'cables',
-      message: hardware
-        ? {
-            code: 'cableClamped',
-            cable,
-            hoseClamp: { lengthTenthsMm: hardware.hoseClamp, towards: 'near' },
-          }
-        : { code: 'cableHeld', cable },
+      message:
+        hardware && isHoseClamped(hardware)
+          ? {
+              code: 'cableClamped',
+              cable,
+              hoseClamp: { lengthTenthsMm: hardware.hoseClamp, towards: 'near' },
+            }
+          : { code: 'cableHeld', cable },
     },
   ];
   if (entry.armoured)

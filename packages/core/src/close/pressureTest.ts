@@ -52,7 +52,7 @@ export interface PressureRound {
   looked: { place: string; seen: BubblesSeen }[];
   /** Places with bubbles. */
   bubbles: string[];
-  mends: EntryOf<'mend'>[];
+  repairs: EntryOf<'mend'>[];
   release: EntryOf<'release'> | null;
   estimate: LeakEstimate;
   /** Minutes from when the air was let in to the last reading. */
@@ -122,7 +122,7 @@ function roundOf(
     readings,
     looked,
     bubbles,
-    mends: belongs('mend'),
+    repairs: belongs('mend'),
     release,
     estimate,
     heldMinutes,

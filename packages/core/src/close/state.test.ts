@@ -194,7 +194,7 @@ describe('a pressure test', () => {
     ];
     const { rounds, test } = state(entries);
     expect(rounds.map((one) => one.state)).toEqual(['failed', 'passed']);
-    expect(rounds[0]!.mends).toHaveLength(1);
+    expect(rounds[0]!.repairs).toHaveLength(1);
     expect(test).toBe('passed');
     expect(state(entries.slice(0, -2)).test).toBe('to do');
   });

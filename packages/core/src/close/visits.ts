@@ -1,7 +1,7 @@
 import type { ClosingEntry, EntryOf } from '../record/closing.ts';
 import type { Evidence } from '../record/evidence.ts';
 import { type KeptCutOver, cutOversOf } from './cutOver.ts';
-import { spliceState } from '../loss/spliceState.ts';
+import { spliceStage } from '../loss/spliceStage.ts';
 import { sealPorts } from '../prep/seal.ts';
 import type { ClosingView } from './points.ts';
 
@@ -89,7 +89,7 @@ export interface ReentryScope {
 
 export function reentryScope(view: ClosingView): ReentryScope {
   const due = view.splices.filter(({ judged }) =>
-    ['open', 'skipped', 'redo'].includes(spliceState(judged)),
+    ['open', 'skipped', 'redo'].includes(spliceStage(judged)),
   );
   const lying = new Set(
     view.splices

@@ -4,6 +4,7 @@ import type { Splice } from '../record/splice.ts';
 import type { MakeUp } from '../record/cable.ts';
 import type { CutPlan, Tubing } from '../prep/cutPlan.ts';
 import type { PortUse } from '../prep/seal.ts';
+import { isHoseClamped } from '../prep/steps.ts';
 
 /** A closure as the van is packed for it. */
 export interface KitClosure {
@@ -84,7 +85,7 @@ export function kitList(
     }
     const trays = new Set(closure.splices.map((splice) => splice.tray)).size;
     need({ code: 'cableTies' }, trays * 4);
-    seals(closure.ports, need);
+    if (closure.hardware) seals(closure.hardware, closure.ports, need);
     for (const { entry, makeUp, plan } of closure.entries) cable(entry, makeUp, plan, need);
   }
   const again = 1 + practice.redoPercent / 100;
@@ -103,7 +104,7 @@ export function kitList(
 
 type Need = (item: KitThing, count: number, unit?: KitItem['unit']) => void;
 
-function seals(ports: readonly PortUse[], need: Need): void {
+function seals(hardware: Hardware, ports: readonly PortUse[], need: Need): void {
   for (const { port, entries, plugs } of ports) {
     const first = entries.find(({ seal }) => seal?.ok)?.seal;
     if (first?.ok) need({ code: 'seal', name: first.value.row.seal }, 1);
@@ -112,7 +113,8 @@ function seals(ports: readonly PortUse[], need: Need): void {
       if (seal.value.bushing) need({ code: 'bushings' }, 1);
       const { clip } = seal.value.row;
       if (clip !== '') need({ code: 'clip', name: clip }, 1);
-      need({ code: 'hoseClamps' }, 1);
+      // A gland has one of its own.
+      if (isHoseClamped(hardware) || hardware.form === 'gland') need({ code: 'hoseClamps' }, 1);
     }
     need({ code: 'plugs', name: port.name.replace(/ \d+$/, '') }, plugs);
   }

@@ -1,7 +1,7 @@
 import { USUAL_BUDGET } from '../record/budget.ts';
 import { budgetOf } from './budget.ts';
 
-const figure = (mdb: number, spread = 8) => ({ mdb, spread });
+const figure = (lossMdb: number, sigmaMdb = 8) => ({ lossMdb, sigmaMdb });
 
 describe('the budget of a circuit', () => {
   // ITU-T G.652.D: 0.40 dB/km at 1310 nm, 0.30 dB/km at 1550 nm; TIA-568: 0.3 dB a splice, 0.75 dB a
@@ -11,37 +11,40 @@ describe('the budget of a circuit', () => {
     [1550, 5700],
   ])('the most at %d nm by the standards is %d thousandths', (nm, most) => {
     const budget = budgetOf(
-      { meters: 10_000, splices: [null, null, null, null] },
+      { lengthM: 10_000, splices: [null, null, null, null] },
       nm,
       USUAL_BUDGET,
     )!;
-    expect(budget.most).toBeCloseTo(most, 9);
+    expect(budget.limitMdb).toBeCloseTo(most, 9);
   });
 
   it('worked by hand: length x attenuation + splices + connectors, spreads as squares', () => {
-    const budget = budgetOf({ meters: 10_000, splices: [figure(50), null] }, 1550, USUAL_BUDGET)!;
-    expect(budget.expected).toBeCloseTo(10 * 200 + 2 * 40 + 2 * 250, 9);
-    expect(budget.made).toBeCloseTo(10 * 200 + 50 + 40 + 2 * 250, 9);
-    expect(budget.madeSpread).toBeCloseTo(Math.sqrt(80 ** 2 + 8 ** 2 + 30 ** 2 + 2 * 120 ** 2), 9);
-    expect(budget.margin).toBeCloseTo(budget.most - budget.made, 9);
+    const budget = budgetOf({ lengthM: 10_000, splices: [figure(50), null] }, 1550, USUAL_BUDGET)!;
+    expect(budget.expectedMdb).toBeCloseTo(10 * 200 + 2 * 40 + 2 * 250, 9);
+    expect(budget.madeMdb).toBeCloseTo(10 * 200 + 50 + 40 + 2 * 250, 9);
+    expect(budget.madeSigmaMdb).toBeCloseTo(
+      Math.sqrt(80 ** 2 + 8 ** 2 + 30 ** 2 + 2 * 120 ** 2),
+      9,
+    );
+    expect(budget.marginMdb).toBeCloseTo(budget.limitMdb - budget.madeMdb, 9);
   });
 
   it('what was measured counts before what is calculated; connectors are added, for a trace does not see them', () => {
     const budget = budgetOf(
-      { meters: 10_000, splices: [figure(50)] },
+      { lengthM: 10_000, splices: [figure(50)] },
       1550,
       { ...USUAL_BUDGET, most: 3000 },
-      { mdb: 2700, spread: 3 },
+      { lossMdb: 2700, sigmaMdb: 3 },
     )!;
-    expect(budget.measured).toBe(2700 + 500);
-    expect(budget.margin).toBe(-200);
-    expect(budget.marginSpread).toBeCloseTo(Math.hypot(3, 120 * Math.SQRT2), 9);
+    expect(budget.measuredMdb).toBe(2700 + 500);
+    expect(budget.marginMdb).toBe(-200);
+    expect(budget.marginSigmaMdb).toBeCloseTo(Math.hypot(3, 120 * Math.SQRT2), 9);
   });
 
   it('glass between two wavelengths lies between them; beyond them, or without a length, there is no budget', () => {
-    const between = budgetOf({ meters: 1000, splices: [] }, 1430, USUAL_BUDGET)!;
-    expect(between.expected - 500).toBeCloseTo(270, 9);
-    expect(budgetOf({ meters: 1000, splices: [] }, 850, USUAL_BUDGET)).toBeNull();
-    expect(budgetOf({ meters: null, splices: [] }, 1550, USUAL_BUDGET)).toBeNull();
+    const between = budgetOf({ lengthM: 1000, splices: [] }, 1430, USUAL_BUDGET)!;
+    expect(between.expectedMdb - 500).toBeCloseTo(270, 9);
+    expect(budgetOf({ lengthM: 1000, splices: [] }, 850, USUAL_BUDGET)).toBeNull();
+    expect(budgetOf({ lengthM: null, splices: [] }, 1550, USUAL_BUDGET)).toBeNull();
   });
 });

@@ -4,27 +4,27 @@ import type { BudgetMessage } from '../otdr/messages.ts';
 /** What a circuit is made of, for its budget. */
 export interface BudgetCircuit {
   /** Meters of fiber; null while a length is unknown. */
-  meters: number | null;
+  lengthM: number | null;
   /** Its splices: the figure that speaks for each in thousandths of a dB and how sure it is, or null before it is made. */
-  splices: readonly ({ mdb: number; spread: number } | null)[];
+  splices: readonly ({ lossMdb: number; sigmaMdb: number } | null)[];
 }
 
 /** A circuit's loss at one wavelength. Thousandths of a dB; spreads are standard deviations. */
 export interface CircuitBudget {
   wavelengthNm: number;
   /** As it was designed: usual figures for glass, every splice and connectors. */
-  expected: number;
-  spread: number;
+  expectedMdb: number;
+  expectedSigmaMdb: number;
   /** With the figures of the splices that are made. */
-  made: number;
-  madeSpread: number;
+  madeMdb: number;
+  madeSigmaMdb: number;
   /** By traces: glass and splices both ways, with connectors as usual; null without. */
-  measured: number | null;
-  measuredSpread: number | null;
+  measuredMdb: number | null;
+  measuredSigmaMdb: number | null;
   /** What it may lose, and what is left of that: by what was measured, else by what is made. */
-  most: number;
-  margin: number;
-  marginSpread: number;
+  limitMdb: number;
+  marginMdb: number;
+  marginSigmaMdb: number;
 }
 
 /** Whether a circuit will light up. */
@@ -39,7 +39,7 @@ export interface BudgetRow {
   from: string;
   to: string;
   /** Meters of fiber; null while a length is unknown. */
-  meters: number | null;
+  lengthM: number | null;
   splices: number;
   /** Splices that nobody has made yet. */
   open: number;
@@ -55,10 +55,10 @@ export interface BudgetRow {
  * @returns null where the length is unknown or the project has no fiber attenuation at this wavelength
  */
 export function budgetOf(
-  { meters, splices }: BudgetCircuit,
+  { lengthM: meters, splices }: BudgetCircuit,
   wavelengthNm: number,
   budget: Budget,
-  total: { mdb: number; spread: number } | null = null,
+  total: { lossMdb: number; sigmaMdb: number } | null = null,
 ): CircuitBudget | null {
   const glass = glassAt(budget, wavelengthNm);
   if (!glass || meters === null) return null;
@@ -72,26 +72,26 @@ export function budgetOf(
   const designed = splices.length * splice.usual;
   let [sum, square] = [0, 0];
   for (const made of splices) {
-    sum += made?.mdb ?? splice.usual;
-    square += (made?.spread ?? splice.spread) ** 2;
+    sum += made?.lossMdb ?? splice.usual;
+    square += (made?.sigmaMdb ?? splice.spread) ** 2;
   }
   const most =
     budget.most ?? km * glass.most + splices.length * splice.most + connectors * connector.most;
   const made = light + sum + ends;
   const madeSpread = Math.sqrt(lightSquare + square + endsSquare);
-  const measured = total && total.mdb + ends;
-  const measuredSpread = total && Math.sqrt(total.spread ** 2 + endsSquare);
+  const measured = total && total.lossMdb + ends;
+  const measuredSpread = total && Math.sqrt(total.sigmaMdb ** 2 + endsSquare);
   return {
     wavelengthNm,
-    expected: light + designed + ends,
-    spread: Math.sqrt(lightSquare + splices.length * splice.spread ** 2 + endsSquare),
-    made,
-    madeSpread,
-    measured,
-    measuredSpread,
-    most,
-    margin: most - (measured ?? made),
-    marginSpread: measuredSpread ?? madeSpread,
+    expectedMdb: light + designed + ends,
+    expectedSigmaMdb: Math.sqrt(lightSquare + splices.length * splice.spread ** 2 + endsSquare),
+    madeMdb: made,
+    madeSigmaMdb: madeSpread,
+    measuredMdb: measured,
+    measuredSigmaMdb: measuredSpread,
+    limitMdb: most,
+    marginMdb: most - (measured ?? made),
+    marginSigmaMdb: measuredSpread ?? madeSpread,
   };
 }
 

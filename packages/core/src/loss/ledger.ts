@@ -4,7 +4,7 @@ import { idSchema } from '../record/basics.ts';
 import { gradeSchema } from '../record/limits.ts';
 import { originSchema } from '../record/origin.ts';
 import { methodSchema } from '../record/splice.ts';
-import { GROUP_VERDICTS, SPLICE_STATES } from './spliceState.ts';
+import { GROUP_VERDICTS, SPLICE_STAGES } from './spliceStage.ts';
 import { VERDICTS } from './verdict.ts';
 
 const rollUpFields = {
@@ -21,8 +21,8 @@ const rollUpFields = {
   failed: z.int(),
   simulated: z.int(),
   figures: z.int(),
-  sumHalf: z.number(),
-  maxHalf: z.number().nullable(),
+  sumHalfMdb: z.number(),
+  maxHalfMdb: z.number().nullable(),
   weakest: z.int().nullable(),
   verdict: z.enum(GROUP_VERDICTS),
   grade: gradeSchema.nullable(),
@@ -76,7 +76,7 @@ export const spliceRowSchema = z.object({
   redo: z.boolean(),
   /** Rank of the grade of the figure that speaks for the splice. */
   grade: z.int().nullable(),
-  half: z.int().nullable(),
+  lossHalfMdb: z.int().nullable(),
   wavelengthNm: z.int().nullable(),
   tries: z.int(),
   /** Where that figure comes from; null without one. */
@@ -102,7 +102,7 @@ export const ledgerQuerySchema = z.object({
   /** Of a group. */
   verdict: z.enum(VERDICTS).optional(),
   /** Of a splice. */
-  state: z.enum(SPLICE_STATES).optional(),
+  state: z.enum(SPLICE_STAGES).optional(),
   closureId: idSchema.optional(),
   sort: z.enum(LEDGER_SORTS).default('route'),
   offset: z.coerce.number().int().min(0).default(0),

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { GRADES, type Limits } from '../record/limits.ts';
 import type { Method } from '../record/splice.ts';
-import { tryCount } from './spliceState.ts';
-import { type Directions, type Standing } from './standing.ts';
+import { tryCount } from './spliceStage.ts';
+import { type Directions, type SpliceState } from './spliceState.ts';
 import { type Judgement, spliceLimit } from './verdict.ts';
 
 /** Differences past these are worth a word, in half-thousandths of a dB; common practice, no source. */
@@ -52,12 +52,12 @@ export type SpliceReason = z.infer<typeof spliceReasonSchema>;
  * Why a splice stands as it does, the deciding reason first. Empty where there is nothing to say.
  */
 export function reasonsFor(
-  standing: Standing,
+  spliceState: SpliceState,
   judgement: Judgement,
   method: Method,
   limits: Limits,
 ): SpliceReason[] {
-  const { ruling } = standing;
+  const { ruling } = spliceState;
   if (ruling && ruling.kind !== 'reopen' && ruling.kind !== 'retire')
     return [{ code: ruling.kind, by: ruling.by, why: ruling.why }];
   const reasons: SpliceReason[] = [];
@@ -65,16 +65,16 @@ export function reasonsFor(
   const limit = figure && spliceLimit(limits, figure.grade, method);
   if (judgement.redo && figure && limit !== null) {
     const { grade, wavelengthNm } = figure;
-    const over = { grade, loss: { lossHalfMdb: figure.half }, limit: { lossMdb: limit! } };
+    const over = { grade, loss: { lossHalfMdb: figure.lossHalfMdb }, limit: { lossMdb: limit! } };
     reasons.push(
       wavelengthNm === null ? { code: 'over', ...over } : { code: 'overAt', ...over, wavelengthNm },
     );
   }
-  const bend = bendReason(standing);
+  const bend = bendReason(spliceState);
   if (bend) reasons.push(bend);
-  else if (judgement.verdict === 'fail' && measuredTwoWay(standing) > 1)
+  else if (judgement.verdict === 'fail' && measuredTwoWay(spliceState) > 1)
     reasons.push({ code: 'jointItself' });
-  const first = standing.directions
+  const first = spliceState.directions
     .map((both) => directionReason(both, judgement, method, limits))
     .find((reason) => reason !== null);
   if (first) reasons.push(first);
@@ -89,22 +89,22 @@ export function triesMessage(used: number, most: number): TriesMessage {
   return { code: used > most ? 'triesPast' : 'triesUsedUp', used, most };
 }
 
-function bendReason({ figures }: Standing): SpliceReason | null {
+function bendReason({ figures }: SpliceState): SpliceReason | null {
   const twoWay = figures.filter(
     (figure) => figure.grade === 'two-way' && figure.wavelengthNm !== null,
   );
   const short = twoWay[0];
   const long = twoWay.at(-1);
-  if (!short || !long || long.half - short.half < BEND_HALF) return null;
+  if (!short || !long || long.lossHalfMdb - short.lossHalfMdb < BEND_HALF) return null;
   return {
     code: 'bend',
     longNm: long.wavelengthNm!,
     shortNm: short.wavelengthNm!,
-    excess: { lossHalfMdb: long.half - short.half },
+    excess: { lossHalfMdb: long.lossHalfMdb - short.lossHalfMdb },
   };
 }
 
-const measuredTwoWay = ({ figures }: Standing): number =>
+const measuredTwoWay = ({ figures }: SpliceState): number =>
   figures.filter((figure) => figure.grade === 'two-way').length;
 
 function directionReason(

@@ -47,13 +47,20 @@ describe('a roll-up', () => {
 
   it('fails on its mean alone, compared as sum <= limit x count', () => {
     // The tray's limit is 0.060 dB: twelve splices may sum to 0.720 dB, 1440 half-thousandths.
-    const good = { total: 12, measured: 12, figures: 12, sumHalf: 1440, maxHalf: 190, weakest: 3 };
+    const good = {
+      total: 12,
+      measured: 12,
+      figures: 12,
+      sumHalfMdb: 1440,
+      maxHalfMdb: 190,
+      weakest: 3,
+    };
     expect(rollUp(tally(good), 'tray', strict)).toMatchObject({
       verdict: 'pass',
       meanOver: false,
       grade: 'two-way',
     });
-    expect(rollUp(tally({ ...good, sumHalf: 1441 }), 'tray', strict)).toMatchObject({
+    expect(rollUp(tally({ ...good, sumHalfMdb: 1441 }), 'tray', strict)).toMatchObject({
       verdict: 'fail',
       meanOver: true,
     });
@@ -64,8 +71,8 @@ describe('a roll-up', () => {
       total: 12,
       spliced: 12,
       figures: 12,
-      sumHalf: 3000,
-      maxHalf: 400,
+      sumHalfMdb: 3000,
+      maxHalfMdb: 400,
       weakest: 0,
     };
     expect(rollUp(tally(part), 'tray', strict)).toMatchObject({
@@ -82,7 +89,8 @@ describe('a roll-up', () => {
   it('has no mean to keep where the limits set none', () => {
     const none = { ...strict, mean: { fiber: null, tray: null, closure: null } };
     expect(
-      rollUp(tally({ total: 1, measured: 1, figures: 1, sumHalf: 9999 }), 'closure', none).verdict,
+      rollUp(tally({ total: 1, measured: 1, figures: 1, sumHalfMdb: 9999 }), 'closure', none)
+        .verdict,
     ).toBe('pass');
   });
 
@@ -97,15 +105,15 @@ describe('a roll-up', () => {
                 total: 1,
                 measured: 1,
                 figures: 1,
-                sumHalf: half,
-                maxHalf: half,
+                sumHalfMdb: half,
+                maxHalfMdb: half,
                 weakest: 3,
               }),
             )
             .reduce(addTally, EMPTY_TALLY);
           const rolled = rollUp(all, 'tray', strict);
-          expect(all.sumHalf / all.figures).toBeCloseTo(mean(halves), 9);
-          expect(all.maxHalf).toBe(Math.max(...halves));
+          expect(all.sumHalfMdb / all.figures).toBeCloseTo(mean(halves), 9);
+          expect(all.maxHalfMdb).toBe(Math.max(...halves));
           // Means away from the limit, where floating point cannot decide otherwise.
           const limit = 2 * strict.mean.tray!;
           if (Math.abs(mean(halves) - limit) > 1e-6)

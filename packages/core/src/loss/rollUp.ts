@@ -1,12 +1,12 @@
 import { GRADES, type Grade, type GroupKind, type Limits } from '../record/limits.ts';
-import { type GroupVerdict, SPLICE_STATES, type SpliceState } from './spliceState.ts';
+import { type GroupVerdict, SPLICE_STAGES, type SpliceStage } from './spliceStage.ts';
 import type { Verdict } from './verdict.ts';
 
 /**
  * Counts and sums over the splices of a fiber, a tray or a closure, as a database can add them up. The
  * counts of the states make up the total.
  */
-export interface Tally extends Record<SpliceState, number> {
+export interface Tally extends Record<SpliceStage, number> {
   total: number;
   /** Of those to redo: measured over the limit. */
   failed: number;
@@ -14,8 +14,8 @@ export interface Tally extends Record<SpliceState, number> {
   simulated: number;
   /** Splices with a figure, the sum of these and the largest, in half-thousandths of a dB. */
   figures: number;
-  sumHalf: number;
-  maxHalf: number | null;
+  sumHalfMdb: number;
+  maxHalfMdb: number | null;
   /** Rank of the weakest grade among the figures. */
   weakest: number | null;
 }
@@ -39,7 +39,8 @@ export interface RollUp extends Tally {
  */
 export function rollUp(tally: Tally, kind: GroupKind, limits: Limits, partsOver = 0): RollUp {
   const limit = limits.mean[kind];
-  const meanOver = limit !== null && tally.figures > 0 && tally.sumHalf > 2 * limit * tally.figures;
+  const meanOver =
+    limit !== null && tally.figures > 0 && tally.sumHalfMdb > 2 * limit * tally.figures;
   return {
     ...tally,
     due: tally.total - tally.dead,
@@ -83,8 +84,8 @@ export const EMPTY_TALLY: Tally = {
   failed: 0,
   simulated: 0,
   figures: 0,
-  sumHalf: 0,
-  maxHalf: null,
+  sumHalfMdb: 0,
+  maxHalfMdb: null,
   weakest: null,
 };
 
@@ -92,17 +93,17 @@ export const EMPTY_TALLY: Tally = {
 export function addTally(one: Tally, other: Tally): Tally {
   const sum = { ...one };
   for (const key of [
-    ...SPLICE_STATES,
+    ...SPLICE_STAGES,
     'total',
     'failed',
     'simulated',
     'figures',
-    'sumHalf',
+    'sumHalfMdb',
   ] as const)
     sum[key] += other[key];
   return {
     ...sum,
-    maxHalf: known(Math.max, one.maxHalf, other.maxHalf),
+    maxHalfMdb: known(Math.max, one.maxHalfMdb, other.maxHalfMdb),
     weakest: known(Math.min, one.weakest, other.weakest),
   };
 }

@@ -1,62 +1,160 @@
-import type { Judgement } from './verdict.ts';
+import {
+  type Attempt,
+  type Evidence,
+  type Reading,
+  type Ruling,
+  retirementsOf,
+} from '../record/evidence.ts';
+import { type Grade, gradeRank } from '../record/limits.ts';
+import { type Origin, originOfAll } from '../record/origin.ts';
+
+/** A loss that counts, in half-thousandths of a dB, so that the mean of two readings stays whole. */
+export interface Figure {
+  grade: Grade;
+  /** In nm; null for an estimate, which knows none. */
+  wavelengthNm: number | null;
+  lossHalfMdb: number;
+  origin: Origin;
+}
+
+/** Both directions of one wavelength, in thousandths of a dB, as far as they are measured. */
+export interface Directions {
+  wavelengthNm: number;
+  AB: number | null;
+  BA: number | null;
+}
+
+/** What stands of a splice once corrections are applied. */
+export interface SpliceState {
+  /** The tries that count, oldest first; the last one is the joint as it lies in the tray. */
+  tries: Attempt[];
+  /** Figures of the last try, a figure a grade and wavelength. */
+  figures: Figure[];
+  /** One-way readings of the last try. */
+  directions: Directions[];
+  /** A person's word in force: dead, skipped, to redo or accepted. */
+  ruling: Ruling | null;
+  /** The word that its joint was removed; null while it lies. */
+  retired: Ruling | null;
+}
 
 /**
- * What is said of one splice, everywhere in the same words. A splice is in one state at a time.
- * - `open`: nothing is spliced yet.
- * - `skipped`: put off by a person, still to be spliced.
- * - `dead`: its fiber is not used; nothing is to be spliced.
- * - `redo`: to be made again: sent back by hand, over the redo line, or measured over its limit.
- * - `spliced`: made, and not measured to the grade needed.
- * - `measured`: measured to the grade needed, within its limit.
- * - `accepted`: over its limit or not measured, and accepted by the lead.
+ * Derives what counts of one splice.
+ * - An entry that is superseded or void does not count; of several corrections the last recorded does.
+ * - What lay there is judged as before once it is removed: its record goes on saying what it was.
+ * - A new try breaks the joint, so readings and rulings of an earlier try do not count.
+ * - Of several readings of the same kind the last recorded counts.
+ * - Both directions of a wavelength make a two-way average; against a mean entered by hand the later counts.
+ * @param evidence all entries of one splice, in the order in which they were recorded
  */
-export const SPLICE_STATES = [
-  'open',
-  'skipped',
-  'dead',
-  'redo',
-  'spliced',
-  'measured',
-  'accepted',
-] as const;
-export type SpliceState = (typeof SPLICE_STATES)[number];
-
-/** What is said of a group; `dead` where none of its fibers is used. */
-export const GROUP_VERDICTS = ['open', 'provisional', 'pass', 'fail', 'accepted', 'dead'] as const;
-export type GroupVerdict = (typeof GROUP_VERDICTS)[number];
-
-/** States in which a joint lies in the tray and stays. */
-export const MADE_STATES: readonly SpliceState[] = ['spliced', 'measured', 'accepted'];
-
-/** The state of a splice that is judged so. */
-export function spliceState({ verdict, redo }: Pick<Judgement, 'verdict' | 'redo'>): SpliceState {
-  if (redo) return 'redo';
-  switch (verdict) {
-    case 'provisional':
-      return 'spliced';
-    case 'pass':
-      return 'measured';
-    case 'fail':
-      return 'redo';
-    default:
-      return verdict;
+export function spliceStateOf(evidence: readonly Evidence[]): SpliceState {
+  const superseded = new Set<string>();
+  for (const entry of evidence) {
+    if (entry.type !== 'ruling' && entry.supersedes !== null) superseded.add(entry.supersedes);
   }
+  const tries = triesOf(evidence);
+  const last = tries.at(-1) ?? null;
+  const readings: Reading[] = [];
+  let ruling: Ruling | null = null;
+  for (const entry of evidence) {
+    if (entry.type === 'ruling' && entry.kind !== 'retire') ruling = entry;
+    if (entry.type !== 'reading' || entry.void || superseded.has(entry.id)) continue;
+    if (entry.tryId === (last?.tryId ?? null)) readings.push(entry);
+  }
+  if (
+    ruling?.kind === 'reopen' ||
+    // All but `dead` speak of the joint as it lay then: a new try is judged by itself.
+    (ruling !== null && ruling.kind !== 'dead' && ruling.tryId !== (last?.tryId ?? null))
+  )
+    ruling = null;
+  const retired = retirementsOf(evidence).values().next().value ?? null;
+  return { tries, ruling, retired, ...figuresOf(last, readings) };
 }
 
-/** Whether a joint lies there and stays. */
-export const isMade = (judgement: Pick<Judgement, 'verdict' | 'redo'>): boolean =>
-  MADE_STATES.includes(spliceState(judgement));
-
-/** Tries of a joint against those the project allows. */
-export interface TryCount {
-  used: number;
-  most: number;
-  /** Whether none is left: a further one is the lead's to decide. */
-  usedUp: boolean;
+function triesOf(evidence: readonly Evidence[]): Attempt[] {
+  const inForce = new Map<string, Attempt>();
+  for (const entry of evidence) {
+    // A Map keeps the place of a key's first entry: tries stay in the order in which they were made.
+    if (entry.type === 'attempt') inForce.set(entry.tryId, entry);
+  }
+  return [...inForce.values()].filter((attempt) => !attempt.void);
 }
 
-export const tryCount = (used: number, most: number): TryCount => ({
-  used,
-  most,
-  usedUp: used >= most,
-});
+function figuresOf(
+  last: Attempt | null,
+  readings: Reading[],
+): Pick<SpliceState, 'figures' | 'directions'> {
+  const figures = new Map<string, Figure & { at: number }>();
+  const directions = new Map<number, Directions & { at: number; origins: Map<string, Origin> }>();
+  readings.forEach((reading, at) => {
+    const { wavelengthNm, grade } = reading;
+    if (reading.direction === null) {
+      figures.set(`${grade} ${wavelengthNm}`, {
+        grade,
+        wavelengthNm,
+        lossHalfMdb: reading.lossMdb * 2,
+        origin: reading.origin,
+        at,
+      });
+      return;
+    }
+    const both = directions.get(wavelengthNm) ?? {
+      wavelengthNm,
+      AB: null,
+      BA: null,
+      origins: new Map(),
+      at,
+    };
+    both.origins.set(reading.direction, reading.origin);
+    directions.set(wavelengthNm, { ...both, [reading.direction]: reading.lossMdb, at });
+  });
+  for (const { wavelengthNm, AB, BA, origins, at } of directions.values()) {
+    const one = AB ?? BA;
+    const origin = originOfAll(origins.values())!;
+    if (AB !== null && BA !== null) {
+      const entered = figures.get(`two-way ${wavelengthNm}`);
+      if (!entered || entered.at < at) {
+        figures.set(`two-way ${wavelengthNm}`, {
+          grade: 'two-way',
+          wavelengthNm,
+          lossHalfMdb: AB + BA,
+          origin,
+          at,
+        });
+      }
+    } else if (one !== null) {
+      figures.set(`one-way ${wavelengthNm}`, {
+        grade: 'one-way',
+        wavelengthNm,
+        lossHalfMdb: one * 2,
+        origin,
+        at,
+      });
+    }
+  }
+  const list: Figure[] = [...figures.values()].map(
+    ({ grade, wavelengthNm, lossHalfMdb, origin }) => ({
+      grade,
+      wavelengthNm,
+      lossHalfMdb,
+      origin,
+    }),
+  );
+  if (last?.estimateMdb != null)
+    list.push({
+      grade: 'estimate',
+      wavelengthNm: null,
+      lossHalfMdb: last.estimateMdb * 2,
+      origin: last.origin,
+    });
+  list.sort(
+    (a, b) =>
+      gradeRank(b.grade) - gradeRank(a.grade) || (a.wavelengthNm ?? 0) - (b.wavelengthNm ?? 0),
+  );
+  return {
+    figures: list,
+    directions: [...directions.values()]
+      .map(({ wavelengthNm, AB, BA }) => ({ wavelengthNm, AB, BA }))
+      .sort((a, b) => a.wavelengthNm - b.wavelengthNm),
+  };
+}

@@ -4,15 +4,17 @@ import { limitsSchema } from '../record/limits.ts';
 import { BUILT_IN_LIMITS } from './profiles.ts';
 import { reasonsFor } from './reasons.ts';
 import { type Scribe, scribe } from './scribe.testing.ts';
-import { standingOf } from './standing.ts';
+import { spliceStateOf } from './spliceState.ts';
 import { adviseEstimate, isOver, judgeSplice } from './verdict.ts';
 
 const strict = BUILT_IN_LIMITS[0]!;
 const lenient = BUILT_IN_LIMITS[1]!;
 const byEstimate: Limits = { ...strict, grade: 'estimate' };
 
-const judge = (write: (s: Scribe) => Parameters<typeof standingOf>[0], limits: Limits = strict) =>
-  judgeSplice(standingOf(write(scribe())), 'single', limits);
+const judge = (
+  write: (s: Scribe) => Parameters<typeof spliceStateOf>[0],
+  limits: Limits = strict,
+) => judgeSplice(spliceStateOf(write(scribe())), 'single', limits);
 
 const both = (s: Scribe, nm: number, loss: number) => [
   s.oneWay('AB', nm, loss),
@@ -51,7 +53,7 @@ describe('the verdict on a splice', () => {
     expect(judged.figure).toEqual({
       grade: 'two-way',
       wavelengthNm: 1550,
-      half: 100,
+      lossHalfMdb: 100,
       origin: 'typed',
     });
   });
@@ -200,9 +202,9 @@ describe('advice at the bench', () => {
 });
 
 describe('the reasons', () => {
-  const reasons = (write: (s: Scribe) => Parameters<typeof standingOf>[0]) => {
-    const standing = standingOf(write(scribe()));
-    return reasonsFor(standing, judgeSplice(standing, 'single', strict), 'single', strict);
+  const reasons = (write: (s: Scribe) => Parameters<typeof spliceStateOf>[0]) => {
+    const spliceState = spliceStateOf(write(scribe()));
+    return reasonsFor(spliceState, judgeSplice(spliceState, 'single', strict), 'single', strict);
   };
 
   it('a bad joint: both wavelengths alike', () => {
@@ -299,11 +301,11 @@ describe('limits that ship', () => {
     const at = {
       grade: 'insertion' as const,
       wavelengthNm: 1310,
-      half: 600,
+      lossHalfMdb: 600,
       origin: 'instrument' as const,
     };
     expect(isOver(at, 'single', standard)).toBe(false);
-    expect(isOver({ ...at, half: 601 }, 'single', standard)).toBe(true);
+    expect(isOver({ ...at, lossHalfMdb: 601 }, 'single', standard)).toBe(true);
   });
 
   it('the strict profile keeps within 0.05 to 0.15 dB two-way', () => {

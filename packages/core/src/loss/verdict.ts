@@ -1,6 +1,6 @@
 import { type Grade, type Limits, gradeRank } from '../record/limits.ts';
 import type { Method } from '../record/splice.ts';
-import type { Figure, Standing } from './standing.ts';
+import type { Figure, SpliceState } from './spliceState.ts';
 
 /**
  * How a splice is judged; `spliceState` says it in the words of the work.
@@ -38,13 +38,13 @@ export const spliceLimit = (limits: Limits, grade: Grade, method: Method): numbe
 /** Whether a figure is over its limit, compared exactly. */
 export function isOver(figure: Figure, method: Method, limits: Limits): boolean {
   const limit = spliceLimit(limits, figure.grade, method);
-  return limit !== null && figure.half > 2 * limit;
+  return limit !== null && figure.lossHalfMdb > 2 * limit;
 }
 
 /** Judges one splice against the project's limits. */
-export function judgeSplice(standing: Standing, method: Method, limits: Limits): Judgement {
-  const figures = standing.figures;
-  const tries = standing.tries.length;
+export function judgeSplice(spliceState: SpliceState, method: Method, limits: Limits): Judgement {
+  const figures = spliceState.figures;
+  const tries = spliceState.tries.length;
   const deciding = limits.wavelengths.map((nm) => strongestAt(figures, nm, limits.grade));
   const missing = limits.wavelengths.filter((_, index) => !deciding[index]);
   const speaking = {
@@ -52,7 +52,7 @@ export function judgeSplice(standing: Standing, method: Method, limits: Limits):
     missing,
     tries,
   };
-  const ruled = standing.ruling?.kind;
+  const ruled = spliceState.ruling?.kind;
   if (ruled === 'dead') return { verdict: 'dead', redo: false, figure: null, missing: [], tries };
   if (ruled === 'skip') return { verdict: 'skipped', redo: false, ...speaking };
   if (ruled === 'waive') return { verdict: 'accepted', redo: false, ...speaking };
@@ -90,7 +90,7 @@ function worstOfStrongest(figures: readonly Figure[]): Figure {
   const grade = Math.max(...figures.map((figure) => gradeRank(figure.grade)));
   return figures
     .filter((figure) => gradeRank(figure.grade) === grade)
-    .reduce((worst, figure) => (figure.half > worst.half ? figure : worst));
+    .reduce((worst, figure) => (figure.lossHalfMdb > worst.lossHalfMdb ? figure : worst));
 }
 
 /** What to do after an arc, said at once at the bench. */

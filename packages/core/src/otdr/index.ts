@@ -1,6 +1,7 @@
 export * from './format/crc16.ts';
 export * from './format/facts.ts';
 export * from './format/fileName.ts';
+export * from './format/problem.ts';
 export * from './format/readSor.ts';
 export * from './format/samples.ts';
 export * from './format/simulated.ts';

@@ -4,7 +4,7 @@ import type { SchemaIssue } from '../record/issue.ts';
 import { readNumber } from '../measure/number.ts';
 import type { Table } from '../record/csv.ts';
 import { type TitledTable, matchTitles } from '../record/titles.ts';
-import type { ListProblem } from './spliceList.ts';
+import type { RowProblem } from '../record/rowProblem.ts';
 
 /** The columns of a cable list. */
 export const CABLE_COLUMNS = ['name', 'kind', 'fibers', 'tubes', 'perTube'] as const;
@@ -125,8 +125,8 @@ export function readCableList(
   { header, rows, titlesRow }: TitledTable<Table>,
   match: CableMatch,
   known: ReadonlySet<string>,
-): { cables: ListedCable[]; problems: ListProblem<CableListMessage>[] } {
-  const problems: ListProblem<CableListMessage>[] = [];
+): { cables: ListedCable[]; problems: RowProblem<CableListMessage>[] } {
+  const problems: RowProblem<CableListMessage>[] = [];
   if (match.name === null || (match.fibers === null && match.tubes === null)) {
     const column = CABLE_TITLES[match.name === null ? 'name' : 'fibers'];
     return {

@@ -9,7 +9,7 @@ import type { Table } from '../record/csv.ts';
 import { placeOf } from '../fiber/address.ts';
 import type { FiberProblem } from '../fiber/parse.ts';
 import { parseFibers } from '../fiber/parseFibers.ts';
-import type { Message } from '../record/message.ts';
+import type { RowProblem } from '../record/rowProblem.ts';
 import type { CellProblem } from '../xlsx/readXlsx.ts';
 import {
   COLUMN_TITLES,
@@ -66,13 +66,8 @@ export type SpliceListMessage =
   | { code: 'noMakeUp'; cable: string }
   | { code: 'fiberProblem'; cable: string; problem: FiberProblem | { code: 'tubeFiberMissing' } };
 
-/** A problem at its place: the row as a spreadsheet counts it from 1, and the column's title. */
-export interface ListProblem<M extends Message = SpliceListMessage | CellProblem> {
-  row: number;
-  column: string;
-  value: string;
-  message: M;
-}
+/** A problem of a splice list at its place. */
+export type ListProblem = RowProblem<SpliceListMessage | CellProblem>;
 
 export interface ReadList {
   splices: ListSplice[];

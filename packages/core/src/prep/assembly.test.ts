@@ -10,23 +10,28 @@ const two = after([
   { kind: 'add', entry: entry('a') },
   { kind: 'add', entry: entry('b') },
 ]);
+const signed = { by: 'A. Reed', at: '2026-05-04T20:15:00.000Z' };
+const ticked = (step: string) => ({ step, ...signed });
 const tick = (entryId: string, step: string, done = true): AssemblyChange => ({
   kind: 'tick',
   entryId,
-  step,
   done,
+  ...ticked(step),
 });
 
 test('ticks of two people stand side by side', () => {
   const both = after([tick('a', 'mark'), tick('b', 'seal'), tick('a', 'seal')], two);
-  expect(both.entries.map(({ done }) => done)).toEqual([['mark', 'seal'], ['seal']]);
-  expect(after([tick('a', 'mark', false)], both).entries[0]!.done).toEqual(['seal']);
+  expect(both.entries.map(({ done }) => done)).toEqual([
+    [ticked('mark'), ticked('seal')],
+    [ticked('seal')],
+  ]);
+  expect(after([tick('a', 'mark', false)], both).entries[0]!.done).toEqual([ticked('seal')]);
 });
 
 test('a change of one cable leaves the others and its own ticks alone', () => {
   const part = { diameter: 145, port: 'Oval' };
   const changed = after([tick('a', 'mark'), { kind: 'enter', entryId: 'a', part }], two);
-  expect(changed.entries).toEqual([{ ...entry('a'), ...part, done: ['mark'] }, entry('b')]);
+  expect(changed.entries).toEqual([{ ...entry('a'), ...part, done: [ticked('mark')] }, entry('b')]);
 });
 
 test('a cable that is taken out is gone, and what is said of it later changes nothing', () => {
@@ -49,6 +54,8 @@ const anyChange = fc.oneof(
     entryId: fc.constantFrom('a', 'b', 'c'),
     step: fc.constantFrom('mark', 'seal', 'ring'),
     done: fc.boolean(),
+    by: fc.constantFrom(null, 'A. Reed', 'M.'),
+    at: fc.constantFrom(null, '2026-05-04T20:15:00.000Z'),
   }),
   fc.record({ kind: fc.constant('remove' as const), entryId: fc.constantFrom('a', 'b') }),
   fc.record({ kind: fc.constant('add' as const), entry: fc.constantFrom('a', 'c').map(entry) }),

@@ -58,8 +58,9 @@ export function changeAssembly(assembly: Assembly, change: AssemblyChange): Asse
       };
     case 'tick':
       return onEntry(change.entryId, (entry) => {
-        const others = entry.done.filter((step) => step !== change.step);
-        return { ...entry, done: change.done ? [...others, change.step] : others };
+        const { step, by, at } = change;
+        const others = entry.done.filter((tick) => tick.step !== step);
+        return { ...entry, done: change.done ? [...others, { step, by, at }] : others };
       });
   }
 }

@@ -60,7 +60,24 @@ export type PrepMessage =
       depth: Quantity;
     }
   | { code: 'doesNotReach'; tail: Quantity; least: Quantity }
-  | { code: 'slack'; redos: number; each: Quantity; planned: number }
+  /** `redos` x `each` is what the tail has beyond what stays on the tray, or reaches into the splicer. */
+  | {
+      code: 'slack';
+      redos: number;
+      each: Quantity;
+      planned: number;
+      tail: Quantity;
+      needed: Quantity;
+    }
+  /** Sleeves from the kit to the chassis, and what is bare past them. */
+  | {
+      code: 'rackLengths' | 'workingLengthShort';
+      sheath: Quantity;
+      sleeves: Quantity;
+      working: Quantity;
+      least: Quantity;
+    }
+  | { code: 'windowInRibbon'; ribbon: number }
   | { code: 'longestPull'; pull: Quantity; most: Quantity }
   | { code: 'loopReaches'; loop: Quantity; reach: Quantity }
   | { code: 'loopTooShort'; missing: Quantity; reach: Quantity }
@@ -125,12 +142,11 @@ function endPlan(task: CutTask): CutPlan {
   const { hardware, makeUp, entry, practice } = task;
   const rack = hardware.form === 'rack';
   const kept = makeUp.kind === 'ribbon' ? hardware.keep.centralTube : hardware.tubeToTray;
-  const sheet = rack
-    ? Math.max(hardware.sheath.end, entry.route + entry.inside)
-    : hardware.sheath.end;
-  const needed = hardware.tubeToTray + practice.trayFiber;
-  const opening = Math.max(sheet, needed);
-  const tail = opening - hardware.tubeToTray;
+  // In a rack the sheet's figure is what is bare past the sleeves, inside the chassis.
+  const working = Math.max(hardware.sheath.end, entry.inside);
+  const sheet = rack ? entry.route + working : hardware.sheath.end;
+  const opening = rack ? sheet : Math.max(sheet, hardware.tubeToTray + practice.trayFiber);
+  const tail = rack ? working : opening - hardware.tubeToTray;
   const plan = started('cableEnd', opening);
   const central = makeUp.kind === 'ribbon';
   plan.marks.push({
@@ -156,6 +172,21 @@ function endPlan(task: CutTask): CutPlan {
     });
   plan.tails.push({ code: 'pastTube', length: tail });
   if (makeUp.kind === 'ribbon') plan.tubing.push(ribbonTubing(task, rack));
+  if (rack) {
+    const lengths = {
+      sheath: length(opening),
+      sleeves: length(entry.route),
+      working: length(working),
+      least: length(hardware.sheath.end),
+    };
+    const isShort = entry.inside > 0 && entry.inside < hardware.sheath.end;
+    plan.checks.push({
+      ok: !isShort,
+      message: { code: isShort ? 'workingLengthShort' : 'rackLengths', ...lengths },
+    });
+    finish(plan, task, tail);
+    return plan;
+  }
   plan.checks.push(
     opening > sheet
       ? {
@@ -239,6 +270,10 @@ function expressPlan(task: CutTask): CutPlan {
   }
   const total =
     makeUp.kind === 'ribbon' ? makeUp.ribbons : makeUp.kind === 'drop' ? 1 : makeUp.tubes;
+  if (makeUp.kind === 'ribbon')
+    for (const { unit, way } of entry.tubes)
+      if (way === 'window')
+        plan.checks.push({ ok: false, message: { code: 'windowInRibbon', ribbon: unit } });
   const untouched = total - entry.tubes.length;
   if (untouched > 0)
     plan.whole.push({ code: 'passThrough', unit: unitKind(makeUp), units: untouched });
@@ -345,7 +380,7 @@ function ribbonTubing(task: CutTask, rack: boolean): CutPlan['tubing'][number] {
     return {
       code: 'protectiveSleeves',
       count: Math.ceil(ribbons / 2),
-      length: entry.route + entry.inside,
+      length: entry.route,
     };
   return {
     code: 'transportTubes',
@@ -358,7 +393,10 @@ function ribbonTubing(task: CutTask, rack: boolean): CutPlan['tubing'][number] {
 function finish(plan: CutPlan, task: CutTask, tail: number | null): void {
   const { practice, entry, reach } = task;
   if (tail !== null) {
-    const redos = Math.max(0, Math.floor((tail - LEAST_WORK) / practice.redoEats));
+    // What a drop case or a rack module stores is less than a tray of a closure.
+    const isSmall = task.hardware.form === 'drop' || task.hardware.form === 'rack';
+    const needed = isSmall ? LEAST_WORK : Math.max(LEAST_WORK, practice.trayFiber);
+    const redos = Math.max(0, Math.floor((tail - needed) / practice.redoConsumption));
     plan.checks.push({
       ok: tail >= LEAST_WORK && redos >= practice.redos,
       message:
@@ -367,8 +405,10 @@ function finish(plan: CutPlan, task: CutTask, tail: number | null): void {
           : {
               code: 'slack',
               redos,
-              each: length(practice.redoEats),
+              each: length(practice.redoConsumption),
               planned: practice.redos,
+              tail: length(tail, 'down'),
+              needed: length(needed),
             },
     });
   }

@@ -41,6 +41,9 @@ const KEEP = {
   dropTube: inch(6),
 };
 
+/** The gland, the gel or the rack's clamp holds the cable. */
+const NO_HOSE_CLAMP = 0;
+
 const COMMON = {
   source: MADE_UP,
   keep: KEEP,
@@ -62,7 +65,7 @@ export const BUILT_IN_HARDWARE: readonly Hardware[] = [
     trays: { most: 12, single: 12, mass: 6 },
     basket: { width: mm(150), length: mm(320), depth: mm(30) },
     tubeToTray: mm(450),
-    sheath: { end: inch(64), express: inch(66), drop: inch(20) },
+    sheath: { end: inch(64), express: inch(66), drop: inch(64) },
     testKpa: 34.5,
     ports: [
       {
@@ -88,8 +91,8 @@ export const BUILT_IN_HARDWARE: readonly Hardware[] = [
     trays: { most: 6, single: 24, mass: 12 },
     basket: { width: mm(130), length: mm(400), depth: mm(35) },
     tubeToTray: mm(380),
-    sheath: { end: inch(64), express: inch(70), drop: inch(20) },
-    testKpa: 34.5,
+    sheath: { end: inch(64), express: inch(70), drop: inch(64) },
+    testKpa: 27.6,
     ports: [
       ...ports(2, 'Trunk', {
         takes: ['express', 'end'],
@@ -113,6 +116,8 @@ export const BUILT_IN_HARDWARE: readonly Hardware[] = [
     basket: { width: mm(80), length: mm(160), depth: mm(20) },
     tubeToTray: inch(6),
     sheath: { end: inch(20), express: inch(24), drop: inch(20) },
+    keep: { ...KEEP, strength: inch(1.5) },
+    hoseClamp: NO_HOSE_CLAMP,
     testKpa: 0,
     ports: [
       { name: 'Feed', takes: ['express', 'end'], holes: 1, rows: rows([6, 10, 14], 'Gel wedge') },
@@ -128,7 +133,9 @@ export const BUILT_IN_HARDWARE: readonly Hardware[] = [
     trays: { most: 24, single: 12, mass: 0 },
     basket: { width: mm(180), length: mm(360), depth: mm(40) },
     tubeToTray: mm(600),
-    sheath: { end: mm(2000), express: mm(2000), drop: mm(1000) },
+    sheath: { end: mm(2000), express: mm(2000), drop: mm(2000) },
+    keep: { ...KEEP, strength: mm(90) },
+    hoseClamp: NO_HOSE_CLAMP,
     testKpa: 27.6,
     ports: [
       ...ports(2, 'Large gland', {
@@ -153,6 +160,9 @@ export const BUILT_IN_HARDWARE: readonly Hardware[] = [
     basket: { width: mm(220), length: mm(420), depth: mm(40) },
     tubeToTray: mm(300),
     sheath: { end: inch(48), express: inch(48), drop: inch(48) },
+    // Cut flush at the ring cut.
+    keep: { ...KEEP, strength: 0 },
+    hoseClamp: NO_HOSE_CLAMP,
     testKpa: 0,
     ports: ports(4, 'Rear entry', {
       takes: ['end'],

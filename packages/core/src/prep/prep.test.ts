@@ -1,10 +1,12 @@
+import fc from 'fast-check';
 import type { MakeUp } from '../record/cable.ts';
 import { type CableEntry, type Hardware, hardwareSchema } from '../record/hardware.ts';
 import { USUAL_PRACTICE } from '../record/practice.ts';
+import { BUILT_IN_SCHEMES } from '../fiber/schemes.ts';
 import { formatLength } from '../measure/length.ts';
 import { type CutTask, LONGEST_PULL, cutPlan } from './cutPlan.ts';
 import { BUILT_IN_HARDWARE } from './hardware.ts';
-import { chooseSeal, diameterOf, hardwareTaking, sealPorts } from './seal.ts';
+import { type SealChoice, chooseSeal, diameterOf, hardwareTaking, sealPorts } from './seal.ts';
 import { prepSteps } from './steps.ts';
 import { cableRadius, coilsIn } from './storage.ts';
 
@@ -34,6 +36,8 @@ const task = (id: string, part: Partial<CableEntry>, over: Partial<CutTask> = {}
   reach: 0,
   ...over,
 });
+const stepsOf = (own: CutTask, seal: SealChoice | null = null) =>
+  prepSteps({ task: own, plan: cutPlan(own), seal, scheme: BUILT_IN_SCHEMES[0]! });
 const marksOf = (own: CutTask, kind: string) =>
   cutPlan(own)
     .marks.filter((mark) => mark.kind === kind)
@@ -153,18 +157,57 @@ test('a drop in a gel case: 14 in of fiber, slack for one redo where three are p
     message: {
       code: 'slack',
       redos: 1,
-      each: { lengthTenthsMm: USUAL_PRACTICE.redoEats, towards: 'up' },
+      each: { lengthTenthsMm: USUAL_PRACTICE.redoConsumption, towards: 'up' },
       planned: 3,
+      // 14 in less the 300 mm that reach into a splicer and back leave 55.6 mm.
+      tail: { lengthTenthsMm: 14 * 254, towards: 'down' },
+      needed: { lengthTenthsMm: 3000, towards: 'up' },
     },
   });
 });
 
-// Common practice: one sleeve for every two ribbons, 288 fibers take 12; strip = route + inside.
-test('a rack kit: strip length from route and inside, 12 sleeves for 288 fibers', () => {
-  const plan = cutPlan(task('rack', { route: 30_000, inside: 12_000 }, { makeUp: RIBBONS }));
-  expect(plan.opening).toBe(42_000);
-  expect(plan.tubing[0]).toMatchObject({ count: 12, length: 42_000 });
-  expect(plan.marks.at(-1)).toMatchObject({ kind: 'clamp', at: 42_000 + 318 });
+test('slack is what a tail has beyond what stays on the tray', () => {
+  const slack = cutPlan(task('dome', {})).checks.find(({ message }) => message.code === 'slack');
+  // 1 175.6 mm of tail, 1 000 mm on the tray: 175.6 mm are four redos of 40 mm.
+  expect(slack).toMatchObject({ ok: true, message: { redos: 4, planned: 3 } });
+});
+
+// Common practice, no source: one sleeve for every two ribbons, 288 fibers take 12.
+describe('a rack kit', () => {
+  const rack = (route: number, inside: number) =>
+    cutPlan(task('rack', { route, inside }, { makeUp: RIBBONS }));
+
+  // Common practice, no source: sleeves of 54 in and a working length of 48 in are 102 in of sheath.
+  test('takes off sleeves and working length, and leaves the working length bare', () => {
+    const plan = rack(54 * 254, 48 * 254);
+    expect(plan.opening).toBe(102 * 254);
+    expect(plan.tubing[0]).toMatchObject({ count: 12, length: 54 * 254 });
+    expect(plan.tails).toEqual([{ code: 'pastTube', length: 48 * 254 }]);
+    expect(plan.marks.at(-1)).toMatchObject({ kind: 'clamp', at: 102 * 254 + 318 });
+    expect(plan.checks.every(({ ok }) => ok)).toBe(true);
+  });
+
+  test('has a working length of 48 in at least, and its sum adds up', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ max: 100_000, min: 0 }),
+        fc.integer({ max: 30_000, min: 0 }),
+        (route, inside) => {
+          const plan = rack(route, inside);
+          const [sum] = plan.checks;
+          expect(sum!.ok).toBe(inside === 0 || inside >= 48 * 254);
+          const { sheath, sleeves, working } = sum!.message as unknown as Record<
+            string,
+            { lengthTenthsMm: number }
+          >;
+          expect(sleeves!.lengthTenthsMm + working!.lengthTenthsMm).toBe(sheath!.lengthTenthsMm);
+          expect(plan.opening).toBe(sheath!.lengthTenthsMm);
+          // Never are the sleeves as long as what is bare.
+          expect(plan.opening - plan.tubing[0]!.length).toBeGreaterThanOrEqual(48 * 254);
+        },
+      ),
+    );
+  });
 });
 
 describe('seals', () => {
@@ -303,28 +346,95 @@ test('coils and bends', () => {
 
 describe('the order of work', () => {
   const order = (own: CutTask) => {
-    const plan = cutPlan(own);
     const port = own.hardware.ports[0]!;
     const seal = chooseSeal(own.hardware, port, own.entry.kind, own.entry.diameter!);
-    return prepSteps(own, plan, seal.ok ? seal.value : null).map(({ key }) => key);
+    return stepsOf(own, seal.ok ? seal.value : null).map(({ key }) => key);
   };
 
-  // Measure, seal, mark, ring-cut, split, trim, open tubes, clean, group, route (common practice).
-  test('the seal is threaded before the first cut', () => {
-    const keys = order(task('dome', {}));
-    const at = (key: string) => keys.indexOf(key);
-    const wanted = [
-      'diameter',
-      'seal',
-      'mark',
-      'ring',
-      'sheath',
-      'strength',
-      'score',
-      'clean',
-      'route',
-    ];
-    expect([...wanted].sort((a, b) => at(a) - at(b))).toEqual(wanted);
+  // Common practice, no source: each form in its own order, cable held before a tube is opened.
+  const SHEATH_OFF = ['ring', 'sheath', 'yarn', 'strength'];
+  test.each([
+    ['dome', ['seal', 'mark', ...SHEATH_OFF, 'clamp', 'hose', 'score', 'clean', 'route']],
+    ['in-line', ['mark', ...SHEATH_OFF, 'clamp', 'hose', 'score', 'clean', 'route', 'seal']],
+    ['gel-drop', ['mark', ...SHEATH_OFF, 'clamp', 'score', 'clean', 'route']],
+    ['gland', ['mark', 'seal', ...SHEATH_OFF, 'clamp', 'gland', 'score', 'clean', 'route']],
+    ['rack', ['mark', ...SHEATH_OFF, 'clamp', 'score', 'clean', 'route']],
+  ])('a cut cable in a %s', (form, keys) =>
+    expect(order(task(form, {}))).toEqual(['right', 'diameter', ...keys]),
+  );
+
+  test.each(['dome', 'in-line', 'gel-drop', 'gland'])(
+    'an express cable in a %s: each tube is proven dark just before it is cut, once the cable is held',
+    (form) => {
+      const tubes = [
+        { unit: 3, way: 'dedicate' as const },
+        { unit: 4, way: 'window' as const },
+      ];
+      const keys = order(task(form, { kind: 'express', tubes }));
+      const from = keys.indexOf('dark 3');
+      expect(keys.slice(from, from + 4)).toEqual(['dark 3', 'tube 3', 'dark 4', 'tube 4']);
+      expect(keys.indexOf('clamp')).toBeLessThan(from);
+    },
+  );
+
+  test.each(['dome', 'in-line', 'gel-drop', 'gland', 'rack'])(
+    'a drop and metal in a %s: safe before it is cut, rods before its tube',
+    (form) => {
+      const keys = order(task(form, { kind: 'drop', tracer: true, armoured: true, diameter: 45 }));
+      expect(keys.slice(0, 4)).toEqual(['right', 'voltage', 'diameter', 'tracer']);
+      const wanted = ['voltage', 'tracer', 'ring', 'sheath', 'strength', 'clamp', 'bond', 'score'];
+      const at = (key: string) => keys.indexOf(key);
+      expect([...wanted].sort((a, b) => at(a) - at(b))).toEqual(wanted);
+      expect(keys).not.toContain('yarn');
+    },
+  );
+
+  // TIA-598-D (from memory): the third tube is green, the fifteenth green with a black tracer.
+  test('tubes are named with number and colour', () => {
+    const tubes = [3, 15].map((unit) => ({ unit, way: 'dedicate' as const }));
+    const own = task(
+      'dome',
+      { kind: 'express', tubes },
+      { makeUp: { kind: 'loose-tube', tubes: 24, fibersPerTube: 12 } },
+    );
+    const colours = stepsOf(own).flatMap(({ message }) =>
+      message.code === 'dark' ? [[message.number, message.colour]] : [],
+    );
+    expect(colours).toMatchObject([
+      [3, { colour: { name: 'green' }, mark: null }],
+      [15, { colour: { name: 'green' }, mark: { colour: 'black' } }],
+    ]);
+  });
+
+  test('a ribbon has no window: its plan says so, and it is named a ribbon', () => {
+    const own = task(
+      'dome',
+      { kind: 'express', tubes: [{ unit: 3, way: 'window' }] },
+      { makeUp: RIBBONS },
+    );
+    const plan = cutPlan(own);
+    expect(plan.checks).toContainEqual({
+      ok: false,
+      message: { code: 'windowInRibbon', ribbon: 3 },
+    });
+    const steps = stepsOf(own);
+    expect(steps.find(({ key }) => key === 'tube 3')!.message).toEqual({
+      code: 'dedicateUnit',
+      unit: 'ribbon',
+      number: 3,
+      colour: null,
+    });
+  });
+
+  // Common practice, no source: strength members of 1.5 in, 90 mm, and flush at the ring cut.
+  test.each([
+    ['gel-drop', { code: 'trimStrength', kept: { lengthTenthsMm: 381 } }],
+    ['gland', { code: 'trimStrength', kept: { lengthTenthsMm: 900 } }],
+    ['rack', { code: 'strengthFlush' }],
+  ])('the strength member in a %s', (form, message) => {
+    const own = task(form, {});
+    const steps = stepsOf(own);
+    expect(steps.find(({ key }) => key === 'strength')!.message).toEqual(message);
   });
 
   test('a tracer is split off before the seal', () => {
@@ -346,7 +456,7 @@ describe('the order of work', () => {
 
   test('every cut has its caution', () => {
     const own = task('dome', { armoured: true });
-    const steps = prepSteps(own, cutPlan(own), null);
+    const steps = stepsOf(own);
     for (const key of ['ring', 'sheath', 'score', 'clean', 'bond'])
       expect(steps.find((step) => step.key === key)!.caution).not.toBeNull();
     expect(steps.find((step) => step.key === 'bond')!.caution).toBe('qualified');

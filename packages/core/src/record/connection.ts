@@ -6,6 +6,7 @@ export type ConnectionMessage =
   | { code: 'otherServer' }
   | { code: 'brokenOff' }
   | { code: 'stopped' }
+  | { code: 'fileMissing' }
   | { code: 'outdatedWrite'; place: string };
 
 /** Why something failed: what the server said, or a message. */

@@ -15,7 +15,7 @@ const project = {
 };
 const document = {
   format: 'cordel.project',
-  version: 3,
+  version: 4,
   project,
   schemes: [],
   closures: [],

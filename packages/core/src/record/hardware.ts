@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema, nameSchema } from './basics.ts';
+import { idSchema, nameSchema, personSchema, timeSchema } from './basics.ts';
 import { trayCapacitySchema } from './closure.ts';
 import { issue } from './issue.ts';
 
@@ -84,7 +84,7 @@ export const hardwareSchema = z.object({
   window: length,
   /** The end of the sheath below the clamp. */
   clamp: length,
-  /** Hose clamp below the ring cut. */
+  /** Hose clamp below the ring cut; 0 where the form has none there. */
   hoseClamp: length,
   /** Below this diameter a bushing is added. */
   bushingBelow: length,
@@ -114,6 +114,15 @@ export type SealRow = z.infer<typeof sealRowSchema>;
 export type Port = z.infer<typeof portSchema>;
 export type Hardware = z.infer<typeof hardwareSchema>;
 
+/** A step of preparation that is done: by whom and when. Before version 4 of the document nobody said. */
+const tickSchema = z.object({
+  step: z.string().min(1).max(60),
+  by: personSchema.nullable(),
+  at: timeSchema.nullable(),
+});
+
+export type PrepTick = z.infer<typeof tickSchema>;
+
 /** A cable as it enters a closure. Lengths in tenths of a millimeter. */
 export const entrySchema = z.object({
   id: idSchema,
@@ -135,7 +144,7 @@ export const entrySchema = z.object({
   route: length,
   inside: length,
   /** Steps that are done, by their keys. */
-  done: z.array(z.string().max(60)).max(200),
+  done: z.array(tickSchema).max(200),
 });
 
 export type CableEntry = z.infer<typeof entrySchema>;
@@ -168,8 +177,10 @@ export const assemblyChangeSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('tick'),
     entryId: idSchema,
-    step: z.string().min(1).max(60),
+    ...tickSchema.shape,
     done: z.boolean(),
+    by: personSchema.nullable().default(null),
+    at: timeSchema.nullable().default(null),
   }),
 ]);
 

@@ -51,9 +51,9 @@ export const practiceSchema = z.object({
   gel: z.enum(['at once', 'after grouping']),
   /** Fiber to lay on a tray. */
   trayFiber: z.int().min(1000, issue('under100Mm')).max(50_000, issue('over5M')),
-  /** Redos to leave slack for, and what each eats of a side. */
+  /** Redos to leave slack for, and the fiber that each takes of a side. */
   redos: z.int().min(0).max(20),
-  redoEats: z.int().min(10, issue('under1Mm')).max(5000, issue('over500Mm')),
+  redoConsumption: z.int().min(10, issue('under1Mm')).max(5000, issue('over500Mm')),
   /** Splices in a hundred that are expected to be made again. */
   redoPercent: share,
   arc: arcPolicySchema.default(USUAL_ARC_POLICY),
@@ -87,7 +87,7 @@ export const USUAL_PRACTICE: Practice = {
   gel: 'at once',
   trayFiber: 10_000,
   redos: 3,
-  redoEats: 400,
+  redoConsumption: 400,
   redoPercent: 5,
   arc: USUAL_ARC_POLICY,
   adhesiveWait: 60,

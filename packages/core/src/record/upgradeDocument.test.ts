@@ -17,7 +17,7 @@ const upgraded = (closing: unknown[]) =>
 describe('a document of version 1', () => {
   it('says of a gauge reading where it comes from, and is of a practice project where it was simulated', () => {
     const real = upgraded([{ kind: 'gauge', gaugePa: 1, simulated: false }]);
-    expect(real.version).toBe(3);
+    expect(real.version).toBe(4);
     expect(real.project.practiceOnly).toBe(false);
     expect(real.closing[0]).toEqual({ kind: 'gauge', gaugePa: 1, minute: null, origin: 'typed' });
     const made = upgraded([{ kind: 'gauge', gaugePa: 1, simulated: true }]);
@@ -64,7 +64,34 @@ describe('a document of version 2', () => {
     expect(units('league')).toEqual({ distance: 'league' }));
 });
 
+it('a document of version 3 has the fiber that a redo takes under its earlier name, and ticks of nobody', () => {
+  const upgraded = upgradeDocument({
+    version: 3,
+    project: { name: 'Mill line', practice: { redos: 3, redoEats: 400 } },
+    assemblies: [{ closureId: 'mill', entries: [{ id: 'a', done: ['mark', 'seal'] }] }],
+  });
+  expect(upgraded).toEqual({
+    version: 4,
+    project: { name: 'Mill line', practice: { redos: 3, redoConsumption: 400 } },
+    // Who ticked a step, and when, nobody had recorded.
+    assemblies: [
+      {
+        closureId: 'mill',
+        entries: [
+          {
+            id: 'a',
+            done: [
+              { step: 'mark', by: null, at: null },
+              { step: 'seal', by: null, at: null },
+            ],
+          },
+        ],
+      },
+    ],
+  });
+});
+
 it('leaves alone what is no document, and what is of this version', () => {
-  for (const other of [null, 4, [], {}, { version: 1 }, { version: 3, project: {} }])
+  for (const other of [null, 4, [], {}, { version: 1 }, { version: 4, project: {} }])
     expect(upgradeDocument(other)).toBe(other);
 });

@@ -8,7 +8,44 @@ const isLoose = (value: unknown): value is Loose =>
 const looseList = (value: unknown): Loose[] => (Array.isArray(value) ? value.filter(isLoose) : []);
 
 /** Brings a project document of an earlier version up to date; anything else is left for the schema to judge. */
-export const upgradeDocument = (document: unknown): unknown => toVersion3(toVersion2(document));
+export const upgradeDocument = (document: unknown): unknown =>
+  toVersion4(toVersion3(toVersion2(document)));
+
+function toVersion4(document: unknown): unknown {
+  if (!isLoose(document) || document.version !== 3) return document;
+  return {
+    ...document,
+    version: 4,
+    project: upgradeProject(document.project),
+    ...(Array.isArray(document.assemblies) && {
+      assemblies: document.assemblies.map(upgradeAssembly),
+    }),
+  };
+}
+
+/** Version 3 knew that a step of preparation is done, and not by whom and when. */
+function upgradeAssembly(assembly: unknown): unknown {
+  if (!isLoose(assembly)) return assembly;
+  return { ...assembly, entries: looseList(assembly.entries).map(upgradeEntry) };
+}
+
+const upgradeEntry = (entry: Loose): Loose =>
+  Array.isArray(entry.done)
+    ? {
+        ...entry,
+        done: entry.done.map((step: unknown) =>
+          typeof step === 'string' ? { step, by: null, at: null } : step,
+        ),
+      }
+    : entry;
+
+/** A project as it was stored by an earlier version, in a document or on a device; other values as they are. */
+export function upgradeProject(project: unknown): unknown {
+  if (!isLoose(project) || !isLoose(project.practice)) return project;
+  const { redoEats, ...practice } = project.practice;
+  if (redoEats === undefined) return project;
+  return { ...project, practice: { ...practice, redoConsumption: redoEats } };
+}
 
 /** Version 2 knew the unit of distances only; the others go with it, and times were UTC. */
 function toVersion3(document: unknown): unknown {

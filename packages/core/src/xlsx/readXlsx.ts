@@ -1,7 +1,7 @@
 import { Unzip, UnzipInflate, strFromU8, unzipSync } from 'fflate';
 import { SaxesParser, type SaxesTagPlain } from 'saxes';
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
-import type { ListProblem } from '../plan/spliceList.ts';
+import type { RowProblem } from '../record/rowProblem.ts';
 import type { Table } from '../record/csv.ts';
 
 /** Why a workbook cannot be read. */
@@ -54,7 +54,7 @@ export const oddProblems = (
   odd: readonly OddCell[],
   header: readonly string[],
   match: Record<string, number | null>,
-): ListProblem<CellProblem>[] =>
+): RowProblem<CellProblem>[] =>
   odd
     .filter(({ column, value }) => Object.values(match).includes(column) || value.includes(':'))
     .map(({ row, column, value, message }) => ({

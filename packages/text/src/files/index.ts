@@ -1,6 +1,6 @@
 import type { CsvNote, CsvProblem } from '@cordel/core/csv';
 import type { GeoNote, GeoProblem, PlaceProblem } from '@cordel/core/geo';
-import type { SorProblem } from '@cordel/core/otdr';
+import type { SorProblem, TraceWarning } from '@cordel/core/otdr';
 import type { CellProblem, SheetNote, WorkbookProblem } from '@cordel/core/xlsx';
 import { type WithText, catalog } from '../catalog.ts';
 import { issueText } from '../record/issue.ts';
@@ -99,5 +99,38 @@ export const geoNoteText = catalog<GeoNote>()({
     '{count, plural, one {# feature} other {# features}} without a place passed over.',
 });
 
-/** Why a trace file cannot be read. */
-export const sorProblemText = catalog<SorProblem>()({ unreadable: '{reason}' });
+const sorProblems = catalog<SorProblem>()({
+  notATraceFile: 'this is not a trace file: it begins neither with a Map nor with revision 100.',
+  blockMissing: 'the block is missing.',
+  noSampleSpacing: 'the sample spacing is zero.',
+  noSamples: 'the block has no samples.',
+  blockNameInvalid: 'the name of a block is not valid.',
+  blockNotThere: 'the Map names this block, and it is not there.',
+  blockMoved: 'the block is at byte {found}: a size in the Map is wrong.',
+  blockCutOff: 'the file ends {missing} bytes before this block does.',
+  endsBeforeField: 'the block ends before its {field}.',
+  fieldWithoutEnd: 'its {field} has no end.',
+  mapCount: 'it states {stated} blocks, and names {found}.',
+  mapSize: 'it states {stated} bytes, and has {found}.',
+  pulseWidths: 'it states {stated} pulse widths, and cannot hold them.',
+  groupIndex: 'no fiber has a group index of {index}.',
+  scaleFactors: 'it states {stated} scale factors, and cannot hold them.',
+  samplesOfFactor: 'it states {stated} samples of a scale factor, and {found} are there.',
+  samplesInAll: 'it states {stated} samples, and {found} are there.',
+  checksum:
+    'the checksum is {stored}, and the bytes before it give {computed}: instruments differ in what they cover, or the file was changed.',
+});
+
+const traceWarnings = catalog<Exclude<TraceWarning, SorProblem>>()({
+  twoWavelengths:
+    'The file names two wavelengths: GenParams {generalNm} nm, FxdParams {fixedNm} nm.',
+  saidBefore: '{text}',
+});
+
+/** Why a trace file cannot be read, with block and byte. */
+export const sorProblemText = (problem: SorProblem): string =>
+  `${problem.block}, byte ${problem.byte}: ${sorProblems(problem)}`;
+
+/** What is odd about a trace that was read all the same. */
+export const traceWarningText = (warning: TraceWarning): string =>
+  'block' in warning ? sorProblemText(warning) : traceWarnings(warning);

@@ -1,6 +1,6 @@
 import { phrases } from '../phrases.ts';
 
-/** Texts of `apps/server/src/handover/make/builder.ts`. */
+/** What the files of a package are, for its manifest. */
 export const builder = phrases({
   aTraceByteForByte: 'A trace, byte for byte',
   asBuiltRecordNewestEntry: '{practiceOnly}{name} · as-built record · newest entry {moment}',
@@ -12,5 +12,14 @@ export const builder = phrases({
   theRecordForPeople: 'The record for people',
   attemptsReadingsRulings: 'Attempts, readings, rulings',
   whatIsInHereWithSha: 'What is in here, with SHA-256',
+  closing: 'Closing',
+  closures: 'Closures',
+  fibers: 'Fibers',
+  jsonSchemaOfProject: 'JSON Schema (draft 2020-12) of project.json',
+  photo: 'A photo',
+  removed: 'Removed',
+  splices: 'Splices',
+  theWholeProject: 'The whole project, as project.schema.json describes it',
+  trays: 'Trays',
   whatWasSignedOfItsSha: 'What was signed of {name}: its SHA-256 is what the signatures name',
 });

@@ -1,4 +1,4 @@
-import type { Grade, GroupVerdict, SpliceState } from '@cordel/core';
+import type { Grade, GroupVerdict, SpliceStage } from '@cordel/core';
 import { phrases } from '../phrases.ts';
 
 /** How a loss is known. */
@@ -18,7 +18,7 @@ export const spliceStateText = phrases({
   spliced: 'spliced',
   measured: 'measured',
   accepted: 'accepted by the lead',
-} satisfies Record<SpliceState, string>);
+} satisfies Record<SpliceStage, string>);
 
 /** What is said of a group of splices. */
 export const groupVerdictText = phrases({

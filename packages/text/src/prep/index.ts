@@ -10,7 +10,8 @@ import type {
   Tubing,
   WholeMessage,
 } from '@cordel/core';
-import { catalog } from '../catalog.ts';
+import { type WithText, catalog } from '../catalog.ts';
+import { colourText } from '../fiber/index.ts';
 import { phrases } from '../phrases.ts';
 
 const KIND = '{kind, select, end {cut} express {express} other {drop}}';
@@ -109,16 +110,31 @@ export const prepCheckText = catalog<PrepMessage>()({
     `The basket is too shallow: ${COILED}, would pile up {height} in {depth}. Use hardware with a deeper one.` as string,
   doesNotReach: '{tail} of fiber does not reach a splicer: {least} is the least.',
   slack:
-    'Slack for {redos, plural, one {# redo} other {# redos}} of {each} each; {planned} planned.',
+    'Slack for {redos, plural, one {# redo} other {# redos}} of {each}: the tail of {tail} less {needed} that is needed. {planned} planned.',
+  rackLengths:
+    'Sheath off: {sleeves} of sleeves + {working} of working length past them = {sheath}.',
+  workingLengthShort:
+    'The working length past the sleeves is under {least}: {working} is taken, so {sleeves} + {working} = {sheath} of sheath comes off.',
+  windowInRibbon: 'No window can be cut in ribbon {ribbon}: cut the ribbon, or leave it whole.',
   longestPull: 'The longest piece to pull off is {pull}; {most} is the most.',
   loopReaches: 'The slack loop of {loop} reaches the bench at {reach}.',
   loopTooShort: 'The slack loop is {missing} too short to reach the bench at {reach}.',
   bendRadius: 'Bend the cable no tighter than {load} in radius under load, {rest} at rest.',
 });
 
-/** The work on one cable. */
-export const prepStepText = catalog<PrepStepMessage>()({
-  rightCable: 'The right cable, dark, and the kit complete? Check at the van.',
+const prepSteps = catalog<WithText<PrepStepMessage, 'colour'>>()({
+  rightCable:
+    'The right cable, and every part of the kit there? Check at the van: a missing part stops the work in the hole.',
+  voltage:
+    'Metal in this cable can carry foreign voltage: have it tested, and bonded or made safe, before it is cut or handled.',
+  dark: '{unit, select, tube {Tube} other {Ribbon}} {number}{colour}: prove it dark here. Live-fiber detector on it, number and colour read twice, and the owner’s release for it.',
+  strengthFlush: 'Cut strength member and ripcords flush at the ring cut.',
+  glandClamp:
+    'Gland up until the back of its clip is at the second mark; strength member through its boss; nut tight, hose clamp with a nut driver, boss screw tight. Cut the excess off.',
+  glandIn:
+    'Blanking plug out, gland in until it clicks; then the nut again, less than a quarter turn.',
+  fitSeal:
+    'Fit {seal} for {port} now that the cable lies in the case{layers, plural, =0 {} one {: # layer comes off} other {: # layers come off}}. Sealing tape round the cable, sealant over the seal and every face to be sealed.',
   diameter: 'Measure the outside diameter in three places; the largest counts.',
   tracer: 'Split off the tracer or tone wire, back past where the seal will sit.',
   chooseSeal: 'Choose and thread the seal before anything is opened.',
@@ -133,10 +149,10 @@ export const prepStepText = catalog<PrepStepMessage>()({
   trimStrength: 'Trim the strength member to {kept} past the sheath.',
   yarn: 'Take off binder tape, yarn and filler rods; keep aramid and ripcord as marked.',
   bond: 'Fit the shield connector and the bond before the cable is clamped.',
-  dedicateTube:
-    'Tube {tube}: check its number and colour twice, then cut it at the second ring cut.',
+  dedicateUnit:
+    '{unit, select, tube {Tube} other {Ribbon}} {number}{colour}: check its number and colour twice, then cut it at the second ring cut.',
   windowTube:
-    'Tube {tube}: cut a window at {from} from each sheath edge; take out only the fibers that are needed.',
+    'Tube {number}{colour}: cut a window at {from} from each sheath edge; take out only the fibers that are needed.',
   scoreWithScorer:
     'Score the tube with a fixed-depth scorer, snap, and pull off in pieces as marked: none over {most}.',
   scoreWithStripper:
@@ -153,6 +169,16 @@ export const prepStepText = catalog<PrepStepMessage>()({
     'Route tubes and fibers to their trays; tie at the tray’s entrance, loose enough to turn.',
 });
 
+/** The work on one cable. */
+export const prepStepText = (
+  message: PrepStepMessage,
+  units: Parameters<typeof prepSteps>[1],
+): string => {
+  if (!('colour' in message)) return prepSteps(message, units);
+  const colour = message.colour ? ` ${colourText(message.colour)}` : '';
+  return prepSteps({ ...message, colour }, units);
+};
+
 /** What must be known before a step. */
 export const prepCautionText = phrases({
   blade: 'Blade: cut-resistant glove, cut away from yourself.',
@@ -161,6 +187,7 @@ export const prepCautionText = phrases({
   shardsOtherTubes:
     'Glass shards: eyes covered, shards into a closed container. Cut no other tube.',
   solvent: 'Solvent: air the place, no flame, arc or heater near.',
+  invisibleLight: 'The light in a fiber cannot be seen: never look into one.',
   qualified:
     'Follow local codes and the practice of your company; bonding is for qualified people.',
 } satisfies Record<PrepCaution, string>);

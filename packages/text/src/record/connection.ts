@@ -12,6 +12,7 @@ const messages = catalog<ConnectionMessage>()({
   brokenOff:
     'The line broke before the server answered. What had arrived whole is listed here; if it is not, send it again.',
   stopped: 'Stopped; nothing of it is kept.',
+  fileMissing: 'Its file is no longer on this device: choose it again.',
   outdatedWrite: 'An older version of this page made it: {place} is not what is sent today.',
 });
 

@@ -2,10 +2,7 @@ import { problems } from '../problems.ts';
 
 /** What the server refuses: `apps/server/src/closing`. */
 export const closingProblems = problems({
-  photoIdTaken: 'Another photo is kept under this id; photos are never changed.',
   hardwareMissing: 'Choose the closure’s hardware first: its sheet gives the limit.',
-  entryChanged:
-    'Entry {id} is recorded already with other content; what was done is never changed. Record it anew.',
   circuitUnknown: '{circuit} is no circuit of this cut-over.',
   pressureOverLimit:
     '{name} is tested with {limit} at most: {asked} is above it. Release pressure, and begin again.',

@@ -3,7 +3,7 @@ import { problems } from '../problems.ts';
 /** What the server refuses: `apps/server/src/evidence`. */
 export const evidenceProblems = problems({
   entryChanged:
-    'Entry {id} is recorded already with other content; evidence is never changed. Record a correction that supersedes it.',
+    'Entry {id} is recorded already with other content; what was done is never changed. Record it anew, or a correction that supersedes it.',
   otherProject: 'It belongs to another project than the splice.',
   laterEntryNamed:
     'It names an entry that comes after it: send them in the order in which they were made.',

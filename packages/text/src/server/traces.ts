@@ -5,5 +5,4 @@ export const tracesProblems = problems({
   otherTraceId: 'The id of the trace that is sent.',
   placeOfOtherTrace: 'The place is another trace’s.',
   notInProject: 'The project does not have it.',
-  traceChanged: 'Trace {id} is here already with other content; traces are never changed.',
 });

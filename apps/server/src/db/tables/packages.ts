@@ -28,7 +28,7 @@ export const packages = pgTable(
     part: text().notNull().default(''),
     done: integer().notNull().default(0),
     total: integer().notNull().default(0),
-    /** When its maker last gave a sign of life. */
+    /** When its builder last gave a sign of life. */
     heartbeat: timestamp('beat', { withTimezone: true }).notNull().defaultNow(),
     problem: text(),
     size: bigint({ mode: 'number' }),

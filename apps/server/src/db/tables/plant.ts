@@ -131,7 +131,7 @@ export const splices = pgTable(
     /** Rank of the grade of the figure that speaks for the splice. */
     grade: smallint(),
     /** That figure, in half-thousandths of a dB. */
-    half: integer(),
+    lossHalfMdb: integer('loss_half_mdb'),
     wavelengthNm: integer('wavelength_nm'),
     tries: smallint().notNull().default(0),
     /** Where that figure comes from. */

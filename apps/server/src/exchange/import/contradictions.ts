@@ -1,5 +1,6 @@
 import {
   BUILT_IN_SCHEMES,
+  MOST_FILE_BYTES,
   addressOf,
   findClashes,
   isFuture,
@@ -47,8 +48,6 @@ const STRAY = say('placedOnOtherProject').text;
 
 /** After so many no further one is told. */
 const MOST_PLACES = 500;
-/** The largest trace file, as a list of traces takes it. */
-const TRACE_BYTES = 96 * 1024 * 1024;
 
 type Complain = (place: string, detail: Sentence) => void;
 
@@ -187,7 +186,7 @@ function checkClashes(document: PackedDocument, complain: Complain): void {
 /** Each trace and photo has its file. */
 function checkFiles(document: PackedDocument, files: DocumentFiles, complain: Complain): void {
   for (const [list, most] of [
-    ['traces', TRACE_BYTES],
+    ['traces', MOST_FILE_BYTES],
     ['photos', PHOTO_BYTES],
   ] as const)
     document[list].forEach(({ id }, index) => {

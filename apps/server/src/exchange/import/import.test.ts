@@ -111,7 +111,7 @@ describe('a project with its traces and photos', () => {
     ).toBeGreaterThan(4);
     await rowsOf(
       api.db,
-      sql`update splices set verdict = 'open', redo = false, grade = null, half = null, wavelength_nm = null, tries = 0,
+      sql`update splices set verdict = 'open', redo = false, grade = null, loss_half_mdb = null, wavelength_nm = null, tries = 0,
             missing = '{}', origin = null, made_by = null, made_at = null, ruling = null, figures = '[]'
           where project_id = ${demo.project.id}`,
     );

@@ -87,7 +87,7 @@ function writeRound(
   index: number,
   hardware: Hardware | null,
 ): void {
-  const { round, state, bubbles, mends, release, estimate } = pressed;
+  const { round, state, bubbles, repairs, release, estimate } = pressed;
   const unit = sheets.units.pressure;
   sheets.paragraph(
     say('testIndexOriginStateMomentBy', {
@@ -117,9 +117,9 @@ function writeRound(
     for (const place of bubbles)
       sheets.paragraph(`${place}: ${leakCauseText(leakCause(hardware, place))}`);
   }
-  for (const mend of mends)
+  for (const repair of repairs)
     sheets.paragraph(
-      say('repairedAtPlaceWhatBy', { place: mend.place, what: mend.what, by: mend.by }),
+      say('repairedAtPlaceWhatBy', { place: repair.place, what: repair.what, by: repair.by }),
     );
   sheets.paragraph(
     release

@@ -20,7 +20,7 @@ export function lossPicture(
   limits: Limits,
 ): void {
   const height = 70;
-  const known = splices.flatMap(({ half }) => (half === null ? [] : [half]));
+  const known = splices.flatMap(({ lossHalfMdb }) => (lossHalfMdb === null ? [] : [lossHalfMdb]));
   if (known.length === 0) return;
   const limit = limits.splice[limits.grade].single ?? limits.splice[limits.grade].mass;
   const top = Math.max(...known, limit === null ? 0 : limit * 2) * 1.1 || 1;
@@ -33,9 +33,9 @@ export function lossPicture(
     [true, ACCENT],
   ] as const) {
     let any = false;
-    splices.forEach(({ half, verdict }, index) => {
-      if (half === null || (verdict === 'fail') !== over) return;
-      const tall = Math.max(0.4, (Math.max(0, half) / top) * height);
+    splices.forEach(({ lossHalfMdb, verdict }, index) => {
+      if (lossHalfMdb === null || (verdict === 'fail') !== over) return;
+      const tall = Math.max(0.4, (Math.max(0, lossHalfMdb) / top) * height);
       doc.rect(left + index * step, base - tall, Math.max(0.25, step * 0.8), tall);
       any = true;
     });

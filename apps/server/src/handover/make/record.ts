@@ -2,10 +2,10 @@ import {
   type Hardware,
   type Project,
   type Ruling,
-  SPLICE_STATES,
+  SPLICE_STAGES,
   formatDistance,
   rollUp,
-  spliceState,
+  spliceStage,
   groupBy,
 } from '@cordel/core';
 import { pointText } from '@cordel/text/close';
@@ -28,7 +28,7 @@ export function writeSummary(sheets: Sheets, { project, rows, tally, title }: Op
   sheets.paragraph(
     say('asBuiltRecordSplicesVerdict', {
       splices: tally.total,
-      states: SPLICE_STATES.filter((state) => tally[state] > 0)
+      states: SPLICE_STAGES.filter((state) => tally[state] > 0)
         .map((state) => `${tally[state]} ${spliceStateText(state)}`)
         .join(', '),
       groupVerdict: groupVerdictText(tally.verdict),
@@ -64,7 +64,7 @@ export function writeSummary(sheets: Sheets, { project, rows, tally, title }: Op
       row.name,
       row.distance === null ? '' : formatDistance(row.distance, project.units.distance),
       say('doneOfDue', { done: row.done, due: row.due }),
-      lossText({ half: row.maxHalf }),
+      lossText({ lossHalfMdb: row.maxHalfMdb }),
       meanText(row),
       row.grade ?? '',
       groupVerdictText(row.verdict),
@@ -181,7 +181,7 @@ function writeTrays(
         ink,
       );
       sheets.put(
-        `${lossText(splice)}${splice.half === null ? '' : ' dB'}   ${spliceStateText(spliceState(splice))}${splice.tries > 1 ? say('attemptNumber', { attempt: splice.tries }) : ''}${splice.origin === 'simulated' ? say('simulated') : ''}`,
+        `${lossText(splice)}${splice.lossHalfMdb === null ? '' : ' dB'}   ${spliceStateText(spliceStage(splice))}${splice.tries > 1 ? say('attemptNumber', { attempt: splice.tries }) : ''}${splice.origin === 'simulated' ? say('simulated') : ''}`,
         x() + half - 104,
         sheets.y,
         ink,
@@ -214,7 +214,7 @@ function writeRetired(sheets: Sheets, { retired }: PackageClosure, describe: Des
       rows.map((row) => [
         say('endToEnd', { a: end(row.cableA, row.fiberA), b: end(row.cableB, row.fiberB) }),
         say('traySlot', { tray: row.tray, slot: row.slot }),
-        `${row.half === null ? '' : `${lossText(row)} dB, `}${spliceStateText(spliceState(row))}`,
+        `${row.lossHalfMdb === null ? '' : `${lossText(row)} dB, `}${spliceStateText(spliceStage(row))}`,
       ]),
     );
   }

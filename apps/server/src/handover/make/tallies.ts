@@ -1,15 +1,15 @@
-import { EMPTY_TALLY, type SpliceRow, type Tally, addTally, spliceState } from '@cordel/core';
+import { EMPTY_TALLY, type SpliceRow, type Tally, addTally, spliceStage } from '@cordel/core';
 
 /** The tally of one splice. */
 const tallyOf = (row: SpliceRow): Tally => ({
   ...EMPTY_TALLY,
   total: 1,
-  [spliceState(row)]: 1,
+  [spliceStage(row)]: 1,
   failed: Number(row.verdict === 'fail'),
   simulated: Number(row.origin === 'simulated'),
-  figures: Number(row.half !== null),
-  sumHalf: row.half ?? 0,
-  maxHalf: row.half,
+  figures: Number(row.lossHalfMdb !== null),
+  sumHalfMdb: row.lossHalfMdb ?? 0,
+  maxHalfMdb: row.lossHalfMdb,
   weakest: row.grade,
 });
 

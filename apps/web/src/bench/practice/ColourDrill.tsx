@@ -52,7 +52,7 @@ export function ColourDrill() {
         }}
       />
       <Card style={{ gap: 10 }}>
-        <Text ink="ink2">{makeUpText(question.makeUp)}</Text>
+        <Text color="ink2">{makeUpText(question.makeUp)}</Text>
         {question.asks === 'place' ? (
           <Text kind="title" heading={2}>
             {t('whereIsFiber', { fiber: question.fiber })}
@@ -85,7 +85,7 @@ export function ColourDrill() {
         <>
           <Notice
             word={answer === question.right ? shared('right') : t('notThatOne')}
-            ink={answer === question.right ? 'green' : 'accent'}
+            color={answer === question.right ? 'green' : 'accent'}
             live
           >
             {colourAnswerText(question, address)}

@@ -65,7 +65,7 @@ export function JointDrill() {
         <>
           <Notice
             word={REMEDY[told.fault] === told.did ? shared('right') : t('missed')}
-            ink={REMEDY[told.fault] === told.did ? 'green' : 'accent'}
+            color={REMEDY[told.fault] === told.did ? 'green' : 'accent'}
             live
           >
             {faultText(told.fault)}
@@ -90,7 +90,7 @@ function Score({ answers, onAgain }: { answers: readonly DrillAnswer[]; onAgain(
             place,
             fault: fault === 'none' ? shared('noFault') : fault,
           })}
-          ink="accent"
+          color="accent"
         >
           {t('youChoseActionFault', {
             action: actionText(did).toLowerCase(),
@@ -147,7 +147,7 @@ function JointInHand({
       </Text>
       <Text>{t('lastEstimatesDb', { recent: joint.recent.map(formatLoss).join(', ') })}</Text>
       {stopped ? (
-        <Notice word={t('theSplicerStopped')} ink="accent">
+        <Notice word={t('theSplicerStopped')} color="accent">
           {t('itShowsBeforeTheArc', {
             error: record.fibers.find(({ error }) => error)?.error ?? 'nothing',
           })}
@@ -184,7 +184,7 @@ function Side({
   const first = at(places[0]!);
   return (
     <View style={{ alignItems: 'center', flex: 1 }}>
-      <Text ink="ink2">{title}</Text>
+      <Text color="ink2">{title}</Text>
       {places.length === 1 ? (
         <FiberEye address={{ ...first, tube: null }} size={70} />
       ) : (

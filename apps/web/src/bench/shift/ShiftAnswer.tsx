@@ -53,7 +53,7 @@ export function Answer({
     <View style={{ gap: 14 }}>
       <Card hung style={{ gap: 6 }}>
         <Finish outcome={outcome} start={start} />
-        <Text kind="strong" ink={share >= 80 ? 'green' : share >= 40 ? 'ink' : 'accent'}>
+        <Text kind="strong" color={share >= 80 ? 'green' : share >= 40 ? 'ink' : 'accent'}>
           {t('toFinishWithinTheWindowTo', { share, window: at(window) })}
         </Text>
         {outcome.lastStart.map(({ unit, at: last }) => (
@@ -85,7 +85,7 @@ export function Answer({
       </Card>
       {ways.length > 0 ? <Ways ways={ways} /> : null}
       <TimelinePicture timeline={timeline} start={start} window={window} />
-      <Text kind="small" ink="ink2">
+      <Text kind="small" color="ink2">
         {t('fromSimulationRunsHandsVarySplices', { runs: outcome.runs.toLocaleString('en') })}
       </Text>
     </View>
@@ -143,7 +143,7 @@ function Ways({ ways }: { ways: ShiftAnswer['ways'] }) {
           <Row key={cells[0]} cells={cells} />
         ))}
       </View>
-      <Text kind="small" ink="ink2">
+      <Text kind="small" color="ink2">
         {t('aFlippedRibbonPutsTwelveCircuits')}
       </Text>
     </Card>

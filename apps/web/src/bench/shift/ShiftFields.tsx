@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { TextInput } from 'react-native-paper';
 import { type ShiftSetting, shiftSettingSchema } from '@cordel/core/shift';
 import { shiftFields as t } from '@cordel/text/pages/bench/ShiftFields';
 import { Notice } from '@/ui/Notice';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
+import { TextField } from '@/ui/TextField';
 
 /** A small count, by two keys. */
 export function Count({
@@ -19,7 +19,7 @@ export function Count({
 }) {
   return (
     <View role="group" aria-label={label} style={{ gap: 2 }}>
-      <Text ink="ink2">{label}</Text>
+      <Text color="ink2">{label}</Text>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 6 }}>
         <Button
           label={t('fewerLabel', { label })}
@@ -59,27 +59,18 @@ export function Minutes({
   const figure = Number(typed);
   const good = typed.trim() !== '' && figure >= least && figure <= 1440;
   return (
-    <View style={{ flexGrow: 1, minWidth: 90 }}>
-      <TextInput
-        mode="outlined"
-        label={label}
-        aria-label={label}
-        value={typed}
-        error={!good}
-        inputMode="decimal"
-        onChangeText={(next) => {
-          setTyped(next);
-          const read = Number(next);
-          if (next.trim() !== '' && read >= least && read <= 1440) onChange(read);
-        }}
-        outlineStyle={{ borderWidth: 2 }}
-      />
-      {good ? null : (
-        <Text kind="small" ink="accent">
-          {t('aFigureFromTo1440', { least })}
-        </Text>
-      )}
-    </View>
+    <TextField
+      label={label}
+      value={typed}
+      problem={good ? undefined : t('aFigureFromTo1440', { least })}
+      numeric
+      minWidth={90}
+      onChange={(next) => {
+        setTyped(next);
+        const read = Number(next);
+        if (next.trim() !== '' && read >= least && read <= 1440) onChange(read);
+      }}
+    />
   );
 }
 

@@ -165,7 +165,7 @@ function Shift({ closureId, name }: { closureId: string; name: string }) {
             onChange={(value) => change({ learn: value === 'yes' })}
           />
         ) : (
-          <Text ink="ink2">{t('asSoonAsSleevesAreDone')}</Text>
+          <Text color="ink2">{t('asSoonAsSleevesAreDone')}</Text>
         )}
       </Card>
       {planned.state === 'running' ? (
@@ -216,7 +216,7 @@ function Shift({ closureId, name }: { closureId: string; name: string }) {
               }}
             />
           </View>
-          <Text kind="small" ink="ink2">
+          <Text kind="small" color="ink2">
             {t('windowToWhenTheShiftBegins', { clock: clock(ends.getTime()) })}
           </Text>
         </>

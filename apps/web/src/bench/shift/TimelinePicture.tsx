@@ -29,7 +29,7 @@ export function TimelinePicture({ timeline, start, window }: Props) {
       <Units timeline={timeline} start={start} window={window} width={width} />
       <Text kind="strong">{t('theFirstHalfHourCloseUp')}</Text>
       <CloseUp timeline={timeline} width={width} />
-      <Text kind="small" ink="ink2">
+      <Text kind="small" color="ink2">
         {t('solidHandsAtASpliceHatched')}
       </Text>
     </View>

@@ -1,3 +1,4 @@
+import { benchSplices } from '@cordel/core/session';
 import { proxy, wrap } from 'comlink';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import {
@@ -12,7 +13,6 @@ import {
 import { useWork } from '@/data/queries';
 import { usePersisted } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
-import { benchSplices } from '../benchSplices';
 import type { ShiftAnswer, ShiftPlanner } from './shift.worker';
 
 /** A shift as it is typed. */
@@ -85,8 +85,8 @@ export function useShift(closureId: string) {
 function paceOf(splices: ReturnType<typeof benchSplices>, setting: ShiftSetting): Pace {
   const since = Date.now() - SHIFT;
   const bySleeve = new Map<string, number>();
-  for (const { tray, slot, standing } of splices)
-    for (const attempt of standing.tries) {
+  for (const { tray, slot, spliceState } of splices)
+    for (const attempt of spliceState.tries) {
       const at = Date.parse(attempt.at);
       if (at >= since) bySleeve.set(`${tray}.${slot}`, at);
     }

@@ -63,12 +63,12 @@ export function NetworkPage() {
         </Card>
       </View>
       {problems.size > 0 ? (
-        <Notice word={shared('notSaved')} ink="accent" live>
+        <Notice word={shared('notSaved')} color="accent" live>
           {t('rowsToFixFirst', { rows: problems.size })}
         </Notice>
       ) : null}
       {network.savedCount > 0 ? (
-        <Notice word={t('saved')} ink="green" live>
+        <Notice word={t('saved')} color="green" live>
           {t('rows', { rows: network.savedCount })}
         </Notice>
       ) : null}
@@ -108,7 +108,7 @@ function Plans() {
               onPress={() => router.push(`/p/${project.id}/route/${id}/plan` as never)}
             >
               <Text kind="strong">{t('planName', { name })}</Text>
-              <Text ink="ink2">{t('splices', { splices: splices.get(id) ?? 0 })}</Text>
+              <Text color="ink2">{t('splices', { splices: splices.get(id) ?? 0 })}</Text>
             </Button>
           ))}
       </Grid>

@@ -28,7 +28,7 @@ export function RowFields(props: RowFieldsProps) {
   };
   return (
     <div ref={holder} onKeyDownCapture={goOn} style={{ display: 'grid', gap: 10 }}>
-      <Text ink="ink2">{hint}</Text>
+      <Text color="ink2">{hint}</Text>
       {rows.map((row, index) => {
         const problem = problems.get(row.id);
         const words = problem ?? feedback(row);
@@ -50,7 +50,7 @@ export function RowFields(props: RowFieldsProps) {
                 />
               </View>
             </View>
-            {words ? <Text ink={problem ? 'accent' : 'ink2'}>{words}</Text> : null}
+            {words ? <Text color={problem ? 'accent' : 'ink2'}>{words}</Text> : null}
           </View>
         );
       })}

@@ -19,16 +19,16 @@ const SHOWN = 12;
 export function FileRows({ flow }: { flow: BringIn }) {
   const { files, ready, busy } = flow;
   const wrong = files.filter(({ state }) =>
-    ['unreadable', 'to be settled', 'refused'].includes(state),
+    ['unreadable', 'placeUnclear', 'refused'].includes(state),
   );
-  const same = files.filter(({ state }) => state === 'here already' || state === 'twice');
+  const same = files.filter(({ state }) => state === 'known' || state === 'twice');
   return (
     <View style={{ gap: 12 }}>
       <Text kind="name" heading={2}>
         {t('filesReadyToFix', { files: files.length, ready: ready.length, wrong: wrong.length })}
       </Text>
       {same.length > 0 ? (
-        <Text ink="ink2">
+        <Text color="ink2">
           {t('filesLeftOutForTheSame', { files: same.length, names: names(same) })}
         </Text>
       ) : null}
@@ -36,7 +36,7 @@ export function FileRows({ flow }: { flow: BringIn }) {
         <WrongRow key={file.key} file={file} flow={flow} />
       ))}
       {wrong.length > SHOWN ? (
-        <Text ink="ink2">{t('andFilesMoreToFix', { files: wrong.length - SHOWN })}</Text>
+        <Text color="ink2">{t('andFilesMoreToFix', { files: wrong.length - SHOWN })}</Text>
       ) : null}
       {ready.length > 0 ? <ReadyTable files={ready} /> : null}
       {ready.length > 0 && !busy ? (
@@ -70,7 +70,7 @@ function ReadyTable({ files }: { files: readonly BroughtFile[] }) {
       {shown.map(({ key, name, place }, index) => (
         <View key={key}>
           {left > 0 && index === shown.length - 2 ? (
-            <Text ink="ink2" style={{ paddingVertical: 4 }}>
+            <Text color="ink2" style={{ paddingVertical: 4 }}>
               {t('leftMore', { left })}
             </Text>
           ) : null}
@@ -111,7 +111,7 @@ function WrongRow({ file, flow }: { file: BroughtFile; flow: BringIn }) {
       <Text kind="strong">{file.name}</Text>
       <Text>{file.words}</Text>
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
-        {file.state === 'to be settled' ? (
+        {file.state === 'placeUnclear' ? (
           <Button label={t('fixIt')} aria-expanded={open} onPress={() => setOpen(!open)} />
         ) : null}
         <Button label={t('leaveItOut')} onPress={() => flow.drop(file.key)} />

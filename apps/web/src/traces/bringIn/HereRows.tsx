@@ -1,8 +1,8 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
-import { commands } from '@cordel/client';
+import { type ShownTrace, commands } from '@cordel/client';
+import { traceWarningText } from '@cordel/text/files';
 import { hereRows as t } from '@cordel/text/pages/traces/HereRows';
 import { errorText } from '@cordel/text/record';
 import { outbox } from '@/data/client';
@@ -14,21 +14,20 @@ import { Sheet } from '@/ui/Sheet';
 import { TextField } from '@/ui/TextField';
 import { Text } from '@/ui/Text';
 import { useColors } from '@/ui/theme';
-import type { KeptTraceRow } from '../queries';
 import { PlaceForm } from './FileRows';
 import type { OwnPlace } from './useBringIn';
 
 const STEP = 30;
 
 /** The traces that are here: where each belongs, its file, and a way to put it right. */
-export function HereRows({ here }: { here: readonly KeptTraceRow[] }) {
+export function HereRows({ here }: { here: readonly ShownTrace[] }) {
   const colors = useColors();
   const { cable } = useProjectView();
   const [find, setFind] = useState('');
   const [shown, setShown] = useState(STEP);
-  const [opened, setOpened] = useState<KeptTraceRow | null>(null);
-  if (here.length === 0) return <Text ink="ink2">{t('noTracesAreHereYetWithout')}</Text>;
-  const wordsOf = ({ place, facts }: KeptTraceRow): string =>
+  const [opened, setOpened] = useState<ShownTrace | null>(null);
+  if (here.length === 0) return <Text color="ink2">{t('noTracesAreHereYetWithout')}</Text>;
+  const wordsOf = ({ place, facts }: ShownTrace): string =>
     place?.cableId
       ? t('fromNmNs', {
           name: cable(place.cableId)?.name ?? '?',
@@ -66,10 +65,11 @@ export function HereRows({ here }: { here: readonly KeptTraceRow[] }) {
           >
             <View style={{ flexGrow: 1, minWidth: 190 }}>
               <Text kind="strong">{row.name}</Text>
-              <Text ink={row.place?.cableId ? 'ink2' : 'accent'}>{wordsOf(row)}</Text>
-              {row.facts.warnings.map((words) => (
-                <Text key={words} kind="small" ink="ink2">
-                  {words}
+              <Text color={row.place?.cableId ? 'ink2' : 'accent'}>{wordsOf(row)}</Text>
+              {row.receivedAt === null ? <Text>{t('waitsToBeSent')}</Text> : null}
+              {row.facts.warnings.map(traceWarningText).map((text) => (
+                <Text key={text} kind="small" color="ink2">
+                  {text}
                 </Text>
               ))}
             </View>
@@ -81,14 +81,16 @@ export function HereRows({ here }: { here: readonly KeptTraceRow[] }) {
             >
               <></>
             </Button>
-            <Button
-              label={t('saveTheFile', { name: row.name })}
-              look="bare"
-              icon="download"
-              onPress={() => window.open(`/api/traces/${row.id}/file.sor`, '_self')}
-            >
-              <></>
-            </Button>
+            {row.receivedAt === null ? null : (
+              <Button
+                label={t('saveTheFile', { name: row.name })}
+                look="bare"
+                icon="download"
+                onPress={() => window.open(`/api/traces/${row.id}/file.sor`, '_self')}
+              >
+                <></>
+              </Button>
+            )}
           </View>
         ))}
       </View>
@@ -103,9 +105,8 @@ export function HereRows({ here }: { here: readonly KeptTraceRow[] }) {
   );
 }
 
-function PutRight({ row, onDone }: { row: KeptTraceRow; onDone(): void }) {
+function PutRight({ row, onDone }: { row: ShownTrace; onDone(): void }) {
   const { project } = useProjectView();
-  const client = useQueryClient();
   const [why, setWhy] = useState('');
   const [problem, setProblem] = useState('');
   const say = async (place: OwnPlace | null) => {
@@ -126,13 +127,11 @@ function PutRight({ row, onDone }: { row: KeptTraceRow; onDone(): void }) {
       t('whereNameBelongs', { name: row.name }),
     );
     if ('refused' in outcome) return setProblem(errorText(outcome.refused));
-    for (const key of ['traces', 'proof', 'ledger'])
-      void client.invalidateQueries({ queryKey: [key, project.id] });
     onDone();
   };
   return (
     <Sheet title={row.name} visible onClose={onDone}>
-      <Text ink="ink2">
+      <Text color="ink2">
         {t('theFileSaysCableFiberFrom', {
           cableId: row.facts.cableId,
           fiberId: row.facts.fiberId,
@@ -144,7 +143,7 @@ function PutRight({ row, onDone }: { row: KeptTraceRow; onDone(): void }) {
       <TextField label={t('whyItIsSetAside')} value={why} onChange={setWhy} />
       <Button label={t('setItAside')} disabled={why.trim() === ''} onPress={() => void say(null)} />
       {problem ? (
-        <Notice word={t('notSaved')} ink="accent" live>
+        <Notice word={t('notSaved')} color="accent" live>
           {problem}
         </Notice>
       ) : null}

@@ -41,7 +41,7 @@ function Toggles<Key extends string | number>({
 }) {
   return (
     <View role="group" aria-label={label} style={{ gap: 6 }}>
-      <Text ink="ink2">{label}</Text>
+      <Text color="ink2">{label}</Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         {all.map((key) => (
           <Button
@@ -183,7 +183,7 @@ export function OtdrPart({
         onChange={setFaults}
       />
       {problem ? (
-        <Notice word={t('notShot')} ink="accent" live>
+        <Notice word={t('notShot')} color="accent" live>
           {problem}
         </Notice>
       ) : null}

@@ -111,7 +111,7 @@ function DropPart({ flow, disabled, shoot }: { flow: BringIn; disabled: boolean;
 function BusyPart({ flow }: { flow: BringIn }) {
   const { project } = useProjectView();
   const router = useRouter();
-  const { busy, stopped, files, ready, unread } = flow;
+  const { busy, stopped, files, ready, unread, isWaiting } = flow;
   const sent = files.filter(({ state }) => state === 'sent').length;
   return (
     <View style={{ gap: 8 }}>
@@ -119,7 +119,8 @@ function BusyPart({ flow }: { flow: BringIn }) {
         <Card style={{ gap: 8 }}>
           <Text kind="strong" aria-live="polite">
             {t('whatDoneOfFiles', {
-              what: busy.what === 'reading' ? t('reading') : t('sending'),
+              what:
+                busy.what === 'reading' ? t('reading') : isWaiting ? t('sentSoFar') : t('sending'),
               done: busy.done,
               files: busy.all,
             })}
@@ -127,8 +128,13 @@ function BusyPart({ flow }: { flow: BringIn }) {
           <Button label={common('stop')} onPress={flow.stop} />
         </Card>
       ) : null}
+      {isWaiting ? (
+        <Notice word={t('noConnection')} live>
+          {t('theFilesAreKeptOnThis')}
+        </Notice>
+      ) : null}
       {stopped ? (
-        <Notice word={t('notAll')} ink="accent" live>
+        <Notice word={t('notAll')} color="accent" live>
           {stopped}
         </Notice>
       ) : null}
@@ -141,7 +147,7 @@ function BusyPart({ flow }: { flow: BringIn }) {
       ) : null}
       {!busy && sent > 0 && ready.length === 0 ? (
         <>
-          <Notice word={common('imported')} ink="green" live>
+          <Notice word={common('imported')} color="green" live>
             {shared('traces', { traces: sent })}
           </Notice>
           <Button
@@ -159,7 +165,7 @@ function BusyPart({ flow }: { flow: BringIn }) {
 function NamingPart({ flow }: { flow: BringIn }) {
   const { cables } = useProjectView();
   const disputed = flow.files.some(
-    ({ state, place }) => state === 'to be settled' && place?.isDisputed,
+    ({ state, place }) => state === 'placeUnclear' && place?.isDisputed,
   );
   return (
     <Card style={{ gap: 12 }}>
@@ -196,7 +202,7 @@ function NamingPart({ flow }: { flow: BringIn }) {
           onChange={(value) => flow.setDirection(word, value as 'AB' | 'BA')}
         />
       ))}
-      <Text kind="small" ink="ink2">
+      <Text kind="small" color="ink2">
         {t('endAIsWhereACircuit')}
       </Text>
       {disputed || flow.trust ? (

@@ -1,21 +1,31 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { type Remote, proxy, wrap } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import { v7 as uuid } from 'uuid';
-import { type Direction, type TracePlace, fiberCount } from '@cordel/core';
+import { type Outcome, commands } from '@cordel/client';
+import { type Direction, type Told, type TracePlace, fiberCount } from '@cordel/core';
 import type { NamedPlace, NamingSetting } from '@cordel/core/otdr';
 import { placeProblemText } from '@cordel/text/otdr';
+import { toldText } from '@cordel/text/record';
 import { useBringIn as t } from '@cordel/text/pages/traces/useBringIn';
+import { outbox, useOutbox } from '@/data/client';
 import { personNow } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import { useTraces } from '../queries';
-import type { LookedFile, SentParcel, TraceReader } from './traces.worker';
+import type { LookedFile, TraceReader } from './traces.worker';
 
 /** What a person fixed by hand for one file. */
 export type OwnPlace = Pick<NamedPlace, 'cableId' | 'fiber' | 'direction' | 'wavelengthNm'>;
 
 export type FileState =
-  'unreadable' | 'here already' | 'twice' | 'to be settled' | 'ready' | 'sent' | 'refused';
+  | 'unreadable'
+  | 'known'
+  | 'twice'
+  | 'placeUnclear'
+  | 'ready'
+  /** Kept on this device until the server has it. */
+  | 'waiting'
+  | 'sent'
+  | 'refused';
 
 export interface BroughtFile extends LookedFile {
   id: string;
@@ -28,17 +38,23 @@ export interface BroughtFile extends LookedFile {
 interface Held extends LookedFile {
   id: string;
   own: OwnPlace | null;
-  sent: SentParcel | null;
+  /** What became of it, once it was to be imported. */
+  sent: { state: 'waiting' } | { state: 'sent'; isKnown: boolean } | Refusal | null;
+}
+
+interface Refusal {
+  state: 'refused';
+  problem: Told;
 }
 
 type Busy = { what: 'reading' | 'sending'; done: number; all: number } | null;
 
-/** Importing traces: files, pattern, preview, what does not fit, sending with stop and resume. */
+/** Importing traces: files, pattern, preview, what does not fit, and handing them to the outbox. */
 export function useBringIn() {
   const { project, cables } = useProjectView();
-  const client = useQueryClient();
   const reader = useReader();
   const here = useTraces(project.id);
+  const { offline } = useOutbox();
   const [held, setHeld] = useState<Held[]>([]);
   const [pattern, setPatternText] = useState('');
   const [words, setWords] = useState<{ word: string; direction: Direction | null }[]>([]);
@@ -94,46 +110,46 @@ export function useBringIn() {
   }, [held, places, here.data]);
 
   const ready = files.filter(({ state }) => state === 'ready');
+  const waiting = files.filter(({ state }) => state === 'waiting').length;
+  const through = files.filter(({ state }) => state === 'sent' || state === 'refused').length;
+  const sending: Busy =
+    waiting > 0 ? { what: 'sending', done: through, all: through + waiting } : null;
+  const setSent = (key: string, sent: Held['sent']) =>
+    setHeld((before) => before.map((entry) => (entry.key === key ? { ...entry, sent } : entry)));
+  /** Hands files to the outbox: they are safe on this device then, and go by themselves. */
   const send = async () => {
     setStopped('');
-    let done = 0;
-    const all = ready.length;
-    setBusy({ what: 'sending', done, all });
     const [by, at] = [personNow(), new Date().toISOString()];
-    const parcels = ready.map((file) => ({
-      key: file.key,
-      id: file.id,
-      place: { id: uuid(), traceId: file.id, by, at, ...own(file.place!), why: null } as Record<
-        string,
-        unknown
-      > &
-        TracePlace,
-    }));
-    await reader.send(
-      project.id,
-      parcels,
-      proxy((sent: SentParcel) => {
-        if (sent.state === 'unreached') {
-          setStopped(t('whatIsLeftWaitsHereSend', { problem: sent.words }));
-          return;
-        }
-        setBusy({ what: 'sending', done: ++done, all });
-        setHeld((before) =>
-          before.map((entry) => (entry.key === sent.key ? { ...entry, sent } : entry)),
-        );
-      }),
+    for (const { key, id, name, digest, facts, place } of ready) {
+      setSent(key, { state: 'waiting' });
+      const bytes = await reader.bytesOf(key);
+      const file = { digest, size: bytes.length };
+      const told = { id: uuid(), traceId: id, by, at, ...own(place!), why: null } as TracePlace;
+      const input = { projectId: project.id, id, name, file, place: told, facts: facts! };
+      void outbox
+        .add(commands.addTrace, input, t('traceName', { name }), [{ ...file, bytes }])
+        .then((outcome) => setSent(key, sentOf(outcome)));
+    }
+  };
+  const stop = () => {
+    void reader.stop();
+    const left = new Set(held.filter(({ sent }) => sent?.state === 'waiting').map(({ id }) => id));
+    for (const { id, input } of outbox.snapshot().writes)
+      if (left.has((input as { id: string }).id)) void outbox.discard(id);
+    setHeld((before) =>
+      before.map((entry) => (left.has(entry.id) ? { ...entry, sent: null } : entry)),
     );
-    setBusy(null);
-    for (const key of ['traces', 'proof', 'ledger'])
-      void client.invalidateQueries({ queryKey: [key, project.id] });
+    setStopped(t('stoppedWhatIsLeftWaitsHere'));
   };
 
   return {
     files,
     ready,
     here,
-    busy,
+    busy: busy ?? sending,
     stopped,
+    /** Files wait on this device until there is a connection. */
+    isWaiting: sending !== null && offline,
     unread,
     pattern,
     words: words.map(({ word, direction }) => ({
@@ -144,10 +160,7 @@ export function useBringIn() {
     trust,
     add,
     send,
-    stop: () => {
-      void reader.stop();
-      setStopped(t('stoppedWhatIsLeftWaitsHere'));
-    },
+    stop,
     setPattern: (text: string) => {
       setPatternText(text);
       void reader.words(text).then(setWords);
@@ -193,6 +206,11 @@ const own = ({ cableId, fiber, direction, wavelengthNm }: NamedPlace) => ({
   wavelengthNm,
 });
 
+const sentOf = (outcome: Outcome<{ known: boolean }>): Held['sent'] =>
+  'refused' in outcome
+    ? { state: 'refused', problem: outcome.refused.told }
+    : { state: 'sent', isKnown: outcome.answer.known };
+
 const placed = (read: NamedPlace | null, hand: OwnPlace | null): NamedPlace | null =>
   hand ? { ...hand, isDisputed: false, problems: [] } : read;
 
@@ -203,15 +221,16 @@ function stateOf(
   again: boolean,
 ): { state: FileState; words: string } {
   if (error !== null) return { state: 'unreadable', words: error };
-  if (sent?.state === 'refused') return { state: 'refused', words: sent.words };
-  if (sent) return { state: 'sent', words: sent.state === 'known' ? t('itWasHereAlready') : '' };
-  if (known.has(digest))
-    return { state: 'here already', words: t('theSameContentWasImportedBefore') };
+  if (sent?.state === 'refused') return { state: 'refused', words: toldText(sent.problem) };
+  if (sent?.state === 'sent')
+    return { state: 'sent', words: sent.isKnown ? t('itWasHereAlready') : '' };
+  if (sent) return { state: 'waiting', words: '' };
+  if (known.has(digest)) return { state: 'known', words: t('theSameContentWasImportedBefore') };
   if (again) return { state: 'twice', words: t('theSameContentAsAnotherFile') };
-  if (!place) return { state: 'to be settled', words: t('beingRead') };
+  if (!place) return { state: 'placeUnclear', words: t('beingRead') };
   if (place.problems.length > 0)
     return {
-      state: 'to be settled',
+      state: 'placeUnclear',
       words: place.problems.map((problem) => placeProblemText(problem)).join(' '),
     };
   return { state: 'ready', words: '' };

@@ -16,7 +16,7 @@ import { Text } from '@/ui/Text';
 import { useWide } from '@/ui/useWide';
 import { ProofTabs } from '../ProofTabs';
 import { type CircuitAnswer, useCircuit, useProof } from '../queries';
-import { JointTable } from './JointTable';
+import { ClosureTable } from './ClosureTable';
 import { OwnTables } from './OwnTables';
 import { TraceCanvas } from './TraceCanvas';
 import type { Peg, StringLook } from './draw';
@@ -102,14 +102,14 @@ export function CircuitPage() {
 }
 
 const shownOf = (
-  trace: { id: string; direction: 'AB' | 'BA'; start: number; stretch: number },
-  length: number,
+  trace: { id: string; direction: 'AB' | 'BA'; startM: number; indexRatio: number },
+  lengthM: number,
 ): ShownTrace => ({
   id: trace.id,
   back: trace.direction === 'BA',
-  start: trace.start,
-  stretch: trace.stretch,
-  length,
+  startM: trace.startM,
+  indexRatio: trace.indexRatio,
+  lengthM,
 });
 
 function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: number }) {
@@ -127,14 +127,14 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
     if (mode === 'both')
       return circuit.traces
         .filter(({ wavelengthNm }) => wavelengthNm === nm)
-        .map((trace) => shownOf(trace, circuit.length));
+        .map((trace) => shownOf(trace, circuit.lengthM));
     return circuit.peers
       .filter(({ wavelengthNm, direction }) => wavelengthNm === nm && direction === mode)
-      .map((trace) => shownOf(trace, trace.length));
+      .map((trace) => shownOf(trace, trace.lengthM));
   }, [circuit, nm, mode]);
   const [glass, setGlass] = useState<'level' | 'falls'>('level');
-  const view = useTraceView(traces, circuit.length, width - 46, glass === 'level');
-  const odd = useOddOne(view, traces, mode, circuit.length);
+  const view = useTraceView(traces, circuit.lengthM, width - 46, glass === 'level');
+  const odd = useOddOne(view, traces, mode, circuit.lengthM);
   const looks = useMemo((): StringLook[] => {
     if (mode === 'both')
       return traces.map(({ id, back }) => ({
@@ -191,12 +191,12 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
     <View style={{ gap: 12 }} onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
       {wide ? choices : null}
       {view.error ? (
-        <Notice word={t('notShown')} ink="accent" live>
+        <Notice word={t('notShown')} color="accent" live>
           {view.error}
         </Notice>
       ) : null}
       {view.columns.length === 0 && !view.error ? (
-        <Text ink="ink2" aria-live="polite">
+        <Text color="ink2" aria-live="polite">
           {t('readingOfTraces', { ready: view.ready, traces: traces.length })}
         </Text>
       ) : null}
@@ -220,7 +220,7 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
         <Button label={t('all')} onPress={view.whole} />
       </View>
       {wide ? null : choices}
-      <Text>{wayWords(circuit, unit)}</Text>
+      <Text>{routeText(circuit, unit)}</Text>
       {mode !== 'both' && odd && oddFiber !== undefined ? (
         <Notice word={t('fiberDiffersFromItsTube', { oddFiber })}>
           {odd.offDb === null
@@ -231,7 +231,7 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
               })}
         </Notice>
       ) : null}
-      <JointTable
+      <ClosureTable
         circuit={circuit}
         nm={nm}
         look={(at) => view.move(() => ({ from: at - 300, to: at + 300 }))}
@@ -240,7 +240,7 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
         <Notice
           key={`${finding.cause} ${findingTitle(finding.message, project.units)}`}
           word={`${findingTitle(finding.message, project.units)}.`}
-          ink={finding.weight === 'bad' ? 'accent' : 'ink'}
+          color={finding.weight === 'bad' ? 'accent' : 'ink'}
         >
           {`${whereText(finding.where, project.units)} ${findingEvidence(finding.message, project.units)}`}
         </Notice>
@@ -250,39 +250,45 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
   );
 }
 
-function wayWords({ label, points, length, totals }: CircuitAnswer, unit: DistanceUnit): string {
+function routeText({ label, points, lengthM, totals }: CircuitAnswer, unit: DistanceUnit): string {
   const total = totals
     .flatMap(({ wavelengthNm, mean }) =>
-      mean ? [t('dbAtNm', { loss: mean.loss.toFixed(2), wavelengthNm })] : [],
+      mean ? [t('dbAtNm', { loss: mean.lossDb.toFixed(2), wavelengthNm })] : [],
     )
     .join(', ');
   return t('toOfFiber', {
     label,
     from: points[0]!.name,
     to: points.at(-1)!.name,
-    length: formatPlace(length, unit),
+    length: formatPlace(lengthM, unit),
     total: total === '' ? '' : t('fiberAndSplicesBothWays', { total }),
   });
 }
 
-function pegsOf({ points, joints, findings }: CircuitAnswer, nm: number): Peg[] {
+function pegsOf({ points, splices, findings }: CircuitAnswer, nm: number): Peg[] {
   const bad = new Set(
     findings.filter(({ weight }) => weight === 'bad').flatMap(({ spliceIds }) => spliceIds),
   );
-  return points.flatMap(({ at, name, spliceId }, index) => {
-    if (at === null) return [];
-    const joint = joints.find((own) => own.point === index && own.wavelengthNm === nm);
+  return points.flatMap(({ positionM, name, spliceId }, index) => {
+    if (positionM === null) return [];
+    const splice = splices.find((own) => own.point === index && own.wavelengthNm === nm);
     const words = !spliceId
       ? index === 0
         ? shared('endA')
         : shared('endB')
-      : joint?.mean
-        ? `${joint.mean.loss.toFixed(3)} dB`
-        : joint
-          ? t('lossOneWay', { loss: (joint.forward ?? joint.backward)!.loss.toFixed(3) })
+      : splice?.mean
+        ? `${splice.mean.lossDb.toFixed(3)} dB`
+        : splice
+          ? t('lossOneWay', { loss: (splice.forward ?? splice.backward)!.lossDb.toFixed(3) })
           : t('notSeen');
     return [
-      { at, name, words, bad: spliceId !== null && bad.has(spliceId), end: spliceId === null },
+      {
+        at: positionM,
+        name,
+        words,
+        bad: spliceId !== null && bad.has(spliceId),
+        end: spliceId === null,
+      },
     ];
   });
 }

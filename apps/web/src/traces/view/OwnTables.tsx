@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { formatPlace } from '@cordel/core';
+import { ownTables as own } from '@cordel/text/pages/traces/OwnTables';
 import { tracesShared as t } from '@cordel/text/pages/traces/shared';
 import { useProjectView } from '@/projects/context';
 import { Button } from '@/ui/Button';
@@ -8,7 +9,7 @@ import { Text } from '@/ui/Text';
 import { useColors } from '@/ui/theme';
 import type { CircuitAnswer } from '../queries';
 import { type TraceView, useTable } from './useTraceView';
-import type { ShownTrace } from './view.worker';
+import type { ShownTrace, TableRow } from './view.worker';
 
 /** What was found in the samples beside the instrument's own table, for one trace. */
 export function OwnTables({
@@ -23,7 +24,7 @@ export function OwnTables({
   const colors = useColors();
   const unit = useProjectView().project.units.distance;
   const [id, setId] = useState<string | null>(null);
-  const trace = traces.find((own) => own.id === id) ?? null;
+  const trace = traces.find((one) => one.id === id) ?? null;
   const rows = useTable(view.viewer, trace);
   return (
     <View style={{ gap: 8 }}>
@@ -32,14 +33,14 @@ export function OwnTables({
       </Text>
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
         {circuit.traces
-          .filter((own) => traces.some((shown) => shown.id === own.id))
-          .map((own) => (
+          .filter((one) => traces.some((shown) => shown.id === one.id))
+          .map((one) => (
             <Button
-              key={own.id}
-              label={own.name}
-              look={own.id === id ? 'dark' : 'plain'}
-              aria-pressed={own.id === id}
-              onPress={() => setId(own.id === id ? null : own.id)}
+              key={one.id}
+              label={one.name}
+              look={one.id === id ? 'dark' : 'plain'}
+              aria-pressed={one.id === id}
+              onPress={() => setId(one.id === id ? null : one.id)}
             />
           ))}
       </View>
@@ -48,27 +49,33 @@ export function OwnTables({
           <Row cells={[t('at'), t('foundHere'), t('instrumentSays')]} strong />
           {rows.map((row) => (
             <Row
-              key={`${row.position} ${row.own?.code ?? ''}`}
-              cells={[
-                formatPlace(row.position, unit),
-                row.found === null
-                  ? 'nothing'
-                  : row.found.loss === null
-                    ? row.found.kind
-                    : `${row.found.loss.toFixed(3)} ± ${(2 * row.found.sigma!).toFixed(3)} dB${row.found.kind === 'reflection' ? ', reflects' : ''}`,
-                row.own === null
-                  ? 'nothing'
-                  : `${row.own.loss.toFixed(3)} dB${row.own.code[1] === 'E' ? ', end' : ''}`,
-              ]}
+              key={`${row.positionM} ${row.own?.code ?? ''}`}
+              cells={[formatPlace(row.positionM, unit), foundText(row), instrumentText(row)]}
             />
           ))}
         </View>
       ) : trace ? (
-        <Text ink="ink2">{t('reading')}</Text>
+        <Text color="ink2">{t('reading')}</Text>
       ) : null}
     </View>
   );
 }
+
+const foundText = ({ found }: TableRow): string => {
+  if (!found) return own('nothing');
+  if (found.lossDb === null) return own('end');
+  return own('lossSigma', {
+    loss: found.lossDb.toFixed(3),
+    sigma: (2 * found.sigmaDb!).toFixed(3),
+    reflects: found.kind === 'reflection' ? 'yes' : 'no',
+  });
+};
+
+const instrumentText = ({ own: event }: TableRow): string =>
+  event
+    ? // The second sign of the code of an event is E at the end of the fiber (SR-4731).
+      own('lossEnd', { loss: event.lossDb.toFixed(3), end: event.code[1] === 'E' ? 'yes' : 'no' })
+    : own('nothing');
 
 function Row({ cells, strong }: { cells: readonly string[]; strong?: boolean }) {
   const colors = useColors();

@@ -1,6 +1,7 @@
 import { expose, transfer } from 'comlink';
 import {
   type OwnEvent,
+  type TraceEvent,
   Pyramid,
   findEvents,
   ownTable,
@@ -10,18 +11,18 @@ import {
 import { sorProblemText } from '@cordel/text/files';
 import { viewWorker as t } from '@cordel/text/pages/traces/viewWorker';
 
-/** A trace to be shown, laid along its circuit. Meters of fiber. */
+/** A trace to be shown, aligned with its circuit. Meters of fiber. */
 export interface ShownTrace {
   id: string;
   /** Whether it was shot from end B: it runs backward along the circuit. */
   back: boolean;
-  /** Where the circuit begins in it, what its meters are multiplied by, and how long the circuit is. */
-  start: number;
-  stretch: number;
-  length: number;
+  /** Where the circuit begins in it, what its distances are multiplied by, and how long the circuit is. */
+  startM: number;
+  indexRatio: number;
+  lengthM: number;
 }
 
-/** What one trace shows of a stretch: least and most of each column, dB below where the circuit begins. */
+/** What one trace shows of a section: least and most of each column, dB below where the circuit begins. */
 export interface Columns {
   id: string;
   /** Two figures a column; NaN where there is nothing. */
@@ -30,48 +31,49 @@ export interface Columns {
 
 /** A row of both tables: found in the samples, and as the instrument has it. */
 export interface TableRow {
-  position: number;
-  found: { loss: number | null; sigma: number | null; kind: string } | null;
+  positionM: number;
+  found: Pick<TraceEvent, 'lossDb' | 'sigmaDb' | 'kind'> | null;
   own: OwnEvent | null;
 }
 
 interface Loaded {
   pyramid: Pyramid;
-  spacing: number;
-  first: number;
+  spacingM: number;
+  /** Place of the first sample. */
+  firstM: number;
   /** Level where the circuit begins. */
   base: number;
   /** How far a reflection reaches behind the end, m. */
-  tail: number;
+  tailM: number;
   /** How the glass falls, dB/m. */
-  slope: number;
-  end: number | null;
+  slopeDbPerM: number;
+  endM: number | null;
   table: TableRow[];
 }
 
 const loaded = new Map<string, Promise<Loaded>>();
 
-async function load({ id, start, stretch }: ShownTrace): Promise<Loaded> {
+async function load({ id, startM, indexRatio }: ShownTrace): Promise<Loaded> {
   const response = await fetch(`/api/traces/${id}/file.sor`);
   if (!response.ok) throw new Error(t('theServerAnswered', { status: response.status }));
   const read = readSor(new Uint8Array(await response.arrayBuffer()));
   if (!read.ok) throw new Error(sorProblemText(read.error));
   const samples = samplesOf(read.value);
   const { levels } = samples;
-  const spacing = samples.spacing * stretch;
-  const first = samples.first * stretch;
-  const { joints, end } = findEvents(levels, samples.pulse);
-  const at = Math.min(levels.length - 1, Math.max(0, Math.round((start - first) / spacing)));
+  const spacingM = samples.spacing * indexRatio;
+  const firstM = samples.first * indexRatio;
+  const { events, endIndex } = findEvents(levels, samples.pulse);
+  const at = Math.min(levels.length - 1, Math.max(0, Math.round((startM - firstM) / spacingM)));
   return {
     pyramid: new Pyramid(levels),
-    spacing,
-    first,
+    spacingM,
+    firstM,
     base: levelBehind(levels, at, Math.round(samples.pulse)),
-    tail: samples.pulse * spacing,
-    slope: slopeOf(levels, end ?? levels.length) / spacing,
-    end: end === null ? null : first + end * spacing,
+    tailM: samples.pulse * spacingM,
+    slopeDbPerM: slopeOf(levels, endIndex ?? levels.length) / spacingM,
+    endM: endIndex === null ? null : firstM + endIndex * spacingM,
     table: tableOf(
-      joints.map((joint) => ({ ...joint, position: first + joint.at * spacing })),
+      events.map((event) => ({ ...event, positionM: firstM + event.sampleIndex * spacingM })),
       ownTable(read.value),
     ),
   };
@@ -79,7 +81,7 @@ async function load({ id, start, stretch }: ShownTrace): Promise<Loaded> {
 
 const BLOCK = 256;
 
-/** How glass falls from sample to sample: the middle of many short segments, so that no joint counts. */
+/** How glass falls from sample to sample: the middle of many short segments, so that no event counts. */
 function slopeOf(levels: Float32Array, end: number): number {
   const means: number[] = [];
   for (let from = BLOCK; from + BLOCK < end; from += BLOCK) {
@@ -103,23 +105,23 @@ function levelBehind(levels: Float32Array, at: number, pulse: number): number {
   return near + ((near - far) / 400) * (gap + 100);
 }
 
-/** Joints found and events of the instrument's own table, those of one place in one row. */
+/** Events found and those of the instrument's own table, those of one place in one row. */
 function tableOf(
-  found: { position: number; loss: number | null; sigma: number | null; kind: string }[],
+  found: readonly Pick<TraceEvent, 'positionM' | 'lossDb' | 'sigmaDb' | 'kind'>[],
   own: OwnEvent[],
 ): TableRow[] {
   const left = [...own];
-  const rows = found.map((joint): TableRow => {
-    const near = left.findIndex(({ position }) => Math.abs(position - joint.position) < 40);
-    const event = near < 0 ? null : left.splice(near, 1)[0]!;
-    return { position: joint.position, found: joint, own: event };
+  const rows = found.map((event): TableRow => {
+    const { positionM } = event;
+    const near = left.findIndex((other) => Math.abs(other.positionM - positionM) < 40);
+    return { positionM, found: event, own: near < 0 ? null : left.splice(near, 1)[0]! };
   });
-  rows.push(...left.map((event) => ({ position: event.position, found: null, own: event })));
-  return rows.sort((a, b) => a.position - b.position);
+  rows.push(...left.map((event) => ({ positionM: event.positionM, found: null, own: event })));
+  return rows.sort((a, b) => a.positionM - b.positionM);
 }
 
 const loadOnce = (trace: ShownTrace): Promise<Loaded> => {
-  const key = `${trace.id} ${trace.start} ${trace.stretch}`;
+  const key = `${trace.id} ${trace.startM} ${trace.indexRatio}`;
   let own = loaded.get(key);
   if (!own) {
     own = load(trace);
@@ -139,17 +141,17 @@ function columnsOf(
   level: boolean,
 ) {
   const sample = (meters: number) =>
-    ((trace.back ? trace.length - meters : meters) + trace.start - own.first) / own.spacing;
+    ((trace.back ? trace.lengthM - meters : meters) + trace.startM - own.firstM) / own.spacingM;
   const [a, b] = trace.back ? [sample(to), sample(from)] : [sample(from), sample(to)];
   const view = own.pyramid.view(a, b, count);
   const columns = new Float32Array(2 * count);
-  const stop = own.end === null ? Infinity : own.end + own.tail;
+  const stop = own.endM === null ? Infinity : own.endM + own.tailM;
   for (let at = 0; at < count; at++) {
     const source = trace.back ? count - 1 - at : at;
     // Noise behind the end says nothing and hides the rest.
-    const meters = own.first + (a + ((source + 0.5) * (b - a)) / count) * own.spacing;
-    const beyond = meters > stop || meters < trace.start - 5;
-    const lift = level ? own.slope * Math.max(0, meters - trace.start) : 0;
+    const meters = own.firstM + (a + ((source + 0.5) * (b - a)) / count) * own.spacingM;
+    const beyond = meters > stop || meters < trace.startM - 5;
+    const lift = level ? own.slopeDbPerM * Math.max(0, meters - trace.startM) : 0;
     columns[2 * at] = beyond ? NaN : view[2 * source]! - own.base + lift;
     columns[2 * at + 1] = beyond ? NaN : view[2 * source + 1]! - own.base + lift;
   }
@@ -180,8 +182,8 @@ const traceViewer = {
     );
   },
   /**
-   * A stretch of every trace, in meters from end A, as so many columns.
-   * @param level whether the fall of the glass is taken out, so that joints stand out
+   * A section of every trace, in meters from end A, as so many columns.
+   * @param level whether the fall of the glass is taken out, so that events stand out
    */
   async view(
     traces: ShownTrace[],

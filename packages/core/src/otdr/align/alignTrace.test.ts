@@ -15,8 +15,8 @@ const marks: [number | null, number | null][] = [
 ];
 const peers = Array.from({ length: 8 }, (_, fiber) => ({
   id: `${fiber}`,
-  joints: [splice(to[1]!), splice(to[2]!)],
-  end: to[3]!,
+  events: [splice(to[1]!), splice(to[2]!)],
+  endM: to[3]!,
 }));
 const group = fitRoutes([
   {
@@ -33,48 +33,51 @@ const group = fitRoutes([
     traces: peers,
   },
 ]).groups.get('A')!;
-const lay = (joints: ReturnType<typeof splice>[], end: number | null) =>
-  alignTrace({ id: 't', joints, end }, group);
+const align = (events: ReturnType<typeof splice>[], end: number | null) =>
+  alignTrace({ id: 't', events, endM: end }, group);
 
-describe('a trace laid along its way', () => {
-  it('each joint at its closure; those at none are unmatched', () => {
-    const laid = lay([splice(to[1]! + 3), splice(3500), splice(to[2]! - 2)], to[3]!);
-    expect(laid.found.map((joint) => joint && Math.round(joint.position))).toEqual([
+describe('a trace aligned with its route', () => {
+  it('each event at its closure; those at none are unmatched', () => {
+    const aligned = align([splice(to[1]! + 3), splice(3500), splice(to[2]! - 2)], to[3]!);
+    expect(aligned.found.map((event) => event && Math.round(event.positionM))).toEqual([
       null,
       Math.round(to[1]! + 3),
       Math.round(to[2]! - 2),
       null,
     ]);
-    expect(laid.unmatched).toMatchObject([{ kind: 'unplanned', joint: { position: 3500 } }]);
+    expect(aligned.unmatched).toMatchObject([{ kind: 'unplanned', event: { positionM: 3500 } }]);
   });
 
   it('an echo lies as far as two reflections together and loses nothing', () => {
-    const laid = lay([reflection(1200, 0.3), reflection(2400, 0.001), splice(to[2]!)], to[3]!);
-    expect(laid.unmatched.map(({ kind }) => kind)).toEqual(['unplanned', 'ghost']);
-    const real = lay([reflection(1200, 0.3), reflection(2400, 0.4)], to[3]!);
+    const aligned = align([reflection(1200, 0.3), reflection(2400, 0.001), splice(to[2]!)], to[3]!);
+    expect(aligned.unmatched.map(({ kind }) => kind)).toEqual(['unplanned', 'ghost']);
+    const real = align([reflection(1200, 0.3), reflection(2400, 0.4)], to[3]!);
     expect(real.unmatched.map(({ kind }) => kind)).toEqual(['unplanned', 'unplanned']);
   });
 
   it('an end that comes early, and fiber behind the end', () => {
-    expect(lay([splice(to[1]!)], 4000).early).toMatchObject({ at: 4000 });
-    expect(lay([splice(to[1]!), splice(to[2]!)], to[3]!).early).toBeNull();
-    expect(lay([splice(to[1]!), splice(to[2]!)], to[3]! + 500).late).toBeCloseTo(500, 0);
+    expect(align([splice(to[1]!)], 4000).early).toMatchObject({ positionM: 4000 });
+    expect(align([splice(to[1]!), splice(to[2]!)], to[3]!).early).toBeNull();
+    expect(align([splice(to[1]!), splice(to[2]!)], to[3]! + 500).lateM).toBeCloseTo(500, 0);
   });
 
   it('a launch fiber that only this file has', () => {
-    const laid = lay([reflection(502), splice(to[1]! + 502), splice(to[2]! + 502)], to[3]! + 502);
-    expect(Math.abs(laid.shift - 502)).toBeLessThan(3);
-    expect(laid.points[1]!.at).toBeCloseTo(to[1]! + 502, 0);
-    expect(laid.unmatched).toEqual([]);
-    expect([laid.early, laid.late]).toEqual([null, 0]);
+    const aligned = align(
+      [reflection(502), splice(to[1]! + 502), splice(to[2]! + 502)],
+      to[3]! + 502,
+    );
+    expect(Math.abs(aligned.shiftM - 502)).toBeLessThan(3);
+    expect(aligned.points[1]!.positionM).toBeCloseTo(to[1]! + 502, 0);
+    expect(aligned.unmatched).toEqual([]);
+    expect([aligned.early, aligned.lateM]).toEqual([null, 0]);
   });
 
-  it('zones of joints within a pulse are one, and none lies behind a break', () => {
-    const laid = lay([splice(to[1]!), splice(to[1]! + 40)], 4000);
-    const { zones, points } = zonesOf(laid, (meters) => meters, 60);
+  it('zones of events within a pulse are one, and none lies behind a break', () => {
+    const aligned = align([splice(to[1]!), splice(to[1]! + 40)], 4000);
+    const { zones, points } = zonesOf(aligned, (meters) => meters, 60);
     expect(points).toEqual([1]);
     expect(zones).toHaveLength(1);
-    expect(zones[0]!.to).toBeGreaterThan(to[1]! + 100);
+    expect(zones[0]!.endIndex).toBeGreaterThan(to[1]! + 100);
   });
 });
 
@@ -82,13 +85,13 @@ describe('where to go', () => {
   it('sheath from the nearest closure, by the fiber the trace itself shows between both', () => {
     const place = faultLocation(to[1]! + 500 * HELIX, 2, group)!;
     expect(place).toMatchObject({ from: 'weir', toward: 'mill', cable: 'B', inCoil: false });
-    expect(place.sheath).toBeCloseTo(500, 0);
+    expect(place.sheathM).toBeCloseTo(500, 0);
   });
 
   it('by sheath mark, running down or up', () => {
-    expect(faultLocation(to[1]! + 500 * HELIX, 2, group)!.mark).toBeCloseTo(8500, 0);
-    expect(faultLocation(to[2]! - 500 * HELIX, 2, group)!.mark).toBeCloseTo(6460, 0);
-    expect(faultLocation(to[2]! + 100 * HELIX, 2, group)!.mark).toBeCloseTo(150, 0);
+    expect(faultLocation(to[1]! + 500 * HELIX, 2, group)!.markM).toBeCloseTo(8500, 0);
+    expect(faultLocation(to[2]! - 500 * HELIX, 2, group)!.markM).toBeCloseTo(6460, 0);
+    expect(faultLocation(to[2]! + 100 * HELIX, 2, group)!.markM).toBeCloseTo(150, 0);
   });
 
   it('in the coil at a closure', () => {
@@ -101,8 +104,8 @@ describe('where to go', () => {
   });
 
   it('the farther from a closure, the less sure', () => {
-    const near = faultLocation(to[1]! + 50, 2, group)!.sigma;
-    const far = faultLocation(to[1]! + 1400, 2, group)!.sigma;
+    const near = faultLocation(to[1]! + 50, 2, group)!.sigmaM;
+    const far = faultLocation(to[1]! + 1400, 2, group)!.sigmaM;
     expect(far).toBeGreaterThan(near);
   });
 });

@@ -27,12 +27,12 @@ function trace(
     circuit: `A ${fiber}`,
     direction,
     wavelengthNm: nm,
-    joints: [splice(places[1]!), splice(places[2]!)],
-    end: length,
-    faded: null,
-    range: 12_000,
+    events: [splice(places[1]!), splice(places[2]!)],
+    endM: length,
+    fadedM: null,
+    rangeM: 12_000,
     groupIndex: 146_820,
-    samples: id,
+    samplesDigest: id,
     ...change,
   } satisfies ProofTrace;
 }
@@ -42,7 +42,7 @@ const all = (change: Partial<ProofTrace> = {}) =>
   );
 const problemsOf = (traces: ProofTrace[]) => alignTraces(circuits, traces).problems;
 
-describe('traces of a project, laid', () => {
+describe('traces of a project, aligned', () => {
   it('sound ones have no problem', () => {
     expect(problemsOf(all())).toEqual([]);
   });
@@ -50,10 +50,10 @@ describe('traces of a project, laid', () => {
   it('of several shots the last counts, and that is said', () => {
     const [first, ...rest] = all();
     const again = { ...first!, id: 'again', name: 'again.sor', samples: 'again' };
-    const laid = alignTraces(circuits, [first!, ...rest, again]);
-    expect(laid.traces.map(({ id }) => id)).toContain('again');
-    expect(laid.traces.map(({ id }) => id)).not.toContain(first!.id);
-    expect(laid.problems[0]!.message).toEqual({
+    const aligned = alignTraces(circuits, [first!, ...rest, again]);
+    expect(aligned.traces.map(({ id }) => id)).toContain('again');
+    expect(aligned.traces.map(({ id }) => id)).not.toContain(first!.id);
+    expect(aligned.problems[0]!.message).toEqual({
       code: 'shotTwice',
       label: 'A 1',
       direction: 'AB',
@@ -64,21 +64,21 @@ describe('traces of a project, laid', () => {
   });
 
   it('noise only takes no part in the fit', () => {
-    const list = [...all().slice(1), trace(1, 'AB', 1550, { joints: [], end: 0 })];
-    const laid = alignTraces(circuits, list);
-    expect(laid.problems[0]!.message.code).toBe('noiseOnly');
-    expect(laid.laid.has('A 1 AB 1550')).toBe(false);
+    const list = [...all().slice(1), trace(1, 'AB', 1550, { events: [], endM: 0 })];
+    const aligned = alignTraces(circuits, list);
+    expect(aligned.problems[0]!.message.code).toBe('noiseOnly');
+    expect(aligned.alignments.has('A 1 AB 1550')).toBe(false);
   });
 
   it('a fiber lost in noise is not called broken', () => {
     const [first, ...rest] = all();
-    const laid = alignTraces(circuits, [{ ...first!, end: null, faded: 6000 }, ...rest]);
-    expect(laid.problems[0]!.message).toMatchObject({
+    const aligned = alignTraces(circuits, [{ ...first!, endM: null, fadedM: 6000 }, ...rest]);
+    expect(aligned.problems[0]!.message).toMatchObject({
       code: 'lostInNoise',
       label: 'A 1',
       from: { rangeM: 6000 },
     });
-    expect(laid.laid.get(first!.id)!.early).toBeNull();
+    expect(aligned.alignments.get(first!.id)!.early).toBeNull();
   });
 
   it('distances of an odd group index are made those of its peers', () => {
@@ -87,12 +87,12 @@ describe('traces of a project, laid', () => {
     const odd = {
       ...first!,
       groupIndex: 150_000,
-      joints: first!.joints.map((joint) => ({ ...joint, position: joint.position * by })),
-      end: length * by,
+      events: first!.events.map((event) => ({ ...event, positionM: event.positionM * by })),
+      endM: length * by,
     };
-    const laid = alignTraces(circuits, [odd, ...rest]);
-    expect(laid.traces.find(({ id }) => id === odd.id)!.end).toBeCloseTo(length, 6);
-    expect(laid.stretch.get(odd.id)).toBeCloseTo(1 / by, 9);
+    const aligned = alignTraces(circuits, [odd, ...rest]);
+    expect(aligned.traces.find(({ id }) => id === odd.id)!.endM).toBeCloseTo(length, 6);
+    expect(aligned.indexRatio.get(odd.id)).toBeCloseTo(1 / by, 9);
   });
 
   it('names of files: three, and how many more', () => {
@@ -101,8 +101,8 @@ describe('traces of a project, laid', () => {
   });
 });
 
-describe('both directions, joint by joint', () => {
-  const figure = (loss: number, sigma = 0.003) => ({ loss, sigma });
+describe('both directions, splice by splice', () => {
+  const figure = (loss: number, sigma = 0.003) => ({ lossDb: loss, sigmaDb: sigma });
   const figures = (AB: number[], BA: number[]) =>
     new Map<string, TraceFigures>([
       [
@@ -111,7 +111,7 @@ describe('both directions, joint by joint', () => {
           points: [null, ...AB.map((loss) => figure(loss)), null],
           unmatched: [],
           total: figure(3),
-          glass: [],
+          attenuationDbPerKm: [],
         },
       ],
       [
@@ -120,31 +120,31 @@ describe('both directions, joint by joint', () => {
           points: [null, ...BA.map((loss) => figure(loss, 0.004)), null],
           unmatched: [],
           total: figure(3.2),
-          glass: [],
+          attenuationDbPerKm: [],
         },
       ],
     ]);
-  const laid = alignTraces(circuits, [trace(1, 'AB', 1550), trace(1, 'BA', 1550)]);
+  const aligned = alignTraces(circuits, [trace(1, 'AB', 1550), trace(1, 'BA', 1550)]);
 
   // STD: one way from 8.6 onto 9.2 um reads 10 log10(9.2/8.6) = 0.2929 dB beyond the loss, back as much less.
   it('the excess of unlike mode fields cancels in the mean', () => {
-    const { joints } = pairTraces(
-      laid,
+    const { splices } = pairTraces(
+      aligned,
       circuits,
       figures([0.2929 + 0.05, 0.1], [0.3, 0.05 - 0.2929]),
     );
-    expect(joints[0]!.mean!.loss).toBeCloseTo(0.05, 9);
-    expect(joints[0]!.modeField!.loss).toBeCloseTo(0.2929, 9);
-    expect(10 ** (joints[0]!.modeField!.loss / 10) * 8.6).toBeCloseTo(9.2, 3);
+    expect(splices[0]!.mean!.lossDb).toBeCloseTo(0.05, 9);
+    expect(splices[0]!.modeField!.lossDb).toBeCloseTo(0.2929, 9);
+    expect(10 ** (splices[0]!.modeField!.lossDb / 10) * 8.6).toBeCloseTo(9.2, 3);
     // Walked from B the second closure comes first.
-    expect(joints[1]).toMatchObject({ forward: figure(0.1), backward: figure(0.3, 0.004) });
-    expect(joints[1]!.mean!.sigma).toBeCloseTo(0.0025, 9);
+    expect(splices[1]).toMatchObject({ forward: figure(0.1), backward: figure(0.3, 0.004) });
+    expect(splices[1]!.mean!.sigmaDb).toBeCloseTo(0.0025, 9);
   });
 
   it('the total is the mean of both; what is missing is named', () => {
-    const { totals } = pairTraces(laid, circuits, figures([0.1, 0.1], [0.1, 0.1]));
+    const { totals } = pairTraces(aligned, circuits, figures([0.1, 0.1], [0.1, 0.1]));
     expect(totals).toMatchObject([{ circuit: 'A 1', wavelengthNm: 1550 }]);
-    expect(totals[0]!.mean!.loss).toBeCloseTo(3.1, 9);
+    expect(totals[0]!.mean!.lossDb).toBeCloseTo(3.1, 9);
     expect(missingOf([trace(1, 'AB', 1310)], circuits)[0]!.message).toEqual({
       code: 'directionMissing',
       label: 'A 1',
@@ -154,10 +154,10 @@ describe('both directions, joint by joint', () => {
   });
 
   it('a reflection where a fusion was planned is a connector or air', () => {
-    const shiny = trace(1, 'AB', 1550, { joints: [reflection(to[1]!, 0.3), splice(to[2]!)] });
+    const shiny = trace(1, 'AB', 1550, { events: [reflection(to[1]!, 0.3), splice(to[2]!)] });
     const own = alignTraces(circuits, [shiny]);
     const read = new Map([['A 1 AB 1550', figures([0.3, 0.02], []).get('A 1 AB 1550')!]]);
-    const { joints } = pairTraces(own, circuits, read);
+    const { splices } = pairTraces(own, circuits, read);
     const place = {
       id: 'weir 1',
       closureId: 'weir',
@@ -168,9 +168,9 @@ describe('both directions, joint by joint', () => {
       mass: false,
       position: null,
       made: true,
-      limit: { mean: 0.1, oneWay: 0.15 },
+      limitDb: { mean: 0.1, oneWay: 0.15 },
     };
-    const [found] = findCauses(own, circuits, read, joints, new Map([[place.id, place]]));
+    const [found] = findCauses(own, circuits, read, splices, new Map([[place.id, place]]));
     expect(found).toMatchObject({ cause: 'connector', spliceIds: ['weir 1'] });
     expect(found!.message).toMatchObject({ code: 'reflects', label: 'A 1 to B 1' });
   });

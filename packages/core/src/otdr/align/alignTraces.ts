@@ -6,6 +6,8 @@ import { type CircuitRoute, pathOf, reversed } from './route.ts';
 import { type FitGroup, fitRoutes } from './fitRoutes.ts';
 import { fitProblems, namesOf, sameSamples } from './problems.ts';
 
+// Constants of this file that name no source were tuned on traces of the simulated OTDR (`packages/standin`).
+
 /** A group index this far from its peers' is a slip. */
 const SLIP = 0.002;
 /** An end nearer than this is none: there is no fiber. */
@@ -15,8 +17,8 @@ const groupKey = (route: CircuitRoute, direction: string): string =>
   `${direction} ${pathOf(route)}`;
 
 /**
- * Lays all traces of a project along their ways: group indexes made one, the ways fitted over all fibers
- * together, each trace laid along its own. Of several shots of one fiber, direction and wavelength the
+ * Aligns all traces of a project with their routes: group indexes made one, the routes fitted over all fibers
+ * together, each trace aligned with its own. Of several shots of one fiber, direction and wavelength the
  * last counts.
  */
 export function alignTraces(
@@ -25,18 +27,18 @@ export function alignTraces(
 ): AlignedTraces {
   const problems: ProofProblem[] = [];
   const current = lastOf(all, circuits, problems);
-  const { stretch, slips } = stretchOf(current);
+  const { indexRatio, slips } = indexRatiosOf(current);
   problems.push(...slips);
-  const stretched = current.map((trace) => scaled(trace, stretch.get(trace.id)!));
-  const silent = (trace: ProofTrace) => trace.end !== null && trace.end < NO_FIBER;
-  for (const trace of stretched.filter(silent))
+  const rescaled = current.map((trace) => scaled(trace, indexRatio.get(trace.id)!));
+  const silent = (trace: ProofTrace) => trace.endM !== null && trace.endM < NO_FIBER;
+  for (const trace of rescaled.filter(silent))
     problems.push({
       kind: 'noise only',
       circuit: trace.circuit,
       traces: [trace.id],
       message: { code: 'noiseOnly', file: trace.name },
     });
-  const traces = stretched.filter((trace) => !silent(trace));
+  const traces = rescaled.filter((trace) => !silent(trace));
   problems.push(...sameSamples(traces, circuits));
   const groups = new Map<string, FitGroup & { traces: ProofTrace[] }>();
   const keyOf = (trace: ProofTrace) => groupKey(circuits.get(trace.circuit)!, trace.direction);
@@ -54,9 +56,9 @@ export function alignTraces(
   }
   const fit = fitRoutes([...groups.values()]);
   const group = (trace: ProofTrace) => fit.groups.get(keyOf(trace))!;
-  const laid = new Map(traces.map((trace) => [trace.id, alignTrace(trace, group(trace))]));
-  problems.push(...fitProblems({ fit, traces, laid, groupOf: group, circuits }));
-  return { traces, fit, laid, group, stretch, problems };
+  const alignments = new Map(traces.map((trace) => [trace.id, alignTrace(trace, group(trace))]));
+  problems.push(...fitProblems({ fit, traces, alignments, groupOf: group, circuits }));
+  return { traces, fit, alignments, group, indexRatio, problems };
 }
 
 function lastOf(
@@ -86,8 +88,8 @@ function lastOf(
   });
 }
 
-function stretchOf(traces: readonly ProofTrace[]) {
-  const stretch = new Map<string, number>();
+function indexRatiosOf(traces: readonly ProofTrace[]) {
+  const indexRatio = new Map<string, number>();
   const slips: ProofProblem[] = [];
   for (const nm of new Set(traces.map(({ wavelengthNm }) => wavelengthNm))) {
     const own = traces.filter(({ wavelengthNm }) => wavelengthNm === nm);
@@ -96,7 +98,7 @@ function stretchOf(traces: readonly ProofTrace[]) {
     for (const trace of own) {
       const ratio = trace.groupIndex / usual;
       const slip = Math.abs(ratio - 1) > SLIP;
-      stretch.set(trace.id, slip ? ratio : 1);
+      indexRatio.set(trace.id, slip ? ratio : 1);
       if (slip) odd.push(trace);
     }
     if (odd.length > 0)
@@ -113,7 +115,7 @@ function stretchOf(traces: readonly ProofTrace[]) {
         },
       });
   }
-  return { stretch, slips };
+  return { indexRatio, slips };
 }
 
 const scaled = (trace: ProofTrace, by: number): ProofTrace =>
@@ -121,12 +123,12 @@ const scaled = (trace: ProofTrace, by: number): ProofTrace =>
     ? trace
     : {
         ...trace,
-        joints: trace.joints.map((joint) => ({
-          ...joint,
-          position: joint.position * by,
-          reach: joint.reach * by,
+        events: trace.events.map((event) => ({
+          ...event,
+          positionM: event.positionM * by,
+          positionSigmaM: event.positionSigmaM * by,
         })),
-        end: trace.end === null ? null : trace.end * by,
-        faded: trace.faded === null ? null : trace.faded * by,
-        range: trace.range * by,
+        endM: trace.endM === null ? null : trace.endM * by,
+        fadedM: trace.fadedM === null ? null : trace.fadedM * by,
+        rangeM: trace.rangeM * by,
       };

@@ -11,16 +11,16 @@ export interface ProofTrace {
   circuit: string;
   direction: 'AB' | 'BA';
   wavelengthNm: number;
-  joints: readonly TraceEvent[];
-  end: number | null;
+  events: readonly TraceEvent[];
+  endM: number | null;
   /** Where the fiber is lost in noise; null where it is not. */
-  faded: number | null;
+  fadedM: number | null;
   /** How far the samples go. */
-  range: number;
+  rangeM: number;
   /** Group index x 100 000. */
   groupIndex: number;
   /** Digest of its samples: two files may hold the same ones. */
-  samples: string;
+  samplesDigest: string;
 }
 
 /** What is odd about traces. */
@@ -45,14 +45,14 @@ export interface ProofProblem {
   message: ProofMessage;
 }
 
-/** Traces laid along their ways, before they are measured. */
+/** Traces aligned with their routes, before they are measured. */
 export interface AlignedTraces {
   traces: ProofTrace[];
   fit: RouteFit;
   /** By trace. */
-  laid: Map<string, AlignedTrace>;
+  alignments: Map<string, AlignedTrace>;
   group(trace: ProofTrace): FittedGroup;
   /** What a trace's distances are multiplied by, for its group index is not that of its peers. */
-  stretch: Map<string, number>;
+  indexRatio: Map<string, number>;
   problems: ProofProblem[];
 }

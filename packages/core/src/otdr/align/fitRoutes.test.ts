@@ -23,11 +23,11 @@ function groupsOf(
   const shots = (places: readonly number[], before: number) =>
     Array.from({ length: 12 }, (_, fiber) => ({
       id: `${fiber}`,
-      joints: [
+      events: [
         ...(before > 0 ? [reflection(before)] : []),
         ...places.slice(1, -1).map((at) => splice(before + at + ((fiber * 7) % 5) - 2)),
       ],
-      end: before + length + ((fiber * 3) % 4) - 1.5,
+      endM: before + length + ((fiber * 3) % 4) - 1.5,
     }));
   return [
     { key: 'A', route: written, traces: shots(to, 0) },
@@ -42,13 +42,13 @@ function groupsOf(
   ];
 }
 
-describe('the way fitted to all traces together', () => {
+describe('the route fitted to all traces together', () => {
   it('right lengths: nothing is corrected, every closure lies where it is seen', () => {
     const fit = fitRoutes(groupsOf(whole));
     expect(fit.corrections).toEqual([]);
     expect(fit.scale).toBeCloseTo(1, 3);
     fiberTo(whole).forEach((at, point) => {
-      expect(Math.abs(fit.groups.get('A')!.positions[point]!.at - at)).toBeLessThan(2);
+      expect(Math.abs(fit.groups.get('A')!.positions[point]!.positionM - at)).toBeLessThan(2);
     });
   });
 
@@ -60,9 +60,9 @@ describe('the way fitted to all traces together', () => {
 
   it('a launch fiber is the offset of its end', () => {
     const fit = fitRoutes(groupsOf(whole, undefined, { launch: 502 }));
-    expect(fit.groups.get('A')).toMatchObject({ launch: false, offset: 0 });
+    expect(fit.groups.get('A')).toMatchObject({ launch: false, offsetM: 0 });
     expect(fit.groups.get('B')!.launch).toBe(true);
-    expect(Math.abs(fit.groups.get('B')!.offset - 502)).toBeLessThan(3);
+    expect(Math.abs(fit.groups.get('B')!.offsetM - 502)).toBeLessThan(3);
   });
 
   it('one loop that was written wrongly: which cable, how much, and the closure it most likely is', () => {
@@ -103,7 +103,9 @@ describe('the way fitted to all traces together', () => {
     const fit = fitRoutes([groupsOf(whole, written)[0]!]);
     const to = fiberTo(whole);
     [1, 2, 3, 4].forEach((point) =>
-      expect(Math.abs(fit.groups.get('A')!.positions[point]!.at - to[point]!)).toBeLessThan(3),
+      expect(Math.abs(fit.groups.get('A')!.positions[point]!.positionM - to[point]!)).toBeLessThan(
+        3,
+      ),
     );
     expect(fit.unknown).toEqual([]);
   });
@@ -121,12 +123,14 @@ describe('the way fitted to all traces together', () => {
         ...groups[0]!,
         traces: groups[0]!.traces.map((trace) => ({
           ...trace,
-          joints: trace.joints.filter(({ position }) => Math.abs(position - hidden) > 50),
+          events: trace.events.filter(
+            ({ positionM: position }) => Math.abs(position - hidden) > 50,
+          ),
         })),
       },
     ]);
     const place = fit.groups.get('A')!.positions[3]!;
     expect(place.seen).toBe(false);
-    expect(Math.abs(place.at - hidden)).toBeLessThan(2 * place.sigma);
+    expect(Math.abs(place.positionM - hidden)).toBeLessThan(2 * place.sigmaM);
   });
 });

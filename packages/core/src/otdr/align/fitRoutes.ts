@@ -6,29 +6,31 @@ import type { TraceEvent } from '../detect/analyse.ts';
 import type { CircuitRoute, RoutePoint, RouteSpan } from './route.ts';
 import { type Observation, type Solution, solve } from './solve.ts';
 
+// Constants of this file that name no source were tuned on traces of the simulated OTDR (`packages/standin`).
+
 /** A trace as the fit sees it. Meters of fiber from where it was shot. */
 export interface FitTrace {
   id: string;
-  joints: readonly TraceEvent[];
-  end: number | null;
+  events: readonly TraceEvent[];
+  endM: number | null;
 }
 
-/** Traces of circuits that pass the same cables, shot from the same end; the way as the light takes it. */
+/** Traces of circuits that pass the same cables, shot from the same end; the route as the light takes it. */
 export interface FitGroup {
   key: string;
   route: Pick<CircuitRoute, 'points' | 'spans'>;
   traces: readonly FitTrace[];
 }
 
-/** Where the points of a way lie for traces shot from one end. Meters of fiber. */
+/** Where the points of a route lie for traces shot from one end. Meters of fiber. */
 export interface FittedGroup {
   key: string;
   points: readonly RoutePoint[];
   spans: readonly RouteSpan[];
   /** A place for each point, the end included; null where nothing tells. */
-  positions: ({ at: number; sigma: number; seen: boolean } | null)[];
+  positions: ({ positionM: number; sigmaM: number; seen: boolean } | null)[];
   /** Fiber before the first cable: a launch fiber, where the traces show its connector. */
-  offset: number;
+  offsetM: number;
   launch: boolean;
 }
 
@@ -42,7 +44,7 @@ export interface RouteFit {
   unknown: string[];
 }
 
-/** A share of the traces that must show a joint before it speaks for a closure. */
+/** A share of the traces that must show an event before it speaks for a closure. */
 const SUPPORT = 0.2;
 /** How sure written lengths are, m; and the scale, before any trace is seen. */
 const WRITTEN = 2;
@@ -54,14 +56,14 @@ const MOST_CORRECTIONS = 4;
 export const BEHIND = 15;
 
 /**
- * Fits the written way of all circuits to the joints that all traces show: one scale (helix factor and
+ * Fits the written route of all circuits to the events that all traces show: one scale (helix factor and
  * group index), an offset for each end that was shot from, and what of the written lengths is wrong.
  */
 export function fitRoutes(groups: readonly FitGroup[]): RouteFit {
   const unknown = [
     ...new Set(
       groups.flatMap(({ route }) =>
-        route.spans.flatMap(({ sheath, cable }, index) =>
+        route.spans.flatMap(({ sheathM: sheath, cable }, index) =>
           sheath === null && index > 0 && index < route.spans.length - 1 ? [cable] : [],
         ),
       ),
@@ -76,7 +78,7 @@ export function fitRoutes(groups: readonly FitGroup[]): RouteFit {
     if (!better) break;
     chosen.push(better.candidate);
     fit = better.fit;
-    // With the length corrected, closures behind it may meet their joints for the first time.
+    // With the length corrected, closures behind it may meet their events for the first time.
     for (const group of aligned) group.match(correctionsOf(chosen, fit), fit.scale);
     fit = fitAll(aligned, chosen) ?? fit;
   }
@@ -113,7 +115,7 @@ function withCorrections(
   const meters = correctionsOf(chosen, fit);
   const spans = group.spans.map((span, index) => {
     const more = (meters.get(spanKey(group, index)) ?? 0) / span.helix;
-    if (more === 0 || span.sheath === null) return span;
+    if (more === 0 || span.sheathM === null) return span;
     const coil = (side: 0 | 1): number => {
       const { closureId } = group.points[index + side]!;
       const wrong = corrections.some(
@@ -123,9 +125,13 @@ function withCorrections(
           one.closureId === closureId &&
           (one.cableId === null || one.cableId === span.cableId),
       );
-      return wrong ? Math.max(0, span.coils[side] + more) : span.coils[side];
+      return wrong ? Math.max(0, span.coilsM[side] + more) : span.coilsM[side];
     };
-    return { ...span, sheath: span.sheath + more, coils: [coil(0), coil(1)] as [number, number] };
+    return {
+      ...span,
+      sheathM: span.sheathM + more,
+      coilsM: [coil(0), coil(1)] as [number, number],
+    };
   });
   return { ...group, spans };
 }
@@ -144,25 +150,28 @@ const spanKey = (
 class Aligned {
   readonly group: FitGroup;
   readonly clusters: Cluster[];
-  readonly end: { at: number; sigma: number } | null;
+  readonly end: { positionM: number; sigmaM: number } | null;
   readonly keys: string[];
   /** Index of the cluster at each point; -1 where none was seen. */
   matched: number[] = [];
   offset = 0;
   launch = false;
-  /** Whether the end that is seen is the end of the way; fibers that are not joined through end before it. */
+  /** Whether the end that is seen is the end of the route; fibers that are not joined through end before it. */
   endFits = false;
 
   constructor(group: FitGroup) {
     this.group = group;
     this.clusters = clustersOf(group.traces);
     this.keys = group.route.spans.map((_, index) => spanKey(group.route, index));
-    const ends = group.traces.flatMap(({ end }) => end ?? []);
+    const ends = group.traces.flatMap(({ endM: end }) => end ?? []);
     // Ends that come early are broken fibers: the median of many is the cable's.
     this.end =
       ends.length === 0
         ? null
-        : { at: median(ends), sigma: Math.max(1, scaledMad(ends) / Math.sqrt(ends.length)) };
+        : {
+            positionM: median(ends),
+            sigmaM: Math.max(1, scaledMad(ends) / Math.sqrt(ends.length)),
+          };
     this.match(new Map(), 1);
   }
 
@@ -171,8 +180,8 @@ class Aligned {
    * said how long the first cable is, from its closure on.
    */
   expected(corrections: ReadonlyMap<string, number>): (number | null)[] {
-    const list: (number | null)[] = [this.group.route.spans[0]!.sheath === null ? null : 0];
-    this.group.route.spans.forEach(({ sheath, helix }, index) => {
+    const list: (number | null)[] = [this.group.route.spans[0]!.sheathM === null ? null : 0];
+    this.group.route.spans.forEach(({ sheathM: sheath, helix }, index) => {
       const before = list[index]!;
       const first = index === 0 && sheath === null;
       list.push(
@@ -189,24 +198,27 @@ class Aligned {
   /** Matches closures to clusters under the offset and scale that agree with the most. */
   match(corrections: ReadonlyMap<string, number>, scale: number): void {
     const expected = this.expected(corrections);
-    const open = this.group.route.spans[0]!.sheath === null;
+    const open = this.group.route.spans[0]!.sheathM === null;
     const strong = this.clusters.filter(({ share }) => share >= SUPPORT);
     const last = expected.at(-1) ?? null;
     let best = { score: -Infinity, offset: 0, scale: 1, launch: false };
     const offsets = [
       { offset: 0, launch: false },
-      ...strong.map(({ position, reflects }) => ({ offset: position, launch: reflects && !open })),
+      ...strong.map(({ positionM: position, reflects }) => ({
+        offset: position,
+        launch: reflects && !open,
+      })),
     ];
-    // With no length for the first cable, any closure may lie at any joint.
+    // With no length for the first cable, any closure may lie at any event.
     if (open)
-      for (const { position } of strong)
+      for (const { positionM: position } of strong)
         for (const point of expected.slice(1, -1))
           if (point !== null && position >= point)
             offsets.push({ offset: position - point, launch: false });
     for (const { offset, launch } of offsets) {
       if (!open && !launch && offset > 40) continue;
       const scales = [scale, 1];
-      if (last !== null && this.end) scales.push((this.end.at - offset) / last);
+      if (last !== null && this.end) scales.push((this.end.positionM - offset) / last);
       for (const tried of scales) {
         if (tried < 0.93 || tried > 1.07) continue;
         const score =
@@ -222,27 +234,27 @@ class Aligned {
     this.endFits = this.isEnd(expected, best.offset, best.scale);
   }
 
-  /** An end is the way's where its length says so; where nobody said it, at least behind all closures. */
+  /** An end is the route's where its length says so; where nobody said it, at least behind all closures. */
   private isEnd(expected: readonly (number | null)[], offset: number, scale: number): boolean {
     if (!this.end) return false;
     const last = expected.at(-1) ?? null;
     const known = expected.flatMap((place) => place ?? []);
     const farthest = offset + scale * (known.length > 0 ? Math.max(...known) : 0);
-    if (last === null) return this.end.at > farthest + BEHIND;
-    return Math.abs(this.end.at - offset - scale * last) < 250 + 0.02 * last;
+    if (last === null) return this.end.positionM > farthest + BEHIND;
+    return Math.abs(this.end.positionM - offset - scale * last) < 250 + 0.02 * last;
   }
 
   private scoreOf(expected: readonly (number | null)[], offset: number, scale: number): number {
     let score = 0;
     for (const [point, cluster] of this.matchOf(expected, offset, scale).entries()) {
       if (cluster < 0) continue;
-      const { position, share } = this.clusters[cluster]!;
+      const { positionM: position, share } = this.clusters[cluster]!;
       const off = (position - offset - scale * expected[point]!) / toleranceOf(expected, point);
       score += share * (1 - off * off) + 0.2;
     }
     const last = expected.at(-1);
     if (last != null && this.end) {
-      const off = (this.end.at - offset - scale * last) / (60 + 0.01 * last);
+      const off = (this.end.positionM - offset - scale * last) / (60 + 0.01 * last);
       score += Math.max(-0.5, 1.5 * (1 - off * off));
     }
     return score;
@@ -251,12 +263,12 @@ class Aligned {
   private matchOf(expected: readonly (number | null)[], offset: number, scale: number): number[] {
     const taken = new Set<number>();
     return expected.map((place, point) => {
-      // The two ends of the way are no closures.
+      // The two ends of the route are no closures.
       if (place === null || point === 0 || point === expected.length - 1) return -1;
       const at = offset + scale * place;
       let best = -1;
       let least = toleranceOf(expected, point);
-      this.clusters.forEach(({ position, share }, index) => {
+      this.clusters.forEach(({ positionM: position, share }, index) => {
         if (share < SUPPORT || taken.has(index)) return;
         // Of two at hand the one that more fibers show.
         const off = Math.abs(position - at) / (0.5 + share);
@@ -278,17 +290,17 @@ class Aligned {
     const offset = fit ? fit.solution.values[1 + index]! : this.offset;
     const positions = this.expected(corrections).map((place, point, all) => {
       const cluster = this.clusters[this.matched[point] ?? -1];
-      if (cluster) return { at: cluster.position, sigma: cluster.sigma, seen: true };
+      if (cluster) return { positionM: cluster.positionM, sigmaM: cluster.sigmaM, seen: true };
       if (point === all.length - 1 && this.end && this.endFits) return { ...this.end, seen: true };
       if (place === null) return null;
-      return { at: offset + scale * place, sigma: 2 + 0.001 * place, seen: false };
+      return { positionM: offset + scale * place, sigmaM: 2 + 0.001 * place, seen: false };
     });
     return {
       key: this.group.key,
       points: route.points,
       spans: route.spans,
       positions,
-      offset: this.launch ? offset : 0,
+      offsetM: this.launch ? offset : 0,
       launch: this.launch,
     };
   }
@@ -326,7 +338,7 @@ function fitAll(aligned: readonly Aligned[], candidates: readonly Candidate[]): 
   candidates.forEach((candidate, index) => (candidate.parameter = 1 + aligned.length + index));
   aligned.forEach((group, index) => {
     const expected = group.expected(new Map());
-    const open = group.group.route.spans[0]!.sheath === null;
+    const open = group.group.route.spans[0]!.sheathM === null;
     observations.push({
       of: new Map([[1 + index, 1]]),
       seen: group.offset,
@@ -349,10 +361,11 @@ function fitAll(aligned: readonly Aligned[], candidates: readonly Candidate[]): 
     };
     group.matched.forEach((cluster, point) => {
       if (cluster < 0) return;
-      const { position, sigma } = group.clusters[cluster]!;
+      const { positionM: position, sigmaM: sigma } = group.clusters[cluster]!;
       seenAt(point, position, sigma);
     });
-    if (group.end && group.endFits) seenAt(expected.length - 1, group.end.at, group.end.sigma);
+    if (group.end && group.endFits)
+      seenAt(expected.length - 1, group.end.positionM, group.end.sigmaM);
   });
   const solution = solve(count, observations);
   return solution && { solution, scale: solution.values[0]! };

@@ -35,10 +35,10 @@ export function lineOf({ sheath, coils, marks }: Written, fiber = 1): CircuitRou
         cableId: cable,
         cable,
         fiber,
-        sheath: meters === null ? null : meters + own[0] + own[1],
+        sheathM: meters === null ? null : meters + own[0] + own[1],
         marked: marks !== undefined,
-        coils: own,
-        marks: marks?.[index] ?? [null, null],
+        coilsM: own,
+        marksM: marks?.[index] ?? [null, null],
         helix: HELIX,
       };
     }),
@@ -46,20 +46,20 @@ export function lineOf({ sheath, coils, marks }: Written, fiber = 1): CircuitRou
 }
 
 export const splice = (position: number, loss = 0.05): TraceEvent => ({
-  at: 0,
-  position,
-  reach: 1,
-  spread: 1,
+  sampleIndex: 0,
+  positionM: position,
+  positionSigmaM: 1,
+  spreadSamples: 1,
   kind: 'splice',
-  loss,
-  sigma: 0.002,
-  peak: null,
+  lossDb: loss,
+  sigmaDb: 0.002,
+  peakDb: null,
 });
 
 export const reflection = (position: number, loss = 0.2): TraceEvent => ({
   ...splice(position, loss),
   kind: 'reflection',
-  peak: 6,
+  peakDb: 6,
 });
 
 /** Meters of fiber to each point of a line whose cables hold so much sheath. */

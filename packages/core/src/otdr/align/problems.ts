@@ -7,6 +7,8 @@ import type { ProofProblem, ProofTrace } from './alignedTraces.ts';
 import type { CircuitRoute } from './route.ts';
 import type { FittedGroup, RouteFit } from './fitRoutes.ts';
 
+// Constants of this file that name no source were tuned on traces of the simulated OTDR (`packages/standin`).
+
 /** Names of files: the first few, and how many more. */
 export const namesOf = (traces: readonly { name: string }[]): Listed => ({
   items: traces.map(({ name }) => name),
@@ -18,7 +20,7 @@ export function sameSamples(
   traces: readonly ProofTrace[],
   circuits: ReadonlyMap<string, CircuitRoute>,
 ): ProofProblem[] {
-  return [...groupBy(traces, ({ samples }) => samples).values()]
+  return [...groupBy(traces, ({ samplesDigest: samples }) => samples).values()]
     .filter((list) => list.length > 1)
     .map((list) => {
       const both = new Set(list.map(({ direction }) => direction)).size > 1;
@@ -42,14 +44,14 @@ export function sameSamples(
 interface FitProblemTask {
   fit: RouteFit;
   traces: readonly ProofTrace[];
-  laid: ReadonlyMap<string, AlignedTrace>;
+  alignments: ReadonlyMap<string, AlignedTrace>;
   groupOf: (trace: ProofTrace) => FittedGroup;
   circuits: ReadonlyMap<string, CircuitRoute>;
 }
 
 /** What the fit and the laying show to be odd: lengths, scale, launch and receive fibers, ends. */
 export function fitProblems(task: FitProblemTask): ProofProblem[] {
-  const { fit, traces, laid, groupOf, circuits } = task;
+  const { fit, traces, alignments, groupOf, circuits } = task;
   const problems: ProofProblem[] = [];
   for (const cable of fit.unknown)
     problems.push({
@@ -74,9 +76,9 @@ export function fitProblems(task: FitProblemTask): ProofProblem[] {
   }
   const launched = new Map<string, ProofTrace[]>();
   for (const trace of traces) {
-    const { shift, late, early } = laid.get(trace.id)!;
+    const { shiftM: shift, lateM: late, early } = alignments.get(trace.id)!;
     const group = groupOf(trace);
-    const before = (group.launch ? group.offset : 0) + shift;
+    const before = (group.launch ? group.offsetM : 0) + shift;
     if (before > 15) {
       const key = `${trace.direction} ${Math.round(before / 10)}`;
       launched.set(key, [...(launched.get(key) ?? []), trace]);
@@ -88,7 +90,7 @@ export function fitProblems(task: FitProblemTask): ProofProblem[] {
         traces: [trace.id],
         message: { code: 'receiveFiber', file: trace.name, length: { tapeM: late } },
       });
-    if (trace.end === null)
+    if (trace.endM === null)
       problems.push({
         kind: 'no end',
         circuit: trace.circuit,
@@ -97,10 +99,10 @@ export function fitProblems(task: FitProblemTask): ProofProblem[] {
       });
     if (early) {
       const others = traces.filter(
-        ({ circuit, direction, end }) =>
+        ({ circuit, direction, endM: end }) =>
           circuit === trace.circuit && direction !== trace.direction && end !== null,
       );
-      const whole = others.length > 0 && others.every(({ id }) => !laid.get(id)!.early);
+      const whole = others.length > 0 && others.every(({ id }) => !alignments.get(id)!.early);
       if (whole)
         problems.push({
           kind: 'end from one side',
@@ -110,14 +112,14 @@ export function fitProblems(task: FitProblemTask): ProofProblem[] {
             code: 'endFromOneSide',
             label: circuits.get(trace.circuit)!.label,
             direction: trace.direction,
-            at: { placeM: early.at },
+            at: { placeM: early.positionM },
           },
         });
     }
   }
   for (const list of launched.values()) {
     const trace = list[0]!;
-    const meters = groupOf(trace).offset + laid.get(trace.id)!.shift;
+    const meters = groupOf(trace).offsetM + alignments.get(trace.id)!.shiftM;
     problems.push({
       kind: 'launch fiber',
       circuit: null,
@@ -134,16 +136,16 @@ function noEndMessage(
   { circuits }: FitProblemTask,
 ): ProofMessage {
   const last = group.positions.at(-1);
-  const { name: file, range, faded } = trace;
+  const { name: file, rangeM: range, fadedM: faded } = trace;
   const { label } = circuits.get(trace.circuit)!;
   if (faded !== null) return { code: 'lostInNoise', file, label, from: { rangeM: faded } };
-  return last && last.at > range
+  return last && last.positionM > range
     ? {
         code: 'rangeTooShort',
         file,
         label,
         range: { rangeM: range },
-        end: { rangeM: last.at },
+        end: { rangeM: last.positionM },
       }
     : { code: 'noEndSeen', file, range: { rangeM: range } };
 }

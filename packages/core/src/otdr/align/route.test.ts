@@ -51,11 +51,15 @@ const setting = (marks: { closureId: string; mark: number }[] = []) => ({
   ]),
 });
 
-describe('the written way of a circuit', () => {
+describe('the written route of a circuit', () => {
   const route = routeOf(legs, setting());
 
   it('distances and the coils at both ends; an outer end nobody placed is unknown', () => {
-    expect(route.spans.map(({ sheath }) => sheath)).toEqual([2000 + 10 + 6, 2500 + 8 + 12, null]);
+    expect(route.spans.map(({ sheathM: sheath }) => sheath)).toEqual([
+      2000 + 10 + 6,
+      2500 + 8 + 12,
+      null,
+    ]);
     expect(route.points.map(({ name }) => name)).toEqual([
       'rack',
       'mill',
@@ -73,20 +77,20 @@ describe('the written way of a circuit', () => {
         { closureId: 'ford', mark: 5470 * TENTHS },
       ]),
     );
-    expect(marked.spans[1]).toMatchObject({ sheath: 2530, marked: true });
+    expect(marked.spans[1]).toMatchObject({ sheathM: 2530, marked: true });
   });
 
   it('one mark alone says nothing', () => {
     const marked = routeOf(legs, setting([{ closureId: 'mill', mark: 8000 * TENTHS }]));
-    expect(marked.spans[1]).toMatchObject({ sheath: 2520, marked: false });
+    expect(marked.spans[1]).toMatchObject({ sheathM: 2520, marked: false });
   });
 
-  it('walked from its other end it is the same way', () => {
+  it('walked from its other end it is the same route', () => {
     const back = reversed(route);
     expect(back.points.map(({ name }) => name).reverse()).toEqual(
       route.points.map(({ name }) => name),
     );
-    expect(back.spans[1]!.coils).toEqual([12, 8]);
+    expect(back.spans[1]!.coilsM).toEqual([12, 8]);
     expect(reversed(back)).toEqual(route);
     expect(pathOf(back)).not.toBe(pathOf(route));
   });

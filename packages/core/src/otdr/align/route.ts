@@ -11,19 +11,19 @@ export interface RoutePoint {
   spliceId: string | null;
 }
 
-/** A fiber's way through one cable, from one point to the next. Meters. */
+/** A fiber's route through one cable, from one point to the next. Meters. */
 export interface RouteSpan {
   cableId: string;
   cable: string;
   fiber: number;
   /** Sheath from splice to splice, coils included; null while nobody has said. */
-  sheath: number | null;
+  sheathM: number | null;
   /** Whether that is known by sheath marks. */
   marked: boolean;
   /** Cable coiled at the point before and at the point behind. */
-  coils: [number, number];
+  coilsM: [number, number];
   /** Sheath marks at both points, m as the sheath counts them; null where they are not known. */
-  marks: [number | null, number | null];
+  marksM: [number | null, number | null];
   /** Meters of fiber in a meter of sheath. */
   helix: number;
 }
@@ -37,7 +37,7 @@ export interface CircuitRoute {
   spans: RouteSpan[];
 }
 
-/** One fiber on its way, and the splice that leads on from it. */
+/** One fiber on its route, and the splice that leads on from it. */
 export interface RouteLeg {
   cableId: string;
   fiber: number;
@@ -54,7 +54,7 @@ export interface RouteSetting {
 const TENTHS = 10_000;
 
 /**
- * The way of a circuit with the lengths that are written of it. Sheath between two closures is the
+ * The route of a circuit with the lengths that are written of it. Sheath between two closures is the
  * difference of its marks where both are known, else the difference of their distances along the route
  * and the coils at both. An outer end lies where its cable says, in the same way.
  */
@@ -125,10 +125,10 @@ function spanOf(
     cableId: cable.id,
     cable: cable.name,
     fiber: leg.fiber,
-    sheath: marked ? Math.abs(b.mark! - a.mark!) : along,
+    sheathM: marked ? Math.abs(b.mark! - a.mark!) : along,
     marked,
-    coils: [a.coil, b.coil],
-    marks: [a.mark, b.mark],
+    coilsM: [a.coil, b.coil],
+    marksM: [a.mark, b.mark],
     helix: run.helix / 10_000,
   };
 }
@@ -136,15 +136,15 @@ function spanOf(
 const meters = (tenths: number | null | undefined): number | null =>
   tenths == null ? null : tenths / TENTHS;
 
-/** The same way walked from its other end. */
+/** The same route walked from its other end. */
 export function reversed(route: CircuitRoute): CircuitRoute {
   return {
     ...route,
     points: [...route.points].reverse(),
     spans: [...route.spans].reverse().map((span) => ({
       ...span,
-      coils: [span.coils[1], span.coils[0]],
-      marks: [span.marks[1], span.marks[0]],
+      coilsM: [span.coilsM[1], span.coilsM[0]],
+      marksM: [span.marksM[1], span.marksM[0]],
     })),
   };
 }

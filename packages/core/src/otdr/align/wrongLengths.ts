@@ -2,6 +2,8 @@ import { median } from 'simple-statistics';
 import type { CorrectionMessage } from '../messages.ts';
 import type { CircuitRoute, RoutePoint, RouteSpan } from './route.ts';
 
+// Constants of this file that name no source were tuned on traces of the simulated OTDR (`packages/standin`).
+
 /** A length that the traces do not bear out. Meters. */
 export interface Correction {
   /** `coil`: the coils at a closure; `span`: one cable between two closures; `place`: the closure's distance. */
@@ -14,7 +16,7 @@ export interface Correction {
   message: CorrectionMessage;
 }
 
-/** A way, and a key for each of its spans by which groups share them. */
+/** A route, and a key for each of its spans by which groups share them. */
 export interface KeyedWay {
   route: Pick<CircuitRoute, 'points' | 'spans'>;
   keys: readonly string[];
@@ -31,9 +33,9 @@ export const sameSpans = (a: Candidate, b: Candidate): boolean =>
   a.spans.size === b.spans.size && [...a.spans].every(([span, sign]) => b.spans.get(span) === sign);
 
 /**
- * Everything that may be written wrongly on the ways of some groups: each span, the loops of each closure, its
+ * Everything that may be written wrongly on the routes of some groups: each span, the loops of each closure, its
  * distance.
- * @param groups ways, with the key of each of their spans
+ * @param groups routes, with the key of each of their spans
  */
 export function candidatesOf(groups: readonly KeyedWay[]): Candidate[] {
   const list: Candidate[] = [];
@@ -41,7 +43,7 @@ export function candidatesOf(groups: readonly KeyedWay[]): Candidate[] {
   const coils = groups.flatMap(({ route }) =>
     route.spans.flatMap((span, index) =>
       ([0, 1] as const).flatMap((side) =>
-        route.points[index + side]!.closureId === null ? [] : [span.coils[side]],
+        route.points[index + side]!.closureId === null ? [] : [span.coilsM[side]],
       ),
     ),
   );
@@ -76,7 +78,7 @@ export function candidatesOf(groups: readonly KeyedWay[]): Candidate[] {
             code: 'loops',
             closure: point.name,
             ...sizeOf(meters, sigma),
-            ...loopOf(spans[index - 1]!.coils[1], meters),
+            ...loopOf(spans[index - 1]!.coilsM[1], meters),
           },
         }),
       });
@@ -116,7 +118,7 @@ function ofSpan(
 ): Correction {
   const head = { cable: span.cable, from: from.name, to: to.name, ...sizeOf(meters, sigma) };
   const sides = ([from, to] as const)
-    .map((point, side) => ({ point, coil: span.coils[side]! }))
+    .map((point, side) => ({ point, coil: span.coilsM[side]! }))
     .filter(({ point, coil }) => point.closureId !== null && coil + meters > -3)
     .map((side) => ({ ...side, off: Math.abs(side.coil + meters - usual) }))
     .sort((a, b) => a.off - b.off);

@@ -3,41 +3,42 @@ import type { SorFile } from '../format/sorFile.ts';
 import { type FoundEvent, findEvents } from './findEvents.ts';
 import { type Survey, surveyOf } from './survey.ts';
 
-/** A joint at its place on the fiber. */
+/** An event at its place on the fiber. */
 export interface TraceEvent extends FoundEvent {
   /** Meters of fiber from where the trace was shot. */
-  position: number;
+  positionM: number;
   /** How far that may be off, m: one standard deviation. */
-  reach: number;
+  positionSigmaM: number;
 }
 
 /** What the samples of a file say by themselves. Meters of fiber, dB. */
 export interface Analysis {
-  joints: TraceEvent[];
+  events: TraceEvent[];
   /** Where the fiber ends; null where no end is seen. */
-  end: number | null;
+  endM: number | null;
   /** Where it is lost in noise before that; null where it is not. */
-  faded: number | null;
+  fadedM: number | null;
   /** Noise of single samples near the start. */
-  noise: number;
+  noiseDb: number;
 }
 
-/** Finds the joints of a trace file, the instrument's own table left aside. */
+/** Finds the events of a trace file, the instrument's own table left aside. */
 export function analyse(
   file: SorFile,
   samples = samplesOf(file),
   survey: Survey = surveyOf(samples.levels, samples.pulse),
 ): Analysis {
   const { levels, spacing, first, pulse } = samples;
-  const { joints, end, faded, noise } = findEvents(levels, pulse, survey);
+  const found = findEvents(levels, pulse, survey);
+  const metersTo = (index: number | null) => (index === null ? null : first + index * spacing);
   return {
-    joints: joints.map((joint) => ({
-      ...joint,
-      position: first + joint.at * spacing,
-      reach: joint.spread * spacing,
+    events: found.events.map((event) => ({
+      ...event,
+      positionM: first + event.sampleIndex * spacing,
+      positionSigmaM: event.spreadSamples * spacing,
     })),
-    end: end === null ? null : first + end * spacing,
-    faded: faded === null ? null : first + faded * spacing,
-    noise,
+    endM: metersTo(found.endIndex),
+    fadedM: metersTo(found.fadedIndex),
+    noiseDb: found.noiseDb,
   };
 }

@@ -2,29 +2,31 @@ import { NOISE_BIN, type Noise } from './noise.ts';
 import { type Segments, levelAt, varianceAt } from './segments.ts';
 import { PEAK, type Peak, type Survey, meanOf, pooled, segmentsOf, surveyOf } from './survey.ts';
 
+// Constants of this file that name no source were tuned on traces of the simulated OTDR (`packages/standin`).
+
 export type EventKind = 'splice' | 'reflection' | 'end';
 
 /** A place of a trace where its level changes. Places in samples. */
 export interface FoundEvent {
-  at: number;
+  sampleIndex: number;
   kind: EventKind;
   /** Loss in dB, a gain below zero, and its standard deviation; null at the end of the fiber. */
-  loss: number | null;
-  sigma: number | null;
+  lossDb: number | null;
+  sigmaDb: number | null;
   /** Height of the peak over the level before it, dB; null without one. */
-  peak: number | null;
+  peakDb: number | null;
   /** How far its place may be off, one standard deviation. */
-  spread: number;
+  spreadSamples: number;
 }
 
 export interface FoundEvents {
-  joints: FoundEvent[];
+  events: FoundEvent[];
   /** Where the fiber ends; null where no end is seen. */
-  end: number | null;
+  endIndex: number | null;
   /** Where it is lost in noise before that; null where it is not. */
-  faded: number | null;
+  fadedIndex: number | null;
   /** Standard deviation of single samples near the start, dB. */
-  noise: number;
+  noiseDb: number;
 }
 
 /**
@@ -37,13 +39,13 @@ const SURE = 20;
 const TWO = 50;
 /** A pulse covers so many places at least: finer ones tell a step no better and cost as much each. */
 const FINE = 5;
-/** A joint stays where its own step is so many of its deviations. */
+/** An event stays where its own step is so many of its deviations. */
 const OWN = 4.2;
 /**
- * Finds the joints of a trace from its samples alone: noise as it grows, the end, reflections with their
- * dead zones, then steps between straight segments. A stretch is split where two lines leave over the
- * least, again and again; then each joint is measured by weighted least squares over the whole stretch
- * on either side, both lines taken to the joint.
+ * Finds the events of a trace from its samples alone: noise as it grows, the end, reflections with their
+ * dead zones, then steps between straight segments. A segment is split where two lines leave over the
+ * least, again and again; then each event is measured by weighted least squares over the whole segment
+ * on either side, both lines taken to the event.
  * @param levels dB, one a sample
  * @param pulse samples that a pulse covers
  * @param survey what is known of the trace already
@@ -65,17 +67,21 @@ export function findEvents(
   }
   // A line of a few samples, right where all is lost in noise, makes steps of anything.
   const sure = faded === null ? stop : stop - (2 * NOISE_BIN) / pool;
-  const joints = measured(segments, steps, peaks, gap, start, stop)
-    .filter(({ at, peak }) => at < sure || peak !== null)
-    .map((joint) => ({ ...joint, at: joint.at * pool, spread: joint.spread * pool }));
-  if (end !== null) joints.push(endJoint(levels, noise, end, survey.gap));
-  return { joints, end, faded, noise: noise.at(survey.start) };
+  const events = measured(segments, steps, peaks, gap, start, stop)
+    .filter(({ sampleIndex: at, peakDb: peak }) => at < sure || peak !== null)
+    .map((event) => ({
+      ...event,
+      sampleIndex: event.sampleIndex * pool,
+      spreadSamples: event.spreadSamples * pool,
+    }));
+  if (end !== null) events.push(endEvent(levels, noise, end, survey.gap));
+  return { events, endIndex: end, fadedIndex: faded, noiseDb: noise.at(survey.start) };
 }
 
 /** Samples a line takes at least: steps closer than that are not told apart. */
 const roomOf = (gap: number): number => 2 * gap + 8;
 
-/** Splits a stretch where it has a step, and both parts again. */
+/** Splits a segment where it has a step, and both parts again. */
 function split(segments: Segments, from: number, to: number, gap: number, steps: number[]): void {
   const room = roomOf(gap);
   if (to - from < 2 * room + gap) return;
@@ -86,7 +92,7 @@ function split(segments: Segments, from: number, to: number, gap: number, steps:
   split(segments, at + gap, to, gap, steps);
 }
 
-/** Where two lines through a stretch leave over the least: looked for coarsely, then sample by sample. */
+/** Where two lines through a segment leave over the least: looked for coarsely, then sample by sample. */
 function searchSplit(
   segments: Segments,
   from: number,
@@ -112,7 +118,7 @@ interface Place {
   peak: number | null;
 }
 
-/** Joints with their losses; those that are no step once their neighbours are known are left out. */
+/** Events with their losses; those that are no step once their neighbours are known are left out. */
 function measured(
   segments: Segments,
   steps: readonly number[],
@@ -127,7 +133,7 @@ function measured(
   ].sort((a, b) => a.at - b.at);
   const measure = () =>
     places.map((place, index) =>
-      jointAt(
+      eventAt(
         segments,
         place,
         index === 0 ? start : places[index - 1]!.to,
@@ -153,62 +159,68 @@ function measured(
   places = merged(segments, places, gap, start, stop, 16 * near);
   settle();
   dropWeak();
-  return measure().map((joint, index) => {
+  return measure().map((event, index) => {
     const from = index === 0 ? start : places[index - 1]!.to;
     const to = index + 1 < places.length ? places[index + 1]!.at : stop;
-    return joint.peak === null ? spreadOut(segments, joint, from, to, gap) : joint;
+    return event.peakDb === null ? spreadOut(segments, event, from, to, gap) : event;
   });
 }
 
-/** Places on either side at which a joint is tried, and how much less likely the last may be. */
+/** Places on either side at which an event is tried, and how much less likely the last may be. */
 const TRIED = 48;
 const UNLIKELY = 14;
 
 /**
- * The loss of a joint whose place is not known to the sample: the mean over all places it may lie at, each
+ * The loss of an event whose place is not known to the sample: the mean over all places it may lie at, each
  * weighed by how likely it is. The best place alone would flatter the step, for noise helped to choose it.
  */
 function spreadOut(
   segments: Segments,
-  joint: FoundEvent,
+  event: FoundEvent,
   from: number,
   to: number,
   gap: number,
 ): FoundEvent {
   const whole = segments.leftOver(from, to);
   const room = Math.min(roomOf(gap), Math.floor((to - from) / 4));
-  const top = segments.gain(from, joint.at, gap, to, whole);
+  const top = segments.gain(from, event.sampleIndex, gap, to, whole);
   const sums = { weight: 0, at: 0, apart: 0, loss: 0, square: 0, variance: 0 };
   const look = (at: number, width: number): boolean => {
     const gain = segments.gain(from, at, gap, to, whole);
     const likely = Math.exp(Math.min(8, (gain - top) / 2));
-    const own = jointAt(segments, { at, to: at + gap, peak: null }, from, to);
+    const own = eventAt(segments, { at, to: at + gap, peak: null }, from, to);
     const weight = likely * width;
     sums.weight += weight;
     sums.at += weight * at;
-    sums.apart += weight * (at - joint.at) ** 2;
-    sums.loss += weight * own.loss!;
-    sums.square += weight * own.loss! ** 2;
-    sums.variance += weight * own.sigma! ** 2;
+    sums.apart += weight * (at - event.sampleIndex) ** 2;
+    sums.loss += weight * own.lossDb!;
+    sums.square += weight * own.lossDb! ** 2;
+    sums.variance += weight * own.sigmaDb! ** 2;
     return top - gain < UNLIKELY;
   };
-  look(joint.at, 1);
+  look(event.sampleIndex, 1);
   for (const side of [-1, 1])
     for (let tried = 1, off = 1; tried <= TRIED; tried++) {
       // Far from the best place they are looked at more and more sparsely.
       const width = 1 + (tried >> 3);
-      const at = joint.at + side * off;
+      const at = event.sampleIndex + side * off;
       if (at < from + room || at > to - gap - room || !look(at, width)) break;
       off += width;
     }
   const loss = sums.loss / sums.weight;
   const variance = sums.variance / sums.weight + Math.max(0, sums.square / sums.weight - loss ** 2);
   const at = sums.at / sums.weight;
-  const spread = Math.sqrt(Math.max(0, sums.apart / sums.weight - (at - joint.at) ** 2));
-  return { ...joint, at: Math.round(at), loss, sigma: Math.sqrt(variance), spread };
+  const spread = Math.sqrt(Math.max(0, sums.apart / sums.weight - (at - event.sampleIndex) ** 2));
+  return {
+    ...event,
+    sampleIndex: Math.round(at),
+    lossDb: loss,
+    sigmaDb: Math.sqrt(variance),
+    spreadSamples: spread,
+  };
 }
 
-/** Looks once more between the joints, now that they lie where they belong: a weak one may have hidden. */
+/** Looks once more between the events, now that they lie where they belong: a weak one may have hidden. */
 function withMissed(
   segments: Segments,
   places: readonly Place[],
@@ -235,8 +247,8 @@ function apart(steps: readonly number[], gap: number): number[] {
 }
 
 /**
- * Two steps close together that one explains nearly as well are one: the first split of a long stretch
- * may fall beside its joint, and the next one on its other side.
+ * Two steps close together that one explains nearly as well are one: the first split of a long segment
+ * may fall beside its event, and the next one on its other side.
  */
 function merged(
   segments: Segments,
@@ -270,17 +282,17 @@ function merged(
   return list;
 }
 
-/** The joint that is least of a step, if it is none; -1 where all stand. A reflection stands by its peak. */
-function weakestOf(joints: readonly FoundEvent[]): number {
+/** The event that is least of a step, if it is none; -1 where all stand. A reflection stands by its peak. */
+function weakestOf(events: readonly FoundEvent[]): number {
   let weakest = -1;
-  joints.forEach((joint, index) => {
-    if (joint.peak !== null || strength(joint) >= OWN) return;
-    if (weakest < 0 || strength(joint) < strength(joints[weakest]!)) weakest = index;
+  events.forEach((event, index) => {
+    if (event.peakDb !== null || strength(event) >= OWN) return;
+    if (weakest < 0 || strength(event) < strength(events[weakest]!)) weakest = index;
   });
   return weakest;
 }
 
-const strength = ({ loss, sigma }: FoundEvent): number => Math.abs(loss!) / sigma!;
+const strength = ({ lossDb: loss, sigmaDb: sigma }: FoundEvent): number => Math.abs(loss!) / sigma!;
 
 /** Moves each step to where it lies best between its neighbours, now that all are known. */
 function settled(
@@ -310,20 +322,20 @@ function settled(
   return list;
 }
 
-function jointAt(segments: Segments, place: Place, from: number, to: number): FoundEvent {
+function eventAt(segments: Segments, place: Place, from: number, to: number): FoundEvent {
   const { at, peak } = place;
   const kind = peak === null ? 'splice' : 'reflection';
   if (at - from < 3 || to - place.to < 3)
-    return { at, kind, loss: 0, sigma: Infinity, peak, spread: 0 };
+    return { sampleIndex: at, kind, lossDb: 0, sigmaDb: Infinity, peakDb: peak, spreadSamples: 0 };
   const before = segments.line(from, at);
   const after = segments.line(place.to, to);
-  // The step is the same wherever both lines are read, but for their slopes: read it at the joint.
+  // The step is the same wherever both lines are read, but for their slopes: read it at the event.
   const loss = levelAt(before, at) - levelAt(after, at);
   const sigma = Math.sqrt(varianceAt(before, at) + varianceAt(after, at));
-  return { at, kind, loss, sigma, peak, spread: 0 };
+  return { sampleIndex: at, kind, lossDb: loss, sigmaDb: sigma, peakDb: peak, spreadSamples: 0 };
 }
 
-function endJoint(levels: Float32Array, noise: Noise, end: number, gap: number): FoundEvent {
+function endEvent(levels: Float32Array, noise: Noise, end: number, gap: number): FoundEvent {
   const before = meanOf(levels, Math.max(0, end - 4 * gap - 20), Math.max(1, end - 1));
   let top = -Infinity;
   for (let at = end; at < Math.min(levels.length, end + gap + 2); at++)
@@ -331,5 +343,12 @@ function endJoint(levels: Float32Array, noise: Noise, end: number, gap: number):
   const rise = top - before;
   const peak =
     rise > Math.max(PEAK.least, PEAK.deviations * noise.at(end - 5 * NOISE_BIN)) ? rise : null;
-  return { at: end, kind: 'end', loss: null, sigma: null, peak, spread: 0 };
+  return {
+    sampleIndex: end,
+    kind: 'end',
+    lossDb: null,
+    sigmaDb: null,
+    peakDb: peak,
+    spreadSamples: 0,
+  };
 }

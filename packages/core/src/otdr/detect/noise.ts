@@ -1,5 +1,7 @@
 import { median } from 'simple-statistics';
 
+// Constants of this file that name no source were tuned on traces of the simulated OTDR (`packages/standin`).
+
 const BIN = 256;
 /** Mean of the absolute value of a normal figure, in deviations. */
 const MEAN_ABSOLUTE = Math.sqrt(2 / Math.PI);
@@ -12,7 +14,7 @@ export interface Noise {
 }
 
 /**
- * The noise of a trace by second differences of neighbours, which slopes and all but the edge of a joint
+ * The noise of a trace by second differences of neighbours, which slopes and all but the edge of an event
  * leave alone; smoothed by the middle of neighbouring bins, for noise grows and does not jump.
  */
 export function noiseAlong(levels: Float32Array): Noise {

@@ -10,7 +10,7 @@ const levels = fc.array(fc.double({ min: -40, max: 0, noNaN: true }), {
 
 describe('straight lines through segments of a trace', () => {
   // simple-statistics, a general-purpose library, is the judge.
-  it('are those of least squares, wherever the stretch lies', () => {
+  it('are those of least squares, wherever the part lies', () => {
     fc.assert(
       fc.property(levels, fc.integer({ min: 0, max: 6 }), (list, from) => {
         const trace = Float32Array.from(list);

@@ -1,4 +1,4 @@
-/** A straight line through a stretch of a trace. Places in samples, levels in dB. */
+/** A straight line through a part of a trace. Places in samples, levels in dB. */
 export interface Fit {
   /** Sum of the weights, and the place about which they lie. */
   weight: number;
@@ -12,7 +12,7 @@ export interface Fit {
 }
 
 /**
- * Running weighted sums over a trace, so that least squares through any stretch of it costs nothing. A
+ * Running weighted sums over a trace, so that least squares through any part of it costs nothing. A
  * sample weighs the inverse of its variance, and nothing where it is masked.
  */
 export class Segments {
@@ -95,7 +95,7 @@ export class Segments {
   }
 
   /**
-   * The split of a stretch that leaves over the least, of every so many samples; what belongs to both ends
+   * The split of a part that leaves over the least, of every so many samples; what belongs to both ends
    * is read once for all of them.
    * @param whole what one line through all leaves over
    */
@@ -156,7 +156,7 @@ export class Segments {
     return { at: best, gain: first <= last ? whole - least : -Infinity };
   }
 
-  /** Weight that lies in a stretch. */
+  /** Weight that lies in a part. */
   weight(from: number, to: number): number {
     return this.sums[6 * to]! - this.sums[6 * from]!;
   }

@@ -1,6 +1,8 @@
 import { NOISE_BIN, type Noise, noiseAlong } from './noise.ts';
 import { Segments } from './segments.ts';
 
+// Constants of this file that name no source were tuned on traces of the simulated OTDR (`packages/standin`).
+
 /** A rise of so many deviations, and of so many dB, is a reflection. */
 export const PEAK = { deviations: 8, least: 0.3 };
 /** Noise of single samples over which there is no fiber any more, dB. */

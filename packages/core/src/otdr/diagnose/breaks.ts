@@ -4,6 +4,8 @@ import type { AlignedTraces, ProofTrace } from '../align/alignedTraces.ts';
 import type { CircuitRoute } from '../align/route.ts';
 import { type FaultLocation, faultLocation, whereIs } from './faultLocation.ts';
 
+// Constants of this file that name no source were tuned on traces of the simulated OTDR (`packages/standin`).
+
 /** The closure at which a trace ends because nobody has fused its fiber there yet; null for none. */
 function unmadeAt(
   proof: AlignedTraces,
@@ -11,13 +13,14 @@ function unmadeAt(
   circuits: ReadonlyMap<string, CircuitRoute>,
   splices: ReadonlyMap<string, SplicePlace>,
 ): SplicePlace | null {
-  const { early, points } = proof.laid.get(trace.id)!;
+  const { early, points } = proof.alignments.get(trace.id)!;
   const { points: places } = circuits.get(trace.circuit)!;
   for (const [index, point] of points.entries()) {
     if (!point || !early) continue;
     const along = trace.direction === 'AB' ? index : points.length - 1 - index;
     const place = splices.get(places[along]!.spliceId ?? '');
-    if (place && !place.made && Math.abs(point.at - early.at) < 40 + 3 * point.sigma) return place;
+    if (place && !place.made && Math.abs(point.positionM - early.positionM) < 40 + 3 * point.sigmaM)
+      return place;
   }
   return null;
 }
@@ -49,7 +52,7 @@ export function breaksOf(
   circuits: ReadonlyMap<string, CircuitRoute>,
   splices: ReadonlyMap<string, SplicePlace>,
 ): Finding[] {
-  const ended = proof.traces.filter(({ id }) => proof.laid.get(id)!.early);
+  const ended = proof.traces.filter(({ id }) => proof.alignments.get(id)!.early);
   const unmade = ended.flatMap((trace) => {
     const place = unmadeAt(proof, trace, circuits, splices);
     return place ? [{ trace, place }] : [];
@@ -71,15 +74,15 @@ function brokenFindings(
     const [a, b] = [from('AB'), from('BA')];
     const trace = (a ?? b)!;
     const place = placeOf(proof, trace);
-    const at = (side: ProofTrace) => ({ placeM: proof.laid.get(side.id)!.early!.at });
+    const at = (side: ProofTrace) => ({ placeM: proof.alignments.get(side.id)!.early!.positionM });
     const other = a && b ? placeOf(proof, b) : null;
-    // From both sides the same break, unless there is a stretch between that neither has seen.
+    // From both sides the same break, unless there is a length between that neither has seen.
     const apart =
       place &&
       other &&
       (place.cable !== other.cable ||
         place.from !== other.from ||
-        Math.abs(place.sheath - other.sheath) > 3 * (place.sigma + other.sigma) + 10);
+        Math.abs(place.sheathM - other.sheathM) > 3 * (place.sigmaM + other.sigmaM) + 10);
     const finding: Finding = {
       cause: 'break',
       weight: 'bad',
@@ -105,6 +108,6 @@ function brokenFindings(
 }
 
 function placeOf(proof: AlignedTraces, trace: ProofTrace): FaultLocation | null {
-  const { early, shift } = proof.laid.get(trace.id)!;
-  return early && faultLocation(early.at - shift, early.sigma, proof.group(trace));
+  const { early, shiftM: shift } = proof.alignments.get(trace.id)!;
+  return early && faultLocation(early.positionM - shift, early.sigmaM, proof.group(trace));
 }

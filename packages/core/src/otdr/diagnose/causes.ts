@@ -21,6 +21,8 @@ import type { CircuitRoute } from '../align/route.ts';
 import { unmatchedEventsOf } from './unmatchedEvents.ts';
 import type { TraceFigures } from '../measure/measureTrace.ts';
 
+// Constants of this file that name no source were tuned on traces of the simulated OTDR (`packages/standin`).
+
 /** A connector pair is bad from here on, dB: TIA-568, from memory. */
 const CONNECTOR = 0.75;
 
@@ -29,18 +31,18 @@ export function findCauses(
   proof: AlignedTraces,
   circuits: ReadonlyMap<string, CircuitRoute>,
   figures: ReadonlyMap<string, TraceFigures>,
-  joints: readonly SpliceProof[],
+  proven: readonly SpliceProof[],
   splices: ReadonlyMap<string, SplicePlace>,
 ): Finding[] {
   const bySplice = new Map<string, SpliceFigures>();
-  for (const joint of joints) {
-    const place = splices.get(joint.spliceId);
+  for (const figure of proven) {
+    const place = splices.get(figure.spliceId);
     if (!place) continue;
-    const own = bySplice.get(joint.spliceId) ?? { place, circuit: joint.circuit, joints: [] };
-    own.joints.push(joint);
-    bySplice.set(joint.spliceId, own);
+    const own = bySplice.get(figure.spliceId) ?? { place, circuit: figure.circuit, figures: [] };
+    own.figures.push(figure);
+    bySplice.set(figure.spliceId, own);
   }
-  for (const { joints: own } of bySplice.values())
+  for (const { figures: own } of bySplice.values())
     own.sort((a, b) => a.wavelengthNm - b.wavelengthNm);
   const all = [...bySplice.values()];
   const fields = usualFields(all);
@@ -72,11 +74,11 @@ const fieldKey = (closureId: string, nm: number): string => `${closureId} ${nm}`
 
 function usualFields(all: readonly SpliceFigures[]): UsualFields {
   const lists = new Map<string, number[]>();
-  for (const { place, joints } of all)
-    for (const { modeField, wavelengthNm } of joints) {
+  for (const { place, figures } of all)
+    for (const { modeField, wavelengthNm } of figures) {
       if (!modeField) continue;
       const key = fieldKey(place.closureId, wavelengthNm);
-      lists.set(key, [...(lists.get(key) ?? []), modeField.loss]);
+      lists.set(key, [...(lists.get(key) ?? []), modeField.lossDb]);
     }
   return new Map(
     [...lists].flatMap(([key, list]) => {
@@ -88,13 +90,13 @@ function usualFields(all: readonly SpliceFigures[]): UsualFields {
 }
 
 /** A splice seen one way only, less what its peers' directions differ by. */
-function oneWayOf({ place, joints }: SpliceFigures, fields: UsualFields) {
-  const { oneWay } = place.limit;
-  for (const { forward, backward, wavelengthNm } of joints) {
+function oneWayOf({ place, figures }: SpliceFigures, fields: UsualFields) {
+  const { oneWay } = place.limitDb;
+  for (const { forward, backward, wavelengthNm } of figures) {
     const figure = forward ?? backward;
-    if (!figure || oneWay === null || figure.loss <= oneWay) continue;
+    if (!figure || oneWay === null || figure.lossDb <= oneWay) continue;
     const usual = fields.get(fieldKey(place.closureId, wavelengthNm)) ?? null;
-    const loss = usual === null ? null : figure.loss - (forward ? usual.middle : -usual.middle);
+    const loss = usual === null ? null : figure.lossDb - (forward ? usual.middle : -usual.middle);
     return {
       direction: forward ? ('AB' as const) : ('BA' as const),
       figure,
@@ -106,7 +108,7 @@ function oneWayOf({ place, joints }: SpliceFigures, fields: UsualFields) {
   return null;
 }
 
-/** Loss of two fields that do not fit, dB: the joint of the mode fields that the directions tell of. */
+/** Loss of two fields that do not fit, dB: a splice of the mode fields that the directions tell of. */
 function mismatchLoss(modeField: number): number {
   const ratio = 10 ** (modeField / 10);
   return 20 * Math.log10((ratio + 1 / ratio) / 2);
@@ -117,7 +119,7 @@ function causeOf(
   circuits: ReadonlyMap<string, CircuitRoute>,
   fields: UsualFields,
 ): Finding | null {
-  const { place, circuit, joints } = own;
+  const { place, circuit, figures } = own;
   const base = {
     circuits: [circuit],
     spliceIds: [place.id],
@@ -127,9 +129,9 @@ function causeOf(
   };
   const most = worst(own);
   const bad = isBad(own);
-  const reflects = joints.find(({ peak }) => peak !== null);
+  const reflects = figures.find(({ peakDb }) => peakDb !== null);
   if (reflects) {
-    const loss = (reflects.mean ?? reflects.forward ?? reflects.backward)!.loss;
+    const loss = (reflects.mean ?? reflects.forward ?? reflects.backward)!.lossDb;
     return {
       ...base,
       cause: 'connector',
@@ -137,7 +139,7 @@ function causeOf(
       message: {
         code: 'reflects',
         label: place.label,
-        peakDb: reflects.peak!.toFixed(1),
+        peakDb: reflects.peakDb!.toFixed(1),
         wavelengthNm: reflects.wavelengthNm,
         loss: dB(loss),
       },
@@ -151,7 +153,10 @@ function causeOf(
       wavelengthNm,
       loss: withError(figure),
     });
-    if (!one || (one.loss !== null && one.loss - 2 * one.spread <= (place.limit.mean ?? Infinity)))
+    if (
+      !one ||
+      (one.loss !== null && one.loss - 2 * one.spread <= (place.limitDb.mean ?? Infinity))
+    )
       return null;
     return {
       ...base,
@@ -174,8 +179,8 @@ function causeOf(
       message: bend,
     };
   const field = most.modeField!;
-  const explains = mismatchLoss(field.loss);
-  if (explains > most.mean!.loss / 2 && Math.abs(field.loss) > 3 * field.sigma)
+  const explains = mismatchLoss(field.lossDb);
+  if (explains > most.mean!.lossDb / 2 && Math.abs(field.lossDb) > 3 * field.sigmaDb)
     return {
       ...base,
       cause: 'mode field',
@@ -183,10 +188,10 @@ function causeOf(
       message: {
         code: 'modeFields',
         label: place.label,
-        difference: dB(2 * Math.abs(field.loss)),
-        percent: Math.round(Math.abs(10 ** (field.loss / 10) - 1) * 100),
+        difference: dB(2 * Math.abs(field.lossDb)),
+        percent: Math.round(Math.abs(10 ** (field.lossDb / 10) - 1) * 100),
         alone: dB(explains),
-        loss: dB(most.mean!.loss),
+        loss: dB(most.mean!.lossDb),
       },
     };
   const route = circuits.get(circuit)!;
@@ -199,16 +204,16 @@ function causeOf(
       label: place.label,
       loss: withError(most.mean!),
       wavelengthNm: most.wavelengthNm,
-      limit: dB(place.limit.mean!),
+      limit: dB(place.limitDb.mean!),
       circuit: route.label,
     },
   };
 }
 
 /** Where a splice is: its tray, or off its closure where it was found apart from it. */
-function whereIn({ place, joints }: SpliceFigures): WhereMessage {
+function whereIn({ place, figures }: SpliceFigures): WhereMessage {
   const at = { closure: place.closure, tray: place.tray, slot: place.slot };
-  const offset = joints.find((joint) => joint.offset !== null)?.offset;
+  const offset = figures.find((figure) => figure.offsetM !== null)?.offsetM;
   if (offset == null || Math.abs(offset) < 8) return { code: 'slot', ...at };
   return {
     code: 'slotOffset',

@@ -9,50 +9,52 @@ export interface FaultLocation {
   toward: string;
   cable: string;
   /** Sheath from that point, its coil counted in, and its standard deviation. */
-  sheath: number;
-  sigma: number;
+  sheathM: number;
+  sigmaM: number;
   /** Whether it lies in the coil at that point. */
   inCoil: boolean;
   /** The sheath mark there; null where marks are not known. */
-  mark: number | null;
+  markM: number | null;
 }
 
 /**
- * Where a place of a trace lies on the cable. Between two points of the way fiber and sheath are taken to
+ * Where a place of a trace lies on the cable. Between two points of the route fiber and sheath are taken to
  * run evenly: the points on either side, as the traces show them, are what it is measured from.
  * @param at meters of fiber, as the group counts them
  */
 export function faultLocation(at: number, sigma: number, group: FittedGroup): FaultLocation | null {
   const { positions, points, spans } = group;
   const place = (index: number) =>
-    positions[index] ?? (index === 0 ? { at: group.offset, sigma: 1, seen: false } : null);
+    positions[index] ?? (index === 0 ? { positionM: group.offsetM, sigmaM: 1, seen: false } : null);
   for (const [index, span] of spans.entries()) {
     const [a, b] = [place(index), place(index + 1)];
-    if (!a || at < a.at - 1) continue;
+    if (!a || at < a.positionM - 1) continue;
     const last = index === spans.length - 1;
-    if (b && at > b.at && !last) continue;
+    if (b && at > b.positionM && !last) continue;
     // With both ends in sight the trace itself says how much fiber the sheath holds.
     const ratio =
-      b && span.sheath !== null && b.at > a.at ? span.sheath / (b.at - a.at) : 1 / span.helix;
-    const fromA = Math.max(0, at - a.at) * ratio;
-    const fromB = b ? Math.max(0, b.at - at) * ratio : Infinity;
+      b && span.sheathM !== null && b.positionM > a.positionM
+        ? span.sheathM / (b.positionM - a.positionM)
+        : 1 / span.helix;
+    const fromA = Math.max(0, at - a.positionM) * ratio;
+    const fromB = b ? Math.max(0, b.positionM - at) * ratio : Infinity;
     const side = fromA <= fromB ? 0 : 1;
     const sheath = side === 0 ? fromA : fromB;
     const here = points[index + side]!;
     const known = side === 0 ? a : b!;
-    const [markA, markB] = span.marks;
+    const [markA, markB] = span.marksM;
     const up = markA !== null && markB !== null ? Math.sign(markB - markA) : 0;
-    const mark = span.marks[side]!;
+    const mark = span.marksM[side]!;
     return {
       from: here.name,
       closureId: here.closureId,
       toward: points[index + 1 - side]!.name,
       cable: span.cable,
-      sheath,
+      sheathM: sheath,
       // How far a written length may be off goes with how far one goes by it.
-      sigma: Math.hypot(ratio * Math.hypot(sigma, known.sigma), 0.002 * sheath),
-      inCoil: sheath <= span.coils[side]!,
-      mark: mark === null || up === 0 ? null : mark + (side === 0 ? up : -up) * sheath,
+      sigmaM: Math.hypot(ratio * Math.hypot(sigma, known.sigmaM), 0.002 * sheath),
+      inCoil: sheath <= span.coilsM[side]!,
+      markM: mark === null || up === 0 ? null : mark + (side === 0 ? up : -up) * sheath,
     };
   }
   return null;
@@ -60,7 +62,7 @@ export function faultLocation(at: number, sigma: number, group: FittedGroup): Fa
 
 /** Where to go. */
 export function whereIs(place: FaultLocation): WhereMessage {
-  const { from, toward, cable, sheath, sigma, inCoil, mark } = place;
+  const { from, toward, cable, sheathM: sheath, sigmaM: sigma, inCoil, markM: mark } = place;
   const fault = { cable, from, sheath: { tapeM: sheath, errorM: Math.max(1, 2 * sigma) } };
   if (mark === null)
     return inCoil ? { code: 'inLoop', ...fault } : { code: 'along', ...fault, toward };

@@ -1,6 +1,8 @@
-import type { SpliceProof } from '../measure/pairTraces.ts';
+import type { LossFigure, SpliceProof } from '../measure/pairTraces.ts';
 import type { FindingMessage, WhereMessage } from '../messages.ts';
 import type { FaultLocation } from './faultLocation.ts';
+
+// Constants of this file that name no source were tuned on traces of the simulated OTDR (`packages/standin`).
 
 export const CAUSES = [
   'break',
@@ -45,7 +47,7 @@ export interface SplicePlace {
   /** Whether anyone has fused it yet. */
   made: boolean;
   /** Limits in dB for a mean of both directions and for one of them; null for none. */
-  limit: { mean: number | null; oneWay: number | null };
+  limitDb: { mean: number | null; oneWay: number | null };
 }
 
 /** Long waves leave a bend first: this much more at the longest is a bend, dB. */
@@ -56,41 +58,38 @@ export interface SpliceFigures {
   place: SplicePlace;
   circuit: string;
   /** Shortest wavelength first. */
-  joints: SpliceProof[];
+  figures: SpliceProof[];
 }
 
-export const worst = ({ joints }: SpliceFigures): SpliceProof | null =>
-  joints.reduce<SpliceProof | null>(
-    (most, joint) => (joint.mean && (!most || joint.mean.loss > most.mean!.loss) ? joint : most),
+export const worst = ({ figures }: SpliceFigures): SpliceProof | null =>
+  figures.reduce<SpliceProof | null>(
+    (most, one) => (one.mean && (!most || one.mean.lossDb > most.mean!.lossDb) ? one : most),
     null,
   );
 
 export const dB = (lossDb: number) => ({ lossDb });
-export const withError = ({ loss, sigma }: { loss: number; sigma: number }) => ({
-  lossDb: loss,
-  sigmaDb: sigma,
-});
+export const withError = ({ lossDb, sigmaDb }: LossFigure) => ({ lossDb, sigmaDb });
 
 export const isBad = (own: SpliceFigures): boolean => {
   const most = worst(own);
-  const { mean } = own.place.limit;
-  return most !== null && mean !== null && most.mean!.loss > mean;
+  const { mean } = own.place.limitDb;
+  return most !== null && mean !== null && most.mean!.lossDb > mean;
 };
 
 /** A bend, where the longest wavelength loses clearly more than the shortest. */
-export function bendOf({ place, joints }: SpliceFigures): FindingMessage | null {
-  const both = joints.filter(({ mean }) => mean !== null);
+export function bendOf({ place, figures }: SpliceFigures): FindingMessage | null {
+  const both = figures.filter(({ mean }) => mean !== null);
   const [short, long] = [both[0], both.at(-1)];
   if (!short || !long || short === long) return null;
-  const more = long.mean!.loss - short.mean!.loss;
-  const sigma = Math.hypot(long.mean!.sigma, short.mean!.sigma);
+  const more = long.mean!.lossDb - short.mean!.lossDb;
+  const sigma = Math.hypot(long.mean!.sigmaDb, short.mean!.sigmaDb);
   if (more < Math.max(BEND, 3 * sigma)) return null;
   return {
     code: 'bent',
     label: place.label,
-    long: dB(long.mean!.loss),
+    long: dB(long.mean!.lossDb),
     longNm: long.wavelengthNm,
-    short: dB(short.mean!.loss),
+    short: dB(short.mean!.lossDb),
     shortNm: short.wavelengthNm,
   };
 }
@@ -98,7 +97,7 @@ export function bendOf({ place, joints }: SpliceFigures): FindingMessage | null 
 /** Means of the longest wavelength, by splice. */
 export function longest(all: readonly SpliceFigures[]): { own: SpliceFigures; loss: number }[] {
   return all.flatMap((own) => {
-    const joint = own.joints.filter(({ mean }) => mean !== null).at(-1);
-    return joint ? [{ own, loss: joint.mean!.loss }] : [];
+    const figure = own.figures.filter(({ mean }) => mean !== null).at(-1);
+    return figure ? [{ own, loss: figure.mean!.lossDb }] : [];
   });
 }

@@ -11,6 +11,8 @@ import {
   withError,
 } from './finding.ts';
 
+// Constants of this file that name no source were tuned on traces of the simulated OTDR (`packages/standin`).
+
 const TRAY = 0.03;
 const EDGE = 0.035;
 
@@ -19,20 +21,20 @@ export function unlikeCables(all: readonly SpliceFigures[]): Finding[] {
   const findings: Finding[] = [];
   for (const closure of groupBy(all, ({ place }) => place.closureId).values()) {
     const high = closure.flatMap((own) => {
-      const { oneWay } = own.place.limit;
-      const joint = own.joints.find(
+      const { oneWay } = own.place.limitDb;
+      const figure = own.figures.find(
         ({ forward, backward, mean }) =>
           mean !== null &&
           oneWay !== null &&
-          Math.max(forward!.loss, backward!.loss) > oneWay &&
-          mean.loss <= (own.place.limit.mean ?? Infinity),
+          Math.max(forward!.lossDb, backward!.lossDb) > oneWay &&
+          mean.lossDb <= (own.place.limitDb.mean ?? Infinity),
       );
-      return joint && !isBad(own) ? [{ own, joint }] : [];
+      return figure && !isBad(own) ? [{ own, figure }] : [];
     });
     const first = high[0];
     if (!first) continue;
     const { place } = first.own;
-    const { forward, backward, mean, wavelengthNm } = first.joint;
+    const { forward, backward, mean, wavelengthNm } = first.figure;
     findings.push({
       cause: 'mode field',
       weight: 'look',
@@ -43,8 +45,8 @@ export function unlikeCables(all: readonly SpliceFigures[]): Finding[] {
         code: 'goodOneWay',
         label: place.label,
         wavelengthNm,
-        ab: dB(forward!.loss),
-        ba: dB(backward!.loss),
+        ab: dB(forward!.lossDb),
+        ba: dB(backward!.lossDb),
         mean: withError(mean!),
         high: high.length,
         fibers: closure.length,

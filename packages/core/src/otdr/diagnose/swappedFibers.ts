@@ -5,6 +5,8 @@ import type { AlignedTraces, ProofProblem, ProofTrace } from '../align/alignedTr
 import { type CircuitRoute, pathOf } from '../align/route.ts';
 import type { TraceFigures } from '../measure/measureTrace.ts';
 
+// Constants of this file that name no source were tuned on traces of the simulated OTDR (`packages/standin`).
+
 /** How much better two fibers must fit when exchanged: in sums of squares, and as a share of what is left. */
 const GAIN = 40;
 const LEFT = 0.35;
@@ -14,7 +16,7 @@ const UNLIKE = 0.012;
 /**
  * Finds files that were named for each other's fiber. A fiber's losses at two wavelengths go together, and
  * what two directions differ by is a matter of the cables and much alike for their fibers: where two
- * fibers both fit far better with one of their files exchanged, they are named. Fibers whose joints are
+ * fibers both fit far better with one of their files exchanged, they are named. Fibers whose events are
  * all alike cannot be told apart, and are not.
  */
 export function findSwappedFibers(
@@ -64,7 +66,7 @@ function exchanged(
   const usual = Array.from({ length: count }, (_, point) => {
     const list = keys.flatMap((_, index) => {
       const [x, y] = [ones[index]![point], twos[index]![point]];
-      return x && y ? [x.loss - y.loss] : [];
+      return x && y ? [x.lossDb - y.lossDb] : [];
     });
     if (list.length < 3) return null;
     return { middle: median(list), spread: Math.max(UNLIKE, scaledMad(list)) };
@@ -73,7 +75,9 @@ function exchanged(
     points.reduce((sum, point) => {
       const [x, y, own] = [ones[i]![point]!, twos[j]![point]!, usual[point]!];
       return (
-        sum + (x.loss - y.loss - own.middle) ** 2 / (x.sigma ** 2 + y.sigma ** 2 + own.spread ** 2)
+        sum +
+        (x.lossDb - y.lossDb - own.middle) ** 2 /
+          (x.sigmaDb ** 2 + y.sigmaDb ** 2 + own.spread ** 2)
       );
     }, 0);
   const everywhere = usual.flatMap((own, point) => (own ? [point] : []));

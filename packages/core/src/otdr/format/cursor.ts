@@ -1,15 +1,4 @@
-/** Thrown where a block ends before what is read of it; says the block and the byte of the file. */
-export class TraceError extends Error {
-  override name = 'TraceError';
-  readonly block: string;
-  readonly byte: number;
-
-  constructor(block: string, byte: number, message: string) {
-    super(`${block}, byte ${byte}: ${message}`);
-    this.block = block;
-    this.byte = byte;
-  }
-}
+import { TraceError } from './problem.ts';
 
 /** Bytes as the format has them: one a character. */
 function latin(bytes: Uint8Array): string {
@@ -39,41 +28,43 @@ export class Cursor {
     return this.end - this.at;
   }
 
-  private take(size: number, what: string): number {
-    if (this.at + size > this.end)
-      throw new TraceError(this.block, this.at, `the block ends before its ${what}.`);
+  private error(code: 'endsBeforeField' | 'fieldWithoutEnd', field: string): TraceError {
+    return new TraceError({ code, block: this.block, byte: this.at, field });
+  }
+
+  private take(size: number, field: string): number {
+    if (this.at + size > this.end) throw this.error('endsBeforeField', field);
     const at = this.at;
     this.at += size;
     return at;
   }
 
-  u16(what: string): number {
-    return this.view.getUint16(this.take(2, what), true);
+  u16(field: string): number {
+    return this.view.getUint16(this.take(2, field), true);
   }
 
-  i16(what: string): number {
-    return this.view.getInt16(this.take(2, what), true);
+  i16(field: string): number {
+    return this.view.getInt16(this.take(2, field), true);
   }
 
-  u32(what: string): number {
-    return this.view.getUint32(this.take(4, what), true);
+  u32(field: string): number {
+    return this.view.getUint32(this.take(4, field), true);
   }
 
-  i32(what: string): number {
-    return this.view.getInt32(this.take(4, what), true);
+  i32(field: string): number {
+    return this.view.getInt32(this.take(4, field), true);
   }
 
   /** So many characters, without a zero at the end. */
-  chars(count: number, what: string): string {
-    const at = this.take(count, what);
+  chars(count: number, field: string): string {
+    const at = this.take(count, field);
     return latin(this.bytes.subarray(at, at + count)).replace(/\0+$/, '');
   }
 
   /** Characters up to a zero byte. */
-  text(what: string): string {
+  text(field: string): string {
     const zero = this.bytes.indexOf(0, this.at);
-    if (zero < 0 || zero >= this.end)
-      throw new TraceError(this.block, this.at, `its ${what} has no end.`);
+    if (zero < 0 || zero >= this.end) throw this.error('fieldWithoutEnd', field);
     const text = latin(this.bytes.subarray(this.at, zero));
     this.at = zero + 1;
     return text;

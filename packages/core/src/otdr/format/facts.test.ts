@@ -20,7 +20,7 @@ describe('what a file says of itself', () => {
       wavelengthNm: 1550,
       from: 'Ford pit',
       to: 'Mill',
-      at: 1_777_000_000,
+      measuredAtS: 1_777_000_000,
       pulseNs: 100,
       averages: 4096,
       groupIndex: 146_820,
@@ -32,19 +32,23 @@ describe('what a file says of itself', () => {
 
   it('two wavelengths in one file are a warning; a few nm are the laser’s own', () => {
     expect(factsOf(open(({ fixed }) => (fixed.wavelength = 13_100))).warnings).toEqual([
-      'The file names two wavelengths: GenParams 1550 nm, FxdParams 1310 nm.',
+      { code: 'twoWavelengths', generalNm: 1550, fixedNm: 1310 },
     ]);
     expect(factsOf(open(({ fixed }) => (fixed.wavelength = 15_563))).warnings).toEqual([]);
   });
 
   // c = 299 792 458 m/s (SI): one way, 10 ns at n = 1.4682 are 2.0419 m.
   it('places by the speed of light and the group index', () => {
-    const file = open(({ keyEvents }) => (keyEvents.events[0]!.time = 100));
-    expect(ownTable(file)[0]!.position).toBeCloseTo(2.0419, 4);
+    const file = open(({ keyEvents }) => (keyEvents.events[0]!.time100ps = 100));
+    expect(ownTable(file)[0]!.positionM).toBeCloseTo(2.0419, 4);
     expect(samplesOf(file).spacing).toBeCloseTo((2_500_000 * 1e-14 * 299_792_458) / 1.4682, 9);
   });
 
   it('the instrument’s own table in dB, gains below zero', () => {
-    expect(ownTable(open())[0]).toMatchObject({ loss: -0.043, reflectance: -45, code: '1F9999' });
+    expect(ownTable(open())[0]).toMatchObject({
+      lossDb: -0.043,
+      reflectanceDb: -45,
+      code: '1F9999',
+    });
   });
 });

@@ -1,3 +1,4 @@
+import type { TraceWarning } from './problem.ts';
 import { type SorFile, metersOf } from './sorFile.ts';
 import { type TraceSamples, samplesOf } from './samples.ts';
 
@@ -9,18 +10,18 @@ export interface TraceFacts {
   from: string;
   to: string;
   /** Seconds since 1970, UTC. */
-  at: number;
+  measuredAtS: number;
   pulseNs: number;
   averages: number;
   /** Group index x 100 000. */
   groupIndex: number;
   /** Meters between samples, how many there are, and how far they go. */
-  spacing: number;
+  spacingM: number;
   samples: number;
-  range: number;
+  rangeM: number;
   /** Events in the instrument's own table. */
   events: number;
-  warnings: string[];
+  warnings: TraceWarning[];
 }
 
 /** Wavelengths measured by the instrument differ from their nominal figure by a few nm. */
@@ -37,36 +38,33 @@ export function factsOf(file: SorFile, samples: TraceSamples = samplesOf(file)):
     wavelengthNm,
     from: general?.fromLocation.trim() ?? '',
     to: general?.toLocation.trim() ?? '',
-    at: fixed.at,
+    measuredAtS: fixed.measuredAtS,
     pulseNs: fixed.pulseWidthsNs[0]!,
     averages: fixed.averages,
     groupIndex: fixed.groupIndex,
-    spacing: samples.spacing,
+    spacingM: samples.spacing,
     samples: samples.levels.length,
-    range: samples.first + samples.levels.length * samples.spacing,
+    rangeM: samples.first + samples.levels.length * samples.spacing,
     events: keyEvents?.events.length ?? 0,
     warnings:
       Math.abs(fixedNm - wavelengthNm) > SAME_WAVELENGTH
-        ? [
-            ...warnings,
-            `The file names two wavelengths: GenParams ${wavelengthNm} nm, FxdParams ${fixedNm} nm.`,
-          ]
+        ? [...warnings, { code: 'twoWavelengths', generalNm: wavelengthNm, fixedNm }]
         : warnings,
   };
 }
 
 /** A row of the instrument's own table, in meters and dB. */
 export interface OwnEvent {
-  position: number;
-  loss: number;
-  reflectance: number;
+  positionM: number;
+  lossDb: number;
+  reflectanceDb: number;
   code: string;
 }
 
 export const ownTable = ({ keyEvents, fixed }: SorFile): OwnEvent[] =>
   (keyEvents?.events ?? []).map((event) => ({
-    position: metersOf(event.time, fixed.groupIndex),
-    loss: event.loss / 1000,
-    reflectance: event.reflectance / 1000,
+    positionM: metersOf(event.time100ps, fixed.groupIndex),
+    lossDb: event.lossMdb / 1000,
+    reflectanceDb: event.reflectanceMdb / 1000,
     code: event.code,
   }));

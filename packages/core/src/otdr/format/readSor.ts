@@ -1,6 +1,7 @@
 import { type Parsed, parsed, refused } from '../../record/parsed.ts';
 import { crc16 } from './crc16.ts';
-import { Cursor, TraceError } from './cursor.ts';
+import { Cursor } from './cursor.ts';
+import { type SorProblem, TraceError } from './problem.ts';
 import type {
   General,
   Supplier,
@@ -21,12 +22,6 @@ interface Entry {
 /** Names in a Map are short; a longer one is no name. */
 const LONGEST_NAME = 64;
 
-/** Why a trace file cannot be read: the block, the byte, and what is wrong there. */
-export interface SorProblem {
-  code: 'unreadable';
-  reason: string;
-}
-
 /**
  * Reads a trace file (Telcordia SR-4731 issue 2, revision 200, and GR-196, revision 100; the layout from
  * memory). It survives files that are cut off, sizes and counts that lie, blocks that are missing; what
@@ -36,13 +31,13 @@ export function readSor(bytes: Uint8Array): Parsed<SorFile, SorProblem> {
   try {
     return parsed(new SorReader(bytes).read());
   } catch (error) {
-    if (error instanceof TraceError) return refused({ code: 'unreadable', reason: error.message });
+    if (error instanceof TraceError) return refused(error.problem);
     throw error;
   }
 }
 
 class SorReader {
-  private readonly warnings: string[] = [];
+  private readonly warnings: SorProblem[] = [];
   private readonly bytes: Uint8Array;
   private named = true;
   private revision = 200;
@@ -63,10 +58,10 @@ class SorReader {
       if (this.named && !this.isNamed(start, name)) {
         const real = this.seek(name, end);
         if (real < 0) {
-          this.warn(name, start, 'the Map names this block, and it is not there.');
+          this.warnings.push({ code: 'blockNotThere', block: name, byte: start });
           continue;
         }
-        this.warn(name, start, `the block stands at byte ${real}: a size in the Map is wrong.`);
+        this.warnings.push({ code: 'blockMoved', block: name, byte: start, found: real });
         if (real < at) continue;
         // What lies between belongs to the block before, whose size is what lies.
         const before = blocks.at(-1);
@@ -81,11 +76,8 @@ class SorReader {
         stop = start + size;
       }
       if (stop > this.bytes.length) {
-        this.warn(
-          name,
-          start,
-          `the file ends ${stop - this.bytes.length} bytes before this block does.`,
-        );
+        const missing = stop - this.bytes.length;
+        this.warnings.push({ code: 'blockCutOff', block: name, byte: start, missing });
         stop = this.bytes.length;
       }
       if (start >= this.bytes.length) break;
@@ -105,22 +97,23 @@ class SorReader {
         return part(name, read);
       } catch (error) {
         if (!(error instanceof TraceError)) throw error;
-        this.warnings.push(error.message);
+        this.warnings.push(error.problem);
         return null;
       }
     };
     const fixed = part('FxdParams', (cursor) => this.readFixed(cursor));
-    if (!fixed)
-      throw new TraceError(
-        'FxdParams',
-        end,
-        'the block is missing: without it no sample has a place.',
-      );
+    // Without it no sample has a place.
+    if (!fixed) throw new TraceError({ code: 'blockMissing', block: 'FxdParams', byte: end });
     const data = part('DataPts', (cursor) => this.readData(cursor));
-    if (!data) throw new TraceError('DataPts', end, 'the block is missing: there are no samples.');
+    if (!data) throw new TraceError({ code: 'blockMissing', block: 'DataPts', byte: end });
     if (data.raw.length === 0)
-      throw new TraceError('DataPts', found.get('DataPts')!.start, 'the block has no samples.');
-    if (!found.has('GenParams')) this.warn('GenParams', end, 'the block is missing.');
+      throw new TraceError({
+        code: 'noSamples',
+        block: 'DataPts',
+        byte: found.get('DataPts')!.start,
+      });
+    if (!found.has('GenParams'))
+      this.warnings.push({ code: 'blockMissing', block: 'GenParams', byte: end });
     return {
       revision: this.revision,
       map: this.bytes.subarray(0, end),
@@ -134,10 +127,6 @@ class SorReader {
       checksum: tolerant('Cksum', (cursor) => this.readChecksum(cursor)),
       warnings: this.warnings,
     };
-  }
-
-  private warn(block: string, byte: number, message: string): void {
-    this.warnings.push(`${block}, byte ${byte}: ${message}`);
   }
 
   private isNamed(at: number, name: string): boolean {
@@ -161,11 +150,7 @@ class SorReader {
     if (this.named) cursor.text('name');
     this.revision = cursor.u16('revision');
     if (!this.named && (this.revision < 100 || this.revision >= 200))
-      throw new TraceError(
-        'Map',
-        0,
-        'this is no trace file: it begins neither with a Map nor with revision 100.',
-      );
+      throw new TraceError({ code: 'notATraceFile', block: 'Map', byte: 0 });
     const size = cursor.u32('size');
     const count = cursor.u16('number of blocks');
     const stop = size > cursor.at && size <= this.bytes.length ? size : this.bytes.length;
@@ -175,23 +160,36 @@ class SorReader {
       try {
         const name = cursor.text('name of a block');
         if (name === '' || name.length > LONGEST_NAME)
-          throw new TraceError('Map', start, 'the name of a block is no name.');
+          throw new TraceError({ code: 'blockNameInvalid', block: 'Map', byte: start });
         entries.push({ name, revision: cursor.u16('revision'), size: cursor.u32('size') });
       } catch (error) {
         if (!(error instanceof TraceError)) throw error;
-        this.warnings.push(error.message);
+        this.warnings.push(error.problem);
         cursor.at = start;
         break;
       }
     }
     if (entries.length < count - 1)
-      this.warn('Map', 6, `it says ${count} blocks, and names ${entries.length + 1}.`);
-    if (size !== cursor.at) this.warn('Map', 2, `it says ${size} bytes, and has ${cursor.at}.`);
+      this.warnings.push({
+        code: 'mapCount',
+        block: 'Map',
+        byte: 6,
+        stated: count,
+        found: entries.length + 1,
+      });
+    if (size !== cursor.at)
+      this.warnings.push({
+        code: 'mapSize',
+        block: 'Map',
+        byte: 2,
+        stated: size,
+        found: cursor.at,
+      });
     // Whatever the Map says of its size, what follows begins where its names end, or where it says so.
     const first = entries[0];
-    const said = size >= cursor.at && size < this.bytes.length ? size : cursor.at;
-    const end = first && this.named && this.isNamed(said, first.name) ? said : cursor.at;
-    return { entries, end: this.named ? end : said };
+    const stated = size >= cursor.at && size < this.bytes.length ? size : cursor.at;
+    const end = first && this.named && this.isNamed(stated, first.name) ? stated : cursor.at;
+    return { entries, end: this.named ? end : stated };
   }
 
   private readGeneral(cursor: Cursor): General {
@@ -223,14 +221,15 @@ class SorReader {
     const start = cursor.at;
     const pulses = cursor.u16('number of pulse widths');
     if (pulses === 0 || pulses * 10 > cursor.left)
-      throw new TraceError(
-        'FxdParams',
-        start,
-        `it says ${pulses} pulse widths, and cannot hold them.`,
-      );
+      throw new TraceError({
+        code: 'pulseWidths',
+        block: 'FxdParams',
+        byte: start,
+        stated: pulses,
+      });
     const times = <T>(read: () => T) => Array.from({ length: pulses }, read);
     const fixed: Fixed = {
-      at,
+      measuredAtS: at,
       unit,
       wavelength,
       acquisitionOffset,
@@ -260,17 +259,14 @@ class SorReader {
       ],
     };
     if (fixed.groupIndex < 100_000 || fixed.groupIndex > 300_000)
-      throw new TraceError(
-        'FxdParams',
-        start,
-        `a group index of ${fixed.groupIndex / 100_000} is that of no glass.`,
-      );
+      throw new TraceError({
+        code: 'groupIndex',
+        block: 'FxdParams',
+        byte: start,
+        index: fixed.groupIndex / 100_000,
+      });
     if (fixed.spacings[0] === 0)
-      throw new TraceError(
-        'FxdParams',
-        start,
-        'a sample spacing of nothing gives no sample a place.',
-      );
+      throw new TraceError({ code: 'noSampleSpacing', block: 'FxdParams', byte: start });
     return fixed;
   }
 
@@ -281,10 +277,10 @@ class SorReader {
     for (let index = 0; index < count; index++)
       events.push({
         number: cursor.u16('event number'),
-        time: cursor.u32('event position'),
-        slope: cursor.i16('event slope'),
-        loss: cursor.i16('event loss'),
-        reflectance: cursor.i32('event reflectance'),
+        time100ps: cursor.u32('event position'),
+        slopeMdbPerKm: cursor.i16('event slope'),
+        lossMdb: cursor.i16('event loss'),
+        reflectanceMdb: cursor.i32('event reflectance'),
         code: cursor.chars(6, 'event code'),
         method: cursor.chars(2, 'event method'),
         times: issue2
@@ -310,15 +306,16 @@ class SorReader {
   }
 
   private readData(cursor: Cursor): DataPoints {
-    const said = cursor.u32('number of samples');
+    const stated = cursor.u32('number of samples');
     const factors = cursor.u16('number of scale factors');
     const start = cursor.at;
     if (factors === 0 || factors * 6 > cursor.left)
-      throw new TraceError(
-        'DataPts',
-        start,
-        `it says ${factors} scale factors, and cannot hold them.`,
-      );
+      throw new TraceError({
+        code: 'scaleFactors',
+        block: 'DataPts',
+        byte: start,
+        stated: factors,
+      });
     // Each factor stands before its samples.
     const runs: DataPoints['runs'] = [];
     const pieces: Uint16Array[] = [];
@@ -327,15 +324,27 @@ class SorReader {
       const scale = cursor.i16('scale factor');
       const here = Math.min(count, Math.floor(cursor.left / 2));
       if (here < count)
-        this.warn('DataPts', cursor.at, `it says ${count} samples, and ${here} are there.`);
+        this.warnings.push({
+          code: 'samplesOfFactor',
+          block: 'DataPts',
+          byte: cursor.at,
+          stated: count,
+          found: here,
+        });
       runs.push({ count: here, scale });
       pieces.push(samplesAt(this.bytes, cursor.at, here));
       cursor.at += here * 2;
     }
     const raw = pieces.length === 1 ? pieces[0]! : joined(pieces);
-    if (raw.length !== said)
-      this.warn('DataPts', start, `it says ${said} samples in all, and ${raw.length} are there.`);
-    return { runs, raw, said };
+    if (raw.length !== stated)
+      this.warnings.push({
+        code: 'samplesInAll',
+        block: 'DataPts',
+        byte: start,
+        stated,
+        found: raw.length,
+      });
+    return { runs, raw, statedCount: stated };
   }
 
   private readChecksum(cursor: Cursor): NonNullable<SorFile['checksum']> {
@@ -344,11 +353,7 @@ class SorReader {
     const computed = crc16(this.bytes, before);
     const ok = stored === computed;
     if (!ok)
-      this.warn(
-        'Cksum',
-        before,
-        `the checksum is ${stored}, and the bytes before it make ${computed}: instruments differ in what they cover, or the file was changed.`,
-      );
+      this.warnings.push({ code: 'checksum', block: 'Cksum', byte: before, stored, computed });
     return { stored, computed, ok };
   }
 }

@@ -1,3 +1,5 @@
+import type { SorProblem } from './problem.ts';
+
 /** Speed of light in vacuum, m/s: by definition of the meter, SI. */
 export const LIGHT = 299_792_458;
 
@@ -33,7 +35,7 @@ export interface Supplier {
 /** FxdParams: how it was measured, fields as they stand in the file. */
 export interface Fixed {
   /** Seconds since 1970, UTC. */
-  at: number;
+  measuredAtS: number;
   unit: string;
   /** Tenths of a nm. */
   wavelength: number;
@@ -66,11 +68,11 @@ export interface Fixed {
 export interface KeyEvent {
   number: number;
   /** 100 ps one way. */
-  time: number;
+  time100ps: number;
   /** Thousandths of a dB/km and of a dB. */
-  slope: number;
-  loss: number;
-  reflectance: number;
+  slopeMdbPerKm: number;
+  lossMdb: number;
+  reflectanceMdb: number;
   code: string;
   method: string;
   /** Ends of the event before, start and end of this, start of the next, peak; null in revision 100. */
@@ -95,10 +97,10 @@ export interface DataPoints {
   /** The samples that are there; a file that was cut off has fewer than it says. */
   raw: Uint16Array;
   /** How many the block says it has. */
-  said: number;
+  statedCount: number;
 }
 
-/** A stretch of the file, so that nothing of it is lost: a block, or bytes that belong to none. */
+/** A part of the file, so that nothing of it is lost: a block, or bytes that belong to none. */
 export interface SorBlock {
   name: string;
   revision: number;
@@ -122,7 +124,7 @@ export interface SorFile {
   data: DataPoints;
   checksum: { stored: number; computed: number; ok: boolean } | null;
   /** What was odd and could be read all the same, each with block and byte. */
-  warnings: string[];
+  warnings: SorProblem[];
 }
 
 /** Level of each sample in dB, the first ones highest: -value x scale / 1000 x 0.001 dB. */

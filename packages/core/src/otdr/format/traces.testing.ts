@@ -27,7 +27,7 @@ export const smallTrace = (): NewTrace => ({
     other: '',
   },
   fixed: {
-    at: 1_777_000_000,
+    measuredAtS: 1_777_000_000,
     unit: 'mt',
     wavelength: 15_500,
     acquisitionOffset: -20,
@@ -55,10 +55,10 @@ export const smallTrace = (): NewTrace => ({
     events: [
       {
         number: 1,
-        time: 4000,
-        slope: 200,
-        loss: -43,
-        reflectance: -45_000,
+        time100ps: 4000,
+        slopeMdbPerKm: 200,
+        lossMdb: -43,
+        reflectanceMdb: -45_000,
         code: '1F9999',
         method: 'LS',
         times: [1, 2, 3, 4, 5],

@@ -120,7 +120,7 @@ const supplierBytes = (supplier: Supplier): Uint8Array =>
 
 function fixedBytes(fixed: Fixed): Uint8Array {
   const writer = named('FxdParams')
-    .u32(fixed.at)
+    .u32(fixed.measuredAtS)
     .chars(fixed.unit, 2)
     .u16(fixed.wavelength)
     .u32(fixed.acquisitionOffset)
@@ -153,10 +153,10 @@ function eventBytes(keyEvents: KeyEvents): Uint8Array {
   for (const event of keyEvents.events) {
     writer
       .u16(event.number)
-      .u32(event.time)
-      .u16(event.slope)
-      .u16(event.loss)
-      .u32(event.reflectance)
+      .u32(event.time100ps)
+      .u16(event.slopeMdbPerKm)
+      .u16(event.lossMdb)
+      .u32(event.reflectanceMdb)
       .chars(event.code, 6)
       .chars(event.method, 2);
     for (const time of event.times ?? [0, 0, 0, 0, 0]) writer.u32(time);

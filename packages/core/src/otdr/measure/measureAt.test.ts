@@ -2,21 +2,21 @@ import { measureAt } from './measureAt.ts';
 import { madeTrace } from '../detect/made.testing.ts';
 
 describe('losses at known places', () => {
-  it('a joint too small to be found has a figure with its uncertainty', () => {
+  it('an event too small to be found has a figure with its uncertainty', () => {
     const levels = madeTrace(8000, { 4000: 0.004 }, { noise: 0.01 });
-    const [found] = measureAt(levels, 10, [{ at: 3998, to: 4012 }]).losses;
-    expect(Math.abs(found!.loss - 0.004)).toBeLessThan(3 * found!.sigma);
+    const [found] = measureAt(levels, 10, [{ startIndex: 3998, endIndex: 4012 }]).losses;
+    expect(Math.abs(found!.lossDb - 0.004)).toBeLessThan(3 * found!.sigmaDb);
     // The bound for free slopes on both sides: s x sqrt(4/N1 + 4/N2) (Cramer and Rao).
-    expect(found!.sigma / (0.01 * Math.sqrt(8 / 4000))).toBeCloseTo(1, 1);
+    expect(found!.sigmaDb / (0.01 * Math.sqrt(8 / 4000))).toBeCloseTo(1, 1);
   });
 
   it('the stated uncertainty holds: 1 and 2 sigma in 66 to 71 and 94 to 97 of 100', () => {
     let [one, two, all] = [0, 0, 0];
     for (let seed = 1; seed <= 400; seed++) {
       const levels = madeTrace(3000, { 1000: 0.05, 2000: -0.03 }, { noise: 0.02, seed: seed * 77 });
-      const zones = [1000, 2000].map((at) => ({ at: at - 2, to: at + 12 }));
+      const zones = [1000, 2000].map((at) => ({ startIndex: at - 2, endIndex: at + 12 }));
       measureAt(levels, 10, zones).losses.forEach((found, index) => {
-        const off = Math.abs(found!.loss - [0.05, -0.03][index]!) / found!.sigma;
+        const off = Math.abs(found!.lossDb - [0.05, -0.03][index]!) / found!.sigmaDb;
         all++;
         if (off < 1) one++;
         if (off < 2) two++;
@@ -30,26 +30,26 @@ describe('losses at known places', () => {
 
   it('a reflection in a zone takes its dead zone with it', () => {
     const levels = madeTrace(6000, { 3000: 0.2 }, { peaks: { 3000: 8 } });
-    const [found] = measureAt(levels, 10, [{ at: 2998, to: 3002 }]).losses;
-    expect(found!.loss).toBeCloseTo(0.2, 2);
+    const [found] = measureAt(levels, 10, [{ startIndex: 2998, endIndex: 3002 }]).losses;
+    expect(found!.lossDb).toBeCloseTo(0.2, 2);
   });
 
-  it('the total is glass and joints from where the fiber begins to its end', () => {
+  it('the total is fiber and events from where the fiber begins to its end', () => {
     const levels = madeTrace(9000, { 2000: 0.1, 4000: 0.2 }, { floor: 6000 });
-    const zones = [2000, 4000].map((at) => ({ at: at - 2, to: at + 12 }));
-    const { total, slopes } = measureAt(levels, 10, zones, 0);
-    expect(total!.loss).toBeCloseTo(0.0001 * 6000 + 0.3, 2);
+    const zones = [2000, 4000].map((at) => ({ startIndex: at - 2, endIndex: at + 12 }));
+    const { total, slopesDbPerSample: slopes } = measureAt(levels, 10, zones, 0);
+    expect(total!.lossDb).toBeCloseTo(0.0001 * 6000 + 0.3, 2);
     for (const slope of slopes) expect(slope).toBeCloseTo(0.0001, 5);
     // From a launch fiber's end on, what lies before does not count.
-    expect(measureAt(levels, 10, zones, 2000).total!.loss).toBeCloseTo(0.0001 * 4000 + 0.2, 2);
+    expect(measureAt(levels, 10, zones, 2000).total!.lossDb).toBeCloseTo(0.0001 * 4000 + 0.2, 2);
   });
 
   it('is nothing where a side is too short, and behind the end', () => {
     const levels = madeTrace(9000, {}, { floor: 6000 });
     const { losses } = measureAt(levels, 10, [
-      { at: 3000, to: 3012 },
-      { at: 3018, to: 3030 },
-      { at: 7000, to: 7012 },
+      { startIndex: 3000, endIndex: 3012 },
+      { startIndex: 3018, endIndex: 3030 },
+      { startIndex: 7000, endIndex: 7012 },
     ]);
     expect(losses[0]).toBeNull();
     expect(losses[2]).toBeNull();

@@ -3,9 +3,9 @@ import type { CircuitRoute } from '../align/route.ts';
 import type { TraceFigures } from './measureTrace.ts';
 
 /** A figure with its standard deviation, dB. */
-export interface Figured {
-  loss: number;
-  sigma: number;
+export interface LossFigure {
+  lossDb: number;
+  sigmaDb: number;
 }
 
 /** A splice as the traces of one wavelength have it; AB along the circuit. dB. */
@@ -15,16 +15,16 @@ export interface SpliceProof {
   point: number;
   spliceId: string;
   wavelengthNm: number;
-  forward: Figured | null;
-  backward: Figured | null;
+  forward: LossFigure | null;
+  backward: LossFigure | null;
   /** The true loss, where both directions are there. */
-  mean: Figured | null;
+  mean: LossFigure | null;
   /** Half of what the directions differ by: 10 log10 of the mode fields' ratio behind to before. */
-  modeField: Figured | null;
+  modeField: LossFigure | null;
   /** Height of a reflection at the place; null for none. */
-  peak: number | null;
-  /** How far from its closure the joint was found, m of fiber along the circuit; null where it was not found by itself. */
-  offset: number | null;
+  peakDb: number | null;
+  /** How far from its closure the event was found, m of fiber along the circuit; null where it was not found by itself. */
+  offsetM: number | null;
   traces: { AB: string | null; BA: string | null };
 }
 
@@ -32,17 +32,17 @@ export interface SpliceProof {
 export interface TotalProof {
   circuit: string;
   wavelengthNm: number;
-  AB: Figured | null;
-  BA: Figured | null;
-  mean: Figured | null;
+  AB: LossFigure | null;
+  BA: LossFigure | null;
+  mean: LossFigure | null;
 }
 
-/** Pairs both directions of all circuits, joint by joint. */
+/** Pairs both directions of all circuits, splice by splice. */
 export function pairTraces(
   proof: AlignedTraces,
   circuits: ReadonlyMap<string, CircuitRoute>,
   figures: ReadonlyMap<string, TraceFigures>,
-): { joints: SpliceProof[]; totals: TotalProof[] } {
+): { splices: SpliceProof[]; totals: TotalProof[] } {
   const pairs = new Map<string, { AB: ProofTrace | null; BA: ProofTrace | null }>();
   for (const trace of proof.traces) {
     const key = `${trace.circuit}|${trace.wavelengthNm}`;
@@ -50,7 +50,7 @@ export function pairTraces(
     pair[trace.direction] = trace;
     pairs.set(key, pair);
   }
-  const joints: SpliceProof[] = [];
+  const splices: SpliceProof[] = [];
   const totals: TotalProof[] = [];
   for (const { AB, BA } of pairs.values()) {
     const one = (AB ?? BA)!;
@@ -58,17 +58,19 @@ export function pairTraces(
     const last = route.points.length - 1;
     const at = (trace: ProofTrace | null, point: number) => {
       const index = trace?.direction === 'BA' ? last - point : point;
-      return trace && { index, laid: proof.laid.get(trace.id)!, figures: figures.get(trace.id) };
+      return (
+        trace && { index, aligned: proof.alignments.get(trace.id)!, figures: figures.get(trace.id) }
+      );
     };
     for (let point = 1; point < last; point++) {
       const [a, b] = [at(AB, point), at(BA, point)];
       const forward = a?.figures?.points[a.index] ?? null;
       const backward = b?.figures?.points[b.index] ?? null;
       if (!forward && !backward) continue;
-      const found = (a && a.laid.found[a.index]) ?? (b && b.laid.found[b.index]) ?? null;
-      const by = a?.laid.found[a.index] ? a : b;
-      const place = by?.laid.points[by.index];
-      joints.push({
+      const found = (a && a.aligned.found[a.index]) ?? (b && b.aligned.found[b.index]) ?? null;
+      const by = a?.aligned.found[a.index] ? a : b;
+      const place = by?.aligned.points[by.index];
+      splices.push({
         circuit: one.circuit,
         point,
         spliceId: route.points[point]!.spliceId!,
@@ -76,14 +78,16 @@ export function pairTraces(
         forward,
         backward,
         ...halves(forward, backward),
-        peak: found?.peak ?? null,
-        offset: found && place ? (by === a ? 1 : -1) * (found.position - place.at) : null,
+        peakDb: found?.peakDb ?? null,
+        offsetM: found && place ? (by === a ? 1 : -1) * (found.positionM - place.positionM) : null,
         traces: { AB: AB?.id ?? null, BA: BA?.id ?? null },
       });
     }
     const [ab, ba] = [AB, BA].map((trace) =>
-      trace && !proof.laid.get(trace.id)!.early ? (figures.get(trace.id)?.total ?? null) : null,
-    ) as [Figured | null, Figured | null];
+      trace && !proof.alignments.get(trace.id)!.early
+        ? (figures.get(trace.id)?.total ?? null)
+        : null,
+    ) as [LossFigure | null, LossFigure | null];
     totals.push({
       circuit: one.circuit,
       wavelengthNm: one.wavelengthNm,
@@ -92,17 +96,17 @@ export function pairTraces(
       mean: halves(ab, ba).mean,
     });
   }
-  return { joints, totals };
+  return { splices, totals };
 }
 
 function halves(
-  forward: Figured | null,
-  backward: Figured | null,
-): { mean: Figured | null; modeField: Figured | null } {
+  forward: LossFigure | null,
+  backward: LossFigure | null,
+): { mean: LossFigure | null; modeField: LossFigure | null } {
   if (!forward || !backward) return { mean: null, modeField: null };
-  const sigma = Math.hypot(forward.sigma, backward.sigma) / 2;
+  const sigma = Math.hypot(forward.sigmaDb, backward.sigmaDb) / 2;
   return {
-    mean: { loss: (forward.loss + backward.loss) / 2, sigma },
-    modeField: { loss: (forward.loss - backward.loss) / 2, sigma },
+    mean: { lossDb: (forward.lossDb + backward.lossDb) / 2, sigmaDb: sigma },
+    modeField: { lossDb: (forward.lossDb - backward.lossDb) / 2, sigmaDb: sigma },
   };
 }

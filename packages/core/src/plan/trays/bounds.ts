@@ -140,7 +140,7 @@ function staysWhole(
  * and Toth (Lower bounds and reduction procedures for the bin packing problem, Discrete Applied
  * Mathematics 28, 1990, from memory), with what may be divided added. Beside a large item there is room
  * r for a part of a divided bundle; p parts hold W sleeves, so that at most
- * (p x capacity - W) / (capacity - r) of them are so small. It is reckoned with the strands that stay
+ * (p x capacity - W) / (capacity - r) of them are so small. It is calculated with the strands that stay
  * whole as items, with divided bundles as mere weight, and with their parts as items; the largest counts.
  */
 export function leastTrays(bounds: readonly BundleBound[], capacity: number): number {

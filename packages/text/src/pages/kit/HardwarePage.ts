@@ -11,18 +11,20 @@ export const hardwarePage = phrases({
   flashTestAtMost: 'Flash test at most',
   flashTestMeasureProblem: 'Flash test: {measureProblem}',
   hardwareName: 'Hardware “{name}”',
-  hoseClampBelowTheRingCut: 'Hose clamp below the ring cut',
+  hoseClampBelowTheRingCut: 'Hose clamp below the ring cut, 0 for none',
   importAProfileJson: 'Import a profile (JSON)',
-  jsonDiametersInTenthsOfA:
-    'JSON; diameters in tenths of a millimeter. Ranges follow each other without gap or overlap.',
+  eachRangeBeginsWhereTheOne:
+    'Diameters as your sheet gives them. Each range begins where the one before ends.',
   keptPastTheSheath: 'Kept past the sheath',
   nameOfTheHardware: 'Name of the hardware',
   portsAndSeals: 'Ports and seals',
+  portProblem: 'Port {port}: {problem}',
   portsAtMostTraysOfSingle:
     '{ports, plural, one {# port} other {# ports}}, at most {trays, plural, one {# tray} other {# trays}} of {single} single or {mass} ribbon sleeves. {source}',
   pressureHeldMeasureProblem: 'Pressure held: {measureProblem}',
   pressureHeldMinutes: 'Pressure held, minutes',
   saveTheHardware: 'Save the hardware',
+  sealProblem: 'Port {port}, seal {seal}: {problem}',
   sheathEndBelowTheClamp: 'Sheath end below the clamp',
   sheathTakenOff: 'Sheath taken off',
   strengthMember: 'strength member',

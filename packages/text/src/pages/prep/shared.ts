@@ -3,8 +3,10 @@ import { phrases } from '../../phrases.ts';
 /** Texts that several parts of `apps/web/src/prep` share. */
 export const prepShared = phrases({
   atLeast: 'At least {least}.',
+  tickedBy: '{by}, {moment}',
   theCableToScale: 'The cable to scale: {marks}',
-  tubesThatAreOpenedPressFor:
-    'Tubes that are opened: press for cut, again for a window, again for whole',
+  unitsThatAreOpened:
+    '{unit, select, tube {Tubes that are opened; press for the next way: whole, cut, window.} other {Ribbons that are cut; press to choose.}}',
+  unitWay: '{number} {way, select, whole {whole} dedicate {cut} other {window}}',
   whatMeetsIn: 'What meets in {name}',
 });

@@ -72,4 +72,7 @@ export const projectFields = phrases({
   wireStripper: 'wire stripper',
   workingLength: 'Working length',
   aSplice: 'A splice',
+  days: 'days',
+  mechanical: 'mechanical',
+  pigtail: 'pigtail',
 });

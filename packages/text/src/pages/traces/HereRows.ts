@@ -17,6 +17,7 @@ export const hereRows = phrases({
   theFileSaysCableFiberFrom:
     'The file says cable “{cableId}”, fiber “{fiberId}”, from “{from}”, {wavelengthNm} nm. What was said before stays in the record.',
   tracesHere: '{traces, plural, one {# trace} other {# traces}} here',
+  waitsToBeSent: 'on this device, waits to be sent',
   whereNameBelongs: 'Where {name} belongs',
   whyItIsSetAside: 'Why it is set aside',
 });

@@ -8,5 +8,5 @@ export const useBringIn = phrases({
   stoppedWhatIsLeftWaitsHere: 'Stopped. What is left waits here.',
   theSameContentAsAnotherFile: 'The same content as another file of these.',
   theSameContentWasImportedBefore: 'The same content was imported before.',
-  whatIsLeftWaitsHereSend: '{problem} What is left waits here: send it again.',
+  traceName: 'Trace {name}',
 });

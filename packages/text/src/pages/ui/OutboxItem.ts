@@ -12,6 +12,7 @@ export const outboxItem = phrases({
     'Not safe yet: this device has no room to store it. Keep the page open until it is sent.',
   saveACopy: 'Save a copy',
   sendAgain: 'Send again',
+  sentKbOfKb: '{sent} of {size} kB sent.',
   setAsideAfterAttempts: 'Set aside after {failures} attempts: {problem}',
   waitsToBeSent: 'Waits to be sent.',
   whatItHolds: 'What it holds',

@@ -1,7 +1,7 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/traces/view/JointTable.tsx`. */
-export const jointTable = phrases({
+/** Texts of `apps/web/src/traces/view/ClosureTable.tsx`. */
+export const closureTable = phrases({
   abBaDb: 'AB {ab}  BA {ba} dB',
   closerToName: 'Closer to {name}',
   largerToSmaller: 'larger to smaller',

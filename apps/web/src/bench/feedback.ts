@@ -2,27 +2,32 @@ import {
   type Limits,
   type LossProblem,
   type Parsed,
-  type Reading,
   adviseEstimate,
   formatLoss,
   judgeSplice,
+  newReading,
   reasonsFor,
-  spliceState,
-  standingOf,
+  spliceStage,
+  spliceStateOf,
   triesMessage,
   tryCount,
 } from '@cordel/core';
+import {
+  type BenchMode,
+  type BenchSplice,
+  type BenchState,
+  readingKind,
+  type MeasuredKind,
+} from '@cordel/core/session';
 import { spliceReasonText, triesText } from '@cordel/text/loss';
 import { spliceStateText } from '@cordel/text/loss/states';
 import { lossProblemText } from '@cordel/text/measure';
 import { common } from '@cordel/text/pages/common';
-import { said as t } from '@cordel/text/pages/bench/said';
+import { feedback as t } from '@cordel/text/pages/bench/feedback';
 import { benchShared as shared } from '@cordel/text/pages/bench/shared';
-import { type BenchSplice, readingKind } from './benchSplices';
-import type { BenchDraft, BenchMode } from './draft';
 
-/** What the typed figure means, in words. */
-export interface Said {
+/** What the typed figure means, as text. */
+export interface Feedback {
   word: string;
   detail: string;
   tone: 'good' | 'bad' | 'plain';
@@ -36,24 +41,25 @@ export interface UnderThumb {
   fibers: readonly BenchSplice[];
   read(splice: BenchSplice): Parsed<number, LossProblem>;
   mode: BenchMode;
-  draft: BenchDraft;
+  state: BenchState;
   wavelengthNm: number;
   limits: Limits;
 }
 
 /** Says what is waited for, what is mistyped, or what the figure means. */
-export function say(now: UnderThumb): Said {
+export function feedbackOf(now: UnderThumb): Feedback {
   const loss = now.read(now.fiber);
-  if (loss.ok) return now.mode === 'measure' ? sayReading(now, loss.value) : sayEstimates(now);
-  const typed = now.draft.typed[now.fiber.id] ?? '';
+  if (loss.ok)
+    return now.mode === 'measure' ? readingFeedback(now, loss.value) : estimatesFeedback(now);
+  const typed = now.state.typed[now.fiber.id] ?? '';
   return typed === '' || typed === '-'
     ? { word: '', detail: waitingWords(now), tone: 'plain', redo: false }
     : { word: common('check'), detail: lossProblemText(loss.error), tone: 'bad', redo: false };
 }
 
-function waitingWords({ fiber, mode, draft, wavelengthNm, limits }: UnderThumb): string {
-  if (mode === 'measure') return t('typeTheFigureAtNm', { kinds: KINDS[draft.kind], wavelengthNm });
-  const tries = fiber.standing.tries.length;
+function waitingWords({ fiber, mode, state, wavelengthNm, limits }: UnderThumb): string {
+  if (mode === 'measure') return t('typeTheFigureAtNm', { kinds: KINDS[state.kind], wavelengthNm });
+  const tries = fiber.spliceState.tries.length;
   if (tries > 0)
     return t('sleeveOnFirstThenTypeThe', { nextTry: nextTryWords(tries, limits.maxTries) });
   return t('sleeveOnFirstSpliceThenType');
@@ -66,13 +72,13 @@ export const nextTryWords = (used: number, most: number): string =>
     : t('attemptUsedOfMost', { used: used + 1, most });
 
 /** One fiber over the line decides for its whole sleeve: all are broken and made again together. */
-function sayEstimates({ fiber, fibers, read, limits }: UnderThumb): Said {
+function estimatesFeedback({ fiber, fibers, read, limits }: UnderThumb): Feedback {
   const limit = limits.splice.estimate[fiber.method];
   const line = limit === null ? '' : t('theDbRedoLine', { limit: formatLoss(limit) });
   for (const splice of fibers) {
     const loss = read(splice);
     if (!loss.ok) continue;
-    const tries = splice.standing.tries.length + 1;
+    const tries = splice.spliceState.tries.length + 1;
     const advice = adviseEstimate(loss.value, tries, splice.method, limits);
     if (advice === 'good') continue;
     const where =
@@ -112,33 +118,24 @@ function sayEstimates({ fiber, fibers, read, limits }: UnderThumb): Said {
 }
 
 /** Judges the splice as it would stand with the reading kept. */
-function sayReading({ fiber, draft, wavelengthNm, limits }: UnderThumb, lossMdb: number): Said {
-  const reading: Reading = {
-    type: 'reading',
-    id: 'draft',
-    spliceId: fiber.id,
-    by: 'draft',
-    at: '',
-    tryId: fiber.standing.tries.at(-1)?.tryId ?? null,
-    ...readingKind(draft.kind),
-    wavelengthNm,
-    lossMdb,
-    traceId: null,
-    origin: 'typed',
-    supersedes: null,
-    void: false,
-    why: null,
-  };
-  const standing = standingOf([...fiber.evidence, reading]);
-  const judgement = judgeSplice(standing, fiber.method, limits);
-  const reasons = reasonsFor(standing, judgement, fiber.method, limits);
+function readingFeedback(
+  { fiber, state, wavelengthNm, limits }: UnderThumb,
+  lossMdb: number,
+): Feedback {
+  const draft = { id: 'draft', by: 'draft', at: '' };
+  const tryId = fiber.spliceState.tries.at(-1)?.tryId ?? null;
+  const figure = { ...readingKind(state.kind), wavelengthNm, lossMdb };
+  const reading = newReading(draft, fiber.id, tryId, figure);
+  const spliceState = spliceStateOf([...fiber.evidence, reading]);
+  const judgement = judgeSplice(spliceState, fiber.method, limits);
+  const reasons = reasonsFor(spliceState, judgement, fiber.method, limits);
   const { verdict, missing } = judgement;
   const waiting =
     missing.length > 0
       ? t('stillMissingAtNm', { grade: limits.grade, missing: missing.join(' and ') })
       : '';
   return {
-    word: `${capital(spliceStateText(spliceState(judgement)))}.`,
+    word: `${capital(spliceStateText(spliceStage(judgement)))}.`,
     detail:
       [reasons[0] && spliceReasonText(reasons[0]), waiting].filter(Boolean).join(' ') ||
       t('withinTheLimit'),
@@ -147,7 +144,7 @@ function sayReading({ fiber, draft, wavelengthNm, limits }: UnderThumb, lossMdb:
   };
 }
 
-const KINDS: Record<BenchDraft['kind'], string> = {
+const KINDS: Record<MeasuredKind, string> = {
   AB: shared('aToB'),
   BA: shared('bToA'),
   'two-way': t('twoWayAverage'),

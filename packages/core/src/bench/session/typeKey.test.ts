@@ -1,5 +1,6 @@
-import { MOST_ESTIMATE, parseKeypad } from '@cordel/core';
-import { typeKey } from './typeKey';
+import { parseKeypad } from '../../measure/index.ts';
+import { MOST_ESTIMATE } from '../../record/index.ts';
+import { typeKey } from './typeKey.ts';
 
 const typed = (keys: string[], signed = false) =>
   keys.reduce((text, key) => typeKey(text, key, signed), '');

@@ -1,5 +1,7 @@
-import { type SplicerRecord, countedEstimate, formatLoss } from '@cordel/core';
-import { type BenchSplice, fusedTogether } from './benchSplices';
+import { formatLoss } from '../../measure/index.ts';
+import type { SplicerRecord } from '../../record/splicerRecord.ts';
+import { countedEstimate } from '../records.ts';
+import { type BenchSplice, fusedTogether } from './benchSplices.ts';
 
 /**
  * The place in a record's holder of a splice in hand: where the record has as many fibers as are spliced,

@@ -1,7 +1,7 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/bench/said.ts`. */
-export const said = phrases({
+/** Texts of `apps/web/src/bench/feedback.ts`. */
+export const feedback = phrases({
   attemptUsedOfMost: 'Attempt {used} of {most}.',
   fiberAOverLine: 'Fiber {fiberA} over {line}.',
   insertionLoss: 'insertion loss',

@@ -1,7 +1,8 @@
-import { BUILT_IN_LIMITS, type SplicerRecord, judgeSplice, standingOf } from '@cordel/core';
-import type { BenchSplice } from './benchSplices';
-import { fusedTogether } from './benchSplices';
-import { positionOf, typedFrom } from './taking';
+import { BUILT_IN_LIMITS, judgeSplice, spliceStateOf } from '../../loss/index.ts';
+import type { SplicerRecord } from '../../record/splicerRecord.ts';
+import { seenFiber, splicerRecord } from '../records.testing.ts';
+import { type BenchSplice, fusedTogether } from './benchSplices.ts';
+import { positionOf, typedFrom } from './recordInHand.ts';
 
 const splice = (fiber: number, dead = false): BenchSplice => {
   const id = `s${fiber}`;
@@ -19,7 +20,7 @@ const splice = (fiber: number, dead = false): BenchSplice => {
         },
       ]
     : [];
-  const standing = standingOf(evidence);
+  const spliceState = spliceStateOf(evidence);
   return {
     id,
     projectId: 'p',
@@ -33,38 +34,14 @@ const splice = (fiber: number, dead = false): BenchSplice => {
     method: 'mass',
     extra: {},
     evidence,
-    standing,
-    judgement: judgeSplice(standing, 'mass', BUILT_IN_LIMITS[0]!),
+    spliceState,
+    judgement: judgeSplice(spliceState, 'mass', BUILT_IN_LIMITS[0]!),
   };
 };
-const recordOf = (estimates: (number | null)[]): SplicerRecord => ({
-  id: 'record',
-  projectId: 'p',
-  splicerId: 'ribbon-splicer',
-  number: 1,
-  at: '2026-05-04T20:15:00.000Z',
-  label: null,
-  program: 'SM ribbon',
-  heater: null,
-  fibers: estimates.map((estimateMdb, index) => ({
-    position: index + 1,
-    cleaveLeft: null,
-    cleaveRight: null,
-    offset: null,
-    gap: null,
-    image: null,
-    estimateMdb,
-    error: null,
-  })),
-  fused: true,
-  tension: null,
-  arcs: 1,
-  glass: 125,
-  temperature: null,
-  pressure: null,
-  humidity: null,
-  origin: 'instrument',
-});
+const recordOf = (estimates: (number | null)[]): SplicerRecord =>
+  splicerRecord({
+    fibers: estimates.map((estimateMdb, index) => seenFiber(index + 1, { estimateMdb })),
+  });
 
 describe('a ribbon’s record taken in hand', () => {
   it('stands as if it were typed, fiber by fiber; what is no estimate stays empty', () =>

@@ -106,6 +106,7 @@ function entryOf(cable: Cable, closure: Closure, id: string): CableEntry {
     kind: express ? 'express' : drop ? 'drop' : 'end',
     diameter: DIAMETERS[cable.name] ?? USUAL_DIAMETER,
     port: null,
+    portOut: null,
     loop: SLIPS[`${cable.name} ${closure.name}`]?.written ?? (drop ? 30_000 : 60_000),
     tubes: express ? [{ unit: 1, way: 'dedicate' }] : [],
     armoured: cable.name === 'H',

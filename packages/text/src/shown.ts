@@ -20,6 +20,7 @@ import {
   formatRange,
   formatTemperature,
   formatTemperatureChange,
+  formatTorque,
   formatWithError,
 } from '@cordel/core';
 import { formatGauge } from '@cordel/core/pressure';
@@ -90,6 +91,7 @@ function inUnits(one: Quantity, units: Units): string {
   if ('placeM' in one) return formatPlace(one.placeM, units.distance);
   if ('rangeM' in one) return formatRange(one.rangeM, units.distance);
   if ('gaugePa' in one) return formatGauge(one.gaugePa, units.pressure, one.towards);
+  if ('torqueMilliNm' in one) return formatTorque(one.torqueMilliNm, units.length);
   if ('barometerKpa' in one) return formatBarometer(one.barometerKpa, units);
   if ('barometerChangeKpa' in one) return formatBarometerChange(one.barometerChangeKpa, units);
   if ('temperatureC' in one) return formatTemperature(one.temperatureC, units.temperature);

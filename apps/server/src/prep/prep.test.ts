@@ -28,6 +28,7 @@ beforeEach(async () => {
     kind: 'end',
     diameter: 145,
     port: null,
+    portOut: null,
     loop: 0,
     tubes: [],
     armoured: false,
@@ -68,13 +69,24 @@ it('loses no tick of two people who work at once', async () => {
   const steps = ['right', 'diameter', 'seal', 'mark', 'ring', 'sheath', 'strength', 'score'];
   await Promise.all(
     steps.map((step) =>
-      change({ kind: 'tick', entryId: entry.id, step, done: true, by: 'A. Reed', at: AT }),
+      change({
+        kind: 'tick',
+        entryId: entry.id,
+        step,
+        done: true,
+        by: 'A. Reed',
+        at: AT,
+        answers: { detector: 'dark' },
+        photos: [],
+      }),
     ),
   );
   const [{ entries }] = (await setting()).assemblies as [Assembly];
   const { done } = entries[0]!;
   expect(done.map(({ step }) => step).sort()).toEqual([...steps].sort());
-  expect(new Set(done.map(({ by, at }) => `${by} ${at}`))).toEqual(new Set([`A. Reed ${AT}`]));
+  expect(new Set(done.map(({ by, at, answers }) => `${by} ${at} ${answers.detector}`))).toEqual(
+    new Set([`A. Reed ${AT} dark`]),
+  );
 });
 
 it('says which part names what is not there, and changes nothing', async () => {
@@ -97,6 +109,24 @@ it('puts no more cables into a port than it has holes', async () => {
   await change({ kind: 'add', entry: { ...entry, id: uuid(), port: 'Oval' } });
   const answer = await change({ kind: 'add', entry: { ...entry, id: uuid(), port: 'Oval' } });
   expect(answer.body).toMatchObject({ detail: 'Oval has 2 holes; 3 cables are put there.' });
+});
+
+it('gives each leg of an express cable a hole of its own', async () => {
+  await describeIt();
+  const enter = (part: Partial<typeof entry>) =>
+    change({ kind: 'enter', entryId: entry.id, part: { kind: 'express', ...part } });
+  expect((await enter({ port: 'Oval', portOut: 'Oval' })).status).toBe(200);
+  expect((await enter({ port: 'Round 1', portOut: 'Round 1' })).body).toMatchObject({
+    detail: 'Round 1 has one hole: the other leg of an express cable leaves by a port of its own.',
+    errors: [{ place: '/part/portOut' }],
+  });
+  // A change of one thing leaves the port of the other leg as it was chosen.
+  await change({ kind: 'enter', entryId: entry.id, part: { loop: 50_000 } });
+  const [{ entries }] = (await setting()).assemblies as [Assembly];
+  expect(entries[0]).toMatchObject({ port: 'Oval', portOut: 'Oval', loop: 50_000 });
+  await change({ kind: 'add', entry: { ...entry, id: uuid() } });
+  const third = await change({ kind: 'add', entry: { ...entry, id: uuid(), port: 'Oval' } });
+  expect(third.body).toMatchObject({ detail: 'Oval has 2 holes; 3 cables are put there.' });
 });
 
 it('takes hardware of one’s own, and never changes what ships', async () => {

@@ -7,6 +7,8 @@ import {
   type Hardware,
   changeAssembly,
   emptyAssembly,
+  legsOf,
+  portOfLeg,
 } from '@cordel/core';
 import { prepProblems as say } from '@cordel/text/server/prep';
 import type { Sentence } from '@cordel/text/problems';
@@ -98,18 +100,22 @@ async function checkAssembly(db: Db, closure: Closure, assembly: Assembly): Prom
   const profile = (await allHardware(db)).find((entry) => entry.id === assembly.hardwareId);
   if (assembly.hardwareId !== null && !profile) refuse('/hardwareId', say('hardwareUnknown'));
   const cables = new Set((await getCables(db, closure.projectId)).map((cable) => cable.id));
-  for (const entry of assembly.entries) {
+  const legs = assembly.entries.flatMap((entry) =>
+    legsOf(entry).map((leg) => ({ entry, chosen: portOfLeg(entry, leg) })),
+  );
+  for (const entry of assembly.entries)
     if (!cables.has(entry.cableId)) refuse('/entry/cableId', say('cableUnknown'));
-    const port = profile?.ports.find(({ name }) => name === entry.port);
-    const sharing = assembly.entries.filter((other) => other.port === entry.port).length;
-    if (port && sharing > port.holes)
+  for (const { entry, chosen } of legs) {
+    const port = profile?.ports.find(({ name }) => name === chosen);
+    if (!port) continue;
+    const sharing = legs.filter((other) => other.chosen === chosen);
+    const place = entry.port === chosen ? '/part/port' : '/part/portOut';
+    const own = sharing.filter((other) => other.entry.id === entry.id).length;
+    if (own > port.holes) refuse('/part/portOut', say('legsInOneHole', { name: port.name }));
+    if (sharing.length > port.holes)
       refuse(
-        '/part/port',
-        say('portFull', {
-          name: port.name,
-          holes: port.holes,
-          cables: sharing,
-        }),
+        place,
+        say('portFull', { name: port.name, holes: port.holes, cables: sharing.length }),
       );
   }
 }

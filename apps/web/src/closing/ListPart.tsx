@@ -1,10 +1,11 @@
 import { View } from 'react-native';
 import { sealPorts } from '@cordel/core';
-import { type LookedPoint, POINT_GROUPS, type PointGroup, nextBolt } from '@cordel/core/close';
+import { type LookedPoint, type PointGroup, nextBolt } from '@cordel/core/close';
 import { pointText } from '@cordel/text/close';
 import { listPart as t } from '@cordel/text/pages/closing/ListPart';
 import { common } from '@cordel/text/pages/common';
 import { useProjectView } from '@/projects/context';
+import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
 import { Text } from '@/ui/Text';
@@ -21,6 +22,8 @@ const HEADS: Record<PointGroup, string> = {
   ports: t('ports'),
   faces: t('sealingFaces'),
   bolts: t('boltsInThisOrder'),
+  cover: t('cover'),
+  after: t('afterTheTest'),
 };
 
 /** The list that is gone through before the cover goes on. */
@@ -28,25 +31,26 @@ export function ListPart({ closing, write }: { closing: Closing; write: ClosingH
   const wide = useWide();
   const { state } = closing;
   const { units } = useProjectView().project;
-  const say = (looked: LookedPoint, { verdict, why, slots = [], photos = [] }: Word) =>
-    void write(
-      [
-        {
-          kind: 'point',
-          point: looked.point.key,
-          read: readOf(looked.point.message, pointText(looked.point.message, units)),
-          verdict,
-          why: why ?? null,
-          slots,
-          photos,
-        },
-      ],
-      pointText(looked.point.message, units),
-    );
-  const groups = POINT_GROUPS.map((group) => ({
+  const entryOf = (
+    { point: { key, message } }: LookedPoint,
+    { verdict, why, slots = [], photos = [], answers }: Word,
+  ) => ({
+    kind: 'point' as const,
+    point: key,
+    read: readOf(message, pointText(message, units)),
+    verdict,
+    why: why ?? null,
+    slots,
+    photos,
+    ...(answers && { answers }),
+  });
+  const say = (looked: LookedPoint, word: Word) =>
+    void write([entryOf(looked, word)], pointText(looked.point.message, units));
+  // Groups come in the order in which their procedure has them.
+  const groups = [...new Set(state.points.map(({ point }) => point.group))].map((group) => ({
     group,
     points: state.points.filter(({ point }) => point.group === group),
-  })).filter(({ points }) => points.length > 0);
+  }));
   return (
     <View style={{ gap: 16 }}>
       <Notice word={t('beforeTheCover')}>{t('shardsCutEyesSkinFoodThey')}</Notice>
@@ -73,10 +77,44 @@ export function ListPart({ closing, write }: { closing: Closing; write: ClosingH
                 onSay={(word) => say(looked, word)}
               />
             ))}
+            <GroupGood
+              points={points}
+              onGood={(open) =>
+                void write(
+                  open.map((looked) => entryOf(looked, { verdict: 'good' })),
+                  t('allOfAreGood', { group: HEADS[group] }),
+                )
+              }
+            />
           </Card>
         ))}
       </View>
     </View>
+  );
+}
+
+/**
+ * One tap for a group that was looked at as a whole. What asks for something, and bolts, which go in their order, are
+ * ticked one by one.
+ */
+function GroupGood({
+  points,
+  onGood,
+}: {
+  points: readonly LookedPoint[];
+  onGood(open: LookedPoint[]): void;
+}) {
+  const open = points.filter(
+    ({ point, state }) =>
+      state === 'open' && !point.found && !point.asks && !point.timerS && !point.photo,
+  );
+  if (open.length < 2 || open.some(({ point }) => point.group === 'bolts')) return null;
+  return (
+    <Button
+      icon="check-all"
+      label={t('allOfThisGroupIsGood', { points: open.length })}
+      onPress={() => onGood(open)}
+    />
   );
 }
 

@@ -1,17 +1,18 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
-import { commands, waitingInputs } from '@cordel/client';
 import type { LookedPoint } from '@cordel/core/close';
-import { pointCautionText, pointText, remedyText } from '@cordel/text/close';
+import { pointText, remedyText } from '@cordel/text/close';
+import { prepCautionText } from '@cordel/text/prep';
 import { pointRow as t } from '@cordel/text/pages/closing/PointRow';
-import { outbox, useOutbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
 import { useClock } from '@/projects/useClock';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 import { TextField } from '@/ui/TextField';
+import { StepPanel } from '@/ui/StepPanel';
 import { pickFile } from '@/ui/pickFile';
 import { useColors } from '@/ui/theme';
+import { Photos } from './Photos';
 import { keepPhoto } from './photos';
 import { pointStateText } from './pointWords';
 
@@ -21,6 +22,7 @@ export interface Word {
   why?: string;
   slots?: number[];
   photos?: string[];
+  answers?: Record<string, string>;
 }
 
 const MOST_PHOTOS = 2;
@@ -42,6 +44,8 @@ export function PointRow({ looked, closureId, ready, onSay }: PointRowProps) {
   const answered = state === 'good' || state === 'waived';
   const photos = entry?.photos ?? [];
   const [problem, setProblem] = useState('');
+  const [isOpen, setIsOpen] = useState(false);
+  const isAsked = point.asks !== undefined || point.timerS !== undefined;
   const addPhoto = async () => {
     setProblem('');
     const file = await pickFile('image/*');
@@ -53,6 +57,7 @@ export function PointRow({ looked, closureId, ready, onSay }: PointRowProps) {
       why: entry?.why ?? undefined,
       slots: entry?.slots ?? [],
       photos: [...photos, kept.id],
+      answers: entry?.answers,
     });
   };
   const asked = pointText(point.message, useProjectView().project.units);
@@ -70,7 +75,7 @@ export function PointRow({ looked, closureId, ready, onSay }: PointRowProps) {
         icon={mark}
         look="bare"
         disabled={point.found !== undefined || (!ready && !answered)}
-        onPress={() => onSay({ verdict: 'good', photos })}
+        onPress={() => (isAsked ? setIsOpen(!isOpen) : onSay({ verdict: 'good', photos }))}
         style={{ justifyContent: 'flex-start', paddingHorizontal: 0, opacity: 1 }}
       >
         <Text style={{ flex: 1, paddingVertical: 4 }} color={!ready && !answered ? 'ink2' : 'ink'}>
@@ -92,6 +97,7 @@ export function PointRow({ looked, closureId, ready, onSay }: PointRowProps) {
           <Button
             label={t('photoAsked', { asked })}
             icon="camera-outline"
+            look={point.photo && photos.length === 0 ? 'next' : 'plain'}
             onPress={() => void addPhoto()}
           >
             <></>
@@ -100,7 +106,18 @@ export function PointRow({ looked, closureId, ready, onSay }: PointRowProps) {
       </View>
       {photos.length > 0 ? <Photos ids={photos} /> : null}
       {problem ? <Text color="accent">{problem}</Text> : null}
-      {point.caution ? <Text color="accent">{pointCautionText(point.caution)}</Text> : null}
+      {point.caution ? <Text color="accent">{prepCautionText(point.caution)}</Text> : null}
+      {isOpen ? (
+        <StepPanel
+          asks={point.asks ?? []}
+          timerS={point.timerS ?? null}
+          answers={entry?.answers ?? {}}
+          onDone={(answers) => {
+            setIsOpen(false);
+            onSay({ verdict: 'good', photos, answers });
+          }}
+        />
+      ) : null}
       {bad ? <Fixing looked={looked} onSay={onSay} /> : null}
     </View>
   );
@@ -168,51 +185,4 @@ function Fixing({ looked, onSay }: { looked: LookedPoint; onSay(word: Word): voi
       ) : null}
     </View>
   );
-}
-
-/** Photos of a point, small. */
-function Photos({ ids }: { ids: readonly string[] }) {
-  return (
-    <View style={{ flexDirection: 'row', gap: 8 }}>
-      {ids.map((id, index) => (
-        <PhotoImage key={id} id={id} alt={t('photoIndex', { index: index + 1 })} />
-      ))}
-    </View>
-  );
-}
-
-function PhotoImage({ id, alt }: { id: string; alt: string }) {
-  const colors = useColors();
-  const style = {
-    height: 84,
-    maxWidth: 150,
-    objectFit: 'cover',
-    border: `2px solid ${colors.ink}`,
-  } as const;
-  return <img src={usePhotoSource(id)} alt={alt} style={style} />;
-}
-
-/** Where a photo is shown from: one that waits to be sent lies on this device. */
-function usePhotoSource(id: string): string | undefined {
-  const { writes } = useOutbox();
-  const waiting = waitingInputs(writes, commands.addPhoto).find((photo) => photo.id === id);
-  const digest = waiting?.file?.digest;
-  const [held, setHeld] = useState<{ digest: string; url: string } | null>(null);
-  useEffect(() => {
-    if (!digest) return;
-    let url = '';
-    let isOver = false;
-    void outbox.file(digest).then((bytes) => {
-      if (!bytes || isOver) return;
-      url = URL.createObjectURL(new Blob([bytes as Uint8Array<ArrayBuffer>]));
-      setHeld({ digest, url });
-    });
-    return () => {
-      isOver = true;
-      URL.revokeObjectURL(url);
-    };
-  }, [digest]);
-  if (!waiting) return `/api/photos/${id}`;
-  if (waiting.bytes) return `data:image/jpeg;base64,${waiting.bytes}`;
-  return held?.digest === digest ? held?.url : undefined;
 }

@@ -2,39 +2,34 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import {
   BUILT_IN_HARDWARE,
+  HARDWARE_FORMS,
   type Hardware,
-  type SchemaIssue,
+  type HardwareForm,
   hardwareSchema,
-  readNumber,
 } from '@cordel/core';
-import { parseGauge, spellGauge } from '@cordel/core/pressure';
 import { v7 as uuid } from 'uuid';
 import { commands } from '@cordel/client';
-import { measureProblemText } from '@cordel/text/measure';
+import { hardwareFormText } from '@cordel/text/prep';
 import { kitShared as shared } from '@cordel/text/pages/kit/shared';
 import { hardwarePage as t } from '@cordel/text/pages/kit/HardwarePage';
 import { common } from '@cordel/text/pages/common';
 import { errorText, issueText } from '@cordel/text/record';
 import { outbox } from '@/data/client';
-import { useMergedSave } from '@/data/useMergedSave';
-import { LengthField } from '@/prep/LengthField';
 import { useProjectView } from '@/projects/context';
 import { ArchivedList } from '@/removal/ArchivedList';
 import { RemovalNotice } from '@/removal/RemovalNotice';
 import { RemoveKeys } from '@/removal/RemoveKeys';
 import { removable } from '@/removal/removables';
 import { useRemoval } from '@/removal/useRemoval';
-import { FormActions } from '@/ui/FormActions';
 import { Grid, GridRow } from '@/ui/Grid';
 import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Button } from '@/ui/Button';
-import { TextField } from '@/ui/TextField';
 import { Text } from '@/ui/Text';
 import { pickFile } from '@/ui/pickFile';
 import { saveFile } from '@/ui/saveFile';
-import { type PortProblem, PortsEditor } from './PortsEditor';
+import { HardwareEditor } from './HardwareEditor';
 
 const isBuiltIn = (hardware: Hardware) => BUILT_IN_HARDWARE.some(({ id }) => id === hardware.id);
 
@@ -61,7 +56,7 @@ export function HardwarePage() {
           .map((entry) =>
             open === entry.id ? (
               <GridRow key={entry.id}>
-                <HardwareForm hardware={entry} onDone={() => setOpen(null)} />
+                <HardwareEditor hardware={entry} onDone={() => setOpen(null)} />
               </GridRow>
             ) : (
               <Card key={entry.id} style={{ gap: 8 }}>
@@ -112,8 +107,9 @@ export function HardwarePage() {
           {problem}
         </Notice>
       ) : null}
+      <NewProfile onMade={setOpen} />
       <Button
-        label={t('importAProfileJson')}
+        label={t('importAProfile')}
         icon="file-upload-outline"
         onPress={() => void bringIn()}
       />
@@ -153,194 +149,27 @@ function readHardware(text: string): Hardware | string {
 const exportJson = (hardware: Hardware): void =>
   saveFile(`${hardware.name}.json`, JSON.stringify(hardware, null, 2), 'application/json');
 
-type LengthKey = 'tubeToTray' | 'window' | 'clamp' | 'hoseClamp' | 'bushingBelow';
-
-const LENGTHS: [LengthKey, string][] = [
-  ['tubeToTray', t('tubeKeptSheathToTray')],
-  ['window', t('windowFromTheSheathEdge')],
-  ['clamp', t('sheathEndBelowTheClamp')],
-  ['hoseClamp', t('hoseClampBelowTheRingCut')],
-  ['bushingBelow', t('bushingBelowADiameterOf')],
-];
-
-/** How many trays it takes, and how many sleeves a tray. */
-const TRAYS: [keyof Hardware['trays'], string][] = [
-  ['most', t('traysAtMost')],
-  ['single', shared('singleSleevesATray')],
-  ['mass', shared('ribbonSleevesATray')],
-];
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-
-const GROUPS = [
-  ['sheath', t('sheathTakenOff'), { end: t('cutEnd'), express: 'express', drop: 'drop' }],
-  [
-    'keep',
-    t('keptPastTheSheath'),
-    {
-      strength: t('strengthMember'),
-      centralTube: t('centralTube'),
-      aramid: 'aramid',
-      ripcord: 'ripcord',
-      dropTube: t('tubeOfADrop'),
-    },
-  ],
-  ['basket', t('basket'), { width: 'width', length: 'length', depth: 'depth' }],
-] as const;
-
-/** What is wrong, with the port and the seal that it is of. */
-function placedIssueText(issue: SchemaIssue): string {
-  const place = portProblemOf(issue);
-  if (!place) return `${issue.path.join(', ')}: ${issueText(issue)}`;
-  return place.row === null
-    ? t('portProblem', { port: place.port + 1, problem: place.text })
-    : t('sealProblem', { port: place.port + 1, seal: place.row + 1, problem: place.text });
-}
-
-function portProblemOf(issue: SchemaIssue): PortProblem | null {
-  const [list, port, rows, row] = issue.path;
-  if (list !== 'ports' || typeof port !== 'number') return null;
-  const isRow = rows === 'rows' && typeof row === 'number';
-  return { port, row: isRow ? row : null, text: issueText(issue) };
-}
-
-function HardwareForm({ hardware, onDone }: { hardware: Hardware; onDone(): void }) {
-  const { project } = useProjectView();
-  const { units } = project;
-  const { length: unit, pressure: gauge } = units;
-  const [draft, setDraft] = useState(hardware);
-  const saveMerged = useMergedSave(commands.saveHardware, hardware);
-  const [portProblem, setPortProblem] = useState<PortProblem | null>(null);
-  const [test, setTest] = useState(spellGauge(Math.round(hardware.testKpa * 1000), gauge));
-  const [bolts, setBolts] = useState(hardware.bolts.join(', '));
-  const [minutes, setMinutes] = useState(String(hardware.testMinutes));
-  const [trays, setTrays] = useState({
-    most: String(hardware.trays.most),
-    single: String(hardware.trays.single),
-    mass: String(hardware.trays.mass),
-  });
-  const [problem, setProblem] = useState('');
-  const submit = async () => {
-    const testPa = parseGauge(test, gauge);
-    if (!testPa.ok)
-      return setProblem(
-        t('flashTestMeasureProblem', { measureProblem: measureProblemText(testPa.error, units) }),
-      );
-    const held = readNumber(minutes, 'small');
-    if (!held.ok)
-      return setProblem(
-        t('pressureHeldMeasureProblem', { measureProblem: measureProblemText(held.error, units) }),
-      );
-    const typed = {
-      ...draft,
-      testMinutes: held.value,
-      trays: Object.fromEntries(
-        TRAYS.map(([key]) => [key, trays[key].trim() === '' ? null : Number(trays[key])]),
-      ),
-      testKpa: testPa.value / 1000,
-      bolts: bolts.split(',').flatMap((bolt) => (bolt.trim() === '' ? [] : [Number(bolt)])),
-    };
-    const read = hardwareSchema.safeParse(typed);
-    const issue = read.error?.issues[0];
-    setPortProblem(issue ? portProblemOf(issue) : null);
-    if (!read.success) return setProblem(placedIssueText(issue!));
-    const outcome = await saveMerged(read.data, t('hardwareName', { name: read.data.name }));
-    setProblem(outcome);
-    if (outcome === '') onDone();
+/** A profile of one's own from nothing: a form, and then its figures. */
+function NewProfile({ onMade }: { onMade(id: string): void }) {
+  const [isOpen, setIsOpen] = useState(false);
+  const begin = async (form: HardwareForm) => {
+    const generic = BUILT_IN_HARDWARE.find((own) => own.form === form)!;
+    const id = uuid();
+    const name = t('newHardware');
+    await save({ ...generic, id, name, source: t('sheetNotNamedYet'), ports: [generic.ports[0]!] });
+    setIsOpen(false);
+    onMade(id);
   };
+  if (!isOpen)
+    return <Button icon="plus" label={t('newProfile')} onPress={() => setIsOpen(true)} />;
   return (
-    <Card style={{ gap: 12 }}>
-      <TextField
-        label={t('nameOfTheHardware')}
-        value={draft.name}
-        onChange={(name) => setDraft({ ...draft, name })}
-      />
-      <TextField
-        label={shared('whereItsFiguresComeFrom')}
-        value={draft.source}
-        onChange={(source) => setDraft({ ...draft, source })}
-      />
-      {GROUPS.map(([key, title, parts]) => (
-        <View key={key} style={{ gap: 6 }}>
-          <Text kind="strong">{title}</Text>
-          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
-            {Object.entries(parts).map(([part, label]) => (
-              <LengthField
-                key={part}
-                label={capital(label)}
-                name={`${title}: ${label}`}
-                value={(draft[key] as Record<string, number>)[part]!}
-                unit={unit}
-                most={200_000}
-                onChange={(value) =>
-                  setDraft({ ...draft, [key]: { ...draft[key], [part]: value } })
-                }
-              />
-            ))}
-          </View>
-        </View>
-      ))}
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
-        {LENGTHS.map(([key, label]) => (
-          <LengthField
-            key={key}
-            label={label}
-            value={draft[key]}
-            unit={unit}
-            most={200_000}
-            onChange={(value) => setDraft({ ...draft, [key]: value })}
-          />
+    <Card style={{ gap: 8 }}>
+      <Text kind="strong">{t('whichFormIsIt')}</Text>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        {HARDWARE_FORMS.map((form) => (
+          <Button key={form} label={hardwareFormText(form)} onPress={() => void begin(form)} />
         ))}
       </View>
-      <View style={{ gap: 6 }}>
-        <Text kind="strong">{common('trays')}</Text>
-        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
-          {TRAYS.map(([key, label]) => (
-            <TextField
-              key={key}
-              label={label}
-              value={trays[key]}
-              onChange={(text) => setTrays({ ...trays, [key]: text })}
-            />
-          ))}
-        </View>
-      </View>
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
-        <TextField
-          label={t('pressureHeldMinutes')}
-          hint={t('withTheGaugeReadAtThe')}
-          value={minutes}
-          onChange={setMinutes}
-        />
-        <TextField
-          label={t('flashTestAtMost')}
-          hint={t('suchAs5PsiOr34')}
-          value={test}
-          onChange={setTest}
-        />
-        <TextField
-          label={t('boltsInTheirOrder')}
-          hint={t('asTheyAreTightened14')}
-          value={bolts}
-          onChange={setBolts}
-        />
-      </View>
-      <Text kind="strong">{t('portsAndSeals')}</Text>
-      <Text color="ink2">{t('eachRangeBeginsWhereTheOne')}</Text>
-      <PortsEditor
-        ports={draft.ports}
-        unit={unit}
-        problem={portProblem}
-        onChange={(ports) => setDraft({ ...draft, ports })}
-      />
-      <FormActions
-        saveLabel={t('saveTheHardware')}
-        closeLabel={shared('closeWithoutSaving')}
-        problem={problem}
-        problemWord={shared('notSaved')}
-        onSave={() => void submit()}
-        onClose={onDone}
-      />
     </Card>
   );
 }

@@ -5,10 +5,15 @@ import {
   ENTRY_KINDS,
   type EntryKind,
   formatLength,
+  type Leg,
   hardwareTaking,
+  legsOf,
+  namedLeg,
+  portOfLeg,
 } from '@cordel/core';
 import { makeUpText } from '@cordel/text/fiber';
 import {
+  legText,
   prepCheckText,
   sealNoteText,
   sealProblemText,
@@ -54,7 +59,9 @@ export function EntryPart({ hook, opened, item }: EntryPartProps) {
         {t('cableName', { name: cable.name })}
       </Text>
       <Text color="ink2">{`${makeUpText(cable.makeUp)} · ${KINDS[entry.kind]}`}</Text>
-      <Seal opened={opened} item={item} />
+      {legsOf(entry).map((leg) => (
+        <Seal key={leg} opened={opened} item={item} leg={leg} />
+      ))}
       <Button
         label={
           open
@@ -105,14 +112,16 @@ export function EntryPart({ hook, opened, item }: EntryPartProps) {
           <StepList
             steps={steps}
             done={entry.done}
-            onTick={(step, ticked) =>
+            closureId={opened.assembly.closureId}
+            onTick={(step, tick) =>
               hook.change({
                 kind: 'tick',
                 entryId: entry.id,
                 step,
-                done: ticked,
+                done: tick !== null,
                 by: personNow() || null,
                 at: new Date().toISOString(),
+                ...(tick ?? { answers: {}, photos: [] }),
               })
             }
           />
@@ -124,17 +133,24 @@ export function EntryPart({ hook, opened, item }: EntryPartProps) {
   );
 }
 
-function Seal({ opened, item }: Pick<EntryPartProps, 'opened' | 'item'>) {
+function Seal({ opened, item, leg }: Pick<EntryPartProps, 'opened' | 'item'> & { leg: Leg }) {
   const { hardware, project } = useProjectView();
   const { entry } = item;
   if (!opened.hardware) return null;
   if (entry.diameter === null)
-    return <Notice word={t('measure')}>{t('theDiameterChoosesTheSealBefore')}</Notice>;
+    return leg === 'out' ? null : (
+      <Notice word={t('measure')}>{t('theDiameterChoosesTheSealBefore')}</Notice>
+    );
   const elsewhere = hardwareTaking(hardware, entry.kind, entry.diameter);
-  const used = opened.ports.flatMap((use) => use.entries).find((own) => own.entry.id === entry.id);
+  const used = opened.ports
+    .flatMap((use) => use.entries)
+    .find((own) => own.entry.id === entry.id && own.leg === leg);
+  const named = namedLeg(entry, leg);
+  const side = named ? `${legText(named)}: ` : '';
   if (!used?.seal)
     return (
       <Notice word={t('noPortLeft')} color="accent">
+        {side}
         {t('noFreePortOfTakes', {
           name: opened.hardware.name,
           diameter: formatLength(entry.diameter, opened.unit, 'near'),
@@ -148,7 +164,7 @@ function Seal({ opened, item }: Pick<EntryPartProps, 'opened' | 'item'>) {
   if (!used.seal.ok)
     return (
       <Notice word={t('doesNotFit')} color="accent">
-        {sealProblemText(used.seal.error, project.units)}
+        {`${side}${sealProblemText(used.seal.error, project.units)}`}
       </Notice>
     );
   const { port, row, slit, bushing, notes } = used.seal.value;
@@ -160,7 +176,7 @@ function Seal({ opened, item }: Pick<EntryPartProps, 'opened' | 'item'>) {
     slit ? 'slit' : t('notSlit'),
   ].filter(Boolean);
   return (
-    <Notice word={`${port}:`}>
+    <Notice word={`${side}${port}:`}>
       {`${parts.join(', ')}. ${notes.map((note) => sealNoteText(note)).join(' ')}`.trim()}
     </Notice>
   );
@@ -169,6 +185,7 @@ function Seal({ opened, item }: Pick<EntryPartProps, 'opened' | 'item'>) {
 function EntryForm({ hook, opened, item }: EntryPartProps) {
   const { entry, cable } = item;
   const { unit, hardware } = opened;
+  const { schemes } = useProjectView();
   const set = (part: EntryChange) => hook.change({ kind: 'enter', entryId: entry.id, part });
   const field = (label: string, key: 'loop' | 'route' | 'inside') => (
     <LengthField
@@ -197,26 +214,36 @@ function EntryForm({ hook, opened, item }: EntryPartProps) {
         hint={t('outsideSuchAs145Mm')}
         onChange={(diameter) => set({ diameter })}
       />
-      {hardware ? (
-        <Choice
-          label={t('port')}
-          value={entry.port ?? ''}
-          options={[
-            { value: '', label: t('firstThatSuits') },
-            ...hardware.ports
-              .filter((port) => port.takes.includes(entry.kind))
-              .map(({ name }) => ({ value: name, label: name })),
-          ]}
-          onChange={(port) => set({ port: port === '' ? null : port })}
-        />
-      ) : null}
+      {hardware
+        ? legsOf(entry).map((leg) => (
+            <Choice
+              key={leg}
+              label={entry.kind === 'express' ? t('portOfLeg', { leg: legText(leg) }) : t('port')}
+              value={portOfLeg(entry, leg) ?? ''}
+              options={[
+                { value: '', label: t('firstThatSuits') },
+                ...hardware.ports
+                  .filter((port) => port.takes.includes(entry.kind))
+                  .map(({ name }) => ({ value: name, label: name })),
+              ]}
+              onChange={(port) =>
+                set({ [leg === 'in' ? 'port' : 'portOut']: port === '' ? null : port })
+              }
+            />
+          ))
+        : null}
       <View style={{ flexDirection: 'row', gap: 12, flexWrap: 'wrap' }}>
         {field(t('slackLoopOutside'), 'loop')}
         {hardware?.form === 'rack' ? field(t('routeToTheChassis'), 'route') : null}
         {hardware?.form === 'rack' ? field(t('insideTheChassis'), 'inside') : null}
       </View>
       {entry.kind === 'express' ? (
-        <TubeWays makeUp={cable.makeUp} tubes={entry.tubes} onChange={(tubes) => set({ tubes })} />
+        <TubeWays
+          makeUp={cable.makeUp}
+          scheme={schemes.find(({ id }) => id === cable.schemeId) ?? null}
+          tubes={entry.tubes}
+          onChange={(tubes) => set({ tubes })}
+        />
       ) : null}
       <YesNo
         label={t('metallicArmour')}

@@ -1,7 +1,14 @@
 import { createPortal } from 'react-dom';
 import { type Splice, type Units, formatLength } from '@cordel/core';
 import { addressParts } from '@cordel/text/fiber';
-import { markText, tapeZeroText, wholeText } from '@cordel/text/prep';
+import {
+  legText,
+  markText,
+  prepCautionText,
+  prepStepText,
+  tapeZeroText,
+  wholeText,
+} from '@cordel/text/prep';
 import { printSheet as t } from '@cordel/text/pages/prep/PrintSheet';
 import { common } from '@cordel/text/pages/common';
 import { traysOf } from '@/plan/traysOf';
@@ -23,6 +30,7 @@ const STYLE = `
   #print-sheet thead { display: table-header-group; }
   #print-sheet tr { break-inside: avoid; }
   #print-sheet .length { font: 22pt Bitter_800ExtraBold, serif; white-space: nowrap; }
+  #print-sheet .tick { width: 8mm; white-space: nowrap; }
   #print-sheet .stop { border: 2.5pt solid #000; padding: 4pt 8pt; font-weight: bold; margin: 6pt 0; }
   #print-sheet .page { break-before: page; }
   /* A fixed box is printed on every page. */
@@ -58,7 +66,7 @@ export function PrintSheet({ name, opened, splices }: PrintSheetProps) {
 
 function CutTable({ item, units }: { item: OpenedEntry; units: Units }) {
   const unit = units.length;
-  const { cable, plan } = item;
+  const { cable, plan, steps } = item;
   if (!plan) return null;
   return (
     <>
@@ -80,6 +88,20 @@ function CutTable({ item, units }: { item: OpenedEntry; units: Units }) {
             <tr key={mark.at}>
               <td className="length">{formatLength(mark.at, unit, mark.round)}</td>
               <td>{mark.messages.map((message) => markText(message, units)).join('; ')}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <table>
+        <tbody>
+          {steps.map(({ key, leg, message, caution }, index) => (
+            <tr key={key}>
+              <td className="tick">{index + 1}</td>
+              <td>
+                {`${leg ? `${legText(leg)}: ` : ''}${prepStepText(message, units)}`}
+                {caution ? <b>{` ${prepCautionText(caution)}`}</b> : null}
+              </td>
+              <td className="tick">{'\u2610'}</td>
             </tr>
           ))}
         </tbody>

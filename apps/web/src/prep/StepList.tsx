@@ -1,51 +1,150 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import type { PrepStep, PrepTick } from '@cordel/core';
 import { prepShared as t } from '@cordel/text/pages/prep/shared';
-import { prepCautionText, prepStepText } from '@cordel/text/prep';
+import { askText, legText, prepCautionText, prepStepText } from '@cordel/text/prep';
+import { Photos } from '@/closing/Photos';
+import { keepPhoto } from '@/closing/photos';
 import { useProjectView } from '@/projects/context';
 import { useClock } from '@/projects/useClock';
 import { Button } from '@/ui/Button';
+import { StepPanel } from '@/ui/StepPanel';
 import { Text } from '@/ui/Text';
+import { pickFile } from '@/ui/pickFile';
+
+/** What is kept with a tick. */
+export type TickWords = Pick<PrepTick, 'answers' | 'photos'>;
 
 interface StepListProps {
   steps: readonly PrepStep[];
   done: readonly PrepTick[];
-  onTick(key: string, ticked: boolean): void;
+  closureId: string;
+  /** A step is done, or, with null, is not after all. */
+  onTick(key: string, tick: TickWords | null): void;
 }
 
-/** Steps to tick off with a thumb, each with its caution. */
-export function StepList({ steps, done, onTick }: StepListProps) {
-  const { units } = useProjectView().project;
-  const { moment } = useClock();
+const NOTHING: TickWords = { answers: {}, photos: [] };
+
+/** Steps to tick off with a thumb, each with its caution and what it asks to be written down. */
+export function StepList({ steps, done, closureId, onTick }: StepListProps) {
+  const [open, setOpen] = useState<string | null>(null);
   return (
     <View style={{ gap: 8 }}>
-      {steps.map((step, index) => {
-        const tick = done.find((one) => one.step === step.key);
-        const ticked = tick !== undefined;
-        return (
-          <Button
-            key={step.key}
-            role="checkbox"
-            aria-checked={ticked}
-            icon={ticked ? 'checkbox-marked-outline' : 'checkbox-blank-outline'}
-            style={{ justifyContent: 'flex-start', paddingVertical: 8 }}
-            onPress={() => onTick(step.key, !ticked)}
-          >
-            <View style={{ flex: 1 }}>
-              <Text>
-                <Text kind="strong">{`${index + 1}. `}</Text>
-                {prepStepText(step.message, units)}
-              </Text>
-              {step.caution ? <Text color="accent">{prepCautionText(step.caution)}</Text> : null}
-              {tick?.by && tick.at ? (
-                <Text kind="small" color="ink2">
-                  {t('tickedBy', { by: tick.by, moment: moment(tick.at) })}
-                </Text>
-              ) : null}
-            </View>
-          </Button>
-        );
-      })}
+      {steps.map((step, index) => (
+        <StepRow
+          key={step.key}
+          step={step}
+          number={index + 1}
+          tick={done.find((one) => one.step === step.key) ?? null}
+          closureId={closureId}
+          isOpen={open === step.key}
+          onOpen={(isOpen) => setOpen(isOpen ? step.key : null)}
+          onTick={(tick) => {
+            setOpen(null);
+            onTick(step.key, tick);
+          }}
+        />
+      ))}
     </View>
+  );
+}
+
+function StepRow({
+  step,
+  number,
+  tick,
+  closureId,
+  isOpen,
+  onOpen,
+  onTick,
+}: {
+  step: PrepStep;
+  number: number;
+  tick: PrepTick | null;
+  closureId: string;
+  isOpen: boolean;
+  onOpen(isOpen: boolean): void;
+  onTick(tick: TickWords | null): void;
+}) {
+  const { units } = useProjectView().project;
+  const { moment } = useClock();
+  const asksMore = step.asks.length > 0 || step.timerS !== null || step.photo;
+  const press = () => {
+    if (tick) onTick(null);
+    else if (asksMore) onOpen(!isOpen);
+    else onTick(NOTHING);
+  };
+  const answers = step.asks.flatMap((ask) => {
+    const answer = tick?.answers[ask.key];
+    return answer ? [t('answer', { asked: askText(ask), answer })] : [];
+  });
+  return (
+    <View style={{ gap: 6 }}>
+      <Button
+        role="checkbox"
+        aria-checked={tick !== null}
+        aria-expanded={asksMore && !tick ? isOpen : undefined}
+        icon={tick ? 'checkbox-marked-outline' : 'checkbox-blank-outline'}
+        style={{ justifyContent: 'flex-start', paddingVertical: 8 }}
+        onPress={press}
+      >
+        <View style={{ flex: 1 }}>
+          <Text>
+            <Text kind="strong">{`${number}. `}</Text>
+            {step.leg ? <Text kind="strong">{`${legText(step.leg)}: `}</Text> : null}
+            {prepStepText(step.message, units)}
+          </Text>
+          {step.caution ? <Text color="accent">{prepCautionText(step.caution)}</Text> : null}
+          {tick?.by && tick.at ? (
+            <Text kind="small" color="ink2">
+              {[t('tickedBy', { by: tick.by, moment: moment(tick.at) }), ...answers].join(' · ')}
+            </Text>
+          ) : null}
+        </View>
+      </Button>
+      {tick && tick.photos.length > 0 ? <Photos ids={tick.photos} /> : null}
+      {isOpen && !tick ? <Asked step={step} closureId={closureId} onTick={onTick} /> : null}
+    </View>
+  );
+}
+
+/** What a step asks for before it is ticked. */
+function Asked({
+  step,
+  closureId,
+  onTick,
+}: {
+  step: PrepStep;
+  closureId: string;
+  onTick(tick: TickWords): void;
+}) {
+  const [photos, setPhotos] = useState<string[]>([]);
+  const [problem, setProblem] = useState('');
+  const addPhoto = async () => {
+    setProblem('');
+    const file = await pickFile('image/*');
+    if (!file) return;
+    const kept = await keepPhoto(closureId, file);
+    if ('error' in kept) setProblem(kept.error);
+    else setPhotos((list) => [...list, kept.id]);
+  };
+  return (
+    <StepPanel
+      asks={step.asks}
+      timerS={step.timerS}
+      answers={{}}
+      onDone={(answers) => onTick({ answers, photos })}
+    >
+      {step.photo ? (
+        <Button
+          icon="camera-outline"
+          label={t('takeAPhoto')}
+          onPress={() => void addPhoto()}
+          style={{ alignSelf: 'flex-start' }}
+        />
+      ) : null}
+      {photos.length > 0 ? <Photos ids={photos} /> : null}
+      {problem ? <Text color="accent">{problem}</Text> : null}
+    </StepPanel>
   );
 }

@@ -5,6 +5,7 @@ import {
   type AssemblyChange,
   type Cable,
   type CableEntry,
+  type CableLeg,
   type Closure,
   type CutPlan,
   type CutTask,
@@ -16,6 +17,7 @@ import {
   emptyAssembly,
   enteringCable,
   prepSteps,
+  sealOfLeg,
   sealPorts,
 } from '@cordel/core';
 import { commands } from '@cordel/client';
@@ -42,8 +44,8 @@ export interface OpenedClosure {
   assembly: Assembly;
   hardware: Hardware | null;
   ports: PortUse[];
-  /** Cables for which no port is left. */
-  left: CableEntry[];
+  /** Legs of cables for which no port is left. */
+  left: CableLeg[];
   entries: OpenedEntry[];
   unit: LengthUnit;
 }
@@ -64,12 +66,13 @@ export function openedClosure(closure: Closure, view: ProjectView): OpenedClosur
     const { practice } = view.project;
     if (!hardware) return [{ entry, cable, task: null, plan: null, steps: [] }];
     const task = { hardware, makeUp, entry, practice, reach: assembly.reach };
-    const seal = ports
-      .flatMap((use) => use.entries)
-      .find((used) => used.entry.id === entry.id)?.seal;
+    const seals = {
+      in: sealOfLeg(ports, entry.id, 'in'),
+      out: sealOfLeg(ports, entry.id, 'out'),
+    };
     const plan = cutPlan(task);
     const scheme = view.schemes.find(({ id }) => id === cable.schemeId) ?? null;
-    const steps = prepSteps({ task, plan, seal: seal?.ok ? seal.value : null, scheme });
+    const steps = prepSteps({ task, plan, seals, scheme });
     return [{ entry, cable, task, plan, steps }];
   });
   return { assembly, hardware, ports, left, entries, unit };

@@ -3843,7 +3843,7 @@ export interface paths {
                             id: string;
                             name: string;
                             /** @enum {string} */
-                            form: "dome" | "in-line" | "drop" | "gland" | "rack";
+                            form: "dome" | "in-line" | "drop" | "gland" | "wedge" | "rack" | "drop-end";
                             source: string;
                             trays: {
                                 single: number;
@@ -3867,7 +3867,11 @@ export interface paths {
                                 aramid: number;
                                 ripcord: number;
                                 dropTube: number;
+                                /** @default 2032 */
+                                strengthAtFirst?: number;
                             };
+                            /** @default 0 */
+                            access?: number;
                             window: number;
                             clamp: number;
                             hoseClamp: number;
@@ -3877,6 +3881,8 @@ export interface paths {
                             testMinutes?: number;
                             /** @default [] */
                             bolts?: number[];
+                            /** @default null */
+                            torqueMilliNm?: number | null;
                             ports: {
                                 name: string;
                                 takes: ("end" | "express" | "drop")[];
@@ -3890,6 +3896,51 @@ export interface paths {
                                     bushing: boolean;
                                 }[];
                             }[];
+                            /** @default null */
+                            procedure?: {
+                                opening: {
+                                    key: string;
+                                    words: string;
+                                    caution: ("blade" | "bladeTubes" | "shards" | "shardsOtherTubes" | "solvent" | "qualified" | "invisibleLight" | "handTools" | "pressure" | "height") | null;
+                                    when: {
+                                        entries: ("end" | "express" | "drop")[];
+                                        traits: ("armoured" | "tracer" | "metallic" | "ribbon" | "tubes" | "groups" | "thin")[];
+                                    };
+                                    timerS: number | null;
+                                    photo: boolean;
+                                    asks: {
+                                        key: string;
+                                        words: string;
+                                        /** @enum {string} */
+                                        kind: "text" | "yes" | "number";
+                                        unit: string;
+                                    }[];
+                                    work: ("rightCable" | "voltage" | "diameter" | "tracer" | "slitSeal" | "seal" | "fitSeal" | "mark" | "access" | "ring" | "sheath" | "edges" | "split" | "yarn" | "aramid" | "aramidTrim" | "centralTube" | "strength" | "strengthLong" | "bracket" | "tieToBracket" | "clamp" | "rackClamp" | "spacer" | "hose" | "shieldStud" | "bond" | "noneSqueezed" | "sealIn" | "groundStud" | "sealCap" | "bushing" | "gelChannel" | "wedgeIn" | "glandLoose" | "glandGrease" | "glandClamp" | "glandIn" | "units" | "score" | "dropTube" | "groups" | "tubesRound" | "wrap" | "pairs" | "cutSleeves" | "forks" | "pairsThrough" | "entryPlate" | "conduit" | "pairSleeves" | "route" | "spliceHolder" | "moduleEntry" | "trunkLoop" | "pigtailLoop" | "workingLength" | "holderOrder" | "warmTools" | "coreStrip" | "dropConnector") | null;
+                                    /** @enum {string} */
+                                    per: "cable" | "leg";
+                                }[];
+                                closing: {
+                                    key: string;
+                                    words: string;
+                                    caution: ("blade" | "bladeTubes" | "shards" | "shardsOtherTubes" | "solvent" | "qualified" | "invisibleLight" | "handTools" | "pressure" | "height") | null;
+                                    when: {
+                                        entries: ("end" | "express" | "drop")[];
+                                        traits: ("armoured" | "tracer" | "metallic" | "ribbon" | "tubes" | "groups" | "thin")[];
+                                    };
+                                    timerS: number | null;
+                                    photo: boolean;
+                                    asks: {
+                                        key: string;
+                                        words: string;
+                                        /** @enum {string} */
+                                        kind: "text" | "yes" | "number";
+                                        unit: string;
+                                    }[];
+                                    work: ("trayLaid" | "traysStacked" | "tubesRouted" | "cableHeld" | "shieldBonded" | "tracerOut" | "portSealed" | "sealPin" | "wedgeLatched" | "facesClean" | "ringClean" | "gelClean" | "filmOff" | "gasketSeated" | "gasketGreased" | "sealant" | "bolts" | "boltsAgain" | "strapsOn" | "slotsHome" | "holdersIn" | "slackLaid" | "tiesOn" | "lidOn" | "domeIn" | "lipCaptured" | "domeTurned" | "ringOn" | "latchClosed" | "pinIn" | "collarTight" | "tabsLocked" | "housingOn" | "collarLocked" | "valveCap" | "mounted" | "slackStored" | "labelled") | null;
+                                    /** @enum {string} */
+                                    group: "trays" | "cables" | "ports" | "faces" | "bolts" | "cover" | "after";
+                                }[];
+                            } | null;
                         }[];
                         /** @default [] */
                         assemblies?: {
@@ -3906,6 +3957,8 @@ export interface paths {
                                 kind: "end" | "express" | "drop";
                                 diameter: number | null;
                                 port: string | null;
+                                /** @default null */
+                                portOut?: string | null;
                                 loop: number;
                                 tubes: {
                                     unit: number;
@@ -3920,6 +3973,12 @@ export interface paths {
                                     step: string;
                                     by: string | null;
                                     at: string | null;
+                                    /** @default {} */
+                                    answers?: {
+                                        [key: string]: string;
+                                    };
+                                    /** @default [] */
+                                    photos?: string[];
                                 }[];
                             }[];
                         }[];
@@ -4234,6 +4293,9 @@ export interface paths {
                             slots?: number[];
                             /** @default [] */
                             photos?: string[];
+                            answers?: {
+                                [key: string]: string;
+                            };
                         } | {
                             /** @constant */
                             kind: "round";
@@ -5097,7 +5159,7 @@ export interface components {
             id: string;
             name: string;
             /** @enum {string} */
-            form: "dome" | "in-line" | "drop" | "gland" | "rack";
+            form: "dome" | "in-line" | "drop" | "gland" | "wedge" | "rack" | "drop-end";
             source: string;
             trays: {
                 single: number;
@@ -5121,7 +5183,11 @@ export interface components {
                 aramid: number;
                 ripcord: number;
                 dropTube: number;
+                /** @default 2032 */
+                strengthAtFirst: number;
             };
+            /** @default 0 */
+            access: number;
             window: number;
             clamp: number;
             hoseClamp: number;
@@ -5131,6 +5197,8 @@ export interface components {
             testMinutes: number;
             /** @default [] */
             bolts: number[];
+            /** @default null */
+            torqueMilliNm: number | null;
             ports: {
                 name: string;
                 takes: ("end" | "express" | "drop")[];
@@ -5144,6 +5212,55 @@ export interface components {
                     bushing: boolean;
                 }[];
             }[];
+            /** @default null */
+            procedure: {
+                opening: {
+                    key: string;
+                    words: string;
+                    /** @enum {string|null} */
+                    caution: "blade" | "bladeTubes" | "shards" | "shardsOtherTubes" | "solvent" | "qualified" | "invisibleLight" | "handTools" | "pressure" | "height" | null;
+                    when: {
+                        entries: ("end" | "express" | "drop")[];
+                        traits: ("armoured" | "tracer" | "metallic" | "ribbon" | "tubes" | "groups" | "thin")[];
+                    };
+                    timerS: number | null;
+                    photo: boolean;
+                    asks: {
+                        key: string;
+                        words: string;
+                        /** @enum {string} */
+                        kind: "text" | "yes" | "number";
+                        unit: string;
+                    }[];
+                    /** @enum {string|null} */
+                    work: "rightCable" | "voltage" | "diameter" | "tracer" | "slitSeal" | "seal" | "fitSeal" | "mark" | "access" | "ring" | "sheath" | "edges" | "split" | "yarn" | "aramid" | "aramidTrim" | "centralTube" | "strength" | "strengthLong" | "bracket" | "tieToBracket" | "clamp" | "rackClamp" | "spacer" | "hose" | "shieldStud" | "bond" | "noneSqueezed" | "sealIn" | "groundStud" | "sealCap" | "bushing" | "gelChannel" | "wedgeIn" | "glandLoose" | "glandGrease" | "glandClamp" | "glandIn" | "units" | "score" | "dropTube" | "groups" | "tubesRound" | "wrap" | "pairs" | "cutSleeves" | "forks" | "pairsThrough" | "entryPlate" | "conduit" | "pairSleeves" | "route" | "spliceHolder" | "moduleEntry" | "trunkLoop" | "pigtailLoop" | "workingLength" | "holderOrder" | "warmTools" | "coreStrip" | "dropConnector" | null;
+                    /** @enum {string} */
+                    per: "cable" | "leg";
+                }[];
+                closing: {
+                    key: string;
+                    words: string;
+                    /** @enum {string|null} */
+                    caution: "blade" | "bladeTubes" | "shards" | "shardsOtherTubes" | "solvent" | "qualified" | "invisibleLight" | "handTools" | "pressure" | "height" | null;
+                    when: {
+                        entries: ("end" | "express" | "drop")[];
+                        traits: ("armoured" | "tracer" | "metallic" | "ribbon" | "tubes" | "groups" | "thin")[];
+                    };
+                    timerS: number | null;
+                    photo: boolean;
+                    asks: {
+                        key: string;
+                        words: string;
+                        /** @enum {string} */
+                        kind: "text" | "yes" | "number";
+                        unit: string;
+                    }[];
+                    /** @enum {string|null} */
+                    work: "trayLaid" | "traysStacked" | "tubesRouted" | "cableHeld" | "shieldBonded" | "tracerOut" | "portSealed" | "sealPin" | "wedgeLatched" | "facesClean" | "ringClean" | "gelClean" | "filmOff" | "gasketSeated" | "gasketGreased" | "sealant" | "bolts" | "boltsAgain" | "strapsOn" | "slotsHome" | "holdersIn" | "slackLaid" | "tiesOn" | "lidOn" | "domeIn" | "lipCaptured" | "domeTurned" | "ringOn" | "latchClosed" | "pinIn" | "collarTight" | "tabsLocked" | "housingOn" | "collarLocked" | "valveCap" | "mounted" | "slackStored" | "labelled" | null;
+                    /** @enum {string} */
+                    group: "trays" | "cables" | "ports" | "faces" | "bolts" | "cover" | "after";
+                }[];
+            } | null;
         };
         Assembly: {
             /** Format: uuid */
@@ -5159,6 +5276,8 @@ export interface components {
                 kind: "end" | "express" | "drop";
                 diameter: number | null;
                 port: string | null;
+                /** @default null */
+                portOut: string | null;
                 loop: number;
                 tubes: {
                     unit: number;
@@ -5174,6 +5293,12 @@ export interface components {
                     by: string | null;
                     /** Format: date-time */
                     at: string | null;
+                    /** @default {} */
+                    answers: {
+                        [key: string]: string;
+                    };
+                    /** @default [] */
+                    photos: string[];
                 }[];
             }[];
         };
@@ -5328,6 +5453,9 @@ export interface components {
             slots: number[];
             /** @default [] */
             photos: string[];
+            answers?: {
+                [key: string]: string;
+            };
         } | {
             /** @enum {string} */
             kind: "round";
@@ -5533,6 +5661,8 @@ export interface components {
                 kind: "end" | "express" | "drop";
                 diameter: number | null;
                 port: string | null;
+                /** @default null */
+                portOut: string | null;
                 loop: number;
                 tubes: {
                     unit: number;
@@ -5548,6 +5678,12 @@ export interface components {
                     by: string | null;
                     /** Format: date-time */
                     at: string | null;
+                    /** @default {} */
+                    answers: {
+                        [key: string]: string;
+                    };
+                    /** @default [] */
+                    photos: string[];
                 }[];
             };
         } | {
@@ -5570,6 +5706,7 @@ export interface components {
                 tracer?: boolean;
                 route?: number;
                 inside?: number;
+                portOut?: string | null;
             };
         } | {
             /** @enum {string} */
@@ -5589,6 +5726,12 @@ export interface components {
              * @default null
              */
             at: string | null;
+            /** @default {} */
+            answers: {
+                [key: string]: string;
+            };
+            /** @default [] */
+            photos: string[];
             done: boolean;
         };
         ReceivedRecord: {
@@ -6367,4 +6510,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = '202cd9a3be737e41';
+export const API_DIGEST = '54dc5063c83ae46f';

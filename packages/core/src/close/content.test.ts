@@ -73,6 +73,35 @@ describe('what changed since', () => {
     expect(changesSince(record, structuredClone(record))).toEqual([]);
   });
 
+  it('is nothing where only a later version knows more fields', () => {
+    const id = (last: number) => `019da9e7-4800-7000-8000-00000000000${last}`;
+    const assembly = {
+      ...view.assembly!,
+      entries: view.assembly!.entries.map((entry, index) => ({
+        ...entry,
+        id: id(index),
+        cableId: id(index + 4),
+        done: [{ step: 'ring', by: null, at: null, answers: {}, photos: [] }],
+      })),
+    };
+    const own = { ...view.hardware!, id: 'own' };
+    const { access: _access, torqueMilliNm: _torque, procedure: _procedure, ...hardware } = own;
+    const entries = assembly.entries.map(({ portOut: _portOut, ...entry }) => ({
+      ...entry,
+      done: ['ring'],
+    }));
+    const before = { ...record, hardware, assembly: { ...assembly, entries } };
+    const now = { ...record, hardware: { ...own, access: 0 }, assembly };
+    expect(changesSince(before as unknown as ClosureRecord, now)).toEqual([]);
+    const moved = { ...now, hardware: { ...own, access: 500 } };
+    expect(changesSince(before as unknown as ClosureRecord, moved)).toEqual([{ code: 'hardware' }]);
+  });
+
+  it('is not the profile that ships, which only a later version changes', () => {
+    const later = { ...record, hardware: { ...record.hardware!, access: 500 } };
+    expect(changesSince(record, later)).toEqual([]);
+  });
+
   it('is said splice by splice', () => {
     const [first, second, ...rest] = record.splices;
     const after: ClosureRecord = {

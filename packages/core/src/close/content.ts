@@ -4,7 +4,14 @@ import type { Cable } from '../record/cable.ts';
 import type { ClosingEntry } from '../record/closing.ts';
 import type { Closure } from '../record/closure.ts';
 import type { Evidence } from '../record/evidence.ts';
-import type { Assembly, Hardware } from '../record/hardware.ts';
+import {
+  type Assembly,
+  type Hardware,
+  assemblySchema,
+  hardwareSchema,
+} from '../record/hardware.ts';
+import { upgradeAssembly } from '../record/upgradeDocument.ts';
+import { BUILT_IN_HARDWARE } from '../prep/hardware.ts';
 import { type FiberPairs, fiberPairsSchema } from '../record/message.ts';
 import type { Plan } from '../record/plan.ts';
 import type { Project } from '../record/project.ts';
@@ -138,9 +145,19 @@ export const recordChangeSchema = z.discriminatedUnion('code', [
 ]);
 export type RecordChange = z.infer<typeof recordChangeSchema>;
 
+const isBuiltIn = ({ id }: Hardware): boolean => BUILT_IN_HARDWARE.some((own) => own.id === id);
+
+/** A part of a record with the fields that came later as they are where nobody sets them. */
+function upToDate<Part>(schema: z.ZodType<Part>, part: unknown): unknown {
+  const read = schema.safeParse(part);
+  return read.success ? read.data : part;
+}
+
 const PARTS: Record<ChangedPart, (record: ClosureRecord) => unknown> = {
-  assembly: (record) => record.assembly,
-  hardware: (record) => record.hardware,
+  assembly: ({ assembly }) => upToDate(assemblySchema, upgradeAssembly(assembly)),
+  // Nobody can change a profile that ships; another one is that of a later version.
+  hardware: ({ hardware }) =>
+    hardware && isBuiltIn(hardware) ? hardware.id : upToDate(hardwareSchema, hardware),
   plan: (record) => record.plan,
   closure: (record) => record.closure,
   cable: (record) => record.cables,

@@ -138,7 +138,7 @@ function caseFace(hardware: Hardware): Face {
 
 /** The drawing of a closure's own ports, seams and bolts, from its profile. */
 export const faceOf = (hardware: Hardware): Face =>
-  hardware.form === 'dome' ? domeFace(hardware) : caseFace(hardware);
+  hardware.form === 'dome' || hardware.form === 'wedge' ? domeFace(hardware) : caseFace(hardware);
 
 /** What bubbles at a place come from, by what the place is. */
 export type LeakCause = 'valve' | 'port' | 'seam';

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { BUILT_IN_HARDWARE } from '../prep/hardware.ts';
+import { genericProcedure } from '../prep/procedures/index.ts';
 import { hardwareSchema } from '../record/hardware.ts';
 import { closureView, hardwareOf } from './closure.testing.ts';
 import { faceOf, leakCause } from './face.ts';
@@ -25,13 +26,16 @@ describe('the list before the cover goes on', () => {
     expect(pointOf('port:Oval').message).toMatchObject({
       code: 'portSealed',
       port: 'Oval',
-      cables: ['A', 'B'],
+      // Both legs of the express cable fill it.
+      cables: ['A'],
       seal: 'Oval seal 2',
       slit: 'yes',
+      plugs: 0,
     });
-    expect(pointOf('port:Round 1').message).toEqual({
+    expect(pointOf('port:Round 1').message).toMatchObject({ code: 'portSealed', cables: ['B'] });
+    expect(pointOf('port:Round 2').message).toEqual({
       code: 'portPlugged',
-      port: 'Round 1',
+      port: 'Round 2',
       plugs: 1,
     });
     expect(pointOf('port:Drop port').message).toMatchObject({ code: 'portPlugged', plugs: 4 });
@@ -43,8 +47,13 @@ describe('the list before the cover goes on', () => {
   });
 
   it('asks for a bond only where a cable is armoured, with its caution', () => {
-    expect(keysOf('cables')).toEqual(['cable:enters A', 'cable:enters B', 'bond:enters B']);
-    expect(pointOf('bond:enters B').caution).toBe('metallicCable');
+    expect(keysOf('cables')).toEqual([
+      'cable:enters A',
+      'cable:enters A:out',
+      'cable:enters B',
+      'bond:enters B',
+    ]);
+    expect(pointOf('bond:enters B').caution).toBe('qualified');
   });
 
   it('names bolts in the order of the sheet', () => {
@@ -108,6 +117,85 @@ describe('the list before the cover goes on', () => {
       return own.every(({ message }) => message.code === 'cableClamped');
     });
     expect(clamped.map(({ form }) => form)).toEqual(['dome', 'in-line']);
+  });
+
+  // Each form has its own list: common practice, no source.
+  it.each<[string, string[]]>([
+    [
+      'dome',
+      [
+        ...['facesClean', 'gasketGreased', 'domeIn', 'lipCaptured', 'latchClosed', 'collarTight'],
+        ...['collarLocked', 'valveCap', 'mounted', 'slackStored', 'labelled'],
+      ],
+    ],
+    [
+      'in-line',
+      ['facesClean', 'sealant', 'lidOn', 'valveCap', 'mounted', 'slackStored', 'labelled'],
+    ],
+    [
+      'gel-drop',
+      ['filmOff', 'gelClean', 'slotsHome', 'tabsLocked', 'mounted', 'slackStored', 'labelled'],
+    ],
+    ['gland', ['facesClean', 'gasketSeated', 'lidOn', 'mounted', 'slackStored', 'labelled']],
+    [
+      'wedge',
+      [
+        ...['strapsOn', 'ringClean', 'domeTurned', 'ringOn', 'latchClosed', 'pinIn', 'valveCap'],
+        ...['mounted', 'slackStored', 'labelled'],
+      ],
+    ],
+    ['rack', ['lidOn', 'labelled']],
+    ['drop-end', ['lidOn', 'mounted', 'slackStored', 'labelled']],
+  ])('closes a %s as its form is closed', (id, codes) => {
+    const points = closingPoints(closureView({ hardware: hardwareOf(id) }));
+    const groups = ['faces', 'cover', 'after'];
+    const own = points.filter(({ group }) => groups.includes(group));
+    expect(own.map(({ message }) => message.code)).toEqual(codes);
+  });
+
+  it('asks for each wedge, plugged or not, and for a pin in each unused seal', () => {
+    const wedge = closureView({ hardware: hardwareOf('wedge') });
+    expect(keysOf('ports', wedge).filter((key) => key.startsWith('wedgeLatched'))).toHaveLength(5);
+    const inLine = closureView({ hardware: hardwareOf('in-line') });
+    expect(keysOf('ports', inLine).filter((key) => key.startsWith('sealPin'))).toEqual([
+      'sealPin:Branch 1',
+      'sealPin:Branch 2',
+    ]);
+  });
+
+  it('says the torque of the sheet, and asks for what was used', () => {
+    expect(pointOf('bolts:again')).toMatchObject({
+      message: { code: 'boltsAgain' },
+      asks: [{ key: 'torqueUsed' }],
+    });
+    const hardware = { ...hardwareOf('dome'), torqueMilliNm: 2800 };
+    expect(pointOf('bolts:again', closureView({ hardware })).message).toEqual({
+      code: 'boltsToTorque',
+      torque: { torqueMilliNm: 2800 },
+    });
+  });
+
+  it('has the points of a procedure of one’s own, with the figures of its profile', () => {
+    const dome = hardwareOf('dome');
+    const generic = genericProcedure('dome');
+    const own = {
+      ...generic.closing[0]!,
+      key: 'tag',
+      work: null,
+      words: 'Tag at {hoseClamp}.',
+      group: 'after' as const,
+    };
+    const procedure = { ...generic, closing: [...generic.closing, own] };
+    const view = closureView({ hardware: { ...dome, procedure } });
+    expect(closingPoints(view).at(-1)).toMatchObject({
+      key: 'tag',
+      group: 'after',
+      message: {
+        code: 'ownWords',
+        words: 'Tag at {hoseClamp}.',
+        figures: { hoseClamp: { lengthTenthsMm: 64 } },
+      },
+    });
   });
 
   it('names each point once', () => {

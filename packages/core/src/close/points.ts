@@ -1,7 +1,10 @@
 import { spliceStateOf } from '../loss/spliceState.ts';
 import { isMade, spliceStage } from '../loss/spliceStage.ts';
 import { type Judgement, judgeSplice } from '../loss/verdict.ts';
-import { type PortUse, sealPorts } from '../prep/seal.ts';
+import { type Figures, figuresOf } from '../prep/figures.ts';
+import { type Leg, legsOf, namedLeg } from '../prep/legs.ts';
+import { procedureOf } from '../prep/procedures/index.ts';
+import { type CableLeg, type PortUse, sealPorts } from '../prep/seal.ts';
 import { isHoseClamped } from '../prep/steps.ts';
 import { FIBER_RADIUS } from '../prep/storage.ts';
 import type { Closure } from '../record/closure.ts';
@@ -9,23 +12,55 @@ import type { Evidence } from '../record/evidence.ts';
 import type { Assembly, CableEntry, Hardware } from '../record/hardware.ts';
 import type { Limits } from '../record/limits.ts';
 import type { Quantity, SplicePlaces } from '../record/message.ts';
+import type {
+  Ask,
+  CLOSING_GROUPS,
+  CableTrait,
+  ClosingStepData,
+  ClosingWork,
+  PrepCaution,
+} from '../record/procedure.ts';
 import type { Splice } from '../record/splice.ts';
 
-export const POINT_GROUPS = ['work', 'trays', 'cables', 'ports', 'faces', 'bolts'] as const;
-export type PointGroup = (typeof POINT_GROUPS)[number];
+/** The part of the list that a point is in: what the record says by itself, and what its procedure has. */
+export type PointGroup = 'work' | (typeof CLOSING_GROUPS)[number];
+
+/** Works of which a point says the same for every closure. */
+export type PlainPoint = Exclude<
+  ClosingWork,
+  | 'trayLaid'
+  | 'traysStacked'
+  | 'tubesRouted'
+  | 'cableHeld'
+  | 'shieldBonded'
+  | 'tracerOut'
+  | 'portSealed'
+  | 'sealPin'
+  | 'wedgeLatched'
+  | 'bolts'
+  | 'boltsAgain'
+>;
+
+/** The leg of an express cable; `none` of a cable that has one only. */
+type PointLeg = Leg | 'none';
 
 /** What a point of the list asks for. */
 export type PointMessage =
   | { code: 'allSpliced' | 'noneToRedo' | 'cablesEntered' | 'hardwareHolds' }
+  | { code: PlainPoint }
+  /** Own words, with figures in braces. */
+  | { code: 'ownWords'; words: string; figures: Figures }
   /** Sleeves in their slots, and the smallest radius of a fiber. */
   | { code: 'trayLaid'; tray: number; sleeves: number; radius: Quantity }
   | { code: 'traysStacked'; trays: number }
   | { code: 'tubesRouted'; cables: readonly string[] }
-  | { code: 'cableHeld'; cable: string }
+  | { code: 'cableHeld'; cable: string; leg: PointLeg }
   /** The hose clamp sits so far below the ring cut. */
-  | { code: 'cableClamped'; cable: string; hoseClamp: Quantity }
-  | { code: 'shieldBonded' | 'tracerOut'; cable: string }
-  | { code: 'portPlugged'; port: string; plugs: number }
+  | { code: 'cableClamped'; cable: string; leg: PointLeg; hoseClamp: Quantity }
+  | { code: 'shieldBonded'; cable: string; leg: PointLeg }
+  | { code: 'tracerOut'; cable: string }
+  | { code: 'portPlugged' | 'sealPin'; port: string; plugs: number }
+  | { code: 'wedgeLatched'; port: string }
   | { code: 'portUnknownSeal'; port: string; cables: readonly string[]; plugs: number }
   | {
       code: 'portSealed';
@@ -36,10 +71,10 @@ export type PointMessage =
       slit: 'yes' | 'no';
       plugs: number;
     }
-  | { code: 'facesClean' | 'gelClean' | 'gasketSeated' | 'wedgesSeated' }
   /** The place of the bolt in the order of all. */
   | { code: 'boltTight'; bolt: number; place: number; bolts: number }
-  | { code: 'boltsAgain' };
+  | { code: 'boltsAgain' }
+  | { code: 'boltsToTorque'; torque: Quantity };
 
 /** What the record itself says of a point. */
 export type FoundMessage =
@@ -64,7 +99,13 @@ export interface ClosingPoint {
   group: PointGroup;
   message: PointMessage;
   /** What must be known before it is touched. */
-  caution?: 'metallicCable';
+  caution?: PrepCaution;
+  /** Seconds to wait before it is ticked. */
+  timerS?: number;
+  /** Whether a photo is asked for. */
+  photo?: true;
+  /** What is to be written down with it. */
+  asks?: readonly Ask[];
   /** Slots in use of the tray it is about. */
   slots?: number[];
   /** The port it is about. */
@@ -110,19 +151,16 @@ export function closingPoints(view: ClosingView): ClosingPoint[] {
   const { hardware, assembly } = view;
   const sealed = hardware
     ? sealPorts(hardware, assembly.entries)
-    : { ports: [], left: [...assembly.entries] };
+    : { ports: [], left: assembly.entries.map((entry) => ({ entry, leg: 'in' as const })) };
+  const steps = hardware ? procedureOf(hardware).closing : HARDWARE_UNKNOWN;
   return [
     ...workPoints(view, sealed.left),
-    ...trayPoints(view),
-    ...assembly.entries.flatMap((entry) => cablePoints(view, entry)),
-    ...sealed.ports.map((use) => portPoint(view, use)),
-    ...facePoints(hardware),
-    ...boltPoints(hardware),
+    ...steps.flatMap((step) => stepPoints(step, view, sealed.ports)),
   ];
 }
 
 /** What the plan says against what is there. */
-function workPoints(view: ClosingView, left: readonly CableEntry[]): ClosingPoint[] {
+function workPoints(view: ClosingView, left: readonly CableLeg[]): ClosingPoint[] {
   const { splices, assembly, hardware, closure } = view;
   const open = splices.filter(({ judged }) => ['open', 'skipped'].includes(spliceStage(judged)));
   const redo = splices.filter(({ judged }) => spliceStage(judged) === 'redo');
@@ -171,7 +209,10 @@ function workPoints(view: ClosingView, left: readonly CableEntry[]): ClosingPoin
       hardware === null
         ? { code: 'noHardware' }
         : left.length > 0
-          ? { code: 'noPort', cables: left.map(({ cableId }) => view.cableName(cableId)) }
+          ? {
+              code: 'noPort',
+              cables: [...new Set(left.map(({ entry }) => view.cableName(entry.cableId)))],
+            }
           : {
               code: 'traysHeld',
               hardware: hardware.name,
@@ -202,116 +243,186 @@ const placesOf = (list: readonly ClosingSplice[]): SplicePlaces => ({
   most: MOST_PLACES,
 });
 
-function trayPoints({ splices, closure, assembly, cableName }: ClosingView): ClosingPoint[] {
+/** What a point asks for, under the key that it is kept by. */
+interface Asked {
+  key: string;
+  message: PointMessage;
+  slots?: number[];
+  port?: string;
+}
+
+/** The points that a step of the procedure makes: one, one for each thing that it is about, or none. */
+function stepPoints(
+  step: ClosingStepData,
+  view: ClosingView,
+  ports: readonly PortUse[],
+): ClosingPoint[] {
+  const { group, caution, timerS, photo, asks, words } = step;
+  const { hardware } = view;
+  return askedBy(step, view, ports).map(({ key, message, ...place }): ClosingPoint => ({
+    key,
+    group,
+    message:
+      words === '' || hardware === null
+        ? message
+        : { code: 'ownWords', words, figures: figuresOf(hardware, hardware.sheath.end) },
+    ...place,
+    ...(caution !== null && { caution }),
+    ...(timerS !== null && { timerS }),
+    ...(photo && { photo }),
+    ...(asks.length > 0 && { asks }),
+  }));
+}
+
+function askedBy(
+  { work, key, when }: ClosingStepData,
+  view: ClosingView,
+  ports: readonly PortUse[],
+): Asked[] {
+  const { hardware, assembly, cableName } = view;
+  const entering = assembly.entries.filter(
+    (entry) =>
+      (when.entries.length === 0 || when.entries.includes(entry.kind)) &&
+      when.traits.every((trait) => hasTrait(entry, trait)),
+  );
+  const isAsked = when.entries.length + when.traits.length === 0 || entering.length > 0;
+  const onLegs = (message: (entry: CableEntry, leg: Leg) => PointMessage): Asked[] =>
+    entering.flatMap((entry) =>
+      legsOf(entry).map((leg) => ({ key: legKey(key, entry, leg), message: message(entry, leg) })),
+    );
+  const onPorts = (uses: readonly PortUse[], message: (use: PortUse) => PointMessage): Asked[] =>
+    uses.map((use) => ({
+      key: `${key}:${use.port.name}`,
+      message: message(use),
+      port: use.port.name,
+    }));
+  const trays = traysInUse(view);
+  switch (work) {
+    case 'trayLaid':
+      return trays.map(({ tray, slots }) => ({
+        key: `tray:${tray}`,
+        message: {
+          code: 'trayLaid',
+          tray,
+          sleeves: slots.length,
+          radius: { lengthTenthsMm: FIBER_RADIUS, towards: 'up' },
+        },
+        slots,
+      }));
+    case 'traysStacked':
+      return trays.length > 0
+        ? [{ key, message: { code: 'traysStacked', trays: trays.length } }]
+        : [];
+    case 'tubesRouted': {
+      const cables = assembly.entries.map(({ cableId }) => cableName(cableId));
+      return trays.length > 0 ? [{ key, message: { code: 'tubesRouted', cables } }] : [];
+    }
+    case 'cableHeld':
+      return onLegs((entry, leg) => heldMessage(view, entry, leg));
+    case 'shieldBonded':
+      return onLegs((entry, leg) => ({
+        code: 'shieldBonded',
+        cable: cableName(entry.cableId),
+        leg: legOf(entry, leg),
+      }));
+    case 'tracerOut':
+      return entering.map((entry) => ({
+        key: `${key}:${entry.id}`,
+        message: { code: 'tracerOut', cable: cableName(entry.cableId) },
+      }));
+    case 'portSealed':
+      return onPorts(ports, (use) => portMessage(view, use));
+    case 'sealPin':
+      return onPorts(
+        ports.filter(({ entries }) => entries.length === 0),
+        ({ port, plugs }) => ({ code: 'sealPin', port: port.name, plugs }),
+      );
+    case 'wedgeLatched':
+      return onPorts(ports, ({ port }) => ({ code: 'wedgeLatched', port: port.name }));
+    case 'bolts':
+      return (hardware?.bolts ?? []).map((bolt, index, all) => ({
+        key: `${key}:${bolt}`,
+        message: { code: 'boltTight', bolt, place: index + 1, bolts: all.length },
+      }));
+    case 'boltsAgain':
+      return hardware && hardware.bolts.length > 0
+        ? [{ key, message: boltsMessage(hardware) }]
+        : [];
+    // Its words are the step's own.
+    case null:
+      return isAsked ? [{ key, message: { code: 'lidOn' } }] : [];
+    default:
+      return isAsked ? [{ key, message: { code: work } }] : [];
+  }
+}
+
+/** Nothing but the trays and cables is known where no hardware is chosen. */
+const HARDWARE_UNKNOWN = procedureOf({ form: 'drop-end', procedure: null }).closing.filter(
+  ({ group }) => group === 'trays' || group === 'cables',
+);
+
+/** What a closing list knows of a cable; of its make-up it knows nothing. */
+function hasTrait(entry: CableEntry, trait: CableTrait): boolean {
+  if (trait === 'armoured') return entry.armoured;
+  if (trait === 'tracer') return entry.tracer;
+  return trait !== 'metallic' || entry.armoured || entry.tracer;
+}
+
+const legOf = (entry: CableEntry, leg: Leg): PointLeg => namedLeg(entry, leg) ?? 'none';
+
+/** The first leg has the key of a cable that has one only. */
+const legKey = (key: string, { id }: CableEntry, leg: Leg): string =>
+  leg === 'in' ? `${key}:${id}` : `${key}:${id}:${leg}`;
+
+/** Trays with splices, and the slots in use of each. */
+function traysInUse({ splices, closure }: ClosingView): { tray: number; slots: number[] }[] {
   const slots = new Map<number, Set<number>>();
   for (const { splice } of splices)
     slots.set(splice.tray, (slots.get(splice.tray) ?? new Set()).add(splice.slot));
-  const trays = closure.trays.filter(({ number }) => slots.has(number));
-  if (trays.length === 0) return [];
-  const points = trays.map(({ number }): ClosingPoint => {
-    const used = [...slots.get(number)!].sort((a, b) => a - b);
-    return {
-      key: `tray:${number}`,
-      group: 'trays',
-      message: {
-        code: 'trayLaid',
-        tray: number,
-        sleeves: used.length,
-        radius: { lengthTenthsMm: FIBER_RADIUS, towards: 'up' },
-      },
-      slots: used,
-    };
-  });
-  return [
-    ...points,
-    {
-      key: 'trays:stack',
-      group: 'trays',
-      message: { code: 'traysStacked', trays: trays.length },
-    },
-    {
-      key: 'tubes',
-      group: 'trays',
-      message: {
-        code: 'tubesRouted',
-        cables: assembly.entries.map(({ cableId }) => cableName(cableId)),
-      },
-    },
-  ];
+  return closure.trays
+    .filter(({ number }) => slots.has(number))
+    .map(({ number }) => ({
+      tray: number,
+      slots: [...slots.get(number)!].sort((a, b) => a - b),
+    }));
 }
 
-function cablePoints({ cableName, hardware }: ClosingView, entry: CableEntry): ClosingPoint[] {
-  const cable = cableName(entry.cableId);
-  const points: ClosingPoint[] = [
-    {
-      key: `cable:${entry.id}`,
-      group: 'cables',
-      message:
-        hardware && isHoseClamped(hardware)
-          ? {
-              code: 'cableClamped',
-              cable,
-              hoseClamp: { lengthTenthsMm: hardware.hoseClamp, towards: 'near' },
-            }
-          : { code: 'cableHeld', cable },
-    },
-  ];
-  if (entry.armoured)
-    points.push({
-      key: `bond:${entry.id}`,
-      group: 'cables',
-      message: { code: 'shieldBonded', cable },
-      caution: 'metallicCable',
-    });
-  if (entry.tracer)
-    points.push({
-      key: `tracer:${entry.id}`,
-      group: 'cables',
-      message: { code: 'tracerOut', cable },
-    });
-  return points;
+function heldMessage(
+  { cableName, hardware }: ClosingView,
+  entry: CableEntry,
+  leg: Leg,
+): PointMessage {
+  const held = { cable: cableName(entry.cableId), leg: legOf(entry, leg) };
+  return hardware && isHoseClamped(hardware)
+    ? {
+        code: 'cableClamped',
+        ...held,
+        hoseClamp: { lengthTenthsMm: hardware.hoseClamp, towards: 'near' },
+      }
+    : { code: 'cableHeld', ...held };
 }
 
-function portPoint({ cableName }: ClosingView, { port, entries, plugs }: PortUse): ClosingPoint {
-  const point = { key: `port:${port.name}`, group: 'ports' as const, port: port.name };
-  if (entries.length === 0)
-    return { ...point, message: { code: 'portPlugged', port: port.name, plugs: port.holes } };
+const boltsMessage = ({ torqueMilliNm }: Hardware): PointMessage =>
+  torqueMilliNm === null
+    ? { code: 'boltsAgain' }
+    : { code: 'boltsToTorque', torque: { torqueMilliNm } };
+
+function portMessage({ cableName }: ClosingView, { port, entries, plugs }: PortUse): PointMessage {
+  if (entries.length === 0) return { code: 'portPlugged', port: port.name, plugs: port.holes };
   const seals = entries.flatMap(({ seal }) => (seal?.ok ? [seal.value] : []));
   const seal = seals[0];
-  const named = { port: port.name, cables: entries.map(({ entry }) => cableName(entry.cableId)) };
-  return {
-    ...point,
-    message: seal
-      ? {
-          code: 'portSealed',
-          ...named,
-          seal: seal.row.seal,
-          bushing: seal.bushing ? 'yes' : 'no',
-          slit: seals.some((own) => own.slit) ? 'yes' : 'no',
-          plugs,
-        }
-      : { code: 'portUnknownSeal', ...named, plugs },
+  const named = {
+    port: port.name,
+    cables: [...new Set(entries.map(({ entry }) => cableName(entry.cableId)))],
   };
-}
-
-function facePoints(hardware: Hardware | null): ClosingPoint[] {
-  if (hardware === null || hardware.form === 'rack') return [];
-  const gel = hardware.form === 'drop';
-  return [
-    { key: 'faces', group: 'faces', message: { code: gel ? 'gelClean' : 'facesClean' } },
-    { key: 'gasket', group: 'faces', message: { code: gel ? 'wedgesSeated' : 'gasketSeated' } },
-  ];
-}
-
-function boltPoints(hardware: Hardware | null): ClosingPoint[] {
-  if (hardware === null || hardware.bolts.length === 0) return [];
-  const bolts = hardware.bolts.length;
-  return [
-    ...hardware.bolts.map((bolt, index): ClosingPoint => ({
-      key: `bolt:${bolt}`,
-      group: 'bolts',
-      message: { code: 'boltTight', bolt, place: index + 1, bolts },
-    })),
-    { key: 'bolts:again', group: 'bolts', message: { code: 'boltsAgain' } },
-  ];
+  return seal
+    ? {
+        code: 'portSealed',
+        ...named,
+        seal: seal.row.seal,
+        bushing: seal.bushing ? 'yes' : 'no',
+        slit: seals.some((own) => own.slit) ? 'yes' : 'no',
+        plugs,
+      }
+    : { code: 'portUnknownSeal', ...named, plugs };
 }

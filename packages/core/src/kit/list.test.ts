@@ -42,6 +42,7 @@ test('only the tubes that are opened need solvent', () => {
     kind: 'express' as const,
     diameter: null,
     port: null,
+    portOut: null,
     loop: 0,
     tubes: [{ unit: 3, way: 'window' as const }],
     armoured: true,

@@ -6,3 +6,4 @@ export * from './number.ts';
 export * from './count.ts';
 export * from './moment.ts';
 export * from './temperature.ts';
+export * from './torque.ts';

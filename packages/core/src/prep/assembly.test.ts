@@ -10,7 +10,12 @@ const two = after([
   { kind: 'add', entry: entry('a') },
   { kind: 'add', entry: entry('b') },
 ]);
-const signed = { by: 'A. Reed', at: '2026-05-04T20:15:00.000Z' };
+const signed = {
+  by: 'A. Reed',
+  at: '2026-05-04T20:15:00.000Z',
+  answers: { detector: 'dark' },
+  photos: [],
+};
 const ticked = (step: string) => ({ step, ...signed });
 const tick = (entryId: string, step: string, done = true): AssemblyChange => ({
   kind: 'tick',
@@ -29,7 +34,7 @@ test('ticks of two people stand side by side', () => {
 });
 
 test('a change of one cable leaves the others and its own ticks alone', () => {
-  const part = { diameter: 145, port: 'Oval' };
+  const part = { diameter: 145, port: 'Oval', portOut: 'Round 1' };
   const changed = after([tick('a', 'mark'), { kind: 'enter', entryId: 'a', part }], two);
   expect(changed.entries).toEqual([{ ...entry('a'), ...part, done: [ticked('mark')] }, entry('b')]);
 });
@@ -41,10 +46,16 @@ test('a cable that is taken out is gone, and what is said of it later changes no
 });
 
 test('other hardware has other ports: those that were chosen are forgotten', () => {
-  const chosen = after([{ kind: 'enter', entryId: 'a', part: { port: 'Oval' } }], two);
+  const chosen = after(
+    [{ kind: 'enter', entryId: 'a', part: { port: 'Oval', portOut: 'Oval' } }],
+    two,
+  );
   expect(after([{ kind: 'hardware', hardwareId: 'dome' }], chosen)).toEqual(chosen);
   const other = after([{ kind: 'hardware', hardwareId: 'gland' }], chosen);
-  expect(other.entries.map(({ port }) => port)).toEqual([null, null]);
+  expect(other.entries.map(({ port, portOut }) => [port, portOut])).toEqual([
+    [null, null],
+    [null, null],
+  ]);
 });
 
 const anyChange = fc.oneof(
@@ -56,6 +67,8 @@ const anyChange = fc.oneof(
     done: fc.boolean(),
     by: fc.constantFrom(null, 'A. Reed', 'M.'),
     at: fc.constantFrom(null, '2026-05-04T20:15:00.000Z'),
+    answers: fc.constantFrom<Record<string, string>[]>({}, { detector: 'dark' }),
+    photos: fc.constant<string[]>([]),
   }),
   fc.record({ kind: fc.constant('remove' as const), entryId: fc.constantFrom('a', 'b') }),
   fc.record({ kind: fc.constant('add' as const), entry: fc.constantFrom('a', 'c').map(entry) }),

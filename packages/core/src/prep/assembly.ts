@@ -19,6 +19,7 @@ export const enteringCable = (
   kind,
   diameter: null,
   port: null,
+  portOut: null,
   loop: 0,
   tubes: [],
   armoured: false,
@@ -41,7 +42,7 @@ export function changeAssembly(assembly: Assembly, change: AssemblyChange): Asse
       return {
         ...assembly,
         hardwareId: change.hardwareId,
-        entries: assembly.entries.map((entry) => ({ ...entry, port: null })),
+        entries: assembly.entries.map((entry) => ({ ...entry, port: null, portOut: null })),
       };
     case 'reach':
       return { ...assembly, reach: change.reach };
@@ -58,9 +59,12 @@ export function changeAssembly(assembly: Assembly, change: AssemblyChange): Asse
       };
     case 'tick':
       return onEntry(change.entryId, (entry) => {
-        const { step, by, at } = change;
+        const { step, by, at, answers, photos } = change;
         const others = entry.done.filter((tick) => tick.step !== step);
-        return { ...entry, done: change.done ? [...others, { step, by, at }] : others };
+        return {
+          ...entry,
+          done: change.done ? [...others, { step, by, at, answers, photos }] : others,
+        };
       });
   }
 }

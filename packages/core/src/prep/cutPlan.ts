@@ -20,6 +20,7 @@ export type MarkMessage =
         | 'dedicatedScore'
         | 'window';
     }
+  | { code: 'accessCut'; waste: Quantity }
   | { code: 'tubesEnd' | 'centralTubeEnds' | 'dropTubeEnds' | 'strength' | 'rods'; kept: Quantity }
   | { code: 'clamp'; below: Quantity }
   | { code: 'score'; of: ScoredPart };
@@ -30,7 +31,7 @@ export type ScoredPart = 'tubes' | 'centralTube' | 'cutTubes' | 'tube';
 /** A place on the tape, in tenths of a millimeter from its zero. */
 export interface CutMark {
   at: number;
-  kind: 'ring cut' | 'trim' | 'score' | 'window' | 'tube cut' | 'clamp';
+  kind: 'ring cut' | 'access cut' | 'trim' | 'score' | 'window' | 'tube cut' | 'clamp';
   message: MarkMessage;
   /** Which way a tape's figure is rounded, so that nothing gets shorter than is needed. */
   round: 'up' | 'down' | 'near';
@@ -77,6 +78,8 @@ export type PrepMessage =
       working: Quantity;
       least: Quantity;
     }
+  /** The piece that gives hold of the ripcord is waste, and comes off besides. */
+  | { code: 'accessWaste'; sheet: Quantity; waste: Quantity; sheath: Quantity }
   | { code: 'windowInRibbon'; ribbon: number }
   | { code: 'longestPull'; pull: Quantity; most: Quantity }
   | { code: 'loopReaches'; loop: Quantity; reach: Quantity }
@@ -145,9 +148,18 @@ function endPlan(task: CutTask): CutPlan {
   // In a rack the sheet's figure is what is bare past the sleeves, inside the chassis.
   const working = Math.max(hardware.sheath.end, entry.inside);
   const sheet = rack ? entry.route + working : hardware.sheath.end;
-  const opening = rack ? sheet : Math.max(sheet, hardware.tubeToTray + practice.trayFiber);
-  const tail = rack ? working : opening - hardware.tubeToTray;
+  const used = rack ? sheet : Math.max(sheet, hardware.tubeToTray + practice.trayFiber);
+  const { access } = hardware;
+  const opening = used + access;
+  const tail = rack ? working : used - hardware.tubeToTray;
   const plan = started('cableEnd', opening);
+  if (access > 0)
+    plan.marks.push({
+      at: access,
+      kind: 'access cut',
+      message: { code: 'accessCut', waste: length(access) },
+      round: 'near',
+    });
   const central = makeUp.kind === 'ribbon';
   plan.marks.push({
     at: opening,
@@ -162,7 +174,7 @@ function endPlan(task: CutTask): CutPlan {
     message: { code: central ? 'centralTubeEnds' : 'tubesEnd', kept: length(kept) },
     round: 'down',
   });
-  scores(plan, opening - kept, 0, central ? 'centralTube' : 'tubes');
+  scores(plan, opening - kept, access, central ? 'centralTube' : 'tubes');
   if (rack)
     plan.marks.push({
       at: opening + hardware.clamp,
@@ -187,14 +199,24 @@ function endPlan(task: CutTask): CutPlan {
     finish(plan, task, tail);
     return plan;
   }
+  if (access > 0)
+    plan.checks.push({
+      ok: true,
+      message: {
+        code: 'accessWaste',
+        sheet: length(used),
+        waste: length(access),
+        sheath: length(opening),
+      },
+    });
   plan.checks.push(
-    opening > sheet
+    used > sheet
       ? {
           ok: false,
           message: {
             code: 'sheetTooShort',
             sheet: length(sheet),
-            sheath: length(opening),
+            sheath: length(used),
             toTray: length(hardware.tubeToTray),
             onTray: length(practice.trayFiber),
           },
@@ -453,7 +475,9 @@ function longestPull(plan: CutPlan): number {
     .map(({ at }) => at)
     .sort((a, b) => a - b);
   if (places.length === 0) return 0;
-  const all = plan.zero === 'firstRingCut' ? places : [0, ...places];
+  // What lies beyond the cut that gives hold of the ripcord is waste, tubes and all.
+  const start = plan.marks.find(({ kind }) => kind === 'access cut')?.at ?? 0;
+  const all = plan.zero === 'firstRingCut' ? places : [start, ...places];
   return Math.max(0, ...all.slice(1).map((at, index) => at - all[index]!));
 }
 

@@ -39,6 +39,7 @@ const KEEP = {
   aramid: inch(3),
   ripcord: inch(4),
   dropTube: inch(6),
+  strengthAtFirst: inch(8),
 };
 
 /** The gland, the gel or the rack's clamp holds the cable. */
@@ -52,7 +53,13 @@ const COMMON = {
   hoseClamp: inch(0.25),
   bushingBelow: inch(0.5),
   testMinutes: TEST_MINUTES,
+  access: 0,
+  torqueMilliNm: null,
+  procedure: null,
 };
+
+/** Where a cable's end is slit for its ripcord: 2 to 3 in are common practice. */
+const ACCESS = inch(3);
 
 /** Generic hardware to begin with. Every one is to be replaced by the sheet of what is at hand. */
 export const BUILT_IN_HARDWARE: readonly Hardware[] = [
@@ -66,6 +73,7 @@ export const BUILT_IN_HARDWARE: readonly Hardware[] = [
     basket: { width: mm(150), length: mm(320), depth: mm(30) },
     tubeToTray: mm(450),
     sheath: { end: inch(64), express: inch(66), drop: inch(64) },
+    access: ACCESS,
     testKpa: 34.5,
     ports: [
       {
@@ -92,6 +100,7 @@ export const BUILT_IN_HARDWARE: readonly Hardware[] = [
     basket: { width: mm(130), length: mm(400), depth: mm(35) },
     tubeToTray: mm(380),
     sheath: { end: inch(64), express: inch(70), drop: inch(64) },
+    access: ACCESS,
     testKpa: 27.6,
     ports: [
       ...ports(2, 'Trunk', {
@@ -120,7 +129,8 @@ export const BUILT_IN_HARDWARE: readonly Hardware[] = [
     hoseClamp: NO_HOSE_CLAMP,
     testKpa: 0,
     ports: [
-      { name: 'Feed', takes: ['express', 'end'], holes: 1, rows: rows([6, 10, 14], 'Gel wedge') },
+      // A cable that passes comes in by one hole and leaves by the other.
+      { name: 'Feed', takes: ['express', 'end'], holes: 2, rows: rows([6, 10, 14], 'Gel wedge') },
       { name: 'Drops', takes: ['drop'], holes: 8, rows: rows([2, 4, 7], 'Gel comb') },
     ],
   },
@@ -152,6 +162,32 @@ export const BUILT_IN_HARDWARE: readonly Hardware[] = [
   },
   {
     ...COMMON,
+    id: 'wedge',
+    name: 'Dome with gel wedges',
+    form: 'wedge',
+    bolts: [],
+    trays: { most: 12, single: 24, mass: 6 },
+    basket: { width: mm(160), length: mm(320), depth: mm(35) },
+    tubeToTray: mm(450),
+    sheath: { end: inch(64), express: inch(66), drop: inch(64) },
+    access: ACCESS,
+    hoseClamp: NO_HOSE_CLAMP,
+    testKpa: 34.5,
+    ports: [
+      ...ports(3, 'Wedge', {
+        takes: ['express', 'end'],
+        holes: 2,
+        rows: rows([8, 12, 16, 20, 24], 'Gel channel', 12),
+      }),
+      ...ports(2, 'Drop wedge', {
+        takes: ['drop'],
+        holes: 4,
+        rows: rows([3, 6, 9], 'Four-cable gel'),
+      }),
+    ],
+  },
+  {
+    ...COMMON,
     id: 'rack',
     name: 'Rack module for ribbons',
     form: 'rack',
@@ -169,5 +205,23 @@ export const BUILT_IN_HARDWARE: readonly Hardware[] = [
       holes: 1,
       rows: rows([8, 14, 20, 26], 'Cable clamp'),
     }),
+  },
+  {
+    ...COMMON,
+    id: 'drop-end',
+    name: 'Terminal for a drop',
+    form: 'drop-end',
+    bolts: [],
+    trays: { most: 1, single: 4, mass: 0 },
+    basket: { width: mm(80), length: mm(120), depth: mm(20) },
+    tubeToTray: inch(6),
+    sheath: { end: inch(20), express: inch(20), drop: inch(20) },
+    // Both rods are cut short at the sheath.
+    keep: { ...KEEP, strength: 0 },
+    hoseClamp: NO_HOSE_CLAMP,
+    testKpa: 0,
+    ports: [
+      { name: 'Drop entry', takes: ['drop'], holes: 2, rows: rows([2, 5, 8], 'Drop grommet') },
+    ],
   },
 ];

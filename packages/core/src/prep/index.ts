@@ -4,3 +4,6 @@ export * from './hardware.ts';
 export * from './seal.ts';
 export * from './steps.ts';
 export * from './storage.ts';
+export * from './figures.ts';
+export * from './legs.ts';
+export * from './procedures/index.ts';

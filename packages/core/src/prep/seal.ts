@@ -1,6 +1,8 @@
-import type { CableEntry, EntryKind, Hardware, Port, SealRow } from '../record/hardware.ts';
+import type { CableEntry, Hardware, Port, SealRow } from '../record/hardware.ts';
+import type { EntryKind } from '../record/procedure.ts';
 import type { Quantity } from '../record/message.ts';
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
+import { type Leg, legsOf, portOfLeg } from './legs.ts';
 
 /** Why a cable does not go into a port. `others` are ports that would take it. */
 export type SealProblem =
@@ -104,10 +106,16 @@ const others = (hardware: Hardware, kind: EntryKind, diameter: number): string[]
     )
     .map(({ name }) => name);
 
+/** A leg of a cable: an express cable has two, each in a hole of its own. */
+export interface CableLeg {
+  entry: CableEntry;
+  leg: Leg;
+}
+
 /** A port with what goes into it. */
 export interface PortUse {
   port: Port;
-  entries: { entry: CableEntry; seal: Parsed<SealChoice, SealProblem> | null }[];
+  entries: (CableLeg & { seal: Parsed<SealChoice, SealProblem> | null })[];
   /** Holes that stay empty and are plugged. */
   plugs: number;
 }
@@ -144,32 +152,51 @@ export const hardwareTaking = (
   list.filter((hardware) => others(hardware, kind, diameter).length > 0).map(({ name }) => name);
 
 /**
- * Puts each cable into its port, or into the first that suits, and chooses the seals.
- * @returns the ports, and the cables for which none is left
+ * Puts each leg of each cable into its port, or into the first that suits, and chooses the seals. Both legs of an
+ * express cable share a port that has two holes free.
+ * @returns the ports, and the legs for which none is left
  */
 export function sealPorts(
   hardware: Hardware,
   entries: readonly CableEntry[],
-): { ports: PortUse[]; left: CableEntry[] } {
+): { ports: PortUse[]; left: CableLeg[] } {
   const ports = hardware.ports.map((port): PortUse => ({ port, entries: [], plugs: 0 }));
-  const left: CableEntry[] = [];
-  const free = (use: PortUse) => use.entries.length < use.port.holes;
+  const left: CableLeg[] = [];
+  const free = (use: PortUse, holes = 1) => use.entries.length + holes <= use.port.holes;
   const suits = (use: PortUse, entry: CableEntry) =>
     entry.diameter !== null && sealBeside(hardware, use, entry, entry.diameter).ok;
-  // Cables whose port a person chose have it before any other.
-  const ordered = [...entries].sort((a, b) => Number(a.port === null) - Number(b.port === null));
-  for (const entry of ordered) {
-    const use =
-      entry.port === null
-        ? ports.find((candidate) => free(candidate) && suits(candidate, entry))
-        : ports.find((candidate) => candidate.port.name === entry.port && free(candidate));
-    if (!use) {
-      left.push(entry);
-      continue;
-    }
+  const put = (use: PortUse | undefined, { entry, leg }: CableLeg) => {
+    if (!use) return left.push({ entry, leg });
     const seal = entry.diameter === null ? null : sealBeside(hardware, use, entry, entry.diameter);
-    use.entries.push({ entry, seal });
+    return use.entries.push({ entry, leg, seal });
+  };
+  const legs = entries.flatMap((entry) => legsOf(entry).map((leg): CableLeg => ({ entry, leg })));
+  // Ports that a person chose are filled before any other.
+  for (const one of legs) {
+    const chosen = portOfLeg(one.entry, one.leg);
+    if (chosen === null) continue;
+    put(
+      ports.find((use) => use.port.name === chosen && free(use)),
+      one,
+    );
+  }
+  for (const entry of entries) {
+    const open = legsOf(entry).filter((leg) => portOfLeg(entry, leg) === null);
+    const together =
+      open.length < 2
+        ? undefined
+        : ports.find((use) => free(use, open.length) && suits(use, entry));
+    for (const leg of open)
+      put(together ?? ports.find((use) => free(use) && suits(use, entry)), { entry, leg });
   }
   for (const use of ports) use.plugs = use.port.holes - use.entries.length;
   return { ports, left };
+}
+
+/** The seal of a leg among those that were chosen; null until there is one. */
+export function sealOfLeg(ports: readonly PortUse[], entryId: string, leg: Leg): SealChoice | null {
+  const used = ports
+    .flatMap((use) => use.entries)
+    .find((own) => own.entry.id === entryId && own.leg === leg);
+  return used?.seal?.ok ? used.seal.value : null;
 }

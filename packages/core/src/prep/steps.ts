@@ -2,34 +2,66 @@ import { type UnitKind, unitKind } from '../fiber/parse.ts';
 import { type ColourPlace, colourAt } from '../fiber/schemes.ts';
 import { fiberCount } from '../record/cable.ts';
 import type { Hardware } from '../record/hardware.ts';
-import type { ColourScheme } from '../record/scheme.ts';
 import type { Quantity } from '../record/message.ts';
+import type {
+  Ask,
+  CableTrait,
+  Condition,
+  PrepCaution,
+  PrepStepData,
+  PrepWork,
+} from '../record/procedure.ts';
+import type { ColourScheme } from '../record/scheme.ts';
 import { type CutPlan, type CutTask, LONGEST_PULL } from './cutPlan.ts';
+import { type Figures, figuresOf } from './figures.ts';
+import { type Leg, legsOf, namedLeg } from './legs.ts';
+import { procedureOf } from './procedures/index.ts';
 import type { SealChoice } from './seal.ts';
+
+/** Works of which a step says the same for every cable. */
+export type PlainWork = Exclude<
+  PrepWork,
+  | 'seal'
+  | 'fitSeal'
+  | 'mark'
+  | 'access'
+  | 'ring'
+  | 'sheath'
+  | 'edges'
+  | 'aramid'
+  | 'centralTube'
+  | 'strength'
+  | 'strengthLong'
+  | 'rackClamp'
+  | 'hose'
+  | 'units'
+  | 'score'
+  | 'dropTube'
+  | 'groups'
+  | 'pairs'
+  | 'cutSleeves'
+  | 'route'
+  | 'workingLength'
+>;
 
 /** What is done at a step of opening a cable. */
 export type PrepStepMessage =
+  | { code: PlainWork }
   | {
       code:
-        | 'rightCable'
-        | 'voltage'
-        | 'diameter'
-        | 'tracer'
         | 'chooseSeal'
         | 'peelDrop'
         | 'slitRipcord'
-        | 'yarn'
-        | 'bond'
+        | 'slitMidSheath'
         | 'clean'
         | 'hitches'
         | 'cutMark'
-        | 'clamp'
-        | 'glandClamp'
-        | 'glandIn'
         | 'strengthFlush'
         | 'routeFiber'
         | 'routeTubes';
     }
+  /** Own words, with figures in braces. */
+  | { code: 'ownWords'; words: string; figures: Figures }
   /** Layers that are peeled or spacers that are added, 0 without; `clip` is `none` without. */
   | {
       code: 'threadSeal';
@@ -41,8 +73,11 @@ export type PrepStepMessage =
       slit: 'yes' | 'no';
     }
   | { code: 'tapeAtEnd' | 'tapeAtRingCut' }
-  | { code: 'ringCut' | 'ringCutTwice'; at: Quantity }
-  | { code: 'trimStrength'; kept: Quantity }
+  | { code: 'ringCut' | 'ringCutTwice' | 'access' | 'edges'; at: Quantity }
+  | {
+      code: 'trimStrength' | 'strengthLong' | 'aramid' | 'centralTube' | 'dropTube';
+      kept: Quantity;
+    }
   /** Tubes have a colour; ribbons are told by their print. */
   | { code: 'dark' | 'dedicateUnit'; unit: UnitKind; number: number; colour: ColourPlace | null }
   | { code: 'windowTube'; number: number; colour: ColourPlace | null; from: Quantity }
@@ -50,29 +85,104 @@ export type PrepStepMessage =
   | { code: 'fitSeal'; seal: string; port: string; layers: number }
   | { code: 'scoreWithScorer' | 'scoreWithStripper'; most: Quantity }
   | { code: 'runRibbons'; tubes: number }
-  | { code: 'hoseClamp'; below: Quantity };
+  | { code: 'cutSleeves'; sleeves: number; length: Quantity }
+  | { code: 'workingLength'; length: Quantity }
+  | { code: 'hoseClamp' | 'rackClamp'; below: Quantity };
 
-/** What must be known before a step. */
-export type PrepCaution =
-  | 'blade'
-  | 'bladeTubes'
-  | 'shards'
-  | 'shardsOtherTubes'
-  | 'solvent'
-  | 'qualified'
-  | 'invisibleLight';
-
-/** One thing to do, in the trade's order. */
+/** One thing to do, in the order of its hardware's procedure. */
 export interface PrepStep {
   /** Names the step for good, so that a tick stays with it. */
   key: string;
+  work: PrepWork | null;
+  /** The leg of an express cable that it is done on; null where it is done once a cable. */
+  leg: Leg | null;
   message: PrepStepMessage;
   caution: PrepCaution | null;
+  /** Seconds to wait; null without a timer. */
+  timerS: number | null;
+  photo: boolean;
+  asks: readonly Ask[];
+}
+
+/** Whether a hose clamp goes round the sheath below its ring cut. A gland's own lies elsewhere. */
+export const isHoseClamped = (hardware: Hardware): boolean =>
+  hardware.hoseClamp > 0 && procedureOf(hardware).opening.some(({ work }) => work === 'hose');
+
+/** What the steps of a cable follow from. */
+export interface PrepTask {
+  task: CutTask;
+  plan: CutPlan;
+  /** By leg; null until the diameter has chosen one. */
+  seals: Readonly<Record<Leg, SealChoice | null>>;
+  /** The cable's colours; null where they are not known. */
+  scheme: ColourScheme | null;
+}
+
+/** The work on one cable, from the van to the tray, in the order of its hardware's procedure. */
+export function prepSteps(prep: PrepTask): PrepStep[] {
+  const { hardware, entry } = prep.task;
+  const applying = procedureOf(hardware).opening.filter(({ when }) => applies(when, prep.task));
+  const legs = legsOf(entry);
+  return runsByLeg(applying).flatMap(({ perLeg, steps }) =>
+    (perLeg ? legs : legs.slice(0, 1)).flatMap((leg) =>
+      steps.flatMap((step) => expanded(step, perLeg ? leg : null, prep)),
+    ),
+  );
+}
+
+/** Whether a step applies to a cable. */
+export function applies(when: Condition, task: CutTask): boolean {
+  const { entries, traits } = when;
+  if (entries.length > 0 && !entries.includes(task.entry.kind)) return false;
+  const own = traitsOf(task);
+  return traits.every((trait) => own[trait]);
+}
+
+function traitsOf({ entry, makeUp, hardware }: CutTask): Record<CableTrait, boolean> {
+  return {
+    armoured: entry.armoured,
+    tracer: entry.tracer,
+    metallic: entry.armoured || entry.tracer,
+    ribbon: makeUp.kind === 'ribbon',
+    tubes: makeUp.kind === 'loose-tube' || makeUp.kind === 'grouped-tube',
+    groups: makeUp.kind === 'grouped-tube',
+    thin: entry.diameter !== null && entry.diameter < hardware.bushingBelow,
+  };
+}
+
+/** Neighbours that are done leg by leg are done together on one leg, and then on the other. */
+function runsByLeg(steps: readonly PrepStepData[]): { perLeg: boolean; steps: PrepStepData[] }[] {
+  const runs: { perLeg: boolean; steps: PrepStepData[] }[] = [];
+  for (const step of steps) {
+    const perLeg = step.per === 'leg';
+    const last = runs.at(-1);
+    if (last?.perLeg === perLeg) last.steps.push(step);
+    else runs.push({ perLeg, steps: [step] });
+  }
+  return runs;
+}
+
+/** What a step asks for on a cable: once, several times, or not at all. */
+function expanded(step: PrepStepData, leg: Leg | null, prep: PrepTask): PrepStep[] {
+  const { work, caution, timerS, photo, asks, words } = step;
+  const { hardware, entry } = prep.task;
+  const named = leg && namedLeg(entry, leg);
+  const key = leg === 'out' ? `${step.key} out` : step.key;
+  const own = { work, leg: named, caution, timerS, photo, asks };
+  if (work === 'units') return unitSteps(step, prep);
+  if (work === 'groups') return groupSteps(step, prep);
+  const message =
+    work === null ? null : messageOf(work, prep, prep.seals[leg ?? 'in'], leg ?? 'in');
+  if (work !== null && message === null) return [];
+  if (words === '') return [{ ...own, key, message: message! }];
+  const figures = figuresOf(hardware, prep.plan.opening);
+  return [{ ...own, key, message: { code: 'ownWords', words, figures } }];
 }
 
 const yesNo = (holds: boolean): 'yes' | 'no' => (holds ? 'yes' : 'no');
+const length = (lengthTenthsMm: number): Quantity => ({ lengthTenthsMm });
 
-function sealStep(seal: SealChoice | null): PrepStepMessage {
+function sealMessage(seal: SealChoice | null): PrepStepMessage {
   if (!seal) return { code: 'chooseSeal' };
   const { row, port, bushing, slit } = seal;
   return {
@@ -86,212 +196,129 @@ function sealStep(seal: SealChoice | null): PrepStepMessage {
   };
 }
 
-/** A part of the work on a cable: a step, several of one kind, or none where it does not apply. */
-type Part =
-  | 'rightCable'
-  | 'voltage'
-  | 'diameter'
-  | 'tracer'
-  | 'seal'
-  | 'mark'
-  | 'ring'
-  | 'sheath'
-  | 'yarn'
-  | 'strength'
-  | 'clamp'
-  | 'hose'
-  | 'bond'
-  | 'glandClamp'
-  | 'glandIn'
-  | 'units'
-  | 'score'
-  | 'groups'
-  | 'pairs'
-  | 'route'
-  | 'fitSeal';
-
-/** Until the cable is known, safe and marked. */
-const BEFORE: readonly Part[] = ['rightCable', 'voltage', 'diameter', 'tracer'];
-const SHEATH: readonly Part[] = ['ring', 'sheath', 'yarn', 'strength'];
-/** Tubes and ribbons are opened once their cable can neither turn nor slide. */
-const OPEN: readonly Part[] = ['units', 'score', 'groups'];
-
-/**
- * The work of opening in the order of each form of hardware. In all of them the cable is held before a tube is opened.
- * Common practice, no source.
- */
-const PROCEDURES: Record<Hardware['form'], readonly Part[]> = {
-  dome: [...BEFORE, 'seal', 'mark', ...SHEATH, 'clamp', 'hose', 'bond', ...OPEN, 'pairs', 'route'],
-  // Its seals are wrapped round the cable and fitted at the end.
-  'in-line': [
-    ...BEFORE,
-    'mark',
-    ...SHEATH,
-    'clamp',
-    'hose',
-    'bond',
-    ...OPEN,
-    'pairs',
-    'route',
-    'fitSeal',
-  ],
-  // Gel seals by itself; a drop case has no hose clamp.
-  drop: [...BEFORE, 'mark', ...SHEATH, 'clamp', 'bond', ...OPEN, 'route'],
-  gland: [
-    ...BEFORE,
-    'mark',
-    'seal',
-    ...SHEATH,
-    'glandClamp',
-    'bond',
-    'glandIn',
-    ...OPEN,
-    'pairs',
-    'route',
-  ],
-  rack: [...BEFORE, 'mark', ...SHEATH, 'clamp', 'bond', ...OPEN, 'pairs', 'route'],
-};
-
-/** Whether a hose clamp goes round the sheath below its ring cut. A gland's own lies elsewhere. */
-export const isHoseClamped = ({ form, hoseClamp }: Hardware): boolean =>
-  hoseClamp > 0 && PROCEDURES[form].includes('hose');
-
-/** What the steps of a cable follow from. */
-export interface PrepTask {
-  task: CutTask;
-  plan: CutPlan;
-  /** Null until the diameter has chosen one. */
-  seal: SealChoice | null;
-  /** The cable's colours; null where they are not known. */
-  scheme: ColourScheme | null;
-}
-
-/** The work on one cable, from the van to the tray, in the order of its hardware's form. */
-export function prepSteps(prep: PrepTask): PrepStep[] {
-  return PROCEDURES[prep.task.hardware.form].flatMap((part) => stepsOf(part, prep));
-}
-
-function stepsOf(
-  part: Part,
-  { task: { hardware, makeUp, entry, practice }, plan, seal, scheme }: PrepTask,
-): PrepStep[] {
-  const step = (
-    key: string,
-    message: PrepStepMessage,
-    caution: PrepCaution | null = null,
-  ): PrepStep[] => [{ key, message, caution }];
+/** What a work says of a cable; null where it has none of it. */
+function messageOf(
+  work: PrepWork,
+  { task: { hardware, makeUp, entry, practice }, plan }: PrepTask,
+  seal: SealChoice | null,
+  leg: Leg,
+): PrepStepMessage | null {
   const express = entry.kind === 'express';
-  const { strength } = hardware.keep;
-  switch (part) {
-    case 'rightCable':
-      return step('right', { code: 'rightCable' });
-    case 'voltage':
-      // Armor, shield and tracer are metal.
-      return entry.armoured || entry.tracer
-        ? step('voltage', { code: 'voltage' }, 'qualified')
-        : [];
-    case 'diameter':
-      return step('diameter', { code: 'diameter' });
-    case 'tracer':
-      return entry.tracer ? step('tracer', { code: 'tracer' }, 'blade') : [];
+  const { keep } = hardware;
+  switch (work) {
     case 'seal':
-      return step('seal', sealStep(seal));
+      return sealMessage(seal);
     case 'fitSeal':
       return seal
-        ? step('seal', {
-            code: 'fitSeal',
-            seal: seal.row.seal,
-            port: seal.port,
-            layers: seal.row.layers,
-          })
-        : step('seal', { code: 'chooseSeal' });
+        ? { code: 'fitSeal', seal: seal.row.seal, port: seal.port, layers: seal.row.layers }
+        : { code: 'chooseSeal' };
     case 'mark':
-      return step('mark', { code: plan.zero === 'cableEnd' ? 'tapeAtEnd' : 'tapeAtRingCut' });
+      return { code: plan.zero === 'cableEnd' ? 'tapeAtEnd' : 'tapeAtRingCut' };
+    case 'access':
+      return hardware.access > 0 ? { code: 'access', at: length(hardware.access) } : null;
     case 'ring':
-      return step(
-        'ring',
-        { code: express ? 'ringCutTwice' : 'ringCut', at: { lengthTenthsMm: plan.opening } },
-        'bladeTubes',
-      );
+      return { code: express ? 'ringCutTwice' : 'ringCut', at: length(plan.opening) };
+    case 'edges':
+      return { code: 'edges', at: length(plan.opening) };
     case 'sheath':
-      return step('sheath', { code: entry.kind === 'drop' ? 'peelDrop' : 'slitRipcord' }, 'blade');
-    case 'yarn':
-      return entry.kind === 'drop' ? [] : step('yarn', { code: 'yarn' });
+      // Between two ring cuts there is no end at which to get hold of a ripcord.
+      return {
+        code: entry.kind === 'drop' ? 'peelDrop' : express ? 'slitMidSheath' : 'slitRipcord',
+      };
     case 'strength':
-      return step(
-        'strength',
-        strength === 0
-          ? { code: 'strengthFlush' }
-          : { code: 'trimStrength', kept: { lengthTenthsMm: strength } },
-      );
-    case 'clamp':
-      return step('clamp', { code: 'clamp' });
+      return keep.strength === 0
+        ? { code: 'strengthFlush' }
+        : { code: 'trimStrength', kept: length(keep.strength) };
+    case 'strengthLong':
+      return { code: 'strengthLong', kept: length(keep.strengthAtFirst) };
+    case 'aramid':
+      return { code: 'aramid', kept: length(keep.aramid) };
+    case 'centralTube':
+      return { code: 'centralTube', kept: length(keep.centralTube) };
+    case 'dropTube':
+      return { code: 'dropTube', kept: length(keep.dropTube) };
+    case 'rackClamp':
+      return { code: 'rackClamp', below: length(hardware.clamp) };
     case 'hose':
-      return isHoseClamped(hardware)
-        ? step('hose', { code: 'hoseClamp', below: { lengthTenthsMm: hardware.hoseClamp } })
-        : [];
-    case 'bond':
-      return entry.armoured ? step('bond', { code: 'bond' }, 'qualified') : [];
-    case 'glandClamp':
-      return step('clamp', { code: 'glandClamp' });
-    case 'glandIn':
-      return step('gland', { code: 'glandIn' });
-    case 'units':
-      return express ? unitSteps(entry.tubes, unitKind(makeUp), hardware.window, scheme) : [];
+      return hardware.hoseClamp > 0
+        ? { code: 'hoseClamp', below: length(hardware.hoseClamp) }
+        : null;
     case 'score':
       return !express || entry.tubes.some((tube) => tube.way === 'dedicate')
-        ? step(
-            'score',
-            {
-              code: practice.tubeTool === 'scorer' ? 'scoreWithScorer' : 'scoreWithStripper',
-              most: { lengthTenthsMm: LONGEST_PULL, towards: 'down' },
-            },
-            'shards',
-          )
-        : [];
-    case 'groups': {
-      const clean = step('clean', { code: 'clean' }, 'solvent');
-      const grouped =
-        makeUp.kind === 'grouped-tube'
-          ? [
-              ...step('hitches', { code: 'hitches' }),
-              ...step('offset', { code: 'cutMark' }, 'shards'),
-            ]
-          : [];
-      return practice.gel === 'at once' ? [...clean, ...grouped] : [...grouped, ...clean];
-    }
+        ? {
+            code: practice.tubeTool === 'scorer' ? 'scoreWithScorer' : 'scoreWithStripper',
+            most: { lengthTenthsMm: LONGEST_PULL, towards: 'down' },
+          }
+        : null;
     case 'pairs':
+      return plan.tubing[0] ? { code: 'runRibbons', tubes: plan.tubing[0].count } : null;
+    case 'cutSleeves':
       return plan.tubing[0]
-        ? step('pairs', { code: 'runRibbons', tubes: plan.tubing[0].count })
-        : [];
+        ? {
+            code: 'cutSleeves',
+            sleeves: plan.tubing[0].count,
+            length: length(plan.tubing[0].length),
+          }
+        : null;
+    case 'workingLength':
+      return { code: 'workingLength', length: length(plan.tails[0]?.length ?? 0) };
     case 'route':
-      return step('route', { code: fiberCount(makeUp) === 1 ? 'routeFiber' : 'routeTubes' });
+      return { code: fiberCount(makeUp) === 1 ? 'routeFiber' : 'routeTubes' };
+    case 'units':
+    case 'groups':
+      return null;
+    case 'slitSeal':
+      // One slit seal takes both legs where they share a port.
+      return leg === 'in' ? { code: 'slitSeal' } : null;
+    default:
+      return { code: work };
   }
 }
 
 /** Each tube or ribbon that is cut is proven dark just before, with the fiber in hand. */
-const unitSteps = (
-  tubes: CutTask['entry']['tubes'],
-  unit: UnitKind,
-  window: number,
-  scheme: ColourScheme | null,
-): PrepStep[] =>
-  tubes.flatMap(({ unit: number, way }) => {
+function unitSteps(
+  { asks, photo }: PrepStepData,
+  { task: { entry, makeUp, hardware }, scheme }: PrepTask,
+): PrepStep[] {
+  const unit = unitKind(makeUp);
+  const own = { work: 'units', leg: null, timerS: null } as const;
+  return entry.tubes.flatMap(({ unit: number, way }): PrepStep[] => {
     const colour = unit === 'tube' && scheme ? colourAt(scheme, number) : null;
     return [
       {
+        ...own,
         key: `dark ${number}`,
         message: { code: 'dark', unit, number, colour },
         caution: 'invisibleLight',
+        photo,
+        asks,
       },
       {
+        ...own,
         key: `tube ${number}`,
         // No window can be cut in a ribbon: its plan says so, and it is cut as a whole.
         message:
           way === 'window' && unit === 'tube'
-            ? { code: 'windowTube', number, colour, from: { lengthTenthsMm: window } }
+            ? { code: 'windowTube', number, colour, from: length(hardware.window) }
             : { code: 'dedicateUnit', unit, number, colour },
         caution: 'shardsOtherTubes',
+        photo: false,
+        asks: [],
       },
     ];
   });
+}
+
+/** Gel comes off at once, or once the binder groups are told apart. */
+function groupSteps({ caution }: PrepStepData, { task }: PrepTask): PrepStep[] {
+  const own = { work: 'groups', leg: null, timerS: null, photo: false, asks: [] } as const;
+  const clean: PrepStep = { ...own, key: 'clean', message: { code: 'clean' }, caution };
+  const grouped: PrepStep[] =
+    task.makeUp.kind === 'grouped-tube'
+      ? [
+          { ...own, key: 'hitches', message: { code: 'hitches' }, caution: null },
+          { ...own, key: 'offset', message: { code: 'cutMark' }, caution: 'shards' },
+        ]
+      : [];
+  return task.practice.gel === 'at once' ? [clean, ...grouped] : [...grouped, clean];
+}

@@ -78,6 +78,8 @@ export const closingEntrySchema = z
       /** Slots of a tray that are not as they should be. */
       slots: z.array(z.int().min(1).max(200)).max(200).default([]),
       photos: z.array(idSchema).max(6).default([]),
+      /** What was written down for what the point asks, by the key of each. Left out where it asks for nothing. */
+      answers: z.record(z.string().max(60), z.string().trim().max(200)).optional(),
     }),
     z.object({
       kind: z.literal('round'),

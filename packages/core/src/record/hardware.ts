@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { idSchema, nameSchema, personSchema, timeSchema } from './basics.ts';
 import { trayCapacitySchema } from './closure.ts';
 import { issue } from './issue.ts';
+import { entryKindSchema, procedureSchema } from './procedure.ts';
 
 /** Tenths of a millimeter, up to 20 m. */
 const length = z
@@ -29,10 +30,6 @@ export const sealRowSchema = z
   })
   .refine((row) => row.to > row.from, { error: issue('rangeBackwards'), path: ['to'] });
 
-export const ENTRY_KINDS = ['end', 'express', 'drop'] as const;
-export const entryKindSchema = z.enum(ENTRY_KINDS);
-export type EntryKind = z.infer<typeof entryKindSchema>;
-
 export const portSchema = z
   .object({
     name: z.string().trim().min(1, issue('portNameMissing')).max(40),
@@ -55,14 +52,32 @@ export const portSchema = z
     });
   });
 
+/**
+ * Forms of hardware, each with a procedure of its own. `wedge` is a dome with gel wedges, `drop` a small gel case,
+ * `drop-end` a terminal at which a drop is ended.
+ */
+export const HARDWARE_FORMS = [
+  'dome',
+  'in-line',
+  'drop',
+  'gland',
+  'wedge',
+  'rack',
+  'drop-end',
+] as const;
+export type HardwareForm = (typeof HARDWARE_FORMS)[number];
+
 /** Minutes of a pressure test where the sheet names none. Set by us: the leak estimate needs about so long. */
 export const TEST_MINUTES = 5;
+
+/** About 8 in: common practice, no source. */
+const STRENGTH_AT_FIRST = 2032;
 
 /** A closure's hardware as its sheet describes it. Every figure is the sheet's: lengths in tenths of a millimeter. */
 export const hardwareSchema = z.object({
   id: z.string().min(1).max(60),
   name: nameSchema,
-  form: z.enum(['dome', 'in-line', 'drop', 'gland', 'rack']),
+  form: z.enum(HARDWARE_FORMS),
   /** Where the figures come from. */
   source: z.string().trim().min(1, issue('sourceMissing')).max(300),
   trays: trayCapacitySchema.extend({ most: z.int().min(1).max(200) }),
@@ -79,7 +94,14 @@ export const hardwareSchema = z.object({
     aramid: length,
     ripcord: length,
     dropTube: length,
+    /** Strength member left at first, and trimmed to the bracket later. */
+    strengthAtFirst: length.default(STRENGTH_AT_FIRST),
   }),
+  /**
+   * From the cable's end to the cut that gives hold of the ripcord: that piece is waste, and comes off besides.
+   * 0 without.
+   */
+  access: length.default(0),
   /** Where a window is cut in a tube, from the sheath edge. */
   window: length,
   /** The end of the sheath below the clamp. */
@@ -107,7 +129,16 @@ export const hardwareSchema = z.object({
       },
     )
     .default([]),
+  /** Torque of its bolts, thousandths of a newton meter; null until the sheet's figure is typed. */
+  torqueMilliNm: z
+    .int()
+    .min(1, issue('torqueOutside'))
+    .max(200_000, issue('torqueOutside'))
+    .nullable()
+    .default(null),
   ports: z.array(portSchema).min(1, issue('portsMissing')).max(60),
+  /** Its own procedure; null where it is worked on as its form is in general. */
+  procedure: procedureSchema.nullable().default(null),
 });
 
 export type SealRow = z.infer<typeof sealRowSchema>;
@@ -116,9 +147,12 @@ export type Hardware = z.infer<typeof hardwareSchema>;
 
 /** A step of preparation that is done: by whom and when. Before version 4 of the document nobody said. */
 const tickSchema = z.object({
-  step: z.string().min(1).max(60),
+  step: z.string().min(1).max(80),
   by: personSchema.nullable(),
   at: timeSchema.nullable(),
+  /** What was written down for what the step asks, by the key of each. */
+  answers: z.record(z.string().max(60), z.string().trim().max(200)).default({}),
+  photos: z.array(idSchema).max(6).default([]),
 });
 
 export type PrepTick = z.infer<typeof tickSchema>;
@@ -130,8 +164,10 @@ export const entrySchema = z.object({
   kind: entryKindSchema,
   /** Measured outside diameter; null until it is measured. */
   diameter: length.min(10, issue('cableTooThin')).max(1000, issue('cableTooThick')).nullable(),
-  /** Name of the port, or null to take the first that suits. */
+  /** Name of the port, or null to take the first that suits; the feed side's of an express cable. */
   port: z.string().nullable(),
+  /** The port by which an express cable leaves. */
+  portOut: z.string().nullable().default(null),
   /** Cable kept in a loop outside. */
   loop: coil,
   /** In an express cable: the tubes that are opened, and how. */
@@ -171,7 +207,11 @@ export const assemblyChangeSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('enter'),
     entryId: idSchema,
-    part: entrySchema.omit({ id: true, cableId: true, done: true }).partial(),
+    part: entrySchema
+      .omit({ id: true, cableId: true, done: true, portOut: true })
+      .partial()
+      // A default would put it back with every other change.
+      .extend({ portOut: entrySchema.shape.portOut.unwrap().optional() }),
   }),
   z.object({ kind: z.literal('remove'), entryId: idSchema }),
   z.object({

@@ -9,6 +9,7 @@ export * from './entries.ts';
 export * from './evidence.ts';
 export * from './fiberType.ts';
 export * from './hardware.ts';
+export * from './procedure.ts';
 export * from './instrument.ts';
 export * from './instrumentLog.ts';
 export * from './limits.ts';

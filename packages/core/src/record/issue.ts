@@ -43,6 +43,7 @@ const SCHEMA_CODES = [
   'fiberBelowOne',
   'fiberNotWhole',
   'fibersTooMany',
+  'figureUnknown',
   'gainTooLarge',
   'gaugeTooHigh',
   'gaugeTooLow',
@@ -119,6 +120,7 @@ const SCHEMA_CODES = [
   'recordWithoutFibers',
   'reopeningReasonMissing',
   'repairMissing',
+  'ringCutMissing',
   'schemeIdWrong',
   'schemeMissing',
   'schemeNameMissing',
@@ -130,6 +132,9 @@ const SCHEMA_CODES = [
   'signatureMissing',
   'sourceMissing',
   'spliceLimitMissing',
+  'stepKeyWrong',
+  'stepTwice',
+  'stepWordsMissing',
   'supersedesItself',
   'takenBackMissing',
   'targetOverLimit',
@@ -139,6 +144,7 @@ const SCHEMA_CODES = [
   'timeZoneUnknown',
   'tooCold',
   'tooHot',
+  'torqueOutside',
   'tracePlacePartial',
   'trayBelowOne',
   'tryIdWrong',
@@ -164,6 +170,8 @@ export type IssueMessage =
   | { code: 'rangesOverlap' | 'rangesGap'; endMm: number }
   | { code: 'spliceLimitMissing'; grade: string }
   | { code: 'colourTwice'; word: string; place: number }
+  | { code: 'figureUnknown'; figure: string; known: string }
+  | { code: 'stepTwice'; step: string }
   | { code: 'countNotWhole' | 'countTooSmall'; field: string }
   | { code: 'countTooLarge'; field: string; maximum: number }
   | { code: 'atLeast'; minimum: number }
@@ -183,6 +191,8 @@ type PlainCode = Exclude<
   | 'rangesGap'
   | 'spliceLimitMissing'
   | 'colourTwice'
+  | 'figureUnknown'
+  | 'stepTwice'
   | 'countNotWhole'
   | 'countTooSmall'
   | 'countTooLarge'

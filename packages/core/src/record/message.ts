@@ -48,6 +48,8 @@ export type Quantity =
   | z.infer<typeof daySchema>
   /** What a gauge shows; `towards` says how it is rounded, to the nearest where nothing is said. */
   | { readonly gaugePa: number; readonly towards?: 'up' | 'down' | 'near' }
+  /** A torque, thousandths of a newton meter. */
+  | { readonly torqueMilliNm: number }
   /** A barometric pressure. */
   | { readonly barometerKpa: number }
   /** A change of barometric pressure, without a sign. */

@@ -23,8 +23,11 @@ function toVersion4(document: unknown): unknown {
   };
 }
 
-/** Version 3 knew that a step of preparation is done, and not by whom and when. */
-function upgradeAssembly(assembly: unknown): unknown {
+/**
+ * What meets in a closure as it was kept by an earlier version: until version 3 a step of preparation that is done
+ * did not say by whom and when.
+ */
+export function upgradeAssembly(assembly: unknown): unknown {
   if (!isLoose(assembly)) return assembly;
   return { ...assembly, entries: looseList(assembly.entries).map(upgradeEntry) };
 }

@@ -6,6 +6,7 @@ import {
   type LossProblem,
   type NumberProblem,
   type TemperatureProblem,
+  type TorqueProblem,
   unitsOfDistance,
 } from '@cordel/core';
 import type { GaugeProblem } from '@cordel/core/pressure';
@@ -77,4 +78,11 @@ export const measureProblemText = catalog<MeasureProblem>()({
   typeAirChange: 'Type a change of pressure, such as 5 kPa or 1.5 inHg.',
   typeGauge: 'Type what the gauge shows, such as 4.9 psi or 33.8 kPa.',
   typeLeakRate: 'Type a fall of pressure in a minute, such as 0.015 psi or 100 Pa.',
+});
+
+/** Why a torque cannot be read. */
+export const torqueProblemText = catalog<TorqueProblem>()({
+  typeTorque: 'Type a torque with its unit, such as 2.8 N m or 25 in-lb.',
+  torqueUnitMissing: 'Say the unit of the torque, such as 2.8 N m or 25 in-lb.',
+  torqueOutside: 'A torque is over 0 and at most 200 N m: check the unit.',
 });

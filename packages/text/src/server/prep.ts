@@ -4,6 +4,8 @@ import { problems } from '../problems.ts';
 export const prepProblems = problems({
   portFull:
     '{name} has {holes, plural, one {# hole} other {# holes}}; {cables} cables are put there.',
+  legsInOneHole:
+    '{name} has one hole: the other leg of an express cable leaves by a port of its own.',
   builtIn: '{name} ships with Cordel and stays as it is: save your own under another name.',
   otherId: 'The id of the body is not that of the path.',
   cableUnknown: 'There is no such cable in the project.',

@@ -2,6 +2,10 @@ import { phrases } from '../../phrases.ts';
 
 /** Texts of `apps/web/src/closing/ListPart.tsx`. */
 export const listPart = phrases({
+  afterTheTest: 'After the test',
+  allOfAreGood: '{group}: all good',
+  allOfThisGroupIsGood: 'I looked: all {points} of this group are good',
+  cover: 'Cover',
   beforeTheCover: 'Before the cover.',
   boltsInThisOrder: 'Bolts, in this order',
   countOfPoints: '{count} of {points}',

@@ -1,8 +1,25 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/kit/HardwarePage.tsx`. */
+/** Texts of `apps/web/src/kit/HardwarePage.tsx` and `HardwareEditor.tsx`. */
 export const hardwarePage = phrases({
+  backToTheGenericProcedure: 'Back to the generic procedure',
   basket: 'Basket',
+  closeThePreview: 'Close the preview',
+  cutThatGivesHoldOfTheRipcord: 'Ripcord’s access cut, from the end',
+  form: 'Form',
+  makeItYourOwnProcedure: 'Copy it, to make it your own',
+  newHardware: 'New hardware',
+  newProfile: 'New profile',
+  preview: 'Preview',
+  procedure: 'Procedure',
+  sheetNotNamedYet: 'Common practice; name your sheet here',
+  stepProblem: '{list, select, opening {Opening} other {Closing}}, step {step}: {problem}',
+  strengthMemberAtFirst: 'strength member at first',
+  suchAs28NMOr25: 'Such as 2.8 N m or 25 in-lb; empty until the sheet’s figure is known',
+  torqueOfTheBolts: 'Torque of the bolts',
+  torqueProblem: 'Torque: {problem}',
+  whichFormIsIt: 'Which form is it?',
+  workedOnAsItsFormIs: 'It is worked on as its form is in general: {form}, common practice.',
   boltsInTheirOrder: 'Bolts in their order',
   bushingBelowADiameterOf: 'Bushing below a diameter of',
   centralTube: 'central tube',
@@ -12,7 +29,7 @@ export const hardwarePage = phrases({
   flashTestMeasureProblem: 'Flash test: {measureProblem}',
   hardwareName: 'Hardware “{name}”',
   hoseClampBelowTheRingCut: 'Hose clamp below the ring cut, 0 for none',
-  importAProfileJson: 'Import a profile (JSON)',
+  importAProfile: 'Import a profile',
   eachRangeBeginsWhereTheOne:
     'Diameters as your sheet gives them. Each range begins where the one before ends.',
   keptPastTheSheath: 'Kept past the sheath',
@@ -30,7 +47,7 @@ export const hardwarePage = phrases({
   strengthMember: 'strength member',
   theSheetThatComesWithThe:
     'The sheet that comes with the hardware wins. Copy a profile, and set its figures by your sheet.',
-  thisIsNoJsonExportA: 'This is no JSON: export a profile to see what one looks like.',
+  thisIsNoJsonExportA: 'This is no profile: choose a file that was exported here.',
   traysAtMost: 'Trays at most',
   tubeKeptSheathToTray: 'Tube kept, sheath to tray',
   tubeOfADrop: 'tube of a drop',

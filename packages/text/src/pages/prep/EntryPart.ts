@@ -25,6 +25,7 @@ export const entryPart = phrases({
   notSlit: 'not slit',
   ofSheathComesOffTapeZero: '{opening} of sheath comes off. Tape zero: {tapeZero}.',
   port: 'Port',
+  portOfLeg: 'Port, {leg}',
   routeToTheChassis: 'Sleeves, from the kit to the chassis',
   stepsOfDone: 'Steps: {done} of {steps} done',
   tailLength: 'Tail: {tail} {length}.',

@@ -2,11 +2,13 @@ import { phrases } from '../../phrases.ts';
 
 /** Texts that several parts of `apps/web/src/prep` share. */
 export const prepShared = phrases({
+  answer: '{asked}: {answer}',
   atLeast: 'At least {least}.',
   tickedBy: '{by}, {moment}',
+  takeAPhoto: 'Take a photo',
   theCableToScale: 'The cable to scale: {marks}',
   unitsThatAreOpened:
     '{unit, select, tube {Tubes that are opened; press for the next way: whole, cut, window.} other {Ribbons that are cut; press to choose.}}',
-  unitWay: '{number} {way, select, whole {whole} dedicate {cut} other {window}}',
+  unitWay: '{name} {way, select, whole {whole} dedicate {cut} other {window}}',
   whatMeetsIn: 'What meets in {name}',
 });

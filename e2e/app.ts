@@ -172,7 +172,8 @@ export async function newPerson(
   await page.setViewport(size);
   page.setDefaultTimeout(PATIENCE_MS);
   const trouble: string[] = [];
-  page.on('pageerror', (error) => trouble.push(`page error: ${(error as Error).message}`));
+  // What throws a cancelled request has no message: where it came from tells more.
+  page.on('pageerror', (error) => trouble.push(`page error: ${(error as Error).stack}`));
   page.on('console', (message) => {
     if (message.type() === 'error' && !/Failed to load resource|ERR_/.test(message.text()))
       trouble.push(`console: ${message.text()}`);

@@ -141,8 +141,9 @@ describe('planning a closure on a phone', () => {
     await press(page(), 'Open the cables');
     // 15.2 mm: the second row of the oval port, 13 to 16 mm.
     await sees(page(), /Cable D .* Oval: Oval seal 2, 3 layers, small clip, not slit/);
-    // 64 in are 1625.6 mm; 450 mm to the tray leave 1175.6 mm of fiber.
-    await sees(page(), /1626 mm of sheath comes off\. Tape zero: the end of the cable/);
+    // 64 in are 1625.6 mm, and 3 in more give hold of the ripcord; 450 mm to the tray leave 1175.6 mm of fiber.
+    await sees(page(), /1702 mm of sheath comes off\. Tape zero: the end of the cable/);
+    await sees(page(), /Sheath off: 1626 mm \+ 77 mm that gives hold of the ripcord/);
     await sees(page(), /Tail: fiber past the tube 1175 mm/);
     await sees(page(), /Steps: 0 of \d+ done/);
     await pressText(page(), 'The right cable, and every part of the kit there');
@@ -180,12 +181,14 @@ describe('planning a closure on a phone', () => {
       waitUntil: 'networkidle2',
     });
     await sees(page(), /Do not cut\. 1 tube passes through: never cut, scored or bent/);
+    // It comes in by one hole and leaves by another.
+    await sees(page(), /Feed side: Trunk 1: Split seal 1.* Exit side: Trunk 2: Split seal 1/);
     // 70 in are 1778 mm; 380 mm to the tray leave 1398 mm.
     await sees(page(), /Tail: a cut tube leaves 1398 mm/);
     // Held before it is opened, and proven dark just before the cut.
     await sees(
       page(),
-      /Clamp the sheath .* Tube 1 blue: prove it dark here\..* Tube 1 blue: check its number and colour twice, then cut it/,
+      /Exit side: Strength member under its clamp.* Tube 1 blue: prove it dark here\..* Tube 1 blue: cut it at the second ring cut/,
     );
   });
 

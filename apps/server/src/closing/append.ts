@@ -4,9 +4,11 @@ import {
   type ClosingEntry,
   type ClosureRecord,
   type EntryOf,
+  MOST_TYPED_TEST_PA,
   changesSince,
   formatGauge,
   sealRecord,
+  testLimitPa,
 } from '@cordel/core/close';
 import { recordChangeText, signingBlockText } from '@cordel/text/close';
 import { closingProblems as say } from '@cordel/text/server/closing';
@@ -81,7 +83,7 @@ async function checkRound(db: Db, entry: EntryOf<'round'>, index: number): Promi
   const { record } = await recordNow(db, entry.closureId);
   const { hardware } = record;
   if (!hardware) refuse(422, index, 'limitPa', say('hardwareMissing'));
-  const limit = Math.round(hardware.testKpa * 1000);
+  const limit = testLimitPa(hardware) ?? MOST_TYPED_TEST_PA;
   if (entry.limitPa > limit)
     refuse(
       422,

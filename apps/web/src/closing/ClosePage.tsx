@@ -1,3 +1,4 @@
+import type { LookedPoint } from '@cordel/core/close';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { common } from '@cordel/text/pages/common';
@@ -94,9 +95,13 @@ function tabWords(part: Part, { state }: Closing): string {
 function NextPart({ closing, part }: { closing: Closing; part: Part }) {
   const router = useRouter();
   const { state } = closing;
-  const listDone = state.points.every((one) => one.state === 'good' || one.state === 'waived');
+  const isDone = (points: readonly LookedPoint[]) =>
+    points.every((one) => one.state === 'good' || one.state === 'waived');
+  const listDone = isDone(state.points);
+  // What comes after the test does not hold it up.
+  const isClosed = isDone(state.points.filter(({ point }) => point.group !== 'after'));
   const next: Part | null =
-    part === 'list' && listDone
+    part === 'list' && (listDone || (isClosed && state.test === 'to do'))
       ? state.test === 'to do'
         ? 'test'
         : 'sign'

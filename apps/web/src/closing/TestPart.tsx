@@ -7,7 +7,16 @@ import {
   formatTemperature,
   parsePressure,
 } from '@cordel/core';
-import { PRESSURE_POINT, formatGauge, parseGauge, underPressure } from '@cordel/core/close';
+import {
+  MOST_TYPED_TEST_PA,
+  PRESSURE_POINT,
+  USUAL_TEST_KPA,
+  formatGauge,
+  parseGauge,
+  spellGauge,
+  testLimitPa,
+  underPressure,
+} from '@cordel/core/close';
 import { roundReasonText } from '@cordel/text/close';
 import { measureProblemText } from '@cordel/text/measure';
 import { testPart as t } from '@cordel/text/pages/closing/TestPart';
@@ -104,12 +113,18 @@ function StartPart({ closing, write, again }: TestPartProps & { again: boolean }
   const [air, setAir] = usePersisted('cordel.gauge.air', '');
   const [shown, setShown] = useState('');
   const [temperature, setTemperature] = useState('');
+  const before = closing.state.rounds.at(-1)?.round.limitPa;
+  const [sheet, setSheet] = useState(before === undefined ? '' : spellGauge(before, unit));
   const [problem, setProblem] = useState('');
   const { hardware } = closing;
   if (!hardware)
     return <Notice word={t('noHardwareYet')}>{t('chooseItUnderOpenTheCables')}</Notice>;
-  const limitPa = Math.round(hardware.testKpa * 1000);
+  const ofProfile = testLimitPa(hardware);
   const start = () => {
+    const limit =
+      ofProfile === null ? readLimit(sheet, unit) : { ok: true as const, value: ofProfile };
+    if (!limit.ok) return setProblem(limit.error);
+    const limitPa = limit.value;
     const read = readStart({ unit, step, air, shown, temperature }, limitPa, units);
     if (!read.ok) return setProblem(read.error);
     setProblem('');
@@ -135,10 +150,22 @@ function StartPart({ closing, write, again }: TestPartProps & { again: boolean }
       <Text kind="name" heading={2}>
         {again ? t('anotherRound') : t('pressurize')}
       </Text>
-      <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: 10, flexWrap: 'wrap' }}>
-        <Text kind="figure">{formatGauge(limitPa, unit, 'down')}</Text>
-        <Text kind="strong">{t('atMostName', { name: hardware.name })}</Text>
-      </View>
+      {ofProfile === null ? (
+        <TextField
+          label={t('atMostByTheSheet')}
+          hint={t('usualAre', {
+            least: formatGauge(USUAL_TEST_KPA[0] * 1000, unit),
+            most: formatGauge(USUAL_TEST_KPA[1] * 1000, unit),
+          })}
+          value={sheet}
+          onChange={setSheet}
+        />
+      ) : (
+        <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: 10, flexWrap: 'wrap' }}>
+          <Text kind="figure">{formatGauge(ofProfile, unit, 'down')}</Text>
+          <Text kind="strong">{t('atMostName', { name: hardware.name })}</Text>
+        </View>
+      )}
       {CAUTIONS.map((caution) => (
         <Text key={caution} color="accent">
           {caution}
@@ -186,6 +213,18 @@ function StartPart({ closing, write, again }: TestPartProps & { again: boolean }
       <Button label={t('pressurizedStartTheClock')} look="next" onPress={start} />
     </Card>
   );
+}
+
+/** The most that the sheet of the hardware gives, as it is typed beside the closure. */
+function readLimit(text: string, unit: GaugeUnit): FormRead<number> {
+  const limit = text.trim() === '' ? null : parseGauge(text, unit);
+  if (!limit?.ok) return { ok: false, error: t('typeTheFigureOfTheSheet') };
+  return limit.value > 0 && limit.value <= MOST_TYPED_TEST_PA
+    ? limit
+    : {
+        ok: false,
+        error: t('atMostForAnySheet', { most: formatGauge(MOST_TYPED_TEST_PA, unit, 'down') }),
+      };
 }
 
 /** Steps that gauges of a unit commonly have. */

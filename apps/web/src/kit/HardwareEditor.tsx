@@ -104,7 +104,9 @@ export function HardwareEditor({ hardware, onDone }: { hardware: Hardware; onDon
   const [draft, setDraft] = useState(hardware);
   const saveMerged = useMergedSave(commands.saveHardware, hardware);
   const [portProblem, setPortProblem] = useState<PortProblem | null>(null);
-  const [test, setTest] = useState(spellGauge(Math.round(hardware.testKpa * 1000), gauge));
+  const [test, setTest] = useState(
+    hardware.testKpa === null ? '' : spellGauge(Math.round(hardware.testKpa * 1000), gauge),
+  );
   const [torque, setTorque] = useState(
     hardware.torqueMilliNm === null ? '' : formatTorque(hardware.torqueMilliNm, unit),
   );
@@ -119,8 +121,8 @@ export function HardwareEditor({ hardware, onDone }: { hardware: Hardware; onDon
   });
   const [problem, setProblem] = useState('');
   const submit = async () => {
-    const testPa = parseGauge(test, gauge);
-    if (!testPa.ok)
+    const testPa = test.trim() === '' ? null : parseGauge(test, gauge);
+    if (testPa && !testPa.ok)
       return setProblem(
         t('flashTestMeasureProblem', { measureProblem: measureProblemText(testPa.error, units) }),
       );
@@ -139,7 +141,7 @@ export function HardwareEditor({ hardware, onDone }: { hardware: Hardware; onDon
       trays: Object.fromEntries(
         TRAYS.map(([key]) => [key, trays[key].trim() === '' ? null : Number(trays[key])]),
       ),
-      testKpa: testPa.value / 1000,
+      testKpa: testPa ? testPa.value / 1000 : null,
       bolts: bolts.split(',').flatMap((bolt) => (bolt.trim() === '' ? [] : [Number(bolt)])),
     };
     const read = hardwareSchema.safeParse(typed);
@@ -265,7 +267,10 @@ export function HardwareEditor({ hardware, onDone }: { hardware: Hardware; onDon
           <ProcedureEditor
             procedure={draft.procedure}
             problem={stepProblem}
-            onChange={(procedure) => setDraft({ ...draft, procedure })}
+            onChange={(procedure) => {
+              setStepProblem(null);
+              setDraft({ ...draft, procedure });
+            }}
           />
           <Button
             label={t('backToTheGenericProcedure')}

@@ -177,7 +177,7 @@ function readVan(text: string): Van {
 function itemsOf(works: readonly ClosureWork[], view: ProjectView): NamedItem[] {
   const { limits, practice } = view.project;
   const closures = works.map((work) => {
-    const opened = openedClosure(work.closure, view);
+    const opened = openedClosure(work.closure, view, work.splices);
     const open = benchSplices(work, limits).filter(
       ({ judgement }) => judgement.verdict === 'open' || judgement.redo,
     );

@@ -6,6 +6,7 @@ import {
   type EntryKind,
   formatLength,
   type Leg,
+  fibersSpliced,
   hardwareTaking,
   legsOf,
   namedLeg,
@@ -24,6 +25,7 @@ import {
 } from '@cordel/text/prep';
 import { entryPart as t } from '@cordel/text/pages/prep/EntryPart';
 import { common } from '@cordel/text/pages/common';
+import { useWork } from '@/data/queries';
 import { personNow } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
@@ -185,6 +187,7 @@ function Seal({ opened, item, leg }: Pick<EntryPartProps, 'opened' | 'item'> & {
 function EntryForm({ hook, opened, item }: EntryPartProps) {
   const { entry, cable } = item;
   const { unit, hardware } = opened;
+  const planned = useWork(opened.assembly.closureId).data?.splices ?? [];
   const { schemes } = useProjectView();
   const set = (part: EntryChange) => hook.change({ kind: 'enter', entryId: entry.id, part });
   const field = (label: string, key: 'loop' | 'route' | 'inside') => (
@@ -241,7 +244,8 @@ function EntryForm({ hook, opened, item }: EntryPartProps) {
         <TubeWays
           makeUp={cable.makeUp}
           scheme={schemes.find(({ id }) => id === cable.schemeId) ?? null}
-          tubes={entry.tubes}
+          tubes={item.task?.entry.tubes ?? entry.tubes}
+          isPlanned={fibersSpliced(cable.id, planned).length > 0}
           onChange={(tubes) => set({ tubes })}
         />
       ) : null}

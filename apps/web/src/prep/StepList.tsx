@@ -28,6 +28,7 @@ const NOTHING: TickWords = { answers: {}, photos: [] };
 /** Steps to tick off with a thumb, each with its caution and what it asks to be written down. */
 export function StepList({ steps, done, closureId, onTick }: StepListProps) {
   const [open, setOpen] = useState<string | null>(null);
+  const next = steps.find(({ key }) => !done.some(({ step }) => step === key));
   return (
     <View style={{ gap: 8 }}>
       {steps.map((step, index) => (
@@ -36,6 +37,7 @@ export function StepList({ steps, done, closureId, onTick }: StepListProps) {
           step={step}
           number={index + 1}
           tick={done.find((one) => one.step === step.key) ?? null}
+          isNext={step === next}
           closureId={closureId}
           isOpen={open === step.key}
           onOpen={(isOpen) => setOpen(isOpen ? step.key : null)}
@@ -53,6 +55,7 @@ function StepRow({
   step,
   number,
   tick,
+  isNext,
   closureId,
   isOpen,
   onOpen,
@@ -61,6 +64,8 @@ function StepRow({
   step: PrepStep;
   number: number;
   tick: PrepTick | null;
+  /** The first that is not done. */
+  isNext: boolean;
   closureId: string;
   isOpen: boolean;
   onOpen(isOpen: boolean): void;
@@ -85,11 +90,16 @@ function StepRow({
         aria-checked={tick !== null}
         aria-expanded={asksMore && !tick ? isOpen : undefined}
         icon={tick ? 'checkbox-marked-outline' : 'checkbox-blank-outline'}
-        style={{ justifyContent: 'flex-start', paddingVertical: 8 }}
+        style={{
+          justifyContent: 'flex-start',
+          paddingVertical: 8,
+          borderLeftWidth: isNext ? 8 : 2,
+        }}
         onPress={press}
       >
         <View style={{ flex: 1 }}>
           <Text>
+            {isNext ? <Text kind="strong" color="accent">{`${t('next')} `}</Text> : null}
             <Text kind="strong">{`${number}. `}</Text>
             {step.leg ? <Text kind="strong">{`${legText(step.leg)}: `}</Text> : null}
             {prepStepText(step.message, units)}

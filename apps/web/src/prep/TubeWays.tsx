@@ -18,6 +18,8 @@ interface TubeWaysProps {
   /** The cable's colours; null where they are not known. */
   scheme: ColourScheme | null;
   tubes: CableEntry['tubes'];
+  /** Whether the plan says which are opened: then only how is chosen. */
+  isPlanned: boolean;
   onChange(tubes: CableEntry['tubes']): void;
 }
 
@@ -28,22 +30,28 @@ const NEXT = {
 } as const;
 
 /** Which tubes or ribbons of an express cable are opened, and how: each press goes on to the next way. */
-export function TubeWays({ makeUp, scheme, tubes, onChange }: TubeWaysProps) {
+export function TubeWays({ makeUp, scheme, tubes, isPlanned, onChange }: TubeWaysProps) {
   const kind = unitKind(makeUp);
   const count = fiberCount(makeUp) / unitSize(makeUp);
+  const units = isPlanned
+    ? tubes.map(({ unit }) => unit)
+    : Array.from({ length: count }, (_, index) => index + 1);
   const wayOf = (unit: number) => tubes.find((tube) => tube.unit === unit)?.way ?? 'whole';
   const nameOf = (unit: number) =>
     kind === 'tube' && scheme ? `${unit} ${colourText(colourAt(scheme, unit))}` : `${unit}`;
   const turn = (unit: number) => {
     const others = tubes.filter((tube) => tube.unit !== unit);
-    const way = NEXT[kind][wayOf(unit)];
+    const after = NEXT[kind][wayOf(unit)];
+    const way = isPlanned && after === 'whole' ? 'dedicate' : after;
     onChange(way === 'whole' ? others : [...others, { unit, way }]);
   };
   return (
     <View style={{ gap: 6 }}>
-      <Text color="ink2">{t('unitsThatAreOpened', { unit: kind })}</Text>
+      <Text color="ink2">
+        {t(isPlanned ? 'unitsThatThePlanOpens' : 'unitsThatAreOpened', { unit: kind })}
+      </Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        {Array.from({ length: count }, (_, index) => index + 1).map((unit) => (
+        {units.map((unit) => (
           <Button
             key={unit}
             label={t('unitWay', { name: nameOf(unit), way: wayOf(unit) })}

@@ -13,9 +13,11 @@ import {
   type LengthUnit,
   type PortUse,
   type PrepStep,
+  type Splice,
   cutPlan,
   emptyAssembly,
   enteringCable,
+  openedUnits,
   prepSteps,
   sealOfLeg,
   sealPorts,
@@ -23,6 +25,7 @@ import {
 import { commands } from '@cordel/client';
 import { prepShared as t } from '@cordel/text/pages/prep/shared';
 import { outbox } from '@/data/client';
+import { useWork } from '@/data/queries';
 import { type ProjectView, useProjectView } from '@/projects/context';
 
 /** A cable that enters, with everything that follows from how it does. */
@@ -50,8 +53,15 @@ export interface OpenedClosure {
   unit: LengthUnit;
 }
 
-/** What meets in a closure, with its seals, cut plans and steps. */
-export function openedClosure(closure: Closure, view: ProjectView): OpenedClosure {
+/**
+ * What meets in a closure, with its seals, cut plans and steps.
+ * @param splices of the closure: they say what of an express cable is opened; none while they are not known
+ */
+export function openedClosure(
+  closure: Closure,
+  view: ProjectView,
+  splices: readonly Splice[] = [],
+): OpenedClosure {
   const assembly =
     view.assemblies.find((entry) => entry.closureId === closure.id) ?? emptyAssembly(closure.id);
   const unit = view.project.units.length;
@@ -65,7 +75,13 @@ export function openedClosure(closure: Closure, view: ProjectView): OpenedClosur
     const { makeUp } = cable;
     const { practice } = view.project;
     if (!hardware) return [{ entry, cable, task: null, plan: null, steps: [] }];
-    const task = { hardware, makeUp, entry, practice, reach: assembly.reach };
+    const task = {
+      hardware,
+      makeUp,
+      entry: { ...entry, tubes: openedUnits(entry, makeUp, splices) },
+      practice,
+      reach: assembly.reach,
+    };
     const seals = {
       in: sealOfLeg(ports, entry.id, 'in'),
       out: sealOfLeg(ports, entry.id, 'out'),
@@ -82,7 +98,11 @@ export function openedClosure(closure: Closure, view: ProjectView): OpenedClosur
 export function useAssembly(closureId: string) {
   const view = useProjectView();
   const closure = view.closures.find((entry) => entry.id === closureId) ?? null;
-  const opened = useMemo(() => (closure ? openedClosure(closure, view) : null), [closure, view]);
+  const splices = useWork(closureId).data?.splices;
+  const opened = useMemo(
+    () => (closure ? openedClosure(closure, view, splices) : null),
+    [closure, view, splices],
+  );
   /** Sends one change; what is shown follows at once. */
   const change = (what: AssemblyChange) =>
     void outbox.add(

@@ -7,12 +7,14 @@ import { spliceStateText } from '@cordel/text/loss/states';
 import { closureSheet as t } from '@cordel/text/pages/route/ClosureSheet';
 import { common } from '@cordel/text/pages/common';
 import { useLedger, useSummary } from '@/data/queries';
+import { useOpening } from '@/prep/useOpening';
 import { useProjectView } from '@/projects/context';
 import { ClosurePicture } from '@/ledger/ClosurePicture';
 import { Card } from '@/ui/Card';
 import { Empty, Notice, Waiting } from '@/ui/Notice';
 import { Button } from '@/ui/Button';
 import { ClosureStages } from './ClosureStages';
+import { type NextStep, nextStepOf } from '@/ui/stagesOf';
 import { Text } from '@/ui/Text';
 import { useWide } from '@/ui/useWide';
 import { groupWords, lossWords } from '@/ui/words';
@@ -56,7 +58,7 @@ export function ClosureSheet({ closureId, titled }: { closureId: string; titled?
           {t('noSpliceOfItFailsAlone')}
         </Notice>
       ) : null}
-      <NextStep row={row} />
+      <Steps row={row} />
       <View style={{ flexDirection: wide ? 'row' : 'column', gap: 24 }}>
         <View style={{ flex: wide ? 3 : undefined }}>
           <ClosurePicture closureId={closureId} />
@@ -80,11 +82,13 @@ const countWords = (row: ClosureRow): string =>
     ),
   ].join(' · ');
 
-function NextStep({ row }: { row: ClosureRow }) {
+function Steps({ row }: { row: ClosureRow }) {
   const { project } = useProjectView();
   const router = useRouter();
   const bench = (mode: string) =>
     router.push(`/p/${project.id}/bench/${row.closureId}${mode}` as never);
+  const next = nextStepOf(row, useOpening(row.closureId));
+  const lookOf = (step: NextStep) => (step === next ? 'next' : 'plain');
   const plan = () => router.push(`/p/${project.id}/route/${row.closureId}/plan` as never);
   if (row.total === 0)
     return (
@@ -100,23 +104,24 @@ function NextStep({ row }: { row: ClosureRow }) {
   const spliced = row.open + row.skipped === 0;
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
+      {row.done === 0 ? <OpenKey row={row} look={lookOf('open')} /> : null}
       {row.redo > 0 ? (
         <Button
-          look={spliced ? 'next' : 'plain'}
+          look={lookOf('redo')}
           label={t('openTheBenchForToRedo', { redo: row.redo })}
           onPress={() => bench('?mode=redo')}
         />
       ) : null}
       {spliced ? null : (
         <Button
-          look="next"
+          look={lookOf('splice')}
           label={row.done === 0 ? t('startSplicing') : t('goOnSplicing')}
           onPress={() => bench('')}
         />
       )}
       {row.spliced > 0 ? (
         <Button
-          look={spliced && row.redo === 0 && row.closing === 'done' ? 'next' : 'plain'}
+          look={lookOf('measure')}
           label={t('addMeasuredFigures')}
           onPress={() => bench('?mode=measure')}
         />
@@ -129,16 +134,13 @@ function NextStep({ row }: { row: ClosureRow }) {
       ) : null}
       {row.done > 0 ? (
         <Button
-          look={spliced && row.redo === 0 && row.closing !== 'done' ? 'next' : 'plain'}
+          look={lookOf('close')}
           label={row.closing === 'done' ? t('closedAndSigned') : t('closeIt')}
           onPress={() => router.push(`/p/${project.id}/route/${row.closureId}/close` as never)}
         />
       ) : null}
       <Button label={t('splicePlanAndTrays')} onPress={plan} />
-      <Button
-        label={t('openTheCables')}
-        onPress={() => router.push(`/p/${project.id}/route/${row.closureId}/open` as never)}
-      />
+      {row.done > 0 ? <OpenKey row={row} look="plain" /> : null}
       <Button
         label={t('allSplices')}
         onPress={() =>
@@ -189,5 +191,17 @@ function RedoList({ closureId }: { closureId: string }) {
         );
       })}
     </View>
+  );
+}
+
+function OpenKey({ row, look }: { row: ClosureRow; look: 'next' | 'plain' }) {
+  const { project } = useProjectView();
+  const router = useRouter();
+  return (
+    <Button
+      label={t('openTheCables')}
+      look={look}
+      onPress={() => router.push(`/p/${project.id}/route/${row.closureId}/open` as never)}
+    />
   );
 }

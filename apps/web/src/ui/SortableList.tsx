@@ -86,7 +86,7 @@ function SortableRow({ id, name, children }: { id: string; name: string; childre
         // The page stays where it is while a thumb moves a row.
         style={{ touchAction: 'none', cursor: 'grab', padding: 12 }}
       >
-        <IconShape name="drag" size={24} color={colors.ink} />
+        <IconShape name="drag-vertical" size={24} color={colors.ink} />
       </div>
       <div style={{ flex: 1, minWidth: 0 }}>{children}</div>
     </div>

@@ -46,3 +46,19 @@ export function stagesOf(
     },
   ];
 }
+
+/** What is to be done at a closure. */
+export type NextStep = 'plan' | 'open' | 'splice' | 'redo' | 'close' | 'measure';
+
+/** The first thing at a closure that is not done yet. Who has spliced has opened it, ticked off or not. */
+export function nextStepOf(
+  row: Pick<ClosureRow, 'total' | 'done' | 'open' | 'skipped' | 'redo' | 'closing'>,
+  opening: Opening,
+): NextStep {
+  if (row.total === 0) return 'plan';
+  const isOpened = opening.steps > 0 && opening.done === opening.steps;
+  if (row.done === 0 && !isOpened) return 'open';
+  if (row.open + row.skipped > 0) return 'splice';
+  if (row.redo > 0) return 'redo';
+  return row.closing === 'done' ? 'measure' : 'close';
+}

@@ -1,6 +1,6 @@
 import { BUILT_IN_LIMITS, EMPTY_TALLY, type Tally, rollUp } from '@cordel/core';
 import { groupWords, lossWords } from './words';
-import { stagesOf } from './stagesOf';
+import { nextStepOf, stagesOf } from './stagesOf';
 
 const row = (part: Partial<Tally>) =>
   rollUp({ ...EMPTY_TALLY, ...part }, 'closure', BUILT_IN_LIMITS[0]!);
@@ -54,4 +54,21 @@ describe('how a closure is said', () => {
     expect(states({ total: 12, measured: 12 }, 0, way)).toEqual([done, done, done, way, done]);
     expect(states({ total: 12, measured: 12 }, 0, done)).toEqual([done, done, done, done, done]);
   });
+});
+
+describe('the next step at a closure', () => {
+  const fresh = { total: 12, done: 0, open: 12, skipped: 0, redo: 0, closing: 'to come' as const };
+  const unopened = { steps: 15, done: 3 };
+  const opened = { steps: 15, done: 15 };
+  test.each([
+    ['nothing is planned', { ...fresh, total: 0, open: 0 }, unopened, 'plan'],
+    ['no cable is described', fresh, { steps: 0, done: 0 }, 'open'],
+    ['cables are not open yet', fresh, unopened, 'open'],
+    ['cables are open', fresh, opened, 'splice'],
+    ['it was spliced before a step was ticked', { ...fresh, done: 4, open: 8 }, unopened, 'splice'],
+    ['one was skipped', { ...fresh, done: 11, open: 0, skipped: 1 }, opened, 'splice'],
+    ['one is to redo', { ...fresh, done: 12, open: 0, redo: 1 }, opened, 'redo'],
+    ['all are made', { ...fresh, done: 12, open: 0 }, opened, 'close'],
+    ['it is closed', { ...fresh, done: 12, open: 0, closing: 'done' as const }, opened, 'measure'],
+  ])('%s', (_, row, opening, step) => expect(nextStepOf(row, opening)).toBe(step));
 });

@@ -3876,7 +3876,7 @@ export interface paths {
                             clamp: number;
                             hoseClamp: number;
                             bushingBelow: number;
-                            testKpa: number;
+                            testKpa: number | null;
                             /** @default 5 */
                             testMinutes?: number;
                             /** @default [] */
@@ -5192,7 +5192,7 @@ export interface components {
             clamp: number;
             hoseClamp: number;
             bushingBelow: number;
-            testKpa: number;
+            testKpa: number | null;
             /** @default 5 */
             testMinutes: number;
             /** @default [] */
@@ -6510,4 +6510,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = '54dc5063c83ae46f';
+export const API_DIGEST = '26dfbbdc316bf377';

@@ -116,7 +116,7 @@ function caseFace(hardware: Hardware): Face {
       ]
     : [
         { name: 'Lid gasket', path: `M ${box.x} ${box.y} H ${right} V ${below} H ${box.x}` },
-        ...(hardware.testKpa > 0
+        ...(hardware.testKpa !== 0
           ? [{ name: 'Air valve' as const, path: circle({ x: 80, y: 50, r: 4 }) }]
           : []),
       ];

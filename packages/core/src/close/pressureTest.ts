@@ -22,6 +22,16 @@ export function testTask(hardware: Hardware | null, leakLimit: number): TestTask
   return { places, minutes: hardware.testMinutes, leakLimit };
 }
 
+/** The usual pressures of a flash test, kPa: 4 and 5 psi are common practice, no source. The sheet's figure counts. */
+export const USUAL_TEST_KPA = [27.6, 34.5] as const;
+
+/** The most that a closure may be brought to, pascals; null where its sheet's figure is still to be typed. */
+export const testLimitPa = ({ testKpa }: Hardware): number | null =>
+  testKpa === null ? null : Math.round(testKpa * 1000);
+
+/** The most that is ever typed for a sheet: pascals. */
+export const MOST_TYPED_TEST_PA = USUAL_TEST_KPA[1] * 1000;
+
 /** Stands for all places in records that named none of them. */
 export const EVERYWHERE = 'everywhere';
 

@@ -25,6 +25,6 @@ export function figuresOf(hardware: Hardware, sheath: number): Figures {
     tubeToTray: length(hardware.tubeToTray),
     access: length(hardware.access),
     torque: torqueMilliNm === null ? null : { torqueMilliNm },
-    test: testKpa === 0 ? null : { gaugePa: Math.round(testKpa * 1000), towards: 'down' },
+    test: !testKpa ? null : { gaugePa: Math.round(testKpa * 1000), towards: 'down' },
   };
 }

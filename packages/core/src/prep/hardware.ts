@@ -74,7 +74,7 @@ export const BUILT_IN_HARDWARE: readonly Hardware[] = [
     tubeToTray: mm(450),
     sheath: { end: inch(64), express: inch(66), drop: inch(64) },
     access: ACCESS,
-    testKpa: 34.5,
+    testKpa: null,
     ports: [
       {
         name: 'Oval',
@@ -101,7 +101,7 @@ export const BUILT_IN_HARDWARE: readonly Hardware[] = [
     tubeToTray: mm(380),
     sheath: { end: inch(64), express: inch(70), drop: inch(64) },
     access: ACCESS,
-    testKpa: 27.6,
+    testKpa: null,
     ports: [
       ...ports(2, 'Trunk', {
         takes: ['express', 'end'],
@@ -146,7 +146,8 @@ export const BUILT_IN_HARDWARE: readonly Hardware[] = [
     sheath: { end: mm(2000), express: mm(2000), drop: mm(2000) },
     keep: { ...KEEP, strength: mm(90) },
     hoseClamp: NO_HOSE_CLAMP,
-    testKpa: 27.6,
+    // Only where its sheet gives a figure.
+    testKpa: 0,
     ports: [
       ...ports(2, 'Large gland', {
         takes: ['express', 'end'],
@@ -172,7 +173,7 @@ export const BUILT_IN_HARDWARE: readonly Hardware[] = [
     sheath: { end: inch(64), express: inch(66), drop: inch(64) },
     access: ACCESS,
     hoseClamp: NO_HOSE_CLAMP,
-    testKpa: 34.5,
+    testKpa: null,
     ports: [
       ...ports(3, 'Wedge', {
         takes: ['express', 'end'],

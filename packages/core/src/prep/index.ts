@@ -7,3 +7,4 @@ export * from './storage.ts';
 export * from './figures.ts';
 export * from './legs.ts';
 export * from './procedures/index.ts';
+export * from './openedUnits.ts';

@@ -110,8 +110,11 @@ export const hardwareSchema = z.object({
   hoseClamp: length,
   /** Below this diameter a bushing is added. */
   bushingBelow: length,
-  /** Highest pressure of the flash test, in kPa. */
-  testKpa: z.number().min(0).max(70),
+  /**
+   * Highest pressure of the flash test, in kPa; 0 where there is no valve or the sheet has no test, null until the
+   * sheet's figure is typed.
+   */
+  testKpa: z.number().min(0).max(70).nullable(),
   /** How long the pressure is held with the gauge read, minutes; 0 where soapy water alone decides. */
   testMinutes: z
     .number()

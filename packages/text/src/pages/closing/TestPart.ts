@@ -6,6 +6,9 @@ export const testPart = phrases({
   airPressureMeasureProblem: 'Air pressure: {measureProblem}',
   anAltitudeOrAPressure: 'An altitude or a pressure: {airHint}',
   anotherRound: 'Another round',
+  atMostByTheSheet: 'At most, by the sheet of the hardware',
+  atMostForAnySheet:
+    'The pressure of the sheet is over 0 and at most {most} here: a profile of the hardware holds another.',
   atMostName: 'at most: {name}',
   barometricPressure: 'Barometric pressure',
   cannotBeTestedTheReasonStands: 'Cannot be tested? The reason stands in the record.',
@@ -36,6 +39,9 @@ export const testPart = phrases({
   theReasonStandsInTheList: 'The reason stands in the list.',
   theResolutionOfTheGaugeSuch: 'The resolution of the gauge: such as {usualStep} {unit}.',
   thisHardware: 'This hardware',
+  typeTheFigureOfTheSheet:
+    'Type the highest pressure that the sheet of the hardware gives. Without a figure it is not tested.',
+  usualAre: 'Usual are {least} and {most}. The figure of the sheet counts.',
   waiveTheTest: 'Waive the test',
   waived: 'Waived.',
   whatIsSignedStaysAsIt:

@@ -53,6 +53,7 @@ export const hardwarePage = phrases({
   tubeOfADrop: 'tube of a drop',
   windowFromTheSheathEdge: 'Window from the sheath edge',
   withTheGaugeReadAtThe: 'With the gauge read at the end; 0 where soapy water alone decides',
-  suchAs5PsiOr34: 'Such as 5 psi or 34.5 kPa; 0 where it is not tested',
+  suchAs5PsiOr34:
+    'By its sheet; 4 psi and 5 psi (27.6 and 34.5 kPa) are usual. 0 without a valve; empty until you know',
   asTheyAreTightened14: 'As they are tightened: 1, 4, 2, 5, 3, 6; none where there are none',
 });

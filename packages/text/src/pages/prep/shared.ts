@@ -5,10 +5,13 @@ export const prepShared = phrases({
   answer: '{asked}: {answer}',
   atLeast: 'At least {least}.',
   tickedBy: '{by}, {moment}',
+  next: 'Next:',
   takeAPhoto: 'Take a photo',
   theCableToScale: 'The cable to scale: {marks}',
   unitsThatAreOpened:
     '{unit, select, tube {Tubes that are opened; press for the next way: whole, cut, window.} other {Ribbons that are cut; press to choose.}}',
+  unitsThatThePlanOpens:
+    '{unit, select, tube {Tubes that the plan splices; press to choose how: cut or window.} other {Ribbons that the plan splices: cut.}}',
   unitWay: '{name} {way, select, whole {whole} dedicate {cut} other {window}}',
   whatMeetsIn: 'What meets in {name}',
 });

@@ -1,0 +1,42 @@
+import { enteringCable } from './assembly.ts';
+import { openedUnits } from './openedUnits.ts';
+
+const TUBES = { kind: 'loose-tube', tubes: 12, fibersPerTube: 12 } as const;
+const entry = (part = {}) => ({ ...enteringCable('entry', 'F', 'express'), ...part });
+const joint = (fiberA: number, fiberB: number, cableB = 'S') => ({
+  cableA: 'F',
+  fiberA,
+  cableB,
+  fiberB,
+});
+
+describe('what of an express cable is opened', () => {
+  test('the tubes that the plan splices, cut where nothing else was chosen', () => {
+    const chosen = entry({ tubes: [{ unit: 3, way: 'window' }] });
+    // Fibers 25 and 36 are of tube 3, 40 is of tube 4.
+    expect(openedUnits(chosen, TUBES, [joint(40, 1), joint(25, 2), joint(36, 3)])).toEqual([
+      { unit: 3, way: 'window' },
+      { unit: 4, way: 'dedicate' },
+    ]);
+  });
+
+  test('never a tube that the plan leaves alone', () => {
+    const chosen = entry({ tubes: [{ unit: 7, way: 'dedicate' }] });
+    expect(openedUnits(chosen, TUBES, [joint(1, 1)])).toEqual([{ unit: 1, way: 'dedicate' }]);
+  });
+
+  test('tubes on both sides of a splice', () => {
+    expect(openedUnits(entry(), TUBES, [joint(1, 144, 'F')]).map(({ unit }) => unit)).toEqual([
+      1, 12,
+    ]);
+  });
+
+  test('what was chosen, until anything of it is planned', () => {
+    const tubes = [{ unit: 2, way: 'window' as const }];
+    expect(openedUnits(entry({ tubes }), TUBES, [])).toEqual(tubes);
+  });
+
+  test('nothing of a cable that is cut', () => {
+    expect(openedUnits(entry({ kind: 'end' }), TUBES, [joint(1, 1)])).toEqual([]);
+  });
+});

@@ -114,6 +114,8 @@ const DOME = [
   'bolt:3',
   'bolt:6',
   'bolts:again',
+  ...['domeIn', 'lipCaptured', 'latchClosed', 'collarTight'],
+  ...['collarLocked', 'valveCap', 'mounted', 'slackStored', 'labelled'],
 ];
 
 /** All that is needed before a name can be put under it. */

@@ -29,6 +29,7 @@ export function StepsPart({
     practice: project.practice,
     setup: setup.setup,
     splicer: setup.splicer,
+    coatings: setup.needs.coatings,
   });
   const at = Math.min(bench.state.step, steps.length - 1);
   const step = steps[at]!;

@@ -43,6 +43,7 @@ function needsOf(splices: readonly BenchSplice[], view: ProjectView): JointNeeds
   return {
     fibers: Math.max(1, splices.length),
     glass: [glass[0] ?? 'single-mode', glass[1] ?? 'single-mode'],
+    coatings: [cables[0]?.glass.coating ?? 250, cables[1]?.glass.coating ?? 250],
     drop: cables.some((cable) => cable?.makeUp.kind === 'drop'),
     loose: cables.some((cable) => cable && cable.makeUp.kind !== 'ribbon'),
   };

@@ -1,7 +1,7 @@
 import { USUAL_PRACTICE } from '../record/practice.ts';
 import type { Splicer } from '../record/instrument.ts';
 import { BUILT_IN_INSTRUMENTS } from './instruments.ts';
-import { stepsOf } from './sequences.ts';
+import { type SequenceTask, stepsOf } from './sequences.ts';
 import { type BenchSetup, WAYS, type Way, usualSleeve } from './setup.ts';
 
 const splicer = BUILT_IN_INSTRUMENTS[0] as Splicer;
@@ -15,33 +15,69 @@ const setup = (way: Way): BenchSetup => ({
   way,
   sleeve: usualSleeve(way),
 });
-const steps = (way: Way, practice = USUAL_PRACTICE) =>
-  stepsOf({ practice, setup: setup(way), splicer });
+const steps = (
+  way: Way,
+  practice = USUAL_PRACTICE,
+  coatings: SequenceTask['coatings'] = [250, 250],
+) => stepsOf({ practice, setup: setup(way), splicer, coatings });
+const codes = (way: Way) => steps(way).map(({ message }) => message.code);
 const keys = (way: Way) => steps(way).map(({ key }) => key);
 
 describe('the steps of each way (common practice, no source)', () => {
-  it.each(WAYS)('%s: what goes on first is asked for before the first strip', (way) => {
-    expect(keys(way)[0]).toBe('sleeve');
-    expect(new Set(keys(way)).size).toBe(keys(way).length);
+  it.each(WAYS)('%s: what goes on the fiber is on before the first strip', (way) => {
+    const order = keys(way);
+    expect(order.indexOf('sleeve')).toBeGreaterThanOrEqual(0);
+    expect(order.indexOf('sleeve')).toBeLessThan(order.indexOf('strip'));
+    expect(new Set(order).size).toBe(order.length);
   });
 
-  it('single: sleeve, strip, clean, cleave, load, splice, tension, shrink, seat', () =>
-    expect(keys('single').filter((key) => key !== 'length')).toEqual([
-      'sleeve',
-      'strip',
-      'clean',
-      'cleave',
-      'load',
-      'fuse',
-      'tension',
-      'shrink',
-      'seat',
+  it.each(WAYS.filter((way) => way !== 'mechanical'))(
+    '%s: cut to its working length before it is stripped',
+    (way) => expect(keys(way).indexOf('length')).toBeLessThan(keys(way).indexOf('strip')),
+  );
+
+  it('single: sleeve, strip, clean, cleave, load, check, splice, tension, center, shrink, seat', () =>
+    expect(keys('single').filter((key) => key !== 'length' && key !== 'holders')).toEqual([
+      ...['sleeve', 'strip', 'clean', 'cleave', 'load', 'check', 'fuse', 'tension', 'center'],
+      ...['shrink', 'seat'],
     ]));
 
-  it('ribbonizing: the colours are counted before anything is stripped', () => {
-    const order = keys('ribbonize');
-    expect(order.indexOf('count')).toBeLessThan(order.indexOf('strip'));
-    expect(order.indexOf('adhesive')).toBeLessThan(order.indexOf('count'));
+  it.each([
+    [[250, 250], 'stripCoating'],
+    [[200, 250], 'stripCoating'],
+    [[900, 900], 'stripBuffer'],
+    [[250, 900], 'stripMixed'],
+  ] as const)('%p um: %s', (coatings, code) => {
+    const own = steps('single', USUAL_PRACTICE, coatings);
+    expect(own.find(({ key }) => key === 'strip')!.message).toEqual({ code });
+    expect(own.find(({ key }) => key === 'holders')!.message).toEqual({
+      code: 'holders',
+      leftUm: coatings[0],
+      rightUm: coatings[1],
+    });
+  });
+
+  it('ribbonizing, act by act: cleaned before the sleeve, no pause from the bead on', () =>
+    expect(codes('ribbonize').slice(0, 14)).toEqual([
+      ...['looseLength', 'cleanLoose', 'ribbonizeSleeve', 'pads', 'colourOrder', 'equalLengths'],
+      ...['shims', 'clampBoth', 'bead', 'press', 'adhesive', 'trimRibbon', 'turnPads'],
+      'countColours',
+    ]));
+
+  it('splice-on: its own holder, cap and protector off before it is loaded', () => {
+    const order = codes('splice-on');
+    expect(order.indexOf('connectorHolder')).toBeLessThan(order.indexOf('stripCoating'));
+    expect(order.indexOf('capsOff') + 1).toBe(order.indexOf('loadConnector'));
+    expect(order.indexOf('connectorProgram')).toBeLessThan(order.indexOf('fuse'));
+  });
+
+  it('mechanical: nothing is fused; light through it, visible light, tells', () => {
+    const own = steps('mechanical');
+    expect(codes('mechanical')).not.toContain('fuse');
+    expect(own.at(-1)).toMatchObject({
+      message: { code: 'lightThrough' },
+      caution: 'visibleLight',
+    });
   });
 
   it('cautions stand where shards, alcohol, heat and light are', () => {
@@ -51,6 +87,7 @@ describe('the steps of each way (common practice, no source)', () => {
     expect(caution('clean')).toBe('alcohol');
     expect(caution('shrink')).toBe('hot');
     expect(caution('load', 'splice-on')).toBe('laser');
+    expect(caution('shrink', 'splice-on')).toBe('hotMetal');
   });
 
   it('timers are the heater program’s and the project’s own', () => {

@@ -1,12 +1,14 @@
 import type { SleeveKind, Splicer } from '../record/instrument.ts';
 import type { Practice } from '../record/practice.ts';
-import type { BenchSetup, Way } from './setup.ts';
+import type { BenchSetup, JointNeeds, Way } from './setup.ts';
 import type { TimerKind } from './timers.ts';
 
 /** What is done at a step of a bench sequence. */
 export type StepMessage =
   | { code: 'sleeve' | 'pigtailSleeve'; sleeve: SleeveKind }
   | { code: (typeof PLAIN_STEPS)[number] }
+  /** Which coating each holder takes, um. */
+  | { code: 'holders'; leftUm: number; rightUm: number }
   /** By the length that is chosen, where one is. */
   | { code: 'cleaveBoth' | 'cleaveAll' | 'cleaveOne' }
   | { code: 'cleaveBothAt' | 'cleaveAllAt' | 'cleaveOneAt'; lengthMm: number }
@@ -20,35 +22,55 @@ export const PLAIN_STEPS = [
   'ribbonizeSleeve',
   'bootSleeve',
   'bootOnly',
-  'strip',
-  'stripShort',
+  'stripCoating',
+  'stripBuffer',
+  'stripMixed',
   'stripThermal',
   'clean',
   'wipe',
   'mark30',
   'throughHolder',
+  'ribbonLength',
   'load',
   'loadRibbon',
   'loadConnector',
+  'checkPause',
+  'checkGrooves',
   'fuse',
   'fuseRibbon',
   'tension',
+  'center',
   'shrink',
   'shrinkRibbon',
   'shrinkShort',
   'seat',
   'ribbonHolder',
-  'prepareLoose',
+  'looseLength',
+  'cleanLoose',
+  'pads',
   'colourOrder',
+  'equalLengths',
+  'shims',
+  'clampBoth',
+  'bead',
+  'press',
+  'trimRibbon',
+  'turnPads',
   'countColours',
+  'connectorHolder',
+  'capsOff',
+  'connectorProgram',
   'housing',
   'cleaveConnector',
+  'clampOpen',
   'insert',
-  'checkLight',
+  'clampClosed',
+  'lightThrough',
 ] as const;
 
 /** What must be known before a step. */
-export type StepCaution = 'shards' | 'alcohol' | 'hot' | 'laser' | 'hotStripper';
+export type StepCaution =
+  'shards' | 'alcohol' | 'hot' | 'laser' | 'hotStripper' | 'visibleLight' | 'hotMetal';
 
 /** One thing to do at the bench. */
 export interface BenchStep {
@@ -62,6 +84,8 @@ export interface BenchStep {
 export interface SequenceTask {
   practice: Practice;
   setup: BenchSetup;
+  /** Outside diameter of the coating of both sides, um. */
+  coatings: JointNeeds['coatings'];
   splicer: Splicer | null;
 }
 
@@ -94,8 +118,25 @@ const cleave = (code: 'cleaveBoth' | 'cleaveAll' | 'cleaveOne'): Step => ({
   caution: 'shards',
 });
 
-const STRIP = plain('strip', 'strip', { caution: 'shards' });
+/** Tight buffer comes off in short steps before the coating; fiber of outside plant has none. */
+const isBuffered = (coatingUm: number): boolean => coatingUm === 900;
+
+const STRIP: Step = {
+  key: 'strip',
+  message: ({ coatings }) => {
+    const buffered = coatings.filter(isBuffered).length;
+    return {
+      code: buffered === 0 ? 'stripCoating' : buffered === 2 ? 'stripBuffer' : 'stripMixed',
+    };
+  },
+  caution: 'shards',
+};
+const HOLDERS: Step = {
+  key: 'holders',
+  message: ({ coatings: [leftUm, rightUm] }) => ({ code: 'holders', leftUm, rightUm }),
+};
 const CLEAN = plain('clean', 'clean', { caution: 'alcohol' });
+/** Cut before it is stripped: cutting back afterwards takes the prepared glass away. */
 const LENGTH: Step = {
   key: 'length',
   message: ({ practice }) => ({
@@ -103,55 +144,84 @@ const LENGTH: Step = {
   }),
 };
 const LOAD = plain('load', 'load');
+const CHECK = plain('check', 'checkPause');
 const FUSE = plain('fuse', 'fuse');
 const TENSION = plain('tension', 'tension');
+const CENTER = plain('center', 'center');
 const SHRINK = plain('shrink', 'shrink', { caution: 'hot', timer: heater });
 const SEAT = plain('seat', 'seat');
 
+/** From the working length to the tray, with a sleeve on a fiber. */
+const SINGLE_REST: Step[] = [
+  HOLDERS,
+  LENGTH,
+  STRIP,
+  CLEAN,
+  cleave('cleaveBoth'),
+  LOAD,
+  CHECK,
+  FUSE,
+  TENSION,
+  CENTER,
+  SHRINK,
+];
+
 const RIBBON_REST: Step[] = [
+  plain('length', 'ribbonLength'),
   plain('holder', 'ribbonHolder'),
   plain('strip', 'stripThermal', { caution: 'hotStripper' }),
   plain('clean', 'wipe', { caution: 'alcohol' }),
   cleave('cleaveAll'),
   plain('load', 'loadRibbon'),
+  plain('check', 'checkGrooves'),
   plain('fuse', 'fuseRibbon'),
   TENSION,
   plain('shrink', 'shrinkRibbon', { caution: 'hot', timer: heater }),
   SEAT,
 ];
 
+/** Loose fibers become a ribbon, act by act. From the bead on there is no pause: the adhesive dries. */
+const RIBBONIZE: Step[] = [
+  plain('loose', 'looseLength'),
+  plain('prepare', 'cleanLoose', { caution: 'alcohol' }),
+  plain('sleeve', 'ribbonizeSleeve'),
+  plain('pads', 'pads'),
+  plain('order', 'colourOrder'),
+  plain('equal', 'equalLengths'),
+  plain('shims', 'shims'),
+  plain('tight', 'clampBoth'),
+  plain('bead', 'bead'),
+  plain('press', 'press'),
+  {
+    key: 'adhesive',
+    message: ({ practice }) => ({ code: 'adhesive', seconds: practice.adhesiveWait }),
+    timer: ({ practice }) => ({ kind: 'adhesive', seconds: practice.adhesiveWait }),
+  },
+  plain('trim', 'trimRibbon', { caution: 'shards' }),
+  plain('turn', 'turnPads', { caution: 'alcohol' }),
+  plain('count', 'countColours'),
+];
+
 const SEQUENCES: Record<Way, Step[]> = {
   single: [
     { key: 'sleeve', message: ({ setup }) => ({ code: 'sleeve', sleeve: setup.sleeve }) },
-    STRIP,
-    CLEAN,
-    LENGTH,
-    cleave('cleaveBoth'),
-    LOAD,
-    FUSE,
-    TENSION,
-    SHRINK,
+    ...SINGLE_REST,
     SEAT,
   ],
   ribbon: [plain('sleeve', 'ribbonSleeve'), ...RIBBON_REST],
-  ribbonize: [
-    plain('sleeve', 'ribbonizeSleeve'),
-    plain('prepare', 'prepareLoose', { caution: 'alcohol' }),
-    plain('order', 'colourOrder'),
-    {
-      key: 'adhesive',
-      message: ({ practice }) => ({ code: 'adhesive', seconds: practice.adhesiveWait }),
-      timer: ({ practice }) => ({ kind: 'adhesive', seconds: practice.adhesiveWait }),
-    },
-    plain('count', 'countColours'),
-    ...RIBBON_REST,
-  ],
+  ribbonize: [...RIBBONIZE, ...RIBBON_REST],
   'splice-on': [
     plain('sleeve', 'bootSleeve'),
+    plain('holders', 'connectorHolder'),
+    LENGTH,
     STRIP,
     CLEAN,
     cleave('cleaveOne'),
+    // Cap and protector come off before the connector is loaded.
+    plain('caps', 'capsOff', { caution: 'laser' }),
     plain('load', 'loadConnector', { caution: 'laser' }),
+    plain('program', 'connectorProgram'),
+    CHECK,
     FUSE,
     { ...TENSION, when: ({ practice }) => practice.noTension === null },
     {
@@ -159,28 +229,24 @@ const SEQUENCES: Record<Way, Step[]> = {
       message: ({ practice }) => ({ code: 'noTension', why: practice.noTension ?? '' }),
       when: ({ practice }) => practice.noTension !== null,
     },
-    plain('shrink', 'shrinkShort', { caution: 'hot', timer: heater }),
+    plain('shrink', 'shrinkShort', { caution: 'hotMetal', timer: heater }),
     plain('house', 'housing', { caution: 'laser' }),
   ],
   pigtail: [
     { key: 'sleeve', message: ({ setup }) => ({ code: 'pigtailSleeve', sleeve: setup.sleeve }) },
-    STRIP,
-    CLEAN,
-    LENGTH,
-    cleave('cleaveBoth'),
-    LOAD,
-    FUSE,
-    TENSION,
-    SHRINK,
+    ...SINGLE_REST,
     { ...SEAT, caution: 'laser' },
   ],
+  // Nothing is fused, and nobody estimates: light through it or a measured loss tells.
   mechanical: [
     plain('sleeve', 'bootOnly'),
-    plain('strip', 'stripShort', { caution: 'shards' }),
+    STRIP,
     CLEAN,
     plain('cleave', 'cleaveConnector', { caution: 'shards' }),
+    plain('open', 'clampOpen'),
     plain('insert', 'insert'),
-    plain('check', 'checkLight', { caution: 'laser' }),
+    plain('close', 'clampClosed'),
+    plain('check', 'lightThrough', { caution: 'visibleLight' }),
   ],
 };
 

@@ -1,4 +1,4 @@
-import type { FiberKind } from '../record/fiberType.ts';
+import type { FiberKind, Glass } from '../record/fiberType.ts';
 import type { Cleaver, SleeveKind, Splicer } from '../record/instrument.ts';
 
 /** How a joint is made. */
@@ -32,6 +32,8 @@ export interface JointNeeds {
   fibers: number;
   /** Glass of both sides. */
   glass: readonly [FiberKind, FiberKind];
+  /** Outside diameter of the coating of both sides, um. */
+  coatings: readonly [Glass['coating'], Glass['coating']];
   /** Whether a side is a drop cable. */
   drop: boolean;
   /** Whether fibers of a side lie loose, so that a mass splice needs ribbonizing. */
@@ -65,22 +67,33 @@ export function proposeSetup(
   const fits = (
     exact.length > 0 ? exact : programs.filter(({ glass: kind }) => kind === 'any')
   ).sort((a, b) => a.fibers - b.fibers);
-  const lengths = splicer.cleaveLengths.filter(
-    (length) => !cleaver || cleaver.cleaveLengths.includes(length),
-  );
+  const lengths = splicer.cleaveLengths
+    .filter((length) => !cleaver || cleaver.cleaveLengths.includes(length))
+    .sort((a, b) => a - b);
   return {
     splicerId: splicer.id,
     program: fits[0]?.name ?? null,
     heaterProgram:
       splicer.heaterPrograms.find((program) => program.sleeve === sleeve)?.name ?? null,
     cleaverId: cleaver?.id ?? null,
-    cleaveLength: lengths[0] ?? splicer.cleaveLengths[0] ?? null,
+    cleaveLength:
+      lengths.find((length) => reachesChuck(length, needs)) ??
+      lengths[0] ??
+      splicer.cleaveLengths[0] ??
+      null,
     holder:
       [...splicer.holders].sort((a, b) => a - b).find((count) => count >= needs.fibers) ?? null,
     way,
     sleeve,
   };
 }
+
+/** A tight buffer in a common holder does not reach the chuck with less: 16 mm (common practice, no source). */
+const LEAST_BUFFERED_CLEAVE = 160;
+
+/** Whether a cleave length, in tenths of a millimeter, leaves enough glass for the coating in its holder. */
+const reachesChuck = (cleaveLength: number, { coatings }: Pick<JointNeeds, 'coatings'>): boolean =>
+  !coatings.includes(900) || cleaveLength >= LEAST_BUFFERED_CLEAVE;
 
 /** A thing that does not fit, and what would. */
 export type SetupMessage =
@@ -94,7 +107,8 @@ export type SetupMessage =
   | { code: 'ribbonSleeve' | 'singleSleeve' }
   | { code: 'holderMissing'; fibers: number }
   | { code: 'holderSmall' | 'holderLarge'; holder: number; fibers: number }
-  | { code: 'splicerCleave' | 'cleaverCleave'; name: string; cleaveMm: number };
+  | { code: 'splicerCleave' | 'cleaverCleave'; name: string; cleaveMm: number }
+  | { code: 'cleaveShort'; cleaveMm: number; leastMm: number };
 
 export interface SetupWarning {
   about: 'program' | 'heater' | 'cleave' | 'holder' | 'way' | 'glass';
@@ -160,6 +174,12 @@ export function setupWarnings(
       code: 'splicerCleave',
       name: splicer.name,
       cleaveMm: setup.cleaveLength / 10,
+    });
+  if (setup.cleaveLength !== null && !reachesChuck(setup.cleaveLength, needs))
+    warn('cleave', {
+      code: 'cleaveShort',
+      cleaveMm: setup.cleaveLength / 10,
+      leastMm: LEAST_BUFFERED_CLEAVE / 10,
     });
   if (cleaver && setup.cleaveLength !== null && !cleaver.cleaveLengths.includes(setup.cleaveLength))
     warn('cleave', {

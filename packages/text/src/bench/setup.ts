@@ -39,6 +39,8 @@ const setup = catalog<WordedSetup>()({
     'The holder is for {holder} fibers, and the ribbon has {fibers}: grooves stay empty, watch the edge.',
   splicerCleave: '{name} does not take a cleave of {cleaveMm} mm.',
   cleaverCleave: '{name} does not cut {cleaveMm} mm.',
+  cleaveShort:
+    'A cleave of {cleaveMm} mm is too short for a 900 um buffer: it does not reach the chuck. Take {leastMm} mm or more.',
 });
 
 /** What of a setup does not fit. */

@@ -9,47 +9,76 @@ export const stepText = catalog<StepMessage>()({
   sleeve: 'Sleeve on first: {sleeve}.',
   pigtailSleeve: 'Sleeve on first: {sleeve}, on the side of the pigtail.',
   ribbonSleeve: 'Ribbon sleeve on first.',
-  ribbonizeSleeve: 'Ribbon sleeve on first, over all loose fibers of the group.',
-  bootSleeve: 'Boot and 27 mm sleeve on first.',
+  ribbonizeSleeve: 'Ribbon sleeve over the clean fibers of the group.',
+  bootSleeve: 'Boot, 27 mm sleeve and spring on first.',
   bootOnly: 'Boot on first. No heat sleeve: the connector holds the fiber.',
-  strip: 'Strip: 900 um in steps of a quarter inch, then the coating.',
-  stripShort: 'Blue fiber first. Strip 900 um in short steps, then the coating.',
-  stripThermal: 'Thermal strip; empty the stripper of matrix.',
+  holders: 'Holders in: {leftUm} um on the left, {rightUm} um on the right.',
+  stripCoating: 'Strip the coating. Warm the stripper in frost: cold jaws nick the glass.',
+  stripBuffer:
+    'Strip the 900 um buffer in steps of a quarter inch, then the 250 um coating. Warm the stripper in frost.',
+  stripMixed:
+    'Strip: on the side with a 900 um buffer in steps of a quarter inch, then the coating; on the other the coating alone.',
+  stripThermal: 'Thermal strip once its light is steady; empty the stripper of matrix.',
   clean: 'Clean with 99 % alcohol until it squeaks.',
   wipe: 'Wipe until it squeaks; flick to see that none stick.',
   mark30:
     'Working length: mark 30 mm back from the end, the mark to the zero of the holder. (The other way: through the sleeve holder, cut half an inch past it.)',
   throughHolder:
     'Working length: through the sleeve holder, cut half an inch past it. (The other way: mark 30 mm back, the mark to the zero of the holder.)',
+  ribbonLength: 'Cut both ribbons to their working length, before anything is stripped.',
   cleaveBoth: `Cleave both ends; ${CLEAVED}` as string,
   cleaveAll: `Cleave all at once, both sides; ${CLEAVED}` as string,
   cleaveOne: `Cleave the fiber; ${CLEAVED}` as string,
-  cleaveBothAt: `Cleave both ends at {lengthMm} mm; ${CLEAVED}` as string,
-  cleaveAllAt: `Cleave all at once, both sides at {lengthMm} mm; ${CLEAVED}` as string,
-  cleaveOneAt: `Cleave the fiber at {lengthMm} mm; ${CLEAVED}` as string,
+  cleaveBothAt: `Cleave both ends at {lengthMm} mm, blade to the front first; ${CLEAVED}` as string,
+  cleaveAllAt:
+    `Cleave all at once, both sides at {lengthMm} mm, blade to the front first; ${CLEAVED}` as string,
+  cleaveOneAt: `Cleave the fiber at {lengthMm} mm, blade to the front first; ${CLEAVED}` as string,
   cleaveConnector: 'Cleave to the length of the connector.',
-  load: 'Load: close to the electrodes, not past the center. Let it pause; check angles, gap and offset.',
-  loadRibbon: 'Load; see that every fiber lies in its groove.',
-  loadConnector: 'Connector into its holder, cap on; load both ends.',
+  load: 'Load, one clamp at a time: close to the electrodes, not past the center.',
+  loadRibbon: 'Load both holders, the same side up left and right.',
+  loadConnector: 'Connector into its holder, fiber into the other; load both ends.',
+  checkPause:
+    'Let it pause before the arc: angles, gap and offset. A bad cleave is made again now, before it costs an arc and a sleeve.',
+  checkGrooves: 'See that every fiber lies in its groove; let it pause: angles and offsets.',
   fuse: 'Splice, and read the estimate.',
   fuseRibbon: 'Splice, and read the estimates in order.',
   tension: 'Slide the sleeve up to the wind cover, then open it: the tension test runs, about 2 N.',
   noTension: 'Tension test is off for splice-on connectors: {why}',
-  shrink: 'Center the sleeve, coating inside at both ends, rod down; shrink.',
+  center:
+    'Lift it out under slight tension; center the sleeve, coating inside by equal amounts, rod down.',
+  shrink: 'Shrink, and let it cool before it is handled.',
   shrinkRibbon: 'Center the ribbon sleeve, coating inside at both ends; shrink.',
-  shrinkShort: '27 mm sleeve up to the ferrule; shrink.',
-  seat: 'Cooled and straight: seat it in its slot; lay the slack by turning the tray, never by twisting.',
+  shrinkShort:
+    'Sleeve over the end of the white ferrule and over the buffer by equal amounts; shrink with the oven program of the connector.',
+  seat: 'Straight, melted evenly, cooled: seat it in its slot in number order, rod as the holder asks; lay the slack by turning the tray, never by twisting.',
   ribbonHolder:
     'Ribbon in its holder, about 1.5 in past it, the same side up left and right: 1 meets 1.',
-  prepareLoose: 'Prepare 36 in of loose fiber; clean it.',
+  looseLength: 'Is the tail long enough? 36 in of loose fiber are needed.',
+  cleanLoose: 'Clean all 36 in of every fiber of the group.',
+  pads: 'Set the pads: a lower one is good for two uses, turned in between, an upper one for one.',
   colourOrder:
-    'Fibers one by one into the applicator in colour order, equal lengths, under tension: 4 in of ribbon, 3 in beyond.',
-  adhesive:
-    'Adhesive on; do not touch for {seconds} s. A lower pad is good for two, an upper one for one.',
+    'Fibers one by one into the guide in colour order, from the top down, ends at least 3 in past it.',
+  equalLengths: 'Even out: all fibers of equal length.',
+  shims: 'Shims or cover in, until the fibers touch each other.',
+  clampBoth: 'Tension from both sides; close the clamps. From here on without a pause.',
+  bead: 'Lift the fibers; a thin bead of adhesive, about 3/16 by 1 1/2 in, along the pad; cap on.',
+  press: 'Fibers down, upper pad on; one pass out and one back.',
+  adhesive: 'Clamps up. Do not touch for {seconds} s.',
+  trimRibbon:
+    'Trim about 1/8 in from the clamp, clip where the fibers leave; take the 4 in of ribbon out.',
+  turnPads:
+    'Turn the pads or throw them away. Residue on guide or applicator: clean it off, it puts the next fibers out of order.',
   countColours: 'Count the colours once more, both ribbons, before anything is stripped.',
-  housing: 'Housing and boot on; keep the cap on the ferrule.',
-  insert: 'Push in until the fiber bows a little; hold, and close the clamp.',
-  checkLight: 'Check with a visible light source: dark at the splice is good.',
+  connectorHolder: 'Holder of the connector in, in place of one fiber holder.',
+  capsOff: 'Dust cap and cleave protector off the connector.',
+  connectorProgram: 'Connector program and connector oven program set.',
+  housing:
+    'Mark on the ferrule up to the mark on the inner housing; both housings click; boot on; dust cap back.',
+  clampOpen: 'Clamp of the connector open.',
+  insert: 'Push in until the fiber bows a little, and hold.',
+  clampClosed: 'Close the clamp, let the fiber go, boot on.',
+  lightThrough:
+    'Visible light through it, or a measured loss: that tells whether it is good. 0.1 to 0.5 dB is normal.',
 });
 
 /** What must be known before a step. */
@@ -59,6 +88,8 @@ export const stepCautionText = phrases({
   hot: 'The sleeve is hot: take it at the ends.',
   laser: 'Never look into a fiber end or a connector: the light is invisible.',
   hotStripper: 'The stripper is hot. Keep solvent away from it.',
+  hotMetal: 'Hot metal after the oven: let it cool.',
+  visibleLight: 'Never look into the end: a visible light source can hurt the eye.',
 } satisfies Record<StepCaution, string>);
 
 /**

@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import {
   type Air,
+  arcCount,
   type InstrumentEntry,
   type Origin,
   type Units,
@@ -98,6 +99,12 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
         why={t('theCheckBelongsToTheSplicer')}
       />
     );
+  const arcsNow = arcCount({
+    records: station.records
+      .filter((record) => record.splicerId === splicer.id)
+      .map((record) => ({ at: record.receivedAt, arcs: record.arcs })),
+    log: station.log.filter(({ instrumentId }) => instrumentId === splicer.id),
+  });
   const rounds = station.log.filter(
     (entry): entry is ArcRound => entry.kind === 'arc check' && entry.instrumentId === splicer.id,
   );
@@ -134,7 +141,7 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
     }
   };
   const service = async (what: 'electrodes' | 'blade') => {
-    let arcs = last?.arcs ?? 0;
+    let arcs = 0;
     if (kept.standin && project.practiceOnly) {
       try {
         const answer = await answerOf(
@@ -161,7 +168,6 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
         t('bladeTurned'),
       );
   };
-  const arcsNow = last?.arcs ?? 0;
   return (
     <Page title={t('arcCheck')} above={`${closure} · ${splicer.name}`} back={base}>
       {arc ? (
@@ -216,14 +222,14 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
           <Button
             label={t('itDidNotPass')}
             disabled={wrong.length > 0}
-            onPress={() => log(false, arcsNow, 'typed')}
+            onPress={() => log(false, arcsNow + 1, 'typed')}
             style={{ flex: 1 }}
           />
           <Button
             label={t('itPassed')}
             look="next"
             disabled={wrong.length > 0}
-            onPress={() => log(true, arcsNow, 'typed')}
+            onPress={() => log(true, arcsNow + 1, 'typed')}
             style={{ flex: 1 }}
           />
         </View>
@@ -234,10 +240,35 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
           icon="timer-outline"
           onPress={() => timers.start('warm-up', splicer.name, WARM_UP)}
         />
+        <Button
+          label={t('electrodesCleaned')}
+          onPress={() =>
+            logInstrument(
+              project.id,
+              {
+                kind: 'electrodes',
+                instrumentId: splicer.id,
+                what: 'cleaned',
+                arcs: arcsNow,
+              },
+              t('electrodesCleaned'),
+            )
+          }
+        />
         <Button label={t('electrodesReplaced')} onPress={() => void service('electrodes')} />
         {cleaver ? <Button label={t('bladeTurned')} onPress={() => void service('blade')} /> : null}
       </View>
       <TimerBar timers={timers} heat={null} />
+      <Counter
+        arcs={arcsNow}
+        onCounter={(arcs) =>
+          logInstrument(
+            project.id,
+            { kind: 'counter', instrumentId: splicer.id, arcs },
+            t('counterAt', { arcs }),
+          )
+        }
+      />
       <Text kind="name" heading={2}>
         {t('checksSoFar')}
       </Text>
@@ -258,6 +289,34 @@ function ArcCheck({ closure, base, bench, station, setup }: Closeup) {
           </Text>
         ))}
     </Page>
+  );
+}
+
+/** Arcs as they are counted, and the splicer's own counter, which wins. */
+function Counter({ arcs, onCounter }: { arcs: number; onCounter(arcs: number): void }) {
+  const [typed, setTyped] = useState('');
+  const counter = /^\d{1,6}$/.test(typed.trim()) ? Number(typed) : null;
+  return (
+    <View style={{ gap: 8 }}>
+      <Text>{t('arcsAreCounted', { arcs })}</Text>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>
+        <TextField
+          label={t('counterOfTheSplicer')}
+          value={typed}
+          numeric
+          problem={typed.trim() !== '' && counter === null ? t('aWholeNumberOfArcs') : undefined}
+          onChange={setTyped}
+        />
+        <Button
+          label={t('saveTheCounter')}
+          disabled={counter === null}
+          onPress={() => {
+            onCounter(counter!);
+            setTyped('');
+          }}
+        />
+      </View>
+    </View>
   );
 }
 

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { type SplicerRecord, isMade, sleevesOf } from '@cordel/core';
+import { type SplicerRecord, isMade, isTypedArc, sleevesOf } from '@cordel/core';
 import {
   type BenchDeed,
   type BenchEvent,
@@ -22,6 +22,8 @@ import { keep, keptNow, usePersisted } from '@/data/storage';
 import { useProjectView } from '@/projects/context';
 import { newStamp, recordEvidence } from './record';
 import { feedbackOf } from './feedback';
+import { setupNow } from './useSetup';
+import { logInstrument } from './useStation';
 
 /** What was done, for the list of what waits to be sent. */
 const DEEDS: Record<BenchDeed, (what: string, nm: number) => string> = {
@@ -71,7 +73,17 @@ export function useBench(
       tools,
     );
     keep(key, JSON.stringify(next));
-    if (recorded) recordEvidence(recorded.entries, DEEDS[recorded.deed](recorded.words, nm));
+    if (!recorded) return;
+    recordEvidence(recorded.entries, DEEDS[recorded.deed](recorded.words, nm));
+    const { splicerId, ways } = setupNow(work.closure.id);
+    // What is typed was fused all the same; a mechanical end was not.
+    const isMechanical = ways.single === 'mechanical' && recorded.entries.length === 1;
+    if (splicerId !== null && !isMechanical && isTypedArc(recorded.entries))
+      logInstrument(
+        project.id,
+        { kind: 'arcs', instrumentId: splicerId, count: 1 },
+        t('anArcOf', { what: recorded.words }),
+      );
   };
   const { fiber, fibers } = hand;
   return {

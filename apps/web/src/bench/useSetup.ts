@@ -11,7 +11,7 @@ import {
   waysFor,
 } from '@cordel/core';
 import { type BenchSplice } from '@cordel/core/session';
-import { usePersisted } from '@/data/storage';
+import { keptNow, usePersisted } from '@/data/storage';
 import { type ProjectView, useProjectView } from '@/projects/context';
 import type { Station } from './useStation';
 
@@ -35,6 +35,19 @@ const NONE: KeptSetup = {
   standin: false,
 };
 
+const keyOf = (closureId: string): string => `cordel.setup.${closureId}`;
+
+/** What this device works with at a closure, as it is kept now. */
+export const setupNow = (closureId: string): KeptSetup => readKept(keptNow(keyOf(closureId)) ?? '');
+
+function readKept(text: string): KeptSetup {
+  try {
+    return text === '' ? NONE : { ...NONE, ...(JSON.parse(text) as Partial<KeptSetup>) };
+  } catch {
+    return NONE;
+  }
+}
+
 /** What the plan says of the joint in hand. */
 function needsOf(splices: readonly BenchSplice[], view: ProjectView): JointNeeds {
   const first = splices[0];
@@ -52,14 +65,8 @@ function needsOf(splices: readonly BenchSplice[], view: ProjectView): JointNeeds
 /** The setup of this device for the joint in hand: what is chosen, and what does not fit. */
 export function useSetup(closureId: string, splices: readonly BenchSplice[], station: Station) {
   const view = useProjectView();
-  const [text, setText] = usePersisted(`cordel.setup.${closureId}`, '');
-  const kept = useMemo((): KeptSetup => {
-    try {
-      return text === '' ? NONE : { ...NONE, ...(JSON.parse(text) as Partial<KeptSetup>) };
-    } catch {
-      return NONE;
-    }
-  }, [text]);
+  const [text, setText] = usePersisted(keyOf(closureId), '');
+  const kept = useMemo(() => readKept(text), [text]);
   const change = useCallback(
     (part: Partial<KeptSetup>) => setText(JSON.stringify({ ...kept, ...part })),
     [kept, setText],

@@ -4135,6 +4135,30 @@ export interface paths {
                             at: string;
                             /** @enum {string} */
                             what: "turned" | "replaced";
+                        } | {
+                            /** @constant */
+                            kind: "arcs";
+                            /** Format: uuid */
+                            id: string;
+                            /** Format: uuid */
+                            projectId: string;
+                            instrumentId: string;
+                            by: string;
+                            /** Format: date-time */
+                            at: string;
+                            count: number;
+                        } | {
+                            /** @constant */
+                            kind: "counter";
+                            /** Format: uuid */
+                            id: string;
+                            /** Format: uuid */
+                            projectId: string;
+                            instrumentId: string;
+                            by: string;
+                            /** Format: date-time */
+                            at: string;
+                            arcs: number;
                         })[];
                         /** @default [] */
                         traces?: {
@@ -5872,6 +5896,30 @@ export interface components {
             at: string;
             /** @enum {string} */
             what: "turned" | "replaced";
+        } | {
+            /** @enum {string} */
+            kind: "arcs";
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            projectId: string;
+            instrumentId: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+            count: number;
+        } | {
+            /** @enum {string} */
+            kind: "counter";
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            projectId: string;
+            instrumentId: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+            arcs: number;
         };
         SetAside: {
             /** Format: uuid */
@@ -6510,4 +6558,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = '26dfbbdc316bf377';
+export const API_DIGEST = 'be9c0d6d66e4a95f';

@@ -1,3 +1,4 @@
+import { arcCount } from './arcCount.ts';
 import type { Air, InstrumentEntry } from '../record/instrumentLog.ts';
 import type { ArcPolicy } from '../record/practice.ts';
 import type { Quantity } from '../record/message.ts';
@@ -95,12 +96,18 @@ function lastCheckFailed(log: readonly InstrumentEntry[]): number {
   return last?.kind === 'arc check' && !last.passed ? last.round : 0;
 }
 
-/** Arcs since the last good check, by the splicer's own counter, which starts anew with new electrodes. */
-function arcsSince({ records }: ArcTask, good: { at: string; arcs: number } | undefined): number {
-  const counter = records.at(-1)?.arcs;
-  if (counter === undefined) return 0;
-  if (!good) return counter;
-  return counter >= good.arcs ? counter - good.arcs : counter;
+/** Arcs since the last good check, by what is counted, which starts anew with new electrodes. */
+function arcsSince(
+  { records, log }: ArcTask,
+  good: { at: string; arcs: number } | undefined,
+): number {
+  const count = arcCount({ records, log });
+  if (!good) return count;
+  const then = arcCount({
+    records: records.filter(({ at }) => at <= good.at),
+    log: log.filter(({ at }) => at <= good.at),
+  });
+  return count >= then ? count - then : count;
 }
 
 function sameSession(checkedAt: string, log: readonly InstrumentEntry[], now: string): boolean {

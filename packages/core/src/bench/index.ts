@@ -1,4 +1,5 @@
 export * from './advice.ts';
+export * from './arcCount.ts';
 export * from './arcPolicy.ts';
 export * from './charts.ts';
 export * from './contact.ts';

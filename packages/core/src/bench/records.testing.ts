@@ -60,7 +60,19 @@ export const goodCheck = (
   ...part,
 });
 
-export const logged = (kind: 'session' | 'electrodes', at: string): InstrumentEntry => {
-  const base = { id: nextId(), projectId: PROJECT, instrumentId: 'single-splicer', by: 'M.', at };
-  return kind === 'session' ? { kind, ...base } : { kind, ...base, what: 'cleaned', arcs: 100 };
-};
+/** An entry of the log of another kind, for tests. */
+export const logged = (
+  kind: Exclude<InstrumentEntry['kind'], 'arc check'>,
+  at: string,
+  part: object = {},
+): InstrumentEntry =>
+  ({
+    kind,
+    id: nextId(),
+    projectId: PROJECT,
+    instrumentId: 'single-splicer',
+    by: 'M.',
+    at,
+    ...(kind === 'electrodes' && { what: 'cleaned', arcs: 100 }),
+    ...part,
+  }) as InstrumentEntry;

@@ -5,7 +5,13 @@ import { type JointNeeds, proposeSetup, setupWarnings, waysFor } from './setup.t
 const [single, ribbon, cleaver] = BUILT_IN_INSTRUMENTS as [Splicer, Splicer, Cleaver];
 const SM = ['single-mode', 'single-mode'] as const;
 const fiber: JointNeeds = { fibers: 1, glass: SM, coatings: [250, 250], drop: false, loose: true };
-const twelve: JointNeeds = { fibers: 12, glass: SM, coatings: [250, 250], drop: false, loose: false };
+const twelve: JointNeeds = {
+  fibers: 12,
+  glass: SM,
+  coatings: [250, 250],
+  drop: false,
+  loose: false,
+};
 
 describe('what fits a joint', () => {
   it('proposes program, heater, holder and cleave that fit, so that nothing is warned of', () => {

@@ -29,6 +29,8 @@ const entry = {
  * - `session`: work began with it.
  * - `arc check`: one round; the last round of a check is the one that passed.
  * - `electrodes`, `blade`: cleaned, replaced or turned; counts start anew.
+ * - `arcs`: arcs that no record of the splicer's line came of, such as a splice that was typed.
+ * - `counter`: what the splicer's own counter of arcs says, as it was typed.
  */
 export const instrumentEntrySchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('session'), ...entry }),
@@ -51,6 +53,8 @@ export const instrumentEntrySchema = z.discriminatedUnion('kind', [
     arcs: z.int().min(0).max(1e6),
   }),
   z.object({ kind: z.literal('blade'), ...entry, what: z.enum(['turned', 'replaced']) }),
+  z.object({ kind: z.literal('arcs'), ...entry, count: z.int().min(1).max(1000) }),
+  z.object({ kind: z.literal('counter'), ...entry, arcs: z.int().min(0).max(1e6) }),
 ]);
 
 export type InstrumentEntry = z.infer<typeof instrumentEntrySchema>;

@@ -2,6 +2,13 @@ import { phrases } from '../../phrases.ts';
 
 /** Texts of `apps/web/src/bench/ArcPage.tsx`. */
 export const arcPage = phrases({
+  aWholeNumberOfArcs: 'A whole number of arcs.',
+  arcsAreCounted:
+    '{arcs, plural, one {# arc} other {# arcs}} on the electrodes, as counted: typed splices and rounds too.',
+  counterAt: 'counter at {arcs}',
+  counterOfTheSplicer: 'Counter of the splicer',
+  electrodesCleaned: 'Electrodes cleaned',
+  saveTheCounter: 'Save the counter',
   airNotRead: 'air not read',
   arcCheck: 'Arc check',
   arcCheckRound: 'Arc check, round {round}',

@@ -2,6 +2,7 @@ import { phrases } from '../../phrases.ts';
 
 /** Texts that several parts of `apps/web/src/bench` share. */
 export const benchShared = phrases({
+  anArcOf: 'an arc: {what}',
   aRecordSetAside: 'A record set aside',
   aToB: 'A to B',
   adhesive: 'Adhesive',

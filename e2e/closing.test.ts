@@ -506,6 +506,15 @@ describe('a signed closure that is opened again', () => {
     await press(page(), 'Open the closure again');
     await press(page(), 'cut-over');
     await fill(page(), 'Why', 'clinic moves to the new cable');
+    // A visit begins with the place.
+    await press(page(), 'Begin the visit');
+    await sees(page(), 'Say what of site safety applies here, or none of these.');
+    await press(page(), 'Traffic');
+    await sees(page(), 'Cones, signs and bright clothes');
+    await press(page(), 'Begin the visit');
+    await sees(page(), 'Look after this first: Traffic.');
+    await press(page(), 'Looked after: Traffic');
+    await press(page(), 'First aid and the container for shards are at hand');
     await press(page(), 'Begin the visit');
     await sees(page(), 'Opened again: only what changes');
     await fill(page(), 'Fibers to cut over', '13-16');

@@ -8,7 +8,7 @@ UPDATE "assemblies" SET "entries" = (
 );--> statement-breakpoint
 -- Hardware of before is worked on as its form is in general; 2032 tenths of a millimeter are 8 in.
 UPDATE "hardware" SET "record" = jsonb_set(
-  '{"access":0,"torqueMilliNm":null,"procedure":null}'::jsonb || "record",
+  '{"access":0,"torqueMilliNm":null,"sleeve":"60 mm","parts":[],"procedure":null}'::jsonb || "record",
   '{keep}',
   '{"strengthAtFirst":2032}'::jsonb || ("record" -> 'keep')
 );

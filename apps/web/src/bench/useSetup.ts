@@ -48,14 +48,24 @@ function readKept(text: string): KeptSetup {
   }
 }
 
+const hardwareAt = (closureId: string, { assemblies, hardware }: ProjectView) => {
+  const chosen = assemblies.find((entry) => entry.closureId === closureId)?.hardwareId;
+  return hardware.find(({ id }) => id === chosen);
+};
+
 /** What the plan says of the joint in hand. */
-function needsOf(splices: readonly BenchSplice[], view: ProjectView): JointNeeds {
+function needsOf(
+  closureId: string,
+  splices: readonly BenchSplice[],
+  view: ProjectView,
+): JointNeeds {
   const first = splices[0];
   const cables = first ? [view.cable(first.cableA), view.cable(first.cableB)] : [];
   const glass = cables.map((cable) => (cable ? fiberKindOf(cable.glass) : 'single-mode'));
   return {
     fibers: Math.max(1, splices.length),
     glass: [glass[0] ?? 'single-mode', glass[1] ?? 'single-mode'],
+    sleeve: hardwareAt(closureId, view)?.sleeve ?? '60 mm',
     coatings: [cables[0]?.glass.coating ?? 250, cables[1]?.glass.coating ?? 250],
     drop: cables.some((cable) => cable?.makeUp.kind === 'drop'),
     loose: cables.some((cable) => cable && cable.makeUp.kind !== 'ribbon'),
@@ -71,7 +81,7 @@ export function useSetup(closureId: string, splices: readonly BenchSplice[], sta
     (part: Partial<KeptSetup>) => setText(JSON.stringify({ ...kept, ...part })),
     [kept, setText],
   );
-  const needs = needsOf(splices, view);
+  const needs = needsOf(closureId, splices, view);
   const splicer = station.splicers.find(({ id }) => id === kept.splicerId) ?? null;
   const cleavers = station.instruments.filter((one): one is Cleaver => one.kind === 'cleaver');
   const cleaver = cleavers.find(({ id }) => id === kept.cleaverId) ?? null;
@@ -90,7 +100,7 @@ export function useSetup(closureId: string, splices: readonly BenchSplice[], sta
   /** Another way brings its sleeve, program, heater program and holder. */
   const choose = (next: BenchSetup['way']) => {
     const ways = { ...kept.ways, [kind]: next };
-    if (!splicer) return change({ ways, sleeve: usualSleeve(next) });
+    if (!splicer) return change({ ways, sleeve: usualSleeve(next, needs) });
     const { way: _way, ...rest } = proposeSetup(needs, splicer, cleaver, next);
     change({ ...rest, ways, standin: kept.standin });
   };

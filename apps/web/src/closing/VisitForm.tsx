@@ -15,6 +15,7 @@ import { Button } from '@/ui/Button';
 import { TextField } from '@/ui/TextField';
 import { Text } from '@/ui/Text';
 import { airHint, readTemperature } from './readings';
+import { type SiteAnswer, SiteSafety, siteProblem } from './SiteSafety';
 import type { Closing, ClosingHook } from './useClosing';
 
 export const PURPOSE_WORDS: Record<Purpose, string> = {
@@ -44,6 +45,7 @@ export function VisitForm({ closing, write }: { closing: Closing; write: Closing
   const known = useBenchHeld(project.id).data?.instruments ?? [];
   const [chosen, setChosen] = useState<string[]>([]);
   const [others, setOthers] = useState('');
+  const [site, setSite] = useState<SiteAnswer>({ hazards: null, handled: [], firstAid: false });
   const [problem, setProblem] = useState('');
   if (!open)
     return (
@@ -54,6 +56,8 @@ export function VisitForm({ closing, write }: { closing: Closing; write: Closing
       />
     );
   const begin = () => {
+    const unsafe = siteProblem(site);
+    if (unsafe !== '') return setProblem(unsafe);
     const celsius = readTemperature(temperature, units.temperature);
     const air = pressure.trim() === '' ? null : parsePressure(pressure, units.pressure);
     if (!celsius.ok)
@@ -79,6 +83,7 @@ export function VisitForm({ closing, write }: { closing: Closing; write: Closing
           crew: names,
           air: { temperature: celsius.value, humidity: null, pressure: air?.ok ? air.value : null },
           sky: sky.trim(),
+          hazards: site.hazards ?? [],
           instruments: [
             ...chosen,
             ...others.split(',').flatMap((name) => cutText(name.trim(), 60) || []),
@@ -90,6 +95,7 @@ export function VisitForm({ closing, write }: { closing: Closing; write: Closing
   };
   return (
     <Card style={{ gap: 12 }}>
+      <SiteSafety site={site} onChange={setSite} />
       <Choice<Purpose>
         label={t('whatFor')}
         value={purpose}

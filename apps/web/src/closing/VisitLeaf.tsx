@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { formatAir, formatTemperature } from '@cordel/core';
 import { type VisitRecord, roundsOf, testTask } from '@cordel/core/close';
 import { closingShared as shared } from '@cordel/text/pages/closing/shared';
+import { hazardText } from '@cordel/text/close';
 import { visitLeaf as t } from '@cordel/text/pages/closing/VisitLeaf';
 import { useProjectView } from '@/projects/context';
 import { useClock } from '@/projects/useClock';
@@ -48,6 +49,13 @@ export function VisitLeaf({ record, closing, write }: VisitLeafProps) {
       {visit?.why ? <Text>{visit.why}</Text> : null}
       <Text>{`${record.people.join(', ')}${air.length > 0 ? ` · ${air.join(', ')}` : ''}`}</Text>
       <Text color="ink2">{made.join(' · ')}</Text>
+      {visit?.hazards ? (
+        <Text color="ink2">
+          {visit.hazards.length === 0
+            ? t('noHazards')
+            : t('lookedAfter', { hazards: visit.hazards.map(hazardText).join(', ') })}
+        </Text>
+      ) : null}
       {visit && visit.instruments.length > 0 ? (
         <Text color="ink2">
           {t('withInstruments', { instruments: visit.instruments.join(', ') })}

@@ -4,6 +4,7 @@ import {
   HARDWARE_FORMS,
   type Hardware,
   type HardwareForm,
+  type Part,
   type SchemaIssue,
   formatTorque,
   genericProcedure,
@@ -26,6 +27,9 @@ import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Choice } from '@/ui/Field';
 import { FormActions } from '@/ui/FormActions';
+import { ListEditor } from '@/ui/ListEditor';
+import { NumberField } from '@/ui/NumberField';
+import { Select } from '@/ui/Select';
 import { Text } from '@/ui/Text';
 import { TextField } from '@/ui/TextField';
 import { type PortProblem, PortsEditor } from './PortsEditor';
@@ -249,6 +253,54 @@ export function HardwareEditor({ hardware, onDone }: { hardware: Hardware; onDon
         unit={unit}
         problem={portProblem}
         onChange={(ports) => setDraft({ ...draft, ports })}
+      />
+      <Text kind="strong">{t('partsOfItsKit')}</Text>
+      <ListEditor<Part>
+        word={t('part')}
+        items={draft.parts}
+        least={0}
+        newItem={() => ({ name: '', count: 1, per: 'closure', from: 'store' })}
+        onChange={(parts) => setDraft({ ...draft, parts })}
+        row={(part, change, index) => (
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>
+            <TextField
+              label={t('nameOfPart')}
+              name={t('nameOfPartNumber', { number: index + 1 })}
+              value={part.name}
+              onChange={(name) => change({ name })}
+            />
+            <NumberField
+              label={t('count')}
+              name={t('countOfPart', { number: index + 1 })}
+              value={part.count}
+              onChange={(count) => change({ count })}
+            />
+            <Select
+              label={t('forEach', { number: index + 1 })}
+              value={part.per}
+              options={(['closure', 'cable', 'tray'] as const).map((value) => ({
+                value,
+                label: t(`a_${value}`),
+              }))}
+              onChange={(per) => change({ per: per as Part['per'] })}
+            />
+            <Select
+              label={t('fetchedFrom', { number: index + 1 })}
+              value={part.from}
+              options={(['store', 'van'] as const).map((value) => ({
+                value,
+                label: t(`from_${value}`),
+              }))}
+              onChange={(from) => change({ from: from as Part['from'] })}
+            />
+          </View>
+        )}
+      />
+      <Choice<Hardware['sleeve']>
+        label={t('sleevesThatItsTraysHold')}
+        value={draft.sleeve}
+        options={(['60 mm', '40 mm'] as const).map((value) => ({ value, label: value }))}
+        onChange={(sleeve) => setDraft({ ...draft, sleeve })}
       />
       <Text kind="strong">{t('procedure')}</Text>
       {draft.procedure === null ? (

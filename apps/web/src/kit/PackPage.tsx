@@ -79,15 +79,24 @@ export function PackPage() {
               redoPercent: project.practice.redoPercent,
             })}
           </Text>
-          {items.map((item) => (
-            <ItemRow
-              key={item.name}
-              item={item}
-              stock={van.stock[item.name]}
-              packed={van.packed.includes(item.name)}
-              onStock={(count) => change({ stock: { ...van.stock, [item.name]: count } })}
-              onPack={() => change({ packed: toggle(van.packed, item.name) })}
-            />
+          {(['van', 'store'] as const).map((from) => (
+            <View key={from} style={{ gap: 8 }}>
+              <Text kind="name" heading={2}>
+                {t(from)}
+              </Text>
+              {items
+                .filter((item) => item.from === from)
+                .map((item) => (
+                  <ItemRow
+                    key={item.name}
+                    item={item}
+                    stock={van.stock[item.name]}
+                    packed={van.packed.includes(item.name)}
+                    onStock={(count) => change({ stock: { ...van.stock, [item.name]: count } })}
+                    onPack={() => change({ packed: toggle(van.packed, item.name) })}
+                  />
+                ))}
+            </View>
           ))}
           <Button
             label={t('saveAsCsv')}
@@ -199,13 +208,13 @@ function itemsOf(works: readonly ClosureWork[], view: ProjectView): NamedItem[] 
 async function saveCsv(project: string, items: readonly NamedItem[], van: Van): Promise<void> {
   const { writeCsv } = await import('@cordel/core/csv');
   const text = writeCsv(
-    ['item', 'count', 'unit', t('inStock2'), 'short', 'packed', 'why'],
+    ['item', 'count', 'unit', 'from', t('inStock2'), 'short', 'packed', 'why'],
     items.map((item) => {
-      const { name, count, unit } = item;
+      const { name, count, unit, from } = item;
       const stock = van.stock[name] ?? null;
       const short = stock === null ? null : Math.max(0, count - stock);
       const packed = van.packed.includes(name) ? 'yes' : 'no';
-      return [name, count, unit, stock, short, packed, kitReasonText(item)];
+      return [name, count, unit, from, stock, short, packed, kitReasonText(item)];
     }),
   );
   saveFile(`${project} kit.csv`, text, 'text/csv');

@@ -3883,6 +3883,20 @@ export interface paths {
                             bolts?: number[];
                             /** @default null */
                             torqueMilliNm?: number | null;
+                            /**
+                             * @default 60 mm
+                             * @enum {string}
+                             */
+                            sleeve?: "60 mm" | "40 mm";
+                            /** @default [] */
+                            parts?: {
+                                name: string;
+                                count: number;
+                                /** @enum {string} */
+                                per: "closure" | "cable" | "tray";
+                                /** @enum {string} */
+                                from: "van" | "store";
+                            }[];
                             ports: {
                                 name: string;
                                 takes: ("end" | "express" | "drop")[];
@@ -4281,6 +4295,7 @@ export interface paths {
                             };
                             sky: string;
                             instruments: string[];
+                            hazards?: ("air" | "traffic" | "water" | "height" | "power")[];
                         } | {
                             /** @constant */
                             kind: "leave";
@@ -5223,6 +5238,20 @@ export interface components {
             bolts: number[];
             /** @default null */
             torqueMilliNm: number | null;
+            /**
+             * @default 60 mm
+             * @enum {string}
+             */
+            sleeve: "60 mm" | "40 mm";
+            /** @default [] */
+            parts: {
+                name: string;
+                count: number;
+                /** @enum {string} */
+                per: "closure" | "cable" | "tray";
+                /** @enum {string} */
+                from: "van" | "store";
+            }[];
             ports: {
                 name: string;
                 takes: ("end" | "express" | "drop")[];
@@ -5441,6 +5470,7 @@ export interface components {
             air: components["schemas"]["Air"];
             sky: string;
             instruments: string[];
+            hazards?: ("air" | "traffic" | "water" | "height" | "power")[];
         } | {
             /** @enum {string} */
             kind: "leave";
@@ -6558,4 +6588,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = 'be9c0d6d66e4a95f';
+export const API_DIGEST = 'ca26a0e810cae23b';

@@ -13,7 +13,7 @@ const setup = (way: Way): BenchSetup => ({
   cleaveLength: 160,
   holder: 1,
   way,
-  sleeve: usualSleeve(way),
+  sleeve: usualSleeve(way, { sleeve: '60 mm' }),
 });
 const steps = (
   way: Way,

@@ -4,11 +4,19 @@ import { type JointNeeds, proposeSetup, setupWarnings, waysFor } from './setup.t
 
 const [single, ribbon, cleaver] = BUILT_IN_INSTRUMENTS as [Splicer, Splicer, Cleaver];
 const SM = ['single-mode', 'single-mode'] as const;
-const fiber: JointNeeds = { fibers: 1, glass: SM, coatings: [250, 250], drop: false, loose: true };
+const fiber: JointNeeds = {
+  fibers: 1,
+  glass: SM,
+  coatings: [250, 250],
+  sleeve: '60 mm',
+  drop: false,
+  loose: true,
+};
 const twelve: JointNeeds = {
   fibers: 12,
   glass: SM,
   coatings: [250, 250],
+  sleeve: '60 mm',
   drop: false,
   loose: false,
 };
@@ -33,6 +41,24 @@ describe('what fits a joint', () => {
     });
     expect(setupWarnings(mass, twelve, ribbon, cleaver)).toEqual([]);
   });
+
+  // 900 um in a common holder: 16 to 18 mm, or it does not reach the chuck (common practice, no source).
+  it('cleaves a tight buffer longer than a coating, and says where it is too short', () => {
+    const buffered: JointNeeds = { ...fiber, coatings: [250, 900] };
+    expect(proposeSetup(fiber, single, cleaver).cleaveLength).toBe(100);
+    const setup = proposeSetup(buffered, single, cleaver);
+    expect(setup.cleaveLength).toBe(160);
+    expect(setupWarnings(setup, buffered, single, cleaver)).toEqual([]);
+    expect(setupWarnings({ ...setup, cleaveLength: 100 }, buffered, single, cleaver)).toEqual([
+      { about: 'cleave', message: { code: 'cleaveShort', cleaveMm: 10, leastMm: 16 } },
+    ]);
+  });
+
+  it('takes the sleeve that the trays of the closure hold, and its heater program', () =>
+    expect(proposeSetup({ ...fiber, sleeve: '40 mm' }, single, cleaver)).toMatchObject({
+      sleeve: '40 mm',
+      heaterProgram: '40 mm',
+    }));
 
   it('knows the ways of drops, ribbons and loose fibers', () => {
     expect(waysFor({ ...fiber, drop: true })).toEqual([

@@ -34,6 +34,8 @@ export interface JointNeeds {
   glass: readonly [FiberKind, FiberKind];
   /** Outside diameter of the coating of both sides, um. */
   coatings: readonly [Glass['coating'], Glass['coating']];
+  /** Sleeves that the trays of its closure hold for single fibers. */
+  sleeve: '60 mm' | '40 mm';
   /** Whether a side is a drop cable. */
   drop: boolean;
   /** Whether fibers of a side lie loose, so that a mass splice needs ribbonizing. */
@@ -46,9 +48,9 @@ export function waysFor({ fibers, drop, loose }: JointNeeds): Way[] {
   return drop ? ['single', 'splice-on', 'pigtail', 'mechanical'] : ['single', 'pigtail'];
 }
 
-/** The sleeve that usually goes with a way. */
-export const usualSleeve = (way: Way): SleeveKind =>
-  way === 'ribbon' || way === 'ribbonize' ? 'ribbon' : way === 'splice-on' ? '27 mm' : '60 mm';
+/** The sleeve that goes with a way, in the trays of the joint's closure. */
+export const usualSleeve = (way: Way, { sleeve }: Pick<JointNeeds, 'sleeve'>): SleeveKind =>
+  way === 'ribbon' || way === 'ribbonize' ? 'ribbon' : way === 'splice-on' ? '27 mm' : sleeve;
 
 /**
  * The setup that fits a joint on a splicer: its programs for this glass and count, the heater for the
@@ -60,7 +62,7 @@ export function proposeSetup(
   cleaver: Cleaver | null,
   way: Way = waysFor(needs)[0]!,
 ): BenchSetup {
-  const sleeve = usualSleeve(way);
+  const sleeve = usualSleeve(way, needs);
   const glass = needs.glass[0];
   const programs = splicer.programs.filter((program) => program.fibers >= needs.fibers);
   const exact = programs.filter((program) => program.glass === glass);

@@ -1,4 +1,8 @@
+import { enteringCable } from '../prep/assembly.ts';
+import { BUILT_IN_HARDWARE } from '../prep/hardware.ts';
+import { sealPorts } from '../prep/seal.ts';
 import type { MakeUp } from '../record/cable.ts';
+import type { Hardware } from '../record/hardware.ts';
 import { USUAL_PRACTICE } from '../record/practice.ts';
 import { type KitThing, kitList } from './list.ts';
 
@@ -57,5 +61,76 @@ test('only the tubes that are opened need solvent', () => {
     isLoose,
   );
   expect(countOf(list, 'solvent')).toBe(10);
-  expect(countOf(list, 'shieldConnectors')).toBe(1);
+  // One on each leg.
+  expect(countOf(list, 'shieldConnectors')).toBe(2);
+});
+
+describe('a closure and its kit', () => {
+  const hardware = BUILT_IN_HARDWARE.find(({ id }) => id === 'in-line')!;
+  const makeUp: MakeUp = { kind: 'loose-tube', tubes: 12, fibersPerTube: 12 };
+  const entering = (id: string, kind: 'end' | 'express') => ({
+    ...enteringCable(id, id, kind),
+    diameter: kind === 'end' ? 60 : 135,
+    armoured: kind === 'express',
+  });
+  const listFor = (own: Hardware) => {
+    const entries = [entering('E', 'express'), entering('B', 'end')];
+    return kitList(
+      [
+        {
+          hardware: own,
+          splices: Array.from({ length: 12 }, (_, index) => splice(index, 'single')),
+          ports: sealPorts(own, entries).ports,
+          entries: entries.map((entry) => ({ entry, makeUp, plan: null })),
+        },
+      ],
+      USUAL_PRACTICE,
+      isLoose,
+    );
+  };
+
+  test('both legs of an express cable have their seal, clamp and bond', () => {
+    const list = listFor(hardware);
+    expect(list.find(({ item }) => 'name' in item && item.name === 'Split seal 2')!.count).toBe(2);
+    // Two legs of the one cable, and the other.
+    expect(countOf(list, 'hoseClamps')).toBe(3);
+    expect(countOf(list, 'shieldConnectors')).toBe(2);
+    expect(countOf(list, 'sealingTape')).toBe(3);
+    expect(countOf(list, 'labels')).toBe(3);
+  });
+
+  test('what is made for the closure comes from the store, what is used up from the van', () => {
+    const parts = [
+      { name: 'tie bar', count: 2, per: 'cable' as const, from: 'store' as const },
+      { name: 'desiccant', count: 1, per: 'closure' as const, from: 'van' as const },
+    ];
+    const list = listFor({ ...hardware, parts });
+    const from = (place: string) =>
+      list
+        .filter((one) => one.from === place)
+        .map(({ item }) => ('name' in item ? item.name : item.code));
+    expect(from('store')).toEqual(
+      expect.arrayContaining([
+        'In-line express case',
+        'tie bar',
+        'Split seal 2',
+        'shieldConnectors',
+      ]),
+    );
+    expect(from('van')).toEqual(
+      expect.arrayContaining(['desiccant', 'sealant', 'singleSleeves', 'labels']),
+    );
+    expect(
+      countOf(
+        list.filter(({ item }) => 'name' in item && item.name === 'tie bar'),
+        'part',
+      ),
+    ).toBe(4);
+  });
+
+  test('sleeves are those that the trays hold', () => {
+    const small = BUILT_IN_HARDWARE.find(({ id }) => id === 'gel-drop')!;
+    const [sleeves] = listFor(small).filter(({ item }) => item.code === 'singleSleeves');
+    expect(sleeves!.item).toEqual({ code: 'singleSleeves', sleeve: '40 mm' });
+  });
 });

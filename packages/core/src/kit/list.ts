@@ -4,6 +4,8 @@ import type { Splice } from '../record/splice.ts';
 import type { MakeUp } from '../record/cable.ts';
 import type { CutPlan, Tubing } from '../prep/cutPlan.ts';
 import type { PortUse } from '../prep/seal.ts';
+import { legsOf } from '../prep/legs.ts';
+import { procedureOf } from '../prep/procedures/index.ts';
 import { isHoseClamped } from '../prep/steps.ts';
 
 /** A closure as the van is packed for it. */
@@ -23,7 +25,6 @@ export type KitThing =
   | {
       code:
         | 'cableTies'
-        | 'singleSleeves'
         | 'ribbonSleeves'
         | 'wipes'
         | 'alcohol'
@@ -35,15 +36,22 @@ export type KitThing =
         | 'solvent'
         | 'gelWipes'
         | 'shieldConnectors'
+        | 'grease'
+        | 'sealant'
+        | 'sealingTape'
+        | 'labels'
         | Tubing;
     }
-  | { code: 'seal' | 'clip' | 'plugs'; name: string };
+  | { code: 'singleSleeves'; sleeve: Hardware['sleeve'] }
+  | { code: 'seal' | 'clip' | 'plugs' | 'closure' | 'trays' | 'part'; name: string };
 
 /** One thing to pack. What the count follows from is told by the thing; for sleeves it is the share of redos. */
 export interface KitItem {
   item: KitThing;
   count: number;
   unit: 'pieces' | 'ml';
+  /** Where it is fetched: what belongs to one closure comes from the store. */
+  from: 'van' | 'store';
   redoPercent: number;
 }
 
@@ -62,14 +70,14 @@ export function kitList(
   isLoose: (cableId: string) => boolean,
 ): KitItem[] {
   const items = new Map<string, KitItem>();
-  const need: Need = (item, count, unit = 'pieces') => {
+  const need: Need = (item, count, unit = 'pieces', from = usualPlace(item)) => {
     if (count <= 0) return;
-    const key = 'name' in item ? `${item.code} ${item.name}` : item.code;
+    const key = Object.values(item).join(' ');
     const known = items.get(key);
     if (known) known.count += count;
-    else items.set(key, { item, count, unit, redoPercent: practice.redoPercent });
+    else items.set(key, { item, count, unit, from, redoPercent: practice.redoPercent });
   };
-  let single = 0;
+  const single = new Map<Hardware['sleeve'], number>();
   let mass = 0;
   let sidesRibbonized = 0;
   for (const closure of closures) {
@@ -77,21 +85,28 @@ export function kitList(
       closure.splices.map((splice) => [`${splice.tray} ${splice.slot}`, splice]),
     );
     for (const splice of slots.values()) {
-      if (splice.method === 'single') single++;
-      else {
+      if (splice.method === 'single') {
+        const sleeve = closure.hardware?.sleeve ?? '60 mm';
+        single.set(sleeve, (single.get(sleeve) ?? 0) + 1);
+      } else {
         mass++;
         sidesRibbonized += [splice.cableA, splice.cableB].filter(isLoose).length;
       }
     }
     const trays = new Set(closure.splices.map((splice) => splice.tray)).size;
     need({ code: 'cableTies' }, trays * 4);
-    if (closure.hardware) seals(closure.hardware, closure.ports, need);
+    if (closure.hardware && closure.entries.length > 0) {
+      seals(closure.hardware, closure.ports, need);
+      parts(closure.hardware, closure, trays, need);
+    }
     for (const { entry, makeUp, plan } of closure.entries) cable(entry, makeUp, plan, need);
   }
   const again = 1 + practice.redoPercent / 100;
-  need({ code: 'singleSleeves' }, Math.ceil(single * again));
+  for (const [sleeve, count] of single)
+    need({ code: 'singleSleeves', sleeve }, Math.ceil(count * again));
   need({ code: 'ribbonSleeves' }, Math.ceil(mass * again));
-  const prepared = Math.ceil((single * 2 + mass * 2) * again);
+  const joints = [...single.values()].reduce((sum, count) => sum + count, mass);
+  const prepared = Math.ceil(joints * 2 * again);
   need({ code: 'wipes' }, prepared);
   need({ code: 'alcohol' }, Math.ceil(prepared * ALCOHOL_FIBER), 'ml');
   const ribbonized = Math.ceil(sidesRibbonized * again);
@@ -102,7 +117,44 @@ export function kitList(
   return [...items.values()];
 }
 
-type Need = (item: KitThing, count: number, unit?: KitItem['unit']) => void;
+type Need = (item: KitThing, count: number, unit?: KitItem['unit'], from?: KitItem['from']) => void;
+
+/** What is made for one closure is fetched from the store; what is used up lies in the van. */
+const FROM_STORE: ReadonlySet<KitThing['code']> = new Set([
+  'closure',
+  'trays',
+  'seal',
+  'clip',
+  'plugs',
+  'bushings',
+  'shieldConnectors',
+  'protectiveSleeves',
+  'transportTubes',
+]);
+
+const usualPlace = ({ code }: KitThing): KitItem['from'] =>
+  FROM_STORE.has(code) ? 'store' : 'van';
+
+/** Works at which grease is used. */
+const GREASED: ReadonlySet<string> = new Set(['sealIn', 'glandLoose', 'gasketGreased']);
+
+/** The closure itself with its trays and parts, and what its procedure uses up. */
+function parts(hardware: Hardware, closure: KitClosure, trays: number, need: Need): void {
+  const { opening, closing } = procedureOf(hardware);
+  const works = new Set<string>([...opening, ...closing].flatMap(({ work }) => work ?? []));
+  const cables = closure.entries.length;
+  const legs = closure.entries.reduce((sum, { entry }) => sum + legsOf(entry).length, 0);
+  need({ code: 'closure', name: hardware.name }, 1);
+  need({ code: 'trays', name: hardware.name }, trays);
+  if ([...GREASED].some((work) => works.has(work))) need({ code: 'grease' }, 1);
+  if (works.has('sealant')) need({ code: 'sealant' }, 1);
+  if (works.has('fitSeal')) need({ code: 'sealingTape' }, legs);
+  // One on the closure, one on each cable.
+  if (works.has('labelled')) need({ code: 'labels' }, 1 + cables);
+  const of = { closure: 1, cable: cables, tray: trays };
+  for (const { name, count, per, from } of hardware.parts)
+    need({ code: 'part', name }, count * of[per], 'pieces', from);
+}
 
 function seals(hardware: Hardware, ports: readonly PortUse[], need: Need): void {
   for (const { port, entries, plugs } of ports) {
@@ -124,7 +176,7 @@ function cable(entry: CableEntry, makeUp: MakeUp, plan: CutPlan | null, need: Ne
   const units = entry.kind === 'express' ? entry.tubes.length : unitsOf(makeUp);
   need({ code: 'solvent' }, units * SOLVENT_TUBE, 'ml');
   need({ code: 'gelWipes' }, units * 4);
-  if (entry.armoured) need({ code: 'shieldConnectors' }, 1);
+  if (entry.armoured) need({ code: 'shieldConnectors' }, legsOf(entry).length);
   for (const { count, code } of plan?.tubing ?? []) need({ code }, count);
 }
 

@@ -55,6 +55,8 @@ const COMMON = {
   testMinutes: TEST_MINUTES,
   access: 0,
   torqueMilliNm: null,
+  sleeve: '60 mm' as const,
+  parts: [],
   procedure: null,
 };
 
@@ -127,6 +129,7 @@ export const BUILT_IN_HARDWARE: readonly Hardware[] = [
     sheath: { end: inch(20), express: inch(24), drop: inch(20) },
     keep: { ...KEEP, strength: inch(1.5) },
     hoseClamp: NO_HOSE_CLAMP,
+    sleeve: '40 mm',
     testKpa: 0,
     ports: [
       // A cable that passes comes in by one hole and leaves by the other.
@@ -220,6 +223,7 @@ export const BUILT_IN_HARDWARE: readonly Hardware[] = [
     // Both rods are cut short at the sheath.
     keep: { ...KEEP, strength: 0 },
     hoseClamp: NO_HOSE_CLAMP,
+    sleeve: '40 mm',
     testKpa: 0,
     ports: [
       { name: 'Drop entry', takes: ['drop'], holes: 2, rows: rows([2, 5, 8], 'Drop grommet') },

@@ -9,6 +9,10 @@ import { type SchemaCode, issue } from './issue.ts';
 export const PURPOSES = ['build', 'mend', 'new drop', 'cut-over', 'look'] as const;
 export type Purpose = (typeof PURPOSES)[number];
 
+/** What can hurt somebody at a closure's place, before a tool is touched. */
+export const HAZARDS = ['air', 'traffic', 'water', 'height', 'power'] as const;
+export type Hazard = (typeof HAZARDS)[number];
+
 /** What was seen at a place under soapy water. */
 export const BUBBLES_SEEN = ['bubbles', 'none', 'not checked'] as const;
 export type BubblesSeen = (typeof BUBBLES_SEEN)[number];
@@ -62,6 +66,8 @@ export const closingEntrySchema = z
       air: airSchema,
       sky: z.string().trim().max(60),
       instruments: z.array(z.string().min(1).max(60)).max(12),
+      /** Hazards of the place that the crew saw, and looked after; left out where nobody was asked. */
+      hazards: z.array(z.enum(HAZARDS)).max(HAZARDS.length).optional(),
     }),
     z.object({
       kind: z.literal('leave'),

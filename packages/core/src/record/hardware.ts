@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { idSchema, nameSchema, personSchema, timeSchema } from './basics.ts';
 import { trayCapacitySchema } from './closure.ts';
+import { sleeveKindSchema } from './instrument.ts';
 import { issue } from './issue.ts';
 import { entryKindSchema, procedureSchema } from './procedure.ts';
 
@@ -66,6 +67,15 @@ export const HARDWARE_FORMS = [
   'drop-end',
 ] as const;
 export type HardwareForm = (typeof HARDWARE_FORMS)[number];
+
+/** A part of a closure's kit: how many there are a closure, a cable or a tray, and where it is fetched. */
+export const partSchema = z.object({
+  name: z.string().trim().min(1, issue('partNameMissing')).max(60),
+  count: z.int().min(1, issue('atLeastOne')).max(200),
+  per: z.enum(['closure', 'cable', 'tray']),
+  from: z.enum(['van', 'store']),
+});
+export type Part = z.infer<typeof partSchema>;
 
 /** Minutes of a pressure test where the sheet names none. Set by us: the leak estimate needs about so long. */
 export const TEST_MINUTES = 5;
@@ -139,6 +149,10 @@ export const hardwareSchema = z.object({
     .max(200_000, issue('torqueOutside'))
     .nullable()
     .default(null),
+  /** Sleeves of single fibers that its trays hold. */
+  sleeve: sleeveKindSchema.exclude(['27 mm', 'ribbon']).default('60 mm'),
+  /** Parts of its kit besides seals, clips and plugs. */
+  parts: z.array(partSchema).max(60).default([]),
   ports: z.array(portSchema).min(1, issue('portsMissing')).max(60),
   /** Its own procedure; null where it is worked on as its form is in general. */
   procedure: procedureSchema.nullable().default(null),

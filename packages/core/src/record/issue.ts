@@ -100,6 +100,7 @@ const SCHEMA_CODES = [
   'photoTooLarge',
   'placesMissing',
   'planTooLong',
+  'partNameMissing',
   'portNameMissing',
   'portTakesNothing',
   'portWithoutSeals',

@@ -1,3 +1,4 @@
 export * from './points.ts';
 export * from './record.ts';
 export * from './state.ts';
+export * from './hazards.ts';

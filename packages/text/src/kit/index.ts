@@ -3,7 +3,7 @@ import { catalog } from '../catalog.ts';
 
 const items = catalog<KitThing>()({
   cableTies: 'Cable ties',
-  singleSleeves: 'Single-fiber sleeves, 60 mm',
+  singleSleeves: 'Single-fiber sleeves, {sleeve}',
   ribbonSleeves: 'Ribbon sleeves',
   wipes: 'Fiber wipes',
   alcohol: 'Alcohol, 99 %',
@@ -20,6 +20,13 @@ const items = catalog<KitThing>()({
   seal: '{name}',
   clip: '{name}',
   plugs: 'Plugs for {name}',
+  closure: '{name}',
+  trays: 'Trays for {name}',
+  part: '{name}',
+  grease: 'Seal grease, tubes',
+  sealant: 'Sealant, tubes',
+  sealingTape: 'Sealing tape, rolls',
+  labels: 'Labels',
 });
 
 /** What is packed; hardware may write its parts in small letters. */
@@ -45,6 +52,13 @@ const reasons = catalog<{ code: KitThing['code']; redoPercent: number }>()({
   seal: 'by the measured diameter',
   clip: 'one a cable',
   plugs: 'every hole that stays empty',
+  closure: 'the closure itself',
+  trays: 'every tray that is spliced on',
+  part: 'by the parts list of its profile',
+  grease: 'one a closure',
+  sealant: 'one a closure',
+  sealingTape: 'one a leg of a cable',
+  labels: 'one on the closure, one on each cable',
 });
 
 /** What the count of a thing follows from. */

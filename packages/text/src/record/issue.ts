@@ -20,6 +20,7 @@ export const issueMessageText = catalog<IssueMessage>()({
   attemptsTooMany: 'At most ten attempts.',
   attenuationMissing: 'Name the fiber attenuation at one wavelength at least.',
   figureUnknown: 'No profile has a figure called “{figure}”: use one of {known}.',
+  partNameMissing: 'Name the part.',
   ringCutMissing: 'A procedure has a ring cut: put that step back.',
   stepKeyWrong: 'The key of a step has letters, digits, “-” and “:” only.',
   stepTwice: 'The step “{step}” is there twice: take one out.',

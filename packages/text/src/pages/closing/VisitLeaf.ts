@@ -5,6 +5,8 @@ export const visitLeaf = phrases({
   attempts: '{attempts, plural, one {# attempt} other {# attempts}}',
   closeTestsAndSignatures: 'Close tests and signatures',
   itsTestsAndSignatures: 'Its tests and signatures',
+  lookedAfter: 'Site safety, looked after: {hazards}',
+  noHazards: 'Site safety: none of the usual hazards',
   pointsChecked: '{points, plural, one {# point} other {# points}} checked',
   pressureTests: '{pressureTests, plural, one {# pressure test} other {# pressure tests}}',
   signedByRole: 'signed by {by}, {role}',

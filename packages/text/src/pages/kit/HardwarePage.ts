@@ -2,6 +2,20 @@ import { phrases } from '../../phrases.ts';
 
 /** Texts of `apps/web/src/kit/HardwarePage.tsx` and `HardwareEditor.tsx`. */
 export const hardwarePage = phrases({
+  a_cable: 'a cable',
+  a_closure: 'a closure',
+  a_tray: 'a tray',
+  count: 'Count',
+  countOfPart: 'Count of part {number}',
+  fetchedFrom: 'Part {number} is fetched from',
+  forEach: 'Part {number}: so many for',
+  from_store: 'from the store',
+  from_van: 'from the van',
+  nameOfPart: 'Name of the part',
+  nameOfPartNumber: 'Name of part {number}',
+  part: 'Part',
+  partsOfItsKit: 'Parts of its kit, besides seals, clips and plugs',
+  sleevesThatItsTraysHold: 'Sleeves of single fibers that its trays hold',
   backToTheGenericProcedure: 'Back to the generic procedure',
   basket: 'Basket',
   closeThePreview: 'Close the preview',

@@ -11,6 +11,8 @@ export const packPage = phrases({
   nameInStock: '{name} in stock',
   namePacked: '{name} packed',
   pieces: '{pieces, plural, one {# piece} other {# pieces}}',
+  store: 'From the store',
+  van: 'From the van',
   saveAsCsv: 'Save as CSV',
   forRedosExpected:
     '{items, plural, one {# item} other {# items}} for {closures, plural, one {# closure} other {# closures}}; redos expected {redoPercent} %',

@@ -214,18 +214,23 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
 
   step('the sleeve is asked for before the first strip, step by step', async () => {
     await go();
-    await sees(page(), /Single fiber: step 1 of 10/);
+    await sees(page(), /Single fiber: step 1 of 13/);
     await sees(page(), 'Sleeve on first: 60 mm.');
     await press(page(), 'Done, next step');
-    await sees(page(), /Strip: 900 um/);
-    await sees(page(), /Glass shards/);
     await sees(page(), 'sleeve on');
     await seesNot(page(), 'sleeve on?');
+    await sees(page(), 'Holders in: 250 um on the left, 250 um on the right.');
+    await press(page(), 'Done, next step');
+    // Cut to length before anything is stripped; outside plant fiber has no buffer to strip.
+    await sees(page(), /Working length: mark 30 mm back/);
+    await press(page(), 'Done, next step');
+    await sees(page(), /Strip the coating\./);
+    await sees(page(), /Glass shards/);
     // Half done, it is where it was after a reload.
     await page().reload({ waitUntil: 'networkidle2' });
-    await sees(page(), /Single fiber: step 2 of 10/);
+    await sees(page(), /Single fiber: step 4 of 13/);
     await press(page(), 'Hide the steps');
-    await seesNot(page(), 'step 2 of 10');
+    await seesNot(page(), 'step 4 of 13');
   });
 
   step('a chip stops it before the arc; an offset is advised to be made again', async () => {
@@ -282,7 +287,7 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
     await sees(page(), 'Fits.');
     await press(page(), 'Back to the Bench');
     await press(page(), 'Show the steps');
-    await sees(page(), 'Boot and 27 mm sleeve on first.');
+    await sees(page(), 'Boot, 27 mm sleeve and spring on first.');
     await press(page(), 'Done, next step');
     await spliceAsAdvised(page(), 'tray 1 slot 11');
   });
@@ -320,12 +325,29 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
     async () => {
       await sees(page(), 'tray 2 slot 2');
       await sees(page(), /Loose fibers, ribbonized: step 1/);
-      for (const words of ['Done, next step', 'Done, next step', 'Done, next step'])
-        await press(page(), words);
-      await sees(page(), /Adhesive on; do not touch for 60 s/);
+      // Act by act: cleaned before the sleeve goes over, and no pause from the clamps on.
+      for (const words of [
+        /Is the tail long enough\?/,
+        /Clean all 36 in/,
+        /Ribbon sleeve over the clean fibers/,
+        /Set the pads/,
+        /Fibers one by one into the guide/,
+        /Even out/,
+        /Shims or cover in/,
+        /From here on without a pause/,
+        /a thin bead of adhesive/,
+        /one pass out and one back/,
+      ]) {
+        await sees(page(), words);
+        await press(page(), 'Done, next step');
+      }
+      await sees(page(), /Do not touch for 60 s/);
       await press(page(), 'Start 1:00');
       await sees(page(), /Adhesive A 13–24 (1:00|0:5\d)/);
-      await press(page(), 'Done, next step');
+      for (const words of [/Do not touch/, /Trim about 1\/8 in/, /Turn the pads/]) {
+        await sees(page(), words);
+        await press(page(), 'Done, next step');
+      }
       await sees(page(), /Count the colours once more/);
       await press(page(), 'Hide the steps');
       await spliceAsAdvised(page(), 'tray 2 slot 2');

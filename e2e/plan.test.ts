@@ -206,7 +206,7 @@ describe('planning a closure on a phone', () => {
   step('prints cut plan, trays and splice sheet on A4 and Letter', async () => {
     await page().emulateMediaType('print');
     await sees(page(), /School .* Cable F: cut plan Tape zero: the first ring cut/);
-    await sees(page(), /School: trays .* School: splice sheet .* F 1 tube 1 blue blue/);
+    await sees(page(), /School: trays .* School: splice sheet .* F.in 1 tube 1 blue blue/);
     const shown = await page().$eval('#root', (root) => getComputedStyle(root).display);
     expect(shown).toBe('none');
     for (const format of ['a4', 'letter'] as const) {

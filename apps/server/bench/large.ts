@@ -53,6 +53,8 @@ export function largeDocument(closureCount = 100): ProjectDocument {
       fiberA: index + 1,
       cableB: cables[at + 1]!.id,
       fiberB: index + 1,
+      legA: null,
+      legB: null,
       method: 'single' as const,
       extra: {},
     })),

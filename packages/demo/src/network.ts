@@ -3,6 +3,7 @@ import {
   type CableRun,
   type Closure,
   type Glass,
+  type Leg,
   type MakeUp,
   type Method,
   type Splice,
@@ -72,6 +73,8 @@ interface Range {
   start: number;
   count: number;
   method: Method;
+  /** The leg of an express cable that is spliced. */
+  leg?: Leg;
 }
 
 interface Site {
@@ -112,7 +115,12 @@ const SITES: Site[] = [
     km: 16.9,
     ranges: [range('D', 1, 'F', 1, 24), range('D', 25, 'H', 25, 108)],
   },
-  { name: 'School', km: 17.3, branchOf: 'School rise', ranges: [range('F', 1, 'S', 1, 12)] },
+  {
+    name: 'School',
+    km: 17.3,
+    branchOf: 'School rise',
+    ranges: [{ ...range('F', 1, 'S', 1, 12), leg: 'in' }],
+  },
   {
     name: 'Clinic corner',
     km: 19.2,
@@ -160,7 +168,7 @@ export function layOut(projectId: string, id: () => string): Network {
     const closureId = id();
     let sleeves = 0;
     let trays = 0;
-    for (const { from, first, onto, start, count, method } of site.ranges) {
+    for (const { from, first, onto, start, count, method, leg } of site.ranges) {
       const perSleeve = method === 'mass' ? 12 : 1;
       for (let index = 0; index < count; index++) {
         const sleeve = sleeves + Math.floor(index / perSleeve);
@@ -176,6 +184,8 @@ export function layOut(projectId: string, id: () => string): Network {
           fiberA: first + index,
           cableB: cableId(onto),
           fiberB: start + index,
+          legA: leg ?? null,
+          legB: null,
           method,
           extra: {},
         });

@@ -2,6 +2,7 @@ import { and, asc, eq, getTableColumns, inArray, sql } from 'drizzle-orm';
 import {
   type PlanMessage,
   type Closure,
+  type Leg,
   type ListCable,
   type Placed,
   type Plan,
@@ -114,8 +115,8 @@ export async function addToPlan(db: Db, closureId: string): Promise<void> {
   const closure = await getClosure(db, closureId);
   const cables = await listCables(db, closure.projectId);
   const list = [...cables.values()];
-  const key = (one: { cableA: string; fiberA: number; cableB: string; fiberB: number }) =>
-    `${one.cableA} ${one.fiberA} ${one.cableB} ${one.fiberB}`;
+  const key = (one: Omit<Placed, 'tray' | 'slot' | 'method'>) =>
+    splicedEnds(one.cableA, one, one.cableB);
   const { joints } = expandPlan(parsePlan(plan.text, list), list);
   const planned = new Set(joints.map(key));
   const there = await splicesThere(db, closure, cables);
@@ -174,15 +175,17 @@ export async function putPlan(db: Db, asked: PlanWrite): Promise<PlanResult> {
     const added = change.added.map((joint): Splice => {
       const [a, b] = [cables.get(joint.cableA)!.id, cables.get(joint.cableB)!.id];
       return {
-        id: derivedId(write.changeId, `${a} ${joint.fiberA} ${b} ${joint.fiberB}`),
+        id: derivedId(write.changeId, splicedEnds(a, joint, b)),
         projectId: closure.projectId,
         closureId: closure.id,
         tray: joint.tray,
         slot: joint.slot,
         cableA: a,
         fiberA: joint.fiberA,
+        legA: joint.legA,
         cableB: b,
         fiberB: joint.fiberB,
+        legB: joint.legB,
         method: joint.method,
         extra: {},
       };
@@ -203,6 +206,17 @@ export async function putPlan(db: Db, asked: PlanWrite): Promise<PlanResult> {
     };
   });
 }
+
+/** Names the two ends that a splice joins; a leg is told only where there is one. */
+const splicedEnds = (
+  a: string,
+  { fiberA, legA, fiberB, legB }: Pick<Placed, 'fiberA' | 'legA' | 'fiberB' | 'legB'>,
+  b: string,
+): string => {
+  const end = (cable: string, fiber: number, leg: Leg | null) =>
+    leg ? `${cable} ${fiber} ${leg}` : `${cable} ${fiber}`;
+  return `${end(a, fiberA, legA)} ${end(b, fiberB, legB)}`;
+};
 
 /**
  * A plan with what others have changed of it since it was read.

@@ -9,8 +9,10 @@ export const spliceColumns = {
   slot: splices.slot,
   cableA: splices.cableA,
   fiberA: splices.fiberA,
+  legA: splices.legA,
   cableB: splices.cableB,
   fiberB: splices.fiberB,
+  legB: splices.legB,
   method: splices.method,
   extra: splices.extra,
 };

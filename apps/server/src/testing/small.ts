@@ -69,6 +69,8 @@ export function smallDocument({ practiceOnly = false } = {}): ProjectDocument {
     fiberA: slot,
     cableB,
     fiberB: slot,
+    legA: null,
+    legB: null,
     method: 'single',
     extra: {},
   });

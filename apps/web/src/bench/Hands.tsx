@@ -47,8 +47,9 @@ function End({
   const view = useProjectView();
   const cable = splice[`cable${side}`];
   const number = splice[`fiber${side}`];
+  const name = view.fiberName(cable, number, splice[`leg${side}`]);
   const address = view.address(cable, number);
-  if (!address) return <Text>{view.fiberName(cable, number)}</Text>;
+  if (!address) return <Text>{name}</Text>;
   const colours = sleeve.flatMap(
     (other) => view.address(other[`cable${side}`], other[`fiber${side}`])?.fiber ?? [],
   );
@@ -64,7 +65,7 @@ function End({
         <FiberEye address={address} size={76} />
       )}
       <Text kind="strong" style={{ textAlign: 'center', fontSize: 18 }}>
-        {`${view.fiberName(cable, number)} ${colourText(address.fiber)}`}
+        {`${name} ${colourText(address.fiber)}`}
       </Text>
       {address.place.unit ? <Text style={{ textAlign: 'center' }}>{unitText(address)}</Text> : null}
       <Text style={{ textAlign: 'center' }}>{placeWords(address)}</Text>

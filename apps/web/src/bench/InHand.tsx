@@ -42,7 +42,7 @@ export function InHand({ bench, setup, timers, records, advice, onSkip }: InHand
   const listening = !measuring && setup.splicer !== null && setup.setup.way !== 'mechanical';
   const [typing, setTyping] = useState(false);
   const { fiberName } = useProjectView();
-  const fiberWords = (splice: BenchSplice) => fiberName(splice.cableA, splice.fiberA);
+  const fiberWords = (splice: BenchSplice) => fiberName(splice.cableA, splice.fiberA, splice.legA);
   const worst = worstOf(bench, fiberWords);
   const name = bench.words(bench.fibers.length > 0 ? bench.fibers : sleeve!.splices);
   const [asked] = records.asked;

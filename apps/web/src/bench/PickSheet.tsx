@@ -98,8 +98,8 @@ function Row({
   const colors = useColors();
   const here = sleeve?.splices.some(({ id }) => id === splice.id) ?? false;
   const names = t('fiberToFiber', {
-    fiberA: view.fiberName(splice.cableA, splice.fiberA),
-    fiberB: view.fiberName(splice.cableB, splice.fiberB),
+    fiberA: view.fiberName(splice.cableA, splice.fiberA, splice.legA),
+    fiberB: view.fiberName(splice.cableB, splice.fiberB, splice.legB),
   });
   const state = stageOf(splice);
   const words = spliceStateText(state);
@@ -181,6 +181,6 @@ function barOf(splice: BenchSplice, limits: Limits, view: ProjectView): Bar {
     over: state === 'redo',
     estimated: figure?.grade === 'estimate',
     crossed: state === 'dead' || state === 'accepted',
-    label: view.fiberName(splice.cableA, splice.fiberA),
+    label: view.fiberName(splice.cableA, splice.fiberA, splice.legA),
   };
 }

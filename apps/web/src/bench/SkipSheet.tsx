@@ -40,7 +40,9 @@ export function SkipSheet({
   };
   return (
     <Sheet
-      title={t('notSplicedFiberName', { fiberName: fiberName(fiber.cableA, fiber.fiberA) })}
+      title={t('notSplicedFiberName', {
+        fiberName: fiberName(fiber.cableA, fiber.fiberA, fiber.legA),
+      })}
       visible={visible}
       onClose={onClose}
     >

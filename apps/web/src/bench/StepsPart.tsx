@@ -48,7 +48,12 @@ export function StepsPart({
         style={{ alignSelf: 'flex-start' }}
       />
     );
-  const go = (index: number) => bench.dispatch({ type: 'step', step: index });
+  const go = (index: number) =>
+    bench.dispatch({
+      type: 'step',
+      step: index,
+      isSleeveOn: index > steps.findIndex(({ key }) => key === 'sleeve'),
+    });
   return (
     <Card style={{ gap: 6, padding: 10 }}>
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' }}>

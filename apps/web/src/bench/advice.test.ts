@@ -69,6 +69,8 @@ const splicesWith = (evidence: Evidence[]) =>
         fiberA: at + 1,
         cableB: 'B',
         fiberB: at + 1,
+        legA: null,
+        legB: null,
         method: 'single' as const,
         extra: {},
       })),

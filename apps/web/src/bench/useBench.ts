@@ -50,7 +50,7 @@ export function useBench(
   const sleeves = useMemo(() => sleevesOf(splices), [splices]);
   const words = (list: readonly BenchSplice[]) => {
     const first = list[0]!;
-    const name = fiberName(first.cableA, first.fiberA);
+    const name = fiberName(first.cableA, first.fiberA, first.legA);
     return list.length === 1 ? name : `${name}–${list.at(-1)!.fiberA}`;
   };
   const tools: BenchTools = {

@@ -152,7 +152,7 @@ function traysOf(
 function holdsWords(list: readonly Splice[], view: ProjectView): string {
   const first = list[0]!;
   const last = list.at(-1)!;
-  const from = view.fiberName(first.cableA, first.fiberA);
+  const from = view.fiberName(first.cableA, first.fiberA, first.legA);
   return first.cableA === last.cableA ? `${from}–${last.fiberA}` : `${from} …`;
 }
 
@@ -166,6 +166,6 @@ function barOf(splice: Splice, evidence: Evidence[], limits: Limits, view: Proje
     over: judged.redo,
     estimated: judged.figure?.grade === 'estimate',
     crossed: judged.verdict === 'accepted' || judged.verdict === 'dead',
-    label: view.fiberName(splice.cableA, splice.fiberA),
+    label: view.fiberName(splice.cableA, splice.fiberA, splice.legA),
   };
 }

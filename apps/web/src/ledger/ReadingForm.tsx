@@ -65,7 +65,7 @@ export function ReadingForm({ splice, spliceState }: { splice: Splice; spliceSta
     recordEvidence(
       [newReading(newStamp(), splice.id, spliceState.tries.at(-1)?.tryId ?? null, figure)],
       t('dbAtNm', {
-        fiberName: fiberName(splice.cableA, splice.fiberA),
+        fiberName: fiberName(splice.cableA, splice.fiberA, splice.legA),
         loss: formatLoss(loss),
         nm,
       }),

@@ -60,7 +60,10 @@ export function RulingForm({
       decided,
       why,
     );
-    recordEvidence([ruling], `${fiberName(splice.cableA, splice.fiberA)}: ${SAID[decided]}`);
+    recordEvidence(
+      [ruling],
+      `${fiberName(splice.cableA, splice.fiberA, splice.legA)}: ${SAID[decided]}`,
+    );
     onDone();
   });
   return (

@@ -65,8 +65,8 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
         </Text>
         <Text kind="name" heading={level.title}>
           {shared('fiberToFiber', {
-            fiberA: view.fiberName(splice.cableA, splice.fiberA),
-            fiberB: view.fiberName(splice.cableB, splice.fiberB),
+            fiberA: view.fiberName(splice.cableA, splice.fiberA, splice.legA),
+            fiberB: view.fiberName(splice.cableB, splice.fiberB, splice.legB),
           })}
         </Text>
       </View>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import {
+  type Leg,
   type LineToPrint,
   type ListCable,
   type Run,
@@ -12,6 +13,7 @@ import {
   unitSize,
 } from '@cordel/core';
 import { makeUpText } from '@cordel/text/fiber';
+import { legText } from '@cordel/text/prep';
 import { planMessageText } from '@cordel/text/plan';
 import { common } from '@cordel/text/pages/common';
 import { planShared as shared } from '@cordel/text/pages/plan/shared';
@@ -34,14 +36,17 @@ const VERB_LABELS: { value: Verb; label: string }[] = [
 
 interface LineBuilderProps {
   cables: readonly ListCable[];
+  /** Names of cables that pass through the closure. */
+  express: readonly string[];
   onAdd(line: string): void;
 }
 
 /** Makes a line of a plan by thumb. It writes what could be typed. */
-export function LineBuilder({ cables, onAdd }: LineBuilderProps) {
+export function LineBuilder({ cables, express, onAdd }: LineBuilderProps) {
   const [verb, setVerb] = useState<Verb>('splice');
   const [a, setA] = useState('');
   const [b, setB] = useState('');
+  const [leg, setLeg] = useState<Leg | 'none'>('none');
   const [by, setBy] = useState<CountedBy>('unit');
   const [from, setFrom] = useState('1');
   const [to, setTo] = useState('1');
@@ -57,7 +62,20 @@ export function LineBuilder({ cables, onAdd }: LineBuilderProps) {
   const ribbons =
     by === 'unit' && [cableA, cableB].every((cable) => cable?.makeUp.kind === 'ribbon');
   const mass = chosen ?? (ribbons ? 'mass' : 'single');
-  const line = lineOf({ verb, a, b, from, to, start, step, mass, reversed: reversed === 'yes' });
+  const passes = verb === 'splice' && express.includes(a);
+  const legA = passes && leg !== 'none' ? leg : null;
+  const line = lineOf({
+    verb,
+    a,
+    legA,
+    b,
+    from,
+    to,
+    start,
+    step,
+    mass,
+    reversed: reversed === 'yes',
+  });
   const text = line && cableA && (verb !== 'splice' || cableB) ? printLine(line, cables) : null;
   const error = text === null ? null : (parsePlan(text, cables).errors[0]?.message ?? null);
   return (
@@ -73,6 +91,18 @@ export function LineBuilder({ cables, onAdd }: LineBuilderProps) {
       />
       <CablePick label={common('cable')} value={a} cables={cables} onChange={setA} />
       {cableA ? <Text color="ink2">{makeUpText(cableA.makeUp)}</Text> : null}
+      {passes ? (
+        <Choice<Leg | 'none'>
+          label={t('whichLeg')}
+          value={leg}
+          options={[
+            { value: 'none', label: t('feedSideByItself') },
+            { value: 'in', label: legText('in') },
+            { value: 'out', label: legText('out') },
+          ]}
+          onChange={setLeg}
+        />
+      ) : null}
       {hasUnits ? (
         <Choice
           label={t('countedBy')}
@@ -148,6 +178,7 @@ export function LineBuilder({ cables, onAdd }: LineBuilderProps) {
 interface Made {
   verb: Verb;
   a: string;
+  legA: Leg | null;
   b: string;
   from: string;
   to: string;
@@ -168,8 +199,8 @@ function lineOf(made: Made): LineToPrint | null {
   if (splice && Number.isNaN(start)) return null;
   return {
     verb: made.verb,
-    a: { cable: made.a, runs: [run] },
-    b: splice ? { cable: made.b, runs: [[start, start + run[1] - run[0]]] } : null,
+    a: { cable: made.a, leg: made.legA, runs: [run] },
+    b: splice ? { cable: made.b, leg: null, runs: [[start, start + run[1] - run[0]]] } : null,
     method: splice ? made.mass : 'single',
     reversed: splice && made.mass === 'mass' && made.reversed,
     note: null,

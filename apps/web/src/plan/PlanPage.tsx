@@ -54,6 +54,11 @@ export function PlanPage() {
 }
 
 function Lines({ plan, draft }: { plan: PlanHook; draft: PlanDraft }) {
+  const { assemblies, cable } = useProjectView();
+  const entries = assemblies.find(({ closureId }) => closureId === plan.closure?.id)?.entries ?? [];
+  const express = entries
+    .filter(({ kind }) => kind === 'express')
+    .flatMap(({ cableId }) => cable(cableId)?.name ?? []);
   const [goTo, setGoTo] = useState<Span | null>(null);
   const [building, setBuilding] = useState(draft.text.trim() === '');
   const { evaluated } = plan;
@@ -81,7 +86,7 @@ function Lines({ plan, draft }: { plan: PlanHook; draft: PlanDraft }) {
         icon="playlist-plus"
         onPress={() => setBuilding(!building)}
       />
-      {building ? <LineBuilder cables={plan.cables} onAdd={add} /> : null}
+      {building ? <LineBuilder cables={plan.cables} express={express} onAdd={add} /> : null}
       <Examples />
     </>
   );

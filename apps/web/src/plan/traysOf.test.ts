@@ -14,6 +14,8 @@ const placed = (from: string, fiber: number, slot: number, method: Placed['metho
   fiberA: fiber,
   cableB: 'B',
   fiberB: fiber + 100,
+  legA: null,
+  legB: null,
   method,
 });
 const run = (from: string, first: number, count: number, slotOf: (index: number) => number) =>

@@ -1,5 +1,5 @@
 import { createPortal } from 'react-dom';
-import { type Splice, type Units, formatLength } from '@cordel/core';
+import { type Leg, type Splice, type Units, formatLength } from '@cordel/core';
 import { addressParts } from '@cordel/text/fiber';
 import {
   legText,
@@ -153,8 +153,8 @@ function TrayTable({ view, opened, splices, name }: TableProps & { opened: Opene
 }
 
 function SpliceTable({ view, splices, name }: TableProps) {
-  const words = (cable: string, fiber: number) =>
-    [view.fiberName(cable, fiber), ...addressParts(view.address(cable, fiber))].join(' ');
+  const words = (cable: string, fiber: number, leg: Leg | null) =>
+    [view.fiberName(cable, fiber, leg), ...addressParts(view.address(cable, fiber))].join(' ');
   return (
     <div className="page">
       <h2>{t('nameSpliceSheet', { name })}</h2>
@@ -171,8 +171,8 @@ function SpliceTable({ view, splices, name }: TableProps) {
           {splices.map((splice) => (
             <tr key={splice.id}>
               <td>{`${splice.tray}, ${splice.slot}`}</td>
-              <td>{words(splice.cableA, splice.fiberA)}</td>
-              <td>{words(splice.cableB, splice.fiberB)}</td>
+              <td>{words(splice.cableA, splice.fiberA, splice.legA)}</td>
+              <td>{words(splice.cableB, splice.fiberB, splice.legB)}</td>
               <td style={{ minWidth: '22mm' }} />
             </tr>
           ))}

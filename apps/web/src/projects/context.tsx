@@ -1,5 +1,5 @@
 import { createContext, useContext } from 'react';
-import { type Cable, type FiberAddress, type ListCable, addressOf } from '@cordel/core';
+import { type Cable, type FiberAddress, type Leg, type ListCable, addressOf } from '@cordel/core';
 import type { ProjectSnapshot } from '@cordel/client';
 
 export interface ProjectView extends ProjectSnapshot {
@@ -10,8 +10,8 @@ export interface ProjectView extends ProjectSnapshot {
   planCables: ListCable[];
   /** Whether a record is out of the way: lists to choose from leave it out. */
   isArchived(item: { id: string }): boolean;
-  /** Such as `A 125`. */
-  fiberName(cableId: string, fiber: number): string;
+  /** Such as `A 125`, or `A.in 125` on a leg of an express cable. */
+  fiberName(cableId: string, fiber: number, leg?: Leg | null): string;
 }
 
 /** A project with the look-ups that pages need. */
@@ -32,7 +32,8 @@ export function viewOf(snapshot: ProjectSnapshot): ProjectView {
       const scheme = cable && schemes.get(cable.schemeId);
       return scheme ? addressOf(cable.makeUp, scheme, fiber) : null;
     },
-    fiberName: (cableId, fiber) => `${cables.get(cableId)?.name ?? '?'} ${fiber}`,
+    fiberName: (cableId, fiber, leg) =>
+      `${cables.get(cableId)?.name ?? '?'}${leg ? `.${leg}` : ''} ${fiber}`,
   };
 }
 

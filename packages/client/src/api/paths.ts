@@ -3815,9 +3815,13 @@ export interface paths {
                             /** Format: uuid */
                             cableA: string;
                             fiberA: number;
+                            /** @default null */
+                            legA?: ("in" | "out") | null;
                             /** Format: uuid */
                             cableB: string;
                             fiberB: number;
+                            /** @default null */
+                            legB?: ("in" | "out") | null;
                             /** @enum {string} */
                             method: "single" | "mass";
                             extra: {
@@ -3978,6 +3982,8 @@ export interface paths {
                                     unit: number;
                                     /** @enum {string} */
                                     way: "dedicate" | "window";
+                                    /** @enum {string} */
+                                    leg?: "in" | "out" | "both";
                                 }[];
                                 armoured: boolean;
                                 tracer: boolean;
@@ -5336,6 +5342,8 @@ export interface components {
                     unit: number;
                     /** @enum {string} */
                     way: "dedicate" | "window";
+                    /** @enum {string} */
+                    leg?: "in" | "out" | "both";
                 }[];
                 armoured: boolean;
                 tracer: boolean;
@@ -5367,9 +5375,19 @@ export interface components {
             /** Format: uuid */
             cableA: string;
             fiberA: number;
+            /**
+             * @default null
+             * @enum {string|null}
+             */
+            legA: "in" | "out" | null;
             /** Format: uuid */
             cableB: string;
             fiberB: number;
+            /**
+             * @default null
+             * @enum {string|null}
+             */
+            legB: "in" | "out" | null;
             /** @enum {string} */
             method: "single" | "mass";
             extra: {
@@ -5722,6 +5740,8 @@ export interface components {
                     unit: number;
                     /** @enum {string} */
                     way: "dedicate" | "window";
+                    /** @enum {string} */
+                    leg?: "in" | "out" | "both";
                 }[];
                 armoured: boolean;
                 tracer: boolean;
@@ -5755,6 +5775,8 @@ export interface components {
                     unit: number;
                     /** @enum {string} */
                     way: "dedicate" | "window";
+                    /** @enum {string} */
+                    leg?: "in" | "out" | "both";
                 }[];
                 armoured?: boolean;
                 tracer?: boolean;
@@ -6588,4 +6610,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = 'ca26a0e810cae23b';
+export const API_DIGEST = '173362c0ed86c2e8';

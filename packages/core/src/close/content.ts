@@ -84,12 +84,17 @@ export function closureRecord(parts: RecordParts): ClosureRecord {
       spare: plan.spare,
     },
     cables: byId(parts.cables.filter((cable) => used.has(cable.id))),
-    splices: byId(splices),
-    retired: byId(retired),
+    splices: byId(splices).map(withoutLegs),
+    retired: byId(retired).map(withoutLegs),
     evidence: [...parts.evidence],
     closing: entriesToSign(parts.entries),
     photos: byId(parts.photos.map((photo) => ({ id: photo.id, digest: photo.digest }))),
   };
+}
+
+/** Before legs were known a splice had none to say: what lies as it was stays as it was signed. */
+function withoutLegs({ legA, legB, ...splice }: Splice): Splice {
+  return { ...splice, ...(legA && { legA }), ...(legB && { legB }) } as Splice;
 }
 
 /** Entries that a signature of the visit under way stands for. */

@@ -15,8 +15,12 @@ export function collapseJoints(joints: readonly Omit<PlannedJoint, 'line'>[]): L
     const bFirst = reversed ? first.fiberB - GROUP_SIZE + 1 : first.fiberB;
     lines.push({
       verb: 'splice',
-      a: { cable: first.cableA, runs: [[first.fiberA, first.fiberA + length - 1]] },
-      b: { cable: first.cableB, runs: [[bFirst, bFirst + length - 1]] },
+      a: {
+        cable: first.cableA,
+        leg: first.legA,
+        runs: [[first.fiberA, first.fiberA + length - 1]],
+      },
+      b: { cable: first.cableB, leg: first.legB, runs: [[bFirst, bFirst + length - 1]] },
       method: first.method,
       reversed,
       note: null,
@@ -34,7 +38,9 @@ const follows = (
 ): boolean =>
   other !== undefined &&
   one.cableA === other.cableA &&
+  one.legA === other.legA &&
   one.cableB === other.cableB &&
+  one.legB === other.legB &&
   one.method === other.method &&
   other.fiberA === one.fiberA + stepA &&
   other.fiberB === one.fiberB + stepB;

@@ -7,8 +7,10 @@ const at = (fiber: number, slot: number, onto = fiber): Placed => ({
   method: 'single',
   cableA: 'A',
   fiberA: fiber,
+  legA: null,
   cableB: 'B',
   fiberB: onto,
+  legB: null,
 });
 const there = (placed: Placed, worked = false): Present => ({
   ...placed,

@@ -68,8 +68,8 @@ export function diffPlan<There extends Present, New extends Placed>(
 }
 
 const keyOf = (splice: Placed): string => {
-  const a = `${splice.cableA}\n${splice.fiberA}`;
-  const b = `${splice.cableB}\n${splice.fiberB}`;
+  const a = `${splice.cableA}\n${splice.fiberA}\n${splice.legA}`;
+  const b = `${splice.cableB}\n${splice.fiberB}\n${splice.legB}`;
   return a < b ? `${a}\n${b}` : `${b}\n${a}`;
 };
 

@@ -14,8 +14,10 @@ const present = (fiber: number, tray: number, slot: number, worked = false): Pre
   id: `${fiber}`,
   cableA: 'A',
   fiberA: fiber,
+  legA: null,
   cableB: 'B',
   fiberB: fiber,
+  legB: null,
   tray,
   slot,
   method: 'single',
@@ -109,7 +111,9 @@ describe('what is made already', () => {
     expect(obstacles).toEqual([]);
     expect(change.retired).toEqual(one);
     expect([change.dropped, change.refused]).toEqual([[], []]);
-    expect(change.added).toMatchObject([{ fiberA: 1, fiberB: 2, tray: 3, slot: 1 }]);
+    expect(change.added).toMatchObject([
+      { fiberA: 1, legA: null, fiberB: 2, legB: null, tray: 3, slot: 1 },
+    ]);
   });
 
   test('stays though cutting is allowed, where the plan still has it', () => {

@@ -110,9 +110,14 @@ const turned = (joint: PlannedJoint): PlannedJoint => ({
   ...joint,
   cableA: joint.cableB,
   fiberA: joint.fiberB,
+  legA: joint.legB,
   cableB: joint.cableA,
   fiberB: joint.fiberA,
+  legB: joint.legA,
 });
 
 const endsOf = (splice: Omit<Placed, 'tray' | 'slot' | 'method'>): string =>
-  `${splice.cableA}\n${splice.fiberA}\n${splice.cableB}\n${splice.fiberB}`;
+  [
+    ...[splice.cableA, splice.fiberA, splice.legA],
+    ...[splice.cableB, splice.fiberB, splice.legB],
+  ].join('\n');

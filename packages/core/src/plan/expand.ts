@@ -1,5 +1,5 @@
 import { GROUP_SIZE, fiberCount } from '../record/cable.ts';
-import type { Method } from '../record/splice.ts';
+import { LEGS, type Leg, type Method } from '../record/splice.ts';
 import type { ParsedPlan, PlanError, PlanLine, Run, Selection } from './lines.ts';
 import type { ListCable } from './spliceList.ts';
 
@@ -7,8 +7,11 @@ import type { ListCable } from './spliceList.ts';
 export interface PlannedJoint {
   cableA: string;
   fiberA: number;
+  /** The leg of an express cable; null where none is named. */
+  legA: Leg | null;
   cableB: string;
   fiberB: number;
+  legB: Leg | null;
   method: Method;
   line: number;
 }
@@ -36,9 +39,11 @@ export interface Expanded {
  */
 export function expandPlan(plan: ParsedPlan, cables: readonly ListCable[]): Expanded {
   const out: Expanded = { joints: [], fates: [], errors: [], unnamed: [] };
-  /** For each cable, by fiber: the number of the line that names it, from 1; 0 where none does. */
   const named = new Map(
-    cables.map((cable) => [cable.name, new Int32Array(fiberCount(cable.makeUp) + 1)]),
+    cables.map((cable): [string, NamedFibers] => {
+      const fibers = fiberCount(cable.makeUp) + 1;
+      return [cable.name, { in: new Int32Array(fibers), out: new Int32Array(fibers) }];
+    }),
   );
   for (const line of plan.lines) {
     const a = claim(line.a, named.get(line.a.cable)!, out.errors);
@@ -56,22 +61,29 @@ export function expandPlan(plan: ParsedPlan, cables: readonly ListCable[]): Expa
     if (a && b) join(line, line.b, out.joints);
   }
   for (const cable of cables) {
-    const runs = runsWhere(named.get(cable.name)!, 0);
+    const { in: feed, out: exit } = named.get(cable.name)!;
+    const runs = runsWhere(feed, (fiber) => feed[fiber] === 0 && exit[fiber] === 0);
     if (runs.length > 0) out.unnamed.push({ cable: cable.name, runs });
   }
   return out;
 }
 
+/** By leg and fiber of a cable: the number of the line that names it, from 1; 0 where none does. */
+type NamedFibers = Record<Leg, Int32Array>;
+
 /** Marks the fibers of a selection as named by its line; false where one of them was named before. */
-function claim(side: Selection, named: Int32Array, errors: PlanError[]): boolean {
+function claim(side: Selection, named: NamedFibers, errors: PlanError[]): boolean {
   const line = side.span.line + 1;
+  // Where no leg is named, the whole fiber is meant.
+  const legs = side.leg ? [side.leg] : LEGS;
   let earlier = 0;
   const twice: number[] = [];
   for (const [first, last] of side.runs) {
     for (let fiber = first; fiber <= last; fiber++) {
-      if (named[fiber] === 0) named[fiber] = line;
+      const before = legs.map((leg) => named[leg][fiber]!).find((number) => number !== 0);
+      if (before === undefined) for (const leg of legs) named[leg][fiber] = line;
       else {
-        earlier ||= named[fiber]!;
+        earlier ||= before;
         twice.push(fiber);
       }
     }
@@ -99,8 +111,10 @@ function join(line: PlanLine, onto: Selection, joints: PlannedJoint[]): void {
     joints.push({
       cableA: line.a.cable,
       fiberA: a[index]!,
+      legA: line.a.leg,
       cableB: onto.cable,
       fiberB: b[across]!,
+      legB: onto.leg,
       method: line.method,
       line: line.span.line,
     });
@@ -126,10 +140,10 @@ export function runsOf(numbers: readonly number[]): Run[] {
   return runs;
 }
 
-function runsWhere(named: Int32Array, wanted: number): Run[] {
+function runsWhere({ length }: Int32Array, isMeant: (fiber: number) => boolean): Run[] {
   const runs: [number, number][] = [];
-  for (let fiber = 1; fiber < named.length; fiber++) {
-    if (named[fiber] !== wanted) continue;
+  for (let fiber = 1; fiber < length; fiber++) {
+    if (!isMeant(fiber)) continue;
     const last = runs.at(-1);
     if (last && last[1] + 1 === fiber) last[1] = fiber;
     else runs.push([fiber, fiber]);

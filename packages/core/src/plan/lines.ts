@@ -1,5 +1,5 @@
 import type { FiberProblem } from '../fiber/parse.ts';
-import type { Method } from '../record/splice.ts';
+import type { Leg, Method } from '../record/splice.ts';
 
 /** A place in a plan's text: the line from 0, and the columns it covers, from 0, the end not included. */
 export interface Span {
@@ -38,6 +38,8 @@ export type PlanMessage =
       fibers: number;
       over: 'yes' | 'no';
     }
+  /** A line that splices nothing speaks of the whole fiber. */
+  | { code: 'legNotHere'; cable: string; leg: Leg; verb: string }
   /** Fibers that an earlier line names, or this one (`earlier` 0). */
   | { code: 'namedTwice'; cable: string; runs: string; fibers: number; earlier: number };
 
@@ -52,6 +54,8 @@ export type Run = readonly [first: number, last: number];
 /** Fibers of one cable that a line names. */
 export interface Selection {
   cable: string;
+  /** The leg of an express cable, as in `F.in`; null where none is named. */
+  leg: Leg | null;
   runs: Run[];
   /** What the selection was counted in. */
   by: 'fiber' | 'tube' | 'group' | 'ribbon' | 'all';

@@ -1,7 +1,7 @@
 import { GROUP_SIZE } from '../record/cable.ts';
 import type { Tray } from '../record/closure.ts';
 import type { FiberPairs } from '../record/message.ts';
-import type { Method } from '../record/splice.ts';
+import { LEGS, type Leg, type Method } from '../record/splice.ts';
 
 /** What is put on a tray: one splice, and where its list names it. */
 export interface Placed {
@@ -10,8 +10,10 @@ export interface Placed {
   method: Method;
   cableA: string;
   fiberA: number;
+  legA: Leg | null;
   cableB: string;
   fiberB: number;
+  legB: Leg | null;
 }
 
 /** Where the splice is that another clashes with: in a row of a list, in the project, or by its fibers. */
@@ -61,9 +63,10 @@ export function findClashes(
     for (const side of ['A', 'B'] as const) {
       const cable = splice[`cable${side}`];
       const fiber = splice[`fiber${side}`];
-      const key = `${cable} ${fiber}`;
-      const before = fibers.get(key);
-      if (before === undefined) fibers.set(key, index);
+      const own = splice[`leg${side}`];
+      const keys = (own ? [own] : LEGS).map((leg) => `${cable} ${fiber} ${leg}`);
+      const before = keys.map((key) => fibers.get(key)).find((other) => other !== undefined);
+      if (before === undefined) for (const key of keys) fibers.set(key, index);
       else {
         clashes.push({
           index,
@@ -104,7 +107,12 @@ function slotClash(
   if (sharing >= GROUP_SIZE) {
     return { column: 'slot', message: { code: 'ribbonFull', tray, slot, fibers: GROUP_SIZE } };
   }
-  if (first.cableA !== splice.cableA || first.cableB !== splice.cableB) {
+  if (
+    first.cableA !== splice.cableA ||
+    first.cableB !== splice.cableB ||
+    first.legA !== splice.legA ||
+    first.legB !== splice.legB
+  ) {
     return { column: 'slot', message: { code: 'otherRibbon', tray, slot, in: where } };
   }
   return null;

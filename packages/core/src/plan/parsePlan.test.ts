@@ -165,6 +165,44 @@ describe('lines that are wrong say where and what would be right', () => {
   });
 });
 
+describe('legs of an express cable', () => {
+  test('either leg is spliced, each fiber of each once', () => {
+    const { joints, errors, unnamed } = expand(
+      'splice A.in tube 3 to B 1-12\nsplice a.OUT tube 3 to B 13-24',
+    );
+    expect(errors).toEqual([]);
+    expect(joints[0]).toMatchObject({ cableA: 'A', fiberA: 25, legA: 'in', legB: null });
+    expect(joints[12]).toMatchObject({ cableA: 'A', fiberA: 25, legA: 'out', fiberB: 13 });
+    expect(unnamed.find(({ cable }) => cable === 'A')!.runs).toEqual([
+      [1, 24],
+      [37, 144],
+    ]);
+  });
+
+  test('a cable that is called so comes first', () => {
+    const named = [...cables, { ...cables[0]!, name: 'A.in' }];
+    const plan = parsePlan('splice A.in 1 to B 1', named);
+    expect(plan.lines[0]!.a).toMatchObject({ cable: 'A.in', leg: null });
+  });
+
+  test('without a leg the whole fiber is meant: it is not spliced besides', () => {
+    const { errors } = expand('through A 1-12\nsplice A.out 12 to B 1');
+    expect(errors[0]!.message).toMatchObject({
+      code: 'namedTwice',
+      cable: 'A',
+      runs: '12',
+      earlier: 1,
+    });
+    expect(expand('splice A.in 1 to B 1\nsplice A.in 1 to B 2').errors).toHaveLength(1);
+  });
+
+  test('what is not spliced has no legs', () =>
+    expect(errorOf('reserve A.in 1-12')).toEqual({
+      at: 'A.in 1-12',
+      message: { code: 'legNotHere', cable: 'A', leg: 'in', verb: 'reserve' },
+    }));
+});
+
 const twelve = fc.integer({ min: 1, max: 12 });
 const selection = fc
   .tuple(twelve, twelve)
@@ -178,7 +216,8 @@ test('what is printed reads as the same splices', () => {
       fc.boolean(),
       fc.boolean(),
       fc.constantFrom(1, 12),
-      ([first, last], [start], mass, reversed, unit) => {
+      fc.constantFrom(null, 'in' as const, 'out' as const),
+      ([first, last], [start], mass, reversed, unit, leg) => {
         const count = last - first + 1;
         const whole = mass || reversed ? 12 : unit;
         const runA = [(first - 1) * whole + 1, last * whole] as const;
@@ -186,8 +225,8 @@ test('what is printed reads as the same splices', () => {
         fc.pre(runB[1] <= 144);
         const line = {
           verb: 'splice' as const,
-          a: { cable: 'A', runs: [runA] },
-          b: { cable: 'T', runs: [runB] },
+          a: { cable: 'A', leg, runs: [runA] },
+          b: { cable: 'T', leg: null, runs: [runB] },
           method: mass ? ('mass' as const) : ('single' as const),
           reversed,
           note: null,
@@ -197,8 +236,8 @@ test('what is printed reads as the same splices', () => {
         expect(plan.errors).toEqual([]);
         expect(plan.lines[0]).toMatchObject({
           ...line,
-          a: { cable: 'A', runs: [runA] },
-          b: { cable: 'T', runs: [runB] },
+          a: { cable: 'A', leg, runs: [runA] },
+          b: { cable: 'T', leg: null, runs: [runB] },
         });
         expect(printLine(plan.lines[0]!, cables)).toBe(text);
       },

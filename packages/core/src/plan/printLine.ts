@@ -3,10 +3,13 @@ import { unitSize } from '../fiber/address.ts';
 import type { PlanLine, Run, Selection } from './lines.ts';
 import type { ListCable } from './spliceList.ts';
 
+/** What of a selection is printed. */
+type PrintedSide = Pick<Selection, 'cable' | 'leg' | 'runs'>;
+
 /** A line of a plan without its place in a text. */
 export type LineToPrint = Omit<PlanLine, 'span' | 'a' | 'b'> & {
-  a: Pick<Selection, 'cable' | 'runs'>;
-  b: Pick<Selection, 'cable' | 'runs'> | null;
+  a: PrintedSide;
+  b: PrintedSide | null;
 };
 
 /**
@@ -28,11 +31,8 @@ export function printLine(line: LineToPrint, cables: readonly ListCable[]): stri
 /** A cable's name as a line has it: in quotes where it would not be read whole. */
 export const printName = (name: string): string => (/[\s",#]/.test(name) ? `"${name}"` : name);
 
-function printSelection(
-  side: Pick<Selection, 'cable' | 'runs'>,
-  cables: readonly ListCable[],
-): string {
-  const name = printName(side.cable);
+function printSelection(side: PrintedSide, cables: readonly ListCable[]): string {
+  const name = printName(side.leg ? `${side.cable}.${side.leg}` : side.cable);
   const cable = cables.find((entry) => entry.name === side.cable);
   const unit = wholeUnits(side, cables);
   if (!cable || !unit) return `${name} ${printRuns(side.runs)}`;

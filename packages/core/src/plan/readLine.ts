@@ -1,5 +1,5 @@
 import { GROUP_SIZE, fiberCount } from '../record/cable.ts';
-import type { Method } from '../record/splice.ts';
+import type { Leg, Method } from '../record/splice.ts';
 import { unitSize } from '../fiber/address.ts';
 import { dashed } from '../fiber/parse.ts';
 import { parseFibers } from '../fiber/parseFibers.ts';
@@ -91,6 +91,9 @@ const PLACE = /^\d+(\/\d+){1,2}(-\d+)?$/;
 /** A unit written together with its number: `T7`, `F12`, `tube7`. */
 const JOINED = /^(tubes?|ribbons?|fibers?|groups?|[tfgr])(\d+(?:-\d+)?)$/i;
 
+/** A leg behind the name of its cable: `f.in`. */
+const LEG = /^(.+)\.(in|out)$/;
+
 /** Words of the longest name that is looked for without quotes. */
 const MOST_WORDS = 6;
 
@@ -126,6 +129,8 @@ class LineReader {
       note: null,
       span,
     };
+    if (verb !== 'splice' && a.leg)
+      throw new PlanSyntaxError(a.span, { code: 'legNotHere', cable: a.cable, leg: a.leg, verb });
     return this.checked(this.endings(line));
   }
 
@@ -139,20 +144,23 @@ class LineReader {
   private selection(): Selection {
     const name = this.tokens[this.at];
     if (!name) throw new PlanSyntaxError(this.end(), { code: 'nameCable' });
-    const cable = this.cable(name);
+    const { cable, leg } = this.cable(name);
     const { runs, by } = this.fibers(cable, name);
     const to = this.tokens[this.at - 1]!.to;
-    return { cable: cable.name, runs, by, span: { line: name.line, from: name.from, to } };
+    return { cable: cable.name, leg, runs, by, span: { line: name.line, from: name.from, to } };
   }
 
   /** The cable that is named next; a name with blanks needs no quotes where a cable is called so. */
-  private cable(name: Token): ListCable {
+  private cable(name: Token): { cable: ListCable; leg: Leg | null } {
     for (let count = name.quoted ? 1 : MOST_WORDS; count > 0; count--) {
       const words = this.tokens.slice(this.at, this.at + count).map(({ text }) => text);
-      const cable = this.cables.get(words.join(' ').toLowerCase());
+      const written = words.join(' ').toLowerCase();
+      const [, bare, leg] = LEG.exec(written) ?? [];
+      const whole = this.cables.get(written);
+      const cable = whole ?? (bare === undefined ? undefined : this.cables.get(bare));
       if (!cable) continue;
       this.at += count;
-      return cable;
+      return { cable, leg: whole ? null : (leg as Leg) };
     }
     const names = [...this.cables.values()].map((entry) => entry.name);
     const near = this.near(name, names);

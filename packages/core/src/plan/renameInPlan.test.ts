@@ -28,6 +28,11 @@ it('calls a cable by its new name wherever a line has it, and nowhere else', () 
   );
 });
 
+it('keeps the leg behind the name', () =>
+  expect(renameInPlan('splice A.in 1 to B 1', cables, 'A', 'West trunk')).toBe(
+    'splice "West trunk.in" 1 to B 1',
+  ));
+
 it.each([
   'dead North feeder 3',
   'dead "North feeder" 3',

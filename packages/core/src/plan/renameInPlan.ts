@@ -19,11 +19,12 @@ export function renameInPlan(
     .filter(({ cable }) => cable === from)
     // From the right, so that places further left stay what they are.
     .sort((one, other) => other.span.from - one.span.from);
-  for (const { span } of places) {
+  for (const { span, leg } of places) {
     const line = lines[span.line]!;
     const rest = line.slice(span.from);
     const length = nameLength(rest, from);
-    lines[span.line] = `${line.slice(0, span.from)}${printName(to)}${rest.slice(length)}`;
+    const name = printName(leg ? `${to}.${leg}` : to);
+    lines[span.line] = `${line.slice(0, span.from)}${name}${rest.slice(length)}`;
   }
   return lines.join('\n');
 }

@@ -375,8 +375,10 @@ describe('a bad splice list', () => {
       method: 'single' as const,
       cableA: 'A',
       fiberA: 1,
+      legA: null,
       cableB: 'B',
       fiberB: 1,
+      legB: null,
     };
     const closures = [
       { name: 'Weir', trays: [{ number: 1, single: 12, mass: 0 }], splices: [there] },

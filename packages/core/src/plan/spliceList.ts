@@ -188,8 +188,10 @@ class ListReader {
         slot: slot! + (method === 'mass' ? Math.floor(index / 12) : index),
         cableA,
         fiberA,
+        legA: null,
         cableB,
         fiberB: b![index]!,
+        legB: null,
         method: method!,
         extra: this.extra(cells),
       });

@@ -7,6 +7,7 @@ import { type MakeUp, fiberCount } from '../record/cable.ts';
 import type { CableEntry, Hardware } from '../record/hardware.ts';
 import { USUAL_PRACTICE } from '../record/practice.ts';
 import type { EntryKind } from '../record/procedure.ts';
+import { LEGS } from '../record/splice.ts';
 import { enteringCable } from './assembly.ts';
 import { type PrepMessage, cutPlan } from './cutPlan.ts';
 import { BUILT_IN_HARDWARE } from './hardware.ts';
@@ -72,8 +73,10 @@ const splicesOf = (cables: readonly Entered[], picks: readonly (readonly number[
     return {
       cableA: one.entry.cableId,
       fiberA: 1 + (fiberA! % fiberCount(one.makeUp)),
+      legA: one.entry.kind === 'express' ? LEGS[a! % 2]! : null,
       cableB: other.entry.cableId,
       fiberB: 1 + (fiberB! % fiberCount(other.makeUp)),
+      legB: other.entry.kind === 'express' ? LEGS[b! % 2]! : null,
     };
   });
 

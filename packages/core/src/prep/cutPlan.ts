@@ -16,14 +16,17 @@ export type MarkMessage =
         | 'strengthEnds'
         | 'aramidEnds'
         | 'ripcordEnds'
-        | 'dedicatedCut'
-        | 'dedicatedScore'
         | 'window';
     }
+  /** Of tubes whose fibers are wanted on that leg. */
+  | { code: 'dedicatedCut' | 'dedicatedScore'; leg: WantedLeg }
   | { code: 'accessCut'; waste: Quantity }
   | { code: 'tubesEnd' | 'centralTubeEnds' | 'dropTubeEnds' | 'strength' | 'rods'; kept: Quantity }
   | { code: 'clamp'; below: Quantity }
   | { code: 'score'; of: ScoredPart };
+
+/** The leg of an express cable whose fibers are wanted. */
+export type WantedLeg = 'in' | 'out' | 'both';
 
 /** What is scored and pulled off in pieces. */
 export type ScoredPart = 'tubes' | 'centralTube' | 'cutTubes' | 'tube';
@@ -93,7 +96,7 @@ export interface PrepCheck {
 }
 
 /** Fiber that a way of opening leaves. */
-export type Tail = 'pastTube' | 'dedicated' | 'window';
+export type Tail = 'pastTube' | 'dedicated' | 'dedicatedBoth' | 'window';
 
 /** Tubing through which ribbons run to their trays. */
 export type Tubing = 'protectiveSleeves' | 'transportTubes';
@@ -260,24 +263,10 @@ function expressPlan(task: CutTask): CutPlan {
   });
   const ways = new Set(entry.tubes.map((tube) => tube.way));
   let shortest = Infinity;
-  if (ways.has('dedicate')) {
-    const tail = opening - hardware.tubeToTray;
-    shortest = Math.min(shortest, tail);
-    plan.marks.push({
-      at: opening,
-      kind: 'tube cut',
-      message: { code: 'dedicatedCut' },
-      round: 'up',
-    });
-    plan.marks.push({
-      at: hardware.tubeToTray,
-      kind: 'score',
-      message: { code: 'dedicatedScore' },
-      round: 'up',
-    });
-    scores(plan, opening, hardware.tubeToTray, 'cutTubes');
-    plan.tails.push({ code: 'dedicated', length: tail });
-  }
+  const wanted = new Set(
+    entry.tubes.filter(({ way }) => way === 'dedicate').map(({ leg }) => leg ?? 'in'),
+  );
+  for (const leg of wanted) shortest = Math.min(shortest, dedicate(plan, leg, task, opening));
   if (ways.has('window')) {
     const tail = opening - 2 * hardware.window;
     shortest = Math.min(shortest, tail);
@@ -303,6 +292,35 @@ function expressPlan(task: CutTask): CutPlan {
   if (shortest < Infinity) finish(plan, task, shortest);
   else finish(plan, task, null);
   return plan;
+}
+
+/**
+ * The cut of a tube at the far side of the fibers that are wanted, so that they keep the longest tail; in the middle
+ * where both sides are.
+ * @returns the tail
+ */
+function dedicate(
+  plan: CutPlan,
+  leg: WantedLeg,
+  { hardware: { tubeToTray } }: CutTask,
+  opening: number,
+): number {
+  const cut = { in: opening, out: 0, both: Math.round(opening / 2) }[leg];
+  const mark = (at: number, kind: CutMark['kind'], code: 'dedicatedCut' | 'dedicatedScore') =>
+    plan.marks.push({ at, kind, message: { code, leg }, round: leg === 'out' ? 'down' : 'up' });
+  mark(cut, 'tube cut', 'dedicatedCut');
+  if (leg !== 'out') {
+    mark(tubeToTray, 'score', 'dedicatedScore');
+    scores(plan, cut, tubeToTray, 'cutTubes');
+  }
+  if (leg !== 'in') {
+    mark(opening - tubeToTray, 'score', 'dedicatedScore');
+    scores(plan, cut, opening - tubeToTray, 'cutTubes');
+  }
+  const tail = Math.max(0, (leg === 'both' ? cut : opening) - tubeToTray);
+  const code = leg === 'both' ? 'dedicatedBoth' : 'dedicated';
+  if (!plan.tails.some((own) => own.code === code)) plan.tails.push({ code, length: tail });
+  return tail;
 }
 
 /** Whether tubes that pass through lie in the basket, bent no tighter than fiber may be. */

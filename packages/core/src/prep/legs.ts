@@ -1,8 +1,5 @@
 import type { CableEntry } from '../record/hardware.ts';
-
-/** An express cable comes in on one leg and leaves on the other; any other cable has the first only. */
-export const LEGS = ['in', 'out'] as const;
-export type Leg = (typeof LEGS)[number];
+import { LEGS, type Leg } from '../record/splice.ts';
 
 export const legsOf = ({ kind }: Pick<CableEntry, 'kind'>): readonly Leg[] =>
   kind === 'express' ? LEGS : ['in'];

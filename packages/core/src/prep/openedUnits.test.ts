@@ -3,11 +3,14 @@ import { openedUnits } from './openedUnits.ts';
 
 const TUBES = { kind: 'loose-tube', tubes: 12, fibersPerTube: 12 } as const;
 const entry = (part = {}) => ({ ...enteringCable('entry', 'F', 'express'), ...part });
-const joint = (fiberA: number, fiberB: number, cableB = 'S') => ({
+type AnyLeg = 'in' | 'out' | null;
+const joint = (fiberA: number, fiberB: number, cableB = 'S', legA: AnyLeg = null) => ({
   cableA: 'F',
   fiberA,
+  legA,
   cableB,
   fiberB,
+  legB: null,
 });
 
 describe('what of an express cable is opened', () => {
@@ -15,14 +18,31 @@ describe('what of an express cable is opened', () => {
     const chosen = entry({ tubes: [{ unit: 3, way: 'window' }] });
     // Fibers 25 and 36 are of tube 3, 40 is of tube 4.
     expect(openedUnits(chosen, TUBES, [joint(40, 1), joint(25, 2), joint(36, 3)])).toEqual([
-      { unit: 3, way: 'window' },
-      { unit: 4, way: 'dedicate' },
+      { unit: 3, way: 'window', leg: 'in' },
+      { unit: 4, way: 'dedicate', leg: 'in' },
     ]);
   });
 
   test('never a tube that the plan leaves alone', () => {
     const chosen = entry({ tubes: [{ unit: 7, way: 'dedicate' }] });
-    expect(openedUnits(chosen, TUBES, [joint(1, 1)])).toEqual([{ unit: 1, way: 'dedicate' }]);
+    expect(openedUnits(chosen, TUBES, [joint(1, 1)])).toEqual([
+      { unit: 1, way: 'dedicate', leg: 'in' },
+    ]);
+  });
+
+  test('for the leg whose fibers are spliced', () => {
+    const legsOf = (...legs: AnyLeg[]) =>
+      openedUnits(
+        entry(),
+        TUBES,
+        legs.map((leg, index) => joint(1, index + 1, 'S', leg)),
+      )[0]!.leg;
+    expect([legsOf('out'), legsOf('in'), legsOf(null), legsOf('in', 'out')]).toEqual([
+      'out',
+      'in',
+      'in',
+      'both',
+    ]);
   });
 
   test('tubes on both sides of a splice', () => {

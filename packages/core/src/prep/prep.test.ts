@@ -148,6 +148,22 @@ describe('an express cable', () => {
     expect(marksOf(own, 'window')).toEqual([15 * 254, 55 * 254]);
   });
 
+  // The far side from the fibers that are wanted keeps them the longest tail (common practice, no source).
+  test('a tube is cut at the far side of the leg whose fibers are wanted', () => {
+    const cut = (leg: 'in' | 'out' | 'both') =>
+      task('in-line', { kind: 'express', tubes: [{ unit: 3, way: 'dedicate', leg }] });
+    expect(marksOf(cut('in'), 'tube cut')).toEqual([17_780]);
+    expect(marksOf(cut('out'), 'tube cut')).toEqual([0]);
+    // In the middle, 889 mm from either ring cut: less 380 mm to the tray, each side keeps 509 mm.
+    expect(marksOf(cut('both'), 'tube cut')).toEqual([8890]);
+    const tails = (['in', 'out', 'both'] as const).map((leg) => cutPlan(cut(leg)).tails[0]!.length);
+    expect(tails).toEqual([13_980, 13_980, 5090]);
+    for (const leg of ['in', 'out', 'both'] as const)
+      expect(
+        cutPlan(cut(leg)).checks.find(({ message }) => message.code === 'longestPull')!.ok,
+      ).toBe(true);
+  });
+
   test('what passes through is named as never to be cut', () => {
     expect(cutPlan(own).whole[0]).toEqual({ code: 'passThrough', unit: 'tube', units: 10 });
   });
@@ -412,6 +428,7 @@ describe('the order of work', () => {
       unit: 'ribbon',
       number: 3,
       colour: null,
+      leg: 'in',
     });
   });
 

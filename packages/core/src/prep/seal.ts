@@ -2,7 +2,8 @@ import type { CableEntry, Hardware, Port, SealRow } from '../record/hardware.ts'
 import type { EntryKind } from '../record/procedure.ts';
 import type { Quantity } from '../record/message.ts';
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
-import { type Leg, legsOf, portOfLeg } from './legs.ts';
+import { legsOf, portOfLeg } from './legs.ts';
+import type { Leg } from '../record/splice.ts';
 
 /** Why a cable does not go into a port. `others` are ports that would take it. */
 export type SealProblem =

@@ -12,9 +12,10 @@ import type {
   PrepWork,
 } from '../record/procedure.ts';
 import type { ColourScheme } from '../record/scheme.ts';
-import { type CutPlan, type CutTask, LONGEST_PULL } from './cutPlan.ts';
+import { type CutPlan, type CutTask, LONGEST_PULL, type WantedLeg } from './cutPlan.ts';
 import { type Figures, figuresOf } from './figures.ts';
-import { type Leg, legsOf, namedLeg } from './legs.ts';
+import { legsOf, namedLeg } from './legs.ts';
+import type { Leg } from '../record/splice.ts';
 import { procedureOf } from './procedures/index.ts';
 import type { SealChoice } from './seal.ts';
 
@@ -79,7 +80,14 @@ export type PrepStepMessage =
       kept: Quantity;
     }
   /** Tubes have a colour; ribbons are told by their print. */
-  | { code: 'dark' | 'dedicateUnit'; unit: UnitKind; number: number; colour: ColourPlace | null }
+  | { code: 'dark'; unit: UnitKind; number: number; colour: ColourPlace | null }
+  | {
+      code: 'dedicateUnit';
+      unit: UnitKind;
+      number: number;
+      colour: ColourPlace | null;
+      leg: WantedLeg;
+    }
   | { code: 'windowTube'; number: number; colour: ColourPlace | null; from: Quantity }
   /** What of a seal comes off once the cable lies in its case. */
   | { code: 'fitSeal'; seal: string; port: string; layers: number }
@@ -282,7 +290,7 @@ function unitSteps(
 ): PrepStep[] {
   const unit = unitKind(makeUp);
   const own = { work: 'units', leg: null, timerS: null } as const;
-  return entry.tubes.flatMap(({ unit: number, way }): PrepStep[] => {
+  return entry.tubes.flatMap(({ unit: number, way, leg = 'in' }): PrepStep[] => {
     const colour = unit === 'tube' && scheme ? colourAt(scheme, number) : null;
     return [
       {
@@ -300,7 +308,7 @@ function unitSteps(
         message:
           way === 'window' && unit === 'tube'
             ? { code: 'windowTube', number, colour, from: length(hardware.window) }
-            : { code: 'dedicateUnit', unit, number, colour },
+            : { code: 'dedicateUnit', unit, number, colour, leg },
         caution: 'shardsOtherTubes',
         photo: false,
         asks: [],

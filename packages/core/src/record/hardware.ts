@@ -188,7 +188,16 @@ export const entrySchema = z.object({
   /** Cable kept in a loop outside. */
   loop: coil,
   /** In an express cable: the tubes that are opened, and how. */
-  tubes: z.array(z.object({ unit: z.int().min(1), way: z.enum(['dedicate', 'window']) })).max(144),
+  tubes: z
+    .array(
+      z.object({
+        unit: z.int().min(1),
+        way: z.enum(['dedicate', 'window']),
+        /** The leg whose fibers are wanted: a tube is cut at the far side of it. The feed side where it is left out. */
+        leg: z.enum(['in', 'out', 'both']).optional(),
+      }),
+    )
+    .max(144),
   /** Metallic armour: a shield connector and a bond. */
   armoured: z.boolean(),
   /** A tone or tracer wire that is split off before the seal. */

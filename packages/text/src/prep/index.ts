@@ -53,8 +53,9 @@ export const markText = catalog<MarkMessage>()({
   strengthEnds: 'strength member ends here',
   aramidEnds: 'aramid, for tying off, ends here',
   ripcordEnds: 'ripcord ends here',
-  dedicatedCut: 'cut tubes: cut here',
-  dedicatedScore: 'cut tubes: score and pull off from here',
+  dedicatedCut: 'cut tubes{leg, select, in {} out {, exit side} other {, both sides}}: cut here',
+  dedicatedScore:
+    'cut tubes{leg, select, in {} out {, exit side} other {, both sides}}: score and pull off from here',
   window: 'window in the tube: cut open, not through',
   accessCut: 'ring cut to get hold of the ripcord: what lies beyond, {waste}, is waste',
   tubesEnd: 'tubes end here: {kept} kept past the sheath',
@@ -77,6 +78,7 @@ export const tapeZeroText = phrases({
 export const tailText = phrases({
   pastTube: 'fiber past the tube',
   dedicated: 'a cut tube leaves',
+  dedicatedBoth: 'a tube cut in the middle leaves on each side',
   window: 'a window leaves, with fibers cut at the far one',
 } satisfies Record<Tail, string>);
 

@@ -89,7 +89,7 @@ const prepSteps = catalog<Said>()({
     'Blanking plug out, gland in until it clicks; then the nut again, less than a quarter turn.',
   dark: '{unit, select, tube {Tube} other {Ribbon}} {number}{colour}: prove it dark here. Live-fiber detector on it, number and colour read twice, and the owner’s release for it.',
   dedicateUnit:
-    '{unit, select, tube {Tube} other {Ribbon}} {number}{colour}: cut it at the second ring cut, on the exit side.',
+    '{unit, select, tube {Tube} other {Ribbon}} {number}{colour}: cut it {leg, select, in {at the second ring cut, on the exit side} out {at the first ring cut, on the feed side} other {in the middle, so that both sides reach}}. Mark the stub.',
   windowTube:
     'Tube {number}{colour}: cut a window at {from} from each sheath edge; take out only the fibers that are needed.',
   scoreWithScorer:

@@ -26,6 +26,7 @@ import {
   type Hardware,
   type Limits,
   type MakeUp,
+  type Leg,
   type Method,
   type Origin,
   type Plan,
@@ -116,10 +117,13 @@ export const splices = pgTable(
       .notNull()
       .references(() => cables.id),
     fiberA: integer('fiber_a').notNull(),
+    /** The leg of an express cable; null where its cable has one end here. */
+    legA: text('leg_a').$type<Leg>(),
     cableB: uuid('cable_b')
       .notNull()
       .references(() => cables.id),
     fiberB: integer('fiber_b').notNull(),
+    legB: text('leg_b').$type<Leg>(),
     method: text().$type<Method>().notNull(),
     extra: jsonb().$type<Record<string, string>>().notNull(),
     /** False once a ruling retires it: its fibers and its slot are free, its evidence stays. */

@@ -21,8 +21,10 @@ const spliceAt = (slot: number, fiber: number, method: Method): Splice => ({
   slot,
   cableA: idOf(3),
   fiberA: fiber,
+  legA: null,
   cableB: idOf(4),
   fiberB: fiber,
+  legB: null,
   method,
   extra: {},
 });
@@ -180,7 +182,7 @@ describe('the Bench', () => {
   });
 
   it('says that the sleeve is on past the first step, and knows no more of it at the next splice', () => {
-    const bench = new Bench().do({ type: 'step', step: 2 });
+    const bench = new Bench().do({ type: 'step', step: 2, isSleeveOn: true });
     expect(bench.state).toMatchObject({ step: 2, sleeveOn: true });
     bench.type('2').do(SAVE);
     expect(bench.state).toMatchObject({ step: 0, sleeveOn: false });

@@ -23,8 +23,8 @@ export type BenchEvent =
   /** Goes to a fiber of the ribbon in hand. */
   | { type: 'fiber'; cursor: number }
   | { type: 'measure'; wavelengthNm?: number; kind?: MeasuredKind }
-  /** Goes to a step; past the first one the sleeve is on. */
-  | { type: 'step'; step: number }
+  /** Goes to a step; past that of the sleeve it is on. */
+  | { type: 'step'; step: number; isSleeveOn: boolean }
   | { type: 'sleeve'; isOn: boolean }
   /** A record was looked at that is not taken in hand; `stopped` where the splicer stopped before the arc. */
   | { type: 'seen'; seq: number; stopped?: string }
@@ -89,7 +89,7 @@ export function benchReducer(
       return change({
         sleeve: sleeve?.key ?? null,
         step: event.step,
-        sleeveOn: state.sleeveOn || event.step > 0,
+        sleeveOn: state.sleeveOn || event.isSleeveOn,
       });
     case 'sleeve':
       return change({ sleeve: sleeve?.key ?? null, sleeveOn: event.isOn });

@@ -23,8 +23,10 @@ const splice = (
   slot,
   cableA,
   fiberA: fiber,
+  legA: null,
   cableB,
   fiberB: fiber,
+  legB: null,
   method,
   extra: {},
 });

@@ -8,7 +8,16 @@ const strand = (a: string, b: string, weight: number): Strand => ({
   units: [`A\n${a}`, `B\n${b}`],
   method: 'single',
   sleeves: Array.from({ length: weight }, (_, index) => [
-    { cableA: 'A', fiberA: index + 1, cableB: 'B', fiberB: index + 1, method: 'single', line: 0 },
+    {
+      cableA: 'A',
+      fiberA: index + 1,
+      legA: null,
+      cableB: 'B',
+      fiberB: index + 1,
+      legB: null,
+      method: 'single',
+      line: 0,
+    },
   ]),
 });
 

@@ -45,8 +45,10 @@ export function layoutInstance(seed: number, most: number): LayoutTask {
       joints.push({
         cableA: one.name,
         fiberA: fiber + shift,
+        legA: null,
         cableB: other.name,
         fiberB: fiber,
+        legB: null,
         method: ribbon ? 'mass' : 'single',
         line: pair,
       });

@@ -110,8 +110,10 @@ describe('what a person asks for', () => {
         method: 'single' as const,
         cableA: 'A',
         fiberA: 1,
+        legA: null,
         cableB: 'B',
         fiberB: 1,
+        legB: null,
       },
     ];
     const layout = lay(cables, 'splice A all to B all', { trays: trays(6, 12), fixed });

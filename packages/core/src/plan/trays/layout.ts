@@ -343,12 +343,11 @@ function splitUnits(laid: Laid): SplitUnit[] {
 const holds = (strand: Strand, pin: Pin): boolean =>
   strand.units.includes(unitKey(pin.cable, pin.unit));
 
-const fibersKey = (splice: {
-  cableA: string;
-  fiberA: number;
-  cableB: string;
-  fiberB: number;
-}): string => `${splice.cableA}\n${splice.fiberA}\n${splice.cableB}\n${splice.fiberB}`;
+const fibersKey = (splice: Omit<Placed, 'tray' | 'slot' | 'method'>): string =>
+  [
+    ...[splice.cableA, splice.fiberA, splice.legA],
+    ...[splice.cableB, splice.fiberB, splice.legB],
+  ].join('\n');
 
 function usedPlaces(fixed: readonly Placed[], method: Method): Map<number, Set<number>> {
   const used = new Map<number, Set<number>>();

@@ -9,6 +9,7 @@ export const lineBuilder = phrases({
   chooseTheCablesAndCountThe: 'Choose the cables and count the fibers.',
   countedBy: 'Counted by',
   dead: 'Dead',
+  feedSideByItself: 'feed side, as usual',
   fibers: 'fibers',
   firstFiberThere: 'First fiber there',
   fused: 'Fused',
@@ -21,4 +22,5 @@ export const lineBuilder = phrases({
   to: 'To',
   turnedRoundOnPurpose: 'turned round on purpose',
   what: 'What',
+  whichLeg: 'Which leg of the cable',
 });

@@ -42,6 +42,16 @@ describe('the whole project as JSON', () => {
     expect(documentSchema.parse(out)).toEqual(out);
   });
 
+  it('keeps the legs of an express cable apart', async () => {
+    const small = smallDocument();
+    small.splices = small.splices.slice(0, 2);
+    const [one, other] = small.splices;
+    one!.legA = 'in';
+    Object.assign(other!, { fiberA: one!.fiberA, legA: 'out' });
+    expect((await api.post('/documents', small)).status).toBe(200);
+    expect((await download(small)).splices.map(({ legA }) => legA)).toEqual(['in', 'out']);
+  });
+
   it('is refused where the project is here already, and changes nothing', async () => {
     const small = smallDocument();
     await api.post('/documents', small);

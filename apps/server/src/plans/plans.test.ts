@@ -198,3 +198,19 @@ it('a list that is imported into a planned closure changes its plan, which drops
     retired: 0,
   });
 });
+
+it('splices both legs of an express cable, each fiber of each once', async () => {
+  await twoTrays();
+  // The same fibers of A, on the side where it comes in and where it leaves.
+  const text = 'splice A.in tube 1 to B tube 1\nsplice A.out tube 1 to B tube 2';
+  expect((await put(write(text))).body).toMatchObject({ added: 24, dropped: 12 });
+  const after = await splicesOf();
+  expect(after.filter(({ fiberA }) => fiberA === 1).map(({ legA, legB }) => [legA, legB])).toEqual([
+    ['in', null],
+    ['out', null],
+  ]);
+  expect((await planOf()).text).toBe(text);
+  // A third splice of one of them is refused at its line.
+  const third = await put(write(`${text}\nsplice A.out 1 to B 1`));
+  expect(third.body).toMatchObject({ errors: [{ place: 'line 3, column 8' }, {}] });
+});

@@ -155,10 +155,10 @@ export const splices = pgTable(
   },
   (table) => [
     uniqueIndex('splices_fiber_a')
-      .on(table.closureId, table.cableA, table.fiberA)
+      .on(table.closureId, table.cableA, table.fiberA, sql`coalesce(${table.legA}, '')`)
       .where(sql`${table.live}`),
     uniqueIndex('splices_fiber_b')
-      .on(table.closureId, table.cableB, table.fiberB)
+      .on(table.closureId, table.cableB, table.fiberB, sql`coalesce(${table.legB}, '')`)
       .where(sql`${table.live}`),
     index('splices_project').on(table.projectId),
     index('splices_place').on(table.closureId, table.tray, table.slot),

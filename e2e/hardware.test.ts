@@ -116,6 +116,7 @@ describe('hardware of one’s own, from nothing, on a phone', () => {
     await page().goto(`${server.url}/p/${project!.id}/route/${closure.id}/open`, {
       waitUntil: 'networkidle2',
     });
+    await press(page(), 'Other hardware');
     await press(page(), 'Yard joint');
     // 90 mm of strength member: the figure of a gland joint.
     await sees(page(), /Tag the cable; leave 90 mm of steel\./);

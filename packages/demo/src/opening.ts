@@ -27,6 +27,8 @@ const HARDWARE: Record<string, string> = {
   School: 'in-line',
   'Clinic corner': 'gland',
   'Pump house': 'dome',
+  'Quarry gate': 'rack',
+  'Weir gauge': 'wedge',
 };
 
 /** Outside diameters as the crew measured them, in tenths of a millimeter. */
@@ -44,6 +46,10 @@ const DIAMETERS: Record<string, number> = {
   W: 60,
 };
 const USUAL_DIAMETER = 145;
+
+/** From the kit to the chassis of the rack, and bare past it, tenths of a millimeter. */
+const SLEEVES = 9500;
+const WORKING = 13_000;
 
 /** A loop that was written down wrongly, tenths of a millimeter. */
 export const SLIPS: Record<string, { written: number; true: number }> = {
@@ -111,8 +117,8 @@ function entryOf(cable: Cable, closure: Closure, id: string): CableEntry {
     tubes: express ? [{ unit: 1, way: 'dedicate' }] : [],
     armoured: cable.name === 'H',
     tracer: cable.name === 'G',
-    route: 0,
-    inside: 0,
+    route: HARDWARE[closure.name] === 'rack' ? SLEEVES : 0,
+    inside: HARDWARE[closure.name] === 'rack' ? WORKING : 0,
     done: [],
   };
 }

@@ -1,4 +1,3 @@
-import { useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import {
@@ -9,8 +8,7 @@ import {
   type Present,
   withTraysFor,
 } from '@cordel/core';
-import { answerOf, commands, isConflict } from '@cordel/client';
-import { api } from '@/data/api';
+import { commands, isConflict } from '@cordel/client';
 import { outbox, queryClient } from '@/data/client';
 import { useWork } from '@/data/queries';
 import type { ClosureWork } from '@cordel/client';
@@ -19,6 +17,7 @@ import { errorText } from '@cordel/text/record';
 import { personNow, usePersisted } from '@/data/storage';
 import { type ProjectView, useProjectView } from '@/projects/context';
 import { useEvaluatedPlan } from './useEvaluatedPlan';
+import { useStoredPlan } from './useStoredPlan';
 
 /** A plan as it is being written: kept on the device with every key. */
 export interface PlanDraft {
@@ -44,11 +43,7 @@ export type Sent =
 export function usePlan(closureId: string) {
   const view = useProjectView();
   const work = useWork(closureId);
-  const stored = useQuery({
-    queryKey: ['plan', closureId],
-    queryFn: () =>
-      answerOf(api.GET('/api/closures/{closureId}/plan', { params: { path: { closureId } } })),
-  });
+  const stored = useStoredPlan(closureId);
   const [kept, keepDraft] = usePersisted(`cordel.plan.${closureId}`, '');
   const [sent, setSent] = useState<Sent>({ state: 'none' });
   const written = useMemo(() => readDraft(kept), [kept]);

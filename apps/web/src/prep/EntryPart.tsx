@@ -35,6 +35,7 @@ import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 import { CutDrawing } from './CutDrawing';
 import { LengthField } from './LengthField';
+import { PlanConflicts } from './PlanConflicts';
 import { StepList } from './StepList';
 import { TubeWays } from './TubeWays';
 import { type AssemblyHook, type OpenedClosure, type OpenedEntry, doneOf } from './useAssembly';
@@ -64,6 +65,7 @@ export function EntryPart({ hook, opened, item }: EntryPartProps) {
       {legsOf(entry).map((leg) => (
         <Seal key={leg} opened={opened} item={item} leg={leg} />
       ))}
+      <PlanConflicts hook={hook} item={item} closureId={opened.assembly.closureId} />
       <Button
         label={
           open

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 import { openPage as t } from '@cordel/text/pages/prep/OpenPage';
@@ -59,16 +60,29 @@ function HardwarePart({ hook, opened }: { hook: AssemblyHook; opened: OpenedClos
   const { hardware, isArchived } = useProjectView();
   const chosen = opened.assembly.hardwareId ?? '';
   const trays = hook.closure?.trays.length ?? 0;
+  const [isOpen, setIsOpen] = useState(opened.hardware === null);
   return (
     <Card style={{ gap: 10 }}>
-      <Choice
-        label={t('hardware')}
-        value={chosen}
-        options={hardware
-          .filter((one) => one.id === chosen || !isArchived(one))
-          .map(({ id, name }) => ({ value: id, label: name }))}
-        onChange={(hardwareId) => hook.change({ kind: 'hardware', hardwareId })}
-      />
+      {opened.hardware && !isOpen ? (
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10, alignItems: 'center' }}>
+          <Text kind="name" heading={2} style={{ flex: 1, minWidth: 180 }}>
+            {opened.hardware.name}
+          </Text>
+          <Button label={t('otherHardware')} onPress={() => setIsOpen(true)} />
+        </View>
+      ) : (
+        <Choice
+          label={t('hardware')}
+          value={chosen}
+          options={hardware
+            .filter((one) => one.id === chosen || !isArchived(one))
+            .map(({ id, name }) => ({ value: id, label: name }))}
+          onChange={(hardwareId) => {
+            setIsOpen(false);
+            hook.change({ kind: 'hardware', hardwareId });
+          }}
+        />
+      )}
       {opened.hardware ? <Text color="ink2">{opened.hardware.source}</Text> : null}
       {opened.hardware && trays > opened.hardware.trays.most ? (
         <Notice word={t('tooManyTrays')} color="accent">

@@ -8,3 +8,4 @@ export * from './figures.ts';
 export * from './legs.ts';
 export * from './procedures/index.ts';
 export * from './openedUnits.ts';
+export * from './planConflicts.ts';

@@ -1,6 +1,7 @@
 import type {
   CutPlan,
   MarkMessage,
+  PlanConflict,
   PrepMessage,
   SealNote,
   SealProblem,
@@ -87,6 +88,14 @@ export const tubingText = phrases({
   protectiveSleeves: 'protective sleeves, two ribbons in each, in number order',
   transportTubes: 'transport tubes, one a tray',
 } satisfies Record<Tubing, string>);
+
+/** Where how a cable enters and the plan contradict each other. */
+export const planConflictText = catalog<PlanConflict>()({
+  passesButEnds:
+    '{cable} {runs} pass through by the plan: the cable enters as express, not as a cut end.',
+  passesInCutTube:
+    'Tube {unit} is cut, and fibers {runs} in it pass through by the plan: cut a window, or plan what becomes of them.',
+});
 
 /** What must stay whole. */
 export const wholeText = catalog<WholeMessage>()({

@@ -2,6 +2,7 @@ import { phrases } from '../../phrases.ts';
 
 /** Texts of `apps/web/src/prep/OpenPage.tsx`. */
 export const openPage = phrases({
+  otherHardware: 'Other hardware',
   addACableThatEnters: 'Add a cable that enters',
   addName: 'Add {name}',
   enterHereToo: 'Enter here too.',

@@ -1,0 +1,11 @@
+import { useQuery } from '@tanstack/react-query';
+import { answerOf } from '@cordel/client';
+import { api } from '@/data/api';
+
+/** The plan of a closure as it was applied last. */
+export const useStoredPlan = (closureId: string) =>
+  useQuery({
+    queryKey: ['plan', closureId],
+    queryFn: () =>
+      answerOf(api.GET('/api/closures/{closureId}/plan', { params: { path: { closureId } } })),
+  });

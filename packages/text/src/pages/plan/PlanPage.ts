@@ -11,5 +11,5 @@ export const planPage = phrases({
   splicePlan: 'Splice plan',
   spliceThemOrSayThroughDead: 'Splice them, or say through, dead or reserve.',
   ribbonsAreFusedByMassUnless:
-    'Ribbons are fused by mass unless the line says single; # begins a remark.',
+    'Ribbons are fused by mass unless the line says single; # begins a remark. Of an express cable F.in is the feed side, F.out the exit side.',
 });

@@ -13,7 +13,7 @@ import { Text } from '@/ui/Text';
 import { pickFile } from '@/ui/pickFile';
 
 /** What is kept with a tick. */
-export type TickWords = Pick<PrepTick, 'answers' | 'photos'>;
+type TickWords = Pick<PrepTick, 'answers' | 'photos'>;
 
 interface StepListProps {
   steps: readonly PrepStep[];

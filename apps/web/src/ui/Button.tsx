@@ -1,5 +1,11 @@
 import { type ReactNode, useState } from 'react';
-import { Pressable, type PressableProps, type StyleProp, type ViewStyle } from 'react-native';
+import {
+  Pressable,
+  type PressableProps,
+  type StyleProp,
+  View,
+  type ViewStyle,
+} from 'react-native';
 import { Icon } from 'react-native-paper';
 import { Text } from './Text';
 import { FONTS, TOUCH, useColors } from './theme';
@@ -67,7 +73,12 @@ export function Button({
       ]}
       {...rest}
     >
-      {icon ? <Icon source={icon} size={22} color={ink} /> : null}
+      {icon ? (
+        // Beside a label of two lines it keeps its size.
+        <View style={{ flexShrink: 0 }}>
+          <Icon source={icon} size={22} color={ink} />
+        </View>
+      ) : null}
       {children ?? (
         <Text
           style={{

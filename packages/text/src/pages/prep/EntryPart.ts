@@ -14,7 +14,7 @@ export const entryPart = phrases({
   firstThatSuits: 'first that suits',
   insideTheChassis: 'Working length past the sleeves',
   itWouldFit: 'It would fit: {elsewhere}.',
-  layers: '{layers} layers',
+  layers: '{layers, plural, one {# layer} other {# layers}}',
   slackLoopOutside: 'Slack loop outside',
   measure: 'Measure.',
   metallicArmour: 'Metallic armour',

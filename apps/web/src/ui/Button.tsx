@@ -1,11 +1,5 @@
 import { type ReactNode, useState } from 'react';
-import {
-  Pressable,
-  type PressableProps,
-  type StyleProp,
-  View,
-  type ViewStyle,
-} from 'react-native';
+import { Pressable, type PressableProps, type StyleProp, View, type ViewStyle } from 'react-native';
 import { Icon } from 'react-native-paper';
 import { Text } from './Text';
 import { FONTS, TOUCH, useColors } from './theme';

@@ -78,7 +78,7 @@ export function describeClosures(
       cableA: names.get(splice.cableA)!,
       cableB: names.get(splice.cableB)!,
     }));
-    const lines = collapseJoints(joints).map((line) => printLine(line, list));
+    const lines = collapseJoints(joints, list).map((line) => printLine(line, list));
     plans.push({
       closureId: closure.id,
       text: [...lines, ...(MORE_LINES[closure.name] ?? [])].join('\n'),

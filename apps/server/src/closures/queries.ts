@@ -1,5 +1,5 @@
 import { and, asc, eq } from 'drizzle-orm';
-import { type Closure, type Splice, findClashes } from '@cordel/core';
+import { type Closure, type Splice, fibersASleeve, findClashes } from '@cordel/core';
 import { clashText } from '@cordel/text/plan';
 import { closuresProblems as say } from '@cordel/text/server/closures';
 import type { Db } from '../db/client.ts';
@@ -64,8 +64,8 @@ async function checkTrays(db: Db, closure: Closure): Promise<void> {
   const placed = await closureSplices(db, closure.id, true);
   const numbers = new Set(closure.trays.map((tray) => tray.number));
   const lost = placed.find((splice) => !numbers.has(splice.tray));
-  const names = new Map(
-    (await getCables(db, closure.projectId)).map((cable) => [cable.id, cable.name]),
+  const cables = new Map(
+    (await getCables(db, closure.projectId)).map((cable) => [cable.id, cable]),
   );
   if (lost) {
     throw problemAt(422, '/trays', say('trayInUse', { tray: lost.tray }));
@@ -74,7 +74,8 @@ async function checkTrays(db: Db, closure: Closure): Promise<void> {
     placed,
     closure.trays,
     () => ({ code: 'project' }),
-    (id) => names.get(id) ?? id,
+    (id) => cables.get(id)?.name ?? id,
+    (a, b) => fibersASleeve(cables.get(a)!.makeUp, cables.get(b)!.makeUp),
   );
   if (clash) throw problemAt(422, '/trays', sentence(clashText(clash.message), clash.message));
 }

@@ -74,7 +74,7 @@ export async function getPlan(db: Db, closureId: string): Promise<Plan & { worke
   const worked = there.filter((splice) => splice.worked).map((splice) => splice.id);
   if (plan) return { ...plan, worked };
   const list = [...cables.values()];
-  const text = collapseJoints(there)
+  const text = collapseJoints(there, list)
     .map((line) => printLine(line, list))
     .join('\n');
   return { closureId, text, pins: [], spare: 0, worked };
@@ -120,7 +120,10 @@ export async function addToPlan(db: Db, closureId: string): Promise<void> {
   const { joints } = expandPlan(parsePlan(plan.text, list), list);
   const planned = new Set(joints.map(key));
   const there = await splicesThere(db, closure, cables);
-  const lines = collapseJoints(there.filter((splice) => !planned.has(key(splice))));
+  const lines = collapseJoints(
+    there.filter((splice) => !planned.has(key(splice))),
+    list,
+  );
   if (lines.length === 0) return;
   const text = [plan.text.trimEnd(), ...lines.map((line) => printLine(line, list))].join('\n');
   await db.update(plans).set({ text: text.trimStart() }).where(eq(plans.closureId, closureId));

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { eq, sql } from 'drizzle-orm';
-import { GROUP_SIZE, type Limits } from '@cordel/core';
+import { type Limits, fibersASleeve } from '@cordel/core';
 import {
   type CircuitRoute,
   type SpliceProof,
@@ -217,6 +217,8 @@ function placeOf(splice: PlantSplice, plant: Plant, limits: Limits): SplicePlace
     return limit === null ? null : limit / 1000;
   };
   const name = (id: string) => plant.setting.cables.get(id)!.name;
+  const makeUp = (id: string) => plant.setting.cables.get(id)!.makeUp;
+  const ribbon = fibersASleeve(makeUp(splice.cableA), makeUp(splice.cableB));
   return {
     id: splice.id,
     closureId: splice.closure,
@@ -226,7 +228,7 @@ function placeOf(splice: PlantSplice, plant: Plant, limits: Limits): SplicePlace
     label: `${name(splice.cableA)} ${splice.fiberA} to ${name(splice.cableB)} ${splice.fiberB}`,
     mass: splice.method === 'mass',
     made: splice.tries > 0,
-    position: splice.method === 'mass' ? ((splice.fiberA - 1) % GROUP_SIZE) + 1 : null,
+    position: splice.method === 'mass' ? ((splice.fiberA - 1) % ribbon) + 1 : null,
     limitDb: { mean: dB('two-way'), oneWay: dB('one-way') },
   };
 }

@@ -8,7 +8,13 @@ import { Choice } from '@/ui/Field';
 import { Text } from '@/ui/Text';
 import { type TypedMakeUp, readMakeUp } from './typedMakeUp';
 
-const KINDS: { value: MakeUp['kind']; label: string; first: string; second: string | null }[] = [
+const KINDS: {
+  value: MakeUp['kind'];
+  label: string;
+  first: string;
+  second: string | null;
+  third?: string;
+}[] = [
   { value: 'loose-tube', label: t('looseTube'), first: t('tubes'), second: t('fibersATube') },
   {
     value: 'grouped-tube',
@@ -16,7 +22,13 @@ const KINDS: { value: MakeUp['kind']; label: string; first: string; second: stri
     first: t('tubes'),
     second: t('groupsOf12ATube'),
   },
-  { value: 'ribbon', label: common('ribbon'), first: t('ribbonsOf12'), second: null },
+  {
+    value: 'ribbon',
+    label: common('ribbon'),
+    first: t('ribbons'),
+    second: t('fibersARibbon'),
+    third: t('ribbonsATube'),
+  },
   { value: 'drop', label: t('drop'), first: common('fibers'), second: null },
 ];
 
@@ -37,7 +49,12 @@ export function MakeUpForm({
         value={value.kind}
         options={KINDS}
         onChange={(next) =>
-          onChange({ ...value, kind: next, second: next === 'grouped-tube' ? '2' : '12' })
+          onChange({
+            ...value,
+            kind: next,
+            second: next === 'grouped-tube' ? '2' : '12',
+            third: '',
+          })
         }
       />
       <View style={{ flexDirection: 'row', gap: 12 }}>
@@ -59,6 +76,17 @@ export function MakeUpForm({
             inputMode="numeric"
             value={value.second}
             onChangeText={(second) => onChange({ ...value, second })}
+          />
+        ) : null}
+        {kind.third ? (
+          <TextInput
+            mode="outlined"
+            style={{ flex: 1 }}
+            label={kind.third}
+            aria-label={kind.third}
+            inputMode="numeric"
+            value={value.third ?? ''}
+            onChangeText={(third) => onChange({ ...value, third })}
           />
         ) : null}
       </View>

@@ -1,4 +1,4 @@
-import { type MakeUp, makeUpSchema } from '@cordel/core';
+import { GROUP_SIZE, type MakeUp, makeUpSchema, ribbonSize } from '@cordel/core';
 import { issueText } from '@cordel/text/record';
 
 /** A make-up as it is typed: figures may be empty for the moment. */
@@ -6,6 +6,8 @@ export interface TypedMakeUp {
   kind: MakeUp['kind'];
   first: string;
   second: string;
+  /** Ribbons a tube; empty for one central tube. */
+  third?: string;
 }
 
 export function typeMakeUp(makeUp: MakeUp): TypedMakeUp {
@@ -23,7 +25,12 @@ export function typeMakeUp(makeUp: MakeUp): TypedMakeUp {
         second: String(makeUp.groupsPerTube),
       };
     case 'ribbon':
-      return { kind: makeUp.kind, first: String(makeUp.ribbons), second: '' };
+      return {
+        kind: makeUp.kind,
+        first: String(makeUp.ribbons),
+        second: String(ribbonSize(makeUp)),
+        third: makeUp.ribbonsPerTube === undefined ? '' : String(makeUp.ribbonsPerTube),
+      };
     case 'drop':
       return { kind: makeUp.kind, first: String(makeUp.fibers), second: '' };
   }
@@ -34,14 +41,21 @@ export function readMakeUp({
   kind,
   first,
   second,
+  third = '',
 }: TypedMakeUp): { makeUp: MakeUp } | { error: string } {
-  const [one, two] = [first, second].map((text) =>
+  const [one, two, three] = [first, second, third].map((text) =>
     /^\d+$/.test(text.trim()) ? Number(text) : Number.NaN,
   );
   const draft = {
     'loose-tube': { kind, tubes: one, fibersPerTube: two },
     'grouped-tube': { kind, tubes: one, groupsPerTube: two },
-    ribbon: { kind, ribbons: one },
+    // Twelve fibers and one central tube are what a ribbon cable has where nothing is said.
+    ribbon: {
+      kind,
+      ribbons: one,
+      ...(two !== GROUP_SIZE && { fibersPerRibbon: two }),
+      ...(third.trim() !== '' && { ribbonsPerTube: three }),
+    },
     drop: { kind, fibers: one },
   }[kind];
   const read = makeUpSchema.safeParse(draft);

@@ -135,8 +135,8 @@ export function SpliceLine({ row }: { row: SpliceRow | RedoRow }) {
     <Line
       open={`splice.${row.id}`}
       title={shared('fiberToFiber', {
-        fiberA: view.fiberName(row.cableA, row.fiberA),
-        fiberB: view.fiberName(row.cableB, row.fiberB),
+        fiberA: view.fiberName(row.cableA, row.fiberA, row.legA),
+        fiberB: view.fiberName(row.cableB, row.fiberB, row.legB),
       })}
       under={t('closureTraySlotAddress', {
         closure: row.closure,

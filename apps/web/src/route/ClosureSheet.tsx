@@ -168,7 +168,7 @@ function RedoList({ closureId }: { closureId: string }) {
             <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}>
               <Text kind="strong">
                 {t('fiberNameTraySlot', {
-                  fiberName: fiberName(row.cableA, row.fiberA),
+                  fiberName: fiberName(row.cableA, row.fiberA, row.legA),
                   tray: row.tray,
                   slot: row.slot,
                 })}

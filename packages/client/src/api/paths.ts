@@ -2167,9 +2167,13 @@ export interface paths {
                                 /** Format: uuid */
                                 cableA: string;
                                 fiberA: number;
+                                /** @enum {string|null} */
+                                legA: "in" | "out" | null;
                                 /** Format: uuid */
                                 cableB: string;
                                 fiberB: number;
+                                /** @enum {string|null} */
+                                legB: "in" | "out" | null;
                                 /** @enum {string} */
                                 method: "single" | "mass";
                                 /** Format: uuid */
@@ -2240,9 +2244,13 @@ export interface paths {
                                 /** Format: uuid */
                                 cableA: string;
                                 fiberA: number;
+                                /** @enum {string|null} */
+                                legA: "in" | "out" | null;
                                 /** Format: uuid */
                                 cableB: string;
                                 fiberB: number;
+                                /** @enum {string|null} */
+                                legB: "in" | "out" | null;
                                 /** @enum {string} */
                                 method: "single" | "mass";
                                 /** Format: uuid */
@@ -2401,9 +2409,13 @@ export interface paths {
                                     /** Format: uuid */
                                     cableA: string;
                                     fiberA: number;
+                                    /** @enum {string|null} */
+                                    legA: "in" | "out" | null;
                                     /** Format: uuid */
                                     cableB: string;
                                     fiberB: number;
+                                    /** @enum {string|null} */
+                                    legB: "in" | "out" | null;
                                     /** @enum {string} */
                                     method: "single" | "mass";
                                     /** Format: uuid */
@@ -2579,9 +2591,13 @@ export interface paths {
                                 /** Format: uuid */
                                 cableA: string;
                                 fiberA: number;
+                                /** @enum {string|null} */
+                                legA: "in" | "out" | null;
                                 /** Format: uuid */
                                 cableB: string;
                                 fiberB: number;
+                                /** @enum {string|null} */
+                                legB: "in" | "out" | null;
                                 /** @enum {string} */
                                 method: "single" | "mass";
                                 /** Format: uuid */
@@ -3762,6 +3778,10 @@ export interface paths {
                                 /** @constant */
                                 kind: "ribbon";
                                 ribbons: number;
+                                fibersPerRibbon?: number;
+                                ribbonsPerTube?: number;
+                                /** @constant */
+                                rollable?: true;
                             } | {
                                 /** @constant */
                                 kind: "drop";
@@ -5159,6 +5179,10 @@ export interface components {
             /** @enum {string} */
             kind: "ribbon";
             ribbons: number;
+            fibersPerRibbon?: number;
+            ribbonsPerTube?: number;
+            /** @enum {boolean} */
+            rollable?: true;
         } | {
             /** @enum {string} */
             kind: "drop";
@@ -6610,4 +6634,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = '173362c0ed86c2e8';
+export const API_DIGEST = 'fd3c9d766c643a53';

@@ -1,5 +1,6 @@
 import { GROUP_SIZE, type MakeUp, fiberCount } from '../record/cable.ts';
 import type { ColourScheme } from '../record/scheme.ts';
+import { ribbonSize, tubeOfRibbon } from './ribbons.ts';
 import { type ColourPlace, colourAt } from './schemes.ts';
 
 /** Where a fiber lies in its cable, every part counted from 1. */
@@ -20,7 +21,7 @@ export function unitSize(makeUp: MakeUp): number {
     case 'grouped-tube':
       return makeUp.groupsPerTube * GROUP_SIZE;
     case 'ribbon':
-      return GROUP_SIZE;
+      return ribbonSize(makeUp);
     case 'drop':
       return makeUp.fibers;
   }
@@ -80,17 +81,22 @@ export interface FiberAddress {
   place: FiberPlace;
   /** The fiber's own colour. */
   fiber: ColourPlace;
-  /** The tube's colour; null for ribbons and drops. */
+  /** The tube's colour; null for ribbons in a central tube, and for drops. */
   tube: ColourPlace | null;
+  /** Of a ribbon that lies in a tube: that tube, and the ribbon's number in it. */
+  inTube: { tube: number; ribbon: number } | null;
 }
 
 /** The address of fiber `number`: place and colours. Throws as {@link placeOf} does. */
 export function addressOf(makeUp: MakeUp, scheme: ColourScheme, number: number): FiberAddress {
   const place = placeOf(makeUp, number);
+  const inTube = place.unit ? tubeOfRibbon(makeUp, place.unit.number) : null;
+  const tube = place.unit?.kind === 'tube' ? place.unit.number : (inTube?.tube ?? null);
   return {
     number,
     place,
     fiber: colourAt(scheme, place.position),
-    tube: place.unit?.kind === 'tube' ? colourAt(scheme, place.unit.number) : null,
+    tube: tube === null ? null : colourAt(scheme, tube),
+    inTube,
   };
 }

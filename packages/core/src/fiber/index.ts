@@ -5,3 +5,4 @@ export * from './parseMakeUp.ts';
 export * from './schemes.ts';
 export * from './search.ts';
 export * from './types.ts';
+export * from './ribbons.ts';

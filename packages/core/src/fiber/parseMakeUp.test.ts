@@ -18,6 +18,8 @@ describe('how a cable is made up, as people write it', () => {
     ['6 tubes of 8', loose(6, 8)],
     ['6 tubes x 8 fibers', loose(6, 8)],
     ['24 ribbons', { kind: 'ribbon', ribbons: 24 }],
+    ['36 ribbons of 8', { kind: 'ribbon', ribbons: 36, fibersPerRibbon: 8 }],
+    ['6 tubes of 12 ribbons', { kind: 'ribbon', ribbons: 72, ribbonsPerTube: 12 }],
     ['288 ribbon', { kind: 'ribbon', ribbons: 24 }],
     ['288 fiber ribbon', { kind: 'ribbon', ribbons: 24 }],
     ['Ribbon 144', { kind: 'ribbon', ribbons: 12 }],

@@ -22,6 +22,18 @@ const FORMS: readonly [pattern: RegExp, read: (numbers: number[]) => MakeUp | nu
     /^(\d+) ?(?:tubes?)? ?(?:x|of) ?(\d+)$/,
     ([tubes, fibers]) => ({ kind: 'loose-tube', tubes: tubes!, fibersPerTube: fibers! }),
   ],
+  [
+    /^(\d+) ?(?:tubes?)? ?(?:x|of) ?(\d+) ?ribbons$/,
+    ([tubes, ribbons]) => ({
+      kind: 'ribbon',
+      ribbons: tubes! * ribbons!,
+      ribbonsPerTube: ribbons!,
+    }),
+  ],
+  [
+    /^(\d+) ?ribbons ?(?:x|of) ?(\d+)$/,
+    ([ribbons, fibers]) => ({ kind: 'ribbon', ribbons: ribbons!, fibersPerRibbon: fibers! }),
+  ],
   [/^(\d+) ?ribbons$/, ([ribbons]) => ({ kind: 'ribbon', ribbons: ribbons! })],
   [
     /^(?:(\d+) ?ribbon|ribbon (\d+))$/,
@@ -42,7 +54,7 @@ const FORMS: readonly [pattern: RegExp, read: (numbers: number[]) => MakeUp | nu
 
 /**
  * Reads how a cable is made up: `144` (tubes of 12), `12x24`, `6 tubes of 8`, `24 ribbons`, `288 ribbon`
- * (fibers), `drop 12`, `6x2 groups`.
+ * (fibers), `36 ribbons of 8`, `6 tubes of 12 ribbons`, `drop 12`, `6x2 groups`.
  */
 export function parseMakeUp(text: string): Parsed<MakeUp, MakeUpProblem> {
   const plain = text

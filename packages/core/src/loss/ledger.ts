@@ -3,7 +3,7 @@ import { spliceReasonSchema } from './reasons.ts';
 import { idSchema } from '../record/basics.ts';
 import { gradeSchema } from '../record/limits.ts';
 import { originSchema } from '../record/origin.ts';
-import { methodSchema } from '../record/splice.ts';
+import { legSchema, methodSchema } from '../record/splice.ts';
 import { GROUP_VERDICTS, SPLICE_STAGES } from './spliceStage.ts';
 import { VERDICTS } from './verdict.ts';
 
@@ -67,8 +67,10 @@ export const spliceRowSchema = z.object({
   slot: z.int(),
   cableA: idSchema,
   fiberA: z.int(),
+  legA: legSchema.nullable(),
   cableB: idSchema,
   fiberB: z.int(),
+  legB: legSchema.nullable(),
   method: methodSchema,
   headCable: idSchema,
   headFiber: z.int(),

@@ -6,6 +6,7 @@ import { type Expanded, type PlannedJoint, expandPlan } from './expand.ts';
 import type { ParsedPlan, PlanError } from './lines.ts';
 import { type Clash, type ClashMessage, type Placed, findClashes, pairOf } from './occupancy.ts';
 import { parsePlan } from './parsePlan.ts';
+import { fibersASleeveOf } from './sleeves.ts';
 import type { ListCable } from './spliceList.ts';
 import { type Layout, type NoRoomMessage, layOutTrays, noRoomMessage } from './trays/layout.ts';
 
@@ -90,6 +91,7 @@ const clashesOf = <There extends Present>(
     task.trays,
     (index) => ({ code: 'splice', fibers: pairOf(placed[index]!) }),
     (cable) => cable,
+    fibersASleeveOf(task.cables),
   );
 
 /** Whether a pin wants the splice on another tray. */

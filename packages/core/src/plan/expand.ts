@@ -1,4 +1,5 @@
-import { GROUP_SIZE, fiberCount } from '../record/cable.ts';
+import { fibersASleeveOf } from './sleeves.ts';
+import { fiberCount } from '../record/cable.ts';
 import { LEGS, type Leg, type Method } from '../record/splice.ts';
 import type { ParsedPlan, PlanError, PlanLine, Run, Selection } from './lines.ts';
 import type { ListCable } from './spliceList.ts';
@@ -45,6 +46,7 @@ export function expandPlan(plan: ParsedPlan, cables: readonly ListCable[]): Expa
       return [cable.name, { in: new Int32Array(fibers), out: new Int32Array(fibers) }];
     }),
   );
+  const sleeveOf = fibersASleeveOf(cables);
   for (const line of plan.lines) {
     const a = claim(line.a, named.get(line.a.cable)!, out.errors);
     if (!line.b) {
@@ -58,7 +60,7 @@ export function expandPlan(plan: ParsedPlan, cables: readonly ListCable[]): Expa
       continue;
     }
     const b = claim(line.b, named.get(line.b.cable)!, out.errors);
-    if (a && b) join(line, line.b, out.joints);
+    if (a && b) join(line, line.b, sleeveOf(line.a.cable, line.b.cable), out.joints);
   }
   for (const cable of cables) {
     const { in: feed, out: exit } = named.get(cable.name)!;
@@ -102,12 +104,12 @@ function claim(side: Selection, named: NamedFibers, errors: PlanError[]): boolea
   return false;
 }
 
-function join(line: PlanLine, onto: Selection, joints: PlannedJoint[]): void {
+function join(line: PlanLine, onto: Selection, size: number, joints: PlannedJoint[]): void {
   const a = fibersOf(line.a.runs);
   const b = fibersOf(onto.runs);
   for (let index = 0; index < a.length; index++) {
-    const inRibbon = index % GROUP_SIZE;
-    const across = line.reversed ? index - inRibbon + GROUP_SIZE - 1 - inRibbon : index;
+    const inRibbon = index % size;
+    const across = line.reversed ? index - inRibbon + size - 1 - inRibbon : index;
     joints.push({
       cableA: line.a.cable,
       fiberA: a[index]!,

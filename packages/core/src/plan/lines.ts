@@ -29,13 +29,14 @@ export type PlanMessage =
   | { code: 'backwards'; from: number; to: number }
   | { code: 'notUnderstood'; text: string; verb: 'splice' | 'other' }
   | { code: 'unequal'; fibersA: number; cableA: string; fibersB: number; cableB: string }
-  /** Whole twelves are asked for; `over` where there are twelves, over two of them. */
+  /** Whole ribbons are asked for, of `size` fibers; `over` where there are as many, over two of them. */
   | {
       code: 'notWhole';
       for: 'mass' | 'reversed';
       from: number;
       to: number;
       fibers: number;
+      size: number;
       over: 'yes' | 'no';
     }
   /** A line that splices nothing speaks of the whole fiber. */

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { groupBy } from '../groupBy.ts';
-import { GROUP_SIZE } from '../record/cable.ts';
 import { unitSize } from '../fiber/address.ts';
+import { fibersASleeve } from '../fiber/ribbons.ts';
 import { type FiberPairs, fiberPairsSchema } from '../record/message.ts';
 import { runsOf, wordsOf } from './expand.ts';
 import type { Network } from './network.ts';
@@ -88,6 +88,13 @@ class ProblemFinder {
     };
   }
 
+  /** Fibers that lie in one ribbon where a splice is, or are ribbonized together. */
+  private ribbonAt(index: number): number {
+    const { cableA, cableB } = this.network.splices[index]!;
+    const makeUpOf = (id: string) => this.network.cables.find((cable) => cable.id === id)!.makeUp;
+    return fibersASleeve(makeUpOf(cableA), makeUpOf(cableB));
+  }
+
   private isMeant(index: number, meant: OnPurpose): boolean {
     const { closure, cableA, fiberA } = this.network.splices[index]!;
     return meant(closure, cableA, fiberA);
@@ -120,7 +127,8 @@ class ProblemFinder {
     const turned = largest(turns);
     if (turned.length >= 3 && turned.length > usual.length) {
       if (turned.every((index) => this.isMeant(index, meant))) return [];
-      const whole = group.length === GROUP_SIZE && turned.length === GROUP_SIZE;
+      const size = this.ribbonAt(group[0]!);
+      const whole = group.length === size && turned.length === size;
       return [
         {
           kind: 'flip',

@@ -1,4 +1,3 @@
-import { GROUP_SIZE } from '../record/cable.ts';
 import type { Tray } from '../record/closure.ts';
 import type { FiberPairs } from '../record/message.ts';
 import { LEGS, type Leg, type Method } from '../record/splice.ts';
@@ -49,12 +48,14 @@ export const pairOf = ({ cableA, fiberA, cableB, fiberB }: Placed): FiberPairs =
  * a slot used twice, a tray over its capacity.
  * @param place where a splice of the list is
  * @param cableName the name of a cable id
+ * @param fibersOf how many fibers a sleeve of two cables holds, by id
  */
 export function findClashes(
   placed: readonly Placed[],
   trays: readonly Tray[],
   place: (index: number) => ClashPlace,
   cableName: (cable: string) => string,
+  fibersOf: (cableA: string, cableB: string) => number,
 ): Clash[] {
   const clashes: Clash[] = [];
   const fibers = new Map<string, number>();
@@ -79,7 +80,9 @@ export function findClashes(
     const sharing = slots.get(key);
     if (!sharing) slots.set(key, [index]);
     else {
-      const clash = slotClash(placed[sharing[0]!]!, splice, sharing.length, place(sharing[0]!));
+      const most = fibersOf(splice.cableA, splice.cableB);
+      const first = sharing[0]!;
+      const clash = slotClash(placed[first]!, splice, sharing.length, most, place(first));
       if (clash) clashes.push({ index, ...clash });
       sharing.push(index);
     }
@@ -92,6 +95,7 @@ function slotClash(
   first: Placed,
   splice: Placed,
   sharing: number,
+  most: number,
   where: ClashPlace,
 ): Pick<Clash, 'column' | 'message'> | null {
   const { tray, slot } = splice;
@@ -104,8 +108,8 @@ function slotClash(
   if (splice.method === 'single') {
     return { column: 'slot', message: { code: 'slotUsed', tray, slot, in: where } };
   }
-  if (sharing >= GROUP_SIZE) {
-    return { column: 'slot', message: { code: 'ribbonFull', tray, slot, fibers: GROUP_SIZE } };
+  if (sharing >= most) {
+    return { column: 'slot', message: { code: 'ribbonFull', tray, slot, fibers: most } };
   }
   if (
     first.cableA !== splice.cableA ||

@@ -254,7 +254,7 @@ test('splices said in lines expand to the same splices', () => {
     'splice R ribbon 10 to T ribbon 1 reversed',
   ].join('\n');
   const { joints } = expand(text);
-  const lines = collapseJoints(joints);
+  const lines = collapseJoints(joints, cables);
   expect(lines.map((line) => printLine(line, cables)).join('\n')).toBe(text);
 });
 

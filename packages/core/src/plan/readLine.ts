@@ -3,6 +3,7 @@ import type { Leg, Method } from '../record/splice.ts';
 import { unitSize } from '../fiber/address.ts';
 import { dashed } from '../fiber/parse.ts';
 import { parseFibers } from '../fiber/parseFibers.ts';
+import { fibersASleeve } from '../fiber/ribbons.ts';
 import { placeOfColour } from '../fiber/schemes.ts';
 import {
   type CountedBy,
@@ -340,9 +341,10 @@ class LineReader {
         cableB: line.b.cable,
       });
     const whole = line.method === 'mass' || line.reversed;
+    const size = this.fibersASleeve(line.a, line.b);
     for (const side of [line.a, line.b]) {
       if (!whole) break;
-      const broken = side.runs.find((run) => !isWhole(run));
+      const broken = side.runs.find((run) => !isWhole(run, size));
       if (!broken) continue;
       const [from, to] = broken;
       const fibers = to - from + 1;
@@ -352,10 +354,16 @@ class LineReader {
         from,
         to,
         fibers,
-        over: fibers % GROUP_SIZE === 0 ? 'yes' : 'no',
+        size,
+        over: fibers % size === 0 ? 'yes' : 'no',
       });
     }
     return line;
+  }
+
+  private fibersASleeve(a: Selection, b: Selection): number {
+    const makeUpOf = ({ cable }: Selection) => this.cables.get(cable.toLowerCase())!.makeUp;
+    return fibersASleeve(makeUpOf(a), makeUpOf(b));
   }
 
   private peek(): Token | undefined {
@@ -388,5 +396,5 @@ function within(units: readonly Run[], size: number, parts: readonly Run[], step
   return runs;
 }
 
-const isWhole = ([first, last]: Run): boolean =>
-  first % GROUP_SIZE === 1 && last % GROUP_SIZE === 0;
+const isWhole = ([first, last]: Run, size: number): boolean =>
+  (first - 1) % size === 0 && last % size === 0;

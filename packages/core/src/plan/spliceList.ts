@@ -27,6 +27,7 @@ import {
   findClashes,
 } from './occupancy.ts';
 import { type SameNames, meantBy } from './sameNames.ts';
+import { fibersASleeveOf } from './sleeves.ts';
 
 /** A cable as a list may use it. */
 export interface ListCable {
@@ -180,12 +181,13 @@ class ListReader {
       });
     let group = this.byClosure.get(closure);
     if (!group) this.byClosure.set(closure, (group = { splices: [], rows: [] }));
+    const size = fibersASleeveOf([...this.cables.values()])(cableA, cableB);
     for (const [index, fiberA] of a!.entries()) {
       group.splices.push({
         closure,
         tray: tray!,
         // Single fibers of a range take a slot each, from the one that is named; a ribbon shares its slot.
-        slot: slot! + (method === 'mass' ? Math.floor(index / 12) : index),
+        slot: slot! + (method === 'mass' ? Math.floor(index / size) : index),
         cableA,
         fiberA,
         legA: null,
@@ -201,6 +203,7 @@ class ListReader {
 
   finish(): ReadList {
     const newTrays = new Map<string, Tray[]>();
+    const sleeveOf = fibersASleeveOf([...this.cables.values()]);
     const splices: ListSplice[] = [];
     for (const [name, group] of this.byClosure) {
       const known = this.setting.closures.find((closure) => closure.name === name);
@@ -220,7 +223,13 @@ class ListReader {
         index < before.length
           ? { code: 'project' }
           : { code: 'row', row: group.rows[index - before.length]! };
-      for (const clash of findClashes(placed, [...trays, ...added], where, (cable) => cable)) {
+      for (const clash of findClashes(
+        placed,
+        [...trays, ...added],
+        where,
+        (cable) => cable,
+        sleeveOf,
+      )) {
         if (clash.index >= before.length)
           this.clash(clash, placed[clash.index]!, group.rows[clash.index - before.length]!);
       }

@@ -1,4 +1,4 @@
-import { GROUP_SIZE, type MakeUp, fiberCount } from '../record/cable.ts';
+import type { MakeUp } from '../record/cable.ts';
 import type { CableEntry, Hardware } from '../record/hardware.ts';
 import type { Practice } from '../record/practice.ts';
 import { type UnitKind, unitKind } from '../fiber/parse.ts';
@@ -415,7 +415,7 @@ function scores(plan: CutPlan, from: number, to: number, part: ScoredPart): void
 /** Tubes or sleeves through which ribbons run to their trays. */
 function ribbonTubing(task: CutTask, rack: boolean): CutPlan['tubing'][number] {
   const { hardware, makeUp, entry } = task;
-  const ribbons = Math.ceil(fiberCount(makeUp) / GROUP_SIZE);
+  const ribbons = makeUp.kind === 'ribbon' ? makeUp.ribbons : 0;
   if (rack)
     return {
       code: 'protectiveSleeves',

@@ -62,7 +62,7 @@ export const attemptSchema = z
     estimateMdb: estimateSchema.nullable(),
     /** The splicer's record the figure comes from, and the place in its holder; null where it was typed. */
     recordId: idSchema.nullable().default(null),
-    recordPosition: z.int().min(1).max(12).nullable().default(null),
+    recordPosition: z.int().min(1).max(24).nullable().default(null),
     origin: originSchema.default('typed'),
     ...correction,
   })

@@ -36,8 +36,8 @@ describe('an instrument that is wrong is refused at its place', () => {
   it.each([
     ['no program', { programs: [] }, /^programs: programsMissing/],
     [
-      'a program for 24 fibers',
-      { programs: [{ name: 'SM', glass: 'any', fibers: 24 }] },
+      'a program for 25 fibers',
+      { programs: [{ name: 'SM', glass: 'any', fibers: 25 }] },
       /^programs\.0\.fibers/,
     ],
     [

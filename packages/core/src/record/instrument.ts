@@ -22,7 +22,7 @@ const programSchema = z.object({
   /** The glass it is made for; `any` recognises it by itself, which takes longer. */
   glass: z.union([fiberKindSchema, z.literal('any')]),
   /** Most fibers fused in one arc. */
-  fibers: z.int().min(1).max(12),
+  fibers: z.int().min(1).max(24),
 });
 
 const heaterProgramSchema = z.object({
@@ -38,7 +38,7 @@ export const splicerSchema = z.object({
   heaterPrograms: z.array(heaterProgramSchema).min(1, issue('heaterProgramsMissing')).max(20),
   heaters: z.int().min(1).max(4),
   /** Fiber counts of the holders in the case. */
-  holders: z.array(z.int().min(1).max(12)).min(1, issue('holdersMissing')).max(8),
+  holders: z.array(z.int().min(1).max(24)).min(1, issue('holdersMissing')).max(8),
   /** Cleave lengths its holders ask for, in tenths of a millimeter. */
   cleaveLengths: z.array(z.int().min(30).max(300)).min(1, issue('cleaveLengthMissing')).max(8),
   arcSeconds: seconds,

@@ -121,6 +121,8 @@ const SCHEMA_CODES = [
   'recordWithoutFibers',
   'reopeningReasonMissing',
   'repairMissing',
+  'ribbonSizeWrong',
+  'ribbonsLeftOver',
   'ringCutMissing',
   'schemeIdWrong',
   'schemeMissing',

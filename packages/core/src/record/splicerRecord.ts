@@ -24,7 +24,7 @@ export type SplicerError = (typeof SPLICER_ERRORS)[number];
 /** One fiber pair of a record as the splicer saw it. */
 export const seenFiberSchema = z.object({
   /** Place in the holder, from 1. */
-  position: z.int().min(1).max(12),
+  position: z.int().min(1).max(24),
   /** Cleave angles of both ends, degrees. */
   cleaveLeft: raw,
   cleaveRight: raw,
@@ -52,7 +52,7 @@ export const splicerRecordSchema = z.object({
   label: z.string().max(80).nullable(),
   program: z.string().max(40),
   heater: z.string().max(40).nullable(),
-  fibers: z.array(seenFiberSchema).min(1, issue('recordWithoutFibers')).max(12),
+  fibers: z.array(seenFiberSchema).min(1, issue('recordWithoutFibers')).max(24),
   /** Whether the arc was fired. */
   fused: z.boolean(),
   tension: z.enum(['passed', 'failed', 'off']).nullable(),

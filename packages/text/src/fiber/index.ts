@@ -6,6 +6,7 @@ import {
   type MakeUp,
   type MakeUpProblem,
   fiberCount,
+  ribbonSize,
 } from '@cordel/core';
 import { catalog } from '../catalog.ts';
 import { phrases } from '../phrases.ts';
@@ -68,6 +69,8 @@ const makeUps = phrases({
     '{fibers, plural, one {# fiber} other {# fibers}}: {units, plural, one {# tube} other {# tubes}} of {groups, plural, one {# group} other {# groups}} of {size}',
   ribbon:
     '{fibers, plural, one {# fiber} other {# fibers}}: {units, plural, one {# ribbon} other {# ribbons}} of {size}',
+  ribbonsInTubes:
+    '{fibers, plural, one {# fiber} other {# fibers}}: {tubes, plural, one {# tube} other {# tubes}} of {units, plural, one {# ribbon} other {# ribbons}} of {size}',
   drop: '{fibers, plural, one {# fiber} other {# fibers}}: drop',
 });
 
@@ -85,7 +88,14 @@ export function makeUpText(makeUp: MakeUp): string {
         size: GROUP_SIZE,
       });
     case 'ribbon':
-      return makeUps('ribbon', { fibers, units: makeUp.ribbons, size: GROUP_SIZE });
+      return makeUp.ribbonsPerTube === undefined
+        ? makeUps('ribbon', { fibers, units: makeUp.ribbons, size: ribbonSize(makeUp) })
+        : makeUps('ribbonsInTubes', {
+            fibers,
+            tubes: makeUp.ribbons / makeUp.ribbonsPerTube,
+            units: makeUp.ribbonsPerTube,
+            size: ribbonSize(makeUp),
+          });
     case 'drop':
       return makeUps('drop', { fibers });
   }
@@ -104,16 +114,18 @@ const units = phrases({
   tube: 'tube {number} {colour}',
   tubeGroup: 'tube {number} {colour}, group {group}',
   ribbon: 'ribbon {number}',
+  ribbonInTube: 'tube {tube} {colour}, ribbon {ribbon}',
   fiber: 'fiber {position} {colour}',
   place: '{unit}, {fiber}',
 });
 
 /** The tube or ribbon of a fiber, such as `tube 9 yellow` or `tube 5 slate, group 1`; empty for a drop. */
-export function unitText({ place, tube }: FiberAddress): string {
+export function unitText({ place, tube, inTube }: FiberAddress): string {
   if (!place.unit) return '';
   const { number } = place.unit;
   if (!tube) return units('ribbon', { number });
   const colour = colourText(tube);
+  if (inTube) return units('ribbonInTube', { ...inTube, colour });
   return place.group === null
     ? units('tube', { number, colour })
     : units('tubeGroup', { number, colour, group: place.group });

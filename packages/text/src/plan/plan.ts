@@ -44,7 +44,7 @@ const planMessages = catalog<WithText<PlanMessage, 'problem'>>()({
     '“{text}” is not understood. {verb, select, splice {Only single, mass, reversed or a note in quotes may follow} other {Only a note in quotes may follow}}.',
   unequal: FIBERS_MEET,
   notWhole:
-    '{for, select, mass {Mass splices take} other {Reversed takes}} whole twelves, such as 13-24: {from}-{to} is {fibers, plural, one {# fiber} other {# fibers}}{over, select, yes { over two of them} other {}}.',
+    '{for, select, mass {Mass splices take} other {Reversed takes}} whole ribbons of {size, plural, =12 {12, such as 13-24} other {#}}: {from}-{to} is {fibers, plural, one {# fiber} other {# fibers}}{over, select, yes { over two of them} other {}}.',
   legNotHere: 'Legs are told where a cable is spliced: write “{verb} {cable}” without “.{leg}”.',
   namedTwice:
     '{cable} {runs} {fibers, plural, one {is} other {are}} named in {earlier, plural, =0 {this line} other {line {earlier}}} already: a fiber has one place in a plan.',

@@ -21,6 +21,8 @@ export const issueMessageText = catalog<IssueMessage>()({
   attenuationMissing: 'Name the fiber attenuation at one wavelength at least.',
   figureUnknown: 'No profile has a figure called “{figure}”: use one of {known}.',
   partNameMissing: 'Name the part.',
+  ribbonSizeWrong: 'A ribbon has 2, 4, 6, 8, 12, 16 or 24 fibers.',
+  ribbonsLeftOver: 'The ribbons do not fill whole tubes: type a count that divides them.',
   ringCutMissing: 'A procedure has a ring cut: put that step back.',
   stepKeyWrong: 'The key of a step has letters, digits, “-” and “:” only.',
   stepTwice: 'The step “{step}” is there twice: take one out.',

@@ -1,7 +1,9 @@
 import {
   BUILT_IN_SCHEMES,
+  GROUP_SIZE,
   MOST_FILE_BYTES,
   addressOf,
+  fibersASleeve,
   findClashes,
   isFuture,
   retirementsOf,
@@ -164,6 +166,11 @@ function checkClashes(document: PackedDocument, complain: Complain): void {
     cableA: names.get(splice.cableA) ?? splice.cableA,
     cableB: names.get(splice.cableB) ?? splice.cableB,
   });
+  const byId = new Map(document.cables.map((cable) => [cable.id, cable]));
+  const fibersOf = (a: string, b: string) => {
+    const [one, other] = [byId.get(a), byId.get(b)];
+    return one && other ? fibersASleeve(one.makeUp, other.makeUp) : GROUP_SIZE;
+  };
   for (const closure of document.closures) {
     const own = byClosure.get(closure.id) ?? [];
     const clashes = findClashes(
@@ -174,6 +181,7 @@ function checkClashes(document: PackedDocument, complain: Complain): void {
         fibers: pairOf(withNames(own[at]!.splice)),
       }),
       (id) => names.get(id) ?? id,
+      fibersOf,
     );
     for (const clash of clashes)
       complain(

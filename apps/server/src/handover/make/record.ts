@@ -1,6 +1,7 @@
 import {
   type Hardware,
   type Project,
+  type Leg,
   type Ruling,
   SPLICE_STAGES,
   formatDistance,
@@ -171,7 +172,7 @@ function writeTrays(
       const ink = { size: 7.5, ink: bad ? ACCENT : INK };
       sheets.put(
         sheets.fitted(
-          `${splice.slot}   ${a.cable} ${splice.fiberA} ${a.colour} – ${b.cable} ${splice.fiberB} ${b.colour}`,
+          `${splice.slot}   ${endName(a.cable, splice.fiberA, splice.legA)} ${a.colour} – ${endName(b.cable, splice.fiberB, splice.legB)} ${b.colour}`,
           half - 108,
           'regular',
           7.5,
@@ -194,11 +195,16 @@ function writeTrays(
   if (column === 1) sheets.y = Math.max(deepest, sheets.y);
 }
 
+/** A fiber as it is printed, such as `F.in 3` on a leg of an express cable. */
+const endName = (cable: string, fiber: number, leg: Leg | null): string =>
+  `${cable}${leg ? `.${leg}` : ''} ${fiber}`;
+
 /** What lay here and was removed. */
 function writeRetired(sheets: Sheets, { retired }: PackageClosure, describe: DescribeFiber): void {
   if (retired.length === 0) return;
   sheets.heading(say('removed'), 13);
-  const end = (cable: string, fiber: number) => `${describe(cable, fiber).cable} ${fiber}`;
+  const end = (cable: string, fiber: number, leg: Leg | null) =>
+    endName(describe(cable, fiber).cable, fiber, leg);
   const words = groupBy(
     retired,
     ({ retirement: { by, at, why } }) => `${by}, ${sheets.moment(at)}: ${why}`,
@@ -212,7 +218,10 @@ function writeRetired(sheets: Sheets, { retired }: PackageClosure, describe: Des
         { title: say('was'), width: 40 },
       ],
       rows.map((row) => [
-        say('endToEnd', { a: end(row.cableA, row.fiberA), b: end(row.cableB, row.fiberB) }),
+        say('endToEnd', {
+          a: end(row.cableA, row.fiberA, row.legA),
+          b: end(row.cableB, row.fiberB, row.legB),
+        }),
         say('traySlot', { tray: row.tray, slot: row.slot }),
         `${row.lossHalfMdb === null ? '' : `${lossText(row)} dB, `}${spliceStateText(spliceStage(row))}`,
       ]),

@@ -3,6 +3,7 @@ import { BUILT_IN_SCHEMES } from '../../fiber/schemes.ts';
 import { parsePlan } from '../parsePlan.ts';
 import { expandPlan } from '../expand.ts';
 import { findClashes } from '../occupancy.ts';
+import { fibersASleeveOf } from '../sleeves.ts';
 import type { ListCable } from '../spliceList.ts';
 import { layoutInstance } from './instances.testing.ts';
 import {
@@ -170,7 +171,13 @@ describe('200 made-up closures of up to 1 728 fibers', () => {
     for (const { task, layout } of results) {
       expect(layout.placed.length).toBe(task.joints.length);
       expect(
-        findClashes(layout.placed, task.trays, (row) => ({ code: 'row', row }), String),
+        findClashes(
+          layout.placed,
+          task.trays,
+          (row) => ({ code: 'row', row }),
+          String,
+          fibersASleeveOf(task.cables),
+        ),
       ).toEqual([]);
     }
   });

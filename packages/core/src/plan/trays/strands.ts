@@ -3,6 +3,7 @@ import { GROUP_SIZE } from '../../record/cable.ts';
 import type { Method } from '../../record/splice.ts';
 import { unitSize } from '../../fiber/address.ts';
 import type { PlannedJoint } from '../expand.ts';
+import { fibersASleeveOf } from '../sleeves.ts';
 import type { ListCable } from '../spliceList.ts';
 
 /** Joints that share a tube or ribbon on both sides and a method. Its weight is in sleeves. */
@@ -22,6 +23,7 @@ export function strandsOf(joints: readonly PlannedJoint[], cables: readonly List
   const sizes = new Map(cables.map((cable) => [cable.name, unitSize(cable.makeUp)]));
   const unitOf = (cable: string, fiber: number) =>
     unitKey(cable, Math.ceil(fiber / (sizes.get(cable) ?? GROUP_SIZE)));
+  const sleeveOf = fibersASleeveOf(cables);
   const strands = new Map<string, Strand>();
   for (const joint of joints) {
     const a = unitOf(joint.cableA, joint.fiberA);
@@ -30,15 +32,16 @@ export function strandsOf(joints: readonly PlannedJoint[], cables: readonly List
     let strand = strands.get(key);
     if (!strand) strands.set(key, (strand = { units: [a, b], method: joint.method, sleeves: [] }));
     const last = strand.sleeves.at(-1);
-    if (joint.method === 'mass' && last && last.length < GROUP_SIZE && sameRibbon(last[0]!, joint))
+    const size = sleeveOf(joint.cableA, joint.cableB);
+    if (joint.method === 'mass' && last && last.length < size && sameRibbon(last[0]!, joint, size))
       last.push(joint);
     else strand.sleeves.push([joint]);
   }
   return [...strands.values()];
 }
 
-const sameRibbon = (one: PlannedJoint, other: PlannedJoint): boolean =>
-  Math.ceil(one.fiberA / GROUP_SIZE) === Math.ceil(other.fiberA / GROUP_SIZE);
+const sameRibbon = (one: PlannedJoint, other: PlannedJoint, size: number): boolean =>
+  Math.ceil(one.fiberA / size) === Math.ceil(other.fiberA / size);
 
 /** How many sleeves a strand has. */
 export const weightOf = (strand: Strand): number => strand.sleeves.length;

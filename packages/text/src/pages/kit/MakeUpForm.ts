@@ -7,7 +7,9 @@ export const makeUpForm = phrases({
   groupsOf12ATube: 'Groups of 12 a tube',
   looseTube: 'Loose tube',
   makeUp: 'Make-up',
-  ribbonsOf12: 'Ribbons of 12',
+  fibersARibbon: 'Fibers a ribbon',
+  ribbons: 'Ribbons',
+  ribbonsATube: 'Ribbons a tube, empty for one tube',
   tubes: 'Tubes',
   tubesWithGroups: 'Tubes with groups',
 });

@@ -69,8 +69,10 @@ export class DocumentWriter implements PackageWriter {
     slot: row.slot,
     cableA: row.cableA,
     fiberA: row.fiberA,
+    legA: row.legA,
     cableB: row.cableB,
     fiberB: row.fiberB,
+    legB: row.legB,
     method: row.method,
     extra: row.extra,
   });

@@ -1,10 +1,9 @@
 import { fibersASleeve } from '../fiber/ribbons.ts';
-import { GROUP_SIZE } from '../record/cable.ts';
-import type { ListCable } from './spliceList.ts';
+import { GROUP_SIZE, type MakeUp } from '../record/cable.ts';
 
 /** How many fibers are fused at once between two cables, by their names. */
 export function fibersASleeveOf(
-  cables: readonly Pick<ListCable, 'name' | 'makeUp'>[],
+  cables: readonly { name: string; makeUp: MakeUp }[],
 ): (cableA: string, cableB: string) => number {
   const makeUps = new Map(cables.map(({ name, makeUp }) => [name, makeUp]));
   return (cableA, cableB) => {

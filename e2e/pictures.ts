@@ -80,9 +80,19 @@ const SHOTS: Shot[] = [
     name: 'open-phone',
     path: `route/${id('School')}/open`,
     before: async (on) =>
-      (await on.waitForSelector('::-p-text(Cable F)'))!.evaluate((node) =>
+      (await on.waitForSelector('::-p-text(Exit side: )'))!.evaluate((node) =>
         node.scrollIntoView({ block: 'start' }),
       ),
+  },
+  {
+    name: 'procedure-phone',
+    path: 'kit/hardware',
+    before: async (on) => {
+      await press(on, 'New profile');
+      await press(on, 'Gland joint');
+      await press(on, 'Copy it, to make it your own');
+      await atTop(on, 'Procedure');
+    },
   },
   {
     name: 'bench-phone',
@@ -148,6 +158,7 @@ const SHOTS: Shot[] = [
     name: 'pressure-phone',
     path: `route/${id('Osier bank')}/close?part=test`,
     before: async (on) => {
+      await fill(on, 'At most, by the sheet of the hardware', '34.5');
       await fill(on, 'Barometric pressure', '98.2 kPa');
       await fill(on, 'Gauge now, kPa', '34.0');
       await fill(on, 'Surface temperature of the closure', '12 C');
@@ -215,8 +226,8 @@ for (const { name, path, wide, splicer, before } of SHOTS) {
   await page.screenshot({ path: `${FOLDER}${name}.png` as `${string}.png` });
 }
 
-/** Two pages of the package that was made for its picture: the first, and the one with the pressure test. */
-async function picturePages(): Promise<void> {
+/** A page of the package that was made for its picture. */
+async function picturePage(): Promise<void> {
   const [made] = await readApi<{ id: string }[]>(server, `/projects/${project}/packages`);
   const response = await fetch(`${server.url}/api/packages/${made!.id}/file.zip`);
   const zip = await JSZip.loadAsync(await response.arrayBuffer());
@@ -231,17 +242,12 @@ async function picturePages(): Promise<void> {
       if (text.includes(words)) return number;
     }
   };
-  for (const [name, words] of [
-    ['as-built-splices', 'Tray 1'],
-    ['as-built-test', 'Test 1, readings simulated: failed'],
-  ] as const) {
-    const number = String(pageOf(words));
-    const args = ['-r', '75', '-png', '-singlefile', '-f', number, '-l', number, pdf];
-    execFileSync('pdftoppm', [...args, `${FOLDER}${name}`]);
-  }
+  const number = String(pageOf('Tray 1'));
+  const args = ['-r', '75', '-png', '-singlefile', '-f', number, '-l', number, pdf];
+  execFileSync('pdftoppm', [...args, `${FOLDER}as-built-splices`]);
   await rm(folder, { recursive: true, force: true });
 }
 
-await picturePages();
+await picturePage();
 await browser.close();
 await removeServer(server);

@@ -22,8 +22,12 @@ const PORTS = [point('ports', 'portSealed', { key: 'port' })];
 const FACES = [point('faces', 'facesClean', { key: 'faces' })];
 /** Bolts in the sheet's order, and then all of them once more. */
 const BOLTS = [
-  point('bolts', 'bolts', { key: 'bolt', caution: 'handTools' }),
-  point('bolts', 'boltsAgain', { key: 'bolts:again', asks: [ask('torqueUsed')] }),
+  point('bolts', 'bolts', { key: 'bolt' }),
+  point('bolts', 'boltsAgain', {
+    key: 'bolts:again',
+    caution: 'handTools',
+    asks: [ask('torqueUsed')],
+  }),
 ];
 
 const VALVE_CAP = point('after', 'valveCap');

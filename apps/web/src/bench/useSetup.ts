@@ -8,6 +8,7 @@ import {
   proposeSetup,
   setupWarnings,
   usualSleeve,
+  usualWay,
   waysFor,
 } from '@cordel/core';
 import { type BenchSplice } from '@cordel/core/session';
@@ -67,6 +68,7 @@ function needsOf(
     glass: [glass[0] ?? 'single-mode', glass[1] ?? 'single-mode'],
     sleeve: hardwareAt(closureId, view)?.sleeve ?? '60 mm',
     coatings: [cables[0]?.glass.coating ?? 250, cables[1]?.glass.coating ?? 250],
+    ends: hardwareAt(closureId, view)?.form === 'drop-end',
     drop: cables.some((cable) => cable?.makeUp.kind === 'drop'),
     loose: cables.some((cable) => cable && cable.makeUp.kind !== 'ribbon'),
   };
@@ -87,9 +89,8 @@ export function useSetup(closureId: string, splices: readonly BenchSplice[], sta
   const cleaver = cleavers.find(({ id }) => id === kept.cleaverId) ?? null;
   const kind = needs.fibers > 1 ? 'mass' : 'single';
   const usual = waysFor(needs);
-  const ends = needs.drop && kind === 'single' ? view.project.practice.dropEnd : null;
   const chosen = kept.ways[kind];
-  const way = chosen && usual.includes(chosen) ? chosen : ends ? 'single' : usual[0]!;
+  const way = chosen && usual.includes(chosen) ? chosen : usualWay(needs, view.project.practice);
   const setup: BenchSetup = { ...kept, way };
   /** Takes a splicer with all that fits the joint. */
   const take = (next: Splicer) => {

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { cutText, formatTemperature, parsePressure } from '@cordel/core';
 import { PURPOSES, type Purpose } from '@cordel/core/close';
 import { measureProblemText } from '@cordel/text/measure';
+import { askText, prepCautionText } from '@cordel/text/prep';
 import { visitForm as t } from '@cordel/text/pages/closing/VisitForm';
 import { common } from '@cordel/text/pages/common';
 import { useBenchHeld } from '@/bench/useStation';
@@ -14,6 +15,7 @@ import { Notice } from '@/ui/Notice';
 import { Button } from '@/ui/Button';
 import { TextField } from '@/ui/TextField';
 import { Text } from '@/ui/Text';
+import { Toggle } from '@/ui/Toggle';
 import { airHint, readTemperature } from './readings';
 import { type SiteAnswer, SiteSafety, siteProblem } from './SiteSafety';
 import type { Closing, ClosingHook } from './useClosing';
@@ -46,7 +48,10 @@ export function VisitForm({ closing, write }: { closing: Closing; write: Closing
   const [chosen, setChosen] = useState<string[]>([]);
   const [others, setOthers] = useState('');
   const [site, setSite] = useState<SiteAnswer>({ hazards: null, handled: [], firstAid: false });
+  const [dark, setDark] = useState({ detector: '', twice: false, releasedBy: '' });
   const [problem, setProblem] = useState('');
+  /** Fibers that were in service may be cut. */
+  const isReentry = closedBefore && (purpose === 'mend' || purpose === 'new drop');
   if (!open)
     return (
       <Button
@@ -58,6 +63,8 @@ export function VisitForm({ closing, write }: { closing: Closing; write: Closing
   const begin = () => {
     const unsafe = siteProblem(site);
     if (unsafe !== '') return setProblem(unsafe);
+    if (isReentry && !(dark.detector.trim() && dark.twice && dark.releasedBy.trim()))
+      return setProblem(t('proveItDarkFirst'));
     const celsius = readTemperature(temperature, units.temperature);
     const air = pressure.trim() === '' ? null : parsePressure(pressure, units.pressure);
     if (!celsius.ok)
@@ -84,6 +91,9 @@ export function VisitForm({ closing, write }: { closing: Closing; write: Closing
           air: { temperature: celsius.value, humidity: null, pressure: air?.ok ? air.value : null },
           sky: sky.trim(),
           hazards: site.hazards ?? [],
+          ...(isReentry && {
+            dark: { detector: dark.detector.trim(), releasedBy: dark.releasedBy.trim() },
+          }),
           instruments: [
             ...chosen,
             ...others.split(',').flatMap((name) => cutText(name.trim(), 60) || []),
@@ -104,6 +114,29 @@ export function VisitForm({ closing, write }: { closing: Closing; write: Closing
       />
       {closedBefore ? (
         <Notice word={t('aNewVisitBeginsTheList')}>{t('whatWasSignedStaysAsIt')}</Notice>
+      ) : null}
+      {isReentry ? (
+        <View style={{ gap: 8 }}>
+          <Text kind="strong">{t('darkHereAtTheFiber')}</Text>
+          <Text color="accent">{prepCautionText('invisibleLight')}</Text>
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
+            <TextField
+              label={askText({ key: 'detector', words: '' })}
+              value={dark.detector}
+              onChange={(detector) => setDark({ ...dark, detector })}
+            />
+            <TextField
+              label={askText({ key: 'releasedBy', words: '' })}
+              value={dark.releasedBy}
+              onChange={(releasedBy) => setDark({ ...dark, releasedBy })}
+            />
+          </View>
+          <Toggle
+            label={askText({ key: 'numberTwice', words: '' })}
+            isOn={dark.twice}
+            onChange={(twice) => setDark({ ...dark, twice })}
+          />
+        </View>
       ) : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
         <TextField label={common('why')} value={why} onChange={setWhy} />

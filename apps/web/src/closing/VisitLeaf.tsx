@@ -56,6 +56,7 @@ export function VisitLeaf({ record, closing, write }: VisitLeafProps) {
             : t('lookedAfter', { hazards: visit.hazards.map(hazardText).join(', ') })}
         </Text>
       ) : null}
+      {visit?.dark ? <Text color="ink2">{t('provenDark', visit.dark)}</Text> : null}
       {visit && visit.instruments.length > 0 ? (
         <Text color="ink2">
           {t('withInstruments', { instruments: visit.instruments.join(', ') })}

@@ -4322,6 +4322,10 @@ export interface paths {
                             sky: string;
                             instruments: string[];
                             hazards?: ("air" | "traffic" | "water" | "height" | "power")[];
+                            dark?: {
+                                detector: string;
+                                releasedBy: string;
+                            };
                         } | {
                             /** @constant */
                             kind: "leave";
@@ -5513,6 +5517,10 @@ export interface components {
             sky: string;
             instruments: string[];
             hazards?: ("air" | "traffic" | "water" | "height" | "power")[];
+            dark?: {
+                detector: string;
+                releasedBy: string;
+            };
         } | {
             /** @enum {string} */
             kind: "leave";
@@ -6634,4 +6642,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = 'fd3c9d766c643a53';
+export const API_DIGEST = 'c0f4eabf98eab39a';

@@ -1,6 +1,6 @@
 import type { Cleaver, Splicer } from '../record/instrument.ts';
 import { BUILT_IN_INSTRUMENTS } from './instruments.ts';
-import { type JointNeeds, proposeSetup, setupWarnings, waysFor } from './setup.ts';
+import { type JointNeeds, proposeSetup, setupWarnings, usualWay, waysFor } from './setup.ts';
 
 const [single, ribbon, cleaver] = BUILT_IN_INSTRUMENTS as [Splicer, Splicer, Cleaver];
 const SM = ['single-mode', 'single-mode'] as const;
@@ -10,6 +10,7 @@ const fiber: JointNeeds = {
   coatings: [250, 250],
   sleeve: '60 mm',
   drop: false,
+  ends: false,
   loose: true,
 };
 const twelve: JointNeeds = {
@@ -18,6 +19,7 @@ const twelve: JointNeeds = {
   coatings: [250, 250],
   sleeve: '60 mm',
   drop: false,
+  ends: false,
   loose: false,
 };
 
@@ -59,6 +61,17 @@ describe('what fits a joint', () => {
       sleeve: '40 mm',
       heaterProgram: '40 mm',
     }));
+
+  it.each(['splice-on', 'pigtail', 'mechanical'] as const)(
+    'ends a drop as the project ends drops: %s',
+    (dropEnd) => {
+      const ended = { ...fiber, drop: true, ends: true };
+      expect(usualWay(ended, { dropEnd })).toBe(dropEnd);
+      // A drop that is spliced on is a splice like any other.
+      expect(usualWay({ ...ended, ends: false }, { dropEnd })).toBe('single');
+      expect(usualWay({ ...twelve, ends: true }, { dropEnd })).toBe('ribbon');
+    },
+  );
 
   it('knows the ways of drops, ribbons and loose fibers', () => {
     expect(waysFor({ ...fiber, drop: true })).toEqual([

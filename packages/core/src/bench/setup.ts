@@ -1,5 +1,6 @@
 import type { FiberKind, Glass } from '../record/fiberType.ts';
 import type { Cleaver, SleeveKind, Splicer } from '../record/instrument.ts';
+import type { Practice } from '../record/practice.ts';
 
 /** How a joint is made. */
 export const WAYS = [
@@ -38,6 +39,8 @@ export interface JointNeeds {
   sleeve: '60 mm' | '40 mm';
   /** Whether a side is a drop cable. */
   drop: boolean;
+  /** Whether a drop is ended here, rather than spliced on. */
+  ends: boolean;
   /** Whether fibers of a side lie loose, so that a mass splice needs ribbonizing. */
   loose: boolean;
 }
@@ -47,6 +50,10 @@ export function waysFor({ fibers, drop, loose }: JointNeeds): Way[] {
   if (fibers > 1) return loose ? ['ribbonize', 'ribbon'] : ['ribbon'];
   return drop ? ['single', 'splice-on', 'pigtail', 'mechanical'] : ['single', 'pigtail'];
 }
+
+/** The way that is taken where nobody chose one: a drop that ends is ended as the project ends drops. */
+export const usualWay = (needs: JointNeeds, { dropEnd }: Pick<Practice, 'dropEnd'>): Way =>
+  needs.drop && needs.ends && needs.fibers === 1 ? dropEnd : waysFor(needs)[0]!;
 
 /** The sleeve that goes with a way, in the trays of the joint's closure. */
 export const usualSleeve = (way: Way, { sleeve }: Pick<JointNeeds, 'sleeve'>): SleeveKind =>

@@ -68,6 +68,13 @@ export const closingEntrySchema = z
       instruments: z.array(z.string().min(1).max(60)).max(12),
       /** Hazards of the place that the crew saw, and looked after; left out where nobody was asked. */
       hazards: z.array(z.enum(HAZARDS)).max(HAZARDS.length).optional(),
+      /** What is cut in a closure that was closed before is dark: how that was proven there, and who released it. */
+      dark: z
+        .object({
+          detector: z.string().trim().min(1, issue('darkProofMissing')).max(200),
+          releasedBy: personSchema,
+        })
+        .optional(),
     }),
     z.object({
       kind: z.literal('leave'),

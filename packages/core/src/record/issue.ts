@@ -30,6 +30,7 @@ const SCHEMA_CODES = [
   'countNotWhole',
   'countTooLarge',
   'countTooSmall',
+  'darkProofMissing',
   'directionWrong',
   'distanceNegative',
   'documentTooNew',

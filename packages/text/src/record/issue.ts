@@ -19,6 +19,7 @@ export const issueMessageText = catalog<IssueMessage>()({
   attemptsTooFew: 'At least one attempt.',
   attemptsTooMany: 'At most ten attempts.',
   attenuationMissing: 'Name the fiber attenuation at one wavelength at least.',
+  darkProofMissing: 'Write down what the live-fiber detector showed.',
   figureUnknown: 'No profile has a figure called “{figure}”: use one of {known}.',
   partNameMissing: 'Name the part.',
   ribbonSizeWrong: 'A ribbon has 2, 4, 6, 8, 12, 16 or 24 fibers.',

@@ -6,6 +6,8 @@ export const visitForm = phrases({
   airMeasureProblem: 'Air: {measureProblem}',
   airPressureOrAltitude: 'Air pressure or altitude',
   beginTheVisit: 'Begin the visit',
+  darkHereAtTheFiber:
+    'Dark, proven here at the fiber, before anything of it is cut: detector, number read twice, the owner’s release.',
   dryDrizzleWind: 'dry, drizzle, wind',
   firstClosing: 'first closing',
   iAmHereBeginTheVisit: 'I am here: begin the visit',
@@ -17,6 +19,8 @@ export const visitForm = phrases({
   openTheClosureAgain: 'Open the closure again',
   otdrGaugePowerMeterWithCommas: 'OTDR, gauge, power meter, with commas',
   others: 'Others',
+  proveItDarkFirst:
+    'Write down what the detector showed and who released it, and read the number twice.',
   sayWhoIsHere: 'Say who is here.',
   sayWhyTheClosureIsOpened: 'Say why the closure is opened again.',
   weather: 'Weather',

@@ -10,6 +10,7 @@ export const visitLeaf = phrases({
   pointsChecked: '{points, plural, one {# point} other {# points}} checked',
   pressureTests: '{pressureTests, plural, one {# pressure test} other {# pressure tests}}',
   signedByRole: 'signed by {by}, {role}',
+  provenDark: 'Proven dark: {detector}; released by {releasedBy}',
   splicesRemoved: '{splices, plural, one {# splice} other {# splices}} removed',
   withInstruments: 'With {instruments}',
 });

@@ -2,7 +2,7 @@ import { cp, mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { BUILT_IN_LIMITS } from '@cordel/core';
+import { BUILT_IN_HARDWARE, BUILT_IN_LIMITS, enteringCable, hardwareSchema } from '@cordel/core';
 import { sql } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 import { createApi } from './app.ts';
@@ -114,6 +114,25 @@ async function writeTraceOfOld(): Promise<void> {
       '{"finder": 2, "joints": [], "end": null, "faded": null, "noise": 0}')`);
 }
 
+/** Hardware and a cable's entry as they were kept before steps said by whom, and cables had two legs. */
+async function writeEntryOfOld(): Promise<void> {
+  const {
+    access: _access,
+    torqueMilliNm: _torque,
+    sleeve: _sleeve,
+    parts: _parts,
+    procedure: _procedure,
+    ...profile
+  } = { ...BUILT_IN_HARDWARE[0]!, id: 'own', name: 'Yard dome' };
+  const { strengthAtFirst: _first, ...keep } = profile.keep;
+  const { portOut: _portOut, ...entry } = enteringCable(uuid(), cableA, 'express');
+  await open.db.execute(
+    sql`insert into hardware values ('own', ${JSON.stringify({ ...profile, testKpa: 34.5, keep })})`,
+  );
+  await open.db.execute(sql`insert into assemblies (closure_id, hardware_id, reach, entries)
+    values (${closure}, 'own', 0, ${JSON.stringify([{ ...entry, done: ['ring', 'sheath'] }])})`);
+}
+
 const evidence = async () =>
   (
     await rowsOf<{ rows: number }>(
@@ -136,6 +155,7 @@ describe('a database of the first version', () => {
         sql`update drizzle.__drizzle_migrations set created_at = 1795900000000 where created_at = 1795840000000`,
       );
       if (journal.entries[count - 1]!.tag === '0016_units_in_names') await writeTraceOfOld();
+      if (journal.entries[count - 1]!.tag === '0018_prep_ticks') await writeEntryOfOld();
       await keepFirst(count);
       await bringUpToDate(open.db, folder);
       expect([journal.entries[count - 1]!.tag, await evidence()]).toEqual([
@@ -168,6 +188,31 @@ describe('a database of the first version', () => {
           rangeM: 32,
           warnings: [{ code: 'saidBefore', text: 'Map, byte 2: it says 9 bytes, and has 8.' }],
         },
+      },
+    ]);
+    const { hardware, assemblies } = await read<{ hardware: unknown[]; assemblies: unknown[] }>(
+      `/projects/${project}`,
+    );
+    // What came later is as if it had been left empty, and what was ticked stays ticked.
+    expect(hardware).toContainEqual(
+      hardwareSchema.parse({
+        ...BUILT_IN_HARDWARE[0]!,
+        ...{ id: 'own', name: 'Yard dome', testKpa: 34.5, access: 0, procedure: null },
+      }),
+    );
+    const tick = { by: null, at: null, answers: {}, photos: [] };
+    expect(assemblies).toMatchObject([
+      {
+        entries: [
+          {
+            kind: 'express',
+            portOut: null,
+            done: [
+              { step: 'ring', ...tick },
+              { step: 'sheath', ...tick },
+            ],
+          },
+        ],
       },
     ]);
     const { rows } = await read<{ rows: { id: string; verdict: string; redo: boolean }[] }>(

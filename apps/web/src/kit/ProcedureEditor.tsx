@@ -1,8 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import {
+  CABLE_TRAITS,
   CLOSING_GROUPS,
+  CLOSING_TRAITS,
   CLOSING_WORKS,
+  type CableTrait,
   type ClosingStepData,
   PREP_WORKS,
   type PrepStepData,
@@ -54,6 +57,7 @@ export function ProcedureEditor({ procedure, problem, onChange }: ProcedureEdito
           steps={procedure.opening}
           works={PREP_WORKS}
           workText={prepWorkText}
+          traits={CABLE_TRAITS}
           problem={problem}
           blank={(key, work) => ({ ...blankStep(key), work, per: 'cable' })}
           more={(step, change) => (
@@ -74,6 +78,7 @@ export function ProcedureEditor({ procedure, problem, onChange }: ProcedureEdito
           steps={procedure.closing}
           works={CLOSING_WORKS}
           workText={closingWorkText}
+          traits={CLOSING_TRAITS}
           problem={problem}
           blank={(key, work) => ({ ...blankStep(key), work, group: 'cover' })}
           more={(step, change) => (
@@ -119,6 +124,7 @@ interface StepsOfProps<Step extends AnyStep> {
   steps: readonly Step[];
   works: readonly NonNullable<Step['work']>[];
   workText(work: NonNullable<Step['work']>): string;
+  traits: readonly CableTrait[];
   problem: StepProblem | null;
   blank(key: string, work: Step['work']): Step;
   /** What only this kind of step has. */
@@ -130,6 +136,7 @@ function StepsOf<Step extends AnyStep>({
   steps,
   works,
   workText,
+  traits,
   problem,
   blank,
   more,
@@ -171,6 +178,7 @@ function StepsOf<Step extends AnyStep>({
               {isOpen(step, index) ? (
                 <StepForm
                   step={step}
+                  traits={traits}
                   problem={problem?.step === index ? problem.text : ''}
                   onChange={change}
                   onRemove={() => onChange(steps.filter((_, at) => at !== index))}

@@ -2,7 +2,7 @@ import { type ReactNode, useState } from 'react';
 import { View } from 'react-native';
 import {
   type Ask,
-  CABLE_TRAITS,
+  type CableTrait,
   type ClosingStepData,
   ENTRY_KINDS,
   PREP_CAUTIONS,
@@ -28,6 +28,8 @@ type StepFields = Pick<
 
 interface StepFormProps {
   step: StepFields & { work: string | null };
+  /** What a cable can be asked to be. */
+  traits: readonly CableTrait[];
   problem: string;
   onChange(part: Partial<StepFields>): void;
   onRemove(): void;
@@ -37,7 +39,7 @@ interface StepFormProps {
 const WAIT_S = 60;
 
 /** The fields of one step of a procedure. */
-export function StepForm({ step, problem, onChange, onRemove, children }: StepFormProps) {
+export function StepForm({ step, traits, problem, onChange, onRemove, children }: StepFormProps) {
   const colors = useColors();
   const [isMore, setIsMore] = useState(false);
   const { words, caution, when, timerS, photo, asks } = step;
@@ -96,7 +98,7 @@ export function StepForm({ step, problem, onChange, onRemove, children }: StepFo
           </View>
           <Text color="ink2">{t('onlyForCablesThatAre')}</Text>
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-            {CABLE_TRAITS.map((trait) => (
+            {traits.map((trait) => (
               <Toggle
                 key={trait}
                 label={traitText(trait)}

@@ -362,11 +362,10 @@ const HARDWARE_UNKNOWN = procedureOf({ form: 'drop-end', procedure: null }).clos
   ({ group }) => group === 'trays' || group === 'cables',
 );
 
-/** What a closing list knows of a cable; of its make-up it knows nothing. */
-function hasTrait(entry: CableEntry, trait: CableTrait): boolean {
-  if (trait === 'armoured') return entry.armoured;
-  if (trait === 'tracer') return entry.tracer;
-  return trait !== 'metallic' || entry.armoured || entry.tracer;
+/** Steps of closing ask for nothing else of a cable. */
+function hasTrait({ armoured, tracer }: CableEntry, trait: CableTrait): boolean {
+  if (trait === 'armoured') return armoured;
+  return trait === 'tracer' ? tracer : trait === 'metallic' && (armoured || tracer);
 }
 
 const legOf = (entry: CableEntry, leg: Leg): PointLeg => namedLeg(entry, leg) ?? 'none';

@@ -150,6 +150,7 @@ const SCHEMA_CODES = [
   'tooHot',
   'torqueOutside',
   'tracePlacePartial',
+  'traitNotClosing',
   'trayBelowOne',
   'tryIdWrong',
   'under100Mm',

@@ -141,6 +141,9 @@ export const CABLE_TRAITS = [
 ] as const;
 export type CableTrait = (typeof CABLE_TRAITS)[number];
 
+/** Traits that a closing list knows of a cable: of its make-up it knows nothing. */
+export const CLOSING_TRAITS: readonly CableTrait[] = ['armoured', 'tracer', 'metallic'];
+
 /** Figures of a profile that own words of a step may name in braces, as in `{strength}`. */
 export const PROFILE_FIGURES = [
   'strength',
@@ -270,7 +273,11 @@ export const closingStepSchema = z
     work: z.enum(CLOSING_WORKS).nullable(),
     group: z.enum(CLOSING_GROUPS),
   })
-  .refine(saidBySomebody, { error: issue('stepWordsMissing'), path: ['words'] });
+  .refine(saidBySomebody, { error: issue('stepWordsMissing'), path: ['words'] })
+  .refine(({ when }) => when.traits.every((trait) => CLOSING_TRAITS.includes(trait)), {
+    error: issue('traitNotClosing'),
+    path: ['when', 'traits'],
+  });
 export type ClosingStepData = z.infer<typeof closingStepSchema>;
 
 /** Most steps of a list. */

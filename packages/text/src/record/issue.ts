@@ -28,6 +28,8 @@ export const issueMessageText = catalog<IssueMessage>()({
   stepKeyWrong: 'The key of a step has letters, digits, “-” and “:” only.',
   stepTwice: 'The step “{step}” is there twice: take one out.',
   stepWordsMissing: 'Type what is to be done.',
+  traitNotClosing:
+    'A closing list knows of a cable whether it is armoured or has a tracer, and nothing of its make-up.',
   torqueOutside: 'A torque is over 0 and at most 200 N·m.',
   boltsWrong: 'Name each bolt once, counted from 1.',
   cableNameMissing: 'Name the cable.',

@@ -351,6 +351,15 @@ describe('a procedure of one’s own', () => {
     expect(codesOf('dome', 'express', { opening })).not.toContain('ownWords in');
   });
 
+  test('a point of the closing list asks nothing of a make-up', () => {
+    const point = { ...generic.closing[0]!, when: { entries: [], traits: ['ribbon' as const] } };
+    const [issue] = procedureSchema.safeParse({ ...generic, closing: [point] }).error!.issues;
+    expect([issue!.message, issue!.path.join('/')]).toEqual([
+      'traitNotClosing',
+      'closing/0/when/traits',
+    ]);
+  });
+
   test.each<[string, PrepStepData[], string[]]>([
     [
       'no ring cut',

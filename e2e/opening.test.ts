@@ -156,6 +156,7 @@ describe('a rack kit', () => {
       /Sheath off: 950 mm of sleeves \+ 1300 mm of working length past them = 2250 mm/,
     );
     await sees(page(), /12 x 950 mm: protective sleeves/);
+    await sees(page(), /Conduit: 720 mm, shorter than the 950 mm of sleeves/);
     await sees(page(), /The sheath ends 32 mm below the lower edge of the clamp/);
     await sees(page(), /Cut 12 protective sleeves of 950 mm/);
     await sees(page(), /Cut to the working length of 1300 mm/);

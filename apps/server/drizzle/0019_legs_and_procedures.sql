@@ -1,6 +1,6 @@
 -- An express cable leaves by a port of its own; a tick keeps what was written down with it.
 UPDATE "assemblies" SET "entries" = (
-  SELECT coalesce(jsonb_agg('{"portOut":null}'::jsonb || entry || jsonb_build_object('done', (
+  SELECT coalesce(jsonb_agg('{"portOut":null,"conduit":0}'::jsonb || entry || jsonb_build_object('done', (
     SELECT coalesce(jsonb_agg('{"answers":{},"photos":[]}'::jsonb || tick ORDER BY at), '[]')
     FROM jsonb_array_elements(entry -> 'done') WITH ORDINALITY AS ticked(tick, at)
   )) ORDER BY place), '[]')

@@ -50,6 +50,7 @@ const USUAL_DIAMETER = 145;
 /** From the kit to the chassis of the rack, and bare past it, tenths of a millimeter. */
 const SLEEVES = 9500;
 const WORKING = 13_000;
+const CONDUIT = 7200;
 
 /** A loop that was written down wrongly, tenths of a millimeter. */
 export const SLIPS: Record<string, { written: number; true: number }> = {
@@ -119,6 +120,7 @@ function entryOf(cable: Cable, closure: Closure, id: string): CableEntry {
     tracer: cable.name === 'G',
     route: HARDWARE[closure.name] === 'rack' ? SLEEVES : 0,
     inside: HARDWARE[closure.name] === 'rack' ? WORKING : 0,
+    conduit: HARDWARE[closure.name] === 'rack' ? CONDUIT : 0,
     done: [],
   };
 }

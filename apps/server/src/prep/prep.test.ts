@@ -35,6 +35,7 @@ beforeEach(async () => {
     tracer: false,
     route: 0,
     inside: 0,
+    conduit: 0,
     done: [],
   };
 });

@@ -192,7 +192,7 @@ function EntryForm({ hook, opened, item }: EntryPartProps) {
   const planned = useWork(opened.assembly.closureId).data?.splices ?? [];
   const { schemes } = useProjectView();
   const set = (part: EntryChange) => hook.change({ kind: 'enter', entryId: entry.id, part });
-  const field = (label: string, key: 'loop' | 'route' | 'inside') => (
+  const field = (label: string, key: 'loop' | 'route' | 'inside' | 'conduit') => (
     <LengthField
       label={label}
       value={entry[key]}
@@ -241,6 +241,7 @@ function EntryForm({ hook, opened, item }: EntryPartProps) {
         {field(t('slackLoopOutside'), 'loop')}
         {hardware?.form === 'rack' ? field(t('routeToTheChassis'), 'route') : null}
         {hardware?.form === 'rack' ? field(t('insideTheChassis'), 'inside') : null}
+        {hardware?.form === 'rack' ? field(t('conduitToTheChassis'), 'conduit') : null}
       </View>
       {entry.kind === 'express' ? (
         <TubeWays

@@ -4009,6 +4009,8 @@ export interface paths {
                                 tracer: boolean;
                                 route: number;
                                 inside: number;
+                                /** @default 0 */
+                                conduit?: number;
                                 done: {
                                     step: string;
                                     by: string | null;
@@ -5377,6 +5379,8 @@ export interface components {
                 tracer: boolean;
                 route: number;
                 inside: number;
+                /** @default 0 */
+                conduit: number;
                 done: {
                     step: string;
                     by: string | null;
@@ -5779,6 +5783,8 @@ export interface components {
                 tracer: boolean;
                 route: number;
                 inside: number;
+                /** @default 0 */
+                conduit: number;
                 done: {
                     step: string;
                     by: string | null;
@@ -5815,6 +5821,7 @@ export interface components {
                 route?: number;
                 inside?: number;
                 portOut?: string | null;
+                conduit?: number;
             };
         } | {
             /** @enum {string} */
@@ -6642,4 +6649,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = 'c0f4eabf98eab39a';
+export const API_DIGEST = '0a0e9b5fcc43ee4c';

@@ -53,6 +53,7 @@ test('only the tubes that are opened need solvent', () => {
     tracer: false,
     route: 0,
     inside: 0,
+    conduit: 0,
     done: [],
   };
   const list = kitList(

@@ -130,6 +130,7 @@ const FROM_STORE: ReadonlySet<KitThing['code']> = new Set([
   'shieldConnectors',
   'protectiveSleeves',
   'transportTubes',
+  'conduit',
 ]);
 
 const usualPlace = ({ code }: KitThing): KitItem['from'] =>

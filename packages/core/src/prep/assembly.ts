@@ -26,6 +26,7 @@ export const enteringCable = (
   tracer: false,
   route: 0,
   inside: 0,
+  conduit: 0,
   done: [],
 });
 

@@ -83,6 +83,8 @@ export type PrepMessage =
     }
   /** The piece that gives hold of the ripcord is waste, and comes off besides. */
   | { code: 'accessWaste'; sheet: Quantity; waste: Quantity; sheath: Quantity }
+  /** Sleeves run through the conduit and reach past both its ends. */
+  | { code: 'conduitInSleeves' | 'conduitTooLong'; conduit: Quantity; sleeves: Quantity }
   | { code: 'windowInRibbon'; ribbon: number }
   | { code: 'longestPull'; pull: Quantity; most: Quantity }
   | { code: 'loopReaches'; loop: Quantity; reach: Quantity }
@@ -99,7 +101,7 @@ export interface PrepCheck {
 export type Tail = 'pastTube' | 'dedicated' | 'dedicatedBoth' | 'window';
 
 /** Tubing through which ribbons run to their trays. */
-export type Tubing = 'protectiveSleeves' | 'transportTubes';
+export type Tubing = 'protectiveSleeves' | 'transportTubes' | 'conduit';
 
 /** What must stay whole. */
 export type WholeMessage =
@@ -199,6 +201,18 @@ function endPlan(task: CutTask): CutPlan {
       ok: !isShort,
       message: { code: isShort ? 'workingLengthShort' : 'rackLengths', ...lengths },
     });
+    if (entry.conduit > 0) {
+      plan.tubing.push({ code: 'conduit', count: 1, length: entry.conduit });
+      const fits = entry.conduit < entry.route;
+      plan.checks.push({
+        ok: fits,
+        message: {
+          code: fits ? 'conduitInSleeves' : 'conduitTooLong',
+          conduit: length(entry.conduit),
+          sleeves: length(entry.route),
+        },
+      });
+    }
     finish(plan, task, tail);
     return plan;
   }

@@ -29,6 +29,7 @@ const entry = (part: Partial<CableEntry> = {}): CableEntry => ({
   tracer: false,
   route: 0,
   inside: 0,
+  conduit: 0,
   done: [],
   ...part,
 });
@@ -231,6 +232,14 @@ describe('a rack kit', () => {
     expect(plan.tails).toEqual([{ code: 'pastTube', length: 48 * 254 }]);
     expect(plan.marks.at(-1)).toMatchObject({ kind: 'clamp', at: 102 * 254 + 318 });
     expect(plan.checks.every(({ ok }) => ok)).toBe(true);
+  });
+
+  // The conduit is a length of its own, shorter than the sleeves that run through it (common practice, no source).
+  test('has a conduit that is shorter than its sleeves, or it is said', () => {
+    const checkOf = (conduit: number) =>
+      cutPlan(task('rack', { route: 54 * 254, conduit }, { makeUp: RIBBONS })).checks[1];
+    expect(checkOf(40 * 254)).toMatchObject({ ok: true, message: { code: 'conduitInSleeves' } });
+    expect(checkOf(54 * 254)).toMatchObject({ ok: false, message: { code: 'conduitTooLong' } });
   });
 
   test('has a working length of 48 in at least, and its sum adds up', () => {

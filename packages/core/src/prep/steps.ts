@@ -41,6 +41,7 @@ export type PlainWork = Exclude<
   | 'groups'
   | 'pairs'
   | 'cutSleeves'
+  | 'conduit'
   | 'route'
   | 'workingLength'
 >;
@@ -94,7 +95,8 @@ export type PrepStepMessage =
   | { code: 'scoreWithScorer' | 'scoreWithStripper'; most: Quantity }
   | { code: 'runRibbons'; tubes: number }
   | { code: 'cutSleeves'; sleeves: number; length: Quantity }
-  | { code: 'workingLength'; length: Quantity }
+  | { code: 'workingLength' | 'conduitOf'; length: Quantity }
+  | { code: 'conduit' }
   | { code: 'hoseClamp' | 'rackClamp'; below: Quantity };
 
 /** One thing to do, in the order of its hardware's procedure. */
@@ -268,6 +270,10 @@ function messageOf(
             length: length(plan.tubing[0].length),
           }
         : null;
+    case 'conduit':
+      return entry.conduit > 0
+        ? { code: 'conduitOf', length: length(entry.conduit) }
+        : { code: 'conduit' };
     case 'workingLength':
       return { code: 'workingLength', length: length(plan.tails[0]?.length ?? 0) };
     case 'route':

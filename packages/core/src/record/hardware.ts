@@ -205,6 +205,8 @@ export const entrySchema = z.object({
   /** Rack kits: from the kit to the chassis, and inside it. */
   route: length,
   inside: length,
+  /** Conduit round the sleeves from the kit to the chassis; 0 without. */
+  conduit: length.default(0),
   /** Steps that are done, by their keys. */
   done: z.array(tickSchema).max(200),
 });
@@ -234,10 +236,13 @@ export const assemblyChangeSchema = z.discriminatedUnion('kind', [
     kind: z.literal('enter'),
     entryId: idSchema,
     part: entrySchema
-      .omit({ id: true, cableId: true, done: true, portOut: true })
+      .omit({ id: true, cableId: true, done: true, portOut: true, conduit: true })
       .partial()
-      // A default would put it back with every other change.
-      .extend({ portOut: entrySchema.shape.portOut.unwrap().optional() }),
+      // A default would put them back with every other change.
+      .extend({
+        portOut: entrySchema.shape.portOut.unwrap().optional(),
+        conduit: entrySchema.shape.conduit.unwrap().optional(),
+      }),
   }),
   z.object({ kind: z.literal('remove'), entryId: idSchema }),
   z.object({

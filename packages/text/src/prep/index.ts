@@ -87,6 +87,7 @@ export const tailText = phrases({
 export const tubingText = phrases({
   protectiveSleeves: 'protective sleeves, two ribbons in each, in number order',
   transportTubes: 'transport tubes, one a tray',
+  conduit: 'conduit from the kit to the chassis',
 } satisfies Record<Tubing, string>);
 
 /** Where how a cable enters and the plan contradict each other. */
@@ -126,6 +127,10 @@ export const prepCheckText = catalog<PrepMessage>()({
     'The working length past the sleeves is under {least}: {working} is taken, so {sleeves} + {working} = {sheath} of sheath comes off.',
   accessWaste:
     'Sheath off: {sheet} + {waste} that gives hold of the ripcord and is waste = {sheath}.',
+  conduitInSleeves:
+    'Conduit: {conduit}, shorter than the {sleeves} of sleeves that run through it.',
+  conduitTooLong:
+    'Conduit: {conduit} is not shorter than the {sleeves} of sleeves that run through it, and leaves none of them past its ends.',
   windowInRibbon: 'No window can be cut in ribbon {ribbon}: cut the ribbon, or leave it whole.',
   longestPull: 'The longest piece to pull off is {pull}; {most} is the most.',
   loopReaches: 'The slack loop of {loop} reaches the bench at {reach}.',

@@ -109,6 +109,7 @@ const prepSteps = catalog<Said>()({
     'Tape the ends of two ribbons in a row with as little tape as holds, cut them to a point, and run each pair through its tube, {tubes, plural, one {# tube} other {# tubes}} in all: none twisted or crossed. Note which runs where.',
   entryPlate: 'Knock-out of the entry plate by the diameter; housing on.',
   conduit: 'Cut the conduit from the kit to the chassis; hold both its ends.',
+  conduitOf: 'Cut {length} of conduit from the kit to the chassis; hold both its ends.',
   pairsThrough:
     'Pairs into the chassis: which hole a pair takes goes by what lies without a twist.',
   pairSleeves: 'A plain sleeve over each pair where it leaves.',

@@ -12,6 +12,7 @@ export const entryPart = phrases({
   doesNotFit: 'Does not fit.',
   entersAs: 'Enters as',
   firstThatSuits: 'first that suits',
+  conduitToTheChassis: 'Conduit to the chassis, 0 without',
   insideTheChassis: 'Working length past the sleeves',
   itWouldFit: 'It would fit: {elsewhere}.',
   layers: '{layers, plural, one {# layer} other {# layers}}',

@@ -49,7 +49,11 @@ export function ProcedureEditor({ procedure, problem, onChange }: ProcedureEdito
           { value: 'opening', label: t('opening', { steps: procedure.opening.length }) },
           { value: 'closing', label: t('closing', { steps: procedure.closing.length }) },
         ]}
-        onChange={setShown}
+        onChange={(next) => {
+          setShown(next);
+          // What was wrong was seen: it holds nobody in its list.
+          onChange(procedure);
+        }}
       />
       <Text color="ink2">{t('moveAStepByItsHandle')}</Text>
       {list === 'opening' ? (

@@ -380,3 +380,34 @@ export function storyteller(): (name: string, work: () => Promise<void>) => void
       broken = false;
     });
 }
+
+/** The demo with one person on a phone, for a file of tests: started before them, and removed after. */
+export function demoOnAPhone(name: string) {
+  let server: Server;
+  let browser: Browser;
+  let person: Person;
+  let project: string;
+  let idOf: (closure: string) => string;
+  beforeAll(async () => {
+    [server, browser] = await Promise.all([startServer({ demo: true }), startBrowser()]);
+    project = (await readApi<{ id: string }[]>(server, '/projects'))[0]!.id;
+    idOf = await closureFinder(server, project);
+    person = await newPerson(browser, server, name);
+  });
+  afterAll(async () => {
+    await browser?.close();
+    if (server) await removeServer(server);
+  });
+  return {
+    page: () => person.page,
+    person: () => person,
+    server: () => server,
+    project: () => project,
+    /** Opens a page of a closure of that name. */
+    goTo: (closure: string, path: string) =>
+      person.page.goto(`${server.url}/p/${project}/route/${idOf(closure)}/${path}`, {
+        waitUntil: 'networkidle2',
+      }),
+    idOf: (closure: string) => idOf(closure),
+  };
+}

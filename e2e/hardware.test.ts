@@ -1,38 +1,10 @@
 import { jest } from '@jest/globals';
-import type { Browser } from 'puppeteer-core';
-import {
-  type Person,
-  type Server,
-  fill,
-  newPerson,
-  press,
-  pressText,
-  readApi,
-  removeServer,
-  sees,
-  seesNot,
-  startBrowser,
-  startServer,
-  storyteller,
-} from './app.ts';
+import { demoOnAPhone, fill, press, pressText, sees, seesNot, storyteller } from './app.ts';
 
 jest.setTimeout(90_000);
 
-let server: Server;
-let browser: Browser;
-let person: Person;
-const page = () => person.page;
-
-beforeAll(async () => {
-  server = await startServer({ demo: true });
-  browser = await startBrowser();
-  person = await newPerson(browser, server, 'R. Aldous');
-});
-
-afterAll(async () => {
-  await browser?.close();
-  if (server) await removeServer(server);
-});
+const demo = demoOnAPhone('R. Aldous');
+const { page } = demo;
 
 /** Names of the steps as they lie. */
 const stepsShown = () =>
@@ -58,7 +30,7 @@ describe('hardware of one’s own, from nothing, on a phone', () => {
   const step = storyteller();
 
   step('a form is chosen, and its figures and seals are typed in rows', async () => {
-    await page().goto(server.url, { waitUntil: 'networkidle2' });
+    await page().goto(demo.server().url, { waitUntil: 'networkidle2' });
     await press(page(), 'Kit');
     await pressText(page(), 'Hardware');
     await press(page(), 'New profile');
@@ -107,15 +79,7 @@ describe('hardware of one’s own, from nothing, on a phone', () => {
   });
 
   step('it is worked by: the own step with its figure, and what it asks', async () => {
-    const [project] = await readApi<{ id: string }[]>(server, '/projects');
-    const { closures } = await readApi<{ closures: { id: string; name: string }[] }>(
-      server,
-      `/projects/${project!.id}`,
-    );
-    const closure = closures.find(({ name }) => name === 'Clinic corner')!;
-    await page().goto(`${server.url}/p/${project!.id}/route/${closure.id}/open`, {
-      waitUntil: 'networkidle2',
-    });
+    await demo.goTo('Clinic corner', 'open');
     await press(page(), 'Other hardware');
     await press(page(), 'Yard joint');
     // 90 mm of strength member: the figure of a gland joint.
@@ -129,6 +93,6 @@ describe('hardware of one’s own, from nothing, on a phone', () => {
   });
 
   step('without trouble on the page', async () => {
-    expect(person.trouble).toEqual([]);
+    expect(demo.person().trouble).toEqual([]);
   });
 });

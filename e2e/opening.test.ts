@@ -1,46 +1,11 @@
 import { jest } from '@jest/globals';
-import type { Browser } from 'puppeteer-core';
-import {
-  type Person,
-  type Server,
-  closureFinder,
-  fill,
-  newPerson,
-  press,
-  readApi,
-  removeServer,
-  sees,
-  startBrowser,
-  startServer,
-  storyteller,
-} from './app.ts';
+import { demoOnAPhone, fill, press, readApi, sees, storyteller } from './app.ts';
 
 jest.setTimeout(120_000);
 
-let server: Server;
-let browser: Browser;
-let person: Person;
-let project: string;
-let idOf: (name: string) => string;
-const page = () => person.page;
-
-beforeAll(async () => {
-  server = await startServer({ demo: true });
-  browser = await startBrowser();
-  project = (await readApi<{ id: string }[]>(server, '/projects'))[0]!.id;
-  idOf = await closureFinder(server, project);
-  person = await newPerson(browser, server, 'R. Aldous');
-});
-
-afterAll(async () => {
-  await browser?.close();
-  if (server) await removeServer(server);
-});
-
-const openAt = (name: string) =>
-  page().goto(`${server.url}/p/${project}/route/${idOf(name)}/open`, {
-    waitUntil: 'networkidle2',
-  });
+const demo = demoOnAPhone('R. Aldous');
+const { page } = demo;
+const openAt = (name: string) => demo.goTo(name, 'open');
 
 /** What the next step of the first cable is, as it is read; empty where all are done. */
 const nextStep = () =>
@@ -64,8 +29,8 @@ interface Ticks {
   }[];
 }
 const ticksAt = async (name: string) => {
-  const { assemblies } = await readApi<Ticks>(server, `/projects/${project}`);
-  return assemblies.find(({ closureId }) => closureId === idOf(name))!.entries[0]!.done;
+  const { assemblies } = await readApi<Ticks>(demo.server(), `/projects/${demo.project()}`);
+  return assemblies.find(({ closureId }) => closureId === demo.idOf(name))!.entries[0]!.done;
 };
 
 /** Goes through the steps of the first cable, one tap a step; gives what was read, in order. */
@@ -163,16 +128,16 @@ describe('a rack kit', () => {
   });
 
   step('its list is that of a rack: no bolts, no gasket, no pressure test', async () => {
-    await page().goto(`${server.url}/p/${project}/route/${idOf('Quarry gate')}/close?part=list`);
+    await demo.goTo('Quarry gate', 'close?part=list');
     await sees(page(), 'Sleeve holders snapped in, strength rods upright');
     await sees(page(), 'Housing on, conduit held at both ends');
     const text = await page().evaluate(() => document.body.innerText);
     expect(text).not.toMatch(/Bolt 1|Gasket|hose clamp/);
-    await page().goto(`${server.url}/p/${project}/route/${idOf('Quarry gate')}/close?part=test`);
+    await demo.goTo('Quarry gate', 'close?part=test');
     await sees(page(), 'No pressure test.');
   });
 
   step('without trouble on the page', async () => {
-    expect(person.trouble).toEqual([]);
+    expect(demo.person().trouble).toEqual([]);
   });
 });

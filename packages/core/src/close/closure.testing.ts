@@ -2,7 +2,7 @@ import { enteringCable } from '../prep/assembly.ts';
 import { BUILT_IN_HARDWARE } from '../prep/hardware.ts';
 import type { ClosingEntry, EntryOf, ReadWords } from '../record/closing.ts';
 import type { CableEntry } from '../record/hardware.ts';
-import type { ClosingSplice, ClosingView } from './points.ts';
+import type { ClosingSplice, ClosingView } from './pointTypes.ts';
 
 let count = 0;
 const nextId = (): string => `019da9e7-4800-7000-8000-${String(++count).padStart(12, '0')}`;

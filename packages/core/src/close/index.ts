@@ -5,6 +5,7 @@ export * from './face.ts';
 export * from './gas.ts';
 export * from './labels.ts';
 export * from './leak.ts';
+export * from './pointTypes.ts';
 export * from './points.ts';
 export * from './pressureTest.ts';
 export * from './shortCode.ts';

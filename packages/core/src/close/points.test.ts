@@ -198,6 +198,20 @@ describe('the list before the cover goes on', () => {
     });
   });
 
+  it('asks for nothing of a kind of cable that does not enter', () => {
+    const dome = hardwareOf('dome');
+    const generic = genericProcedure('dome');
+    const only = (traits: ('armoured' | 'tracer')[]) => {
+      const closing = generic.closing.map((step) =>
+        step.key === 'port' ? { ...step, when: { entries: [], traits } } : step,
+      );
+      return closureView({ hardware: { ...dome, procedure: { ...generic, closing } } });
+    };
+    // B is armoured; no cable has a tracer.
+    expect(keysOf('ports', only(['armoured']))).toHaveLength(6);
+    expect(keysOf('ports', only(['tracer']))).toEqual([]);
+  });
+
   it('names each point once', () => {
     for (const hardware of BUILT_IN_HARDWARE) {
       const points = closingPoints(closureView({ hardware }));

@@ -1,7 +1,7 @@
 import { circuitsDown } from './cutOver.ts';
 import type { ClosingEntry, EntryOf } from '../record/closing.ts';
 import type { Hardware } from '../record/hardware.ts';
-import type { ClosingPoint, ClosingSplice } from './points.ts';
+import type { ClosingPoint, ClosingSplice } from './pointTypes.ts';
 import { type PressureRound, roundsOf, testTask, underPressure } from './pressureTest.ts';
 
 /**

@@ -3,7 +3,7 @@ import type { Evidence } from '../record/evidence.ts';
 import { type KeptCutOver, cutOversOf } from './cutOver.ts';
 import { spliceStage } from '../loss/spliceStage.ts';
 import { sealPorts } from '../prep/seal.ts';
-import type { ClosingView } from './points.ts';
+import type { ClosingView } from './pointTypes.ts';
 
 /** Who was at a closure when, and what was done there. */
 export interface VisitRecord {

@@ -2,7 +2,7 @@ import type { CableEntry, Hardware } from '../record/hardware.ts';
 import type { Practice } from '../record/practice.ts';
 import type { Splice } from '../record/splice.ts';
 import type { MakeUp } from '../record/cable.ts';
-import type { CutPlan, Tubing } from '../prep/cutPlan.ts';
+import type { CutPlan, Tubing } from '../prep/cutMarks.ts';
 import type { PortUse } from '../prep/seal.ts';
 import { legsOf } from '../prep/legs.ts';
 import { procedureOf } from '../prep/procedures/index.ts';

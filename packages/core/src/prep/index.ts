@@ -1,4 +1,5 @@
 export * from './assembly.ts';
+export * from './cutMarks.ts';
 export * from './cutPlan.ts';
 export * from './hardware.ts';
 export * from './seal.ts';

@@ -9,7 +9,8 @@ import {
 import { USUAL_PRACTICE } from '../record/practice.ts';
 import { BUILT_IN_SCHEMES } from '../fiber/schemes.ts';
 import { formatLength } from '../measure/length.ts';
-import { type CutTask, LONGEST_PULL, cutPlan } from './cutPlan.ts';
+import { type CutTask, LONGEST_PULL } from './cutMarks.ts';
+import { cutPlan } from './cutPlan.ts';
 import { BUILT_IN_HARDWARE } from './hardware.ts';
 import { chooseSeal, diameterOf, hardwareTaking, sealPorts } from './seal.ts';
 import { prepSteps } from './steps.ts';
@@ -232,6 +233,16 @@ describe('a rack kit', () => {
     expect(plan.tails).toEqual([{ code: 'pastTube', length: 48 * 254 }]);
     expect(plan.marks.at(-1)).toMatchObject({ kind: 'clamp', at: 102 * 254 + 318 });
     expect(plan.checks.every(({ ok }) => ok)).toBe(true);
+  });
+
+  test('the piece that gives hold of the ripcord counts besides', () => {
+    const own = task('rack', { route: 54 * 254 }, { makeUp: RIBBONS });
+    const plan = cutPlan({ ...own, hardware: { ...own.hardware, access: 3 * 254 } });
+    expect(plan.opening).toBe((54 + 48 + 3) * 254);
+    expect(plan.checks.slice(0, 2).map(({ message }) => message)).toMatchObject([
+      { code: 'accessWaste', sheath: { lengthTenthsMm: 105 * 254 } },
+      { code: 'rackLengths', sheath: { lengthTenthsMm: 102 * 254 } },
+    ]);
   });
 
   // The conduit is a length of its own, shorter than the sleeves that run through it (common practice, no source).

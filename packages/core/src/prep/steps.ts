@@ -12,7 +12,7 @@ import type {
   PrepWork,
 } from '../record/procedure.ts';
 import type { ColourScheme } from '../record/scheme.ts';
-import { type CutPlan, type CutTask, LONGEST_PULL, type WantedLeg } from './cutPlan.ts';
+import { type CutPlan, type CutTask, LONGEST_PULL, type WantedLeg } from './cutMarks.ts';
 import { type Figures, figuresOf } from './figures.ts';
 import { legsOf, namedLeg } from './legs.ts';
 import type { Leg } from '../record/splice.ts';
@@ -174,19 +174,31 @@ function runsByLeg(steps: readonly PrepStepData[]): { perLeg: boolean; steps: Pr
 
 /** What a step asks for on a cable: once, several times, or not at all. */
 function expanded(step: PrepStepData, leg: Leg | null, prep: PrepTask): PrepStep[] {
-  const { work, caution, timerS, photo, asks, words } = step;
-  const { hardware, entry } = prep.task;
-  const named = leg && namedLeg(entry, leg);
+  if (step.work === 'units') return unitSteps(step, prep);
+  if (step.work === 'groups') return groupSteps(step, prep);
+  const known = step.work && messageOf(step.work, prep, prep.seals[leg ?? 'in']);
+  // A work that the cable has none of.
+  if (step.work !== null && !known) return [];
+  const message = ownMessage(step, prep) ?? known;
+  if (!message) return [];
   const key = leg === 'out' ? `${step.key} out` : step.key;
-  const own = { work, leg: named, caution, timerS, photo, asks };
-  if (work === 'units') return unitSteps(step, prep);
-  if (work === 'groups') return groupSteps(step, prep);
-  const message =
-    work === null ? null : messageOf(work, prep, prep.seals[leg ?? 'in'], leg ?? 'in');
-  if (work !== null && message === null) return [];
-  if (words === '') return [{ ...own, key, message: message! }];
-  const figures = figuresOf(hardware, prep.plan.opening);
-  return [{ ...own, key, message: { code: 'ownWords', words, figures } }];
+  return [asStep(step, key, message, leg && namedLeg(prep.task.entry, leg))];
+}
+
+/** The words that a person gave a step; null where it has its work's own. */
+const ownMessage = (
+  { words }: PrepStepData,
+  { task: { hardware }, plan }: PrepTask,
+): PrepStepMessage | null =>
+  words === '' ? null : { code: 'ownWords', words, figures: figuresOf(hardware, plan.opening) };
+
+function asStep(
+  { work, caution, timerS, photo, asks }: PrepStepData,
+  key: string,
+  message: PrepStepMessage,
+  leg: Leg | null = null,
+): PrepStep {
+  return { key, work, leg, message, caution, timerS, photo, asks };
 }
 
 const yesNo = (holds: boolean): 'yes' | 'no' => (holds ? 'yes' : 'no');
@@ -211,7 +223,6 @@ function messageOf(
   work: PrepWork,
   { task: { hardware, makeUp, entry, practice }, plan }: PrepTask,
   seal: SealChoice | null,
-  leg: Leg,
 ): PrepStepMessage | null {
   const express = entry.kind === 'express';
   const { keep } = hardware;
@@ -281,58 +292,64 @@ function messageOf(
     case 'units':
     case 'groups':
       return null;
-    case 'slitSeal':
-      // One slit seal takes both legs where they share a port.
-      return leg === 'in' ? { code: 'slitSeal' } : null;
     default:
       return { code: work };
   }
 }
 
-/** Each tube or ribbon that is cut is proven dark just before, with the fiber in hand. */
-function unitSteps(
-  { asks, photo }: PrepStepData,
-  { task: { entry, makeUp, hardware }, scheme }: PrepTask,
-): PrepStep[] {
+/** What no data of a procedure says of the cut itself. */
+const CUT = {
+  work: 'units',
+  leg: null,
+  caution: 'shardsOtherTubes',
+  timerS: null,
+  photo: false,
+  asks: [],
+} as const;
+
+/** Each tube or ribbon that is cut is proven dark just before, as the step says; then it is cut. */
+function unitSteps(step: PrepStepData, prep: PrepTask): PrepStep[] {
+  const {
+    task: { entry, makeUp, hardware },
+    scheme,
+  } = prep;
   const unit = unitKind(makeUp);
-  const own = { work: 'units', leg: null, timerS: null } as const;
   return entry.tubes.flatMap(({ unit: number, way, leg = 'in' }): PrepStep[] => {
     const colour = unit === 'tube' && scheme ? colourAt(scheme, number) : null;
+    const dark: PrepStepMessage = { code: 'dark', unit, number, colour };
     return [
+      asStep(step, `dark ${number}`, dark),
+      ...ownOfUnit(step, number, prep),
       {
-        ...own,
-        key: `dark ${number}`,
-        message: { code: 'dark', unit, number, colour },
-        caution: 'invisibleLight',
-        photo,
-        asks,
-      },
-      {
-        ...own,
+        ...CUT,
         key: `tube ${number}`,
         // No window can be cut in a ribbon: its plan says so, and it is cut as a whole.
         message:
           way === 'window' && unit === 'tube'
             ? { code: 'windowTube', number, colour, from: length(hardware.window) }
             : { code: 'dedicateUnit', unit, number, colour, leg },
-        caution: 'shardsOtherTubes',
-        photo: false,
-        asks: [],
       },
     ];
   });
 }
 
+/** Own words never take the place of the proof: they are a step of their own between it and the cut. */
+function ownOfUnit(step: PrepStepData, number: number, prep: PrepTask): PrepStep[] {
+  const message = ownMessage(step, prep);
+  return message ? [asStep({ ...step, asks: [] }, `own ${number}`, message)] : [];
+}
+
 /** Gel comes off at once, or once the binder groups are told apart. */
-function groupSteps({ caution }: PrepStepData, { task }: PrepTask): PrepStep[] {
-  const own = { work: 'groups', leg: null, timerS: null, photo: false, asks: [] } as const;
-  const clean: PrepStep = { ...own, key: 'clean', message: { code: 'clean' }, caution };
-  const grouped: PrepStep[] =
-    task.makeUp.kind === 'grouped-tube'
+function groupSteps(step: PrepStepData, prep: PrepTask): PrepStep[] {
+  const { makeUp, practice } = prep.task;
+  const clean = asStep(step, 'clean', ownMessage(step, prep) ?? { code: 'clean' });
+  const told = { ...step, asks: [], timerS: null, photo: false };
+  const grouped =
+    makeUp.kind === 'grouped-tube'
       ? [
-          { ...own, key: 'hitches', message: { code: 'hitches' }, caution: null },
-          { ...own, key: 'offset', message: { code: 'cutMark' }, caution: 'shards' },
+          asStep({ ...told, caution: null }, 'hitches', { code: 'hitches' }),
+          asStep({ ...told, caution: 'shards' }, 'offset', { code: 'cutMark' }),
         ]
       : [];
-  return task.practice.gel === 'at once' ? [clean, ...grouped] : [...grouped, clean];
+  return practice.gel === 'at once' ? [clean, ...grouped] : [...grouped, clean];
 }

@@ -27,6 +27,7 @@ const BOND = onLeg('bond', { when: { traits: ['armoured'] }, caution: 'qualified
 /** What is cut of an express cable is proven dark just before. */
 const UNITS = step('units', {
   when: EXPRESS,
+  caution: 'invisibleLight',
   asks: [ask('detector'), ask('numberTwice', 'yes'), ask('releasedBy')],
 });
 

@@ -4,7 +4,8 @@ import { type EntryKind, type PrepStepData, procedureSchema } from '../../record
 import { USUAL_PRACTICE } from '../../record/practice.ts';
 import { BUILT_IN_SCHEMES } from '../../fiber/schemes.ts';
 import { enteringCable } from '../assembly.ts';
-import { type CutTask, cutPlan } from '../cutPlan.ts';
+import type { CutTask } from '../cutMarks.ts';
+import { cutPlan } from '../cutPlan.ts';
 import { BUILT_IN_HARDWARE } from '../hardware.ts';
 import { sealOfLeg, sealPorts } from '../seal.ts';
 import { prepSteps } from '../steps.ts';
@@ -339,6 +340,29 @@ describe('a procedure of one’s own', () => {
         figures: { strength: { lengthTenthsMm: 762 }, aramid: { lengthTenthsMm: 762 } },
       },
     });
+  });
+
+  test('words for the cut of a tube come between its proof and its cut', () => {
+    const opening = generic.opening.map((step) =>
+      step.work === 'units' ? { ...step, words: 'Photograph its print.', photo: true } : step,
+    );
+    const steps = stepsOf('dome', 'express', { part: TUBE_3, opening });
+    const from = steps.findIndex(({ key }) => key === 'dark 3');
+    expect(steps.slice(from, from + 3)).toMatchObject([
+      { message: { code: 'dark' }, asks: [{}, {}, {}], caution: 'invisibleLight' },
+      { message: { code: 'ownWords', words: 'Photograph its print.' }, photo: true },
+      { message: { code: 'dedicateUnit' } },
+    ]);
+  });
+
+  test('words for cleaning take its place, whatever is told apart', () => {
+    const opening = generic.opening.map((step) =>
+      step.work === 'groups' ? { ...step, words: 'Wipe dry.' } : step,
+    );
+    const makeUp: MakeUp = { kind: 'grouped-tube', tubes: 6, groupsPerTube: 2 };
+    const codes = codesOf('dome', 'end', { makeUp, opening });
+    const from = codes.indexOf('ownWords');
+    expect(codes.slice(from, from + 3)).toEqual(['ownWords', 'hitches', 'cutMark']);
   });
 
   test('a step applies to the cables that it names, on each leg where it says so', () => {

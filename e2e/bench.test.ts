@@ -233,7 +233,7 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
     await seesNot(page(), 'step 4 of 13');
   });
 
-  step('a chip stops it before the arc; an offset is advised to be made again', async () => {
+  step('a chip stops it before the arc; an offset is advised to be redone', async () => {
     await press(page(), 'chip');
     await press(page(), 'Start the splice');
     await sees(

@@ -428,7 +428,7 @@ describe('signing and handing over', () => {
     );
     // The field to sign in moves down once the server tells what is signed.
     await sees(page(), 'Unchanged since.');
-    // Somebody measures a splice while the lead signs: the page hears of it, and the lead has not looked at it.
+    // Somebody measures a splice while the lead signs: the page hears of it, and the lead has not checked it.
     await drawName();
     const { splices } = await readApi<Work>(server, `/closures/${closureId}/work`);
     await writeApi(server, 'POST', '/evidence', {

@@ -4,7 +4,7 @@ import { seeded } from './random.ts';
 /** A closure under test with a gauge on it. */
 export interface GaugeWorld {
   seed: number;
-  /** What it is brought to over the air outside, and the air outside, pascals. */
+  /** What it is brought to over the barometric pressure, and that pressure, pascals. */
   targetPa: number;
   airPa: number;
   /** Fall at the start of the test at one temperature, pascals a minute. */
@@ -26,7 +26,7 @@ export interface GaugeWorld {
 /** Minutes of a step of the reckoning. */
 const STEP = 0.01;
 
-/** What gauge and thermometer show at so many minutes after the air was let in, in rising order. */
+/** What gauge and thermometer show at so many minutes after it was pressurized, in rising order. */
 export function readGauge(
   world: GaugeWorld,
   minutes: readonly number[],

@@ -213,7 +213,7 @@ describe('a moment that cannot be', () => {
     expect((await post({ ...said('tray:1'), at: ahead(2) })).status).toBe(200);
   });
 
-  it('before the visit, or before the air was let in, is refused', async () => {
+  it('before the visit, or before it was pressurized, is refused', async () => {
     const round = { ...roundWith(), at: minute(30) };
     expect((await post(visit(minute(20)), round)).status).toBe(200);
     await refused({ ...said('tray:1'), at: minute(10) }, 422, 'at', /before this visit began/);
@@ -344,7 +344,7 @@ describe('a cut-over of live fibers', () => {
     expect((await post(sign('technician', (await closing()).digest))).status).toBe(200);
   });
 
-  it('that cuts a splice away changes what was signed, and says which', async () => {
+  it('that removes a splice changes what was signed, and says which', async () => {
     await makeReady();
     const { digest } = await closing();
     await post(sign('technician', digest), sign('lead', digest));

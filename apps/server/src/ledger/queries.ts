@@ -275,7 +275,7 @@ export async function spliceRows(
   return { rows, total: count?.total ?? 0 };
 }
 
-/** Splices to be made again in route order, each with its reasons. */
+/** Splices to redo in route order, each with its reasons. */
 export async function redoRows(
   db: Db,
   projectId: string,

@@ -60,7 +60,7 @@ const page = <const Path extends string, Row extends z.ZodType>(
 const trays = page('trays', trayRowSchema, 'A row a tray');
 const fibers = page('fibers', fiberRowSchema, 'A row a fiber along the route');
 const spliceList = page('splices', spliceRowSchema, 'A row a splice');
-const redo = page('redo', redoRowSchema, 'Splices to be made again, with reasons');
+const redo = page('redo', redoRowSchema, 'Splices to redo, with reasons');
 
 const search = createRoute({
   method: 'get',

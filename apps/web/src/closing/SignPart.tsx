@@ -105,7 +105,7 @@ function SignForm({
   const [role, setRole] = useState<Role>(due[0]!);
   const [name, setName] = useState(due[0] === 'technician' ? person : '');
   const [strokes, setStrokes] = useState<number[][]>([]);
-  // What stood here when the person began to sign: what comes in meanwhile they have not looked at.
+  // What stood here when the person began to sign: what comes in meanwhile they have not checked.
   const [seen, setSeen] = useState<string | null>(null);
   const draw = (drawn: number[][]) => {
     setStrokes(drawn);

@@ -2209,7 +2209,7 @@ export interface paths {
     "/api/projects/{projectId}/ledger/redo": {
         parameters: {
         };
-        /** Splices to be made again, with reasons */
+        /** Splices to redo, with reasons */
         get: {
             parameters: {
                 query?: {
@@ -6649,4 +6649,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = '0a0e9b5fcc43ee4c';
+export const API_DIGEST = '6a090308df7cb68c';

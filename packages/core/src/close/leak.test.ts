@@ -16,7 +16,7 @@ const every = (
   });
 
 describe('the leak behind a row of readings', () => {
-  it('is the slope of a straight line where nothing warms or cools, long after the air was let in', () => {
+  it('is the slope of a straight line where nothing warms or cools, long after it was pressurized', () => {
     // Against ordinary least squares by another library; the fading warmth has faded.
     fc.assert(
       fc.property(

@@ -2,11 +2,11 @@ import { kelvin } from './gas.ts';
 
 /** A gauge as it was read. */
 export interface GaugeReading {
-  /** Minutes since the air was let in. */
+  /** Minutes since it was pressurized. */
   minutes: number;
-  /** Over the air outside, pascals. */
+  /** Over the barometric pressure, pascals. */
   gaugePa: number;
-  /** Of the closure's wall, degrees C; null where it was not read. */
+  /** Surface temperature of the closure, degrees C; null where it was not read. */
   temperature: number | null;
 }
 

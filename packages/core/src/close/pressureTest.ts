@@ -65,7 +65,7 @@ export interface PressureRound {
   repairs: EntryOf<'mend'>[];
   release: EntryOf<'release'> | null;
   estimate: LeakEstimate;
-  /** Minutes from when the air was let in to the last reading. */
+  /** Minutes from when it was pressurized to the last reading. */
   heldMinutes: number;
   missing: MissingOfRound[];
   /** Where its readings come from; null without any. */
@@ -77,7 +77,7 @@ export interface PressureRound {
 
 const MINUTE = 60_000;
 
-/** Minutes since the air was let in: by the simulated clock, or by the moment. */
+/** Minutes since it was pressurized: by the simulated clock, or by the moment. */
 const minuteOf = (round: EntryOf<'round'>, { minute, at }: EntryOf<'gauge'>): number =>
   minute ?? (Date.parse(at) - Date.parse(round.at)) / MINUTE;
 

@@ -80,7 +80,7 @@ export interface ReentryScope {
   trays: number[];
   /** Ports of cables that have such a splice and none that lies already: those come in new. */
   ports: string[];
-  /** Splices to be made, and to be made again. */
+  /** Splices to make, and to redo. */
   fresh: number;
   redo: number;
   /** Splices that stay as they are. */

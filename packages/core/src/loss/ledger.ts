@@ -86,7 +86,7 @@ export const spliceRowSchema = z.object({
   missing: z.array(z.int()),
 });
 
-/** A splice to be made again, with why. */
+/** A splice to redo, with why. */
 export const redoRowSchema = spliceRowSchema.extend({ reasons: z.array(spliceReasonSchema) });
 
 export type TallyRow = z.infer<typeof tallySchema>;

@@ -5,7 +5,7 @@ import type { Judgement } from './verdict.ts';
  * - `open`: nothing is spliced yet.
  * - `skipped`: put off by a person, still to be spliced.
  * - `dead`: its fiber is not used; nothing is to be spliced.
- * - `redo`: to be made again: sent back by hand, over the redo line, or measured over its limit.
+ * - `redo`: sent back by hand, over the redo line, or measured over its limit.
  * - `spliced`: made, and not measured to the grade needed.
  * - `measured`: measured to the grade needed, within its limit.
  * - `accepted`: over its limit or not measured, and accepted by the lead.

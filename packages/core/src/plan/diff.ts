@@ -17,7 +17,7 @@ export interface PlanChange<There extends Present, New extends Placed> {
   dropped: There[];
   /** Splices that have evidence and are removed: their record stays. */
   retired: There[];
-  /** Splices that have evidence and that the plan would drop or move; `cut` where cutting them away would do. */
+  /** Splices that have evidence and that the plan would drop or move; `cut` where removing them would do. */
   refused: { splice: There; cut: boolean; message: RefusedChange }[];
 }
 

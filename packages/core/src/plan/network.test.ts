@@ -94,7 +94,7 @@ describe('what looks wrong is found and named', () => {
     expect(findNetworkProblems(new Network(ribbons, splices), nothingKnown, meant)).toEqual([]);
   });
 
-  test('a fiber that ends in the air, unless it is known to', () => {
+  test('an unassigned end, unless it is known to be one', () => {
     const splices = [...run('K1', 'A', 1, 'B', 1, 12), ...run('K2', 'B', 1, 'C', 1, 10)];
     const [problem] = problemsOf(splices);
     expect(problem).toMatchObject({ kind: 'ends', closure: 'K2' });

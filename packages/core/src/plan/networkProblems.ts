@@ -40,7 +40,7 @@ export type OnPurpose = (closure: string, cable: string, fiber: number) => boole
 
 /**
  * Finds what looks wrong in a network: fibers that go round in a circle or have a third splice, fibers
- * that end in the air, shifts and flips against their neighbours.
+ * with an unassigned end, shifts and flips against their neighbours.
  * @param known fibers that end where they do on purpose: dead, reserved or passing through
  * @param turned fibers of ribbons that a plan lays the other way round on purpose
  */

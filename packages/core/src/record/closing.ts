@@ -17,7 +17,7 @@ export type Hazard = (typeof HAZARDS)[number];
 export const BUBBLES_SEEN = ['bubbles', 'none', 'not checked'] as const;
 export type BubblesSeen = (typeof BUBBLES_SEEN)[number];
 
-/** Over the air outside, in pascals: up to 70 kPa, as no closure is tested higher. */
+/** Over the barometric pressure, in pascals: up to 70 kPa, as no closure is tested higher. */
 const gaugePa = z
   .int(issue('pressureNotWhole'))
   .min(-5000, issue('gaugeTooLow'))
@@ -50,7 +50,7 @@ const strokeSchema = z.array(z.int().min(0).max(1000)).min(2).max(4000);
  * - `visit`: a crew is there; whatever follows belongs to it until the next visit.
  * - `leave`: what was done, in words.
  * - `point`: a point of the closing list was checked, as it was read; the last word on it counts.
- * - `round`: air was let in for a pressure test, up to so much; `gauge`, `bubbles`, `mend` and `release`
+ * - `round`: pressurized for a pressure test, up to so much; `gauge`, `bubbles`, `mend` and `release`
  *   belong to it.
  * - `cut-over`: the order in which live fibers are cut over; `circuit` says when one went down and came back.
  * - `sign`: a person puts their name to what the digest names.
@@ -113,7 +113,7 @@ export const closingEntrySchema = z
       gaugePa,
       /** Of the closure, degrees C; null where it was not read. */
       temperature: airSchema.shape.temperature,
-      /** Minutes since the air was let in, by the simulated clock; null where the moment itself tells. */
+      /** Minutes since it was pressurized, by the simulated clock; null where the moment itself tells. */
       minute: z
         .number()
         .min(0)

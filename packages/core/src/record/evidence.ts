@@ -119,7 +119,7 @@ const RULINGS = ['dead', 'skip', 'redo', 'waive', 'reopen', 'retire'] as const;
  * A person's word on a splice.
  * - `dead`: the fiber is not used; nothing is spliced here.
  * - `skip`: put off, to be spliced later.
- * - `redo`: the joint as the try named left it is to be made again.
+ * - `redo`: the joint as the try named left it is to be redone.
  * - `waive`: the lead accepts it as the try named left it.
  * - `reopen`: takes any of these back.
  * - `retire`: its joint was removed: it stays with all that is recorded of it, its fibers are free for

@@ -54,7 +54,7 @@ export const practiceSchema = z.object({
   /** Redos to leave slack for, and the fiber that each takes of a side. */
   redos: z.int().min(0).max(20),
   redoConsumption: z.int().min(10, issue('under1Mm')).max(5000, issue('over500Mm')),
-  /** Splices in a hundred that are expected to be made again. */
+  /** Splices in a hundred that are expected to be redone. */
   redoPercent: share,
   arc: arcPolicySchema.default(USUAL_ARC_POLICY),
   /** How long ribbonizing adhesive is left alone. */

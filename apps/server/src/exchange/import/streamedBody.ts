@@ -40,7 +40,7 @@ export async function readStreamed(
     problem ??= new Problem(400, say('notJson', { message: error.message }));
   };
   parser.onValue = ({ value, key, parent, stack }) => {
-    // One that was refused is not looked at further.
+    // One that was refused is not read further.
     if (problem) return;
     const bad = badText(value);
     const isRow = stack.length === 2;

@@ -166,7 +166,7 @@ function entriesTyped(state: BenchState, tools: BenchTools): Evidence[] {
   });
 }
 
-/** The word that the splice of a try just made is to be made again. */
+/** The word that the splice of a try just made is to be redone. */
 const sentToRedo = (entry: Evidence, { stamp, reasons }: BenchTools): Ruling[] =>
   entry.type === 'attempt'
     ? [newRuling(stamp(), entry.spliceId, entry.tryId, 'redo', reasons.redo)]

@@ -180,6 +180,7 @@ function partsOf(closure: Closure, known: Known) {
     hardware: BUILT_IN_HARDWARE.find(({ id }) => id === assembly.hardwareId) ?? null,
     splices: closingSplices(splices, evidence, known.project.limits),
     cableName: (id: string) => names.get(id) ?? id,
+    isDevice: () => false,
     unit: known.project.units.length,
   };
   return { closure, splices, evidence, assembly, plan, view };

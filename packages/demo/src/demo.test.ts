@@ -106,6 +106,7 @@ describe('closures that are closed', () => {
       hardware,
       splices: judged,
       cableName: nameOf,
+      isDevice: () => false,
       unit: 'mm',
     } as const;
     const state = closingState({

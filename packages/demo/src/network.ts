@@ -2,13 +2,16 @@ import {
   type Cable,
   type CableRun,
   type Closure,
+  type EndWay,
   type Glass,
   type Leg,
   type MakeUp,
   type Method,
   type Splice,
   type Tray,
+  AT_PORT,
   USUAL_RUN,
+  liesOnTray,
 } from '@cordel/core';
 
 import { positionAt } from './route.ts';
@@ -40,6 +43,14 @@ const CABLES: Record<string, MakeUp> = {
   P: { kind: 'loose-tube', tubes: 2, fibersPerTube: 12 },
 };
 
+/** What stands in closures besides the cables, by the closure. */
+const DEVICES: Record<string, Record<string, MakeUp>> = {
+  Clinic: {
+    SP1: { kind: 'splitter', outputs: 8 },
+    T1: { kind: 'ports', place: 'terminal', ports: 12, connector: 'SC', polish: 'APC' },
+  },
+};
+
 /** Reels whose fields differ from the type's, hundredths of a um; drops are of bend-insensitive fiber. */
 const FIELDS: Record<string, number> = { C: 955, D: 900, M: 950 };
 
@@ -66,6 +77,9 @@ const glassOf = (name: string): Glass => ({
   coating: 250,
 });
 
+/** Pigtails of devices. */
+const PIGTAILS: Glass = { type: 'G.657.A1', mfd: null, coating: 900 };
+
 interface Range {
   from: string;
   first: number;
@@ -75,6 +89,8 @@ interface Range {
   method: Method;
   /** The leg of an express cable that is spliced. */
   leg?: Leg;
+  /** How fibers end at ports. */
+  end?: EndWay;
 }
 
 interface Site {
@@ -139,6 +155,16 @@ const SITES: Site[] = [
   { name: 'Ferry steps', km: 43.2, ranges: [range('L', 1, 'M', 1, 24)] },
   { name: 'Kiln yard', km: 47.9, ranges: [range('M', 1, 'N', 1, 24)] },
   { name: 'Osier bank', km: 51.3, ranges: [range('N', 1, 'P', 1, 24)] },
+  {
+    name: 'Clinic',
+    km: 19.4,
+    branchOf: 'School rise',
+    ranges: [
+      range('K', 5, 'SP1', 9, 1),
+      { ...range('K', 1, 'T1', 1, 4), end: 'mechanical' },
+      { ...range('SP1', 1, 'T1', 5, 8), end: 'splice-on' },
+    ],
+  },
 ];
 
 /** Sleeves a tray of the demo holds. */
@@ -157,6 +183,7 @@ export function layOut(projectId: string, id: () => string): Network {
     projectId,
     name,
     makeUp,
+    closureId: null as string | null,
     schemeId: 'tia-598',
     glass: glassOf(name),
     run: runOf(name),
@@ -166,20 +193,27 @@ export function layOut(projectId: string, id: () => string): Network {
   const splices: Splice[] = [];
   SITES.forEach((site, ordinal) => {
     const closureId = id();
+    for (const [name, makeUp] of Object.entries(DEVICES[site.name] ?? {}))
+      cables.push({
+        ...{ id: id(), projectId, name, makeUp, closureId },
+        ...{ schemeId: 'tia-598', glass: PIGTAILS, run: USUAL_RUN },
+      });
     let sleeves = 0;
     let trays = 0;
-    for (const { from, first, onto, start, count, method, leg } of site.ranges) {
+    let ends = 0;
+    for (const { from, first, onto, start, count, method, leg, end = null } of site.ranges) {
       const perSleeve = method === 'mass' ? 12 : 1;
       for (let index = 0; index < count; index++) {
         const sleeve = sleeves + Math.floor(index / perSleeve);
-        const tray = Math.floor(sleeve / TRAY[method]) + 1;
+        const onTray = liesOnTray(end);
+        const tray = onTray ? Math.floor(sleeve / TRAY[method]) + 1 : AT_PORT;
         trays = Math.max(trays, tray);
         splices.push({
           id: id(),
           projectId,
           closureId,
           tray,
-          slot: (sleeve % TRAY[method]) + 1,
+          slot: onTray ? (sleeve % TRAY[method]) + 1 : ++ends,
           cableA: cableId(from),
           fiberA: first + index,
           cableB: cableId(onto),
@@ -187,10 +221,11 @@ export function layOut(projectId: string, id: () => string): Network {
           legA: leg ?? null,
           legB: null,
           method,
+          end,
           extra: {},
         });
       }
-      sleeves += Math.ceil(count / perSleeve);
+      if (liesOnTray(end)) sleeves += Math.ceil(count / perSleeve);
     }
     closures.push({
       id: closureId,

@@ -8,6 +8,7 @@ import {
   type Plan,
   type Splice,
   collapseJoints,
+  isDevice,
   printLine,
 } from '@cordel/core';
 
@@ -18,6 +19,7 @@ const MORE_LINES: Record<string, string[]> = {
   'School rise': ['reserve D 133-144 "valley end"', 'reserve H 1-24, 133-144'],
   School: ['through F tube 2'],
   'Clinic corner': ['reserve F tube 1 "used at the school"'],
+  Clinic: ['reserve K 6-12 "spare"'],
   'Weir gauge': ['reserve H 1-24, 133-144', 'reserve J 1-36, 133-144'],
   'Chapel steps': ['reserve T 145-288 "upper valley"'],
 };
@@ -26,6 +28,7 @@ const HARDWARE: Record<string, string> = {
   'Dairy vat house': 'gel-drop',
   School: 'in-line',
   'Clinic corner': 'gland',
+  Clinic: 'drop-end',
   'Pump house': 'dome',
   'Quarry gate': 'rack',
   'Weir gauge': 'wedge',
@@ -86,7 +89,9 @@ export function describeClosures(
       pins: [],
       spare: 0,
     });
-    const entered = [...new Set(own.flatMap((splice) => [splice.cableA, splice.cableB]))];
+    const entered = [...new Set(own.flatMap((splice) => [splice.cableA, splice.cableB]))].filter(
+      (id) => !isDevice(cables.find((cable) => cable.id === id)!.makeUp),
+    );
     assemblies.push({
       closureId: closure.id,
       hardwareId: HARDWARE[closure.name] ?? 'dome',

@@ -72,7 +72,12 @@ function shownSpan({ spanMs }: TimeSpan): string {
 }
 
 const shownPlaces = ({ places, most }: SplicePlaces): string =>
-  listed({ items: places.map((place) => fill('tray {tray} slot {slot}', place)), most });
+  listed({
+    items: places.map((place) =>
+      fill('{tray, plural, =0 {at its port} other {tray {tray} slot {slot}}}', place),
+    ),
+    most,
+  });
 
 const shownPairs = ({ pairs, most }: FiberPairs): string =>
   listed({

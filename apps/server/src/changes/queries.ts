@@ -113,6 +113,7 @@ async function evidenceById(db: Db, ids: readonly string[]): Promise<Evidence[]>
   const ofIds = sql`${splices.id} in (
     select splice_id from attempts where id in (${list})
     union select splice_id from readings where id in (${list})
+    union select splice_id from inspections where id in (${list})
     union select splice_id from rulings where id in (${list}))`;
   const wanted = new Set(ids);
   return (await evidenceOf(db, and(ofIds))).filter(({ id }) => wanted.has(id));

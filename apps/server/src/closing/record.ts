@@ -1,3 +1,4 @@
+import { isDevice } from '@cordel/core';
 import { eq } from 'drizzle-orm';
 import {
   type ClosingState,
@@ -41,6 +42,7 @@ export async function recordNow(
     photos: await photosOf(db, closureId),
   });
   const names = new Map(cables.map((cable) => [cable.id, cable.name]));
+  const devices = new Set(cables.filter(({ makeUp }) => isDevice(makeUp)).map((cable) => cable.id));
   const judged = closingSplices(own, record.evidence, project.limits);
   const state = closingState({
     entries,
@@ -50,6 +52,7 @@ export async function recordNow(
       hardware: record.hardware,
       splices: judged,
       cableName: (id) => names.get(id) ?? id,
+      isDevice: (id) => devices.has(id),
     }),
     hardware: record.hardware,
     splices: judged,

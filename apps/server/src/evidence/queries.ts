@@ -2,7 +2,7 @@ import { type SQL, asc, eq, sql } from 'drizzle-orm';
 import { type Evidence, retirementsOf, groupBy } from '@cordel/core';
 import { evidenceProblems as say } from '@cordel/text/server/evidence';
 import { type Db, rowsOf } from '../db/client.ts';
-import { attempts, readings, rulings, splices } from '../db/schema.ts';
+import { attempts, inspections, readings, rulings, splices } from '../db/schema.ts';
 import { problemAt } from '../http/problem.ts';
 import { lockProject } from '../projects/queries.ts';
 import { changedEntry } from './appendOnly.ts';
@@ -30,6 +30,15 @@ export async function evidenceOf(db: Db, condition: SQL | undefined): Promise<Ev
     entries.push({ seq, entry: { type: 'reading', at: at.toISOString(), ...rest } });
   }
   for (const row of await db
+    .select({ row: inspections })
+    .from(inspections)
+    .innerJoin(splices, eq(splices.id, inspections.spliceId))
+    .where(condition)
+    .orderBy(asc(inspections.seq))) {
+    const { seq, at, ...rest } = row.row;
+    entries.push({ seq, entry: { type: 'inspection', at: at.toISOString(), ...rest } });
+  }
+  for (const row of await db
     .select({ row: rulings })
     .from(rulings)
     .innerJoin(splices, eq(splices.id, rulings.spliceId))
@@ -49,6 +58,7 @@ export const bySplice = (evidence: readonly Evidence[]): Map<string, Evidence[]>
 const FUNCTIONS = {
   attempt: { append: sql`append_attempts`, insert: sql`insert_attempts` },
   reading: { append: sql`append_readings`, insert: sql`insert_readings` },
+  inspection: { append: sql`append_inspections`, insert: sql`insert_inspections` },
   ruling: { append: sql`append_rulings`, insert: sql`insert_rulings` },
 };
 
@@ -207,9 +217,9 @@ async function refuseTaken(db: Db, takes: readonly Take[]): Promise<void> {
   }
 }
 
-export const KINDS = ['attempt', 'reading', 'ruling'] as const;
+export const KINDS = ['attempt', 'reading', 'inspection', 'ruling'] as const;
 
-/** Attempts go in first, for readings and rulings name them; their order is kept by numbers drawn before. */
+/** Attempts go in first, for readings, inspections and rulings name them; their order is kept by numbers drawn before. */
 async function recordOn(db: Db, entries: readonly Evidence[]): Promise<number> {
   const numbered = entries.length === 1 ? entries : await withSeq(db, entries);
   let fresh = 0;

@@ -122,12 +122,14 @@ export const spliceColumns = (
     const of = (row: PackageSplice) => describe(row[`cable${side}`], row[`fiber${side}`]);
     return [
       { title: `cable ${side}`, cell: (row) => of(row).cable },
+      { title: `leg ${side}`, cell: (row) => row[`leg${side}`] },
       { title: `fiber ${side}`, cell: (row) => row[`fiber${side}`] },
       { title: `place ${side}`, width: 18, cell: (row) => of(row).place },
       { title: `colour ${side}`, width: 12, cell: (row) => of(row).colour },
     ];
   }),
   { title: 'method', cell: (row) => (row.method === 'mass' ? 'ribbon' : 'single') },
+  { title: 'end', width: 12, cell: (row) => row.end },
   { title: 'state', width: 18, cell: (row) => spliceStateText(spliceStage(row)) },
   { title: 'spliced by', width: 14, cell: (row) => row.madeBy },
   {
@@ -214,8 +216,23 @@ export const EVIDENCE: Column<PlacedEvidence>[] = [
   { title: 'by', width: 14, cell: ({ entry }) => entry.by },
   {
     title: 'grade',
-    cell: ({ entry }) =>
-      entry.type === 'reading' ? entry.grade : entry.type === 'attempt' ? 'estimate' : entry.kind,
+    cell: ({ entry }) => {
+      switch (entry.type) {
+        case 'reading':
+          return entry.grade;
+        case 'attempt':
+          return 'estimate';
+        case 'inspection':
+          return null;
+        case 'ruling':
+          return entry.kind;
+      }
+    },
+  },
+  { title: 'end face', cell: ({ entry }) => (entry.type === 'inspection' ? entry.face : null) },
+  {
+    title: 'light',
+    cell: ({ entry }) => (entry.type === 'inspection' ? entry.light : null),
   },
   {
     title: 'origin',

@@ -55,6 +55,8 @@ async function oddIds(db: Db, projectId: string): Promise<string[]> {
         union select e.id from readings e ${own} left join attempts a on a.id = e.try_id
           left join readings o on o.id = e.supersedes left join traces t on t.id = e.trace_id
           where a.seq > e.seq or o.seq > e.seq or t.project_id <> s.project_id
+        union select e.id from inspections e ${own} left join attempts a on a.id = e.try_id
+          left join inspections o on o.id = e.supersedes where a.seq > e.seq or o.seq > e.seq
         union select e.id from rulings e ${own} join attempts a on a.id = e.try_id where a.seq > e.seq
         union select p.id from trace_places p join traces t on t.id = p.trace_id and t.project_id = ${projectId}
           join cables c on c.id = p.cable_id where c.project_id <> ${projectId}

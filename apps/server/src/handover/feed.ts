@@ -55,6 +55,7 @@ export async function countRows(
     sql`select ((select count(*) from splices s where ${picked})
           + (select count(*) from attempts e join splices s on s.id = e.splice_id where ${picked})
           + (select count(*) from readings e join splices s on s.id = e.splice_id where ${picked})
+          + (select count(*) from inspections e join splices s on s.id = e.splice_id where ${picked})
           + (select count(*) from rulings e join splices s on s.id = e.splice_id where ${picked}))::int as rows`,
   );
   return row?.rows ?? 0;

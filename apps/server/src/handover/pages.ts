@@ -74,6 +74,10 @@ const KINDS = [
     sql`readings`,
     sql`'type', 'reading', ${HEAD}, 'grade', e.grade, 'direction', e.direction, 'wavelengthNm', e.wavelength_nm, 'lossMdb', e.loss_mdb, 'traceId', e.trace_id, 'origin', e.origin, ${CORRECTION}`,
   ],
+  [
+    sql`inspections`,
+    sql`'type', 'inspection', ${HEAD}, 'face', e.face, 'light', e.light, 'origin', e.origin, ${CORRECTION}`,
+  ],
   [sql`rulings`, sql`'type', 'ruling', ${HEAD}, 'kind', e.kind, 'why', e.why`],
 ] as const;
 

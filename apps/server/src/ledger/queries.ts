@@ -35,7 +35,7 @@ import { allSchemes } from '../schemes/queries.ts';
 import { refresh } from './refresh.ts';
 import { searchCondition } from './search.ts';
 
-/** Counts and sums over `splices s`, as core's roll-up wants them; states as `spliceState` tells them apart. */
+/** Counts and sums over `splices s`, the losses over splices alone and not over ends, as core's roll-up wants them; states as `spliceState` tells them apart. */
 const TALLY = sql`
   count(*)::int as total,
   count(*) filter (where s.verdict = 'open' and not s.redo)::int as open,
@@ -47,10 +47,10 @@ const TALLY = sql`
   count(*) filter (where s.verdict = 'accepted')::int as accepted,
   count(*) filter (where s.verdict = 'fail')::int as failed,
   count(*) filter (where s.origin = 'simulated')::int as simulated,
-  count(s.loss_half_mdb)::int as figures,
-  coalesce(sum(s.loss_half_mdb), 0)::float8 as "sumHalfMdb",
-  max(s.loss_half_mdb) as "maxHalfMdb",
-  min(s.grade) as weakest`;
+  count(s.loss_half_mdb) filter (where s.end_way is null)::int as figures,
+  coalesce(sum(s.loss_half_mdb) filter (where s.end_way is null), 0)::float8 as "sumHalfMdb",
+  max(s.loss_half_mdb) filter (where s.end_way is null) as "maxHalfMdb",
+  min(s.grade) filter (where s.end_way is null) as weakest`;
 
 interface ClosureRows {
   project: RollUp;
@@ -301,12 +301,7 @@ export async function redoRows(
     const spliceState = spliceStateOf(evidence.get(row.id) ?? []);
     return {
       ...row,
-      reasons: reasonsFor(
-        spliceState,
-        judgeSplice(spliceState, row.method, limits),
-        row.method,
-        limits,
-      ),
+      reasons: reasonsFor(spliceState, judgeSplice(spliceState, row, limits), row, limits),
     };
   });
   return { rows: explained, total: rows.length };

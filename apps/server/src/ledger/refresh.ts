@@ -5,7 +5,7 @@ import {
   judgeSplice,
   spliceStateOf,
   type Limits,
-  type Method,
+  type JointKind,
 } from '@cordel/core';
 import { type Db, rowsOf } from '../db/client.ts';
 import { projects, splices } from '../db/schema.ts';
@@ -43,13 +43,13 @@ async function refreshBatch(db: Db, projectId: string): Promise<number> {
       .from(projects)
       .where(eq(projects.id, projectId));
     const picked = sql`${splices.id} = any(${idArray(ids)}::uuid[])`;
-    const methods = await tx
-      .select({ id: splices.id, method: splices.method })
+    const joints = await tx
+      .select({ id: splices.id, method: splices.method, end: splices.end })
       .from(splices)
       .where(picked);
     const evidence = bySplice(await evidenceOf(on, picked));
-    const judged = methods.map(({ id, method }) =>
-      judgedOf(id, method, evidence.get(id) ?? [], project!.limits),
+    const judged = joints.map((joint) =>
+      judgedOf(joint.id, joint, evidence.get(joint.id) ?? [], project!.limits),
     );
     await rowsOf(
       on,
@@ -66,9 +66,9 @@ async function refreshBatch(db: Db, projectId: string): Promise<number> {
 }
 
 /** The derived columns of a splice, by its evidence in the order in which it was recorded. */
-export function judgedOf(id: string, method: Method, evidence: Evidence[], limits: Limits) {
+export function judgedOf(id: string, joint: JointKind, evidence: Evidence[], limits: Limits) {
   const spliceState = spliceStateOf(evidence);
-  const { verdict, redo, figure, tries, missing } = judgeSplice(spliceState, method, limits);
+  const { verdict, redo, figure, tries, missing } = judgeSplice(spliceState, joint, limits);
   const last = spliceState.tries.at(-1);
   const { ruling } = spliceState;
   return {

@@ -1,8 +1,10 @@
 import { and, eq } from 'drizzle-orm';
 import {
+  type Circuit,
   type FiberAssignment,
   Network,
   type NetworkProblem,
+  type Splitter,
   expandPlan,
   fibersOf,
   findNetworkProblems,
@@ -23,8 +25,18 @@ export interface CircuitLeg {
   length: number | null;
 }
 
+/** The splitter at an end of a circuit, with the fibers that its outputs go to. */
+export interface CircuitSplitter {
+  cableId: string;
+  /** The output by which this circuit leaves it; null where it feeds it. */
+  output: number | null;
+  /** What feeds it: the cable's fiber that a page follows; null where nothing does. */
+  feed: { cableId: string; fiber: number } | null;
+  outputs: { output: number; cableId: string; fiber: number }[];
+}
+
 /**
- * A fiber followed from any place to both ends.
+ * A fiber followed from any place to both ends; a splitter is an end, and told with what it feeds and is fed by.
  * @throws Problem 404 where the project has no such fiber
  */
 export async function followFiber(
@@ -32,13 +44,14 @@ export async function followFiber(
   projectId: string,
   cableId: string,
   fiber: number,
-): Promise<{ circle: boolean; legs: CircuitLeg[] }> {
+): Promise<{ circle: boolean; legs: CircuitLeg[]; splitters: CircuitSplitter[] }> {
   const { network, rows } = await networkOf(db, projectId);
   const distances = new Map(
     (await getClosures(db, projectId)).map((closure) => [closure.id, closure.distance]),
   );
   try {
-    const { circle, steps } = network.follow(cableId, fiber);
+    const circuit = network.follow(cableId, fiber);
+    const { circle, steps } = circuit;
     const at = (index: number) => {
       const splice = steps[index]?.splice;
       return splice == null ? null : (distances.get(rows[splice]!.closure) ?? null);
@@ -53,11 +66,37 @@ export async function followFiber(
         length: before === null || after === null ? null : Math.abs(after - before),
       };
     });
-    return { circle, legs };
+    return { circle, legs, splitters: splittersOf(network, circuit) };
   } catch (error) {
     if (error instanceof RangeError) throw notFound('fiber');
     throw error;
   }
+}
+
+/** The splitters at both ends of a circuit. */
+function splittersOf(network: Network, circuit: Circuit): CircuitSplitter[] {
+  const feed = network.feedOf(circuit);
+  const fed = network.fedBy(circuit);
+  return [
+    ...(feed ? [{ id: feed.cable, output: feed.output }] : []),
+    ...(fed ? [{ id: fed, output: null }] : []),
+  ].map(({ id, output }) => {
+    const { outputs } = network.cables.find((cable) => cable.id === id)!.makeUp as Splitter;
+    const farOf = (fiber: number) => {
+      const { steps } = network.follow(id, fiber);
+      const far = steps[0]!.cable === id && steps[0]!.fiber === fiber ? steps.at(-1)! : steps[0]!;
+      return steps.length > 1 ? { cableId: far.cable, fiber: far.fiber } : null;
+    };
+    return {
+      cableId: id,
+      output,
+      feed: farOf(outputs + 1),
+      outputs: Array.from({ length: outputs }, (_, index) => index + 1).flatMap((number) => {
+        const far = farOf(number);
+        return far ? [{ output: number, ...far }] : [];
+      }),
+    };
+  });
 }
 
 /** What looks wrong in a project’s circuits; fibers that a plan calls through, dead or reserved are right. */

@@ -141,7 +141,7 @@ export async function putPlan(db: Db, asked: PlanWrite): Promise<PlanResult> {
     const on = tx as unknown as Db;
     await lockProject(on, closure.projectId);
     const write = { ...asked, ...(await mergedPlan(on, asked)) };
-    const cables = await listCables(on, closure.projectId);
+    const cables = await listCables(on, closure.projectId, closure.id);
     const there = await splicesThere(on, closure, cables);
     const { errors, obstacles, change } = evaluatePlan({
       ...write,
@@ -190,6 +190,7 @@ export async function putPlan(db: Db, asked: PlanWrite): Promise<PlanResult> {
         fiberB: joint.fiberB,
         legB: joint.legB,
         method: joint.method,
+        end: joint.end,
         extra: {},
       };
     });
@@ -272,22 +273,30 @@ async function move(db: Db, moved: readonly { from: { id: string }; to: Placed }
     tray: to.tray,
     slot: to.slot,
     method: to.method,
+    end: to.end,
   }));
   await rowsOf(
     db,
-    sql`update splices s set tray = p.tray, slot = p.slot, method = p.method
-        from jsonb_to_recordset(${JSON.stringify(places)}::jsonb) as p(id uuid, tray int, slot int, method text)
+    sql`update splices s set tray = p.tray, slot = p.slot, method = p.method, end_way = p."end"
+        from jsonb_to_recordset(${JSON.stringify(places)}::jsonb) as p(id uuid, tray int, slot int, method text, "end" text)
         where s.id = p.id`,
   );
 }
 
-/** The cables of a project by name, as plans count them. */
+/**
+ * The cables of a project by name, as plans count them.
+ * @param at the closure whose devices they may name; those of all where left out
+ */
 export async function listCables(
   db: Db,
   projectId: string,
+  at?: string,
 ): Promise<Map<string, ListCable & { id: string }>> {
   const schemes = await allSchemes(db);
-  const cables = await getCables(db, projectId);
+  const all = await getCables(db, projectId);
+  const cables = all.filter(
+    ({ closureId }) => at === undefined || closureId === null || closureId === at,
+  );
   return new Map(
     cables.map(({ id, name, makeUp, schemeId }) => [
       name,
@@ -308,6 +317,7 @@ async function splicesThere(
       ...spliceColumns,
       worked: sql<boolean>`exists (select from attempts e where e.splice_id = splices.id)
         or exists (select from readings e where e.splice_id = splices.id)
+        or exists (select from inspections e where e.splice_id = splices.id)
         or exists (select from rulings e where e.splice_id = splices.id)`,
     })
     .from(splices)

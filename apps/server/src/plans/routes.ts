@@ -49,6 +49,8 @@ const put = createRoute({
   ),
 });
 
+const fiberSchema = z.object({ cableId: idSchema, fiber: z.int() });
+
 const circuit = createRoute({
   method: 'get',
   path: '/projects/{projectId}/circuits/{cableId}/{fiber}',
@@ -73,6 +75,14 @@ const circuit = createRoute({
           length: z.number().nullable(),
         }),
       ),
+      splitters: z.array(
+        z.object({
+          cableId: idSchema,
+          output: z.int().nullable(),
+          feed: fiberSchema.nullable(),
+          outputs: z.array(fiberSchema.extend({ output: z.int() })),
+        }),
+      ),
     }),
     'The circuit',
   ),
@@ -87,7 +97,7 @@ const problems = createRoute({
     z.object({
       problems: z.array(
         z.object({
-          kind: z.enum(['circle', 'twice', 'ends', 'shift', 'flip']),
+          kind: z.enum(['circle', 'twice', 'ends', 'shift', 'flip', 'feed']),
           closure: idSchema.nullable(),
           spliceId: idSchema.nullable(),
           message: networkMessageSchema,

@@ -78,6 +78,7 @@ async function judgeAnew(db: Db, { id, limits }: Project): Promise<void> {
         where s.project_id = ${id} and (
           exists (select from attempts e where e.splice_id = s.id) or
           exists (select from readings e where e.splice_id = s.id) or
+          exists (select from inspections e where e.splice_id = s.id) or
           exists (select from rulings e where e.splice_id = s.id))
         order by s.id
         on conflict (splice_id) do update set project_id = excluded.project_id`,

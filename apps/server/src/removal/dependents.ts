@@ -61,6 +61,7 @@ const QUERIES: Record<RemovableKind, (id: string) => readonly Counted[]> = {
       sql`select count(*)::int from (
             select e.id from attempts e join splices s on s.id = e.splice_id where s.project_id = ${id}
             union all select e.id from readings e join splices s on s.id = e.splice_id where s.project_id = ${id}
+            union all select e.id from inspections e join splices s on s.id = e.splice_id where s.project_id = ${id}
             union all select e.id from rulings e join splices s on s.id = e.splice_id where s.project_id = ${id}) all_entries`,
       'entries of evidence',
     ],

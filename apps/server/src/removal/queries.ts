@@ -57,6 +57,7 @@ export async function remove(db: Db, kind: RemovableKind, id: string): Promise<v
 async function clearClosures(db: Db, ids: string[]): Promise<void> {
   if (ids.length === 0) return;
   await db.delete(plans).where(inArray(plans.closureId, ids));
+  await db.delete(cables).where(inArray(cables.closureId, ids));
   await db.delete(assemblies).where(inArray(assemblies.closureId, ids));
 }
 

@@ -14,5 +14,6 @@ export const spliceColumns = {
   fiberB: splices.fiberB,
   legB: splices.legB,
   method: splices.method,
+  end: splices.end,
   extra: splices.extra,
 };

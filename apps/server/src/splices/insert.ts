@@ -18,10 +18,10 @@ export async function insertSplices(
     const batch = splices.slice(start, start + BATCH);
     await rowsOf(
       db,
-      sql`insert into splices (id, project_id, closure_id, tray, slot, cable_a, fiber_a, leg_a, cable_b, fiber_b, leg_b, method, extra, live, head_cable, head_fiber, missing)
-          select "id", "projectId", "closureId", "tray", "slot", "cableA", "fiberA", "legA", "cableB", "fiberB", "legB", "method", "extra", true, "cableA", "fiberA", ${`{${wavelengths.join(',')}}`}::smallint[]
+      sql`insert into splices (id, project_id, closure_id, tray, slot, cable_a, fiber_a, leg_a, cable_b, fiber_b, leg_b, method, end_way, extra, live, head_cable, head_fiber, missing)
+          select "id", "projectId", "closureId", "tray", "slot", "cableA", "fiberA", "legA", "cableB", "fiberB", "legB", "method", "end", "extra", true, "cableA", "fiberA", ${`{${wavelengths.join(',')}}`}::smallint[]
           from jsonb_to_recordset(${JSON.stringify(batch)}::jsonb)
-            as s("id" uuid, "projectId" uuid, "closureId" uuid, "tray" int, "slot" int, "cableA" uuid, "fiberA" int, "legA" text, "cableB" uuid, "fiberB" int, "legB" text, "method" text, "extra" jsonb)`,
+            as s("id" uuid, "projectId" uuid, "closureId" uuid, "tray" int, "slot" int, "cableA" uuid, "fiberA" int, "legA" text, "cableB" uuid, "fiberB" int, "legB" text, "method" text, "end" text, "extra" jsonb)`,
     );
   }
   // The embedded database does not count its rows anew by itself; without it, its plans go by the old count.
@@ -39,13 +39,13 @@ export type JudgedSplice = Splice & {
 export async function insertJudged(db: Db, splices: readonly JudgedSplice[]): Promise<void> {
   await rowsOf(
     db,
-    sql`insert into splices (id, project_id, closure_id, tray, slot, cable_a, fiber_a, leg_a, cable_b, fiber_b, leg_b, method, extra, live, head_cable, head_fiber,
+    sql`insert into splices (id, project_id, closure_id, tray, slot, cable_a, fiber_a, leg_a, cable_b, fiber_b, leg_b, method, end_way, extra, live, head_cable, head_fiber,
           verdict, redo, grade, loss_half_mdb, wavelength_nm, tries, missing, origin, made_by, made_at, ruling, figures)
-        select "id", "projectId", "closureId", "tray", "slot", "cableA", "fiberA", "legA", "cableB", "fiberB", "legB", "method", "extra", "live", "headCable", "headFiber",
+        select "id", "projectId", "closureId", "tray", "slot", "cableA", "fiberA", "legA", "cableB", "fiberB", "legB", "method", "end", "extra", "live", "headCable", "headFiber",
           "verdict", "redo", "grade", "lossHalfMdb", "wavelengthNm", "tries", "missing", "origin", "madeBy", "madeAt", "ruling", "figures"
         from jsonb_to_recordset(${JSON.stringify(splices)}::jsonb)
           as s("id" uuid, "projectId" uuid, "closureId" uuid, "tray" int, "slot" int, "cableA" uuid, "fiberA" int, "legA" text, "cableB" uuid, "fiberB" int, "legB" text,
-            "method" text, "extra" jsonb, "live" bool, "headCable" uuid, "headFiber" int, "verdict" text, "redo" bool, "grade" smallint, "lossHalfMdb" int,
+            "method" text, "end" text, "extra" jsonb, "live" bool, "headCable" uuid, "headFiber" int, "verdict" text, "redo" bool, "grade" smallint, "lossHalfMdb" int,
             "wavelengthNm" int, "tries" smallint, "missing" smallint[], "origin" text, "madeBy" text, "madeAt" timestamptz, "ruling" jsonb, "figures" jsonb)`,
   );
 }

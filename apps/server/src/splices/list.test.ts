@@ -24,6 +24,7 @@ const cable = (name: string, fibers: number): Cable => ({
   projectId: document.project.id,
   name,
   makeUp: { kind: 'drop', fibers },
+  closureId: null,
   schemeId: 'tia-598',
   glass: USUAL_GLASS,
   run: USUAL_RUN,

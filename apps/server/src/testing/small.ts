@@ -25,6 +25,7 @@ export function smallDocument({ practiceOnly = false } = {}): ProjectDocument {
       projectId,
       name: 'A',
       makeUp: { kind: 'loose-tube' as const, tubes: 2, fibersPerTube: 12 },
+      closureId: null,
       schemeId: 'tia-598',
       glass: USUAL_GLASS,
       run: USUAL_RUN,
@@ -34,6 +35,7 @@ export function smallDocument({ practiceOnly = false } = {}): ProjectDocument {
       projectId,
       name: 'B',
       makeUp: { kind: 'loose-tube' as const, tubes: 2, fibersPerTube: 12 },
+      closureId: null,
       schemeId: 'tia-598',
       glass: USUAL_GLASS,
       run: USUAL_RUN,
@@ -43,6 +45,7 @@ export function smallDocument({ practiceOnly = false } = {}): ProjectDocument {
       projectId,
       name: 'C',
       makeUp: { kind: 'drop' as const, fibers: 4 },
+      closureId: null,
       schemeId: 'tia-598',
       glass: USUAL_GLASS,
       run: USUAL_RUN,
@@ -72,6 +75,7 @@ export function smallDocument({ practiceOnly = false } = {}): ProjectDocument {
     legA: null,
     legB: null,
     method: 'single',
+    end: null,
     extra: {},
   });
   return {

@@ -3,15 +3,17 @@ import {
   type Budget,
   type BudgetRow,
   type CircuitBudget,
+  type EndWay,
   GRADES,
   LIGHTS,
+  type WholeCircuit,
   budgetOf,
 } from '@cordel/core';
 import type { CircuitRoute, WhereMessage } from '@cordel/core/otdr';
 import { type Db, rowsOf } from '../db/client.ts';
 import { refresh } from '../ledger/refresh.ts';
 import { getProject } from '../projects/queries.ts';
-import { loadPlant } from './plant.ts';
+import { type Plant, loadPlant } from './plant.ts';
 import { type Proof, prove } from './proof.ts';
 import { hasTraces } from './queries.ts';
 import { causesOf } from './causes.ts';
@@ -36,11 +38,18 @@ export async function budgetRows(db: Db, projectId: string): Promise<BudgetRow[]
       .filter(({ cause, weight }) => cause === 'break' && weight === 'bad')
       .map((finding) => [finding.circuits[0]!, finding.where]),
   );
-  const rows = plant
-    .circuits()
-    .map((route) =>
-      rowOf(route, project.budget, project.limits.wavelengths, figures, proof, broken),
-    );
+  const rows = plant.network.wholeCircuits().map((whole) =>
+    rowOf(
+      whole,
+      whole.parts.map(({ cable, fiber }) => plant.circuitOf(cable, fiber)),
+      plant,
+      project.budget,
+      project.limits.wavelengths,
+      figures,
+      proof,
+      broken,
+    ),
+  );
   const least = ({ budgets }: BudgetRow) =>
     Math.min(...budgets.map(({ marginMdb: margin }) => margin));
   return rows.sort(
@@ -52,12 +61,13 @@ interface SpliceFigure {
   lossHalfMdb: number | null;
   grade: number | null;
   verdict: string;
+  end: EndWay | null;
 }
 
 async function figuresOf(db: Db, projectId: string): Promise<Map<string, SpliceFigure>> {
   const rows = await rowsOf<SpliceFigure & { id: string }>(
     db,
-    sql`select id, loss_half_mdb as "lossHalfMdb", grade, verdict from splices where project_id = ${projectId}`,
+    sql`select id, loss_half_mdb as "lossHalfMdb", grade, verdict, end_way as "end" from splices where project_id = ${projectId}`,
   );
   return new Map(rows.map((row) => [row.id, row]));
 }
@@ -75,44 +85,60 @@ function metersOf({ spans }: CircuitRoute, proof: Proof | null, circuit: string)
     : spans.reduce((sum, { sheathM, helix }) => sum + sheathM! * helix, 0);
 }
 
+/** Fiber, splices and ends of a circuit, part by part where splitters are on its way. */
 function rowOf(
-  route: CircuitRoute,
+  whole: WholeCircuit,
+  routes: readonly CircuitRoute[],
+  plant: Plant,
   budget: Budget,
   wavelengths: readonly number[],
   figures: ReadonlyMap<string, SpliceFigure>,
   proof: Proof | null,
   broken: ReadonlyMap<string, WhereMessage[]>,
 ): BudgetRow {
-  const own = route.points.flatMap(({ spliceId }) => (spliceId ? [figures.get(spliceId)!] : []));
-  const meters = metersOf(route, proof, route.key);
-  const splices = own.map(({ lossHalfMdb, grade }) =>
-    lossHalfMdb === null || grade === null
-      ? null
-      : { lossMdb: lossHalfMdb / 2, sigmaMdb: SIGMAS_MDB[GRADES[grade]!] },
+  const all = routes.flatMap(({ points }) =>
+    points.flatMap(({ spliceId }) => (spliceId ? [figures.get(spliceId)!] : [])),
   );
-  const dead = own.filter(({ verdict }) => verdict === 'dead').length;
-  const open = splices.filter((figure) => figure === null).length - dead;
+  const lengths = routes.map((route) => metersOf(route, proof, route.key));
+  const meters = lengths.includes(null) ? null : lengths.reduce((sum, one) => sum! + one!, 0)!;
+  const own = all.filter(({ end }) => end === null);
+  const ends = all.filter(({ end }) => end !== null);
+  const dead = all.filter(({ verdict }) => verdict === 'dead').length;
+  const open = all.filter(({ verdict }) => verdict === 'open' || verdict === 'skipped').length;
+  const { splitterMdb } = whole;
+  const circuit = {
+    lengthM: meters,
+    splices: own.map(figureOf),
+    // A splicer's estimate says nothing of a connector.
+    ends: ends.map((end) => (end.grade === 0 ? null : figureOf(end))),
+    splitterMdb,
+  };
   const budgets = wavelengths.flatMap((nm) => {
-    const total = proof?.totals.find(
-      ({ circuit, wavelengthNm }) => circuit === route.key && wavelengthNm === nm,
-    )?.mean;
-    const one = budgetOf(
-      { lengthM: meters, splices },
-      nm,
-      budget,
-      total ? { lossMdb: total.lossDb * 1000, sigmaMdb: total.sigmaDb * 1000 } : null,
+    const totals = routes.map(
+      ({ key }) =>
+        proof?.totals.find(({ circuit: of, wavelengthNm }) => of === key && wavelengthNm === nm)
+          ?.mean,
     );
+    const one = budgetOf(circuit, nm, budget, sumOf(totals));
     return one ? [one] : [];
   });
-  const { lights, why } = verdictOf(budgets, open, dead, broken.get(route.key) ?? null, meters);
-  const first = route.spans[0]!;
+  const where = routes.map(({ key }) => broken.get(key)).find((known) => known !== undefined);
+  const { lights, why } = verdictOf(budgets, open, dead, where ?? null, meters);
+  const [origin, leaf] = [routes[0]!, routes.at(-1)!];
+  const first = origin.spans[0]!;
   return {
-    circuit: route.key,
-    label: route.label,
+    circuit: leaf.key,
+    label: origin.label,
     cableId: first.cableId,
     fiber: first.fiber,
-    from: route.points[0]!.name,
-    to: route.points.at(-1)!.name,
+    from: origin.points[0]!.name,
+    to: leaf.points.at(-1)!.name,
+    splitters: whole.splitters.map(({ cable, output }) => ({
+      name: plant.setting.cables.get(cable)!.name,
+      output,
+    })),
+    splitterMdb,
+    ends: whole.ends,
     lengthM: meters,
     splices: own.length,
     open,
@@ -120,6 +146,22 @@ function rowOf(
     why,
     budgets,
   };
+}
+
+const figureOf = ({ lossHalfMdb, grade }: SpliceFigure) =>
+  lossHalfMdb === null || grade === null
+    ? null
+    : { lossMdb: lossHalfMdb / 2, sigmaMdb: SIGMAS_MDB[GRADES[grade]!] };
+
+/** What the parts of a circuit lose as they were measured; null where one of them was not. */
+function sumOf(totals: readonly ({ lossDb: number; sigmaDb: number } | null | undefined)[]) {
+  let [loss, square] = [0, 0];
+  for (const total of totals) {
+    if (!total) return null;
+    loss += total.lossDb;
+    square += total.sigmaDb ** 2;
+  }
+  return { lossMdb: loss * 1000, sigmaMdb: Math.sqrt(square) * 1000 };
 }
 
 const dB = (mdb: number) => ({ lossDb: mdb / 1000, decimals: 2 });

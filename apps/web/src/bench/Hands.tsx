@@ -1,8 +1,8 @@
 import { Pressable, View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
-import { type FiberAddress } from '@cordel/core';
+import { type FiberAddress, isFused } from '@cordel/core';
 import { type BenchSplice } from '@cordel/core/session';
-import { colourText, unitText } from '@cordel/text/fiber';
+import { colourText, makeUpText, unitText } from '@cordel/text/fiber';
 import { benchShared as t } from '@cordel/text/pages/bench/shared';
 import { useProjectView } from '@/projects/context';
 import { FiberEye, RibbonBar } from '@/ui/FiberEye';
@@ -50,6 +50,7 @@ function End({
   const name = view.fiberName(cable, number, splice[`leg${side}`]);
   const address = view.address(cable, number);
   if (!address) return <Text>{name}</Text>;
+  const isPort = address.place.unit?.kind === 'port';
   const colours = sleeve.flatMap(
     (other) => view.address(other[`cable${side}`], other[`fiber${side}`])?.fiber ?? [],
   );
@@ -65,10 +66,18 @@ function End({
         <FiberEye address={address} size={76} />
       )}
       <Text kind="strong" style={{ textAlign: 'center', fontSize: 18 }}>
-        {`${name} ${colourText(address.fiber)}`}
+        {isPort ? name : `${name} ${colourText(address.fiber)}`}
       </Text>
-      {address.place.unit ? <Text style={{ textAlign: 'center' }}>{unitText(address)}</Text> : null}
-      <Text style={{ textAlign: 'center' }}>{placeWords(address)}</Text>
+      {isPort ? (
+        <Text style={{ textAlign: 'center' }}>{makeUpText(view.cable(cable)!.makeUp)}</Text>
+      ) : (
+        <>
+          {address.place.unit ? (
+            <Text style={{ textAlign: 'center' }}>{unitText(address)}</Text>
+          ) : null}
+          <Text style={{ textAlign: 'center' }}>{placeWords(address)}</Text>
+        </>
+      )}
     </View>
   );
 }
@@ -90,12 +99,18 @@ function SleeveMark({ bench }: { bench: Bench }) {
     <Pressable
       role="checkbox"
       aria-checked={on}
-      aria-label={t('sleeveOn')}
+      aria-label={isFused(bench.fiber?.end ?? null) ? t('sleeveOn') : t('bootOn')}
       onPress={() => bench.dispatch({ type: 'sleeve', isOn: !on })}
       style={{ alignItems: 'center', width: 84, minHeight: 56, paddingTop: 8 }}
     >
       <Text kind={on ? 'strong' : 'small'} style={{ fontSize: 15 }}>
-        {on ? t('sleeveOn2') : t('sleeveOn3')}
+        {isFused(bench.fiber?.end ?? null)
+          ? on
+            ? t('sleeveOn2')
+            : t('sleeveOn3')
+          : on
+            ? t('bootOn')
+            : t('isTheBootOn')}
       </Text>
       <Svg width={76} height={24} aria-hidden>
         <Line x1={0} x2={76} y1={12} y2={12} stroke={colors.ink} strokeWidth={3} />

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { type RedoAdvice, formatLoss } from '@cordel/core';
+import { type RedoAdvice, formatLoss, isFused, isFusedWay } from '@cordel/core';
 import { type BenchSplice } from '@cordel/core/session';
 import { inHand as t } from '@cordel/text/pages/bench/InHand';
 import { benchShared as shared } from '@cordel/text/pages/bench/shared';
@@ -10,6 +10,7 @@ import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 import { useColors } from '@/ui/theme';
 import { useWide } from '@/ui/useWide';
+import { EndPart } from './EndPart';
 import { Hands } from './Hands';
 import { Keypad } from './Keypad';
 import { AdviceLine, AskedNotice, HeardLine, RecordLine, StopNotice } from './RecordPart';
@@ -39,7 +40,9 @@ export function InHand({ bench, setup, timers, records, advice, onSkip }: InHand
   const { feedback, sleeve } = bench;
   const { last } = bench;
   const measuring = bench.mode === 'measure';
-  const listening = !measuring && setup.splicer !== null && setup.setup.way !== 'mechanical';
+  const end = bench.fiber?.end ?? null;
+  const isUnfused = !measuring && !isFused(end);
+  const listening = !measuring && setup.splicer !== null && isFusedWay(setup.setup.way);
   const [typing, setTyping] = useState(false);
   const { fiberName } = useProjectView();
   const fiberWords = (splice: BenchSplice) => fiberName(splice.cableA, splice.fiberA, splice.legA);
@@ -55,6 +58,7 @@ export function InHand({ bench, setup, timers, records, advice, onSkip }: InHand
   );
   const figure = (
     <>
+      {end !== null && !measuring ? <EndPart bench={bench} /> : null}
       <View
         style={{
           flexDirection: 'row',
@@ -71,7 +75,13 @@ export function InHand({ bench, setup, timers, records, advice, onSkip }: InHand
           {worst ? formatLoss(worst.loss) : face(bench)}
         </Text>
         <View style={{ alignItems: 'flex-end' }}>
-          <Text>{bench.mode === 'measure' ? t('dbAtNm', { nm: bench.nm }) : t('dbEstimate')}</Text>
+          <Text>
+            {isUnfused
+              ? t('dbByAMeter', { nm: bench.nm })
+              : measuring
+                ? t('dbAtNm', { nm: bench.nm })
+                : t('dbEstimate')}
+          </Text>
           {bench.fibers.length > 1 ? (
             <Text kind="strong">
               {worst

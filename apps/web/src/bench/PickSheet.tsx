@@ -177,7 +177,7 @@ function barOf(splice: BenchSplice, limits: Limits, view: ProjectView): Bar {
   return {
     key: splice.id,
     lossHalfMdb: figure?.lossHalfMdb ?? null,
-    limit: spliceLimit(limits, figure?.grade ?? limits.grade, splice.method),
+    limit: spliceLimit(limits, figure?.grade ?? limits.grade, splice),
     over: state === 'redo',
     estimated: figure?.grade === 'estimate',
     crossed: state === 'dead' || state === 'accepted',

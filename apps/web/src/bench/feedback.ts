@@ -1,10 +1,14 @@
 import {
+  type Evidence,
   type Limits,
   type LossProblem,
   type Parsed,
   adviseEstimate,
   formatLoss,
+  isFused,
   judgeSplice,
+  newAttempt,
+  newInspection,
   newReading,
   reasonsFor,
   spliceStage,
@@ -16,6 +20,7 @@ import {
   type BenchMode,
   type BenchSplice,
   type BenchState,
+  isSeen,
   readingKind,
   type MeasuredKind,
 } from '@cordel/core/session';
@@ -49,9 +54,11 @@ export interface UnderThumb {
 /** Says what is waited for, what is mistyped, or what the figure means. */
 export function feedbackOf(now: UnderThumb): Feedback {
   const loss = now.read(now.fiber);
+  const typed = now.state.typed[now.fiber.id] ?? '';
+  if (now.mode !== 'measure' && !isFused(now.fiber.end) && (loss.ok || typed === ''))
+    return endFeedback(now);
   if (loss.ok)
     return now.mode === 'measure' ? readingFeedback(now, loss.value) : estimatesFeedback(now);
-  const typed = now.state.typed[now.fiber.id] ?? '';
   return typed === '' || typed === '-'
     ? { word: '', detail: waitingWords(now), tone: 'plain', redo: false }
     : { word: common('check'), detail: lossProblemText(loss.error), tone: 'bad', redo: false };
@@ -79,7 +86,7 @@ function estimatesFeedback({ fiber, fibers, read, limits }: UnderThumb): Feedbac
     const loss = read(splice);
     if (!loss.ok) continue;
     const tries = splice.spliceState.tries.length + 1;
-    const advice = adviseEstimate(loss.value, tries, splice.method, limits);
+    const advice = adviseEstimate(loss.value, tries, splice, limits);
     if (advice === 'good') continue;
     const where =
       fibers.length > 1
@@ -117,18 +124,44 @@ function estimatesFeedback({ fiber, fibers, read, limits }: UnderThumb): Feedbac
   };
 }
 
+/** Who draws up entries that nobody records. */
+const DRAFT = { id: 'draft', by: 'draft', at: '' };
+
+/** Judges an end that nobody estimates, as it would stand with what was seen and typed of it. */
+function endFeedback(now: UnderThumb): Feedback {
+  const { fiber, state, wavelengthNm } = now;
+  const loss = now.read(fiber);
+  if (!loss.ok && !isSeen(state))
+    return { word: '', detail: t('sayWhatYouSawOfTheEnd'), tone: 'plain', redo: false };
+  const made = newAttempt(DRAFT, fiber.id, null);
+  const seen = isSeen(state)
+    ? [newInspection({ ...DRAFT, id: 'seen' }, fiber.id, made.tryId, state.end)]
+    : [];
+  const figure = { ...readingKind('insertion'), wavelengthNm };
+  const read = loss.ok
+    ? [
+        newReading({ ...DRAFT, id: 'read' }, fiber.id, made.tryId, {
+          ...figure,
+          lossMdb: loss.value,
+        }),
+      ]
+    : [];
+  const feedback = judged(now, [...fiber.evidence, made, ...seen, ...read]);
+  return { ...feedback, redo: feedback.tone === 'bad' };
+}
+
 /** Judges the splice as it would stand with the reading kept. */
-function readingFeedback(
-  { fiber, state, wavelengthNm, limits }: UnderThumb,
-  lossMdb: number,
-): Feedback {
-  const draft = { id: 'draft', by: 'draft', at: '' };
+function readingFeedback(now: UnderThumb, lossMdb: number): Feedback {
+  const { fiber, state, wavelengthNm } = now;
   const tryId = fiber.spliceState.tries.at(-1)?.tryId ?? null;
   const figure = { ...readingKind(state.kind), wavelengthNm, lossMdb };
-  const reading = newReading(draft, fiber.id, tryId, figure);
-  const spliceState = spliceStateOf([...fiber.evidence, reading]);
-  const judgement = judgeSplice(spliceState, fiber.method, limits);
-  const reasons = reasonsFor(spliceState, judgement, fiber.method, limits);
+  return judged(now, [...fiber.evidence, newReading(DRAFT, fiber.id, tryId, figure)]);
+}
+
+function judged({ fiber, limits }: UnderThumb, evidence: Evidence[]): Feedback {
+  const spliceState = spliceStateOf(evidence);
+  const judgement = judgeSplice(spliceState, fiber, limits);
+  const reasons = reasonsFor(spliceState, judgement, fiber, limits);
   const { verdict, missing } = judgement;
   const waiting =
     missing.length > 0

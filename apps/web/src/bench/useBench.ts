@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { type SplicerRecord, isMade, isTypedArc, sleevesOf } from '@cordel/core';
+import { type SplicerRecord, isFused, isMade, isTypedArc, sleevesOf } from '@cordel/core';
 import {
   type BenchDeed,
   type BenchEvent,
@@ -10,6 +10,7 @@ import {
   benchSplices,
   inHand,
   isDead,
+  isRecordable,
   isWaiting,
   measuredNm,
   readBenchState,
@@ -77,8 +78,11 @@ export function useBench(
     recordEvidence(recorded.entries, DEEDS[recorded.deed](recorded.words, nm));
     const { splicerId, ways } = setupNow(work.closure.id);
     // What is typed was fused all the same; a mechanical end was not.
-    const isMechanical = ways.single === 'mechanical' && recorded.entries.length === 1;
-    if (splicerId !== null && !isMechanical && isTypedArc(recorded.entries))
+    const joint = splices.find(({ id }) => id === recorded.entries[0]?.spliceId);
+    const isMechanical =
+      joint?.end == null && ways.single === 'mechanical' && recorded.entries.length === 1;
+    const wasFused = isFused(joint?.end ?? null) && !isMechanical;
+    if (splicerId !== null && wasFused && isTypedArc(recorded.entries))
       logInstrument(
         project.id,
         { kind: 'arcs', instrumentId: splicerId, count: 1 },
@@ -104,7 +108,7 @@ export function useBench(
     due: splices.length - splices.filter(isDead).length,
     skipped: splices.filter((splice) => stageOf(splice) === 'skipped'),
     waiting: sleeves.filter((sleeve) => isWaiting(sleeve, state, tools)).length,
-    allTyped: fibers.length > 0 && fibers.every((splice) => read(splice).ok),
+    allTyped: fibers.length > 0 && fibers.every((splice) => isRecordable(state, splice, tools)),
     feedback: fiber
       ? feedbackOf({ fiber, fibers, read, mode, state, wavelengthNm: nm, limits })
       : null,

@@ -5,6 +5,7 @@ import {
   type JointNeeds,
   type Splicer,
   fiberKindOf,
+  isDevice,
   proposeSetup,
   setupWarnings,
   usualSleeve,
@@ -68,9 +69,12 @@ function needsOf(
     glass: [glass[0] ?? 'single-mode', glass[1] ?? 'single-mode'],
     sleeve: hardwareAt(closureId, view)?.sleeve ?? '60 mm',
     coatings: [cables[0]?.glass.coating ?? 250, cables[1]?.glass.coating ?? 250],
+    end: first?.end ?? null,
     ends: hardwareAt(closureId, view)?.form === 'drop-end',
     drop: cables.some((cable) => cable?.makeUp.kind === 'drop'),
-    loose: cables.some((cable) => cable && cable.makeUp.kind !== 'ribbon'),
+    loose: cables.some(
+      (cable) => cable && cable.makeUp.kind !== 'ribbon' && !isDevice(cable.makeUp),
+    ),
   };
 }
 

@@ -101,6 +101,7 @@ function Reentry({ closing }: { closing: Closing }) {
       view.project.limits,
     ),
     cableName: (id) => view.cable(id)?.name ?? id,
+    isDevice: (id) => view.devices.some((device) => device.id === id),
   });
   const go = (path: string) => router.push(`/p/${view.project.id}/${path}` as never);
   return (

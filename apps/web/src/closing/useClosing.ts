@@ -61,6 +61,7 @@ export function useClosing(closureId: string) {
         hardware,
         splices: judged,
         cableName: (id) => view.cable(id)?.name ?? id,
+        isDevice: (id) => view.devices.some((device) => device.id === id),
       }),
       hardware,
       splices: judged,

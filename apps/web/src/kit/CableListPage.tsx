@@ -61,6 +61,7 @@ export function CableListPage() {
         projectId: project.id,
         name: called,
         makeUp,
+        closureId: null,
         schemeId: project.schemeId,
         glass: USUAL_GLASS,
         run: USUAL_RUN,

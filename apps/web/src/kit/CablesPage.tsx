@@ -91,7 +91,7 @@ function CableForm({
   removal: Removal;
   onDone(): void;
 }) {
-  const { project, schemes, cables, closures, assemblies, isArchived } = useProjectView();
+  const { project, schemes, cables, devices, closures, assemblies, isArchived } = useProjectView();
   const entered = closures.filter(({ id }) =>
     assemblies.some(
       (assembly) =>
@@ -117,7 +117,9 @@ function CableForm({
       return setProblem(t('modeFieldTypeItInUm', { message: issueText(made.error.issues[0]!) }));
     if ('error' in read) return setProblem(read.error);
     if (!named.success) return setProblem(issueText(named.error.issues[0]!));
-    if (cables.some((other) => other.name === named.data && other.id !== cable?.id))
+    if (
+      [...cables, ...devices].some((other) => other.name === named.data && other.id !== cable?.id)
+    )
       return setProblem(t('thereIsACableAlreadyChoose', { data: named.data }));
     const runRead = readRun(run, entered, project.units.distance);
     if ('error' in runRead) return setProblem(runRead.error);
@@ -126,6 +128,7 @@ function CableForm({
       projectId: project.id,
       name: named.data,
       makeUp: read.makeUp,
+      closureId: null,
       schemeId,
       glass: made.data,
       run: runRead.run,

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import { type MakeUp } from '@cordel/core';
+import { type CableKind } from '@cordel/core';
 import { makeUpText } from '@cordel/text/fiber';
 import { makeUpForm as t } from '@cordel/text/pages/kit/MakeUpForm';
 import { common } from '@cordel/text/pages/common';
@@ -9,7 +9,7 @@ import { Text } from '@/ui/Text';
 import { type TypedMakeUp, readMakeUp } from './typedMakeUp';
 
 const KINDS: {
-  value: MakeUp['kind'];
+  value: CableKind;
   label: string;
   first: string;
   second: string | null;

@@ -2,7 +2,7 @@ import { useQueries } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import { type KitItem, kitList } from '@cordel/core';
+import { type KitItem, kitList, type Splitter } from '@cordel/core';
 import { benchSplices } from '@cordel/core/session';
 import { readWork } from '@/data/queries';
 import type { ClosureWork } from '@cordel/client';
@@ -193,6 +193,7 @@ function itemsOf(works: readonly ClosureWork[], view: ProjectView): NamedItem[] 
     return {
       hardware: opened.hardware,
       splices: open,
+      splitters: splittersIn(work, view),
       ports: open.length === 0 ? [] : opened.ports,
       entries:
         open.length === 0
@@ -200,9 +201,24 @@ function itemsOf(works: readonly ClosureWork[], view: ProjectView): NamedItem[] 
           : opened.entries.map(({ entry, cable, plan }) => ({ entry, makeUp: cable.makeUp, plan })),
     };
   });
-  return kitList(closures, practice, (id) => view.cable(id)?.makeUp.kind !== 'ribbon')
+  return kitList(closures, practice, (id) => view.cable(id)?.makeUp)
     .map((item) => ({ ...item, name: kitItemText(item.item) }))
     .sort((a, b) => a.name.localeCompare(b.name));
+}
+
+/** Splitters of a closure that no fiber is spliced to yet. */
+const splittersIn = (work: ClosureWork, { devices }: ProjectView): Splitter[] =>
+  devices.flatMap(({ id, closureId, makeUp }) => {
+    const isIn = benchStarted(work, id);
+    return closureId === work.closure.id && makeUp.kind === 'splitter' && !isIn ? [makeUp] : [];
+  });
+
+/** Whether a splice of a device was made: it is in the closure. */
+function benchStarted({ splices, evidence }: ClosureWork, deviceId: string): boolean {
+  const made = new Set(evidence.map(({ spliceId }) => spliceId));
+  return splices.some(
+    ({ id, cableA, cableB }) => (cableA === deviceId || cableB === deviceId) && made.has(id),
+  );
 }
 
 async function saveCsv(project: string, items: readonly NamedItem[], van: Van): Promise<void> {

@@ -112,6 +112,7 @@ function madeUp(
     hardware,
     splices: [],
     cableName: () => t('madeUp'),
+    isDevice: () => false,
   }).filter(({ group }) => group !== 'work');
   return { task, seals, closing };
 }

@@ -1,15 +1,19 @@
-import { GROUP_SIZE, type MakeUp, makeUpSchema, ribbonSize } from '@cordel/core';
+import { type CableKind, GROUP_SIZE, type MakeUp, makeUpSchema, ribbonSize } from '@cordel/core';
 import { issueText } from '@cordel/text/record';
 
 /** A make-up as it is typed: figures may be empty for the moment. */
 export interface TypedMakeUp {
-  kind: MakeUp['kind'];
+  kind: CableKind;
   first: string;
   second: string;
   /** Ribbons a tube; empty for one central tube. */
   third?: string;
 }
 
+/**
+ * A cable's make-up as it is typed.
+ * @throws RangeError for a device, which is no cable
+ */
 export function typeMakeUp(makeUp: MakeUp): TypedMakeUp {
   switch (makeUp.kind) {
     case 'loose-tube':
@@ -33,6 +37,8 @@ export function typeMakeUp(makeUp: MakeUp): TypedMakeUp {
       };
     case 'drop':
       return { kind: makeUp.kind, first: String(makeUp.fibers), second: '' };
+    default:
+      throw new RangeError(makeUp.kind);
   }
 }
 

@@ -157,12 +157,12 @@ function holdsWords(list: readonly Splice[], view: ProjectView): string {
 }
 
 function barOf(splice: Splice, evidence: Evidence[], limits: Limits, view: ProjectView): Bar {
-  const judged = judgeSplice(spliceStateOf(evidence), splice.method, limits);
+  const judged = judgeSplice(spliceStateOf(evidence), splice, limits);
   const grade = judged.figure?.grade ?? limits.grade;
   return {
     key: splice.id,
     lossHalfMdb: judged.figure?.lossHalfMdb ?? null,
-    limit: spliceLimit(limits, grade, splice.method),
+    limit: spliceLimit(limits, grade, splice),
     over: judged.redo,
     estimated: judged.figure?.grade === 'estimate',
     crossed: judged.verdict === 'accepted' || judged.verdict === 'dead',

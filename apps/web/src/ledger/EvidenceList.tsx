@@ -126,6 +126,14 @@ function entryWords(entry: Evidence, tries: readonly Evidence[]): string {
       origin: entry.origin,
     });
   }
+  if (entry.type === 'inspection')
+    return [
+      entry.face === null ? '' : t(entry.face === 'pass' ? 'facePasses' : 'faceFails'),
+      entry.light === null ? '' : t(entry.light === 'seen' ? 'lightSeen' : 'noLight'),
+      entry.origin === 'typed' ? '' : entry.origin,
+    ]
+      .filter(Boolean)
+      .join(' · ');
   const what =
     entry.direction === null
       ? entry.grade

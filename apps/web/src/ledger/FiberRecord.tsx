@@ -100,7 +100,7 @@ function barOf(row: SpliceRow, view: ReturnType<typeof useProjectView>) {
   return {
     key: row.id,
     lossHalfMdb: row.lossHalfMdb,
-    limit: spliceLimit(view.project.limits, grade, row.method),
+    limit: spliceLimit(view.project.limits, grade, row),
     over: row.redo,
     estimated: grade === 'estimate',
     crossed: row.verdict === 'accepted' || row.verdict === 'dead',

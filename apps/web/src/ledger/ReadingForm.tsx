@@ -51,7 +51,12 @@ export function ReadingForm({ splice, spliceState }: { splice: Splice; spliceSta
     z.output<typeof formSchema>
   >({
     resolver: formResolver(formSchema),
-    defaultValues: { by: person, nm: String(project.limits.wavelengths[0]), kind: 'AB', loss: '' },
+    defaultValues: {
+      by: person,
+      nm: String(project.limits.wavelengths[0]),
+      kind: splice.end ? 'insertion' : 'AB',
+      loss: '',
+    },
   });
   const save = handleSubmit(({ by, nm, kind, loss }) => {
     setPerson(by);

@@ -6,14 +6,16 @@ import {
   type Splice,
   formatHalf,
   formatLoss,
+  isDevice,
   judgeSplice,
   reasonsFor,
   spliceStage,
   spliceStateOf,
 } from '@cordel/core';
+import { wayText } from '@cordel/text/bench';
 import { spliceStateText } from '@cordel/text/loss/states';
 import { spliceReasonText } from '@cordel/text/loss';
-import { colourText, unitText } from '@cordel/text/fiber';
+import { colourText, makeUpText, unitText } from '@cordel/text/fiber';
 import { spliceRecord as t } from '@cordel/text/pages/ledger/SpliceRecord';
 import { ledgerShared as shared } from '@cordel/text/pages/ledger/shared';
 import { useSplice } from '@/data/queries';
@@ -25,6 +27,7 @@ import { Text } from '@/ui/Text';
 import { STAGE_COLORS } from '@/ui/words';
 import { useClock } from '@/projects/useClock';
 import { EvidenceList } from './EvidenceList';
+import { InspectionForm } from './InspectionForm';
 import { ReadingForm } from './ReadingForm';
 import { RulingForm } from './RulingForm';
 import { useRecordLevel } from './useRecordLevel';
@@ -40,12 +43,12 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
   const view = useProjectView();
   const level = useRecordLevel();
   const router = useRouter();
-  const [adding, setAdding] = useState<'reading' | 'ruling' | null>(null);
+  const [adding, setAdding] = useState<'reading' | 'ruling' | 'inspection' | null>(null);
   const { limits } = view.project;
   const { moment } = useClock();
   const spliceState = useMemo(() => spliceStateOf(evidence), [evidence]);
-  const judgement = judgeSplice(spliceState, splice.method, limits);
-  const reasons = reasonsFor(spliceState, judgement, splice.method, limits);
+  const judgement = judgeSplice(spliceState, splice, limits);
+  const reasons = reasonsFor(spliceState, judgement, splice, limits);
   const stage = spliceStage(judgement);
   const closure = view.closures.find((entry) => entry.id === splice.closureId);
   const missing =
@@ -60,7 +63,11 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
             name: closure?.name ?? '',
             tray: splice.tray,
             slot: splice.slot,
-            method: splice.method === 'mass' ? 'ribbon' : 'single',
+            method: splice.end
+              ? wayText(splice.end)
+              : splice.method === 'mass'
+                ? 'ribbon'
+                : 'single',
           })}
         </Text>
         <Text kind="name" heading={level.title}>
@@ -132,6 +139,13 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
       </View>
       {spliceState.retired ? null : (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+          {splice.end ? (
+            <Button
+              label={t('addWhatWasSeen')}
+              look={adding === 'inspection' ? 'dark' : 'plain'}
+              onPress={() => setAdding(adding === 'inspection' ? null : 'inspection')}
+            />
+          ) : null}
           <Button
             label={t('addAMeasuredFigure')}
             look={adding === 'reading' ? 'dark' : 'plain'}
@@ -152,6 +166,9 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
           />
         </View>
       )}
+      {adding === 'inspection' ? (
+        <InspectionForm splice={splice} spliceState={spliceState} />
+      ) : null}
       {adding === 'reading' ? <ReadingForm splice={splice} spliceState={spliceState} /> : null}
       {adding === 'ruling' ? (
         <RulingForm splice={splice} spliceState={spliceState} onDone={() => setAdding(null)} />
@@ -170,11 +187,16 @@ function EndWords({ cable, fiber }: { cable: string; fiber: number }) {
     <View style={{ flex: 1, flexDirection: 'row', gap: 8, alignItems: 'center' }}>
       <FiberEye address={address} size={54} />
       <View style={{ flex: 1 }}>
-        <Text kind="strong">{`${view.fiberName(cable, fiber)} ${colourText(address.fiber)}`}</Text>
-        <Text
-          kind="small"
-          color="ink2"
-        >{`${[unitText(address), t('position', { position: address.place.position }), address.fiber.letters].filter(Boolean).join(' · ')}`}</Text>
+        <Text kind="strong">
+          {isDevice(view.cable(cable)!.makeUp)
+            ? view.fiberName(cable, fiber)
+            : `${view.fiberName(cable, fiber)} ${colourText(address.fiber)}`}
+        </Text>
+        <Text kind="small" color="ink2">
+          {isDevice(view.cable(cable)!.makeUp)
+            ? makeUpText(view.cable(cable)!.makeUp)
+            : `${[unitText(address), t('position', { position: address.place.position }), address.fiber.letters].filter(Boolean).join(' · ')}`}
+        </Text>
       </View>
     </View>
   );

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
-import { formatDistance } from '@cordel/core';
+import { formatDistance, formatLoss, splitterLossMdb } from '@cordel/core';
 import { colourText, unitText } from '@cordel/text/fiber';
 import { circuitCord as t } from '@cordel/text/pages/plan/CircuitCord';
 import { common } from '@cordel/text/pages/common';
@@ -19,26 +19,99 @@ export interface CircuitLeg {
   length: number | null;
 }
 
+/** A splitter at an end of a circuit, as the server tells it. */
+export interface CircuitSplitter {
+  cableId: string;
+  /** The output that this circuit leaves by; null where the circuit feeds it. */
+  output: number | null;
+  feed: { cableId: string; fiber: number } | null;
+  outputs: readonly { output: number; cableId: string; fiber: number }[];
+}
+
 /** A circuit as a cord from end to end: the fiber's eye in each cable, a knot at each splice. */
 export function CircuitCord({
   legs,
+  splitters,
   at,
 }: {
   legs: readonly CircuitLeg[];
+  splitters: readonly CircuitSplitter[];
   at: { cableId: string; fiber: number };
 }) {
+  const feed = splitters.find(({ output }) => output !== null);
+  const fed = splitters.find(({ output }) => output === null);
   return (
     <View>
-      <End words={legs[0] && legs.length === 1 ? t('notSplicedAnywhere') : t('oneEnd')} />
+      {feed ? (
+        <Feed splitter={feed} />
+      ) : (
+        <End words={legs[0] && legs.length === 1 ? t('notSplicedAnywhere') : t('oneEnd')} />
+      )}
       {legs.map((leg) => (
         <View key={`${leg.cableId} ${leg.fiber}`}>
           <InCable leg={leg} here={leg.cableId === at.cableId && leg.fiber === at.fiber} />
           {leg.splice ? <Knot splice={leg.splice} /> : null}
         </View>
       ))}
-      <End words={t('otherEnd')} />
+      {fed ? <Branches splitter={fed} /> : <End words={t('otherEnd')} />}
     </View>
   );
+}
+
+/** The splitter that a circuit comes out of: a tap goes on to what feeds it. */
+function Feed({ splitter }: { splitter: CircuitSplitter }) {
+  const { cable, fiberName } = useProjectView();
+  const follow = useFollow();
+  const name = cable(splitter.cableId)?.name ?? '';
+  const { feed } = splitter;
+  if (!feed) return <End words={t('nothingFeeds', { name })} />;
+  return (
+    <Button
+      label={t('fedThrough', { name, fiber: fiberName(feed.cableId, feed.fiber) })}
+      icon="arrow-up"
+      onPress={() => follow(feed)}
+    />
+  );
+}
+
+/** What a splitter makes of a circuit: a line for each output in use, a tap goes on with it. */
+function Branches({ splitter }: { splitter: CircuitSplitter }) {
+  const { cable, fiberName } = useProjectView();
+  const follow = useFollow();
+  const device = cable(splitter.cableId);
+  if (device?.makeUp.kind !== 'splitter') return null;
+  const { makeUp } = device;
+  return (
+    <View style={{ gap: 6, paddingLeft: 28 }}>
+      <Text kind="strong">
+        {t('branches', { name: device.name, outputs: splitter.outputs.length })}
+      </Text>
+      {splitter.outputs.map(({ output, ...far }) => (
+        <Button
+          key={output}
+          label={t('branch', {
+            output,
+            fiber: fiberName(far.cableId, far.fiber),
+            loss: formatLoss(splitterLossMdb(makeUp, output)),
+          })}
+          icon="source-branch"
+          onPress={() => follow(far)}
+        />
+      ))}
+    </View>
+  );
+}
+
+/** Goes on to another fiber of the network. */
+function useFollow() {
+  const router = useRouter();
+  const { address } = useProjectView();
+  return ({ cableId, fiber }: { cableId: string; fiber: number }) => {
+    const place = address(cableId, fiber);
+    const own = place && unitText(place);
+    const isDeviceFiber = place?.place.unit && !['tube', 'ribbon'].includes(place.place.unit.kind);
+    router.setParams({ cable: cableId, fiber: isDeviceFiber && own ? own : String(fiber) });
+  };
 }
 
 function Row({ cord, children }: { cord: React.ReactNode; children: React.ReactNode }) {

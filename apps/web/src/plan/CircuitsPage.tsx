@@ -39,11 +39,18 @@ export function CircuitsPage() {
 }
 
 function Follow() {
-  const { project, cables, schemes, planCables } = useProjectView();
+  const { project, cables: own, devices, schemes, planCables } = useProjectView();
   const router = useRouter();
   const { cable, fiber } = useLocalSearchParams<{ cable?: string; fiber?: string }>();
+  const cables = [...own, ...devices];
   const chosen = cables.find((entry) => entry.id === cable) ?? cables[0];
   const [typed, setTyped] = useState(fiber ?? '1');
+  // A branch that is tapped is followed in place of what was typed.
+  const [followed, setFollowed] = useState(fiber);
+  if (fiber !== followed) {
+    setFollowed(fiber);
+    setTyped(fiber ?? '1');
+  }
   const scheme = schemes.find((entry) => entry.id === chosen?.schemeId);
   if (!chosen || !scheme)
     return <Empty title={t('noCablesYet')}>{t('importASpliceListOrAdd')}</Empty>;
@@ -54,7 +61,7 @@ function Follow() {
       <CablePick
         label={common('cable')}
         value={chosen.name}
-        cables={planCables}
+        cables={planCables()}
         onChange={(name) => go(cables.find((entry) => entry.name === name)!.id)}
       />
       <TextInput
@@ -96,7 +103,7 @@ function Circuit({
       ),
   });
   if (!circuit.data) return <Waiting error={circuit.error} />;
-  const { circle, legs } = circuit.data;
+  const { circle, legs, splitters } = circuit.data;
   return (
     <>
       {circle ? (
@@ -104,7 +111,7 @@ function Circuit({
           {t('theFiberComesBackToWhere')}
         </Notice>
       ) : null}
-      <CircuitCord legs={legs} at={{ cableId, fiber }} />
+      <CircuitCord legs={legs} splitters={splitters} at={{ cableId, fiber }} />
     </>
   );
 }

@@ -14,8 +14,10 @@ import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 import { useWide } from '@/ui/useWide';
 import { ChangePart } from './ChangePart';
+import { DevicesPart } from './DevicesPart';
 import { LineBuilder } from './LineBuilder';
 import { PlanEditor } from './PlanEditor';
+import { onDevices } from './onDevices';
 import { TrayPart } from './TrayPart';
 import { type PlanDraft, type PlanHook, usePlan } from './usePlan';
 
@@ -35,6 +37,10 @@ export function PlanPage() {
         <View style={{ flexDirection: wide ? 'row' : 'column', gap: 24 }}>
           <View style={{ flex: wide ? 1 : undefined, gap: 14 }}>
             <Lines plan={plan} draft={plan.draft} />
+            <DevicesPart
+              closureId={closureId}
+              planned={onDevices(plan.evaluated.expanded, plan.cables)}
+            />
           </View>
           <View style={{ flex: wide ? 1 : undefined, gap: 14 }}>
             <ChangePart plan={plan} evaluated={plan.evaluated} />

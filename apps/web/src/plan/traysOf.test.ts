@@ -16,6 +16,7 @@ const placed = (from: string, fiber: number, slot: number, method: Placed['metho
   fiberB: fiber + 100,
   legA: null,
   legB: null,
+  end: null,
   method,
 });
 const run = (from: string, first: number, count: number, slotOf: (index: number) => number) =>

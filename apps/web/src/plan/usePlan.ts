@@ -127,7 +127,7 @@ export function usePlan(closureId: string) {
     trayError,
     sent,
     error: stored.error ?? work.error,
-    cables: view.planCables,
+    cables: useMemo(() => view.planCables(closureId), [view, closureId]),
   };
 }
 
@@ -159,7 +159,7 @@ function taskOf(draft: PlanDraft, work: ClosureWork, view: ProjectView): PlanTas
   return {
     ...draft,
     retire: draft.retire !== null,
-    cables: view.planCables,
+    cables: view.planCables(work.closure.id),
     trays: work.closure.trays,
     there: work.splices.map((splice) => ({
       ...splice,

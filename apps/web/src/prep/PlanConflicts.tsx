@@ -24,7 +24,8 @@ export function PlanConflicts({
   const { entry, cable, task } = item;
   const tubes = task?.entry.tubes ?? entry.tubes;
   const conflicts = useMemo(() => {
-    const { fates } = expandPlan(parsePlan(text ?? '', planCables), planCables);
+    const list = planCables();
+    const { fates } = expandPlan(parsePlan(text ?? '', list), list);
     const passing = fates
       .filter((fate) => fate.verb === 'through' && fate.cable === cable.name)
       .flatMap(({ runs }) => fibersOf(runs));

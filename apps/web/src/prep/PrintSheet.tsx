@@ -124,7 +124,7 @@ function TrayTable({ view, opened, splices, name }: TableProps & { opened: Opene
     cableA: nameOf(splice.cableA),
     cableB: nameOf(splice.cableB),
   }));
-  const rows = traysOf(placed, closure.trays, view.planCables).flatMap((tray) => tray.items);
+  const rows = traysOf(placed, closure.trays, view.planCables()).flatMap((tray) => tray.items);
   return (
     <div className="page">
       <h2>{t('nameTrays', { name })}</h2>

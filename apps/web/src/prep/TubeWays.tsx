@@ -31,7 +31,7 @@ const NEXT = {
 
 /** Which tubes or ribbons of an express cable are opened, and how: each press goes on to the next way. */
 export function TubeWays({ makeUp, scheme, tubes, isPlanned, onChange }: TubeWaysProps) {
-  const kind = unitKind(makeUp);
+  const kind = unitKind(makeUp) === 'ribbon' ? 'ribbon' : 'tube';
   const count = fiberCount(makeUp) / unitSize(makeUp);
   const units = isPlanned
     ? tubes.map(({ unit }) => unit)

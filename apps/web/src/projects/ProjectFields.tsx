@@ -20,6 +20,7 @@ import {
   ARC_FIELDS,
   BUDGET_FIELDS,
   GRADE_LABELS,
+  END_LIMIT_FIELDS,
   LIMIT_FIELDS,
   MEAN_LIMIT_FIELDS,
   MEASURING_FIELDS,
@@ -164,6 +165,10 @@ function LimitFields({ control, setValue }: Omit<Props, 'schemes'>) {
             <FormFields control={loose} rows={spliceLimitFields(grade)} />
           </Part>
         ))}
+      </Card>
+      <Card style={{ gap: 12 }}>
+        <Text color="ink2">{t('maximumLossOfAnEnd')}</Text>
+        <FormFields control={loose} rows={END_LIMIT_FIELDS} />
       </Card>
       <Card style={{ gap: 12 }}>
         <Text color="ink2">{t('maximumAverageInDbEmptyFor')}</Text>

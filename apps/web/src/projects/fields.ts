@@ -151,6 +151,14 @@ export const spliceLimitFields = (grade: Grade): Rows => [
   ],
 ];
 
+/** Maximum loss of an end, by a power meter. */
+export const END_LIMIT_FIELDS: Rows = [
+  [
+    { name: 'limits.ends.mechanical', label: t('mechanicalEnd'), unit: 'dB', numeric: true },
+    { name: 'limits.ends.fused', label: t('fusedEnd'), unit: 'dB', numeric: true },
+  ],
+];
+
 export const MEAN_LIMIT_FIELDS: Rows = [
   [
     { name: 'limits.mean.fiber', label: t('aFiber'), unit: 'dB', numeric: true },

@@ -139,6 +139,7 @@ export const projectFormSchema = z
         insertion: bySleeve,
         'two-way': bySleeve,
       }),
+      ends: z.object({ mechanical: limitText, fused: limitText }),
       mean: z.object({ fiber: limitText, tray: limitText, closure: limitText }),
       grade: gradeSchema,
       maxTries: countText(1, 10),
@@ -218,6 +219,7 @@ export function limitsForm(limits: Limits): ProjectForm['limits'] {
     name: limits.name,
     source: limits.source,
     splice,
+    ends: { mechanical: text(limits.ends.mechanical), fused: text(limits.ends.fused) },
     mean: {
       fiber: text(limits.mean.fiber),
       tray: text(limits.mean.tray),

@@ -120,13 +120,13 @@ export function useImport() {
     let current = true;
     const known = {
       closures: view.closures.map(({ name }) => name),
-      cables: view.cables.map(({ name }) => name),
+      cables: view.planCables().map(({ name }) => name),
     };
     void reader.sameNames(match, known).then((found) => current && setProposals(found));
     return () => {
       current = false;
     };
-  }, [file, match, settled, reader, view.closures, view.cables]);
+  }, [file, match, settled, reader, view]);
 
   // Cables follow from the columns; what is typed for a cable already is kept.
   useEffect(() => {
@@ -135,7 +135,7 @@ export function useImport() {
     const scheme = view.schemes.find(({ id }) => id === view.project.schemeId)!;
     void reader.cables({ match, method, scheme, sameNames }).then((found) => {
       if (!current) return;
-      const known = new Set(view.cables.map((cable) => cable.name));
+      const known = new Set(view.planCables().map((cable) => cable.name));
       setNewCables((before) =>
         found
           .filter((cable) => !known.has(cable.name))
@@ -199,6 +199,7 @@ export function useImport() {
               projectId: view.project.id,
               name: cable.name,
               makeUp: made.makeUp,
+              closureId: null,
               schemeId: cable.schemeId,
               glass: USUAL_GLASS,
               run: USUAL_RUN,

@@ -127,8 +127,18 @@ function Row({ row, colors }: { row: BudgetRow; colors: Colors }) {
         </Text>
       </View>
       <Text>
-        {`${budgetText(row.why, project.units)} ${row.lengthM === null ? '' : t('distanceOfFiber', { distance: formatDistance(Math.round(row.lengthM * 10_000), project.units.distance) })}${t('splices', { splices: row.splices })}.`}
+        {`${budgetText(row.why, project.units)} ${row.lengthM === null ? '' : t('distanceOfFiber', { distance: formatDistance(Math.round(row.lengthM * 10_000), project.units.distance) })}${t('splices', { splices: row.splices })}${row.ends > 0 ? t('endsAtPorts', { ends: row.ends }) : ''}.`}
       </Text>
+      {row.splitters.length > 0 ? (
+        <Text>
+          {t('throughSplitters', {
+            splitters: row.splitters
+              .map(({ name, output }) => t('splitterOutput', { name, output }))
+              .join(', '),
+            loss: dB(row.splitterMdb),
+          })}
+        </Text>
+      ) : null}
       {row.budgets.map((budget) => (
         <BudgetBar key={budget.wavelengthNm} budget={budget} broken={row.lights === 'broken'} />
       ))}

@@ -1008,6 +1008,22 @@ export interface paths {
                                 } | null;
                                 length: number | null;
                             }[];
+                            splitters: {
+                                /** Format: uuid */
+                                cableId: string;
+                                output: number | null;
+                                feed: {
+                                    /** Format: uuid */
+                                    cableId: string;
+                                    fiber: number;
+                                } | null;
+                                outputs: {
+                                    /** Format: uuid */
+                                    cableId: string;
+                                    fiber: number;
+                                    output: number;
+                                }[];
+                            }[];
                         };
                     };
                 };
@@ -1043,7 +1059,7 @@ export interface paths {
                         "application/json": {
                             problems: {
                                 /** @enum {string} */
-                                kind: "circle" | "twice" | "ends" | "shift" | "flip";
+                                kind: "circle" | "twice" | "ends" | "shift" | "flip" | "feed";
                                 /** Format: uuid */
                                 closure: string | null;
                                 /** Format: uuid */
@@ -1099,6 +1115,14 @@ export interface paths {
                                     };
                                     cable: string;
                                     fiber: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "fedFromTwo";
+                                    splitters: string[];
+                                } | {
+                                    /** @enum {string} */
+                                    code: "notFed";
+                                    splitter: string;
                                 } | {
                                     /** @enum {string} */
                                     code: "unassigned";
@@ -1343,17 +1367,23 @@ export interface paths {
                             /** @default null */
                             cableA?: number | null;
                             /** @default null */
+                            legA?: number | null;
+                            /** @default null */
                             tubeA?: number | null;
                             /** @default null */
                             fiberA?: number | null;
                             /** @default null */
                             cableB?: number | null;
                             /** @default null */
+                            legB?: number | null;
+                            /** @default null */
                             tubeB?: number | null;
                             /** @default null */
                             fiberB?: number | null;
                             /** @default null */
                             method?: number | null;
+                            /** @default null */
+                            end?: number | null;
                         };
                         /**
                          * @default single
@@ -2176,6 +2206,8 @@ export interface paths {
                                 legB: "in" | "out" | null;
                                 /** @enum {string} */
                                 method: "single" | "mass";
+                                /** @enum {string|null} */
+                                end: "pigtail" | "splice-on" | "mechanical" | "breakout" | null;
                                 /** Format: uuid */
                                 headCable: string;
                                 headFiber: number;
@@ -2253,6 +2285,8 @@ export interface paths {
                                 legB: "in" | "out" | null;
                                 /** @enum {string} */
                                 method: "single" | "mass";
+                                /** @enum {string|null} */
+                                end: "pigtail" | "splice-on" | "mechanical" | "breakout" | null;
                                 /** Format: uuid */
                                 headCable: string;
                                 headFiber: number;
@@ -2305,6 +2339,12 @@ export interface paths {
                                 } | {
                                     /** @enum {string} */
                                     code: "jointItself";
+                                } | {
+                                    /** @enum {string} */
+                                    code: "faceFailed" | "noLight";
+                                } | {
+                                    /** @enum {string} */
+                                    code: "needsLight" | "needsFace" | "needsLightAndFace";
                                 } | {
                                     /** @enum {string} */
                                     code: "directionsDiffer";
@@ -2418,6 +2458,8 @@ export interface paths {
                                     legB: "in" | "out" | null;
                                     /** @enum {string} */
                                     method: "single" | "mass";
+                                    /** @enum {string|null} */
+                                    end: "pigtail" | "splice-on" | "mechanical" | "breakout" | null;
                                     /** Format: uuid */
                                     headCable: string;
                                     headFiber: number;
@@ -2600,6 +2642,8 @@ export interface paths {
                                 legB: "in" | "out" | null;
                                 /** @enum {string} */
                                 method: "single" | "mass";
+                                /** @enum {string|null} */
+                                end: "pigtail" | "splice-on" | "mechanical" | "breakout" | null;
                                 /** Format: uuid */
                                 headCable: string;
                                 headFiber: number;
@@ -3250,6 +3294,12 @@ export interface paths {
                                 fiber: number;
                                 from: string;
                                 to: string;
+                                splitters: {
+                                    name: string;
+                                    output: number;
+                                }[];
+                                splitterMdb: number;
+                                ends: number;
                                 lengthM: number | null;
                                 splices: number;
                                 open: number;
@@ -3569,6 +3619,16 @@ export interface paths {
                                         mass: number | null;
                                     };
                                 };
+                                /**
+                                 * @default {
+                                 *       "mechanical": 500,
+                                 *       "fused": 750
+                                 *     }
+                                 */
+                                ends?: {
+                                    mechanical: number | null;
+                                    fused: number | null;
+                                };
                                 mean: {
                                     fiber: number | null;
                                     tray: number | null;
@@ -3786,7 +3846,25 @@ export interface paths {
                                 /** @constant */
                                 kind: "drop";
                                 fibers: number;
+                            } | {
+                                /** @constant */
+                                kind: "splitter";
+                                outputs: number;
+                                tapPercent?: number;
+                                lossMdb?: number;
+                            } | {
+                                /** @constant */
+                                kind: "ports";
+                                /** @enum {string} */
+                                place: "terminal" | "panel" | "module";
+                                ports: number;
+                                /** @enum {string} */
+                                connector: "SC" | "LC" | "array";
+                                /** @enum {string} */
+                                polish: "UPC" | "APC";
                             };
+                            /** @default null */
+                            closureId?: string | null;
                             schemeId: string;
                             /**
                              * @default {
@@ -3844,6 +3922,8 @@ export interface paths {
                             legB?: ("in" | "out") | null;
                             /** @enum {string} */
                             method: "single" | "mass";
+                            /** @default null */
+                            end?: ("pigtail" | "splice-on" | "mechanical" | "breakout") | null;
                             extra: {
                                 [key: string]: string;
                             };
@@ -4278,6 +4358,27 @@ export interface paths {
                             lossMdb: number;
                             /** @default null */
                             traceId?: string | null;
+                            /**
+                             * @default typed
+                             * @enum {string}
+                             */
+                            origin?: "instrument" | "typed" | "simulated";
+                            supersedes: string | null;
+                            void: boolean;
+                            why: string | null;
+                        } | {
+                            /** @constant */
+                            type: "inspection";
+                            /** Format: uuid */
+                            id: string;
+                            /** Format: uuid */
+                            spliceId: string;
+                            by: string;
+                            /** Format: date-time */
+                            at: string;
+                            tryId: string | null;
+                            face: ("pass" | "fail") | null;
+                            light: ("seen" | "none") | null;
                             /**
                              * @default typed
                              * @enum {string}
@@ -4946,6 +5047,16 @@ export interface components {
                     mass: number | null;
                 };
             };
+            /**
+             * @default {
+             *       "mechanical": 500,
+             *       "fused": 750
+             *     }
+             */
+            ends: {
+                mechanical: number | null;
+                fused: number | null;
+            };
             mean: {
                 fiber: number | null;
                 tray: number | null;
@@ -5135,6 +5246,11 @@ export interface components {
             projectId: string;
             name: string;
             makeUp: components["schemas"]["MakeUp"];
+            /**
+             * Format: uuid
+             * @default null
+             */
+            closureId: string | null;
             schemeId: string;
             /**
              * @default {
@@ -5193,6 +5309,22 @@ export interface components {
             /** @enum {string} */
             kind: "drop";
             fibers: number;
+        } | {
+            /** @enum {string} */
+            kind: "splitter";
+            outputs: number;
+            tapPercent?: number;
+            lossMdb?: number;
+        } | {
+            /** @enum {string} */
+            kind: "ports";
+            /** @enum {string} */
+            place: "terminal" | "panel" | "module";
+            ports: number;
+            /** @enum {string} */
+            connector: "SC" | "LC" | "array";
+            /** @enum {string} */
+            polish: "UPC" | "APC";
         };
         Closure: {
             /** Format: uuid */
@@ -5422,6 +5554,11 @@ export interface components {
             legB: "in" | "out" | null;
             /** @enum {string} */
             method: "single" | "mass";
+            /**
+             * @default null
+             * @enum {string|null}
+             */
+            end: "pigtail" | "splice-on" | "mechanical" | "breakout" | null;
             extra: {
                 [key: string]: string;
             };
@@ -5478,6 +5615,31 @@ export interface components {
              * @default null
              */
             traceId: string | null;
+            /**
+             * @default typed
+             * @enum {string}
+             */
+            origin: "instrument" | "typed" | "simulated";
+            /** Format: uuid */
+            supersedes: string | null;
+            void: boolean;
+            why: string | null;
+        } | {
+            /** @enum {string} */
+            type: "inspection";
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            spliceId: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: uuid */
+            tryId: string | null;
+            /** @enum {string|null} */
+            face: "pass" | "fail" | null;
+            /** @enum {string|null} */
+            light: "seen" | "none" | null;
             /**
              * @default typed
              * @enum {string}
@@ -6649,4 +6811,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = '6a090308df7cb68c';
+export const API_DIGEST = 'ab4113c4c334eb69';

@@ -46,6 +46,7 @@ const cable = (id: string, projectId = 'p1', name = id): Cable => ({
   projectId,
   name,
   makeUp: { kind: 'drop', fibers: 4 },
+  closureId: null,
   schemeId: 'tia-598',
   glass: USUAL_GLASS,
   run: USUAL_RUN,

@@ -143,7 +143,7 @@ const meanOf = (list: readonly number[], otherwise: number): number =>
 
 /** The limit that accepts a splice, thousandths of a dB. */
 export const acceptingLimit = (limits: Limits, method: Method): number | null =>
-  spliceLimit(limits, limits.grade, method);
+  spliceLimit(limits, limits.grade, { method, end: null });
 
 const STEPS = 120;
 

@@ -1,4 +1,4 @@
-import type { MakeUp } from '../record/cable.ts';
+import type { CableKind, MakeUp } from '../record/cable.ts';
 import { fiberCount } from '../record/cable.ts';
 import type { Chance } from './shift/runs.ts';
 
@@ -16,7 +16,7 @@ export interface ColourQuestion {
   unitSize: number;
 }
 
-const CABLES: readonly MakeUp[] = [
+const CABLES: readonly (MakeUp & { kind: CableKind })[] = [
   { kind: 'loose-tube', tubes: 12, fibersPerTube: 12 },
   { kind: 'loose-tube', tubes: 12, fibersPerTube: 24 },
   { kind: 'grouped-tube', tubes: 6, groupsPerTube: 2 },

@@ -2,7 +2,7 @@ import { USUAL_PRACTICE } from '../record/practice.ts';
 import type { Splicer } from '../record/instrument.ts';
 import { BUILT_IN_INSTRUMENTS } from './instruments.ts';
 import { type SequenceTask, stepsOf } from './sequences.ts';
-import { type BenchSetup, WAYS, type Way, usualSleeve } from './setup.ts';
+import { type BenchSetup, WAYS, type Way, usualSleeve, isFusedWay } from './setup.ts';
 
 const splicer = BUILT_IN_INSTRUMENTS[0] as Splicer;
 const setup = (way: Way): BenchSetup => ({
@@ -31,9 +31,8 @@ describe('the steps of each way (common practice, no source)', () => {
     expect(new Set(order).size).toBe(order.length);
   });
 
-  it.each(WAYS.filter((way) => way !== 'mechanical'))(
-    '%s: cut to its working length before it is stripped',
-    (way) => expect(keys(way).indexOf('length')).toBeLessThan(keys(way).indexOf('strip')),
+  it.each(WAYS.filter(isFusedWay))('%s: cut to its working length before it is stripped', (way) =>
+    expect(keys(way).indexOf('length')).toBeLessThan(keys(way).indexOf('strip')),
   );
 
   it('single: sleeve, strip, clean, cleave, load, check, splice, tension, center, shrink, seat', () =>
@@ -78,6 +77,22 @@ describe('the steps of each way (common practice, no source)', () => {
       message: { code: 'lightThrough' },
       caution: 'visibleLight',
     });
+  });
+
+  it.each(['splice-on', 'pigtail', 'breakout'] as const)(
+    '%s: its end face is looked at, never with light on the fiber',
+    (way) =>
+      expect(steps(way).find(({ key }) => key === 'face')).toMatchObject({
+        message: { code: 'inspectFace' },
+        caution: 'laser',
+      }),
+  );
+
+  it('breakout: tubing and block before the connector, and nothing is fused', () => {
+    const order = codes('breakout');
+    expect(order.slice(0, 2)).toEqual(['breakoutTubing', 'breakoutBlock']);
+    expect(order).not.toContain('fuse');
+    expect(order.indexOf('mountConnector')).toBeGreaterThan(order.indexOf('clean'));
   });
 
   it('cautions stand where shards, alcohol, heat and light are', () => {

@@ -66,6 +66,10 @@ export const PLAIN_STEPS = [
   'insert',
   'clampClosed',
   'lightThrough',
+  'inspectFace',
+  'breakoutTubing',
+  'breakoutBlock',
+  'mountConnector',
 ] as const;
 
 /** What must be known before a step. */
@@ -151,6 +155,9 @@ const CENTER = plain('center', 'center');
 const SHRINK = plain('shrink', 'shrink', { caution: 'hot', timer: heater });
 const SEAT = plain('seat', 'seat');
 
+/** End faces are inspected before every mating. */
+const FACE = plain('face', 'inspectFace', { caution: 'laser' });
+
 /** From the working length to the tray, with a sleeve on a fiber. */
 const SINGLE_REST: Step[] = [
   HOLDERS,
@@ -231,11 +238,13 @@ const SEQUENCES: Record<Way, Step[]> = {
     },
     plain('shrink', 'shrinkShort', { caution: 'hotMetal', timer: heater }),
     plain('house', 'housing', { caution: 'laser' }),
+    FACE,
   ],
   pigtail: [
     { key: 'sleeve', message: ({ setup }) => ({ code: 'pigtailSleeve', sleeve: setup.sleeve }) },
     ...SINGLE_REST,
     { ...SEAT, caution: 'laser' },
+    FACE,
   ],
   // Nothing is fused, and nobody estimates: light through it or a measured loss tells.
   mechanical: [
@@ -246,6 +255,17 @@ const SEQUENCES: Record<Way, Step[]> = {
     plain('open', 'clampOpen'),
     plain('insert', 'insert'),
     plain('close', 'clampClosed'),
+    plain('check', 'lightThrough', { caution: 'visibleLight' }),
+  ],
+  // Slow: most splice pigtails instead.
+  breakout: [
+    plain('tubing', 'breakoutTubing'),
+    plain('block', 'breakoutBlock'),
+    plain('sleeve', 'bootOnly'),
+    STRIP,
+    CLEAN,
+    plain('mount', 'mountConnector', { caution: 'shards' }),
+    FACE,
     plain('check', 'lightThrough', { caution: 'visibleLight' }),
   ],
 };

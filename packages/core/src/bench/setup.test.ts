@@ -11,6 +11,7 @@ const fiber: JointNeeds = {
   sleeve: '60 mm',
   drop: false,
   ends: false,
+  end: null,
   loose: true,
 };
 const twelve: JointNeeds = {
@@ -20,6 +21,7 @@ const twelve: JointNeeds = {
   sleeve: '60 mm',
   drop: false,
   ends: false,
+  end: null,
   loose: false,
 };
 

@@ -1,6 +1,7 @@
 import type { FiberKind, Glass } from '../record/fiberType.ts';
 import type { Cleaver, SleeveKind, Splicer } from '../record/instrument.ts';
 import type { Practice } from '../record/practice.ts';
+import type { EndWay } from '../record/splice.ts';
 
 /** How a joint is made. */
 export const WAYS = [
@@ -10,8 +11,12 @@ export const WAYS = [
   'splice-on',
   'pigtail',
   'mechanical',
+  'breakout',
 ] as const;
 export type Way = (typeof WAYS)[number];
+
+/** Whether a splicer fuses it, and estimates its loss. */
+export const isFusedWay = (way: Way): boolean => way !== 'mechanical' && way !== 'breakout';
 
 /** What is chosen before the first splice; null where nothing is chosen. */
 export interface BenchSetup {
@@ -41,19 +46,25 @@ export interface JointNeeds {
   drop: boolean;
   /** Whether a drop is ended here, rather than spliced on. */
   ends: boolean;
+  /** How the plan has it ended at a port; null where it is spliced. */
+  end: EndWay | null;
   /** Whether fibers of a side lie loose, so that a mass splice needs ribbonizing. */
   loose: boolean;
 }
 
 /** Ways that fit a joint, the usual one first. */
-export function waysFor({ fibers, drop, loose }: JointNeeds): Way[] {
+export function waysFor({ fibers, drop, loose, end }: JointNeeds): Way[] {
+  // Pigtails of a module are a ribbon too.
+  if (end && (end !== 'pigtail' || fibers === 1)) return [end];
   if (fibers > 1) return loose ? ['ribbonize', 'ribbon'] : ['ribbon'];
   return drop ? ['single', 'splice-on', 'pigtail', 'mechanical'] : ['single', 'pigtail'];
 }
 
 /** The way that is taken where nobody chose one: a drop that ends is ended as the project ends drops. */
 export const usualWay = (needs: JointNeeds, { dropEnd }: Pick<Practice, 'dropEnd'>): Way =>
-  needs.drop && needs.ends && needs.fibers === 1 ? dropEnd : waysFor(needs)[0]!;
+  needs.end === null && needs.drop && needs.ends && needs.fibers === 1
+    ? dropEnd
+    : waysFor(needs)[0]!;
 
 /** The sleeve that goes with a way, in the trays of the joint's closure. */
 export const usualSleeve = (way: Way, { sleeve }: Pick<JointNeeds, 'sleeve'>): SleeveKind =>
@@ -143,7 +154,7 @@ export function setupWarnings(
       fibers: needs.fibers,
       ways: waysFor(needs),
     });
-  if (!splicer || setup.way === 'mechanical') return warnings;
+  if (!splicer || !isFusedWay(setup.way)) return warnings;
   const program = splicer.programs.find(({ name }) => name === setup.program);
   if (!program) warn('program', { code: 'chooseProgram', splicer: splicer.name });
   else {

@@ -33,6 +33,7 @@ export function closureView(part: Partial<ClosingView> = {}): ClosingView {
       cableB: 'B',
       fiberB: fiber,
       legB: null,
+      end: null,
       method: 'single',
       extra: {},
     },
@@ -59,6 +60,7 @@ export function closureView(part: Partial<ClosingView> = {}): ClosingView {
     hardware: hardwareOf('dome'),
     splices,
     cableName: (id) => id,
+    isDevice: () => false,
     ...part,
   };
 }

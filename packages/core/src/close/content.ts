@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { canonicalText, digestOf } from '../record/canonical.ts';
-import type { Cable } from '../record/cable.ts';
+import { type Cable, cableSchema } from '../record/cable.ts';
 import type { ClosingEntry } from '../record/closing.ts';
 import type { Closure } from '../record/closure.ts';
 import type { Evidence } from '../record/evidence.ts';
@@ -13,6 +13,7 @@ import {
 import { upgradeAssembly } from '../record/upgradeDocument.ts';
 import { BUILT_IN_HARDWARE } from '../prep/hardware.ts';
 import { type FiberPairs, fiberPairsSchema } from '../record/message.ts';
+import { limitsSchema } from '../record/limits.ts';
 import type { Plan } from '../record/plan.ts';
 import type { Project } from '../record/project.ts';
 import type { Splice } from '../record/splice.ts';
@@ -84,17 +85,22 @@ export function closureRecord(parts: RecordParts): ClosureRecord {
       spare: plan.spare,
     },
     cables: byId(parts.cables.filter((cable) => used.has(cable.id))),
-    splices: byId(splices).map(withoutLegs),
-    retired: byId(retired).map(withoutLegs),
+    splices: byId(splices).map(withoutUnset),
+    retired: byId(retired).map(withoutUnset),
     evidence: [...parts.evidence],
     closing: entriesToSign(parts.entries),
     photos: byId(parts.photos.map((photo) => ({ id: photo.id, digest: photo.digest }))),
   };
 }
 
-/** Before legs were known a splice had none to say: what lies as it was stays as it was signed. */
-function withoutLegs({ legA, legB, ...splice }: Splice): Splice {
-  return { ...splice, ...(legA && { legA }), ...(legB && { legB }) } as Splice;
+/** Before legs and ends were known a splice had none to say: what lies as it was stays as it was signed. */
+function withoutUnset({ legA, legB, end, ...splice }: Splice): Splice {
+  return {
+    ...splice,
+    ...(legA && { legA }),
+    ...(legB && { legB }),
+    ...(end && { end }),
+  } as Splice;
 }
 
 /** Entries that a signature of the visit under way stands for. */
@@ -165,8 +171,8 @@ const PARTS: Record<ChangedPart, (record: ClosureRecord) => unknown> = {
     hardware && isBuiltIn(hardware) ? hardware.id : upToDate(hardwareSchema, hardware),
   plan: (record) => record.plan,
   closure: (record) => record.closure,
-  cable: (record) => record.cables,
-  limits: (record) => record.project.limits,
+  cable: ({ cables }) => cables.map((cable) => upToDate(cableSchema, cable)),
+  limits: ({ project }) => upToDate(limitsSchema, project.limits),
   photos: (record) => record.photos,
 };
 
@@ -207,12 +213,12 @@ export function changesSince(before: ClosureRecord, after: ClosureRecord): Recor
   const entries = fresh(before.evidence, after.evidence).filter(
     (entry) => !(entry.type === 'ruling' && entry.kind === 'retire'),
   );
-  for (const [type, code] of [
-    ['attempt', 'spliced'],
-    ['reading', 'measured'],
-    ['ruling', 'ruled'],
+  for (const [types, code] of [
+    [['attempt'], 'spliced'],
+    [['reading', 'inspection'], 'measured'],
+    [['ruling'], 'ruled'],
   ] as const) {
-    const own = entries.filter((entry) => entry.type === type);
+    const own = entries.filter((entry) => types.some((type) => type === entry.type));
     const splices = [...new Set(own.map(({ spliceId }) => spliceId))].flatMap(
       (id) => bySplice.get(id) ?? [],
     );

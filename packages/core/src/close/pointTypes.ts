@@ -37,6 +37,8 @@ export type PointMessage =
   /** Sleeves in their slots, and the smallest radius of a fiber. */
   | { code: 'trayLaid'; tray: number; sleeves: number; radius: Quantity }
   | { code: 'traysStacked'; trays: number }
+  /** Ends at ports; free ports have their caps on too. */
+  | { code: 'endsCapped'; ends: number }
   | { code: 'tubesRouted'; cables: readonly string[] }
   | { code: 'cableHeld'; cable: string; leg: PointLeg }
   /** The hose clamp sits so far below the ring cut. */
@@ -113,4 +115,6 @@ export interface ClosingView {
   hardware: Hardware | null;
   splices: readonly ClosingSplice[];
   cableName(id: string): string;
+  /** Whether it is a splitter or ports: they enter with no cable. */
+  isDevice(id: string): boolean;
 }

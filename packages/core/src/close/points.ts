@@ -25,7 +25,7 @@ export function closingSplices(
   for (const entry of evidence) entries.get(entry.spliceId)?.push(entry);
   return splices.map((splice) => {
     const spliceState = spliceStateOf(entries.get(splice.id)!);
-    const judged = judgeSplice(spliceState, splice.method, limits);
+    const judged = judgeSplice(spliceState, splice, limits);
     return { splice, judged, at: spliceState.tries.at(-1)?.at ?? null };
   });
 }
@@ -48,7 +48,7 @@ function workPoints(view: ClosingView, left: readonly CableLeg[]): ClosingPoint[
   const dead = splices.filter(({ judged }) => spliceStage(judged) === 'dead').length;
   const entered = new Set(assembly.entries.map((entry) => entry.cableId));
   const missing = [...new Set(splices.flatMap(({ splice }) => [splice.cableA, splice.cableB]))]
-    .filter((id) => !entered.has(id))
+    .filter((id) => !entered.has(id) && !view.isDevice(id))
     .map(view.cableName);
   const point = (message: PointMessage, ok: boolean, found: FoundMessage): ClosingPoint => ({
     key: `work:${WORK_KEYS[message.code as keyof typeof WORK_KEYS]}`,

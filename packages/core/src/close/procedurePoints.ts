@@ -75,16 +75,19 @@ function askedBy(
   const trays = traysInUse(view);
   switch (work) {
     case 'trayLaid':
-      return trays.map(({ tray, slots }) => ({
-        key: `tray:${tray}`,
-        message: {
-          code: 'trayLaid',
-          tray,
-          sleeves: slots.length,
-          radius: { lengthTenthsMm: FIBER_RADIUS, towards: 'up' },
-        },
-        slots,
-      }));
+      return [
+        ...trays.map(({ tray, slots }) => ({
+          key: `tray:${tray}`,
+          message: {
+            code: 'trayLaid' as const,
+            tray,
+            sleeves: slots.length,
+            radius: { lengthTenthsMm: FIBER_RADIUS, towards: 'up' as const },
+          },
+          slots,
+        })),
+        ...endsAsked(view),
+      ];
     case 'traysStacked':
       return trays.length > 0
         ? [{ key, message: { code: 'traysStacked', trays: trays.length } }]
@@ -129,6 +132,12 @@ function askedBy(
     default:
       return [{ key, message: { code: work } }];
   }
+}
+
+/** Ends at ports are seated and capped. */
+function endsAsked({ splices }: ClosingView): Asked[] {
+  const ends = splices.filter(({ splice }) => splice.end !== null).length;
+  return ends > 0 ? [{ key: 'ends', message: { code: 'endsCapped', ends } }] : [];
 }
 
 /** Nothing but the trays and cables is known where no hardware is chosen. */

@@ -1,19 +1,19 @@
-import { GROUP_SIZE, type MakeUp, fiberCount } from '../record/cable.ts';
+import { GROUP_SIZE, type MakeUp, fiberCount, inputOf, portSize } from '../record/cable.ts';
 import type { ColourScheme } from '../record/scheme.ts';
 import { ribbonSize, tubeOfRibbon } from './ribbons.ts';
 import { type ColourPlace, colourAt } from './schemes.ts';
 
 /** Where a fiber lies in its cable, every part counted from 1. */
 export interface FiberPlace {
-  /** The tube or ribbon, or null in a drop. */
-  unit: { kind: 'tube' | 'ribbon'; number: number } | null;
+  /** The tube or ribbon, the port, or the splitter's output or input; null in a drop. */
+  unit: { kind: 'tube' | 'ribbon' | 'port' | 'output' | 'input'; number: number } | null;
   /** The binder group, or null where tubes have none. */
   group: number | null;
-  /** Position in the group, ribbon, tube or drop. */
+  /** Position in the group, ribbon, tube, port or drop. */
   position: number;
 }
 
-/** Fibers of a cable that share a tube or a ribbon. */
+/** Fibers of a cable that share a tube, a ribbon or a port. */
 export function unitSize(makeUp: MakeUp): number {
   switch (makeUp.kind) {
     case 'loose-tube':
@@ -24,6 +24,10 @@ export function unitSize(makeUp: MakeUp): number {
       return ribbonSize(makeUp);
     case 'drop':
       return makeUp.fibers;
+    case 'splitter':
+      return 1;
+    case 'ports':
+      return portSize(makeUp);
   }
 }
 
@@ -46,6 +50,15 @@ export function placeOf(makeUp: MakeUp, number: number): FiberPlace {
       return { unit: { kind: 'ribbon', number: unit }, group: null, position: inUnit };
     case 'loose-tube':
       return { unit: { kind: 'tube', number: unit }, group: null, position: inUnit };
+    case 'ports':
+      return { unit: { kind: 'port', number: unit }, group: null, position: inUnit };
+    case 'splitter':
+      return {
+        unit:
+          number === inputOf(makeUp) ? { kind: 'input', number: 1 } : { kind: 'output', number },
+        group: null,
+        position: 1,
+      };
     case 'grouped-tube':
       return {
         unit: { kind: 'tube', number: unit },
@@ -60,6 +73,7 @@ export function placeOf(makeUp: MakeUp, number: number): FiberPlace {
  * @throws RangeError where the cable has no such place
  */
 export function numberOf(makeUp: MakeUp, place: FiberPlace): number {
+  if (makeUp.kind === 'splitter' && place.unit?.kind === 'input') return inputOf(makeUp);
   const unit = place.unit?.number ?? 1;
   const group = place.group ?? 1;
   const number = (unit - 1) * unitSize(makeUp) + (group - 1) * GROUP_SIZE + place.position;
@@ -79,7 +93,7 @@ export function numberOf(makeUp: MakeUp, place: FiberPlace): number {
 export interface FiberAddress {
   number: number;
   place: FiberPlace;
-  /** The fiber's own colour. */
+  /** The fiber's own colour; of a device by its pigtails, which follow the order of fibers. */
   fiber: ColourPlace;
   /** The tube's colour; null for ribbons in a central tube, and for drops. */
   tube: ColourPlace | null;
@@ -95,8 +109,14 @@ export function addressOf(makeUp: MakeUp, scheme: ColourScheme, number: number):
   return {
     number,
     place,
-    fiber: colourAt(scheme, place.position),
+    fiber: colourAt(scheme, pigtailOf(place) ?? place.position),
     tube: tube === null ? null : colourAt(scheme, tube),
     inTube,
   };
+}
+
+/** The place of a device's pigtail in the order of colours, by twelves; null for a cable's fiber. */
+function pigtailOf({ unit, position }: FiberPlace): number | null {
+  if (unit?.kind !== 'port' && unit?.kind !== 'output' && unit?.kind !== 'input') return null;
+  return position > 1 ? position : ((unit.number - 1) % GROUP_SIZE) + 1;
 }

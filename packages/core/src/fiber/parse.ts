@@ -1,4 +1,11 @@
-import { type MakeUp, fiberCount } from '../record/cable.ts';
+import {
+  type MakeUp,
+  type Ports,
+  type Splitter,
+  fiberCount,
+  inputOf,
+  portSize,
+} from '../record/cable.ts';
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
 import type { ColourScheme } from '../record/scheme.ts';
 import { type FiberPlace, numberOf, placeOf, unitSize } from './address.ts';
@@ -28,7 +35,7 @@ export type FiberProblem =
   | { code: 'rangeBackwards'; prefix: string; from: number | string; to: number | string }
   | { code: 'unitsBackwards'; unit: UnitKind; from: number; to: number };
 
-export type UnitKind = 'tube' | 'ribbon';
+export type UnitKind = 'tube' | 'ribbon' | 'port' | 'output';
 
 type Field = 'unit' | 'group' | 'fiber';
 
@@ -72,6 +79,7 @@ export function parseFiber(
     return refused({ code: 'rangeOfFibers', from, to });
   }
   if (/-\s*$/.test(dashed(text))) return refused({ code: 'numberMissing' });
+  if (makeUp.kind === 'splitter' || makeUp.kind === 'ports') return deviceFiber(text, makeUp);
   const words = readWords(text, scheme);
   if (!words.ok) return words;
   const list = words.value;
@@ -82,6 +90,48 @@ export function parseFiber(
   }
   const parts = assign(list, makeUp);
   return parts.ok ? placed(parts.value, makeUp) : parts;
+}
+
+const OUTPUT = /^(?:out(?:put)?s?\s*)?(\d+)$/i;
+const PORT = /^(?:p|ports?)\s*(\d+)(?:\s*(?:\/|position)\s*(\d+))?$/i;
+
+/**
+ * A fiber of a splitter: `in`, `out 3` or the output's number. A fiber behind a port: `port 3`, in an array
+ * `port 3 position 5` or `port 3/5`; a number alone is the fiber's.
+ */
+function deviceFiber(text: string, makeUp: Splitter | Ports): Parsed<number, FiberProblem> {
+  const plain = text.trim();
+  const cable = makeUp.kind;
+  if (plain === '') return refused({ code: 'nameFiber', cable });
+  if (makeUp.kind === 'splitter') {
+    if (/^in(put)?$/i.test(plain)) return parsed(inputOf(makeUp));
+    const output = OUTPUT.exec(plain);
+    if (!output) return refused({ code: 'noPlace', text: plain, cable });
+    const number = Number(output[1]);
+    return number >= 1 && number <= makeUp.outputs
+      ? parsed(number)
+      : refused({ code: 'unitOutside', unit: 'output', number, most: makeUp.outputs });
+  }
+  const port = PORT.exec(plain);
+  if (!port) {
+    return /^\d+$/.test(plain)
+      ? within(Number(plain), makeUp)
+      : refused({ code: 'noPlace', text: plain, cable });
+  }
+  const [number, position] = [Number(port[1]), Number(port[2] ?? 1)];
+  const size = portSize(makeUp);
+  if (number < 1 || number > makeUp.ports)
+    return refused({ code: 'unitOutside', unit: 'port', number, most: makeUp.ports });
+  if (position < 1 || position > size)
+    return refused({
+      code: 'positionOutside',
+      unit: 'port',
+      number,
+      group: 0,
+      position,
+      most: size,
+    });
+  return parsed((number - 1) * size + position);
 }
 
 /** The text with every dash as a hyphen. */
@@ -199,5 +249,11 @@ function within(number: number, makeUp: MakeUp): Parsed<number, FiberProblem> {
 
 const unitsOf = (makeUp: MakeUp): number => fiberCount(makeUp) / unitSize(makeUp);
 
-export const unitKind = (makeUp: MakeUp): UnitKind =>
-  makeUp.kind === 'ribbon' ? 'ribbon' : 'tube';
+export const unitKind = ({ kind }: MakeUp): UnitKind =>
+  kind === 'ribbon'
+    ? 'ribbon'
+    : kind === 'ports'
+      ? 'port'
+      : kind === 'splitter'
+        ? 'output'
+        : 'tube';

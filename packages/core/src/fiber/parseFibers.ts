@@ -1,12 +1,12 @@
-import type { MakeUp } from '../record/cable.ts';
+import { type MakeUp, fiberCount } from '../record/cable.ts';
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
 import type { ColourScheme } from '../record/scheme.ts';
 import { unitSize } from './address.ts';
 import { type FiberProblem, dashed, parseFiber, unitKind } from './parse.ts';
 import { placeOfColour } from './schemes.ts';
 
-/** Whole tubes or ribbons: `tube 2`, `T7`, `tubes 1-2`, `ribbon blue`. */
-const UNITS = /^(?:tubes?|t|ribbons?|rib|r)\s*([a-z]+|\d+)(?:\s*-\s*([a-z]+|\d+))?$/i;
+/** Whole tubes, ribbons or ports: `tube 2`, `T7`, `tubes 1-2`, `ribbon blue`, `ports 1-8`. */
+const UNITS = /^(?:tubes?|t|ribbons?|rib|r|ports?|p)\s*([a-z]+|\d+)(?:\s*-\s*([a-z]+|\d+))?$/i;
 
 /** A range at the end: `7-12`, `T7 F1-12`, `7/1-12`, `tube 7 1-12`, `fibers 7-12`. */
 const RANGE = /^(.*?)(\d+)\s*-\s*(\d+)$/;
@@ -59,7 +59,7 @@ function readPart(
   return parsed(run(first!.value, last!.value));
 }
 
-const hasUnits = ({ kind }: MakeUp): boolean => kind !== 'drop';
+const hasUnits = ({ kind }: MakeUp): boolean => kind !== 'drop' && kind !== 'splitter';
 
 const unitOf = (word: string, scheme: ColourScheme): number | null =>
   /^\d+$/.test(word) ? Number(word) : placeOfColour(scheme, word);
@@ -74,8 +74,7 @@ function wholeUnits(first: number, last: number, makeUp: MakeUp): Parsed<number[
   return parsed(run((first - 1) * size + 1, last * size));
 }
 
-const unitsIn = (makeUp: MakeUp): number =>
-  makeUp.kind === 'ribbon' ? makeUp.ribbons : makeUp.kind === 'drop' ? 1 : makeUp.tubes;
+const unitsIn = (makeUp: MakeUp): number => fiberCount(makeUp) / unitSize(makeUp);
 
 const run = (first: number, last: number): number[] =>
   Array.from({ length: last - first + 1 }, (_, index) => first + index);

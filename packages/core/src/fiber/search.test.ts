@@ -10,6 +10,7 @@ const cable = (name: string, makeUp: Cable['makeUp']): Cable => ({
   projectId: '019da9e7-4800-7000-8000-000000000000',
   name,
   makeUp,
+  closureId: null,
   schemeId: tia.id,
   glass: USUAL_GLASS,
   run: USUAL_RUN,

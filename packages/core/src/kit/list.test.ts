@@ -14,8 +14,27 @@ const splice = (index: number, method: 'single' | 'mass') => ({
   cableB: 'ribbon',
   fiberB: index + 1,
   method,
+  end: null,
 });
-const isLoose = (cable: string) => cable === 'loose';
+const makeUpOf = (cable: string): MakeUp | undefined =>
+  ({
+    loose: { kind: 'loose-tube' as const, tubes: 2, fibersPerTube: 12 },
+    ribbon: { kind: 'ribbon' as const, ribbons: 3 },
+    terminal: {
+      kind: 'ports' as const,
+      place: 'terminal' as const,
+      ports: 8,
+      connector: 'SC' as const,
+      polish: 'APC' as const,
+    },
+    module: {
+      kind: 'ports' as const,
+      place: 'module' as const,
+      ports: 6,
+      connector: 'array' as const,
+      polish: 'APC' as const,
+    },
+  })[cable];
 const countOf = (list: ReturnType<typeof kitList>, code: KitThing['code']) =>
   list.find(({ item }) => item.code === code)?.count;
 
@@ -25,9 +44,9 @@ test('sleeves by kind, with 5 in 100 for redos, rounded up', () => {
     ...Array.from({ length: 36 }, (_, index) => splice(index, 'mass')),
   ];
   const list = kitList(
-    [{ hardware: null, splices, ports: [], entries: [] }],
+    [{ hardware: null, splitters: [], splices, ports: [], entries: [] }],
     USUAL_PRACTICE,
-    isLoose,
+    makeUpOf,
   );
   // 24 x 1.05 = 25.2; 3 x 1.05 = 3.15; 27 sleeves of 2 ends each x 1.05 = 56.7.
   expect(countOf(list, 'singleSleeves')).toBe(26);
@@ -57,9 +76,17 @@ test('only the tubes that are opened need solvent', () => {
     done: [],
   };
   const list = kitList(
-    [{ hardware: null, splices: [], ports: [], entries: [{ entry, makeUp, plan: null }] }],
+    [
+      {
+        hardware: null,
+        splitters: [],
+        splices: [],
+        ports: [],
+        entries: [{ entry, makeUp, plan: null }],
+      },
+    ],
     USUAL_PRACTICE,
-    isLoose,
+    makeUpOf,
   );
   expect(countOf(list, 'solvent')).toBe(10);
   // One on each leg.
@@ -80,13 +107,14 @@ describe('a closure and its kit', () => {
       [
         {
           hardware: own,
+          splitters: [],
           splices: Array.from({ length: 12 }, (_, index) => splice(index, 'single')),
           ports: sealPorts(own, entries).ports,
           entries: entries.map((entry) => ({ entry, makeUp, plan: null })),
         },
       ],
       USUAL_PRACTICE,
-      isLoose,
+      makeUpOf,
     );
   };
 
@@ -133,5 +161,40 @@ describe('a closure and its kit', () => {
     const small = BUILT_IN_HARDWARE.find(({ id }) => id === 'gel-drop')!;
     const [sleeves] = listFor(small).filter(({ item }) => item.code === 'singleSleeves');
     expect(sleeves!.item).toEqual({ code: 'singleSleeves', sleeve: '40 mm' });
+  });
+});
+
+test('ends: pigtails and connectors by what their ports take, spares rounded up', () => {
+  const end = (index: number, cableB: string, way: 'pigtail' | 'mechanical' | 'splice-on') => ({
+    ...splice(index, 'single'),
+    cableB,
+    ...(way === 'pigtail' ? {} : { tray: 0 }),
+    end: way,
+  });
+  const splices = [
+    ...Array.from({ length: 4 }, (_, index) => end(index, 'terminal', 'mechanical')),
+    ...Array.from({ length: 2 }, (_, index) => end(4 + index, 'terminal', 'splice-on')),
+    ...Array.from({ length: 24 }, (_, index) => end(6 + index, 'module', 'pigtail')),
+  ];
+  const splitters = [{ kind: 'splitter' as const, outputs: 8 }];
+  const list = kitList(
+    [{ hardware: null, splitters, splices, ports: [], entries: [] }],
+    USUAL_PRACTICE,
+    makeUpOf,
+  );
+  const count = (item: KitThing) =>
+    list.find((one) => expect.objectContaining(item).asymmetricMatch(one.item))?.count;
+  // 4 x 1.05 = 4.2 mechanical connectors; nothing is fused, so no sleeve is theirs.
+  const port = { connector: 'SC', polish: 'APC' } as const;
+  expect(count({ code: 'connectors', ...port, way: 'mechanical' })).toBe(5);
+  expect(count({ code: 'connectors', ...port, way: 'splice-on' })).toBe(3);
+  expect(count({ code: 'singleSleeves', sleeve: '27 mm' })).toBe(3);
+  // Two arrays of twelve, and one to spare; their 24 fibers lie in sleeves on the tray.
+  expect(count({ code: 'pigtails', connector: 'array', polish: 'APC' })).toBe(3);
+  expect(count({ code: 'singleSleeves', sleeve: '60 mm' })).toBe(26);
+  expect(list.find(({ item }) => item.code === 'splitter')).toMatchObject({
+    item: { outputs: 8 },
+    count: 1,
+    from: 'store',
   });
 });

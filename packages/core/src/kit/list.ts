@@ -1,7 +1,7 @@
 import type { CableEntry, Hardware } from '../record/hardware.ts';
 import type { Practice } from '../record/practice.ts';
-import type { Splice } from '../record/splice.ts';
-import type { MakeUp } from '../record/cable.ts';
+import { AT_PORT, type EndWay, type Splice, isFused } from '../record/splice.ts';
+import { type MakeUp, type Ports, type Splitter, isDevice, portSize } from '../record/cable.ts';
 import type { CutPlan, Tubing } from '../prep/cutMarks.ts';
 import type { PortUse } from '../prep/seal.ts';
 import { legsOf } from '../prep/legs.ts';
@@ -14,8 +14,10 @@ export interface KitClosure {
   /** Splices still to be made. */
   splices: readonly Pick<
     Splice,
-    'tray' | 'slot' | 'cableA' | 'fiberA' | 'cableB' | 'fiberB' | 'method'
+    'tray' | 'slot' | 'cableA' | 'fiberA' | 'cableB' | 'fiberB' | 'method' | 'end'
   >[];
+  /** The splitters that stand in it. */
+  splitters: readonly Splitter[];
   ports: readonly PortUse[];
   entries: readonly { entry: CableEntry; makeUp: MakeUp; plan: CutPlan | null }[];
 }
@@ -42,7 +44,16 @@ export type KitThing =
         | 'labels'
         | Tubing;
     }
-  | { code: 'singleSleeves'; sleeve: Hardware['sleeve'] }
+  | { code: 'singleSleeves'; sleeve: Hardware['sleeve'] | '27 mm' }
+  /** What ends a fiber; an array takes twelve. */
+  | { code: 'pigtails'; connector: Ports['connector']; polish: Ports['polish'] }
+  | {
+      code: 'connectors';
+      connector: Ports['connector'];
+      polish: Ports['polish'];
+      way: Exclude<EndWay, 'pigtail'>;
+    }
+  | { code: 'splitter'; outputs: number; tapPercent: number }
   | { code: 'seal' | 'clip' | 'plugs' | 'closure' | 'trays' | 'part'; name: string };
 
 /** One thing to pack. What the count follows from is told by the thing; for sleeves it is the share of redos. */
@@ -62,13 +73,18 @@ const SOLVENT_TUBE = 10;
 /**
  * What splicing a set of closures takes: consumables by their uses, spares by the expected redo rate.
  * Counts are rounded up.
- * @param isLoose whether a cable's fibers lie loose, so that a mass splice needs ribbonizing
+ * @param makeUpOf the make-up of a cable, by its id
  */
 export function kitList(
   closures: readonly KitClosure[],
   practice: Practice,
-  isLoose: (cableId: string) => boolean,
+  makeUpOf: (cableId: string) => MakeUp | undefined,
 ): KitItem[] {
+  // Fibers that lie loose are ribbonized before they are fused together.
+  const isLoose = (cableId: string) => {
+    const makeUp = makeUpOf(cableId);
+    return makeUp !== undefined && makeUp.kind !== 'ribbon' && !isDevice(makeUp);
+  };
   const items = new Map<string, KitItem>();
   const need: Need = (item, count, unit = 'pieces', from = usualPlace(item)) => {
     if (count <= 0) return;
@@ -77,15 +93,20 @@ export function kitList(
     if (known) known.count += count;
     else items.set(key, { item, count, unit, from, redoPercent: practice.redoPercent });
   };
-  const single = new Map<Hardware['sleeve'], number>();
+  const single = new Map<Hardware['sleeve'] | '27 mm', number>();
   let mass = 0;
   let sidesRibbonized = 0;
   for (const closure of closures) {
     const slots = new Map(
       closure.splices.map((splice) => [`${splice.tray} ${splice.slot}`, splice]),
     );
+    for (const { outputs, tapPercent = 0 } of closure.splitters)
+      need({ code: 'splitter', outputs, tapPercent }, 1);
+    ends(closure, makeUpOf, 1 + practice.redoPercent / 100, need);
     for (const splice of slots.values()) {
-      if (splice.method === 'single') {
+      if (!isFused(splice.end)) continue;
+      if (splice.end === 'splice-on') single.set('27 mm', (single.get('27 mm') ?? 0) + 1);
+      else if (splice.method === 'single') {
         const sleeve = closure.hardware?.sleeve ?? '60 mm';
         single.set(sleeve, (single.get(sleeve) ?? 0) + 1);
       } else {
@@ -93,7 +114,9 @@ export function kitList(
         sidesRibbonized += [splice.cableA, splice.cableB].filter(isLoose).length;
       }
     }
-    const trays = new Set(closure.splices.map((splice) => splice.tray)).size;
+    const trays = new Set(
+      closure.splices.flatMap((splice) => (splice.tray === AT_PORT ? [] : [splice.tray])),
+    ).size;
     need({ code: 'cableTies' }, trays * 4);
     if (closure.hardware && closure.entries.length > 0) {
       seals(closure.hardware, closure.ports, need);
@@ -117,11 +140,38 @@ export function kitList(
   return [...items.values()];
 }
 
+/** Pigtails and connectors by what their ports take, with spares by the redo rate. */
+function ends(
+  { splices }: KitClosure,
+  makeUpOf: (cableId: string) => MakeUp | undefined,
+  again: number,
+  need: Need,
+): void {
+  const counts = new Map<string, { item: KitThing; fibers: number; size: number }>();
+  for (const { cableB, end } of splices) {
+    const ports = makeUpOf(cableB);
+    if (end === null || ports?.kind !== 'ports') continue;
+    const { connector, polish } = ports;
+    const item: KitThing =
+      end === 'pigtail'
+        ? { code: 'pigtails', connector, polish }
+        : { code: 'connectors', connector, polish, way: end };
+    const key = Object.values(item).join(' ');
+    const known = counts.get(key);
+    if (known) known.fibers++;
+    else counts.set(key, { item, fibers: 1, size: portSize(ports) });
+  }
+  for (const { item, fibers, size } of counts.values())
+    need(item, Math.ceil(Math.ceil(fibers / size) * again));
+}
+
 type Need = (item: KitThing, count: number, unit?: KitItem['unit'], from?: KitItem['from']) => void;
 
 /** What is made for one closure is fetched from the store; what is used up lies in the van. */
 const FROM_STORE: ReadonlySet<KitThing['code']> = new Set([
   'closure',
+  'splitter',
+  'pigtails',
   'trays',
   'seal',
   'clip',
@@ -182,6 +232,5 @@ function cable(entry: CableEntry, makeUp: MakeUp, plan: CutPlan | null, need: Ne
 }
 
 const unitsOf = (makeUp: MakeUp): number => {
-  if (makeUp.kind === 'drop' || makeUp.kind === 'ribbon') return 1;
-  return makeUp.tubes;
+  return makeUp.kind === 'loose-tube' || makeUp.kind === 'grouped-tube' ? makeUp.tubes : 1;
 };

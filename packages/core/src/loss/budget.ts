@@ -7,6 +7,10 @@ export interface BudgetCircuit {
   lengthM: number | null;
   /** Its splices: the figure that speaks for each in thousandths of a dB and how sure it is, or null before it is made. */
   splices: readonly ({ lossMdb: number; sigmaMdb: number } | null)[];
+  /** Its ends at ports, likewise by a meter; they are of the connectors that the project counts with. */
+  ends?: readonly ({ lossMdb: number; sigmaMdb: number } | null)[];
+  /** What its splitters lose at most, thousandths of a dB. */
+  splitterMdb?: number;
 }
 
 /** A circuit's loss at one wavelength. Thousandths of a dB; spreads are standard deviations. */
@@ -38,6 +42,11 @@ export interface BudgetRow {
   fiber: number;
   from: string;
   to: string;
+  /** The splitters on its way, and by which output it leaves each; it has the loss of all of them. */
+  splitters: { name: string; output: number }[];
+  splitterMdb: number;
+  /** How many of its ends are at ports. */
+  ends: number;
   /** Meters of fiber; null while a length is unknown. */
   lengthM: number | null;
   splices: number;
@@ -55,7 +64,7 @@ export interface BudgetRow {
  * @returns null where the length is unknown or the project has no fiber attenuation at this wavelength
  */
 export function budgetOf(
-  { lengthM: meters, splices }: BudgetCircuit,
+  { lengthM: meters, splices, ends: known = [], splitterMdb = 0 }: BudgetCircuit,
   wavelengthNm: number,
   budget: Budget,
   total: { lossMdb: number; sigmaMdb: number } | null = null,
@@ -63,12 +72,19 @@ export function budgetOf(
   const glass = glassAt(budget, wavelengthNm);
   if (!glass || meters === null) return null;
   const km = meters / 1000;
-  const { splice, connector, connectors } = budget;
+  const { splice, connector } = budget;
+  const connectors = Math.max(budget.connectors, known.length);
   const light = km * glass.usual;
   // One cable's glass is alike along its length: its spread grows with the length, not with its root.
   const lightSquare = (km * glass.spread) ** 2;
-  const ends = connectors * connector.usual;
-  const endsSquare = connectors * connector.spread ** 2;
+  const assumed = connectors * connector.usual;
+  const assumedSquare = connectors * connector.spread ** 2;
+  let [ends, endsSquare] = [assumed, assumedSquare];
+  for (const end of known) {
+    if (!end) continue;
+    ends += end.lossMdb - connector.usual;
+    endsSquare += end.sigmaMdb ** 2 - connector.spread ** 2;
+  }
   const designed = splices.length * splice.usual;
   let [sum, square] = [0, 0];
   for (const made of splices) {
@@ -76,15 +92,16 @@ export function budgetOf(
     square += (made?.sigmaMdb ?? splice.spread) ** 2;
   }
   const most =
-    budget.most ?? km * glass.most + splices.length * splice.most + connectors * connector.most;
-  const made = light + sum + ends;
+    budget.most ??
+    km * glass.most + splices.length * splice.most + connectors * connector.most + splitterMdb;
+  const made = light + sum + ends + splitterMdb;
   const madeSpread = Math.sqrt(lightSquare + square + endsSquare);
-  const measured = total && total.lossMdb + ends;
+  const measured = total && total.lossMdb + ends + splitterMdb;
   const measuredSpread = total && Math.sqrt(total.sigmaMdb ** 2 + endsSquare);
   return {
     wavelengthNm,
-    expectedMdb: light + designed + ends,
-    expectedSigmaMdb: Math.sqrt(lightSquare + splices.length * splice.spread ** 2 + endsSquare),
+    expectedMdb: light + designed + assumed + splitterMdb,
+    expectedSigmaMdb: Math.sqrt(lightSquare + splices.length * splice.spread ** 2 + assumedSquare),
     madeMdb: made,
     madeSigmaMdb: madeSpread,
     measuredMdb: measured,

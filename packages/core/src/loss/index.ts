@@ -5,6 +5,7 @@ export * from './normal.ts';
 export * from './profiles.ts';
 export * from './reasons.ts';
 export * from './rollUp.ts';
+export * from './splitter.ts';
 export * from './spliceStage.ts';
 export * from './spliceState.ts';
 export * from './verdict.ts';

@@ -3,7 +3,7 @@ import { spliceReasonSchema } from './reasons.ts';
 import { idSchema } from '../record/basics.ts';
 import { gradeSchema } from '../record/limits.ts';
 import { originSchema } from '../record/origin.ts';
-import { legSchema, methodSchema } from '../record/splice.ts';
+import { endWaySchema, legSchema, methodSchema } from '../record/splice.ts';
 import { GROUP_VERDICTS, SPLICE_STAGES } from './spliceStage.ts';
 import { VERDICTS } from './verdict.ts';
 
@@ -72,6 +72,7 @@ export const spliceRowSchema = z.object({
   fiberB: z.int(),
   legB: legSchema.nullable(),
   method: methodSchema,
+  end: endWaySchema.nullable(),
   headCable: idSchema,
   headFiber: z.int(),
   verdict: z.enum(VERDICTS),

@@ -1,9 +1,8 @@
 import { z } from 'zod';
 import { GRADES, type Limits } from '../record/limits.ts';
-import type { Method } from '../record/splice.ts';
 import { tryCount } from './spliceStage.ts';
 import { type Directions, type SpliceState } from './spliceState.ts';
-import { type Judgement, spliceLimit } from './verdict.ts';
+import { type JointKind, type Judgement, endNeeds, spliceLimit } from './verdict.ts';
 
 /** Differences past these are worth a word, in half-thousandths of a dB; common practice, no source. */
 const BEND_HALF = 100;
@@ -31,6 +30,10 @@ export const spliceReasonSchema = z.discriminatedUnion('code', [
   /** More at the long wavelength than at the short one. */
   z.object({ code: z.literal('bend'), longNm: z.int(), shortNm: z.int(), excess: halfSchema }),
   z.object({ code: z.literal('jointItself') }),
+  /** Of an end: its face failed, or no light comes through. */
+  z.object({ code: z.enum(['faceFailed', 'noLight']) }),
+  /** Of an end: what is still to be seen before it is proven. */
+  z.object({ code: z.enum(['needsLight', 'needsFace', 'needsLightAndFace']) }),
   z.object({
     code: z.literal('directionsDiffer'),
     difference: mdbSchema,
@@ -54,7 +57,7 @@ export type SpliceReason = z.infer<typeof spliceReasonSchema>;
 export function reasonsFor(
   spliceState: SpliceState,
   judgement: Judgement,
-  method: Method,
+  joint: JointKind,
   limits: Limits,
 ): SpliceReason[] {
   const { ruling } = spliceState;
@@ -62,7 +65,7 @@ export function reasonsFor(
     return [{ code: ruling.kind, by: ruling.by, why: ruling.why }];
   const reasons: SpliceReason[] = [];
   const { figure } = judgement;
-  const limit = figure && spliceLimit(limits, figure.grade, method);
+  const limit = figure && spliceLimit(limits, figure.grade, joint);
   if (judgement.redo && figure && limit !== null) {
     const { grade, wavelengthNm } = figure;
     const over = { grade, loss: { lossHalfMdb: figure.lossHalfMdb }, limit: { lossMdb: limit! } };
@@ -70,12 +73,13 @@ export function reasonsFor(
       wavelengthNm === null ? { code: 'over', ...over } : { code: 'overAt', ...over, wavelengthNm },
     );
   }
+  reasons.push(...endReasons(spliceState, judgement, joint));
   const bend = bendReason(spliceState);
   if (bend) reasons.push(bend);
-  else if (judgement.verdict === 'fail' && measuredTwoWay(spliceState) > 1)
+  else if (judgement.verdict === 'fail' && joint.end === null && measuredTwoWay(spliceState) > 1)
     reasons.push({ code: 'jointItself' });
   const first = spliceState.directions
-    .map((both) => directionReason(both, judgement, method, limits))
+    .map((both) => directionReason(both, judgement, joint, limits))
     .find((reason) => reason !== null);
   if (first) reasons.push(first);
   if (judgement.redo && tryCount(judgement.tries, limits.maxTries).usedUp)
@@ -87,6 +91,21 @@ export function reasonsFor(
 export function triesMessage(used: number, most: number): TriesMessage {
   if (!tryCount(used, most).usedUp) return { code: 'tries', used, most };
   return { code: used > most ? 'triesPast' : 'triesUsedUp', used, most };
+}
+
+function endReasons(
+  spliceState: SpliceState,
+  { verdict }: Judgement,
+  joint: JointKind,
+): SpliceReason[] {
+  if (joint.end === null) return [];
+  const { face, light } = spliceState.inspection;
+  if (face === 'fail') return [{ code: 'faceFailed' }];
+  if (light === 'none') return [{ code: 'noLight' }];
+  if (verdict !== 'provisional') return [];
+  const needs = endNeeds(spliceState, joint);
+  if (needs.light) return [{ code: needs.face ? 'needsLightAndFace' : 'needsLight' }];
+  return needs.face ? [{ code: 'needsFace' }] : [];
 }
 
 function bendReason({ figures }: SpliceState): SpliceReason | null {
@@ -110,7 +129,7 @@ const measuredTwoWay = ({ figures }: SpliceState): number =>
 function directionReason(
   { wavelengthNm, AB, BA }: Directions,
   judgement: Judgement,
-  method: Method,
+  joint: JointKind,
   limits: Limits,
 ): SpliceReason | null {
   if (AB !== null && BA !== null) {
@@ -124,7 +143,7 @@ function directionReason(
     };
   }
   const one = AB ?? BA;
-  const limit = spliceLimit(limits, 'one-way', method);
+  const limit = spliceLimit(limits, 'one-way', joint);
   if (one === null || judgement.verdict !== 'provisional') return null;
   const measure = AB === null ? 'AB' : 'BA';
   if (one < 0) return { code: 'oneWayGain', loss: { lossMdb: -one }, wavelengthNm, measure };

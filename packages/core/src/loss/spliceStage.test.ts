@@ -8,7 +8,7 @@ import type { Evidence } from '../record/evidence.ts';
 
 const strict = BUILT_IN_LIMITS[0]!;
 const stateOf = (write: (s: Scribe) => Evidence[]) =>
-  spliceStage(judgeSplice(spliceStateOf(write(scribe())), 'single', strict));
+  spliceStage(judgeSplice(spliceStateOf(write(scribe())), { method: 'single', end: null }, strict));
 const measured = (s: Scribe, loss: number) => [
   s.measured('two-way', 1310, loss),
   s.measured('two-way', 1550, loss),

@@ -7,6 +7,7 @@ describe('what stands of a splice', () => {
       tries: [],
       figures: [],
       directions: [],
+      inspection: { face: null, light: null },
       ruling: null,
       retired: null,
     });

@@ -1,6 +1,7 @@
 import {
   type Attempt,
   type Evidence,
+  type Inspection,
   type Reading,
   type Ruling,
   retirementsOf,
@@ -32,6 +33,8 @@ export interface SpliceState {
   figures: Figure[];
   /** One-way readings of the last try. */
   directions: Directions[];
+  /** Of an end: what was seen last of the last try. */
+  inspection: Pick<Inspection, 'face' | 'light'>;
   /** A person's word in force: dead, skipped, to redo or accepted. */
   ruling: Ruling | null;
   /** The word that its joint was removed; null while it lies. */
@@ -55,11 +58,18 @@ export function spliceStateOf(evidence: readonly Evidence[]): SpliceState {
   const tries = triesOf(evidence);
   const last = tries.at(-1) ?? null;
   const readings: Reading[] = [];
+  const inspection: SpliceState['inspection'] = { face: null, light: null };
   let ruling: Ruling | null = null;
   for (const entry of evidence) {
     if (entry.type === 'ruling' && entry.kind !== 'retire') ruling = entry;
-    if (entry.type !== 'reading' || entry.void || superseded.has(entry.id)) continue;
-    if (entry.tryId === (last?.tryId ?? null)) readings.push(entry);
+    if (entry.type === 'attempt' || entry.type === 'ruling') continue;
+    if (entry.void || superseded.has(entry.id)) continue;
+    if (entry.tryId !== (last?.tryId ?? null)) continue;
+    if (entry.type === 'reading') readings.push(entry);
+    else {
+      inspection.face = entry.face ?? inspection.face;
+      inspection.light = entry.light ?? inspection.light;
+    }
   }
   if (
     ruling?.kind === 'reopen' ||
@@ -68,7 +78,7 @@ export function spliceStateOf(evidence: readonly Evidence[]): SpliceState {
   )
     ruling = null;
   const retired = retirementsOf(evidence).values().next().value ?? null;
-  return { tries, ruling, retired, ...figuresOf(last, readings) };
+  return { tries, inspection, ruling, retired, ...figuresOf(last, readings) };
 }
 
 function triesOf(evidence: readonly Evidence[]): Attempt[] {

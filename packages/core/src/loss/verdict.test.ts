@@ -7,6 +7,8 @@ import { type Scribe, scribe } from './scribe.testing.ts';
 import { spliceStateOf } from './spliceState.ts';
 import { adviseEstimate, isOver, judgeSplice } from './verdict.ts';
 
+const SINGLE = { method: 'single', end: null } as const;
+const MASS = { method: 'mass', end: null } as const;
 const strict = BUILT_IN_LIMITS[0]!;
 const lenient = BUILT_IN_LIMITS[1]!;
 const byEstimate: Limits = { ...strict, grade: 'estimate' };
@@ -14,7 +16,7 @@ const byEstimate: Limits = { ...strict, grade: 'estimate' };
 const judge = (
   write: (s: Scribe) => Parameters<typeof spliceStateOf>[0],
   limits: Limits = strict,
-) => judgeSplice(spliceStateOf(write(scribe())), 'single', limits);
+) => judgeSplice(spliceStateOf(write(scribe())), SINGLE, limits);
 
 const both = (s: Scribe, nm: number, loss: number) => [
   s.oneWay('AB', nm, loss),
@@ -182,29 +184,29 @@ describe('advice at the bench', () => {
     [51, 9, 'needs the lead'],
     [0, 3, 'good'],
   ] as const)('%i thousandths on try %i of 3: %s', (estimate, tries, advice) => {
-    expect(adviseEstimate(estimate, tries, 'single', strict)).toBe(advice);
+    expect(adviseEstimate(estimate, tries, SINGLE, strict)).toBe(advice);
   });
 
   it('ribbons have their own line, and no line means good', () => {
-    expect(adviseEstimate(80, 1, 'mass', strict)).toBe('good');
-    expect(adviseEstimate(81, 1, 'mass', strict)).toBe('redo');
+    expect(adviseEstimate(80, 1, MASS, strict)).toBe('good');
+    expect(adviseEstimate(81, 1, MASS, strict)).toBe('redo');
     const none = {
       ...strict,
       splice: { ...strict.splice, estimate: { single: null, mass: null } },
     };
-    expect(adviseEstimate(900, 1, 'single', none)).toBe('good');
+    expect(adviseEstimate(900, 1, SINGLE, none)).toBe('good');
   });
 
   it('one try is the last', () => {
-    expect(adviseEstimate(90, 1, 'single', { ...strict, maxTries: 1 })).toBe('needs the lead');
-    expect(adviseEstimate(90, 1, 'single', { ...strict, maxTries: 2 })).toBe('last try');
+    expect(adviseEstimate(90, 1, SINGLE, { ...strict, maxTries: 1 })).toBe('needs the lead');
+    expect(adviseEstimate(90, 1, SINGLE, { ...strict, maxTries: 2 })).toBe('last try');
   });
 });
 
 describe('the reasons', () => {
   const reasons = (write: (s: Scribe) => Parameters<typeof spliceStateOf>[0]) => {
     const spliceState = spliceStateOf(write(scribe()));
-    return reasonsFor(spliceState, judgeSplice(spliceState, 'single', strict), 'single', strict);
+    return reasonsFor(spliceState, judgeSplice(spliceState, SINGLE, strict), SINGLE, strict);
   };
 
   it('a bad joint: both wavelengths alike', () => {
@@ -304,8 +306,8 @@ describe('limits that ship', () => {
       lossHalfMdb: 600,
       origin: 'instrument' as const,
     };
-    expect(isOver(at, 'single', standard)).toBe(false);
-    expect(isOver({ ...at, lossHalfMdb: 601 }, 'single', standard)).toBe(true);
+    expect(isOver(at, SINGLE, standard)).toBe(false);
+    expect(isOver({ ...at, lossHalfMdb: 601 }, SINGLE, standard)).toBe(true);
   });
 
   it('the strict profile keeps within 0.05 to 0.15 dB two-way', () => {

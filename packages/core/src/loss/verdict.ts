@@ -1,5 +1,5 @@
 import { type Grade, type Limits, gradeRank } from '../record/limits.ts';
-import type { Method } from '../record/splice.ts';
+import { type Splice, isFused } from '../record/splice.ts';
 import type { Figure, SpliceState } from './spliceState.ts';
 
 /**
@@ -31,18 +31,90 @@ export interface Judgement {
   tries: number;
 }
 
-/** The limit in thousandths of a dB for a splice known by `grade`, or null where there is none. */
-export const spliceLimit = (limits: Limits, grade: Grade, method: Method): number | null =>
-  limits.splice[grade][method];
+/** How a joint is made, which decides what it is judged by. */
+export type JointKind = Pick<Splice, 'method' | 'end'>;
+
+/**
+ * The limit in thousandths of a dB for a joint known by `grade`, or null where there is none. What a meter reads of an
+ * end has the limit of its connector; the estimate of a fused one is a splice's.
+ */
+export function spliceLimit(
+  limits: Limits,
+  grade: Grade,
+  { method, end }: JointKind,
+): number | null {
+  if (end === null || (grade === 'estimate' && isFused(end))) return limits.splice[grade][method];
+  return grade === 'estimate' ? null : limits.ends[isFused(end) ? 'fused' : 'mechanical'];
+}
 
 /** Whether a figure is over its limit, compared exactly. */
-export function isOver(figure: Figure, method: Method, limits: Limits): boolean {
-  const limit = spliceLimit(limits, figure.grade, method);
+export function isOver(figure: Figure, joint: JointKind, limits: Limits): boolean {
+  const limit = spliceLimit(limits, figure.grade, joint);
   return limit !== null && figure.lossHalfMdb > 2 * limit;
 }
 
-/** Judges one splice against the project's limits. */
-export function judgeSplice(spliceState: SpliceState, method: Method, limits: Limits): Judgement {
+/** Judges one splice, or one end, against the project's limits. */
+export function judgeSplice(spliceState: SpliceState, joint: JointKind, limits: Limits): Judgement {
+  return joint.end === null
+    ? judgeByFigures(spliceState, joint, limits)
+    : judgeEnd(spliceState, joint, limits);
+}
+
+/** What an end still needs before it is proven. */
+export interface EndNeeds {
+  /** Light through it, or its loss by a meter. */
+  light: boolean;
+  /** Its end face under a microscope. A mechanical connector's may be left out. */
+  face: boolean;
+}
+
+/** What an end still needs before it is proven, as its last try stands. */
+export const endNeeds = ({ figures, inspection }: SpliceState, { end }: JointKind): EndNeeds => ({
+  light: inspection.light !== 'seen' && !figures.some(({ grade }) => gradeRank(grade) > 0),
+  face: end !== 'mechanical' && inspection.face === null,
+});
+
+/**
+ * Judges an end: nobody estimates a mechanical one, and no end needs a splice's grade. Light through it or a meter's
+ * loss within the connector's limit tells, and an end face that passes.
+ */
+function judgeEnd(spliceState: SpliceState, joint: JointKind, limits: Limits): Judgement {
+  const ruled = judgeByRuling(spliceState);
+  const { figures, inspection } = spliceState;
+  const tries = spliceState.tries.length;
+  const figure = figures.length > 0 ? worstOfStrongest(figures) : null;
+  const stands = { figure, missing: [], tries };
+  if (ruled) return ruled.verdict === 'dead' || ruled.redo ? ruled : { ...ruled, ...stands };
+  const over = figures.find((one) => gradeRank(one.grade) > 0 && isOver(one, joint, limits));
+  if (over || inspection.face === 'fail' || inspection.light === 'none')
+    return { verdict: 'fail', redo: true, ...stands, figure: over ?? figure };
+  if (tries === 0 && figures.length === 0 && inspection.light === null)
+    return { verdict: 'open', redo: false, ...stands };
+  const needs = endNeeds(spliceState, joint);
+  if (!needs.light && !needs.face) return { verdict: 'pass', redo: false, ...stands };
+  const redo = figure?.grade === 'estimate' && isOver(figure, joint, limits);
+  return { verdict: 'provisional', redo, ...stands };
+}
+
+/** What a person's word makes of a joint; null where none is in force. */
+function judgeByRuling({ ruling, tries }: SpliceState): Judgement | null {
+  const nothing = { figure: null, missing: [], tries: tries.length };
+  switch (ruling?.kind) {
+    case 'dead':
+      return { verdict: 'dead', redo: false, ...nothing };
+    case 'skip':
+      return { verdict: 'skipped', redo: false, ...nothing };
+    case 'waive':
+      return { verdict: 'accepted', redo: false, ...nothing };
+    // Its joint is broken: what was read of it says nothing of what will lie there.
+    case 'redo':
+      return { verdict: 'open', redo: true, ...nothing };
+    default:
+      return null;
+  }
+}
+
+function judgeByFigures(spliceState: SpliceState, joint: JointKind, limits: Limits): Judgement {
   const figures = spliceState.figures;
   const tries = spliceState.tries.length;
   const deciding = limits.wavelengths.map((nm) => strongestAt(figures, nm, limits.grade));
@@ -52,17 +124,14 @@ export function judgeSplice(spliceState: SpliceState, method: Method, limits: Li
     missing,
     tries,
   };
-  const ruled = spliceState.ruling?.kind;
-  if (ruled === 'dead') return { verdict: 'dead', redo: false, figure: null, missing: [], tries };
-  if (ruled === 'skip') return { verdict: 'skipped', redo: false, ...speaking };
-  if (ruled === 'waive') return { verdict: 'accepted', redo: false, ...speaking };
-  // Its joint is broken: what was read of it says nothing of what will lie there.
-  if (ruled === 'redo') return { verdict: 'open', redo: true, ...speaking, figure: null };
+  const ruled = judgeByRuling(spliceState);
+  if (ruled?.verdict === 'dead') return ruled;
+  if (ruled) return { ...ruled, ...speaking, figure: ruled.redo ? null : speaking.figure };
   // A measured figure over its limit fails the splice at any wavelength, asked for or not.
   const measured = figures.flatMap(({ wavelengthNm }) => wavelengthNm ?? []);
   const over = [...limits.wavelengths, ...measured]
     .map((nm) => strongestAt(figures, nm, limits.grade))
-    .find((figure) => figure !== undefined && isOver(figure, method, limits));
+    .find((figure) => figure !== undefined && isOver(figure, joint, limits));
   if (over) return { verdict: 'fail', redo: true, ...speaking, figure: over };
   if (figures.length === 0 && tries === 0) return { verdict: 'open', redo: false, ...speaking };
   if (missing.length === 0) return { verdict: 'pass', redo: false, ...speaking };
@@ -70,7 +139,7 @@ export function judgeSplice(spliceState: SpliceState, method: Method, limits: Li
   const onlyEstimated = figures.length === 1 && weakest !== undefined;
   return {
     verdict: 'provisional',
-    redo: onlyEstimated && isOver(weakest, method, limits),
+    redo: onlyEstimated && isOver(weakest, joint, limits),
     ...speaking,
   };
 }
@@ -104,10 +173,10 @@ export type Advice = 'good' | 'redo' | 'last try' | 'needs the lead';
 export function adviseEstimate(
   estimate: number,
   tries: number,
-  method: Method,
+  joint: JointKind,
   limits: Limits,
 ): Advice {
-  const limit = spliceLimit(limits, 'estimate', method);
+  const limit = spliceLimit(limits, 'estimate', joint);
   if (limit === null || estimate <= limit) return 'good';
   if (tries >= limits.maxTries) return 'needs the lead';
   return tries === limits.maxTries - 1 ? 'last try' : 'redo';

@@ -1,5 +1,5 @@
 import { MOST_FIBERS } from '../record/basics.ts';
-import { type MakeUp, cableNameSchema, makeUpSchema } from '../record/cable.ts';
+import { type CableKind, type MakeUp, cableNameSchema, makeUpSchema } from '../record/cable.ts';
 import type { SchemaIssue } from '../record/issue.ts';
 import { readNumber } from '../measure/number.ts';
 import type { Table } from '../record/csv.ts';
@@ -41,7 +41,7 @@ export interface ListedCable {
   makeUp: MakeUp;
 }
 
-const KINDS: [RegExp, MakeUp['kind']][] = [
+const KINDS: [RegExp, CableKind][] = [
   [/ribbon|mass/i, 'ribbon'],
   [/drop|flat|tight/i, 'drop'],
   [/group|24/i, 'grouped-tube'],
@@ -77,7 +77,7 @@ function contradiction({ fibers, tubes, perTube }: Counts): CableListMessage | n
 }
 
 /** Makes a make-up of what a row says: of counts those that are not given follow. */
-function makeUpOf(kind: MakeUp['kind'], counts: Counts): MakeUp | CableListMessage {
+function makeUpOf(kind: CableKind, counts: Counts): MakeUp | CableListMessage {
   const wrong = contradiction(counts);
   if (wrong) return wrong;
   const { tubes, perTube } = counts;

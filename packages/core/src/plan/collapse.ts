@@ -20,7 +20,7 @@ export function collapseJoints(
     const length = reversed ? reversedLength(joints, at, size) : straightLength(joints, at, size);
     const bFirst = reversed ? first.fiberB - size + 1 : first.fiberB;
     lines.push({
-      verb: 'splice',
+      verb: first.end ? 'terminate' : 'splice',
       a: {
         cable: first.cableA,
         leg: first.legA,
@@ -28,6 +28,8 @@ export function collapseJoints(
       },
       b: { cable: first.cableB, leg: first.legB, runs: [[bFirst, bFirst + length - 1]] },
       method: first.method,
+      end: first.end,
+      polarity: null,
       reversed,
       note: null,
     });
@@ -48,6 +50,7 @@ const follows = (
   one.cableB === other.cableB &&
   one.legB === other.legB &&
   one.method === other.method &&
+  one.end === other.end &&
   other.fiberA === one.fiberA + stepA &&
   other.fiberB === one.fiberB + stepB;
 

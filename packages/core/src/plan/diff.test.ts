@@ -11,6 +11,7 @@ const at = (fiber: number, slot: number, onto = fiber): Placed => ({
   cableB: 'B',
   fiberB: onto,
   legB: null,
+  end: null,
 });
 const there = (placed: Placed, worked = false): Present => ({
   ...placed,

@@ -1,4 +1,4 @@
-import type { Method } from '../record/splice.ts';
+import type { EndWay, Method } from '../record/splice.ts';
 import type { FiberPairs } from '../record/message.ts';
 import { type Placed, pairOf } from './occupancy.ts';
 
@@ -73,5 +73,11 @@ const keyOf = (splice: Placed): string => {
   return a < b ? `${a}\n${b}` : `${b}\n${a}`;
 };
 
-const isAt = (splice: Placed, next: { tray: number; slot: number; method: Method }): boolean =>
-  splice.tray === next.tray && splice.slot === next.slot && splice.method === next.method;
+const isAt = (
+  splice: Placed,
+  next: { tray: number; slot: number; method: Method; end: EndWay | null },
+): boolean =>
+  splice.tray === next.tray &&
+  splice.slot === next.slot &&
+  splice.method === next.method &&
+  splice.end === next.end;

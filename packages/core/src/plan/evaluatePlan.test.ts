@@ -18,6 +18,7 @@ const present = (fiber: number, tray: number, slot: number, worked = false): Pre
   cableB: 'B',
   fiberB: fiber,
   legB: null,
+  end: null,
   tray,
   slot,
   method: 'single',

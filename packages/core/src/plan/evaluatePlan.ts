@@ -1,5 +1,6 @@
 import type { Tray } from '../record/closure.ts';
 import type { Pin } from '../record/plan.ts';
+import { AT_PORT, liesOnTray } from '../record/splice.ts';
 import { unitSize } from '../fiber/address.ts';
 import { type PlanChange, type Present, type RefusedChange, diffPlan } from './diff.ts';
 import { type Expanded, type PlannedJoint, expandPlan } from './expand.ts';
@@ -52,21 +53,27 @@ export function evaluatePlan<There extends Present>(task: PlanTask<There>): Eval
   const stays = (splice: There): boolean => {
     const joint = wanted.get(endsOf(splice));
     if (splice.worked) return joint !== undefined || !task.retire;
-    return !task.anew && joint?.method === splice.method && !isPinned(splice, task);
+    return (
+      !task.anew &&
+      joint?.method === splice.method &&
+      joint.end === splice.end &&
+      !isPinned(splice, task)
+    );
   };
   const fixed = task.there.filter(stays);
   const layout = layOutTrays({
-    joints,
+    joints: joints.filter(({ end }) => liesOnTray(end)),
     cables: task.cables,
     trays: task.trays,
     spare: task.spare,
     pins: task.pins,
-    fixed,
+    fixed: fixed.filter(({ tray }) => tray !== AT_PORT),
   });
   const kept = fixed
     .filter((splice) => wanted.has(endsOf(splice)))
     .map((splice) => ({ ...wanted.get(endsOf(splice))!, tray: splice.tray, slot: splice.slot }));
-  const placed = [...kept, ...layout.placed];
+  const ends = placeEnds(joints, kept, fibersASleeveOf(task.cables));
+  const placed = [...kept, ...layout.placed, ...ends];
   const change = diffPlan(task.there, placed, task.retire);
   return {
     parsed,
@@ -80,6 +87,28 @@ export function evaluatePlan<There extends Present>(task: PlanTask<There>): Eval
       ...clashesOf(placed, task).map((clash) => clash.message),
     ],
   };
+}
+
+/** Ends that are made at their port, in the order of the plan: numbered on, for they lie on no tray. */
+function placeEnds(
+  joints: readonly PlannedJoint[],
+  kept: readonly (PlannedJoint & Placed)[],
+  sleeveOf: (cableA: string, cableB: string) => number,
+): (PlannedJoint & Placed)[] {
+  const made = new Set(kept.map(endsOf));
+  let slot = Math.max(0, ...kept.filter(({ tray }) => tray === AT_PORT).map((end) => end.slot));
+  let inSleeve = 0;
+  return joints
+    .filter((joint) => !liesOnTray(joint.end) && !made.has(endsOf(joint)))
+    .map((joint) => {
+      const size = joint.method === 'mass' ? sleeveOf(joint.cableA, joint.cableB) : 1;
+      if (inSleeve % size === 0) {
+        slot++;
+        inSleeve = 0;
+      }
+      inSleeve++;
+      return { ...joint, tray: AT_PORT, slot };
+    });
 }
 
 const clashesOf = <There extends Present>(
@@ -118,7 +147,7 @@ const turned = (joint: PlannedJoint): PlannedJoint => ({
   legB: joint.legA,
 });
 
-const endsOf = (splice: Omit<Placed, 'tray' | 'slot' | 'method'>): string =>
+const endsOf = (splice: Omit<Placed, 'tray' | 'slot' | 'method' | 'end'>): string =>
   [
     ...[splice.cableA, splice.fiberA, splice.legA],
     ...[splice.cableB, splice.fiberB, splice.legB],

@@ -1,7 +1,7 @@
 import { fibersASleeveOf } from './sleeves.ts';
-import { fiberCount } from '../record/cable.ts';
-import { LEGS, type Leg, type Method } from '../record/splice.ts';
-import type { ParsedPlan, PlanError, PlanLine, Run, Selection } from './lines.ts';
+import { type MakeUp, fiberCount, inputOf, portSize } from '../record/cable.ts';
+import { type EndWay, LEGS, type Leg, type Method } from '../record/splice.ts';
+import type { ParsedPlan, PlanError, PlanLine, PlanMessage, Run, Selection } from './lines.ts';
 import type { ListCable } from './spliceList.ts';
 
 /** One splice that a plan asks for; cables by name, `line` from 0. */
@@ -14,6 +14,8 @@ export interface PlannedJoint {
   fiberB: number;
   legB: Leg | null;
   method: Method;
+  /** How a fiber ends at ports, which are cable B; null for a splice. */
+  end: EndWay | null;
   line: number;
 }
 
@@ -21,7 +23,7 @@ export interface PlannedJoint {
 export interface FiberAssignment {
   cable: string;
   runs: Run[];
-  verb: Exclude<PlanLine['verb'], 'splice'>;
+  verb: Exclude<PlanLine['verb'], 'splice' | 'terminate'>;
   note: string | null;
 }
 
@@ -47,8 +49,9 @@ export function expandPlan(plan: ParsedPlan, cables: readonly ListCable[]): Expa
     }),
   );
   const sleeveOf = fibersASleeveOf(cables);
+  const makeUps = new Map(cables.map(({ name, makeUp }) => [name, makeUp]));
   for (const line of plan.lines) {
-    const a = claim(line.a, named.get(line.a.cable)!, out.errors);
+    const a = claim(line.a, makeUps.get(line.a.cable)!, named.get(line.a.cable)!, out.errors);
     if (!line.b) {
       if (a)
         out.fates.push({
@@ -59,9 +62,10 @@ export function expandPlan(plan: ParsedPlan, cables: readonly ListCable[]): Expa
         });
       continue;
     }
-    const b = claim(line.b, named.get(line.b.cable)!, out.errors);
+    const b = claim(line.b, makeUps.get(line.b.cable)!, named.get(line.b.cable)!, out.errors);
     if (a && b) join(line, line.b, sleeveOf(line.a.cable, line.b.cable), out.joints);
   }
+  out.errors.push(...crossedPolarities(plan.lines));
   for (const cable of cables) {
     const { in: feed, out: exit } = named.get(cable.name)!;
     const runs = runsWhere(feed, (fiber) => feed[fiber] === 0 && exit[fiber] === 0);
@@ -74,7 +78,7 @@ export function expandPlan(plan: ParsedPlan, cables: readonly ListCable[]): Expa
 type NamedFibers = Record<Leg, Int32Array>;
 
 /** Marks the fibers of a selection as named by its line; false where one of them was named before. */
-function claim(side: Selection, named: NamedFibers, errors: PlanError[]): boolean {
+function claim(side: Selection, makeUp: MakeUp, named: NamedFibers, errors: PlanError[]): boolean {
   const line = side.span.line + 1;
   // Where no leg is named, the whole fiber is meant.
   const legs = side.leg ? [side.leg] : LEGS;
@@ -93,15 +97,44 @@ function claim(side: Selection, named: NamedFibers, errors: PlanError[]): boolea
   if (earlier === 0) return true;
   errors.push({
     ...side.span,
-    message: {
-      code: 'namedTwice',
-      cable: side.cable,
-      runs: wordsOf(runsOf(twice)),
-      fibers: twice.length,
-      earlier: earlier === line ? 0 : earlier,
-    },
+    message: namedTwice(side.cable, makeUp, twice, earlier === line ? 0 : earlier),
   });
   return false;
+}
+
+function namedTwice(
+  cable: string,
+  makeUp: MakeUp,
+  fibers: readonly number[],
+  earlier: number,
+): PlanMessage {
+  if (makeUp.kind === 'splitter' && fibers.includes(inputOf(makeUp)))
+    return { code: 'fedTwice', cable, earlier };
+  if (makeUp.kind !== 'ports')
+    return {
+      code: 'namedTwice',
+      cable,
+      runs: wordsOf(runsOf(fibers)),
+      fibers: fibers.length,
+      earlier,
+    };
+  const ports = [...new Set(fibers.map((fiber) => Math.ceil(fiber / portSize(makeUp))))];
+  return { code: 'portTaken', cable, runs: wordsOf(runsOf(ports)), ports: ports.length, earlier };
+}
+
+/** Ports of one place that are to have both polarities: a module is built by one of them. */
+function crossedPolarities(lines: readonly PlanLine[]): PlanError[] {
+  const said = new Map<string, PlanLine>();
+  return lines.flatMap((line): PlanError[] => {
+    if (line.polarity === null) return [];
+    const { cable } = line.b!;
+    const first = said.get(cable);
+    if (!first) said.set(cable, line);
+    if (!first || first.polarity === line.polarity) return [];
+    const earlier = first.span.line + 1;
+    const { polarity } = line;
+    return [{ ...line.span, message: { code: 'polarityCrosses', cable, polarity, earlier } }];
+  });
 }
 
 function join(line: PlanLine, onto: Selection, size: number, joints: PlannedJoint[]): void {
@@ -118,6 +151,7 @@ function join(line: PlanLine, onto: Selection, size: number, joints: PlannedJoin
       fiberB: b[across]!,
       legB: onto.leg,
       method: line.method,
+      end: line.end,
       line: line.span.line,
     });
   }

@@ -1,5 +1,6 @@
 import type { FiberProblem } from '../fiber/parse.ts';
-import type { Leg, Method } from '../record/splice.ts';
+import type { Ports } from '../record/cable.ts';
+import type { EndWay, Leg, Method } from '../record/splice.ts';
 
 /** A place in a plan's text: the line from 0, and the columns it covers, from 0, the end not included. */
 export interface Span {
@@ -9,11 +10,11 @@ export interface Span {
 }
 
 /** What a selection of fibers is counted in. */
-export type CountedBy = 'fiber' | 'tube' | 'group' | 'ribbon';
+export type CountedBy = 'fiber' | 'tube' | 'group' | 'ribbon' | 'port' | 'output';
 
 /** What is wrong with a line of a plan. */
 export type PlanMessage =
-  | { code: 'quoteOpen' | 'sayOnto' | 'nameCable' | 'fiberMissing' }
+  | { code: 'quoteOpen' | 'sayOnto' | 'sayPorts' | 'nameCable' | 'fiberMissing' }
   | { code: 'noVerb'; text: string }
   | { code: 'noCables'; text: string }
   | { code: 'noCableMeant'; text: string; meant: string }
@@ -27,7 +28,7 @@ export type PlanMessage =
   | { code: 'numberMissing'; unit: CountedBy }
   | { code: 'outside'; cable: string; unit: CountedBy; most: number; text: string }
   | { code: 'backwards'; from: number; to: number }
-  | { code: 'notUnderstood'; text: string; verb: 'splice' | 'other' }
+  | { code: 'notUnderstood'; text: string; verb: 'splice' | 'terminate' | 'other' }
   | { code: 'unequal'; fibersA: number; cableA: string; fibersB: number; cableB: string }
   /** Whole ribbons are asked for, of `size` fibers; `over` where there are as many, over two of them. */
   | {
@@ -39,6 +40,18 @@ export type PlanMessage =
       size: number;
       over: 'yes' | 'no';
     }
+  /** Fibers end at ports, and at nothing else; ports are no cable that is spliced. */
+  | { code: 'notPorts' | 'portsTerminate' | 'portsFirst'; cable: string }
+  /** An end of one connector or polish onto ports of another. */
+  | { code: 'connectorDiffers'; cable: string; has: Ports['connector']; text: string }
+  | { code: 'polishDiffers'; cable: string; has: Ports['polish']; text: string }
+  | { code: 'whichPolarity' }
+  /** Fibers that one connector takes are made one by one. */
+  | { code: 'massNotFused'; end: EndWay }
+  /** Ports whose other line says the other polarity. */
+  | { code: 'polarityCrosses'; cable: string; polarity: Polarity; earlier: number }
+  | { code: 'portTaken'; cable: string; runs: string; ports: number; earlier: number }
+  | { code: 'fedTwice'; cable: string; earlier: number }
   /** A line that splices nothing speaks of the whole fiber. */
   | { code: 'legNotHere'; cable: string; leg: Leg; verb: string }
   /** Fibers that an earlier line names, or this one (`earlier` 0). */
@@ -59,19 +72,29 @@ export interface Selection {
   leg: Leg | null;
   runs: Run[];
   /** What the selection was counted in. */
-  by: 'fiber' | 'tube' | 'group' | 'ribbon' | 'all';
+  by: CountedBy | 'all';
   span: Span;
 }
 
-export const VERBS = ['splice', 'through', 'dead', 'reserve'] as const;
+export const VERBS = ['splice', 'terminate', 'through', 'dead', 'reserve'] as const;
 export type Verb = (typeof VERBS)[number];
 
-/** One line of a plan. `b` is there for `splice` only; `note` is what stands in quotes at the end. */
+/**
+ * How twelve fibers meet twelve ports or the places of an array: A straight, B in reverse order. TIA-568, methods A
+ * and B, from memory.
+ */
+export type Polarity = 'A' | 'B';
+
+/** One line of a plan. `b` is there for `splice` and `terminate`; `note` is what stands in quotes at the end. */
 export interface PlanLine {
   verb: Verb;
   a: Selection;
   b: Selection | null;
   method: Method;
+  /** How an end is made; null where fibers are spliced. */
+  end: EndWay | null;
+  /** What a line says of the polarity of its ports; null where it says nothing. */
+  polarity: Polarity | null;
   /** Whether each ribbon is laid the other way round on purpose: fiber 1 onto 12. */
   reversed: boolean;
   note: string | null;

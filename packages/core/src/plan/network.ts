@@ -1,4 +1,5 @@
 import { type MakeUp, fiberCount } from '../record/cable.ts';
+import { splitterLossMdb } from '../loss/splitter.ts';
 import type { Method } from '../record/splice.ts';
 
 /** A splice as a network knows it; cables and closures by index into the lists given. */
@@ -15,6 +16,8 @@ export interface NetworkCable {
   id: string;
   name: string;
   makeUp: MakeUp;
+  /** The closure in which a device stands. */
+  closureId?: string | null;
 }
 
 /** One fiber's way through a cable, and the splice by which it goes on; null at its end. */
@@ -32,6 +35,22 @@ export interface Circuit {
   circle: boolean;
 }
 
+/** A circuit from its origin to one of its far ends, through every splitter on its way. */
+export interface WholeCircuit {
+  /** A fiber of each part between splitters, from the origin on. */
+  parts: { cable: string; fiber: number }[];
+  /** The splitters it passes, and by which output. */
+  splitters: { cable: string; output: number }[];
+  splices: number;
+  /** What its splitters lose at most, thousandths of a dB. */
+  splitterMdb: number;
+  /** How many of its two ends are at ports. */
+  ends: number;
+}
+
+/** What a fiber is: of a cable, a splitter's input or output, or behind a port. */
+const ROLES = { fiber: 0, input: 1, output: 2, port: 3 } as const;
+
 /**
  * All fibers of a network with the splices that join them: each fiber of each cable is a node with two
  * places for a splice. Built in one pass over the splices.
@@ -48,6 +67,8 @@ export class Network {
   private readonly nodeA: Int32Array;
   private readonly nodeB: Int32Array;
   private readonly starts: number[] = [];
+  /** What each node is, by {@link ROLES}. */
+  private readonly roles: Uint8Array;
 
   constructor(cables: readonly NetworkCable[], splices: readonly NetworkSplice[]) {
     this.cables = cables;
@@ -59,6 +80,7 @@ export class Network {
       nodes += fiberCount(cable.makeUp);
     }
     this.ends = new Int32Array(nodes * 2).fill(-1);
+    this.roles = rolesOf(cables, nodes);
     this.nodeA = new Int32Array(splices.length);
     this.nodeB = new Int32Array(splices.length);
     // Lists name the same cables row after row.
@@ -80,7 +102,7 @@ export class Network {
   }
 
   /**
-   * Follows a fiber to both ends.
+   * Follows a fiber to both ends; a splitter is an end.
    * @throws RangeError where there is no such cable or fiber
    */
   follow(cableId: string, fiber: number): Circuit {
@@ -124,6 +146,122 @@ export class Network {
       found.longest = Math.max(found.longest, run(this.nodeA[splice]!, splice));
     }
     return found;
+  }
+
+  /** The splitter that feeds a circuit, and by which output; null where none does. */
+  feedOf({ steps }: Circuit): { cable: string; output: number } | null {
+    for (const end of [steps[0]!, steps.at(-1)!])
+      if (this.roleOf(end) === ROLES.output) return { cable: end.cable, output: end.fiber };
+    return null;
+  }
+
+  /** The splitter that a circuit feeds; null where it feeds none. */
+  fedBy({ steps }: Circuit): string | null {
+    return (
+      [steps[0]!, steps.at(-1)!].find((end) => this.roleOf(end) === ROLES.input)?.cable ?? null
+    );
+  }
+
+  /** Every circuit from its origin to each far end, through splitters. Linear in splices and branches. */
+  wholeCircuits(): WholeCircuit[] {
+    const found: WholeCircuit[] = [];
+    const done = new Uint8Array(this.roles.length);
+    for (let node = 0; node < this.roles.length; node++) {
+      const role = this.roles[node]!;
+      if (role === ROLES.input || role === ROLES.output || done[node] || !this.isEnd(node))
+        continue;
+      const { end, splices } = this.farEnd(node);
+      done[node] = done[end] = 1;
+      // What a splitter feeds is found from there.
+      if (this.roles[end] === ROLES.output) continue;
+      const circuit: WholeCircuit = {
+        parts: [this.fiberAt(node)],
+        splitters: [],
+        splices,
+        splitterMdb: 0,
+        ends: role === ROLES.port ? 1 : 0,
+      };
+      this.branch(circuit, end, found);
+    }
+    return found;
+  }
+
+  /** What is wrong with the feeds of splitters. */
+  feedProblems(): { cable: string; fiber: number; code: 'fedFromTwo' | 'notFed'; other: string }[] {
+    return this.cables.flatMap(({ id, makeUp }) => {
+      if (makeUp.kind !== 'splitter') return [];
+      const base = this.baseOf(id);
+      const used = Array.from({ length: makeUp.outputs }, (_, output) => base + output).filter(
+        (node) => this.isEnd(node),
+      );
+      const input = base + makeUp.outputs;
+      const wrong = used.flatMap((node) => {
+        const { end } = this.farEnd(node);
+        if (this.roles[end] !== ROLES.output || end < node) return [];
+        const fiber = node - base + 1;
+        return [{ cable: id, fiber, code: 'fedFromTwo' as const, other: this.fiberAt(end).cable }];
+      });
+      if (used.length > 0 && this.ends[input * 2]! < 0)
+        return [...wrong, { cable: id, fiber: makeUp.outputs + 1, code: 'notFed', other: id }];
+      return wrong;
+    });
+  }
+
+  /** Goes on from a far end: through a splitter to all its outputs in use, or the circuit ends here. */
+  private branch(circuit: WholeCircuit, end: number, found: WholeCircuit[]): void {
+    const splitter = this.roles[end] === ROLES.input ? this.cableAt(end) : null;
+    const passed = circuit.splitters.some(({ cable }) => cable === splitter?.id);
+    const makeUp = splitter?.makeUp;
+    const outputs =
+      makeUp?.kind === 'splitter' && !passed
+        ? Array.from({ length: makeUp.outputs }, (_, index) => end - makeUp.outputs + index).filter(
+            (node) => this.isEnd(node),
+          )
+        : [];
+    if (makeUp?.kind !== 'splitter' || outputs.length === 0) {
+      found.push({
+        ...circuit,
+        ends: circuit.ends + (this.roles[end] === ROLES.port ? 1 : 0),
+      });
+      return;
+    }
+    for (const node of outputs) {
+      const far = this.farEnd(node);
+      const output = node - (end - makeUp.outputs) + 1;
+      this.branch(
+        {
+          parts: [...circuit.parts, { cable: splitter!.id, fiber: output }],
+          splitters: [...circuit.splitters, { cable: splitter!.id, output }],
+          splices: circuit.splices + far.splices,
+          splitterMdb: circuit.splitterMdb + splitterLossMdb(makeUp, output),
+          ends: circuit.ends,
+        },
+        far.end,
+        found,
+      );
+    }
+  }
+
+  /** Whether exactly one splice is at a node. */
+  private isEnd(node: number): boolean {
+    return this.ends[node * 2]! >= 0 && this.ends[node * 2 + 1]! < 0;
+  }
+
+  /** The other end of the fiber that ends at a node, and the splices between. */
+  private farEnd(node: number): { end: number; splices: number } {
+    let end = node;
+    let splices = 0;
+    for (let splice = this.ends[node * 2]!; splice >= 0; splice = this.other(end, splice)) {
+      end = this.across(end, splice);
+      splices++;
+      // A device's fiber is spliced once: what a crowded list says beyond that goes round for ever.
+      if (this.roles[end] !== ROLES.fiber || splices > this.splices.length) break;
+    }
+    return { end, splices };
+  }
+
+  private roleOf({ cable, fiber }: { cable: string; fiber: number }): number {
+    return this.roles[this.baseOf(cable) + fiber - 1]!;
   }
 
   private baseOf(cable: string): number {
@@ -171,11 +309,15 @@ export class Network {
     return nodes.map((node, index) => ({ ...this.fiberAt(node), splice: splices[index] ?? null }));
   }
 
-  /** Begins at the end whose cable comes first. */
+  /** Begins where light comes from, else at the end whose cable comes first. */
   private turned(circuit: Circuit): Circuit {
-    const order = new Map(this.cables.map((cable, index) => [cable.id, index]));
     const [first, last] = [circuit.steps[0]!, circuit.steps.at(-1)!];
-    if (order.get(first.cable)! <= order.get(last.cable)!) return circuit;
+    const comesFrom = (end: CircuitStep): number => {
+      const role = this.roleOf(end);
+      const fed = role === ROLES.output ? -1 : role === ROLES.input ? 1 : 0;
+      return fed * this.roles.length + this.baseOf(end.cable);
+    };
+    if (comesFrom(first) <= comesFrom(last)) return circuit;
     const splices = circuit.steps
       .map((step) => step.splice)
       .slice(0, -1)
@@ -187,6 +329,15 @@ export class Network {
   }
 
   private fiberAt(node: number): { cable: string; fiber: number } {
+    const index = this.cableIndexAt(node);
+    return { cable: this.cables[index]!.id, fiber: node - this.starts[index]! + 1 };
+  }
+
+  private cableAt(node: number): NetworkCable {
+    return this.cables[this.cableIndexAt(node)]!;
+  }
+
+  private cableIndexAt(node: number): number {
     let low = 0;
     let high = this.starts.length - 1;
     while (low < high) {
@@ -194,6 +345,21 @@ export class Network {
       if (this.starts[middle]! <= node) low = middle;
       else high = middle - 1;
     }
-    return { cable: this.cables[low]!.id, fiber: node - this.starts[low]! + 1 };
+    return low;
   }
+}
+
+function rolesOf(cables: readonly NetworkCable[], nodes: number): Uint8Array {
+  const roles = new Uint8Array(nodes);
+  let node = 0;
+  for (const { makeUp } of cables) {
+    const fibers = fiberCount(makeUp);
+    if (makeUp.kind === 'ports') roles.fill(ROLES.port, node, node + fibers);
+    if (makeUp.kind === 'splitter') {
+      roles.fill(ROLES.output, node, node + fibers);
+      roles[node + fibers - 1] = ROLES.input;
+    }
+    node += fibers;
+  }
+  return roles;
 }

@@ -22,13 +22,16 @@ export const networkMessageSchema = z.discriminatedUnion('code', [
     cable: z.string(),
     fiber: z.int(),
   }),
+  /** Outputs of two splitters meet, or a splitter has outputs in use and no feed. */
+  z.object({ code: z.literal('fedFromTwo'), splitters: z.array(z.string()) }),
+  z.object({ code: z.literal('notFed'), splitter: z.string() }),
   z.object({ code: z.literal('unassigned'), cable: z.string(), runs: z.string(), fibers: z.int() }),
 ]);
 export type NetworkMessage = z.infer<typeof networkMessageSchema>;
 
 /** What looks wrong in a network, where, and why. */
 export interface NetworkProblem {
-  kind: 'circle' | 'twice' | 'ends' | 'shift' | 'flip';
+  kind: 'circle' | 'twice' | 'ends' | 'shift' | 'flip' | 'feed';
   closure: string | null;
   /** The splice that shows it, or -1 where there is none. */
   splice: number;
@@ -74,7 +77,19 @@ class ProblemFinder {
       });
     }
     for (const group of this.neighbours()) problems.push(...this.oddOnes(group, turned));
-    return [...problems, ...this.looseEnds(known)];
+    return [...problems, ...this.feeds(), ...this.looseEnds(known)];
+  }
+
+  private feeds(): NetworkProblem[] {
+    return this.network.feedProblems().map(({ cable, code, other }) => ({
+      kind: 'feed',
+      closure: this.network.cables.find(({ id }) => id === cable)?.closureId ?? null,
+      splice: -1,
+      message:
+        code === 'notFed'
+          ? { code, splitter: this.nameOf(cable) }
+          : { code, splitters: [this.nameOf(cable), this.nameOf(other)] },
+    }));
   }
 
   private nameOf(cable: string): string {

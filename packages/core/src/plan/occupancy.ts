@@ -1,6 +1,6 @@
 import type { Tray } from '../record/closure.ts';
 import type { FiberPairs } from '../record/message.ts';
-import { LEGS, type Leg, type Method } from '../record/splice.ts';
+import { AT_PORT, type EndWay, LEGS, type Leg, type Method, liesOnTray } from '../record/splice.ts';
 
 /** What is put on a tray: one splice, and where its list names it. */
 export interface Placed {
@@ -13,6 +13,7 @@ export interface Placed {
   cableB: string;
   fiberB: number;
   legB: Leg | null;
+  end: EndWay | null;
 }
 
 /** Where the splice is that another clashes with: in a row of a list, in the project, or by its fibers. */
@@ -24,6 +25,8 @@ export type SleeveType = 'ribbon' | 'single';
 
 /** What is wrong with a splice's place. */
 export type ClashMessage =
+  /** A splice without a tray: only what is made at its port has none. */
+  | { code: 'noTray'; fibers: FiberPairs }
   | { code: 'fiberSpliced'; cable: string; fiber: number; in: ClashPlace }
   | { code: 'otherSleeve'; tray: number; slot: number; sleeve: SleeveType; in: ClashPlace }
   | { code: 'slotUsed' | 'otherRibbon'; tray: number; slot: number; in: ClashPlace }
@@ -75,6 +78,15 @@ export function findClashes(
           message: { code: 'fiberSpliced', cable: cableName(cable), fiber, in: place(before) },
         });
       }
+    }
+    if (splice.tray === AT_PORT) {
+      if (liesOnTray(splice.end))
+        clashes.push({
+          index,
+          column: 'tray',
+          message: { code: 'noTray', fibers: pairOf(splice) },
+        });
+      return;
     }
     const key = `${splice.tray} ${splice.slot}`;
     const sharing = slots.get(key);

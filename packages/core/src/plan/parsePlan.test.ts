@@ -228,6 +228,8 @@ test('what is printed reads as the same splices', () => {
           a: { cable: 'A', leg, runs: [runA] },
           b: { cable: 'T', leg: null, runs: [runB] },
           method: mass ? ('mass' as const) : ('single' as const),
+          end: null,
+          polarity: null,
           reversed,
           note: null,
         };

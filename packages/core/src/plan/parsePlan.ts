@@ -10,6 +10,11 @@ import type { ListCable } from './spliceList.ts';
  * splice A 73-96 to C 1-24
  * splice R ribbons 1-12 to T ribbons 1-12 mass
  * splice R ribbon 5 to T ribbon 5 mass reversed
+ * splice F.in tube 3 to S 1-12
+ * splice A 1 to SP1 in
+ * splice SP1 out 1-8 to D 1-8
+ * terminate D 9-12 on T1 ports 1-4 SC APC mechanical
+ * terminate R ribbons 1-6 on M1 ports 1-72 polarity A
  * through A tubes 7-12
  * dead A 17 "nicked at the ring cut"
  * reserve A tube 9 "clinic"

@@ -1,4 +1,5 @@
-import { fiberCount } from '../record/cable.ts';
+import { fiberCount, inputOf } from '../record/cable.ts';
+import { isFused } from '../record/splice.ts';
 import { unitSize } from '../fiber/address.ts';
 import type { PlanLine, Run, Selection } from './lines.ts';
 import type { ListCable } from './spliceList.ts';
@@ -18,12 +19,16 @@ export type LineToPrint = Omit<PlanLine, 'span' | 'a' | 'b'> & {
  */
 export function printLine(line: LineToPrint, cables: readonly ListCable[]): string {
   const words: string[] = [line.verb, printSelection(line.a, cables)];
-  if (line.b) words.push('to', printSelection(line.b, cables));
-  if (line.b) {
-    const byRibbon = [line.a, line.b].every((side) => wholeUnits(side, cables) === 'ribbon');
+  if (line.b) words.push(line.end ? 'on' : 'to', printSelection(line.b, cables));
+  if (line.end && line.end !== 'pigtail') words.push(line.end);
+  if (line.b && isFused(line.end)) {
+    const sides = line.end ? [line.a] : [line.a, line.b];
+    const byRibbon = sides.every((side) => wholeUnits(side, cables) === 'ribbon');
     if (line.method === 'mass' ? !byRibbon : byRibbon) words.push(line.method);
   }
-  if (line.reversed) words.push('reversed');
+  const polarity = line.polarity ?? (line.end && line.reversed ? 'B' : null);
+  if (polarity) words.push('polarity', polarity);
+  else if (line.reversed) words.push('reversed');
   if (line.note !== null) words.push(`"${line.note}"`);
   return words.join(' ');
 }
@@ -35,6 +40,10 @@ function printSelection(side: PrintedSide, cables: readonly ListCable[]): string
   const name = printName(side.leg ? `${side.cable}.${side.leg}` : side.cable);
   const cable = cables.find((entry) => entry.name === side.cable);
   const unit = wholeUnits(side, cables);
+  if (cable?.makeUp.kind === 'splitter') {
+    const [first] = side.runs[0]!;
+    if (first === inputOf(cable.makeUp)) return `${name} in`;
+  }
   if (!cable || !unit) return `${name} ${printRuns(side.runs)}`;
   const size = unitSize(cable.makeUp);
   const units = side.runs.map(([first, last]): Run => [Math.ceil(first / size), last / size]);
@@ -46,13 +55,16 @@ function printSelection(side: PrintedSide, cables: readonly ListCable[]): string
 function wholeUnits(
   side: Pick<Selection, 'cable' | 'runs'>,
   cables: readonly ListCable[],
-): 'tube' | 'ribbon' | null {
+): 'tube' | 'ribbon' | 'port' | 'output' | null {
   const makeUp = cables.find((entry) => entry.name === side.cable)?.makeUp;
   if (!makeUp || makeUp.kind === 'drop') return null;
+  if (makeUp.kind === 'splitter') return 'output';
   const size = unitSize(makeUp);
-  if (fiberCount(makeUp) === size && makeUp.kind !== 'ribbon') return null;
+  if (fiberCount(makeUp) === size && makeUp.kind !== 'ribbon' && makeUp.kind !== 'ports')
+    return null;
   const whole = side.runs.every(([first, last]) => (first - 1) % size === 0 && last % size === 0);
-  return whole ? (makeUp.kind === 'ribbon' ? 'ribbon' : 'tube') : null;
+  if (!whole) return null;
+  return makeUp.kind === 'ribbon' ? 'ribbon' : makeUp.kind === 'ports' ? 'port' : 'tube';
 }
 
 const printRuns = (runs: readonly Run[]): string =>

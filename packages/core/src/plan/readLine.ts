@@ -1,5 +1,5 @@
-import { GROUP_SIZE, fiberCount } from '../record/cable.ts';
-import type { Leg, Method } from '../record/splice.ts';
+import { CONNECTORS, GROUP_SIZE, POLISHES, fiberCount, inputOf } from '../record/cable.ts';
+import { END_WAYS, type Leg, type Method, isFused } from '../record/splice.ts';
 import { unitSize } from '../fiber/address.ts';
 import { dashed } from '../fiber/parse.ts';
 import { parseFibers } from '../fiber/parseFibers.ts';
@@ -69,7 +69,7 @@ function tokenize(source: string, line: number): Token[] {
   return tokens;
 }
 
-const UNITS: ReadonlyMap<string, 'fiber' | 'tube' | 'group' | 'ribbon'> = new Map(
+const UNITS: ReadonlyMap<string, CountedBy> = new Map<string, CountedBy>(
   Object.entries({
     fiber: 'fiber',
     fibers: 'fiber',
@@ -83,14 +83,29 @@ const UNITS: ReadonlyMap<string, 'fiber' | 'tube' | 'group' | 'ribbon'> = new Ma
     f: 'fiber',
     g: 'group',
     r: 'ribbon',
+    port: 'port',
+    ports: 'port',
+    out: 'output',
+    output: 'output',
+    outputs: 'output',
   } as const),
 );
+
+/** What a make-up's fibers are counted in besides themselves. */
+const COUNTED_BY: Record<ListCable['makeUp']['kind'], CountedBy> = {
+  'loose-tube': 'tube',
+  'grouped-tube': 'tube',
+  ribbon: 'ribbon',
+  drop: 'fiber',
+  splitter: 'output',
+  ports: 'port',
+};
 
 const NUMBERS = /^\d+(-\d+)?$/;
 /** Tube and fiber, or tube, group and fibers: `7/12`, `5/1/1-12`. */
 const PLACE = /^\d+(\/\d+){1,2}(-\d+)?$/;
 /** A unit written together with its number: `T7`, `F12`, `tube7`. */
-const JOINED = /^(tubes?|ribbons?|fibers?|groups?|[tfgr])(\d+(?:-\d+)?)$/i;
+const JOINED = /^(tubes?|ribbons?|fibers?|groups?|ports?|out|[tfgr])(\d+(?:-\d+)?)$/i;
 
 /** A leg behind the name of its cable: `f.in`. */
 const LEG = /^(.+)\.(in|out)$/;
@@ -114,25 +129,49 @@ class LineReader {
     const verb = this.verb();
     const a = this.selection();
     let b: Selection | null = null;
-    if (verb === 'splice') {
+    if (verb === 'splice' || verb === 'terminate') {
       const word = this.peek();
-      if (word?.text.toLowerCase() !== 'to')
-        throw new PlanSyntaxError(word ?? this.end(), { code: 'sayOnto' });
+      const onto = verb === 'splice' ? ['to'] : ['on', 'onto', 'to'];
+      if (!onto.includes(word?.text.toLowerCase() ?? ''))
+        throw new PlanSyntaxError(word ?? this.end(), {
+          code: verb === 'splice' ? 'sayOnto' : 'sayPorts',
+        });
       this.at++;
       b = this.selection();
+      this.checkEnds(verb, a, b);
     }
     const line: PlanLine = {
       verb,
       a,
       b,
       method: 'single',
+      end: verb === 'terminate' ? 'pigtail' : null,
+      polarity: null,
       reversed: false,
       note: null,
       span,
     };
-    if (verb !== 'splice' && a.leg)
+    if (!b && a.leg)
       throw new PlanSyntaxError(a.span, { code: 'legNotHere', cable: a.cable, leg: a.leg, verb });
     return this.checked(this.endings(line));
+  }
+
+  /** Fibers end at ports, and ports are spliced to nothing. */
+  private checkEnds(verb: Verb, a: Selection, b: Selection): void {
+    const isPorts = ({ cable }: Selection) => this.makeUpOf(cable).kind === 'ports';
+    if (isPorts(a))
+      throw new PlanSyntaxError(a.span, {
+        code: verb === 'splice' ? 'portsTerminate' : 'portsFirst',
+        cable: a.cable,
+      });
+    if (verb === 'splice' && isPorts(b))
+      throw new PlanSyntaxError(b.span, { code: 'portsTerminate', cable: b.cable });
+    if (verb === 'terminate' && !isPorts(b))
+      throw new PlanSyntaxError(b.span, { code: 'notPorts', cable: b.cable });
+  }
+
+  private makeUpOf(cable: string): ListCable['makeUp'] {
+    return this.cables.get(cable.toLowerCase())!.makeUp;
   }
 
   private verb(): Verb {
@@ -195,6 +234,11 @@ class LineReader {
       this.at++;
       return { runs: [[1, most]], by: cable.makeUp.kind === 'ribbon' ? 'ribbon' : 'all' };
     }
+    if (cable.makeUp.kind === 'splitter' && word && /^in(put)?$/i.test(word.text)) {
+      this.at++;
+      const input = inputOf(cable.makeUp);
+      return { runs: [[input, input]], by: 'fiber' };
+    }
     const unit = word && !word.quoted ? UNITS.get(word.text.toLowerCase()) : undefined;
     if (!unit) {
       if (!word || !NUMBERS.test(word.text))
@@ -247,11 +291,11 @@ class LineReader {
 
   private units(
     cable: ListCable,
-    unit: 'tube' | 'ribbon',
+    unit: Exclude<CountedBy, 'fiber' | 'group'>,
     word: Token,
   ): { runs: Run[]; by: Selection['by'] } {
     const { makeUp } = cable;
-    const has = makeUp.kind === 'ribbon' ? 'ribbon' : makeUp.kind === 'drop' ? 'fiber' : 'tube';
+    const has = COUNTED_BY[makeUp.kind];
     if (has !== unit)
       throw new PlanSyntaxError(word, {
         code: 'noUnits',
@@ -260,7 +304,8 @@ class LineReader {
         countedBy: has,
       });
     const size = unitSize(makeUp);
-    const units = this.ranges(fiberCount(makeUp) / size, unit, cable);
+    const most = makeUp.kind === 'splitter' ? makeUp.outputs : fiberCount(makeUp) / size;
+    const units = this.ranges(most, unit, cable);
     this.parted();
     const next = this.peek();
     const part = next && !next.quoted ? UNITS.get(next.text.toLowerCase()) : undefined;
@@ -314,19 +359,58 @@ class LineReader {
     for (let word = this.peek(); word; word = this.peek()) {
       const text = word.text.toLowerCase();
       if (word.quoted) line.note = word.text;
-      else if (line.verb === 'splice' && (text === 'single' || text === 'mass')) method = text;
+      else if (line.b && (text === 'single' || text === 'mass')) method = text;
       else if (line.verb === 'splice' && text === 'reversed') line.reversed = true;
-      else
+      else if (line.verb !== 'terminate' || !this.ending(line, word))
         throw new PlanSyntaxError(word, {
           code: 'notUnderstood',
           text: word.text,
-          verb: line.verb === 'splice' ? 'splice' : 'other',
+          verb: line.b ? (line.verb as 'splice' | 'terminate') : 'other',
         });
       this.at++;
     }
-    const ribbons = line.a.by === 'ribbon' && line.b?.by === 'ribbon';
+    const ribbons =
+      line.a.by === 'ribbon' &&
+      (line.b?.by === 'ribbon' || (line.end !== null && isFused(line.end)));
+    if (method === 'mass' && !isFused(line.end))
+      throw new PlanSyntaxError(line.span, { code: 'massNotFused', end: line.end! });
     line.method = method ?? (ribbons ? 'mass' : 'single');
     return line;
+  }
+
+  /** What a line says of an end: its way, its connector and polish, its polarity. */
+  private ending(line: PlanLine, word: Token): boolean {
+    const cable = line.b!.cable;
+    const ports = this.makeUpOf(cable);
+    if (ports.kind !== 'ports') return false;
+    const text = word.text.toLowerCase();
+    const way = END_WAYS.find((known) => known === text);
+    if (way) {
+      line.end = way;
+      return true;
+    }
+    if (CONNECTORS.some((known) => known.toLowerCase() === text)) {
+      if (text === ports.connector.toLowerCase()) return true;
+      const { connector: has } = ports;
+      throw new PlanSyntaxError(word, { code: 'connectorDiffers', cable, has, text: word.text });
+    }
+    if (POLISHES.some((known) => known.toLowerCase() === text)) {
+      if (text === ports.polish.toLowerCase()) return true;
+      throw new PlanSyntaxError(word, {
+        code: 'polishDiffers',
+        cable,
+        has: ports.polish,
+        text: word.text.toUpperCase(),
+      });
+    }
+    if (text !== 'polarity') return false;
+    this.at++;
+    const polarity = this.peek()?.text.toUpperCase();
+    if (polarity !== 'A' && polarity !== 'B')
+      throw new PlanSyntaxError(this.peek() ?? word, { code: 'whichPolarity' });
+    line.polarity = polarity;
+    line.reversed = polarity === 'B';
+    return true;
   }
 
   private checked(line: PlanLine): PlanLine {
@@ -362,8 +446,7 @@ class LineReader {
   }
 
   private fibersASleeve(a: Selection, b: Selection): number {
-    const makeUpOf = ({ cable }: Selection) => this.cables.get(cable.toLowerCase())!.makeUp;
-    return fibersASleeve(makeUpOf(a), makeUpOf(b));
+    return fibersASleeve(this.makeUpOf(a.cable), this.makeUpOf(b.cable));
   }
 
   private peek(): Token | undefined {

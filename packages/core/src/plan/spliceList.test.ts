@@ -379,6 +379,7 @@ describe('a bad splice list', () => {
       cableB: 'B',
       fiberB: 1,
       legB: null,
+      end: null,
     };
     const closures = [
       { name: 'Weir', trays: [{ number: 1, single: 12, mass: 0 }], splices: [there] },

@@ -3,7 +3,7 @@ import type { Closure, Tray, TrayCapacity } from '../record/closure.ts';
 import { type Parsed, parsed, refused } from '../record/parsed.ts';
 import { cutText } from '../record/cutText.ts';
 import type { ColourScheme } from '../record/scheme.ts';
-import type { Method } from '../record/splice.ts';
+import { AT_PORT, type EndWay, type Method, liesOnTray } from '../record/splice.ts';
 import type { TitledTable } from '../record/titles.ts';
 import type { Table } from '../record/csv.ts';
 import { placeOf } from '../fiber/address.ts';
@@ -15,7 +15,10 @@ import {
   COLUMN_TITLES,
   type ColumnMatch,
   type ListColumn,
+  type ListWordProblem,
   type MethodProblem,
+  readEnd,
+  readLeg,
   readMethod,
   unmatchedColumns,
 } from './listColumns.ts';
@@ -57,6 +60,9 @@ export type ListSplice = Placed & { closure: string; extra: Record<string, strin
 export type SpliceListMessage =
   | ClashMessage
   | MethodProblem
+  | ListWordProblem
+  /** An end at what is no port, or a splice at a port. */
+  | { code: 'endNeedsPorts' | 'portsNeedEnd'; cable: string }
   | { code: 'columnUnmatched'; title: string }
   | { code: 'tooManyRows'; rows: number; most: number }
   | { code: 'closureMissing' | 'closureNameTooLong' }
@@ -164,12 +170,18 @@ class ListReader {
     const closure = this.meantClosure(cell('closure'));
     if (closure === '') this.complain(row, 'closure', '', { code: 'closureMissing' });
     if (closure.length > 80) this.complain(row, 'closure', closure, { code: 'closureNameTooLong' });
-    const tray = this.count(cell('tray'), row, 'tray');
-    const slot = this.count(cell('slot'), row, 'slot');
+    const end = this.take(readEnd(cell('end')), row, 'end', cell('end'));
+    const [legA, legB] = (['legA', 'legB'] as const).map((leg) =>
+      this.take(readLeg(cell(leg)), row, leg, cell(leg)),
+    );
+    const least = liesOnTray(end) ? 1 : AT_PORT;
+    const tray = this.count(cell('tray'), row, 'tray', least);
+    const slot = this.count(cell('slot'), row, 'slot', 1);
     const method = this.take(this.method(cell('method')), row, 'method', cell('method'));
     const [cableA, cableB] = [this.meantCable(cell('cableA')), this.meantCable(cell('cableB'))];
     const a = this.fibers(cableA, cell('tubeA'), cell('fiberA'), row, 'A');
     const b = this.fibers(cableB, cell('tubeB'), cell('fiberB'), row, 'B');
+    this.checkEnd(cableB, end, row);
     if (this.problems.length > before) return;
     if (a!.length !== b!.length)
       return this.complain(row, 'fiberB', cell('fiberB'), {
@@ -190,15 +202,25 @@ class ListReader {
         slot: slot! + (method === 'mass' ? Math.floor(index / size) : index),
         cableA,
         fiberA,
-        legA: null,
+        legA: legA!,
         cableB,
         fiberB: b![index]!,
-        legB: null,
+        legB: legB!,
         method: method!,
+        end,
         extra: this.extra(cells),
       });
       group.rows.push(row);
     }
+  }
+
+  private checkEnd(cableB: string, end: EndWay | null, row: number): void {
+    const cable = this.cables.get(cableB);
+    if (!cable || (cable.makeUp.kind === 'ports') === (end !== null)) return;
+    this.complain(row, 'end', end ?? '', {
+      code: end ? 'endNeedsPorts' : 'portsNeedEnd',
+      cable: cableB,
+    });
   }
 
   finish(): ReadList {
@@ -211,7 +233,8 @@ class ListReader {
       const numbers = new Set(trays.map((tray) => tray.number));
       const added: Tray[] = [];
       for (const number of new Set(group.splices.map((splice) => splice.tray))) {
-        if (!numbers.has(number)) added.push({ number, ...this.setting.trayCapacity });
+        if (number !== AT_PORT && !numbers.has(number))
+          added.push({ number, ...this.setting.trayCapacity });
       }
       newTrays.set(
         name,
@@ -274,9 +297,9 @@ class ListReader {
     return null;
   }
 
-  private count(text: string, row: number, column: 'tray' | 'slot'): number | null {
+  private count(text: string, row: number, column: 'tray' | 'slot', least: number): number | null {
     const value = /^\d+$/.test(text) ? Number(text) : Number.NaN;
-    if (value >= 1 && value <= 200) return value;
+    if (value >= least && value <= 200) return value;
     this.complain(
       row,
       column,

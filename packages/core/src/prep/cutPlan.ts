@@ -1,3 +1,5 @@
+import { unitSize } from '../fiber/address.ts';
+import { fiberCount } from '../record/cable.ts';
 import { unitKind } from '../fiber/parse.ts';
 import { finish, storageCheck } from './cutChecks.ts';
 import {
@@ -194,8 +196,7 @@ function expressPlan(task: CutTask): CutPlan {
       });
     plan.tails.push({ code: 'window', length: Math.max(0, tail) });
   }
-  const total =
-    makeUp.kind === 'ribbon' ? makeUp.ribbons : makeUp.kind === 'drop' ? 1 : makeUp.tubes;
+  const total = fiberCount(makeUp) / unitSize(makeUp);
   if (makeUp.kind === 'ribbon')
     for (const { unit, way } of entry.tubes)
       if (way === 'window')

@@ -10,7 +10,7 @@ const stamp = () => ({
 });
 const SPLICE = '019da9e7-4800-7000-8000-00000000aaaa';
 const verdict = (...entries: Evidence[]) =>
-  judgeSplice(spliceStateOf(entries), 'single', BUILT_IN_LIMITS[0]!).verdict;
+  judgeSplice(spliceStateOf(entries), { method: 'single', end: null }, BUILT_IN_LIMITS[0]!).verdict;
 
 describe('an entry of evidence', () => {
   it('is what the server takes, signed', () => {

@@ -1,4 +1,4 @@
-import type { Attempt, Evidence, Reading, Ruling } from './evidence.ts';
+import type { Attempt, Evidence, Inspection, Reading, Ruling } from './evidence.ts';
 import type { Origin } from './origin.ts';
 
 /** What an entry is signed with: an id of its own, who makes it, and when (UTC). */
@@ -50,6 +50,26 @@ export function newReading(
     tryId,
     ...figure,
     traceId: null,
+    origin: 'typed',
+    supersedes: null,
+    void: false,
+    why: null,
+  };
+}
+
+/** What was seen of an end, by eye and with a microscope. */
+export function newInspection(
+  stamp: Stamp,
+  spliceId: string,
+  tryId: string | null,
+  seen: Pick<Inspection, 'face' | 'light'>,
+): Inspection {
+  return {
+    type: 'inspection',
+    ...stamp,
+    spliceId,
+    tryId,
+    ...seen,
     origin: 'typed',
     supersedes: null,
     void: false,

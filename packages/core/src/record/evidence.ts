@@ -113,6 +113,26 @@ export const readingSchema = z
     }
   });
 
+/**
+ * What was seen of an end as the try named left it: its end face through a microscope, and light through it.
+ * Grades of an end face: IEC 61300-3-35, from memory.
+ */
+export const inspectionSchema = z
+  .object({
+    type: z.literal('inspection'),
+    ...entry,
+    tryId: idSchema.nullable(),
+    face: z.enum(['pass', 'fail']).nullable(),
+    light: z.enum(['seen', 'none']).nullable(),
+    origin: originSchema.default('typed'),
+    ...correction,
+  })
+  .superRefine((inspection, context) => {
+    checkCorrection(inspection, context);
+    if (inspection.face === null && inspection.light === null)
+      context.addIssue({ code: 'custom', path: ['face'], message: issue('inspectionEmpty') });
+  });
+
 const RULINGS = ['dead', 'skip', 'redo', 'waive', 'reopen', 'retire'] as const;
 
 /**
@@ -136,11 +156,13 @@ export const rulingSchema = z.object({
 export const evidenceSchema = z.discriminatedUnion('type', [
   attemptSchema,
   readingSchema,
+  inspectionSchema,
   rulingSchema,
 ]);
 
 export type Attempt = z.infer<typeof attemptSchema>;
 export type Reading = z.infer<typeof readingSchema>;
+export type Inspection = z.infer<typeof inspectionSchema>;
 export type Ruling = z.infer<typeof rulingSchema>;
 export type Evidence = z.infer<typeof evidenceSchema>;
 

@@ -163,6 +163,11 @@ const SCHEMA_CODES = [
   'wavelengthTwice',
   'wavelengthsTooMany',
   'windowUnderTenMinutes',
+  'splitterOutputsWrong',
+  'tapOutside',
+  'splitterLossTooLarge',
+  'tapHasTwoOutputs',
+  'inspectionEmpty',
 ] as const;
 
 export type SchemaCode = (typeof SCHEMA_CODES)[number];

@@ -34,6 +34,13 @@ export const limitsSchema = z
       insertion: bySleeve,
       'two-way': bySleeve,
     }),
+    /**
+     * The largest loss of an end as a power meter reads it: a mechanical connector, and one that is fused to its fiber.
+     * TIA-568, from memory: 0.75 dB a connector pair; mechanical ends of 0.1 to 0.5 dB are common practice, no source.
+     */
+    ends: z
+      .object({ mechanical: limitSchema, fused: limitSchema })
+      .default({ mechanical: 500, fused: 750 }),
     /** The largest mean over a fiber's, a tray's or a closure's splices. */
     mean: z.object({ fiber: limitSchema, tray: limitSchema, closure: limitSchema }),
     /** The weakest grade that accepts a splice. */

@@ -10,6 +10,7 @@ export const wayText = phrases({
   'splice-on': 'Splice-on connector',
   pigtail: 'Pigtail',
   mechanical: 'Mechanical connector',
+  breakout: 'Breakout tubing',
 } satisfies Record<Way, string>);
 
 const sleeve = (name: string): string =>

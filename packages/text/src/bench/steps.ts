@@ -77,6 +77,11 @@ export const stepText = catalog<StepMessage>()({
   clampOpen: 'Clamp of the connector open.',
   insert: 'Push in until the fiber bows a little, and hold.',
   clampClosed: 'Close the clamp, let the fiber go, boot on.',
+  inspectFace:
+    'End face under the microscope, with no light on the fiber; clean it and look again until it passes. Dust cap on.',
+  breakoutTubing: 'Loose fibers into the breakout tubing, one a tube, in colour order.',
+  breakoutBlock: 'Tubes into the block to their stop; close it on the buffer tube.',
+  mountConnector: 'Connector on by its own sheet: length, crimp, cleave and polish.',
   lightThrough:
     'Visible light through it, or a measured loss: that tells whether it is good. 0.1 to 0.5 dB is normal.',
 });

@@ -16,6 +16,8 @@ const points = catalog<Exclude<PointMessage, { code: 'ownWords' }> | OwnWords>()
   hardwareHolds: 'The closure holds what is in it',
   trayLaid:
     'Tray {tray}: {sleeves, plural, one {# sleeve} other {# sleeves}} seated; no fiber bent under {radius} or under the edge of the lid',
+  endsCapped:
+    '{ends, plural, one {# connector seated in its port} other {# connectors seated in their ports}}, boots on; dust caps on the free ports',
   traysStacked:
     '{trays, plural, one {# tray} other {# trays}} stacked in order, lid on the last, strap closed',
   tubesRouted:
@@ -84,6 +86,8 @@ const remedies = catalog<{ code: PointMessage['code'] }>()({
   hardwareHolds: 'Choose the hardware and the ports under Open the cables.',
   trayLaid:
     'Lift the lid, lay the fiber back in its guides, press the sleeve into its slot; no sleeve on another.',
+  endsCapped:
+    '{ends, plural, one {# connector seated in its port} other {# connectors seated in their ports}}, boots on; dust caps on the free ports',
   traysStacked: 'Close the strap; a tray that moves pulls its fibers.',
   tubesRouted:
     'Take the tie off, lay the tube in a wider bend; a kinked tube is cut back and spliced again.',

@@ -6,7 +6,10 @@ import {
   type MakeUp,
   type MakeUpProblem,
   fiberCount,
+  isDevice,
+  placeOf,
   ribbonSize,
+  unitSize,
 } from '@cordel/core';
 import { catalog } from '../catalog.ts';
 import { phrases } from '../phrases.ts';
@@ -17,6 +20,8 @@ const examples = phrases({
   'grouped-tube': '“100”, “5/1/4” or “tube 5 group 1 brown”',
   ribbon: '“28”, “3/4” or “ribbon 3 brown”',
   drop: '“4” or “brown”',
+  splitter: '“in” or “out 3”',
+  ports: '“port 3”, in an array “port 3/5”',
 });
 
 /** With the cable's kind replaced by examples of how a fiber of it is written. */
@@ -36,14 +41,14 @@ const fiberProblems = catalog<WithExamples<FiberProblem>>()({
   noColour: '“{text}” is not a colour of the {scheme}: {colours}.',
   noPlace: '“{text}” has no place in this cable: write {cable}.',
   unitOutside:
-    '{unit, select, tube {Tube} other {Ribbon}} {number} is outside the cable: it has {unit, select, tube {tubes} other {ribbons}} 1 to {most}.',
+    '{unit, select, tube {Tube} port {Port} output {Output} other {Ribbon}} {number} is outside{unit, select, port {} output {} other { the cable}}: it has {unit, select, tube {tubes} port {ports} output {outputs} other {ribbons}} 1 to {most}.',
   fiberOutside: 'Fiber {number} is outside the cable: it has fibers 1 to {most}.',
   positionOutside:
-    '{number, plural, =0 {The cable} other {{unit, select, tube {Tube} other {Ribbon}} {number}}} has no fiber at {group, plural, =0 {} other {group {group}, }}position {position}: it holds {most}.',
+    '{number, plural, =0 {The cable} other {{unit, select, tube {Tube} port {Port} other {Ribbon}} {number}}} has no fiber at {group, plural, =0 {} other {group {group}, }}position {position}: it holds {most}.',
   fiberTwice: 'Fiber {number} is named twice.',
   rangeBackwards: 'Write the smaller number first: {prefix}{from}-{to}.',
   unitsBackwards:
-    'Write the smaller number first: {unit, select, tube {tubes} other {ribbons}} {from}-{to}.',
+    'Write the smaller number first: {unit, select, tube {tubes} port {ports} output {outputs} other {ribbons}} {from}-{to}.',
 });
 
 /** Why a fiber cannot be read, in words. */
@@ -72,6 +77,10 @@ const makeUps = phrases({
   ribbonsInTubes:
     '{fibers, plural, one {# fiber} other {# fibers}}: {tubes, plural, one {# tube} other {# tubes}} of {units, plural, one {# ribbon} other {# ribbons}} of {size}',
   drop: '{fibers, plural, one {# fiber} other {# fibers}}: drop',
+  splitter: 'splitter 1:{outputs}',
+  tap: 'tap of {tapPercent} %',
+  ports:
+    '{place, select, terminal {terminal} panel {panel} other {module}}: {ports, plural, one {# port} other {# ports}} {connector, select, array {array} other {{connector}}} {polish}',
 });
 
 /** A make-up in a few words, such as `144 fibers: 12 tubes of 12`. */
@@ -98,6 +107,14 @@ export function makeUpText(makeUp: MakeUp): string {
           });
     case 'drop':
       return makeUps('drop', { fibers });
+    case 'splitter':
+      return makeUp.tapPercent === undefined
+        ? makeUps('splitter', { outputs: makeUp.outputs })
+        : makeUps('tap', { tapPercent: makeUp.tapPercent });
+    case 'ports': {
+      const { place, ports, connector, polish } = makeUp;
+      return makeUps('ports', { place, ports, connector, polish });
+    }
   }
 }
 
@@ -117,12 +134,29 @@ const units = phrases({
   ribbonInTube: 'tube {tube} {colour}, ribbon {ribbon}',
   fiber: 'fiber {position} {colour}',
   place: '{unit}, {fiber}',
+  port: 'port {number}',
+  portPosition: 'port {number}/{position}',
+  output: 'out {number}',
+  input: 'in',
 });
+
+/** A fiber of a device, such as `port 3`, `out 2` or `in`; null for a cable's. */
+export function deviceFiberText(makeUp: MakeUp, fiber: number): string | null {
+  if (!isDevice(makeUp)) return null;
+  const { unit, position } = placeOf(makeUp, fiber);
+  if (unit?.kind === 'port' && unitSize(makeUp) > 1)
+    return units('portPosition', { number: unit.number, position });
+  return units(unit!.kind as 'port' | 'output' | 'input', { number: unit!.number });
+}
+
+const isDevicePlace = ({ place }: FiberAddress): boolean =>
+  place.unit !== null && ['port', 'output', 'input'].includes(place.unit.kind);
 
 /** The tube or ribbon of a fiber, such as `tube 9 yellow` or `tube 5 slate, group 1`; empty for a drop. */
 export function unitText({ place, tube, inTube }: FiberAddress): string {
   if (!place.unit) return '';
-  const { number } = place.unit;
+  const { number, kind } = place.unit;
+  if (kind === 'port' || kind === 'output' || kind === 'input') return units(kind, { number });
   if (!tube) return units('ribbon', { number });
   const colour = colourText(tube);
   if (inTube) return units('ribbonInTube', { ...inTube, colour });
@@ -132,12 +166,17 @@ export function unitText({ place, tube, inTube }: FiberAddress): string {
 }
 
 /** The tube or ribbon and the colour of a fiber, for a line; nothing where there is no address. */
-export const addressParts = (address: FiberAddress | null | undefined): string[] =>
-  address ? [unitText(address), colourText(address.fiber)].filter(Boolean) : [];
+export const addressParts = (address: FiberAddress | null | undefined): string[] => {
+  if (!address) return [];
+  // What a device's fiber is called says where it is.
+  if (isDevicePlace(address)) return [unitText(address)];
+  return [unitText(address), colourText(address.fiber)].filter(Boolean);
+};
 
 /** Where a fiber lies, such as `tube 9 yellow, fiber 4 brown`. */
 export function placeText(address: FiberAddress): string {
   const unit = unitText(address);
+  if (isDevicePlace(address)) return unit;
   const fiber = units('fiber', {
     position: address.place.position,
     colour: colourText(address.fiber),

@@ -4,6 +4,11 @@ import { catalog } from '../catalog.ts';
 const items = catalog<KitThing>()({
   cableTies: 'Cable ties',
   singleSleeves: 'Single-fiber sleeves, {sleeve}',
+  pigtails: 'Pigtails, {connector, select, array {array} other {{connector}}} {polish}',
+  connectors:
+    '{way, select, mechanical {Mechanical} breakout {Breakout} other {Splice-on}} connectors, {connector, select, array {array} other {{connector}}} {polish}',
+  splitter:
+    '{tapPercent, plural, =0 {Splitters 1:{outputs}} other {Taps of {tapPercent} %}}' as string,
   ribbonSleeves: 'Ribbon sleeves',
   wipes: 'Fiber wipes',
   alcohol: 'Alcohol, 99 %',
@@ -37,6 +42,9 @@ export const kitItemText = (thing: KitThing): string =>
 const reasons = catalog<{ code: KitThing['code']; redoPercent: number }>()({
   cableTies: 'two at each entrance of a tray, both sides',
   singleSleeves: 'with {redoPercent} % for redos',
+  pigtails: 'with {redoPercent} % for redos',
+  connectors: 'with {redoPercent} % for redos',
+  splitter: 'those that the closure holds',
   ribbonSleeves: 'with {redoPercent} % for redos',
   wipes: 'one for each end prepared',
   alcohol: 'half a milliliter an end',

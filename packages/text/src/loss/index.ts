@@ -26,6 +26,11 @@ const reasons = catalog<WithText<SpliceReason, 'grade'>>()({
   overAt: '{grade} {loss} at {wavelengthNm} nm is over {limit}.',
   bend: '{longNm} nm is {excess} above {shortNm} nm: look for a bend before breaking the splice.',
   jointItself: 'All wavelengths alike: the splice itself.',
+  faceFailed: 'The end face fails: clean it and look again, or make the end anew.',
+  noLight: 'No light comes through: the wrong fiber, a break or a bad end.',
+  needsLight: 'To be proven: light through it, or its loss by a meter.',
+  needsFace: 'To be proven: its end face under the microscope.',
+  needsLightAndFace: 'To be proven: light through it, and its end face under the microscope.',
   directionsDiffer:
     `Directions differ by {difference} at {wavelengthNm} nm, ${direction('low')} low: mode-field mismatch. Only the average counts.` as string,
   oneWayGain:

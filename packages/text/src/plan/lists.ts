@@ -27,6 +27,11 @@ const spliceList = catalog<OwnMessage>()({
   cableMissing: 'Cable {side} is missing: name it.',
   noMakeUp: 'Cable “{cable}” has no make-up yet: enter what it is made of.',
   fiberProblem: 'Cable {cable}: {problem}',
+  noLeg: '“{text}” is not a leg: write “in” or “out”, or leave it blank.',
+  noEnd:
+    '“{text}” is not a way to end a fiber: write pigtail, splice-on, mechanical or breakout, or leave it blank.',
+  endNeedsPorts: '{cable} has no ports: leave the end blank where fibers are spliced.',
+  portsNeedEnd: '{cable} are ports: say how the fiber ends, such as pigtail or mechanical.',
   noMethod: '“{text}” is not a method: write “single” or “ribbon”.',
 });
 
@@ -37,6 +42,7 @@ const CLASHES: ReadonlySet<string> = new Set<ClashCode>([
   'otherRibbon',
   'ribbonFull',
   'trayFull',
+  'noTray',
 ]);
 const CELLS: ReadonlySet<string> = new Set<CellCode>([
   'formulaWithoutValue',
@@ -94,6 +100,9 @@ export const networkText = catalog<NetworkMessage>()({
   countsDown:
     '{fibers} and {neighbours, plural, one {# neighbour} other {# neighbours}} run the other way round: the fibers count down. If it is meant, write “reversed” in the plan.',
   outOfLine: '{fibers} is out of line: its neighbours would put it onto {cable} {fiber}.',
+  fedFromTwo: 'Outputs of {splitters} meet: a fiber is fed from one side.',
+  notFed:
+    'Outputs of {splitter} are in use, and nothing feeds it: splice a fiber to “{splitter} in”.',
   unassigned:
     '{cable} {runs} {fibers, plural, one {is an unassigned end} other {are unassigned ends}} here: spliced elsewhere, and neither spliced, dead nor reserved here.',
 });

@@ -14,7 +14,7 @@ import { fiberProblemText } from '../fiber/index.ts';
 import { listed } from '../listed.ts';
 
 const unit = (name: string): string =>
-  `{${name}, select, fiber {fiber} tube {tube} group {group} other {ribbon}}`;
+  `{${name}, select, fiber {fiber} tube {tube} group {group} port {port} output {output} other {ribbon}}`;
 const FIBERS_MEET =
   '{fibersA, plural, one {# fiber} other {# fibers}} of {cableA} cannot meet {fibersB, plural, one {# fiber} other {# fibers}} of {cableB}: name as many on both sides.';
 
@@ -24,9 +24,10 @@ export const unequalText: string = FIBERS_MEET;
 const planMessages = catalog<WithText<PlanMessage, 'problem'>>()({
   quoteOpen: 'The quote is not closed: write " at its end.',
   sayOnto: 'Write “to” and the other cable.',
+  sayPorts: 'Write “on” and the ports, such as T1 ports 1-4.',
   nameCable: 'Name a cable and its fibers, such as A 1-12.',
   fiberMissing: 'A fiber is missing: write 7/12.',
-  noVerb: 'A line begins with splice, through, dead or reserve, not with “{text}”.',
+  noVerb: 'A line begins with splice, terminate, through, dead or reserve, not with “{text}”.',
   noCables: 'There is no cable “{text}” here: add what enters the closure first.',
   noCableMeant: 'There is no cable “{text}” here: did you mean {meant}?',
   noCable: 'There is no cable “{text}” here: {cables}.',
@@ -41,10 +42,27 @@ const planMessages = catalog<WithText<PlanMessage, 'problem'>>()({
     `{cable} has {most, plural, =1 {one ${unit('unit')}} other {${unit('unit')}s 1 to {most}}}{unit, select, fiber {} other { here}}: “{text}” is outside.` as string,
   backwards: 'Write the smaller number first: {from}-{to}. To turn ribbons round, add “reversed”.',
   notUnderstood:
-    '“{text}” is not understood. {verb, select, splice {Only single, mass, reversed or a note in quotes may follow} other {Only a note in quotes may follow}}.',
+    '“{text}” is not understood. {verb, select, splice {Only single, mass, reversed or a note in quotes may follow} terminate {Only pigtail, splice-on, mechanical or breakout, the connector and its polish, polarity A or B, single, mass or a note in quotes may follow} other {Only a note in quotes may follow}}.',
   unequal: FIBERS_MEET,
   notWhole:
     '{for, select, mass {Mass splices take} other {Reversed takes}} whole ribbons of {size, plural, =12 {12, such as 13-24} other {#}}: {from}-{to} is {fibers, plural, one {# fiber} other {# fibers}}{over, select, yes { over two of them} other {}}.',
+  notPorts:
+    '{cable} has no ports: fibers end at the ports of a terminal, panel or module. Add it to the closure first, or write “splice”.',
+  portsTerminate: '{cable} are ports: write “terminate”, the fibers, “on {cable}” and its ports.',
+  portsFirst: 'Name the fibers first: write “terminate”, the fibers, “on {cable}” and its ports.',
+  connectorDiffers:
+    '{cable} takes {has} connectors, not {text}: write {has}, or choose other ports.',
+  polishDiffers:
+    '{cable} is {has}: {text} does not mate with it and would scratch it. Write {has}, or choose other ports.',
+  whichPolarity: 'Write “polarity A” (1 to 1) or “polarity B” (1 to 12).',
+  massNotFused:
+    '{end, select, mechanical {Mechanical connectors} other {Breakout tubes}} take one fiber each: leave “mass” out.',
+  polarityCrosses:
+    '{cable} has the other polarity in line {earlier}: polarity {polarity} here would cross its fibers. A module has one.',
+  portTaken:
+    '{cable} {ports, plural, one {port} other {ports}} {runs} {ports, plural, one {has its fiber} other {have their fibers}} in {earlier, plural, =0 {this line} other {line {earlier}}} already: a port takes one.',
+  fedTwice:
+    '{cable} is fed in {earlier, plural, =0 {this line} other {line {earlier}}} already: a splitter has one input.',
   legNotHere: 'Legs are told where a cable is spliced: write “{verb} {cable}” without “.{leg}”.',
   namedTwice:
     '{cable} {runs} {fibers, plural, one {is} other {are}} named in {earlier, plural, =0 {this line} other {line {earlier}}} already: a fiber has one place in a plan.',
@@ -67,6 +85,7 @@ const clashPlaces = catalog<ClashPlace>()({
 const SLEEVE = '{sleeve, select, ribbon {ribbon} other {single-fiber}}';
 
 const clashes = catalog<WithText<ClashMessage, 'in'>>()({
+  noTray: '{fibers} has no tray: choose one. Only an end that is made at its port has none.',
   fiberSpliced:
     'Fiber {cable} {fiber} is spliced in {in} already; a fiber has one splice in a closure.',
   otherSleeve:

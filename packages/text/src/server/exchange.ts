@@ -28,6 +28,7 @@ export const exchangeProblems = problems({
   cutOff: 'The JSON is not complete: it was cut off.',
   schemeUnknown: 'There is no colour scheme “{schemeId}”.',
   noDocument: 'There is no {file} in this zip: choose one that was exported as a whole project.',
+  endWithoutPorts: 'Only a fiber that ends at ports has an end, and every one does.',
   cableUnknown: 'There is no such cable in the document.',
   closureUnknown: 'There is no such closure in the document.',
   spliceUnknown: 'There is no such splice in the document.',

@@ -12,7 +12,7 @@ import {
   unique,
   uuid,
 } from 'drizzle-orm/pg-core';
-import { type Reading, type Ruling } from '@cordel/core';
+import { type Inspection, type Reading, type Ruling } from '@cordel/core';
 import { nextSeq, originOf } from './columns.ts';
 import { projectId, splices } from './plant.ts';
 import { splicerRecords } from './bench.ts';
@@ -97,6 +97,34 @@ export const readings = pgTable(
     }),
     foreignKey({
       name: 'readings_supersedes',
+      columns: [table.supersedes, table.spliceId],
+      foreignColumns: [table.id, table.spliceId],
+    }),
+  ],
+);
+
+/** What was seen of ends: the end face, and light through it. */
+export const inspections = pgTable(
+  'inspections',
+  {
+    ...entry(),
+    tryId: uuid('try_id'),
+    face: text().$type<Inspection['face']>(),
+    light: text().$type<Inspection['light']>(),
+    origin: originOf(),
+    ...correction(),
+  },
+  (table) => [
+    unique('inspections_of_splice').on(table.id, table.spliceId),
+    index('inspections_splice').on(table.spliceId),
+    index('inspections_seq').on(table.seq),
+    foreignKey({
+      name: 'inspections_try',
+      columns: [table.tryId, table.spliceId],
+      foreignColumns: [attempts.id, attempts.spliceId],
+    }),
+    foreignKey({
+      name: 'inspections_supersedes',
       columns: [table.supersedes, table.spliceId],
       foreignColumns: [table.id, table.spliceId],
     }),

@@ -22,6 +22,7 @@ import {
   type Closure,
   type Figure,
   type ColourScheme,
+  type EndWay,
   type Glass,
   type Hardware,
   type Limits,
@@ -75,6 +76,8 @@ export const cables = pgTable(
     projectId: projectId(),
     name: text().notNull(),
     makeUp: jsonb('make_up').$type<MakeUp>().notNull(),
+    /** The closure in which a splitter or ports stand; null for a cable. */
+    closureId: uuid('closure_id').references((): AnyPgColumn => closures.id),
     schemeId: text('scheme_id').notNull(),
     glass: jsonb().$type<Glass>().notNull().default(USUAL_GLASS),
     run: jsonb().$type<CableRun>().notNull().default(USUAL_RUN),
@@ -125,6 +128,8 @@ export const splices = pgTable(
     fiberB: integer('fiber_b').notNull(),
     legB: text('leg_b').$type<Leg>(),
     method: text().$type<Method>().notNull(),
+    /** How the fiber ends at ports, which are cable B; null for a splice. */
+    end: text('end_way').$type<EndWay>(),
     extra: jsonb().$type<Record<string, string>>().notNull(),
     /** False once a ruling retires it: its fibers and its slot are free, its evidence stays. */
     live: boolean().notNull().default(true),

@@ -29,7 +29,7 @@ export async function clearImport(
   const records = sql`(select id from splicer_records where project_id = ${projectId})`;
   const traces = sql`(select id from traces where project_id = ${projectId})`;
   await inPieces(db, sql`select id from splices where project_id = ${projectId}`, PIECE, [
-    ...['readings', 'rulings', 'attempts', 'stale_splices'].map((table) => ({
+    ...['readings', 'inspections', 'rulings', 'attempts', 'stale_splices'].map((table) => ({
       table,
       column: 'splice_id',
     })),
@@ -73,7 +73,7 @@ export async function clearImport(
             union select id::text from cables where project_id = ${projectId})`,
     );
     await rowsOf(on, sql`update closures set branch_of = null where project_id = ${projectId}`);
-    for (const table of ['closures', 'cables'])
+    for (const table of ['cables', 'closures'])
       await rowsOf(on, sql`delete from ${sql.identifier(table)} where project_id = ${projectId}`);
     await rowsOf(on, sql`delete from projects where id = ${projectId}`);
   });

@@ -95,6 +95,10 @@ function checkOwners(document: PackedDocument, complain: Complain): void {
         complain(`/${kind}/${index}/projectId`, say('otherProject'));
     });
   const closures = new Set(document.closures.map(({ id }) => id));
+  document.cables.forEach(({ closureId }, index) => {
+    if (closureId !== null && !closures.has(closureId))
+      complain(`/cables/${index}/closureId`, say('closureUnknown'));
+  });
   for (const kind of ['splices', 'plans', 'assemblies', 'closing', 'photos', 'signed'] as const)
     document[kind].forEach((entry, index) => {
       if (!closures.has(entry.closureId))
@@ -133,6 +137,8 @@ function checkSplices(
       complain(`/cables/${index}/schemeId`, say('schemeUnknown', { schemeId: cable.schemeId }));
   }
   document.splices.forEach((splice, index) => {
+    const ports = cableMap.get(splice.cableB)?.makeUp.kind === 'ports';
+    if (ports !== (splice.end !== null)) complain(`/splices/${index}/end`, say('endWithoutPorts'));
     for (const side of ['A', 'B'] as const) {
       const cable = cableMap.get(splice[`cable${side}`]);
       const scheme = cable && schemeMap.get(cable.schemeId);

@@ -30,7 +30,7 @@ export function judgeOf(
     const had = (entries.get(splice.id) ?? []).map((entry) => withOrigin(entry, origins));
     return {
       ...splice,
-      ...judgedOf(splice.id, splice.method, had, project.limits),
+      ...judgedOf(splice.id, splice, had, project.limits),
       live: !retired.has(splice.id),
       headCable: head.cable,
       headFiber: head.fiber,
@@ -44,7 +44,8 @@ function withOrigin<Entry extends Evidence>(
   origins: ReadonlyMap<string, Origin>,
 ): Entry {
   if (entry.type === 'ruling') return entry;
-  const named = entry.type === 'attempt' ? entry.recordId : entry.traceId;
+  const named =
+    entry.type === 'attempt' ? entry.recordId : entry.type === 'reading' ? entry.traceId : null;
   const own = entry.origin === 'simulated' ? entry.origin : 'typed';
   return { ...entry, origin: origins.get(named ?? '') ?? own };
 }

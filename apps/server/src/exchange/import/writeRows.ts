@@ -36,8 +36,8 @@ export async function writeRows(
   const pieces = new Pieces((done) => tellImport(db, project.id, done));
   const write = <Row>(rows: readonly Row[], work: (on: Db, some: Row[]) => Promise<unknown>) =>
     pieces.write(rows, (piece) => onImport(db, (on) => work(on, [...piece])));
-  await write(document.cables, (on, some) => on.insert(cables).values(some));
   await write(parentsFirst(document.closures), (on, some) => on.insert(closures).values(some));
+  await write(document.cables, (on, some) => on.insert(cables).values(some));
   await write(document.assemblies, putAssemblies);
   await write(document.plans, (on, some) => on.insert(plans).values(some));
   const ownClosures = new Set(document.closures.map(({ id }) => id));
@@ -78,7 +78,7 @@ export async function writeRows(
     for (const table of EVIDENCE_TABLES) await count(db, table);
 }
 
-const EVIDENCE_TABLES = ['attempts', 'readings', 'rulings'] as const;
+const EVIDENCE_TABLES = ['attempts', 'readings', 'inspections', 'rulings'] as const;
 
 const count = (db: Db, table: 'splices' | (typeof EVIDENCE_TABLES)[number]): Promise<unknown> =>
   rowsOf(db, sql`analyze ${sql.identifier(table)}`);

@@ -1,17 +1,20 @@
 import { EMPTY_TALLY, type SpliceRow, type Tally, addTally, spliceStage } from '@cordel/core';
 
-/** The tally of one splice. */
-const tallyOf = (row: SpliceRow): Tally => ({
-  ...EMPTY_TALLY,
-  total: 1,
-  [spliceStage(row)]: 1,
-  failed: Number(row.verdict === 'fail'),
-  simulated: Number(row.origin === 'simulated'),
-  figures: Number(row.lossHalfMdb !== null),
-  sumHalfMdb: row.lossHalfMdb ?? 0,
-  maxHalfMdb: row.lossHalfMdb,
-  weakest: row.grade,
-});
+/** The tally of one splice; what is read of an end is no loss of a splice. */
+const tallyOf = (row: SpliceRow): Tally => {
+  const loss = row.end === null ? row.lossHalfMdb : null;
+  return {
+    ...EMPTY_TALLY,
+    total: 1,
+    [spliceStage(row)]: 1,
+    failed: Number(row.verdict === 'fail'),
+    simulated: Number(row.origin === 'simulated'),
+    figures: Number(loss !== null),
+    sumHalfMdb: loss ?? 0,
+    maxHalfMdb: loss,
+    weakest: row.end === null ? row.grade : null,
+  };
+};
 
 /** Tallies of groups of splices that come one by one, by a key. */
 export class Tallies<Key> {

@@ -77,6 +77,7 @@ export const readCables = (
       projectId,
       name: name.value,
       makeUp: makeUp.value,
+      closureId: null,
       schemeId,
       glass: USUAL_GLASS,
       run: USUAL_RUN,

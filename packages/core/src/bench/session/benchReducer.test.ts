@@ -25,6 +25,7 @@ const spliceAt = (slot: number, fiber: number, method: Method): Splice => ({
   cableB: idOf(4),
   fiberB: fiber,
   legB: null,
+  end: null,
   method,
   extra: {},
 });

@@ -1,5 +1,13 @@
-import { type Stamper, newAttempt, newReading, newRuling, takeBack } from '../../record/entries.ts';
-import type { Evidence, Ruling } from '../../record/evidence.ts';
+import {
+  type Stamper,
+  newAttempt,
+  newInspection,
+  newReading,
+  newRuling,
+  takeBack,
+} from '../../record/entries.ts';
+import type { Attempt, Evidence, Ruling } from '../../record/evidence.ts';
+import { isFused } from '../../record/splice.ts';
 import type { SplicerRecord } from '../../record/splicerRecord.ts';
 import { nextSleeve } from '../queue.ts';
 import { type BenchSplice, isDead } from './benchSplices.ts';
@@ -10,7 +18,16 @@ import {
   type RecordedStep,
   readingKind,
 } from './benchState.ts';
-import { type BenchScene, inHand, isWaiting, measuredNm, readTyped, workedOn } from './inHand.ts';
+import {
+  type BenchScene,
+  inHand,
+  isRecordable,
+  isSeen,
+  isWaiting,
+  measuredNm,
+  readTyped,
+  workedOn,
+} from './inHand.ts';
 import { positionOf, typedFrom } from './recordInHand.ts';
 import { typeKey } from './typeKey.ts';
 
@@ -37,6 +54,8 @@ export type BenchEvent =
   | { type: 'save'; isRedo: boolean }
   /** Puts the fiber in hand off, or calls it dead; `isWhole`: its whole ribbon. */
   | { type: 'rule'; kind: 'skip' | 'dead'; why: string; isWhole: boolean }
+  /** What is seen of the end in hand. */
+  | { type: 'end'; seen: Partial<BenchState['end']> }
   /** Takes back what was recorded last, step by step. */
   | { type: 'undo' };
 
@@ -95,6 +114,8 @@ export function benchReducer(
       return change({ sleeve: sleeve?.key ?? null, sleeveOn: event.isOn });
     case 'seen':
       return change({ seen: event.seq, ...(event.stopped && { stopped: event.stopped }) });
+    case 'end':
+      return change({ sleeve: sleeve?.key ?? null, end: { ...state.end, ...event.seen } });
     case 'stopRead':
       return change({ stopped: null });
     case 'take':
@@ -151,20 +172,40 @@ function taken(
 /** What is typed as entries. A ribbon that is redone had its arc on every fiber, whether its figure was typed or not. */
 function entriesTyped(state: BenchState, tools: BenchTools): Evidence[] {
   const { sleeve, fibers, record } = inHand(state, tools);
-  return fibers.map((splice) => {
+  return fibers.flatMap((splice): Evidence[] => {
     const loss = readTyped(state, splice, tools);
     if (tools.mode === 'measure')
-      return newReading(tools.stamp(), splice.id, splice.spliceState.tries.at(-1)?.tryId ?? null, {
-        ...readingKind(state.kind),
-        wavelengthNm: measuredNm(state, tools),
-        lossMdb: loss.ok ? loss.value : 0,
-      });
+      return [
+        newReading(tools.stamp(), splice.id, splice.spliceState.tries.at(-1)?.tryId ?? null, {
+          ...readingKind(state.kind),
+          wavelengthNm: measuredNm(state, tools),
+          lossMdb: loss.ok ? loss.value : 0,
+        }),
+      ];
+    if (splice.end !== null && !isFused(splice.end)) return endEntries(state, splice, tools);
     const position = record ? positionOf(record, sleeve!.splices, fibers, splice) : null;
     const from =
       position === null ? null : { recordId: record!.id, position, origin: record!.origin };
-    return newAttempt(tools.stamp(), splice.id, loss.ok ? loss.value : null, from);
+    const made = newAttempt(tools.stamp(), splice.id, loss.ok ? loss.value : null, from);
+    return splice.end === null ? [made] : [made, ...seenOf(made, state, tools)];
   });
 }
+
+/** An end that nobody fuses: it is made, what is typed is read by a meter, and what was seen of it. */
+function endEntries(state: BenchState, splice: BenchSplice, tools: BenchTools): Evidence[] {
+  const made = newAttempt(tools.stamp(), splice.id, null);
+  const loss = readTyped(state, splice, tools);
+  const figure = {
+    ...readingKind('insertion'),
+    wavelengthNm: measuredNm(state, tools),
+    lossMdb: loss.ok ? loss.value : 0,
+  };
+  const read = loss.ok ? [newReading(tools.stamp(), splice.id, made.tryId, figure)] : [];
+  return [made, ...read, ...seenOf(made, state, tools)];
+}
+
+const seenOf = (made: Attempt, state: BenchState, tools: BenchTools): Evidence[] =>
+  isSeen(state) ? [newInspection(tools.stamp(), made.spliceId, made.tryId, state.end)] : [];
 
 /** The word that the splice of a try just made is to be redone. */
 const sentToRedo = (entry: Evidence, { stamp, reasons }: BenchTools): Ruling[] =>
@@ -175,7 +216,7 @@ const sentToRedo = (entry: Evidence, { stamp, reasons }: BenchTools): Ruling[] =
 function save(state: BenchState, isRedo: boolean, tools: BenchTools): BenchOutcome {
   const { sleeve, fibers, fiber, cursor } = inHand(state, tools);
   if (!fiber || !sleeve) return only(state);
-  const isRead = (splice: BenchSplice) => readTyped(state, splice, tools).ok;
+  const isRead = (splice: BenchSplice) => isRecordable(state, splice, tools);
   if (!isRead(fiber)) return only({ ...state, sleeve: sleeve.key, cursor });
   const after = fibers.findIndex((splice, index) => index > cursor && !isRead(splice));
   const rest = after >= 0 ? after : fibers.findIndex((splice) => !isRead(splice));
@@ -183,7 +224,7 @@ function save(state: BenchState, isRedo: boolean, tools: BenchTools): BenchOutco
   const made = entriesTyped(state, tools);
   const entries = isRedo ? [...made, ...made.flatMap((entry) => sentToRedo(entry, tools))] : made;
   const words = tools.nameOf(fibers);
-  const kept = !isRedo && tools.mode !== 'measure';
+  const kept = !isRedo && tools.mode !== 'measure' && isFused(fiber.end);
   const history = withStep(state.history, { sleeve: sleeve.key, entries, words, kept });
   const deed = isRedo ? 'redo' : tools.mode === 'measure' ? 'reading' : 'estimate';
   return {

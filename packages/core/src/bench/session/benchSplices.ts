@@ -31,7 +31,7 @@ export function benchSplices(
       ...splice,
       evidence,
       spliceState,
-      judgement: judgeSplice(spliceState, splice.method, limits),
+      judgement: judgeSplice(spliceState, splice, limits),
     };
   });
 }

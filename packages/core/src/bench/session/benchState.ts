@@ -1,4 +1,4 @@
-import type { Evidence, Reading } from '../../record/evidence.ts';
+import type { Evidence, Inspection, Reading } from '../../record/evidence.ts';
 
 export type BenchMode = 'splice' | 'redo' | 'measure';
 
@@ -32,6 +32,8 @@ export interface BenchState {
   seen: number | null;
   /** A record that stopped before the arc, still to be read. */
   stopped: string | null;
+  /** What is seen of the end in hand, before it is recorded. */
+  end: Pick<Inspection, 'face' | 'light'>;
   /** The step in hand, and whether the sleeve is on. */
   step: number;
   sleeveOn: boolean;
@@ -47,6 +49,7 @@ export const NEW_IN_HAND = {
   stopped: null,
   step: 0,
   sleeveOn: false,
+  end: { face: null, light: null },
 } satisfies Partial<BenchState>;
 
 const EMPTY: BenchState = {

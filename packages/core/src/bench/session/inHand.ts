@@ -1,6 +1,7 @@
 import { parseKeypad } from '../../measure/index.ts';
 import { MOST_ESTIMATE, MOST_READING } from '../../record/index.ts';
 import type { Limits } from '../../record/limits.ts';
+import { isFused } from '../../record/splice.ts';
 import type { SplicerRecord } from '../../record/splicerRecord.ts';
 import { type Sleeve, nextSleeve } from '../queue.ts';
 import { type BenchSplice, fusedTogether, isMeasurable, stageOf } from './benchSplices.ts';
@@ -25,6 +26,8 @@ function isDue(splice: BenchSplice, state: BenchState, scene: BenchScene): boole
   if (!isMeasurable(splice)) return false;
   const nm = measuredNm(state, scene);
   const { kind } = state;
+  // What an OTDR reads one way is of splices.
+  if (splice.end !== null && kind !== 'insertion') return false;
   if (kind === 'AB' || kind === 'BA')
     return splice.spliceState.directions.find((both) => both.wavelengthNm === nm)?.[kind] == null;
   return !splice.spliceState.figures.some(
@@ -47,7 +50,23 @@ export const workedOn = (
 
 /** How the keys typed for a splice read, in thousandths of a dB. */
 export const readTyped = (state: BenchState, splice: BenchSplice, { mode }: BenchScene) =>
-  parseKeypad(state.typed[splice.id] ?? '', mode === 'measure' ? MOST_READING : MOST_ESTIMATE);
+  parseKeypad(
+    state.typed[splice.id] ?? '',
+    mode === 'measure' || !isFused(splice.end) ? MOST_READING : MOST_ESTIMATE,
+  );
+
+/**
+ * Whether a splice can be recorded as it is typed: its figure reads, or it is an end that nobody estimates and of which
+ * something was seen.
+ */
+export function isRecordable(state: BenchState, splice: BenchSplice, scene: BenchScene): boolean {
+  if (readTyped(state, splice, scene).ok) return true;
+  const typed = state.typed[splice.id] ?? '';
+  return scene.mode !== 'measure' && !isFused(splice.end) && typed === '' && isSeen(state);
+}
+
+/** Whether something was seen of the end in hand. */
+export const isSeen = ({ end }: BenchState): boolean => end.face !== null || end.light !== null;
 
 /** What is in hand: the sleeve, the fibers of it that are worked on, and the one that is typed for. */
 export function inHand(state: BenchState, scene: BenchScene) {

@@ -33,11 +33,12 @@ const splice = (fiber: number, dead = false): BenchSplice => {
     cableB: 'b',
     fiberB: fiber,
     legB: null,
+    end: null,
     method: 'mass',
     extra: {},
     evidence,
     spliceState,
-    judgement: judgeSplice(spliceState, 'mass', BUILT_IN_LIMITS[0]!),
+    judgement: judgeSplice(spliceState, { method: 'mass', end: null }, BUILT_IN_LIMITS[0]!),
   };
 };
 const recordOf = (estimates: (number | null)[]): SplicerRecord =>

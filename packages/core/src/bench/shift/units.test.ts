@@ -27,6 +27,7 @@ const splice = (
   cableB,
   fiberB: fiber,
   legB: null,
+  end: null,
   method,
   extra: {},
 });

@@ -10,6 +10,7 @@ const cable = (name: string, run: Partial<Cable['run']> = {}): Cable => ({
   projectId: 'p',
   name,
   makeUp: { kind: 'loose-tube', tubes: 2, fibersPerTube: 12 },
+  closureId: null,
   schemeId: 'tia-598',
   glass: USUAL_GLASS,
   run: { helix: 10_050, marks: [], end: null, ...run },

@@ -1,5 +1,5 @@
 import type { Assembly } from '../../record/hardware.ts';
-import type { Cable } from '../../record/cable.ts';
+import { type Cable, isDevice } from '../../record/cable.ts';
 import type { Closure } from '../../record/closure.ts';
 
 /** A place that a fiber passes: a closure, or the outer end of a cable. */
@@ -88,10 +88,21 @@ export function routeOf(legs: readonly RouteLeg[], setting: RouteSetting): Circu
 
 const endPoint = (cable: Cable): RoutePoint => ({
   closureId: null,
-  name: cable.run.end?.name ?? `the outer end of ${cable.name}`,
+  name: isDevice(cable.makeUp)
+    ? cable.name
+    : (cable.run.end?.name ?? `the outer end of ${cable.name}`),
   tray: null,
   spliceId: null,
 });
+
+/** A device's pigtail is too short to count. */
+const PIGTAIL = {
+  sheathM: 0,
+  marked: false,
+  coilsM: [0, 0] as [number, number],
+  marksM: [null, null] as [null, null],
+  helix: 1,
+};
 
 function spanOf(
   leg: RouteLeg,
@@ -101,6 +112,8 @@ function spanOf(
 ): RouteSpan {
   const cable = cables.get(leg.cableId)!;
   const { run } = cable;
+  if (isDevice(cable.makeUp))
+    return { ...PIGTAIL, cableId: cable.id, cable: cable.name, fiber: leg.fiber };
   const at = ({ closureId }: RoutePoint) => {
     if (closureId === null)
       return {

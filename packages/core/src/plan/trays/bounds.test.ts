@@ -15,6 +15,7 @@ const strand = (a: string, b: string, weight: number): Strand => ({
       cableB: 'B',
       fiberB: index + 1,
       legB: null,
+      end: null,
       method: 'single',
       line: 0,
     },

@@ -49,6 +49,7 @@ export function layoutInstance(seed: number, most: number): LayoutTask {
         cableB: other.name,
         fiberB: fiber,
         legB: null,
+        end: null,
         method: ribbon ? 'mass' : 'single',
         line: pair,
       });

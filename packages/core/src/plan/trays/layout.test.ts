@@ -115,6 +115,7 @@ describe('what a person asks for', () => {
         cableB: 'B',
         fiberB: 1,
         legB: null,
+        end: null,
       },
     ];
     const layout = lay(cables, 'splice A all to B all', { trays: trays(6, 12), fixed });

@@ -10,5 +10,5 @@ export const benchPage = phrases({
   redo: 'Redo',
   ribbonOfOneRibbonSleeve: 'Ribbon of {splices}, one ribbon sleeve',
   spliced: 'Spliced',
-  traySlot: ' · tray {tray} slot {slot}',
+  traySlot: ' · {tray, plural, =0 {at its port} other {tray {tray} slot {slot}}}',
 });

@@ -3,10 +3,10 @@ import { phrases } from '../../phrases.ts';
 /** Texts of `apps/web/src/bench/PickSheet.tsx`. */
 export const pickSheet = phrases({
   fiberToFiber: '{fiberA} to {fiberB}',
-  lossesOfTray: 'Losses of tray {tray}',
+  lossesOfTray: 'Losses of {tray, plural, =0 {ends at their ports} other {tray {tray}}}',
   noFiberOfThisClosureIs: 'No fiber of this closure is called so.',
   search: 'Search',
-  trayNumber: 'Tray {number}',
-  traySlotFiber: 'tray {tray} slot {slot} · {fiber}',
+  trayNumber: '{number, plural, =0 {Ports} other {Tray {number}}}',
+  traySlotFiber: '{tray, plural, =0 {at its port} other {tray {tray} slot {slot}}} · {fiber}',
   a17Tube2BlueTray: 'A 17, tube 2 blue, tray 3',
 });

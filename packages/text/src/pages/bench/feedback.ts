@@ -14,6 +14,8 @@ export const feedback = phrases({
   oneAttemptOfIsLeft: '{where} One attempt of {most} is left.',
   overLine: 'Over {line}.',
   redo: 'Redo.',
+  sayWhatYouSawOfTheEnd:
+    'Make the end, then say what you saw of it; type its loss where a meter read it.',
   sleeveOnFirstSpliceThenType: 'Sleeve on first. Splice, then type the splicer’s estimate.',
   sleeveOnFirstThenTypeThe: '{nextTry} Sleeve on first, then type the estimate.',
   stillMissingAtNm: 'Still missing: {grade} at {missing} nm.',

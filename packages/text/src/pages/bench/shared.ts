@@ -37,6 +37,8 @@ export const benchShared = phrases({
   sentToRedoAtTheBench: 'Sent to redo at the Bench.',
   setUpTheSplicer: 'Set up the splicer',
   sleeveOn: 'Sleeve on',
+  bootOn: 'Boot on',
+  isTheBootOn: 'boot on?',
   sleeveOn2: 'sleeve on',
   sleeveOn3: 'sleeve on?',
   sleeves: 'Sleeves',

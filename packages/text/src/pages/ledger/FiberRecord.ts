@@ -9,5 +9,5 @@ export const fiberRecord = phrases({
   lossesOfByClosure: 'Losses of {fiberName} by closure',
   meanDbOverOfSplices: 'mean {sum} dB over {figures} of {rows} splices',
   noLossYet: 'No loss yet.',
-  traySlot: 'tray {tray} slot {slot}',
+  traySlot: '{tray, plural, =0 {at its port} other {tray {tray} slot {slot}}}',
 });

@@ -2,8 +2,9 @@ import { phrases } from '../../phrases.ts';
 
 /** Texts of `apps/web/src/ledger/LedgerLines.tsx`. */
 export const ledgerLines = phrases({
-  closureTray: '{closure} · tray {tray}',
-  closureTraySlotAddress: '{closure} · tray {tray} slot {slot} · {addressParts}',
+  closureTray: '{closure} · {tray, plural, =0 {at their ports} other {tray {tray}}}',
+  closureTraySlotAddress:
+    '{closure} · {tray, plural, =0 {at its port} other {tray {tray} slot {slot}}} · {addressParts}',
   fibersPlanned: 'fibers planned',
   plannedOfFibers: '{planned} of {fibers}',
 });

@@ -4,12 +4,14 @@ import { phrases } from '../../phrases.ts';
 export const spliceRecord = phrases({
   aToBToA: 'A to B {aB} · B to A {bA} dB',
   acceptRedoSkipOrRemove: 'Accept, redo, skip or remove',
+  addWhatWasSeen: 'Add what was seen',
   addAMeasuredFigure: 'Add a measured figure',
   atTheBench: 'At the Bench',
   atWavelengthNm: ' at {wavelengthNm} nm',
   fromTheSpliceList: 'From the splice list',
   missingAtNm: 'Missing: {grade} at {missing} nm.',
-  nameTraySlotMethod: '{name} · tray {tray} slot {slot} · {method}',
+  nameTraySlotMethod:
+    '{name} · {tray, plural, =0 {at its port} other {tray {tray} slot {slot}}} · {method}',
   nmOneWay: '{wavelengthNm} nm one-way',
   noFigureYet: 'No figure yet.',
   nothingIsRecordedYet: 'Nothing is recorded yet.',

@@ -23,5 +23,5 @@ export const ledgerShared = phrases({
   splicesOfName: 'Splices of {name}',
   thereIsNoSuchCableIn: 'There is no such cable in this project.',
   thereIsNoSuchRecord: 'There is no such record.',
-  tray: 'Tray {tray}',
+  tray: '{tray, plural, =0 {At their ports} other {Tray {tray}}}',
 });

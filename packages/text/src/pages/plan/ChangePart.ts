@@ -26,7 +26,8 @@ export const changePart = phrases({
     '{splices, plural, one {# splice} other {# splices}} planned, {kept} of them here already.',
   splicesToBeRemoved: '{splices, plural, one {# splice} other {# splices}} to be removed',
   suchAsCutOverToCable: 'Such as cut-over to cable D',
-  toTraySlot: '{cableA} {fiberA} to {cableB} {fiberB}, tray {tray} slot {slot}',
+  toTraySlot:
+    '{cableA} {fiberA} to {cableB} {fiberB}, {tray, plural, =0 {at its port} other {tray {tray} slot {slot}}}',
   whatIsRecordedOfThemStays:
     'What is recorded of them stays with the closure; their fibers and slots are free for others.',
   whatItChanges: 'What it changes',

@@ -3,8 +3,13 @@ import { phrases } from '../../phrases.ts';
 /** Texts of `apps/web/src/plan/CircuitCord.tsx`. */
 export const circuitCord = phrases({
   askedFor: ' · asked for',
+  branch: 'out {output}: {fiber}, at most {loss} dB',
+  branches:
+    '{name}: {outputs, plural, one {# output} other {# outputs}} in use; the circuit branches here.',
+  fedThrough: 'Fed through {name} by {fiber}',
+  nothingFeeds: 'Nothing feeds {name} yet.',
   notSplicedAnywhere: 'Not spliced anywhere.',
   oneEnd: 'One end',
   otherEnd: 'Other end',
-  traySlot: 'tray {tray} slot {slot}',
+  traySlot: '{tray, plural, =0 {at its port} other {tray {tray} slot {slot}}}',
 });

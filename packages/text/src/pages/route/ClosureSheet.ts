@@ -9,7 +9,8 @@ export const closureSheet = phrases({
   closedAndSigned: 'Closed and signed',
   distanceNotSet: 'distance not set',
   doneOfDueSpliced: '{done} of {due} spliced',
-  fiberNameTraySlot: '{fiberName} · tray {tray} slot {slot}',
+  fiberNameTraySlot:
+    '{fiberName} · {tray, plural, =0 {at its port} other {tray {tray} slot {slot}}}',
   goOnSplicing: 'Go on splicing',
   itsRecord: 'Its record',
   meanOfTrayOverItsLimit: 'Mean of tray {traysOver} over its limit.',

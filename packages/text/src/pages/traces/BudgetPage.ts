@@ -10,6 +10,7 @@ export const budgetPage = phrases({
   dbLeft: '{db} dB left',
   dbOver: '{db} dB over',
   distanceOfFiber: '{distance} of fiber, ',
+  endsAtPorts: ', {ends, plural, one {# end} other {# ends}} at ports',
   hasLight: 'has light',
   hasNoLight: 'has no light',
   labelFromTo: '{label} · {from} to {to}',
@@ -21,7 +22,9 @@ export const budgetPage = phrases({
   notSplicedYet: 'not spliced yet',
   ofFiberSplicesAndConnectorsAt:
     ' of {total}. Fiber, splices and connectors at both ends, against {most}.',
+  splitterOutput: '{name} out {output}',
   splices: '{splices, plural, one {# splice} other {# splices}}',
+  throughSplitters: 'Through {splitters}: at most {loss} dB.',
   theMostOfEveryPart: 'the most of every part',
   thePowerBudget: 'the power budget',
   whatThePartsLose: 'What the parts lose',

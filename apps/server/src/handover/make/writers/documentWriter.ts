@@ -74,6 +74,7 @@ export class DocumentWriter implements PackageWriter {
     fiberB: row.fiberB,
     legB: row.legB,
     method: row.method,
+    end: row.end,
     extra: row.extra,
   });
 }

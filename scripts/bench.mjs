@@ -6,7 +6,7 @@ import { ROOT, build, installChromium, installPackages, installPostgres } from '
 const GROUPS = [
   {
     file: 'packages/core/bench/main.ts',
-    names: ['plan-lines', 'tray-layout', 'tray-bound', 'circuits'],
+    names: ['plan-lines', 'tray-layout', 'tray-bound', 'circuits', 'branches'],
   },
   { file: 'packages/client/bench/main.ts', names: ['waiting-commands'] },
   {

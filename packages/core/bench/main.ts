@@ -1,10 +1,11 @@
-import { boundFigure, circuitFigure, planFigure, trayFigure } from './plan.ts';
+import { boundFigure, branchFigure, circuitFigure, planFigure, trayFigure } from './plan.ts';
 
 const FIGURES = {
   'plan-lines': planFigure,
   'tray-layout': trayFigure,
   'tray-bound': boundFigure,
   circuits: circuitFigure,
+  branches: branchFigure,
 };
 
 const wanted = process.argv.slice(2);

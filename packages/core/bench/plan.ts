@@ -2,7 +2,7 @@ import { BUILT_IN_SCHEMES } from '../src/fiber/schemes.ts';
 import { expandPlan } from '../src/plan/expand.ts';
 import { parsePlan } from '../src/plan/parsePlan.ts';
 import type { ListCable } from '../src/plan/spliceList.ts';
-import { Network, type NetworkSplice } from '../src/plan/network.ts';
+import { Network, type NetworkCable, type NetworkSplice } from '../src/plan/network.ts';
 import { layoutInstance } from '../src/plan/trays/instances.testing.ts';
 import { type LayoutTask, layOutTrays } from '../src/plan/trays/layout.ts';
 
@@ -126,18 +126,77 @@ export function circuitFigure(): Measured {
         fiberB: fiber,
         method: 'single',
       });
-  const counts = new Map<string, number>();
-  const plain = () => {
-    counts.clear();
-    for (const { cableA, fiberA, cableB, fiberB } of splices) {
-      counts.set(cableA, (counts.get(cableA) ?? 0) + fiberA);
-      counts.set(cableB, (counts.get(cableB) ?? 0) + fiberB);
-    }
-    return counts.size;
-  };
+  const plain = () => sumOfFibers(splices);
   const ours = () => new Network(cables, splices).survey();
   const { circuits, longest } = ours();
   if (circuits !== 864 || longest !== 100) throw new Error('Not all circuits were found.');
   const [time, bound] = medians(30, ours, plain);
   return { ratio: time / bound, limit: 10, note: 'all circuits against a sum for each cable' };
+}
+
+/**
+ * Every circuit of a line of 20 closures x 864 fibers whose fibers each feed a 1:8 splitter, its outputs ended at
+ * ports, against a plain pass that reads each splice's fields.
+ */
+export function branchFigure(): Measured {
+  const FIBERS = 864;
+  const OUTPUTS = 8;
+  const CLOSURES = 20;
+  const makeUp = { kind: 'loose-tube' as const, tubes: 72, fibersPerTube: 12 };
+  const cables: NetworkCable[] = Array.from({ length: CLOSURES }, (_, index) => ({
+    ...{ id: `C${index}`, name: `C${index}`, makeUp },
+  }));
+  const splices: NetworkSplice[] = [];
+  const join = (closure: string, cableA: string, fiberA: number, cableB: string, fiberB: number) =>
+    splices.push({ closure, cableA, fiberA, cableB, fiberB, method: 'single' });
+  for (let closure = 1; closure < CLOSURES; closure++)
+    for (let fiber = 1; fiber <= FIBERS; fiber++)
+      join(`K${closure}`, `C${closure - 1}`, fiber, `C${closure}`, fiber);
+  for (let fiber = 1; fiber <= FIBERS; fiber++) {
+    const [splitter, drop, ports] = [`S${fiber}`, `D${fiber}`, `T${fiber}`];
+    cables.push(
+      { id: splitter, name: splitter, makeUp: { kind: 'splitter', outputs: OUTPUTS } },
+      { id: drop, name: drop, makeUp: { kind: 'drop', fibers: OUTPUTS } },
+      {
+        id: ports,
+        name: ports,
+        makeUp: {
+          kind: 'ports',
+          place: 'terminal',
+          ports: OUTPUTS,
+          connector: 'SC',
+          polish: 'APC',
+        },
+      },
+    );
+    join('KS', `C${CLOSURES - 1}`, fiber, splitter, OUTPUTS + 1);
+    for (let output = 1; output <= OUTPUTS; output++) {
+      join('KS', splitter, output, drop, output);
+      join('KT', drop, output, ports, output);
+    }
+  }
+  const plain = () => sumOfFibers(splices);
+  const ours = () => new Network(cables, splices).wholeCircuits();
+  const found = ours();
+  const right = found.every(
+    ({ splices: count, ends, splitterMdb }) =>
+      count === CLOSURES + 2 && ends === 1 && splitterMdb === 10_500,
+  );
+  if (found.length !== FIBERS * OUTPUTS || !right) throw new Error('Not all circuits were found.');
+  const [time, bound] = medians(30, ours, plain);
+  return {
+    ratio: time / bound,
+    limit: 12,
+    note: 'circuits through splitters to their ends, against a sum for each cable',
+  };
+}
+
+/** A plain pass: what each cable's fibers add up to. */
+function sumOfFibers(splices: readonly NetworkSplice[]): number {
+  const counts = new Map<string, number>();
+  for (const { cableA, fiberA, cableB, fiberB } of splices) {
+    counts.set(cableA, (counts.get(cableA) ?? 0) + fiberA);
+    counts.set(cableB, (counts.get(cableB) ?? 0) + fiberB);
+  }
+  return counts.size;
 }

@@ -1,11 +1,11 @@
 import { type Cable, type ColourScheme, addressOf } from '@cordel/core';
-import { colourText, unitText } from '@cordel/text/fiber';
+import { colourText, deviceFiberText, unitText } from '@cordel/text/fiber';
 
-/** Where a fiber lies in its cable, in words. */
+/** What a fiber is called and where it lies in its cable, in words; a device's has no colour. */
 export type DescribeFiber = (
   cableId: string,
   fiber: number,
-) => { cable: string; place: string; colour: string };
+) => { cable: string; fiber: string; place: string; colour: string };
 
 export function describer(
   cables: readonly Cable[],
@@ -22,10 +22,12 @@ export function describer(
     const cable = byId.get(cableId);
     const scheme = cable && schemeOf.get(cable.schemeId);
     const address = scheme && addressOf(cable.makeUp, scheme, fiber);
+    const device = cable ? deviceFiberText(cable.makeUp, fiber) : null;
     const said = {
       cable: cable?.name ?? cableId,
+      fiber: device ?? String(fiber),
       place: address ? unitText(address) : '',
-      colour: address ? colourText(address.fiber) : '',
+      colour: address && !device ? colourText(address.fiber) : '',
     };
     known.set(key, said);
     return said;

@@ -1,6 +1,6 @@
 import { Pressable, View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
-import { type FiberAddress, isFused } from '@cordel/core';
+import { type FiberAddress, type MakeUp, isDevice, isFused } from '@cordel/core';
 import { type BenchSplice } from '@cordel/core/session';
 import { colourText, makeUpText, unitText } from '@cordel/text/fiber';
 import { benchShared as t } from '@cordel/text/pages/bench/shared';
@@ -50,7 +50,7 @@ function End({
   const name = view.fiberName(cable, number, splice[`leg${side}`]);
   const address = view.address(cable, number);
   if (!address) return <Text>{name}</Text>;
-  const isPort = address.place.unit?.kind === 'port';
+  const device = deviceOf(view.cable(cable)?.makeUp);
   const colours = sleeve.flatMap(
     (other) => view.address(other[`cable${side}`], other[`fiber${side}`])?.fiber ?? [],
   );
@@ -66,10 +66,10 @@ function End({
         <FiberEye address={address} size={76} />
       )}
       <Text kind="strong" style={{ textAlign: 'center', fontSize: 18 }}>
-        {isPort ? name : `${name} ${colourText(address.fiber)}`}
+        {device ? name : `${name} ${colourText(address.fiber)}`}
       </Text>
-      {isPort ? (
-        <Text style={{ textAlign: 'center' }}>{makeUpText(view.cable(cable)!.makeUp)}</Text>
+      {device ? (
+        <Text style={{ textAlign: 'center' }}>{makeUpText(device)}</Text>
       ) : (
         <>
           {address.place.unit ? (
@@ -81,6 +81,10 @@ function End({
     </View>
   );
 }
+
+/** The splitter or ports that a fiber is of; null for a cable's. */
+const deviceOf = (makeUp: MakeUp | undefined): MakeUp | null =>
+  makeUp && isDevice(makeUp) ? makeUp : null;
 
 /** Such as `5th · SL`. */
 const placeWords = ({ place, fiber }: FiberAddress): string =>

@@ -7,9 +7,13 @@ import { useProjectView } from '@/projects/context';
 import { Card } from '@/ui/Card';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
+import { PadCounter } from './PadCounter';
 import type { Bench } from './useBench';
 import type { Setup } from './useSetup';
 import type { Timers } from './useTimers';
+
+/** Steps at which the pads are looked at. */
+const PAD_STEPS: ReadonlySet<string> = new Set(['pads', 'press', 'turn']);
 
 /** The steps of the joint in hand, one at a time; folded away for those who know them. */
 export function StepsPart({
@@ -69,6 +73,7 @@ export function StepsPart({
         />
       </View>
       <StepWords step={step} />
+      {PAD_STEPS.has(step.key) ? <PadCounter /> : null}
       {step.timer?.kind === 'heater' ? (
         <Text color="ink2">{t('saveTheSpliceFirstItsHeater')}</Text>
       ) : null}

@@ -70,7 +70,10 @@ function needsOf(
     sleeve: hardwareAt(closureId, view)?.sleeve ?? '60 mm',
     coatings: [cables[0]?.glass.coating ?? 250, cables[1]?.glass.coating ?? 250],
     end: first?.end ?? null,
-    ends: hardwareAt(closureId, view)?.form === 'drop-end',
+    // A drop that is spliced to a splitter goes on.
+    ends:
+      hardwareAt(closureId, view)?.form === 'drop-end' &&
+      !cables.some((cable) => cable && isDevice(cable.makeUp)),
     drop: cables.some((cable) => cable?.makeUp.kind === 'drop'),
     loose: cables.some(
       (cable) => cable && cable.makeUp.kind !== 'ribbon' && !isDevice(cable.makeUp),

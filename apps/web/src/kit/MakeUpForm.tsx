@@ -54,6 +54,7 @@ export function MakeUpForm({
             kind: next,
             second: next === 'grouped-tube' ? '2' : '12',
             third: '',
+            rollable: false,
           })
         }
       />
@@ -90,6 +91,17 @@ export function MakeUpForm({
           />
         ) : null}
       </View>
+      {value.kind === 'ribbon' ? (
+        <Choice<'flat' | 'rollable'>
+          label={t('ribbonsAre')}
+          value={value.rollable ? 'rollable' : 'flat'}
+          options={[
+            { value: 'flat', label: t('flat') },
+            { value: 'rollable', label: t('rollable') },
+          ]}
+          onChange={(next) => onChange({ ...value, rollable: next === 'rollable' })}
+        />
+      ) : null}
       <Text color={'error' in read ? 'accent' : 'ink2'}>
         {'error' in read ? read.error : makeUpText(read.makeUp)}
       </Text>

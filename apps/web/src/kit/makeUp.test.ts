@@ -6,6 +6,7 @@ const MAKE_UPS: MakeUp[] = [
   { kind: 'loose-tube', tubes: 12, fibersPerTube: 12 },
   { kind: 'grouped-tube', tubes: 6, groupsPerTube: 2 },
   { kind: 'ribbon', ribbons: 24 },
+  { kind: 'ribbon', ribbons: 36, fibersPerRibbon: 8, rollable: true },
   { kind: 'drop', fibers: 4 },
 ];
 

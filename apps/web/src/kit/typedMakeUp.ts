@@ -8,6 +8,8 @@ export interface TypedMakeUp {
   second: string;
   /** Ribbons a tube; empty for one central tube. */
   third?: string;
+  /** Whether ribbons are rollable; flat where it is left out. */
+  rollable?: boolean;
 }
 
 /**
@@ -34,6 +36,7 @@ export function typeMakeUp(makeUp: MakeUp): TypedMakeUp {
         first: String(makeUp.ribbons),
         second: String(ribbonSize(makeUp)),
         third: makeUp.ribbonsPerTube === undefined ? '' : String(makeUp.ribbonsPerTube),
+        rollable: makeUp.rollable ?? false,
       };
     case 'drop':
       return { kind: makeUp.kind, first: String(makeUp.fibers), second: '' };
@@ -48,6 +51,7 @@ export function readMakeUp({
   first,
   second,
   third = '',
+  rollable = false,
 }: TypedMakeUp): { makeUp: MakeUp } | { error: string } {
   const [one, two, three] = [first, second, third].map((text) =>
     /^\d+$/.test(text.trim()) ? Number(text) : Number.NaN,
@@ -61,6 +65,7 @@ export function readMakeUp({
       ribbons: one,
       ...(two !== GROUP_SIZE && { fibersPerRibbon: two }),
       ...(third.trim() !== '' && { ribbonsPerTube: three }),
+      ...(rollable && { rollable: true as const }),
     },
     drop: { kind, fibers: one },
   }[kind];

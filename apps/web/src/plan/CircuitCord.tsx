@@ -1,8 +1,8 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
-import { formatDistance, formatLoss, splitterLossMdb } from '@cordel/core';
-import { colourText, unitText } from '@cordel/text/fiber';
+import { formatDistance, formatLoss, isDevice, splitterLossMdb } from '@cordel/core';
+import { colourText, makeUpText, unitText } from '@cordel/text/fiber';
 import { circuitCord as t } from '@cordel/text/pages/plan/CircuitCord';
 import { common } from '@cordel/text/pages/common';
 import { useProjectView } from '@/projects/context';
@@ -159,17 +159,19 @@ const End = ({ words }: { words: string }) => (
 );
 
 function InCable({ leg, here }: { leg: CircuitLeg; here: boolean }) {
-  const { address, fiberName, project } = useProjectView();
+  const { address, cable, fiberName, project } = useProjectView();
   const place = address(leg.cableId, leg.fiber);
+  const makeUp = cable(leg.cableId)?.makeUp;
+  const device = makeUp && isDevice(makeUp) ? makeUp : null;
   return (
     <Row cord={<Cord />}>
       <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
         {place ? <FiberEye address={place} size={48} /> : null}
         <View style={{ flex: 1 }}>
-          <Text kind="strong">{`${fiberName(leg.cableId, leg.fiber)} ${place ? colourText(place.fiber) : ''}${here ? t('askedFor') : ''}`}</Text>
+          <Text kind="strong">{`${fiberName(leg.cableId, leg.fiber)} ${place && !device ? colourText(place.fiber) : ''}${here ? t('askedFor') : ''}`}</Text>
           <Text color="ink2">
             {[
-              place ? unitText(place) : '',
+              device ? makeUpText(device) : place ? unitText(place) : '',
               leg.length === null ? '' : formatDistance(leg.length, project.units.distance),
             ]
               .filter(Boolean)

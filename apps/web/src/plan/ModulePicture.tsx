@@ -39,10 +39,10 @@ export function ModulePicture({ on }: { on: readonly OnDevice[] }) {
           stroke={colors.ink}
           strokeWidth={3}
         />
-        <Loop d="M2 170 L60 170 A62 62 0 1 1 122 108 L122 100" tip="122 96" turn={1} />
-        <Loop d="M318 170 L260 170 A62 62 0 1 0 198 108 L198 100" tip="198 96" turn={-1} />
-        <Word x={10} y={190} words={t('trunkLoop')} />
-        <Word x={WIDTH - 10} y={190} words={t('pigtailLoop')} end />
+        <Loop d="M2 172 L56 172 A38 38 0 1 1 94 134" />
+        <Loop d="M318 172 L264 172 A38 38 0 1 0 226 134" dashed />
+        <Word x={10} y={192} words={t('trunkLoop')} />
+        <Word x={WIDTH - 10} y={192} words={t('pigtailLoop')} end />
         {holders.map((own, index) => (
           <Holder
             key={index}
@@ -57,10 +57,10 @@ export function ModulePicture({ on }: { on: readonly OnDevice[] }) {
   );
 }
 
-/** A ribbon's way with the arrow of its direction. */
-function Loop({ d, tip, turn }: { d: string; tip: string; turn: 1 | -1 }) {
+/** A ribbon's loop; it is dashed for pigtails. The head of its arrow shows the direction. */
+function Loop({ d, dashed = false }: { d: string; dashed?: boolean }) {
   const colors = useColors();
-  const [x, y] = tip.split(' ').map(Number) as [number, number];
+  const head = dashed ? 'M234 124 L226 137 L218 124' : 'M86 124 L94 137 L102 124';
   return (
     <>
       <Path
@@ -68,14 +68,9 @@ function Loop({ d, tip, turn }: { d: string; tip: string; turn: 1 | -1 }) {
         fill="none"
         stroke={colors.ink}
         strokeWidth={4}
-        strokeDasharray={turn === 1 ? undefined : '8 4'}
+        strokeDasharray={dashed ? '8 4' : undefined}
       />
-      <Path
-        d={`M${x - 7} ${y + 10} L${x} ${y} L${x + 7} ${y + 10}`}
-        fill="none"
-        stroke={colors.ink}
-        strokeWidth={3}
-      />
+      <Path d={head} fill="none" stroke={colors.ink} strokeWidth={3} />
     </>
   );
 }
@@ -111,11 +106,11 @@ function Holder({ y, words, ribbons }: { y: number; words: string; ribbons: read
   const colors = useColors();
   return (
     <>
-      <Word x={112} y={y} words={words} />
+      <Word x={100} y={y} words={words} />
       {Array.from({ length: HOLDER }, (_, index) => (
         <SleeveOnEdge
           key={index}
-          x={104 + index * 40}
+          x={100 + index * 40}
           y={y + 5}
           ribbon={ribbons[index] ?? null}
           colors={colors}

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import Svg, { Circle, Rect } from 'react-native-svg';
-import { type Ports, portSize, wordsOf, runsOf } from '@cordel/core';
+import { type Ports, groupBy, portSize, runsOf, wordsOf } from '@cordel/core';
 import { devicesPart as t } from '@cordel/text/pages/plan/DevicesPart';
 import { Text } from '@/ui/Text';
 import { useColors } from '@/ui/theme';
@@ -17,6 +17,7 @@ export function PortPanel({
   on: readonly OnDevice[];
 }) {
   const size = portSize(ports);
+  if (ports.ports > MOST_LARGE) return <Rows ports={ports} name={name} on={on} />;
   return (
     <View role="list" aria-label={name} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 4 }}>
       {Array.from({ length: ports.ports }, (_, index) => {
@@ -26,6 +27,54 @@ export function PortPanel({
       })}
     </View>
   );
+}
+
+/** A panel of more ports is drawn by twelves. */
+const MOST_LARGE = 24;
+const ROW = 12;
+
+/** Ports of a large panel, twelve a row: full or free, and the fibers that end in the row. */
+function Rows({ ports, name, on }: { ports: Ports; name: string; on: readonly OnDevice[] }) {
+  const colors = useColors();
+  const size = portSize(ports);
+  return (
+    <View role="list" aria-label={name} style={{ gap: 6 }}>
+      {Array.from({ length: Math.ceil(ports.ports / ROW) }, (_, row) => {
+        const first = row * ROW + 1;
+        const last = Math.min(ports.ports, first + ROW - 1);
+        const own = on.filter(({ fiber }) => {
+          const port = Math.ceil(fiber / size);
+          return port >= first && port <= last;
+        });
+        const used = new Set(own.map(({ fiber }) => Math.ceil(fiber / size)));
+        return (
+          <View key={first} role="listitem" style={{ gap: 2 }}>
+            <Text>{t('portRow', { first, last, fibers: rowWords(own) })}</Text>
+            <Svg width={ROW * 24} height={22} aria-hidden>
+              {Array.from({ length: last - first + 1 }, (_, index) => (
+                <Rect
+                  key={index}
+                  x={index * 24 + 1}
+                  y={1}
+                  width={20}
+                  height={20}
+                  fill={used.has(first + index) ? colors.ink : colors.leaf}
+                  stroke={colors.ink}
+                  strokeWidth={2}
+                />
+              ))}
+            </Svg>
+          </View>
+        );
+      })}
+    </View>
+  );
+}
+
+/** Such as `T 145-156`, by cable; in words where none is there. */
+function rowWords(own: readonly OnDevice[]): string {
+  if (own.length === 0) return t('capFree');
+  return [...groupBy(own, ({ cable }) => cable).values()].map(fiberWords).join(', ');
 }
 
 function Port({

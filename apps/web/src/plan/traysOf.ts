@@ -1,4 +1,12 @@
-import { type ListCable, type Placed, type Tray, placeOf, unitSize } from '@cordel/core';
+import {
+  type ListCable,
+  type MakeUp,
+  type Placed,
+  type Tray,
+  placeOf,
+  unitSize,
+} from '@cordel/core';
+import { deviceFiberText } from '@cordel/text/fiber';
 
 /** A tube or ribbon on a tray. */
 export interface OnTray {
@@ -21,6 +29,12 @@ export interface TrayFill {
   places: number;
   used: number;
   items: OnTray[];
+}
+
+/** Such as `25-36`, `5`, or `port 3` of a device. */
+function rangeWords(makeUp: MakeUp | undefined, [first, last]: [number, number]): string {
+  const nameOf = (fiber: number) => (makeUp && deviceFiberText(makeUp, fiber)) ?? String(fiber);
+  return first === last ? nameOf(first) : `${nameOf(first)}-${last}`;
 }
 
 /** What lies on each tray, tube by tube, in slot order. */
@@ -64,7 +78,7 @@ export function traysOf(
         });
       }
       const item = items.at(-1)!;
-      item.onto = `${onto} ${ends[0]}-${ends[1]}`;
+      item.onto = `${onto} ${rangeWords(sizes.get(onto), ends)}`;
       item.sleeves = item.slots[1] - item.slots[0] + 1;
     }
     const used = new Set(own.map((splice) => splice.slot)).size;

@@ -1,5 +1,5 @@
 import { createPortal } from 'react-dom';
-import { type Leg, type Splice, type Units, formatLength } from '@cordel/core';
+import { AT_PORT, type Leg, type Splice, type Units, formatLength } from '@cordel/core';
 import { addressParts } from '@cordel/text/fiber';
 import {
   legText,
@@ -170,7 +170,7 @@ function SpliceTable({ view, splices, name }: TableProps) {
         <tbody>
           {splices.map((splice) => (
             <tr key={splice.id}>
-              <td>{`${splice.tray}, ${splice.slot}`}</td>
+              <td>{splice.tray === AT_PORT ? t('atItsPort') : `${splice.tray}, ${splice.slot}`}</td>
               <td>{words(splice.cableA, splice.fiberA, splice.legA)}</td>
               <td>{words(splice.cableB, splice.fiberB, splice.legB)}</td>
               <td style={{ minWidth: '22mm' }} />

@@ -7,6 +7,7 @@ export * from './drills.ts';
 export * from './health.ts';
 export * from './instruments.ts';
 export * from './match.ts';
+export * from './pads.ts';
 export * from './queue.ts';
 export * from './recordFile.ts';
 export * from './records.ts';

@@ -1,4 +1,4 @@
-import type { Method } from '../record/splice.ts';
+import { AT_PORT, type Method } from '../record/splice.ts';
 
 /** What lies in one slot of a tray and is fused in one arc: one fiber, or the fibers of a ribbon. */
 export interface Sleeve<T> {
@@ -10,7 +10,7 @@ export interface Sleeve<T> {
   splices: T[];
 }
 
-/** Groups a closure's splices by sleeve, in the order in which a tray is filled. */
+/** Groups a closure's splices by sleeve, in the order in which a tray is filled; ends at their ports come last. */
 export function sleevesOf<T extends { tray: number; slot: number; method: Method; fiberA: number }>(
   splices: readonly T[],
 ): Sleeve<T>[] {
@@ -30,8 +30,12 @@ export function sleevesOf<T extends { tray: number; slot: number; method: Method
   }
   const list = [...sleeves.values()];
   for (const sleeve of list) sleeve.splices.sort((a, b) => a.fiberA - b.fiberA);
-  return list.sort((a, b) => a.tray - b.tray || a.slot - b.slot);
+  return list.sort((a, b) => turnOf(a) - turnOf(b) || a.slot - b.slot);
 }
+
+/** Trays in their order, then what is made at its port. */
+const turnOf = ({ tray }: { tray: number }): number =>
+  tray === AT_PORT ? Number.MAX_SAFE_INTEGER : tray;
 
 /**
  * The next sleeve that waits, going on from the one in hand and round again to those passed over.

@@ -104,7 +104,9 @@ function deviceFiber(text: string, makeUp: Splitter | Ports): Parsed<number, Fib
   const cable = makeUp.kind;
   if (plain === '') return refused({ code: 'nameFiber', cable });
   if (makeUp.kind === 'splitter') {
-    if (/^in(put)?$/i.test(plain)) return parsed(inputOf(makeUp));
+    // By its number a list names it as it was exported.
+    if (/^in(put)?$/i.test(plain) || plain === String(inputOf(makeUp)))
+      return parsed(inputOf(makeUp));
     const output = OUTPUT.exec(plain);
     if (!output) return refused({ code: 'noPlace', text: plain, cable });
     const number = Number(output[1]);

@@ -1,4 +1,4 @@
-import type { StepCaution, StepMessage } from '@cordel/core';
+import type { PadMessage, StepCaution, StepMessage } from '@cordel/core';
 import { catalog } from '../catalog.ts';
 import { phrases } from '../phrases.ts';
 
@@ -105,4 +105,13 @@ export const usualEndLossText = phrases({
   'splice-on': '0.02 to 0.1 dB for the splice, and the connector pair up to 0.75 dB',
   pigtail: '0.02 to 0.1 dB for the splice, and the connector pair up to 0.75 dB',
   mechanical: '0.1 to 0.5 dB for the splice, and the connector pair up to 0.75 dB',
+});
+
+/** What the next ribbon takes of the pads. */
+export const padText = catalog<PadMessage>()({
+  padsNew: 'Lower pad new, upper pad new.',
+  padTurn:
+    '{pressed, plural, one {# ribbon} other {# ribbons}} on this lower pad: turn it, new upper pad.',
+  padUsedUp:
+    '{pressed, plural, one {# ribbon} other {# ribbons}} on this lower pad: throw it away, new pads in.',
 });

@@ -73,9 +73,9 @@ const makeUps = phrases({
   'grouped-tube':
     '{fibers, plural, one {# fiber} other {# fibers}}: {units, plural, one {# tube} other {# tubes}} of {groups, plural, one {# group} other {# groups}} of {size}',
   ribbon:
-    '{fibers, plural, one {# fiber} other {# fibers}}: {units, plural, one {# ribbon} other {# ribbons}} of {size}',
+    '{fibers, plural, one {# fiber} other {# fibers}}: {units, plural, one {# ribbon} other {# ribbons}} of {size}{rollable, select, yes {, rollable} other {}}',
   ribbonsInTubes:
-    '{fibers, plural, one {# fiber} other {# fibers}}: {tubes, plural, one {# tube} other {# tubes}} of {units, plural, one {# ribbon} other {# ribbons}} of {size}',
+    '{fibers, plural, one {# fiber} other {# fibers}}: {tubes, plural, one {# tube} other {# tubes}} of {units, plural, one {# ribbon} other {# ribbons}} of {size}{rollable, select, yes {, rollable} other {}}',
   drop: '{fibers, plural, one {# fiber} other {# fibers}}: drop',
   splitter: 'splitter 1:{outputs}',
   tap: 'tap of {tapPercent} %',
@@ -86,6 +86,7 @@ const makeUps = phrases({
 /** A make-up in a few words, such as `144 fibers: 12 tubes of 12`. */
 export function makeUpText(makeUp: MakeUp): string {
   const fibers = fiberCount(makeUp);
+  const rollable = makeUp.kind === 'ribbon' && makeUp.rollable ? 'yes' : 'no';
   switch (makeUp.kind) {
     case 'loose-tube':
       return makeUps('loose-tube', { fibers, units: makeUp.tubes, size: makeUp.fibersPerTube });
@@ -98,12 +99,13 @@ export function makeUpText(makeUp: MakeUp): string {
       });
     case 'ribbon':
       return makeUp.ribbonsPerTube === undefined
-        ? makeUps('ribbon', { fibers, units: makeUp.ribbons, size: ribbonSize(makeUp) })
+        ? makeUps('ribbon', { fibers, units: makeUp.ribbons, size: ribbonSize(makeUp), rollable })
         : makeUps('ribbonsInTubes', {
             fibers,
             tubes: makeUp.ribbons / makeUp.ribbonsPerTube,
             units: makeUp.ribbonsPerTube,
             size: ribbonSize(makeUp),
+            rollable,
           });
     case 'drop':
       return makeUps('drop', { fibers });
@@ -169,7 +171,7 @@ export function unitText({ place, tube, inTube }: FiberAddress): string {
 export const addressParts = (address: FiberAddress | null | undefined): string[] => {
   if (!address) return [];
   // What a device's fiber is called says where it is.
-  if (isDevicePlace(address)) return [unitText(address)];
+  if (isDevicePlace(address)) return [];
   return [unitText(address), colourText(address.fiber)].filter(Boolean);
 };
 

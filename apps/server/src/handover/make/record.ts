@@ -9,6 +9,7 @@ import {
   spliceStage,
   groupBy,
 } from '@cordel/core';
+import { wayText } from '@cordel/text/bench';
 import { pointText } from '@cordel/text/close';
 import { groupVerdictText, spliceStateText } from '@cordel/text/loss/states';
 import { record as say } from '@cordel/text/handover/record';
@@ -172,7 +173,7 @@ function writeTrays(
       const ink = { size: 7.5, ink: bad ? ACCENT : INK };
       sheets.put(
         sheets.fitted(
-          `${splice.slot}   ${endName(a.cable, splice.fiberA, splice.legA)} ${a.colour} – ${endName(b.cable, splice.fiberB, splice.legB)} ${b.colour}`,
+          `${splice.slot}   ${endName(a, splice.legA)} – ${endName(b, splice.legB)}${splice.end ? `, ${wayText(splice.end)}` : ''}`,
           half - 108,
           'regular',
           7.5,
@@ -195,16 +196,16 @@ function writeTrays(
   if (column === 1) sheets.y = Math.max(deepest, sheets.y);
 }
 
-/** A fiber as it is printed, such as `F.in 3` on a leg of an express cable. */
-const endName = (cable: string, fiber: number, leg: Leg | null): string =>
-  `${cable}${leg ? `.${leg}` : ''} ${fiber}`;
+/** A fiber as it is printed, such as `F.in 3 green` on a leg of an express cable, or `T1 port 3`. */
+const endName = ({ cable, fiber, colour }: ReturnType<DescribeFiber>, leg: Leg | null): string =>
+  `${cable}${leg ? `.${leg}` : ''} ${[fiber, colour].filter(Boolean).join(' ')}`;
 
 /** What lay here and was removed. */
 function writeRetired(sheets: Sheets, { retired }: PackageClosure, describe: DescribeFiber): void {
   if (retired.length === 0) return;
   sheets.heading(say('removed'), 13);
   const end = (cable: string, fiber: number, leg: Leg | null) =>
-    endName(describe(cable, fiber).cable, fiber, leg);
+    endName({ ...describe(cable, fiber), colour: '' }, leg);
   const words = groupBy(
     retired,
     ({ retirement: { by, at, why } }) => `${by}, ${sheets.moment(at)}: ${why}`,

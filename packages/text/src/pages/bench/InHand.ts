@@ -3,7 +3,7 @@ import { phrases } from '../../phrases.ts';
 /** Texts of `apps/web/src/bench/InHand.tsx`. */
 export const inHand = phrases({
   dbAtNm: 'dB at {nm} nm',
-  dbByAMeter: 'dB by a meter at {nm} nm, if it was read',
+  dbByAMeter: 'dB by a meter, {nm} nm',
   dbEstimate: 'dB estimate',
   lossTyped: 'Loss typed',
   shardsIntoTheClosedContainerEyes:

@@ -30,6 +30,7 @@ export const devicesPart = phrases({
   place: 'Place',
   polish: 'Polish',
   port: 'Port {port}: {fiber}',
+  portRow: 'Ports {first}-{last}: {fibers}',
   portState: '{way}, {state}',
   ports: 'Ports',
   portsWrong: 'A whole number from 1 to 288.',

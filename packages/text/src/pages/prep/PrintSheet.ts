@@ -13,6 +13,7 @@ export const printSheet = phrases({
   tapeZeroOfSheathComesOff: 'Tape zero: {tapeZero}. {opening} of sheath comes off.',
   to: 'To',
   tray: 'Tray',
+  atItsPort: 'at its port',
   traySlot: 'Tray, slot',
   fromTo: '{from} to {to}',
 });

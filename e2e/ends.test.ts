@@ -1,0 +1,156 @@
+import { jest } from '@jest/globals';
+import { type Evidence, type Splice } from '@cordel/core';
+import { demoOnAPhone, fill, press, readApi, sees, storyteller, until } from './app.ts';
+
+jest.setTimeout(120_000);
+
+const demo = demoOnAPhone('R. Aldous');
+const { page } = demo;
+
+const work = () =>
+  readApi<{ splices: Splice[]; evidence: Evidence[] }>(
+    demo.server(),
+    `/closures/${demo.idOf('Clinic')}/work`,
+  );
+/** What is recorded of the fiber of cable K that ends at a port. */
+const recordedAt = async (port: number) => {
+  const { splices, evidence } = await work();
+  const end = splices.find(({ end: way, fiberB }) => way === 'mechanical' && fiberB === port)!;
+  return evidence.filter(({ spliceId }) => spliceId === end.id);
+};
+const bench = () =>
+  page().goto(`${demo.server().url}/p/${demo.project()}/bench/${demo.idOf('Clinic')}`);
+const typeLoss = async (loss: string) => {
+  for (const key of loss) await press(page(), key === '.' ? 'Point' : key);
+};
+
+describe('a drop is ended mechanically', () => {
+  const step = storyteller();
+
+  step('the splice to the splitter comes first, and a splicer estimates it', async () => {
+    await bench();
+    await sees(page(), /K 5 slate.*SP1 in.*dB estimate/);
+    await typeLoss('0.03');
+    await press(page(), 'Save, next');
+    await sees(page(), /T1 port 1/);
+  });
+
+  step('an end asks for no estimate: light through it, two taps, and it is proven', async () => {
+    await sees(page(), /Mechanical connector: step 1 of 8.*Boot on first/);
+    await sees(page(), /Light through it.*End face.*dB by a meter/);
+    await press(page(), 'Light seen');
+    await sees(page(), /Measured\. Within the limit/);
+    await press(page(), 'Save, next');
+    await sees(page(), /T1 port 2/);
+    const recorded = await until(async () => {
+      const entries = await recordedAt(1);
+      return entries.length === 2 && entries;
+    }, 'the end is recorded');
+    expect(recorded).toMatchObject([
+      { type: 'attempt', estimateMdb: null, by: 'R. Aldous' },
+      { type: 'inspection', light: 'seen', face: null },
+    ]);
+  });
+
+  step('a loss of 0.30 dB is good for it, though a splice would be redone', async () => {
+    await typeLoss('0.30');
+    await sees(page(), /Measured\. Within the limit/);
+    await press(page(), 'Save, next');
+    await sees(page(), /T1 port 3/);
+    const recorded = await until(async () => {
+      const entries = await recordedAt(2);
+      return entries.length === 2 && entries;
+    }, 'the loss is recorded');
+    expect(recorded).toMatchObject([
+      { type: 'attempt', estimateMdb: null },
+      { type: 'reading', grade: 'insertion', lossMdb: 300 },
+    ]);
+  });
+
+  step('over its own limit of 0.50 dB, or without light, it is made again', async () => {
+    await typeLoss('0.51');
+    await sees(page(), /Insertion loss 0.51.* is over 0.5/);
+    for (let key = 0; key < 4; key++) await press(page(), 'Delete');
+    await press(page(), 'No light');
+    await sees(page(), /No light comes through: the wrong fiber, a break or a bad end/);
+    await press(page(), 'Redo');
+    const recorded = await until(async () => {
+      const entries = await recordedAt(3);
+      return entries.length === 3 && entries;
+    }, 'the end is to be made again');
+    expect(recorded).toMatchObject([
+      { type: 'attempt', estimateMdb: null },
+      { type: 'inspection', light: 'none' },
+      { type: 'ruling', kind: 'redo' },
+    ]);
+  });
+
+  step('the Ledger keeps what was seen, and takes what is seen later', async () => {
+    const { splices } = await work();
+    const end = splices.find(({ end: way, fiberB }) => way === 'mechanical' && fiberB === 1)!;
+    await page().goto(
+      `${demo.server().url}/p/${demo.project()}/ledger?view=splices&closure=${demo.idOf('Clinic')}&open=splice.${end.id}`,
+    );
+    await sees(page(), /at its port.*Mechanical connector.*T1 port 1.*terminal: 12 ports SC APC/);
+    await press(page(), 'Add what was seen');
+    await press(page(), 'Passes');
+    await press(page(), 'Record it');
+    await sees(page(), /Recorded.*End face passes.*light seen/);
+  });
+});
+
+describe('ports and a splitter, by thumb', () => {
+  const step = storyteller();
+
+  step('ports are added and a line ends fibers at them', async () => {
+    await demo.goTo('Weir gauge', 'plan');
+    await press(page(), 'Add ports');
+    await fill(page(), 'Name', 'P1');
+    await press(page(), 'Panel');
+    await fill(page(), 'Ports', '12');
+    await press(page(), 'UPC');
+    await press(page(), 'Save');
+    await sees(page(), /P1 ?panel: 12 ports SC UPC/);
+    await press(page(), 'Build a line');
+    await press(page(), 'End at ports');
+    await press(page(), 'H');
+    await press(page(), 'fibers');
+    await fill(page(), 'To', '4');
+    await press(page(), 'P1');
+    await sees(page(), /terminate H 1-4 on P1 ports 1-4/);
+    await press(page(), 'Add the line');
+    await sees(page(), /H 1-4 .*named in line/);
+  });
+
+  step('a splitter is added, and says that nothing feeds it', async () => {
+    await press(page(), 'Add a splitter');
+    await press(page(), '1:4');
+    await sees(page(), /Empty: 7.20 dB, as 1:4 splitters lose at most/);
+    await press(page(), 'Save');
+    await sees(page(), /splitter 1:4.*Nothing feeds it yet.*at most 7.20 dB to output 1/);
+  });
+
+  step('a fiber is followed through the splitter of the demo', async () => {
+    const { cables } = await readApi<{ cables: { id: string; name: string }[] }>(
+      demo.server(),
+      `/projects/${demo.project()}`,
+    );
+    const k = cables.find(({ name }) => name === 'K')!.id;
+    await page().goto(`${demo.server().url}/p/${demo.project()}/route/circuits?cable=${k}&fiber=5`);
+    await sees(page(), /SP1: 8 outputs in use; the circuit branches here/);
+    await press(page(), 'out 3: T1 port 7, at most 10.50 dB');
+    await sees(page(), /Fed through SP1 by K 5|Fed through SP1 by A 17/);
+  });
+
+  step('budgets go through it', async () => {
+    await page().goto(`${demo.server().url}/p/${demo.project()}/ledger/budget`);
+    await sees(page(), /have no light|None is dark/);
+    const { rows } = await readApi<{ rows: { splitters: unknown[]; splitterMdb: number }[] }>(
+      demo.server(),
+      `/projects/${demo.project()}/budget?limit=1000`,
+    );
+    const through = rows.filter(({ splitters }) => splitters.length > 0);
+    expect(through).toHaveLength(8);
+    expect(through.every(({ splitterMdb }) => splitterMdb === 10_500)).toBe(true);
+  });
+});

@@ -74,7 +74,11 @@ const SHOTS: Shot[] = [
   },
   {
     name: 'circuit-phone',
-    path: `route/circuits?cable=${cables.find((cable) => cable.name === 'D')!.id}&fiber=43`,
+    path: `route/circuits?cable=${cables.find((cable) => cable.name === 'K')!.id}&fiber=5`,
+    before: async (on) =>
+      (await on.waitForSelector('::-p-text(Clinic corner)'))!.evaluate((node) =>
+        node.scrollIntoView({ block: 'start' }),
+      ),
   },
   {
     name: 'open-phone',

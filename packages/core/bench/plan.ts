@@ -180,7 +180,7 @@ export function branchFigure(): Measured {
   const found = ours();
   const right = found.every(
     ({ splices: count, ends, splitterMdb }) =>
-      count === CLOSURES + 2 && ends === 1 && splitterMdb === 10_500,
+      count === CLOSURES + 2 && ends.length === 1 && splitterMdb === 10_500,
   );
   if (found.length !== FIBERS * OUTPUTS || !right) throw new Error('Not all circuits were found.');
   const [time, bound] = medians(30, ours, plain);

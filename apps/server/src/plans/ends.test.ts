@@ -143,7 +143,10 @@ describe('what is recorded of an end', () => {
     expect(await verdictOf(end)).toBe('pass');
     const { closures } = (await api.get(`/projects/${document.project.id}/ledger/closures`))
       .body as { closures: ClosureRow[] };
-    expect(closures.find((row) => row.closureId === closureId)).toMatchObject({ figures: 0, measured: 1 });
+    expect(closures.find((row) => row.closureId === closureId)).toMatchObject({
+      figures: 0,
+      measured: 1,
+    });
   });
 
   it('is appended, never changed', async () => {
@@ -217,7 +220,7 @@ describe('circuits and budgets branch', () => {
     expect(through.map(({ splitters }) => splitters[0])).toEqual(
       [1, 2, 3, 4].map((output) => ({ name: 'S1', output })),
     );
-    expect(through[0]).toMatchObject({ splitterMdb: 7200, splices: 1, ends: 1, to: 'T1' });
+    expect(through[0]).toMatchObject({ splitterMdb: 7200, splices: 1, ends: 1, to: 'Mill' });
   });
 
   it('says what is wrong with a splitter: outputs in use, and no feed', async () => {

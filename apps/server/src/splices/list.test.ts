@@ -81,7 +81,7 @@ describe('importing a splice list', () => {
     });
     expect(await send(body)).toMatchObject({ status: 200, body: { splices: 1 } });
     const csv = await api.get(`/projects/${document.project.id}/csv/splices`);
-    expect(csv.text).toMatch(/Mill,2,1,A,13,[^,]*,[^,]*,B,14,[^,]*,[^,]*,single/);
+    expect(csv.text).toMatch(/Mill,2,1,A,,13,[^,]*,[^,]*,B,,14,[^,]*,[^,]*,single/);
   });
 
   it('joins fibers along the route with what was there', async () => {

@@ -3,7 +3,6 @@ import {
   type Budget,
   type BudgetRow,
   type CircuitBudget,
-  type EndWay,
   GRADES,
   LIGHTS,
   type WholeCircuit,
@@ -61,13 +60,12 @@ interface SpliceFigure {
   lossHalfMdb: number | null;
   grade: number | null;
   verdict: string;
-  end: EndWay | null;
 }
 
 async function figuresOf(db: Db, projectId: string): Promise<Map<string, SpliceFigure>> {
   const rows = await rowsOf<SpliceFigure & { id: string }>(
     db,
-    sql`select id, loss_half_mdb as "lossHalfMdb", grade, verdict, end_way as "end" from splices where project_id = ${projectId}`,
+    sql`select id, loss_half_mdb as "lossHalfMdb", grade, verdict from splices where project_id = ${projectId}`,
   );
   return new Map(rows.map((row) => [row.id, row]));
 }
@@ -96,15 +94,15 @@ function rowOf(
   proof: Proof | null,
   broken: ReadonlyMap<string, WhereMessage[]>,
 ): BudgetRow {
-  const all = routes.flatMap(({ points }) =>
+  const own = routes.flatMap(({ points }) =>
     points.flatMap(({ spliceId }) => (spliceId ? [figures.get(spliceId)!] : [])),
   );
   const lengths = routes.map((route) => metersOf(route, proof, route.key));
   const meters = lengths.includes(null) ? null : lengths.reduce((sum, one) => sum! + one!, 0)!;
-  const own = all.filter(({ end }) => end === null);
-  const ends = all.filter(({ end }) => end !== null);
-  const dead = all.filter(({ verdict }) => verdict === 'dead').length;
-  const open = all.filter(({ verdict }) => verdict === 'open' || verdict === 'skipped').length;
+  const ends = whole.ends.map((index) => figures.get(plant.splices[index]!.id)!);
+  const joints = [...own, ...ends];
+  const dead = joints.filter(({ verdict }) => verdict === 'dead').length;
+  const open = joints.filter(({ verdict }) => verdict === 'open' || verdict === 'skipped').length;
   const { splitterMdb } = whole;
   const circuit = {
     lengthM: meters,
@@ -138,7 +136,7 @@ function rowOf(
       output,
     })),
     splitterMdb,
-    ends: whole.ends,
+    ends: whole.ends.length,
     lengthM: meters,
     splices: own.length,
     open,

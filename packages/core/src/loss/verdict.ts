@@ -70,7 +70,7 @@ export interface EndNeeds {
 
 /** What an end still needs before it is proven, as its last try stands. */
 export const endNeeds = ({ figures, inspection }: SpliceState, { end }: JointKind): EndNeeds => ({
-  light: inspection.light !== 'seen' && !figures.some(({ grade }) => gradeRank(grade) > 0),
+  light: inspection.light !== 'seen' && !figures.some(({ grade }) => grade === 'insertion'),
   face: end !== 'mechanical' && inspection.face === null,
 });
 
@@ -85,7 +85,7 @@ function judgeEnd(spliceState: SpliceState, joint: JointKind, limits: Limits): J
   const figure = figures.length > 0 ? worstOfStrongest(figures) : null;
   const stands = { figure, missing: [], tries };
   if (ruled) return ruled.verdict === 'dead' || ruled.redo ? ruled : { ...ruled, ...stands };
-  const over = figures.find((one) => gradeRank(one.grade) > 0 && isOver(one, joint, limits));
+  const over = figures.find((one) => one.grade === 'insertion' && isOver(one, joint, limits));
   if (over || inspection.face === 'fail' || inspection.light === 'none')
     return { verdict: 'fail', redo: true, ...stands, figure: over ?? figure };
   if (tries === 0 && figures.length === 0 && inspection.light === null)

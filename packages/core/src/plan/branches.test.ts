@@ -35,10 +35,10 @@ describe('circuits branch at splitters', () => {
 
   test('with the splices, the splitters and the ends on its way', () => {
     const [short, long] = [whole[0]!, whole[1]!];
-    expect(short).toMatchObject({ splices: 2, splitterMdb: 7200, ends: 0 });
+    expect(short).toMatchObject({ splices: 2, splitterMdb: 7200, ends: [] });
     expect(short.splitters).toEqual([{ cable: 'S', output: 1 }]);
     // 1:4 and 1:8 one behind the other, at most 7.2 and 10.5 dB (ITU-T G.671, from memory).
-    expect(long).toMatchObject({ splices: 3, splitterMdb: 17_700, ends: 1 });
+    expect(long).toMatchObject({ splices: 3, splitterMdb: 17_700, ends: [3] });
     expect(long.parts.map(({ cable: id }) => id)).toEqual(['A', 'S', 'U']);
   });
 
@@ -58,8 +58,8 @@ describe('circuits branch at splitters', () => {
       join('A', 2, 'T', 1),
     ]);
     expect(plain.wholeCircuits().map(({ splices, ends }) => [splices, ends])).toEqual([
-      [2, 0],
-      [1, 1],
+      [2, []],
+      [1, [2]],
     ]);
     expect(plain.survey().circuits).toBe(2);
   });

@@ -44,8 +44,8 @@ export interface WholeCircuit {
   splices: number;
   /** What its splitters lose at most, thousandths of a dB. */
   splitterMdb: number;
-  /** How many of its two ends are at ports. */
-  ends: number;
+  /** Those of its splices that are ends at ports. */
+  ends: number[];
 }
 
 /** What a fiber is: of a cable, a splitter's input or output, or behind a port. */
@@ -170,7 +170,7 @@ export class Network {
       const role = this.roles[node]!;
       if (role === ROLES.input || role === ROLES.output || done[node] || !this.isEnd(node))
         continue;
-      const { end, splices } = this.farEnd(node);
+      const { end, splices, last } = this.farEnd(node);
       done[node] = done[end] = 1;
       // What a splitter feeds is found from there.
       if (this.roles[end] === ROLES.output) continue;
@@ -179,9 +179,9 @@ export class Network {
         splitters: [],
         splices,
         splitterMdb: 0,
-        ends: role === ROLES.port ? 1 : 0,
+        ends: role === ROLES.port ? [this.ends[node * 2]!] : [],
       };
-      this.branch(circuit, end, found);
+      this.branch(circuit, end, last, found);
     }
     return found;
   }
@@ -208,7 +208,7 @@ export class Network {
   }
 
   /** Goes on from a far end: through a splitter to all its outputs in use, or the circuit ends here. */
-  private branch(circuit: WholeCircuit, end: number, found: WholeCircuit[]): void {
+  private branch(circuit: WholeCircuit, end: number, last: number, found: WholeCircuit[]): void {
     const splitter = this.roles[end] === ROLES.input ? this.cableAt(end) : null;
     const passed = circuit.splitters.some(({ cable }) => cable === splitter?.id);
     const makeUp = splitter?.makeUp;
@@ -221,7 +221,7 @@ export class Network {
     if (makeUp?.kind !== 'splitter' || outputs.length === 0) {
       found.push({
         ...circuit,
-        ends: circuit.ends + (this.roles[end] === ROLES.port ? 1 : 0),
+        ends: this.roles[end] === ROLES.port ? [...circuit.ends, last] : circuit.ends,
       });
       return;
     }
@@ -237,6 +237,7 @@ export class Network {
           ends: circuit.ends,
         },
         far.end,
+        far.last,
         found,
       );
     }
@@ -247,17 +248,19 @@ export class Network {
     return this.ends[node * 2]! >= 0 && this.ends[node * 2 + 1]! < 0;
   }
 
-  /** The other end of the fiber that ends at a node, and the splices between. */
-  private farEnd(node: number): { end: number; splices: number } {
+  /** The other end of the fiber that ends at a node, the splices between, and the last of them. */
+  private farEnd(node: number): { end: number; splices: number; last: number } {
     let end = node;
     let splices = 0;
+    let last = -1;
     for (let splice = this.ends[node * 2]!; splice >= 0; splice = this.other(end, splice)) {
       end = this.across(end, splice);
+      last = splice;
       splices++;
       // A device's fiber is spliced once: what a crowded list says beyond that goes round for ever.
       if (this.roles[end] !== ROLES.fiber || splices > this.splices.length) break;
     }
-    return { end, splices };
+    return { end, splices, last };
   }
 
   private roleOf({ cable, fiber }: { cable: string; fiber: number }): number {

@@ -4,7 +4,7 @@ import { BUILT_IN_SCHEMES } from '../fiber/schemes.ts';
 import { matchColumns } from './listColumns.ts';
 import { cablesOfList, proposeMakeUp } from './proposeMakeUp.ts';
 import { NO_SAME_NAMES } from './sameNames.ts';
-import { type ListSetting, readSpliceList } from './spliceList.ts';
+import { type ListCable, type ListSetting, readSpliceList } from './spliceList.ts';
 
 const scheme = BUILT_IN_SCHEMES[0]!;
 const setting: ListSetting = {
@@ -429,4 +429,54 @@ describe('CSV', () => {
       ),
     ).toBe(`a,b\r\n"'=1+1",-0.012\r\n"'@x",+0.5\r\n`);
   });
+});
+
+describe('legs and ends of a list', () => {
+  const known: ListCable[] = [
+    { name: 'A', makeUp: { kind: 'loose-tube', tubes: 2, fibersPerTube: 12 }, scheme },
+    { name: 'B', makeUp: { kind: 'loose-tube', tubes: 2, fibersPerTube: 12 }, scheme },
+    {
+      name: 'T1',
+      makeUp: { kind: 'ports', place: 'terminal', ports: 8, connector: 'SC', polish: 'APC' },
+      scheme,
+    },
+    { name: 'S1', makeUp: { kind: 'splitter', outputs: 4 }, scheme },
+  ];
+  const COLUMNS = 'closure,tray,slot,cable A,leg A,fiber A,cable B,fiber B,end'.split(',');
+  const read = (...rows: string[]) =>
+    readSpliceList(
+      { header: COLUMNS, rows: rows.map((row) => row.split(',')), titlesRow: 1 },
+      matchColumns(COLUMNS),
+      { ...setting, cables: known },
+    );
+
+  test('a leg, a splitter’s input by its name or number, and ends at their port', () => {
+    const { splices, problems, newTrays } = read(
+      'K,1,1,A,in,1,B,1,',
+      'K,1,2,A,out,1,B,2,',
+      'K,1,3,A,,3,S1,in,',
+      'K,0,1,A,,4,T1,port 2,mechanical',
+      'K,1,4,A,,5,T1,3,pigtail',
+    );
+    expect(problems).toEqual([]);
+    expect(splices.map(({ legA, fiberB, end }) => [legA, fiberB, end])).toEqual([
+      ['in', 1, null],
+      ['out', 2, null],
+      [null, 5, null],
+      [null, 2, 'mechanical'],
+      [null, 3, 'pigtail'],
+    ]);
+    expect(newTrays.get('K')!.map(({ number }) => number)).toEqual([1]);
+    expect(read('K,1,1,A,,3,S1,5,').splices).toMatchObject([{ fiberB: 5 }]);
+  });
+
+  test.each([
+    ['K,1,1,A,left,1,B,1,', 'leg A', { code: 'noLeg', text: 'left' }],
+    ['K,1,1,A,,1,T1,1,glued', 'end', { code: 'noEnd', text: 'glued' }],
+    ['K,1,1,A,,1,B,1,pigtail', 'end', { code: 'endNeedsPorts', cable: 'B' }],
+    ['K,1,1,A,,1,T1,1,', 'end', { code: 'portsNeedEnd', cable: 'T1' }],
+    ['K,0,1,A,,1,T1,1,pigtail', 'tray', { code: 'noNumber', column: 'tray', text: '0' }],
+  ])('%s is wrong at its %s', (row, column, message) =>
+    expect(read(row).problems).toMatchObject([{ row: 2, column, message }]),
+  );
 });

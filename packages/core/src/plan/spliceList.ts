@@ -181,7 +181,7 @@ class ListReader {
     const [cableA, cableB] = [this.meantCable(cell('cableA')), this.meantCable(cell('cableB'))];
     const a = this.fibers(cableA, cell('tubeA'), cell('fiberA'), row, 'A');
     const b = this.fibers(cableB, cell('tubeB'), cell('fiberB'), row, 'B');
-    this.checkEnd(cableB, end, row);
+    if (this.problems.length === before) this.checkEnd(cableB, end, row);
     if (this.problems.length > before) return;
     if (a!.length !== b!.length)
       return this.complain(row, 'fiberB', cell('fiberB'), {

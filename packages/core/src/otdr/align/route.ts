@@ -60,24 +60,33 @@ const TENTHS = 10_000;
  */
 export function routeOf(legs: readonly RouteLeg[], setting: RouteSetting): CircuitRoute {
   const { cables, closures } = setting;
-  const first = legs[0]!;
+  const isPort = ({ cableId }: RouteLeg) => cables.get(cableId)!.makeUp.kind === 'ports';
+  // A circuit ends in the closure of its port: nothing is read of the end by an OTDR.
+  const inFiber = legs.filter((leg) => !isPort(leg));
+  const first = inFiber[0]!;
+  const spliced = legs.flatMap(({ splice }, index): (RoutePoint & { isEnd: boolean })[] =>
+    splice
+      ? [
+          {
+            closureId: splice.closureId,
+            name: closures.get(splice.closureId)!.name,
+            tray: splice.tray,
+            spliceId: splice.id,
+            isEnd: isPort(legs[index]!) || isPort(legs[index + 1]!),
+          },
+        ]
+      : [],
+  );
   const points = [
-    endPoint(cables.get(first.cableId)!),
-    ...legs.flatMap(({ splice }): RoutePoint[] =>
-      splice
-        ? [
-            {
-              closureId: splice.closureId,
-              name: closures.get(splice.closureId)!.name,
-              tray: splice.tray,
-              spliceId: splice.id,
-            },
-          ]
-        : [],
+    ...(isPort(legs[0]!) ? [] : [endPoint(cables.get(first.cableId)!)]),
+    ...spliced.map(({ isEnd, ...point }): RoutePoint =>
+      isEnd ? { ...point, tray: null, spliceId: null } : point,
     ),
-    endPoint(cables.get(legs.at(-1)!.cableId)!),
+    ...(isPort(legs.at(-1)!) ? [] : [endPoint(cables.get(inFiber.at(-1)!.cableId)!)]),
   ];
-  const spans = legs.map((leg, index) => spanOf(leg, points[index]!, points[index + 1]!, setting));
+  const spans = inFiber.map((leg, index) =>
+    spanOf(leg, points[index]!, points[index + 1]!, setting),
+  );
   return {
     key: `${first.cableId} ${first.fiber}`,
     label: `${cables.get(first.cableId)!.name} ${first.fiber}`,

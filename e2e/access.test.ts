@@ -196,7 +196,7 @@ it('864 rows and more stay a small page while they are scrolled', async () => {
   await person.page.goto(`${server.url}${views['ledger splices']!.split('?')[0]}?view=splices`, {
     waitUntil: 'networkidle2',
   });
-  await sees(person.page, '1,504 splices');
+  await sees(person.page, '1,517 splices');
   const nodes = () => person.page.evaluate(() => document.querySelectorAll('*').length);
   let most = await nodes();
   await person.page.mouse.move(200, 600);

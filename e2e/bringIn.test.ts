@@ -166,7 +166,7 @@ describe('what comes in from files', () => {
     await sees(page(), '1 name to answer before anything is imported.');
     await press(page(), 'It is Gauge hut');
     await sees(page(), /Gauge hut: 6\.\d km, replaces 4\.\d km; \d m off the line · here already/);
-    await sees(page(), /Not in the file, 16 closures: .*Toll cottage \(stays at 3\.1 km\)/);
+    await sees(page(), /Not in the file, 17 closures: .*Toll cottage \(stays at 3\.1 km\)/);
     await press(page(), 'Import 1 closure');
     await sees(page(), '1 closure placed, 0 new.');
   });

@@ -12,7 +12,7 @@ async function measure() {
     await page.goto(`${server.url}/p/${project!.id}/ledger?view=splices`, {
       waitUntil: 'networkidle2',
     });
-    await sees(page, '1,504 splices');
+    await sees(page, '1,517 splices');
     const nodes = () => page.evaluate(() => document.querySelectorAll('*').length);
     let most = await nodes();
     await page.mouse.move(200, 600);

@@ -345,14 +345,14 @@ describe('the Ledger', () => {
         (project) => project.name === 'Vessamy valley line',
       )!;
       await page().goto(`${server.url}/p/${demo.id}/ledger`, { waitUntil: 'networkidle2' });
-      await sees(page(), /836 of 1502 spliced/);
+      await sees(page(), /836 of 1515 spliced/);
       await press(page(), 'Fibers');
       await fill(page(), 'Search', 'A 100');
       await sees(page(), /1 fiber A 100 brown/);
       await sees(page(), 'tube 9 yellow · brown');
       await press(page(), 'Splices');
       await press(page(), 'Clear');
-      await sees(page(), '1,504 splices');
+      await sees(page(), '1,517 splices');
       await press(page(), 'to redo');
       await sees(page(), /\d+ splices/);
       await fill(page(), 'Search', 'sluice');

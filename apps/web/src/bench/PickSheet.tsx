@@ -157,7 +157,7 @@ function useShown(
 function matches(line: string, splices: readonly BenchSplice[], view: ProjectView): Set<string> {
   const query = readSearch(
     line,
-    view.cables,
+    [...view.cables, ...view.devices],
     new Map(view.schemes.map((scheme) => [scheme.id, scheme])),
   );
   const named = (cable: string, fiber: number) =>

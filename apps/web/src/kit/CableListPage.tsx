@@ -26,7 +26,7 @@ const SHOWN = 60;
 
 /** Imports a list of cables, CSV or XLSX, after a look: all of it or nothing. */
 export function CableListPage() {
-  const { project, cables } = useProjectView();
+  const { project, cables, devices } = useProjectView();
   const router = useRouter();
   const [name, setName] = useState('');
   const [found, setFound] = useState<CablePreview | null>(null);
@@ -48,7 +48,7 @@ export function CableListPage() {
     setFound(
       await wrap<CableReader>(worker).read(
         bytes,
-        cables.map((cable) => cable.name),
+        [...cables, ...devices].map((cable) => cable.name),
       ),
     );
     worker.terminate();

@@ -38,7 +38,7 @@ const WORDS: Record<LabelKind, string> = {
 /** Labels of a closure with a code that opens it: on sheets, or one by one. */
 export function LabelsPage() {
   const { closure: wanted } = useLocalSearchParams<{ closure?: string }>();
-  const { project, closures, cables, assemblies } = useProjectView();
+  const { project, closures, cables, devices, assemblies } = useProjectView();
   const wide = useWide();
   const [chosen, setChosen] = useState(wanted ?? closures[0]?.id ?? '');
   const [kinds, setKinds] = useState<readonly LabelKind[]>(LABEL_KINDS);
@@ -54,10 +54,10 @@ export function LabelsPage() {
     const assembly = assemblies.find(({ closureId }) => closureId === closure.id) ?? null;
     const { origin } = window.location;
     return labelsOf(
-      labelTask(origin, project, closure, work.data.splices, assembly, cables),
+      labelTask(origin, project, closure, work.data.splices, assembly, [...cables, ...devices]),
       kinds,
     ).map((label) => wordedLabel(label, project.units));
-  }, [closure, work.data, assemblies, project, cables, kinds]);
+  }, [closure, work.data, assemblies, project, cables, devices, kinds]);
   const printAt = `/api/projects/${project.id}/labels.pdf?${new URLSearchParams({
     closure: chosen,
     kinds: kinds.join(','),

@@ -4,6 +4,7 @@ import type { Cable } from '@cordel/core';
 import { makeUpText } from '@cordel/text/fiber';
 import { devicesPart as t } from '@cordel/text/pages/plan/DevicesPart';
 import { useProjectView } from '@/projects/context';
+import { ArchivedList } from '@/removal/ArchivedList';
 import { RemovalNotice } from '@/removal/RemovalNotice';
 import { RemoveKeys } from '@/removal/RemoveKeys';
 import { removable } from '@/removal/removables';
@@ -28,7 +29,8 @@ export function DevicesPart({ closureId, planned }: DevicesPartProps) {
   const { devices, isArchived } = useProjectView();
   const removal = useRemoval();
   const [open, setOpen] = useState<string | null>(null);
-  const own = devices.filter((device) => device.closureId === closureId && !isArchived(device));
+  const all = devices.filter((device) => device.closureId === closureId);
+  const own = all.filter((device) => !isArchived(device));
   const close = () => setOpen(null);
   return (
     <Card style={{ gap: 12 }}>
@@ -68,6 +70,10 @@ export function DevicesPart({ closureId, planned }: DevicesPartProps) {
           />
         ),
       )}
+      <ArchivedList
+        removal={removal}
+        items={all.filter(isArchived).map((device) => removable('cable', device))}
+      />
     </Card>
   );
 }

@@ -297,9 +297,10 @@ function settingOf(
       ? []
       : [{ name: cable.name, makeUp: made.makeUp, schemeId: cable.schemeId }];
   });
-  const names = new Map(view.cables.map((cable) => [cable.id, cable.name]));
+  const known = [...view.cables, ...view.devices];
+  const names = new Map(known.map((cable) => [cable.id, cable.name]));
   return {
-    cables: [...view.cables, ...fresh].flatMap(({ name, makeUp, schemeId }) => {
+    cables: [...known, ...fresh].flatMap(({ name, makeUp, schemeId }) => {
       const scheme = schemeOf(schemeId);
       return scheme ? [{ name, makeUp, scheme }] : [];
     }),

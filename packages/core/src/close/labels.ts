@@ -1,6 +1,6 @@
 import { groupBy } from '../groupBy.ts';
 import { encode } from 'uqr';
-import type { Cable, MakeUp } from '../record/cable.ts';
+import { type Cable, type MakeUp, isDevice } from '../record/cable.ts';
 import type { Closure } from '../record/closure.ts';
 import type { Assembly } from '../record/hardware.ts';
 import type { Project } from '../record/project.ts';
@@ -76,7 +76,7 @@ export function labelTask(
       }),
     ),
     cables: cables
-      .filter(({ id }) => entered.has(id))
+      .filter(({ id, makeUp }) => entered.has(id) && !isDevice(makeUp))
       .map(({ name, makeUp }) => ({ name, makeUp })),
   };
 }

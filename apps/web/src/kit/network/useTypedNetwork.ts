@@ -34,7 +34,7 @@ const filled = ({ cables, closures }: TypedNetwork): TypedNetwork => ({
 
 /** Cables and closures that are typed row by row; kept on the device until they are saved. */
 export function useTypedNetwork() {
-  const { project, cables, closures } = useProjectView();
+  const { project, cables, devices, closures } = useProjectView();
   const [text, setText] = usePersisted(`cordel.network.${project.id}`, '');
   const [problems, setProblems] = useState<ReadonlyMap<string, string>>(new Map());
   const [savedCount, setSavedCount] = useState(0);
@@ -54,7 +54,7 @@ export function useTypedNetwork() {
   const save = async () => {
     const rows = filled(typed);
     const readRows = {
-      cables: readCables(rows.cables, cables, project),
+      cables: readCables(rows.cables, [...cables, ...devices], project),
       closures: readClosures(rows.closures, closures, project),
     };
     const all = [...rows.cables, ...rows.closures];

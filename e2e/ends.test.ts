@@ -138,7 +138,7 @@ describe('ports and a splitter, by thumb', () => {
     const k = cables.find(({ name }) => name === 'K')!.id;
     await page().goto(`${demo.server().url}/p/${demo.project()}/route/circuits?cable=${k}&fiber=5`);
     await sees(page(), /SP1: 8 outputs in use; the circuit branches here/);
-    await press(page(), 'out 3: T1 port 7, at most 10.50 dB');
+    await press(page(), 'out 3: T1 port 7 · 10.50 dB');
     await sees(page(), /Fed through SP1 by K 5|Fed through SP1 by A 17/);
   });
 

@@ -7,6 +7,7 @@ import { compress } from 'hono/compress';
 import { HTTPException } from 'hono/http-exception';
 import { sql } from 'drizzle-orm';
 import type { Logger } from 'pino';
+import { backupRoutes } from './backup/routes.ts';
 import { benchRoutes } from './bench/routes.ts';
 import { Feeds } from './changes/feeds.ts';
 import { changeRoutes } from './changes/routes.ts';
@@ -142,6 +143,7 @@ export function createApi({
       log?.error(withoutValues(error), 'an import failed');
   };
   const routed = app
+    .route('/api', backupRoutes)
     .route('/api', projectRoutes)
     .route('/api', schemeRoutes)
     .route('/api', cableRoutes)

@@ -12,7 +12,7 @@ const MOST = 500;
 /** So many changes are kept: who has been away for longer asks for everything again. */
 const KEPT = 100_000;
 /** Stands for changes that are not kept any more. */
-const PRUNED = 'pruned';
+export const PRUNED = 'pruned';
 
 interface Row {
   xact: string;
@@ -59,6 +59,8 @@ export async function changesAfter(
         order by changes.xact, changes.seq
         limit ${MOST}`,
   );
+  if (found.length === 0 && (await isAhead(db, after)))
+    return { cursor: await cursorNow(db), changes: [], reset: true, more: false, held: false };
   const rows = found.filter(({ open }) => !open);
   const cursor = rows.length > 0 ? cursorOf(rows.at(-1)!) : after;
   return {
@@ -68,6 +70,15 @@ export async function changesAfter(
     more: rows.length === MOST,
     held: rows.length < found.length,
   };
+}
+
+/** Whether a cursor lies ahead of all that was ever written here: it is of a database that was replaced by a backup. */
+async function isAhead(db: Db, { xact }: ChangeCursor): Promise<boolean> {
+  const [row] = await rowsOf<{ next: string }>(
+    db,
+    sql`select pg_snapshot_xmax(pg_current_snapshot())::text as next`,
+  );
+  return xact > BigInt(row!.next);
 }
 
 /** Changes with the records of what is appended, so that nobody has to ask for them. */

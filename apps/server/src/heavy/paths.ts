@@ -1,6 +1,7 @@
 /** Requests whose answers take long to work out, by method and path. */
 const HEAVY: readonly [method: string, path: RegExp][] = [
   ['POST', /^\/api\/documents$/],
+  ['GET', /^\/api\/backup$/],
   [
     'GET',
     /^\/api\/projects\/[^/]+\/(document\.json|project\.zip|csv\/[^/]+|labels\.pdf|budget|circuits)$/,

@@ -1,6 +1,35 @@
 // Written by `npm run api` from the routes of the server: change those.
 
 export interface paths {
+    "/api/backup": {
+        parameters: {
+        };
+        /** Everything that the server has, as one moment had it: lines of JSON, gzipped */
+        get: {
+            parameters: {
+            };
+            responses: {
+                /** @description The backup */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/gzip": string;
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
     "/api/projects": {
         parameters: {
         };
@@ -5011,6 +5040,24 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        Problem: {
+            type: string;
+            title: string;
+            status: number;
+            detail: string;
+            code?: string;
+            parameters?: {
+                [key: string]: unknown;
+            };
+            errors?: {
+                place: string;
+                detail: string;
+                code?: string;
+                parameters?: {
+                    [key: string]: unknown;
+                };
+            }[];
+        };
         Units: {
             /** @enum {string} */
             length: "mm" | "in";
@@ -5066,24 +5113,6 @@ export interface components {
             grade: "estimate" | "one-way" | "insertion" | "two-way";
             maxTries: number;
             wavelengths: number[];
-        };
-        Problem: {
-            type: string;
-            title: string;
-            status: number;
-            detail: string;
-            code?: string;
-            parameters?: {
-                [key: string]: unknown;
-            };
-            errors?: {
-                place: string;
-                detail: string;
-                code?: string;
-                parameters?: {
-                    [key: string]: unknown;
-                };
-            }[];
         };
         Project: {
             /** Format: uuid */
@@ -6811,4 +6840,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = 'ab4113c4c334eb69';
+export const API_DIGEST = '2142ea0bcf7ef530';

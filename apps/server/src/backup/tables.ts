@@ -1,0 +1,57 @@
+/** A table of a backup, and the order in which its rows can be inserted again. */
+interface BackupTable {
+  name: string;
+  /** What rows are ordered by: a row comes after those of its own table that it names. */
+  order: string;
+  /** Rows that are read and written at a time: few where each has a file. */
+  rows: number;
+}
+
+const ROWS = 500;
+const FILES = 5;
+
+const table = (name: string, order: string, rows = ROWS): BackupTable => ({ name, order, rows });
+
+/** Tables that a backup has, each after those that its rows name. */
+export const BACKUP_TABLES: readonly BackupTable[] = [
+  table('schemes', 'id'),
+  table('hardware', 'id'),
+  table('instruments', 'id'),
+  table('projects', 'id'),
+  // A closure comes after the one that it branches off.
+  table('closures', 'depth, id'),
+  table('cables', 'id'),
+  table('splices', 'id'),
+  table('plans', 'closure_id'),
+  table('assemblies', 'closure_id'),
+  table('archives', 'kind, id'),
+  table('imports', 'id'),
+  table('splicer_records', 'seq'),
+  table('set_asides', 'seq'),
+  table('standins', 'splicer_id'),
+  table('standin_joints', 'record_id'),
+  table('instrument_log', 'seq'),
+  table('traces', 'seq', FILES),
+  table('trace_places', 'seq'),
+  table('trace_figures', 'trace_id'),
+  table('attempts', 'seq'),
+  table('readings', 'seq'),
+  table('inspections', 'seq'),
+  table('rulings', 'seq'),
+  table('stale_splices', 'splice_id'),
+  table('closing_entries', 'seq'),
+  table('photos', 'seq', FILES),
+  table('signed_records', 'seq'),
+];
+
+/**
+ * Tables that a backup leaves out: what is under way, the order of changes, which is this database's own, and packages,
+ * which the same record gives again byte for byte.
+ */
+export const LEFT_OUT: readonly string[] = [
+  'changes',
+  'project_imports',
+  'upload_pieces',
+  'packages',
+  'package_pieces',
+];

@@ -1,0 +1,22 @@
+import { phrases } from '../phrases.ts';
+import { problems } from '../problems.ts';
+
+/** What the server refuses: `apps/server/src/backup`. */
+export const backupProblems = problems({
+  notEmpty:
+    'There are projects here already: a backup goes into an empty data folder or database. Nothing was changed.',
+  noBackup: 'This is not a backup of Cordel. Nothing was changed.',
+  otherVersion:
+    'This backup was made by another version of Cordel: restore it with that version, then update. Nothing was changed.',
+  damaged: 'This backup is damaged: it is not the file that was written. Nothing was changed.',
+  cutShort: 'This backup ends too early: it was not written to its end. Nothing was changed.',
+});
+
+/** What the command line says of backups: `apps/server/cli/backup.ts`. */
+export const backupWords = phrases({
+  usage: 'npm run backup -- FILE | npm run restore -- FILE',
+  written: 'Everything is in {path}. Keep it somewhere else too.',
+  restored: '{rows, plural, one {# row} other {# rows}} of {path} are here.',
+  noServer:
+    'Another process has {folder}, and no server answers at {server}: say where it is by CORDEL_SERVER.',
+});

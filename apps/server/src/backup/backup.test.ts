@@ -125,6 +125,13 @@ it('who has read changes of the database before asks for everything again', asyn
   await target.close();
 });
 
+it('ends with who takes it: the database answers others again', async () => {
+  const lines = backupLines(api.db);
+  await lines.next();
+  await lines.return(undefined);
+  expect((await api.get('/projects')).status).toBe(200);
+});
+
 it('comes from the running server, gzipped', async () => {
   const bytes = await api.raw('/backup');
   const lines = (await text(Readable.from([Buffer.from(bytes)]).pipe(createGunzip()))).split('\n');

@@ -31,7 +31,9 @@ export async function* backupLines(db: Db): AsyncGenerator<string> {
     digest.update(`${text}\n`);
     return `${text}\n`;
   };
-  const pieces = new Handover<string>();
+  const { readable, writable } = new TransformStream<string, string>();
+  // A piece is written once the one before is taken.
+  const pieces = writable.getWriter();
   // Everything is read in one transaction, whose view of the database does not change.
   const reading = db
     .transaction(
@@ -45,7 +47,7 @@ export async function* backupLines(db: Db): AsyncGenerator<string> {
           ...{ format: 'cordel.backup', version: 1 },
           ...{ database: await versionOf(on), evidenceSeq: numbers!.last },
         };
-        await pieces.give(line(JSON.stringify(head)));
+        await pieces.write(line(JSON.stringify(head)));
         for (const { name, order, rows: batch } of BACKUP_TABLES) {
           await rowsOf(on, sql`declare backup_rows no scroll cursor for ${rowsIn(name, order)}`);
           for (let count = batch; count === batch;) {
@@ -56,26 +58,26 @@ export async function* backupLines(db: Db): AsyncGenerator<string> {
             count = found.length;
             rows += count;
             if (count > 0)
-              await pieces.give(
+              await pieces.write(
                 found.map(({ row }) => line(`[${JSON.stringify(name)},${row}]`)).join(''),
               );
           }
           await rowsOf(on, sql`close backup_rows`);
         }
         const end: BackupEnd = { rows, digest: digest.digest('hex') };
-        await pieces.give(`${JSON.stringify(end)}\n`);
+        await pieces.write(`${JSON.stringify(end)}\n`);
       },
       { isolationLevel: 'repeatable read', accessMode: 'read only' },
     )
     .then(
-      () => pieces.end(),
-      (error: unknown) => pieces.fail(error),
+      () => pieces.close(),
+      (error: unknown) => pieces.abort(error),
     );
   try {
-    yield* pieces.taken();
+    yield* readable;
   } finally {
-    pieces.stop();
-    await reading;
+    // Whoever stops early takes the transaction with it.
+    await reading.catch(() => undefined);
   }
 }
 
@@ -88,60 +90,4 @@ function rowsIn(name: string, order: string) {
       select id, 0 as depth from closures where branch_of is null
       union all select c.id, p.depth + 1 from closures c join placed p on c.branch_of = p.id)
     select row_to_json(t)::text as row from closures t join placed p using (id) order by p.depth, t.id`;
-}
-
-/** Passes pieces from who makes them to who takes them, one at a time. */
-class Handover<Piece> {
-  private piece: Piece | null = null;
-  private over = false;
-  private stopped = false;
-  private error: unknown = null;
-  private wake: () => void = () => undefined;
-
-  /** @throws once whoever takes the pieces has stopped */
-  async give(piece: Piece): Promise<void> {
-    while (this.piece !== null && !this.stopped) await this.change();
-    if (this.stopped) throw new Error('Nobody takes the backup any more.');
-    this.piece = piece;
-    this.wake();
-  }
-
-  end(): void {
-    this.over = true;
-    this.wake();
-  }
-
-  fail(error: unknown): void {
-    this.error = error;
-    this.end();
-  }
-
-  stop(): void {
-    this.stopped = true;
-    this.wake();
-  }
-
-  async *taken(): AsyncGenerator<Piece> {
-    for (;;) {
-      while (this.piece === null && !this.over) await this.change();
-      if (this.piece === null) {
-        if (this.error) throw this.error;
-        return;
-      }
-      const own = this.piece;
-      this.piece = null;
-      this.wake();
-      yield own;
-    }
-  }
-
-  private change(): Promise<void> {
-    return new Promise((resolve) => {
-      const before = this.wake;
-      this.wake = () => {
-        before();
-        resolve();
-      };
-    });
-  }
 }

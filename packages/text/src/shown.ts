@@ -74,7 +74,7 @@ function shownSpan({ spanMs }: TimeSpan): string {
 const shownPlaces = ({ places, most }: SplicePlaces): string =>
   listed({
     items: places.map((place) =>
-      fill('{tray, plural, =0 {at its port} other {tray {tray} slot {slot}}}', place),
+      fill('{tray, plural, =0 {ends at their ports} other {tray {tray} slot {slot}}}', place),
     ),
     most,
   });

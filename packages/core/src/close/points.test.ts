@@ -302,3 +302,29 @@ describe('bolts of a profile', () => {
     expect(hardwareSchema.parse(before).bolts).toEqual([]);
   });
 });
+
+describe('ends at ports', () => {
+  const view = closureView();
+  const ends = view.splices.map(({ splice, ...rest }, index) => ({
+    ...rest,
+    judged: { verdict: 'open' as const, redo: false },
+    splice: { ...splice, cableB: 'T1', tray: 0, slot: index + 1, end: 'mechanical' as const },
+  }));
+  const points = closingPoints({ ...view, splices: ends, isDevice: (id) => id === 'T1' });
+  const found = (key: string) => points.find((point) => point.key === key);
+
+  test('their ports are no cable that must enter', () =>
+    expect(found('work:cables')!.found).toMatchObject({ ok: true }));
+
+  test('are seated and capped before the cover goes on', () =>
+    expect(found('ends')).toMatchObject({
+      group: 'trays',
+      message: { code: 'endsCapped', ends: 4 },
+    }));
+
+  test('that are not made are told once, not port by port', () =>
+    expect(found('work:spliced')!.found!.message).toMatchObject({
+      open: 4,
+      places: { places: [{ tray: 0, slot: 0 }] },
+    }));
+});

@@ -5,7 +5,7 @@ import { type CableLeg, sealPorts } from '../prep/seal.ts';
 import type { Evidence } from '../record/evidence.ts';
 import type { Limits } from '../record/limits.ts';
 import type { SplicePlaces } from '../record/message.ts';
-import type { Splice } from '../record/splice.ts';
+import { AT_PORT, type Splice } from '../record/splice.ts';
 import type {
   ClosingPoint,
   ClosingSplice,
@@ -113,11 +113,14 @@ const WORK_KEYS = {
 
 const MOST_PLACES = 6;
 
-/** Places of splices, each once. */
+/** Places of splices, each once; ends that are made at their ports are one place. */
 const placesOf = (list: readonly ClosingSplice[]): SplicePlaces => ({
   places: [
     ...new Map(
-      list.map(({ splice: { tray, slot } }) => [`${tray}/${slot}`, { tray, slot }]),
+      list.map(({ splice: { tray, slot } }) => {
+        const place = { tray, slot: tray === AT_PORT ? 0 : slot };
+        return [`${place.tray}/${place.slot}`, place];
+      }),
     ).values(),
   ],
   most: MOST_PLACES,

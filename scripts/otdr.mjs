@@ -1,24 +1,4 @@
-import { spawnSync } from 'node:child_process';
-import { resolve } from 'node:path';
-import { ROOT, installPackages } from './setup.mjs';
+import { runCommand } from './setup.mjs';
 
 // Trace files on the command line: `npm run --silent otdr -- joints FILE.sor`.
-installPackages();
-const [command, ...paths] = process.argv.slice(2);
-const from = process.env.INIT_CWD ?? process.cwd();
-const result = spawnSync(
-  'npx',
-  [
-    '--no-install',
-    'tsx',
-    'apps/server/cli/otdr.ts',
-    command,
-    ...paths.map((path) => resolve(from, path)),
-  ],
-  {
-    cwd: ROOT,
-    stdio: ['ignore', 'inherit', 'inherit'],
-    env: { ...process.env, npm_config_loglevel: 'silent' },
-  },
-);
-process.exit(result.status ?? 1);
+runCommand('apps/server/cli/otdr.ts');

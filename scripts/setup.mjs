@@ -9,7 +9,7 @@ import {
   statSync,
   writeFileSync,
 } from 'node:fs';
-import { dirname, join } from 'node:path';
+import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 /** The root of the repository. */
@@ -139,4 +139,21 @@ export function build() {
     'apps/server/dist/main.js',
     () => run(process.execPath, ['build.mjs'], { cwd: join(ROOT, 'apps/server') }),
   );
+}
+
+/** Runs a command of ours with what stands behind its name, files by where it was called from, and ends as it does. */
+export function runCommand(file) {
+  installPackages();
+  const [command = '', ...paths] = process.argv.slice(2);
+  const from = process.env.INIT_CWD ?? process.cwd();
+  const result = spawnSync(
+    'npx',
+    ['--no-install', 'tsx', file, command, ...paths.map((path) => resolve(from, path))],
+    {
+      cwd: ROOT,
+      stdio: ['ignore', 'inherit', 'inherit'],
+      env: { ...process.env, npm_config_loglevel: 'silent' },
+    },
+  );
+  process.exit(result.status ?? 1);
 }

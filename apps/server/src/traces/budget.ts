@@ -1,8 +1,8 @@
 import { sql } from 'drizzle-orm';
 import {
-  type Budget,
   type BudgetRow,
   type CircuitBudget,
+  type Project,
   GRADES,
   LIGHTS,
   type WholeCircuit,
@@ -41,12 +41,7 @@ export async function budgetRows(db: Db, projectId: string): Promise<BudgetRow[]
     rowOf(
       whole,
       whole.parts.map(({ cable, fiber }) => plant.circuitOf(cable, fiber)),
-      plant,
-      project.budget,
-      project.limits.wavelengths,
-      figures,
-      proof,
-      broken,
+      { plant, project, figures, proof, broken },
     ),
   );
   const least = ({ budgets }: BudgetRow) =>
@@ -83,16 +78,21 @@ function metersOf({ spans }: CircuitRoute, proof: Proof | null, circuit: string)
     : spans.reduce((sum, { sheathM, helix }) => sum + sheathM! * helix, 0);
 }
 
+/** What all circuits of a project are calculated by. */
+interface BudgetSetting {
+  plant: Plant;
+  project: Project;
+  figures: ReadonlyMap<string, SpliceFigure>;
+  proof: Proof | null;
+  /** Where circuits are broken, by their routes. */
+  broken: ReadonlyMap<string, WhereMessage[]>;
+}
+
 /** Fiber, splices and ends of a circuit, part by part where splitters are on its way. */
 function rowOf(
   whole: WholeCircuit,
   routes: readonly CircuitRoute[],
-  plant: Plant,
-  budget: Budget,
-  wavelengths: readonly number[],
-  figures: ReadonlyMap<string, SpliceFigure>,
-  proof: Proof | null,
-  broken: ReadonlyMap<string, WhereMessage[]>,
+  { plant, project, figures, proof, broken }: BudgetSetting,
 ): BudgetRow {
   const own = routes.flatMap(({ points }) =>
     points.flatMap(({ spliceId }) => (spliceId ? [figures.get(spliceId)!] : [])),
@@ -111,13 +111,13 @@ function rowOf(
     ends: ends.map((end) => (end.grade === 0 ? null : figureOf(end))),
     splitterMdb,
   };
-  const budgets = wavelengths.flatMap((nm) => {
+  const budgets = project.limits.wavelengths.flatMap((nm) => {
     const totals = routes.map(
       ({ key }) =>
         proof?.totals.find(({ circuit: of, wavelengthNm }) => of === key && wavelengthNm === nm)
           ?.mean,
     );
-    const one = budgetOf(circuit, nm, budget, sumOf(totals));
+    const one = budgetOf(circuit, nm, project.budget, sumOf(totals));
     return one ? [one] : [];
   });
   const where = routes.map(({ key }) => broken.get(key)).find((known) => known !== undefined);

@@ -12,7 +12,7 @@ import type { Bench } from './useBench';
 import type { Setup } from './useSetup';
 import type { Timers } from './useTimers';
 
-/** Steps at which the pads are looked at. */
+/** Steps at which the pads are checked. */
 const PAD_STEPS: ReadonlySet<string> = new Set(['pads', 'press', 'turn']);
 
 /** The steps of the joint in hand, one at a time; folded away for those who know them. */

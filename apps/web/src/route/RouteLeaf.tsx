@@ -19,7 +19,7 @@ interface RouteLeafProps {
   last: boolean;
 }
 
-/** A closure's leaf on the phone's cord, with its stretch of the cord and its peg. */
+/** A closure's leaf on the phone's cord, with its part of the cord and its peg. */
 export function RouteLeaf({ row, parent, first, last }: RouteLeafProps) {
   const router = useRouter();
   const { project } = useProjectView();

@@ -80,7 +80,7 @@ describe('the steps of each way (common practice, no source)', () => {
   });
 
   it.each(['splice-on', 'pigtail', 'breakout'] as const)(
-    '%s: its end face is looked at, never with light on the fiber',
+    '%s: its end face is inspected, never with light on the fiber',
     (way) =>
       expect(steps(way).find(({ key }) => key === 'face')).toMatchObject({
         message: { code: 'inspectFace' },

@@ -1,6 +1,7 @@
 import type { ParsedPlan } from './lines.ts';
-import { PlanSyntaxError, readLine } from './readLine.ts';
+import { readLine } from './readLine.ts';
 import type { ListCable } from './spliceList.ts';
+import { PlanSyntaxError } from './tokens.ts';
 
 /**
  * Reads a splice plan. A line is one sentence:

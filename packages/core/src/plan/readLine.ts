@@ -1,14 +1,12 @@
 import { CONNECTORS, GROUP_SIZE, POLISHES, fiberCount, inputOf } from '../record/cable.ts';
 import { END_WAYS, type Leg, type Method, isFused } from '../record/splice.ts';
 import { unitSize } from '../fiber/address.ts';
-import { dashed } from '../fiber/parse.ts';
 import { parseFibers } from '../fiber/parseFibers.ts';
 import { fibersASleeve } from '../fiber/ribbons.ts';
 import { placeOfColour } from '../fiber/schemes.ts';
 import {
   type CountedBy,
   type PlanLine,
-  type PlanMessage,
   type Run,
   type Selection,
   type Span,
@@ -18,23 +16,7 @@ import {
 } from './lines.ts';
 import { nearestName } from './nearestName.ts';
 import type { ListCable } from './spliceList.ts';
-
-interface Token extends Span {
-  text: string;
-  quoted: boolean;
-}
-
-/** Thrown inside a line and turned into a {@link PlanError} at the end of it. */
-export class PlanSyntaxError extends Error {
-  readonly at: Span;
-  readonly problem: PlanMessage;
-
-  constructor(at: Span, problem: PlanMessage) {
-    super(problem.code);
-    this.at = at;
-    this.problem = problem;
-  }
-}
+import { PlanSyntaxError, type Token, tokenize } from './tokens.ts';
 
 /**
  * Reads one line of a plan; null where it holds nothing but a remark.
@@ -48,25 +30,6 @@ export function readLine(
 ): PlanLine | null {
   const tokens = tokenize(source, line);
   return tokens.length === 0 ? null : new LineReader(tokens, cables).read();
-}
-
-const TOKEN = /"[^"]*"?|[^\s",]+|,/g;
-
-function tokenize(source: string, line: number): Token[] {
-  const tokens: Token[] = [];
-  // Quotes and dashes of print, letter for letter, so that places stay what they are.
-  const plain = dashed(source).replace(/[\u201c-\u201f\u00ab\u00bb]/g, '"');
-  for (const match of plain.matchAll(TOKEN)) {
-    const [text] = match;
-    if (text.startsWith('#')) break;
-    const quoted = text.startsWith('"');
-    const token = { line, from: match.index, to: match.index + text.length, text, quoted };
-    if (quoted && (text.length === 1 || !text.endsWith('"')))
-      throw new PlanSyntaxError(token, { code: 'quoteOpen' });
-    if (quoted) token.text = text.slice(1, -1);
-    tokens.push(token);
-  }
-  return tokens;
 }
 
 const UNITS: ReadonlyMap<string, CountedBy> = new Map<string, CountedBy>(

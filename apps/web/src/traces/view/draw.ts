@@ -3,7 +3,7 @@ import { FONTS, type Colors } from '@/ui/theme';
 import { distanceTicks, stepOf } from './axis';
 import { fillBar, wordOf } from './pixels';
 import type { Columns } from './view.worker';
-import type { Stretch } from './useTraceView';
+import type { Segment } from './useTraceView';
 
 /** A place on the cord. */
 export interface Peg {
@@ -30,7 +30,7 @@ export interface StringLook {
 export interface Picture {
   width: number;
   height: number;
-  shown: Stretch;
+  shown: Segment;
   columns: readonly Columns[];
   looks: readonly StringLook[];
   pegs: readonly Peg[];

@@ -3,8 +3,8 @@ import { errorText } from '@cordel/text/record';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Columns, ShownTrace, TableRow, TraceViewer } from './view.worker';
 
-/** A stretch of the circuit, m of fiber from end A. */
-export interface Stretch {
+/** A segment of the circuit, m of fiber from end A. */
+export interface Segment {
   from: number;
   to: number;
 }
@@ -20,13 +20,13 @@ export function useTraceView(
   level: boolean,
 ) {
   const viewer = useViewer();
-  const [stretch, setStretch] = useState<Stretch | null>(null);
+  const [segment, setSegment] = useState<Segment | null>(null);
   const [columns, setColumns] = useState<Columns[]>([]);
   const [ready, setReady] = useState(0);
   const [error, setError] = useState('');
   const shown = useMemo(
-    () => stretch ?? { from: -0.02 * length, to: 1.02 * length },
-    [stretch, length],
+    () => segment ?? { from: -0.02 * length, to: 1.02 * length },
+    [segment, length],
   );
   const asking = useRef(false);
   const next = useRef<(() => Promise<void>) | null>(null);
@@ -69,8 +69,8 @@ export function useTraceView(
   }, [viewer, traces]);
 
   const move = useCallback(
-    (change: (now: Stretch) => Stretch) =>
-      setStretch((now) => {
+    (change: (now: Segment) => Segment) =>
+      setSegment((now) => {
         const { from, to } = change(now ?? { from: -0.02 * length, to: 1.02 * length });
         const size = Math.min(1.2 * length, Math.max(CLOSEST, to - from));
         const middle = (from + to) / 2;
@@ -96,7 +96,7 @@ export function useTraceView(
       }),
     [move],
   );
-  const whole = useCallback(() => setStretch(null), []);
+  const whole = useCallback(() => setSegment(null), []);
   return { viewer, shown, columns, ready, error, zoom, pan, whole, move };
 }
 

@@ -229,3 +229,52 @@ describe('the Bench', () => {
     );
   });
 });
+
+describe('an end at its port', () => {
+  const end = { ...spliceAt(1, 1, 'single'), tray: 0, end: 'mechanical' as const };
+  const toolsOf = (evidence: Evidence[]): BenchTools => ({
+    ...new Bench().tools,
+    sleeves: sleevesOf(benchSplices({ splices: [end], evidence }, LIMITS)),
+  });
+  const after = (events: BenchEvent[]) => {
+    let [state, evidence] = [readBenchState(''), [] as Evidence[]];
+    for (const event of events) {
+      const outcome = benchReducer(state, event, toolsOf(evidence));
+      state = outcome.state;
+      evidence = [...evidence, ...(outcome.recorded?.entries ?? [])];
+    }
+    return { state, evidence };
+  };
+  const save: BenchEvent = { type: 'save', isRedo: false };
+
+  it('is not recorded before something was seen or read of it', () =>
+    expect(after([save]).evidence).toEqual([]));
+
+  it('is recorded without an estimate, with what was seen, and goes into no heater', () => {
+    const { state, evidence } = after([{ type: 'end', seen: { light: 'seen' } }, save]);
+    expect(evidence).toMatchObject([
+      { type: 'attempt', estimateMdb: null },
+      { type: 'inspection', light: 'seen', face: null },
+    ]);
+    expect(state.history.at(-1)!.kept).toBe(false);
+    expect(state.end).toEqual({ face: null, light: null });
+  });
+
+  it('what is typed is its loss by a meter', () => {
+    const typed = ['.', '3'].map((key): BenchEvent => ({ type: 'key', key }));
+    expect(after([...typed, save]).evidence).toMatchObject([
+      { type: 'attempt', estimateMdb: null },
+      { type: 'reading', grade: 'insertion', lossMdb: 300 },
+    ]);
+  });
+
+  it('undone, it was never made', () => {
+    const { evidence } = after([{ type: 'end', seen: { face: 'pass' } }, save, { type: 'undo' }]);
+    const [judged] = benchSplices({ splices: [end], evidence }, LIMITS);
+    expect(evidence).toHaveLength(4);
+    expect(judged!.spliceState).toMatchObject({
+      tries: [],
+      inspection: { face: null, light: null },
+    });
+  });
+});

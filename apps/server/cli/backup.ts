@@ -6,6 +6,7 @@ import { pipeline } from 'node:stream/promises';
 import { fileURLToPath } from 'node:url';
 import { createGunzip } from 'node:zlib';
 import { backupWords as say } from '@cordel/text/server/backup';
+import { backupKeyIn } from '../src/accounts/backupKey.ts';
 import { backupFile } from '../src/backup/routes.ts';
 import { NotRestored, restoreBackup } from '../src/backup/restoreBackup.ts';
 import { type OpenDb, openFolder, openServer } from '../src/db/client.ts';
@@ -45,7 +46,10 @@ async function writeTo(path: string): Promise<void> {
     database = await openDatabase();
   } catch (error) {
     if (!(error instanceof FolderInUse)) throw error;
-    const answer = await fetch(`${server}/api/backup`).catch(() => null);
+    const key = await backupKeyIn(folder);
+    const answer = await fetch(`${server}/api/backup`, {
+      headers: key ? { authorization: `Bearer ${key}` } : {},
+    }).catch(() => null);
     if (!answer?.ok || !answer.body) throw new NotRestored(say('noServer', { folder, server }));
     return pipeline(Readable.fromWeb(answer.body as never), out());
   }

@@ -1,12 +1,16 @@
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { createRoute, z } from '@hono/zod-openapi';
+import { z } from '@hono/zod-openapi';
 import { httpProblems as say } from '@cordel/text/server/http';
 import { bodyLimit } from 'hono/body-limit';
 import { compress } from 'hono/compress';
 import { HTTPException } from 'hono/http-exception';
 import { sql } from 'drizzle-orm';
 import type { Logger } from 'pino';
+import { forEveryone, route } from './accounts/access.ts';
+import { openAccounts } from './accounts/accounts.ts';
+import { askedBy } from './accounts/guard.ts';
+import { accountRoutes } from './accounts/routes.ts';
 import { backupRoutes } from './backup/routes.ts';
 import { benchRoutes } from './bench/routes.ts';
 import { Feeds } from './changes/feeds.ts';
@@ -52,7 +56,7 @@ const DOCUMENT = /\/documents$/;
 const kindOf = (path: string): keyof typeof BODY_LIMITS | 'document' =>
   DOCUMENT.test(path) ? 'document' : WHOLE.test(path) ? 'whole' : 'usual';
 
-const health = createRoute({
+const health = route(forEveryone, {
   method: 'get',
   path: '/health',
   summary: 'Whether the server answers and reaches its database',
@@ -74,6 +78,8 @@ interface ApiSetting {
   room?: Room;
   /** Names the process, for work that it may leave half done. */
   owner?: string;
+  /** Where people reach the server, as they sign in on it; null where everybody may do all without. */
+  origin?: string | null;
 }
 
 /** The API over a database. It keeps no state of its own. */
@@ -86,8 +92,10 @@ export function createApi({
   isShared = false,
   room = ENDLESS_ROOM,
   owner = 'this process',
+  origin = null,
 }: ApiSetting) {
   const app = router();
+  const accounts = origin === null ? null : openAccounts(db, origin);
   const store = isShared ? databaseStore(db) : folderStore(folder);
   const limit = (maxSize: number) =>
     bodyLimit({
@@ -105,8 +113,12 @@ export function createApi({
     return kind === 'document' ? next() : limits[kind](c, next);
   });
   app.use('/api/*', compress({ threshold: 4096 }));
-  app.use('/api/*', async (c, next) => {
+  app.use('/api/*', (c, next) => {
     c.set('db', db);
+    return next();
+  });
+  app.use('/api/*', askedBy(accounts));
+  app.use('/api/*', async (c, next) => {
     // A write takes its own length in the log, in the tables and in their indexes.
     if (!isReading(c.req.method)) await room.need(3 * Number(c.req.header('content-length') ?? 0));
     const kind = kindOf(c.req.path);
@@ -143,6 +155,7 @@ export function createApi({
       log?.error(withoutValues(error), 'an import failed');
   };
   const routed = app
+    .route('/api', accountRoutes(accounts))
     .route('/api', backupRoutes)
     .route('/api', projectRoutes)
     .route('/api', schemeRoutes)

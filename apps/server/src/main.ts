@@ -1,10 +1,14 @@
 import { existsSync } from 'node:fs';
+import { type Server as SecureServer, createServer as createSecureServer } from 'node:https';
 import { mkdir } from 'node:fs/promises';
 import type { AddressInfo } from 'node:net';
 import { join, resolve } from 'node:path';
 import { serve } from '@hono/node-server';
 import { pino } from 'pino';
 import { demoDocument } from '@cordel/demo';
+import { startWords as say } from '@cordel/text/server/start';
+import { keepBackupKey } from './accounts/backupKey.ts';
+import { firstStart } from './accounts/invitations.ts';
 import { createApi } from './app.ts';
 import { pruneChanges } from './changes/queries.ts';
 import { NoRoom, needRoomToStart, reserveOf, roomOn } from './disk/room.ts';
@@ -15,6 +19,13 @@ import { Heavy } from './heavy/heavy.ts';
 import { isHeavy } from './heavy/paths.ts';
 import { removeUnfinished, stopPackages } from './handover/jobs.ts';
 import { allowedHosts, isForUs, isForeignWrite } from './http/hosts.ts';
+import {
+  type Certificate,
+  CannotStart,
+  isOnLoopback,
+  readCertificate,
+  readListening,
+} from './http/listening.ts';
 import { serveWeb } from './http/web.ts';
 import { clearCutOff } from './exchange/import/clear.ts';
 import { writeDocument } from './exchange/import/importProject.ts';
@@ -30,6 +41,7 @@ const MOST_TO_STOP_MS = 1000;
 const MOST_TO_CLOSE_MS = 1900;
 const MINUTE_MS = 60_000;
 const HOUR_MS = 60 * MINUTE_MS;
+const TWO_WEEKS_MS = 14 * 24 * HOUR_MS;
 
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
 
@@ -46,6 +58,11 @@ const refusal = (status: number, message: string): Response =>
 async function main(): Promise<void> {
   // Files of the record are for whoever runs the server.
   process.umask(0o077);
+  const isDemo = process.argv.includes('--demo');
+  // The demo is for whoever sits before it; for real work people sign in.
+  const hasAccounts = process.argv.includes('--serve');
+  const listening = readListening(process.env, hasAccounts, Date.now());
+  const { origin } = listening;
   const url = process.env.DATABASE_URL;
   const packages = join(folder, 'packages');
   await mkdir(packages, { recursive: true });
@@ -59,9 +76,11 @@ async function main(): Promise<void> {
         process.exit(1);
       });
   await removeUnfinished(packages, url ? HOUR_MS : 0);
-  if (process.argv.includes('--demo')) await loadDemo(open.db);
+  if (isDemo) await loadDemo(open.db);
+  const firstSecret = hasAccounts ? await firstStart(open.db) : null;
+  if (hasAccounts) await keepBackupKey(open.db, folder);
   await open.synced();
-  const app = createApi({ ...open, log, folder: packages, room });
+  const app = createApi({ ...open, log, folder: packages, room, origin });
   const build = serveWeb(app as never, webFolder);
   const clear = (gone: Parameters<typeof clearCutOff>[1]) =>
     void clearCutOff(open.db, gone).catch((error: unknown) =>
@@ -73,7 +92,7 @@ async function main(): Promise<void> {
   setInterval(() => clear('silent'), MINUTE_MS).unref();
   setInterval(() => void pruneChanges(open.db).catch(() => undefined), HOUR_MS).unref();
   const heavy = new Heavy(
-    { url: url ?? null, folder, reserve, logLevel: log.level },
+    { url: url ?? null, folder, reserve, logLevel: log.level, origin },
     () =>
       'port' in open
         ? (open as OpenFolder).port()
@@ -82,7 +101,10 @@ async function main(): Promise<void> {
     (projectId) => open.notices.tell(projectId ?? ''),
   );
   const endListening = url ? listenOn(url, open.notices) : () => Promise.resolve();
-  const allowed = allowedHosts(process.env.HOST, process.env.CORDEL_HOSTS);
+  const allowed = allowedHosts(
+    process.env.HOST,
+    `${process.env.CORDEL_HOSTS ?? ''},${origin ? new URL(origin).hostname : ''}`,
+  );
   const server = serve(
     {
       fetch: async (request, env) => {
@@ -94,14 +116,20 @@ async function main(): Promise<void> {
         if (build) response.headers.set('x-cordel-build', build);
         return response;
       },
-      port: Number(process.env.PORT ?? 8044),
-      // Nobody signs in yet: other machines reach it only where that was asked for.
-      hostname: process.env.HOST ?? '127.0.0.1',
+      port: listening.port,
+      hostname: listening.hostname,
+      ...(listening.tls && {
+        createServer: createSecureServer,
+        serverOptions: { cert: listening.tls.cert, key: listening.tls.key },
+      }),
     },
     (info) => {
       console.log(
-        `Cordel is at http://localhost:${(info as AddressInfo).port}  (data: ${url ? 'PostgreSQL' : folder})`,
+        `Cordel is at ${origin ?? `http://localhost:${(info as AddressInfo).port}`}  (data: ${url ? 'PostgreSQL' : folder})`,
       );
+      if (firstSecret) console.log(say('firstStart', { link: `${origin}/join#${firstSecret}` }));
+      if (origin?.startsWith('http:') && !isOnLoopback(listening.hostname))
+        console.log(say('plainHttp'));
       heavy.warm();
     },
   );
@@ -114,6 +142,7 @@ async function main(): Promise<void> {
     await open.close();
     process.exit(1);
   });
+  if (listening.tls) renewCertificate(server as SecureServer, listening.tls);
   let stopping = false;
   const stop = async () => {
     if (stopping) return;
@@ -141,6 +170,29 @@ async function main(): Promise<void> {
   process.on('SIGINT', stop);
 }
 
+/** Takes a new certificate up once it lies where the old one does, and says when one is about to end. */
+function renewCertificate(server: SecureServer, first: Certificate): void {
+  let held = first;
+  const look = () => {
+    try {
+      const now = readCertificate(process.env, Date.now());
+      if (now && now.cert !== held.cert) {
+        held = now;
+        server.setSecureContext({ cert: now.cert, key: now.key });
+        console.log(say('certificateRead', { day: dayOf(now.until) }));
+      }
+    } catch (error) {
+      console.error(error instanceof CannotStart ? error.message : error);
+    }
+    if (held.until - Date.now() < TWO_WEEKS_MS)
+      console.error(say('certificateEnds', { day: dayOf(held.until) }));
+  };
+  look();
+  setInterval(look, HOUR_MS).unref();
+}
+
+const dayOf = (ms: number): string => new Date(ms).toISOString().slice(0, 10);
+
 /** The demo is loaded once: a folder that has any project stays as it is. */
 async function loadDemo(db: Db): Promise<void> {
   if ((await listProjects(db)).length > 0) return;
@@ -148,6 +200,8 @@ async function loadDemo(db: Db): Promise<void> {
 }
 
 main().catch((error: unknown) => {
-  console.error(error instanceof FolderInUse || error instanceof NoRoom ? error.message : error);
+  const isTold =
+    error instanceof FolderInUse || error instanceof NoRoom || error instanceof CannotStart;
+  console.error(isTold ? error.message : error);
   process.exit(1);
 });

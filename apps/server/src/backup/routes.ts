@@ -1,10 +1,11 @@
 import { Readable } from 'node:stream';
 import { createGzip } from 'node:zlib';
-import { createRoute } from '@hono/zod-openapi';
+import { forBackup, route } from '../accounts/access.ts';
+import { tell } from '../accounts/audit.ts';
 import { answersFile, router } from '../http/router.ts';
 import { backupLines } from './writeBackup.ts';
 
-const download = createRoute({
+const download = route(forBackup, {
   method: 'get',
   path: '/backup',
   summary: 'Everything that the server has, as one moment had it: lines of JSON, gzipped',
@@ -20,9 +21,10 @@ export const backupFile = (db: Parameters<typeof backupLines>[0]): Readable => {
   return lines.pipe(zip);
 };
 
-export const backupRoutes = router().openapi(download, (c) =>
-  c.body(Readable.toWeb(backupFile(c.var.db)) as ReadableStream, 200, {
+export const backupRoutes = router().openapi(download, async (c) => {
+  await tell(c.var.db, c.var.asking, { code: 'backedUp' });
+  return c.body(Readable.toWeb(backupFile(c.var.db)) as ReadableStream, 200, {
     'content-type': 'application/gzip',
     'content-disposition': 'attachment; filename="cordel-backup.jsonl.gz"',
-  }),
-);
+  });
+});

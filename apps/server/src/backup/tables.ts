@@ -42,11 +42,20 @@ export const BACKUP_TABLES: readonly BackupTable[] = [
   table('closing_entries', 'seq'),
   table('photos', 'seq', FILES),
   table('signed_records', 'seq'),
+  table('people', 'id'),
+  table('credentials', 'id'),
+  table('passkeys', 'id'),
+  table('pins', 'person_id'),
+  table('devices', 'id'),
+  table('members', 'project_id, person_id'),
+  table('invitations', 'id'),
+  table('receipts', 'received_at, entry_id'),
+  table('audit', 'seq'),
 ];
 
 /**
- * Tables that a backup leaves out: what is under way, the order of changes, which is this database's own, and packages,
- * which the same record gives again byte for byte.
+ * Tables that a backup leaves out: what is under way, the order of changes, which is this database's own, packages,
+ * which the same record gives again byte for byte, and what opens the server: its keys and sessions. People sign in anew.
  */
 export const LEFT_OUT: readonly string[] = [
   'changes',
@@ -54,4 +63,8 @@ export const LEFT_OUT: readonly string[] = [
   'upload_pieces',
   'packages',
   'package_pieces',
+  'sessions',
+  'verifications',
+  'tries',
+  'server_keys',
 ];

@@ -1,4 +1,4 @@
-import { asc, desc, eq, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, ne, sql } from 'drizzle-orm';
 import {
   BUILT_IN_INSTRUMENTS,
   type Instrument,
@@ -12,7 +12,7 @@ import { benchProblems as say } from '@cordel/text/server/bench';
 import { appendOnly } from '../evidence/appendOnly.ts';
 import { type Db, rowsOf } from '../db/client.ts';
 import { instrumentLog, instruments, setAsides, splicerRecords } from '../db/schema.ts';
-import { Problem } from '../http/problem.ts';
+import { Problem, problemAt } from '../http/problem.ts';
 
 /** Splicers and cleavers: those that ship and the users' own. */
 export async function allInstruments(db: Db): Promise<Instrument[]> {
@@ -138,8 +138,29 @@ export async function setAsideOf(db: Db, projectId: string): Promise<SetAside[]>
   return rows.map(({ row: { seq: _seq, at, ...rest } }) => ({ ...rest, at: at.toISOString() }));
 }
 
-/** Sets records aside; the same entry sent again changes nothing. */
-export async function putAside(db: Db, entries: readonly SetAside[]): Promise<void> {
+/**
+ * Sets records of a project aside; the same entry sent again changes nothing.
+ * @throws Problem 422 at the first entry that names a record of another project
+ */
+export async function putAside(
+  db: Db,
+  projectId: string,
+  entries: readonly SetAside[],
+): Promise<void> {
+  const strays = await db
+    .select({ id: splicerRecords.id })
+    .from(splicerRecords)
+    .where(
+      and(
+        inArray(
+          splicerRecords.id,
+          entries.map(({ recordId }) => recordId),
+        ),
+        ne(splicerRecords.projectId, projectId),
+      ),
+    );
+  const index = entries.findIndex(({ recordId }) => strays.some(({ id }) => id === recordId));
+  if (index >= 0) throw problemAt(422, `/entries/${index}/recordId`, say('otherProject'));
   const rows = entries.map((entry) => ({ ...entry, at: new Date(entry.at) }));
   await appendOnly(db, setAsides, rows);
 }

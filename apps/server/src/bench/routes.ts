@@ -1,4 +1,4 @@
-import { createRoute, z } from '@hono/zod-openapi';
+import { z } from '@hono/zod-openapi';
 import {
   FAULTS,
   airSchema,
@@ -10,6 +10,9 @@ import {
   splicerRecordSchema,
 } from '@cordel/core';
 import { benchProblems as say } from '@cordel/text/server/bench';
+import { anywhere, inProject, route } from '../accounts/access.ts';
+import { signedBy } from '../accounts/asking.ts';
+import { keepReceipts } from '../accounts/receipts.ts';
 import { instruments } from '../db/schema.ts';
 import { refuseFuture } from '../http/moments.ts';
 import { Problem, problemAt } from '../http/problem.ts';
@@ -33,7 +36,7 @@ const project = idParams('projectId');
 const splicer = z.object({ projectId: idSchema, splicerId: z.string().max(60) });
 const writtenSchema = z.object({ fresh: z.int() });
 
-const bench = createRoute({
+const bench = route(inProject('read'), {
   method: 'get',
   path: '/projects/{projectId}/bench',
   summary: 'Instruments, what was done to them, and which records count',
@@ -50,7 +53,7 @@ const bench = createRoute({
   ),
 });
 
-const putOne = createRoute({
+const putOne = route(anywhere('record'), {
   method: 'put',
   path: '/instruments/{instrumentId}',
   summary: 'Add a splicer or cleaver of your own, or change it',
@@ -61,7 +64,7 @@ const putOne = createRoute({
   responses: answers(savedSchema, 'Saved'),
 });
 
-const records = createRoute({
+const records = route(inProject('read'), {
   method: 'get',
   path: '/projects/{projectId}/splicer-records',
   summary: 'The newest records of splicers, oldest of them first; the changes go on from there',
@@ -69,7 +72,7 @@ const records = createRoute({
   responses: answers(z.array(receivedRecordSchema), 'The records'),
 });
 
-const postRecords = createRoute({
+const postRecords = route(inProject('record'), {
   method: 'post',
   path: '/projects/{projectId}/splicer-records',
   summary: 'Import what a splicer recorded',
@@ -81,7 +84,7 @@ const postRecords = createRoute({
   responses: answers(writtenSchema, 'How many were new'),
 });
 
-const postAside = createRoute({
+const postAside = route(inProject('record'), {
   method: 'post',
   path: '/projects/{projectId}/set-aside',
   summary: 'Say of records that they belong to no splice',
@@ -92,7 +95,7 @@ const postAside = createRoute({
   responses: answers(writtenSchema, 'Said'),
 });
 
-const postLog = createRoute({
+const postLog = route(inProject('record'), {
   method: 'post',
   path: '/projects/{projectId}/instrument-log',
   summary: 'Log sessions, arc checks and what was done to instruments',
@@ -103,7 +106,7 @@ const postLog = createRoute({
   responses: answers(writtenSchema, 'Logged'),
 });
 
-const arc = createRoute({
+const arc = route(inProject('record'), {
   method: 'post',
   path: '/projects/{projectId}/standins/{splicerId}/arc',
   summary: 'Press the arc of the stand-in for this splicer',
@@ -125,7 +128,7 @@ const arc = createRoute({
   responses: answers(savedSchema, 'The record it made'),
 });
 
-const check = createRoute({
+const check = route(inProject('record'), {
   method: 'post',
   path: '/projects/{projectId}/standins/{splicerId}/check',
   summary: 'Run a round of an arc check on the stand-in',
@@ -133,7 +136,7 @@ const check = createRoute({
   responses: answers(z.object({ passed: z.boolean(), arcs: z.int() }), 'How it went'),
 });
 
-const service = createRoute({
+const service = route(inProject('record'), {
   method: 'post',
   path: '/projects/{projectId}/standins/{splicerId}/service',
   summary: 'Clean the stand-in’s electrodes or turn its blade',
@@ -180,16 +183,22 @@ export const benchRoutes = router()
     return c.json({ fresh: await receive(c.var.db, records) }, 200);
   })
   .openapi(postAside, async (c) => {
-    const { entries } = c.req.valid('json');
+    const { db, asking } = c.var;
+    const { projectId } = c.req.valid('param');
+    const entries = c.req.valid('json').entries.map((entry) => signedBy(asking, entry));
     refuseFuture(entries);
-    await putAside(c.var.db, entries);
+    await putAside(db, projectId, entries);
+    await keepReceipts(db, asking, projectId, entries);
     return c.json({ fresh: entries.length }, 200);
   })
   .openapi(postLog, async (c) => {
-    const { entries } = c.req.valid('json');
-    sameProject(entries, c.req.valid('param').projectId, 'entries');
+    const { db, asking } = c.var;
+    const { projectId } = c.req.valid('param');
+    const entries = c.req.valid('json').entries.map((entry) => signedBy(asking, entry));
+    sameProject(entries, projectId, 'entries');
     refuseFuture(entries);
-    await appendLog(c.var.db, entries);
+    await appendLog(db, entries);
+    await keepReceipts(db, asking, projectId, entries);
     return c.json({ fresh: entries.length }, 200);
   })
   .openapi(arc, async (c) => {

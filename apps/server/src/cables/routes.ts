@@ -1,8 +1,8 @@
-import { createRoute } from '@hono/zod-openapi';
 import { eq, sql } from 'drizzle-orm';
 import { type Cable, cableSchema, fiberCount } from '@cordel/core';
 import { makeUpText } from '@cordel/text/fiber';
 import { cablesProblems as say } from '@cordel/text/server/cables';
+import { savesRecord, route } from '../accounts/access.ts';
 import { type Db, rowsOf } from '../db/client.ts';
 import { cables } from '../db/schema.ts';
 import { Problem, problemAt } from '../http/problem.ts';
@@ -12,7 +12,7 @@ import { mergedRecord } from '../merge/records.ts';
 import { getProject, lockProject } from '../projects/queries.ts';
 import { allSchemes, schemeNamed } from '../schemes/queries.ts';
 
-const put = createRoute({
+const put = route(savesRecord('cable', 'decide'), {
   method: 'put',
   path: '/cables/{cableId}',
   summary: 'Add a cable or change its name, make-up or colour scheme',

@@ -1,4 +1,6 @@
-import { createRoute, z } from '@hono/zod-openapi';
+import { z } from '@hono/zod-openapi';
+import { inProject, route } from '../accounts/access.ts';
+import { hasRight } from '../accounts/asking.ts';
 import { atPlace, Problem } from '../http/problem.ts';
 import { answers, idParams, router } from '../http/router.ts';
 import { getProject } from '../projects/queries.ts';
@@ -11,7 +13,7 @@ import { streamChanges } from './stream.ts';
 
 const since = z.object({ since: z.string().max(40).optional() });
 
-const list = createRoute({
+const list = route(inProject('read'), {
   method: 'get',
   path: '/projects/{projectId}/changes',
   summary: 'What was written after a cursor; without one, the cursor of now',
@@ -21,7 +23,7 @@ const list = createRoute({
   responses: answers(changesSchema, 'The changes'),
 });
 
-const stream = createRoute({
+const stream = route(inProject('read'), {
   method: 'get',
   path: '/projects/{projectId}/changes/stream',
   summary: 'The same as it is written, as server-sent events',
@@ -66,5 +68,6 @@ export const changeRoutes = (feeds: Feeds) =>
       const text = c.req.header('last-event-id') ?? c.req.valid('query').since;
       await getProject(c.var.db, projectId);
       const after = text ? cursorFrom(text) : await cursorNow(c.var.db);
-      return streamChanges(c, c.var.db, feeds, projectId, after) as never;
+      const mayGoOn = async () => hasRight(await c.var.askAgain(), projectId, 'read');
+      return streamChanges(c, c.var.db, feeds, projectId, after, mayGoOn) as never;
     });

@@ -11,6 +11,7 @@ const HERE_MS = 10_000;
 /**
  * Server-sent events with what is written in a project after a cursor, as it is written. An event's id is the
  * cursor behind it: a client that was cut off goes on from there.
+ * @param mayGoOn whether whoever reads still may: asked again and again, for a stream has no end of its own
  */
 export function streamChanges(
   c: Context,
@@ -18,6 +19,7 @@ export function streamChanges(
   feeds: Feeds,
   projectId: string,
   after: ChangeCursor,
+  mayGoOn: () => Promise<boolean>,
 ): Response {
   c.header('x-accel-buffering', 'no');
   return streamSSE(c, async (stream) => {
@@ -49,7 +51,12 @@ export function streamChanges(
       await catchUp();
       // All before that had been done when it was read.
       if (isCursorAfter(listening.place, place)) place = listening.place;
+      let checkedAt = Date.now();
       while (!stream.aborted && !stream.closed) {
+        if (Date.now() - checkedAt >= HERE_MS) {
+          if (!(await mayGoOn())) return;
+          checkedAt = Date.now();
+        }
         for (const told of waiting.splice(0)) {
           if (!isCursorAfter(told.cursor, place)) continue;
           // What it begins after is here, or else it is read by itself.

@@ -14,7 +14,7 @@ import { recordChangeText, signingBlockText } from '@cordel/text/close';
 import { closingProblems as say } from '@cordel/text/server/closing';
 import type { Sentence } from '@cordel/text/problems';
 import { type Db, rowsOf } from '../db/client.ts';
-import { closingEntries } from '../db/schema.ts';
+import { closingEntries, closures, projects } from '../db/schema.ts';
 import { refuseFuture, utcOf } from '../http/moments.ts';
 import { problemAt } from '../http/problem.ts';
 import { appendClosing, closingOf, keepSigned, signedOf } from './queries.ts';
@@ -136,8 +136,28 @@ async function entryNamed(db: Db, id: string): Promise<ClosingEntry | null> {
   return row?.entry ?? null;
 }
 
+/** Refuses one person's second signature where the project asks for two people's. */
+async function checkSigners(db: Db, entry: EntryOf<'sign'>, index: number): Promise<void> {
+  const [row] = await db
+    .select({ practice: projects.practice })
+    .from(projects)
+    .innerJoin(closures, eq(closures.projectId, projects.id))
+    .where(eq(closures.id, entry.closureId));
+  if (row?.practice.signers !== 'two people') return;
+  const all = await closingOf(db, entry.closureId);
+  const visit = all.slice(all.findLastIndex(({ kind }) => kind === 'visit'));
+  const other = visit.find(
+    (one) =>
+      one.kind === 'sign' &&
+      one.role !== entry.role &&
+      one.by.trim().toLowerCase() === entry.by.trim().toLowerCase(),
+  );
+  if (other) refuse(409, index, 'by', say('twoPeople', { by: entry.by }));
+}
+
 /** Keeps what a signature stands under. */
 async function sign(db: Db, entry: EntryOf<'sign'>, index: number): Promise<void> {
+  await checkSigners(db, entry, index);
   const { record, state } = await recordNow(db, entry.closureId);
   if (state.blocks.length > 0)
     refuse(

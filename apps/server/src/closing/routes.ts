@@ -1,4 +1,4 @@
-import { createRoute, z } from '@hono/zod-openapi';
+import { z } from '@hono/zod-openapi';
 import { idSchema, issue, personSchema, planSchema, uploadSchema } from '@cordel/core';
 import { CONDITIONS } from '@cordel/standin/gauge';
 import {
@@ -14,10 +14,21 @@ import {
   recordChangeSchema,
 } from '@cordel/core/close';
 import { shortCodeProblemText } from '@cordel/text/close';
+import {
+  atBodysClosure,
+  atClosure,
+  forPeople,
+  ofPhoto,
+  recordsClosing,
+  route,
+} from '../accounts/access.ts';
 import { notFound, problemAt, sentence } from '../http/problem.ts';
 import { answers, answersFile, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { closures, projects } from '../db/schema.ts';
 import { eq } from 'drizzle-orm';
+import { hasRight, signedBy } from '../accounts/asking.ts';
+import { keepReceipts } from '../accounts/receipts.ts';
+import { getClosure } from '../closures/queries.ts';
 import { appendAt } from './append.ts';
 import { bytesOf, dropUpload } from '../uploads/queries.ts';
 import {
@@ -39,7 +50,7 @@ const photoFileSchema = uploadSchema.extend({
 
 const photoRowSchema = photoSchema.omit({ bytes: true }).extend({ digest: z.string() });
 
-const closing = createRoute({
+const closing = route(atClosure('read'), {
   method: 'get',
   path: '/closures/{closureId}/closing',
   summary: 'What was done to close a closure, and what it is signed with',
@@ -66,7 +77,7 @@ const closing = createRoute({
   ),
 });
 
-const append = createRoute({
+const append = route(recordsClosing, {
   method: 'post',
   path: '/closures/{closureId}/closing',
   summary: 'Append what was done at a closure, all or nothing',
@@ -78,7 +89,7 @@ const append = createRoute({
   responses: answers(savedSchema, 'Appended'),
 });
 
-const gauge = createRoute({
+const gauge = route(atClosure('record'), {
   method: 'post',
   path: '/closures/{closureId}/simulated-gauge',
   summary: 'Run the simulated gauge of a pressure test on by some minutes',
@@ -97,7 +108,7 @@ const gauge = createRoute({
   responses: answers(savedSchema, 'Appended'),
 });
 
-const record = createRoute({
+const record = route(atClosure('read'), {
   method: 'get',
   path: '/closures/{closureId}/record.json',
   summary: 'A closure’s record as it stands, as a signature would stand under it',
@@ -105,7 +116,7 @@ const record = createRoute({
   responses: answers(z.record(z.string(), z.unknown()), 'The record'),
 });
 
-const postPhoto = createRoute({
+const postPhoto = route(atBodysClosure('inspect'), {
   method: 'post',
   path: '/photos',
   summary: 'Keep a photo with a closure’s record',
@@ -118,7 +129,7 @@ const postPhoto = createRoute({
   responses: answers(savedSchema, 'Kept'),
 });
 
-const getPhoto = createRoute({
+const getPhoto = route(ofPhoto('read'), {
   method: 'get',
   path: '/photos/{photoId}',
   summary: 'A photo',
@@ -126,7 +137,7 @@ const getPhoto = createRoute({
   responses: answersFile('image/jpeg', 'The picture'),
 });
 
-const code = createRoute({
+const code = route(forPeople, {
   method: 'get',
   path: '/codes/{code}',
   summary: 'The closure that a label’s code names',
@@ -170,13 +181,16 @@ export const closingRoutes = router()
     );
   })
   .openapi(append, async (c) => {
+    const { db, asking } = c.var;
     const { closureId } = c.req.valid('param');
-    await appendAt(c.var.db, closureId, c.req.valid('json').entries);
+    const entries = c.req.valid('json').entries.map((entry) => signedBy(asking, entry));
+    await appendAt(db, closureId, entries);
+    await keepReceipts(db, asking, (await getClosure(db, closureId)).projectId, entries);
     return c.json({ id: closureId }, 200);
   })
   .openapi(gauge, async (c) => {
     const { closureId } = c.req.valid('param');
-    await runGauge(c.var.db, closureId, c.req.valid('json'));
+    await runGauge(c.var.db, closureId, signedBy(c.var.asking, c.req.valid('json')));
     return c.json({ id: closureId }, 200);
   })
   .openapi(record, async (c) => {
@@ -184,11 +198,13 @@ export const closingRoutes = router()
     return c.json(now as unknown as Record<string, unknown>, 200);
   })
   .openapi(postPhoto, async (c) => {
-    const photo = c.req.valid('json');
+    const photo = signedBy(c.var.asking, c.req.valid('json'));
     const { bytes, file, ...rest } = photo;
     if (file && (await hasPhoto(c.var.db, photo.id, file.digest)))
       return c.json({ id: photo.id }, 200);
     await keepPhoto(c.var.db, photoRow(rest, await bytesOf(c.var.db, { bytes, file })));
+    const { projectId } = await getClosure(c.var.db, photo.closureId);
+    await keepReceipts(c.var.db, c.var.asking, projectId, [photo]);
     if (file) await dropUpload(c.var.db, file.digest);
     return c.json({ id: photo.id }, 200);
   })
@@ -209,7 +225,10 @@ export const closingRoutes = router()
       })
       .from(closures)
       .innerJoin(projects, eq(projects.id, closures.projectId));
-    const found = all.filter(({ closureId }) => shortCode(closureId) === read.value);
+    const found = all.filter(
+      ({ closureId, projectId }) =>
+        shortCode(closureId) === read.value && hasRight(c.var.asking, projectId, 'read'),
+    );
     if (found.length === 0) throw notFound('closure');
     return c.json({ code: read.value, closures: found }, 200);
   });

@@ -1,8 +1,9 @@
-import { createRoute, z } from '@hono/zod-openapi';
+import { z } from '@hono/zod-openapi';
 import { eq } from 'drizzle-orm';
 import { type Closure, type SameName, idSchema, meantBy, sameNameSchema } from '@cordel/core';
 import { readGeoJson } from '@cordel/core/geo';
 import { geoProblemText } from '@cordel/text/files';
+import { inProject, route } from '../accounts/access.ts';
 import type { Db } from '../db/client.ts';
 import { closures, imports, projects } from '../db/schema.ts';
 import { problemAt, sentence } from '../http/problem.ts';
@@ -13,7 +14,7 @@ import { renewCircuitOrigins } from '../splices/circuitOrigins.ts';
 
 const resultSchema = z.object({ lines: z.int(), placed: z.int(), added: z.int() });
 
-const bring = createRoute({
+const bring = route(inProject('decide'), {
   method: 'post',
   path: '/projects/{projectId}/geojson',
   summary: 'Import a route and closures as GeoJSON, all or nothing',

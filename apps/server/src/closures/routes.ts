@@ -1,7 +1,8 @@
-import { createRoute, z } from '@hono/zod-openapi';
+import { z } from '@hono/zod-openapi';
 import { eq } from 'drizzle-orm';
 import { closureSchema, evidenceSchema, spliceSchema } from '@cordel/core';
 import { closuresProblems as say } from '@cordel/text/server/closures';
+import { atClosure, savesRecord, route } from '../accounts/access.ts';
 import type { Db } from '../db/client.ts';
 import { closures, splices } from '../db/schema.ts';
 import { evidenceOf } from '../evidence/queries.ts';
@@ -11,7 +12,7 @@ import { mergedRecord } from '../merge/records.ts';
 import { lockProject } from '../projects/queries.ts';
 import { closureSplices, getClosure, putClosure } from './queries.ts';
 
-const put = createRoute({
+const put = route(savesRecord('closure', 'decide'), {
   method: 'put',
   path: '/closures/{closureId}',
   summary: 'Add a closure or change its name, place or trays',
@@ -19,7 +20,7 @@ const put = createRoute({
   responses: answers(savedSchema, 'Saved'),
 });
 
-const work = createRoute({
+const work = route(atClosure('read'), {
   method: 'get',
   path: '/closures/{closureId}/work',
   summary:

@@ -8,4 +8,5 @@ export * from './tables/packages.ts';
 export * from './tables/projectImports.ts';
 export * from './tables/changes.ts';
 export * from './tables/uploads.ts';
+export * from './tables/accounts.ts';
 export { evidenceSeq } from './tables/columns.ts';

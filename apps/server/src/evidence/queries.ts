@@ -1,6 +1,7 @@
 import { type SQL, asc, eq, sql } from 'drizzle-orm';
 import { type Evidence, retirementsOf, groupBy } from '@cordel/core';
 import { evidenceProblems as say } from '@cordel/text/server/evidence';
+import type { Receipt } from '../accounts/receipts.ts';
 import { type Db, rowsOf } from '../db/client.ts';
 import { attempts, inspections, readings, rulings, splices } from '../db/schema.ts';
 import { problemAt } from '../http/problem.ts';
@@ -54,23 +55,43 @@ export async function evidenceOf(db: Db, condition: SQL | undefined): Promise<Ev
 export const bySplice = (evidence: readonly Evidence[]): Map<string, Evidence[]> =>
   groupBy(evidence, ({ spliceId }) => spliceId);
 
-/** The functions of the database that append each kind of evidence, and that insert it with its numbers. */
+/** Evidence with whom it comes from, where people sign in. */
+export type Received = Evidence & { receipt?: Receipt | undefined };
+
+/** The tables of each kind of evidence, and the functions of the database that append to them and insert with numbers. */
 const FUNCTIONS = {
-  attempt: { append: sql`append_attempts`, insert: sql`insert_attempts` },
-  reading: { append: sql`append_readings`, insert: sql`insert_readings` },
-  inspection: { append: sql`append_inspections`, insert: sql`insert_inspections` },
-  ruling: { append: sql`append_rulings`, insert: sql`insert_rulings` },
+  attempt: { table: sql`attempts`, append: sql`append_attempts`, insert: sql`insert_attempts` },
+  reading: { table: sql`readings`, append: sql`append_readings`, insert: sql`insert_readings` },
+  inspection: {
+    table: sql`inspections`,
+    append: sql`append_inspections`,
+    insert: sql`insert_inspections`,
+  },
+  ruling: { table: sql`rulings`, append: sql`append_rulings`, insert: sql`insert_rulings` },
 };
 
 /** Appends entries of one kind and marks their splices stale, in one statement. Gives how many were new. */
 export async function append(
   db: Db,
   kind: Evidence['type'],
-  entries: readonly Evidence[],
+  entries: readonly Received[],
 ): Promise<number> {
+  const { append: function_, table } = FUNCTIONS[kind];
+  const sent = JSON.stringify(entries);
+  // Of entries that are here already it is known who sent them.
+  const received = entries.some(({ receipt }) => receipt)
+    ? sql`with received as (
+          insert into receipts (entry_id, project_id, person_id, device_id, after_lockout)
+          select e.id, s.project_id, (e.receipt->>'personId')::uuid, (e.receipt->>'deviceId')::uuid,
+            coalesce(e.at < (e.receipt->>'lockedOutAt')::timestamptz, false)
+          from jsonb_to_recordset(${sent}::jsonb) as e(id uuid, "spliceId" uuid, at timestamptz, receipt jsonb)
+          join splices s on s.id = e."spliceId"
+          where not exists (select from ${table} known where known.id = e.id)
+          on conflict do nothing)`
+    : sql``;
   const [row] = await rowsOf<{ fresh: number }>(
     db,
-    sql`select ${FUNCTIONS[kind].append}(${JSON.stringify(entries)}::jsonb) as fresh`,
+    sql`${received} select ${function_}(${sent}::jsonb) as fresh`,
   );
   return row?.fresh ?? 0;
 }
@@ -80,7 +101,7 @@ export async function append(
  * under a known id is refused.
  * @returns how many entries were new
  */
-export async function record(db: Db, entries: readonly Evidence[]): Promise<number> {
+export async function record(db: Db, entries: readonly Received[]): Promise<number> {
   refuseLater(entries);
   await refuseStrays(db, entries);
   const taken = takesOf(entries);
@@ -265,7 +286,7 @@ async function refuseChanged(db: Db, entries: readonly Evidence[]): Promise<void
 /** What a client says of an entry; its origin is the server's word. */
 const sorted = (entry: Evidence) =>
   Object.entries(entry)
-    .filter(([key]) => key !== 'origin')
+    .filter(([key]) => key !== 'origin' && key !== 'receipt')
     .sort(([a], [b]) => a.localeCompare(b));
 
 /** Ids as a PostgreSQL array literal, so that any number of them is one parameter. */

@@ -1,11 +1,14 @@
-import { createRoute, z } from '@hono/zod-openapi';
+import { z } from '@hono/zod-openapi';
 import { evidenceSchema } from '@cordel/core';
+import { recordsEvidence, route } from '../accounts/access.ts';
+import { signedBy } from '../accounts/asking.ts';
+import { receiptOf } from '../accounts/receipts.ts';
 import { refuseFuture } from '../http/moments.ts';
 import { answers, jsonBody, router } from '../http/router.ts';
-import { isPlain, record } from './queries.ts';
+import { type Received, isPlain, record } from './queries.ts';
 import { recordTogether } from './together.ts';
 
-const post = createRoute({
+const post = route(recordsEvidence, {
   method: 'post',
   path: '/evidence',
   summary: 'Append attempts, readings and rulings, all or nothing',
@@ -17,7 +20,11 @@ const post = createRoute({
 });
 
 export const evidenceRoutes = router().openapi(post, async (c) => {
-  const { entries } = c.req.valid('json');
+  const { asking } = c.var;
+  const receipt = receiptOf(asking);
+  const entries: Received[] = c.req
+    .valid('json')
+    .entries.map((entry) => ({ ...signedBy(asking, entry), receipt }));
   refuseFuture(entries);
   const [entry] = entries;
   const recorded =

@@ -1,9 +1,8 @@
-import type { Evidence } from '@cordel/core';
 import type { Db } from '../db/client.ts';
-import { append, record } from './queries.ts';
+import { type Received, append, record } from './queries.ts';
 
 interface Waiting {
-  entry: Evidence;
+  entry: Received;
   resolve(fresh: number): void;
   reject(error: unknown): void;
 }
@@ -18,7 +17,7 @@ class Line {
 
   constructor(private readonly db: Db) {}
 
-  add(entry: Evidence): Promise<number> {
+  add(entry: Received): Promise<number> {
     return new Promise((resolve, reject) => {
       this.waiting.push({ entry, resolve, reject });
       if (!this.busy) void this.work();
@@ -71,7 +70,7 @@ const lines = new WeakMap<Db, Line>();
  * not for as many as there are people.
  * @returns 1 where it is new
  */
-export function recordTogether(db: Db, entry: Evidence): Promise<number> {
+export function recordTogether(db: Db, entry: Received): Promise<number> {
   const line = lines.get(db) ?? new Line(db);
   lines.set(db, line);
   return line.add(entry);

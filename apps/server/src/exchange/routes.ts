@@ -1,8 +1,11 @@
-import { createRoute, z } from '@hono/zod-openapi';
+import { z } from '@hono/zod-openapi';
 import { idSchema } from '@cordel/core';
 import { documentJsonSchema } from '@cordel/core/document';
+import { ofImport, anywhere, forPeople, inProject, route } from '../accounts/access.ts';
 import { getProject } from '../projects/queries.ts';
 import { answers, answersFile, idParams, router, savedSchema } from '../http/router.ts';
+import { tell } from '../accounts/audit.ts';
+import { makeOwner } from '../accounts/members.ts';
 import { CSV_KINDS, csvOf } from './csv.ts';
 import { fileName } from './fileName.ts';
 import type { Room } from '../disk/room.ts';
@@ -11,16 +14,16 @@ import { documentZip } from './documentZip.ts';
 import { readFrame } from './frame.ts';
 import { arrive } from './import/arrive.ts';
 import { openImport } from './import/importProject.ts';
-import { listImports, stopImport } from './import/imports.ts';
+import { listImports, ownImport, stopImport } from './import/imports.ts';
 
-const schema = createRoute({
+const schema = route(forPeople, {
   method: 'get',
   path: '/schemas/project.json',
   summary: 'The JSON Schema of a project document',
   responses: answers(z.record(z.string(), z.unknown()), 'The schema'),
 });
 
-const download = createRoute({
+const download = route(inProject('read'), {
   method: 'get',
   path: '/projects/{projectId}/document.json',
   summary: 'The whole project as one JSON document',
@@ -31,7 +34,7 @@ const download = createRoute({
   ),
 });
 
-const downloadZip = createRoute({
+const downloadZip = route(inProject('read'), {
   method: 'get',
   path: '/projects/{projectId}/project.zip',
   summary: 'The whole project as a zip: its document, and its traces and photos as files beside it',
@@ -39,7 +42,7 @@ const downloadZip = createRoute({
   responses: answersFile('application/zip', 'The zip'),
 });
 
-const upload = createRoute({
+const upload = route(anywhere('decide'), {
   method: 'post',
   path: '/documents',
   summary: 'Import a whole project, all or nothing: its document as JSON, or its zip',
@@ -64,7 +67,7 @@ const upload = createRoute({
   },
 });
 
-const imports = createRoute({
+const imports = route(anywhere('decide'), {
   method: 'get',
   path: '/imports',
   summary: 'Imports of whole projects that are under way',
@@ -85,7 +88,7 @@ const imports = createRoute({
   ),
 });
 
-const stop = createRoute({
+const stop = route(ofImport, {
   method: 'delete',
   path: '/imports/{projectId}',
   summary:
@@ -94,7 +97,7 @@ const stop = createRoute({
   responses: answers(savedSchema, 'The project’s id'),
 });
 
-const csv = createRoute({
+const csv = route(inProject('read'), {
   method: 'get',
   path: '/projects/{projectId}/csv/{kind}',
   summary: 'Fibers, trays, closures or splices as CSV (RFC 4180)',
@@ -120,6 +123,7 @@ export const exchangeRoutes = ({ folder, room, owner, onFailure }: ExchangeSetti
     .openapi(download, async (c) => {
       const { projectId } = c.req.valid('param');
       const frame = await readFrame(c.var.db, projectId);
+      await tell(c.var.db, c.var.asking, { code: 'exported', what: 'document' }, { projectId });
       return c.body(await documentStream(c.var.db, projectId, frame), 200, {
         'content-type': 'application/json; charset=utf-8',
         ...attachment(fileName(frame.project.name, '.json')),
@@ -128,6 +132,7 @@ export const exchangeRoutes = ({ folder, room, owner, onFailure }: ExchangeSetti
     .openapi(downloadZip, async (c) => {
       const { projectId } = c.req.valid('param');
       const frame = await readFrame(c.var.db, projectId);
+      await tell(c.var.db, c.var.asking, { code: 'exported', what: 'zip' }, { projectId });
       return c.body(await documentZip(c.var.db, projectId, frame), 200, {
         'content-type': 'application/zip',
         ...attachment(fileName(frame.project.name, '.zip')),
@@ -140,6 +145,8 @@ export const exchangeRoutes = ({ folder, room, owner, onFailure }: ExchangeSetti
       let written: Promise<void>;
       try {
         const write = await openImport(c.var.db, arrived.document, arrived.files, owner);
+        await makeOwner(c.var.db, c.var.asking, id);
+        if (c.var.asking.kind === 'person') await ownImport(c.var.db, id, c.var.asking.personId);
         written = write(isWaitedFor).finally(() => arrived.close());
       } catch (error) {
         await arrived.close();
@@ -153,7 +160,11 @@ export const exchangeRoutes = ({ folder, room, owner, onFailure }: ExchangeSetti
       written.catch((error: unknown) => onFailure(error));
       return c.json({ id }, 202);
     })
-    .openapi(imports, async (c) => c.json(await listImports(c.var.db), 200))
+    .openapi(imports, async (c) => {
+      const { asking } = c.var;
+      const personId = asking.kind === 'person' && !asking.ownsServer ? asking.personId : null;
+      return c.json(await listImports(c.var.db, personId), 200);
+    })
     .openapi(stop, async (c) => {
       const { projectId } = c.req.valid('param');
       await stopImport(c.var.db, projectId);
@@ -163,6 +174,7 @@ export const exchangeRoutes = ({ folder, room, owner, onFailure }: ExchangeSetti
       const { projectId, kind } = c.req.valid('param');
       const { name } = await getProject(c.var.db, projectId);
       const body = await csvOf(c.var.db, projectId, kind);
+      await tell(c.var.db, c.var.asking, { code: 'exported', what: kind }, { projectId });
       return c.body(body, 200, {
         'content-type': 'text/csv; charset=utf-8; header=present',
         ...attachment(fileName(name, `-${kind}.csv`)),

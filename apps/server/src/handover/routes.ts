@@ -1,9 +1,12 @@
-import { createRoute, z } from '@hono/zod-openapi';
+import { signedBy } from '../accounts/asking.ts';
+import { tell } from '../accounts/audit.ts';
+import { z } from '@hono/zod-openapi';
 import { desc, eq } from 'drizzle-orm';
 import { issue, idSchema, paperSchema, personSchema, timeSchema } from '@cordel/core';
 import { LABEL_KINDS, LABEL_SHEETS, type LabelKind, labelTask, labelsOf } from '@cordel/core/close';
 import { wordedLabel } from '@cordel/text/close';
 import { handoverProblems as say } from '@cordel/text/server/handover';
+import { inProject, ofRecord, route } from '../accounts/access.ts';
 import type { Room } from '../disk/room.ts';
 import { recordNow } from '../closing/record.ts';
 import { getClosure } from '../closures/queries.ts';
@@ -34,7 +37,7 @@ const shownSchema = z.object({
   digest: z.string().nullable(),
 });
 
-const list = createRoute({
+const list = route(inProject('read'), {
   method: 'get',
   path: '/projects/{projectId}/packages',
   summary: 'As-built packages that were asked for, the newest first, with their progress',
@@ -42,7 +45,7 @@ const list = createRoute({
   responses: answers(z.array(shownSchema), 'The packages'),
 });
 
-const ask = createRoute({
+const ask = route(inProject('record'), {
   method: 'post',
   path: '/projects/{projectId}/packages',
   summary: 'Ask for the as-built package of a project or of one closure',
@@ -62,7 +65,7 @@ const ask = createRoute({
   responses: answers(savedSchema, 'Asked for'),
 });
 
-const stop = createRoute({
+const stop = route(ofRecord('package', 'record'), {
   method: 'post',
   path: '/packages/{packageId}/stop',
   summary: 'Stop making a package; nothing of it is left',
@@ -70,7 +73,7 @@ const stop = createRoute({
   responses: answers(savedSchema, 'It stops'),
 });
 
-const file = createRoute({
+const file = route(ofRecord('package', 'read'), {
   method: 'get',
   path: '/packages/{packageId}/file.zip',
   summary: 'A package that is made',
@@ -78,7 +81,7 @@ const file = createRoute({
   responses: answersFile('application/zip', 'The zip'),
 });
 
-const labels = createRoute({
+const labels = route(inProject('read'), {
   method: 'get',
   path: '/projects/{projectId}/labels.pdf',
   summary: 'Labels of a closure on a sheet',
@@ -128,7 +131,7 @@ export const handoverRoutes = ({ folder, room, store }: HandoverSetting) =>
     .openapi(ask, async (c) => {
       const { db } = c.var;
       const { projectId } = c.req.valid('param');
-      const asked = c.req.valid('json');
+      const asked = signedBy(c.var.asking, c.req.valid('json'));
       await getProject(db, projectId);
       if (asked.closureId && (await getClosure(db, asked.closureId)).projectId !== projectId)
         throw new Problem(422, say('otherProject'));
@@ -158,6 +161,12 @@ export const handoverRoutes = ({ folder, room, store }: HandoverSetting) =>
           409,
           shown.problem ? { code: 'notMade', text: shown.problem } : say('notMadeYet'),
         );
+      await tell(
+        db,
+        c.var.asking,
+        { code: 'exported', what: 'package' },
+        { projectId: row.projectId },
+      );
       const project = await getProject(db, row.projectId);
       const closure = row.closureId ? await getClosure(db, row.closureId) : null;
       return c.body(store.read(row.id), 200, {

@@ -9,6 +9,8 @@ export interface HeavyTask {
   /** Bytes on the disk that are kept back. */
   reserve: number | undefined;
   logLevel: string;
+  /** Where people reach the server, as they sign in on it; null where nobody does. */
+  origin: string | null;
   /** Names the thread, for work that it may leave half done. */
   owner: string;
 }

@@ -10,7 +10,7 @@ import type { FromHeavy, HeavyTask, PlainRequest, ToHeavy } from './messages.ts'
 /** The same API once more, on a thread for what takes long: nobody who records waits for it. */
 const starter = parentPort!;
 const say = (message: FromHeavy) => starter.postMessage(message);
-const { url, folder, reserve, logLevel, owner } = workerData as HeavyTask;
+const { url, folder, reserve, logLevel, owner, origin } = workerData as HeavyTask;
 
 let gotPort: ((port: MessagePort | null) => void) | null = null;
 const askPort = async (): Promise<MessagePort> => {
@@ -35,6 +35,7 @@ const app = open.then((database) =>
     folder: join(folder, 'packages'),
     room: roomOn(folder, reserve),
     owner,
+    origin,
   }),
 );
 const stopping = new Map<number, AbortController>();

@@ -38,11 +38,15 @@ export type ProblemPlace = z.infer<typeof problemPlaceSchema>;
 
 const TITLES: Record<number, string> = {
   400: 'Not readable',
+  401: 'Not signed in',
+  403: 'Not allowed',
   404: 'Not found',
   409: 'Conflict',
   412: 'Changed meanwhile',
   413: 'Too large',
+  415: 'Not JSON',
   422: 'Not accepted',
+  429: 'Too often',
   500: 'Server error',
   503: 'Not available',
   507: 'No room',
@@ -51,7 +55,7 @@ const TITLES: Record<number, string> = {
 /** Thrown anywhere below a route; answered as a problem document. */
 export class Problem extends Error {
   override name = 'Problem';
-  readonly status: 400 | 404 | 409 | 412 | 413 | 422 | 500 | 503 | 507;
+  readonly status: 400 | 401 | 403 | 404 | 409 | 412 | 413 | 415 | 422 | 429 | 500 | 503 | 507;
   /** What is wrong, in English and as data. */
   readonly told: Sentence;
   readonly errors: ProblemPlace[];

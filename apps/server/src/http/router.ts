@@ -1,10 +1,19 @@
 import { OpenAPIHono, z } from '@hono/zod-openapi';
 import { idSchema } from '@cordel/core';
+import type { Asking } from '../accounts/asking.ts';
 import type { Db } from '../db/client.ts';
 import { fromZod, problemSchema } from './problem.ts';
 
 /** What every handler can reach. */
-export type Env = { Variables: { db: Db } };
+export type Env = {
+  Variables: {
+    db: Db;
+    /** Who the request is from. */
+    asking: Asking;
+    /** Finds out anew, for an answer that goes on. */
+    askAgain: () => Promise<Asking>;
+  };
+};
 
 /** A router whose validation errors are problem documents. */
 export const router = () =>

@@ -1,4 +1,4 @@
-import { createRoute, z } from '@hono/zod-openapi';
+import { z } from '@hono/zod-openapi';
 import { and, eq } from 'drizzle-orm';
 import {
   closureRowSchema,
@@ -14,6 +14,7 @@ import {
   tallySchema,
   trayRowSchema,
 } from '@cordel/core';
+import { inProject, ofRecord, route } from '../accounts/access.ts';
 import { spliceColumns } from '../splices/columns.ts';
 import { closures, splices } from '../db/schema.ts';
 import { evidenceOf } from '../evidence/queries.ts';
@@ -33,7 +34,7 @@ import { refresh } from './refresh.ts';
 
 const params = idParams('projectId');
 
-const summary = createRoute({
+const summary = route(inProject('read'), {
   method: 'get',
   path: '/projects/{projectId}/ledger/closures',
   summary: 'The project as a whole and every closure in route order',
@@ -49,7 +50,7 @@ const page = <const Path extends string, Row extends z.ZodType>(
   row: Row,
   what: string,
 ) =>
-  createRoute({
+  route(inProject('read'), {
     method: 'get',
     path: `/projects/{projectId}/ledger/${path}`,
     summary: what,
@@ -62,7 +63,7 @@ const fibers = page('fibers', fiberRowSchema, 'A row a fiber along the route');
 const spliceList = page('splices', spliceRowSchema, 'A row a splice');
 const redo = page('redo', redoRowSchema, 'Splices to redo, with reasons');
 
-const search = createRoute({
+const search = route(inProject('read'), {
   method: 'get',
   path: '/projects/{projectId}/ledger/search',
   summary: 'Fibers, splices, trays, closures and cables that a search line finds',
@@ -70,7 +71,7 @@ const search = createRoute({
   responses: answers(foundRowsSchema, 'The first rows of each kind, and how many there are'),
 });
 
-const splice = createRoute({
+const splice = route(ofRecord('splice', 'read'), {
   method: 'get',
   path: '/splices/{spliceId}',
   summary: 'A splice with all its evidence',
@@ -81,7 +82,7 @@ const splice = createRoute({
   ),
 });
 
-const fiber = createRoute({
+const fiber = route(inProject('read'), {
   method: 'get',
   path: '/projects/{projectId}/fibers/{cableId}/{fiber}',
   summary: 'A fiber along the route: its splices from the head on',

@@ -1,13 +1,17 @@
-import { createRoute, z } from '@hono/zod-openapi';
+import { z } from '@hono/zod-openapi';
 import { idSchema, personSchema, planSchema, reasonSchema, timeSchema } from '@cordel/core';
 import { networkMessageSchema } from '@cordel/core/lists';
 import { plansProblems as say } from '@cordel/text/server/plans';
+import { atClosure, inProject, route } from '../accounts/access.ts';
+import { signedBy } from '../accounts/asking.ts';
+import { tell } from '../accounts/audit.ts';
+import { getClosure } from '../closures/queries.ts';
 import { Problem } from '../http/problem.ts';
 import { answers, idParams, jsonBody, router } from '../http/router.ts';
 import { circuitProblems, followFiber } from './circuits.ts';
 import { getPlan, putPlan } from './queries.ts';
 
-const get = createRoute({
+const get = route(atClosure('read'), {
   method: 'get',
   path: '/closures/{closureId}/plan',
   summary: 'The splice plan of a closure, and which of its splices are made already',
@@ -15,7 +19,7 @@ const get = createRoute({
   responses: answers(planSchema.extend({ worked: z.array(idSchema) }), 'The plan'),
 });
 
-const put = createRoute({
+const put = route(atClosure('decide'), {
   method: 'put',
   path: '/closures/{closureId}/plan',
   summary: 'Carry out a splice plan, all of it or nothing',
@@ -51,7 +55,7 @@ const put = createRoute({
 
 const fiberSchema = z.object({ cableId: idSchema, fiber: z.int() });
 
-const circuit = createRoute({
+const circuit = route(inProject('read'), {
   method: 'get',
   path: '/projects/{projectId}/circuits/{cableId}/{fiber}',
   summary: 'A fiber followed through every closure to both ends',
@@ -88,7 +92,7 @@ const circuit = createRoute({
   ),
 });
 
-const problems = createRoute({
+const problems = route(inProject('read'), {
   method: 'get',
   path: '/projects/{projectId}/circuits',
   summary: 'What looks wrong in the circuits: shifts, flips, circles, unassigned ends',
@@ -111,10 +115,15 @@ const problems = createRoute({
 export const planRoutes = router()
   .openapi(get, async (c) => c.json(await getPlan(c.var.db, c.req.valid('param').closureId), 200))
   .openapi(put, async (c) => {
-    const write = c.req.valid('json');
+    const { db, asking } = c.var;
+    const { retire, ...rest } = c.req.valid('json');
+    const write = { ...rest, retire: retire && signedBy(asking, retire) };
     if (write.closureId !== c.req.valid('param').closureId)
       throw new Problem(422, say('otherClosure'));
-    return c.json(await putPlan(c.var.db, write), 200);
+    const saved = await putPlan(db, write);
+    const { id: closureId, projectId } = await getClosure(db, write.closureId);
+    await tell(db, asking, { code: 'planSaved', closureId }, { projectId });
+    return c.json(saved, 200);
   })
   .openapi(circuit, async (c) => {
     const { projectId, cableId, fiber } = c.req.valid('param');

@@ -1,20 +1,22 @@
-import { createRoute, z } from '@hono/zod-openapi';
+import { z } from '@hono/zod-openapi';
 import { assemblyChangeSchema, hardwareSchema } from '@cordel/core';
 import { prepProblems as say } from '@cordel/text/server/prep';
+import { anywhere, atClosure, forPeople, route } from '../accounts/access.ts';
+import { nameUnder } from '../accounts/asking.ts';
 import { hardware } from '../db/schema.ts';
 import { saveOwnRecord } from '../merge/ownRecord.ts';
 import { Problem } from '../http/problem.ts';
 import { answers, changedSchema, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { allHardware, describeClosure, putHardware } from './queries.ts';
 
-const list = createRoute({
+const list = route(forPeople, {
   method: 'get',
   path: '/hardware',
   summary: 'Hardware profiles: those that ship and the users’ own',
   responses: answers(z.array(hardwareSchema), 'The profiles'),
 });
 
-const put = createRoute({
+const put = route(anywhere('record'), {
   method: 'put',
   path: '/hardware/{hardwareId}',
   summary: 'Add a hardware profile of your own, or change it',
@@ -25,7 +27,7 @@ const put = createRoute({
   responses: answers(savedSchema, 'Saved'),
 });
 
-const describe = createRoute({
+const describe = route(atClosure('record'), {
   method: 'post',
   path: '/assemblies/{closureId}/changes',
   summary: 'Change what meets in a closure: hardware, cables, ports, steps done',
@@ -44,6 +46,11 @@ export const prepRoutes = router()
   })
   .openapi(describe, async (c) => {
     const { closureId } = c.req.valid('param');
-    await describeClosure(c.var.db, closureId, c.req.valid('json'));
+    const change = c.req.valid('json');
+    await describeClosure(
+      c.var.db,
+      closureId,
+      'by' in change ? { ...change, by: nameUnder(c.var.asking, change.by ?? '') } : change,
+    );
     return c.json({ id: closureId }, 200);
   });

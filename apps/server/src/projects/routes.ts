@@ -1,4 +1,5 @@
-import { createRoute, z } from '@hono/zod-openapi';
+import { isDeepStrictEqual } from 'node:util';
+import { z } from '@hono/zod-openapi';
 import {
   REMOVABLE_KINDS,
   assemblySchema,
@@ -9,7 +10,13 @@ import {
   projectSchema,
   schemeSchema,
 } from '@cordel/core';
+import { eq } from 'drizzle-orm';
 import { projectsProblems as say } from '@cordel/text/server/projects';
+import { forPeople, inProject, savesProject, route } from '../accounts/access.ts';
+import { hasRight } from '../accounts/asking.ts';
+import { tell } from '../accounts/audit.ts';
+import { makeOwner } from '../accounts/members.ts';
+import { projects } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
 import { answers, changedSchema, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { allHardware, assembliesOf } from '../prep/queries.ts';
@@ -27,7 +34,7 @@ import {
 import type { Db } from '../db/client.ts';
 import { mergedRecord } from '../merge/records.ts';
 
-const list = createRoute({
+const list = route(forPeople, {
   method: 'get',
   path: '/projects',
   summary: 'All projects, the newest first',
@@ -37,7 +44,7 @@ const list = createRoute({
   ),
 });
 
-const get = createRoute({
+const get = route(inProject('read'), {
   method: 'get',
   path: '/projects/{projectId}',
   summary:
@@ -60,7 +67,7 @@ const get = createRoute({
   ),
 });
 
-const put = createRoute({
+const put = route(savesProject('decide'), {
   method: 'put',
   path: '/projects/{projectId}',
   summary: 'Add a project or change its settings',
@@ -68,10 +75,21 @@ const put = createRoute({
   responses: answers(savedSchema, 'Saved'),
 });
 
+/** Names of the parts of a record that differ. */
+const partsChanged = (before: object, after: object): string[] =>
+  Object.entries(after)
+    .filter(
+      ([name, value]) =>
+        name !== 'createdAt' &&
+        !isDeepStrictEqual(value, (before as Record<string, unknown>)[name]),
+    )
+    .map(([name]) => name);
+
 export const projectRoutes = router()
   .openapi(list, async (c) => {
     const archived = new Set(await archivedIds(c.var.db, ['project']));
-    const all = await listProjects(c.var.db);
+    const { asking } = c.var;
+    const all = (await listProjects(c.var.db)).filter(({ id }) => hasRight(asking, id, 'read'));
     return c.json(
       all.map((project) => ({ ...project, archived: archived.has(project.id) })),
       200,
@@ -98,11 +116,17 @@ export const projectRoutes = router()
   .openapi(put, async (c) => {
     const { base, ...project } = c.req.valid('json');
     if (project.id !== c.req.valid('param').projectId) throw new Problem(422, say('otherId'));
+    const { asking } = c.var;
     await c.var.db.transaction(async (tx) => {
       const on = tx as unknown as Db;
       await lockProject(on, project.id);
+      const [known] = await on.select().from(projects).where(eq(projects.id, project.id));
       const current = base && (await getProject(on, project.id));
-      await putProject(on, mergedRecord(base, current, project));
+      const saved = mergedRecord(base, current, project);
+      await putProject(on, saved);
+      if (!known) await makeOwner(tx, asking, project.id);
+      const parts = partsChanged(known ?? {}, saved);
+      await tell(tx, asking, { code: 'projectChanged', parts }, { projectId: project.id });
     });
     return c.json({ id: project.id }, 200);
   });

@@ -1,11 +1,12 @@
-import { createRoute, z } from '@hono/zod-openapi';
+import { z } from '@hono/zod-openapi';
 import { removableKindSchema } from '@cordel/core';
+import { ofRemovable, route } from '../accounts/access.ts';
 import { answers, jsonBody, router, savedSchema } from '../http/router.ts';
 import { remove, setArchived } from './queries.ts';
 
 const params = z.object({ kind: removableKindSchema, id: z.string().min(1).max(64) });
 
-const deletion = createRoute({
+const deletion = route(ofRemovable('decide'), {
   method: 'delete',
   path: '/records/{kind}/{id}',
   summary: 'Delete a project, closure, cable, hardware profile, instrument or colour scheme',
@@ -15,7 +16,7 @@ const deletion = createRoute({
   responses: answers(savedSchema, 'Deleted'),
 });
 
-const archive = createRoute({
+const archive = route(ofRemovable('decide'), {
   method: 'put',
   path: '/records/{kind}/{id}/archived',
   summary: 'Put a record out of the way, or back',

@@ -1,20 +1,21 @@
-import { createRoute, z } from '@hono/zod-openapi';
+import { z } from '@hono/zod-openapi';
 import { BUILT_IN_LIMITS, limitsSchema, schemeSchema } from '@cordel/core';
 import { schemesProblems as say } from '@cordel/text/server/schemes';
+import { anywhere, forPeople, route } from '../accounts/access.ts';
 import { schemes } from '../db/schema.ts';
 import { saveOwnRecord } from '../merge/ownRecord.ts';
 import { Problem } from '../http/problem.ts';
 import { answers, changedSchema, jsonBody, router, savedSchema } from '../http/router.ts';
 import { allSchemes, putScheme } from './queries.ts';
 
-const list = createRoute({
+const list = route(forPeople, {
   method: 'get',
   path: '/schemes',
   summary: 'Colour schemes: those that ship and the users’ own',
   responses: answers(z.array(schemeSchema), 'The schemes'),
 });
 
-const put = createRoute({
+const put = route(anywhere('decide'), {
   method: 'put',
   path: '/schemes/{schemeId}',
   summary: 'Add a colour scheme of your own, or change it',
@@ -25,7 +26,7 @@ const put = createRoute({
   responses: answers(savedSchema, 'Saved'),
 });
 
-const limits = createRoute({
+const limits = route(forPeople, {
   method: 'get',
   path: '/limits',
   summary: 'Limits that ship, each with its source',

@@ -1,4 +1,4 @@
-import { createRoute, z } from '@hono/zod-openapi';
+import { z } from '@hono/zod-openapi';
 import {
   LIST_COLUMNS,
   NO_SAME_NAMES,
@@ -7,6 +7,8 @@ import {
   methodSchema,
   sameNamesSchema,
 } from '@cordel/core';
+import { inProject, route } from '../accounts/access.ts';
+import { tell } from '../accounts/audit.ts';
 import { answers, idParams, jsonBody, router } from '../http/router.ts';
 import { importList } from './list.ts';
 
@@ -16,7 +18,7 @@ const matchSchema = z.object(
   ) as Record<(typeof LIST_COLUMNS)[number], z.ZodDefault<z.ZodNullable<z.ZodInt>>>,
 );
 
-const post = createRoute({
+const post = route(inProject('decide'), {
   method: 'post',
   path: '/projects/{projectId}/splice-list',
   summary: 'Import a CSV splice list, all or nothing',
@@ -42,5 +44,7 @@ const post = createRoute({
 export const spliceRoutes = router().openapi(post, async (c) => {
   const { projectId } = c.req.valid('param');
   const body = c.req.valid('json');
-  return c.json(await importList(c.var.db, projectId, body), 200);
+  const added = await importList(c.var.db, projectId, body);
+  await tell(c.var.db, c.var.asking, { code: 'listImported' }, { projectId });
+  return c.json(added, 200);
 });

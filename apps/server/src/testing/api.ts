@@ -37,7 +37,7 @@ async function openAll(): Promise<OpenDb[]> {
  * The real API over a real PGlite in memory; or over a real PostgreSQL, before which two servers stand that
  * answer in turn, so that what one of them keeps to itself shows.
  */
-export async function startApi() {
+export async function startApi({ origin = null }: { origin?: string | null } = {}) {
   const opened = await openAll();
   const folders: string[] = [];
   // Each server has a folder of its own.
@@ -45,7 +45,7 @@ export async function startApi() {
     folders.push(mkdtempSync(join(tmpdir(), 'cordel-server-')));
     return folders.at(-1)!;
   };
-  const apps = opened.map((own) => createApi({ ...own, folder: folderFor() }));
+  const apps = opened.map((own) => createApi({ ...own, folder: folderFor(), origin }));
   let turn = 0;
   const app = {
     request: ((...asked: Parameters<(typeof apps)[0]['request']>) =>

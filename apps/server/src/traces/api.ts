@@ -1,4 +1,4 @@
-import { createRoute, z } from '@hono/zod-openapi';
+import { z } from '@hono/zod-openapi';
 import {
   issue,
   LIGHTS,
@@ -18,6 +18,7 @@ import {
   proofMessageSchema,
   budgetMessageSchema,
 } from '@cordel/core/otdr';
+import { inProject, ofRecord, route } from '../accounts/access.ts';
 import { answers, idParams, jsonBody } from '../http/router.ts';
 import { traceFactsSchema } from './facts.ts';
 import { HELD_BACK } from './readings.ts';
@@ -26,7 +27,7 @@ import { OTDR_FAULTS } from './otdr.ts';
 const project = idParams('projectId');
 const lossSchema = z.object({ lossDb: z.number(), sigmaDb: z.number() });
 
-export const postTrace = createRoute({
+export const postTrace = route(inProject('inspect'), {
   method: 'post',
   path: '/projects/{projectId}/traces',
   summary: 'Import a trace file, kept byte for byte, and say where it belongs',
@@ -49,7 +50,7 @@ export const postTrace = createRoute({
   responses: answers(z.object({ id: idSchema, known: z.boolean() }), 'The trace'),
 });
 
-export const list = createRoute({
+export const list = route(inProject('read'), {
   method: 'get',
   path: '/projects/{projectId}/traces',
   summary: 'The traces of a project, in the order in which they came in',
@@ -70,7 +71,7 @@ export const list = createRoute({
   ),
 });
 
-export const places = createRoute({
+export const places = route(inProject('inspect'), {
   method: 'post',
   path: '/projects/{projectId}/trace-places',
   summary: 'Say where traces belong, or set them aside',
@@ -81,7 +82,7 @@ export const places = createRoute({
   responses: answers(z.object({ placed: z.int() }), 'How many were said'),
 });
 
-export const file = createRoute({
+export const file = route(ofRecord('trace', 'read'), {
   method: 'get',
   path: '/traces/{traceId}/file.sor',
   summary: 'A trace file as it came, byte for byte',
@@ -144,7 +145,7 @@ const proofSchema = z.object({
   }),
 });
 
-export const proof = createRoute({
+export const proof = route(inProject('read'), {
   method: 'get',
   path: '/projects/{projectId}/proof',
   summary: 'What the traces prove: the fitted route, what is odd, what is bad, why and where',
@@ -152,7 +153,7 @@ export const proof = createRoute({
   responses: answers(proofSchema, 'The proof'),
 });
 
-export const put = createRoute({
+export const put = route(inProject('inspect'), {
   method: 'post',
   path: '/projects/{projectId}/proof/readings',
   summary: 'Put the figures of all traces into the Ledger; the same once more changes nothing',
@@ -160,7 +161,7 @@ export const put = createRoute({
   responses: answers(z.object({ recorded: z.int() }), 'How many were new'),
 });
 
-export const circuit = createRoute({
+export const circuit = route(inProject('read'), {
   method: 'get',
   path: '/projects/{projectId}/proof/circuits/{cableId}/{fiber}',
   summary: 'One circuit with its traces aligned with it',
@@ -228,7 +229,7 @@ export const circuit = createRoute({
   ),
 });
 
-export const budget = createRoute({
+export const budget = route(inProject('read'), {
   method: 'get',
   path: '/projects/{projectId}/budget',
   summary: 'Expected and measured loss of every circuit, those without light first',
@@ -280,7 +281,7 @@ export const budget = createRoute({
   ),
 });
 
-export const otdr = createRoute({
+export const otdr = route(inProject('inspect'), {
   method: 'post',
   path: '/projects/{projectId}/standin/otdr',
   summary: 'Shoot a circuit with the simulated OTDR',

@@ -1,3 +1,5 @@
+import { signedBy } from '../accounts/asking.ts';
+import { keepReceipts } from '../accounts/receipts.ts';
 import { refuseFuture } from '../http/moments.ts';
 import { atPlace, Problem } from '../http/problem.ts';
 import { router } from '../http/router.ts';
@@ -30,7 +32,9 @@ const counted = <Key extends string>(list: readonly Key[]): Record<Key, number> 
 export const traceRoutes = router()
   .openapi(api.postTrace, async (c) => {
     const { projectId } = c.req.valid('param');
-    const { id, name, place, ...sent } = c.req.valid('json');
+    const { db, asking } = c.var;
+    const { id, name, place: said, ...sent } = c.req.valid('json');
+    const place = said && signedBy(asking, said);
     await getProject(c.var.db, projectId);
     if (place && place.traceId !== id)
       throw new Problem(422, say('placeOfOtherTrace'), [
@@ -43,6 +47,8 @@ export const traceRoutes = router()
     const kept = await keepTrace(c.var.db, traceRow({ id, projectId, name, bytes }));
     // What is here already stays where it was put.
     if (place && !kept.known) await placeTraces(c.var.db, [place]);
+    const places = place && !kept.known ? [place] : [];
+    await keepReceipts(db, asking, projectId, kept.known ? [] : [{ id }, ...places]);
     if (sent.file) await dropUpload(c.var.db, sent.file.digest);
     return c.json({ id: kept.id, known: kept.known }, 200);
   })
@@ -56,15 +62,13 @@ export const traceRoutes = router()
     );
   })
   .openapi(api.places, async (c) => {
-    const { entries } = c.req.valid('json');
+    const { db, asking } = c.var;
+    const { projectId } = c.req.valid('param');
+    const entries = c.req.valid('json').entries.map((entry) => signedBy(asking, entry));
     refuseFuture(entries);
-    await refuseStrayPlaces(
-      c.var.db,
-      c.req.valid('param').projectId,
-      entries,
-      (index) => `/entries/${index}`,
-    );
-    await placeTraces(c.var.db, entries);
+    await refuseStrayPlaces(db, projectId, entries, (index) => `/entries/${index}`);
+    await placeTraces(db, entries);
+    await keepReceipts(db, asking, projectId, entries);
     return c.json({ placed: entries.length }, 200);
   })
   .openapi(api.file, async (c) => {
@@ -107,8 +111,11 @@ export const traceRoutes = router()
   .openapi(api.put, async (c) => {
     const { projectId } = c.req.valid('param');
     const all = await prove(c.var.db, projectId);
-    const { fresh } = await ledgerFigures(c.var.db, all, c.req.valid('json'));
-    return c.json({ recorded: await putFigures(c.var.db, fresh) }, 200);
+    const { db, asking } = c.var;
+    const { fresh } = await ledgerFigures(db, all, signedBy(asking, c.req.valid('json')));
+    const recorded = await putFigures(db, fresh);
+    await keepReceipts(db, asking, projectId, fresh);
+    return c.json({ recorded }, 200);
   })
   .openapi(api.circuit, async (c) => {
     const { projectId, cableId, fiber } = c.req.valid('param');

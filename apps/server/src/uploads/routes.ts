@@ -1,6 +1,7 @@
-import { createRoute, z } from '@hono/zod-openapi';
+import { z } from '@hono/zod-openapi';
 import { MOST_FILE_BYTES, PIECE_BYTES, digestSchema } from '@cordel/core';
 import { uploadProblems as say } from '@cordel/text/server/uploads';
+import { anywhere, route } from '../accounts/access.ts';
 import { Problem } from '../http/problem.ts';
 import { answers, router } from '../http/router.ts';
 import { keepPiece, receivedOf } from './queries.ts';
@@ -11,7 +12,7 @@ const receivedSchema = z.object({
   received: z.int(),
 });
 
-const progress = createRoute({
+const progress = route(anywhere('inspect'), {
   method: 'get',
   path: '/uploads/{digest}',
   summary: 'How much of a file has arrived that is sent in pieces',
@@ -19,7 +20,7 @@ const progress = createRoute({
   responses: answers(receivedSchema, 'How much of it is here'),
 });
 
-const piece = createRoute({
+const piece = route(anywhere('inspect'), {
   method: 'put',
   path: '/uploads/{digest}/{start}',
   summary: 'Send the next piece of a file, before the record that names it',
@@ -50,6 +51,8 @@ export const uploadRoutes = router()
   })
   .openapi(piece, async (c) => {
     const { digest, start } = c.req.valid('param');
+    if (c.req.header('content-type') !== 'application/octet-stream')
+      throw new Problem(415, say('pieceNotBytes'));
     const bytes = new Uint8Array(await c.req.arrayBuffer());
     if (bytes.length === 0) throw new Problem(422, say('pieceEmpty'));
     if (bytes.length > PIECE_BYTES)

@@ -56,6 +56,14 @@ export const PRACTICE_FIELDS: Rows = [
     ],
   },
   {
+    name: 'practice.signers',
+    label: t('whoSigns'),
+    options: [
+      ['one or two', t('oneOrTwoPeople')],
+      ['two people', t('twoPeople')],
+    ],
+  },
+  {
     name: 'practice.dropEnd',
     label: t('theEndOfADrop'),
     options: [

@@ -121,6 +121,7 @@ export const projectFormSchema = z
       workingLength: usual.workingLength.unwrap(),
       noTension: z.string().transform((words) => (words.trim() === '' ? null : words.trim())),
       dropEnd: usual.dropEnd.unwrap(),
+      signers: usual.signers.unwrap(),
       leakLimit: inUnits,
     }),
     budget: z.object({

@@ -1,6 +1,812 @@
 // Written by `npm run api` from the routes of the server: change those.
 
 export interface paths {
+    "/api/session": {
+        parameters: {
+        };
+        /** Who is signed in on this device, and what they may do where */
+        get: {
+            parameters: {
+            };
+            responses: {
+                /** @description The session */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            accounts: boolean;
+                            person: {
+                                id: string;
+                                name: string;
+                                email: string;
+                                ownsServer: boolean;
+                            } | null;
+                            /** @enum {string|null} */
+                            why: "signedOut" | "lockedOut" | "otherDevice" | "otherPerson" | null;
+                            here: {
+                                id: string;
+                                name: string;
+                                hasPin: boolean;
+                            }[];
+                            roles: {
+                                [key: string]: "owner" | "lead" | "technician" | "inspector" | "reader";
+                            };
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        /** Sign in by e-mail and password */
+        post: {
+            parameters: {
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        /** Format: email */
+                        email: string;
+                        password: string;
+                    };
+                };
+            };
+            responses: {
+                /** @description The session */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            accounts: boolean;
+                            person: {
+                                id: string;
+                                name: string;
+                                email: string;
+                                ownsServer: boolean;
+                            } | null;
+                            /** @enum {string|null} */
+                            why: "signedOut" | "lockedOut" | "otherDevice" | "otherPerson" | null;
+                            here: {
+                                id: string;
+                                name: string;
+                                hasPin: boolean;
+                            }[];
+                            roles: {
+                                [key: string]: "owner" | "lead" | "technician" | "inspector" | "reader";
+                            };
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        /** Sign out of this device */
+        delete: {
+            parameters: {
+            };
+            responses: {
+                /** @description Signed out */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            id: string;
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/session/person": {
+        parameters: {
+        };
+        /** Take one’s turn on a device that several people share, by PIN */
+        post: {
+            parameters: {
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        /** Format: uuid */
+                        personId: string;
+                        pin: string;
+                    };
+                };
+            };
+            responses: {
+                /** @description The session */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            accounts: boolean;
+                            person: {
+                                id: string;
+                                name: string;
+                                email: string;
+                                ownsServer: boolean;
+                            } | null;
+                            /** @enum {string|null} */
+                            why: "signedOut" | "lockedOut" | "otherDevice" | "otherPerson" | null;
+                            here: {
+                                id: string;
+                                name: string;
+                                hasPin: boolean;
+                            }[];
+                            roles: {
+                                [key: string]: "owner" | "lead" | "technician" | "inspector" | "reader";
+                            };
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/session/pin": {
+        parameters: {
+        };
+        /** Set one’s PIN, or take it away */
+        put: {
+            parameters: {
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        pin: string | null;
+                    };
+                };
+            };
+            responses: {
+                /** @description Set */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            id: string;
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/session/password": {
+        parameters: {
+        };
+        /** Change one’s password; all other sessions of the person end */
+        put: {
+            parameters: {
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        current: string;
+                        next: string;
+                    };
+                };
+            };
+            responses: {
+                /** @description Changed */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            id: string;
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/sessions": {
+        parameters: {
+        };
+        /** Where one is signed in */
+        get: {
+            parameters: {
+            };
+            responses: {
+                /** @description The sessions, the newest first */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            id: string;
+                            deviceId: string;
+                            device: string;
+                            since: string;
+                            until: string;
+                            current: boolean;
+                        }[];
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/sessions/{sessionId}": {
+        parameters: {
+        };
+        /** End a session of one’s own */
+        delete: {
+            parameters: {
+                path: {
+                    sessionId: string;
+                };
+            };
+            responses: {
+                /** @description Ended */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            id: string;
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/devices/{deviceId}/lock-out": {
+        parameters: {
+        };
+        /**
+         * Lock out a device that was lost: everybody is signed out of it
+         * @description By whoever is signed in on it, or the owner of the server. What was recorded on it before is taken if it comes, and marked.
+         */
+        post: {
+            parameters: {
+                path: {
+                    deviceId: string;
+                };
+            };
+            responses: {
+                /** @description Locked out */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            id: string;
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/people": {
+        parameters: {
+        };
+        /** Everybody who has an account, and their devices */
+        get: {
+            parameters: {
+            };
+            responses: {
+                /** @description The people */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            id: string;
+                            name: string;
+                            email: string;
+                            ownsServer: boolean;
+                            devices: {
+                                id: string;
+                                name: string;
+                                lockedOut: boolean;
+                                since: string;
+                            }[];
+                        }[];
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/people/{personId}/password-link": {
+        parameters: {
+        };
+        /** A link by which a person sets their password anew: it works once, for a day */
+        post: {
+            parameters: {
+                path: {
+                    personId: string;
+                };
+            };
+            responses: {
+                /** @description The link’s secret */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            secret: string;
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/invitations/look": {
+        parameters: {
+        };
+        /** What a link is for */
+        post: {
+            parameters: {
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        secret: string;
+                    };
+                };
+            };
+            responses: {
+                /** @description The invitation */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            project: string | null;
+                            /** @enum {string} */
+                            role: "owner" | "lead" | "technician" | "inspector" | "reader";
+                            note: string;
+                            invitedBy: string | null;
+                            setsPassword: boolean;
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/invitations/accept": {
+        parameters: {
+        };
+        /** Join by a link: as somebody new, as whoever is signed in, or with a new password */
+        post: {
+            parameters: {
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        secret: string;
+                        person: {
+                            name: string;
+                            /** Format: email */
+                            email: string;
+                            password: string;
+                        } | null;
+                        /** @default null */
+                        password?: string | null;
+                    };
+                };
+            };
+            responses: {
+                /** @description The session */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            accounts: boolean;
+                            person: {
+                                id: string;
+                                name: string;
+                                email: string;
+                                ownsServer: boolean;
+                            } | null;
+                            /** @enum {string|null} */
+                            why: "signedOut" | "lockedOut" | "otherDevice" | "otherPerson" | null;
+                            here: {
+                                id: string;
+                                name: string;
+                                hasPin: boolean;
+                            }[];
+                            roles: {
+                                [key: string]: "owner" | "lead" | "technician" | "inspector" | "reader";
+                            };
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/projects/{projectId}/members": {
+        parameters: {
+        };
+        /** Who is in a project, and the links that still hold */
+        get: {
+            parameters: {
+                path: {
+                    projectId: string;
+                };
+            };
+            responses: {
+                /** @description The members */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            members: {
+                                id: string;
+                                name: string;
+                                /** @enum {string} */
+                                role: "owner" | "lead" | "technician" | "inspector" | "reader";
+                                since: string;
+                            }[];
+                            invitations: {
+                                id: string;
+                                /** @enum {string} */
+                                role: "owner" | "lead" | "technician" | "inspector" | "reader";
+                                note: string;
+                                until: string;
+                            }[];
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/projects/{projectId}/members/{personId}": {
+        parameters: {
+        };
+        /** Change what a person is in a project; null takes them out of it */
+        put: {
+            parameters: {
+                path: {
+                    projectId: string;
+                    personId: string;
+                };
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        /** @enum {string|null} */
+                        role: "owner" | "lead" | "technician" | "inspector" | "reader" | null;
+                    };
+                };
+            };
+            responses: {
+                /** @description Changed */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            id: string;
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/projects/{projectId}/invitations": {
+        parameters: {
+        };
+        /**
+         * A link by which somebody joins a project: it works once
+         * @description A lead invites technicians, inspectors and readers; the owner everybody.
+         */
+        post: {
+            parameters: {
+                path: {
+                    projectId: string;
+                };
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        /** Format: uuid */
+                        id: string;
+                        /** @enum {string} */
+                        role: "owner" | "lead" | "technician" | "inspector" | "reader";
+                        /** @default  */
+                        note?: string;
+                        /** @default 7 */
+                        days?: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description The link’s secret: it is told this once */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            secret: string;
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/projects/{projectId}/invitations/{invitationId}": {
+        parameters: {
+        };
+        /** Take a link back */
+        delete: {
+            parameters: {
+                path: {
+                    projectId: string;
+                    invitationId: string;
+                };
+            };
+            responses: {
+                /** @description Taken back */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            id: string;
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/projects/{projectId}/audit": {
+        parameters: {
+        };
+        /** Who did what to a project besides recording, the newest first */
+        get: {
+            parameters: {
+                query?: {
+                    before?: number;
+                };
+                path: {
+                    projectId: string;
+                };
+            };
+            responses: {
+                /** @description The trail */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            seq: number;
+                            at: string;
+                            code: string;
+                            parameters: {
+                                [key: string]: unknown;
+                            };
+                            person: string | null;
+                            project: string | null;
+                        }[];
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/audit": {
+        parameters: {
+        };
+        /** The same of the whole server, sign-ins too */
+        get: {
+            parameters: {
+                query?: {
+                    before?: number;
+                };
+            };
+            responses: {
+                /** @description The trail */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            seq: number;
+                            at: string;
+                            code: string;
+                            parameters: {
+                                [key: string]: unknown;
+                            };
+                            person: string | null;
+                            project: string | null;
+                        }[];
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
     "/api/backup": {
         parameters: {
         };
@@ -79,6 +885,7 @@ export interface paths {
                              *       "workingLength": "mark 30 mm",
                              *       "noTension": null,
                              *       "dropEnd": "splice-on",
+                             *       "signers": "one or two",
                              *       "leakLimit": 100
                              *     }
                              */
@@ -128,6 +935,11 @@ export interface paths {
                                  * @enum {string}
                                  */
                                 dropEnd: "splice-on" | "pigtail" | "mechanical";
+                                /**
+                                 * @default one or two
+                                 * @enum {string}
+                                 */
+                                signers: "one or two" | "two people";
                                 /** @default 100 */
                                 leakLimit: number;
                             };
@@ -3694,6 +4506,7 @@ export interface paths {
                              *       "workingLength": "mark 30 mm",
                              *       "noTension": null,
                              *       "dropEnd": "splice-on",
+                             *       "signers": "one or two",
                              *       "leakLimit": 100
                              *     }
                              */
@@ -3743,6 +4556,11 @@ export interface paths {
                                  * @enum {string}
                                  */
                                 dropEnd?: "splice-on" | "pigtail" | "mechanical";
+                                /**
+                                 * @default one or two
+                                 * @enum {string}
+                                 */
+                                signers?: "one or two" | "two people";
                                 /** @default 100 */
                                 leakLimit?: number;
                             };
@@ -5149,6 +5967,7 @@ export interface components {
              *       "workingLength": "mark 30 mm",
              *       "noTension": null,
              *       "dropEnd": "splice-on",
+             *       "signers": "one or two",
              *       "leakLimit": 100
              *     }
              */
@@ -5198,6 +6017,11 @@ export interface components {
                  * @enum {string}
                  */
                 dropEnd: "splice-on" | "pigtail" | "mechanical";
+                /**
+                 * @default one or two
+                 * @enum {string}
+                 */
+                signers: "one or two" | "two people";
                 /** @default 100 */
                 leakLimit: number;
             };
@@ -6840,4 +7664,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = '2142ea0bcf7ef530';
+export const API_DIGEST = 'a79313c9d65eb678';

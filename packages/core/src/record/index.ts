@@ -23,6 +23,7 @@ export * from './position.ts';
 export * from './practice.ts';
 export * from './project.ts';
 export * from './removal.ts';
+export * from './role.ts';
 export * from './rowProblem.ts';
 export * from './scheme.ts';
 export * from './splice.ts';

@@ -71,6 +71,8 @@ export const practiceSchema = z.object({
     .default(null),
   /** How the end of a drop is made. */
   dropEnd: z.enum(['splice-on', 'pigtail', 'mechanical']).default('splice-on'),
+  /** Whether the technician and the lead who sign a closure have to be two people. */
+  signers: z.enum(['one or two', 'two people']).default('one or two'),
   /** Largest fall of a pressure test that counts as tight, pascals a minute at one temperature. */
   leakLimit: z
     .int()
@@ -94,6 +96,7 @@ export const USUAL_PRACTICE: Practice = {
   workingLength: 'mark 30 mm',
   noTension: null,
   dropEnd: 'splice-on',
+  signers: 'one or two',
   // Set by us: a dome of ten liters then loses less than a thimble of air a minute.
   leakLimit: 100,
 };

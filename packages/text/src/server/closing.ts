@@ -2,6 +2,8 @@ import { problems } from '../problems.ts';
 
 /** What the server refuses: `apps/server/src/closing`. */
 export const closingProblems = problems({
+  twoPeople:
+    '{by} has signed as the other already: in this project the technician and the lead who sign are two people.',
   hardwareMissing: 'Choose the closure’s hardware first: its sheet gives the limit.',
   circuitUnknown: '{circuit} is no circuit of this cut-over.',
   pressureOverLimit:

@@ -17,6 +17,8 @@ export const projectImports = pgTable('project_imports', {
   heartbeat: timestamp('beat', { withTimezone: true }).notNull().defaultNow(),
   /** What it added for all projects: it goes again where the import is stopped. */
   added: jsonb().$type<AddedForAll>().notNull(),
+  /** Who imports it; null where nobody signs in. */
+  personId: uuid('person_id'),
   /** Why it failed, once what was in is taken out. */
   problem: text(),
 });

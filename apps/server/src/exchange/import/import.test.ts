@@ -188,7 +188,7 @@ describe('an import under way', () => {
     const { id } = document.project;
     const { atFile, goOn, done } = held(document);
     await atFile;
-    expect(await listImports(api.db)).toEqual([
+    expect(await listImports(api.db, null)).toEqual([
       expect.objectContaining({ projectId: id, name: document.project.name, stage: 'writing' }),
     ]);
     expect((await api.get(`/projects/${id}`)).status).toBe(404);
@@ -200,7 +200,7 @@ describe('an import under way', () => {
     expect((await api.post('/documents', document)).status).toBe(409);
     goOn();
     await done;
-    expect(await listImports(api.db)).toEqual([]);
+    expect(await listImports(api.db, null)).toEqual([]);
     expect((await record()).status).toBe(200);
   });
 
@@ -225,7 +225,7 @@ describe('an import under way', () => {
     const bytes = Buffer.from(JSON.stringify(document));
     const { status, body } = await api.send('/documents', bytes, { prefer: 'respond-async' });
     expect([status, body]).toEqual([202, { id: document.project.id }]);
-    const only = async () => (await listImports(api.db))[0];
+    const only = async () => (await listImports(api.db, null))[0];
     while ((await only())?.stage !== 'failed') await new Promise((done) => setTimeout(done, 20));
     expect(await only()).toMatchObject({
       problem: expect.stringMatching(/^\/photos\/0\/bytes: .*JPEG/) as string,

@@ -25,12 +25,16 @@ export class ImportStopped extends Problem {
   }
 }
 
-/** Imports under way, on whatever server, and those that failed until somebody has read why. */
-export async function listImports(db: Db): Promise<ImportUnderWay[]> {
+/**
+ * Imports under way, on whatever server, and those that failed until somebody has read why.
+ * @param personId whose; null for everybody's
+ */
+export async function listImports(db: Db, personId: string | null): Promise<ImportUnderWay[]> {
   const { projectId, name, stage, done, total, problem } = projectImports;
   return db
     .select({ projectId, name, stage, done, total, problem })
     .from(projectImports)
+    .where(personId === null ? undefined : eq(projectImports.personId, personId))
     .orderBy(name, projectId);
 }
 
@@ -55,6 +59,10 @@ export async function refuseKnown(db: Db, projectId: string): Promise<void> {
     .where(eq(projects.id, projectId));
   if (here) throw new Problem(409, say('projectHereAlready', { name: here.name }));
 }
+
+/** Keeps whose an import is. */
+export const ownImport = (db: Db, projectId: string, personId: string): Promise<unknown> =>
+  db.update(projectImports).set({ personId }).where(eq(projectImports.projectId, projectId));
 
 /** Within a transaction: from now on the project is coming in, and nobody else's. */
 export async function beginImport(

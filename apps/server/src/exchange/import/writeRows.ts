@@ -56,7 +56,7 @@ export async function writeRows(
     await write([row], async (on) => origins.set(trace.id, (await keepTrace(on, row)).origin));
   }
   await write(document.splicerRecords, receive);
-  await write(document.setAside, putAside);
+  await write(document.setAside, (on, entries) => putAside(on, document.project.id, entries));
   await write(document.instrumentLog, appendLog);
   const judge = judgeOf(document, origins);
   await pieces.write(document.splices, (piece) => {

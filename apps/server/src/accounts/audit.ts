@@ -1,0 +1,50 @@
+import type { Role } from '@cordel/core';
+import type { Db } from '../db/client.ts';
+import { audit } from '../db/schema.ts';
+import type { Asking } from './asking.ts';
+
+/** What the audit trail tells of. */
+export type AuditEvent =
+  | { code: 'signedIn'; way: 'password' | 'pin' | 'passkey' | 'invitation' }
+  | { code: 'signInFailed'; email: string }
+  | { code: 'signedOut' }
+  | { code: 'passwordChanged' }
+  | { code: 'sessionEnded'; sessionId: string }
+  | { code: 'deviceLockedOut'; deviceId: string; name: string }
+  | { code: 'invited'; role: Role; note: string }
+  | { code: 'invitationTakenBack'; note: string }
+  | { code: 'joined'; name: string; role: Role }
+  | { code: 'roleChanged'; name: string; from: Role; to: Role }
+  | { code: 'roleTaken'; name: string; from: Role }
+  | { code: 'projectChanged'; parts: string[] }
+  | { code: 'planSaved'; closureId: string }
+  | { code: 'listImported' }
+  | { code: 'exported'; what: string }
+  | { code: 'backedUp' };
+
+export type AuditCode = AuditEvent['code'];
+
+/** Whom an event is of, where it is not whoever asks. */
+interface Whom {
+  projectId?: string | null;
+  personId?: string;
+  deviceId?: string;
+}
+
+/** Appends to the audit trail. Nothing is written where nobody signs in. */
+export async function tell(
+  db: Pick<Db, 'insert'>,
+  asking: Asking,
+  { code, ...parameters }: AuditEvent,
+  { projectId = null, personId, deviceId }: Whom = {},
+): Promise<void> {
+  if (asking.kind === 'open') return;
+  const own = asking.kind === 'person' ? asking : null;
+  await db.insert(audit).values({
+    code,
+    parameters,
+    projectId,
+    personId: personId ?? own?.personId ?? null,
+    deviceId: deviceId ?? own?.deviceId ?? null,
+  });
+}

@@ -1,0 +1,45 @@
+import { accountsProblems as say } from '@cordel/text/server/accounts';
+import type { Context, MiddlewareHandler } from 'hono';
+import { isReading } from '../http/hosts.ts';
+import { Problem } from '../http/problem.ts';
+import type { Env } from '../http/router.ts';
+import type { Accounts } from './accounts.ts';
+import { OPEN, personOf, whoAsks } from './asking.ts';
+import { shownBy } from './cookies.ts';
+
+const BODY_TYPES = ['application/json', 'application/octet-stream', 'application/zip'];
+
+/**
+ * A write comes from a page of our own: a browser says from which, and types that forms of other pages send are refused.
+ * Source: OWASP Cross-Site Request Forgery Prevention Cheat Sheet.
+ */
+function refuseForeign(c: Context, origin: string): void {
+  if (isReading(c.req.method)) return;
+  const from = c.req.header('origin');
+  if (from !== origin) throw new Problem(403, say('wrongOrigin', { origin }));
+  const type = c.req.header('content-type')?.split(';')[0]?.trim().toLowerCase();
+  const hasBody = c.req.raw.body !== null;
+  if (hasBody && !BODY_TYPES.includes(type ?? '')) throw new Problem(415, say('notJsonType'));
+}
+
+/** Strangers sign in and join: they send a few lines. */
+const MOST_OF_STRANGERS = 16 * 1024;
+
+const isLarge = (c: Context): boolean =>
+  c.req.raw.body !== null &&
+  !(Number(c.req.header('content-length') ?? Infinity) <= MOST_OF_STRANGERS);
+
+/** Tells every route who asks; everybody may do all where there are no accounts. */
+export const askedBy =
+  (accounts: Accounts | null): MiddlewareHandler<Env> =>
+  async (c, next) => {
+    const ask = () =>
+      accounts ? whoAsks(c.var.db, shownBy(c, accounts.origin)) : Promise.resolve(OPEN);
+    if (accounts) refuseForeign(c, accounts.origin);
+    const asking = await ask();
+    // Nobody has a server read for them what it would refuse anyway.
+    if (asking.kind === 'stranger' && isLarge(c)) personOf(asking);
+    c.set('asking', asking);
+    c.set('askAgain', ask);
+    await next();
+  };

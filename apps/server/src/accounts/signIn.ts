@@ -1,0 +1,150 @@
+import { accountsProblems as say } from '@cordel/text/server/accounts';
+import { APIError } from 'better-auth/api';
+import { and, eq, ne, sql } from 'drizzle-orm';
+import type { Context } from 'hono';
+import { v7 as uuid } from 'uuid';
+import { type Db, rowsOf } from '../db/client.ts';
+import { devices, pins, sessions } from '../db/schema.ts';
+import { Problem } from '../http/problem.ts';
+import type { Env } from '../http/router.ts';
+import type { Accounts } from './accounts.ts';
+import { type Asking, type AskingPerson, personOf, sha256, whoAsks } from './asking.ts';
+import { type AuditEvent, tell } from './audit.ts';
+import { type Auth, DEVICE_HEADER, isSecret } from './auth.ts';
+import { keepDevice, shownBy } from './cookies.ts';
+import { newSecret } from './keys.ts';
+import { countTry, forgetTries } from './tries.ts';
+
+/** Tries in a quarter of an hour, of one person's password or PIN. */
+const MOST_TRIES = { password: 10, pin: 5 };
+
+type Way = Extract<AuditEvent, { code: 'signedIn' }>['way'];
+
+/** The device that a request comes from; it is known from then on. */
+async function deviceOf(c: Context<Env>, accounts: Accounts) {
+  const secret = shownBy(c, accounts.origin).deviceSecret ?? newSecret();
+  const secretHash = sha256(secret);
+  const name = /Mobi|Android/.test(c.req.header('user-agent') ?? '') ? 'phone' : 'computer';
+  await c.var.db.insert(devices).values({ id: uuid(), secretHash, name }).onConflictDoNothing();
+  const [device] = await c.var.db.select().from(devices).where(eq(devices.secretHash, secretHash));
+  return { id: device!.id, secret };
+}
+
+/**
+ * Begins a session on the device that a request comes from, which replaces the person's last one on it.
+ * @param signIn has the library set the session's cookie, for a request with these headers
+ */
+export async function beginSession(
+  c: Context<Env>,
+  accounts: Accounts,
+  way: Way,
+  signIn: (auth: Auth, headers: Headers) => Promise<Headers>,
+): Promise<AskingPerson> {
+  const { db } = c.var;
+  const device = await deviceOf(c, accounts);
+  const headers = new Headers(c.req.raw.headers);
+  headers.set(DEVICE_HEADER, device.id);
+  const set = (await signIn(await accounts.auth(), headers)).getSetCookie();
+  for (const cookie of set) c.header('set-cookie', cookie, { append: true });
+  keepDevice(c, accounts.origin, device.secret);
+  const token = set
+    .map((cookie) => /session_token=([^.;]+)/.exec(cookie)?.[1])
+    .find((found) => found);
+  const asking = personOf(
+    await whoAsks(db, { token: token ?? '', deviceSecret: device.secret, personId: null }),
+  );
+  await db
+    .delete(sessions)
+    .where(
+      and(
+        eq(sessions.personId, asking.personId),
+        eq(sessions.deviceId, device.id),
+        ne(sessions.id, asking.sessionId),
+      ),
+    );
+  await tell(db, asking, { code: 'signedIn', way });
+  c.set('asking', asking);
+  return asking;
+}
+
+/** @throws Problem 401 where e-mail or password is wrong, 429 where they were tried too often */
+export async function signInByPassword(
+  c: Context<Env>,
+  accounts: Accounts,
+  { email, password }: { email: string; password: string },
+): Promise<AskingPerson> {
+  const { db } = c.var;
+  const key = `password ${sha256(email.toLowerCase())}`;
+  await countTry(db, key, MOST_TRIES.password);
+  try {
+    const person = await beginSession(c, accounts, 'password', async (auth, headers) => {
+      const { headers: set } = await auth.api.signInEmail({
+        body: { email, password },
+        headers,
+        returnHeaders: true,
+      });
+      return set;
+    });
+    await forgetTries(db, key);
+    return person;
+  } catch (error) {
+    if (!(error instanceof APIError)) throw error;
+    await tell(db, { kind: 'stranger', why: 'signedOut' }, { code: 'signInFailed', email });
+    throw new Problem(401, say('wrongPassword'));
+  }
+}
+
+/** A person who is signed in on a device, and whether a PIN lets them take their turn. */
+export interface PersonHere {
+  id: string;
+  name: string;
+  hasPin: boolean;
+}
+
+export const peopleHere = (db: Db, deviceId: string): Promise<PersonHere[]> =>
+  rowsOf<PersonHere>(
+    db,
+    sql`select distinct p.id, p.name, k.person_id is not null as "hasPin"
+        from sessions s join people p on p.id = s.person_id left join pins k on k.person_id = p.id
+        where s.device_id = ${deviceId}::uuid and s.expires_at > now() order by p.name`,
+  );
+
+/**
+ * Lets a person take their turn on a device on which they are signed in.
+ * @throws Problem 401 where the PIN is wrong, 409 where there is none or they are not signed in here
+ */
+export async function switchByPin(
+  c: Context<Env>,
+  accounts: Accounts,
+  { personId, pin }: { personId: string; pin: string },
+): Promise<AskingPerson> {
+  const { db } = c.var;
+  const { deviceId } = personOf(c.var.asking);
+  const here = (await peopleHere(db, deviceId)).find(({ id }) => id === personId);
+  if (!here) throw new Problem(409, say('notHere'));
+  const key = `pin ${personId} ${deviceId}`;
+  await countTry(db, key, MOST_TRIES.pin);
+  const [held] = await db.select().from(pins).where(eq(pins.personId, personId));
+  if (!held) throw new Problem(409, say('noPin'));
+  if (!(await isSecret(held.hash, pin))) throw new Problem(401, say('wrongPin'));
+  const person = await beginSession(c, accounts, 'pin', (auth, headers) =>
+    signInWithout(auth, headers, personId),
+  );
+  await forgetTries(db, key);
+  return person;
+}
+
+/** A session for a person of whom something else than a password has shown that it is them. */
+export const signInWithout = async (
+  auth: Auth,
+  headers: Headers,
+  personId: string,
+): Promise<Headers> =>
+  (await auth.api.signInAs({ body: { personId }, headers, returnHeaders: true })).headers;
+
+/** Ends the session of whoever asks. */
+export async function endSession(db: Db, asking: Asking): Promise<void> {
+  const { sessionId } = personOf(asking);
+  await db.delete(sessions).where(eq(sessions.id, sessionId));
+  await tell(db, asking, { code: 'signedOut' });
+}

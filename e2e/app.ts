@@ -36,19 +36,26 @@ export interface Server {
 export async function startServer({
   folder,
   demo = false,
+  serve = false,
   env = {},
   port: wanted,
 }: {
   folder?: string;
   demo?: boolean;
+  /** With accounts: people sign in. */
+  serve?: boolean;
   env?: Record<string, string>;
   port?: number;
 } = {}): Promise<Server> {
   const data = folder ?? (await mkdtemp(join(tmpdir(), 'cordel-e2e-')));
   const port = wanted ?? (await freePort());
-  const child = spawn(process.execPath, [MAIN, ...(demo ? ['--demo'] : [])], {
-    env: { ...process.env, NODE_OPTIONS: '', PORT: String(port), CORDEL_DATA: data, ...env },
-  });
+  const child = spawn(
+    process.execPath,
+    [MAIN, ...(demo ? ['--demo'] : []), ...(serve ? ['--serve'] : [])],
+    {
+      env: { ...process.env, NODE_OPTIONS: '', PORT: String(port), CORDEL_DATA: data, ...env },
+    },
+  );
   let output = '';
   child.stdout.on('data', (text) => (output += text));
   child.stderr.on('data', (text) => (output += text));

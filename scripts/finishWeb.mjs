@@ -56,7 +56,7 @@ function chunksOf(entry) {
  * What the first view needs is asked for while the scripts are still on their way: the project's data, which
  * `data/early.ts` hands to the queries.
  */
-const EARLY = `(()=>{const e=window.cordelEarly=new Map(),a=p=>e.set(p,fetch(p)),m=/^\\/p\\/([0-9a-f-]{36})\\//.exec(location.pathname);if(m){a("/api/projects/"+m[1]);a("/api/projects/"+m[1]+"/ledger/closures")}})()`;
+const EARLY = `(()=>{const e=window.cordelEarly=new Map(),a=p=>e.set(p,fetch(p)),m=/^\\/p\\/([0-9a-f-]{36})\\//.exec(location.pathname);a("/api/session");if(m){a("/api/projects/"+m[1]);a("/api/projects/"+m[1]+"/ledger/closures")}})()`;
 
 /** Tells the browser what comes before any script has run: fonts, the first view's chunks, its data. */
 function preload(folder) {

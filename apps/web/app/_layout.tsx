@@ -1,4 +1,5 @@
 import { Slot } from 'expo-router';
+import { Gate } from '@/accounts/Gate';
 import { PageBoundary } from '@/ui/PageBoundary';
 import { Providers } from '@/ui/Providers';
 import { useReload } from '@/ui/useReload';
@@ -8,7 +9,9 @@ export default function Root() {
   return (
     <Providers>
       <PageBoundary>
-        <Slot />
+        <Gate>
+          <Slot />
+        </Gate>
       </PageBoundary>
     </Providers>
   );

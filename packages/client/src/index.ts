@@ -5,6 +5,7 @@ export {
   type ProblemPlace,
   Refused,
   ServerFailed,
+  SignedOut,
   Stopped,
   UnknownAnswer,
   Unreached,

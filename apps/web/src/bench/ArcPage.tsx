@@ -36,7 +36,7 @@ import { useArc } from './useArc';
 import { TimerBar } from './TimerBar';
 import { logInstrument } from './useStation';
 import { useTimers } from './useTimers';
-import { usePerson } from '@/data/storage';
+import { usePerson } from '@/data/session';
 
 /** Whether the arc is to be checked and why; the check, round by round. */
 export const ArcPage = () => <AtClosure>{(at) => <ArcCheck {...at} />}</AtClosure>;

@@ -2,7 +2,7 @@ import { type BenchMode } from '@cordel/core/session';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useCallback, useEffect, useState } from 'react';
 import { ScrollView, View } from 'react-native';
-import { usePerson } from '@/data/storage';
+import { usePerson } from '@/data/session';
 import { useWork } from '@/data/queries';
 import type { ClosureWork } from '@cordel/client';
 import { common } from '@cordel/text/pages/common';

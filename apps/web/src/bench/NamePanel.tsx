@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { benchShared as t } from '@cordel/text/pages/bench/shared';
-import { usePerson } from '@/data/storage';
+import { usePerson } from '@/data/session';
 import { Page } from '@/ui/Page';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';

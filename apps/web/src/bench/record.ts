@@ -2,7 +2,7 @@ import { v7 as uuid } from 'uuid';
 import type { Evidence, Stamp } from '@cordel/core';
 import { commands } from '@cordel/client';
 import { outbox } from '@/data/client';
-import { personNow } from '@/data/storage';
+import { personNow } from '@/data/session';
 
 /** Signs an entry that is made now on this device. */
 export const newStamp = (): Stamp => ({

@@ -7,7 +7,7 @@ import { benchShared as t } from '@cordel/text/pages/bench/shared';
 import { api } from '@/data/api';
 import { useLive } from '@/data/changes';
 import { outbox, useOutbox, usePendingEvidence } from '@/data/client';
-import { personNow } from '@/data/storage';
+import { personNow } from '@/data/session';
 
 /** The bench as the server has it, as tables of a snapshot. */
 async function readBench(projectId: string) {

@@ -3,7 +3,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { common } from '@cordel/text/pages/common';
 import { closePage as t } from '@cordel/text/pages/closing/ClosePage';
-import { usePerson } from '@/data/storage';
+import { usePerson } from '@/data/session';
 import { useProjectView } from '@/projects/context';
 import { NamePanel } from '@/bench/NamePanel';
 import { Waiting } from '@/ui/Notice';

@@ -21,7 +21,7 @@ import { errorText } from '@cordel/text/record';
 import { v7 as uuid } from 'uuid';
 import { api } from '@/data/api';
 import { queryClient } from '@/data/client';
-import { personNow } from '@/data/storage';
+import { personNow } from '@/data/session';
 import { Choice } from '@/ui/Field';
 import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';

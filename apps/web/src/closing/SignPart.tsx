@@ -5,7 +5,8 @@ import type { EntryOf } from '@cordel/core/close';
 import { pointText, recordChangeText, signingBlockText } from '@cordel/text/close';
 import { signPart as t } from '@cordel/text/pages/closing/SignPart';
 import { errorText } from '@cordel/text/record';
-import { usePerson } from '@/data/storage';
+import { accounts } from '@cordel/text/pages/accounts/accounts';
+import { useMay, usePerson } from '@/data/session';
 import { useProjectView } from '@/projects/context';
 import { useClock } from '@/projects/useClock';
 import { Choice } from '@/ui/Field';
@@ -101,9 +102,16 @@ function SignForm({
 }) {
   const { project } = useProjectView();
   const { clock } = useClock();
-  const [person] = usePerson();
-  const [role, setRole] = useState<Role>(due[0]!);
-  const [name, setName] = useState(due[0] === 'technician' ? person : '');
+  const [person, , isSignedIn] = usePerson();
+  const router = useRouter();
+  const mayLead = useMay(project.id, 'decide');
+  const mayRecord = useMay(project.id, 'record');
+  const offered = due.filter((one) => (one === 'lead' ? mayLead : mayRecord));
+  const [chosen, setRole] = useState<Role>(due[0]!);
+  const role = offered.includes(chosen) ? chosen : offered[0];
+  const [typed, setName] = useState(due[0] === 'technician' ? person : '');
+  // Where people sign in, they sign as themselves.
+  const name = isSignedIn ? person : typed;
   const [strokes, setStrokes] = useState<number[][]>([]);
   // What stood here when the person began to sign: what comes in meanwhile they have not checked.
   const [seen, setSeen] = useState<string | null>(null);
@@ -111,6 +119,16 @@ function SignForm({
     setStrokes(drawn);
     setSeen(drawn.length === 0 ? null : (seen ?? closing.seal()));
   };
+  if (role === undefined)
+    return (
+      <Card style={{ gap: 12 }}>
+        <Text kind="name" heading={2}>
+          {t('sign')}
+        </Text>
+        <Text>{t('anotherSigns', { role: due[0]! })}</Text>
+        <Button label={accounts('switchPerson')} onPress={() => router.push('/you' as never)} />
+      </Card>
+    );
   const sign = async () => {
     onProblem('');
     const digest = seen ?? closing.seal();
@@ -149,10 +167,14 @@ function SignForm({
       <Choice<Role>
         label={t('as')}
         value={role}
-        options={due.map((value) => ({ value, label: value }))}
+        options={offered.map((value) => ({ value, label: value }))}
         onChange={setRole}
       />
-      <TextField label={t('name')} value={name} onChange={setName} />
+      {isSignedIn ? (
+        <Text>{accounts('signedInAs', { name })}</Text>
+      ) : (
+        <TextField label={t('name')} value={name} onChange={setName} />
+      )}
       <SignaturePad label={t('fieldToSignIn')} onChange={draw} />
       <Button
         label={t('saveTheSignature')}

@@ -7,7 +7,7 @@ import { askText, prepCautionText } from '@cordel/text/prep';
 import { visitForm as t } from '@cordel/text/pages/closing/VisitForm';
 import { common } from '@cordel/text/pages/common';
 import { useBenchHeld } from '@/bench/useStation';
-import { usePerson } from '@/data/storage';
+import { usePerson } from '@/data/session';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { Card } from '@/ui/Card';

@@ -4,7 +4,7 @@ import { commands } from '@cordel/client';
 import { digestOf } from '@cordel/core/close';
 import { closingShared as t } from '@cordel/text/pages/closing/shared';
 import { outbox } from '@/data/client';
-import { personNow } from '@/data/storage';
+import { personNow } from '@/data/session';
 import type { PhotoScaler } from './photo.worker';
 
 /**

@@ -17,7 +17,7 @@ import { common } from '@cordel/text/pages/common';
 import { api } from '@/data/api';
 import { outbox, useOutbox } from '@/data/client';
 import { useWork } from '@/data/queries';
-import { personNow } from '@/data/storage';
+import { personNow } from '@/data/session';
 import { useProjectView } from '@/projects/context';
 
 /** The closing of a closure as the server has it, as tables of a snapshot. */

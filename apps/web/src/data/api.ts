@@ -1,5 +1,6 @@
 import { Stopped, Unreached, createApi, problemOf } from '@cordel/client';
 import { takeEarly } from './early';
+import { personIdNow } from './session';
 import { noteBuild } from './updates';
 
 const pathOf = ({ url }: Request): string => {
@@ -7,12 +8,19 @@ const pathOf = ({ url }: Request): string => {
   return `${pathname}${search}`;
 };
 
+const send = (request: Request): Promise<Response> =>
+  (request.method === 'GET' ? takeEarly(pathOf(request)) : undefined) ?? fetch(request);
+
 /** The server that this page came from. */
 export const api = createApi({
-  fetch: (request) =>
-    (request.method === 'GET' ? takeEarly(pathOf(request)) : undefined) ?? fetch(request),
+  fetch: send,
+  personId: personIdNow,
   onHeaders: noteBuild,
 });
+
+/** The same as it is asked with an account that is signed in on this device. */
+export const apiAs = (personId: string) =>
+  createApi({ fetch: send, personId: () => personId, onHeaders: noteBuild });
 
 /** A file on its way to the server. */
 export interface Sending {

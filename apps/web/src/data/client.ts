@@ -12,6 +12,7 @@ import {
   Outbox,
   type ProjectSnapshot,
   Refused,
+  SignedOut,
   type Snapshot,
   type Write,
   commands,
@@ -22,9 +23,9 @@ import {
   withWrites,
 } from '@cordel/client';
 import { type Evidence, projectSchema } from '@cordel/core';
-import { api } from './api';
+import { api, apiAs } from './api';
 import { Renewal } from './renewal';
-import { personNow } from './storage';
+import { personIdNow, personNow, tellSignedOut } from './session';
 
 /** Queries whose last answers the device keeps, by the first part of their keys: what the work at a closure needs. */
 const KEPT = new Set([
@@ -58,6 +59,7 @@ export const queryClient = new QueryClient({
     // What is gone is not shown any more, though it was kept.
     onError: (error, query) => {
       if (error instanceof Refused && error.status === 404) query.setState({ data: undefined });
+      if (error instanceof SignedOut) tellSignedOut();
     },
   }),
   defaultOptions: {
@@ -67,7 +69,8 @@ export const queryClient = new QueryClient({
       networkMode: 'offlineFirst',
       staleTime: 2000,
       // What the server refused stays refused; what it could not answer is tried again.
-      retry: (count, error) => !(error instanceof Refused) && count < 2,
+      retry: (count, error) =>
+        !(error instanceof Refused || error instanceof SignedOut) && count < 2,
     },
   },
 });
@@ -78,6 +81,8 @@ export const outbox = new Outbox({
   api,
   commands: COMMANDS,
   person: personNow,
+  personId: personIdNow,
+  apiAs,
   makeRoom: answers.clear,
   onDelivered,
 });
@@ -162,4 +167,10 @@ export function usePendingEvidence(): Evidence[] {
     () => waitingInputs(writes, commands.recordEvidence).flatMap(({ entries }) => entries),
     [writes],
   );
+}
+
+/** Forgets all that was read from the server; what waits to be sent stays. */
+export async function forgetAnswers(): Promise<void> {
+  queryClient.clear();
+  await answers.clear();
 }

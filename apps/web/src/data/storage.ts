@@ -45,7 +45,3 @@ export function usePersisted(key: string, initial: string): [string, (value: str
   );
   return [value ?? initial, set];
 }
-
-/** Who works on this device, as evidence is signed. */
-export const usePerson = () => usePersisted('cordel.person', '');
-export const personNow = (): string => keptNow('cordel.person') ?? '';

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { NamePanel } from '@/bench/NamePanel';
 import { useSummary } from '@/data/queries';
-import { usePerson } from '@/data/storage';
+import { usePerson } from '@/data/session';
 import { useProjectView } from '@/projects/context';
 import { useClock } from '@/projects/useClock';
 import { Choice } from '@/ui/Field';

@@ -5,7 +5,7 @@ import { answerOf, commands } from '@cordel/client';
 import { handoverShared as t } from '@cordel/text/pages/handover/shared';
 import { api } from '@/data/api';
 import { outbox } from '@/data/client';
-import { personNow } from '@/data/storage';
+import { personNow } from '@/data/session';
 
 const readPackages = (projectId: string) =>
   answerOf(api.GET('/api/projects/{projectId}/packages', { params: { path: { projectId } } }));

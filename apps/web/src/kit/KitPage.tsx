@@ -4,8 +4,9 @@ import { TextInput } from 'react-native-paper';
 import { kitShared as shared } from '@cordel/text/pages/kit/shared';
 import { kitPage as t } from '@cordel/text/pages/kit/KitPage';
 import { common } from '@cordel/text/pages/common';
+import { accounts } from '@cordel/text/pages/accounts/accounts';
 import { useOutbox } from '@/data/client';
-import { usePerson } from '@/data/storage';
+import { usePerson } from '@/data/session';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { Grid } from '@/ui/Grid';
@@ -19,7 +20,7 @@ import { Text } from '@/ui/Text';
 export function KitPage() {
   const { project, cables, closures, schemes, hardware } = useProjectView();
   const router = useRouter();
-  const [person, setPerson] = usePerson();
+  const [person, setPerson, isSignedIn] = usePerson();
   const [theme, setTheme] = useThemeChoice();
   const { writes } = useOutbox();
   const [help, setHelp] = useState(false);
@@ -45,6 +46,7 @@ export function KitPage() {
       says: t('schemes', { schemes: schemes.length }),
     },
     { to: 'labels', label: common('labels'), says: t('withCodesThatOpenAClosure') },
+    { to: 'people', label: accounts('people'), says: accounts('peopleSay') },
     { to: 'handover', label: t('handOver'), says: t('theAsBuiltPackage') },
     { to: 'import', label: common('importASpliceList'), says: t('csvOrXlsxWithAPreview') },
     { to: 'cable-list', label: shared('importCables'), says: t('csvOrXlsx') },
@@ -78,15 +80,22 @@ export function KitPage() {
       <Text kind="name" heading={2}>
         {t('thisDevice')}
       </Text>
-      <TextInput
-        mode="outlined"
-        label={t('yourNameOrInitials')}
-        aria-label={t('yourNameOrInitials')}
-        value={person}
-        onChangeText={setPerson}
-        maxLength={80}
-        outlineStyle={{ borderWidth: 2 }}
-      />
+      {isSignedIn ? (
+        <Button
+          label={accounts('signedInAs', { name: person })}
+          onPress={() => router.push('/you' as never)}
+        />
+      ) : (
+        <TextInput
+          mode="outlined"
+          label={t('yourNameOrInitials')}
+          aria-label={t('yourNameOrInitials')}
+          value={person}
+          onChangeText={setPerson}
+          maxLength={80}
+          outlineStyle={{ borderWidth: 2 }}
+        />
+      )}
       <Choice
         label={t('light')}
         value={theme}

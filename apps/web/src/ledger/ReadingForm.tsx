@@ -14,7 +14,7 @@ import { lossProblemText } from '@cordel/text/measure';
 import { ledgerShared as shared } from '@cordel/text/pages/ledger/shared';
 import { readingForm as t } from '@cordel/text/pages/ledger/ReadingForm';
 import { newStamp, recordEvidence } from '@/bench/record';
-import { usePerson } from '@/data/storage';
+import { usePerson } from '@/data/session';
 import { useProjectView } from '@/projects/context';
 import { Choice, Field } from '@/ui/Field';
 import { Card } from '@/ui/Card';
@@ -44,7 +44,7 @@ const formSchema = z.object({
 /** A measured figure of one splice, typed. */
 export function ReadingForm({ splice, spliceState }: { splice: Splice; spliceState: SpliceState }) {
   const { project, fiberName } = useProjectView();
-  const [person, setPerson] = usePerson();
+  const [person, setPerson, isSignedIn] = usePerson();
   const { control, handleSubmit, resetField } = useForm<
     z.input<typeof formSchema>,
     unknown,
@@ -118,7 +118,7 @@ export function ReadingForm({ splice, spliceState }: { splice: Splice; spliceSta
           numeric
           hint={t('aGainWithAMinusSuch')}
         />
-        <Field control={control as never} name="by" label={t('measuredBy')} />
+        {isSignedIn ? null : <Field control={control as never} name="by" label={t('measuredBy')} />}
       </View>
       <Button label={shared('recordIt')} look="next" onPress={() => void save()} />
     </Card>

@@ -5,7 +5,7 @@ import { rulingForm as t } from '@cordel/text/pages/ledger/RulingForm';
 import { common } from '@cordel/text/pages/common';
 import { ledgerShared as shared } from '@cordel/text/pages/ledger/shared';
 import { newStamp, recordEvidence } from '@/bench/record';
-import { usePerson } from '@/data/storage';
+import { usePerson } from '@/data/session';
 import { useProjectView } from '@/projects/context';
 import { Choice, Field } from '@/ui/Field';
 import { Card } from '@/ui/Card';
@@ -40,7 +40,7 @@ export function RulingForm({
   onDone(): void;
 }) {
   const { fiberName } = useProjectView();
-  const [person, setPerson] = usePerson();
+  const [person, setPerson, isSignedIn] = usePerson();
   const standsNow = spliceState.ruling !== null;
   const { control, handleSubmit } = useForm<RulingValues>({
     resolver: formResolver(formSchema),
@@ -98,7 +98,7 @@ export function RulingForm({
         <Notice word={t('forGood')}>{t('itsRecordStaysItsFibersAnd')}</Notice>
       ) : null}
       <Field control={control} name="why" label={common('why')} multiline />
-      <Field control={control} name="by" label={t('whoDecides')} />
+      {isSignedIn ? null : <Field control={control} name="by" label={t('whoDecides')} />}
       <Button
         label={standsNow ? t('takeItBack') : shared('recordIt')}
         look="next"

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { type Placed, type Present, type EvaluatedPlan } from '@cordel/core';
 import { obstacleText } from '@cordel/text/plan';
 import { changePart as t } from '@cordel/text/pages/plan/ChangePart';
-import { usePerson } from '@/data/storage';
+import { usePerson } from '@/data/session';
 import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
 import { Button } from '@/ui/Button';
@@ -74,7 +74,7 @@ export function ChangePart({
 
 /** Asks before splices that are made are removed, and who says so and why. */
 function CutAway({ plan, evaluated }: { plan: PlanHook; evaluated: EvaluatedPlan<Present> }) {
-  const [person, setPerson] = usePerson();
+  const [person, setPerson, isSignedIn] = usePerson();
   const { change } = evaluated;
   const why = plan.draft?.retire ?? null;
   const waiting = change.refused.filter(({ cut }) => cut).length;
@@ -101,7 +101,9 @@ function CutAway({ plan, evaluated }: { plan: PlanHook; evaluated: EvaluatedPlan
           value={why}
           onChange={(text) => plan.change({ retire: text })}
         />
-        <TextField label={t('decidedBy')} value={person} onChange={setPerson} />
+        {isSignedIn ? null : (
+          <TextField label={t('decidedBy')} value={person} onChange={setPerson} />
+        )}
       </View>
       <Button label={t('leaveThemAsTheyAre')} onPress={() => plan.change({ retire: null })} />
     </Card>

@@ -26,7 +26,7 @@ import {
 import { entryPart as t } from '@cordel/text/pages/prep/EntryPart';
 import { common } from '@cordel/text/pages/common';
 import { useWork } from '@/data/queries';
-import { personNow } from '@/data/storage';
+import { personNow } from '@/data/session';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { Card } from '@/ui/Card';

@@ -16,7 +16,7 @@ import { common } from '@cordel/text/pages/common';
 import { findingsPage as t } from '@cordel/text/pages/traces/FindingsPage';
 import { errorText } from '@cordel/text/record';
 import { outbox } from '@/data/client';
-import { personNow } from '@/data/storage';
+import { personNow } from '@/data/session';
 import { useProjectView } from '@/projects/context';
 import { Grid } from '@/ui/Grid';
 import { Card } from '@/ui/Card';

@@ -13,18 +13,20 @@ import { useColors } from './theme';
 /** What waits to be sent, and what was refused: in sight whenever there is any. */
 export function OutboxStrip() {
   const colors = useColors();
-  const { writes, offline, failing, noRoom } = useOutbox();
+  const { writes, offline, failing, noRoom, awaited } = useOutbox();
   const [open, setOpen] = useState(false);
   const count = (state: Write['state']) => writes.filter((write) => write.state === state).length;
   const [refused, aside, waiting] = [count('refused'), count('set aside'), count('waiting')];
   const unsafe = writes.filter((write) => write.unsafe).length;
   const unknown = writes.filter((write) => write.unknown).length;
-  const shown = offline || failing || refused + aside + unsafe + unknown > 0;
+  const shown =
+    offline || failing || awaited !== undefined || refused + aside + unsafe + unknown > 0;
   const words = [
     refused > 0 ? t('refusedNotAccepted', { refused }) : null,
     aside > 0 ? t('asideSetAside', { aside }) : null,
     unknown > 0 ? t('keptForANewerVersionOf', { unknown }) : null,
     unsafe > 0 ? t('notSafeNoRoomOnThis', { unsafe }) : null,
+    awaited ? t('keptUntilSignIn', { people: awaited.join(', ') }) : null,
     offline
       ? t('noConnectionKeptHereToSend', { waiting })
       : noRoom

@@ -15,6 +15,10 @@ interface TextFieldProps {
   unit?: string | undefined;
   numeric?: boolean | undefined;
   multiline?: boolean | undefined;
+  /** Not shown as it is typed. */
+  secret?: boolean | undefined;
+  /** What it is, for a browser that keeps such things. */
+  kind?: 'email' | 'name' | 'current-password' | 'new-password' | undefined;
   /** In a row of fields of the same width: how narrow it may be, in px. */
   minWidth?: number;
   onChange(text: string): void;
@@ -33,6 +37,8 @@ export function TextField({
   unit,
   numeric,
   multiline,
+  secret,
+  kind,
   minWidth,
   onChange,
   onLeave,
@@ -46,7 +52,10 @@ export function TextField({
         value={value}
         error={isWrong}
         multiline={multiline}
-        inputMode={numeric ? 'decimal' : undefined}
+        secureTextEntry={secret}
+        autoComplete={kind}
+        autoCapitalize={kind && kind !== 'name' ? 'none' : undefined}
+        inputMode={kind === 'email' ? 'email' : numeric ? 'decimal' : undefined}
         right={unit ? <TextInput.Affix text={unit} /> : undefined}
         onChangeText={onChange}
         onBlur={onLeave}

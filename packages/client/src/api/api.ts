@@ -7,6 +7,8 @@ export interface ApiOptions {
   origin?: string;
   /** Sends requests; by default the platform's own. */
   fetch?: (request: Request) => Promise<Response>;
+  /** The account that what is sent was made with, where people sign in. */
+  personId?: () => string | null;
   /** Told the headers of every answer. */
   onHeaders?: (headers: Headers) => void;
 }
@@ -15,12 +17,16 @@ export interface ApiOptions {
  * The typed client of the server's API. What is no success rejects: see {@link problemOf}; a request that
  * did not arrive rejects with `Unreached`.
  */
-export function createApi({ origin, fetch: send, onHeaders }: ApiOptions = {}) {
+export function createApi({ origin, fetch: send, personId, onHeaders }: ApiOptions = {}) {
   const client = createClient<paths>({
     ...(origin === undefined ? {} : { baseUrl: origin }),
     fetch: (request) => (send ?? globalThis.fetch)(request),
   });
   client.use({
+    onRequest: ({ request }) => {
+      const id = personId?.() ?? null;
+      if (id !== null) request.headers.set('x-cordel-person', id);
+    },
     onError: () => unreached(),
     onResponse: async ({ response }) => {
       onHeaders?.(response.headers);

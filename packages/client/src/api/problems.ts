@@ -42,6 +42,11 @@ const CHANGED_MEANWHILE = 412;
 /** Whether a write was refused for what others did meanwhile: sent with the record as it is now it goes through. */
 export const isConflict = ({ status }: Refused): boolean => status === CHANGED_MEANWHILE;
 
+/** Nobody, or not the person who made it, is signed in: the same request goes through once they are. */
+export class SignedOut extends RequestError {
+  override name = 'SignedOut';
+}
+
 /** The server failed over a request: the same one may fail again. */
 export class ServerFailed extends RequestError {
   override name = 'ServerFailed';
@@ -78,6 +83,9 @@ const NO_SERVER = [502, 503, 504];
 /** What a server says whose disk is full (RFC 4918, section 11.5). */
 const NO_ROOM = 507;
 
+/** What the server says of a request that nobody has signed in for. */
+const UNSIGNED = ['signedOut', 'lockedOut', 'otherDevice', 'otherPerson'];
+
 /** A problem document (RFC 9457), as far as it can be read. */
 interface ProblemDocument {
   detail?: string;
@@ -95,6 +103,8 @@ export async function problemOf(response: Response): Promise<Error> {
   if (status >= 500 && status !== NO_ROOM) return new ServerFailed(status);
   const problem = (await response.json().catch(() => null)) as ProblemDocument | null;
   if (status === NO_ROOM) return new NoRoom(problem?.detail ?? { code: 'noRoom' });
+  if (status === 401 && UNSIGNED.includes(problem?.code ?? ''))
+    return new SignedOut(problem?.detail ?? { code: 'refused', status });
   return new Refused(status, problem?.detail ?? { code: 'refused', status }, problem ?? {});
 }
 

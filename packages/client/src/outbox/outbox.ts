@@ -1,7 +1,7 @@
 import { v7 as uuid } from 'uuid';
 import type { Told, Upload } from '@cordel/core';
 import type { Api } from '../api/api.ts';
-import { NoRoom, Refused, ServerFailed } from '../api/problems.ts';
+import { NoRoom, Refused, ServerFailed, SignedOut } from '../api/problems.ts';
 import type { Command } from '../commands/command.ts';
 import { type CarriedFile, FileStore, base64Of, isInPieces, sendPieces } from './files.ts';
 import { WriteStore } from './store.ts';
@@ -13,6 +13,8 @@ export interface OutboxState {
   offline: boolean;
   /** True while the server answers, and fails. */
   failing: boolean;
+  /** Names of people whose writes wait for them to sign in. */
+  awaited?: readonly string[] | undefined;
   /** Why nothing is taken in for now, where the server's disk is full. */
   noRoom?: Told | undefined;
   /** How far the file is that is being sent, in bytes. */
@@ -30,6 +32,10 @@ export interface OutboxOptions {
   commands: ReadonlyMap<string, Command>;
   /** Who works on the device now. */
   person: () => string;
+  /** The account of whoever works on the device; null where nobody signs in. */
+  personId?: () => string | null;
+  /** The server as it is asked with an account. */
+  apiAs?: (personId: string) => Api;
   /** Lets go what the device can do without, when it has no room for a write. */
   makeRoom?: () => Promise<void>;
   /** Called when the server has a write, before it leaves the list. */
@@ -65,6 +71,8 @@ export class Outbox {
   private readonly inMemory = new Set<string>();
   /** Ids of writes that are out of the list, whether storage let them go or not. */
   private readonly gone = new Set<string>();
+  /** Accounts that have to sign in before their writes are sent. */
+  private readonly signedOut = new Set<string>();
   private isClosed = false;
   private sending = false;
   private failures = 0;
@@ -102,6 +110,7 @@ export class Outbox {
       command: command.name,
       input,
       person: this.options.person(),
+      personId: this.options.personId?.() ?? undefined,
       madeAt: new Date().toISOString(),
       label,
       state: 'waiting',
@@ -159,6 +168,13 @@ export class Outbox {
     if (!offline && !failing && this.next()) void this.flush();
   }
 
+  /** Somebody has signed in: what waited for them is sent. */
+  async signedIn(): Promise<void> {
+    this.signedOut.clear();
+    this.set({ awaited: undefined });
+    await this.flush();
+  }
+
   /** Ends it: nothing is sent any more, and what waits stays stored. */
   close(): void {
     this.isClosed = true;
@@ -175,10 +191,16 @@ export class Outbox {
   }
 
   private next(): Write | undefined {
-    const held = this.state.writes.filter(({ state, unknown }) => state === 'set aside' || unknown);
+    const held = this.state.writes.filter(
+      ({ state, unknown, personId }) =>
+        state === 'set aside' || unknown || this.signedOut.has(personId ?? ''),
+    );
     const missing = held.flatMap(idsMadeBy);
     const isNext = (write: Write, needed: readonly string[]): boolean =>
-      write.state === 'waiting' && !write.unknown && !namesAny(write, needed);
+      write.state === 'waiting' &&
+      !write.unknown &&
+      !this.signedOut.has(write.personId ?? '') &&
+      !namesAny(write, needed);
     const first = this.state.writes.find((write) => isNext(write, missing));
     if (!first?.files) return first;
     // Records do not wait for large files, but for those that they need.
@@ -198,6 +220,15 @@ export class Outbox {
       return true;
     } catch (error) {
       if (error instanceof ServerFailed) return this.failed(write, error);
+      if (error instanceof SignedOut) {
+        // Others' go on: of several people who share a device one may be signed out.
+        this.signedOut.add(write.personId ?? '');
+        const names = this.state.writes
+          .filter(({ personId }) => this.signedOut.has(personId ?? ''))
+          .map(({ person }) => person);
+        this.set({ awaited: [...new Set(names)], offline: false, failing: false });
+        return true;
+      }
       if (error instanceof NoRoom) {
         // No fault of this write: all of them wait.
         this.later({ offline: false, failing: true, noRoom: error.told });
@@ -221,7 +252,7 @@ export class Outbox {
   }
 
   /** @throws Refused where an older page stored what this one's command does not take */
-  private async send({ command: name, input, files = [] }: Write): Promise<unknown> {
+  private async send({ personId, command: name, input, files = [] }: Write): Promise<unknown> {
     const command = this.options.commands.get(name)!;
     const read = command.schema.safeParse(input);
     if (!read.success)
@@ -232,10 +263,15 @@ export class Outbox {
     const small = new Map<string, string>();
     for (const file of files)
       if (!isInPieces(file)) small.set(file.digest, base64Of(await this.carried(file)));
-    return command.send(this.options.api, read.data, (file) => {
+    return command.send(this.apiOf(personId), read.data, (file) => {
       const bytes = small.get(file.digest);
       return bytes === undefined ? { file } : { bytes };
     });
+  }
+
+  private apiOf(personId: string | undefined): Api {
+    const { api, apiAs } = this.options;
+    return personId !== undefined && apiAs ? apiAs(personId) : api;
   }
 
   /** @throws Refused where the device does not have it any more */
@@ -252,10 +288,15 @@ export class Outbox {
   private async sendFiles(write: Write): Promise<boolean> {
     for (const file of write.files ?? []) {
       if (!isInPieces(file)) continue;
-      const isSent = await sendPieces(this.options.api, file, await this.carried(file), (sent) => {
-        this.set({ sending: { writeId: write.id, sent, size: file.size }, offline: false });
-        return this.next()?.id === write.id;
-      }).finally(() => this.set({ sending: undefined }));
+      const isSent = await sendPieces(
+        this.apiOf(write.personId),
+        file,
+        await this.carried(file),
+        (sent) => {
+          this.set({ sending: { writeId: write.id, sent, size: file.size }, offline: false });
+          return this.next()?.id === write.id;
+        },
+      ).finally(() => this.set({ sending: undefined }));
       if (!isSent) return false;
     }
     return true;

@@ -11,6 +11,8 @@ export interface Write<Input = unknown> {
   files?: readonly Upload[];
   /** Who worked on the device. */
   person: string;
+  /** Their account, where people sign in: it goes to the server by theirs alone. */
+  personId?: string | undefined;
   madeAt: string;
   /** What it is, for the list of what waits: `A 125: 0.02 dB`. */
   label: string;

@@ -6,7 +6,7 @@ import { traceWarningText } from '@cordel/text/files';
 import { hereRows as t } from '@cordel/text/pages/traces/HereRows';
 import { errorText } from '@cordel/text/record';
 import { outbox } from '@/data/client';
-import { personNow } from '@/data/storage';
+import { personNow } from '@/data/session';
 import { useProjectView } from '@/projects/context';
 import { Notice } from '@/ui/Notice';
 import { Button } from '@/ui/Button';

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { common } from '@cordel/text/pages/common';
 import { tracesPage as t } from '@cordel/text/pages/traces/TracesPage';
 import { tracesShared as shared } from '@cordel/text/pages/traces/shared';
-import { usePerson } from '@/data/storage';
+import { usePerson } from '@/data/session';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { Card } from '@/ui/Card';

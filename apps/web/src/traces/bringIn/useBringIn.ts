@@ -8,7 +8,7 @@ import { placeProblemText } from '@cordel/text/otdr';
 import { toldText } from '@cordel/text/record';
 import { useBringIn as t } from '@cordel/text/pages/traces/useBringIn';
 import { outbox, useOutbox } from '@/data/client';
-import { personNow } from '@/data/storage';
+import { personNow } from '@/data/session';
 import { useProjectView } from '@/projects/context';
 import { useTraces } from '../queries';
 import type { LookedFile, TraceReader } from './traces.worker';

@@ -11,6 +11,8 @@ export const signPart = phrases({
   notSigned: 'Not signed.',
   saveTheSignature: 'Save the signature',
   sign: 'Sign',
+  anotherSigns:
+    'The {role} signs next: somebody with that role. Hand them this phone, or they sign on their own.',
   signedByName: 'signed by {name}',
   theClosuresRecordIsAsIt: 'The closure’s record is as it was signed.',
   theRecordThatIsKeptIs: 'The record that is kept is not what was signed: its digest is another.',

@@ -4,6 +4,7 @@ import { phrases } from '../../phrases.ts';
 export const outboxStrip = phrases({
   allIsSent: 'All is sent.',
   asideSetAside: '{aside} set aside',
+  keptUntilSignIn: 'kept here until they sign in: {people}',
   keptForANewerVersionOf: '{unknown} kept for a newer version of this page',
   noConnectionKeptHereToSend: 'no connection, {waiting} kept here to send',
   notSafeNoRoomOnThis: '{unsafe} not safe: no room on this device',

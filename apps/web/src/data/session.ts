@@ -1,0 +1,91 @@
+import type { paths } from '@cordel/client/paths';
+import { type Right, may } from '@cordel/core';
+import { keep, keptNow, usePersisted } from './storage';
+
+/** Who is signed in on this device, as the server said last. */
+export type Session = paths['/api/session']['get']['responses'][200]['content']['application/json'];
+
+/** An account that works on this device. */
+export type Account = NonNullable<Session['person']>;
+
+const KEY = 'cordel.session';
+
+const read = (text: string): Session | null => {
+  try {
+    return JSON.parse(text) as Session | null;
+  } catch {
+    return null;
+  }
+};
+
+let last = { text: '', session: null as Session | null };
+
+/** The same text is the same session. */
+function sessionOf(text: string): Session | null {
+  if (text !== last.text) last = { text, session: read(text) };
+  return last.session;
+}
+
+/** The session as it was last told; null before the first answer. Without a connection it stays as it was. */
+export const sessionNow = (): Session | null => sessionOf(keptNow(KEY) ?? '');
+
+export function useSession(): Session | null {
+  const [text] = usePersisted(KEY, '');
+  return sessionOf(text);
+}
+
+/** Sessions of the people who take turns on this device, by their accounts: one is shown without a connection too. */
+const OTHERS = 'cordel.sessions';
+
+const heldSessions = (): Record<string, Session> => {
+  try {
+    return JSON.parse(keptNow(OTHERS) ?? '{}') as Record<string, Session>;
+  } catch {
+    return {};
+  }
+};
+
+export const heldSession = (personId: string): Session | null => heldSessions()[personId] ?? null;
+
+export function keepSession(session: Session): void {
+  keep(KEY, JSON.stringify(session));
+  const { person, here } = session;
+  if (!person) return keep(OTHERS, null);
+  const known = Object.entries(heldSessions()).filter(([id]) => here.some((one) => one.id === id));
+  keep(OTHERS, JSON.stringify({ ...Object.fromEntries(known), [person.id]: session }));
+}
+
+let whenSignedOut = (): void => undefined;
+
+/** Sets what is done when the server says that nobody is signed in. */
+export const onSignedOut = (work: () => void): void => {
+  whenSignedOut = work;
+};
+
+export const tellSignedOut = (): void => whenSignedOut();
+
+/** The account of whoever works on this device; null where nobody signs in. */
+export const personIdNow = (): string | null => sessionNow()?.person?.id ?? null;
+
+const NAME = 'cordel.person';
+
+/** Whoever works on this device, as evidence is signed: by account where people sign in, or by the name typed here. */
+export function usePerson(): [name: string, set: (name: string) => void, isSignedIn: boolean] {
+  const session = useSession();
+  const [typed, setTyped] = usePersisted(NAME, '');
+  if (session?.accounts) return [session.person?.name ?? '', () => undefined, true];
+  return [typed, setTyped, false];
+}
+
+export function personNow(): string {
+  const session = sessionNow();
+  return (session?.accounts ? session.person?.name : keptNow(NAME)) ?? '';
+}
+
+/** Whether whoever works on this device has a right in a project; all have all where nobody signs in. */
+export function useMay(projectId: string, right: Right): boolean {
+  const session = useSession();
+  if (!session?.accounts) return true;
+  const role = session.roles[projectId];
+  return session.person?.ownsServer === true || (role !== undefined && may(role, right));
+}

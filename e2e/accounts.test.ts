@@ -1,0 +1,226 @@
+import { jest } from '@jest/globals';
+import type { Browser, Page } from 'puppeteer-core';
+import {
+  type Person,
+  type Server,
+  WIDE,
+  fill,
+  newPerson,
+  press,
+  pressKeys,
+  pressText,
+  readApi,
+  removeServer,
+  sees,
+  seesNot,
+  startBrowser,
+  startServer,
+  storyteller,
+  until,
+} from './app.ts';
+
+jest.setTimeout(180_000);
+
+const PASSWORD = 'bread sled lamp';
+
+let server: Server;
+let browser: Browser;
+let owner: Person;
+let phone: Person;
+let project: string;
+let closure: string;
+
+beforeAll(async () => {
+  [server, browser] = await Promise.all([startServer({ serve: true }), startBrowser()]);
+});
+afterAll(async () => {
+  await browser?.close();
+  if (server) await removeServer(server);
+});
+
+/** Asks the API as whoever is signed in on a page. */
+const ask = <Answer>(page: Page, path: string, method = 'GET', body?: unknown): Promise<Answer> =>
+  page.evaluate(
+    async (url, how, text) => {
+      const response = await fetch(url, {
+        method: how,
+        ...(text === null ? {} : { body: text, headers: { 'content-type': 'application/json' } }),
+      });
+      if (!response.ok) throw new Error(`${url}: ${response.status} ${await response.text()}`);
+      return (await response.json()) as never;
+    },
+    `/api${path}`,
+    method,
+    body === undefined ? null : JSON.stringify(body),
+  );
+
+/** The demo's document: somebody's work, to be imported. */
+async function demoDocument(): Promise<unknown> {
+  const demo = await startServer({ demo: true });
+  try {
+    const [one] = await readApi<{ id: string }[]>(demo, '/projects');
+    return await readApi(demo, `/projects/${one!.id}/document.json`);
+  } finally {
+    await removeServer(demo);
+  }
+}
+
+async function makeAccount(page: Page, name: string): Promise<void> {
+  await fill(page, 'Name, as you sign', name);
+  await fill(page, 'E-mail', `${name.toLowerCase().replace(' ', '.')}@firm.example`);
+  await fill(page, 'Password', PASSWORD);
+  await press(page, 'Make the account');
+}
+
+/** The link that the owner's page shows last. */
+const linkOn = (page: Page): Promise<string> =>
+  until(
+    () => page.evaluate(() => /http:\S+\/join#\S{20,}/.exec(document.body.innerText)?.[0] ?? null),
+    'a link',
+  );
+
+const bench = () => `${server.url}/p/${project}/bench/${closure}`;
+
+const attempts = async () => {
+  const { evidence } = await ask<{ evidence: { type: string; by: string }[] }>(
+    owner.page,
+    `/closures/${closure}/work`,
+  );
+  return evidence.filter(({ type }) => type === 'attempt').map(({ by }) => by);
+};
+
+describe('a server for real work', () => {
+  const step = storyteller();
+
+  step('is opened once by the link that it prints, and by nobody before', async () => {
+    const stranger = await newPerson(browser, server, null);
+    await stranger.page.goto(`${server.url}/projects`, { waitUntil: 'networkidle2' });
+    await sees(stranger.page, 'Sign in');
+    await sees(stranger.page, 'Ask the owner of your project for an invitation');
+    const link = /http:\S+\/join#\S+/.exec(server.output())![0];
+    owner = await newPerson(browser, server, null, WIDE);
+    await owner.page.goto(link, { waitUntil: 'networkidle2' });
+    await sees(owner.page, 'The owner’s account');
+    await makeAccount(owner.page, 'Olga Host');
+    await sees(owner.page, 'No project yet');
+    await stranger.page.goto(link, { waitUntil: 'networkidle2' });
+    await sees(stranger.page, 'This link was used already');
+    await stranger.context.close();
+    await ask(owner.page, '/documents', 'POST', await demoDocument());
+    project = (await ask<{ id: string }[]>(owner.page, '/projects'))[0]!.id;
+    const { closures } = await ask<{ closures: { closureId: string; name: string }[] }>(
+      owner.page,
+      `/projects/${project}/ledger/closures`,
+    );
+    closure = closures.find(({ name }) => name === 'Weir gauge')!.closureId;
+  });
+
+  step(
+    'lets a technician in by a link, who signs by account and not by what is typed',
+    async () => {
+      await owner.page.goto(`${server.url}/p/${project}/kit/people`, { waitUntil: 'networkidle2' });
+      await fill(owner.page, 'For whom', 'Ana');
+      await press(owner.page, 'Make a link');
+      const link = await linkOn(owner.page);
+      await owner.page.waitForSelector('[aria-label="QR code of the invitation"]');
+      phone = await newPerson(browser, server, 'Somebody Else');
+      await phone.page.goto(link, { waitUntil: 'networkidle2' });
+      await sees(phone.page, 'Olga Host invites you as technician.');
+      await makeAccount(phone.page, 'Ana Arc');
+      await sees(phone.page, 'Projects');
+      await phone.page.goto(bench(), { waitUntil: 'networkidle2' });
+      await pressKeys(phone.page, '2');
+      await press(phone.page, 'Save, next');
+      await sees(phone.page, 'tray 1 slot 2');
+      await until(
+        async () => (await attempts()).join() === 'Ana Arc',
+        'the first splice by account',
+      );
+    },
+  );
+
+  step('keeps each one’s work theirs on a phone that two share, without signal too', async () => {
+    await phone.page.goto(`${server.url}/you`, { waitUntil: 'networkidle2' });
+    await fill(phone.page, 'PIN', '2580');
+    await press(phone.page, 'Set the PIN');
+    await sees(phone.page, 'The PIN is set.');
+    await owner.page.reload({ waitUntil: 'networkidle2' });
+    await press(owner.page, 'Make a link');
+    await phone.page.goto(await linkOn(owner.page), { waitUntil: 'networkidle2' });
+    await press(phone.page, 'Join as somebody else');
+    await makeAccount(phone.page, 'Ben Blade');
+    await sees(phone.page, 'Projects');
+    // Ana's turn once with a connection: from then on the phone knows her PIN.
+    await phone.page.goto(`${server.url}/you`, { waitUntil: 'networkidle2' });
+    await sees(phone.page, 'Ben Blade');
+    await fill(phone.page, 'PIN of Ana Arc', '0000');
+    await press(phone.page, 'Go on as Ana Arc');
+    await sees(phone.page, 'The PIN is wrong.');
+    await fill(phone.page, 'PIN of Ana Arc', '2580');
+    await press(phone.page, 'Go on as Ana Arc');
+    await sees(phone.page, 'Ben Blade has set no PIN');
+    await phone.page.goto(bench(), { waitUntil: 'networkidle2' });
+    await phone.page.setOfflineMode(true);
+    await pressKeys(phone.page, '3');
+    await press(phone.page, 'Save, next');
+    await sees(phone.page, 'tray 1 slot 3');
+    await sees(phone.page, 'No connection, 1 kept here to send');
+    expect(await attempts()).toEqual(['Ana Arc']);
+    await phone.page.setOfflineMode(false);
+    await until(async () => (await attempts()).length === 2, 'what was done without signal');
+    expect(await attempts()).toEqual(['Ana Arc', 'Ana Arc']);
+  });
+
+  step('tells who lost their role what to do, and loses nothing of their work', async () => {
+    const ana = await ask<{ person: { id: string } }>(phone.page, '/session');
+    await phone.page.setOfflineMode(true);
+    await pressKeys(phone.page, '2');
+    await press(phone.page, 'Save, next');
+    await sees(phone.page, 'kept here to send');
+    const role = (next: string) =>
+      ask(owner.page, `/projects/${project}/members/${ana.person.id}`, 'PUT', { role: next });
+    await role('reader');
+    await phone.page.setOfflineMode(false);
+    await sees(phone.page, '1 not accepted');
+    await pressText(phone.page, 'Show');
+    await sees(phone.page, 'As a reader of this project you may not do this.');
+    expect(await attempts()).toHaveLength(2);
+    await role('technician');
+    await press(phone.page, 'Send again');
+    await until(async () => (await attempts()).length === 3, 'the entry, once the role is back');
+  });
+
+  step(
+    'locks a lost phone out, and takes what it held once its person signs in again',
+    async () => {
+      await phone.page.goto(bench(), { waitUntil: 'networkidle2' });
+      await phone.page.setOfflineMode(true);
+      await pressKeys(phone.page, '2');
+      await press(phone.page, 'Save, next');
+      await sees(phone.page, 'kept here to send');
+      await owner.page.goto(`${server.url}/server`, { waitUntil: 'networkidle2' });
+      await sees(owner.page, 'Ana Arc');
+      const device = (
+        await ask<{ name: string; devices: { id: string }[] }[]>(owner.page, '/people')
+      ).find(({ name }) => name === 'Ana Arc')!.devices[0]!.id;
+      await ask(owner.page, `/devices/${device}/lock-out`, 'POST', {});
+      await phone.page.setOfflineMode(false);
+      await sees(phone.page, 'This device was locked out.');
+      await sees(phone.page, '1 entry is kept on this device. It is sent once Ana Arc signs in.');
+      await seesNot(phone.page, 'Weir gauge');
+      await fill(phone.page, 'E-mail', 'ana.arc@firm.example');
+      await fill(phone.page, 'Password', PASSWORD);
+      // Its page has the same name.
+    await press(phone.page, '[name="Sign in"][role="button"]');
+      await until(async () => (await attempts()).length === 4, 'what the phone held');
+      await owner.page.reload({ waitUntil: 'networkidle2' });
+      await sees(owner.page, 'Olga Host locked out a');
+    },
+  );
+
+  step('shows a page without trouble to all of them', async () => {
+    const known = /status of 40[13]/;
+    for (const person of [owner, phone])
+      expect(person.trouble.filter((text) => !known.test(text))).toEqual([]);
+  });
+});

@@ -211,7 +211,7 @@ describe('a server for real work', () => {
       await fill(phone.page, 'E-mail', 'ana.arc@firm.example');
       await fill(phone.page, 'Password', PASSWORD);
       // Its page has the same name.
-    await press(phone.page, '[name="Sign in"][role="button"]');
+      await press(phone.page, '[name="Sign in"][role="button"]');
       await until(async () => (await attempts()).length === 4, 'what the phone held');
       await owner.page.reload({ waitUntil: 'networkidle2' });
       await sees(owner.page, 'Olga Host locked out a');

@@ -395,3 +395,51 @@ describe('what other versions of the page left', () => {
     expect(outbox.snapshot().writes).toMatchObject([{ state: 'waiting' }]);
   });
 });
+
+describe('a device that several people share', () => {
+  const UNSIGNED = { status: 401, body: { code: 'otherPerson', detail: 'Not signed in here.' } };
+
+  it('sends what each did by their account, and keeps theirs who is signed out for them', async () => {
+    let person = { id: 'ana', name: 'Ana' };
+    const signedIn = new Set(['ben']);
+    const sent: [account: string | null, count: unknown][] = [];
+    const apiAs = (personId: string | null) =>
+      createApi({
+        origin: 'http://cordel.test',
+        personId: () => personId,
+        fetch: async (request) => {
+          const account = request.headers.get('x-cordel-person');
+          if (!signedIn.has(account ?? ''))
+            return new Response(JSON.stringify(UNSIGNED.body), { status: UNSIGNED.status });
+          sent.push([account, ((await request.json()) as { count: number }).count]);
+          return new Response('{}', { status: 200 });
+        },
+      });
+    const outbox = new Outbox({
+      api: apiAs(null),
+      apiAs,
+      commands,
+      person: () => person.name,
+      personId: () => person.id,
+      onDelivered: () => undefined,
+    });
+    opened.push(outbox);
+    await until(() => !outbox.snapshot().loading);
+    void add(outbox, 1);
+    person = { id: 'ben', name: 'Ben' };
+    void add(outbox, 2);
+    await until(() => sent.length === 1);
+    expect(sent).toEqual([['ben', 2]]);
+    // It waits: nothing of it is refused, and the page can say for whom.
+    expect(outbox.snapshot().writes).toMatchObject([{ person: 'Ana', state: 'waiting' }]);
+    expect(outbox.snapshot().awaited).toEqual(['Ana']);
+    signedIn.add('ana');
+    await outbox.signedIn();
+    await until(() => outbox.snapshot().writes.length === 0);
+    expect(sent).toEqual([
+      ['ben', 2],
+      ['ana', 1],
+    ]);
+    expect(outbox.snapshot().awaited).toBeUndefined();
+  });
+});

@@ -1,7 +1,9 @@
+import { createHash } from 'node:crypto';
 import { readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import { promisify } from 'node:util';
 import { brotliCompress, constants, gzip } from 'node:zlib';
+import { generateSW } from 'workbox-build';
 
 const brotli = promisify(brotliCompress);
 const zip = promisify(gzip);
@@ -56,7 +58,7 @@ function chunksOf(entry) {
  * What the first view needs is asked for while the scripts are still on their way: the project's data, which
  * `data/early.ts` hands to the queries.
  */
-const EARLY = `(()=>{const e=window.cordelEarly=new Map(),a=p=>e.set(p,fetch(p)),m=/^\\/p\\/([0-9a-f-]{36})\\//.exec(location.pathname);a("/api/session");if(m){a("/api/projects/"+m[1]);a("/api/projects/"+m[1]+"/ledger/closures")}})()`;
+const EARLY = `(()=>{const e=window.cordelEarly=new Map(),a=p=>{const f=fetch(p);f.catch(()=>0);e.set(p,f)},m=/^\\/p\\/([0-9a-f-]{36})\\//.exec(location.pathname);a("/api/session");if(m){a("/api/projects/"+m[1]);a("/api/projects/"+m[1]+"/ledger/closures")}})()`;
 
 /** Tells the browser what comes before any script has run: fonts, the first view's chunks, its data. */
 function preload(folder) {
@@ -94,10 +96,61 @@ function compileEarly(folder) {
   }
 }
 
+/** What tells this build from others: the page knows which it is of, and the server which it has. */
+function markBuild(folder) {
+  const page = join(folder, 'index.html');
+  const text = readFileSync(page, 'utf8');
+  const names = [...filesBelow(folder)].map((path) => relative(folder, path)).sort();
+  const build = createHash('sha256').update(text).update(names.join()).digest('hex').slice(0, 16);
+  const head = [
+    `<meta name="cordel-build" content="${build}">`,
+    '<link rel="manifest" href="/manifest.webmanifest">',
+    '<link rel="apple-touch-icon" href="/icon-180.png">',
+  ].join('');
+  writeFileSync(
+    page,
+    text.replace('</head>', () => `${head}</head>`),
+  );
+}
+
+/**
+ * A service worker that keeps the whole app on the device, so that it starts without a connection. A newer one waits
+ * until the person agrees (`ui/UpdateStrip`). It keeps nothing of the API: what was read lies with the page's own store.
+ */
+async function keepOnDevice(folder) {
+  const { warnings } = await generateSW({
+    globDirectory: folder,
+    globPatterns: ['**/*.{js,html,css,woff2,png,ico,webmanifest}'],
+    // Named by their content: they are asked for as they are.
+    dontCacheBustURLsMatching: /\/_expo\/static\/|\/assets\//,
+    maximumFileSizeToCacheInBytes: 8 * 1024 * 1024,
+    swDest: join(folder, 'sw.js'),
+    navigateFallback: '/index.html',
+    navigateFallbackDenylist: [/^\/api\//],
+    // Photos of the record never change.
+    runtimeCaching: [
+      {
+        urlPattern: /\/api\/photos\//,
+        handler: 'CacheFirst',
+        options: { cacheName: 'photos', expiration: { maxEntries: 2000 } },
+      },
+    ],
+    inlineWorkboxRuntime: true,
+    sourcemap: false,
+    mode: 'production',
+    cleanupOutdatedCaches: true,
+    skipWaiting: false,
+    clientsClaim: true,
+  });
+  if (warnings.length > 0) throw new Error(warnings.join('\n'));
+}
+
 /** Makes the built web app ready to be served. */
 async function finishWeb(folder) {
   preload(folder);
   compileEarly(folder);
+  markBuild(folder);
+  await keepOnDevice(folder);
   await compress(folder);
 }
 

@@ -1,18 +1,23 @@
 import { Slot } from 'expo-router';
+import { View } from 'react-native';
 import { Gate } from '@/accounts/Gate';
 import { PageBoundary } from '@/ui/PageBoundary';
 import { Providers } from '@/ui/Providers';
-import { useReload } from '@/ui/useReload';
+import { UpdateStrip } from '@/ui/UpdateStrip';
 
 export default function Root() {
-  useReload();
   return (
     <Providers>
-      <PageBoundary>
-        <Gate>
-          <Slot />
-        </Gate>
-      </PageBoundary>
+      <View style={{ flex: 1 }}>
+        <View style={{ flex: 1 }}>
+          <PageBoundary>
+            <Gate>
+              <Slot />
+            </Gate>
+          </PageBoundary>
+        </View>
+        <UpdateStrip />
+      </View>
     </Providers>
   );
 }

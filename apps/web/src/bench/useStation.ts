@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query';
+import { queryOptions, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { type InstrumentEntry, type ReceivedRecord, type Splicer } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
@@ -28,8 +28,8 @@ const NOTHING: Omit<Held, 'projectId'> = {
 const NO_RECORDS: ReceivedRecord[] = [];
 
 /** What splicers recorded in a project, as it was read; those that come in are added. */
-export const useSplicerRecords = (projectId: string, enabled = true) =>
-  useQuery({
+export const recordsQuery = (projectId: string) =>
+  queryOptions({
     queryKey: ['records', projectId],
     queryFn: () =>
       answerOf(
@@ -37,15 +37,19 @@ export const useSplicerRecords = (projectId: string, enabled = true) =>
       ),
     // Those that come in are added to them.
     staleTime: Infinity,
-    enabled,
   });
 
+export const useSplicerRecords = (projectId: string, enabled = true) =>
+  useQuery({ ...recordsQuery(projectId), enabled });
+
 /** The instruments of a project and what was done to them, as the server has it. */
-export const useBenchHeld = (projectId: string) =>
-  useQuery({
+export const benchQuery = (projectId: string) =>
+  queryOptions({
     queryKey: ['bench', projectId],
     queryFn: () => readBench(projectId),
   });
+
+export const useBenchHeld = (projectId: string) => useQuery(benchQuery(projectId));
 
 /**
  * The instruments of a project, what was done to them and what splicers recorded: as the server has it,

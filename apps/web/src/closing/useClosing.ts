@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query';
+import { queryOptions, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { emptyAssembly } from '@cordel/core';
 import {
@@ -32,15 +32,15 @@ type Unsigned<Entry = ClosingEntry> = Entry extends ClosingEntry
   ? Omit<Entry, 'id' | 'closureId' | 'by' | 'at'> & { id?: string; by?: string; at?: string }
   : never;
 
+export const closingQuery = (closureId: string) =>
+  queryOptions({ queryKey: ['closing', closureId], queryFn: () => readClosing(closureId) });
+
 /** The closing of a closure as the server has it, with what waits to be sent, and the ways to go on. */
 export function useClosing(closureId: string) {
   const view = useProjectView();
   const { writes } = useOutbox();
   const work = useWork(closureId);
-  const query = useQuery({
-    queryKey: ['closing', closureId],
-    queryFn: () => readClosing(closureId),
-  });
+  const query = useQuery(closingQuery(closureId));
   const held = query.data;
   const closure = view.closures.find(({ id }) => id === closureId);
   const made = useMemo(() => {

@@ -37,6 +37,11 @@ const KEPT = new Set([
   'closing',
   'plan',
   'traces',
+  'records',
+  'ledger',
+  'splice',
+  'fiber',
+  'proof',
 ]);
 const KEPT_FOR_MS = 30 * 24 * 3600 * 1000;
 
@@ -49,10 +54,21 @@ const { persisterFn, persisterGc } = experimental_createQueryPersister<Persisted
   maxAge: KEPT_FOR_MS,
   // However new it is: a change that came after it has been told to a page that is gone.
   refetchOnRestore: 'always',
-  filters: { predicate: ({ queryKey }) => KEPT.has(String(queryKey[0])) },
+  // What was searched for by a word is seldom asked again.
+  filters: {
+    predicate: ({ queryKey }) =>
+      KEPT.has(String(queryKey[0])) && !JSON.stringify(queryKey).includes('"q":'),
+  },
 });
 // What nobody has asked for in a month goes, once the page has nothing else to do.
 setTimeout(() => void persisterGc(), 10_000);
+
+/** What is asked for is kept on the device, as far as {@link KEPT} goes. */
+export const keptOptions = {
+  persister: persisterFn,
+  // What is kept is shown without a connection too.
+  networkMode: 'offlineFirst',
+} as const;
 
 export const queryClient = new QueryClient({
   queryCache: new QueryCache({
@@ -64,9 +80,7 @@ export const queryClient = new QueryClient({
   }),
   defaultOptions: {
     queries: {
-      persister: persisterFn,
-      // What is kept is shown without a connection too.
-      networkMode: 'offlineFirst',
+      ...keptOptions,
       staleTime: 2000,
       // What the server refused stays refused; what it could not answer is tried again.
       retry: (count, error) =>
@@ -173,4 +187,5 @@ export function usePendingEvidence(): Evidence[] {
 export async function forgetAnswers(): Promise<void> {
   queryClient.clear();
   await answers.clear();
+  await globalThis.caches?.delete('photos').catch(() => false);
 }

@@ -1,4 +1,9 @@
-import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import {
+  infiniteQueryOptions,
+  queryOptions,
+  useInfiniteQuery,
+  useQuery,
+} from '@tanstack/react-query';
 import { useMemo } from 'react';
 import {
   COMMANDS,
@@ -15,13 +20,23 @@ import type { FiberRow, Page, RedoRow, SpliceRow, TrayRow } from '@cordel/core';
 import { api } from './api';
 import { useOutbox, usePendingEvidence } from './client';
 
+const projectsQuery = queryOptions({
+  queryKey: ['projects'],
+  queryFn: () => answerOf(api.GET('/api/projects')),
+});
+
+/** A project's records, as the server has them. */
+export const projectQuery = (projectId: string) =>
+  queryOptions({
+    queryKey: ['project', projectId],
+    queryFn: () =>
+      answerOf(api.GET('/api/projects/{projectId}', { params: { path: { projectId } } })),
+  });
+
 /** All projects, as they will be once all is sent. */
 export function useProjects() {
   const { writes } = useOutbox();
-  const query = useQuery({
-    queryKey: ['projects'],
-    queryFn: () => answerOf(api.GET('/api/projects')),
-  });
+  const query = useQuery(projectsQuery);
   const data = useMemo(
     () => query.data && withWrites({ projects: query.data }, writes, COMMANDS).projects,
     [query.data, writes],
@@ -34,9 +49,7 @@ export function useProject(projectId: string) {
   const { writes } = useOutbox();
   const pending = waitingInputs(writes, commands.saveProject).find(({ id }) => id === projectId);
   const query = useQuery({
-    queryKey: ['project', projectId],
-    queryFn: () =>
-      answerOf(api.GET('/api/projects/{projectId}', { params: { path: { projectId } } })),
+    ...projectQuery(projectId),
     enabled: projectId !== '' && !pending,
   });
   const data = useMemo(() => {
@@ -46,31 +59,37 @@ export function useProject(projectId: string) {
   return { ...query, data, cursor: query.data?.cursor };
 }
 
-export const useSchemes = () =>
-  useQuery({ queryKey: ['schemes'], queryFn: () => answerOf(api.GET('/api/schemes')) });
+export const schemesQuery = queryOptions({
+  queryKey: ['schemes'],
+  queryFn: () => answerOf(api.GET('/api/schemes')),
+});
 
-export const useSummary = (projectId: string) =>
-  useQuery({
+export const useSchemes = () => useQuery(schemesQuery);
+
+/** How closures stand. */
+export const summaryQuery = (projectId: string) =>
+  queryOptions({
     queryKey: ['ledger', projectId, 'closures'],
     queryFn: () =>
       answerOf(
         api.GET('/api/projects/{projectId}/ledger/closures', { params: { path: { projectId } } }),
       ),
-    enabled: projectId !== '',
   });
+
+export const useSummary = (projectId: string) =>
+  useQuery({ ...summaryQuery(projectId), enabled: projectId !== '' });
 
 /** A closure's splices and evidence, as the server has it. */
 export const readWork = (closureId: string) =>
   answerOf(api.GET('/api/closures/{closureId}/work', { params: { path: { closureId } } }));
 
+export const workQuery = (closureId: string) =>
+  queryOptions({ queryKey: ['work', closureId], queryFn: () => readWork(closureId) });
+
 /** A closure's splices and evidence, with what waits to be sent. */
 export function useWork(closureId: string) {
   const pending = usePendingEvidence();
-  const query = useQuery({
-    queryKey: ['work', closureId],
-    queryFn: () => readWork(closureId),
-    enabled: closureId !== '',
-  });
+  const query = useQuery({ ...workQuery(closureId), enabled: closureId !== '' });
   const data = useMemo(
     () => query.data && withEvidence(query.data, pending),
     [query.data, pending],
@@ -140,12 +159,12 @@ const LEDGER: { [View in keyof LedgerRows]: ReadLedger<View> } = {
 };
 
 /** Rows of the Ledger, page after page. */
-export function useLedger<View extends keyof LedgerRows>(
+export const ledgerQuery = <View extends keyof LedgerRows>(
   projectId: string,
   view: View,
   query: LedgerQuery,
-) {
-  return useInfiniteQuery({
+) =>
+  infiniteQueryOptions({
     queryKey: ['ledger', projectId, view, query],
     queryFn: ({ pageParam }) =>
       LEDGER[view](projectId, { ...query, offset: pageParam, limit: PAGE }),
@@ -154,6 +173,14 @@ export function useLedger<View extends keyof LedgerRows>(
       const shown = pages.reduce((sum, page) => sum + page.rows.length, 0);
       return shown < last.total && last.rows.length > 0 ? shown : undefined;
     },
+  });
+
+export const useLedger = <View extends keyof LedgerRows>(
+  projectId: string,
+  view: View,
+  query: LedgerQuery,
+) =>
+  useInfiniteQuery({
+    ...ledgerQuery(projectId, view, query),
     placeholderData: (previous) => previous,
   });
-}

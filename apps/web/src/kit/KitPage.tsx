@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { TextInput } from 'react-native-paper';
 import { kitShared as shared } from '@cordel/text/pages/kit/shared';
 import { kitPage as t } from '@cordel/text/pages/kit/KitPage';
+import { takeAlongPage as takeAlong } from '@cordel/text/pages/takeAlong/TakeAlongPage';
 import { common } from '@cordel/text/pages/common';
 import { accounts } from '@cordel/text/pages/accounts/accounts';
 import { useOutbox } from '@/data/client';
@@ -46,6 +47,7 @@ export function KitPage() {
       says: t('schemes', { schemes: schemes.length }),
     },
     { to: 'labels', label: common('labels'), says: t('withCodesThatOpenAClosure') },
+    { to: 'take-along', label: takeAlong('takeAlong'), says: takeAlong('takeAlongSays') },
     { to: 'people', label: accounts('people'), says: accounts('peopleSay') },
     { to: 'handover', label: t('handOver'), says: t('theAsBuiltPackage') },
     { to: 'import', label: common('importASpliceList'), says: t('csvOrXlsxWithAPreview') },

@@ -5,6 +5,7 @@ import { common } from '@cordel/text/pages/common';
 import { useChanges } from '@/data/changes';
 import { useProject } from '@/data/queries';
 import { keep } from '@/data/storage';
+import { useRenewTaken } from '@/takeAlong/useRenewTaken';
 import { Button } from '@/ui/Button';
 import { Shell } from '@/ui/Shell';
 import { Waiting } from '@/ui/Notice';
@@ -16,6 +17,7 @@ export const LAST_PROJECT = 'cordel.project';
 export function ProjectFrame({ projectId, children }: { projectId: string; children: ReactNode }) {
   const project = useProject(projectId);
   const router = useRouter();
+  useRenewTaken(projectId);
   useChanges(projectId, project.cursor, project.dataUpdatedAt);
   const view = useMemo(() => project.data && viewOf(project.data), [project.data]);
   const found = view !== undefined;

@@ -1,4 +1,4 @@
-import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import { queryOptions, useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { COMMANDS, type ShownTrace, answerOf, withWrites } from '@cordel/client';
 import { api } from '@/data/api';
@@ -14,13 +14,13 @@ async function readTraces(
   return { projectId, traces };
 }
 
+export const tracesQuery = (projectId: string) =>
+  queryOptions({ queryKey: ['traces', projectId], queryFn: () => readTraces(projectId) });
+
 /** The traces of a project, with those that wait to be sent. */
 export function useTraces(projectId: string) {
   const { writes } = useOutbox();
-  const query = useQuery({
-    queryKey: ['traces', projectId],
-    queryFn: () => readTraces(projectId),
-  });
+  const query = useQuery(tracesQuery(projectId));
   const data = useMemo(
     () => query.data && withWrites(query.data, writes, COMMANDS).traces,
     [query.data, writes],
@@ -34,11 +34,10 @@ const readProof = (projectId: string) =>
 /** What the traces of a project show. */
 export type ProofAnswer = Awaited<ReturnType<typeof readProof>>;
 
-export const useProof = (projectId: string) =>
-  useQuery({
-    queryKey: ['proof', projectId],
-    queryFn: () => readProof(projectId),
-  });
+export const proofQuery = (projectId: string) =>
+  queryOptions({ queryKey: ['proof', projectId], queryFn: () => readProof(projectId) });
+
+export const useProof = (projectId: string) => useQuery(proofQuery(projectId));
 
 const readCircuit = (projectId: string, cableId: string, fiber: number) =>
   answerOf(

@@ -1,4 +1,5 @@
 // Closing on a path of its own: the first view does without it.
+export * from './chain.ts';
 export * from './content.ts';
 export * from './cutOver.ts';
 export * from './face.ts';

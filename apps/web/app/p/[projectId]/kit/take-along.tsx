@@ -1,0 +1,1 @@
+export { TakeAlongPage as default } from '@/takeAlong/TakeAlongPage';

@@ -14,6 +14,7 @@ import { accountRoutes } from './accounts/routes.ts';
 import { backupRoutes } from './backup/routes.ts';
 import { benchRoutes } from './bench/routes.ts';
 import { Feeds } from './changes/feeds.ts';
+import { chainRoutes } from './chain/routes.ts';
 import { changeRoutes } from './changes/routes.ts';
 import { cableRoutes } from './cables/routes.ts';
 import { closingRoutes } from './closing/routes.ts';
@@ -157,6 +158,7 @@ export function createApi({
   const routed = app
     .route('/api', accountRoutes(accounts))
     .route('/api', backupRoutes)
+    .route('/api', chainRoutes)
     .route('/api', projectRoutes)
     .route('/api', schemeRoutes)
     .route('/api', cableRoutes)

@@ -10,6 +10,7 @@ import { startWords as say } from '@cordel/text/server/start';
 import { keepBackupKey } from './accounts/backupKey.ts';
 import { firstStart } from './accounts/invitations.ts';
 import { createApi } from './app.ts';
+import { keepChains } from './chain/keepChains.ts';
 import { pruneChanges } from './changes/queries.ts';
 import { NoRoom, needRoomToStart, reserveOf, roomOn } from './disk/room.ts';
 import { FolderInUse } from './db/lock.ts';
@@ -100,6 +101,9 @@ async function main(): Promise<void> {
     (owner) => clear({ owner }),
     (projectId) => open.notices.tell(projectId ?? ''),
   );
+  const chains = keepChains(open.db, open.notices, (error) =>
+    log.error(withoutValues(error), 'what is new in a record is not chained yet'),
+  );
   const endListening = url ? listenOn(url, open.notices) : () => Promise.resolve();
   const allowed = allowedHosts(
     process.env.HOST,
@@ -161,6 +165,7 @@ async function main(): Promise<void> {
     // Whatever it waits for, a full disk say: what was acknowledged is on the disk already.
     setTimeout(() => process.exit(1), MOST_TO_CLOSE_MS).unref();
     await noPackages;
+    chains.end();
     await heavy.close();
     await endListening();
     await open.close();

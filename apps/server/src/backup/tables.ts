@@ -51,6 +51,8 @@ export const BACKUP_TABLES: readonly BackupTable[] = [
   table('invitations', 'id'),
   table('receipts', 'received_at, entry_id'),
   table('audit', 'seq'),
+  table('chain', 'project_id, number'),
+  table('checkpoints', 'project_id, number'),
 ];
 
 /**

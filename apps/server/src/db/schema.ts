@@ -9,4 +9,5 @@ export * from './tables/projectImports.ts';
 export * from './tables/changes.ts';
 export * from './tables/uploads.ts';
 export * from './tables/accounts.ts';
+export * from './tables/chain.ts';
 export { evidenceSeq } from './tables/columns.ts';

@@ -1,4 +1,5 @@
 import { type SQL, asc, eq, sql } from 'drizzle-orm';
+import type { PgColumn } from 'drizzle-orm/pg-core';
 import { type Evidence, retirementsOf, groupBy } from '@cordel/core';
 import { evidenceProblems as say } from '@cordel/text/server/evidence';
 import type { Receipt } from '../accounts/receipts.ts';
@@ -9,45 +10,37 @@ import { lockProject } from '../projects/queries.ts';
 import { changedEntry } from './appendOnly.ts';
 import { renewCircuitOrigins } from '../splices/circuitOrigins.ts';
 
+export const KINDS = ['attempt', 'reading', 'inspection', 'ruling'] as const;
+
+/** The table of each kind of evidence: they share what every entry has. */
+const TABLES = { attempt: attempts, reading: readings, inspection: inspections, ruling: rulings };
+
+/**
+ * Evidence of one kind, with its numbers.
+ * @param condition on `splices`, or on the id of the entries
+ */
+export async function evidenceOfKind(
+  db: Db,
+  kind: Evidence['type'],
+  condition: (id: PgColumn) => SQL | undefined,
+): Promise<{ seq: number; entry: Evidence }[]> {
+  const table = TABLES[kind] as typeof attempts;
+  const rows = await db
+    .select({ row: table })
+    .from(table)
+    .innerJoin(splices, eq(splices.id, table.spliceId))
+    .where(condition(table.id))
+    .orderBy(asc(table.seq));
+  return rows.map(({ row: { seq, at, ...rest } }) => ({
+    seq,
+    entry: { type: kind, at: at.toISOString(), ...rest } as Evidence,
+  }));
+}
+
 /** All evidence of the splices that a condition on `splices` picks, in recorded order. */
 export async function evidenceOf(db: Db, condition: SQL | undefined): Promise<Evidence[]> {
   const entries: { seq: number; entry: Evidence }[] = [];
-  for (const row of await db
-    .select({ row: attempts })
-    .from(attempts)
-    .innerJoin(splices, eq(splices.id, attempts.spliceId))
-    .where(condition)
-    .orderBy(asc(attempts.seq))) {
-    const { seq, at, ...rest } = row.row;
-    entries.push({ seq, entry: { type: 'attempt', at: at.toISOString(), ...rest } });
-  }
-  for (const row of await db
-    .select({ row: readings })
-    .from(readings)
-    .innerJoin(splices, eq(splices.id, readings.spliceId))
-    .where(condition)
-    .orderBy(asc(readings.seq))) {
-    const { seq, at, ...rest } = row.row;
-    entries.push({ seq, entry: { type: 'reading', at: at.toISOString(), ...rest } });
-  }
-  for (const row of await db
-    .select({ row: inspections })
-    .from(inspections)
-    .innerJoin(splices, eq(splices.id, inspections.spliceId))
-    .where(condition)
-    .orderBy(asc(inspections.seq))) {
-    const { seq, at, ...rest } = row.row;
-    entries.push({ seq, entry: { type: 'inspection', at: at.toISOString(), ...rest } });
-  }
-  for (const row of await db
-    .select({ row: rulings })
-    .from(rulings)
-    .innerJoin(splices, eq(splices.id, rulings.spliceId))
-    .where(condition)
-    .orderBy(asc(rulings.seq))) {
-    const { seq, at, ...rest } = row.row;
-    entries.push({ seq, entry: { type: 'ruling', at: at.toISOString(), ...rest } });
-  }
+  for (const kind of KINDS) entries.push(...(await evidenceOfKind(db, kind, () => condition)));
   return entries.sort((a, b) => a.seq - b.seq).map(({ entry }) => entry);
 }
 
@@ -237,8 +230,6 @@ async function refuseTaken(db: Db, takes: readonly Take[]): Promise<void> {
     throw problemAt(409, `/entries/${index}/recordId`, say('recordTaken'));
   }
 }
-
-export const KINDS = ['attempt', 'reading', 'inspection', 'ruling'] as const;
 
 /** Attempts go in first, for readings, inspections and rulings name them; their order is kept by numbers drawn before. */
 async function recordOn(db: Db, entries: readonly Evidence[]): Promise<number> {

@@ -1,3 +1,5 @@
+import type { ChainLink, Checkpoint } from '@cordel/core/close';
+import { linkPages, sealChain } from '../chain/chain.ts';
 import { eq, inArray, sql } from 'drizzle-orm';
 import {
   type Closure,
@@ -86,6 +88,8 @@ export async function* feed(
 ): AsyncGenerator<{ message: PackageMessage; part: string; rows: number }> {
   const { projectId, closureId } = task;
   const project = await getProject(db, projectId);
+  // First: what is in the package is in the chain, but for what is recorded meanwhile.
+  const checkpoint = await sealChain(db, projectId);
   const summary = await closureRows(db, projectId);
   const all = await getClosures(db, projectId);
   const own = closureId ? all.filter(({ id }) => id === closureId) : all;
@@ -111,6 +115,7 @@ export async function* feed(
       extras: await extraTitles(db, task),
       wavelengths: await wavelengthsOf(db, project),
       moment: await newestEntry(db, projectId, closureId),
+      checkpoint,
       document: closureId ? null : await readFrame(db, projectId),
     },
   };
@@ -147,6 +152,7 @@ export async function* feed(
   } else {
     yield* tracesOf(db, project, null);
     yield* photosAgain(db, own);
+    yield* chainOf(db, projectId, checkpoint);
   }
   yield { part: 'zip', rows: 0, message: { kind: 'finish' } };
 }
@@ -188,6 +194,22 @@ async function* tracesOf(
     });
     yield { part: 'traces', rows: 0, message: { kind: 'trace' as const, trace, words } };
   }
+}
+
+/** The chain up to what the server signed. */
+async function* chainOf(db: Db, projectId: string, checkpoint: Checkpoint | null) {
+  if (!checkpoint) return;
+  const message = (links: ChainLink[], last: Checkpoint | null) => ({
+    part: 'record',
+    rows: 0,
+    message: { kind: 'chain' as const, links, checkpoint: last },
+  });
+  for await (const page of linkPages(db, projectId))
+    yield message(
+      page.filter(({ number }) => number <= checkpoint.number),
+      null,
+    );
+  yield message([], checkpoint);
 }
 
 /** Photos once more, where the document has them. */

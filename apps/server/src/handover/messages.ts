@@ -12,7 +12,14 @@ import type {
   SpliceRow,
   TallyRow,
 } from '@cordel/core';
-import type { ClosureRecord, ClosingState, Photo, SignedRecord } from '@cordel/core/close';
+import type {
+  ChainLink,
+  Checkpoint,
+  ClosureRecord,
+  ClosingState,
+  Photo,
+  SignedRecord,
+} from '@cordel/core/close';
 import type { ProjectDocument } from '@cordel/core/document';
 
 /** A splice with its verdict, who made it when, what counts, and the columns its list brought along. */
@@ -64,6 +71,8 @@ export type PackageMessage =
       wavelengths: number[];
       /** When the newest entry was made: nothing else says of when the record is. */
       moment: string;
+      /** What the server signed of the record's chain; null where nothing was recorded. */
+      checkpoint: Checkpoint | null;
       /** The whole project but for what comes one by one; null for a closure. */
       document: Omit<ProjectDocument, StreamedPart> | null;
     }
@@ -78,6 +87,8 @@ export type PackageMessage =
   | { kind: 'document photo'; photo: Photo }
   /** The record of the one closure that the package is of. */
   | { kind: 'record'; record: ClosureRecord }
+  /** Links of the record's chain, in their order, and at its end what the server signed. */
+  | { kind: 'chain'; links: ChainLink[]; checkpoint: Checkpoint | null }
   | { kind: 'finish' };
 
 /** Parts of a document that come one by one. */

@@ -836,6 +836,87 @@ export interface paths {
             };
         };
     };
+    "/api/projects/{projectId}/chain": {
+        parameters: {
+        };
+        /**
+         * Whether the record is what was recorded: its chain of hashes, and what the server signed
+         * @description Every entry is a link: SHA-256 over its digest and the link before it. Checkpoints are signed with the server’s key (Ed25519). What is new is chained first.
+         */
+        get: {
+            parameters: {
+                path: {
+                    projectId: string;
+                };
+            };
+            responses: {
+                /** @description The check */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            links: number;
+                            checkpoint: {
+                                projectId: string;
+                                number: number;
+                                hash: string;
+                                at: string;
+                                publicKey: string;
+                                signature: string;
+                            } | null;
+                            problems: ({
+                                /** @enum {string} */
+                                code: "entryChanged";
+                                number: number;
+                                /** @enum {string} */
+                                kind: "attempt" | "reading" | "inspection" | "ruling" | "closing" | "photo" | "trace" | "tracePlace" | "setAside" | "instrumentLog";
+                                entryId: string;
+                            } | {
+                                /** @enum {string} */
+                                code: "entryMissing";
+                                number: number;
+                                /** @enum {string} */
+                                kind: "attempt" | "reading" | "inspection" | "ruling" | "closing" | "photo" | "trace" | "tracePlace" | "setAside" | "instrumentLog";
+                                entryId: string;
+                            } | {
+                                /** @enum {string} */
+                                code: "linkBroken";
+                                number: number;
+                            } | {
+                                /** @enum {string} */
+                                code: "linkMissing";
+                                number: number;
+                            } | {
+                                /** @enum {string} */
+                                code: "checkpointDiffers";
+                                number: number;
+                            } | {
+                                /** @enum {string} */
+                                code: "chainCutShort";
+                                number: number;
+                            } | {
+                                /** @enum {string} */
+                                code: "signatureWrong";
+                                number: number;
+                            })[];
+                            problemCount: number;
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
     "/api/projects": {
         parameters: {
         };
@@ -7664,4 +7745,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = 'a79313c9d65eb678';
+export const API_DIGEST = '68adc93b1917b09d';

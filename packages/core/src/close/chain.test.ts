@@ -84,6 +84,11 @@ describe('a chain of entries', () => {
     );
   });
 
+  it('has the same digest for an entry that could say more, and does not', () => {
+    expect(entryDigest({ ...entries[3]!, why: null })).toBe(entryDigest(entries[3]!));
+    expect(entryDigest({ ...entries[3]!, why: '' })).not.toBe(entryDigest(entries[3]!));
+  });
+
   it('is the same whether it is made at once or piece by piece', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 11 }), (cut) => {

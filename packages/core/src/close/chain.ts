@@ -31,8 +31,14 @@ export interface ChainLink {
 /** A link's hash stands under the whole chain before it: nothing of it is changed, dropped or put in between. */
 export const FIRST_HASH = '0'.repeat(64);
 
-/** What an entry's digest is of. */
-export const entryDigest = (entry: unknown): string => digestOf(canonicalText(entry));
+/**
+ * The digest of an entry: SHA-256 of its canonical form without what it does not say, so that a later version of the
+ * record, whose entries can say more, has the same digest for what was said before.
+ */
+export const entryDigest = (entry: object): string =>
+  digestOf(
+    canonicalText(Object.fromEntries(Object.entries(entry).filter(([, value]) => value !== null))),
+  );
 
 /**
  * The hash of a link.

@@ -11,12 +11,19 @@ route.geojson         route and closures (RFC 7946)
 traces/               OTDR traces, byte for byte as they came
 photos/               photos, as they were kept
 signed/               what was signed, in canonical form (RFC 8785)
+chain.jsonl           a link an entry: SHA-256 of what the entry says, and of the link with the hash of the one before
+checkpoint.json       what the server signed of the chain (Ed25519); the PDF's first page has it as a code
+verify.mjs            checks both: node verify.mjs
 manifest.json         every file with its size and SHA-256
 SHA256SUMS            the same for a command
 
 To check that nothing was changed:
 
     sha256sum -c SHA256SUMS
+
+To check that nothing of the record was changed, dropped or put in between since it was recorded:
+
+    node verify.mjs
 
 To check a signature: the SHA-256 of its file in signed/ is the digest that the signature names, in
 manifest.json under "signed", in the PDF under the signature, and in the sheet "closing".

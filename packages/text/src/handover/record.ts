@@ -5,6 +5,8 @@ export const record = phrases({
   asBuiltRecordSplicesVerdict:
     'As-built record. {splices, plural, one {# splice} other {# splices}}: {states}. Verdict: {groupVerdict}.',
   at: 'At',
+  checkpoint:
+    'The whole project’s record has {entries, plural, one {# entry} other {# entries}} in its chain. The server signed it on {moment}: hash {hash}, key {key}. The code holds the signature; verify.mjs in the package of the project checks it.',
   closed: 'Closed',
   closedTestedAndSigned: 'Closed, tested and signed.',
   closure: 'Closure',

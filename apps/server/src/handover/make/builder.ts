@@ -6,6 +6,7 @@ import { describer } from '../../exchange/describer.ts';
 import type { PackageClosure, PackageMessage, PackageSplice } from '../messages.ts';
 import { FileNames } from './fileNames.ts';
 import { type PackageFile, writeWhole } from './file.ts';
+import { ChainWriter } from './writers/chainWriter.ts';
 import { DocumentWriter } from './writers/documentWriter.ts';
 import type { OpenMessage, PackageContext, PackageWriter } from './writers/packageWriter.ts';
 import { PdfWriter } from './writers/pdfWriter.ts';
@@ -68,6 +69,9 @@ export class PackageBuilder {
       case 'record':
         await this.each((writer) => writer.record?.(message.record));
         return null;
+      case 'chain':
+        await this.each((writer) => writer.chain?.(message));
+        return null;
       case 'finish':
         await this.endClosure();
         return this.finish();
@@ -90,7 +94,7 @@ export class PackageBuilder {
     this.wholeFiles = new WholeFiles(context);
     this.writers = [await PdfWriter.open(context), await TablesWriter.open(context)];
     if (open.document) this.writers.push(await DocumentWriter.open(context, open.document));
-    this.writers.push(this.wholeFiles);
+    this.writers.push(this.wholeFiles, new ChainWriter(context));
   }
 
   private place(splices: readonly PackageSplice[]): void {

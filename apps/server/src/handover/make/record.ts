@@ -10,6 +10,7 @@ import {
   groupBy,
 } from '@cordel/core';
 import { wayText } from '@cordel/text/bench';
+import { type Checkpoint, canonicalText, digestOf, qrPath, qrSquares } from '@cordel/core/close';
 import { pointText } from '@cordel/text/close';
 import { groupVerdictText, spliceStateText } from '@cordel/text/loss/states';
 import { record as say } from '@cordel/text/handover/record';
@@ -24,7 +25,10 @@ import { Tallies } from './tallies.ts';
 type Open = Extract<PackageMessage, { kind: 'open' }>;
 
 /** The first page: what it is of, by what it was judged, and how each closure stands. */
-export function writeSummary(sheets: Sheets, { project, rows, tally, title }: Open): void {
+export function writeSummary(
+  sheets: Sheets,
+  { project, rows, tally, title, checkpoint }: Open,
+): void {
   const { limits } = project;
   sheets.heading(title, 22);
   sheets.paragraph(
@@ -74,7 +78,35 @@ export function writeSummary(sheets: Sheets, { project, rows, tally, title }: Op
     ]),
     (row) => (row[6] === 'fail' ? ACCENT : INK),
   );
+  if (checkpoint) writeCheckpoint(sheets, checkpoint);
 }
+
+/** Side of the code, points. */
+const CODE = 96;
+
+/** What the server signed of the whole project's record: in words, and as a code that holds all of it. */
+function writeCheckpoint(sheets: Sheets, checkpoint: Checkpoint): void {
+  sheets.y += 10;
+  sheets.room(CODE + 50);
+  sheets.paragraph(
+    say('checkpoint', {
+      entries: checkpoint.number,
+      hash: grouped(checkpoint.hash.slice(0, 16)),
+      key: grouped(digestOf(Buffer.from(checkpoint.publicKey, 'base64')).slice(0, 16)),
+      moment: sheets.moment(checkpoint.at),
+    }),
+  );
+  const squares = qrSquares(canonicalText(checkpoint));
+  const { doc, left } = sheets;
+  doc.save();
+  doc.translate(left, sheets.y + 4);
+  doc.scale(CODE / squares.length);
+  doc.path(qrPath(squares)).fill(INK);
+  doc.restore();
+  sheets.y += CODE + 12;
+}
+
+const grouped = (digits: string): string => (digits.match(/.{4}/g) ?? []).join(' ');
 
 /** A closure: its splices by tray, then what was looked at, tested, waived and signed. */
 export function writeClosure(

@@ -8,6 +8,7 @@ import type { PackageFile } from '../file.ts';
 type Message<Kind extends PackageMessage['kind']> = Extract<PackageMessage, { kind: Kind }>;
 export type OpenMessage = Message<'open'>;
 export type TraceMessage = Message<'trace'>;
+export type ChainMessage = Message<'chain'>;
 
 /** What all writers of a package share. */
 export interface PackageContext {
@@ -38,6 +39,7 @@ export interface PackageWriter {
   trace?(message: TraceMessage, bytes: Uint8Array): Promise<void>;
   documentPhoto?(photo: Photo): Promise<void>;
   record?(record: ClosureRecord): Promise<void>;
+  chain?(message: ChainMessage): Promise<void>;
   /** Ends what is open. @returns all files that it wrote */
   finish(): Promise<PackageFile[]>;
 }

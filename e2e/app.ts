@@ -39,6 +39,7 @@ export async function startServer({
   serve = false,
   env = {},
   port: wanted,
+  says,
 }: {
   folder?: string;
   demo?: boolean;
@@ -46,6 +47,8 @@ export async function startServer({
   serve?: boolean;
   env?: Record<string, string>;
   port?: number;
+  /** The address that it is to say, where it is none of plain http. */
+  says?: string;
 } = {}): Promise<Server> {
   const data = folder ?? (await mkdtemp(join(tmpdir(), 'cordel-e2e-')));
   const port = wanted ?? (await freePort());
@@ -61,7 +64,7 @@ export async function startServer({
   child.stderr.on('data', (text) => (output += text));
   const exited = new Promise<number | null>((resolve) => child.on('exit', (code) => resolve(code)));
   const url = `http://localhost:${port}`;
-  for (let tries = 0; !output.includes(url); tries++) {
+  for (let tries = 0; !output.includes(says ?? url); tries++) {
     if (tries > 600 || child.exitCode !== null)
       throw new Error(`The server did not start: ${output}`);
     await new Promise((resolve) => setTimeout(resolve, 100));

@@ -34,6 +34,7 @@ import { JSON_BOUNDS } from './http/bounds.ts';
 import { isReading } from './http/hosts.ts';
 import { nameSchemas } from './http/names.ts';
 import { ledgerRoutes } from './ledger/routes.ts';
+import { type Metrics, observed } from './metrics/metrics.ts';
 import { planRoutes } from './plans/routes.ts';
 import { prepRoutes } from './prep/routes.ts';
 import { projectRoutes } from './projects/routes.ts';
@@ -57,10 +58,17 @@ const DOCUMENT = /\/documents$/;
 const kindOf = (path: string): keyof typeof BODY_LIMITS | 'document' =>
   DOCUMENT.test(path) ? 'document' : WHOLE.test(path) ? 'whole' : 'usual';
 
+const live = route(forEveryone, {
+  method: 'get',
+  path: '/live',
+  summary: 'Whether the process answers; what it stands on is not asked',
+  responses: answers(z.object({ status: z.literal('ok') }), 'It answers'),
+});
+
 const health = route(forEveryone, {
   method: 'get',
   path: '/health',
-  summary: 'Whether the server answers and reaches its database',
+  summary: 'Whether the server is ready: it answers and reaches its database',
   responses: answers(z.object({ status: z.literal('ok') }), 'In good health'),
 });
 
@@ -81,6 +89,8 @@ interface ApiSetting {
   owner?: string;
   /** Where people reach the server, as they sign in on it; null where everybody may do all without. */
   origin?: string | null;
+  /** Counts what is asked. */
+  metrics?: Metrics | null;
 }
 
 /** The API over a database. It keeps no state of its own. */
@@ -94,6 +104,7 @@ export function createApi({
   room = ENDLESS_ROOM,
   owner = 'this process',
   origin = null,
+  metrics = null,
 }: ApiSetting) {
   const app = router();
   const accounts = origin === null ? null : openAccounts(db, origin);
@@ -114,6 +125,7 @@ export function createApi({
     return kind === 'document' ? next() : limits[kind](c, next);
   });
   app.use('/api/*', compress({ threshold: 4096 }));
+  app.use('/api/*', observed(metrics, log));
   app.use('/api/*', (c, next) => {
     c.set('db', db);
     return next();
@@ -179,10 +191,12 @@ export function createApi({
     .route('/api', handoverRoutes({ folder, room, store }))
     .route(
       '/api',
-      router().openapi(health, async (c) => {
-        await rowsOf(c.var.db, sql`select 1`);
-        return c.json({ status: 'ok' as const }, 200);
-      }),
+      router()
+        .openapi(live, (c) => c.json({ status: 'ok' as const }, 200))
+        .openapi(health, async (c) => {
+          await rowsOf(c.var.db, sql`select 1`);
+          return c.json({ status: 'ok' as const }, 200);
+        }),
     );
   nameSchemas();
   routed.doc31('/api/openapi.json', {

@@ -28,6 +28,7 @@ import {
   readListening,
 } from './http/listening.ts';
 import { serveWeb } from './http/web.ts';
+import { Metrics, serveMetrics } from './metrics/metrics.ts';
 import { clearCutOff } from './exchange/import/clear.ts';
 import { writeDocument } from './exchange/import/importProject.ts';
 import { withoutValues } from './http/problem.ts';
@@ -81,8 +82,12 @@ async function main(): Promise<void> {
   const firstSecret = hasAccounts ? await firstStart(open.db) : null;
   if (hasAccounts) await keepBackupKey(open.db, folder);
   await open.synced();
-  const app = createApi({ ...open, log, folder: packages, room, origin });
-  const build = serveWeb(app as never, webFolder);
+  const metricsPort = Number(process.env.CORDEL_METRICS_PORT ?? 0);
+  const metrics = metricsPort > 0 ? new Metrics() : null;
+  const metricsServer = metrics && serveMetrics(metrics, metricsPort);
+  if (metrics) open.notices.listen(() => metrics.written.inc());
+  const app = createApi({ ...open, log, folder: packages, room, origin, metrics });
+  const build = serveWeb(app as never, webFolder, origin?.startsWith('https:'));
   const clear = (gone: Parameters<typeof clearCutOff>[1]) =>
     void clearCutOff(open.db, gone).catch((error: unknown) =>
       log.error(withoutValues(error), 'what an import left is still there'),
@@ -165,6 +170,7 @@ async function main(): Promise<void> {
     // Whatever it waits for, a full disk say: what was acknowledged is on the disk already.
     setTimeout(() => process.exit(1), MOST_TO_CLOSE_MS).unref();
     await noPackages;
+    metricsServer?.close();
     chains.end();
     await heavy.close();
     await endListening();

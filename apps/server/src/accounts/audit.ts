@@ -22,8 +22,6 @@ export type AuditEvent =
   | { code: 'exported'; what: string }
   | { code: 'backedUp' };
 
-export type AuditCode = AuditEvent['code'];
-
 /** Whom an event is of, where it is not whoever asks. */
 interface Whom {
   projectId?: string | null;

@@ -9,7 +9,7 @@ const nameOf = (origin: string, name: string): string =>
   `${origin.startsWith('https:') ? '__Secure-' : ''}cordel.${name}`;
 
 /** Which person made what is sent, where another may be at the device by now. */
-export const PERSON_HEADER = 'x-cordel-person';
+const PERSON_HEADER = 'x-cordel-person';
 
 /** What a request shows of who it is from. */
 export function shownBy(c: Context, origin: string): Shown {

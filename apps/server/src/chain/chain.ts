@@ -80,7 +80,7 @@ const toCheckpoint = ({ at, ...rest }: typeof checkpoints.$inferSelect): Checkpo
   at: at.toISOString(),
 });
 
-export async function lastCheckpoint(db: Db, projectId: string): Promise<Checkpoint | null> {
+async function lastCheckpoint(db: Db, projectId: string): Promise<Checkpoint | null> {
   const [row] = await db
     .select()
     .from(checkpoints)

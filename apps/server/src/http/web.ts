@@ -30,11 +30,22 @@ const policyOf = (page: string): string =>
     "form-action 'none'",
   ].join('; ');
 
+/** What the page may use of the device: camera and place, and nothing else. */
+const PERMISSIONS =
+  'camera=(self), clipboard-write=(self), geolocation=(), microphone=(), payment=(), usb=()';
+
+const YEAR_S = 365 * 24 * 3600;
+
 /**
  * Serves the built web app; every path without a file ending is the app's own.
+ * @param isSecure whether people reach it over TLS alone
  * @returns what tells this build from others; null where there is no build
  */
-export function serveWeb(app: Pick<Hono, 'use' | 'get'>, folder: string): string | null {
+export function serveWeb(
+  app: Pick<Hono, 'use' | 'get'>,
+  folder: string,
+  isSecure = false,
+): string | null {
   const index = join(folder, 'index.html');
   if (!existsSync(index)) return null;
   const text = readFileSync(index, 'utf8');
@@ -44,6 +55,9 @@ export function serveWeb(app: Pick<Hono, 'use' | 'get'>, folder: string): string
     c.header('content-security-policy', policy);
     c.header('x-content-type-options', 'nosniff');
     c.header('referrer-policy', 'no-referrer');
+    c.header('permissions-policy', PERMISSIONS);
+    c.header('cross-origin-opener-policy', 'same-origin');
+    if (isSecure) c.header('strict-transport-security', `max-age=${YEAR_S}`);
   });
   app.use(
     '*',

@@ -4,7 +4,7 @@ import { firstStart } from '../accounts/invitations.ts';
 import { type Answer, type TestApi, startApi } from './api.ts';
 
 /** Where the server of the tests is reached. */
-export const ORIGIN = 'http://cordel.example';
+const ORIGIN = 'http://cordel.example';
 
 export const PASSWORD = 'bread sled lamp';
 

@@ -5903,10 +5903,42 @@ export interface paths {
             };
         };
     };
+    "/api/live": {
+        parameters: {
+        };
+        /** Whether the process answers; what it stands on is not asked */
+        get: {
+            parameters: {
+            };
+            responses: {
+                /** @description It answers */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            /** @enum {string} */
+                            status: "ok";
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
     "/api/health": {
         parameters: {
         };
-        /** Whether the server answers and reaches its database */
+        /** Whether the server is ready: it answers and reaches its database */
         get: {
             parameters: {
             };
@@ -7745,4 +7777,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = '68adc93b1917b09d';
+export const API_DIGEST = '8d1f38194e88ed23';

@@ -43,7 +43,7 @@ export const accounts = phrases({
   makeAccount: 'Make the account',
   haveAccount: 'I have an account',
   people: 'People',
-  peopleSay: 'Who may do what',
+  peopleSay: 'who may do what',
   yourRole: 'Your role here: {role}.',
   ownsServer: 'You are the owner of this server: you may do all.',
   openToAll:

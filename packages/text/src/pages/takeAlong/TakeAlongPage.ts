@@ -3,7 +3,7 @@ import { phrases } from '../../phrases.ts';
 /** Texts of `apps/web/src/takeAlong`. */
 export const takeAlongPage = phrases({
   takeAlong: 'Take along',
-  takeAlongSays: 'For work without signal',
+  takeAlongSays: 'for work without signal',
   says: 'Puts this project on the device, so that all work at the closures goes on without signal: the app starts, shows, records, and sends once there is signal.',
   check: 'Check.',
   plainHttp:
@@ -27,7 +27,7 @@ export const takeAlongPage = phrases({
   stop: 'Stop',
   takeIt: 'Take it along',
   again: 'Read it anew',
-  leave: 'Leave it here',
+  leave: 'Stop renewing it',
   worksTitle: 'Without signal',
   works:
     'These work: Route, plans, opening, Bench, practice, shift, closing, photos, signatures, Kit. What is recorded is sent by itself later.',

@@ -71,6 +71,13 @@ export function installPostgres() {
   return found();
 }
 
+/** Installs what makes certificates, where there is none. */
+export function installOpenssl() {
+  if (spawnSync('openssl', ['version']).status === 0) return;
+  console.log('Installing OpenSSL …');
+  installDebian('openssl');
+}
+
 /** Installs a package of Debian's. */
 export function installDebian(name) {
   const root = process.getuid?.() === 0 ? [] : ['sudo'];

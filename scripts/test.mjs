@@ -2,6 +2,7 @@ import {
   ROOT,
   build,
   installChromium,
+  installOpenssl,
   installPackages,
   installPostgres,
   npx,
@@ -44,6 +45,7 @@ if (unknown.length > 0) {
 installPackages();
 const steps = wanted.length > 0 ? wanted : Object.keys(STEPS);
 const chromium = steps.includes('e2e') ? installChromium() : '';
+if (steps.includes('e2e')) installOpenssl();
 const postgres = steps.some((step) => step === 'e2e' || step === 'api') ? installPostgres() : '';
 for (const step of steps) {
   console.log(`\n== ${step} ==`);

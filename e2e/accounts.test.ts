@@ -218,6 +218,33 @@ describe('a server for real work', () => {
     },
   );
 
+  step('takes a passkey in place of the password', async () => {
+    const { page } = phone;
+    // A device of its own that answers for the person, as a finger on it would (W3C Web Authentication).
+    const devtools = await page.createCDPSession();
+    await devtools.send('WebAuthn.enable');
+    await devtools.send('WebAuthn.addVirtualAuthenticator', {
+      options: {
+        protocol: 'ctap2',
+        transport: 'internal',
+        hasResidentKey: true,
+        hasUserVerification: true,
+        isUserVerified: true,
+        automaticPresenceSimulation: true,
+      },
+    });
+    await page.goto(`${server.url}/you`, { waitUntil: 'networkidle2' });
+    await fill(page, 'Name of this device', 'Crew phone');
+    await press(page, 'Add a passkey');
+    await sees(page, /Crew phone, since \d{4}/);
+    await press(page, 'Sign out');
+    await sees(page, 'Ask the owner of your project');
+    await press(page, 'Sign in by passkey');
+    await seesNot(page, 'Ask the owner of your project');
+    const { person } = await ask<{ person: { name: string } }>(page, '/session');
+    expect(person.name).toBe('Ana Arc');
+  });
+
   step('shows a page without trouble to all of them', async () => {
     const known = /status of 40[13]/;
     for (const person of [owner, phone])

@@ -2,12 +2,11 @@ import { z } from '@hono/zod-openapi';
 import { LEAST_ROLE, type Role, idSchema, issue, nameSchema, roleSchema } from '@cordel/core';
 import { accountsProblems as say } from '@cordel/text/server/accounts';
 import { and, desc, eq, isNull, sql } from 'drizzle-orm';
-import type { Context } from 'hono';
 import { v7 as uuid } from 'uuid';
 import { type Db, rowsOf } from '../db/client.ts';
 import { devices, invitations, members, people, pins, sessions } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
-import { type Env, answers, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
+import { answers, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { forEveryone, forPeople, forServerOwner, inProject, route } from './access.ts';
 import type { Accounts } from './accounts.ts';
 import { hasRight, personOf } from './asking.ts';
@@ -26,11 +25,12 @@ import { changeRole } from './members.ts';
 import {
   beginSession,
   endSession,
-  peopleHere,
   signInByPassword,
   signInWithout,
   switchByPin,
 } from './signIn.ts';
+import { passkeyRoutes } from './passkeys.ts';
+import { personSchema, sessionOf, sessionSchema } from './session.ts';
 import { countTry } from './tries.ts';
 
 const emailSchema = z.email({ error: issue('notEmail') }).max(120);
@@ -40,20 +40,6 @@ const passwordSchema = z
   .max(PASSWORD_LENGTH.most, issue('passwordTooLong'));
 const secretSchema = z.string().min(20).max(200);
 const pinSchema = z.string().regex(/^\d{4,8}$/, issue('notPin'));
-
-const personSchema = z.object({ id: z.string(), name: z.string() });
-
-const sessionSchema = z.object({
-  /** Whether people sign in on this server at all. */
-  accounts: z.boolean(),
-  person: personSchema.extend({ email: z.string(), ownsServer: z.boolean() }).nullable(),
-  /** Why nobody is signed in, where nobody is. */
-  why: z.enum(['signedOut', 'lockedOut', 'otherDevice', 'otherPerson']).nullable(),
-  /** People who are signed in on this device, and whether a PIN lets them take their turn. */
-  here: z.array(personSchema.extend({ hasPin: z.boolean() })),
-  /** What the person is in projects, by their ids. */
-  roles: z.record(z.string(), roleSchema),
-});
 
 const now = route(forEveryone, {
   method: 'get',
@@ -295,26 +281,6 @@ const iso = (at: Date): string => at.toISOString();
 /** Tries of a link in a quarter of an hour, by everybody: its secret is not to be guessed. */
 const MOST_LINKS = 300;
 
-async function sessionOf(c: Context<Env>, isKept: boolean): Promise<z.infer<typeof sessionSchema>> {
-  const { asking, db } = c.var;
-  const nobody = { accounts: isKept, person: null, here: [], roles: {} };
-  if (asking.kind !== 'person')
-    return { ...nobody, why: asking.kind === 'stranger' ? asking.why : null };
-  const [person] = await db.select().from(people).where(eq(people.id, asking.personId));
-  return {
-    accounts: true,
-    why: null,
-    person: {
-      id: asking.personId,
-      name: asking.name,
-      email: person!.email,
-      ownsServer: asking.ownsServer,
-    },
-    here: await peopleHere(db, asking.deviceId),
-    roles: Object.fromEntries(asking.roles),
-  };
-}
-
 async function auditOf(db: Db, projectId: string | null, before: number | undefined) {
   return rowsOf<z.infer<typeof auditSchema>[number]>(
     db,
@@ -334,6 +300,7 @@ export function accountRoutes(kept: Accounts | null) {
     throw new Problem(401, say('noAccounts'));
   };
   return router()
+    .route('/', passkeyRoutes(accountsOf))
     .openapi(now, async (c) => {
       if (kept && c.var.asking.kind === 'person') {
         // A session that is in use goes on: its month begins anew.

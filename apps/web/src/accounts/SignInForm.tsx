@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { accounts as t } from '@cordel/text/pages/accounts/accounts';
-import { signIn } from '@/data/signIn';
+import { hasPasskeys, signIn, signInByPasskey } from '@/data/signIn';
 import { Button } from '@/ui/Button';
 import { Notice } from '@/ui/Notice';
 import { TextField } from '@/ui/TextField';
@@ -31,6 +31,13 @@ export function SignInForm({ onDone }: { onDone?: () => void }) {
         </Notice>
       ) : null}
       <Button label={t('signIn')} look="next" disabled={!isWhole || task.busy} onPress={send} />
+      {hasPasskeys() ? (
+        <Button
+          label={t('signInByPasskey')}
+          disabled={task.busy}
+          onPress={() => void task.run(signInByPasskey).then((isDone) => isDone && onDone?.())}
+        />
+      ) : null}
     </View>
   );
 }

@@ -14,6 +14,7 @@ import { Notice, Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Text } from '@/ui/Text';
 import { TextField } from '@/ui/TextField';
+import { PasskeysPart } from './PasskeysPart';
 import { TurnPart } from './TurnPart';
 import { useTask } from './useTask';
 import { dayHere } from './zone';
@@ -38,6 +39,7 @@ export function YouPage() {
         hasPin={session.here.some(({ id, hasPin }) => id === person.id && hasPin)}
       />
       <DevicesPart />
+      <PasskeysPart />
       <PasswordPart />
       {person.ownsServer ? (
         <Button label={t('server')} onPress={() => router.push('/server' as never)} />

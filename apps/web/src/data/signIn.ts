@@ -4,6 +4,10 @@ import { forgetAnswers, outbox, queryClient } from './client';
 import { isPin, keepPin } from './pin';
 import { type Session, heldSession, keepSession, onSignedOut, sessionNow } from './session';
 
+/** Whether this browser knows passkeys, which need a page that came over TLS. */
+export const hasPasskeys = (): boolean =>
+  typeof window !== 'undefined' && window.isSecureContext && 'PublicKeyCredential' in window;
+
 /** Asked as whoever the browser's cookie names, and nobody else. */
 const plainApi = createApi();
 
@@ -35,6 +39,24 @@ onSignedOut(() => {
 
 export async function signIn(email: string, password: string): Promise<void> {
   take(await answerOf(plainApi.POST('/api/session', { body: { email, password } })));
+}
+
+/** @throws NotAllowedError of the browser where the person does not go on */
+export async function signInByPasskey(): Promise<void> {
+  const { startAuthentication } = await import('@simplewebauthn/browser');
+  const optionsJSON = await answerOf(plainApi.POST('/api/session/passkey/begin'));
+  const response = await startAuthentication({ optionsJSON: optionsJSON as never });
+  const body = { response: response as unknown as Record<string, unknown> };
+  take(await answerOf(plainApi.POST('/api/session/passkey', { body })));
+}
+
+/** @throws NotAllowedError of the browser where the person does not go on */
+export async function addPasskey(name: string): Promise<void> {
+  const { startRegistration } = await import('@simplewebauthn/browser');
+  const optionsJSON = await answerOf(api.POST('/api/session/passkeys/begin'));
+  const response = await startRegistration({ optionsJSON: optionsJSON as never });
+  const body = { name, response: response as unknown as Record<string, unknown> };
+  await answerOf(api.POST('/api/session/passkeys', { body }));
 }
 
 export async function join(

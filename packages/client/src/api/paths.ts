@@ -1,6 +1,228 @@
 // Written by `npm run api` from the routes of the server: change those.
 
 export interface paths {
+    "/api/session/passkeys": {
+        parameters: {
+        };
+        /** One’s passkeys */
+        get: {
+            parameters: {
+            };
+            responses: {
+                /** @description The passkeys */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            id: string;
+                            name: string;
+                            since: string;
+                        }[];
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        /** Add a passkey */
+        post: {
+            parameters: {
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        name: string;
+                        response: {
+                            [key: string]: unknown;
+                        };
+                    };
+                };
+            };
+            responses: {
+                /** @description Added */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            id: string;
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/session/passkeys/begin": {
+        parameters: {
+        };
+        /** Begin to add a passkey: what the browser is asked */
+        post: {
+            parameters: {
+            };
+            responses: {
+                /** @description Options for the browser */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            [key: string]: unknown;
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/session/passkeys/{passkeyId}": {
+        parameters: {
+        };
+        /** Remove a passkey of one’s own */
+        delete: {
+            parameters: {
+                path: {
+                    passkeyId: string;
+                };
+            };
+            responses: {
+                /** @description Removed */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            id: string;
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/session/passkey/begin": {
+        parameters: {
+        };
+        /** Begin to sign in by passkey: what the browser is asked */
+        post: {
+            parameters: {
+            };
+            responses: {
+                /** @description Options for the browser */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            [key: string]: unknown;
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/session/passkey": {
+        parameters: {
+        };
+        /** Sign in by passkey */
+        post: {
+            parameters: {
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        response: {
+                            [key: string]: unknown;
+                        };
+                    };
+                };
+            };
+            responses: {
+                /** @description The session */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            accounts: boolean;
+                            person: {
+                                id: string;
+                                name: string;
+                                email: string;
+                                ownsServer: boolean;
+                            } | null;
+                            /** @enum {string|null} */
+                            why: "signedOut" | "lockedOut" | "otherDevice" | "otherPerson" | null;
+                            here: {
+                                id: string;
+                                name: string;
+                                hasPin: boolean;
+                            }[];
+                            roles: {
+                                [key: string]: "owner" | "lead" | "technician" | "inspector" | "reader";
+                            };
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
     "/api/session": {
         parameters: {
         };
@@ -7777,4 +7999,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = '8d1f38194e88ed23';
+export const API_DIGEST = 'c8cff65a3e6518c0';

@@ -40,5 +40,7 @@ export const accountsProblems = problems({
   passwordMissing: 'Choose a new password.',
   wrongOrigin: 'This came from another address than the server’s own: open Cordel at {origin}.',
   notJsonType: 'Send JSON, as application/json.',
+  signInAnew:
+    'You signed in here a while ago: sign in with your password again, then add the passkey.',
   passkeyFailed: 'The passkey was not accepted. Try again, or sign in with your password.',
 });

@@ -6,6 +6,16 @@ import { register } from '../../register.ts';
 export const accounts = phrases({
   cordel: 'Cordel',
   signIn: 'Sign in',
+  signInByPasskey: 'Sign in by passkey',
+  passkeys: 'Passkeys',
+  passkeysSay:
+    'A passkey signs you in by the lock of your own device: finger, face or its code. There is no password to be guessed.',
+  noPasskeys: 'This browser takes no passkeys here: they need https.',
+  passkeyLine: '{name}, since {day}',
+  passkeyName: 'Name of this device',
+  passkeyNameHint: 'For your list',
+  addPasskey: 'Add a passkey',
+  removePasskey: 'Remove it',
   email: 'E-mail',
   password: 'Password',
   newPassword: 'New password',

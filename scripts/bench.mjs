@@ -73,6 +73,17 @@ const GROUPS = [
     names: ['first-view-bytes', 'first-view-time', 'second-view-time', 'worker-bytes'],
     page: true,
   },
+  {
+    file: 'e2e/field.bench.ts',
+    names: [
+      'signed-in-record',
+      'cold-start',
+      'come-together',
+      'come-together-frames',
+      'take-along',
+    ],
+    page: true,
+  },
   { file: 'e2e/page.bench.ts', names: ['scroll-nodes'], page: true },
   {
     file: 'e2e/live.bench.ts',

@@ -8,7 +8,8 @@ import { createGunzip } from 'node:zlib';
 import { backupWords as say } from '@cordel/text/server/backup';
 import { backupKeyIn } from '../src/accounts/backupKey.ts';
 import { backupFile } from '../src/backup/routes.ts';
-import { NotRestored, restoreBackup } from '../src/backup/restoreBackup.ts';
+import { restoreAny } from '../src/backup/restoreAny.ts';
+import { NotRestored } from '../src/backup/restoreBackup.ts';
 import { type OpenDb, openFolder, openServer } from '../src/db/client.ts';
 import { FolderInUse } from '../src/db/lock.ts';
 
@@ -17,9 +18,9 @@ const MIGRATIONS = fileURLToPath(new URL('../drizzle', import.meta.url));
 const folder = resolve(process.env.CORDEL_DATA ?? '.cordel');
 const server = process.env.CORDEL_SERVER ?? `http://localhost:${process.env.PORT ?? 8044}`;
 
-const openDatabase = (): Promise<OpenDb> => {
+const openDatabase = (migrations = MIGRATIONS): Promise<OpenDb> => {
   const url = process.env.DATABASE_URL;
-  return url ? openServer(url, MIGRATIONS) : openFolder(folder, MIGRATIONS);
+  return url ? openServer(url, migrations) : openFolder(folder, migrations);
 };
 
 /** A backup from the database itself, or from the server that has its folder. */
@@ -62,16 +63,14 @@ async function writeTo(path: string): Promise<void> {
 
 async function restore(path: string): Promise<void> {
   await access(path);
-  const database = await openDatabase();
-  try {
+  const read = () => {
+    const file = createReadStream(path);
     const lines = createGunzip();
-    const reading = pipeline(createReadStream(path), lines);
-    const [rows] = await Promise.all([restoreBackup(database.db, lines), reading]);
-    await database.synced();
-    console.log(say('restored', { path, rows }));
-  } finally {
-    await database.close();
-  }
+    file.on('error', (error) => lines.destroy(error));
+    return file.pipe(lines);
+  };
+  const rows = await restoreAny(openDatabase, read, MIGRATIONS);
+  console.log(say('restored', { path, rows }));
 }
 
 const [command, path] = process.argv.slice(2);

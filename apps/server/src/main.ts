@@ -3,14 +3,16 @@ import { type Server as SecureServer, createServer as createSecureServer } from 
 import { mkdir } from 'node:fs/promises';
 import type { AddressInfo } from 'node:net';
 import { join, resolve } from 'node:path';
+import { Readable } from 'node:stream';
 import { serve } from '@hono/node-server';
 import { pino } from 'pino';
 import { demoDocument } from '@cordel/demo';
 import { startWords as say } from '@cordel/text/server/start';
-import { keepBackupKey } from './accounts/backupKey.ts';
+import { backupKeyIn, keepBackupKey } from './accounts/backupKey.ts';
 import { firstStart } from './accounts/invitations.ts';
 import { createApi } from './app.ts';
 import { keepChains } from './chain/keepChains.ts';
+import { backUpDay } from './backup/schedule.ts';
 import { pruneChanges } from './changes/queries.ts';
 import { NoRoom, needRoomToStart, reserveOf, roomOn } from './disk/room.ts';
 import { FolderInUse } from './db/lock.ts';
@@ -106,6 +108,25 @@ async function main(): Promise<void> {
     (owner) => clear({ owner }),
     (projectId) => open.notices.tell(projectId ?? ''),
   );
+  const schedule = process.env.CORDEL_BACKUP && {
+    folder: resolve(process.env.CORDEL_BACKUP),
+    days: Number(process.env.CORDEL_BACKUP_DAYS ?? 14),
+  };
+  if (schedule) {
+    const headers = { authorization: `Bearer ${(await backupKeyIn(folder)) ?? ''}` };
+    // On the thread for long work: nobody who records waits for it.
+    const read = async () => {
+      const answer = await heavy.fetch(new Request('http://localhost/api/backup', { headers }));
+      if (!answer.ok || !answer.body) throw new Error(`The backup was answered ${answer.status}`);
+      return Readable.fromWeb(answer.body as never);
+    };
+    const backUp = () =>
+      void backUpDay(schedule, read, new Date()).catch((error: unknown) =>
+        log.error(withoutValues(error), 'the backup of today is not made'),
+      );
+    backUp();
+    setInterval(backUp, HOUR_MS).unref();
+  }
   const chains = keepChains(open.db, open.notices, (error) =>
     log.error(withoutValues(error), 'what is new in a record is not chained yet'),
   );

@@ -62,10 +62,16 @@ export async function restoreBackup(db: Db, lines: Readable): Promise<number> {
   });
 }
 
-async function headOf(db: Db, line: string): Promise<BackupHead> {
+/** @throws NotRestored where the first line is no backup's */
+export function readHead(line: string): BackupHead {
   const head = parsed<BackupHead>(line);
   if (head?.format !== 'cordel.backup' || head.version !== 1)
     throw new NotRestored(say('noBackup').text);
+  return head;
+}
+
+async function headOf(db: Db, line: string): Promise<BackupHead> {
+  const head = readHead(line);
   if (head.database !== (await versionOf(db))) throw new NotRestored(say('otherVersion').text);
   return head;
 }

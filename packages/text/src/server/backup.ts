@@ -7,7 +7,9 @@ export const backupProblems = problems({
     'There are projects here already: a backup goes into an empty data folder or database. Nothing was changed.',
   noBackup: 'This is not a backup of Cordel. Nothing was changed.',
   otherVersion:
-    'This backup was made by another version of Cordel: restore it with that version, then update. Nothing was changed.',
+    'This backup was made by an earlier version of Cordel, and a later one has begun here already: restore it into a data folder or database that no server has started on. Nothing was changed.',
+  laterVersion:
+    'This backup was made by a later version of Cordel: update this one first. Nothing was changed.',
   damaged: 'This backup is damaged: it is not the file that was written. Nothing was changed.',
   cutShort: 'This backup ends too early: it was not written to its end. Nothing was changed.',
 });

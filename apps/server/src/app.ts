@@ -23,6 +23,7 @@ import { closureRoutes } from './closures/routes.ts';
 import { ENDLESS_ROOM, type Room } from './disk/room.ts';
 import { type Db, rowsOf } from './db/client.ts';
 import { Notices } from './db/notices.ts';
+import { conflictRoutes } from './conflicts/routes.ts';
 import { evidenceRoutes } from './evidence/routes.ts';
 import { exchangeRoutes } from './exchange/routes.ts';
 import { handoverRoutes } from './handover/routes.ts';
@@ -171,6 +172,7 @@ export function createApi({
     .route('/api', accountRoutes(accounts))
     .route('/api', backupRoutes)
     .route('/api', chainRoutes)
+    .route('/api', conflictRoutes)
     .route('/api', projectRoutes)
     .route('/api', schemeRoutes)
     .route('/api', cableRoutes)

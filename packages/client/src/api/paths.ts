@@ -1139,6 +1139,65 @@ export interface paths {
             };
         };
     };
+    "/api/projects/{projectId}/conflicts": {
+        parameters: {
+        };
+        /**
+         * What two people did at the same time without knowing of each other
+         * @description Both entries stay. Two attempts are decided by taking one back, a point of the closing list by looking again; two signatures need no decision.
+         */
+        get: {
+            parameters: {
+                path: {
+                    projectId: string;
+                };
+            };
+            responses: {
+                /** @description The conflicts, two hundred of each kind at most */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            /** @enum {string} */
+                            kind: "attempt" | "point" | "sign";
+                            closureId: string;
+                            spliceId: string | null;
+                            what: string | null;
+                            sides: [
+                                {
+                                    entryId: string;
+                                    by: string;
+                                    at: string;
+                                    receivedAt: string;
+                                    estimateMdb: number | null;
+                                    verdict: string | null;
+                                },
+                                {
+                                    entryId: string;
+                                    by: string;
+                                    at: string;
+                                    receivedAt: string;
+                                    estimateMdb: number | null;
+                                    verdict: string | null;
+                                }
+                            ];
+                        }[];
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
     "/api/projects": {
         parameters: {
         };
@@ -7999,4 +8058,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = 'c8cff65a3e6518c0';
+export const API_DIGEST = 'd7f38a96a708586d';

@@ -1,0 +1,1 @@
+export { ConflictsPage as default } from '@/conflicts/ConflictsPage';

@@ -9,6 +9,11 @@ import { shownBy } from './cookies.ts';
 
 const BODY_TYPES = ['application/json', 'application/octet-stream', 'application/zip'];
 
+/** Whether something follows the headers (RFC 9112, section 6.3). */
+const hasBody = (c: Context): boolean =>
+  Number(c.req.header('content-length') ?? 0) > 0 ||
+  c.req.header('transfer-encoding') !== undefined;
+
 /**
  * A write comes from a page of our own: a browser says from which, and types that forms of other pages send are refused.
  * Source: OWASP Cross-Site Request Forgery Prevention Cheat Sheet.
@@ -18,16 +23,14 @@ function refuseForeign(c: Context, origin: string): void {
   const from = c.req.header('origin');
   if (from !== origin) throw new Problem(403, say('wrongOrigin', { origin }));
   const type = c.req.header('content-type')?.split(';')[0]?.trim().toLowerCase();
-  const hasBody = c.req.raw.body !== null;
-  if (hasBody && !BODY_TYPES.includes(type ?? '')) throw new Problem(415, say('notJsonType'));
+  if (hasBody(c) && !BODY_TYPES.includes(type ?? '')) throw new Problem(415, say('notJsonType'));
 }
 
 /** Strangers sign in and join: they send a few lines. */
 const MOST_OF_STRANGERS = 16 * 1024;
 
 const isLarge = (c: Context): boolean =>
-  c.req.raw.body !== null &&
-  !(Number(c.req.header('content-length') ?? Infinity) <= MOST_OF_STRANGERS);
+  hasBody(c) && !(Number(c.req.header('content-length')) <= MOST_OF_STRANGERS);
 
 /** Tells every route who asks; everybody may do all where there are no accounts. */
 export const askedBy =

@@ -49,6 +49,6 @@ it('a running server is backed up, restored into an empty folder, and is all the
   await other.stop();
   await expect(run('restore', file, { CORDEL_DATA: data })).rejects.toMatchObject({
     code: 1,
-    stderr: expect.stringMatching(/There are projects here already/) as string,
+    stderr: expect.stringMatching(/There are projects or accounts here already/) as string,
   });
 });

@@ -21,11 +21,7 @@ const PIECE = 4_000_000;
  * @throws NotRestored where the database has projects, or the backup is another version's, damaged or cut short
  */
 export async function restoreBackup(db: Db, lines: Readable): Promise<number> {
-  const [row] = await rowsOf<{ any: boolean }>(
-    db,
-    sql`select exists (select from projects) as any`,
-  );
-  if (row!.any) throw new NotRestored(say('notEmpty').text);
+  if (!(await isEmpty(db))) throw new NotRestored(say('notEmpty').text);
   return db.transaction(async (tx) => {
     const on = tx as unknown as Db;
     // What comes in with a backup is no change of a project, and no write that waits for an import.
@@ -60,6 +56,23 @@ export async function restoreBackup(db: Db, lines: Readable): Promise<number> {
     await rowsOf(on, sql`select setval('evidence_seq', ${head.evidenceSeq}::bigint)`);
     return rows;
   });
+}
+
+/** Whether nobody has begun here: neither with a project nor with an account, which earlier versions have not. */
+async function isEmpty(db: Db): Promise<boolean> {
+  const [known] = await rowsOf<{ people: boolean }>(
+    db,
+    sql`select to_regclass('public.people') is not null as people`,
+  );
+  const tables = known!.people ? ['projects', 'people'] : ['projects'];
+  for (const table of tables) {
+    const [row] = await rowsOf<{ any: boolean }>(
+      db,
+      sql`select exists (select from ${sql.identifier(table)}) as any`,
+    );
+    if (row!.any) return false;
+  }
+  return true;
 }
 
 /** @throws NotRestored where the first line is no backup's */

@@ -10,6 +10,7 @@ import { type OpenDb, openMemory, rowsOf } from '../db/client.ts';
 import { type TestApi, startApi } from '../testing/api.ts';
 import { attemptOn, smallDocument } from '../testing/small.ts';
 import { restoreAny } from './restoreAny.ts';
+import { restoreBackup } from './restoreBackup.ts';
 import { backupFile } from './routes.ts';
 import { backUpDay, keptDays } from './schedule.ts';
 
@@ -89,6 +90,17 @@ describe('backups by themselves', () => {
       sql`select count(*)::int as count from attempts`,
     );
     expect(row).toEqual({ count: 1 });
+    await target.close();
+  });
+
+  it('go into no database in which somebody has an account already', async () => {
+    const target = await openMemory(MIGRATIONS);
+    await rowsOf(
+      target.db,
+      sql`insert into people (id, name, email) values (gen_random_uuid(), 'Olga Host', 'olga@firm.example')`,
+    );
+    const lines = '{"format":"cordel.backup","version":1,"database":1,"evidenceSeq":"1"}\n';
+    await expect(restoreBackup(target.db, Readable.from([lines]))).rejects.toThrow(/accounts here/);
     await target.close();
   });
 

@@ -4,7 +4,7 @@ import { problems } from '../problems.ts';
 /** What the server refuses: `apps/server/src/backup`. */
 export const backupProblems = problems({
   notEmpty:
-    'There are projects here already: a backup goes into an empty data folder or database. Nothing was changed.',
+    'There are projects or accounts here already: a backup goes into an empty data folder or database. Nothing was changed.',
   noBackup: 'This is not a backup of Cordel. Nothing was changed.',
   otherVersion:
     'This backup was made by an earlier version of Cordel, and a later one has begun here already: restore it into a data folder or database that no server has started on. Nothing was changed.',

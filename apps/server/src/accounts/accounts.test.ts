@@ -241,7 +241,10 @@ describe('who did what', () => {
     for (let tries = 0; tries < 5; tries++)
       await phone.post('/session/person', { personId: ana, pin: '1111' });
     expect((await phone.post('/session/person', { personId: ana, pin: '2580' })).status).toBe(429);
-    // Ben has signed out: what he did waits for him.
+    // Ben, who is not the one at the phone, signs out: Ana stays signed in.
+    await phone.call('DELETE', '/session', undefined, { 'x-cordel-person': ben });
+    expect((await phone.get('/session')).body).toMatchObject({ person: { id: ana } });
+    // Who is signed in nowhere here: what they did waits for them.
     const left = await record(
       phone,
       attemptOn(document.splices[2]!.id, 20),

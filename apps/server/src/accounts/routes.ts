@@ -9,10 +9,10 @@ import { Problem } from '../http/problem.ts';
 import { answers, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { forEveryone, forPeople, forServerOwner, inProject, route } from './access.ts';
 import type { Accounts } from './accounts.ts';
-import { hasRight, personOf } from './asking.ts';
+import { hasRight, personOf, whoAsks } from './asking.ts';
 import { tell } from './audit.ts';
 import { PASSWORD_LENGTH, hashSecret } from './auth.ts';
-import { dropSession } from './cookies.ts';
+import { dropSession, shownBy } from './cookies.ts';
 import {
   invitationShown,
   invite,
@@ -322,7 +322,10 @@ export function accountRoutes(kept: Accounts | null) {
     .openapi(signOut, async (c) => {
       const accounts = accountsOf();
       await endSession(c.var.db, c.var.asking);
-      dropSession(c, accounts.origin);
+      // The cookie may be somebody else's who shares the device, and stays signed in.
+      const shown = { ...shownBy(c, accounts.origin), personId: null };
+      const rest = await whoAsks(c.var.db, shown);
+      if (rest.kind !== 'person') dropSession(c, accounts.origin);
       return c.json({ id: personOf(c.var.asking).personId }, 200);
     })
     .openapi(turn, async (c) => {

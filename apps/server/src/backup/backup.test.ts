@@ -165,7 +165,7 @@ describe('a backup that is not restored leaves nothing behind', () => {
     [
       'it is of another version',
       () => backup.replace(/"database":\d+/, '"database":3'),
-      /another version/,
+      /earlier version/,
     ],
     ['it is something else', () => '{"format":"cordel.project"}\n', /not a backup/],
   ])('%s', async (_, spoilt, words) => {

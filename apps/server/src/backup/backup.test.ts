@@ -176,6 +176,8 @@ describe('a backup that is not restored leaves nothing behind', () => {
   });
 
   it('there are projects already', async () => {
-    await expect(restoreBackup(api.db, Readable.from([backup]))).rejects.toThrow(/projects here/);
+    await expect(restoreBackup(api.db, Readable.from([backup]))).rejects.toThrow(
+      /projects or accounts here/,
+    );
   });
 });

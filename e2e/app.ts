@@ -335,6 +335,15 @@ export async function writeApi(
   if (!response.ok) throw new Error(`${path}: ${response.status} ${await response.text()}`);
 }
 
+/** Waits until the device has the app whole: its service worker runs, and is in charge of the page. */
+export const appIsKept = (page: Page): Promise<unknown> =>
+  page.waitForFunction(
+    async () =>
+      (await navigator.serviceWorker.ready).active !== null &&
+      navigator.serviceWorker.controller !== null,
+    { timeout: 60_000, polling: 250 },
+  );
+
 let made = 0;
 
 /** An id as clients make them. */

@@ -3,6 +3,7 @@ import { v7 as uuid } from 'uuid';
 import {
   PHONE,
   type Server,
+  appIsKept,
   closureFinder,
   lineTo,
   makeProject,
@@ -90,14 +91,6 @@ async function signedIn(): Promise<Figure[]> {
     await removeServer(served);
   }
 }
-
-const appIsKept = (page: Page) =>
-  page.waitForFunction(
-    async () =>
-      (await navigator.serviceWorker.ready).active !== null &&
-      navigator.serviceWorker.controller !== null,
-    { timeout: 60_000, polling: 250 },
-  );
 
 /** The compiler marks functions with a helper that the page does not have. */
 const HELPER = 'globalThis.__name = (given) => given';

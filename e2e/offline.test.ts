@@ -7,6 +7,7 @@ import {
   type Line,
   type Person,
   type Server,
+  appIsKept,
   closureFinder,
   freePort,
   lineTo,
@@ -27,15 +28,6 @@ import {
 jest.setTimeout(180_000);
 
 const BUILT = new URL('../apps/web/dist', import.meta.url).pathname;
-
-/** Waits until the device has the app whole: its service worker runs and is in charge of the page. */
-const isKept = (page: Page): Promise<unknown> =>
-  page.waitForFunction(
-    async () =>
-      (await navigator.serviceWorker.ready).active !== null &&
-      navigator.serviceWorker.controller !== null,
-    { timeout: 60_000, polling: 250 },
-  );
 
 describe('a night without signal', () => {
   let server: Server;
@@ -67,7 +59,7 @@ describe('a night without signal', () => {
       phone.page,
       /On this device as of \d{4}-\d\d-\d\d \d\d:\d\d\. \d+\.\d MB, all closures/,
     );
-    await isKept(phone.page);
+    await appIsKept(phone.page);
   });
 
   step('starts cold, and shows what it never opened before', async () => {
@@ -182,7 +174,7 @@ describe('a newer Cordel', () => {
     await page.goto(`${server.url}/p/${project}/bench/${idOf('Weir gauge')}`, {
       waitUntil: 'networkidle2',
     });
-    await isKept(page);
+    await appIsKept(page);
     await pressKeys(page, '2');
     const before = await buildOf(page);
     await update('aaaaaaaaaaaaaaaa');

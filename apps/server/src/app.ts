@@ -9,7 +9,7 @@ import { sql } from 'drizzle-orm';
 import type { Logger } from 'pino';
 import { forEveryone, route } from './accounts/access.ts';
 import { openAccounts } from './accounts/accounts.ts';
-import { askedBy } from './accounts/guard.ts';
+import { authenticated } from './accounts/guard.ts';
 import { accountRoutes } from './accounts/routes.ts';
 import { backupRoutes } from './backup/routes.ts';
 import { benchRoutes } from './bench/routes.ts';
@@ -131,7 +131,7 @@ export function createApi({
     c.set('db', db);
     return next();
   });
-  app.use('/api/*', askedBy(accounts));
+  app.use('/api/*', authenticated(accounts));
   app.use('/api/*', async (c, next) => {
     // A write takes its own length in the log, in the tables and in their indexes.
     if (!isReading(c.req.method)) await room.need(3 * Number(c.req.header('content-length') ?? 0));

@@ -10,11 +10,12 @@ import type { ClosingEntry } from '@cordel/core/close';
 import { accountsProblems as say } from '@cordel/text/server/accounts';
 import { type SQL, sql } from 'drizzle-orm';
 import type { Context, MiddlewareHandler } from 'hono';
+import { validate as isUuid } from 'uuid';
 import { type Db, rowsOf } from '../db/client.ts';
 import { Problem } from '../http/problem.ts';
 import type { Env } from '../http/router.ts';
 import { isBackupKey } from './backupKey.ts';
-import { type Asking, hasRightAnywhere, personOf, requireRight } from './asking.ts';
+import { type Actor, hasRightAnywhere, requirePerson, requireRight } from './actor.ts';
 
 /** A right that a request needs in a project. */
 interface Need {
@@ -25,59 +26,59 @@ interface Need {
 /** Who may ask a route. */
 interface Access {
   /** As the API's document has it, `x-right`. */
-  told: string;
+  name: string;
   /** @throws Problem 401 or 403 */
-  check(asking: Asking, c: Context<Env>): Promise<void> | void;
+  check(actor: Actor, c: Context<Env>): Promise<void> | void;
 }
 
 /** Whoever asks, signed in or not. */
-export const forEveryone: Access = { told: 'everyone', check: () => undefined };
+export const forEveryone: Access = { name: 'everyone', check: () => undefined };
 
 /** People who have signed in; what they get goes by their roles. */
 export const forPeople: Access = {
-  told: 'person',
-  check: (asking) => void (asking.kind === 'open' || personOf(asking)),
+  name: 'person',
+  check: (actor) => void (actor.kind === 'open' || requirePerson(actor)),
 };
 
 /** The owner of the server. */
 export const forServerOwner: Access = {
-  told: 'server owner',
-  check: (asking) => {
-    if (asking.kind === 'open' || personOf(asking).ownsServer) return;
+  name: 'server owner',
+  check: (actor) => {
+    if (actor.kind === 'open' || requirePerson(actor).ownsServer) return;
     throw new Problem(403, say('serverOwnerOnly'));
   },
 };
 
 /** The owner of the server; or whoever runs it, who can read its key for backups. */
 export const forBackup: Access = {
-  told: 'server owner',
-  check: async (asking, c) => {
+  name: 'server owner',
+  check: async (actor, c) => {
     const key = /^Bearer (\S+)$/.exec(c.req.header('authorization') ?? '')?.[1];
-    if (asking.kind !== 'open' && key && (await isBackupKey(c.var.db, key))) return;
-    await forServerOwner.check(asking, c);
+    if (actor.kind !== 'open' && key && (await isBackupKey(c.var.db, key))) return;
+    await forServerOwner.check(actor, c);
   },
 };
 
 /** People who have a right in some project: what they write is of no project. */
 export const anywhere = (right: Right): Access => ({
-  told: `${right} in any project`,
-  check: (asking) => {
-    if (asking.kind === 'open') return;
-    personOf(asking);
-    if (!hasRightAnywhere(asking, right)) throw new Problem(403, say('rightNowhere', { right }));
+  name: `${right} in any project`,
+  check: (actor) => {
+    if (actor.kind === 'open') return;
+    requirePerson(actor);
+    if (!hasRightAnywhere(actor, right)) throw new Problem(403, say('rightNowhere', { right }));
   },
 });
 
 /** People who have the rights that a request needs in the projects that it is of. */
 const inProjects = (
-  told: string,
+  name: string,
   needs: (c: Context<Env>) => Promise<readonly Need[]> | readonly Need[],
 ): Access => ({
-  told,
-  check: async (asking, c) => {
-    if (asking.kind === 'open') return;
-    personOf(asking);
-    for (const { projectId, right } of await needs(c)) requireRight(asking, projectId, right);
+  name,
+  check: async (actor, c) => {
+    if (actor.kind === 'open') return;
+    requirePerson(actor);
+    for (const { projectId, right } of await needs(c)) requireRight(actor, projectId, right);
   },
 });
 
@@ -85,8 +86,7 @@ const inProjects = (
 export const inProject = (right: Right): Access =>
   inProjects(right, (c) => [{ projectId: c.req.param('projectId')!, right }]);
 
-const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
-const isId = (value: unknown): value is string => typeof value === 'string' && UUID.test(value);
+const isId = (value: unknown): value is string => typeof value === 'string' && isUuid(value);
 
 /** What is asked of the database by an id; nothing where it is no id, which the route itself refuses. */
 const projectsBy = async (db: Db, id: unknown, query: (id: string) => SQL): Promise<string[]> =>
@@ -169,15 +169,15 @@ export const savesRecord = (kind: keyof typeof ROWS, right: Right): Access =>
 export const savesProject = (right: Right): Access => {
   const add = anywhere(right);
   return {
-    told: right,
-    check: async (asking, c) => {
-      if (asking.kind === 'open') return;
+    name: right,
+    check: async (actor, c) => {
+      if (actor.kind === 'open') return;
       const id = c.req.param('projectId');
       const [held] = isId(id)
         ? await rowsOf(c.var.db, sql`select 1 from projects where id = ${id}::uuid`)
         : [];
-      if (held) requireRight(asking, id!, right);
-      else await add.check(asking, c);
+      if (held) requireRight(actor, id!, right);
+      else await add.check(actor, c);
     },
   };
 };
@@ -211,26 +211,26 @@ export const recordsClosing: Access = inProjects('by entry', async (c) => {
 export const ofRemovable = (right: Right): Access => {
   const shared = anywhere(right);
   return {
-    told: right,
-    check: async (asking, c) => {
-      if (asking.kind === 'open') return;
-      personOf(asking);
+    name: right,
+    check: async (actor, c) => {
+      if (actor.kind === 'open') return;
+      requirePerson(actor);
       const kind = c.req.param('kind') as RemovableKind;
       const id = c.req.param('id');
-      if (kind === 'project' && id) return requireRight(asking, id, 'manage');
-      if (kind !== 'closure' && kind !== 'cable') return shared.check(asking, c);
+      if (kind === 'project' && id) return requireRight(actor, id, 'manage');
+      if (kind !== 'closure' && kind !== 'cable') return shared.check(actor, c);
       for (const projectId of await projectsOfRow(c.var.db, kind, id))
-        requireRight(asking, projectId, right);
+        requireRight(actor, projectId, right);
     },
   };
 };
 
 /** Whoever imports the project of the path. */
 export const ofImport: Access = {
-  told: 'importer',
-  check: async (asking, c) => {
-    if (asking.kind === 'open') return;
-    const { personId, ownsServer } = personOf(asking);
+  name: 'importer',
+  check: async (actor, c) => {
+    if (actor.kind === 'open') return;
+    const { personId, ownsServer } = requirePerson(actor);
     const id = c.req.param('projectId');
     const [held] = isId(id)
       ? await rowsOf<{ personId: string | null }>(
@@ -251,8 +251,8 @@ export function route<
   Config extends Omit<RouteConfig, 'path'> & { path: Path },
 >(access: Access, config: Config) {
   const check: MiddlewareHandler<Env> = async (c, next) => {
-    await access.check(c.var.asking, c);
+    await access.check(c.var.actor, c);
     await next();
   };
-  return createRoute<Path, Config>({ ...config, 'x-right': access.told, middleware: check });
+  return createRoute<Path, Config>({ ...config, 'x-right': access.name, middleware: check });
 }

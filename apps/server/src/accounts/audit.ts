@@ -1,7 +1,7 @@
 import type { Role } from '@cordel/core';
 import type { Db } from '../db/client.ts';
 import { audit } from '../db/schema.ts';
-import type { Asking } from './asking.ts';
+import type { Actor } from './actor.ts';
 
 /** What the audit trail tells of. */
 export type AuditEvent =
@@ -30,14 +30,14 @@ interface Whom {
 }
 
 /** Appends to the audit trail. Nothing is written where nobody signs in. */
-export async function tell(
+export async function appendAudit(
   db: Pick<Db, 'insert'>,
-  asking: Asking,
+  actor: Actor,
   { code, ...parameters }: AuditEvent,
   { projectId = null, personId, deviceId }: Whom = {},
 ): Promise<void> {
-  if (asking.kind === 'open') return;
-  const own = asking.kind === 'person' ? asking : null;
+  if (actor.kind === 'open') return;
+  const own = actor.kind === 'person' ? actor : null;
   await db.insert(audit).values({
     code,
     parameters,

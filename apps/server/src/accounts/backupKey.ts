@@ -1,8 +1,8 @@
+import { digestOf } from '@cordel/core/close';
 import { timingSafeEqual } from 'node:crypto';
 import { readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Db } from '../db/client.ts';
-import { sha256 } from './asking.ts';
 import { newSecret, serverKey } from './keys.ts';
 
 const FILE = 'backup.key';
@@ -18,6 +18,6 @@ export const backupKeyIn = (folder: string): Promise<string | null> =>
   readFile(join(folder, FILE), 'utf8').catch(() => null);
 
 export async function isBackupKey(db: Db, key: string): Promise<boolean> {
-  const [held, given] = [await keyOf(db), key].map((text) => Buffer.from(sha256(text)));
+  const [held, given] = [await keyOf(db), key].map((text) => Buffer.from(digestOf(text)));
   return timingSafeEqual(held!, given!);
 }

@@ -1,6 +1,6 @@
 import type { Context } from 'hono';
 import { getCookie, setCookie } from 'hono/cookie';
-import type { Shown } from './asking.ts';
+import type { RequestSecrets } from './actor.ts';
 
 /** Browsers keep a cookie for 400 days at most. Source: RFC 6265bis, section 5.5. */
 const YEAR_S = 365 * 24 * 3600;
@@ -12,7 +12,7 @@ const nameOf = (origin: string, name: string): string =>
 const PERSON_HEADER = 'x-cordel-person';
 
 /** What a request shows of who it is from. */
-export function shownBy(c: Context, origin: string): Shown {
+export function secretsOf(c: Context, origin: string): RequestSecrets {
   // The token and its mark, which the library checks where it sets it anew.
   const session = getCookie(c, nameOf(origin, 'session_token'));
   return {

@@ -4,8 +4,8 @@ import { isReading } from '../http/hosts.ts';
 import { Problem } from '../http/problem.ts';
 import type { Env } from '../http/router.ts';
 import type { Accounts } from './accounts.ts';
-import { OPEN, personOf, whoAsks } from './asking.ts';
-import { shownBy } from './cookies.ts';
+import { OPEN, requirePerson, authenticate } from './actor.ts';
+import { secretsOf } from './cookies.ts';
 
 const BODY_TYPES = ['application/json', 'application/octet-stream', 'application/zip'];
 
@@ -33,18 +33,20 @@ const isLarge = (c: Context): boolean =>
   hasBody(c) && !(Number(c.req.header('content-length')) <= MOST_OF_STRANGERS);
 
 /** Tells every route who asks; everybody may do all where there are no accounts. */
-export const askedBy =
+export const authenticated =
   (accounts: Accounts | null): MiddlewareHandler<Env> =>
   async (c, next) => {
     // Asked of a process whose database may be away.
     const isProbe = c.req.path === '/api/live';
     const ask = () =>
-      accounts && !isProbe ? whoAsks(c.var.db, shownBy(c, accounts.origin)) : Promise.resolve(OPEN);
+      accounts && !isProbe
+        ? authenticate(c.var.db, secretsOf(c, accounts.origin))
+        : Promise.resolve(OPEN);
     if (accounts) refuseForeign(c, accounts.origin);
-    const asking = await ask();
+    const actor = await ask();
     // Nobody has a server read for them what it would refuse anyway.
-    if (asking.kind === 'stranger' && isLarge(c)) personOf(asking);
-    c.set('asking', asking);
-    c.set('askAgain', ask);
+    if (actor.kind === 'anonymous' && isLarge(c)) requirePerson(actor);
+    c.set('actor', actor);
+    c.set('authenticateAgain', ask);
     await next();
   };

@@ -1,4 +1,5 @@
 import type { Role } from '@cordel/core';
+import { digestOf } from '@cordel/core/close';
 import { accountsProblems as say } from '@cordel/text/server/accounts';
 import { and, eq, isNull, sql } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
@@ -6,8 +7,7 @@ import { type Db, rowsOf } from '../db/client.ts';
 import { credentials, invitations, members, people, projects, sessions } from '../db/schema.ts';
 import { Problem, problemAt } from '../http/problem.ts';
 import type { Accounts } from './accounts.ts';
-import { sha256 } from './asking.ts';
-import { tell } from './audit.ts';
+import { appendAudit } from './audit.ts';
 import { hashSecret } from './auth.ts';
 import { newSecret } from './keys.ts';
 
@@ -31,7 +31,7 @@ export async function invite(db: Db, { days, ...invited }: Invited): Promise<str
   const secret = newSecret();
   await db.insert(invitations).values({
     ...invited,
-    secretHash: sha256(secret),
+    secretHash: digestOf(secret),
     expiresAt: new Date(Date.now() + days * DAY_MS),
   });
   return secret;
@@ -63,7 +63,7 @@ export async function openInvitation(db: Db, secret: string): Promise<Invitation
   const [found] = await db
     .select()
     .from(invitations)
-    .where(eq(invitations.secretHash, sha256(secret)));
+    .where(eq(invitations.secretHash, digestOf(secret)));
   if (!found) throw new Problem(404, say('invitationUnknown'));
   if (found.usedAt) throw new Problem(409, say('invitationUsed'));
   if (found.revokedAt) throw new Problem(409, say('invitationRevoked'));
@@ -180,9 +180,9 @@ export async function setPasswordBy(
       .set({ password: hashed, updatedAt: new Date() })
       .where(and(eq(credentials.personId, personId), eq(credentials.providerId, 'credential')));
     await tx.delete(sessions).where(eq(sessions.personId, personId));
-    await tell(
+    await appendAudit(
       tx,
-      { kind: 'stranger', why: 'signedOut' },
+      { kind: 'anonymous', why: 'signedOut' },
       { code: 'passwordChanged' },
       { personId },
     );

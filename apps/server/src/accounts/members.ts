@@ -5,8 +5,8 @@ import type { Db } from '../db/client.ts';
 import { members, people } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
 import { lockProject } from '../projects/queries.ts';
-import type { Asking } from './asking.ts';
-import { tell } from './audit.ts';
+import type { Actor } from './actor.ts';
+import { appendAudit } from './audit.ts';
 
 interface Change {
   projectId: string;
@@ -19,7 +19,7 @@ interface Change {
  * Changes what a person is in a project. A project keeps an owner.
  * @throws Problem 404 where they are not in it, 409 where they are its last owner
  */
-export async function changeRole(db: Db, asking: Asking, { projectId, personId, role }: Change) {
+export async function changeRole(db: Db, actor: Actor, { projectId, personId, role }: Change) {
   await db.transaction(async (tx) => {
     // Two owners who take each other's role do so one after the other.
     await lockProject(tx as unknown as Db, projectId);
@@ -36,9 +36,9 @@ export async function changeRole(db: Db, asking: Asking, { projectId, personId, 
     const own = and(eq(members.projectId, projectId), eq(members.personId, personId));
     if (role === null) await tx.delete(members).where(own);
     else await tx.update(members).set({ role }).where(own);
-    await tell(
+    await appendAudit(
       tx,
-      asking,
+      actor,
       role === null
         ? { code: 'roleTaken', name: held.name, from: held.role }
         : { code: 'roleChanged', name: held.name, from: held.role, to: role },
@@ -50,12 +50,12 @@ export async function changeRole(db: Db, asking: Asking, { projectId, personId, 
 /** Whoever adds a project owns it. */
 export async function makeOwner(
   db: Pick<Db, 'insert'>,
-  asking: Asking,
+  actor: Actor,
   projectId: string,
 ): Promise<void> {
-  if (asking.kind !== 'person') return;
+  if (actor.kind !== 'person') return;
   await db
     .insert(members)
-    .values({ projectId, personId: asking.personId, role: 'owner' })
+    .values({ projectId, personId: actor.personId, role: 'owner' })
     .onConflictDoNothing();
 }

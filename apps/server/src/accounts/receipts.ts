@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { type Db, rowsOf } from '../db/client.ts';
-import type { Asking } from './asking.ts';
+import type { Actor } from './actor.ts';
 
 /** From whom an entry comes, and from which device. */
 export interface Receipt {
@@ -11,9 +11,9 @@ export interface Receipt {
 }
 
 /** What stands beside what somebody sends; nothing where nobody signs in. */
-export const receiptOf = (asking: Asking): Receipt | undefined =>
-  asking.kind === 'person'
-    ? { personId: asking.personId, deviceId: asking.deviceId, lockedOutAt: asking.lockedOutAt }
+export const receiptOf = (actor: Actor): Receipt | undefined =>
+  actor.kind === 'person'
+    ? { personId: actor.personId, deviceId: actor.deviceId, lockedOutAt: actor.lockedOutAt }
     : undefined;
 
 /**
@@ -22,11 +22,11 @@ export const receiptOf = (asking: Asking): Receipt | undefined =>
  */
 export async function keepReceipts(
   db: Db,
-  asking: Asking,
+  actor: Actor,
   projectId: string,
   entries: readonly { id: string; at?: string }[],
 ): Promise<void> {
-  const receipt = receiptOf(asking);
+  const receipt = receiptOf(actor);
   if (!receipt || entries.length === 0) return;
   const named = entries.map(({ id, at = null }) => ({ id, at }));
   await rowsOf(

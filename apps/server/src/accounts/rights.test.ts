@@ -26,7 +26,7 @@ beforeAll(async () => {
   for (const role of ROLES)
     people.set(role, await world.member(document.project.id, role, `One ${role}`));
   people.set('elsewhere', await world.member(other.project.id, 'owner', 'Else Where'));
-  people.set('stranger', world.browser());
+  people.set('anonymous', world.browser());
   await keepFiles(document);
   const openapi = (await world.owner.get('/openapi.json')).body as {
     paths: Record<string, Record<string, { 'x-right'?: string }>>;
@@ -154,7 +154,7 @@ describe('every route of the API', () => {
   it('is open to a stranger only where it is for everyone', async () => {
     for (const operation of operations) {
       if (OWN_TESTS.has(`${operation.method} ${operation.path}`)) continue;
-      const letIn = await isLetIn(people.get('stranger')!, operation, idsOf(document));
+      const letIn = await isLetIn(people.get('anonymous')!, operation, idsOf(document));
       expect({ ...operation, letIn }).toEqual({
         ...operation,
         letIn: operation.right === 'everyone',
@@ -228,7 +228,7 @@ describe('evidence', () => {
   it('is refused of another project, whoever sends it', async () => {
     const entries = [attemptOn(document.splices[0]!.id, 20)];
     expect((await people.get('elsewhere')!.post('/evidence', { entries })).status).toBe(403);
-    expect((await people.get('stranger')!.post('/evidence', { entries })).status).toBe(401);
+    expect((await people.get('anonymous')!.post('/evidence', { entries })).status).toBe(401);
   });
 });
 

@@ -27,21 +27,21 @@ export type SessionAnswer = z.infer<typeof sessionSchema>;
  * @param hasAccounts whether people sign in on this server
  */
 export async function sessionOf(c: Context<Env>, hasAccounts: boolean): Promise<SessionAnswer> {
-  const { asking, db } = c.var;
+  const { actor, db } = c.var;
   const nobody = { accounts: hasAccounts, person: null, here: [], roles: {} };
-  if (asking.kind !== 'person')
-    return { ...nobody, why: asking.kind === 'stranger' ? asking.why : null };
-  const [person] = await db.select().from(people).where(eq(people.id, asking.personId));
+  if (actor.kind !== 'person')
+    return { ...nobody, why: actor.kind === 'anonymous' ? actor.why : null };
+  const [person] = await db.select().from(people).where(eq(people.id, actor.personId));
   return {
     accounts: true,
     why: null,
     person: {
-      id: asking.personId,
-      name: asking.name,
+      id: actor.personId,
+      name: actor.name,
       email: person!.email,
-      ownsServer: asking.ownsServer,
+      ownsServer: actor.ownsServer,
     },
-    here: await peopleHere(db, asking.deviceId),
-    roles: Object.fromEntries(asking.roles),
+    here: await peopleHere(db, actor.deviceId),
+    roles: Object.fromEntries(actor.roles),
   };
 }

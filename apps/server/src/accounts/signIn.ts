@@ -1,3 +1,4 @@
+import { digestOf } from '@cordel/core/close';
 import { accountsProblems as say } from '@cordel/text/server/accounts';
 import { APIError } from 'better-auth/api';
 import { and, eq, ne, sql } from 'drizzle-orm';
@@ -8,12 +9,12 @@ import { devices, pins, sessions } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
 import type { Env } from '../http/router.ts';
 import type { Accounts } from './accounts.ts';
-import { type Asking, type AskingPerson, personOf, sha256, whoAsks } from './asking.ts';
-import { type AuditEvent, tell } from './audit.ts';
+import { type Actor, type SignedInPerson, requirePerson, authenticate } from './actor.ts';
+import { type AuditEvent, appendAudit } from './audit.ts';
 import { type Auth, DEVICE_HEADER, isSecret } from './auth.ts';
-import { keepDevice, shownBy } from './cookies.ts';
+import { keepDevice, secretsOf } from './cookies.ts';
 import { newSecret } from './keys.ts';
-import { countTry, forgetTries } from './tries.ts';
+import { limitTries, forgetTries } from './tries.ts';
 
 /** Tries in a quarter of an hour, of one person's password or PIN. */
 const MOST_TRIES = { password: 10, pin: 5 };
@@ -22,8 +23,8 @@ type Way = Extract<AuditEvent, { code: 'signedIn' }>['way'];
 
 /** The device that a request comes from; it is known from then on. */
 async function deviceOf(c: Context<Env>, accounts: Accounts) {
-  const secret = shownBy(c, accounts.origin).deviceSecret ?? newSecret();
-  const secretHash = sha256(secret);
+  const secret = secretsOf(c, accounts.origin).deviceSecret ?? newSecret();
+  const secretHash = digestOf(secret);
   const name = /Mobi|Android/.test(c.req.header('user-agent') ?? '') ? 'phone' : 'computer';
   await c.var.db.insert(devices).values({ id: uuid(), secretHash, name }).onConflictDoNothing();
   const [device] = await c.var.db.select().from(devices).where(eq(devices.secretHash, secretHash));
@@ -39,7 +40,7 @@ export async function beginSession(
   accounts: Accounts,
   way: Way,
   signIn: (auth: Auth, headers: Headers) => Promise<Headers>,
-): Promise<AskingPerson> {
+): Promise<SignedInPerson> {
   const { db } = c.var;
   const device = await deviceOf(c, accounts);
   const headers = new Headers(c.req.raw.headers);
@@ -50,21 +51,21 @@ export async function beginSession(
   const token = set
     .map((cookie) => /session_token=([^.;]+)/.exec(cookie)?.[1])
     .find((found) => found);
-  const asking = personOf(
-    await whoAsks(db, { token: token ?? '', deviceSecret: device.secret, personId: null }),
+  const actor = requirePerson(
+    await authenticate(db, { token: token ?? '', deviceSecret: device.secret, personId: null }),
   );
   await db
     .delete(sessions)
     .where(
       and(
-        eq(sessions.personId, asking.personId),
+        eq(sessions.personId, actor.personId),
         eq(sessions.deviceId, device.id),
-        ne(sessions.id, asking.sessionId),
+        ne(sessions.id, actor.sessionId),
       ),
     );
-  await tell(db, asking, { code: 'signedIn', way });
-  c.set('asking', asking);
-  return asking;
+  await appendAudit(db, actor, { code: 'signedIn', way });
+  c.set('actor', actor);
+  return actor;
 }
 
 /** @throws Problem 401 where e-mail or password is wrong, 429 where they were tried too often */
@@ -72,10 +73,10 @@ export async function signInByPassword(
   c: Context<Env>,
   accounts: Accounts,
   { email, password }: { email: string; password: string },
-): Promise<AskingPerson> {
+): Promise<SignedInPerson> {
   const { db } = c.var;
-  const key = `password ${sha256(email.toLowerCase())}`;
-  await countTry(db, key, MOST_TRIES.password);
+  const key = `password ${digestOf(email.toLowerCase())}`;
+  await limitTries(db, key, MOST_TRIES.password);
   try {
     const person = await beginSession(c, accounts, 'password', async (auth, headers) => {
       const { headers: set } = await auth.api.signInEmail({
@@ -89,7 +90,7 @@ export async function signInByPassword(
     return person;
   } catch (error) {
     if (!(error instanceof APIError)) throw error;
-    await tell(db, { kind: 'stranger', why: 'signedOut' }, { code: 'signInFailed', email });
+    await appendAudit(db, { kind: 'anonymous', why: 'signedOut' }, { code: 'signInFailed', email });
     throw new Problem(401, say('wrongPassword'));
   }
 }
@@ -117,13 +118,13 @@ export async function switchByPin(
   c: Context<Env>,
   accounts: Accounts,
   { personId, pin }: { personId: string; pin: string },
-): Promise<AskingPerson> {
+): Promise<SignedInPerson> {
   const { db } = c.var;
-  const { deviceId } = personOf(c.var.asking);
+  const { deviceId } = requirePerson(c.var.actor);
   const here = (await peopleHere(db, deviceId)).find(({ id }) => id === personId);
   if (!here) throw new Problem(409, say('notHere'));
   const key = `pin ${personId} ${deviceId}`;
-  await countTry(db, key, MOST_TRIES.pin);
+  await limitTries(db, key, MOST_TRIES.pin);
   const [held] = await db.select().from(pins).where(eq(pins.personId, personId));
   if (!held) throw new Problem(409, say('noPin'));
   if (!(await isSecret(held.hash, pin))) throw new Problem(401, say('wrongPin'));
@@ -143,8 +144,8 @@ export const signInWithout = async (
   (await auth.api.signInAs({ body: { personId }, headers, returnHeaders: true })).headers;
 
 /** Ends the session of whoever asks. */
-export async function endSession(db: Db, asking: Asking): Promise<void> {
-  const { sessionId } = personOf(asking);
+export async function endSession(db: Db, actor: Actor): Promise<void> {
+  const { sessionId } = requirePerson(actor);
   await db.delete(sessions).where(eq(sessions.id, sessionId));
-  await tell(db, asking, { code: 'signedOut' });
+  await appendAudit(db, actor, { code: 'signedOut' });
 }

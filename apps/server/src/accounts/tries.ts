@@ -12,7 +12,7 @@ const MINUTES = 15;
  * @param most how often it may be tried in a quarter of an hour
  * @throws Problem 429 with how long to wait
  */
-export async function countTry(db: Db, key: string, most: number): Promise<void> {
+export async function limitTries(db: Db, key: string, most: number): Promise<void> {
   const [row] = await rowsOf<{ count: number; waitS: number }>(
     db,
     sql`insert into tries as t (key, count, until) values (${key}, 1, now() + make_interval(mins => ${MINUTES}))

@@ -1,7 +1,7 @@
 import { Readable } from 'node:stream';
 import { createGzip } from 'node:zlib';
 import { forBackup, route } from '../accounts/access.ts';
-import { tell } from '../accounts/audit.ts';
+import { appendAudit } from '../accounts/audit.ts';
 import { answersFile, router } from '../http/router.ts';
 import { backupLines } from './writeBackup.ts';
 
@@ -22,7 +22,7 @@ export const backupFile = (db: Parameters<typeof backupLines>[0]): Readable => {
 };
 
 export const backupRoutes = router().openapi(download, async (c) => {
-  await tell(c.var.db, c.var.asking, { code: 'backedUp' });
+  await appendAudit(c.var.db, c.var.actor, { code: 'backedUp' });
   return c.body(Readable.toWeb(backupFile(c.var.db)) as ReadableStream, 200, {
     'content-type': 'application/gzip',
     'content-disposition': 'attachment; filename="cordel-backup.jsonl.gz"',

@@ -11,7 +11,7 @@ import {
 } from '@cordel/core';
 import { benchProblems as say } from '@cordel/text/server/bench';
 import { anywhere, inProject, route } from '../accounts/access.ts';
-import { signedBy } from '../accounts/asking.ts';
+import { signedBy } from '../accounts/actor.ts';
 import { keepReceipts } from '../accounts/receipts.ts';
 import { instruments } from '../db/schema.ts';
 import { refuseFuture } from '../http/moments.ts';
@@ -183,22 +183,22 @@ export const benchRoutes = router()
     return c.json({ fresh: await receive(c.var.db, records) }, 200);
   })
   .openapi(postAside, async (c) => {
-    const { db, asking } = c.var;
+    const { db, actor } = c.var;
     const { projectId } = c.req.valid('param');
-    const entries = c.req.valid('json').entries.map((entry) => signedBy(asking, entry));
+    const entries = c.req.valid('json').entries.map((entry) => signedBy(actor, entry));
     refuseFuture(entries);
     await putAside(db, projectId, entries);
-    await keepReceipts(db, asking, projectId, entries);
+    await keepReceipts(db, actor, projectId, entries);
     return c.json({ fresh: entries.length }, 200);
   })
   .openapi(postLog, async (c) => {
-    const { db, asking } = c.var;
+    const { db, actor } = c.var;
     const { projectId } = c.req.valid('param');
-    const entries = c.req.valid('json').entries.map((entry) => signedBy(asking, entry));
+    const entries = c.req.valid('json').entries.map((entry) => signedBy(actor, entry));
     sameProject(entries, projectId, 'entries');
     refuseFuture(entries);
     await appendLog(db, entries);
-    await keepReceipts(db, asking, projectId, entries);
+    await keepReceipts(db, actor, projectId, entries);
     return c.json({ fresh: entries.length }, 200);
   })
   .openapi(arc, async (c) => {

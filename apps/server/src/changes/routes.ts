@@ -1,6 +1,6 @@
 import { z } from '@hono/zod-openapi';
 import { inProject, route } from '../accounts/access.ts';
-import { hasRight } from '../accounts/asking.ts';
+import { hasRight } from '../accounts/actor.ts';
 import { atPlace, Problem } from '../http/problem.ts';
 import { answers, idParams, router } from '../http/router.ts';
 import { getProject } from '../projects/queries.ts';
@@ -68,6 +68,6 @@ export const changeRoutes = (feeds: Feeds) =>
       const text = c.req.header('last-event-id') ?? c.req.valid('query').since;
       await getProject(c.var.db, projectId);
       const after = text ? cursorFrom(text) : await cursorNow(c.var.db);
-      const mayGoOn = async () => hasRight(await c.var.askAgain(), projectId, 'read');
+      const mayGoOn = async () => hasRight(await c.var.authenticateAgain(), projectId, 'read');
       return streamChanges(c, c.var.db, feeds, projectId, after, mayGoOn) as never;
     });

@@ -26,7 +26,7 @@ import { notFound, problemAt, sentence } from '../http/problem.ts';
 import { answers, answersFile, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { closures, projects } from '../db/schema.ts';
 import { eq } from 'drizzle-orm';
-import { hasRight, signedBy } from '../accounts/asking.ts';
+import { hasRight, signedBy } from '../accounts/actor.ts';
 import { keepReceipts } from '../accounts/receipts.ts';
 import { getClosure } from '../closures/queries.ts';
 import { appendAt } from './append.ts';
@@ -181,16 +181,16 @@ export const closingRoutes = router()
     );
   })
   .openapi(append, async (c) => {
-    const { db, asking } = c.var;
+    const { db, actor } = c.var;
     const { closureId } = c.req.valid('param');
-    const entries = c.req.valid('json').entries.map((entry) => signedBy(asking, entry));
+    const entries = c.req.valid('json').entries.map((entry) => signedBy(actor, entry));
     await appendAt(db, closureId, entries);
-    await keepReceipts(db, asking, (await getClosure(db, closureId)).projectId, entries);
+    await keepReceipts(db, actor, (await getClosure(db, closureId)).projectId, entries);
     return c.json({ id: closureId }, 200);
   })
   .openapi(gauge, async (c) => {
     const { closureId } = c.req.valid('param');
-    await runGauge(c.var.db, closureId, signedBy(c.var.asking, c.req.valid('json')));
+    await runGauge(c.var.db, closureId, signedBy(c.var.actor, c.req.valid('json')));
     return c.json({ id: closureId }, 200);
   })
   .openapi(record, async (c) => {
@@ -198,13 +198,13 @@ export const closingRoutes = router()
     return c.json(now as unknown as Record<string, unknown>, 200);
   })
   .openapi(postPhoto, async (c) => {
-    const photo = signedBy(c.var.asking, c.req.valid('json'));
+    const photo = signedBy(c.var.actor, c.req.valid('json'));
     const { bytes, file, ...rest } = photo;
     if (file && (await hasPhoto(c.var.db, photo.id, file.digest)))
       return c.json({ id: photo.id }, 200);
     await keepPhoto(c.var.db, photoRow(rest, await bytesOf(c.var.db, { bytes, file })));
     const { projectId } = await getClosure(c.var.db, photo.closureId);
-    await keepReceipts(c.var.db, c.var.asking, projectId, [photo]);
+    await keepReceipts(c.var.db, c.var.actor, projectId, [photo]);
     if (file) await dropUpload(c.var.db, file.digest);
     return c.json({ id: photo.id }, 200);
   })
@@ -227,7 +227,7 @@ export const closingRoutes = router()
       .innerJoin(projects, eq(projects.id, closures.projectId));
     const found = all.filter(
       ({ closureId, projectId }) =>
-        shortCode(closureId) === read.value && hasRight(c.var.asking, projectId, 'read'),
+        shortCode(closureId) === read.value && hasRight(c.var.actor, projectId, 'read'),
     );
     if (found.length === 0) throw notFound('closure');
     return c.json({ code: read.value, closures: found }, 200);

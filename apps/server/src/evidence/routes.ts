@@ -1,7 +1,7 @@
 import { z } from '@hono/zod-openapi';
 import { evidenceSchema } from '@cordel/core';
 import { recordsEvidence, route } from '../accounts/access.ts';
-import { signedBy } from '../accounts/asking.ts';
+import { signedBy } from '../accounts/actor.ts';
 import { receiptOf } from '../accounts/receipts.ts';
 import { refuseFuture } from '../http/moments.ts';
 import { answers, jsonBody, router } from '../http/router.ts';
@@ -20,11 +20,11 @@ const post = route(recordsEvidence, {
 });
 
 export const evidenceRoutes = router().openapi(post, async (c) => {
-  const { asking } = c.var;
-  const receipt = receiptOf(asking);
+  const { actor } = c.var;
+  const receipt = receiptOf(actor);
   const entries: Received[] = c.req
     .valid('json')
-    .entries.map((entry) => ({ ...signedBy(asking, entry), receipt }));
+    .entries.map((entry) => ({ ...signedBy(actor, entry), receipt }));
   refuseFuture(entries);
   const [entry] = entries;
   const recorded =

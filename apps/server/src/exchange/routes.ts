@@ -4,7 +4,7 @@ import { documentJsonSchema } from '@cordel/core/document';
 import { ofImport, anywhere, forPeople, inProject, route } from '../accounts/access.ts';
 import { getProject } from '../projects/queries.ts';
 import { answers, answersFile, idParams, router, savedSchema } from '../http/router.ts';
-import { tell } from '../accounts/audit.ts';
+import { appendAudit } from '../accounts/audit.ts';
 import { makeOwner } from '../accounts/members.ts';
 import { CSV_KINDS, csvOf } from './csv.ts';
 import { fileName } from './fileName.ts';
@@ -123,7 +123,12 @@ export const exchangeRoutes = ({ folder, room, owner, onFailure }: ExchangeSetti
     .openapi(download, async (c) => {
       const { projectId } = c.req.valid('param');
       const frame = await readFrame(c.var.db, projectId);
-      await tell(c.var.db, c.var.asking, { code: 'exported', what: 'document' }, { projectId });
+      await appendAudit(
+        c.var.db,
+        c.var.actor,
+        { code: 'exported', what: 'document' },
+        { projectId },
+      );
       return c.body(await documentStream(c.var.db, projectId, frame), 200, {
         'content-type': 'application/json; charset=utf-8',
         ...attachment(fileName(frame.project.name, '.json')),
@@ -132,7 +137,7 @@ export const exchangeRoutes = ({ folder, room, owner, onFailure }: ExchangeSetti
     .openapi(downloadZip, async (c) => {
       const { projectId } = c.req.valid('param');
       const frame = await readFrame(c.var.db, projectId);
-      await tell(c.var.db, c.var.asking, { code: 'exported', what: 'zip' }, { projectId });
+      await appendAudit(c.var.db, c.var.actor, { code: 'exported', what: 'zip' }, { projectId });
       return c.body(await documentZip(c.var.db, projectId, frame), 200, {
         'content-type': 'application/zip',
         ...attachment(fileName(frame.project.name, '.zip')),
@@ -145,8 +150,8 @@ export const exchangeRoutes = ({ folder, room, owner, onFailure }: ExchangeSetti
       let written: Promise<void>;
       try {
         const write = await openImport(c.var.db, arrived.document, arrived.files, owner);
-        await makeOwner(c.var.db, c.var.asking, id);
-        if (c.var.asking.kind === 'person') await ownImport(c.var.db, id, c.var.asking.personId);
+        await makeOwner(c.var.db, c.var.actor, id);
+        if (c.var.actor.kind === 'person') await ownImport(c.var.db, id, c.var.actor.personId);
         written = write(isWaitedFor).finally(() => arrived.close());
       } catch (error) {
         await arrived.close();
@@ -161,8 +166,8 @@ export const exchangeRoutes = ({ folder, room, owner, onFailure }: ExchangeSetti
       return c.json({ id }, 202);
     })
     .openapi(imports, async (c) => {
-      const { asking } = c.var;
-      const personId = asking.kind === 'person' && !asking.ownsServer ? asking.personId : null;
+      const { actor } = c.var;
+      const personId = actor.kind === 'person' && !actor.ownsServer ? actor.personId : null;
       return c.json(await listImports(c.var.db, personId), 200);
     })
     .openapi(stop, async (c) => {
@@ -174,7 +179,7 @@ export const exchangeRoutes = ({ folder, room, owner, onFailure }: ExchangeSetti
       const { projectId, kind } = c.req.valid('param');
       const { name } = await getProject(c.var.db, projectId);
       const body = await csvOf(c.var.db, projectId, kind);
-      await tell(c.var.db, c.var.asking, { code: 'exported', what: kind }, { projectId });
+      await appendAudit(c.var.db, c.var.actor, { code: 'exported', what: kind }, { projectId });
       return c.body(body, 200, {
         'content-type': 'text/csv; charset=utf-8; header=present',
         ...attachment(fileName(name, `-${kind}.csv`)),

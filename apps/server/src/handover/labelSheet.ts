@@ -1,12 +1,17 @@
 import { buffer } from 'node:stream/consumers';
 import PDFDocument from 'pdfkit';
-import { type WordedLabel, type LabelSheet, placesOn, qrPath, qrSquares } from '@cordel/core/close';
+import {
+  QR_QUIET,
+  type WordedLabel,
+  type LabelSheet,
+  placesOn,
+  qrPath,
+  qrSquares,
+} from '@cordel/core/close';
 import { type Face, registerFonts, useFace } from './fonts.ts';
 
 /** Points a millimeter. */
 const MM = 72 / 25.4;
-const QUIET = 4;
-
 /**
  * Labels on a sheet, as PDF at their true size.
  * @param skip places of the first sheet that are used already
@@ -48,9 +53,9 @@ function drawLabel(
 ): void {
   const squares = qrSquares(label.url);
   const side = Math.min(height, width * 0.5);
-  const unit = side / (squares.length + 2 * QUIET);
+  const unit = side / (squares.length + 2 * QR_QUIET);
   doc.save();
-  doc.translate((x + QUIET * unit) * MM, (y + (height - side) / 2 + QUIET * unit) * MM);
+  doc.translate((x + QR_QUIET * unit) * MM, (y + (height - side) / 2 + QR_QUIET * unit) * MM);
   doc.scale(unit * MM);
   doc.path(qrPath(squares)).fill('#000000');
   doc.restore();

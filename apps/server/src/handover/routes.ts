@@ -1,5 +1,5 @@
-import { signedBy } from '../accounts/asking.ts';
-import { tell } from '../accounts/audit.ts';
+import { signedBy } from '../accounts/actor.ts';
+import { appendAudit } from '../accounts/audit.ts';
 import { z } from '@hono/zod-openapi';
 import { desc, eq } from 'drizzle-orm';
 import { issue, idSchema, paperSchema, personSchema, timeSchema } from '@cordel/core';
@@ -131,7 +131,7 @@ export const handoverRoutes = ({ folder, room, store }: HandoverSetting) =>
     .openapi(ask, async (c) => {
       const { db } = c.var;
       const { projectId } = c.req.valid('param');
-      const asked = signedBy(c.var.asking, c.req.valid('json'));
+      const asked = signedBy(c.var.actor, c.req.valid('json'));
       await getProject(db, projectId);
       if (asked.closureId && (await getClosure(db, asked.closureId)).projectId !== projectId)
         throw new Problem(422, say('otherProject'));
@@ -161,9 +161,9 @@ export const handoverRoutes = ({ folder, room, store }: HandoverSetting) =>
           409,
           shown.problem ? { code: 'notMade', text: shown.problem } : say('notMadeYet'),
         );
-      await tell(
+      await appendAudit(
         db,
-        c.var.asking,
+        c.var.actor,
         { code: 'exported', what: 'package' },
         { projectId: row.projectId },
       );

@@ -1,6 +1,6 @@
 import { OpenAPIHono, z } from '@hono/zod-openapi';
 import { idSchema } from '@cordel/core';
-import type { Asking } from '../accounts/asking.ts';
+import type { Actor } from '../accounts/actor.ts';
 import type { Db } from '../db/client.ts';
 import { fromZod, problemSchema } from './problem.ts';
 
@@ -9,9 +9,9 @@ export type Env = {
   Variables: {
     db: Db;
     /** Who the request is from. */
-    asking: Asking;
+    actor: Actor;
     /** Finds out anew, for an answer that goes on. */
-    askAgain: () => Promise<Asking>;
+    authenticateAgain: () => Promise<Actor>;
   };
 };
 

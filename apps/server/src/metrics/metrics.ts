@@ -42,14 +42,15 @@ export const observed =
     const route = matchedRoutes(c).findLast(({ path }) => !path.endsWith('*'))?.path ?? '/api/*';
     const { status } = c.res;
     metrics?.observe(c.req.method, route, status, seconds);
-    const asking = c.var.asking as Env['Variables']['asking'] | undefined;
+    // A request that fails early has none.
+    const actor = c.var.actor as Env['Variables']['actor'] | undefined;
     log?.info(
       {
         method: c.req.method,
         route,
         status,
         ms: Math.round(seconds * 1000),
-        ...(asking?.kind === 'person' && { person: asking.personId, device: asking.deviceId }),
+        ...(actor?.kind === 'person' && { person: actor.personId, device: actor.deviceId }),
       },
       'request',
     );

@@ -3,8 +3,8 @@ import { idSchema, personSchema, planSchema, reasonSchema, timeSchema } from '@c
 import { networkMessageSchema } from '@cordel/core/lists';
 import { plansProblems as say } from '@cordel/text/server/plans';
 import { atClosure, inProject, route } from '../accounts/access.ts';
-import { signedBy } from '../accounts/asking.ts';
-import { tell } from '../accounts/audit.ts';
+import { signedBy } from '../accounts/actor.ts';
+import { appendAudit } from '../accounts/audit.ts';
 import { getClosure } from '../closures/queries.ts';
 import { Problem } from '../http/problem.ts';
 import { answers, idParams, jsonBody, router } from '../http/router.ts';
@@ -115,14 +115,14 @@ const problems = route(inProject('read'), {
 export const planRoutes = router()
   .openapi(get, async (c) => c.json(await getPlan(c.var.db, c.req.valid('param').closureId), 200))
   .openapi(put, async (c) => {
-    const { db, asking } = c.var;
+    const { db, actor } = c.var;
     const { retire, ...rest } = c.req.valid('json');
-    const write = { ...rest, retire: retire && signedBy(asking, retire) };
+    const write = { ...rest, retire: retire && signedBy(actor, retire) };
     if (write.closureId !== c.req.valid('param').closureId)
       throw new Problem(422, say('otherClosure'));
     const saved = await putPlan(db, write);
     const { id: closureId, projectId } = await getClosure(db, write.closureId);
-    await tell(db, asking, { code: 'planSaved', closureId }, { projectId });
+    await appendAudit(db, actor, { code: 'planSaved', closureId }, { projectId });
     return c.json(saved, 200);
   })
   .openapi(circuit, async (c) => {

@@ -2,7 +2,7 @@ import { z } from '@hono/zod-openapi';
 import { assemblyChangeSchema, hardwareSchema } from '@cordel/core';
 import { prepProblems as say } from '@cordel/text/server/prep';
 import { anywhere, atClosure, forPeople, route } from '../accounts/access.ts';
-import { nameUnder } from '../accounts/asking.ts';
+import { signedName } from '../accounts/actor.ts';
 import { hardware } from '../db/schema.ts';
 import { saveOwnRecord } from '../merge/ownRecord.ts';
 import { Problem } from '../http/problem.ts';
@@ -50,7 +50,7 @@ export const prepRoutes = router()
     await describeClosure(
       c.var.db,
       closureId,
-      'by' in change ? { ...change, by: nameUnder(c.var.asking, change.by ?? '') } : change,
+      'by' in change ? { ...change, by: signedName(c.var.actor, change.by ?? '') } : change,
     );
     return c.json({ id: closureId }, 200);
   });

@@ -13,8 +13,8 @@ import {
 import { eq } from 'drizzle-orm';
 import { projectsProblems as say } from '@cordel/text/server/projects';
 import { forPeople, inProject, savesProject, route } from '../accounts/access.ts';
-import { hasRight } from '../accounts/asking.ts';
-import { tell } from '../accounts/audit.ts';
+import { hasRight } from '../accounts/actor.ts';
+import { appendAudit } from '../accounts/audit.ts';
 import { makeOwner } from '../accounts/members.ts';
 import { projects } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
@@ -88,8 +88,8 @@ const partsChanged = (before: object, after: object): string[] =>
 export const projectRoutes = router()
   .openapi(list, async (c) => {
     const archived = new Set(await archivedIds(c.var.db, ['project']));
-    const { asking } = c.var;
-    const all = (await listProjects(c.var.db)).filter(({ id }) => hasRight(asking, id, 'read'));
+    const { actor } = c.var;
+    const all = (await listProjects(c.var.db)).filter(({ id }) => hasRight(actor, id, 'read'));
     return c.json(
       all.map((project) => ({ ...project, archived: archived.has(project.id) })),
       200,
@@ -116,7 +116,7 @@ export const projectRoutes = router()
   .openapi(put, async (c) => {
     const { base, ...project } = c.req.valid('json');
     if (project.id !== c.req.valid('param').projectId) throw new Problem(422, say('otherId'));
-    const { asking } = c.var;
+    const { actor } = c.var;
     await c.var.db.transaction(async (tx) => {
       const on = tx as unknown as Db;
       await lockProject(on, project.id);
@@ -124,9 +124,9 @@ export const projectRoutes = router()
       const current = base && (await getProject(on, project.id));
       const saved = mergedRecord(base, current, project);
       await putProject(on, saved);
-      if (!known) await makeOwner(tx, asking, project.id);
+      if (!known) await makeOwner(tx, actor, project.id);
       const parts = partsChanged(known ?? {}, saved);
-      await tell(tx, asking, { code: 'projectChanged', parts }, { projectId: project.id });
+      await appendAudit(tx, actor, { code: 'projectChanged', parts }, { projectId: project.id });
     });
     return c.json({ id: project.id }, 200);
   });

@@ -8,7 +8,7 @@ import {
   sameNamesSchema,
 } from '@cordel/core';
 import { inProject, route } from '../accounts/access.ts';
-import { tell } from '../accounts/audit.ts';
+import { appendAudit } from '../accounts/audit.ts';
 import { answers, idParams, jsonBody, router } from '../http/router.ts';
 import { importList } from './list.ts';
 
@@ -45,6 +45,6 @@ export const spliceRoutes = router().openapi(post, async (c) => {
   const { projectId } = c.req.valid('param');
   const body = c.req.valid('json');
   const added = await importList(c.var.db, projectId, body);
-  await tell(c.var.db, c.var.asking, { code: 'listImported' }, { projectId });
+  await appendAudit(c.var.db, c.var.actor, { code: 'listImported' }, { projectId });
   return c.json(added, 200);
 });

@@ -1,4 +1,4 @@
-import { signedBy } from '../accounts/asking.ts';
+import { signedBy } from '../accounts/actor.ts';
 import { keepReceipts } from '../accounts/receipts.ts';
 import { refuseFuture } from '../http/moments.ts';
 import { atPlace, Problem } from '../http/problem.ts';
@@ -32,9 +32,9 @@ const counted = <Key extends string>(list: readonly Key[]): Record<Key, number> 
 export const traceRoutes = router()
   .openapi(api.postTrace, async (c) => {
     const { projectId } = c.req.valid('param');
-    const { db, asking } = c.var;
+    const { db, actor } = c.var;
     const { id, name, place: said, ...sent } = c.req.valid('json');
-    const place = said && signedBy(asking, said);
+    const place = said && signedBy(actor, said);
     await getProject(c.var.db, projectId);
     if (place && place.traceId !== id)
       throw new Problem(422, say('placeOfOtherTrace'), [
@@ -48,7 +48,7 @@ export const traceRoutes = router()
     // What is here already stays where it was put.
     if (place && !kept.known) await placeTraces(c.var.db, [place]);
     const places = place && !kept.known ? [place] : [];
-    await keepReceipts(db, asking, projectId, kept.known ? [] : [{ id }, ...places]);
+    await keepReceipts(db, actor, projectId, kept.known ? [] : [{ id }, ...places]);
     if (sent.file) await dropUpload(c.var.db, sent.file.digest);
     return c.json({ id: kept.id, known: kept.known }, 200);
   })
@@ -62,13 +62,13 @@ export const traceRoutes = router()
     );
   })
   .openapi(api.places, async (c) => {
-    const { db, asking } = c.var;
+    const { db, actor } = c.var;
     const { projectId } = c.req.valid('param');
-    const entries = c.req.valid('json').entries.map((entry) => signedBy(asking, entry));
+    const entries = c.req.valid('json').entries.map((entry) => signedBy(actor, entry));
     refuseFuture(entries);
     await refuseStrayPlaces(db, projectId, entries, (index) => `/entries/${index}`);
     await placeTraces(db, entries);
-    await keepReceipts(db, asking, projectId, entries);
+    await keepReceipts(db, actor, projectId, entries);
     return c.json({ placed: entries.length }, 200);
   })
   .openapi(api.file, async (c) => {
@@ -111,10 +111,10 @@ export const traceRoutes = router()
   .openapi(api.put, async (c) => {
     const { projectId } = c.req.valid('param');
     const all = await prove(c.var.db, projectId);
-    const { db, asking } = c.var;
-    const { fresh } = await ledgerFigures(db, all, signedBy(asking, c.req.valid('json')));
+    const { db, actor } = c.var;
+    const { fresh } = await ledgerFigures(db, all, signedBy(actor, c.req.valid('json')));
     const recorded = await putFigures(db, fresh);
-    await keepReceipts(db, asking, projectId, fresh);
+    await keepReceipts(db, actor, projectId, fresh);
     return c.json({ recorded }, 200);
   })
   .openapi(api.circuit, async (c) => {

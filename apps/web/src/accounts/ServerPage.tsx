@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { answerOf } from '@cordel/client';
@@ -11,19 +11,19 @@ import { Page } from '@/ui/Page';
 import { Text } from '@/ui/Text';
 import { LinkCard } from './LinkCard';
 import { Trail } from './Trail';
+import { useLockOut } from './useLockOut';
 import { useTask } from './useTask';
 import { dayHere } from './zone';
 
 /** Everybody on a server, for its owner: devices, new passwords, and what was done. */
 export function ServerPage() {
-  const client = useQueryClient();
   const { data, error } = useQuery({
     queryKey: ['people'],
     queryFn: () => answerOf(api.GET('/api/people')),
   });
   const [link, setLink] = useState<{ name: string; secret: string } | null>(null);
-  const [isLocked, setLocked] = useState(false);
   const task = useTask();
+  const { isLocked, lockOut } = useLockOut(task);
   const newPassword = (personId: string, name: string) =>
     void task.run(async () => {
       const { secret } = await answerOf(
@@ -31,16 +31,6 @@ export function ServerPage() {
       );
       setLink({ name, secret });
     });
-  const lock = (deviceId: string) =>
-    void task
-      .run(() =>
-        answerOf(api.POST('/api/devices/{deviceId}/lock-out', { params: { path: { deviceId } } })),
-      )
-      .then((isDone) => {
-        setLocked(isDone);
-        void client.invalidateQueries({ queryKey: ['people'] });
-        void client.invalidateQueries({ queryKey: ['trail'] });
-      });
   return (
     <Page title={t('server')} above={t('people')} back="/you">
       {task.problem ? <Notice color="accent">{task.problem}</Notice> : null}
@@ -62,7 +52,7 @@ export function ServerPage() {
               <Text style={{ flexGrow: 1 }}>
                 {t('deviceLine', { device: device.name, day: dayHere(device.since) })}
               </Text>
-              <Button label={t('lockOut')} onPress={() => lock(device.id)} />
+              <Button label={t('lockOut')} onPress={() => void lockOut(device.id)} />
             </View>
           ))}
           <Button label={t('passwordLink')} onPress={() => newPassword(id, name)} />

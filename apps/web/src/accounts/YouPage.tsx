@@ -16,6 +16,7 @@ import { Text } from '@/ui/Text';
 import { TextField } from '@/ui/TextField';
 import { PasskeysPart } from './PasskeysPart';
 import { TurnPart } from './TurnPart';
+import { useLockOut } from './useLockOut';
 import { useTask } from './useTask';
 import { dayHere } from './zone';
 
@@ -96,8 +97,8 @@ function DevicesPart() {
     queryKey: ['sessions'],
     queryFn: () => answerOf(api.GET('/api/sessions')),
   });
-  const [isLocked, setLocked] = useState(false);
   const task = useTask();
+  const { isLocked, lockOut } = useLockOut(task);
   const renew = () => void client.invalidateQueries({ queryKey: ['sessions'] });
   const end = (sessionId: string) =>
     void task
@@ -105,15 +106,6 @@ function DevicesPart() {
         answerOf(api.DELETE('/api/sessions/{sessionId}', { params: { path: { sessionId } } })),
       )
       .then(renew);
-  const lock = (deviceId: string) =>
-    void task
-      .run(() =>
-        answerOf(api.POST('/api/devices/{deviceId}/lock-out', { params: { path: { deviceId } } })),
-      )
-      .then((isDone) => {
-        setLocked(isDone);
-        renew();
-      });
   return (
     <View style={{ gap: 12 }}>
       <Text kind="name" heading={2}>
@@ -134,7 +126,7 @@ function DevicesPart() {
           {one.current ? null : (
             <>
               <Button label={t('endIt')} onPress={() => end(one.id)} />
-              <Button label={t('lockOut')} onPress={() => lock(one.deviceId)} />
+              <Button label={t('lockOut')} onPress={() => void lockOut(one.deviceId)} />
             </>
           )}
         </Card>

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { View } from 'react-native';
 import { answerOf } from '@cordel/client';
 import type { paths } from '@cordel/client/paths';
-import { canonicalText, digestOf } from '@cordel/core/close';
+import { canonicalText, digestOf, shortDigest } from '@cordel/core/close';
 import { recordPage as t } from '@cordel/text/pages/chain/RecordPage';
 import { api } from '@/data/api';
 import { useProjectView } from '@/projects/context';
@@ -16,8 +16,6 @@ import { Text } from '@/ui/Text';
 
 type Check =
   paths['/api/projects/{projectId}/chain']['get']['responses'][200]['content']['application/json'];
-
-const grouped = (digits: string): string => (digits.match(/.{4}/g) ?? []).join(' ');
 
 const bytesOf = (base64: string): Uint8Array =>
   Uint8Array.from(atob(base64), (letter) => letter.charCodeAt(0));
@@ -73,9 +71,9 @@ function Found({ check }: { check: Check }) {
       )}
       <Card style={{ gap: 8, alignItems: 'flex-start' }}>
         <Text kind="strong">{t('signed', { moment: moment(checkpoint.at) })}</Text>
-        <Text selectable>{t('hash', { hash: grouped(checkpoint.hash.slice(0, 16)) })}</Text>
+        <Text selectable>{t('hash', { hash: shortDigest(checkpoint.hash) })}</Text>
         <Text selectable>
-          {t('key', { key: grouped(digestOf(bytesOf(checkpoint.publicKey)).slice(0, 16)) })}
+          {t('key', { key: shortDigest(digestOf(bytesOf(checkpoint.publicKey))) })}
         </Text>
         <QrPicture text={canonicalText(checkpoint)} label={t('codeLabel')} size={240} />
         <Text color="ink2">{t('compare')}</Text>

@@ -1,4 +1,4 @@
-import { keep, keptNow } from './storage';
+import { keep, keptNow, readKept } from './storage';
 
 /** PINs of the people who share this device, as something made of each: what they are is not kept. */
 const KEY = 'cordel.pins';
@@ -11,13 +11,7 @@ interface HeldPin {
   made: string;
 }
 
-const held = (): Record<string, HeldPin> => {
-  try {
-    return JSON.parse(keptNow(KEY) ?? '{}') as Record<string, HeldPin>;
-  } catch {
-    return {};
-  }
-};
+const held = (): Record<string, HeldPin> => readKept(keptNow(KEY), {});
 
 const hex = (bytes: ArrayBuffer | Uint8Array): string =>
   [...new Uint8Array(bytes)].map((byte) => byte.toString(16).padStart(2, '0')).join('');

@@ -1,6 +1,6 @@
 import type { paths } from '@cordel/client/paths';
 import { type Right, may } from '@cordel/core';
-import { keep, keptNow, usePersisted } from './storage';
+import { keep, keptNow, readKept, usePersisted } from './storage';
 
 /** Who is signed in on this device, as the server said last. */
 export type Session = paths['/api/session']['get']['responses'][200]['content']['application/json'];
@@ -10,19 +10,11 @@ export type Account = NonNullable<Session['person']>;
 
 const KEY = 'cordel.session';
 
-const read = (text: string): Session | null => {
-  try {
-    return JSON.parse(text) as Session | null;
-  } catch {
-    return null;
-  }
-};
-
 let last = { text: '', session: null as Session | null };
 
 /** The same text is the same session. */
 function sessionOf(text: string): Session | null {
-  if (text !== last.text) last = { text, session: read(text) };
+  if (text !== last.text) last = { text, session: readKept<Session | null>(text, null) };
   return last.session;
 }
 
@@ -37,13 +29,7 @@ export function useSession(): Session | null {
 /** Sessions of the people who take turns on this device, by their accounts: one is shown without a connection too. */
 const OTHERS = 'cordel.sessions';
 
-const heldSessions = (): Record<string, Session> => {
-  try {
-    return JSON.parse(keptNow(OTHERS) ?? '{}') as Record<string, Session>;
-  } catch {
-    return {};
-  }
-};
+const heldSessions = (): Record<string, Session> => readKept(keptNow(OTHERS), {});
 
 export const heldSession = (personId: string): Session | null => heldSessions()[personId] ?? null;
 

@@ -27,6 +27,15 @@ export function keep(key: string, value: string | null): void {
 
 export const keptNow = (key: string): string | null => read(key) ?? kept.get(key) ?? null;
 
+/** What a kept text says as JSON; the other where it is none, or says nothing. */
+export function readKept<Value>(text: string | null, otherwise: Value): Value {
+  try {
+    return (JSON.parse(text ?? 'null') as Value | null) ?? otherwise;
+  } catch {
+    return otherwise;
+  }
+}
+
 function subscribe(listener: () => void): () => void {
   listeners.add(listener);
   window.addEventListener('storage', listener);

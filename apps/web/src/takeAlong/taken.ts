@@ -1,4 +1,4 @@
-import { keep, keptNow } from '@/data/storage';
+import { keep, keptNow, readKept } from '@/data/storage';
 
 /** What of a project is on the device, for work without a connection. */
 export interface Taken {
@@ -19,26 +19,17 @@ export interface Taken {
 
 export type Wish = Pick<Taken, 'closureIds' | 'hasTraces'>;
 
-const KEY = 'cordel.takenAlong';
+export const TAKEN_KEY = 'cordel.takenAlong';
 
-type All = Record<string, Taken>;
-
-export const readTaken = (text: string): All => {
-  try {
-    return (JSON.parse(text) ?? {}) as All;
-  } catch {
-    return {};
-  }
-};
-
-export const TAKEN_KEY = KEY;
+/** What is taken along, by projects. */
+export const readTaken = (text: string | null): Record<string, Taken> => readKept(text, {});
 
 export const takenNow = (projectId: string): Taken | null =>
-  readTaken(keptNow(KEY) ?? '{}')[projectId] ?? null;
+  readTaken(keptNow(TAKEN_KEY))[projectId] ?? null;
 
 export function keepTaken(projectId: string, taken: Taken | null): void {
-  const { [projectId]: _old, ...others } = readTaken(keptNow(KEY) ?? '{}');
-  keep(KEY, JSON.stringify(taken ? { ...others, [projectId]: taken } : others));
+  const { [projectId]: _old, ...others } = readTaken(keptNow(TAKEN_KEY));
+  keep(TAKEN_KEY, JSON.stringify(taken ? { ...others, [projectId]: taken } : others));
 }
 
 /** What is on the device stays until the browser lets it go. */

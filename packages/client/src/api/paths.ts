@@ -1,228 +1,6 @@
 // Written by `npm run api` from the routes of the server: change those.
 
 export interface paths {
-    "/api/session/passkeys": {
-        parameters: {
-        };
-        /** One’s passkeys */
-        get: {
-            parameters: {
-            };
-            responses: {
-                /** @description The passkeys */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": {
-                            id: string;
-                            name: string;
-                            since: string;
-                        }[];
-                    };
-                };
-                /** @description A problem document (RFC 9457) */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        /** Add a passkey */
-        post: {
-            parameters: {
-            };
-            requestBody: {
-                content: {
-                    "application/json": {
-                        name: string;
-                        response: {
-                            [key: string]: unknown;
-                        };
-                    };
-                };
-            };
-            responses: {
-                /** @description Added */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": {
-                            id: string;
-                        };
-                    };
-                };
-                /** @description A problem document (RFC 9457) */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-    };
-    "/api/session/passkeys/begin": {
-        parameters: {
-        };
-        /** Begin to add a passkey: what the browser is asked */
-        post: {
-            parameters: {
-            };
-            responses: {
-                /** @description Options for the browser */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": {
-                            [key: string]: unknown;
-                        };
-                    };
-                };
-                /** @description A problem document (RFC 9457) */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-    };
-    "/api/session/passkeys/{passkeyId}": {
-        parameters: {
-        };
-        /** Remove a passkey of one’s own */
-        delete: {
-            parameters: {
-                path: {
-                    passkeyId: string;
-                };
-            };
-            responses: {
-                /** @description Removed */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": {
-                            id: string;
-                        };
-                    };
-                };
-                /** @description A problem document (RFC 9457) */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-    };
-    "/api/session/passkey/begin": {
-        parameters: {
-        };
-        /** Begin to sign in by passkey: what the browser is asked */
-        post: {
-            parameters: {
-            };
-            responses: {
-                /** @description Options for the browser */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": {
-                            [key: string]: unknown;
-                        };
-                    };
-                };
-                /** @description A problem document (RFC 9457) */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-    };
-    "/api/session/passkey": {
-        parameters: {
-        };
-        /** Sign in by passkey */
-        post: {
-            parameters: {
-            };
-            requestBody: {
-                content: {
-                    "application/json": {
-                        response: {
-                            [key: string]: unknown;
-                        };
-                    };
-                };
-            };
-            responses: {
-                /** @description The session */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": {
-                            accounts: boolean;
-                            person: {
-                                id: string;
-                                name: string;
-                                email: string;
-                                ownsServer: boolean;
-                            } | null;
-                            /** @enum {string|null} */
-                            why: "signedOut" | "lockedOut" | "otherDevice" | "otherPerson" | null;
-                            here: {
-                                id: string;
-                                name: string;
-                                hasPin: boolean;
-                            }[];
-                            roles: {
-                                [key: string]: "owner" | "lead" | "technician" | "inspector" | "reader";
-                            };
-                        };
-                    };
-                };
-                /** @description A problem document (RFC 9457) */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-    };
     "/api/session": {
         parameters: {
         };
@@ -467,6 +245,228 @@ export interface paths {
                     content: {
                         "application/json": {
                             id: string;
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/session/passkeys": {
+        parameters: {
+        };
+        /** One’s passkeys */
+        get: {
+            parameters: {
+            };
+            responses: {
+                /** @description The passkeys */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            id: string;
+                            name: string;
+                            since: string;
+                        }[];
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        /** Add a passkey */
+        post: {
+            parameters: {
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        name: string;
+                        response: {
+                            [key: string]: unknown;
+                        };
+                    };
+                };
+            };
+            responses: {
+                /** @description Added */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            id: string;
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/session/passkeys/begin": {
+        parameters: {
+        };
+        /** Begin to add a passkey: what the browser is asked */
+        post: {
+            parameters: {
+            };
+            responses: {
+                /** @description Options for the browser */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            [key: string]: unknown;
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/session/passkeys/{passkeyId}": {
+        parameters: {
+        };
+        /** Remove a passkey of one’s own */
+        delete: {
+            parameters: {
+                path: {
+                    passkeyId: string;
+                };
+            };
+            responses: {
+                /** @description Removed */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            id: string;
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/session/passkey/begin": {
+        parameters: {
+        };
+        /** Begin to sign in by passkey: what the browser is asked */
+        post: {
+            parameters: {
+            };
+            responses: {
+                /** @description Options for the browser */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            [key: string]: unknown;
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/session/passkey": {
+        parameters: {
+        };
+        /** Sign in by passkey */
+        post: {
+            parameters: {
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        response: {
+                            [key: string]: unknown;
+                        };
+                    };
+                };
+            };
+            responses: {
+                /** @description The session */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            accounts: boolean;
+                            person: {
+                                id: string;
+                                name: string;
+                                email: string;
+                                ownsServer: boolean;
+                            } | null;
+                            /** @enum {string|null} */
+                            why: "signedOut" | "lockedOut" | "otherDevice" | "otherPerson" | null;
+                            here: {
+                                id: string;
+                                name: string;
+                                hasPin: boolean;
+                            }[];
+                            roles: {
+                                [key: string]: "owner" | "lead" | "technician" | "inspector" | "reader";
+                            };
                         };
                     };
                 };
@@ -768,6 +768,92 @@ export interface paths {
             };
         };
     };
+    "/api/projects/{projectId}/invitations": {
+        parameters: {
+        };
+        /**
+         * A link by which somebody joins a project: it works once
+         * @description A lead invites technicians, inspectors and readers; the owner everybody.
+         */
+        post: {
+            parameters: {
+                path: {
+                    projectId: string;
+                };
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        /** Format: uuid */
+                        id: string;
+                        /** @enum {string} */
+                        role: "owner" | "lead" | "technician" | "inspector" | "reader";
+                        /** @default  */
+                        note?: string;
+                        /** @default 7 */
+                        days?: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description The link’s secret: it is told this once */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            secret: string;
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/projects/{projectId}/invitations/{invitationId}": {
+        parameters: {
+        };
+        /** Take a link back */
+        delete: {
+            parameters: {
+                path: {
+                    projectId: string;
+                    invitationId: string;
+                };
+            };
+            responses: {
+                /** @description Taken back */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            id: string;
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
     "/api/projects/{projectId}/members": {
         parameters: {
         };
@@ -836,92 +922,6 @@ export interface paths {
             };
             responses: {
                 /** @description Changed */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": {
-                            id: string;
-                        };
-                    };
-                };
-                /** @description A problem document (RFC 9457) */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-    };
-    "/api/projects/{projectId}/invitations": {
-        parameters: {
-        };
-        /**
-         * A link by which somebody joins a project: it works once
-         * @description A lead invites technicians, inspectors and readers; the owner everybody.
-         */
-        post: {
-            parameters: {
-                path: {
-                    projectId: string;
-                };
-            };
-            requestBody: {
-                content: {
-                    "application/json": {
-                        /** Format: uuid */
-                        id: string;
-                        /** @enum {string} */
-                        role: "owner" | "lead" | "technician" | "inspector" | "reader";
-                        /** @default  */
-                        note?: string;
-                        /** @default 7 */
-                        days?: number;
-                    };
-                };
-            };
-            responses: {
-                /** @description The link’s secret: it is told this once */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": {
-                            secret: string;
-                        };
-                    };
-                };
-                /** @description A problem document (RFC 9457) */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-    };
-    "/api/projects/{projectId}/invitations/{invitationId}": {
-        parameters: {
-        };
-        /** Take a link back */
-        delete: {
-            parameters: {
-                path: {
-                    projectId: string;
-                    invitationId: string;
-                };
-            };
-            responses: {
-                /** @description Taken back */
                 200: {
                     headers: {
                         [name: string]: unknown;
@@ -8058,4 +8058,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = 'd7f38a96a708586d';
+export const API_DIGEST = 'fcedee421f8b400c';

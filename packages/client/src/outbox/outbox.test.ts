@@ -428,7 +428,7 @@ describe('a device that several people share', () => {
     void add(outbox, 1);
     person = { id: 'ben', name: 'Ben' };
     void add(outbox, 2);
-    await until(() => sent.length === 1);
+    await until(() => outbox.snapshot().writes.length === 1);
     expect(sent).toEqual([['ben', 2]]);
     // It waits: nothing of it is refused, and the page can say for whom.
     expect(outbox.snapshot().writes).toMatchObject([{ person: 'Ana', state: 'waiting' }]);

@@ -84,6 +84,10 @@ export interface Checkpoint {
 export const checkpointText = ({ projectId, number, hash, at }: Checkpoint): string =>
   canonicalText({ projectId, number, hash, at });
 
+/** The beginning of a digest as people compare it: `4715 d3db e191 a2ad`. */
+export const shortDigest = (digest: string): string =>
+  (digest.slice(0, 16).match(/.{4}/g) ?? []).join(' ');
+
 /** What is wrong with a chain. */
 export type ChainProblem =
   /** An entry is not what it was when it was chained. */

@@ -257,7 +257,7 @@ const escaped = (text: string): string =>
   text.replace(/[&<>"]/g, (letter) => `&#${letter.charCodeAt(0)};`);
 
 /** Squares of quiet zone round a QR code. Source: ISO/IEC 18004. */
-const QUIET = 4;
+export const QR_QUIET = 4;
 
 /** A label with its words. */
 export interface WordedLabel extends Omit<Label, 'title' | 'lines'> {
@@ -272,7 +272,7 @@ export function labelSvg(
 ): string {
   const squares = qrSquares(label.url);
   const side = Math.min(height, width * 0.5);
-  const unit = side / (squares.length + 2 * QUIET);
+  const unit = side / (squares.length + 2 * QR_QUIET);
   const left = side + 1;
   const room = width - left - 1.5;
   const size = Math.min(height * 0.2, (room / Math.max(6, label.title.length)) * 1.75);
@@ -287,7 +287,7 @@ export function labelSvg(
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}" font-family="Atkinson Hyperlegible Next, Arial, sans-serif">`,
     `<rect width="${width}" height="${height}" fill="#fff"/>`,
-    `<path transform="translate(${(QUIET * unit).toFixed(3)} ${((height - side) / 2 + QUIET * unit).toFixed(3)}) scale(${unit.toFixed(4)})" d="${qrPath(squares)}" fill="#000"/>`,
+    `<path transform="translate(${(QR_QUIET * unit).toFixed(3)} ${((height - side) / 2 + QR_QUIET * unit).toFixed(3)}) scale(${unit.toFixed(4)})" d="${qrPath(squares)}" fill="#000"/>`,
     line(label.title, top, size, '700'),
     ...label.lines.map((text, index) => line(text, top + (index + 1) * small * 1.35, small, '400')),
     line(label.code, height - height * 0.1, small * 1.25, '700'),

@@ -10,7 +10,14 @@ import {
   groupBy,
 } from '@cordel/core';
 import { wayText } from '@cordel/text/bench';
-import { type Checkpoint, canonicalText, digestOf, qrPath, qrSquares } from '@cordel/core/close';
+import {
+  type Checkpoint,
+  canonicalText,
+  digestOf,
+  qrPath,
+  qrSquares,
+  shortDigest,
+} from '@cordel/core/close';
 import { pointText } from '@cordel/text/close';
 import { groupVerdictText, spliceStateText } from '@cordel/text/loss/states';
 import { record as say } from '@cordel/text/handover/record';
@@ -91,8 +98,8 @@ function writeCheckpoint(sheets: Sheets, checkpoint: Checkpoint): void {
   sheets.paragraph(
     say('checkpoint', {
       entries: checkpoint.number,
-      hash: grouped(checkpoint.hash.slice(0, 16)),
-      key: grouped(digestOf(Buffer.from(checkpoint.publicKey, 'base64')).slice(0, 16)),
+      hash: shortDigest(checkpoint.hash),
+      key: shortDigest(digestOf(Buffer.from(checkpoint.publicKey, 'base64'))),
       // To the millisecond: the signature is of it.
       moment: checkpoint.at,
     }),
@@ -106,8 +113,6 @@ function writeCheckpoint(sheets: Sheets, checkpoint: Checkpoint): void {
   doc.restore();
   sheets.y += CODE + 12;
 }
-
-const grouped = (digits: string): string => (digits.match(/.{4}/g) ?? []).join(' ');
 
 /** A closure: its splices by tray, then what was looked at, tested, waived and signed. */
 export function writeClosure(

@@ -4,15 +4,15 @@ import { accountsProblems as say } from '@cordel/text/server/accounts';
 import { and, eq } from 'drizzle-orm';
 import type { Context } from 'hono';
 import { APIError } from 'better-auth/api';
-import { passkeys } from '../db/schema.ts';
-import { Problem } from '../http/problem.ts';
-import { type Env, answers, jsonBody, router, savedSchema } from '../http/router.ts';
-import { forEveryone, forPeople, route } from './access.ts';
-import type { Accounts } from './accounts.ts';
-import { personOf } from './asking.ts';
-import { type SessionAnswer, sessionOf, sessionSchema } from './session.ts';
-import { beginSession } from './signIn.ts';
-import { countTry } from './tries.ts';
+import { passkeys } from '../../db/schema.ts';
+import { Problem } from '../../http/problem.ts';
+import { type Env, answers, jsonBody, router, savedSchema } from '../../http/router.ts';
+import { forEveryone, forPeople, route } from '../access.ts';
+import type { Accounts } from '../accounts.ts';
+import { requirePerson } from '../actor.ts';
+import { type SessionAnswer, sessionOf, sessionSchema } from '../session.ts';
+import { beginSession } from '../signIn.ts';
+import { limitTries } from '../tries.ts';
 
 /** What a browser and a server say to each other of a passkey. Source: W3C Web Authentication, section 5. */
 const ceremonySchema = z.record(z.string(), z.unknown());
@@ -83,7 +83,7 @@ export function passkeyRoutes(accountsOf: () => Accounts) {
   const session = (c: Context<Env>): Promise<SessionAnswer> => sessionOf(c, true);
   return router()
     .openapi(list, async (c) => {
-      const { personId } = personOf(c.var.asking);
+      const { personId } = requirePerson(c.var.actor);
       const rows = await c.var.db.select().from(passkeys).where(eq(passkeys.personId, personId));
       return c.json(
         rows.map(({ id, name, createdAt }) => ({
@@ -121,7 +121,7 @@ export function passkeyRoutes(accountsOf: () => Accounts) {
       }
     })
     .openapi(remove, async (c) => {
-      const { personId } = personOf(c.var.asking);
+      const { personId } = requirePerson(c.var.actor);
       const { passkeyId } = c.req.valid('param');
       await c.var.db
         .delete(passkeys)
@@ -130,7 +130,7 @@ export function passkeyRoutes(accountsOf: () => Accounts) {
     })
     .openapi(beginSigningIn, async (c) => {
       const auth = await accountsOf().auth();
-      await countTry(c.var.db, 'passkeys', MOST_TRIES);
+      await limitTries(c.var.db, 'passkeys', MOST_TRIES);
       const { response, headers } = await auth.api.generatePasskeyAuthenticationOptions({
         headers: c.req.raw.headers,
         returnHeaders: true,
@@ -140,7 +140,7 @@ export function passkeyRoutes(accountsOf: () => Accounts) {
     })
     .openapi(signIn, async (c) => {
       const accounts = accountsOf();
-      await countTry(c.var.db, 'passkeys', MOST_TRIES);
+      await limitTries(c.var.db, 'passkeys', MOST_TRIES);
       const { response } = c.req.valid('json');
       try {
         await beginSession(c, accounts, 'passkey', async (auth, headers) => {

@@ -1,12 +1,13 @@
-import { createHash } from 'node:crypto';
 import { type Right, type Role, may } from '@cordel/core';
+import { digestOf } from '@cordel/core/close';
 import { accountsProblems as say } from '@cordel/text/server/accounts';
 import { sql } from 'drizzle-orm';
+import { validate as isUuid } from 'uuid';
 import { type Db, rowsOf } from '../db/client.ts';
 import { Problem } from '../http/problem.ts';
 
 /** A person who has signed in, on a device. */
-export interface AskingPerson {
+export interface SignedInPerson {
   kind: 'person';
   personId: string;
   name: string;
@@ -20,17 +21,17 @@ export interface AskingPerson {
 }
 
 /** Who a request is from. */
-export type Asking =
+export type Actor =
   /** Nobody signs in here: everybody may do all, and is who they say. */
   | { kind: 'open' }
   /** Nobody who has signed in, and why they are taken for none. */
-  | { kind: 'stranger'; why: 'signedOut' | 'lockedOut' | 'otherDevice' | 'otherPerson' }
-  | AskingPerson;
+  | { kind: 'anonymous'; why: 'signedOut' | 'lockedOut' | 'otherDevice' | 'otherPerson' }
+  | SignedInPerson;
 
-export const OPEN: Asking = { kind: 'open' };
+export const OPEN: Actor = { kind: 'open' };
 
 /** What a browser sent along that says who it is. */
-export interface Shown {
+export interface RequestSecrets {
   /** The session's secret; null where it has none. */
   token: string | null;
   /** The device's secret; null where it has none. */
@@ -38,8 +39,6 @@ export interface Shown {
   /** The person who made what is sent, where they need not be the one who is at the device now. */
   personId: string | null;
 }
-
-export const sha256 = (text: string): string => createHash('sha256').update(text).digest('hex');
 
 interface SessionRow {
   sessionId: string;
@@ -53,16 +52,17 @@ interface SessionRow {
   roles: Record<string, Role>;
 }
 
-const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/;
-
 /**
  * Finds out who asks, by the secrets in its cookies. A session holds on the device alone that it was begun on: one that
  * turns up elsewhere was copied, and ends.
  */
-export async function whoAsks(db: Db, { token, deviceSecret, personId }: Shown): Promise<Asking> {
-  const deviceHash = deviceSecret === null ? null : sha256(deviceSecret);
-  if (token === null) return { kind: 'stranger', why: await whyStranger(db, deviceHash) };
-  const wanted = personId !== null && UUID.test(personId) ? personId : null;
+export async function authenticate(
+  db: Db,
+  { token, deviceSecret, personId }: RequestSecrets,
+): Promise<Actor> {
+  const deviceHash = deviceSecret === null ? null : digestOf(deviceSecret);
+  if (token === null) return { kind: 'anonymous', why: await whyAnonymous(db, deviceHash) };
+  const wanted = personId !== null && isUuid(personId) ? personId : null;
   const rows = await rowsOf<SessionRow>(
     db,
     sql`select s.id as "sessionId", s.token, p.id as "personId", p.name, p.owns_server as "ownsServer",
@@ -74,13 +74,13 @@ export async function whoAsks(db: Db, { token, deviceSecret, personId }: Shown):
           and (s.token = ${token} or (d.secret_hash = ${deviceHash} and s.person_id = ${wanted}::uuid))`,
   );
   const current = rows.find((row) => row.token === token);
-  if (!current) return { kind: 'stranger', why: await whyStranger(db, deviceHash) };
+  if (!current) return { kind: 'anonymous', why: await whyAnonymous(db, deviceHash) };
   if (current.secretHash !== deviceHash || current.deviceId === null) {
     await rowsOf(db, sql`delete from sessions where id = ${current.sessionId}::uuid`);
-    return { kind: 'stranger', why: 'otherDevice' };
+    return { kind: 'anonymous', why: 'otherDevice' };
   }
   const row = personId === null ? current : rows.find((one) => one.personId === personId);
-  if (!row) return { kind: 'stranger', why: 'otherPerson' };
+  if (!row) return { kind: 'anonymous', why: 'otherPerson' };
   return {
     kind: 'person',
     personId: row.personId,
@@ -93,7 +93,7 @@ export async function whoAsks(db: Db, { token, deviceSecret, personId }: Shown):
   };
 }
 
-async function whyStranger(db: Db, deviceHash: string | null): Promise<'signedOut' | 'lockedOut'> {
+async function whyAnonymous(db: Db, deviceHash: string | null): Promise<'signedOut' | 'lockedOut'> {
   if (deviceHash === null) return 'signedOut';
   const [locked] = await rowsOf(
     db,
@@ -103,39 +103,39 @@ async function whyStranger(db: Db, deviceHash: string | null): Promise<'signedOu
 }
 
 /** @throws Problem 401 where nobody has signed in */
-export function personOf(asking: Asking): AskingPerson {
-  if (asking.kind === 'person') return asking;
-  throw new Problem(401, say(asking.kind === 'stranger' ? asking.why : 'noAccounts'));
+export function requirePerson(actor: Actor): SignedInPerson {
+  if (actor.kind === 'person') return actor;
+  throw new Problem(401, say(actor.kind === 'anonymous' ? actor.why : 'noAccounts'));
 }
 
 /** Whether somebody has a right in a project. */
-export const hasRight = (asking: Asking, projectId: string, right: Right): boolean => {
-  if (asking.kind !== 'person') return asking.kind === 'open';
-  const role = asking.roles.get(projectId);
-  return asking.ownsServer || (role !== undefined && may(role, right));
+export const hasRight = (actor: Actor, projectId: string, right: Right): boolean => {
+  if (actor.kind !== 'person') return actor.kind === 'open';
+  const role = actor.roles.get(projectId);
+  return actor.ownsServer || (role !== undefined && may(role, right));
 };
 
 /** Whether somebody has a right in any project. */
-export const hasRightAnywhere = (asking: Asking, right: Right): boolean => {
-  if (asking.kind !== 'person') return asking.kind === 'open';
-  return asking.ownsServer || [...asking.roles.values()].some((role) => may(role, right));
+export const hasRightAnywhere = (actor: Actor, right: Right): boolean => {
+  if (actor.kind !== 'person') return actor.kind === 'open';
+  return actor.ownsServer || [...actor.roles.values()].some((role) => may(role, right));
 };
 
 /** @throws Problem 401 or 403 where somebody has not the right in a project */
-export function requireRight(asking: Asking, projectId: string, right: Right): void {
-  if (asking.kind === 'open') return;
-  const person = personOf(asking);
+export function requireRight(actor: Actor, projectId: string, right: Right): void {
+  if (actor.kind === 'open') return;
+  const person = requirePerson(actor);
   if (hasRight(person, projectId, right)) return;
   const role = person.roles.get(projectId);
   throw new Problem(403, role ? say('roleLacks', { role, right }) : say('noMember'));
 }
 
 /** The name that stands under what somebody did: the session's, whatever was sent. */
-export const nameUnder = (asking: Asking, claimed: string): string =>
-  asking.kind === 'person' ? asking.name : claimed;
+export const signedName = (actor: Actor, claimed: string): string =>
+  actor.kind === 'person' ? actor.name : claimed;
 
 /** The same entry, signed by whoever sends it. */
-export const signedBy = <Entry extends { by: string }>(asking: Asking, entry: Entry): Entry => ({
+export const signedBy = <Entry extends { by: string }>(actor: Actor, entry: Entry): Entry => ({
   ...entry,
-  by: nameUnder(asking, entry.by),
+  by: signedName(actor, entry.by),
 });

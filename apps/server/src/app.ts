@@ -17,6 +17,7 @@ import { Feeds } from './changes/feeds.ts';
 import { chainRoutes } from './chain/routes.ts';
 import { changeRoutes } from './changes/routes.ts';
 import { cableRoutes } from './cables/routes.ts';
+import { CLOCK_HEADER, clockOffMs } from './clocks/correct.ts';
 import { closingRoutes } from './closing/routes.ts';
 import { routeImportRoutes } from './closures/routeImport.ts';
 import { closureRoutes } from './closures/routes.ts';
@@ -129,6 +130,8 @@ export function createApi({
   app.use('/api/*', observed(metrics, log));
   app.use('/api/*', (c, next) => {
     c.set('db', db);
+    // Before the body is read, which may take its time.
+    c.set('clockOffMs', clockOffMs(c.req.header(CLOCK_HEADER)));
     return next();
   });
   app.use('/api/*', authenticated(accounts));

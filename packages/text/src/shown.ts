@@ -62,8 +62,9 @@ function shownChance({ chance }: Probability): string {
 }
 
 /** Such as `1 h 2 min`. */
-function shownSpan({ spanMs }: TimeSpan): string {
+export function shownSpan({ spanMs }: TimeSpan): string {
   const all = Math.round(spanMs / 60_000);
+  if (all >= 2 * 24 * 60) return fill('{days} days', { days: Math.round(all / (24 * 60)) });
   const [hours, minutes] = [Math.floor(all / 60), all % 60];
   if (hours === 0) return fill('{minutes} min', { minutes });
   return minutes === 0

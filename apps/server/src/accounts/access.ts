@@ -188,8 +188,10 @@ export const recordsEvidence: Access = inProjects('by entry', async (c) => {
   const known = (Array.isArray(entries) ? entries : []).filter((entry) => isId(entry?.spliceId));
   const rows = await rowsOf<{ id: string; projectId: string }>(
     c.var.db,
-    sql`select id, project_id as "projectId" from splices
-        where id = any(${`{${known.map(({ spliceId }) => spliceId).join(',')}}`}::uuid[])`,
+    sql`with named as (select unnest(${`{${known.map(({ spliceId }) => spliceId).join(',')}}`}::uuid[]) as id)
+        select id, project_id as "projectId" from splices join named using (id)
+        union all select id, project_id from dropped_splices join named using (id)
+          where not exists (select from splices s where s.id = named.id)`,
   );
   const projectOf = new Map(rows.map(({ id, projectId }) => [id, projectId]));
   return known.flatMap((entry) => {

@@ -51,6 +51,9 @@ export const BACKUP_TABLES: readonly BackupTable[] = [
   table('invitations', 'id'),
   table('receipts', 'received_at, entry_id'),
   table('audit', 'seq'),
+  table('clock_corrections', 'corrected_at, entry_id'),
+  table('dropped_splices', 'id'),
+  table('undecided_evidence', 'seq'),
   table('chain', 'project_id, number'),
   table('checkpoints', 'project_id, number'),
 ];

@@ -13,8 +13,8 @@ import { benchProblems as say } from '@cordel/text/server/bench';
 import { anywhere, inProject, route } from '../accounts/access.ts';
 import { signedBy } from '../accounts/actor.ts';
 import { keepReceipts } from '../accounts/receipts.ts';
+import { withOurClock } from '../clocks/correct.ts';
 import { instruments } from '../db/schema.ts';
-import { refuseFuture } from '../http/moments.ts';
 import { Problem, problemAt } from '../http/problem.ts';
 import { answers, changedSchema, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { saveOwnRecord } from '../merge/ownRecord.ts';
@@ -183,22 +183,34 @@ export const benchRoutes = router()
     return c.json({ fresh: await receive(c.var.db, records) }, 200);
   })
   .openapi(postAside, async (c) => {
-    const { db, actor } = c.var;
+    const { actor } = c.var;
     const { projectId } = c.req.valid('param');
     const entries = c.req.valid('json').entries.map((entry) => signedBy(actor, entry));
-    refuseFuture(entries);
-    await putAside(db, projectId, entries);
-    await keepReceipts(db, actor, projectId, entries);
+    await withOurClock(
+      c.var,
+      entries,
+      async () => entries.map(() => projectId),
+      async (on, ours) => {
+        await putAside(on, projectId, ours);
+        await keepReceipts(on, actor, projectId, ours);
+      },
+    );
     return c.json({ fresh: entries.length }, 200);
   })
   .openapi(postLog, async (c) => {
-    const { db, actor } = c.var;
+    const { actor } = c.var;
     const { projectId } = c.req.valid('param');
     const entries = c.req.valid('json').entries.map((entry) => signedBy(actor, entry));
     sameProject(entries, projectId, 'entries');
-    refuseFuture(entries);
-    await appendLog(db, entries);
-    await keepReceipts(db, actor, projectId, entries);
+    await withOurClock(
+      c.var,
+      entries,
+      async () => entries.map(() => projectId),
+      async (on, ours) => {
+        await appendLog(on, ours);
+        await keepReceipts(on, actor, projectId, ours);
+      },
+    );
     return c.json({ fresh: entries.length }, 200);
   })
   .openapi(arc, async (c) => {

@@ -15,7 +15,7 @@ import { closingProblems as say } from '@cordel/text/server/closing';
 import type { Sentence } from '@cordel/text/problems';
 import { type Db, rowsOf } from '../db/client.ts';
 import { closingEntries, closures, projects } from '../db/schema.ts';
-import { refuseFuture, utcOf } from '../http/moments.ts';
+import { utcOf } from '../http/moments.ts';
 import { problemAt } from '../http/problem.ts';
 import { appendClosing, closingOf, keepSigned, signedOf } from './queries.ts';
 import { recordNow } from './record.ts';
@@ -33,7 +33,6 @@ export async function appendAt(
     if (entry.closureId === closureId) return;
     throw problemAt(422, `/entries/${index}/closureId`, say('otherClosure'));
   });
-  refuseFuture(entries);
   await db.transaction(async (tx) => {
     const on = tx as unknown as Db;
     // Two people at one closure sign one after the other.

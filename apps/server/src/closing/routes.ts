@@ -29,6 +29,7 @@ import { eq } from 'drizzle-orm';
 import { hasRight, signedBy } from '../accounts/actor.ts';
 import { keepReceipts } from '../accounts/receipts.ts';
 import { getClosure } from '../closures/queries.ts';
+import { withOurClock } from '../clocks/correct.ts';
 import { appendAt } from './append.ts';
 import { bytesOf, dropUpload } from '../uploads/queries.ts';
 import {
@@ -183,9 +184,17 @@ export const closingRoutes = router()
   .openapi(append, async (c) => {
     const { db, actor } = c.var;
     const { closureId } = c.req.valid('param');
+    const { projectId } = await getClosure(db, closureId);
     const entries = c.req.valid('json').entries.map((entry) => signedBy(actor, entry));
-    await appendAt(db, closureId, entries);
-    await keepReceipts(db, actor, (await getClosure(db, closureId)).projectId, entries);
+    await withOurClock(
+      c.var,
+      entries,
+      async () => entries.map(() => projectId),
+      async (on, ours) => {
+        await appendAt(on, closureId, ours);
+        await keepReceipts(on, actor, projectId, ours);
+      },
+    );
     return c.json({ id: closureId }, 200);
   })
   .openapi(gauge, async (c) => {

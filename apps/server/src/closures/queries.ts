@@ -1,5 +1,5 @@
 import { and, asc, eq } from 'drizzle-orm';
-import { type Closure, type Splice, fibersASleeve, findClashes } from '@cordel/core';
+import { type Clash, type Closure, type Splice, fibersASleeve, findClashes } from '@cordel/core';
 import { clashText } from '@cordel/text/plan';
 import { closuresProblems as say } from '@cordel/text/server/closures';
 import type { Db } from '../db/client.ts';
@@ -64,12 +64,22 @@ async function checkTrays(db: Db, closure: Closure): Promise<void> {
   const placed = await closureSplices(db, closure.id, true);
   const numbers = new Set(closure.trays.map((tray) => tray.number));
   const lost = placed.find((splice) => !numbers.has(splice.tray));
-  const cables = new Map(
-    (await getCables(db, closure.projectId)).map((cable) => [cable.id, cable]),
-  );
   if (lost) {
     throw problemAt(422, '/trays', say('trayInUse', { tray: lost.tray }));
   }
+  const clash = await clashAmong(db, closure, placed);
+  if (clash) throw problemAt(422, '/trays', sentence(clashText(clash.message), clash.message));
+}
+
+/** What keeps splices from lying in a closure together: a fiber or a slot used twice, a tray over its capacity. */
+export async function clashAmong(
+  db: Db,
+  closure: Closure,
+  placed: readonly Splice[],
+): Promise<Clash | undefined> {
+  const cables = new Map(
+    (await getCables(db, closure.projectId)).map((cable) => [cable.id, cable]),
+  );
   const [clash] = findClashes(
     placed,
     closure.trays,
@@ -77,5 +87,5 @@ async function checkTrays(db: Db, closure: Closure): Promise<void> {
     (id) => cables.get(id)?.name ?? id,
     (a, b) => fibersASleeve(cables.get(a)!.makeUp, cables.get(b)!.makeUp),
   );
-  if (clash) throw problemAt(422, '/trays', sentence(clashText(clash.message), clash.message));
+  return clash;
 }

@@ -91,3 +91,113 @@ describe('what two did at the same time', () => {
     expect(await conflicts()).toEqual([]);
   });
 });
+
+describe('a splice that was made while the plan dropped it', () => {
+  const word = (keeps: string) => ({ id: uuid(), by: 'M.', at: now(), why: 'Looked at it.', keeps });
+  const decide = (browser: TestBrowser, spliceId: string, keeps: string) =>
+    browser.post(`/projects/${id}/dropped-splices/${spliceId}/decision`, word(keeps));
+  const plan = (text: string) =>
+    ben.call('PUT', `/closures/${document.closures[0]!.id}/plan`, {
+      closureId: document.closures[0]!.id,
+      text,
+      pins: [],
+      spare: 0,
+      anew: false,
+      retire: null,
+      changeId: uuid(),
+    });
+  const work = async () =>
+    (await ana.get(`/closures/${document.closures[0]!.id}/work`)).body as {
+      splices: { id: string; fiberA: number }[];
+      retired: { id: string }[];
+      evidence: { id: string; by: string; spliceId: string }[];
+    };
+  const WHOLE = 'splice A 1-12 to B 1-12';
+  const WITHOUT = 'splice A 1-10 to B 1-10';
+  const fiber = async (number: number) =>
+    (await work()).splices.find(({ fiberA }) => fiberA === number)!.id;
+  let made: string;
+  let attempt: { id: string };
+
+  beforeEach(async () => {
+    expect((await plan(WHOLE)).status).toBe(200);
+    made = await fiber(12);
+    expect((await plan(WITHOUT)).body).toMatchObject({ dropped: 2 });
+    // Ana has no signal: she goes by the plan as it was.
+    attempt = attemptOn(made, 30);
+    expect(await record(ana, attempt)).toMatchObject({ status: 200, body: { recorded: 1 } });
+  });
+  afterEach(async () => {
+    for (const { spliceId } of (await conflicts()).filter(({ kind }) => kind === 'plan'))
+      expect(await decide(ben, spliceId!, 'plan')).toMatchObject({ status: 200 });
+  });
+
+  const found = async () => (await conflicts()).filter(({ kind }) => kind === 'plan');
+
+  it('waits for a lead, with who did what', async () => {
+    expect((await record(ana, attempt)).body).toEqual({ recorded: 0 });
+    expect((await record(ana, { ...attempt, estimateMdb: 31 })).status).toBe(409);
+    const [conflict, ...others] = await found();
+    expect(others).toEqual([]);
+    expect(conflict).toMatchObject({ spliceId: made, what: 'A 12 / B 12' });
+    expect(conflict!.sides.map(({ by }) => by)).toEqual(['Ben Blade', 'Ana Arc']);
+    expect((await work()).splices.map(({ fiberA }) => fiberA)).not.toContain(12);
+    expect((await decide(ana, made, 'splice')).status).toBe(403);
+  });
+
+  it('goes back into the plan as it was made', async () => {
+    expect((await decide(ben, made, 'splice')).status).toBe(200);
+    expect(await found()).toEqual([]);
+    const after = await work();
+    expect(after.splices.map(({ fiberA }) => fiberA)).toContain(12);
+    expect(after.evidence).toContainEqual(
+      expect.objectContaining({ id: attempt.id, by: 'Ana Arc', spliceId: made }),
+    );
+    const { body } = await ben.get(`/closures/${document.closures[0]!.id}/plan`);
+    expect((body as { text: string }).text).toMatch(/splice A .*12 to B .*12/);
+    expect((await decide(ben, made, 'splice')).status).toBe(404);
+    await ben.post('/evidence', {
+      entries: [{ type: 'ruling', ...word('plan'), spliceId: made, tryId: null, kind: 'retire' }],
+    });
+  });
+
+  it('is removed with what was recorded of it', async () => {
+    expect((await decide(ben, made, 'plan')).status).toBe(200);
+    expect(await found()).toEqual([]);
+    const after = await work();
+    expect(after.retired.map((splice) => splice.id)).toContain(made);
+    expect(after.evidence.filter(({ spliceId }) => spliceId === made)).toMatchObject([
+      { id: attempt.id },
+      { type: 'ruling', kind: 'retire', by: 'Ben Blade' },
+    ]);
+  });
+
+  it('does not go back where its fibers are planned otherwise now', async () => {
+    expect((await plan(`${WITHOUT}\nsplice A 12 to B 13`)).status).toBe(200);
+    const refused = await decide(ben, made, 'splice');
+    expect(refused.status).toBe(409);
+    expect((refused.body as { detail: string }).detail).toMatch(/A 12.*Change the plan first/s);
+    expect(await found()).toHaveLength(1);
+    expect((await plan(WITHOUT)).status).toBe(200);
+  });
+
+  it('is the same splice where the plan has it again', async () => {
+    expect((await plan(WHOLE)).status).toBe(200);
+    expect(await fiber(12)).toBe(made);
+    expect(await found()).toEqual([]);
+    expect((await work()).evidence.map((entry) => entry.id)).toContain(attempt.id);
+    await ben.post('/evidence', {
+      entries: [{ type: 'ruling', ...word('plan'), spliceId: made, tryId: null, kind: 'retire' }],
+    });
+    await plan(WITHOUT);
+  });
+
+  it('is nobody’s of another project', async () => {
+    const stranger = smallDocument();
+    await world.owner.post('/documents', stranger);
+    const eve = await world.member(stranger.project.id, 'lead', 'Eve Other');
+    expect((await record(eve, attemptOn(made, 10))).status).toBe(403);
+    const elsewhere = `/projects/${stranger.project.id}/dropped-splices/${made}/decision`;
+    expect((await eve.post(elsewhere, word('splice'))).status).toBe(404);
+  });
+});

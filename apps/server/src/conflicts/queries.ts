@@ -13,9 +13,12 @@ interface ConflictSide {
   verdict: string | null;
 }
 
-/** Two entries of two people about the same, made before either could know of the other's. */
+/**
+ * Two entries of two people about the same, made before either could know of the other's. Of a plan the first side is who
+ * changed it.
+ */
 export interface Conflict {
-  kind: 'attempt' | 'point' | 'sign';
+  kind: 'attempt' | 'point' | 'sign' | 'plan';
   closureId: string;
   spliceId: string | null;
   /** The fibers of the splice, the point of the list, or the role that both signed in. */
@@ -75,5 +78,47 @@ export async function conflictsOf(db: Db, projectId: string): Promise<Conflict[]
     db,
     pairs('sign', closingRows(projectId, 'sign', sql`(e.entry->>'role')`, sql`null::text`)),
   );
-  return [...attempts, ...points, ...signatures];
+  return [...attempts, ...points, ...signatures, ...(await madeWhileDropped(db, projectId))];
 }
+
+/** Splices that somebody made while a changed plan dropped them. */
+const madeWhileDropped = (db: Db, projectId: string): Promise<Conflict[]> =>
+  rowsOf<Conflict>(
+    db,
+    sql`select 'plan' as kind, d.closure_id as "closureId", d.id as "spliceId",
+          ca.name || ' ' || (d.splice->>'fiberA') || ' / ' || cb.name || ' ' || (d.splice->>'fiberB') as what,
+          jsonb_build_array(
+            jsonb_build_object('entryId', d.id, 'by', coalesce(d.by, ''), 'at', ${utc(sql`d.at`)},
+              'receivedAt', ${utc(sql`d.at`)}, 'estimateMdb', null, 'verdict', null),
+            jsonb_build_object('entryId', e.id, 'by', e.entry->>'by', 'at', e.entry->>'at',
+              'receivedAt', ${utc(sql`e.received_at`)}, 'estimateMdb', e.entry->'estimateMdb', 'verdict', null)) as sides
+        from dropped_splices d
+        join lateral (select * from undecided_evidence u where u.splice_id = d.id
+          order by u.entry->>'type' = 'attempt' desc, u.seq desc limit 1) e on true
+        join cables ca on ca.id = (d.splice->>'cableA')::uuid join cables cb on cb.id = (d.splice->>'cableB')::uuid
+        where d.project_id = ${projectId}::uuid order by d.at limit ${MOST}`,
+  );
+
+/** Entries of one person whose device's clock was off by about as much. */
+export interface ClockCorrection {
+  by: string;
+  /** By how much our clock was ahead of the device's, s; negative where the device's was. */
+  offS: number;
+  entries: number;
+  /** The first and the last of them, by our clock. */
+  from: string;
+  to: string;
+}
+
+/** Entries of a project that were corrected, by person and day, the newest first. */
+export const clockCorrectionsOf = (db: Db, projectId: string): Promise<ClockCorrection[]> =>
+  rowsOf<ClockCorrection>(
+    db,
+    sql`with own as (
+          select by, corrected_at, extract(epoch from corrected_at - said_at) as off from clock_corrections
+          where project_id = ${projectId}::uuid)
+        select by, round(avg(off))::float8 as "offS", count(*)::int as entries,
+          ${utc(sql`min(corrected_at)`)} as "from", ${utc(sql`max(corrected_at)`)} as "to"
+        from own group by by, date_trunc('day', corrected_at at time zone 'UTC'), round(off / 60)
+        order by max(corrected_at) desc limit ${MOST}`,
+  );

@@ -10,4 +10,5 @@ export * from './tables/changes.ts';
 export * from './tables/uploads.ts';
 export * from './tables/accounts.ts';
 export * from './tables/chain.ts';
+export * from './tables/apart.ts';
 export { evidenceSeq } from './tables/columns.ts';

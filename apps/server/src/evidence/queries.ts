@@ -160,6 +160,21 @@ async function refuseStrays(db: Db, entries: readonly Evidence[]): Promise<void>
   throw problemAt(422, `/entries/${stray.index}/${stray.field}`, say('otherProject'));
 }
 
+/** The project of the splice that each entry is of. */
+export async function projectsOfSplices(
+  db: Db,
+  entries: readonly Evidence[],
+): Promise<(string | null)[]> {
+  const ids = idArray(entries.map(({ spliceId }) => spliceId));
+  const rows = await rowsOf<{ id: string; projectId: string }>(
+    db,
+    sql`select id, project_id as "projectId" from splices where id = any(${ids}::uuid[])
+        union select id, project_id from dropped_splices where id = any(${ids}::uuid[])`,
+  );
+  const projectOf = new Map(rows.map(({ id, projectId }) => [id, projectId]));
+  return entries.map(({ spliceId }) => projectOf.get(spliceId) ?? null);
+}
+
 /** Whether entries are recorded by what they are alone: they take no splicer's record, and retire nothing. */
 export const isPlain = (entries: readonly Evidence[]): boolean =>
   takesOf(entries).length + retirementsOf(entries).size === 0;

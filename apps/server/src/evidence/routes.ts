@@ -3,9 +3,10 @@ import { evidenceSchema } from '@cordel/core';
 import { recordsEvidence, route } from '../accounts/access.ts';
 import { signedBy } from '../accounts/actor.ts';
 import { receiptOf } from '../accounts/receipts.ts';
-import { refuseFuture } from '../http/moments.ts';
+import { withOurClock } from '../clocks/correct.ts';
 import { answers, jsonBody, router } from '../http/router.ts';
-import { type Received, isPlain, record } from './queries.ts';
+import { recordOrKeep } from '../plans/dropped.ts';
+import { type Received, isPlain, projectsOfSplices, record } from './queries.ts';
 import { recordTogether } from './together.ts';
 
 const post = route(recordsEvidence, {
@@ -25,11 +26,14 @@ export const evidenceRoutes = router().openapi(post, async (c) => {
   const entries: Received[] = c.req
     .valid('json')
     .entries.map((entry) => ({ ...signedBy(actor, entry), receipt }));
-  refuseFuture(entries);
-  const [entry] = entries;
-  const recorded =
-    entries.length === 1 && isPlain(entries)
-      ? await recordTogether(c.var.db, entry!)
-      : await record(c.var.db, entries);
+  const recorded = await withOurClock(
+    c.var,
+    entries,
+    (db) => projectsOfSplices(db, entries),
+    (db, ours) =>
+      recordOrKeep(db, ours, (known) =>
+        known.length === 1 && isPlain(known) ? recordTogether(db, known[0]!) : record(db, known),
+      ),
+  );
   return c.json({ recorded }, 200);
 });

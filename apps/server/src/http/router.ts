@@ -10,6 +10,8 @@ export type Env = {
     db: Db;
     /** Who the request is from. */
     actor: Actor;
+    /** By how much our clock is ahead of the client's, ms; 0 within what two clocks may differ by. */
+    clockOffMs: number;
     /** Finds out anew, for an answer that goes on. */
     authenticateAgain: () => Promise<Actor>;
   };

@@ -29,6 +29,7 @@ import { conflictProblem, mergeRecords } from '../merge/records.ts';
 import { getCables, getProject, lockProject } from '../projects/queries.ts';
 import { allSchemes, schemeNamed } from '../schemes/queries.ts';
 import { derivedId } from '../splices/derivedId.ts';
+import { droppedIds, keepDropped, recordKept } from './dropped.ts';
 import { renewCircuitOrigins } from '../splices/circuitOrigins.ts';
 import { insertSplices } from '../splices/insert.ts';
 
@@ -130,11 +131,16 @@ export async function addToPlan(db: Db, closureId: string): Promise<void> {
 }
 
 /**
- * applies a plan: all of it, or nothing with each error at its line. Splices with evidence stay, or are
+ * Applies a plan: all of it, or nothing with each error at its line. Splices with evidence stay, or are
  * retired where the write says so.
+ * @param by who changes it, where that is known
  * @throws Problem 422 for errors in the lines, 409 where it would drop or move what is made
  */
-export async function putPlan(db: Db, asked: PlanWrite): Promise<PlanResult> {
+export async function putPlan(
+  db: Db,
+  asked: PlanWrite,
+  by: string | null = null,
+): Promise<PlanResult> {
   const closure = await getClosure(db, asked.closureId);
   const project = await getProject(db, closure.projectId);
   return db.transaction(async (tx) => {
@@ -170,15 +176,24 @@ export async function putPlan(db: Db, asked: PlanWrite): Promise<PlanResult> {
         on,
         sql`delete from stale_splices where splice_id = any(${idArray(dropped)}::uuid[])`,
       );
-      await tx.delete(splices).where(inArray(splices.id, dropped));
+      const gone = await tx
+        .delete(splices)
+        .where(inArray(splices.id, dropped))
+        .returning(spliceColumns);
+      await keepDropped(on, gone, by);
     }
     if (change.retired.length > 0 && write.retire)
       await retireAll(on, change.retired, write.changeId, write.retire);
     await move(on, change.moved);
+    // What was dropped before is the same splice: somebody without a connection knows it by its id.
+    const before = await droppedIds(on, closure.id, (splice) =>
+      splicedEnds(splice.cableA, splice, splice.cableB),
+    );
     const added = change.added.map((joint): Splice => {
       const [a, b] = [cables.get(joint.cableA)!.id, cables.get(joint.cableB)!.id];
+      const ends = splicedEnds(a, joint, b);
       return {
-        id: derivedId(write.changeId, splicedEnds(a, joint, b)),
+        id: before.get(ends) ?? derivedId(write.changeId, ends),
         projectId: closure.projectId,
         closureId: closure.id,
         tray: joint.tray,
@@ -195,6 +210,10 @@ export async function putPlan(db: Db, asked: PlanWrite): Promise<PlanResult> {
       };
     });
     await insertSplices(on, added, project.limits.wavelengths);
+    await recordKept(
+      on,
+      added.map(({ id }) => id),
+    );
     const { closureId, text, pins, spare } = write;
     await tx
       .insert(plans)

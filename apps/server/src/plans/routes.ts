@@ -120,7 +120,7 @@ export const planRoutes = router()
     const write = { ...rest, retire: retire && signedBy(actor, retire) };
     if (write.closureId !== c.req.valid('param').closureId)
       throw new Problem(422, say('otherClosure'));
-    const saved = await putPlan(db, write);
+    const saved = await putPlan(db, write, actor.kind === 'person' ? actor.name : null);
     const { id: closureId, projectId } = await getClosure(db, write.closureId);
     await appendAudit(db, actor, { code: 'planSaved', closureId }, { projectId });
     return c.json(saved, 200);

@@ -15,6 +15,10 @@ export interface Dependent {
 type Query = ReturnType<typeof sql>;
 type Counted = readonly [noun: string, query: Query, nouns?: string];
 
+/** What came of splices that a plan had dropped, and nobody has decided. */
+const undecided = (condition: Query): Query =>
+  sql`select count(*)::int from undecided_evidence e join dropped_splices d on d.id = e.splice_id where ${condition}`;
+
 /** What is counted of each kind; each query gives one row with `count`. */
 const QUERIES: Record<RemovableKind, (id: string) => readonly Counted[]> = {
   cable: (id) => [
@@ -25,6 +29,11 @@ const QUERIES: Record<RemovableKind, (id: string) => readonly Counted[]> = {
       'closures that it enters',
     ],
     [
+      'entry that waits for a decision',
+      undecided(sql`${id} in (d.splice->>'cableA', d.splice->>'cableB')`),
+      'entries that wait for a decision',
+    ],
+    [
       'trace',
       sql`select count(distinct trace_id)::int as count from trace_places where cable_id = ${id}`,
     ],
@@ -32,6 +41,11 @@ const QUERIES: Record<RemovableKind, (id: string) => readonly Counted[]> = {
   closure: (id) => [
     ['splice', sql`select count(*)::int from splices where closure_id = ${id}`],
     ['plan', sql`select count(*)::int from plans where closure_id = ${id} and trim(text) <> ''`],
+    [
+      'entry that waits for a decision',
+      undecided(sql`d.closure_id = ${id}`),
+      'entries that wait for a decision',
+    ],
     [
       'cable that enters',
       sql`select coalesce(sum(jsonb_array_length(entries)), 0)::int as count from assemblies where closure_id = ${id}`,
@@ -64,6 +78,11 @@ const QUERIES: Record<RemovableKind, (id: string) => readonly Counted[]> = {
             union all select e.id from inspections e join splices s on s.id = e.splice_id where s.project_id = ${id}
             union all select e.id from rulings e join splices s on s.id = e.splice_id where s.project_id = ${id}) all_entries`,
       'entries of evidence',
+    ],
+    [
+      'entry that waits for a decision',
+      undecided(sql`d.project_id = ${id}`),
+      'entries that wait for a decision',
     ],
     ['splicer record', sql`select count(*)::int from splicer_records where project_id = ${id}`],
     ['trace', sql`select count(*)::int from traces where project_id = ${id}`],

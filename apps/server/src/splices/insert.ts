@@ -8,18 +8,20 @@ const BATCH = 5000;
 /**
  * Adds planned splices in batches. Their heads are to be renewed once all are in.
  * @param wavelengths what the project measures at, in nm: all of it is missing at first
+ * @param isLive false for splices that were removed
  */
 export async function insertSplices(
   db: Db,
   splices: readonly Splice[],
   wavelengths: readonly number[],
+  isLive = true,
 ): Promise<void> {
   for (let start = 0; start < splices.length; start += BATCH) {
     const batch = splices.slice(start, start + BATCH);
     await rowsOf(
       db,
       sql`insert into splices (id, project_id, closure_id, tray, slot, cable_a, fiber_a, leg_a, cable_b, fiber_b, leg_b, method, end_way, extra, live, head_cable, head_fiber, missing)
-          select "id", "projectId", "closureId", "tray", "slot", "cableA", "fiberA", "legA", "cableB", "fiberB", "legB", "method", "end", "extra", true, "cableA", "fiberA", ${`{${wavelengths.join(',')}}`}::smallint[]
+          select "id", "projectId", "closureId", "tray", "slot", "cableA", "fiberA", "legA", "cableB", "fiberB", "legB", "method", "end", "extra", ${isLive}::bool, "cableA", "fiberA", ${`{${wavelengths.join(',')}}`}::smallint[]
           from jsonb_to_recordset(${JSON.stringify(batch)}::jsonb)
             as s("id" uuid, "projectId" uuid, "closureId" uuid, "tray" int, "slot" int, "cableA" uuid, "fiberA" int, "legA" text, "cableB" uuid, "fiberB" int, "legB" text, "method" text, "end" text, "extra" jsonb)`,
     );

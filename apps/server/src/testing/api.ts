@@ -51,10 +51,15 @@ export async function startApi({ origin = null }: { origin?: string | null } = {
     request: ((...asked: Parameters<(typeof apps)[0]['request']>) =>
       apps[turn++ % apps.length]!.request(...asked)) as (typeof apps)[0]['request'],
   };
-  const call = async (method: string, path: string, body?: unknown): Promise<Answer> => {
+  const call = async (
+    method: string,
+    path: string,
+    body?: unknown,
+    headers: Record<string, string> = {},
+  ): Promise<Answer> => {
     const response = await app.request(`/api${path}`, {
       method,
-      headers: body === undefined ? {} : { 'content-type': 'application/json' },
+      headers: body === undefined ? headers : { 'content-type': 'application/json', ...headers },
       body: body === undefined ? undefined : typeof body === 'string' ? body : JSON.stringify(body),
     });
     const text = await response.text();
@@ -96,7 +101,8 @@ export async function startApi({ origin = null }: { origin?: string | null } = {
     },
     put: (path: string, body: unknown) => call('PUT', path, body),
     remove: (path: string) => call('DELETE', path),
-    post: (path: string, body: unknown) => call('POST', path, body),
+    post: (path: string, body: unknown, headers?: Record<string, string>) =>
+      call('POST', path, body, headers),
     /** Records evidence and fails where it is not taken. */
     record: async (entries: Evidence[]) => {
       const answer = await call('POST', '/evidence', { entries });

@@ -1,6 +1,6 @@
 import { signedBy } from '../accounts/actor.ts';
 import { keepReceipts } from '../accounts/receipts.ts';
-import { refuseFuture } from '../http/moments.ts';
+import { withOurClock } from '../clocks/correct.ts';
 import { atPlace, Problem } from '../http/problem.ts';
 import { router } from '../http/router.ts';
 import { getProject } from '../projects/queries.ts';
@@ -65,10 +65,16 @@ export const traceRoutes = router()
     const { db, actor } = c.var;
     const { projectId } = c.req.valid('param');
     const entries = c.req.valid('json').entries.map((entry) => signedBy(actor, entry));
-    refuseFuture(entries);
     await refuseStrayPlaces(db, projectId, entries, (index) => `/entries/${index}`);
-    await placeTraces(db, entries);
-    await keepReceipts(db, actor, projectId, entries);
+    await withOurClock(
+      c.var,
+      entries,
+      async () => entries.map(() => projectId),
+      async (on, ours) => {
+        await placeTraces(on, ours);
+        await keepReceipts(on, actor, projectId, ours);
+      },
+    );
     return c.json({ placed: entries.length }, 200);
   })
   .openapi(api.file, async (c) => {

@@ -1,9 +1,11 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { answerOf } from '@cordel/client';
 import type { paths } from '@cordel/client/paths';
 import { formatLoss, takeBack } from '@cordel/core';
+import { errorText, shownSpan } from '@cordel/text/record';
 import { conflictsPage as t } from '@cordel/text/pages/conflicts/ConflictsPage';
 import { newStamp, recordEvidence } from '@/bench/record';
 import { api } from '@/data/api';
@@ -42,11 +44,47 @@ export function ConflictsPage() {
       {data?.map((conflict) => (
         <ConflictCard key={conflict.sides[0].entryId + conflict.sides[1].entryId} {...conflict} />
       ))}
+      <Clocks />
     </Page>
   );
 }
 
-const SAYS = { attempt: 'spliceBoth', point: 'pointBoth' } as const;
+/** What devices with a wrong clock recorded. */
+function Clocks() {
+  const { project } = useProjectView();
+  const { moment } = useClock();
+  const { data } = useQuery({
+    queryKey: ['clocks', project.id],
+    queryFn: () =>
+      answerOf(
+        api.GET('/api/projects/{projectId}/clock-corrections', {
+          params: { path: { projectId: project.id } },
+        }),
+      ),
+  });
+  if (!data || data.length === 0) return null;
+  return (
+    <>
+      <Text kind="name" heading={2}>
+        {t('clocks')}
+      </Text>
+      <Text>{t('clocksSay')}</Text>
+      {data.map(({ by, offS, entries, from, to }) => (
+        <Text key={`${by} ${from}`}>
+          {t(offS > 0 ? 'clockSlow' : 'clockFast', {
+            by,
+            entries,
+            from: moment(from),
+            to: moment(to),
+            off: shownSpan({ spanMs: Math.abs(offS) * 1000 }),
+          })}
+        </Text>
+      ))}
+    </>
+  );
+}
+
+const SAYS = { attempt: 'spliceBoth', point: 'pointBoth', plan: 'planBoth' } as const;
 
 function ConflictCard(conflict: Conflict) {
   const { kind, closureId, what, sides } = conflict;
@@ -57,10 +95,22 @@ function ConflictCard(conflict: Conflict) {
   const closure = closures.find(({ id }) => id === closureId)?.name ?? '';
   const lossOf = (side: Conflict['sides'][0]) =>
     side.estimateMdb === null ? t('noLoss') : `${formatLoss(side.estimateMdb)} dB`;
+  const sideText = (index: number): string => {
+    const { by, at, verdict, estimateMdb } = sides[index]!;
+    const side = { by, moment: moment(at) };
+    if (kind === 'attempt') return t('sideAttempt', { ...side, loss: lossOf(sides[index]!) });
+    if (kind === 'point') return t('sidePoint', { ...side, verdict: verdict ?? 'waived' });
+    if (kind === 'sign') return t('sideSign', side);
+    if (index === 0) return t('sidePlan', { ...side, by: by || 'none' });
+    return estimateMdb === null
+      ? t('sideEntry', side)
+      : t('sideMade', { ...side, loss: lossOf(sides[index]!) });
+  };
   const title = {
     attempt: t('splice', { closure, splice: what ?? '' }),
     point: t('point', { closure }),
     sign: t('sign', { closure }),
+    plan: t('plan', { closure, splice: what ?? '' }),
   };
   return (
     <Card style={{ gap: 10 }}>
@@ -68,20 +118,13 @@ function ConflictCard(conflict: Conflict) {
         {title[kind]}
       </Text>
       <Text>{kind === 'sign' ? t('signBoth', { role: what ?? '' }) : t(SAYS[kind])}</Text>
-      {sides.map((side) => (
-        <Text key={side.entryId}>
-          {kind === 'attempt'
-            ? t('sideAttempt', { by: side.by, moment: moment(side.at), loss: lossOf(side) })
-            : kind === 'point'
-              ? t('sidePoint', {
-                  by: side.by,
-                  moment: moment(side.at),
-                  verdict: side.verdict ?? 'waived',
-                })
-              : t('sideSign', { by: side.by, moment: moment(side.at) })}
-        </Text>
+      {sides.map((side, index) => (
+        <Text key={side.entryId}>{sideText(index)}</Text>
       ))}
-      {kind === 'attempt' && !mayDecide ? <Text color="ink2">{t('leadDecides')}</Text> : null}
+      {(kind === 'attempt' || kind === 'plan') && !mayDecide ? (
+        <Text color="ink2">{t('leadDecides')}</Text>
+      ) : null}
+      {kind === 'plan' && mayDecide ? <DecidingOfPlan conflict={conflict} /> : null}
       {kind === 'attempt' && mayDecide ? <Deciding conflict={conflict} /> : null}
       {kind === 'point' ? (
         <Button
@@ -109,6 +152,41 @@ function Deciding({ conflict: { closureId, sides } }: { conflict: Conflict }) {
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
       <Button label={t('keep', { by: one.by })} onPress={() => void decide(one, two)} />
       <Button label={t('keep', { by: two.by })} onPress={() => void decide(two, one)} />
+    </View>
+  );
+}
+
+/** Puts a splice back that the plan had dropped, or has it removed: what was recorded of it stays either way. */
+function DecidingOfPlan({ conflict: { spliceId } }: { conflict: Conflict }) {
+  const { project } = useProjectView();
+  const client = useQueryClient();
+  const [problem, setProblem] = useState<string | null>(null);
+  const decide = async (keeps: 'splice' | 'plan') => {
+    setProblem(null);
+    const why = t(keeps === 'splice' ? 'keptSplice' : 'keptPlan');
+    try {
+      await answerOf(
+        api.POST('/api/projects/{projectId}/dropped-splices/{spliceId}/decision', {
+          params: { path: { projectId: project.id, spliceId: spliceId! } },
+          body: { ...newStamp(), keeps, why },
+        }),
+      );
+      await client.invalidateQueries();
+    } catch (error) {
+      setProblem(errorText(error as Error));
+    }
+  };
+  return (
+    <View style={{ gap: 8 }}>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        <Button label={t('keepSplice')} onPress={() => void decide('splice')} />
+        <Button label={t('keepPlan')} onPress={() => void decide('plan')} />
+      </View>
+      {problem ? (
+        <Notice color="accent" live>
+          {problem}
+        </Notice>
+      ) : null}
     </View>
   );
 }

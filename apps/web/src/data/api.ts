@@ -1,6 +1,7 @@
 import { Stopped, Unreached, createApi, problemOf } from '@cordel/client';
 import { takeEarly } from './early';
 import { personIdNow } from './session';
+import { noteClock } from './clock';
 import { noteBuild } from './updates';
 
 const pathOf = ({ url }: Request): string => {
@@ -11,16 +12,21 @@ const pathOf = ({ url }: Request): string => {
 const send = (request: Request): Promise<Response> =>
   (request.method === 'GET' ? takeEarly(pathOf(request)) : undefined) ?? fetch(request);
 
+function noteHeaders(headers: Headers): void {
+  noteBuild(headers);
+  noteClock(headers);
+}
+
 /** The server that this page came from. */
 export const api = createApi({
   fetch: send,
   personId: personIdNow,
-  onHeaders: noteBuild,
+  onHeaders: noteHeaders,
 });
 
 /** The same as it is asked with an account that is signed in on this device. */
 export const apiAs = (personId: string) =>
-  createApi({ fetch: send, personId: () => personId, onHeaders: noteBuild });
+  createApi({ fetch: send, personId: () => personId, onHeaders: noteHeaders });
 
 /** A file on its way to the server. */
 export interface Sending {

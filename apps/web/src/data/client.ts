@@ -24,6 +24,7 @@ import {
 } from '@cordel/client';
 import { type Evidence, projectSchema } from '@cordel/core';
 import { api, apiAs } from './api';
+import { clockOffNow } from './clock';
 import { Renewal } from './renewal';
 import { personIdNow, personNow, tellSignedOut } from './session';
 
@@ -147,6 +148,8 @@ function onDelivered(write: Write): void {
     { queryKey: ['work'] },
     (work) => work && withEvidence(work, evidence),
   );
+  // The server has what was made by a wrong clock with moments of its own.
+  if (clockOffNow() !== 0) void queryClient.invalidateQueries({ queryKey: ['work'] });
   keepNewProject(write);
   queryClient.setQueriesData<ProjectSnapshot>(
     { queryKey: ['project'] },

@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { outbox, useOutbox } from '@/data/client';
+import { useClockOff } from '@/data/clock';
 import type { Write } from '@cordel/client';
 import { outboxStrip as t } from '@cordel/text/pages/ui/OutboxStrip';
-import { toldText } from '@cordel/text/record';
+import { shownSpan, toldText } from '@cordel/text/record';
 import { OutboxItem } from './OutboxItem';
 import { Button } from './Button';
 import { Sheet } from './Sheet';
@@ -14,18 +15,28 @@ import { useColors } from './theme';
 export function OutboxStrip() {
   const colors = useColors();
   const { writes, offline, failing, noRoom, awaited } = useOutbox();
+  const clockOff = useClockOff();
   const [open, setOpen] = useState(false);
   const count = (state: Write['state']) => writes.filter((write) => write.state === state).length;
   const [refused, aside, waiting] = [count('refused'), count('set aside'), count('waiting')];
   const unsafe = writes.filter((write) => write.unsafe).length;
   const unknown = writes.filter((write) => write.unknown).length;
   const shown =
-    offline || failing || awaited !== undefined || refused + aside + unsafe + unknown > 0;
+    clockOff !== 0 ||
+    offline ||
+    failing ||
+    awaited !== undefined ||
+    refused + aside + unsafe + unknown > 0;
   const words = [
     refused > 0 ? t('refusedNotAccepted', { refused }) : null,
     aside > 0 ? t('asideSetAside', { aside }) : null,
     unknown > 0 ? t('keptForANewerVersionOf', { unknown }) : null,
     unsafe > 0 ? t('notSafeNoRoomOnThis', { unsafe }) : null,
+    clockOff !== 0
+      ? t(clockOff > 0 ? 'clockSlow' : 'clockFast', {
+          by: shownSpan({ spanMs: Math.abs(clockOff) }),
+        })
+      : null,
     awaited ? t('keptUntilSignIn', { people: awaited.join(', ') }) : null,
     offline
       ? t('noConnectionKeptHereToSend', { waiting })
@@ -59,6 +70,7 @@ export function OutboxStrip() {
       ) : null}
       <Sheet title={t('outbox')} visible={open} onClose={() => setOpen(false)}>
         {writes.length === 0 ? <Text>{t('allIsSent')}</Text> : null}
+        {clockOff !== 0 ? <Text>{t('clockCorrected')}</Text> : null}
         {noRoom ? <Text>{toldText(noRoom)}</Text> : null}
         {writes.map((write) => (
           <OutboxItem key={write.id} write={write} />

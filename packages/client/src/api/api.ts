@@ -26,6 +26,8 @@ export function createApi({ origin, fetch: send, personId, onHeaders }: ApiOptio
     onRequest: ({ request }) => {
       const id = personId?.() ?? null;
       if (id !== null) request.headers.set('x-cordel-person', id);
+      // A device whose clock is wrong is found out by it.
+      request.headers.set('x-cordel-clock', new Date().toISOString());
     },
     onError: () => unreached(),
     onResponse: async ({ response }) => {

@@ -1144,7 +1144,7 @@ export interface paths {
         };
         /**
          * What two people did at the same time without knowing of each other
-         * @description Both entries stay. Two attempts are decided by taking one back, a point of the closing list by looking again; two signatures need no decision.
+         * @description Both entries stay. Two attempts are decided by taking one back, a point of the closing list by looking again; two signatures need no decision. Of a splice that was made while the plan dropped it, `decision` says what counts.
          */
         get: {
             parameters: {
@@ -1161,7 +1161,7 @@ export interface paths {
                     content: {
                         "application/json": {
                             /** @enum {string} */
-                            kind: "attempt" | "point" | "sign";
+                            kind: "attempt" | "point" | "sign" | "plan";
                             closureId: string;
                             spliceId: string | null;
                             what: string | null;
@@ -1183,6 +1183,99 @@ export interface paths {
                                     verdict: string | null;
                                 }
                             ];
+                        }[];
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/projects/{projectId}/dropped-splices/{spliceId}/decision": {
+        parameters: {
+        };
+        /**
+         * Decides of a splice that was made while a changed plan dropped it
+         * @description `splice`: it goes back into the plan with what was recorded of it. `plan`: it is removed, with what was recorded of it.
+         */
+        post: {
+            parameters: {
+                path: {
+                    projectId: string;
+                    spliceId: string;
+                };
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        /** Format: uuid */
+                        id: string;
+                        /** @enum {string} */
+                        keeps: "splice" | "plan";
+                        by: string;
+                        /** Format: date-time */
+                        at: string;
+                        why: string;
+                    };
+                };
+            };
+            responses: {
+                /** @description It is decided */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            id: string;
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/projects/{projectId}/clock-corrections": {
+        parameters: {
+        };
+        /**
+         * Entries of devices whose clock was wrong
+         * @description They are recorded by the server’s clock; what the device said is kept beside them. A client says in `x-cordel-clock` what its own clock shows.
+         */
+        get: {
+            parameters: {
+                path: {
+                    projectId: string;
+                };
+            };
+            responses: {
+                /** @description By person, day and error, the newest first, two hundred at most */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            by: string;
+                            offS: number;
+                            entries: number;
+                            from: string;
+                            to: string;
                         }[];
                     };
                 };
@@ -8058,4 +8151,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = 'fcedee421f8b400c';
+export const API_DIGEST = '4e9250ee50be23ff';

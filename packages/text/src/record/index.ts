@@ -1,2 +1,3 @@
 export * from './connection.ts';
 export * from './issue.ts';
+export { shownSpan } from '../shown.ts';

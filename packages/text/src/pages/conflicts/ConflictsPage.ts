@@ -8,7 +8,7 @@ export const conflictsPage = phrases({
     'Two people did the same before either could know of the other: without signal, say. Both entries stay; here it is decided which counts.',
   none: 'Nothing was done twice.',
   openServer:
-    'On a server without accounts it is not known when entries came: nothing is told here.',
+    'On a server without accounts it is not known when entries came: of two attempts at one splice nothing is told here.',
   splice: '{closure}: {splice}',
   spliceBoth: 'Both recorded an attempt at this splice.',
   point: '{closure}: a point of the closing list',
@@ -24,4 +24,20 @@ export const conflictsPage = phrases({
   kept: 'Kept what {by} made: both were made at the same time.',
   toList: 'Go to the list',
   leadDecides: 'A lead decides.',
+  plan: '{closure}: {splice}',
+  planBoth: 'The plan was changed, and somebody who did not know of it made this splice.',
+  sidePlan: '{by, select, none {The plan} other {{by}}}, {moment}: took it out of the plan',
+  sideMade: '{by}, {moment}: made it ({loss})',
+  sideEntry: '{by}, {moment}: recorded something of it',
+  keepSplice: 'Put it back in the plan',
+  keepPlan: 'It is removed',
+  keptSplice: 'Put back: it was made before the change of the plan was known.',
+  keptPlan: 'Removed: the plan was changed.',
+  clocks: 'Clocks that were wrong',
+  clocksSay:
+    'What these devices recorded has the server’s time. What their clocks said is kept beside it.',
+  clockSlow:
+    '{by}, {from} to {to}: {entries, plural, one {# entry} other {# entries}}, clock {off} slow',
+  clockFast:
+    '{by}, {from} to {to}: {entries, plural, one {# entry} other {# entries}}, clock {off} fast',
 });

@@ -4,6 +4,10 @@ import { phrases } from '../../phrases.ts';
 export const outboxStrip = phrases({
   allIsSent: 'All is sent.',
   asideSetAside: '{aside} set aside',
+  clockCorrected:
+    'The clock of this device is wrong. What it records gets the server’s time, and what its clock said is kept beside it. Set the clock of the device.',
+  clockFast: 'the clock of this device is {by} fast',
+  clockSlow: 'the clock of this device is {by} slow',
   keptUntilSignIn: 'kept here until they sign in: {people}',
   keptForANewerVersionOf: '{unknown} kept for a newer version of this page',
   noConnectionKeptHereToSend: 'no connection, {waiting} kept here to send',

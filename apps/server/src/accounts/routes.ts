@@ -8,6 +8,7 @@ import { invitationRoutes } from './routes/invitations.ts';
 import { memberRoutes } from './routes/members.ts';
 import { passkeyRoutes } from './routes/passkeys.ts';
 import { peopleRoutes } from './routes/people.ts';
+import { receiptRoutes } from './routes/receipts.ts';
 import { sessionRoutes } from './routes/session.ts';
 
 /** @param kept null where nobody signs in on this server: what needs accounts is refused */
@@ -24,5 +25,6 @@ export function accountRoutes(kept: Accounts | null) {
     .route('/', peopleRoutes)
     .route('/', invitationRoutes(accountsOf))
     .route('/', memberRoutes)
+    .route('/', receiptRoutes)
     .route('/', auditRoutes);
 }

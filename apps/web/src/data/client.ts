@@ -7,6 +7,7 @@ import { useMemo, useSyncExternalStore } from 'react';
 import {
   API_DIGEST,
   AnswerStore,
+  answerOf,
   COMMANDS,
   type ClosureWork,
   Outbox,
@@ -98,6 +99,8 @@ export const outbox = new Outbox({
   person: personNow,
   personId: personIdNow,
   apiAs,
+  known: async (ids) =>
+    (await answerOf(api.POST('/api/receipts/known', { body: { ids } }))).ids,
   makeRoom: answers.clear,
   onDelivered,
 });

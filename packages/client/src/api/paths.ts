@@ -944,6 +944,47 @@ export interface paths {
             };
         };
     };
+    "/api/receipts/known": {
+        parameters: {
+        };
+        /**
+         * Which of some entries are here already, of projects that may be read
+         * @description For work that was passed on from phone to phone: whoever made it may have sent it.
+         */
+        post: {
+            parameters: {
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        ids: string[];
+                    };
+                };
+            };
+            responses: {
+                /** @description Those that are here */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            ids: string[];
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
     "/api/projects/{projectId}/audit": {
         parameters: {
         };
@@ -8151,4 +8192,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = '4e9250ee50be23ff';
+export const API_DIGEST = '89ee4cd15103ac01';

@@ -36,6 +36,8 @@ export interface OutboxOptions {
   personId?: () => string | null;
   /** The server as it is asked with an account. */
   apiAs?: (personId: string) => Api;
+  /** Which ids of entries the server has from whoever made them. */
+  known?: (ids: string[]) => Promise<string[]>;
   /** Lets go what the device can do without, when it has no room for a write. */
   makeRoom?: () => Promise<void>;
   /** Called when the server has a write, before it leaves the list. */
@@ -123,6 +125,26 @@ export class Outbox {
     files.forEach((file) => this.files.hold(file));
     void this.keep(write).then(() => this.flush());
     return outcome as Promise<Outcome<Answer>>;
+  }
+
+  /**
+   * Takes in what waits on another device: it is sent from here too, and the server takes it once.
+   * @returns how many of the writes are new here
+   */
+  async takeIn(writes: readonly Write[], files: readonly CarriedFile[]): Promise<number> {
+    const here = new Set(this.state.writes.map(({ id }) => id));
+    const fresh = writes.filter(({ id }) => !here.has(id) && !this.gone.has(id));
+    files.forEach((file) => this.files.hold(file));
+    for (const write of fresh) {
+      // Until it is stored it is nowhere but here.
+      this.inMemory.add(write.id);
+      await this.keep(write);
+    }
+    await this.reload();
+    const mine = fresh.filter(({ id }) => !this.state.writes.some((write) => write.id === id));
+    if (mine.length > 0) this.set({ writes: [...this.state.writes, ...mine] });
+    void this.flush();
+    return fresh.length;
   }
 
   /** Sends a refused write, or one that was set aside, again. */
@@ -223,10 +245,13 @@ export class Outbox {
       if (error instanceof SignedOut) {
         // Others' go on: of several people who share a device one may be signed out.
         this.signedOut.add(write.personId ?? '');
+        await this.dropSent(write.personId);
         const names = this.state.writes
+          .filter(({ state }) => state === 'waiting')
           .filter(({ personId }) => this.signedOut.has(personId ?? ''))
           .map(({ person }) => person);
-        this.set({ awaited: [...new Set(names)], offline: false, failing: false });
+        const awaited = names.length > 0 ? [...new Set(names)] : undefined;
+        this.set({ awaited, offline: false, failing: false });
         return true;
       }
       if (error instanceof NoRoom) {
@@ -267,6 +292,20 @@ export class Outbox {
       const bytes = small.get(file.digest);
       return bytes === undefined ? { file } : { bytes };
     });
+  }
+
+  /** Takes out what another device gave on, where the server has it from whoever made it. */
+  private async dropSent(personId: string | undefined): Promise<void> {
+    const passed = this.state.writes.filter(
+      (write) => write.passedBy !== undefined && write.personId === personId,
+    );
+    const ids = passed.flatMap(idsMadeBy);
+    if (ids.length === 0 || !this.options.known) return;
+    const known = new Set(await this.options.known(ids).catch(() => []));
+    for (const write of passed) {
+      const own = idsMadeBy(write);
+      if (own.length > 0 && own.every((id) => known.has(id))) await this.discard(write.id);
+    }
   }
 
   private apiOf(personId: string | undefined): Api {

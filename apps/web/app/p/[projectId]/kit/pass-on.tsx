@@ -1,0 +1,1 @@
+export { PassOnPage as default } from '@/passOn/PassOnPage';

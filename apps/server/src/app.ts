@@ -23,6 +23,7 @@ import { routeImportRoutes } from './closures/routeImport.ts';
 import { closureRoutes } from './closures/routes.ts';
 import { ENDLESS_ROOM, type Room } from './disk/room.ts';
 import { type Db, rowsOf } from './db/client.ts';
+import { DATABASE_HEADER, databaseId } from './db/databaseId.ts';
 import { Notices } from './db/notices.ts';
 import { conflictRoutes } from './conflicts/routes.ts';
 import { evidenceRoutes } from './evidence/routes.ts';
@@ -110,6 +111,7 @@ export function createApi({
 }: ApiSetting) {
   const app = router();
   const accounts = origin === null ? null : openAccounts(db, origin);
+  const idOfDatabase = databaseId(db);
   const store = isShared ? databaseStore(db) : folderStore(folder);
   const limit = (maxSize: number) =>
     bodyLimit({
@@ -144,6 +146,7 @@ export function createApi({
     // What is acknowledged is on the disk.
     if (!isReading(c.req.method) && !c.error) await synced();
     c.header('cache-control', 'no-store');
+    c.header(DATABASE_HEADER, (await idOfDatabase()) ?? undefined);
     c.header('x-content-type-options', 'nosniff');
     // Nothing of an answer runs or is shown inside another page; a browser's own viewer shows PDF.
     const isPdf = c.res.headers.get('content-type') === 'application/pdf';

@@ -11,6 +11,9 @@ import { writeDocument } from '../exchange/import/importProject.ts';
 import { type TestApi, startApi } from '../testing/api.ts';
 import { newDatabase, postgresFolder } from '../testing/postgres.ts';
 import { attemptOn, smallDocument } from '../testing/small.ts';
+import { signCheckpoint } from '../chain/signing.ts';
+import { databaseId } from '../db/databaseId.ts';
+import { keysOf, readKeys, restoreKeys } from './keys.ts';
 import { NotRestored, restoreBackup } from './restoreBackup.ts';
 import { BACKUP_TABLES, LEFT_OUT } from './tables.ts';
 import { backupLines } from './writeBackup.ts';
@@ -26,6 +29,23 @@ beforeAll(async () => {
   const small = smallDocument();
   await api.post('/documents', small);
   await api.post('/evidence', { entries: [attemptOn(small.splices[0]!.id, 20)] });
+  // Of a phone an hour slow, and of a splice that the plan has dropped meanwhile.
+  const slow = { 'x-cordel-clock': new Date(Date.now() - 3_600_000).toISOString() };
+  await api.post('/evidence', { entries: [attemptOn(small.splices[1]!.id, 20)] }, slow);
+  const [closure] = small.closures;
+  const plan = { closureId: closure!.id, text: 'splice A 1-11 to B 1-11', pins: [], spare: 0 };
+  await api.put(`/closures/${closure!.id}/plan`, {
+    ...plan,
+    anew: false,
+    retire: null,
+    changeId: uuid(),
+  });
+  const last = small.splices.find(
+    ({ closureId, fiberA }) => closureId === closure!.id && fiberA === 12,
+  );
+  await api.post('/evidence', { entries: [attemptOn(last!.id, 20)] });
+  for (const { name } of [{ name: 'clock_corrections' }, { name: 'undecided_evidence' }])
+    expect(await contentOf(api.db, name)).toHaveLength(1);
   backup = (await collected(api.db)).join('');
 });
 afterAll(() => api.close());
@@ -91,11 +111,33 @@ it.each(TARGETS)(
         sql`select nextval('evidence_seq')::int as fresh, (select max(seq) from attempts)::int as before`,
       );
       expect(numbers!.fresh).toBeGreaterThan(numbers!.before);
+      for (const name of ['audit', 'undecided_evidence']) {
+        const [own] = await rowsOf<{ fresh: number; before: number | null }>(
+          target.db,
+          sql`select nextval(pg_get_serial_sequence(${name}, 'seq'))::int as fresh, (select max(seq)::int from ${sql.identifier(name)}) as before`,
+        );
+        expect(own!.fresh).toBe((own!.before ?? 0) + 1);
+      }
     } finally {
       await target.close();
     }
   },
 );
+
+it('comes back as another database, which signs as before with its keys', async () => {
+  const target = await openMemory(MIGRATIONS);
+  await restoreBackup(target.db, Readable.from([backup]));
+  const [before, after] = [databaseId(api.db), databaseId(target.db)];
+  expect(await before()).toBe(await databaseId(api.db)());
+  expect(await after()).not.toBe(await before());
+  const told = { projectId: uuid(), number: 1, hash: '0'.repeat(64), at: new Date().toISOString() };
+  const { publicKey } = await signCheckpoint(api.db, told);
+  await restoreKeys(target.db, readKeys(JSON.stringify(await keysOf(api.db))));
+  expect(await signCheckpoint(target.db, told)).toMatchObject({ publicKey });
+  for (const text of ['', '{}', '{"format":"cordel keys","checkpoints":"AAAA"}'])
+    expect(() => readKeys(text)).toThrow(NotRestored);
+  await target.close();
+});
 
 it('is of one moment: what is recorded meanwhile is not in it', async () => {
   const project = smallDocument();

@@ -54,8 +54,26 @@ export async function restoreBackup(db: Db, lines: Readable): Promise<number> {
     // Whoever has read changes of the database that it was asks for everything again.
     await rowsOf(on, sql`insert into changes (kind, key) values (${PRUNED}, '')`);
     await rowsOf(on, sql`select setval('evidence_seq', ${head.evidenceSeq}::bigint)`);
+    await numberOn(on);
     return rows;
   });
+}
+
+/** Has rows that are numbered by their table alone go on after those that came. */
+async function numberOn(db: Db): Promise<void> {
+  const numbered = await rowsOf<{ table: string; column: string; sequence: string | null }>(
+    db,
+    sql`select table_name as "table", column_name as "column",
+          pg_get_serial_sequence(quote_ident(table_name), column_name) as sequence
+        from information_schema.columns where table_schema = 'public' and column_default like 'nextval(%'`,
+  );
+  for (const { table, column, sequence } of numbered)
+    if (sequence !== null)
+      await rowsOf(
+        db,
+        sql`select setval(${sequence}::regclass, coalesce(max(${sql.identifier(column)}), 0) + 1, false)
+            from ${sql.identifier(table)}`,
+      );
 }
 
 /** Whether nobody has begun here: neither with a project nor with an account, which earlier versions have not. */

@@ -1,24 +1,41 @@
-import { createPrivateKey, createPublicKey, generateKeyPairSync, sign, verify } from 'node:crypto';
+import {
+  type KeyObject,
+  createPrivateKey,
+  createPublicKey,
+  generateKeyPairSync,
+  sign,
+  verify,
+} from 'node:crypto';
 import { type Checkpoint, checkpointText } from '@cordel/core/close';
 import { serverKey } from '../accounts/keys.ts';
 import type { Db } from '../db/client.ts';
 
 /** The server's key for checkpoints, made at its first one: Ed25519 (RFC 8032), PKCS #8 as base 64. */
-const privateKeyOf = async (db: Db) => {
-  const text = await serverKey(db, 'checkpoints', () =>
+export const checkpointKey = (db: Db): Promise<string> =>
+  serverKey(db, 'checkpoints', () =>
     generateKeyPairSync('ed25519')
       .privateKey.export({ type: 'pkcs8', format: 'der' })
       .toString('base64'),
   );
-  return createPrivateKey({ key: Buffer.from(text, 'base64'), type: 'pkcs8', format: 'der' });
-};
+
+const keyIn = (text: string): KeyObject =>
+  createPrivateKey({ key: Buffer.from(text, 'base64'), type: 'pkcs8', format: 'der' });
+
+/** Whether a text is such a key. */
+export function isCheckpointKey(text: string): boolean {
+  try {
+    return keyIn(text).asymmetricKeyType === 'ed25519';
+  } catch {
+    return false;
+  }
+}
 
 /** Puts the server's name to a chain up to a link. */
 export async function signCheckpoint(
   db: Db,
   told: Pick<Checkpoint, 'projectId' | 'number' | 'hash' | 'at'>,
 ): Promise<Checkpoint> {
-  const key = await privateKeyOf(db);
+  const key = keyIn(await checkpointKey(db));
   const publicKey = createPublicKey(key).export({ type: 'spki', format: 'der' }).toString('base64');
   const unsigned = { ...told, publicKey, signature: '' };
   const text = Buffer.from(checkpointText(unsigned));

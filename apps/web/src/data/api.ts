@@ -1,5 +1,6 @@
 import { Stopped, Unreached, createApi, problemOf } from '@cordel/client';
 import { takeEarly } from './early';
+import { noteDatabase } from './restored';
 import { personIdNow } from './session';
 import { noteClock } from './clock';
 import { noteBuild } from './updates';
@@ -15,6 +16,7 @@ const send = (request: Request): Promise<Response> =>
 function noteHeaders(headers: Headers): void {
   noteBuild(headers);
   noteClock(headers);
+  noteDatabase(headers);
 }
 
 /** The server that this page came from. */

@@ -26,6 +26,7 @@ import {
 import { type Evidence, projectSchema } from '@cordel/core';
 import { api, apiAs } from './api';
 import { clockOffNow } from './clock';
+import { onRestored } from './restored';
 import { Renewal } from './renewal';
 import { personIdNow, personNow, tellSignedOut } from './session';
 
@@ -99,10 +100,15 @@ export const outbox = new Outbox({
   person: personNow,
   personId: personIdNow,
   apiAs,
-  known: async (ids) =>
-    (await answerOf(api.POST('/api/receipts/known', { body: { ids } }))).ids,
+  known: async (ids) => (await answerOf(api.POST('/api/receipts/known', { body: { ids } }))).ids,
   makeRoom: answers.clear,
   onDelivered,
+});
+
+// What it had then is asked for anew, and what it may lack is sent again.
+onRestored(async () => {
+  void queryClient.invalidateQueries();
+  return outbox.sendAgain();
 });
 
 /** What is asked for again once a command is through; everything but records where nothing is said. */

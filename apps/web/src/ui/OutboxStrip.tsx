@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { outbox, useOutbox } from '@/data/client';
 import { useClockOff } from '@/data/clock';
+import { useRestored } from '@/data/restored';
 import type { Write } from '@cordel/client';
 import { outboxStrip as t } from '@cordel/text/pages/ui/OutboxStrip';
 import { shownSpan, toldText } from '@cordel/text/record';
@@ -16,6 +17,7 @@ export function OutboxStrip() {
   const colors = useColors();
   const { writes, offline, failing, noRoom, awaited } = useOutbox();
   const clockOff = useClockOff();
+  const [restored, dismiss] = useRestored();
   const [open, setOpen] = useState(false);
   const count = (state: Write['state']) => writes.filter((write) => write.state === state).length;
   const [refused, aside, waiting] = [count('refused'), count('set aside'), count('waiting')];
@@ -23,6 +25,7 @@ export function OutboxStrip() {
   const unknown = writes.filter((write) => write.unknown).length;
   const shown =
     clockOff !== 0 ||
+    restored !== null ||
     offline ||
     failing ||
     awaited !== undefined ||
@@ -32,6 +35,7 @@ export function OutboxStrip() {
     aside > 0 ? t('asideSetAside', { aside }) : null,
     unknown > 0 ? t('keptForANewerVersionOf', { unknown }) : null,
     unsafe > 0 ? t('notSafeNoRoomOnThis', { unsafe }) : null,
+    restored !== null ? t('restored') : null,
     clockOff !== 0
       ? t(clockOff > 0 ? 'clockSlow' : 'clockFast', {
           by: shownSpan({ spanMs: Math.abs(clockOff) }),
@@ -70,6 +74,12 @@ export function OutboxStrip() {
       ) : null}
       <Sheet title={t('outbox')} visible={open} onClose={() => setOpen(false)}>
         {writes.length === 0 ? <Text>{t('allIsSent')}</Text> : null}
+        {restored !== null ? (
+          <>
+            <Text>{t('restoredSays', { writes: restored })}</Text>
+            <Button label={t('read')} onPress={dismiss} />
+          </>
+        ) : null}
         {clockOff !== 0 ? <Text>{t('clockCorrected')}</Text> : null}
         {noRoom ? <Text>{toldText(noRoom)}</Text> : null}
         {writes.map((write) => (

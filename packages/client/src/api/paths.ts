@@ -1070,6 +1070,42 @@ export interface paths {
             };
         };
     };
+    "/api/backup/keys": {
+        parameters: {
+        };
+        /**
+         * The keys that a backup leaves out: what the server signs checkpoints with
+         * @description Whoever has them can sign as this server: keep them apart from the backup.
+         */
+        get: {
+            parameters: {
+            };
+            responses: {
+                /** @description The keys */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            /** @enum {string} */
+                            format: "cordel keys";
+                            checkpoints: string;
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
     "/api/backup": {
         parameters: {
         };
@@ -8192,4 +8228,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = '89ee4cd15103ac01';
+export const API_DIGEST = 'bbd547dc7b4a9b1e';

@@ -27,6 +27,7 @@ export const saveInstrument = command({
 
 export const logInstruments = command({
   name: 'instrument.log',
+  isRecord: true,
   schema: z.object({ projectId: idSchema, entries: z.array(instrumentEntrySchema).min(1) }),
   send: (api, { projectId, entries }) =>
     answerOf(
@@ -42,6 +43,7 @@ export const logInstruments = command({
 
 export const setRecordsAside = command({
   name: 'records.set-aside',
+  isRecord: true,
   schema: z.object({ projectId: idSchema, entries: z.array(setAsideSchema).min(1) }),
   send: (api, { projectId, entries }) =>
     answerOf(
@@ -57,6 +59,7 @@ export const setRecordsAside = command({
 
 export const importSplicerRecords = command({
   name: 'records.import',
+  isRecord: true,
   schema: z.object({ projectId: idSchema, records: z.array(splicerRecordSchema).min(1) }),
   send: (api, { projectId, records }) =>
     answerOf(

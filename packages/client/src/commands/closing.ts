@@ -6,6 +6,7 @@ import { command } from './command.ts';
 
 export const appendClosing = command({
   name: 'closing.append',
+  isRecord: true,
   schema: z.object({ closureId: idSchema, entries: z.array(closingEntrySchema).min(1) }),
   send: (api, { closureId, entries }) =>
     answerOf(

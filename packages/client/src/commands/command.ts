@@ -12,6 +12,8 @@ export interface Command<Input = unknown, Answer = unknown> {
   readonly name: string;
   /** What it takes. What an older page stored is checked against it before it is sent. */
   readonly schema: z.ZodType<Input>;
+  /** It adds to the record and carries no file: kept for a server that comes back from an older backup. */
+  readonly isRecord?: boolean;
   /** Brings what an earlier page stored to what the schema takes; without it, it is taken as it is. */
   upgrade?(this: void, input: unknown): unknown;
   /**

@@ -33,6 +33,7 @@ export const addTrace = command({
 /** Says where traces belong that are on the server. */
 export const placeTraces = command({
   name: 'traces.place',
+  isRecord: true,
   schema: z.object({ projectId: idSchema, entries: z.array(tracePlaceSchema).min(1) }),
   send: (api, { projectId, entries }) =>
     answerOf(

@@ -1,11 +1,13 @@
 import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';
 import { openDB } from 'idb';
+import { v7 as uuid } from 'uuid';
 import { z } from 'zod';
 import { answerOf, createApi } from '../api/api.ts';
 import { type Command, command } from '../commands/command.ts';
 import { COMMANDS } from '../commands/index.ts';
 import { MOST_FAILURES, Outbox } from './outbox.ts';
+import { SentStore } from './sent.ts';
 import { type Write, idsMadeBy } from './write.ts';
 
 type Reply = { status: number; body?: unknown } | 'no connection';
@@ -393,6 +395,52 @@ describe('what other versions of the page left', () => {
     void add(outbox, 1);
     await until(() => outbox.snapshot().offline);
     expect(outbox.snapshot().writes).toMatchObject([{ state: 'waiting' }]);
+  });
+});
+
+describe('a server that came back from an older backup', () => {
+  const recorded = commands.get('instrument.log')!;
+  const log = (outbox: Outbox) => {
+    const entry = {
+      kind: 'blade',
+      id: uuid(),
+      by: 'M.',
+      at: '2026-05-04T20:00:00.000Z',
+      projectId: uuid(),
+      instrumentId: 'cleaver',
+      what: 'turned',
+    };
+    void outbox.add(recorded, { projectId: entry.projectId, entries: [entry] }, 'Blade turned');
+    return entry.id;
+  };
+  const idsOf = (sent: { body: unknown }[]) =>
+    sent.map(({ body }) => (body as { entries?: { id: string }[] }).entries?.[0]?.id);
+
+  it('gets what was recorded in the last days again, and nothing else', async () => {
+    const server = fakeServer();
+    const outbox = await open(server);
+    const ids = [log(outbox), log(outbox)];
+    void add(outbox, 1);
+    await until(() => server.sent.length === 3 && outbox.snapshot().writes.length === 0);
+    server.sent.length = 0;
+    expect(await outbox.sendAgain()).toBe(2);
+    await until(() => server.sent.length === 2 && outbox.snapshot().writes.length === 0);
+    expect(idsOf(server.sent)).toEqual(ids);
+  });
+
+  it('gets it from a page that was closed meanwhile, and nothing that is older than its backups', async () => {
+    const server = fakeServer();
+    log(await open(server));
+    await until(() => server.sent.length === 1 && opened[0]!.snapshot().writes.length === 0);
+    opened.forEach((outbox) => outbox.close());
+    const store = new SentStore();
+    await store.prune(Date.now() + 13 * 24 * 3_600_000);
+    expect(await store.all()).toHaveLength(1);
+    const again = await open(server);
+    expect(await again.sendAgain()).toBe(1);
+    await until(() => server.sent.length === 2);
+    await store.prune(Date.now() + 15 * 24 * 3_600_000);
+    expect(await store.all()).toEqual([]);
   });
 });
 

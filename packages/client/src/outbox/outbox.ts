@@ -4,6 +4,7 @@ import type { Api } from '../api/api.ts';
 import { NoRoom, Refused, ServerFailed, SignedOut } from '../api/problems.ts';
 import type { Command } from '../commands/command.ts';
 import { type CarriedFile, FileStore, base64Of, isInPieces, sendPieces } from './files.ts';
+import { SentStore } from './sent.ts';
 import { WriteStore } from './store.ts';
 import { type Write, idsMadeBy, namesAny } from './write.ts';
 
@@ -66,6 +67,7 @@ export class Outbox {
   private readonly listeners = new Set<() => void>();
   private readonly waiters = new Map<string, (outcome: Outcome) => void>();
   private readonly store = new WriteStore();
+  private readonly sent = new SentStore();
   private readonly files = new FileStore();
   private readonly channel =
     typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(LOCK);
@@ -147,6 +149,17 @@ export class Outbox {
     return fresh.length;
   }
 
+  /**
+   * Sends again what was recorded here in the last days: the server came back from a backup that may be older. What it
+   * has still changes nothing.
+   * @returns how many writes are sent again
+   */
+  async sendAgain(): Promise<number> {
+    const writes = await this.sent.all();
+    for (const { id } of writes) this.gone.delete(id);
+    return this.takeIn(writes, []);
+  }
+
   /** Sends a refused write, or one that was set aside, again. */
   async retry(id: string): Promise<void> {
     const write = this.state.writes.find((entry) => entry.id === id);
@@ -208,6 +221,7 @@ export class Outbox {
   private async begin(): Promise<void> {
     await this.reload();
     await alone(() => this.store.takeOver());
+    await this.sent.prune();
     await this.reload();
     await this.flush();
   }
@@ -236,6 +250,7 @@ export class Outbox {
       const answer = await this.send(write);
       this.failures = 0;
       this.options.onDelivered(write);
+      if (this.options.commands.get(write.command)?.isRecord) await this.sent.keep(write);
       await this.discard(write.id);
       this.set({ offline: false, failing: false, noRoom: undefined });
       this.settle(write.id, { answer });

@@ -11,12 +11,16 @@ export const backupProblems = problems({
   laterVersion:
     'This backup was made by a later version of Cordel: update this one first. Nothing was changed.',
   damaged: 'This backup is damaged: it is not the file that was written. Nothing was changed.',
+  noKeys: 'This file holds no keys of Cordel. Nothing was changed.',
   cutShort: 'This backup ends too early: it was not written to its end. Nothing was changed.',
 });
 
 /** What the command line says of backups: `apps/server/cli/backup.ts`. */
 export const backupWords = phrases({
-  usage: 'npm run backup -- FILE | npm run restore -- FILE',
+  usage:
+    'npm run backup -- FILE [KEYS] | npm run restore -- FILE [KEYS]\nFILE is everything; KEYS is what the server signs checkpoints with, for whoever may sign as this server: keep it apart.',
+  keysWritten: 'What checkpoints are signed with is in {path}. Keep it apart from the backup.',
+  keysRestored: 'The server signs checkpoints as before, by {path}.',
   written: 'Everything is in {path}. Keep it somewhere else too.',
   restored: '{rows, plural, one {# row} other {# rows}} of {path} are here.',
   noServer:

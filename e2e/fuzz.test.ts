@@ -1,6 +1,8 @@
 import { readFile } from 'node:fs/promises';
 import { jest } from '@jest/globals';
-import { removeServer, startServer, until } from './app';
+import { type Server, readApi, removeServer, startServer, until } from './app';
+import { type SignedIn, askAs, firstOwner, memberOf } from './people';
+import { v7 as uuid } from 'uuid';
 import { fuzz } from './fuzz';
 
 jest.setTimeout(900_000);
@@ -38,4 +40,64 @@ describe('the server under requests that nobody means', () => {
       await removeServer(server);
     }
   });
+});
+
+describe('a server with accounts under the same, as everybody in turn', () => {
+  /** Requests of each. */
+  const EACH = Math.round(COUNT / 10);
+  /** Whoever asks for these is somebody else afterwards, or nobody. */
+  const ENDS_SESSIONS = /\/stream$|\/session|\/devices|\/password/;
+  let server: Server;
+  let owner: SignedIn;
+  let project: string;
+  let other: string;
+  beforeAll(async () => {
+    const demo = await startServer({ demo: true });
+    const [one] = await readApi<{ id: string }[]>(demo, '/projects');
+    const document = await readApi<{ project: object }>(demo, `/projects/${one!.id}/document.json`);
+    await removeServer(demo);
+    project = one!.id;
+    server = await startServer({ serve: true });
+    owner = await firstOwner(server);
+    await askAs(server, owner, '/documents', document);
+    // A project of others, without anything in it.
+    other = uuid();
+    const empty = { ...document, project: { ...document.project, id: other, name: 'Another' } };
+    const lists = Object.entries(empty).filter(([, value]) => Array.isArray(value));
+    await askAs(server, owner, '/documents', {
+      ...empty,
+      ...Object.fromEntries(lists.map(([name]) => [name, []])),
+    });
+  });
+  afterAll(() => removeServer(server));
+
+  const record = () => askAs<object>(server, owner, `/projects/${project}/document.json`);
+
+  it.each([
+    ['a stranger', null, null],
+    ['a reader', 'reader', 'here'],
+    ['an owner of another project', 'owner', 'elsewhere'],
+    ['an inspector', 'inspector', 'here'],
+    ['a technician', 'technician', 'here'],
+    ['a lead', 'lead', 'here'],
+    ['an owner', 'owner', 'here'],
+  ] as const)(
+    '%s: it fails over none, and changes nothing for who may not',
+    async (_, role, where) => {
+      const as = role
+        ? await memberOf(server, owner, where === 'here' ? project : other, role)
+        : { origin: server.url };
+      const before = await record();
+      const without = role ? ENDS_SESSIONS : /\/stream$/;
+      const report = await fuzz(server.url, { count: EACH, seed: SEED, as, reads: owner, without });
+      console.log(`${role} ${where}: ${JSON.stringify(report.statuses)}`);
+      expect(report.failures.slice(0, 5)).toEqual([]);
+      const refused = (report.statuses[401] ?? 0) + (report.statuses[403] ?? 0);
+      if (role === null || role === 'reader' || where === 'elsewhere') {
+        expect(await record()).toEqual(before);
+        expect(refused).toBeGreaterThan(0.3 * EACH);
+      }
+      expect(server.process.exitCode).toBeNull();
+    },
+  );
 });

@@ -298,16 +298,28 @@ export interface FuzzReport {
   longestStopMs: number;
 }
 
+interface FuzzOptions {
+  count: number;
+  seed: number;
+  lanes?: number;
+  /** Headers of whoever sends the requests. */
+  as?: Record<string, string>;
+  /** Headers of somebody who may read what requests are made of. */
+  reads?: Record<string, string>;
+  /** Paths that are not asked. */
+  without?: RegExp;
+}
+
 /** Sends requests, several at a time, and asks beside them how long the server keeps others waiting. */
 export async function fuzz(
   url: string,
-  { count, seed, lanes = 4 }: { count: number; seed: number; lanes?: number },
+  // A stream does not end by itself.
+  { count, seed, lanes = 4, as = {}, reads = as, without = /\/stream$/ }: FuzzOptions,
 ): Promise<FuzzReport> {
   const document = (await (await fetch(`${url}/api/openapi.json`)).json()) as ApiDocument;
-  // A stream does not end by itself.
-  const fuzzer = new Fuzzer(document, randomFrom(seed), /\/stream$/);
+  const fuzzer = new Fuzzer(document, randomFrom(seed), without);
   const learn = async (path: string): Promise<string> => {
-    const text = await (await fetch(`${url}${path}`)).text();
+    const text = await (await fetch(`${url}${path}`, { headers: reads })).text();
     fuzzer.learn(text, ownIdOf(path));
     return text;
   };
@@ -334,7 +346,7 @@ export async function fuzz(
         const answer = await fetch(`${url}${path}`, {
           method,
           body,
-          headers: body === null ? {} : { 'content-type': 'application/json' },
+          headers: body === null ? as : { 'content-type': 'application/json', ...as },
         });
         const text = await answer.text();
         report.statuses[answer.status] = (report.statuses[answer.status] ?? 0) + 1;

@@ -34,7 +34,7 @@ import { Problem, answer, fromDatabase, withoutValues } from './http/problem.ts'
 import { answers, router } from './http/router.ts';
 import { refuseBadText } from './http/text.ts';
 import { JSON_BOUNDS } from './http/bounds.ts';
-import { isReading } from './http/hosts.ts';
+import { isProbe, isReading } from './http/hosts.ts';
 import { nameSchemas } from './http/names.ts';
 import { ledgerRoutes } from './ledger/routes.ts';
 import { type Metrics, observed } from './metrics/metrics.ts';
@@ -142,11 +142,13 @@ export function createApi({
     if (!isReading(c.req.method)) await room.need(3 * Number(c.req.header('content-length') ?? 0));
     const kind = kindOf(c.req.path);
     await refuseBadText(c, kind === 'document' ? null : JSON_BOUNDS[kind]);
+    // Before a backup, say, has the database for itself.
+    const database = isProbe(c.req.path) ? null : await idOfDatabase();
     await next();
     // What is acknowledged is on the disk.
     if (!isReading(c.req.method) && !c.error) await synced();
     c.header('cache-control', 'no-store');
-    c.header(DATABASE_HEADER, (await idOfDatabase()) ?? undefined);
+    c.header(DATABASE_HEADER, database ?? undefined);
     c.header('x-content-type-options', 'nosniff');
     // Nothing of an answer runs or is shown inside another page; a browser's own viewer shows PDF.
     const isPdf = c.res.headers.get('content-type') === 'application/pdf';

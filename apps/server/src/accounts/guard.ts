@@ -1,6 +1,6 @@
 import { accountsProblems as say } from '@cordel/text/server/accounts';
 import type { Context, MiddlewareHandler } from 'hono';
-import { isReading } from '../http/hosts.ts';
+import { isProbe, isReading } from '../http/hosts.ts';
 import { Problem } from '../http/problem.ts';
 import type { Env } from '../http/router.ts';
 import type { Accounts } from './accounts.ts';
@@ -36,10 +36,8 @@ const isLarge = (c: Context): boolean =>
 export const authenticated =
   (accounts: Accounts | null): MiddlewareHandler<Env> =>
   async (c, next) => {
-    // Asked of a process whose database may be away.
-    const isProbe = c.req.path === '/api/live';
     const ask = () =>
-      accounts && !isProbe
+      accounts && !isProbe(c.req.path)
         ? authenticate(c.var.db, secretsOf(c, accounts.origin))
         : Promise.resolve(OPEN);
     if (accounts) refuseForeign(c, accounts.origin);

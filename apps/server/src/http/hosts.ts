@@ -15,6 +15,9 @@ export const allowedHosts = (host = '', listed = ''): ReadonlySet<string> =>
       .filter(Boolean),
   );
 
+/** Whether a path is asked of a process whose database may be away. */
+export const isProbe = (path: string): boolean => path === '/api/live';
+
 /** Whether a request of a method changes nothing. */
 export const isReading = (method: string): boolean => ['GET', 'HEAD', 'OPTIONS'].includes(method);
 

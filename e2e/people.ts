@@ -1,0 +1,57 @@
+import type { Role } from '@cordel/core';
+import { v7 as uuid } from 'uuid';
+import type { Server } from './app.ts';
+
+const PASSWORD = 'bread sled lamp';
+
+/** Headers by which a server knows somebody. */
+export type SignedIn = Record<'cookie' | 'origin', string>;
+
+/** Asks a server as somebody; fails where it refuses. */
+export async function askAs<Answer>(
+  server: Pick<Server, 'url'>,
+  who: Record<string, string>,
+  path: string,
+  body?: unknown,
+): Promise<Answer> {
+  const answer = await fetch(`${server.url}/api${path}`, {
+    ...(body !== undefined && { method: 'POST', body: JSON.stringify(body) }),
+    headers: { 'content-type': 'application/json', origin: server.url, ...who },
+  });
+  if (!answer.ok) throw new Error(`${path}: ${answer.status} ${await answer.text()}`);
+  return (await answer.json()) as Answer;
+}
+
+/** Makes an account by the secret of a link. */
+async function join(server: Server, secret: string, name: string): Promise<SignedIn> {
+  const email = `${name.toLowerCase().replace(/\W+/g, '.')}@firm.example`;
+  const answer = await fetch(`${server.url}/api/invitations/accept`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', origin: server.url },
+    body: JSON.stringify({ secret, person: { name, email, password: PASSWORD } }),
+  });
+  if (!answer.ok) throw new Error(await answer.text());
+  const cookies = answer.headers.getSetCookie().map((set) => set.split(';')[0]);
+  return { cookie: cookies.join('; '), origin: server.url };
+}
+
+/** The owner of a server that has just started for the first time. */
+export const firstOwner = (server: Server): Promise<SignedIn> =>
+  join(server, /join#(\S+)/.exec(server.output())![1]!, 'Olga Host');
+
+/** Somebody new, with a role in a project. */
+export async function memberOf(
+  server: Server,
+  owner: SignedIn,
+  projectId: string,
+  role: Role,
+): Promise<SignedIn> {
+  const invitation = { id: uuid(), role, note: '' };
+  const { secret } = await askAs<{ secret: string }>(
+    server,
+    owner,
+    `/projects/${projectId}/invitations`,
+    invitation,
+  );
+  return join(server, secret, `A ${role} of ${projectId.slice(-4)}`);
+}

@@ -18,6 +18,7 @@ import {
 } from './app.ts';
 import { type Figure, reportFigures } from './benchReport.ts';
 import { attemptOn, evidenceOf, openSplices } from './evidence.ts';
+import { askAs, firstOwner } from './people.ts';
 
 /** A phone's processor is so many times slower. */
 const SLOWER = 4;
@@ -41,24 +42,14 @@ async function signedIn(): Promise<Figure[]> {
     startServer({ serve: true }),
   ]);
   try {
-    const origin = served.url;
-    const secret = /join#(\S+)/.exec(served.output())![1]!;
-    const post = (url: string, path: string, body: unknown, headers: Record<string, string> = {}) =>
-      fetch(`${url}/api${path}`, {
-        method: 'POST',
-        headers: { 'content-type': 'application/json', origin: url, ...headers },
-        body: JSON.stringify(body),
-      });
-    const person = { name: 'Olga Host', email: 'olga@firm.example', password: 'bread sled lamp' };
-    const joined = await post(origin, '/invitations/accept', { secret, person });
-    const cookie = joined.headers
-      .getSetCookie()
-      .map((set) => set.split(';')[0])
-      .join('; ');
+    const owner = await firstOwner(served);
     const { project, ids } = await openSplices(open, 200);
-    const document = await readApi(open, `/projects/${project}/document.json`);
-    const brought = await post(origin, '/documents', document, { cookie });
-    if (!brought.ok) throw new Error(await brought.text());
+    await askAs(
+      served,
+      owner,
+      '/documents',
+      await readApi(open, `/projects/${project}/document.json`),
+    );
     const times: Record<'open' | 'served', number[]> = { open: [], served: [] };
     for (let count = 0; count < ATTEMPTS; count++) {
       const entries = [attemptOn(ids[count % ids.length]!)];
@@ -67,14 +58,9 @@ async function signedIn(): Promise<Figure[]> {
         ? (['open', 'served'] as const)
         : (['served', 'open'] as const)) {
         const begun = performance.now();
-        const answer = await post(
-          name === 'open' ? open.url : origin,
-          '/evidence',
-          { entries },
-          name === 'open' ? {} : { cookie },
-        );
-        await answer.arrayBuffer();
-        if (!answer.ok) throw new Error(String(answer.status));
+        await (name === 'open'
+          ? askAs(open, {}, '/evidence', { entries })
+          : askAs(served, owner, '/evidence', { entries }));
         if (count >= 50) times[name].push(performance.now() - begun);
       }
     }
@@ -190,27 +176,21 @@ async function comeTogether(server: Server, browser: Browser): Promise<Figure[]>
     await page.setOfflineMode(true);
     await fillOutbox(page, writes);
   }
+  for (const { page } of phones)
+    await page.evaluate(() => {
+      const frames = { count: 0, from: performance.now() };
+      const next = () => {
+        frames.count++;
+        requestAnimationFrame(next);
+      };
+      requestAnimationFrame(next);
+      Object.assign(globalThis, { frames });
+    });
   const begun = performance.now();
-  const frames = phones.map(async ({ page }) => {
+  for (const { page } of phones) {
     await page.setOfflineMode(false);
     await page.evaluate(() => window.dispatchEvent(new Event('online')));
-    return page.evaluate(
-      (mostMs) =>
-        new Promise<number>((resolve) => {
-          let count = 0;
-          const start = performance.now();
-          const next = () => {
-            count++;
-            const ms = performance.now() - start;
-            if (ms < mostMs) requestAnimationFrame(next);
-            else resolve((count * 1000) / ms);
-          };
-          requestAnimationFrame(next);
-        }),
-      4000,
-    );
-  });
-  const rates = await Promise.all(frames);
+  }
   await until(
     async () => {
       const kept = await evidenceOf(server, ids.slice(-3));
@@ -220,6 +200,14 @@ async function comeTogether(server: Server, browser: Browser): Promise<Figure[]>
     120_000,
   );
   const seconds = (performance.now() - begun) / 1000;
+  const rates = await Promise.all(
+    phones.map(({ page }) =>
+      page.evaluate(() => {
+        const { frames } = globalThis as unknown as { frames: { count: number; from: number } };
+        return (frames.count * 1000) / (performance.now() - frames.from);
+      }),
+    ),
+  );
   const kept = await evidenceOf(server, ids);
   const lost = made.filter((id) => !kept.has(id)).length;
   for (const { context } of phones) await context.close();

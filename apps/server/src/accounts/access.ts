@@ -12,6 +12,7 @@ import { type SQL, sql } from 'drizzle-orm';
 import type { Context, MiddlewareHandler } from 'hono';
 import { validate as isUuid } from 'uuid';
 import { type Db, rowsOf } from '../db/client.ts';
+import { projectsOfSplices } from '../splices/projectsOf.ts';
 import { Problem } from '../http/problem.ts';
 import type { Env } from '../http/router.ts';
 import { isBackupKey } from './backupKey.ts';
@@ -186,14 +187,10 @@ export const savesProject = (right: Right): Access => {
 export const recordsEvidence: Access = inProjects('by entry', async (c) => {
   const { entries } = (await bodyOf(c)) as { entries?: Evidence[] };
   const known = (Array.isArray(entries) ? entries : []).filter((entry) => isId(entry?.spliceId));
-  const rows = await rowsOf<{ id: string; projectId: string }>(
+  const projectOf = await projectsOfSplices(
     c.var.db,
-    sql`with named as (select unnest(${`{${known.map(({ spliceId }) => spliceId).join(',')}}`}::uuid[]) as id)
-        select id, project_id as "projectId" from splices join named using (id)
-        union all select id, project_id from dropped_splices join named using (id)
-          where not exists (select from splices s where s.id = named.id)`,
+    known.map(({ spliceId }) => spliceId),
   );
-  const projectOf = new Map(rows.map(({ id, projectId }) => [id, projectId]));
   return known.flatMap((entry) => {
     const projectId = projectOf.get(entry.spliceId);
     return projectId ? [{ projectId, right: rightForEvidence(entry) ?? 'record' }] : [];

@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm';
 import type { ProjectDocument } from '@cordel/core/document';
 import { v7 as uuid } from 'uuid';
 import { rowsOf } from '../db/client.ts';
+import { append } from '../evidence/queries.ts';
 import { PASSWORD, type TestBrowser, startWithAccounts } from '../testing/people.ts';
 import { attemptOn, smallDocument } from '../testing/small.ts';
 import { firstStart, invite } from './invitations.ts';
@@ -116,6 +117,45 @@ describe('an invitation', () => {
     const secret = await lead.invite(mine, 'technician');
     const joined = await rita.post('/invitations/accept', { secret, person: null });
     expect(joined.body).toMatchObject({ roles: { [projectId]: 'reader', [mine]: 'technician' } });
+  });
+});
+
+describe('an entry', () => {
+  it('goes into the project alone that the right was asked for in', async () => {
+    const [personId, deviceId] = (
+      await rowsOf<{ person: string; device: string }>(
+        world.api.db,
+        sql`select person_id as person, device_id as device from sessions where device_id is not null limit 1`,
+      )
+    ).flatMap(({ person, device }) => [person, device]);
+    const entry = attemptOn(document.splices[5]!.id, 20);
+    const sent = (project: string) => [
+      {
+        ...entry,
+        receipt: {
+          personId: personId!,
+          deviceId: deviceId!,
+          lockedOutAt: null,
+          projectId: project,
+        },
+      },
+    ];
+    await expect(append(world.api.db, 'attempt', sent(uuid()))).rejects.toThrow();
+    expect(await append(world.api.db, 'attempt', sent(projectId))).toBe(1);
+    expect(await entryOf(entry.id)).toMatchObject({ late: false });
+  });
+
+  it('is known to people of its project, and to nobody else', async () => {
+    const ana = await world.member(projectId, 'technician', 'Ana Known');
+    const entry = attemptOn(document.splices[6]!.id, 20);
+    await record(ana, entry);
+    const ids = { ids: [entry.id, uuid()] };
+    expect((await ana.post('/receipts/known', ids)).body).toEqual({ ids: [entry.id] });
+    const others = smallDocument();
+    await world.owner.post('/documents', others);
+    const eve = await world.member(others.project.id, 'owner', 'Eve Elsewhere');
+    expect((await eve.post('/receipts/known', ids)).body).toEqual({ ids: [] });
+    expect((await world.browser().post('/receipts/known', ids)).status).toBe(401);
   });
 });
 

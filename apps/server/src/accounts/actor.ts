@@ -63,16 +63,12 @@ export async function authenticate(
   const deviceHash = deviceSecret === null ? null : digestOf(deviceSecret);
   if (token === null) return { kind: 'anonymous', why: await whyAnonymous(db, deviceHash) };
   const wanted = personId !== null && isUuid(personId) ? personId : null;
-  const rows = await rowsOf<SessionRow>(
-    db,
-    sql`select s.id as "sessionId", s.token, p.id as "personId", p.name, p.owns_server as "ownsServer",
-          s.device_id as "deviceId", d.secret_hash as "secretHash",
-          to_char(d.locked_out_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') as "lockedOutAt",
-          coalesce((select jsonb_object_agg(m.project_id, m.role) from members m where m.person_id = p.id), '{}') as roles
-        from sessions s join people p on p.id = s.person_id left join devices d on d.id = s.device_id
-        where s.expires_at > now()
-          and (s.token = ${token} or (d.secret_hash = ${deviceHash} and s.person_id = ${wanted}::uuid))`,
-  );
+  const rows = (
+    await rowsOf<{ row: SessionRow }>(
+      db,
+      sql`select find_sessions(${token}, ${deviceHash}, ${wanted}::uuid) as row`,
+    )
+  ).map(({ row }) => row);
   const current = rows.find((row) => row.token === token);
   if (!current) return { kind: 'anonymous', why: await whyAnonymous(db, deviceHash) };
   if (current.secretHash !== deviceHash || current.deviceId === null) {

@@ -6,6 +6,8 @@ import type { Actor } from './actor.ts';
 export interface Receipt {
   personId: string;
   deviceId: string;
+  /** In which project the right to send it was asked for, where that is known. */
+  projectId?: string | undefined;
   /** When the device was locked out, where it was. */
   lockedOutAt: string | null;
 }

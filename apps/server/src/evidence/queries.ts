@@ -51,16 +51,15 @@ export const bySplice = (evidence: readonly Evidence[]): Map<string, Evidence[]>
 /** Evidence with whom it comes from, where people sign in. */
 export type Received = Evidence & { receipt?: Receipt | undefined };
 
-/** The tables of each kind of evidence, and the functions of the database that append to them and insert with numbers. */
+/** The functions of the database that append evidence of each kind, and insert it with numbers. */
 const FUNCTIONS = {
-  attempt: { table: sql`attempts`, append: sql`append_attempts`, insert: sql`insert_attempts` },
-  reading: { table: sql`readings`, append: sql`append_readings`, insert: sql`insert_readings` },
+  attempt: { append: sql`append_attempts`, insert: sql`insert_attempts` },
+  reading: { append: sql`append_readings`, insert: sql`insert_readings` },
   inspection: {
-    table: sql`inspections`,
     append: sql`append_inspections`,
     insert: sql`insert_inspections`,
   },
-  ruling: { table: sql`rulings`, append: sql`append_rulings`, insert: sql`insert_rulings` },
+  ruling: { append: sql`append_rulings`, insert: sql`insert_rulings` },
 };
 
 /** Appends entries of one kind and marks their splices stale, in one statement. Gives how many were new. */
@@ -69,23 +68,11 @@ export async function append(
   kind: Evidence['type'],
   entries: readonly Received[],
 ): Promise<number> {
-  const { append: function_, table } = FUNCTIONS[kind];
   const sent = JSON.stringify(entries);
-  // Of entries that are here already it is known who sent them.
-  const received = entries.some(({ receipt }) => receipt)
-    ? sql`with received as (
-          insert into receipts (entry_id, project_id, person_id, device_id, after_lockout)
-          select e.id, s.project_id, (e.receipt->>'personId')::uuid, (e.receipt->>'deviceId')::uuid,
-            coalesce(e.at < (e.receipt->>'lockedOutAt')::timestamptz, false)
-          from jsonb_to_recordset(${sent}::jsonb) as e(id uuid, "spliceId" uuid, at timestamptz, receipt jsonb)
-          join splices s on s.id = e."spliceId"
-          where not exists (select from ${table} known where known.id = e.id)
-          on conflict do nothing)`
-    : sql``;
-  const [row] = await rowsOf<{ fresh: number }>(
-    db,
-    sql`${received} select ${function_}(${sent}::jsonb) as fresh`,
-  );
+  const work = entries.some(({ receipt }) => receipt)
+    ? sql`receive_entries(${kind}, ${sent}::jsonb)`
+    : sql`${FUNCTIONS[kind].append}(${sent}::jsonb)`;
+  const [row] = await rowsOf<{ fresh: number }>(db, sql`select ${work} as fresh`);
   return row?.fresh ?? 0;
 }
 
@@ -158,21 +145,6 @@ async function refuseStrays(db: Db, entries: readonly Evidence[]): Promise<void>
   );
   if (!stray) return;
   throw problemAt(422, `/entries/${stray.index}/${stray.field}`, say('otherProject'));
-}
-
-/** The project of the splice that each entry is of. */
-export async function projectsOfSplices(
-  db: Db,
-  entries: readonly Evidence[],
-): Promise<(string | null)[]> {
-  const ids = idArray(entries.map(({ spliceId }) => spliceId));
-  const rows = await rowsOf<{ id: string; projectId: string }>(
-    db,
-    sql`select id, project_id as "projectId" from splices where id = any(${ids}::uuid[])
-        union select id, project_id from dropped_splices where id = any(${ids}::uuid[])`,
-  );
-  const projectOf = new Map(rows.map(({ id, projectId }) => [id, projectId]));
-  return entries.map(({ spliceId }) => projectOf.get(spliceId) ?? null);
 }
 
 /** Whether entries are recorded by what they are alone: they take no splicer's record, and retire nothing. */

@@ -6,7 +6,8 @@ import { receiptOf } from '../accounts/receipts.ts';
 import { withOurClock } from '../clocks/correct.ts';
 import { answers, jsonBody, router } from '../http/router.ts';
 import { recordOrKeep } from '../plans/dropped.ts';
-import { type Received, isPlain, projectsOfSplices, record } from './queries.ts';
+import { projectsOfSplices } from '../splices/projectsOf.ts';
+import { type Received, isPlain, record } from './queries.ts';
 import { recordTogether } from './together.ts';
 
 const post = route(recordsEvidence, {
@@ -23,13 +24,25 @@ const post = route(recordsEvidence, {
 export const evidenceRoutes = router().openapi(post, async (c) => {
   const { actor } = c.var;
   const receipt = receiptOf(actor);
-  const entries: Received[] = c.req
-    .valid('json')
-    .entries.map((entry) => ({ ...signedBy(actor, entry), receipt }));
+  const sent = c.req.valid('json').entries.map((entry) => signedBy(actor, entry));
+  const projectOf =
+    receipt &&
+    (await projectsOfSplices(
+      c.var.db,
+      sent.map(({ spliceId }) => spliceId),
+    ));
+  const entries: Received[] = sent.map((entry) => ({
+    ...entry,
+    receipt: receipt && { ...receipt, projectId: projectOf?.get(entry.spliceId) },
+  }));
   const recorded = await withOurClock(
     c.var,
     entries,
-    (db) => projectsOfSplices(db, entries),
+    async (db) => {
+      const ids = entries.map(({ spliceId }) => spliceId);
+      const projectOf = await projectsOfSplices(db, ids);
+      return ids.map((id) => projectOf.get(id) ?? null);
+    },
     (db, ours) =>
       recordOrKeep(db, ours, (known) =>
         known.length === 1 && isPlain(known) ? recordTogether(db, known[0]!) : record(db, known),

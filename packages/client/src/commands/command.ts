@@ -14,6 +14,8 @@ export interface Command<Input = unknown, Answer = unknown> {
   readonly schema: z.ZodType<Input>;
   /** It adds to the record and carries no file: kept for a server that comes back from an older backup. */
   readonly isRecord?: boolean;
+  /** Several that wait one behind the other as one, all of it or nothing; null where it is too much at once. */
+  merge?(this: void, inputs: readonly Input[]): Input | null;
   /** Brings what an earlier page stored to what the schema takes; without it, it is taken as it is. */
   upgrade?(this: void, input: unknown): unknown;
   /**

@@ -398,6 +398,91 @@ describe('what other versions of the page left', () => {
   });
 });
 
+describe('what was recorded without a connection', () => {
+  const attempts = (entries: number): object => ({
+    entries: Array.from({ length: entries }, () => {
+      const id = uuid();
+      return {
+        type: 'attempt',
+        id,
+        spliceId: uuid(),
+        tryId: id,
+        by: 'M.',
+        at: '2026-05-04T21:00:00.000Z',
+        estimateMdb: 20,
+        recordId: null,
+        recordPosition: null,
+        origin: 'typed',
+        supersedes: null,
+        void: false,
+        why: null,
+      };
+    }),
+  });
+  const evidence = commands.get('evidence.record')!;
+  const sizesOf = ({ sent }: { sent: { body: unknown }[] }) =>
+    sent.map(({ body }) => (body as { entries?: unknown[] }).entries?.length);
+  const night = async (server: ReturnType<typeof fakeServer>, sizes: readonly number[]) => {
+    server.always('no connection');
+    const outbox = await open(server);
+    const outcomes = sizes.map((size) => outbox.add(evidence, attempts(size), 'attempts'));
+    await until(() => outbox.snapshot().offline);
+    const waiting = outbox
+      .snapshot()
+      .writes.flatMap(({ input }) => (input as { entries: object[] }).entries);
+    return { outbox, outcomes, waiting };
+  };
+
+  it('goes a hundred at a time, in its order, and each is answered', async () => {
+    const server = fakeServer();
+    const { outbox, outcomes, waiting } = await night(
+      server,
+      Array.from({ length: 250 }, () => 1),
+    );
+    server.always({ status: 200, body: { recorded: 1 } });
+    await outbox.flush();
+    await until(() => outbox.snapshot().writes.length === 0);
+    expect(sizesOf(server)).toEqual([100, 100, 50]);
+    expect(server.sent.flatMap(({ body }) => (body as { entries: object[] }).entries)).toEqual(
+      waiting,
+    );
+    expect(await Promise.all(outcomes)).toHaveLength(250);
+    expect(delivered).toHaveLength(3);
+    expect(await outbox.sendAgain()).toBe(250);
+  });
+
+  it('is no more at once than the server takes', async () => {
+    const server = fakeServer();
+    const { outbox } = await night(
+      server,
+      Array.from({ length: 60 }, () => 12),
+    );
+    server.always({ status: 200, body: {} });
+    await outbox.flush();
+    await until(() => outbox.snapshot().writes.length === 0);
+    expect(Math.max(...(sizesOf(server) as number[]))).toBeLessThanOrEqual(500);
+    expect(server.sent.length).toBeLessThan(5);
+  });
+
+  it('waits for what stands between, and goes one by one where one of it is refused', async () => {
+    const server = fakeServer();
+    const { outbox } = await night(server, [1, 1]);
+    void add(outbox, 7);
+    void outbox.add(evidence, attempts(1), 'attempts');
+    void outbox.add(evidence, attempts(1), 'attempts');
+    server.then(
+      { status: 409, body: { code: 'entryChanged', detail: 'Recorded with other content.' } },
+      { status: 200, body: {} },
+      { status: 409, body: { code: 'entryChanged', detail: 'Recorded with other content.' } },
+    );
+    server.always({ status: 200, body: {} });
+    await outbox.flush();
+    await until(() => outbox.snapshot().writes.length === 1);
+    expect(sizesOf(server)).toEqual([2, 1, 1, undefined, 2]);
+    expect(outbox.snapshot().writes).toMatchObject([{ state: 'refused' }]);
+  });
+});
+
 describe('a server that came back from an older backup', () => {
   const recorded = commands.get('instrument.log')!;
   const log = (outbox: Outbox) => {

@@ -51,6 +51,9 @@ export const MOST_FAILURES = 4;
 /** How often the pieces of a file are sent again that the server does not have whole. */
 const FILE_ROUNDS = 3;
 
+/** How many writes are sent as one at most. */
+const MOST_TOGETHER = 100;
+
 /** Waits between tries while the server cannot be reached, in ms. */
 const PAUSES_MS = [1000, 2000, 5000, 10_000];
 
@@ -80,6 +83,8 @@ export class Outbox {
   private isClosed = false;
   private sending = false;
   private failures = 0;
+  /** Ids of writes that go by themselves: together with others they were refused. */
+  private readonly byItself = new Set<string>();
   private timer: ReturnType<typeof setTimeout> | null = null;
 
   constructor(options: OutboxOptions) {
@@ -173,11 +178,19 @@ export class Outbox {
 
   /** Takes a write out for good. */
   async discard(id: string): Promise<void> {
-    const { files = [] } = this.state.writes.find((write) => write.id === id) ?? {};
-    this.gone.add(id);
-    this.inMemory.delete(id);
-    await this.store.delete(id);
-    this.set({ writes: this.state.writes.filter((write) => write.id !== id) });
+    await this.letGo(this.state.writes.filter((write) => write.id === id));
+  }
+
+  private async letGo(writes: readonly Write[]): Promise<void> {
+    const ids = new Set(writes.map(({ id }) => id));
+    const files = writes.flatMap((write) => write.files ?? []);
+    for (const id of ids) {
+      this.gone.add(id);
+      this.inMemory.delete(id);
+      this.byItself.delete(id);
+    }
+    await this.store.delete([...ids]);
+    this.set({ writes: this.state.writes.filter(({ id }) => !ids.has(id)) });
     const needed = new Set(this.state.writes.flatMap((write) => write.files ?? []).map(digestOf));
     for (const digest of files.map(digestOf))
       if (!needed.has(digest)) await this.files.delete(digest);
@@ -192,7 +205,10 @@ export class Outbox {
       await alone(async () => {
         await this.reload();
         for (let write = this.next(); write; write = this.next()) {
-          if (!(await this.deliver(write))) break;
+          const several = this.behind(write);
+          const goesOn =
+            several.length > 1 ? await this.deliverAll(several) : await this.deliver(write);
+          if (!goesOn) break;
         }
       });
     } finally {
@@ -206,6 +222,7 @@ export class Outbox {
   /** Somebody has signed in: what waited for them is sent. */
   async signedIn(): Promise<void> {
     this.signedOut.clear();
+    this.byItself.clear();
     this.set({ awaited: undefined });
     await this.flush();
   }
@@ -244,14 +261,61 @@ export class Outbox {
     return this.state.writes.find((write) => isNext(write, [...missing, ...coming])) ?? first;
   }
 
+  /** A write and those right behind it that can be sent as one with it. */
+  private behind(first: Write): Write[] {
+    const { writes } = this.state;
+    const command = this.options.commands.get(first.command);
+    if (!command?.merge) return [first];
+    const start = writes.indexOf(first);
+    const isWith = (write: Write): boolean =>
+      write.command === first.command &&
+      write.personId === first.personId &&
+      write.state === 'waiting' &&
+      !write.unknown &&
+      !write.files &&
+      !this.byItself.has(write.id) &&
+      command.schema.safeParse(write.input).success;
+    const end = writes.findIndex((write, index) => index >= start && !isWith(write));
+    const several = writes.slice(start, end < 0 ? undefined : end).slice(0, MOST_TOGETHER);
+    const isTooMuch = () => command.merge!(several.map(({ input }) => input)) === null;
+    while (several.length > 1 && isTooMuch()) several.length = Math.ceil(several.length / 2);
+    return several;
+  }
+
+  /** Sends several writes as one. Where they are refused together, each goes by itself. */
+  private async deliverAll(writes: readonly Write[]): Promise<boolean> {
+    const [first] = writes;
+    const command = this.options.commands.get(first!.command)!;
+    const input = command.merge!(writes.map((write) => write.input));
+    try {
+      const answer = await this.send({ ...first!, input });
+      this.failures = 0;
+      this.options.onDelivered({ ...first!, input });
+      if (command.isRecord) await this.sent.keep(writes);
+      await this.letGo(writes);
+      this.set({ offline: false, failing: false, noRoom: undefined });
+      for (const { id } of writes) this.settle(id, { answer });
+      return true;
+    } catch (error) {
+      if (error instanceof Refused || error instanceof ServerFailed || error instanceof SignedOut) {
+        for (const { id } of writes) this.byItself.add(id);
+        return true;
+      }
+      if (error instanceof NoRoom)
+        this.later({ offline: false, failing: true, noRoom: error.told });
+      else this.later({ offline: true });
+      return false;
+    }
+  }
+
   private async deliver(write: Write): Promise<boolean> {
     try {
       if (!(await this.sendFiles(write))) return true;
       const answer = await this.send(write);
       this.failures = 0;
       this.options.onDelivered(write);
-      if (this.options.commands.get(write.command)?.isRecord) await this.sent.keep(write);
-      await this.discard(write.id);
+      if (this.options.commands.get(write.command)?.isRecord) await this.sent.keep([write]);
+      await this.letGo([write]);
       this.set({ offline: false, failing: false, noRoom: undefined });
       this.settle(write.id, { answer });
       return true;

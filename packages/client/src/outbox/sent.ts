@@ -25,9 +25,13 @@ export class SentStore {
     )
     .catch(() => null);
 
-  async keep(write: Write): Promise<void> {
+  async keep(writes: readonly Write[]): Promise<void> {
     const sentAt = new Date().toISOString();
-    await (await this.database)?.put('sent', { ...write, sentAt }).catch(() => {});
+    const change = (await this.database)?.transaction('sent', 'readwrite');
+    await Promise.all([
+      ...writes.map((write) => change?.store.put({ ...write, sentAt })),
+      change?.done,
+    ]).catch(() => {});
   }
 
   /** All that is kept, in the order in which it was made. */

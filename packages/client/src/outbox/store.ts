@@ -38,8 +38,9 @@ export class WriteStore {
     );
   }
 
-  async delete(id: string): Promise<void> {
-    await (await this.database)?.delete('writes', id).catch(() => {});
+  async delete(ids: readonly string[]): Promise<void> {
+    const change = (await this.database)?.transaction('writes', 'readwrite');
+    await Promise.all([...ids.map((id) => change?.store.delete(id)), change?.done]).catch(() => {});
   }
 
   /** All that is stored, the oldest first; null where there is no storage. */

@@ -44,6 +44,7 @@ import { projectRoutes } from './projects/routes.ts';
 import { removalRoutes } from './removal/routes.ts';
 import { schemeRoutes } from './schemes/routes.ts';
 import { spliceRoutes } from './splices/routes.ts';
+import { takeAlongRoutes } from './takeAlong/routes.ts';
 import { traceRoutes } from './traces/routes.ts';
 import { uploadRoutes } from './uploads/routes.ts';
 
@@ -185,6 +186,7 @@ export function createApi({
     .route('/api', schemeRoutes)
     .route('/api', cableRoutes)
     .route('/api', closureRoutes)
+    .route('/api', takeAlongRoutes)
     .route('/api', routeImportRoutes)
     .route('/api', closingRoutes)
     .route('/api', planRoutes)

@@ -1,4 +1,4 @@
-import { and, asc, eq, sql } from 'drizzle-orm';
+import { and, asc, eq, sql, inArray } from 'drizzle-orm';
 import { type ClosingEntry, type Photo, type SignedRecord, digestOf } from '@cordel/core/close';
 import { closingProblems as say } from '@cordel/text/server/closing';
 import { appendOnly } from '../evidence/appendOnly.ts';
@@ -10,11 +10,15 @@ import { notFound, problemAt } from '../http/problem.ts';
 export type PhotoRow = Omit<Photo, 'bytes'> & { digest: string };
 
 /** What was done to close a closure, in recorded order. */
-export async function closingOf(db: Db, closureId: string): Promise<ClosingEntry[]> {
+export const closingOf = (db: Db, closureId: string): Promise<ClosingEntry[]> =>
+  closingOfAll(db, [closureId]);
+
+/** The same of some closures. */
+export async function closingOfAll(db: Db, closureIds: readonly string[]): Promise<ClosingEntry[]> {
   const rows = await db
     .select({ entry: closingEntries.entry })
     .from(closingEntries)
-    .where(eq(closingEntries.closureId, closureId))
+    .where(inArray(closingEntries.closureId, [...closureIds]))
     .orderBy(asc(closingEntries.seq));
   return rows.map(({ entry }) => entry);
 }
@@ -65,11 +69,15 @@ const toPhoto = ({ at, ...rest }: { at: Date } & Omit<PhotoRow, 'at'>): PhotoRow
 });
 
 /** Photos of a closure, as they came. */
-export async function photosOf(db: Db, closureId: string): Promise<PhotoRow[]> {
+export const photosOf = (db: Db, closureId: string): Promise<PhotoRow[]> =>
+  photosOfAll(db, [closureId]);
+
+/** The same of some closures. */
+export async function photosOfAll(db: Db, closureIds: readonly string[]): Promise<PhotoRow[]> {
   const rows = await db
     .select(photoColumns)
     .from(photos)
-    .where(eq(photos.closureId, closureId))
+    .where(inArray(photos.closureId, [...closureIds]))
     .orderBy(asc(photos.seq));
   return rows.map(toPhoto);
 }
@@ -142,12 +150,16 @@ export const photoFile = async (db: Db, photoId: string): Promise<Uint8Array> =>
   new Uint8Array(Buffer.from((await wholePhoto(db, photoId)).bytes, 'base64'));
 
 /** Records of a closure as they were signed, in the order in which they were. */
-export async function signedOf(db: Db, closureId: string): Promise<SignedRecord[]> {
+export const signedOf = (db: Db, closureId: string): Promise<SignedRecord[]> =>
+  signedOfAll(db, [closureId]);
+
+/** The same of some closures. */
+export async function signedOfAll(db: Db, closureIds: readonly string[]): Promise<SignedRecord[]> {
   const { digest, content } = signedRecords;
   return db
     .select({ closureId: signedRecords.closureId, digest, content })
     .from(signedRecords)
-    .where(eq(signedRecords.closureId, closureId))
+    .where(inArray(signedRecords.closureId, [...closureIds]))
     .orderBy(asc(signedRecords.seq));
 }
 

@@ -4,7 +4,7 @@ const HEAVY: readonly [method: string, path: RegExp][] = [
   ['GET', /^\/api\/backup$/],
   [
     'GET',
-    /^\/api\/projects\/[^/]+\/(document\.json|chain|project\.zip|csv\/[^/]+|labels\.pdf|budget|circuits)$/,
+    /^\/api\/projects\/[^/]+\/(document\.json|chain|project\.zip|csv\/[^/]+|labels\.pdf|budget|circuits|take-along)$/,
   ],
   ['POST', /^\/api\/projects\/[^/]+\/(splice-list|geojson|traces|standin\/otdr)$/],
   ['GET', /^\/api\/projects\/[^/]+\/proof(\/|$)/],

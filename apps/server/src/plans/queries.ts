@@ -74,12 +74,15 @@ export async function getPlan(db: Db, closureId: string): Promise<Plan & { worke
   const there = await splicesThere(db, closure, cables);
   const worked = there.filter((splice) => splice.worked).map((splice) => splice.id);
   if (plan) return { ...plan, worked };
-  const list = [...cables.values()];
-  const text = collapseJoints(there, list)
-    .map((line) => printLine(line, list))
-    .join('\n');
+  const text = textOfSplices(there, [...cables.values()]);
   return { closureId, text, pins: [], spare: 0, worked };
 }
+
+/** The lines of a plan that say splices, whose cables are called by name. */
+export const textOfSplices = (there: readonly Placed[], list: readonly ListCable[]): string =>
+  collapseJoints(there, list)
+    .map((line) => printLine(line, list))
+    .join('\n');
 
 /** Calls a cable by another name in the plans of its project, in their lines and in what is pinned to trays. */
 export async function renameInPlans(

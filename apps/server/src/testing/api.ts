@@ -68,7 +68,7 @@ export async function startApi({ origin = null }: { origin?: string | null } = {
       status: response.status,
       type,
       text,
-      body: (type.includes('json') ? JSON.parse(text) : null) as never,
+      body: (/[/+]json/.test(type) ? JSON.parse(text) : null) as never,
     };
   };
   return {

@@ -49,7 +49,7 @@ export class TestBrowser {
       status: response.status,
       type,
       text: answer,
-      body: (type.includes('json') ? JSON.parse(answer) : null) as never,
+      body: (/[/+]json/.test(type) ? JSON.parse(answer) : null) as never,
     };
   }
 

@@ -13,6 +13,7 @@ import {
 } from '@cordel/core/close';
 import { v7 as uuid } from 'uuid';
 import { COMMANDS, type ShownPhoto, answerOf, commands, withWrites } from '@cordel/client';
+import type { paths } from '@cordel/client/paths';
 import { common } from '@cordel/text/pages/common';
 import { api } from '@/data/api';
 import { outbox, useOutbox } from '@/data/client';
@@ -20,13 +21,23 @@ import { useWork } from '@/data/queries';
 import { personNow } from '@/data/session';
 import { useProjectView } from '@/projects/context';
 
+/** What the server answers of a closing. */
+export type ClosingAnswer =
+  paths['/api/closures/{closureId}/closing']['get']['responses'][200]['content']['application/json'];
+
 /** The closing of a closure as the server has it, as tables of a snapshot. */
-async function readClosing(closureId: string) {
-  const { entries, ...rest } = await answerOf(
-    api.GET('/api/closures/{closureId}/closing', { params: { path: { closureId } } }),
+export const closingTables = (
+  closureId: string,
+  { entries, photos, plan, signed }: Omit<ClosingAnswer, 'digest'>,
+) => ({ closureId, closing: entries, photos, plan, signed });
+
+const readClosing = async (closureId: string) =>
+  closingTables(
+    closureId,
+    await answerOf(
+      api.GET('/api/closures/{closureId}/closing', { params: { path: { closureId } } }),
+    ),
   );
-  return { ...rest, closureId, closing: entries };
-}
 
 type Unsigned<Entry = ClosingEntry> = Entry extends ClosingEntry
   ? Omit<Entry, 'id' | 'closureId' | 'by' | 'at'> & { id?: string; by?: string; at?: string }

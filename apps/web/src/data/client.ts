@@ -2,7 +2,7 @@ import {
   type PersistedQuery,
   experimental_createQueryPersister,
 } from '@tanstack/query-persist-client-core';
-import { QueryCache, QueryClient } from '@tanstack/react-query';
+import { QueryCache, QueryClient, type QueryKey } from '@tanstack/react-query';
 import { useMemo, useSyncExternalStore } from 'react';
 import {
   API_DIGEST,
@@ -49,20 +49,21 @@ const KEPT = new Set([
 const KEPT_FOR_MS = 30 * 24 * 3600 * 1000;
 
 const answers = new AnswerStore<PersistedQuery>();
-const { persisterFn, persisterGc } = experimental_createQueryPersister<PersistedQuery>({
-  storage: answers,
-  serialize: (query) => query,
-  deserialize: (query) => query,
-  buster: API_DIGEST,
-  maxAge: KEPT_FOR_MS,
-  // However new it is: a change that came after it has been told to a page that is gone.
-  refetchOnRestore: 'always',
-  // What was searched for by a word is seldom asked again.
-  filters: {
-    predicate: ({ queryKey }) =>
-      KEPT.has(String(queryKey[0])) && !JSON.stringify(queryKey).includes('"q":'),
-  },
-});
+const { persisterFn, persistQueryByKey, persisterGc } =
+  experimental_createQueryPersister<PersistedQuery>({
+    storage: answers,
+    serialize: (query) => query,
+    deserialize: (query) => query,
+    buster: API_DIGEST,
+    maxAge: KEPT_FOR_MS,
+    // However new it is: a change that came after it has been told to a page that is gone.
+    refetchOnRestore: 'always',
+    // What was searched for by a word is seldom asked again.
+    filters: {
+      predicate: ({ queryKey }) =>
+        KEPT.has(String(queryKey[0])) && !JSON.stringify(queryKey).includes('"q":'),
+    },
+  });
 // What nobody has asked for in a month goes, once the page has nothing else to do.
 setTimeout(() => void persisterGc(), 10_000);
 
@@ -72,6 +73,14 @@ export const keptOptions = {
   // What is kept is shown without a connection too.
   networkMode: 'offlineFirst',
 } as const;
+
+/** Keeps an answer on the device that came otherwise than by its own query. */
+export async function keepAnswer(queryKey: QueryKey, answer: unknown): Promise<void> {
+  const client = new QueryClient();
+  client.setQueryData(queryKey, answer);
+  await persistQueryByKey(queryKey, client);
+  client.clear();
+}
 
 export const queryClient = new QueryClient({
   queryCache: new QueryCache({

@@ -125,6 +125,8 @@ export const useFiber = (projectId: string, cableId: string, fiber: number) =>
   });
 
 const PAGE = 200;
+/** Rows that the server gives at once at most. */
+const MOST_ROWS = 1000;
 
 type LedgerQuery = NonNullable<
   paths['/api/projects/{projectId}/ledger/splices']['get']['parameters']['query']
@@ -174,6 +176,28 @@ export const ledgerQuery = <View extends keyof LedgerRows>(
       return shown < last.total && last.rows.length > 0 ? shown : undefined;
     },
   });
+
+/** Rows of the first pages of a list of the Ledger, as its query has them, in fewer requests. */
+export async function readLedgerPages<View extends keyof LedgerRows>(
+  projectId: string,
+  view: View,
+  query: LedgerQuery,
+  mostPages: number,
+): Promise<{ pages: Page<LedgerRows[View]>[]; pageParams: number[] }> {
+  const rows: LedgerRows[View][] = [];
+  let total = Infinity;
+  while (rows.length < Math.min(total, mostPages * PAGE)) {
+    const part = await LEDGER[view](projectId, { ...query, offset: rows.length, limit: MOST_ROWS });
+    rows.push(...part.rows);
+    total = part.rows.length > 0 ? part.total : rows.length;
+  }
+  const starts = Array.from(
+    { length: Math.min(mostPages, Math.max(1, Math.ceil(rows.length / PAGE))) },
+    (_, index) => index * PAGE,
+  );
+  const pages = starts.map((start) => ({ rows: rows.slice(start, start + PAGE), total }));
+  return { pages, pageParams: starts };
+}
 
 export const useLedger = <View extends keyof LedgerRows>(
   projectId: string,

@@ -1,19 +1,63 @@
+import { answerOf } from '@cordel/client';
 import { QueryClient } from '@tanstack/react-query';
 import { recordsQuery, benchQuery } from '@/bench/useStation';
-import { closingQuery } from '@/closing/useClosing';
-import { keptOptions } from '@/data/client';
-import { ledgerQuery, projectQuery, schemesQuery, summaryQuery, workQuery } from '@/data/queries';
+import { type ClosingAnswer, closingQuery, closingTables } from '@/closing/useClosing';
+import { api } from '@/data/api';
+import { keepAnswer, keptOptions } from '@/data/client';
+import {
+  ledgerQuery,
+  projectQuery,
+  readLedgerPages,
+  type readWork,
+  schemesQuery,
+  summaryQuery,
+  workQuery,
+} from '@/data/queries';
 import { planQuery } from '@/plan/useStoredPlan';
 import { proofQuery, tracesQuery } from '@/traces/queries';
 import { type Taken, type Wish, keepTaken } from './taken';
-
-/** Closures that are read at a time. */
-const AT_ONCE = 4;
 
 /** Pages of the Ledger that are taken along, of 200 rows each. */
 const MOST_PAGES = 10;
 
 const LEDGER_VIEWS = ['redo', 'trays', 'fibers', 'splices'] as const;
+
+/** A closure as the server gives it for work without a connection. */
+interface ClosureAlong {
+  closureId: string;
+  work: Awaited<ReturnType<typeof readWork>>;
+  closing: Omit<ClosingAnswer, 'digest'>;
+  plan: unknown;
+}
+
+/** The closures of a project with all that work there needs, as they come, and their size in the answer. */
+async function* closuresOf(
+  projectId: string,
+  { closureIds }: Wish,
+  signal: AbortSignal,
+): AsyncGenerator<{ line: ClosureAlong; size: number }> {
+  const body = (await answerOf(
+    api.GET('/api/projects/{projectId}/take-along', {
+      params: {
+        path: { projectId },
+        query: closureIds === null ? {} : { closures: closureIds.join(',') },
+      },
+      parseAs: 'stream',
+      signal,
+    }),
+  )) as unknown as ReadableStream<Uint8Array<ArrayBuffer>>;
+  const reader = body.pipeThrough(new TextDecoderStream()).getReader();
+  let parts: string[] = [];
+  for (let piece = await reader.read(); !piece.done; piece = await reader.read()) {
+    const [end, ...begun] = piece.value.split('\n');
+    parts.push(end!);
+    for (const next of begun) {
+      const text = parts.join('');
+      yield { line: JSON.parse(text) as ClosureAlong, size: text.length };
+      parts = [next];
+    }
+  }
+}
 
 /**
  * Reads all that work without a connection needs, and has the device keep it. What cannot be read is told, and the rest
@@ -49,33 +93,29 @@ export async function takeAlong(
   const wanted = project.closures
     .map(({ id }) => id)
     .filter((id) => !archived.has(id) && (wish.closureIds?.includes(id) ?? true));
-  const missing: string[] = [];
-  let done = 0;
-  const next = [...wanted];
-  const worker = async (): Promise<void> => {
-    for (let id = next.shift(); id !== undefined; id = next.shift()) {
-      try {
-        await read(client.fetchQuery(workQuery(id)));
-        await read(client.fetchQuery(closingQuery(id)));
-        await read(client.fetchQuery(planQuery(id)));
-      } catch (error) {
-        if (signal.aborted) throw error;
-        missing.push(id);
-      }
-      onProgress(++done, wanted.length);
+  const left = new Set(wanted);
+  try {
+    for await (const { line, size } of closuresOf(projectId, wish, signal)) {
+      bytes += size;
+      const { closureId, work, closing, plan } = line;
+      await keepAnswer(workQuery(closureId).queryKey, work);
+      await keepAnswer(closingQuery(closureId).queryKey, closingTables(closureId, closing));
+      await keepAnswer(planQuery(closureId).queryKey, plan);
+      left.delete(closureId);
+      onProgress(wanted.length - left.size, wanted.length);
     }
-  };
-  await Promise.all(Array.from({ length: AT_ONCE }, worker));
+  } catch (error) {
+    // What has come is there; the rest is told.
+    if (signal.aborted || left.size === wanted.length) throw error;
+  }
+  const missing = [...left];
   let [rows, totalRows] = [0, 0];
   for (const view of LEDGER_VIEWS) {
-    const pages = await read(
-      client.fetchInfiniteQuery({
-        ...ledgerQuery(projectId, view, { sort: 'route' }),
-        pages: MOST_PAGES,
-      }),
-    );
-    rows += pages.pages.reduce((sum, page) => sum + page.rows.length, 0);
-    totalRows += pages.pages[0]?.total ?? 0;
+    const query = { sort: 'route' } as const;
+    const list = await read(readLedgerPages(projectId, view, query, MOST_PAGES));
+    await keepAnswer(ledgerQuery(projectId, view, query).queryKey, list);
+    rows += list.pages.reduce((sum, page) => sum + page.rows.length, 0);
+    totalRows += list.pages[0]?.total ?? 0;
   }
   if (wish.hasTraces) {
     await read(client.fetchQuery(tracesQuery(projectId)));

@@ -1853,6 +1853,44 @@ export interface paths {
             };
         };
     };
+    "/api/projects/{projectId}/take-along": {
+        parameters: {
+        };
+        /**
+         * Closures with all that work there needs: a line of JSON each, for work without signal
+         * @description Each line has what /work, /closing (without its digest) and /plan of the closure answer, under these names.
+         */
+        get: {
+            parameters: {
+                query?: {
+                    closures?: string;
+                };
+                path: {
+                    projectId: string;
+                };
+            };
+            responses: {
+                /** @description The closures */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/x-ndjson": string;
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
     "/api/projects/{projectId}/geojson": {
         parameters: {
         };
@@ -8228,4 +8266,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = 'bbd547dc7b4a9b1e';
+export const API_DIGEST = '8278dd8708421396';

@@ -93,7 +93,13 @@ describe('what two did at the same time', () => {
 });
 
 describe('a splice that was made while the plan dropped it', () => {
-  const word = (keeps: string) => ({ id: uuid(), by: 'M.', at: now(), why: 'Looked at it.', keeps });
+  const word = (keeps: string) => ({
+    id: uuid(),
+    by: 'M.',
+    at: now(),
+    why: 'Looked at it.',
+    keeps,
+  });
   const decide = (browser: TestBrowser, spliceId: string, keeps: string) =>
     browser.post(`/projects/${id}/dropped-splices/${spliceId}/decision`, word(keeps));
   const plan = (text: string) =>

@@ -82,7 +82,7 @@ async function keep(
     const [held] = await db.select().from(undecidedEvidence).where(eq(undecidedEvidence.id, id));
     if (held && !isSame(held.entry, entry)) throw changedEntry(`/entries/${index}`, id);
     if (held) continue;
-    await db.insert(undecidedEvidence).values({ id, spliceId, entry: entry as never });
+    await db.insert(undecidedEvidence).values({ id, spliceId, entry });
     fresh++;
   }
   return fresh;

@@ -1,6 +1,5 @@
 import { bigserial, index, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 import type { Evidence, Splice } from '@cordel/core';
-import type { Receipt } from '../../accounts/receipts.ts';
 
 const moment = (name: string) => timestamp(name, { withTimezone: true });
 
@@ -46,7 +45,8 @@ export const undecidedEvidence = pgTable(
     spliceId: uuid('splice_id')
       .notNull()
       .references(() => droppedSplices.id),
-    entry: jsonb().$type<Evidence & { receipt?: Receipt }>().notNull(),
+    /** With its receipt, where people sign in. */
+    entry: jsonb().$type<Evidence>().notNull(),
     receivedAt: moment('received_at').notNull().defaultNow(),
   },
   (table) => [index('undecided_evidence_splice').on(table.spliceId)],

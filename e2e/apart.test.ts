@@ -8,20 +8,17 @@ import {
   type Person,
   type Server,
   chooseFile,
-  newPerson,
   press,
   pressKeys,
-  readApi,
   removeServer,
   sees,
   seesNot,
   startBrowser,
-  startServer,
   storyteller,
   until,
 } from './app.ts';
 import { attemptOn } from './evidence.ts';
-import { type SignedIn, askAs, firstOwner, memberOf } from './people.ts';
+import { type SignedIn, askAs, memberOf, pageOf, servedDemo } from './people.ts';
 
 jest.setTimeout(180_000);
 
@@ -38,26 +35,8 @@ let ana: Person;
 let ben: Person;
 let anas: SignedIn;
 
-/** A phone on which somebody is signed in. */
-async function phoneOf(who: SignedIn, before?: () => void): Promise<Person> {
-  const person = await newPerson(browser, server, null);
-  const cookies = who.cookie.split('; ').map((pair) => {
-    const [name, ...value] = pair.split('=');
-    return { name: name!, value: value.join('='), url: server.url };
-  });
-  await person.page.setCookie(...cookies);
-  if (before) await person.page.evaluateOnNewDocument(before);
-  return person;
-}
-
 beforeAll(async () => {
-  const demo = await startServer({ demo: true });
-  project = (await readApi<{ id: string }[]>(demo, '/projects'))[0]!.id;
-  const document = await readApi(demo, `/projects/${project}/document.json`);
-  await removeServer(demo);
-  [server, browser] = await Promise.all([startServer({ serve: true }), startBrowser()]);
-  owner = await firstOwner(server);
-  await askAs(server, owner, '/documents', document);
+  [{ server, owner, project }, browser] = await Promise.all([servedDemo(), startBrowser()]);
   const { closures } = await askAs<{ closures: { closureId: string; name: string }[] }>(
     server,
     owner,
@@ -65,7 +44,8 @@ beforeAll(async () => {
   );
   closure = closures.find(({ name }) => name === 'Weir gauge')!.closureId;
   anas = await memberOf(server, owner, project, 'technician');
-  ana = await phoneOf(anas, () => {
+  ana = await pageOf(browser, server, anas);
+  await ana.page.evaluateOnNewDocument(() => {
     const Real = Date;
     // The test's own copy of the constant: this runs in the page.
     const slow = 40 * 60_000;
@@ -76,7 +56,7 @@ beforeAll(async () => {
       static override now = () => Real.now() - slow;
     } as DateConstructor;
   });
-  ben = await phoneOf(await memberOf(server, owner, project, 'lead'));
+  ben = await pageOf(browser, server, await memberOf(server, owner, project, 'lead'));
   folder = await mkdtemp(join(tmpdir(), 'cordel-apart-'));
   const client = await browser.target().createCDPSession();
   await client.send('Browser.setDownloadBehavior', {

@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { jest } from '@jest/globals';
-import { type Server, readApi, removeServer, startServer, until } from './app';
-import { type SignedIn, askAs, firstOwner, memberOf } from './people';
+import { type Server, removeServer, startServer, until } from './app';
+import { type SignedIn, askAs, memberOf, servedDemo } from './people';
 import { v7 as uuid } from 'uuid';
 import { fuzz } from './fuzz';
 
@@ -52,14 +52,12 @@ describe('a server with accounts under the same, as everybody in turn', () => {
   let project: string;
   let other: string;
   beforeAll(async () => {
-    const demo = await startServer({ demo: true });
-    const [one] = await readApi<{ id: string }[]>(demo, '/projects');
-    const document = await readApi<{ project: object }>(demo, `/projects/${one!.id}/document.json`);
-    await removeServer(demo);
-    project = one!.id;
-    server = await startServer({ serve: true });
-    owner = await firstOwner(server);
-    await askAs(server, owner, '/documents', document);
+    ({ server, owner, project } = await servedDemo());
+    const document = await askAs<{ project: object }>(
+      server,
+      owner,
+      `/projects/${project}/document.json`,
+    );
     // A project of others, without anything in it.
     other = uuid();
     const empty = { ...document, project: { ...document.project, id: other, name: 'Another' } };

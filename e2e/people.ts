@@ -1,6 +1,7 @@
 import type { Role } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
-import type { Server } from './app.ts';
+import type { Browser } from 'puppeteer-core';
+import { type Person, type Server, newPerson, readApi, removeServer, startServer } from './app.ts';
 
 const PASSWORD = 'bread sled lamp';
 
@@ -45,6 +46,7 @@ export async function memberOf(
   owner: SignedIn,
   projectId: string,
   role: Role,
+  name = `A ${role} of ${projectId.slice(-4)}`,
 ): Promise<SignedIn> {
   const invitation = { id: uuid(), role, note: '' };
   const { secret } = await askAs<{ secret: string }>(
@@ -53,5 +55,28 @@ export async function memberOf(
     `/projects/${projectId}/invitations`,
     invitation,
   );
-  return join(server, secret, `A ${role} of ${projectId.slice(-4)}`);
+  return join(server, secret, name);
+}
+
+/** A page of a browser on which somebody is signed in. */
+export async function pageOf(browser: Browser, server: Server, who: SignedIn): Promise<Person> {
+  const person = await newPerson(browser, server, null);
+  const cookies = who.cookie.split('; ').map((pair) => {
+    const [name, ...value] = pair.split('=');
+    return { name: name!, value: value.join('='), url: server.url };
+  });
+  await person.page.setCookie(...cookies);
+  return person;
+}
+
+/** A server for real work on which somebody has brought the demo's project in. */
+export async function servedDemo(): Promise<{ server: Server; owner: SignedIn; project: string }> {
+  const demo = await startServer({ demo: true });
+  const [one] = await readApi<{ id: string }[]>(demo, '/projects');
+  const document = await readApi(demo, `/projects/${one!.id}/document.json`);
+  await removeServer(demo);
+  const server = await startServer({ serve: true });
+  const owner = await firstOwner(server);
+  await askAs(server, owner, '/documents', document);
+  return { server, owner, project: one!.id };
 }

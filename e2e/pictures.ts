@@ -1,9 +1,4 @@
-import { execFileSync } from 'node:child_process';
-import { mkdtemp, rm, writeFile } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import JSZip from 'jszip';
 import type { Page } from 'puppeteer-core';
 import {
   closureFinder,
@@ -18,6 +13,8 @@ import {
   startBrowser,
   startServer,
 } from './app.ts';
+import { attemptOn } from './evidence.ts';
+import { askAs, memberOf, pageOf, servedDemo } from './people.ts';
 
 /** Takes the pictures of docs/screenshots from the demo. */
 const FOLDER = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
@@ -136,16 +133,6 @@ const SHOTS: Shot[] = [
   { name: 'findings-phone', path: 'ledger/findings', before: (on) => sees(on, 'is broken') },
   { name: 'traces-phone', path: `ledger/circuit?cable=${cableL}&fiber=5`, before: drawn },
   {
-    name: 'stack-wide',
-    path: `ledger/circuit?cable=${cableL}&fiber=5`,
-    wide: true,
-    before: async (on) => {
-      await press(on, 'tube from A');
-      await sees(on, 'differs from its tube');
-      await drawn(on);
-    },
-  },
-  {
     name: 'close-phone',
     path: `route/${id('Kiln yard')}/close`,
     before: async (on) => {
@@ -230,28 +217,46 @@ for (const { name, path, wide, splicer, before } of SHOTS) {
   await page.screenshot({ path: `${FOLDER}${name}.png` as `${string}.png` });
 }
 
-/** A page of the package that was made for its picture. */
-async function picturePage(): Promise<void> {
-  const [made] = await readApi<{ id: string }[]>(server, `/projects/${project}/packages`);
-  const response = await fetch(`${server.url}/api/packages/${made!.id}/file.zip`);
-  const zip = await JSZip.loadAsync(await response.arrayBuffer());
-  const folder = await mkdtemp(join(tmpdir(), 'cordel-pictures-'));
-  const pdf = join(folder, 'as-built.pdf');
-  await writeFile(pdf, await zip.file('as-built.pdf')!.async('nodebuffer'));
-  const pageOf = (words: string): number => {
-    for (let number = 1; ; number++) {
-      const text = execFileSync('pdftotext', ['-f', `${number}`, '-l', `${number}`, pdf, '-'], {
-        encoding: 'utf8',
-      });
-      if (text.includes(words)) return number;
-    }
+/** What is only where people sign in: who they are, and what two of them did apart. */
+async function picturesOfPeople(): Promise<void> {
+  const { server: own, owner, project: at } = await servedDemo();
+  const ana = await memberOf(own, owner, at, 'technician', 'Ana Arc');
+  const ben = await memberOf(own, owner, at, 'technician', 'Ben Blade');
+  await memberOf(own, owner, at, 'inspector', 'Ida Level');
+  const { closures } = await askAs<{ closures: { closureId: string; name: string }[] }>(
+    own,
+    owner,
+    `/projects/${at}/ledger/closures`,
+  );
+  const closureId = closures.find(({ name }) => name === 'Weir gauge')!.closureId;
+  const { splices } = await askAs<{ splices: { id: string }[] }>(
+    own,
+    owner,
+    `/closures/${closureId}/work`,
+  );
+  // Both at the same splice without signal, and one more whose phone is an hour slow.
+  const hoursAgo = (hours: number) => new Date(Date.now() - hours * 3_600_000).toISOString();
+  const made = (splice: number, at: string) => ({ ...attemptOn(splices[splice]!.id), at });
+  await askAs(own, ana, '/evidence', { entries: [made(0, hoursAgo(5))] });
+  await askAs(own, ben, '/evidence', {
+    entries: [{ ...made(0, hoursAgo(4)), estimateMdb: 50 }],
+  });
+  await askAs(own, { ...ben, 'x-cordel-clock': hoursAgo(1) }, '/evidence', {
+    entries: [made(1, hoursAgo(3))],
+  });
+  const { page: shown } = await pageOf(browser, own, owner);
+  const shoot = async (name: string, path: string, size: typeof PHONE, words: string) => {
+    await shown.setViewport(size);
+    await shown.goto(`${own.url}/p/${at}/${path}`, { waitUntil: 'networkidle2' });
+    await sees(shown, words);
+    await new Promise((resolve) => setTimeout(resolve, 600));
+    await shown.screenshot({ path: `${FOLDER}${name}.png` as `${string}.png` });
   };
-  const number = String(pageOf('Tray 1'));
-  const args = ['-r', '75', '-png', '-singlefile', '-f', number, '-l', number, pdf];
-  execFileSync('pdftoppm', [...args, `${FOLDER}as-built-splices`]);
-  await rm(folder, { recursive: true, force: true });
+  await shoot('people-wide', 'kit/people', WIDE, 'Ida Level');
+  await shoot('apart-phone', 'kit/conflicts', PHONE, 'Clocks that were wrong');
+  await removeServer(own);
 }
 
-await picturePage();
+await picturesOfPeople();
 await browser.close();
 await removeServer(server);

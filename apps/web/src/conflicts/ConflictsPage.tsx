@@ -49,6 +49,9 @@ export function ConflictsPage() {
   );
 }
 
+const whenOf = (from: string, to: string): string =>
+  from === to ? from : t('fromTo', { from, to });
+
 /** What devices with a wrong clock recorded. */
 function Clocks() {
   const { project } = useProjectView();
@@ -74,8 +77,7 @@ function Clocks() {
           {t(offS > 0 ? 'clockSlow' : 'clockFast', {
             by,
             entries,
-            from: moment(from),
-            to: moment(to),
+            when: whenOf(moment(from), moment(to)),
             off: shownSpan({ spanMs: Math.abs(offS) * 1000 }),
           })}
         </Text>

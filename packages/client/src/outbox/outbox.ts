@@ -238,7 +238,7 @@ export class Outbox {
   private async begin(): Promise<void> {
     await this.reload();
     await alone(() => this.store.takeOver());
-    await this.sent.prune();
+    void this.sent.prune().catch(() => undefined);
     await this.reload();
     await this.flush();
   }
@@ -291,7 +291,8 @@ export class Outbox {
       const answer = await this.send({ ...first!, input });
       this.failures = 0;
       this.options.onDelivered({ ...first!, input });
-      if (command.isRecord) await this.sent.keep(writes);
+      // Nobody waits for it: storage may answer late, or never.
+      if (command.isRecord) void this.sent.keep(writes);
       await this.letGo(writes);
       this.set({ offline: false, failing: false, noRoom: undefined });
       for (const { id } of writes) this.settle(id, { answer });
@@ -314,7 +315,7 @@ export class Outbox {
       const answer = await this.send(write);
       this.failures = 0;
       this.options.onDelivered(write);
-      if (this.options.commands.get(write.command)?.isRecord) await this.sent.keep([write]);
+      if (this.options.commands.get(write.command)?.isRecord) void this.sent.keep([write]);
       await this.letGo([write]);
       this.set({ offline: false, failing: false, noRoom: undefined });
       this.settle(write.id, { answer });

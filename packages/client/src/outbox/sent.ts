@@ -27,11 +27,13 @@ export class SentStore {
 
   async keep(writes: readonly Write[]): Promise<void> {
     const sentAt = new Date().toISOString();
-    const change = (await this.database)?.transaction('sent', 'readwrite');
-    await Promise.all([
-      ...writes.map((write) => change?.store.put({ ...write, sentAt })),
-      change?.done,
-    ]).catch(() => {});
+    try {
+      const change = (await this.database)?.transaction('sent', 'readwrite');
+      const puts = writes.map((write) => change?.store.put({ ...write, sentAt }));
+      await Promise.all([...puts, change?.done]);
+    } catch {
+      // Storage is full or was closed: it is on the server.
+    }
   }
 
   /** All that is kept, in the order in which it was made. */

@@ -39,8 +39,12 @@ export class WriteStore {
   }
 
   async delete(ids: readonly string[]): Promise<void> {
-    const change = (await this.database)?.transaction('writes', 'readwrite');
-    await Promise.all([...ids.map((id) => change?.store.delete(id)), change?.done]).catch(() => {});
+    try {
+      const change = (await this.database)?.transaction('writes', 'readwrite');
+      await Promise.all([...ids.map((id) => change?.store.delete(id)), change?.done]);
+    } catch {
+      // The outbox knows of itself which are gone.
+    }
   }
 
   /** All that is stored, the oldest first; null where there is no storage. */

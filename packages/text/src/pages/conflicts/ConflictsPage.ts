@@ -34,10 +34,9 @@ export const conflictsPage = phrases({
   keptSplice: 'Put back: it was made before the change of the plan was known.',
   keptPlan: 'Removed: the plan was changed.',
   clocks: 'Clocks that were wrong',
+  fromTo: '{from} to {to}',
   clocksSay:
     'What these devices recorded has the server’s time. What their clocks said is kept beside it.',
-  clockSlow:
-    '{by}, {from} to {to}: {entries, plural, one {# entry} other {# entries}}, clock {off} slow',
-  clockFast:
-    '{by}, {from} to {to}: {entries, plural, one {# entry} other {# entries}}, clock {off} fast',
+  clockSlow: '{by}, {when}: {entries, plural, one {# entry} other {# entries}}, clock {off} slow',
+  clockFast: '{by}, {when}: {entries, plural, one {# entry} other {# entries}}, clock {off} fast',
 });

@@ -112,7 +112,7 @@ describe('phones without a server between them', () => {
 
   step('give work as a file', async () => {
     await splice(ana);
-    await ana.page.goto(at('kit/pass-on'), { waitUntil: 'networkidle2' });
+    await ana.page.goto(at('kit/transfer'), { waitUntil: 'networkidle2' });
     await sees(ana.page, 'Nothing waits on this phone');
     await splice(ana);
     await ana.page.setOfflineMode(true);
@@ -131,7 +131,7 @@ describe('phones without a server between them', () => {
   });
 
   step('take it in, and let it go once it has been sent', async () => {
-    await ben.page.goto(at('kit/pass-on'), { waitUntil: 'networkidle2' });
+    await ben.page.goto(at('kit/transfer'), { waitUntil: 'networkidle2' });
     await chooseFile(ben.page, 'Choose the file', file);
     await sees(ben.page, '1 write is here now, from A technician');
     await sees(ben.page, 'goes to the server under their own account');

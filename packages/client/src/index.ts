@@ -17,7 +17,7 @@ export type { Command } from './commands/command.ts';
 export { COMMANDS, commands } from './commands/index.ts';
 export { Outbox, type OutboxState, type Outcome } from './outbox/outbox.ts';
 export type { CarriedFile } from './outbox/files.ts';
-export { BadWork, type PassedWork, packWork, readWork } from './outbox/passOn.ts';
+export { TransferError, type TransferredWork, packWork, readWork } from './outbox/transfer.ts';
 export { type Write, waitingInputs } from './outbox/write.ts';
 export type { ListedProject, Rows, ShownPhoto, ShownTrace, Snapshot } from './snapshot/snapshot.ts';
 export { type ProjectSnapshot, newProjectSnapshot, projectWithWrites } from './snapshot/project.ts';

@@ -12,8 +12,7 @@ import {
 import { benchProblems as say } from '@cordel/text/server/bench';
 import { anywhere, inProject, route } from '../accounts/access.ts';
 import { signedBy } from '../accounts/actor.ts';
-import { keepReceipts } from '../accounts/receipts.ts';
-import { withOurClock } from '../clocks/correct.ts';
+import { recordInProject } from '../clocks/recordInProject.ts';
 import { instruments } from '../db/schema.ts';
 import { Problem, problemAt } from '../http/problem.ts';
 import { answers, changedSchema, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
@@ -186,15 +185,7 @@ export const benchRoutes = router()
     const { actor } = c.var;
     const { projectId } = c.req.valid('param');
     const entries = c.req.valid('json').entries.map((entry) => signedBy(actor, entry));
-    await withOurClock(
-      c.var,
-      entries,
-      async () => entries.map(() => projectId),
-      async (on, ours) => {
-        await putAside(on, projectId, ours);
-        await keepReceipts(on, actor, projectId, ours);
-      },
-    );
+    await recordInProject(c.var, projectId, entries, (on, ours) => putAside(on, projectId, ours));
     return c.json({ fresh: entries.length }, 200);
   })
   .openapi(postLog, async (c) => {
@@ -202,15 +193,7 @@ export const benchRoutes = router()
     const { projectId } = c.req.valid('param');
     const entries = c.req.valid('json').entries.map((entry) => signedBy(actor, entry));
     sameProject(entries, projectId, 'entries');
-    await withOurClock(
-      c.var,
-      entries,
-      async () => entries.map(() => projectId),
-      async (on, ours) => {
-        await appendLog(on, ours);
-        await keepReceipts(on, actor, projectId, ours);
-      },
-    );
+    await recordInProject(c.var, projectId, entries, (on, ours) => appendLog(on, ours));
     return c.json({ fresh: entries.length }, 200);
   })
   .openapi(arc, async (c) => {

@@ -29,7 +29,7 @@ interface Entry {
  * @param projectsOf gives the project of each entry; null where there is none
  * @param record records the entries, all of them or none
  */
-export async function withOurClock<Of extends Entry, Answer>(
+export async function recordByServerClock<Of extends Entry, Answer>(
   { db, clockOffMs: offMs }: { db: Db; clockOffMs: number },
   entries: readonly Of[],
   projectsOf: (db: Db) => Promise<readonly (string | null)[]>,
@@ -50,7 +50,7 @@ export async function withOurClock<Of extends Entry, Answer>(
     const projects = await projectsOf(on);
     const before = await correctedAmong(on, entries);
     const held = await heldAmong(on, entries);
-    const off = await steady(on, projects[0] ?? null, offMs);
+    const off = await sameCorrection(on, projects[0] ?? null, offMs);
     const ours = entries.map((entry) => {
       const corrected = before.get(entry.id);
       if (corrected !== undefined) return { ...entry, at: corrected };
@@ -104,7 +104,7 @@ async function heldAmong(db: Db, entries: readonly Entry[]): Promise<ReadonlySet
 const SAME_OFF_MS = 60_000;
 
 /** The same correction for what a device sends in several requests, so that their order stays what it was. */
-async function steady(db: Db, projectId: string | null, offMs: number): Promise<number> {
+async function sameCorrection(db: Db, projectId: string | null, offMs: number): Promise<number> {
   if (offMs === 0) return 0;
   const [last] = await rowsOf<{ offMs: number }>(
     db,

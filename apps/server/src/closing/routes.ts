@@ -29,7 +29,7 @@ import { eq } from 'drizzle-orm';
 import { hasRight, signedBy } from '../accounts/actor.ts';
 import { keepReceipts } from '../accounts/receipts.ts';
 import { getClosure } from '../closures/queries.ts';
-import { withOurClock } from '../clocks/correct.ts';
+import { recordInProject } from '../clocks/recordInProject.ts';
 import { appendAt } from './append.ts';
 import { bytesOf, dropUpload } from '../uploads/queries.ts';
 import {
@@ -186,15 +186,7 @@ export const closingRoutes = router()
     const { closureId } = c.req.valid('param');
     const { projectId } = await getClosure(db, closureId);
     const entries = c.req.valid('json').entries.map((entry) => signedBy(actor, entry));
-    await withOurClock(
-      c.var,
-      entries,
-      async () => entries.map(() => projectId),
-      async (on, ours) => {
-        await appendAt(on, closureId, ours);
-        await keepReceipts(on, actor, projectId, ours);
-      },
-    );
+    await recordInProject(c.var, projectId, entries, (on, ours) => appendAt(on, closureId, ours));
     return c.json({ id: closureId }, 200);
   })
   .openapi(gauge, async (c) => {

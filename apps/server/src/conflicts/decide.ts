@@ -7,7 +7,7 @@ import type { Db } from '../db/client.ts';
 import { droppedSplices } from '../db/schema.ts';
 import { record } from '../evidence/queries.ts';
 import { Problem } from '../http/problem.ts';
-import { droppedAmong, recordKept } from '../plans/dropped.ts';
+import { droppedAmong, recordDeferred } from '../plans/dropped.ts';
 import { addToPlan } from '../plans/queries.ts';
 import { getProject, lockProject } from '../projects/queries.ts';
 import { renewCircuitOrigins } from '../splices/circuitOrigins.ts';
@@ -40,7 +40,7 @@ export async function decideDropped(
     if (keeps === 'splice') await refuseClash(on, splice);
     const { limits } = await getProject(on, projectId);
     await insertSplices(on, [splice], limits.wavelengths, keeps === 'splice');
-    await recordKept(on, [spliceId]);
+    await recordDeferred(on, [spliceId]);
     if (keeps === 'splice') {
       await addToPlan(on, splice.closureId);
       await renewCircuitOrigins(on, projectId);

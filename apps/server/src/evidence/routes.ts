@@ -3,9 +3,9 @@ import { evidenceSchema } from '@cordel/core';
 import { recordsEvidence, route } from '../accounts/access.ts';
 import { signedBy } from '../accounts/actor.ts';
 import { receiptOf } from '../accounts/receipts.ts';
-import { withOurClock } from '../clocks/correct.ts';
+import { recordByServerClock } from '../clocks/correct.ts';
 import { answers, jsonBody, router } from '../http/router.ts';
-import { recordOrKeep } from '../plans/dropped.ts';
+import { recordOrDefer } from '../plans/dropped.ts';
 import { projectsOfSplices } from '../splices/projectsOf.ts';
 import { type Received, isPlain, record } from './queries.ts';
 import { recordTogether } from './together.ts';
@@ -35,7 +35,7 @@ export const evidenceRoutes = router().openapi(post, async (c) => {
     ...entry,
     receipt: receipt && { ...receipt, projectId: projectOf?.get(entry.spliceId) },
   }));
-  const recorded = await withOurClock(
+  const recorded = await recordByServerClock(
     c.var,
     entries,
     async (db) => {
@@ -44,7 +44,7 @@ export const evidenceRoutes = router().openapi(post, async (c) => {
       return ids.map((id) => projectOf.get(id) ?? null);
     },
     (db, ours) =>
-      recordOrKeep(db, ours, (known) =>
+      recordOrDefer(db, ours, (known) =>
         known.length === 1 && isPlain(known) ? recordTogether(db, known[0]!) : record(db, known),
       ),
   );

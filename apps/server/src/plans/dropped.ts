@@ -6,7 +6,7 @@ import { type Received, idArray, record } from '../evidence/queries.ts';
 import { changedEntry } from '../evidence/appendOnly.ts';
 
 /** Keeps which splices a plan dropped: somebody who has not heard of it may be making them. */
-export async function keepDropped(
+export async function saveDropped(
   db: Db,
   dropped: readonly Splice[],
   by: string | null,
@@ -50,7 +50,7 @@ export async function droppedAmong(
  * @param recordKnown records evidence of splices that are there
  * @returns how many entries were new
  */
-export async function recordOrKeep(
+export async function recordOrDefer(
   db: Db,
   entries: readonly Received[],
   recordKnown: (entries: Received[]) => Promise<number>,
@@ -65,12 +65,12 @@ export async function recordOrKeep(
       const on = tx as unknown as Db;
       const known = entries.filter(({ spliceId }) => !dropped.has(spliceId));
       const fresh = known.length > 0 ? await record(on, known) : 0;
-      return fresh + (await keep(on, entries, dropped));
+      return fresh + (await defer(on, entries, dropped));
     });
   }
 }
 
-async function keep(
+async function defer(
   db: Db,
   entries: readonly Received[],
   dropped: ReadonlySet<string>,
@@ -108,7 +108,7 @@ export async function droppedIds(
 }
 
 /** Records what was kept of splices that are there again. */
-export async function recordKept(db: Db, spliceIds: readonly string[]): Promise<void> {
+export async function recordDeferred(db: Db, spliceIds: readonly string[]): Promise<void> {
   const rows = await rowsOf<{ entry: Received }>(
     db,
     sql`delete from undecided_evidence where splice_id = any(${idArray(spliceIds)}::uuid[])

@@ -29,7 +29,7 @@ import { conflictProblem, mergeRecords } from '../merge/records.ts';
 import { getCables, getProject, lockProject } from '../projects/queries.ts';
 import { allSchemes, schemeNamed } from '../schemes/queries.ts';
 import { derivedId } from '../splices/derivedId.ts';
-import { droppedIds, keepDropped, recordKept } from './dropped.ts';
+import { droppedIds, saveDropped, recordDeferred } from './dropped.ts';
 import { renewCircuitOrigins } from '../splices/circuitOrigins.ts';
 import { insertSplices } from '../splices/insert.ts';
 
@@ -183,7 +183,7 @@ export async function putPlan(
         .delete(splices)
         .where(inArray(splices.id, dropped))
         .returning(spliceColumns);
-      await keepDropped(on, gone, by);
+      await saveDropped(on, gone, by);
     }
     if (change.retired.length > 0 && write.retire)
       await retireAll(on, change.retired, write.changeId, write.retire);
@@ -213,7 +213,7 @@ export async function putPlan(
       };
     });
     await insertSplices(on, added, project.limits.wavelengths);
-    await recordKept(
+    await recordDeferred(
       on,
       added.map(({ id }) => id),
     );

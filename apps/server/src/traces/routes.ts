@@ -1,6 +1,6 @@
 import { signedBy } from '../accounts/actor.ts';
 import { keepReceipts } from '../accounts/receipts.ts';
-import { withOurClock } from '../clocks/correct.ts';
+import { recordInProject } from '../clocks/recordInProject.ts';
 import { atPlace, Problem } from '../http/problem.ts';
 import { router } from '../http/router.ts';
 import { getProject } from '../projects/queries.ts';
@@ -66,15 +66,7 @@ export const traceRoutes = router()
     const { projectId } = c.req.valid('param');
     const entries = c.req.valid('json').entries.map((entry) => signedBy(actor, entry));
     await refuseStrayPlaces(db, projectId, entries, (index) => `/entries/${index}`);
-    await withOurClock(
-      c.var,
-      entries,
-      async () => entries.map(() => projectId),
-      async (on, ours) => {
-        await placeTraces(on, ours);
-        await keepReceipts(on, actor, projectId, ours);
-      },
-    );
+    await recordInProject(c.var, projectId, entries, (on, ours) => placeTraces(on, ours));
     return c.json({ placed: entries.length }, 200);
   })
   .openapi(api.file, async (c) => {

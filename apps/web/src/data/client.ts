@@ -75,7 +75,7 @@ export const keptOptions = {
 } as const;
 
 /** Keeps an answer on the device that came otherwise than by its own query. */
-export async function keepAnswer(queryKey: QueryKey, answer: unknown): Promise<void> {
+export async function persistAnswer(queryKey: QueryKey, answer: unknown): Promise<void> {
   const client = new QueryClient();
   client.setQueryData(queryKey, answer);
   await persistQueryByKey(queryKey, client);

@@ -4,7 +4,7 @@ import { TextInput } from 'react-native-paper';
 import { kitShared as shared } from '@cordel/text/pages/kit/shared';
 import { kitPage as t } from '@cordel/text/pages/kit/KitPage';
 import { takeAlongPage as takeAlong } from '@cordel/text/pages/takeAlong/TakeAlongPage';
-import { passOnPage } from '@cordel/text/pages/passOn/PassOnPage';
+import { transferPage } from '@cordel/text/pages/transfer/TransferPage';
 import { conflictsPage } from '@cordel/text/pages/conflicts/ConflictsPage';
 import { recordPage } from '@cordel/text/pages/chain/RecordPage';
 import { common } from '@cordel/text/pages/common';
@@ -51,7 +51,7 @@ export function KitPage() {
     },
     { to: 'labels', label: common('labels'), says: t('withCodesThatOpenAClosure') },
     { to: 'take-along', label: takeAlong('takeAlong'), says: takeAlong('takeAlongSays') },
-    { to: 'pass-on', label: passOnPage('title'), says: passOnPage('titleSays') },
+    { to: 'transfer', label: transferPage('title'), says: transferPage('titleSays') },
     { to: 'people', label: accounts('people'), says: accounts('peopleSay') },
     { to: 'conflicts', label: conflictsPage('title'), says: conflictsPage('says') },
     { to: 'record', label: recordPage('titleShort'), says: recordPage('says') },

@@ -24,8 +24,8 @@ export function EvidenceList({ evidence }: { evidence: readonly Evidence[] }) {
   const { moment } = useClock();
   const level = useRecordLevel();
   const { project } = useProjectView();
-  const byItself = evidence.some((entry) => entry.type === 'attempt' && entry.recordId !== null);
-  const records = useSplicerRecords(project.id, byItself).data;
+  const sentAlone = evidence.some((entry) => entry.type === 'attempt' && entry.recordId !== null);
+  const records = useSplicerRecords(project.id, sentAlone).data;
   const superseded = new Map<string, Evidence>();
   for (const entry of evidence)
     if (entry.type !== 'ruling' && entry.supersedes) superseded.set(entry.supersedes, entry);

@@ -3,7 +3,7 @@ import { QueryClient } from '@tanstack/react-query';
 import { recordsQuery, benchQuery } from '@/bench/useStation';
 import { type ClosingAnswer, closingQuery, closingTables } from '@/closing/useClosing';
 import { api } from '@/data/api';
-import { keepAnswer, keptOptions } from '@/data/client';
+import { persistAnswer, keptOptions } from '@/data/client';
 import {
   ledgerQuery,
   projectQuery,
@@ -98,9 +98,9 @@ export async function takeAlong(
     for await (const { line, size } of closuresOf(projectId, wish, signal)) {
       bytes += size;
       const { closureId, work, closing, plan } = line;
-      await keepAnswer(workQuery(closureId).queryKey, work);
-      await keepAnswer(closingQuery(closureId).queryKey, closingTables(closureId, closing));
-      await keepAnswer(planQuery(closureId).queryKey, plan);
+      await persistAnswer(workQuery(closureId).queryKey, work);
+      await persistAnswer(closingQuery(closureId).queryKey, closingTables(closureId, closing));
+      await persistAnswer(planQuery(closureId).queryKey, plan);
       left.delete(closureId);
       onProgress(wanted.length - left.size, wanted.length);
     }
@@ -113,7 +113,7 @@ export async function takeAlong(
   for (const view of LEDGER_VIEWS) {
     const query = { sort: 'route' } as const;
     const list = await read(readLedgerPages(projectId, view, query, MOST_PAGES));
-    await keepAnswer(ledgerQuery(projectId, view, query).queryKey, list);
+    await persistAnswer(ledgerQuery(projectId, view, query).queryKey, list);
     rows += list.pages.reduce((sum, page) => sum + page.rows.length, 0);
     totalRows += list.pages[0]?.total ?? 0;
   }

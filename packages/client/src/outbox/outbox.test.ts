@@ -6,6 +6,7 @@ import { z } from 'zod';
 import { answerOf, createApi } from '../api/api.ts';
 import { type Command, command } from '../commands/command.ts';
 import { COMMANDS } from '../commands/index.ts';
+import { attemptEntry } from './attempt.testing.ts';
 import { MOST_FAILURES, Outbox } from './outbox.ts';
 import { SentStore } from './sent.ts';
 import { type Write, idsMadeBy } from './write.ts';
@@ -400,24 +401,7 @@ describe('what other versions of the page left', () => {
 
 describe('what was recorded without a connection', () => {
   const attempts = (entries: number): object => ({
-    entries: Array.from({ length: entries }, () => {
-      const id = uuid();
-      return {
-        type: 'attempt',
-        id,
-        spliceId: uuid(),
-        tryId: id,
-        by: 'M.',
-        at: '2026-05-04T21:00:00.000Z',
-        estimateMdb: 20,
-        recordId: null,
-        recordPosition: null,
-        origin: 'typed',
-        supersedes: null,
-        void: false,
-        why: null,
-      };
-    }),
+    entries: Array.from({ length: entries }, attemptEntry),
   });
   const evidence = commands.get('evidence.record')!;
   const sizesOf = ({ sent }: { sent: { body: unknown }[] }) =>

@@ -84,7 +84,7 @@ export class Outbox {
   private sending = false;
   private failures = 0;
   /** Ids of writes that go by themselves: together with others they were refused. */
-  private readonly byItself = new Set<string>();
+  private readonly sentAlone = new Set<string>();
   private timer: ReturnType<typeof setTimeout> | null = null;
 
   constructor(options: OutboxOptions) {
@@ -138,7 +138,7 @@ export class Outbox {
    * Takes in what waits on another device: it is sent from here too, and the server takes it once.
    * @returns how many of the writes are new here
    */
-  async takeIn(writes: readonly Write[], files: readonly CarriedFile[]): Promise<number> {
+  async importWork(writes: readonly Write[], files: readonly CarriedFile[]): Promise<number> {
     const here = new Set(this.state.writes.map(({ id }) => id));
     const fresh = writes.filter(({ id }) => !here.has(id) && !this.gone.has(id));
     files.forEach((file) => this.files.hold(file));
@@ -162,7 +162,7 @@ export class Outbox {
   async sendAgain(): Promise<number> {
     const writes = await this.sent.all();
     for (const { id } of writes) this.gone.delete(id);
-    return this.takeIn(writes, []);
+    return this.importWork(writes, []);
   }
 
   /** Sends a refused write, or one that was set aside, again. */
@@ -178,16 +178,16 @@ export class Outbox {
 
   /** Takes a write out for good. */
   async discard(id: string): Promise<void> {
-    await this.letGo(this.state.writes.filter((write) => write.id === id));
+    await this.remove(this.state.writes.filter((write) => write.id === id));
   }
 
-  private async letGo(writes: readonly Write[]): Promise<void> {
+  private async remove(writes: readonly Write[]): Promise<void> {
     const ids = new Set(writes.map(({ id }) => id));
     const files = writes.flatMap((write) => write.files ?? []);
     for (const id of ids) {
       this.gone.add(id);
       this.inMemory.delete(id);
-      this.byItself.delete(id);
+      this.sentAlone.delete(id);
     }
     await this.store.delete([...ids]);
     this.set({ writes: this.state.writes.filter(({ id }) => !ids.has(id)) });
@@ -222,7 +222,7 @@ export class Outbox {
   /** Somebody has signed in: what waited for them is sent. */
   async signedIn(): Promise<void> {
     this.signedOut.clear();
-    this.byItself.clear();
+    this.sentAlone.clear();
     this.set({ awaited: undefined });
     await this.flush();
   }
@@ -273,7 +273,7 @@ export class Outbox {
       write.state === 'waiting' &&
       !write.unknown &&
       !write.files &&
-      !this.byItself.has(write.id) &&
+      !this.sentAlone.has(write.id) &&
       command.schema.safeParse(write.input).success;
     const end = writes.findIndex((write, index) => index >= start && !isWith(write));
     const several = writes.slice(start, end < 0 ? undefined : end).slice(0, MOST_TOGETHER);
@@ -293,13 +293,13 @@ export class Outbox {
       this.options.onDelivered({ ...first!, input });
       // Nobody waits for it: storage may answer late, or never.
       if (command.isRecord) void this.sent.keep(writes);
-      await this.letGo(writes);
+      await this.remove(writes);
       this.set({ offline: false, failing: false, noRoom: undefined });
       for (const { id } of writes) this.settle(id, { answer });
       return true;
     } catch (error) {
       if (error instanceof Refused || error instanceof ServerFailed || error instanceof SignedOut) {
-        for (const { id } of writes) this.byItself.add(id);
+        for (const { id } of writes) this.sentAlone.add(id);
         return true;
       }
       if (error instanceof NoRoom)
@@ -316,7 +316,7 @@ export class Outbox {
       this.failures = 0;
       this.options.onDelivered(write);
       if (this.options.commands.get(write.command)?.isRecord) void this.sent.keep([write]);
-      await this.letGo([write]);
+      await this.remove([write]);
       this.set({ offline: false, failing: false, noRoom: undefined });
       this.settle(write.id, { answer });
       return true;
@@ -377,7 +377,7 @@ export class Outbox {
   /** Takes out what another device gave on, where the server has it from whoever made it. */
   private async dropSent(personId: string | undefined): Promise<void> {
     const passed = this.state.writes.filter(
-      (write) => write.passedBy !== undefined && write.personId === personId,
+      (write) => write.transferredBy !== undefined && write.personId === personId,
     );
     const ids = passed.flatMap(idsMadeBy);
     if (ids.length === 0 || !this.options.known) return;

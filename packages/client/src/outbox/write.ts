@@ -15,7 +15,7 @@ export interface Write<Input = unknown> {
   personId?: string | undefined;
   madeAt: string;
   /** Whose device gave it on to this one, where another made it. */
-  passedBy?: string | undefined;
+  transferredBy?: string | undefined;
   /** What it is, for the list of what waits: `A 125: 0.02 dB`. */
   label: string;
   /** `set aside`: the server failed over it again and again; it waits for a person. */

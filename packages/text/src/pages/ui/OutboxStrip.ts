@@ -17,7 +17,7 @@ export const outboxStrip = phrases({
   read: 'I have read it',
   restored: 'the server came back from a backup',
   restoredSays:
-    'The server was restored from a backup, which may be older than what was done on this device. {writes, plural, =0 {Nothing recorded here in the last 14 days is missing from the outbox.} one {One write of the last 14 days is sent again from here.} other {# writes of the last 14 days are sent again from here.}} The server takes each once. Look through what was not recorded but set since: plans, hardware, limits and people; bring photos and traces of these days in again where they are missing.',
+    'The server was restored from a backup, which may be older than what was done on this device. {writes, plural, =0 {Nothing recorded here in the last 14 days is missing from the outbox.} one {One write of the last 14 days is sent again from here.} other {# writes of the last 14 days are sent again from here.}} The server takes each once. Look through what was not recorded but set since: plans, hardware, limits and people; import photos and traces of these days again where they are missing.',
   refusedNotAccepted: '{refused} not accepted',
   show: 'Show',
   theServerHasTroubleKeptHere: 'the server has trouble, {waiting} kept here to send',

@@ -34,18 +34,18 @@ const workSchema = z.object({
 });
 
 /** Why a file of work is not taken in. */
-export class BadWork extends Error {
-  override name = 'BadWork';
+export class TransferError extends Error {
+  override name = 'TransferError';
   readonly code: 'noWork' | 'newerWork' | 'damagedWork';
 
-  constructor(code: BadWork['code']) {
+  constructor(code: TransferError['code']) {
     super(code);
     this.code = code;
   }
 }
 
 /** Work from another device. */
-export interface PassedWork {
+export interface TransferredWork {
   from: string;
   madeAt: string;
   writes: Write[];
@@ -92,29 +92,30 @@ export async function packWork(
 /**
  * Reads such a file.
  * @param commands what this page knows to send; others are kept for a newer page
- * @throws BadWork where it is another file, of a newer version, or not as it was written
+ * @throws TransferError where it is another file, of a newer version, or not as it was written
  */
-export function readWork(text: string, commands: ReadonlyMap<string, Command>): PassedWork {
+export function readWork(text: string, commands: ReadonlyMap<string, Command>): TransferredWork {
   const { digest, ...work } = parsed(text);
-  if (work.format !== FORMAT) throw new BadWork('noWork');
-  if (typeof work.version === 'number' && work.version > VERSION) throw new BadWork('newerWork');
-  if (digestOf(canonicalText(work)) !== digest) throw new BadWork('damagedWork');
+  if (work.format !== FORMAT) throw new TransferError('noWork');
+  if (typeof work.version === 'number' && work.version > VERSION)
+    throw new TransferError('newerWork');
+  if (digestOf(canonicalText(work)) !== digest) throw new TransferError('damagedWork');
   const read = workSchema.safeParse(work);
-  if (!read.success) throw new BadWork('damagedWork');
+  if (!read.success) throw new TransferError('damagedWork');
   const { from, madeAt, writes } = read.data;
   for (const { command, input } of writes)
     if (commands.get(command)?.schema.safeParse(input).success === false)
-      throw new BadWork('damagedWork');
+      throw new TransferError('damagedWork');
   const files = Object.entries(read.data.files).map(([named, base64]) => {
     const bytes = Uint8Array.from(atob(base64), (letter) => letter.charCodeAt(0));
-    if (digestOf(bytes) !== named) throw new BadWork('damagedWork');
+    if (digestOf(bytes) !== named) throw new TransferError('damagedWork');
     return { digest: named, size: bytes.length, bytes };
   });
   return {
     from,
     madeAt,
     files,
-    writes: writes.map((write): Write => ({ ...write, state: 'waiting', passedBy: from })),
+    writes: writes.map((write): Write => ({ ...write, state: 'waiting', transferredBy: from })),
   };
 }
 
@@ -125,5 +126,5 @@ function parsed(text: string): Record<string, unknown> {
   } catch {
     // Said below.
   }
-  throw new BadWork('noWork');
+  throw new TransferError('noWork');
 }

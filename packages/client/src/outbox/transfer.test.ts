@@ -5,8 +5,9 @@ import { canonicalize } from 'json-canonicalize';
 import { v7 as uuid } from 'uuid';
 import { createApi } from '../api/api.ts';
 import { COMMANDS, commands } from '../commands/index.ts';
+import { attemptEntry } from './attempt.testing.ts';
 import { Outbox } from './outbox.ts';
-import { BadWork, packWork, readWork } from './passOn.ts';
+import { TransferError, packWork, readWork } from './transfer.ts';
 
 /** A server that takes an entry once, as the real one does, and knows whose each is; away until it is told. */
 function server(isReachable: () => boolean) {
@@ -71,31 +72,9 @@ const until = async (check: () => boolean) => {
 };
 
 function attempt(outbox: Outbox): string {
-  const id = uuid();
-  void outbox.add(
-    commands.recordEvidence,
-    {
-      entries: [
-        {
-          type: 'attempt',
-          id,
-          spliceId: uuid(),
-          tryId: id,
-          by: 'Ana',
-          at: '2026-05-04T21:00:00.000Z',
-          estimateMdb: 20,
-          recordId: null,
-          recordPosition: null,
-          origin: 'typed',
-          supersedes: null,
-          void: false,
-          why: null,
-        },
-      ],
-    },
-    'A 1: 0.02 dB',
-  );
-  return id;
+  const entry = attemptEntry();
+  void outbox.add(commands.recordEvidence, { entries: [entry] }, 'A 1: 0.02 dB');
+  return entry.id;
 }
 
 const pack = (outbox: Outbox) => packWork(outbox.snapshot().writes, 'Ana', outbox.file);
@@ -112,18 +91,18 @@ describe('work from phone to phone', () => {
     const ids = [attempt(ana), attempt(ana)];
     await until(() => ana.snapshot().writes.length === 2);
     const work = await readFrom(ana);
-    expect(await ben.takeIn(work.writes, work.files)).toBe(2);
-    expect(await ben.takeIn(work.writes, work.files)).toBe(0);
+    expect(await ben.importWork(work.writes, work.files)).toBe(2);
+    expect(await ben.importWork(work.writes, work.files)).toBe(0);
     expect(ben.snapshot().writes).toMatchObject([
-      { person: 'Ana', passedBy: 'Ana', state: 'waiting' },
-      { person: 'Ana', passedBy: 'Ana', state: 'waiting' },
+      { person: 'Ana', transferredBy: 'Ana', state: 'waiting' },
+      { person: 'Ana', transferredBy: 'Ana', state: 'waiting' },
     ]);
     benHasSignal = true;
     await ben.flush();
     await until(() => ben.snapshot().writes.length === 0);
     expect([...two.held.keys()]).toEqual(ids);
     // Given once more, it is known to be sent.
-    expect(await ben.takeIn(work.writes, work.files)).toBe(0);
+    expect(await ben.importWork(work.writes, work.files)).toBe(0);
     anaHasSignal = true;
     await ana.flush();
     expect([...one.held.keys()]).toEqual(ids);
@@ -137,7 +116,7 @@ describe('work from phone to phone', () => {
     await until(() => ana.snapshot().writes.length === 1);
     const { writes, files } = await readFrom(ana);
     const ben = await phone({ id: 'ben', name: 'Ben' }, asks(['ben']));
-    await ben.takeIn(writes, files);
+    await ben.importWork(writes, files);
     await until(() => ben.snapshot().awaited !== undefined);
     expect(ben.snapshot()).toMatchObject({ awaited: ['Ana'], writes: [{ state: 'waiting' }] });
     expect([...held]).toEqual([]);
@@ -177,7 +156,7 @@ describe('a file that is no work', () => {
       readWork(text, COMMANDS);
       return 'read';
     } catch (error) {
-      if (!(error instanceof BadWork)) throw error;
+      if (!(error instanceof TransferError)) throw error;
       return error.code;
     }
   };

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { BadWork, COMMANDS, packWork, readWork } from '@cordel/client';
-import { passOnPage as t } from '@cordel/text/pages/passOn/PassOnPage';
+import { TransferError, COMMANDS, packWork, readWork } from '@cordel/client';
+import { transferPage as t } from '@cordel/text/pages/transfer/TransferPage';
 import { momentHere } from '@/accounts/zone';
 import { outbox, useOutbox } from '@/data/client';
 import { usePerson, useSession } from '@/data/session';
@@ -15,7 +15,7 @@ import { saveFile } from '@/ui/saveFile';
 const TYPE = 'application/json';
 
 /** Gives what waits on this phone to another one, and takes in what another one gives. */
-export function PassOnPage() {
+export function TransferPage() {
   const { project } = useProjectView();
   return (
     <Page title={t('title')} above={project.name} back={`/p/${project.id}/kit`}>
@@ -72,7 +72,7 @@ interface Taken {
 function Taking() {
   const session = useSession();
   const [taken, setTaken] = useState<Taken | null>(null);
-  const [problem, setProblem] = useState<BadWork['code'] | null>(null);
+  const [problem, setProblem] = useState<TransferError['code'] | null>(null);
   const take = async (): Promise<void> => {
     const file = await pickFile('.json,application/json');
     if (!file) return;
@@ -80,13 +80,13 @@ function Taking() {
     setProblem(null);
     try {
       const work = readWork(await file.text(), COMMANDS);
-      const fresh = await outbox.takeIn(work.writes, work.files);
+      const fresh = await outbox.importWork(work.writes, work.files);
       const here = new Set(session?.here.map(({ id }) => id));
       const others = work.writes.filter(({ personId }) => personId && !here.has(personId));
       const people = listOf(others.map(({ person }) => person));
       setTaken({ from: work.from, madeAt: work.madeAt, fresh, people });
     } catch (error) {
-      if (!(error instanceof BadWork)) throw error;
+      if (!(error instanceof TransferError)) throw error;
       setProblem(error.code);
     }
   };

@@ -1,1 +1,0 @@
-export { PassOnPage as default } from '@/passOn/PassOnPage';

@@ -1,0 +1,1 @@
+export { TransferPage as default } from '@/transfer/TransferPage';

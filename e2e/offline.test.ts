@@ -29,11 +29,12 @@ jest.setTimeout(180_000);
 
 const BUILT = new URL('../apps/web/dist', import.meta.url).pathname;
 
-describe('a night without signal', () => {
+describe('a night of two phones without signal', () => {
   let server: Server;
   let line: Line;
   let browser: Browser;
   let phone: Person;
+  let other: Person;
   let project: string;
   let idOf: (name: string) => string;
   beforeAll(async () => {
@@ -42,6 +43,7 @@ describe('a night without signal', () => {
     project = (await readApi<{ id: string }[]>(server, '/projects'))[0]!.id;
     idOf = await closureFinder(server, project);
     phone = await newPerson(browser, { ...server, url: line.url }, 'M. Quill');
+    other = await newPerson(browser, { ...server, url: line.url }, 'R. Aldous');
   });
   afterAll(async () => {
     line?.close();
@@ -52,14 +54,13 @@ describe('a night without signal', () => {
   const step = storyteller();
 
   step('is prepared for by taking the project along', async () => {
-    await phone.page.goto(at('kit/take-along'), { waitUntil: 'networkidle2' });
-    await sees(phone.page, 'All 16 closures');
-    await press(phone.page, 'Take it along');
-    await sees(
-      phone.page,
-      /On this device as of \d{4}-\d\d-\d\d \d\d:\d\d\. \d+\.\d MB, all closures/,
-    );
-    await appIsKept(phone.page);
+    for (const { page } of [phone, other]) {
+      await page.goto(at('kit/take-along'), { waitUntil: 'networkidle2' });
+      await sees(page, 'All 16 closures');
+      await press(page, 'Take it along');
+      await sees(page, /On this device as of \d{4}-\d\d-\d\d \d\d:\d\d\. \d+\.\d MB, all closures/);
+      await appIsKept(page);
+    }
   });
 
   step('starts cold, and shows what it never opened before', async () => {
@@ -101,6 +102,18 @@ describe('a night without signal', () => {
     await sees(phone.page, 'tray 1 slot 3');
   });
 
+  step('has both at the same splice, and neither knows', async () => {
+    await other.page.close();
+    other.page = await other.context.newPage();
+    other.page.setDefaultTimeout(40_000);
+    await other.page.goto(at(`bench/${idOf('Weir gauge')}`));
+    await sees(other.page, 'tray 1 slot 1');
+    await pressKeys(other.page, '5');
+    await press(other.page, 'Save, next');
+    await sees(other.page, 'No connection, 1 kept here to send');
+    await sees(other.page, 'tray 1 slot 2');
+  });
+
   step('says what needs the server', async () => {
     await phone.page.goto(at('route/circuits'));
     await sees(phone.page, /[Nn]ot reached|[Nn]o connection/);
@@ -108,17 +121,20 @@ describe('a night without signal', () => {
 
   step('is on the server by itself once there is signal', async () => {
     line.restore();
-    await phone.page.goto(at('route'));
-    await until(async () => {
+    const attemptsBy = async (name: string) => {
       const { evidence } = await readApi<{ evidence: { type: string; by: string }[] }>(
         server,
         `/closures/${idOf('Weir gauge')}/work`,
       );
-      return (
-        evidence.filter(({ type, by }) => type === 'attempt' && by === 'M. Quill').length === 2
-      );
-    }, 'what was recorded without signal');
-    expect(phone.trouble).toEqual([]);
+      return evidence.filter(({ type, by }) => type === 'attempt' && by === name).length;
+    };
+    // In the other order than they were made.
+    await other.page.goto(at('route'));
+    await until(async () => (await attemptsBy('R. Aldous')) === 1, 'what the other recorded');
+    await phone.page.goto(at('route'));
+    await until(async () => (await attemptsBy('M. Quill')) === 2, 'what was recorded first');
+    expect(await attemptsBy('R. Aldous')).toBe(1);
+    expect([...phone.trouble, ...other.trouble]).toEqual([]);
   });
 });
 

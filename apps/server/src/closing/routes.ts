@@ -210,8 +210,13 @@ export const closingRoutes = router()
     return c.json({ id: photo.id }, 200);
   })
   .openapi(getPhoto, async (c) => {
-    const bytes = await photoFile(c.var.db, c.req.valid('param').photoId);
-    return c.body(bytes as Uint8Array<ArrayBuffer>, 200, { 'content-type': 'image/jpeg' });
+    const { photoId } = c.req.valid('param');
+    const bytes = await photoFile(c.var.db, photoId);
+    return c.body(bytes as Uint8Array<ArrayBuffer>, 200, {
+      'content-type': 'image/jpeg',
+      // A page shows it as it did; nobody opens what others sent as a page of its own.
+      'content-disposition': `attachment; filename="photo-${photoId}.jpg"`,
+    });
   })
   .openapi(code, async (c) => {
     const read = parseCode(c.req.valid('param').code);

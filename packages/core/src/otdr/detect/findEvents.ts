@@ -1,6 +1,15 @@
 import { NOISE_BIN, type Noise } from './noise.ts';
 import { type Segments, levelAt, varianceAt } from './segments.ts';
-import { PEAK, type Peak, type Survey, meanOf, pooled, segmentsOf, surveyOf } from './survey.ts';
+import {
+  PEAK,
+  type Peak,
+  type Survey,
+  blockOf,
+  meanOf,
+  pooled,
+  segmentsOf,
+  surveyOf,
+} from './survey.ts';
 
 // Constants of this file that name no source were tuned on traces of the simulated OTDR (`packages/standin`).
 
@@ -39,6 +48,10 @@ const SURE = 20;
 const TWO = 50;
 /** A pulse covers so many places at least: finer ones tell a step no better and cost as much each. */
 const FINE = 5;
+/** By how much the check between events must differ from what was taken for all to be done anew. */
+const SCATTER = 0.1;
+/** What looks more scattered than this has more in it than noise. */
+const MOST_SCATTER = 3;
 /** An event stays where its own step is so many of its deviations. */
 const OWN = 4.2;
 /**
@@ -55,6 +68,15 @@ export function findEvents(
   pulse: number,
   survey: Survey = surveyOf(levels, pulse),
 ): FoundEvents {
+  const first = search(levels, survey);
+  if (Math.abs(first.scatter - 1) <= SCATTER) return first.found;
+  // Between its events a trace tells better how its noise hangs together than with them.
+  const correlated = Math.max(1, survey.correlated * Math.min(MOST_SCATTER, first.scatter));
+  return search(levels, { ...survey, correlated }).found;
+}
+
+/** Looks for events with what a survey says, and how much more it scatters between them than that says. */
+function search(levels: Float32Array, survey: Survey): { found: FoundEvents; scatter: number } {
   const { noise, end, faded } = survey;
   const pool = Math.min(4, Math.max(1, Math.floor(survey.gap / FINE)));
   const { gap, peaks, start, stop } = pool === 1 ? survey : pooled(survey, pool);
@@ -65,9 +87,12 @@ export function findEvents(
     const from = index === 1 ? start : Math.min(stop, peaks[index - 2]!.to);
     split(segments, from, edges[index]!, gap, steps);
   }
+  const changes = measured(segments, steps, peaks, gap, start, stop);
+  const block = blockOf(survey, pool);
+  const scatter = block === null ? 1 : segments.scatter(partsOf(changes, gap, start, stop), block);
   // A line of a few samples, right where all is lost in noise, makes steps of anything.
   const sure = faded === null ? stop : stop - (2 * NOISE_BIN) / pool;
-  const events = measured(segments, steps, peaks, gap, start, stop)
+  const events = changes
     .filter(({ sampleIndex: at, peakDb: peak }) => at < sure || peak !== null)
     .map((event) => ({
       ...event,
@@ -75,7 +100,21 @@ export function findEvents(
       spreadSamples: event.spreadSamples * pool,
     }));
   if (end !== null) events.push(endEvent(levels, noise, end, survey.gap));
-  return { events, endIndex: end, fadedIndex: faded, noiseDb: noise.at(survey.start) };
+  return {
+    found: { events, endIndex: end, fadedIndex: faded, noiseDb: noise.at(survey.start) },
+    scatter,
+  };
+}
+
+/** The parts of a trace between its events. */
+function partsOf(
+  events: readonly FoundEvent[],
+  gap: number,
+  start: number,
+  stop: number,
+): [number, number][] {
+  const edges = [start, ...events.map(({ sampleIndex }) => sampleIndex), stop];
+  return edges.slice(1).map((edge, index) => [edges[index]! + (index > 0 ? 8 * gap : 0), edge]);
 }
 
 /** Samples a line takes at least: steps closer than that are not told apart. */

@@ -38,10 +38,17 @@ export function noiseAlong(levels: Float32Array): Noise {
   const bins = raw.map((_, bin) =>
     Math.max(LEAST, median([...raw.subarray(Math.max(0, bin - 3), bin + 4)])),
   );
-  const at = (sample: number): number =>
-    bins[Math.min(count - 1, Math.max(0, Math.floor(sample / BIN)))]!;
-  return { bins, at };
+  return alongBins(bins);
 }
+
+const alongBins = (bins: Float64Array): Noise => ({
+  bins,
+  at: (sample) => bins[Math.min(bins.length - 1, Math.max(0, Math.floor(sample / BIN)))]!,
+});
+
+/** The same noise, so many times as large. */
+export const scaled = ({ bins }: Noise, times: number): Noise =>
+  alongBins(bins.map((deviation) => deviation * times));
 
 /** Samples are stored in thousandths of a dB: less noise than their rounding is none. */
 const LEAST = 0.0003;

@@ -156,11 +156,39 @@ export class Segments {
     return { at: best, gain: first <= last ? whole - least : -Infinity };
   }
 
+  /**
+   * How much more the means of blocks vary about the lines through some parts than their weights say: 1 where the weights
+   * are right. Each block's squared deviation, in its own variances, is 1 in the mean; a line takes two of them away.
+   * @param parts without an event in them
+   * @param length samples of a block: so many that blocks know nothing of each other
+   */
+  scatter(parts: readonly (readonly [from: number, to: number])[], length: number): number {
+    let [sum, count] = [0, 0];
+    for (const [from, to] of parts) {
+      const blocks = Math.floor((to - from) / length);
+      if (blocks < 4) continue;
+      const line = this.line(from, to);
+      for (let block = 0; block < blocks; block++) {
+        const start = from + block * length;
+        const weight = this.weight(start, start + length);
+        if (weight <= 0) continue;
+        const own = this.line(start, start + length);
+        sum += weight * (own.mean - levelAt(line, own.center)) ** 2;
+        count++;
+      }
+      count -= 2;
+    }
+    return count < LEAST_BLOCKS ? 1 : sum / count;
+  }
+
   /** Weight that lies in a part. */
   weight(from: number, to: number): number {
     return this.sums[6 * to]! - this.sums[6 * from]!;
   }
 }
+
+/** Fewer blocks say nothing of how they vary. */
+const LEAST_BLOCKS = 24;
 
 /** What a line leaves over, by its weighted sums. */
 function leftOf(w: number, wx: number, wxx: number, wy: number, wxy: number, wyy: number): number {

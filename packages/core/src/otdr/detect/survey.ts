@@ -1,4 +1,5 @@
-import { NOISE_BIN, type Noise, noiseAlong } from './noise.ts';
+import { correlationOf } from './correlation.ts';
+import { NOISE_BIN, type Noise, noiseAlong, scaled } from './noise.ts';
 import { Segments } from './segments.ts';
 
 // Constants of this file that name no source were tuned on traces of the simulated OTDR (`packages/standin`).
@@ -38,6 +39,8 @@ export interface Peak {
 /** What a trace is made of before anything is looked for in it. Places in samples. */
 export interface Survey {
   noise: Noise;
+  /** How many samples know as much as one that is independent. */
+  correlated: number;
   /** Samples that a step is spread over. */
   gap: number;
   peaks: Peak[];
@@ -56,7 +59,11 @@ export interface Survey {
  */
 export function surveyOf(levels: Float32Array, pulse: number): Survey {
   const gap = Math.max(2, Math.round(pulse));
-  const noise = noiseAlong(levels);
+  const quick = noiseAlong(levels);
+  const { deviation, samples } = correlationOf(levels, quick, 4 * gap + 20, calmTo(quick));
+  const isWhite = samples < CHANCE && Math.abs(deviation - 1) < CHANCE - 1;
+  const noise = isWhite ? quick : scaled(quick, deviation);
+  const correlated = isWhite ? 1 : samples;
   const last = findEnd(levels, noise, gap);
   const faded = last !== null && !last.seen ? fadesAt(noise) : null;
   const end = faded === null ? (last?.at ?? null) : null;
@@ -66,8 +73,36 @@ export function surveyOf(levels: Float32Array, pulse: number): Survey {
   // A high peak right before all is noise is the end of the fiber.
   const top = peaks.at(-1);
   if (faded !== null && top && top.height > END_PEAK && stop - top.to < 4 * NOISE_BIN)
-    return { noise, gap, peaks: peaks.slice(0, -1), start, end: top.at, faded: null, stop: top.at };
-  return { noise, gap, peaks, start, end, faded, stop };
+    return {
+      noise,
+      correlated,
+      gap,
+      peaks: peaks.slice(0, -1),
+      start,
+      end: top.at,
+      faded: null,
+      stop: top.at,
+    };
+  return { noise, correlated, gap, peaks, start, end, faded, stop };
+}
+
+/** Samples of a block that knows nothing of the next one, in those that know as much as one independent sample. */
+const BLOCK = 6;
+
+/** How long blocks are by which weights are checked; null where samples are independent, and known by themselves. */
+export const blockOf = ({ correlated }: Survey, pool = 1): number | null =>
+  correlated === 1 ? null : Math.ceil((BLOCK * correlated) / pool);
+
+/** Correlation that is less may be chance. */
+const CHANCE = 1.35;
+/** Noise that has grown so many times over its least is no more of the fiber's calm part. */
+const CALM = 12;
+
+/** The sample up to which noise is calm: what hangs together is told there. */
+function calmTo({ bins }: Noise): number {
+  const most = CALM * Math.min(...bins);
+  const loud = bins.findIndex((deviation) => deviation > most);
+  return (loud < 0 ? bins.length - 1 : loud) * NOISE_BIN;
 }
 
 /**
@@ -76,14 +111,14 @@ export function surveyOf(levels: Float32Array, pulse: number): Survey {
  */
 export function segmentsOf(
   levels: Float32Array,
-  { noise, peaks, start, stop }: Survey,
+  { noise, correlated, peaks, start, stop }: Survey,
   pool = 1,
 ): Segments {
   const count = Math.floor(stop / pool);
   const [weights, means] = [roomOf('weights', count), roomOf('means', count)];
   for (let bin = 0, at = 0; at < count; bin++) {
     const deviation = noise.bins[bin]!;
-    const weight = pool / (deviation * deviation);
+    const weight = pool / (deviation * deviation * correlated);
     const bias = biasOf(deviation);
     const to = Math.min(count, Math.ceil(((bin + 1) * NOISE_BIN) / pool));
     for (; at < to; at++) {

@@ -1,5 +1,5 @@
 import { type Fit, levelAt, varianceAt } from '../detect/segments.ts';
-import { type Survey, segmentsOf, surveyOf } from '../detect/survey.ts';
+import { type Survey, blockOf, segmentsOf, surveyOf } from '../detect/survey.ts';
 
 // Constants of this file that name no source were tuned on traces of the simulated OTDR (`packages/standin`).
 
@@ -56,12 +56,15 @@ export function measureAt(
   function lineOf(from: number, to: number): Fit | null {
     return to - from < LEAST || segments.weight(from, to) <= 0 ? null : segments.line(from, to);
   }
+  const block = blockOf(survey);
+  // Where samples hang together, the parts between the places tell best by how much.
+  const wider = block === null ? 1 : Math.sqrt(segments.scatter(partsOf(wide, start, stop), block));
   const losses = wide.map(({ startIndex: at }, index) => {
     const [before, after] = [lines[index], lines[index + 1]];
     if (!before || !after || at >= stop) return null;
     return {
       lossDb: levelAt(before, at) - levelAt(after, at),
-      sigmaDb: Math.sqrt(varianceAt(before, at) + varianceAt(after, at)),
+      sigmaDb: wider * Math.sqrt(varianceAt(before, at) + varianceAt(after, at)),
     };
   });
   const first = lines.findIndex(
@@ -75,11 +78,18 @@ export function measureAt(
           lossDb: levelAt(head, origin) - levelAt(tail, end),
           sigmaDb:
             head === tail
-              ? Math.abs(end - origin) / Math.sqrt(head.spread)
-              : Math.sqrt(varianceAt(head, origin) + varianceAt(tail, end)),
+              ? (wider * Math.abs(end - origin)) / Math.sqrt(head.spread)
+              : wider * Math.sqrt(varianceAt(head, origin) + varianceAt(tail, end)),
         };
   return { losses, total, slopesDbPerSample: lines.map((line) => line && -line.slope) };
 }
+
+/** The parts of a trace between the places. */
+const partsOf = (zones: readonly Zone[], start: number, stop: number): [number, number][] =>
+  [...zones, null].map((zone, index) => [
+    index === 0 ? start : zones[index - 1]!.endIndex,
+    zone?.startIndex ?? stop,
+  ]);
 
 const clamp = (value: number, least: number, most: number): number =>
   Math.min(most, Math.max(least, Math.round(value)));

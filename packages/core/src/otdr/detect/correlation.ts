@@ -1,0 +1,97 @@
+import { quickselect } from 'simple-statistics';
+import type { Noise } from './noise.ts';
+
+/** Distances between samples that are compared, and how many pairs of each. */
+const LAGS = [1, 2, 3, 4, 6, 8, 12, 16, 24, 32, 48, 64, 96, 128, 192] as const;
+const PAIRS = 4000;
+/** Median absolute deviation of a normal figure, in standard deviations. */
+const MEDIAN_ABSOLUTE = 0.6745;
+/** How many times the sum of autocorrelations the distance must be at which it ends. A. Sokal's window, from memory. */
+const ENOUGH = 2.5;
+
+/** How samples hang together that lie beside each other. */
+export interface Correlation {
+  /** Their standard deviation, in those that second differences say: these see less of noise that changes slowly. */
+  deviation: number;
+  /** How many samples know as much as one that is independent: (1 + r) / (1 - r) where each shares r with the next. */
+  samples: number;
+}
+
+const INDEPENDENT: Correlation = { deviation: 1, samples: 1 };
+
+/**
+ * How the noise of a trace hangs together from sample to sample.
+ *
+ * Half the variance of differences over a distance (the variogram) is the variance less what both share: its growth
+ * with the distance is the autocorrelation. Medians leave events out, of which few pairs have one between them.
+ * Source: G. Matheron, Economic Geology 58 (1963), 1246-1266, for the variogram; the sum of autocorrelations as variance
+ * of a mean: G. Box and G. Jenkins, Time Series Analysis, chapter 2 (both from memory).
+ * @param levels dB, one a sample
+ * @param from the first sample that counts, and `to` the one after the last
+ */
+export function correlationOf(
+  levels: Float32Array,
+  noise: Noise,
+  from: number,
+  to: number,
+): Correlation {
+  if (to - from < 20 * LAGS[5]) return INDEPENDENT;
+  const slope = slopeOf(levels, from, to, Math.min(64, (to - from) >> 4));
+  const variances: { lag: number; value: number }[] = [];
+  for (const lag of LAGS) {
+    // Steps between so distant samples would be most of what is seen.
+    if (to - from < 20 * lag) break;
+    variances.push({ lag, value: variogram(levels, noise, from, to, lag, slope) });
+  }
+  for (let reach = 1; reach + 2 < variances.length; reach++) {
+    const beyond = variances.slice(reach, reach + 3);
+    const whole = beyond.reduce((sum, { value }) => sum + value, 0) / beyond.length;
+    let sum = 0;
+    let [lastLag, lastShared] = [0, 1];
+    for (const { lag, value } of variances.slice(0, reach + 1)) {
+      const own = 1 - value / whole;
+      // The trapezium between two distances, for the autocorrelations that were not looked at.
+      sum += ((lastShared + own) / 2) * (lag - lastLag);
+      [lastLag, lastShared] = [lag, own];
+    }
+    // Far enough: what is left of the sum beyond is little, and would be mostly chance.
+    if (lastLag < ENOUGH * 2 * sum && reach + 3 < variances.length) continue;
+    return { deviation: Math.sqrt(whole), samples: 2 * sum };
+  }
+  return INDEPENDENT;
+}
+
+const differences = new Float64Array(PAIRS);
+
+/** Half the variance of differences over a distance, in variances that second differences say. */
+function variogram(
+  levels: Float32Array,
+  noise: Noise,
+  from: number,
+  to: number,
+  lag: number,
+  slope: number,
+): number {
+  const count = Math.min(PAIRS, to - from - lag);
+  const stride = (to - from - lag) / count;
+  const trend = slope * lag;
+  for (let pair = 0; pair < count; pair++) {
+    const at = from + Math.floor(pair * stride);
+    differences[pair] = Math.abs(levels[at + lag]! - levels[at]! - trend) / noise.at(at);
+  }
+  const middle = count >> 1;
+  quickselect(differences as unknown as number[], middle, 0, count - 1);
+  return (differences[middle]! / MEDIAN_ABSOLUTE) ** 2 / 2;
+}
+
+/** dB a sample, by the middle of differences over a distance: events leave it alone. */
+function slopeOf(levels: Float32Array, from: number, to: number, lag: number): number {
+  const count = Math.min(601, to - from - lag);
+  const stride = (to - from - lag) / count;
+  const list = Array.from({ length: count }, (_, pair) => {
+    const at = from + Math.floor(pair * stride);
+    return levels[at + lag]! - levels[at]!;
+  });
+  quickselect(list, count >> 1, 0, count - 1);
+  return list[count >> 1]! / lag;
+}

@@ -68,8 +68,13 @@ export function surveyOf(levels: Float32Array, pulse: number): Survey {
   const faded = last !== null && !last.seen ? fadesAt(noise) : null;
   const end = faded === null ? (last?.at ?? null) : null;
   const stop = Math.min(levels.length, end ?? faded ?? levels.length);
-  const start = Math.min(stop, launchZone(levels, noise, gap, stop));
-  const peaks = findPeaks(levels, noise, gap, start, stop);
+  const noiseOf = (at: number) => noise.at(at) * Math.sqrt(correlated);
+  const launch = Math.min(stop, launchZone(levels, noise, gap, stop));
+  const start = afterTail(levels, noiseOf(launch), launch, stop, gap);
+  const peaks = findPeaks(levels, noise, gap, start, stop).map((peak, index, all) => {
+    const next = all[index + 1]?.at ?? stop;
+    return { ...peak, to: afterTail(levels, noiseOf(peak.to), peak.to, next, gap) };
+  });
   // A high peak right before all is noise is the end of the fiber.
   const top = peaks.at(-1);
   if (faded !== null && top && top.height > END_PEAK && stop - top.to < 4 * NOISE_BIN)
@@ -194,6 +199,7 @@ function findEnd(
   // Where noise has grown, a few low samples are no end.
   const grown = bins[Math.max(0, first - 8)]! > GROWN;
   const run = Math.max(4, gap) * (grown ? 8 : 1);
+  let peak: number | null = null;
   for (let at = from; at + run < to; at++) {
     const jump = levels[at]! - levels[at - 1]!;
     const high =
@@ -201,8 +207,11 @@ function findEnd(
       (!grown || levels[at]! > level + END_PEAK - 2);
     let low = true;
     for (let next = at; next < at + run && low; next++) low = levels[next]! < level - 2;
-    if (low) return { at, seen: true };
+    if (low)
+      return { at: peak !== null && isTail(levels, peak, at, level, gap) ? peak : at, seen: true };
     if (!high) continue;
+    // The top of a peak rises too.
+    if (peak === null || at > peak + 2 * gap) peak = at;
     // A peak at the end: noise follows it.
     let after = 0;
     const near = at + 3 * Math.max(4, gap);
@@ -212,6 +221,88 @@ function findEnd(
   }
   // Neither a drop nor a peak: the noise alone says that there is no fiber from here on.
   return first * NOISE_BIN < levels.length ? { at: first * NOISE_BIN, seen: false } : null;
+}
+
+/** Samples about the level of the fiber that a receiver's tail passes through on its way down. */
+const PASSING = 200;
+
+/**
+ * Whether all behind a peak is the receiver's way back: it passes the level of the fiber, and does not stay there.
+ * @param low where it lies below all fiber
+ */
+function isTail(
+  levels: Float32Array,
+  peak: number,
+  low: number,
+  level: number,
+  gap: number,
+): boolean {
+  let staying = 0;
+  for (let at = peak + gap; at < low; at++) if (Math.abs(levels[at]! - level) < 1) staying++;
+  return staying <= PASSING + 4 * gap;
+}
+
+/** How far a tail is followed, in blocks; and how long blocks are, in pulses. */
+const MOST_TAIL = 40;
+const TAIL_SIZES = [2, 6, 12];
+/** A block lies above the line behind it by so many deviations where a tail is not over yet. */
+const TAIL = 3;
+
+/**
+ * Where the receiver's tail after a reflection is gone: a block of samples lies on the line through those behind it. A
+ * tail is exponential: it is less than noise by far once it was followed half as far again.
+ * @param from the first sample behind the reflection's dead zone
+ * @param stop where the next event, or the end, begins
+ */
+function afterTail(
+  levels: Float32Array,
+  deviation: number,
+  from: number,
+  stop: number,
+  gap: number,
+): number {
+  let at = from;
+  for (const size of TAIL_SIZES) {
+    const next = followTail(levels, deviation, at, stop, size * Math.max(4, gap));
+    // What is not seen in short blocks is no tail: longer ones would take a joint for one.
+    if (next === at) break;
+    at = next;
+  }
+  return at === from ? from : Math.min(stop, at + Math.round((at - from) / 2));
+}
+
+/** The end of the last block, of some one behind the other, that lies above the line behind it. */
+function followTail(
+  levels: Float32Array,
+  deviation: number,
+  from: number,
+  stop: number,
+  block: number,
+): number {
+  const line = 6 * block;
+  // The variance of a block's mean, and of a line at half a block before its beginning.
+  const bar = TAIL * deviation * Math.sqrt(1 / block + 4.6 / line);
+  let at = from;
+  for (let begin = from, calm = 0; calm < 3 && begin + block + line < stop; begin += block) {
+    const own = meanOf(levels, begin, begin + block);
+    const isAbove = own - lineAt(levels, begin + block, line, begin + block / 2) > bar;
+    calm = isAbove ? 0 : calm + 1;
+    if (isAbove) at = begin + block;
+    if (begin - from > MOST_TAIL * block) break;
+  }
+  return at;
+}
+
+/** A line through some samples, read at a place. */
+function lineAt(levels: Float32Array, from: number, count: number, place: number): number {
+  const center = from + (count - 1) / 2;
+  let [sum, along] = [0, 0];
+  for (let at = from; at < from + count; at++) {
+    sum += levels[at]!;
+    along += (at - center) * levels[at]!;
+  }
+  const spread = (count * (count * count - 1)) / 12;
+  return sum / count + (along / spread) * (place - center);
 }
 
 /** The first sample behind the launch: its peak, and the way back from it. */

@@ -162,6 +162,8 @@ describe('a project with its traces and photos', () => {
       '',
     ],
   ])('%s is refused, and nothing of it is there', async (_, spoil, place) => {
+    // Its first answer names the database.
+    await other.get('/projects');
     const before = await rowCounts(other.db);
     const answer = await other.send('/documents', await spoil(zip));
     expect(answer.status).toBe(422);

@@ -35,7 +35,7 @@ export function correlationOf(
   from: number,
   to: number,
 ): Correlation {
-  if (to - from < 20 * LAGS[5]) return INDEPENDENT;
+  if (to - from < 20 * LAGS[5] || looksWhite(levels, noise, from, to)) return INDEPENDENT;
   const slope = slopeOf(levels, from, to, Math.min(64, (to - from) >> 4));
   const variances: { lag: number; value: number }[] = [];
   for (const lag of LAGS) {
@@ -59,6 +59,29 @@ export function correlationOf(
     return { deviation: Math.sqrt(whole), samples: 2 * sum };
   }
   return INDEPENDENT;
+}
+
+/** Samples that are passed over between two looks, a distance that is long for noise, and what is chance in its share. */
+const EVERY = 8;
+const LONG = 8;
+const WHITE = 1.05;
+/** A difference of so many deviations is an event's. */
+const STRAY = 6;
+
+/** Whether samples far from each other differ no more than neighbours do: most traces, and soon told. */
+function looksWhite(levels: Float32Array, noise: Noise, from: number, to: number): boolean {
+  const slope = (levels[to - 1]! - levels[from]!) / (to - 1 - from);
+  let [near, far] = [0, 0];
+  for (let at = from; at + LONG < to; at += EVERY) {
+    const level = levels[at]!;
+    const deviation = noise.at(at);
+    const short = Math.abs(levels[at + 1]! - level - slope);
+    const long = Math.abs(levels[at + LONG]! - level - slope * LONG);
+    if (long > STRAY * deviation || short > STRAY * deviation) continue;
+    near += short / deviation;
+    far += long / deviation;
+  }
+  return far < WHITE * near;
 }
 
 const differences = new Float64Array(PAIRS);

@@ -66,7 +66,7 @@ const placeOf = (
   why: null,
 });
 
-const bringIn = async (shot: Shot, place: (id: string) => TracePlace | null) => {
+const runImport = async (shot: Shot, place: (id: string) => TracePlace | null) => {
   const id = uuid();
   const answer = await api.post(`${path}/traces`, { id, ...shot, place: place(id) });
   return { id, answer };
@@ -92,7 +92,7 @@ const traceList = async () =>
 describe('bringing traces in', () => {
   it('keeps the file byte for byte, and knows its content', async () => {
     const shot = await shoot(1, 'AB', 1550);
-    const { id, answer } = await bringIn(shot, (own) => placeOf(own, 1, 'AB', 1550));
+    const { id, answer } = await runImport(shot, (own) => placeOf(own, 1, 'AB', 1550));
     expect(answer.body).toEqual({ id, known: false });
     const file = await api.raw(`/traces/${id}/file.sor`);
     expect(Buffer.from(file).toString('base64')).toBe(shot.bytes);
@@ -102,13 +102,13 @@ describe('bringing traces in', () => {
       createHash('sha256').update(Buffer.from(shot.bytes, 'base64')).digest('hex'),
     );
 
-    const again = await bringIn({ ...shot, name: 'other name.sor' }, () => null);
+    const again = await runImport({ ...shot, name: 'other name.sor' }, () => null);
     expect(again.answer.body).toEqual({ id, known: true });
     expect(await traceList()).toHaveLength(1);
   });
 
   it('refuses what is no trace, with block and byte, and keeps nothing', async () => {
-    const { answer } = await bringIn(
+    const { answer } = await runImport(
       { name: 'notes.sor', bytes: Buffer.from('hello').toString('base64') },
       () => null,
     );
@@ -163,7 +163,7 @@ describe('from traces to verdicts', () => {
     for (const nm of [1310, 1550])
       for (const direction of ['AB', 'BA'] as const) {
         if (nm === 1550 && direction === 'AB') continue;
-        await bringIn(await shoot(1, direction, nm), (own) => placeOf(own, 1, direction, nm));
+        await runImport(await shoot(1, direction, nm), (own) => placeOf(own, 1, direction, nm));
       }
     const whole = await proof();
     expect(whole).toMatchObject({ traces: 4, unplaced: 0, problems: [] });
@@ -207,7 +207,7 @@ describe('from traces to verdicts', () => {
 
   it('a simulated trace is known by what stands in it, and is kept out of real work under any name', async () => {
     shot = await shoot(2, 'AB', 1550);
-    await bringIn(shot, (own) => placeOf(own, 2, 'AB', 1550));
+    await runImport(shot, (own) => placeOf(own, 2, 'AB', 1550));
     const list = (await api.get(`${path}/traces`)).body as { origin: string }[];
     expect(new Set(list.map(({ origin }) => origin))).toEqual(new Set(['simulated']));
     const real = renamed(smallDocument());
@@ -233,7 +233,7 @@ describe('from traces to verdicts', () => {
     // The same samples under another header, as a copy that was renamed in the instrument.
     const at = bytes.indexOf('Module');
     bytes.write('Modulo', at, 'latin1');
-    await bringIn({ name: 'copy.sor', bytes: bytes.toString('base64') }, (own) =>
+    await runImport({ name: 'copy.sor', bytes: bytes.toString('base64') }, (own) =>
       placeOf(own, 2, 'BA', 1550),
     );
     const { problems, ledger } = await proof();
@@ -246,7 +246,7 @@ describe('from traces to verdicts', () => {
 
   it('a broken fiber is found and has no light', async () => {
     for (const direction of ['AB', 'BA'] as const)
-      await bringIn(await shoot(3, direction, 1550, { faults: ['brokenHalfway'] }), (own) =>
+      await runImport(await shoot(3, direction, 1550, { faults: ['brokenHalfway'] }), (own) =>
         placeOf(own, 3, direction, 1550),
       );
     const { findings } = await proof();

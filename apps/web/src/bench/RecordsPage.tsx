@@ -66,7 +66,7 @@ function FromFile({ closure, base, setup }: Closeup) {
     : file.content.kind === 'lines'
       ? file.content.read
       : readRecordTable(file.content.rows, file.content.match, file.clock);
-  const bringIn = async (list: readonly FileRecord[]) => {
+  const runImport = async (list: readonly FileRecord[]) => {
     const { fileRecordId } = await import('@cordel/core/csv');
     const records = list.map((record) => ({
       ...record,
@@ -145,7 +145,7 @@ function FromFile({ closure, base, setup }: Closeup) {
             label={t('importRecords', { records: read.records.length })}
             look="next"
             disabled={read.problems.length > 0 || read.records.length === 0}
-            onPress={() => void bringIn(read.records)}
+            onPress={() => void runImport(read.records)}
           />
         </>
       ) : null}

@@ -53,7 +53,7 @@ export function CableListPage() {
     );
     worker.terminate();
   };
-  const bringIn = () => {
+  const runImport = () => {
     if (!found || 'error' in found) return;
     for (const { name: called, makeUp } of fresh) {
       const cable: Cable = {
@@ -117,7 +117,7 @@ export function CableListPage() {
             }
             look="next"
             disabled={found.problems.length > 0 || fresh.length === 0 || names.open > 0}
-            onPress={bringIn}
+            onPress={runImport}
           />
         </Card>
       ) : null}

@@ -39,7 +39,7 @@ export function HardwarePage() {
   const removal = useRemoval();
   const [open, setOpen] = useState<string | null>(null);
   const [problem, setProblem] = useState('');
-  const bringIn = async () => {
+  const runImport = async () => {
     setProblem('');
     const file = await pickFile('.json,application/json');
     if (!file) return;
@@ -111,7 +111,7 @@ export function HardwarePage() {
       <Button
         label={t('importAProfile')}
         icon="file-upload-outline"
-        onPress={() => void bringIn()}
+        onPress={() => void runImport()}
       />
       <ArchivedList
         removal={removal}

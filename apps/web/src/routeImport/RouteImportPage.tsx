@@ -60,7 +60,7 @@ export function RouteImportPage() {
     await look(text, false);
   };
   const from = parseDistance(start, unit);
-  const bringIn = async () => {
+  const runImport = async () => {
     if (!file || !from.ok) return;
     setProblem('');
     const outcome = await outbox.add(
@@ -139,7 +139,7 @@ export function RouteImportPage() {
             label={t('importClosures', { closures: found.value.closures.length })}
             look="next"
             disabled={!from.ok || names.open > 0}
-            onPress={() => void bringIn()}
+            onPress={() => void runImport()}
           />
         </Card>
       ) : null}

@@ -292,7 +292,7 @@ function ProblemPart({ flow }: { flow: Import }) {
           label={t('importSplices', { splices })}
           look="next"
           disabled={flow.busy !== '' || flow.names.open > 0}
-          onPress={() => void flow.bringIn()}
+          onPress={() => void flow.runImport()}
         />
         {flow.bringing ? <Notice live>{t('allOfItOrNothingA', { busy: flow.busy })}</Notice> : null}
       </View>

@@ -186,7 +186,7 @@ export function useImport() {
     };
   }, [file, match, method, sameNames, newCables, existing, settled, reader, view]);
 
-  const bringIn = async () => {
+  const runImport = async () => {
     setBringing(true);
     setBusy(t('importingSplices', { splices: preview?.splices ?? 0 }));
     const cables = newCables.flatMap((cable): Cable[] => {
@@ -244,7 +244,7 @@ export function useImport() {
     bringing,
     error,
     choose,
-    bringIn,
+    runImport,
     setCable: (cable: NewCable) =>
       setNewCables((list) =>
         list.map((entry) => (entry.name === cable.name ? { ...cable, edited: true } : entry)),

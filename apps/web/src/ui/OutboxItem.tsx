@@ -10,7 +10,7 @@ import { Text } from './Text';
 import { saveFile } from './saveFile';
 
 /** How a write stands, in words. */
-function writeStanding({ state, problem, unsafe, unknown, failures }: Write): string {
+function writeState({ state, problem, unsafe, unknown, failures }: Write): string {
   if (unknown) return t('madeByANewerVersionOf');
   if (state === 'refused') return t('notAcceptedProblem', { problem: toldText(problem ?? '') });
   if (state === 'set aside')
@@ -34,7 +34,7 @@ export function OutboxItem({ write }: { write: Write }) {
   const progress =
     sending?.writeId === write.id
       ? t('sentKbOfKb', { sent: kilobytes(sending.sent), size: kilobytes(sending.size) })
-      : writeStanding(write);
+      : writeState(write);
   return (
     <Card style={{ gap: 8 }}>
       <Text kind="strong">{write.label}</Text>

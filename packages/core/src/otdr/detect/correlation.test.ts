@@ -1,18 +1,8 @@
+import { median } from 'simple-statistics';
 import { correlationOf } from './correlation.ts';
 import { findEvents } from './findEvents.ts';
 import { noiseAlong } from './noise.ts';
-
-/** Normal figures, the same from a seed: a generator of its own, by Box and Muller over mulberry32 (public domain). */
-function normalFrom(seed: number): () => number {
-  let state = seed;
-  const uniform = () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 2 ** 32;
-  };
-  return () => Math.sqrt(-2 * Math.log(uniform() + 1e-12)) * Math.cos(2 * Math.PI * uniform());
-}
+import { normalFrom } from './normal.testing.ts';
 
 /** Noise of variance 1 of which each sample shares so much with the next: what a slow receiver leaves. */
 function slowReceiver(length: number, shared: number, seed: number): number[] {
@@ -69,7 +59,6 @@ const REGIMES: [name: string, samples: number, noiseOf: (seed: number) => number
 ];
 
 const SEEDS = [11, 12, 13, 14, 15, 16, 17, 18];
-const middleOf = (list: readonly number[]) => [...list].sort((a, b) => a - b)[list.length >> 1]!;
 
 // (1 + r) / (1 - r) and the width of a moving mean: Box and Jenkins, Time Series Analysis (from memory).
 describe.each(REGIMES)('noise that is %s', (_, samples, noiseOf) => {
@@ -85,9 +74,9 @@ describe.each(REGIMES)('noise that is %s', (_, samples, noiseOf) => {
       // As samples count and as they vary: a line's uncertainty goes by both.
       return (own.samples * (own.deviation * noise.at(5000)) ** 2) / (samples * noiseAt5000 ** 2);
     });
-    expect(middleOf(found)).toBeGreaterThan(0.75);
+    expect(median(found)).toBeGreaterThan(0.75);
     // Pairs that lie far apart have steps between them, which look like slow noise: the finder looks again between them.
-    expect(middleOf(found)).toBeLessThan(2.2);
+    expect(median(found)).toBeLessThan(2.2);
   });
 
   it('makes no joints, hides none, and is in their uncertainty', () => {

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/traces/bringIn/FileRows.tsx`. */
+/** Texts of `apps/web/src/traces/import/FileRows.tsx`. */
 export const fileRows = phrases({
   andFilesMoreToFix: 'and {files, plural, one {# file} other {# files}} more to fix',
   cable: 'cable',

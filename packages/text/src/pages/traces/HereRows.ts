@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/traces/bringIn/HereRows.tsx`. */
+/** Texts of `apps/web/src/traces/import/HereRows.tsx`. */
 export const hereRows = phrases({
   belongsNowhereYet: 'belongs nowhere yet',
   findByNameFiberOrWavelength: 'Find by name, fiber or wavelength',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/traces/bringIn/OtdrPart.tsx`. */
+/** Texts of `apps/web/src/traces/import/OtdrPart.tsx`. */
 export const otdrPart = phrases({
   launchFiberIncluded: 'launch fiber left in',
   wrongGroupIndex: 'wrong group index',

@@ -1,6 +1,6 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/traces/bringIn/TracesPage.tsx`. */
+/** Texts of `apps/web/src/traces/import/TracesPage.tsx`. */
 export const tracesPage = phrases({
   cableTheFibersAreCountedIn: 'Cable the fibers are counted in',
   choose: 'choose',

@@ -1,1 +1,1 @@
-export { TracesPage as default } from '@/traces/bringIn/TracesPage';
+export { TracesPage as default } from '@/traces/import/TracesPage';

@@ -1,7 +1,7 @@
 import { phrases } from '../../phrases.ts';
 
-/** Texts of `apps/web/src/traces/bringIn/useBringIn.ts`. */
-export const useBringIn = phrases({
+/** Texts of `apps/web/src/traces/import/useTraceImport.ts`. */
+export const useTraceImport = phrases({
   beingRead: 'Being read …',
   itWasHereAlready: 'It was here already.',
   noTraceFilesAreAmongThese: 'No trace files are among these: they end in .sor.',

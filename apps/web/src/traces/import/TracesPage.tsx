@@ -20,12 +20,12 @@ import { ProofTabs } from '../ProofTabs';
 import { FileRows } from './FileRows';
 import { HereRows } from './HereRows';
 import { OtdrPart } from './OtdrPart';
-import { type BringIn, useBringIn } from './useBringIn';
+import { type TraceImport, useTraceImport } from './useTraceImport';
 
 /** Imports trace files: drop or choose, say what names mean, look, send; and those that are here. */
 export function TracesPage() {
   const { project } = useProjectView();
-  const flow = useBringIn();
+  const flow = useTraceImport();
   const [person, setPerson] = usePerson();
   const [name, setName] = useState('');
   const [shooting, setShooting] = useState(false);
@@ -55,7 +55,15 @@ export function TracesPage() {
   );
 }
 
-function DropPart({ flow, disabled, shoot }: { flow: BringIn; disabled: boolean; shoot(): void }) {
+function DropPart({
+  flow,
+  disabled,
+  shoot,
+}: {
+  flow: TraceImport;
+  disabled: boolean;
+  shoot(): void;
+}) {
   const colors = useColors();
   const [over, setOver] = useState(false);
   const depth = useRef(0);
@@ -108,7 +116,7 @@ function DropPart({ flow, disabled, shoot }: { flow: BringIn; disabled: boolean;
   );
 }
 
-function BusyPart({ flow }: { flow: BringIn }) {
+function BusyPart({ flow }: { flow: TraceImport }) {
   const { project } = useProjectView();
   const router = useRouter();
   const { busy, stopped, files, ready, unread, isWaiting } = flow;
@@ -162,7 +170,7 @@ function BusyPart({ flow }: { flow: BringIn }) {
 }
 
 /** What names and locations mean, for all files at once. */
-function NamingPart({ flow }: { flow: BringIn }) {
+function NamingPart({ flow }: { flow: TraceImport }) {
   const { cables } = useProjectView();
   const disputed = flow.files.some(
     ({ state, place }) => state === 'placeUnclear' && place?.isDisputed,

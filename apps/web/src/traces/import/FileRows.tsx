@@ -10,13 +10,13 @@ import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { Text } from '@/ui/Text';
 import { useColors } from '@/ui/theme';
-import type { BringIn, BroughtFile, OwnPlace } from './useBringIn';
+import type { TraceImport, ImportedFile, OwnPlace } from './useTraceImport';
 
 /** Rows shown of each kind; the rest is counted. */
 const SHOWN = 12;
 
 /** The preview: what is to be fixed first, then what is ready. */
-export function FileRows({ flow }: { flow: BringIn }) {
+export function FileRows({ flow }: { flow: TraceImport }) {
   const { files, ready, busy } = flow;
   const wrong = files.filter(({ state }) =>
     ['unreadable', 'placeUnclear', 'refused'].includes(state),
@@ -51,14 +51,14 @@ export function FileRows({ flow }: { flow: BringIn }) {
   );
 }
 
-function names(files: readonly BroughtFile[]): string {
+function names(files: readonly ImportedFile[]): string {
   const shown = files.slice(0, 3).map(({ name }) => name);
   return files.length > 3
     ? t('shownAndFilesMore', { shown: shown.join(', '), files: files.length - 3 })
     : shown.join(', ');
 }
 
-function ReadyTable({ files }: { files: readonly BroughtFile[] }) {
+function ReadyTable({ files }: { files: readonly ImportedFile[] }) {
   const colors = useColors();
   const { cable } = useProjectView();
   const shown = [...files.slice(0, SHOWN - 2), ...files.slice(-2)].filter(
@@ -103,7 +103,7 @@ function ReadyTable({ files }: { files: readonly BroughtFile[] }) {
 }
 
 /** A file that does not fit, with what would put it right. */
-function WrongRow({ file, flow }: { file: BroughtFile; flow: BringIn }) {
+function WrongRow({ file, flow }: { file: ImportedFile; flow: TraceImport }) {
   const colors = useColors();
   const [open, setOpen] = useState(false);
   return (

@@ -15,7 +15,7 @@ import { TextField } from '@/ui/TextField';
 import { Text } from '@/ui/Text';
 import { useColors } from '@/ui/theme';
 import { PlaceForm } from './FileRows';
-import type { OwnPlace } from './useBringIn';
+import type { OwnPlace } from './useTraceImport';
 
 const STEP = 30;
 

@@ -6,7 +6,7 @@ import { type Direction, type Told, type TracePlace, fiberCount } from '@cordel/
 import type { NamedPlace, NamingSetting } from '@cordel/core/otdr';
 import { placeProblemText } from '@cordel/text/otdr';
 import { toldText } from '@cordel/text/record';
-import { useBringIn as t } from '@cordel/text/pages/traces/useBringIn';
+import { useTraceImport as t } from '@cordel/text/pages/traces/useTraceImport';
 import { outbox, useOutbox } from '@/data/client';
 import { personNow } from '@/data/session';
 import { useProjectView } from '@/projects/context';
@@ -27,7 +27,7 @@ export type FileState =
   | 'sent'
   | 'refused';
 
-export interface BroughtFile extends LookedFile {
+export interface ImportedFile extends LookedFile {
   id: string;
   place: NamedPlace | null;
   state: FileState;
@@ -50,7 +50,7 @@ interface Refusal {
 type Busy = { what: 'reading' | 'sending'; done: number; all: number } | null;
 
 /** Importing traces: files, pattern, preview, what does not fit, and handing them to the outbox. */
-export function useBringIn() {
+export function useTraceImport() {
   const { project, cables } = useProjectView();
   const reader = useReader();
   const here = useTraces(project.id);
@@ -98,7 +98,7 @@ export function useBringIn() {
     await settle({ pattern: proposal.pattern });
   };
 
-  const files = useMemo((): BroughtFile[] => {
+  const files = useMemo((): ImportedFile[] => {
     const known = new Set(here.data?.map(({ digest }) => digest));
     const seen = new Set<string>();
     return held.map((entry) => {
@@ -197,7 +197,7 @@ export function useBringIn() {
   };
 }
 
-export type BringIn = ReturnType<typeof useBringIn>;
+export type TraceImport = ReturnType<typeof useTraceImport>;
 
 const own = ({ cableId, fiber, direction, wavelengthNm }: NamedPlace) => ({
   cableId,

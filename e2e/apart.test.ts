@@ -7,6 +7,7 @@ import { v7 as uuid } from 'uuid';
 import {
   type Person,
   type Server,
+  appIsKept,
   chooseFile,
   press,
   pressKeys,
@@ -115,6 +116,8 @@ describe('phones without a server between them', () => {
     await ana.page.goto(at('kit/transfer'), { waitUntil: 'networkidle2' });
     await sees(ana.page, 'Nothing waits on this phone');
     await splice(ana);
+    // Without the app on the phone, no page that was not opened before comes up without a line.
+    await appIsKept(ana.page);
     await ana.page.setOfflineMode(true);
     await pressKeys(ana.page, '4');
     await press(ana.page, 'Save, next');

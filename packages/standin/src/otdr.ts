@@ -1,5 +1,7 @@
 import { LIGHT, type NewTrace, SIMULATED_MAKER } from '@cordel/core/otdr';
+import { lightOf } from './light.ts';
 import { seeded } from './random.ts';
+import { IDEAL, LOWEST_DB, type Receiver, receive } from './receiver.ts';
 
 /** A joint of a fiber as it really is. */
 export interface TrueJoint {
@@ -36,63 +38,36 @@ export interface OtdrTask {
   at: number;
   /** Reflectance of the end, dB; null where it is crushed or in gel. A clean cut where nothing is said. */
   endReflectance?: number | null;
+  /** What the instrument makes of the light; ideal where nothing is said. */
+  receiver?: Receiver;
 }
 
-/** Level of the backscatter at the start, below the strongest that fits, dB. */
-const START = 12;
 /** Reflectance of a straight cut end, dB: 4 % of the light, by Fresnel. */
 const GLASS_TO_AIR = -14;
-/** The strongest level that is stored: thousandths of a dB below it. */
-const LOWEST = 60;
 
 /**
- * A trace as an OTDR would shoot it: exponential backscatter, steps over the length of the pulse,
- * reflections, an end, and white noise on the power before the logarithm, which therefore grows with
- * distance and falls with the square root of the averages. Five times the logarithm, for light goes both
- * ways.
+ * A trace as an OTDR would shoot it: what comes back of a pulse, received with noise on the power before the logarithm,
+ * which therefore grows with distance and falls with the square root of the averages.
  */
 export function shootTrace(task: OtdrTask): NewTrace {
   const { samples, spacing, length, joints, groupIndex } = task;
   const random = seeded(task.seed);
   const index = groupIndex / 100_000;
-  const pulse = ((task.pulseNs * 1e-9 * LIGHT) / index / 2 / spacing) | 0 || 1;
-  const power = new Float64Array(samples);
-  const end = Math.round(length / spacing);
-  // Backscatter of a pulse of 1 ns, and of this one.
-  const backscatter = -80 + 10 * Math.log10(task.pulseNs);
-  const perSample = (task.attenuation * spacing) / 1000;
-  const sorted = [...joints].sort((a, b) => a.position - b.position);
-  const places = sorted.map(({ position }) => Math.round(position / spacing));
-  let passed = 0;
-  let loss = 0;
-  for (let at = 0; at < Math.min(end, samples); at++) {
-    // A step is spread over the pulse: its head is past the joint while its tail is not.
-    while (passed < places.length && at >= places[passed]! + pulse) loss += sorted[passed++]!.step;
-    let level = -perSample * at - loss;
-    if (passed < places.length && at > places[passed]!) {
-      const part = (at - places[passed]!) / pulse;
-      // Powers of what lies before and behind the joint add up.
-      const behind = 10 ** ((level - sorted[passed]!.step) / 5);
-      level = 5 * Math.log10((1 - part) * 10 ** (level / 5) + part * behind);
-    }
-    power[at] = 10 ** (level / 5);
-  }
-  reflect(power, 0, pulse, 10 ** ((START - 2) / 5));
-  sorted.forEach(({ reflectance }, joint) => {
-    if (reflectance === null) return;
-    const at = places[joint]!;
-    reflect(power, at, pulse, (power[at - 1] ?? 0) * 10 ** ((reflectance - backscatter) / 10));
-  });
-  const { endReflectance = GLASS_TO_AIR } = task;
-  if (end < samples && endReflectance !== null)
-    reflect(power, end, pulse, (power[end - 1] ?? 0) * 10 ** ((endReflectance - backscatter) / 10));
+  const light = lightOf(
+    {
+      length,
+      attenuation: task.attenuation,
+      joints,
+      endReflectance: task.endReflectance === undefined ? GLASS_TO_AIR : task.endReflectance,
+      pulseNs: task.pulseNs,
+      pulseM: (task.pulseNs * 1e-9 * LIGHT) / index / 2,
+    },
+    spacing,
+    samples,
+  );
   const deviation = (task.noise * Math.LN10) / 5 / Math.sqrt(task.averages);
-  const stored = new Uint16Array(samples);
-  for (let at = 0; at < samples; at++) {
-    const seen = power[at]! + deviation * random.normal();
-    const level = seen <= 0 ? -LOWEST : 5 * Math.log10(seen);
-    stored[at] = Math.round(1000 * Math.min(LOWEST, Math.max(0, START - level)));
-  }
+  const stored = receive(light, task.receiver ?? IDEAL, deviation, spacing, random);
+  const sorted = [...joints].sort((a, b) => a.position - b.position);
   const time = (meters: number): number => Math.round((meters * index) / LIGHT / 1e-10);
   return {
     general: {
@@ -135,7 +110,7 @@ export function shootTrace(task: OtdrTask): NewTrace {
       range: time(samples * spacing),
       rangeDistance: Math.round(samples * spacing * 10),
       frontPanelOffset: 0,
-      noiseFloor: Math.min(65_535, LOWEST * 1000),
+      noiseFloor: Math.min(65_535, LOWEST_DB * 1000),
       noiseFloorScale: 1000,
       powerOffset: 0,
       lossThreshold: 50,
@@ -187,12 +162,4 @@ export function shootTrace(task: OtdrTask): NewTrace {
     },
     samples: stored,
   };
-}
-
-/** Adds a reflection over the length of a pulse, with the receiver's way back behind it. */
-function reflect(power: Float64Array, at: number, pulse: number, height: number): void {
-  for (let index = 0; index < pulse && at + index < power.length; index++)
-    power[at + index]! += height;
-  for (let index = 0; index < 2 * pulse && at + pulse + index < power.length; index++)
-    power[at + pulse + index]! += height * Math.exp((-6 * (index + 1)) / pulse);
 }

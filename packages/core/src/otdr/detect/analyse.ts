@@ -26,7 +26,7 @@ export interface Analysis {
 export function analyse(
   file: SorFile,
   samples = samplesOf(file),
-  survey: Survey = surveyOf(samples.levels, samples.pulse),
+  survey: Survey = surveyOf(samples.levels, samples.pulse, samples.spacing),
 ): Analysis {
   const { levels, spacing, first, pulse } = samples;
   const found = findEvents(levels, pulse, survey);

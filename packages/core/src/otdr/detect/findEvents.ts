@@ -77,7 +77,7 @@ export function findEvents(
 
 /** Looks for events with what a survey says, and how much more it scatters between them than that says. */
 function search(levels: Float32Array, survey: Survey): { found: FoundEvents; scatter: number } {
-  const { noise, end, faded } = survey;
+  const { noise, end, lost } = survey;
   const pool = Math.min(4, Math.max(1, Math.floor(survey.gap / FINE)));
   const { gap, peaks, start, stop } = pool === 1 ? survey : pooled(survey, pool);
   const segments = segmentsOf(levels, survey, pool);
@@ -91,7 +91,7 @@ function search(levels: Float32Array, survey: Survey): { found: FoundEvents; sca
   const block = blockOf(survey, pool);
   const scatter = block === null ? 1 : segments.scatter(partsOf(changes, gap, start, stop), block);
   // A line of a few samples, right where all is lost in noise, makes steps of anything.
-  const sure = faded === null ? stop : stop - (2 * NOISE_BIN) / pool;
+  const sure = lost === null ? stop : stop - (2 * NOISE_BIN) / pool;
   const events = changes
     .filter(({ sampleIndex: at, peakDb: peak }) => at < sure || peak !== null)
     .map((event) => ({
@@ -101,7 +101,7 @@ function search(levels: Float32Array, survey: Survey): { found: FoundEvents; sca
     }));
   if (end !== null) events.push(endEvent(levels, noise, end, survey.gap));
   return {
-    found: { events, endIndex: end, fadedIndex: faded, noiseDb: noise.at(survey.start) },
+    found: { events, endIndex: end, fadedIndex: end === null ? lost : null, noiseDb: noise.at(survey.start) },
     scatter,
   };
 }

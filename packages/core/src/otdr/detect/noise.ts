@@ -9,6 +9,8 @@ const MEAN_ABSOLUTE = Math.sqrt(2 / Math.PI);
 /** Noise of single samples along a trace, a figure a bin of 256 samples, dB. */
 export interface Noise {
   bins: Float64Array;
+  /** Steps in which levels are stored, dB: their rounding alone is noise of a twelfth of their square. */
+  storedStep: number;
   /** Standard deviation at a sample. */
   at(sample: number): number;
 }
@@ -35,22 +37,43 @@ export function noiseAlong(levels: Float32Array): Noise {
     // The second difference of white noise has six times its variance.
     raw[bin] = to > from ? sum / (to - from) / (MEAN_ABSOLUTE * Math.sqrt(6)) : 0;
   }
+  const storedStep = storedStepOf(levels);
+  const least = storedStep / Math.sqrt(12);
   const bins = raw.map((_, bin) =>
-    Math.max(LEAST, median([...raw.subarray(Math.max(0, bin - 3), bin + 4)])),
+    Math.max(least, median([...raw.subarray(Math.max(0, bin - 3), bin + 4)])),
   );
-  return alongBins(bins);
+  return alongBins(bins, storedStep);
 }
 
-const alongBins = (bins: Float64Array): Noise => ({
+/** Neighbours that are compared for the step of stored levels, and what is only a rounding of numbers, dB. */
+const COMPARED = 2000;
+const ROUNDING = 2e-5;
+
+/** Steps in which levels are stored, dB: the least by which neighbours differ. Fine steps are hidden by noise. */
+function storedStepOf(levels: Float32Array): number {
+  const every = Math.max(1, Math.floor(levels.length / 2 / COMPARED));
+  let least = Infinity;
+  for (let at = every; at < levels.length / 2; at += every) {
+    const difference = Math.abs(levels[at]! - levels[at - 1]!);
+    if (difference > ROUNDING && difference < least) least = difference;
+  }
+  return Math.max(FINEST, least === Infinity ? 0 : least);
+}
+
+const alongBins = (bins: Float64Array, storedStep: number): Noise => ({
   bins,
+  storedStep,
   at: (sample) => bins[Math.min(bins.length - 1, Math.max(0, Math.floor(sample / BIN)))]!,
 });
 
 /** The same noise, so many times as large. */
-export const scaled = ({ bins }: Noise, times: number): Noise =>
-  alongBins(bins.map((deviation) => deviation * times));
+export const scaled = ({ bins, storedStep }: Noise, times: number): Noise =>
+  alongBins(
+    bins.map((deviation) => deviation * times),
+    storedStep,
+  );
 
-/** Samples are stored in thousandths of a dB: less noise than their rounding is none. */
-const LEAST = 0.0003;
+/** Levels are stored in thousandths of a dB, as the file format says (Telcordia SR-4731, from memory). */
+const FINEST = 0.001;
 
 export const NOISE_BIN = BIN;

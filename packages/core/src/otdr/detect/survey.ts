@@ -1,4 +1,5 @@
 import { correlationOf } from './correlation.ts';
+import { findEnd } from './findEnd.ts';
 import { NOISE_BIN, type Noise, noiseAlong, scaled } from './noise.ts';
 import { Segments } from './segments.ts';
 
@@ -47,8 +48,8 @@ export interface Survey {
   /** The first sample behind the launch, the end of the fiber if it is seen, and where looking stops. */
   start: number;
   end: number | null;
-  /** Where the fiber is lost in noise before its end is seen; null where it is not. */
-  faded: number | null;
+  /** Where single samples say nothing of the fiber any more; null where they do up to its end. */
+  lost: number | null;
   stop: number;
 }
 
@@ -56,39 +57,28 @@ export interface Survey {
  * Noise as it grows, the end, and reflections with their dead zones.
  * @param levels dB, one a sample
  * @param pulse samples that a pulse covers
+ * @param spacingM meters between samples
  */
-export function surveyOf(levels: Float32Array, pulse: number): Survey {
+export function surveyOf(levels: Float32Array, pulse: number, spacingM = 1): Survey {
   const gap = Math.max(2, Math.round(pulse));
   const quick = noiseAlong(levels);
   const { deviation, samples } = correlationOf(levels, quick, 4 * gap + 20, calmTo(quick));
   const isWhite = samples < CHANCE && Math.abs(deviation - 1) < CHANCE - 1;
   const noise = isWhite ? quick : scaled(quick, deviation);
   const correlated = isWhite ? 1 : samples;
-  const last = findEnd(levels, noise, gap);
-  const faded = last !== null && !last.seen ? fadesAt(noise) : null;
-  const end = faded === null ? (last?.at ?? null) : null;
-  const stop = Math.min(levels.length, end ?? faded ?? levels.length);
+  const { end, lost } = findEnd(levels, noise, correlated, gap, spacingM);
+  // The edge of the end is no part of the fiber before it.
+  const stop = Math.min(levels.length, end === null ? levels.length : Math.max(0, end - (gap >> 1)), lost ?? levels.length);
   const noiseOf = (at: number) => noise.at(at) * Math.sqrt(correlated);
   const launch = Math.min(stop, launchZone(levels, noise, gap, stop));
   const start = afterTail(levels, noiseOf(launch), launch, stop, gap);
-  const peaks = findPeaks(levels, noise, gap, start, stop).map((peak, index, all) => {
+  const isOfEnd = ({ at }: Peak) => end !== null && at > end - gap - 2;
+  const all = findPeaks(levels, noise, gap, start, stop).filter((peak) => !isOfEnd(peak));
+  const peaks = all.map((peak, index) => {
     const next = all[index + 1]?.at ?? stop;
     return { ...peak, to: afterTail(levels, noiseOf(peak.to), peak.to, next, gap) };
   });
-  // A high peak right before all is noise is the end of the fiber.
-  const top = peaks.at(-1);
-  if (faded !== null && top && top.height > END_PEAK && stop - top.to < 4 * NOISE_BIN)
-    return {
-      noise,
-      correlated,
-      gap,
-      peaks: peaks.slice(0, -1),
-      start,
-      end: top.at,
-      faded: null,
-      stop: top.at,
-    };
-  return { noise, correlated, gap, peaks, start, end, faded, stop };
+  return { noise, correlated, gap, peaks, start, end, lost, stop };
 }
 
 /** Samples of a block that knows nothing of the next one, in those that know as much as one independent sample. */
@@ -152,21 +142,6 @@ export const pooled = (survey: Survey, pool: number): Survey => ({
   stop: Math.floor(survey.stop / pool),
 });
 
-/** Height from which on a peak may be an open end, dB. */
-const END_PEAK = 5;
-/** Noise this large well before it drowns everything has grown, not jumped: there is no end to see. */
-const GROWN = 0.45;
-/** Noise of single samples from which on levels say nothing any more, dB: their logarithm is too skew. */
-const DROWNED = 0.8;
-
-function fadesAt({ bins }: Noise): number | null {
-  let first = bins.length;
-  while (first > 0 && bins[first - 1]! > FLOOR) first--;
-  if (first === bins.length || first === 0) return null;
-  if (bins[Math.max(0, first - 8)]! <= GROWN) return null;
-  return bins.findIndex((deviation) => deviation > DROWNED) * NOISE_BIN;
-}
-
 /** Noise from which on the logarithm's own error counts, dB. */
 const BIASED = 0.05;
 
@@ -176,71 +151,6 @@ const BIASED = 0.05;
  */
 const biasOf = (deviation: number): number =>
   deviation <= BIASED || deviation > FLOOR ? 0 : (Math.LN10 / 10) * deviation * deviation;
-
-/** The sample at which the fiber ends: from there on there is noise only. */
-function findEnd(
-  levels: Float32Array,
-  noise: Noise,
-  gap: number,
-): { at: number; seen: boolean } | null {
-  const { bins } = noise;
-  let first = bins.length;
-  while (first > 0 && bins[first - 1]! > FLOOR) first--;
-  if (first === bins.length) return null;
-  if (first === 0) return { at: 0, seen: true };
-  // The drop lies somewhere before the first bin that is noise all over: bins are smoothed over their
-  // neighbours.
-  const from = Math.max(1, (first - 5) * NOISE_BIN);
-  const to = Math.min(levels.length - 1, (first + 2) * NOISE_BIN);
-  const calm = Math.max(0, from - 4 * NOISE_BIN);
-  let level = 0;
-  for (let at = calm; at < from; at++) level += levels[at]!;
-  level /= Math.max(1, from - calm);
-  // Where noise has grown, a few low samples are no end.
-  const grown = bins[Math.max(0, first - 8)]! > GROWN;
-  const run = Math.max(4, gap) * (grown ? 8 : 1);
-  let peak: number | null = null;
-  for (let at = from; at + run < to; at++) {
-    const jump = levels[at]! - levels[at - 1]!;
-    const high =
-      jump > Math.max(PEAK.least, PEAK.deviations * noise.at(calm)) &&
-      (!grown || levels[at]! > level + END_PEAK - 2);
-    let low = true;
-    for (let next = at; next < at + run && low; next++) low = levels[next]! < level - 2;
-    if (low)
-      return { at: peak !== null && isTail(levels, peak, at, level, gap) ? peak : at, seen: true };
-    if (!high) continue;
-    // The top of a peak rises too.
-    if (peak === null || at > peak + 2 * gap) peak = at;
-    // A peak at the end: noise follows it.
-    let after = 0;
-    const near = at + 3 * Math.max(4, gap);
-    const behind = Math.min(levels.length, near + 3 * gap + 40);
-    for (let next = near; next < behind; next++) after += levels[next]!;
-    if (after / Math.max(1, behind - near) < level - 2) return { at, seen: true };
-  }
-  // Neither a drop nor a peak: the noise alone says that there is no fiber from here on.
-  return first * NOISE_BIN < levels.length ? { at: first * NOISE_BIN, seen: false } : null;
-}
-
-/** Samples about the level of the fiber that a receiver's tail passes through on its way down. */
-const PASSING = 200;
-
-/**
- * Whether all behind a peak is the receiver's way back: it passes the level of the fiber, and does not stay there.
- * @param low where it lies below all fiber
- */
-function isTail(
-  levels: Float32Array,
-  peak: number,
-  low: number,
-  level: number,
-  gap: number,
-): boolean {
-  let staying = 0;
-  for (let at = peak + gap; at < low; at++) if (Math.abs(levels[at]! - level) < 1) staying++;
-  return staying <= PASSING + 4 * gap;
-}
 
 /** How far a tail is followed, in blocks; and how long blocks are, in pulses. */
 const MOST_TAIL = 40;

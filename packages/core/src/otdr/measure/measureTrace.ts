@@ -20,7 +20,7 @@ export interface TraceFigures {
 export function measureTrace(
   samples: TraceSamples,
   aligned: AlignedTrace,
-  survey: Survey = surveyOf(samples.levels, samples.pulse),
+  survey: Survey = surveyOf(samples.levels, samples.pulse, samples.spacing),
 ): TraceFigures {
   const { levels, spacing, first, pulse } = samples;
   const toSample = (meters: number): number => (meters - first) / spacing;

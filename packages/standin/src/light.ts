@@ -1,0 +1,96 @@
+import type { TrueJoint } from './otdr.ts';
+
+/** A fiber as light finds it, and the pulse that is sent into it. */
+export interface LitFiber {
+  /** Meters of fiber to its end. */
+  length: number;
+  /** dB/km. */
+  attenuation: number;
+  joints: readonly TrueJoint[];
+  /** Reflectance of the end, dB; null where it gives none back. */
+  endReflectance: number | null;
+  pulseNs: number;
+  /** Meters that the pulse lights up at a time: half of what it is long. */
+  pulseM: number;
+}
+
+/** Level of the backscatter at the start, below the strongest that is stored, dB. */
+export const START = 12;
+
+/** What comes back, a figure a sample, the backscatter of the start as 1. */
+export interface Light {
+  /** All of it. */
+  all: Float64Array;
+  /** What is reflected. */
+  reflected: Float64Array;
+}
+
+/**
+ * The power that comes back, a figure a sample, the backscatter of the start as 1. Backscatter is what the whole pulse
+ * lights up, so that a step is spread over it; a reflection is as long as the pulse, with a short way back. Levels
+ * are five times its logarithm, for light goes both ways.
+ * @param spacing meters between samples
+ */
+export function lightOf(fiber: LitFiber, spacing: number, samples: number): Light {
+  const { length, attenuation, pulseM } = fiber;
+  const joints = [...fiber.joints].sort((a, b) => a.position - b.position);
+  // Of power: 10 log10 both ways is 5 log10 of what comes back.
+  const decay = (attenuation * Math.LN10) / 5 / 1000;
+  const edges = [0, ...joints.map(({ position }) => Math.min(position, length)), length];
+  const parts: { from: number; to: number; power: number; before: number }[] = [];
+  let [loss, before] = [0, 0];
+  edges.slice(1).forEach((to, index) => {
+    const from = edges[index]!;
+    const power = 10 ** (-loss / 5) * Math.exp(-decay * from);
+    parts.push({ from, to, power, before });
+    before += (power * -Math.expm1(-decay * (to - from))) / decay;
+    loss += joints[index]?.step ?? 0;
+  });
+  let part = 0;
+  /** All backscatter of the fiber up to a place. */
+  const sumTo = (meters: number, at: number): number => {
+    const { from, to, power, before: sum } = parts[at]!;
+    return sum + (power * -Math.expm1(-decay * (Math.min(meters, to) - from))) / decay;
+  };
+  const partOf = (meters: number, from: number): number => {
+    let at = from;
+    while (at > 0 && parts[at]!.from > meters) at--;
+    while (at + 1 < parts.length && parts[at]!.to <= meters) at++;
+    return at;
+  };
+  const power = new Float64Array(samples);
+  for (let at = 0; at < samples; at++) {
+    const meters = at * spacing;
+    if (meters - pulseM >= length) break;
+    part = partOf(meters, part);
+    const tail = Math.max(0, meters - pulseM);
+    // The head of the pulse leaves the glass at its end; its tail is seen for a pulse more.
+    const lit = sumTo(meters, part) - sumTo(tail, partOf(tail, part));
+    power[at] = meters <= 0 ? 1 : lit / Math.max(1e-9, Math.min(pulseM, meters));
+  }
+  const backscatter = -80 + 10 * Math.log10(fiber.pulseNs);
+  const powerAt = (meters: number): number => {
+    const { from, power: own } = parts[partOf(Math.max(0, meters - 1e-6), 0)]!;
+    return own * Math.exp(-decay * (meters - from));
+  };
+  const glare = (reflectance: number, meters: number): number =>
+    powerAt(meters) * 10 ** ((reflectance - backscatter) / 10);
+  const pulse = Math.max(1, Math.floor(pulseM / spacing));
+  const reflected = new Float64Array(samples);
+  reflect(reflected, 0, pulse, 10 ** ((START - 2) / 5));
+  for (const { position, reflectance } of joints)
+    if (reflectance !== null && position < length)
+      reflect(reflected, Math.round(position / spacing), pulse, glare(reflectance, position));
+  if (fiber.endReflectance !== null)
+    reflect(reflected, Math.round(length / spacing), pulse, glare(fiber.endReflectance, length));
+  for (let at = 0; at < samples; at++) power[at]! += reflected[at]!;
+  return { all: power, reflected };
+}
+
+/** Adds a reflection over the length of a pulse, with its short way back. */
+function reflect(power: Float64Array, at: number, pulse: number, height: number): void {
+  for (let index = 0; index < pulse && at + index < power.length; index++)
+    power[at + index]! += height;
+  for (let index = 0; index < 2 * pulse && at + pulse + index < power.length; index++)
+    power[at + pulse + index]! += height * Math.exp((-6 * (index + 1)) / pulse);
+}

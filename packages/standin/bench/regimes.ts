@@ -87,7 +87,7 @@ interface Drawn {
   pulseM: number;
 }
 
-function draw(regime: Regime, seed: number): Drawn {
+export function draw(regime: Regime, seed: number): Drawn {
   const random = seeded(seed);
   const receiver = { ...IDEAL, ...regime.receiver(random) };
   const { spacing, pulseNs } = regime.setting?.(random) ?? { spacing: 1, pulseNs: 100 };

@@ -37,15 +37,11 @@ export function correlationOf(
 ): Correlation {
   if (to - from < 20 * LAGS[5] || looksWhite(levels, noise, from, to)) return INDEPENDENT;
   const slope = slopeOf(levels, from, to, Math.min(64, (to - from) >> 4));
-  const coarse = noise.at(from) < COARSE * noise.storedStep;
-  let limit = STRAY;
   const variances: { lag: number; value: number }[] = [];
   for (const lag of LAGS) {
     // Steps between so distant samples would be most of what is seen.
     if (to - from < 20 * lag) break;
-    const value = variogram(levels, noise, from, to, lag, slope, coarse ? limit : null);
-    variances.push({ lag, value });
-    limit = STRAY * Math.max(1, Math.sqrt(2 * value));
+    variances.push({ lag, value: variogram(levels, noise, from, to, lag, slope) });
   }
   for (let reach = 1; reach + 2 < variances.length; reach++) {
     const beyond = variances.slice(reach, reach + 3);
@@ -88,8 +84,10 @@ function looksWhite(levels: Float32Array, noise: Noise, from: number, to: number
   return far < WHITE * near;
 }
 
-/** Noise of fewer steps of stored levels has no middle: its differences are one step or none. */
-const COARSE = 1.2;
+/** Multiples of it fill a step evenly, in any number. */
+const GOLDEN = (Math.sqrt(5) - 1) / 2;
+const LEAST_VARIANCE = 1e-6;
+
 const differences = new Float64Array(PAIRS);
 
 /** Half the variance of differences over a distance, in variances that second differences say. */
@@ -100,30 +98,25 @@ function variogram(
   to: number,
   lag: number,
   slope: number,
-  limit: number | null,
 ): number {
   const count = Math.min(PAIRS, to - from - lag);
   const stride = (to - from - lag) / count;
   const trend = slope * lag;
+  const { storedStep } = noise;
+  let [spread, shift] = [0, 0];
   for (let pair = 0; pair < count; pair++) {
     const at = from + Math.floor(pair * stride);
-    differences[pair] = Math.abs(levels[at + lag]! - levels[at]! - trend) / noise.at(at);
+    const share = 1 / noise.at(at);
+    // Differences of stored levels are whole steps, without a middle: they are spread evenly over their step.
+    shift = (shift + GOLDEN) % 1;
+    const spreadOver = storedStep * (shift - 0.5);
+    differences[pair] = Math.abs(levels[at + lag]! - levels[at]! - trend + spreadOver) * share;
+    spread += share * share;
   }
-  if (limit !== null) return meanSquare(differences.subarray(0, count), limit) / 2;
   const middle = count >> 1;
   quickselect(differences as unknown as number[], middle, 0, count - 1);
-  return (differences[middle]! / MEDIAN_ABSOLUTE) ** 2 / 2;
-}
-
-/** Of differences without those of events. */
-function meanSquare(list: Float64Array, limit: number): number {
-  let [sum, count] = [0, 0];
-  for (const one of list) {
-    if (one > limit) continue;
-    sum += one * one;
-    count++;
-  }
-  return sum / Math.max(1, count);
+  const added = ((storedStep ** 2 / 12) * spread) / count;
+  return Math.max(LEAST_VARIANCE, (differences[middle]! / MEDIAN_ABSOLUTE) ** 2 - added) / 2;
 }
 
 /** dB a sample, by the middle of differences over a distance: events leave it alone. */

@@ -17,6 +17,8 @@ export interface FiberEnd {
 /** Noise of single samples from which on power is looked at, dB, and a drop from bin to bin: the fiber is whole before. */
 const QUIET = 0.2;
 const DROP = 2.5;
+/** Samples of the launch beside its pulses. */
+const LAUNCH = 100;
 /** Bins by which noise is smoothed, to either side, and more. */
 const SMOOTHED = 5;
 /** A share of the trace at its back, and samples at least, in which there is noise only if there is any. */
@@ -91,11 +93,14 @@ export function findEnd(
   gap: number,
   spacingM: number,
 ): FiberEnd {
-  const loud = firstLoud(levels, noise);
+  const launch = 4 * gap + LAUNCH;
+  const loud = firstLoud(levels, noise, launch);
   if (loud === null) return { end: null, before: null, lost: null };
   const from = Math.max(0, (loud - SMOOTHED) * NOISE_BIN);
   const power = new Power(levels, from);
-  const quiet = ((noise.at(from) * Math.LN10) / 5) * power.mean(from, from + NOISE_BIN);
+  // A fiber that ends within the glare of the launch says nothing of its noise.
+  const isCalm = from >= launch;
+  const quiet = isCalm ? ((noise.at(from) * Math.LN10) / 5) * power.mean(from, from + NOISE_BIN) : 0;
   const back = Math.max(LEAST_BACK, Math.round(BACK * levels.length));
   const mean = power.mean(power.to - back, power.to);
   let square = 0;
@@ -109,15 +114,16 @@ export function findEnd(
   const bright = lastLight(dark, power.to);
   if (bright === null) return { end: from === 0 ? 0 : null, before: null, lost: null };
   const { end, before } = endAt(dark, bright);
-  return { end, before, lost: lostAt(dark, before ?? end ?? bright.to) };
+  const lost = lostAt(dark, end ?? bright.to);
+  return { end, before, lost: before === null ? lost : Math.min(before, lost ?? before) };
 }
 
 /** The first bin with much noise, or far below the one before it. */
-function firstLoud(levels: Float32Array, { bins }: Noise): number | null {
+function firstLoud(levels: Float32Array, { bins }: Noise, launch: number): number | null {
   for (let bin = 0; bin < bins.length; bin++) {
     if (bins[bin]! > QUIET) return bin;
     const at = bin * NOISE_BIN + (NOISE_BIN >> 1);
-    if (bin > 0 && at < levels.length && levels[at]! < levels[at - NOISE_BIN]! - DROP) return bin;
+    if (at - NOISE_BIN > launch && at < levels.length && levels[at]! < levels[at - NOISE_BIN]! - DROP) return bin;
   }
   return null;
 }

@@ -69,14 +69,16 @@ export function surveyOf(levels: Float32Array, pulse: number, spacingM = 1): Sur
   const { end, lost } = findEnd(levels, noise, correlated, gap, spacingM);
   // The edge of the end is no part of the fiber before it.
   const stop = Math.min(levels.length, end === null ? levels.length : Math.max(0, end - (gap >> 1)), lost ?? levels.length);
-  const noiseOf = (at: number) => noise.at(at) * Math.sqrt(correlated);
+  const reach = TAIL_M / spacingM;
+  const tailOf = (from: number, next: number) =>
+    afterTail(levels, noise.at(from) * Math.sqrt(correlated), from, next, gap, reach);
   const launch = Math.min(stop, launchZone(levels, noise, gap, stop));
-  const start = afterTail(levels, noiseOf(launch), launch, stop, gap);
+  const start = tailOf(launch, stop);
   const isOfEnd = ({ at }: Peak) => end !== null && at > end - gap - 2;
   const all = findPeaks(levels, noise, gap, start, stop).filter((peak) => !isOfEnd(peak));
   const peaks = all.map((peak, index) => {
     const next = all[index + 1]?.at ?? stop;
-    return { ...peak, to: afterTail(levels, noiseOf(peak.to), peak.to, next, gap) };
+    return { ...peak, to: tailOf(peak.to, next) };
   });
   return { noise, correlated, gap, peaks, start, end, lost, stop };
 }
@@ -152,17 +154,21 @@ const BIASED = 0.05;
 const biasOf = (deviation: number): number =>
   deviation <= BIASED || deviation > FLOOR ? 0 : (Math.LN10 / 10) * deviation * deviation;
 
-/** How far a tail is followed, in blocks; and how long blocks are, in pulses. */
-const MOST_TAIL = 40;
+/** How far a tail is followed, m: ten times as far as the longest that is usual takes for a third (common practice, no source). */
+const TAIL_M = 800;
+/** Blocks are a part of that at most; and how long they are, in pulses. */
+const MOST_BLOCK = 1 / 12;
+const LEAST_BLOCK = 8;
 const TAIL_SIZES = [2, 6, 12];
 /** A block lies above the line behind it by so many deviations where a tail is not over yet. */
 const TAIL = 3;
 
 /**
  * Where the receiver's tail after a reflection is gone: a block of samples lies on the line through those behind it. A
- * tail is exponential: it is less than noise by far once it was followed half as far again.
+ * tail is exponential: it is less than noise by far once it was followed as far again.
  * @param from the first sample behind the reflection's dead zone
  * @param stop where the next event, or the end, begins
+ * @param reach samples that it may reach
  */
 function afterTail(
   levels: Float32Array,
@@ -170,49 +176,67 @@ function afterTail(
   from: number,
   stop: number,
   gap: number,
+  reach: number,
 ): number {
   let at = from;
+  const most = Math.max(LEAST_BLOCK, Math.round(reach * MOST_BLOCK));
   for (const size of TAIL_SIZES) {
-    const next = followTail(levels, deviation, at, stop, size * Math.max(4, gap));
+    const block = Math.min(most, size * Math.max(4, gap));
+    const next = followTail(levels, deviation, at, stop, block, from + reach);
     // What is not seen in short blocks is no tail: longer ones would take a joint for one.
     if (next === at) break;
     at = next;
   }
-  return at === from ? from : Math.min(stop, at + Math.round((at - from) / 2));
+  return at === from ? from : Math.min(stop, at + (at - from));
 }
 
-/** The end of the last block, of some one behind the other, that lies above the line behind it. */
+/** Blocks of the line behind a block, and by how many deviations one may fall more than the one before it. */
+const LINE_BLOCKS = 6;
+const JOINT = 3.5;
+
+/** The end of the last block, of some one behind the other, that lies above the line through the blocks behind it. */
 function followTail(
   levels: Float32Array,
   deviation: number,
   from: number,
   stop: number,
   block: number,
+  most: number,
 ): number {
-  const line = 6 * block;
-  // The variance of a block's mean, and of a line at half a block before its beginning.
-  const bar = TAIL * deviation * Math.sqrt(1 / block + 4.6 / line);
-  let at = from;
-  for (let begin = from, calm = 0; calm < 3 && begin + block + line < stop; begin += block) {
-    const own = meanOf(levels, begin, begin + block);
-    const isAbove = own - lineAt(levels, begin + block, line, begin + block / 2) > bar;
-    calm = isAbove ? 0 : calm + 1;
-    if (isAbove) at = begin + block;
-    if (begin - from > MOST_TAIL * block) break;
+  const own = deviation / Math.sqrt(block);
+  // Variance of a block and of a line one block before its first: the mean of six, and its slope over 3.5 blocks.
+  const bar = TAIL * own * Math.sqrt(1 + 1 / LINE_BLOCKS + 3.5 ** 2 / 17.5);
+  // A second difference has six variances of a block.
+  const joint = JOINT * own * Math.sqrt(6);
+  const means: number[] = [];
+  const meanAt = (index: number) =>
+    (means[index] ??= meanOf(levels, from + index * block, from + (index + 1) * block));
+  for (let index = 0; from + (index + 1 + LINE_BLOCKS) * block < stop; index++) {
+    const begin = from + index * block;
+    if (begin > most || !isAboveLine(meanAt, index, bar, joint)) return begin;
   }
-  return at;
+  return from;
 }
 
-/** A line through some samples, read at a place. */
-function lineAt(levels: Float32Array, from: number, count: number, place: number): number {
-  const center = from + (count - 1) / 2;
+/** Whether a block lies above the line through those behind it, with no joint among them. */
+function isAboveLine(
+  meanAt: (index: number) => number,
+  index: number,
+  bar: number,
+  joint: number,
+): boolean {
   let [sum, along] = [0, 0];
-  for (let at = from; at < from + count; at++) {
-    sum += levels[at]!;
-    along += (at - center) * levels[at]!;
+  for (let next = 1; next <= LINE_BLOCKS; next++) {
+    sum += meanAt(index + next);
+    along += (next - 3.5) * meanAt(index + next);
   }
-  const spread = (count * (count * count - 1)) / 12;
-  return sum / count + (along / spread) * (place - center);
+  const lineAt = (place: number) => sum / LINE_BLOCKS + (along / 17.5) * (place - 3.5);
+  // A tail falls less and less; where levels fall more than a block before there is a joint.
+  for (let next = 1; next < LINE_BLOCKS; next++) {
+    const [last, own, after] = [-1, 0, 1].map((step) => meanAt(index + next + step));
+    if (2 * own! - last! - after! > joint) return false;
+  }
+  return meanAt(index) - lineAt(0) > bar;
 }
 
 /** The first sample behind the launch: its peak, and the way back from it. */

@@ -90,14 +90,17 @@ interface Drawn {
 export function draw(regime: Regime, seed: number): Drawn {
   const random = seeded(seed);
   const receiver = { ...IDEAL, ...regime.receiver(random) };
-  const { spacing, pulseNs } = regime.setting?.(random) ?? { spacing: 1, pulseNs: 100 };
+  const { spacing, pulseNs: drawn } = regime.setting?.(random) ?? { spacing: 1, pulseNs: 100 };
   const groupIndex = 146_820;
-  const pulseM = (pulseNs * 1e-9 * LIGHT * 100_000) / groupIndex / 2;
+  const metersPerNs = (1e-9 * LIGHT * 100_000) / groupIndex / 2;
   const attenuation = between(random, 0.18, 0.24);
   // So many samples as instruments have, and no longer than its light reaches.
   const length = Math.min(40_000, Math.round(spacing * between(random, 20_000, 27_500)));
   const count = 8;
   const room = length / (count + 1);
+  // Who looks for joints so close together takes a pulse that tells them apart.
+  const pulseNs = Math.min(drawn, Math.floor(room / 6 / metersPerNs));
+  const pulseM = pulseNs * metersPerNs;
   const splitter = regime.splitterDb && 4 + Math.floor(4 * random.uniform());
   const joints = Array.from({ length: count }, (_, index): TrueJoint => ({
     position: room * (index + 0.7 + 0.6 * random.uniform()),
@@ -165,6 +168,31 @@ function boundOf(
   return side(from, at) + side(next, to);
 }
 
+/** Whether noise hides the end and all that lies before it behind the last splitter, so that nobody can tell it. */
+function hidden(
+  { attenuation, length, joints, endReflectance, spacing, pulseNs }: OtdrTask,
+  losses: number,
+  shared: number,
+  noise: number,
+  pulseM: number,
+): boolean {
+  const deviation = (noise * Math.LN10) / 5;
+  const light = 10 ** (-((attenuation * length) / 1000 + losses) / 5);
+  const height =
+    endReflectance == null
+      ? 0
+      : light * 10 ** ((endReflectance + 80 - 10 * Math.log10(pulseNs)) / 10);
+  const last = joints.at(-1)!;
+  const samples = (length - last.position) / spacing;
+  return (
+    height < HIDDEN * deviation * Math.sqrt(Math.min(1, shared / (pulseM / spacing))) &&
+    light * Math.sqrt(samples / shared) < HIDDEN * deviation
+  );
+}
+
+/** What stands out from noise by less deviations is hidden. */
+const HIDDEN = 10;
+
 export interface RegimeFigures {
   name: string;
   due: number;
@@ -176,6 +204,7 @@ export interface RegimeFigures {
   twoSigma: number;
   endWrong: number;
   endUnseen: number;
+  endHidden: number;
   traces: number;
 }
 
@@ -187,7 +216,7 @@ export function measureRegime(
   tell?: (line: string) => void,
 ): RegimeFigures {
   let [squares, bounds, count, one, two] = [0, 0, 0, 0, 0];
-  let [falseOnes, missed, due, endWrong, endUnseen] = [0, 0, 0, 0, 0];
+  let [falseOnes, missed, due, endWrong, endUnseen, endHidden] = [0, 0, 0, 0, 0, 0];
   for (let trace = 0; trace < traces; trace++) {
     const { task, joints, receiver, shared, pulseM } = draw(regime, seed + trace);
     const file = readSor(writeSor(shootTrace(task)));
@@ -238,7 +267,9 @@ export function measureRegime(
         tell?.(`${trace}: false ${kind} of ${lossDb?.toFixed(4)} +- ${sigmaDb?.toFixed(4)} at ${positionM.toFixed(0)} m; joints ${joints.map(({ position }) => position.toFixed(0)).join(' ')}, spacing ${spacing.toFixed(2)} pulse ${task.pulseNs}`);
     });
     falseOnes += found.length - used.size;
-    if (endM === null) endUnseen++;
+    const isHidden = hidden(task, lossesTo(length), shared, own, pulseM);
+    if (isHidden) endHidden++;
+    else if (endM === null) endUnseen++;
     else if (Math.abs(endM - length) > Math.max(2 * spacing, pulseM) + spacing / 2) {
       endWrong++;
       tell?.(`${trace}: end ${endM.toFixed(1)} of ${length}, spacing ${spacing.toFixed(2)} pulse ${task.pulseNs}, reflectance ${task.endReflectance?.toFixed(0)}, level ${lossesTo(length).toFixed(1)}`);
@@ -255,6 +286,7 @@ export function measureRegime(
     twoSigma: two / count,
     endWrong,
     endUnseen,
+    endHidden,
     traces,
   };
 }

@@ -36,7 +36,7 @@ export function correlationOf(
   to: number,
 ): Correlation {
   if (to - from < 20 * LAGS[5] || looksWhite(levels, noise, from, to)) return INDEPENDENT;
-  const slope = slopeOf(levels, from, to, Math.min(64, (to - from) >> 4));
+  const slope = slopeOf(levels, from, to, Math.min(64, (to - from) >> 4), noise.storedStep);
   const variances: { lag: number; value: number }[] = [];
   for (const lag of LAGS) {
     // Steps between so distant samples would be most of what is seen.
@@ -86,6 +86,8 @@ function looksWhite(levels: Float32Array, noise: Noise, from: number, to: number
 
 /** Multiples of it fill a step evenly, in any number. */
 const GOLDEN = (Math.sqrt(5) - 1) / 2;
+/** Differences of stored levels are whole steps, without a middle: they are spread evenly over half a step either way. */
+const spreadOf = (pair: number): number => ((pair * GOLDEN) % 1) - 0.5;
 const LEAST_VARIANCE = 1e-6;
 
 const differences = new Float64Array(PAIRS);
@@ -103,14 +105,12 @@ function variogram(
   const stride = (to - from - lag) / count;
   const trend = slope * lag;
   const { storedStep } = noise;
-  let [spread, shift] = [0, 0];
+  let spread = 0;
   for (let pair = 0; pair < count; pair++) {
     const at = from + Math.floor(pair * stride);
     const share = 1 / noise.at(at);
-    // Differences of stored levels are whole steps, without a middle: they are spread evenly over their step.
-    shift = (shift + GOLDEN) % 1;
-    const spreadOver = storedStep * (shift - 0.5);
-    differences[pair] = Math.abs(levels[at + lag]! - levels[at]! - trend + spreadOver) * share;
+    const difference = levels[at + lag]! - levels[at]! + storedStep * spreadOf(pair);
+    differences[pair] = Math.abs(difference - trend) * share;
     spread += share * share;
   }
   const middle = count >> 1;
@@ -120,12 +120,18 @@ function variogram(
 }
 
 /** dB a sample, by the middle of differences over a distance: events leave it alone. */
-function slopeOf(levels: Float32Array, from: number, to: number, lag: number): number {
+function slopeOf(
+  levels: Float32Array,
+  from: number,
+  to: number,
+  lag: number,
+  storedStep: number,
+): number {
   const count = Math.min(601, to - from - lag);
   const stride = (to - from - lag) / count;
   const list = Array.from({ length: count }, (_, pair) => {
     const at = from + Math.floor(pair * stride);
-    return levels[at + lag]! - levels[at]!;
+    return levels[at + lag]! - levels[at]! + storedStep * spreadOf(pair);
   });
   quickselect(list, count >> 1, 0, count - 1);
   return list[count >> 1]! / lag;

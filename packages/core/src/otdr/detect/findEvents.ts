@@ -52,6 +52,10 @@ const FINE = 5;
 const SCATTER = 0.1;
 /** What looks more scattered than this has more in it than noise. */
 const MOST_SCATTER = 3;
+/** Samples before all is lost in noise whose short line makes steps of anything. */
+const UNSURE = 128;
+/** Steps of less are not told apart from how far an instrument's levels are from straight, dB (common practice, no source). */
+const LEAST_STEP = 0.01;
 /** An event stays where its own step is so many of its deviations. */
 const OWN = 4.2;
 /**
@@ -91,9 +95,12 @@ function search(levels: Float32Array, survey: Survey): { found: FoundEvents; sca
   const block = blockOf(survey, pool);
   const scatter = block === null ? 1 : segments.scatter(partsOf(changes, gap, start, stop), block);
   // A line of a few samples, right where all is lost in noise, makes steps of anything.
-  const sure = lost === null ? stop : stop - (2 * NOISE_BIN) / pool;
+  const sure = lost === null ? stop : stop - UNSURE / pool;
   const events = changes
-    .filter(({ sampleIndex: at, peakDb: peak }) => at < sure || peak !== null)
+    .filter(
+      ({ sampleIndex: at, peakDb: peak, lossDb: loss }) =>
+        peak !== null || (at < sure && Math.abs(loss!) >= LEAST_STEP),
+    )
     .map((event) => ({
       ...event,
       sampleIndex: event.sampleIndex * pool,

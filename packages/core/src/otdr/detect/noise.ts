@@ -39,11 +39,32 @@ export function noiseAlong(levels: Float32Array): Noise {
   }
   const storedStep = storedStepOf(levels);
   const least = storedStep / Math.sqrt(12);
-  const bins = raw.map((_, bin) =>
-    Math.max(least, median([...raw.subarray(Math.max(0, bin - 3), bin + 4)])),
-  );
+  const ends = Float64Array.from(raw, (_, bin) => levelBefore(levels, Math.min(levels.length, (bin + 1) * BIN)));
+  const bins = raw.map((_, bin) => {
+    let [from, to] = [bin, bin + 1];
+    while (from > 0 && bin - from < SMOOTHED && isLike(ends, from - 1, bin)) from--;
+    while (to < count && to - bin <= SMOOTHED && isLike(ends, to, bin)) to++;
+    return Math.max(least, median([...raw.subarray(from, to)]));
+  });
   return alongBins(bins, storedStep);
 }
+
+/** Bins to either side that noise is smoothed over, unless their levels are so many dB away: noise jumps with a level. */
+const SMOOTHED = 3;
+const ALIKE_DB = 2;
+/** Samples of which the level at the back of a bin is the mean. */
+const BEHIND = 16;
+
+/** The level at the back of a bin: noise behind a loss counts for all of the bin that it lies in. */
+function levelBefore(levels: Float32Array, end: number): number {
+  const from = Math.max(0, end - BEHIND);
+  let sum = 0;
+  for (let at = from; at < end; at++) sum += levels[at]!;
+  return sum / Math.max(1, end - from);
+}
+
+const isLike = (levels: Float64Array, one: number, other: number): boolean =>
+  Math.abs(levels[one]! - levels[other]!) < ALIKE_DB;
 
 /** Neighbours that are compared for the step of stored levels, and what is only a rounding of numbers, dB. */
 const COMPARED = 2000;

@@ -68,7 +68,9 @@ export function surveyOf(levels: Float32Array, pulse: number, spacingM = 1): Sur
   const correlated = isWhite ? 1 : samples;
   const { end, lost } = findEnd(levels, noise, correlated, gap, spacingM);
   // The edge of the end is no part of the fiber before it.
-  const stop = Math.min(levels.length, end === null ? levels.length : Math.max(0, end - (gap >> 1)), lost ?? levels.length);
+  const edge = (gap >> 1) + Math.ceil(correlated / 2);
+  const last = end === null ? levels.length : Math.max(0, end - edge);
+  const stop = Math.min(levels.length, last, lost ?? levels.length);
   const reach = TAIL_M / spacingM;
   const tailOf = (from: number, next: number) =>
     afterTail(levels, noise.at(from) * Math.sqrt(correlated), from, next, gap, reach);

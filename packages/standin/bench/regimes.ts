@@ -99,7 +99,7 @@ export function draw(regime: Regime, seed: number): Drawn {
   const count = 8;
   const room = length / (count + 1);
   // Who looks for joints so close together takes a pulse that tells them apart.
-  const pulseNs = Math.min(drawn, Math.floor(room / 6 / metersPerNs));
+  const pulseNs = Math.min(drawn, Math.floor(room / 15 / metersPerNs));
   const pulseM = pulseNs * metersPerNs;
   const splitter = regime.splitterDb && 4 + Math.floor(4 * random.uniform());
   const joints = Array.from({ length: count }, (_, index): TrueJoint => ({

@@ -35,7 +35,9 @@ export function correlationOf(
   from: number,
   to: number,
 ): Correlation {
-  if (to - from < 20 * LAGS[5] || looksWhite(levels, noise, from, to)) return INDEPENDENT;
+  const isCoarse = noise.at(from) < COARSE * noise.storedStep;
+  if (to - from < 20 * LAGS[5]) return INDEPENDENT;
+  if (!isCoarse && looksWhite(levels, noise, from, to)) return INDEPENDENT;
   const slope = slopeOf(levels, from, to, Math.min(64, (to - from) >> 4), noise.storedStep);
   const variances: { lag: number; value: number }[] = [];
   for (const lag of LAGS) {
@@ -46,17 +48,19 @@ export function correlationOf(
   for (let reach = 1; reach + 2 < variances.length; reach++) {
     const beyond = variances.slice(reach, reach + 3);
     const whole = beyond.reduce((sum, { value }) => sum + value, 0) / beyond.length;
-    let sum = 0;
+    let [sum, most] = [0, 0];
     let [lastLag, lastShared] = [0, 1];
     for (const { lag, value } of variances.slice(0, reach + 1)) {
       const own = 1 - value / whole;
       // The trapezium between two distances, for the autocorrelations that were not looked at.
       sum += ((lastShared + own) / 2) * (lag - lastLag);
       [lastLag, lastShared] = [lag, own];
+      most = Math.max(most, sum);
     }
     // Far enough: what is left of the sum beyond is little, and would be mostly chance.
     if (lastLag < ENOUGH * 2 * sum && reach + 3 < variances.length) continue;
-    return { deviation: Math.sqrt(whole), samples: 2 * sum };
+    // Levels that go down in stairs are the more alike the closer they lie, and average out over a whole stair.
+    return { deviation: Math.sqrt(whole), samples: Math.max(1, 2 * (isCoarse ? most : sum)) };
   }
   return INDEPENDENT;
 }
@@ -84,6 +88,8 @@ function looksWhite(levels: Float32Array, noise: Noise, from: number, to: number
   return far < WHITE * near;
 }
 
+/** Noise of less stored steps leaves their stairs to be seen. */
+const COARSE = 1.2;
 /** Multiples of it fill a step evenly, in any number. */
 const GOLDEN = (Math.sqrt(5) - 1) / 2;
 /** Differences of stored levels are whole steps, without a middle: they are spread evenly over half a step either way. */
@@ -120,7 +126,7 @@ function variogram(
 }
 
 /** dB a sample, by the middle of differences over a distance: events leave it alone. */
-function slopeOf(
+export function slopeOf(
   levels: Float32Array,
   from: number,
   to: number,

@@ -75,7 +75,8 @@ export function findEvents(
   const first = search(levels, survey);
   if (Math.abs(first.scatter - 1) <= SCATTER) return first.found;
   // Between its events a trace tells better how its noise hangs together than with them.
-  const correlated = Math.max(1, survey.correlated * Math.min(MOST_SCATTER, first.scatter));
+  const more = Math.min(MOST_SCATTER, first.scatter);
+  const correlated = Math.max(1, survey.correlated * more);
   return search(levels, { ...survey, correlated }).found;
 }
 
@@ -83,8 +84,11 @@ export function findEvents(
 function search(levels: Float32Array, survey: Survey): { found: FoundEvents; scatter: number } {
   const { noise, end, lost } = survey;
   const pool = Math.min(4, Math.max(1, Math.floor(survey.gap / FINE)));
-  const { gap, peaks, start, stop } = pool === 1 ? survey : pooled(survey, pool);
-  const segments = segmentsOf(levels, survey, pool);
+  const { peaks, start, stop, ...own } = pool === 1 ? survey : pooled(survey, pool);
+  // A step of smoothed levels begins half of what they are smoothed over before it.
+  const lead = (survey.smoothed - 1) / 2;
+  const gap = own.gap + Math.ceil((2 * lead) / pool);
+  const segments = segmentsOf(survey, pool);
   const steps: number[] = [];
   const edges = [start, ...peaks.map(({ at }) => at), stop];
   for (let index = 1; index < edges.length; index++) {
@@ -103,7 +107,7 @@ function search(levels: Float32Array, survey: Survey): { found: FoundEvents; sca
     )
     .map((event) => ({
       ...event,
-      sampleIndex: event.sampleIndex * pool,
+      sampleIndex: event.sampleIndex * pool + (event.peakDb === null ? lead : 0),
       spreadSamples: event.spreadSamples * pool,
     }));
   if (end !== null) events.push(endEvent(levels, noise, end, survey.gap));

@@ -1,5 +1,6 @@
 import { correlationOf } from './correlation.ts';
 import { findEnd } from './findEnd.ts';
+import { overStairs, stairOf } from './stairs.ts';
 import { NOISE_BIN, type Noise, noiseAlong, scaled } from './noise.ts';
 import { Segments } from './segments.ts';
 
@@ -39,6 +40,10 @@ export interface Peak {
 
 /** What a trace is made of before anything is looked for in it. Places in samples. */
 export interface Survey {
+  /** dB, one a sample; smoothed over the stairs of coarsely stored ones. */
+  levels: Float32Array;
+  /** Samples that these are the mean of. */
+  smoothed: number;
   noise: Noise;
   /** How many samples know as much as one that is independent. */
   correlated: number;
@@ -82,15 +87,29 @@ export function surveyOf(levels: Float32Array, pulse: number, spacingM = 1): Sur
     const next = all[index + 1]?.at ?? stop;
     return { ...peak, to: tailOf(peak.to, next) };
   });
-  return { noise, correlated, gap, peaks, start, end, lost, stop };
+  const stair = stairOf(levels, noise, start, stop);
+  if (stair === 1) return { levels, noise, correlated, smoothed: 1, gap, peaks, start, end, lost, stop };
+  return {
+    levels: overStairs(levels, stair, start, peaks, stop),
+    noise: scaled(noise, 1 / Math.sqrt(stair)),
+    correlated: stair,
+    smoothed: stair,
+    gap,
+    peaks,
+    start,
+    end,
+    lost,
+    stop,
+  };
 }
 
 /** Samples of a block that knows nothing of the next one, in those that know as much as one independent sample. */
 const BLOCK = 6;
+const STAIR_BLOCK = 1.5;
 
 /** How long blocks are by which weights are checked; null where samples are independent, and known by themselves. */
-export const blockOf = ({ correlated }: Survey, pool = 1): number | null =>
-  correlated === 1 ? null : Math.ceil((BLOCK * correlated) / pool);
+export const blockOf = ({ correlated, smoothed }: Survey, pool = 1): number | null =>
+  correlated === 1 ? null : Math.ceil(((smoothed > 1 ? STAIR_BLOCK : BLOCK) * correlated) / pool);
 
 /** Correlation that is less may be chance. */
 const CHANCE = 1.35;
@@ -109,8 +128,7 @@ function calmTo({ bins }: Noise): number {
  * @param pool how many samples are taken together; a place of the sums is as many samples
  */
 export function segmentsOf(
-  levels: Float32Array,
-  { noise, correlated, peaks, start, stop }: Survey,
+  { levels, noise, correlated, peaks, start, stop }: Survey,
   pool = 1,
 ): Segments {
   const count = Math.floor(stop / pool);

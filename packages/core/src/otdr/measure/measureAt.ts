@@ -40,10 +40,12 @@ export function measureAt(
   survey: Survey = surveyOf(levels, pulse),
 ): Measured {
   const { start, stop, end, peaks } = survey;
-  const segments = segmentsOf(levels, survey);
+  const segments = segmentsOf(survey);
+  const lead = (survey.smoothed - 1) / 2;
   // A reflection in a zone has its dead zone added.
   const wide = zones.map(({ startIndex, endIndex }): Zone => {
-    const [from, to] = [clamp(startIndex, start, stop), clamp(endIndex, start, stop)];
+    const from = clamp(startIndex - lead, start, stop);
+    const to = clamp(endIndex + lead, start, stop);
     const over = peaks.filter((peak) => peak.at < to && peak.to > from);
     return {
       startIndex: Math.min(from, ...over.map((peak) => peak.at)),

@@ -41,6 +41,8 @@ const RISE = 1.2;
 const SEEN = 4;
 /** How far a receiver's tail reaches, m: fifteen times the longest that is usual (common practice, no source). */
 const TAIL_M = 1200;
+/** Within so many meters light behind a reflection is rather its tail than a fiber that ends without a reflection. */
+const PASSING_M = 80;
 
 /** Power of a part of a trace, with its running sum. */
 class Power {
@@ -74,8 +76,9 @@ interface Dark {
   /** How many samples know as much as one that is independent. */
   shared: number;
   gap: number;
-  /** Samples that a receiver's tail may reach. */
+  /** Samples that a receiver's tail may reach, and those within which it is told from fiber by nothing. */
   tail: number;
+  passing: number;
 }
 
 /**
@@ -108,7 +111,8 @@ export function findEnd(
     square += (power.mean(at, at + 1) - mean) ** 2;
   const deviation = Math.max(Math.sqrt(square / back), 0.3 * quiet);
   const tail = Math.round(TAIL_M / spacingM) + 6 * gap;
-  const dark: Dark = { power, mean, deviation, shared, gap, tail };
+  const passing = Math.round(PASSING_M / spacingM) + 4 * gap;
+  const dark: Dark = { power, mean, deviation, shared, gap, tail, passing };
   if (mean > DARK * Math.max(deviation, quiet))
     return { end: null, before: null, lost: lostAt({ ...dark, mean: 0, deviation: quiet }, power.to) };
   const bright = lastLight(dark, power.to);
@@ -196,10 +200,14 @@ function lastPeak({ power, deviation, shared, gap }: Dark, until: number): Rise 
 }
 
 /** Whether there is fiber behind a reflection, and not only the receiver's way back from it. */
-function isFiberBehind({ power, mean, deviation, gap, tail }: Dark, peak: Rise, bright: Block): boolean {
+function isFiberBehind(
+  { power, mean, deviation, gap, tail, passing }: Dark,
+  peak: Rise,
+  bright: Block,
+): boolean {
   const from = peak.at + 4 * gap;
   const length = bright.to - from;
-  if (length < 4 * gap) return false;
+  if (length < passing) return false;
   if (length > tail) return true;
   const third = Math.ceil(length / 3);
   const first = power.mean(from, from + third) - mean;

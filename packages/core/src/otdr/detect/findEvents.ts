@@ -87,15 +87,16 @@ function search(levels: Float32Array, survey: Survey): { found: FoundEvents; sca
   const { peaks, start, stop, ...own } = pool === 1 ? survey : pooled(survey, pool);
   // A step of smoothed levels begins half of what they are smoothed over before it.
   const lead = (survey.smoothed - 1) / 2;
-  const gap = own.gap + Math.ceil((2 * lead) / pool);
+  const width: Width = { gap: own.gap + Math.ceil((2 * lead) / pool), chance: own.gap };
+  const { gap } = width;
   const segments = segmentsOf(survey, pool);
   const steps: number[] = [];
   const edges = [start, ...peaks.map(({ at }) => at), stop];
   for (let index = 1; index < edges.length; index++) {
     const from = index === 1 ? start : Math.min(stop, peaks[index - 2]!.to);
-    split(segments, from, edges[index]!, gap, steps);
+    split(segments, from, edges[index]!, width, steps);
   }
-  const changes = measured(segments, steps, peaks, gap, start, stop);
+  const changes = measured(segments, steps, peaks, width, start, stop);
   const block = blockOf(survey, pool);
   const scatter = block === null ? 1 : segments.scatter(partsOf(changes, gap, start, stop), block);
   // A line of a few samples, right where all is lost in noise, makes steps of anything.
@@ -128,18 +129,27 @@ function partsOf(
   return edges.slice(1).map((edge, index) => [edges[index]! + (index > 0 ? 8 * gap : 0), edge]);
 }
 
+/** How wide a step is. */
+interface Width {
+  /** Samples that it is spread over. */
+  gap: number;
+  /** What these leave over by chance, as a weighted sum of squares. */
+  chance: number;
+}
+
 /** Samples a line takes at least: steps closer than that are not told apart. */
 const roomOf = (gap: number): number => 2 * gap + 8;
 
 /** Splits a segment where it has a step, and both parts again. */
-function split(segments: Segments, from: number, to: number, gap: number, steps: number[]): void {
+function split(segments: Segments, from: number, to: number, width: Width, steps: number[]): void {
+  const { gap, chance } = width;
   const room = roomOf(gap);
   if (to - from < 2 * room + gap) return;
   const { at, gain } = searchSplit(segments, from, to, gap, room);
-  if (gain < SURE + gap) return;
+  if (gain < SURE + chance) return;
   steps.push(at);
-  split(segments, from, at, gap, steps);
-  split(segments, at + gap, to, gap, steps);
+  split(segments, from, at, width, steps);
+  split(segments, at + gap, to, width, steps);
 }
 
 /** Where two lines through a segment leave over the least: looked for coarsely, then sample by sample. */
@@ -173,10 +183,11 @@ function measured(
   segments: Segments,
   steps: readonly number[],
   peaks: readonly Peak[],
-  gap: number,
+  width: Width,
   start: number,
   stop: number,
 ): FoundEvent[] {
+  const { gap } = width;
   let places: Place[] = [
     ...apart(steps, gap).map((at) => ({ at, to: at + gap, peak: null })),
     ...peaks.map(({ at, to, height }) => ({ at, to, peak: height })),
@@ -198,15 +209,15 @@ function measured(
   const near = gap + roomOf(gap);
   for (let round = 0, found = true; found && round < ROUNDS; round++) {
     const before = places.length;
-    if (round > 0) places = withMissed(segments, places, gap, start, stop);
+    if (round > 0) places = withMissed(segments, places, width, start, stop);
     // Where nothing was missed, all lie where they belong after this round.
     found = round === 0 || places.length > before;
     settle();
-    places = merged(segments, places, gap, start, stop, 2 * near);
+    places = merged(segments, places, width, start, stop, 2 * near);
     dropWeak();
     settle();
   }
-  places = merged(segments, places, gap, start, stop, 16 * near);
+  places = merged(segments, places, width, start, stop, 16 * near);
   settle();
   dropWeak();
   return measure().map((event, index) => {
@@ -274,17 +285,17 @@ function spreadOut(
 function withMissed(
   segments: Segments,
   places: readonly Place[],
-  gap: number,
+  width: Width,
   start: number,
   stop: number,
 ): Place[] {
   const more: number[] = [];
   for (let index = 0; index <= places.length; index++) {
     const from = index === 0 ? start : places[index - 1]!.to;
-    split(segments, from, index < places.length ? places[index]!.at : stop, gap, more);
+    split(segments, from, index < places.length ? places[index]!.at : stop, width, more);
   }
   if (more.length === 0) return [...places];
-  const fresh = more.map((at) => ({ at, to: at + gap, peak: null }));
+  const fresh = more.map((at) => ({ at, to: at + width.gap, peak: null }));
   return [...places, ...fresh].sort((a, b) => a.at - b.at);
 }
 
@@ -303,7 +314,7 @@ function apart(steps: readonly number[], gap: number): number[] {
 function merged(
   segments: Segments,
   places: readonly Place[],
-  gap: number,
+  { gap, chance }: Width,
   start: number,
   stop: number,
   within: number,
@@ -326,7 +337,7 @@ function merged(
       segments.leftOver(from, one.at) -
       segments.leftOver(one.to, two.at) -
       segments.leftOver(two.to, to);
-    if (both - single.gain > TWO + gap) continue;
+    if (both - single.gain > TWO + chance) continue;
     list.splice(index, 2, { at: single.at, to: single.at + gap, peak: null });
   }
   return list;

@@ -2,9 +2,9 @@ import { slopeOf } from './correlation.ts';
 import type { Noise } from './noise.ts';
 
 /** So many neighbours are stored alike where levels go down in stairs, with little noise to part them. */
-const ALIKE = 0.75;
+const ALIKE = 0.6;
 /** A part of the trace at its front, where there is least noise, by which stairs are told. */
-const FRONT = 1 / 3;
+const FRONT = 1 / 8;
 /** Samples between two looks, and the distance by which the slope is told. */
 const EVERY = 4;
 const DISTANCE = 512;
@@ -18,7 +18,7 @@ const LONGEST = 1 / 40;
  */
 export function stairOf(levels: Float32Array, noise: Noise, from: number, to: number): number {
   const front = from + Math.floor((to - from) * FRONT);
-  if (front - from < 2 * DISTANCE) return 1;
+  if (to - from < 4 * DISTANCE) return 1;
   let [alike, looks] = [0, 0];
   for (let at = from; at < front; at += EVERY, looks++) if (levels[at] === levels[at + 1]) alike++;
   if (alike < ALIKE * looks) return 1;

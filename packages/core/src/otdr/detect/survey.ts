@@ -76,9 +76,16 @@ export function surveyOf(levels: Float32Array, pulse: number, spacingM = 1): Sur
   const edge = (gap >> 1) + Math.ceil(correlated / 2);
   const last = end === null ? levels.length : Math.max(0, end - edge);
   const stop = Math.min(levels.length, last, lost ?? levels.length);
-  const reach = TAIL_M / spacingM;
+  const stair = stairOf(levels, noise, Math.min(stop, 4 * gap + 20), stop);
+  const rounding = stair === 1 ? 0 : noise.storedStep ** 2 / 12;
   const tailOf = (from: number, next: number) =>
-    afterTail(levels, noise.at(from) * Math.sqrt(correlated), from, next, gap, reach);
+    afterTail(levels, from, {
+      stop: next,
+      variance: noise.at(from) ** 2 * correlated,
+      rounding,
+      gap,
+      reach: TAIL_M / spacingM,
+    });
   const launch = Math.min(stop, launchZone(levels, noise, gap, stop));
   const start = tailOf(launch, stop);
   const isOfEnd = ({ at }: Peak) => end !== null && at > end - gap - 2;
@@ -87,12 +94,11 @@ export function surveyOf(levels: Float32Array, pulse: number, spacingM = 1): Sur
     const next = all[index + 1]?.at ?? stop;
     return { ...peak, to: tailOf(peak.to, next) };
   });
-  const stair = stairOf(levels, noise, start, stop);
   if (stair === 1) return { levels, noise, correlated, smoothed: 1, gap, peaks, start, end, lost, stop };
   return {
     levels: overStairs(levels, stair, start, peaks, stop),
-    noise: scaled(noise, 1 / Math.sqrt(stair)),
-    correlated: stair,
+    noise: scaled(noise, Math.sqrt(correlated / (stair + correlated))),
+    correlated: stair + correlated,
     smoothed: stair,
     gap,
     peaks,
@@ -183,26 +189,30 @@ const TAIL_SIZES = [2, 6, 12];
 /** A block lies above the line behind it by so many deviations where a tail is not over yet. */
 const TAIL = 3;
 
+/** What a tail is followed in. */
+interface TailRoom {
+  /** Where the next event, or the end, begins. */
+  stop: number;
+  /** Variance of the mean of n samples, times n, and what the rounding of stored levels adds to it whatever n is. */
+  variance: number;
+  rounding: number;
+  gap: number;
+  /** Samples that a tail may reach. */
+  reach: number;
+}
+
 /**
  * Where the receiver's tail after a reflection is gone: a block of samples lies on the line through those behind it. A
  * tail is exponential: it is less than noise by far once it was followed as far again.
  * @param from the first sample behind the reflection's dead zone
- * @param stop where the next event, or the end, begins
- * @param reach samples that it may reach
  */
-function afterTail(
-  levels: Float32Array,
-  deviation: number,
-  from: number,
-  stop: number,
-  gap: number,
-  reach: number,
-): number {
+function afterTail(levels: Float32Array, from: number, room: TailRoom): number {
   let at = from;
+  const { stop, gap, reach } = room;
   const most = Math.max(LEAST_BLOCK, Math.round(reach * MOST_BLOCK));
   for (const size of TAIL_SIZES) {
     const block = Math.min(most, size * Math.max(4, gap));
-    const next = followTail(levels, deviation, at, stop, block, from + reach);
+    const next = followTail(levels, at, block, from + reach, room);
     // What is not seen in short blocks is no tail: longer ones would take a joint for one.
     if (next === at) break;
     at = next;
@@ -217,13 +227,12 @@ const JOINT = 3.5;
 /** The end of the last block, of some one behind the other, that lies above the line through the blocks behind it. */
 function followTail(
   levels: Float32Array,
-  deviation: number,
   from: number,
-  stop: number,
   block: number,
   most: number,
+  { stop, variance, rounding }: TailRoom,
 ): number {
-  const own = deviation / Math.sqrt(block);
+  const own = Math.sqrt(variance / block + rounding);
   // Variance of a block and of a line one block before its first: the mean of six, and its slope over 3.5 blocks.
   const bar = TAIL * own * Math.sqrt(1 + 1 / LINE_BLOCKS + 3.5 ** 2 / 17.5);
   // A second difference has six variances of a block.

@@ -27,15 +27,17 @@ const INDEPENDENT: Correlation = { deviation: 1, samples: 1 };
  * Source: G. Matheron, Economic Geology 58 (1963), 1246-1266, for the variogram; the sum of autocorrelations as variance
  * of a mean: G. Box and G. Jenkins, Time Series Analysis, chapter 2 (both from memory).
  * @param levels dB, one a sample
- * @param from the first sample that counts, and `to` the one after the last
+ * @param start the first sample that counts, and `to` the one after the last
  */
 export function correlationOf(
   levels: Float32Array,
   noise: Noise,
-  from: number,
+  start: number,
   to: number,
 ): Correlation {
-  const isCoarse = noise.at(from) < COARSE * noise.storedStep;
+  const isCoarse = noise.at(start) < COARSE * noise.storedStep;
+  // Where rounding hides the noise at first it is told where it has grown.
+  const from = isCoarse ? start + Math.floor((to - start) / 3) : start;
   if (to - from < 20 * LAGS[5]) return INDEPENDENT;
   if (!isCoarse && looksWhite(levels, noise, from, to)) return INDEPENDENT;
   const slope = slopeOf(levels, from, to, Math.min(64, (to - from) >> 4), noise.storedStep);
@@ -60,13 +62,14 @@ export function correlationOf(
     // Far enough: what is left of the sum beyond is little, and would be mostly chance.
     if (lastLag < ENOUGH * 2 * sum && reach + 3 < variances.length) continue;
     // Levels that go down in stairs are the more alike the closer they lie, and average out over a whole stair.
-    return { deviation: Math.sqrt(whole), samples: Math.max(1, 2 * (isCoarse ? most : sum)) };
+    const samples = (1 + UNKNOWN) * 2 * (isCoarse ? most : sum);
+    return { deviation: Math.sqrt(whole), samples: Math.max(1, samples) };
   }
   return INDEPENDENT;
 }
 
 /** Samples that are passed over between two looks, a distance that is long for noise, and what is chance in its share. */
-const EVERY = 8;
+const EVERY = 16;
 const LONG = 8;
 const WHITE = 1.05;
 /** A difference of so many deviations is an event's. */
@@ -88,6 +91,8 @@ function looksWhite(levels: Float32Array, noise: Noise, from: number, to: number
   return far < WHITE * near;
 }
 
+/** What is added because a trace tells only nearly how it hangs together. */
+const UNKNOWN = 0.05;
 /** Noise of less stored steps leaves their stairs to be seen. */
 const COARSE = 1.2;
 /** Multiples of it fill a step evenly, in any number. */

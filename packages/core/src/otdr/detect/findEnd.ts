@@ -26,19 +26,23 @@ const BACK = 0.03;
 const LEAST_BACK = 64;
 /** Where power at the back is so many deviations of its noise, there is still fiber. */
 const DARK = 1.5;
-/** A mean is light, and a rise is a reflection, by so many deviations; of few samples by more, for these are skew. */
+/** Where the logarithm has this much noise all along the trace there is no light at all, dB. */
+const DARK_DB = 1.5;
+/** A mean is light, and a rise is a reflection, by so many deviations; of few independent samples by more: these are skew. */
 const SURE = 6;
 const SURE_OF_FEW = 9;
 const FEW = 16;
 /** How many times as large blocks are that are looked through next. */
 const LARGER = 4;
-/** A single sample of less than so many deviations of noise says nothing of a fiber: 0.8 dB of noise. */
-const TOLD = 2.7;
+/** A single sample of less than so many deviations of noise says nothing of a fiber: half a dB of noise. */
+const TOLD = 4;
 const TOLD_BLOCK = 64;
 /** A reflection stands out by so much of what lies before it. */
 const RISE = 1.2;
 /** A drop to dark is seen where what lies before it is so many deviations, by the samples of a pulse. */
 const SEEN = 4;
+/** What falls by less over a sixth of its length is level. */
+const LEVEL = 1.35;
 /** How far a receiver's tail reaches, m: fifteen times the longest that is usual (common practice, no source). */
 const TAIL_M = 1200;
 /** Within so many meters light behind a reflection is rather its tail than a fiber that ends without a reflection. */
@@ -96,6 +100,7 @@ export function findEnd(
   gap: number,
   spacingM: number,
 ): FiberEnd {
+  if (Math.min(...noise.bins) > DARK_DB) return { end: 0, before: null, lost: null };
   const launch = 4 * gap + LAUNCH;
   const loud = firstLoud(levels, noise, launch);
   if (loud === null) return { end: null, before: null, lost: null };
@@ -135,7 +140,8 @@ function firstLoud(levels: Float32Array, { bins }: Noise, launch: number): numbe
 /** Variance of the mean of so many samples, in variances of one. */
 const varianceOf = (count: number, shared: number): number => Math.min(1, shared / count);
 
-const sureOf = (count: number): number => (count < FEW ? SURE_OF_FEW : SURE);
+const sureOf = (count: number, shared: number): number =>
+  count < FEW * shared ? SURE_OF_FEW : SURE;
 
 /** A block of samples that has light. */
 interface Block {
@@ -148,7 +154,7 @@ function lastLight({ power, mean, deviation, shared, gap }: Dark, until: number)
   let last: Block | null = null;
   const room = until - power.from;
   for (let size = Math.max(1, gap >> 1); size === 1 || size <= room / 4; size *= LARGER) {
-    const bar = mean + sureOf(size) * deviation * Math.sqrt(varianceOf(size, shared));
+    const bar = mean + sureOf(size, shared) * deviation * Math.sqrt(varianceOf(size, shared));
     const first: number = last ? last.to : power.from;
     for (let to = until; to - size >= first; to -= size)
       if (power.mean(to - size, to) > bar) {
@@ -182,7 +188,7 @@ interface Rise {
 function lastPeak({ power, deviation, shared, gap }: Dark, until: number): Rise | null {
   const size = Math.max(1, gap >> 1);
   const width = Math.max(4, 2 * gap);
-  const bar = sureOf(size) * deviation * Math.sqrt(varianceOf(size, shared) + varianceOf(width, shared));
+  const bar = sureOf(size, shared) * deviation * Math.sqrt(varianceOf(size, shared) + varianceOf(width, shared));
   for (let from = until - size; from - size - width >= power.from; from -= Math.max(1, size >> 1)) {
     const before = power.mean(from - size - width, from - size);
     const own = power.mean(from, from + size);
@@ -213,8 +219,14 @@ function isFiberBehind(
   const first = power.mean(from, from + third) - mean;
   const last = power.mean(bright.to - third, bright.to) - mean;
   if (first < 2 * last) return true;
-  // A tail that ends on a fiber: it is nearly as bright as the fiber before.
-  return last > 0.3 * (peak.before - mean) && first < 30 * last && peak.before - mean > 10 * deviation;
+  // A tail that ends on a fiber: it is nearly as bright as the fiber before, and falls no more.
+  const half = third >> 1;
+  const [early, late] = [
+    power.mean(bright.to - third, bright.to - half) - mean,
+    power.mean(bright.to - half, bright.to) - mean,
+  ];
+  const before = peak.before - mean;
+  return last > 0.3 * before && before > 10 * deviation && early < LEVEL * late;
 }
 
 /** Where light ends at once; null where it only gets less and less. */

@@ -4,7 +4,6 @@ import {
   PEAK,
   type Peak,
   type Survey,
-  blockOf,
   meanOf,
   pooled,
   segmentsOf,
@@ -43,7 +42,7 @@ export interface FoundEvents {
  * gap leave over: with so many places to choose from, noise alone gets there in less than one trace of a
  * hundred.
  */
-const SURE = 20;
+const SURE = 18;
 /** How much less three lines must leave over than two for two steps close together to be two. */
 const TWO = 50;
 /** A pulse covers so many places at least: finer ones tell a step no better and cost as much each. */
@@ -54,6 +53,8 @@ const SCATTER = 0.1;
 const MOST_SCATTER = 3;
 /** Samples before all is lost in noise whose short line makes steps of anything. */
 const UNSURE = 128;
+/** Whose place is so uncertain that less deviations than this are left of its step is none. */
+const STANDS = 2.5;
 /** Steps of less are not told apart from how far an instrument's levels are from straight, dB (common practice, no source). */
 const LEAST_STEP = 0.01;
 /** An event stays where its own step is so many of its deviations. */
@@ -97,14 +98,14 @@ function search(levels: Float32Array, survey: Survey): { found: FoundEvents; sca
     split(segments, from, edges[index]!, width, steps);
   }
   const changes = measured(segments, steps, peaks, width, start, stop);
-  const block = blockOf(survey, pool);
+  const block = survey.block === null ? null : Math.ceil(survey.block / pool);
   const scatter = block === null ? 1 : segments.scatter(partsOf(changes, gap, start, stop), block);
   // A line of a few samples, right where all is lost in noise, makes steps of anything.
   const sure = lost === null ? stop : stop - UNSURE / pool;
   const events = changes
     .filter(
-      ({ sampleIndex: at, peakDb: peak, lossDb: loss }) =>
-        peak !== null || (at < sure && Math.abs(loss!) >= LEAST_STEP),
+      ({ sampleIndex: at, peakDb: peak, lossDb: loss, sigmaDb: sigma }) =>
+        peak !== null || (at < sure && Math.abs(loss!) >= Math.max(LEAST_STEP, STANDS * sigma!)),
     )
     .map((event) => ({
       ...event,
@@ -142,11 +143,11 @@ const roomOf = (gap: number): number => 2 * gap + 8;
 
 /** Splits a segment where it has a step, and both parts again. */
 function split(segments: Segments, from: number, to: number, width: Width, steps: number[]): void {
-  const { gap, chance } = width;
+  const { gap } = width;
   const room = roomOf(gap);
   if (to - from < 2 * room + gap) return;
-  const { at, gain } = searchSplit(segments, from, to, gap, room);
-  if (gain < SURE + chance) return;
+  const { at } = searchSplit(segments, from, to, gap, room);
+  if (segments.stepGain(from, at, gap, to) < SURE) return;
   steps.push(at);
   split(segments, from, at, width, steps);
   split(segments, at + gap, to, width, steps);

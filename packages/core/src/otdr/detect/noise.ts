@@ -3,6 +3,8 @@ import { median } from 'simple-statistics';
 // Constants of this file that name no source were tuned on traces of the simulated OTDR (`packages/standin`).
 
 const BIN = 256;
+/** Samples of a bin that are looked at: noise is the same in the others. */
+const LOOKED_AT = 160;
 /** Mean of the absolute value of a normal figure, in deviations. */
 const MEAN_ABSOLUTE = Math.sqrt(2 / Math.PI);
 
@@ -24,7 +26,7 @@ export function noiseAlong(levels: Float32Array): Noise {
   const raw = new Float64Array(count);
   for (let bin = 0; bin < count; bin++) {
     const from = Math.max(1, bin * BIN);
-    const to = Math.min(levels.length - 1, bin * BIN + BIN);
+    const to = Math.min(levels.length - 1, bin * BIN + LOOKED_AT);
     let sum = 0;
     let level = levels[from]!;
     let step = level - levels[from - 1]!;
@@ -38,7 +40,7 @@ export function noiseAlong(levels: Float32Array): Noise {
     raw[bin] = to > from ? sum / (to - from) / (MEAN_ABSOLUTE * Math.sqrt(6)) : 0;
   }
   const storedStep = storedStepOf(levels);
-  const least = storedStep / Math.sqrt(12);
+  const least = Math.max(FINEST, storedStep) / Math.sqrt(12);
   const ends = Float64Array.from(raw, (_, bin) => levelBefore(levels, Math.min(levels.length, (bin + 1) * BIN)));
   const bins = raw.map((_, bin) => {
     let [from, to] = [bin, bin + 1];
@@ -78,7 +80,7 @@ function storedStepOf(levels: Float32Array): number {
     const difference = Math.abs(levels[at]! - levels[at - 1]!);
     if (difference > ROUNDING && difference < least) least = difference;
   }
-  return Math.max(FINEST, least === Infinity ? 0 : least);
+  return least === Infinity ? FINEST : least;
 }
 
 const alongBins = (bins: Float64Array, storedStep: number): Noise => ({

@@ -94,6 +94,17 @@ export class Segments {
     return whole - this.leftOver(from, split) - this.leftOver(split + gap, to);
   }
 
+  /** As much, with the samples of the gap left out of the one line too: what they scatter is no sign of a step. */
+  stepGain(from: number, split: number, gap: number, to: number): number {
+    const { sums } = this;
+    const [a, b, s, e] = [6 * from, 6 * to, 6 * split, 6 * (split + gap)];
+    const [w, wx, wxx, wy, wxy, wyy] = [0, 1, 2, 3, 4, 5].map(
+      (sum) => sums[s + sum]! - sums[a + sum]! + sums[b + sum]! - sums[e + sum]!,
+    ) as [number, number, number, number, number, number];
+    const both = this.leftOver(from, split) + this.leftOver(split + gap, to);
+    return leftOf(w, wx, wxx, wy, wxy, wyy) - both;
+  }
+
   /**
    * The split of a part that leaves over the least, of every so many samples; what belongs to both ends
    * is read once for all of them.

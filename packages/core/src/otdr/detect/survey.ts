@@ -47,6 +47,8 @@ export interface Survey {
   noise: Noise;
   /** How many samples know as much as one that is independent. */
   correlated: number;
+  /** Samples of blocks by which weights are checked; null where samples are independent, and known by themselves. */
+  block: number | null;
   /** Samples that a step is spread over. */
   gap: number;
   peaks: Peak[];
@@ -83,6 +85,7 @@ export function surveyOf(levels: Float32Array, pulse: number, spacingM = 1): Sur
       stop: next,
       variance: noise.at(from) ** 2 * correlated,
       rounding,
+      stair,
       gap,
       reach: TAIL_M / spacingM,
     });
@@ -94,28 +97,22 @@ export function surveyOf(levels: Float32Array, pulse: number, spacingM = 1): Sur
     const next = all[index + 1]?.at ?? stop;
     return { ...peak, to: tailOf(peak.to, next) };
   });
-  if (stair === 1) return { levels, noise, correlated, smoothed: 1, gap, peaks, start, end, lost, stop };
+  const block = correlated === 1 ? null : BLOCK * correlated;
+  const found = { gap, peaks, start, end, lost, stop };
+  if (stair === 1) return { levels, noise, correlated, block, smoothed: 1, ...found };
   return {
     levels: overStairs(levels, stair, start, peaks, stop),
     noise: scaled(noise, Math.sqrt(correlated / (stair + correlated))),
     correlated: stair + correlated,
+    block: BLOCK * correlated + STAIR_BLOCK * stair,
     smoothed: stair,
-    gap,
-    peaks,
-    start,
-    end,
-    lost,
-    stop,
+    ...found,
   };
 }
 
-/** Samples of a block that knows nothing of the next one, in those that know as much as one independent sample. */
+/** Samples of a block that knows nothing of the next one, in those that know as much as one independent one, and in stairs. */
 const BLOCK = 6;
 const STAIR_BLOCK = 1.5;
-
-/** How long blocks are by which weights are checked; null where samples are independent, and known by themselves. */
-export const blockOf = ({ correlated, smoothed }: Survey, pool = 1): number | null =>
-  correlated === 1 ? null : Math.ceil(((smoothed > 1 ? STAIR_BLOCK : BLOCK) * correlated) / pool);
 
 /** Correlation that is less may be chance. */
 const CHANCE = 1.35;
@@ -193,9 +190,10 @@ const TAIL = 3;
 interface TailRoom {
   /** Where the next event, or the end, begins. */
   stop: number;
-  /** Variance of the mean of n samples, times n, and what the rounding of stored levels adds to it whatever n is. */
+  /** Variance of the mean of n samples, times n; that of the rounding of stored levels, and the stairs it makes. */
   variance: number;
   rounding: number;
+  stair: number;
   gap: number;
   /** Samples that a tail may reach. */
   reach: number;
@@ -212,10 +210,10 @@ function afterTail(levels: Float32Array, from: number, room: TailRoom): number {
   const most = Math.max(LEAST_BLOCK, Math.round(reach * MOST_BLOCK));
   for (const size of TAIL_SIZES) {
     const block = Math.min(most, size * Math.max(4, gap));
-    const next = followTail(levels, at, block, from + reach, room);
-    // What is not seen in short blocks is no tail: longer ones would take a joint for one.
-    if (next === at) break;
-    at = next;
+    const { to, joint } = followTail(levels, at, block, from + reach, room);
+    at = to;
+    // Longer blocks would take it for a tail.
+    if (joint) break;
   }
   return at === from ? from : Math.min(stop, at + (at - from));
 }
@@ -230,9 +228,10 @@ function followTail(
   from: number,
   block: number,
   most: number,
-  { stop, variance, rounding }: TailRoom,
-): number {
-  const own = Math.sqrt(variance / block + rounding);
+  { stop, variance, rounding, stair }: TailRoom,
+): { to: number; joint: boolean } {
+  // The rounding of whole stairs averages out.
+  const own = Math.sqrt(variance / block + rounding * Math.min(1, (stair / block / 2) ** 2));
   // Variance of a block and of a line one block before its first: the mean of six, and its slope over 3.5 blocks.
   const bar = TAIL * own * Math.sqrt(1 + 1 / LINE_BLOCKS + 3.5 ** 2 / 17.5);
   // A second difference has six variances of a block.
@@ -242,30 +241,28 @@ function followTail(
     (means[index] ??= meanOf(levels, from + index * block, from + (index + 1) * block));
   for (let index = 0; from + (index + 1 + LINE_BLOCKS) * block < stop; index++) {
     const begin = from + index * block;
-    if (begin > most || !isAboveLine(meanAt, index, bar, joint)) return begin;
+    const hasJoint = hasJointBehind(meanAt, index, joint);
+    if (begin > most || hasJoint || !isAboveLine(meanAt, index, bar))
+      return { to: begin, joint: hasJoint };
   }
-  return from;
+  return { to: from, joint: false };
 }
 
-/** Whether a block lies above the line through those behind it, with no joint among them. */
-function isAboveLine(
-  meanAt: (index: number) => number,
-  index: number,
-  bar: number,
-  joint: number,
-): boolean {
+/** Whether levels fall more than a block before among those behind one: a tail falls less and less. */
+function hasJointBehind(meanAt: (index: number) => number, index: number, bar: number): boolean {
+  for (let next = index + 1; next < index + LINE_BLOCKS; next++)
+    if (2 * meanAt(next) - meanAt(next - 1) - meanAt(next + 1) > bar) return true;
+  return false;
+}
+
+/** Whether a block lies above the line through those behind it. */
+function isAboveLine(meanAt: (index: number) => number, index: number, bar: number): boolean {
   let [sum, along] = [0, 0];
   for (let next = 1; next <= LINE_BLOCKS; next++) {
     sum += meanAt(index + next);
     along += (next - 3.5) * meanAt(index + next);
   }
-  const lineAt = (place: number) => sum / LINE_BLOCKS + (along / 17.5) * (place - 3.5);
-  // A tail falls less and less; where levels fall more than a block before there is a joint.
-  for (let next = 1; next < LINE_BLOCKS; next++) {
-    const [last, own, after] = [-1, 0, 1].map((step) => meanAt(index + next + step));
-    if (2 * own! - last! - after! > joint) return false;
-  }
-  return meanAt(index) - lineAt(0) > bar;
+  return meanAt(index) - (sum / LINE_BLOCKS - (3.5 * along) / 17.5) > bar;
 }
 
 /** The first sample behind the launch: its peak, and the way back from it. */
@@ -291,30 +288,39 @@ function findPeaks(
   stop: number,
 ): Peak[] {
   const peaks: Peak[] = [];
-  let bar = 0;
-  let [last, one] = [levels[start]!, levels[start + 1]!];
-  for (let at = start + 2; at < stop; at++) {
-    if ((at & 63) === 0 || bar === 0)
-      bar = Math.max(PEAK.least, PEAK.deviations * noise.at(at) * Math.SQRT2);
-    const level = levels[at]!;
-    const rise = level - last;
-    last = one;
-    one = level;
-    if (rise < bar) continue;
+  for (let from = start + 2; from < stop; ) {
+    const bar = Math.max(PEAK.least, PEAK.deviations * noise.at(from) * Math.SQRT2);
+    const until = Math.min(stop, from + LOOKED_AT);
+    const at = firstRise(levels, from, until, bar);
+    if (at === until) {
+      from = at;
+      continue;
+    }
     const before = meanOf(levels, Math.max(start, at - 2 - 2 * gap), at - 1);
-    let top = level;
+    let top = levels[at]!;
     let end = at;
     const most = Math.min(stop, at + 6 * gap + 60);
     while (end < most && levels[end]! > before + bar / 2) top = Math.max(top, levels[end++]!);
     // A sample far below its neighbours rises beside itself, and is no reflection.
-    if (top < before + bar) continue;
-    if (end - at < Math.max(2, gap / 3) && top < before + 2 * bar) continue;
+    const isNarrow = end - at < Math.max(2, gap / 3) && top < before + 2 * bar;
+    if (top < before + bar || isNarrow) {
+      from = at + 1;
+      continue;
+    }
     peaks.push({ at: at - 1, to: Math.min(stop, end + 2 * gap + 3), height: top - before });
-    at = end + gap;
-    last = levels[at - 1]!;
-    one = levels[at]!;
+    from = end + gap + 1;
   }
   return peaks;
+}
+
+/** Samples that one bar holds for. */
+const LOOKED_AT = 64;
+
+/** The first sample that lies far above the one two before it, or the last. */
+function firstRise(levels: Float32Array, from: number, until: number, bar: number): number {
+  let at = from;
+  while (at < until && levels[at]! - levels[at - 2]! < bar) at++;
+  return at;
 }
 
 export function meanOf(levels: Float32Array, from: number, to: number): number {

@@ -337,7 +337,7 @@ export function traceSpeed(): TraceFigure[] {
     {
       name: 'trace-joints',
       ratio: ratioOf(() => findEvents(levels, 10), sum),
-      limit: 25,
+      limit: 30,
       note: `joints of ${SAMPLES} samples against one plain sum of them`,
     },
   ];

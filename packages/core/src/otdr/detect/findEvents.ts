@@ -46,7 +46,7 @@ const SURE = 18;
 /** How much less three lines must leave over than two for two steps close together to be two. */
 const TWO = 50;
 /** A pulse covers so many places at least: finer ones tell a step no better and cost as much each. */
-const FINE = 5;
+const FINE = 4;
 /** By how much the check between events must differ from what was taken for all to be done anew. */
 const SCATTER = 0.1;
 /** What looks more scattered than this has more in it than noise. */

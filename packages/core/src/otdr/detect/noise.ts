@@ -41,13 +41,15 @@ export function noiseAlong(levels: Float32Array): Noise {
   }
   const storedStep = storedStepOf(levels);
   const least = Math.max(FINEST, storedStep) / Math.sqrt(12);
-  const ends = Float64Array.from(raw, (_, bin) => levelBefore(levels, Math.min(levels.length, (bin + 1) * BIN)));
-  const bins = raw.map((_, bin) => {
+  const ends = new Float64Array(count);
+  for (let bin = 0; bin < count; bin++) ends[bin] = levelBefore(levels, Math.min(levels.length, (bin + 1) * BIN));
+  const bins = new Float64Array(count);
+  for (let bin = 0; bin < count; bin++) {
     let [from, to] = [bin, bin + 1];
     while (from > 0 && bin - from < SMOOTHED && isLike(ends, from - 1, bin)) from--;
     while (to < count && to - bin <= SMOOTHED && isLike(ends, to, bin)) to++;
-    return Math.max(least, median([...raw.subarray(from, to)]));
-  });
+    bins[bin] = Math.max(least, median(raw.subarray(from, to) as unknown as number[]));
+  }
   return alongBins(bins, storedStep);
 }
 

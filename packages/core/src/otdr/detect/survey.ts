@@ -289,8 +289,9 @@ function findPeaks(
 ): Peak[] {
   const peaks: Peak[] = [];
   for (let from = start + 2; from < stop; ) {
-    const bar = Math.max(PEAK.least, PEAK.deviations * noise.at(from) * Math.SQRT2);
     const until = Math.min(stop, from + LOOKED_AT);
+    const deviation = Math.max(noise.at(from), noise.at(until));
+    const bar = Math.max(PEAK.least, PEAK.deviations * deviation * Math.SQRT2);
     const at = firstRise(levels, from, until, bar);
     if (at === until) {
       from = at;

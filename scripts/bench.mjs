@@ -20,6 +20,7 @@ const GROUPS = [
       'trace-batch',
       'joint-loss',
       'joint-error',
+      'trace-regimes',
       'leak',
     ],
   },

@@ -3,17 +3,20 @@ import {
   type TraceEvent,
   type SorFile,
   analyse,
+  compareTables,
   copySor,
+  instrumentEvents,
   levelsOf,
   metersOf,
   pairEvents,
   readSor,
+  samplesOf,
   spacingOf,
 } from '@cordel/core/otdr';
 import { sorProblemText, traceWarningText } from '@cordel/text/files';
 
 /** Trace files on the command line: JSON on standard output, words on standard error. */
-const USAGE = `otdr dump FILE.sor | events FILE.sor | pair A.sor B.sor | copy IN.sor OUT.sor`;
+const USAGE = `otdr dump FILE.sor | events FILE.sor | compare FILE.sor | pair A.sor B.sor | copy IN.sor OUT.sor`;
 
 class Usage extends Error {}
 
@@ -64,13 +67,14 @@ function dump(file: SorFile): unknown {
   };
 }
 
-const placed = ({ positionM, lossDb, sigmaDb, kind, peakDb }: TraceEvent) => ({
+const placed = ({ positionM, lossDb, sigmaDb, kind, peakDb, isSaturated }: TraceEvent) => ({
   positionM: rounded(positionM, 2),
   lossDb: rounded(lossDb, 4),
   lossSigmaDb: rounded(sigmaDb, 4),
   kind,
   // Height of the peak: what it reflects follows from it, the pulse and the backscatter of the fiber.
   peakDb: rounded(peakDb, 2),
+  isSaturated,
 });
 
 /** Reflectance of a peak over the backscatter, dB, by the backscatter coefficient and the pulse. */
@@ -84,14 +88,32 @@ async function main([command, first, second]: string[]): Promise<unknown> {
   if (command === 'dump') return dump(await open(first));
   if (command === 'events') {
     const file = await open(first);
-    const { events, endM, noiseDb } = analyse(file);
+    const { events, endM, fadedM, noiseDb, sharedSamples, storedStepDb } = analyse(file);
     return {
       events: events.map((event) => ({
         ...placed(event),
         reflectanceDb: reflectanceOf(event.peakDb, file),
       })),
       endM: rounded(endM, 2),
+      lostInNoiseM: rounded(fadedM, 2),
       noiseDbAtStart: rounded(noiseDb, 5),
+      sharedSamples: rounded(sharedSamples, 1),
+      storedStepDb: rounded(storedStepDb, 4),
+    };
+  }
+  if (command === 'compare') {
+    const file = await open(first);
+    const { pulse, spacing } = samplesOf(file);
+    const { events, fadedM } = analyse(file);
+    const rows = compareTables(events, instrumentEvents(file), fadedM, pulse * spacing);
+    return {
+      differences: rows.map(({ positionM, kind, byDb, found, instrument }) => ({
+        positionM: rounded(positionM, 2),
+        kind,
+        byDb: rounded(byDb, 4),
+        foundDb: rounded(found?.lossDb ?? null, 4),
+        instrumentDb: instrument && rounded(instrument.lossDb, 3),
+      })),
     };
   }
   if (command === 'pair') {

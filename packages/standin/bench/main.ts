@@ -5,6 +5,7 @@ import { seeded } from '../src/random.ts';
 import { batchFigures } from './batch.ts';
 import { chartFigures } from './charts.ts';
 import { leakFigures } from './leak.ts';
+import { regimeFigures } from './regimes.ts';
 import { type TraceFigure, jointQuality, proofFigures, traceSpeed } from './traces.ts';
 
 const NIGHTS = 1000;
@@ -125,6 +126,9 @@ const FIGURES: Record<string, () => boolean> = {
   'trace-batch': () => printAll(batchFigures()),
   'joint-loss': () => printAll(proofFigures()),
   leak: () => printAll(leakFigures()),
+  // Drawn anew each time; what was seen once is seen again by its seed.
+  'trace-regimes': () =>
+    printAll(regimeFigures(Number(process.env['CORDEL_SEED'] ?? Date.now() % 1_000_000))),
   'joint-error': () => printAll([0.002, 0.01].flatMap((noise) => jointQuality(noise))),
 };
 

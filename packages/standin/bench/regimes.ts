@@ -2,6 +2,7 @@ import { LIGHT, analyse, readSor, writeSor } from '@cordel/core/otdr';
 import { type OtdrTask, type TrueJoint, shootTrace } from '../src/otdr.ts';
 import { IDEAL, type Receiver } from '../src/receiver.ts';
 import { type Random, seeded } from '../src/random.ts';
+import type { TraceFigure } from './traces.ts';
 
 /** Traces of a regime whose parameters are drawn: what an instrument does to light, and how it is set. */
 interface Regime {
@@ -32,12 +33,15 @@ const tails = (low: number, high: number): Regime => ({
   limit: 1.5,
 });
 
-export const REGIMES: readonly Regime[] = [
+const REGIMES: readonly Regime[] = [
   { name: 'white', receiver: () => ({}) },
   correlated(0.3, 0.6),
   correlated(0.6, 0.9),
   correlated(0.9, 0.95),
-  { name: 'moving-mean', receiver: (random) => ({ smoothing: Math.round(between(random, 2, 12)) }) },
+  {
+    name: 'moving-mean',
+    receiver: (random) => ({ smoothing: Math.round(between(random, 2, 12)) }),
+  },
   tails(10, 40),
   tails(40, 80),
   {
@@ -87,7 +91,7 @@ interface Drawn {
   pulseM: number;
 }
 
-export function draw(regime: Regime, seed: number): Drawn {
+function draw(regime: Regime, seed: number): Drawn {
   const random = seeded(seed);
   const receiver = { ...IDEAL, ...regime.receiver(random) };
   const { spacing, pulseNs: drawn } = regime.setting?.(random) ?? { spacing: 1, pulseNs: 100 };
@@ -193,7 +197,7 @@ function hidden(
 /** What stands out from noise by less deviations is hidden. */
 const HIDDEN = 10;
 
-export interface RegimeFigures {
+interface RegimeFigures {
   name: string;
   due: number;
   missed: number;
@@ -209,12 +213,7 @@ export interface RegimeFigures {
 }
 
 /** How well the joints of a regime are found and measured, by the files that an instrument would write. */
-export function measureRegime(
-  regime: Regime,
-  seed: number,
-  traces: number,
-  tell?: (line: string) => void,
-): RegimeFigures {
+function measureRegime(regime: Regime, seed: number, traces: number): RegimeFigures {
   let [squares, bounds, count, one, two] = [0, 0, 0, 0, 0];
   let [falseOnes, missed, due, endWrong, endUnseen, endHidden] = [0, 0, 0, 0, 0, 0];
   for (let trace = 0; trace < traces; trace++) {
@@ -247,11 +246,7 @@ export function measureRegime(
       if (hit >= 0) used.add(hit);
       if (Math.sqrt(bound) >= 0.012 || Math.abs(step) < 0.05) return;
       due++;
-      if (hit < 0) {
-        missed++;
-        tell?.(`${trace}: missed ${index} of ${step.toFixed(3)} dB at ${position.toFixed(0)} m, bound ${Math.sqrt(bound).toFixed(4)}`);
-        return;
-      }
+      if (hit < 0) return missed++;
       const { lossDb, sigmaDb } = found[hit]!;
       const error = Math.abs(lossDb! - step);
       squares += error ** 2;
@@ -259,21 +254,12 @@ export function measureRegime(
       count++;
       if (error < sigmaDb!) one++;
       if (error < 2 * sigmaDb!) two++;
-      if (error > 4 * Math.sqrt(bound))
-        tell?.(`${trace}: ${step.toFixed(3)} dB at ${position.toFixed(0)} m read ${lossDb!.toFixed(4)} +- ${sigmaDb!.toFixed(4)}, bound ${Math.sqrt(bound).toFixed(4)}`);
-    });
-    found.forEach(({ positionM, lossDb, sigmaDb, kind }, place) => {
-      if (!used.has(place))
-        tell?.(`${trace}: false ${kind} of ${lossDb?.toFixed(4)} +- ${sigmaDb?.toFixed(4)} at ${positionM.toFixed(0)} m; joints ${joints.map(({ position }) => position.toFixed(0)).join(' ')}, spacing ${spacing.toFixed(2)} pulse ${task.pulseNs}`);
     });
     falseOnes += found.length - used.size;
     const isHidden = hidden(task, lossesTo(length), shared, own, pulseM);
     if (isHidden) endHidden++;
     else if (endM === null) endUnseen++;
-    else if (Math.abs(endM - length) > Math.max(2 * spacing, pulseM) + spacing / 2) {
-      endWrong++;
-      tell?.(`${trace}: end ${endM.toFixed(1)} of ${length}, spacing ${spacing.toFixed(2)} pulse ${task.pulseNs}, reflectance ${task.endReflectance?.toFixed(0)}, level ${lossesTo(length).toFixed(1)}`);
-    }
+    else if (Math.abs(endM - length) > Math.max(2 * spacing, pulseM) + spacing / 2) endWrong++;
   }
   return {
     name: regime.name,
@@ -289,4 +275,31 @@ export function measureRegime(
     endHidden,
     traces,
   };
+}
+
+/** Traces a regime. */
+const TRACES = 200;
+
+/** How well joints are found and measured in each regime, with parameters drawn anew from a seed. */
+export function regimeFigures(seed: number): TraceFigure[] {
+  return REGIMES.map((regime, index) => {
+    const figures = measureRegime(regime, seed + index * TRACES, TRACES);
+    const { due, missed, falsePer100, ratio, limit, oneSigma, twoSigma } = figures;
+    const { endWrong, endUnseen, endHidden } = figures;
+    const share = (part: number) => `${(100 * part).toFixed(1)} %`;
+    return {
+      name: `traces-${regime.name}`,
+      ratio,
+      limit,
+      ok:
+        missed === 0 &&
+        falsePer100 <= 1 &&
+        oneSigma >= 0.63 &&
+        oneSigma <= 0.73 &&
+        twoSigma >= 0.93 &&
+        twoSigma <= 0.975 &&
+        endWrong === 0,
+      note: `error of losses against the Cramer-Rao bound of this noise, seed ${seed}; ${missed} of ${due} joints missed, ${falsePer100.toFixed(1)} false in 100 traces; one sigma covers ${share(oneSigma)}, two ${share(twoSigma)}; end wrong in ${endWrong}, not seen in ${endUnseen}, hidden by noise in ${endHidden} of ${TRACES}`,
+    };
+  });
 }

@@ -43,7 +43,7 @@ export type TraceFacts = z.infer<typeof traceFactsSchema>;
 export type FoundInTrace = Analysis & { finder: number };
 
 /** Counted up when the finder finds otherwise: traces are looked at again. */
-export const FINDER = 3;
+export const FINDER = 4;
 
 /**
  * Reads a trace file and finds its events.

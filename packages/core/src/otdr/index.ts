@@ -20,6 +20,7 @@ export * from './align/fitRoutes.ts';
 export { missingOf, namesOf } from './align/problems.ts';
 export * from './align/route.ts';
 export type { Correction } from './align/wrongLengths.ts';
+export * from './measure/compareTables.ts';
 export * from './measure/measureAt.ts';
 export * from './measure/measureTrace.ts';
 export * from './measure/pairEvents.ts';

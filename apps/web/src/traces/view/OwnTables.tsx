@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { formatPlace } from '@cordel/core';
+import type { TableDifference } from '@cordel/core/otdr';
 import { ownTables as own } from '@cordel/text/pages/traces/OwnTables';
 import { tracesShared as t } from '@cordel/text/pages/traces/shared';
 import { useProjectView } from '@/projects/context';
@@ -9,7 +10,7 @@ import { Text } from '@/ui/Text';
 import { useColors } from '@/ui/theme';
 import type { CircuitAnswer } from '../queries';
 import { type TraceView, useTable } from './useTraceView';
-import type { ShownTrace, TableRow } from './view.worker';
+import type { ShownTrace, TraceTable } from './view.worker';
 
 /** What was found in the samples beside the instrument's own table, for one trace. */
 export function OwnTables({
@@ -25,7 +26,7 @@ export function OwnTables({
   const unit = useProjectView().project.units.distance;
   const [id, setId] = useState<string | null>(null);
   const trace = traces.find((one) => one.id === id) ?? null;
-  const rows = useTable(view.viewer, trace);
+  const table = useTable(view.viewer, trace);
   return (
     <View style={{ gap: 8 }}>
       <Text kind="name" heading={2}>
@@ -44,16 +45,29 @@ export function OwnTables({
             />
           ))}
       </View>
-      {rows ? (
-        <View style={{ borderTopWidth: 2, borderColor: colors.ink }}>
-          <Row cells={[t('at'), t('foundHere'), t('instrumentSays')]} strong />
-          {rows.map((row) => (
-            <Row
-              key={`${row.positionM} ${row.own?.code ?? ''}`}
-              cells={[formatPlace(row.positionM, unit), foundText(row), instrumentText(row)]}
-            />
-          ))}
-        </View>
+      {table ? (
+        <>
+          <Text color="ink2">{noiseText(table)}</Text>
+          <Text color="ink2">{own('largestFirst')}</Text>
+          <View style={{ borderTopWidth: 2, borderColor: colors.ink }}>
+            <Row cells={[t('at'), t('foundHere'), t('instrumentSays'), own('difference')]} strong />
+            {table.rows.map((row) => (
+              <Row
+                key={`${row.positionM} ${row.instrument?.code ?? ''}`}
+                cells={[
+                  formatPlace(row.positionM, unit),
+                  foundText(row),
+                  instrumentText(row),
+                  own('differs', {
+                    kind: row.kind,
+                    by: row.byDb.toFixed(3),
+                    apart: formatPlace(row.apartM ?? 0, unit),
+                  }),
+                ]}
+              />
+            ))}
+          </View>
+        </>
       ) : trace ? (
         <Text color="ink2">{t('reading')}</Text>
       ) : null}
@@ -61,20 +75,33 @@ export function OwnTables({
   );
 }
 
-const foundText = ({ found }: TableRow): string => {
+/** Levels in finer steps than the file's own are not worth a word, dB. */
+const FINE_STEP = 0.0015;
+
+const noiseText = ({ noiseDb, sharedSamples, storedStepDb }: TraceTable): string =>
+  own('noiseOf', {
+    noise: noiseDb.toFixed(4),
+    shared: Math.round(sharedSamples),
+    step: storedStepDb > FINE_STEP ? storedStepDb.toFixed(3) : 'none',
+  });
+
+const foundText = ({ found }: TableDifference): string => {
   if (!found) return own('nothing');
   if (found.lossDb === null) return own('end');
   return own('lossSigma', {
     loss: found.lossDb.toFixed(3),
     sigma: (2 * found.sigmaDb!).toFixed(3),
-    reflects: found.kind === 'reflection' ? 'yes' : 'no',
+    kind: found.kind,
+    saturated: found.isSaturated ? 'yes' : 'no',
   });
 };
 
-const instrumentText = ({ own: event }: TableRow): string =>
-  event
-    ? // The second sign of the code of an event is E at the end of the fiber (SR-4731).
-      own('lossEnd', { loss: event.lossDb.toFixed(3), end: event.code[1] === 'E' ? 'yes' : 'no' })
+const instrumentText = ({ instrument }: TableDifference): string =>
+  instrument
+    ? own('lossEnd', {
+        loss: instrument.lossDb.toFixed(3),
+        end: instrument.isEnd ? 'yes' : 'no',
+      })
     : own('nothing');
 
 function Row({ cells, strong }: { cells: readonly string[]; strong?: boolean }) {

@@ -1,7 +1,7 @@
 import { type Remote, proxy, wrap } from 'comlink';
 import { errorText } from '@cordel/text/record';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { Columns, ShownTrace, TableRow, TraceViewer } from './view.worker';
+import type { Columns, ShownTrace, TraceTable, TraceViewer } from './view.worker';
 
 /** A segment of the circuit, m of fiber from end A. */
 export interface Segment {
@@ -104,19 +104,19 @@ export type TraceView = ReturnType<typeof useTraceView>;
 
 /** Both tables of one trace; null while they are being made. */
 export function useTable(viewer: Remote<TraceViewer>, trace: ShownTrace | null) {
-  const [table, setTable] = useState<{ id: string; rows: TableRow[] } | null>(null);
+  const [table, setTable] = useState<{ id: string; table: TraceTable } | null>(null);
   useEffect(() => {
     if (!trace) return;
     let current = true;
     void viewer.table(trace).then(
-      (rows) => current && setTable({ id: trace.id, rows }),
+      (own) => current && setTable({ id: trace.id, table: own }),
       () => undefined,
     );
     return () => {
       current = false;
     };
   }, [viewer, trace]);
-  return table && table.id === trace?.id ? table.rows : null;
+  return table && table.id === trace?.id ? table.table : null;
 }
 
 function useViewer(): Remote<TraceViewer> {

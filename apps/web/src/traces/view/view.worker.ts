@@ -1,10 +1,10 @@
 import { expose, transfer } from 'comlink';
 import {
-  type OwnEvent,
-  type TraceEvent,
+  type TableDifference,
   Pyramid,
-  findEvents,
-  ownTable,
+  analyse,
+  compareTables,
+  instrumentEvents,
   readSor,
   samplesOf,
 } from '@cordel/core/otdr';
@@ -29,11 +29,12 @@ export interface Columns {
   columns: Float32Array;
 }
 
-/** A row of both tables: found in the samples, and as the instrument has it. */
-export interface TableRow {
-  positionM: number;
-  found: Pick<TraceEvent, 'lossDb' | 'sigmaDb' | 'kind'> | null;
-  own: OwnEvent | null;
+/** Both tables of a trace, and what its samples are like. */
+export interface TraceTable {
+  rows: TableDifference[];
+  noiseDb: number;
+  sharedSamples: number;
+  storedStepDb: number;
 }
 
 interface Loaded {
@@ -48,7 +49,7 @@ interface Loaded {
   /** How the glass falls, dB/m. */
   slopeDbPerM: number;
   endM: number | null;
-  table: TableRow[];
+  table: TraceTable;
 }
 
 const loaded = new Map<string, Promise<Loaded>>();
@@ -62,7 +63,8 @@ async function load({ id, startM, indexRatio }: ShownTrace): Promise<Loaded> {
   const { levels } = samples;
   const spacingM = samples.spacing * indexRatio;
   const firstM = samples.first * indexRatio;
-  const { events, endIndex } = findEvents(levels, samples.pulse);
+  const { events, endM, fadedM, ...noise } = analyse(read.value, samples);
+  const end = endM === null ? null : Math.round((endM - samples.first) / samples.spacing);
   const at = Math.min(levels.length - 1, Math.max(0, Math.round((startM - firstM) / spacingM)));
   return {
     pyramid: new Pyramid(levels),
@@ -70,12 +72,17 @@ async function load({ id, startM, indexRatio }: ShownTrace): Promise<Loaded> {
     firstM,
     base: levelBehind(levels, at, Math.round(samples.pulse)),
     tailM: samples.pulse * spacingM,
-    slopeDbPerM: slopeOf(levels, endIndex ?? levels.length) / spacingM,
-    endM: endIndex === null ? null : firstM + endIndex * spacingM,
-    table: tableOf(
-      events.map((event) => ({ ...event, positionM: firstM + event.sampleIndex * spacingM })),
-      ownTable(read.value),
-    ),
+    slopeDbPerM: slopeOf(levels, end ?? levels.length) / spacingM,
+    endM: endM === null ? null : endM * indexRatio,
+    table: {
+      rows: compareTables(
+        events,
+        instrumentEvents(read.value),
+        fadedM,
+        samples.pulse * samples.spacing,
+      ),
+      ...noise,
+    },
   };
 }
 
@@ -103,21 +110,6 @@ function levelBehind(levels: Float32Array, at: number, pulse: number): number {
   const gap = 6 * pulse + 20;
   const [near, far] = [run(at + gap), run(at + gap + 400)];
   return near + ((near - far) / 400) * (gap + 100);
-}
-
-/** Events found and those of the instrument's own table, those of one place in one row. */
-function tableOf(
-  found: readonly Pick<TraceEvent, 'positionM' | 'lossDb' | 'sigmaDb' | 'kind'>[],
-  own: OwnEvent[],
-): TableRow[] {
-  const left = [...own];
-  const rows = found.map((event): TableRow => {
-    const { positionM } = event;
-    const near = left.findIndex((other) => Math.abs(other.positionM - positionM) < 40);
-    return { positionM, found: event, own: near < 0 ? null : left.splice(near, 1)[0]! };
-  });
-  rows.push(...left.map((event) => ({ positionM: event.positionM, found: null, own: event })));
-  return rows.sort((a, b) => a.positionM - b.positionM);
 }
 
 const loadOnce = (trace: ShownTrace): Promise<Loaded> => {
@@ -235,7 +227,7 @@ const traceViewer = {
     }
     return odd;
   },
-  table: async (trace: ShownTrace): Promise<TableRow[]> => (await loadOnce(trace)).table,
+  table: async (trace: ShownTrace): Promise<TraceTable> => (await loadOnce(trace)).table,
 };
 
 export type TraceViewer = typeof traceViewer;

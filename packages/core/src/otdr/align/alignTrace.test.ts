@@ -1,6 +1,6 @@
 import { alignTrace } from './alignTrace.ts';
 import { zonesOf } from '../measure/zones.ts';
-import { HELIX, fiberTo, lineOf, reflection, splice } from './line.testing.ts';
+import { HELIX, fiberTo, lineOf, echo, reflection, splice } from './line.testing.ts';
 import { fitRoutes } from './fitRoutes.ts';
 import { whereIs, faultLocation } from '../diagnose/faultLocation.ts';
 import type { WhereMessage } from '../messages.ts';
@@ -48,8 +48,8 @@ describe('a trace aligned with its route', () => {
     expect(aligned.unmatched).toMatchObject([{ kind: 'unplanned', event: { positionM: 3500 } }]);
   });
 
-  it('an echo lies as far as two reflections together and loses nothing', () => {
-    const aligned = align([reflection(1200, 0.3), reflection(2400, 0.001), splice(to[2]!)], to[3]!);
+  it('an echo is none that was not planned', () => {
+    const aligned = align([reflection(1200, 0.3), echo(2400), splice(to[2]!)], to[3]!);
     expect(aligned.unmatched.map(({ kind }) => kind)).toEqual(['unplanned', 'ghost']);
     const real = align([reflection(1200, 0.3), reflection(2400, 0.4)], to[3]!);
     expect(real.unmatched.map(({ kind }) => kind)).toEqual(['unplanned', 'unplanned']);

@@ -80,9 +80,7 @@ export function alignTrace(trace: FitTrace, group: FittedGroup): AlignedTrace {
         late === 0 || !expected || moved(position) < expected.positionM - 25,
     )
     .sort((a, b) => a.positionM - b.positionM)
-    .map(
-      (event) => ({ event, kind: isGhost(event, trace.events) ? 'ghost' : 'unplanned' }) as const,
-    );
+    .map((event) => ({ event, kind: event.kind === 'echo' ? 'ghost' : 'unplanned' }) as const);
   return { points, found, unmatched, shiftM: shift, early, lateM: late };
 }
 
@@ -181,16 +179,4 @@ function factorOf(
   const prior = 1e8 * 0.01;
   const factor = (along + prior) / (square + prior);
   return Math.min(1.002, Math.max(0.998, factor));
-}
-
-/** A reflection is seen again at the sum of two distances, and loses nothing there. */
-function isGhost(event: TraceEvent, events: readonly TraceEvent[]): boolean {
-  if (event.kind !== 'reflection' || event.lossDb === null) return false;
-  if (Math.abs(event.lossDb) > Math.max(0.02, 3 * event.sigmaDb!)) return false;
-  const mirrors = events.filter(
-    (other) => other !== event && other.peakDb !== null && other.positionM < event.positionM,
-  );
-  return mirrors.some((one) =>
-    mirrors.some((two) => Math.abs(one.positionM + two.positionM - event.positionM) < 8),
-  );
 }

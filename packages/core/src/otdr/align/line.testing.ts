@@ -54,12 +54,18 @@ export const splice = (position: number, loss = 0.05): TraceEvent => ({
   lossDb: loss,
   sigmaDb: 0.002,
   peakDb: null,
+  isSaturated: false,
 });
 
 export const reflection = (position: number, loss = 0.2): TraceEvent => ({
   ...splice(position, loss),
   kind: 'reflection',
   peakDb: 6,
+});
+
+export const echo = (position: number): TraceEvent => ({
+  ...reflection(position, 0.001),
+  kind: 'echo',
 });
 
 /** Meters of fiber to each point of a line whose cables hold so much sheath. */

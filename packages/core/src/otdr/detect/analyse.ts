@@ -1,5 +1,6 @@
 import { samplesOf } from '../format/samples.ts';
 import type { SorFile } from '../format/sorFile.ts';
+import { isEcho } from './echoes.ts';
 import { type FoundEvent, findEvents } from './findEvents.ts';
 import { type Survey, surveyOf } from './survey.ts';
 
@@ -20,6 +21,10 @@ export interface Analysis {
   fadedM: number | null;
   /** Noise of single samples near the start. */
   noiseDb: number;
+  /** How many samples know as much as one that is independent: the receiver is slow, or the instrument smooths. */
+  sharedSamples: number;
+  /** Steps in which levels are stored. */
+  storedStepDb: number;
 }
 
 /** Finds the events of a trace file, the instrument's own table left aside. */
@@ -31,14 +36,19 @@ export function analyse(
   const { levels, spacing, first, pulse } = samples;
   const found = findEvents(levels, pulse, survey);
   const metersTo = (index: number | null) => (index === null ? null : first + index * spacing);
+  const events = found.events.map((event) => ({
+    ...event,
+    positionM: first + event.sampleIndex * spacing,
+    positionSigmaM: event.spreadSamples * spacing,
+  }));
   return {
-    events: found.events.map((event) => ({
-      ...event,
-      positionM: first + event.sampleIndex * spacing,
-      positionSigmaM: event.spreadSamples * spacing,
-    })),
+    events: events.map((event) =>
+      isEcho(event, events, pulse * spacing) ? { ...event, kind: 'echo' } : event,
+    ),
     endM: metersTo(found.endIndex),
     fadedM: metersTo(found.fadedIndex),
     noiseDb: found.noiseDb,
+    sharedSamples: found.sharedSamples,
+    storedStepDb: found.storedStepDb,
   };
 }

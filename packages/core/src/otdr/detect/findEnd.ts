@@ -108,7 +108,9 @@ export function findEnd(
   const power = new Power(levels, from);
   // A fiber that ends within the glare of the launch says nothing of its noise.
   const isCalm = from >= launch;
-  const quiet = isCalm ? ((noise.at(from) * Math.LN10) / 5) * power.mean(from, from + NOISE_BIN) : 0;
+  const quiet = isCalm
+    ? ((noise.at(from) * Math.LN10) / 5) * power.mean(from, from + NOISE_BIN)
+    : 0;
   const back = Math.max(LEAST_BACK, Math.round(BACK * levels.length));
   const mean = power.mean(power.to - back, power.to);
   let square = 0;
@@ -119,7 +121,11 @@ export function findEnd(
   const passing = Math.round(PASSING_M / spacingM) + 4 * gap;
   const dark: Dark = { power, mean, deviation, shared, gap, tail, passing };
   if (mean > DARK * Math.max(deviation, quiet))
-    return { end: null, before: null, lost: lostAt({ ...dark, mean: 0, deviation: quiet }, power.to) };
+    return {
+      end: null,
+      before: null,
+      lost: lostAt({ ...dark, mean: 0, deviation: quiet }, power.to),
+    };
   const bright = lastLight(dark, power.to);
   if (bright === null) return { end: from === 0 ? 0 : null, before: null, lost: null };
   const { end, before } = endAt(dark, bright);
@@ -132,7 +138,12 @@ function firstLoud(levels: Float32Array, { bins }: Noise, launch: number): numbe
   for (let bin = 0; bin < bins.length; bin++) {
     if (bins[bin]! > QUIET) return bin;
     const at = bin * NOISE_BIN + (NOISE_BIN >> 1);
-    if (at - NOISE_BIN > launch && at < levels.length && levels[at]! < levels[at - NOISE_BIN]! - DROP) return bin;
+    if (
+      at - NOISE_BIN > launch &&
+      at < levels.length &&
+      levels[at]! < levels[at - NOISE_BIN]! - DROP
+    )
+      return bin;
   }
   return null;
 }
@@ -172,7 +183,8 @@ function endAt(dark: Dark, bright: Block): { end: number | null; before: number 
   if (peak === null || isFiberBehind(dark, peak, bright))
     return { end: dropAt(dark, bright), before: null };
   const calm = peak.at - gap;
-  if (power.mean(calm - 8 * gap, calm) - dark.mean > dark.deviation) return { end: peak.at, before: null };
+  if (power.mean(calm - 8 * gap, calm) - dark.mean > dark.deviation)
+    return { end: peak.at, before: null };
   const inner = lastLight(dark, calm);
   const isDark = inner !== null && calm - inner.to > 4 * gap;
   return { end: peak.at, before: isDark ? endAt(dark, inner).end : null };
@@ -188,13 +200,17 @@ interface Rise {
 function lastPeak({ power, deviation, shared, gap }: Dark, until: number): Rise | null {
   const size = Math.max(1, gap >> 1);
   const width = Math.max(4, 2 * gap);
-  const bar = sureOf(size, shared) * deviation * Math.sqrt(varianceOf(size, shared) + varianceOf(width, shared));
+  const bar =
+    sureOf(size, shared) *
+    deviation *
+    Math.sqrt(varianceOf(size, shared) + varianceOf(width, shared));
   for (let from = until - size; from - size - width >= power.from; from -= Math.max(1, size >> 1)) {
     const before = power.mean(from - size - width, from - size);
     const own = power.mean(from, from + size);
     if (own - before < bar || own < RISE * before) continue;
     let top = own;
-    for (let at = from - size; at < from + 2 * size; at++) top = Math.max(top, power.mean(at, at + 1));
+    for (let at = from - size; at < from + 2 * size; at++)
+      top = Math.max(top, power.mean(at, at + 1));
     const middle = (before + top) / 2;
     let at = from - size - 1;
     while (power.mean(at, at + 1) < middle) at++;

@@ -1,18 +1,14 @@
 import { NOISE_BIN, type Noise } from './noise.ts';
 import { type Segments, levelAt, varianceAt } from './segments.ts';
-import {
-  PEAK,
-  type Peak,
-  type Survey,
-  meanOf,
-  pooled,
-  segmentsOf,
-  surveyOf,
-} from './survey.ts';
+import { PEAK, type Peak, type Survey, meanOf, pooled, segmentsOf, surveyOf } from './survey.ts';
 
 // Constants of this file that name no source were tuned on traces of the simulated OTDR (`packages/standin`).
 
-export type EventKind = 'splice' | 'reflection' | 'end';
+/**
+ * A step without a reflection is a splice or a bend, one as large as a splitter's is a `splitter`; an `echo` is a
+ * reflection that light came to by a detour.
+ */
+export type EventKind = 'splice' | 'reflection' | 'splitter' | 'echo' | 'end';
 
 /** A place of a trace where its level changes. Places in samples. */
 export interface FoundEvent {
@@ -23,6 +19,8 @@ export interface FoundEvent {
   sigmaDb: number | null;
   /** Height of the peak over the level before it, dB; null without one. */
   peakDb: number | null;
+  /** Whether the peak is as high as the instrument shows: it may be higher. */
+  isSaturated: boolean;
   /** How far its place may be off, one standard deviation. */
   spreadSamples: number;
 }
@@ -35,6 +33,10 @@ export interface FoundEvents {
   fadedIndex: number | null;
   /** Standard deviation of single samples near the start, dB. */
   noiseDb: number;
+  /** How many samples know as much as one that is independent: the receiver is slow, or the instrument smooths. */
+  sharedSamples: number;
+  /** Steps in which levels are stored, dB. */
+  storedStepDb: number;
 }
 
 /**
@@ -114,7 +116,14 @@ function search(levels: Float32Array, survey: Survey): { found: FoundEvents; sca
     }));
   if (end !== null) events.push(endEvent(levels, noise, end, survey.gap));
   return {
-    found: { events, endIndex: end, fadedIndex: end === null ? lost : null, noiseDb: noise.at(survey.start) },
+    found: {
+      events: events.map((event) => named(event, levels, survey)),
+      endIndex: end,
+      fadedIndex: end === null ? lost : null,
+      noiseDb: noise.at(survey.start),
+      sharedSamples: survey.correlated,
+      storedStepDb: noise.storedStep,
+    },
     scatter,
   };
 }
@@ -388,13 +397,13 @@ function eventAt(segments: Segments, place: Place, from: number, to: number): Fo
   const { at, peak } = place;
   const kind = peak === null ? 'splice' : 'reflection';
   if (at - from < 3 || to - place.to < 3)
-    return { sampleIndex: at, kind, lossDb: 0, sigmaDb: Infinity, peakDb: peak, spreadSamples: 0 };
+    return { ...NOTHING, sampleIndex: at, kind, lossDb: 0, sigmaDb: Infinity, peakDb: peak };
   const before = segments.line(from, at);
   const after = segments.line(place.to, to);
   // The step is the same wherever both lines are read, but for their slopes: read it at the event.
   const loss = levelAt(before, at) - levelAt(after, at);
   const sigma = Math.sqrt(varianceAt(before, at) + varianceAt(after, at));
-  return { sampleIndex: at, kind, lossDb: loss, sigmaDb: sigma, peakDb: peak, spreadSamples: 0 };
+  return { ...NOTHING, sampleIndex: at, kind, lossDb: loss, sigmaDb: sigma, peakDb: peak };
 }
 
 function endEvent(levels: Float32Array, noise: Noise, end: number, gap: number): FoundEvent {
@@ -406,11 +415,33 @@ function endEvent(levels: Float32Array, noise: Noise, end: number, gap: number):
   const peak =
     rise > Math.max(PEAK.least, PEAK.deviations * noise.at(end - 5 * NOISE_BIN)) ? rise : null;
   return {
+    ...NOTHING,
     sampleIndex: end,
     kind: 'end',
     lossDb: null,
     sigmaDb: null,
     peakDb: peak,
-    spreadSamples: 0,
   };
+}
+
+const NOTHING = { isSaturated: false, spreadSamples: 0 };
+
+/** The least that a splitter takes, dB: one into two halves light, and is measured a little wrong. */
+const SPLITTER = 2.8;
+/** A peak is as high as the instrument shows where it is as high as its own launch, to so many dB. */
+const AS_HIGH = 0.02;
+
+/** An event with what it is called by its size. */
+function named(event: FoundEvent, levels: Float32Array, { gap, start }: Survey): FoundEvent {
+  const { kind, lossDb, peakDb, sampleIndex } = event;
+  if (kind === 'splice' && lossDb! >= SPLITTER) return { ...event, kind: 'splitter' };
+  if (peakDb === null) return event;
+  const top = highest(levels, sampleIndex, sampleIndex + 2 * gap + 2);
+  return { ...event, isSaturated: top >= highest(levels, 0, Math.max(1, start)) - AS_HIGH };
+}
+
+function highest(levels: Float32Array, from: number, to: number): number {
+  let most = -Infinity;
+  for (let at = from; at < Math.min(to, levels.length); at++) most = Math.max(most, levels[at]!);
+  return most;
 }

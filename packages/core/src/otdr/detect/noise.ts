@@ -42,7 +42,8 @@ export function noiseAlong(levels: Float32Array): Noise {
   const storedStep = storedStepOf(levels);
   const least = Math.max(FINEST, storedStep) / Math.sqrt(12);
   const ends = new Float64Array(count);
-  for (let bin = 0; bin < count; bin++) ends[bin] = levelBefore(levels, Math.min(levels.length, (bin + 1) * BIN));
+  for (let bin = 0; bin < count; bin++)
+    ends[bin] = levelBefore(levels, Math.min(levels.length, (bin + 1) * BIN));
   const bins = new Float64Array(count);
   for (let bin = 0; bin < count; bin++) {
     let [from, to] = [bin, bin + 1];

@@ -1,4 +1,5 @@
 import { correlationOf } from './correlation.ts';
+import { isSumOfTwo } from './echoes.ts';
 import { findEnd } from './findEnd.ts';
 import { overStairs, stairOf } from './stairs.ts';
 import { NOISE_BIN, type Noise, noiseAlong, scaled } from './noise.ts';
@@ -73,7 +74,9 @@ export function surveyOf(levels: Float32Array, pulse: number, spacingM = 1): Sur
   const isWhite = samples < CHANCE && Math.abs(deviation - 1) < CHANCE - 1;
   const noise = isWhite ? quick : scaled(quick, deviation);
   const correlated = isWhite ? 1 : samples;
-  const { end, lost } = findEnd(levels, noise, correlated, gap, spacingM);
+  const told = findEnd(levels, noise, correlated, gap, spacingM);
+  const { lost } = told;
+  let end = told.end;
   // The edge of the end is no part of the fiber before it.
   const edge = (gap >> 1) + Math.ceil(correlated / 2);
   const last = end === null ? levels.length : Math.max(0, end - edge);
@@ -93,6 +96,11 @@ export function surveyOf(levels: Float32Array, pulse: number, spacingM = 1): Sur
   const start = tailOf(launch, stop);
   const isOfEnd = ({ at }: Peak) => end !== null && at > end - gap - 2;
   const all = findPeaks(levels, noise, gap, start, stop).filter((peak) => !isOfEnd(peak));
+  // A reflection in the dark that is as far as two others together is their echo: the fiber ended before.
+  if (told.before !== null && end !== null) {
+    const mirrors = [...all.map(({ at }) => at), told.before];
+    if (isSumOfTwo(end, mirrors, gap + ECHO_NEAR)) end = told.before;
+  }
   const peaks = all.map((peak, index) => {
     const next = all[index + 1]?.at ?? stop;
     return { ...peak, to: tailOf(peak.to, next) };
@@ -109,6 +117,9 @@ export function surveyOf(levels: Float32Array, pulse: number, spacingM = 1): Sur
     ...found,
   };
 }
+
+/** How far an echo may lie from the sum of its mirrors, in samples, besides a pulse. */
+const ECHO_NEAR = 4;
 
 /** Samples of a block that knows nothing of the next one, in those that know as much as one independent one, and in stairs. */
 const BLOCK = 6;
@@ -288,7 +299,7 @@ function findPeaks(
   stop: number,
 ): Peak[] {
   const peaks: Peak[] = [];
-  for (let from = start + 2; from < stop; ) {
+  for (let from = start + 2; from < stop;) {
     const until = Math.min(stop, from + LOOKED_AT);
     const deviation = Math.max(noise.at(from), noise.at(until));
     const bar = Math.max(PEAK.least, PEAK.deviations * deviation * Math.SQRT2);

@@ -1,4 +1,5 @@
-import { factsOf, ownTable } from './facts.ts';
+import { instrumentEvents } from '../measure/compareTables.ts';
+import { factsOf } from './facts.ts';
 import { readSor } from './readSor.ts';
 import { smallTrace } from './traces.testing.ts';
 import { samplesOf } from './samples.ts';
@@ -40,12 +41,12 @@ describe('what a file says of itself', () => {
   // c = 299 792 458 m/s (SI): one way, 10 ns at n = 1.4682 are 2.0419 m.
   it('places by the speed of light and the group index', () => {
     const file = open(({ keyEvents }) => (keyEvents.events[0]!.time100ps = 100));
-    expect(ownTable(file)[0]!.positionM).toBeCloseTo(2.0419, 4);
+    expect(instrumentEvents(file)[0]!.positionM).toBeCloseTo(2.0419, 4);
     expect(samplesOf(file).spacing).toBeCloseTo((2_500_000 * 1e-14 * 299_792_458) / 1.4682, 9);
   });
 
   it('the instrument’s own table in dB, gains below zero', () => {
-    expect(ownTable(open())[0]).toMatchObject({
+    expect(instrumentEvents(open())[0]).toMatchObject({
       lossDb: -0.043,
       reflectanceDb: -45,
       code: '1F9999',

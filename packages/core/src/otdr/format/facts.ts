@@ -1,5 +1,5 @@
 import type { TraceWarning } from './problem.ts';
-import { type SorFile, metersOf } from './sorFile.ts';
+import { type SorFile } from './sorFile.ts';
 import { type TraceSamples, samplesOf } from './samples.ts';
 
 /** What a trace file says of itself. */
@@ -52,19 +52,3 @@ export function factsOf(file: SorFile, samples: TraceSamples = samplesOf(file)):
         : warnings,
   };
 }
-
-/** A row of the instrument's own table, in meters and dB. */
-export interface OwnEvent {
-  positionM: number;
-  lossDb: number;
-  reflectanceDb: number;
-  code: string;
-}
-
-export const ownTable = ({ keyEvents, fixed }: SorFile): OwnEvent[] =>
-  (keyEvents?.events ?? []).map((event) => ({
-    positionM: metersOf(event.time100ps, fixed.groupIndex),
-    lossDb: event.lossMdb / 1000,
-    reflectanceDb: event.reflectanceMdb / 1000,
-    code: event.code,
-  }));

@@ -9,6 +9,7 @@ const event = (position: number, loss: number, sigma = 0.002): TraceEvent => ({
   lossDb: loss,
   sigmaDb: sigma,
   peakDb: null,
+  isSaturated: false,
   positionSigmaM: 1,
   spreadSamples: 1,
 });

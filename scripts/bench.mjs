@@ -21,6 +21,7 @@ const GROUPS = [
       'joint-loss',
       'joint-error',
       'trace-regimes',
+      'trace-causes',
       'leak',
     ],
   },

@@ -5,6 +5,7 @@ import { seeded } from '../src/random.ts';
 import { batchFigures } from './batch.ts';
 import { chartFigures } from './charts.ts';
 import { leakFigures } from './leak.ts';
+import { causeFigures } from './jobs.ts';
 import { regimeFigures } from './regimes.ts';
 import { type TraceFigure, jointQuality, proofFigures, traceSpeed } from './traces.ts';
 
@@ -116,6 +117,8 @@ const printAll = (figures: readonly TraceFigure[]): boolean =>
     )
     .every(Boolean);
 
+/** Drawn anew each time; what was seen once is seen again by its seed. */
+const SEED = Number(process.env['CORDEL_SEED'] ?? Date.now() % 1_000_000);
 const limits = BUILT_IN_LIMITS[0]!;
 const FIGURES: Record<string, () => boolean> = {
   'advice-single': () => advice('advice-single', { joints: 144, fibers: 1, limits, unlike: 0.05 }),
@@ -126,9 +129,8 @@ const FIGURES: Record<string, () => boolean> = {
   'trace-batch': () => printAll(batchFigures()),
   'joint-loss': () => printAll(proofFigures()),
   leak: () => printAll(leakFigures()),
-  // Drawn anew each time; what was seen once is seen again by its seed.
-  'trace-regimes': () =>
-    printAll(regimeFigures(Number(process.env['CORDEL_SEED'] ?? Date.now() % 1_000_000))),
+  'trace-regimes': () => printAll(regimeFigures(SEED)),
+  'trace-causes': () => printAll(causeFigures(SEED)),
   'joint-error': () => printAll([0.002, 0.01].flatMap((noise) => jointQuality(noise))),
 };
 

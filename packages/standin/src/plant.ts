@@ -2,6 +2,7 @@ import { type NewTrace } from '@cordel/core/otdr';
 import { jointLoss, oneWayExcess } from '@cordel/core';
 import { type TrueJoint, shootTrace } from './otdr.ts';
 import { seeded } from './random.ts';
+import type { Receiver } from './receiver.ts';
 
 /** A joint as it really lies in its tray. */
 export interface TrueSplice {
@@ -46,6 +47,8 @@ export interface OtdrShot {
   launch?: number;
   /** Group index x 100 000 that the instrument is set to; the glass has its own. */
   groupIndex?: number;
+  /** What the instrument makes of the light; ideal where nothing is said. */
+  receiver?: Receiver;
   /** Nothing is plugged in. */
   unplugged?: boolean;
   cableId: string;

@@ -9,7 +9,7 @@ export interface FiberEnd {
   /** Where it ends; null where no end is seen. */
   end: number | null;
   /** Where light ended before that, if only a reflection in the dark says so: it may be an echo. */
-  before: number | null;
+  before: { at: number; isReflection: boolean } | null;
   /** Where single samples say nothing of the fiber any more; null where they do up to its end. */
   lost: number | null;
 }
@@ -24,6 +24,8 @@ const SMOOTHED = 5;
 /** A share of the trace at its back, and samples at least, in which there is noise only if there is any. */
 const BACK = 0.03;
 const LEAST_BACK = 64;
+/** Noise whose negative half is stored as none has so much less deviation. */
+const CLIPPED = Math.sqrt((1 - 1 / Math.PI) / 2);
 /** Where power at the back is so many deviations of its noise, there is still fiber. */
 const DARK = 1.5;
 /** Where the logarithm has this much noise all along the trace there is no light at all, dB. */
@@ -37,10 +39,11 @@ const LARGER = 4;
 /** A single sample of less than so many deviations of noise says nothing of a fiber: half a dB of noise. */
 const TOLD = 4;
 const TOLD_BLOCK = 64;
+const TOLD_PART = 8;
 /** A reflection stands out by so much of what lies before it. */
 const RISE = 1.2;
 /** A drop to dark is seen where what lies before it is so many deviations, by the samples of a pulse. */
-const SEEN = 4;
+const SEEN = 6;
 /** What falls by less over a sixth of its length is level. */
 const LEVEL = 1.35;
 /** How far a receiver's tail reaches, m: fifteen times the longest that is usual (common practice, no source). */
@@ -79,6 +82,8 @@ interface Dark {
   deviation: number;
   /** How many samples know as much as one that is independent. */
   shared: number;
+  /** Samples at the back by which this is known. */
+  back: number;
   gap: number;
   /** Samples that a receiver's tail may reach, and those within which it is told from fiber by nothing. */
   tail: number;
@@ -116,10 +121,10 @@ export function findEnd(
   let square = 0;
   for (let at = Math.max(from, power.to - back); at < power.to; at++)
     square += (power.mean(at, at + 1) - mean) ** 2;
-  const deviation = Math.max(Math.sqrt(square / back), 0.3 * quiet);
+  const deviation = Math.max(Math.sqrt(square / back), CLIPPED * quiet);
   const tail = Math.round(TAIL_M / spacingM) + 6 * gap;
   const passing = Math.round(PASSING_M / spacingM) + 4 * gap;
-  const dark: Dark = { power, mean, deviation, shared, gap, tail, passing };
+  const dark: Dark = { power, mean, deviation, shared, back, gap, tail, passing };
   if (mean > DARK * Math.max(deviation, quiet))
     return {
       end: null,
@@ -130,7 +135,7 @@ export function findEnd(
   if (bright === null) return { end: from === 0 ? 0 : null, before: null, lost: null };
   const { end, before } = endAt(dark, bright);
   const lost = lostAt(dark, end ?? bright.to);
-  return { end, before, lost: before === null ? lost : Math.min(before, lost ?? before) };
+  return { end, before, lost: before === null ? lost : Math.min(before.at, lost ?? before.at) };
 }
 
 /** The first bin with much noise, or far below the one before it. */
@@ -161,11 +166,16 @@ interface Block {
 }
 
 /** The last light before a place: of short blocks, and of longer ones what lies beyond them. */
-function lastLight({ power, mean, deviation, shared, gap }: Dark, until: number): Block | null {
+function lastLight(
+  { power, mean, deviation, shared, gap, back }: Dark,
+  until: number,
+): Block | null {
   let last: Block | null = null;
   const room = until - power.from;
+  const known = varianceOf(back, shared);
   for (let size = Math.max(1, gap >> 1); size === 1 || size <= room / 4; size *= LARGER) {
-    const bar = mean + sureOf(size, shared) * deviation * Math.sqrt(varianceOf(size, shared));
+    const spread = deviation * Math.sqrt(varianceOf(size, shared) + known);
+    const bar = mean + sureOf(size, shared) * spread;
     const first: number = last ? last.to : power.from;
     for (let to = until; to - size >= first; to -= size)
       if (power.mean(to - size, to) > bar) {
@@ -177,17 +187,19 @@ function lastLight({ power, mean, deviation, shared, gap }: Dark, until: number)
 }
 
 /** The end by the last light, and where light had ended before it. */
-function endAt(dark: Dark, bright: Block): { end: number | null; before: number | null } {
+function endAt(dark: Dark, bright: Block): Omit<FiberEnd, 'lost'> & { isReflection: boolean } {
   const { power, gap } = dark;
   const peak = lastPeak(dark, bright.to);
   if (peak === null || isFiberBehind(dark, peak, bright))
-    return { end: dropAt(dark, bright), before: null };
+    return { end: dropAt(dark, bright), before: null, isReflection: false };
   const calm = peak.at - gap;
-  if (power.mean(calm - 8 * gap, calm) - dark.mean > dark.deviation)
-    return { end: peak.at, before: null };
+  const alone = { end: peak.at, before: null, isReflection: true };
+  if (power.mean(calm - 8 * gap, calm) - dark.mean > dark.deviation) return alone;
   const inner = lastLight(dark, calm);
   const isDark = inner !== null && calm - inner.to > 4 * gap;
-  return { end: peak.at, before: isDark ? endAt(dark, inner).end : null };
+  if (!isDark) return alone;
+  const { end: at, isReflection } = endAt(dark, inner);
+  return { ...alone, before: at === null ? null : { at, isReflection } };
 }
 
 /** A rise of power, and what lay before it. */
@@ -266,7 +278,12 @@ function dropAt({ power, mean, deviation, shared, gap }: Dark, bright: Block): n
 
 /** Where a fiber is lost in noise before its end. */
 function lostAt({ power, mean, deviation, gap }: Dark, end: number): number | null {
-  for (let at = power.from; at + TOLD_BLOCK < end - gap; at += TOLD_BLOCK)
-    if (power.mean(at, at + TOLD_BLOCK) - mean < TOLD * deviation) return at;
-  return null;
+  const isTold = (from: number, to: number) => power.mean(from, to) - mean >= TOLD * deviation;
+  let at = power.from;
+  while (at + TOLD_BLOCK < end - gap && isTold(at, at + TOLD_BLOCK)) at += TOLD_BLOCK;
+  if (at + TOLD_BLOCK >= end - gap) return null;
+  // Light may have ended within the block before.
+  let near = Math.max(power.from, at - TOLD_BLOCK);
+  while (near < at && isTold(near, near + TOLD_PART)) near += TOLD_PART;
+  return near;
 }

@@ -89,7 +89,7 @@ function search(levels: Float32Array, survey: Survey): { found: FoundEvents; sca
   const pool = Math.min(4, Math.max(1, Math.floor(survey.gap / FINE)));
   const { peaks, start, stop, ...own } = pool === 1 ? survey : pooled(survey, pool);
   // A step of smoothed levels begins half of what they are smoothed over before it.
-  const lead = (survey.smoothed - 1) / 2;
+  const lead = survey.smear / 2;
   const width: Width = { gap: own.gap + Math.ceil((2 * lead) / pool), chance: own.gap };
   const { gap } = width;
   const segments = segmentsOf(survey, pool);
@@ -111,7 +111,7 @@ function search(levels: Float32Array, survey: Survey): { found: FoundEvents; sca
     )
     .map((event) => ({
       ...event,
-      sampleIndex: event.sampleIndex * pool + (event.peakDb === null ? lead : 0),
+      sampleIndex: event.sampleIndex * pool + (event.peakDb === null ? Math.round(lead) : 0),
       spreadSamples: event.spreadSamples * pool,
     }));
   if (end !== null) events.push(endEvent(levels, noise, end, survey.gap));

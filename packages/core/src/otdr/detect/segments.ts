@@ -189,7 +189,7 @@ export class Segments {
       }
       count -= 2;
     }
-    return count < LEAST_BLOCKS ? 1 : sum / count;
+    return count < LEAST_BLOCKS ? 1 : (sum + SURE_BLOCKS) / (count + SURE_BLOCKS);
   }
 
   /** Weight that lies in a part. */
@@ -199,7 +199,9 @@ export class Segments {
 }
 
 /** Fewer blocks say nothing of how they vary. */
-const LEAST_BLOCKS = 24;
+const LEAST_BLOCKS = 6;
+/** Few blocks change little: as many are taken to vary as their weights say. */
+const SURE_BLOCKS = 8;
 
 /** What a line leaves over, by its weighted sums. */
 function leftOf(w: number, wx: number, wxx: number, wy: number, wxy: number, wyy: number): number {

@@ -1,3 +1,4 @@
+import { quantile } from 'simple-statistics';
 import { correlationOf } from './correlation.ts';
 import { isSumOfTwo } from './echoes.ts';
 import { findEnd } from './findEnd.ts';
@@ -43,8 +44,8 @@ export interface Peak {
 export interface Survey {
   /** dB, one a sample; smoothed over the stairs of coarsely stored ones. */
   levels: Float32Array;
-  /** Samples that these are the mean of. */
-  smoothed: number;
+  /** Samples over which steps of these may be smoothed, by the receiver or here, besides the pulse. */
+  smear: number;
   noise: Noise;
   /** How many samples know as much as one that is independent. */
   correlated: number;
@@ -98,22 +99,25 @@ export function surveyOf(levels: Float32Array, pulse: number, spacingM = 1): Sur
   const all = findPeaks(levels, noise, gap, start, stop).filter((peak) => !isOfEnd(peak));
   // A reflection in the dark that is as far as two others together is their echo: the fiber ended before.
   if (told.before !== null && end !== null) {
-    const mirrors = [...all.map(({ at }) => at), told.before];
-    if (isSumOfTwo(end, mirrors, gap + ECHO_NEAR)) end = told.before;
+    const mirrors = all.map(({ at }) => at);
+    if (told.before.isReflection) mirrors.push(told.before.at);
+    if (isSumOfTwo(end, mirrors, gap + ECHO_NEAR)) end = told.before.at;
   }
   const peaks = all.map((peak, index) => {
     const next = all[index + 1]?.at ?? stop;
     return { ...peak, to: tailOf(peak.to, next) };
   });
   const block = correlated === 1 ? null : BLOCK * correlated;
+  // What noise is smoothed over, steps are too.
+  const smear = Math.ceil(correlated - 1);
   const found = { gap, peaks, start, end, lost, stop };
-  if (stair === 1) return { levels, noise, correlated, block, smoothed: 1, ...found };
+  if (stair === 1) return { levels, noise, correlated, block, smear, ...found };
   return {
     levels: overStairs(levels, stair, start, peaks, stop),
     noise: scaled(noise, Math.sqrt(correlated / (stair + correlated))),
     correlated: stair + correlated,
     block: BLOCK * correlated + STAIR_BLOCK * stair,
-    smoothed: stair,
+    smear: stair - 1 + smear,
     ...found,
   };
 }
@@ -132,7 +136,8 @@ const CALM = 12;
 
 /** The sample up to which noise is calm: what hangs together is told there. */
 function calmTo({ bins }: Noise): number {
-  const most = CALM * Math.min(...bins);
+  // Not the least: where the launch glares there is next to no noise.
+  const most = CALM * quantile(Array.from(bins), 0.1);
   const loud = bins.findIndex((deviation) => deviation > most);
   return (loud < 0 ? bins.length - 1 : loud) * NOISE_BIN;
 }

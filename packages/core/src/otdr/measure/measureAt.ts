@@ -41,7 +41,7 @@ export function measureAt(
 ): Measured {
   const { start, stop, end, peaks } = survey;
   const segments = segmentsOf(survey);
-  const lead = (survey.smoothed - 1) / 2;
+  const lead = survey.smear / 2;
   // A reflection in a zone has its dead zone added.
   const wide = zones.map(({ startIndex, endIndex }): Zone => {
     const from = clamp(startIndex - lead, start, stop);

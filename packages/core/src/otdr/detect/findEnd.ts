@@ -20,7 +20,7 @@ const DROP = 2.5;
 /** Samples of the launch beside its pulses. */
 const LAUNCH = 100;
 /** Bins by which noise is smoothed, to either side, and more. */
-const SMOOTHED = 5;
+const SMOOTHED = 4;
 /** A share of the trace at its back, and samples at least, in which there is noise only if there is any. */
 const BACK = 0.03;
 const LEAST_BACK = 64;

@@ -4,7 +4,7 @@ import { median } from 'simple-statistics';
 
 const BIN = 256;
 /** Samples of a bin that are looked at: noise is the same in the others. */
-const LOOKED_AT = 160;
+const LOOKED_AT = 128;
 /** Mean of the absolute value of a normal figure, in deviations. */
 const MEAN_ABSOLUTE = Math.sqrt(2 / Math.PI);
 

@@ -167,6 +167,35 @@ export class Segments {
     return { at: best, gain: first <= last ? whole - least : -Infinity };
   }
 
+  /** The step that was read last, and its variance: kept here, for a thousand are read in a trace. */
+  readonly step = { loss: 0, variance: Infinity };
+
+  /** Reads the step between the lines before and behind a gap, both taken to its beginning, into {@link step}. */
+  readStep(from: number, at: number, behind: number, to: number): void {
+    const { step } = this;
+    step.loss = this.levelOf(from, at, at) - this.levelOf(behind, to, at);
+    step.variance = this.lineVariance + this.firstVariance;
+  }
+
+  private firstVariance = 0;
+  private lineVariance = 0;
+
+  /** Level of the line through a part at a place; its variance is kept, and that of the one before. */
+  private levelOf(from: number, to: number, place: number): number {
+    const { sums, shift } = this;
+    const [a, b] = [6 * from, 6 * to];
+    const weight = sums[b]! - sums[a]!;
+    const wx = sums[b + 1]! - sums[a + 1]!;
+    const center = wx / weight;
+    const wy = sums[b + 3]! - sums[a + 3]!;
+    const spread = Math.max(1e-12, sums[b + 2]! - sums[a + 2]! - center * wx);
+    const slope = (sums[b + 4]! - sums[a + 4]! - center * wy) / spread;
+    const off = place - (center + shift);
+    this.firstVariance = this.lineVariance;
+    this.lineVariance = 1 / weight + (off * off) / spread;
+    return wy / weight + slope * off;
+  }
+
   /**
    * How much more the means of blocks vary about the lines through some parts than their weights say: 1 where the weights
    * are right. Each block's squared deviation, in its own variances, is 1 in the mean; a line takes two of them away.

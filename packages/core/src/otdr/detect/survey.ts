@@ -114,7 +114,7 @@ export function surveyOf(levels: Float32Array, pulse: number, spacingM = 1): Sur
   if (stair === 1) return { levels, noise, correlated, block, smear, ...found };
   return {
     levels: overStairs(levels, stair, start, peaks, stop),
-    noise: scaled(noise, Math.sqrt(correlated / (stair + correlated))),
+    noise: scaled(noise, STAIR_ERROR * Math.sqrt(correlated / (stair + correlated))),
     correlated: stair + correlated,
     block: BLOCK * correlated + STAIR_BLOCK * stair,
     smear: stair - 1 + smear,
@@ -122,6 +122,8 @@ export function surveyOf(levels: Float32Array, pulse: number, spacingM = 1): Sur
   };
 }
 
+/** What is left of stairs that are not quite of one length, in deviations of all noise. */
+const STAIR_ERROR = 1.06;
 /** How far an echo may lie from the sum of its mirrors, in samples, besides a pulse. */
 const ECHO_NEAR = 4;
 

@@ -51,6 +51,15 @@ const TAIL_M = 1200;
 /** Within so many meters light behind a reflection is rather its tail than a fiber that ends without a reflection. */
 const PASSING_M = 80;
 
+/** Powers of levels down to 65.535 dB, thousandth by thousandth, for logarithms take longer than all else here. */
+let powers: Float64Array | null = null;
+
+/** Power of a level as files have them, 0 dB or less, to a ten-thousandth of it. */
+function powerOf(levelDb: number): number {
+  powers ??= Float64Array.from({ length: 65_536 }, (_, below) => 10 ** (-below / 5000));
+  return powers[Math.min(65_535, Math.max(0, Math.round(-1000 * levelDb)))]!;
+}
+
 /** Power of a part of a trace, with its running sum. */
 class Power {
   readonly from: number;
@@ -62,7 +71,7 @@ class Power {
     this.to = levels.length;
     const sums = (this.sums = new Float64Array(levels.length - from + 1));
     for (let at = from, sum = 0; at < levels.length; at++)
-      sums[at - from + 1] = sum += Math.exp((levels[at]! * Math.LN10) / 5);
+      sums[at - from + 1] = sum += powerOf(levels[at]!);
   }
 
   /** Of the samples from one up to but not including another, as far as they belong to the part. */

@@ -96,6 +96,7 @@ const traceOf = (
     fadedM,
     rangeM: SAMPLES,
     groupIndex: file.fixed.groupIndex,
+    measuredAtMs: null,
     samplesDigest: id,
   };
 };

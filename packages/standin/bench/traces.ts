@@ -218,6 +218,7 @@ function proofQuality(noise: number, salt: number) {
         fadedM: found.fadedM,
         rangeM: SAMPLES * spacing,
         groupIndex: file.value.fixed.groupIndex,
+        measuredAtMs: null,
         samplesDigest: id,
       });
     }

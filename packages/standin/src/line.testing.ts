@@ -157,6 +157,7 @@ export function readTrace(
       fadedM: faded,
       rangeM: range,
       groupIndex,
+      measuredAtMs: null,
       samplesDigest: String(samples.levels.reduce((sum, level, at) => sum + level * (at % 97), 0)),
     },
   };

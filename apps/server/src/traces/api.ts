@@ -229,6 +229,17 @@ export const circuit = route(inProject('read'), {
   ),
 });
 
+export const ends = route(inProject('read'), {
+  method: 'get',
+  path: '/projects/{projectId}/cables/{cableId}/circuit-ends',
+  summary: 'The places at both ends of the circuit of each fiber of a cable, where it begins first',
+  request: { params: project.extend({ cableId: idSchema }) },
+  responses: answers(
+    z.array(z.object({ fiber: z.int(), from: z.string(), to: z.string() })),
+    'A circuit a fiber',
+  ),
+});
+
 export const budget = route(inProject('read'), {
   method: 'get',
   path: '/projects/{projectId}/budget',

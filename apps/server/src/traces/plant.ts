@@ -109,6 +109,16 @@ export class Plant {
   }
 }
 
+/** The places at both ends of the circuit of each fiber of a cable. Throws a 404 problem where there is no such cable. */
+export function circuitEnds(plant: Plant, cableId: string) {
+  const cable = plant.setting.cables.get(cableId);
+  if (!cable) throw notFound('cable');
+  return Array.from({ length: fiberCount(cable.makeUp) }, (_, index) => {
+    const { points } = plant.circuitOf(cableId, index + 1);
+    return { fiber: index + 1, from: points[0]!.name, to: points.at(-1)!.name };
+  });
+}
+
 const legSplice = ({ id, closure, tray }: PlantSplice) => ({ id, closureId: closure, tray });
 
 export async function loadPlant(db: Db, projectId: string): Promise<Plant> {

@@ -23,7 +23,7 @@ import { traceFigures, traces } from '../db/schema.ts';
 import { idArray } from '../evidence/queries.ts';
 import { refresh } from '../ledger/refresh.ts';
 import { getProject } from '../projects/queries.ts';
-import { FINDER, type FoundInTrace, foundIn, openTrace } from './facts.ts';
+import { FINDER, type FoundInTrace, type TraceFacts, foundIn, openTrace } from './facts.ts';
 import { type FiberCut, Plant, type PlantSplice, loadPlant } from './plant.ts';
 import { type TraceRow, listTraces, traceFile, traceFiles } from './queries.ts';
 
@@ -45,6 +45,10 @@ export interface Proof {
 /** An instrument whose clock was never set says 1970 or thereabouts: before this it knows no time. */
 export const CLOCK_SET = Date.UTC(2000, 0, 1);
 
+/** When a trace was measured, milliseconds since 1970; null where its instrument knows no time. */
+export const measuredAt = ({ measuredAtS }: TraceFacts): number | null =>
+  measuredAtS * 1000 < CLOCK_SET ? null : measuredAtS * 1000;
+
 /** Traces measured at a time: between them the server answers others. */
 const BATCH = 16;
 
@@ -65,7 +69,8 @@ export async function prove(db: Db, projectId: string): Promise<Proof> {
     if (!plant.hasFiber(place.cableId, place.fiber)) return [];
     const route = plant.circuitOf(place.cableId, place.fiber);
     const cut = plant.lastCut(route);
-    if (cut && facts.measuredAtS * 1000 >= CLOCK_SET && facts.measuredAtS * 1000 < cut.at) {
+    const at = measuredAt(facts);
+    if (cut && at !== null && at < cut.at) {
       const key = `${cut.closureId} ${cut.at}`;
       past.set(key, { cut, shots: [...(past.get(key)?.shots ?? []), row] });
       return [];
@@ -84,6 +89,7 @@ export async function prove(db: Db, projectId: string): Promise<Proof> {
         fadedM,
         rangeM: facts.rangeM,
         groupIndex: facts.groupIndex,
+        measuredAtMs: measuredAt(facts),
         samplesDigest: facts.samplesDigest,
       },
     ];

@@ -9,6 +9,7 @@ import { budgetRows } from './budget.ts';
 import { causesOf } from './causes.ts';
 import { circuitView } from './circuit.ts';
 import { shoot } from './otdr.ts';
+import { circuitEnds, loadPlant } from './plant.ts';
 import { prove } from './proof.ts';
 import {
   keepTrace,
@@ -118,6 +119,10 @@ export const traceRoutes = router()
   .openapi(api.circuit, async (c) => {
     const { projectId, cableId, fiber } = c.req.valid('param');
     return c.json(circuitView(await prove(c.var.db, projectId), cableId, fiber), 200);
+  })
+  .openapi(api.ends, async (c) => {
+    const { projectId, cableId } = c.req.valid('param');
+    return c.json(circuitEnds(await loadPlant(c.var.db, projectId), cableId), 200);
   })
   .openapi(api.budget, async (c) => {
     const { offset, limit } = c.req.valid('query');

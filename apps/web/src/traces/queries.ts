@@ -57,6 +57,28 @@ export const useCircuit = (projectId: string, cableId: string, fiber: number) =>
     placeholderData: (previous) => previous,
   });
 
+export const circuitEndsQuery = (projectId: string, cableId: string) =>
+  queryOptions({
+    queryKey: ['proof', projectId, 'ends', cableId],
+    queryFn: () =>
+      answerOf(
+        api.GET('/api/projects/{projectId}/cables/{cableId}/circuit-ends', {
+          params: { path: { projectId, cableId } },
+        }),
+      ),
+  });
+
+/** Names of both ends of the circuit of a fiber, where it begins first; null while they are not known. */
+export function useCircuitEnds(
+  projectId: string,
+  cableId: string,
+  fiber: number,
+): readonly [string, string] | null {
+  const { data } = useQuery({ ...circuitEndsQuery(projectId, cableId), enabled: cableId !== '' });
+  const own = data?.find((one) => one.fiber === fiber);
+  return own ? [own.from, own.to] : null;
+}
+
 const PAGE = 200;
 
 const readBudget = (projectId: string, offset: number) =>

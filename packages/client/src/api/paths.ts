@@ -4666,6 +4666,43 @@ export interface paths {
             };
         };
     };
+    "/api/projects/{projectId}/cables/{cableId}/circuit-ends": {
+        parameters: {
+        };
+        /** The places at both ends of the circuit of each fiber of a cable, where it begins first */
+        get: {
+            parameters: {
+                path: {
+                    projectId: string;
+                    cableId: string;
+                };
+            };
+            responses: {
+                /** @description A circuit a fiber */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            fiber: number;
+                            from: string;
+                            to: string;
+                        }[];
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
     "/api/projects/{projectId}/budget": {
         parameters: {
         };
@@ -7790,15 +7827,6 @@ export interface components {
             file: string;
         } | {
             /** @enum {string} */
-            code: "shotTwice";
-            label: string;
-            /** @enum {string} */
-            direction: "AB" | "BA";
-            wavelengthNm: number;
-            shots: number;
-            file: string;
-        } | {
-            /** @enum {string} */
             code: "groupIndex";
             files: {
                 items: string[];
@@ -8266,4 +8294,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = '8278dd8708421396';
+export const API_DIGEST = '4a28b57db7c1d42f';

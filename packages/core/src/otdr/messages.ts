@@ -19,14 +19,6 @@ export const proofMessageSchema = z.discriminatedUnion('code', [
   z.object({ code: z.literal('copyOfOther'), label, files: listedSchema }),
   z.object({ code: z.literal('savedForSeveral'), files: listedSchema }),
   z.object({ code: z.literal('noiseOnly'), file: z.string() }),
-  z.object({
-    code: z.literal('shotTwice'),
-    label,
-    direction: directionSchema,
-    wavelengthNm: z.int(),
-    shots: z.int(),
-    file: z.string(),
-  }),
   /** Group indices as they are set, such as 1.4675. */
   z.object({
     code: z.literal('groupIndex'),

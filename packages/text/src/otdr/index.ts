@@ -16,8 +16,6 @@ export const proofMessageText = catalog<ProofMessage>()({
     '{label}: both directions hold the same samples ({files}). One is a copy of the other: shoot the missing direction.',
   savedForSeveral: '{files} hold the same samples: one shot was saved for several fibers.',
   noiseOnly: '{file}: noise only, no fiber is seen. Was it plugged in, and into the right port?',
-  shotTwice:
-    '{label} {direction} at {wavelengthNm} nm has {shots} traces: the last that came in counts, {file}.',
   groupIndex:
     '{files}: shot with a group index of {index}, the others at {wavelengthNm} nm with {usual}. Distances are calculated with that of the others.',
   lengthUnknown:

@@ -10,6 +10,7 @@ import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { Text } from '@/ui/Text';
 import { useColors } from '@/ui/theme';
+import { useCircuitEnds } from '../queries';
 import type { TraceImport, ImportedFile, OwnPlace } from './useTraceImport';
 
 /** Rows shown of each kind; the rest is counted. */
@@ -137,13 +138,14 @@ export function PlaceForm({
   start: OwnPlace | null;
   onSave(place: OwnPlace): void;
 }) {
-  const { cables } = useProjectView();
+  const { project, cables } = useProjectView();
   const [cableId, setCable] = useState(start?.cableId ?? '');
   const [fiber, setFiber] = useState(start?.fiber ? String(start.fiber) : '');
   const [direction, setDirection] = useState<Direction | ''>(start?.direction ?? '');
   const [nm, setNm] = useState(start?.wavelengthNm ? String(start.wavelengthNm) : '');
   const number = Number(fiber);
   const wavelength = Number(nm);
+  const ends = useCircuitEnds(project.id, cableId, number);
   const fits =
     cableId !== '' &&
     direction !== '' &&
@@ -170,8 +172,14 @@ export function PlaceForm({
           wanting={direction === ''}
           options={[
             { value: '', label: t('shotFrom') },
-            { value: 'AB', label: shared('fromEndA') },
-            { value: 'BA', label: shared('fromEndB') },
+            {
+              value: 'AB',
+              label: ends ? shared('fromPlace', { name: ends[0] }) : shared('fromEndA'),
+            },
+            {
+              value: 'BA',
+              label: ends ? shared('fromPlace', { name: ends[1] }) : shared('fromEndB'),
+            },
           ]}
           onChange={(value) => setDirection(value as Direction)}
         />

@@ -15,6 +15,7 @@ import { Button } from '@/ui/Button';
 import { Select } from '@/ui/Select';
 import { TextField } from '@/ui/TextField';
 import { Text } from '@/ui/Text';
+import { useCircuitEnds } from '../queries';
 
 const WAVELENGTHS = [1310, 1490, 1550, 1625] as const;
 const FAULTS = [
@@ -93,6 +94,7 @@ export function OtdrPart({
   const cable = cables.find(({ id }) => id === cableId);
   const most = cable ? fiberCount(cable.makeUp) : 0;
   const fibers = fibersOf(text, most);
+  const ends = useCircuitEnds(project.id, cableId, fibers?.[0] ?? 0);
   const shoot = async () => {
     setProblem('');
     stopped.current = false;
@@ -154,7 +156,7 @@ export function OtdrPart({
         label={common('from')}
         all={['AB', 'BA'] as const}
         on={directions}
-        wordOf={(key) => (key === 'AB' ? shared('endA') : shared('endB'))}
+        wordOf={(key) => ends?.[key === 'AB' ? 0 : 1] ?? shared(key === 'AB' ? 'endA' : 'endB')}
         onChange={setDirections}
       />
       <Toggles

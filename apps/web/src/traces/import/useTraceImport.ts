@@ -3,14 +3,14 @@ import { useEffect, useMemo, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { type Outcome, commands } from '@cordel/client';
 import { type Direction, type Told, type TracePlace, fiberCount } from '@cordel/core';
-import type { NamedPlace, NamingSetting } from '@cordel/core/otdr';
+import { type NamedPlace, type NamingSetting, endsKey } from '@cordel/core/otdr';
 import { placeProblemText } from '@cordel/text/otdr';
 import { toldText } from '@cordel/text/record';
 import { useTraceImport as t } from '@cordel/text/pages/traces/useTraceImport';
-import { outbox, useOutbox } from '@/data/client';
+import { outbox, queryClient, useOutbox } from '@/data/client';
 import { personNow } from '@/data/session';
 import { useProjectView } from '@/projects/context';
-import { useTraces } from '../queries';
+import { circuitEndsQuery, useTraces } from '../queries';
 import type { LookedFile, TraceReader } from './traces.worker';
 
 /** What a person fixed by hand for one file. */
@@ -73,7 +73,11 @@ export function useTraceImport() {
   );
   const settle = async (part: Partial<NamingSetting>) => {
     const setting: NamingSetting = { pattern, cables: list, cableId, directions, trust, ...part };
-    setPlaces(await reader.settle(setting));
+    const found = await reader.settle(setting);
+    setPlaces(found);
+    // Where circuits end tells from where a file was shot; without a line the words of its name do.
+    const ends = await endsOf(project.id, found).catch(() => null);
+    if (ends) setPlaces(await reader.settle({ ...setting, ends }));
   };
 
   const add = async (files: readonly File[]) => {
@@ -195,6 +199,18 @@ export function useTraceImport() {
       setStopped('');
     },
   };
+}
+
+/** Both ends of every circuit of the cables that files belong to. */
+async function endsOf(projectId: string, places: Readonly<Record<string, NamedPlace>>) {
+  const cables = new Set(Object.values(places).flatMap(({ cableId }) => cableId ?? []));
+  const lists = await Promise.all(
+    [...cables].map(async (cableId) => {
+      const ends = await queryClient.ensureQueryData(circuitEndsQuery(projectId, cableId));
+      return ends.map(({ fiber, from, to }) => [endsKey(cableId, fiber), [from, to]] as const);
+    }),
+  );
+  return Object.fromEntries(lists.flat());
 }
 
 export type TraceImport = ReturnType<typeof useTraceImport>;

@@ -33,6 +33,7 @@ function trace(
     rangeM: 12_000,
     groupIndex: 146_820,
     samplesDigest: id,
+    measuredAtMs: null,
     ...change,
   } satisfies ProofTrace;
 }
@@ -47,20 +48,22 @@ describe('traces of a project, aligned', () => {
     expect(problemsOf(all())).toEqual([]);
   });
 
-  it('of several shots the last counts, and that is said', () => {
+  it('of several shots the newest counts, the others are earlier ones, and nothing is odd', () => {
     const [first, ...rest] = all();
-    const again = { ...first!, id: 'again', name: 'again.sor', samples: 'again' };
-    const aligned = alignTraces(circuits, [first!, ...rest, again]);
-    expect(aligned.traces.map(({ id }) => id)).toContain('again');
-    expect(aligned.traces.map(({ id }) => id)).not.toContain(first!.id);
-    expect(aligned.problems[0]!.message).toEqual({
-      code: 'shotTwice',
-      label: 'A 1',
-      direction: 'AB',
-      wavelengthNm: 1550,
-      shots: 2,
-      file: 'again.sor',
-    });
+    const again = { ...first!, id: 'again', name: 'again.sor', samplesDigest: 'again' };
+    const by = (one: number | null, two: number | null) => {
+      const { traces, earlier, problems } = alignTraces(circuits, [
+        { ...again, measuredAtMs: two },
+        { ...first!, measuredAtMs: one },
+        ...rest,
+      ]);
+      expect(problems).toEqual([]);
+      return [traces.find(({ circuit }) => circuit === first!.circuit)!.id, earlier[0]!.id];
+    };
+    expect(by(Date.UTC(2026, 4, 1), Date.UTC(2027, 4, 1))).toEqual(['again', first!.id]);
+    expect(by(Date.UTC(2027, 4, 1), Date.UTC(2026, 4, 1))).toEqual([first!.id, 'again']);
+    // A clock that was never set says nothing: what came in last is newer.
+    expect(by(null, Date.UTC(2027, 4, 1))).toEqual([first!.id, 'again']);
   });
 
   it('noise only takes no part in the fit', () => {

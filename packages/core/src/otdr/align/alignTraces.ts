@@ -19,14 +19,14 @@ const groupKey = (route: CircuitRoute, direction: string): string =>
 /**
  * Aligns all traces of a project with their routes: group indexes made one, the routes fitted over all fibers
  * together, each trace aligned with its own. Of several shots of one fiber, direction and wavelength the
- * last counts.
+ * newest counts; the others are told as earlier ones.
  */
 export function alignTraces(
   circuits: ReadonlyMap<string, CircuitRoute>,
   all: readonly ProofTrace[],
 ): AlignedTraces {
   const problems: ProofProblem[] = [];
-  const current = lastOf(all, circuits, problems);
+  const { current, earlier } = newestOf(all);
   const { indexRatio, slips } = indexRatiosOf(current);
   problems.push(...slips);
   const rescaled = current.map((trace) => scaled(trace, indexRatio.get(trace.id)!));
@@ -58,34 +58,22 @@ export function alignTraces(
   const group = (trace: ProofTrace) => fit.groups.get(keyOf(trace))!;
   const alignments = new Map(traces.map((trace) => [trace.id, alignTrace(trace, group(trace))]));
   problems.push(...fitProblems({ fit, traces, alignments, groupOf: group, circuits }));
-  return { traces, fit, alignments, group, indexRatio, problems };
+  return { traces, earlier, fit, alignments, group, indexRatio, problems };
 }
 
-function lastOf(
-  all: readonly ProofTrace[],
-  circuits: ReadonlyMap<string, CircuitRoute>,
-  problems: ProofProblem[],
-): ProofTrace[] {
+/** A fiber shot again is a newer reading: by when it was measured, and where clocks say nothing by when it came in. */
+function newestOf(all: readonly ProofTrace[]): { current: ProofTrace[]; earlier: ProofTrace[] } {
   const keyOf = ({ circuit, direction, wavelengthNm }: ProofTrace) =>
     `${circuit} ${direction} ${wavelengthNm}`;
-  return [...groupBy(all, keyOf).values()].map((shots) => {
-    const trace = shots.at(-1)!;
-    if (shots.length > 1)
-      problems.push({
-        kind: 'shot twice',
-        circuit: trace.circuit,
-        traces: shots.map(({ id }) => id),
-        message: {
-          code: 'shotTwice',
-          label: circuits.get(trace.circuit)!.label,
-          direction: trace.direction,
-          wavelengthNm: trace.wavelengthNm,
-          shots: shots.length,
-          file: trace.name,
-        },
-      });
-    return trace;
-  });
+  const shots = [...groupBy(all, keyOf).values()].map((list) =>
+    list.every(({ measuredAtMs }) => measuredAtMs !== null)
+      ? [...list].sort((a, b) => a.measuredAtMs! - b.measuredAtMs!)
+      : list,
+  );
+  return {
+    current: shots.map((list) => list.at(-1)!),
+    earlier: shots.flatMap((list) => list.slice(0, -1)),
+  };
 }
 
 function indexRatiosOf(traces: readonly ProofTrace[]) {

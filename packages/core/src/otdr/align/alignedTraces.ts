@@ -19,6 +19,8 @@ export interface ProofTrace {
   rangeM: number;
   /** Group index x 100 000. */
   groupIndex: number;
+  /** Milliseconds since 1970; null where the instrument's clock was not set. */
+  measuredAtMs: number | null;
   /** Digest of its samples: two files may hold the same ones. */
   samplesDigest: string;
 }
@@ -34,7 +36,6 @@ export interface ProofProblem {
     | 'receive fiber'
     | 'scale'
     | 'length unknown'
-    | 'shot twice'
     | 'direction missing'
     | 'wavelengths'
     | 'mixed up'
@@ -48,6 +49,8 @@ export interface ProofProblem {
 /** Traces aligned with their routes, before they are measured. */
 export interface AlignedTraces {
   traces: ProofTrace[];
+  /** Shots of the same fibers, directions and wavelengths that newer ones stand for. */
+  earlier: ProofTrace[];
   fit: RouteFit;
   /** By trace. */
   alignments: Map<string, AlignedTrace>;

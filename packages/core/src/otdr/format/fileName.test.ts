@@ -1,4 +1,12 @@
-import { directionOf, fiberOf, proposePattern, readName, settlePlace } from './fileName.ts';
+import {
+  directionOf,
+  fiberOf,
+  proposePattern,
+  readName,
+  settlePlace,
+  directionByPlaces,
+  endsKey,
+} from './fileName.ts';
 
 describe('names of trace files', () => {
   it('are read by a pattern that a person confirms', () => {
@@ -63,7 +71,13 @@ describe('where a file belongs', () => {
     directions: {},
     trust: null,
   };
-  const header = { cableId: '', fiberId: '', wavelengthNm: 1310, from: 'Upper hut' };
+  const header = {
+    cableId: '',
+    fiberId: '',
+    wavelengthNm: 1310,
+    from: 'Upper hut',
+    to: 'Mill loft',
+  };
 
   it('by its name, with what the header adds', () => {
     expect(settlePlace('L05_BA_1310.sor', header, setting)).toEqual({
@@ -79,7 +93,7 @@ describe('where a file belongs', () => {
   it('by its header alone, and the word a person gave the location', () => {
     const place = settlePlace(
       'x.sor',
-      { cableId: 'M', fiberId: 'M-7', wavelengthNm: 1550, from: 'Mill loft' },
+      { cableId: 'M', fiberId: 'M-7', wavelengthNm: 1550, from: 'Mill loft', to: '' },
       { ...setting, pattern: '', directions: { 'Mill loft': 'BA' as const } },
     );
     expect(place).toMatchObject({ cableId: 'm', fiber: 7, direction: 'BA', problems: [] });
@@ -124,5 +138,44 @@ describe('where a file belongs', () => {
       fiber: 6,
       problems: [],
     });
+  });
+});
+
+describe('from which end a file says it was shot', () => {
+  const ends = ['Upper hut', 'Mill loft'] as const;
+
+  it.each([
+    ['Upper hut', 'Mill loft', 'AB'],
+    ['mill-loft', 'UPPER HUT', 'BA'],
+    ['', 'Upper hut', 'BA'],
+    ['van', 'Mill loft', 'AB'],
+    ['van', '', null],
+  ])('from "%s" to "%s": %s', (from, to, direction) => {
+    expect(directionByPlaces({ from, to }, ends)).toBe(direction);
+  });
+
+  it('goes before what a word of the name may mean, and is asked about where they differ', () => {
+    const setting = {
+      pattern: '{fiber}_{dir}',
+      cables: [{ id: 'm', name: 'M', fibers: 12 }],
+      cableId: 'm',
+      directions: {},
+      ends: { [endsKey('m', 7)]: ends },
+      trust: null,
+    };
+    const file = { cableId: '', fiberId: '7', wavelengthNm: 1550, from: 'Mill loft', to: '' };
+    expect(settlePlace('007_x.sor', file, setting)).toMatchObject({
+      direction: 'BA',
+      problems: [],
+    });
+    expect(settlePlace('007_AB.sor', file, setting)).toMatchObject({
+      direction: null,
+      isDisputed: true,
+      problems: [{ code: 'disputed', what: 'direction', byName: 'AB', byFile: 'BA' }],
+    });
+    expect(settlePlace('007_AB.sor', file, { ...setting, trust: 'file' }).direction).toBe('BA');
+    expect(settlePlace('007_x.sor', file, { ...setting, directions: { x: 'AB' } }).direction).toBe(
+      'AB',
+    );
   });
 });

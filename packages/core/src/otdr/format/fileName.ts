@@ -158,14 +158,19 @@ export interface NamingSetting {
   cableId: string | null;
   /** Which end a word of the name, or a location of the file, stands for. */
   directions: Readonly<Record<string, Direction>>;
+  /** Names of both ends of circuits, where they begin first, by cable and fiber as {@link endsKey} has it. */
+  ends?: Readonly<Record<string, readonly [string, string]>>;
   /** Who is right where name and file disagree; null: nobody, until a person says. */
   trust: 'name' | 'file' | null;
 }
 
+/** What name and file may tell differently. */
+type Disputed = 'cable' | 'fiber' | 'wavelength' | 'direction';
+
 /** What keeps a file's place from being settled. */
 export type PlaceProblem =
   | { code: 'patternDoesNotFit' | 'whichCable' | 'whichFiber' | 'whichEnd' }
-  | { code: 'disputed'; what: 'cable' | 'fiber' | 'wavelength'; byName: string; byFile: string }
+  | { code: 'disputed'; what: Disputed; byName: string; byFile: string }
   | { code: 'fiberOutside'; cable: string; fibers: number; fiber: number };
 
 /** Where a file belongs, as far as it is known, and what keeps it from being settled. */
@@ -185,20 +190,39 @@ export interface HeaderFacts {
   fiberId: string;
   wavelengthNm: number;
   from: string;
+  to: string;
 }
 
 /** The word that tells a file's direction: of its name, else the location it was shot from. */
 export const directionWord = (name: NameFacts | null, header: HeaderFacts): string =>
   (name?.direction ?? header.from).trim();
 
+/** Under which a circuit's ends stand in a setting. */
+export const endsKey = (cableId: string, fiber: number): string => `${cableId} ${fiber}`;
+
+/** Letters and figures of a name: how it is written is no difference. */
+const plain = (name: string): string => name.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '');
+
+/** From which end a file says that it was shot, by the places it names; null where it names none of them. */
+export function directionByPlaces(
+  { from, to }: Pick<HeaderFacts, 'from' | 'to'>,
+  [a, b]: readonly [string, string],
+): Direction | null {
+  const [start, end] = [plain(a), plain(b)];
+  if (start === end) return null;
+  if (plain(from) === start || (plain(from) !== end && plain(to) === end)) return 'AB';
+  if (plain(from) === end || plain(to) === start) return 'BA';
+  return null;
+}
+
 /** Settles where a file belongs from its name and its header. What neither tells, or both tell differently, is a problem. */
 export function settlePlace(name: string, header: HeaderFacts, setting: NamingSetting): NamedPlace {
   const read = setting.pattern === '' ? null : readName(setting.pattern, name);
   const problems: PlaceProblem[] = [];
-  const disputed = new Set<'cable' | 'fiber' | 'wavelength'>();
+  const disputed = new Set<Disputed>();
   if (setting.pattern !== '' && !read) problems.push({ code: 'patternDoesNotFit' });
   const settled = <Value>(
-    what: 'cable' | 'fiber' | 'wavelength',
+    what: Disputed,
     byName: Value | null,
     byFile: Value | null,
   ): Value | null => {
@@ -232,16 +256,22 @@ export function settlePlace(name: string, header: HeaderFacts, setting: NamingSe
     header.wavelengthNm || null,
   );
   const word = directionWord(read, header);
-  const direction = setting.directions[word] ?? directionOf(word);
+  const ends = cable && fiber !== null ? setting.ends?.[endsKey(cable.id, fiber)] : undefined;
+  const byPlace = ends ? directionByPlaces(header, ends) : null;
+  // What a person said of a word comes first, then where it was shot from, then what the word may mean.
+  const direction =
+    setting.directions[word] ??
+    settled('direction', read && directionOf(read.direction), byPlace) ??
+    null;
   if (!cable && !disputed.has('cable')) problems.push({ code: 'whichCable' });
   if (fiber === null && !disputed.has('fiber')) problems.push({ code: 'whichFiber' });
   if (cable && fiber !== null && (fiber < 1 || fiber > cable.fibers))
     problems.push({ code: 'fiberOutside', cable: cable.name, fibers: cable.fibers, fiber });
-  if (!direction) problems.push({ code: 'whichEnd' });
+  if (!direction && !disputed.has('direction')) problems.push({ code: 'whichEnd' });
   return {
     cableId: cable?.id ?? null,
     fiber,
-    direction: direction ?? null,
+    direction,
     wavelengthNm,
     isDisputed: disputed.size > 0,
     problems,

@@ -13,6 +13,7 @@ export const tracesShared = phrases({
   foundHere: 'Found here',
   fromEndA: 'from end A',
   fromEndB: 'from end B',
+  fromPlace: 'from {name}',
   importTraces: 'Import traces',
   instrumentSays: 'Instrument says',
   reading: 'Reading …',

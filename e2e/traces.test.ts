@@ -8,8 +8,6 @@ import {
   type Server,
   chooseFile,
   fill,
-  makeProject,
-  newId,
   newPerson,
   press,
   readApi,
@@ -20,9 +18,9 @@ import {
   startBrowser,
   startServer,
   storyteller,
-  writeApi,
   until,
 } from './app.ts';
+import { type QuayLine, makeQuayLine } from './quayLine.ts';
 
 jest.setTimeout(120_000);
 
@@ -31,100 +29,17 @@ let browser: Browser;
 let person: Person;
 let project: string;
 let folder: string;
+let line: QuayLine;
+const cableId = (name: string) => line.cableId(name);
+const shoot: QuayLine['shoot'] = (...task) => line.shoot(...task);
 const page = () => person.page;
-
-interface Setting {
-  cables: { id: string; name: string }[];
-  closures: { id: string; name: string }[];
-}
-const setting = () => readApi<Setting>(server, `/projects/${project}`);
-const cableId = async (name: string) =>
-  (await setting()).cables.find((one) => one.name === name)!.id;
-
-/** Three cables through two closures, with their lengths, and every splice made. */
-async function makeLine(): Promise<string> {
-  const tubes = { kind: 'loose-tube', tubes: 1, fibersPerTube: 12 };
-  const rows = Array.from({ length: 12 }, (_, index) => index + 1).flatMap((fiber) => [
-    `Lock gate,1,${fiber},A,${fiber},B,${fiber},single`,
-    `Quay steps,1,${fiber},B,${fiber},C,${fiber},single`,
-  ]);
-  project = await makeProject(server, 'Quay line', { A: tubes, B: tubes, C: tubes }, rows);
-  const { cables, closures } = await readApi<{
-    cables: { id: string; name: string; run: object }[];
-    closures: { id: string; name: string }[];
-  }>(server, `/projects/${project}`);
-  const km = { 'Lock gate': 2.1, 'Quay steps': 5.3 };
-  for (const closure of closures)
-    await writeApi(server, 'PUT', `/closures/${closure.id}`, {
-      ...closure,
-      distance: Math.round(km[closure.name as keyof typeof km] * 1e7),
-    });
-  const ends = { A: ['Harbour office', 0], C: ['Light house', 8.2] } as const;
-  for (const cable of cables) {
-    const end = ends[cable.name as keyof typeof ends];
-    if (end)
-      await writeApi(server, 'PUT', `/cables/${cable.id}`, {
-        ...cable,
-        run: {
-          ...cable.run,
-          end: { name: end[0], distance: Math.round(end[1] * 1e7), mark: null, coil: 0 },
-        },
-      });
-  }
-  for (const { id } of closures) {
-    const { splices } = await readApi<{ splices: { id: string }[] }>(
-      server,
-      `/closures/${id}/work`,
-    );
-    await writeApi(server, 'POST', '/evidence', {
-      entries: splices.map((splice) => {
-        const own = newId();
-        return {
-          type: 'attempt',
-          id: own,
-          spliceId: splice.id,
-          by: 'Crew',
-          at: '2026-05-04T20:15:00.000Z',
-          tryId: own,
-          estimateMdb: 20,
-          supersedes: null,
-          void: false,
-          why: null,
-        };
-      }),
-    });
-  }
-  return project;
-}
-
-async function shoot(
-  fiber: number,
-  direction: string,
-  wavelengthNm: number,
-  faults: string[] = [],
-) {
-  const response = await fetch(`${server.url}/api/projects/${project}/standin/otdr`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({
-      cableId: await cableId('A'),
-      fiber,
-      direction,
-      wavelengthNm,
-      pulseNs: 100,
-      averages: 8192,
-      faults,
-    }),
-  });
-  const { name, bytes } = (await response.json()) as { name: string; bytes: string };
-  return { name, bytes: Buffer.from(bytes, 'base64') };
-}
 
 beforeAll(async () => {
   server = await startServer({ demo: true });
   browser = await startBrowser();
   person = await newPerson(browser, server, 'R. Aldous');
-  await makeLine();
+  line = await makeQuayLine(server);
+  project = line.project;
   folder = await mkdtemp(join(tmpdir(), 'cordel-traces-'));
 });
 

@@ -151,11 +151,16 @@ export function build() {
 /** Runs a command of ours with what stands behind its name, files by where it was called from, and ends as it does. */
 export function runCommand(file) {
   installPackages();
-  const [command = '', ...paths] = process.argv.slice(2);
+  const [command = '', ...args] = process.argv.slice(2);
   const from = process.env.INIT_CWD ?? process.cwd();
+  // Files come first, as seen from where the command was typed; from the first option on all stays as it is.
+  const options = args.findIndex((arg) => arg.startsWith('--'));
+  const files = options < 0 ? args : args.slice(0, options);
+  const paths = files.map((path) => resolve(from, path));
+  const rest = args.slice(files.length);
   const result = spawnSync(
     'npx',
-    ['--no-install', 'tsx', file, command, ...paths.map((path) => resolve(from, path))],
+    ['--no-install', 'tsx', file, command, ...paths, ...rest],
     {
       cwd: ROOT,
       stdio: ['ignore', 'inherit', 'inherit'],

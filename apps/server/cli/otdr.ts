@@ -1,4 +1,5 @@
 import { readFile, writeFile } from 'node:fs/promises';
+import { parseArgs } from 'node:util';
 import {
   type TraceEvent,
   type SorFile,
@@ -14,9 +15,11 @@ import {
   spacingOf,
 } from '@cordel/core/otdr';
 import { sorProblemText, traceWarningText } from '@cordel/text/files';
+import { type WatchEvent, watchText } from '@cordel/text/otdr/watch';
+import { CannotWatch, watchFolder } from './watch.ts';
 
 /** Trace files on the command line: JSON on standard output, words on standard error. */
-const USAGE = `otdr dump FILE.sor | events FILE.sor | compare FILE.sor | pair A.sor B.sor | copy IN.sor OUT.sor`;
+const USAGE = `otdr dump FILE.sor | events FILE.sor | compare FILE.sor | pair A.sor B.sor | copy IN.sor OUT.sor | watch FOLDER --server URL [--project NAME] [--cable NAME] [--pattern PATTERN]`;
 
 class Usage extends Error {}
 
@@ -84,7 +87,46 @@ function reflectanceOf(peak: number | null, { fixed }: SorFile): number | null {
   return rounded(backscatter + 10 * Math.log10(10 ** (peak / 5) - 1), 1);
 }
 
-async function main([command, first, second]: string[]): Promise<unknown> {
+/** Watches a folder until it is stopped: events as JSON, a line each, and in words. */
+async function watch(args: string[]): Promise<void> {
+  const { values, positionals } = parseArgs({
+    args,
+    allowPositionals: true,
+    options: {
+      server: { type: 'string' },
+      project: { type: 'string' },
+      cable: { type: 'string' },
+      pattern: { type: 'string' },
+    },
+  });
+  const [folder] = positionals;
+  if (!folder || !values.server) throw new Usage(USAGE);
+  const { CORDEL_EMAIL: email, CORDEL_PASSWORD: password } = process.env;
+  const stop = new AbortController();
+  for (const name of ['SIGINT', 'SIGTERM'] as const) process.once(name, () => stop.abort());
+  const tell = (event: WatchEvent) => {
+    console.log(JSON.stringify(event));
+    console.error(watchText(event));
+  };
+  await watchFolder(
+    {
+      folder,
+      server: values.server,
+      project: values.project ?? null,
+      cable: values.cable ?? null,
+      pattern: values.pattern ?? null,
+      account: email && password ? { email, password } : null,
+    },
+    tell,
+    stop.signal,
+  ).catch((error: unknown) => {
+    throw error instanceof CannotWatch ? new Error(watchText(error.event)) : error;
+  });
+}
+
+async function main([command, first, second, ...more]: string[]): Promise<unknown> {
+  if (command === 'watch')
+    return watch([first, second, ...more].filter((arg) => arg !== undefined));
   if (command === 'dump') return dump(await open(first));
   if (command === 'events') {
     const file = await open(first);
@@ -142,7 +184,7 @@ async function main([command, first, second]: string[]): Promise<unknown> {
 }
 
 main(process.argv.slice(2)).then(
-  (answer) => console.log(JSON.stringify(answer)),
+  (answer) => answer !== undefined && console.log(JSON.stringify(answer)),
   (error: Error) => {
     console.error(error.message);
     process.exit(error instanceof Usage ? 2 : 1);

@@ -229,6 +229,26 @@ export const circuit = route(inProject('read'), {
   ),
 });
 
+export const alerts = route(ofRecord('closure', 'read'), {
+  method: 'get',
+  path: '/closures/{closureId}/trace-alerts',
+  summary:
+    'Splices of a closure that traces say are to be made again before their trays are closed',
+  request: { params: idParams('closureId') },
+  responses: answers(
+    z.array(
+      z.object({
+        weight: z.enum(['bad', 'look']),
+        spliceIds: z.array(idSchema),
+        message: findingMessageSchema,
+        where: z.array(whereMessageSchema),
+        at: timeSchema,
+      }),
+    ),
+    'Alerts',
+  ),
+});
+
 export const ends = route(inProject('read'), {
   method: 'get',
   path: '/projects/{projectId}/cables/{cableId}/circuit-ends',

@@ -4,6 +4,7 @@ import { recordInProject } from '../clocks/recordInProject.ts';
 import { atPlace, Problem } from '../http/problem.ts';
 import { router } from '../http/router.ts';
 import { getProject } from '../projects/queries.ts';
+import { traceAlerts } from './alerts.ts';
 import * as api from './api.ts';
 import { budgetRows } from './budget.ts';
 import { causesOf } from './causes.ts';
@@ -120,6 +121,9 @@ export const traceRoutes = router()
     const { projectId, cableId, fiber } = c.req.valid('param');
     return c.json(circuitView(await prove(c.var.db, projectId), cableId, fiber), 200);
   })
+  .openapi(api.alerts, async (c) =>
+    c.json(await traceAlerts(c.var.db, c.req.valid('param').closureId), 200),
+  )
   .openapi(api.ends, async (c) => {
     const { projectId, cableId } = c.req.valid('param');
     return c.json(circuitEnds(await loadPlant(c.var.db, projectId), cableId), 200);

@@ -15,6 +15,7 @@ import { Text } from '@/ui/Text';
 import { useKeys } from '@/ui/keys';
 import { useColors } from '@/ui/theme';
 import { useWide } from '@/ui/useWide';
+import { TraceAlerts } from '@/traces/TraceAlerts';
 import { Finished } from './Finished';
 import { InHand } from './InHand';
 import { MeasureKind } from './MeasureKind';
@@ -165,6 +166,7 @@ function AtTheBench({ work, mode }: { work: ClosureWork; mode: BenchMode }) {
       }}
     >
       <BenchHead bench={bench} work={work} onPick={() => setPicking(true)} />
+      <TraceAlerts closureId={work.closure.id} />
       {mode === 'measure' ? (
         <MeasureKind bench={bench} />
       ) : (

@@ -8,6 +8,7 @@ import { useProjectView } from '@/projects/context';
 import { NamePanel } from '@/bench/NamePanel';
 import { Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
+import { TraceAlerts } from '@/traces/TraceAlerts';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 import { ListPart } from './ListPart';
@@ -62,6 +63,7 @@ export function ClosePage() {
               {t('closedTestedAndSigned')}
             </Text>
           ) : null}
+          {chosen === 'list' ? <TraceAlerts closureId={closureId} /> : null}
           {chosen === 'list' ? <ListPart closing={made} write={write} /> : null}
           {chosen === 'test' ? <TestPart closing={made} write={write} /> : null}
           {chosen === 'sign' ? <SignPart closing={made} write={write} /> : null}

@@ -79,6 +79,13 @@ export function useCircuitEnds(
   return own ? [own.from, own.to] : null;
 }
 
+const readAlerts = (closureId: string) =>
+  answerOf(api.GET('/api/closures/{closureId}/trace-alerts', { params: { path: { closureId } } }));
+
+/** What traces say of the splices of a closure; asked again when traces come in, not with each splice. */
+export const useTraceAlerts = (closureId: string) =>
+  useQuery({ queryKey: ['traceAlerts', closureId], queryFn: () => readAlerts(closureId) });
+
 const PAGE = 200;
 
 const readBudget = (projectId: string, offset: number) =>

@@ -4666,6 +4666,46 @@ export interface paths {
             };
         };
     };
+    "/api/closures/{closureId}/trace-alerts": {
+        parameters: {
+        };
+        /** Splices of a closure that traces say are to be made again before their trays are closed */
+        get: {
+            parameters: {
+                path: {
+                    closureId: string;
+                };
+            };
+            responses: {
+                /** @description Alerts */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            /** @enum {string} */
+                            weight: "bad" | "look";
+                            spliceIds: string[];
+                            message: components["schemas"]["FindingMessage"];
+                            where: components["schemas"]["WhereMessage"][];
+                            /** Format: date-time */
+                            at: string;
+                        }[];
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
     "/api/projects/{projectId}/cables/{cableId}/circuit-ends": {
         parameters: {
         };
@@ -8294,4 +8334,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = '4a28b57db7c1d42f';
+export const API_DIGEST = '699a6c7f8a77c819';

@@ -1,0 +1,59 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import type { ClosureWork } from '@cordel/client';
+import { findingEvidence, findingTitle, whereText } from '@cordel/text/otdr';
+import { traceAlerts as t } from '@cordel/text/pages/traces/TraceAlerts';
+import { useWork } from '@/data/queries';
+import { useProjectView } from '@/projects/context';
+import { Button } from '@/ui/Button';
+import { Notice } from '@/ui/Notice';
+import { useTraceAlerts } from './queries';
+
+type Alert = NonNullable<ReturnType<typeof useTraceAlerts>['data']>[number];
+
+/** Splices of a closure that traces say are to be made again, as they come in while a crew is here. */
+export function TraceAlerts({ closureId }: { closureId: string }) {
+  const { project } = useProjectView();
+  const router = useRouter();
+  const { data } = useTraceAlerts(closureId);
+  const work = useWork(closureId);
+  const open = (data ?? []).filter((alert) => !isMadeSince(alert, work.data));
+  return open.map(({ weight, spliceIds, message, where }) => (
+    <View key={`${message.code} ${spliceIds.join()}`} style={{ gap: 6 }}>
+      <Notice
+        word={weight === 'bad' ? t('redoBeforeClosing') : t('lookAt')}
+        color={weight === 'bad' ? 'accent' : 'ink'}
+        live
+      >
+        {[
+          findingTitle(message, project.units),
+          whereText(where, project.units),
+          findingEvidence(message, project.units),
+        ].join(' ')}
+      </Notice>
+      <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
+        {weight === 'bad' ? (
+          <Button
+            label={t('takeInHand')}
+            onPress={() =>
+              router.push(`/p/${project.id}/bench/${closureId}?splice=${spliceIds[0]}` as never)
+            }
+          />
+        ) : null}
+        <Button
+          label={t('seeTheTraces')}
+          onPress={() => router.push(`/p/${project.id}/ledger/findings` as never)}
+        />
+      </View>
+    </View>
+  ));
+}
+
+/** Whether all its splices were made again after the traces that speak of them came in. */
+const isMadeSince = ({ spliceIds, at }: Alert, work: ClosureWork | undefined): boolean =>
+  spliceIds.every((id) =>
+    work?.evidence.some(
+      (entry) =>
+        entry.type === 'attempt' && entry.spliceId === id && Date.parse(entry.at) > Date.parse(at),
+    ),
+  );

@@ -90,6 +90,8 @@ export function demoTraces(
         const [from, to] = direction === 'AB' ? ends : ends.reverse();
         const bytes = writeSor(
           shootPlant(plant, {
+            // The crews at both ends have their own.
+            instrument: direction === 'AB' ? 4101 : 4102,
             seed: 9000 + fiber * 16 + nm + (direction === 'AB' ? 0 : 7),
             direction,
             wavelengthNm: nm,

@@ -2,7 +2,7 @@ import { type NewTrace } from '@cordel/core/otdr';
 import { jointLoss, oneWayExcess } from '@cordel/core';
 import { type TrueJoint, shootTrace } from './otdr.ts';
 import { seeded } from './random.ts';
-import type { Receiver } from './receiver.ts';
+import { type Receiver, drawReceiver } from './receiver.ts';
 
 /** A joint as it really lies in its tray. */
 export interface TrueSplice {
@@ -47,7 +47,9 @@ export interface OtdrShot {
   launch?: number;
   /** Group index x 100 000 that the instrument is set to; the glass has its own. */
   groupIndex?: number;
-  /** What the instrument makes of the light; ideal where nothing is said. */
+  /** Which instrument it is: each has a receiver of its own, drawn by this number. */
+  instrument?: number;
+  /** What the instrument makes of the light; ideal where neither is said. */
   receiver?: Receiver;
   /** Nothing is plugged in. */
   unplugged?: boolean;
@@ -99,6 +101,7 @@ export function shootPlant(plant: TruePlant, shot: OtdrShot): NewTrace {
       : [...before, ...joints.map((joint) => ({ ...joint, position: joint.position + launch }))],
     samples: Math.round(shot.range / shot.spacing),
     noise: NOISE / shot.pulseNs,
+    receiver: shot.receiver ?? receiverOf(shot.instrument),
     // A break in a cable lies in gel.
     endReflectance: broken && plant.breakAt != null ? null : undefined,
   });
@@ -106,6 +109,9 @@ export function shootPlant(plant: TruePlant, shot: OtdrShot): NewTrace {
     ? { ...trace, fixed: { ...trace.fixed, groupIndex: shot.groupIndex } }
     : trace;
 }
+
+const receiverOf = (instrument: number | undefined): Receiver | undefined =>
+  instrument === undefined ? undefined : drawReceiver(seeded(instrument));
 
 /** Joints and the length to where light comes, seen from the end that is shot from. */
 function wayOf(plant: TruePlant, { direction, wavelengthNm }: OtdrShot) {

@@ -60,6 +60,7 @@ export async function shoot(db: Db, projectId: string, task: OtdrTask) {
   const ends = [route.points[0]!.name, route.points.at(-1)!.name];
   const [from, to] = task.direction === 'AB' ? ends : ends.reverse();
   const shot: OtdrShot = {
+    instrument: hashOf(projectId),
     seed: hashOf(`${route.key} ${task.direction} ${task.wavelengthNm} ${at}`),
     direction: task.direction,
     wavelengthNm: task.wavelengthNm,

@@ -158,14 +158,10 @@ export function runCommand(file) {
   const files = options < 0 ? args : args.slice(0, options);
   const paths = files.map((path) => resolve(from, path));
   const rest = args.slice(files.length);
-  const result = spawnSync(
-    'npx',
-    ['--no-install', 'tsx', file, command, ...paths, ...rest],
-    {
-      cwd: ROOT,
-      stdio: ['ignore', 'inherit', 'inherit'],
-      env: { ...process.env, npm_config_loglevel: 'silent' },
-    },
-  );
+  const result = spawnSync('npx', ['--no-install', 'tsx', file, command, ...paths, ...rest], {
+    cwd: ROOT,
+    stdio: ['ignore', 'inherit', 'inherit'],
+    env: { ...process.env, npm_config_loglevel: 'silent' },
+  });
   process.exit(result.status ?? 1);
 }

@@ -1,4 +1,12 @@
-import type { TrueJoint } from './otdr.ts';
+/** A joint of a fiber as it really is. */
+export interface TrueJoint {
+  /** Meters of fiber from the start. */
+  position: number;
+  /** Step that this direction shows, dB: the loss and the difference of backscatter. */
+  step: number;
+  /** Reflectance, dB (such as -45); null for a fusion splice. */
+  reflectance: number | null;
+}
 
 /** A fiber as light finds it, and the pulse that is sent into it. */
 export interface LitFiber {

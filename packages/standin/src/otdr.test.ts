@@ -1,6 +1,7 @@
 import { jointLoss, oneWayExcess } from '@cordel/core';
 import { analyse, findEvents, levelsOf, pairEvents, readSor, writeSor } from '@cordel/core/otdr';
-import { type OtdrTask, type TrueJoint, shootTrace } from './otdr.ts';
+import type { TrueJoint } from './light.ts';
+import { type OtdrTask, shootTrace } from './otdr.ts';
 import { seeded } from './random.ts';
 
 const task = (part: Partial<OtdrTask> = {}): OtdrTask => ({

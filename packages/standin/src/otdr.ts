@@ -1,17 +1,7 @@
 import { LIGHT, type NewTrace, SIMULATED_MAKER } from '@cordel/core/otdr';
-import { lightOf } from './light.ts';
+import { type TrueJoint, lightOf } from './light.ts';
 import { seeded } from './random.ts';
 import { IDEAL, LOWEST_DB, type Receiver, receive } from './receiver.ts';
-
-/** A joint of a fiber as it really is. */
-export interface TrueJoint {
-  /** Meters of fiber from the start. */
-  position: number;
-  /** Step that this direction shows, dB: the loss and the difference of backscatter. */
-  step: number;
-  /** Reflectance, dB (such as -45); null for a fusion splice. */
-  reflectance: number | null;
-}
 
 export interface OtdrTask {
   seed: number;

@@ -1,6 +1,7 @@
 import { type NewTrace } from '@cordel/core/otdr';
 import { jointLoss, oneWayExcess } from '@cordel/core';
-import { type TrueJoint, shootTrace } from './otdr.ts';
+import type { TrueJoint } from './light.ts';
+import { shootTrace } from './otdr.ts';
 import { seeded } from './random.ts';
 import { type Receiver, drawReceiver } from './receiver.ts';
 

@@ -1,5 +1,6 @@
 import { LIGHT, analyse, readSor, writeSor } from '@cordel/core/otdr';
-import { type OtdrTask, type TrueJoint, shootTrace } from './otdr.ts';
+import type { TrueJoint } from './light.ts';
+import { type OtdrTask, shootTrace } from './otdr.ts';
 import { IDEAL, type Receiver } from './receiver.ts';
 import { type Random, seeded } from './random.ts';
 

@@ -46,7 +46,7 @@ export interface Proof {
 export const CLOCK_SET = Date.UTC(2000, 0, 1);
 
 /** When a trace was measured, milliseconds since 1970; null where its instrument knows no time. */
-export const measuredAt = ({ measuredAtS }: TraceFacts): number | null =>
+const measuredAt = ({ measuredAtS }: TraceFacts): number | null =>
   measuredAtS * 1000 < CLOCK_SET ? null : measuredAtS * 1000;
 
 /** Traces measured at a time: between them the server answers others. */

@@ -229,6 +229,43 @@ export const circuit = route(inProject('read'), {
   ),
 });
 
+export const history = route(inProject('read'), {
+  method: 'get',
+  path: '/projects/{projectId}/proof/circuits/{cableId}/{fiber}/history',
+  summary:
+    'All shots of a circuit by end and wavelength, oldest first, and what moved since the first',
+  request: {
+    params: project.extend({ cableId: idSchema, fiber: z.coerce.number().int().min(1) }),
+  },
+  responses: answers(
+    z.array(
+      z.object({
+        direction: directionSchema,
+        wavelengthNm: z.int(),
+        shots: z.array(
+          z.object({
+            id: idSchema,
+            name: z.string(),
+            measuredAt: timeSchema.nullable(),
+            total: lossSchema.nullable(),
+          }),
+        ),
+        changes: z.array(
+          z.object({
+            point: z.int().nullable(),
+            first: lossSchema,
+            newest: lossSchema,
+            byDb: z.number(),
+            sigmaDb: z.number(),
+            verdict: z.enum(['moved', 'maybe', 'same']),
+          }),
+        ),
+      }),
+    ),
+    'Series of shots',
+  ),
+});
+
 export const alerts = route(ofRecord('closure', 'read'), {
   method: 'get',
   path: '/closures/{closureId}/trace-alerts',

@@ -15,6 +15,7 @@ import type { Db } from '../db/client.ts';
 import { splices, standinJoints } from '../db/schema.ts';
 import { bySplice, evidenceOf, idArray } from '../evidence/queries.ts';
 import { forPractice } from '../projects/practice.ts';
+import { getProject } from '../projects/queries.ts';
 import { type Plant, loadPlant } from './plant.ts';
 
 /** What somebody got wrong, to try what Cordel makes of it. */
@@ -47,6 +48,7 @@ const UNSAID = 400;
  */
 export async function shoot(db: Db, projectId: string, task: OtdrTask) {
   await forPractice(db, projectId);
+  const { name } = await getProject(db, projectId);
   const plant = await loadPlant(db, projectId);
   const route = plant.circuitOf(task.cableId, task.fiber);
   const whole = await plantOf(db, route, plant, projectId);
@@ -60,7 +62,8 @@ export async function shoot(db: Db, projectId: string, task: OtdrTask) {
   const ends = [route.points[0]!.name, route.points.at(-1)!.name];
   const [from, to] = task.direction === 'AB' ? ends : ends.reverse();
   const shot: OtdrShot = {
-    instrument: hashOf(projectId),
+    // A crew has one, and keeps it.
+    instrument: hashOf(name),
     seed: hashOf(`${route.key} ${task.direction} ${task.wavelengthNm} ${at}`),
     direction: task.direction,
     wavelengthNm: task.wavelengthNm,

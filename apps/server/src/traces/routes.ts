@@ -10,6 +10,7 @@ import { budgetRows } from './budget.ts';
 import { causesOf } from './causes.ts';
 import { circuitView } from './circuit.ts';
 import { shoot } from './otdr.ts';
+import { shotHistory } from './history.ts';
 import { circuitEnds, loadPlant } from './plant.ts';
 import { prove } from './proof.ts';
 import {
@@ -120,6 +121,11 @@ export const traceRoutes = router()
   .openapi(api.circuit, async (c) => {
     const { projectId, cableId, fiber } = c.req.valid('param');
     return c.json(circuitView(await prove(c.var.db, projectId), cableId, fiber), 200);
+  })
+  .openapi(api.history, async (c) => {
+    const { projectId, cableId, fiber } = c.req.valid('param');
+    const { db } = c.var;
+    return c.json(await shotHistory(db, await prove(db, projectId), cableId, fiber), 200);
   })
   .openapi(api.alerts, async (c) =>
     c.json(await traceAlerts(c.var.db, c.req.valid('param').closureId), 200),

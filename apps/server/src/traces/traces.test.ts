@@ -284,11 +284,71 @@ describe('from traces to verdicts', () => {
   });
 });
 
+describe('a fiber shot again', () => {
+  const spliceOf = (fiber: number) =>
+    document.splices.find(({ cableA, fiberA }) => cableA === A().id && fiberA === fiber)!;
+  const shotNow = async (fiber: number, direction: 'AB' | 'BA') =>
+    runImport(await shoot(fiber, direction, 1550), (own) => placeOf(own, fiber, direction, 1550));
+  interface Series {
+    direction: string;
+    shots: unknown[];
+    changes: { point: number | null; byDb: number; verdict: string }[];
+  }
+  const history = async (fiber: number) =>
+    (await api.get(`${path}/proof/circuits/${A().id}/${fiber}/history`)).body as Series[];
+  interface Alert {
+    weight: string;
+    spliceIds: string[];
+    message: { code: string };
+    at: string;
+  }
+  const alerts = async () =>
+    (await api.get(`/closures/${spliceOf(4).closureId}/trace-alerts`)).body as Alert[];
+
+  it('is a newer reading and no problem: both stay, and what moved is told from both ends', async () => {
+    for (const direction of ['AB', 'BA'] as const) await shotNow(4, direction);
+    expect((await history(4)).map(({ shots, changes }) => [shots.length, changes])).toEqual([
+      [1, []],
+      [1, []],
+    ]);
+    await api.record([attemptOn(spliceOf(4).id, 600)]);
+    for (const direction of ['AB', 'BA'] as const) await shotNow(4, direction);
+    const series = await history(4);
+    expect(series.map(({ direction, shots }) => [direction, shots.length]).sort()).toEqual([
+      ['AB', 2],
+      ['BA', 2],
+    ]);
+    // The first closure behind the exchange, counted along the circuit whichever end it was shot from.
+    for (const { changes } of series) {
+      const [most, ...rest] = changes.filter(({ point }) => point !== null);
+      expect(most).toMatchObject({ point: 1, verdict: 'moved' });
+      expect(most!.byDb).toBeGreaterThan(0.2);
+      expect(rest.map(({ verdict }) => verdict)).not.toContain('moved');
+    }
+    expect((await proof()).problems.map(({ kind }) => kind)).not.toContain('shot twice');
+  });
+
+  it('its splice is told to the crew at the closure, with the time of the traces that say so', async () => {
+    const own = (await alerts()).find(({ spliceIds }) => spliceIds.includes(spliceOf(4).id))!;
+    expect(own).toMatchObject({ weight: 'bad', message: { code: 'badSplice' } });
+    expect(Math.abs(Date.parse(own.at) - Date.now())).toBeLessThan(120_000);
+    expect((await api.get(`/closures/${uuid()}/trace-alerts`)).status).toBe(404);
+  });
+
+  it('both ends of each fiber’s circuit are named', async () => {
+    const { body } = await api.get(`${path}/cables/${A().id}/circuit-ends`);
+    const ends = body as { fiber: number; from: string; to: string }[];
+    expect(ends).toHaveLength(24);
+    expect(ends[0]).toEqual({ fiber: 1, from: 'Exchange', to: 'the outer end of C' });
+    expect((await api.get(`${path}/cables/${uuid()}/circuit-ends`)).status).toBe(404);
+  });
+});
+
 describe('a project document', () => {
   it('carries traces, their places and their readings, byte for byte', async () => {
     const { text } = await api.get(`${path}/document.json`);
     const copy = renamed(JSON.parse(text) as ProjectDocument);
-    expect(copy.traces.length).toBe(8);
+    expect(copy.traces.length).toBe(12);
     expect((await api.post('/documents', copy)).status).toBe(200);
     const back = await api.get(`/projects/${copy.project.id}/document.json`);
     expect(JSON.parse(back.text)).toEqual(copy);

@@ -86,6 +86,22 @@ const readAlerts = (closureId: string) =>
 export const useTraceAlerts = (closureId: string) =>
   useQuery({ queryKey: ['traceAlerts', closureId], queryFn: () => readAlerts(closureId) });
 
+const readHistory = (projectId: string, cableId: string, fiber: number) =>
+  answerOf(
+    api.GET('/api/projects/{projectId}/proof/circuits/{cableId}/{fiber}/history', {
+      params: { path: { projectId, cableId, fiber } },
+    }),
+  );
+
+/** Shots of a circuit over the years. */
+export type HistoryAnswer = Awaited<ReturnType<typeof readHistory>>;
+
+export const useHistory = (projectId: string, cableId: string, fiber: number) =>
+  useQuery({
+    queryKey: ['proof', projectId, 'history', cableId, fiber],
+    queryFn: () => readHistory(projectId, cableId, fiber),
+  });
+
 const PAGE = 200;
 
 const readBudget = (projectId: string, offset: number) =>

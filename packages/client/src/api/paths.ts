@@ -4666,6 +4666,70 @@ export interface paths {
             };
         };
     };
+    "/api/projects/{projectId}/proof/circuits/{cableId}/{fiber}/history": {
+        parameters: {
+        };
+        /** All shots of a circuit by end and wavelength, oldest first, and what moved since the first */
+        get: {
+            parameters: {
+                path: {
+                    projectId: string;
+                    cableId: string;
+                    fiber: number;
+                };
+            };
+            responses: {
+                /** @description Series of shots */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            /** @enum {string} */
+                            direction: "AB" | "BA";
+                            wavelengthNm: number;
+                            shots: {
+                                /** Format: uuid */
+                                id: string;
+                                name: string;
+                                /** Format: date-time */
+                                measuredAt: string | null;
+                                total: {
+                                    lossDb: number;
+                                    sigmaDb: number;
+                                } | null;
+                            }[];
+                            changes: {
+                                point: number | null;
+                                first: {
+                                    lossDb: number;
+                                    sigmaDb: number;
+                                };
+                                newest: {
+                                    lossDb: number;
+                                    sigmaDb: number;
+                                };
+                                byDb: number;
+                                sigmaDb: number;
+                                /** @enum {string} */
+                                verdict: "moved" | "maybe" | "same";
+                            }[];
+                        }[];
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
     "/api/closures/{closureId}/trace-alerts": {
         parameters: {
         };
@@ -8334,4 +8398,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = '699a6c7f8a77c819';
+export const API_DIGEST = 'b1643267ef9e3de6';

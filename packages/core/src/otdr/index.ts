@@ -25,6 +25,7 @@ export * from './measure/measureAt.ts';
 export * from './measure/measureTrace.ts';
 export * from './measure/pairEvents.ts';
 export * from './measure/pairTraces.ts';
+export * from './measure/shotChanges.ts';
 export * from './diagnose/causes.ts';
 export * from './diagnose/faultLocation.ts';
 export { CAUSES, type Cause, type Finding, type SplicePlace } from './diagnose/finding.ts';

@@ -17,6 +17,7 @@ import { useWide } from '@/ui/useWide';
 import { ProofTabs } from '../ProofTabs';
 import { type CircuitAnswer, useCircuit, useProof } from '../queries';
 import { ClosureTable } from './ClosureTable';
+import { OverTime } from './OverTime';
 import { OwnTables } from './OwnTables';
 import { TraceCanvas } from './TraceCanvas';
 import type { Peg, StringLook } from './draw';
@@ -74,7 +75,7 @@ export function CircuitPage() {
       </View>
       {circuit.data ? (
         circuit.data.traces.length > 0 ? (
-          <CircuitTraces circuit={circuit.data} fiber={fiber} />
+          <CircuitTraces circuit={circuit.data} cableId={cableId} fiber={fiber} />
         ) : (
           <Empty
             title={t('noTracesOfYet', { label: circuit.data.label })}
@@ -112,7 +113,15 @@ const shownOf = (
   lengthM,
 });
 
-function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: number }) {
+function CircuitTraces({
+  circuit,
+  cableId,
+  fiber,
+}: {
+  circuit: CircuitAnswer;
+  cableId: string;
+  fiber: number;
+}) {
   const wide = useWide();
   const [width, setWidth] = useState(340);
   const wavelengths = useMemo(
@@ -246,6 +255,7 @@ function CircuitTraces({ circuit, fiber }: { circuit: CircuitAnswer; fiber: numb
         </Notice>
       ))}
       {mode === 'both' ? <OwnTables view={view} circuit={circuit} traces={traces} /> : null}
+      <OverTime circuit={circuit} cableId={cableId} fiber={fiber} />
     </View>
   );
 }

@@ -29,16 +29,16 @@ export function alignTraces(
   const { current, earlier } = newestOf(all);
   const { indexRatio, slips } = indexRatiosOf(current);
   problems.push(...slips);
-  const rescaled = current.map((trace) => scaled(trace, indexRatio.get(trace.id)!));
+  const corrected = current.map((trace) => rescaled(trace, indexRatio.get(trace.id)!));
   const silent = (trace: ProofTrace) => trace.endM !== null && trace.endM < NO_FIBER;
-  for (const trace of rescaled.filter(silent))
+  for (const trace of corrected.filter(silent))
     problems.push({
       kind: 'noise only',
       circuit: trace.circuit,
       traces: [trace.id],
       message: { code: 'noiseOnly', file: trace.name },
     });
-  const traces = rescaled.filter((trace) => !silent(trace));
+  const traces = corrected.filter((trace) => !silent(trace));
   problems.push(...sameSamples(traces, circuits));
   const groups = new Map<string, FitGroup & { traces: ProofTrace[] }>();
   const keyOf = (trace: ProofTrace) => groupKey(circuits.get(trace.circuit)!, trace.direction);
@@ -106,7 +106,8 @@ function indexRatiosOf(traces: readonly ProofTrace[]) {
   return { indexRatio, slips };
 }
 
-const scaled = (trace: ProofTrace, by: number): ProofTrace =>
+/** A trace whose distances are so many times as large. */
+export const rescaled = (trace: ProofTrace, by: number): ProofTrace =>
   by === 1
     ? trace
     : {

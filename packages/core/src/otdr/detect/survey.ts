@@ -219,22 +219,32 @@ interface TailRoom {
 
 /**
  * Where the receiver's tail after a reflection is gone: a block of samples lies on the line through those behind it. A
- * tail is exponential: it is less than noise by far once it was followed as far again.
+ * tail is exponential: where it is seen no more it is followed on by its own pace.
  * @param from the first sample behind the reflection's dead zone
  */
 function afterTail(levels: Float32Array, from: number, room: TailRoom): number {
-  let at = from;
+  let [at, seenDb] = [from, Infinity];
   const { stop, gap, reach } = room;
   const most = Math.max(LEAST_BLOCK, Math.round(reach * MOST_BLOCK));
   for (const size of TAIL_SIZES) {
     const block = Math.min(most, size * Math.max(4, gap));
-    const { to, joint } = followTail(levels, at, block, from + reach, room);
+    const { to, joint, leastDb } = followTail(levels, at, block, from + reach, room);
     at = to;
+    seenDb = Math.min(seenDb, leastDb);
     // Longer blocks would take it for a tail.
     if (joint) break;
   }
-  return at === from ? from : Math.min(stop, at + (at - from));
+  if (at === from) return from;
+  // How many times it fell to a third on the way, by what it began with and what was just seen of it.
+  const block = Math.max(LEAST_BLOCK, gap);
+  const risenDb = meanOf(levels, from, from + block) - meanOf(levels, at, at + block);
+  const times = Math.log((10 ** (risenDb / 5) - 1) / ((seenDb * Math.LN10) / 5));
+  const more = times > FOLLOWED ? (FOLLOWED * (at - from)) / times : at - from;
+  return Math.min(stop, Math.round(at + more));
 }
+
+/** A tail is followed so many times as far as it takes to fall to a third, from where it is seen last. */
+const FOLLOWED = 3;
 
 /** Blocks of the line behind a block, and by how many deviations one may fall more than the one before it. */
 const LINE_BLOCKS = 6;
@@ -247,7 +257,7 @@ function followTail(
   block: number,
   most: number,
   { stop, variance, rounding, stair }: TailRoom,
-): { to: number; joint: boolean } {
+): { to: number; joint: boolean; leastDb: number } {
   // The rounding of whole stairs averages out.
   const own = Math.sqrt(variance / block + rounding * Math.min(1, (stair / block / 2) ** 2));
   // Variance of a block and of a line one block before its first: the mean of six, and its slope over 3.5 blocks.
@@ -261,9 +271,9 @@ function followTail(
     const begin = from + index * block;
     const hasJoint = hasJointBehind(meanAt, index, joint);
     if (begin > most || hasJoint || !isAboveLine(meanAt, index, bar))
-      return { to: begin, joint: hasJoint };
+      return { to: begin, joint: hasJoint, leastDb: bar };
   }
-  return { to: from, joint: false };
+  return { to: from, joint: false, leastDb: bar };
 }
 
 /** Whether levels fall more than a block before among those behind one: a tail falls less and less. */

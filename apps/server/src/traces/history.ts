@@ -1,0 +1,89 @@
+import {
+  type LossFigure,
+  type ProofTrace,
+  type ShotChange,
+  alignTrace,
+  measureTrace,
+  rescaled,
+  samplesOf,
+  shotChanges,
+} from '@cordel/core/otdr';
+import type { Db } from '../db/client.ts';
+import { openTrace } from './facts.ts';
+import type { Proof } from './proof.ts';
+import { traceFiles } from './queries.ts';
+
+/** Shots of a fiber from one end at one wavelength, oldest first. */
+export interface ShotSeries {
+  direction: 'AB' | 'BA';
+  wavelengthNm: number;
+  shots: { id: string; name: string; measuredAt: string | null; total: LossFigure | null }[];
+  changes: ShotChange[];
+}
+
+/** Group indexes that differ by less are the same. */
+const SAME_INDEX = 0.002;
+
+/** All shots of a circuit, measured at the places where its newest ones have their events. */
+export async function shotHistory(
+  db: Db,
+  proof: Proof,
+  cableId: string,
+  fiber: number,
+): Promise<ShotSeries[]> {
+  const { key, points } = proof.plant.circuitOf(cableId, fiber);
+  const earlier = proof.aligned.earlier.filter(({ circuit }) => circuit === key);
+  const files = new Map(
+    (
+      await traceFiles(
+        db,
+        earlier.map(({ id }) => id),
+      )
+    ).map((file) => [file.id, file]),
+  );
+  return proof.aligned.traces
+    .filter(({ circuit }) => circuit === key)
+    .map((newest): ShotSeries => {
+      const { direction, wavelengthNm } = newest;
+      const isSame = (other: ProofTrace) =>
+        other.direction === direction && other.wavelengthNm === wavelengthNm;
+      const inOrder = <Point>(list: readonly Point[]) =>
+        direction === 'AB' ? list : [...list].reverse();
+      const figuresOf = (trace: ProofTrace) => {
+        if (trace === newest) return proof.figures.get(newest.id)!;
+        const usual = newest.groupIndex / proof.aligned.indexRatio.get(newest.id)!;
+        const ratio = trace.groupIndex / usual;
+        const by = Math.abs(ratio - 1) > SAME_INDEX ? ratio : 1;
+        const { name, bytes } = files.get(trace.id)!;
+        const samples = samplesOf(openTrace(name, bytes));
+        return measureTrace(
+          { ...samples, spacing: samples.spacing * by, first: samples.first * by },
+          alignTrace(rescaled(trace, by), proof.aligned.group(newest)),
+        );
+      };
+      const shots = [...earlier.filter(isSame), newest].map((trace) => ({
+        trace,
+        figures: figuresOf(trace),
+      }));
+      return {
+        direction,
+        wavelengthNm,
+        shots: shots.map(({ trace: { id, name, measuredAtMs }, figures: { total } }) => ({
+          id,
+          name,
+          measuredAt: measuredAtMs === null ? null : new Date(measuredAtMs).toISOString(),
+          total,
+        })),
+        changes: shotChanges(
+          shots.map(({ trace, figures }) => ({
+            traceId: trace.id,
+            // What lies at the ends is the instrument's own connector.
+            points: inOrder(figures.points).map((figure, point) =>
+              point === 0 || point === points.length - 1 ? null : figure,
+            ),
+            total: figures.total,
+          })),
+        ),
+      };
+    });
+}

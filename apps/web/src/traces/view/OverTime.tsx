@@ -1,0 +1,112 @@
+import { View } from 'react-native';
+import { formatDay } from '@cordel/core';
+import { overTime as t } from '@cordel/text/pages/traces/OverTime';
+import { useProjectView } from '@/projects/context';
+import { Text } from '@/ui/Text';
+import { useColors } from '@/ui/theme';
+import { type CircuitAnswer, type HistoryAnswer, useHistory } from '../queries';
+
+type Series = HistoryAnswer[number];
+
+/** The same fiber over the years: what moved since its first shot, by how much, and how sure that is. */
+export function OverTime({
+  circuit,
+  cableId,
+  fiber,
+}: {
+  circuit: CircuitAnswer;
+  cableId: string;
+  fiber: number;
+}) {
+  const { project } = useProjectView();
+  const { data } = useHistory(project.id, cableId, fiber);
+  if (!data) return null;
+  const compared = data.filter(({ shots }) => shots.length > 1);
+  return (
+    <View style={{ gap: 10 }}>
+      <Text kind="name" heading={2}>
+        {t('heading')}
+      </Text>
+      {compared.length === 0 ? <Text color="ink2">{t('shotOnce')}</Text> : null}
+      {compared.map((series) => (
+        <SeriesTable
+          key={`${series.direction} ${series.wavelengthNm}`}
+          series={series}
+          circuit={circuit}
+        />
+      ))}
+    </View>
+  );
+}
+
+const loss = ({ lossDb, sigmaDb }: { lossDb: number; sigmaDb: number }): string =>
+  t('lossSigma', { loss: lossDb.toFixed(3), sigma: (2 * sigmaDb).toFixed(3) });
+
+function SeriesTable({ series, circuit }: { series: Series; circuit: CircuitAnswer }) {
+  const colors = useColors();
+  const { project } = useProjectView();
+  const { points } = circuit;
+  const from = (series.direction === 'AB' ? points[0] : points.at(-1))!.name;
+  return (
+    <View style={{ gap: 4 }}>
+      <Text kind="strong" heading={3}>
+        {t('series', {
+          from,
+          wavelengthNm: series.wavelengthNm,
+          days: series.shots
+            .map(({ measuredAt }) => (measuredAt ? formatDay(measuredAt, project.units.timeZone) : t('dayUnknown')))
+            .join(', '),
+        })}
+      </Text>
+      <View style={{ borderTopWidth: 2, borderColor: colors.ink }}>
+        <Row cells={[t('place'), t('first'), t('newest'), t('change')]} strong />
+        {series.changes.map((change) => (
+          <Row
+            key={change.point ?? 'whole'}
+            color={change.verdict === 'moved' ? 'accent' : 'ink'}
+            cells={[
+              change.point === null ? t('whole') : points[change.point]!.name,
+              loss(change.first),
+              loss(change.newest),
+              `${change.byDb > 0 ? '+' : ''}${loss({ lossDb: change.byDb, sigmaDb: change.sigmaDb })}, ${t('moved', { verdict: change.verdict })}`,
+            ]}
+          />
+        ))}
+      </View>
+    </View>
+  );
+}
+
+function Row({
+  cells,
+  strong,
+  color = 'ink',
+}: {
+  cells: readonly string[];
+  strong?: boolean;
+  color?: 'ink' | 'accent';
+}) {
+  const colors = useColors();
+  return (
+    <View
+      style={{
+        flexDirection: 'row',
+        gap: 8,
+        borderBottomWidth: 1,
+        borderColor: colors.rule,
+        paddingVertical: 4,
+      }}
+    >
+      {cells.map((cell, index) => (
+        <Text
+          key={index}
+          kind={strong ? 'strong' : 'body'}
+          color={color}
+          style={{ flex: index === 3 ? 1.6 : 1 }}
+        >
+          {cell}
+        </Text>
+      ))}
+    </View>
+  );
+}

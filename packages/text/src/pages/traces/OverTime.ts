@@ -1,0 +1,17 @@
+import { phrases } from '../../phrases.ts';
+
+/** Texts of `apps/web/src/traces/view/OverTime.tsx`. */
+export const overTime = phrases({
+  change: 'Change',
+  dayUnknown: 'day unknown',
+  first: 'First shot',
+  heading: 'Over the years',
+  lossSigma: '{loss} ± {sigma} dB',
+  moved:
+    '{verdict, select, moved {moved} maybe {may have moved: shoot it once more} other {no change}}',
+  newest: 'Newest shot',
+  place: 'Place',
+  series: 'From {from} at {wavelengthNm} nm: {days}',
+  shotOnce: 'Each shot is the first of its kind. A later one of the same fiber is compared here.',
+  whole: 'end to end',
+});

@@ -7,9 +7,13 @@ import { useWork } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { Button } from '@/ui/Button';
 import { Notice } from '@/ui/Notice';
+import { Text } from '@/ui/Text';
 import { useTraceAlerts } from './queries';
 
 type Alert = NonNullable<ReturnType<typeof useTraceAlerts>['data']>[number];
+
+/** The Bench stays in sight: what is more stands with the findings. */
+const SHOWN = 2;
 
 /** Splices of a closure that traces say are to be made again, as they come in while a crew is here. */
 export function TraceAlerts({ closureId }: { closureId: string }) {
@@ -18,7 +22,8 @@ export function TraceAlerts({ closureId }: { closureId: string }) {
   const { data } = useTraceAlerts(closureId);
   const work = useWork(closureId);
   const open = (data ?? []).filter((alert) => !isMadeSince(alert, work.data));
-  return open.map(({ weight, spliceIds, message, where }) => (
+  const more = open.length - SHOWN;
+  const alerts = open.slice(0, SHOWN).map(({ weight, spliceIds, message, where }) => (
     <View key={`${message.code} ${spliceIds.join()}`} style={{ gap: 6 }}>
       <Notice
         word={weight === 'bad' ? t('redoBeforeClosing') : t('lookAt')}
@@ -26,7 +31,7 @@ export function TraceAlerts({ closureId }: { closureId: string }) {
         live
       >
         {[
-          findingTitle(message, project.units),
+          `${findingTitle(message, project.units)}.`,
           whereText(where, project.units),
           findingEvidence(message, project.units),
         ].join(' ')}
@@ -47,6 +52,12 @@ export function TraceAlerts({ closureId }: { closureId: string }) {
       </View>
     </View>
   ));
+  return (
+    <>
+      {alerts}
+      {more > 0 ? <Text kind="strong">{t('more', { more })}</Text> : null}
+    </>
+  );
 }
 
 /** Whether all its splices were made again after the traces that speak of them came in. */

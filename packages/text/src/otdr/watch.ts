@@ -51,7 +51,7 @@ export function watchText(event: WatchEvent): string {
     case 'finding': {
       const { finding, units } = event;
       return [
-        findingTitle(finding.message, units),
+        `${findingTitle(finding.message, units)}.`,
         whereText(finding.where, units),
         findingEvidence(finding.message, units),
       ].join(' ');

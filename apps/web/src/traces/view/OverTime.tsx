@@ -42,6 +42,12 @@ export function OverTime({
 const loss = ({ lossDb, sigmaDb }: { lossDb: number; sigmaDb: number }): string =>
   t('lossSigma', { loss: lossDb.toFixed(3), sigma: (2 * sigmaDb).toFixed(3) });
 
+/** A change with its sign; none where nothing is left of it. */
+const signed = (db: number): string => {
+  const text = db.toFixed(3);
+  return Number(text) === 0 ? '0.000' : db > 0 ? `+${text}` : text;
+};
+
 function SeriesTable({ series, circuit }: { series: Series; circuit: CircuitAnswer }) {
   const colors = useColors();
   const { project } = useProjectView();
@@ -54,7 +60,9 @@ function SeriesTable({ series, circuit }: { series: Series; circuit: CircuitAnsw
           from,
           wavelengthNm: series.wavelengthNm,
           days: series.shots
-            .map(({ measuredAt }) => (measuredAt ? formatDay(measuredAt, project.units.timeZone) : t('dayUnknown')))
+            .map(({ measuredAt }) =>
+              measuredAt ? formatDay(measuredAt, project.units.timeZone) : t('dayUnknown'),
+            )
             .join(', '),
         })}
       </Text>
@@ -68,7 +76,7 @@ function SeriesTable({ series, circuit }: { series: Series; circuit: CircuitAnsw
               change.point === null ? t('whole') : points[change.point]!.name,
               loss(change.first),
               loss(change.newest),
-              `${change.byDb > 0 ? '+' : ''}${loss({ lossDb: change.byDb, sigmaDb: change.sigmaDb })}, ${t('moved', { verdict: change.verdict })}`,
+              `${signed(change.byDb)} ± ${(2 * change.sigmaDb).toFixed(3)} dB, ${t('moved', { verdict: change.verdict })}`,
             ]}
           />
         ))}

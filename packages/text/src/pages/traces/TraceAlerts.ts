@@ -5,5 +5,6 @@ export const traceAlerts = phrases({
   redoBeforeClosing: 'Traces: make again before the tray is closed.',
   lookAt: 'Traces: look at this.',
   takeInHand: 'Take it in hand',
+  more: '{more, plural, one {# more splice} other {# more splices}} by what traces show.',
   seeTheTraces: 'See what traces show',
 });

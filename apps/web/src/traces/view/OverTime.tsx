@@ -5,8 +5,12 @@ import { useProjectView } from '@/projects/context';
 import { Text } from '@/ui/Text';
 import { useColors } from '@/ui/theme';
 import { type CircuitAnswer, type HistoryAnswer, useHistory } from '../queries';
+import { TableRow } from './TableRow';
 
 type Series = HistoryAnswer[number];
+
+/** How wide the columns are beside each other. */
+const SHARES = [1, 1, 1, 1.6];
 
 /** The same fiber over the years: what moved since its first shot, by how much, and how sure that is. */
 export function OverTime({
@@ -67,9 +71,14 @@ function SeriesTable({ series, circuit }: { series: Series; circuit: CircuitAnsw
         })}
       </Text>
       <View style={{ borderTopWidth: 2, borderColor: colors.ink }}>
-        <Row cells={[t('place'), t('first'), t('newest'), t('change')]} strong />
+        <TableRow
+          strong
+          cells={[t('place'), t('first'), t('newest'), t('change')]}
+          shares={SHARES}
+        />
         {series.changes.map((change) => (
-          <Row
+          <TableRow
+            shares={SHARES}
             key={change.point ?? 'whole'}
             color={change.verdict === 'moved' ? 'accent' : 'ink'}
             cells={[
@@ -81,40 +90,6 @@ function SeriesTable({ series, circuit }: { series: Series; circuit: CircuitAnsw
           />
         ))}
       </View>
-    </View>
-  );
-}
-
-function Row({
-  cells,
-  strong,
-  color = 'ink',
-}: {
-  cells: readonly string[];
-  strong?: boolean;
-  color?: 'ink' | 'accent';
-}) {
-  const colors = useColors();
-  return (
-    <View
-      style={{
-        flexDirection: 'row',
-        gap: 8,
-        borderBottomWidth: 1,
-        borderColor: colors.rule,
-        paddingVertical: 4,
-      }}
-    >
-      {cells.map((cell, index) => (
-        <Text
-          key={index}
-          kind={strong ? 'strong' : 'body'}
-          color={color}
-          style={{ flex: index === 3 ? 1.6 : 1 }}
-        >
-          {cell}
-        </Text>
-      ))}
     </View>
   );
 }

@@ -9,6 +9,7 @@ import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 import { useColors } from '@/ui/theme';
 import type { CircuitAnswer } from '../queries';
+import { TableRow } from './TableRow';
 import { type TraceView, useTable } from './useTraceView';
 import type { ShownTrace, TraceTable } from './view.worker';
 
@@ -50,9 +51,14 @@ export function OwnTables({
           <Text color="ink2">{noiseText(table)}</Text>
           <Text color="ink2">{own('largestFirst')}</Text>
           <View style={{ borderTopWidth: 2, borderColor: colors.ink }}>
-            <Row cells={[t('at'), t('foundHere'), t('instrumentSays'), own('difference')]} strong />
+            <TableRow
+              strong
+              cells={[t('at'), t('foundHere'), t('instrumentSays'), own('difference')]}
+              shares={SHARES}
+            />
             {table.rows.map((row) => (
-              <Row
+              <TableRow
+                shares={SHARES}
                 key={`${row.positionM} ${row.instrument?.code ?? ''}`}
                 cells={[
                   formatPlace(row.positionM, unit),
@@ -74,6 +80,9 @@ export function OwnTables({
     </View>
   );
 }
+
+/** How wide the columns are beside each other. */
+const SHARES = [1, 1.6, 1.6, 1.6];
 
 /** Levels in finer steps than the file's own are not worth a word, dB. */
 const FINE_STEP = 0.0015;
@@ -103,24 +112,3 @@ const instrumentText = ({ instrument }: TableDifference): string =>
         end: instrument.isEnd ? 'yes' : 'no',
       })
     : own('nothing');
-
-function Row({ cells, strong }: { cells: readonly string[]; strong?: boolean }) {
-  const colors = useColors();
-  return (
-    <View
-      style={{
-        flexDirection: 'row',
-        gap: 8,
-        borderBottomWidth: 1,
-        borderColor: colors.rule,
-        paddingVertical: 4,
-      }}
-    >
-      {cells.map((cell, index) => (
-        <Text key={index} kind={strong ? 'strong' : 'body'} style={{ flex: index === 0 ? 1 : 1.6 }}>
-          {cell}
-        </Text>
-      ))}
-    </View>
-  );
-}

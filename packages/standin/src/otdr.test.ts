@@ -3,6 +3,7 @@ import { analyse, findEvents, levelsOf, pairEvents, readSor, writeSor } from '@c
 import type { TrueJoint } from './light.ts';
 import { type OtdrTask, shootTrace } from './otdr.ts';
 import { seeded } from './random.ts';
+import { IDEAL, type Receiver } from './receiver.ts';
 
 const task = (part: Partial<OtdrTask> = {}): OtdrTask => ({
   seed: 1,
@@ -129,5 +130,55 @@ describe('a fiber shot from both ends', () => {
       }),
     ]);
     expect(pairEvents(b.events, a.events, a.endM!)[0]).toMatchObject({ forwardDb: null });
+  });
+});
+
+describe('events that are called by what they are', () => {
+  const kindsOf = (part: Partial<OtdrTask>) => read(task({ noise: 0.003, ...part })).events;
+
+  // 10 log10 of the ways is the ideal; a branch is shot towards the trunk (ITU-T G.671, from memory).
+  it.each([2, 4, 8, 16])('a splitter into %d, from the far end of a branch', (ways) => {
+    const step = 10 * Math.log10(ways) + 0.4;
+    const events = kindsOf({
+      length: 14_000,
+      samples: 18_000,
+      joints: [
+        { position: 4000, step: 0.1, reflectance: null },
+        { position: 8000, step, reflectance: null },
+      ],
+    });
+    expect(events.map(({ kind }) => kind)).toEqual(['splice', 'splitter', 'end']);
+    expect(Math.abs(events[1]!.lossDb! - step)).toBeLessThan(0.15);
+  });
+
+  it('a peak as high as the receiver shows is said to be cut off; one below is not', () => {
+    const joints = [
+      { position: 4000, step: 0.3, reflectance: -20 },
+      { position: 8000, step: 0.3, reflectance: -50 },
+    ];
+    const receiver = { ...IDEAL, saturationDb: 8 };
+    const [high, low] = kindsOf({ length: 14_000, samples: 18_000, joints, receiver });
+    expect(high).toMatchObject({ kind: 'reflection', isSaturated: true });
+    expect(low).toMatchObject({ kind: 'reflection', isSaturated: false });
+  });
+
+  it('an echo of a strong connector is no joint', () => {
+    const joints = [
+      { position: 3000, step: 0.3, reflectance: -40 },
+      { position: 6000, step: 0, reflectance: -62 },
+    ];
+    const events = kindsOf({ length: 14_000, samples: 18_000, joints });
+    expect(events.map(({ kind }) => kind)).toEqual(['reflection', 'echo', 'end']);
+  });
+
+  it('says how its samples hang together and in what steps they are stored', () => {
+    const shot = task({ length: 14_000, samples: 18_000, noise: 0.004 });
+    const own = (receiver: Receiver) => read({ ...shot, receiver });
+    expect(own(IDEAL)).toMatchObject({ sharedSamples: 1, storedStepDb: expect.closeTo(0.001, 4) });
+    expect(own({ ...IDEAL, storedStepDb: 0.01 }).storedStepDb).toBeCloseTo(0.01, 4);
+    const slow = own({ ...IDEAL, correlation: 0.8 }).sharedSamples;
+    // (1 + r) / (1 - r) is 9: Box and Jenkins, from memory.
+    expect(slow).toBeGreaterThan(6);
+    expect(slow).toBeLessThan(14);
   });
 });

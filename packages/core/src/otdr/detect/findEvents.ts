@@ -114,6 +114,8 @@ function search(levels: Float32Array, survey: Survey): { found: FoundEvents; sca
       sampleIndex: event.sampleIndex * pool + (event.peakDb === null ? Math.round(lead) : 0),
       spreadSamples: event.spreadSamples * pool,
     }));
+  const drop = dropEvent(survey);
+  if (drop) events.push(drop);
   if (end !== null) events.push(endEvent(levels, noise, end, survey.gap));
   return {
     found: {
@@ -431,6 +433,20 @@ function endEvent(levels: Float32Array, noise: Noise, end: number, gap: number):
     peakDb: peak,
     isSaturated: false,
     spreadSamples: 0,
+  };
+}
+
+/** A splitter with nothing but noise behind it, told by the power that is left. */
+function dropEvent({ lost, drop, gap }: Survey): FoundEvent | null {
+  if (lost === null || drop === null || drop.lossDb < SPLITTER) return null;
+  return {
+    sampleIndex: lost,
+    kind: 'splitter',
+    lossDb: drop.lossDb,
+    sigmaDb: drop.sigmaDb,
+    peakDb: null,
+    isSaturated: false,
+    spreadSamples: gap,
   };
 }
 

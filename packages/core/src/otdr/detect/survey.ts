@@ -1,7 +1,7 @@
 import { quantile } from 'simple-statistics';
 import { correlationOf } from './correlation.ts';
 import { isSumOfTwo } from './echoes.ts';
-import { findEnd } from './findEnd.ts';
+import { type FiberEnd, findEnd } from './findEnd.ts';
 import { overStairs, stairOf } from './stairs.ts';
 import { NOISE_BIN, type Noise, noiseAlong, scaled } from './noise.ts';
 import { Segments } from './segments.ts';
@@ -60,6 +60,8 @@ export interface Survey {
   /** Where single samples say nothing of the fiber any more; null where they do up to its end. */
   lost: number | null;
   stop: number;
+  /** What is lost at once where the fiber is lost in noise, dB; null where it fades. */
+  drop: FiberEnd['drop'];
 }
 
 /**
@@ -110,7 +112,7 @@ export function surveyOf(levels: Float32Array, pulse: number, spacingM = 1): Sur
   const block = correlated === 1 ? null : BLOCK * correlated;
   // What noise is smoothed over, steps are too.
   const smear = Math.ceil(correlated - 1);
-  const found = { gap, peaks, start, end, lost, stop };
+  const found = { gap, peaks, start, end, lost, stop, drop: told.drop };
   if (stair === 1) return { levels, noise, correlated, block, smear, ...found };
   return {
     levels: overStairs(levels, stair, start, peaks, stop),

@@ -92,7 +92,7 @@ afterAll(async () => {
 describe('traces that come in while a crew is at the closure', () => {
   const step = storyteller();
 
-  step('say within seconds which splice to make again', async () => {
+  step('say within seconds which splice to resplice', async () => {
     watcher = watchFolder();
     await told('watching');
     await person.page.goto(`${server.url}/p/${line.project}/bench/${closure}`, {
@@ -109,7 +109,7 @@ describe('traces that come in while a crew is at the closure', () => {
     await shootAll('AB');
     await sees(person.page, /Traces: look at this. A 3 to B 3 reads high one way/);
     await shootAll('BA');
-    await sees(person.page, /Traces: make again before the tray is closed. A 3 to B 3/);
+    await sees(person.page, /Traces: resplice before the tray is closed. A 3 to B 3/);
     await told('finding');
     expect(await traces()).toHaveLength(10);
   });

@@ -19,7 +19,6 @@ const GROUPS = [
       'trace-speed',
       'trace-batch',
       'joint-loss',
-      'joint-error',
       'trace-regimes',
       'trace-causes',
       'leak',

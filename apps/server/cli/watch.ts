@@ -290,7 +290,11 @@ class Watched {
       place: isClear ? { ...by, cableId, fiber, direction, wavelengthNm, why: null } : null,
     });
     if (status !== 200) {
-      this.tell({ code: 'refused', file, words: (body as { title?: string } | null)?.title ?? '' });
+      this.tell({
+        code: 'refused',
+        file,
+        message: (body as { title?: string } | null)?.title ?? '',
+      });
       return null;
     }
     this.known.add(digest);

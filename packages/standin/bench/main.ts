@@ -7,7 +7,7 @@ import { chartFigures } from './charts.ts';
 import { leakFigures } from './leak.ts';
 import { causeFigures } from './jobs.ts';
 import { regimeFigures } from './regimes.ts';
-import { type TraceFigure, jointQuality, proofFigures, traceSpeed } from './traces.ts';
+import { type TraceFigure, proofFigures, traceSpeed } from './traces.ts';
 
 const NIGHTS = 1000;
 
@@ -131,7 +131,6 @@ const FIGURES: Record<string, () => boolean> = {
   leak: () => printAll(leakFigures()),
   'trace-regimes': () => printAll(regimeFigures(SEED)),
   'trace-causes': () => printAll(causeFigures(SEED)),
-  'joint-error': () => printAll([0.002, 0.01].flatMap((noise) => jointQuality(noise))),
 };
 
 const wanted = process.argv.slice(2);

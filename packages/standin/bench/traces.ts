@@ -31,7 +31,6 @@ export interface TraceFigure {
 }
 
 const SAMPLES = 30_000;
-const TRACES = 200;
 
 /** Eight joints about 3 km apart, the fifth a reflection. */
 function shot(seed: number, noise: number) {
@@ -83,56 +82,6 @@ function boundOf(
     return wxx / (w * wxx - wx * wx);
   };
   return side(from, at) + side(at + gap, to);
-}
-
-/** Error of the losses against their bound, how often the stated uncertainty covers the truth, false joints. */
-export function jointQuality(noise: number): TraceFigure[] {
-  let [squares, bounds, count, one, two, falseOnes, missed, due] = [0, 0, 0, 0, 0, 0, 0, 0];
-  for (let seed = 1; seed <= TRACES; seed++) {
-    const task = shot(seed, noise);
-    const levels = levelsOf({
-      runs: [{ count: SAMPLES, scale: 1000 }],
-      raw: shootTrace(task).samples,
-      statedCount: SAMPLES,
-    });
-    const found = findEvents(levels, 10).events.filter(({ kind }) => kind !== 'end');
-    const used = new Set<number>();
-    let fallen = 0;
-    task.joints.forEach(({ position, step }, index) => {
-      const at = Math.round(position);
-      const before = fallen;
-      const own = (place: number): number =>
-        noise * 10 ** (((0.2 * place) / 1000 + before + (place >= at ? step : 0)) / 5);
-      const from = Math.round(task.joints[index - 1]?.position ?? 60);
-      const to = Math.round(task.joints[index + 1]?.position ?? 27_500);
-      const bound = boundOf(own, from, at, to, 10);
-      fallen += step;
-      const hit = found.findIndex(
-        (event, place) => !used.has(place) && Math.abs(event.sampleIndex - at) < 300,
-      );
-      if (hit >= 0) used.add(hit);
-      if (Math.sqrt(bound) >= 0.012) return;
-      due++;
-      if (hit < 0) return missed++;
-      const { lossDb, sigmaDb } = found[hit]!;
-      const error = Math.abs(lossDb! - step);
-      squares += error ** 2;
-      bounds += bound;
-      count++;
-      if (error < sigmaDb!) one++;
-      if (error < 2 * sigmaDb!) two++;
-    });
-    falseOnes += found.length - used.size;
-  }
-  const share = (part: number) => `${((100 * part) / count).toFixed(1)} %`;
-  return [
-    {
-      name: `joint-error-${noise}`,
-      ratio: Math.sqrt(squares / bounds),
-      limit: 1.15,
-      note: `root mean square error of ${count} losses against the Cramer-Rao bound, samples of ${noise} dB noise at the start; one sigma covers ${share(one)}, two ${share(two)}; ${missed} of ${due} missed, ${falseOnes} false in ${TRACES} traces`,
-    },
-  ];
 }
 
 /** Fibers of a batch, and the closures they pass. */

@@ -7,7 +7,7 @@ import { causesOf } from './causes.ts';
 import { prove } from './proof.ts';
 import { hasTraces } from './queries.ts';
 
-/** A splice that traces say is to be made again, or looked at, before its tray is closed. */
+/** A splice that traces say is to be respliced, or checked, before its tray is closed. */
 export type TraceAlert = Pick<Finding, 'weight' | 'spliceIds' | 'message' | 'where'> & {
   /** When the newest of the traces that say so came in: what is spliced since is not in them. */
   at: string;

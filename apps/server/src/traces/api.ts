@@ -269,8 +269,7 @@ export const history = route(inProject('read'), {
 export const alerts = route(ofRecord('closure', 'read'), {
   method: 'get',
   path: '/closures/{closureId}/trace-alerts',
-  summary:
-    'Splices of a closure that traces say are to be made again before their trays are closed',
+  summary: 'Splices of a closure that traces say are to be respliced before their trays are closed',
   request: { params: idParams('closureId') },
   responses: answers(
     z.array(

@@ -15,7 +15,7 @@ type Alert = NonNullable<ReturnType<typeof useTraceAlerts>['data']>[number];
 /** The Bench stays in sight: what is more stands with the findings. */
 const SHOWN = 2;
 
-/** Splices of a closure that traces say are to be made again, as they come in while a crew is here. */
+/** Splices of a closure that traces say are to be respliced, as they come in while a crew is here. */
 export function TraceAlerts({ closureId }: { closureId: string }) {
   const { project } = useProjectView();
   const router = useRouter();
@@ -60,7 +60,7 @@ export function TraceAlerts({ closureId }: { closureId: string }) {
   );
 }
 
-/** Whether all its splices were made again after the traces that speak of them came in. */
+/** Whether all its splices were respliced after the traces that speak of them came in. */
 const isMadeSince = ({ spliceIds, at }: Alert, work: ClosureWork | undefined): boolean =>
   spliceIds.every((id) =>
     work?.evidence.some(

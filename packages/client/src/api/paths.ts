@@ -4733,7 +4733,7 @@ export interface paths {
     "/api/closures/{closureId}/trace-alerts": {
         parameters: {
         };
-        /** Splices of a closure that traces say are to be made again before their trays are closed */
+        /** Splices of a closure that traces say are to be respliced before their trays are closed */
         get: {
             parameters: {
                 path: {
@@ -8398,4 +8398,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = 'b1643267ef9e3de6';
+export const API_DIGEST = '14480f71c2944e4a';

@@ -14,7 +14,7 @@ export type WatchEvent =
 type Plain =
   | { code: 'watching'; folder: string; project: string; known: number }
   | { code: 'sent'; file: string; cable: string; fiber: number; wavelengthNm: number }
-  | { code: 'refused'; file: string; words: string }
+  | { code: 'refused'; file: string; message: string }
   | { code: 'notWhole'; file: string; samples: number; of: number }
   | { code: 'serverAway' | 'serverBack' | 'signInNeeded' | 'signInFailed' }
   | { code: 'folderGone' | 'folderBack'; folder: string }
@@ -25,7 +25,7 @@ const plain = catalog<Plain>()({
   watching:
     'Watching {folder} for {project}, which has {known, plural, one {# trace} other {# traces}} already.',
   sent: '{file}: cable {cable} fiber {fiber} at {wavelengthNm} nm, sent.',
-  refused: '{file}: refused. {words}',
+  refused: '{file}: refused. {message}',
   notWhole:
     '{file}: only {samples} of its {of} samples are written. It is looked at again once it changes.',
   serverAway: 'The server cannot be reached. Files wait here and go once it can.',

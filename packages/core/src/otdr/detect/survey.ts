@@ -230,11 +230,11 @@ function afterTail(levels: Float32Array, from: number, room: TailRoom): number {
   const most = Math.max(LEAST_BLOCK, Math.round(reach * MOST_BLOCK));
   for (const size of TAIL_SIZES) {
     const block = Math.min(most, size * Math.max(4, gap));
-    const { to, joint, leastDb } = followTail(levels, at, block, from + reach, room);
+    const { to, isAtEvent, leastDb } = followTail(levels, at, block, from + reach, room);
     at = to;
     seenDb = Math.min(seenDb, leastDb);
     // Longer blocks would take it for a tail.
-    if (joint) break;
+    if (isAtEvent) break;
   }
   if (at === from) return from;
   // How many times it fell to a third on the way, by what it began with and what was just seen of it.
@@ -250,7 +250,7 @@ const FOLLOWED = 3;
 
 /** Blocks of the line behind a block, and by how many deviations one may fall more than the one before it. */
 const LINE_BLOCKS = 6;
-const JOINT = 3.5;
+const EVENT = 3.5;
 
 /** The end of the last block, of some one behind the other, that lies above the line through the blocks behind it. */
 function followTail(
@@ -259,27 +259,27 @@ function followTail(
   block: number,
   most: number,
   { stop, variance, rounding, stair }: TailRoom,
-): { to: number; joint: boolean; leastDb: number } {
+): { to: number; isAtEvent: boolean; leastDb: number } {
   // The rounding of whole stairs averages out.
   const own = Math.sqrt(variance / block + rounding * Math.min(1, (stair / block / 2) ** 2));
   // Variance of a block and of a line one block before its first: the mean of six, and its slope over 3.5 blocks.
   const bar = TAIL * own * Math.sqrt(1 + 1 / LINE_BLOCKS + 3.5 ** 2 / 17.5);
   // A second difference has six variances of a block.
-  const joint = JOINT * own * Math.sqrt(6);
+  const fall = EVENT * own * Math.sqrt(6);
   const means: number[] = [];
   const meanAt = (index: number) =>
     (means[index] ??= meanOf(levels, from + index * block, from + (index + 1) * block));
   for (let index = 0; from + (index + 1 + LINE_BLOCKS) * block < stop; index++) {
     const begin = from + index * block;
-    const hasJoint = hasJointBehind(meanAt, index, joint);
-    if (begin > most || hasJoint || !isAboveLine(meanAt, index, bar))
-      return { to: begin, joint: hasJoint, leastDb: bar };
+    const hasEvent = hasEventBehind(meanAt, index, fall);
+    if (begin > most || hasEvent || !isAboveLine(meanAt, index, bar))
+      return { to: begin, isAtEvent: hasEvent, leastDb: bar };
   }
-  return { to: from, joint: false, leastDb: bar };
+  return { to: from, isAtEvent: false, leastDb: bar };
 }
 
 /** Whether levels fall more than a block before among those behind one: a tail falls less and less. */
-function hasJointBehind(meanAt: (index: number) => number, index: number, bar: number): boolean {
+function hasEventBehind(meanAt: (index: number) => number, index: number, bar: number): boolean {
   for (let next = index + 1; next < index + LINE_BLOCKS; next++)
     if (2 * meanAt(next) - meanAt(next - 1) - meanAt(next + 1) > bar) return true;
   return false;

@@ -2,6 +2,7 @@ import { type Evidence, BUILT_IN_HARDWARE, BUILT_IN_SCHEMES, readCursor } from '
 import type { ProjectDocument } from '@cordel/core/document';
 import { sql } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
+import { rowsOf } from '../db/client.ts';
 import { type TestApi, startApi } from '../testing/api.ts';
 import { attemptOn, smallDocument } from '../testing/small.ts';
 import type { ChangesAnswer } from './change.ts';
@@ -20,7 +21,25 @@ beforeEach(async () => {
   expect((await api.post('/documents', document)).status).toBe(200);
 });
 
+/**
+ * Waits until no older write is under way: on PostgreSQL the other test file writes into the same cluster,
+ * and what may belong before others is held back.
+ */
+async function settled(): Promise<void> {
+  for (let count = 0; count < 400; count++) {
+    const [row] = await rowsOf<{ open: boolean }>(
+      api.db,
+      sql`select exists(
+        select from changes where xact >= pg_snapshot_xmin(pg_current_snapshot())) as open`,
+    );
+    if (!row!.open) return;
+    await new Promise((resolve) => setTimeout(resolve, 25));
+  }
+  throw new Error('another write was under way for ten seconds');
+}
+
 const read = async (since?: string): Promise<ChangesAnswer> => {
+  await settled();
   const answer = await api.get(`${path}/changes${since ? `?since=${since}` : ''}`);
   expect(answer.status).toBe(200);
   return answer.body;

@@ -89,6 +89,7 @@ export function largeDocument(closureCount = 100): ProjectDocument {
     splicerRecords: [],
     setAside: [],
     instrumentLog: [],
+    links: [],
     traces: [],
     tracePlaces: [],
     closing: [],

@@ -82,6 +82,7 @@ export function demoDocument(asOf: Date): ProjectDocument {
     splicerRecords: sites.flatMap(({ records }) => records),
     setAside: [],
     instrumentLog: sites.flatMap(({ log }) => log),
+    links: [],
     ...demoTraces(projectId, network, allTruths, later),
     evidence,
     ...tellClosings({ ...network, ...described, project, evidence, later }),

@@ -127,6 +127,7 @@ export function demoTraces(
             fiber,
             direction,
             wavelengthNm: nm,
+            stage: null,
             why: null,
           },
         });

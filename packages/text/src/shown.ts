@@ -41,6 +41,7 @@ export function shown(value: Parameter, units: Units | undefined): string | numb
   if ('lossMdb' in one) return `${formatLoss(one.lossMdb)} dB`;
   if ('lossHalfMdb' in one) return `${formatHalf(one.lossHalfMdb)} dB`;
   if ('lossDb' in one) return shownLossDb(one);
+  if ('powerMdbm' in one) return `${formatLoss(one.powerMdbm)} dBm`;
   if ('chance' in one) return shownChance(one);
   if ('spanMs' in one) return shownSpan(one);
   if (!units) throw new Error('A figure is shown in the units of its project.');

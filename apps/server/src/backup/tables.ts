@@ -31,6 +31,7 @@ export const BACKUP_TABLES: readonly BackupTable[] = [
   table('standins', 'splicer_id'),
   table('standin_joints', 'record_id'),
   table('instrument_log', 'seq'),
+  table('link_entries', 'seq'),
   table('traces', 'seq', FILES),
   table('trace_places', 'seq'),
   table('trace_figures', 'trace_id'),

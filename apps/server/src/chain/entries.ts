@@ -3,6 +3,7 @@ import { type SQL, inArray, sql } from 'drizzle-orm';
 import { type Db, rowsOf } from '../db/client.ts';
 import { closingEntries, instrumentLog, setAsides, tracePlaces } from '../db/schema.ts';
 import { evidenceOfKind } from '../evidence/queries.ts';
+import { linksById } from '../links/queries.ts';
 
 /** An entry of a project that is in no chain yet. */
 export interface Unchained {
@@ -33,6 +34,7 @@ const allEntries = (projectId: string): SQL =>
       ofClosure('photo', sql`photos`, projectId),
       ofProject('trace', sql`traces`, projectId),
       ofProject('instrumentLog', sql`instrument_log`, projectId),
+      ofProject('link', sql`link_entries`, projectId),
       sql`select 'tracePlace' as kind, e.id, e.seq from trace_places e
           join traces t on t.id = e.trace_id where t.project_id = ${projectId}::uuid`,
       sql`select 'setAside' as kind, e.id, e.seq from set_asides e
@@ -89,6 +91,8 @@ async function digestsOfKind(
         .where(inArray(instrumentLog.id, [...ids]));
       return digested(rows.map(({ entry }) => entry));
     }
+    case 'link':
+      return digested([...(await linksById(db, ids)).values()]);
     case 'tracePlace':
       return digested(
         (

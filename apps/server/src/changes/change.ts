@@ -1,5 +1,5 @@
 import { z } from '@hono/zod-openapi';
-import { evidenceSchema, receivedRecordSchema } from '@cordel/core';
+import { evidenceSchema, linkEntrySchema, receivedRecordSchema } from '@cordel/core';
 import { closingEntrySchema } from '@cordel/core/closing';
 
 /** What is only named: whoever shows it asks for it again. */
@@ -31,6 +31,7 @@ const namedSchema = z.object({
 const changeSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('evidence'), entry: evidenceSchema }),
   z.object({ kind: z.literal('closing'), entry: closingEntrySchema }),
+  z.object({ kind: z.literal('link'), entry: linkEntrySchema }),
   z.object({ kind: z.literal('splicer-record'), record: receivedRecordSchema }),
   namedSchema,
 ]);

@@ -4,6 +4,7 @@ import { toReceived } from '../bench/queries.ts';
 import { type Db, rowsOf } from '../db/client.ts';
 import { closingEntries, splicerRecords, splices } from '../db/schema.ts';
 import { evidenceOf } from '../evidence/queries.ts';
+import { linksById } from '../links/queries.ts';
 import type { Change, Named } from './change.ts';
 import { type ChangeCursor, cursorOf } from '@cordel/core';
 
@@ -88,6 +89,7 @@ async function withRecords(db: Db, rows: readonly Row[]): Promise<Change[]> {
     (await evidenceById(db, idsOf('evidence'))).map((entry) => [entry.id, entry]),
   );
   const closing = await closingById(db, idsOf('closing'));
+  const links = await linksById(db, idsOf('link'));
   const records = await recordsById(db, idsOf('splicer-record'));
   const named = new Set<string>();
   return rows.flatMap(({ xact, kind, key }): Change[] => {
@@ -100,6 +102,10 @@ async function withRecords(db: Db, rows: readonly Row[]): Promise<Change[]> {
       }
       case 'closing': {
         const entry = closing.get(key);
+        return entry ? [{ kind, entry }] : [];
+      }
+      case 'link': {
+        const entry = links.get(key);
         return entry ? [{ kind, entry }] : [];
       }
       case 'splicer-record': {

@@ -95,7 +95,8 @@ async function heldAmong(db: Db, entries: readonly Entry[]): Promise<ReadonlySet
         union all select id from closing_entries where id = ${ids}
         union all select id from set_asides where id = ${ids}
         union all select id from instrument_log where id = ${ids}
-        union all select id from trace_places where id = ${ids}`,
+        union all select id from trace_places where id = ${ids}
+        union all select id from link_entries where id = ${ids}`,
   );
   return new Set(rows.map(({ id }) => id));
 }

@@ -3,6 +3,7 @@ export * from './tables/plant.ts';
 export * from './tables/evidence.ts';
 export * from './tables/bench.ts';
 export * from './tables/traces.ts';
+export * from './tables/links.ts';
 export * from './tables/closing.ts';
 export * from './tables/packages.ts';
 export * from './tables/projectImports.ts';

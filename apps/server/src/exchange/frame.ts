@@ -3,6 +3,7 @@ import { DOCUMENT_VERSION, type ProjectDocument } from '@cordel/core/document';
 import { allRecords, logOf, setAsideOf, usedInstruments } from '../bench/queries.ts';
 import { allClosing, allSigned } from '../closing/queries.ts';
 import { type Db, rowsOf } from '../db/client.ts';
+import { linksOf } from '../links/queries.ts';
 import { getPlans } from '../plans/queries.ts';
 import { assembliesOf, ownHardware } from '../prep/queries.ts';
 import { getCables, getClosures, getProject } from '../projects/queries.ts';
@@ -37,6 +38,7 @@ export async function readFrame(
     splicerRecords: await allRecords(db, projectId),
     setAside: await setAsideOf(db, projectId),
     instrumentLog: await logOf(db, projectId),
+    links: await linksOf(db, projectId),
     tracePlaces: await allPlaces(db, projectId),
     closing: await allClosing(db, projectId),
     signed: await allSigned(db, projectId),

@@ -76,7 +76,7 @@ const KINDS = [
   ],
   [
     sql`inspections`,
-    sql`'type', 'inspection', ${HEAD}, 'face', e.face, 'light', e.light, 'origin', e.origin, ${CORRECTION}`,
+    sql`'type', 'inspection', ${HEAD}, 'face', e.face, 'light', e.light, 'marks', e.marks, 'cleanings', e.cleanings, 'photoId', e.photo_id, 'origin', e.origin, ${CORRECTION}`,
   ],
   [sql`rulings`, sql`'type', 'ruling', ${HEAD}, 'kind', e.kind, 'why', e.why`],
 ] as const;

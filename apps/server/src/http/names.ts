@@ -28,6 +28,7 @@ const NAMED: Record<string, z.ZodType> = {
   Instrument: core.instrumentSchema,
   InstrumentEntry: core.instrumentEntrySchema,
   Limits: core.limitsSchema,
+  LinkEntry: core.linkEntrySchema,
   MakeUp: core.makeUpSchema,
   Photo: photoSchema,
   Project: core.projectSchema,

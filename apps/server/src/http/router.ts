@@ -57,8 +57,10 @@ export const answersFile = (type: string, description: string) => ({
 });
 
 /** Path parameters that are ids. */
-export const idParams = <Name extends string>(name: Name) =>
-  z.object({ [name]: idSchema } as Record<Name, typeof idSchema>);
+export const idParams = <Name extends string>(...names: Name[]) =>
+  z.object(
+    Object.fromEntries(names.map((name) => [name, idSchema])) as Record<Name, typeof idSchema>,
+  );
 
 /** What a write answers when there is nothing more to say. */
 export const savedSchema = z.object({ id: z.string() });

@@ -37,6 +37,10 @@ const QUERIES: Record<RemovableKind, (id: string) => readonly Counted[]> = {
       'trace',
       sql`select count(distinct trace_id)::int as count from trace_places where cable_id = ${id}`,
     ],
+    [
+      'link measurement',
+      sql`select count(*)::int from link_entries where entry->>'cableId' = ${id}`,
+    ],
   ],
   closure: (id) => [
     ['splice', sql`select count(*)::int from splices where closure_id = ${id}`],
@@ -100,6 +104,7 @@ const QUERIES: Record<RemovableKind, (id: string) => readonly Counted[]> = {
       sql`select count(*)::int from instrument_log where project_id = ${id}`,
       'entries in logs of instruments',
     ],
+    ['link measurement', sql`select count(*)::int from link_entries where project_id = ${id}`],
     ['package', sql`select count(*)::int from packages where project_id = ${id}`],
   ],
   hardware: (id) => [

@@ -105,6 +105,7 @@ export function smallDocument({ practiceOnly = false } = {}): ProjectDocument {
     splicerRecords: [],
     setAside: [],
     instrumentLog: [],
+    links: [],
     traces: [],
     tracePlaces: [],
     closing: [],

@@ -296,6 +296,19 @@ export const ends = route(inProject('read'), {
   ),
 });
 
+export const circuitBudgetSchema = z.object({
+  wavelengthNm: z.int(),
+  expectedMdb: z.number(),
+  expectedSigmaMdb: z.number(),
+  madeMdb: z.number(),
+  madeSigmaMdb: z.number(),
+  measuredMdb: z.number().nullable(),
+  measuredSigmaMdb: z.number().nullable(),
+  limitMdb: z.number(),
+  marginMdb: z.number(),
+  marginSigmaMdb: z.number(),
+});
+
 export const budget = route(inProject('read'), {
   method: 'get',
   path: '/projects/{projectId}/budget',
@@ -327,20 +340,7 @@ export const budget = route(inProject('read'), {
           open: z.int(),
           lights: z.enum(LIGHTS),
           why: budgetMessageSchema,
-          budgets: z.array(
-            z.object({
-              wavelengthNm: z.int(),
-              expectedMdb: z.number(),
-              expectedSigmaMdb: z.number(),
-              madeMdb: z.number(),
-              madeSigmaMdb: z.number(),
-              measuredMdb: z.number().nullable(),
-              measuredSigmaMdb: z.number().nullable(),
-              limitMdb: z.number(),
-              marginMdb: z.number(),
-              marginSigmaMdb: z.number(),
-            }),
-          ),
+          budgets: z.array(circuitBudgetSchema),
         }),
       ),
     }),

@@ -65,6 +65,7 @@ const placeOf = (
   fiber,
   direction,
   wavelengthNm,
+  stage: null,
   why: null,
 });
 

@@ -15,6 +15,7 @@ import { isOwn, queryClient, renewal } from './client';
 const RENEWED: Record<Change['kind'], readonly string[]> = {
   evidence: ['ledger', 'splice', 'fiber', 'bench', 'closing', 'proof'],
   closing: ['closing', 'ledger'],
+  link: [],
   'splicer-record': [],
   project: ['project', 'projects', 'ledger', 'proof'],
   cable: ['project', 'ledger', 'proof'],
@@ -54,11 +55,12 @@ function showChanges(projectId: string, changes: readonly Change[]): void {
       { queryKey: ['work'] },
       (work) => work && withEvidence(work, evidence),
     );
-  if (others.some(({ kind }) => kind === 'closing'))
-    queryClient.setQueriesData<Snapshot>(
-      { queryKey: ['closing'] },
-      (held) => held && withChanges(held, others),
-    );
+  for (const kind of ['closing', 'link'] as const)
+    if (others.some((change) => change.kind === kind))
+      queryClient.setQueriesData<Snapshot>(
+        { queryKey: [kind === 'link' ? 'links' : kind] },
+        (held) => held && withChanges(held, others),
+      );
   const records = others.flatMap((change) =>
     change.kind === 'splicer-record' ? [change.record] : [],
   );

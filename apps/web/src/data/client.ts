@@ -45,6 +45,7 @@ const KEPT = new Set([
   'splice',
   'fiber',
   'proof',
+  'links',
 ]);
 const KEPT_FOR_MS = 30 * 24 * 3600 * 1000;
 
@@ -126,11 +127,12 @@ const RENEWED: Record<string, readonly string[]> = {
   [commands.appendClosing.name]: ['closing', 'ledger'],
   [commands.logInstruments.name]: ['bench'],
   [commands.setRecordsAside.name]: ['bench'],
+  [commands.recordLinks.name]: [],
   [commands.placeTraces.name]: ['traces', 'proof', 'ledger'],
 };
 
 /** Answers that are tables of a snapshot, by the first part of their keys. */
-const TABLES = ['bench', 'closing', 'traces'];
+const TABLES = ['bench', 'closing', 'traces', 'links'];
 
 /** Ids of entries that this page delivered: the server tells of them too. */
 const own = new Set<string>();

@@ -19,13 +19,14 @@ import { common } from '@cordel/text/pages/common';
 import { MakeUpForm } from '@/kit/MakeUpForm';
 import { readMakeUp } from '@/kit/typedMakeUp';
 import { useProjectView } from '@/projects/context';
+import { ColumnSelect } from '@/ui/ColumnSelect';
 import { Choice } from '@/ui/Field';
 import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
-import { FONTS, useColors } from '@/ui/theme';
+import { useColors } from '@/ui/theme';
 import { SameNamesPart } from './SameNamesPart';
 import { type Import, useImport } from './useImport';
 
@@ -178,48 +179,16 @@ const METHODS = [
 ];
 
 function ColumnChoice({ column, flow }: { column: ListColumn; flow: Import }) {
-  const colors = useColors();
   const { file, match } = flow;
-  const index = match![column];
-  const optional = OPTIONAL_COLUMNS.includes(column);
-  const missing = index === null && !optional;
-  const sample = index === null ? '' : file!.sample.map((row) => row[index]).join(', ');
   return (
-    <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10, flexWrap: 'wrap' }}>
-      <Text kind="strong" style={{ width: 84 }}>
-        {COLUMN_TITLES[column]}
-      </Text>
-      <select
-        aria-label={t('columnForColumnTitles', { columnTitles: COLUMN_TITLES[column] })}
-        value={index ?? ''}
-        onChange={(event) =>
-          flow.setMatch({
-            ...match!,
-            [column]: event.target.value === '' ? null : Number(event.target.value),
-          })
-        }
-        style={{
-          minHeight: 48,
-          minWidth: 150,
-          fontSize: 16,
-          fontFamily: FONTS.regular,
-          background: colors.leaf,
-          color: colors.ink,
-          border: `2px solid ${missing ? colors.accent : colors.ink}`,
-          padding: '0 8px',
-        }}
-      >
-        <option value="">{optional ? 'none' : 'choose'}</option>
-        {file!.header.map((title, at) => (
-          <option key={at} value={at}>
-            {title || t('columnAt', { at: at + 1 })}
-          </option>
-        ))}
-      </select>
-      <Text color="ink2" numberOfLines={1} style={{ flexShrink: 1 }}>
-        {missing ? t('notMatchedYet') : sample}
-      </Text>
-    </View>
+    <ColumnSelect
+      title={COLUMN_TITLES[column]}
+      header={file!.header}
+      sample={file!.sample}
+      index={match![column]}
+      isOptional={OPTIONAL_COLUMNS.includes(column)}
+      onChange={(index) => flow.setMatch({ ...match!, [column]: index })}
+    />
   );
 }
 

@@ -10,6 +10,7 @@ const TABS = [
   { key: 'findings', label: t('findings') },
   { key: 'circuit', label: t('traceView') },
   { key: 'budget', label: t('budget') },
+  { key: 'links', label: t('links') },
 ];
 
 /** The pages of the proof by traces. */
@@ -18,7 +19,7 @@ export function ProofTabs() {
   const path = usePathname();
   const { project } = useProjectView();
   return (
-    <View role="tablist" style={{ flexDirection: 'row', gap: 4 }}>
+    <View role="tablist" style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 4 }}>
       {TABS.map(({ key, label }) => {
         const here = path.endsWith(`/${key}`);
         return (

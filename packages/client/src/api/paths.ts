@@ -1170,14 +1170,14 @@ export interface paths {
                                 code: "entryChanged";
                                 number: number;
                                 /** @enum {string} */
-                                kind: "attempt" | "reading" | "inspection" | "ruling" | "closing" | "photo" | "trace" | "tracePlace" | "setAside" | "instrumentLog";
+                                kind: "attempt" | "reading" | "inspection" | "ruling" | "closing" | "photo" | "trace" | "tracePlace" | "setAside" | "instrumentLog" | "link";
                                 entryId: string;
                             } | {
                                 /** @enum {string} */
                                 code: "entryMissing";
                                 number: number;
                                 /** @enum {string} */
-                                kind: "attempt" | "reading" | "inspection" | "ruling" | "closing" | "photo" | "trace" | "tracePlace" | "setAside" | "instrumentLog";
+                                kind: "attempt" | "reading" | "inspection" | "ruling" | "closing" | "photo" | "trace" | "tracePlace" | "setAside" | "instrumentLog" | "link";
                                 entryId: string;
                             } | {
                                 /** @enum {string} */
@@ -2925,6 +2925,10 @@ export interface paths {
                                 entry: components["schemas"]["ClosingEntry"];
                             } | {
                                 /** @enum {string} */
+                                kind: "link";
+                                entry: components["schemas"]["LinkEntry"];
+                            } | {
+                                /** @enum {string} */
                                 kind: "splicer-record";
                                 record: components["schemas"]["ReceivedRecord"];
                             } | {
@@ -4256,6 +4260,11 @@ export interface paths {
                                 /** @enum {string|null} */
                                 direction: "AB" | "BA" | null;
                                 wavelengthNm: number | null;
+                                /**
+                                 * @default null
+                                 * @enum {string|null}
+                                 */
+                                stage: "reel" | null;
                                 why: string | null;
                             } | null;
                         }[];
@@ -4304,6 +4313,11 @@ export interface paths {
                             /** @enum {string|null} */
                             direction: "AB" | "BA" | null;
                             wavelengthNm: number | null;
+                            /**
+                             * @default null
+                             * @enum {string|null}
+                             */
+                            stage?: "reel" | null;
                             why: string | null;
                         } | null;
                     };
@@ -4362,6 +4376,11 @@ export interface paths {
                             /** @enum {string|null} */
                             direction: "AB" | "BA" | null;
                             wavelengthNm: number | null;
+                            /**
+                             * @default null
+                             * @enum {string|null}
+                             */
+                            stage?: "reel" | null;
                             why: string | null;
                         }[];
                     };
@@ -4937,6 +4956,105 @@ export interface paths {
             };
         };
     };
+    "/api/projects/{projectId}/links": {
+        parameters: {
+        };
+        /** Record what a power meter and a light source tell of links */
+        post: {
+            parameters: {
+                path: {
+                    projectId: string;
+                };
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        entries: components["schemas"]["LinkEntry"][];
+                    };
+                };
+            };
+            responses: {
+                /** @description How many were sent */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            recorded: number;
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/projects/{projectId}/cables/{cableId}/links": {
+        parameters: {
+        };
+        /** The links that run through a cable, and what was measured of them */
+        get: {
+            parameters: {
+                path: {
+                    projectId: string;
+                    cableId: string;
+                };
+            };
+            responses: {
+                /** @description The links */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            circuits: {
+                                key: string;
+                                fiber: number;
+                                label: string;
+                                from: string;
+                                to: string;
+                                fibers: {
+                                    cableId: string;
+                                    fiber: number;
+                                }[];
+                                budgets: {
+                                    wavelengthNm: number;
+                                    expectedMdb: number;
+                                    expectedSigmaMdb: number;
+                                    madeMdb: number;
+                                    madeSigmaMdb: number;
+                                    measuredMdb: number | null;
+                                    measuredSigmaMdb: number | null;
+                                    limitMdb: number;
+                                    marginMdb: number;
+                                    marginSigmaMdb: number;
+                                }[];
+                            }[];
+                            entries: components["schemas"]["LinkEntry"][];
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
     "/api/uploads/{digest}": {
         parameters: {
         };
@@ -5127,7 +5245,7 @@ export interface paths {
                         /** @constant */
                         format: "cordel.project";
                         /** @constant */
-                        version: 4;
+                        version: 5;
                         project: {
                             /** Format: uuid */
                             id: string;
@@ -5841,6 +5959,117 @@ export interface paths {
                             arcs: number;
                         })[];
                         /** @default [] */
+                        links?: ({
+                            /** @constant */
+                            kind: "reference";
+                            /** Format: uuid */
+                            id: string;
+                            /** Format: uuid */
+                            projectId: string;
+                            by: string;
+                            /** Format: date-time */
+                            at: string;
+                            source: string;
+                            meter: string;
+                            calibratedUntil: string | null;
+                            wavelengthNm: number;
+                            cords: number;
+                            powerMdbm: number;
+                            /**
+                             * @default typed
+                             * @enum {string}
+                             */
+                            origin?: "instrument" | "typed" | "simulated";
+                        } | {
+                            /** @constant */
+                            kind: "loss";
+                            /** Format: uuid */
+                            id: string;
+                            /** Format: uuid */
+                            projectId: string;
+                            by: string;
+                            /** Format: date-time */
+                            at: string;
+                            /** Format: uuid */
+                            cableId: string;
+                            fiber: number;
+                            /** @enum {string} */
+                            direction: "AB" | "BA";
+                            /** Format: uuid */
+                            referenceId: string;
+                            powerMdbm: number | null;
+                            lossMdb: number | null;
+                            /**
+                             * @default typed
+                             * @enum {string}
+                             */
+                            origin?: "instrument" | "typed" | "simulated";
+                            /** @default null */
+                            supersedes?: string | null;
+                            /** @default false */
+                            void?: boolean;
+                            /** @default null */
+                            why?: string | null;
+                        } | {
+                            /** @constant */
+                            kind: "return loss";
+                            /** Format: uuid */
+                            id: string;
+                            /** Format: uuid */
+                            projectId: string;
+                            by: string;
+                            /** Format: date-time */
+                            at: string;
+                            /** Format: uuid */
+                            cableId: string;
+                            fiber: number;
+                            /** @enum {string} */
+                            direction: "AB" | "BA";
+                            wavelengthNm: number;
+                            meter: string;
+                            lossMdb: number;
+                            /**
+                             * @default typed
+                             * @enum {string}
+                             */
+                            origin?: "instrument" | "typed" | "simulated";
+                            /** @default null */
+                            supersedes?: string | null;
+                            /** @default false */
+                            void?: boolean;
+                            /** @default null */
+                            why?: string | null;
+                        } | {
+                            /** @constant */
+                            kind: "continuity";
+                            /** Format: uuid */
+                            id: string;
+                            /** Format: uuid */
+                            projectId: string;
+                            by: string;
+                            /** Format: date-time */
+                            at: string;
+                            /** Format: uuid */
+                            cableId: string;
+                            fiber: number;
+                            /** @enum {string} */
+                            direction: "AB" | "BA";
+                            /** @enum {string} */
+                            seen: "here" | "none" | "elsewhere";
+                            seenFiber: number | null;
+                            /**
+                             * @default typed
+                             * @enum {string}
+                             */
+                            origin?: "instrument" | "typed" | "simulated";
+                            /** @default null */
+                            supersedes?: string | null;
+                            /** @default false */
+                            void?: boolean;
+                            /** @default null */
+                            why?: string | null;
+                        })[];
+                        /** @default [] */
                         traces?: {
                             /** Format: uuid */
                             id: string;
@@ -5871,6 +6100,8 @@ export interface paths {
                             fiber: number | null;
                             direction: ("AB" | "BA") | null;
                             wavelengthNm: number | null;
+                            /** @default null */
+                            stage?: "reel" | null;
                             why: string | null;
                         }[];
                         evidence: ({
@@ -5937,6 +6168,19 @@ export interface paths {
                             tryId: string | null;
                             face: ("pass" | "fail") | null;
                             light: ("seen" | "none") | null;
+                            /** @default null */
+                            marks?: {
+                                coreScratches: number;
+                                coreDefects: number;
+                                claddingScratches: number;
+                                claddingDefects: number;
+                                claddingLargeDefects: number;
+                                contactDefects: number;
+                            } | null;
+                            /** @default null */
+                            cleanings?: number | null;
+                            /** @default null */
+                            photoId?: string | null;
                             /**
                              * @default typed
                              * @enum {string}
@@ -7236,6 +7480,22 @@ export interface components {
             face: "pass" | "fail" | null;
             /** @enum {string|null} */
             light: "seen" | "none" | null;
+            /** @default null */
+            marks: {
+                coreScratches: number;
+                coreDefects: number;
+                claddingScratches: number;
+                claddingDefects: number;
+                claddingLargeDefects: number;
+                contactDefects: number;
+            } | null;
+            /** @default null */
+            cleanings: number | null;
+            /**
+             * Format: uuid
+             * @default null
+             */
+            photoId: string | null;
             /**
              * @default typed
              * @enum {string}
@@ -7606,6 +7866,126 @@ export interface components {
             /** @default [] */
             photos: string[];
             done: boolean;
+        };
+        LinkEntry: {
+            /** @enum {string} */
+            kind: "reference";
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            projectId: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+            source: string;
+            meter: string;
+            /** Format: date */
+            calibratedUntil: string | null;
+            wavelengthNm: number;
+            cords: number;
+            powerMdbm: number;
+            /**
+             * @default typed
+             * @enum {string}
+             */
+            origin: "instrument" | "typed" | "simulated";
+        } | {
+            /** @enum {string} */
+            kind: "loss";
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            projectId: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: uuid */
+            cableId: string;
+            fiber: number;
+            /** @enum {string} */
+            direction: "AB" | "BA";
+            /** Format: uuid */
+            referenceId: string;
+            powerMdbm: number | null;
+            lossMdb: number | null;
+            /**
+             * @default typed
+             * @enum {string}
+             */
+            origin: "instrument" | "typed" | "simulated";
+            /**
+             * Format: uuid
+             * @default null
+             */
+            supersedes: string | null;
+            /** @default false */
+            void: boolean;
+            /** @default null */
+            why: string | null;
+        } | {
+            /** @enum {string} */
+            kind: "return loss";
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            projectId: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: uuid */
+            cableId: string;
+            fiber: number;
+            /** @enum {string} */
+            direction: "AB" | "BA";
+            wavelengthNm: number;
+            meter: string;
+            lossMdb: number;
+            /**
+             * @default typed
+             * @enum {string}
+             */
+            origin: "instrument" | "typed" | "simulated";
+            /**
+             * Format: uuid
+             * @default null
+             */
+            supersedes: string | null;
+            /** @default false */
+            void: boolean;
+            /** @default null */
+            why: string | null;
+        } | {
+            /** @enum {string} */
+            kind: "continuity";
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            projectId: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: uuid */
+            cableId: string;
+            fiber: number;
+            /** @enum {string} */
+            direction: "AB" | "BA";
+            /** @enum {string} */
+            seen: "here" | "none" | "elsewhere";
+            seenFiber: number | null;
+            /**
+             * @default typed
+             * @enum {string}
+             */
+            origin: "instrument" | "typed" | "simulated";
+            /**
+             * Format: uuid
+             * @default null
+             */
+            supersedes: string | null;
+            /** @default false */
+            void: boolean;
+            /** @default null */
+            why: string | null;
         };
         ReceivedRecord: {
             /** Format: uuid */
@@ -8398,4 +8778,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = '14480f71c2944e4a';
+export const API_DIGEST = 'afb824674d2e241c';

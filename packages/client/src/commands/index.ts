@@ -6,6 +6,7 @@ import { saveClosure } from './closures.ts';
 import { recordEvidence } from './evidence.ts';
 import { askForPackage, stopPackage } from './handover.ts';
 import { importDocument, importRoute, importSpliceList } from './imports.ts';
+import { recordLinks } from './links.ts';
 import { savePlan } from './plan.ts';
 import { changeAssemblyOf, saveHardware } from './prep.ts';
 import { saveProject } from './projects.ts';
@@ -29,6 +30,7 @@ export const commands = {
   logInstruments,
   placeTraces,
   recordEvidence,
+  recordLinks,
   recordTraceReadings,
   saveCable,
   saveClosure,

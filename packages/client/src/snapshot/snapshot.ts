@@ -7,6 +7,7 @@ import type {
   Hardware,
   Instrument,
   InstrumentEntry,
+  LinkEntry,
   Project,
   SetAside,
   TracePlace,
@@ -51,6 +52,7 @@ export interface Rows {
   closing: ClosingEntry;
   photos: ShownPhoto;
   instrumentLog: InstrumentEntry;
+  links: LinkEntry;
   setAside: SetAside;
   traces: ShownTrace;
 }

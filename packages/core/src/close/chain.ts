@@ -12,6 +12,7 @@ export const CHAINED_KINDS = [
   'tracePlace',
   'setAside',
   'instrumentLog',
+  'link',
 ] as const;
 
 export type ChainedKind = (typeof CHAINED_KINDS)[number];

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { issue } from './issue.ts';
 
 /** Version of project documents that are written. */
-export const DOCUMENT_VERSION = 4;
+export const DOCUMENT_VERSION = 5;
 
 /** UUID made by the client; version 7, so that ids sort by the time they were made. */
 export const idSchema = z.uuidv7({ error: issue('notUuid7') });

@@ -102,7 +102,7 @@ export const encodingNotes = ({ encoding }: DecodedText): CsvNote[] =>
 export function readCsv(text: string): Parsed<Table, CsvProblem> {
   const bare = text.startsWith('\uFEFF') ? text.slice(1) : text;
   if (bare.trim() === '') return refused({ code: 'empty' });
-  const result = Papa.parse<string[]>(bare, { delimitersToGuess: [',', ';', '\t', '|'] });
+  const result = Papa.parse<string[]>(bare, { delimiter: delimiterOf(bare) });
   const quotes = result.errors.find((error) => error.type === 'Quotes');
   if (quotes) return refused({ code: 'quotes', row: (quotes.row ?? 0) + 1 });
   const [header, ...rows] = result.data;
@@ -112,6 +112,16 @@ export function readCsv(text: string): Parsed<Table, CsvProblem> {
     return refused({ code: 'oneColumn' });
   if (rows.length === 0) return refused({ code: 'noRows' });
   return parsed({ header: header.map((title) => title.trim()), rows });
+}
+
+const DELIMITERS = [',', ';', '\t', '|'];
+
+/** What parts the cells: guessed below the heading, a line of words that has none, which would spoil the guess. */
+function delimiterOf(text: string): string {
+  const lines = text.split(/\r?\n/);
+  const first = lines.findIndex((line) => DELIMITERS.some((one) => line.split(one).length > 2));
+  const body = lines.slice(Math.max(0, first)).join('\n');
+  return Papa.parse(body, { delimitersToGuess: DELIMITERS, preview: 10 }).meta.delimiter;
 }
 
 /**

@@ -15,7 +15,7 @@ const project = {
 };
 const document = {
   format: 'cordel.project',
-  version: 4,
+  version: 5,
   project,
   schemes: [],
   closures: [],

@@ -7,6 +7,7 @@ import { evidenceSchema } from './evidence.ts';
 import { assemblySchema, hardwareSchema } from './hardware.ts';
 import { instrumentSchema } from './instrument.ts';
 import { instrumentEntrySchema } from './instrumentLog.ts';
+import { linkEntrySchema } from './link.ts';
 import { planSchema } from './plan.ts';
 import { projectSchema } from './project.ts';
 import { schemeSchema } from './scheme.ts';
@@ -32,6 +33,7 @@ export const MOST_ROWS = {
   splicerRecords: 2_000_000,
   setAside: 2_000_000,
   instrumentLog: 500_000,
+  links: 2_000_000,
   traces: 200_000,
   tracePlaces: 1_000_000,
   evidence: 10_000_000,
@@ -74,6 +76,8 @@ export const documentSchema = z.object({
   setAside: z.array(setAsideSchema).max(MOST_ROWS.setAside).default([]),
   /** Sessions, arc checks and what was done to instruments. */
   instrumentLog: z.array(instrumentEntrySchema).max(MOST_ROWS.instrumentLog).default([]),
+  /** What meters tell of links, in the order in which it was recorded. */
+  links: z.array(linkEntrySchema).max(MOST_ROWS.links).default([]),
   /** Trace files, byte for byte, in the order in which they came in, and where each belongs. */
   traces: z.array(keptTraceSchema).max(MOST_ROWS.traces).default([]),
   tracePlaces: z.array(tracePlaceSchema).max(MOST_ROWS.tracePlaces).default([]),

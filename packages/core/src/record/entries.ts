@@ -62,13 +62,17 @@ export function newInspection(
   stamp: Stamp,
   spliceId: string,
   tryId: string | null,
-  seen: Pick<Inspection, 'face' | 'light'>,
+  seen: Pick<Inspection, 'face' | 'light'> &
+    Partial<Pick<Inspection, 'marks' | 'cleanings' | 'photoId'>>,
 ): Inspection {
   return {
     type: 'inspection',
     ...stamp,
     spliceId,
     tryId,
+    marks: null,
+    cleanings: null,
+    photoId: null,
     ...seen,
     origin: 'typed',
     supersedes: null,

@@ -113,6 +113,25 @@ export const readingSchema = z
     }
   });
 
+const marks = z.int().min(0).max(99);
+
+/**
+ * Marks on an end face through a microscope, counted in the zones in which a limit says how many may be there.
+ * Zones, as circles around the core: IEC 61300-3-35, from memory.
+ */
+export const faceMarksSchema = z.object({
+  /** Core, to 25 um across: any scratch, any defect. */
+  coreScratches: marks,
+  coreDefects: marks,
+  /** Cladding, 25 to 120 um: scratches over 3 um wide, defects of 2 to 5 um, defects over 5 um. */
+  claddingScratches: marks,
+  claddingDefects: marks,
+  claddingLargeDefects: marks,
+  /** Contact, 130 to 250 um: defects of 10 um and over. Between it and the cladding lies the adhesive, without a limit. */
+  contactDefects: marks,
+});
+export type FaceMarks = z.infer<typeof faceMarksSchema>;
+
 /**
  * What was seen of an end as the try named left it: its end face through a microscope, and light through it.
  * Grades of an end face: IEC 61300-3-35, from memory.
@@ -124,6 +143,12 @@ export const inspectionSchema = z
     tryId: idSchema.nullable(),
     face: z.enum(['pass', 'fail']).nullable(),
     light: z.enum(['seen', 'none']).nullable(),
+    /** What the grade of the face was worked out from; null where a person or an instrument gave it. */
+    marks: faceMarksSchema.nullable().default(null),
+    /** How often the face was cleaned since it was looked at before; null where nobody counted. */
+    cleanings: z.int().min(0).max(20, issue('cleaningsTooMany')).nullable().default(null),
+    /** The picture that was taken of it, among the photos of the closure. */
+    photoId: idSchema.nullable().default(null),
     origin: originSchema.default('typed'),
     ...correction,
   })
@@ -131,6 +156,8 @@ export const inspectionSchema = z
     checkCorrection(inspection, context);
     if (inspection.face === null && inspection.light === null)
       context.addIssue({ code: 'custom', path: ['face'], message: issue('inspectionEmpty') });
+    if (inspection.face === null && (inspection.marks !== null || inspection.photoId !== null))
+      context.addIssue({ code: 'custom', path: ['face'], message: issue('faceUngraded') });
   });
 
 const RULINGS = ['dead', 'skip', 'redo', 'waive', 'reopen', 'retire'] as const;

@@ -13,6 +13,7 @@ export * from './procedure.ts';
 export * from './instrument.ts';
 export * from './instrumentLog.ts';
 export * from './limits.ts';
+export * from './link.ts';
 export * from './issue.ts';
 export * from './message.ts';
 export * from './moment.ts';

@@ -74,6 +74,11 @@ export interface TimeSpan {
   readonly spanMs: number;
 }
 
+/** A power, shown in dBm. */
+export interface Power {
+  readonly powerMdbm: number;
+}
+
 export type Listed = z.infer<typeof listedSchema>;
 
 /** Where splices lie, the first few of many. */
@@ -97,6 +102,7 @@ export type Parameter =
   | number
   | Quantity
   | Loss
+  | Power
   | Probability
   | TimeSpan
   | Listed

@@ -7,7 +7,7 @@ import { issue } from './issue.ts';
 export const directionSchema = z.enum(['AB', 'BA']);
 export type Direction = z.infer<typeof directionSchema>;
 
-const wavelengthSchema = z
+export const wavelengthSchema = z
   .int()
   .min(600, issue('wavelengthTooShort'))
   .max(1700, issue('wavelengthTooLong'));
@@ -30,6 +30,8 @@ export const tracePlaceSchema = z
     fiber: z.int().min(1).max(MOST_FIBERS).nullable(),
     direction: directionSchema.nullable(),
     wavelengthNm: wavelengthSchema.nullable(),
+    /** `reel`: shot on the reel before the cable was placed: the fiber of this cable alone. Null: as it is installed. */
+    stage: z.literal('reel').nullable().default(null),
     why: reasonSchema.nullable(),
   })
   .superRefine((place, context) => {

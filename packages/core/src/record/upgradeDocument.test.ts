@@ -17,7 +17,7 @@ const upgraded = (closing: unknown[]) =>
 describe('a document of version 1', () => {
   it('says of a gauge reading where it comes from, and is of a practice project where it was simulated', () => {
     const real = upgraded([{ kind: 'gauge', gaugePa: 1, simulated: false }]);
-    expect(real.version).toBe(4);
+    expect(real.version).toBe(5);
     expect(real.project.practiceOnly).toBe(false);
     expect(real.closing[0]).toEqual({ kind: 'gauge', gaugePa: 1, minute: null, origin: 'typed' });
     const made = upgraded([{ kind: 'gauge', gaugePa: 1, simulated: true }]);
@@ -71,7 +71,7 @@ it('a document of version 3 has the fiber that a redo takes under its earlier na
     assemblies: [{ closureId: 'mill', entries: [{ id: 'a', done: ['mark', 'seal'] }] }],
   });
   expect(upgraded).toEqual({
-    version: 4,
+    version: 5,
     project: { name: 'Mill line', practice: { redos: 3, redoConsumption: 400 } },
     // Who ticked a step, and when, nobody had recorded.
     assemblies: [
@@ -92,6 +92,6 @@ it('a document of version 3 has the fiber that a redo takes under its earlier na
 });
 
 it('leaves alone what is no document, and what is of this version', () => {
-  for (const other of [null, 4, [], {}, { version: 1 }, { version: 4, project: {} }])
+  for (const other of [null, 4, [], {}, { version: 1 }, { version: 5, project: {} }])
     expect(upgradeDocument(other)).toBe(other);
 });

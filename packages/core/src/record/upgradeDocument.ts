@@ -9,7 +9,11 @@ const looseList = (value: unknown): Loose[] => (Array.isArray(value) ? value.fil
 
 /** Brings a project document of an earlier version up to date; anything else is left for the schema to judge. */
 export const upgradeDocument = (document: unknown): unknown =>
-  toVersion4(toVersion3(toVersion2(document)));
+  toVersion5(toVersion4(toVersion3(toVersion2(document))));
+
+/** Version 4 knew no links, no reels, and of an end face only whether it passes. */
+const toVersion5 = (document: unknown): unknown =>
+  isLoose(document) && document.version === 4 ? { ...document, version: 5 } : document;
 
 function toVersion4(document: unknown): unknown {
   if (!isLoose(document) || document.version !== 3) return document;

@@ -31,7 +31,7 @@ const checkpoint = JSON.parse(read('checkpoint.json'));
 const links = read('chain.jsonl').split('\n').filter(Boolean).map((line) => JSON.parse(line));
 
 const digests = new Map();
-for (const list of ['evidence', 'closing', 'tracePlaces', 'setAside', 'instrumentLog'])
+for (const list of ['evidence', 'closing', 'tracePlaces', 'setAside', 'instrumentLog', 'links'])
   for (const entry of project[list] ?? []) digests.set(entry.id, digestOf(entry));
 for (const list of ['photos', 'traces'])
   for (const file of project[list] ?? []) digests.set(file.id, fileDigest(file));

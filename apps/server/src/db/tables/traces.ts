@@ -39,6 +39,7 @@ export const tracePlaces = pgTable(
     fiber: integer(),
     direction: text().$type<TracePlace['direction']>(),
     wavelengthNm: integer('wavelength_nm'),
+    stage: text().$type<TracePlace['stage']>(),
     why: text(),
   },
   (table) => [index('trace_places_trace').on(table.traceId)],

@@ -54,6 +54,7 @@ export async function clearImport(
   for (const [table, piece] of [
     ['splicer_records', PIECE],
     ['instrument_log', PIECE],
+    ['link_entries', PIECE],
     ['traces', TRACES_PIECE],
   ] as const)
     await inPieces(

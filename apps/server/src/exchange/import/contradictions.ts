@@ -88,6 +88,7 @@ function checkOwners(document: PackedDocument, complain: Complain): void {
     'splices',
     'splicerRecords',
     'instrumentLog',
+    'links',
     'traces',
   ] as const)
     document[kind].forEach((entry, index) => {
@@ -242,6 +243,7 @@ function checkOrigins(document: PackedDocument, complain: Complain): void {
     ['evidence', document.evidence],
     ['splicerRecords', document.splicerRecords],
     ['instrumentLog', document.instrumentLog],
+    ['links', document.links],
     ['traces', document.traces],
     ['closing', document.closing],
   ];
@@ -254,7 +256,14 @@ function checkOrigins(document: PackedDocument, complain: Complain): void {
 
 /** Nothing was done at a moment that is still to come. */
 function checkMoments(document: PackedDocument, now: string, complain: Complain): void {
-  for (const name of ['evidence', 'closing', 'instrumentLog', 'setAside', 'tracePlaces'] as const)
+  for (const name of [
+    'evidence',
+    'closing',
+    'instrumentLog',
+    'links',
+    'setAside',
+    'tracePlaces',
+  ] as const)
     document[name].forEach(({ at }, index) => {
       if (isFuture(at, now)) complain(`/${name}/${index}/at`, futureProblem(at, now));
     });

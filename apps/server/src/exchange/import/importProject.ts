@@ -24,6 +24,7 @@ const COUNTED = [
   'splicerRecords',
   'setAside',
   'instrumentLog',
+  'links',
   'splices',
   'tracePlaces',
   'evidence',

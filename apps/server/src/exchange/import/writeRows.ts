@@ -8,6 +8,7 @@ import { type Db, rowsOf } from '../../db/client.ts';
 import { cables, closures, plans } from '../../db/schema.ts';
 import { KINDS, drawNumbers, insertNumbered } from '../../evidence/queries.ts';
 import { Problem, problemAt } from '../../http/problem.ts';
+import { appendLinks } from '../../links/queries.ts';
 import { putAssemblies } from '../../prep/queries.ts';
 import { setArchived } from '../../removal/queries.ts';
 import { insertJudged } from '../../splices/insert.ts';
@@ -58,6 +59,7 @@ export async function writeRows(
   await write(document.splicerRecords, receive);
   await write(document.setAside, (on, entries) => putAside(on, document.project.id, entries));
   await write(document.instrumentLog, appendLog);
+  await write(document.links, appendLinks);
   const judge = judgeOf(document, origins);
   await pieces.write(document.splices, (piece) => {
     const rows = piece.map(judge);

@@ -4,8 +4,6 @@ import { phrases } from '../../phrases.ts';
 export const importPage = phrases({
   andProblemsMore: 'and {problems, plural, one {# problem} other {# problems}} more',
   chooseWhereToFind: 'Choose where to find: {titles}.',
-  columnAt: 'column {at}',
-  columnForColumnTitles: 'Column for {columnTitles}',
   columns: 'Columns',
   columnsMatchedCheckThem: '{matched} columns matched: check them',
   example: 'Example',
@@ -15,7 +13,6 @@ export const importPage = phrases({
   methodWhereARowDoesNot: 'Method where a row does not say it',
   nameRows: '{name}: {rows, plural, one {# row} other {# rows}}',
   newCables2: 'New cables',
-  notMatchedYet: 'not matched yet',
   nothingIsImportedUntilAllAre:
     'Nothing is imported until all are fixed. Fix the list and choose it again.',
   pasteOrType: 'Paste or type',

@@ -16,6 +16,7 @@ export const tracesShared = phrases({
   fromPlace: 'from {name}',
   importTraces: 'Import traces',
   instrumentSays: 'Instrument says',
+  links: 'Links',
   reading: 'Reading …',
   simulatedOtdr: 'Simulated OTDR',
   traceView: 'Trace view',

@@ -1,0 +1,1 @@
+export { ContinuityPage as default } from '@/links/ContinuityPage';

@@ -1,0 +1,1 @@
+export { LinkImportPage as default } from '@/links/LinkImportPage';

@@ -1,0 +1,1 @@
+export { LinksPage as default } from '@/links/LinksPage';

@@ -1,0 +1,10 @@
+import { phrases } from '../../phrases.ts';
+
+/** Texts of `apps/web/src/ui/ColumnSelect.tsx`. */
+export const columnSelect = phrases({
+  choose: 'choose',
+  columnAt: 'column {at}',
+  columnFor: 'Column for {title}',
+  none: 'none',
+  notMatchedYet: 'not matched yet',
+});

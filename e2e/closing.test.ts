@@ -29,7 +29,7 @@ import {
   writeApi,
   until,
 } from './app.ts';
-import { noisePng } from './noisePng.ts';
+import { noisePng } from './png.ts';
 
 jest.setTimeout(180_000);
 

@@ -1,8 +1,20 @@
+import { mkdtemp, rm, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { jest } from '@jest/globals';
 import { type Evidence, type Splice } from '@cordel/core';
-import { demoOnAPhone, fill, press, readApi, sees, storyteller, until } from './app.ts';
+import { chooseFile, demoOnAPhone, fill, press, readApi, sees, storyteller, until } from './app.ts';
+import { grayPng } from './png.ts';
 
 jest.setTimeout(120_000);
+
+/** A fiber's face as a microscope shows it, made up. */
+const faceLevel = (isDirty: boolean) => (x: number, y: number) => {
+  const off = Math.hypot(x - 160, y - 120);
+  if (isDirty && Math.hypot(x - 163, y - 117) < 5) return 30;
+  if (off < 8) return 250;
+  return off < 80 ? 205 : off < 86 ? 40 : 110;
+};
 
 const demo = demoOnAPhone('R. Aldous');
 const { page } = demo;
@@ -96,6 +108,66 @@ describe('a drop is ended mechanically', () => {
     await press(page(), 'Passes');
     await press(page(), 'Record it');
     await sees(page(), /Recorded.*End face passes.*light seen/);
+  });
+});
+
+describe('an end face under the microscope', () => {
+  const step = storyteller();
+  let folder: string;
+  const picture = async (name: string, levelAt: (x: number, y: number) => number) => {
+    const path = join(folder, name);
+    await writeFile(path, grayPng(320, 240, levelAt));
+    return path;
+  };
+  beforeAll(async () => {
+    folder = await mkdtemp(join(tmpdir(), 'cordel-faces-'));
+  });
+  afterAll(() => rm(folder, { recursive: true, force: true }));
+
+  step('is graded by marks that are counted by zone', async () => {
+    const { splices } = await work();
+    const end = splices.find(({ end: way, fiberB }) => way === 'mechanical' && fiberB === 2)!;
+    await page().goto(
+      `${demo.server().url}/p/${demo.project()}/ledger?view=splices&closure=${demo.idOf('Clinic')}&open=splice.${end.id}`,
+    );
+    await press(page(), 'Add what was seen');
+    await press(page(), 'Count marks by zone');
+    await sees(page(), /Core, to 25 µm: passes/);
+    for (let count = 0; count < 2; count++) await press(page(), 'More: Core: Defects');
+    await sees(page(), /Core, to 25 µm: fails Cladding, to 120 µm: passes/);
+  });
+
+  step('its picture is looked at before it is kept', async () => {
+    const wall = await picture('wall.png', (x, y) => (((x >> 4) + (y >> 4)) % 2 ? 190 : 90));
+    await chooseFile(page(), 'Picture of the end face', wall);
+    await sees(page(), /This picture shows no end face/);
+    const dirty = await picture('dirty.png', faceLevel(true));
+    await chooseFile(page(), 'Picture of the end face', dirty);
+    await sees(page(), /Picture kept/);
+    await press(page(), 'Record it');
+    await sees(page(), /As looked at: fails, R. Aldous.*Looked at once. Not cleaned./);
+  });
+
+  step('is looked at again after cleaning: before and after stay side by side', async () => {
+    await press(page(), 'Count marks by zone');
+    for (let count = 0; count < 2; count++)
+      await press(page(), 'More: Cleaned since it was looked at before');
+    await chooseFile(
+      page(),
+      'Picture of the end face',
+      await picture('clean.png', faceLevel(false)),
+    );
+    await sees(page(), /Picture kept/);
+    await press(page(), 'Record it');
+    await sees(page(), /Before: fails.*After: passes.*Looked at 2 times. Cleaned 2 times./);
+    const recorded = await until(async () => {
+      const seen = (await recordedAt(2)).filter(({ type }) => type === 'inspection');
+      return seen.length === 2 && seen;
+    }, 'both looks are recorded');
+    expect(recorded).toMatchObject([
+      { face: 'fail', marks: { coreDefects: 2 }, cleanings: 0, photoId: expect.any(String) },
+      { face: 'pass', marks: { coreDefects: 0 }, cleanings: 2, photoId: expect.any(String) },
+    ]);
   });
 });
 

@@ -1,5 +1,6 @@
 export * from './groupBy.ts';
 export * from './bench/index.ts';
+export * from './face/index.ts';
 export * from './fiber/index.ts';
 export * from './kit/index.ts';
 export * from './link/index.ts';

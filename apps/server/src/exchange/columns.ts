@@ -231,6 +231,10 @@ export const EVIDENCE: Column<PlacedEvidence>[] = [
   },
   { title: 'end face', cell: ({ entry }) => (entry.type === 'inspection' ? entry.face : null) },
   {
+    title: 'cleanings',
+    cell: ({ entry }) => (entry.type === 'inspection' ? entry.cleanings : null),
+  },
+  {
     title: 'light',
     cell: ({ entry }) => (entry.type === 'inspection' ? entry.light : null),
   },

@@ -16,12 +16,13 @@ export function Photos({ ids }: { ids: readonly string[] }) {
   );
 }
 
-function PhotoImage({ id, alt }: { id: string; alt: string }) {
+export function PhotoImage({ id, alt, height = 84 }: { id: string; alt: string; height?: number }) {
   const colors = useColors();
   const style = {
-    height: 84,
-    maxWidth: 150,
-    objectFit: 'cover',
+    height,
+    maxWidth: '100%',
+    // A large one is shown whole.
+    objectFit: height > 84 ? 'contain' : 'cover',
     border: `2px solid ${colors.ink}`,
   } as const;
   return <img src={usePhotoSource(id)} alt={alt} style={style} />;

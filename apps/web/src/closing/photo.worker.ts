@@ -1,4 +1,5 @@
 import { expose, transfer } from 'comlink';
+import { FACE_SEARCH_SIDE, findFace } from '@cordel/core/face';
 import { PHOTO_BYTES, PHOTO_SIDE } from '@cordel/core/close';
 
 /** A picture ready to be kept, or why it is none. */
@@ -11,8 +12,25 @@ const MOST = 60 * 1024 * 1024;
 
 const QUALITIES = [0.82, 0.7, 0.55, 0.4];
 
-/** Scales photos down, off the page's own thread. */
+/** Scales photos down and looks at them, off the page's own thread. */
 const photoScaler = {
+  /** Whether a picture shows the round face of a fiber; null where it is no picture. */
+  async showsFace(file: Blob): Promise<boolean | null> {
+    const picture = await createImageBitmap(file).catch(() => null);
+    if (!picture) return null;
+    const scale = Math.min(1, FACE_SEARCH_SIDE / Math.max(picture.width, picture.height));
+    const width = Math.max(8, Math.round(picture.width * scale));
+    const height = Math.max(8, Math.round(picture.height * scale));
+    const context = new OffscreenCanvas(width, height).getContext('2d')!;
+    context.drawImage(picture, 0, 0, width, height);
+    picture.close();
+    const { data } = context.getImageData(0, 0, width, height);
+    const levels = new Uint8ClampedArray(width * height);
+    // Luma as in ITU-R BT.601.
+    for (let at = 0; at < levels.length; at++)
+      levels[at] = 0.299 * data[4 * at]! + 0.587 * data[4 * at + 1]! + 0.114 * data[4 * at + 2]!;
+    return findFace({ width, height, levels }) !== null;
+  },
   async scale(file: Blob): Promise<ScaledPhoto> {
     if (file.size > MOST)
       return {

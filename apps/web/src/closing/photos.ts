@@ -7,6 +7,16 @@ import { outbox } from '@/data/client';
 import { personNow } from '@/data/session';
 import type { PhotoScaler } from './photo.worker';
 
+/** Whether a picture shows the end face of a fiber; null where it is no picture. */
+export async function showsEndFace(picture: Blob): Promise<boolean | null> {
+  const worker = new Worker(new URL('./photo.worker', import.meta.url));
+  try {
+    return await wrap<PhotoScaler>(worker).showsFace(picture);
+  } finally {
+    worker.terminate();
+  }
+}
+
 /**
  * Keeps a photo with a closure's record, scaled down in a worker.
  * @returns its id, or why it is none

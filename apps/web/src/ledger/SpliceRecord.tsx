@@ -27,9 +27,11 @@ import { Text } from '@/ui/Text';
 import { STAGE_COLORS } from '@/ui/words';
 import { useClock } from '@/projects/useClock';
 import { EvidenceList } from './EvidenceList';
+import { FaceHistoryPart } from './FaceHistoryPart';
 import { InspectionForm } from './InspectionForm';
 import { ReadingForm } from './ReadingForm';
 import { RulingForm } from './RulingForm';
+import { usePolish } from './usePolish';
 import { useRecordLevel } from './useRecordLevel';
 
 /** One splice: what it joins, its verdict and why, its figures, everything recorded, what can be added. */
@@ -42,6 +44,7 @@ export function SpliceRecord({ spliceId }: { spliceId: string }) {
 function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) {
   const view = useProjectView();
   const level = useRecordLevel();
+  const polish = usePolish(splice);
   const router = useRouter();
   const [adding, setAdding] = useState<'reading' | 'ruling' | 'inspection' | null>(null);
   const { limits } = view.project;
@@ -137,6 +140,13 @@ function Record({ splice, evidence }: { splice: Splice; evidence: Evidence[] }) 
           </View>
         ))}
       </View>
+      {splice.end ? (
+        <FaceHistoryPart
+          evidence={evidence}
+          tryId={spliceState.tries.at(-1)?.tryId ?? null}
+          polish={polish}
+        />
+      ) : null}
       {spliceState.retired ? null : (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
           {splice.end ? (

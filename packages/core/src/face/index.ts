@@ -1,0 +1,3 @@
+export * from './faceHistory.ts';
+export * from './findFace.ts';
+export * from './gradeFace.ts';

@@ -13,6 +13,7 @@ import {
 import {
   CAUSES,
   findingMessageSchema,
+  reelProblemSchema,
   whereMessageSchema,
   correctionMessageSchema,
   proofMessageSchema,
@@ -260,9 +261,49 @@ export const history = route(inProject('read'), {
             verdict: z.enum(['moved', 'maybe', 'same']),
           }),
         ),
+        reels: z.array(
+          z.object({
+            span: z.int(),
+            number: z.string().nullable(),
+            measuredAt: timeSchema.nullable(),
+            reelDbPerKm: z.number(),
+            nowDbPerKm: z.number(),
+            byDb: z.number(),
+            sigmaDb: z.number(),
+            verdict: z.enum(['moved', 'maybe', 'same']),
+          }),
+        ),
       }),
     ),
     'Series of shots',
+  ),
+});
+
+export const reels = route(inProject('read'), {
+  method: 'get',
+  path: '/projects/{projectId}/cables/{cableId}/reel',
+  summary: 'The fibers of a cable as they were shot on its reel, each accepted or not',
+  request: { params: idParams('projectId', 'cableId') },
+  responses: answers(
+    z.object({
+      fibers: z.int(),
+      shots: z.array(
+        z.object({
+          traceId: idSchema,
+          name: z.string(),
+          fiber: z.int(),
+          direction: directionSchema,
+          wavelengthNm: z.int(),
+          measuredAt: timeSchema.nullable(),
+          lengthM: z.number().nullable(),
+          attenuation: lossSchema.nullable(),
+          mostDbPerKm: z.number().nullable(),
+          verdict: z.enum(['accepted', 'rejected', 'check']),
+          problems: z.array(reelProblemSchema),
+        }),
+      ),
+    }),
+    'The reel',
   ),
 });
 
@@ -367,6 +408,8 @@ export const otdr = route(inProject('inspect'), {
         ),
         pulseNs: z.int().min(10, issue('pulseTooShort')).max(2000, issue('pulseTooLong')),
         averages: z.int().min(16).max(1_000_000),
+        /** The cable is on its reel yet: its fiber alone is shot. */
+        isOnReel: z.boolean().default(false),
         faults: z.array(z.enum(OTDR_FAULTS)).default([]),
       }),
     ),

@@ -1,9 +1,11 @@
 import {
   type LossFigure,
   type ProofTrace,
+  type ReelChange,
   type ShotChange,
   alignTrace,
   measureTrace,
+  reelChange,
   rescaled,
   samplesOf,
   shotChanges,
@@ -12,6 +14,7 @@ import type { Db } from '../db/client.ts';
 import { openTrace } from './facts.ts';
 import type { Proof } from './proof.ts';
 import { traceFiles } from './queries.ts';
+import { reelOf } from './reel.ts';
 
 /** Shots of a fiber from one end at one wavelength, oldest first. */
 export interface ShotSeries {
@@ -19,6 +22,8 @@ export interface ShotSeries {
   wavelengthNm: number;
   shots: { id: string; name: string; measuredAt: string | null; total: LossFigure | null }[];
   changes: ShotChange[];
+  /** Each cable on its way that was shot on its reel at this wavelength, by its place: the span behind the point. */
+  reels: (ReelChange & { span: number; number: string | null; measuredAt: string | null })[];
 }
 
 /** Group indexes that differ by less are the same. */
@@ -27,11 +32,19 @@ const SAME_INDEX = 0.002;
 /** All shots of a circuit, measured at the places where its newest ones have their events. */
 export async function shotHistory(
   db: Db,
+  projectId: string,
   proof: Proof,
   cableId: string,
   fiber: number,
 ): Promise<ShotSeries[]> {
-  const { key, points } = proof.plant.circuitOf(cableId, fiber);
+  const { key, points, spans } = proof.plant.circuitOf(cableId, fiber);
+  const onReel = new Map(
+    await Promise.all(
+      [...new Set(spans.map((span) => span.cableId))].map(
+        async (id) => [id, await reelOf(db, projectId, id)] as const,
+      ),
+    ),
+  );
   const earlier = proof.aligned.earlier.filter(({ circuit }) => circuit === key);
   const files = new Map(
     (
@@ -65,9 +78,25 @@ export async function shotHistory(
         trace,
         figures: figuresOf(trace),
       }));
+      const glass = inOrder(proof.figures.get(newest.id)!.attenuationDbPerKm.slice(0, -1));
       return {
         direction,
         wavelengthNm,
+        reels: spans.flatMap((span, index) => {
+          const shot = onReel
+            .get(span.cableId)!
+            .shots.find((one) => one.fiber === span.fiber && one.wavelengthNm === wavelengthNm);
+          const [now, lengthM] = [glass[index], shot?.lengthM];
+          if (!shot?.attenuation || now == null || lengthM == null) return [];
+          return [
+            {
+              span: index,
+              number: proof.plant.setting.cables.get(span.cableId)!.run.reel?.number ?? null,
+              measuredAt: shot.measuredAt,
+              ...reelChange(shot.attenuation, now, lengthM),
+            },
+          ];
+        }),
         shots: shots.map(({ trace: { id, name, measuredAtMs }, figures: { total } }) => ({
           id,
           name,

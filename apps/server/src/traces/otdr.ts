@@ -35,6 +35,8 @@ export interface OtdrTask {
   wavelengthNm: number;
   pulseNs: number;
   averages: number;
+  /** The cable is on its reel yet: its fiber alone is shot. */
+  isOnReel: boolean;
   faults: readonly (typeof OTDR_FAULTS)[number][];
 }
 
@@ -51,7 +53,9 @@ export async function shoot(db: Db, projectId: string, task: OtdrTask) {
   const { name } = await getProject(db, projectId);
   const plant = await loadPlant(db, projectId);
   const route = plant.circuitOf(task.cableId, task.fiber);
-  const whole = await plantOf(db, route, plant, projectId);
+  const whole = task.isOnReel
+    ? onReel(plant, task.cableId, task.fiber)
+    : await plantOf(db, route, plant, projectId);
   const length = whole.spans.reduce((sum, { meters }) => sum + meters, 0);
   const has = (fault: (typeof OTDR_FAULTS)[number]) => task.faults.includes(fault);
   const broken = has('brokenHalfway')
@@ -59,7 +63,9 @@ export async function shoot(db: Db, projectId: string, task: OtdrTask) {
     : whole;
   const range = has('rangeTooShort') ? 0.6 * length : roundUp(1.25 * length + 600);
   const at = Math.floor(Date.now() / 1000);
-  const ends = [route.points[0]!.name, route.points.at(-1)!.name];
+  const ends = task.isOnReel
+    ? ['reel', 'reel']
+    : [route.points[0]!.name, route.points.at(-1)!.name];
   const [from, to] = task.direction === 'AB' ? ends : ends.reverse();
   const shot: OtdrShot = {
     // A crew has one, and keeps it.
@@ -75,8 +81,8 @@ export async function shoot(db: Db, projectId: string, task: OtdrTask) {
     launch: has('launchFiberIncluded') ? 502 : 0,
     groupIndex: has('wrongGroupIndex') ? 150_100 : undefined,
     unplugged: has('unplugged'),
-    cableId: route.spans[0]!.cable,
-    fiberId: String(route.spans[0]!.fiber),
+    cableId: task.isOnReel ? plant.setting.cables.get(task.cableId)!.name : route.spans[0]!.cable,
+    fiberId: String(task.isOnReel ? task.fiber : route.spans[0]!.fiber),
     from: from!,
     to: to!,
     at,
@@ -94,6 +100,21 @@ function hashOf(text: string): number {
   let hash = 17;
   for (const letter of text) hash = Math.imul(hash ^ letter.charCodeAt(0), 16777619);
   return hash >>> 0;
+}
+
+/** One fiber of a cable on its reel, as it was made. */
+function onReel({ setting }: Plant, cableId: string, fiber: number): TruePlant {
+  const { name, run, glass } = setting.cables.get(cableId)!;
+  const sheathM = run.reel?.length == null ? UNSAID : run.reel.length / 10_000;
+  return {
+    spans: [
+      {
+        meters: fiberMeters((sheathM * run.helix) / 10_000, name, fiber),
+        mfd: fieldOf(modeFieldOf(glass) ?? USUAL_FIELD, name, fiber),
+      },
+    ],
+    joints: [],
+  };
 }
 
 /** The circuit as it really is. */

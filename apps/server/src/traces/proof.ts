@@ -64,7 +64,8 @@ export async function prove(db: Db, projectId: string): Promise<Proof> {
   const past = new Map<string, { cut: FiberCut; shots: TraceRow[] }>();
   const list = rows.flatMap((row): ProofTrace[] => {
     const { place, facts } = row;
-    if (!place?.cableId || !place.fiber) return [];
+    // What was shot on the reel saw its cable alone.
+    if (!place?.cableId || !place.fiber || place.stage === 'reel') return [];
     // A cable may have fewer fibers by now than when the trace was placed.
     if (!plant.hasFiber(place.cableId, place.fiber)) return [];
     const route = plant.circuitOf(place.cableId, place.fiber);

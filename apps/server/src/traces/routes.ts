@@ -13,6 +13,7 @@ import { shoot } from './otdr.ts';
 import { shotHistory } from './history.ts';
 import { circuitEnds, loadPlant } from './plant.ts';
 import { prove } from './proof.ts';
+import { reelOf } from './reel.ts';
 import {
   keepTrace,
   listTraces,
@@ -125,11 +126,18 @@ export const traceRoutes = router()
   .openapi(api.history, async (c) => {
     const { projectId, cableId, fiber } = c.req.valid('param');
     const { db } = c.var;
-    return c.json(await shotHistory(db, await prove(db, projectId), cableId, fiber), 200);
+    return c.json(
+      await shotHistory(db, projectId, await prove(db, projectId), cableId, fiber),
+      200,
+    );
   })
   .openapi(api.alerts, async (c) =>
     c.json(await traceAlerts(c.var.db, c.req.valid('param').closureId), 200),
   )
+  .openapi(api.reels, async (c) => {
+    const { projectId, cableId } = c.req.valid('param');
+    return c.json(await reelOf(c.var.db, projectId, cableId), 200);
+  })
   .openapi(api.ends, async (c) => {
     const { projectId, cableId } = c.req.valid('param');
     return c.json(circuitEnds(await loadPlant(c.var.db, projectId), cableId), 200);

@@ -1,3 +1,4 @@
+import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
@@ -39,7 +40,9 @@ import { type TypedMakeUp, readMakeUp, typeMakeUp } from './typedMakeUp';
 export function CablesPage() {
   const { project, cables, isArchived } = useProjectView();
   const removal = useRemoval();
-  const [open, setOpen] = useState<string | null>(null);
+  // Other pages open the form of one.
+  const params = useLocalSearchParams<{ open?: string }>();
+  const [open, setOpen] = useState<string | null>(params.open ?? null);
   const sorted = [...cables].sort((a, b) =>
     a.name.localeCompare(b.name, undefined, { numeric: true }),
   );

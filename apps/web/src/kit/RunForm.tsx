@@ -58,6 +58,19 @@ export function RunForm({
           onChange={(endCoil) => set({ endCoil })}
         />
       </View>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }}>
+        <TextField
+          label={t('numberOfItsReel')}
+          value={value.reelNumber}
+          onChange={(reelNumber) => set({ reelNumber })}
+        />
+        <TextField
+          label={t('lengthOnItsReel')}
+          value={value.reelLength}
+          hint={t('byItsSheath')}
+          onChange={(reelLength) => set({ reelLength })}
+        />
+      </View>
     </View>
   );
 }

@@ -19,6 +19,7 @@ describe('how a cable runs, as it is typed', () => {
         { closureId: ford, mark: 54_000_000 },
       ],
       end: { name: 'Rack', distance: 123_456_789, mark: 40_000, coil: 150_000 },
+      reel: { number: 'R 2207', length: 41_234_567 },
     };
     expect(readRun(typeRun(run, 'km'), closures, 'km')).toEqual({ run });
     const feet = {
@@ -53,6 +54,7 @@ describe('how a cable runs, as it is typed', () => {
     ['words for a helix', { helix: 'tight' }, /Helix factor/],
     ['words for a mark', { marks: { [ford]: 'worn off' } }, /^Mark at Ford: /],
     ['an end without a name', { endDistance: '8.2' }, /Name the end/],
+    ['a length on a reel without its number', { reelLength: '4000' }, /number that stands on/],
     ['words for a distance', { endName: 'Rack', endDistance: 'far' }, /^Distance of the end: /],
   ])('%s is refused at its place', (_, part, words) => {
     const result = read(part);

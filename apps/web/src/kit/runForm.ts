@@ -18,6 +18,8 @@ export interface TypedRun {
   endDistance: string;
   endMark: string;
   endCoil: string;
+  reelNumber: string;
+  reelLength: string;
 }
 
 const isFeet = (unit: DistanceUnit): boolean => unit === 'mi' || unit === 'ft';
@@ -40,8 +42,14 @@ export function typeRun(run: CableRun, unit: DistanceUnit): TypedRun {
     endDistance: spell(run.end?.distance, unit),
     endMark: spell(run.end?.mark, unit),
     endCoil: run.end && run.end.coil > 0 ? spell(run.end.coil, unit) : '',
+    reelNumber: run.reel?.number ?? '',
+    reelLength: spell(run.reel?.length, unit),
   };
 }
+
+/** The reel; none where nothing was noted of it. */
+const reelOf = (number: string, length: number | null): Pick<CableRun, 'reel'> =>
+  number === '' && length === null ? {} : { reel: { number, length } };
 
 /**
  * Reads what was typed.
@@ -80,6 +88,7 @@ export function readRun(
       return mark === null ? [] : [{ closureId: id, mark }];
     }),
     end: named ? end : null,
+    ...reelOf(typed.reelNumber.trim(), length(typed.reelLength, t('lengthOnTheReel'))),
   };
   if (problems.length > 0) return { error: problems[0]! };
   const read = cableRunSchema.safeParse(run);

@@ -86,6 +86,18 @@ const readAlerts = (closureId: string) =>
 export const useTraceAlerts = (closureId: string) =>
   useQuery({ queryKey: ['traceAlerts', closureId], queryFn: () => readAlerts(closureId) });
 
+export const useReel = (projectId: string, cableId: string) =>
+  useQuery({
+    queryKey: ['proof', projectId, 'reel', cableId],
+    queryFn: () =>
+      answerOf(
+        api.GET('/api/projects/{projectId}/cables/{cableId}/reel', {
+          params: { path: { projectId, cableId } },
+        }),
+      ),
+    enabled: cableId !== '',
+  });
+
 const readHistory = (projectId: string, cableId: string, fiber: number) =>
   answerOf(
     api.GET('/api/projects/{projectId}/proof/circuits/{cableId}/{fiber}/history', {

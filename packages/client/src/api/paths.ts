@@ -4734,6 +4734,18 @@ export interface paths {
                                 /** @enum {string} */
                                 verdict: "moved" | "maybe" | "same";
                             }[];
+                            reels: {
+                                span: number;
+                                number: string | null;
+                                /** Format: date-time */
+                                measuredAt: string | null;
+                                reelDbPerKm: number;
+                                nowDbPerKm: number;
+                                byDb: number;
+                                sigmaDb: number;
+                                /** @enum {string} */
+                                verdict: "moved" | "maybe" | "same";
+                            }[];
                         }[];
                     };
                 };
@@ -4775,6 +4787,110 @@ export interface paths {
                             /** Format: date-time */
                             at: string;
                         }[];
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/projects/{projectId}/cables/{cableId}/reel": {
+        parameters: {
+        };
+        /** The fibers of a cable as they were shot on its reel, each accepted or not */
+        get: {
+            parameters: {
+                path: {
+                    projectId: string;
+                    cableId: string;
+                };
+            };
+            responses: {
+                /** @description The reel */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            fibers: number;
+                            shots: {
+                                /** Format: uuid */
+                                traceId: string;
+                                name: string;
+                                fiber: number;
+                                /** @enum {string} */
+                                direction: "AB" | "BA";
+                                wavelengthNm: number;
+                                /** Format: date-time */
+                                measuredAt: string | null;
+                                lengthM: number | null;
+                                attenuation: {
+                                    lossDb: number;
+                                    sigmaDb: number;
+                                } | null;
+                                mostDbPerKm: number | null;
+                                /** @enum {string} */
+                                verdict: "accepted" | "rejected" | "check";
+                                problems: ({
+                                    /** @enum {string} */
+                                    code: "reelEndNotSeen";
+                                } | {
+                                    /** @enum {string} */
+                                    code: "reelAttenuationUnknown";
+                                } | {
+                                    /** @enum {string} */
+                                    code: "reelAttenuationOver" | "reelAttenuationUnsure";
+                                    measured: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    most: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    wavelengthNm: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "reelStep";
+                                    at: {
+                                        placeM: number;
+                                    };
+                                    loss: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                    most: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "reelShort" | "reelLong";
+                                    byLight: {
+                                        tapeM: number;
+                                        errorM?: number;
+                                        decimals?: number;
+                                    };
+                                    sheath: {
+                                        tapeM: number;
+                                        errorM?: number;
+                                        decimals?: number;
+                                    };
+                                })[];
+                            }[];
+                        };
                     };
                 };
                 /** @description A problem document (RFC 9457) */
@@ -4926,6 +5042,8 @@ export interface paths {
                         wavelengthNm: 1310 | 1490 | 1550 | 1625;
                         pulseNs: number;
                         averages: number;
+                        /** @default false */
+                        isOnReel?: boolean;
                         /** @default [] */
                         faults?: ("launchFiberIncluded" | "wrongGroupIndex" | "rangeTooShort" | "unplugged" | "brokenHalfway")[];
                     };
@@ -5575,6 +5693,10 @@ export interface paths {
                                     mark: number | null;
                                     coil: number;
                                 } | null;
+                                reel?: {
+                                    number: string;
+                                    length: number | null;
+                                };
                             };
                         }[];
                         splices: {
@@ -7125,6 +7247,10 @@ export interface components {
                     mark: number | null;
                     coil: number;
                 } | null;
+                reel?: {
+                    number: string;
+                    length: number | null;
+                };
             };
         };
         MakeUp: {
@@ -8778,4 +8904,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = 'afb824674d2e241c';
+export const API_DIGEST = '611dd8a9a6a53bb2';

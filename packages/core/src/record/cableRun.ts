@@ -27,6 +27,13 @@ export const cableRunSchema = z.object({
       coil: length,
     })
     .nullable(),
+  /** The reel that it came on: its number, and the length on its sheath; left out where nobody noted it. */
+  reel: z
+    .object({
+      number: z.string().trim().min(1, issue('reelNumberMissing')).max(60),
+      length: length.nullable(),
+    })
+    .optional(),
 });
 
 export type CableRun = z.infer<typeof cableRunSchema>;

@@ -135,6 +135,7 @@ const SCHEMA_CODES = [
   'reasonTooLong',
   'recordOrPlaceMissing',
   'recordWithoutFibers',
+  'reelNumberMissing',
   'reopeningReasonMissing',
   'repairMissing',
   'ribbonSizeWrong',

@@ -1,4 +1,5 @@
 import type {
+  ReelProblem,
   BudgetMessage,
   CorrectionMessage,
   FindingMessage,
@@ -182,3 +183,17 @@ export const budgetText = (message: BudgetMessage, units: Units): string =>
     message.code === 'broken' ? { ...message, where: whereText(message.where, units) } : message,
     units,
   );
+
+/** What is wrong with a fiber on its reel. */
+export const reelProblemText = catalog<ReelProblem>()({
+  reelEndNotSeen: 'Its end is not seen: shoot it over a longer range, or with a longer pulse.',
+  reelAttenuationUnknown: 'Its attenuation cannot be told.',
+  reelAttenuationOver: 'It loses {measured} a kilometer at {wavelengthNm} nm, over {most}.',
+  reelAttenuationUnsure:
+    'It loses {measured} a kilometer at {wavelengthNm} nm, over {most} by less than can be told: shoot it with more averages.',
+  reelStep: 'A step of {loss} at {at}, over {most}: a new fiber has none.',
+  reelShort:
+    'By light {byLight}, by the sheath {sheath}: shorter. Is the reel the right one, and the group index?',
+  reelLong:
+    'By light {byLight}, by the sheath {sheath}: longer. Is the reel the right one, and the group index?',
+});

@@ -155,6 +155,7 @@ export const issueMessageText = catalog<IssueMessage>()({
   reasonTooLong: 'Keep the reason to 500 characters.',
   recordOrPlaceMissing: 'A record goes with the place in its holder, and a place with its record.',
   recordWithoutFibers: 'A record has at least one fiber.',
+  reelNumberMissing: 'Write the number that stands on the reel.',
   reopeningReasonMissing: 'Say why the closure is opened again.',
   repairMissing: 'Say what was repaired.',
   schemeIdWrong: 'Use small letters, digits and hyphens.',

@@ -35,6 +35,7 @@ export function HereRows({ here }: { here: readonly ShownTrace[] }) {
           direction: place.direction === 'AB' ? 'A' : 'B',
           wavelengthNm: place.wavelengthNm ?? '?',
           pulseNs: facts.pulseNs,
+          stage: place.stage ?? 'installed',
         })
       : place
         ? t('setAsideWhy', { why: place.why ?? '' })
@@ -119,6 +120,7 @@ function PutRight({ row, onDone }: { row: ShownTrace; onDone(): void }) {
       fiber: place?.fiber ?? null,
       direction: place?.direction ?? null,
       wavelengthNm: place?.wavelengthNm ?? null,
+      stage: row.place?.stage ?? null,
       why: why.trim() === '' ? null : why.trim(),
     };
     const outcome = await outbox.add(

@@ -75,9 +75,12 @@ function fibersOf(text: string, most: number): number[] | null {
 /** Shoots circuits with the simulated OTDR; its files come in like any others. */
 export function OtdrPart({
   add,
+  isOnReel,
   disabled,
 }: {
   add(files: File[]): Promise<void>;
+  /** The cable is on its reel yet. */
+  isOnReel: boolean;
   disabled: boolean;
 }) {
   const { project, cables } = useProjectView();
@@ -116,6 +119,7 @@ export function OtdrPart({
               ...task,
               pulseNs: Number(pulse),
               averages: Number(averages),
+              isOnReel,
               faults,
             },
           }),

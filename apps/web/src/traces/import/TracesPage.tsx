@@ -25,6 +25,7 @@ import { type TraceImport, useTraceImport } from './useTraceImport';
 /** Imports trace files: drop or choose, say what names mean, look, send; and those that are here. */
 export function TracesPage() {
   const { project } = useProjectView();
+  const router = useRouter();
   const flow = useTraceImport();
   const [person, setPerson] = usePerson();
   const [name, setName] = useState('');
@@ -46,10 +47,18 @@ export function TracesPage() {
         </Card>
       ) : null}
       <DropPart flow={flow} disabled={person === ''} shoot={() => setShooting(!shooting)} />
-      {shooting ? <OtdrPart add={flow.add} disabled={person === ''} /> : null}
+      {shooting ? (
+        <OtdrPart add={flow.add} isOnReel={flow.isOnReel} disabled={person === ''} />
+      ) : null}
       <BusyPart flow={flow} />
       {any ? <NamingPart flow={flow} /> : null}
       {any ? <FileRows flow={flow} /> : null}
+      <Button
+        label={t('cablesOnTheirReels')}
+        icon="circle-double"
+        style={{ alignSelf: 'flex-start' }}
+        onPress={() => router.push(`/p/${project.id}/ledger/reel` as never)}
+      />
       <HereRows here={flow.here.data ?? []} />
     </Page>
   );
@@ -95,6 +104,15 @@ function DropPart({
         background: over ? colors.leaf : undefined,
       }}
     >
+      <Choice
+        label={t('whenTheyWereShot')}
+        value={flow.isOnReel ? 'reel' : 'installed'}
+        options={[
+          { value: 'installed', label: t('installed') },
+          { value: 'reel', label: t('onTheReel') },
+        ]}
+        onChange={(value) => flow.setOnReel(value === 'reel')}
+      />
       <Text>{t('dropAFolderOfSorFiles')}</Text>
       <View style={{ flexDirection: 'row', gap: 8, flexWrap: 'wrap' }}>
         <Button

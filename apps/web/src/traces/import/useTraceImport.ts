@@ -60,6 +60,8 @@ export function useTraceImport() {
   const [words, setWords] = useState<{ word: string; direction: Direction | null }[]>([]);
   const [directions, setDirections] = useState<Record<string, Direction>>({});
   const [cableId, setCable] = useState<string | null>(null);
+  /** Whether they were shot on the reel, before the cable was placed. */
+  const [isOnReel, setOnReel] = useState(false);
   const [trust, setTrust] = useState<'name' | 'file' | null>(null);
   const [places, setPlaces] = useState<Record<string, NamedPlace>>({});
   const [busy, setBusy] = useState<Busy>(null);
@@ -128,7 +130,7 @@ export function useTraceImport() {
       setSent(key, { state: 'waiting' });
       const bytes = await reader.bytesOf(key);
       const file = { digest, size: bytes.length };
-      const told = { id: uuid(), traceId: id, by, at, ...own(place!), why: null } as TracePlace;
+      const told = { id: uuid(), traceId: id, by, at, ...own(place!), stage: isOnReel ? 'reel' : null, why: null } as TracePlace;
       const input = { projectId: project.id, id, name, file, place: told, facts: facts! };
       void outbox
         .add(commands.addTrace, input, t('traceName', { name }), [{ ...file, bytes }])
@@ -162,6 +164,8 @@ export function useTraceImport() {
     })),
     cableId,
     trust,
+    isOnReel,
+    setOnReel,
     add,
     send,
     stop,

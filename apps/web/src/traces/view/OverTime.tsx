@@ -32,6 +32,16 @@ export function OverTime({
         {t('heading')}
       </Text>
       {compared.length === 0 ? <Text color="ink2">{t('shotOnce')}</Text> : null}
+      {data.map(
+        (series) =>
+          series.reels.length > 0 && (
+            <ReelTable
+              key={`reel ${series.direction} ${series.wavelengthNm}`}
+              series={series}
+              circuit={circuit}
+            />
+          ),
+      )}
       {compared.map((series) => (
         <SeriesTable
           key={`${series.direction} ${series.wavelengthNm}`}
@@ -51,6 +61,44 @@ const signed = (db: number): string => {
   const text = db.toFixed(3);
   return Number(text) === 0 ? '0.000' : db > 0 ? `+${text}` : text;
 };
+
+/** Each cable's fiber as it was on its reel, and as it is now where it lies. */
+function ReelTable({ series, circuit }: { series: Series; circuit: CircuitAnswer }) {
+  const colors = useColors();
+  const { points, spans } = circuit;
+  const from = (series.direction === 'AB' ? points[0] : points.at(-1))!.name;
+  return (
+    <View style={{ gap: 4 }}>
+      <Text kind="strong" heading={3}>
+        {`${t('reelSeries')}: ${t('fromAt', { from, wavelengthNm: series.wavelengthNm })}`}
+      </Text>
+      <View style={{ borderTopWidth: 2, borderColor: colors.ink }}>
+        <TableRow
+          strong
+          cells={[t('place'), t('onTheReel'), t('newest'), t('change')]}
+          shares={SHARES}
+        />
+        {series.reels.map((reel) => (
+          <TableRow
+            key={reel.span}
+            shares={SHARES}
+            color={reel.verdict === 'moved' ? 'accent' : 'ink'}
+            cells={[
+              t('reelRow', {
+                cable: spans[reel.span]!.cable,
+                from: points[reel.span]!.name,
+                to: points[reel.span + 1]!.name,
+              }),
+              t('reelCell', { loss: reel.reelDbPerKm.toFixed(3) }),
+              t('reelCell', { loss: reel.nowDbPerKm.toFixed(3) }),
+              `${signed(reel.byDb)} ± ${(2 * reel.sigmaDb).toFixed(3)} dB, ${t('moved', { verdict: reel.verdict })}`,
+            ]}
+          />
+        ))}
+      </View>
+    </View>
+  );
+}
 
 function SeriesTable({ series, circuit }: { series: Series; circuit: CircuitAnswer }) {
   const colors = useColors();

@@ -4,7 +4,8 @@ import { phrases } from '../../phrases.ts';
 export const hereRows = phrases({
   belongsNowhereYet: 'belongs nowhere yet',
   findByNameFiberOrWavelength: 'Find by name, fiber or wavelength',
-  fromNmNs: '{name} {fiber} · from {direction} · {wavelengthNm} nm · {pulseNs} ns',
+  fromNmNs:
+    '{name} {fiber} · from {direction} · {wavelengthNm} nm · {pulseNs} ns{stage, select, reel {, on the reel} other {}}',
   noTracesAreHereYetWithout:
     'No traces are here yet. Without a device, the simulated OTDR shoots any circuit.',
   notSaved: 'Not saved.',

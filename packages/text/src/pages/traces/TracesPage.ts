@@ -2,6 +2,10 @@ import { phrases } from '../../phrases.ts';
 
 /** Texts of `apps/web/src/traces/import/TracesPage.tsx`. */
 export const tracesPage = phrases({
+  cablesOnTheirReels: 'Cables on their reels',
+  installed: 'As installed',
+  onTheReel: 'On the reel, before placing',
+  whenTheyWereShot: 'When they were shot',
   cableTheFibersAreCountedIn: 'Cable the fibers are counted in',
   choose: 'choose',
   chooseAFolder: 'Choose a folder',

@@ -1,0 +1,1 @@
+export { ReelPage as default } from '@/traces/reel/ReelPage';

@@ -45,6 +45,7 @@ import { removalRoutes } from './removal/routes.ts';
 import { schemeRoutes } from './schemes/routes.ts';
 import { spliceRoutes } from './splices/routes.ts';
 import { takeAlongRoutes } from './takeAlong/routes.ts';
+import { fiberProofRoutes } from './fiberProof/routes.ts';
 import { linkRoutes } from './links/routes.ts';
 import { traceRoutes } from './traces/routes.ts';
 import { uploadRoutes } from './uploads/routes.ts';
@@ -200,6 +201,7 @@ export function createApi({
     .route('/api', ledgerRoutes)
     .route('/api', traceRoutes)
     .route('/api', linkRoutes)
+    .route('/api', fiberProofRoutes)
     .route('/api', uploadRoutes)
     .route('/api', exchangeRoutes({ folder, room, owner, onFailure }))
     .route('/api', handoverRoutes({ folder, room, store }))

@@ -2,6 +2,7 @@ export * from './groupBy.ts';
 export * from './bench/index.ts';
 export * from './face/index.ts';
 export * from './fiber/index.ts';
+export * from './fiberProof/index.ts';
 export * from './kit/index.ts';
 export * from './link/index.ts';
 export * from './loss/index.ts';

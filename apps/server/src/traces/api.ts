@@ -26,7 +26,7 @@ import { HELD_BACK } from './readings.ts';
 import { OTDR_FAULTS } from './otdr.ts';
 
 const project = idParams('projectId');
-const lossSchema = z.object({ lossDb: z.number(), sigmaDb: z.number() });
+export const lossSchema = z.object({ lossDb: z.number(), sigmaDb: z.number() });
 
 export const postTrace = route(inProject('inspect'), {
   method: 'post',
@@ -105,7 +105,7 @@ const whereSchema = z.object({
   markM: z.number().nullable(),
 });
 
-const findingSchema = z.object({
+export const findingSchema = z.object({
   cause: z.enum(CAUSES),
   weight: z.enum(['bad', 'look']),
   circuits: z.array(z.string()),

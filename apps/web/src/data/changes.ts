@@ -15,7 +15,7 @@ import { isOwn, queryClient, renewal } from './client';
 const RENEWED: Record<Change['kind'], readonly string[]> = {
   evidence: ['ledger', 'splice', 'fiber', 'bench', 'closing', 'proof'],
   closing: ['closing', 'ledger'],
-  link: [],
+  link: ['proof'],
   'splicer-record': [],
   project: ['project', 'projects', 'ledger', 'proof'],
   cable: ['project', 'ledger', 'proof'],

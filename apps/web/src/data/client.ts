@@ -127,7 +127,7 @@ const RENEWED: Record<string, readonly string[]> = {
   [commands.appendClosing.name]: ['closing', 'ledger'],
   [commands.logInstruments.name]: ['bench'],
   [commands.setRecordsAside.name]: ['bench'],
-  [commands.recordLinks.name]: [],
+  [commands.recordLinks.name]: ['proof'],
   [commands.placeTraces.name]: ['traces', 'proof', 'ledger'],
 };
 

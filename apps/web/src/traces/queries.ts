@@ -86,6 +86,23 @@ const readAlerts = (closureId: string) =>
 export const useTraceAlerts = (closureId: string) =>
   useQuery({ queryKey: ['traceAlerts', closureId], queryFn: () => readAlerts(closureId) });
 
+const readFiberProof = (projectId: string, cableId: string, fiber: number) =>
+  answerOf(
+    api.GET('/api/projects/{projectId}/cables/{cableId}/fibers/{fiber}/proof', {
+      params: { path: { projectId, cableId, fiber } },
+    }),
+  );
+
+/** All that proves one fiber, from port to port. */
+export type FiberProofAnswer = Awaited<ReturnType<typeof readFiberProof>>;
+
+export const useFiberProof = (projectId: string, cableId: string, fiber: number) =>
+  useQuery({
+    queryKey: ['proof', projectId, 'fiber', cableId, fiber],
+    queryFn: () => readFiberProof(projectId, cableId, fiber),
+    enabled: cableId !== '' && fiber > 0,
+  });
+
 export const useReel = (projectId: string, cableId: string) =>
   useQuery({
     queryKey: ['proof', projectId, 'reel', cableId],

@@ -5173,6 +5173,305 @@ export interface paths {
             };
         };
     };
+    "/api/projects/{projectId}/cables/{cableId}/fibers/{fiber}/proof": {
+        parameters: {
+        };
+        /** All that proves one fiber from port to port, and its verdict */
+        get: {
+            parameters: {
+                path: {
+                    projectId: string;
+                    cableId: string;
+                    fiber: number;
+                };
+            };
+            responses: {
+                /** @description The proof */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            /** Format: uuid */
+                            cableId: string;
+                            fiber: number;
+                            label: string;
+                            from: string;
+                            to: string;
+                            lengthM: number;
+                            practiceOnly: boolean;
+                            splices: {
+                                name: string;
+                                tray: number | null;
+                                port: string | null;
+                                /** @enum {string} */
+                                verdict: "open" | "skipped" | "provisional" | "pass" | "fail" | "accepted" | "dead";
+                                figures: {
+                                    wavelengthNm: number;
+                                    forward: {
+                                        lossDb: number;
+                                        sigmaDb: number;
+                                    } | null;
+                                    backward: {
+                                        lossDb: number;
+                                        sigmaDb: number;
+                                    } | null;
+                                    mean: {
+                                        lossDb: number;
+                                        sigmaDb: number;
+                                    } | null;
+                                }[];
+                            }[];
+                            totals: {
+                                wavelengthNm: number;
+                                AB: {
+                                    lossDb: number;
+                                    sigmaDb: number;
+                                } | null;
+                                BA: {
+                                    lossDb: number;
+                                    sigmaDb: number;
+                                } | null;
+                                mean: {
+                                    lossDb: number;
+                                    sigmaDb: number;
+                                } | null;
+                            }[];
+                            budget: {
+                                budgets: {
+                                    wavelengthNm: number;
+                                    expectedMdb: number;
+                                    expectedSigmaMdb: number;
+                                    madeMdb: number;
+                                    madeSigmaMdb: number;
+                                    measuredMdb: number | null;
+                                    measuredSigmaMdb: number | null;
+                                    limitMdb: number;
+                                    marginMdb: number;
+                                    marginSigmaMdb: number;
+                                }[];
+                                why: components["schemas"]["BudgetMessage"];
+                                /** @enum {string} */
+                                lights: "broken" | "no" | "unsure" | "not joined" | "yes" | "unknown";
+                            } | null;
+                            findings: {
+                                /** @enum {string} */
+                                cause: "break" | "connector" | "tray" | "ribbon edge" | "bend" | "mode field" | "splice" | "unplanned" | "ghost";
+                                /** @enum {string} */
+                                weight: "bad" | "look";
+                                circuits: string[];
+                                spliceIds: string[];
+                                closureId: string | null;
+                                message: components["schemas"]["FindingMessage"];
+                                where: components["schemas"]["WhereMessage"][];
+                                place: {
+                                    from: string;
+                                    closureId: string | null;
+                                    toward: string;
+                                    cable: string;
+                                    sheathM: number;
+                                    sigmaM: number;
+                                    inCoil: boolean;
+                                    markM: number | null;
+                                } | null;
+                            }[];
+                            link: {
+                                judgements: {
+                                    wavelengthNm: number;
+                                    lossHalfMdb: number;
+                                    leftOutHalfMdb: number;
+                                    sigmaMdb: number;
+                                    isTwoWay: boolean;
+                                    /** @enum {string} */
+                                    verdict: "pass" | "fail" | "one way" | "no limit";
+                                    excessMdb: number | null;
+                                }[];
+                                causes: ({
+                                    /** @enum {string} */
+                                    code: "elsewhere";
+                                    fiber: number;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "noLight";
+                                } | {
+                                    /** @enum {string} */
+                                    code: "reflection";
+                                    wavelengthNm: number;
+                                    returnLoss: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "bend";
+                                    longNm: number;
+                                    shortNm: number;
+                                    more: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "wrongFiber";
+                                    more: boolean;
+                                } | {
+                                    /** @enum {string} */
+                                    code: "break";
+                                    excess: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "oneEnd";
+                                    wavelengthNm: number;
+                                    difference: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "connector";
+                                    excess: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "connectorOrSplice";
+                                    excess: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "reference";
+                                    less: {
+                                        lossDb: number;
+                                        sigmaDb?: number;
+                                        decimals?: number;
+                                    };
+                                } | {
+                                    /** @enum {string} */
+                                    code: "calibrationExpired";
+                                    meter: string;
+                                    until: string;
+                                })[];
+                            };
+                            entries: components["schemas"]["LinkEntry"][];
+                            traces: {
+                                /** Format: uuid */
+                                id: string;
+                                name: string;
+                                /** @enum {string} */
+                                direction: "AB" | "BA";
+                                wavelengthNm: number;
+                                /** Format: date-time */
+                                measuredAt: string | null;
+                            }[];
+                            /** @enum {string} */
+                            verdict: "proven" | "not proven" | "fails";
+                            reasons: ({
+                                /** @enum {string} */
+                                code: "splices";
+                                /** @enum {string} */
+                                verdict: "open" | "skipped" | "provisional" | "pass" | "fail" | "accepted" | "dead";
+                                splices: number;
+                            } | {
+                                /** @enum {string} */
+                                code: "notMeasured";
+                                wavelengthNm: number;
+                            } | {
+                                /** @enum {string} */
+                                code: "lengthUnknown";
+                            } | {
+                                /** @enum {string} */
+                                code: "overBudget";
+                                wavelengthNm: number;
+                                by: {
+                                    lossDb: number;
+                                    sigmaDb?: number;
+                                    decimals?: number;
+                                };
+                            } | {
+                                /** @enum {string} */
+                                code: "marginUnsure";
+                                wavelengthNm: number;
+                                left: {
+                                    lossDb: number;
+                                    sigmaDb?: number;
+                                    decimals?: number;
+                                };
+                                error: {
+                                    lossDb: number;
+                                    sigmaDb?: number;
+                                    decimals?: number;
+                                };
+                            } | {
+                                /** @enum {string} */
+                                code: "findings";
+                                findings: number;
+                            } | {
+                                /** @enum {string} */
+                                code: "linkOver" | "linkDiffers";
+                                wavelengthNm: number;
+                            })[];
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/projects/{projectId}/cables/{cableId}/fibers/{fiber}/proof.pdf": {
+        parameters: {
+        };
+        /** The same on one page */
+        get: {
+            parameters: {
+                path: {
+                    projectId: string;
+                    cableId: string;
+                    fiber: number;
+                };
+            };
+            responses: {
+                /** @description PDF */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/pdf": string;
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
     "/api/uploads/{digest}": {
         parameters: {
         };
@@ -8904,4 +9203,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = '611dd8a9a6a53bb2';
+export const API_DIGEST = '4c163d7ebc4b7824';

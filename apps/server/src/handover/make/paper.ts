@@ -1,7 +1,6 @@
 import PDFDocument from 'pdfkit';
 import { type Paper, type Units, formatMomentInZone } from '@cordel/core';
 import { type Face, registerFonts, useFace } from '../fonts.ts';
-import type { PackageFile } from './file.ts';
 
 export const INK = '#1C1914';
 export const SECOND = '#5A5246';
@@ -31,12 +30,11 @@ export class Sheets {
   readonly units: Units;
   y = 0;
   private pages = 0;
-  private readonly file: PackageFile;
   private readonly foot: string;
   private readonly mark: string | null;
 
-  constructor(file: PackageFile, { paper, title, foot, mark, moment, units }: SheetSetting) {
-    this.file = file;
+  /** @param target where the pages are written to; {@link end} ends it */
+  constructor(target: NodeJS.WritableStream, { paper, title, foot, mark, moment, units }: SheetSetting) {
     this.foot = foot;
     this.mark = mark;
     this.units = units;
@@ -49,7 +47,7 @@ export class Sheets {
       info: { Title: title, Author: 'Cordel', CreationDate: moment, ModDate: moment },
     });
     registerFonts(this.doc);
-    this.doc.pipe(file.writable);
+    this.doc.pipe(target);
     this.page();
   }
 
@@ -184,8 +182,7 @@ export class Sheets {
     return `${cut}…`;
   }
 
-  async close(): Promise<PackageFile> {
+  end(): void {
     this.doc.end();
-    return this.file.close();
   }
 }

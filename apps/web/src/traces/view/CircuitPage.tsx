@@ -2,6 +2,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { type DistanceUnit, fiberCount, formatPlace } from '@cordel/core';
+import { fiberProofWords as proofWords } from '@cordel/text/fiberProof';
 import { findingEvidence, findingTitle, whereText } from '@cordel/text/otdr';
 import { tracesShared as shared } from '@cordel/text/pages/traces/shared';
 import { common } from '@cordel/text/pages/common';
@@ -21,6 +22,7 @@ import { OverTime } from './OverTime';
 import { OwnTables } from './OwnTables';
 import { TraceCanvas } from './TraceCanvas';
 import type { Peg, StringLook } from './draw';
+import { shownOf } from './shownOf';
 import { type TraceView, useTraceView } from './useTraceView';
 import type { OddOne, ShownTrace } from './view.worker';
 
@@ -73,6 +75,18 @@ export function CircuitPage() {
           <></>
         </Button>
       </View>
+      {fiber > 0 ? (
+        <Button
+          label={proofWords('seeTheProof')}
+          icon="file-certificate-outline"
+          style={{ alignSelf: 'flex-start' }}
+          onPress={() =>
+            router.push(
+              `/p/${project.id}/ledger/fiber-proof?cable=${cableId}&fiber=${fiber}` as never,
+            )
+          }
+        />
+      ) : null}
       {circuit.data ? (
         circuit.data.traces.length > 0 ? (
           <CircuitTraces circuit={circuit.data} cableId={cableId} fiber={fiber} />
@@ -101,17 +115,6 @@ export function CircuitPage() {
     </Page>
   );
 }
-
-const shownOf = (
-  trace: { id: string; direction: 'AB' | 'BA'; startM: number; indexRatio: number },
-  lengthM: number,
-): ShownTrace => ({
-  id: trace.id,
-  back: trace.direction === 'BA',
-  startM: trace.startM,
-  indexRatio: trace.indexRatio,
-  lengthM,
-});
 
 function CircuitTraces({
   circuit,
@@ -148,7 +151,9 @@ function CircuitTraces({
     if (mode === 'both')
       return traces.map(({ id, back }) => ({
         id,
-        label: back ? t('fromB') : t('fromA'),
+        label: shared('fromPlace', {
+          name: (back ? circuit.points.at(-1)! : circuit.points[0]!).name,
+        }),
         hollow: back,
         strong: true,
         drop: 0,

@@ -11,11 +11,13 @@ import type { PackageContext, PackageWriter, TraceMessage, WholeClosure } from '
 /** The record for people, as PDF. */
 export class PdfWriter implements PackageWriter {
   private readonly context: PackageContext;
+  private readonly file: PackageFile;
   private readonly sheets: Sheets;
   private readonly traces: TracePages;
 
-  private constructor(context: PackageContext, sheets: Sheets) {
+  private constructor(context: PackageContext, file: PackageFile, sheets: Sheets) {
     this.context = context;
+    this.file = file;
     this.sheets = sheets;
     this.traces = new TracePages(sheets);
   }
@@ -24,7 +26,7 @@ export class PdfWriter implements PackageWriter {
     const { folder, paper, title, project, moment } = context.open;
     const { name, practiceOnly, units } = project;
     const file = await PackageFile.open(folder, 'as-built.pdf', say('theRecordForPeople'));
-    const sheets = new Sheets(file, {
+    const sheets = new Sheets(file.writable, {
       paper,
       title,
       foot: say('asBuiltRecordNewestEntry', {
@@ -37,7 +39,7 @@ export class PdfWriter implements PackageWriter {
       units,
     });
     writeSummary(sheets, context.open);
-    return new PdfWriter(context, sheets);
+    return new PdfWriter(context, file, sheets);
   }
 
   async wholeClosure({ own, splices, photos }: WholeClosure): Promise<void> {
@@ -51,6 +53,7 @@ export class PdfWriter implements PackageWriter {
   }
 
   async finish(): Promise<PackageFile[]> {
-    return [await this.sheets.close()];
+    this.sheets.end();
+    return [await this.file.close()];
   }
 }

@@ -1,0 +1,1 @@
+export { FiberProofPage as default } from '@/fiberProof/FiberProofPage';

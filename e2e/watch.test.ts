@@ -141,6 +141,18 @@ describe('traces that come in while a crew is at the closure', () => {
     expect(await traces()).toHaveLength(12);
   });
 
+  step('a server that is away is waited for, and has every file once it is back', async () => {
+    const { name, bytes } = await line.shoot(9, 'AB', 1550);
+    await server.stop();
+    await writeFile(join(folder, name), bytes);
+    await told('serverAway');
+    const port = Number(new URL(server.url).port);
+    server = await startServer({ demo: true, folder: server.folder, port });
+    await told('serverBack');
+    await told('sent', name);
+    expect(await traces()).toHaveLength(13);
+  });
+
   step('a watch that was broken off goes on where it was', async () => {
     await stopWatching();
     const { name, bytes } = await line.shoot(8, 'AB', 1550);
@@ -148,6 +160,6 @@ describe('traces that come in while a crew is at the closure', () => {
     watcher = watchFolder();
     await told('sent', name);
     expect(watcher.events().filter(({ code }) => code === 'sent')).toHaveLength(1);
-    expect(await traces()).toHaveLength(13);
+    expect(await traces()).toHaveLength(14);
   });
 });

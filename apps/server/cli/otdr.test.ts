@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { promisify } from 'node:util';
 import { writeSor } from '@cordel/core/otdr';
-import { shootTrace } from '@cordel/standin';
+import { IDEAL, type OtdrTask, type Receiver, shootTrace } from '@cordel/standin';
 
 const CLI = fileURLToPath(new URL('./otdr.ts', import.meta.url));
 const TSX = fileURLToPath(new URL('../../../node_modules/tsx/dist/cli.mjs', import.meta.url));
@@ -30,6 +30,11 @@ const shot = {
   noise: 0.01,
   at: 1_777_000_000,
 };
+
+interface Found {
+  events: { kind: string; positionM: number; lossDb: number; lossSigmaDb: number }[];
+  endM: number | null;
+}
 
 let folder: string;
 const path = (name: string) => join(folder, name);
@@ -66,6 +71,37 @@ describe('trace files on the command line', () => {
     });
     await otdr('copy', path('a.sor'), path('c.sor'));
     expect(Buffer.compare(await readFile(path('a.sor')), await readFile(path('c.sor')))).toBe(0);
+  });
+
+  // What receivers do to noise and light: common practice, no source.
+  it.each<[string, Omit<Partial<OtdrTask>, 'receiver'> & { receiver?: Partial<Receiver> }, object]>(
+    [
+      ['white noise', {}, { sharedSamples: 1 }],
+      ['correlated noise', { receiver: { correlation: 0.8 } }, {}],
+      ['a moving mean', { receiver: { smoothing: 6 } }, {}],
+      ['a tail of 40 m', { receiver: { tail: { meters: 40, part: 0.07 } } }, {}],
+      ['samples 4 m apart', { spacing: 4, samples: 4000, pulseNs: 200 }, {}],
+      ['levels stored in 0.05 dB', { receiver: { storedStepDb: 0.05 } }, { storedStepDb: 0.05 }],
+    ],
+  )('events: in %s', async (name, { receiver, ...part }, more) => {
+    const file = path(`${name}.sor`);
+    const task = { ...shot, noise: 0.004, ...part, receiver: { ...IDEAL, ...receiver } };
+    await writeFile(file, writeSor(shootTrace(task)));
+    const { events, endM, ...said } = (await otdr('events', file)) as Found;
+    expect(events.map(({ kind }) => kind)).toEqual(['splice', 'end']);
+    const [{ positionM, lossDb, lossSigmaDb }] = events as [Found['events'][number]];
+    expect(Math.abs(positionM - 5000)).toBeLessThan(25);
+    expect(Math.abs(lossDb - 0.12)).toBeLessThan(4 * lossSigmaDb);
+    expect(Math.abs(endM! - 12_000)).toBeLessThan(25);
+    expect(said).toMatchObject(more);
+  });
+
+  it('events: a splitter, with noise alone behind it', async () => {
+    const joints = [...shot.joints, { position: 8000, step: 14, reflectance: null }];
+    await writeFile(path('splitter.sor'), writeSor(shootTrace({ ...shot, joints })));
+    const { events } = (await otdr('events', path('splitter.sor'))) as Found;
+    expect(events.map(({ kind }) => kind).slice(0, 2)).toEqual(['splice', 'splitter']);
+    expect(Math.abs(events[1]!.positionM - 8000)).toBeLessThan(25);
   });
 
   it('says what is wrong, and with which file', async () => {

@@ -10,6 +10,7 @@ import {
   type SplicePlace,
   type TotalProof,
   type TraceFigures,
+  findOtherWavelengths,
   findSwappedFibers,
   alignTraces,
   measureTrace,
@@ -54,7 +55,7 @@ const BATCH = 16;
 
 /** Aligns, measures and pairs all traces of a project. What was measured before is taken from where it is kept. */
 export async function prove(db: Db, projectId: string): Promise<Proof> {
-  const { limits } = await getProject(db, projectId);
+  const { limits, budget } = await getProject(db, projectId);
   // How often a splice was fused is a judged column.
   await refresh(db, projectId);
   const plant = await loadPlant(db, projectId);
@@ -115,6 +116,14 @@ export async function prove(db: Db, projectId: string): Promise<Proof> {
       ...aligned.problems,
       ...missingOf(aligned.traces, circuits),
       ...findSwappedFibers(aligned, circuits, figures),
+      ...findOtherWavelengths(
+        aligned,
+        figures,
+        budget.glass.map(({ wavelengthNm, usual }) => ({
+          wavelengthNm,
+          usualDbPerKm: usual / 1000,
+        })),
+      ),
     ],
     splices: new Map(
       plant.splices.flatMap((splice) =>

@@ -39,7 +39,10 @@ export async function ledgerFigures(
     proof.problems
       .filter(
         ({ kind }) =>
-          kind === 'mixed up' || kind === 'same samples' || kind === 'end from one side',
+          kind === 'mixed up' ||
+          kind === 'same samples' ||
+          kind === 'other wavelength' ||
+          kind === 'end from one side',
       )
       .flatMap(({ traces }) => traces),
   );

@@ -192,6 +192,28 @@ describe('from traces to verdicts', () => {
     expect(rows.find(({ id }) => id === splice.id)).toMatchObject({ verdict: 'pass', grade: 3 });
   });
 
+  it('a trace of another wavelength named as this one is told by how its fiber fades, and held back', async () => {
+    const own = renamed(document);
+    expect((await api.post('/documents', own)).status).toBe(200);
+    const at = `/projects/${own.project.id}`;
+    const cableId = own.cables[0]!.id;
+    for (const direction of ['AB', 'BA'] as const) {
+      const task = { cableId, fiber: 3, direction, pulseNs: 30, averages: 65_536 };
+      // The laser that fired was another than the one that was chosen.
+      const fired = direction === 'AB' ? 1310 : 1550;
+      const body = (await api.post(`${at}/standin/otdr`, { ...task, wavelengthNm: fired }))
+        .body as Shot;
+      const id = uuid();
+      const place = { ...placeOf(id, 3, direction, 1550), cableId };
+      await api.post(`${at}/traces`, { id, ...body, place });
+    }
+    const { problems, ledger } = (await api.get(`${at}/proof`)).body as ProofBody;
+    expect(problems.map(({ message }) => message)).toMatchObject([
+      { code: 'otherWavelength', wavelengthNm: 1550, likelyNm: 1310 },
+    ]);
+    expect(ledger.held).toEqual([{ count: 2, why: 'filesInDoubt' }]);
+  });
+
   it('a splice fused again after the shot keeps its old figures to its old try', async () => {
     const splice = document.splices.find(
       ({ cableA, fiberA }) => cableA === A().id && fiberA === 1,

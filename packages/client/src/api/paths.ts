@@ -8746,6 +8746,22 @@ export interface components {
             wavelengthNm: number;
         } | {
             /** @enum {string} */
+            code: "otherWavelength";
+            file: string;
+            measured: {
+                lossDb: number;
+                sigmaDb?: number;
+                decimals?: number;
+            };
+            usual: {
+                lossDb: number;
+                sigmaDb?: number;
+                decimals?: number;
+            };
+            wavelengthNm: number;
+            likelyNm: number;
+        } | {
+            /** @enum {string} */
             code: "lengthUnknown";
             cable: string;
         } | {
@@ -9203,4 +9219,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = '4c163d7ebc4b7824';
+export const API_DIGEST = '618c7b3540ea3266';

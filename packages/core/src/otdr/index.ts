@@ -29,6 +29,7 @@ export * from './measure/shotChanges.ts';
 export * from './diagnose/causes.ts';
 export * from './diagnose/faultLocation.ts';
 export { CAUSES, type Cause, type Finding, type SplicePlace } from './diagnose/finding.ts';
+export * from './diagnose/otherWavelength.ts';
 export * from './diagnose/reel.ts';
 export * from './diagnose/swappedFibers.ts';
 export * from './messages.ts';

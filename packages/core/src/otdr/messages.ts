@@ -27,6 +27,15 @@ export const proofMessageSchema = z.discriminatedUnion('code', [
     usual: z.string(),
     wavelengthNm: z.int(),
   }),
+  /** Fiber fades as it does at another wavelength, dB a kilometer. */
+  z.object({
+    code: z.literal('otherWavelength'),
+    file: z.string(),
+    measured: lossSchema,
+    usual: lossSchema,
+    wavelengthNm: z.int(),
+    likelyNm: z.int(),
+  }),
   z.object({ code: z.literal('lengthUnknown'), cable: z.string() }),
   z.object({
     code: z.enum(['scaleLong', 'scaleShort']),

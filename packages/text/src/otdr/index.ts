@@ -19,6 +19,8 @@ export const proofMessageText = catalog<ProofMessage>()({
   noiseOnly: '{file}: noise only, no fiber is seen. Was it plugged in, and into the right port?',
   groupIndex:
     '{files}: shot with a group index of {index}, the others at {wavelengthNm} nm with {usual}. Distances are calculated with that of the others.',
+  otherWavelength:
+    '{file}: its fiber loses {measured} a kilometer, where {usual} is usual at {wavelengthNm} nm: it looks like a trace of {likelyNm} nm. Its figures are held back until that is fixed.',
   lengthUnknown:
     'The length of cable {cable} between its closures is not known: enter their distances or its sheath marks, or what lies behind it cannot be located.',
   scaleLong:

@@ -39,6 +39,7 @@ export interface ProofProblem {
     | 'direction missing'
     | 'wavelengths'
     | 'mixed up'
+    | 'other wavelength'
     | 'cut over since'
     | 'end from one side';
   circuit: string | null;

@@ -1,7 +1,15 @@
 import type { Role } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
 import type { Browser } from 'puppeteer-core';
-import { type Person, type Server, newPerson, readApi, removeServer, startServer } from './app.ts';
+import {
+  type Person,
+  type Server,
+  newPerson,
+  readApi,
+  removeServer,
+  startServer,
+  until,
+} from './app.ts';
 
 const PASSWORD = 'bread sled lamp';
 
@@ -37,8 +45,14 @@ async function join(server: Server, secret: string, name: string): Promise<Signe
 }
 
 /** The owner of a server that has just started for the first time. */
-export const firstOwner = (server: Server): Promise<SignedIn> =>
-  join(server, /join#(\S+)/.exec(server.output())![1]!, 'Olga Host');
+export async function firstOwner(server: Server): Promise<SignedIn> {
+  // It prints its address first.
+  const secret = await until(
+    () => Promise.resolve(/join#(\S+)/.exec(server.output())?.[1]),
+    'the link for the owner',
+  );
+  return join(server, secret!, 'Olga Host');
+}
 
 /** Somebody new, with a role in a project. */
 export async function memberOf(

@@ -4,11 +4,11 @@ import {
   closureFinder,
   PHONE,
   WIDE,
-  fill,
   newPerson,
   press,
   readApi,
   removeServer,
+  scrollsTo,
   sees,
   startBrowser,
   startServer,
@@ -50,6 +50,12 @@ const atTop = async (on: Page, text: string) =>
 /** The trace view has read its files and drawn them. */
 const drawn = async (on: Page) => {
   await sees(on, 'mean');
+  await new Promise((resolve) => setTimeout(resolve, 1500));
+};
+
+/** Both traces are drawn. */
+const pictured = async (on: Page) => {
+  await sees(on, 'From Mill loft');
   await new Promise((resolve) => setTimeout(resolve, 1500));
 };
 
@@ -146,36 +152,14 @@ const SHOTS: Shot[] = [
     },
   },
   {
-    name: 'pressure-phone',
-    path: `route/${id('Osier bank')}/close?part=test`,
+    name: 'links-phone',
+    path: `ledger/links?cable=${cableL}`,
     before: async (on) => {
-      await fill(on, 'At most, by the sheet of the hardware', '34.5');
-      await fill(on, 'Barometric pressure', '98.2 kPa');
-      await fill(on, 'Gauge now, kPa', '34.0');
-      await fill(on, 'Surface temperature of the closure', '12 C');
-      await press(on, 'Pressurized: start the clock');
-      await sees(on, 'Pressure is on.');
-      await new Promise((resolve) => setTimeout(resolve, 1500));
-      await press(on, 'No gauge at hand: simulate one');
-      for (let times = 0; times < 5; times++) {
-        await press(on, 'Run the simulated gauge on by 3 minutes');
-        await on.waitForFunction(
-          () =>
-            document
-              .querySelector('[aria-label="Run the simulated gauge on by 3 minutes"]')
-              ?.getAttribute('aria-disabled') !== 'true',
-        );
-        await new Promise((resolve) => setTimeout(resolve, 700));
-      }
-      await sees(on, 'cooling explains');
-      await atTop(on, 'Pressure is on');
+      await scrollsTo(on, /Fiber 6: Upper hut to Mill loft/);
+      await atTop(on, 'Fiber 4: Upper hut');
     },
   },
-  {
-    name: 'labels-phone',
-    path: `kit/labels?closure=${id('Toll cottage')}`,
-    before: (on) => sees(on, 'Typed, the code is'),
-  },
+  { name: 'proof-phone', path: `ledger/fiber-proof?cable=${cableL}&fiber=2`, before: pictured },
   {
     name: 'handover-phone',
     path: `kit/handover?closure=${id('Ferry steps')}`,

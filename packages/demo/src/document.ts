@@ -19,6 +19,7 @@ import { type Network, TRAY, layOut } from './network.ts';
 import { demoRoute } from './route.ts';
 import { SLIPS, describeClosures } from './opening.ts';
 import { type Random, type TrueSplice, countedIds, seeded } from '@cordel/standin';
+import { demoLinks } from './links.ts';
 import { demoTraces } from './traces.ts';
 import { recordedBy } from './splicers.ts';
 import { type Chapter, type Lesson, STORY } from './story.ts';
@@ -82,7 +83,7 @@ export function demoDocument(asOf: Date): ProjectDocument {
     splicerRecords: sites.flatMap(({ records }) => records),
     setAside: [],
     instrumentLog: sites.flatMap(({ log }) => log),
-    links: [],
+    links: demoLinks(projectId, network, allTruths, later),
     ...demoTraces(projectId, network, allTruths, later),
     evidence,
     ...tellClosings({ ...network, ...described, project, evidence, later }),

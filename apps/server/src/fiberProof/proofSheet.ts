@@ -1,8 +1,15 @@
 import { buffer } from 'node:stream/consumers';
 import { PassThrough } from 'node:stream';
-import { type Project, formatHalf, formatLoss, formatPlace } from '@cordel/core';
+import { type Project, formatPlace } from '@cordel/core';
 import type { LossFigure } from '@cordel/core/otdr';
-import { fiberProofWords as say, fiberReasonText, fiberVerdictText } from '@cordel/text/fiberProof';
+import {
+  budgetRowText,
+  fiberProofWords as say,
+  fiberReasonText,
+  fiberVerdictText,
+  linkInstrumentsText,
+  linkRowText,
+} from '@cordel/text/fiberProof';
 import { linkCauseText } from '@cordel/text/link';
 import { findingTitle, whereText } from '@cordel/text/otdr';
 import { tracePicture } from '../handover/make/drawings.ts';
@@ -156,52 +163,21 @@ function writeBudget(sheets: Sheets, { budget }: FiberProof): void {
   sheets.heading(say('budget'), 11);
   if (!budget || budget.budgets.length === 0) return sheets.paragraph(say('noBudget'));
   for (const own of budget.budgets)
-    sheets.paragraph(
-      say('budgetRow', {
-        wavelengthNm: own.wavelengthNm,
-        measured: String(own.measuredMdb !== null),
-        loss: ((own.measuredMdb ?? own.madeMdb) / 1000).toFixed(2),
-        sigma: ((2 * own.marginSigmaMdb) / 1000).toFixed(2),
-        most: (own.limitMdb / 1000).toFixed(2),
-        left: (own.marginMdb / 1000).toFixed(2),
-      }),
-      { ink: own.marginMdb < 0 ? ACCENT : undefined },
-    );
+    sheets.paragraph(budgetRowText(own), { ink: own.marginMdb < 0 ? ACCENT : undefined });
 }
-
-const LINK_WORDS = {
-  pass: 'linkPass',
-  fail: 'linkFail',
-  'one way': 'linkOneWay',
-  'no limit': 'linkNoLimit',
-} as const;
 
 function writeLink(sheets: Sheets, { link, state }: FiberProof): void {
   sheets.heading(say('link'), 11);
   if (link.judgements.length === 0) sheets.paragraph(say('noLink'));
-  for (const { wavelengthNm, lossHalfMdb, sigmaMdb, isTwoWay, verdict } of link.judgements) {
-    sheets.paragraph(
-      say('linkRow', {
-        wavelengthNm,
-        loss: formatHalf(lossHalfMdb),
-        ways: isTwoWay ? 'two' : 'one',
-        sigma: ((2 * sigmaMdb) / 1000).toFixed(2),
-        verdict: say(LINK_WORDS[verdict]),
-      }),
-      { ink: verdict === 'fail' ? ACCENT : undefined },
-    );
-    const loss = state.losses.find((one) => one.wavelengthNm === wavelengthNm)!;
+  for (const judged of link.judgements) {
+    sheets.paragraph(linkRowText(judged), { ink: judged.verdict === 'fail' ? ACCENT : undefined });
+    const loss = state.losses.find((one) => one.wavelengthNm === judged.wavelengthNm)!;
     const reference = (loss.AB ?? loss.BA)!.reference;
-    sheets.paragraph(
-      say('linkInstruments', {
-        source: reference.source,
-        meter: reference.meter,
-        power: `${formatLoss(reference.powerMdbm)} dBm`,
-        moment: sheets.moment(reference.at),
-        until: reference.calibratedUntil ?? say('unknownDay'),
-      }),
-      { size: 8, ink: SECOND, indent: 10 },
-    );
+    sheets.paragraph(linkInstrumentsText(reference, sheets.moment(reference.at)), {
+      size: 8,
+      ink: SECOND,
+      indent: 10,
+    });
   }
   for (const cause of link.causes) sheets.paragraph(linkCauseText(cause), { ink: ACCENT });
   const { continuity } = state;

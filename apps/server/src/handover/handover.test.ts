@@ -105,6 +105,7 @@ describe('the package of a project', () => {
       'trays',
       'fibers',
       'closing',
+      'links',
       'removed',
     ]);
     const sheet = book.getWorksheet('splices')!;

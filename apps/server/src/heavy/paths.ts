@@ -8,6 +8,7 @@ const HEAVY: readonly [method: string, path: RegExp][] = [
   ],
   ['POST', /^\/api\/projects\/[^/]+\/(splice-list|geojson|traces|standin\/otdr)$/],
   ['GET', /^\/api\/projects\/[^/]+\/proof(\/|$)/],
+  ['GET', /^\/api\/projects\/[^/]+\/cables\/[^/]+\/(links|reel|fibers\/[^/]+\/proof(\.pdf)?)$/],
   ['POST', /^\/api\/projects\/[^/]+\/proof\//],
 ];
 

@@ -1,11 +1,9 @@
 import { useLocalSearchParams } from 'expo-router';
 import { type ReactNode } from 'react';
 import { View } from 'react-native';
-import { common } from '@cordel/text/pages/common';
 import { useWork } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { Waiting } from '@/ui/Notice';
-import { Button } from '@/ui/Button';
 import { type Bench, useBench } from './useBench';
 import { type Setup, useSetup } from './useSetup';
 import { type Station, useStation } from './useStation';
@@ -26,12 +24,7 @@ export function AtClosure({ children }: { children(at: Closeup): ReactNode }) {
   if (!work.data)
     return (
       <View role="main" style={{ padding: 16 }}>
-        <Waiting
-          error={work.error}
-          retry={
-            <Button label={common('tryAgain')} look="next" onPress={() => void work.refetch()} />
-          }
-        />
+        <Waiting error={work.error} again={() => void work.refetch()} />
       </View>
     );
   return <Inside key={closureId} work={work.data} render={children} />;

@@ -53,12 +53,7 @@ export function BenchPage() {
   if (!work.data) {
     return (
       <View role="main" style={{ padding: 16 }}>
-        <Waiting
-          error={work.error}
-          retry={
-            <Button label={common('tryAgain')} look="next" onPress={() => void work.refetch()} />
-          }
-        />
+        <Waiting error={work.error} again={() => void work.refetch()} />
       </View>
     );
   }

@@ -1,10 +1,16 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { formatHalf, formatLoss, formatPlace, linkStates } from '@cordel/core';
-import { fiberProofWords as t, fiberReasonText, fiberVerdictText } from '@cordel/text/fiberProof';
+import { formatPlace, linkStates } from '@cordel/core';
+import {
+  budgetRowText,
+  fiberProofWords as t,
+  fiberReasonText,
+  fiberVerdictText,
+  linkInstrumentsText,
+  linkRowText,
+} from '@cordel/text/fiberProof';
 import { linkCauseText } from '@cordel/text/link';
 import { findingTitle, whereText } from '@cordel/text/otdr';
-import { common } from '@cordel/text/pages/common';
 import { useProjectView } from '@/projects/context';
 import { useClock } from '@/projects/useClock';
 import { type FiberProofAnswer, useCircuit, useFiberProof } from '@/traces/queries';
@@ -89,12 +95,7 @@ export function FiberProofPage() {
           </View>
         </>
       ) : (
-        <Waiting
-          error={query.error}
-          retry={
-            <Button label={common('tryAgain')} look="next" onPress={() => void query.refetch()} />
-          }
-        />
+        <Waiting error={query.error} again={() => void query.refetch()} />
       )}
     </Page>
   );
@@ -191,14 +192,7 @@ function BudgetPart({ proof: { budget } }: { proof: Proof }) {
       {budget && budget.budgets.length > 0 ? (
         budget.budgets.map((own) => (
           <Text key={own.wavelengthNm} color={own.marginMdb < 0 ? 'accent' : 'ink'}>
-            {t('budgetRow', {
-              wavelengthNm: own.wavelengthNm,
-              measured: String(own.measuredMdb !== null),
-              loss: ((own.measuredMdb ?? own.madeMdb) / 1000).toFixed(2),
-              sigma: ((2 * own.marginSigmaMdb) / 1000).toFixed(2),
-              most: (own.limitMdb / 1000).toFixed(2),
-              left: (own.marginMdb / 1000).toFixed(2),
-            })}
+            {budgetRowText(own)}
           </Text>
         ))
       ) : (
@@ -207,13 +201,6 @@ function BudgetPart({ proof: { budget } }: { proof: Proof }) {
     </View>
   );
 }
-
-const LINK_WORDS = {
-  pass: 'linkPass',
-  fail: 'linkFail',
-  'one way': 'linkOneWay',
-  'no limit': 'linkNoLimit',
-} as const;
 
 function LinkPart({ proof: { link, entries } }: { proof: Proof }) {
   const { moment } = useClock();
@@ -224,29 +211,16 @@ function LinkPart({ proof: { link, entries } }: { proof: Proof }) {
         {t('link')}
       </Text>
       {link.judgements.length === 0 ? <Text>{t('noLink')}</Text> : null}
-      {link.judgements.map(({ wavelengthNm, lossHalfMdb, sigmaMdb, isTwoWay, verdict }) => {
+      {link.judgements.map((judged) => {
+        const { wavelengthNm, verdict } = judged;
         const loss = losses.find((one) => one.wavelengthNm === wavelengthNm);
         const reference = (loss?.AB ?? loss?.BA)?.reference;
         return (
           <View key={wavelengthNm}>
-            <Text color={verdict === 'fail' ? 'accent' : 'ink'}>
-              {t('linkRow', {
-                wavelengthNm,
-                loss: formatHalf(lossHalfMdb),
-                ways: isTwoWay ? 'two' : 'one',
-                sigma: ((2 * sigmaMdb) / 1000).toFixed(2),
-                verdict: t(LINK_WORDS[verdict]),
-              })}
-            </Text>
+            <Text color={verdict === 'fail' ? 'accent' : 'ink'}>{linkRowText(judged)}</Text>
             {reference ? (
               <Text kind="small" color="ink2">
-                {t('linkInstruments', {
-                  source: reference.source,
-                  meter: reference.meter,
-                  power: `${formatLoss(reference.powerMdbm)} dBm`,
-                  moment: moment(reference.at),
-                  until: reference.calibratedUntil ?? t('unknownDay'),
-                })}
+                {linkInstrumentsText(reference, moment(reference.at))}
               </Text>
             ) : null}
           </View>

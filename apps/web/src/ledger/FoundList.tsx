@@ -2,7 +2,6 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { answerOf } from '@cordel/client';
-import { common } from '@cordel/text/pages/common';
 import { ledgerShared as shared } from '@cordel/text/pages/ledger/shared';
 import { foundList as t } from '@cordel/text/pages/ledger/FoundList';
 import { api } from '@/data/api';
@@ -35,12 +34,7 @@ export function FoundList() {
   if (!found) {
     return (
       <View style={{ padding: 16 }}>
-        <Waiting
-          error={query.error}
-          retry={
-            <Button label={common('tryAgain')} look="next" onPress={() => void query.refetch()} />
-          }
-        />
+        <Waiting error={query.error} again={() => void query.refetch()} />
       </View>
     );
   }

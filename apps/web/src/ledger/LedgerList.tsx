@@ -8,7 +8,6 @@ import {
   type TrayRow,
   URGENCY,
 } from '@cordel/core';
-import { common } from '@cordel/text/pages/common';
 import { ledgerShared as shared } from '@cordel/text/pages/ledger/shared';
 import { ledgerList as t } from '@cordel/text/pages/ledger/LedgerList';
 import { useLedger, useSummary } from '@/data/queries';
@@ -41,12 +40,7 @@ export function LedgerList() {
   if (!query.data) {
     return (
       <View style={{ padding: 16 }}>
-        <Waiting
-          error={query.error}
-          retry={
-            <Button label={common('tryAgain')} look="next" onPress={() => void query.refetch()} />
-          }
-        />
+        <Waiting error={query.error} again={() => void query.refetch()} />
       </View>
     );
   }

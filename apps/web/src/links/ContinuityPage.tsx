@@ -3,11 +3,10 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { type LinkEntryOf, continuityList, isDevice } from '@cordel/core';
 import { colourText, unitText } from '@cordel/text/fiber';
-import { common } from '@cordel/text/pages/common';
 import { linksPages as t } from '@cordel/text/pages/links/links';
-import { tracesShared as traces } from '@cordel/text/pages/traces/shared';
 import { useLive } from '@/data/changes';
 import { usePersisted } from '@/data/storage';
+import { CableSelect } from '@/projects/CableSelect';
 import { useProjectView } from '@/projects/context';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
@@ -16,7 +15,6 @@ import { Notice, Waiting } from '@/ui/Notice';
 import { NumberField } from '@/ui/NumberField';
 import { Page } from '@/ui/Page';
 import { Progress } from '@/ui/Progress';
-import { Select } from '@/ui/Select';
 import { Text } from '@/ui/Text';
 import { FONTS } from '@/ui/theme';
 import { type ShownLink, UNCORRECTED, recordLinks, useLinks } from './useLinks';
@@ -72,13 +70,8 @@ export function ContinuityPage() {
       back={`/p/${project.id}/ledger/links?cable=${cableId}`}
     >
       <View style={{ flexDirection: 'row', gap: 8, alignItems: 'flex-end', flexWrap: 'wrap' }}>
-        <Select
-          label={common('cable')}
+        <CableSelect
           value={cableId}
-          options={cables.map(({ id, name }) => ({
-            value: id,
-            label: traces('cableName', { name }),
-          }))}
           onChange={(id) => {
             setWish(null);
             setAfter(0);
@@ -133,12 +126,7 @@ export function ContinuityPage() {
           <WrongList list={list} onAgain={setWish} />
         </>
       ) : (
-        <Waiting
-          error={query.error}
-          retry={
-            <Button label={common('tryAgain')} look="next" onPress={() => void query.refetch()} />
-          }
-        />
+        <Waiting error={query.error} again={() => void query.refetch()} />
       )}
     </Page>
   );

@@ -3,16 +3,15 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Direction } from '@cordel/core';
-import { common } from '@cordel/text/pages/common';
 import { linksPages as t } from '@cordel/text/pages/links/links';
 import { tracesShared as traces } from '@cordel/text/pages/traces/shared';
+import { CableSelect } from '@/projects/CableSelect';
 import { useProjectView } from '@/projects/context';
 import { ProofTabs } from '@/traces/ProofTabs';
 import { Button } from '@/ui/Button';
 import { Choice } from '@/ui/Field';
 import { Empty, Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Select } from '@/ui/Select';
 import { Text } from '@/ui/Text';
 import { LinkRow } from './LinkRow';
 import { MeasurePart } from './MeasurePart';
@@ -40,13 +39,8 @@ export function LinksPage() {
     <View style={{ gap: 12, paddingBottom: 10 }}>
       <ProofTabs />
       <View style={{ flexDirection: 'row', gap: 8, alignItems: 'flex-end', flexWrap: 'wrap' }}>
-        <Select
-          label={common('cable')}
+        <CableSelect
           value={cableId}
-          options={cables.map(({ id, name }) => ({
-            value: id,
-            label: traces('cableName', { name }),
-          }))}
           onChange={(id) => {
             setChosen(null);
             router.setParams({ cable: id });
@@ -101,12 +95,7 @@ export function LinksPage() {
           <Summary links={links} nm={nm} />
         </>
       ) : cables.length > 0 ? (
-        <Waiting
-          error={query.error}
-          retry={
-            <Button label={common('tryAgain')} look="next" onPress={() => void query.refetch()} />
-          }
-        />
+        <Waiting error={query.error} again={() => void query.refetch()} />
       ) : null}
     </View>
   );

@@ -26,7 +26,7 @@ async function readLinks(projectId: string, cableId: string) {
   return { projectId, circuits, links: entries };
 }
 
-export const linksQuery = (projectId: string, cableId: string) =>
+const linksQuery = (projectId: string, cableId: string) =>
   queryOptions({
     queryKey: ['links', projectId, cableId],
     queryFn: () => readLinks(projectId, cableId),

@@ -25,16 +25,13 @@ export function ProjectFrame({ projectId, children }: { projectId: string; child
     if (found) keep(LAST_PROJECT, projectId);
   }, [found, projectId]);
   if (!view) {
-    const retry = (
-      <View style={{ flexDirection: 'row', gap: 8 }}>
-        <Button label={common('tryAgain')} look="next" onPress={() => void project.refetch()} />
-        <Button label={common('allProjects')} onPress={() => router.replace('/projects')} />
-      </View>
-    );
     return (
       <Shell projectId={projectId}>
-        <View role="main" style={{ padding: 16 }}>
-          <Waiting error={project.error} retry={retry} />
+        <View role="main" style={{ padding: 16, gap: 8 }}>
+          <Waiting error={project.error} again={() => void project.refetch()} />
+          {project.error ? (
+            <Button label={common('allProjects')} onPress={() => router.replace('/projects')} />
+          ) : null}
         </View>
       </Shell>
     );

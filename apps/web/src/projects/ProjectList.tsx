@@ -3,7 +3,6 @@ import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { formatLoss } from '@cordel/core';
 import { projectList as t } from '@cordel/text/pages/projects/ProjectList';
-import { common } from '@cordel/text/pages/common';
 import { projectsShared as shared } from '@cordel/text/pages/projects/shared';
 import { useProjects } from '@/data/queries';
 import { ArchivedList } from '@/removal/ArchivedList';
@@ -32,16 +31,7 @@ export function ProjectList() {
     <View style={{ flex: 1 }}>
       <Page title={t('projects')} above={t('cordel')}>
         {projects.data ? null : (
-          <Waiting
-            error={projects.error}
-            retry={
-              <Button
-                label={common('tryAgain')}
-                look="next"
-                onPress={() => void projects.refetch()}
-              />
-            }
-          />
+          <Waiting error={projects.error} again={() => void projects.refetch()} />
         )}
         {projects.data?.length === 0 ? (
           <Empty title={t('noProjectYet')}>{t('makeOneOrImportAnExported')}</Empty>

@@ -32,12 +32,7 @@ export function RoutePage() {
     return (
       <View role="main" style={{ padding: 16, gap: 16 }}>
         {head}
-        <Waiting
-          error={summary.error}
-          retry={
-            <Button label={common('tryAgain')} look="next" onPress={() => void summary.refetch()} />
-          }
-        />
+        <Waiting error={summary.error} again={() => void summary.refetch()} />
       </View>
     );
   }

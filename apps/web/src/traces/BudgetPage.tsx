@@ -7,7 +7,6 @@ import { type BudgetRow, type CircuitBudget, LIGHTS, formatDistance } from '@cor
 import { budgetText } from '@cordel/text/otdr';
 import { budgetPage as t } from '@cordel/text/pages/traces/BudgetPage';
 import { tracesShared as shared } from '@cordel/text/pages/traces/shared';
-import { common } from '@cordel/text/pages/common';
 import { useProjectView } from '@/projects/context';
 import { Empty, Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
@@ -76,12 +75,7 @@ export function BudgetPage() {
           />
         </>
       ) : (
-        <Waiting
-          error={budget.error}
-          retry={
-            <Button label={common('tryAgain')} look="next" onPress={() => void budget.refetch()} />
-          }
-        />
+        <Waiting error={budget.error} again={() => void budget.refetch()} />
       )}
     </View>
   );

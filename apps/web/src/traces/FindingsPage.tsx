@@ -40,15 +40,7 @@ export function FindingsPage() {
       {children}
     </Page>
   );
-  if (!proof.data)
-    return page(
-      <Waiting
-        error={proof.error}
-        retry={
-          <Button label={common('tryAgain')} look="next" onPress={() => void proof.refetch()} />
-        }
-      />,
-    );
+  if (!proof.data) return page(<Waiting error={proof.error} again={() => void proof.refetch()} />);
   const { data } = proof;
   if (data.traces === 0)
     return page(

@@ -1,7 +1,9 @@
 import { type ReactNode } from 'react';
 import { View } from 'react-native';
 import { uiShared as t } from '@cordel/text/pages/ui/shared';
+import { common } from '@cordel/text/pages/common';
 import { errorText } from '@cordel/text/record';
+import { Button } from './Button';
 import { Text } from './Text';
 import { type Colors, useColors } from './theme';
 
@@ -57,15 +59,18 @@ export function Empty({
   );
 }
 
-/** What a query shows until it has an answer. */
-export function Waiting({ error, retry }: { error: Error | null; retry?: ReactNode }) {
+/**
+ * What a query shows until it has an answer.
+ * @param again asks once more where it has none
+ */
+export function Waiting({ error, again }: { error: Error | null; again?: () => void }) {
   if (!error) return <Text color="ink2">{t('reading')}</Text>;
   return (
     <View style={{ gap: 12 }}>
       <Notice word={t('notReached')} color="accent">
         {errorText(error)}
       </Notice>
-      {retry}
+      {again ? <Button label={common('tryAgain')} look="next" onPress={again} /> : null}
     </View>
   );
 }

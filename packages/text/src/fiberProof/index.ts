@@ -1,4 +1,12 @@
-import type { FiberReason, FiberVerdict } from '@cordel/core';
+import {
+  type CircuitBudget,
+  type FiberReason,
+  type FiberVerdict,
+  type LinkJudgement,
+  type Reference,
+  formatHalf,
+  formatLoss,
+} from '@cordel/core';
 import { catalog } from '../catalog.ts';
 import { phrases } from '../phrases.ts';
 
@@ -68,3 +76,50 @@ export const fiberProofWords = phrases({
   linkTest: 'Link test',
   unknownDay: 'unknown',
 });
+
+/** A circuit's budget at one wavelength, in a line. */
+export const budgetRowText = (budget: CircuitBudget): string =>
+  fiberProofWords('budgetRow', {
+    wavelengthNm: budget.wavelengthNm,
+    measured: String(budget.measuredMdb !== null),
+    loss: ((budget.measuredMdb ?? budget.madeMdb) / 1000).toFixed(2),
+    sigma: ((2 * budget.marginSigmaMdb) / 1000).toFixed(2),
+    most: (budget.limitMdb / 1000).toFixed(2),
+    left: (budget.marginMdb / 1000).toFixed(2),
+  });
+
+const LINK_VERDICTS = {
+  pass: 'linkPass',
+  fail: 'linkFail',
+  'one way': 'linkOneWay',
+  'no limit': 'linkNoLimit',
+} as const;
+
+/** A link at one wavelength, in a line. */
+export const linkRowText = ({
+  wavelengthNm,
+  lossHalfMdb,
+  sigmaMdb,
+  isTwoWay,
+  verdict,
+}: Pick<
+  LinkJudgement,
+  'wavelengthNm' | 'lossHalfMdb' | 'sigmaMdb' | 'isTwoWay' | 'verdict'
+>): string =>
+  fiberProofWords('linkRow', {
+    wavelengthNm,
+    loss: formatHalf(lossHalfMdb),
+    ways: isTwoWay ? 'two' : 'one',
+    sigma: ((2 * sigmaMdb) / 1000).toFixed(2),
+    verdict: fiberProofWords(LINK_VERDICTS[verdict]),
+  });
+
+/** What a link was measured with. @param moment of the reference, by the clock of the project */
+export const linkInstrumentsText = (reference: Reference, moment: string): string =>
+  fiberProofWords('linkInstruments', {
+    source: reference.source,
+    meter: reference.meter,
+    power: `${formatLoss(reference.powerMdbm)} dBm`,
+    moment,
+    until: reference.calibratedUntil ?? fiberProofWords('unknownDay'),
+  });

@@ -20,6 +20,7 @@ export const builder = phrases({
   theChain: 'The chain of the record: a link an entry, each with the hash of the one before',
   theCheckpoint: 'What the server signed of the chain',
   theVerifier: 'Checks the chain without Cordel: node verify.mjs',
+  links: 'Links measured with a power meter, and fibers checked by light',
   removed: 'Removed',
   splices: 'Splices',
   theWholeProject: 'The whole project, as project.schema.json describes it',

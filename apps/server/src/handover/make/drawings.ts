@@ -239,7 +239,8 @@ export function tracePicture(
   }
   if (fiber.length === 0) return;
   const low = Math.min(...fiber) - 0.5;
-  const high = Math.max(...fiber) + 1;
+  // A reflection at an end is as high as all of the fiber: its top may leave the picture.
+  const high = [...fiber].sort((a, b) => a - b)[Math.floor(0.97 * fiber.length)]! + 1;
   const y = (level: number) =>
     box.y +
     box.height * (1 - Math.max(0, Math.min(1, (level - low) / (high - low || 1))) * 0.94 - 0.03);

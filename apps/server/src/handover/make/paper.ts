@@ -34,7 +34,10 @@ export class Sheets {
   private readonly mark: string | null;
 
   /** @param target where the pages are written to; {@link end} ends it */
-  constructor(target: NodeJS.WritableStream, { paper, title, foot, mark, moment, units }: SheetSetting) {
+  constructor(
+    target: NodeJS.WritableStream,
+    { paper, title, foot, mark, moment, units }: SheetSetting,
+  ) {
     this.foot = foot;
     this.mark = mark;
     this.units = units;

@@ -2,15 +2,13 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { formatDistance, formatPlace } from '@cordel/core';
 import { reelProblemText } from '@cordel/text/otdr';
-import { common } from '@cordel/text/pages/common';
 import { reelPage as t } from '@cordel/text/pages/traces/ReelPage';
-import { tracesShared as shared } from '@cordel/text/pages/traces/shared';
+import { CableSelect } from '@/projects/CableSelect';
 import { useProjectView } from '@/projects/context';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Empty, Notice, Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
-import { Select } from '@/ui/Select';
 import { Text } from '@/ui/Text';
 import { useReel } from '../queries';
 import { ReelChart, type ReelShot } from './ReelChart';
@@ -27,15 +25,7 @@ export function ReelPage() {
   const traces = () => router.push(`/p/${project.id}/ledger/traces` as never);
   return (
     <Page title={t('reels')} above={project.name} back={`/p/${project.id}/ledger/traces`}>
-      <Select
-        label={common('cable')}
-        value={cableId}
-        options={cables.map(({ id, name }) => ({
-          value: id,
-          label: shared('cableName', { name }),
-        }))}
-        onChange={(id) => router.setParams({ cable: id })}
-      />
+      <CableSelect value={cableId} onChange={(id) => router.setParams({ cable: id })} />
       <Card style={{ gap: 8 }}>
         {run?.reel ? (
           <Text>
@@ -67,12 +57,7 @@ export function ReelPage() {
           </Empty>
         )
       ) : (
-        <Waiting
-          error={reel.error}
-          retry={
-            <Button label={common('tryAgain')} look="next" onPress={() => void reel.refetch()} />
-          }
-        />
+        <Waiting error={reel.error} again={() => void reel.refetch()} />
       )}
     </Page>
   );

@@ -5,14 +5,13 @@ import { type DistanceUnit, fiberCount, formatPlace } from '@cordel/core';
 import { fiberProofWords as proofWords } from '@cordel/text/fiberProof';
 import { findingEvidence, findingTitle, whereText } from '@cordel/text/otdr';
 import { tracesShared as shared } from '@cordel/text/pages/traces/shared';
-import { common } from '@cordel/text/pages/common';
 import { circuitPage as t } from '@cordel/text/pages/traces/CircuitPage';
+import { CableSelect } from '@/projects/CableSelect';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { Empty, Notice, Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Button } from '@/ui/Button';
-import { Select } from '@/ui/Select';
 import { Text } from '@/ui/Text';
 import { useWide } from '@/ui/useWide';
 import { ProofTabs } from '../ProofTabs';
@@ -30,7 +29,7 @@ type Mode = 'both' | 'AB' | 'BA';
 
 /** A circuit's traces on the cord: both directions, or all fibers of its tube from one end. */
 export function CircuitPage() {
-  const { project, cables, cable } = useProjectView();
+  const { project, cable } = useProjectView();
   const router = useRouter();
   const params = useLocalSearchParams<{ cable?: string; fiber?: string }>();
   const proof = useProof(project.id);
@@ -48,15 +47,7 @@ export function CircuitPage() {
     >
       <ProofTabs />
       <View style={{ flexDirection: 'row', gap: 8, alignItems: 'center', flexWrap: 'wrap' }}>
-        <Select
-          label={common('cable')}
-          value={cableId}
-          options={cables.map(({ id, name }) => ({
-            value: id,
-            label: shared('cableName', { name }),
-          }))}
-          onChange={(id) => go(id, 1)}
-        />
+        <CableSelect value={cableId} onChange={(id) => go(id, 1)} />
         <Button
           label={t('fiberBefore')}
           icon="chevron-left"
@@ -75,18 +66,6 @@ export function CircuitPage() {
           <></>
         </Button>
       </View>
-      {fiber > 0 ? (
-        <Button
-          label={proofWords('seeTheProof')}
-          icon="file-certificate-outline"
-          style={{ alignSelf: 'flex-start' }}
-          onPress={() =>
-            router.push(
-              `/p/${project.id}/ledger/fiber-proof?cable=${cableId}&fiber=${fiber}` as never,
-            )
-          }
-        />
-      ) : null}
       {circuit.data ? (
         circuit.data.traces.length > 0 ? (
           <CircuitTraces circuit={circuit.data} cableId={cableId} fiber={fiber} />
@@ -105,12 +84,7 @@ export function CircuitPage() {
           </Empty>
         )
       ) : (
-        <Waiting
-          error={circuit.error ?? proof.error}
-          retry={
-            <Button label={common('tryAgain')} look="next" onPress={() => void circuit.refetch()} />
-          }
-        />
+        <Waiting error={circuit.error ?? proof.error} again={() => void circuit.refetch()} />
       )}
     </Page>
   );
@@ -169,6 +143,7 @@ function CircuitTraces({
     }));
   }, [circuit, traces, mode, odd, fiber]);
   const { project } = useProjectView();
+  const router = useRouter();
   const unit = project.units.distance;
   const pegs = useMemo(() => pegsOf(circuit, nm), [circuit, nm]);
   const oddFiber = circuit.peers.find(({ id }) => id === odd?.id)?.fiber;
@@ -235,6 +210,16 @@ function CircuitTraces({
       </View>
       {wide ? null : choices}
       <Text>{routeText(circuit, unit)}</Text>
+      <Button
+        label={proofWords('seeTheProof')}
+        icon="file-certificate-outline"
+        style={{ alignSelf: 'flex-start' }}
+        onPress={() =>
+          router.push(
+            `/p/${project.id}/ledger/fiber-proof?cable=${cableId}&fiber=${fiber}` as never,
+          )
+        }
+      />
       {mode !== 'both' && odd && oddFiber !== undefined ? (
         <Notice word={t('fiberDiffersFromItsTube', { oddFiber })}>
           {odd.offDb === null

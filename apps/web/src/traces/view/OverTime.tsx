@@ -32,16 +32,15 @@ export function OverTime({
         {t('heading')}
       </Text>
       {compared.length === 0 ? <Text color="ink2">{t('shotOnce')}</Text> : null}
-      {data.map(
-        (series) =>
-          series.reels.length > 0 && (
-            <ReelTable
-              key={`reel ${series.direction} ${series.wavelengthNm}`}
-              series={series}
-              circuit={circuit}
-            />
-          ),
-      )}
+      {data
+        .filter(({ reels }) => reels.length > 0)
+        .map((series) => (
+          <ReelTable
+            key={`${series.direction} ${series.wavelengthNm}`}
+            series={series}
+            circuit={circuit}
+          />
+        ))}
       {compared.map((series) => (
         <SeriesTable
           key={`${series.direction} ${series.wavelengthNm}`}

@@ -14,6 +14,7 @@ import type { PackageClosure, PackageSplice, RetiredSplice } from '../../message
 import { CLOSING, type ClosingRow } from '../closingColumns.ts';
 import { CsvFile } from '../csvFile.ts';
 import { PackageFile } from '../file.ts';
+import { LINKS, linkRows } from '../linkColumns.ts';
 import { Tallies } from '../tallies.ts';
 import { Workbook } from '../workbook.ts';
 import type { PackageContext, PackageWriter, WholeClosure } from './packageWriter.ts';
@@ -107,6 +108,12 @@ export class TablesWriter implements PackageWriter {
       })),
     );
     await this.table('closing', CLOSING, this.closing);
+    const names = new Map(open.cables.map(({ id, name }) => [id, name]));
+    await this.table(
+      'links',
+      LINKS,
+      linkRows(open.document?.links ?? [], (id) => names.get(id) ?? ''),
+    );
     await this.table('removed', retiredColumns(splicesOf(this.context)), this.retired);
     const streamed = [this.book, this.splicesCsv.file, this.evidenceCsv.file];
     for (const file of streamed) this.files.push(await file.close());
@@ -141,6 +148,7 @@ const TABLES = {
   trays: 'trays',
   fibers: 'fibers',
   closing: 'closing',
+  links: 'links',
   removed: 'removed',
 } as const;
 

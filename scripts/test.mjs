@@ -18,13 +18,17 @@ const STEPS = {
   lint: () => run('npm', ['run', '--silent', 'lint']),
   arrows: () => run('npm', ['run', '--silent', 'arrows']),
   unused: () => run('npm', ['run', '--silent', 'unused']),
-  unit: () => jest(['core', 'text', 'client', 'standin', 'demo', 'web']),
+  unit: () =>
+    jest(['core', 'text', 'client', 'standin', 'demo', 'web'], '', [
+      '--maxWorkers=2',
+      '--testTimeout=60000',
+    ]),
   // On the embedded database, and on PostgreSQL with two servers that answer in turn. Each file has a database of
   // its own; one of them takes minutes, beside which the others run.
   api: () => jest(['server', 'postgres'], MODULES, ['--maxWorkers=2', '--testTimeout=120000']),
   e2e: () => {
     build();
-    jest(['e2e'], MODULES);
+    jest(['e2e'], MODULES, ['--maxWorkers=2', '--testTimeout=60000']);
   },
 };
 

@@ -52,11 +52,15 @@ function verifyWith(name: (typeof FILES)[number], change: (text: string) => stri
 describe('a package’s own check', () => {
   it('finds the record whole, entry by entry, without Cordel', () => {
     const { status, output } = verify();
-    const { evidence, closing, photos, traces, tracePlaces, setAside, instrumentLog } = JSON.parse(
-      readFileSync(join(folder, 'project.json'), 'utf8'),
-    ) as Record<string, unknown[]>;
-    const all = [evidence, closing, photos, traces, tracePlaces, setAside, instrumentLog];
-    const count = all.reduce((sum, list) => sum + list!.length, 0);
+    const project = JSON.parse(readFileSync(join(folder, 'project.json'), 'utf8')) as Record<
+      string,
+      unknown[]
+    >;
+    const lists = ['evidence', 'closing', 'photos', 'traces', 'tracePlaces', 'setAside'];
+    const count = [...lists, 'instrumentLog', 'links'].reduce(
+      (sum, list) => sum + project[list]!.length,
+      0,
+    );
     expect(output).toContain(`Whole: ${count} entries are what was recorded`);
     expect(output).toMatch(/Key (\w{4} ){3}\w{4}; hash \w{16}\./);
     expect(status).toBe(0);

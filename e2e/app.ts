@@ -1,5 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process';
-import { mkdtemp, rm } from 'node:fs/promises';
+import { cp, mkdtemp, rename, rm, stat } from 'node:fs/promises';
 import { type Socket, connect, createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -32,6 +32,31 @@ export interface Server {
   stop(signal?: NodeJS.Signals): Promise<number | null>;
 }
 
+/**
+ * A new data folder with a database that is made, empty or with the demo: to make one takes three times as long as to copy
+ * it. It has answered nobody, so that what a server makes at its first answer is made anew in each copy.
+ */
+async function newFolder(demo: boolean): Promise<string> {
+  const data = await mkdtemp(join(tmpdir(), 'cordel-e2e-'));
+  const { mtimeMs } = await stat(MAIN);
+  // The demo is of the day on which it is loaded.
+  const day = new Date().toISOString().slice(0, 10);
+  const name = `cordel-made-${demo ? `demo-${day}` : 'empty'}-${Math.round(mtimeMs)}`;
+  const made = join(tmpdir(), name);
+  const isMade = await stat(made).then(
+    () => true,
+    () => false,
+  );
+  if (!isMade) {
+    const first = await startServer({ folder: await mkdtemp(`${made}-`), demo });
+    await first.stop();
+    // Another process may have made it meanwhile.
+    await rename(first.folder, made).catch(() => undefined);
+  }
+  await cp(made, data, { recursive: true });
+  return data;
+}
+
 /** Starts the built server on a free port, and waits until it says its address. */
 export async function startServer({
   folder,
@@ -50,7 +75,7 @@ export async function startServer({
   /** The address that it is to say, where it is none of plain http. */
   says?: string;
 } = {}): Promise<Server> {
-  const data = folder ?? (await mkdtemp(join(tmpdir(), 'cordel-e2e-')));
+  const data = folder ?? (await newFolder(demo && !env['DATABASE_URL']));
   const port = wanted ?? (await freePort());
   const child = spawn(
     process.execPath,

@@ -97,6 +97,8 @@ async function makeReady(closureId: string): Promise<void> {
   await closeAt(closureId, 'list');
   await sees(page(), 'Trays and tubes');
   await tickAll();
+  // A page that is left takes along what it has not written down yet.
+  await digestAtRest(closureId);
   await closeAt(closureId, 'test');
   await sees(page(), /No pressure test\.|Why is there no test\?/);
   const asked = await page().$('input[aria-label="Why is there no test?"]');
@@ -106,11 +108,24 @@ async function makeReady(closureId: string): Promise<void> {
     await sees(page(), 'The reason stands in the list.');
   }
   await settled();
+  await digestAtRest(closureId);
+}
+
+/** The digest of a closure's record once nothing more comes in: the page may still be sending. */
+async function digestAtRest(closureId: string): Promise<string> {
+  let before = '';
+  return until(async () => {
+    const { digest } = await readApi<{ digest: string }>(server, `/closures/${closureId}/closing`);
+    const isAtRest = digest === before;
+    before = digest;
+    if (!isAtRest) await new Promise((resolve) => setTimeout(resolve, 700));
+    return isAtRest && digest;
+  }, 'the record is at rest');
 }
 
 /** Both sign what the closure's record is now. */
 async function signByBoth(closureId: string): Promise<void> {
-  const { digest } = await readApi<{ digest: string }>(server, `/closures/${closureId}/closing`);
+  const digest = await digestAtRest(closureId);
   for (const [role, by] of [
     ['technician', 'M. Reyes'],
     ['lead', 'L. Ortiz'],

@@ -199,7 +199,7 @@ describe('what comes in from files', () => {
     );
     await page().goto(`${server.url}/projects`);
     await chooseFile(page(), 'Import a project', join(folder, 'newer.json'));
-    await sees(page(), 'newer than this Cordel, which reads up to version 4');
+    await sees(page(), 'newer than this Cordel, which reads up to version 5');
     expect(await count()).toBe(before);
   });
 

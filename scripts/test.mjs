@@ -28,7 +28,8 @@ const STEPS = {
   api: () => jest(['server', 'postgres'], MODULES, ['--maxWorkers=2', '--testTimeout=120000']),
   e2e: () => {
     build();
-    jest(['e2e'], MODULES, ['--maxWorkers=2', '--testTimeout=60000']);
+    // A page and its server take both cores of a small machine: stories beside each other would wait for one another.
+    jest(['e2e'], MODULES);
   },
 };
 

@@ -4,7 +4,7 @@ export * from './face/index.ts';
 export * from './fiber/index.ts';
 export * from './fiberProof/index.ts';
 export * from './kit/index.ts';
-export * from './link/index.ts';
+export * from './links/index.ts';
 export * from './loss/index.ts';
 export * from './measure/index.ts';
 export * from './plan/index.ts';

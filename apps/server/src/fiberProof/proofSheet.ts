@@ -10,7 +10,7 @@ import {
   linkInstrumentsText,
   linkRowText,
 } from '@cordel/text/fiberProof';
-import { linkCauseText } from '@cordel/text/link';
+import { linkCauseText } from '@cordel/text/links';
 import { findingTitle, whereText } from '@cordel/text/otdr';
 import { tracePicture } from '../handover/make/drawings.ts';
 import { ACCENT, SECOND, Sheets } from '../handover/make/paper.ts';

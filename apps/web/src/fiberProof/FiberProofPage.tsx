@@ -9,7 +9,7 @@ import {
   linkInstrumentsText,
   linkRowText,
 } from '@cordel/text/fiberProof';
-import { linkCauseText } from '@cordel/text/link';
+import { linkCauseText } from '@cordel/text/links';
 import { findingTitle, whereText } from '@cordel/text/otdr';
 import { useProjectView } from '@/projects/context';
 import { useClock } from '@/projects/useClock';

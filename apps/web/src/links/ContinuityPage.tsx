@@ -1,7 +1,7 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { type LinkEntryOf, continuityList, isDevice } from '@cordel/core';
+import { type LinkEntryOf, UNCORRECTED, continuityList, isDevice } from '@cordel/core';
 import { colourText, unitText } from '@cordel/text/fiber';
 import { linksPages as t } from '@cordel/text/pages/links/links';
 import { useLive } from '@/data/changes';
@@ -17,7 +17,7 @@ import { Page } from '@/ui/Page';
 import { Progress } from '@/ui/Progress';
 import { Text } from '@/ui/Text';
 import { FONTS } from '@/ui/theme';
-import { type ShownLink, UNCORRECTED, recordLinks, useLinks } from './useLinks';
+import { type ShownLink, recordLinks, useLinks } from './useLinks';
 
 type Seen = LinkEntryOf<'continuity'>['seen'];
 type Part = 'send' | 'look';

@@ -21,7 +21,7 @@ import {
   startAtTitles,
 } from '@cordel/core/csv';
 import { csvProblemText } from '@cordel/text/files';
-import { linkListText } from '@cordel/text/link';
+import { linkListText } from '@cordel/text/links';
 import { common } from '@cordel/text/pages/common';
 import { linksPages as t } from '@cordel/text/pages/links/links';
 import { commands } from '@cordel/client';

@@ -1,6 +1,6 @@
 import { Pressable, View } from 'react-native';
 import { type LinkJudgement, formatHalf, formatLoss } from '@cordel/core';
-import { linkCauseText } from '@cordel/text/link';
+import { linkCauseText } from '@cordel/text/links';
 import { linksPages as t } from '@cordel/text/pages/links/links';
 import { Text } from '@/ui/Text';
 import { type Colors, useColors } from '@/ui/theme';

@@ -4,11 +4,13 @@ import {
   type Direction,
   type MeterUnit,
   type Reference,
+  UNCORRECTED,
   formatLoss,
   lossBy,
   readMeter,
+  readReturnLoss,
 } from '@cordel/core';
-import { meterProblemText } from '@cordel/text/link';
+import { meterProblemText } from '@cordel/text/links';
 import { linksPages as t } from '@cordel/text/pages/links/links';
 import { Keypad } from '@/bench/Keypad';
 import { useProjectView } from '@/projects/context';
@@ -18,7 +20,7 @@ import { Card } from '@/ui/Card';
 import { Choice } from '@/ui/Field';
 import { Text } from '@/ui/Text';
 import { FONTS } from '@/ui/theme';
-import { type ShownLink, UNCORRECTED, recordLinks } from './useLinks';
+import { type ShownLink, type Unsigned, recordLinks } from './useLinks';
 
 /** What is typed: power or loss against the reference, or what comes back. */
 type Shows = MeterUnit | 'return loss';
@@ -42,32 +44,25 @@ export function MeasurePart(props: MeasurePartProps) {
   const [kept, setKept] = usePersisted('cordel.meter-shows', 'dBm');
   const shows = kept as Shows;
   const [keys, setKeys] = useState('');
-  const [isTold, setTold] = useState(false);
   const typed = typedBy(keys, shows);
   const unit = shows === 'dBm' ? 'dBm' : 'dB';
-  const read =
-    shows === 'return loss'
-      ? readMeter(typed, 'dB', RETURN_REFERENCE)
-      : readMeter(typed, shows, reference);
+  const isReturn = shows === 'return loss';
+  const back = readReturnLoss(typed);
+  const through = readMeter(typed, isReturn ? 'dB' : shows, reference);
+  const read = isReturn ? back : through;
   const [from, to] = direction === 'AB' ? [link.from, link.to] : [link.to, link.from];
   const record = () => {
-    if (!read.ok) return setTold(true);
     const common = { cableId, fiber: link.fiber, direction, ...UNCORRECTED };
-    recordLinks(
-      project.id,
-      [
-        shows === 'return loss'
-          ? {
-              kind: 'return loss',
-              ...common,
-              wavelengthNm: nm,
-              meter: reference.meter,
-              lossMdb: read.value.lossMdb!,
-            }
-          : { kind: 'loss', ...common, referenceId: reference.id, ...read.value },
-      ],
-      t('theLossOf', { label: link.label }),
-    );
+    const { meter } = reference;
+    const entry: Unsigned | null = isReturn
+      ? back.ok
+        ? { kind: 'return loss', ...common, wavelengthNm: nm, meter, lossMdb: back.value }
+        : null
+      : through.ok
+        ? { kind: 'loss', ...common, referenceId: reference.id, ...through.value }
+        : null;
+    if (!entry) return;
+    recordLinks(project.id, [entry], t('theLossOf', { label: link.label }));
     setKeys('');
     onDone();
   };
@@ -106,15 +101,17 @@ export function MeasurePart(props: MeasurePartProps) {
       <Text
         aria-live="polite"
         style={{ textAlign: 'center', minHeight: 22 }}
-        color={!read.ok && (isTold || keys !== '') ? 'accent' : 'ink2'}
+        color={!read.ok && keys !== '' ? 'accent' : 'ink2'}
       >
-        {read.ok
-          ? shows === 'return loss'
-            ? t('returnsAt', { loss: formatLoss(read.value.lossMdb!) })
-            : t('lossIs', { loss: formatLoss(lossBy(read.value, reference)) })
-          : keys === '' && !isTold
-            ? t('typeWhatTheMeterShows')
-            : meterProblemText(read.error)}
+        {keys === ''
+          ? t('typeWhatTheMeterShows')
+          : !read.ok
+            ? meterProblemText(read.error)
+            : isReturn && back.ok
+              ? t('returnsAt', { loss: formatLoss(back.value) })
+              : through.ok
+                ? t('lossIs', { loss: formatLoss(lossBy(through.value, reference)) })
+                : ''}
       </Text>
       <Keypad signed={shows === 'dBm'} onKey={(key) => setKeys(press(keys, key))} />
       <Button
@@ -126,9 +123,6 @@ export function MeasurePart(props: MeasurePartProps) {
     </Card>
   );
 }
-
-/** What comes back needs no reference: it is a figure of its own. */
-const RETURN_REFERENCE = { powerMdbm: 0 } as Reference;
 
 const MOST_KEYS = 6;
 

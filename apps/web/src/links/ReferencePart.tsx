@@ -2,7 +2,7 @@ import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 import { z } from 'zod';
 import { type Reference, formatLoss, issue, parseThousandths } from '@cordel/core';
-import { meterProblemText } from '@cordel/text/link';
+import { meterProblemText } from '@cordel/text/links';
 import { linksPages as t } from '@cordel/text/pages/links/links';
 import { readKept, usePersisted } from '@/data/storage';
 import { useProjectView } from '@/projects/context';

@@ -77,9 +77,6 @@ export type Unsigned<Entry = LinkEntry> = Entry extends LinkEntry
   ? Omit<Entry, 'id' | 'by' | 'at' | 'projectId'>
   : never;
 
-/** Entries of what is new and corrects nothing. */
-export const UNCORRECTED = { origin: 'typed', supersedes: null, void: false, why: null } as const;
-
 /** Records entries through the outbox, and gives them back signed. */
 export function recordLinks(
   projectId: string,

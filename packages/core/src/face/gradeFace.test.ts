@@ -1,6 +1,6 @@
 import { newAttempt, newInspection } from '../record/entries.ts';
 import { inspectionSchema } from '../record/evidence.ts';
-import { stamper } from '../link/link.testing.ts';
+import { stamper } from '../links/links.testing.ts';
 import { faceHistoryOf } from './faceHistory.ts';
 import { NO_MARKS, gradeFace } from './gradeFace.ts';
 

@@ -1,6 +1,6 @@
-import { budgetAt, bothWays, newReference, stamper } from '../link/link.testing.ts';
-import { judgeLink } from '../link/judgeLink.ts';
-import { NO_LINK_STATE, linkStates } from '../link/linkState.ts';
+import { budgetAt, bothWays, newReference, stamper } from '../links/links.testing.ts';
+import { judgeLink } from '../links/judgeLink.ts';
+import { NO_LINK_STATE, linkStates } from '../links/linkState.ts';
 import { type FiberParts, fiberVerdict } from './fiberVerdict.ts';
 
 const BUDGETS = [budgetAt(1310, 4100), budgetAt(1550, 2700)];

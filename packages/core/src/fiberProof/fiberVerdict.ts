@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { LinkVerdict } from '../link/judgeLink.ts';
+import type { LinkVerdict } from '../links/judgeLink.ts';
 import type { CircuitBudget } from '../loss/budget.ts';
 import { VERDICTS, type Verdict } from '../loss/verdict.ts';
 import { lossSchema } from '../record/message.ts';

@@ -109,6 +109,9 @@ export const linkEntrySchema = z
       complain('seenFiber', issue('seenFiberWrong'));
   });
 
+/** What an entry has that is typed and corrects no other. */
+export const UNCORRECTED = { origin: 'typed', supersedes: null, void: false, why: null } as const;
+
 export type LinkEntry = z.infer<typeof linkEntrySchema>;
 export type LinkEntryOf<Kind extends LinkEntry['kind']> = Extract<LinkEntry, { kind: Kind }>;
 export type Reference = LinkEntryOf<'reference'>;

@@ -5,6 +5,7 @@ import { type Survey, surveyOf } from '../detect/survey.ts';
 import type { TraceSamples } from '../format/samples.ts';
 import { measureAt } from '../measure/measureAt.ts';
 import type { LossFigure } from '../measure/pairTraces.ts';
+import { type ShotChange, changeVerdict } from '../measure/shotChanges.ts';
 
 /** A fiber on its reel as one shot sees it, without the launch fiber before it. */
 export interface ReelShot {
@@ -150,7 +151,7 @@ export interface ReelChange {
   /** Over the length of the span; above zero where it loses more now. */
   byDb: number;
   sigmaDb: number;
-  verdict: 'moved' | 'maybe' | 'same';
+  verdict: ShotChange['verdict'];
 }
 
 /** Two shots of the same fiber differ by so much a kilometer without a change: temperature and instrument. Common practice, no source. */
@@ -162,7 +163,6 @@ export function reelChange(reel: LossFigure, nowDbPerKm: number, lengthM: number
   const byDb = (nowDbPerKm - reel.lossDb) * km;
   // The line through the span is no surer than the one through the reel.
   const sigmaDb = km * Math.hypot(Math.SQRT2 * reel.sigmaDb, REPEATED_DB_PER_KM);
-  const deviations = Math.abs(byDb) / sigmaDb;
-  const verdict = deviations >= 4 ? 'moved' : deviations >= 2.5 ? 'maybe' : 'same';
+  const verdict = changeVerdict(byDb, sigmaDb);
   return { reelDbPerKm: reel.lossDb, nowDbPerKm, byDb, sigmaDb, verdict };
 }

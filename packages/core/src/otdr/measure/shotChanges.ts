@@ -51,7 +51,11 @@ function changeOf(
   if (!first || !newest) return null;
   const by = newest.lossDb - first.lossDb;
   const sigma = Math.hypot(first.sigmaDb, newest.sigmaDb, REPEATED);
-  const deviations = Math.abs(by) / sigma;
-  const verdict = deviations >= SURE ? 'moved' : deviations >= LOOK ? 'maybe' : 'same';
-  return { point, first, newest, byDb: by, sigmaDb: sigma, verdict };
+  return { point, first, newest, byDb: by, sigmaDb: sigma, verdict: changeVerdict(by, sigma) };
+}
+
+/** How sure a change is, by how many of its deviations it is. */
+export function changeVerdict(byDb: number, sigmaDb: number): ShotChange['verdict'] {
+  const deviations = Math.abs(byDb) / sigmaDb;
+  return deviations >= SURE ? 'moved' : deviations >= LOOK ? 'maybe' : 'same';
 }

@@ -1,7 +1,7 @@
 import type { Stamper } from '../record/entries.ts';
 import type { Table } from '../record/csv.ts';
 import { cutText } from '../record/cutText.ts';
-import { type LinkEntry, type LinkEntryOf, type Reference } from '../record/link.ts';
+import { type LinkEntry, type LinkEntryOf, type Reference, UNCORRECTED } from '../record/link.ts';
 import type { RowProblem } from '../record/rowProblem.ts';
 import type { TitledTable } from '../record/titles.ts';
 import type { Direction } from '../record/trace.ts';
@@ -11,7 +11,7 @@ import {
   type LinkColumnMatch,
   missingLinkColumns,
 } from './linkColumns.ts';
-import { type MeterProblem, parseThousandths, readMeter } from './meter.ts';
+import { type MeterProblem, parseThousandths, readMeter, readReturnLoss } from './meter.ts';
 
 /** What a list is read against. */
 export interface LinkListSetting {
@@ -52,7 +52,7 @@ export interface LinkList {
 
 /** Reads a list of link measurements: every row becomes entries, or a problem at its row and column. */
 export function readLinkList(
-  { header: _header, rows, titlesRow }: TitledTable<Table>,
+  { rows, titlesRow }: TitledTable<Table>,
   match: LinkColumnMatch,
   setting: LinkListSetting,
 ): LinkList {
@@ -138,10 +138,9 @@ class LinkReader {
       });
     }
     if (back !== '') {
-      const read = parseThousandths(back);
+      const read = readReturnLoss(back);
       if (!read.ok) return this.refuse('returnLoss', read.error);
-      // Some write what comes back as a level: below zero.
-      const lossMdb = Math.abs(read.value);
+      const lossMdb = read.value;
       const meter = this.text('meter') || this.reference(wavelengthNm)?.meter;
       if (!meter) return this.refuse('meter', { code: 'instrumentMissing' });
       entries.push({
@@ -246,5 +245,3 @@ class LinkReader {
     throw new RowRefused();
   }
 }
-
-const UNCORRECTED = { origin: 'typed', supersedes: null, void: false, why: null } as const;

@@ -99,23 +99,15 @@ function judgementOf(
   const leftOutHalfMdb =
     halves * ways.reduce((total, { reference }) => total + (reference.cords - 1) * connectorMdb, 0);
   const sigmaMdb = METER_SIGMA_MDB / Math.sqrt(ways.length);
-  if (!budget)
-    return {
-      wavelengthNm,
-      lossHalfMdb,
-      leftOutHalfMdb,
-      sigmaMdb,
-      isTwoWay,
-      parts: null,
-      verdict: isTwoWay ? 'no limit' : 'one way',
-      excessMdb: null,
-      agreement: null,
-    };
-  const byTraces = budget.measuredMdb !== null;
+  const measured = { wavelengthNm, lossHalfMdb, leftOutHalfMdb, sigmaMdb, isTwoWay };
+  if (!budget) {
+    const verdict = isTwoWay ? 'no limit' : 'one way';
+    return { ...measured, parts: null, verdict, excessMdb: null, agreement: null };
+  }
   const parts = {
     lossMdb: budget.measuredMdb ?? budget.madeMdb,
     sigmaMdb: budget.measuredSigmaMdb ?? budget.madeSigmaMdb,
-    by: byTraces ? ('traces' as const) : ('splices' as const),
+    by: budget.measuredMdb === null ? ('splices' as const) : ('traces' as const),
     limitMdb: budget.limitMdb,
   };
   const wholeHalfMdb = lossHalfMdb + leftOutHalfMdb;
@@ -124,11 +116,7 @@ function judgementOf(
   const agrees = Math.abs(excessMdb) <= Math.max(spread, LEAST_EXCESS_MDB);
   const passes = wholeHalfMdb <= 2 * budget.limitMdb;
   return {
-    wavelengthNm,
-    lossHalfMdb,
-    leftOutHalfMdb,
-    sigmaMdb,
-    isTwoWay,
+    ...measured,
     parts,
     verdict: !isTwoWay ? 'one way' : passes ? 'pass' : 'fail',
     excessMdb,

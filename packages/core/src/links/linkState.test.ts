@@ -1,6 +1,6 @@
 import { linkEntrySchema } from '../record/link.ts';
 import { continuityList } from './continuity.ts';
-import { CABLE, bothWays, newReference, seenAt, stamper } from './link.testing.ts';
+import { CABLE, bothWays, newReference, seenAt, stamper } from './links.testing.ts';
 import { lastReferences, linkStates } from './linkState.ts';
 import { readMeter } from './meter.ts';
 

@@ -1,7 +1,7 @@
 import { normalFrom } from '../otdr/detect/normal.testing.ts';
 import type { CircuitBudget } from '../loss/budget.ts';
 import type { LinkEntry } from '../record/link.ts';
-import { budgetAt, bothWays, newReference, seenAt, stamper } from './link.testing.ts';
+import { budgetAt, bothWays, newReference, seenAt, stamper } from './links.testing.ts';
 import { judgeLink } from './judgeLink.ts';
 import { NO_LINK_STATE, linkStates } from './linkState.ts';
 

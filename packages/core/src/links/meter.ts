@@ -63,11 +63,20 @@ export function readMeter(
   if (loss < -BAD_REFERENCE_MDB)
     return refused({ code: 'dbForDbm', reference: { powerMdbm: reference.powerMdbm } });
   if (loss < 0) return refused({ code: 'overReference', gain: { lossMdb: -loss } });
-  if (loss > MOST_LINK_LOSS)
-    return refused({
-      code: 'lossTooLarge',
-      loss: { lossMdb: loss },
-      most: { lossMdb: MOST_LINK_LOSS },
-    });
-  return parsed(reading);
+  return loss > MOST_LINK_LOSS ? tooLarge(loss) : parsed(reading);
 }
+
+/** Reads a return loss, thousandths of a dB. Some write what comes back as a level, below zero. */
+export function readReturnLoss(text: string): Parsed<number, MeterProblem> {
+  const number = parseThousandths(text);
+  if (!number.ok) return number;
+  const loss = Math.abs(number.value);
+  return loss > MOST_LINK_LOSS ? tooLarge(loss) : parsed(loss);
+}
+
+const tooLarge = (lossMdb: number) =>
+  refused<MeterProblem>({
+    code: 'lossTooLarge',
+    loss: { lossMdb },
+    most: { lossMdb: MOST_LINK_LOSS },
+  });

@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import { readCsv } from '../record/csv.ts';
 import { linkEntrySchema } from '../record/link.ts';
 import { startAtTitles } from '../record/titles.ts';
-import { CABLE, PROJECT, newReference, stamper } from './link.testing.ts';
+import { CABLE, PROJECT, newReference, stamper } from './links.testing.ts';
 import { matchLinkColumns, missingLinkColumns } from './linkColumns.ts';
 import { type LinkListSetting, readLinkList } from './linkList.ts';
 import { lossBy } from './meter.ts';

@@ -135,7 +135,8 @@ describe('links', () => {
     expect(sent.links).toHaveLength(3);
     const copy = renamed(sent);
     expect((await api.post('/documents', copy)).status).toBe(200);
-    const back = (await api.get(`/projects/${copy.project.id}/document.json`)).body as ProjectDocument;
+    const back = (await api.get(`/projects/${copy.project.id}/document.json`))
+      .body as ProjectDocument;
     expect(back.links).toEqual(copy.links);
     const stray = renamed({ ...sent, links: [{ ...sent.links[0]!, projectId: uuid() }] });
     const answer = await api.post('/documents', {

@@ -130,7 +130,15 @@ export function useTraceImport() {
       setSent(key, { state: 'waiting' });
       const bytes = await reader.bytesOf(key);
       const file = { digest, size: bytes.length };
-      const told = { id: uuid(), traceId: id, by, at, ...own(place!), stage: isOnReel ? 'reel' : null, why: null } as TracePlace;
+      const told = {
+        id: uuid(),
+        traceId: id,
+        by,
+        at,
+        ...own(place!),
+        stage: isOnReel ? 'reel' : null,
+        why: null,
+      } as TracePlace;
       const input = { projectId: project.id, id, name, file, place: told, facts: facts! };
       void outbox
         .add(commands.addTrace, input, t('traceName', { name }), [{ ...file, bytes }])

@@ -2,7 +2,7 @@ import { mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { join } from 'node:path';
 import subsetFont from 'subset-font';
-import { ROOT } from './setup.mjs';
+import { ROOT, npx } from './setup.mjs';
 
 // Makes the fonts and icons that the page ships: cut to what is used. Run it where either changes.
 const web = join(ROOT, 'apps/web');
@@ -73,8 +73,9 @@ function makeIcons() {
   const lines = used.map(
     (name) => `  ${/-/.test(name) ? `'${name}'` : name}: '${all[camel(name)]}',`,
   );
+  const file = join(web, 'src/ui/iconPaths.ts');
   writeFileSync(
-    join(web, 'src/ui/iconPaths.ts'),
+    file,
     [
       '// Made by `npm run assets`. Material Design Icons by the Pictogrammers, Apache License 2.0.',
       '',
@@ -85,6 +86,7 @@ function makeIcons() {
       '',
     ].join('\n'),
   );
+  npx(['prettier', '--write', '--log-level', 'warn', file], { cwd: ROOT });
   console.log(`${used.length} icons`);
 }
 

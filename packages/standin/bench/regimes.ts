@@ -8,7 +8,7 @@ const TRACES = 200;
 export function regimeFigures(seed: number): TraceFigure[] {
   return REGIMES.map((regime, index) => {
     const figures = measureRegime(regime, seed + index * TRACES, TRACES);
-    const { due, missed, falsePer100, ratio, limit, oneSigma, twoSigma } = figures;
+    const { due, missed, unavoidable, falsePer100, ratio, limit, oneSigma, twoSigma } = figures;
     const { endWrong, endUnseen, endHidden } = figures;
     const share = (part: number) => `${(100 * part).toFixed(1)} %`;
     return {
@@ -16,14 +16,14 @@ export function regimeFigures(seed: number): TraceFigure[] {
       ratio,
       limit,
       ok:
-        missed === 0 &&
+        missed <= unavoidable + 2 * Math.sqrt(unavoidable) &&
         falsePer100 <= 1 &&
         oneSigma >= 0.63 &&
         oneSigma <= 0.73 &&
         twoSigma >= 0.93 &&
         twoSigma <= 0.975 &&
         endWrong === 0,
-      note: `error of losses against the Cramer-Rao bound of this noise, seed ${seed}; ${missed} of ${due} joints missed, ${falsePer100.toFixed(1)} false in 100 traces; one sigma covers ${share(oneSigma)}, two ${share(twoSigma)}; end wrong in ${endWrong}, not seen in ${endUnseen}, hidden by noise in ${endHidden} of ${TRACES}`,
+      note: `error of losses against the Cramer-Rao bound of this noise, seed ${seed}; ${missed} of ${due} joints missed where noise hides ${unavoidable.toFixed(1)} from anybody, ${falsePer100.toFixed(1)} false in 100 traces; one sigma covers ${share(oneSigma)}, two ${share(twoSigma)}; end wrong in ${endWrong}, not seen in ${endUnseen}, hidden by noise in ${endHidden} of ${TRACES}`,
     };
   });
 }

@@ -1,3 +1,4 @@
+import { errorFunction } from 'simple-statistics';
 import { LIGHT, analyse, readSor, writeSor } from '@cordel/core/otdr';
 import type { TrueJoint } from './light.ts';
 import { type OtdrTask, shootTrace } from './otdr.ts';
@@ -197,10 +198,22 @@ function hidden(
 /** What stands out from noise by less deviations is hidden. */
 const HIDDEN = 10;
 
+/**
+ * A step that looks larger than so many deviations is one to whoever knows all but whether it is there: with some 400
+ * places that know nothing of each other, noise alone gets there in one trace of a hundred.
+ */
+const TAKEN = 4.2;
+
+/** How likely noise hides a step of so many deviations from whoever may be wrong in one trace of a hundred. */
+const hiddenBy = (deviations: number): number =>
+  (1 - errorFunction((deviations - TAKEN) / Math.SQRT2)) / 2;
+
 export interface RegimeFigures {
   name: string;
   due: number;
   missed: number;
+  /** How many nobody could find, for noise hides them: in the mean over noise. */
+  unavoidable: number;
   falsePer100: number;
   ratio: number;
   limit: number;
@@ -215,7 +228,8 @@ export interface RegimeFigures {
 /** How well the joints of a regime are found and measured, by the files that an instrument would write. */
 export function measureRegime(regime: Regime, seed: number, traces: number): RegimeFigures {
   let [squares, bounds, count, one, two] = [0, 0, 0, 0, 0];
-  let [falseOnes, missed, due, endWrong, endUnseen, endHidden] = [0, 0, 0, 0, 0, 0];
+  let [falseOnes, missed, unavoidable, due] = [0, 0, 0, 0];
+  let [endWrong, endUnseen, endHidden] = [0, 0, 0];
   for (let trace = 0; trace < traces; trace++) {
     const { task, joints, receiver, shared, pulseM } = draw(regime, seed + trace);
     const file = readSor(writeSor(shootTrace(task)));
@@ -246,6 +260,7 @@ export function measureRegime(regime: Regime, seed: number, traces: number): Reg
       if (hit >= 0) used.add(hit);
       if (Math.sqrt(bound) >= 0.012 || Math.abs(step) < 0.05) return;
       due++;
+      unavoidable += hiddenBy(Math.abs(step) / Math.sqrt(bound));
       if (hit < 0) return missed++;
       const { lossDb, sigmaDb } = found[hit]!;
       const error = Math.abs(lossDb! - step);
@@ -265,6 +280,7 @@ export function measureRegime(regime: Regime, seed: number, traces: number): Reg
     name: regime.name,
     due,
     missed,
+    unavoidable,
     falsePer100: (100 * falseOnes) / traces,
     ratio: Math.sqrt(squares / bounds),
     limit: regime.limit ?? 1.25,

@@ -1,7 +1,8 @@
 import { samplesOf } from '../format/samples.ts';
 import type { SorFile } from '../format/sorFile.ts';
 import { isEcho } from './echoes.ts';
-import { type FoundEvent, findEvents } from './findEvents.ts';
+import { findEvents } from './findEvents.ts';
+import type { FoundEvent } from './foundEvent.ts';
 import { type Survey, surveyOf } from './survey.ts';
 
 /** An event at its place on the fiber. */

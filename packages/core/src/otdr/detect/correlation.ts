@@ -9,6 +9,9 @@ const MEDIAN_ABSOLUTE = 0.6745;
 /** How many times the sum of autocorrelations the distance must be at which it ends. A. Sokal's window, from memory. */
 const ENOUGH = 2.5;
 
+/** What samples still share over a distance at which it ends. */
+const LITTLE = 0.025;
+
 /** How samples hang together that lie beside each other. */
 export interface Correlation {
   /** Their standard deviation, in those that second differences say: these see less of noise that changes slowly. */
@@ -59,8 +62,9 @@ export function correlationOf(
       [lastLag, lastShared] = [lag, own];
       most = Math.max(most, sum);
     }
-    // Far enough: what is left of the sum beyond is little, and would be mostly chance.
-    if (lastLag < ENOUGH * 2 * sum && reach + 3 < variances.length) continue;
+    // Far enough: what is left of the sum beyond is little, and would be mostly chance, or steps of the fiber.
+    const isFar = lastLag >= ENOUGH * 2 * sum || lastShared < LITTLE;
+    if (!isFar && reach + 3 < variances.length) continue;
     // Levels that go down in stairs are the more alike the closer they lie, and average out over a whole stair.
     const samples = (1 + UNKNOWN) * 2 * (isCoarse ? most : sum);
     return { deviation: Math.sqrt(whole), samples: Math.max(1, samples) };
@@ -92,7 +96,7 @@ function looksWhite(levels: Float32Array, noise: Noise, from: number, to: number
 }
 
 /** What is added because a trace tells only nearly how it hangs together. */
-const UNKNOWN = 0.05;
+const UNKNOWN = 0.1;
 /** Noise of less stored steps leaves their stairs to be seen. */
 const COARSE = 1.2;
 /** Multiples of it fill a step evenly, in any number. */

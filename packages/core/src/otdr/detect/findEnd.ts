@@ -1,4 +1,5 @@
 import { NOISE_BIN, type Noise } from './noise.ts';
+import { powerOf } from './power.ts';
 
 // The end of a fiber is looked for in the power itself: noise adds to it, the same all along the trace, while its
 // logarithm is skew where there is little light. Constants that name no source were tuned on simulated instruments
@@ -53,15 +54,6 @@ const TAIL_M = 1200;
 /** Within so many meters light behind a reflection is rather its tail than a fiber that ends without a reflection. */
 const PASSING_M = 80;
 
-/** Powers of levels down to 65.535 dB, thousandth by thousandth, for logarithms take longer than all else here. */
-let powers: Float64Array | null = null;
-
-/** Power of a level as files have them, 0 dB or less, to a ten-thousandth of it. */
-function powerOf(levelDb: number): number {
-  powers ??= Float64Array.from({ length: 65_536 }, (_, below) => 10 ** (-below / 5000));
-  return powers[Math.min(65_535, Math.max(0, Math.round(-1000 * levelDb)))]!;
-}
-
 /** Power of a part of a trace, with its running sum. */
 class Power {
   readonly from: number;
@@ -78,7 +70,8 @@ class Power {
 
   /** Of the samples from one up to but not including another, as far as they belong to the part. */
   mean(from: number, to: number): number {
-    const [first, last] = [Math.max(this.from, from), Math.min(this.to, to)];
+    const first = Math.max(this.from, from);
+    const last = Math.min(this.to, to);
     return last <= first
       ? 0
       : (this.sums[last - this.from]! - this.sums[first - this.from]!) / (last - first);

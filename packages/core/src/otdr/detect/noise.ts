@@ -11,6 +11,8 @@ const MEAN_ABSOLUTE = Math.sqrt(2 / Math.PI);
 /** Noise of single samples along a trace, a figure a bin of 256 samples, dB. */
 export interface Noise {
   bins: Float64Array;
+  /** As much without the rounding of stored levels, where that is more. */
+  raw: Float64Array;
   /** Steps in which levels are stored, dB: their rounding alone is noise of a twelfth of their square. */
   storedStep: number;
   /** Standard deviation at a sample. */
@@ -40,7 +42,6 @@ export function noiseAlong(levels: Float32Array): Noise {
     raw[bin] = to > from ? sum / (to - from) / (MEAN_ABSOLUTE * Math.sqrt(6)) : 0;
   }
   const storedStep = storedStepOf(levels);
-  const least = Math.max(FINEST, storedStep) / Math.sqrt(12);
   const ends = new Float64Array(count);
   for (let bin = 0; bin < count; bin++)
     ends[bin] = levelBefore(levels, Math.min(levels.length, (bin + 1) * BIN));
@@ -49,20 +50,32 @@ export function noiseAlong(levels: Float32Array): Noise {
     let [from, to] = [bin, bin + 1];
     while (from > 0 && bin - from < SMOOTHED && isLike(ends, from - 1, bin)) from--;
     while (to < count && to - bin <= SMOOTHED && isLike(ends, to, bin)) to++;
-    bins[bin] = Math.max(least, median(raw.subarray(from, to) as unknown as number[]));
+    bins[bin] = median(raw.subarray(from, to) as unknown as number[]);
   }
-  return alongBins(bins, storedStep);
+  return overRounding(bins, storedStep);
+}
+
+/** Noise is never less than the rounding of stored levels alone. */
+function overRounding(raw: Float64Array, storedStep: number): Noise {
+  const least = Math.max(FINEST, storedStep) / Math.sqrt(12);
+  return {
+    ...alongBins(
+      raw.map((deviation) => Math.max(least, deviation)),
+      storedStep,
+    ),
+    raw,
+  };
 }
 
 /** Bins to either side that noise is smoothed over, unless their levels are so many dB away: noise jumps with a level. */
 const SMOOTHED = 3;
 const ALIKE_DB = 2;
 /** Samples of which the level at the back of a bin is the mean. */
-const BEHIND = 16;
+export const NOISE_BEHIND = 16;
 
 /** The level at the back of a bin: noise behind a loss counts for all of the bin that it lies in. */
 function levelBefore(levels: Float32Array, end: number): number {
-  const from = Math.max(0, end - BEHIND);
+  const from = Math.max(0, end - NOISE_BEHIND);
   let sum = 0;
   for (let at = from; at < end; at++) sum += levels[at]!;
   return sum / Math.max(1, end - from);
@@ -88,9 +101,28 @@ function storedStepOf(levels: Float32Array): number {
 
 const alongBins = (bins: Float64Array, storedStep: number): Noise => ({
   bins,
+  raw: bins,
   storedStep,
   at: (sample) => bins[Math.min(bins.length - 1, Math.max(0, Math.floor(sample / BIN)))]!,
 });
+
+/** The same noise with other figures of its bins, dB. */
+export const withBins = ({ storedStep }: Noise, bins: Float64Array): Noise =>
+  alongBins(bins, storedStep);
+
+/** Noise that neighbours share: so many times as large as their differences say, but for the rounding of levels. */
+export function shared({ raw, storedStep }: Noise, times: number): Noise {
+  const rounding = Math.max(FINEST, storedStep) ** 2 / 12;
+  const bins = raw.map((deviation) => {
+    const square = deviation * deviation;
+    const own = Math.max(square - rounding, LEAST_SHARE * square);
+    return Math.sqrt(own * times * times + rounding);
+  });
+  return { ...alongBins(bins, storedStep), raw };
+}
+
+/** Rounding that is not independent from sample to sample leaves less to differences: such a part of them is noise at least. */
+const LEAST_SHARE = 0.1;
 
 /** The same noise, so many times as large. */
 export const scaled = ({ bins, storedStep }: Noise, times: number): Noise =>

@@ -11,6 +11,9 @@ export interface Fit {
   left: number;
 }
 
+/** Slopes whose difference has such a variance are free, (dB a sample)². */
+const FREE = 1e6;
+
 /**
  * Running weighted sums over a trace, so that least squares through any part of it costs nothing. A
  * sample weighs the inverse of its variance, and nothing where it is masked.
@@ -23,11 +26,14 @@ export class Segments {
   /**
    * @param room an array to keep the sums in, {@link Segments.roomFor} long at least; whoever lends it does
    * not lend it twice at a time
+   * @param slopeVariance how much slopes on either side of a step may differ, (dB a sample)²: what they differ by more
+   * counts for less of a gain
    */
   constructor(
     levels: Float32Array,
     weights: Float32Array,
     room = new Float64Array(Segments.roomFor(levels.length)),
+    private readonly slopeVariance = FREE,
   ) {
     const n = (this.length = levels.length);
     // Places are counted from the middle: sums of squares stay small enough to be exact.
@@ -89,20 +95,20 @@ export class Segments {
     };
   }
 
-  /** How much two lines with a gap between them leave over less than one through all: large at a step. */
+  /**
+   * How much two lines with a gap between them leave over less than one through all: large at a step. Lines that are bent
+   * and have no step gain little.
+   */
   gain(from: number, split: number, gap: number, to: number, whole: number): number {
-    return whole - this.leftOver(from, split) - this.leftOver(split + gap, to);
+    return this.bestSplit(from, to, gap, whole, split, split, 1).gain;
   }
 
   /** As much, with the samples of the gap left out of the one line too: what they scatter is no sign of a step. */
   stepGain(from: number, split: number, gap: number, to: number): number {
     const { sums } = this;
     const [a, b, s, e] = [6 * from, 6 * to, 6 * split, 6 * (split + gap)];
-    const [w, wx, wxx, wy, wxy, wyy] = [0, 1, 2, 3, 4, 5].map(
-      (sum) => sums[s + sum]! - sums[a + sum]! + sums[b + sum]! - sums[e + sum]!,
-    ) as [number, number, number, number, number, number];
-    const both = this.leftOver(from, split) + this.leftOver(split + gap, to);
-    return leftOf(w, wx, wxx, wy, wxy, wyy) - both;
+    const of = (sum: number) => sums[s + sum]! - sums[a + sum]! + sums[b + sum]! - sums[e + sum]!;
+    return this.gain(from, split, gap, to, leftOf(of(0), of(1), of(2), of(3), of(4), of(5)));
   }
 
   /**
@@ -119,7 +125,7 @@ export class Segments {
     last: number,
     every: number,
   ): { at: number; gain: number } {
-    const { sums } = this;
+    const { sums, slopeVariance } = this;
     const [a, b] = [6 * from, 6 * to];
     const [w0, x0, xx0, y0, xy0, yy0] = [
       sums[a]!,
@@ -142,23 +148,29 @@ export class Segments {
     for (let at = first; at <= last; at += every) {
       const s = 6 * at;
       const e = s + 6 * gap;
-      const left =
-        leftOf(
-          sums[s]! - w0,
-          sums[s + 1]! - x0,
-          sums[s + 2]! - xx0,
-          sums[s + 3]! - y0,
-          sums[s + 4]! - xy0,
-          sums[s + 5]! - yy0,
-        ) +
-        leftOf(
-          w1 - sums[e]!,
-          x1 - sums[e + 1]!,
-          xx1 - sums[e + 2]!,
-          y1 - sums[e + 3]!,
-          xy1 - sums[e + 4]!,
-          yy1 - sums[e + 5]!,
-        );
+      const w = sums[s]! - w0;
+      const wx = sums[s + 1]! - x0;
+      const wy = sums[s + 3]! - y0;
+      const v = w1 - sums[e]!;
+      const vx = x1 - sums[e + 1]!;
+      const vy = y1 - sums[e + 3]!;
+      // Few divisions: there are ten thousand of these in a trace.
+      const [before, behind] = [w > 0 ? 1 / w : 0, v > 0 ? 1 / v : 0];
+      const spread = sums[s + 2]! - xx0 - wx * wx * before;
+      const along = sums[s + 4]! - xy0 - wx * wy * before;
+      const next = xx1 - sums[e + 2]! - vx * vx * behind;
+      const nextAlong = xy1 - sums[e + 4]! - vx * vy * behind;
+      let left = sums[s + 5]! - yy0 - wy * wy * before + yy1 - sums[e + 5]! - vy * vy * behind;
+      if (spread > 0 && next > 0) {
+        // What both slopes take away, less what they only take away by being another on either side.
+        const product = spread * next;
+        const both = spread + next + slopeVariance * product;
+        const bend = along * next - nextAlong * spread;
+        left -=
+          ((along * along * next + nextAlong * nextAlong * spread) * both - bend * bend) /
+          (product * both);
+      } else if (spread > 0) left -= (along * along) / spread;
+      else if (next > 0) left -= (nextAlong * nextAlong) / next;
       if (left < least) {
         least = left;
         best = at;
@@ -201,8 +213,13 @@ export class Segments {
    * are right. Each block's squared deviation, in its own variances, is 1 in the mean; a line takes two of them away.
    * @param parts without an event in them
    * @param length samples of a block: so many that blocks know nothing of each other
+   * @param usual what a block's squared deviation is in the mean where the weights are right
    */
-  scatter(parts: readonly (readonly [from: number, to: number])[], length: number): number {
+  scatter(
+    parts: readonly (readonly [from: number, to: number])[],
+    length: number,
+    usual = 1,
+  ): number {
     let [sum, count] = [0, 0];
     for (const [from, to] of parts) {
       const blocks = Math.floor((to - from) / length);
@@ -218,7 +235,7 @@ export class Segments {
       }
       count -= 2;
     }
-    return count < LEAST_BLOCKS ? 1 : (sum + SURE_BLOCKS) / (count + SURE_BLOCKS);
+    return count < LEAST_BLOCKS ? 1 : (sum / usual + SURE_BLOCKS) / (count + SURE_BLOCKS);
   }
 
   /** Weight that lies in a part. */

@@ -41,7 +41,7 @@ export function overStairs(
   masks: readonly Mask[],
   stop: number,
 ): Float32Array {
-  const smooth = Float32Array.from(levels);
+  const smooth = levels.slice();
   const sums = new Float64Array(levels.length + 1);
   for (let at = 0; at < levels.length; at++) sums[at + 1] = sums[at]! + levels[at]!;
   const edges = [start, ...masks.flatMap(({ at, to }) => [at, to]), stop];

@@ -3,15 +3,14 @@ import { correlationOf } from './correlation.ts';
 import { isSumOfTwo } from './echoes.ts';
 import { type FiberEnd, findEnd } from './findEnd.ts';
 import { overStairs, stairOf } from './stairs.ts';
-import { NOISE_BIN, type Noise, noiseAlong, scaled } from './noise.ts';
+import { NOISE_BEHIND, NOISE_BIN, type Noise, noiseAlong, scaled, shared } from './noise.ts';
 import { Segments } from './segments.ts';
+import { unskewed } from './unskew.ts';
 
 // Constants of this file that name no source were tuned on traces of the simulated OTDR (`packages/standin`).
 
 /** A rise of so many deviations, and of so many dB, is a reflection. */
 export const PEAK = { deviations: 8, least: 0.3 };
-/** Noise of single samples over which there is no fiber any more, dB. */
-const FLOOR = 1.5;
 
 /** Kept from trace to trace: to ask for megabytes anew takes longer than to fill them. */
 let sumsRoom = new Float64Array(0);
@@ -44,13 +43,19 @@ export interface Peak {
 export interface Survey {
   /** dB, one a sample; smoothed over the stairs of coarsely stored ones. */
   levels: Float32Array;
+  /** What is to be added to these, dB: a figure a bin of noise; null where it is nothing. */
+  biases: Float64Array | null;
   /** Samples over which steps of these may be smoothed, by the receiver or here, besides the pulse. */
   smear: number;
   noise: Noise;
   /** How many samples know as much as one that is independent. */
   correlated: number;
+  /** Samples beside reflections that were smoothed over less than others, and count for nothing. */
+  blurred: number;
   /** Samples of blocks by which weights are checked; null where samples are independent, and known by themselves. */
   block: number | null;
+  /** Meters between samples. */
+  spacingM: number;
   /** Samples that a step is spread over. */
   gap: number;
   peaks: Peak[];
@@ -75,7 +80,7 @@ export function surveyOf(levels: Float32Array, pulse: number, spacingM = 1): Sur
   const quick = noiseAlong(levels);
   const { deviation, samples } = correlationOf(levels, quick, 4 * gap + 20, calmTo(quick));
   const isWhite = samples < CHANCE && Math.abs(deviation - 1) < CHANCE - 1;
-  const noise = isWhite ? quick : scaled(quick, deviation);
+  const noise = isWhite ? quick : shared(quick, deviation);
   const correlated = isWhite ? 1 : samples;
   const told = findEnd(levels, noise, correlated, gap, spacingM);
   const { lost } = told;
@@ -112,14 +117,17 @@ export function surveyOf(levels: Float32Array, pulse: number, spacingM = 1): Sur
   const block = correlated === 1 ? null : BLOCK * correlated;
   // What noise is smoothed over, steps are too.
   const smear = Math.ceil(correlated - 1);
-  const found = { gap, peaks, start, end, lost, stop, drop: told.drop };
-  if (stair === 1) return { levels, noise, correlated, block, smear, ...found };
+  const found = { spacingM, gap, peaks, start, end, lost, stop, drop: told.drop };
+  const right = unskewed(levels, noise, correlated, isWhite ? 1 : deviation, start, stop);
+  if (stair === 1) return { ...right, correlated, block, smear, blurred: 0, ...found };
   return {
-    levels: overStairs(levels, stair, start, peaks, stop),
-    noise: scaled(noise, STAIR_ERROR * Math.sqrt(correlated / (stair + correlated))),
+    levels: overStairs(right.levels, stair, start, peaks, stop),
+    biases: right.biases,
+    noise: scaled(right.noise, STAIR_ERROR * Math.sqrt(correlated / (stair + correlated))),
     correlated: stair + correlated,
     block: BLOCK * correlated + STAIR_BLOCK * stair,
     smear: stair - 1 + smear,
+    blurred: (stair - 1) / 2,
     ...found,
   };
 }
@@ -131,6 +139,8 @@ const ECHO_NEAR = 4;
 
 /** Samples of a block that knows nothing of the next one, in those that know as much as one independent one, and in stairs. */
 const BLOCK = 6;
+/** Variance of the mean of such a block, in what it would be of a long one, where each sample shares with the next. */
+const SHORT = 1 - 1 / (2 * BLOCK);
 const STAIR_BLOCK = 1.5;
 
 /** Correlation that is less may be chance. */
@@ -146,33 +156,66 @@ function calmTo({ bins }: Noise): number {
   return (loud < 0 ? bins.length - 1 : loud) * NOISE_BIN;
 }
 
+/** Noise that grows so many times from a bin to the next jumps with a level. */
+const JUMP = 1.5;
+
+/** How much the attenuation of one fiber differs from that of the next, a standard deviation (common practice, no source). */
+const SLOPES_DB_PER_M = 0.015 / 1000;
+
 /**
  * Weighted sums over all that is fiber, for lines through it; they share their room with the next ones.
  * @param pool how many samples are taken together; a place of the sums is as many samples
  */
 export function segmentsOf(
-  { levels, noise, correlated, peaks, start, stop }: Survey,
+  { levels, biases, noise, correlated, peaks, start, stop, gap, spacingM, blurred }: Survey,
   pool = 1,
 ): Segments {
   const count = Math.floor(stop / pool);
   const [weights, means] = [roomOf('weights', count), roomOf('means', count)];
-  for (let bin = 0, at = 0; at < count; bin++) {
-    const deviation = noise.bins[bin]!;
+  const fill = (from: number, to: number, deviation: number, bias: number) => {
     const weight = pool / (deviation * deviation * correlated);
-    const bias = biasOf(deviation);
-    const to = Math.min(count, Math.ceil(((bin + 1) * NOISE_BIN) / pool));
-    for (; at < to; at++) {
+    const share = 1 / pool;
+    for (let at = from; at < to; at++) {
       let level = 0;
       for (let next = at * pool, end = next + pool; next < end; next++) level += levels[next]!;
-      means[at] = level / pool + bias;
+      means[at] = level * share + bias;
       weights[at] = weight;
     }
+  };
+  for (let bin = 0, at = 0; at < count; bin++) {
+    const [own, next] = [noise.bins[bin]!, noise.bins[bin + 1] ?? 0];
+    const to = Math.min(count, Math.ceil(((bin + 1) * NOISE_BIN) / pool));
+    // Where noise jumps at the back of a bin, what lies behind the jump is as noisy as the next bin.
+    const jump =
+      next > JUMP * own ? Math.max(at, to - Math.ceil((NOISE_BEHIND + 2 * gap) / pool)) : to;
+    const bias = biases === null ? 0 : biases[bin]!;
+    fill(at, jump, own, bias);
+    fill(jump, to, next, bias);
+    at = to;
   }
-  weights.fill(0, 0, Math.min(count, Math.ceil(start / pool)));
+  weights.fill(0, 0, Math.min(count, Math.ceil((start + blurred) / pool)));
   for (const { at, to } of peaks)
-    weights.fill(0, Math.floor(at / pool), Math.min(count, Math.ceil(to / pool)));
-  return new Segments(means, weights, roomOfSums(count));
+    weights.fill(
+      0,
+      Math.max(0, Math.floor((at - blurred) / pool)),
+      Math.min(count, Math.ceil((to + blurred) / pool)),
+    );
+  const bend = SLOPES_DB_PER_M * spacingM * pool;
+  return new Segments(means, weights, roomOfSums(count), bend * bend);
 }
+
+/**
+ * How much more levels vary about the lines through some parts than their weights say; 1 where samples are independent,
+ * and known by themselves.
+ * @param parts without an event in them, in places of the sums
+ * @param pool how many samples a place is
+ */
+export const scatterOf = (
+  segments: Segments,
+  { block }: Survey,
+  parts: readonly (readonly [from: number, to: number])[],
+  pool = 1,
+): number => (block === null ? 1 : segments.scatter(parts, Math.ceil(block / pool), SHORT));
 
 /** A survey as sums of pooled samples count it: whatever is masked stays so. */
 export const pooled = (survey: Survey, pool: number): Survey => ({
@@ -186,16 +229,6 @@ export const pooled = (survey: Survey, pool: number): Survey => ({
   start: Math.ceil(survey.start / pool),
   stop: Math.floor(survey.stop / pool),
 });
-
-/** Noise from which on the logarithm's own error counts, dB. */
-const BIASED = 0.05;
-
-/**
- * What the logarithm of noise takes off a level, dB: 5 log10(1 + x) of a noise x lies below 0 in the
- * mean, to second order by ln(10)/10 times the square of the noise in dB.
- */
-const biasOf = (deviation: number): number =>
-  deviation <= BIASED || deviation > FLOOR ? 0 : (Math.LN10 / 10) * deviation * deviation;
 
 /** How far a tail is followed, m: ten times as far as the longest that is usual takes for a third (common practice, no source). */
 const TAIL_M = 800;

@@ -1,5 +1,5 @@
 import { type Fit, levelAt, varianceAt } from '../detect/segments.ts';
-import { type Survey, segmentsOf, surveyOf } from '../detect/survey.ts';
+import { type Survey, scatterOf, segmentsOf, surveyOf } from '../detect/survey.ts';
 
 // Constants of this file that name no source were tuned on traces of the simulated OTDR (`packages/standin`).
 
@@ -58,9 +58,8 @@ export function measureAt(
   function lineOf(from: number, to: number): Fit | null {
     return to - from < LEAST || segments.weight(from, to) <= 0 ? null : segments.line(from, to);
   }
-  const block = survey.block === null ? null : Math.ceil(survey.block);
   // Where samples hang together, the parts between the places tell best by how much.
-  const wider = block === null ? 1 : Math.sqrt(segments.scatter(partsOf(wide, start, stop), block));
+  const wider = Math.sqrt(scatterOf(segments, survey, partsOf(wide, start, stop)));
   const losses = wide.map(({ startIndex: at }, index) => {
     const [before, after] = [lines[index], lines[index + 1]];
     if (!before || !after || at >= stop) return null;

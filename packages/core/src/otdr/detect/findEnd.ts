@@ -240,7 +240,7 @@ function endAt(
   const { power, gap } = dark;
   const peak = lastPeak(dark, bright.to);
   if (peak === null || isFiberBehind(dark, peak, bright))
-    return { end: dropAt(dark, bright), before: null, isReflection: false };
+    return { end: dropEnd(dark, bright), before: null, isReflection: false };
   const calm = peak.at - gap;
   const alone = { end: peak.at, before: null, isReflection: true };
   if (power.mean(calm - 8 * gap, calm) - dark.mean > dark.deviation) return alone;
@@ -249,6 +249,23 @@ function endAt(
   if (!isDark) return alone;
   const { end: at, isReflection } = endAt(dark, inner);
   return { ...alone, before: at === null ? null : { at, isReflection } };
+}
+
+/** Light of so many deviations behind a drop leaves in doubt whether the fiber ends there. */
+const DOUBT = 4;
+
+/** Where light ends at once; null where it only gets less, or where a little of it may go on. */
+function dropEnd(dark: Dark, bright: Block): number | null {
+  const at = dropAt(dark, bright);
+  if (at === null) return null;
+  const { power, mean, deviation, shared, gap, back } = dark;
+  const from = at + 4 * gap;
+  const known = varianceOf(back, shared);
+  const isDoubtful = (size: number) =>
+    power.mean(from, from + size) - mean >
+    DOUBT * deviation * Math.sqrt(varianceOf(size, shared) + known);
+  const room = power.to - back - from;
+  return room > back && [room, room >> 1, room >> 2].some(isDoubtful) ? null : at;
 }
 
 /** A rise of power, and what lay before it. */

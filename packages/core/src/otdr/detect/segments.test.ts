@@ -72,6 +72,32 @@ describe('the noise along a trace', () => {
     expect(noiseAlong(new Float32Array(1000)).at(500)).toBeGreaterThan(0));
 });
 
+describe('a bend of a line that is no step', () => {
+  // 4000 samples on either side; attenuation that differs by 0.1 dB/km bends a line, and moves no level.
+  const bent = (dbPerKm: number, step: number) =>
+    Float32Array.from({ length: 8000 }, (_, at) =>
+      at < 4000 ? -0.0002 * at : -0.8 - step - (0.0002 + dbPerKm / 1000) * (at - 4000),
+    );
+  const weights = new Float32Array(8000).fill(1 / 0.02 ** 2);
+  const gainOf = (levels: Float32Array, slopeVariance?: number) =>
+    new Segments(levels, weights, undefined, slopeVariance).stepGain(0, 4000, 2, 8000);
+
+  it('gains all that two lines take away where slopes are free', () =>
+    expect(gainOf(bent(0.01, 0))).toBeGreaterThan(100));
+
+  it('gains as little as it is likely where they are alike', () => {
+    // A difference of two thirds of its deviation costs nothing to speak of; four deviations cost 16.
+    const usual = (0.015 / 1000) ** 2;
+    expect(gainOf(bent(0.01, 0)) - gainOf(bent(0.01, 0), usual)).toBeLessThan(1);
+    const odd = gainOf(bent(0.06, 0)) - gainOf(bent(0.06, 0), usual);
+    expect(odd).toBeGreaterThan(14);
+    expect(odd).toBeLessThan(16.1);
+  });
+
+  it('takes nothing from a step between lines of one slope', () =>
+    expect(gainOf(bent(0, 0.05), 1e-10)).toBeCloseTo(gainOf(bent(0, 0.05)), 3));
+});
+
 describe('the best split', () => {
   it('is the one with the largest gain, however sparsely it is looked for', () => {
     fc.assert(

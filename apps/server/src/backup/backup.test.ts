@@ -1,11 +1,11 @@
 import { Readable } from 'node:stream';
-import { fileURLToPath } from 'node:url';
 import { text } from 'node:stream/consumers';
 import { createGunzip } from 'node:zlib';
 import { sql } from 'drizzle-orm';
 import { demoDocument } from '@cordel/demo';
 import { v7 as uuid } from 'uuid';
-import { type Db, type OpenDb, openMemory, openServer, rowsOf } from '../db/client.ts';
+import { type Db, type OpenDb, openServer, rowsOf } from '../db/client.ts';
+import { MIGRATIONS, openMade } from '../testing/madeDatabase.ts';
 import { changesAfter } from '../changes/queries.ts';
 import { writeDocument } from '../exchange/import/importProject.ts';
 import { type TestApi, startApi } from '../testing/api.ts';
@@ -18,7 +18,6 @@ import { NotRestored, restoreBackup } from './restoreBackup.ts';
 import { BACKUP_TABLES, LEFT_OUT } from './tables.ts';
 import { backupLines } from './writeBackup.ts';
 
-const MIGRATIONS = fileURLToPath(new URL('../../drizzle', import.meta.url));
 const POSTGRES = postgresFolder();
 
 let api: TestApi;
@@ -58,7 +57,7 @@ async function collected(db: Db): Promise<string[]> {
 
 /** Empty databases that a backup goes into: the embedded one, and a server where the tests have one. */
 const TARGETS: [string, () => Promise<OpenDb>][] = [
-  ['the embedded database', () => openMemory(MIGRATIONS)],
+  ['the embedded database', () => openMade()],
   ...(POSTGRES
     ? ([
         [
@@ -125,7 +124,7 @@ it.each(TARGETS)(
 );
 
 it('comes back as another database, which signs as before with its keys', async () => {
-  const target = await openMemory(MIGRATIONS);
+  const target = await openMade();
   await restoreBackup(target.db, Readable.from([backup]));
   const [before, after] = [databaseId(api.db), databaseId(target.db)];
   expect(await before()).toBe(await databaseId(api.db)());
@@ -154,7 +153,7 @@ it('is of one moment: what is recorded meanwhile is not in it', async () => {
 });
 
 it('who has read changes of the database before asks for everything again', async () => {
-  const target = await openMemory(MIGRATIONS);
+  const target = await openMade();
   await restoreBackup(target.db, Readable.from([backup]));
   const [project] = await rowsOf<{ id: string }>(target.db, sql`select id from projects limit 1`);
   for (const xact of [0n, 1_000_000_000n]) {
@@ -184,7 +183,7 @@ it('comes from the running server, gzipped', async () => {
 describe('a backup that is not restored leaves nothing behind', () => {
   let target: OpenDb;
   beforeAll(async () => {
-    target = await openMemory(MIGRATIONS);
+    target = await openMade();
   });
   afterAll(() => target.close());
   const lines = () => backup.split('\n');

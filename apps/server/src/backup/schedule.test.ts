@@ -4,9 +4,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { gunzipSync } from 'node:zlib';
-import { fileURLToPath } from 'node:url';
 import { sql } from 'drizzle-orm';
 import { type OpenDb, openMemory, rowsOf } from '../db/client.ts';
+import { MIGRATIONS, openMade } from '../testing/madeDatabase.ts';
 import { type TestApi, startApi } from '../testing/api.ts';
 import { attemptOn, smallDocument } from '../testing/small.ts';
 import { restoreAny } from './restoreAny.ts';
@@ -14,7 +14,6 @@ import { restoreBackup } from './restoreBackup.ts';
 import { backupFile } from './routes.ts';
 import { backUpDay, keptDays } from './schedule.ts';
 
-const MIGRATIONS = fileURLToPath(new URL('../../drizzle', import.meta.url));
 const day = (text: string): Date => new Date(`${text}T02:00:00.000Z`);
 
 let folder: string;
@@ -79,7 +78,7 @@ describe('backups by themselves', () => {
     );
     const lines = gunzipSync(await readFile(path!)).toString();
     await rm(own, { recursive: true, force: true });
-    const target = await openMemory(MIGRATIONS);
+    const target = await openMade();
     await restoreAny(
       () => Promise.resolve({ ...target, close: () => Promise.resolve() }),
       () => Readable.from([lines]),
@@ -94,7 +93,7 @@ describe('backups by themselves', () => {
   });
 
   it('go into no database in which somebody has an account already', async () => {
-    const target = await openMemory(MIGRATIONS);
+    const target = await openMade();
     await rowsOf(
       target.db,
       sql`insert into people (id, name, email) values (gen_random_uuid(), 'Olga Host', 'olga@firm.example')`,

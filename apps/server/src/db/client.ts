@@ -107,12 +107,21 @@ export async function openByPort(
   };
 }
 
-/** Opens the embedded database in memory, for tests. */
-export async function openMemory(migrationsFolder: string): Promise<OpenDb> {
-  const engine = await openMemoryEngine();
+/** An embedded database in memory, of which a copy can be taken. */
+export interface OpenMemory extends OpenDb {
+  copy(): Promise<Blob>;
+}
+
+/**
+ * Opens the embedded database in memory, for tests.
+ * @param from a copy of another that it begins as
+ */
+export async function openMemory(migrationsFolder: string, from?: Blob): Promise<OpenMemory> {
+  const engine = await openMemoryEngine(from);
   const open = await openEmbedded(() => Promise.resolve(engine), migrationsFolder);
   return {
     ...open,
+    copy: engine.copy,
     close: async () => {
       await open.close();
       await engine.close();

@@ -1,17 +1,15 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import { digestOf } from '@cordel/core/close';
 import type { Evidence } from '@cordel/core';
 import type { ProjectDocument } from '@cordel/core/document';
 import { v7 as uuid } from 'uuid';
 import { createApi } from '../app.ts';
-import { type OpenDb, openMemory, openServer } from '../db/client.ts';
+import { type OpenDb, openServer } from '../db/client.ts';
 import { listenOn } from '../db/notices.ts';
+import { MIGRATIONS, openMade } from './madeDatabase.ts';
 import { newDatabase, postgresFolder } from './postgres.ts';
-
-const MIGRATIONS = fileURLToPath(new URL('../../drizzle', import.meta.url));
 
 export interface Answer {
   status: number;
@@ -24,7 +22,7 @@ const POSTGRES = postgresFolder();
 
 /** Databases of servers that stand side by side. */
 async function openAll(): Promise<OpenDb[]> {
-  if (!POSTGRES) return [await openMemory(MIGRATIONS)];
+  if (!POSTGRES) return [await openMade()];
   const url = await newDatabase(POSTGRES, `api_${uuid().replaceAll('-', '')}`);
   const opened = [await openServer(url, MIGRATIONS), await openServer(url, null)];
   return opened.map((own) => {

@@ -126,9 +126,18 @@ const answerBy = (database: PGlite, messages: Uint8Array, onPiece: (piece: Uint8
     onRawData: (view) => onPiece(view.slice()),
   });
 
-/** An embedded database in memory, for tests; nothing of it lasts. */
-export async function openMemoryEngine(): Promise<Engine> {
-  const database = await PGlite.create();
+/** An embedded database in memory, of which a copy can be taken. */
+export interface MemoryEngine extends Engine {
+  /** The whole database as it is. */
+  copy(): Promise<Blob>;
+}
+
+/**
+ * An embedded database in memory, for tests; nothing of it lasts.
+ * @param from a copy of another that it begins as; an empty one without
+ */
+export async function openMemoryEngine(from?: Blob): Promise<MemoryEngine> {
+  const database = await PGlite.create(from && { loadDataDir: from });
   await listen(database);
   return {
     answer: (messages, onPiece) => answerBy(database, messages, onPiece),
@@ -136,5 +145,6 @@ export async function openMemoryEngine(): Promise<Engine> {
     isInTransaction: () => database.isInTransaction(),
     rollback: () => rollback(database),
     close: () => database.close(),
+    copy: () => database.dumpDataDir('none'),
   };
 }

@@ -63,7 +63,7 @@ function exchanged(
   if (opposite && a.wavelengthNm !== b.wavelengthNm) return [];
   // What the two kinds differ by at each point, and how much fibers differ in that.
   const count = ones[0]!.length;
-  const usual = Array.from({ length: count }, (_, point) => {
+  const own = Array.from({ length: count }, (_, point) => {
     const list = keys.flatMap((_, index) => {
       const [x, y] = [ones[index]![point], twos[index]![point]];
       return x && y ? [x.lossDb - y.lossDb] : [];
@@ -71,16 +71,20 @@ function exchanged(
     if (list.length < 3) return null;
     return { middle: median(list), spread: Math.max(UNLIKE, scaledMad(list)) };
   });
+  const spreads = own.flatMap((point) => (point ? [point.spread] : []));
+  // Few fibers may be alike by chance at one point. How much the ends of fibers differ is much the same at all of them.
+  const least = opposite && spreads.length > 0 ? median(spreads) : 0;
+  const usual = own.map((point) => point && { ...point, spread: Math.max(least, point.spread) });
   const cost = (i: number, j: number, points: readonly number[]): number =>
     points.reduce((sum, point) => {
-      const [x, y, own] = [ones[i]![point]!, twos[j]![point]!, usual[point]!];
+      const [x, y, both] = [ones[i]![point]!, twos[j]![point]!, usual[point]!];
       return (
         sum +
-        (x.lossDb - y.lossDb - own.middle) ** 2 /
-          (x.sigmaDb ** 2 + y.sigmaDb ** 2 + own.spread ** 2)
+        (x.lossDb - y.lossDb - both.middle) ** 2 /
+          (x.sigmaDb ** 2 + y.sigmaDb ** 2 + both.spread ** 2)
       );
     }, 0);
-  const everywhere = usual.flatMap((own, point) => (own ? [point] : []));
+  const everywhere = usual.flatMap((both, point) => (both ? [point] : []));
   const seenBy = (i: number) => everywhere.filter((point) => ones[i]![point] && twos[i]![point]);
   const found: { pair: string; problem: ProofProblem }[] = [];
   for (let i = 0; i < keys.length; i++) {

@@ -16,7 +16,8 @@ import {
 } from '@cordel/core/otdr';
 import { sorProblemText, traceWarningText } from '@cordel/text/files';
 import { type WatchEvent, watchText } from '@cordel/text/otdr/watch';
-import { CannotWatch, watchFolder } from './watch.ts';
+import { CannotWatch } from './watch/server.ts';
+import { watchFolder } from './watch/watchFolder.ts';
 
 /** Trace files on the command line: JSON on standard output, words on standard error. */
 const USAGE = `otdr dump FILE.sor | events FILE.sor | compare FILE.sor | pair A.sor B.sor | copy IN.sor OUT.sor | watch FOLDER --server URL [--project NAME] [--cable NAME] [--pattern PATTERN]`;

@@ -266,20 +266,21 @@ describe('what is wrong with the traces is said', () => {
     expect(messages(problemsOf(again(0, { unplugged: true })), 'noise only')).toHaveLength(1);
   });
 
+  /** Files of which those of two fibers, of one direction and wavelength, are named for each other. */
+  const mixedUp = (list: readonly ReadTrace[], one: string, two: string, kind: string) => {
+    const file = (circuit: string) => list.find(({ trace }) => trace.id === `${circuit} ${kind}`)!;
+    const as = ({ bytes, trace }: ReadTrace, circuit: string): ReadTrace => ({
+      bytes,
+      trace: { ...trace, id: `${circuit} ${kind}`, circuit },
+    });
+    const [a, b] = [file(one), file(two)];
+    return list.map((own) => (own === a ? as(b, one) : own === b ? as(a, two) : own));
+  };
+
   it('two fibers mixed up, where their joints tell them apart', () => {
     const own = lineOf(6, { loss: { 'kiln 2': 0.25, 'osier 3': 0.2 } });
     const list = shootAll(own);
-    const [a, b] = ['L 2 AB 1550', 'L 3 AB 1550'].map((id) =>
-      list.find(({ trace }) => trace.id === id)!,
-    ) as [ReadTrace, ReadTrace];
-    const mixed = list.map((one) =>
-      one === a
-        ? { bytes: b.bytes, trace: { ...b.trace, id: a.trace.id, circuit: 'L 2' } }
-        : one === b
-          ? { bytes: a.bytes, trace: { ...a.trace, id: b.trace.id, circuit: 'L 3' } }
-          : one,
-    );
-    const proved = proveAll(own, mixed);
+    const proved = proveAll(own, mixedUp(list, 'L 2', 'L 3', 'AB 1550'));
     const [problem] = findSwappedFibers(proved.proof, own.circuits, proved.figures);
     expect(problem!.message).toMatchObject({ code: 'swapped', first: 'L 2', second: 'L 3' });
     const right = proveAll(own, list);

@@ -54,6 +54,9 @@ const lengthAt = async (path: string, name?: string): Promise<number> => {
   return (name ? (body as Record<string, unknown[]>)[name]! : (body as unknown[])).length;
 };
 
+/** Each record of the splicer has a number of its own. */
+let nextNumber = 7000;
+
 const TABLES: Record<string, Table> = {
   'a record that was set aside': {
     send: (entries) => api.post(`${projectPath()}/set-aside`, { entries }),
@@ -76,7 +79,7 @@ const TABLES: Record<string, Table> = {
     send: (records) => api.post(`${projectPath()}/splicer-records`, { records }),
     count: () => lengthAt(`${projectPath()}/splicer-records`),
     entry: async () => {
-      const record = splicerRecord(7000 + Math.floor(performance.now()));
+      const record = splicerRecord(nextNumber++);
       return [record, { ...record, number: record.number + 500_000 }];
     },
   },

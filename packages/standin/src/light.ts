@@ -6,13 +6,15 @@ export interface TrueJoint {
   step: number;
   /** Reflectance, dB (such as -45); null for a fusion splice. */
   reflectance: number | null;
+  /** dB/km of the fiber behind it; as before where nothing is said. */
+  attenuation?: number;
 }
 
 /** A fiber as light finds it, and the pulse that is sent into it. */
 export interface LitFiber {
   /** Meters of fiber to its end. */
   length: number;
-  /** dB/km. */
+  /** dB/km up to the first joint that says another. */
   attenuation: number;
   joints: readonly TrueJoint[];
   /** Reflectance of the end, dB; null where it gives none back. */
@@ -42,23 +44,23 @@ export interface Light {
 export function lightOf(fiber: LitFiber, spacing: number, samples: number): Light {
   const { length, attenuation, pulseM } = fiber;
   const joints = [...fiber.joints].sort((a, b) => a.position - b.position);
-  // Of power: 10 log10 both ways is 5 log10 of what comes back.
-  const decay = (attenuation * Math.LN10) / 5 / 1000;
   const edges = [0, ...joints.map(({ position }) => Math.min(position, length)), length];
-  const parts: { from: number; to: number; power: number; before: number }[] = [];
-  let [loss, before] = [0, 0];
+  const parts: { from: number; to: number; power: number; decay: number; before: number }[] = [];
+  let [own, power, before] = [attenuation, 1, 0];
   edges.slice(1).forEach((to, index) => {
     const from = edges[index]!;
-    const power = 10 ** (-loss / 5) * Math.exp(-decay * from);
-    parts.push({ from, to, power, before });
+    // Of power: 10 log10 both ways is 5 log10 of what comes back.
+    const decay = (own * Math.LN10) / 5 / 1000;
+    parts.push({ from, to, power, decay, before });
     before += (power * -Math.expm1(-decay * (to - from))) / decay;
-    loss += joints[index]?.step ?? 0;
+    power *= Math.exp(-decay * (to - from)) * 10 ** (-(joints[index]?.step ?? 0) / 5);
+    own = joints[index]?.attenuation ?? own;
   });
   let part = 0;
   /** All backscatter of the fiber up to a place. */
   const sumTo = (meters: number, at: number): number => {
-    const { from, to, power, before: sum } = parts[at]!;
-    return sum + (power * -Math.expm1(-decay * (Math.min(meters, to) - from))) / decay;
+    const { from, to, power: begun, decay, before: sum } = parts[at]!;
+    return sum + (begun * -Math.expm1(-decay * (Math.min(meters, to) - from))) / decay;
   };
   const partOf = (meters: number, from: number): number => {
     let at = from;
@@ -66,7 +68,7 @@ export function lightOf(fiber: LitFiber, spacing: number, samples: number): Ligh
     while (at + 1 < parts.length && parts[at]!.to <= meters) at++;
     return at;
   };
-  const power = new Float64Array(samples);
+  const all = new Float64Array(samples);
   for (let at = 0; at < samples; at++) {
     const meters = at * spacing;
     if (meters - pulseM >= length) break;
@@ -74,12 +76,12 @@ export function lightOf(fiber: LitFiber, spacing: number, samples: number): Ligh
     const tail = Math.max(0, meters - pulseM);
     // The head of the pulse leaves the glass at its end; its tail is seen for a pulse more.
     const lit = sumTo(meters, part) - sumTo(tail, partOf(tail, part));
-    power[at] = meters <= 0 ? 1 : lit / Math.max(1e-9, Math.min(pulseM, meters));
+    all[at] = meters <= 0 ? 1 : lit / Math.max(1e-9, Math.min(pulseM, meters));
   }
   const backscatter = -80 + 10 * Math.log10(fiber.pulseNs);
   const powerAt = (meters: number): number => {
-    const { from, power: own } = parts[partOf(Math.max(0, meters - 1e-6), 0)]!;
-    return own * Math.exp(-decay * (meters - from));
+    const { from, power: begun, decay } = parts[partOf(Math.max(0, meters - 1e-6), 0)]!;
+    return begun * Math.exp(-decay * (meters - from));
   };
   const glare = (reflectance: number, meters: number): number =>
     powerAt(meters) * 10 ** ((reflectance - backscatter) / 10);
@@ -91,8 +93,23 @@ export function lightOf(fiber: LitFiber, spacing: number, samples: number): Ligh
       reflect(reflected, Math.round(position / spacing), pulse, glare(reflectance, position));
   if (fiber.endReflectance !== null)
     reflect(reflected, Math.round(length / spacing), pulse, glare(fiber.endReflectance, length));
-  for (let at = 0; at < samples; at++) power[at]! += reflected[at]!;
-  return { all: power, reflected };
+  for (let at = 0; at < samples; at++) all[at]! += reflected[at]!;
+  return { all, reflected };
+}
+
+/** What a fiber takes from its start to a place, joints and glass, dB; joints in order along it. */
+export function lossTo(
+  { attenuation, joints }: Pick<LitFiber, 'attenuation' | 'joints'>,
+  meters: number,
+): number {
+  let [own, from, loss] = [attenuation, 0, 0];
+  for (const joint of joints) {
+    if (joint.position >= meters) break;
+    loss += (own * (joint.position - from)) / 1000 + joint.step;
+    own = joint.attenuation ?? own;
+    from = joint.position;
+  }
+  return loss + (own * (meters - from)) / 1000;
 }
 
 /** Adds a reflection over the length of a pulse, with its short way back. */

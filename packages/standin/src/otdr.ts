@@ -1,5 +1,5 @@
 import { LIGHT, type NewTrace, SIMULATED_MAKER } from '@cordel/core/otdr';
-import { type TrueJoint, lightOf } from './light.ts';
+import { type TrueJoint, lightOf, lossTo } from './light.ts';
 import { seeded } from './random.ts';
 import { IDEAL, LOWEST_DB, type Receiver, receive } from './receiver.ts';
 
@@ -140,10 +140,7 @@ export function shootTrace(task: OtdrTask): NewTrace {
           comment: '',
         },
       ],
-      totalLoss: Math.round(
-        1000 *
-          ((task.attenuation * length) / 1000 + sorted.reduce((sum, { step }) => sum + step, 0)),
-      ),
+      totalLoss: Math.round(1000 * lossTo({ ...task, joints: sorted }, length)),
       lossStart: 0,
       lossEnd: time(length),
       returnLoss: 30_000,

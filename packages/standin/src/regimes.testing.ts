@@ -1,6 +1,6 @@
 import { errorFunction } from 'simple-statistics';
 import { LIGHT, analyse, readSor, writeSor } from '@cordel/core/otdr';
-import type { TrueJoint } from './light.ts';
+import { type TrueJoint, lossTo } from './light.ts';
 import { type OtdrTask, shootTrace } from './otdr.ts';
 import { IDEAL, type Receiver } from './receiver.ts';
 import { type Random, seeded } from './random.ts';
@@ -114,6 +114,8 @@ function draw(regime: Regime, seed: number): Drawn {
         ? regime.splitterDb!(random)
         : (random.uniform() < 0.25 ? -1 : 1) * between(random, 0.05, 0.2),
     reflectance: index === 2 ? between(random, -55, -40) : null,
+    // No two fibers are of quite the same glass.
+    attenuation: attenuation + between(random, -0.01, 0.01),
   }));
   const shared =
     receiver.smoothing > 1
@@ -175,14 +177,14 @@ function boundOf(
 
 /** Whether noise hides the end and all that lies before it behind the last splitter, so that nobody can tell it. */
 function hidden(
-  { attenuation, length, joints, endReflectance, spacing, pulseNs }: OtdrTask,
+  { length, joints, endReflectance, spacing, pulseNs }: OtdrTask,
   losses: number,
   shared: number,
   noise: number,
   pulseM: number,
 ): boolean {
   const deviation = (noise * Math.LN10) / 5;
-  const light = 10 ** (-((attenuation * length) / 1000 + losses) / 5);
+  const light = 10 ** (-losses / 5);
   const height =
     endReflectance == null
       ? 0
@@ -237,13 +239,10 @@ export function measureRegime(regime: Regime, seed: number, traces: number): Reg
     const { events, endM } = analyse(file.value);
     const found = events.filter(({ kind }) => kind !== 'end');
     const { spacing, length } = task;
-    const lossesTo = (meters: number) =>
-      joints.reduce((sum, { position, step }) => sum + (position < meters ? step : 0), 0);
     const stored = receiver.storedStepDb ** 2 / 12;
     const own = receiver.smoothing > 1 ? task.noise / Math.sqrt(receiver.smoothing) : task.noise;
     const variance = (meters: number) => {
-      const level = (task.attenuation * meters) / 1000 + lossesTo(meters);
-      return shared * (own * 10 ** (level / 5)) ** 2 + stored;
+      return shared * (own * 10 ** (lossTo(task, meters) / 5)) ** 2 + stored;
     };
     const used = new Set<number>();
     joints.forEach(({ position, step }, index) => {
@@ -271,7 +270,7 @@ export function measureRegime(regime: Regime, seed: number, traces: number): Reg
       if (error < 2 * sigmaDb!) two++;
     });
     falseOnes += found.length - used.size;
-    const isHidden = hidden(task, lossesTo(length), shared, own, pulseM);
+    const isHidden = hidden(task, lossTo(task, length), shared, own, pulseM);
     if (isHidden) endHidden++;
     else if (endM === null) endUnseen++;
     else if (Math.abs(endM - length) > Math.max(2 * spacing, pulseM) + spacing / 2) endWrong++;

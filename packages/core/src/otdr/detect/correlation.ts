@@ -10,7 +10,7 @@ const MEDIAN_ABSOLUTE = 0.6745;
 const ENOUGH = 2.5;
 
 /** What samples still share over a distance at which it ends. */
-const LITTLE = 0.025;
+const LITTLE = 0.05;
 
 /** How samples hang together that lie beside each other. */
 export interface Correlation {

@@ -138,9 +138,10 @@ export function findEnd(
     };
   const bright = lastLight(dark, power.to);
   if (bright === null) return { end: from === 0 ? 0 : null, before: null, lost: null, drop: null };
-  const { end, before } = endAt(dark, bright);
+  const { end, before, doubtful } = endAt(dark, bright);
   const fades = lostAt(dark, end ?? bright.to);
-  const lost = before === null ? fades : Math.min(before.at, fades ?? before.at);
+  const dropped = before?.at ?? doubtful;
+  const lost = dropped === null ? fades : Math.min(dropped, fades ?? dropped);
   return {
     end,
     before,
@@ -232,17 +233,20 @@ function lastLight(
   return last;
 }
 
+interface EndBefore extends Pick<FiberEnd, 'end' | 'before'> {
+  isReflection: boolean;
+  /** Where light is lost at once, and may go on; null where that is not so. */
+  doubtful: number | null;
+}
+
 /** The end by the last light, and where light had ended before it. */
-function endAt(
-  dark: Dark,
-  bright: Block,
-): Pick<FiberEnd, 'end' | 'before'> & { isReflection: boolean } {
+function endAt(dark: Dark, bright: Block): EndBefore {
   const { power, gap } = dark;
   const peak = lastPeak(dark, bright.to);
   if (peak === null || isFiberBehind(dark, peak, bright))
-    return { end: dropEnd(dark, bright), before: null, isReflection: false };
+    return { ...dropEnd(dark, bright), before: null, isReflection: false };
   const calm = peak.at - gap;
-  const alone = { end: peak.at, before: null, isReflection: true };
+  const alone = { end: peak.at, before: null, isReflection: true, doubtful: null };
   if (power.mean(calm - 8 * gap, calm) - dark.mean > dark.deviation) return alone;
   const inner = lastLight(dark, calm);
   const isDark = inner !== null && calm - inner.to > 4 * gap;
@@ -254,10 +258,10 @@ function endAt(
 /** Light of so many deviations behind a drop leaves in doubt whether the fiber ends there. */
 const DOUBT = 4;
 
-/** Where light ends at once; null where it only gets less, or where a little of it may go on. */
-function dropEnd(dark: Dark, bright: Block): number | null {
+/** Where light ends at once; no end where it only gets less, and a doubtful one where a little of it may go on. */
+function dropEnd(dark: Dark, bright: Block): Pick<EndBefore, 'end' | 'doubtful'> {
   const at = dropAt(dark, bright);
-  if (at === null) return null;
+  if (at === null) return { end: null, doubtful: null };
   const { power, mean, deviation, shared, gap, back } = dark;
   const from = at + 4 * gap;
   const known = varianceOf(back, shared);
@@ -265,7 +269,9 @@ function dropEnd(dark: Dark, bright: Block): number | null {
     power.mean(from, from + size) - mean >
     DOUBT * deviation * Math.sqrt(varianceOf(size, shared) + known);
   const room = power.to - back - from;
-  return room > back && [room, room >> 1, room >> 2].some(isDoubtful) ? null : at;
+  return room > back && [room, room >> 1, room >> 2].some(isDoubtful)
+    ? { end: null, doubtful: at }
+    : { end: at, doubtful: null };
 }
 
 /** A rise of power, and what lay before it. */

@@ -182,10 +182,13 @@ export class Segments {
   /** The step that was read last, and its variance: kept here, for a thousand are read in a trace. */
   readonly step = { loss: 0, variance: Infinity };
 
-  /** Reads the step between the lines before and behind a gap, both taken to its beginning, into {@link step}. */
-  readStep(from: number, at: number, behind: number, to: number): void {
+  /**
+   * Reads the step between the lines before and behind a gap into {@link step}. Both are taken to one place.
+   * @param place where a step is half over: a pulse shows every place of the fiber half of its length later
+   */
+  readStep(from: number, at: number, behind: number, to: number, place = (at + behind) / 2): void {
     const { step } = this;
-    step.loss = this.levelOf(from, at, at) - this.levelOf(behind, to, at);
+    step.loss = this.levelOf(from, at, place) - this.levelOf(behind, to, place);
     step.variance = this.lineVariance + this.firstVariance;
   }
 

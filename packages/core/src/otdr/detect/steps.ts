@@ -126,6 +126,7 @@ function measured(
       eventAt(
         segments,
         place,
+        gap,
         index === 0 ? start : places[index - 1]!.to,
         index + 1 < places.length ? places[index + 1]!.at : stop,
       ),
@@ -327,12 +328,17 @@ function settled(
   return list;
 }
 
-function eventAt(segments: Segments, place: Place, from: number, to: number): FoundEvent {
-  const { at, peak } = place;
+function eventAt(
+  segments: Segments,
+  { at, to: behind, peak }: Place,
+  gap: number,
+  from: number,
+  to: number,
+): FoundEvent {
   let [loss, sigma] = [0, Infinity];
-  if (at - from >= 3 && to - place.to >= 3) {
-    // The step is the same wherever both lines are read, but for their slopes: read it at the event.
-    segments.readStep(from, at, place.to, to);
+  if (at - from >= 3 && to - behind >= 3) {
+    // The way back from a reflection is no part of its step.
+    segments.readStep(from, at, behind, to, at + Math.min(gap, behind - at) / 2);
     loss = segments.step.loss;
     sigma = Math.sqrt(segments.step.variance);
   }

@@ -60,9 +60,11 @@ export function measureAt(
   }
   // Where samples hang together, the parts between the places tell best by how much.
   const wider = Math.sqrt(scatterOf(segments, survey, partsOf(wide, start, stop)));
-  const losses = wide.map(({ startIndex: at }, index) => {
+  const losses = wide.map(({ startIndex }, index) => {
     const [before, after] = [lines[index], lines[index + 1]];
-    if (!before || !after || at >= stop) return null;
+    if (!before || !after || startIndex >= stop) return null;
+    // A pulse shows every place of the fiber half of its length later: a step lies where it is half over.
+    const at = (zones[index]!.startIndex + zones[index]!.endIndex) / 2;
     return {
       lossDb: levelAt(before, at) - levelAt(after, at),
       sigmaDb: wider * Math.sqrt(varianceAt(before, at) + varianceAt(after, at)),

@@ -182,3 +182,51 @@ describe('events that are called by what they are', () => {
     expect(slow).toBeLessThan(14);
   });
 });
+
+describe('a step between fibers of different attenuation', () => {
+  const attenuation = 0.2;
+  const behind = 0.26;
+  const joints = [{ position: 9000, step: 0.1, reflectance: null, attenuation: behind }];
+  // 2 us light up 204 m, and show each place of the fiber 102 m later in the mean.
+  const shot = task({
+    length: 18_000,
+    samples: 20_000,
+    attenuation,
+    joints,
+    pulseNs: 2000,
+    noise: 0.002,
+  });
+
+  it('is as large as it is, not by what lies within a pulse of it', () => {
+    const [found] = read(shot).events.filter(({ kind }) => kind === 'splice');
+    // Read where the pulse comes to the joint it would be 0.006 dB off: 102 m of what attenuations differ by.
+    expect(Math.abs(found!.lossDb! - 0.1)).toBeLessThan(0.002);
+    expect(Math.abs(found!.lossDb! - 0.1)).toBeLessThan(4 * found!.sigmaDb!);
+  });
+
+  it('bends the trace there, as light that is counted twice would', () => {
+    const list = levels(shot);
+    const fall = (from: number, to: number) => (list[from]! - list[to]!) / ((to - from) / 1000);
+    expect(fall(1000, 8800)).toBeCloseTo(attenuation, 2);
+    expect(fall(9400, 17_400)).toBeCloseTo(behind, 2);
+  });
+});
+
+describe('a splitter behind which next to nothing is left', () => {
+  it('is no end of the fiber while a little light may go on, and nothing behind it is made out', () => {
+    const splitter = { position: 17_400, step: 14.3, reflectance: null };
+    const told = Array.from({ length: 12 }, (_, index) => {
+      const noise = 0.0012 + 0.0002 * (index % 4);
+      const shot = { length: 22_000, samples: 24_500, joints: [splitter], endReflectance: null };
+      return read(task({ ...shot, seed: 300 + index, noise }));
+    });
+    for (const { endM, fadedM, events } of told) {
+      // A single sample is a third of its noise there: the fiber is lost in it, and goes on.
+      expect(endM === null || Math.abs(endM - 22_000) < 30).toBe(true);
+      expect(Math.abs(fadedM! - 17_400)).toBeLessThan(100);
+      expect(events.filter(({ positionM }) => positionM > 17_600 && positionM < 21_900)).toEqual(
+        [],
+      );
+    }
+  });
+});

@@ -172,16 +172,7 @@ export function segmentsOf(
 ): Segments {
   const count = Math.floor(stop / pool);
   const [weights, means] = [roomOf('weights', count), roomOf('means', count)];
-  const fill = (from: number, to: number, deviation: number, bias: number) => {
-    const weight = pool / (deviation * deviation * correlated);
-    const share = 1 / pool;
-    for (let at = from; at < to; at++) {
-      let level = 0;
-      for (let next = at * pool, end = next + pool; next < end; next++) level += levels[next]!;
-      means[at] = level * share + bias;
-      weights[at] = weight;
-    }
-  };
+  const weightOf = (deviation: number) => pool / (deviation * deviation * correlated);
   for (let bin = 0, at = 0; at < count; bin++) {
     const [own, next] = [noise.bins[bin]!, noise.bins[bin + 1] ?? 0];
     const to = Math.min(count, Math.ceil(((bin + 1) * NOISE_BIN) / pool));
@@ -189,8 +180,9 @@ export function segmentsOf(
     const jump =
       next > JUMP * own ? Math.max(at, to - Math.ceil((NOISE_BEHIND + 2 * gap) / pool)) : to;
     const bias = biases === null ? 0 : biases[bin]!;
-    fill(at, jump, own, bias);
-    fill(jump, to, next, bias);
+    poolLevels(levels, means, pool, at, to, bias);
+    weights.fill(weightOf(own), at, jump);
+    if (jump < to) weights.fill(weightOf(next), jump, to);
     at = to;
   }
   weights.fill(0, 0, Math.min(count, Math.ceil((start + blurred) / pool)));
@@ -202,6 +194,24 @@ export function segmentsOf(
     );
   const bend = SLOPES_DB_PER_M * spacingM * pool;
   return new Segments(means, weights, roomOfSums(count), bend * bend);
+}
+
+/** Means of so many levels each, with what is to be added to them. Places of the means. */
+function poolLevels(
+  levels: Float32Array,
+  means: Float32Array,
+  pool: number,
+  from: number,
+  to: number,
+  bias: number,
+): void {
+  const share = 1 / pool;
+  let next = from * pool;
+  for (let at = from; at < to; at++) {
+    let level = 0;
+    for (const end = next + pool; next < end; next++) level += levels[next]!;
+    means[at] = level * share + bias;
+  }
 }
 
 /**

@@ -2,7 +2,7 @@
  * A step without a reflection is a splice or a bend, one as large as a splitter's is a `splitter`; an `echo` is a
  * reflection that light came to by a detour.
  */
-export type EventKind = 'splice' | 'reflection' | 'splitter' | 'echo' | 'end';
+type EventKind = 'splice' | 'reflection' | 'splitter' | 'echo' | 'end';
 
 /** A place of a trace where its level changes. Places in samples. */
 export interface FoundEvent {

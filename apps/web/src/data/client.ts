@@ -2,7 +2,7 @@ import {
   type PersistedQuery,
   experimental_createQueryPersister,
 } from '@tanstack/query-persist-client-core';
-import { QueryCache, QueryClient, type QueryKey } from '@tanstack/react-query';
+import { QueryCache, QueryClient, type QueryKey, isCancelledError } from '@tanstack/react-query';
 import { useMemo, useSyncExternalStore } from 'react';
 import {
   API_DIGEST,
@@ -100,6 +100,12 @@ export const queryClient = new QueryClient({
         !(error instanceof Refused || error instanceof SignedOut) && count < 2,
     },
   },
+});
+
+// The persister asks anew by itself for what it has restored, and nobody waits for that: one that is given up for a
+// newer state is no failure of the page.
+globalThis.addEventListener?.('unhandledrejection', (event) => {
+  if (isCancelledError(event.reason)) event.preventDefault();
 });
 
 export const renewal = new Renewal(queryClient);

@@ -74,7 +74,7 @@ export function lightOf(fiber: LitFiber, spacing: number, samples: number): Ligh
     if (meters - pulseM >= length) break;
     part = partOf(meters, part);
     const tail = Math.max(0, meters - pulseM);
-    // The head of the pulse leaves the glass at its end; its tail is seen for a pulse more.
+    // The head of the pulse leaves the fiber at its end; its tail is seen for a pulse more.
     const lit = sumTo(meters, part) - sumTo(tail, partOf(tail, part));
     all[at] = meters <= 0 ? 1 : lit / Math.max(1e-9, Math.min(pulseM, meters));
   }
@@ -97,7 +97,7 @@ export function lightOf(fiber: LitFiber, spacing: number, samples: number): Ligh
   return { all, reflected };
 }
 
-/** What a fiber takes from its start to a place, joints and glass, dB; joints in order along it. */
+/** What a fiber takes from its start to a place, joints and attenuation, dB; joints in order along it. */
 export function lossTo(
   { attenuation, joints }: Pick<LitFiber, 'attenuation' | 'joints'>,
   meters: number,

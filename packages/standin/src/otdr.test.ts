@@ -187,7 +187,7 @@ describe('a step between fibers of different attenuation', () => {
   const attenuation = 0.2;
   const behind = 0.26;
   const joints = [{ position: 9000, step: 0.1, reflectance: null, attenuation: behind }];
-  // 2 us light up 204 m, and show each place of the fiber 102 m later in the mean.
+  // 2 us are 204 m, and show each place of the fiber 102 m later in the mean.
   const shot = task({
     length: 18_000,
     samples: 20_000,

@@ -114,7 +114,7 @@ function draw(regime: Regime, seed: number): Drawn {
         ? regime.splitterDb!(random)
         : (random.uniform() < 0.25 ? -1 : 1) * between(random, 0.05, 0.2),
     reflectance: index === 2 ? between(random, -55, -40) : null,
-    // No two fibers are of quite the same glass.
+    // No two fibers have quite the same attenuation.
     attenuation: attenuation + between(random, -0.01, 0.01),
   }));
   const shared =

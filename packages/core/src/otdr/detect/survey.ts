@@ -118,12 +118,12 @@ export function surveyOf(levels: Float32Array, pulse: number, spacingM = 1): Sur
   // What noise is smoothed over, steps are too.
   const smear = Math.ceil(correlated - 1);
   const found = { spacingM, gap, peaks, start, end, lost, stop, drop: told.drop };
-  const right = unskewed(levels, noise, correlated, isWhite ? 1 : deviation, start, stop);
-  if (stair === 1) return { ...right, correlated, block, smear, blurred: 0, ...found };
+  const corrected = unskewed(levels, noise, correlated, isWhite ? 1 : deviation, start, stop);
+  if (stair === 1) return { ...corrected, correlated, block, smear, blurred: 0, ...found };
   return {
-    levels: overStairs(right.levels, stair, start, peaks, stop),
-    biases: right.biases,
-    noise: scaled(right.noise, STAIR_ERROR * Math.sqrt(correlated / (stair + correlated))),
+    levels: overStairs(corrected.levels, stair, start, peaks, stop),
+    biases: corrected.biases,
+    noise: scaled(corrected.noise, STAIR_ERROR * Math.sqrt(correlated / (stair + correlated))),
     correlated: stair + correlated,
     block: BLOCK * correlated + STAIR_BLOCK * stair,
     smear: stair - 1 + smear,

@@ -28,7 +28,7 @@ describe('levels deep in noise', () => {
   // Light falls by 4.8 dB, and single samples scatter by 0.08 dB at first and 0.7 dB at last.
   const { truth, levels } = fiber(0.08, 5);
   const noise = noiseAlong(levels);
-  const right = unskewed(levels, noise, 1, 1, 0, LENGTH);
+  const corrected = unskewed(levels, noise, 1, 1, 0, LENGTH);
 
   it('lie below the light in the mean, by as much as the second order of a logarithm says', () => {
     const own = off(levels, truth, 22_000, 24_000);
@@ -38,10 +38,10 @@ describe('levels deep in noise', () => {
     expect(mean(own)).toBeLessThan(-second);
   });
 
-  it('lie on it once they are put right, as far as noise lets anybody tell', () => {
+  it('lie on it once they are corrected, as far as noise lets anybody tell', () => {
     for (let from = 12_000; from < LENGTH; from += 3000) {
-      const own = off(right.levels, truth, from, from + 3000);
-      const biases = right.biases ?? new Float64Array(noise.bins.length);
+      const own = off(corrected.levels, truth, from, from + 3000);
+      const biases = corrected.biases ?? new Float64Array(noise.bins.length);
       const added = mean(own.map((_, index) => biases[Math.floor((from + index) / 256)]!));
       const sure = standardDeviation(own) / Math.sqrt(own.length);
       expect(Math.abs(mean(own) + added)).toBeLessThan(3.5 * sure);
@@ -65,9 +65,9 @@ describe('levels deep in noise', () => {
 
   it('scatter as they are said to', () => {
     for (const from of [20_000, 22_000]) {
-      const scatter = standardDeviation(off(right.levels, truth, from, from + 2000));
-      expect(right.noise.at(from + 1000) / scatter).toBeGreaterThan(0.9);
-      expect(right.noise.at(from + 1000) / scatter).toBeLessThan(1.1);
+      const scatter = standardDeviation(off(corrected.levels, truth, from, from + 2000));
+      expect(corrected.noise.at(from + 1000) / scatter).toBeGreaterThan(0.9);
+      expect(corrected.noise.at(from + 1000) / scatter).toBeLessThan(1.1);
     }
   });
 

@@ -4,7 +4,7 @@ import { powerOf } from './power.ts';
 // Noise adds to the power of light. Its logarithm is skew: in the mean it lies below the level of the light, the more the
 // less light there is, and a straight fiber looks bent. Constants that name no source were tuned on simulated instruments.
 
-/** Noise of single samples from which on the mean of the logarithm is put right, and from which on each sample is, dB. */
+/** Noise of single samples from which on the mean of the logarithm is corrected, and from which on each sample is, dB. */
 const BIASED = 0.05;
 const DEEP = 0.3;
 /** Samples to either side by whose mean power a sample is told, times what they share; never more than a bin. */
@@ -27,7 +27,7 @@ export interface Unskewed {
 }
 
 /**
- * Puts levels right that noise makes skew. Where noise is little, what the logarithm takes off in the mean is to be added.
+ * Corrects levels that noise makes skew. Where noise is little, what the logarithm takes off in the mean is to be added.
  * Where it is much, the logarithm is replaced by its tangent at the mean power about the sample: that is as far from
  * the mean as the power is, and so has no skew.
  * @param levels dB, one a sample
@@ -55,7 +55,7 @@ export function unskewed(
   }
   const deep = Math.max(from, deepFrom * NOISE_BIN);
   if (to - deep < LEAST) return { levels, noise, biases };
-  const right = levels.slice();
+  const corrected = levels.slice();
   const half = Math.round(Math.min(NOISE_BIN / 2, HALF * correlated));
   const around = new Surroundings(levels, Math.max(from, deep - 2 * half), to, half);
   const deviation = times * around.deviation(deep);
@@ -64,10 +64,10 @@ export function unskewed(
     const begin = Math.max(from, bin * NOISE_BIN);
     const end = Math.min(to, (bin + 1) * NOISE_BIN);
     if (begin >= end) continue;
-    for (let at = begin; at < end; at++) right[at] = around.tangent(at);
+    for (let at = begin; at < end; at++) corrected[at] = around.tangent(at);
     bins[bin] = (DB_PER_SHARE * deviation) / around.steady(begin, end);
   }
-  return { levels: right, noise: withBins(noise, bins), biases };
+  return { levels: corrected, noise: withBins(noise, bins), biases };
 }
 
 /**

@@ -155,7 +155,7 @@ describe('a page that does not come', () => {
     await pressText(page, 'Colour schemes');
     await sees(page, 'This page is not here yet');
     blocked = false;
-    await press(page, 'Load it again');
+    await press(page, 'Reload page');
     // Its address is that of the page before, from which it was asked for.
     await pressText(page, 'Colour schemes');
     await sees(page, 'Make my own from TIA-598 order');

@@ -69,8 +69,8 @@ async function figuresOf(db: Db, projectId: string): Promise<Map<string, SpliceF
 function metersOf({ spans }: CircuitRoute, proof: Proof | null, circuit: string): number | null {
   const ends = proof?.aligned.traces.flatMap((trace) => {
     const own = proof.aligned.alignments.get(trace.id)!;
-    if (trace.circuit !== circuit || trace.endM === null || own.early || own.lateM > 0) return [];
-    return [trace.endM - (own.points[0]?.positionM ?? 0)];
+    if (trace.circuit !== circuit || !own.reachesEnd || own.lateM > 0) return [];
+    return [trace.endM! - (own.points[0]?.positionM ?? 0)];
   });
   if (ends && ends.length > 0) return ends.reduce((sum, end) => sum + end, 0) / ends.length;
   return spans.some(({ sheathM }) => sheathM === null)

@@ -1,9 +1,12 @@
 import {
+  type AlignedTrace,
   type LossFigure,
   type ProofTrace,
   type ReelChange,
   type ShotChange,
+  type TraceFigures,
   alignTrace,
+  isFused,
   measureTrace,
   reelChange,
   rescaled,
@@ -28,6 +31,13 @@ export interface ShotSeries {
 
 /** Group indexes that differ by less are the same. */
 const SAME_INDEX = 0.002;
+
+/** A shot that ends at an open splice or a break has no loss from end to end. */
+const endToEnd = (figures: TraceFigures, { reachesEnd }: AlignedTrace): TraceFigures =>
+  reachesEnd ? figures : { ...figures, total: null };
+
+const seen = ({ id }: ProofTrace, { figures, aligned }: Proof): TraceFigures =>
+  endToEnd(figures.get(id)!, aligned.alignments.get(id)!);
 
 /** All shots of a circuit, measured at the places where its newest ones have their events. */
 export async function shotHistory(
@@ -62,22 +72,25 @@ export async function shotHistory(
         other.direction === direction && other.wavelengthNm === wavelengthNm;
       const inOrder = <Point>(list: readonly Point[]) =>
         direction === 'AB' ? list : [...list].reverse();
-      const figuresOf = (trace: ProofTrace) => {
-        if (trace === newest) return proof.figures.get(newest.id)!;
+      const shotOf = (trace: ProofTrace): { trace: ProofTrace; figures: TraceFigures } => {
+        if (trace === newest) return { trace, figures: seen(newest, proof) };
         const usual = newest.groupIndex / proof.aligned.indexRatio.get(newest.id)!;
         const ratio = trace.groupIndex / usual;
         const by = Math.abs(ratio - 1) > SAME_INDEX ? ratio : 1;
         const { name, bytes } = files.get(trace.id)!;
         const samples = samplesOf(openTrace(name, bytes));
-        return measureTrace(
-          { ...samples, spacing: samples.spacing * by, first: samples.first * by },
-          alignTrace(rescaled(trace, by), proof.aligned.group(newest)),
+        const aligned = alignTrace(
+          rescaled(trace, by),
+          proof.aligned.group(newest),
+          isFused(proof.circuits.get(key)!),
         );
+        const figures = measureTrace(
+          { ...samples, spacing: samples.spacing * by, first: samples.first * by },
+          aligned,
+        );
+        return { trace, figures: endToEnd(figures, aligned) };
       };
-      const shots = [...earlier.filter(isSame), newest].map((trace) => ({
-        trace,
-        figures: figuresOf(trace),
-      }));
+      const shots = [...earlier.filter(isSame), newest].map(shotOf);
       const glass = inOrder(proof.figures.get(newest.id)!.attenuationDbPerKm.slice(0, -1));
       return {
         direction,

@@ -119,7 +119,12 @@ export function circuitEnds(plant: Plant, cableId: string) {
   });
 }
 
-const legSplice = ({ id, closure, tray }: PlantSplice) => ({ id, closureId: closure, tray });
+const legSplice = ({ id, closure, tray, tries }: PlantSplice) => ({
+  id,
+  closureId: closure,
+  tray,
+  isFused: tries > 0,
+});
 
 export async function loadPlant(db: Db, projectId: string): Promise<Plant> {
   const rows = await networkSplices(db, projectId);

@@ -4,6 +4,7 @@ import { answerOf } from '@cordel/client';
 import { accounts as t, auditText } from '@cordel/text/pages/accounts/accounts';
 import { api } from '@/data/api';
 import { Button } from '@/ui/Button';
+import { Waiting } from '@/ui/Notice';
 import { Text } from '@/ui/Text';
 import { momentHere } from './zone';
 
@@ -21,7 +22,7 @@ const read = (projectId: string | null, before: number | undefined) => {
 
 /** Who did what besides recording, the newest first: of a project, or of the whole server. */
 export function Trail({ projectId }: { projectId: string | null }) {
-  const { data, hasNextPage, fetchNextPage } = useInfiniteQuery({
+  const { data, error, hasNextPage, fetchNextPage, refetch } = useInfiniteQuery({
     queryKey: ['trail', projectId],
     queryFn: ({ pageParam }) => read(projectId, pageParam),
     initialPageParam: undefined as number | undefined,
@@ -33,6 +34,7 @@ export function Trail({ projectId }: { projectId: string | null }) {
       <Text kind="name" heading={2}>
         {t('trail')}
       </Text>
+      {data ? null : <Waiting error={error} again={() => void refetch()} />}
       {data && rows.length === 0 ? <Text color="ink2">{t('trailEmpty')}</Text> : null}
       {rows.map((row) => (
         <View key={row.seq} style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 10 }}>

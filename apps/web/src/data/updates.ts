@@ -1,7 +1,7 @@
 import { useSyncExternalStore } from 'react';
 
 /** The build that this page is of; null while it is developed. */
-const own: string | null =
+export const ownBuild: string | null =
   typeof document === 'undefined'
     ? null
     : (document.querySelector<HTMLMetaElement>('meta[name="cordel-build"]')?.content ?? null);
@@ -22,7 +22,7 @@ function set(next: Newer): void {
 /** Notes which build the server has, by an answer's headers. */
 export function noteBuild(headers: Headers | undefined): void {
   const build = headers?.get('x-cordel-build') ?? null;
-  if (build === null || own === null || build === own || newer !== 'none') return;
+  if (build === null || ownBuild === null || build === ownBuild || newer !== 'none') return;
   set('on server');
   whenOnServer();
 }

@@ -10,7 +10,7 @@ import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Text } from '@/ui/Text';
 import { pickFile } from '@/ui/pickFile';
-import { saveFile } from '@/ui/saveFile';
+import { shareText } from '@/ui/saveFile';
 
 const TYPE = 'application/json';
 
@@ -36,10 +36,7 @@ function Giving() {
     const text = await packWork(waiting, person, outbox.file);
     const stamp = new Date().toISOString().slice(0, 16).replace(/[:T]/g, '-');
     const name = `cordel-work-${stamp}.json`;
-    const file = new File([text], name, { type: TYPE });
-    if (!navigator.canShare?.({ files: [file] })) return saveFile(name, text, TYPE);
-    // Whoever thinks better of it keeps what waits as it is.
-    await navigator.share({ files: [file] }).catch(() => undefined);
+    await shareText(name, text, TYPE);
   };
   const people = listOf(waiting.map((write) => write.person)) || '?';
   return (

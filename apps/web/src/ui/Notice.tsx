@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { uiShared as t } from '@cordel/text/pages/ui/shared';
 import { common } from '@cordel/text/pages/common';
 import { errorText } from '@cordel/text/record';
+import { useShownError } from '@/data/failedQueries';
 import { Button } from './Button';
 import { Text } from './Text';
 import { type Colors, useColors } from './theme';
@@ -64,6 +65,7 @@ export function Empty({
  * @param again asks once more where it has none
  */
 export function Waiting({ error, again }: { error: Error | null; again?: () => void }) {
+  useShownError(error);
   if (!error) return <Text color="ink2">{t('reading')}</Text>;
   return (
     <View style={{ gap: 12 }}>

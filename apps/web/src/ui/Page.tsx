@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { type ReactNode } from 'react';
+import { type ReactNode, useEffect } from 'react';
 import { ScrollView, View } from 'react-native';
 import { uiShared as t } from '@cordel/text/pages/ui/shared';
 import { Button } from './Button';
@@ -21,6 +21,9 @@ interface PageProps {
 /** A page: its place, its title and its matter, no wider than reads well. */
 export function Page({ title, above, back, right, scroll = true, children }: PageProps) {
   const colors = useColors();
+  useEffect(() => {
+    document.title = [title, above, 'Cordel'].filter(Boolean).join(' · ');
+  }, [title, above]);
   const head = (
     <View style={{ flexDirection: 'row', alignItems: 'flex-start', gap: 8 }}>
       {back ? <BackKey to={back} /> : null}

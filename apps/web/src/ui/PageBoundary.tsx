@@ -1,11 +1,15 @@
-import { usePathname } from 'expo-router';
+import { usePathname, useRouter } from 'expo-router';
 import { Component, type ReactNode } from 'react';
-import { View } from 'react-native';
+import { ScrollView } from 'react-native';
+import { common } from '@cordel/text/pages/common';
 import { pageBoundary as t } from '@cordel/text/pages/ui/PageBoundary';
+import { uiShared as shared } from '@cordel/text/pages/ui/shared';
 import { errorText } from '@cordel/text/record';
+import { ownBuild } from '@/data/updates';
 import { Notice } from './Notice';
 import { Button } from './Button';
 import { Text } from './Text';
+import { shareText } from './saveFile';
 
 interface BoundaryProps {
   /** Where the page is: another one is tried anew. */
@@ -44,8 +48,10 @@ const NOT_LOADED = 'AsyncRequireError';
 
 function Failed({ error }: { error: Error }) {
   const missing = error.name === NOT_LOADED;
+  const router = useRouter();
+  const path = usePathname();
   return (
-    <View role="main" style={{ padding: 16, gap: 12 }}>
+    <ScrollView role="main" contentContainerStyle={{ padding: 16, gap: 12 }}>
       <Text kind="title" heading={1}>
         {missing ? t('thisPageIsNotHereYet') : t('thisPageCannotBeShown')}
       </Text>
@@ -53,10 +59,28 @@ function Failed({ error }: { error: Error }) {
         {missing ? t('itWasNotOpenedOnThis') : errorText(error)}
       </Notice>
       <Text>{t('whatYouRecordedIsKeptThe')}</Text>
-      <Button label={t('loadItAgain')} look="next" onPress={() => window.location.reload()} />
-    </View>
+      <Button label={t('reload')} look="next" onPress={() => window.location.reload()} />
+      {router.canGoBack() ? <Button label={shared('back')} onPress={() => router.back()} /> : null}
+      <Button label={common('allProjects')} onPress={() => router.replace('/projects')} />
+      {missing ? null : (
+        <Button
+          label={t('sendReport')}
+          onPress={() => void shareText('cordel-report.txt', reportOf(error, path))}
+        />
+      )}
+    </ScrollView>
   );
 }
+
+/** What whoever repairs it needs to know: what failed, where, in which build. Nothing of the record is in it. */
+const reportOf = (error: Error, path: string): string =>
+  [
+    `Cordel ${ownBuild ?? ''}`.trim(),
+    new Date().toISOString(),
+    path,
+    navigator.userAgent,
+    error.stack ?? String(error),
+  ].join('\n');
 
 /** The pages below, each kept from taking the app with it. */
 export function PageBoundary({ children }: { children: ReactNode }) {

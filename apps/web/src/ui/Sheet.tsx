@@ -1,10 +1,10 @@
 import { type ReactNode } from 'react';
-import { ScrollView, View } from 'react-native';
-import { Modal, Portal } from 'react-native-paper';
+import { Modal, Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { common } from '@cordel/text/pages/common';
 import { Button } from './Button';
 import { Text } from './Text';
 import { useColors } from './theme';
+import { useBackCloses } from './useBackCloses';
 
 interface SheetProps {
   title: string;
@@ -13,32 +13,38 @@ interface SheetProps {
   children: ReactNode;
 }
 
-/** A sheet laid over the page. */
-export function Sheet({ title, visible, onClose, children }: SheetProps) {
-  const colors = useColors();
+/**
+ * A sheet laid over the page, with all the contexts of the page. Esc, Back, the key and a tap beside it close it; the
+ * focus stays in it, and goes back to where it was.
+ */
+export function Sheet({ visible, ...props }: SheetProps) {
   // Gone at once: a second tap must not meet a key of a sheet that is fading out.
-  if (!visible) return null;
+  return visible ? <OpenSheet {...props} /> : null;
+}
+
+function OpenSheet({ title, onClose, children }: Omit<SheetProps, 'visible'>) {
+  const colors = useColors();
+  useBackCloses(onClose);
   return (
-    <Portal>
-      <Modal
-        visible
-        onDismiss={onClose}
-        contentContainerStyle={{
-          backgroundColor: colors.paper,
-          borderWidth: 2,
-          borderColor: colors.ink,
-          margin: 12,
-          padding: 16,
-          maxHeight: '92%',
-          width: '94%',
-          maxWidth: 620,
-          alignSelf: 'center',
-        }}
-      >
+    <Modal transparent animationType="none" aria-label={title} onRequestClose={onClose}>
+      <View style={{ flex: 1, justifyContent: 'center', alignItems: 'center', padding: 12 }}>
+        <Pressable
+          aria-hidden
+          tabIndex={-1}
+          onPress={onClose}
+          style={[StyleSheet.absoluteFill, { backgroundColor: colors.veil }]}
+        />
         <View
-          role="dialog"
-          aria-label={title}
-          style={{ gap: 12, maxHeight: '100%', flexShrink: 1 }}
+          style={{
+            backgroundColor: colors.paper,
+            borderWidth: 2,
+            borderColor: colors.ink,
+            padding: 16,
+            gap: 12,
+            maxHeight: '96%',
+            width: '100%',
+            maxWidth: 620,
+          }}
         >
           <View
             style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' }}
@@ -54,7 +60,7 @@ export function Sheet({ title, visible, onClose, children }: SheetProps) {
             {children}
           </ScrollView>
         </View>
-      </Modal>
-    </Portal>
+      </View>
+    </Modal>
   );
 }

@@ -3,6 +3,7 @@ import { type ReactNode, useCallback, useRef, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { Icon } from 'react-native-paper';
 import { shell as t } from '@cordel/text/pages/ui/Shell';
+import { FailedStrip } from './FailedStrip';
 import { HelpSheet } from './HelpSheet';
 import { OutboxStrip } from './OutboxStrip';
 import { Text } from './Text';
@@ -111,6 +112,7 @@ export function Shell({
       <View style={{ flex: 1 }}>
         {practiceOnly ? <PracticeStrip /> : null}
         <View style={{ flex: 1 }}>{children}</View>
+        <FailedStrip />
         <OutboxStrip />
       </View>
       {wide ? null : nav}

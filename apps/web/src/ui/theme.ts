@@ -16,6 +16,8 @@ export interface Colors {
   /** What is proven. */
   green: string;
   wood: string;
+  /** Over the page below a sheet. */
+  veil: string;
 }
 
 const LIGHT: Colors = {
@@ -28,6 +30,7 @@ const LIGHT: Colors = {
   onAccent: '#FFFCF4',
   green: '#2C5E3A',
   wood: '#D9B779',
+  veil: 'rgba(28, 25, 20, 0.6)',
 };
 
 const DARK: Colors = {
@@ -40,6 +43,7 @@ const DARK: Colors = {
   onAccent: '#1C1914',
   green: '#9AD6AB',
   wood: '#D9B779',
+  veil: 'rgba(0, 0, 0, 0.7)',
 };
 
 export const FONTS = {

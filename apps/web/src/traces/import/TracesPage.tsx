@@ -8,7 +8,7 @@ import { usePerson } from '@/data/session';
 import { useProjectView } from '@/projects/context';
 import { Choice } from '@/ui/Field';
 import { Card } from '@/ui/Card';
-import { Notice } from '@/ui/Notice';
+import { Notice, Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { droppedFiles, pickFiles } from '@/ui/pickFiles';
 import { Button } from '@/ui/Button';
@@ -59,7 +59,11 @@ export function TracesPage() {
         style={{ alignSelf: 'flex-start' }}
         onPress={() => router.push(`/p/${project.id}/ledger/reel` as never)}
       />
-      <HereRows here={flow.here.data ?? []} />
+      {flow.here.data ? (
+        <HereRows here={flow.here.data} />
+      ) : (
+        <Waiting error={flow.here.error} again={() => void flow.here.refetch()} />
+      )}
     </Page>
   );
 }

@@ -39,6 +39,13 @@ export function CircuitPage() {
   const circuit = useCircuit(project.id, cableId, fiber);
   const go = (to: string, number: number) => router.setParams({ cable: to, fiber: String(number) });
   const most = cable(cableId) ? fiberCount(cable(cableId)!.makeUp) : 0;
+  const toImport = (
+    <Button
+      label={shared('importTraces')}
+      look="next"
+      onPress={() => router.push(`/p/${project.id}/ledger/traces` as never)}
+    />
+  );
   return (
     <Page
       title={shared('traceView')}
@@ -70,21 +77,19 @@ export function CircuitPage() {
         circuit.data.traces.length > 0 ? (
           <CircuitTraces circuit={circuit.data} cableId={cableId} fiber={fiber} />
         ) : (
-          <Empty
-            title={t('noTracesOfYet', { label: circuit.data.label })}
-            action={
-              <Button
-                label={shared('importTraces')}
-                look="next"
-                onPress={() => router.push(`/p/${project.id}/ledger/traces` as never)}
-              />
-            }
-          >
+          <Empty title={t('noTracesOfYet', { label: circuit.data.label })} action={toImport}>
             {t('shootItFromBothEndsOr')}
           </Empty>
         )
+      ) : proof.data && cableId === '' ? (
+        <Empty title={t('noTraces')} action={toImport}>
+          {t('shootItFromBothEndsOr')}
+        </Empty>
       ) : (
-        <Waiting error={circuit.error ?? proof.error} again={() => void circuit.refetch()} />
+        <Waiting
+          error={circuit.error ?? proof.error}
+          again={() => void (cableId === '' ? proof : circuit).refetch()}
+        />
       )}
     </Page>
   );

@@ -2,6 +2,7 @@ import { View } from 'react-native';
 import { formatDay } from '@cordel/core';
 import { overTime as t } from '@cordel/text/pages/traces/OverTime';
 import { useProjectView } from '@/projects/context';
+import { Waiting } from '@/ui/Notice';
 import { Text } from '@/ui/Text';
 import { useColors } from '@/ui/theme';
 import { type CircuitAnswer, type HistoryAnswer, useHistory } from '../queries';
@@ -23,8 +24,8 @@ export function OverTime({
   fiber: number;
 }) {
   const { project } = useProjectView();
-  const { data } = useHistory(project.id, cableId, fiber);
-  if (!data) return null;
+  const { data, error, refetch } = useHistory(project.id, cableId, fiber);
+  if (!data) return <Waiting error={error} again={() => void refetch()} />;
   const compared = data.filter(({ shots }) => shots.length > 1);
   return (
     <View style={{ gap: 10 }}>

@@ -34,7 +34,7 @@ const group = fitRoutes([
   },
 ]).groups.get('A')!;
 const align = (events: ReturnType<typeof splice>[], end: number | null) =>
-  alignTrace({ id: 't', events, endM: end }, group);
+  alignTrace({ id: 't', events, endM: end }, group, true);
 
 describe('a trace aligned with its route', () => {
   it('each event at its closure; those at none are unmatched', () => {

@@ -16,6 +16,8 @@ export interface AlignedTrace {
   shiftM: number;
   /** Where it ends before its time; null where it does not. */
   early: { positionM: number; sigmaM: number } | null;
+  /** Whether its end is the route's: by written lengths, or where these say nothing, by all splices being fused. */
+  reachesEnd: boolean;
   /** How much fiber there is behind the end of the route; 0 where none. */
   lateM: number;
 }
@@ -27,8 +29,11 @@ const REACH = 4;
 /** An end this much too soon or late is another end. */
 const off = (at: number): number => 25 + 0.004 * at;
 
-/** Aligns one trace with the route its group was fitted to. */
-export function alignTrace(trace: FitTrace, group: FittedGroup): AlignedTrace {
+/**
+ * Aligns one trace with the route its group was fitted to.
+ * @param isFused whether every splice on its circuit has been fused
+ */
+export function alignTrace(trace: FitTrace, group: FittedGroup, isFused: boolean): AlignedTrace {
   const shift = shiftOf(trace, group);
   const moved = (at: number): number => at - shift;
   const factor = factorOf(trace, group, shift);
@@ -81,7 +86,8 @@ export function alignTrace(trace: FitTrace, group: FittedGroup): AlignedTrace {
     )
     .sort((a, b) => a.positionM - b.positionM)
     .map((event) => ({ event, kind: event.kind === 'echo' ? 'ghost' : 'unplanned' }) as const);
-  return { points, found, unmatched, shiftM: shift, early, lateM: late };
+  const reachesEnd = end !== null && !early && (isFused || expected != null);
+  return { points, found, unmatched, shiftM: shift, early, reachesEnd, lateM: late };
 }
 
 /** A step of fewer deviations than this may be found that far from where it is, m and share of the route. */

@@ -43,6 +43,51 @@ const all = (change: Partial<ProofTrace> = {}) =>
   );
 const problemsOf = (traces: ProofTrace[]) => alignTraces(circuits, traces).problems;
 
+describe('a cable whose outer end has no place', () => {
+  // Nobody has spliced yet: every fiber ends 700 m in, at a closure that nothing places.
+  const open = new Map(
+    [1, 2, 3].map((fiber) => {
+      const route = lineOf({ sheath: [null, 3000, null] }, fiber);
+      const points = route.points.map((point) => ({
+        ...point,
+        isFused: point.closureId === null,
+      }));
+      return [`A ${fiber}`, { ...route, points }] as const;
+    }),
+  );
+  const shots = [1, 2, 3].map((fiber) => trace(fiber, 'AB', 1550, { events: [], endM: 700 }));
+  const aligned = alignTraces(open, shots);
+
+  it('no break is told; the cable whose length is missing is named', () => {
+    expect(findCauses(aligned, open, new Map(), [], new Map())).toEqual([]);
+    expect(aligned.problems.map(({ message }) => message)).toEqual([
+      { code: 'lengthUnknown', cable: 'A' },
+    ]);
+  });
+
+  it('what ends at an open splice has no total', () => {
+    expect([...aligned.alignments.values()].map(({ reachesEnd }) => reachesEnd)).toEqual([
+      false,
+      false,
+      false,
+    ]);
+  });
+});
+
+describe('a circuit from port to port', () => {
+  it('begins and ends in a closure; its lengths are fitted like those of others', () => {
+    const route = lineOf({ sheath: SHEATH });
+    const points = route.points.map((point, index) => ({
+      ...point,
+      closureId: point.closureId ?? `panel ${index}`,
+    }));
+    const ports = new Map([['A 1', { ...route, points }]]);
+    const aligned = alignTraces(ports, [trace(1, 'AB', 1550), trace(1, 'BA', 1550)]);
+    expect(aligned.problems).toEqual([]);
+    expect([...aligned.alignments.values()].every(({ reachesEnd }) => reachesEnd)).toBe(true);
+  });
+});
+
 describe('traces of a project, aligned', () => {
   it('sound ones have no problem', () => {
     expect(problemsOf(all())).toEqual([]);

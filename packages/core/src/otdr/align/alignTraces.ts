@@ -2,7 +2,7 @@ import { groupBy } from '../../groupBy.ts';
 import { median } from 'simple-statistics';
 import { alignTrace } from './alignTrace.ts';
 import type { AlignedTraces, ProofProblem, ProofTrace } from './alignedTraces.ts';
-import { type CircuitRoute, pathOf, reversed } from './route.ts';
+import { type CircuitRoute, isFused, pathOf, reversed } from './route.ts';
 import { type FitGroup, fitRoutes } from './fitRoutes.ts';
 import { fitProblems, namesOf, sameSamples } from './problems.ts';
 
@@ -56,7 +56,12 @@ export function alignTraces(
   }
   const fit = fitRoutes([...groups.values()]);
   const group = (trace: ProofTrace) => fit.groups.get(keyOf(trace))!;
-  const alignments = new Map(traces.map((trace) => [trace.id, alignTrace(trace, group(trace))]));
+  const alignments = new Map(
+    traces.map((trace) => [
+      trace.id,
+      alignTrace(trace, group(trace), isFused(circuits.get(trace.circuit)!)),
+    ]),
+  );
   problems.push(...fitProblems({ fit, traces, alignments, groupOf: group, circuits }));
   return { traces, earlier, fit, alignments, group, indexRatio, problems };
 }

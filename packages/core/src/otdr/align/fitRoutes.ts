@@ -40,7 +40,7 @@ export interface RouteFit {
   scale: number;
   scaleSigma: number;
   corrections: Correction[];
-  /** Closures with written distances or marks missing beside them. */
+  /** Cables whose length is missing, so that places behind it are not known. */
   unknown: string[];
 }
 
@@ -100,7 +100,7 @@ export function fitRoutes(groups: readonly FitGroup[]): RouteFit {
     scale: fit?.scale ?? 1,
     scaleSigma: fit?.solution.sigmas[0] ?? SCALE,
     corrections,
-    unknown,
+    unknown: [...new Set([...unknown, ...aligned.flatMap((group) => group.unplaced())])],
   };
 }
 
@@ -282,13 +282,26 @@ class Aligned {
     });
   }
 
-  /** Where every point lies, by what was seen there or by the fit. */
+  /**
+   * The first cable, where nobody has said how long it is and no closure was seen behind it: then no point of the route
+   * has a place in these traces. Empty otherwise.
+   */
+  unplaced(): string[] {
+    const first = this.group.route.spans[0]!;
+    return first.sheathM === null && this.matched.every((cluster) => cluster < 0)
+      ? [first.cable]
+      : [];
+  }
+
+  /** Where every point lies, by what was seen there or by the fit; null for all where nothing places them. */
   fitted(fit: Fit | null, index: number, chosen: readonly Candidate[]): FittedGroup {
     const { route } = this.group;
     const corrections = fit ? correctionsOf(chosen, fit) : new Map<string, number>();
     const scale = fit?.scale ?? 1;
     const offset = fit ? fit.solution.values[1 + index]! : this.offset;
+    const isPlaced = this.unplaced().length === 0;
     const positions = this.expected(corrections).map((place, point, all) => {
+      if (!isPlaced) return null;
       const cluster = this.clusters[this.matched[point] ?? -1];
       if (cluster) return { positionM: cluster.positionM, sigmaM: cluster.sigmaM, seen: true };
       if (point === all.length - 1 && this.end && this.endFits) return { ...this.end, seen: true };

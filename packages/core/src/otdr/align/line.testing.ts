@@ -26,6 +26,7 @@ export function lineOf({ sheath, coils, marks }: Written, fiber = 1): CircuitRou
         name,
         tray: end ? null : 1,
         spliceId: end ? null : `${name} ${fiber}`,
+        isFused: true,
       };
     }),
     spans: sheath.map((meters, index) => {

@@ -9,6 +9,8 @@ export interface RoutePoint {
   /** Tray and slot of the splice; null at an end. */
   tray: number | null;
   spliceId: string | null;
+  /** Whether the route goes on here: its splice has been fused, or nothing has to be. */
+  isFused: boolean;
 }
 
 /** A fiber's route through one cable, from one point to the next. Meters. */
@@ -41,7 +43,7 @@ export interface CircuitRoute {
 export interface RouteLeg {
   cableId: string;
   fiber: number;
-  splice: { id: string; closureId: string; tray: number } | null;
+  splice: { id: string; closureId: string; tray: number; isFused: boolean } | null;
 }
 
 /** What is written of cables and closures. */
@@ -72,6 +74,7 @@ export function routeOf(legs: readonly RouteLeg[], setting: RouteSetting): Circu
             name: closures.get(splice.closureId)!.name,
             tray: splice.tray,
             spliceId: splice.id,
+            isFused: splice.isFused,
             isEnd: isPort(legs[index]!) || isPort(legs[index + 1]!),
           },
         ]
@@ -80,7 +83,7 @@ export function routeOf(legs: readonly RouteLeg[], setting: RouteSetting): Circu
   const points = [
     ...(isPort(legs[0]!) ? [] : [endPoint(cables.get(first.cableId)!)]),
     ...spliced.map(({ isEnd, ...point }): RoutePoint =>
-      isEnd ? { ...point, tray: null, spliceId: null } : point,
+      isEnd ? { ...point, tray: null, spliceId: null, isFused: true } : point,
     ),
     ...(isPort(legs.at(-1)!) ? [] : [endPoint(cables.get(inFiber.at(-1)!.cableId)!)]),
   ];
@@ -102,6 +105,7 @@ const endPoint = (cable: Cable): RoutePoint => ({
     : (cable.run.end?.name ?? `the outer end of ${cable.name}`),
   tray: null,
   spliceId: null,
+  isFused: true,
 });
 
 /** A device's pigtail is too short to count. */
@@ -174,3 +178,7 @@ export function reversed(route: CircuitRoute): CircuitRoute {
 /** Circuits of one path pass the same cables and closures; their fibers are fitted together. */
 export const pathOf = ({ points, spans }: CircuitRoute): string =>
   spans.map(({ cableId }, index) => `${points[index]!.closureId ?? ''}/${cableId}`).join(' ');
+
+/** Whether every splice of a circuit has been fused, so that light can reach its end. */
+export const isFused = ({ points }: Pick<CircuitRoute, 'points'>): boolean =>
+  points.every((point) => point.isFused);

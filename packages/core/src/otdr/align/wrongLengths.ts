@@ -60,7 +60,9 @@ export function candidatesOf(groups: readonly KeyedWay[]): Candidate[] {
       });
     });
     points.forEach((point, index) => {
-      if (point.closureId === null || known.has(point.closureId)) return;
+      // At its own end a route has one span only, which is a candidate already.
+      const isEnd = index === 0 || index === spans.length;
+      if (isEnd || point.closureId === null || known.has(point.closureId)) return;
       known.add(point.closureId);
       const [before, after] = [keys[index - 1]!, keys[index]!];
       list.push({

@@ -84,7 +84,7 @@ export function pairTraces(
       });
     }
     const [ab, ba] = [AB, BA].map((trace) =>
-      trace && !proof.alignments.get(trace.id)!.early
+      trace && proof.alignments.get(trace.id)!.reachesEnd
         ? (figures.get(trace.id)?.total ?? null)
         : null,
     ) as [LossFigure | null, LossFigure | null];

@@ -21,6 +21,7 @@ export const circuitPage = phrases({
   left: 'Left',
   lossOneWay: '{loss} one way',
   nextFiber: 'Next fiber',
+  noTraces: 'No traces',
   noTracesOfYet: 'No traces of {label} yet',
   notSeen: 'not seen',
   notShown: 'Not shown.',

@@ -4,8 +4,9 @@ import { phrases } from '../../phrases.ts';
 export const pageBoundary = phrases({
   itWasNotOpenedOnThis:
     'It was not opened on this device before, and the server does not give it now: there is no connection, or a newer version took its place.',
-  loadItAgain: 'Load it again',
   notLoaded: 'Not loaded.',
+  reload: 'Reload page',
+  sendReport: 'Send report',
   somethingWentWrong: 'Something went wrong.',
   thisPageCannotBeShown: 'This page cannot be shown',
   thisPageIsNotHereYet: 'This page is not here yet',

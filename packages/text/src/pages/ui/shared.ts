@@ -6,6 +6,7 @@ export const uiShared = phrases({
   countingRows: 'Counting rows',
   doneOfTotalRows: '{done} of {total} rows',
   keys: 'Keys',
+  partMissing: 'Part of this page is not loaded.',
   notReached: 'Not reached.',
   open: 'Open',
   plan: 'Plan',

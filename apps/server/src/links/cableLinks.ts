@@ -1,5 +1,6 @@
 import type { CircuitBudget, LinkEntry } from '@cordel/core';
 import { fiberCount } from '@cordel/core';
+import { isFused } from '@cordel/core/otdr';
 import type { Db } from '../db/client.ts';
 import { notFound } from '../http/problem.ts';
 import { budgetRows } from '../traces/budget.ts';
@@ -15,6 +16,8 @@ export interface LinkCircuit {
   /** The places of its ports, where it begins first. */
   from: string;
   to: string;
+  /** Whether light can reach its end: all splices on its way are made. Fibers of a cable that none of is spliced are. */
+  isThrough: boolean;
   /** Every fiber on its way: an entry may name any of them. */
   fibers: { cableId: string; fiber: number }[];
   /** None where its length is not known, or nothing is spliced to it. */
@@ -33,14 +36,21 @@ export async function cableLinks(
   const budgets = new Map(
     (await budgetRows(db, projectId)).map((row) => [row.circuit, row.budgets]),
   );
+  const isSpliced = plant.splices.some(
+    ({ cableA, cableB }) => cableA === cableId || cableB === cableId,
+  );
   const circuits = Array.from({ length: fiberCount(cable.makeUp) }, (_, index): LinkCircuit => {
-    const { key, label, points, spans } = plant.circuitOf(cableId, index + 1);
+    const route = plant.circuitOf(cableId, index + 1);
+    const { key, label, points, spans } = route;
+    // The outer ends of its cables are two of its points.
+    const isPlanned = points.some(({ closureId }) => closureId !== null);
     return {
       key,
       fiber: index + 1,
       label,
       from: points[0]!.name,
       to: points.at(-1)!.name,
+      isThrough: isFused(route) && (isPlanned || !isSpliced),
       fibers: spans.map(({ cableId: own, fiber }) => ({ cableId: own, fiber })),
       budgets: budgets.get(key) ?? [],
     };

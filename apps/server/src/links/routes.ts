@@ -35,6 +35,7 @@ const ofCable = route(inProject('read'), {
           label: z.string(),
           from: z.string(),
           to: z.string(),
+          isThrough: z.boolean(),
           fibers: z.array(z.object({ cableId: z.string(), fiber: z.int() })),
           budgets: z.array(circuitBudgetSchema),
         }),

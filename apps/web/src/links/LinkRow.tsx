@@ -92,8 +92,11 @@ function Judged({ judged, link }: { judged: LinkJudgement; link: ShownLink }) {
         {parts ? `, ${t('ofAtMost', { limit: (parts.limitMdb / 1000).toFixed(2) })}` : ''}
         {': '}
         <Text kind="strong" color={verdict.ink}>
-          {verdict.word}
+          {judged.overHalfMdb === null
+            ? verdict.word
+            : t('overBy', { over: formatHalf(judged.overHalfMdb) })}
         </Text>
+        {judged.overHalfMdb !== null && !isTwoWay ? `, ${t('otherWayMissing')}` : ''}
         {agreement === 'agrees' ? `, ${t('agreesWithParts')}` : ''}
         {agreement === 'more' ? `, ${t('moreThanParts', { excess })}` : ''}
         {agreement === 'less' ? `, ${t('lessThanParts', { excess })}` : ''}

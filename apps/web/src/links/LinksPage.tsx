@@ -30,7 +30,12 @@ export function LinksPage() {
   const [direction, setDirection] = useState<Direction>('AB');
   const [chosen, setChosen] = useState<number | null>(null);
   const [isOpen, setOpen] = useState(false);
-  const links = shown?.links ?? [];
+  const [showsAll, setShowsAll] = useState(false);
+  const all = shown?.links ?? [];
+  // What is not spliced through has no link yet; what was measured all the same stays in sight.
+  const links = showsAll
+    ? all
+    : all.filter(({ isThrough, state }) => isThrough || state.losses.length > 0);
   const reference = shown?.references.get(nm) ?? null;
   const fiber = chosen ?? nextOf(links, nm, direction, 0) ?? links[0]?.fiber ?? 0;
   const link = links.find((one) => one.fiber === fiber);
@@ -93,6 +98,12 @@ export function LinksPage() {
             />
           </View>
           <Summary links={links} nm={nm} />
+          {links.length < all.length ? (
+            <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>
+              <Text>{t('notThrough', { fibers: all.length - links.length })}</Text>
+              <Button label={t('showAllFibers')} onPress={() => setShowsAll(true)} />
+            </View>
+          ) : null}
         </>
       ) : cables.length > 0 ? (
         <Waiting error={query.error} again={() => void query.refetch()} />
@@ -170,6 +181,7 @@ function Summary({ links, nm }: { links: readonly ShownLink[]; nm: number }) {
       <Text kind="strong">
         {t('measuredOf', {
           measured: judged.filter(({ isTwoWay }) => isTwoWay).length,
+          oneWay: judged.filter(({ isTwoWay }) => !isTwoWay).length,
           all: links.length,
           wavelengthNm: nm,
         })}

@@ -40,6 +40,7 @@ export interface ShownLink {
   label: string;
   from: string;
   to: string;
+  isThrough: boolean;
   budgets: CircuitBudget[];
   state: LinkState;
   verdict: LinkVerdict;

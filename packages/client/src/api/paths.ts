@@ -5140,6 +5140,7 @@ export interface paths {
                                 label: string;
                                 from: string;
                                 to: string;
+                                isThrough: boolean;
                                 fibers: {
                                     cableId: string;
                                     fiber: number;
@@ -9219,4 +9220,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = '618c7b3540ea3266';
+export const API_DIGEST = '9f75b4d13447897e';

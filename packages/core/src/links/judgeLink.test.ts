@@ -70,6 +70,22 @@ describe('a link that loses what its parts lose', () => {
     expect(judgements).toMatchObject([{ isTwoWay: false, verdict: 'one way', lossHalfMdb: 5400 }]);
   });
 
+  it('fails by one direction alone where that is over the limit, and says by how much', () => {
+    const over = (lossMdb: number) => {
+      const stamp = stamper();
+      const reference = newReference(stamp, 1550);
+      const [one] = bothWays(stamp, 1, reference, [lossMdb, lossMdb]);
+      return judgeLink(
+        stateOf([reference, one!]),
+        [budgetAt(1550, 7000, { limitMdb: 8160 })],
+        250,
+      ).judgements[0];
+    };
+    expect(over(9500)).toMatchObject({ isTwoWay: false, verdict: 'fail', overHalfMdb: 2680 });
+    expect(over(55_000)).toMatchObject({ verdict: 'fail', overHalfMdb: 93_680 });
+    expect(over(8160)).toMatchObject({ verdict: 'one way', overHalfMdb: null });
+  });
+
   it('counts connectors that a reference by three cords leaves out', () => {
     const stamp = stamper();
     const reference = newReference(stamp, 1550, { cords: 3 });

@@ -32,7 +32,10 @@ export interface LinkJudgement {
   isTwoWay: boolean;
   /** Fiber, splices, splitters and connectors as they are known otherwise; null where the circuit's length is not known. */
   parts: { lossMdb: number; sigmaMdb: number; by: 'traces' | 'splices'; limitMdb: number } | null;
+  /** What is over the limit fails by one direction too; what is within passes by both. */
   verdict: 'pass' | 'fail' | 'one way' | 'no limit';
+  /** How much it is over its limit, half-thousandths; null where it is not, or has none. */
+  overHalfMdb: number | null;
   /** What was measured less the parts; null without parts. */
   excessMdb: number | null;
   agreement: 'agrees' | 'more' | 'less' | null;
@@ -102,7 +105,7 @@ function judgementOf(
   const measured = { wavelengthNm, lossHalfMdb, leftOutHalfMdb, sigmaMdb, isTwoWay };
   if (!budget) {
     const verdict = isTwoWay ? 'no limit' : 'one way';
-    return { ...measured, parts: null, verdict, excessMdb: null, agreement: null };
+    return { ...measured, parts: null, verdict, overHalfMdb: null, excessMdb: null, agreement: null };
   }
   const parts = {
     lossMdb: budget.measuredMdb ?? budget.madeMdb,
@@ -114,11 +117,12 @@ function judgementOf(
   const excessMdb = wholeHalfMdb / 2 - parts.lossMdb;
   const spread = 2 * Math.hypot(sigmaMdb, parts.sigmaMdb);
   const agrees = Math.abs(excessMdb) <= Math.max(spread, LEAST_EXCESS_MDB);
-  const passes = wholeHalfMdb <= 2 * budget.limitMdb;
+  const isOver = wholeHalfMdb > 2 * budget.limitMdb;
   return {
     ...measured,
     parts,
-    verdict: !isTwoWay ? 'one way' : passes ? 'pass' : 'fail',
+    verdict: isOver ? 'fail' : isTwoWay ? 'pass' : 'one way',
+    overHalfMdb: isOver ? wholeHalfMdb - 2 * budget.limitMdb : null,
     excessMdb,
     agreement: agrees ? 'agrees' : excessMdb > 0 ? 'more' : 'less',
   };

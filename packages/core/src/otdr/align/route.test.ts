@@ -35,8 +35,8 @@ const loops = (closureId: string, meters: Record<string, number>): Assembly => (
 });
 const byId = <Row extends { id: string }>(rows: Row[]) => new Map(rows.map((row) => [row.id, row]));
 const legs = [
-  { cableId: 'A', fiber: 3, splice: { id: 's1', closureId: 'mill', tray: 1 } },
-  { cableId: 'B', fiber: 3, splice: { id: 's2', closureId: 'ford', tray: 2 } },
+  { cableId: 'A', fiber: 3, splice: { id: 's1', closureId: 'mill', tray: 1, isFused: true } },
+  { cableId: 'B', fiber: 3, splice: { id: 's2', closureId: 'ford', tray: 2, isFused: true } },
   { cableId: 'C', fiber: 15, splice: null },
 ];
 const setting = (marks: { closureId: string; mark: number }[] = []) => ({

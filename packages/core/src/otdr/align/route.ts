@@ -83,7 +83,7 @@ export function routeOf(legs: readonly RouteLeg[], setting: RouteSetting): Circu
   const points = [
     ...(isPort(legs[0]!) ? [] : [endPoint(cables.get(first.cableId)!)]),
     ...spliced.map(({ isEnd, ...point }): RoutePoint =>
-      isEnd ? { ...point, tray: null, spliceId: null, isFused: true } : point,
+      isEnd ? { ...point, tray: null, spliceId: null } : point,
     ),
     ...(isPort(legs.at(-1)!) ? [] : [endPoint(cables.get(inFiber.at(-1)!.cableId)!)]),
   ];

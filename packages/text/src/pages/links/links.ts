@@ -49,14 +49,19 @@ export const linksPages = phrases({
   undoLast: 'Take back {fiber}',
   takenBackReason: 'Taken back at once: mistyped.',
   // Table
-  measuredOf: '{measured} of {all} measured both ways at {wavelengthNm} nm',
+  measuredOf: 'At {wavelengthNm} nm: {measured} of {all} measured both ways{oneWay, plural, =0 {} other {, # one way}}',
   overBudget:
-    '{fails, plural, =0 {none over its budget} one {# over its budget} other {# over their budget}}',
+    '{fails, plural, =0 {no measured link is over its limit} one {# over its limit} other {# over their limit}}',
   importAList: 'Import a list',
   checkByLight: 'Check by light',
   fiberAbbreviation: 'Fiber',
   passes: 'passes',
   fails: 'over budget',
+  overBy: 'over budget by {over} dB',
+  otherWayMissing: 'other direction not measured',
+  notThrough:
+    '{fibers, plural, one {# fiber is} other {# fibers are}} not spliced through and not listed.',
+  showAllFibers: 'Show all fibers',
   oneWay: 'one way',
   noLimit: 'no limit: length not known',
   meanOf: '{loss} dB both ways',

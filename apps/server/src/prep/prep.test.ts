@@ -79,6 +79,7 @@ it('loses no tick of two people who work at once', async () => {
         at: AT,
         answers: { detector: 'dark' },
         photos: [],
+        override: null,
       }),
     ),
   );

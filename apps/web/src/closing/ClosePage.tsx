@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { common } from '@cordel/text/pages/common';
 import { closePage as t } from '@cordel/text/pages/closing/ClosePage';
 import { usePerson } from '@/data/session';
+import { HardwareConflicts } from '@/prep/HardwareConflicts';
 import { useProjectView } from '@/projects/context';
 import { NamePanel } from '@/bench/NamePanel';
 import { Waiting } from '@/ui/Notice';
@@ -62,6 +63,13 @@ export function ClosePage() {
             <Text kind="strong" color="green">
               {t('closedTestedAndSigned')}
             </Text>
+          ) : null}
+          {chosen === 'list' ? (
+            <HardwareConflicts
+              closureId={closureId}
+              trays={made.closure.trays}
+              splices={made.splices}
+            />
           ) : null}
           {chosen === 'list' ? <TraceAlerts closureId={closureId} /> : null}
           {chosen === 'list' ? <ListPart closing={made} write={write} /> : null}

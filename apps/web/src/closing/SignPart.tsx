@@ -8,6 +8,7 @@ import { errorText } from '@cordel/text/record';
 import { accounts } from '@cordel/text/pages/accounts/accounts';
 import { useMay, usePerson } from '@/data/session';
 import { useProjectView } from '@/projects/context';
+import { useOpening } from '@/prep/useOpening';
 import { useClock } from '@/projects/useClock';
 import { Choice } from '@/ui/Field';
 import { Card } from '@/ui/Card';
@@ -29,6 +30,7 @@ export function SignPart({ closing, write }: { closing: Closing; write: ClosingH
   const { state, signed } = closing;
   const { project } = useProjectView();
   const router = useRouter();
+  const opening = useOpening(closing.closure.id);
   // Kept here: the form goes while its signature is on the way.
   const [problem, setProblem] = useState('');
   const last = signed.at(-1);
@@ -38,6 +40,11 @@ export function SignPart({ closing, write }: { closing: Closing; write: ClosingH
       {state.blocks.length > 0 ? (
         <Notice word={t('notReadyToBeSigned')} color="accent">
           {state.blocks.map((block) => signingBlockText(block)).join(' ')}
+        </Notice>
+      ) : null}
+      {opening.steps > 0 && opening.done < opening.steps && due.length > 0 ? (
+        <Notice word={t('prepNotRecorded')}>
+          {t('prepSteps', { done: opening.done, steps: opening.steps })}
         </Notice>
       ) : null}
       {state.signatures.map((entry) => (

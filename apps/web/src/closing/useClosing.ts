@@ -83,7 +83,7 @@ export function useClosing(closureId: string) {
     const seal = () =>
       sealRecord(closureRecord({ ...parts, cables, splices, retired, evidence, entries, photos }))
         .digest;
-    return { closure, hardware, entries, photos, state, seal, signed: held.signed };
+    return { closure, hardware, splices, entries, photos, state, seal, signed: held.signed };
   }, [held, work.data, closure, writes, view, closureId]);
   const write = (list: readonly Unsigned[], what: string) => {
     const signed = list.map((entry) => ({

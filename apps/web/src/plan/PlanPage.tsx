@@ -6,6 +6,7 @@ import { planMessageText } from '@cordel/text/plan';
 import { PLAN_EXAMPLES } from '@cordel/text/pages/plan/examples';
 import { planPage as t } from '@cordel/text/pages/plan/PlanPage';
 import { planShared as shared } from '@cordel/text/pages/plan/shared';
+import { HardwareConflicts } from '@/prep/HardwareConflicts';
 import { useProjectView } from '@/projects/context';
 import { Card } from '@/ui/Card';
 import { Notice, Waiting } from '@/ui/Notice';
@@ -43,6 +44,11 @@ export function PlanPage() {
             />
           </View>
           <View style={{ flex: wide ? 1 : undefined, gap: 14 }}>
+            <HardwareConflicts
+              closureId={closureId}
+              trays={plan.closure.trays}
+              splices={plan.evaluated.layout.placed}
+            />
             <ChangePart plan={plan} evaluated={plan.evaluated} />
             <TrayPart
               plan={plan}

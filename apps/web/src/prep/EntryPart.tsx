@@ -125,7 +125,7 @@ export function EntryPart({ hook, opened, item }: EntryPartProps) {
                 done: tick !== null,
                 by: personNow() || null,
                 at: new Date().toISOString(),
-                ...(tick ?? { answers: {}, photos: [] }),
+                ...(tick ?? { answers: {}, photos: [], override: null }),
               })
             }
           />

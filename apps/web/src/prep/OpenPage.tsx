@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
+import type { Splice } from '@cordel/core';
 import { openPage as t } from '@cordel/text/pages/prep/OpenPage';
 import { useWork } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
@@ -12,6 +13,7 @@ import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 import { useWide } from '@/ui/useWide';
 import { EntryPart } from './EntryPart';
+import { HardwareConflicts } from './HardwareConflicts';
 import { LengthField } from './LengthField';
 import { PrintSheet } from './PrintSheet';
 import { type AssemblyHook, type OpenedClosure, newEntry, useAssembly } from './useAssembly';
@@ -33,7 +35,7 @@ export function OpenPage() {
     >
       {opened ? (
         <>
-          <HardwarePart hook={hook} opened={opened} />
+          <HardwarePart hook={hook} opened={opened} splices={work.data?.splices ?? []} />
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 16 }}>
             {opened.entries.map((item) => (
               <View key={item.entry.id} style={{ width: wide ? '48%' : '100%' }}>
@@ -56,10 +58,17 @@ export function OpenPage() {
   );
 }
 
-function HardwarePart({ hook, opened }: { hook: AssemblyHook; opened: OpenedClosure }) {
+function HardwarePart({
+  hook,
+  opened,
+  splices,
+}: {
+  hook: AssemblyHook;
+  opened: OpenedClosure;
+  splices: readonly Splice[];
+}) {
   const { hardware, isArchived } = useProjectView();
   const chosen = opened.assembly.hardwareId ?? '';
-  const trays = hook.closure?.trays.length ?? 0;
   const [isOpen, setIsOpen] = useState(opened.hardware === null);
   return (
     <Card style={{ gap: 10 }}>
@@ -84,15 +93,11 @@ function HardwarePart({ hook, opened }: { hook: AssemblyHook; opened: OpenedClos
         />
       )}
       {opened.hardware ? <Text color="ink2">{opened.hardware.source}</Text> : null}
-      {opened.hardware && trays > opened.hardware.trays.most ? (
-        <Notice word={t('tooManyTrays')} color="accent">
-          {t('holdsTheClosureHasTakeLarger', {
-            name: opened.hardware.name,
-            most: opened.hardware.trays.most,
-            trays,
-          })}
-        </Notice>
-      ) : null}
+      <HardwareConflicts
+        closureId={opened.assembly.closureId}
+        trays={hook.closure?.trays ?? []}
+        splices={splices}
+      />
       <LengthField
         label={t('fromTheClosureToWhereIt')}
         value={opened.assembly.reach}

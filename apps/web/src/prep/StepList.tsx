@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { PrepStep, PrepTick } from '@cordel/core';
+import { type PrepStep, type PrepTick, missingBefore } from '@cordel/core';
 import { prepShared as t } from '@cordel/text/pages/prep/shared';
 import { askText, legText, prepCautionText, prepStepText } from '@cordel/text/prep';
 import { Photos } from '@/closing/Photos';
@@ -10,10 +10,12 @@ import { useClock } from '@/projects/useClock';
 import { Button } from '@/ui/Button';
 import { StepPanel } from '@/ui/StepPanel';
 import { Text } from '@/ui/Text';
+import { TextField } from '@/ui/TextField';
+import { useColors } from '@/ui/theme';
 import { pickFile } from '@/ui/pickFile';
 
 /** What is kept with a tick. */
-type TickWords = Pick<PrepTick, 'answers' | 'photos'>;
+type TickWords = Pick<PrepTick, 'answers' | 'photos' | 'override'>;
 
 interface StepListProps {
   steps: readonly PrepStep[];
@@ -23,12 +25,13 @@ interface StepListProps {
   onTick(key: string, tick: TickWords | null): void;
 }
 
-const NOTHING: TickWords = { answers: {}, photos: [] };
+const NOTHING: TickWords = { answers: {}, photos: [], override: null };
 
 /** Steps to tick off with a thumb, each with its caution and what it asks to be written down. */
 export function StepList({ steps, done, closureId, onTick }: StepListProps) {
   const [open, setOpen] = useState<string | null>(null);
-  const next = steps.find(({ key }) => !done.some(({ step }) => step === key));
+  const ticked = new Set(done.map(({ step }) => step));
+  const next = steps.find(({ key }) => !ticked.has(key));
   return (
     <View style={{ gap: 8 }}>
       {steps.map((step, index) => (
@@ -38,6 +41,7 @@ export function StepList({ steps, done, closureId, onTick }: StepListProps) {
           number={index + 1}
           tick={done.find((one) => one.step === step.key) ?? null}
           isNext={step === next}
+          missing={missingBefore(steps, ticked, step.key)}
           closureId={closureId}
           isOpen={open === step.key}
           onOpen={(isOpen) => setOpen(isOpen ? step.key : null)}
@@ -56,6 +60,7 @@ function StepRow({
   number,
   tick,
   isNext,
+  missing,
   closureId,
   isOpen,
   onOpen,
@@ -66,6 +71,8 @@ function StepRow({
   tick: PrepTick | null;
   /** The first that is not done. */
   isNext: boolean;
+  /** Steps that protect people or live fibers and are to be done before it. */
+  missing: readonly PrepStep[];
   closureId: string;
   isOpen: boolean;
   onOpen(isOpen: boolean): void;
@@ -73,7 +80,9 @@ function StepRow({
 }) {
   const { units } = useProjectView().project;
   const { moment } = useClock();
-  const asksMore = step.asks.length > 0 || step.timerS !== null || step.photo;
+  const asks = step.asks.length > 0 || step.timerS !== null || step.photo;
+  const asksMore = asks || missing.length > 0;
+  const [override, setOverride] = useState<string | null>(null);
   const press = () => {
     if (tick) onTick(null);
     else if (asksMore) onOpen(!isOpen);
@@ -110,10 +119,59 @@ function StepRow({
               {[t('tickedBy', { by: tick.by, moment: moment(tick.at) }), ...answers].join(' · ')}
             </Text>
           ) : null}
+          {tick?.override ? (
+            <Text kind="small" color="accent">
+              {t('overridden', { why: tick.override })}
+            </Text>
+          ) : null}
         </View>
       </Button>
       {tick && tick.photos.length > 0 ? <Photos ids={tick.photos} /> : null}
-      {isOpen && !tick ? <Asked step={step} closureId={closureId} onTick={onTick} /> : null}
+      {isOpen && !tick && missing.length > 0 && override === null ? (
+        <Held
+          missing={missing}
+          onOverride={(why) => {
+            if (asks) setOverride(why);
+            else onTick({ ...NOTHING, override: why });
+          }}
+        />
+      ) : isOpen && !tick ? (
+        <Asked
+          step={step}
+          closureId={closureId}
+          onTick={(words) => onTick({ ...words, override })}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+/** Why a step is held back, and the way on for who has a reason. */
+function Held({
+  missing,
+  onOverride,
+}: {
+  missing: readonly PrepStep[];
+  onOverride(why: string): void;
+}) {
+  const colors = useColors();
+  const { units } = useProjectView().project;
+  const [why, setWhy] = useState('');
+  return (
+    <View style={{ borderLeftWidth: 6, borderColor: colors.accent, paddingLeft: 12, gap: 8 }}>
+      <Text kind="strong" color="accent">
+        {t('notYet')}
+      </Text>
+      {missing.map((step) => (
+        <Text key={step.key}>{prepStepText(step.message, units)}</Text>
+      ))}
+      <TextField label={t('reasonToGoOn')} value={why} onChange={setWhy} />
+      <Button
+        label={t('goOnAnyway')}
+        disabled={why.trim() === ''}
+        onPress={() => onOverride(why.trim())}
+        style={{ alignSelf: 'flex-start' }}
+      />
     </View>
   );
 }
@@ -143,7 +201,7 @@ function Asked({
       asks={step.asks}
       timerS={step.timerS}
       answers={{}}
-      onDone={(answers) => onTick({ answers, photos })}
+      onDone={(answers) => onTick({ answers, photos, override: null })}
     >
       {step.photo ? (
         <Button

@@ -2,7 +2,7 @@ import type { ClosureRow } from '@cordel/core';
 import { uiShared as t } from '@cordel/text/pages/ui/shared';
 import { common } from '@cordel/text/pages/common';
 
-export type StageState = 'done' | 'under way' | 'to come';
+export type StageState = 'done' | 'under way' | 'to come' | 'not recorded' | 'partly recorded';
 
 export interface Stage {
   name: string;
@@ -15,7 +15,10 @@ export interface Opening {
   done: number;
 }
 
-/** Where the work on a closure stands. What is spliced whole has been opened, ticked off or not. */
+/**
+ * Where the work on a closure stands. What is spliced whole has been opened; how it was is known only as far as its steps
+ * were ticked off.
+ */
 export function stagesOf(
   row: Pick<ClosureRow, 'total' | 'due' | 'done' | 'measured' | 'failed' | 'verdict' | 'closing'>,
   opening: Opening,
@@ -27,11 +30,15 @@ export function stagesOf(
     {
       name: t('open'),
       state:
-        spliced || (opening.steps > 0 && opening.done === opening.steps)
+        opening.steps > 0 && opening.done === opening.steps
           ? 'done'
-          : opening.done > 0 || row.done > 0
-            ? 'under way'
-            : 'to come',
+          : spliced
+            ? opening.done > 0
+              ? 'partly recorded'
+              : 'not recorded'
+            : opening.done > 0 || row.done > 0
+              ? 'under way'
+              : 'to come',
     },
     { name: common('splice'), state: spliced ? 'done' : row.done > 0 ? 'under way' : 'to come' },
     { name: common('close'), state: row.closing },

@@ -39,6 +39,7 @@ describe('how a closure is said', () => {
 
   it('marks where the work stands', () => {
     const [to, way, done] = ['to come', 'under way', 'done'] as const;
+    const none = 'not recorded';
     const states = (
       part: Partial<Tally>,
       ticked = 0,
@@ -50,9 +51,11 @@ describe('how a closure is said', () => {
     expect(states({ total: 12, open: 12 }, 4)).toEqual([done, way, to, to, to]);
     expect(states({ total: 12, open: 12 }, 15)).toEqual([done, done, to, to, to]);
     expect(states({ total: 12, open: 6, spliced: 6 })).toEqual([done, way, way, to, to]);
-    expect(states({ total: 12, spliced: 6, measured: 6 })).toEqual([done, done, done, to, way]);
-    expect(states({ total: 12, measured: 12 }, 0, way)).toEqual([done, done, done, way, done]);
-    expect(states({ total: 12, measured: 12 }, 0, done)).toEqual([done, done, done, done, done]);
+    expect(states({ total: 12, spliced: 6, measured: 6 })).toEqual([done, none, done, to, way]);
+    expect(states({ total: 12, spliced: 12 }, 4)[1]).toBe('partly recorded');
+    expect(states({ total: 12, spliced: 12 }, 15)[1]).toBe(done);
+    expect(states({ total: 12, measured: 12 }, 0, way)).toEqual([done, none, done, way, done]);
+    expect(states({ total: 12, measured: 12 }, 0, done)).toEqual([done, none, done, done, done]);
   });
 });
 

@@ -6199,6 +6199,8 @@ export interface paths {
                                     };
                                     /** @default [] */
                                     photos?: string[];
+                                    /** @default null */
+                                    override?: string | null;
                                 }[];
                             }[];
                         }[];
@@ -7790,6 +7792,8 @@ export interface components {
                     };
                     /** @default [] */
                     photos: string[];
+                    /** @default null */
+                    override: string | null;
                 }[];
             }[];
         };
@@ -8240,6 +8244,8 @@ export interface components {
                     };
                     /** @default [] */
                     photos: string[];
+                    /** @default null */
+                    override: string | null;
                 }[];
             };
         } | {
@@ -8291,6 +8297,8 @@ export interface components {
             };
             /** @default [] */
             photos: string[];
+            /** @default null */
+            override: string | null;
             done: boolean;
         };
         LinkEntry: {
@@ -9220,4 +9228,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = '9f75b4d13447897e';
+export const API_DIGEST = '3b2993f46b7392eb';

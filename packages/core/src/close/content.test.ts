@@ -81,7 +81,7 @@ describe('what changed since', () => {
         ...entry,
         id: id(index),
         cableId: id(index + 4),
-        done: [{ step: 'ring', by: null, at: null, answers: {}, photos: [] }],
+        done: [{ step: 'ring', by: null, at: null, answers: {}, photos: [], override: null }],
       })),
     };
     const own = { ...view.hardware!, id: 'own' };

@@ -75,11 +75,8 @@ describe('a link that loses what its parts lose', () => {
       const stamp = stamper();
       const reference = newReference(stamp, 1550);
       const [one] = bothWays(stamp, 1, reference, [lossMdb, lossMdb]);
-      return judgeLink(
-        stateOf([reference, one!]),
-        [budgetAt(1550, 7000, { limitMdb: 8160 })],
-        250,
-      ).judgements[0];
+      return judgeLink(stateOf([reference, one!]), [budgetAt(1550, 7000, { limitMdb: 8160 })], 250)
+        .judgements[0];
     };
     expect(over(9500)).toMatchObject({ isTwoWay: false, verdict: 'fail', overHalfMdb: 2680 });
     expect(over(55_000)).toMatchObject({ verdict: 'fail', overHalfMdb: 93_680 });

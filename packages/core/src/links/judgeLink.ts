@@ -105,7 +105,14 @@ function judgementOf(
   const measured = { wavelengthNm, lossHalfMdb, leftOutHalfMdb, sigmaMdb, isTwoWay };
   if (!budget) {
     const verdict = isTwoWay ? 'no limit' : 'one way';
-    return { ...measured, parts: null, verdict, overHalfMdb: null, excessMdb: null, agreement: null };
+    return {
+      ...measured,
+      parts: null,
+      verdict,
+      overHalfMdb: null,
+      excessMdb: null,
+      agreement: null,
+    };
   }
   const parts = {
     lossMdb: budget.measuredMdb ?? budget.madeMdb,

@@ -113,6 +113,32 @@ describe('fibers onto ports', () => {
   });
 });
 
+test('ribbons onto pigtails of single ports take a slot a ribbon', () => {
+  const trays = [1, 2].map((number) => ({ number, single: 24, mass: 12 }));
+  const { layout, obstacles } = evaluatePlan({
+    text: 'terminate R ribbons 1-2 on P24 ports 1-24 pigtail',
+    pins: [],
+    spare: 0,
+    anew: false,
+    retire: false,
+    cables: [
+      ...cables,
+      cable('P24', { kind: 'ports', place: 'panel', ports: 24, connector: 'SC', polish: 'APC' }),
+    ],
+    trays,
+    there: [],
+  });
+  expect(obstacles).toEqual([]);
+  const slots = new Map<string, number>();
+  for (const { tray, slot } of layout.placed)
+    slots.set(`${tray}.${slot}`, (slots.get(`${tray}.${slot}`) ?? 0) + 1);
+  expect([...slots]).toEqual([
+    ['1.1', 12],
+    ['1.2', 12],
+  ]);
+  expect([layout.trays, layout.leastTrays]).toEqual([1, 1]);
+});
+
 describe('splitters in a plan', () => {
   test('fed by its input, and its outputs are spliced or end at ports', () => {
     const { joints, errors } = expand(

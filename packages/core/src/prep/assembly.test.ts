@@ -15,6 +15,7 @@ const signed = {
   at: '2026-05-04T20:15:00.000Z',
   answers: { detector: 'dark' },
   photos: [],
+  override: null,
 };
 const ticked = (step: string) => ({ step, ...signed });
 const tick = (entryId: string, step: string, done = true): AssemblyChange => ({
@@ -69,6 +70,7 @@ const anyChange = fc.oneof(
     at: fc.constantFrom(null, '2026-05-04T20:15:00.000Z'),
     answers: fc.constantFrom<Record<string, string>[]>({}, { detector: 'dark' }),
     photos: fc.constant<string[]>([]),
+    override: fc.constantFrom('lamp out of reach', null),
   }),
   fc.record({ kind: fc.constant('remove' as const), entryId: fc.constantFrom('a', 'b') }),
   fc.record({ kind: fc.constant('add' as const), entry: fc.constantFrom('a', 'c').map(entry) }),

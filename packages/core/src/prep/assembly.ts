@@ -60,11 +60,11 @@ export function changeAssembly(assembly: Assembly, change: AssemblyChange): Asse
       };
     case 'tick':
       return onEntry(change.entryId, (entry) => {
-        const { step, by, at, answers, photos } = change;
+        const { step, by, at, answers, photos, override } = change;
         const others = entry.done.filter((tick) => tick.step !== step);
         return {
           ...entry,
-          done: change.done ? [...others, { step, by, at, answers, photos }] : others,
+          done: change.done ? [...others, { step, by, at, answers, photos, override }] : others,
         };
       });
   }

@@ -170,6 +170,8 @@ const tickSchema = z.object({
   /** What was written down for what the step asks, by the key of each. */
   answers: z.record(z.string().max(60), z.string().trim().max(200)).default({}),
   photos: z.array(idSchema).max(6).default([]),
+  /** Why it was done before a step that protects people or live fibers; null where none was missing. */
+  override: z.string().trim().min(1).max(200).nullable().default(null),
 });
 
 export type PrepTick = z.infer<typeof tickSchema>;

@@ -1,5 +1,6 @@
 import type {
   CutPlan,
+  HardwareConflict,
   MarkMessage,
   PlanConflict,
   PrepMessage,
@@ -140,3 +141,15 @@ export const prepCheckText = catalog<PrepMessage>()({
 
 export * from './steps.ts';
 export * from './works.ts';
+
+const SLEEVES = '{sleeve, select, single {single-fiber} other {ribbon}}';
+
+/** Where hardware, a closure's trays and its plan contradict each other. */
+export const hardwareConflictText = catalog<HardwareConflict>()({
+  tooManyTrays:
+    '{hardware} holds {maximum, plural, one {# tray} other {# trays}}, and this closure has {trays}. Choose larger hardware or remove trays.',
+  tooManySlots:
+    `{trays, plural, one {# tray is} other {# trays are}} set to {slots} ${SLEEVES} slots. A tray of {hardware} has {maximum}. Correct the trays of the closure.` as string,
+  noSlots:
+    `{hardware} has no ${SLEEVES} slots, and the plan needs {sleeves}. Change the method in the plan or choose other hardware.` as string,
+});

@@ -36,6 +36,7 @@ const route = (key: string): CircuitRoute => ({
     name,
     tray: 1,
     spliceId: null,
+    isFused: true,
   })),
   spans: [],
 });

@@ -21,27 +21,50 @@ export const unitKey = (cable: string, unit: number): string => `${cable}\n${uni
 /** Sorts joints into strands, in the order in which the plan names them. */
 export function strandsOf(joints: readonly PlannedJoint[], cables: readonly ListCable[]): Strand[] {
   const sizes = new Map(cables.map((cable) => [cable.name, unitSize(cable.makeUp)]));
-  const unitOf = (cable: string, fiber: number) =>
-    unitKey(cable, Math.ceil(fiber / (sizes.get(cable) ?? GROUP_SIZE)));
+  const sizeOf = (cable: string) => sizes.get(cable) ?? GROUP_SIZE;
+  const unitOf = (cable: string, fiber: number) => unitKey(cable, Math.ceil(fiber / sizeOf(cable)));
   const sleeveOf = fibersASleeveOf(cables);
+  // Pigtails of single ports that a ribbon is fused to are one ribbon, named by their first port.
+  const firstPorts = new Map<string, number>();
+  const unitsOf = ({ method, cableA, fiberA, cableB, fiberB }: PlannedJoint): [string, string] => {
+    const [a, b] = [unitOf(cableA, fiberA), unitOf(cableB, fiberB)];
+    const size = sleeveOf(cableA, cableB);
+    if (method === 'single' || (sizeOf(cableA) >= size && sizeOf(cableB) >= size)) return [a, b];
+    const portsFirst = sizeOf(cableA) < size;
+    const ribbon = portsFirst
+      ? `${unitKey(cableB, Math.ceil(fiberB / size))}\n${cableA}`
+      : `${unitKey(cableA, Math.ceil(fiberA / size))}\n${cableB}`;
+    const first = firstPorts.get(ribbon) ?? (portsFirst ? fiberA : fiberB);
+    firstPorts.set(ribbon, first);
+    return portsFirst ? [unitKey(cableA, first), b] : [a, unitKey(cableB, first)];
+  };
   const strands = new Map<string, Strand>();
   for (const joint of joints) {
-    const a = unitOf(joint.cableA, joint.fiberA);
-    const b = unitOf(joint.cableB, joint.fiberB);
+    const [a, b] = unitsOf(joint);
     const key = `${joint.method}\n${a}\n${b}`;
     let strand = strands.get(key);
     if (!strand) strands.set(key, (strand = { units: [a, b], method: joint.method, sleeves: [] }));
     const last = strand.sleeves.at(-1);
     const size = sleeveOf(joint.cableA, joint.cableB);
-    if (joint.method === 'mass' && last && last.length < size && sameRibbon(last[0]!, joint, size))
+    const side = sizeOf(joint.cableA) < size ? 'fiberB' : 'fiberA';
+    if (
+      joint.method === 'mass' &&
+      last &&
+      last.length < size &&
+      sameRibbon(last[0]!, joint, side, size)
+    )
       last.push(joint);
     else strand.sleeves.push([joint]);
   }
   return [...strands.values()];
 }
 
-const sameRibbon = (one: PlannedJoint, other: PlannedJoint, size: number): boolean =>
-  Math.ceil(one.fiberA / size) === Math.ceil(other.fiberA / size);
+const sameRibbon = (
+  one: PlannedJoint,
+  other: PlannedJoint,
+  side: 'fiberA' | 'fiberB',
+  size: number,
+): boolean => Math.ceil(one[side] / size) === Math.ceil(other[side] / size);
 
 /** How many sleeves a strand has. */
 export const weightOf = (strand: Strand): number => strand.sleeves.length;

@@ -8,6 +8,7 @@ import type { CutTask } from '../cutMarks.ts';
 import { cutPlan } from '../cutPlan.ts';
 import { BUILT_IN_HARDWARE } from '../hardware.ts';
 import { sealOfLeg, sealPorts } from '../seal.ts';
+import { missingBefore } from '../stepOrder.ts';
 import { prepSteps } from '../steps.ts';
 import { genericProcedure } from './index.ts';
 
@@ -281,6 +282,36 @@ describe.each(HARDWARE_FORMS)('the generic procedure of a %s', (form) => {
       for (const { message, caution } of steps)
         if (/^(ring|slit|peel|edges|score|dedicate|bond|shieldStud|clean)/.test(message.code))
           expect([message.code, caution]).not.toEqual([message.code, null]);
+    }
+  });
+});
+
+describe('steps that people or live fibers depend on come first', () => {
+  const tubes = [3, 4].map((unit) => ({ unit, way: 'dedicate' as const }));
+  const steps = stepsOf('dome', 'express', { part: { tubes, armoured: true } });
+  const missing = (key: string, ...ticked: string[]) =>
+    missingBefore(steps, new Set(ticked), key).map((step) => step.key);
+
+  it('a tube is cut only once it is proven dark itself', () => {
+    expect(missing('tube 4', 'right', 'voltage')).toEqual(['dark 4']);
+    expect(missing('tube 4', 'right', 'voltage', 'dark 3')).toEqual(['dark 4']);
+    expect(missing('tube 4', 'right', 'voltage', 'dark 4')).toEqual([]);
+  });
+
+  it('nothing is cut before the cable is known and its metal is safe', () => {
+    expect(missing('ring')).toEqual(['right', 'voltage']);
+    expect(missing('ring', 'right', 'voltage')).toEqual([]);
+    expect(missing('mark')).toEqual([]);
+  });
+
+  it('in every form and way of entering, each cut of a tube asks for its proof', () => {
+    for (const form of HARDWARE_FORMS) {
+      const own = stepsOf(form, 'express', { part: { tubes } });
+      for (const { key, message } of own)
+        if (message.code === 'dedicateUnit' || message.code === 'windowTube')
+          expect(missingBefore(own, new Set(), key).map((step) => step.key)).toContain(
+            `dark ${message.number}`,
+          );
     }
   });
 });

@@ -2,6 +2,8 @@ import { phrases } from '../../phrases.ts';
 
 /** Texts of `apps/web/src/closing/SignPart.tsx`. */
 export const signPart = phrases({
+  prepNotRecorded: 'Cable prep is not fully recorded.',
+  prepSteps: '{done} of {steps} steps are ticked. The signature covers the record as it is.',
   as: 'As',
   changedSince: 'Changed since:',
   fieldToSignIn: 'Field to sign in',

@@ -49,7 +49,8 @@ export const linksPages = phrases({
   undoLast: 'Take back {fiber}',
   takenBackReason: 'Taken back at once: mistyped.',
   // Table
-  measuredOf: 'At {wavelengthNm} nm: {measured} of {all} measured both ways{oneWay, plural, =0 {} other {, # one way}}',
+  measuredOf:
+    'At {wavelengthNm} nm: {measured} of {all} measured both ways{oneWay, plural, =0 {} other {, # one way}}',
   overBudget:
     '{fails, plural, =0 {no measured link is over its limit} one {# over its limit} other {# over their limit}}',
   importAList: 'Import a list',

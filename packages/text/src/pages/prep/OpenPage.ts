@@ -15,7 +15,4 @@ export const openPage = phrases({
   print: 'Print',
   splicedInThisClosure: '{missing}: spliced in this closure.',
   thereIsNoSuchClosureIn: 'There is no such closure in this project.',
-  tooManyTrays: 'Too many trays.',
-  holdsTheClosureHasTakeLarger:
-    '{name} holds {most, plural, one {# tray} other {# trays}}; the closure has {trays}. Take larger hardware or fewer trays.',
 });

@@ -5,7 +5,11 @@ export const prepShared = phrases({
   answer: '{asked}: {answer}',
   atLeast: 'At least {least}.',
   tickedBy: '{by}, {moment}',
+  goOnAnyway: 'Go on anyway',
   next: 'Next:',
+  notYet: 'Do this first. People or live fibers depend on it:',
+  overridden: 'Done before a safety step: {why}',
+  reasonToGoOn: 'Reason to go on without it',
   takeAPhoto: 'Take a photo',
   theCableToScale: 'The cable to scale: {marks}',
   unitsThatAreOpened:

@@ -12,4 +12,10 @@ export const uiShared = phrases({
   plan: 'Plan',
   prove: 'Prove',
   reading: 'Reading …',
+  stageDone: 'done',
+  stageIs: '{name}: {state}',
+  stageNotRecorded: 'not recorded',
+  stagePartlyRecorded: 'partly recorded',
+  stageToCome: 'to come',
+  stageUnderWay: 'under way',
 });

@@ -69,7 +69,7 @@ test('200 000 rows are checked while the page stays in use, and the one bad row 
   const { page } = person;
   await page.goto(`${server.url}/projects/new`, { waitUntil: 'networkidle2' });
   await fill(page, 'Project name', 'Long line');
-  await press(page, 'Make the project');
+  await press(page, 'Create project');
   await pressText(page, 'Import a splice list');
   await sees(page, 'Choose a file');
   // The page notes every progress it shows: were it busy reading, it could show none.

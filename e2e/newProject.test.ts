@@ -95,7 +95,7 @@ describe('a project that is typed in', () => {
     await tap('New project');
     await type('Project name', 'Mill valley');
     await tap('US');
-    await tap('Make the project');
+    await tap('Create project');
     await sees(page(), 'How do you begin?');
     for (const way of [
       'Import a splice list',

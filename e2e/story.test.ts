@@ -90,16 +90,17 @@ describe('from a splice list to proof, on a phone', () => {
   step('makes a project, with an error at its field', async () => {
     await press(page(), 'All projects');
     await press(page(), 'New project');
-    await press(page(), 'Make the project');
+    await press(page(), 'Create project');
     await sees(page(), 'Give it a name.');
     await fill(page(), 'Project name', 'Upper weir');
+    await press(page(), 'Show all settings');
     await fill(page(), 'A tray', 'six');
-    await press(page(), 'Make the project');
+    await press(page(), 'Create project');
     await sees(page(), '“six” is not a loss: type it in dB');
     await fill(page(), 'A tray', '0,06');
     await press(page(), 'VDE 0888 order');
     await press(page(), 'TIA-598 order');
-    await press(page(), 'Make the project');
+    await press(page(), 'Create project');
     await sees(page(), 'How do you begin?');
     await pressText(page(), 'Import a splice list');
     await sees(page(), 'Choose a file');

@@ -10,6 +10,7 @@ import {
   formatBarometer,
   formatBarometerChange,
   formatDay,
+  formatDiameter,
   formatDistance,
   formatHalf,
   formatLength,
@@ -90,6 +91,7 @@ const shownPairs = ({ pairs, most }: FiberPairs): string =>
 /** A figure in the units of the project. */
 function inUnits(one: Quantity, units: Units): string {
   if ('lengthTenthsMm' in one) return formatLength(one.lengthTenthsMm, units.length, one.towards);
+  if ('diameterTenthsMm' in one) return formatDiameter(one.diameterTenthsMm, units.length);
   if ('distanceTenthsMm' in one) return formatDistance(one.distanceTenthsMm, units.distance);
   if ('tapeM' in one)
     return one.errorM === undefined

@@ -159,7 +159,7 @@ describe('sentences as they are read', () => {
       mark: { tapeM: 8412 },
     } as const;
     expect(otdr.whereText([place], units)).toBe(
-      'Cable C, 412 ± 3 m of sheath from mill toward ford, at sheath mark 8412 m.',
+      'Cable C, 412 ± 3 m of sheath from mill toward ford, at sheath mark 8,412 m.',
     );
   });
 

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { SLEEVE_KINDS, formatLength } from '@cordel/core';
+import { SLEEVE_KINDS, formatDiameter } from '@cordel/core';
 import { setupText, usualEndLossText, wayText } from '@cordel/text/bench';
 import { setupPage as t } from '@cordel/text/pages/bench/SetupPage';
 import { benchShared as shared } from '@cordel/text/pages/bench/shared';
@@ -19,7 +19,6 @@ export const SetupPage = () => <AtClosure>{(at) => <SetUp {...at} />}</AtClosure
 function SetUp({ closure, base, bench, setup, station }: Closeup) {
   const { project, isArchived } = useProjectView();
   const router = useRouter();
-  const unit = project.units.length;
   const { kept, change, splicer, cleavers, needs, warnings, ways } = setup;
   const way = setup.setup.way;
   const name = bench.fibers.length > 0 ? bench.words(bench.fibers) : closure;
@@ -120,7 +119,7 @@ function SetUp({ closure, base, bench, setup, station }: Closeup) {
             value={String(kept.cleaveLength ?? '')}
             options={splicer.cleaveLengths.map((length) => ({
               value: String(length),
-              label: unit === 'mm' ? `${length / 10} mm` : formatLength(length, unit, 'near'),
+              label: formatDiameter(length, 'mm'),
             }))}
             onChange={(length) => change({ cleaveLength: Number(length) })}
           />

@@ -2,7 +2,6 @@ import { View } from 'react-native';
 import { type Cleaver, FIBER_KINDS, SLEEVE_KINDS, type Splicer } from '@cordel/core';
 import { instrumentFields as t } from '@cordel/text/pages/kit/InstrumentFields';
 import { LengthField } from '@/prep/LengthField';
-import { useProjectView } from '@/projects/context';
 import { ListEditor } from '@/ui/ListEditor';
 import { NumberField } from '@/ui/NumberField';
 import { Select } from '@/ui/Select';
@@ -167,7 +166,6 @@ function CleaveLengths({
   lengths: readonly number[];
   onChange(part: { cleaveLengths: number[] }): void;
 }) {
-  const { project } = useProjectView();
   return (
     <>
       <Text kind="strong">{t('cleaveLengthsHeading')}</Text>
@@ -181,7 +179,7 @@ function CleaveLengths({
             label={t('lengthPastTheCoating')}
             name={t('cleaveLengthNumber', { number: index + 1 })}
             value={tenths}
-            unit={project.units.length}
+            unit="mm"
             onChange={(value) => change({ tenths: value })}
           />
         )}

@@ -1,6 +1,13 @@
 import { View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
-import { ENTRY_KINDS, type LengthUnit, type Port, type SealRow, formatLength } from '@cordel/core';
+import {
+  ENTRY_KINDS,
+  type LengthUnit,
+  type Port,
+  type SealRow,
+  formatLength,
+  formatDiameter,
+} from '@cordel/core';
 import { portsEditor as t } from '@cordel/text/pages/kit/PortsEditor';
 import { LengthField } from '@/prep/LengthField';
 import { ListEditor } from '@/ui/ListEditor';
@@ -136,6 +143,7 @@ function SealFields({
           name={t('diameterFromOf', { place })}
           value={row.from}
           unit={unit}
+          spell={formatDiameter}
           onChange={(from) => onChange({ from })}
         />
         <LengthField
@@ -143,6 +151,7 @@ function SealFields({
           name={t('diameterToOf', { place })}
           value={row.to}
           unit={unit}
+          spell={formatDiameter}
           onChange={(to) => onChange({ to })}
         />
         <TextField

@@ -4,6 +4,7 @@ import {
   type AssemblyChange,
   ENTRY_KINDS,
   type EntryKind,
+  formatDiameter,
   formatLength,
   type Leg,
   fibersSpliced,
@@ -76,7 +77,11 @@ export function EntryPart({ hook, opened, item }: EntryPartProps) {
         onPress={() => setOpen(!open)}
       />
       {open ? <EntryForm hook={hook} opened={opened} item={item} /> : null}
-      {plan ? (
+      {plan?.missing ? (
+        <Notice word={t('lengthMissing')} color="accent">
+          {t('sleevesMissing')}
+        </Notice>
+      ) : plan ? (
         <>
           <Text kind="strong">
             {t('ofSheathComesOffTapeZero', {
@@ -157,7 +162,7 @@ function Seal({ opened, item, leg }: Pick<EntryPartProps, 'opened' | 'item'> & {
         {side}
         {t('noFreePortOfTakes', {
           name: opened.hardware.name,
-          diameter: formatLength(entry.diameter, opened.unit, 'near'),
+          diameter: formatDiameter(entry.diameter, opened.unit),
           elsewhere:
             elsewhere.length === 0
               ? t('noHardwareHereDoesMeasureAgain')
@@ -195,7 +200,8 @@ function EntryForm({ hook, opened, item }: EntryPartProps) {
   const field = (label: string, key: 'loop' | 'route' | 'inside' | 'conduit') => (
     <LengthField
       label={label}
-      value={entry[key]}
+      // No loop is a length; a way to the chassis of nothing is one that nobody has measured.
+      value={key === 'loop' || entry[key] > 0 ? entry[key] : null}
       unit={unit}
       most={200_000}
       onChange={(value) => set({ [key]: value })}
@@ -213,6 +219,7 @@ function EntryForm({ hook, opened, item }: EntryPartProps) {
         label={t('diameterOfName', { name: cable.name })}
         value={entry.diameter}
         unit={unit}
+        spell={formatDiameter}
         least={10}
         most={1000}
         around

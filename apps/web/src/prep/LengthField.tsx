@@ -16,6 +16,8 @@ interface LengthFieldProps {
   /** Whether “c 41 mm” is read as a circumference. */
   around?: boolean;
   hint?: string;
+  /** How it is shown; a tape’s way where it is left out. */
+  spell?: (tenths: number, unit: LengthUnit) => string;
   onChange(tenths: number): void;
 }
 
@@ -29,11 +31,12 @@ export function LengthField({
   most,
   around,
   hint,
+  spell = spellLength,
   onChange,
 }: LengthFieldProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const [problem, setProblem] = useState('');
-  const shown = typed ?? (value === null ? '' : spellLength(value, unit));
+  const shown = typed ?? (value === null ? '' : spell(value, unit));
   const take = () => {
     if (typed === null || typed.trim() === '') return setTyped(null);
     const circumference = around && /^c\s*/i.test(typed);

@@ -67,7 +67,8 @@ export function PrintSheet({ name, opened, splices }: PrintSheetProps) {
 function CutTable({ item, units }: { item: OpenedEntry; units: Units }) {
   const unit = units.length;
   const { cable, plan, steps } = item;
-  if (!plan) return null;
+  // A cut plan with a length missing is none to cut by.
+  if (!plan || plan.missing) return null;
   return (
     <>
       <h2>{t('cableCutPlan', { name: cable.name })}</h2>

@@ -62,8 +62,10 @@ export function NewProject() {
           control={control}
           setValue={setValue}
           schemes={schemes.data ?? BUILT_IN_SCHEMES}
+          folded
+          onEnter={() => void save()}
         />
-        <Button label={t('makeTheProject')} look="next" onPress={() => void save()} />
+        <Button label={t('createProject')} look="next" onPress={() => void save()} />
       </Page>
       <OutboxStrip />
     </View>

@@ -5,7 +5,7 @@ import {
   useFieldArray,
   useWatch,
 } from 'react-hook-form';
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import { View } from 'react-native';
 import { BUILT_IN_LIMITS, type ColourScheme, GRADES } from '@cordel/core';
 import { projectFields as t } from '@cordel/text/pages/projects/ProjectFields';
@@ -13,6 +13,7 @@ import { projectsShared as shared } from '@cordel/text/pages/projects/shared';
 import { Choice, Field } from '@/ui/Field';
 import { FormFields } from '@/ui/FormFields';
 import { Grid } from '@/ui/Grid';
+import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Text } from '@/ui/Text';
 import { UnitFields } from './UnitFields';
@@ -35,16 +36,29 @@ interface Props {
   control: Control<ProjectForm, unknown, ReadProjectForm>;
   setValue: UseFormSetValue<ProjectForm>;
   schemes: readonly ColourScheme[];
+  /** Whether all but name and units is folded: everything has a usual value. */
+  folded?: boolean;
+  /** Enter in the name. */
+  onEnter?(): void;
 }
 
 /** All settings of a project: name, units, colours, trays, limits. */
-export function ProjectFields({ control, setValue, schemes }: Props) {
+export function ProjectFields({ control, setValue, schemes, folded = false, onEnter }: Props) {
   const loose = control as unknown as Control<ProjectForm>;
+  const [open, setOpen] = useState(!folded);
+  if (!open)
+    return (
+      <View style={{ gap: 20, maxWidth: 620 }}>
+        <Field control={loose} name="name" label={t('projectName')} onEnter={onEnter} autoFocus />
+        <UnitFields control={control} />
+        <Button label={t('showAllSettings')} aria-expanded={false} onPress={() => setOpen(true)} />
+      </View>
+    );
   return (
     <View style={{ gap: 28 }}>
       <Grid least={460} gap={28}>
         <View style={{ gap: 20 }}>
-          <Field control={loose} name="name" label={t('projectName')} />
+          <Field control={loose} name="name" label={t('projectName')} onEnter={onEnter} />
           <Controller
             control={control}
             name="practiceOnly"
@@ -142,7 +156,7 @@ function BudgetFields({ control }: { control: Control<ProjectForm> }) {
   );
 }
 
-function LimitFields({ control, setValue }: Omit<Props, 'schemes'>) {
+function LimitFields({ control, setValue }: Pick<Props, 'control' | 'setValue'>) {
   const loose = control as unknown as Control<ProjectForm>;
   const name = useWatch({ control, name: 'limits.name' });
   const start = (chosen: string) => {

@@ -20,7 +20,7 @@ import { Card } from '@/ui/Card';
 import { Button } from '@/ui/Button';
 import { Select } from '@/ui/Select';
 import { Text } from '@/ui/Text';
-import type { ProjectForm, ReadProjectForm } from './projectForm';
+import { type ProjectForm, type ReadProjectForm, practiceInUnits } from './projectForm';
 
 const PRESETS = { metric: METRIC, us: US_CUSTOMARY } as const;
 
@@ -50,7 +50,12 @@ export function UnitFields({
   control: Control<ProjectForm, unknown, ReadProjectForm>;
 }) {
   const { field } = useController({ control, name: 'units' });
+  const practice = useController({ control, name: 'practice' }).field;
   const units = field.value;
+  const change = (next: Units) => {
+    practice.onChange(practiceInUnits(practice.value, units, next));
+    field.onChange(next);
+  };
   const preset = presetOf(units);
   const [open, setOpen] = useState(preset === null);
   return (
@@ -62,9 +67,7 @@ export function UnitFields({
           { value: 'metric', label: t('metric') },
           { value: 'us', label: 'US' },
         ]}
-        onChange={(value) =>
-          field.onChange({ ...units, ...PRESETS[value as keyof typeof PRESETS] })
-        }
+        onChange={(value) => change({ ...units, ...PRESETS[value as keyof typeof PRESETS] })}
       />
       <Text color="ink2">
         {t('cleaveLengthsStayInMmAny', {
@@ -84,7 +87,7 @@ export function UnitFields({
               label={label}
               value={units[key]}
               options={options.map((value) => ({ value, label: value }))}
-              onChange={(value) => field.onChange({ ...units, [key]: value })}
+              onChange={(value) => change({ ...units, [key]: value })}
             />
           ))}
         </Card>

@@ -9,7 +9,7 @@ import {
   limitsSchema,
   projectSchema,
 } from '@cordel/core';
-import { projectForm, projectFormSchema, toProject } from './projectForm';
+import { practiceInUnits, projectForm, projectFormSchema, toProject } from './projectForm';
 
 const project: Project = {
   id: '019da9e7-4800-7000-8000-000000000001',
@@ -107,5 +107,30 @@ describe('the form of a project', () => {
     none.limits.splice['two-way'] = { single: '', mass: '' };
     expect(projectFormSchema.safeParse(none).error?.issues[0]?.path).toEqual(['limits', 'grade']);
     expect(limitsSchema.safeParse(BUILT_IN_LIMITS[0]).success).toBe(true);
+  });
+});
+
+describe('practice once other units are chosen', () => {
+  const metric = { ...METRIC, timeZone: 'UTC' };
+  const us = { ...US_CUSTOMARY, timeZone: 'UTC' };
+  const start = projectForm({ ...project, units: metric, practice: USUAL_PRACTICE }).practice;
+
+  it('what is usual becomes what is usual there, in round figures', () => {
+    const turned = practiceInUnits(start, metric, us);
+    expect(turned).toMatchObject({
+      trayFiber: '40 in',
+      redoConsumption: '1 1/2 in',
+      arc: { temperature: '18 F', pressure: '1.5 inHg' },
+    });
+    expect(turned.leakLimit).toMatch(/psi\/min$/);
+    expect(practiceInUnits(turned, us, metric)).toEqual(start);
+  });
+
+  it('what was typed is kept and shown in them; what cannot be read stays', () => {
+    const typed = { ...start, trayFiber: '1200 mm', redoConsumption: 'some' };
+    expect(practiceInUnits(typed, metric, us)).toMatchObject({
+      trayFiber: '47.244 in',
+      redoConsumption: 'some',
+    });
   });
 });

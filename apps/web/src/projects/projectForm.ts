@@ -5,7 +5,9 @@ import {
   GRADES,
   type Limits,
   type Parsed,
+  type Practice,
   type Project,
+  type Units,
   arcPolicySchema,
   formatLoss,
   gradeSchema,
@@ -20,6 +22,7 @@ import {
   spellLength,
   spellTemperatureChange,
   unitsSchema,
+  usualPractice,
 } from '@cordel/core';
 import { type MeasureProblem, lossProblemText, measureProblemText } from '@cordel/text/measure';
 import { issueText } from '@cordel/text/record';
@@ -206,6 +209,60 @@ export const projectFormSchema = z
 export type ProjectForm = z.input<typeof projectFormSchema>;
 export type ReadProjectForm = z.output<typeof projectFormSchema>;
 
+/**
+ * Practice as a form shows it, once other units are chosen: what is still usual becomes what is usual in these, and what
+ * was typed is shown in them. What cannot be read stays as it was typed.
+ */
+export function practiceInUnits(
+  typed: ProjectForm['practice'],
+  from: Units,
+  to: Units,
+): ProjectForm['practice'] {
+  const usualBefore = practiceForm(usualPractice(from), from);
+  const usualNow = practiceForm(usualPractice(to), to);
+  const turned = (
+    before: string,
+    pick: (form: ProjectForm['practice']) => string,
+    read: Parsed<number, MeasureProblem>,
+    spell: (value: number) => string,
+  ): string =>
+    before === pick(usualBefore) ? pick(usualNow) : read.ok ? spell(read.value) : before;
+  const length = (key: 'trayFiber' | 'redoConsumption') =>
+    turned(
+      typed[key],
+      (form) => form[key],
+      parseLength(typed[key], from.length),
+      (value) => spellLength(value, to.length),
+    );
+  const { arc } = typed;
+  return {
+    ...typed,
+    trayFiber: length('trayFiber'),
+    redoConsumption: length('redoConsumption'),
+    leakLimit: turned(
+      typed.leakLimit,
+      (form) => form.leakLimit,
+      parseLeakRate(typed.leakLimit, from.pressure),
+      (value) => spellLeakRate(value, to.pressure),
+    ),
+    arc: {
+      ...arc,
+      temperature: turned(
+        arc.temperature,
+        (form) => form.arc.temperature,
+        parseTemperatureChange(arc.temperature, from.temperature),
+        (value) => spellTemperatureChange(value, to.temperature),
+      ),
+      pressure: turned(
+        arc.pressure,
+        (form) => form.arc.pressure,
+        parseBarometerChange(arc.pressure, from.pressure),
+        (value) => spellBarometerChange(value, to.pressure),
+      ),
+    },
+  };
+}
+
 const text = (limit: number | null): string => (limit === null ? '' : formatLoss(limit));
 
 /** Limits as a form shows them. */
@@ -232,6 +289,25 @@ export function limitsForm(limits: Limits): ProjectForm['limits'] {
   };
 }
 
+const practiceForm = (practice: Practice, units: Units): ProjectForm['practice'] => ({
+  ...practice,
+  trayFiber: spellLength(practice.trayFiber, units.length),
+  redos: String(practice.redos),
+  redoConsumption: spellLength(practice.redoConsumption, units.length),
+  redoPercent: String(practice.redoPercent),
+  arc: {
+    ...(Object.fromEntries(
+      Object.entries(practice.arc).map(([key, value]) => [key, String(value)]),
+    ) as ProjectForm['practice']['arc']),
+    when: practice.arc.when,
+    temperature: spellTemperatureChange(practice.arc.temperature, units.temperature),
+    pressure: spellBarometerChange(practice.arc.pressure, units.pressure),
+  },
+  adhesiveWait: String(practice.adhesiveWait),
+  noTension: practice.noTension ?? '',
+  leakLimit: spellLeakRate(practice.leakLimit, units.pressure),
+});
+
 export const projectForm = (project: Omit<Project, 'id' | 'createdAt'>): ProjectForm => ({
   name: project.name,
   practiceOnly: project.practiceOnly,
@@ -241,27 +317,7 @@ export const projectForm = (project: Omit<Project, 'id' | 'createdAt'>): Project
     single: String(project.trayCapacity.single),
     mass: String(project.trayCapacity.mass),
   },
-  practice: {
-    ...project.practice,
-    trayFiber: spellLength(project.practice.trayFiber, project.units.length),
-    redos: String(project.practice.redos),
-    redoConsumption: spellLength(project.practice.redoConsumption, project.units.length),
-    redoPercent: String(project.practice.redoPercent),
-    arc: {
-      ...(Object.fromEntries(
-        Object.entries(project.practice.arc).map(([key, value]) => [key, String(value)]),
-      ) as ProjectForm['practice']['arc']),
-      when: project.practice.arc.when,
-      temperature: spellTemperatureChange(
-        project.practice.arc.temperature,
-        project.units.temperature,
-      ),
-      pressure: spellBarometerChange(project.practice.arc.pressure, project.units.pressure),
-    },
-    adhesiveWait: String(project.practice.adhesiveWait),
-    noTension: project.practice.noTension ?? '',
-    leakLimit: spellLeakRate(project.practice.leakLimit, project.units.pressure),
-  },
+  practice: practiceForm(project.practice, project.units),
   budget: {
     glass: project.budget.glass.map(({ wavelengthNm, ...losses }) => ({
       wavelengthNm,

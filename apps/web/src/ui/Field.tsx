@@ -13,6 +13,8 @@ interface FieldProps<Values extends FieldValues> {
   /** A unit shown behind the figure. */
   unit?: string;
   numeric?: boolean;
+  onEnter?(): void;
+  autoFocus?: boolean;
 }
 
 /** A text field of a form, with its error at its place. */
@@ -24,6 +26,8 @@ export function Field<Values extends FieldValues>({
   multiline,
   unit,
   numeric,
+  onEnter,
+  autoFocus,
 }: FieldProps<Values>) {
   return (
     <Controller
@@ -42,6 +46,8 @@ export function Field<Values extends FieldValues>({
           minWidth={120}
           onChange={field.onChange}
           onLeave={field.onBlur}
+          onEnter={onEnter}
+          autoFocus={autoFocus}
         />
       )}
     />

@@ -24,6 +24,9 @@ interface TextFieldProps {
   onChange(text: string): void;
   /** It is left, or Enter is pressed in it. */
   onLeave?(): void;
+  /** Enter alone. */
+  onEnter?(): void;
+  autoFocus?: boolean;
 }
 
 /** A field of text with its label, hint and problem. */
@@ -42,6 +45,8 @@ export function TextField({
   minWidth,
   onChange,
   onLeave,
+  onEnter,
+  autoFocus,
 }: TextFieldProps) {
   return (
     <View style={minWidth === undefined ? { flexGrow: 1, minWidth: 150 } : { flex: 1, minWidth }}>
@@ -59,7 +64,8 @@ export function TextField({
         right={unit ? <TextInput.Affix text={unit} /> : undefined}
         onChangeText={onChange}
         onBlur={onLeave}
-        onSubmitEditing={onLeave}
+        autoFocus={autoFocus}
+        onSubmitEditing={onEnter ?? onLeave}
         outlineStyle={{ borderWidth: 2 }}
       />
       {problem || hint ? (

@@ -52,7 +52,7 @@ describe('a typed distance', () => {
     expect(shown('1.25', 'mi')).toBe('1.25 mi');
     expect(shown('12.345', 'km')).toBe('12.345 km');
     expect(shown('3', 'km')).toBe('3.0 km');
-    expect(shown('4200', 'ft')).toBe('4200 ft');
+    expect(shown('4200', 'ft')).toBe('4,200 ft');
     expect(formatDistance(123_456_789, 'km')).toBe('12.3 km');
   });
 
@@ -74,7 +74,7 @@ describe('a typed distance', () => {
   it('is printed in the project’s unit', () => {
     expect(formatDistance(124_000_000, 'km')).toBe('12.4 km');
     expect(formatDistance(16_093_440, 'mi')).toBe('1.0 mi');
-    expect(formatDistance(16_093_440, 'ft')).toBe('5280 ft');
+    expect(formatDistance(16_093_440, 'ft')).toBe('5,280 ft');
     expect(formatDistance(10_000, 'm')).toBe('1 m');
   });
 });

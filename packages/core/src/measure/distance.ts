@@ -132,10 +132,10 @@ export function formatDistance(tenths: number, unit: DistanceUnit): string {
   const [most, usual] = SHOWN[unit];
   const scale = 10 ** most;
   const asTyped = Math.abs(value * scale - Math.round(value * scale)) < 1e-6;
-  if (!asTyped) return `${value.toFixed(usual)} ${unit}`;
+  if (!asTyped) return `${grouped(value, usual)} ${unit}`;
   const trimmed = String(Number(value.toFixed(most)));
   const decimals = trimmed.split('.')[1]?.length ?? 0;
-  return `${value.toFixed(Math.max(usual, decimals))} ${unit}`;
+  return `${grouped(value, Math.max(usual, decimals))} ${unit}`;
 }
 
 /** Prints a distance for a form, with no figure lost: as many decimals as the unit needs. */
@@ -143,6 +143,10 @@ export function spellDistance(tenths: number, unit: DistanceUnit): string {
   const value = (tenths / TENTHS[unit]).toFixed(7);
   return `${value.replace(/\.?0+$/, '')} ${unit}`;
 }
+
+/** A number with so many decimals, its thousands apart: `11,088`. */
+export const grouped = (value: number, decimals: number): string =>
+  value.toLocaleString('en', { minimumFractionDigits: decimals, maximumFractionDigits: decimals });
 
 const metersIn = (unit: DistanceUnit): number => TENTHS[unit] / TENTHS.m;
 
@@ -153,13 +157,13 @@ export const tapeUnitOf = (unit: DistanceUnit): 'm' | 'ft' =>
 /** A whole number of m or ft, for what a person walks or measures along a cable. */
 export function formatMeters(meters: number, unit: DistanceUnit, decimals = 0): string {
   const tape = tapeUnitOf(unit);
-  return `${(meters / metersIn(tape)).toFixed(decimals)} ${tape}`;
+  return `${grouped(meters / metersIn(tape), decimals)} ${tape}`;
 }
 
 /** A length of m or ft with what it may be off by: `340 \u00b1 5 m`. Both in meters. */
 export function formatWithError(meters: number, error: number, unit: DistanceUnit): string {
   const tape = tapeUnitOf(unit);
-  const inTape = (value: number) => (value / metersIn(tape)).toFixed(0);
+  const inTape = (value: number) => grouped(value / metersIn(tape), 0);
   return `${inTape(meters)} \u00b1 ${inTape(error)} ${tape}`;
 }
 
@@ -167,10 +171,10 @@ export function formatWithError(meters: number, error: number, unit: DistanceUni
 const PLACE_DECIMALS = { km: 3, mi: 3, m: 0, ft: 0 } as const;
 const RANGE_DECIMALS = { km: 1, mi: 1, m: 0, ft: 0 } as const;
 
-/** A place along a trace, to about a meter: `12.345 km`, `7.671 mi`, `40502 ft`. */
+/** A place along a trace, to about a meter: `12.345 km`, `7.671 mi`, `40,502 ft`. */
 export const formatPlace = (meters: number, unit: DistanceUnit): string =>
-  `${(meters / metersIn(unit)).toFixed(PLACE_DECIMALS[unit])} ${unit}`;
+  `${grouped(meters / metersIn(unit), PLACE_DECIMALS[unit])} ${unit}`;
 
 /** A length of fiber, roughly: `12.3 km`, `7.7 mi`. */
 export const formatRange = (meters: number, unit: DistanceUnit): string =>
-  `${(meters / metersIn(unit)).toFixed(RANGE_DECIMALS[unit])} ${unit}`;
+  `${grouped(meters / metersIn(unit), RANGE_DECIMALS[unit])} ${unit}`;

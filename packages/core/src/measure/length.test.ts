@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { formatLength, parseLength } from './length.ts';
+import { formatDiameter, formatLength, parseLength, spellLength } from './length.ts';
 
 // The inch is 25.4 mm exactly: international yard and pound agreement, 1959.
 test.each([
@@ -49,4 +49,27 @@ test('eighths of an inch print as they were typed', () => {
       expect(formatLength(tenths, 'in').startsWith(whole === 0 ? '' : String(whole))).toBe(true);
     }),
   );
+});
+
+describe('a length in a form', () => {
+  it('stays in its unit: inches that are no eighths are shown with decimals', () => {
+    const typed = (text: string) => {
+      const read = parseLength(text, 'in');
+      return read.ok ? spellLength(read.value, 'in') : 'not read';
+    };
+    expect(typed('0.44 in')).toBe('0.44 in');
+    expect(typed('5 1/4 in')).toBe('5 1/4 in');
+    expect(typed('13.5 mm')).toBe('0.53 in');
+    for (let tenths = 0; tenths < 3000; tenths++)
+      expect(parseLength(spellLength(tenths, 'in'), 'in')).toEqual({ ok: true, value: tenths });
+  });
+
+  it('a diameter has decimals, so that what does not fit is seen not to fit', () => {
+    expect([201, 191, 95].map((tenths) => formatDiameter(tenths, 'in'))).toEqual([
+      '0.79 in',
+      '0.75 in',
+      '0.374 in',
+    ]);
+    expect(formatDiameter(135, 'mm')).toBe('13.5 mm');
+  });
 });

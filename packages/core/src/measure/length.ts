@@ -54,11 +54,22 @@ function ofLength(problem: DistanceProblem, unit: LengthUnit): LengthProblem {
   }
 }
 
-/** Prints a length for a form, so that it reads back as the same: in the unit where that can be. */
+/** Prints a length for a form in its unit, so that it reads back as the same: in eighths of an inch, else with decimals. */
 export function spellLength(tenths: number, unit: LengthUnit): string {
   const text = formatLength(tenths, unit, 'near');
   const back = parseLength(text, unit, Infinity);
-  return back.ok && back.value === tenths ? text : `${tenths / 10} mm`;
+  return back.ok && back.value === tenths ? text : formatDiameter(tenths, unit);
+}
+
+/**
+ * Prints a length as a caliper shows it, for what a seal is chosen by: tenths of a millimeter, or inches with two decimals,
+ * and three where two would name another length.
+ */
+export function formatDiameter(tenths: number, unit: LengthUnit): string {
+  if (unit === 'mm') return `${tenths / 10} mm`;
+  const inches = tenths / 254;
+  const names = (decimals: number) => Math.round(Number(inches.toFixed(decimals)) * 254) === tenths;
+  return `${inches.toFixed(names(2) ? 2 : 3)} in`;
 }
 
 const ROUND = { up: Math.ceil, down: Math.floor, near: Math.round };

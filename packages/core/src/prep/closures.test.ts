@@ -50,7 +50,7 @@ const anyClosure = fc.constantFrom(...BUILT_IN_HARDWARE).chain((hardware) => {
           diameter: fc.integer({ min: 20, max: 300 }),
           armoured: fc.boolean(),
           tracer: fc.boolean(),
-          route: fc.integer({ min: 0, max: 20_000 }),
+          route: fc.integer({ min: 1, max: 20_000 }),
           chosen: fc.option(fc.constantFrom(...hardware.ports.map(({ name }) => name))),
         })
         .map(({ makeUp, chosen, ...part }) => ({

@@ -120,6 +120,8 @@ export interface CutPlan {
   tubing: { code: Tubing; count: number; length: number }[];
   /** What must stay whole. */
   whole: WholeMessage[];
+  /** A length without which nothing can be cut; null where all are known. */
+  missing: 'sleeves' | null;
   checks: PrepCheck[];
 }
 
@@ -144,6 +146,7 @@ export const started = (zero: CutPlan['zero'], opening: number): CutPlan => ({
   tails: [],
   tubing: [],
   whole: [],
+  missing: null,
   checks: [],
 });
 

@@ -65,6 +65,8 @@ function rackPlan(task: CutTask): CutPlan {
   const working = Math.max(least, entry.inside);
   const used = entry.route + working;
   const plan = cutEnd(task, used, working);
+  // Sleeves of no length are sleeves that nobody has measured.
+  if (entry.route === 0) return { ...started('cableEnd', 0), missing: 'sleeves' };
   plan.marks.push({
     at: plan.opening + hardware.clamp,
     kind: 'clamp',

@@ -253,10 +253,15 @@ describe('a rack kit', () => {
     expect(checkOf(54 * 254)).toMatchObject({ ok: false, message: { code: 'conduitTooLong' } });
   });
 
+  test('sleeves that nobody has measured are asked for, and are no sum of nothing', () => {
+    const plan = rack(0, 0);
+    expect([plan.missing, plan.checks, plan.marks, plan.tubing]).toEqual(['sleeves', [], [], []]);
+  });
+
   test('has a working length of 48 in at least, and its sum adds up', () => {
     fc.assert(
       fc.property(
-        fc.integer({ max: 100_000, min: 0 }),
+        fc.integer({ max: 100_000, min: 1 }),
         fc.integer({ max: 30_000, min: 0 }),
         (route, inside) => {
           const plan = rack(route, inside);
@@ -320,9 +325,9 @@ describe('seals', () => {
       error: {
         code: 'doesNotFit',
         port: 'Oval',
-        diameter: { lengthTenthsMm: 300 },
-        least: { lengthTenthsMm: 100 },
-        most: { lengthTenthsMm: 250 },
+        diameter: { diameterTenthsMm: 300 },
+        least: { diameterTenthsMm: 100 },
+        most: { diameterTenthsMm: 250 },
         others: [],
       },
     });
@@ -344,8 +349,8 @@ describe('seals', () => {
       error: {
         code: 'otherSeal',
         seal: 'Four-hole seal 2',
-        from: { lengthTenthsMm: 50 },
-        to: { lengthTenthsMm: 80 },
+        from: { diameterTenthsMm: 50 },
+        to: { diameterTenthsMm: 80 },
       },
     });
   });

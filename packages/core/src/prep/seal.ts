@@ -31,7 +31,7 @@ export type SealNote =
   /** On the boundary of two rows, of which the first was taken: its middle is nearer, or as near. */
   { code: 'boundary' | 'boundaryMiddle'; taken: string; other: string } | { code: 'slit' };
 
-const near = (lengthTenthsMm: number): Quantity => ({ lengthTenthsMm, towards: 'near' });
+const diameterOfSeal = (diameterTenthsMm: number): Quantity => ({ diameterTenthsMm });
 
 /** A seal for a cable in a port. */
 export interface SealChoice {
@@ -71,9 +71,9 @@ export function chooseSeal(
     return refused({
       code: 'doesNotFit',
       port: port.name,
-      diameter: near(diameter),
-      least: near(Math.min(...port.rows.map((row) => row.from))),
-      most: near(Math.max(...port.rows.map((row) => row.to))),
+      diameter: diameterOfSeal(diameter),
+      least: diameterOfSeal(Math.min(...port.rows.map((row) => row.from))),
+      most: diameterOfSeal(Math.max(...port.rows.map((row) => row.to))),
       others: others(hardware, kind, diameter),
     });
   }
@@ -138,9 +138,9 @@ function sealBeside(
     code: 'otherSeal',
     port: use.port.name,
     seal,
-    from: near(from),
-    to: near(to),
-    diameter: near(diameter),
+    from: diameterOfSeal(from),
+    to: diameterOfSeal(to),
+    diameter: diameterOfSeal(diameter),
   });
 }
 

@@ -40,6 +40,8 @@ export const listedSchema = z.object({
 export type Quantity =
   /** A length along a tape at the bench; `towards` says how it is rounded, up where nothing is said. */
   | { readonly lengthTenthsMm: number; readonly towards?: 'up' | 'down' | 'near' }
+  /** An outside diameter, as a caliper shows it. */
+  | { readonly diameterTenthsMm: number }
   /** A distance along the route. */
   | { readonly distanceTenthsMm: number }
   | z.infer<typeof tapeSchema>

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { issue } from './issue.ts';
+import type { UnitPreset } from './units.ts';
 
 const share = z.int().min(0, issue('atLeast')).max(100, issue('atMost'));
 
@@ -100,3 +101,17 @@ export const USUAL_PRACTICE: Practice = {
   // Set by us: a dome of ten liters then loses less than a thimble of air a minute.
   leakLimit: 100,
 };
+
+/** What a new project starts with in given units: round figures of that unit. */
+export const usualPractice = ({ length, pressure }: UnitPreset): Practice => ({
+  ...USUAL_PRACTICE,
+  // 40 in on a tray, 1 1/2 in for a redo.
+  ...(length === 'in' && { trayFiber: 10_160, redoConsumption: 381 }),
+  // 0.015 psi a minute.
+  ...(pressure === 'psi' && { leakLimit: 103 }),
+  arc: {
+    ...USUAL_PRACTICE.arc,
+    // 1 1/2 inHg; 10 C is 18 F.
+    ...(pressure === 'psi' && { pressure: 5.08 }),
+  },
+});

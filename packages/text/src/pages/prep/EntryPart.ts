@@ -2,6 +2,9 @@ import { phrases } from '../../phrases.ts';
 
 /** Texts of `apps/web/src/prep/EntryPart.tsx`. */
 export const entryPart = phrases({
+  lengthMissing: 'Length missing.',
+  sleevesMissing:
+    'Enter the length of the protective sleeves from the kit to the chassis entry. The cut plan follows from it.',
   cableName: 'Cable {name}',
   changeHowEnters: 'Change how {name} enters',
   chooseTheHardwareForTheCut: 'Choose the hardware for the cut plan.',

@@ -2,6 +2,7 @@ import { phrases } from '../../phrases.ts';
 
 /** Texts of `apps/web/src/projects/ProjectFields.tsx`. */
 export const projectFields = phrases({
+  showAllSettings: 'Show all settings',
   aClosure: 'A closure',
   aConnectorPair: 'A connector pair',
   aFiber: 'A fiber',

@@ -3,7 +3,7 @@ import { phrases } from '../../phrases.ts';
 /** Texts that several parts of `apps/web/src/projects` share. */
 export const projectsShared = phrases({
   goToTheRoute: 'Go to the Route',
-  makeTheProject: 'Make the project',
+  createProject: 'Create project',
   newProject: 'New project',
   nothingHere: 'Nothing here',
   practiceOnly: 'Practice only',

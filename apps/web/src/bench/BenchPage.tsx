@@ -1,3 +1,4 @@
+import { isFusedWay } from '@cordel/core';
 import { type BenchMode } from '@cordel/core/session';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useCallback, useEffect, useState } from 'react';
@@ -5,27 +6,28 @@ import { ScrollView, View } from 'react-native';
 import { usePerson } from '@/data/session';
 import { useWork } from '@/data/queries';
 import type { ClosureWork } from '@cordel/client';
-import { common } from '@cordel/text/pages/common';
 import { benchPage as t } from '@cordel/text/pages/bench/BenchPage';
 import { benchShared as shared } from '@cordel/text/pages/bench/shared';
 import { useProjectView } from '@/projects/context';
 import { Waiting } from '@/ui/Notice';
 import { Button } from '@/ui/Button';
-import { Text } from '@/ui/Text';
 import { useKeys } from '@/ui/keys';
 import { useColors } from '@/ui/theme';
 import { useWide } from '@/ui/useWide';
-import { TraceAlerts } from '@/traces/TraceAlerts';
+import { useOpenAlerts } from '@/traces/TraceAlerts';
+import { useLatest } from '@/ui/useLatest';
+import { type BenchAlerts, AlertSheet, alertCount } from './AlertSheet';
+import { BenchHead } from './BenchHead';
 import { Finished } from './Finished';
 import { InHand } from './InHand';
-import { MeasureKind } from './MeasureKind';
+import { MoreSheet, useOneKey } from './MoreSheet';
 import { NamePanel } from './NamePanel';
 import { PickSheet } from './PickSheet';
 import { SkipSheet } from './SkipSheet';
-import { StationStrip } from './StationStrip';
 import { TimerBar } from './TimerBar';
 import { adviceFor } from './advice';
 import { useArc } from './useArc';
+import { useContact } from './useContact';
 import { type Bench, useBench } from './useBench';
 import { useHealth } from './useHealth';
 import { useRecords } from './useRecords';
@@ -37,12 +39,6 @@ import { useTimers } from './useTimers';
 /** The Bench is no wider than the eye takes in from the splicer, px. */
 const PHONE_WIDTH = 560;
 const WIDE_WIDTH = 1120;
-
-const MODES: Record<BenchMode, string> = {
-  splice: common('splice'),
-  redo: t('redo'),
-  measure: t('measure'),
-};
 
 /** The one thing to do now at one closure. */
 export function BenchPage() {
@@ -74,11 +70,16 @@ function AtTheBench({ work, mode }: { work: ClosureWork; mode: BenchMode }) {
   const timers = useTimers(project.id, work.closure);
   const { splicerId, cleaverId } = setup.kept;
   const arc = useArc(station, splicerId);
-  const { series, trouble } = useHealth(station, splicerId, cleaverId, bench.splices);
+  const { trouble } = useHealth(station, splicerId, cleaverId, bench.splices);
   const secondsLeft = useShiftLeft(project.id);
   const [heated, setHeated] = useState<string | null>(null);
-  const [skipping, setSkipping] = useState(false);
-  const [picking, setPicking] = useState(false);
+  const [over, setOver] = useState<'more' | 'alerts' | 'pick' | 'skip' | null>(null);
+  const [asked, setAsked] = useState('');
+  const [oneKey] = useOneKey();
+  const isMeasuring = mode === 'measure';
+  const isListening = !isMeasuring && setup.splicer !== null && isFusedWay(setup.setup.way);
+  const contact = useContact(station, splicerId);
+  const openAlerts = useOpenAlerts(work.closure.id);
   const { splice } = useLocalSearchParams<{ splice?: string }>();
   const router = useRouter();
   // A link to one splice takes its sleeve in hand, once.
@@ -93,23 +94,29 @@ function AtTheBench({ work, mode }: { work: ClosureWork; mode: BenchMode }) {
     router.setParams({ splice: undefined });
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the link counts when it changes, not when the bench does
   }, [splice]);
-  useKeys(
-    useCallback(
-      (key: string) => {
-        if (skipping || picking || bench.isFinished) return false;
-        if (/^[0-9.]$/.test(key)) bench.dispatch({ type: 'key', key });
-        else if (key === 'Backspace') bench.dispatch({ type: 'key', key: 'back' });
-        else if (key === '-') bench.dispatch({ type: 'key', key: 'sign' });
-        else if (key === 'Enter') bench.dispatch({ type: 'save', isRedo: false });
-        else if (key === 'r' && mode !== 'measure') bench.dispatch({ type: 'save', isRedo: true });
-        else if (key === 's') setSkipping(true);
-        else if (key === 'u') bench.dispatch({ type: 'undo' });
-        else return false;
-        return true;
-      },
-      [bench, skipping, picking, mode],
-    ),
-  );
+  const press = (key: string) => {
+    setAsked('');
+    bench.dispatch({ type: 'key', key, isOneKey: oneKey === 'on' });
+  };
+  const save = (isRedo: boolean) => {
+    const missing = isRedo ? '' : missingLoss(bench);
+    setAsked(missing);
+    if (missing === '') bench.dispatch({ type: 'save', isRedo });
+  };
+  // As it is at this moment: two keys may come before the page is drawn again.
+  const keys = useLatest((key: string) => {
+    if (over !== null || bench.isFinished) return false;
+    if (/^[0-9.]$/.test(key)) press(key);
+    else if (key === 'Backspace') press('back');
+    else if (key === '-') press('sign');
+    else if (key === 'Enter') save(false);
+    else if (key === 'r' && !isMeasuring) save(true);
+    else if (key === 's') setOver('skip');
+    else if (key === 'u') bench.dispatch({ type: 'undo' });
+    else return false;
+    return true;
+  });
+  useKeys(useCallback((key: string) => keys.current(key), [keys]));
   const read = live.map((splice) => ({ splice, loss: bench.read(splice) }));
   const estimates = read.flatMap(({ splice, loss }) =>
     loss.ok ? [{ splice, estimate: loss.value }] : [],
@@ -147,121 +154,97 @@ function AtTheBench({ work, mode }: { work: ClosureWork; mode: BenchMode }) {
           },
         }
       : null;
-  const scroll = (
-    <ScrollView
-      role="main"
-      tabIndex={0}
-      style={{ flex: 1, backgroundColor: colors.paper }}
-      contentContainerStyle={{
-        padding: 14,
-        gap: 10,
-        width: '100%',
-        maxWidth: wide ? WIDE_WIDTH : PHONE_WIDTH,
-        alignSelf: 'center',
-      }}
-    >
-      <BenchHead bench={bench} work={work} onPick={() => setPicking(true)} />
-      <TraceAlerts closureId={work.closure.id} />
-      {mode === 'measure' ? (
-        <MeasureKind bench={bench} />
-      ) : (
-        <StationStrip
-          base={`/p/${project.id}/bench/${work.closure.id}`}
-          setup={setup}
-          station={station}
-          arc={arc}
-          trouble={trouble.length}
-          charted={series.some(({ chart }) => chart)}
-        />
-      )}
-      {bench.isFinished ? (
-        <Finished bench={bench} work={work} />
-      ) : (
-        <InHand
-          bench={bench}
-          setup={setup}
-          timers={timers}
-          records={records}
-          advice={advice}
-          onSkip={() => setSkipping(true)}
-        />
-      )}
-      <PickSheet bench={bench} visible={picking} onClose={() => setPicking(false)} />
-      <SkipSheet bench={bench} visible={skipping} onClose={() => setSkipping(false)} />
-    </ScrollView>
-  );
+  const base = `/p/${project.id}/bench/${work.closure.id}`;
+  const alerts: BenchAlerts = {
+    traces: openAlerts.length,
+    arc: isMeasuring ? null : arc,
+    trouble: isMeasuring || !setup.splicer ? 0 : trouble.length,
+    warnings: isMeasuring || !setup.splicer ? 0 : setup.warnings.length,
+  };
   return (
     <View style={{ flex: 1 }}>
-      {scroll}
-      {bench.isFinished ? null : <Actions bench={bench} redoNext={redoNext} />}
-      {mode === 'measure' ? null : <TimerBar timers={timers} heat={heat} />}
-    </View>
-  );
-}
-
-function BenchHead({ bench, work, onPick }: { bench: Bench; work: ClosureWork; onPick(): void }) {
-  const colors = useColors();
-  const total = bench.due;
-  const { sleeve, fiber } = bench;
-  return (
-    <View style={{ gap: 6 }}>
-      <View
-        style={{
-          flexDirection: 'row',
-          justifyContent: 'space-between',
-          alignItems: 'baseline',
-          gap: 8,
+      <ScrollView
+        role="main"
+        tabIndex={0}
+        style={{ flex: 1, backgroundColor: colors.paper }}
+        contentContainerStyle={{
+          paddingHorizontal: 8,
+          paddingTop: 4,
+          paddingBottom: 4,
+          gap: 5,
+          flexGrow: 1,
+          width: '100%',
+          maxWidth: wide ? WIDE_WIDTH : PHONE_WIDTH,
+          alignSelf: 'center',
         }}
       >
-        <Text kind="name" heading={1} style={{ flexShrink: 1 }}>
-          {work.closure.name}
-        </Text>
-        <Button
-          look="bare"
-          icon="format-list-bulleted"
-          label={shared('chooseAFiber')}
-          textSize={15}
-          onPress={onPick}
+        <BenchHead
+          bench={bench}
+          work={work}
+          alerts={alertCount(alerts)}
+          onAlerts={() => setOver('alerts')}
+          onMore={() => setOver('more')}
         />
-      </View>
-      <View>
-        <Text kind="strong">
-          {`${bench.mode === 'splice' ? t('doneOfTotalSpliced', { done: bench.done, total }) : t('modesWaitingLeft', { modes: MODES[bench.mode], waiting: bench.waiting })}${sleeve ? t('traySlot', { tray: sleeve.tray, slot: sleeve.slot }) : ''}`}
-        </Text>
-      </View>
-      <View
-        style={{ height: 8, borderWidth: 1, borderColor: colors.ink, backgroundColor: colors.leaf }}
-        role="progressbar"
-        aria-label={t('spliced')}
-        aria-valuenow={bench.done}
-        aria-valuemin={0}
-        aria-valuemax={total}
-      >
-        <View
-          style={{
-            height: '100%',
-            width: `${total === 0 ? 0 : (100 * bench.done) / total}%`,
-            backgroundColor: colors.ink,
-          }}
-        />
-      </View>
-      {fiber && sleeve?.method === 'mass' ? (
-        <Text>{t('ribbonOfOneRibbonSleeve', { splices: sleeve.splices.length })}</Text>
-      ) : null}
+        {bench.isFinished ? (
+          <Finished bench={bench} work={work} />
+        ) : (
+          <InHand
+            bench={bench}
+            setup={setup}
+            timers={timers}
+            records={records}
+            advice={advice}
+            isListening={isListening}
+            asked={asked}
+            onKey={press}
+          />
+        )}
+      </ScrollView>
+      {bench.isFinished ? null : <Actions bench={bench} redoNext={redoNext} onSave={save} />}
+      {isMeasuring ? null : <TimerBar timers={timers} heat={heat} />}
+      <MoreSheet
+        base={base}
+        setup={setup}
+        contact={contact}
+        visible={over === 'more'}
+        isMeasuring={isMeasuring}
+        isFinished={bench.isFinished}
+        onPick={() => setOver('pick')}
+        onSkip={() => setOver('skip')}
+        onClose={() => setOver(null)}
+      />
+      <AlertSheet
+        alerts={alerts}
+        base={base}
+        closureId={work.closure.id}
+        visible={over === 'alerts'}
+        onClose={() => setOver(null)}
+      />
+      <PickSheet bench={bench} visible={over === 'pick'} onClose={() => setOver(null)} />
+      <SkipSheet bench={bench} visible={over === 'skip'} onClose={() => setOver(null)} />
     </View>
   );
 }
 
 /** Redo or keep, under the thumb whatever is read above. */
-function Actions({ bench, redoNext }: { bench: Bench; redoNext: boolean }) {
+function Actions({
+  bench,
+  redoNext,
+  onSave,
+}: {
+  bench: Bench;
+  redoNext: boolean;
+  onSave(isRedo: boolean): void;
+}) {
   const colors = useColors();
   const wide = useWide();
   return (
     <View
       style={{
         flexDirection: 'row',
-        gap: 8,
-        padding: 10,
+        gap: 6,
+        paddingHorizontal: 8,
+        paddingVertical: 4,
         borderTopWidth: 2,
         borderColor: colors.ink,
         backgroundColor: colors.paper,
@@ -274,20 +257,30 @@ function Actions({ bench, redoNext }: { bench: Bench; redoNext: boolean }) {
         <Button
           label={t('redo')}
           look={redoNext ? 'next' : 'plain'}
-          onPress={() => bench.dispatch({ type: 'save', isRedo: true })}
-          style={{ flex: redoNext ? 2 : 1, height: 58 }}
+          onPress={() => onSave(true)}
+          style={{ flex: redoNext ? 3 : 2, paddingHorizontal: 4 }}
           textSize={19}
         />
       )}
       <Button
         label={keepLabel(bench)}
         look={redoNext ? 'plain' : 'next'}
-        onPress={() => bench.dispatch({ type: 'save', isRedo: false })}
-        style={{ flex: redoNext ? 1 : 2, height: 58 }}
-        textSize={20}
+        onPress={() => onSave(false)}
+        style={{ flex: redoNext ? 2 : 3, paddingHorizontal: 4 }}
+        textSize={redoNext ? 18 : 20}
       />
     </View>
   );
+}
+
+/** What Save still needs: the loss of the fiber in hand, and of the last of a ribbon all others’. Empty for nothing. */
+function missingLoss(bench: Bench): string {
+  const { fiber, fibers, cursor } = bench;
+  if (!fiber || bench.isRecordable(fiber)) {
+    const open = cursor === fibers.length - 1 && fibers.find((one) => !bench.isRecordable(one));
+    return open ? shared('enterLossOf', { fiber: bench.words([open]) }) : '';
+  }
+  return shared('enterLoss');
 }
 
 const keepLabel = (bench: Bench): string =>

@@ -11,12 +11,42 @@ type Seen = BenchState['end'];
 export function EndPart({ bench }: { bench: Bench }) {
   const { end } = bench.state;
   const see = (seen: Partial<Seen>) => bench.dispatch({ type: 'end', seen });
+  const keys = [
+    {
+      label: t('lightSeen'),
+      isOn: end.light === 'seen',
+      press: () => see({ light: end.light === 'seen' ? null : 'seen' }),
+    },
+    {
+      label: t('noLight'),
+      isOn: end.light === 'none',
+      press: () => see({ light: end.light === 'none' ? null : 'none' }),
+    },
+    {
+      label: t('facePass'),
+      isOn: end.face === 'pass',
+      press: () => see({ face: end.face === 'pass' ? null : 'pass' }),
+    },
+    {
+      label: t('faceFail'),
+      isOn: end.face === 'fail',
+      press: () => see({ face: end.face === 'fail' ? null : 'fail' }),
+    },
+  ];
   return (
-    <SeenFields
-      seen={end}
-      onLight={(light) => see({ light: end.light === light ? null : light })}
-      onFace={(face) => see({ face: end.face === face ? null : face })}
-    />
+    <View role="group" aria-label={t('lightAndFace')} style={{ flexDirection: 'row', gap: 4 }}>
+      {keys.map(({ label, isOn, press }) => (
+        <Button
+          key={label}
+          label={label}
+          aria-pressed={isOn}
+          look={isOn ? 'dark' : 'plain'}
+          textSize={15}
+          onPress={press}
+          style={{ flex: 1, paddingHorizontal: 2 }}
+        />
+      ))}
+    </View>
   );
 }
 

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { FlatList, Pressable, View } from 'react-native';
+import { Pressable, View } from 'react-native';
 import { readSearch, spliceLimit, type Limits, type Sleeve } from '@cordel/core';
 import { type BenchSplice, stageOf } from '@cordel/core/session';
 import { spliceStateText } from '@cordel/text/loss/states';
@@ -14,6 +14,9 @@ import { TextField } from '@/ui/TextField';
 import { Text } from '@/ui/Text';
 import { useColors } from '@/ui/theme';
 import type { Bench } from './useBench';
+
+/** More than a thumb scrolls through. */
+const MOST_ROWS = 96;
 
 /** Any fiber of the closure, to take in hand: from the tray's picture, from a list, by search. */
 export function PickSheet({
@@ -71,16 +74,15 @@ export function PickSheet({
           </View>
         </>
       ) : null}
-      <FlatList
-        data={rows}
-        keyExtractor={({ id }) => id}
-        style={{ maxHeight: 420 }}
-        initialNumToRender={14}
-        ListEmptyComponent={<Text>{t('noFiberOfThisClosureIs')}</Text>}
-        renderItem={({ item }) => (
-          <Row splice={item} sleeve={bench.sleeve} onPress={() => pick(item)} />
-        )}
-      />
+      {rows.length === 0 ? <Text>{t('noFiberOfThisClosureIs')}</Text> : null}
+      <View>
+        {rows.slice(0, MOST_ROWS).map((splice) => (
+          <Row key={splice.id} splice={splice} sleeve={bench.sleeve} onPress={() => pick(splice)} />
+        ))}
+      </View>
+      {rows.length > MOST_ROWS ? (
+        <Text color="ink2">{t('moreFound', { more: rows.length - MOST_ROWS })}</Text>
+      ) : null}
     </Sheet>
   );
 }

@@ -1,22 +1,15 @@
 import { View } from 'react-native';
 import {
   type ReceivedRecord,
-  type RedoAdvice,
   countedEstimate,
   formatLoss,
   recordDoubts,
   worstCleave,
 } from '@cordel/core';
-import {
-  recordDoubtText,
-  redoFigureText,
-  redoReasonText,
-  splicerErrorText,
-} from '@cordel/text/bench';
+import { recordDoubtText, splicerErrorText } from '@cordel/text/bench';
 import { recordPart as t } from '@cordel/text/pages/bench/RecordPart';
 import { common } from '@cordel/text/pages/common';
 import { useState } from 'react';
-import { useProjectView } from '@/projects/context';
 import { Notice } from '@/ui/Notice';
 import { Button } from '@/ui/Button';
 import { Sheet } from '@/ui/Sheet';
@@ -95,42 +88,6 @@ export function RecordLine({ record }: { record: ReceivedRecord }) {
   );
 }
 
-const ADVICE_WORDS: Record<RedoAdvice['code'], string> = {
-  keep: 'keep',
-  redo: 'redo',
-  'last-attempt': t('lastAttempt'),
-  lead: t('needsTheLead'),
-};
-
-/** Redo or keep in a line, its figures one tap away. */
-export function AdviceLine({ advice }: { advice: RedoAdvice }) {
-  const [open, setOpen] = useState(false);
-  const { units } = useProjectView().project;
-  const reason = redoReasonText(advice.reason);
-  return (
-    <>
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 4 }}>
-        <View style={{ flex: 1 }}>
-          <Notice word={t('adviceWords', { adviceWords: ADVICE_WORDS[advice.code] })} live>
-            {reason}
-          </Notice>
-        </View>
-        <Button label={common('why')} textSize={15} onPress={() => setOpen(true)} />
-      </View>
-      <Sheet
-        title={t('whyAdviceWords', { adviceWords: ADVICE_WORDS[advice.code] })}
-        visible={open}
-        onClose={() => setOpen(false)}
-      >
-        <Text kind="strong">{reason}</Text>
-        {advice.figures.map((figure) => (
-          <Text key={figure.code}>{redoFigureText(figure, units)}</Text>
-        ))}
-      </Sheet>
-    </>
-  );
-}
-
 const REASONS = [t('aTrialOnScrapFiber'), t('anotherCrewsSplice'), t('theSameArcSentTwice')];
 
 /** A record that fits none, or fits twice: a person says what it is. */
@@ -140,14 +97,21 @@ export function AskedNotice({
   bench,
   projectId,
   name,
+  onDone,
 }: {
   asked: Asked;
   count: number;
   bench: Bench;
   projectId: string;
   name: string;
+  /** A person has said what it is. */
+  onDone(): void;
 }) {
   const { record, why } = asked;
+  const dispatch: Bench['dispatch'] = (event) => {
+    bench.dispatch(event);
+    onDone();
+  };
   const [open, setOpen] = useState(false);
   const { sleeve, state } = bench;
   const fits = sleeve !== null && record.fibers.length <= sleeve.splices.length;
@@ -162,19 +126,19 @@ export function AskedNotice({
           <Button
             label={t('resplicedKeepBothAttempts')}
             look="next"
-            onPress={() => bench.dispatch({ type: 'saveAndTake', record })}
+            onPress={() => dispatch({ type: 'saveAndTake', record })}
           />
         ) : null}
         {fits && !again ? (
           <Button
             label={t('itIsName', { name })}
-            onPress={() => bench.dispatch({ type: 'take', record, sleeve: sleeve.key })}
+            onPress={() => dispatch({ type: 'take', record, sleeve: sleeve.key })}
           />
         ) : null}
         {bench.last ? (
           <Button
             label={t('aRedoOf', { splice: bench.last.words })}
-            onPress={() => bench.dispatch({ type: 'take', record, sleeve: bench.last!.sleeve })}
+            onPress={() => dispatch({ type: 'take', record, sleeve: bench.last!.sleeve })}
           />
         ) : null}
         <Button label={t('itIsNoneOfThese')} onPress={() => setOpen(true)} />
@@ -192,6 +156,7 @@ export function AskedNotice({
             onPress={() => {
               setAside(projectId, record.id, reason);
               setOpen(false);
+              onDone();
             }}
           />
         ))}

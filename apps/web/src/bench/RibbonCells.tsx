@@ -1,17 +1,27 @@
-import { Pressable, View } from 'react-native';
+import { Pressable, ScrollView, View } from 'react-native';
 import { formatLoss } from '@cordel/core';
+import type { BenchSplice } from '@cordel/core/session';
 import { benchShared as t } from '@cordel/text/pages/bench/shared';
+import { useProjectView } from '@/projects/context';
 import { Text } from '@/ui/Text';
 import { FONTS, useColors } from '@/ui/theme';
 import type { Bench } from './useBench';
 
-/** The twelve figures of a ribbon; a tap goes to that fiber. */
+const CELL_HEIGHT = 45;
+/** Two rows: those of a larger ribbon scroll, px. */
+const MOST_HEIGHT = 2 * CELL_HEIGHT + 4;
+
+/** The losses of a ribbon’s fibers under their colors; a tap goes to that fiber. */
 export function RibbonCells({ bench }: { bench: Bench }) {
   const colors = useColors();
+  const view = useProjectView();
+  const colorOf = ({ cableA, fiberA }: BenchSplice) =>
+    view.address(cableA, fiberA)?.fiber.colour.hex ?? colors.leaf;
   const change = (cursor: number) => bench.dispatch({ type: 'fiber', cursor });
   return (
-    <View
-      style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 3 }}
+    <ScrollView
+      style={{ flexGrow: 0, flexShrink: 0, maxHeight: MOST_HEIGHT }}
+      contentContainerStyle={{ flexDirection: 'row', flexWrap: 'wrap', gap: 3 }}
       role="group"
       aria-label={t('estimatesOfTheRibbon')}
     >
@@ -31,16 +41,21 @@ export function RibbonCells({ bench }: { bench: Bench }) {
             })}
             onPress={() => change(index)}
             style={{
-              width: '15.9%',
-              height: 48,
+              flexGrow: 1,
+              flexBasis: '14.5%',
+              height: CELL_HEIGHT,
               alignItems: 'center',
-              justifyContent: 'center',
+              justifyContent: 'flex-end',
               backgroundColor: here ? colors.ink : colors.leaf,
               borderWidth: over ? 3 : 1,
               borderColor: over ? colors.accent : colors.ink,
             }}
           >
-            <Text kind="small" style={{ color: ink, lineHeight: 17 }}>
+            <View
+              aria-hidden
+              style={{ height: 6, alignSelf: 'stretch', backgroundColor: colorOf(splice) }}
+            />
+            <Text kind="small" style={{ color: ink, lineHeight: 16 }}>
               {splice.fiberA}
             </Text>
             <Text style={{ color: ink, fontFamily: FONTS.bold, lineHeight: 19 }}>
@@ -49,6 +64,6 @@ export function RibbonCells({ bench }: { bench: Bench }) {
           </Pressable>
         );
       })}
-    </View>
+    </ScrollView>
   );
 }

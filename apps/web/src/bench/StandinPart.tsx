@@ -8,10 +8,11 @@ import { errorText } from '@cordel/text/record';
 import { v7 as uuid } from 'uuid';
 import { api } from '@/data/api';
 import { usePersisted } from '@/data/storage';
-import { Card } from '@/ui/Card';
+import { Choice } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Button } from '@/ui/Button';
-import { Text } from '@/ui/Text';
+import { Sheet } from '@/ui/Sheet';
+import { useColors } from '@/ui/theme';
 import type { Bench } from './useBench';
 import type { Setup } from './useSetup';
 
@@ -33,6 +34,8 @@ export function StandinPart({
   const [fault, setFault] = usePersisted('cordel.standin.fault', 'none');
   const [problem, setProblem] = useState('');
   const [pressing, setPressing] = useState(false);
+  const [choosing, setChoosing] = useState(false);
+  const colors = useColors();
   const { sleeve } = bench;
   const { setup: chosen, splicer } = setup;
   if (!sleeve || !splicer) return null;
@@ -57,33 +60,47 @@ export function StandinPart({
     setPressing(false);
   };
   return (
-    <Card style={{ gap: 8, borderStyle: 'dashed' }}>
-      <View style={{ flexDirection: 'row', gap: 8, alignItems: 'center' }}>
-        <Text style={{ flex: 1 }}>{t('simulatedSplicer')}</Text>
-        <Button label={t('startTheSplice')} disabled={pressing} onPress={() => void press()} />
-      </View>
-      <View
-        role="radiogroup"
+    <View style={{ flexDirection: 'row', gap: 6 }}>
+      <Button
+        label={t('startTheSplice')}
+        disabled={pressing}
+        onPress={() => void press()}
+        style={{ flex: 1 }}
+      />
+      <Button
         aria-label={t('faultOfTheSimulatedSplicer')}
-        style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}
+        aria-haspopup="dialog"
+        textSize={15}
+        label={fault === 'none' ? shared('noFault') : fault}
+        onPress={() => setChoosing(true)}
+        style={problem ? { borderColor: colors.accent, borderWidth: 4 } : undefined}
+      />
+      <Sheet
+        title={t('simulatedSplicer')}
+        visible={choosing || problem !== ''}
+        onClose={() => {
+          setChoosing(false);
+          setProblem('');
+        }}
       >
-        {SHOWN.map((word) => (
-          <Button
-            key={word}
-            role="radio"
-            aria-checked={fault === word}
-            label={word === 'none' ? shared('noFault') : word}
-            look={fault === word ? 'dark' : 'plain'}
-            textSize={15}
-            onPress={() => setFault(word)}
-          />
-        ))}
-      </View>
-      {problem ? (
-        <Notice word={t('notStarted')} color="accent">
-          {problem}
-        </Notice>
-      ) : null}
-    </Card>
+        {problem ? (
+          <Notice word={t('notStarted')} color="accent">
+            {problem}
+          </Notice>
+        ) : null}
+        <Choice
+          label={t('faultOfTheSimulatedSplicer')}
+          value={fault as Fault}
+          options={SHOWN.map((value) => ({
+            value,
+            label: value === 'none' ? shared('noFault') : value,
+          }))}
+          onChange={(value) => {
+            setFault(value);
+            setChoosing(false);
+          }}
+        />
+      </Sheet>
+    </View>
   );
 }

@@ -107,6 +107,7 @@ export function useBench(
     done: splices.filter(({ judgement }) => isMade(judgement)).length,
     due: splices.length - splices.filter(isDead).length,
     skipped: splices.filter((splice) => stageOf(splice) === 'skipped'),
+    isRecordable: (splice: BenchSplice) => isRecordable(state, splice, tools),
     waiting: sleeves.filter((sleeve) => isWaiting(sleeve, state, tools)).length,
     allTyped: fibers.length > 0 && fibers.every((splice) => isRecordable(state, splice, tools)),
     feedback: fiber

@@ -15,13 +15,22 @@ type Alert = NonNullable<ReturnType<typeof useTraceAlerts>['data']>[number];
 /** The Bench stays in sight: what is more stands with the findings. */
 const SHOWN = 2;
 
-/** Splices of a closure that traces say are to be respliced, as they come in while a crew is here. */
-export function TraceAlerts({ closureId }: { closureId: string }) {
-  const { project } = useProjectView();
-  const router = useRouter();
+/** Alerts of traces that nobody has respliced for since. */
+export function useOpenAlerts(closureId: string): Alert[] {
   const { data } = useTraceAlerts(closureId);
   const work = useWork(closureId);
-  const open = (data ?? []).filter((alert) => !isMadeSince(alert, work.data));
+  return (data ?? []).filter((alert) => !isMadeSince(alert, work.data));
+}
+
+/** Splices of a closure that traces say are to be respliced, as they come in while a crew is here. */
+export function TraceAlerts({ closureId, onGo }: { closureId: string; onGo?(): void }) {
+  const { project } = useProjectView();
+  const router = useRouter();
+  const open = useOpenAlerts(closureId);
+  const go = (path: string) => {
+    onGo?.();
+    router.push(`/p/${project.id}/${path}` as never);
+  };
   const more = open.length - SHOWN;
   const alerts = open.slice(0, SHOWN).map(({ weight, spliceIds, message, where }) => (
     <View key={`${message.code} ${spliceIds.join()}`} style={{ gap: 6 }}>
@@ -40,15 +49,10 @@ export function TraceAlerts({ closureId }: { closureId: string }) {
         {weight === 'bad' ? (
           <Button
             label={t('takeInHand')}
-            onPress={() =>
-              router.push(`/p/${project.id}/bench/${closureId}?splice=${spliceIds[0]}` as never)
-            }
+            onPress={() => go(`bench/${closureId}?splice=${spliceIds[0]}`)}
           />
         ) : null}
-        <Button
-          label={t('seeTheTraces')}
-          onPress={() => router.push(`/p/${project.id}/ledger/findings` as never)}
-        />
+        <Button label={t('seeTheTraces')} onPress={() => go('ledger/findings')} />
       </View>
     </View>
   ));

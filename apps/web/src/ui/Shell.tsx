@@ -1,6 +1,6 @@
 import { usePathname, useRouter } from 'expo-router';
 import { type ReactNode, useCallback, useRef, useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { Pressable, View, useWindowDimensions } from 'react-native';
 import { Icon } from 'react-native-paper';
 import { shell as t } from '@cordel/text/pages/ui/Shell';
 import { FailedStrip } from './FailedStrip';
@@ -18,6 +18,9 @@ const PLACES = [
   { key: 'kit', label: t('kit'), icon: 'toolbox-outline', letter: 'k' },
 ];
 
+/** A screen lower than this leaves more room to its page, px. */
+const SHORT = 700;
+
 /** The four places around a page: a bar under the thumb, or a rail on a wide screen. */
 export function Shell({
   projectId,
@@ -30,6 +33,7 @@ export function Shell({
 }) {
   const colors = useColors();
   const wide = useWide();
+  const short = useWindowDimensions().height < SHORT && !wide;
   const router = useRouter();
   const path = usePathname();
   const [help, setHelp] = useState(false);
@@ -88,7 +92,7 @@ export function Shell({
             onPress={() => go(place.key)}
             style={{
               flex: wide ? undefined : 1,
-              height: 62,
+              height: short ? 54 : 62,
               alignItems: 'center',
               justifyContent: 'center',
               gap: 2,

@@ -43,8 +43,26 @@ describe('redo or keep', () => {
     expect(advice.passNext).toBeGreaterThan(0.8);
   });
 
-  it('keeps an estimate a little over the redo line, where the two-way limit is far', () =>
-    expect(adviseRedo(task({ estimate: 60 })).code).toBe('keep'));
+  it('says redo for an estimate over the redo line, though the two-way limit is far: one word, not two', () => {
+    expect(limits.splice.estimate.single).toBe(50);
+    expect(adviseRedo(task({ estimate: 60 }))).toMatchObject({
+      code: 'redo',
+      reason: { code: 'overLine', estimate: { lossMdb: 60 }, line: { lossMdb: 50 } },
+    });
+    expect(adviseRedo(task({ estimate: 50 })).code).toBe('keep');
+    expect(adviseRedo(task({ estimate: 60, before: [55] })).code).toBe('last-attempt');
+    expect(adviseRedo(task({ estimate: 60, before: [55, 70] })).code).toBe('lead');
+    expect(adviseRedo(task({ estimate: 60, time: { left: 10, redo: 240 } })).code).toBe('lead');
+  });
+
+  it('never says keep where the splice would be listed to redo', () => {
+    for (let estimate = 0; estimate <= 400; estimate += 5)
+      for (const before of [[], [estimate], [30, 80]]) {
+        const isOver = estimate > limits.splice.estimate.single!;
+        const { code } = adviseRedo(task({ estimate, before }));
+        if (isOver) expect(code).not.toBe('keep');
+      }
+  });
 
   it('redoes a good picture over a bad cleave', () => {
     const straight = adviseRedo(task({ estimate: 50, cleave: 0.3 }));
@@ -57,7 +75,7 @@ describe('redo or keep', () => {
     // 9.2 um onto 12 um costs 0.30 dB by Marcuse; no joint of them passes 0.10 dB.
     const advice = adviseRedo(task({ estimate: 130, floor: 300 }));
     expect(advice).toMatchObject({
-      code: 'keep',
+      code: 'lead',
       passNext: 0,
       reason: { code: 'modeFields', floor: { lossMdb: 300 } },
     });
@@ -77,7 +95,7 @@ describe('redo or keep', () => {
       redosLeft: 0,
     });
     expect(adviseRedo(task({ estimate: 200, time: { left: 60, redo: 180 } }))).toMatchObject({
-      code: 'keep',
+      code: 'lead',
       reason: { code: 'windowCloses' },
     });
   });

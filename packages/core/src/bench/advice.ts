@@ -50,6 +50,8 @@ export interface RedoAdvice {
 /** Why it is advised. `now` and `next` are the chances that the joint passes as it lies and after another try. */
 export type RedoReason =
   | { code: 'noLimit' }
+  /** An estimate is over the project's redo line, which says so whatever a measurement would find. */
+  | { code: 'overLine'; estimate: Loss; line: Loss; next: Probability }
   | { code: 'likely'; now: Probability }
   /** Another try does little: the mode fields cost too much, or the joint has shown no better. */
   | { code: 'modeFields'; next: Probability; floor: Loss }
@@ -220,29 +222,53 @@ export function adviseRedo(task: RedoTask): RedoAdvice {
     figures: limit === null ? [] : figuresOf(task, now, next, limit, belief),
   });
   const belief = believe(task);
-  if (limit === null) return advice('keep', { code: 'noLimit' });
+  const line = limits.splice.estimate[method];
+  const most = Math.max(...fibers.map(({ estimate }) => estimate));
+  const isOverLine = line !== null && most > line;
+  if (limit === null && !isOverLine) return advice('keep', { code: 'noLimit' });
   const exact = limits.grade === 'estimate';
-  const now = product(fibers.map((fiber) => passesNow(fiber, limit, belief, exact)));
-  const next = product(fibers.map((fiber) => passesNext(fiber, limit, belief)));
+  const now = product(fibers.map((fiber) => passesNow(fiber, limit ?? line!, belief, exact)));
+  const next = product(fibers.map((fiber) => passesNext(fiber, limit ?? line!, belief)));
   const chances = { now: { chance: now }, next: { chance: next } };
-  if (next - now <= 1 / REDOS_A_FAIL) {
+  const isSplicedOut = tries >= limits.maxTries || redosLeft === 0;
+  const isLate = time !== null && time.left < time.redo;
+  // One recommendation: the redo line is the project's own word, and a chance to pass does not overrule it.
+  if (isOverLine && !isSplicedOut && !isLate && floor <= line) {
+    const overLine = {
+      code: 'overLine' as const,
+      estimate: { lossMdb: most },
+      line: { lossMdb: line },
+      next: chances.next,
+    };
+    return advice(codeOf(tries, limits), overLine, now, next);
+  }
+  if (next - now <= 1 / REDOS_A_FAIL && !isOverLine) {
     if (now > 0.5) return advice('keep', { code: 'likely', now: chances.now }, now, next);
     const reason: RedoReason =
-      floor * 2 > limit
+      floor * 2 > (limit ?? 0)
         ? { code: 'modeFields', next: chances.next, floor: { lossMdb: floor } }
         : { code: 'noBetter', next: chances.next };
     return advice('keep', reason, now, next);
   }
+  if (isOverLine && floor > line)
+    return advice(
+      'lead',
+      { code: 'modeFields', next: chances.next, floor: { lossMdb: floor } },
+      now,
+      next,
+    );
   if (tries >= limits.maxTries) {
     const used = { used: tries, most: limits.maxTries };
     return advice('lead', { code: 'attemptsUsed', ...used, ...chances }, now, next);
   }
   if (redosLeft === 0) return advice('lead', { code: 'noSlack', ...chances }, now, next);
-  if (time && time.left < time.redo)
-    return advice('keep', { code: 'windowCloses', ...chances }, now, next);
-  const code = tries === limits.maxTries - 1 ? 'last-attempt' : 'redo';
-  return advice(code, { code: 'redoHelps', ...chances }, now, next);
+  if (isLate)
+    return advice(isOverLine ? 'lead' : 'keep', { code: 'windowCloses', ...chances }, now, next);
+  return advice(codeOf(tries, limits), { code: 'redoHelps', ...chances }, now, next);
 }
+
+const codeOf = (tries: number, { maxTries }: Limits): 'redo' | 'last-attempt' =>
+  tries === maxTries - 1 ? 'last-attempt' : 'redo';
 
 function figuresOf(
   { fibers, method, history, measured, slack, time, limits }: RedoTask,

@@ -7,6 +7,8 @@ const CHANCES = 'another attempt passes with {next}, this one with {now}';
 /** Why a redo is advised or not. */
 export const redoReasonText = catalog<RedoReason>()({
   noLimit: 'The project sets no limit for this kind of splice.',
+  overLine:
+    'Estimate {estimate} is over the redo line of {line}. Another attempt passes with {next}.',
   likely: 'Likely to pass: {now}.',
   modeFields:
     'Another attempt passes with {next} only: the mode fields alone cost {floor}, which no redo changes. Tell the lead.',

@@ -34,7 +34,8 @@ import { typeKey } from './typeKey.ts';
 /** What a thumb, or the splicer, does at the Bench. */
 export type BenchEvent =
   /** A key of the keypad; see {@link typeKey}. */
-  | { type: 'key'; key: string }
+  /** `isOneKey`: a digit is the loss of its fiber, and the next fiber of the ribbon follows. */
+  | { type: 'key'; key: string; isOneKey?: boolean }
   /** Takes a sleeve in hand, at one of its fibers where one is named; null for the next that waits. */
   | { type: 'select'; sleeve: string | null; spliceId?: string }
   /** Goes to a fiber of the ribbon in hand. */
@@ -95,7 +96,7 @@ export function benchReducer(
   const change = (part: Partial<BenchState>) => only({ ...state, ...part });
   switch (event.type) {
     case 'key':
-      return only(typed(state, event.key, tools));
+      return only(typed(state, event.key, tools, event.isOneKey ?? false));
     case 'select':
       return only(selected(state, event.sleeve, event.spliceId, tools));
     case 'fiber':
@@ -131,11 +132,23 @@ export function benchReducer(
   }
 }
 
-function typed(state: BenchState, key: string, tools: BenchTools): BenchState {
-  const { sleeve, fiber } = inHand(state, tools);
+function typed(state: BenchState, key: string, tools: BenchTools, isOneKey: boolean): BenchState {
+  const { sleeve, fiber, fibers, cursor } = inHand(state, tools);
   if (!fiber || !sleeve) return state;
-  const keys = typeKey(state.typed[fiber.id] ?? '', key, tools.mode === 'measure');
-  return { ...state, sleeve: sleeve.key, typed: { ...state.typed, [fiber.id]: keys } };
+  const before = state.typed[fiber.id] ?? '';
+  const keys = typeKey(before, key, tools.mode === 'measure');
+  const goesOn =
+    isOneKey &&
+    before === '' &&
+    /^[0-9]$/.test(key) &&
+    sleeve.method === 'mass' &&
+    fibers.length > 1;
+  return {
+    ...state,
+    sleeve: sleeve.key,
+    typed: { ...state.typed, [fiber.id]: keys },
+    ...(goesOn && { cursor: Math.min(cursor + 1, fibers.length - 1) }),
+  };
 }
 
 function selected(

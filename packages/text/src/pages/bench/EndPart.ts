@@ -3,6 +3,9 @@ import { phrases } from '../../phrases.ts';
 /** Texts of `apps/web/src/bench/EndPart.tsx`. */
 export const endPart = phrases({
   endFace: 'End face',
+  faceFail: 'Face fail',
+  facePass: 'Face pass',
+  lightAndFace: 'Light and end face',
   faceFails: 'Fails',
   facePasses: 'Passes',
   lightSeen: 'Light seen',

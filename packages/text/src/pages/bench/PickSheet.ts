@@ -2,6 +2,7 @@ import { phrases } from '../../phrases.ts';
 
 /** Texts of `apps/web/src/bench/PickSheet.tsx`. */
 export const pickSheet = phrases({
+  moreFound: '{more} more. Narrow the search.',
   fiberToFiber: '{fiberA} to {fiberB}',
   lossesOfTray: 'Losses of {tray, plural, =0 {ends at their ports} other {tray {tray}}}',
   noFiberOfThisClosureIs: 'No fiber of this closure is called so.',

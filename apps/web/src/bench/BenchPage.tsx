@@ -1,4 +1,4 @@
-import { isFusedWay } from '@cordel/core';
+import { isFused, isFusedWay } from '@cordel/core';
 import { type BenchMode } from '@cordel/core/session';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useCallback, useEffect, useState } from 'react';
@@ -24,6 +24,7 @@ import { MoreSheet, useOneKey } from './MoreSheet';
 import { NamePanel } from './NamePanel';
 import { PickSheet } from './PickSheet';
 import { SkipSheet } from './SkipSheet';
+import { StandinPart } from './StandinPart';
 import { TimerBar } from './TimerBar';
 import { adviceFor } from './advice';
 import { useArc } from './useArc';
@@ -201,8 +202,15 @@ function AtTheBench({ work, mode }: { work: ClosureWork; mode: BenchMode }) {
         )}
       </ScrollView>
       {bench.isFinished ? null : <Actions bench={bench} redoNext={redoNext} onSave={save} />}
-      {isMeasuring ? null : <TimerBar timers={timers} heat={heat} />}
+      {isMeasuring ? null : (
+        <TimerBar timers={timers} heat={heat}>
+          {isListening && setup.kept.standin && project.practiceOnly && !bench.isFinished ? (
+            <StandinPart projectId={project.id} bench={bench} setup={setup} />
+          ) : null}
+        </TimerBar>
+      )}
       <MoreSheet
+        projectId={project.id}
         base={base}
         setup={setup}
         contact={contact}
@@ -280,7 +288,7 @@ function missingLoss(bench: Bench): string {
     const open = cursor === fibers.length - 1 && fibers.find((one) => !bench.isRecordable(one));
     return open ? shared('enterLossOf', { fiber: bench.words([open]) }) : '';
   }
-  return shared('enterLoss');
+  return shared(isFused(fiber.end) ? 'enterLoss' : 'enterLightOrLoss');
 }
 
 const keepLabel = (bench: Bench): string =>

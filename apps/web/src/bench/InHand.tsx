@@ -50,15 +50,7 @@ export function InHand(props: InHandProps) {
       </View>
       <View style={{ flex: wide ? 1 : undefined, flexGrow: 1, gap: wide ? 10 : 5 }}>
         {isEnd ? <EndPart bench={bench} /> : null}
-        {isMeasuring ? null : (
-          <SplicerKeys
-            bench={bench}
-            setup={setup}
-            records={records}
-            isListening={isListening}
-            name={name}
-          />
-        )}
+        {isMeasuring ? null : <SplicerKeys bench={bench} records={records} name={name} />}
         <FigureRow
           bench={bench}
           advice={advice}

@@ -4,9 +4,11 @@ import { moreSheet as t } from '@cordel/text/pages/bench/MoreSheet';
 import { benchShared as shared } from '@cordel/text/pages/bench/shared';
 import { usePersisted } from '@/data/storage';
 import { Button } from '@/ui/Button';
+import { PLACES } from '@/ui/Shell';
 import { Sheet } from '@/ui/Sheet';
 import { Text } from '@/ui/Text';
 import { Toggle } from '@/ui/Toggle';
+import { useShort } from '@/ui/useWide';
 import type { Setup } from './useSetup';
 
 /** Whether one key is a loss of 0.00 to 0.09 dB and the next fiber follows. */
@@ -14,6 +16,7 @@ export const useOneKey = () => usePersisted('cordel.oneKey', 'off');
 
 /** What is seldom needed at the Bench, behind one key. */
 export function MoreSheet({
+  projectId,
   base,
   setup,
   contact,
@@ -24,6 +27,7 @@ export function MoreSheet({
   onSkip,
   onClose,
 }: {
+  projectId: string;
   /** Path of this closure's Bench. */
   base: string;
   setup: Setup;
@@ -38,6 +42,7 @@ export function MoreSheet({
 }) {
   const router = useRouter();
   const [oneKey, setOneKey] = useOneKey();
+  const short = useShort();
   const go = (path: string) => {
     onClose();
     router.push(`${base}/${path}` as never);
@@ -79,6 +84,18 @@ export function MoreSheet({
           </Text>
         </>
       )}
+      {short ? (
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+          {PLACES.filter(({ key }) => key !== 'bench').map(({ key, label, icon }) => (
+            <Button
+              key={key}
+              label={label}
+              icon={icon}
+              onPress={then(() => router.push(`/p/${projectId}/${key}` as never))}
+            />
+          ))}
+        </View>
+      ) : null}
       <Text kind="small" color="ink2">
         {shared('shardsIntoTheClosedContainerEyes')}
       </Text>

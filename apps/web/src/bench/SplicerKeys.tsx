@@ -5,23 +5,17 @@ import { useProjectView } from '@/projects/context';
 import { Button } from '@/ui/Button';
 import { Sheet } from '@/ui/Sheet';
 import { AskedNotice, StopNotice } from './RecordPart';
-import { StandinPart } from './StandinPart';
 import type { Bench } from './useBench';
 import type { Records } from './useRecords';
-import type { Setup } from './useSetup';
 
 /** What a splicer that is connected wants of a person, a line each; each opens over the page. */
 export function SplicerKeys({
   bench,
-  setup,
   records,
-  isListening,
   name,
 }: {
   bench: Bench;
-  setup: Setup;
   records: Records;
-  isListening: boolean;
   /** The fibers in hand. */
   name: string;
 }) {
@@ -40,9 +34,6 @@ export function SplicerKeys({
           look="next"
           onPress={() => setOpen('asked')}
         />
-      ) : null}
-      {isListening && setup.kept.standin && project.practiceOnly ? (
-        <StandinPart projectId={project.id} bench={bench} setup={setup} />
       ) : null}
       <Sheet title={t('splicer')} visible={open === 'stopped' && stopped !== null} onClose={close}>
         {stopped ? (

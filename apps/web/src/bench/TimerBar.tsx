@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { type TimerState, clockOf } from '@cordel/core';
 import { timerBar as t } from '@cordel/text/pages/bench/TimerBar';
@@ -19,20 +20,24 @@ const PHASES: Record<TimerState['phase'], string> = {
 export function TimerBar({
   timers,
   heat,
+  children,
 }: {
   timers: Timers;
   /** What was kept last and is not in the heater yet. */
   heat: { label: string; start(): void } | null;
+  /** What stands before them: the keys of a simulated splicer. */
+  children?: ReactNode;
 }) {
   const colors = useColors();
-  if (timers.timers.length === 0 && !heat) return null;
+  if (timers.timers.length === 0 && !heat && !children) return null;
   return (
     <View
       role="region"
       aria-label={t('timers')}
       style={{ backgroundColor: colors.ink, borderTopWidth: 2, borderColor: colors.ink }}
     >
-      <ScrollView horizontal contentContainerStyle={{ gap: 8, padding: 6, alignItems: 'center' }}>
+      <ScrollView horizontal contentContainerStyle={{ gap: 6, padding: 2, alignItems: 'center' }}>
+        {children}
         {heat ? (
           <Button
             label={t('heaterOnLabel', { label: heat.label })}

@@ -1,6 +1,6 @@
 import { usePathname, useRouter } from 'expo-router';
 import { type ReactNode, useCallback, useRef, useState } from 'react';
-import { Pressable, View, useWindowDimensions } from 'react-native';
+import { Pressable, View } from 'react-native';
 import { Icon } from 'react-native-paper';
 import { shell as t } from '@cordel/text/pages/ui/Shell';
 import { FailedStrip } from './FailedStrip';
@@ -9,17 +9,17 @@ import { OutboxStrip } from './OutboxStrip';
 import { Text } from './Text';
 import { useKeys } from './keys';
 import { FONTS, useColors } from './theme';
-import { useWide } from './useWide';
+import { useShort, useWide } from './useWide';
 
-const PLACES = [
+export const PLACES = [
   { key: 'route', label: t('route'), icon: 'sign-direction', letter: 'r' },
   { key: 'bench', label: t('bench'), icon: 'ray-start-end', letter: 'b' },
   { key: 'ledger', label: t('ledger'), icon: 'chart-box-outline', letter: 'l' },
   { key: 'kit', label: t('kit'), icon: 'toolbox-outline', letter: 'k' },
 ];
 
-/** A screen lower than this leaves more room to its page, px. */
-const SHORT = 700;
+/** At a closure’s Bench a low screen has no room for the places: they are under More there. */
+const isAtBench = (path: string): boolean => /^\/p\/[^/]+\/bench\/[0-9a-f-]{36}$/.test(path);
 
 /** The four places around a page: a bar under the thumb, or a rail on a wide screen. */
 export function Shell({
@@ -33,7 +33,7 @@ export function Shell({
 }) {
   const colors = useColors();
   const wide = useWide();
-  const short = useWindowDimensions().height < SHORT && !wide;
+  const short = useShort();
   const router = useRouter();
   const path = usePathname();
   const [help, setHelp] = useState(false);
@@ -92,7 +92,7 @@ export function Shell({
             onPress={() => go(place.key)}
             style={{
               flex: wide ? undefined : 1,
-              height: short ? 54 : 62,
+              height: 62,
               alignItems: 'center',
               justifyContent: 'center',
               gap: 2,
@@ -119,7 +119,7 @@ export function Shell({
         <FailedStrip />
         <OutboxStrip />
       </View>
-      {wide ? null : nav}
+      {wide || (short && isAtBench(path)) ? null : nav}
       <HelpSheet visible={help} onClose={() => setHelp(false)} />
     </View>
   );

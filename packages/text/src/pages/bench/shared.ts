@@ -35,6 +35,7 @@ export const benchShared = phrases({
   recordsFromAFile: 'Records from a file',
   right: 'Right.',
   fiberPair: 'Fiber pair',
+  enterLightOrLoss: 'Enter light, end face or loss first.',
   enterLoss: 'Enter the loss first.',
   enterLossOf: 'Enter the loss of {fiber} first.',
   shardsIntoTheClosedContainerEyes:

@@ -249,6 +249,34 @@ export const press = (page: Page, name: string): Promise<void> =>
 export const pressText = (page: Page, text: string): Promise<void> =>
   pressFound(page, `::-p-text(${text})`);
 
+/** Presses what is behind More at the Bench. */
+export async function pressMore(page: Page, name: string): Promise<void> {
+  await press(page, 'More');
+  await press(page, name);
+}
+
+/** Says at the Bench that the sleeve is on, where that is not said yet. */
+export async function sleeveOn(page: Page): Promise<void> {
+  const key = await page.waitForSelector('::-p-aria(Sleeve on)', { visible: true });
+  if ((await key!.evaluate((node) => node.getAttribute('aria-checked'))) === 'false')
+    await press(page, 'Sleeve on');
+}
+
+/** Closes the sheet that is open, and waits until the browser's history has let it go. */
+export async function closeSheet(page: Page): Promise<void> {
+  await press(page, 'Close');
+  await page.waitForFunction(() => !(window.history.state as { sheet?: number } | null)?.sheet);
+}
+
+/** The text of the sheet that says why the Bench recommends what it does; it is closed again. */
+export async function reasonsText(page: Page): Promise<string> {
+  await pressFound(page, '[aria-label^="Recommendation"]');
+  const sheet = await page.waitForSelector('[role="dialog"]', { visible: true });
+  const text = await sheet!.evaluate((node) => (node as HTMLElement).innerText);
+  await closeSheet(page);
+  return text.replace(/\s+/g, ' ');
+}
+
 /** Presses keys of the Bench's keypad one after the other. */
 export async function pressKeys(page: Page, keys: string): Promise<void> {
   for (const key of keys) await press(page, key === '.' ? 'Point' : key);

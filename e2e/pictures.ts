@@ -106,11 +106,11 @@ const SHOTS: Shot[] = [
     path: `bench/${id('Dairy lane')}`,
     splicer: true,
     before: async (on) => {
-      await press(on, 'Done, next step');
-      await press(on, 'Hide the steps');
+      await press(on, 'Next step');
+      await press(on, 'Fault of the simulated splicer');
       await press(on, 'offset');
       await press(on, 'Start the splice');
-      await sees(on, 'Advice:');
+      await sees(on, /Keep\.|Redo/);
       await top(on);
     },
   },

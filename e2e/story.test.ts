@@ -12,11 +12,13 @@ import {
   fill,
   newPerson,
   press,
+  pressMore,
   pressKeys,
   pressText,
   readApi,
   removeServer,
   sees,
+  sleeveOn,
   seesNot,
   startBrowser,
   startServer,
@@ -176,13 +178,16 @@ describe('from a splice list to proof, on a phone', () => {
     await fill(page(), 'Name or initials', 'T. Hollis');
     await press(page(), 'Go to the Bench');
     await sees(page(), '0 of 18 spliced · tray 1 slot 1');
-    await sees(page(), /A 1 blue tube 1 blue 1st · BL/);
-    await sees(page(), /B 1 blue tube 1 blue 1st · BL/);
+    await sees(page(), /A 1 blue tube 1 blue · 1st · BL/);
+    await sees(page(), /B 1 blue tube 1 blue · 1st · BL/);
   });
 
   step('keeps 0.02 dB in two taps, and the next splice comes by itself', async () => {
     await pressKeys(page(), '2');
-    await sees(page(), /Good\. Not over the 0\.05 dB redo line\. Two-way test still to come/);
+    // A sleeve found after the heater breaks a good splice: it is asked about first.
+    await sees(page(), 'Sleeve on? Check it before the heater.');
+    await sleeveOn(page());
+    await sees(page(), /Keep\. Likely to pass/);
     await press(page(), 'Save, next');
     await sees(page(), '1 of 18 spliced · tray 1 slot 2');
     await sees(page(), 'A 2 orange');
@@ -191,15 +196,15 @@ describe('from a splice list to proof, on a phone', () => {
 
   step('redoes a bad one with new attempts, until the lead is needed', async () => {
     await pressKeys(page(), '12');
-    await sees(page(), /Redo\. Over the 0\.05 dB redo line\. 2 of 3 attempts are left/);
+    await sees(page(), /Redo\. Estimate 0\.12 dB is over the redo line of 0\.05 dB/);
     await press(page(), 'Redo');
     await sees(page(), 'Attempt 2 of 3');
     await pressKeys(page(), '9');
-    await sees(page(), /Last attempt\. Over the 0\.05 dB redo line\. One attempt of 3 is left/);
+    await sees(page(), /Redo, last attempt\. Estimate 0\.09 dB is over the redo line/);
     await press(page(), 'Redo');
     await sees(page(), 'Attempt 3 of 3');
     await pressKeys(page(), '8');
-    await sees(page(), /Needs the lead\. .*3 of 3 attempts used: needs the lead/);
+    await sees(page(), /Lead decides\. 3 of 3 attempts used/);
     // What was sent to redo is not counted as spliced.
     await sees(page(), '1 of 18 spliced');
     await press(page(), 'Save, next');
@@ -215,12 +220,13 @@ describe('from a splice list to proof, on a phone', () => {
       /Check\. 15\.00 dB cannot be a splice; at most 5\.00 dB\. Did you mean 0\.15/,
     );
     await press(page(), 'Save, next');
+    await sees(page(), 'Missing. Enter the loss first.');
     await sees(page(), 'tray 1 slot 3');
     for (let count = 0; count < 4; count++) await press(page(), 'Delete');
   });
 
   step('calls a fiber dead with a reason', async () => {
-    await press(page(), 'Skip');
+    await pressMore(page(), 'Skip fiber');
     await press(page(), 'Dead: dead fiber on side A.');
     await sees(page(), 'tray 1 slot 4');
     await sent((list) => list[2]?.verdict === 'dead');
@@ -253,7 +259,6 @@ describe('from a splice list to proof, on a phone', () => {
     }
     // The second is still to redo, the third is dead.
     await sees(page(), /4 of 17 spliced · tray 2 slot 1/);
-    await sees(page(), 'Ribbon of 12, one ribbon sleeve');
   });
 
   step(

@@ -115,6 +115,7 @@ describe('traces that come in while a crew is at the closure', () => {
   });
 
   step('the splice is taken in hand from there', async () => {
+    await press(person.page, '1 alert');
     await press(person.page, 'Take it in hand');
     await sees(person.page, /tray 1 slot 3/i);
   });

@@ -7,6 +7,7 @@ import { common } from '@cordel/text/pages/common';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 import { useColors } from '@/ui/theme';
+import { useShort } from '@/ui/useWide';
 import type { Bench } from './useBench';
 
 const MODES: Record<BenchMode, string> = {
@@ -20,6 +21,7 @@ export function BenchHead({
   bench,
   work,
   alerts,
+  alertTitle,
   onAlerts,
   onMore,
 }: {
@@ -27,9 +29,13 @@ export function BenchHead({
   work: ClosureWork;
   /** How many things want looking at. */
   alerts: number;
+  /** What traces say of a splice here; null for nothing. On a low screen the count stands for it. */
+  alertTitle: string | null;
   onAlerts(): void;
   onMore(): void;
 }) {
+  const colors = useColors();
+  const short = useShort();
   const { sleeve, due, done, last } = bench;
   const count =
     bench.mode === 'splice'
@@ -74,6 +80,17 @@ export function BenchHead({
         <Button label={t('more')} textSize={16} onPress={onMore} />
       </View>
       <ProgressBar done={done} total={due} />
+      {alertTitle !== null && !short ? (
+        <Button
+          onPress={onAlerts}
+          aria-haspopup="dialog"
+          style={{ marginTop: 5, justifyContent: 'flex-start', borderColor: colors.accent }}
+        >
+          <Text kind="strong" color="accent" numberOfLines={2} role="status" aria-live="polite">
+            {alertTitle}
+          </Text>
+        </Button>
+      ) : null}
     </View>
   );
 }

@@ -14,7 +14,7 @@ import { Button } from '@/ui/Button';
 import { useKeys } from '@/ui/keys';
 import { useColors } from '@/ui/theme';
 import { useWide } from '@/ui/useWide';
-import { useOpenAlerts } from '@/traces/TraceAlerts';
+import { alertTitle, useOpenAlerts } from '@/traces/TraceAlerts';
 import { useLatest } from '@/ui/useLatest';
 import { type BenchAlerts, AlertSheet, alertCount } from './AlertSheet';
 import { BenchHead } from './BenchHead';
@@ -183,6 +183,7 @@ function AtTheBench({ work, mode }: { work: ClosureWork; mode: BenchMode }) {
           bench={bench}
           work={work}
           alerts={alertCount(alerts)}
+          alertTitle={openAlerts[0] ? alertTitle(openAlerts[0], project.units) : null}
           onAlerts={() => setOver('alerts')}
           onMore={() => setOver('more')}
         />

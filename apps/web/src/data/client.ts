@@ -28,7 +28,7 @@ import { api, apiAs } from './api';
 import { clockOffNow } from './clock';
 import { onRestored } from './restored';
 import { Renewal } from './renewal';
-import { personIdNow, personNow, tellSignedOut } from './session';
+import { mayNow, personIdNow, personNow, tellSignedOut } from './session';
 
 /** Queries whose last answers the device keeps, by the first part of their keys: what the work at a closure needs. */
 const KEPT = new Set([
@@ -118,6 +118,10 @@ export const outbox = new Outbox({
   apiAs,
   known: async (ids) => (await answerOf(api.POST('/api/receipts/known', { body: { ids } }))).ids,
   makeRoom: answers.clear,
+  lacks: (command, input) => {
+    const { right, anywhere = false } = command.needs(input);
+    return mayNow(right, anywhere) ? null : right;
+  },
   onDelivered,
 });
 

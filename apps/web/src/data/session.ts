@@ -68,6 +68,19 @@ export function personNow(): string {
   return (session?.accounts ? session.person?.name : keptNow(NAME)) ?? '';
 }
 
+/**
+ * Whether whoever works on this device has a right in the project that is shown; `anywhere`: in any project. Of a project
+ * that they have no role in the server knows more.
+ */
+export function mayNow(right: Right, anywhere: boolean): boolean {
+  const session = sessionNow();
+  if (!session?.accounts || session.person?.ownsServer) return true;
+  const projectId = /^\/p\/([^/]+)/.exec(window.location.pathname)?.[1] ?? '';
+  const own = anywhere ? undefined : session.roles[projectId];
+  const roles = own === undefined ? Object.values(session.roles) : [own];
+  return roles.length === 0 || roles.some((role) => role !== undefined && may(role, right));
+}
+
 /** Whether whoever works on this device has a right in a project; all have all where nobody signs in. */
 export function useMay(projectId: string, right: Right): boolean {
   const session = useSession();

@@ -72,7 +72,12 @@ export function CableListPage() {
     setFound(null);
   };
   return (
-    <Page title={shared('importCables')} above={project.name} back={`/p/${project.id}/kit/cables`}>
+    <Page
+      title={shared('importCables')}
+      above={project.name}
+      back={`/p/${project.id}/kit/cables`}
+      needs="decide"
+    >
       <Text>{t('aListCsvOrXlsxWith')}</Text>
       <Button
         label={common('chooseAFile')}

@@ -47,7 +47,12 @@ export function CablesPage() {
     a.name.localeCompare(b.name, undefined, { numeric: true }),
   );
   return (
-    <Page title={common('cables')} above={project.name} back={`/p/${project.id}/kit`}>
+    <Page
+      title={common('cables')}
+      above={project.name}
+      back={`/p/${project.id}/kit`}
+      needs="decide"
+    >
       <RemovalNotice removal={removal} />
       {cables.length === 0 ? (
         <Empty title={t('noCableYet')}>{t('importingASpliceListAddsIts')}</Empty>

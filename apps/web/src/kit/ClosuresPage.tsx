@@ -42,7 +42,12 @@ export function ClosuresPage() {
     (a, b) => (a.distance ?? Infinity) - (b.distance ?? Infinity) || a.ordinal - b.ordinal,
   );
   return (
-    <Page title={shared('closures')} above={project.name} back={`/p/${project.id}/kit`}>
+    <Page
+      title={shared('closures')}
+      above={project.name}
+      back={`/p/${project.id}/kit`}
+      needs="decide"
+    >
       <RemovalNotice removal={removal} />
       {closures.length === 0 ? (
         <Empty title={t('noClosureYet')}>{t('importingASpliceListAddsIts')}</Empty>

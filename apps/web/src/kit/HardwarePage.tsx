@@ -47,7 +47,12 @@ export function HardwarePage() {
     if (outcome) setProblem(`${file.name}: ${outcome}`);
   };
   return (
-    <Page title={shared('hardware')} above={project.name} back={`/p/${project.id}/kit`}>
+    <Page
+      title={shared('hardware')}
+      above={project.name}
+      back={`/p/${project.id}/kit`}
+      needs="record"
+    >
       <Notice>{t('theSheetThatComesWithThe')}</Notice>
       <RemovalNotice removal={removal} />
       <Grid least={420} gap={16}>

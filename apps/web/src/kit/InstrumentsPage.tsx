@@ -48,7 +48,12 @@ export function InstrumentsPage() {
   const { instruments } = useStation(project.id);
   const [open, setOpen] = useState<string | null>(null);
   return (
-    <Page title={shared('instruments')} above={project.name} back={`/p/${project.id}/kit`}>
+    <Page
+      title={shared('instruments')}
+      above={project.name}
+      back={`/p/${project.id}/kit`}
+      needs="record"
+    >
       <Notice>{t('theInstrumentsOwnSheetWinsCopy')}</Notice>
       <RemovalNotice removal={removal} />
       <Grid least={420} gap={16}>

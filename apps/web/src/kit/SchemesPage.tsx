@@ -29,7 +29,12 @@ export function SchemesPage() {
   const removal = useRemoval();
   const [copy, setCopy] = useState<ColourScheme | null>(null);
   return (
-    <Page title={shared('colourSchemes')} above={project.name} back={`/p/${project.id}/kit`}>
+    <Page
+      title={shared('colourSchemes')}
+      above={project.name}
+      back={`/p/${project.id}/kit`}
+      needs="decide"
+    >
       <RemovalNotice removal={removal} />
       <Grid least={420} gap={16}>
         {schemes

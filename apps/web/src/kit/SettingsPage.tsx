@@ -34,7 +34,12 @@ export function SettingsPage() {
     router.replace(`/p/${project.id}/kit` as never);
   });
   return (
-    <Page title={t('projectAndLimits')} above={project.name} back={`/p/${project.id}/kit`}>
+    <Page
+      title={t('projectAndLimits')}
+      above={project.name}
+      back={`/p/${project.id}/kit`}
+      needs="decide"
+    >
       <Notice>{t('newLimitsJudgeEverySpliceAnew')}</Notice>
       <ProjectFields control={control} setValue={setValue} schemes={schemes} />
       <Button label={t('save')} look="next" onPress={() => void save()} />

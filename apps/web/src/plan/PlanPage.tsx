@@ -30,6 +30,7 @@ export function PlanPage() {
   const wide = useWide();
   return (
     <Page
+      needs="decide"
       title={t('splicePlan')}
       above={plan.closure?.name ?? project.name}
       back={`/p/${project.id}/route/${closureId}`}

@@ -53,25 +53,31 @@ export function useRemoval() {
       t('nameDeleted', { name: item.name }),
     );
     if (!('refused' in outcome)) return true;
-    // The reason and the way on stand here: nothing is left to do in the outbox.
-    void outbox.discard(outcome.writeId);
-    setDone(null);
-    setProblem({ item, message: errorText(outcome.refused) });
+    refuse(item, outcome);
     return false;
+  };
+
+  const refuse = (item: Removable, { refused, writeId }: { refused: Error; writeId: string }) => {
+    // The reason and the way on stand here: nothing is left to do in the outbox.
+    void outbox.discard(writeId);
+    setDone(null);
+    setProblem({ item, message: errorText(refused) });
   };
 
   const setArchived = (item: Removable, archived: boolean) => {
     setProblem(null);
-    const write = (value: boolean) =>
-      void outbox.add(
+    const write = async (value: boolean): Promise<void> => {
+      const outcome = await outbox.add(
         commands.archiveRecord,
         { kind: item.kind, id: item.id, archived: value },
         `${item.name} ${value ? 'archived' : t('takenOutOfTheArchive')}`,
       );
-    write(archived);
+      if ('refused' in outcome) refuse(item, outcome);
+    };
+    void write(archived);
     const undo = () => {
       setDone(null);
-      write(!archived);
+      void write(!archived);
     };
     setDone({ item, how: archived ? 'archived' : 'taken back', undo });
   };

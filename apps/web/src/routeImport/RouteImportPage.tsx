@@ -79,7 +79,12 @@ export function RouteImportPage() {
     else setDone(outcome.answer);
   };
   return (
-    <Page title={common('importARoute')} above={project.name} back={`/p/${project.id}/kit`}>
+    <Page
+      title={common('importARoute')}
+      above={project.name}
+      back={`/p/${project.id}/kit`}
+      needs="decide"
+    >
       <Text>{t('geojsonInLongitudeAndLatitudeRfc')}</Text>
       <Button
         label={common('chooseAFile')}

@@ -39,7 +39,12 @@ export function ImportPage() {
   const router = useRouter();
   const flow = useImport();
   return (
-    <Page title={common('importASpliceList')} above={project.name} back={`/p/${project.id}/kit`}>
+    <Page
+      title={common('importASpliceList')}
+      above={project.name}
+      back={`/p/${project.id}/kit`}
+      needs="decide"
+    >
       <FilePart flow={flow} />
       {flow.file ? <ColumnPart flow={flow} /> : null}
       {flow.file && !flow.result ? <SameNamesPart names={flow.names} /> : null}

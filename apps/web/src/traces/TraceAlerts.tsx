@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import type { ClosureWork } from '@cordel/client';
+import type { Units } from '@cordel/core';
 import { findingEvidence, findingTitle, whereText } from '@cordel/text/otdr';
 import { traceAlerts as t } from '@cordel/text/pages/traces/TraceAlerts';
 import { useWork } from '@/data/queries';
@@ -14,6 +15,10 @@ type Alert = NonNullable<ReturnType<typeof useTraceAlerts>['data']>[number];
 
 /** The Bench stays in sight: what is more stands with the findings. */
 const SHOWN = 2;
+
+/** Such as `Traces: resplice before the tray is closed. A 3 to B 3 …`. */
+export const alertTitle = ({ weight, message }: Alert, units: Units): string =>
+  `${weight === 'bad' ? t('redoBeforeClosing') : t('lookAt')} ${findingTitle(message, units)}`;
 
 /** Alerts of traces that nobody has respliced for since. */
 export function useOpenAlerts(closureId: string): Alert[] {

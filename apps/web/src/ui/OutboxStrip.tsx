@@ -8,6 +8,7 @@ import { outboxStrip as t } from '@cordel/text/pages/ui/OutboxStrip';
 import { shownSpan, toldText } from '@cordel/text/record';
 import { OutboxItem } from './OutboxItem';
 import { Button } from './Button';
+import { Notice } from './Notice';
 import { Sheet } from './Sheet';
 import { Text } from './Text';
 import { useColors } from './theme';
@@ -15,7 +16,7 @@ import { useColors } from './theme';
 /** What waits to be sent, and what was refused: in sight whenever there is any. */
 export function OutboxStrip() {
   const colors = useColors();
-  const { writes, offline, failing, noRoom, awaited } = useOutbox();
+  const { writes, offline, failing, noRoom, awaited, lacked } = useOutbox();
   const clockOff = useClockOff();
   const [restored, dismiss] = useRestored();
   const [open, setOpen] = useState(false);
@@ -56,6 +57,14 @@ export function OutboxStrip() {
     .join(' · ');
   return (
     <>
+      {lacked ? (
+        <View style={{ padding: 8, gap: 8, borderTopWidth: 2, borderColor: colors.ink }}>
+          <Notice word={t('notAllowed')} color="accent" live>
+            {toldText({ code: 'rightMissing', right: lacked })}
+          </Notice>
+          <Button label={t('read')} onPress={() => outbox.forgetLacked()} />
+        </View>
+      ) : null}
       {shown ? (
         <View role="status" style={{ backgroundColor: colors.ink }}>
           <Button

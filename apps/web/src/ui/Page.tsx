@@ -1,8 +1,11 @@
-import { useRouter } from 'expo-router';
+import { useGlobalSearchParams, useRouter } from 'expo-router';
 import { type ReactNode, useEffect } from 'react';
 import { ScrollView, View } from 'react-native';
+import type { Right } from '@cordel/core';
 import { uiShared as t } from '@cordel/text/pages/ui/shared';
+import { useMay } from '@/data/session';
 import { Button } from './Button';
+import { Notice } from './Notice';
 import { Text } from './Text';
 import { SPACE, useColors } from './theme';
 
@@ -15,15 +18,18 @@ interface PageProps {
   right?: ReactNode;
   /** False where the page holds a list that scrolls by itself. */
   scroll?: boolean;
+  /** What a person must be allowed to change what is here: who may not is told before they try. */
+  needs?: Right;
   children: ReactNode;
 }
 
 /** A page: its place, its title and its matter, no wider than reads well. */
-export function Page({ title, above, back, right, scroll = true, children }: PageProps) {
+export function Page({ title, above, back, right, scroll = true, needs, children }: PageProps) {
   const colors = useColors();
   useEffect(() => {
     document.title = [title, above, 'Cordel'].filter(Boolean).join(' · ');
   }, [title, above]);
+  const reader = needs ? <ReadOnly needs={needs} /> : null;
   const head = (
     <View style={{ flexDirection: 'row', alignItems: 'flex-start', gap: 8 }}>
       {back ? <BackKey to={back} /> : null}
@@ -41,6 +47,7 @@ export function Page({ title, above, back, right, scroll = true, children }: Pag
     return (
       <View role="main" style={[box, { flex: 1, backgroundColor: colors.paper }]}>
         {head}
+        {reader}
         {children}
       </View>
     );
@@ -53,9 +60,17 @@ export function Page({ title, above, back, right, scroll = true, children }: Pag
       contentContainerStyle={box}
     >
       {head}
+      {reader}
       {children}
     </ScrollView>
   );
+}
+
+/** Says who may change what is here, to whoever may not. */
+function ReadOnly({ needs }: { needs: Right }) {
+  const { projectId = '' } = useGlobalSearchParams<{ projectId?: string }>();
+  if (useMay(projectId, needs)) return null;
+  return <Notice word={t('readOnly')}>{t('onlyWhoMay', { right: needs })}</Notice>;
 }
 
 function BackKey({ to }: { to: string }) {

@@ -13,6 +13,7 @@ import { savedSchema } from './saved.ts';
 
 export const saveInstrument = command({
   name: 'instrument.save',
+  needs: () => ({ right: 'record', anywhere: true }),
   schema: savedSchema(instrumentSchema),
   send: (api, instrument) =>
     answerOf(
@@ -27,6 +28,7 @@ export const saveInstrument = command({
 
 export const logInstruments = command({
   name: 'instrument.log',
+  needs: () => ({ right: 'record' }),
   isRecord: true,
   schema: z.object({ projectId: idSchema, entries: z.array(instrumentEntrySchema).min(1) }),
   send: (api, { projectId, entries }) =>
@@ -43,6 +45,7 @@ export const logInstruments = command({
 
 export const setRecordsAside = command({
   name: 'records.set-aside',
+  needs: () => ({ right: 'record' }),
   isRecord: true,
   schema: z.object({ projectId: idSchema, entries: z.array(setAsideSchema).min(1) }),
   send: (api, { projectId, entries }) =>
@@ -59,6 +62,7 @@ export const setRecordsAside = command({
 
 export const importSplicerRecords = command({
   name: 'records.import',
+  needs: () => ({ right: 'record' }),
   isRecord: true,
   schema: z.object({ projectId: idSchema, records: z.array(splicerRecordSchema).min(1) }),
   send: (api, { projectId, records }) =>

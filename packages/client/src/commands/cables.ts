@@ -5,6 +5,7 @@ import { savedSchema } from './saved.ts';
 
 export const saveCable = command({
   name: 'cable.save',
+  needs: () => ({ right: 'decide' }),
   schema: savedSchema(cableSchema),
   send: (api, cable) =>
     answerOf(

@@ -5,6 +5,7 @@ import { savedSchema } from './saved.ts';
 
 export const saveClosure = command({
   name: 'closure.save',
+  needs: () => ({ right: 'decide' }),
   schema: savedSchema(closureSchema),
   send: (api, closure) =>
     answerOf(

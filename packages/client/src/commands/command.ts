@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import type { Upload } from '@cordel/core';
+import type { Right, Upload } from '@cordel/core';
 import type { Api } from '../api/api.ts';
 import type { Overlay } from '../snapshot/overlay.ts';
 
@@ -12,6 +12,8 @@ export interface Command<Input = unknown, Answer = unknown> {
   readonly name: string;
   /** What it takes. What an older page stored is checked against it before it is sent. */
   readonly schema: z.ZodType<Input>;
+  /** What a person must be allowed in the project to make it; `anywhere`: in any project. */
+  needs(this: void, input: Input): { right: Right; anywhere?: boolean };
   /** It adds to the record and carries no file: kept for a server that comes back from an older backup. */
   readonly isRecord?: boolean;
   /** Several that wait one behind the other as one, all of it or nothing; null where it is too much at once. */

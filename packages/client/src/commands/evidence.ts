@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { evidenceSchema } from '@cordel/core';
+import { evidenceSchema, mostOf, rightForEvidence } from '@cordel/core';
 import { answerOf } from '../api/api.ts';
 import { command } from './command.ts';
 
@@ -8,6 +8,7 @@ const MOST_ENTRIES = 500;
 
 export const recordEvidence = command({
   name: 'evidence.record',
+  needs: ({ entries }) => ({ right: mostOf(entries.map(rightForEvidence)) }),
   isRecord: true,
   schema: z.object({ entries: z.array(evidenceSchema).min(1) }),
   merge: (inputs) => {

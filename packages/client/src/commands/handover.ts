@@ -5,6 +5,7 @@ import { command } from './command.ts';
 
 export const askForPackage = command({
   name: 'package.ask',
+  needs: () => ({ right: 'record' }),
   schema: z.object({
     projectId: idSchema,
     id: idSchema,
@@ -24,6 +25,7 @@ export const askForPackage = command({
 
 export const stopPackage = command({
   name: 'package.stop',
+  needs: () => ({ right: 'record' }),
   schema: z.object({ packageId: idSchema }),
   send: (api, { packageId }) =>
     answerOf(api.POST('/api/packages/{packageId}/stop', { params: { path: { packageId } } })),

@@ -21,6 +21,7 @@ const columnsSchema = z.object(
 
 export const importSpliceList = command({
   name: 'splice-list.import',
+  needs: () => ({ right: 'decide' }),
   schema: z.object({
     projectId: idSchema,
     importId: idSchema,
@@ -41,6 +42,7 @@ export const importSpliceList = command({
 
 export const importRoute = command({
   name: 'route.import',
+  needs: () => ({ right: 'decide' }),
   schema: z.object({
     projectId: idSchema,
     importId: idSchema,
@@ -65,6 +67,7 @@ type ProjectDocument = NonNullable<
 /** A project's document as it left the server; it is checked there, whole. */
 export const importDocument = command({
   name: 'document.import',
+  needs: () => ({ right: 'decide', anywhere: true }),
   schema: z.object({ document: z.custom<ProjectDocument>((given) => typeof given === 'object') }),
   send: (api, { document }) => answerOf(api.POST('/api/documents', { body: document })),
 });

@@ -6,6 +6,7 @@ import { command } from './command.ts';
 /** Records what a power meter and a light source tell of links. */
 export const recordLinks = command({
   name: 'links.record',
+  needs: () => ({ right: 'inspect' }),
   isRecord: true,
   schema: z.object({ projectId: idSchema, entries: z.array(linkEntrySchema).min(1) }),
   send: (api, { projectId, entries }) =>

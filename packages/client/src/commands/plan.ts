@@ -6,6 +6,7 @@ import { command } from './command.ts';
 /** Splices follow from the plan on the server; nothing of it shows before. */
 export const savePlan = command({
   name: 'plan.save',
+  needs: () => ({ right: 'decide' }),
   schema: planSchema.extend({
     changeId: idSchema,
     anew: z.boolean(),

@@ -12,6 +12,7 @@ import { savedSchema } from './saved.ts';
 
 export const saveHardware = command({
   name: 'hardware.save',
+  needs: () => ({ right: 'record', anywhere: true }),
   schema: savedSchema(hardwareSchema),
   send: (api, hardware) =>
     answerOf(
@@ -25,6 +26,7 @@ export const saveHardware = command({
 
 export const changeAssemblyOf = command({
   name: 'assembly.change',
+  needs: () => ({ right: 'record' }),
   schema: z.object({ closureId: idSchema, change: assemblyChangeSchema }),
   send: (api, { closureId, change }) =>
     answerOf(

@@ -14,6 +14,7 @@ function upgradeSaved(input: unknown): unknown {
 
 export const saveProject = command({
   name: 'project.save',
+  needs: () => ({ right: 'decide' }),
   schema: savedSchema(projectSchema),
   upgrade: upgradeSaved,
   send: (api, project) =>

@@ -17,6 +17,7 @@ const TABLES: Record<RemovableKind, TableName> = {
 
 export const deleteRecord = command({
   name: 'record.delete',
+  needs: () => ({ right: 'decide' }),
   schema: recordSchema,
   send: (api, { kind, id }) =>
     answerOf(api.DELETE('/api/records/{kind}/{id}', { params: { path: { kind, id } } })),
@@ -25,6 +26,7 @@ export const deleteRecord = command({
 
 export const archiveRecord = command({
   name: 'record.archive',
+  needs: () => ({ right: 'decide' }),
   schema: recordSchema.extend({ archived: z.boolean() }),
   send: (api, { kind, id, archived }) =>
     answerOf(

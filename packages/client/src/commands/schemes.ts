@@ -5,6 +5,7 @@ import { savedSchema } from './saved.ts';
 
 export const saveScheme = command({
   name: 'scheme.save',
+  needs: () => ({ right: 'decide', anywhere: true }),
   schema: savedSchema(schemeSchema),
   send: (api, scheme) =>
     answerOf(

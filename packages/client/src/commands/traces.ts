@@ -7,6 +7,7 @@ import { command } from './command.ts';
 /** Imports a trace file, and says where it belongs. */
 export const addTrace = command({
   name: 'trace.add',
+  needs: () => ({ right: 'inspect' }),
   schema: z.object({
     projectId: idSchema,
     id: idSchema,
@@ -33,6 +34,7 @@ export const addTrace = command({
 /** Says where traces belong that are on the server. */
 export const placeTraces = command({
   name: 'traces.place',
+  needs: () => ({ right: 'inspect' }),
   isRecord: true,
   schema: z.object({ projectId: idSchema, entries: z.array(tracePlaceSchema).min(1) }),
   send: (api, { projectId, entries }) =>
@@ -54,6 +56,7 @@ export const placeTraces = command({
 /** Records what traces show of splices as their readings. */
 export const recordTraceReadings = command({
   name: 'traces.record-readings',
+  needs: () => ({ right: 'inspect' }),
   schema: z.object({ projectId: idSchema, by: personSchema, at: timeSchema }),
   send: (api, { projectId, by, at }) =>
     answerOf(

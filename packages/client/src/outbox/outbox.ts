@@ -1,5 +1,5 @@
 import { v7 as uuid } from 'uuid';
-import type { Told, Upload } from '@cordel/core';
+import type { Right, Told, Upload } from '@cordel/core';
 import type { Api } from '../api/api.ts';
 import { NoRoom, Refused, ServerFailed, SignedOut } from '../api/problems.ts';
 import type { Command } from '../commands/command.ts';
@@ -20,6 +20,8 @@ export interface OutboxState {
   noRoom?: Told | undefined;
   /** How far the file is that is being sent, in bytes. */
   sending?: { writeId: string; sent: number; size: number } | undefined;
+  /** The right that the last write lacked, which was not taken; until another is made or it is read. */
+  lacked?: Right | undefined;
   /** True until what an earlier page left has been read. */
   loading: boolean;
 }
@@ -41,6 +43,8 @@ export interface OutboxOptions {
   known?: (ids: string[]) => Promise<string[]>;
   /** Lets go what the device can do without, when it has no room for a write. */
   makeRoom?: () => Promise<void>;
+  /** The right that whoever works on the device lacks for a write; null where nothing is lacking. */
+  lacks?: (command: Command, input: unknown) => Right | null;
   /** Called when the server has a write, before it leaves the list. */
   onDelivered: (write: Write) => void;
 }
@@ -56,6 +60,9 @@ const MOST_TOGETHER = 100;
 
 /** Waits between tries while the server cannot be reached, in ms. */
 const PAUSES_MS = [1000, 2000, 5000, 10_000];
+
+/** RFC 9110, section 15.5.4. */
+const FORBIDDEN = 403;
 
 const LOCK = 'cordel-outbox';
 
@@ -114,6 +121,13 @@ export class Outbox {
     label: string,
     files: readonly CarriedFile[] = [],
   ): Promise<Outcome<Answer>> {
+    const lacked = this.options.lacks?.(command as Command, input) ?? null;
+    if (lacked !== null) {
+      // It could only be refused later, out of sight: it is not taken, and who may is said at once.
+      this.set({ lacked });
+      const refused = new Refused(FORBIDDEN, { code: 'rightMissing', right: lacked });
+      return Promise.resolve({ refused, writeId: '' });
+    }
     const write: Write<Input> = {
       id: uuid(),
       command: command.name,
@@ -127,7 +141,7 @@ export class Outbox {
         files: files.map(({ digest, size }) => ({ digest, size })),
       }),
     };
-    this.set({ writes: [...this.state.writes, write] });
+    this.set({ writes: [...this.state.writes, write], lacked: undefined });
     const outcome = new Promise<Outcome>((resolve) => this.waiters.set(write.id, resolve));
     files.forEach((file) => this.files.hold(file));
     void this.keep(write).then(() => this.flush());
@@ -171,6 +185,11 @@ export class Outbox {
     if (!write) return;
     await this.change({ ...write, state: 'waiting', problem: undefined, failures: 0 });
     await this.flush();
+  }
+
+  /** What was lacking has been read. */
+  forgetLacked(): void {
+    this.set({ lacked: undefined });
   }
 
   /** A file that a waiting write carries; null where the device does not have it any more. */

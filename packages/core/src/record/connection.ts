@@ -1,3 +1,5 @@
+import type { Right } from './role.ts';
+
 /** What became of a request where the server itself said nothing. */
 export type ConnectionMessage =
   | { code: 'unreached' }
@@ -7,7 +9,8 @@ export type ConnectionMessage =
   | { code: 'brokenOff' }
   | { code: 'stopped' }
   | { code: 'fileMissing' }
-  | { code: 'outdatedWrite'; place: string };
+  | { code: 'outdatedWrite'; place: string }
+  | { code: 'rightMissing'; right: Right };
 
 /** Why something failed: what the server said, or a message. */
 export type Told = string | ConnectionMessage;

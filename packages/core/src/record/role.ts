@@ -34,6 +34,13 @@ export const LEAST_ROLE: Record<Right, Role> = {
 export const may = (role: Role, right: Right): boolean =>
   ROLES.indexOf(role) <= ROLES.indexOf(LEAST_ROLE[right]);
 
+/** The right that includes all others of a list. */
+export const mostOf = (rights: readonly Right[]): Right =>
+  rights.reduce<Right>(
+    (most, right) => (RIGHTS.indexOf(right) > RIGHTS.indexOf(most) ? right : most),
+    'read',
+  );
+
 /** What a person needs to add an entry of evidence. */
 export function rightForEvidence(entry: Evidence): Right {
   switch (entry.type) {

@@ -2,6 +2,8 @@ import type { ConnectionMessage, Told } from '@cordel/core';
 import { catalog } from '../catalog.ts';
 
 const messages = catalog<ConnectionMessage>()({
+  rightMissing:
+    'Only {right, select, inspect {an inspector, technician, lead or owner} record {a technician, lead or owner} decide {a lead or owner} other {an owner}} can do this. Nothing was changed.',
   unreached: 'The server does not answer. What you record is kept on this device and sent later.',
   noAnswer: 'The server does not answer ({status}). It will be tried again.',
   serverFailed: 'The server failed over it ({status}).',

@@ -25,7 +25,12 @@ export function NetworkPage() {
   const { rows, problems, change, count } = network;
   const unit = project.units.distance;
   return (
-    <Page title={t('cablesAndClosures')} above={project.name} back={`/p/${project.id}/route`}>
+    <Page
+      title={t('cablesAndClosures')}
+      above={project.name}
+      back={`/p/${project.id}/route`}
+      needs="decide"
+    >
       <View style={{ flexDirection: wide ? 'row' : 'column', gap: 20 }}>
         <Card style={{ flex: wide ? 1 : undefined, gap: 10 }}>
           <Text kind="name" heading={2}>

@@ -2,6 +2,7 @@ import { phrases } from '../../phrases.ts';
 
 /** Texts of `apps/web/src/ui/OutboxStrip.tsx`. */
 export const outboxStrip = phrases({
+  notAllowed: 'Not allowed.',
   allIsSent: 'All is sent.',
   asideSetAside: '{aside} set aside',
   clockCorrected:

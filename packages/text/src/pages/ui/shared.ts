@@ -11,6 +11,9 @@ export const uiShared = phrases({
   open: 'Open',
   plan: 'Plan',
   prove: 'Prove',
+  onlyWhoMay:
+    'Only {right, select, inspect {an inspector, technician, lead or owner} record {a technician, lead or owner} decide {a lead or owner} other {an owner}} can change this.',
+  readOnly: 'Read only.',
   reading: 'Reading …',
   stageDone: 'done',
   stageIs: '{name}: {state}',

@@ -12,6 +12,7 @@ import {
   formatHalf,
   formatLoss,
   formatMean,
+  meanMdb,
   spliceStage,
 } from '@cordel/core';
 import { spliceStateText } from '@cordel/text/loss/states';
@@ -46,9 +47,10 @@ const ROLL_UP: Column<RollUp>[] = [
     cell: (row) => (row.maxHalfMdb === null ? null : row.maxHalfMdb / 2000),
   },
   {
+    // As the page shows it: rounded up to thousandths.
     title: 'mean dB',
     format: dB,
-    cell: (row) => (row.figures === 0 ? null : row.sumHalfMdb / row.figures / 2000),
+    cell: (row) => (row.figures === 0 ? null : meanMdb(row.sumHalfMdb, row.figures) / 1000),
   },
   { title: 'evidence grade', width: 12, cell: (row) => row.grade },
   { title: 'verdict', width: 12, cell: (row) => row.verdict },

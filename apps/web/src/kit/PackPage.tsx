@@ -44,6 +44,12 @@ export function PackPage() {
   });
   const ready = works.flatMap((work) => (work.data ? [work.data] : []));
   const items = useMemo(() => itemsOf(ready, view), [ready, view]);
+  const withoutHardware = chosen
+    .filter(({ id }) => !view.assemblies.find((own) => own.closureId === id)?.hardwareId)
+    .map(({ name }) => name);
+  const skipped = ready
+    .flatMap((work) => benchSplices(work, project.limits))
+    .filter(({ judgement }) => judgement.verdict === 'skipped').length;
   const toggle = (list: readonly string[], key: string) =>
     list.includes(key) ? list.filter((other) => other !== key) : [...list, key];
   const failed = works.find((work) => work.error)?.error ?? null;
@@ -72,6 +78,12 @@ export function PackPage() {
         <Notice>{t('chooseClosuresWhatTheyTakeIs')}</Notice>
       ) : (
         <>
+          {withoutHardware.length > 0 ? (
+            <Notice word={t('hardwareMissing')} color="accent">
+              {t('notCountedWithout', { closures: withoutHardware.join(', ') })}
+            </Notice>
+          ) : null}
+          {skipped > 0 ? <Text>{t('skippedCounted', { skipped })}</Text> : null}
           <Text kind="strong">
             {t('forRedosExpected', {
               items: items.length,
@@ -188,7 +200,8 @@ function itemsOf(works: readonly ClosureWork[], view: ProjectView): NamedItem[] 
   const closures = works.map((work) => {
     const opened = openedClosure(work.closure, view, work.splices);
     const open = benchSplices(work, limits).filter(
-      ({ judgement }) => judgement.verdict === 'open' || judgement.redo,
+      ({ judgement }) =>
+        judgement.verdict === 'open' || judgement.verdict === 'skipped' || judgement.redo,
     );
     return {
       hardware: opened.hardware,

@@ -32,8 +32,9 @@ test('tubes of a tray one after the other, with their slots and where they go', 
   );
   expect(tray).toMatchObject({ kind: 'single', places: 24, used: 12 });
   expect(tray!.items.map(({ words, slots, onto }) => [words, slots, onto])).toEqual([
-    ['tube 1', [1, 6], 'B 107-112'],
-    ['tube 2', [7, 12], 'B 113-118'],
+    // Half of each tube is planned: its fibers are named, so that nobody takes it for the whole.
+    ['tube 1, 7-12', [1, 6], 'B 107-112'],
+    ['tube 2, 13-18', [7, 12], 'B 113-118'],
   ]);
   expect(empty).toMatchObject({ used: 0, items: [] });
 });

@@ -14,7 +14,7 @@ export interface OnTray {
   cable: string;
   /** Number of the tube or ribbon. */
   unit: number;
-  /** Such as `tube 3`. */
+  /** Such as `tube 3`, or `tube 3, 25-28` where that is not all of it. */
   words: string;
   /** What it is spliced to, such as `B 25-36`. */
   onto: string;
@@ -35,6 +35,23 @@ export interface TrayFill {
 function rangeWords(makeUp: MakeUp | undefined, [first, last]: [number, number]): string {
   const nameOf = (fiber: number) => (makeUp && deviceFiberText(makeUp, fiber)) ?? String(fiber);
   return first === last ? nameOf(first) : `${nameOf(first)}-${last}`;
+}
+
+/** A whole tube or ribbon by its name alone; of a part of it its fibers are named too. */
+function fibersWords(item: OnTray, placed: readonly Placed[], makeUp: MakeUp | undefined): string {
+  if (!makeUp) return item.words;
+  const size = unitSize(makeUp);
+  const fibers = placed
+    .filter(
+      ({ cableA, fiberA, slot }) =>
+        cableA === item.cable &&
+        Math.ceil(fiberA / size) === item.unit &&
+        slot >= item.slots[0] &&
+        slot <= item.slots[1],
+    )
+    .map(({ fiberA }) => fiberA);
+  if (fibers.length === 0 || fibers.length === size) return item.words;
+  return `${item.words}, ${rangeWords(makeUp, [Math.min(...fibers), Math.max(...fibers)])}`;
 }
 
 /** What lies on each tray, tube by tube, in slot order. */
@@ -81,6 +98,7 @@ export function traysOf(
       item.onto = `${onto} ${rangeWords(sizes.get(onto), ends)}`;
       item.sleeves = item.slots[1] - item.slots[0] + 1;
     }
+    for (const item of items) item.words = fibersWords(item, own, sizes.get(item.cable));
     const used = new Set(own.map((splice) => splice.slot)).size;
     const places = kind ? tray[kind] : Math.max(tray.single, tray.mass);
     return { number: tray.number, kind, places, used, items };

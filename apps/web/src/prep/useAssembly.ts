@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { v7 as uuid } from 'uuid';
 import {
+  AT_PORT,
   type Assembly,
   type AssemblyChange,
   type Cable,
@@ -57,6 +58,17 @@ export interface OpenedClosure {
  * What meets in a closure, with its seals, cut plans and steps.
  * @param splices of the closure: they say what of an express cable is opened; none while they are not known
  */
+/** Trays on which ribbons of a cable are spliced. */
+const ribbonTraysOf = (cableId: string, splices: readonly Splice[]): number =>
+  new Set(
+    splices
+      .filter(
+        ({ method, tray, cableA, cableB }) =>
+          method === 'mass' && tray !== AT_PORT && (cableA === cableId || cableB === cableId),
+      )
+      .map(({ tray }) => tray),
+  ).size;
+
 export function openedClosure(
   closure: Closure,
   view: ProjectView,
@@ -81,6 +93,7 @@ export function openedClosure(
       entry: { ...entry, tubes: openedUnits(entry, makeUp, splices) },
       practice,
       reach: assembly.reach,
+      ...(splices.length > 0 && { ribbonTrays: ribbonTraysOf(cable.id, splices) }),
     };
     const seals = {
       in: sealOfLeg(ports, entry.id, 'in'),

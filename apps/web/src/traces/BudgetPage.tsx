@@ -162,6 +162,7 @@ function BudgetBar({ budget, broken }: { budget: CircuitBudget; broken: boolean 
     expectedSigmaMdb: spread,
     madeMdb: made,
     measuredMdb: measured,
+    assumedMdb: assumed,
     limitMdb: most,
     marginMdb: margin,
     marginSigmaMdb: marginSpread,
@@ -172,7 +173,8 @@ function BudgetBar({ budget, broken }: { budget: CircuitBudget; broken: boolean 
   const left = margin < 0 ? t('dbOver', { db: dB(-margin) }) : t('dbLeft', { db: dB(margin) });
   const words = t('nmOfDbExpected', {
     wavelengthNm,
-    measured: measured === null ? 'calculated' : 'measured',
+    measured: measured === null ? 'calculated' : assumed > 0 ? 'partly' : 'measured',
+    assumed: dB(assumed),
     loss: dB(loss),
     most: dB(most),
     expected: dB(expected),

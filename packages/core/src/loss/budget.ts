@@ -25,6 +25,8 @@ export interface CircuitBudget {
   /** By traces: glass and splices both ways, with connectors as usual; null without. */
   measuredMdb: number | null;
   measuredSigmaMdb: number | null;
+  /** Connectors and splitters in it that nobody measured, by their usual losses. */
+  assumedMdb: number;
   /** What it may lose, and what is left of that: by what was measured, else by what is made. */
   limitMdb: number;
   marginMdb: number;
@@ -80,8 +82,10 @@ export function budgetOf(
   const assumed = connectors * connector.usual;
   const assumedSquare = connectors * connector.spread ** 2;
   let [ends, endsSquare] = [assumed, assumedSquare];
+  let assumedMdb = assumed + splitterMdb;
   for (const end of known) {
     if (!end) continue;
+    assumedMdb -= connector.usual;
     ends += end.lossMdb - connector.usual;
     endsSquare += end.sigmaMdb ** 2 - connector.spread ** 2;
   }
@@ -106,6 +110,7 @@ export function budgetOf(
     madeSigmaMdb: madeSpread,
     measuredMdb: measured,
     measuredSigmaMdb: measuredSpread,
+    assumedMdb,
     limitMdb: most,
     marginMdb: most - (measured ?? made),
     marginSigmaMdb: measuredSpread ?? madeSpread,

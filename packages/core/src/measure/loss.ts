@@ -61,9 +61,11 @@ export function formatHalf(half: number): string {
 export const formatLoss = (mdb: number): string => formatHalf(mdb * 2);
 
 /**
- * Prints the mean of `count` losses whose sum is given in half-thousandths, to three decimals,
- * rounded up, so that a mean over its limit never reads as if it kept it.
+ * The mean of `count` losses whose sum is given in half-thousandths, as it is shown and exported everywhere: rounded up to
+ * whole thousandths of a dB, so that a mean over its limit never reads as if it kept it. Limits are compared with the sum.
  */
-export function formatMean(sumHalf: number, count: number): string {
-  return formatLoss(Math.ceil(sumHalf / (2 * count)));
-}
+export const meanMdb = (sumHalf: number, count: number): number => Math.ceil(sumHalf / (2 * count));
+
+/** Prints such a mean, to three decimals at most. */
+export const formatMean = (sumHalf: number, count: number): string =>
+  formatLoss(meanMdb(sumHalf, count));

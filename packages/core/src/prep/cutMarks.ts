@@ -133,6 +133,8 @@ export interface CutTask {
   practice: Practice;
   /** How far the loop outside must reach, in tenths of a millimeter. */
   reach: number;
+  /** Trays on which its ribbons are spliced; left out while nothing is planned. */
+  ribbonTrays?: number;
 }
 
 /** The longest piece of tube that is pulled off at once: 24 in, for a longer pull can break fibers (common practice). */

@@ -30,7 +30,8 @@ function endPlan(task: CutTask): CutPlan {
   if (makeUp.kind === 'ribbon')
     plan.tubing.push({
       code: 'transportTubes',
-      count: Math.ceil(makeUp.ribbons / Math.max(1, hardware.trays.mass)),
+      // One for each tray that its ribbons go to; without a plan for as many trays as they would fill.
+      count: task.ribbonTrays ?? Math.ceil(makeUp.ribbons / Math.max(1, hardware.trays.mass)),
       length: hardware.tubeToTray,
     });
   plan.checks.push(

@@ -20,7 +20,7 @@ export const record = phrases({
     'Judged by {name} ({source}): {grade} figures at {wavelengths} nm; a splice at most {single} single, {ribbon} ribbon; a mean at most {fiber} for a fiber, {tray} for a tray, {closure} for a closure.',
   knownBy: 'Known by',
   layIn: 'Lay in',
-  meanDb: 'Mean dB',
+  meanDb: 'Mean dB, rounded up',
   meanMeanDb: ', mean {mean} dB',
   notSigned: 'Not signed.',
   ofSplicesMadeOnTrays:

@@ -69,7 +69,7 @@ const shiftPlanner = {
       onProgress(0.7 + 0.06 * gains.length, outcome);
     }
     const ways: WayFigures[] = [];
-    if (units.some(({ way }) => way !== 'ribbon'))
+    if (units.some(({ isRibbon }) => !isRibbon))
       for (const way of ['single', 'ribbonized'] as const)
         ways.push(wayFigures(units, way, setting, await aside(setting, unitsAs(units, way))));
     if (stopped) return null;

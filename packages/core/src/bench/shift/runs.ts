@@ -223,7 +223,7 @@ export interface WayFigures {
 /** Loose tubes as ribbons of twelve, or one by one; true ribbons stay. */
 export function unitsAs(units: readonly ShiftUnit[], way: WayFigures['way']): ShiftUnit[] {
   return units.map((unit) => {
-    if (unit.way === 'ribbon' || unit.way === way) return unit;
+    if (unit.isRibbon || unit.way === 'ribbon' || unit.way === way) return unit;
     const fibers = unit.sleeves * unit.fibers;
     return way === 'single'
       ? { ...unit, way, sleeves: fibers, fibers: 1 }
@@ -242,7 +242,7 @@ export function wayFigures(
   setting: ShiftSetting,
   outcome: ShiftOutcome,
 ): WayFigures {
-  const own = unitsAs(units, way).filter((unit) => unit.way === way);
+  const own = unitsAs(units, way).filter((unit) => unit.way === way && !unit.isRibbon);
   const sleeves = own.reduce((sum, unit) => sum + unit.sleeves, 0);
   const redo = setting.redo[way];
   const made = Math.ceil(sleeves * (1 + redo));

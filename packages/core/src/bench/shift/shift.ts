@@ -85,6 +85,8 @@ export interface ShiftUnit {
   sleeves: number;
   fibers: number;
   way: 'single' | 'ribbon' | 'ribbonized';
+  /** Its fibers lie in ribbons on both sides: there is nothing to ribbonize, however they are spliced. */
+  isRibbon?: true;
 }
 
 export const POOLS = ['people', 'places', 'splicers', 'heaters', 'ready'] as const;

@@ -1,5 +1,6 @@
 import type { MakeUp } from '../../record/cable.ts';
 import type { Splice } from '../../record/splice.ts';
+import { unitsAs } from './runs.ts';
 import { shiftUnits } from './units.ts';
 
 const CABLES: Record<string, MakeUp> = {
@@ -44,9 +45,20 @@ describe('what a shift is made of', () => {
     const twelve = (cable: string, onto: string, slot: number) =>
       Array.from({ length: 12 }, (_, at) => splice(cable, at + 1, onto, slot, 'mass'));
     expect(shiftUnits([...twelve('R', 'T', 1), ...twelve('A', 'T', 2)], cableOf)).toEqual([
-      { label: 'R ribbon 1', sleeves: 1, fibers: 12, way: 'ribbon' },
+      { label: 'R ribbon 1', sleeves: 1, fibers: 12, way: 'ribbon', isRibbon: true },
       { label: 'A tube 1', sleeves: 1, fibers: 12, way: 'ribbonized' },
     ]);
+  });
+
+  it('ribbons spliced one by one are no loose tubes: nothing of them is ribbonized', () => {
+    const units = shiftUnits(
+      [1, 2, 3].map((fiber) => splice('R', fiber, 'T', fiber)),
+      cableOf,
+    );
+    expect(units).toEqual([
+      { label: 'R ribbon 1', sleeves: 3, fibers: 1, way: 'single', isRibbon: true },
+    ]);
+    expect(unitsAs(units, 'ribbonized')).toEqual(units);
   });
 
   it('goes in the order of the trays, and leaves out what it does not know', () => {

@@ -23,7 +23,7 @@ export function shiftUnits(
     const way = splice.method === 'single' ? 'single' : loose ? 'ribbonized' : 'ribbon';
     const key = `${label} ${way}`;
     const known = units.get(key) ?? {
-      unit: { label, sleeves: 0, fibers: 1, way },
+      unit: { label, sleeves: 0, fibers: 1, way, ...(!loose && { isRibbon: true as const }) },
       slots: new Set<string>(),
       fibers: 0,
     };

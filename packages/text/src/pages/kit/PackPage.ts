@@ -2,6 +2,11 @@ import { phrases } from '../../phrases.ts';
 
 /** Texts of `apps/web/src/kit/PackPage.tsx`. */
 export const packPage = phrases({
+  hardwareMissing: 'Hardware missing.',
+  notCountedWithout:
+    '{closures}: no hardware is chosen. Seals, trays, plugs and parts of these closures are not counted.',
+  skippedCounted:
+    '{skipped, plural, one {# skipped splice is} other {# skipped splices are}} counted: they are still to be made.',
   chooseClosuresWhatTheyTakeIs:
     'Choose closures: what they take is counted from their plans and hardware.',
   countedShort: '{counted} short',

@@ -29,5 +29,5 @@ export const budgetPage = phrases({
   thePowerBudget: 'the power budget',
   whatThePartsLose: 'What the parts lose',
   nmOfDbExpected:
-    '{wavelengthNm} nm: {measured} {loss} of {most} dB, expected {expected} ± {spread}; {margin}',
+    '{wavelengthNm} nm: {measured, select, calculated {calculated} measured {measured} other {measured, with {assumed} dB assumed for connectors and splitters,}} {loss} of {most} dB, expected {expected} ± {spread}; {margin}',
 });

@@ -1,3 +1,4 @@
+import { meanMdb } from '@cordel/core';
 import { type ClosureRecord, type Photo, canonicalText } from '@cordel/core/close';
 import { writeGeoJson } from '@cordel/core/geo';
 import { builder as say } from '@cordel/text/handover/builder';
@@ -79,7 +80,7 @@ function routeOf({ rows, project, closures }: OpenMessage): object {
       due: row.due,
       simulated: row.simulated,
       worstDb: row.maxHalfMdb === null ? null : row.maxHalfMdb / 2000,
-      meanDb: row.figures === 0 ? null : Number((row.sumHalfMdb / row.figures / 2000).toFixed(6)),
+      meanDb: row.figures === 0 ? null : meanMdb(row.sumHalfMdb, row.figures) / 1000,
       signed: row.closing === 'done',
     };
   });

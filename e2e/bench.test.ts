@@ -324,7 +324,8 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
 
   step('a ribbon: the single splicer is named a misfit, the ribbon splicer fits', async () => {
     await sees(page(), 'tray 2 slot 1');
-    await press(page(), '! 1');
+    const alerts = await page().waitForSelector('[aria-label$="alert"],[aria-label$="alerts"]');
+    await alerts!.click();
     await sees(page(), /settings? do(es)? not fit this splice/);
     await go('/setup');
     await sees(page(), /fuses at most 1 at once; 12 fibers lie in this ribbon/);
@@ -486,10 +487,7 @@ describe('records that are not as they should be', () => {
     // It is on the server, and this phone cannot know of it.
     expect(await shown(away.page)).not.toContain('number 9007');
     line.restore();
-    await away.page.waitForFunction(
-      () => document.body.innerText.includes('Splicer’s number 9007'),
-      { timeout: 40_000 },
-    );
+    await inHand(9007, away.page);
     await away.context.close();
     line.close();
     await press(page(), 'Save, next');

@@ -230,10 +230,7 @@ async function closureParts(
   hardware: readonly Hardware[],
 ): Promise<PackageClosure> {
   const closing = await closingOf(db, closure.id);
-  const [assembly] = await db
-    .select({ hardwareId: assemblies.hardwareId })
-    .from(assemblies)
-    .where(eq(assemblies.closureId, closure.id));
+  const [assembly] = await db.select().from(assemblies).where(eq(assemblies.closureId, closure.id));
   const { state, record } =
     closing.length > 0
       ? await recordNow(db, closure.id)
@@ -243,6 +240,7 @@ async function closureParts(
     closure,
     row,
     hardware: hardware.find(({ id }) => id === assembly?.hardwareId) ?? null,
+    assembly: assembly ?? null,
     state,
     closing: record.closing,
     signed: await signedOf(db, closure.id),

@@ -104,6 +104,7 @@ describe('the package of a project', () => {
       'closures',
       'trays',
       'fibers',
+      'prep',
       'closing',
       'links',
       'removed',

@@ -1,4 +1,5 @@
 import type {
+  Assembly,
   Cable,
   Closure,
   ClosureRow,
@@ -39,6 +40,7 @@ export interface PackageClosure {
   closure: Closure;
   row: ClosureRow;
   hardware: Hardware | null;
+  assembly: Assembly | null;
   state: ClosingState;
   closing: ClosureRecord['closing'];
   signed: SignedRecord[];

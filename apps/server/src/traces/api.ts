@@ -345,6 +345,7 @@ export const circuitBudgetSchema = z.object({
   madeSigmaMdb: z.number(),
   measuredMdb: z.number().nullable(),
   measuredSigmaMdb: z.number().nullable(),
+  assumedMdb: z.number(),
   limitMdb: z.number(),
   marginMdb: z.number(),
   marginSigmaMdb: z.number(),

@@ -10,6 +10,7 @@ import { Sheet } from '@/ui/Sheet';
 import { Text } from '@/ui/Text';
 import { type Colors, useColors } from '@/ui/theme';
 import { HeardLine, RecordLine } from './RecordPart';
+import { nextTryWords } from './feedback';
 import type { Bench } from './useBench';
 import type { Records } from './useRecords';
 
@@ -46,9 +47,16 @@ function recommended(
   const { word, tone, detail } = feedback;
   return {
     word,
-    reason: isListening && word === '' ? t('recordComes') : detail,
+    reason: isListening && word === '' ? listeningText(bench) : detail,
     color: tone === 'good' ? 'green' : tone === 'bad' ? 'accent' : 'ink',
   };
+}
+
+/** What is waited for where the record comes from the splicer, and which attempt it is. */
+function listeningText({ fiber, limits }: Bench): string {
+  const tries = fiber?.spliceState.tries.length ?? 0;
+  const again = tries > 0 ? `${nextTryWords(tries, limits.maxTries)} ` : '';
+  return t('recordComes', { again });
 }
 
 /** The loss as it is typed, and beside it what to do; a tap says why. */

@@ -5001,6 +5001,7 @@ export interface paths {
                                     madeSigmaMdb: number;
                                     measuredMdb: number | null;
                                     measuredSigmaMdb: number | null;
+                                    assumedMdb: number;
                                     limitMdb: number;
                                     marginMdb: number;
                                     marginSigmaMdb: number;
@@ -5153,6 +5154,7 @@ export interface paths {
                                     madeSigmaMdb: number;
                                     measuredMdb: number | null;
                                     measuredSigmaMdb: number | null;
+                                    assumedMdb: number;
                                     limitMdb: number;
                                     marginMdb: number;
                                     marginSigmaMdb: number;
@@ -5248,6 +5250,7 @@ export interface paths {
                                     madeSigmaMdb: number;
                                     measuredMdb: number | null;
                                     measuredSigmaMdb: number | null;
+                                    assumedMdb: number;
                                     limitMdb: number;
                                     marginMdb: number;
                                     marginSigmaMdb: number;
@@ -9228,4 +9231,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = '3b2993f46b7392eb';
+export const API_DIGEST = '8986b9a0b8e5d171';

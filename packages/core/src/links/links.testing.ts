@@ -85,6 +85,7 @@ export const budgetAt = (
   madeMdb,
   madeSigmaMdb: 150,
   measuredMdb: null,
+  assumedMdb: 0,
   measuredSigmaMdb: null,
   limitMdb: madeMdb + 2000,
   marginMdb: 2000,

@@ -17,6 +17,7 @@ export const builder = phrases({
   fibers: 'Fibers',
   jsonSchemaOfProject: 'JSON Schema (draft 2020-12) of project.json',
   photo: 'A photo',
+  prep: 'Cable prep: proofs, releases and what was written down',
   theChain: 'The chain of the record: a link an entry, each with the hash of the one before',
   theCheckpoint: 'What the server signed of the chain',
   theVerifier: 'Checks the chain without Cordel: node verify.mjs',

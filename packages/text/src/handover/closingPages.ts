@@ -4,6 +4,11 @@ import { phrases } from '../phrases.ts';
 export const closingPages = phrases({
   atOneTemperatureItByGive: 'At one temperature it {rate} by {leakRate}, give or take {sigma}.',
   backAt: 'Back at',
+  beforeSafetyStep: 'done before a safety step: {why}',
+  cable: 'Cable',
+  cablePrep: 'Cable prep',
+  step: 'Step',
+  writtenDown: 'Written down',
   beforeTheCover: 'Before the cover',
   byAt: 'By, at',
   circuit: 'Circuit',

@@ -25,7 +25,8 @@ export const record = phrases({
   notSigned: 'Not signed.',
   ofSplicesMadeOnTrays:
     '{done} of {splices, plural, one {# splice} other {# splices}} made{dead}, on {trays, plural, one {# tray} other {# trays}}.',
-  placeRulingTitlesByByMoment: '{place}: {rulingTitles}, by {by}, {moment}: {why}',
+  placeRulingTitlesByByMoment:
+    '{place}{fibers, plural, =1 {} other {, # fibers}}: {rulingTitles}, by {by}, {moment}: {why}',
   pointWaivedByByMomentWhy: '{point}: waived by {by}, {moment}: {why}',
   removed: 'Removed',
   simulated: ', simulated',

@@ -1,12 +1,16 @@
+import type { Hardware } from '@cordel/core';
 import { type ClosingEntry, formatGauge } from '@cordel/core/close';
 import { closingColumns as say } from '@cordel/text/handover/closingColumns';
 import type { Column } from '../../exchange/columns.ts';
+import { answersText } from './prepRows.ts';
 import { utc } from './words.ts';
 
 /** An entry of closing with its closure. */
 export interface ClosingRow {
   closure: string;
   entry: ClosingEntry;
+  /** What it was built with: its procedure says what was asked. */
+  hardware: Hardware | null;
 }
 
 export const CLOSING: Column<ClosingRow>[] = [
@@ -20,6 +24,15 @@ export const CLOSING: Column<ClosingRow>[] = [
   },
   { title: 'by', width: 14, cell: ({ entry }) => entry.by },
   { title: 'what', width: 60, cell: ({ entry }) => closingWords(entry) },
+  {
+    // Torques, and whatever else a point asks for.
+    title: 'written down',
+    width: 30,
+    cell: ({ entry, hardware }) =>
+      entry.kind === 'point' && entry.answers
+        ? answersText({ answers: entry.answers }, hardware)
+        : '',
+  },
   {
     title: say('gaugeKpa'),
     format: '0.000',

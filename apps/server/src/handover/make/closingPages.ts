@@ -16,6 +16,7 @@ import { closingPages as say } from '@cordel/text/handover/closingPages';
 import type { PackageClosure } from '../messages.ts';
 import { facePicture, gaugePicture, signaturePicture } from './drawings.ts';
 import { ACCENT, INK, SECOND, type Sheets } from './paper.ts';
+import { type PrepRow, answersText } from './prepRows.ts';
 
 /** What was looked at, tested, done and signed of a closure, this visit's first. */
 export function writeClosing(
@@ -24,7 +25,7 @@ export function writeClosing(
   own: PackageClosure,
   hardware: Hardware | null,
 ): void {
-  writeInspection(sheets, own);
+  writeInspection(sheets, own, hardware);
   writeRounds(sheets, say('pressureTest'), own.state.rounds, hardware);
   writeVisits(sheets, own);
   writeCutOvers(sheets, own);
@@ -32,22 +33,51 @@ export function writeClosing(
   writeEarlier(sheets, project, own, hardware);
 }
 
-function writeInspection(sheets: Sheets, { state }: PackageClosure): void {
+/** Cable prep as far as something was written down: what was proven dark, tested and released, and by whom. */
+export function writePrep(sheets: Sheets, rows: readonly PrepRow[]): void {
+  if (rows.length === 0) return;
+  sheets.heading(say('cablePrep'), 13);
+  sheets.table(
+    [
+      { title: say('cable'), width: 10 },
+      { title: say('step'), width: 40 },
+      { title: say('writtenDown'), width: 34 },
+      { title: say('byAt'), width: 25 },
+    ],
+    rows.map(({ cable, step, written, override, by, at }) => [
+      cable,
+      step,
+      [written, override === null ? '' : say('beforeSafetyStep', { why: override })]
+        .filter(Boolean)
+        .join('; '),
+      [by ?? '', at === null ? '' : sheets.moment(at)].filter(Boolean).join(', '),
+    ]),
+    () => INK,
+  );
+}
+
+function writeInspection(
+  sheets: Sheets,
+  { state }: PackageClosure,
+  hardware: Hardware | null,
+): void {
   const looked = state.points.filter(({ entry, point }) => entry !== null || point.found);
   if (looked.every(({ entry }) => entry === null)) return;
   sheets.heading(say('beforeTheCover'), 13);
   sheets.table(
     [
-      { title: say('point'), width: 64 },
+      { title: say('point'), width: 44 },
+      { title: say('writtenDown'), width: 22 },
       { title: say('found'), width: 12 },
       { title: say('byAt'), width: 33 },
     ],
     looked.map(({ point, state: said, entry }) => [
       pointText(point.message, sheets.units),
+      entry?.answers ? answersText({ answers: entry.answers }, hardware) : '',
       said === 'bad' ? 'fail' : said === 'open' ? 'check again' : said,
       entry ? `${entry.by}, ${sheets.moment(entry.at)}` : say('fromTheRecord'),
     ]),
-    (row) => (row[1] === 'fail' ? ACCENT : INK),
+    (row) => (row[2] === 'fail' ? ACCENT : INK),
   );
 }
 

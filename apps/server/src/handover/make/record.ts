@@ -24,7 +24,8 @@ import { record as say } from '@cordel/text/handover/record';
 import type { PackageClosure, PackageMessage, PackageSplice } from '../messages.ts';
 import { RULING_TITLES, limitText, lossText, meanText } from '../../exchange/columns.ts';
 import type { DescribeFiber } from '../../exchange/describer.ts';
-import { writeClosing } from './closingPages.ts';
+import { type PrepPlant, prepRows } from './prepRows.ts';
+import { writeClosing, writePrep } from './closingPages.ts';
 import { lossPicture } from './drawings.ts';
 import { ACCENT, INK, SECOND, type Sheets } from './paper.ts';
 import { Tallies } from './tallies.ts';
@@ -122,6 +123,7 @@ export function writeClosure(
   splices: readonly PackageSplice[],
   describe: DescribeFiber,
   hardware: Hardware | null,
+  plant: PrepPlant,
 ): void {
   const { closure, row, state } = own;
   sheets.page();
@@ -152,6 +154,7 @@ export function writeClosure(
   writeTrays(sheets, project, splices, describe);
   writeRetired(sheets, own, describe);
   writeWaivers(sheets, own, splices);
+  writePrep(sheets, prepRows(own, plant));
   writeClosing(sheets, project, own, hardware);
 }
 
@@ -281,14 +284,19 @@ function writeWaivers(
   const points = state.points.filter((one) => one.state === 'waived');
   if (rulings.length === 0 && points.length === 0) return;
   sheets.heading(say('decidedByPeople'), 13);
-  for (const ruling of rulings)
+  // What was said of a whole ribbon at once is one line.
+  const lines = groupBy(rulings, (ruling) =>
+    [place(ruling), ruling.kind, ruling.by, sheets.moment(ruling.at), ruling.why].join('\n'),
+  );
+  for (const [ruling, ...more] of lines.values())
     sheets.paragraph(
       say('placeRulingTitlesByByMoment', {
-        place: place(ruling),
-        rulingTitles: RULING_TITLES[ruling.kind],
-        by: ruling.by,
-        moment: sheets.moment(ruling.at),
-        why: ruling.why,
+        place: place(ruling!),
+        rulingTitles: RULING_TITLES[ruling!.kind],
+        fibers: more.length + 1,
+        by: ruling!.by,
+        moment: sheets.moment(ruling!.at),
+        why: ruling!.why,
       }),
     );
   for (const { point, entry } of points)

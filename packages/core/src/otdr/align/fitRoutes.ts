@@ -283,14 +283,16 @@ class Aligned {
   }
 
   /**
-   * The first cable, where nobody has said how long it is and no closure was seen behind it: then no point of the route
-   * has a place in these traces. Empty otherwise.
+   * The first cable, where nobody has said how long it is and no closure was seen behind it, nor an end that has a place:
+   * then no point of the route has a place in these traces. Empty otherwise.
    */
   unplaced(): string[] {
     const first = this.group.route.spans[0]!;
-    return first.sheathM === null && this.matched.every((cluster) => cluster < 0)
-      ? [first.cable]
-      : [];
+    if (first.sheathM !== null) return [];
+    const isSeen = this.matched.some((cluster) => cluster >= 0);
+    // Where the far end has a place, its end places all before it.
+    const isEndPlaced = this.endFits && this.expected(new Map()).at(-1) != null;
+    return isSeen || isEndPlaced ? [] : [first.cable];
   }
 
   /** Where every point lies, by what was seen there or by the fit; null for all where nothing places them. */

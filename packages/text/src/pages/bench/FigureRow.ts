@@ -12,7 +12,7 @@ export const figureRow = phrases({
   lossTyped: 'Loss typed',
   missing: 'Missing.',
   recommendation: 'Recommendation: {word} {reason}',
-  recordComes: 'Sleeve on first. Splice: the record appears here.',
+  recordComes: '{again}Sleeve on first. Splice: the record appears here.',
   redo: 'Redo.',
   sleeveOn: 'Sleeve on?',
   tensionFailed: 'The tension test failed. Break the splice and make it again.',

@@ -44,7 +44,11 @@ export class PdfWriter implements PackageWriter {
 
   async wholeClosure({ own, splices, photos }: WholeClosure): Promise<void> {
     const { open, describe } = this.context;
-    writeClosure(this.sheets, open.project, own, splices, describe, own.hardware);
+    writeClosure(this.sheets, open.project, own, splices, describe, own.hardware, {
+      cables: open.cables,
+      schemes: open.schemes,
+      units: open.project.units,
+    });
     writePhotos(this.sheets, photos);
   }
 

@@ -15,6 +15,7 @@ import { CLOSING, type ClosingRow } from '../closingColumns.ts';
 import { CsvFile } from '../csvFile.ts';
 import { PackageFile } from '../file.ts';
 import { LINKS, linkRows } from '../linkColumns.ts';
+import { PREP, type PrepRow, prepRows } from '../prepRows.ts';
 import { Tallies } from '../tallies.ts';
 import { Workbook } from '../workbook.ts';
 import type { PackageContext, PackageWriter, WholeClosure } from './packageWriter.ts';
@@ -30,6 +31,7 @@ export class TablesWriter implements PackageWriter {
   private readonly fibers = new Tallies<{ cable: string; fiber: number }>();
   private readonly retired: RetiredSplice[] = [];
   private readonly closing: ClosingRow[] = [];
+  private readonly prep: PrepRow[] = [];
   private isAtEvidence = false;
 
   private constructor(
@@ -76,7 +78,9 @@ export class TablesWriter implements PackageWriter {
 
   async wholeClosure({ own }: WholeClosure): Promise<void> {
     for (const entry of [...own.closing, ...own.state.signatures])
-      this.closing.push({ closure: own.closure.name, entry });
+      this.closing.push({ closure: own.closure.name, entry, hardware: own.hardware });
+    const { cables, schemes, project } = this.context.open;
+    this.prep.push(...prepRows(own, { cables, schemes, units: project.units }));
   }
 
   async evidence(placed: readonly PlacedEvidence[]): Promise<void> {
@@ -107,6 +111,7 @@ export class TablesWriter implements PackageWriter {
         ...rollUp(tally, 'fiber', limits),
       })),
     );
+    await this.table('prep', PREP, this.prep);
     await this.table('closing', CLOSING, this.closing);
     const names = new Map(open.cables.map(({ id, name }) => [id, name]));
     await this.table(
@@ -147,6 +152,7 @@ const TABLES = {
   closures: 'closures',
   trays: 'trays',
   fibers: 'fibers',
+  prep: 'prep',
   closing: 'closing',
   links: 'links',
   removed: 'removed',

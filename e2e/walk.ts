@@ -37,7 +37,8 @@ export const faultsOf = (page: Page): Promise<string[]> =>
         .slice(0, 60) || node.tagName.toLowerCase();
     const dialogs = [...document.querySelectorAll('[role=dialog]')];
     const scope: Element = dialogs.at(-1) ?? document.getElementById('root')!;
-    if (scope.textContent!.trim().length < 15) faults.push('blank');
+    const main = document.querySelector('[role=main]')?.textContent ?? '';
+    if (main.trim().length < 15) faults.push('blank');
     const isShown = (node: Element): boolean => {
       const { width, height } = node.getBoundingClientRect();
       return width > 0 && height > 0 && getComputedStyle(node).visibility !== 'hidden';
@@ -149,17 +150,23 @@ export const watchPresses = (page: Page): Promise<unknown> =>
     };
   });
 
-/** Waits until a page stands: nothing is asked for, and it shows the same twice. */
-export async function settle(page: Page, mostMs = 2500): Promise<void> {
-  await page
-    .waitForNetworkIdle({ idleTime: 80, timeout: mostMs, concurrency: 1 })
-    .catch(() => undefined);
-  let before = '';
-  for (let tries = 0; tries < 12; tries++) {
-    const now = await page.evaluate(() => `${location.href}${document.body.innerText}`);
-    if (now === before) return;
+/** Waits until a page stands: it shows something, waits for nothing, and is the same three times in a row. */
+export async function settle(page: Page, mostMs = 3000): Promise<void> {
+  const end = Date.now() + mostMs;
+  let [before, same] = ['', 0];
+  while (Date.now() < end && same < 3) {
+    await new Promise((resolve) => setTimeout(resolve, 70));
+    const now = await page
+      .evaluate(() => {
+        const main = document.querySelector<HTMLElement>('[role=main]')?.innerText ?? '';
+        return main.trim().length < 15 || main.includes('Reading …')
+          ? ''
+          : `${location.href} ${document.body.innerText}`;
+      })
+      .catch(() => '');
+    const stands = now !== '' && now === before;
+    same = stands ? same + 1 : 0;
     before = now;
-    await new Promise((resolve) => setTimeout(resolve, 60));
   }
 }
 

@@ -75,7 +75,7 @@ function Failed({ error }: { error: Error }) {
 /** What whoever repairs it needs to know: what failed, where, in which build. Nothing of the record is in it. */
 const reportOf = (error: Error, path: string): string =>
   [
-    `Cordel ${ownBuild ?? ''}`.trim(),
+    t('build', { build: ownBuild ?? '' }),
     new Date().toISOString(),
     path,
     navigator.userAgent,

@@ -2,6 +2,7 @@ import { phrases } from '../../phrases.ts';
 
 /** Texts of `apps/web/src/ui/PageBoundary.tsx`. */
 export const pageBoundary = phrases({
+  build: 'Cordel {build}',
   itWasNotOpenedOnThis:
     'It was not opened on this device before, and the server does not give it now: there is no connection, or a newer version took its place.',
   notLoaded: 'Not loaded.',

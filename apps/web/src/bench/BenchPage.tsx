@@ -123,7 +123,11 @@ function AtTheBench({ work, mode }: { work: ClosureWork; mode: BenchMode }) {
     loss.ok ? [{ splice, estimate: loss.value }] : [],
   );
   const advice =
-    mode !== 'measure' && estimates.length > 0 && estimates.length === live.length
+    // Nobody estimates an end that is not fused: its own limit judges what is read of it.
+    mode !== 'measure' &&
+    isFused(bench.fiber?.end ?? null) &&
+    estimates.length > 0 &&
+    estimates.length === live.length
       ? adviceFor({
           fibers: estimates,
           sleeve: bench.sleeve?.splices ?? [],

@@ -168,7 +168,7 @@ describe('advice at the Bench', () => {
 
   it('minds the end of the window', () =>
     expect(advise(200, { left: 30 })).toMatchObject({
-      code: 'keep',
+      code: 'lead',
       reason: { code: 'windowCloses' },
     }));
 });

@@ -97,7 +97,7 @@ export function LinksPage() {
               onPress={() => to(`link-import?cable=${cableId}`)}
             />
           </View>
-          <Summary links={links} nm={nm} />
+          {links.length > 0 ? <Summary links={links} nm={nm} /> : null}
           {links.length < all.length ? (
             <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' }}>
               <Text>{t('notThrough', { fibers: all.length - links.length })}</Text>

@@ -86,7 +86,7 @@ describe('planning a closure on a phone', () => {
   });
 
   step('a tube is moved to another tray by thumb', async () => {
-    await pressText(page(), 'C tube 12 to E 1-6');
+    await pressText(page(), 'C tube 12, 133-138 to E 1-6');
     await press(page(), 'Tray 12');
     await sees(page(), /slot 1 to 6 · pinned/);
   });

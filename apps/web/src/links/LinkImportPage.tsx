@@ -179,7 +179,11 @@ export function LinkImportPage() {
       {read && read.problems.length === 0 ? (
         <View style={{ gap: 10 }}>
           <Notice word={t('ready')} color="green" live>
-            {t('readyToImport', { losses: read.losses, returns: read.returnLosses })}
+            {t('readyToImport', {
+              losses: read.losses,
+              returns: read.returnLosses,
+              dark: read.dark,
+            })}
           </Notice>
           <Button label={t('importThem')} look="next" onPress={runImport} />
         </View>

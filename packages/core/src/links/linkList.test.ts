@@ -57,6 +57,20 @@ describe('a list of link measurements', () => {
     ]);
   });
 
+  it('takes what a meter shows of a dark fiber for no light, and not for a loss', () => {
+    const setting = settingOf({
+      references: new Map([[1550, newReference(stamper(), 1550)]]),
+    });
+    const list = read('fiber,nm,loss\n7,1550,LO\n8,1550,no light\n9,1550,2.31\n', setting);
+    expect(list).toMatchObject({ losses: 1, returnLosses: 0, dark: 2, problems: [] });
+    expect(list.entries).toMatchObject([
+      { kind: 'continuity', fiber: 7, seen: 'none', seenFiber: null },
+      { kind: 'continuity', fiber: 8, seen: 'none' },
+      { kind: 'loss', fiber: 9 },
+    ]);
+    expect(list.entries.every((entry) => linkEntrySchema.safeParse(entry).success)).toBe(true);
+  });
+
   it('goes by the reference that was taken, where it brings none, and has return losses', () => {
     const reference = newReference(stamper(), 1550);
     const setting = settingOf({ references: new Map([[1550, reference]]) });

@@ -45,9 +45,10 @@ export type LinkListProblem = RowProblem<LinkListMessage>;
 export interface LinkList {
   entries: LinkEntry[];
   problems: LinkListProblem[];
-  /** How many of them are losses, and return losses. */
+  /** How many of them are losses, return losses, and fibers without light. */
   losses: number;
   returnLosses: number;
+  dark: number;
 }
 
 /** Reads a list of link measurements: every row becomes entries, or a problem at its row and column. */
@@ -62,6 +63,7 @@ export function readLinkList(
       entries: [],
       losses: 0,
       returnLosses: 0,
+      dark: 0,
       problems: missing.map((column) => ({
         row: titlesRow,
         column: LINK_COLUMN_TITLES[column],
@@ -76,6 +78,11 @@ export function readLinkList(
   return reader.finish();
 }
 
+type FoundEntry = LinkEntryOf<'loss'> | LinkEntryOf<'return loss'> | LinkEntryOf<'continuity'>;
+
+/** What a meter shows of a fiber without light: too low to read. Common practice, no source. */
+const NO_LIGHT = /^(lo|low|los|no light|no power|-+ ?lo ?-+)$/i;
+
 /** What was wrong with a row, so that the next one is read. */
 class RowRefused extends Error {}
 
@@ -84,7 +91,7 @@ class LinkReader {
   private readonly setting: LinkListSetting;
   private readonly problems: LinkListProblem[] = [];
   private readonly references = new Map<string, Reference>();
-  private readonly found: (LinkEntryOf<'loss'> | LinkEntryOf<'return loss'>)[] = [];
+  private readonly found: FoundEntry[] = [];
   private cells: readonly string[] = [];
   private row = 0;
 
@@ -105,16 +112,17 @@ class LinkReader {
 
   finish(): LinkList {
     const { problems, found } = this;
-    const losses = found.filter(({ kind }) => kind === 'loss').length;
+    const count = (of: FoundEntry['kind']) => found.filter(({ kind }) => kind === of).length;
     return {
       entries: problems.length > 0 ? [] : [...this.references.values(), ...found],
       problems,
-      losses,
-      returnLosses: found.length - losses,
+      losses: count('loss'),
+      returnLosses: count('return loss'),
+      dark: count('continuity'),
     };
   }
 
-  private entries(): (LinkEntryOf<'loss'> | LinkEntryOf<'return loss'>)[] {
+  private entries(): FoundEntry[] {
     const { projectId, stamp } = this.setting;
     const cable = this.cable();
     const fiber = this.fiber(cable);
@@ -122,7 +130,9 @@ class LinkReader {
     const wavelengthNm = this.wavelength();
     const common = { projectId, cableId: cable.id, fiber, direction, ...UNCORRECTED };
     const [loss, power, back] = [this.text('loss'), this.text('power'), this.text('returnLoss')];
-    const entries = [];
+    if (NO_LIGHT.test(loss) || NO_LIGHT.test(power))
+      return [{ kind: 'continuity', ...stamp(), ...common, seen: 'none', seenFiber: null }];
+    const entries: FoundEntry[] = [];
     if (loss !== '' || power !== '') {
       const reference = this.reference(wavelengthNm);
       // A power tells more than the loss that was worked out of it.

@@ -113,7 +113,7 @@ export const linksPages = phrases({
   linesAre: '{name}: {rows, plural, one {# row} other {# rows}}',
   columns: 'Columns',
   readyToImport:
-    '{losses, plural, one {# loss} other {# losses}} and {returns, plural, one {# return loss} other {# return losses}}, no problem found.',
+    '{losses, plural, one {# loss} other {# losses}}{returns, plural, =0 {} one {, # return loss} other {, # return losses}}{dark, plural, =0 {} one {, # fiber without light} other {, # fibers without light}}. No problem found.',
   importThem: 'Import',
   problems: '{problems, plural, one {# problem} other {# problems}}.',
   nothingUntilFixed: 'Nothing is imported until all are fixed.',

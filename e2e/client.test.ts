@@ -224,3 +224,39 @@ describe('the outbox before the real server', () => {
     expect(client.outbox.snapshot().writes).toMatchObject([{ state: 'refused' }]);
   });
 });
+
+test('every command says the right that its route asks for, so that the device refuses what the server would', async () => {
+  const { paths } = (await (await fetch(`${server.url}/api/openapi.json`)).json()) as {
+    paths: Record<string, Record<string, { 'x-right'?: string }>>;
+  };
+  // Whatever is asked of it is there: which request a command makes is all that counts here.
+  const anything: unknown = new Proxy(() => undefined, {
+    get: (_, key) => (key === Symbol.iterator ? undefined : key === 'length' ? 0 : anything),
+    apply: () => anything,
+    ownKeys: () => [],
+    getOwnPropertyDescriptor: () => undefined,
+  });
+  const rights: Record<string, [string, string | undefined]> = {};
+  for (const one of COMMANDS.values()) {
+    let asked: string | undefined;
+    const api = new Proxy(
+      {},
+      {
+        get: (_, method: string) => (path: string) => {
+          asked = paths[path]?.[method.toLowerCase()]?.['x-right'];
+          return Promise.resolve({ data: {}, response: new Response('{}') });
+        },
+      },
+    );
+    await Promise.resolve(one.send(api as never, anything as never, () => anything as never)).catch(
+      () => undefined,
+    );
+    // Evidence and closing go by each entry, on both sides by the same functions of core.
+    if (asked === 'by entry') continue;
+    const { right, anywhere } = one.needs(anything as never);
+    rights[one.name] = [anywhere ? `${right} in any project` : right, asked];
+  }
+  expect(Object.keys(rights).length).toBeGreaterThan(20);
+  for (const [name, [said, asked]] of Object.entries(rights))
+    expect([name, said]).toEqual([name, asked]);
+});

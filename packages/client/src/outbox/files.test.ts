@@ -51,11 +51,13 @@ const post = (api: FileServer['api'], body: unknown) =>
 
 const keep = command({
   name: 'test.keep',
+  needs: () => ({ right: 'inspect' }),
   schema: z.object({ id: z.string(), file: uploadSchema }),
   send: (api, { id, file }, sentAs) => post(api, { id, ...sentAs(file) }),
 });
 const note = command({
   name: 'test.note',
+  needs: () => ({ right: 'inspect' }),
   schema: z.object({ note: z.string() }),
   send: (api, input) => post(api, input),
 });

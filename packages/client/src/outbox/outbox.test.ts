@@ -51,6 +51,7 @@ const untilAside = (outbox: Outbox) =>
 /** A command that takes anything, so that the outbox is seen to know nothing of what it sends. */
 const count = command({
   name: 'test.count',
+  needs: () => ({ right: 'record' }),
   schema: z.record(z.string(), z.unknown()),
   send: (api, input) => answerOf(api.POST('/api/evidence', { body: input as never })),
 });
@@ -559,4 +560,28 @@ describe('a device that several people share', () => {
     ]);
     expect(outbox.snapshot().awaited).toBeUndefined();
   });
+});
+
+test('what a person may not do is not taken at all: it says which right is lacking, and nothing waits', async () => {
+  const server = fakeServer();
+  const outbox = new Outbox({
+    api: server.api,
+    commands,
+    person: () => 'T. Marsh',
+    onDelivered: () => undefined,
+    lacks: (asked, input) => {
+      const { right } = asked.needs(input);
+      return right === 'record' ? 'record' : null;
+    },
+  });
+  opened.push(outbox);
+  await until(() => !outbox.snapshot().loading);
+  const outcome = await add(outbox, 1);
+  expect(outcome).toMatchObject({
+    refused: { status: 403, told: { code: 'rightMissing', right: 'record' } },
+  });
+  expect(outbox.snapshot()).toMatchObject({ writes: [], lacked: 'record' });
+  expect(server.sent).toEqual([]);
+  outbox.forgetLacked();
+  expect(outbox.snapshot().lacked).toBeUndefined();
 });

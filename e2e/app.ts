@@ -270,7 +270,7 @@ export async function closeSheet(page: Page): Promise<void> {
 
 /** The text of the sheet that says why the Bench recommends what it does; it is closed again. */
 export async function reasonsText(page: Page): Promise<string> {
-  await pressFound(page, '[aria-label^="Recommendation"]');
+  await pressFound(page, '[data-testid="recommendation"]');
   const sheet = await page.waitForSelector('[role="dialog"]', { visible: true });
   const text = await sheet!.evaluate((node) => (node as HTMLElement).innerText);
   await closeSheet(page);

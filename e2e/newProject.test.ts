@@ -112,7 +112,7 @@ describe('a project that is typed in', () => {
     await type('Cable 1', 'A', '144', 'B', '144', 'Drop', 'drop 12', 'R', '24 ribbons');
     await sees(page(), '144 fibers: 12 tubes of 12');
     await type('Closure 1', 'Mill', '1,200', 'Ford', '2.5 mi');
-    await sees(page(), '13200 ft');
+    await sees(page(), '13,200 ft');
     await tap('Save 6 rows');
     await sees(page(), 'Saved. 6 rows');
     const setting = await readApi<Setting>(server, `/projects/${projectId}`);

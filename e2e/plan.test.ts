@@ -159,7 +159,7 @@ describe('planning a closure on a phone', () => {
     await page().keyboard.press('Tab');
     await sees(
       page(),
-      /No port left\. No free port of Dome, six ports takes 38 mm\. No hardware here does/,
+      /No port left\. No free port of Dome, six ports takes 38\.1 mm\. No hardware here does/,
     );
     await fill(page(), 'Diameter of D', '-3');
     await page().keyboard.press('Tab');

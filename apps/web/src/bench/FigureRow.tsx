@@ -113,7 +113,7 @@ export function FigureRow({
         </Text>
       </View>
       <Button
-        aria-label={t('recommendation', { word, reason })}
+        testID="recommendation"
         aria-haspopup="dialog"
         onPress={() => setOpen(true)}
         style={{

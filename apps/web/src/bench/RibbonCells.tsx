@@ -4,23 +4,24 @@ import type { BenchSplice } from '@cordel/core/session';
 import { benchShared as t } from '@cordel/text/pages/bench/shared';
 import { useProjectView } from '@/projects/context';
 import { Text } from '@/ui/Text';
-import { FONTS, useColors } from '@/ui/theme';
+import { FONTS, TOUCH, useColors } from '@/ui/theme';
+import { useShort } from '@/ui/useWide';
 import type { Bench } from './useBench';
 
-const CELL_HEIGHT = 45;
-/** Two rows: those of a larger ribbon scroll, px. */
-const MOST_HEIGHT = 2 * CELL_HEIGHT + 4;
+/** Height of a cell where the screen has room for a glove, and on a low one, px. */
+const CELL_HEIGHT = { usual: TOUCH, short: 45 };
 
-/** The losses of a ribbon’s fibers under their colors; a tap goes to that fiber. */
+/** The losses of a ribbon’s fibers under their colors, two rows in sight; a tap goes to that fiber. */
 export function RibbonCells({ bench }: { bench: Bench }) {
   const colors = useColors();
+  const height = useShort() ? CELL_HEIGHT.short : CELL_HEIGHT.usual;
   const view = useProjectView();
   const colorOf = ({ cableA, fiberA }: BenchSplice) =>
     view.address(cableA, fiberA)?.fiber.colour.hex ?? colors.leaf;
   const change = (cursor: number) => bench.dispatch({ type: 'fiber', cursor });
   return (
     <ScrollView
-      style={{ flexGrow: 0, flexShrink: 0, maxHeight: MOST_HEIGHT }}
+      style={{ flexGrow: 0, flexShrink: 0, maxHeight: 2 * height + 4 }}
       contentContainerStyle={{ flexDirection: 'row', flexWrap: 'wrap', gap: 3 }}
       role="group"
       aria-label={t('estimatesOfTheRibbon')}
@@ -43,7 +44,7 @@ export function RibbonCells({ bench }: { bench: Bench }) {
             style={{
               flexGrow: 1,
               flexBasis: '14.5%',
-              height: CELL_HEIGHT,
+              height,
               alignItems: 'center',
               justifyContent: 'flex-end',
               backgroundColor: here ? colors.ink : colors.leaf,

@@ -46,7 +46,7 @@ export function StepLine({ bench, setup, timers, label }: StepLineProps) {
     <View style={{ flexDirection: 'row', gap: 6 }}>
       <SleeveKey bench={bench} />
       <Button
-        aria-label={t('stepOf', { at: at + 1, steps: steps.length, step: stepText(step.message) })}
+        testID="step"
         aria-haspopup="dialog"
         onPress={() => setOpen(true)}
         style={{ flex: 1, justifyContent: 'flex-start', paddingHorizontal: 8 }}

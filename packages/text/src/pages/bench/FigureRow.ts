@@ -11,7 +11,6 @@ export const figureRow = phrases({
   lead: 'Lead decides.',
   lossTyped: 'Loss typed',
   missing: 'Missing.',
-  recommendation: 'Recommendation: {word} {reason}',
   recordComes: '{again}Sleeve on first. Splice: the record appears here.',
   redo: 'Redo.',
   sleeveOn: 'Sleeve on?',

@@ -7,6 +7,5 @@ export const stepLine = phrases({
   saveTheSpliceFirstItsHeater: 'Save the splice first. Its heater timer is offered below.',
   sleeve: 'Sleeve',
   startClock: 'Start {clock}',
-  stepOf: 'Step {at} of {steps}: {step}',
   stepsOf: 'Steps: {way}',
 });

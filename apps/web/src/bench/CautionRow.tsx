@@ -14,7 +14,6 @@ export function CautionRow() {
   return (
     <Pressable
       role="button"
-      aria-label={t('closeCaution')}
       onPress={() => {
         sessionStorage.setItem(SEEN, '1');
         setSeen(true);

@@ -40,7 +40,6 @@ export const benchShared = phrases({
   enterLossOf: 'Enter the loss of {fiber} first.',
   shardsIntoTheClosedContainerEyes:
     'Shards into the closed container, eyes covered. No solvent near arc or heater. Never look into a fiber end. Follow local codes and company practice.',
-  closeCaution: 'Close caution',
   understood: 'Tap to close.',
   sentToRedoAtTheBench: 'Sent to redo at the Bench.',
   setUpTheSplicer: 'Set up the splicer',

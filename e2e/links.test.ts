@@ -147,7 +147,7 @@ describe('a link test', () => {
     'says of each circuit if it keeps its budget, and what is likely where its parts lose less',
     async () => {
       await open(ana, 'links');
-      await sees(ana.page, /3 of 12 measured both ways at 1550 nm/);
+      await sees(ana.page, /At 1550 nm: 3 of 12 measured both ways/);
       await scrollsTo(
         ana.page,
         /2.28 dB both ways, at most [0-9.]+ dB: passes, agrees with its parts/,

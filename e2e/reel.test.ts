@@ -94,7 +94,7 @@ describe('a cable from its reel to where it lies', () => {
     await noteLength('2700 m');
     await goTo(`ledger/reel?cable=${cable}`);
     await sees(page(), /0 of 12 fibers accepted/);
-    await sees(page(), /By light 2500 m, by the sheath 2700 m: shorter/);
+    await sees(page(), /By light 2,500 m, by the sheath 2,700 m: shorter/);
     await noteLength('2500 m');
   });
 

@@ -145,7 +145,7 @@ describe('from a folder of traces to verdicts, on a phone', () => {
     await press(page(), 'Findings');
     await sees(page(), '20 traces of 5 circuits');
     await sees(page(), 'A 4 is broken');
-    await sees(page(), /Cable B, \d+ ± \d+ m of sheath from (Lock gate|Quay steps) toward/);
+    await sees(page(), /Cable B, [\d,]+ ± \d+ m of sheath from (Lock gate|Quay steps) toward/);
     await sees(page(), 'the same place from both ends');
   });
 

@@ -19,6 +19,7 @@ export function circuitThrough(sheath: readonly number[], fiber: number): Circui
         name,
         tray: end ? null : 1,
         spliceId: end ? null : `${name} ${fiber}`,
+        isFused: true,
       };
     }),
     spans: sheath.map((meters, index) => ({

@@ -48,14 +48,15 @@ export function lineOf(fibers: number, mishaps: Mishaps = {}): Line {
       key,
       label: key,
       points: [
-        { closureId: null, name: 'hut', tray: null, spliceId: null },
+        { closureId: null, name: 'hut', tray: null, spliceId: null, isFused: true },
         ...CLOSURES.map((name) => ({
           closureId: name,
           name,
           tray,
           spliceId: `${name} ${fiber}`,
+          isFused: true,
         })),
-        { closureId: null, name: 'loft', tray: null, spliceId: null },
+        { closureId: null, name: 'loft', tray: null, spliceId: null, isFused: true },
       ],
       spans: CABLES.map((cable, index) => ({
         cableId: cable,

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import {
+  type DateOrder,
   type FileRecord,
   NEEDED,
   RECORD_COLUMNS,
@@ -9,7 +10,9 @@ import {
   type ReadRecords,
   type RecordFile,
   formatLoss,
+  formatMoment,
   readRecordTable,
+  recordDateOrder,
 } from '@cordel/core';
 import { commands } from '@cordel/client';
 import { recordFileText } from '@cordel/text/bench';
@@ -20,6 +23,7 @@ import { common } from '@cordel/text/pages/common';
 import { errorText } from '@cordel/text/record';
 import { outbox } from '@/data/client';
 import { useProjectView } from '@/projects/context';
+import { columnName } from '@/ui/ColumnSelect';
 import { Choice } from '@/ui/Field';
 import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
@@ -28,6 +32,7 @@ import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 import { pickFile } from '@/ui/pickFile';
 import { AtClosure, type Closeup } from './AtClosure';
+import { InOrderPart } from './InOrderPart';
 import { NeedsSplicer } from './NeedsSplicer';
 
 /** A file that was chosen; records without a time of their own get the moment it was. */
@@ -35,12 +40,14 @@ interface OpenedFile {
   name: string;
   content: RecordFile;
   clock: string;
+  /** How its dates are meant, where a person has said so. */
+  order: DateOrder | null;
 }
 
 /** What a splicer stored, carried over in a file: columns matched, problems shown, all or nothing. */
 export const RecordsPage = () => <AtClosure>{(at) => <FromFile {...at} />}</AtClosure>;
 
-function FromFile({ closure, base, setup }: Closeup) {
+function FromFile({ closure, base, bench, station, setup }: Closeup) {
   const { project } = useProjectView();
   const router = useRouter();
   const { splicer } = setup;
@@ -59,13 +66,22 @@ function FromFile({ closure, base, setup }: Closeup) {
       return setError(`${picked.name}: ${csvProblemText(content.error)}`);
     }
     setError('');
-    setFile({ name: picked.name, content: content.value, clock: new Date().toISOString() });
+    const clock = new Date().toISOString();
+    setFile({ name: picked.name, content: content.value, clock, order: null });
   };
+  const found =
+    file?.content.kind === 'table' ? recordDateOrder(file.content.rows, file.content.match) : null;
+  const usual: DateOrder = project.units.length === 'in' ? 'mdy' : 'dmy';
+  const order = file?.order ?? (found === 'either' || found === null ? usual : found);
   const read: ReadRecords | null = !file
     ? null
     : file.content.kind === 'lines'
       ? file.content.read
-      : readRecordTable(file.content.rows, file.content.match, file.clock);
+      : readRecordTable(file.content, {
+          clock: file.clock,
+          timeZone: project.units.timeZone,
+          order,
+        });
   const runImport = async (list: readonly FileRecord[]) => {
     const { fileRecordId } = await import('@cordel/core/csv');
     const records = list.map((record) => ({
@@ -73,6 +89,7 @@ function FromFile({ closure, base, setup }: Closeup) {
       id: fileRecordId(project.id, splicer!.id, record, record.at !== file!.clock),
       projectId: project.id,
       splicerId: splicer!.id,
+      isFromFile: true,
     }));
     setFeedback(t('beingImported'));
     let fresh = 0;
@@ -120,6 +137,20 @@ function FromFile({ closure, base, setup }: Closeup) {
       {file?.content.kind === 'table' ? (
         <Matching content={file.content} onChange={(content) => setFile({ ...file, content })} />
       ) : null}
+      {file && found === 'either' ? (
+        <Choice
+          label={t('dates')}
+          value={order}
+          options={[
+            { value: 'mdy', label: t('monthFirst') },
+            { value: 'dmy', label: t('dayFirst') },
+          ]}
+          onChange={(chosen) => setFile({ ...file, order: chosen as DateOrder })}
+        />
+      ) : null}
+      {file?.content.kind === 'table' && file.content.titlesRow > 1 ? (
+        <Notice>{t('theTitlesAreInRow', { row: file.content.titlesRow })}</Notice>
+      ) : null}
       {read ? (
         <>
           <Text kind="strong">
@@ -139,7 +170,7 @@ function FromFile({ closure, base, setup }: Closeup) {
             </Notice>
           ))}
           {read.records.slice(0, 5).map((record) => (
-            <Text key={record.number}>{lineOf(record)}</Text>
+            <Text key={record.number}>{lineOf(record, project.units.timeZone)}</Text>
           ))}
           <Button
             label={t('importRecords', { records: read.records.length })}
@@ -149,14 +180,16 @@ function FromFile({ closure, base, setup }: Closeup) {
           />
         </>
       ) : null}
+      <InOrderPart bench={bench} closure={closure} splicerId={splicer.id} station={station} />
       <Button label={shared('backToTheBench')} onPress={() => router.replace(base as never)} />
     </Page>
   );
 }
 
-const lineOf = ({ number, fibers }: FileRecord): string =>
+const lineOf = ({ number, at, fibers }: FileRecord, timeZone: string): string =>
   t('numberFibersDb', {
     number,
+    at: formatMoment(at, timeZone),
     fibers: fibers
       .map(({ estimateMdb }) => (estimateMdb === null ? t('noArc') : formatLoss(estimateMdb)))
       .join(', '),
@@ -185,7 +218,10 @@ function Matching({
           value={String(match[column] ?? '')}
           options={[
             { value: '', label: t('none') },
-            ...header.map((title, index) => ({ value: String(index), label: title })),
+            ...header.map((_, index) => ({
+              value: String(index),
+              label: columnName(header, index),
+            })),
           ]}
           onChange={(index) =>
             onChange({

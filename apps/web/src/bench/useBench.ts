@@ -92,6 +92,7 @@ export function useBench(
   const { fiber, fibers } = hand;
   return {
     ...hand,
+    tools,
     closure: work.closure,
     limits,
     mode,

@@ -19,9 +19,9 @@ export function useContact(station: Station, splicerId: string | null): string {
     const timer = setInterval(() => setNow(Date.now()), 30_000);
     return () => clearInterval(timer);
   }, []);
-  // Records of a file without times say nothing of the line.
+  // Records of a file say nothing of the line.
   const last = station.records.findLast(
-    (record) => record.splicerId === splicerId && record.at !== null,
+    (record) => record.splicerId === splicerId && !record.isFromFile,
   );
   return contactText(splicerContact(last?.receivedAt ?? null, now), station.live);
 }

@@ -1,5 +1,5 @@
 import { useEffect, useMemo } from 'react';
-import { type Match, type ReceivedRecord, matchRecord } from '@cordel/core';
+import { type Match, type ReceivedRecord, isSameName, matchRecord } from '@cordel/core';
 import { type BenchSplice, fusedTogether } from '@cordel/core/session';
 import { askReasonText, passReasonText } from '@cordel/text/bench';
 import { benchShared as t } from '@cordel/text/pages/bench/shared';
@@ -44,6 +44,23 @@ function countedHere(taken: ReadonlySet<string>, splices: readonly BenchSplice[]
     for (const { recordId } of spliceState.tries) if (recordId !== null) counted.add(recordId);
   }
   return counted;
+}
+
+/** Records of a splicer that belong to no splice yet, and may be of this closure. */
+export function openRecords(
+  { records, taken, aside }: Pick<Station, 'records' | 'taken' | 'aside'>,
+  splices: readonly BenchSplice[],
+  splicerId: string,
+  closure: string,
+): ReceivedRecord[] {
+  const counted = countedHere(taken, splices);
+  return records.filter(
+    (record) =>
+      record.splicerId === splicerId &&
+      !counted.has(record.id) &&
+      !aside.has(record.id) &&
+      (record.label === null || isSameName(record.label, closure)),
+  );
 }
 
 /**

@@ -7,13 +7,11 @@ import {
   LIST_COLUMNS,
   OPTIONAL_COLUMNS,
   type ListColumn,
-  type ListProblem,
   type Method,
   unmatchedColumns,
 } from '@cordel/core';
 import { makeUpText } from '@cordel/text/fiber';
 import { listNoteText } from '@cordel/text/files';
-import { networkText, spliceListText } from '@cordel/text/plan';
 import { importPage as t } from '@cordel/text/pages/splices/ImportPage';
 import { common } from '@cordel/text/pages/common';
 import { MakeUpForm } from '@/kit/MakeUpForm';
@@ -26,7 +24,7 @@ import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
-import { useColors } from '@/ui/theme';
+import { PreviewPart } from './PreviewPart';
 import { SameNamesPart } from './SameNamesPart';
 import { type Import, useImport } from './useImport';
 
@@ -49,7 +47,7 @@ export function ImportPage() {
       {flow.file ? <ColumnPart flow={flow} /> : null}
       {flow.file && !flow.result ? <SameNamesPart names={flow.names} /> : null}
       {flow.file && flow.newCables.length > 0 ? <CablePart flow={flow} /> : null}
-      {flow.preview ? <ProblemPart flow={flow} /> : null}
+      {flow.preview ? <PreviewPart flow={flow} /> : null}
       {flow.result ? (
         <Card style={{ gap: 10 }}>
           <Notice word={common('imported')} color="green" live>
@@ -238,69 +236,5 @@ function CablePart({ flow }: { flow: Import }) {
         );
       })}
     </Card>
-  );
-}
-
-function ProblemPart({ flow }: { flow: Import }) {
-  const { preview } = flow;
-  if (!preview || flow.result) return null;
-  const { problems, problemCount, splices, closures, doubts, doubtCount } = preview;
-  if (problemCount === 0) {
-    return (
-      <View style={{ gap: 10 }}>
-        <Notice word={t('ready')} color="green" live>
-          {t('splicesInClosuresNoProblemFound', { splices, closures: closures.length })}
-        </Notice>
-        {doubtCount > 0 ? (
-          <Notice word={t('checkPlacesFirst', { places: doubtCount })}>
-            {t('theseMayBeMeantIfNot')}
-          </Notice>
-        ) : null}
-        {doubts.map(({ closure, message }) => (
-          <Text key={`${closure} ${networkText(message)}`}>
-            <Text kind="strong">{`${closure}: `}</Text>
-            {networkText(message)}
-          </Text>
-        ))}
-        <Button
-          label={t('importSplices', { splices })}
-          look="next"
-          disabled={flow.busy !== '' || flow.names.open > 0}
-          onPress={() => void flow.runImport()}
-        />
-        {flow.bringing ? <Notice live>{t('allOfItOrNothingA', { busy: flow.busy })}</Notice> : null}
-      </View>
-    );
-  }
-  return (
-    <View style={{ gap: 10 }}>
-      <Notice word={`${t('problems', { problems: problemCount })}.`} color="accent" live>
-        {t('nothingIsImportedUntilAllAre')}
-      </Notice>
-      {problems.map((problem, index) => (
-        <ProblemLine key={index} problem={problem} />
-      ))}
-      {problemCount > problems.length ? (
-        <Text color="ink2">
-          {t('andProblemsMore', { problems: problemCount - problems.length })}
-        </Text>
-      ) : null}
-    </View>
-  );
-}
-
-function ProblemLine({ problem }: { problem: ListProblem }) {
-  const colors = useColors();
-  return (
-    <View style={{ borderBottomWidth: 1, borderColor: colors.rule, paddingVertical: 6 }}>
-      <Text kind="strong">
-        {t('rowColumnValue', {
-          row: problem.row,
-          column: problem.column ? `, ${problem.column}` : '',
-          value: problem.value ? `: “${problem.value}”` : '',
-        })}
-      </Text>
-      <Text>{spliceListText(problem.message)}</Text>
-    </View>
   );
 }

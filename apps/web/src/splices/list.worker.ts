@@ -5,12 +5,16 @@ import {
   type ListSetting,
   Network,
   type Parsed,
+  type PassedRow,
   type ReadList,
+  type ReadPair,
   cablesOfList,
   findNetworkProblems,
+  isMeantMerge,
   type CableTask,
   type SameNames,
   matchColumns,
+  meantRows,
   parsed,
   proposeSameNames,
   readSpliceList,
@@ -37,6 +41,12 @@ export interface ListPreview {
   closures: string[];
   problems: ListProblem[];
   problemCount: number;
+  /** The first pairs as they were read; `pairCount` of all. */
+  pairs: ReadPair[];
+  pairCount: number;
+  /** Rows that are no splices; `passedCount` of all. */
+  passed: PassedRow[];
+  passedCount: number;
   /** What looks wrong in the circuits of a list that can be read; it may be meant. */
   doubts: { closure: string; message: NetworkMessage }[];
   doubtCount: number;
@@ -45,8 +55,16 @@ export interface ListPreview {
 let table: TitledTable<Table> | null = null;
 const NOTHING: TitledTable<Table> = { header: [], rows: [], titlesRow: 1 };
 
+/** The list as it goes to the server, from its first row on. */
 let text = '';
+let whole: Table | null = null;
 let odd: readonly OddCell[] = [];
+
+/** The most pairs that are shown before a list is imported: more are read in the plan. */
+const MOST_PAIRS = 200;
+
+const meantCells = (match: ColumnMatch) =>
+  meantRows(table?.rows ?? [], match, table?.titlesRow ?? 1).rows.map(({ cells }) => cells);
 
 /** Reads splice lists off the page's own thread; the worker holds the rows. */
 const listReader = {
@@ -58,7 +76,8 @@ const listReader = {
     if (isZip(bytes)) {
       const opened = openSheet(bytes, matchColumns, progress, sheet);
       if (!opened.ok) return { error: opened.error };
-      const { whole, list } = opened.value;
+      const { list } = opened.value;
+      whole = opened.value.whole;
       ({ odd, notes, sheets, sheet } = list);
       titled = parsed(list);
       // The list goes on as CSV, which is what the server reads.
@@ -66,6 +85,7 @@ const listReader = {
     } else {
       const decoded = decodeText(bytes);
       const read = decoded.ok ? readCsv(decoded.value.text) : decoded;
+      whole = read.ok ? read.value : null;
       titled = read.ok ? parsed(startAtTitles(read.value, matchColumns)) : read;
       if (decoded.ok) {
         text = decoded.value.text;
@@ -88,7 +108,7 @@ const listReader = {
   /** Names that are likely meant as others, of the project or further up in the list. */
   sameNames(match: ColumnMatch, known: { closures: string[]; cables: string[] }): SameNames {
     const named = (...columns: ('closure' | 'cableA' | 'cableB')[]) => {
-      const cells = (table?.rows ?? []).flatMap((row) =>
+      const cells = meantCells(match).flatMap((row) =>
         columns.flatMap((column) => row[match[column] ?? -1]?.trim() || []),
       );
       return [...new Set(cells)];
@@ -98,11 +118,23 @@ const listReader = {
       cables: proposeSameNames(named('cableA', 'cableB'), known.cables),
     };
   },
-  cables: (task: CableTask) => (table ? cablesOfList(table.rows, task) : []),
+  cables: (task: CableTask) => cablesOfList(meantCells(task.match), task),
+  /** Puts another value into a cell, by the row as a spreadsheet counts it and the column from 0. */
+  fix(row: number, column: number, value: string): void {
+    if (!whole || !table) return;
+    const all = [whole.header, ...whole.rows];
+    const cells = all[row - 1];
+    if (!cells) return;
+    while (cells.length <= column) cells.push('');
+    cells[column] = value;
+    odd = odd.filter((cell) => cell.row !== row || cell.column !== column);
+    text = plainCsv(whole);
+  },
   preview(match: ColumnMatch, setting: ListSetting, progress: (rows: number) => void): ListPreview {
     const list = readSpliceList(table ?? NOTHING, match, setting, progress);
     const { header, rows } = table ?? NOTHING;
-    const problems = [...oddProblems(odd, header, match), ...list.problems];
+    const counts = odd.filter((cell) => !isMeantMerge(cell, match));
+    const problems = [...oddProblems(counts, header, match), ...list.problems];
     const doubts = doubtsOf(list, setting);
     return {
       doubts: doubts.slice(0, 50),
@@ -112,6 +144,10 @@ const listReader = {
       closures: list.closures,
       problems: problems.slice(0, 300),
       problemCount: problems.length,
+      pairs: list.pairs.slice(0, MOST_PAIRS),
+      pairCount: list.pairs.length,
+      passed: list.passed.slice(0, 100),
+      passedCount: list.passed.length,
     };
   },
   text: () => text,

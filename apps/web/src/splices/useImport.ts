@@ -8,6 +8,7 @@ import {
   type Closure,
   type ColumnMatch,
   type Evidence,
+  type ListCable,
   type ListSetting,
   type Method,
   NO_SAME_NAMES,
@@ -245,6 +246,13 @@ export function useImport() {
     error,
     choose,
     runImport,
+    /** Puts another value into a cell of the list and reads it again. */
+    fix: async (row: number, column: number, value: string) => {
+      await reader.fix(row, column, value);
+      setFile((before) => before && { ...before });
+    },
+    /** Cables by whose make-up and colors the pairs are shown. */
+    cables: listCables(view, newCables),
     setCable: (cable: NewCable) =>
       setNewCables((list) =>
         list.map((entry) => (entry.name === cable.name ? { ...cable, edited: true } : entry)),
@@ -284,12 +292,8 @@ function useExisting(view: ProjectView): Existing | null {
   return existing;
 }
 
-function settingOf(
-  view: ProjectView,
-  newCables: readonly NewCable[],
-  existing: Existing,
-  method: Method,
-): Omit<ListSetting, 'sameNames'> {
+/** Cables that a list may use: those of the project, its devices, and new ones whose make-up can be read. */
+function listCables(view: ProjectView, newCables: readonly NewCable[]): ListCable[] {
   const schemeOf = (id: string) => view.schemes.find((scheme) => scheme.id === id);
   const fresh = newCables.flatMap((cable) => {
     const made = readMakeUp(cable.typed);
@@ -297,13 +301,21 @@ function settingOf(
       ? []
       : [{ name: cable.name, makeUp: made.makeUp, schemeId: cable.schemeId }];
   });
-  const known = [...view.cables, ...view.devices];
-  const names = new Map(known.map((cable) => [cable.id, cable.name]));
+  return [...view.cables, ...view.devices, ...fresh].flatMap(({ name, makeUp, schemeId }) => {
+    const scheme = schemeOf(schemeId);
+    return scheme ? [{ name, makeUp, scheme }] : [];
+  });
+}
+
+function settingOf(
+  view: ProjectView,
+  newCables: readonly NewCable[],
+  existing: Existing,
+  method: Method,
+): Omit<ListSetting, 'sameNames'> {
+  const names = new Map([...view.cables, ...view.devices].map((cable) => [cable.id, cable.name]));
   return {
-    cables: [...known, ...fresh].flatMap(({ name, makeUp, schemeId }) => {
-      const scheme = schemeOf(schemeId);
-      return scheme ? [{ name, makeUp, scheme }] : [];
-    }),
+    cables: listCables(view, newCables),
     closures: view.closures.map((closure) => ({
       name: closure.name,
       trays: closure.trays,

@@ -15,6 +15,16 @@ interface ColumnSelectProps {
   onChange(index: number | null): void;
 }
 
+/** A column's title; where others have the same, with what stands on either side. */
+export function columnName(header: readonly string[], at: number): string {
+  const title = header[at] || t('columnAt', { at: at + 1 });
+  if (header.filter((other) => other === header[at]).length < 2) return title;
+  const [before, after] = [header[at - 1], header[at + 1]];
+  if (before && after) return t('titleBetween', { title, at: at + 1, before, after });
+  if (before) return t('titleAfter', { title, at: at + 1, before });
+  return t('titleBefore', { title, at: at + 1, after: after ?? '' });
+}
+
 /** Which column of a file holds what, with what stands in it. */
 export function ColumnSelect(props: ColumnSelectProps) {
   const { title, header, sample, index, isOptional, onChange } = props;
@@ -42,9 +52,9 @@ export function ColumnSelect(props: ColumnSelectProps) {
         }}
       >
         <option value="">{isOptional ? t('none') : t('choose')}</option>
-        {header.map((name, at) => (
+        {header.map((_, at) => (
           <option key={at} value={at}>
-            {name || t('columnAt', { at: at + 1 })}
+            {columnName(header, at)}
           </option>
         ))}
       </select>

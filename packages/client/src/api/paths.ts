@@ -6276,6 +6276,7 @@ export interface paths {
                             temperature: number | null;
                             pressure: number | null;
                             humidity: number | null;
+                            isFromFile?: boolean;
                             /**
                              * @default instrument
                              * @enum {string}
@@ -8460,6 +8461,7 @@ export interface components {
             temperature: number | null;
             pressure: number | null;
             humidity: number | null;
+            isFromFile?: boolean;
             /**
              * @default instrument
              * @enum {string}
@@ -8633,6 +8635,7 @@ export interface components {
             temperature: number | null;
             pressure: number | null;
             humidity: number | null;
+            isFromFile?: boolean;
             /**
              * @default instrument
              * @enum {string}
@@ -9231,4 +9234,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = '8986b9a0b8e5d171';
+export const API_DIGEST = '7e822a36534c5e99';

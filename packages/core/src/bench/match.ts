@@ -45,7 +45,7 @@ export function matchRecord(
   if (taken.has(record.id)) return { kind: 'passes', why: 'counted' };
   if (!hand) return { kind: 'asks', why: { code: 'nothingInHand' } };
   if (record.splicerId !== hand.splicerId) return { kind: 'passes', why: 'otherSplicer' };
-  if (record.label !== null && !sameName(record.label, hand.closure))
+  if (record.label !== null && !isSameName(record.label, hand.closure))
     return {
       kind: 'asks',
       why: { code: 'otherLabel', label: record.label, closure: hand.closure },
@@ -65,5 +65,6 @@ export function matchRecord(
   return { kind: 'fits' };
 }
 
-const sameName = (a: string, b: string): boolean =>
+/** Whether a label that was typed on a splicer names a closure. */
+export const isSameName = (a: string, b: string): boolean =>
   a.trim().toLowerCase() === b.trim().toLowerCase();

@@ -125,11 +125,11 @@ describe('records, whatever a splicer sends', () => {
           );
           const file = openRecordFile(text);
           if (!file.ok || file.value.kind !== 'table') throw new Error('No table.');
-          const { records, problems } = readRecordTable(
-            file.value.rows,
-            file.value.match,
-            '2026-05-04T20:15:00.000Z',
-          );
+          const { records, problems } = readRecordTable(file.value, {
+            clock: '2026-05-04T20:15:00.000Z',
+            timeZone: 'UTC',
+            order: 'mdy',
+          });
           expect(problems).toEqual([]);
           expect(
             records.map(({ number, fibers }) => [

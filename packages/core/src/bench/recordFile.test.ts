@@ -1,5 +1,5 @@
 import { openRecordFile } from './openRecordFile.ts';
-import { matchRecordColumns, readRecordTable } from './recordFile.ts';
+import { matchRecordColumns, readRecordTable, recordDateOrder } from './recordFile.ts';
 import { splicerRecord } from './records.testing.ts';
 
 const CLOCK = '2026-05-04T22:00:00.000Z';
@@ -8,9 +8,11 @@ const table = (text: string) => {
   if (!file.ok || file.value.kind !== 'table') throw new Error('No table.');
   return file.value;
 };
-const read = (text: string) => {
-  const { rows, match } = table(text);
-  return readRecordTable(rows, match, CLOCK);
+const read = (text: string, timeZone = 'UTC') => {
+  const file = table(text);
+  const found = recordDateOrder(file.rows, file.match);
+  const order = found === 'dmy' ? 'dmy' : 'mdy';
+  return readRecordTable(file, { clock: CLOCK, timeZone, order });
 };
 
 describe('a splicer’s file as a table', () => {
@@ -88,6 +90,22 @@ describe('a splicer’s file as a table', () => {
     const { problems } = read(text);
     expect(problems.at(0)).toMatchObject({ message });
     expect(problems[0]!.row).toBeGreaterThan(1);
+  });
+
+  it('passes over what stands above the titles, and reads a day and a time of two columns', () => {
+    const text = [
+      'Splicing report,,,',
+      'Unit 7,,,',
+      'Date,Time,Splice No.,Est. loss (dB)',
+      '13/05/2026,2:15:30 PM,7,0.02',
+      '14/05/2026,08:00,8,x',
+    ].join('\n');
+    const { records, problems } = read(text, 'America/Denver');
+    // Denver is six hours behind UTC in May (IANA time zone database).
+    expect(records).toMatchObject([{ number: 7, at: '2026-05-13T20:15:30.000Z' }]);
+    expect(problems).toMatchObject([{ row: 5, column: 'estimate, dB' }]);
+    expect(matchRecordColumns(['Time', 'Date', 'No', 'dB'])).toMatchObject({ at: 0, date: 1 });
+    expect(matchRecordColumns(['Date time', 'No', 'dB'])).toMatchObject({ at: 0, date: null });
   });
 
   it('asks for the columns it needs', () =>

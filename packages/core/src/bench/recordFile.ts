@@ -1,7 +1,7 @@
 import { type NumberProblem, readNumber } from '../measure/number.ts';
 import type { SchemaIssue } from '../record/issue.ts';
 import { matchTitles } from '../record/titles.ts';
-import { z } from 'zod';
+import { type DateOrder, dateOrderOf, readWrittenTime } from '../measure/writtenTime.ts';
 import {
   SPLICER_ERRORS,
   type SplicerRecord,
@@ -12,6 +12,7 @@ import {
 export const RECORD_COLUMNS = [
   'number',
   'at',
+  'date',
   'label',
   'program',
   'position',
@@ -30,6 +31,7 @@ export type RecordColumn = (typeof RECORD_COLUMNS)[number];
 export const RECORD_TITLES: Record<RecordColumn, string> = {
   number: 'number',
   at: 'time',
+  date: 'date, where the time is apart',
   label: 'closure or label',
   program: 'program',
   position: 'fiber in holder',
@@ -53,6 +55,7 @@ export type RecordMatch = Record<RecordColumn, number | null>;
 const HINTS: Record<RecordColumn, RegExp> = {
   number: /^(no|number|nr|index|count|record|splice)/,
   at: /^(time|date|at|when)/,
+  date: /^(date|day)/,
   label: /(closure|label|job|site)/,
   program: /^(program|mode)/,
   position: /(position|fiber|fibre|place|channel)/,
@@ -68,8 +71,13 @@ const HINTS: Record<RecordColumn, RegExp> = {
 };
 
 /** Guesses the columns from the titles. */
-export const matchRecordColumns = (header: readonly string[]): RecordMatch =>
-  matchTitles(RECORD_COLUMNS, header, (column, title) => HINTS[column].test(title));
+export function matchRecordColumns(header: readonly string[]): RecordMatch {
+  const match = matchTitles(RECORD_COLUMNS, header, (column, title) => HINTS[column].test(title));
+  // Where the day has a column of its own, the time is the other one, whichever stands first.
+  const time = header.findIndex((title) => /^\W*(time|hour)/i.test(title));
+  const isDay = match.at !== null && /^\W*(date|day)\W*$/i.test(header[match.at]!);
+  return isDay && time >= 0 ? { ...match, date: match.at, at: time } : match;
+}
 
 /** What is wrong in a line of a splicer's file. */
 export type RecordFileMessage =
@@ -98,7 +106,7 @@ export interface ReadRecords {
 
 /** A splicer's file as it was chosen: a table whose columns are to be matched, or lines of JSON. */
 export type RecordFile =
-  | { kind: 'table'; header: string[]; rows: string[][]; match: RecordMatch }
+  | { kind: 'table'; header: string[]; rows: string[][]; titlesRow: number; match: RecordMatch }
   | { kind: 'lines'; read: ReadRecords };
 
 const lineSchema = splicerRecordSchema.omit({ id: true, projectId: true, splicerId: true });
@@ -133,21 +141,40 @@ export function readRecordLines(text: string): ReadRecords {
   return read;
 }
 
-/**
- * Makes records of a table's rows. Rows of one number are the fibers of one ribbon.
- * @param clock time for rows without one, ISO
- */
-export function readRecordTable(
+/** By what a table of records is read. */
+export interface RecordSetting {
+  /** Time for rows without one, ISO 8601. */
+  clock: string;
+  /** By whose clock times go that name no zone. */
+  timeZone: string;
+  /** How `5/4/2026` is meant. */
+  order: DateOrder;
+}
+
+/** How a table's dates are meant, as far as they say; `either` where a person has to say. */
+export const recordDateOrder = (
   rows: readonly (readonly string[])[],
   match: RecordMatch,
-  clock: string,
+): DateOrder | 'either' | null => {
+  const column = match.date ?? match.at;
+  return column === null ? null : dateOrderOf(rows.map((cells) => cells[column] ?? ''));
+};
+
+/** Makes records of a table's rows. Rows of one number are the fibers of one ribbon. */
+export function readRecordTable(
+  {
+    rows,
+    match,
+    titlesRow,
+  }: Pick<Extract<RecordFile, { kind: 'table' }>, 'rows' | 'match' | 'titlesRow'>,
+  setting: RecordSetting,
 ): ReadRecords {
   const missing = NEEDED.filter((column) => match[column] === null);
   if (missing.length > 0)
     return {
       records: [],
       problems: missing.map((column) => ({
-        row: 1,
+        row: titlesRow,
         column: RECORD_TITLES[column],
         message: { code: 'columnUnmatched', title: RECORD_TITLES[column] },
       })),
@@ -155,7 +182,9 @@ export function readRecordTable(
   const problems: RecordProblem[] = [];
   const byNumber = new Map<number, FileRecord>();
   rows.forEach((cells, index) => {
-    const row = new RowReader(cells, match, index + 2, problems);
+    // A blank row parts what belongs together for the eye.
+    if (cells.every((cell) => cell.trim() === '')) return;
+    const row = new RowReader(cells, match, titlesRow + index + 1, problems);
     const number = row.figure('number');
     if (number === null || !Number.isInteger(number) || number < 0) {
       row.wrong('number', { code: 'numberMissing' });
@@ -165,7 +194,7 @@ export function readRecordTable(
     const position = row.figure('position') ?? (known ? known.fibers.length + 1 : 1);
     const fiber = row.fiber(position);
     if (!fiber) return;
-    if (!known) byNumber.set(number, row.record(number, fiber, clock));
+    if (!known) byNumber.set(number, row.record(number, fiber, setting));
     else if (known.fibers.some((other) => other.position === position))
       row.wrong('position', { code: 'fiberTwice', number, fiber: position });
     else {
@@ -239,9 +268,13 @@ class RowReader {
     return this.problems.length === before ? fiber : null;
   }
 
-  record(number: number, fiber: FileRecord['fibers'][number], clock: string): FileRecord {
-    const time = this.text('at');
-    const at = time === '' ? clock : isoOf(time);
+  record(
+    number: number,
+    fiber: FileRecord['fibers'][number],
+    { clock, ...setting }: RecordSetting,
+  ): FileRecord {
+    const time = [this.text('date'), this.text('at')].filter(Boolean).join(' ');
+    const at = time === '' ? clock : readWrittenTime(time, setting);
     if (at === null) this.wrong('at', { code: 'noTime', text: time });
     const tension = this.text('tension').toLowerCase();
     return {
@@ -261,10 +294,4 @@ class RowReader {
       origin: 'instrument',
     };
   }
-}
-
-function isoOf(text: string): string | null {
-  const written = z.iso.datetime({ local: true, offset: true }).safeParse(text.replace(' ', 'T'));
-  const time = new Date(/z|[+-]\d\d:?\d\d$/i.test(text) ? text : `${text.replace(' ', 'T')}Z`);
-  return written.success && !Number.isNaN(time.getTime()) ? time.toISOString() : null;
 }

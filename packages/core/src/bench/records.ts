@@ -39,7 +39,8 @@ export function recordDoubts(record: SplicerRecord, receivedAt: string): RecordD
     });
   }
   const off = Date.parse(receivedAt) - Date.parse(record.at);
-  if (Math.abs(off) > CLOCK)
+  // What is in a file was recorded long before it came in; only a clock that is ahead can be told.
+  if (record.isFromFile ? off < -CLOCK : Math.abs(off) > CLOCK)
     doubts.push({
       code: off > 0 ? 'clockBehind' : 'clockAhead',
       by: { spanMs: Math.abs(off) },

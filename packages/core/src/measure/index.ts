@@ -7,3 +7,4 @@ export * from './count.ts';
 export * from './moment.ts';
 export * from './temperature.ts';
 export * from './torque.ts';
+export * from './writtenTime.ts';

@@ -37,7 +37,15 @@ export const formatMomentInZone = (at: string | Date, timeZone: string): string 
 export function onDayOf(day: Date, hours: number, minutes: number, timeZone: string): Date {
   const shown = local(day, timeZone);
   shown.setUTCHours(hours, minutes, 0, 0);
+  return momentAt(shown, timeZone);
+}
+
+/**
+ * The moment at which a zone's clock shows what a date has as UTC. Of an hour that the clock shows twice, the
+ * first; one that it leaps over, an hour later.
+ */
+export function momentAt(shown: Date, timeZone: string): Date {
   // The offset may change during the day: that of the moment itself counts.
-  const guess = new Date(shown.getTime() - tzOffset(timeZone, day) * MINUTE_MS);
+  const guess = new Date(shown.getTime() - tzOffset(timeZone, shown) * MINUTE_MS);
   return new Date(shown.getTime() - tzOffset(timeZone, guess) * MINUTE_MS);
 }

@@ -212,6 +212,115 @@ describe('a splice list', () => {
   });
 });
 
+describe('a list as people write it', () => {
+  const read = (titles: string, ...lines: string[]) => readList(lines, {}, titles);
+  const pairsOf = ({ pairs }: ReturnType<typeof readList>) =>
+    pairs.map(({ row, splice: { closure, tray, slot, cableA, fiberA, cableB, fiberB } }) => [
+      row,
+      `${closure} ${tray}.${slot} ${cableA}${fiberA}-${cableB}${fiberB}`,
+    ]);
+
+  it('a blank or a ditto mark below a name means the same as above, up to the next closure', () => {
+    const list = read(
+      TITLES,
+      'Weir,1,1,A,1,B,1,single',
+      ',,2,,2,,2,',
+      ',2,1,do.,13,ditto,13,ditto',
+      'Lock,1,1,B,1,A,25,single',
+      ',,2,,2,,26,',
+    );
+    expect(list.problems).toEqual([]);
+    expect(pairsOf(list)).toEqual([
+      [2, 'Weir 1.1 A1-B1'],
+      [3, 'Weir 1.2 A2-B2'],
+      [4, 'Weir 2.1 A13-B13'],
+      [5, 'Lock 1.1 B1-A25'],
+      [6, 'Lock 1.2 B2-A26'],
+    ]);
+    // A new closure has trays and cables of its own.
+    const next = read(TITLES, 'Weir,1,1,A,1,B,1,single', 'Lock,,2,,2,,2,');
+    expect(next.problems.map(({ row, column, at }) => [row, column, at])).toEqual([
+      [3, 'tray', 1],
+      [3, 'cable A', 3],
+      [3, 'cable B', 5],
+    ]);
+  });
+
+  it('a tube goes for the fibers below it, up to the next cable', () => {
+    const list = read(
+      'closure;tray;slot;cable A;tube A;fiber A;cable B;tube B;fiber B',
+      'Weir;1;1;A;brown;1;B;2;1',
+      ';;2;;;2;;;2',
+      ';;3;B;;3;A;;3',
+    );
+    expect(pairsOf(list)).toEqual([
+      [2, 'Weir 1.1 A37-B13'],
+      [3, 'Weir 1.2 A38-B14'],
+      [4, 'Weir 1.3 B3-A3'],
+    ]);
+  });
+
+  it('ranges of slots hold what is spliced, or the row says how many there are', () => {
+    const list = read(
+      TITLES,
+      'Weir,tray 1,1-12,A,1-12,B,1-12,single',
+      'Weir,T2,slot 1 – 2,R,1-24,Q,1-24,ribbon',
+    );
+    expect(list.problems).toEqual([]);
+    expect(list.splices.map(({ slot }) => slot)).toEqual([
+      ...Array.from({ length: 12 }, (_, index) => index + 1),
+      ...Array.from({ length: 24 }, (_, index) => 1 + Math.floor(index / 12)),
+    ]);
+    expect(read(TITLES, 'Weir,1,1-6,A,1-12,B,1-12,single').problems).toMatchObject([
+      { row: 2, at: 2, message: { code: 'slotsUnequal', slots: 6, sleeves: 12 } },
+    ]);
+  });
+
+  it('passes over a second row of titles, headings, notes and totals, and says which', () => {
+    const list = read(
+      TITLES,
+      'name,no.,no.,name,color,name,color,word',
+      'Weir,,,,,,,',
+      ',1,1,A,1,B,1,single',
+      'Total splices,,1,,,,,',
+      TITLES,
+      'See the drawing for slack,,,,,,,',
+      'Lock,1,1,B,1,A,25,single',
+    );
+    expect(list.problems).toEqual([]);
+    expect(list.passed.map(({ row, why }) => [row, why])).toEqual([
+      [2, 'titles'],
+      [3, 'heading'],
+      [5, 'total'],
+      [6, 'titles'],
+      [7, 'note'],
+    ]);
+    expect(pairsOf(list).map(([, words]) => words)).toEqual(['Weir 1.1 A1-B1', 'Lock 1.1 B1-A25']);
+  });
+
+  it('a row with a slot and cables that lacks its fiber is wrong, not passed over', () => {
+    const list = read(TITLES, 'Weir,1,1,A,,B,,single');
+    expect(list.passed).toEqual([]);
+    expect(list.problems.map(({ column }) => column)).toEqual(['fiber A', 'fiber B']);
+  });
+
+  it('titles that stand twice are those of A first, then of B', () => {
+    const list = read(
+      'Closure;Tray;Slot;Cable;Tube;Fiber;Cable;Tube;Fiber;Remark;Remark',
+      'Weir;1;1;A;2;1;B;3;2;left;right',
+    );
+    expect(list.problems).toEqual([]);
+    expect(list.splices).toMatchObject([{ cableA: 'A', fiberA: 13, cableB: 'B', fiberB: 26 }]);
+    expect(list.splices[0]!.extra).toEqual({ Remark: 'left', 'Remark column 11': 'right' });
+  });
+
+  it('shows the pairs it read beside the rows that are wrong', () => {
+    const list = read(TITLES, 'Weir,1,1,A,1,B,1,single', 'Weir,1,2,A,2,B,999,single');
+    expect([list.splices.length, list.problems.length]).toEqual([0, 1]);
+    expect(pairsOf(list)).toEqual([[2, 'Weir 1.1 A1-B1']]);
+  });
+});
+
 describe('names that a language has its own meaning for', () => {
   it.each(['constructor', 'toString', '__proto__', 'hasOwnProperty'])(
     '%s is a closure, a title and no method as any word is',
@@ -346,6 +455,7 @@ describe('a bad splice list', () => {
       {
         row: 14,
         column: 'tray',
+        at: 1,
         value: '1',
         message: { code: 'trayFull', tray: 1, room: 12, sleeve: 'single', count: 13 },
       },
@@ -354,17 +464,17 @@ describe('a bad splice list', () => {
 
   it('tells every problem of every row at once', () => {
     const list = readList([
+      ',1,2,A,2,B,2,single',
       'Weir,x,y,A,999,B,mauve,glued',
       'Weir,1,1,A,1,B,1,single',
-      ',1,2,A,2,B,2,single',
     ]);
     expect(list.problems.map(({ row, column }) => [row, column])).toEqual([
-      [2, 'tray'],
-      [2, 'slot'],
-      [2, 'method'],
-      [2, 'fiber A'],
-      [2, 'fiber B'],
-      [4, 'closure'],
+      [2, 'closure'],
+      [3, 'tray'],
+      [3, 'slot'],
+      [3, 'method'],
+      [3, 'fiber A'],
+      [3, 'fiber B'],
     ]);
   });
 

@@ -7,7 +7,7 @@ import { AT_PORT, type EndWay, type Method, liesOnTray } from '../record/splice.
 import type { TitledTable } from '../record/titles.ts';
 import type { Table } from '../record/csv.ts';
 import { placeOf } from '../fiber/address.ts';
-import type { FiberProblem } from '../fiber/parse.ts';
+import { type FiberProblem, dashed } from '../fiber/parse.ts';
 import { parseFibers } from '../fiber/parseFibers.ts';
 import type { RowProblem } from '../record/rowProblem.ts';
 import type { CellProblem } from '../xlsx/readXlsx.ts';
@@ -22,6 +22,7 @@ import {
   readMethod,
   unmatchedColumns,
 } from './listColumns.ts';
+import { type PassedRow, meantRows } from './listRows.ts';
 import {
   type Clash,
   type ClashMessage,
@@ -68,22 +69,38 @@ export type SpliceListMessage =
   | { code: 'closureMissing' | 'closureNameTooLong' }
   | { code: 'unequal'; fibersA: number; cableA: string; fibersB: number; cableB: string }
   | { code: 'numberMissing'; column: 'tray' | 'slot' }
+  /** A range of slots that is not as long as what is spliced takes. */
+  | { code: 'slotsUnequal'; slots: number; sleeves: number }
   | { code: 'noNumber'; column: 'tray' | 'slot'; text: string }
   | { code: 'cableMissing'; side: 'A' | 'B' }
   | { code: 'noMakeUp'; cable: string }
   | { code: 'fiberProblem'; cable: string; problem: FiberProblem | { code: 'tubeFiberMissing' } };
 
 /** A problem of a splice list at its place. */
-export type ListProblem = RowProblem<SpliceListMessage | CellProblem>;
+export interface ListProblem extends RowProblem<SpliceListMessage | CellProblem> {
+  /** The column of the file in which it can be fixed, from 0; null where the file has none. */
+  at: number | null;
+}
 
 export interface ReadList {
+  /** All of the list; none where there is a problem. */
   splices: ListSplice[];
   problems: ListProblem[];
+  /** What was read of each row, in the order of the list, also where other rows have problems. */
+  pairs: ReadPair[];
+  /** Rows that are no splices. */
+  passed: PassedRow[];
   /** Names in the order in which the list first uses them. */
   closures: string[];
   cables: string[];
   /** Trays the list is the first to name, a list for each closure. */
   newTrays: Map<string, Tray[]>;
+}
+
+/** A splice as it was read, and the row it was read from. */
+export interface ReadPair {
+  row: number;
+  splice: ListSplice;
 }
 
 /** Most rows a list may have. */
@@ -108,16 +125,19 @@ export function readSpliceList(
     };
   if (rows.length > MOST_ROWS) return { ...nothingRead(), problems: [tooLong(rows.length)] };
   const reader = new ListReader(header, match, setting);
-  rows.forEach((cells, index) => {
-    reader.read(cells, titlesRow + index + 1);
+  const meant = meantRows(rows, match, titlesRow);
+  meant.rows.forEach(({ cells, row }, index) => {
+    reader.read(cells, row);
     if (progress && index % 5000 === 4999) progress(index + 1);
   });
-  return reader.finish();
+  return { ...reader.finish(), passed: meant.passed };
 }
 
 const nothingRead = (): ReadList => ({
   splices: [],
   problems: [],
+  pairs: [],
+  passed: [],
   closures: [],
   cables: [],
   newTrays: new Map(),
@@ -126,6 +146,7 @@ const nothingRead = (): ReadList => ({
 const missingColumn = (column: ListColumn, row: number): ListProblem => ({
   row,
   column: COLUMN_TITLES[column],
+  at: null,
   value: '',
   message: { code: 'columnUnmatched', title: COLUMN_TITLES[column] },
 });
@@ -133,9 +154,18 @@ const missingColumn = (column: ListColumn, row: number): ListProblem => ({
 const tooLong = (rows: number): ListProblem => ({
   row: MOST_ROWS + 2,
   column: '',
+  at: null,
   value: '',
   message: { code: 'tooManyRows', rows, most: MOST_ROWS },
 });
+
+/** A range of slots, as `1-12`, with or without its word. */
+const SLOTS = /^((?:slots?|pos|#)?\.?\s*\d+)\s*(?:-|to|\.\.)\s*(\d+)$/i;
+/** Trays and slots as people write them: a number, with or without its word. */
+const COUNT = {
+  tray: /^(?:tray|cassette|t|#)?\.?\s*(\d+)$/i,
+  slot: /^(?:slots?|pos|s|#)?\.?\s*(\d+)$/i,
+};
 
 class ListReader {
   private readonly problems: ListProblem[] = [];
@@ -146,6 +176,7 @@ class ListReader {
   private readonly match: ColumnMatch;
   private readonly setting: ListSetting;
   private readonly extras: { title: string; index: number }[];
+  private readonly sleeveOf: (cableA: string, cableB: string) => number;
   private readonly meantClosure: (written: string) => string;
   private readonly meantCable: (written: string) => string;
 
@@ -154,17 +185,22 @@ class ListReader {
     this.match = match;
     this.setting = setting;
     for (const cable of setting.cables) this.cables.set(cable.name, cable);
+    this.sleeveOf = fibersASleeveOf(setting.cables);
     this.meantClosure = meantBy(setting.sameNames.closures);
     this.meantCable = meantBy(setting.sameNames.cables);
     const used = new Set(Object.values(match));
-    this.extras = header
-      .map((title, index) => ({ title: title.trim() || `column ${index + 1}`, index }))
+    const bare = header.map((title) => title.trim());
+    this.extras = bare
+      .map((title, index) => ({
+        // Of two columns with one title neither may take the other's place.
+        title: title === '' || bare.indexOf(title) < index ? `${title} column ${index + 1}` : title,
+        index,
+      }))
+      .map(({ title, index }) => ({ title: title.trim(), index }))
       .filter(({ index }) => !used.has(index));
   }
 
   read(cells: readonly string[], row: number): void {
-    // A blank row parts what belongs together for the eye; it is no splice.
-    if (cells.every((cell) => cell.trim() === '')) return;
     const before = this.problems.length;
     const cell = (column: ListColumn) => (cells[this.match[column] ?? -1] ?? '').trim();
     const closure = this.meantClosure(cell('closure'));
@@ -176,7 +212,9 @@ class ListReader {
     );
     const least = liesOnTray(end) ? 1 : AT_PORT;
     const tray = this.count(cell('tray'), row, 'tray', least);
-    const slot = this.count(cell('slot'), row, 'slot', 1);
+    const range = SLOTS.exec(dashed(cell('slot')));
+    const slot = this.count(range ? range[1]! : cell('slot'), row, 'slot', 1);
+    const last = range ? this.count(range[2]!, row, 'slot', 1) : slot;
     const method = this.take(this.method(cell('method')), row, 'method', cell('method'));
     const [cableA, cableB] = [this.meantCable(cell('cableA')), this.meantCable(cell('cableB'))];
     const a = this.fibers(cableA, cell('tubeA'), cell('fiberA'), row, 'A');
@@ -191,15 +229,18 @@ class ListReader {
         fibersB: b!.length,
         cableB,
       });
+    const size = method === 'mass' ? this.sleeveOf(cableA, cableB) : 1;
+    const [slots, sleeves] = [last! - slot! + 1, Math.ceil(a!.length / size)];
+    if (range && slots !== sleeves)
+      return this.complain(row, 'slot', cell('slot'), { code: 'slotsUnequal', slots, sleeves });
     let group = this.byClosure.get(closure);
     if (!group) this.byClosure.set(closure, (group = { splices: [], rows: [] }));
-    const size = fibersASleeveOf([...this.cables.values()])(cableA, cableB);
     for (const [index, fiberA] of a!.entries()) {
       group.splices.push({
         closure,
         tray: tray!,
         // Single fibers of a range take a slot each, from the one that is named; a ribbon shares its slot.
-        slot: slot! + (method === 'mass' ? Math.floor(index / size) : index),
+        slot: slot! + Math.floor(index / size),
         cableA,
         fiberA,
         legA: legA!,
@@ -223,10 +264,9 @@ class ListReader {
     });
   }
 
-  finish(): ReadList {
+  finish(): Omit<ReadList, 'passed'> {
     const newTrays = new Map<string, Tray[]>();
-    const sleeveOf = fibersASleeveOf([...this.cables.values()]);
-    const splices: ListSplice[] = [];
+    const pairs: ReadPair[] = [];
     for (const [name, group] of this.byClosure) {
       const known = this.setting.closures.find((closure) => closure.name === name);
       const trays = [...(known?.trays ?? [])];
@@ -251,16 +291,17 @@ class ListReader {
         [...trays, ...added],
         where,
         (cable) => cable,
-        sleeveOf,
+        this.sleeveOf,
       )) {
         if (clash.index >= before.length)
           this.clash(clash, placed[clash.index]!, group.rows[clash.index - before.length]!);
       }
-      splices.push(...group.splices);
+      group.splices.forEach((splice, index) => pairs.push({ splice, row: group.rows[index]! }));
     }
     this.problems.sort((one, other) => one.row - other.row);
     return {
-      splices: this.problems.length > 0 ? [] : splices,
+      splices: this.problems.length > 0 ? [] : pairs.map(({ splice }) => splice),
+      pairs: pairs.sort((one, other) => one.row - other.row),
       problems: this.problems,
       closures: [...this.byClosure.keys()],
       cables: [...this.named],
@@ -280,7 +321,8 @@ class ListReader {
   ): void {
     this.problems.push({
       row,
-      column: this.header[this.match[column] ?? -1] ?? COLUMN_TITLES[column],
+      column: this.header[this.match[column] ?? -1] || COLUMN_TITLES[column],
+      at: this.match[column],
       value: cutText(value, 80),
       message,
     });
@@ -298,7 +340,8 @@ class ListReader {
   }
 
   private count(text: string, row: number, column: 'tray' | 'slot', least: number): number | null {
-    const value = /^\d+$/.test(text) ? Number(text) : Number.NaN;
+    const digits = COUNT[column].exec(text)?.[1];
+    const value = digits === undefined ? Number.NaN : Number(digits);
     if (value >= least && value <= 200) return value;
     this.complain(
       row,

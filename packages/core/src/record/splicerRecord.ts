@@ -63,6 +63,8 @@ export const splicerRecordSchema = z.object({
   temperature: raw,
   pressure: raw,
   humidity: raw,
+  /** It was carried over in a file, and tells nothing of the line to the splicer. */
+  isFromFile: z.boolean().optional(),
   /** Never typed: a splicer sends its records, or the simulated splicer makes them. */
   origin: originSchema.exclude(['typed']).default('instrument'),
 });

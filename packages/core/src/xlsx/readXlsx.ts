@@ -54,12 +54,13 @@ export const oddProblems = (
   odd: readonly OddCell[],
   header: readonly string[],
   match: Record<string, number | null>,
-): RowProblem<CellProblem>[] =>
+): (RowProblem<CellProblem> & { at: number })[] =>
   odd
     .filter(({ column, value }) => Object.values(match).includes(column) || value.includes(':'))
     .map(({ row, column, value, message }) => ({
       row,
       column: header[column] ?? '',
+      at: column,
       value,
       message,
     }));

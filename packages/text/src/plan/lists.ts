@@ -22,6 +22,8 @@ const spliceList = catalog<OwnMessage>()({
   closureMissing: 'The closure is missing: name it.',
   closureNameTooLong: 'Keep the closure’s name to 80 characters.',
   unequal: unequalText,
+  slotsUnequal:
+    'The range has {slots, plural, one {# slot} other {# slots}}, and what is spliced takes {sleeves, plural, one {# slot} other {# slots}}.',
   numberMissing: 'The {column} is missing: write a whole number from 1 to 200.',
   noNumber: '“{text}” is not a {column} number: write a whole number from 1 to 200.',
   cableMissing: 'Cable {side} is missing: name it.',

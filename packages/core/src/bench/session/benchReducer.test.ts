@@ -9,6 +9,7 @@ import { type BenchEvent, type BenchTools, benchReducer } from './benchReducer.t
 import { benchSplices } from './benchSplices.ts';
 import { type BenchMode, type BenchState, readBenchState } from './benchState.ts';
 import { inHand } from './inHand.ts';
+import { takeInOrder } from './takeInOrder.ts';
 
 const idOf = (number: number) => `019da9e7-4800-7000-8000-${String(number).padStart(12, '0')}`;
 const LIMITS = BUILT_IN_LIMITS[0]!;
@@ -276,5 +277,61 @@ describe('an end at its port', () => {
       tries: [],
       inspection: { face: null, light: null },
     });
+  });
+});
+
+describe('records of a file, taken in order', () => {
+  const ribbon = (number: number) => recordOf(number, [10, 20, 30, 40]);
+  const ordered = (bench: Bench, records: SplicerRecord[]) => {
+    bench.records = records;
+    return takeInOrder(records, bench.state, bench.tools);
+  };
+
+  it('one by one, by their numbers, for the splices that wait; one undo takes all back', () => {
+    const bench = new Bench();
+    const { pairs, stop } = ordered(bench, [
+      ribbon(14),
+      recordOf(11, [11]),
+      recordOf(13, [13]),
+      { ...recordOf(10, [0]), fused: false },
+      recordOf(12, [12]),
+    ]);
+    expect(stop).toBeNull();
+    expect(pairs.map(({ record, sleeve }) => [record.number, sleeve.slot])).toEqual([
+      [11, 1],
+      [12, 2],
+      [13, 3],
+      [14, 4],
+    ]);
+    bench.do({ type: 'takeAll', pairs });
+    expect(
+      bench.evidence.map((entry) => [
+        entry.spliceId,
+        entry.type === 'attempt' ? [entry.estimateMdb, entry.recordPosition] : null,
+      ]),
+    ).toEqual([
+      [SPLICES[0]!.id, [11, 1]],
+      [SPLICES[1]!.id, [12, 1]],
+      [SPLICES[2]!.id, [13, 1]],
+      ...[10, 20, 30, 40].map((loss, index) => [SPLICES[3 + index]!.id, [loss, index + 1]]),
+    ]);
+    expect(inHand(bench.state, bench.tools).isFinished).toBe(true);
+    bench.do({ type: 'undo' });
+    expect(inHand(bench.state, bench.tools).sleeve?.slot).toBe(1);
+  });
+
+  it.each([
+    ['a ribbon where a single fiber waits', [ribbon(1)], 'otherCount', 1],
+    ['an estimate that is none', [recordOf(1, [10]), recordOf(2, [-5])], 'noEstimate', 2],
+    [
+      'more records than splices',
+      [1, 2, 3].map((number) => recordOf(number, [10])).concat(ribbon(4), recordOf(5, [10])),
+      'noSpliceLeft',
+      5,
+    ],
+  ])('stops at %s', (_, records, code, number) => {
+    const { pairs, stop } = ordered(new Bench(), records);
+    expect(stop).toEqual({ code, number });
+    expect(pairs).toHaveLength(number - 1);
   });
 });

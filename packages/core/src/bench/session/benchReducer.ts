@@ -29,6 +29,7 @@ import {
   workedOn,
 } from './inHand.ts';
 import { positionOf, typedFrom } from './recordInHand.ts';
+import type { OrderedPair } from './takeInOrder.ts';
 import { typeKey } from './typeKey.ts';
 
 /** What a thumb, or the splicer, does at the Bench. */
@@ -51,6 +52,8 @@ export type BenchEvent =
   | { type: 'take'; record: SplicerRecord; sleeve: string; seq?: number }
   /** The splice in hand was made again before it was kept: both tries count, the newer is in hand. */
   | { type: 'saveAndTake'; record: SplicerRecord }
+  /** Records count for sleeves, each for its own, in one step. */
+  | { type: 'takeAll'; pairs: readonly OrderedPair[] }
   /** Records what is typed; kept, a ribbon goes fiber by fiber first. `isRedo`: it stays for another try. */
   | { type: 'save'; isRedo: boolean }
   /** Puts the fiber in hand off, or calls it dead; `isWhole`: its whole ribbon. */
@@ -123,6 +126,8 @@ export function benchReducer(
       return only(taken(state, event, tools));
     case 'saveAndTake':
       return saveAndTake(state, event.record, tools);
+    case 'takeAll':
+      return takeAll(state, event.pairs, tools);
     case 'save':
       return save(state, event.isRedo, tools);
     case 'rule':
@@ -267,6 +272,26 @@ function saveAndTake(state: BenchState, record: SplicerRecord, tools: BenchTools
   const history = withStep(state.history, { sleeve: sleeve.key, entries, words, kept: false });
   return {
     state: { ...taken(state, { record, sleeve: sleeve.key }, tools), history },
+    recorded: { deed: 'estimate', entries, words },
+  };
+}
+
+/** Records that a file brought, all at once. */
+function takeAll(
+  state: BenchState,
+  pairs: readonly OrderedPair[],
+  tools: BenchTools,
+): BenchOutcome {
+  const scene = { ...tools, records: pairs.map(({ record }) => record) };
+  const entries = pairs.flatMap(({ record, sleeve }) =>
+    entriesTyped(taken(state, { record, sleeve: sleeve.key }, scene), scene),
+  );
+  const [first] = pairs;
+  if (!first) return only(state);
+  const words = tools.nameOf(pairs.flatMap(({ sleeve }) => sleeve.splices));
+  const step = { sleeve: first.sleeve.key, entries, words, kept: false };
+  return {
+    state: { ...state, ...NEW_IN_HAND, sleeve: null, history: withStep(state.history, step) },
     recorded: { deed: 'estimate', entries, words },
   };
 }

@@ -7,4 +7,7 @@ export const columnSelect = phrases({
   columnFor: 'Column for {title}',
   none: 'none',
   notMatchedYet: 'not matched yet',
+  titleAfter: '{title} (column {at}, after {before})',
+  titleBefore: '{title} (column {at}, before {after})',
+  titleBetween: '{title} (column {at}, between {before} and {after})',
 });

@@ -1,6 +1,14 @@
-import { sql } from 'drizzle-orm';
-import { type CableRow, type FoundRows, type LedgerQuery, fiberCount } from '@cordel/core';
+import { eq, sql } from 'drizzle-orm';
+import {
+  type CableRow,
+  type FoundRows,
+  type LedgerQuery,
+  type PlanLineRow,
+  fiberCount,
+  planNotes,
+} from '@cordel/core';
 import { type Db, rowsOf } from '../db/client.ts';
+import { closures, plans } from '../db/schema.ts';
 import { getCables } from '../projects/queries.ts';
 import { closureRows, fiberRows, spliceRows, trayRows } from './queries.ts';
 
@@ -26,7 +34,29 @@ export async function findAll(
     trays: await trayRows(db, projectId, query),
     closures: first(all.closures.filter(named)),
     cables: first((await cableRows(db, projectId)).filter(named)),
+    planLines: first(await planLines(db, projectId, words)),
   };
+}
+
+/** Lines of plans whose note or remark has all the words. */
+async function planLines(
+  db: Db,
+  projectId: string,
+  words: readonly string[],
+): Promise<PlanLineRow[]> {
+  const rows = await db
+    .select({ closureId: closures.id, closure: closures.name, text: plans.text })
+    .from(plans)
+    .innerJoin(closures, eq(closures.id, plans.closureId))
+    .where(eq(closures.projectId, projectId))
+    .orderBy(closures.ordinal);
+  return rows.flatMap(({ closureId, closure, text: plan }) =>
+    planNotes(plan).flatMap(({ line, text, note }) =>
+      words.every((word) => note.toLowerCase().includes(word))
+        ? [{ closureId, closure, line, text }]
+        : [],
+    ),
+  );
 }
 
 /** A row a cable: how many fibers it has, and how many of them are spliced. */

@@ -220,7 +220,43 @@ describe('search, filter and sort', () => {
       trays: { total: 0 },
       closures: { total: 0 },
       cables: { total: 0 },
+      planLines: { total: 0 },
     });
+  });
+
+  it('finds the note of a plan line, the port of a panel and the circuit that a list named', async () => {
+    const document = renamed(smallDocument());
+    const [first, second] = document.splices;
+    first!.extra = { circuit: 'Tower 4 east' };
+    const panel = {
+      ...document.cables[0]!,
+      id: '019da9e7-4800-7000-8000-00000000aaaa',
+      name: 'Panel 1',
+      closureId: first!.closureId,
+      makeUp: { kind: 'ports', place: 'terminal', ports: 12, connector: 'LC', polish: 'UPC' },
+    } as (typeof document.cables)[number];
+    document.cables.push(panel);
+    Object.assign(second!, { cableB: panel.id, fiberB: 3, legB: null, end: 'pigtail' });
+    document.plans = [
+      {
+        closureId: first!.closureId,
+        text: 'spare A 5 "for the pump house" # ask first',
+        pins: [],
+        spare: 0,
+      } as (typeof document.plans)[number],
+    ];
+    expect((await api.post('/documents', document)).status).toBe(200);
+    const found = async (q: string) =>
+      (await api.get(`/projects/${document.project.id}/ledger/search?q=${encodeURIComponent(q)}`))
+        .body as FoundRows;
+    expect((await found('tower east')).splices.rows.map(({ id }) => id)).toEqual([first!.id]);
+    expect((await found('port 3')).splices.rows.map(({ id }) => id)).toEqual([second!.id]);
+    expect((await found('panel 1')).splices.rows.map(({ id }) => id)).toEqual([second!.id]);
+    expect((await found('pump ask')).planLines).toMatchObject({
+      total: 1,
+      rows: [{ line: 0, text: 'spare A 5 "for the pump house" # ask first' }],
+    });
+    expect((await found('pump')).splices.total).toBe(0);
   });
 
   it('takes % and _ for letters, and finds nothing in words that name nothing', async () => {

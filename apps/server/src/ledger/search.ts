@@ -12,9 +12,18 @@ export function searchCondition(
   schemes: ReadonlyMap<string, ColourScheme>,
 ): SQL | undefined {
   const { tray, text, fibers } = readSearch(line, cables, schemes);
-  const parts: (SQL | undefined)[] = text.map((word) =>
-    ilike(closures.name, `%${word.replace(/[%_\\]/g, '\\$&')}%`),
-  );
+  // What a list said of a splice besides its place, such as the name of its circuit, is found too.
+  const parts: (SQL | undefined)[] = text.map((word) => {
+    const like = `%${word.replace(/[%_\\]/g, '\\$&')}%`;
+    const named = cables.flatMap(({ id, name }) =>
+      name.toLowerCase().includes(word) ? [or(eq(splices.cableA, id), eq(splices.cableB, id))] : [],
+    );
+    return or(
+      ilike(closures.name, like),
+      sql`exists (select from jsonb_each_text(${splices.extra}) said where said.value ilike ${like})`,
+      ...named,
+    );
+  });
   if (tray !== null) parts.push(eq(splices.tray, tray));
   if (fibers) {
     const sides = cables.flatMap((cable) => {

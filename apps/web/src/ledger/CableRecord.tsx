@@ -1,10 +1,14 @@
 import { useRouter } from 'expo-router';
-import { makeUpText } from '@cordel/text/fiber';
+import { useState } from 'react';
+import { fiberCount, parseFiber } from '@cordel/core';
+import { addressParts, fiberProblemText, makeUpText } from '@cordel/text/fiber';
 import { ledgerShared as t } from '@cordel/text/pages/ledger/shared';
 import { View } from 'react-native';
 import { useProjectView } from '@/projects/context';
 import { Button } from '@/ui/Button';
+import { FiberEye } from '@/ui/FiberEye';
 import { Text } from '@/ui/Text';
+import { TextField } from '@/ui/TextField';
 import { useRecordLevel } from './useRecordLevel';
 import { useLedgerParams } from './useLedgerParams';
 
@@ -32,6 +36,7 @@ export function CableRecord({ cableId }: { cableId: string }) {
       {entered.length > 0 ? (
         <Text>{t('entersEntered', { entered: entered.map(({ name }) => name).join(', ') })}</Text>
       ) : null}
+      <FiberColors cableId={cableId} />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Button
           label={t('fibersOfName', { name: own.name })}
@@ -46,6 +51,51 @@ export function CableRecord({ cableId }: { cableId: string }) {
           onPress={() => router.push(`/p/${project.id}/kit/cables` as never)}
         />
       </View>
+    </View>
+  );
+}
+
+/** The colors of any fiber of a cable, planned or not. */
+function FiberColors({ cableId }: { cableId: string }) {
+  const { cable, schemes, address, fiberName } = useProjectView();
+  const [typed, setTyped] = useState('1');
+  const own = cable(cableId);
+  const scheme = schemes.find(({ id }) => id === own?.schemeId);
+  if (!own || !scheme) return null;
+  const most = fiberCount(own.makeUp);
+  const read = parseFiber(typed, own.makeUp, scheme);
+  const place = read.ok ? address(cableId, read.value) : null;
+  const step = (by: number) => read.ok && setTyped(String(read.value + by));
+  return (
+    <View style={{ gap: 8 }}>
+      <View style={{ flexDirection: 'row', gap: 8, alignItems: 'flex-start' }}>
+        <TextField
+          label={t('colorsOfFiber')}
+          value={typed}
+          hint={t('numberPlaceOrColors')}
+          problem={read.ok ? undefined : fiberProblemText(read.error)}
+          onChange={setTyped}
+        />
+        <Button
+          label={t('before')}
+          disabled={!read.ok || read.value <= 1}
+          onPress={() => step(-1)}
+        />
+        <Button
+          label={t('next')}
+          disabled={!read.ok || read.value >= most}
+          onPress={() => step(1)}
+        />
+      </View>
+      {place && read.ok ? (
+        <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
+          <FiberEye address={place} size={72} />
+          <View style={{ flexShrink: 1 }}>
+            <Text kind="strong">{fiberName(cableId, read.value)}</Text>
+            <Text>{addressParts(place).join(' · ')}</Text>
+          </View>
+        </View>
+      ) : null}
     </View>
   );
 }

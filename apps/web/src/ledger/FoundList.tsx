@@ -9,7 +9,8 @@ import { useProjectView } from '@/projects/context';
 import { Empty, Waiting } from '@/ui/Notice';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
-import { CableLine, ClosureLine, FiberLine, SpliceLine, TrayLine } from './LedgerLines';
+import { CableLine, ClosureLine, FiberLine, PlanLine, SpliceLine, TrayLine } from './LedgerLines';
+import { NamedFibers } from './NamedFibers';
 import { type LedgerView, useLedgerParams } from './useLedgerParams';
 
 /** All that a search finds, kind by kind, whichever list is open. */
@@ -41,6 +42,7 @@ export function FoundList() {
   if (Object.values(found).every(({ total }) => total === 0)) {
     return (
       <View style={{ paddingHorizontal: 16 }}>
+        <NamedFibers q={q} />
         <Empty
           title={shared('nothingFound')}
           action={
@@ -58,6 +60,7 @@ export function FoundList() {
   }
   return (
     <ScrollView tabIndex={0}>
+      <NamedFibers q={q} />
       <Section of="fibers" view="fibers" page={found.fibers}>
         {found.fibers.rows.map((row) => (
           <FiberLine key={`${row.headCable} ${row.headFiber}`} row={row} />
@@ -83,12 +86,17 @@ export function FoundList() {
           <CableLine key={row.cableId} row={row} />
         ))}
       </Section>
+      <Section of="planLines" view={null} page={found.planLines}>
+        {found.planLines.rows.map((row) => (
+          <PlanLine key={`${row.closureId} ${row.line}`} row={row} />
+        ))}
+      </Section>
     </ScrollView>
   );
 }
 
 interface SectionProps {
-  of: Exclude<LedgerView, 'redo'> | 'cables';
+  of: Exclude<LedgerView, 'redo'> | 'cables' | 'planLines';
   /** The list that has all of them; null where there is none. */
   view: LedgerView | null;
   page: { rows: readonly unknown[]; total: number };

@@ -1,9 +1,11 @@
 import { type ReactNode } from 'react';
+import { useRouter } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import {
   type CableRow,
   type ClosureRow,
   type FiberRow,
+  type PlanLineRow,
   type RedoRow,
   type RollUp,
   type SpliceRow,
@@ -172,5 +174,30 @@ export function CableLine({ row }: { row: CableRow }) {
         </Text>
       }
     />
+  );
+}
+
+/** A line of a plan, which opens the plan. */
+export function PlanLine({ row }: { row: PlanLineRow }) {
+  const { project } = useProjectView();
+  const colors = useColors();
+  const router = useRouter();
+  return (
+    <Pressable
+      role="link"
+      onPress={() => router.push(`/p/${project.id}/route/${row.closureId}/plan` as never)}
+      style={{
+        paddingHorizontal: 16,
+        paddingVertical: 9,
+        borderBottomWidth: 1,
+        borderColor: colors.rule,
+        minHeight: 62,
+      }}
+    >
+      <Text kind="strong">{row.text}</Text>
+      <Text kind="small" color="ink2">
+        {t('planLineOf', { line: row.line + 1, closure: row.closure })}
+      </Text>
+    </Pressable>
   );
 }

@@ -3967,6 +3967,16 @@ export interface paths {
                                 }[];
                                 total: number;
                             };
+                            planLines: {
+                                rows: {
+                                    /** Format: uuid */
+                                    closureId: string;
+                                    closure: string;
+                                    line: number;
+                                    text: string;
+                                }[];
+                                total: number;
+                            };
                         };
                     };
                 };
@@ -9234,4 +9244,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = '7e822a36534c5e99';
+export const API_DIGEST = 'c26aa77cdc6d3a6b';

@@ -43,6 +43,23 @@ describe('a search line', () => {
     expect(read('North 144 7').fibers).toEqual(new Map([[DROP_ID, [7]]]));
   });
 
+  it('a port is one of a place with ports, and a place is found by its whole name', () => {
+    const makeUp = {
+      kind: 'ports',
+      place: 'terminal',
+      ports: 24,
+      connector: 'LC',
+      polish: 'UPC',
+    } as const;
+    const panel = { ...cable('Panel 1', makeUp), id: '019da9e7-4800-7000-8000-000000000004' };
+    const found = (line: string) => readSearch(line, [...cables, panel], schemes).fibers;
+    expect(found('port 3')).toEqual(new Map([[panel.id, [3]]]));
+    expect(found('Panel 1 port 3')).toEqual(new Map([[panel.id, [3]]]));
+    expect(found('ports 3-4')).toEqual(new Map([[panel.id, [3, 4]]]));
+    expect(found('panel 1')).toEqual(new Map([[panel.id, run(1, 24)]]));
+    expect(found('tube 3')!.has(panel.id)).toBe(false);
+  });
+
   it('tube 9 is its twelve fibers, and so is ribbon 9', () => {
     for (const line of ['tube 9', 't9', 'tube yellow']) expect(inA(line)).toEqual(run(97, 108));
     expect(inR('ribbon 9')).toEqual(run(97, 108));

@@ -54,14 +54,26 @@ function namedFibers(
     .filter(({ name }) => new RegExp(`^${escaped(name)}(?=$|[\\s,:])`, 'i').test(text))
     .sort((a, b) => b.name.length - a.name.length)[0];
   const rest = named ? text.slice(named.name.length).replace(/^[\s,:]+/, '') : text;
+  // A name of several words is no search for its words.
+  if (rest === '' && named && /\s/.test(named.name)) return new Map([[named.id, all(named)]]);
   // A colour alone may be a fiber's or its tube's.
   if (rest === '' || /^\p{L}+$/u.test(rest)) return null;
-  const found = (named ? [named] : cables).flatMap((cable) => {
+  const found = (named ? [named] : cables.filter(hasUnitsOf(rest))).flatMap((cable) => {
     const scheme = schemeOf(cable);
     const read = scheme && parseFibers(rest, cable.makeUp, scheme);
     return read?.ok ? [[cable.id, read.value] as const] : [];
   });
   return found.length > 0 ? new Map(found) : null;
+}
+
+const all = ({ makeUp }: Cable): number[] =>
+  Array.from({ length: fiberCount(makeUp) }, (_, index) => index + 1);
+
+/** Whether a cable has what a text begins with: only places with ports have ports, and they have no tubes. */
+function hasUnitsOf(text: string): (cable: Cable) => boolean {
+  const word = /^(ports?|p|tubes?|t|ribbons?|rib|r)\s*\d/i.exec(text)?.[1]?.toLowerCase();
+  if (word === undefined) return () => true;
+  return ({ makeUp }) => (makeUp.kind === 'ports') === word.startsWith('p');
 }
 
 const escaped = (name: string): string => name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');

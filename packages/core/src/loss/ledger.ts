@@ -126,6 +126,15 @@ export const cableRowSchema = z.object({
 });
 export type CableRow = z.infer<typeof cableRowSchema>;
 
+/** A line of a closure's plan that a note or remark makes findable; `line` from 0. */
+export const planLineRowSchema = z.object({
+  closureId: idSchema,
+  closure: z.string(),
+  line: z.int(),
+  text: z.string(),
+});
+export type PlanLineRow = z.infer<typeof planLineRowSchema>;
+
 /** What a search finds of each kind. */
 export const foundRowsSchema = z.object({
   fibers: pageOf(fiberRowSchema),
@@ -133,6 +142,7 @@ export const foundRowsSchema = z.object({
   trays: pageOf(trayRowSchema),
   closures: pageOf(closureRowSchema),
   cables: pageOf(cableRowSchema),
+  planLines: pageOf(planLineRowSchema),
 });
 export type FoundRows = z.infer<typeof foundRowsSchema>;
 

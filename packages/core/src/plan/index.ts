@@ -10,6 +10,7 @@ export * from './printLine.ts';
 export * from './proposeMakeUp.ts';
 export * from './renameInPlan.ts';
 export * from './sameNames.ts';
+export * from './planNotes.ts';
 export * from './spliceList.ts';
 export * from './network.ts';
 export * from './networkProblems.ts';

@@ -6,5 +6,6 @@ export const ledgerLines = phrases({
   closureTraySlotAddress:
     '{closure} · {tray, plural, =0 {at its port} other {tray {tray} slot {slot}}} · {addressParts}',
   fibersPlanned: 'fibers planned',
+  planLineOf: '{closure}, line {line} of the plan',
   plannedOfFibers: '{planned} of {fibers}',
 });

@@ -2,8 +2,13 @@ import { phrases } from '../../phrases.ts';
 
 /** Texts that several parts of `apps/web/src/ledger` share. */
 export const ledgerShared = phrases({
+  before: 'Back one',
   cables: '{count, plural, one {# cable} other {# cables}}',
+  colorsOfFiber: 'Colors of fiber',
   closures: '{count, plural, one {# closure} other {# closures}}',
+  next: 'Next',
+  numberPlaceOrColors: '100, 9/4 or tube 9 brown',
+  planLines: '{count, plural, one {# plan line} other {# plan lines}}',
   fibers: '{count, plural, one {# fiber} other {# fibers}}',
   splices: '{count, plural, one {# splice} other {# splices}}',
   trays: '{count, plural, one {# tray} other {# trays}}',

@@ -373,4 +373,18 @@ describe('label sheets', () => {
       'Toll cottage',
     );
   });
+
+  it('are of all closures where none is named', async () => {
+    const query = new URLSearchParams({
+      kinds: 'closure',
+      sheet: 'letter-30',
+      origin: 'https://cordel.example',
+    });
+    const response = await call('GET', `/projects/${document.project.id}/labels.pdf?${query}`);
+    const data = new Uint8Array(await response.arrayBuffer());
+    const pdf = await getDocument({ data, disableFontFace: true }).promise;
+    const { items } = await (await pdf.getPage(1)).getTextContent();
+    const said = items.map((item) => ('str' in item ? item.str : '')).join(' ');
+    for (const { name } of document.closures) expect(said).toContain(name);
+  });
 });

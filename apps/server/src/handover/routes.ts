@@ -3,7 +3,14 @@ import { appendAudit } from '../accounts/audit.ts';
 import { z } from '@hono/zod-openapi';
 import { desc, eq } from 'drizzle-orm';
 import { issue, idSchema, paperSchema, personSchema, timeSchema } from '@cordel/core';
-import { LABEL_KINDS, LABEL_SHEETS, type LabelKind, labelTask, labelsOf } from '@cordel/core/close';
+import {
+  LABEL_KINDS,
+  LABEL_SHEETS,
+  type LabelKind,
+  type WordedLabel,
+  labelTask,
+  labelsOf,
+} from '@cordel/core/close';
 import { wordedLabel } from '@cordel/text/close';
 import { handoverProblems as say } from '@cordel/text/server/handover';
 import { inProject, ofRecord, route } from '../accounts/access.ts';
@@ -15,9 +22,10 @@ import { packages } from '../db/schema.ts';
 import { fileName } from '../exchange/fileName.ts';
 import { Problem, notFound } from '../http/problem.ts';
 import { answers, answersFile, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
-import { getProject } from '../projects/queries.ts';
+import { getClosures, getProject } from '../projects/queries.ts';
 import { estimateBytes } from './feed.ts';
 import { makePackage, packageAsShown } from './jobs.ts';
+import { archivedIds } from '../removal/queries.ts';
 import type { PackageStore } from './store.ts';
 import { labelSheet } from './labelSheet.ts';
 
@@ -84,11 +92,11 @@ const file = route(ofRecord('package', 'read'), {
 const labels = route(inProject('read'), {
   method: 'get',
   path: '/projects/{projectId}/labels.pdf',
-  summary: 'Labels of a closure on a sheet',
+  summary: 'Labels of a closure, or of all, on sheets',
   request: {
     params: idParams('projectId'),
     query: z.object({
-      closure: idSchema,
+      closure: idSchema.optional(),
       kinds: z.string().default(LABEL_KINDS.join(',')),
       sheet: z.enum(LABEL_SHEETS.map(({ id }) => id) as [string, ...string[]]),
       skip: z.coerce.number().int().min(0).max(200).default(0),
@@ -179,28 +187,32 @@ export const handoverRoutes = ({ folder, room, store }: HandoverSetting) =>
       const { db } = c.var;
       const { projectId } = c.req.valid('param');
       const { closure, kinds, sheet, skip, origin } = c.req.valid('query');
-      const { record } = await recordNow(db, closure);
-      if (record.project.id !== projectId) throw notFound('closure');
+      const { name, units } = await getProject(db, projectId);
+      const archived = new Set(await archivedIds(db, ['closure']));
+      const closures = (await getClosures(db, projectId)).filter(({ id }) =>
+        closure === undefined ? !archived.has(id) : id === closure,
+      );
+      if (closure !== undefined && closures.length === 0) throw notFound('closure');
       const wanted = kinds
         .split(',')
         .filter((kind): kind is LabelKind => (LABEL_KINDS as readonly string[]).includes(kind));
-      const task = labelTask(
-        origin.replace(/\/+$/, ''),
-        record.project,
-        record.closure,
-        record.splices,
-        record.assembly,
-        record.cables,
-      );
-      const { units } = await getProject(db, projectId);
+      const list: WordedLabel[] = [];
+      for (const { id } of closures) {
+        const { record } = await recordNow(db, id);
+        const task = labelTask(
+          origin.replace(/\/+$/, ''),
+          record.project,
+          record.closure,
+          record.splices,
+          record.assembly,
+          record.cables,
+        );
+        list.push(...labelsOf(task, wanted).map((label) => wordedLabel(label, units)));
+      }
       const found = LABEL_SHEETS.find(({ id }) => id === sheet)!;
-      const bytes = await labelSheet(
-        labelsOf(task, wanted).map((label) => wordedLabel(label, units)),
-        found,
-        skip,
-      );
+      const bytes = await labelSheet(list, found, skip);
       return c.body(bytes as Uint8Array<ArrayBuffer>, 200, {
         'content-type': 'application/pdf',
-        'content-disposition': `inline; filename="${fileName(record.closure.name, '-labels.pdf')}"`,
+        'content-disposition': `inline; filename="${fileName(closure === undefined ? name : closures[0]!.name, '-labels.pdf')}"`,
       });
     });

@@ -15,6 +15,7 @@ import { Card } from '@/ui/Card';
 import { Notice } from '@/ui/Notice';
 import { Button } from '@/ui/Button';
 import { TextField } from '@/ui/TextField';
+import { Toggle } from '@/ui/Toggle';
 import { Text } from '@/ui/Text';
 import { pointStateText, readOf } from './pointWords';
 import { SignaturePad } from './SignaturePad';
@@ -120,6 +121,8 @@ function SignForm({
   // Where people sign in, they sign as themselves.
   const name = isSignedIn ? person : typed;
   const [strokes, setStrokes] = useState<number[][]>([]);
+  // Who cannot draw, with gloves or a keyboard alone, types; the record says so.
+  const [isTyped, setTyped] = useState(false);
   // What stood here when the person began to sign: what comes in meanwhile they have not checked.
   const [seen, setSeen] = useState<string | null>(null);
   const draw = (drawn: number[][]) => {
@@ -146,7 +149,8 @@ function SignForm({
           role,
           by: name.trim(),
           digest,
-          strokes,
+          strokes: isTyped ? [] : strokes,
+          ...(isTyped && { isTyped }),
           read: [
             readOf({ code: 'statement' }, t('youSignWhatIsRecordedOf')),
             ...closing.state.points.map((looked) =>
@@ -182,11 +186,24 @@ function SignForm({
       ) : (
         <TextField label={t('name')} value={name} onChange={setName} />
       )}
-      <SignaturePad label={t('fieldToSignIn')} onChange={draw} />
+      {isTyped ? (
+        <Text>{t('typingCounts')}</Text>
+      ) : (
+        <SignaturePad label={t('fieldToSignIn')} onChange={draw} />
+      )}
+      <Toggle
+        label={t('typeTheName')}
+        isOn={isTyped}
+        onChange={(isOn) => {
+          setTyped(isOn);
+          setStrokes([]);
+          setSeen(isOn ? closing.seal() : null);
+        }}
+      />
       <Button
         label={t('saveTheSignature')}
         look="next"
-        disabled={name.trim() === '' || strokes.length === 0}
+        disabled={name.trim() === '' || (strokes.length === 0 && !isTyped)}
         onPress={() => void sign()}
       />
     </Card>

@@ -19,6 +19,9 @@ import { closuresPage as t } from '@cordel/text/pages/kit/ClosuresPage';
 import { common } from '@cordel/text/pages/common';
 import { useMergedSave } from '@/data/useMergedSave';
 import { useProjectView } from '@/projects/context';
+import { Select } from '@/ui/Select';
+import { HardwareForMany } from './HardwareForMany';
+import { type ClosureSort, SORTS, sortClosures, useHardwareNames } from './closureSorts';
 import { Choice, Field } from '@/ui/Field';
 import { ArchivedList } from '@/removal/ArchivedList';
 import { RemovalNotice } from '@/removal/RemovalNotice';
@@ -38,9 +41,10 @@ export function ClosuresPage() {
   const { project, closures, assemblies, isArchived } = useProjectView();
   const removal = useRemoval();
   const [open, setOpen] = useState<string | null>(null);
-  const sorted = [...closures].sort(
-    (a, b) => (a.distance ?? Infinity) - (b.distance ?? Infinity) || a.ordinal - b.ordinal,
-  );
+  const [sort, setSort] = useState<ClosureSort>('route');
+  const hardwareOf = useHardwareNames();
+  const sorted = sortClosures(closures, sort, hardwareOf);
+  const shown = sorted.filter((closure) => !isArchived(closure));
   return (
     <Page
       title={shared('closures')}
@@ -52,33 +56,43 @@ export function ClosuresPage() {
       {closures.length === 0 ? (
         <Empty title={t('noClosureYet')}>{t('importingASpliceListAddsIts')}</Empty>
       ) : null}
+      {shown.length > 1 ? (
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+          <Select
+            label={t('order')}
+            value={sort}
+            options={SORTS.map((value) => ({ value, label: t(SORT_WORDS[value]) }))}
+            onChange={(value) => setSort(value as ClosureSort)}
+          />
+          <HardwareForMany closures={shown} hardwareOf={hardwareOf} />
+        </View>
+      ) : null}
       <Grid>
-        {sorted
-          .filter((closure) => !isArchived(closure))
-          .map((closure) =>
-            open === closure.id ? (
-              <GridRow key={closure.id}>
-                <ClosureForm closure={closure} removal={removal} onDone={() => setOpen(null)} />
-              </GridRow>
-            ) : (
-              <Button
-                key={closure.id}
-                onPress={() => setOpen(closure.id)}
-                style={{ justifyContent: 'space-between' }}
-              >
-                <Text kind="name">{closure.name}</Text>
-                <Text color="ink2">
-                  {t('distanceTrays', {
-                    distance:
-                      closure.distance === null
-                        ? common('noDistance')
-                        : formatDistance(closure.distance, project.units.distance),
-                    trays: closure.trays.length,
-                  })}
-                </Text>
-              </Button>
-            ),
-          )}
+        {shown.map((closure) =>
+          open === closure.id ? (
+            <GridRow key={closure.id}>
+              <ClosureForm closure={closure} removal={removal} onDone={() => setOpen(null)} />
+            </GridRow>
+          ) : (
+            <Button
+              key={closure.id}
+              onPress={() => setOpen(closure.id)}
+              style={{ justifyContent: 'space-between' }}
+            >
+              <Text kind="name">{closure.name}</Text>
+              <Text color="ink2">
+                {t('distanceTrays', {
+                  distance:
+                    closure.distance === null
+                      ? common('noDistance')
+                      : formatDistance(closure.distance, project.units.distance),
+                  trays: closure.trays.length,
+                })}
+                {` · ${hardwareOf(closure.id) || t('noHardware')}`}
+              </Text>
+            </Button>
+          ),
+        )}
       </Grid>
       {open === 'new' ? (
         <ClosureForm removal={removal} onDone={() => setOpen(null)} />
@@ -92,6 +106,13 @@ export function ClosuresPage() {
     </Page>
   );
 }
+
+const SORT_WORDS = {
+  route: 'routeOrder',
+  name: 'byName',
+  trays: 'byTrays',
+  hardware: 'byHardware',
+} as const satisfies Record<ClosureSort, string>;
 
 const countOf = (least: number, most: number) =>
   z.string().transform((text, context): number => {

@@ -35,6 +35,9 @@ const WORDS: Record<LabelKind, string> = {
   cable: common('cables'),
 };
 
+/** Chosen in place of a closure: sheets of all of them. */
+const ALL = 'all';
+
 /** Labels of a closure with a code that opens it: on sheets, or one by one. */
 export function LabelsPage() {
   const { closure: wanted } = useLocalSearchParams<{ closure?: string }>();
@@ -46,7 +49,7 @@ export function LabelsPage() {
   // Sheets on hand are a matter of the device; until one is chosen, those of the project's paper.
   const [sheetId, setSheet] = usePersisted('cordel.labels.sheet', '');
   const [skip, setSkip] = useState('');
-  const work = useWork(chosen);
+  const work = useWork(chosen === ALL ? '' : chosen);
   const closure = closures.find(({ id }) => id === chosen);
   const sheet = LABEL_SHEETS.find(({ id }) => id === sheetId) ?? usual;
   const labels = useMemo(() => {
@@ -58,8 +61,9 @@ export function LabelsPage() {
       kinds,
     ).map((label) => wordedLabel(label, project.units));
   }, [closure, work.data, assemblies, project, cables, devices, kinds]);
+  const isAll = chosen === ALL;
   const printAt = `/api/projects/${project.id}/labels.pdf?${new URLSearchParams({
-    closure: chosen,
+    ...(isAll ? {} : { closure: chosen }),
     kinds: kinds.join(','),
     sheet: sheet.id,
     skip: String(Number(skip) || 0),
@@ -81,7 +85,10 @@ export function LabelsPage() {
         <Select
           label={common('closure')}
           value={chosen}
-          options={closures.map(({ id, name }) => ({ value: id, label: name }))}
+          options={[
+            { value: ALL, label: t('allClosures', { closures: closures.length }) },
+            ...closures.map(({ id, name }) => ({ value: id, label: name })),
+          ]}
           onChange={setChosen}
         />
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
@@ -111,15 +118,21 @@ export function LabelsPage() {
           />
         </View>
         <Button
-          label={t('sheetOfLabelsPdf', { labels: labels?.length ?? 0 })}
+          label={
+            isAll
+              ? t('sheetsOfAllPdf', { closures: closures.length })
+              : t('sheetOfLabelsPdf', { labels: labels?.length ?? 0 })
+          }
           look="next"
           icon="printer-outline"
-          disabled={!labels || labels.length === 0}
+          disabled={kinds.length === 0 || (!isAll && (!labels || labels.length === 0))}
           onPress={() => window.open(printAt, '_blank')}
         />
-        <Text color="ink2">{t('printAt100OnPlainPaper', { shortCode: shortCode(chosen) })}</Text>
+        <Text color="ink2">
+          {isAll ? t('oneCodeEach') : t('printAt100OnPlainPaper', { shortCode: shortCode(chosen) })}
+        </Text>
       </Card>
-      {labels ? (
+      {isAll ? null : labels ? (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
           {labels.map((label) => (
             <View key={`${label.kind} ${label.title}`} style={{ width: wide ? '32%' : '100%' }}>

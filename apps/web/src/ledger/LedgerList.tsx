@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import {
   type ClosureRow,
   type FiberRow,
+  LEDGER_SORTS,
   type RedoRow,
   type SpliceRow,
   type TrayRow,
@@ -29,7 +30,8 @@ export function LedgerList() {
     q: params.q.trim() || undefined,
     ...filterOf(params),
     closureId: params.closure || undefined,
-    sort: params.sort,
+    // Sorts of closures alone mean nothing to the other lists.
+    sort: LEDGER_SORTS.find((sort) => sort === params.sort) ?? 'route',
   });
   const closures = params.view === 'closures';
   const rows: AnyRow[] = closures
@@ -98,6 +100,9 @@ function filterOf({ view, verdict }: LedgerParams): Record<string, string | unde
   return view === 'splices' ? { state: verdict } : { verdict };
 }
 
+/** `Pole 9` before `Pole 10`. */
+const NUMBERS = { numeric: true };
+
 /** Closures are all at hand: filtered and sorted here, as the server does with rows that come in pages. */
 function closuresShown(
   rows: readonly ClosureRow[],
@@ -114,7 +119,12 @@ function closuresShown(
     worst: (row) => -(row.maxHalfMdb ?? -Infinity),
     mean: (row) => (row.figures === 0 ? Infinity : -row.sumHalfMdb / row.figures),
     verdict: (row) => URGENCY[row.verdict],
+    name: () => 0,
+    done: (row) => (row.due === 0 ? 1 : row.done / row.due),
+    redo: (row) => -row.redo,
+    trays: (row) => -row.trayCount,
   };
+  if (sort === 'name') return shown.sort((a, b) => a.name.localeCompare(b.name, 'en', NUMBERS));
   return shown.sort((a, b) => keys[sort](a) - keys[sort](b) || 0);
 }
 

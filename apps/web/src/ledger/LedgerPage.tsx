@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { ScrollView, TextInput, View } from 'react-native';
 import { Icon } from 'react-native-paper';
-import { GROUP_VERDICTS, SPLICE_STAGES } from '@cordel/core';
+import { GROUP_VERDICTS, SPLICE_STAGES, LEDGER_SORTS } from '@cordel/core';
 import { groupVerdictText, spliceStateText } from '@cordel/text/loss/states';
 import { ledgerPage as t } from '@cordel/text/pages/ledger/LedgerPage';
 import { common } from '@cordel/text/pages/common';
@@ -10,6 +10,7 @@ import { ledgerShared as shared } from '@cordel/text/pages/ledger/shared';
 import { useSummary } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
 import { Button } from '@/ui/Button';
+import { Select } from '@/ui/Select';
 import { Text } from '@/ui/Text';
 import { useKeys } from '@/ui/keys';
 import { FONTS, useColors } from '@/ui/theme';
@@ -20,6 +21,7 @@ import { FoundList } from './FoundList';
 import { LedgerList } from './LedgerList';
 import { OpenRecord } from './OpenRecord';
 import {
+  CLOSURE_SORTS,
   type LedgerFilter,
   type LedgerSort,
   type LedgerView,
@@ -39,7 +41,14 @@ const SORT_LABELS: Record<LedgerSort, string> = {
   worst: t('worstFirst'),
   mean: t('highestMean'),
   verdict: t('needsWorkFirst'),
+  name: t('byName'),
+  done: t('leastDoneFirst'),
+  redo: t('mostRedoFirst'),
+  trays: t('mostTraysFirst'),
 };
+
+const sortsOf = (view: LedgerView): readonly LedgerSort[] =>
+  view === 'closures' ? CLOSURE_SORTS : LEDGER_SORTS;
 
 /** What rows are filtered by: splices by their state, groups by their verdict. */
 const filtersOf = (view: LedgerView): { value: LedgerFilter; label: string }[] =>
@@ -89,10 +98,6 @@ function LedgerHead() {
   const [exporting, setExporting] = useState(false);
   const closure = closures.find((entry) => entry.id === params.closure);
   const whole = summary.data?.project;
-  const nextSort = () => {
-    const sorts = Object.keys(SORT_LABELS) as LedgerSort[];
-    set({ sort: sorts[(sorts.indexOf(params.sort) + 1) % sorts.length]! });
-  };
   return (
     <View style={{ padding: 16, paddingBottom: 8, gap: 10 }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
@@ -145,10 +150,14 @@ function LedgerHead() {
           role="group"
           aria-label={t('filterAndSort')}
         >
-          <Button
-            label={t('orderSortLabels', { sortLabels: SORT_LABELS[params.sort] })}
-            icon="sort"
-            onPress={nextSort}
+          <Select
+            label={t('order')}
+            value={params.sort}
+            options={sortsOf(params.view).map((sort) => ({
+              value: sort,
+              label: t('orderSortLabels', { sortLabels: SORT_LABELS[sort] }),
+            }))}
+            onChange={(sort) => set({ sort: sort as LedgerSort })}
           />
           {closure ? (
             <Button

@@ -9,7 +9,9 @@ import {
 
 export const VIEWS = ['closures', 'trays', 'fibers', 'splices', 'redo'] as const;
 export type LedgerView = (typeof VIEWS)[number];
-export type LedgerSort = (typeof LEDGER_SORTS)[number];
+/** Closures are all at hand, and can be sorted by every figure that a row shows. */
+export const CLOSURE_SORTS = [...LEDGER_SORTS, 'name', 'done', 'redo', 'trays'] as const;
+export type LedgerSort = (typeof CLOSURE_SORTS)[number];
 
 export type LedgerFilter = SpliceStage | GroupVerdict;
 
@@ -37,13 +39,14 @@ export function useLedgerParams() {
   const raw = useLocalSearchParams<Record<string, string>>();
   const router = useRouter();
   const path = usePathname();
+  const view = one(VIEWS, raw.view, 'closures');
   const params: LedgerParams = {
-    view: one(VIEWS, raw.view, 'closures'),
+    view,
     q: raw.q ?? '',
     found: raw.q ? (raw.found ?? '') : '',
     verdict: one<LedgerFilter | ''>([...SPLICE_STAGES, ...GROUP_VERDICTS], raw.verdict, ''),
     closure: raw.closure ?? '',
-    sort: one(LEDGER_SORTS, raw.sort, 'route'),
+    sort: one<LedgerSort>(view === 'closures' ? CLOSURE_SORTS : LEDGER_SORTS, raw.sort, 'route'),
     open: raw.open ?? '',
   };
   const address = (change: Partial<LedgerParams>) => {

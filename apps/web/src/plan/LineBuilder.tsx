@@ -80,7 +80,7 @@ export function LineBuilder({ cables, express, onAdd }: LineBuilderProps) {
   const fused = verb === 'splice' || isFused(end);
   const wholeRibbons = verb === 'terminate' && by === 'unit' && cableA?.makeUp.kind === 'ribbon';
   const mass = fused ? (chosen ?? (ribbons || wholeRibbons ? 'mass' : 'single')) : 'single';
-  const passes = verb === 'splice' && express.includes(a);
+  const passes = verb !== 'through' && express.includes(a);
   const legA = passes && leg !== 'none' ? leg : null;
   const line = lineOf({
     verb,
@@ -125,7 +125,7 @@ export function LineBuilder({ cables, express, onAdd }: LineBuilderProps) {
           label={t('whichLeg')}
           value={leg}
           options={[
-            { value: 'none', label: t('feedSideByItself') },
+            { value: 'none', label: joins ? t('feedSideByItself') : t('bothLegs') },
             { value: 'in', label: legText('in') },
             { value: 'out', label: legText('out') },
           ]}

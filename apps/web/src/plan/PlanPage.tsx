@@ -15,6 +15,7 @@ import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 import { useWide } from '@/ui/useWide';
 import { ChangePart } from './ChangePart';
+import { CopyPlan } from './CopyPlan';
 import { DevicesPart } from './DevicesPart';
 import { LineBuilder } from './LineBuilder';
 import { PlanEditor } from './PlanEditor';
@@ -100,6 +101,7 @@ function Lines({ plan, draft }: { plan: PlanHook; draft: PlanDraft }) {
         onPress={() => setBuilding(!building)}
       />
       {building ? <LineBuilder cables={plan.cables} express={express} onAdd={add} /> : null}
+      <CopyPlan closureId={plan.closure!.id} cables={plan.cables} onCopy={add} />
       <Examples />
     </>
   );

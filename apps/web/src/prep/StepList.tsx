@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { type PrepStep, type PrepTick, missingBefore } from '@cordel/core';
+import { type PrepStep, type PrepTick, missingBefore, plainSteps } from '@cordel/core';
 import { prepShared as t } from '@cordel/text/pages/prep/shared';
 import { askText, legText, prepCautionText, prepStepText } from '@cordel/text/prep';
 import { Photos } from '@/closing/Photos';
@@ -32,8 +32,16 @@ export function StepList({ steps, done, closureId, onTick }: StepListProps) {
   const [open, setOpen] = useState<string | null>(null);
   const ticked = new Set(done.map(({ step }) => step));
   const next = steps.find(({ key }) => !ticked.has(key));
+  const plain = plainSteps(steps, ticked);
   return (
     <View style={{ gap: 8 }}>
+      {plain.length > 1 ? (
+        <Button
+          icon="check-all"
+          label={t('tickPlain', { steps: plain.length })}
+          onPress={() => plain.forEach(({ key }) => onTick(key, NOTHING))}
+        />
+      ) : null}
       {steps.map((step, index) => (
         <StepRow
           key={step.key}

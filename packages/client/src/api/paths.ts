@@ -6838,6 +6838,7 @@ export interface paths {
                             role: "technician" | "lead";
                             digest: string;
                             strokes: number[][];
+                            isTyped?: boolean;
                             read?: {
                                 code: string;
                                 parameters: {
@@ -7179,11 +7180,11 @@ export interface paths {
     "/api/projects/{projectId}/labels.pdf": {
         parameters: {
         };
-        /** Labels of a closure on a sheet */
+        /** Labels of a closure, or of all, on sheets */
         get: {
             parameters: {
                 query: {
-                    closure: string;
+                    closure?: string;
                     kinds?: string;
                     sheet: "a4-24" | "a4-65" | "letter-30" | "letter-10";
                     skip?: number | null;
@@ -8156,6 +8157,7 @@ export interface components {
             role: "technician" | "lead";
             digest: string;
             strokes: number[][];
+            isTyped?: boolean;
             read?: {
                 code: string;
                 parameters: {
@@ -9244,4 +9246,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = 'c26aa77cdc6d3a6b';
+export const API_DIGEST = 'b6442a6434d3a8a7';

@@ -22,6 +22,8 @@ export interface PlannedJoint {
 /** What a plan says of fibers that it does not splice. */
 export interface FiberAssignment {
   cable: string;
+  /** The stub that is meant of a fiber that is cut; null for the whole fiber. */
+  leg: Leg | null;
   runs: Run[];
   verb: Exclude<PlanLine['verb'], 'splice' | 'terminate'>;
   note: string | null;
@@ -56,6 +58,7 @@ export function expandPlan(plan: ParsedPlan, cables: readonly ListCable[]): Expa
       if (a)
         out.fates.push({
           cable: line.a.cable,
+          leg: line.a.leg,
           runs: line.a.runs,
           verb: line.verb as FiberAssignment['verb'],
           note: line.note,

@@ -52,7 +52,7 @@ export type PlanMessage =
   | { code: 'polarityCrosses'; cable: string; polarity: Polarity; earlier: number }
   | { code: 'portTaken'; cable: string; runs: string; ports: number; earlier: number }
   | { code: 'fedTwice'; cable: string; earlier: number }
-  /** A line that splices nothing speaks of the whole fiber. */
+  /** A fiber that passes through has both its legs. */
   | { code: 'legNotHere'; cable: string; leg: Leg; verb: string }
   /** Fibers that an earlier line names, or this one (`earlier` 0). */
   | { code: 'namedTwice'; cable: string; runs: string; fibers: number; earlier: number };

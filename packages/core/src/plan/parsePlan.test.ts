@@ -196,11 +196,27 @@ describe('legs of an express cable', () => {
     expect(expand('splice A.in 1 to B 1\nsplice A.in 1 to B 2').errors).toHaveLength(1);
   });
 
-  test('what is not spliced has no legs', () =>
-    expect(errorOf('reserve A.in 1-12')).toEqual({
+  test('what passes has both legs', () =>
+    expect(errorOf('through A.in 1-12')).toEqual({
       at: 'A.in 1-12',
-      message: { code: 'legNotHere', cable: 'A', leg: 'in', verb: 'reserve' },
+      message: { code: 'legNotHere', cable: 'A', leg: 'in', verb: 'through' },
     }));
+
+  test('the stub of a cut tube is reserved or dead, and taken but once', () => {
+    const { errors, fates, joints } = expand(
+      'splice A.in 1-12 to B 1-12\nreserve A.out 1-11 "stub"\ndead A.out 12',
+    );
+    expect(errors).toEqual([]);
+    expect(joints).toHaveLength(12);
+    expect(fates).toEqual([
+      { cable: 'A', leg: 'out', runs: [[1, 11]], verb: 'reserve', note: 'stub' },
+      { cable: 'A', leg: 'out', runs: [[12, 12]], verb: 'dead', note: null },
+    ]);
+    expect(expand('splice A.in 1 to B 1\nreserve A.in 1').errors).toMatchObject([
+      { message: { code: 'namedTwice', cable: 'A', runs: '1' } },
+    ]);
+    expect(expand('splice A.in 1 to B 1\nreserve A 1').errors).toHaveLength(1);
+  });
 });
 
 const twelve = fc.integer({ min: 1, max: 12 });

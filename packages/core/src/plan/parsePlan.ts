@@ -19,6 +19,7 @@ import { PlanSyntaxError } from './tokens.ts';
  * through A tubes 7-12
  * dead A 17 "nicked at the ring cut"
  * reserve A tube 9 "clinic"
+ * reserve F.out tube 3 "stub"
  * ```
  *
  * `#` begins a remark. A cable whose name has a space stands in quotes. A line with an error is left

@@ -114,7 +114,8 @@ class LineReader {
       note: null,
       span,
     };
-    if (!b && a.leg)
+    // What passes has both legs; the stub of a cut tube can be dead or reserved.
+    if (verb === 'through' && a.leg)
       throw new PlanSyntaxError(a.span, { code: 'legNotHere', cable: a.cable, leg: a.leg, verb });
     return this.checked(this.endings(line));
   }

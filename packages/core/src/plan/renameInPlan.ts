@@ -7,19 +7,27 @@ import type { ListCable } from './spliceList.ts';
  * are written. A line that is not understood stays whole.
  * @param cables the cables that meet in the closure, by the names that the text has
  */
-export function renameInPlan(
+export const renameInPlan = (
   text: string,
   cables: readonly ListCable[],
   from: string,
   to: string,
+): string => renameAllInPlan(text, cables, new Map([[from, to]]));
+
+/** Several names at once, so that two cables may change places. */
+export function renameAllInPlan(
+  text: string,
+  cables: readonly ListCable[],
+  names: ReadonlyMap<string, string>,
 ): string {
   const lines = text.split('\n');
   const places = parsePlan(text, cables)
     .lines.flatMap(({ a, b }) => (b ? [a, b] : [a]))
-    .filter(({ cable }) => cable === from)
+    .filter(({ cable }) => names.has(cable))
     // From the right, so that places further left stay what they are.
     .sort((one, other) => other.span.from - one.span.from);
-  for (const { span, leg } of places) {
+  for (const { span, leg, cable: from } of places) {
+    const to = names.get(from)!;
     const line = lines[span.line]!;
     const rest = line.slice(span.from);
     const length = nameLength(rest, from);

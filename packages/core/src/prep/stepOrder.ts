@@ -24,6 +24,24 @@ const cutUnit = ({ message }: PrepStep): number | null =>
   message.code === 'dedicateUnit' || message.code === 'windowTube' ? message.number : null;
 
 /**
+ * Steps that can be ticked together by somebody who did them without the list: they ask for nothing, warn of nothing,
+ * cut nothing, and nothing that protects a person depends on them.
+ */
+export const plainSteps = (steps: readonly PrepStep[], ticked: ReadonlySet<string>): PrepStep[] =>
+  steps.filter(
+    (step) =>
+      !ticked.has(step.key) &&
+      step.asks.length === 0 &&
+      step.timerS === null &&
+      !step.photo &&
+      step.caution === null &&
+      !CUTS.has(step.work) &&
+      !GUARDS.has(step.work) &&
+      cutUnit(step) === null &&
+      step.message.code !== 'dark',
+  );
+
+/**
  * Steps that must be done before another one, because a person or a live fiber depends on it: the right cable and metal
  * that was tested before anything is cut, and a tube or ribbon that is proven dark before it is cut.
  * @param steps all steps of the cable, in their order

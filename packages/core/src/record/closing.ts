@@ -180,7 +180,9 @@ export const closingEntrySchema = z
       role: z.enum(['technician', 'lead']),
       /** SHA-256 of the closure's record in canonical form, as hexadecimal digits. */
       digest: z.string().regex(/^[0-9a-f]{64}$/, issue('notSha256')),
-      strokes: z.array(strokeSchema).min(1, issue('signatureMissing')).max(60),
+      /** None where the name was typed in place of a drawing. */
+      strokes: z.array(strokeSchema).max(60),
+      isTyped: z.boolean().optional(),
       /** What the person was shown, line by line. */
       read: z.array(readSchema).max(1000).optional(),
     }),
@@ -192,6 +194,8 @@ export const closingEntrySchema = z
       complain('why', 'reopeningReasonMissing');
     if (value.kind === 'point' && value.verdict === 'waived' && value.why === null)
       complain('why', 'waiverReasonMissing');
+    if (value.kind === 'sign' && value.strokes.length === 0 && !value.isTyped)
+      complain('strokes', 'signatureMissing');
     if (value.kind === 'round' && value.targetPa > value.limitPa)
       complain('targetPa', 'targetOverLimit');
   });

@@ -7,6 +7,7 @@ export const closingColumns = phrases({
   minuteOfTheSimulatedClock: 'minute {minute} of the simulated clock',
   sleevesFirstBreak:
     '{sleeves, plural, one {# sleeve} other {# sleeves}}, first break {utc}: {circuits}',
+  signedByTyping: 'signed by typing',
   slotSlots: ', slot {slots}',
   targetLimitLimit: '{target}, limit {limit}',
 });

@@ -5,5 +5,6 @@ export const drawings = phrases({
   limitLimitDb: 'limit {limit} dB',
   lossesInTrayOrderTrayTo: 'Losses in tray order, tray {from} to {to}; highest {highest} dB',
   minDashedByTemperatureAlone: '{last} min; dashed: by temperature alone',
+  typedName: '{name} (typed)',
   signedDigest: 'signed: {digest}',
 });

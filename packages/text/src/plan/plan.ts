@@ -63,7 +63,7 @@ const planMessages = catalog<WithText<PlanMessage, 'problem'>>()({
     '{cable} {ports, plural, one {port} other {ports}} {runs} {ports, plural, one {has its fiber} other {have their fibers}} in {earlier, plural, =0 {this line} other {line {earlier}}} already: a port takes one.',
   fedTwice:
     '{cable} is fed in {earlier, plural, =0 {this line} other {line {earlier}}} already: a splitter has one input.',
-  legNotHere: 'Legs are told where a cable is spliced: write “{verb} {cable}” without “.{leg}”.',
+  legNotHere: 'A fiber that passes through has both legs: write “{verb} {cable}” without “.{leg}”.',
   namedTwice:
     '{cable} {runs} {fibers, plural, one {is} other {are}} named in {earlier, plural, =0 {this line} other {line {earlier}}} already: a fiber has one place in a plan.',
 });

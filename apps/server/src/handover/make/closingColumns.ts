@@ -86,6 +86,6 @@ function closingWords(entry: ClosingEntry): string {
     case 'circuit':
       return `${entry.circuit}: ${entry.state}`;
     case 'sign':
-      return `${entry.role}: ${entry.digest}`;
+      return `${entry.role}${entry.isTyped ? `, ${say('signedByTyping')}` : ''}: ${entry.digest}`;
   }
 }

@@ -189,6 +189,8 @@ export function signaturePicture(sheets: Sheets, entry: EntryOf<'sign'>): void {
     }
     doc.lineWidth(1).lineJoin('round').stroke(INK);
   }
+  if (entry.isTyped)
+    sheets.put(say('typedName', { name: entry.by }), left, sheets.y + tall - 20, { size: 13 });
   doc
     .moveTo(left, sheets.y + tall)
     .lineTo(left + wide, sheets.y + tall)

@@ -20,6 +20,8 @@ export const signPart = phrases({
   theRecordThatIsKeptIs: 'The record that is kept is not what was signed: its digest is another.',
   theRecordThatWasSignedIs:
     'The record that was signed is kept whole: its digest is what its content gives.',
+  typeTheName: 'Sign by typing the name',
+  typingCounts: 'The record says that the name was typed, not drawn.',
   unchangedSince: 'Unchanged since.',
   whatIsSigned: 'What is signed',
   youSignWhatIsRecordedOf:

@@ -25,6 +25,7 @@ export const closingShared = phrases({
   clear: 'Clear',
   signatureOfBy: 'Signature of {by}',
   technician: 'Technician',
+  typedInPlace: '{name} (signed by typing the name)',
   indexClockFiberFibersDown: '{index}. {clock} fiber {fibers}: {down}',
   byTemperatureAlone: '; by temperature alone {gauge}',
   downToMinPlanned: 'down {since} to {clock}, {minutes} min; {planned} planned{over}',

@@ -18,6 +18,7 @@ export const lineBuilder = phrases({
   firstFiberThere: 'First fiber there',
   firstPort: 'First port',
   fused: 'Fused',
+  bothLegs: 'Both legs',
   buildALine: 'Build a line',
   input: 'input',
   notYet: 'Not yet.',

@@ -11,4 +11,5 @@ export const PLAN_EXAMPLES = [
   'through A tubes 7-12',
   'dead A 17 "nicked"',
   'reserve A tube 9 "clinic"',
+  'reserve F.out tube 3 "stub"',
 ];

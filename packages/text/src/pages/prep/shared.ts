@@ -4,6 +4,7 @@ import { phrases } from '../../phrases.ts';
 export const prepShared = phrases({
   answer: '{asked}: {answer}',
   atLeast: 'At least {least}.',
+  tickPlain: '{steps} plain steps are done (nothing to write, no caution)',
   tickedBy: '{by}, {moment}',
   goOnAnyway: 'Go on anyway',
   next: 'Next:',

@@ -350,6 +350,14 @@ it('takes writes from pages of its own alone, as JSON', async () => {
 it('tells in its trail who signed in, joined, changed and exported', async () => {
   await world.owner.get(`/projects/${projectId}/csv/splices`);
   await world.owner.put(`/projects/${projectId}`, { ...document.project, name: 'Mill line 2' });
+  const mill = document.closures.find(({ name }) => name === 'Mill')!.id;
+  const plan = (await world.owner.get(`/closures/${mill}/plan`)).body as object;
+  await world.owner.put(`/closures/${mill}/plan`, {
+    ...plan,
+    changeId: uuid(),
+    anew: false,
+    retire: null,
+  });
   const own = (await world.owner.get(`/projects/${projectId}/audit`)).body as {
     code: string;
     person: string;
@@ -363,6 +371,10 @@ it('tells in its trail who signed in, joined, changed and exported', async () =>
         parameters: { what: 'splices' },
       }),
       expect.objectContaining({ code: 'projectChanged', parameters: { parts: ['name'] } }),
+      expect.objectContaining({
+        code: 'planSaved',
+        parameters: expect.objectContaining({ closure: 'Mill', added: 0, dropped: 0 }) as object,
+      }),
       expect.objectContaining({
         code: 'joined',
         parameters: { name: 'Tom Tray', role: 'technician' },

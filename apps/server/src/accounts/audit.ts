@@ -16,11 +16,20 @@ export type AuditEvent =
   | { code: 'joined'; name: string; role: Role }
   | { code: 'roleChanged'; name: string; from: Role; to: Role }
   | { code: 'roleTaken'; name: string; from: Role }
+  | { code: 'projectAdded'; name: string }
   | { code: 'projectChanged'; parts: string[] }
-  | { code: 'planSaved'; closureId: string }
-  | { code: 'listImported' }
+  | ({ code: 'planSaved'; closureId: string; closure: string } & PlanCounts)
+  | { code: 'listImported'; splices: number; closures: number; cables: number }
   | { code: 'exported'; what: string }
   | { code: 'backedUp' };
+
+/** Splices that a saved plan added, moved and removed; `retired` are those that were made. */
+interface PlanCounts {
+  added: number;
+  moved: number;
+  dropped: number;
+  retired: number;
+}
 
 /** Whom an event is of, where it is not whoever asks. */
 interface Whom {

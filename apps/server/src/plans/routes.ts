@@ -121,8 +121,10 @@ export const planRoutes = router()
     if (write.closureId !== c.req.valid('param').closureId)
       throw new Problem(422, say('otherClosure'));
     const saved = await putPlan(db, write, actor.kind === 'person' ? actor.name : null);
-    const { id: closureId, projectId } = await getClosure(db, write.closureId);
-    await appendAudit(db, actor, { code: 'planSaved', closureId }, { projectId });
+    const { id: closureId, projectId, name: closure } = await getClosure(db, write.closureId);
+    const { plan: _plan, ...counts } = saved;
+    const event = { code: 'planSaved', closureId, closure, ...counts } as const;
+    await appendAudit(db, actor, event, { projectId });
     return c.json(saved, 200);
   })
   .openapi(circuit, async (c) => {

@@ -126,7 +126,12 @@ export const projectRoutes = router()
       await putProject(on, saved);
       if (!known) await makeOwner(tx, actor, project.id);
       const parts = partsChanged(known ?? {}, saved);
-      await appendAudit(tx, actor, { code: 'projectChanged', parts }, { projectId: project.id });
+      await appendAudit(
+        tx,
+        actor,
+        known ? { code: 'projectChanged', parts } : { code: 'projectAdded', name: saved.name },
+        { projectId: project.id },
+      );
     });
     return c.json({ id: project.id }, 200);
   });

@@ -45,6 +45,6 @@ export const spliceRoutes = router().openapi(post, async (c) => {
   const { projectId } = c.req.valid('param');
   const body = c.req.valid('json');
   const added = await importList(c.var.db, projectId, body);
-  await appendAudit(c.var.db, c.var.actor, { code: 'listImported' }, { projectId });
+  await appendAudit(c.var.db, c.var.actor, { code: 'listImported', ...added }, { projectId });
   return c.json(added, 200);
 });

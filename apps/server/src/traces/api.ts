@@ -190,6 +190,7 @@ export const circuit = route(inProject('read'), {
       lengthM: z.number(),
       traces: z.array(
         z.object({
+          measuredAt: timeSchema.nullable(),
           id: z.string(),
           name: z.string(),
           direction: directionSchema,

@@ -49,7 +49,8 @@ export function circuitView(proof: Proof, cableId: string, fiber: number) {
       sheathM,
     })),
     lengthM: length,
-    traces: own.map(({ id, name, direction, wavelengthNm, endM }) => ({
+    traces: own.map(({ id, name, direction, wavelengthNm, endM, measuredAtMs }) => ({
+      measuredAt: measuredAtMs === null ? null : new Date(measuredAtMs).toISOString(),
       id,
       name,
       direction,

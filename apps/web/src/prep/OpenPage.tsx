@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
-import type { Splice } from '@cordel/core';
+import type { Cable, EntryKind, Splice } from '@cordel/core';
 import { openPage as t } from '@cordel/text/pages/prep/OpenPage';
 import { useWork } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
@@ -119,16 +119,23 @@ function AddCable({
   closureId: string;
 }) {
   const { cables } = useProjectView();
+  const [asked, setAsked] = useState<string | null>(null);
   const work = useWork(closureId);
   const used = new Set(
     (work.data?.splices ?? []).flatMap((splice) => [splice.cableA, splice.cableB]),
   );
+  // What passes is not cut off: where no plan says it, a person does before anything else.
+  const isPlanned = (cable: Cable) => used.has(cable.id) || cable.makeUp.kind === 'drop';
   const entered = new Set(opened.assembly.entries.map((entry) => entry.cableId));
   const open = cables.filter((cable) => !entered.has(cable.id));
   // Cables that the splices name come first: they must enter here.
   const sorted = [...open].sort((a, b) => Number(used.has(b.id)) - Number(used.has(a.id)));
   if (open.length === 0) return null;
   const missing = open.filter((cable) => used.has(cable.id));
+  const add = (cable: Cable, kind?: EntryKind) => {
+    setAsked(null);
+    hook.change({ kind: 'add', entry: { ...newEntry(cable), ...(kind && { kind }) } });
+  };
   return (
     <View style={{ gap: 8 }}>
       {missing.length > 0 ? (
@@ -143,10 +150,23 @@ function AddCable({
             key={cable.id}
             label={t('addName', { name: cable.name })}
             look={used.has(cable.id) ? 'next' : 'plain'}
-            onPress={() => hook.change({ kind: 'add', entry: newEntry(cable) })}
+            aria-expanded={isPlanned(cable) ? undefined : asked === cable.id}
+            onPress={() => (isPlanned(cable) ? add(cable) : setAsked(cable.id))}
           />
         ))}
       </View>
+      {sorted
+        .filter(({ id }) => id === asked)
+        .map((cable) => (
+          <Card key={cable.id} style={{ gap: 8 }}>
+            <Text kind="strong">{t('howDoesItEnter', { name: cable.name })}</Text>
+            <Text color="ink2">{t('noPlanSaysIt')}</Text>
+            <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+              <Button label={t('itPasses')} onPress={() => add(cable, 'express')} />
+              <Button label={t('itEndsHere')} onPress={() => add(cable, 'end')} />
+            </View>
+          </Card>
+        ))}
     </View>
   );
 }

@@ -4613,6 +4613,8 @@ export interface paths {
                             }[];
                             lengthM: number;
                             traces: {
+                                /** Format: date-time */
+                                measuredAt: string | null;
                                 id: string;
                                 name: string;
                                 /** @enum {string} */
@@ -9246,4 +9248,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = 'b6442a6434d3a8a7';
+export const API_DIGEST = '06569ca228a02695';

@@ -14,15 +14,20 @@ import { Sheet } from '@/ui/Sheet';
 import { TextField } from '@/ui/TextField';
 import { Text } from '@/ui/Text';
 import { useColors } from '@/ui/theme';
+import { shotNames } from '../shotName';
 import { PlaceForm } from './FileRows';
 import type { OwnPlace } from './useTraceImport';
 
 const STEP = 30;
 
+/** When a trace was shot; null where the instrument's clock was never set. */
+const shotAt = ({ measuredAtS }: ShownTrace['facts']): string | null =>
+  measuredAtS * 1000 < Date.UTC(2000, 0, 1) ? null : new Date(measuredAtS * 1000).toISOString();
+
 /** The traces that are here: where each belongs, its file, and a way to put it right. */
 export function HereRows({ here }: { here: readonly ShownTrace[] }) {
   const colors = useColors();
-  const { cable } = useProjectView();
+  const { cable, project } = useProjectView();
   const [find, setFind] = useState('');
   const [shown, setShown] = useState(STEP);
   const [opened, setOpened] = useState<ShownTrace | null>(null);
@@ -40,8 +45,11 @@ export function HereRows({ here }: { here: readonly ShownTrace[] }) {
       : place
         ? t('setAsideWhy', { why: place.why ?? '' })
         : t('belongsNowhereYet');
+  const moments = here.map((row) => ({ name: row.name, measuredAt: shotAt(row.facts) }));
+  const shotName = shotNames(moments, project.units.timeZone);
+  const nameOf = ({ name, facts }: ShownTrace) => shotName({ name, measuredAt: shotAt(facts) });
   const list = here.filter((row) =>
-    `${row.name} ${wordsOf(row)}`.toLowerCase().includes(find.trim().toLowerCase()),
+    `${nameOf(row)} ${wordsOf(row)}`.toLowerCase().includes(find.trim().toLowerCase()),
   );
   return (
     <View style={{ gap: 8 }}>
@@ -65,7 +73,7 @@ export function HereRows({ here }: { here: readonly ShownTrace[] }) {
             }}
           >
             <View style={{ flexGrow: 1, minWidth: 190 }}>
-              <Text kind="strong">{row.name}</Text>
+              <Text kind="strong">{nameOf(row)}</Text>
               <Text color={row.place?.cableId ? 'ink2' : 'accent'}>{wordsOf(row)}</Text>
               {row.receivedAt === null ? <Text>{t('waitsToBeSent')}</Text> : null}
               {row.facts.warnings.map(traceWarningText).map((text) => (
@@ -75,7 +83,7 @@ export function HereRows({ here }: { here: readonly ShownTrace[] }) {
               ))}
             </View>
             <Button
-              label={t('fixName', { name: row.name })}
+              label={t('fixName', { name: nameOf(row) })}
               look="bare"
               icon="pencil-outline"
               onPress={() => setOpened(row)}
@@ -84,7 +92,7 @@ export function HereRows({ here }: { here: readonly ShownTrace[] }) {
             </Button>
             {row.receivedAt === null ? null : (
               <Button
-                label={t('saveTheFile', { name: row.name })}
+                label={t('saveTheFile', { name: nameOf(row) })}
                 look="bare"
                 icon="download"
                 onPress={() => window.open(`/api/traces/${row.id}/file.sor`, '_self')}

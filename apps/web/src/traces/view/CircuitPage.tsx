@@ -21,6 +21,7 @@ import { OverTime } from './OverTime';
 import { OwnTables } from './OwnTables';
 import { TraceCanvas } from './TraceCanvas';
 import type { Peg, StringLook } from './draw';
+import { shotNames } from '../shotName';
 import { shownOf } from './shownOf';
 import { type TraceView, useTraceView } from './useTraceView';
 import type { OddOne, ShownTrace } from './view.worker';
@@ -105,6 +106,8 @@ function CircuitTraces({
   fiber: number;
 }) {
   const wide = useWide();
+  const { project } = useProjectView();
+  const { timeZone } = project.units;
   const [width, setWidth] = useState(340);
   const wavelengths = useMemo(
     () =>
@@ -127,16 +130,23 @@ function CircuitTraces({
   const view = useTraceView(traces, circuit.lengthM, width - 46, glass === 'level');
   const odd = useOddOne(view, traces, mode, circuit.lengthM);
   const looks = useMemo((): StringLook[] => {
-    if (mode === 'both')
-      return traces.map(({ id, back }) => ({
+    if (mode === 'both') {
+      const named = traces.map(({ id, back }) => ({
         id,
-        label: shared('fromPlace', {
+        name: shared('fromPlace', {
           name: (back ? circuit.points.at(-1)! : circuit.points[0]!).name,
         }),
+        measuredAt: circuit.traces.find((trace) => trace.id === id)?.measuredAt ?? null,
+      }));
+      const nameOf = shotNames(named, timeZone);
+      return traces.map(({ id, back }, index) => ({
+        id,
+        label: nameOf(named[index]!),
         hollow: back,
         strong: true,
         drop: 0,
       }));
+    }
     const own = circuit.peers.filter(({ id }) => traces.some((trace) => trace.id === id));
     return own.map(({ id, fiber: number }, index) => ({
       id,
@@ -146,8 +156,7 @@ function CircuitTraces({
       // Strings side by side, so that each can be told.
       drop: 0.3 * index,
     }));
-  }, [circuit, traces, mode, odd, fiber]);
-  const { project } = useProjectView();
+  }, [circuit, traces, mode, odd, fiber, timeZone]);
   const router = useRouter();
   const unit = project.units.distance;
   const pegs = useMemo(() => pegsOf(circuit, nm), [circuit, nm]);

@@ -9,6 +9,7 @@ import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 import { useColors } from '@/ui/theme';
 import type { CircuitAnswer } from '../queries';
+import { shotNames } from '../shotName';
 import { TableRow } from './TableRow';
 import { type TraceView, useTable } from './useTraceView';
 import type { ShownTrace, TraceTable } from './view.worker';
@@ -24,7 +25,8 @@ export function OwnTables({
   traces: readonly ShownTrace[];
 }) {
   const colors = useColors();
-  const unit = useProjectView().project.units.distance;
+  const { timeZone, distance: unit } = useProjectView().project.units;
+  const nameOf = shotNames(circuit.traces, timeZone);
   const [id, setId] = useState<string | null>(null);
   const trace = traces.find((one) => one.id === id) ?? null;
   const table = useTable(view.viewer, trace);
@@ -39,7 +41,7 @@ export function OwnTables({
           .map((one) => (
             <Button
               key={one.id}
-              label={one.name}
+              label={nameOf(one)}
               look={one.id === id ? 'dark' : 'plain'}
               aria-pressed={one.id === id}
               onPress={() => setId(one.id === id ? null : one.id)}

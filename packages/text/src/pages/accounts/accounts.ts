@@ -149,8 +149,13 @@ const EVENTS: Readonly<Record<string, string>> = {
   roleChanged: '{person} made {name} {to}, who was {from}',
   roleTaken: '{person} took {name}, who was {from}, out of the project',
   projectChanged: '{person} changed {parts}',
-  planSaved: '{person} saved a plan',
-  listImported: '{person} imported a splice list',
+  projectAdded: '{person} added the project {name}',
+  planSaved:
+    '{person} saved the plan of {closure}: {added, plural, one {# splice} other {# splices}} added, {moved} moved, {dropped} taken out, {retired} made ones removed',
+  planSavedBefore: '{person} saved a plan',
+  listImported:
+    '{person} imported a splice list: {splices, plural, one {# splice} other {# splices}}, {closures, plural, one {# closure} other {# closures}}, {cables, plural, one {# cable} other {# cables}} added',
+  listImportedBefore: '{person} imported a splice list',
   exported: '{person} took a copy: {what}',
   backedUp: 'A backup was made',
 };
@@ -169,6 +174,15 @@ const PARTS: Readonly<Record<string, string>> = {
   practiceOnly: 'practice only',
 };
 
+/** Copies that are taken, as people read them. */
+const COPIES: Readonly<Record<string, string>> = {
+  package: 'the handover package',
+  document: 'the project file',
+  zip: 'the project file with its photos and traces',
+  splices: 'the table of splices',
+  evidence: 'the table of entries',
+};
+
 interface AuditEvent {
   code: string;
   person: string | null;
@@ -177,15 +191,18 @@ interface AuditEvent {
 
 /** What the audit trail tells of, in words; its code where this page does not know it. */
 export function auditText({ code, person, parameters }: AuditEvent): string {
-  const text = EVENTS[code];
+  // Lines from before their counts were kept have less to tell.
+  const isCounted = 'added' in parameters || 'splices' in parameters;
+  const text = (isCounted ? undefined : EVENTS[`${code}Before`]) ?? EVENTS[code];
   if (text === undefined) return code;
-  const { parts, note, ...others } = parameters;
+  const { parts, note, what, ...others } = parameters;
   const names = Array.isArray(parts)
     ? parts.map((part) => PARTS[String(part)]).filter(Boolean)
     : [];
   return fill(text, {
     person: person ?? '?',
     parts: names.join(', ') || 'settings',
+    what: COPIES[String(what)] ?? String(what),
     note: typeof note === 'string' && note !== '' ? note : 'none',
     ...(others as Record<string, string>),
   });

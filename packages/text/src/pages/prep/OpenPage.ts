@@ -9,6 +9,11 @@ export const openPage = phrases({
   fromTheClosureToWhereIt: 'From the closure to where it is spliced',
   hardware: 'Hardware',
   namePlugs: '{name}: {plugs, plural, one {# plug} other {# plugs}}',
+  howDoesItEnter: 'How does {name} enter?',
+  itEndsHere: 'It ends here: cut end',
+  itPasses: 'It passes through: express',
+  noPlanSaysIt:
+    'No splice is planned on it here. The sheath of an express cable is opened and the cable is not cut.',
   notHere: 'Not here',
   openTheCables: 'Open the cables',
   plugEveryUnusedHole: 'Plug every unused hole.',

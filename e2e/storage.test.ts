@@ -74,8 +74,10 @@ describe('a device without room', () => {
     await session.send('Storage.overrideQuotaForOrigin', { origin: server.url, quotaSize: 1 });
     await bench(person);
     const before = await done();
-    for (let count = 0; count < 3; count++) await keepOne(person);
-    await spliced(before + 3);
+    for (let count = 1; count <= 3; count++) {
+      await keepOne(person);
+      await spliced(before + count);
+    }
     await seesNot(person.page, 'not safe');
   });
 

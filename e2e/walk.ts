@@ -82,6 +82,8 @@ export const faultsOf = (page: Page): Promise<string[]> =>
 export interface Control {
   index: number;
   name: string;
+  /** What it looks like: rows of a list are of one kind. */
+  kind: string;
 }
 
 const CONTROLS =
@@ -101,7 +103,8 @@ export const controlsOf = (page: Page): Promise<Control[]> =>
         .replace(/\s+/g, ' ')
         .trim()
         .slice(0, 60);
-      return [{ index, name }];
+      const icon = node.querySelector('path')?.getAttribute('d')?.slice(0, 24) ?? '';
+      return [{ index, name, kind: `${node.getAttribute('role')} ${node.className} ${icon}` }];
     });
   }, CONTROLS);
 
@@ -151,7 +154,7 @@ export const watchPresses = (page: Page): Promise<unknown> =>
   });
 
 /** Waits until a page stands: it shows something, waits for nothing, and is the same three times in a row. */
-export async function settle(page: Page, mostMs = 3000): Promise<void> {
+export async function settle(page: Page, mostMs = 10_000): Promise<void> {
   const end = Date.now() + mostMs;
   let [before, same] = ['', 0];
   while (Date.now() < end && same < 3) {
@@ -191,6 +194,24 @@ export async function pressAndLook(page: Page, { index, name }: Control): Promis
   const faults = (await faultsOf(page)).map((fault) => `after “${name}”: ${fault}`);
   if ((await stateOf(page)) === before) faults.push(`“${name}” changes nothing and says nothing`);
   return faults;
+}
+
+/** Of each kind of control as many as are asked for, in their order. */
+export function fewOfAKind(controls: readonly Control[], most: number): Control[] {
+  const counts = new Map<string, number>();
+  return controls.filter(({ kind }) => {
+    const count = (counts.get(kind) ?? 0) + 1;
+    counts.set(kind, count);
+    return count <= most;
+  });
+}
+
+/** Controls that a press brought with it: of the sheet it opened, or those that were not there. */
+export async function controlsBrought(page: Page, before: readonly Control[]): Promise<Control[]> {
+  const known = new Set(before.map(({ name }) => name));
+  const isOpen = await page.evaluate(() => document.querySelector('[role=dialog]') !== null);
+  const now = await controlsOf(page);
+  return isOpen ? now : now.filter(({ name }) => !known.has(name));
 }
 
 /** Closes a sheet that is open by Esc, and says what is wrong with that. */

@@ -5,19 +5,18 @@ import {
   type Person,
   type Server,
   WIDE,
-  makeProject,
-  newId,
-  newPerson,
-  readApi,
   removeServer,
   startBrowser,
   startServer,
-  writeApi,
 } from './app.ts';
+import { SCENES, type Scene, type SceneName, Stage } from './scenes.ts';
 import {
+  type Control,
   closeByEsc,
+  controlsBrought,
   controlsOf,
   faultsOf,
+  fewOfAKind,
   pathOf,
   pressAndLook,
   routesOf,
@@ -25,21 +24,25 @@ import {
   watchPresses,
 } from './walk.ts';
 
-jest.setTimeout(3_600_000);
+jest.setTimeout(7_200_000);
 
 /**
- * `CORDEL_WALK=all` presses every control of every page in every scene; else one of some, by a seed that differs from day
- * to day.
- * `CORDEL_WALK_SEED` repeats a walk, and `CORDEL_WALK_ROUTE` walks the routes that hold these letters alone.
+ * `CORDEL_WALK=all` presses every control of every page in every scene, and every control that a press brings;
+ * `CORDEL_WALK=kinds` does so with two controls of each look, so that long lists are not pressed through. Else every
+ * route is opened in three scenes, and something pressed on some, by a seed that differs from day to day.
+ * `CORDEL_WALK_SEED` repeats a walk; `CORDEL_WALK_SCENE` and `CORDEL_WALK_ROUTE` walk what holds these letters alone.
  */
-const ALL = process.env['CORDEL_WALK'] === 'all';
+const WALK = process.env['CORDEL_WALK'] ?? '';
+const MOST_OF_A_KIND = WALK === 'kinds' ? 2 : Infinity;
 const SEED = Number(process.env['CORDEL_WALK_SEED'] ?? Math.floor(Date.now() / 86_400_000));
-const ONLY = process.env['CORDEL_WALK_ROUTE'] ?? '';
+const ONLY_SCENE = process.env['CORDEL_WALK_SCENE'] ?? '';
+const ONLY_ROUTE = process.env['CORDEL_WALK_ROUTE'] ?? '';
 /** The share of pages on which a short walk presses a control. */
 const SHARE = 0.3;
 
 let server: Server;
 let browser: Browser;
+let stage: Stage;
 /** A random number from 0 to 1, by the seed. */
 let state = SEED;
 const random = () => {
@@ -47,92 +50,17 @@ const random = () => {
   return state / 2 ** 32;
 };
 
-interface Scene {
-  name: string;
-  projectId: string;
-  closureId: string;
-  code: string;
-}
-const scenes: Scene[] = [];
-
-/** A project that nobody has put anything into. */
-async function emptyProject(): Promise<string> {
-  const [demo] = await readApi<{ id: string }[]>(server, '/projects');
-  const { project } = await readApi<{ project: object }>(server, `/projects/${demo!.id}`);
-  const id = newId();
-  await writeApi(server, 'PUT', `/projects/${id}`, { ...project, id, name: 'Empty line' });
-  return id;
-}
-
-/** A network unlike the demo: ports at both ends, a splitter, ribbons, groups, nothing placed or prepared. */
-async function ownNetwork(): Promise<string> {
-  const cable = (kind: object) => ({ ...kind });
-  const projectId = await makeProject(
-    server,
-    'Own network',
-    {
-      F: cable({ kind: 'loose-tube', tubes: 2, fibersPerTube: 12 }),
-      G: cable({ kind: 'grouped-tube', tubes: 1, groupsPerTube: 2 }),
-      R: cable({ kind: 'ribbon', ribbons: 2 }),
-      T: cable({ kind: 'ribbon', ribbons: 2 }),
-    },
-    [
-      ...Array.from(
-        { length: 6 },
-        (_, at) => `North box,1,${at + 1},F,${at + 1},G,${at + 1},single`,
-      ),
-      ...Array.from({ length: 12 }, (_, at) => `South box,1,1,R,${at + 1},T,${at + 1},ribbon`),
-    ],
-  );
-  const { project, closures } = await readApi<{
-    project: { units: object };
-    closures: { id: string; name: string }[];
-  }>(server, `/projects/${projectId}`);
-  const us = { length: 'in', distance: 'ft', pressure: 'psi', temperature: 'F', altitude: 'ft' };
-  await writeApi(server, 'PUT', `/projects/${projectId}`, {
-    ...project,
-    units: { ...project.units, ...us, paper: 'Letter' },
-  });
-  const at = closures.find(({ name }) => name === 'North box')!.id;
-  const device = (name: string, makeUp: object) => ({
-    id: newId(),
-    projectId,
-    name,
-    makeUp,
-    schemeId: 'tia-598',
-    closureId: at,
-  });
-  for (const one of [
-    device('P1', { kind: 'ports', place: 'panel', ports: 12, connector: 'SC', polish: 'APC' }),
-    device('S1', { kind: 'splitter', outputs: 4 }),
-  ])
-    await writeApi(server, 'PUT', `/cables/${one.id}`, one);
-  return projectId;
-}
-
-async function sceneOf(name: string, projectId: string): Promise<Scene> {
-  const { closures } = await readApi<{ closures: { id: string }[] }>(
-    server,
-    `/projects/${projectId}`,
-  );
-  return { name, projectId, closureId: closures[0]?.id ?? newId(), code: 'AAAAAA' };
-}
-
 beforeAll(async () => {
   [server, browser] = await Promise.all([startServer({ demo: true }), startBrowser()]);
-  const [demo] = await readApi<{ id: string }[]>(server, '/projects');
-  scenes.push(await sceneOf('demo', demo!.id));
-  scenes.push(await sceneOf('own network', await ownNetwork()));
-  scenes.push(await sceneOf('empty project', await emptyProject()));
+  stage = new Stage(browser, server);
 });
 afterAll(async () => {
   await browser?.close();
-  if (server) await removeServer(server);
+  for (const one of [server, ...(stage?.servers ?? [])]) if (one) await removeServer(one);
 });
 
-/** A person whose page notes errors, and answers of the server that are its own fault. */
-async function walkerOf(size: typeof PHONE): Promise<Person> {
-  const person = await newPerson(browser, server, 'W. Walker', size);
+/** Notes answers of the server that are its own fault, and what a press does that is not seen. */
+async function watched(person: Person): Promise<Person> {
   await watchPresses(person.page);
   person.page.on('response', (response) => {
     if (response.status() >= 500) person.trouble.push(`${response.status()} ${response.url()}`);
@@ -141,12 +69,12 @@ async function walkerOf(size: typeof PHONE): Promise<Person> {
   return person;
 }
 
-const ROUTES = routesOf().filter((route) => route.includes(ONLY));
+const ROUTES = routesOf().filter((route) => route.includes(ONLY_ROUTE));
 
 /** Opens a route of a scene and gives what is wrong with it. */
 async function walkRoute(person: Person, scene: Scene, route: string): Promise<string[]> {
   const { page, trouble } = person;
-  const url = server.url + pathOf(route, { ...scene });
+  const url = new URL(page.url()).origin + pathOf(route, scene.values);
   const open = async () => {
     await page.goto(url, { waitUntil: 'domcontentloaded' });
     await settle(page);
@@ -154,37 +82,61 @@ async function walkRoute(person: Person, scene: Scene, route: string): Promise<s
   await open();
   const faults = await faultsOf(page);
   const controls = await controlsOf(page);
+  const take = (found: string[], name: string) =>
+    faults.push(...[...found, ...trouble.splice(0)].map((fault) => `after “${name}”: ${fault}`));
+  const press = async (control: Control) => {
+    const found = await pressAndLook(page, control);
+    const brought = WALK === '' ? [] : await controlsBrought(page, controls);
+    take([...found, ...(await closeByEsc(page))], control.name);
+    return fewOfAKind(brought, MOST_OF_A_KIND);
+  };
   const few = random() < SHARE ? 1 : 0;
-  const chosen = ALL ? controls : [...controls].sort(() => random() - 0.5).slice(0, few);
-  for (const [turn, control] of chosen.entries()) {
-    if (turn > 0) await open();
-    faults.push(...(await pressAndLook(page, control)));
-    faults.push(...(await closeByEsc(page)).map((fault) => `after “${control.name}”: ${fault}`));
-    faults.push(...trouble.splice(0).map((one) => `after “${control.name}”: ${one}`));
+  const chosen =
+    WALK === ''
+      ? [...controls].sort(() => random() - 0.5).slice(0, few)
+      : fewOfAKind(controls, MOST_OF_A_KIND);
+  let isFresh = true;
+  for (const control of chosen) {
+    if (!isFresh) await open();
+    isFresh = false;
+    for (const inner of await press(control)) {
+      await open();
+      await pressAndLook(page, control);
+      const names = `${control.name} / ${inner.name}`;
+      take([...(await pressAndLook(page, inner)), ...(await closeByEsc(page))], names);
+    }
   }
   faults.push(...trouble.splice(0));
-  return [...new Set(faults)].map((fault) => `${scene.name} ${route}: ${fault}`);
+  return [...new Set(faults)].map((fault) => `${route}: ${fault}`);
 }
 
-const WALKS = [
-  ['phone', PHONE, 0],
-  ['phone', PHONE, 1],
-  ['phone', PHONE, 2],
-  ['wide screen', WIDE, 0],
-  ['wide screen', WIDE, 1],
-  ['wide screen', WIDE, 2],
-] as const;
-
-/** The demo on a phone and a network unlike it on both; the long walk has the rest. */
-const SHORT = [WALKS[0], WALKS[4]];
+const SIZES = { phone: PHONE, 'wide screen': WIDE };
+type Size = keyof typeof SIZES;
+const WHOLE = SCENES.flatMap((name): [SceneName, Size][] => [
+  [name, 'phone'],
+  [name, 'wide screen'],
+]);
+/** The demo on a phone, a network unlike it on a wide screen, and one of the others. */
+const OTHERS = WHOLE.filter(([name]) => name !== 'demo' && name !== 'own network');
+const SHORT: [SceneName, Size][] = [
+  ['demo', 'phone'],
+  ['own network', 'wide screen'],
+  OTHERS[SEED % OTHERS.length]!,
+];
+const WALKS = (WALK === '' && ONLY_SCENE === '' ? SHORT : WHOLE).filter(([name]) =>
+  name.includes(ONLY_SCENE),
+);
 
 describe('every route is opened, and what is on it pressed', () => {
-  test.each(ALL ? WALKS : SHORT)('on a %s', async (_, size, index) => {
-    const scene = scenes[index]!;
-    const person = await walkerOf(size);
+  test.each(WALKS)('%s, on a %s', async (name, size) => {
+    const scene = await stage.scene(name);
+    const person = await watched(await scene.person(SIZES[size]));
+    if (person.page.url() === 'about:blank') await person.page.goto(server.url);
+    person.trouble.splice(0);
     const faults: string[] = [];
-    // A page without parameters is the same in every scene.
-    const routes = index === 0 ? ROUTES : ROUTES.filter((route) => route.startsWith('/p/'));
+    // A page without parameters is the same in most scenes.
+    const isWhole = name === 'demo' || name === 'offline' || name === 'reader';
+    const routes = isWhole ? ROUTES : ROUTES.filter((route) => route.startsWith('/p/'));
     for (const route of routes) faults.push(...(await walkRoute(person, scene, route)));
     await person.context.close();
     if (faults.length > 0) faults.push(`repeat with CORDEL_WALK_SEED=${SEED}`);

@@ -77,19 +77,21 @@ export function ClosuresPage() {
             <Button
               key={closure.id}
               onPress={() => setOpen(closure.id)}
-              style={{ justifyContent: 'space-between' }}
+              style={{ justifyContent: 'flex-start' }}
             >
-              <Text kind="name">{closure.name}</Text>
-              <Text color="ink2">
-                {t('distanceTrays', {
-                  distance:
-                    closure.distance === null
-                      ? common('noDistance')
-                      : formatDistance(closure.distance, project.units.distance),
-                  trays: closure.trays.length,
-                })}
-                {` · ${hardwareOf(closure.id) || t('noHardware')}`}
-              </Text>
+              <View style={{ gap: 2, paddingVertical: 4 }}>
+                <Text kind="name">{closure.name}</Text>
+                <Text color="ink2">
+                  {t('distanceTrays', {
+                    distance:
+                      closure.distance === null
+                        ? common('noDistance')
+                        : formatDistance(closure.distance, project.units.distance),
+                    trays: closure.trays.length,
+                  })}
+                  {` · ${hardwareOf(closure.id) || t('noHardware')}`}
+                </Text>
+              </View>
             </Button>
           ),
         )}

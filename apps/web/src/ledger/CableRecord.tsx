@@ -68,14 +68,14 @@ function FiberColors({ cableId }: { cableId: string }) {
   const step = (by: number) => read.ok && setTyped(String(read.value + by));
   return (
     <View style={{ gap: 8 }}>
-      <View style={{ flexDirection: 'row', gap: 8, alignItems: 'flex-start' }}>
-        <TextField
-          label={t('colorsOfFiber')}
-          value={typed}
-          hint={t('numberPlaceOrColors')}
-          problem={read.ok ? undefined : fiberProblemText(read.error)}
-          onChange={setTyped}
-        />
+      <TextField
+        label={t('colorsOfFiber')}
+        value={typed}
+        hint={t('numberPlaceOrColors')}
+        problem={read.ok ? undefined : fiberProblemText(read.error)}
+        onChange={setTyped}
+      />
+      <View style={{ flexDirection: 'row', gap: 8 }}>
         <Button
           label={t('before')}
           disabled={!read.ok || read.value <= 1}

@@ -198,7 +198,7 @@ function Side({
       {address ? <FiberEye address={address} size={36} /> : null}
       <View style={{ flexShrink: 1 }}>
         <Text kind="strong">{`${cable} ${device ?? fiber}`}</Text>
-        {address ? <Text kind="small">{addressParts(address).join(' ')}</Text> : null}
+        {address ? <Text kind="small">{addressParts(address).join(' · ')}</Text> : null}
       </View>
     </View>
   );

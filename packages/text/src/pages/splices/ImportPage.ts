@@ -22,7 +22,7 @@ export const importPage = phrases({
   whatEachIsMadeOfProposed:
     'What each is made of. Proposed from the highest fiber in the list: check it.',
   aListCsvOrXlsxWith:
-    'A list (CSV or XLSX) with the columns {needed}; {optional} where it has them. Rows above the titles, headings, notes and totals are passed over; a blank or a ditto mark under a name means the same as above. Slots may be a range (1-12). Comma, semicolon or tab. Other columns are kept. A fiber is a number (100), a place (9/4) or colours (tube 9 brown).',
+    'A list (CSV or XLSX) with the columns {needed}; {optional} where it has them. Rows above the titles, headings, notes and totals are passed over; a blank or a ditto mark under a name means the same as above. Slots may be a range (1-12). Comma, semicolon or tab. Other columns are kept. A fiber is a number (100), a place (9/4) or colors (tube 9 brown).',
   theTitlesAreInRowWhat:
     'The titles are in row {titlesRow}; what stands above them is passed over.',
 });

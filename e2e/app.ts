@@ -423,6 +423,7 @@ export async function makeProject(
     const record = { id, projectId, name: cable, makeUp, schemeId: 'tia-598' };
     await writeApi(server, 'PUT', `/cables/${id}`, record);
   }
+  if (rows.length === 0) return projectId;
   await writeApi(server, 'POST', `/projects/${projectId}/splice-list`, {
     importId: newId(),
     text: [LIST_TITLES, ...rows].join('\r\n'),

@@ -49,6 +49,20 @@ describe('the verdict on a splice', () => {
     expect(judge((s) => [s.attempt(50)])).toMatchObject({ redo: false });
   });
 
+  it('tells the worst figure where more than one wavelength is over its limit', () => {
+    for (const losses of [
+      [300, 310],
+      [310, 300],
+    ] as const) {
+      const judged = judge((s) => [
+        s.attempt(20),
+        ...both(s, 1310, losses[0]),
+        ...both(s, 1550, losses[1]),
+      ]);
+      expect(judged).toMatchObject({ verdict: 'fail', figure: { lossHalfMdb: 620 } });
+    }
+  });
+
   it('leaves a high estimate alone once the two-way average is good', () => {
     const judged = judge((s) => [s.attempt(120), ...both(s, 1310, 40), ...both(s, 1550, 50)]);
     expect(judged).toMatchObject({ verdict: 'pass', redo: false, missing: [] });

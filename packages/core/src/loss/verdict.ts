@@ -85,7 +85,9 @@ function judgeEnd(spliceState: SpliceState, joint: JointKind, limits: Limits): J
   const figure = figures.length > 0 ? worstOfStrongest(figures) : null;
   const stands = { figure, missing: [], tries };
   if (ruled) return ruled.verdict === 'dead' || ruled.redo ? ruled : { ...ruled, ...stands };
-  const over = figures.find((one) => one.grade === 'insertion' && isOver(one, joint, limits));
+  const over = worstOf(
+    figures.filter((one) => one.grade === 'insertion' && isOver(one, joint, limits)),
+  );
   if (over || inspection.face === 'fail' || inspection.light === 'none')
     return { verdict: 'fail', redo: true, ...stands, figure: over ?? figure };
   if (tries === 0 && figures.length === 0 && inspection.light === null)
@@ -129,9 +131,11 @@ function judgeByFigures(spliceState: SpliceState, joint: JointKind, limits: Limi
   if (ruled) return { ...ruled, ...speaking, figure: ruled.redo ? null : speaking.figure };
   // A measured figure over its limit fails the splice at any wavelength, asked for or not.
   const measured = figures.flatMap(({ wavelengthNm }) => wavelengthNm ?? []);
-  const over = [...limits.wavelengths, ...measured]
-    .map((nm) => strongestAt(figures, nm, limits.grade))
-    .find((figure) => figure !== undefined && isOver(figure, joint, limits));
+  const over = worstOf(
+    [...limits.wavelengths, ...measured]
+      .flatMap((nm) => strongestAt(figures, nm, limits.grade) ?? [])
+      .filter((figure) => isOver(figure, joint, limits)),
+  );
   if (over) return { verdict: 'fail', redo: true, ...speaking, figure: over };
   if (figures.length === 0 && tries === 0) return { verdict: 'open', redo: false, ...speaking };
   if (missing.length === 0) return { verdict: 'pass', redo: false, ...speaking };
@@ -157,10 +161,15 @@ function strongestAt(figures: readonly Figure[], nm: number, grade: Grade): Figu
 
 function worstOfStrongest(figures: readonly Figure[]): Figure {
   const grade = Math.max(...figures.map((figure) => gradeRank(figure.grade)));
-  return figures
-    .filter((figure) => gradeRank(figure.grade) === grade)
-    .reduce((worst, figure) => (figure.lossHalfMdb > worst.lossHalfMdb ? figure : worst));
+  return worstOf(figures.filter((figure) => gradeRank(figure.grade) === grade))!;
 }
+
+/** The figure with the highest loss; the first of equals, null of none. */
+const worstOf = (figures: readonly Figure[]): Figure | null =>
+  figures.reduce<Figure | null>(
+    (worst, figure) => (worst && worst.lossHalfMdb >= figure.lossHalfMdb ? worst : figure),
+    null,
+  );
 
 /** What to do after an arc, said at once at the bench. */
 export type Advice = 'good' | 'redo' | 'last try' | 'needs the lead';

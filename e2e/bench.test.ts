@@ -1,4 +1,4 @@
-import { mkdtemp, readFile, readdir, writeFile } from 'node:fs/promises';
+import { mkdtemp, readFile, readdir, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { jest } from '@jest/globals';
@@ -542,6 +542,24 @@ describe('records that are not as they should be', () => {
       await press(page(), 'Save, next');
     },
   );
+
+  step('records of a file are taken for the fibers that wait, in order, at once', async () => {
+    const made = async () => (await rows()).filter(({ tries }) => tries > 0).length;
+    const before = await made();
+    await go('/records');
+    const folder = await mkdtemp(join(tmpdir(), 'cordel-records-'));
+    const file = join(folder, 'shift.csv');
+    const lines = ['Splicing report;;;', 'No;Date;Time;Loss'];
+    for (const at of [2, 0, 1]) lines.push(`${9110 + at};05/04/2026;${8 + at}:15 AM;0.0${at + 1}`);
+    await writeFile(file, lines.join('\n'));
+    await chooseFile(page(), 'Choose a file', file);
+    await sees(page(), 'The titles are in row 2');
+    await press(page(), 'Import 3 records');
+    await press(page(), 'Take 3 records in order');
+    await sees(page(), '3 records count now.');
+    await until(async () => (await made()) === before + 3, 'three splices by their records');
+    await rm(folder, { recursive: true, force: true });
+  });
 });
 
 describe('seeing trouble, planning, practising', () => {

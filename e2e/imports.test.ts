@@ -8,6 +8,7 @@ import {
   type Person,
   type Server,
   chooseFile,
+  fill,
   newPerson,
   press,
   readApi,
@@ -60,6 +61,31 @@ describe('what comes in from files', () => {
     await press(page(), 'Import 2 splices');
     await sees(page(), '2 splices, 1 new closure, 2 new cables.');
   });
+
+  step(
+    'a list as people write it is read as it is meant, and fixed where it is wrong',
+    async () => {
+      const lines = [
+        'Job 12',
+        'Closure;Tray;Slot;Cable;Tube;Fiber;Cable;Tube;Fiber',
+        'Weir hut;1;1;X1;1;5;X2;1;5',
+        ';;2;;;6;;;6',
+        ';;third;;;7;;;7',
+        'Total;;3',
+      ];
+      await writeFile(join(folder, 'people.csv'), lines.join('\r\n'));
+      await page().goto(`${server.url}/p/${project}/kit/import`);
+      await chooseFile(page(), 'Choose a file', join(folder, 'people.csv'));
+      await sees(page(), '“third” is not a slot number');
+      await fill(page(), 'Value at Row 5, Slot', '3');
+      await press(page(), 'Fix Row 5, Slot');
+      await press(page(), '1 row passed over');
+      await sees(page(), /Row 6: total/);
+      await sees(page(), /Row 5 · Weir hut, tray 1, slot 3 X1 7/);
+      await press(page(), 'Import 3 splices');
+      await sees(page(), '3 splices, 1 new closure, 0 new cables.');
+    },
+  );
 
   step('names written in two ways are asked about, and an older encoding is named', async () => {
     // Latin letters as Windows-1252 has them: é is E9.

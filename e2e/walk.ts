@@ -191,7 +191,7 @@ export async function pressAndLook(page: Page, { index, name }: Control): Promis
   );
   if (!isThere) return [];
   await settle(page);
-  const faults = (await faultsOf(page)).map((fault) => `after “${name}”: ${fault}`);
+  const faults = await faultsOf(page);
   if ((await stateOf(page)) === before) faults.push(`“${name}” changes nothing and says nothing`);
   return faults;
 }

@@ -58,7 +58,10 @@ function End({
         <Text kind="strong" numberOfLines={isRibbon ? 1 : 2} style={{ lineHeight: 20 }}>
           {title}
         </Text>
-        <Text numberOfLines={isRibbon ? 1 : 2} style={{ lineHeight: 19, fontSize: 15 }}>
+        <Text
+          numberOfLines={isRibbon ? 1 : address.place.group ? 3 : 2}
+          style={{ lineHeight: 19, fontSize: 15 }}
+        >
           {place}
         </Text>
       </View>

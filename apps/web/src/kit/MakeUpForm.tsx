@@ -58,10 +58,10 @@ export function MakeUpForm({
           })
         }
       />
-      <View style={{ flexDirection: 'row', gap: 12 }}>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
         <TextInput
           mode="outlined"
-          style={{ flex: 1 }}
+          style={{ flex: 1, minWidth: 140 }}
           label={kind.first}
           aria-label={kind.first}
           inputMode="numeric"
@@ -71,7 +71,7 @@ export function MakeUpForm({
         {kind.second ? (
           <TextInput
             mode="outlined"
-            style={{ flex: 1 }}
+            style={{ flex: 1, minWidth: 140 }}
             label={kind.second}
             aria-label={kind.second}
             inputMode="numeric"
@@ -82,7 +82,7 @@ export function MakeUpForm({
         {kind.third ? (
           <TextInput
             mode="outlined"
-            style={{ flex: 1 }}
+            style={{ flex: 1, minWidth: 140 }}
             label={kind.third}
             aria-label={kind.third}
             inputMode="numeric"
@@ -91,6 +91,7 @@ export function MakeUpForm({
           />
         ) : null}
       </View>
+      {kind.third ? <Text kind="small">{t('ribbonsInOneTube')}</Text> : null}
       {value.kind === 'ribbon' ? (
         <Choice<'flat' | 'rollable'>
           label={t('ribbonsAre')}

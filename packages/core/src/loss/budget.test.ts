@@ -41,6 +41,16 @@ describe('the budget of a circuit', () => {
     expect(budget.marginSigmaMdb).toBeCloseTo(Math.hypot(3, 120 * Math.SQRT2), 9);
   });
 
+  it('says what of it nobody measured: connectors without a figure, and splitters', () => {
+    const of = (ends: ({ lossMdb: number; sigmaMdb: number } | null)[]) =>
+      budgetOf({ lengthM: 1000, splices: [], ends, splitterMdb: 7200 }, 1550, USUAL_BUDGET)!
+        .assumedMdb;
+    // Two connector pairs of 250 each, and a splitter; an end with a figure is no guess any more.
+    expect(of([])).toBe(2 * 250 + 7200);
+    expect(of([null, figure(310)])).toBe(250 + 7200);
+    expect(of([figure(200), figure(310)])).toBe(7200);
+  });
+
   it('glass between two wavelengths lies between them; beyond them, or without a length, there is no budget', () => {
     const between = budgetOf({ lengthM: 1000, splices: [] }, 1430, USUAL_BUDGET)!;
     expect(between.expectedMdb - 500).toBeCloseTo(270, 9);

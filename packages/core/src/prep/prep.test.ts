@@ -56,6 +56,27 @@ const marksOf = (own: CutTask, kind: string) =>
     .marks.filter((mark) => mark.kind === kind)
     .map((mark) => mark.at);
 
+describe('transport tubes of a ribbon cable', () => {
+  const tubesOf = (over: Partial<CutTask>) => {
+    const found = BUILT_IN_HARDWARE.flatMap(({ id }) =>
+      cutPlan(task(id, {}, { makeUp: RIBBONS, ...over })).tubing.filter(
+        ({ code }) => code === 'transportTubes',
+      ),
+    );
+    expect(found.length).toBeGreaterThan(0);
+    return found.map(({ count }) => count);
+  };
+
+  it('are as many as the trays that its ribbons go to', () => {
+    expect(new Set(tubesOf({ ribbonTrays: 3 }))).toEqual(new Set([3]));
+    // 24 ribbons fill at least one tray, and at most 24, where no plan says how many.
+    for (const count of tubesOf({})) {
+      expect(count).toBeGreaterThanOrEqual(1);
+      expect(count).toBeLessThanOrEqual(24);
+    }
+  });
+});
+
 // Lengths of opening: common practice, no source. 1 in is 254 tenths of a millimeter.
 describe('a cut cable in a dome', () => {
   const own = task('dome', {});

@@ -5,7 +5,7 @@ export const cablesPage = phrases({
   importingASpliceListAddsIts: 'Importing a splice list adds its cables; or add one here.',
   addACable: 'Add a cable',
   cableName: 'Cable name',
-  modeFieldAt1310NmUm: 'Mode field at 1310 nm, um, as the reel says',
+  modeFieldAt1310NmUm: 'Mode field at 1310 nm, um',
   modeFieldInUm: 'Mode field in um',
   modeFieldTypeItInUm: 'Mode field: type it in um, such as 9.2. {message}',
   noCableYet: 'No cable yet',

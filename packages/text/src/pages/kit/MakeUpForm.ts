@@ -12,7 +12,8 @@ export const makeUpForm = phrases({
   rollable: 'rollable',
   ribbonsAre: 'Ribbons are',
   ribbons: 'Ribbons',
-  ribbonsATube: 'Ribbons a tube, empty for one tube',
+  ribbonsATube: 'Ribbons a tube',
+  ribbonsInOneTube: 'Ribbons a tube stays empty where all of them lie in one.',
   tubes: 'Tubes',
   tubesWithGroups: 'Tubes with groups',
 });

@@ -15,6 +15,7 @@ import {
   Refused,
   SignedOut,
   type Snapshot,
+  Unreached,
   type Write,
   commands,
   newProjectSnapshot,
@@ -103,9 +104,9 @@ export const queryClient = new QueryClient({
 });
 
 // The persister asks anew by itself for what it has restored, and nobody waits for that: one that is given up for a
-// newer state is no failure of the page.
+// newer state, or that finds no signal, is no failure of the page. The query itself says that it failed.
 globalThis.addEventListener?.('unhandledrejection', (event) => {
-  if (isCancelledError(event.reason)) event.preventDefault();
+  if (isCancelledError(event.reason) || event.reason instanceof Unreached) event.preventDefault();
 });
 
 export const renewal = new Renewal(queryClient);

@@ -53,15 +53,16 @@ export function InOrderPart({ bench, closure, splicerId, station }: InOrderProps
         <Button label={t('showAll', { pairs: pairs.length })} onPress={() => setAll(true)} />
       ) : null}
       {stop ? <Notice>{t(stop.code, { number: stop.number })}</Notice> : null}
-      <Button
-        label={t('takeRecords', { records: pairs.length })}
-        look="next"
-        disabled={pairs.length === 0}
-        onPress={() => {
-          bench.dispatch({ type: 'takeAll', pairs });
-          setTaken(pairs.length);
-        }}
-      />
+      {pairs.length > 0 ? (
+        <Button
+          label={t('takeRecords', { records: pairs.length })}
+          look="next"
+          onPress={() => {
+            bench.dispatch({ type: 'takeAll', pairs });
+            setTaken(pairs.length);
+          }}
+        />
+      ) : null}
     </Card>
   );
 }

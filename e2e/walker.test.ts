@@ -29,12 +29,13 @@ jest.setTimeout(7_200_000);
 /**
  * `CORDEL_WALK=all` presses every control of every page in every scene, and every control that a press brings;
  * `CORDEL_WALK=kinds` does so with two controls of each look, so that long lists are not pressed through. Else every
- * route is opened in three scenes, and something pressed on some, by a seed that differs from day to day.
+ * route is opened in three scenes, and something pressed on some, by a seed that stays; long walks have another each day.
  * `CORDEL_WALK_SEED` repeats a walk; `CORDEL_WALK_SCENE` and `CORDEL_WALK_ROUTE` walk what holds these letters alone.
  */
 const WALK = process.env['CORDEL_WALK'] ?? '';
 const MOST_OF_A_KIND = WALK === 'kinds' ? 2 : Infinity;
-const SEED = Number(process.env['CORDEL_WALK_SEED'] ?? Math.floor(Date.now() / 86_400_000));
+const OF_TODAY = Math.floor(Date.now() / 86_400_000);
+const SEED = Number(process.env['CORDEL_WALK_SEED'] ?? (WALK === '' ? 7 : OF_TODAY));
 const ONLY_SCENE = process.env['CORDEL_WALK_SCENE'] ?? '';
 const ONLY_ROUTE = process.env['CORDEL_WALK_ROUTE'] ?? '';
 /** The share of pages on which a short walk presses a control. */

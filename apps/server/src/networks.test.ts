@@ -13,11 +13,12 @@ import { type DrawnNetwork, drawnNetwork } from './testing/drawnNetwork.ts';
 import { type TestApi, startApi } from './testing/api.ts';
 
 /**
- * Networks unlike the demo, drawn anew each day: what pages show of them is reckoned once more here, in plain steps that
- * share nothing with the code. `CORDEL_NETWORKS=200` draws as many; `CORDEL_NETWORKS_SEED` repeats a draw.
+ * Networks unlike the demo, drawn by a seed: what pages show of them is reckoned once more here, in plain steps that
+ * share nothing with the code. `CORDEL_NETWORKS=200` draws as many, others each day; `CORDEL_NETWORKS_SEED` repeats a draw.
  */
 const COUNT = Number(process.env['CORDEL_NETWORKS'] ?? 5);
-const SEED = Number(process.env['CORDEL_NETWORKS_SEED'] ?? Math.floor(Date.now() / 86_400_000));
+const OF_TODAY = Math.floor(Date.now() / 86_400_000);
+const SEED = Number(process.env['CORDEL_NETWORKS_SEED'] ?? (COUNT === 5 ? 1 : OF_TODAY));
 const seeds = Array.from({ length: COUNT }, (_, index) => SEED + index);
 
 let api: TestApi;

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { type SplicerContact, splicerContact } from '@cordel/core';
+import { type SplicerContact, lastHeardAt, splicerContact } from '@cordel/core';
 import { splicerContactTexts as t } from '@cordel/text/pages/bench/splicerContact';
 import type { Station } from './useStation';
 
@@ -19,9 +19,6 @@ export function useContact(station: Station, splicerId: string | null): string {
     const timer = setInterval(() => setNow(Date.now()), 30_000);
     return () => clearInterval(timer);
   }, []);
-  // Records of a file say nothing of the line.
-  const last = station.records.findLast(
-    (record) => record.splicerId === splicerId && !record.isFromFile,
-  );
-  return contactText(splicerContact(last?.receivedAt ?? null, now), station.live);
+  const last = lastHeardAt(station.records, splicerId);
+  return contactText(splicerContact(last, now), station.live);
 }

@@ -18,6 +18,7 @@ import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 import { saveFile } from '@/ui/saveFile';
 import { useColors } from '@/ui/theme';
+import { vanGaps } from './vanGaps';
 
 /** What is packed and in stock, kept on this device. */
 interface Van {
@@ -44,12 +45,7 @@ export function PackPage() {
   });
   const ready = works.flatMap((work) => (work.data ? [work.data] : []));
   const items = useMemo(() => itemsOf(ready, view), [ready, view]);
-  const withoutHardware = chosen
-    .filter(({ id }) => !view.assemblies.find((own) => own.closureId === id)?.hardwareId)
-    .map(({ name }) => name);
-  const skipped = ready
-    .flatMap((work) => benchSplices(work, project.limits))
-    .filter(({ judgement }) => judgement.verdict === 'skipped').length;
+  const { withoutHardware, skipped } = vanGaps(chosen, view.assemblies, ready, project.limits);
   const toggle = (list: readonly string[], key: string) =>
     list.includes(key) ? list.filter((other) => other !== key) : [...list, key];
   const failed = works.find((work) => work.error)?.error ?? null;

@@ -545,7 +545,6 @@ describe('records that are not as they should be', () => {
 
   step('records of a file are taken for the fibers that wait, in order, at once', async () => {
     const made = async () => (await rows()).filter(({ tries }) => tries > 0).length;
-    const before = await made();
     await go('/records');
     const folder = await mkdtemp(join(tmpdir(), 'cordel-records-'));
     const file = join(folder, 'shift.csv');
@@ -555,6 +554,9 @@ describe('records that are not as they should be', () => {
     await chooseFile(page(), 'Choose a file', file);
     await sees(page(), 'The titles are in row 2');
     await press(page(), 'Import 3 records');
+    await sees(page(), 'Take 3 records in order');
+    // What was saved before has arrived by now.
+    const before = await made();
     await press(page(), 'Take 3 records in order');
     await sees(page(), '3 records count now.');
     await until(async () => (await made()) === before + 3, 'three splices by their records');

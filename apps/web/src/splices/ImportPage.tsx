@@ -110,7 +110,7 @@ function FilePart({ flow }: { flow: Import }) {
         </>
       )}
       {flow.busy ? <Notice live>{flow.busy}</Notice> : null}
-      {flow.error ? (
+      {flow.error && !flow.preview ? (
         <Notice word={common('notRead')} color="accent" live>
           {flow.error}
         </Notice>

@@ -48,6 +48,11 @@ function ReadyPart({ flow }: { flow: Import }) {
         disabled={flow.busy !== '' || flow.names.open > 0 || splices === 0}
         onPress={() => void flow.runImport()}
       />
+      {flow.error ? (
+        <Notice word={t('notImported')} color="accent" live>
+          {flow.error}
+        </Notice>
+      ) : null}
       {flow.bringing ? <Notice live>{t('allOfItOrNothingA', { busy: flow.busy })}</Notice> : null}
     </>
   );

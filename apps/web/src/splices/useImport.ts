@@ -249,6 +249,7 @@ export function useImport() {
     /** Puts another value into a cell of the list and reads it again. */
     fix: async (row: number, column: number, value: string) => {
       await reader.fix(row, column, value);
+      setError('');
       setFile((before) => before && { ...before });
     },
     /** Cables by whose make-up and colors the pairs are shown. */

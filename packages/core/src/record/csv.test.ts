@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { decodeText, encodingNotes, readCsv, writeCsv } from './csv.ts';
+import { decodeText, encodingNotes, plainCsv, readCsv, writeCsv } from './csv.ts';
 
 const bytes = (...values: number[]) => Uint8Array.from(values);
 const utf8 = (text: string) => new TextEncoder().encode(text);
@@ -115,4 +115,12 @@ describe('CSV text', () => {
       '-3',
     ]);
   });
+});
+
+test('a table under a heading of one cell goes on with all its columns', () => {
+  const table = {
+    header: ['Job 12'],
+    rows: [['closure', 'tray'], ['Weir', '1'], [''], ['Lock', '2']],
+  };
+  expect(readCsv(plainCsv(table))).toEqual({ ok: true, value: table });
 });

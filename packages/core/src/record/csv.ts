@@ -146,7 +146,8 @@ export function writeCsv(
 
 /** A table as CSV text that reads back as the same cells: for a list that goes on, not for a spreadsheet. */
 export const plainCsv = ({ header, rows }: Table): string =>
-  Papa.unparse({ fields: header, data: rows }, { newline: '\r\n' });
+  // As plain rows: under a heading of one cell, named fields would lose all other columns.
+  Papa.unparse([header, ...rows], { newline: '\r\n' });
 
 /** Whether bytes are a zip, as workbooks are. Source: PKWARE APPNOTE, local file header signature. */
 export const isZip = (bytes: Uint8Array): boolean =>

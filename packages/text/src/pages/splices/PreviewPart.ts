@@ -20,6 +20,7 @@ export const previewPart = phrases({
   fix: 'Fix',
   fixAt: 'Fix {place}',
   heading: 'heading for the rows below',
+  notImported: 'Not imported.',
   note: 'note',
   rowAtPort: 'Row {row} · {closure}, at the port',
   rowColumn: 'Row {row}{column}',

@@ -68,7 +68,7 @@ describe('what comes in from files', () => {
       const lines = [
         'Job 12',
         'Closure;Tray;Slot;Cable;Tube;Fiber;Cable;Tube;Fiber',
-        'Weir hut;1;1;Z1;1;5;Z2;1;5',
+        'Ford hut;2;1;Z1;1;5;Z2;1;5',
         ';;2;;;6;;;6',
         ';;third;;;7;;;7',
         'Total;;3',
@@ -81,9 +81,9 @@ describe('what comes in from files', () => {
       await press(page(), 'Fix Row 5, Slot');
       await press(page(), '1 row passed over');
       await sees(page(), /Row 6: total/);
-      await sees(page(), /Row 5 · Weir hut, tray 1, slot 3 Z1 7/);
+      await sees(page(), /Row 5 · Ford hut, tray 2, slot 3 Z1 7/);
       await press(page(), 'Import 3 splices');
-      await sees(page(), '3 splices, 1 new closure, 2 new cables.');
+      await sees(page(), '3 splices, 0 new closures, 2 new cables.');
     },
   );
 

@@ -82,8 +82,10 @@ export const faultsOf = (page: Page): Promise<string[]> =>
 export interface Control {
   index: number;
   name: string;
-  /** What it looks like: rows of a list are of one kind. */
-  kind: string;
+  /** What it looks like: rows of a list are of one look. */
+  look: string;
+  /** What it does as far as its name tells: numbers left out. */
+  deed: string;
 }
 
 const CONTROLS =
@@ -104,7 +106,9 @@ export const controlsOf = (page: Page): Promise<Control[]> =>
         .trim()
         .slice(0, 60);
       const icon = node.querySelector('path')?.getAttribute('d')?.slice(0, 24) ?? '';
-      return [{ index, name, kind: `${node.getAttribute('role')} ${node.className} ${icon}` }];
+      const role = node.getAttribute('role');
+      const look = `${role} ${node.className} ${icon}`;
+      return [{ index, name, look, deed: `${role} ${icon} ${name.replace(/[\d.,:]+/g, '#')}` }];
     });
   }, CONTROLS);
 
@@ -153,7 +157,7 @@ export const watchPresses = (page: Page): Promise<unknown> =>
     };
   });
 
-/** Waits until a page stands: it shows something, waits for nothing, and is the same three times in a row. */
+/** Waits until a page stands: it shows something, waits for nothing, and is the same three times in a row but for clocks. */
 export async function settle(page: Page, mostMs = 10_000): Promise<void> {
   const end = Date.now() + mostMs;
   let [before, same] = ['', 0];
@@ -164,7 +168,7 @@ export async function settle(page: Page, mostMs = 10_000): Promise<void> {
         const main = document.querySelector<HTMLElement>('[role=main]')?.innerText ?? '';
         return main.trim().length < 15 || main.includes('Reading …')
           ? ''
-          : `${location.href} ${document.body.innerText}`;
+          : `${location.href} ${document.body.innerText.replace(/\d/g, '')}`;
       })
       .catch(() => '');
     const stands = now !== '' && now === before;
@@ -173,46 +177,74 @@ export async function settle(page: Page, mostMs = 10_000): Promise<void> {
   }
 }
 
-/** Presses a control and says what is wrong with what comes of it. */
-export async function pressAndLook(page: Page, { index, name }: Control): Promise<string[]> {
-  const before = await stateOf(page);
-  const isThere = await page.evaluate(
-    (selector, at) => {
+/** Whether a control is where it was, on the page or on the sheet that is open. */
+export const isThere = (page: Page, { index, name }: Control): Promise<boolean> =>
+  page.evaluate(
+    (selector, at, own) => {
       const scope = [...document.querySelectorAll('[role=dialog]')].at(-1) ?? document;
       const node = scope.querySelectorAll<HTMLElement>(selector)[at];
-      if (!node) return false;
+      const named = node?.getAttribute('aria-label') ?? node?.innerText ?? '';
+      return node !== undefined && named.replace(/\s+/g, ' ').trim().slice(0, 60) === own;
+    },
+    CONTROLS,
+    index,
+    name,
+  );
+
+/** Presses a control that is there, and says what is wrong with what comes of it. */
+export async function pressAndLook(page: Page, { index, name }: Control): Promise<string[]> {
+  const before = await stateOf(page);
+  await page.evaluate(
+    (selector, at) => {
+      const scope = [...document.querySelectorAll('[role=dialog]')].at(-1) ?? document;
+      const node = scope.querySelectorAll<HTMLElement>(selector)[at]!;
       node.scrollIntoView({ block: 'center' });
       node.focus();
       node.dispatchEvent(new MouseEvent('click', { bubbles: true, cancelable: true }));
-      return true;
     },
     CONTROLS,
     index,
   );
-  if (!isThere) return [];
   await settle(page);
   const faults = await faultsOf(page);
   if ((await stateOf(page)) === before) faults.push(`“${name}” changes nothing and says nothing`);
   return faults;
 }
 
-/** Of each kind of control as many as are asked for, in their order. */
-export function fewOfAKind(controls: readonly Control[], most: number): Control[] {
-  const counts = new Map<string, number>();
-  return controls.filter(({ kind }) => {
-    const count = (counts.get(kind) ?? 0) + 1;
-    counts.set(kind, count);
-    return count <= most;
-  });
+/** Chooses what a walk presses, so that neither the rows of a list nor what stands on every page is pressed through. */
+export class Choice {
+  private readonly pressed = new Map<string, number>();
+  private readonly ofALook: number;
+  private readonly ofADeed: number;
+
+  /** At most `ofALook` controls of each look on a page; of each deed as many in the whole walk. */
+  constructor(ofALook: number, ofADeed: number) {
+    this.ofALook = ofALook;
+    this.ofADeed = ofADeed;
+  }
+
+  take(controls: readonly Control[]): Control[] {
+    const looks = new Map<string, number>();
+    return controls.filter(({ look, deed }) => {
+      const [alike, done] = [looks.get(look) ?? 0, this.pressed.get(deed) ?? 0];
+      if (alike >= this.ofALook || done >= this.ofADeed) return false;
+      looks.set(look, alike + 1);
+      this.pressed.set(deed, done + 1);
+      return true;
+    });
+  }
 }
 
 /** Controls that a press brought with it: of the sheet it opened, or those that were not there. */
 export async function controlsBrought(page: Page, before: readonly Control[]): Promise<Control[]> {
   const known = new Set(before.map(({ name }) => name));
-  const isOpen = await page.evaluate(() => document.querySelector('[role=dialog]') !== null);
   const now = await controlsOf(page);
-  return isOpen ? now : now.filter(({ name }) => !known.has(name));
+  return (await sheetIsOpen(page)) ? now : now.filter(({ name }) => !known.has(name));
 }
+
+/** Whether a sheet lies over the page. */
+export const sheetIsOpen = (page: Page): Promise<boolean> =>
+  page.evaluate(() => document.querySelector('[role=dialog]') !== null);
 
 /** Closes a sheet that is open by Esc, and says what is wrong with that. */
 export async function closeByEsc(page: Page): Promise<string[]> {

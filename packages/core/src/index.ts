@@ -1,3 +1,4 @@
+export * from './compareNames.ts';
 export * from './groupBy.ts';
 export * from './bench/index.ts';
 export * from './face/index.ts';

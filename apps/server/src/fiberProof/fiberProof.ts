@@ -11,14 +11,14 @@ import {
   judgeLink,
   linkStates,
 } from '@cordel/core';
-import type { Finding, LossFigure } from '@cordel/core/otdr';
+import { type Finding, type LossFigure, measuredIso } from '@cordel/core/otdr';
 import { sql } from 'drizzle-orm';
 import { type Db, rowsOf } from '../db/client.ts';
 import { linksOf } from '../links/queries.ts';
 import { getProject } from '../projects/queries.ts';
 import { budgetRows } from '../traces/budget.ts';
 import { circuitView } from '../traces/circuit.ts';
-import { CLOCK_SET, prove } from '../traces/proof.ts';
+import { prove } from '../traces/proof.ts';
 
 /** A splice on a fiber's way, as it is judged, with what traces of each wavelength show. */
 interface ProvedSplice {
@@ -121,7 +121,7 @@ export async function fiberProof(
       figures: [],
     }));
   const splices = [...passed, ...ends];
-  const measured = new Map(proof.rows.map(({ id, facts }) => [id, facts.measuredAtS] as const));
+  const measured = new Map(proof.rows.map(({ id, facts }) => [id, measuredIso(facts)] as const));
   return {
     cableId,
     fiber,
@@ -146,7 +146,7 @@ export async function fiberProof(
       name,
       direction,
       wavelengthNm,
-      measuredAt: dayOf(measured.get(id)! * 1000),
+      measuredAt: measured.get(id) ?? null,
     })),
     ...fiberVerdict({
       splices,
@@ -158,10 +158,6 @@ export async function fiberProof(
     }),
   };
 }
-
-/** Null where the clock of the instrument was never set. */
-const dayOf = (atMs: number): string | null =>
-  atMs < CLOCK_SET ? null : new Date(atMs).toISOString();
 
 async function verdictsOf(db: Db, projectId: string): Promise<ReadonlyMap<string, Verdict>> {
   const rows = await rowsOf<{ id: string; verdict: string }>(

@@ -1,4 +1,4 @@
-import { and, eq } from 'drizzle-orm';
+import { and, eq, sql } from 'drizzle-orm';
 import {
   type Circuit,
   type FiberAssignment,
@@ -11,7 +11,7 @@ import {
   parsePlan,
 } from '@cordel/core';
 import type { Db } from '../db/client.ts';
-import { splices } from '../db/schema.ts';
+import { closures, splices } from '../db/schema.ts';
 import { notFound } from '../http/problem.ts';
 import { getCables, getClosures, getProject } from '../projects/queries.ts';
 import { getPlans, listCables } from './queries.ts';
@@ -35,8 +35,16 @@ export interface CircuitSplitter {
   outputs: { output: number; cableId: string; fiber: number }[];
 }
 
+/** One circuit: its fibers from end to end, and the splitters at its ends. */
+export interface FollowedCircuit {
+  circle: boolean;
+  legs: CircuitLeg[];
+  splitters: CircuitSplitter[];
+}
+
 /**
- * A fiber followed from any place to both ends; a splitter is an end, and told with what it feeds and is fed by.
+ * A fiber followed from any place to both ends; a splitter is an end, and told with what it feeds and is fed by. A fiber
+ * that is cut on the way of its cable has a circuit for each piece.
  * @throws Problem 404 where the project has no such fiber
  */
 export async function followFiber(
@@ -44,13 +52,12 @@ export async function followFiber(
   projectId: string,
   cableId: string,
   fiber: number,
-): Promise<{ circle: boolean; legs: CircuitLeg[]; splitters: CircuitSplitter[] }> {
+): Promise<FollowedCircuit[]> {
   const { network, rows } = await networkOf(db, projectId);
   const distances = new Map(
     (await getClosures(db, projectId)).map((closure) => [closure.id, closure.distance]),
   );
-  try {
-    const circuit = network.follow(cableId, fiber);
+  const followed = (circuit: Circuit): FollowedCircuit => {
     const { circle, steps } = circuit;
     const at = (index: number) => {
       const splice = steps[index]?.splice;
@@ -67,6 +74,9 @@ export async function followFiber(
       };
     });
     return { circle, legs, splitters: splittersOf(network, circuit) };
+  };
+  try {
+    return network.followAll(cableId, fiber).map(followed);
   } catch (error) {
     if (error instanceof RangeError) throw notFound('fiber');
     throw error;
@@ -134,14 +144,18 @@ export const networkSplices = (db: Db, projectId: string) =>
       closure: splices.closureId,
       cableA: splices.cableA,
       fiberA: splices.fiberA,
+      legA: splices.legA,
       cableB: splices.cableB,
       fiberB: splices.fiberB,
+      legB: splices.legB,
+      order: sql<number>`(dense_rank() over (order by ${closures.distance} nulls last, ${closures.ordinal}, ${closures.name}))::int`,
       method: splices.method,
       tray: splices.tray,
       slot: splices.slot,
       tries: splices.tries,
     })
     .from(splices)
+    .innerJoin(closures, eq(closures.id, splices.closureId))
     .where(and(eq(splices.projectId, projectId), eq(splices.live, true)))
     .orderBy(splices.closureId, splices.tray, splices.slot, splices.fiberA);
 

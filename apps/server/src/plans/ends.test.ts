@@ -199,14 +199,16 @@ describe('circuits and budgets branch', () => {
   it('a fiber is followed to its splitter, and told where each output goes', async () => {
     await put(PLAN);
     const [a] = document.cables;
-    const { splitters, legs } = (
-      await api.get(`/projects/${document.project.id}/circuits/${a!.id}/5`)
-    ).body as {
-      legs: unknown[];
-      splitters: { output: number | null; outputs: { output: number; fiber: number }[] }[];
+    const { circuits } = (await api.get(`/projects/${document.project.id}/circuits/${a!.id}/5`))
+      .body as {
+      circuits: {
+        legs: unknown[];
+        splitters: { output: number | null; outputs: { output: number; fiber: number }[] }[];
+      }[];
     };
-    expect(legs).toHaveLength(2);
-    expect(splitters).toMatchObject([
+    expect(circuits).toHaveLength(1);
+    expect(circuits[0]!.legs).toHaveLength(2);
+    expect(circuits[0]!.splitters).toMatchObject([
       { output: null, outputs: [1, 2, 3, 4].map((output) => ({ output, fiber: output })) },
     ]);
   });

@@ -113,11 +113,15 @@ describe('circuits', () => {
     const answer = await circuits(`/${b}/3`);
     // Mill at 1 km, Ford at 2 km: 1 km of B lies between their splices.
     expect(answer.body).toMatchObject({
-      circle: false,
-      legs: [
-        { cableId: a, fiber: 3, length: null, splice: { closureId } },
-        { cableId: b, fiber: 3, length: 10_000_000 },
-        { cableId: c, fiber: 3, length: null, splice: null },
+      circuits: [
+        {
+          circle: false,
+          legs: [
+            { cableId: a, fiber: 3, length: null, splice: { closureId } },
+            { cableId: b, fiber: 3, length: 10_000_000 },
+            { cableId: c, fiber: 3, length: null, splice: null },
+          ],
+        },
       ],
     });
     expect((await circuits(`/${c}/5`)).status).toBe(404);

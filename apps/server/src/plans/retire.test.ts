@@ -114,10 +114,10 @@ describe('a splice that was removed', () => {
     };
     expect(rows.map(({ id }) => id)).not.toContain(old.id);
     const [a, b] = document.cables.map(({ id }) => id);
-    const way = (await api.get(`${path}/circuits/${a}/1`)).body as {
-      legs: { cableId: string; fiber: number }[];
+    const { circuits } = (await api.get(`${path}/circuits/${a}/1`)).body as {
+      circuits: { legs: { cableId: string; fiber: number }[] }[];
     };
-    expect(way.legs.map(({ cableId, fiber }) => [cableId, fiber])).toEqual([
+    expect(circuits[0]!.legs.map(({ cableId, fiber }) => [cableId, fiber])).toEqual([
       [a, 1],
       [b, 13],
     ]);

@@ -68,27 +68,32 @@ const circuit = route(inProject('read'), {
   },
   responses: answers(
     z.object({
-      circle: z.boolean(),
-      legs: z.array(
+      /** One for each piece of a fiber that is cut on the way of its cable. */
+      circuits: z.array(
         z.object({
-          cableId: idSchema,
-          fiber: z.int(),
-          splice: z
-            .object({ id: idSchema, closureId: idSchema, tray: z.int(), slot: z.int() })
-            .nullable(),
-          length: z.number().nullable(),
-        }),
-      ),
-      splitters: z.array(
-        z.object({
-          cableId: idSchema,
-          output: z.int().nullable(),
-          feed: fiberSchema.nullable(),
-          outputs: z.array(fiberSchema.extend({ output: z.int() })),
+          circle: z.boolean(),
+          legs: z.array(
+            z.object({
+              cableId: idSchema,
+              fiber: z.int(),
+              splice: z
+                .object({ id: idSchema, closureId: idSchema, tray: z.int(), slot: z.int() })
+                .nullable(),
+              length: z.number().nullable(),
+            }),
+          ),
+          splitters: z.array(
+            z.object({
+              cableId: idSchema,
+              output: z.int().nullable(),
+              feed: fiberSchema.nullable(),
+              outputs: z.array(fiberSchema.extend({ output: z.int() })),
+            }),
+          ),
         }),
       ),
     }),
-    'The circuit',
+    'The circuits',
   ),
 });
 
@@ -129,7 +134,7 @@ export const planRoutes = router()
   })
   .openapi(circuit, async (c) => {
     const { projectId, cableId, fiber } = c.req.valid('param');
-    return c.json(await followFiber(c.var.db, projectId, cableId, fiber), 200);
+    return c.json({ circuits: await followFiber(c.var.db, projectId, cableId, fiber) }, 200);
   })
   .openapi(problems, async (c) =>
     c.json({ problems: await circuitProblems(c.var.db, c.req.valid('param').projectId) }, 200),

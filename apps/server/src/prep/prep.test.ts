@@ -79,7 +79,7 @@ it('loses no tick of two people who work at once', async () => {
         at: AT,
         answers: { detector: 'dark' },
         photos: [],
-        override: null,
+        override: 'Both list what was done without it.',
       }),
     ),
   );
@@ -89,6 +89,32 @@ it('loses no tick of two people who work at once', async () => {
   expect(new Set(done.map(({ by, at, answers }) => `${by} ${at} ${answers.detector}`))).toEqual(
     new Set([`A. Reed ${AT} dark`]),
   );
+});
+
+// Common practice, no source: nothing is cut before the cable is known and its metal is safe.
+it('takes no cut before the steps that people and live fibers depend on, unless a reason is given', async () => {
+  await describeIt();
+  await change({ kind: 'enter', entryId: entry.id, part: { armoured: true } });
+  const tick = (step: string, override: string | null = null) =>
+    change({
+      kind: 'tick',
+      entryId: entry.id,
+      step,
+      done: true,
+      by: 'A. Reed',
+      at: AT,
+      answers: {},
+      photos: [],
+      override,
+    });
+  const early = await tick('ring');
+  expect(early).toMatchObject({ status: 422, body: { errors: [{ place: '/step' }] } });
+  const done = async () => (await setting()).assemblies[0]!.entries[0]!.done;
+  expect(await done()).toEqual([]);
+  expect((await tick('ring', 'The owner stood by.')).status).toBe(200);
+  expect((await tick('sheath')).status).toBe(422);
+  for (const guard of ['right', 'voltage']) expect((await tick(guard)).status).toBe(200);
+  expect((await tick('sheath')).status).toBe(200);
 });
 
 it('says which part names what is not there, and changes nothing', async () => {

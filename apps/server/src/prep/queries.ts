@@ -1,4 +1,4 @@
-import { asc, eq, getTableColumns } from 'drizzle-orm';
+import { and, asc, eq, getTableColumns } from 'drizzle-orm';
 import {
   type Assembly,
   type AssemblyChange,
@@ -8,15 +8,19 @@ import {
   changeAssembly,
   emptyAssembly,
   legsOf,
+  missingBefore,
+  openedClosure,
   portOfLeg,
 } from '@cordel/core';
 import { prepProblems as say } from '@cordel/text/server/prep';
 import type { Sentence } from '@cordel/text/problems';
 import { getClosure } from '../closures/queries.ts';
 import type { Db } from '../db/client.ts';
-import { assemblies, closures, hardware } from '../db/schema.ts';
+import { assemblies, closures, hardware, splices } from '../db/schema.ts';
 import { Problem, problemAt } from '../http/problem.ts';
-import { getCables } from '../projects/queries.ts';
+import { getCables, getProject } from '../projects/queries.ts';
+import { allSchemes } from '../schemes/queries.ts';
+import { spliceColumns } from '../splices/columns.ts';
 
 /** Hardware profiles: those that ship and the users' own. */
 export async function allHardware(db: Db): Promise<Hardware[]> {
@@ -89,8 +93,38 @@ export async function describeClosure(
       .for('update');
     const after = changeAssembly(before!, change);
     await checkAssembly(on, closure, after);
+    if (change.kind === 'tick' && change.done && change.override === null)
+      await checkOrder(on, closure, before!, change);
     await putAssemblies(on, [after]);
   });
+}
+
+/** Refuses a step before those that protect a person or a live fiber, where no reason is given. */
+async function checkOrder(
+  db: Db,
+  closure: Closure,
+  assembly: Assembly,
+  { entryId, step }: { entryId: string; step: string },
+): Promise<void> {
+  const { practice } = await getProject(db, closure.projectId);
+  const cables = new Map((await getCables(db, closure.projectId)).map((one) => [one.id, one]));
+  const own = await db
+    .select(spliceColumns)
+    .from(splices)
+    .where(and(eq(splices.closureId, closure.id), eq(splices.live, true)));
+  const setting = {
+    hardware: await allHardware(db),
+    cable: (id: string) => cables.get(id),
+    schemes: [...(await allSchemes(db)).values()],
+    practice,
+  };
+  const opened = openedClosure(assembly, setting, own).entries.find(
+    ({ entry }) => entry.id === entryId,
+  );
+  if (!opened) return;
+  const ticked = new Set(opened.entry.done.map((tick) => tick.step));
+  const steps = missingBefore(opened.steps, ticked, step).length;
+  if (steps > 0) throw problemAt(422, '/step', say('heldBack', { steps }));
 }
 
 async function checkAssembly(db: Db, closure: Closure, assembly: Assembly): Promise<void> {

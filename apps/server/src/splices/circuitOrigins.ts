@@ -1,13 +1,15 @@
 import { sql } from 'drizzle-orm';
-import { circuitOrigins } from '@cordel/core';
+import { type Leg, circuitOrigins } from '@cordel/core';
 import { type Db, rowsOf } from '../db/client.ts';
 
 interface JoinRow {
   id: string;
   cableA: string;
   fiberA: number;
+  legA: Leg | null;
   cableB: string;
   fiberB: number;
+  legB: Leg | null;
   order: number;
 }
 
@@ -15,7 +17,8 @@ interface JoinRow {
 export async function renewCircuitOrigins(db: Db, projectId: string): Promise<void> {
   const joints = await rowsOf<JoinRow>(
     db,
-    sql`select s.id, cable_a as "cableA", fiber_a as "fiberA", cable_b as "cableB", fiber_b as "fiberB",
+    sql`select s.id, cable_a as "cableA", fiber_a as "fiberA", leg_a as "legA",
+               cable_b as "cableB", fiber_b as "fiberB", leg_b as "legB",
                (dense_rank() over (order by c.distance nulls last, c.ordinal, c.name))::int as "order"
         from splices s join closures c on c.id = s.closure_id where s.project_id = ${projectId} and s.live
         order by "order", s.tray, s.slot, s.fiber_a`,

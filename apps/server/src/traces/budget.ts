@@ -40,7 +40,7 @@ export async function budgetRows(db: Db, projectId: string): Promise<BudgetRow[]
   const rows = plant.network.wholeCircuits().map((whole) =>
     rowOf(
       whole,
-      whole.parts.map(({ cable, fiber }) => plant.circuitOf(cable, fiber)),
+      whole.parts.map(({ cable, fiber, splice }) => plant.circuitOf(cable, fiber, splice)),
       { plant, project, figures, proof, broken },
     ),
   );

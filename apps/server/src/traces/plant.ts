@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { Network, type NetworkSplice, fiberCount } from '@cordel/core';
+import { type CircuitStep, Network, type NetworkSplice, fiberCount } from '@cordel/core';
 import { type CircuitRoute, type RouteSetting, routeOf } from '@cordel/core/otdr';
 import { type Db, rowsOf } from '../db/client.ts';
 import { notFound } from '../http/problem.ts';
@@ -30,6 +30,7 @@ export class Plant {
   readonly setting: RouteSetting;
   readonly network: Network;
   private readonly routes = new Map<string, CircuitRoute>();
+  private readonly routesThrough = new Map<number, CircuitRoute>();
   private readonly cuts = new Map<string, FiberCut>();
 
   constructor(list: readonly PlantSplice[], setting: RouteSetting, cuts: readonly FiberCut[] = []) {
@@ -50,40 +51,54 @@ export class Plant {
 
   /**
    * The circuit that a fiber belongs to, wherever on its way the fiber is counted.
+   * @param through a splice of the circuit, by its index: a fiber that is cut on its way belongs to one on each side
    * @throws Problem 404 where there is no such fiber
    */
-  circuitOf(cableId: string, fiber: number): CircuitRoute {
+  circuitOf(cableId: string, fiber: number, through?: number): CircuitRoute {
     const key = `${cableId} ${fiber}`;
-    const known = this.routes.get(key);
+    const known = through === undefined ? this.routes.get(key) : this.routesThrough.get(through);
     if (known) return known;
     let steps;
     try {
-      steps = this.network.follow(cableId, fiber).steps;
+      steps = this.network.follow(cableId, fiber, through).steps;
     } catch (error) {
       if (error instanceof RangeError) throw notFound('fiber');
       throw error;
     }
+    const first = steps.find(({ splice }) => splice !== null)?.splice ?? null;
+    const route =
+      (first === null ? undefined : this.routesThrough.get(first)) ?? this.routeBy(steps, first);
+    for (const { splice } of steps) if (splice !== null) this.routesThrough.set(splice, route);
+    if (through === undefined)
+      for (const { cableId: cable, fiber: own } of route.spans)
+        this.routes.set(`${cable} ${own}`, route);
+    return route;
+  }
+
+  private routeBy(steps: readonly CircuitStep[], first: number | null): CircuitRoute {
     const route = routeOf(
-      steps.map(({ cable, fiber: own, splice }) => ({
+      steps.map(({ cable, fiber, splice }) => ({
         cableId: cable,
-        fiber: own,
+        fiber,
         splice: splice === null ? null : legSplice(this.splices[splice]!),
       })),
       this.setting,
     );
-    for (const { cableId: cable, fiber: own } of route.spans)
-      this.routes.set(`${cable} ${own}`, route);
-    return route;
+    const { cableId, fiber } = route.spans[0]!;
+    if (first === null || !this.network.isCut(cableId, fiber)) return route;
+    const plain = this.network.follow(cableId, fiber).steps;
+    if (plain.some(({ splice }) => splice === first)) return route;
+    // Two circuits may begin at pieces of one fiber: the key of the one behind names its first splice as well.
+    return { ...route, key: `${route.key} ${this.splices[first]!.id}` };
   }
 
   /** Every circuit with a splice on its way, once each. */
   circuits(): CircuitRoute[] {
-    const seen = new Map<string, CircuitRoute>();
-    for (const { cableA, fiberA } of this.splices) {
-      const route = this.circuitOf(cableA, fiberA);
-      seen.set(route.key, route);
-    }
-    return [...seen.values()];
+    return [
+      ...new Set(
+        this.splices.map(({ cableA, fiberA }, index) => this.circuitOf(cableA, fiberA, index)),
+      ),
+    ];
   }
 
   /** The last cut of a fiber on a circuit's way: what was shot before it saw another way. */

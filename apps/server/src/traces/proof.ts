@@ -14,6 +14,7 @@ import {
   findSwappedFibers,
   alignTraces,
   measureTrace,
+  measuredMs,
   missingOf,
   namesOf,
   pairTraces,
@@ -24,7 +25,7 @@ import { traceFigures, traces } from '../db/schema.ts';
 import { idArray } from '../evidence/queries.ts';
 import { refresh } from '../ledger/refresh.ts';
 import { getProject } from '../projects/queries.ts';
-import { FINDER, type FoundInTrace, type TraceFacts, foundIn, openTrace } from './facts.ts';
+import { FINDER, type FoundInTrace, foundIn, openTrace } from './facts.ts';
 import { type FiberCut, Plant, type PlantSplice, loadPlant } from './plant.ts';
 import { type TraceRow, listTraces, traceFile, traceFiles } from './queries.ts';
 
@@ -42,13 +43,6 @@ export interface Proof {
   problems: ProofProblem[];
   splices: Map<string, SplicePlace>;
 }
-
-/** An instrument whose clock was never set says 1970 or thereabouts: before this it knows no time. */
-export const CLOCK_SET = Date.UTC(2000, 0, 1);
-
-/** When a trace was measured, milliseconds since 1970; null where its instrument knows no time. */
-const measuredAt = ({ measuredAtS }: TraceFacts): number | null =>
-  measuredAtS * 1000 < CLOCK_SET ? null : measuredAtS * 1000;
 
 /** Traces measured at a time: between them the server answers others. */
 const BATCH = 16;
@@ -71,7 +65,7 @@ export async function prove(db: Db, projectId: string): Promise<Proof> {
     if (!plant.hasFiber(place.cableId, place.fiber)) return [];
     const route = plant.circuitOf(place.cableId, place.fiber);
     const cut = plant.lastCut(route);
-    const at = measuredAt(facts);
+    const at = measuredMs(facts);
     if (cut && at !== null && at < cut.at) {
       const key = `${cut.closureId} ${cut.at}`;
       past.set(key, { cut, shots: [...(past.get(key)?.shots ?? []), row] });
@@ -91,7 +85,7 @@ export async function prove(db: Db, projectId: string): Promise<Proof> {
         fadedM,
         rangeM: facts.rangeM,
         groupIndex: facts.groupIndex,
-        measuredAtMs: measuredAt(facts),
+        measuredAtMs: measuredMs(facts),
         samplesDigest: facts.samplesDigest,
       },
     ];

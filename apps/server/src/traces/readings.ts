@@ -1,10 +1,11 @@
 import { sql } from 'drizzle-orm';
 import { type Evidence, type Reading, spliceStateOf } from '@cordel/core';
+import { measuredMs } from '@cordel/core/otdr';
 import type { Db } from '../db/client.ts';
 import { splices } from '../db/schema.ts';
 import { bySplice, evidenceOf, idArray, record } from '../evidence/queries.ts';
 import { derivedId } from '../splices/derivedId.ts';
-import { CLOCK_SET, type Proof } from './proof.ts';
+import type { Proof } from './proof.ts';
 
 /** Figures of the traces as the Ledger takes them. */
 /** Why a figure is not put into the Ledger. */
@@ -47,7 +48,7 @@ export async function ledgerFigures(
       .flatMap(({ traces }) => traces),
   );
   const origins = new Map(proof.rows.map(({ id, origin }) => [id, origin]));
-  const shotAt = new Map(proof.rows.map(({ id, facts }) => [id, facts.measuredAtS * 1000]));
+  const shotAt = new Map(proof.rows.map(({ id, facts }) => [id, measuredMs(facts)]));
   const result: LedgerFigures = { fresh: [], there: 0, held: [] };
   for (const splice of proof.figured) {
     const own = evidence.get(splice.spliceId) ?? [];
@@ -68,9 +69,9 @@ export async function ledgerFigures(
         continue;
       }
       const tries = spliceStateOf(own).tries;
-      const shot = shotAt.get(traceId)!;
+      const shot = shotAt.get(traceId) ?? null;
       const tryThen =
-        shot < CLOCK_SET ? tries.at(-1) : tries.filter(({ at }) => Date.parse(at) <= shot).at(-1);
+        shot === null ? tries.at(-1) : tries.filter(({ at }) => Date.parse(at) <= shot).at(-1);
       if (tries.length > 0 && !tryThen) {
         hold('shotBeforeSplice');
         continue;

@@ -3,6 +3,7 @@ import {
   type ReelProblem,
   type ReelVerdict,
   judgeReel,
+  measuredIso,
   reelShot,
   samplesOf,
 } from '@cordel/core/otdr';
@@ -11,7 +12,6 @@ import type { Db } from '../db/client.ts';
 import { notFound } from '../http/problem.ts';
 import { getCables, getProject } from '../projects/queries.ts';
 import { foundIn, openTrace } from './facts.ts';
-import { CLOCK_SET } from './proof.ts';
 import { type TraceRow, listTraces, traceFiles } from './queries.ts';
 
 /** A fiber of a cable as it was shot on its reel. */
@@ -65,7 +65,7 @@ export async function reelOf(
       fiber: row.place!.fiber!,
       direction: row.place!.direction!,
       wavelengthNm,
-      measuredAt: measuredAtOf(row),
+      measuredAt: measuredIso(row.facts),
       lengthM,
       attenuation,
       mostDbPerKm,
@@ -82,9 +82,6 @@ const sheathOf = ({ run }: Cable) => ({
   sheathM: run.reel?.length == null ? null : run.reel.length / 10_000,
   helix: run.helix / 10_000,
 });
-
-const measuredAtOf = ({ facts: { measuredAtS } }: TraceRow): string | null =>
-  measuredAtS * 1000 < CLOCK_SET ? null : new Date(measuredAtS * 1000).toISOString();
 
 /** The newest shot of each fiber, end and wavelength, in the order of fibers. */
 function newestOf(rows: readonly TraceRow[]): TraceRow[] {

@@ -2,7 +2,7 @@ import {
   type PersistedQuery,
   experimental_createQueryPersister,
 } from '@tanstack/query-persist-client-core';
-import { QueryCache, QueryClient, type QueryKey, isCancelledError } from '@tanstack/react-query';
+import { QueryCache, QueryClient, type QueryKey, notifyManager } from '@tanstack/react-query';
 import { useMemo, useSyncExternalStore } from 'react';
 import {
   API_DIGEST,
@@ -15,7 +15,6 @@ import {
   Refused,
   SignedOut,
   type Snapshot,
-  Unreached,
   type Write,
   commands,
   newProjectSnapshot,
@@ -58,8 +57,8 @@ const { persisterFn, persistQueryByKey, persisterGc } =
     deserialize: (query) => query,
     buster: API_DIGEST,
     maxAge: KEPT_FOR_MS,
-    // However new it is: a change that came after it has been told to a page that is gone.
-    refetchOnRestore: 'always',
+    // The persister leaves what it asks for to itself, and a request that is given up would end as an error of the page.
+    refetchOnRestore: false,
     // What was searched for by a word is seldom asked again.
     filters: {
       predicate: ({ queryKey }) =>
@@ -69,9 +68,28 @@ const { persisterFn, persistQueryByKey, persisterGc } =
 // What nobody has asked for in a month goes, once the page has nothing else to do.
 setTimeout(() => void persisterGc(), 10_000);
 
+/**
+ * Gives what the device keeps and asks anew for it, however new it is: a change that came after it has been told to a
+ * page that is gone.
+ */
+const restoring: typeof persisterFn = async (ask, context, query) => {
+  let isAsked = false;
+  const answer = await persisterFn(
+    (given: typeof context) => {
+      isAsked = true;
+      return ask(given);
+    },
+    context,
+    query,
+  );
+  // The query itself says that it failed.
+  if (!isAsked) notifyManager.schedule(() => void query.fetch().catch(() => {}));
+  return answer;
+};
+
 /** What is asked for is kept on the device, as far as {@link KEPT} goes. */
 export const keptOptions = {
-  persister: persisterFn,
+  persister: restoring,
   // What is kept is shown without a connection too.
   networkMode: 'offlineFirst',
 } as const;
@@ -101,12 +119,6 @@ export const queryClient = new QueryClient({
         !(error instanceof Refused || error instanceof SignedOut) && count < 2,
     },
   },
-});
-
-// The persister asks anew by itself for what it has restored, and nobody waits for that: one that is given up for a
-// newer state, or that finds no signal, is no failure of the page. The query itself says that it failed.
-globalThis.addEventListener?.('unhandledrejection', (event) => {
-  if (isCancelledError(event.reason) || event.reason instanceof Unreached) event.preventDefault();
 });
 
 export const renewal = new Renewal(queryClient);

@@ -8,6 +8,7 @@ import {
   USUAL_GLASS,
   USUAL_RUN,
   cableNameSchema,
+  compareNames,
   glassSchema,
 } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
@@ -43,9 +44,7 @@ export function CablesPage() {
   // Other pages open the form of one.
   const params = useLocalSearchParams<{ open?: string }>();
   const [open, setOpen] = useState<string | null>(params.open ?? null);
-  const sorted = [...cables].sort((a, b) =>
-    a.name.localeCompare(b.name, undefined, { numeric: true }),
-  );
+  const sorted = [...cables].sort((a, b) => compareNames(a.name, b.name));
   return (
     <Page
       title={common('cables')}

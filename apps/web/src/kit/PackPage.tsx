@@ -10,7 +10,7 @@ import { kitItemText, kitReasonText } from '@cordel/text/kit';
 import { kitShared as shared } from '@cordel/text/pages/kit/shared';
 import { packPage as t } from '@cordel/text/pages/kit/PackPage';
 import { usePersisted } from '@/data/storage';
-import { openedClosure } from '@/prep/useAssembly';
+import { openedOf } from '@/prep/useAssembly';
 import { type ProjectView, useProjectView } from '@/projects/context';
 import { Notice, Waiting } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
@@ -194,7 +194,7 @@ function readVan(text: string): Van {
 function itemsOf(works: readonly ClosureWork[], view: ProjectView): NamedItem[] {
   const { limits, practice } = view.project;
   const closures = works.map((work) => {
-    const opened = openedClosure(work.closure, view, work.splices);
+    const opened = openedOf(work.closure, view, work.splices);
     const open = benchSplices(work, limits).filter(
       ({ judgement }) =>
         judgement.verdict === 'open' || judgement.verdict === 'skipped' || judgement.redo,

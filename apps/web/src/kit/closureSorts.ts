@@ -1,13 +1,10 @@
-import type { Closure } from '@cordel/core';
+import { type Closure, compareNames } from '@cordel/core';
 import { useProjectView } from '@/projects/context';
 
 export const SORTS = ['route', 'name', 'trays', 'hardware'] as const;
 export type ClosureSort = (typeof SORTS)[number];
 
 type NameOf = (closureId: string) => string;
-
-/** `Pole 9` before `Pole 10`. */
-const compare = (a: string, b: string): number => a.localeCompare(b, 'en', { numeric: true });
 
 /** Closures in the order of the route, by name, with most trays first, or by hardware; those without come first. */
 export function sortClosures(
@@ -19,9 +16,9 @@ export function sortClosures(
     (a.distance ?? Infinity) - (b.distance ?? Infinity) || a.ordinal - b.ordinal;
   const by: Record<ClosureSort, (a: Closure, b: Closure) => number> = {
     route: () => 0,
-    name: (a, b) => compare(a.name, b.name),
+    name: (a, b) => compareNames(a.name, b.name),
     trays: (a, b) => b.trays.length - a.trays.length,
-    hardware: (a, b) => compare(hardwareOf(a.id), hardwareOf(b.id)),
+    hardware: (a, b) => compareNames(hardwareOf(a.id), hardwareOf(b.id)),
   };
   // Two without a distance lie in the order in which they were added.
   return [...closures].sort((a, b) => by[sort](a, b) || byRoute(a, b) || a.ordinal - b.ordinal);

@@ -8,6 +8,7 @@ import {
   type SpliceRow,
   type TrayRow,
   URGENCY,
+  compareNames,
 } from '@cordel/core';
 import { ledgerShared as shared } from '@cordel/text/pages/ledger/shared';
 import { ledgerList as t } from '@cordel/text/pages/ledger/LedgerList';
@@ -100,9 +101,6 @@ function filterOf({ view, verdict }: LedgerParams): Record<string, string | unde
   return view === 'splices' ? { state: verdict } : { verdict };
 }
 
-/** `Pole 9` before `Pole 10`. */
-const NUMBERS = { numeric: true };
-
 /** Closures are all at hand: filtered and sorted here, as the server does with rows that come in pages. */
 function closuresShown(
   rows: readonly ClosureRow[],
@@ -124,7 +122,7 @@ function closuresShown(
     redo: (row) => -row.redo,
     trays: (row) => -row.trayCount,
   };
-  if (sort === 'name') return shown.sort((a, b) => a.name.localeCompare(b.name, 'en', NUMBERS));
+  if (sort === 'name') return shown.sort((a, b) => compareNames(a.name, b.name));
   return shown.sort((a, b) => keys[sort](a) - keys[sort](b) || 0);
 }
 

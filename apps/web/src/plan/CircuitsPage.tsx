@@ -103,15 +103,24 @@ function Circuit({
       ),
   });
   if (!circuit.data) return <Waiting error={circuit.error} />;
-  const { circle, legs, splitters } = circuit.data;
+  const { circuits } = circuit.data;
   return (
     <>
-      {circle ? (
-        <Notice word={t('aLoop')} color="accent">
-          {t('theFiberComesBackToWhere')}
+      {circuits.length > 1 ? (
+        <Notice word={t('cut')} color="accent">
+          {t('theFiberIsCut', { circuits: circuits.length })}
         </Notice>
       ) : null}
-      <CircuitCord legs={legs} splitters={splitters} at={{ cableId, fiber }} />
+      {circuits.map(({ circle, legs, splitters }, index) => (
+        <View key={index} style={{ gap: 14 }}>
+          {circle ? (
+            <Notice word={t('aLoop')} color="accent">
+              {t('theFiberComesBackToWhere')}
+            </Notice>
+          ) : null}
+          <CircuitCord legs={legs} splitters={splitters} at={{ cableId, fiber }} />
+        </View>
+      ))}
     </>
   );
 }

@@ -7,6 +7,8 @@ import {
   formatDiameter,
   formatLength,
   type Leg,
+  type OpenedClosure,
+  type OpenedEntry,
   fibersSpliced,
   hardwareTaking,
   legsOf,
@@ -39,7 +41,7 @@ import { LengthField } from './LengthField';
 import { PlanConflicts } from './PlanConflicts';
 import { StepList } from './StepList';
 import { TubeWays } from './TubeWays';
-import { type AssemblyHook, type OpenedClosure, type OpenedEntry, doneOf } from './useAssembly';
+import { type AssemblyHook, doneOf } from './useAssembly';
 
 const KINDS: Record<EntryKind, string> = { end: t('cutEnd'), express: 'express', drop: 'drop' };
 
@@ -85,7 +87,7 @@ export function EntryPart({ hook, opened, item }: EntryPartProps) {
         <>
           <Text kind="strong">
             {t('ofSheathComesOffTapeZero', {
-              opening: formatLength(plan.opening, opened.unit),
+              opening: formatLength(plan.opening, units.length),
               tapeZero: tapeZeroText(plan.zero),
             })}
           </Text>
@@ -99,14 +101,14 @@ export function EntryPart({ hook, opened, item }: EntryPartProps) {
             <Text key={code}>
               {t('tailLength', {
                 tail: tailText(code),
-                length: formatLength(length, opened.unit, 'down'),
+                length: formatLength(length, units.length, 'down'),
               })}
             </Text>
           ))}
           {plan.tubing.map(({ code, count, length }) => (
             <Text
               key={code}
-            >{`${count} x ${formatLength(length, opened.unit)}: ${tubingText(code)}.`}</Text>
+            >{`${count} x ${formatLength(length, units.length)}: ${tubingText(code)}.`}</Text>
           ))}
           {plan.checks.map((check, index) => (
             <Notice
@@ -162,7 +164,7 @@ function Seal({ opened, item, leg }: Pick<EntryPartProps, 'opened' | 'item'> & {
         {side}
         {t('noFreePortOfTakes', {
           name: opened.hardware.name,
-          diameter: formatDiameter(entry.diameter, opened.unit),
+          diameter: formatDiameter(entry.diameter, project.units.length),
           elsewhere:
             elsewhere.length === 0
               ? t('noHardwareHereDoesMeasureAgain')
@@ -193,9 +195,10 @@ function Seal({ opened, item, leg }: Pick<EntryPartProps, 'opened' | 'item'> & {
 
 function EntryForm({ hook, opened, item }: EntryPartProps) {
   const { entry, cable } = item;
-  const { unit, hardware } = opened;
+  const { hardware } = opened;
   const planned = useWork(opened.assembly.closureId).data?.splices ?? [];
-  const { schemes } = useProjectView();
+  const { schemes, project } = useProjectView();
+  const unit = project.units.length;
   const set = (part: EntryChange) => hook.change({ kind: 'enter', entryId: entry.id, part });
   const field = (label: string, key: 'loop' | 'route' | 'inside' | 'conduit') => (
     <LengthField

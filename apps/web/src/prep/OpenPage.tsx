@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
-import type { Cable, EntryKind, Splice } from '@cordel/core';
+import type { Cable, EntryKind, OpenedClosure, Splice } from '@cordel/core';
 import { openPage as t } from '@cordel/text/pages/prep/OpenPage';
 import { useWork } from '@/data/queries';
 import { useProjectView } from '@/projects/context';
@@ -16,7 +16,7 @@ import { EntryPart } from './EntryPart';
 import { HardwareConflicts } from './HardwareConflicts';
 import { LengthField } from './LengthField';
 import { PrintSheet } from './PrintSheet';
-import { type AssemblyHook, type OpenedClosure, newEntry, useAssembly } from './useAssembly';
+import { type AssemblyHook, newEntry, useAssembly } from './useAssembly';
 
 /** Opening a closure's cables: hardware, what enters, seals, cut plans and steps. */
 export function OpenPage() {
@@ -67,7 +67,7 @@ function HardwarePart({
   opened: OpenedClosure;
   splices: readonly Splice[];
 }) {
-  const { hardware, isArchived } = useProjectView();
+  const { hardware, isArchived, project } = useProjectView();
   const chosen = opened.assembly.hardwareId ?? '';
   const [isOpen, setIsOpen] = useState(opened.hardware === null);
   return (
@@ -101,7 +101,7 @@ function HardwarePart({
       <LengthField
         label={t('fromTheClosureToWhereIt')}
         value={opened.assembly.reach}
-        unit={opened.unit}
+        unit={project.units.length}
         most={200_000}
         onChange={(reach) => hook.change({ kind: 'reach', reach })}
       />

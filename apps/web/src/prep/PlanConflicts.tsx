@@ -1,13 +1,20 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { type PlanConflict, expandPlan, fibersOf, parsePlan, planConflicts } from '@cordel/core';
+import {
+  type OpenedEntry,
+  type PlanConflict,
+  expandPlan,
+  fibersOf,
+  parsePlan,
+  planConflicts,
+} from '@cordel/core';
 import { planConflictText } from '@cordel/text/prep';
 import { planConflicts as t } from '@cordel/text/pages/prep/PlanConflicts';
 import { useStoredPlan } from '@/plan/useStoredPlan';
 import { useProjectView } from '@/projects/context';
 import { Button } from '@/ui/Button';
 import { Notice } from '@/ui/Notice';
-import type { AssemblyHook, OpenedEntry } from './useAssembly';
+import type { AssemblyHook } from './useAssembly';
 
 /** Where how a cable enters contradicts the plan, and the way to set it right. */
 export function PlanConflicts({

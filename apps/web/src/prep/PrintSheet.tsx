@@ -1,5 +1,13 @@
 import { createPortal } from 'react-dom';
-import { AT_PORT, type Leg, type Splice, type Units, formatLength } from '@cordel/core';
+import {
+  AT_PORT,
+  type Leg,
+  type OpenedClosure,
+  type OpenedEntry,
+  type Splice,
+  type Units,
+  formatLength,
+} from '@cordel/core';
 import { addressParts } from '@cordel/text/fiber';
 import {
   legText,
@@ -14,7 +22,6 @@ import { common } from '@cordel/text/pages/common';
 import { traysOf } from '@/plan/traysOf';
 import { type ProjectView, useProjectView } from '@/projects/context';
 import { mergedMarks } from './mergedMarks';
-import type { OpenedClosure, OpenedEntry } from './useAssembly';
 
 const STYLE = `
 #print-sheet { display: none; }

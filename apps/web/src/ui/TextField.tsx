@@ -29,6 +29,10 @@ interface TextFieldProps {
   autoFocus?: boolean;
 }
 
+/** The width at which a label is read whole in an empty field, up to what the narrowest screen has, px. */
+const widthFor = (label: string, unit: string | undefined): number =>
+  Math.min(300, label.length * 8 + (unit ? 72 : 40));
+
 /** A field of text with its label, hint and problem. */
 export function TextField({
   label,
@@ -48,8 +52,9 @@ export function TextField({
   onEnter,
   autoFocus,
 }: TextFieldProps) {
+  const least = Math.max(minWidth ?? 150, widthFor(label, unit));
   return (
-    <View style={minWidth === undefined ? { flexGrow: 1, minWidth: 150 } : { flex: 1, minWidth }}>
+    <View style={{ ...(minWidth === undefined ? { flexGrow: 1 } : { flex: 1 }), minWidth: least }}>
       <TextInput
         mode="outlined"
         label={label}

@@ -2397,42 +2397,44 @@ export interface paths {
                 };
             };
             responses: {
-                /** @description The circuit */
+                /** @description The circuits */
                 200: {
                     headers: {
                         [name: string]: unknown;
                     };
                     content: {
                         "application/json": {
-                            circle: boolean;
-                            legs: {
-                                /** Format: uuid */
-                                cableId: string;
-                                fiber: number;
-                                splice: {
-                                    /** Format: uuid */
-                                    id: string;
-                                    /** Format: uuid */
-                                    closureId: string;
-                                    tray: number;
-                                    slot: number;
-                                } | null;
-                                length: number | null;
-                            }[];
-                            splitters: {
-                                /** Format: uuid */
-                                cableId: string;
-                                output: number | null;
-                                feed: {
+                            circuits: {
+                                circle: boolean;
+                                legs: {
                                     /** Format: uuid */
                                     cableId: string;
                                     fiber: number;
-                                } | null;
-                                outputs: {
+                                    splice: {
+                                        /** Format: uuid */
+                                        id: string;
+                                        /** Format: uuid */
+                                        closureId: string;
+                                        tray: number;
+                                        slot: number;
+                                    } | null;
+                                    length: number | null;
+                                }[];
+                                splitters: {
                                     /** Format: uuid */
                                     cableId: string;
-                                    fiber: number;
-                                    output: number;
+                                    output: number | null;
+                                    feed: {
+                                        /** Format: uuid */
+                                        cableId: string;
+                                        fiber: number;
+                                    } | null;
+                                    outputs: {
+                                        /** Format: uuid */
+                                        cableId: string;
+                                        fiber: number;
+                                        output: number;
+                                    }[];
                                 }[];
                             }[];
                         };
@@ -9248,4 +9250,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = '06569ca228a02695';
+export const API_DIGEST = '182f9f61e7c4e4a3';

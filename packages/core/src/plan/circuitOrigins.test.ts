@@ -60,6 +60,21 @@ describe('the fiber along the route', () => {
     expect(heads).toEqual(Array(3).fill({ cable: 'A', fiber: 1 }));
   });
 
+  it('ends where a fiber is cut on the way of its cable, and names what lies behind apart', () => {
+    const heads = circuitOrigins([
+      { ...joint('F', 1, 'C', 1, 2), legA: 'in' },
+      { ...joint('F', 1, 'D', 1, 2), legA: 'out' },
+      joint('F', 1, 'B', 1, 3),
+      joint('F', 2, 'B', 2, 3),
+    ]);
+    expect(heads).toEqual([
+      { cable: 'F', fiber: 1 },
+      { cable: 'D', fiber: 1 },
+      { cable: 'D', fiber: 1 },
+      { cable: 'F', fiber: 2 },
+    ]);
+  });
+
   it('takes 86 400 splices in one pass', () => {
     const joints = Array.from({ length: 86_400 }, (_, index) =>
       joint(

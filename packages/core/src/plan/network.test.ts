@@ -54,6 +54,58 @@ describe('following a fiber', () => {
   });
 });
 
+// Common practice, no source: a fiber cut at a closure carries one service to it and another from it.
+describe('a fiber that is cut on the way of its cable, both legs spliced, is two fibers', () => {
+  // F goes from K1 past K2 to K3; at K2 its legs go to C and D.
+  const cut: NetworkSplice[] = [
+    { ...run('K1', 'A', 1, 'F', 1, 1)[0]!, order: 1 },
+    { ...run('K2', 'F', 1, 'C', 1, 1)[0]!, legA: 'in', order: 2 },
+    { ...run('K2', 'D', 1, 'F', 1, 1)[0]!, legB: 'out', order: 2 },
+    { ...run('K3', 'F', 1, 'B', 1, 1)[0]!, order: 3 },
+  ];
+  const six = [...cables, { id: 'F', name: 'F', makeUp: tube }];
+  const network = new Network(six, cut);
+  const fibers = ({ steps }: { steps: { cable: string }[] }) => steps.map(({ cable }) => cable);
+
+  test('no fiber of it has a third splice, and no circuit runs through the cut', () => {
+    expect(network.crowded).toEqual([]);
+    expect(network.survey()).toEqual({ circuits: 2, longest: 2, circles: [] });
+    expect(findNetworkProblems(network, nothingKnown)).toEqual([]);
+    expect(fibers(network.follow('A', 1))).toEqual(['A', 'F', 'C']);
+    expect(fibers(network.follow('B', 1))).toEqual(['B', 'F', 'D']);
+  });
+
+  test('each piece is followed, and by its own splice', () => {
+    expect(network.followAll('F', 1).map(fibers)).toEqual([
+      ['A', 'F', 'C'],
+      ['B', 'F', 'D'],
+    ]);
+    expect(fibers(network.follow('F', 1, 3))).toEqual(['B', 'F', 'D']);
+    expect(network.followAll('F', 2).map(fibers)).toEqual([['F']]);
+    expect(network.isCut('F', 1)).toBe(true);
+    expect(network.isCut('F', 2)).toBe(false);
+  });
+
+  test('legs spliced to each other make it whole again', () => {
+    const again = new Network(six, [
+      cut[0]!,
+      { ...run('K2', 'F', 1, 'F', 1, 1)[0]!, legA: 'in', legB: 'out', order: 2 },
+      cut[3]!,
+    ]);
+    expect(again.survey()).toEqual({ circuits: 1, longest: 3, circles: [] });
+    expect(again.followAll('F', 1).map(fibers)).toEqual([['A', 'F', 'F', 'B']]);
+  });
+
+  test('whole circuits end at the cut, each with a splice of its own', () => {
+    expect(
+      network.wholeCircuits().map(({ parts, splices }) => [parts[0]!.splice, splices]),
+    ).toEqual([
+      [0, 2],
+      [3, 2],
+    ]);
+  });
+});
+
 describe('what looks wrong is found and named', () => {
   test('a straight line has no problem', () => {
     expect(

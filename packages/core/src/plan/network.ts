@@ -1,15 +1,20 @@
 import { type MakeUp, fiberCount } from '../record/cable.ts';
 import { splitterLossMdb } from '../loss/splitter.ts';
-import type { Method } from '../record/splice.ts';
+import type { Leg, Method } from '../record/splice.ts';
+import { FiberPieces } from './fiberPieces.ts';
 
 /** A splice as a network knows it; cables and closures by index into the lists given. */
 export interface NetworkSplice {
   closure: string;
   cableA: string;
   fiberA: number;
+  legA?: Leg | null;
   cableB: string;
   fiberB: number;
+  legB?: Leg | null;
   method: Method;
+  /** Where its closure comes along the route; smaller is nearer the head. */
+  order?: number;
 }
 
 export interface NetworkCable {
@@ -37,8 +42,8 @@ export interface Circuit {
 
 /** A circuit from its origin to one of its far ends, through every splitter on its way. */
 export interface WholeCircuit {
-  /** A fiber of each part between splitters, from the origin on. */
-  parts: { cable: string; fiber: number }[];
+  /** A fiber of each part between splitters, from the origin on, and a splice of that part. */
+  parts: { cable: string; fiber: number; splice: number }[];
   /** The splitters it passes, and by which output. */
   splitters: { cable: string; output: number }[];
   splices: number;
@@ -53,7 +58,7 @@ const ROLES = { fiber: 0, input: 1, output: 2, port: 3 } as const;
 
 /**
  * All fibers of a network with the splices that join them: each fiber of each cable is a node with two
- * places for a splice. Built in one pass over the splices.
+ * places for a splice, and where it is cut on its way, each piece of it. Built in two passes over the splices.
  */
 export class Network {
   readonly splices: readonly NetworkSplice[];
@@ -69,6 +74,13 @@ export class Network {
   private readonly starts: number[] = [];
   /** What each node is, by {@link ROLES}. */
   private readonly roles: Uint8Array;
+  private readonly pieces: FiberPieces;
+  /** The nodes of cables; behind them stand further pieces of fibers that are cut. */
+  private readonly wholes: number;
+  /** The node of the second piece of each fiber that is cut; its others follow. */
+  private readonly second = new Map<number, number>();
+  /** The fiber that each further piece belongs to. */
+  private readonly wholeOf: number[] = [];
 
   constructor(cables: readonly NetworkCable[], splices: readonly NetworkSplice[]) {
     this.cables = cables;
@@ -79,6 +91,15 @@ export class Network {
       this.starts.push(nodes);
       nodes += fiberCount(cable.makeUp);
     }
+    this.wholes = nodes;
+    this.pieces = new FiberPieces(splices);
+    for (const [cable, fibers] of this.pieces.cuts)
+      for (const [fiber, cuts] of fibers) {
+        const whole = this.baseOf(cable) + fiber - 1;
+        this.second.set(whole, nodes);
+        nodes += cuts.length;
+        for (const _ of cuts) this.wholeOf.push(whole);
+      }
     this.ends = new Int32Array(nodes * 2).fill(-1);
     this.roles = rolesOf(cables, nodes);
     this.nodeA = new Int32Array(splices.length);
@@ -95,21 +116,69 @@ export class Network {
         lastB = splice.cableB;
         baseB = this.baseOf(lastB);
       }
-      const a = (this.nodeA[index] = baseA + splice.fiberA - 1);
-      const b = (this.nodeB[index] = baseB + splice.fiberB - 1);
+      const a = (this.nodeA[index] = this.pieceAt(baseA + splice.fiberA - 1, 'A', splice));
+      const b = (this.nodeB[index] = this.pieceAt(baseB + splice.fiberB - 1, 'B', splice));
       if (!this.attach(a, index) || !this.attach(b, index)) this.crowded.push(index);
     }
   }
 
   /**
    * Follows a fiber to both ends; a splitter is an end.
+   * @param through a splice of the piece that is followed, where the fiber is cut; else the first piece with a splice
    * @throws RangeError where there is no such cable or fiber
    */
-  follow(cableId: string, fiber: number): Circuit {
+  follow(cableId: string, fiber: number, through?: number): Circuit {
+    const nodes = this.nodesOf(cableId, fiber);
+    const meets = (node: number) => this.nodeA[through!] === node || this.nodeB[through!] === node;
+    return this.followNode(
+      (through === undefined ? undefined : nodes.find(meets)) ??
+        nodes.find((node) => this.ends[node * 2]! >= 0) ??
+        nodes[0]!,
+    );
+  }
+
+  /**
+   * Follows each piece of a fiber that has a splice; one circuit where it is not cut.
+   * @throws RangeError where there is no such cable or fiber
+   */
+  followAll(cableId: string, fiber: number): Circuit[] {
+    const nodes = this.nodesOf(cableId, fiber);
+    const spliced = nodes.filter((node) => this.ends[node * 2]! >= 0);
+    const circuits = (spliced.length > 0 ? spliced : nodes.slice(0, 1)).map((node) =>
+      this.followNode(node),
+    );
+    // Pieces may be joined to one another.
+    const seen = new Set<number>();
+    return circuits.filter(({ steps }) => {
+      const known = steps.some(({ splice }) => splice !== null && seen.has(splice));
+      for (const { splice } of steps) if (splice !== null) seen.add(splice);
+      return !known;
+    });
+  }
+
+  /** Whether a fiber is cut on the way of its cable. */
+  isCut(cableId: string, fiber: number): boolean {
+    return this.pieces.cuts.get(cableId)?.has(fiber) ?? false;
+  }
+
+  /** All pieces of a fiber. */
+  private nodesOf(cableId: string, fiber: number): number[] {
     const cable = this.cables.find((entry) => entry.id === cableId);
     if (!cable || fiber < 1 || fiber > fiberCount(cable.makeUp))
       throw new RangeError('There is no such fiber in the network.');
-    const start = this.baseOf(cableId) + fiber - 1;
+    const whole = this.baseOf(cableId) + fiber - 1;
+    const cuts = this.pieces.cuts.get(cableId)?.get(fiber) ?? [];
+    return [whole, ...cuts.map((_, index) => this.second.get(whole)! + index)];
+  }
+
+  private pieceAt(whole: number, side: 'A' | 'B', splice: NetworkSplice): number {
+    if (this.second.size === 0) return whole;
+    const { [`cable${side}` as const]: cable, [`fiber${side}` as const]: fiber } = splice;
+    const piece = this.pieces.pieceOf(cable, fiber, splice[`leg${side}`], splice.order);
+    return piece === 0 ? whole : this.second.get(whole)! + piece - 1;
+  }
+
+  private followNode(start: number): Circuit {
     const back = this.walk(start, this.ends[start * 2]!);
     if (back.circle) return { steps: this.steps(back.nodes, back.splices), circle: true };
     const on = this.walk(start, this.ends[start * 2 + 1]!);
@@ -175,7 +244,7 @@ export class Network {
       // What a splitter feeds is found from there.
       if (this.roles[end] === ROLES.output) continue;
       const circuit: WholeCircuit = {
-        parts: [this.fiberAt(node)],
+        parts: [{ ...this.fiberAt(node), splice: this.ends[node * 2]! }],
         splitters: [],
         splices,
         splitterMdb: 0,
@@ -230,7 +299,10 @@ export class Network {
       const output = node - (end - makeUp.outputs) + 1;
       this.branch(
         {
-          parts: [...circuit.parts, { cable: splitter!.id, fiber: output }],
+          parts: [
+            ...circuit.parts,
+            { cable: splitter!.id, fiber: output, splice: this.ends[node * 2]! },
+          ],
           splitters: [...circuit.splitters, { cable: splitter!.id, output }],
           splices: circuit.splices + far.splices,
           splitterMdb: circuit.splitterMdb + splitterLossMdb(makeUp, output),
@@ -331,7 +403,8 @@ export class Network {
     return { ...circuit, steps };
   }
 
-  private fiberAt(node: number): { cable: string; fiber: number } {
+  private fiberAt(at: number): { cable: string; fiber: number } {
+    const node = at < this.wholes ? at : this.wholeOf[at - this.wholes]!;
     const index = this.cableIndexAt(node);
     return { cable: this.cables[index]!.id, fiber: node - this.starts[index]! + 1 };
   }

@@ -10,5 +10,6 @@ export * from './storage.ts';
 export * from './figures.ts';
 export * from './legs.ts';
 export * from './procedures/index.ts';
+export * from './openedClosure.ts';
 export * from './openedUnits.ts';
 export * from './planConflicts.ts';

@@ -2,6 +2,8 @@ import { problems } from '../problems.ts';
 
 /** What the server refuses: `apps/server/src/prep`. */
 export const prepProblems = problems({
+  heldBack:
+    'A person or a live fiber depends on {steps, plural, one {a step that comes} other {# steps that come}} before this one. Do what comes first, or give the reason for going on without.',
   portFull:
     '{name} has {holes, plural, one {# hole} other {# holes}}; {cables} cables are put there.',
   legsInOneHole:

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import { type ShownTrace, commands } from '@cordel/client';
+import { measuredIso } from '@cordel/core/otdr';
 import { traceWarningText } from '@cordel/text/files';
 import { hereRows as t } from '@cordel/text/pages/traces/HereRows';
 import { errorText } from '@cordel/text/record';
@@ -19,10 +20,6 @@ import { PlaceForm } from './FileRows';
 import type { OwnPlace } from './useTraceImport';
 
 const STEP = 30;
-
-/** When a trace was shot; null where the instrument's clock was never set. */
-const shotAt = ({ measuredAtS }: ShownTrace['facts']): string | null =>
-  measuredAtS * 1000 < Date.UTC(2000, 0, 1) ? null : new Date(measuredAtS * 1000).toISOString();
 
 /** The traces that are here: where each belongs, its file, and a way to put it right. */
 export function HereRows({ here }: { here: readonly ShownTrace[] }) {
@@ -45,9 +42,9 @@ export function HereRows({ here }: { here: readonly ShownTrace[] }) {
       : place
         ? t('setAsideWhy', { why: place.why ?? '' })
         : t('belongsNowhereYet');
-  const moments = here.map((row) => ({ name: row.name, measuredAt: shotAt(row.facts) }));
+  const moments = here.map((row) => ({ name: row.name, measuredAt: measuredIso(row.facts) }));
   const shotName = shotNames(moments, project.units.timeZone);
-  const nameOf = ({ name, facts }: ShownTrace) => shotName({ name, measuredAt: shotAt(facts) });
+  const nameOf = ({ name, facts }: ShownTrace) => shotName({ name, measuredAt: measuredIso(facts) });
   const list = here.filter((row) =>
     `${nameOf(row)} ${wordsOf(row)}`.toLowerCase().includes(find.trim().toLowerCase()),
   );

@@ -24,6 +24,19 @@ export interface TraceFacts {
   warnings: TraceWarning[];
 }
 
+/** An instrument whose clock was never set says 1970 or thereabouts: before this it knows no time. */
+const CLOCK_SET = Date.UTC(2000, 0, 1);
+
+/** When a trace was measured, milliseconds since 1970; null where its instrument knows no time. */
+export const measuredMs = ({ measuredAtS }: Pick<TraceFacts, 'measuredAtS'>): number | null =>
+  measuredAtS * 1000 < CLOCK_SET ? null : measuredAtS * 1000;
+
+/** The same as ISO 8601. */
+export const measuredIso = (facts: Pick<TraceFacts, 'measuredAtS'>): string | null => {
+  const ms = measuredMs(facts);
+  return ms === null ? null : new Date(ms).toISOString();
+};
+
 /** Wavelengths measured by the instrument differ from their nominal figure by a few nm. */
 const SAME_WAVELENGTH = 15;
 

@@ -26,8 +26,19 @@ export const pathOf = (route: string, values: Readonly<Record<string, string>>):
 /** The least width and height of what a thumb presses, px. */
 const LEAST_TOUCH = 44;
 
-/** What is wrong with a page as it stands, each fault in a line. */
-export const faultsOf = (page: Page): Promise<string[]> =>
+/** What is wrong with a page, each fault in a line; what passes by itself, as a label that is being laid out, is no fault. */
+export async function faultsOf(page: Page): Promise<string[]> {
+  let faults = await faultsNow(page);
+  for (let again = 0; again < 12 && faults.length > 0; again++) {
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    const now = new Set(await faultsNow(page));
+    faults = faults.filter((fault) => now.has(fault));
+  }
+  return faults;
+}
+
+/** What is wrong with a page as it stands. */
+const faultsNow = (page: Page): Promise<string[]> =>
   page.evaluate((least) => {
     const faults: string[] = [];
     const nameOf = (node: Element): string =>
@@ -56,6 +67,8 @@ export const faultsOf = (page: Page): Promise<string[]> =>
       node.scrollIntoView({ block: 'center', inline: 'center' });
       const box = node.getBoundingClientRect();
       const [x, y] = [(box.left + box.right) / 2, (box.top + box.bottom) / 2];
+      if (box.left < -1 || box.right > window.innerWidth + 1)
+        faults.push(`off the screen: ${nameOf(node)}`);
       const middle = document.elementFromPoint(x, y);
       if (!middle || !(node.contains(middle) || middle.contains(node)))
         faults.push(`covered: ${nameOf(node)} by ${middle ? nameOf(middle) : 'nothing'}`);

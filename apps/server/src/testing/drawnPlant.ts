@@ -105,13 +105,13 @@ export class DrawnPlant {
   private express(closure: Closure, feed: Cable): void {
     const tube = PER_UNIT * this.draw.upTo(this.units);
     if (this.stubs.has(tube + 1)) return;
-    const drop = this.cable(`D${closure.ordinal}`, { kind: 'drop', fibers: PER_UNIT });
+    const drop = this.drop('D', closure, PER_UNIT);
     const twelve = Array.from({ length: PER_UNIT }, (_, index) => index + 1);
     for (const fiber of twelve.filter((one) => one % 3 !== 0))
       this.single(closure, { cable: feed, fiber: tube + fiber, leg: 'in' }, { cable: drop, fiber });
     if (this.draw.chance() < 0.5) this.branch(closure, drop);
     if (this.draw.chance() < 0.5) {
-      const other = this.cable(`E${closure.ordinal}`, { kind: 'drop', fibers: PER_UNIT });
+      const other = this.drop('E', closure, PER_UNIT);
       for (const fiber of twelve)
         this.single(
           closure,
@@ -130,7 +130,7 @@ export class DrawnPlant {
       this.closures.length,
     );
     this.closures.push(side);
-    const next = this.cable(`F${from.ordinal}`, { kind: 'drop', fibers: PER_UNIT });
+    const next = this.drop('F', from, PER_UNIT);
     for (let fiber = 1; fiber <= 8; fiber++)
       this.single(side, { cable: drop, fiber }, { cable: next, fiber });
   }
@@ -153,7 +153,7 @@ export class DrawnPlant {
   private split(closure: Closure, feed: Cable, outputs: number): void {
     const at = { closureId: closure.id };
     const splitter = this.cable(`S${closure.ordinal}`, { kind: 'splitter', outputs }, at);
-    const drop = this.cable(`W${closure.ordinal}`, { kind: 'drop', fibers: 4 });
+    const drop = this.drop('W', closure, 4);
     this.single(
       closure,
       { cable: feed, fiber: this.fibers },
@@ -190,6 +190,12 @@ export class DrawnPlant {
       { kind: 'grouped-tube', tubes: 1, groupsPerTube: twelves },
       { kind: 'ribbon', ribbons: twelves },
     ]);
+  }
+
+  /** A drop from a closure; of some it is known where they end. */
+  private drop(letter: string, { ordinal, distance }: Closure, fibers: number): Cable {
+    const end = this.draw.chance() < 0.6 ? this.outerEnd(`House ${ordinal}`, distance! + KM) : {};
+    return this.cable(`${letter}${ordinal}`, { kind: 'drop', fibers }, end);
   }
 
   private outerEnd(name: string, distance: number): Partial<Cable> {

@@ -49,6 +49,8 @@ export function Button({
           minWidth: TOUCH,
           // On a wide screen a word alone needs no key from edge to edge.
           maxWidth: children === undefined ? MOST_WIDTH : undefined,
+          // A long name breaks into lines before its key leaves the screen.
+          flexShrink: children === undefined ? 1 : undefined,
           paddingHorizontal: 12,
           flexDirection: 'row',
           gap: 8,

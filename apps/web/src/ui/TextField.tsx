@@ -31,7 +31,7 @@ interface TextFieldProps {
 
 /** The width at which a label is read whole in an empty field, up to what the narrowest screen has, px. */
 const widthFor = (label: string, unit: string | undefined): number =>
-  Math.min(300, label.length * 8 + (unit ? 72 : 40));
+  Math.min(300, label.length * 7 + (unit ? 72 : 40));
 
 /** A field of text with its label, hint and problem. */
 export function TextField({
@@ -54,7 +54,13 @@ export function TextField({
 }: TextFieldProps) {
   const least = Math.max(minWidth ?? 150, widthFor(label, unit));
   return (
-    <View style={{ ...(minWidth === undefined ? { flexGrow: 1 } : { flex: 1 }), minWidth: least }}>
+    <View
+      style={{
+        ...(minWidth === undefined ? { flexGrow: 1 } : { flex: 1 }),
+        minWidth: least,
+        maxWidth: '100%',
+      }}
+    >
       <TextInput
         mode="outlined"
         label={label}

@@ -3,6 +3,7 @@ import { jest } from '@jest/globals';
 import { type Server, removeServer, startServer, until } from './app';
 import { type SignedIn, askAs, memberOf, servedDemo } from './people';
 import { v7 as uuid } from 'uuid';
+import { type Postgres, startPostgres } from '../apps/server/src/testing/postgres.ts';
 import { fuzz } from './fuzz';
 
 jest.setTimeout(900_000);
@@ -42,17 +43,21 @@ describe('the server under requests that nobody means', () => {
   });
 });
 
-describe('a server with accounts under the same, as everybody in turn', () => {
+// Every route is called on PostgreSQL here: API tests run there only where the engine matters.
+describe('a server with accounts on PostgreSQL under the same, as everybody in turn', () => {
   /** Requests of each. */
   const EACH = Math.round(COUNT / 10);
   /** Whoever asks for these is somebody else afterwards, or nobody. */
   const ENDS_SESSIONS = /\/stream$|\/session|\/devices|\/password/;
+  let postgres: Postgres;
   let server: Server;
   let owner: SignedIn;
   let project: string;
   let other: string;
   beforeAll(async () => {
-    ({ server, owner, project } = await servedDemo());
+    postgres = await startPostgres();
+    const DATABASE_URL = await postgres.newDatabase('fuzz');
+    ({ server, owner, project } = await servedDemo({ DATABASE_URL }));
     const document = await askAs<{ project: object }>(
       server,
       owner,
@@ -67,7 +72,10 @@ describe('a server with accounts under the same, as everybody in turn', () => {
       ...Object.fromEntries(lists.map(([name]) => [name, []])),
     });
   });
-  afterAll(() => removeServer(server));
+  afterAll(async () => {
+    await removeServer(server);
+    await postgres.remove();
+  });
 
   const record = () => askAs<object>(server, owner, `/projects/${project}/document.json`);
 
@@ -87,7 +95,15 @@ describe('a server with accounts under the same, as everybody in turn', () => {
         : { origin: server.url };
       const before = await record();
       const without = role ? ENDS_SESSIONS : /\/stream$/;
-      const report = await fuzz(server.url, { count: EACH, seed: SEED, as, reads: owner, without });
+      const everyRoute = role === 'owner' && where === 'here';
+      const report = await fuzz(server.url, {
+        count: EACH,
+        seed: SEED,
+        as,
+        reads: owner,
+        without,
+        everyRoute,
+      });
       console.log(`${role} ${where}: ${JSON.stringify(report.statuses)}`);
       expect(report.failures.slice(0, 5)).toEqual([]);
       const refused = (report.statuses[401] ?? 0) + (report.statuses[403] ?? 0);

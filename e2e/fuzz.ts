@@ -149,12 +149,28 @@ export class Fuzzer {
     return pool && this.chance(0.85) ? this.pick(pool) : null;
   }
 
+  /** Every operation once, as requests. */
+  eachOnce(): FuzzRequest[] {
+    return this.operations.map((operation) => this.requestFor(operation));
+  }
+
   next(): FuzzRequest {
     let chosen = this.pick(this.operations);
     // What takes long to work out is asked now and then only.
     for (let tries = 0; LONG.test(chosen.path) && tries < 3 && this.chance(0.9); tries++)
       chosen = this.pick(this.operations);
-    const { method, path, operation } = chosen;
+    return this.requestFor(chosen);
+  }
+
+  private requestFor({
+    method,
+    path,
+    operation,
+  }: {
+    method: string;
+    path: string;
+    operation: Operation;
+  }): FuzzRequest {
     const query = new URLSearchParams();
     let filled = path;
     for (const { name, in: where, schema } of operation.parameters ?? []) {
@@ -308,13 +324,23 @@ interface FuzzOptions {
   reads?: Record<string, string>;
   /** Paths that are not asked. */
   without?: RegExp;
+  /** Whether every route is asked once before the others by chance. */
+  everyRoute?: boolean;
 }
 
 /** Sends requests, several at a time, and asks beside them how long the server keeps others waiting. */
 export async function fuzz(
   url: string,
   // A stream does not end by itself.
-  { count, seed, lanes = 4, as = {}, reads = as, without = /\/stream$/ }: FuzzOptions,
+  {
+    count,
+    seed,
+    lanes = 4,
+    as = {},
+    reads = as,
+    without = /\/stream$/,
+    everyRoute = false,
+  }: FuzzOptions,
 ): Promise<FuzzReport> {
   const document = (await (await fetch(`${url}/api/openapi.json`)).json()) as ApiDocument;
   const fuzzer = new Fuzzer(document, randomFrom(seed), without);
@@ -337,10 +363,11 @@ export async function fuzz(
       await new Promise((resolve) => setTimeout(resolve, 20));
     }
   })();
+  const first = everyRoute ? fuzzer.eachOnce() : [];
   const lane = async () => {
-    while (report.requests < count) {
+    while (report.requests < count || first.length > 0) {
       report.requests++;
-      const request = fuzzer.next();
+      const request = first.shift() ?? fuzzer.next();
       const { method, path, body } = request;
       try {
         const answer = await fetch(`${url}${path}`, {

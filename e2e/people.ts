@@ -84,12 +84,14 @@ export async function pageOf(browser: Browser, server: Server, who: SignedIn): P
 }
 
 /** A server for real work on which somebody has brought the demo's project in. */
-export async function servedDemo(): Promise<{ server: Server; owner: SignedIn; project: string }> {
+export async function servedDemo(
+  env: Record<string, string> = {},
+): Promise<{ server: Server; owner: SignedIn; project: string }> {
   const demo = await startServer({ demo: true });
   const [one] = await readApi<{ id: string }[]>(demo, '/projects');
   const document = await readApi(demo, `/projects/${one!.id}/document.json`);
   await removeServer(demo);
-  const server = await startServer({ serve: true });
+  const server = await startServer({ serve: true, env });
   const owner = await firstOwner(server);
   await askAs(server, owner, '/documents', document);
   return { server, owner, project: one!.id };

@@ -67,6 +67,8 @@ async function watched(person: Person): Promise<Person> {
   person.page.on('response', (response) => {
     if (response.status() >= 500) person.trouble.push(`${response.status()} ${response.url()}`);
   });
+  // A file that opens in a tab of its own would hide the page, and what is hidden is not laid out.
+  person.page.on('popup', (tab) => void tab?.close().then(() => person.page.bringToFront()));
   person.page.on('dialog', (dialog) => void dialog.dismiss());
   return person;
 }

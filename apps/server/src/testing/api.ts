@@ -8,8 +8,8 @@ import { v7 as uuid } from 'uuid';
 import { createApi } from '../app.ts';
 import { type OpenDb, openServer } from '../db/client.ts';
 import { listenOn } from '../db/notices.ts';
-import { MIGRATIONS, openMade } from './madeDatabase.ts';
-import { newDatabase, postgresFolder } from './postgres.ts';
+import { openMade } from './madeDatabase.ts';
+import { WITH_TABLES, newDatabase, postgresFolder } from './postgres.ts';
 
 export interface Answer {
   status: number;
@@ -23,8 +23,8 @@ const POSTGRES = postgresFolder();
 /** Databases of servers that stand side by side. */
 async function openAll(): Promise<OpenDb[]> {
   if (!POSTGRES) return [await openMade()];
-  const url = await newDatabase(POSTGRES, `api_${uuid().replaceAll('-', '')}`);
-  const opened = [await openServer(url, MIGRATIONS), await openServer(url, null)];
+  const url = await newDatabase(POSTGRES, `api_${uuid().replaceAll('-', '')}`, WITH_TABLES);
+  const opened = [await openServer(url, null), await openServer(url, null)];
   return opened.map((own) => {
     const end = listenOn(url, own.notices);
     return { ...own, close: () => end().then(own.close) };

@@ -4,6 +4,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import pg from 'pg';
 
+/** The database that has the tables and nothing in them: those of tests begin as copies of it. */
+export const WITH_TABLES = 'with_tables';
+
 /** A PostgreSQL server of a test's own, on a socket in its folder. */
 export interface Postgres {
   /** Where its socket lies. */
@@ -41,9 +44,13 @@ export const postgresFolder = (): string | undefined =>
     ? process.env.CORDEL_TEST_POSTGRES
     : undefined;
 
-/** Makes an empty database, and gives its URL. */
-export async function newDatabase(folder: string, name: string): Promise<string> {
-  await asked(folder, `create database ${name}`);
+/** Makes a database, empty or a copy of another, and gives its URL. */
+export async function newDatabase(
+  folder: string,
+  name: string,
+  template = 'template1',
+): Promise<string> {
+  await asked(folder, `create database ${name} template ${template}`);
   return urlOf(folder, name);
 }
 

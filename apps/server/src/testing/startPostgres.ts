@@ -1,4 +1,6 @@
-import { type Postgres, startPostgres } from './postgres.ts';
+import { openServer } from '../db/client.ts';
+import { MIGRATIONS } from './madeDatabase.ts';
+import { type Postgres, WITH_TABLES, startPostgres } from './postgres.ts';
 
 export interface WithPostgres {
   cordelPostgres?: Postgres;
@@ -8,5 +10,7 @@ export interface WithPostgres {
 export default async function start(): Promise<void> {
   const postgres = await startPostgres();
   (globalThis as WithPostgres).cordelPostgres = postgres;
+  const made = await openServer(await postgres.newDatabase(WITH_TABLES), MIGRATIONS);
+  await made.close();
   process.env.CORDEL_TEST_POSTGRES = postgres.folder;
 }

@@ -16,12 +16,14 @@ module.exports = {
     only('packages/demo', ['packages/core', 'packages/standin']),
     only('apps/server', ['packages/core', 'packages/text', 'packages/demo', 'packages/standin']),
     only('apps/web', ['packages/client', 'packages/text', 'packages/core', 'packages/standin']),
-    // The PostgreSQL that tests run on is started by the API tests too.
+    // The PostgreSQL that tests run on and the networks that are drawn for them are those of the API tests.
     only('e2e', [
       'packages/client',
       'packages/text',
       'packages/core',
       'apps/server/src/testing/postgres.ts',
+      'apps/server/src/testing/drawnNetwork.ts',
+      'apps/server/src/testing/plainFigures.ts',
     ]),
     {
       name: 'no-circular',

@@ -1,3 +1,7 @@
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { availableParallelism } from 'node:os';
+import { join } from 'node:path';
 import {
   ROOT,
   build,
@@ -6,18 +10,24 @@ import {
   installPackages,
   installPostgres,
   npx,
-  run,
 } from './setup.mjs';
 
 // PGlite and Puppeteer are loaded as ES modules, which Jest runs under this flag only.
 const MODULES = '--experimental-vm-modules --no-warnings';
 
+const BIN = join(ROOT, 'node_modules/.bin');
+
+/** What is checked without running the product: each needs one core, so they run beside each other. */
+const CHECKS = {
+  format: ['prettier', '--check', '--cache', '.'],
+  types: ['node', 'scripts/types.mjs'],
+  lint: ['eslint', '--cache', '--cache-location', 'node_modules/.cache/eslint/', '.'],
+  arrows: ['depcruise', 'apps', 'packages', 'e2e', '--config', '.dependency-cruiser.cjs'],
+  unused: ['knip'],
+};
+
 /** `npm test` runs all steps; `npm test -- unit e2e` runs those named. */
 const STEPS = {
-  types: () => run('npm', ['run', '--silent', 'types']),
-  lint: () => run('npm', ['run', '--silent', 'lint']),
-  arrows: () => run('npm', ['run', '--silent', 'arrows']),
-  unused: () => run('npm', ['run', '--silent', 'unused']),
   unit: () =>
     jest(['core', 'text', 'client', 'standin', 'demo', 'web'], '', [
       '--maxWorkers=2',
@@ -41,19 +51,50 @@ function jest(projects, flags = '', more = ['--testTimeout=60000']) {
   });
 }
 
+/** Runs checks, as many at a time as the machine has cores, and stops with the first that fails. */
+async function check(names) {
+  const waiting = [...names];
+  const running = new Set();
+  const next = async () => {
+    for (let name = waiting.shift(); name; name = waiting.shift()) {
+      const [command, ...args] = CHECKS[name];
+      const begun = Date.now();
+      // Not by npx, whose own child would go on after it is stopped.
+      const program = command === 'node' ? process.execPath : join(BIN, command);
+      const child = spawn(program, args, { cwd: ROOT });
+      running.add(child);
+      let said = '';
+      for (const stream of [child.stdout, child.stderr])
+        stream.on('data', (text) => (said += text));
+      const [code] = await once(child, 'close');
+      running.delete(child);
+      console.log(`== ${name}: ${Math.round((Date.now() - begun) / 1000)} s ==`);
+      if (code === 0) continue;
+      console.error(said);
+      for (const other of running) other.kill();
+      process.exit(1);
+    }
+  };
+  await Promise.all(Array.from({ length: availableParallelism() }, next));
+}
+
+const known = [...Object.keys(CHECKS), ...Object.keys(STEPS)];
 const wanted = process.argv.slice(2);
-const unknown = wanted.filter((step) => !STEPS[step]);
+const unknown = wanted.filter((step) => !known.includes(step));
 if (unknown.length > 0) {
-  console.error(`There is no step ${unknown.join(', ')}: ${Object.keys(STEPS).join(', ')}.`);
+  console.error(`There is no step ${unknown.join(', ')}: ${known.join(', ')}.`);
   process.exit(2);
 }
 installPackages();
-const steps = wanted.length > 0 ? wanted : Object.keys(STEPS);
+const steps = wanted.length > 0 ? wanted : known;
 const chromium = steps.includes('e2e') ? installChromium() : '';
 if (steps.includes('e2e')) installOpenssl();
 const postgres = steps.some((step) => step === 'e2e' || step === 'api') ? installPostgres() : '';
-for (const step of steps) {
+await check(Object.keys(CHECKS).filter((name) => steps.includes(name)));
+for (const step of Object.keys(STEPS).filter((name) => steps.includes(name))) {
   console.log(`\n== ${step} ==`);
+  const begun = Date.now();
   STEPS[step]();
+  console.log(`== ${step}: ${Math.round((Date.now() - begun) / 1000)} s ==`);
 }
 console.log(`\nAll passed: ${steps.join(', ')}.`);

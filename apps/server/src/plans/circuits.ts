@@ -17,7 +17,7 @@ import { getCables, getClosures, getProject } from '../projects/queries.ts';
 import { getPlans, listCables } from './queries.ts';
 
 /** One fiber on its way, and the splice that leads on from it. */
-export interface CircuitLeg {
+interface CircuitLeg {
   cableId: string;
   fiber: number;
   splice: { id: string; closureId: string; tray: number; slot: number } | null;
@@ -26,7 +26,7 @@ export interface CircuitLeg {
 }
 
 /** The splitter at an end of a circuit, with the fibers that its outputs go to. */
-export interface CircuitSplitter {
+interface CircuitSplitter {
   cableId: string;
   /** The output by which this circuit leaves it; null where it feeds it. */
   output: number | null;

@@ -5,7 +5,7 @@ import { Draw, DrawnPlant } from './drawnPlant.ts';
 import { attemptOn, readingOn, smallDocument } from './small.ts';
 
 /** What was done to a splice, as it was drawn; losses in thousandths of a dB. */
-export type Done =
+type Done =
   | { state: 'open' | 'skipped' | 'dead' }
   | { state: 'estimate'; loss: number }
   /** By wavelength, in nm: from A to B, and where it was read, back. */

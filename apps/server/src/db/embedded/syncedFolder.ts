@@ -85,7 +85,7 @@ export class SyncedFolder extends NodeFS {
     this.watch = watch;
   }
 
-  override async init(...[pg, options]: Parameters<NodeFS['init']>) {
+  override async init(...[pg, options]: Parameters<NodeFS['init']>): ReturnType<NodeFS['init']> {
     const made = await super.init(pg, options);
     const { preRun = [] } = made.emscriptenOpts;
     // Before the folder is mounted: its files take these operations over.

@@ -44,7 +44,8 @@ export function HereRows({ here }: { here: readonly ShownTrace[] }) {
         : t('belongsNowhereYet');
   const moments = here.map((row) => ({ name: row.name, measuredAt: measuredIso(row.facts) }));
   const shotName = shotNames(moments, project.units.timeZone);
-  const nameOf = ({ name, facts }: ShownTrace) => shotName({ name, measuredAt: measuredIso(facts) });
+  const nameOf = ({ name, facts }: ShownTrace) =>
+    shotName({ name, measuredAt: measuredIso(facts) });
   const list = here.filter((row) =>
     `${nameOf(row)} ${wordsOf(row)}`.toLowerCase().includes(find.trim().toLowerCase()),
   );

@@ -3,7 +3,11 @@ import type { Splice } from '@cordel/core';
 import ExcelJS from 'exceljs';
 import JSZip from 'jszip';
 import type { Browser, Page } from 'puppeteer-core';
-import { type DrawnNetwork, drawnNetwork } from '../apps/server/src/testing/drawnNetwork.ts';
+import {
+  type DrawnNetwork,
+  drawnNetwork,
+  drawnSeeds,
+} from '../apps/server/src/testing/drawnNetwork.ts';
 import { chains, plainTally, speaking } from '../apps/server/src/testing/plainFigures.ts';
 import {
   type Person,
@@ -20,15 +24,6 @@ import {
   writeApi,
 } from './app.ts';
 import { settle } from './walk.ts';
-
-/**
- * What pages show of networks drawn by a seed, compared with a plain recalculation. `CORDEL_NETWORKS=200` draws as many,
- * others each day; `CORDEL_NETWORKS_SEED` repeats a draw.
- */
-const COUNT = Number(process.env['CORDEL_NETWORKS'] ?? 5);
-const OF_TODAY = Math.floor(Date.now() / 86_400_000);
-const SEED = Number(process.env['CORDEL_NETWORKS_SEED'] ?? (COUNT === 5 ? 1 : OF_TODAY));
-const seeds = Array.from({ length: COUNT }, (_, index) => SEED + index);
 
 jest.setTimeout(180_000);
 
@@ -112,7 +107,8 @@ function rowOf(lines: readonly string[], title: string, most = 5): string {
   return at < 0 ? '' : lines.slice(at, at + most).join('\n');
 }
 
-describe.each(seeds)('the pages of a network drawn by seed %i', (seed) => {
+// What pages show of networks unlike the demo, compared with a plain recalculation.
+describe.each(drawnSeeds())('the pages of a network drawn by seed %i', (seed) => {
   const network = drawnNetwork(seed);
   const { project, closures, splices, cables } = network.document;
   const lines = (path: string) => linesOf(person.page, `/p/${project.id}${path}`);

@@ -10,18 +10,9 @@ import {
   kitList,
 } from '@cordel/core';
 import Papa from 'papaparse';
-import { drawnNetwork } from './testing/drawnNetwork.ts';
+import { drawnNetwork, drawnSeeds } from './testing/drawnNetwork.ts';
 import { type TestApi, startApi } from './testing/api.ts';
 import { chains, plainTally, speaking } from './testing/plainFigures.ts';
-
-/**
- * Networks unlike the demo, drawn by a seed: what pages show of them is reckoned once more here, in plain steps that
- * share nothing with the code. `CORDEL_NETWORKS=200` draws as many, others each day; `CORDEL_NETWORKS_SEED` repeats a draw.
- */
-const COUNT = Number(process.env['CORDEL_NETWORKS'] ?? 5);
-const OF_TODAY = Math.floor(Date.now() / 86_400_000);
-const SEED = Number(process.env['CORDEL_NETWORKS_SEED'] ?? (COUNT === 5 ? 1 : OF_TODAY));
-const seeds = Array.from({ length: COUNT }, (_, index) => SEED + index);
 
 let api: TestApi;
 beforeAll(async () => {
@@ -46,7 +37,8 @@ const tallyOf = ({ total, open, skipped, dead, figures, sumHalfMdb, maxHalfMdb }
 });
 const sorted = (rows: readonly object[]) => rows.map((row) => JSON.stringify(row)).sort();
 
-describe.each(seeds)('a network drawn by seed %i', (seed) => {
+// What pages show of networks unlike the demo is reckoned once more in plain steps that share nothing with the code.
+describe.each(drawnSeeds())('a network drawn by seed %i', (seed) => {
   const network = drawnNetwork(seed);
   const { document } = network;
   const { id } = document.project;

@@ -19,6 +19,17 @@ export interface DrawnNetwork {
 
 const WAVELENGTHS = [1310, 1550];
 
+/**
+ * Seeds of the networks that tests draw: five that stay. `CORDEL_NETWORKS=200` draws as many, others each day;
+ * `CORDEL_NETWORKS_SEED` repeats a draw.
+ */
+export function drawnSeeds(): number[] {
+  const count = Number(process.env['CORDEL_NETWORKS'] ?? 5);
+  const ofToday = Math.floor(Date.now() / 86_400_000);
+  const first = Number(process.env['CORDEL_NETWORKS_SEED'] ?? (count === 5 ? 1 : ofToday));
+  return Array.from({ length: count }, (_, index) => first + index);
+}
+
 /** A network by the grammar of {@link DrawnPlant}, with everything done to its splices that can be. */
 export function drawnNetwork(seed: number): DrawnNetwork {
   const draw = new Draw(seed);

@@ -1,20 +1,12 @@
 import { type MakeUp, fiberCount } from '../record/cable.ts';
 import { splitterLossMdb } from '../loss/splitter.ts';
-import type { Leg, Method } from '../record/splice.ts';
-import { FiberPieces } from './fiberPieces.ts';
+import type { Method } from '../record/splice.ts';
+import { FiberPieces, type PiecedSplice } from './fiberPieces.ts';
 
 /** A splice as a network knows it; cables and closures by index into the lists given. */
-export interface NetworkSplice {
+export interface NetworkSplice extends PiecedSplice {
   closure: string;
-  cableA: string;
-  fiberA: number;
-  legA?: Leg | null;
-  cableB: string;
-  fiberB: number;
-  legB?: Leg | null;
   method: Method;
-  /** Where its closure comes along the route; smaller is nearer the head. */
-  order?: number;
 }
 
 export interface NetworkCable {

@@ -57,6 +57,20 @@ const setting = async () => {
 
 const AT = '2026-05-04T20:15:00.000Z';
 
+/** Ticks a step of the cable. */
+const tick = (step: string, override: string | null = null, answers: Record<string, string> = {}) =>
+  change({
+    kind: 'tick',
+    entryId: entry.id,
+    step,
+    done: true,
+    by: 'A. Reed',
+    at: AT,
+    answers,
+    photos: [],
+    override,
+  });
+
 it('keeps what meets in a closure, and the same change again changes nothing', async () => {
   await describeIt();
   const { assemblies } = await setting();
@@ -68,21 +82,8 @@ it('keeps what meets in a closure, and the same change again changes nothing', a
 it('loses no tick of two people who work at once', async () => {
   await describeIt();
   const steps = ['right', 'diameter', 'seal', 'mark', 'ring', 'sheath', 'strength', 'score'];
-  await Promise.all(
-    steps.map((step) =>
-      change({
-        kind: 'tick',
-        entryId: entry.id,
-        step,
-        done: true,
-        by: 'A. Reed',
-        at: AT,
-        answers: { detector: 'dark' },
-        photos: [],
-        override: 'Both list what was done without it.',
-      }),
-    ),
-  );
+  const why = 'Both list what was done without it.';
+  await Promise.all(steps.map((step) => tick(step, why, { detector: 'dark' })));
   const [{ entries }] = (await setting()).assemblies as [Assembly];
   const { done } = entries[0]!;
   expect(done.map(({ step }) => step).sort()).toEqual([...steps].sort());
@@ -95,18 +96,6 @@ it('loses no tick of two people who work at once', async () => {
 it('takes no cut before the steps that people and live fibers depend on, unless a reason is given', async () => {
   await describeIt();
   await change({ kind: 'enter', entryId: entry.id, part: { armoured: true } });
-  const tick = (step: string, override: string | null = null) =>
-    change({
-      kind: 'tick',
-      entryId: entry.id,
-      step,
-      done: true,
-      by: 'A. Reed',
-      at: AT,
-      answers: {},
-      photos: [],
-      override,
-    });
   const early = await tick('ring');
   expect(early).toMatchObject({ status: 422, body: { errors: [{ place: '/step' }] } });
   const done = async () => (await setting()).assemblies[0]!.entries[0]!.done;

@@ -69,9 +69,11 @@ export class Plant {
     const route =
       (first === null ? undefined : this.routesThrough.get(first)) ?? this.routeBy(steps, first);
     for (const { splice } of steps) if (splice !== null) this.routesThrough.set(splice, route);
-    if (through === undefined)
-      for (const { cableId: cable, fiber: own } of route.spans)
-        this.routes.set(`${cable} ${own}`, route);
+    if (through !== undefined) return route;
+    this.routes.set(key, route);
+    // A fiber that is cut belongs to other circuits too: which one it stands for, it says itself.
+    for (const { cableId: cable, fiber: own } of route.spans)
+      if (!this.network.isCut(cable, own)) this.routes.set(`${cable} ${own}`, route);
     return route;
   }
 

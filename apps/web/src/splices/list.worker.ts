@@ -160,7 +160,13 @@ function doubtsOf({ splices }: ReadList, setting: ListSetting): ListPreview['dou
     own.map((splice) => ({ ...splice, closure: name })),
   );
   const named = new Set(splices.map((splice) => splice.closure));
-  const network = new Network(cables, [...there, ...splices]);
+  // Closures that the list adds come behind those of the project, as they will be kept.
+  const order = [...new Set([...setting.closures.map(({ name }) => name), ...named])];
+  const orders = new Map(order.map((name, index) => [name, index]));
+  const network = new Network(
+    cables,
+    [...there, ...splices].map((splice) => ({ ...splice, order: orders.get(splice.closure)! })),
+  );
   return findNetworkProblems(network, () => false).flatMap(({ closure, message }) =>
     closure !== null && named.has(closure) ? [{ closure, message }] : [],
   );

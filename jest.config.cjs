@@ -4,6 +4,8 @@ const swc = {
 };
 const node = { testEnvironment: 'node', transform: swc, extensionsToTreatAsEsm: [] };
 
+const e2e = require('./e2e/jest.config.cjs');
+
 module.exports = {
   projects: [
     { ...node, displayName: 'core', rootDir: 'packages/core' },
@@ -30,6 +32,7 @@ module.exports = {
     '<rootDir>/apps/server/jest.config.cjs',
     '<rootDir>/apps/server/jest.postgres.cjs',
     '<rootDir>/apps/web/jest.config.cjs',
-    '<rootDir>/e2e/jest.config.cjs',
+    e2e.pages,
+    e2e.built,
   ],
 };

@@ -12,14 +12,10 @@ jest.setTimeout(180_000);
 
 const ROOT = fileURLToPath(new URL('..', import.meta.url));
 const run = (command: string, files: string[], env: Record<string, string>) =>
-  promisify(execFile)(
-    'npx',
-    ['--no-install', 'tsx', 'apps/server/cli/backup.ts', command, ...files],
-    {
-      cwd: ROOT,
-      env: { ...process.env, NODE_OPTIONS: '', ...env },
-    },
-  );
+  promisify(execFile)(process.execPath, [`scripts/${command}.mjs`, ...files], {
+    cwd: ROOT,
+    env: { ...process.env, NODE_OPTIONS: '', ...env },
+  });
 
 let folder: string;
 const servers: Server[] = [];
@@ -59,7 +55,7 @@ it('a running server is backed up, restored into an empty folder, and is all the
     CORDEL_DATA: server.folder,
     CORDEL_SERVER: server.url,
   });
-  expect(told.stdout).toContain(`Everything is in ${file}.`);
+  expect(told.stdout).toContain(`The backup is in ${file}.`);
   expect(told.stdout).toContain('Keep it apart');
   // The backup itself does not have them.
   const lines = gunzipSync(await readFile(file)).toString();
@@ -71,7 +67,7 @@ it('a running server is backed up, restored into an empty folder, and is all the
     stderr: expect.stringMatching(/holds no keys/) as string,
   });
   expect((await run('restore', [file, keys], { CORDEL_DATA: data })).stdout).toMatch(
-    /rows of .* are here/,
+    /rows of .* restored/,
   );
   const other = await startServer({ folder: data });
   servers.push(other);

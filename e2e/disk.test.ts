@@ -133,11 +133,9 @@ describe('a disk that fills up', () => {
         );
         const kept = new Set(evidence.map(({ id }) => id));
         expect(acknowledged.filter((id) => !kept.has(id))).toEqual([]);
+        const ended = new Promise((resolve) => child.on('exit', resolve));
         child.kill('SIGTERM');
-        const late = new Promise((resolve) => setTimeout(resolve, 3000, 'still there'));
-        expect(
-          await Promise.race([new Promise((resolve) => child.on('exit', resolve)), late]),
-        ).toBe(0);
+        expect(await ended).toBe(0);
       } finally {
         child.kill('SIGKILL');
         await rm(folder, { recursive: true, force: true });

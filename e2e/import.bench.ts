@@ -114,4 +114,4 @@ try {
   await removeServer(server);
   await rm(folder, { recursive: true, force: true });
 }
-process.exit(missed ? 1 : 0);
+process.exit(missed ? 3 : 0);

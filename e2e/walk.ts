@@ -30,7 +30,7 @@ const LEAST_TOUCH = 44;
 export async function faultsOf(page: Page): Promise<string[]> {
   let faults = await faultsNow(page);
   for (let again = 0; again < 12 && faults.length > 0; again++) {
-    await new Promise((resolve) => setTimeout(resolve, 300));
+    await pause(300);
     const now = new Set(await faultsNow(page));
     faults = faults.filter((fault) => now.has(fault));
   }
@@ -170,24 +170,33 @@ export const watchPresses = (page: Page): Promise<unknown> =>
     };
   });
 
-/** Waits until a page stands: it shows something, waits for nothing, and is the same three times in a row but for clocks. */
+/**
+ * Waits until a page stands: it shows something, waits for nothing, and is the same for a while but for clocks. It is
+ * watched from within, for each question from outside takes as long as several looks.
+ */
 export async function settle(page: Page, mostMs = 10_000): Promise<void> {
   const end = Date.now() + mostMs;
+  let stands = false;
+  while (!stands && Date.now() < end)
+    // A page that is left takes the question with it: the next one is asked.
+    stands = await page.evaluate(standsFor, end).catch(() => pause(50));
+}
+
+const pause = (ms: number): Promise<false> =>
+  new Promise((resolve) => setTimeout(() => resolve(false), ms));
+
+/** Runs in a page: whether it stands by a moment, milliseconds since 1970. */
+async function standsFor(end: number): Promise<boolean> {
   let [before, same] = ['', 0];
-  while (Date.now() < end && same < 3) {
-    await new Promise((resolve) => setTimeout(resolve, 70));
-    const now = await page
-      .evaluate(() => {
-        const main = document.querySelector<HTMLElement>('[role=main]')?.innerText ?? '';
-        return main.trim().length < 15 || main.includes('Reading …')
-          ? ''
-          : `${location.href} ${document.body.innerText.replace(/\d/g, '')}`;
-      })
-      .catch(() => '');
-    const stands = now !== '' && now === before;
-    same = stands ? same + 1 : 0;
+  while (Date.now() < end && same < 4) {
+    await new Promise((resolve) => setTimeout(resolve, 35));
+    const main = document.querySelector<HTMLElement>('[role=main]')?.innerText ?? '';
+    const isEmpty = main.trim().length < 15 || main.includes('Reading …');
+    const now = isEmpty ? '' : `${location.href} ${document.body.innerText.replace(/\d/g, '')}`;
+    same = now !== '' && now === before ? same + 1 : 0;
     before = now;
   }
+  return same >= 4;
 }
 
 /** Whether a control is where it was, on the page or on the sheet that is open. */
@@ -220,7 +229,11 @@ export async function pressAndLook(page: Page, { index, name }: Control): Promis
   );
   await settle(page);
   const faults = await faultsOf(page);
-  if ((await stateOf(page)) === before) faults.push(`“${name}” changes nothing and says nothing`);
+  // What comes of it may take a while longer than the page stood still.
+  for (let looks = 0; (await stateOf(page)) === before; looks++) {
+    if (looks === 10) return [...faults, `“${name}” changes nothing and says nothing`];
+    await pause(200);
+  }
   return faults;
 }
 

@@ -9,7 +9,7 @@ import {
   startBrowser,
   startServer,
 } from './app.ts';
-import { SCENES, type Scene, type SceneName, Stage } from './scenes.ts';
+import { SCENES, type SceneName, Stage } from './scenes.ts';
 import {
   type Control,
   Choice,
@@ -75,58 +75,80 @@ async function watched(person: Person): Promise<Person> {
 
 const ROUTES = routesOf().filter((route) => route.includes(ONLY_ROUTE));
 
-/** Opens a route of a scene and gives what is wrong with it. */
-async function walkRoute(
-  person: Person,
-  scene: Scene,
-  route: string,
-  choice: Choice,
-): Promise<string[]> {
-  const { page, trouble } = person;
-  const url = new URL(page.url()).origin + pathOf(route, scene.values);
-  const open = async () => {
-    await page.goto(url, { waitUntil: 'domcontentloaded' });
-    await settle(page);
-  };
-  await open();
-  const faults = await faultsOf(page);
-  const controls = await controlsOf(page);
-  // What stays wrong on a page is told at the first press after which it is seen.
-  const told = new Set(faults);
-  const take = (found: string[], name: string) => {
-    for (const fault of [...found, ...trouble.splice(0)]) {
-      if (!told.has(fault)) faults.push(`after “${name}”: ${fault}`);
-      told.add(fault);
+/** A route of a scene that is opened and pressed through. */
+class RouteWalk {
+  private readonly person: Person;
+  private readonly url: string;
+  private readonly choice: Choice;
+  /** What was wrong so far: what stays wrong on a page is told at the first press after which it is seen. */
+  private readonly faults = new Map<string, string>();
+  private controls: Control[] = [];
+
+  constructor(person: Person, url: string, choice: Choice) {
+    this.person = person;
+    this.url = url;
+    this.choice = choice;
+  }
+
+  /** @returns what is wrong with it */
+  async walk(): Promise<string[]> {
+    const { page } = this.person;
+    await this.open();
+    this.take(await faultsOf(page), '');
+    this.controls = await controlsOf(page);
+    for (const control of this.chosen()) {
+      if (!(await this.isHome()) || !(await isThere(page, control))) await this.open();
+      await this.press(control);
+      // Where it leads to another page, that page is walked by itself.
+      if (WALK !== '' && page.url().split(/[?#]/)[0] === this.url) await this.pressBrought(control);
+      this.take(await closeByEsc(page), control.name);
     }
-  };
-  const few = random() < SHARE ? 1 : 0;
-  const chosen =
-    WALK === '' ? [...controls].sort(() => random() - 0.5).slice(0, few) : choice.take(controls);
-  const isHome = async () => page.url() === url && !(await sheetIsOpen(page));
-  const press = async (control: Control, name = control.name): Promise<void> => {
-    if (await isThere(page, control)) take(await pressAndLook(page, control), name);
-  };
-  for (const control of chosen) {
-    if (!(await isHome()) || !(await isThere(page, control))) await open();
-    await press(control);
-    // Where it leads to another page, that page is walked by itself.
-    const isHere = page.url().split(/[?#]/)[0] === url;
-    const brought =
-      WALK === '' || !isHere ? [] : choice.take(await controlsBrought(page, controls));
-    for (const inner of brought) {
+    this.take([], '');
+    return [...this.faults].map(([fault, name]) => (name ? `after “${name}”: ${fault}` : fault));
+  }
+
+  private chosen(): Control[] {
+    if (WALK !== '') return this.choice.take(this.controls);
+    const few = random() < SHARE ? 1 : 0;
+    return [...this.controls].sort(() => random() - 0.5).slice(0, few);
+  }
+
+  /** Presses what a press brought with it. */
+  private async pressBrought(control: Control): Promise<void> {
+    const { page } = this.person;
+    let gone = 0;
+    for (const inner of this.choice.take(await controlsBrought(page, this.controls))) {
       const name = `${control.name} / ${inner.name}`;
       // The page is opened anew only where the press before it went elsewhere.
       if (!(await isThere(page, inner))) {
-        take(await closeByEsc(page), name);
-        if (!(await isHome()) || !(await isThere(page, control))) await open();
-        await press(control);
+        this.take(await closeByEsc(page), name);
+        if (!(await this.isHome()) || !(await isThere(page, control))) await this.open();
+        await this.press(control);
+        // What makes something new each time brings other controls: they are not waited for.
+        if (!(await isThere(page, inner)) && ++gone === 2) break;
       }
-      await press(inner, name);
+      await this.press(inner, name);
     }
-    take(await closeByEsc(page), control.name);
   }
-  faults.push(...trouble.splice(0));
-  return [...new Set(faults)].map((fault) => `${route}: ${fault}`);
+
+  private async open(): Promise<void> {
+    await this.person.page.goto(this.url, { waitUntil: 'domcontentloaded' });
+    await settle(this.person.page);
+  }
+
+  private async isHome(): Promise<boolean> {
+    return this.person.page.url() === this.url && !(await sheetIsOpen(this.person.page));
+  }
+
+  private async press(control: Control, name = control.name): Promise<void> {
+    const { page } = this.person;
+    if (await isThere(page, control)) this.take(await pressAndLook(page, control), name);
+  }
+
+  private take(found: readonly string[], name: string): void {
+    for (const fault of [...found, ...this.person.trouble.splice(0)])
+      if (!this.faults.has(fault)) this.faults.set(fault, name);
+  }
 }
 
 const SIZES = { phone: PHONE, 'wide screen': WIDE };
@@ -158,7 +180,9 @@ describe('every route is opened, and what is on it pressed', () => {
     const routes = isWhole ? ROUTES : ROUTES.filter((route) => route.startsWith('/p/'));
     const choice = WALK === 'kinds' ? new Choice(4, 1) : new Choice(Infinity, Infinity);
     for (const route of routes) {
-      const found = await walkRoute(person, scene, route, choice);
+      const url = new URL(person.page.url()).origin + pathOf(route, scene.values);
+      const faultsHere = await new RouteWalk(person, url, choice).walk();
+      const found = faultsHere.map((fault) => `${route}: ${fault}`);
       // A long walk may be cut off: what it found stands by then.
       if (WALK !== '')
         process.stderr.write(`${[`${name}, ${size}: ${route}`, ...found].join('\n  ')}\n`);

@@ -1,4 +1,4 @@
 import { runCommand } from './setup.mjs';
 
-// Everything that a server has into a file, or out of one: `npm run backup -- FILE`.
-runCommand('apps/server/cli/backup.ts');
+// Everything that a server has, into a file: `npm run backup -- FILE`.
+await runCommand('backup');

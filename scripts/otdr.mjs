@@ -1,4 +1,4 @@
 import { runCommand } from './setup.mjs';
 
-// Trace files on the command line: `npm run --silent otdr -- joints FILE.sor`.
-runCommand('apps/server/cli/otdr.ts');
+// Trace files on the command line: `npm run --silent otdr -- events FILE.sor`.
+await runCommand('otdr');

@@ -16,10 +16,10 @@ import { fileURLToPath } from 'node:url';
 export const ROOT = dirname(dirname(fileURLToPath(import.meta.url)));
 
 /** Runs a command and stops with its exit code where it fails. */
-export function run(command, args, { env = {}, cwd = ROOT } = {}) {
+export function run(command, args, { env = {}, cwd = ROOT, stdio = 'inherit' } = {}) {
   const result = spawnSync(command, args, {
     cwd,
-    stdio: 'inherit',
+    stdio,
     env: { ...process.env, ...env },
   });
   if (result.error) throw result.error;
@@ -36,8 +36,11 @@ export function installPackages() {
   const mark = join(ROOT, 'node_modules/.cordel-installed');
   const wanted = sha(readFileSync(join(ROOT, 'package-lock.json')));
   if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted) return;
-  console.log('Installing packages …');
-  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
+  console.error('Installing packages …');
+  // Standard output is for the answer of a command.
+  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+    stdio: ['ignore', process.stderr, process.stderr],
+  });
   writeFileSync(mark, wanted);
 }
 
@@ -111,7 +114,8 @@ function buildOnce(name, sources, output, build) {
   );
   if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted && existsSync(join(ROOT, output)))
     return;
-  console.log(`Building ${name} …`);
+  // Not where a command prints its answer.
+  console.error(`Building ${name} …`);
   rmSync(mark, { force: true });
   build();
   mkdirSync(dirname(mark), { recursive: true });
@@ -144,24 +148,30 @@ export function build() {
     'the server',
     ['apps/server', 'packages', 'package-lock.json'],
     'apps/server/dist/main.js',
-    () => run(process.execPath, ['build.mjs'], { cwd: join(ROOT, 'apps/server') }),
+    () => run(process.execPath, ['build.mjs', 'server'], { cwd: join(ROOT, 'apps/server') }),
+  );
+  buildCommands();
+}
+
+/** Builds the command line. */
+export function buildCommands() {
+  buildOnce(
+    'the commands',
+    ['apps/server', 'packages', 'package-lock.json'],
+    'apps/server/dist/commands/otdr.js',
+    () => run(process.execPath, ['build.mjs', 'commands'], { cwd: join(ROOT, 'apps/server') }),
   );
 }
 
-/** Runs a command of ours with what stands behind its name, files by where it was called from, and ends as it does. */
-export function runCommand(file) {
+/**
+ * Runs a command of ours in this process.
+ * @param name of its bundle
+ */
+export async function runCommand(name) {
   installPackages();
-  const [command = '', ...args] = process.argv.slice(2);
-  const from = process.env.INIT_CWD ?? process.cwd();
-  // Files come first, as seen from where the command was typed; from the first option on all stays as it is.
-  const options = args.findIndex((arg) => arg.startsWith('--'));
-  const files = options < 0 ? args : args.slice(0, options);
-  const paths = files.map((path) => resolve(from, path));
-  const rest = args.slice(files.length);
-  const result = spawnSync('npx', ['--no-install', 'tsx', file, command, ...paths, ...rest], {
-    cwd: ROOT,
-    stdio: ['ignore', 'inherit', 'inherit'],
-    env: { ...process.env, npm_config_loglevel: 'silent' },
-  });
-  process.exit(result.status ?? 1);
+  buildCommands();
+  // npm runs scripts in the root: files are meant from where the command was typed, the data folder is the root's.
+  process.env.CORDEL_DATA = resolve(ROOT, process.env.CORDEL_DATA ?? '.cordel');
+  process.chdir(process.env.INIT_CWD ?? process.cwd());
+  await import(`../apps/server/dist/commands/${name}.js`);
 }

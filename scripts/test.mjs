@@ -1,4 +1,4 @@
-import { spawn } from 'node:child_process';
+import { execFileSync, spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
@@ -26,26 +26,37 @@ const CHECKS = {
   unused: ['knip'],
 };
 
+/** Without the built server, a database on a disk and a page. */
+const UNIT = ['core', 'text', 'client', 'standin', 'demo', 'web'];
+const PATIENT = '--testTimeout=60000';
+
 /** `npm test` runs all steps; `npm test -- unit e2e` runs those named. */
 const STEPS = {
-  unit: () =>
-    jest(['core', 'text', 'client', 'standin', 'demo', 'web'], '', [
-      '--maxWorkers=2',
-      '--testTimeout=60000',
-    ]),
-  // On the embedded database, and on PostgreSQL with two servers that answer in turn. Each file has a database of
-  // its own; one of them takes minutes, beside which the others run.
-  api: () => jest(['server', 'postgres'], MODULES, ['--maxWorkers=2', '--testTimeout=120000']),
+  unit: () => jest(UNIT, '', ['--maxWorkers=2', PATIENT]),
+  // On the embedded database, on PostgreSQL with two servers that answer in turn, and on the built server. Each file has
+  // a database of its own; one of them takes minutes, beside which the others run.
+  api: () => {
+    build();
+    jest(['server', 'postgres', 'built'], MODULES, ['--maxWorkers=2', '--testTimeout=120000']);
+  },
   e2e: () => {
     build();
     // A page and its server take both cores of a small machine: stories beside each other would wait for one another.
-    jest(['e2e'], MODULES);
+    jest(['e2e'], MODULES, ['--maxWorkers=1', PATIENT]);
   },
 };
 
+/** The unit tests of what was changed since the last commit, or by it where nothing was since. */
+function quickTests() {
+  const isClean = execFileSync('git', ['status', '--porcelain'], { cwd: ROOT }).length === 0;
+  const changed = isClean ? '--lastCommit' : '--onlyChanged';
+  jest(UNIT, '', ['--maxWorkers=2', PATIENT, changed, '--passWithNoTests']);
+}
+const QUICK_CHECKS = ['format', 'types', 'lint'];
+
 /** A busy machine takes a while to open a database: a test is given up after a minute, or as `more` says. */
-function jest(projects, flags = '', more = ['--testTimeout=60000']) {
-  npx(['jest', '--selectProjects', ...projects, '--passWithNoTests=false', ...more], {
+function jest(projects, flags = '', more = []) {
+  npx(['jest', '--selectProjects', ...projects, ...more], {
     cwd: ROOT,
     env: { NODE_OPTIONS: flags, CHROMIUM: chromium, POSTGRES_BIN: postgres },
   });
@@ -78,7 +89,8 @@ async function check(names) {
   await Promise.all(Array.from({ length: availableParallelism() }, next));
 }
 
-const known = [...Object.keys(CHECKS), ...Object.keys(STEPS)];
+const all = [...Object.keys(CHECKS), ...Object.keys(STEPS)];
+const known = [...all, 'quick'];
 const wanted = process.argv.slice(2);
 const unknown = wanted.filter((step) => !known.includes(step));
 if (unknown.length > 0) {
@@ -86,15 +98,18 @@ if (unknown.length > 0) {
   process.exit(2);
 }
 installPackages();
-const steps = wanted.length > 0 ? wanted : known;
+const isQuick = wanted.includes('quick');
+const steps = wanted.length > 0 ? [...wanted, ...(isQuick ? QUICK_CHECKS : [])] : all;
 const chromium = steps.includes('e2e') ? installChromium() : '';
-if (steps.includes('e2e')) installOpenssl();
-const postgres = steps.some((step) => step === 'e2e' || step === 'api') ? installPostgres() : '';
+const isServed = steps.includes('e2e') || steps.includes('api');
+if (isServed) installOpenssl();
+const postgres = isServed ? installPostgres() : '';
 await check(Object.keys(CHECKS).filter((name) => steps.includes(name)));
+if (isQuick) quickTests();
 for (const step of Object.keys(STEPS).filter((name) => steps.includes(name))) {
   console.log(`\n== ${step} ==`);
   const begun = Date.now();
   STEPS[step]();
   console.log(`== ${step}: ${Math.round((Date.now() - begun) / 1000)} s ==`);
 }
-console.log(`\nAll passed: ${steps.join(', ')}.`);
+console.log(`\nAll passed: ${[...new Set(steps)].join(', ')}.`);

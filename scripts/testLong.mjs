@@ -8,7 +8,11 @@ const LONG = {
   power: ['server', 'db/embedded/powerCut', { CORDEL_POWER_CUTS: '60' }],
   networks: ['server', 'networks', { CORDEL_NETWORKS: '200' }],
   figures: ['e2e', 'figures', { CORDEL_NETWORKS: '40' }],
-  fuzz: ['e2e', 'fuzz', { CORDEL_FUZZ_COUNT: '40000', CORDEL_FUZZ_SEED: String(Date.now() % 1e8) }],
+  fuzz: [
+    'built',
+    'fuzz',
+    { CORDEL_FUZZ_COUNT: '40000', CORDEL_FUZZ_SEED: String(Date.now() % 1e8) },
+  ],
   walker: ['e2e', 'walker', { CORDEL_WALK: 'kinds' }],
 };
 

@@ -1,13 +1,9 @@
+import { dirname } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import { build } from 'esbuild';
 
-await build({
-  entryPoints: {
-    main: 'src/main.ts',
-    'package.worker': 'src/handover/make/worker.ts',
-    'database.worker': 'src/db/embedded/thread.ts',
-    'heavy.worker': 'src/heavy/thread.ts',
-  },
-  outdir: 'dist',
+const common = {
+  absWorkingDir: dirname(fileURLToPath(import.meta.url)),
   bundle: true,
   platform: 'node',
   format: 'esm',
@@ -30,4 +26,33 @@ await build({
   banner: {
     js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);",
   },
-});
+};
+
+/** Each lies in a folder of its own: to build the commands touches no server that runs. */
+const builds = {
+  server: {
+    outdir: 'dist',
+    entryPoints: {
+      main: 'src/main.ts',
+      'package.worker': 'src/handover/make/worker.ts',
+      'database.worker': 'src/db/embedded/thread.ts',
+      'heavy.worker': 'src/heavy/thread.ts',
+    },
+  },
+  commands: {
+    outdir: 'dist/commands',
+    entryPoints: {
+      otdr: 'cli/otdr.ts',
+      verify: 'cli/verify.ts',
+      backup: 'cli/backup.ts',
+      restore: 'cli/restore.ts',
+      'database.worker': 'src/db/embedded/thread.ts',
+    },
+    // A command loads what it needs when it needs it.
+    splitting: true,
+  },
+};
+
+const wanted = process.argv.slice(2);
+for (const name of wanted.length > 0 ? wanted : Object.keys(builds))
+  await build({ ...common, ...builds[name] });

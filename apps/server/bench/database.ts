@@ -15,9 +15,10 @@ import { attemptOn, largeDocument } from './large.ts';
 const MIGRATIONS = fileURLToPath(new URL('../drizzle', import.meta.url));
 
 /** Route, Ledger and recording over 86 400 splices with 259 200 attempts and readings, in a folder on disk. */
-export async function databaseFigures(): Promise<Figure[]> {
+export async function* databaseFigures(): AsyncGenerator<Figure> {
   const folder = await mkdtemp(join(tmpdir(), 'cordel-bench-'));
-  let open = await openFolder(folder, MIGRATIONS);
+  const open = await openFolder(folder, MIGRATIONS);
+  let isOpen = true;
   try {
     const document = largeDocument();
     await writeDocument(open.db, document);
@@ -43,30 +44,19 @@ export async function databaseFigures(): Promise<Figure[]> {
         note: 'API against count(*) over the same rows',
       };
     };
-    const figures = [
-      await summaryFigure('route-summary', '/ledger/closures'),
-      await summaryFigure('ledger-trays', '/ledger/trays?limit=200'),
-      await summaryFigure('ledger-fibers', '/ledger/fibers?limit=200'),
-      await closureFigure(open.db, document.project.id, document.closures[50]!.id),
-      await recordFigure(
-        open.db,
-        app,
-        document.splices.map((splice) => splice.id),
-      ),
-    ];
-    figures.push(
-      await syncedFigure(
-        open,
-        document.splices.map((splice) => splice.id),
-      ),
-    );
+    const ids = document.splices.map((splice) => splice.id);
+    yield await summaryFigure('route-summary', '/ledger/closures');
+    yield await summaryFigure('ledger-trays', '/ledger/trays?limit=200');
+    yield await summaryFigure('ledger-fibers', '/ledger/fibers?limit=200');
+    yield await closureFigure(open.db, project, document.closures[50]!.id);
+    yield await recordFigure(open.db, app, ids);
+    yield await syncedFigure(open, ids);
     // The package is made by a process of its own, which opens the same folder.
     await open.close();
-    const made = packageFigures(folder, project);
-    open = await openFolder(folder, MIGRATIONS);
-    return [...figures, ...made];
+    isOpen = false;
+    yield* packageFigures(folder, project);
   } finally {
-    await open.close();
+    if (isOpen) await open.close();
     await rm(folder, { recursive: true, force: true });
   }
 }

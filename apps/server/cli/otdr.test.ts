@@ -1,5 +1,5 @@
 import { execFile } from 'node:child_process';
-import { mkdtemp, readFile, writeFile } from 'node:fs/promises';
+import { copyFile, mkdir, mkdtemp, readFile, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -7,10 +7,15 @@ import { promisify } from 'node:util';
 import { writeSor } from '@cordel/core/otdr';
 import { IDEAL, type OtdrTask, type Receiver, shootTrace } from '@cordel/standin';
 
-const CLI = fileURLToPath(new URL('./otdr.ts', import.meta.url));
-const TSX = fileURLToPath(new URL('../../../node_modules/tsx/dist/cli.mjs', import.meta.url));
-const otdr = async (...args: string[]) =>
-  JSON.parse((await promisify(execFile)(process.execPath, [TSX, CLI, ...args])).stdout) as never;
+// Builds the commands where their sources have changed.
+const CLI = fileURLToPath(new URL('../../../scripts/otdr.mjs', import.meta.url));
+const run = (...args: string[]) => promisify(execFile)(process.execPath, [CLI, ...args]);
+const lines = (text: string) =>
+  text
+    .trim()
+    .split('\n')
+    .map((line) => JSON.parse(line) as never);
+const otdr = async (...args: string[]) => lines((await run(...args)).stdout)[0]!;
 
 const shot = {
   seed: 3,
@@ -107,6 +112,39 @@ describe('trace files on the command line', () => {
   it('says what is wrong, and with which file', async () => {
     await writeFile(path('no.sor'), 'no trace');
     await expect(otdr('dump', path('no.sor'))).rejects.toThrow(/no\.sor: Map, byte 0/);
-    await expect(otdr('fly')).rejects.toThrow(/dump FILE\.sor/);
+    await expect(otdr('fly')).rejects.toMatchObject({ code: 2 });
+    await expect(otdr('dump', path('none.sor'))).rejects.toMatchObject({ code: 1 });
+  });
+
+  it('reads several files, and a folder with those below it, a line for each; one that fails stops none', async () => {
+    const below = join(path('shots'), 'back');
+    await mkdir(below, { recursive: true });
+    await copyFile(path('a.sor'), join(path('shots'), 'a.SOR'));
+    await copyFile(path('b.sor'), join(below, 'b.sor'));
+    await writeFile(join(below, 'notes.txt'), 'no trace');
+    const files = async (...args: string[]) =>
+      lines((await run('events', ...args)).stdout).map(({ file }) => file as string);
+    expect(await files(path('shots'))).toEqual([
+      join(path('shots'), 'a.SOR'),
+      join(below, 'b.sor'),
+    ]);
+    expect(await files(path('b.sor'), path('a.sor'))).toEqual([path('b.sor'), path('a.sor')]);
+    await writeFile(path('no.sor'), 'no trace');
+    const failed = run('events', path('no.sor'), path('a.sor'));
+    const { code, stdout, stderr } = (await failed.catch((error: unknown) => error)) as {
+      code: number;
+      stdout: string;
+      stderr: string;
+    };
+    expect(code).toBe(1);
+    expect(stderr).toMatch(/no\.sor: Map, byte 0/);
+    expect(lines(stdout)).toMatchObject([{ file: path('a.sor') }]);
+  });
+
+  it.each(['otdr', 'verify', 'backup', 'restore'])('%s explains itself', async (name) => {
+    const bin = fileURLToPath(new URL(`../bin/cordel-${name}.mjs`, import.meta.url));
+    const { stdout } = await promisify(execFile)(process.execPath, [bin, '--help']);
+    expect(stdout).toMatch(/^Usage: cordel-/);
+    expect(stdout).toContain('Exit codes: 0 done, 1 failed, 2 wrong usage.');
   });
 });

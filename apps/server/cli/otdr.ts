@@ -1,121 +1,69 @@
 import { readFile, writeFile } from 'node:fs/promises';
-import { parseArgs } from 'node:util';
-import {
-  type TraceEvent,
-  type SorFile,
-  analyse,
-  compareTables,
-  copySor,
-  instrumentEvents,
-  levelsOf,
-  metersOf,
-  pairEvents,
-  readSor,
-  samplesOf,
-  spacingOf,
-} from '@cordel/core/otdr';
+import { type SorFile, copySor, readSor } from '@cordel/core/otdr';
 import { sorProblemText, traceWarningText } from '@cordel/text/files';
-import { type WatchEvent, watchText } from '@cordel/text/otdr/watch';
-import { CannotWatch } from './watch/server.ts';
-import { watchFolder } from './watch/watchFolder.ts';
+import { otdrWords as say } from '@cordel/text/server/commands';
+import type { WatchEvent } from '@cordel/text/otdr/watch';
+import { filesOf, newCommand, runCommand, withEach } from './command.ts';
+import { differencesOf, eventsOf, fieldsOf, pairsOf } from './otdr/reports.ts';
 
-/** Trace files on the command line: JSON on standard output, words on standard error. */
-const USAGE = `otdr dump FILE.sor | events FILE.sor | compare FILE.sor | pair A.sor B.sor | copy IN.sor OUT.sor | watch FOLDER --server URL [--project NAME] [--cable NAME] [--pattern PATTERN]`;
+/** Trace files on the command line: lines of JSON on standard output, messages on standard error. */
 
-class Usage extends Error {}
-
-async function open(path: string | undefined): Promise<SorFile> {
-  if (!path) throw new Usage(USAGE);
+async function open(path: string): Promise<SorFile> {
   const read = readSor(await readFile(path));
   if (!read.ok) throw new Error(`${path}: ${sorProblemText(read.error)}`);
   for (const warning of read.value.warnings) console.error(`${path}: ${traceWarningText(warning)}`);
   return read.value;
 }
 
-const rounded = (figure: number | null, digits: number): number | null =>
-  figure === null || !Number.isFinite(figure) ? null : Number(figure.toFixed(digits));
+const print = (answer: object) => console.log(JSON.stringify(answer));
 
-function dump(file: SorFile): unknown {
-  const { fixed, general, keyEvents, data } = file;
-  const levels = levelsOf(data);
-  return {
-    revision: file.revision,
-    general,
-    supplier: file.supplier,
-    fixed: {
-      at: new Date(fixed.measuredAtS * 1000).toISOString(),
-      groupIndex: fixed.groupIndex / 100_000,
-      wavelengthNm: fixed.wavelength / 10,
-      pulseWidthsNs: fixed.pulseWidthsNs,
-      sampleSpacingM: rounded(spacingOf(fixed), 6),
-      sampleCount: fixed.sampleCounts[0],
-      averages: fixed.averages,
-      rangeM: rounded(metersOf(fixed.range, fixed.groupIndex), 3),
-      backscatterDb: -fixed.backscatter / 10,
-      traceType: fixed.traceType,
-    },
-    events: (keyEvents?.events ?? []).map((event) => ({
-      number: event.number,
-      positionM: rounded(metersOf(event.time100ps, fixed.groupIndex), 3),
-      lossDb: event.lossMdb / 1000,
-      reflectanceDb: event.reflectanceMdb / 1000,
-      code: event.code,
-    })),
-    checksum: file.checksum,
-    samples: {
-      count: levels.length,
-      firstDb: rounded(levels[0]!, 3),
-      lastDb: rounded(levels.at(-1)!, 3),
-    },
-    warnings: file.warnings,
-  };
+/** A line for each file: its path, and what a report says of it. */
+const reportEach = (report: (file: SorFile) => object) => async (paths: string[]) =>
+  withEach(await filesOf(paths, '.sor'), async (file) =>
+    print({ file, ...report(await open(file)) }),
+  );
+
+async function pair(a: string, b: string): Promise<void> {
+  const pairs = pairsOf(await open(a), await open(b));
+  if (!pairs) throw new Error(say('noEnd'));
+  print(pairs);
 }
 
-const placed = ({ positionM, lossDb, sigmaDb, kind, peakDb, isSaturated }: TraceEvent) => ({
-  positionM: rounded(positionM, 2),
-  lossDb: rounded(lossDb, 4),
-  lossSigmaDb: rounded(sigmaDb, 4),
-  kind,
-  // Height of the peak: what it reflects follows from it, the pulse and the backscatter of the fiber.
-  peakDb: rounded(peakDb, 2),
-  isSaturated,
-});
-
-/** Reflectance of a peak over the backscatter, dB, by the backscatter coefficient and the pulse. */
-function reflectanceOf(peak: number | null, { fixed }: SorFile): number | null {
-  if (peak === null) return null;
-  const backscatter = -fixed.backscatter / 10 + 10 * Math.log10(fixed.pulseWidthsNs[0]!);
-  return rounded(backscatter + 10 * Math.log10(10 ** (peak / 5) - 1), 1);
+async function copy(from: string, to: string): Promise<void> {
+  const bytes = copySor(await open(from));
+  await writeFile(to, bytes);
+  print({ bytes: bytes.length });
 }
 
-/** Watches a folder until it is stopped: events as JSON, a line each, and in words. */
-async function watch(args: string[]): Promise<void> {
-  const { values, positionals } = parseArgs({
-    args,
-    allowPositionals: true,
-    options: {
-      server: { type: 'string' },
-      project: { type: 'string' },
-      cable: { type: 'string' },
-      pattern: { type: 'string' },
-    },
-  });
-  const [folder] = positionals;
-  if (!folder || !values.server) throw new Usage(USAGE);
+interface WatchFlags {
+  server: string;
+  project?: string;
+  cable?: string;
+  pattern?: string;
+}
+
+/** Watches a folder until it is stopped: each event as a line of JSON, and in words. */
+async function watch(folder: string, flags: WatchFlags): Promise<void> {
+  // What watches folders takes as long to load as all the rest.
+  const [{ watchText }, { watchFolder }, { CannotWatch }] = await Promise.all([
+    import('@cordel/text/otdr/watch'),
+    import('./otdr/watch/watchFolder.ts'),
+    import('./otdr/watch/server.ts'),
+  ]);
   const { CORDEL_EMAIL: email, CORDEL_PASSWORD: password } = process.env;
   const stop = new AbortController();
   for (const name of ['SIGINT', 'SIGTERM'] as const) process.once(name, () => stop.abort());
   const tell = (event: WatchEvent) => {
-    console.log(JSON.stringify(event));
+    print(event);
     console.error(watchText(event));
   };
   await watchFolder(
     {
       folder,
-      server: values.server,
-      project: values.project ?? null,
-      cable: values.cable ?? null,
-      pattern: values.pattern ?? null,
+      server: flags.server,
+      project: flags.project ?? null,
+      cable: flags.cable ?? null,
+      pattern: flags.pattern ?? null,
       account: email && password ? { email, password } : null,
     },
     tell,
@@ -125,69 +73,37 @@ async function watch(args: string[]): Promise<void> {
   });
 }
 
-async function main([command, first, second, ...more]: string[]): Promise<unknown> {
-  if (command === 'watch')
-    return watch([first, second, ...more].filter((arg) => arg !== undefined));
-  if (command === 'dump') return dump(await open(first));
-  if (command === 'events') {
-    const file = await open(first);
-    const { events, endM, fadedM, noiseDb, sharedSamples, storedStepDb } = analyse(file);
-    return {
-      events: events.map((event) => ({
-        ...placed(event),
-        reflectanceDb: reflectanceOf(event.peakDb, file),
-      })),
-      endM: rounded(endM, 2),
-      lostInNoiseM: rounded(fadedM, 2),
-      noiseDbAtStart: rounded(noiseDb, 5),
-      sharedSamples: rounded(sharedSamples, 1),
-      storedStepDb: rounded(storedStepDb, 4),
-    };
-  }
-  if (command === 'compare') {
-    const file = await open(first);
-    const { pulse, spacing } = samplesOf(file);
-    const { events, fadedM } = analyse(file);
-    const rows = compareTables(events, instrumentEvents(file), fadedM, pulse * spacing);
-    return {
-      differences: rows.map(({ positionM, kind, byDb, found, instrument }) => ({
-        positionM: rounded(positionM, 2),
-        kind,
-        byDb: rounded(byDb, 4),
-        foundDb: rounded(found?.lossDb ?? null, 4),
-        instrumentDb: instrument && rounded(instrument.lossDb, 3),
-      })),
-    };
-  }
-  if (command === 'pair') {
-    const [a, b] = [analyse(await open(first)), analyse(await open(second))];
-    const length = a.endM ?? b.endM;
-    if (length === null)
-      throw new Error(
-        'Neither trace sees the end of the fiber: they cannot be laid over each other.',
-      );
-    return {
-      events: pairEvents(a.events, b.events, length).map((pair) => ({
-        positionFromAM: rounded(pair.positionM, 2),
-        forwardDb: rounded(pair.forwardDb, 4),
-        backwardDb: rounded(pair.backwardDb, 4),
-        meanDb: rounded(pair.meanDb, 4),
-        meanSigmaDb: rounded(pair.sigmaDb, 4),
-      })),
-    };
-  }
-  if (command === 'copy' && second) {
-    const bytes = copySor(await open(first));
-    await writeFile(second, bytes);
-    return { bytes: bytes.length };
-  }
-  throw new Usage(USAGE);
-}
-
-main(process.argv.slice(2)).then(
-  (answer) => answer !== undefined && console.log(JSON.stringify(answer)),
-  (error: Error) => {
-    console.error(error.message);
-    process.exit(error instanceof Usage ? 2 : 1);
-  },
-);
+const command = newCommand('cordel-otdr', say('about'));
+for (const [name, report] of [
+  ['dump', fieldsOf],
+  ['events', eventsOf],
+  ['compare', differencesOf],
+] as const)
+  command
+    .command(name)
+    .description(say(name))
+    .argument('<paths...>', say('paths'))
+    .action(reportEach(report));
+command
+  .command('pair')
+  .description(say('pair'))
+  .argument('<a>', say('traceA'))
+  .argument('<b>', say('traceB'))
+  .action(pair);
+command
+  .command('copy')
+  .description(say('copy'))
+  .argument('<input>', say('input'))
+  .argument('<output>', say('output'))
+  .action(copy);
+command
+  .command('watch')
+  .description(say('watch'))
+  .argument('<folder>', say('folder'))
+  .requiredOption('--server <url>', say('server'))
+  .option('--project <name>', say('project'))
+  .option('--cable <name>', say('cable'))
+  .option('--pattern <pattern>', say('pattern', { example: '{cable}{fiber}_{dir}_{nm}' }))
+  .addHelpText('after', `\n${say('account')}`)
+  .action(watch);
+await runCommand(command);

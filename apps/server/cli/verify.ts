@@ -7,8 +7,9 @@ import { promisify } from 'node:util';
 import { verifyWords as say } from '@cordel/text/handover/verifyWords';
 import { VERIFY_SCRIPT } from '@cordel/text/handover/verifyScript';
 import { type Entry, type ZipFile, open as openZip } from 'yauzl';
+import { filesOf, newCommand, runCommand, withEach } from './command.ts';
 
-/** Checks the chain of a package by its zip, with a program of our own and not the one that lies in it. */
+/** Checks the chain of packages by their zips, with a program of our own and not the one that lies in them. */
 const WANTED = ['project.json', 'chain.jsonl', 'checkpoint.json'];
 
 async function takeOut(path: string, folder: string): Promise<void> {
@@ -38,29 +39,34 @@ async function takeOut(path: string, folder: string): Promise<void> {
   if (missing.length > 0) throw new Error(say('noChain', { path, missing: missing.join(', ') }));
 }
 
-async function verify(path: string): Promise<number> {
+/** What the program says of a package, and whether its record is whole. */
+async function check(path: string): Promise<{ isWhole: boolean; said: string }> {
   const folder = await mkdtemp(join(tmpdir(), 'cordel-verify-'));
   try {
     await takeOut(path, folder);
     await writeFile(join(folder, 'verify.mjs'), VERIFY_SCRIPT);
-    const { status } = spawnSync(process.execPath, [join(folder, 'verify.mjs')], {
-      stdio: ['ignore', 'inherit', 'inherit'],
+    const { status, stdout, stderr } = spawnSync(process.execPath, [join(folder, 'verify.mjs')], {
+      encoding: 'utf8',
     });
-    return status ?? 1;
+    return { isWhole: status === 0, said: `${stdout}${stderr}`.trim() };
   } finally {
     await rm(folder, { recursive: true, force: true });
   }
 }
 
-const [path] = process.argv.slice(2);
-if (!path) {
-  console.error(say('usage'));
-  process.exit(2);
+async function verify(paths: string[], { json = false }: { json?: boolean }): Promise<void> {
+  const files = await filesOf(paths, '.zip');
+  await withEach(files, async (file) => {
+    const { isWhole, said } = await check(file);
+    if (!isWhole) process.exitCode = 1;
+    if (json) console.log(JSON.stringify({ file, isWhole, messages: said.split('\n') }));
+    else console.log(files.length > 1 ? `${file}\n${said}\n` : said);
+  });
 }
-verify(path).then(
-  (status) => process.exit(status),
-  (error: unknown) => {
-    console.error(error instanceof Error ? error.message : error);
-    process.exit(1);
-  },
+
+await runCommand(
+  newCommand('cordel-verify', say('about'))
+    .argument('<paths...>', say('paths'))
+    .option('--json', say('json'))
+    .action(verify),
 );

@@ -12,7 +12,8 @@ import { type Random, seeded } from '../src/random.ts';
 import { drawReceiver } from '../src/receiver.ts';
 import type { TraceFigure } from './traces.ts';
 
-const JOBS = 1000;
+/** Jobs by default; a thousand with `npm run bench -- --long`. */
+const JOBS = process.env['CORDEL_LONG'] ? 1000 : 150;
 
 /** What is really wrong with a job, and how it is told whether a finding names it. */
 interface Job {

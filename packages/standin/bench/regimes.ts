@@ -2,7 +2,8 @@ import { REGIMES, measureRegime } from '../src/regimes.testing.ts';
 import type { TraceFigure } from './traces.ts';
 
 /** Traces a regime. */
-const TRACES = 200;
+/** Traces a regime by default; two hundred with `npm run bench -- --long`. */
+const TRACES = process.env['CORDEL_LONG'] ? 200 : 40;
 
 /** How well joints are found and measured in each regime, with parameters drawn anew from a seed. */
 export function regimeFigures(seed: number): TraceFigure[] {

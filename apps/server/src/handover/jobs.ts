@@ -10,10 +10,9 @@ import { wordsOf } from './make/words.ts';
 import type { MakerAnswer, PackageMessage } from './messages.ts';
 import type { PackageStore } from './store.ts';
 
-/** Between two signs of life of a job, and how long without one until it counts as cut off, ms. */
-const BEAT = 500;
-const WAITING_BEAT = 2000;
-const CUT_OFF = 20_000;
+/** Between two signs of life of a job, and how long without one until it counts as cut off. */
+const BEAT_MS = 500;
+const CUT_OFF_MS = 20_000;
 const CUT_OFF_WORDS = 'The server was stopped in the middle: make it again.';
 
 type PackageRow = typeof packages.$inferSelect;
@@ -38,40 +37,53 @@ const MOST_AT_ONCE = 2;
 let beingMade = 0;
 const line: (() => void)[] = [];
 
-/** Waits until it is a package's turn, and gives signs of life meanwhile. @returns what ends the turn */
-async function turnOf(db: Db, id: string): Promise<() => void> {
-  const end = () => {
-    const next = line.shift();
-    if (next) next();
-    else beingMade--;
-  };
+function endTurn(): void {
+  const next = line.shift();
+  if (next) next();
+  else beingMade--;
+}
+
+/** Waits until it is a package's turn. {@link endTurn} ends it. */
+async function turn(interrupted: Promise<never>): Promise<void> {
   if (beingMade < MOST_AT_ONCE) {
     beingMade++;
-    return end;
+    return;
   }
-  let hasLeft = false;
   let first = (): void => undefined;
-  const turn = new Promise<void>((resolve) => line.push((first = resolve)));
-  const heartbeat = setInterval(() => {
-    void tell(db, id, {}).then(
-      (state) => {
-        if (state === 'stopping') leave();
-      },
-      () => undefined,
-    );
-  }, WAITING_BEAT);
-  const leave = () => {
+  const isFirst = new Promise<void>((resolve) => line.push((first = resolve)));
+  try {
+    await Promise.race([isFirst, interrupted]);
+  } catch (error) {
     const at = line.indexOf(first);
-    if (at < 0) return;
-    line.splice(at, 1);
-    hasLeft = true;
-    first();
-  };
-  await turn;
-  clearInterval(heartbeat);
-  // Who left the line had no turn.
-  if (hasLeft) throw new Stopped();
-  return end;
+    if (at >= 0) line.splice(at, 1);
+    // The turn came at the same moment: it goes on to the next.
+    else endTurn();
+    throw error;
+  }
+}
+
+/**
+ * Gives signs of life of a package until it is ended, whatever its maker is busy with.
+ * @returns `stopped` rejects once somebody asked to stop it
+ */
+function keepAlive(db: Db, id: string) {
+  let beat: ReturnType<typeof setInterval> | undefined;
+  const stopped = new Promise<never>((_, reject) => {
+    let isAsking = false;
+    beat = setInterval(() => {
+      // A database that is busy is not asked once more.
+      if (isAsking) return;
+      isAsking = true;
+      void tell(db, id, {})
+        .then(
+          (state) => state === 'stopping' && reject(new Stopped()),
+          () => undefined,
+        )
+        .finally(() => (isAsking = false));
+    }, BEAT_MS);
+  });
+  stopped.catch(() => undefined);
+  return { stopped, end: () => clearInterval(beat) };
 }
 
 /** Packages that this server makes: what cuts each off, and when it is gone. */
@@ -132,17 +144,20 @@ async function make(
   const file = `${making}.zip`;
   const { projectId, closureId, paper } = row;
   let worker: Worker | undefined;
-  let end = (): void => undefined;
-  let isCut = false;
-  cutOff.catch(() => (isCut = true));
+  let hasTurn = false;
+  let isInterrupted = false;
+  const life = keepAlive(db, row.id);
+  const interrupted = Promise.race([cutOff, life.stopped]);
+  interrupted.catch(() => (isInterrupted = true));
   const made = async () => {
-    end = await turnOf(db, row.id);
-    if (isCut) throw new Stopped();
+    await turn(interrupted);
+    hasTurn = true;
     worker = startMaker();
     await mkdir(making, { recursive: true });
-    return fed(db, row.id, worker, { projectId, closureId, paper, folder: making, file });
+    const task = { projectId, closureId, paper, folder: making, file };
+    return fed(db, row.id, worker, task, () => isInterrupted);
   };
-  const outcome = await Promise.race([made(), cutOff])
+  const outcome = await Promise.race([made(), interrupted])
     .then(async (result) => {
       await store.keep(row.id, file);
       return { state: 'done' as const, ...result };
@@ -152,7 +167,8 @@ async function make(
   await worker?.terminate();
   await rm(making, { recursive: true, force: true });
   await rm(file, { force: true });
-  end();
+  if (hasTurn) endTurn();
+  life.end();
   await tell(db, row.id, { part: '', ...outcome });
 }
 
@@ -167,6 +183,7 @@ async function fed(
   id: string,
   worker: Worker,
   task: Parameters<typeof feed>[1],
+  isInterrupted: () => boolean,
 ): Promise<{ size: number; digest: string }> {
   const ask = asker(worker);
   const total = await countRows(db, task);
@@ -181,24 +198,15 @@ async function fed(
     waiting.catch(() => undefined);
     done += rows;
     const now = Date.now();
-    if (now - told < BEAT && message.kind !== 'finish') continue;
+    if (isInterrupted()) throw new Stopped();
+    if (now - told < BEAT_MS && message.kind !== 'finish') continue;
     told = now;
-    if ((await tell(db, id, { part, done, total })) === 'stopping') throw new Stopped();
+    await tell(db, id, { part, done, total });
   }
-  const last = await waitedFor(db, id, waiting!);
+  const last = await waiting!;
   taken(last);
   if (last.kind !== 'made') throw new Error('its builder ended without a package');
   return { size: last.size, digest: last.digest };
-}
-
-/** Waits for the last answer, which takes longest, and gives signs of life meanwhile. */
-async function waitedFor(db: Db, id: string, answer: Promise<MakerAnswer>): Promise<MakerAnswer> {
-  for (;;) {
-    const pause = new Promise<null>((done) => setTimeout(done, BEAT, null));
-    const first = await Promise.race([answer, pause]);
-    if (first) return first;
-    if ((await tell(db, id, {})) === 'stopping') throw new Stopped();
-  }
 }
 
 function taken(answer: MakerAnswer): void {
@@ -242,7 +250,8 @@ export async function packageAsShown(store: PackageStore, row: PackageRow) {
   const { projectId: _project, at, heartbeat, ...rest } = row;
   const shown = { ...rest, at: at.toISOString() };
   const running = row.state === 'making' || row.state === 'stopping';
-  if (running && Date.now() - heartbeat.getTime() > CUT_OFF)
+  // What this server makes is alive, however long the database has not taken a sign of it.
+  if (running && !underWay.has(row.id) && Date.now() - heartbeat.getTime() > CUT_OFF_MS)
     return {
       ...shown,
       state: 'failed' as const,

@@ -111,11 +111,15 @@ describe('a package’s own check', () => {
   });
 
   it('is on the command line too, by the zip', () => {
-    const cli = new URL('../../cli/verify.ts', import.meta.url).pathname;
-    const tsx = new URL('../../../../node_modules/tsx/dist/cli.mjs', import.meta.url).pathname;
-    const whole = run(tsx, cli, zipPath);
+    const cli = new URL('../../../../scripts/verify.mjs', import.meta.url).pathname;
+    const whole = run(cli, zipPath);
     expect(whole.output).toContain('Whole:');
     expect(whole.status).toBe(0);
-    expect(run(tsx, cli, join(folder, 'none.zip')).status).toBe(1);
+    expect(run(cli, join(folder, 'none.zip')).status).toBe(1);
+    const both = run(cli, '--json', zipPath, zipPath).output.trim().split('\n');
+    expect(both.map((line) => JSON.parse(line) as object)).toMatchObject([
+      { file: zipPath, isWhole: true },
+      { file: zipPath, isWhole: true },
+    ]);
   });
 });

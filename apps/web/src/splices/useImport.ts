@@ -1,5 +1,5 @@
 import { type Remote, proxy, wrap } from 'comlink';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useReducer, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import {
   USUAL_GLASS,
@@ -16,65 +16,34 @@ import {
   type Splice,
   proposeMakeUp,
 } from '@cordel/core';
-import { commands } from '@cordel/client';
+import { Refused, commands } from '@cordel/client';
 import { fileProblemText } from '@cordel/text/files';
-import { type CsvNote } from '@cordel/core/csv';
-import { type SheetNote } from '@cordel/core/xlsx';
 import { useImport as t } from '@cordel/text/pages/splices/useImport';
 import { errorText } from '@cordel/text/record';
 import { readWork } from '@/data/queries';
 import { outbox } from '@/data/client';
-import { type TypedMakeUp, readMakeUp, typeMakeUp } from '@/kit/typedMakeUp';
+import { readMakeUp, typeMakeUp } from '@/kit/typedMakeUp';
 import { type ProjectView, useProjectView } from '@/projects/context';
 import { pickFile } from '@/ui/pickFile';
+import {
+  type ImportError,
+  type ImportEvent,
+  type ImportWork,
+  NO_IMPORT,
+  type NewCable,
+  importReducer,
+  isSettled,
+} from './importState';
 import { useSameNames } from './useSameNames';
-import type { ListPreview, ListReader } from './list.worker';
+import type { ListReader } from './list.worker';
 
-/** A cable the list names and the project does not have, as its make-up is typed. */
-export interface NewCable {
-  id: string;
-  name: string;
-  typed: TypedMakeUp;
-  schemeId: string;
-  /** Whether a person has changed what was proposed; such a cable stays as it is when the list changes. */
-  edited: boolean;
-}
-
-interface OpenFile {
-  name: string;
-  header: string[];
-  rows: number;
-  sample: string[][];
-  /** What of a workbook was passed over. */
-  notes: (SheetNote | CsvNote)[];
-  /** The sheets of a workbook, and the one that is read; none in a text file. */
-  sheets: string[];
-  sheet: string;
-  /** The row the titles stand in, from 1. */
-  titlesRow: number;
-  bytes: Uint8Array;
-}
-
-/** The steps of importing a list: file, columns, cables, preview, import. Reading runs in a worker. */
+/** Importing a list by {@link importReducer}. Reading runs in a worker. */
 export function useImport() {
   const view = useProjectView();
   const reader = useReader();
-  const [file, setFile] = useState<OpenFile | null>(null);
-  const [match, setMatch] = useState<ColumnMatch | null>(null);
-  const [method, setMethod] = useState<Method>('single');
-  const [newCables, setNewCables] = useState<NewCable[]>([]);
-  const [openCable, setOpenCable] = useState<string | null>(null);
-  const [preview, setPreview] = useState<ListPreview | null>(null);
-  const [result, setResult] = useState<{
-    splices: number;
-    closures: number;
-    cables: number;
-  } | null>(null);
-  const [pasted, setPasted] = useState<string | null>(null);
-  const [busy, setBusy] = useState('');
-  const [bringing, setBringing] = useState(false);
-  const [error, setError] = useState('');
-  const existing = useExisting(view);
+  const [state, dispatch] = useReducer(importReducer, NO_IMPORT);
+  const { file, match, method, newCables, pasted, work, error } = state;
+  const existing = useExisting(view, dispatch);
   const [proposals, setProposals] = useState<SameNames>(NO_SAME_NAMES);
   const names = useSameNames([
     ...proposals.closures.map((one) => ({ ...one, noun: 'closure' as const })),
@@ -85,26 +54,13 @@ export function useImport() {
   const sameNames = useMemo(() => JSON.parse(sameText) as SameNames, [sameText]);
 
   const open = async (name: string, bytes: Uint8Array, wanted?: string) => {
-    setResult(null);
-    setPreview(null);
-    setError('');
-    setBusy(t('readingName', { name }));
-    const opened = await reader.open(
-      bytes,
-      wanted,
-      proxy((rows: number) =>
-        setBusy(t('readingNameRows', { name, rows: rows.toLocaleString('en') })),
-      ),
-    );
-    setBusy('');
-    if ('error' in opened && opened.error) {
-      setFile(null);
-      setError(`${name}: ${fileProblemText(opened.error)}`);
-      return;
-    }
+    const reading = (rows: number | null) => dispatch({ code: 'reading', name, rows });
+    reading(null);
+    const opened = await reader.open(bytes, wanted, proxy(reading));
+    if ('error' in opened && opened.error)
+      return dispatch({ code: 'notRead', name, problem: opened.error });
     const { match: guessed, ...rest } = opened;
-    setFile({ name, bytes, ...rest });
-    setMatch(guessed);
+    dispatch({ code: 'read', file: { name, bytes, ...rest }, match: guessed });
   };
 
   const choose = async () => {
@@ -112,8 +68,7 @@ export function useImport() {
     if (chosen) await open(chosen.name, new Uint8Array(await chosen.arrayBuffer()));
   };
 
-  // What is being imported, or is in, is checked no more: it would clash with itself.
-  const settled = bringing || result !== null;
+  const settled = isSettled(state);
 
   // Names that are likely the same are asked about before anything is made of them.
   useEffect(() => {
@@ -137,20 +92,16 @@ export function useImport() {
     void reader.cables({ match, method, scheme, sameNames }).then((found) => {
       if (!current) return;
       const known = new Set(view.planCables().map((cable) => cable.name));
-      setNewCables((before) =>
-        found
-          .filter((cable) => !known.has(cable.name))
-          .map(
-            (cable) =>
-              before.find((entry) => entry.name === cable.name && entry.edited) ?? {
-                id: uuid(),
-                name: cable.name,
-                typed: typeMakeUp(proposeMakeUp(cable)),
-                schemeId: view.project.schemeId,
-                edited: false,
-              },
-          ),
-      );
+      const cables = found
+        .filter((cable) => !known.has(cable.name))
+        .map((cable) => ({
+          id: uuid(),
+          name: cable.name,
+          typed: typeMakeUp(proposeMakeUp(cable)),
+          schemeId: view.project.schemeId,
+          edited: false,
+        }));
+      dispatch({ code: 'cablesFound', cables });
     });
     return () => {
       current = false;
@@ -161,105 +112,62 @@ export function useImport() {
   useEffect(() => {
     if (!file || !match || !existing || settled) return;
     let current = true;
-    const rows = file.rows;
+    const of = file.rows;
+    const checking = (rows: number) => current && dispatch({ code: 'checking', rows, of });
     void reader
       .preview(
         match,
         { ...settingOf(view, newCables, existing, method), sameNames },
-        proxy(
-          (count: number) =>
-            current &&
-            setBusy(
-              t('checkingRowOf', {
-                count: count.toLocaleString('en'),
-                rows: rows.toLocaleString('en'),
-              }),
-            ),
-        ),
+        proxy(checking),
       )
-      .then((found) => {
-        if (!current) return;
-        setPreview(found);
-        setBusy('');
-      });
+      .then((preview) => current && dispatch({ code: 'checked', preview }));
     return () => {
       current = false;
     };
   }, [file, match, method, sameNames, newCables, existing, settled, reader, view]);
 
   const runImport = async () => {
-    setBringing(true);
-    setBusy(t('importingSplices', { splices: preview?.splices ?? 0 }));
-    const cables = newCables.flatMap((cable): Cable[] => {
-      const made = readMakeUp(cable.typed);
-      return 'error' in made
-        ? []
-        : [
-            {
-              id: cable.id,
-              projectId: view.project.id,
-              name: cable.name,
-              makeUp: made.makeUp,
-              closureId: null,
-              schemeId: cable.schemeId,
-              glass: USUAL_GLASS,
-              run: USUAL_RUN,
-            },
-          ];
-    });
+    dispatch({ code: 'importing' });
     const body = {
       projectId: view.project.id,
       importId: uuid(),
       text: await reader.text(),
       match: match!,
       method,
-      cables,
+      cables: madeCables(view, newCables),
       sameNames,
     };
-    const outcome = await outbox.add(
-      commands.importSpliceList,
-      body,
-      t('spliceListName', { name: file?.name ?? '' }),
+    const label = t('spliceListName', { name: file?.name ?? '' });
+    const outcome = await outbox.add(commands.importSpliceList, body, label);
+    dispatch(
+      'refused' in outcome
+        ? { code: 'refused', error: outcome.refused }
+        : { code: 'imported', result: outcome.answer },
     );
-    setBringing(false);
-    setBusy('');
-    if ('refused' in outcome) setError(errorText(outcome.refused));
-    else setResult(outcome.answer);
   };
 
   return {
-    file,
-    match,
-    setMatch,
-    method,
-    setMethod,
+    ...state,
+    setMatch: (wanted: ColumnMatch) => dispatch({ code: 'matched', match: wanted }),
+    setMethod: (wanted: Method) => dispatch({ code: 'methodChosen', method: wanted }),
     chooseSheet: (sheet: string) => file && void open(file.name, file.bytes, sheet),
     names,
-    newCables,
-    openCable,
-    setOpenCable,
-    preview,
-    result,
-    pasted,
-    busy,
-    bringing,
-    error,
+    setOpenCable: (name: string | null) => dispatch({ code: 'cableOpened', name }),
+    busy: work ? workText(work) : '',
+    bringing: work?.code === 'importing',
+    error: error ? importErrorText(error) : '',
     choose,
     runImport,
     /** Puts another value into a cell of the list and reads it again. */
     fix: async (row: number, column: number, value: string) => {
       await reader.fix(row, column, value);
-      setError('');
-      setFile((before) => before && { ...before });
+      dispatch({ code: 'fixed' });
     },
     /** Cables by whose make-up and colors the pairs are shown. */
     cables: listCables(view, newCables),
-    setCable: (cable: NewCable) =>
-      setNewCables((list) =>
-        list.map((entry) => (entry.name === cable.name ? { ...cable, edited: true } : entry)),
-      ),
-    showPaste: () => setPasted(pasted ?? ''),
-    paste: setPasted,
+    setCable: (cable: NewCable) => dispatch({ code: 'cableEdited', cable }),
+    showPaste: () => dispatch({ code: 'pasted', text: pasted ?? '' }),
+    paste: (text: string) => dispatch({ code: 'pasted', text }),
     readPasted: () => open(t('pastedList'), new TextEncoder().encode(pasted ?? '')),
   };
 }
@@ -275,23 +183,79 @@ function useReader(): Remote<ListReader> {
 
 type Existing = { closure: Closure; splices: Splice[]; evidence: Evidence[] }[];
 
-/** The splices of closures the project has already, against which the list is checked. */
-function useExisting(view: ProjectView): Existing | null {
+/** How long after a failure the project is asked for again. */
+const AGAIN_MS = 5000;
+
+/** The splices of closures the project has already, against which the list is checked; asked for until they are there. */
+function useExisting(view: ProjectView, dispatch: (event: ImportEvent) => void): Existing | null {
   const [existing, setExisting] = useState<Existing | null>(null);
   const ids = view.closures.map((closure) => closure.id).join();
   useEffect(() => {
     let current = true;
+    let again: ReturnType<typeof setTimeout> | undefined;
     const wanted = ids === '' ? [] : ids.split(',');
-    void Promise.all(wanted.map((id) => readWork(id)))
-      .then((works) => current && setExisting(works))
-      // A closure not sent yet has no splices; the server checks again when the list is imported.
-      .catch(() => current && setExisting([]));
+    const read = async () => {
+      try {
+        const works = await Promise.all(wanted.map(workOrNothing));
+        if (!current) return;
+        setExisting(works.flatMap((work) => work ?? []));
+        dispatch({ code: 'projectRead' });
+      } catch (error) {
+        if (!current) return;
+        dispatch({ code: 'projectUnread', error: error as Error });
+        again = setTimeout(() => void read(), AGAIN_MS);
+      }
+    };
+    void read();
     return () => {
       current = false;
+      clearTimeout(again);
     };
-  }, [ids]);
+  }, [ids, dispatch]);
   return existing;
 }
+
+/** A closure that the server does not have yet has no splices. */
+const workOrNothing = (closureId: string) =>
+  readWork(closureId).catch((error: unknown) => {
+    if (error instanceof Refused && error.status === 404) return null;
+    throw error;
+  });
+
+function workText(work: ImportWork): string {
+  const counted = (rows: number) => rows.toLocaleString('en');
+  switch (work.code) {
+    case 'reading':
+      return work.rows === null
+        ? t('readingName', { name: work.name })
+        : t('readingNameRows', { name: work.name, rows: counted(work.rows) });
+    case 'checking':
+      return t('checkingRowOf', { count: counted(work.rows), rows: counted(work.of) });
+    case 'importing':
+      return t('importingSplices', { splices: work.splices });
+  }
+}
+
+function importErrorText(error: ImportError): string {
+  switch (error.code) {
+    case 'file':
+      return `${error.name}: ${fileProblemText(error.problem)}`;
+    case 'projectUnread':
+      return t('projectUnread', { problem: errorText(error.error) });
+    case 'refused':
+      return errorText(error.error);
+  }
+}
+
+/** The new cables whose make-up can be read, as they are imported. */
+const madeCables = (view: ProjectView, newCables: readonly NewCable[]): Cable[] =>
+  newCables.flatMap(({ id, name, typed, schemeId }): Cable[] => {
+    const made = readMakeUp(typed);
+    if ('error' in made) return [];
+    const { makeUp } = made;
+    const use = { closureId: null, schemeId, glass: USUAL_GLASS, run: USUAL_RUN };
+    return [{ id, projectId: view.project.id, name, makeUp, ...use }];
+  });
 
 /** Cables that a list may use: those of the project, its devices, and new ones whose make-up can be read. */
 function listCables(view: ProjectView, newCables: readonly NewCable[]): ListCable[] {

@@ -2,7 +2,9 @@ import { phrases } from '../phrases.ts';
 
 /** Texts of `apps/server/cli/verify.ts`. */
 export const verifyWords = phrases({
-  usage: 'npm run verify -- PACKAGE.zip',
+  about: 'Checks the hash chain and the signature of packages.',
+  paths: 'packages, or folders of .zip files',
+  json: 'print one line of JSON for each package',
   noChain:
-    '{path} has no chain to check: {missing} is not in it. Only the package of a whole project has one.',
+    '{path} has no hash chain: {missing} is missing. Only the package of a whole project has one.',
 });

@@ -15,14 +15,18 @@ export const backupProblems = problems({
   cutShort: 'This backup ends too early: it was not written to its end. Nothing was changed.',
 });
 
-/** What the command line says of backups: `apps/server/cli/backup.ts`. */
+/** Texts of `apps/server/cli/backup.ts` and `restore.ts`. */
 export const backupWords = phrases({
-  usage:
-    'npm run backup -- FILE [KEYS] | npm run restore -- FILE [KEYS]\nFILE is everything; KEYS is what the server signs checkpoints with, for whoever may sign as this server: keep it apart.',
-  keysWritten: 'What checkpoints are signed with is in {path}. Keep it apart from the backup.',
-  keysRestored: 'The server signs checkpoints as before, by {path}.',
-  written: 'Everything is in {path}. Keep it somewhere else too.',
-  restored: '{rows, plural, one {# row} other {# rows}} of {path} are here.',
+  aboutBackup: 'Writes everything that a server has to one file.',
+  aboutRestore: 'Restores a backup into an empty data folder or database.',
+  file: 'backup file',
+  keys: 'file for the keys that sign checkpoints; keep it apart from the backup',
+  environment:
+    'CORDEL_DATA is the data folder, DATABASE_URL a PostgreSQL database, CORDEL_SERVER the address of a running server.',
+  keysWritten: 'The signing keys are in {path}. Keep this file apart from the backup.',
+  keysRestored: 'The signing keys of {path} are restored.',
+  written: 'The backup is in {path}. Keep a copy on another machine.',
+  restored: '{rows, plural, one {# row} other {# rows}} of {path} restored.',
   noServer:
-    'Another process has {folder}, and no server answers at {server}: say where it is by CORDEL_SERVER.',
+    'Another process uses {folder}, but no server answers at {server}. Set CORDEL_SERVER to the address of the server.',
 });

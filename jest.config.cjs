@@ -4,8 +4,6 @@ const swc = {
 };
 const node = { testEnvironment: 'node', transform: swc, extensionsToTreatAsEsm: [] };
 
-const e2e = require('./e2e/jest.config.cjs');
-
 module.exports = {
   projects: [
     { ...node, displayName: 'core', rootDir: 'packages/core' },
@@ -32,7 +30,6 @@ module.exports = {
     '<rootDir>/apps/server/jest.config.cjs',
     '<rootDir>/apps/server/jest.postgres.cjs',
     '<rootDir>/apps/web/jest.config.cjs',
-    e2e.pages,
-    e2e.built,
+    '<rootDir>/e2e/jest.config.cjs',
   ],
 };

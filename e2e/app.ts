@@ -4,7 +4,7 @@ import { type Socket, connect, createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import puppeteer, { type Browser, type BrowserContext, type Page, Puppeteer } from 'puppeteer-core';
+import puppeteer, { type Browser, type BrowserContext, type Page } from 'puppeteer-core';
 
 /** The built server. */
 export const MAIN = fileURLToPath(new URL('../apps/server/dist/main.js', import.meta.url));
@@ -243,32 +243,9 @@ async function pressFound(page: Page, selector: string): Promise<void> {
   }
 }
 
-/**
- * What can be pressed, by the name it is announced by: its label, else the text it shows. Chromium’s own tree of names is
- * not asked: once a page has it, each change of the page takes several times as long.
- */
-Puppeteer.registerCustomQueryHandler('key', {
-  queryOne: (root, name) => {
-    const plain = (text: string) => text.replace(/\s+/g, ' ').trim();
-    const keys = (root as Element).querySelectorAll<HTMLElement>(
-      'button,a[href],input,[role=button],[role=link],[role=tab],[role=checkbox],[role=radio],[role=switch],[role=menuitem],[role=option]',
-    );
-    for (const key of keys) {
-      const label = key.getAttribute('aria-label') ?? key.innerText;
-      if (plain(label) === name && !key.closest('[aria-hidden=true]')) return key;
-    }
-    return null;
-  },
-});
-
-const keyNamed = (name: string): string => `::-p-key(${name})`;
-
 /** Presses the key, link or tab of that accessible name. */
-export const press = (page: Page, name: string): Promise<void> => pressFound(page, keyNamed(name));
-
-/** Waits until the key, link or tab of that accessible name is there. */
-export const keyThere = (page: Page, name: string, timeout = PATIENCE_MS) =>
-  page.waitForSelector(keyNamed(name), { visible: true, timeout });
+export const press = (page: Page, name: string): Promise<void> =>
+  pressFound(page, `::-p-aria(${name})`);
 
 /** Presses what shows a text: a leaf or a row, whose name is all it shows. */
 export const pressText = (page: Page, text: string): Promise<void> =>
@@ -282,7 +259,7 @@ export async function pressMore(page: Page, name: string): Promise<void> {
 
 /** Says at the Bench that the sleeve is on, where that is not said yet. */
 export async function sleeveOn(page: Page): Promise<void> {
-  const key = await keyThere(page, 'Sleeve on');
+  const key = await page.waitForSelector('::-p-aria(Sleeve on)', { visible: true });
   if ((await key!.evaluate((node) => node.getAttribute('aria-checked'))) === 'false')
     await press(page, 'Sleeve on');
 }

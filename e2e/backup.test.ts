@@ -56,7 +56,7 @@ it('a running server is backed up, restored into an empty folder, and is all the
     CORDEL_SERVER: server.url,
   });
   expect(told.stdout).toContain(`The backup is in ${file}.`);
-  expect(told.stdout).toContain('Keep it apart');
+  expect(told.stdout).toContain('Keep this file apart');
   // The backup itself does not have them.
   const lines = gunzipSync(await readFile(file)).toString();
   expect(lines).not.toContain(

@@ -1,7 +1,7 @@
 import { jest } from '@jest/globals';
 import type { Page } from 'puppeteer-core';
 import type { Splice } from '@cordel/core';
-import { demoOnAPhone, keyThere, readApi, sees } from './app.ts';
+import { demoOnAPhone, readApi, sees } from './app.ts';
 
 jest.setTimeout(300_000);
 
@@ -85,7 +85,7 @@ const openScene = async ({ closure, mode, isEnd }: Scene) => {
     waitUntil: 'networkidle2',
   });
   await sees(page(), closure);
-  if (end) await keyThere(page(), 'Light seen');
+  if (end) await page().waitForSelector('::-p-aria(Light seen)');
 };
 
 /** A splicer that plays with a worn setup, so that alerts stand there, and a timer that runs. */
@@ -154,6 +154,6 @@ describe.each(SCENES)('the Bench fits one screen: $name', (scene) => {
 test('Save without a loss says what is missing, and nothing is recorded', async () => {
   await page().setViewport({ width: 390, height: 844 });
   await openScene(SCENES[0]!);
-  await (await keyThere(page(), 'Save, next'))!.click();
+  await (await page().waitForSelector('::-p-aria(Save, next)'))!.click();
   await sees(page(), 'Missing. Enter the loss first.');
 });

@@ -1,14 +1,5 @@
-const { readFileSync, readdirSync } = require('node:fs');
-const { join } = require('node:path');
-
-/** Whether a file of tests opens a page: those that do run one after the other, each with both cores for it. */
-const opensPage = (name) =>
-  /\b(startBrowser|demoOnAPhone)\b/.test(readFileSync(join(__dirname, name), 'utf8'));
-const names = readdirSync(__dirname).filter((name) => name.endsWith('.test.ts'));
-const matchOf = (list) => list.map((name) => `<rootDir>/${name}`);
-
-const common = {
-  rootDir: __dirname,
+module.exports = {
+  displayName: 'e2e',
   testEnvironment: 'node',
   transform: {
     '^.+\\.tsx?$': [
@@ -17,14 +8,5 @@ const common = {
     ],
   },
   extensionsToTreatAsEsm: ['.ts'],
-};
-
-module.exports = {
-  pages: { ...common, displayName: 'e2e', testMatch: matchOf(names.filter(opensPage)) },
-  /** The built server without a page; these run beside the API tests. */
-  built: {
-    ...common,
-    displayName: 'built',
-    testMatch: matchOf(names.filter((name) => !opensPage(name))),
-  },
+  maxWorkers: 1,
 };

@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import {
   ROOT,
   build,
+  buildCommands,
   installChromium,
   installOpenssl,
   installPackages,
@@ -33,11 +34,11 @@ const PATIENT = '--testTimeout=60000';
 /** `npm test` runs all steps; `npm test -- unit e2e` runs those named. */
 const STEPS = {
   unit: () => jest(UNIT, '', ['--maxWorkers=2', PATIENT]),
-  // On the embedded database, on PostgreSQL with two servers that answer in turn, and on the built server. Each file has
-  // a database of its own; one of them takes minutes, beside which the others run.
+  // On the embedded database, and on PostgreSQL with two servers that answer in turn. Each file has a database of its
+  // own; one of them takes minutes, beside which the others run.
   api: () => {
-    build();
-    jest(['server', 'postgres', 'built'], MODULES, ['--maxWorkers=2', '--testTimeout=120000']);
+    buildCommands();
+    jest(['server', 'postgres'], MODULES, ['--maxWorkers=2', '--testTimeout=120000']);
   },
   e2e: () => {
     build();

@@ -1,8 +1,7 @@
-import { createWriteStream } from 'node:fs';
-import { mkdir, open, readdir, rename, rm } from 'node:fs/promises';
+import { mkdir, readdir, rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Readable } from 'node:stream';
-import { pipeline } from 'node:stream/promises';
+import { writeWhole } from './writeWhole.ts';
 
 /** Backups that a server makes by itself. */
 export interface Schedule {
@@ -49,18 +48,7 @@ export async function backUpDay(
   const path = join(folder, nameOf(today));
   const there = async () => (await readdir(folder)).flatMap((name) => NAME.exec(name)?.[1] ?? []);
   if ((await there()).includes(today)) return null;
-  const part = `${path}.${process.pid}.part`;
-  try {
-    await pipeline(await read(), createWriteStream(part, { mode: 0o600 }));
-    // What is called a backup lies on the disk, to its last byte.
-    const file = await open(part, 'r+');
-    await file.sync();
-    await file.close();
-    await rename(part, path);
-  } catch (error) {
-    await rm(part, { force: true });
-    throw error;
-  }
+  await writeWhole(path, await read());
   const all = await there();
   const kept = keptDays(all, now, days);
   for (const day of all) if (!kept.has(day)) await rm(join(folder, nameOf(day)), { force: true });

@@ -23,8 +23,14 @@ const checked = { code: 'checked', preview };
 
 describe('a list that is imported', () => {
   it('is read, checked and imported', () => {
-    expect(after({ code: 'reading', name: 'list.csv', rows: 2 })).toMatchObject({
-      work: { code: 'reading', rows: 2 },
+    const reading = { code: 'reading', name: 'list.csv' };
+    expect(after(reading, { code: 'rowsRead', rows: 2 })).toMatchObject({
+      work: { code: 'reading', name: 'list.csv', rows: 2 },
+    });
+    // A count that comes late changes nothing of what was read.
+    expect(after(reading, read, checked, { code: 'rowsRead', rows: 3 })).toMatchObject({
+      work: null,
+      preview,
     });
     expect(after(read)).toMatchObject({ file, match: { closure: 0 }, work: null });
     const importing = after(read, checked, { code: 'importing' });
@@ -40,7 +46,7 @@ describe('a list that is imported', () => {
     const state = after(
       read,
       checked,
-      { code: 'reading', name: 'b.csv', rows: null },
+      { code: 'reading', name: 'b.csv' },
       {
         code: 'notRead',
         name: 'b.csv',

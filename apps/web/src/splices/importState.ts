@@ -76,7 +76,8 @@ export const NO_IMPORT: ImportState = {
 };
 
 export type ImportEvent =
-  | { code: 'reading'; name: string; rows: number | null }
+  | { code: 'reading'; name: string }
+  | { code: 'rowsRead'; rows: number }
   | { code: 'read'; file: OpenFile; match: ColumnMatch }
   | { code: 'notRead'; name: string; problem: CsvProblem | WorkbookProblem }
   | { code: 'matched'; match: ColumnMatch }
@@ -103,8 +104,14 @@ export const isSettled = ({ work, result }: ImportState): boolean =>
 /** The state after an event. What a person typed outlives every event but the choice of another file. */
 export function importReducer(state: ImportState, event: ImportEvent): ImportState {
   switch (event.code) {
-    case 'reading':
-      return { ...state, preview: null, error: null, result: null, work: event };
+    case 'reading': {
+      const work = { ...event, rows: null };
+      return { ...state, preview: null, error: null, result: null, work };
+    }
+    case 'rowsRead':
+      // What the worker told before its answer may come after it.
+      if (state.work?.code !== 'reading') return state;
+      return { ...state, work: { ...state.work, rows: event.rows } };
     case 'read':
       return { ...state, file: event.file, match: event.match, work: null };
     case 'notRead': {

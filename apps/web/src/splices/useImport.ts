@@ -54,9 +54,9 @@ export function useImport() {
   const sameNames = useMemo(() => JSON.parse(sameText) as SameNames, [sameText]);
 
   const open = async (name: string, bytes: Uint8Array, wanted?: string) => {
-    const reading = (rows: number | null) => dispatch({ code: 'reading', name, rows });
-    reading(null);
-    const opened = await reader.open(bytes, wanted, proxy(reading));
+    dispatch({ code: 'reading', name });
+    const told = proxy((rows: number) => dispatch({ code: 'rowsRead', rows }));
+    const opened = await reader.open(bytes, wanted, told);
     if ('error' in opened && opened.error)
       return dispatch({ code: 'notRead', name, problem: opened.error });
     const { match: guessed, ...rest } = opened;

@@ -5,6 +5,7 @@ import { Button } from './Button';
 import { Text } from './Text';
 import { useColors } from './theme';
 import { useBackCloses } from './useBackCloses';
+import { useFocusOnClose } from './useFocusOnClose';
 
 interface SheetProps {
   title: string;
@@ -15,7 +16,7 @@ interface SheetProps {
 
 /**
  * A sheet laid over the page, with all the contexts of the page. Esc, Back, the key and a tap beside it close it; the
- * focus stays in it, and goes back to where it was.
+ * focus stays in it, and goes back to where it was, or to the page where that is gone.
  */
 export function Sheet({ visible, ...props }: SheetProps) {
   // Gone at once: a second tap must not meet a key of a sheet that is fading out.
@@ -25,6 +26,7 @@ export function Sheet({ visible, ...props }: SheetProps) {
 function OpenSheet({ title, onClose, children }: Omit<SheetProps, 'visible'>) {
   const colors = useColors();
   useBackCloses(onClose);
+  useFocusOnClose();
   return (
     <Modal transparent animationType="none" aria-label={title} onRequestClose={onClose}>
       <View style={{ flex: 1, justifyContent: 'center', alignItems: 'center', padding: 12 }}>

@@ -1,4 +1,5 @@
-import { dirname } from 'node:path';
+import { readdir, rm } from 'node:fs/promises';
+import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { build } from 'esbuild';
 
@@ -7,6 +8,8 @@ const common = {
   bundle: true,
   platform: 'node',
   format: 'esm',
+  // What few need is loaded when they ask for it.
+  splitting: true,
   target: 'node20',
   sourcemap: true,
   logLevel: 'warning',
@@ -19,8 +22,6 @@ const common = {
     'fontkit',
     'exceljs',
     '@node-rs/argon2',
-    'better-auth',
-    '@better-auth/passkey',
     'prom-client',
   ],
   banner: {
@@ -48,11 +49,18 @@ const builds = {
       restore: 'cli/restore.ts',
       'database.worker': 'src/db/embedded/thread.ts',
     },
-    // A command loads what it needs when it needs it.
-    splitting: true,
   },
 };
 
 const wanted = process.argv.slice(2);
-for (const name of wanted.length > 0 ? wanted : Object.keys(builds))
+for (const name of wanted.length > 0 ? wanted : Object.keys(builds)) {
+  const folder = join(common.absWorkingDir, builds[name].outdir);
+  await removeChunks(folder);
   await build({ ...common, ...builds[name] });
+}
+
+/** Shared pieces are named by what is in them: those of the last build would stay. */
+async function removeChunks(folder) {
+  const names = await readdir(folder).catch(() => []);
+  for (const name of names) if (name.startsWith('chunk-')) await rm(join(folder, name));
+}

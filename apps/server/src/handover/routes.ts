@@ -27,7 +27,6 @@ import { estimateBytes } from './feed.ts';
 import { makePackage, packageAsShown } from './jobs.ts';
 import { archivedIds } from '../removal/queries.ts';
 import type { PackageStore } from './store.ts';
-import { labelSheet } from './labelSheet.ts';
 
 const shownSchema = z.object({
   id: idSchema,
@@ -210,6 +209,7 @@ export const handoverRoutes = ({ folder, room, store }: HandoverSetting) =>
         list.push(...labelsOf(task, wanted).map((label) => wordedLabel(label, units)));
       }
       const found = LABEL_SHEETS.find(({ id }) => id === sheet)!;
+      const { labelSheet } = await import('./labelSheet.ts');
       const bytes = await labelSheet(list, found, skip);
       return c.body(bytes as Uint8Array<ArrayBuffer>, 200, {
         'content-type': 'application/pdf',

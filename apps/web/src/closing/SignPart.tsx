@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import type { EntryOf } from '@cordel/core/close';
 import { pointText, recordChangeText, signingBlockText } from '@cordel/text/close';
 import { signPart as t } from '@cordel/text/pages/closing/SignPart';
+import { closingShared } from '@cordel/text/pages/closing/shared';
 import { errorText } from '@cordel/text/record';
 import { accounts } from '@cordel/text/pages/accounts/accounts';
 import { useMay, usePerson } from '@/data/session';
@@ -178,7 +179,7 @@ function SignForm({
       <Choice<Role>
         label={t('as')}
         value={role}
-        options={offered.map((value) => ({ value, label: value }))}
+        options={offered.map((value) => ({ value, label: closingShared(value) }))}
         onChange={setRole}
       />
       {isSignedIn ? (

@@ -10,6 +10,7 @@ import { Card } from '@/ui/Card';
 import { Empty, Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Button } from '@/ui/Button';
+import { Revealed } from '@/ui/Revealed';
 import { Text } from '@/ui/Text';
 import { useWide } from '@/ui/useWide';
 import { EntryPart } from './EntryPart';
@@ -158,14 +159,16 @@ function AddCable({
       {sorted
         .filter(({ id }) => id === asked)
         .map((cable) => (
-          <Card key={cable.id} style={{ gap: 8 }}>
-            <Text kind="strong">{t('howDoesItEnter', { name: cable.name })}</Text>
-            <Text color="ink2">{t('noPlanSaysIt')}</Text>
-            <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-              <Button label={t('itPasses')} onPress={() => add(cable, 'express')} />
-              <Button label={t('itEndsHere')} onPress={() => add(cable, 'end')} />
-            </View>
-          </Card>
+          <Revealed key={cable.id}>
+            <Card style={{ gap: 8 }}>
+              <Text kind="strong">{t('howDoesItEnter', { name: cable.name })}</Text>
+              <Text color="ink2">{t('noPlanSaysIt')}</Text>
+              <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+                <Button label={t('itPasses')} onPress={() => add(cable, 'express')} />
+                <Button label={t('itEndsHere')} onPress={() => add(cable, 'end')} />
+              </View>
+            </Card>
+          </Revealed>
         ))}
     </View>
   );

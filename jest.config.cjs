@@ -30,6 +30,7 @@ module.exports = {
     '<rootDir>/apps/server/jest.config.cjs',
     '<rootDir>/apps/server/jest.postgres.cjs',
     '<rootDir>/apps/web/jest.config.cjs',
+    '<rootDir>/e2e/jest.built.cjs',
     '<rootDir>/e2e/jest.config.cjs',
   ],
 };

@@ -3,18 +3,19 @@ import { createRequire } from 'node:module';
 import { jest } from '@jest/globals';
 import type { Browser, Page } from 'puppeteer-core';
 import {
-  closureFinder,
-  PHONE,
   type Person,
   type Server,
-  WIDE,
+  closureFinder,
   newPerson,
+  PHONE,
   press,
   readApi,
   removeServer,
   sees,
   startBrowser,
   startServer,
+  visit,
+  WIDE,
 } from './app.ts';
 
 jest.setTimeout(480_000);
@@ -101,7 +102,7 @@ afterAll(async () => {
 
 /** Chooses the splicer whose records the demo has, so that its pages have something to show. */
 async function chooseSplicer(page: Page): Promise<void> {
-  await page.goto(server.url + views['bench setup']!, { waitUntil: 'networkidle2' });
+  await visit(page, server.url + views['bench setup']!);
   await press(page, 'Single-fiber splicer');
   await sees(page, 'Fits.');
 }
@@ -140,7 +141,7 @@ it('axe-core finds no violation on any main view, and no other host is asked', a
   for (const [name, path] of Object.entries(views)) {
     const note = (size: string, words: string[]) =>
       found.push(...words.map((word) => `${name} on ${size}: ${word}`));
-    await page.goto(server.url + path, { waitUntil: 'networkidle2' });
+    await visit(page, server.url + path);
     // On a busy machine a page may still be reading.
     await page.waitForSelector('[aria-level="1"], h1');
     await page.evaluate(axe);
@@ -159,7 +160,7 @@ it('axe-core finds no violation on any main view, and no other host is asked', a
 it('the Bench has contrast for sunlight: AAA', async () => {
   await person.page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'light' }]);
   await person.page.setViewport(PHONE);
-  await person.page.goto(server.url + views['bench single']!, { waitUntil: 'networkidle2' });
+  await visit(person.page, server.url + views['bench single']!);
   await person.page.evaluate(axe);
   const { violations: found } = await person.page.evaluate(() =>
     (globalThis as unknown as { axe: Axe }).axe.run({
@@ -175,7 +176,7 @@ it('the Bench has contrast for sunlight: AAA', async () => {
 });
 
 it('touch targets of the Bench are 48 px and more', async () => {
-  await person.page.goto(server.url + views['bench ribbon']!, { waitUntil: 'networkidle2' });
+  await visit(person.page, server.url + views['bench ribbon']!);
   const small = await person.page.$$eval('[role=button]', (nodes) =>
     nodes
       .map(
@@ -193,9 +194,7 @@ it('touch targets of the Bench are 48 px and more', async () => {
 });
 
 it('864 rows and more stay a small page while they are scrolled', async () => {
-  await person.page.goto(`${server.url}${views['ledger splices']!.split('?')[0]}?view=splices`, {
-    waitUntil: 'networkidle2',
-  });
+  await visit(person.page, `${server.url}${views['ledger splices']!.split('?')[0]}?view=splices`);
   await sees(person.page, '1,517 splices');
   const nodes = () => person.page.evaluate(() => document.querySelectorAll('*').length);
   let most = await nodes();
@@ -229,7 +228,7 @@ it('864 rows and more stay a small page while they are scrolled', async () => {
 });
 
 it('works from the keyboard: every place can be reached and pressed', async () => {
-  await person.page.goto(server.url + views.route!, { waitUntil: 'networkidle2' });
+  await visit(person.page, server.url + views.route!);
   const reached = new Set<string>();
   for (let step = 0; step < 40; step++) {
     await person.page.keyboard.press('Tab');

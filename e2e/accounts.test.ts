@@ -3,7 +3,6 @@ import type { Browser, Page } from 'puppeteer-core';
 import {
   type Person,
   type Server,
-  WIDE,
   fill,
   newPerson,
   press,
@@ -11,12 +10,15 @@ import {
   pressText,
   readApi,
   removeServer,
+  revisit,
   sees,
   seesNot,
   startBrowser,
   startServer,
   storyteller,
   until,
+  visit,
+  WIDE,
 } from './app.ts';
 
 jest.setTimeout(180_000);
@@ -94,16 +96,16 @@ describe('a server for real work', () => {
 
   step('is opened once by the link that it prints, and by nobody before', async () => {
     const stranger = await newPerson(browser, server, null);
-    await stranger.page.goto(`${server.url}/projects`, { waitUntil: 'networkidle2' });
+    await visit(stranger.page, `${server.url}/projects`);
     await sees(stranger.page, 'Sign in');
     await sees(stranger.page, 'Ask the owner of your project for an invitation');
     const link = /http:\S+\/join#\S+/.exec(server.output())![0];
     owner = await newPerson(browser, server, null, WIDE);
-    await owner.page.goto(link, { waitUntil: 'networkidle2' });
+    await visit(owner.page, link);
     await sees(owner.page, 'The owner’s account');
     await makeAccount(owner.page, 'Olga Host');
     await sees(owner.page, 'No project yet');
-    await stranger.page.goto(link, { waitUntil: 'networkidle2' });
+    await visit(stranger.page, link);
     await sees(stranger.page, 'This link was used already');
     await stranger.context.close();
     await ask(owner.page, '/documents', 'POST', await demoDocument());
@@ -118,17 +120,17 @@ describe('a server for real work', () => {
   step(
     'lets a technician in by a link, who signs by account and not by what is typed',
     async () => {
-      await owner.page.goto(`${server.url}/p/${project}/kit/people`, { waitUntil: 'networkidle2' });
+      await visit(owner.page, `${server.url}/p/${project}/kit/people`);
       await fill(owner.page, 'For whom', 'Ana');
       await press(owner.page, 'Make a link');
       const link = await linkOn(owner.page);
       await owner.page.waitForSelector('[aria-label="QR code of the invitation"]');
       phone = await newPerson(browser, server, 'Somebody Else');
-      await phone.page.goto(link, { waitUntil: 'networkidle2' });
+      await visit(phone.page, link);
       await sees(phone.page, 'Olga Host invites you as technician.');
       await makeAccount(phone.page, 'Ana Arc');
       await sees(phone.page, 'Projects');
-      await phone.page.goto(bench(), { waitUntil: 'networkidle2' });
+      await visit(phone.page, bench());
       await pressKeys(phone.page, '2');
       await press(phone.page, 'Save, next');
       await sees(phone.page, 'tray 1 slot 2');
@@ -140,18 +142,18 @@ describe('a server for real work', () => {
   );
 
   step('keeps each one’s work theirs on a phone that two share, without signal too', async () => {
-    await phone.page.goto(`${server.url}/you`, { waitUntil: 'networkidle2' });
+    await visit(phone.page, `${server.url}/you`);
     await fill(phone.page, 'PIN', '2580');
     await press(phone.page, 'Set the PIN');
     await sees(phone.page, 'The PIN is set.');
-    await owner.page.reload({ waitUntil: 'networkidle2' });
+    await revisit(owner.page);
     await press(owner.page, 'Make a link');
-    await phone.page.goto(await linkOn(owner.page), { waitUntil: 'networkidle2' });
+    await visit(phone.page, await linkOn(owner.page));
     await press(phone.page, 'Join as somebody else');
     await makeAccount(phone.page, 'Ben Blade');
     await sees(phone.page, 'Projects');
     // Ana's turn once with a connection: from then on the phone knows her PIN.
-    await phone.page.goto(`${server.url}/you`, { waitUntil: 'networkidle2' });
+    await visit(phone.page, `${server.url}/you`);
     await sees(phone.page, 'Ben Blade');
     await fill(phone.page, 'PIN of Ana Arc', '0000');
     await press(phone.page, 'Go on as Ana Arc');
@@ -159,7 +161,7 @@ describe('a server for real work', () => {
     await fill(phone.page, 'PIN of Ana Arc', '2580');
     await press(phone.page, 'Go on as Ana Arc');
     await sees(phone.page, 'Ben Blade has set no PIN');
-    await phone.page.goto(bench(), { waitUntil: 'networkidle2' });
+    await visit(phone.page, bench());
     await phone.page.setOfflineMode(true);
     await pressKeys(phone.page, '3');
     await press(phone.page, 'Save, next');
@@ -193,12 +195,12 @@ describe('a server for real work', () => {
   step(
     'locks a lost phone out, and takes what it held once its person signs in again',
     async () => {
-      await phone.page.goto(bench(), { waitUntil: 'networkidle2' });
+      await visit(phone.page, bench());
       await phone.page.setOfflineMode(true);
       await pressKeys(phone.page, '2');
       await press(phone.page, 'Save, next');
       await sees(phone.page, 'kept here to send');
-      await owner.page.goto(`${server.url}/server`, { waitUntil: 'networkidle2' });
+      await visit(owner.page, `${server.url}/server`);
       await sees(owner.page, 'Ana Arc');
       // Ana's phone is the first that is listed.
       await press(owner.page, 'It is lost: lock it out');
@@ -212,7 +214,7 @@ describe('a server for real work', () => {
       // Its page has the same name.
       await press(phone.page, '[name="Sign in"][role="button"]');
       await until(async () => (await attempts()).length === 4, 'what the phone held');
-      await owner.page.reload({ waitUntil: 'networkidle2' });
+      await revisit(owner.page);
       await sees(owner.page, 'Olga Host locked out a');
     },
   );
@@ -232,7 +234,7 @@ describe('a server for real work', () => {
         automaticPresenceSimulation: true,
       },
     });
-    await page.goto(`${server.url}/you`, { waitUntil: 'networkidle2' });
+    await visit(page, `${server.url}/you`);
     await fill(page, 'Name of this device', 'Crew phone');
     await press(page, 'Add a passkey');
     await sees(page, /Crew phone, since \d{4}/);

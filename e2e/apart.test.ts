@@ -12,11 +12,13 @@ import {
   press,
   pressKeys,
   removeServer,
+  revisit,
   sees,
   seesNot,
   startBrowser,
   storyteller,
   until,
+  visit,
 } from './app.ts';
 import { attemptOn } from './evidence.ts';
 import { type SignedIn, askAs, memberOf, pageOf, servedDemo } from './people.ts';
@@ -81,7 +83,7 @@ const anasAttempts = async () =>
   (await work()).evidence.filter(({ type, by }) => type === 'attempt' && by.includes('technician'));
 const at = (path: string) => `${server.url}/p/${project}/${path}`;
 const splice = async (person: Person) => {
-  await person.page.goto(at(`bench/${closure}`), { waitUntil: 'networkidle2' });
+  await visit(person.page, at(`bench/${closure}`));
   await sees(person.page, 'spliced · tray');
 };
 
@@ -101,7 +103,7 @@ describe('a phone whose clock is wrong', () => {
   });
 
   step('is told to who looks through what was done apart', async () => {
-    await ben.page.goto(at('kit/conflicts'), { waitUntil: 'networkidle2' });
+    await visit(ben.page, at('kit/conflicts'));
     await sees(ben.page, 'Clocks that were wrong');
     await sees(ben.page, /A technician of .*: 1 entry, clock 40 min slow/);
   });
@@ -113,7 +115,7 @@ describe('phones without a server between them', () => {
 
   step('give work as a file', async () => {
     await splice(ana);
-    await ana.page.goto(at('kit/transfer'), { waitUntil: 'networkidle2' });
+    await visit(ana.page, at('kit/transfer'));
     await sees(ana.page, 'Nothing waits on this phone');
     await splice(ana);
     // Without the app on the phone, no page that was not opened before comes up without a line.
@@ -134,7 +136,7 @@ describe('phones without a server between them', () => {
   });
 
   step('take it in, and let it go once it has been sent', async () => {
-    await ben.page.goto(at('kit/transfer'), { waitUntil: 'networkidle2' });
+    await visit(ben.page, at('kit/transfer'));
     await chooseFile(ben.page, 'Choose the file', file);
     await sees(ben.page, '1 write is here now, from A technician');
     await sees(ben.page, 'goes to the server under their own account');
@@ -142,7 +144,7 @@ describe('phones without a server between them', () => {
     expect(await anasAttempts()).toHaveLength(1);
     await ana.page.setOfflineMode(false);
     await until(async () => (await anasAttempts()).length === 2, 'what Ana made');
-    await ben.page.reload({ waitUntil: 'networkidle2' });
+    await revisit(ben.page);
     await seesNot(ben.page, 'Kept here until they sign in');
     await chooseFile(ben.page, 'Choose the file', file);
     await seesNot(ben.page, 'Kept here until they sign in');
@@ -181,7 +183,7 @@ describe('a plan that was changed while somebody worked by the old one', () => {
     expect((await plan(without)).status).toBe(200);
     expect((await work()).splices.map(({ id }) => id)).not.toContain(dropped.id);
     await askAs(server, anas, '/evidence', { entries: [attemptOn(dropped.id)] });
-    await ben.page.goto(at('kit/conflicts'), { waitUntil: 'networkidle2' });
+    await visit(ben.page, at('kit/conflicts'));
     await sees(ben.page, 'somebody who did not know of it made this splice');
     await press(ben.page, 'Put it back in the plan');
     await seesNot(ben.page, 'somebody who did not know of it made this splice');

@@ -227,6 +227,21 @@ export async function newPerson(
   return { page, context, trouble };
 }
 
+/** Nothing was asked of the server for so long: a page has what it shows. */
+const QUIET_MS = 100;
+
+/** Opens an address, and waits until the page has what it shows; streams stay open. */
+export async function visit(page: Page, url: string): Promise<void> {
+  await page.goto(url, { waitUntil: 'load' });
+  await page.waitForNetworkIdle({ idleTime: QUIET_MS, concurrency: 2 });
+}
+
+/** Loads a page anew, as {@link visit} does. */
+export async function revisit(page: Page): Promise<void> {
+  await page.reload({ waitUntil: 'load' });
+  await page.waitForNetworkIdle({ idleTime: QUIET_MS, concurrency: 2 });
+}
+
 /**
  * Presses what a selector finds. A list that settles moves its rows: it is pressed once it stands still, and
  * looked for again where it was drawn anew meanwhile.
@@ -399,6 +414,25 @@ export const appIsKept = (page: Page): Promise<unknown> =>
     { timeout: 60_000, polling: 250 },
   );
 
+/** Waits until the server has taken everything that was written on a device. */
+export const outboxIsEmpty = (page: Page): Promise<unknown> =>
+  page.waitForFunction(
+    () =>
+      new Promise<boolean>((resolve, reject) => {
+        const opening = indexedDB.open('cordel-commands', 1);
+        opening.onerror = () => reject(opening.error!);
+        opening.onsuccess = () => {
+          const database = opening.result;
+          const counting = database.transaction('writes').objectStore('writes').count();
+          counting.onsuccess = () => {
+            database.close();
+            resolve(counting.result === 0);
+          };
+        };
+      }),
+    { polling: 100 },
+  );
+
 let made = 0;
 
 /** An id as clients make them. */
@@ -480,9 +514,7 @@ export function demoOnAPhone(name: string) {
     project: () => project,
     /** Opens a page of a closure of that name. */
     goTo: (closure: string, path: string) =>
-      person.page.goto(`${server.url}/p/${project}/route/${idOf(closure)}/${path}`, {
-        waitUntil: 'networkidle2',
-      }),
+      visit(person.page, `${server.url}/p/${project}/route/${idOf(closure)}/${path}`),
     idOf: (closure: string) => idOf(closure),
   };
 }

@@ -19,14 +19,16 @@ import {
   readApi,
   reasonsText,
   removeServer,
+  revisit,
   sees,
   seesNot,
   sleeveOn,
   startBrowser,
   startServer,
   storyteller,
-  writeApi,
   until,
+  visit,
+  writeApi,
 } from './app.ts';
 
 jest.setTimeout(120_000);
@@ -186,7 +188,7 @@ afterEach(() =>
 );
 
 const bench = () => `${server.url}/p/${projectId}/bench/${closureId}`;
-const go = (path = '') => page().goto(bench() + path, { waitUntil: 'networkidle2' });
+const go = (path = '') => visit(page(), bench() + path);
 
 describe('a shift at the bench, on a phone, against the stand-in', () => {
   const step = storyteller();
@@ -251,7 +253,7 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
     await sees(page(), /Glass shards/);
     await closeSheet(page());
     // Half done, it is where it was after a reload.
-    await page().reload({ waitUntil: 'networkidle2' });
+    await revisit(page());
     await sees(page(), /4\/13 Strip/);
   });
 
@@ -282,7 +284,7 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
         await press(page(), 'Start the splice');
         await sees(page(), ADVISED);
         const before = await shown(page());
-        await page().reload({ waitUntil: 'networkidle2' });
+        await revisit(page());
         if (!before.includes(STOPPED)) {
           await sees(page(), ADVISED);
           await press(page(), 'Save, next');
@@ -317,7 +319,7 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
     await press(page(), 'Heater on: B 11');
     // The 27 mm program takes 20 s.
     await sees(page(), /Heater B 11 0:(20|1\d)/);
-    await page().reload({ waitUntil: 'networkidle2' });
+    await revisit(page());
     await sees(page(), /(Heater|Cooling) B 11 0:\d\d/);
     await seesNot(page(), 'Heater on: B 11 ');
   });
@@ -475,9 +477,7 @@ describe('records that are not as they should be', () => {
   step('what came in while the line was lost is there when it is back', async () => {
     const line = await lineTo(server);
     const away = await newPerson(browser, { ...server, url: line.url }, 'M. Quill');
-    await away.page.goto(`${line.url}${new URL(bench()).pathname}/setup`, {
-      waitUntil: 'networkidle2',
-    });
+    await visit(away.page, `${line.url}${new URL(bench()).pathname}/setup`);
     await press(away.page, 'Single-fiber splicer');
     await press(away.page, 'Back to the Bench');
     await sees(away.page, 'tray 7 slot 8');
@@ -498,7 +498,7 @@ describe('records that are not as they should be', () => {
     'two phones with one splicer: the second is told that the record counts already',
     async () => {
       const other = await newPerson(browser, server, 'M. Quill');
-      await other.page.goto(`${bench()}/setup`, { waitUntil: 'networkidle2' });
+      await visit(other.page, `${bench()}/setup`);
       await press(other.page, 'Single-fiber splicer');
       await press(other.page, 'Back to the Bench');
       await sees(other.page, 'tray 7 slot 9');
@@ -584,9 +584,7 @@ describe('seeing trouble, planning, practising', () => {
   });
 
   step('the shift is planned in a worker: it can be stopped, and says what to know', async () => {
-    await page().goto(`${server.url}/p/${projectId}/bench/shift?closure=${closureId}`, {
-      waitUntil: 'networkidle2',
-    });
+    await visit(page(), `${server.url}/p/${projectId}/bench/shift?closure=${closureId}`);
     await press(page(), 'Plan it');
     // At once: the whole plan takes a few seconds only.
     const stop = await page().waitForSelector('[aria-label="Stop"]');
@@ -649,7 +647,7 @@ describe('seeing trouble, planning, practising', () => {
   });
 
   step('a practice round is scored, with the reason for each miss', async () => {
-    await page().goto(`${server.url}/p/${projectId}/bench/practice`, { waitUntil: 'networkidle2' });
+    await visit(page(), `${server.url}/p/${projectId}/bench/practice`);
     for (let joint = 1; joint <= 8; joint++) {
       await sees(page(), `Splice ${joint} of 8`);
       await press(page(), 'Set the program');
@@ -677,9 +675,7 @@ describe('seeing trouble, planning, practising', () => {
   });
 
   step('an instrument is copied and set by its own sheet; a bad figure is named', async () => {
-    await page().goto(`${server.url}/p/${projectId}/kit/instruments`, {
-      waitUntil: 'networkidle2',
-    });
+    await visit(page(), `${server.url}/p/${projectId}/kit/instruments`);
     await press(page(), 'Copy Single-fiber splicer');
     await fill(page(), 'Name of the instrument', 'Van 2 splicer');
     await press(page(), 'Save the instrument');

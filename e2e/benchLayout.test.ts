@@ -1,7 +1,7 @@
 import { jest } from '@jest/globals';
 import type { Page } from 'puppeteer-core';
 import type { Splice } from '@cordel/core';
-import { demoOnAPhone, readApi, sees } from './app.ts';
+import { demoOnAPhone, readApi, sees, visit } from './app.ts';
 
 jest.setTimeout(300_000);
 
@@ -81,9 +81,7 @@ const openScene = async ({ closure, mode, isEnd }: Scene) => {
   );
   const end = isEnd ? splices.find((splice) => splice.end !== null) : undefined;
   const query = end ? `?splice=${end.id}` : mode ? `?mode=${mode}` : '';
-  await page().goto(`${demo.server().url}/p/${demo.project()}/bench/${closureId}${query}`, {
-    waitUntil: 'networkidle2',
-  });
+  await visit(page(), `${demo.server().url}/p/${demo.project()}/bench/${closureId}${query}`);
   await sees(page(), closure);
   if (end) await page().waitForSelector('::-p-aria(Light seen)');
 };

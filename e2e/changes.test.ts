@@ -10,6 +10,7 @@ import {
   sees,
   startBrowser,
   startServer,
+  visit,
 } from './app.ts';
 
 jest.setTimeout(120_000);
@@ -61,7 +62,7 @@ describe('what somebody writes', () => {
       ['kit/cables', () => put(`/projects/${project}`, { ...own, name: 'Hill line' }), 'Hill line'],
     ];
     for (const [where, write, text] of changes) {
-      await page.goto(`${base}/${where}`, { waitUntil: 'networkidle2' });
+      await visit(page, `${base}/${where}`);
       await write();
       await sees(page, text);
     }
@@ -82,8 +83,8 @@ describe('what somebody writes', () => {
       });
     const { closures } = await setting();
     const route = `${server.url}/p/${project}/route`;
-    await first.goto(route, { waitUntil: 'networkidle2' });
-    await second.goto(route, { waitUntil: 'networkidle2' });
+    await visit(first, route);
+    await visit(second, route);
     expect(streams).toEqual(['first']);
     const rename = (name: string) => put(`/closures/${closures[1]!.id}`, { ...closures[1]!, name });
     await rename('Quarry');
@@ -99,7 +100,7 @@ describe('what somebody writes', () => {
     try {
       const { page } = await newPerson(browser, { ...server, url: line.url }, 'One');
       const { closures } = await setting();
-      await page.goto(`${line.url}/p/${project}/route`, { waitUntil: 'networkidle2' });
+      await visit(page, `${line.url}/p/${project}/route`);
       const isCut = new Promise<void>((resolve) =>
         page.on('requestfailed', (request) => {
           if (/\/changes\/stream/.test(request.url())) resolve();
@@ -117,7 +118,7 @@ describe('what somebody writes', () => {
 
   it('is not asked for while nobody writes', async () => {
     const { page } = await newPerson(browser, server, 'One');
-    await page.goto(`${server.url}/p/${project}/route`, { waitUntil: 'networkidle2' });
+    await visit(page, `${server.url}/p/${project}/route`);
     // The stream stays open. A page that asks again and again never is quiet for so long.
     const stillness = page.waitForNetworkIdle({ idleTime: 5000, concurrency: 1 });
     expect(

@@ -16,6 +16,7 @@ import {
   fill,
   newId,
   newPerson,
+  outboxIsEmpty,
   press,
   pressKeys,
   readApi,
@@ -111,16 +112,10 @@ async function makeReady(closureId: string): Promise<void> {
   await digestAtRest(closureId);
 }
 
-/** The digest of a closure's record once nothing more comes in: the page may still be sending. */
+/** The digest of a closure's record once the server has all that the page wrote. */
 async function digestAtRest(closureId: string): Promise<string> {
-  let before = '';
-  return until(async () => {
-    const { digest } = await readApi<{ digest: string }>(server, `/closures/${closureId}/closing`);
-    const isAtRest = digest === before;
-    before = digest;
-    if (!isAtRest) await new Promise((resolve) => setTimeout(resolve, 700));
-    return isAtRest && digest;
-  }, 'the record is at rest');
+  await outboxIsEmpty(page());
+  return (await readApi<{ digest: string }>(server, `/closures/${closureId}/closing`)).digest;
 }
 
 /** Both sign what the closure's record is now. */

@@ -21,14 +21,16 @@ const canMount = spawnSync('unshare', [...OWN_MOUNTS, 'true']).status === 0;
 describe('a disk that fills up', () => {
   it('stops writes in words while reading goes on, and lets them in again once there is room', async () => {
     const { bavail, bsize } = await statfs(tmpdir());
-    // Everything but 150 MB of what is free is kept back: a file of 300 MB goes over it.
-    const reserve = Math.floor((bavail * bsize) / MEGABYTE) - 150;
+    const free = Math.floor((bavail * bsize) / MEGABYTE);
+    // What other tests write meanwhile, some hundred megabytes, goes not over it; a file of twice as much does.
+    const spare = Math.min(3000, Math.floor(free / 4));
+    const reserve = free - spare;
     const server = await startServer({ demo: true, env: { CORDEL_RESERVE_MB: String(reserve) } });
     const filler = join(server.folder, 'filler');
     try {
       const spliceId = await firstSplice(server);
       expect((await record(server.url, [attemptOn(spliceId)])).status).toBe(200);
-      execFileSync('fallocate', ['-l', '300M', filler]);
+      execFileSync('fallocate', ['-l', `${2 * spare}M`, filler]);
       const refused = await until(async () => {
         const answer = await record(server.url, [attemptOn(spliceId)]);
         return answer.status === 507 && answer;

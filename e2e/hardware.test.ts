@@ -1,5 +1,5 @@
 import { jest } from '@jest/globals';
-import { demoOnAPhone, fill, press, pressText, sees, seesNot, storyteller } from './app.ts';
+import { demoOnAPhone, fill, press, pressText, sees, seesNot, storyteller, visit } from './app.ts';
 
 jest.setTimeout(90_000);
 
@@ -30,7 +30,7 @@ describe('hardware of one’s own, from nothing, on a phone', () => {
   const step = storyteller();
 
   step('a form is chosen, and its figures and seals are typed in rows', async () => {
-    await page().goto(demo.server().url, { waitUntil: 'networkidle2' });
+    await visit(page(), demo.server().url);
     await press(page(), 'Kit');
     await pressText(page(), 'Hardware');
     await press(page(), 'New profile');

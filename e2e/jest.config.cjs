@@ -1,12 +1,8 @@
+const { COMMON, WITHOUT_PAGE } = require('./jest.common.cjs');
+
+/** Stories in the browser. */
 module.exports = {
+  ...COMMON,
   displayName: 'e2e',
-  testEnvironment: 'node',
-  transform: {
-    '^.+\\.tsx?$': [
-      '@swc/jest',
-      { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' }, module: { type: 'es6' } },
-    ],
-  },
-  extensionsToTreatAsEsm: ['.ts'],
-  maxWorkers: 1,
+  testPathIgnorePatterns: ['/node_modules/', ...WITHOUT_PAGE.map((name) => `/e2e/${name}\\.test`)],
 };

@@ -20,6 +20,7 @@ import {
   startServer,
   storyteller,
   until,
+  visit,
 } from './app.ts';
 import { type QuayLine, makeQuayLine } from './quayLine.ts';
 
@@ -67,9 +68,7 @@ afterAll(async () => {
 });
 
 const open = async ({ page }: Person, path: string) => {
-  await page.goto(`${server.url}/p/${line.project}/ledger/${path}?cable=${cable}`, {
-    waitUntil: 'networkidle2',
-  });
+  await visit(page, `${server.url}/p/${line.project}/ledger/${path}?cable=${cable}`);
 };
 describe('a link test', () => {
   const step = storyteller();

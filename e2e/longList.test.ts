@@ -15,6 +15,7 @@ import {
   sees,
   startBrowser,
   startServer,
+  visit,
 } from './app.ts';
 
 const CLOSURES = 200;
@@ -67,7 +68,7 @@ const choose = async (name: string, lines: string[]) => {
 
 test('200 000 rows are checked while the page stays in use, and the one bad row is named', async () => {
   const { page } = person;
-  await page.goto(`${server.url}/projects/new`, { waitUntil: 'networkidle2' });
+  await visit(page, `${server.url}/projects/new`);
   await fill(page, 'Project name', 'Long line');
   await press(page, 'Create project');
   await pressText(page, 'Import a splice list');

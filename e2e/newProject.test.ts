@@ -10,11 +10,13 @@ import {
   pressText,
   readApi,
   removeServer,
+  revisit,
   sees,
   seesNot,
   startBrowser,
   startServer,
   storyteller,
+  visit,
 } from './app.ts';
 
 jest.setTimeout(90_000);
@@ -91,7 +93,7 @@ describe('a project that is typed in', () => {
   let projectId = '';
 
   step('begins with a name and the units of the place', async () => {
-    await page().goto(server.url, { waitUntil: 'networkidle2' });
+    await visit(page(), server.url);
     await tap('New project');
     // Everything else has a usual value in these units: Enter in the name creates it.
     await tap('US');
@@ -142,7 +144,7 @@ describe('a project that is typed in', () => {
     await tap('Save 1 row');
     await sees(page(), 'a is here already: choose another name.');
     await sees(page(), '1 row to fix first.');
-    await page().reload({ waitUntil: 'networkidle2' });
+    await revisit(page());
     await sees(page(), 'Save 1 row');
     await fill(page(), 'Cable 1', 'S');
     await press(page(), 'Save 1 row');
@@ -168,7 +170,7 @@ describe('what is there goes again', () => {
       },
       ['Mill,1,1,A,1,B,1,single', 'Mill,1,2,A,2,B,2,single', 'Ford,1,1,A,3,B,3,single'],
     );
-    await page().goto(`${server.url}/p/${projectId}/kit`, { waitUntil: 'networkidle2' });
+    await visit(page(), `${server.url}/p/${projectId}/kit`);
   });
 
   step('a cable that nothing uses is deleted, and comes back by undo', async () => {

@@ -23,6 +23,7 @@ import {
   startServer,
   storyteller,
   until,
+  visit,
 } from './app.ts';
 
 jest.setTimeout(180_000);
@@ -55,7 +56,7 @@ describe('a night of two phones without signal', () => {
 
   step('is prepared for by taking the project along', async () => {
     for (const { page } of [phone, other]) {
-      await page.goto(at('kit/take-along'), { waitUntil: 'networkidle2' });
+      await visit(page, at('kit/take-along'));
       await sees(page, 'All 16 closures');
       await press(page, 'Take it along');
       await sees(page, /On this device as of \d{4}-\d\d-\d\d \d\d:\d\d\. \d+\.\d MB, all closures/);
@@ -187,9 +188,7 @@ describe('a newer Cordel', () => {
   it('asks before it is loaded, and never in the middle of a splice', async () => {
     const { page } = phone;
     const idOf = await closureFinder(server, project);
-    await page.goto(`${server.url}/p/${project}/bench/${idOf('Weir gauge')}`, {
-      waitUntil: 'networkidle2',
-    });
+    await visit(page, `${server.url}/p/${project}/bench/${idOf('Weir gauge')}`);
     await appIsKept(page);
     await pressKeys(page, '2');
     const before = await buildOf(page);
@@ -216,7 +215,7 @@ describe('a newer Cordel', () => {
 
   it('asks once more where something is half-typed', async () => {
     const { page } = phone;
-    await page.goto(`${server.url}/p/${project}/ledger`, { waitUntil: 'networkidle2' });
+    await visit(page, `${server.url}/p/${project}/ledger`);
     await page.waitForSelector('input');
     await page.type('input', 'A 10');
     await update('bbbbbbbbbbbbbbbb');

@@ -9,11 +9,13 @@ import {
   pressText,
   readApi,
   removeServer,
+  revisit,
   sees,
   seesNot,
   startBrowser,
   startServer,
   storyteller,
+  visit,
   writeLines,
 } from './app.ts';
 
@@ -41,7 +43,7 @@ const underlined = (on: Page) =>
 describe('planning a closure on a phone', () => {
   const step = storyteller();
   step('a closure shows its splices in lines', async () => {
-    await page().goto(server.url, { waitUntil: 'networkidle2' });
+    await visit(page(), server.url);
     await pressText(page(), 'Dairy lane');
     await press(page(), 'Splice plan and trays');
     await sees(page(), 'splice C tubes 1-11 to D 1-132');
@@ -58,7 +60,7 @@ describe('planning a closure on a phone', () => {
   });
 
   step('what is written stays after a reload', async () => {
-    await page().reload({ waitUntil: 'networkidle2' });
+    await revisit(page());
     await sees(page(), /Line 2\. C has tubes 1 to 12 here/);
   });
 
@@ -109,7 +111,7 @@ describe('planning a closure on a phone', () => {
   });
 
   step('any fiber is followed to both ends, and loose ends are named', async () => {
-    await page().goto(server.url, { waitUntil: 'networkidle2' });
+    await visit(page(), server.url);
     await press(page(), 'Circuits');
     await sees(page(), /A 1 blue · asked for tube 1 blue Toll cottage .* B 1 blue/);
     // Toll cottage at 3.1 km and Sluice bridge at 7.4 km: 4.3 km of B lie between.
@@ -136,7 +138,7 @@ describe('planning a closure on a phone', () => {
   });
 
   step('the cut plan of a cable, its seal and its steps', async () => {
-    await page().goto(server.url, { waitUntil: 'networkidle2' });
+    await visit(page(), server.url);
     await pressText(page(), 'School rise');
     await press(page(), 'Open the cables');
     // 15.2 mm: the second row of the oval port, 13 to 16 mm.
@@ -148,7 +150,7 @@ describe('planning a closure on a phone', () => {
     await sees(page(), /Steps: 0 of \d+ done/);
     await pressText(page(), 'The right cable, and every part of the kit there');
     await sees(page(), /Steps: 1 of \d+ done/);
-    await page().reload({ waitUntil: 'networkidle2' });
+    await revisit(page());
     await sees(page(), /Steps: 1 of \d+ done/);
     await sees(page(), /stops the work in the hole\. R\. Aldous, \d{4}-\d\d-\d\d/);
   });
@@ -170,16 +172,14 @@ describe('planning a closure on a phone', () => {
   });
 
   step('an express cable shows what must not be cut', async () => {
-    await page().goto(server.url, { waitUntil: 'networkidle2' });
+    await visit(page(), server.url);
     const [project] = await readApi<{ id: string }[]>(server, '/projects');
     const { closures } = await readApi<{ closures: { id: string; name: string }[] }>(
       server,
       `/projects/${project!.id}`,
     );
     const school = closures.find((closure) => closure.name === 'School')!;
-    await page().goto(`${server.url}/p/${project!.id}/route/${school.id}/open`, {
-      waitUntil: 'networkidle2',
-    });
+    await visit(page(), `${server.url}/p/${project!.id}/route/${school.id}/open`);
     await sees(page(), /Do not cut\. 1 tube passes through: never cut, scored or bent/);
     // It comes in by one hole and leaves by another.
     await sees(page(), /Feed side: Trunk 1: Split seal 1.* Exit side: Trunk 2: Split seal 1/);
@@ -217,7 +217,7 @@ describe('planning a closure on a phone', () => {
   });
 
   step('an imported list is checked for circuits that run out of line', async () => {
-    await page().goto(server.url, { waitUntil: 'networkidle2' });
+    await visit(page(), server.url);
     await press(page(), 'Kit');
     await pressText(page(), 'Import a splice list');
     await press(page(), 'Paste or type');
@@ -236,7 +236,7 @@ describe('planning a closure on a phone', () => {
   });
 
   step('the van is packed for a closure, against what is in stock', async () => {
-    await page().goto(server.url, { waitUntil: 'networkidle2' });
+    await visit(page(), server.url);
     await press(page(), 'Kit');
     await pressText(page(), 'Pack the van');
     await press(page(), 'School rise');
@@ -247,7 +247,7 @@ describe('planning a closure on a phone', () => {
   });
 
   step('hardware is copied and edited; seals with a gap between them are refused', async () => {
-    await page().goto(server.url, { waitUntil: 'networkidle2' });
+    await visit(page(), server.url);
     await press(page(), 'Kit');
     await pressText(page(), 'Hardware');
     await press(page(), 'Copy Small gel drop case');

@@ -7,16 +7,17 @@ import {
   type Person,
   type Server,
   chooseFile,
-  startBrowser,
   newPerson,
   pressText,
   readApi,
   removeServer,
   sees,
   seesNot,
+  startBrowser,
   startServer,
   storyteller,
   until,
+  visit,
 } from './app.ts';
 import { openSplices } from './evidence.ts';
 
@@ -38,7 +39,7 @@ beforeAll(async () => {
   const zip = await (await fetch(`${from.url}/api/projects/${project}/project.zip`)).arrayBuffer();
   await writeFile(join(folder, 'project.zip'), Buffer.from(zip));
   person = await newPerson(browser, to, 'Lead');
-  await person.page.goto(`${to.url}/projects`, { waitUntil: 'networkidle2' });
+  await visit(person.page, `${to.url}/projects`);
 });
 afterAll(async () => {
   await browser.close();

@@ -14,6 +14,7 @@ import {
   startServer,
   storyteller,
   until,
+  visit,
   writeApi,
 } from './app.ts';
 import { type QuayLine, makeQuayLine } from './quayLine.ts';
@@ -27,8 +28,7 @@ let line: QuayLine;
 let cable: string;
 
 const page = () => person.page;
-const goTo = (path: string) =>
-  page().goto(`${server.url}/p/${line.project}/${path}`, { waitUntil: 'networkidle2' });
+const goTo = (path: string) => visit(page(), `${server.url}/p/${line.project}/${path}`);
 const traces = () =>
   readApi<{ place: { stage: string | null } | null }[]>(server, `/projects/${line.project}/traces`);
 const noteLength = async (length: string) => {

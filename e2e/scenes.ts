@@ -12,9 +12,11 @@ import {
   press,
   pressKeys,
   readApi,
+  revisit,
   sees,
   startServer,
   until,
+  visit,
   writeApi,
 } from './app.ts';
 import { settle } from './walk.ts';
@@ -146,9 +148,9 @@ export class Stage {
   /** Everything was looked at once, and then there is no signal. */
   private async offline(person: Person, path: string): Promise<Person> {
     const { page } = person;
-    await page.goto(this.open.url + path, { waitUntil: 'networkidle2' });
+    await visit(page, this.open.url + path);
     await appIsKept(page);
-    await page.reload({ waitUntil: 'networkidle2' });
+    await revisit(page);
     await page.setOfflineMode(true);
     return person;
   }
@@ -156,7 +158,7 @@ export class Stage {
   /** A splice that the server did not accept stands in the list of what waits. */
   private async refused(person: Person, path: string): Promise<Person> {
     const { page } = person;
-    await page.goto(this.open.url + path, { waitUntil: 'networkidle2' });
+    await visit(page, this.open.url + path);
     await page.setRequestInterception(true);
     page.on('request', (request) => {
       if (request.method() !== 'POST' || !request.url().endsWith('/api/evidence'))
@@ -181,7 +183,7 @@ export class Stage {
       this.servers.push(server);
       const owner = await newPerson(this.browser, server, null);
       const link = /http:\S+\/join#\S+/.exec(server.output())![0];
-      await owner.page.goto(link, { waitUntil: 'networkidle2' });
+      await visit(owner.page, link);
       await makeAccount(owner, 'Olga Host');
       await sees(owner.page, 'No project yet');
       const projectId = await ownNetwork(this.open, 'of a crew');
@@ -204,7 +206,7 @@ export class Stage {
           { id: newId(), role, note: '' },
         );
         const person = await newPerson(this.browser, server, null, size);
-        await person.page.goto(`${server.url}/join#${secret}`, { waitUntil: 'networkidle2' });
+        await visit(person.page, `${server.url}/join#${secret}`);
         await makeAccount(person, `${role} ${size.width}`);
         await until(
           () => person.page.evaluate(() => location.pathname === '/projects' || null),

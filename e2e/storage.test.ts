@@ -1,9 +1,9 @@
 import { jest } from '@jest/globals';
 import type { Browser, CDPSession, HTTPRequest } from 'puppeteer-core';
 import {
-  closureFinder,
   type Person,
   type Server,
+  closureFinder,
   newId,
   newPerson,
   press,
@@ -11,12 +11,14 @@ import {
   pressText,
   readApi,
   removeServer,
+  revisit,
   sees,
   seesNot,
   startBrowser,
   startServer,
   storyteller,
   until,
+  visit,
   writeApi,
 } from './app.ts';
 
@@ -56,9 +58,7 @@ async function keepOne({ page }: Person): Promise<void> {
 }
 
 const bench = async (person: Person) => {
-  await person.page.goto(`${server.url}/p/${project}/bench/${closureId}`, {
-    waitUntil: 'networkidle2',
-  });
+  await visit(person.page, `${server.url}/p/${project}/bench/${closureId}`);
   await sees(person.page, 'spliced · tray');
 };
 
@@ -143,7 +143,7 @@ describe('a page that does not come', () => {
   step('leaves the app as it is, and is there when it is asked for again', async () => {
     const person = await newPerson(browser, server, 'L. Ortiz');
     const { page } = person;
-    await page.goto(`${server.url}/p/${project}/kit`, { waitUntil: 'networkidle2' });
+    await visit(page, `${server.url}/p/${project}/kit`);
     await page.setRequestInterception(true);
     let blocked = true;
     page.on('request', (request: HTTPRequest) => {
@@ -208,7 +208,7 @@ describe('what the server answered last', () => {
       await new Promise((resolve) => (store.transaction.oncomplete = resolve));
       opened.close();
     });
-    await page.reload({ waitUntil: 'networkidle2' });
+    await revisit(page);
     await sees(page, 'spliced · tray');
   });
 
@@ -217,11 +217,11 @@ describe('what the server answered last', () => {
     const gone = newId();
     const { project: demo } = await readApi<{ project: object }>(server, `/projects/${project}`);
     await writeApi(server, 'PUT', `/projects/${gone}`, { ...demo, id: gone, name: 'Fen branch' });
-    await page.goto(`${server.url}/p/${gone}/kit`, { waitUntil: 'networkidle2' });
+    await visit(page, `${server.url}/p/${gone}/kit`);
     await sees(page, 'Fen branch');
-    await page.goto(`${server.url}/projects`, { waitUntil: 'networkidle2' });
+    await visit(page, `${server.url}/projects`);
     await writeApi(server, 'DELETE', `/records/project/${gone}`);
-    await page.goto(`${server.url}/p/${gone}/kit`, { waitUntil: 'networkidle2' });
+    await visit(page, `${server.url}/p/${gone}/kit`);
     await sees(page, 'There is no such project');
     await seesNot(page, 'Fen branch');
   });

@@ -4,26 +4,28 @@ import { join } from 'node:path';
 import { jest } from '@jest/globals';
 import type { Browser } from 'puppeteer-core';
 import {
-  PHONE,
   type Person,
   type Server,
-  WIDE,
   chooseFile,
   fill,
   newPerson,
+  PHONE,
   press,
-  pressMore,
   pressKeys,
+  pressMore,
   pressText,
   readApi,
   removeServer,
+  revisit,
   sees,
-  sleeveOn,
   seesNot,
+  sleeveOn,
   startBrowser,
   startServer,
   storyteller,
   until,
+  visit,
+  WIDE,
 } from './app.ts';
 
 jest.setTimeout(120_000);
@@ -50,8 +52,7 @@ const listFile = async (name: string, content: string | Uint8Array) => {
   await writeFile(path, content);
   return path;
 };
-const go = (path: string) =>
-  tech.page.goto(`${server.url}/p/${projectId}${path}`, { waitUntil: 'networkidle2' });
+const go = (path: string) => visit(tech.page, `${server.url}/p/${projectId}${path}`);
 const page = () => tech.page;
 
 interface Row {
@@ -83,7 +84,7 @@ afterEach(() => expect(tech.trouble).toEqual([]));
 describe('from a splice list to proof, on a phone', () => {
   const step = storyteller();
   step('shows the demo on the cord', async () => {
-    await page().goto(server.url, { waitUntil: 'networkidle2' });
+    await visit(page(), server.url);
     await sees(page(), 'Vessamy valley line');
     await sees(page(), /Toll cottage 3\.1 km pass 143 of 143/);
     await sees(page(), /Sluice bridge 7\.4 km 2 to redo/);
@@ -270,7 +271,7 @@ describe('from a splice list to proof, on a phone', () => {
         await press(page(), 'Next fiber');
       }
       await pressKeys(page(), '1');
-      await page().reload({ waitUntil: 'networkidle2' });
+      await revisit(page());
       await sees(page(), /1 0\.01 2 0\.02 3 0\.00 4 0\.01 5 0\.02 6 0\.01 7 –/);
       await press(page(), 'Next fiber');
       for (let fiber = 7; fiber <= 12; fiber++) {
@@ -350,7 +351,7 @@ describe('the Ledger', () => {
       const demo = (await readApi<{ id: string; name: string }[]>(server, '/projects')).find(
         (project) => project.name === 'Vessamy valley line',
       )!;
-      await page().goto(`${server.url}/p/${demo.id}/ledger`, { waitUntil: 'networkidle2' });
+      await visit(page(), `${server.url}/p/${demo.id}/ledger`);
       await sees(page(), /836 of 1515 spliced/);
       await press(page(), 'Fibers');
       await fill(page(), 'Search', 'A 100');
@@ -365,7 +366,7 @@ describe('the Ledger', () => {
       await sees(page(), '2 splices');
       await sees(page(), 'B 43 to C 43');
       expect(page().url()).toMatch(/view=splices.*q=sluice.*verdict=redo|verdict=redo.*q=sluice/);
-      await page().reload({ waitUntil: 'networkidle2' });
+      await revisit(page());
       await sees(page(), '2 splices');
       await press(page(), 'Redo');
       await sees(page(), /All wavelengths alike: the splice itself/);
@@ -397,7 +398,7 @@ describe('the Ledger', () => {
     const path = await listFile('project.json', out);
     const other = await startServer();
     const reader = await newPerson(browser, other, 'Lead');
-    await reader.page.goto(other.url, { waitUntil: 'networkidle2' });
+    await visit(reader.page, other.url);
     await sees(reader.page, 'No project yet');
     await chooseFile(
       reader.page,

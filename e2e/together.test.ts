@@ -1,8 +1,8 @@
 import { jest } from '@jest/globals';
 import type { Browser, HTTPRequest } from 'puppeteer-core';
 import {
-  closureFinder,
   type Server,
+  closureFinder,
   newPerson,
   press,
   pressKeys,
@@ -12,6 +12,7 @@ import {
   seesNot,
   startBrowser,
   startServer,
+  visit,
 } from './app.ts';
 
 jest.setTimeout(120_000);
@@ -42,7 +43,7 @@ describe('two technicians at the same closure', () => {
   it('see each other’s work, and nothing of either is lost', async () => {
     const one = await newPerson(browser, server, 'One');
     const two = await newPerson(browser, server, 'Two');
-    for (const { page } of [one, two]) await page.goto(bench, { waitUntil: 'networkidle2' });
+    for (const { page } of [one, two]) await visit(page, bench);
     // Both have the first splice in hand and keep it at once.
     await pressKeys(one.page, '2');
     await pressKeys(two.page, '3');
@@ -76,7 +77,7 @@ describe('without a connection', () => {
     };
     await page.setRequestInterception(true);
     page.on('request', gate);
-    await page.goto(bench, { waitUntil: 'networkidle2' });
+    await visit(page, bench);
     await sees(page, '2 of 108');
     for (const key of ['4', '5']) {
       await pressKeys(page, key);
@@ -110,7 +111,7 @@ describe('without a connection', () => {
       if (request.method() === 'POST') void request.respond(refused);
       else void request.continue();
     });
-    await page.goto(bench, { waitUntil: 'networkidle2' });
+    await visit(page, bench);
     await pressKeys(page, '2');
     await press(page, 'Save, next');
     await sees(page, '1 not accepted');

@@ -12,6 +12,7 @@ import {
   press,
   readApi,
   removeServer,
+  revisit,
   scrollsTo,
   sees,
   seesNot,
@@ -19,6 +20,7 @@ import {
   startServer,
   storyteller,
   until,
+  visit,
 } from './app.ts';
 import { type QuayLine, makeQuayLine } from './quayLine.ts';
 
@@ -52,7 +54,7 @@ afterAll(async () => {
 describe('from a folder of traces to verdicts, on a phone', () => {
   const step = storyteller();
   step('with no traces, the page says what to do', async () => {
-    await page().goto(`${server.url}/p/${project}/ledger`, { waitUntil: 'networkidle2' });
+    await visit(page(), `${server.url}/p/${project}/ledger`);
     await press(page(), 'Traces');
     await sees(page(), 'No traces yet');
     await press(page(), 'Import traces');
@@ -96,7 +98,7 @@ describe('from a folder of traces to verdicts, on a phone', () => {
     const known = await fetch(`${server.url}/api/traces/${list[0]!.id}/file.sor`);
     await keep('A-007_AB_1310.sor', new Uint8Array(await known.arrayBuffer()));
 
-    await page().reload({ waitUntil: 'networkidle2' });
+    await revisit(page());
     await chooseFile(page(), 'Choose files', ...paths);
     await sees(page(), '10 files: 7 ready, 2 to fix');
     await sees(page(), 'The name says fiber 6, the file 5.');
@@ -117,7 +119,7 @@ describe('from a folder of traces to verdicts, on a phone', () => {
       await sees(page(), 'on this device, waits to be sent');
       // A page that is closed meanwhile takes nothing with it.
       await page().setOfflineMode(false);
-      await page().reload({ waitUntil: 'networkidle2' });
+      await revisit(page());
       await until(
         async () => (await readApi<unknown[]>(server, `/projects/${project}/traces`)).length === 20,
         'the traces that waited',
@@ -171,9 +173,9 @@ describe('from a folder of traces to verdicts, on a phone', () => {
   });
 
   step('both directions hang on one cord, moved by keys, wheel and the row below', async () => {
-    await page().goto(
+    await visit(
+      page(),
       `${server.url}/p/${project}/ledger/circuit?cable=${await cableId('A')}&fiber=5`,
-      { waitUntil: 'networkidle2' },
     );
     await sees(page(), /A 5: Harbour office to Light house, 8\.\d\d\d km of fiber/);
     await sees(

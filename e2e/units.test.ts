@@ -1,9 +1,9 @@
 import { jest } from '@jest/globals';
 import type { Browser } from 'puppeteer-core';
 import {
-  closureFinder,
   type Person,
   type Server,
+  closureFinder,
   fill,
   newPerson,
   press,
@@ -13,8 +13,9 @@ import {
   startBrowser,
   startServer,
   storyteller,
-  writeApi,
   until,
+  visit,
+  writeApi,
 } from './app.ts';
 
 jest.setTimeout(120_000);
@@ -76,7 +77,7 @@ const US = { length: 'in', distance: 'mi', pressure: 'psi', temperature: 'F', al
 
 /** Figures with a unit of the other system; `allowed` are those that have no other in the trade. */
 async function foreign(path: string, units: string, allowed: RegExp): Promise<string[]> {
-  await page().goto(`${server.url}/p/${project}/${path}`, { waitUntil: 'networkidle2' });
+  await visit(page(), `${server.url}/p/${project}/${path}`);
   const shown = await page().evaluate(() => document.body.innerText);
   const found =
     shown.match(new RegExp(`[^\\n]*\\d[ \u00a0]?(?:${units})(?![\\w/])[^\\n]*`, 'gm')) ?? [];
@@ -109,7 +110,7 @@ describe('a project in its units', () => {
 
   step('takes any unit and shows the project’s, as typed where it is the project’s', async () => {
     await showIn(US);
-    await page().goto(`${server.url}/p/${project}/kit/network`, { waitUntil: 'networkidle2' });
+    await visit(page(), `${server.url}/p/${project}/kit/network`);
     // 2.0116 km are 1.25 mi: 1.25 x 1 609.344 m is 2 011.68 m.
     for (const [typed, shown] of [
       ['1.25 mi', '1.25 mi'],
@@ -127,7 +128,7 @@ describe('a project in its units', () => {
     const clockIn = async (timeZone: string) => {
       await showIn({ timeZone });
       const visits = views.find((path) => path.endsWith('part=visits'))!;
-      await page().goto(`${server.url}/p/${project}/${visits}`, { waitUntil: 'networkidle2' });
+      await visit(page(), `${server.url}/p/${project}/${visits}`);
       await sees(page(), 'first closing');
       const text = await page().evaluate(() => document.body.innerText);
       return /(\d\d):(\d\d): first closing/.exec(text)!.slice(1).map(Number);
@@ -139,7 +140,7 @@ describe('a project in its units', () => {
   });
 
   step('is set by two presets or one by one', async () => {
-    await page().goto(`${server.url}/p/${project}/kit/settings`, { waitUntil: 'networkidle2' });
+    await visit(page(), `${server.url}/p/${project}/kit/settings`);
     await press(page(), 'US');
     await sees(page(), 'in, ft, psi, F, ft, Letter');
     await press(page(), 'Metric');

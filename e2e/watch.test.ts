@@ -18,6 +18,7 @@ import {
   startServer,
   storyteller,
   until,
+  visit,
 } from './app.ts';
 import { type QuayLine, makeQuayLine } from './quayLine.ts';
 
@@ -95,9 +96,7 @@ describe('traces that come in while a crew is at the closure', () => {
   step('say within seconds which splice to resplice', async () => {
     watcher = watchFolder();
     await told('watching');
-    await person.page.goto(`${server.url}/p/${line.project}/bench/${closure}`, {
-      waitUntil: 'networkidle2',
-    });
+    await visit(person.page, `${server.url}/p/${line.project}/bench/${closure}`);
     await seesNot(person.page, 'Traces:');
     const shootAll = async (direction: string) => {
       for (const fiber of [1, 2, 3, 4, 5]) {

@@ -156,7 +156,7 @@ for (const group of GROUPS) {
     wanted.length > 0 ? wanted.includes(name) : isLong || !group.long,
   );
   if (names.length === 0) continue;
-  if (group.page) build();
+  if (group.page) await build();
   const found = await measure(group, names);
   for (const verdict of Object.keys(all)) all[verdict].push(...found[verdict]);
 }

@@ -4,7 +4,7 @@ import { ROOT, build, installPackages } from './setup.mjs';
 
 // Installs and builds what is missing, loads the demo into an empty data folder, and serves it.
 installPackages();
-build();
+await build();
 const server = spawn(process.execPath, [join(ROOT, 'apps/server/dist/main.js'), '--demo'], {
   stdio: 'inherit',
   cwd: ROOT,

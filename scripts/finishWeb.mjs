@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
 import { readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
 import { join, relative } from 'node:path';
 import { promisify } from 'node:util';
 import { brotliCompress, constants, gzip } from 'node:zlib';
@@ -21,19 +22,26 @@ function* filesBelow(folder) {
 
 /** Puts brotli and gzip beside every text of the built web app, so that the server need not. */
 async function compress(folder) {
-  for (const path of filesBelow(folder)) {
-    if (!/\.(js|html|css|json|svg|ico|map)$/.test(path)) continue;
-    const bytes = readFileSync(path);
-    if (bytes.length < LEAST) continue;
-    const params = {
-      [constants.BROTLI_PARAM_QUALITY]: constants.BROTLI_MAX_QUALITY,
-      [constants.BROTLI_PARAM_LGWIN]: constants.BROTLI_MAX_WINDOW_BITS,
-      [constants.BROTLI_PARAM_SIZE_HINT]: bytes.length,
-    };
-    const [br, gz] = await Promise.all([brotli(bytes, { params }), zip(bytes, { level: 9 })]);
-    writeFileSync(`${path}.br`, br);
-    writeFileSync(`${path}.gz`, gz);
-  }
+  const waiting = [...filesBelow(folder)].filter((path) =>
+    /\.(js|html|css|json|svg|ico|map)$/.test(path),
+  );
+  const next = async () => {
+    for (let path = waiting.pop(); path; path = waiting.pop()) await compressFile(path);
+  };
+  await Promise.all(Array.from({ length: availableParallelism() }, next));
+}
+
+async function compressFile(path) {
+  const bytes = readFileSync(path);
+  if (bytes.length < LEAST) return;
+  const params = {
+    [constants.BROTLI_PARAM_QUALITY]: constants.BROTLI_MAX_QUALITY,
+    [constants.BROTLI_PARAM_LGWIN]: constants.BROTLI_MAX_WINDOW_BITS,
+    [constants.BROTLI_PARAM_SIZE_HINT]: bytes.length,
+  };
+  const [br, gz] = await Promise.all([brotli(bytes, { params }), zip(bytes, { level: 9 })]);
+  writeFileSync(`${path}.br`, br);
+  writeFileSync(`${path}.gz`, gz);
 }
 
 /** Parts of the app that its first view is made of. */

@@ -5,7 +5,7 @@ import { ROOT, build, installPackages } from './setup.mjs';
 // Installs and builds what is missing, and serves real work: people sign in. `-- --no-build` serves what is built.
 if (!process.argv.includes('--no-build')) {
   installPackages();
-  build();
+  await build();
 }
 const server = spawn(process.execPath, [join(ROOT, 'apps/server/dist/main.js'), '--serve'], {
   stdio: 'inherit',

@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import {
   existsSync,
@@ -9,6 +9,7 @@ import {
   statSync,
   writeFileSync,
 } from 'node:fs';
+import { once } from 'node:events';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -26,6 +27,17 @@ export function run(command, args, { env = {}, cwd = ROOT, stdio = 'inherit' } =
   if (result.status !== 0) process.exit(result.status ?? 1);
 }
 
+/** Runs a command beside others, and shows what it said once it has ended; stops with its exit code where it fails. */
+async function runBeside(command, args, { env = {}, cwd = ROOT } = {}) {
+  const child = spawn(command, args, { cwd, env: { ...process.env, ...env } });
+  let said = '';
+  for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => (said += text));
+  const [code] = await once(child, 'close');
+  if (code === 0) return;
+  console.error(said);
+  process.exit(code ?? 1);
+}
+
 export const npx = (args, options) =>
   run(process.platform === 'win32' ? 'npx.cmd' : 'npx', ['--no-install', ...args], options);
 
@@ -36,7 +48,7 @@ export function installPackages() {
   const mark = join(ROOT, 'node_modules/.cordel-installed');
   const wanted = sha(readFileSync(join(ROOT, 'package-lock.json')));
   if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted) return;
-  console.error('Installing packages …');
+  console.error('Installing packages (usually 100 s) …');
   // Standard output is for the answer of a command.
   run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
     stdio: ['ignore', process.stderr, process.stderr],
@@ -99,8 +111,11 @@ function* filesBelow(folder) {
   }
 }
 
-/** Builds a part of the house unless its sources are what they were at the last build. */
-function buildOnce(name, sources, output, build) {
+/**
+ * Builds a part of the house unless its sources are what they were at the last build.
+ * @param usual how long it usually takes, in seconds
+ */
+async function buildOnce(name, usual, sources, output, build) {
   const mark = join(ROOT, 'node_modules/.cache/cordel', name);
   const files = sources.flatMap((source) => {
     const path = join(ROOT, source);
@@ -115,17 +130,24 @@ function buildOnce(name, sources, output, build) {
   if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted && existsSync(join(ROOT, output)))
     return;
   // Not where a command prints its answer.
-  console.error(`Building ${name} …`);
+  console.error(`Building ${name} (usually ${usual} s) …`);
   rmSync(mark, { force: true });
-  build();
+  const begun = Date.now();
+  await build();
+  console.error(`Built ${name}: ${Math.round((Date.now() - begun) / 1000)} s.`);
   mkdirSync(dirname(mark), { recursive: true });
   writeFileSync(mark, wanted);
 }
 
-/** Builds the web app and the server. */
-export function build() {
+/** Builds the web app and the server, beside each other. */
+export async function build() {
+  await Promise.all([buildWeb(), buildServer(), buildCommands()]);
+}
+
+const buildWeb = () =>
   buildOnce(
     'the web app',
+    45,
     [
       'apps/web',
       'packages/client',
@@ -136,32 +158,30 @@ export function build() {
       'scripts/finishWeb.mjs',
     ],
     'apps/web/dist/index.html',
-    () => {
-      npx(['expo', 'export', '--platform', 'web'], {
+    async () => {
+      await runBeside(join(ROOT, 'node_modules/.bin/expo'), ['export', '--platform', 'web'], {
         cwd: join(ROOT, 'apps/web'),
         env: { EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1', CI: '1' },
       });
-      run(process.execPath, [join(ROOT, 'scripts/finishWeb.mjs'), join(ROOT, 'apps/web/dist')]);
+      await runBeside(process.execPath, [
+        join(ROOT, 'scripts/finishWeb.mjs'),
+        join(ROOT, 'apps/web/dist'),
+      ]);
     },
   );
-  buildOnce(
-    'the server',
-    ['apps/server', 'packages', 'package-lock.json'],
-    'apps/server/dist/main.js',
-    () => run(process.execPath, ['build.mjs', 'server'], { cwd: join(ROOT, 'apps/server') }),
+
+const SERVER_SOURCES = ['apps/server', 'packages', 'package-lock.json'];
+
+const buildServer = () =>
+  buildOnce('the server', 15, SERVER_SOURCES, 'apps/server/dist/main.js', () =>
+    runBeside(process.execPath, ['build.mjs', 'server'], { cwd: join(ROOT, 'apps/server') }),
   );
-  buildCommands();
-}
 
 /** Builds the command line. */
-export function buildCommands() {
-  buildOnce(
-    'the commands',
-    ['apps/server', 'packages', 'package-lock.json'],
-    'apps/server/dist/commands/otdr.js',
-    () => run(process.execPath, ['build.mjs', 'commands'], { cwd: join(ROOT, 'apps/server') }),
+export const buildCommands = () =>
+  buildOnce('the commands', 2, SERVER_SOURCES, 'apps/server/dist/commands/otdr.js', () =>
+    runBeside(process.execPath, ['build.mjs', 'commands'], { cwd: join(ROOT, 'apps/server') }),
   );
-}
 
 /**
  * Runs a command of ours in this process.
@@ -169,7 +189,7 @@ export function buildCommands() {
  */
 export async function runCommand(name) {
   installPackages();
-  buildCommands();
+  await buildCommands();
   // npm runs scripts in the root: files are meant from where the command was typed, the data folder is the root's.
   process.env.CORDEL_DATA = resolve(ROOT, process.env.CORDEL_DATA ?? '.cordel');
   process.chdir(process.env.INIT_CWD ?? process.cwd());

@@ -5,7 +5,6 @@ import { join } from 'node:path';
 import {
   ROOT,
   build,
-  buildCommands,
   installChromium,
   installOpenssl,
   installPackages,
@@ -34,14 +33,14 @@ const PATIENT = '--testTimeout=60000';
 /** `npm test` runs all steps; `npm test -- unit e2e` runs those named. */
 const STEPS = {
   unit: () => jest(UNIT, '', ['--maxWorkers=2', PATIENT]),
-  // On the embedded database, and on PostgreSQL with two servers that answer in turn. Each file has a database of its
-  // own; one of them takes minutes, beside which the others run.
-  api: () => {
-    buildCommands();
-    jest(['server', 'postgres'], MODULES, ['--maxWorkers=2', '--testTimeout=120000']);
+  // On the embedded database, on PostgreSQL with two servers that answer in turn, and the built server as a process. Each
+  // file has a database of its own, so that they run beside each other.
+  api: async () => {
+    await build();
+    jest(['server', 'postgres', 'built'], MODULES, ['--maxWorkers=2', '--testTimeout=120000']);
   },
-  e2e: () => {
-    build();
+  e2e: async () => {
+    await build();
     // A page and its server take both cores of a small machine: stories beside each other would wait for one another.
     jest(['e2e'], MODULES, ['--maxWorkers=1', PATIENT]);
   },
@@ -110,7 +109,7 @@ if (isQuick) quickTests();
 for (const step of Object.keys(STEPS).filter((name) => steps.includes(name))) {
   console.log(`\n== ${step} ==`);
   const begun = Date.now();
-  STEPS[step]();
+  await STEPS[step]();
   console.log(`== ${step}: ${Math.round((Date.now() - begun) / 1000)} s ==`);
 }
 console.log(`\nAll passed: ${[...new Set(steps)].join(', ')}.`);

@@ -28,7 +28,7 @@ const base = {
   POSTGRES_BIN: installPostgres(),
   NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
 };
-build();
+await build();
 for (const [name, [project, file, env]] of Object.entries(LONG)) {
   if (wanted.length > 0 && !wanted.includes(name)) continue;
   console.log(`\n== ${name}: ${JSON.stringify(env)} ==`);

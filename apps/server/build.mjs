@@ -1,44 +1,13 @@
 import { readdir, rm } from 'node:fs/promises';
-import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { join } from 'node:path';
 import { build } from 'esbuild';
-
-const common = {
-  absWorkingDir: dirname(fileURLToPath(import.meta.url)),
-  bundle: true,
-  platform: 'node',
-  format: 'esm',
-  // What few need is loaded when they ask for it.
-  splitting: true,
-  target: 'node20',
-  sourcemap: true,
-  logLevel: 'warning',
-  external: [
-    '@electric-sql/pglite',
-    'pg',
-    'pg-native',
-    'pino',
-    'pdfkit',
-    'fontkit',
-    'exceljs',
-    '@node-rs/argon2',
-    'prom-client',
-  ],
-  banner: {
-    js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);",
-  },
-};
+import { COMMON, SERVER, THREADS } from './builds.mjs';
 
 /** Each lies in a folder of its own: to build the commands touches no server that runs. */
-const builds = {
+const BUILDS = {
   server: {
     outdir: 'dist',
-    entryPoints: {
-      main: 'src/main.ts',
-      'package.worker': 'src/handover/make/worker.ts',
-      'database.worker': 'src/db/embedded/thread.ts',
-      'heavy.worker': 'src/heavy/thread.ts',
-    },
+    entryPoints: { main: 'src/main.ts', 'empty-database': 'cli/emptyDatabase.ts', ...THREADS },
   },
   commands: {
     outdir: 'dist/commands',
@@ -47,16 +16,16 @@ const builds = {
       verify: 'cli/verify.ts',
       backup: 'cli/backup.ts',
       restore: 'cli/restore.ts',
-      'database.worker': 'src/db/embedded/thread.ts',
+      'database.worker': THREADS['database.worker'],
     },
   },
 };
 
 const wanted = process.argv.slice(2);
-for (const name of wanted.length > 0 ? wanted : Object.keys(builds)) {
-  const folder = join(common.absWorkingDir, builds[name].outdir);
-  await removeChunks(folder);
-  await build({ ...common, ...builds[name] });
+for (const name of wanted.length > 0 ? wanted : Object.keys(BUILDS)) {
+  await removeChunks(join(SERVER, BUILDS[name].outdir));
+  await build({ ...COMMON, ...BUILDS[name], sourcemap: true });
+  if (name === 'server') await import('./dist/empty-database.js');
 }
 
 /** Shared pieces are named by what is in them: those of the last build would stay. */

@@ -20,7 +20,7 @@ import { demoRoute } from './route.ts';
 import { SLIPS, describeClosures } from './opening.ts';
 import { type Random, type TrueSplice, countedIds, seeded } from '@cordel/standin';
 import { demoLinks } from './links.ts';
-import { demoTraces } from './traces.ts';
+import { SHOT_FIBERS, demoTraces } from './traces.ts';
 import { recordedBy } from './splicers.ts';
 import { type Chapter, type Lesson, STORY } from './story.ts';
 
@@ -33,8 +33,9 @@ const WIDER = 1.13;
  * The demo: a made-up valley with a dairy, a school, a clinic and a weir gauge. Figures follow from
  * joint physics and a seeded source, so that every build shows the same.
  * @param asOf the day it is loaded: its story ends within a day before
+ * @param shotFibers of how many fibers it has traces; fewer are made sooner
  */
-export function demoDocument(asOf: Date): ProjectDocument {
+export function demoDocument(asOf: Date, shotFibers = SHOT_FIBERS): ProjectDocument {
   const later = laterFor(asOf);
   const id = countedIds(Date.parse(CREATED));
   const projectId = id();
@@ -84,7 +85,7 @@ export function demoDocument(asOf: Date): ProjectDocument {
     setAside: [],
     instrumentLog: sites.flatMap(({ log }) => log),
     links: demoLinks(projectId, network, allTruths, later),
-    ...demoTraces(projectId, network, allTruths, later),
+    ...demoTraces(projectId, network, allTruths, later, shotFibers),
     evidence,
     ...tellClosings({ ...network, ...described, project, evidence, later }),
     photos: [],

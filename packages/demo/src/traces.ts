@@ -22,7 +22,8 @@ import { SLIPS } from './opening.ts';
 /** The line that is spliced through: its cables in order, and where they meet. */
 const LINE = ['L', 'M', 'N', 'P'];
 const MEETINGS = ['Ferry steps', 'Kiln yard', 'Osier bank'];
-const FIBERS = 24;
+/** Fibers of the line that are shot. */
+export const SHOT_FIBERS = 24;
 const SHOT = '2026-04-30T18:00:00.000Z';
 /** The test crew's launch fiber at the far end, m. */
 const LAUNCH = 502;
@@ -43,12 +44,14 @@ const MISSING = new Set(['7 BA 1550']);
  * Traces of the line from both ends at both wavelengths, shot into the joints as they really lie.
  * @param truths true losses by splice
  * @param later moves the story's moments to where the demo has them
+ * @param fibers how many fibers are shot, at most 24: four traces each take most of the time of a demo
  */
 export function demoTraces(
   projectId: string,
   { cables, closures, splices }: Network,
   truths: ReadonlyMap<string, TrueSplice>,
   later: Later,
+  fibers: number,
 ): { traces: KeptTrace[]; tracePlaces: TracePlace[] } {
   const id = countedIds(Date.parse(SHOT));
   const line = LINE.map((name) => cables.find((cable) => cable.name === name)!);
@@ -73,7 +76,7 @@ export function demoTraces(
     return truths.get(splice.id) ?? null;
   };
   const shots: { trace: KeptTrace; place: TracePlace }[] = [];
-  for (let fiber = 1; fiber <= FIBERS; fiber++) {
+  for (let fiber = 1; fiber <= fibers; fiber++) {
     const plant: TruePlant = {
       spans: line.map((cable, index) => ({
         meters: fiberMeters(meters(cable, index), cable.name, fiber),

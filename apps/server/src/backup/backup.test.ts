@@ -24,7 +24,7 @@ let api: TestApi;
 let backup: string;
 beforeAll(async () => {
   api = await startApi();
-  await writeDocument(api.db, demoDocument(new Date()));
+  await writeDocument(api.db, demoDocument(new Date(), 2));
   const small = smallDocument();
   await api.post('/documents', small);
   await api.post('/evidence', { entries: [attemptOn(small.splices[0]!.id, 20)] });

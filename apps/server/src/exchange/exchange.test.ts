@@ -1,9 +1,9 @@
-import { demoDocument } from '@cordel/demo';
 import { documentSchema, type ProjectDocument } from '@cordel/core/document';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import addFormats from 'ajv-formats';
 import Papa from 'papaparse';
 import { type TestApi, renamed, startApi } from '../testing/api.ts';
+import { demoPart } from '../testing/demoPart.ts';
 import { v7 as uuid } from 'uuid';
 import { TOLD, attemptOn, provenBy, readingOn, smallDocument } from '../testing/small.ts';
 
@@ -18,7 +18,7 @@ const download = async (document: ProjectDocument) =>
 
 describe('the whole project as JSON', () => {
   it('comes back as the same project on another server', async () => {
-    const demo = renamed(demoDocument(TOLD));
+    const demo = renamed(demoPart(TOLD, 2));
     await api.post('/documents', demo);
     const out = await download(demo);
     expect(out.evidence).toEqual(demo.evidence);

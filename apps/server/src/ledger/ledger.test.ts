@@ -28,7 +28,7 @@ let api: TestApi;
 let demo: ProjectDocument;
 beforeAll(async () => {
   api = await startApi();
-  demo = renamed(demoDocument(TOLD));
+  demo = renamed(demoDocument(TOLD, 0));
   expect((await api.post('/documents', demo)).status).toBe(200);
 });
 afterAll(() => api.close());

@@ -1,6 +1,6 @@
-import { demoDocument } from '@cordel/demo';
 import { writeDocument } from '../exchange/import/importProject.ts';
 import { type TestApi, startApi } from '../testing/api.ts';
+import { demoPart } from '../testing/demoPart.ts';
 import { attemptOn, smallDocument } from '../testing/small.ts';
 
 let api: TestApi;
@@ -32,7 +32,7 @@ async function asAsked(closureId: string): Promise<Line> {
 }
 
 it('gives of every closure what its own paths answer, signed and reopened ones too', async () => {
-  const document = demoDocument(new Date());
+  const document = demoPart(new Date(), 0);
   await writeDocument(api.db, document);
   const lines = await linesOf(document.project.id);
   expect(lines.map(({ closureId }) => closureId).sort()).toEqual(

@@ -2,9 +2,9 @@ import { createHash } from 'node:crypto';
 import JSZip from 'jszip';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import type { ProjectDocument } from '@cordel/core/document';
-import { demoDocument } from '@cordel/demo';
 import { v7 as uuid } from 'uuid';
 import { type TestApi, startApi } from './api.ts';
+import { demoPart } from './demoPart.ts';
 import { TOLD } from './small.ts';
 
 interface Shown {
@@ -24,16 +24,13 @@ export const AWKWARD = '=1+1';
 export const ONE_PIXEL =
   '/9j/4AAQSkZJRgABAQEASABIAAD/2wBDAP//////////////////////////////////////////////////////////////////////////////////////wAALCAABAAEBAREA/8QAFAABAAAAAAAAAAAAAAAAAAAAA//EABQQAQAAAAAAAAAAAAAAAAAAAAD/2gAIAQEAAD8AN//Z';
 
-/** The demo with columns of an owner's own list, a photo, and no more than a few traces. */
+/** A part of the demo with columns of an owner's own list, a photo, and no more than a few traces. */
 function handoverDocument(): ProjectDocument {
-  const document = demoDocument(TOLD);
+  const document = demoPart(TOLD, 1);
   // Columns of an owner's own list, one of them no formula; a few traces are enough.
   document.splices.forEach((splice, index) => {
     if (index < 3) splice.extra = { 'owner ref': index === 0 ? AWKWARD : `-${index}` };
   });
-  document.traces = document.traces.slice(0, 4);
-  const kept = new Set(document.traces.map(({ id }) => id));
-  document.tracePlaces = document.tracePlaces.filter(({ traceId }) => kept.has(traceId));
   const own = document.signed.map(({ closureId }) => closureId);
   document.photos = [
     {

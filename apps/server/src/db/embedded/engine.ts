@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs';
-import { chmod, readdir, rename, rm, stat } from 'node:fs/promises';
+import { chmod, cp, readdir, rename, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import { PGlite } from '@electric-sql/pglite';
 import { CHANNEL } from '../notices.ts';
 import { type DiskWatch, SyncedFolder, syncPath } from './syncedFolder.ts';
@@ -91,11 +92,15 @@ export async function openFolderEngine(
   };
 }
 
+/** A database with all tables and nothing in them, made when the server was built: to copy it takes a tenth of the time. */
+const MADE = fileURLToPath(new URL('./empty-database/pg', import.meta.url));
+
 /** Makes an empty database under another name first: a start that was cut off leaves none behind that is half made. */
 async function makeFolder(folder: string, path: string): Promise<void> {
   const making = join(folder, 'pg.making');
   await rm(making, { recursive: true, force: true });
-  await (await PGlite.create(making)).close();
+  if (existsSync(MADE)) await cp(MADE, making, { recursive: true });
+  else await (await PGlite.create(making)).close();
   for (const { parentPath, name } of await readdir(making, {
     recursive: true,
     withFileTypes: true,

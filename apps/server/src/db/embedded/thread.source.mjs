@@ -1,5 +1,3 @@
-// The thread of the embedded database from its source, where the server runs unbundled: in tests and benches.
-import { register } from 'tsx/esm/api';
+import { loadThread } from '../../testing/loadThread.mjs';
 
-register();
-await import('./thread.ts');
+await loadThread('database.worker', new URL('./thread.ts', import.meta.url));

@@ -1,5 +1,3 @@
-// The maker's thread from its source, where the server runs unbundled: while developing, in tests and benches.
-import { register } from 'tsx/esm/api';
+import { loadThread } from '../../testing/loadThread.mjs';
 
-register();
-await import('./worker.ts');
+await loadThread('package.worker', new URL('./worker.ts', import.meta.url));

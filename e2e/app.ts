@@ -36,7 +36,7 @@ export interface Server {
  * A new data folder with a database that is made, empty or with the demo: to make one takes three times as long as to copy
  * it. It has answered nobody, so that what a server makes at its first answer is made anew in each copy.
  */
-async function newFolder(demo: boolean): Promise<string> {
+export async function newFolder(demo: boolean): Promise<string> {
   const data = await mkdtemp(join(tmpdir(), 'cordel-e2e-'));
   const { mtimeMs } = await stat(MAIN);
   // The demo is of the day on which it is loaded.
@@ -414,8 +414,8 @@ export const appIsKept = (page: Page): Promise<unknown> =>
     { timeout: 60_000, polling: 250 },
   );
 
-/** Waits until the server has taken everything that was written on a device. */
-export const outboxIsEmpty = (page: Page): Promise<unknown> =>
+/** Waits until the server has answered everything that was written on a device; what it refused stays there. */
+export const outboxIsSent = (page: Page): Promise<unknown> =>
   page.waitForFunction(
     () =>
       new Promise<boolean>((resolve, reject) => {
@@ -423,10 +423,11 @@ export const outboxIsEmpty = (page: Page): Promise<unknown> =>
         opening.onerror = () => reject(opening.error!);
         opening.onsuccess = () => {
           const database = opening.result;
-          const counting = database.transaction('writes').objectStore('writes').count();
-          counting.onsuccess = () => {
+          const reading = database.transaction('writes').objectStore('writes').getAll();
+          reading.onsuccess = () => {
             database.close();
-            resolve(counting.result === 0);
+            const writes = reading.result as { state: string }[];
+            resolve(writes.every(({ state }) => state === 'refused'));
           };
         };
       }),

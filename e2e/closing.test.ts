@@ -16,7 +16,7 @@ import {
   fill,
   newId,
   newPerson,
-  outboxIsEmpty,
+  outboxIsSent,
   press,
   pressKeys,
   readApi,
@@ -114,7 +114,7 @@ async function makeReady(closureId: string): Promise<void> {
 
 /** The digest of a closure's record once the server has all that the page wrote. */
 async function digestAtRest(closureId: string): Promise<string> {
-  await outboxIsEmpty(page());
+  await outboxIsSent(page());
   return (await readApi<{ digest: string }>(server, `/closures/${closureId}/closing`)).digest;
 }
 

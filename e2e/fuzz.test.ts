@@ -8,7 +8,7 @@ import { fuzz } from './fuzz';
 
 jest.setTimeout(900_000);
 
-const COUNT = Number(process.env.CORDEL_FUZZ_COUNT ?? 2_000);
+const COUNT = Number(process.env.CORDEL_FUZZ_COUNT ?? 1_000);
 const SEED = Number(process.env.CORDEL_FUZZ_SEED ?? 20_261_128);
 
 describe('the server under requests that nobody means', () => {

@@ -9,8 +9,14 @@ import { type Postgres, startPostgres } from '../apps/server/src/testing/postgre
 jest.setTimeout(180_000);
 
 let postgres: Postgres;
+/** A database that has the demo. */
+const LOADED = 'loaded';
 beforeAll(async () => {
   postgres = await startPostgres();
+  const DATABASE_URL = await postgres.newDatabase(LOADED);
+  const server = await startServer({ demo: true, env: { DATABASE_URL } });
+  await server.stop();
+  await removeServer(server);
 });
 afterAll(() => postgres.remove());
 
@@ -20,9 +26,9 @@ afterEach(async () => {
   servers = [];
 });
 
-/** Two servers on one database, started at the same moment while it is empty. */
-async function startTwo(name: string): Promise<[Server, Server]> {
-  const DATABASE_URL = await postgres.newDatabase(name);
+/** Two servers that start at the same moment on one database: a copy of another, or an empty one. */
+async function startTwo(name: string, template = LOADED): Promise<[Server, Server]> {
+  const DATABASE_URL = await postgres.newDatabase(name, template);
   const start = (demo: boolean) => startServer({ demo, env: { DATABASE_URL } });
   servers = await Promise.all([start(true), start(false)]);
   return servers as [Server, Server];
@@ -32,7 +38,7 @@ const post = (server: Server, path: string, body: unknown) => postTo(server.url,
 
 describe('two servers on one PostgreSQL', () => {
   it('start at once on an empty database', async () => {
-    const two = await startTwo('empty');
+    const two = await startTwo('empty', 'template1');
     for (const server of two) expect(await readApi(server, '/health')).toEqual({ status: 'ok' });
   });
 

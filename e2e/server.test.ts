@@ -5,13 +5,13 @@ import { networkInterfaces, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { jest } from '@jest/globals';
 import { attemptOn, openSplices, record } from './evidence.ts';
-import { type Server, readApi, startServer, until } from './app.ts';
+import { type Server, newFolder, readApi, startServer, until } from './app.ts';
 
 jest.setTimeout(120_000);
 
 let folder: string;
 beforeEach(async () => {
-  folder = await mkdtemp(join(tmpdir(), 'cordel-data-'));
+  folder = await newFolder(true);
 });
 afterEach(() => rm(folder, { recursive: true, force: true }));
 
@@ -20,6 +20,7 @@ const post = (server: Server, entries: unknown[]) => record(server.url, entries)
 
 describe('the server as a process', () => {
   it('has every acknowledged write after kill -9, and loads the demo once', async () => {
+    await rm(folder, { recursive: true });
     const first = await startServer({ folder, demo: true });
     const spliceId = await firstSplice(first);
     const acknowledged: string[] = [];

@@ -1,12 +1,10 @@
-const { AUTH_ENTRIES, AUTH_FOLDER } = require('./src/testing/packed.cjs');
+const { MAPPED } = require('./src/testing/packed.cjs');
 
 module.exports = {
   displayName: 'server',
   testEnvironment: 'node',
   globalSetup: '<rootDir>/src/testing/pack.mjs',
-  moduleNameMapper: Object.fromEntries(
-    Object.entries(AUTH_ENTRIES).map(([pack, name]) => [`^${name}$`, `${AUTH_FOLDER}/${pack}.mjs`]),
-  ),
+  moduleNameMapper: MAPPED,
   transform: {
     '^.+\\.tsx?$': [
       '@swc/jest',

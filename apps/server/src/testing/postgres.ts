@@ -12,7 +12,7 @@ export interface Postgres {
   /** Where its socket lies. */
   folder: string;
   /** The URL of an empty database. */
-  newDatabase(name: string): Promise<string>;
+  newDatabase(name: string, template?: string): Promise<string>;
   /** Stops it, hard where asked to, and starts it again. */
   restart(mode: 'fast' | 'immediate'): void;
   /** Breaks every connection of a database. */
@@ -90,7 +90,7 @@ export async function startPostgres(): Promise<Postgres> {
   control('start');
   return {
     folder,
-    newDatabase: (name) => newDatabase(folder, name),
+    newDatabase: (name, template) => newDatabase(folder, name, template),
     restart: (mode) => control('restart', '-m', mode),
     breakConnections: async (name) =>
       (

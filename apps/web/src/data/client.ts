@@ -26,6 +26,7 @@ import {
 import { type Evidence, projectSchema } from '@cordel/core';
 import { api, apiAs } from './api';
 import { clockOffNow } from './clock';
+import { layOver } from './layOver';
 import { onRestored } from './restored';
 import { Renewal } from './renewal';
 import { mayNow, personIdNow, personNow, tellSignedOut } from './session';
@@ -176,14 +177,8 @@ function keepOwn({ input }: Write): void {
 function onDelivered(write: Write): void {
   keepOwn(write);
   const waiting = [{ ...write, state: 'waiting' as const }];
-  for (const key of TABLES) {
-    // An answer on its way is from before: it would take it back for a moment.
-    void queryClient.cancelQueries({ queryKey: [key] });
-    queryClient.setQueriesData<Snapshot>(
-      { queryKey: [key] },
-      (held) => held && withWrites(held, waiting, COMMANDS),
-    );
-  }
+  for (const key of TABLES)
+    layOver<Snapshot>(queryClient, key, (held) => withWrites(held, waiting, COMMANDS));
   const evidence = waitingInputs(waiting, commands.recordEvidence).flatMap(
     ({ entries }) => entries,
   );

@@ -15,9 +15,9 @@ const MIGRATIONS = fileURLToPath(new URL('../../../drizzle', import.meta.url));
 /** Little memory for pages, so that they are written early, and a checkpoint every so often. */
 const SETTING = { settings: ['shared_buffers=1MB'], logBytes: 1_500_000 };
 /** Each takes from half a second to several, by the machine's disk; `npm run test:long` tries more, others each day. */
-const MOMENTS = Number(process.env.CORDEL_POWER_CUTS ?? 10);
+const MOMENTS = Number(process.env.CORDEL_POWER_CUTS ?? 5);
 const OF_TODAY = Math.floor(Date.now() / 86_400_000);
-const SEED = Number(process.env.CORDEL_POWER_SEED ?? (MOMENTS === 10 ? 20261128 : OF_TODAY));
+const SEED = Number(process.env.CORDEL_POWER_SEED ?? (MOMENTS === 5 ? 20261128 : OF_TODAY));
 
 let folder: string;
 beforeAll(async () => {
@@ -131,6 +131,6 @@ describe('a power cut', () => {
 
   it('loses some where the log is not synced before the answer', async () => {
     const done = await work('unsynced', () => Promise.resolve());
-    expect(await cutPower(done, 12, 7)).toBe(true);
+    expect(await cutPower(done, 8, 7)).toBe(true);
   }, 900_000);
 });

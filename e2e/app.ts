@@ -227,19 +227,14 @@ export async function newPerson(
   return { page, context, trouble };
 }
 
-/** Nothing was asked of the server for so long: a page has what it shows. */
-const QUIET_MS = 100;
-
 /** Opens an address, and waits until the page has what it shows; streams stay open. */
 export async function visit(page: Page, url: string): Promise<void> {
-  await page.goto(url, { waitUntil: 'load' });
-  await page.waitForNetworkIdle({ idleTime: QUIET_MS, concurrency: 2 });
+  await page.goto(url, { waitUntil: 'networkidle2' });
 }
 
 /** Loads a page anew, as {@link visit} does. */
 export async function revisit(page: Page): Promise<void> {
-  await page.reload({ waitUntil: 'load' });
-  await page.waitForNetworkIdle({ idleTime: QUIET_MS, concurrency: 2 });
+  await page.reload({ waitUntil: 'networkidle2' });
 }
 
 /**

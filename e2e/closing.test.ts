@@ -145,10 +145,7 @@ const noTrouble = () => {
   expect(person.trouble).toEqual([]);
   return Promise.resolve();
 };
-const settled = () =>
-  page().waitForFunction(
-    () => !document.body.innerText.includes('on this device, not on the server'),
-  );
+const settled = () => outboxIsSent(page());
 
 /** Says good of every point that may be ticked, one after the other. */
 async function tickAll(): Promise<void> {
@@ -421,10 +418,13 @@ describe('signing and handing over', () => {
     await sees(page(), 'Technician: M. Reyes');
     await settled();
     // Kept with code and words as they stood on the page: each tick, and what the signature was put under.
-    const { entries } = await readApi<{ entries: ClosingEntry[] }>(
-      server,
-      `/closures/${closureId}/closing`,
-    );
+    const entries = await until(async () => {
+      const { entries: list } = await readApi<{ entries: ClosingEntry[] }>(
+        server,
+        `/closures/${closureId}/closing`,
+      );
+      return list.some(({ kind }) => kind === 'sign') && list;
+    }, 'the signature on the server');
     const [ticked] = entries.flatMap((entry) =>
       entry.kind === 'point' && entry.read && entry.verdict === 'good' ? [entry.read] : [],
     );

@@ -3,11 +3,12 @@ import { createRequire } from 'node:module';
 import { jest } from '@jest/globals';
 import type { Browser, Page } from 'puppeteer-core';
 import {
+  PHONE,
+  WIDE,
   type Person,
   type Server,
   closureFinder,
   newPerson,
-  PHONE,
   press,
   readApi,
   removeServer,
@@ -15,7 +16,6 @@ import {
   startBrowser,
   startServer,
   visit,
-  WIDE,
 } from './app.ts';
 
 jest.setTimeout(480_000);

@@ -1,6 +1,7 @@
 import { jest } from '@jest/globals';
 import type { Browser, Page } from 'puppeteer-core';
 import {
+  WIDE,
   type Person,
   type Server,
   fill,
@@ -18,7 +19,6 @@ import {
   storyteller,
   until,
   visit,
-  WIDE,
 } from './app.ts';
 
 jest.setTimeout(180_000);

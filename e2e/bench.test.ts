@@ -346,7 +346,7 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
   });
 
   step(
-    'a loose tube, ribbonized: the adhesive’s wait and the count of colours are steps',
+    'a loose tube, ribbonized: the adhesive’s wait and the count of colors are steps',
     async () => {
       await sees(page(), 'tray 2 slot 2');
       // Act by act: cleaned before the sleeve goes over, and no pause from the clamps on.
@@ -372,7 +372,7 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
         await sees(page(), words);
         await press(page(), 'Next step');
       }
-      await sees(page(), /Count the colours once more/);
+      await sees(page(), /Count the colors once more/);
       await spliceAsAdvised(page(), 'tray 2 slot 2');
       await sees(page(), 'All spliced');
     },
@@ -405,7 +405,7 @@ describe('records that are not as they should be', () => {
     await press(page(), 'Which splice is number 9001?');
     await sees(
       page(),
-      /Which splice is number 9001\? It is labelled “Mill race”, and this is Dairy lane/,
+      /Which splice is number 9001\? It is labeled “Mill race”, and this is Dairy lane/,
     );
     await press(page(), 'It is none of these');
     await press(page(), 'Another crew’s splice.');
@@ -659,8 +659,8 @@ describe('seeing trouble, planning, practising', () => {
     await sees(page(), 'Splice 1 of 8');
   });
 
-  step('colours are asked on every scheme, and the answer is worked out', async () => {
-    await press(page(), 'Counting colours');
+  step('colors are asked on every scheme, and the answer is worked out', async () => {
+    await press(page(), 'Counting colors');
     await press(page(), 'VDE 0888 order');
     await sees(page(), /Where is fiber|Which number is it/);
     const choices = await page().$$eval('[role=button]', (keys) =>

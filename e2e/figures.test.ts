@@ -10,9 +10,9 @@ import {
 } from '../apps/server/src/testing/drawnNetwork.ts';
 import { chains, plainTally, speaking } from '../apps/server/src/testing/plainFigures.ts';
 import {
+  WIDE,
   type Person,
   type Server,
-  WIDE,
   newId,
   newPerson,
   press,

@@ -1,9 +1,9 @@
 import type { Page } from 'puppeteer-core';
 import { attemptOn, record } from './evidence.ts';
 import {
-  closureFinder,
   PHONE,
   type Server,
+  closureFinder,
   makeProject,
   newPerson,
   press,

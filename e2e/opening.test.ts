@@ -75,7 +75,7 @@ describe('an express closure, opened by both its legs', () => {
       taps++;
       if (!words.includes('prove it dark')) return;
       await fill(page(), 'What the detector showed', 'dark, three tries');
-      await press(page(), 'Number and colour read twice');
+      await press(page(), 'Number and color read twice');
       await fill(page(), 'Released by (owner)', 'K. Lind');
       await press(page(), 'Done');
       taps += 2;

@@ -1,9 +1,9 @@
 import { fileURLToPath } from 'node:url';
 import type { Page } from 'puppeteer-core';
 import {
-  closureFinder,
   PHONE,
   WIDE,
+  closureFinder,
   newPerson,
   press,
   readApi,

@@ -232,7 +232,7 @@ describe('planning a closure on a phone', () => {
     );
     await press(page(), 'Read it');
     await sees(page(), /Check 2 places first\./);
-    await sees(page(), /Ford pit: X 5 to Y 6 is out of line: its neighbours would put it onto Y 5/);
+    await sees(page(), /Ford pit: X 5 to Y 6 is out of line: its neighbors would put it onto Y 5/);
   });
 
   step('the van is packed for a closure, against what is in stock', async () => {

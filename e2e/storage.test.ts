@@ -150,16 +150,16 @@ describe('a page that does not come', () => {
       const chunk = request.resourceType() === 'script';
       void (blocked && chunk ? request.abort() : request.continue());
     });
-    await pressText(page, 'Colour schemes');
+    await pressText(page, 'Color schemes');
     await sees(page, 'This page is not here yet');
     await press(page, 'Kit');
     await sees(page, 'Project and limits');
-    await pressText(page, 'Colour schemes');
+    await pressText(page, 'Color schemes');
     await sees(page, 'This page is not here yet');
     blocked = false;
     await press(page, 'Reload page');
     // Its address is that of the page before, from which it was asked for.
-    await pressText(page, 'Colour schemes');
+    await pressText(page, 'Color schemes');
     await sees(page, 'Make my own from TIA-598 order');
   });
 });

@@ -4,12 +4,13 @@ import { join } from 'node:path';
 import { jest } from '@jest/globals';
 import type { Browser } from 'puppeteer-core';
 import {
+  PHONE,
+  WIDE,
   type Person,
   type Server,
   chooseFile,
   fill,
   newPerson,
-  PHONE,
   press,
   pressKeys,
   pressMore,
@@ -25,7 +26,6 @@ import {
   storyteller,
   until,
   visit,
-  WIDE,
 } from './app.ts';
 
 jest.setTimeout(120_000);
@@ -135,7 +135,7 @@ describe('from a splice list to proof, on a phone', () => {
       page(),
       /Row 8, method: “glued” “glued” is not a method: write “single” or “ribbon”/,
     );
-    await sees(page(), /Row 8, fiber B: “tube 1 mauve” .*is not a colour of the TIA-598 order/);
+    await sees(page(), /Row 8, fiber B: “tube 1 mauve” .*is not a color of the TIA-598 order/);
     await sees(page(), /Row 9, Slot: “1” Tray 1 slot 1 is used in row 2 already/);
     await sees(page(), /Row 9, fiber A: “1” Fiber A 1 is spliced in row 2 already/);
     expect((await rows()).length).toBe(0);

@@ -84,7 +84,7 @@ describe('from a folder of traces to verdicts, on a phone', () => {
     for (const direction of ['AB', 'BA'])
       for (const nm of [1310, 1550]) {
         const five = await shoot(5, direction, nm);
-        // One file was saved under its neighbour's number.
+        // One file was saved under its neighbor's number.
         const slip = direction === 'AB' && nm === 1550;
         await keep(slip ? 'A-006_AB_1550.sor' : five.name, five.bytes);
         const four = await shoot(4, direction, nm, ['brokenHalfway']);

@@ -2,9 +2,9 @@ import { jest } from '@jest/globals';
 import type { Browser } from 'puppeteer-core';
 import {
   PHONE,
+  WIDE,
   type Person,
   type Server,
-  WIDE,
   removeServer,
   startBrowser,
   startServer,

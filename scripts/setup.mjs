@@ -27,14 +27,22 @@ export function run(command, args, { env = {}, cwd = ROOT, stdio = 'inherit' } =
   if (result.status !== 0) process.exit(result.status ?? 1);
 }
 
-/** Runs a command beside others, and shows what it said once it has ended; stops with its exit code where it fails. */
-async function runBeside(command, args, { env = {}, cwd = ROOT } = {}) {
+/**
+ * Starts a command that runs beside others.
+ * @returns its process, and its exit code and output once it has ended
+ */
+export function start(command, args, { env = {}, cwd = ROOT } = {}) {
   const child = spawn(command, args, { cwd, env: { ...process.env, ...env } });
-  let said = '';
-  for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => (said += text));
-  const [code] = await once(child, 'close');
+  let output = '';
+  for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => (output += text));
+  return { child, ended: once(child, 'close').then(([code]) => ({ code, output })) };
+}
+
+/** Runs a command beside others; shows its output and stops with its exit code where it fails. */
+async function runBeside(command, args, options) {
+  const { code, output } = await start(command, args, options).ended;
   if (code === 0) return;
-  console.error(said);
+  console.error(output);
   process.exit(code ?? 1);
 }
 

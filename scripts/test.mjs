@@ -1,5 +1,4 @@
-import { execFileSync, spawn } from 'node:child_process';
-import { once } from 'node:events';
+import { execFileSync } from 'node:child_process';
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import {
@@ -10,6 +9,7 @@ import {
   installPackages,
   installPostgres,
   npx,
+  start,
 } from './setup.mjs';
 
 // PGlite and Puppeteer are loaded as ES modules, which Jest runs under this flag only.
@@ -72,16 +72,13 @@ async function check(names) {
       const begun = Date.now();
       // Not by npx, whose own child would go on after it is stopped.
       const program = command === 'node' ? process.execPath : join(BIN, command);
-      const child = spawn(program, args, { cwd: ROOT });
+      const { child, ended } = start(program, args);
       running.add(child);
-      let said = '';
-      for (const stream of [child.stdout, child.stderr])
-        stream.on('data', (text) => (said += text));
-      const [code] = await once(child, 'close');
+      const { code, output } = await ended;
       running.delete(child);
       console.log(`== ${name}: ${Math.round((Date.now() - begun) / 1000)} s ==`);
       if (code === 0) continue;
-      console.error(said);
+      console.error(output);
       for (const other of running) other.kill();
       process.exit(1);
     }

@@ -7,7 +7,11 @@ import { COMMON, SERVER, THREADS } from './builds.mjs';
 const BUILDS = {
   server: {
     outdir: 'dist',
-    entryPoints: { main: 'src/main.ts', 'empty-database': 'cli/emptyDatabase.ts', ...THREADS },
+    entryPoints: {
+      main: 'src/main.ts',
+      'empty-database': 'src/db/embedded/makeEmpty.ts',
+      ...THREADS,
+    },
   },
   commands: {
     outdir: 'dist/commands',

@@ -76,14 +76,14 @@ describe('the API', () => {
     expect((answer.body as { detail: string }).detail).toMatch(/over 2 MB/);
   });
 
-  it('ships two colour schemes and three limits, each with its source', async () => {
+  it('ships two color schemes and three limits, each with its source', async () => {
     const schemes = (await api.get('/schemes')).body as { source: string }[];
     const limits = (await api.get('/limits')).body as { source: string }[];
     expect([schemes.length, limits.length]).toEqual([2, 3]);
     for (const { source } of [...schemes, ...limits]) expect(source.length).toBeGreaterThan(10);
   });
 
-  it('takes a colour scheme of one’s own, and keeps those that ship', async () => {
+  it('takes a color scheme of one’s own, and keeps those that ship', async () => {
     const [shipped] = (await api.get('/schemes')).body as { id: string; name: string }[];
     const own = { ...shipped, id: 'own-valley', name: 'Valley order' };
     expect((await api.put('/schemes/own-valley', own)).status).toBe(200);

@@ -99,17 +99,15 @@ export async function run(open: OpenDb | OpenFolder, asked: Run): Promise<void> 
     log.error(withoutValues(error), 'what is new in a record is not chained yet'),
   );
   const endListening = url ? listenOn(url, open.notices) : () => Promise.resolve();
-  const allowed = allowedHosts(
-    process.env.HOST,
-    `${process.env.CORDEL_HOSTS ?? ''},${origin ? new URL(origin).hostname : ''}`,
+  const answer = answering(listening, (request, env) =>
+    isHeavy(request.method, new URL(request.url).pathname)
+      ? heavy.fetch(request)
+      : app.fetch(request, env as never),
   );
   const server = serve(
     {
       fetch: async (request, env) => {
-        if (!isForUs(request.headers.get('host'), allowed)) return refusal(421, NOT_OURS);
-        if (isForeignWrite(request.method, request.headers)) return refusal(403, FOREIGN);
-        const isLong = isHeavy(request.method, new URL(request.url).pathname);
-        const response = await (isLong ? heavy.fetch(request) : app.fetch(request, env));
+        const response = await answer(request, env);
         // Pages that are open find out by it that there is a newer one.
         if (build) response.headers.set('x-cordel-build', build);
         return response;
@@ -122,12 +120,7 @@ export async function run(open: OpenDb | OpenFolder, asked: Run): Promise<void> 
       }),
     },
     (info) => {
-      console.log(
-        `Cordel is at ${origin ?? `http://localhost:${(info as AddressInfo).port}`}  (data: ${url ? 'PostgreSQL' : folder})`,
-      );
-      if (firstSecret) console.log(say('firstStart', { link: `${origin}/join#${firstSecret}` }));
-      if (origin?.startsWith('http:') && !isOnLoopback(listening.hostname))
-        console.log(say('plainHttp'));
+      sayAddress(info as AddressInfo, asked, firstSecret);
       heavy.warm();
     },
   );
@@ -149,6 +142,32 @@ export async function run(open: OpenDb | OpenFolder, asked: Run): Promise<void> 
     await endListening();
     await open.close();
   });
+}
+
+/** Answers requests that are meant for this server, and refuses others. */
+function answering(
+  { origin }: Listening,
+  answer: (request: Request, env: unknown) => Response | Promise<Response>,
+): (request: Request, env: unknown) => Promise<Response> {
+  const hosts = `${process.env.CORDEL_HOSTS ?? ''},${origin ? new URL(origin).hostname : ''}`;
+  const allowed = allowedHosts(process.env.HOST, hosts);
+  return async (request, env) => {
+    if (!isForUs(request.headers.get('host'), allowed)) return refusal(421, NOT_OURS);
+    if (isForeignWrite(request.method, request.headers)) return refusal(403, FOREIGN);
+    return answer(request, env);
+  };
+}
+
+/** Prints where the server is, and what whoever started it should know. */
+function sayAddress(
+  { port }: AddressInfo,
+  { listening: { origin, hostname }, folder, url }: Run,
+  firstSecret: string | null,
+): void {
+  const data = url ? 'PostgreSQL' : folder;
+  console.log(`Cordel is at ${origin ?? `http://localhost:${port}`}  (data: ${data})`);
+  if (firstSecret) console.log(say('firstStart', { link: `${origin}/join#${firstSecret}` }));
+  if (origin?.startsWith('http:') && !isOnLoopback(hostname)) console.log(say('plainHttp'));
 }
 
 /** Clears what imports left that were cut off. @returns clears what one of them left, or all of them */

@@ -15,7 +15,7 @@ import { allSchemes, schemeNamed } from '../schemes/queries.ts';
 const put = route(savesRecord('cable', 'decide'), {
   method: 'put',
   path: '/cables/{cableId}',
-  summary: 'Add a cable or change its name, make-up or colour scheme',
+  summary: 'Add a cable or change its name, make-up or color scheme',
   request: { params: idParams('cableId'), body: jsonBody(changedSchema(cableSchema)) },
   responses: answers(savedSchema, 'Saved'),
 });

@@ -93,7 +93,7 @@ describe('the whole project as JSON', () => {
       '/closures/0/branchOf',
     ],
     [
-      'an unknown colour scheme',
+      'an unknown color scheme',
       spoil((d) => (d.cables[0]!.schemeId = 'none')),
       '/cables/0/schemeId',
     ],
@@ -132,7 +132,7 @@ describe('CSV', () => {
     return Papa.parse<Record<string, string>>(answer.text.trimEnd(), { header: true }).data;
   };
 
-  it('has a row a splice with places, colours, figures and what the list brought', async () => {
+  it('has a row a splice with places, colors, figures and what the list brought', async () => {
     const rows = await csv('splices');
     expect(rows).toHaveLength(16);
     expect(rows[0]).toMatchObject({

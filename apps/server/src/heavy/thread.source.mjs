@@ -1,3 +1,3 @@
-import { loadThread } from '../testing/loadThread.mjs';
+import { loadThread } from '../threads/loadThread.mjs';
 
 await loadThread('heavy.worker', new URL('./thread.ts', import.meta.url));

@@ -183,7 +183,7 @@ describe('search, filter and sort', () => {
   const names = async (path: string) =>
     (await ledger<SpliceRow>(path)).rows.map((row) => `${row.closure} ${row.fiberA}`);
 
-  it('finds tube 9, ribbon 9 and a colour', async () => {
+  it('finds tube 9, ribbon 9 and a color', async () => {
     const tube = await ledger<SpliceRow>('splices?q=A+tube+9&limit=1000');
     expect(tube.rows.map((row) => row.fiberA)).toEqual(
       Array.from({ length: 12 }, (_, index) => 97 + index),

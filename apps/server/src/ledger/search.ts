@@ -4,7 +4,7 @@ import { closures, splices } from '../db/schema.ts';
 
 /**
  * The condition on `splices` joined to `closures` that a search line asks for. Which fibers answer is
- * found in core, from make-ups and colours; the database only compares numbers.
+ * found in core, from make-ups and colors; the database only compares numbers.
  */
 export function searchCondition(
   line: string,

@@ -48,7 +48,7 @@ const get = route(inProject('read'), {
   method: 'get',
   path: '/projects/{projectId}',
   summary:
-    'A project with its cables, closures, colour schemes, hardware and what meets in its closures',
+    'A project with its cables, closures, color schemes, hardware and what meets in its closures',
   request: { params: idParams('projectId') },
   responses: answers(
     z.object({

@@ -48,12 +48,12 @@ describe('a project', () => {
     expect((await setting()).project).toEqual(document.project);
   });
 
-  it('names a colour scheme that exists', async () => {
+  it('names a color scheme that exists', async () => {
     const answer = await api.put(`/projects/${document.project.id}`, {
       ...document.project,
       schemeId: 'mine',
     });
-    expect(detail(answer)).toMatch(/no colour scheme “mine”: choose one of tia-598, vde-0888/);
+    expect(detail(answer)).toMatch(/no color scheme “mine”: choose one of tia-598, vde-0888/);
   });
 
   it('keeps its id', async () => {

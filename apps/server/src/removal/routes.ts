@@ -9,7 +9,7 @@ const params = z.object({ kind: removableKindSchema, id: z.string().min(1).max(6
 const deletion = route(ofRemovable('decide'), {
   method: 'delete',
   path: '/records/{kind}/{id}',
-  summary: 'Delete a project, closure, cable, hardware profile, instrument or colour scheme',
+  summary: 'Delete a project, closure, cable, hardware profile, instrument or color scheme',
   description:
     'Only while nothing depends on it: what does is named otherwise. Putting the record again brings it back.',
   request: { params },

@@ -11,14 +11,14 @@ import { allSchemes, putScheme } from './queries.ts';
 const list = route(forPeople, {
   method: 'get',
   path: '/schemes',
-  summary: 'Colour schemes: those that ship and the users’ own',
+  summary: 'Color schemes: those that ship and the users’ own',
   responses: answers(z.array(schemeSchema), 'The schemes'),
 });
 
 const put = route(anywhere('decide'), {
   method: 'put',
   path: '/schemes/{schemeId}',
-  summary: 'Add a colour scheme of your own, or change it',
+  summary: 'Add a color scheme of your own, or change it',
   request: {
     params: z.object({ schemeId: z.string() }),
     body: jsonBody(changedSchema(schemeSchema)),

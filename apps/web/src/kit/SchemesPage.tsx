@@ -23,7 +23,7 @@ import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 import { useColors } from '@/ui/theme';
 
-/** The colour orders fibers and tubes are counted by; users add their own. */
+/** The color orders fibers and tubes are counted by; users add their own. */
 export function SchemesPage() {
   const { project, schemes, isArchived } = useProjectView();
   const removal = useRemoval();

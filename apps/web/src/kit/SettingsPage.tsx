@@ -18,7 +18,7 @@ import { Page } from '@/ui/Page';
 import { Button } from '@/ui/Button';
 import { formResolver } from '@/ui/formResolver';
 
-/** The project's name, units, colours and limits. */
+/** The project's name, units, colors and limits. */
 export function SettingsPage() {
   const { project, schemes } = useProjectView();
   const router = useRouter();

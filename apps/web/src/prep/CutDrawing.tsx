@@ -96,7 +96,7 @@ export function CutDrawing({ plan, units }: { plan: CutPlan; units: Units }) {
   );
 }
 
-/** Letters in tape order; near neighbours hang at different heights so that none covers another. */
+/** Letters in tape order; near neighbors hang at different heights so that none covers another. */
 function lettered(marks: readonly MergedMark[]) {
   return marks.map((mark, index) => ({
     mark,

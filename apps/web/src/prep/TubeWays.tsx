@@ -15,7 +15,7 @@ import { Text } from '@/ui/Text';
 
 interface TubeWaysProps {
   makeUp: MakeUp;
-  /** The cable's colours; null where they are not known. */
+  /** The cable's colors; null where they are not known. */
   scheme: ColourScheme | null;
   tubes: CableEntry['tubes'];
   /** Whether the plan says which are opened: then only how is chosen. */

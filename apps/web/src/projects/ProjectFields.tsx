@@ -42,7 +42,7 @@ interface Props {
   onEnter?(): void;
 }
 
-/** All settings of a project: name, units, colours, trays, limits. */
+/** All settings of a project: name, units, colors, trays, limits. */
 export function ProjectFields({ control, setValue, schemes, folded = false, onEnter }: Props) {
   const loose = control as unknown as Control<ProjectForm>;
   const [open, setOpen] = useState(!folded);

@@ -19,7 +19,7 @@ export interface ProjectView extends ProjectSnapshot {
   cable(id: string): Cable | undefined;
   /** The address of a fiber, or null where the cable or scheme is not known. */
   address(cableId: string, fiber: number): FiberAddress | null;
-  /** What a plan names, each with its colour scheme: cables, and the devices of one closure or of all. */
+  /** What a plan names, each with its color scheme: cables, and the devices of one closure or of all. */
   planCables(closureId?: string): ListCable[];
   /** Whether a record is out of the way: lists to choose from leave it out. */
   isArchived(item: { id: string }): boolean;

@@ -4,7 +4,7 @@ import { type ColourPlace, type FiberAddress, markColour } from '@cordel/core';
 import { addressParts, ribbonPlaceText } from '@cordel/text/fiber';
 import { useColors } from './theme';
 
-/** A fiber as a cross-section: ring in the tube's colour, disc in the fiber's, a tracer as a notch. */
+/** A fiber as a cross-section: ring in the tube's color, disc in the fiber's, a tracer as a notch. */
 export function FiberEye({ address, size = 84 }: { address: FiberAddress; size?: number }) {
   const colors = useColors();
   const { fiber, tube } = address;
@@ -35,7 +35,7 @@ export function FiberEye({ address, size = 84 }: { address: FiberAddress; size?:
   );
 }
 
-/** A tracer or ring mark: a wedge of its colour, one for each time the order has repeated. */
+/** A tracer or ring mark: a wedge of its color, one for each time the order has repeated. */
 function Marks({ place, inner, outer }: { place: ColourPlace; inner: number; outer: number }) {
   const fill = markColour(place.colour) === 'yellow' ? '#F2C91D' : '#1B1B1B';
   return Array.from({ length: place.marks }, (_, index) => {

@@ -1,7 +1,7 @@
 import { createContext, useContext } from 'react';
 import { MD3DarkTheme, MD3LightTheme, type MD3Theme, configureFonts } from 'react-native-paper';
 
-/** The colors of a theme. Every colour on a screen is one of these. */
+/** The colors of a theme. Every color on a screen is one of these. */
 export interface Colors {
   paper: string;
   leaf: string;

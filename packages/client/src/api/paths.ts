@@ -1560,7 +1560,7 @@ export interface paths {
     "/api/projects/{projectId}": {
         parameters: {
         };
-        /** A project with its cables, closures, colour schemes, hardware and what meets in its closures */
+        /** A project with its cables, closures, color schemes, hardware and what meets in its closures */
         get: {
             parameters: {
                 path: {
@@ -1638,7 +1638,7 @@ export interface paths {
     "/api/schemes": {
         parameters: {
         };
-        /** Colour schemes: those that ship and the users’ own */
+        /** Color schemes: those that ship and the users’ own */
         get: {
             parameters: {
             };
@@ -1667,7 +1667,7 @@ export interface paths {
     "/api/schemes/{schemeId}": {
         parameters: {
         };
-        /** Add a colour scheme of your own, or change it */
+        /** Add a color scheme of your own, or change it */
         put: {
             parameters: {
                 path: {
@@ -1737,7 +1737,7 @@ export interface paths {
     "/api/cables/{cableId}": {
         parameters: {
         };
-        /** Add a cable or change its name, make-up or colour scheme */
+        /** Add a cable or change its name, make-up or color scheme */
         put: {
             parameters: {
                 path: {
@@ -2675,7 +2675,7 @@ export interface paths {
         parameters: {
         };
         /**
-         * Delete a project, closure, cable, hardware profile, instrument or colour scheme
+         * Delete a project, closure, cable, hardware profile, instrument or color scheme
          * @description Only while nothing depends on it: what does is named otherwise. Putting the record again brings it back.
          */
         delete: {

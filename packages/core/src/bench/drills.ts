@@ -23,7 +23,7 @@ const CABLES: readonly (MakeUp & { kind: CableKind })[] = [
   { kind: 'ribbon', ribbons: 24 },
 ];
 
-/** A question of a drill on colours, with choices that differ by the slips that are usually made. */
+/** A question of a drill on colors, with choices that differ by the slips that are usually made. */
 export function askColour(chance: Chance): ColourQuestion {
   const pick = (count: number) => Math.floor(chance.uniform() * count);
   const makeUp = CABLES[pick(CABLES.length)]!;

@@ -93,9 +93,9 @@ export function numberOf(makeUp: MakeUp, place: FiberPlace): number {
 export interface FiberAddress {
   number: number;
   place: FiberPlace;
-  /** The fiber's own colour; of a device by its pigtails, which follow the order of fibers. */
+  /** The fiber's own color; of a device by its pigtails, which follow the order of fibers. */
   fiber: ColourPlace;
-  /** The tube's colour; null for ribbons in a central tube, and for drops. */
+  /** The tube's color; null for ribbons in a central tube, and for drops. */
   tube: ColourPlace | null;
   /** Of a ribbon that lies in a tube: that tube, and the ribbon's number in it. */
   inTube: { tube: number; ribbon: number } | null;
@@ -115,7 +115,7 @@ export function addressOf(makeUp: MakeUp, scheme: ColourScheme, number: number):
   };
 }
 
-/** The place of a device's pigtail in the order of colours, by twelves; null for a cable's fiber. */
+/** The place of a device's pigtail in the order of colors, by twelves; null for a cable's fiber. */
 function pigtailOf({ unit, position }: FiberPlace): number | null {
   if (unit?.kind !== 'port' && unit?.kind !== 'output' && unit?.kind !== 'input') return null;
   return position > 1 ? position : ((unit.number - 1) % GROUP_SIZE) + 1;

@@ -35,7 +35,7 @@ describe('a fiber as people type it', () => {
     expect(parseFiber(text, makeUp, tia)).toEqual({ ok: true, value: 100 });
   });
 
-  it('takes a colour alone where there is one tube or none', () => {
+  it('takes a color alone where there is one tube or none', () => {
     expect(parseFiber('brown', drop, tia)).toEqual({ ok: true, value: 4 });
     expect(parseFiber('brown', { kind: 'loose-tube', tubes: 1, fibersPerTube: 12 }, tia)).toEqual({
       ok: true,

@@ -39,7 +39,7 @@ export type UnitKind = 'tube' | 'ribbon' | 'port' | 'output';
 
 type Field = 'unit' | 'group' | 'fiber';
 
-/** One word of an address: a number or a colour's place, and the part it was said to be. */
+/** One word of an address: a number or a color's place, and the part it was said to be. */
 interface Word {
   value: number;
   colour: boolean;
@@ -192,7 +192,7 @@ function assign(words: Word[], makeUp: MakeUp): Parsed<Parts, FiberProblem> {
   const parts: Partial<Record<Field, number>> = {};
   const free = order.filter((field) => !words.some((word) => word.field === field));
   const loose = words.filter((word) => word.field === null);
-  // With one word fewer than parts, the last words are meant: a colour alone is a position.
+  // With one word fewer than parts, the last words are meant: a color alone is a position.
   const skip = Math.max(0, free.length - loose.length);
   const single = unitsOf(makeUp) === 1;
   for (const word of words) {

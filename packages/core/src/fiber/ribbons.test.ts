@@ -40,7 +40,7 @@ describe('ribbons of other sizes', () => {
       'ribbonSizeWrong',
     ));
 
-  // Positions 13 to 24 repeat the colours with a black tracer: TIA-598-D (from memory).
+  // Positions 13 to 24 repeat the colors with a black tracer: TIA-598-D (from memory).
   test('the fourteenth of 24 is orange with a tracer', () =>
     expect(addressOf(ribbons(2, 24), scheme, 24 + 14).fiber).toMatchObject({
       colour: { name: 'orange' },

@@ -37,7 +37,7 @@ describe('the TIA-598 order', () => {
   });
 
   it('knows the names of IEC 60794-2 for the same places', () => {
-    // IEC 60794-2 and IEC 60304 colour names, from memory.
+    // IEC 60794-2 and IEC 60304 color names, from memory.
     expect(placeOfColour(tia, 'grey')).toBe(5);
     expect(placeOfColour(tia, 'pink')).toBe(11);
     expect(placeOfColour(tia, 'Turquoise')).toBe(12);
@@ -77,7 +77,7 @@ describe('a scheme', () => {
     },
   );
 
-  it('gives each word to one colour only', () => {
+  it('gives each word to one color only', () => {
     const twice = { ...tia, colours: tia.colours.map((colour) => ({ ...colour })) };
     twice.colours[3]!.name = 'blue';
     const read = schemeSchema.safeParse(twice);
@@ -88,7 +88,7 @@ describe('a scheme', () => {
     });
   });
 
-  it('refuses colours that no screen can draw', () => {
+  it('refuses colors that no screen can draw', () => {
     const bad = { ...tia, colours: [{ ...tia.colours[0]!, hex: 'blue' }, ...tia.colours.slice(1)] };
     expect(schemeSchema.safeParse(bad).error?.issues[0]?.message).toBe('colourHexWrong');
   });

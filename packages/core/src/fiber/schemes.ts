@@ -52,18 +52,18 @@ export const BUILT_IN_SCHEMES: readonly ColourScheme[] = [
   },
 ];
 
-/** A colour at a place of the order, with how many marks (tracers or rings) it carries there. */
+/** A color at a place of the order, with how many marks (tracers or rings) it carries there. */
 export interface ColourPlace {
   colour: Colour;
   marks: number;
-  /** Of what kind the marks are, and their colour; null without any. */
+  /** Of what kind the marks are, and their color; null without any. */
   mark: { kind: ColourScheme['mark']; colour: 'yellow' | 'black' } | null;
   /** In letters, such as `BR` or `BR-T`. */
   letters: string;
 }
 
 /**
- * The colour at a place of a scheme.
+ * The color at a place of a scheme.
  * @param place counted from 1; past the last colour the order repeats with a mark
  */
 export function colourAt(scheme: ColourScheme, place: number): ColourPlace {
@@ -80,12 +80,12 @@ export function colourAt(scheme: ColourScheme, place: number): ColourPlace {
   };
 }
 
-/** The colour of the tracer or ring: black, and yellow on black (TIA-598-D, from memory). */
+/** The color of the tracer or ring: black, and yellow on black (TIA-598-D, from memory). */
 export const markColour = (colour: Colour): 'yellow' | 'black' =>
   colour.name === 'black' ? 'yellow' : 'black';
 
 /**
- * The place, from 1, that a colour word or its letters name in a scheme, or null.
+ * The place, from 1, that a color word or its letters name in a scheme, or null.
  * @param word such as `brown`, `BR`, `grey`
  */
 export function placeOfColour(scheme: ColourScheme, word: string): number | null {

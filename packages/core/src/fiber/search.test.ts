@@ -76,14 +76,14 @@ describe('a search line', () => {
     expect(inA('A 3, 5')).toEqual([3, 5]);
   });
 
-  it('a colour is a fiber’s or its tube’s', () => {
+  it('a color is a fiber’s or its tube’s', () => {
     const brown = inA('brown');
     expect(brown).toContain(4);
     expect(brown).toContain(37);
     expect(brown).toHaveLength(12 + 11);
   });
 
-  it('a colour in a named tube is the fiber’s', () => {
+  it('a color in a named tube is the fiber’s', () => {
     expect(inA('tube 9 brown')).toEqual([100]);
     expect(inA('A tube 4 brown')).toEqual([40]);
   });
@@ -99,6 +99,6 @@ describe('a search line', () => {
     expect(read('A 999').fibers).not.toBeNull();
   });
 
-  it('finds a colour by the name of another national order', () =>
+  it('finds a color by the name of another national order', () =>
     expect(inA('grey')).toEqual(inA('slate')));
 });

@@ -18,7 +18,7 @@ const TRAY = /\btray\s*(\d+)\b/i;
 
 /**
  * Reads a search line as forms, plans and lists read fibers (`A 100`, `7/12`, `7-12`, `T7 F12`, `A BL/OR`), and
- * beyond that parts of them: a colour alone, a tube, a tray, words of names.
+ * beyond that parts of them: a color alone, a tube, a tray, words of names.
  */
 export function readSearch(
   line: string,
@@ -56,7 +56,7 @@ function namedFibers(
   const rest = named ? text.slice(named.name.length).replace(/^[\s,:]+/, '') : text;
   // A name of several words is no search for its words.
   if (rest === '' && named && /\s/.test(named.name)) return new Map([[named.id, all(named)]]);
-  // A colour alone may be a fiber's or its tube's.
+  // A color alone may be a fiber's or its tube's.
   if (rest === '' || /^\p{L}+$/u.test(rest)) return null;
   const found = (named ? [named] : cables.filter(hasUnitsOf(rest))).flatMap((cable) => {
     const scheme = schemeOf(cable);
@@ -84,7 +84,7 @@ interface FiberQuery {
   number: number | null;
   unit: number | null;
   tray: number | null;
-  /** A colour word; whether it names a colour depends on each cable's scheme. */
+  /** A color word; whether it names a color depends on each cable's scheme. */
   colour: string | null;
   /** Words that are none of these, looked for in names. */
   text: string[];
@@ -155,7 +155,7 @@ function fiberMatches(
   const place = placeOfColour(scheme, query.colour);
   if (place === null) return false;
   const wanted = scheme.colours[place - 1];
-  // With a tube named, the colour is the fiber's; alone it may be either's.
+  // With a tube named, the color is the fiber's; alone it may be either's.
   if (address.fiber.colour === wanted) return true;
   return query.unit === null && address.tube?.colour === wanted;
 }

@@ -117,7 +117,7 @@ export function budgetOf(
   };
 }
 
-/** Glass at a wavelength: as the project has it, or by a line between its neighbours. */
+/** Glass at a wavelength: as the project has it, or by a line between its neighbors. */
 function glassAt({ glass }: Budget, nm: number): Budget['glass'][number] | null {
   const exact = glass.find(({ wavelengthNm }) => wavelengthNm === nm);
   if (exact) return exact;

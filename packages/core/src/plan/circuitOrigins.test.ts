@@ -29,7 +29,7 @@ describe('the fiber along the route', () => {
     expect(heads).toEqual(Array(2).fill({ cable: 'A', fiber: 7 }));
   });
 
-  it('keeps neighbours apart', () => {
+  it('keeps neighbors apart', () => {
     const heads = circuitOrigins([
       joint('A', 1, 'B', 1, 1),
       joint('A', 2, 'B', 2, 1),

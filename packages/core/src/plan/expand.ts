@@ -168,7 +168,7 @@ export function fibersOf(runs: readonly Run[]): number[] {
   return fibers;
 }
 
-/** Numbers as runs, each of neighbours that count up. */
+/** Numbers as runs, each of neighbors that count up. */
 export function runsOf(numbers: readonly number[]): Run[] {
   const runs: [number, number][] = [];
   for (const number of numbers) {

@@ -113,7 +113,7 @@ describe('what looks wrong is found and named', () => {
     ).toEqual([]);
   });
 
-  test('a shift against the neighbours', () => {
+  test('a shift against the neighbors', () => {
     const splices = run('K1', 'A', 1, 'B', 1, 12);
     [splices[4]!.fiberB, splices[5]!.fiberB] = [6, 5];
     const problems = problemsOf(splices);

@@ -43,7 +43,7 @@ export type OnPurpose = (closure: string, cable: string, fiber: number) => boole
 
 /**
  * Finds what looks wrong in a network: fibers that go round in a circle or have a third splice, fibers
- * with an unassigned end, shifts and flips against their neighbours.
+ * with an unassigned end, shifts and flips against their neighbors.
  * @param known fibers that end where they do on purpose: dead, reserved or passing through
  * @param turned fibers of ribbons that a plan lays the other way round on purpose
  */
@@ -128,7 +128,7 @@ class ProblemFinder {
     return [...groups.values()].filter((group) => group.length >= 3);
   }
 
-  /** Splices that step out of line with their neighbours, and ribbons laid the other way round. */
+  /** Splices that step out of line with their neighbors, and ribbons laid the other way round. */
   private oddOnes(group: readonly number[], meant: OnPurpose): NetworkProblem[] {
     const turns = new Map<number, number[]>();
     const shifts = new Map<number, number[]>();

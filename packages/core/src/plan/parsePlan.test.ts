@@ -44,7 +44,7 @@ describe('lines that are understood', () => {
     expect(expand('dead A 17 “nicked”').fates[0]!.note).toBe('nicked');
   });
 
-  test('fibers are read as they are everywhere: places, units and colours', () => {
+  test('fibers are read as they are everywhere: places, units and colors', () => {
     expect(pairs('splice A tube 1 blue to B 7/12')).toEqual([[1, 84]]);
     expect(pairs('splice A T7 F12 to B 84')).toEqual([[84, 84]]);
     expect(pairs('splice A 7/1-12 to B tube 7')).toHaveLength(12);
@@ -71,7 +71,7 @@ describe('lines that are understood', () => {
   });
 
   // TIA-598-D (from memory): tube 5 of 24s begins at 97, its group 2 at 109.
-  test('groups of a tube, fibers of a tube, colours', () => {
+  test('groups of a tube, fibers of a tube, colors', () => {
     expect(pairs('splice G tube 5 group 2 to A tube 1')[0]).toEqual([109, 1]);
     expect(pairs('splice A tube 3 fibers 1-2 to B tube yellow fibers 11-12')).toEqual([
       [25, 107],

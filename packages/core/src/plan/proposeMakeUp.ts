@@ -11,7 +11,7 @@ export interface NamedCable {
   name: string;
   /** The highest plain fiber number, 0 where fibers are written otherwise. */
   highest: number;
-  /** The highest tube or ribbon that is named by number or colour, 0 where none is. */
+  /** The highest tube or ribbon that is named by number or color, 0 where none is. */
   units: number;
   /** Whether it is spliced as ribbons. */
   ribbon: boolean;
@@ -22,7 +22,7 @@ export interface CableTask {
   match: ColumnMatch;
   /** How fibers are spliced where their row does not say it. */
   method: Method;
-  /** By whose order colours of tubes count. */
+  /** By whose order colors of tubes count. */
   scheme: ColourScheme;
   /** Names that are written otherwise than the cable is called. */
   sameNames: SameNames;
@@ -58,7 +58,7 @@ export function cablesOfList(
 const UNIT_WORDS = ['tube', 't', 'ribbon', 'rib', 'r'];
 
 /**
- * The tube or ribbon that a text begins with, by number or colour; 0 where it names none.
+ * The tube or ribbon that a text begins with, by number or color; 0 where it names none.
  * @param least words there must be: a fiber's own comes behind its tube's
  */
 function unitOf(text: string, scheme: ColourScheme, least: number): number {

@@ -273,7 +273,7 @@ class LineReader {
     this.parted();
     const next = this.peek();
     const part = next && !next.quoted ? UNITS.get(next.text.toLowerCase()) : undefined;
-    // A colour behind a unit is the fiber in it: `tube 1 blue`.
+    // A color behind a unit is the fiber in it: `tube 1 blue`.
     if (next && !next.quoted && placeOfColour(cable.scheme, next.text) !== null)
       return { runs: within(units, size, this.ranges(size, 'fiber', cable), 1), by: 'fiber' };
     if (part === 'group') {

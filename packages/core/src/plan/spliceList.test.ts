@@ -196,7 +196,7 @@ describe('a splice list', () => {
       { name: 'D', highest: 2, units: 0, ribbon: false },
       { name: 'E', highest: 0, units: 0, ribbon: false },
     ]);
-    // Tubes count by their colours too: slate is the fifth, and a mark carries on past the last.
+    // Tubes count by their colors too: slate is the fifth, and a mark carries on past the last.
     const colours = tableOf(`${TITLES}\nW,1,1,X,slate/blue,Y,blue tracer/red,single`);
     expect(cablesOfList(colours.rows, taskOf(header, 'single'))).toMatchObject([
       { name: 'X', units: 5 },

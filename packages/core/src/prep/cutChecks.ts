@@ -85,7 +85,7 @@ export function finish(plan: CutPlan, task: CutTask, tail: number | null): void 
   plan.marks.sort((a, b) => a.at - b.at);
 }
 
-/** The longest stretch between two neighbouring tube marks: what is pulled off in one piece. */
+/** The longest stretch between two neighboring tube marks: what is pulled off in one piece. */
 function longestPull(plan: CutPlan): number {
   const places = plan.marks
     .filter(({ kind }) => kind === 'score' || kind === 'tube cut')

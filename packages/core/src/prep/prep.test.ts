@@ -441,7 +441,7 @@ describe('the order of work', () => {
   const order = (own: CutTask) => stepsOf(own).map(({ key }) => key);
 
   // TIA-598-D (from memory): the third tube is green, the fifteenth green with a black tracer.
-  test('tubes are named with number and colour', () => {
+  test('tubes are named with number and color', () => {
     const tubes = [3, 15].map((unit) => ({ unit, way: 'dedicate' as const }));
     const own = task(
       'dome',

@@ -80,7 +80,7 @@ export type PrepStepMessage =
       code: 'trimStrength' | 'strengthLong' | 'aramid' | 'centralTube' | 'dropTube';
       kept: Quantity;
     }
-  /** Tubes have a colour; ribbons are told by their print. */
+  /** Tubes have a color; ribbons are told by their print. */
   | { code: 'dark'; unit: UnitKind; number: number; colour: ColourPlace | null }
   | {
       code: 'dedicateUnit';
@@ -124,7 +124,7 @@ export interface PrepTask {
   plan: CutPlan;
   /** By leg; null until the diameter has chosen one. */
   seals: Readonly<Record<Leg, SealChoice | null>>;
-  /** The cable's colours; null where they are not known. */
+  /** The cable's colors; null where they are not known. */
   scheme: ColourScheme | null;
 }
 
@@ -160,7 +160,7 @@ function traitsOf({ entry, makeUp, hardware }: CutTask): Record<CableTrait, bool
   };
 }
 
-/** Neighbours that are done leg by leg are done together on one leg, and then on the other. */
+/** Neighbors that are done leg by leg are done together on one leg, and then on the other. */
 function runsByLeg(steps: readonly PrepStepData[]): { perLeg: boolean; steps: PrepStepData[] }[] {
   const runs: { perLeg: boolean; steps: PrepStepData[] }[] = [];
   for (const step of steps) {

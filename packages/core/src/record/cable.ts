@@ -23,7 +23,7 @@ export const POLISHES = ['UPC', 'APC'] as const;
 
 /**
  * How a cable is made up, or a device whose fibers are spliced like a cable's.
- * - `loose-tube`: tubes of fibers in colour order; past the scheme's last colour fibers carry a tracer.
+ * - `loose-tube`: tubes of fibers in color order; past the scheme's last color fibers carry a tracer.
  * - `grouped-tube`: tubes of binder groups of 12; the groups repeat the plain colours.
  * - `ribbon`: ribbons of fibers side by side, in one central tube or in tubes.
  * - `drop`: loose fibers in one small cable.
@@ -145,7 +145,7 @@ export const cableSchema = z.object({
   makeUp: makeUpSchema,
   /** The closure that a splitter or ports stand in; null for a cable. */
   closureId: idSchema.nullable().default(null),
-  /** The colour scheme its fibers and tubes are counted by. */
+  /** The color scheme its fibers and tubes are counted by. */
   schemeId: z.string(),
   glass: glassSchema.default(USUAL_GLASS),
   run: cableRunSchema.default(USUAL_RUN),

@@ -13,7 +13,7 @@ export const projectSchema = z.object({
   /** Simulators work here, and nothing in it is taken for measured. It stays so once something simulated is in. */
   practiceOnly: z.boolean().default(false),
   units: unitsSchema,
-  /** The colour scheme new cables get. */
+  /** The color scheme new cables get. */
   schemeId: z.string(),
   limits: limitsSchema,
   /** Places on a tray where a list says nothing of its capacity. */

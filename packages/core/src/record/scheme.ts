@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { issue } from './issue.ts';
 
-/** One colour of a scheme: its name, the letters printed beside it, and how it is drawn. */
+/** One color of a scheme: its name, the letters printed beside it, and how it is drawn. */
 export const colourSchema = z.object({
   name: z.string().trim().min(2, issue('colourNameMissing')).max(24),
   code: z
@@ -14,7 +14,7 @@ export const colourSchema = z.object({
 });
 
 /**
- * A colour scheme: the order in which fibers and tubes are counted. Past its last colour the order
+ * A color scheme: the order in which fibers and tubes are counted. Past its last color the order
  * repeats with a mark (a tracer or a ring) once, then twice, and so on.
  */
 export const schemeSchema = z

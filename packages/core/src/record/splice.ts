@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { MOST_FIBERS, idSchema } from './basics.ts';
 import { issue } from './issue.ts';
 
-/** `single`: one fiber on one sleeve. `mass`: a fiber of a ribbon fused with its neighbours on one sleeve. */
+/** `single`: one fiber on one sleeve. `mass`: a fiber of a ribbon fused with its neighbors on one sleeve. */
 export const methodSchema = z.enum(['single', 'mass']);
 
 const fiberSchema = z

@@ -233,7 +233,7 @@ function dateStyles(xml: string | null): Set<number> {
   if (xml === null) return styles;
   const own = new Set<number>();
   for (const [tag] of xml.matchAll(/<numFmt\b[^>]*>/g)) {
-    // Text in quotes, colours and escaped letters say nothing of dates.
+    // Text in quotes, colors and escaped letters say nothing of dates.
     const code = (attribute(tag, 'formatCode') ?? '').replace(
       /&quot;.*?&quot;|\[[^\]]*\]|\\./g,
       '',

@@ -17,7 +17,7 @@ export const troubleText = catalog<TroubleMessage>()({
     '{count, plural, one {# place} other {# places}} of the ribbon high, {places}, the others steady.',
   holder:
     '{count, plural, one {# place} other {# places}} of the ribbon high, {places}, the others steady.',
-  dirt: 'One figure jumped to {loss}, its neighbours are steady.',
+  dirt: 'One figure jumped to {loss}, its neighbors are steady.',
   'tray bend':
     'Tray {tray}: {bent} of {splices} splices lose {excess} more at the long wavelength.',
 });

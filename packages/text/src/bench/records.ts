@@ -44,7 +44,7 @@ export const passReasonText = phrases({
 export const askReasonText = catalog<AskReason>()({
   nothingInHand: 'Nothing is in hand: choose the splice it belongs to.',
   secondRecord: 'It is a second record for the splice in hand: was it spliced again?',
-  otherLabel: 'It is labelled “{label}”, and this is {closure}.',
+  otherLabel: 'It is labeled “{label}”, and this is {closure}.',
   cameLate: 'It is number {number}, older than number {last}, which counts already: it came late.',
   otherCount:
     'It has {fibers, plural, one {one fiber} other {# fibers}}, and {inHand, plural, one {one is} other {# are}} in hand.',

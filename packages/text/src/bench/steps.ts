@@ -57,7 +57,7 @@ export const stepText = catalog<StepMessage>()({
   cleanLoose: 'Clean all 36 in of every fiber of the group.',
   pads: 'Set the pads: a lower one is good for two uses, turned in between, an upper one for one.',
   colourOrder:
-    'Fibers one by one into the guide in colour order, from the top down, ends at least 3 in past it.',
+    'Fibers one by one into the guide in color order, from the top down, ends at least 3 in past it.',
   equalLengths: 'Even out: all fibers of equal length.',
   shims: 'Shims or cover in, until the fibers touch each other.',
   clampBoth: 'Tension from both sides; close the clamps. From here on without a pause.',
@@ -68,7 +68,7 @@ export const stepText = catalog<StepMessage>()({
     'Trim about 1/8 in from the clamp, clip where the fibers leave; take the 4 in of ribbon out.',
   turnPads:
     'Turn the pads or throw them away. Residue on guide or applicator: clean it off, it puts the next fibers out of order.',
-  countColours: 'Count the colours once more, both ribbons, before anything is stripped.',
+  countColours: 'Count the colors once more, both ribbons, before anything is stripped.',
   connectorHolder: 'Holder of the connector in, in place of one fiber holder.',
   capsOff: 'Dust cap and cleave protector off the connector.',
   connectorProgram: 'Connector program and connector oven program set.',
@@ -79,7 +79,7 @@ export const stepText = catalog<StepMessage>()({
   clampClosed: 'Close the clamp, let the fiber go, boot on.',
   inspectFace:
     'End face under the microscope, with no light on the fiber; clean it and look again until it passes. Dust cap on.',
-  breakoutTubing: 'Loose fibers into the breakout tubing, one a tube, in colour order.',
+  breakoutTubing: 'Loose fibers into the breakout tubing, one a tube, in color order.',
   breakoutBlock: 'Tubes into the block to their stop; close it on the buffer tube.',
   mountConnector: 'Connector on by its own sheet: length, crimp, cleave and polish.',
   lightThrough:

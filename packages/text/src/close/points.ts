@@ -63,7 +63,7 @@ const points = catalog<Exclude<PointMessage, { code: 'ownWords' }> | OwnWords>()
   valveCap: 'Pressure released, valve cap back on',
   mounted: 'Mounted as its place asks: strand, pole, wall or handhole',
   slackStored: 'Slack coiled within its bend and tied, with a drip loop where it hangs',
-  labelled: 'Labelled',
+  labelled: 'Labeled',
   boltTight: 'Bolt {bolt} tight, number {place} of {bolts} in the order',
   boltsAgain:
     'All bolts gone round once more in this order, by hand, to the torque of the sheet: write down which',

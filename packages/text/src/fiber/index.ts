@@ -33,12 +33,12 @@ const fiberProblems = catalog<WithExamples<FiberProblem>>()({
   rangeOfFibers:
     '{from}-{to} is a range of fibers: write one fiber. A slash is for tube {from}, fiber {to}: {from}/{to}.',
   numberMissing: 'A number is missing at the end.',
-  colourMissing: 'A number or a colour is missing at the end.',
+  colourMissing: 'A number or a color is missing at the end.',
   nameFiber: 'Name a fiber: {cable}.',
   fiberMissing: 'The fiber is missing: write {cable}.',
   unitMissing: 'Name the {unit} too: {cable}.',
   groupMissing: 'Name the group too, or the groups cannot be told apart: {cable}.',
-  noColour: '“{text}” is not a colour of the {scheme}: {colours}.',
+  noColour: '“{text}” is not a color of the {scheme}: {colours}.',
   noPlace: '“{text}” has no place in this cable: write {cable}.',
   unitOutside:
     '{unit, select, tube {Tube} port {Port} output {Output} other {Ribbon}} {number} is outside{unit, select, port {} output {} other { the cable}}: it has {unit, select, tube {tubes} port {ports} output {outputs} other {ribbons}} 1 to {most}.',
@@ -125,7 +125,7 @@ const colours = phrases({
   ring: '{name}, {marks, plural, one {{mark} ring} other {# {mark} rings}}',
 });
 
-/** A colour at its place, such as `brown` or `brown, black tracer`. */
+/** A color at its place, such as `brown` or `brown, black tracer`. */
 export const colourText = ({ colour, marks, mark }: ColourPlace): string =>
   mark ? colours(mark.kind, { name: colour.name, marks, mark: mark.colour }) : colour.name;
 
@@ -167,7 +167,7 @@ export function unitText({ place, tube, inTube }: FiberAddress): string {
     : units('tubeGroup', { number, colour, group: place.group });
 }
 
-/** The tube or ribbon and the colour of a fiber, for a line; nothing where there is no address. */
+/** The tube or ribbon and the color of a fiber, for a line; nothing where there is no address. */
 export const addressParts = (address: FiberAddress | null | undefined): string[] => {
   if (!address) return [];
   // What a device's fiber is called says where it is.

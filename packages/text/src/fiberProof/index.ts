@@ -69,7 +69,7 @@ export const fiberProofWords = phrases({
   whatItMayBeOff:
     '± is two standard deviations: 95 of 100 figures lie within. A mean of both directions is the loss; one direction has the mode fields’ mismatch in it.',
   verdictOfSplice:
-    '{verdict, select, pass {passes} fail {over the limit} accepted {accepted} open {not made} skipped {skipped} dead {dead} other {not all measured}}',
+    '{verdict, select, pass {passes} fail {over the limit} accepted {accepted} open {not made} skipped {skipped} dead {dead} other {partly measured}}',
   seeTheProof: 'Proof of this fiber',
   print: 'Print or save as PDF',
   traceView: 'Trace view',

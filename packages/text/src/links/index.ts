@@ -2,7 +2,7 @@ import type { LinkCause, LinkListMessage, MeterProblem } from '@cordel/core';
 import { catalog } from '../catalog.ts';
 
 const meter = {
-  typeFigure: 'Type what the meter shows.',
+  typeFigure: 'Enter the meter reading.',
   tooManyDecimals: 'Three decimals at most.',
   noReference: 'Without a reference it is no loss: take the reference first.',
   noFigure: '“{text}” is no figure.',

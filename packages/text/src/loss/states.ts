@@ -23,7 +23,7 @@ export const spliceStateText = phrases({
 /** What is said of a group of splices. */
 export const groupVerdictText = phrases({
   open: 'open',
-  provisional: 'not all measured',
+  provisional: 'partly measured',
   pass: 'pass',
   fail: 'fail',
   accepted: 'accepted by the lead',

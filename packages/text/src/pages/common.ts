@@ -9,7 +9,7 @@ export const common = phrases({
   chooseAFile: 'Choose a file',
   close: 'Close',
   closure: 'Closure',
-  colours: 'Colours',
+  colours: 'Colors',
   fiber: 'Fiber',
   fibers: 'Fibers',
   from: 'From',

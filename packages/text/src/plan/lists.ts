@@ -13,7 +13,7 @@ type CellCode = CellProblem['code'];
 /** What rows of a list can lack that neither a clash nor a cell tells. */
 type OwnMessage = WithText<Exclude<SpliceListMessage, { code: ClashCode }>, 'problem'>;
 
-const TUBE_FIBER = 'Which fiber of the tube? Write its number or its colour.';
+const TUBE_FIBER = 'Which fiber of the tube? Write its number or its color.';
 
 const spliceList = catalog<OwnMessage>()({
   columnUnmatched: 'No column is matched to “{title}”: choose the one that holds it.',
@@ -98,10 +98,10 @@ export const networkText = catalog<NetworkMessage>()({
   thirdSplice: '{fibers} joins a fiber that has two splices already.',
   circle: '{fibers} closes a loop: the fiber comes back to where it began.',
   ribbonFlipped:
-    '{fibers} and {neighbours, plural, one {# neighbour} other {# neighbours}} run the other way round: the ribbon is flipped. If it is meant, write “reversed” in the plan.',
+    '{fibers} and {neighbors, plural, one {# neighbor} other {# neighbors}} run the other way round: the ribbon is flipped. If it is meant, write “reversed” in the plan.',
   countsDown:
-    '{fibers} and {neighbours, plural, one {# neighbour} other {# neighbours}} run the other way round: the fibers count down. If it is meant, write “reversed” in the plan.',
-  outOfLine: '{fibers} is out of line: its neighbours would put it onto {cable} {fiber}.',
+    '{fibers} and {neighbors, plural, one {# neighbor} other {# neighbors}} run the other way round: the fibers count down. If it is meant, write “reversed” in the plan.',
+  outOfLine: '{fibers} is out of line: its neighbors would put it onto {cable} {fiber}.',
   fedFromTwo: 'Outputs of {splitters} meet: a fiber is fed from one side.',
   notFed:
     'Outputs of {splitter} are in use, and nothing feeds it: splice a fiber to “{splitter} in”.',

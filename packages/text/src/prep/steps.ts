@@ -87,7 +87,7 @@ const prepSteps = catalog<Said>()({
     'Gland up until the back of its clip is at the second mark; strength member through its boss; nut tight, hose clamp with a nut driver, boss screw tight. Cut the excess off.',
   glandIn:
     'Blanking plug out, gland in until it clicks; then the nut again, less than a quarter turn.',
-  dark: '{unit, select, tube {Tube} other {Ribbon}} {number}{colour}: prove it dark here. Live-fiber detector on it, number and colour read twice, and the owner’s release for it.',
+  dark: '{unit, select, tube {Tube} other {Ribbon}} {number}{colour}: prove it dark here. Live-fiber detector on it, number and color read twice, and the owner’s release for it.',
   dedicateUnit:
     '{unit, select, tube {Tube} other {Ribbon}} {number}{colour}: cut it {leg, select, in {at the second ring cut, on the exit side} out {at the first ring cut, on the feed side} other {in the middle, so that both sides reach}}. Mark the stub.',
   windowTube:
@@ -166,7 +166,7 @@ const asks = phrases({
   testedBy: 'Tested and made safe by',
   voltageFound: 'Voltage found',
   detector: 'What the detector showed',
-  numberTwice: 'Number and colour read twice',
+  numberTwice: 'Number and color read twice',
   releasedBy: 'Released by (owner)',
   torqueUsed: 'Torque that was used, with its unit',
 } satisfies Record<KnownAsk, string>);

@@ -105,7 +105,7 @@ export const closingWorkText = phrases({
   valveCap: 'Valve cap back on',
   mounted: 'Mounted',
   slackStored: 'Slack stored',
-  labelled: 'Labelled',
+  labelled: 'Labeled',
 } satisfies Record<ClosingWork, string>);
 
 /** What a cable must be for a step to apply. */

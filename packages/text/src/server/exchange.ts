@@ -26,7 +26,7 @@ export const exchangeProblems = problems({
   idTwice: 'The id is used twice.',
   stopped: 'The import was stopped. Nothing was imported.',
   cutOff: 'The JSON is not complete: it was cut off.',
-  schemeUnknown: 'There is no colour scheme “{schemeId}”.',
+  schemeUnknown: 'There is no color scheme “{schemeId}”.',
   noDocument: 'There is no {file} in this zip: choose one that was exported as a whole project.',
   endWithoutPorts: 'Only a fiber that ends at ports has an end, and every one does.',
   cableUnknown: 'There is no such cable in the document.',

@@ -1,3 +1,3 @@
-import { loadThread } from '../../testing/loadThread.mjs';
+import { loadThread } from '../../threads/loadThread.mjs';
 
 await loadThread('package.worker', new URL('./worker.ts', import.meta.url));

@@ -15,7 +15,7 @@ import { Notice } from '@/ui/Notice';
 import { Button } from '@/ui/Button';
 import { Text } from '@/ui/Text';
 
-/** Questions about places and colours, on any scheme the project knows. */
+/** Questions about places and colors, on any scheme the project knows. */
 export function ColourDrill() {
   const { schemes, project } = useProjectView();
   const [schemeId, setScheme] = useState(project.schemeId);

@@ -270,7 +270,7 @@ function drawString(
     }
     const x = LEFT + at * each;
     const [top, bottom] = [y(high - look.drop), y(low - look.drop)];
-    // A column reaches to its neighbour, so that a step is one line.
+    // A column reaches to its neighbor, so that a step is one line.
     bars.push([x, Math.min(top, before?.[1] ?? top), Math.max(bottom, before?.[0] ?? bottom)]);
     before = [top, bottom];
     // Tags stand by the string, not on a reflection.

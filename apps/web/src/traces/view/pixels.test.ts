@@ -43,7 +43,7 @@ describe('a bar of pixels', () => {
     expect([...new Uint8Array(pixels.words.buffer)]).toEqual([128, 128, 128, 255]);
   });
 
-  it('has its own colour where it lies on nothing, however little it covers', () => {
+  it('has its own color where it lies on nothing, however little it covers', () => {
     const pixels = blank(1, 1);
     fillBar(pixels, [0, 1], [0.75, 1], INK);
     expect([...new Uint8Array(pixels.words.buffer)]).toEqual([0x1d, 0x2c, 0x3b, 64]);

@@ -5,7 +5,7 @@ export interface Pixels {
   height: number;
 }
 
-/** A colour such as `#1a2b3c` as a word of full opacity. */
+/** A color such as `#1a2b3c` as a word of full opacity. */
 export function wordOf(ink: string): number {
   const [red, green, blue] = [1, 3, 5].map((at) => parseInt(ink.slice(at, at + 2), 16));
   return (0xff000000 | (blue! << 16) | (green! << 8) | red!) >>> 0;

@@ -79,7 +79,7 @@ const WHITE = 1.05;
 /** A difference of so many deviations is an event's. */
 const STRAY = 6;
 
-/** Whether samples far from each other differ no more than neighbours do: most traces, and soon told. */
+/** Whether samples far from each other differ no more than neighbors do: most traces, and soon told. */
 function looksWhite(levels: Float32Array, noise: Noise, from: number, to: number): boolean {
   const slope = (levels[to - 1]! - levels[from]!) / (to - 1 - from);
   let [near, far] = [0, 0];

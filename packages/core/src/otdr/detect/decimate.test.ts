@@ -23,7 +23,7 @@ describe('least and most of each column', () => {
               continue;
             }
             const own = levels.slice(first, Math.max(first, last) + 1);
-            // What belongs to a column is in it; it may take a little of its neighbours.
+            // What belongs to a column is in it; it may take a little of its neighbors.
             expect(view[2 * pixel]).toBeLessThanOrEqual(Math.min(...own));
             expect(view[2 * pixel + 1]).toBeGreaterThanOrEqual(Math.max(...own));
             const margin = Math.ceil(each) + 8;

@@ -20,8 +20,8 @@ export interface Noise {
 }
 
 /**
- * The noise of a trace by second differences of neighbours, which slopes and all but the edge of an event
- * leave alone; smoothed by the middle of neighbouring bins, for noise grows and does not jump.
+ * The noise of a trace by second differences of neighbors, which slopes and all but the edge of an event
+ * leave alone; smoothed by the middle of neighboring bins, for noise grows and does not jump.
  */
 export function noiseAlong(levels: Float32Array): Noise {
   const count = Math.max(1, Math.ceil(levels.length / BIN));
@@ -84,11 +84,11 @@ function levelBefore(levels: Float32Array, end: number): number {
 const isLike = (levels: Float64Array, one: number, other: number): boolean =>
   Math.abs(levels[one]! - levels[other]!) < ALIKE_DB;
 
-/** Neighbours that are compared for the step of stored levels, and what is only a rounding of numbers, dB. */
+/** Neighbors that are compared for the step of stored levels, and what is only a rounding of numbers, dB. */
 const COMPARED = 2000;
 const ROUNDING = 2e-5;
 
-/** Steps in which levels are stored, dB: the least by which neighbours differ. Fine steps are hidden by noise. */
+/** Steps in which levels are stored, dB: the least by which neighbors differ. Fine steps are hidden by noise. */
 function storedStepOf(levels: Float32Array): number {
   const every = Math.max(1, Math.floor(levels.length / 2 / COMPARED));
   let least = Infinity;
@@ -110,7 +110,7 @@ const alongBins = (bins: Float64Array, storedStep: number): Noise => ({
 export const withBins = ({ storedStep }: Noise, bins: Float64Array): Noise =>
   alongBins(bins, storedStep);
 
-/** Noise that neighbours share: so many times as large as their differences say, but for the rounding of levels. */
+/** Noise that neighbors share: so many times as large as their differences say, but for the rounding of levels. */
 export function shared({ raw, storedStep }: Noise, times: number): Noise {
   const rounding = Math.max(FINEST, storedStep) ** 2 / 12;
   const bins = raw.map((deviation) => {

@@ -1,7 +1,7 @@
 import { slopeOf } from './correlation.ts';
 import type { Noise } from './noise.ts';
 
-/** So many neighbours are stored alike where levels go down in stairs, with little noise to part them. */
+/** So many neighbors are stored alike where levels go down in stairs, with little noise to part them. */
 const ALIKE = 0.6;
 /** A part of the trace at its front, where there is least noise, by which stairs are told. */
 const FRONT = 1 / 8;

@@ -74,20 +74,20 @@ function searchSplit(
 /** The part of a segment at either end in which steps are looked for apart. */
 const EDGE = 0.06;
 
-/** How often steps are moved to their places, for each moves its neighbours. */
+/** How often steps are moved to their places, for each moves its neighbors. */
 const ROUNDS = 3;
 
 interface Place {
   at: number;
   to: number;
   peak: number | null;
-  /** The neighbours between which it was moved to where it lies best. */
+  /** The neighbors between which it was moved to where it lies best. */
   between?: readonly [from: number, to: number];
 }
 
 /**
  * Reflections, and steps between straight segments, with their losses. A segment is split where two lines leave over the
- * least, again and again; then all are moved to where they lie best between their neighbours.
+ * least, again and again; then all are moved to where they lie best between their neighbors.
  * @param peaks reflections in order along the trace
  * @param start the first sample that counts, and `stop` the one after the last
  */
@@ -107,7 +107,7 @@ export function findSteps(
   return measured(segments, steps, peaks, width, start, stop);
 }
 
-/** Events with their losses; those that are no step once their neighbours are known are left out. */
+/** Events with their losses; those that are no step once their neighbors are known are left out. */
 function measured(
   segments: Segments,
   steps: readonly number[],
@@ -299,7 +299,7 @@ function merged(
   return list;
 }
 
-/** Moves each step to where it lies best between its neighbours, now that all are known. */
+/** Moves each step to where it lies best between its neighbors, now that all are known. */
 function settled(
   segments: Segments,
   places: readonly Place[],
@@ -312,7 +312,7 @@ function settled(
     if (place.peak !== null) return;
     const from = index === 0 ? start : list[index - 1]!.to;
     const to = index + 1 < list.length ? list[index + 1]!.at : stop;
-    // Half way to its neighbours at most, so that two steps never fall into one place.
+    // Half way to its neighbors at most, so that two steps never fall into one place.
     const room = roomOf(gap);
     const first = Math.max(from + room, Math.ceil((from + place.at) / 2));
     const last = Math.min(to - gap - room, Math.floor((place.at + to) / 2));

@@ -375,7 +375,7 @@ function findPeaks(
     let end = at;
     const most = Math.min(stop, at + 6 * gap + 60);
     while (end < most && levels[end]! > before + bar / 2) top = Math.max(top, levels[end++]!);
-    // A sample far below its neighbours rises beside itself, and is no reflection.
+    // A sample far below its neighbors rises beside itself, and is no reflection.
     const isNarrow = end - at < Math.max(2, gap / 3) && top < before + 2 * bar;
     if (top < before + bar || isNarrow) {
       from = at + 1;

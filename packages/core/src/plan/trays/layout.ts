@@ -65,7 +65,7 @@ interface Laid {
 /**
  * Lays tubes and ribbons out on trays. In this order: no tray over its capacity or with the wrong kind
  * of sleeve; as few tubes and ribbons split as it finds; as few trays; the spare places asked for;
- * neighbours beside each other. Bounds proven from below stand beside the result.
+ * neighbors beside each other. Bounds proven from below stand beside the result.
  */
 export function layOutTrays(task: LayoutTask): Layout {
   const made = new Set(task.fixed.map(fibersKey));

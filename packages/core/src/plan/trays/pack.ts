@@ -2,8 +2,8 @@
 export type Packing = number[][];
 
 /**
- * Packs items into as few bins as it finds. First in their own order, so that neighbours stay
- * neighbours; then by size; then bin after bin as full as can be round the largest item left (minimum
+ * Packs items into as few bins as it finds. First in their own order, so that neighbors stay
+ * neighbors; then by size; then bin after bin as full as can be round the largest item left (minimum
  * bin slack: Gupta and Ho, A new heuristic algorithm for the one-dimensional bin-packing problem,
  * Production Planning & Control 10, 1999, from memory). The first of the best is taken.
  * @param weights of the items, whole numbers, each at most the largest capacity

@@ -169,7 +169,7 @@ const PARTS: Readonly<Record<string, string>> = {
   units: 'units',
   name: 'name',
   route: 'route',
-  schemeId: 'colour scheme',
+  schemeId: 'color scheme',
   trayCapacity: 'tray capacity',
   practiceOnly: 'practice only',
 };

@@ -5,7 +5,7 @@ export const setupPage = phrases({
   aSingleFiber: 'a single fiber',
   beginTheSession: 'Begin the session',
   chooseASplicerAndWhatFits:
-    'Choose a splicer and what fits is set. Your own ones are in the Kit, under Instruments.',
+    'Choose a splicer. Matching programs are set for you. Your own ones are in the Kit, under Instruments.',
   cleaveLength: 'Cleave length',
   cleaver: 'Cleaver',
   countFibers: '{count} fibers',

@@ -3,7 +3,7 @@ import { phrases } from '../../phrases.ts';
 /** Texts of `apps/web/src/bench/shift/ShiftAnswer.tsx`. */
 export const shiftAnswer = phrases({
   aFlippedRibbonPutsTwelveCircuits:
-    'A flipped ribbon puts twelve circuits wrong, and every splice reads well: count the colours twice.',
+    'A flipped ribbon puts twelve circuits wrong, and every splice reads well: count the colors twice.',
   applicatorPads: 'Applicator pads',
   fromSimulationRunsHandsVarySplices:
     'From {runs} simulation runs: hands vary, splices are redone, heaters and splicers overlap.',

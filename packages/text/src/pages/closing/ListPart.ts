@@ -14,5 +14,5 @@ export const listPart = phrases({
   shardsCutEyesSkinFoodThey:
     'Shards cut: eyes, skin, food; they go into a closed container. Where the law or the company asks for a qualified person, that person does it.',
   traysAndTubes: 'Trays and tubes',
-  whatThePlanSaysAndWhat: 'What the plan says and what is there',
+  whatThePlanSaysAndWhat: 'Plan and as-built',
 });

@@ -6,7 +6,7 @@ export const visitsPart = phrases({
   freshNew: '{fresh} new',
   goToTheBench: 'Go to the Bench',
   saveAndLeave: 'Save and leave',
-  leavingSayWhatWasDoneMounted: 'Leaving? Say what was done: mounted, labelled, locked.',
+  leavingSayWhatWasDoneMounted: 'Leaving? Say what was done: mounted, labeled, locked.',
   openedAgainOnlyWhatChanges: 'Opened again: only what changes',
   planTheCutOverAnew: 'Plan the cut-over anew',
   planWhatChanges: 'Plan what changes',

@@ -2,7 +2,7 @@ import { phrases } from '../../phrases.ts';
 
 /** Texts of `apps/web/src/kit/KitPage.tsx`. */
 export const kitPage = phrases({
-  allYouRecordedIsOnThe: 'All you recorded is on the server.',
+  allYouRecordedIsOnThe: 'All your work is on the server.',
   asTheSystem: 'As the system',
   csvOrXlsx: 'CSV or XLSX',
   csvOrXlsxWithAPreview: 'CSV or XLSX, with a preview',

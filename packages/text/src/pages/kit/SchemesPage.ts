@@ -3,14 +3,14 @@ import { phrases } from '../../phrases.ts';
 /** Texts of `apps/web/src/kit/SchemesPage.tsx`. */
 export const schemesPage = phrases({
   changeName: 'Change {name}',
-  colourSchemeName: 'Colour scheme {name}',
-  coloursInOrder: 'Colours in order',
-  coloursInOrderNameLettersRrggbb: 'Colours in order: name, letters, #RRGGBB',
+  colourSchemeName: 'Color scheme {name}',
+  coloursInOrder: 'Colors in order',
+  coloursInOrderNameLettersRrggbb: 'Colors in order: name, letters, #RRGGBB',
   lineNumber: 'Line {number}: ',
   makeMyOwnFrom: 'Make my own from {name}',
   sourcePastTheLastColourThe:
-    'Source: {source} Past the last colour the order repeats with a {mark}.',
-  marksPastTheLastColour: 'Marks past the last colour',
+    'Source: {source} Past the last color the order repeats with a {mark}.',
+  marksPastTheLastColour: 'Marks past the last color',
   ring: 'Ring',
   saveTheScheme: 'Save the scheme',
   schemeName: 'Scheme name',

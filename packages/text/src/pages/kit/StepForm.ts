@@ -12,7 +12,7 @@ export const stepForm = phrases({
   onlyForCablesThatAre: 'Only for cables that are',
   onlyForCablesThatEnterAs: 'Only for cables that enter as',
   ownWords: 'Own words',
-  putInAFigure: 'Put in a figure of the profile',
+  putInAFigure: 'Insert profile value',
   secondsToWait: 'Seconds to wait',
   takeTheStepOut: 'Take the step out',
   unit: 'Unit',

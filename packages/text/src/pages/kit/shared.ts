@@ -9,7 +9,7 @@ export const kitShared = phrases({
   closureName: 'Closure {name}',
   closures: 'Closures',
   closures2: '{closures, plural, one {# closure} other {# closures}}',
-  colourSchemes: 'Colour schemes',
+  colourSchemes: 'Color schemes',
   copyName: 'Copy {name}',
   editName: 'Edit {name}',
   hardware: 'Hardware',
@@ -17,7 +17,8 @@ export const kitShared = phrases({
   instruments: 'Instruments',
   isHereAlreadyChooseAnotherName: '{data} is here already: choose another name.',
   nameCopy: '{name}, copy',
-  newLimitsJudgeEverySpliceAnew: 'New limits judge every splice anew. The evidence stays as it is.',
+  newLimitsJudgeEverySpliceAnew:
+    'New limits apply to every splice. Recorded readings do not change.',
   notSaved: 'Not saved.',
   packTheVan: 'Pack the van',
   projectAndLimits: 'Project and limits',

@@ -41,7 +41,7 @@ export const linksPages = phrases({
   record: 'Record',
   recordAndNext: 'Record, next fiber',
   lossIs: 'Loss {loss} dB',
-  typeWhatTheMeterShows: 'Type what the meter shows',
+  typeWhatTheMeterShows: 'Enter the meter reading',
   allMeasured: 'All fibers of this cable are measured at {wavelengthNm} nm from {from}.',
   previousFiber: 'Fiber before',
   nextFiber: 'Next fiber',

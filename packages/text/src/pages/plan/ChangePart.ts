@@ -30,7 +30,7 @@ export const changePart = phrases({
     '{cableA} {fiberA} to {cableB} {fiberB}, {tray, plural, =0 {at its port} other {tray {tray} slot {slot}}}',
   whatIsRecordedOfThemStays:
     'What is recorded of them stays with the closure; their fibers and slots are free for others.',
-  whatItChanges: 'What it changes',
+  whatItChanges: 'Changes',
   decidedBy: 'Decided by',
   whyTheyAreRemoved: 'Why they are removed',
   andRestMore: '; and {rest} more',

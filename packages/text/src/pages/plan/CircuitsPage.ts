@@ -11,7 +11,7 @@ export const circuitsPage = phrases({
   network: 'Network',
   noCablesYet: 'No cables yet',
   shiftsAndFlipsAgainstTheNeighbours:
-    'Shifts and flips against the neighbours, loops, and unassigned ends.',
+    'Shifts and flips against the neighbors, loops, and unassigned ends.',
   theFiberIsCut:
     'The cable goes on, but this fiber is cut where a leg of it is spliced. Its {circuits} pieces carry separate circuits, shown one below the other.',
   theFiberComesBackToWhere:

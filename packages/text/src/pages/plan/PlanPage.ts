@@ -3,7 +3,7 @@ import { phrases } from '../../phrases.ts';
 /** Texts of `apps/web/src/plan/PlanPage.tsx`. */
 export const planPage = phrases({
   closeTheLineBuilder: 'Close the line builder',
-  howALineReads: 'How a line reads.',
+  howALineReads: 'Plan syntax',
   line: 'Line {line}. ',
   buildALine: 'Build a line',
   notNamedYet: 'Not named yet',

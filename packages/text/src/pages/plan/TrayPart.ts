@@ -3,7 +3,7 @@ import { phrases } from '../../phrases.ts';
 /** Texts of `apps/web/src/plan/TrayPart.tsx`. */
 export const trayPart = phrases({
   addTraysFor: 'Add {trays, plural, one {# tray} other {# trays}} for {method}',
-  allSplicesKeepTheirPlaces: 'All splices keep their places.',
+  allSplicesKeepTheirPlaces: 'No splice changes its slot.',
   changeTheTrays: 'Change the trays',
   keepTheirPlaces: 'keep their places',
   laidOutAnew: 'laid out anew',
@@ -13,7 +13,7 @@ export const trayPart = phrases({
   nothingPlannedYet: 'Nothing planned yet.',
   onTrayMadeSplicesStayWhere: 'On tray {tray}. Made splices stay where they are.',
   singleFibers: 'single fibers',
-  sparePlacesToKeepOnA: 'Spare places to keep on a tray',
+  sparePlacesToKeepOnA: 'Spare slots per tray',
   splicesNotMadeYet: 'Splices not made yet',
   splitsOfTubesAndRibbonsNo:
     '{splits, plural, one {# split} other {# splits}} of tubes and ribbons (no layout has fewer than {leastSplits})',

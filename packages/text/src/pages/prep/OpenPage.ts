@@ -6,7 +6,7 @@ export const openPage = phrases({
   addACableThatEnters: 'Add a cable that enters',
   addName: 'Add {name}',
   enterHereToo: 'Enter here too.',
-  fromTheClosureToWhereIt: 'From the closure to where it is spliced',
+  fromTheClosureToWhereIt: 'Cable length to the splicing place',
   hardware: 'Hardware',
   namePlugs: '{name}: {plugs, plural, one {# plug} other {# plugs}}',
   howDoesItEnter: 'How does {name} enter?',

@@ -3,7 +3,7 @@ import { phrases } from '../../phrases.ts';
 /** Texts of `apps/web/src/projects/UnitFields.tsx`. */
 export const unitFields = phrases({
   altitude: 'Altitude',
-  chooseSingleUnits: 'Choose single units',
+  chooseSingleUnits: 'Set each unit',
   distancesAlongTheRoute: 'Distances along the route',
   hideTheSingleUnits: 'Hide the single units',
   metric: 'Metric',

@@ -12,7 +12,7 @@ export const closureSheet = phrases({
   fiberNameTraySlot:
     '{fiberName} · {tray, plural, =0 {at its port} other {tray {tray} slot {slot}}}',
   goOnSplicing: 'Go on splicing',
-  itsRecord: 'Its record',
+  itsRecord: 'Details',
   meanOfTrayOverItsLimit: 'Mean of tray {traysOver} over its limit.',
   noSplice: 'no splice',
   noSpliceOfItFailsAlone:

@@ -27,7 +27,7 @@ export const budgetPage = phrases({
   throughSplitters: 'Through {splitters}: at most {loss} dB.',
   theMostOfEveryPart: 'the most of every part',
   thePowerBudget: 'the power budget',
-  whatThePartsLose: 'What the parts lose',
+  whatThePartsLose: 'Loss by component',
   nmOfDbExpected:
     '{wavelengthNm} nm: {measured, select, calculated {calculated} measured {measured} other {measured, with {assumed} dB assumed for connectors and splitters,}} {loss} of {most} dB, expected {expected} ± {spread}; {margin}',
 });

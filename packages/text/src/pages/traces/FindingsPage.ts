@@ -18,7 +18,7 @@ export const findingsPage = phrases({
     'Findings come from OTDR traces of both ends. The simulated OTDR shoots them without a device.',
   goodToKnow: 'Good to know',
   inTheLedger: 'In the Ledger.',
-  lengthsThatAreWrittenWrongly: 'Lengths that are written wrongly',
+  lengthsThatAreWrittenWrongly: 'Recorded lengths that do not match',
   seeCircuits: 'See {circuits}',
   noTracesYet: 'No traces yet',
   nothingToRepair: 'nothing to repair',

@@ -6,5 +6,5 @@ export const traceAlerts = phrases({
   lookAt: 'Traces: look at this.',
   takeInHand: 'Take it in hand',
   more: '{more, plural, one {# more splice} other {# more splices}} by what traces show.',
-  seeTheTraces: 'See what traces show',
+  seeTheTraces: 'Show traces',
 });

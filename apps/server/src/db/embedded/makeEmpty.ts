@@ -1,6 +1,6 @@
 import { rm } from 'node:fs/promises';
 import { fileURLToPath } from 'node:url';
-import { openFolder } from '../src/db/client.ts';
+import { openFolder } from '../client.ts';
 
 /** Makes the empty database that each new data folder begins as, beside this file of the built server. */
 const FOLDER = fileURLToPath(new URL('./empty-database', import.meta.url));

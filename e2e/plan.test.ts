@@ -194,7 +194,7 @@ describe('planning a closure on a phone', () => {
 
   step('a cable is taken out and described again: kind, diameter, loop, tubes', async () => {
     await press(page(), 'Change how S enters');
-    await press(page(), 'Take S out of this closure');
+    await press(page(), 'Remove S from this closure');
     await sees(page(), /Enter here too\. S: spliced in this closure/);
     await press(page(), 'Add S');
     await sees(page(), /Cable S 12 fibers: drop · drop Measure\./);

@@ -9250,4 +9250,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = '182f9f61e7c4e4a3';
+export const API_DIGEST = '0d1bd7a5e9ebe103';

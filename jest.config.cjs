@@ -6,7 +6,14 @@ const node = { testEnvironment: 'node', transform: swc, extensionsToTreatAsEsm: 
 
 module.exports = {
   projects: [
-    { ...node, displayName: 'core', rootDir: 'packages/core' },
+    {
+      ...node,
+      displayName: 'core',
+      rootDir: 'packages/core',
+      moduleNameMapper: {
+        '^fast-check$': require.resolve('./packages/core/testing/properties.cjs'),
+      },
+    },
     {
       ...node,
       displayName: 'client',

@@ -4,7 +4,10 @@ module.exports = {
   displayName: 'server',
   testEnvironment: 'node',
   globalSetup: '<rootDir>/src/testing/pack.mjs',
-  moduleNameMapper: MAPPED,
+  moduleNameMapper: {
+    ...MAPPED,
+    '^fast-check$': require.resolve('../../packages/core/testing/properties.cjs'),
+  },
   transform: {
     '^.+\\.tsx?$': [
       '@swc/jest',

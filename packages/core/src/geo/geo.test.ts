@@ -97,10 +97,12 @@ describe('a place along a line', () => {
         (lon, lat) => {
           const { meters, off } = alongLine(line)([lon, lat]);
           const corner = Math.min(...line.map((point) => metersBetween(point, [lon, lat])));
-          return off <= corner * 1.0001 + 0.01 && meters >= 0 && meters <= lineLength(line) + 1e-6;
+          // The plane that the nearest piece is looked for on loses 0.2 % at 60 km.
+          const lost = 0.01 + corner * 0.002 * Math.min(1, corner / 60_000);
+          return off <= corner + lost && meters >= 0 && meters <= lineLength(line) + 1e-6;
         },
       ),
-      { numRuns: 50 },
+      { numRuns: 300, examples: [[-21.9659473379662, -42.88737593318575]] },
     );
   });
 });

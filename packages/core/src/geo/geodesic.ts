@@ -95,7 +95,10 @@ function leastOff(
   return aside * aside + above * above;
 }
 
-/** Finds the nearest point of a line for many places: the line is measured once. */
+/**
+ * Finds the nearest point of a line for many places: the line is measured once. `off` is right to a centimeter beside the
+ * line, and up to 0.2 % too large for a place that is 60 km away.
+ */
 export function alongLine(points: readonly Position[]): (place: Position) => Along {
   const { points: fine, meters } = measured(points);
   const stretches = stretchesOf(fine);

@@ -173,7 +173,7 @@ export async function removeServer(server: Server): Promise<void> {
  */
 export const startBrowser = (more: readonly string[] = []): Promise<Browser> =>
   puppeteer.launch({
-    executablePath: process.env.CHROMIUM || '/usr/bin/chromium',
+    executablePath: process.env.CHROMIUM || '/usr/bin/chromium-headless-shell',
     args: [
       '--headless',
       '--no-sandbox',
@@ -220,6 +220,7 @@ export async function newPerson(
     if (!asked.startsWith(server.url) && !/^(data|blob):/.test(asked))
       trouble.push(`other host: ${asked}`);
   });
+  await page.evaluateOnNewDocument(countAsked);
   if (name) {
     await page.goto(`${server.url}/favicon.ico`);
     await page.evaluate((value) => localStorage.setItem('cordel.person', value), name);
@@ -227,14 +228,81 @@ export async function newPerson(
   return { page, context, trouble };
 }
 
+/** How long a page asks for nothing before it is taken for quiet. */
+const QUIET_MS = 100;
+
+/** Counts in the page what it has asked for and not yet got: answers, and scripts that come when they are needed. */
+function countAsked(): void {
+  const asked = { open: 0, quietSince: performance.now() };
+  Object.assign(window, { asked });
+  const begin = () => {
+    asked.open++;
+    let isOver = false;
+    return () => {
+      if (isOver) return;
+      isOver = true;
+      asked.open--;
+      asked.quietSince = performance.now();
+    };
+  };
+  const own = window.fetch.bind(window);
+  window.fetch = async (input, init) => {
+    const end = begin();
+    try {
+      const answer = await own(input, init);
+      // A stream stays open.
+      if (answer.headers.get('content-type')?.startsWith('text/event-stream')) end();
+      // What is read of it is in the page a moment later.
+      else
+        void answer
+          .clone()
+          .arrayBuffer()
+          .catch(() => undefined)
+          .finally(end);
+      return answer;
+    } catch (error) {
+      end();
+      throw error;
+    }
+  };
+  new MutationObserver((changes) => {
+    for (const { addedNodes } of changes)
+      for (const node of addedNodes)
+        if (node instanceof HTMLScriptElement && node.src) {
+          const end = begin();
+          node.addEventListener('load', end);
+          node.addEventListener('error', end);
+        }
+  }).observe(document, { childList: true, subtree: true });
+}
+
+/** Waits until the page shows something and has had an answer to all that it asked for. */
+async function isQuiet(page: Page): Promise<void> {
+  await page.waitForFunction(
+    (quietMs) => {
+      const { asked } = window as unknown as { asked: { open: number; quietSince: number } };
+      return (
+        document.readyState === 'complete' &&
+        document.body.innerText.trim() !== '' &&
+        asked.open === 0 &&
+        performance.now() - asked.quietSince > quietMs
+      );
+    },
+    { polling: 50 },
+    QUIET_MS,
+  );
+}
+
 /** Opens an address, and waits until the page has what it shows; streams stay open. */
 export async function visit(page: Page, url: string): Promise<void> {
-  await page.goto(url, { waitUntil: 'networkidle2' });
+  await page.goto(url, { waitUntil: 'domcontentloaded' });
+  await isQuiet(page);
 }
 
 /** Loads a page anew, as {@link visit} does. */
 export async function revisit(page: Page): Promise<void> {
-  await page.reload({ waitUntil: 'networkidle2' });
+  await page.reload({ waitUntil: 'domcontentloaded' });
+  await isQuiet(page);
 }
 
 /**
@@ -302,8 +370,12 @@ export async function fill(page: Page, name: string, text: string): Promise<void
   );
   await field!.click({ count: 3 });
   await field!.press('Backspace');
-  await field!.type(text);
+  await write(page, text);
 }
+
+/** A long text comes at once, as from a phone's suggestions: each key draws a page anew. */
+const write = (page: Page, text: string): Promise<void> =>
+  text.length > 4 ? page.keyboard.sendCharacter(text) : page.keyboard.type(text);
 
 const shownText = (page: Page) => page.evaluate(() => document.body.innerText);
 
@@ -336,7 +408,7 @@ export async function writeLines(page: Page, text: string): Promise<void> {
   await page.keyboard.down('Control');
   await page.keyboard.press('a');
   await page.keyboard.up('Control');
-  await page.keyboard.type(text);
+  await write(page, text);
 }
 
 /** Waits until the page shows a text, and fails with what it shows instead. */

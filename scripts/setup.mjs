@@ -64,15 +64,18 @@ export function installPackages() {
   writeFileSync(mark, wanted);
 }
 
-/** The browser's path; installs Debian's Chromium where there is none. */
+/**
+ * The browser's path; installs Debian's Chromium where there is none: its headless shell, which takes a fifth less of the
+ * machine than the whole browser.
+ */
 export function installChromium() {
   const found = () =>
-    [process.env.CHROMIUM, '/usr/bin/chromium', '/usr/bin/chromium-browser'].find(
+    [process.env.CHROMIUM, '/usr/bin/chromium-headless-shell'].find(
       (path) => path && existsSync(path),
     );
   if (!found()) {
     console.log('Installing Chromium …');
-    installDebian('chromium');
+    installDebian('chromium-headless-shell');
   }
   return found();
 }

@@ -220,7 +220,6 @@ export async function newPerson(
     if (!asked.startsWith(server.url) && !/^(data|blob):/.test(asked))
       trouble.push(`other host: ${asked}`);
   });
-  await page.evaluateOnNewDocument(countAsked);
   if (name) {
     await page.goto(`${server.url}/favicon.ico`);
     await page.evaluate((value) => localStorage.setItem('cordel.person', value), name);
@@ -276,14 +275,13 @@ function countAsked(): void {
   }).observe(document, { childList: true, subtree: true });
 }
 
-/** Waits until the page shows something and has had an answer to all that it asked for. */
+/** Waits until a page is shown and has had an answer to all that it asked for. */
 async function isQuiet(page: Page): Promise<void> {
   await page.waitForFunction(
     (quietMs) => {
       const { asked } = window as unknown as { asked: { open: number; quietSince: number } };
       return (
-        document.readyState === 'complete' &&
-        document.body.innerText.trim() !== '' &&
+        document.querySelector('[role="main"]') !== null &&
         asked.open === 0 &&
         performance.now() - asked.quietSince > quietMs
       );
@@ -293,17 +291,25 @@ async function isQuiet(page: Page): Promise<void> {
   );
 }
 
-/** Opens an address, and waits until the page has what it shows; streams stay open. */
-export async function visit(page: Page, url: string): Promise<void> {
-  await page.goto(url, { waitUntil: 'domcontentloaded' });
+const counted = new WeakSet<Page>();
+
+/** Sends a page somewhere, and waits until it has what it shows there; streams stay open. */
+async function go(page: Page, send: () => Promise<unknown>): Promise<void> {
+  if (!counted.has(page)) {
+    await page.evaluateOnNewDocument(countAsked);
+    counted.add(page);
+  }
+  await send();
   await isQuiet(page);
 }
 
+/** Opens an address, and waits until the page has what it shows. */
+export const visit = (page: Page, url: string): Promise<void> =>
+  go(page, () => page.goto(url, { waitUntil: 'domcontentloaded' }));
+
 /** Loads a page anew, as {@link visit} does. */
-export async function revisit(page: Page): Promise<void> {
-  await page.reload({ waitUntil: 'domcontentloaded' });
-  await isQuiet(page);
-}
+export const revisit = (page: Page): Promise<void> =>
+  go(page, () => page.reload({ waitUntil: 'domcontentloaded' }));
 
 /**
  * Presses what a selector finds. A list that settles moves its rows: it is pressed once it stands still, and

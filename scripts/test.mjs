@@ -41,8 +41,7 @@ const STEPS = {
   },
   e2e: async () => {
     await build();
-    // A page and its server take both cores of a small machine: stories beside each other would wait for one another.
-    jest(['e2e'], MODULES, ['--maxWorkers=1', PATIENT]);
+    jest(['e2e'], MODULES, ['--maxWorkers=2', PATIENT]);
   },
 };
 

@@ -4,15 +4,14 @@ import { build, installChromium, installPackages, installPostgres, npx } from '.
  * The random tests with their full counts, by seeds that differ from day to day: a failure prints its seed, and the
  * settings that repeat it. `npm run test:long -- walker` runs one.
  */
+const SEED = String(Date.now() % 1e8);
 const LONG = {
+  properties: ['core', '', { CORDEL_SEED: SEED, CORDEL_RUNS: '10' }],
+  regimes: ['standin', 'regimes', { CORDEL_TRACES: '60' }],
   power: ['server', 'db/embedded/powerCut', { CORDEL_POWER_CUTS: '60' }],
   networks: ['server', 'networks', { CORDEL_NETWORKS: '200' }],
   figures: ['e2e', 'figures', { CORDEL_NETWORKS: '40' }],
-  fuzz: [
-    'built',
-    'fuzz',
-    { CORDEL_FUZZ_COUNT: '40000', CORDEL_FUZZ_SEED: String(Date.now() % 1e8) },
-  ],
+  fuzz: ['built', 'fuzz', { CORDEL_FUZZ_COUNT: '40000', CORDEL_FUZZ_SEED: SEED }],
   walker: ['e2e', 'walker', { CORDEL_WALK: 'kinds' }],
 };
 

@@ -175,9 +175,8 @@ export function createApi({
     log?.error(withoutValues(error), 'request failed');
     return answer(c, new Problem(500, say('serverError')));
   });
-  const onFailure = (error: unknown) => {
-    if (!(error instanceof Problem) && !fromDatabase(error))
-      log?.error(withoutValues(error), 'an import failed');
+  const logged = (what: string) => (error: unknown) => {
+    if (!(error instanceof Problem) && !fromDatabase(error)) log?.error(withoutValues(error), what);
   };
   const routed = app
     .route('/api', accountRoutes(accounts))
@@ -203,8 +202,8 @@ export function createApi({
     .route('/api', linkRoutes)
     .route('/api', fiberProofRoutes)
     .route('/api', uploadRoutes)
-    .route('/api', exchangeRoutes({ folder, room, owner, onFailure }))
-    .route('/api', handoverRoutes({ folder, room, store }))
+    .route('/api', exchangeRoutes({ folder, room, owner, onFailure: logged('an import failed') }))
+    .route('/api', handoverRoutes({ folder, room, store, onFailure: logged('a package failed') }))
     .route(
       '/api',
       router()

@@ -56,6 +56,30 @@ describe('the chain of a record', () => {
     expect(await check()).toEqual(second);
   });
 
+  it('has an entry whose id was sent in capitals under the id that the database gives it', async () => {
+    const leave = () => ({
+      kind: 'leave',
+      id: uuid().toUpperCase(),
+      closureId: document.closures[0]!.id.toUpperCase(),
+      by: 'M.',
+      at: '2026-05-04T20:15:00.000Z',
+    });
+    const path = `/closures/${document.closures[0]!.id}/closing`;
+    const entry = leave();
+    expect((await api.post(path, { entries: [entry] })).status).toBe(200);
+    const { entries } = (await api.get(path)).body as { entries: { id: string }[] };
+    expect(entries.map(({ id: own }) => own)).toEqual([entry.id.toLowerCase()]);
+    expect(await check()).toMatchObject({ links: 1, problems: [] });
+    // One that was kept in capitals before ids were written alike.
+    const old = leave();
+    await rowsOf(
+      api.db,
+      sql`insert into closing_entries (id, closure_id, kind, entry)
+          values (${old.id}, ${old.closureId}, 'leave', ${JSON.stringify(old)}::jsonb)`,
+    );
+    expect(await check()).toMatchObject({ links: 2, problems: [] });
+  });
+
   it('has what came in by a document too, and no other project’s', async () => {
     const other = smallDocument();
     await api.post('/documents', { ...other, evidence: provenBy(other.splices[0]!.id, 20) });

@@ -61,6 +61,12 @@ const without = <Row extends { seq: number; at: Date }>({ seq: _seq, at, ...rest
   at: at.toISOString(),
 });
 
+/** By the id of the row: that of the entry may be written in capitals. */
+const digestedRow = ({ id, entry }: { id: string; entry: object }): [string, string] => [
+  id,
+  entryDigest(entry),
+];
+
 /** Digests of entries of one kind as they are now, by id. An id that is not there has none. */
 async function digestsOfKind(
   db: Db,
@@ -79,20 +85,20 @@ async function digestsOfKind(
     }
     case 'closing': {
       const rows = await db
-        .select({ entry: closingEntries.entry })
+        .select({ id: closingEntries.id, entry: closingEntries.entry })
         .from(closingEntries)
         .where(inArray(closingEntries.id, [...ids]));
-      return digested(rows.map(({ entry }) => entry));
+      return rows.map(digestedRow);
     }
     case 'instrumentLog': {
       const rows = await db
-        .select({ entry: instrumentLog.entry })
+        .select({ id: instrumentLog.id, entry: instrumentLog.entry })
         .from(instrumentLog)
         .where(inArray(instrumentLog.id, [...ids]));
-      return digested(rows.map(({ entry }) => entry));
+      return rows.map(digestedRow);
     }
     case 'link':
-      return digested([...(await linksById(db, ids)).values()]);
+      return [...(await linksById(db, ids))].map(([id, entry]) => digestedRow({ id, entry }));
     case 'tracePlace':
       return digested(
         (

@@ -126,7 +126,7 @@ function refuseLater(entries: readonly Evidence[]): void {
 }
 
 /** Refuses entries that name a trace or a splicer's record of another project. */
-async function refuseStrays(db: Db, entries: readonly Evidence[]): Promise<void> {
+export async function refuseStrays(db: Db, entries: readonly Evidence[]): Promise<void> {
   const naming = entries.flatMap((entry, index) => {
     const traceId = entry.type === 'reading' ? entry.traceId : null;
     const recordId = entry.type === 'attempt' ? entry.recordId : null;
@@ -147,7 +147,7 @@ async function refuseStrays(db: Db, entries: readonly Evidence[]): Promise<void>
   throw problemAt(422, `/entries/${stray.index}/${stray.field}`, say('otherProject'));
 }
 
-/** Whether entries are recorded by what they are alone: they take no splicer's record, and retire nothing. */
+/** Whether entries change nothing but their own table: they take no splicer's record, and retire nothing. */
 export const isPlain = (entries: readonly Evidence[]): boolean =>
   takesOf(entries).length + retirementsOf(entries).size === 0;
 

@@ -1,5 +1,5 @@
 import type { Db } from '../db/client.ts';
-import { type Received, append, record } from './queries.ts';
+import { type Received, append, record, refuseStrays } from './queries.ts';
 
 interface Waiting {
   entry: Received;
@@ -56,6 +56,7 @@ class Line {
   private async isTaken(batch: readonly Waiting[]): Promise<boolean> {
     const entries = batch.map(({ entry }) => entry);
     try {
+      await refuseStrays(this.db, entries);
       return (await append(this.db, entries[0]!.type, entries)) === entries.length;
     } catch {
       return false;

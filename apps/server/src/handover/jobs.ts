@@ -118,6 +118,8 @@ interface Workplace {
   db: Db;
   folder: string;
   store: PackageStore;
+  /** Told what nobody is told in words. */
+  onFailure?: (error: unknown) => void;
 }
 
 /**
@@ -136,7 +138,7 @@ export function makePackage(place: Workplace, row: PackageRow): Promise<void> {
 }
 
 async function make(
-  { db, folder, store }: Workplace,
+  { db, folder, store, onFailure }: Workplace,
   row: PackageRow,
   cutOff: Promise<never>,
 ): Promise<void> {
@@ -162,7 +164,10 @@ async function make(
       await store.keep(row.id, file);
       return { state: 'done' as const, ...result };
     })
-    .catch((error: Error) => outcomeOf(error));
+    .catch((error: Error) => {
+      if (!(error instanceof Stopped || error instanceof Said)) onFailure?.(error);
+      return outcomeOf(error);
+    });
   // First nothing half-made is left, then it is said so.
   await worker?.terminate();
   await rm(making, { recursive: true, force: true });

@@ -119,11 +119,12 @@ interface HandoverSetting {
   folder: string;
   /** On its disk. */
   room: Room;
+  onFailure?: (error: unknown) => void;
   /** Where they are kept. */
   store: PackageStore;
 }
 
-export const handoverRoutes = ({ folder, room, store }: HandoverSetting) =>
+export const handoverRoutes = ({ folder, room, store, onFailure }: HandoverSetting) =>
   router()
     .openapi(list, async (c) => {
       const { projectId } = c.req.valid('param');
@@ -149,7 +150,7 @@ export const handoverRoutes = ({ folder, room, store }: HandoverSetting) =>
         .onConflictDoNothing()
         .returning();
       // Where the database is gone meanwhile, whoever asks later is told that it was cut off.
-      if (fresh) makePackage({ db, folder, store }, fresh).catch(() => undefined);
+      if (fresh) makePackage({ db, folder, store, onFailure }, fresh).catch(() => undefined);
       return c.json({ id: asked.id }, 200);
     })
     .openapi(stop, async (c) => {

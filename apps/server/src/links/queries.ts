@@ -25,10 +25,10 @@ export async function linksById(
 ): Promise<ReadonlyMap<string, LinkEntry>> {
   if (ids.length === 0) return new Map();
   const rows = await db
-    .select({ entry: linkEntries.entry })
+    .select({ id: linkEntries.id, entry: linkEntries.entry })
     .from(linkEntries)
     .where(inArray(linkEntries.id, [...ids]));
-  return new Map(rows.map(({ entry }) => [entry.id, entry]));
+  return new Map(rows.map(({ id, entry }) => [id, entry]));
 }
 
 /** Appends entries in their order; the same entry sent again changes nothing. */

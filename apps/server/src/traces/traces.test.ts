@@ -6,7 +6,7 @@ import type { ProjectDocument } from '@cordel/core/document';
 import { readSor, type BudgetMessage, type Finding, type ProofProblem } from '@cordel/core/otdr';
 import { rowsOf } from '../db/client.ts';
 import { type TestApi, renamed, startApi } from '../testing/api.ts';
-import { attemptOn, smallDocument } from '../testing/small.ts';
+import { attemptOn, readingOn, smallDocument } from '../testing/small.ts';
 
 let api: TestApi;
 let document: ProjectDocument;
@@ -156,6 +156,22 @@ describe('bringing traces in', () => {
     expect(await refused('delete from trace_places')).toMatch(/append-only/);
     expect(await refused(`update traces set found = found`)).toBe('');
   });
+});
+
+it('readings that come at the same moment name no trace of another project', async () => {
+  const { id: traceId } = await runImport(await shoot(11, 'AB', 1550), () => null);
+  const other = smallDocument();
+  expect((await api.post('/documents', other)).status).toBe(200);
+  const attempts = other.splices.slice(0, 6).map(({ id }) => attemptOn(id, 20));
+  await api.record(attempts);
+  const answers = await Promise.all(
+    attempts.map((attempt) =>
+      api.post('/evidence', {
+        entries: [{ ...readingOn(attempt, 'AB', 1550, 20), traceId }],
+      }),
+    ),
+  );
+  expect(answers.map(({ status }) => status)).toEqual(attempts.map(() => 422));
 });
 
 describe('from traces to verdicts', () => {

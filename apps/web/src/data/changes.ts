@@ -10,6 +10,7 @@ import {
 import type { Evidence, ReceivedRecord } from '@cordel/core';
 import { api } from './api';
 import { isOwn, queryClient, renewal } from './client';
+import { forgetEarly } from './early';
 
 /** What is asked for again where somebody has written something of a kind, by the first part of its key. */
 const RENEWED: Record<Change['kind'], readonly string[]> = {
@@ -46,6 +47,7 @@ const appendTo =
 
 /** Lays what others wrote over what is shown, and asks again for what follows from it. */
 function showChanges(projectId: string, changes: readonly Change[]): void {
+  forgetEarly();
   const others = changes.filter((change) => !('entry' in change && isOwn(change.entry.id)));
   const evidence = others.flatMap((change): Evidence[] =>
     change.kind === 'evidence' ? [change.entry] : [],
@@ -112,7 +114,10 @@ export function useChanges(projectId: string, cursor: string | undefined, asOf: 
       projectId,
       cursor,
       onChanges: (changes) => showChanges(projectId, changes),
-      onReset: () => void queryClient.invalidateQueries(),
+      onReset: () => {
+        forgetEarly();
+        void queryClient.invalidateQueries();
+      },
       onLive: setLive,
     });
     return () => {

@@ -26,6 +26,7 @@ import {
 import { type Evidence, projectSchema } from '@cordel/core';
 import { api, apiAs } from './api';
 import { clockOffNow } from './clock';
+import { forgetEarly } from './early';
 import { layOver } from './layOver';
 import { onRestored } from './restored';
 import { Renewal } from './renewal';
@@ -175,6 +176,7 @@ function keepOwn({ input }: Write): void {
 
 /** Lays what was delivered over what is shown, where it stays while the server is asked again. */
 function onDelivered(write: Write): void {
+  forgetEarly();
   keepOwn(write);
   const waiting = [{ ...write, state: 'waiting' as const }];
   for (const key of TABLES)

@@ -11,3 +11,6 @@ export function takeEarly(path: string): Promise<Response> | undefined {
   if (early) window.cordelEarly?.delete(path);
   return early;
 }
+
+/** Forgets those that nobody has asked for yet: they are from before what was written since. */
+export const forgetEarly = (): void => window.cordelEarly?.clear();

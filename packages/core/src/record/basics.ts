@@ -4,8 +4,11 @@ import { issue } from './issue.ts';
 /** Version of project documents that are written. */
 export const DOCUMENT_VERSION = 5;
 
-/** UUID made by the client; version 7, so that ids sort by the time they were made. */
-export const idSchema = z.uuidv7({ error: issue('notUuid7') });
+/**
+ * UUID made by the client; version 7, so that ids sort by the time they were made. Small letters, as the database gives it
+ * back, whatever it was written in.
+ */
+export const idSchema = z.uuidv7({ error: issue('notUuid7') }).toLowerCase();
 
 /** A moment in UTC, as ISO 8601 with a Z. */
 export const timeSchema = z.iso

@@ -1,3 +1,4 @@
+import { DrizzleQueryError } from 'drizzle-orm';
 import { createHash } from 'node:crypto';
 import { mkdir, mkdtemp, readFile, rm, symlink, utimes } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
@@ -50,6 +51,8 @@ describe('a file of a package', () => {
     const error = (code: string) => Object.assign(new Error('x'), { code });
     expect(wordsOf(error('EACCES'))).toMatch(/may not write into its data folder/);
     expect(wordsOf(new Error('odd'))).toBe('The package could not be made: odd');
+    const statement = new DrizzleQueryError('select * from "splices"', ['Ana'], new Error('gone'));
+    expect(wordsOf(statement)).not.toMatch(/select|splices|Ana/);
   });
 });
 

@@ -4,6 +4,8 @@ export function wordsOf(error: Error): string {
   const { code } = error as NodeJS.ErrnoException;
   if (code === 'ENOSPC') return say('theDiskIsFullFreeSome');
   if (code === 'EACCES' || code === 'EROFS') return say('theServerMayNotWriteInto');
+  // The database's own message is a statement with its values.
+  if ('query' in error) return say('theRecordCouldNotBeRead');
   return say('thePackageCouldNotBeMade', { message: error.message });
 }
 

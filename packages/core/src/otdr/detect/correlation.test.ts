@@ -58,7 +58,7 @@ const REGIMES: [name: string, samples: number, noiseOf: (seed: number) => number
   ['smoothed over 12', 12, (seed) => smoothed(LENGTH, 12, seed)],
 ];
 
-const SEEDS = [11, 12, 13, 14, 15, 16, 17, 18];
+const SEEDS = [11, 12, 13, 14];
 
 // (1 + r) / (1 - r) and the width of a moving mean: Box and Jenkins, Time Series Analysis (from memory).
 describe.each(REGIMES)('noise that is %s', (_, samples, noiseOf) => {
@@ -95,7 +95,7 @@ describe.each(REGIMES)('noise that is %s', (_, samples, noiseOf) => {
         count++;
       });
     }
-    // One deviation covers 68 of a hundred and two 95; 48 joints are that many to within a sixth.
+    // One deviation covers 68 of a hundred and two 95; 24 joints are that many to within a fifth.
     expect(one / count).toBeGreaterThan(0.5);
     expect(one / count).toBeLessThan(0.88);
     expect(two / count).toBeGreaterThan(0.8);

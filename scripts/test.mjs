@@ -55,7 +55,8 @@ const QUICK_CHECKS = ['format', 'types', 'lint'];
 
 /** A busy machine takes a while to open a database: a test is given up after a minute, or as `more` says. */
 function jest(projects, flags = '', more = []) {
-  npx(['jest', '--selectProjects', ...projects, ...more], {
+  const order = `--testSequencer=${join(ROOT, 'scripts/longestFirst.cjs')}`;
+  npx(['jest', '--selectProjects', ...projects, order, ...more], {
     cwd: ROOT,
     env: { NODE_OPTIONS: flags, CHROMIUM: chromium, POSTGRES_BIN: postgres },
   });

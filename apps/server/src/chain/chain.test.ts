@@ -47,8 +47,10 @@ describe('the chain of a record', () => {
       closureId: document.closures[0]!.id,
       by: 'M.',
       at: '2026-05-04T20:15:00.000Z',
+      done: 'Tray 1 is spliced.',
     };
-    await api.post(`/closures/${entry.closureId}/closing`, { entries: [entry] });
+    const answer = await api.post(`/closures/${entry.closureId}/closing`, { entries: [entry] });
+    expect(answer.status).toBe(200);
     await api.record([attemptOn(document.splices[1]!.id, 20)]);
     const second = await check();
     expect(second.problems).toEqual([]);
@@ -63,6 +65,7 @@ describe('the chain of a record', () => {
       closureId: document.closures[0]!.id.toUpperCase(),
       by: 'M.',
       at: '2026-05-04T20:15:00.000Z',
+      done: 'Tray 1 is spliced.',
     });
     const path = `/closures/${document.closures[0]!.id}/closing`;
     const entry = leave();

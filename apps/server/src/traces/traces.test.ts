@@ -158,22 +158,6 @@ describe('bringing traces in', () => {
   });
 });
 
-it('readings that come at the same moment name no trace of another project', async () => {
-  const { id: traceId } = await runImport(await shoot(11, 'AB', 1550), () => null);
-  const other = smallDocument();
-  expect((await api.post('/documents', other)).status).toBe(200);
-  const attempts = other.splices.slice(0, 6).map(({ id }) => attemptOn(id, 20));
-  await api.record(attempts);
-  const answers = await Promise.all(
-    attempts.map((attempt) =>
-      api.post('/evidence', {
-        entries: [{ ...readingOn(attempt, 'AB', 1550, 20), traceId }],
-      }),
-    ),
-  );
-  expect(answers.map(({ status }) => status)).toEqual(attempts.map(() => 422));
-});
-
 describe('from traces to verdicts', () => {
   it('one direction is one-way; with the other it is the two-way average that decides', async () => {
     expect((await proof()).problems.map(({ message }) => message)).toEqual([
@@ -532,4 +516,20 @@ describe('a line that is not joined through yet', () => {
     expect((await api.get(`${path}/proof/circuits/${A().id}/999`)).status).toBe(404);
     expect((await api.get(`/traces/${uuid()}/file.sor`)).status).toBe(404);
   });
+});
+
+it('readings that come at the same moment name no trace of another project', async () => {
+  const { id: traceId } = await runImport(await shoot(11, 'AB', 1550), () => null);
+  const other = smallDocument();
+  expect((await api.post('/documents', other)).status).toBe(200);
+  const attempts = other.splices.slice(0, 6).map(({ id }) => attemptOn(id, 20));
+  await api.record(attempts);
+  const answers = await Promise.all(
+    attempts.map((attempt) =>
+      api.post('/evidence', {
+        entries: [{ ...readingOn(attempt, 'AB', 1550, 20), traceId }],
+      }),
+    ),
+  );
+  expect(answers.map(({ status }) => status)).toEqual(attempts.map(() => 422));
 });

@@ -4,6 +4,7 @@ import { type Socket, connect, createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { uiShared } from '@cordel/text/pages/ui/shared';
 import puppeteer, { type Browser, type BrowserContext, type Page } from 'puppeteer-core';
 
 /** The built server. */
@@ -278,16 +279,19 @@ function countAsked(): void {
 /** Waits until a page is shown and has had an answer to all that it asked for. */
 async function isQuiet(page: Page): Promise<void> {
   await page.waitForFunction(
-    (quietMs) => {
+    (quietMs, reading) => {
+      const main = document.querySelector<HTMLElement>('main, [role="main"]');
       const { asked } = window as unknown as { asked: { open: number; quietSince: number } };
       return (
-        document.querySelector('[role="main"]') !== null &&
+        main !== null &&
+        main.innerText.trim() !== reading &&
         asked.open === 0 &&
         performance.now() - asked.quietSince > quietMs
       );
     },
     { polling: 50 },
     QUIET_MS,
+    uiShared('reading'),
   );
 }
 

@@ -13,6 +13,7 @@ import {
   makeProject,
   newId,
   newPerson,
+  outboxIsSent,
   press,
   pressMore,
   pressText,
@@ -540,6 +541,8 @@ describe('records that are not as they should be', () => {
       await press(page(), 'Back to the Bench');
       await inHand(9100);
       await press(page(), 'Save, next');
+      await sees(page(), 'tray 7 slot 11');
+      await outboxIsSent(page());
     },
   );
 
@@ -578,6 +581,13 @@ describe('seeing trouble, planning, practising', () => {
     await sees(page(), /Blade\. Cleave angles rise: about \d\.\d degrees now/);
     await press(page(), 'Log the blade');
     await press(page(), 'Blade turned');
+    await until(async () => {
+      const { log } = await readApi<{ log: { kind: string; what?: string }[] }>(
+        server,
+        `/projects/${projectId}/bench`,
+      );
+      return log.some(({ kind, what }) => kind === 'blade' && what === 'turned');
+    }, 'the turn of the blade is sent');
     await go('/charts');
     await sees(page(), /Cleave angles too few yet/);
     await seesNot(page(), 'Cleave angles rise');

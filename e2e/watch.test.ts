@@ -110,7 +110,7 @@ describe('traces that come in while a crew is at the closure', () => {
     await shootAll('BA');
     await sees(person.page, /Traces: resplice before the tray is closed. A 3 to B 3/);
     await told('finding');
-    expect(await traces()).toHaveLength(10);
+    await until(async () => (await traces()).length === 10, 'all ten traces are sent');
   });
 
   step('the splice is taken in hand from there', async () => {
@@ -124,7 +124,7 @@ describe('traces that come in while a crew is at the closure', () => {
     const path = join(folder, 'A-006_AB_1550.sor');
     await writeFile(path, bytes.subarray(0, 9000));
     await told('notWhole', 'A-006_AB_1550.sor');
-    expect(await traces()).toHaveLength(10);
+    await until(async () => (await traces()).length === 10, 'all ten traces are sent');
     await appendFile(path, bytes.subarray(9000));
     await told('sent', 'A-006_AB_1550.sor');
     expect(await traces()).toHaveLength(11);

@@ -1,8 +1,11 @@
 import { enterHistory } from './sheetHistory';
 
 const sheet = () => (window.history.state as { sheet?: number } | null)?.sheet ?? null;
-/** Until the browser has gone where it was sent. */
-const settled = () => new Promise((resolve) => setTimeout(resolve, 60));
+const turn = (ms = 0) => new Promise((resolve) => setTimeout(resolve, ms));
+/** Turns after which the browser has gone where it was sent, however busy the machine is. */
+async function settled(): Promise<void> {
+  for (let at = 0; at < 15; at++) await turn(5);
+}
 async function back(): Promise<void> {
   window.history.back();
   await settled();
@@ -54,7 +57,7 @@ describe('a sheet in the browser’s history', () => {
     const one = openSheet();
     one.close();
     // The step back is under way, and not there yet.
-    await new Promise((resolve) => setTimeout(resolve));
+    await turn();
     const other = openSheet();
     await settled();
     expect([other.closed, sheet() === null]).toEqual([0, false]);
@@ -70,6 +73,19 @@ describe('a sheet in the browser’s history', () => {
     expect([above.closed, below.closed, sheet()]).toEqual([1, 0, shown]);
     await back();
     expect([below.closed, sheet()]).toEqual([1, null]);
+  });
+
+  it('whose step back is cut off by an entry of the router’s hinders no later one', async () => {
+    const one = openSheet();
+    one.close();
+    await turn();
+    window.history.pushState({ page: 2 }, '');
+    for (let at = 0; at < 15; at++) await turn(100);
+    const other = openSheet();
+    expect(sheet()).not.toBeNull();
+    other.close();
+    await settled();
+    expect([other.closed, window.history.state]).toEqual([0, { page: 2 }]);
   });
 
   it('is not opened again by Forward', async () => {

@@ -8,6 +8,8 @@ interface OpenSheet {
 const open: OpenSheet[] = [];
 /** Steps back of our own that are on their way: the person pressed nothing. */
 let leaving = 0;
+/** How many there ever were. */
+let stepsBack = 0;
 let nextId = 1;
 let isListening = false;
 
@@ -16,9 +18,25 @@ const shownSheet = (): number | null =>
 const isOpen = (id: number): boolean => open.some((sheet) => sheet.id === id);
 const stateOf = (id: number) => ({ ...(window.history.state as object | null), sheet: id });
 
+/** Turns of the page, each this many ms, after which a step back has been lost. */
+const LOST_TURNS = 10;
+const TURN_MS = 100;
+
+/** The browser drops a step back where the router writes an entry of its own at the same moment: nothing tells of it. */
+function lookAfterStep(steps: number, turns = LOST_TURNS): void {
+  setTimeout(() => {
+    if (steps !== stepsBack || leaving === 0) return;
+    if (turns > 1) return lookAfterStep(steps, turns - 1);
+    leaving = 0;
+    settle();
+  }, TURN_MS);
+}
+
 function stepBack(): void {
   leaving++;
+  stepsBack++;
   window.history.back();
+  lookAfterStep(stepsBack);
 }
 
 /**

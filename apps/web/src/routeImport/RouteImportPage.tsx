@@ -41,23 +41,26 @@ export function RouteImportPage() {
   const names = useSameNames(
     (found?.ok ? found.value.sameNames : []).map((one) => ({ ...one, noun: 'closure' as const })),
   );
-  const look = async (text: string, swapped: boolean) => {
-    setDone(null);
-    setFound(
-      await reader.read(
-        text,
-        swapped,
-        closures.map(({ name }) => name),
-      ),
-    );
-  };
+  // The project may be read, or written by somebody, after the file was chosen: its names are compared anew.
+  const knownKey = JSON.stringify(closures.map(({ name }) => name));
+  useEffect(() => {
+    if (!file) return undefined;
+    let isOver = false;
+    void reader.read(file.text, swap, JSON.parse(knownKey) as string[]).then((read) => {
+      if (!isOver) setFound(read);
+    });
+    return () => {
+      isOver = true;
+    };
+  }, [reader, file, swap, knownKey]);
   const choose = async () => {
     const chosen = await pickFile('.geojson,.json,application/geo+json,application/json');
     if (!chosen) return;
     const text = await chosen.text();
-    setFile({ name: chosen.name, text });
+    setDone(null);
+    setFound(null);
     setSwap(false);
-    await look(text, false);
+    setFile({ name: chosen.name, text });
   };
   const from = parseDistance(start, unit);
   const runImport = async () => {
@@ -104,8 +107,8 @@ export function RouteImportPage() {
           label={t('latitudeComesFirstInThisFile')}
           icon={swap ? 'checkbox-marked-outline' : 'checkbox-blank-outline'}
           onPress={() => {
+            setDone(null);
             setSwap(!swap);
-            void look(file.text, !swap);
           }}
         />
       ) : null}

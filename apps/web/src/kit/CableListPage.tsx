@@ -1,6 +1,6 @@
 import { wrap } from 'comlink';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { type Cable, USUAL_GLASS, USUAL_RUN } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
 import { commands } from '@cordel/client';
@@ -28,7 +28,7 @@ const SHOWN = 60;
 export function CableListPage() {
   const { project, cables, devices } = useProjectView();
   const router = useRouter();
-  const [name, setName] = useState('');
+  const [file, setFile] = useState<{ name: string; bytes: Uint8Array } | null>(null);
   const [found, setFound] = useState<CablePreview | null>(null);
   const [done, setDone] = useState(0);
   const list = found && !('error' in found) ? found : null;
@@ -38,20 +38,23 @@ export function CableListPage() {
   // A cable that is here under another spelling stays as it is.
   const same = new Set(names.sameOf('cable').map(({ written }) => written));
   const fresh = (list?.cables ?? []).filter((cable) => !same.has(cable.name));
-  const choose = async () => {
-    const file = await pickFile('.csv,.txt,.xlsx,text/csv,text/plain');
-    if (!file) return;
-    setName(file.name);
-    setDone(0);
+  // The project may be read, or written by somebody, after the file was chosen: its names are compared anew.
+  const knownKey = JSON.stringify([...cables, ...devices].map((cable) => cable.name));
+  useEffect(() => {
+    if (!file) return undefined;
     const worker = new Worker(new URL('./cables.worker', import.meta.url));
-    const bytes = new Uint8Array(await file.arrayBuffer());
-    setFound(
-      await wrap<CableReader>(worker).read(
-        bytes,
-        [...cables, ...devices].map((cable) => cable.name),
-      ),
-    );
-    worker.terminate();
+    void wrap<CableReader>(worker)
+      .read(file.bytes, JSON.parse(knownKey) as string[])
+      .then(setFound);
+    // What it has not answered by then is never answered.
+    return () => worker.terminate();
+  }, [file, knownKey]);
+  const choose = async () => {
+    const chosen = await pickFile('.csv,.txt,.xlsx,text/csv,text/plain');
+    if (!chosen) return;
+    setDone(0);
+    setFound(null);
+    setFile({ name: chosen.name, bytes: new Uint8Array(await chosen.arrayBuffer()) });
   };
   const runImport = () => {
     if (!found || 'error' in found) return;
@@ -70,6 +73,7 @@ export function CableListPage() {
     }
     setDone(fresh.length);
     setFound(null);
+    setFile(null);
   };
   return (
     <Page
@@ -87,7 +91,7 @@ export function CableListPage() {
       />
       {found && 'error' in found ? (
         <Notice word={common('notRead')} color="accent" live>
-          {`${name}: ${fileProblemText(found.error)}`}
+          {`${file?.name ?? ''}: ${fileProblemText(found.error)}`}
         </Notice>
       ) : null}
       {found && !('error' in found) ? (

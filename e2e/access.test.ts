@@ -1,5 +1,10 @@
 import { readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
+import { setupPage } from '@cordel/text/pages/bench/SetupPage';
+import { common } from '@cordel/text/pages/common';
+import { ledgerShared } from '@cordel/text/pages/ledger/shared';
+import { keys } from '@cordel/text/pages/ui/keys';
+import { uiShared } from '@cordel/text/pages/ui/shared';
 import { jest } from '@jest/globals';
 import type { Browser, Page } from 'puppeteer-core';
 import {
@@ -104,7 +109,7 @@ afterAll(async () => {
 async function chooseSplicer(page: Page): Promise<void> {
   await visit(page, server.url + views['bench setup']!);
   await press(page, 'Single-fiber splicer');
-  await sees(page, 'Fits.');
+  await sees(page, setupPage('fits'));
 }
 
 /** What a page is checked for; the second look at the same page is for what the colors change. */
@@ -195,7 +200,7 @@ it('touch targets of the Bench are 48 px and more', async () => {
 
 it('864 rows and more stay a small page while they are scrolled', async () => {
   await visit(person.page, `${server.url}${views['ledger splices']!.split('?')[0]}?view=splices`);
-  await sees(person.page, '1,517 splices');
+  await sees(person.page, ledgerShared('splices', { count: 1_517 }));
   const nodes = () => person.page.evaluate(() => document.querySelectorAll('*').length);
   let most = await nodes();
   await person.page.mouse.move(200, 600);
@@ -243,7 +248,7 @@ it('works from the keyboard: every place can be reached and pressed', async () =
   }
   for (const place of ['Route', 'Bench', 'Ledger', 'Kit']) expect(reached).toContain(place);
   await person.page.keyboard.press('Enter');
-  await sees(person.page, 'Import a splice list');
-  await press(person.page, 'Keys');
-  await sees(person.page, 'save, next');
+  await sees(person.page, common('importASpliceList'));
+  await press(person.page, uiShared('keys'));
+  await sees(person.page, keys('saveNext'));
 });

@@ -1,3 +1,9 @@
+import { record } from '@cordel/text/handover/record';
+import { accounts } from '@cordel/text/pages/accounts/accounts';
+import { benchPage } from '@cordel/text/pages/bench/BenchPage';
+import { projectList } from '@cordel/text/pages/projects/ProjectList';
+import { outboxItem } from '@cordel/text/pages/ui/OutboxItem';
+import { outboxStrip } from '@cordel/text/pages/ui/OutboxStrip';
 import { jest } from '@jest/globals';
 import type { Browser, Page } from 'puppeteer-core';
 import {
@@ -68,10 +74,10 @@ async function demoDocument(): Promise<unknown> {
 }
 
 async function makeAccount(page: Page, name: string): Promise<void> {
-  await fill(page, 'Name, as you sign', name);
-  await fill(page, 'E-mail', `${name.toLowerCase().replace(' ', '.')}@firm.example`);
-  await fill(page, 'Password', PASSWORD);
-  await press(page, 'Make the account');
+  await fill(page, accounts('name'), name);
+  await fill(page, accounts('email'), `${name.toLowerCase().replace(' ', '.')}@firm.example`);
+  await fill(page, accounts('password'), PASSWORD);
+  await press(page, accounts('makeAccount'));
 }
 
 /** The link that the owner's page shows last. */
@@ -97,14 +103,14 @@ describe('a server for real work', () => {
   step('is opened once by the link that it prints, and by nobody before', async () => {
     const stranger = await newPerson(browser, server, null);
     await visit(stranger.page, `${server.url}/projects`);
-    await sees(stranger.page, 'Sign in');
+    await sees(stranger.page, accounts('signIn'));
     await sees(stranger.page, 'Ask the owner of your project for an invitation');
     const link = /http:\S+\/join#\S+/.exec(server.output())![0];
     owner = await newPerson(browser, server, null, WIDE);
     await visit(owner.page, link);
-    await sees(owner.page, 'The owner’s account');
+    await sees(owner.page, accounts('firstOwner'));
     await makeAccount(owner.page, 'Olga Host');
-    await sees(owner.page, 'No project yet');
+    await sees(owner.page, projectList('noProjectYet'));
     await visit(stranger.page, link);
     await sees(stranger.page, 'This link was used already');
     await stranger.context.close();
@@ -121,19 +127,19 @@ describe('a server for real work', () => {
     'lets a technician in by a link, who signs by account and not by what is typed',
     async () => {
       await visit(owner.page, `${server.url}/p/${project}/kit/people`);
-      await fill(owner.page, 'For whom', 'Ana');
-      await press(owner.page, 'Make a link');
+      await fill(owner.page, accounts('inviteNote'), 'Ana');
+      await press(owner.page, accounts('makeLink'));
       const link = await linkOn(owner.page);
       await owner.page.waitForSelector('[aria-label="QR code of the invitation"]');
       phone = await newPerson(browser, server, 'Somebody Else');
       await visit(phone.page, link);
-      await sees(phone.page, 'Olga Host invites you as technician.');
+      await sees(phone.page, accounts('invitedAs', { by: 'Olga Host', role: 'technician' }));
       await makeAccount(phone.page, 'Ana Arc');
-      await sees(phone.page, 'Projects');
+      await sees(phone.page, projectList('projects'));
       await visit(phone.page, bench());
       await pressKeys(phone.page, '2');
-      await press(phone.page, 'Save, next');
-      await sees(phone.page, 'tray 1 slot 2');
+      await press(phone.page, benchPage('saveNext'));
+      await sees(phone.page, record('traySlot', { tray: 1, slot: 2 }));
       await until(
         async () => (await attempts()).join() === 'Ana Arc',
         'the first splice by account',
@@ -143,29 +149,29 @@ describe('a server for real work', () => {
 
   step('keeps each one’s work theirs on a phone that two share, without signal too', async () => {
     await visit(phone.page, `${server.url}/you`);
-    await fill(phone.page, 'PIN', '2580');
-    await press(phone.page, 'Set the PIN');
-    await sees(phone.page, 'The PIN is set.');
+    await fill(phone.page, accounts('pin'), '2580');
+    await press(phone.page, accounts('setPin'));
+    await sees(phone.page, accounts('pinSet'));
     await revisit(owner.page);
-    await press(owner.page, 'Make a link');
+    await press(owner.page, accounts('makeLink'));
     await visit(phone.page, await linkOn(owner.page));
-    await press(phone.page, 'Join as somebody else');
+    await press(phone.page, accounts('joinAsOther'));
     await makeAccount(phone.page, 'Ben Blade');
-    await sees(phone.page, 'Projects');
+    await sees(phone.page, projectList('projects'));
     // Ana's turn once with a connection: from then on the phone knows her PIN.
     await visit(phone.page, `${server.url}/you`);
     await sees(phone.page, 'Ben Blade');
-    await fill(phone.page, 'PIN of Ana Arc', '0000');
-    await press(phone.page, 'Go on as Ana Arc');
-    await sees(phone.page, 'The PIN is wrong.');
-    await fill(phone.page, 'PIN of Ana Arc', '2580');
-    await press(phone.page, 'Go on as Ana Arc');
+    await fill(phone.page, accounts('pinOf', { name: 'Ana Arc' }), '0000');
+    await press(phone.page, accounts('takeTurn', { name: 'Ana Arc' }));
+    await sees(phone.page, accounts('wrongPinHere'));
+    await fill(phone.page, accounts('pinOf', { name: 'Ana Arc' }), '2580');
+    await press(phone.page, accounts('takeTurn', { name: 'Ana Arc' }));
     await sees(phone.page, 'Ben Blade has set no PIN');
     await visit(phone.page, bench());
     await phone.page.setOfflineMode(true);
     await pressKeys(phone.page, '3');
-    await press(phone.page, 'Save, next');
-    await sees(phone.page, 'tray 1 slot 3');
+    await press(phone.page, benchPage('saveNext'));
+    await sees(phone.page, record('traySlot', { tray: 1, slot: 3 }));
     await sees(phone.page, 'No connection, 1 kept here to send');
     expect(await attempts()).toEqual(['Ana Arc']);
     await phone.page.setOfflineMode(false);
@@ -177,18 +183,18 @@ describe('a server for real work', () => {
     const ana = await ask<{ person: { id: string } }>(phone.page, '/session');
     await phone.page.setOfflineMode(true);
     await pressKeys(phone.page, '2');
-    await press(phone.page, 'Save, next');
+    await press(phone.page, benchPage('saveNext'));
     await sees(phone.page, 'kept here to send');
     const role = (next: string) =>
       ask(owner.page, `/projects/${project}/members/${ana.person.id}`, 'PUT', { role: next });
     await role('reader');
     await phone.page.setOfflineMode(false);
-    await sees(phone.page, '1 not accepted');
-    await pressText(phone.page, 'Show');
+    await sees(phone.page, outboxStrip('refusedNotAccepted', { refused: 1 }));
+    await pressText(phone.page, outboxStrip('show'));
     await sees(phone.page, 'As a reader of this project you may not do this.');
     expect(await attempts()).toHaveLength(2);
     await role('technician');
-    await press(phone.page, 'Send again');
+    await press(phone.page, outboxItem('sendAgain'));
     await until(async () => (await attempts()).length === 3, 'the entry, once the role is back');
   });
 
@@ -198,19 +204,19 @@ describe('a server for real work', () => {
       await visit(phone.page, bench());
       await phone.page.setOfflineMode(true);
       await pressKeys(phone.page, '2');
-      await press(phone.page, 'Save, next');
+      await press(phone.page, benchPage('saveNext'));
       await sees(phone.page, 'kept here to send');
       await visit(owner.page, `${server.url}/server`);
       await sees(owner.page, 'Ana Arc');
       // Ana's phone is the first that is listed.
-      await press(owner.page, 'It is lost: lock it out');
+      await press(owner.page, accounts('lockOut'));
       await sees(owner.page, 'It is locked out: everybody is signed out of it.');
       await phone.page.setOfflineMode(false);
       await sees(phone.page, 'This device was locked out.');
-      await sees(phone.page, '1 entry is kept on this device. It is sent once Ana Arc signs in.');
+      await sees(phone.page, accounts('waitingHere', { count: 1, people: 'Ana Arc' }));
       await seesNot(phone.page, 'Weir gauge');
-      await fill(phone.page, 'E-mail', 'ana.arc@firm.example');
-      await fill(phone.page, 'Password', PASSWORD);
+      await fill(phone.page, accounts('email'), 'ana.arc@firm.example');
+      await fill(phone.page, accounts('password'), PASSWORD);
       // Its page has the same name.
       await press(phone.page, '[name="Sign in"][role="button"]');
       await until(async () => (await attempts()).length === 4, 'what the phone held');
@@ -235,12 +241,12 @@ describe('a server for real work', () => {
       },
     });
     await visit(page, `${server.url}/you`);
-    await fill(page, 'Name of this device', 'Crew phone');
-    await press(page, 'Add a passkey');
+    await fill(page, accounts('passkeyName'), 'Crew phone');
+    await press(page, accounts('addPasskey'));
     await sees(page, /Crew phone, since \d{4}/);
-    await press(page, 'Sign out');
+    await press(page, accounts('signOut'));
     await sees(page, 'Ask the owner of your project');
-    await press(page, 'Sign in by passkey');
+    await press(page, accounts('signInByPasskey'));
     await seesNot(page, 'Ask the owner of your project');
     const { person } = await ask<{ person: { name: string } }>(page, '/session');
     expect(person.name).toBe('Ana Arc');

@@ -1,6 +1,11 @@
 import { mkdtemp, readdir, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { benchPage } from '@cordel/text/pages/bench/BenchPage';
+import { conflictsPage } from '@cordel/text/pages/conflicts/ConflictsPage';
+import { kitPage } from '@cordel/text/pages/kit/KitPage';
+import { transferPage } from '@cordel/text/pages/transfer/TransferPage';
+import { outboxStrip } from '@cordel/text/pages/ui/OutboxStrip';
 import { jest } from '@jest/globals';
 import type { Browser } from 'puppeteer-core';
 import { v7 as uuid } from 'uuid';
@@ -94,7 +99,7 @@ describe('a phone whose clock is wrong', () => {
     await splice(ana);
     await sees(ana.page, 'The clock of this device is 40 min slow');
     await pressKeys(ana.page, '2');
-    await press(ana.page, 'Save, next');
+    await press(ana.page, benchPage('saveNext'));
     const [entry] = await until(async () => {
       const list = await anasAttempts();
       return list.length === 1 && list;
@@ -104,7 +109,7 @@ describe('a phone whose clock is wrong', () => {
 
   step('is told to who looks through what was done apart', async () => {
     await visit(ben.page, at('kit/conflicts'));
-    await sees(ben.page, 'Clocks that were wrong');
+    await sees(ben.page, conflictsPage('clocks'));
     await sees(ben.page, /A technician of .*: 1 entry, clock 40 min slow/);
   });
 });
@@ -122,13 +127,13 @@ describe('phones without a server between them', () => {
     await appIsKept(ana.page);
     await ana.page.setOfflineMode(true);
     await pressKeys(ana.page, '4');
-    await press(ana.page, 'Save, next');
+    await press(ana.page, benchPage('saveNext'));
     await sees(ana.page, '1 kept here to send');
     // Within the app, for the line is cut.
-    await press(ana.page, 'Kit');
+    await press(ana.page, kitPage('kit'));
     await press(ana.page, 'Phone to phone waiting work to another phone');
     await sees(ana.page, '1 write waits here, made by A technician');
-    await press(ana.page, 'Save the file');
+    await press(ana.page, transferPage('save'));
     file = await until(async () => {
       const [name] = (await readdir(folder)).filter((one) => one.endsWith('.json'));
       return name && join(folder, name);
@@ -185,7 +190,7 @@ describe('a plan that was changed while somebody worked by the old one', () => {
     await askAs(server, anas, '/evidence', { entries: [attemptOn(dropped.id)] });
     await visit(ben.page, at('kit/conflicts'));
     await sees(ben.page, 'somebody who did not know of it made this splice');
-    await press(ben.page, 'Put it back in the plan');
+    await press(ben.page, conflictsPage('keepSplice'));
     await seesNot(ben.page, 'somebody who did not know of it made this splice');
     const after = await work();
     expect(after.splices.map(({ id }) => id)).toContain(dropped.id);
@@ -208,7 +213,7 @@ describe('a server that came back from a backup', () => {
       'Outbox: the server came back from a backup · the clock of this device is 40 min slow',
     );
     await sees(ana.page, 'writes of the last 14 days are sent again from here');
-    await press(ana.page, 'I have read it');
+    await press(ana.page, outboxStrip('read'));
     await seesNot(ana.page, 'came back from a backup');
     await until(async () => (await anasAttempts()).length === before, 'nothing twice');
   });

@@ -4,6 +4,9 @@ import { type Socket, connect, createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { benchHead } from '@cordel/text/pages/bench/BenchHead';
+import { benchShared } from '@cordel/text/pages/bench/shared';
+import { common } from '@cordel/text/pages/common';
 import { uiShared } from '@cordel/text/pages/ui/shared';
 import puppeteer, { type Browser, type BrowserContext, type Page } from 'puppeteer-core';
 
@@ -341,7 +344,7 @@ export const pressText = (page: Page, text: string): Promise<void> =>
 
 /** Presses what is behind More at the Bench. */
 export async function pressMore(page: Page, name: string): Promise<void> {
-  await press(page, 'More');
+  await press(page, benchHead('more'));
   await press(page, name);
 }
 
@@ -349,12 +352,12 @@ export async function pressMore(page: Page, name: string): Promise<void> {
 export async function sleeveOn(page: Page): Promise<void> {
   const key = await page.waitForSelector('::-p-aria(Sleeve on)', { visible: true });
   if ((await key!.evaluate((node) => node.getAttribute('aria-checked'))) === 'false')
-    await press(page, 'Sleeve on');
+    await press(page, benchShared('sleeveOn'));
 }
 
 /** Closes the sheet that is open, and waits until the browser's history has let it go. */
 export async function closeSheet(page: Page): Promise<void> {
-  await press(page, 'Close');
+  await press(page, common('close'));
   await page.waitForFunction(() => !(window.history.state as { sheet?: number } | null)?.sheet);
 }
 

@@ -1,6 +1,27 @@
 import { mkdtemp, readFile, readdir, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { alertSheet } from '@cordel/text/pages/bench/AlertSheet';
+import { arcPage } from '@cordel/text/pages/bench/ArcPage';
+import { benchHead } from '@cordel/text/pages/bench/BenchHead';
+import { benchPage } from '@cordel/text/pages/bench/BenchPage';
+import { chartsPage } from '@cordel/text/pages/bench/ChartsPage';
+import { finished } from '@cordel/text/pages/bench/Finished';
+import { inOrderPart } from '@cordel/text/pages/bench/InOrderPart';
+import { jointDrill } from '@cordel/text/pages/bench/JointDrill';
+import { recordPart } from '@cordel/text/pages/bench/RecordPart';
+import { recordsPage } from '@cordel/text/pages/bench/RecordsPage';
+import { setupPage } from '@cordel/text/pages/bench/SetupPage';
+import { benchShared } from '@cordel/text/pages/bench/shared';
+import { shiftPage } from '@cordel/text/pages/bench/ShiftPage';
+import { splicerContactTexts } from '@cordel/text/pages/bench/splicerContact';
+import { standinPart } from '@cordel/text/pages/bench/StandinPart';
+import { stepLine } from '@cordel/text/pages/bench/StepLine';
+import { timerBar } from '@cordel/text/pages/bench/TimerBar';
+import { common } from '@cordel/text/pages/common';
+import { instrumentFields } from '@cordel/text/pages/kit/InstrumentFields';
+import { instrumentsPage } from '@cordel/text/pages/kit/InstrumentsPage';
+import { outboxStrip } from '@cordel/text/pages/ui/OutboxStrip';
 import { jest } from '@jest/globals';
 import type { Browser, Page } from 'puppeteer-core';
 import {
@@ -130,13 +151,13 @@ const ADVISED = /Keep\.|Redo\. |Redo, last attempt\.|Lead decides\.|Splicer stop
 
 async function clearStop(on: Page): Promise<void> {
   await press(on, STOPPED);
-  await press(on, 'Clear, load again');
+  await press(on, recordPart('clearLoadAgain'));
   await seesNot(on, STOPPED);
 }
 
 /** Chooses the fault that the simulated splicer shows next. */
 async function chooseFault(on: Page, fault: string): Promise<void> {
-  await press(on, 'Fault of the simulated splicer');
+  await press(on, standinPart('faultOfTheSimulatedSplicer'));
   await press(on, fault);
 }
 
@@ -144,7 +165,7 @@ async function chooseFault(on: Page, fault: string): Promise<void> {
 async function spliceAsAdvised(on: Page, place: string): Promise<void> {
   for (let arc = 0; arc < 12; arc++) {
     await sleeveOn(on);
-    await press(on, 'Start the splice');
+    await press(on, standinPart('startTheSplice'));
     await sees(on, ADVISED);
     if ((await shown(on)).includes(STOPPED)) {
       await clearStop(on);
@@ -195,9 +216,9 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
   const step = storyteller();
   step('is set up by what the plan says, and what does not fit is named', async () => {
     await go();
-    await pressMore(page(), 'Set up the splicer');
+    await pressMore(page(), benchShared('setUpTheSplicer'));
     await press(page(), 'Single-fiber splicer');
-    await sees(page(), 'Fits.');
+    await sees(page(), setupPage('fits'));
     await press(page(), '40 mm');
     await sees(
       page(),
@@ -207,23 +228,23 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
     await press(page(), 'MM (multimode)');
     await sees(page(), /MM is made for multimode fiber, and this is single-mode/);
     await press(page(), 'SM (single-mode)');
-    await press(page(), 'the simulated splicer');
-    await press(page(), 'Begin the session');
-    await press(page(), 'More');
-    await sees(page(), 'Splicer: nothing received');
+    await press(page(), setupPage('theSimulatedSplicer'));
+    await press(page(), setupPage('beginTheSession'));
+    await press(page(), benchHead('more'));
+    await sees(page(), splicerContactTexts('nothingReceived'));
     await closeSheet(page());
   });
 
   step('the arc check is due, and is logged round by round until it passes', async () => {
-    await press(page(), '1 alert');
-    await press(page(), 'Arc check due');
+    await press(page(), benchHead('alerts', { alerts: 1 }));
+    await press(page(), alertSheet('arcDue'));
     await sees(page(), /Due\. No good check of this splicer is known/);
-    await fill(page(), 'Temperature', '70');
+    await fill(page(), common('temperature'), '70');
     await sees(page(), '70 C is hotter than any site: did you mean 70 F?');
-    await fill(page(), 'Temperature', '54 F');
-    await fill(page(), 'Pressure or altitude', '450 m');
+    await fill(page(), common('temperature'), '54 F');
+    await fill(page(), arcPage('pressureOrAltitude'), '450 m');
     for (let round = 1; round <= 6; round++) {
-      await press(page(), 'Run a round on the simulated splicer');
+      await press(page(), arcPage('runARoundOnTheSimulated'));
       await sees(page(), new RegExp(`round ${round}: (not )?passed`));
       if ((await shown(page())).includes(`round ${round}: passed`)) break;
     }
@@ -241,13 +262,13 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
   step('the sleeve is asked for before the first strip, step by step', async () => {
     await go();
     await sees(page(), /1\/13 Sleeve on first: 60 mm\./);
-    await press(page(), 'Next step');
+    await press(page(), stepLine('nextStep'));
     await page().waitForSelector('[aria-label="Sleeve on"][aria-checked="true"]');
     await sees(page(), 'Holders in: 250 um on the left, 250 um on the right.');
-    await press(page(), 'Next step');
+    await press(page(), stepLine('nextStep'));
     // Cut to length before anything is stripped; outside plant fiber has no buffer to strip.
     await sees(page(), /Working length: mark 30 mm back/);
-    await press(page(), 'Next step');
+    await press(page(), stepLine('nextStep'));
     await sees(page(), /4\/13 Strip the coating\./);
     // All steps open over the Bench, with their cautions.
     await pressText(page(), 'Strip the coating.');
@@ -260,18 +281,18 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
 
   step('a chip stops it before the arc; an offset is advised to be redone', async () => {
     await chooseFault(page(), 'chip');
-    await press(page(), 'Start the splice');
+    await press(page(), standinPart('startTheSplice'));
     await press(page(), STOPPED);
     await sees(
       page(),
       /It stopped before the arc\. Splicer’s number \d+\. Chip on the end: cleave again/,
     );
-    await press(page(), 'Clear, load again');
+    await press(page(), recordPart('clearLoadAgain'));
     await chooseFault(page(), 'offset');
-    await press(page(), 'Start the splice');
+    await press(page(), standinPart('startTheSplice'));
     await sees(page(), /Redo\. Estimate \d\.\d+ dB is over the redo line of 0\.05/);
     expect(await reasonsText(page())).toMatch(/An estimate is not a measured loss/);
-    await press(page(), 'Redo');
+    await press(page(), benchHead('redo'));
     await chooseFault(page(), 'no fault');
     await sees(page(), 'Attempt 2 of 3');
   });
@@ -282,13 +303,13 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
       if (slot === 5) {
         // The phone is loaded anew while a record is in hand: nothing is lost, nothing counted twice.
         await sleeveOn(page());
-        await press(page(), 'Start the splice');
+        await press(page(), standinPart('startTheSplice'));
         await sees(page(), ADVISED);
         const before = await shown(page());
         await revisit(page());
         if (!before.includes(STOPPED)) {
           await sees(page(), ADVISED);
-          await press(page(), 'Save, next');
+          await press(page(), benchPage('saveNext'));
           continue;
         }
         await clearStop(page());
@@ -296,7 +317,7 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
       await spliceAsAdvised(page(), `tray 1 slot ${slot} `.trim());
       if (slot === 10) break;
     }
-    await sees(page(), 'tray 1 slot 11');
+    await sees(page(), benchHead('traySlot', { tray: 1, slot: 11 }));
     await sent((list) =>
       list.every(({ tray, slot, lossHalfMdb }) => tray !== 1 || slot > 10 || lossHalfMdb !== null),
     );
@@ -309,37 +330,37 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
     await go('/setup');
     await sees(page(), /What a drop’s end usually loses/);
     await press(page(), 'Splice-on connector');
-    await sees(page(), 'Fits.');
-    await press(page(), 'Back to the Bench');
+    await sees(page(), setupPage('fits'));
+    await press(page(), benchShared('backToTheBench'));
     await sees(page(), 'Boot, 27 mm sleeve and spring on first.');
-    await press(page(), 'Next step');
+    await press(page(), stepLine('nextStep'));
     await spliceAsAdvised(page(), 'tray 1 slot 11');
   });
 
   step('heater timers run side by side, say whose they are, and survive a reload', async () => {
-    await press(page(), 'Heater on: B 11');
+    await press(page(), timerBar('heaterOnLabel', { label: 'B 11' }));
     // The 27 mm program takes 20 s.
     await sees(page(), /Heater B 11 0:(20|1\d)/);
     await revisit(page());
     await sees(page(), /(Heater|Cooling) B 11 0:\d\d/);
-    await seesNot(page(), 'Heater on: B 11 ');
+    await seesNot(page(), timerBar('heaterOnLabel', { label: 'B 11 ' }));
   });
 
   step('a ribbon: the single splicer is named a misfit, the ribbon splicer fits', async () => {
-    await sees(page(), 'tray 2 slot 1');
+    await sees(page(), benchHead('traySlot', { tray: 2, slot: 1 }));
     const alerts = await page().waitForSelector('[aria-label$="alert"],[aria-label$="alerts"]');
     await alerts!.click();
     await sees(page(), /settings? do(es)? not fit this splice/);
     await go('/setup');
     await sees(page(), /fuses at most 1 at once; 12 fibers lie in this ribbon/);
     await press(page(), 'Ribbon splicer');
-    await sees(page(), 'Fits.');
-    await press(page(), '4 fibers');
+    await sees(page(), setupPage('fits'));
+    await press(page(), setupPage('countFibers', { count: 4 }));
     await sees(page(), 'The holder must take 12; this one takes 4.');
-    await press(page(), '12 fibers');
-    await press(page(), 'Begin the session');
+    await press(page(), setupPage('countFibers', { count: 12 }));
+    await press(page(), setupPage('beginTheSession'));
     await sees(page(), 'Ribbon sleeve on first.');
-    await press(page(), 'Next step');
+    await press(page(), stepLine('nextStep'));
     await spliceAsAdvised(page(), 'tray 2 slot 1');
     await sent((list) =>
       list.every(({ tray, slot, lossHalfMdb }) => tray !== 2 || slot !== 1 || lossHalfMdb !== null),
@@ -349,7 +370,7 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
   step(
     'a loose tube, ribbonized: the adhesive’s wait and the count of colors are steps',
     async () => {
-      await sees(page(), 'tray 2 slot 2');
+      await sees(page(), benchHead('traySlot', { tray: 2, slot: 2 }));
       // Act by act: cleaned before the sleeve goes over, and no pause from the clamps on.
       for (const words of [
         /Is the tail long enough\?/,
@@ -364,18 +385,18 @@ describe('a shift at the bench, on a phone, against the stand-in', () => {
         /one pass out and one back/,
       ]) {
         await sees(page(), words);
-        await press(page(), 'Next step');
+        await press(page(), stepLine('nextStep'));
       }
       await sees(page(), /Do not touch for 60 s/);
-      await press(page(), 'Start 1:00');
+      await press(page(), stepLine('startClock', { clock: '1:00' }));
       await sees(page(), /Adhesive A 13–24 (1:00|0:5\d)/);
       for (const words of [/Do not touch/, /Trim about 1\/8 in/, /Turn the pads/]) {
         await sees(page(), words);
-        await press(page(), 'Next step');
+        await press(page(), stepLine('nextStep'));
       }
       await sees(page(), /Count the colors once more/);
       await spliceAsAdvised(page(), 'tray 2 slot 2');
-      await sees(page(), 'All spliced');
+      await sees(page(), finished('allSpliced'));
     },
   );
 });
@@ -400,16 +421,16 @@ describe('records that are not as they should be', () => {
     closureId = closures.find(({ name }) => name === 'Dairy lane')!.id;
     await go('/setup');
     await press(page(), 'Single-fiber splicer');
-    await press(page(), 'Back to the Bench');
+    await press(page(), benchShared('backToTheBench'));
     await sees(page(), /\d+ of 143 spliced · tray 7 slot 5/);
     await bring(recordOf(9001, 20, { label: 'Mill race' }));
-    await press(page(), 'Which splice is number 9001?');
+    await press(page(), recordPart('whichSpliceIsNumber', { number: 9001 }));
     await sees(
       page(),
       /Which splice is number 9001\? It is labeled “Mill race”, and this is Dairy lane/,
     );
-    await press(page(), 'It is none of these');
-    await press(page(), 'Another crew’s splice.');
+    await press(page(), recordPart('itIsNoneOfThese'));
+    await press(page(), recordPart('anotherCrewsSplice'));
     await seesNot(page(), 'number 9001?');
   });
 
@@ -426,8 +447,8 @@ describe('records that are not as they should be', () => {
         );
       }, 'what is doubted of the record');
       await press(page(), '3');
-      await press(page(), 'Save, next');
-      await sees(page(), 'tray 7 slot 6');
+      await press(page(), benchPage('saveNext'));
+      await sees(page(), benchHead('traySlot', { tray: 7, slot: 6 }));
     },
   );
 
@@ -436,13 +457,13 @@ describe('records that are not as they should be', () => {
     await bring(record);
     await inHand(9004);
     await bring({ ...record, id: newId() });
-    await press(page(), 'Save, next');
-    await sees(page(), 'tray 7 slot 7');
+    await press(page(), benchPage('saveNext'));
+    await sees(page(), benchHead('traySlot', { tray: 7, slot: 7 }));
     await bring(recordOf(9003, 20));
-    await press(page(), 'Which splice is number 9003?');
+    await press(page(), recordPart('whichSpliceIsNumber', { number: 9003 }));
     await sees(page(), /number 9003, older than number 9004/);
-    await press(page(), 'It is none of these');
-    await press(page(), 'The same arc sent twice.');
+    await press(page(), recordPart('itIsNoneOfThese'));
+    await press(page(), recordPart('theSameArcSentTwice'));
     await seesNot(page(), 'number 9003?');
   });
 
@@ -450,15 +471,15 @@ describe('records that are not as they should be', () => {
     await bring(recordOf(9005, 160));
     await inHand(9005);
     await bring(recordOf(9006, 20));
-    await press(page(), 'Which splice is number 9006?');
+    await press(page(), recordPart('whichSpliceIsNumber', { number: 9006 }));
     await sees(
       page(),
       /Which splice is number 9006\? It is a second record for the splice in hand/,
     );
-    await press(page(), 'Respliced: keep both attempts');
+    await press(page(), recordPart('resplicedKeepBothAttempts'));
     await inHand(9006);
-    await press(page(), 'Save, next');
-    await sees(page(), 'tray 7 slot 8');
+    await press(page(), benchPage('saveNext'));
+    await sees(page(), benchHead('traySlot', { tray: 7, slot: 8 }));
     await sent((list) =>
       list.some(
         ({ tray, slot, tries, lossHalfMdb }) =>
@@ -469,10 +490,10 @@ describe('records that are not as they should be', () => {
 
   step('a slip is taken back, and its record is in hand again', async () => {
     await press(page(), 'Undo C 79');
-    await sees(page(), 'tray 7 slot 7');
+    await sees(page(), benchHead('traySlot', { tray: 7, slot: 7 }));
     await inHand(9006);
-    await press(page(), 'Save, next');
-    await sees(page(), 'tray 7 slot 8');
+    await press(page(), benchPage('saveNext'));
+    await sees(page(), benchHead('traySlot', { tray: 7, slot: 8 }));
   });
 
   step('what came in while the line was lost is there when it is back', async () => {
@@ -480,8 +501,8 @@ describe('records that are not as they should be', () => {
     const away = await newPerson(browser, { ...server, url: line.url }, 'M. Quill');
     await visit(away.page, `${line.url}${new URL(bench()).pathname}/setup`);
     await press(away.page, 'Single-fiber splicer');
-    await press(away.page, 'Back to the Bench');
-    await sees(away.page, 'tray 7 slot 8');
+    await press(away.page, benchShared('backToTheBench'));
+    await sees(away.page, benchHead('traySlot', { tray: 7, slot: 8 }));
     line.cut();
     await bring(recordOf(9007, 20));
     await inHand(9007);
@@ -491,8 +512,8 @@ describe('records that are not as they should be', () => {
     await inHand(9007, away.page);
     await away.context.close();
     line.close();
-    await press(page(), 'Save, next');
-    await sees(page(), 'tray 7 slot 9');
+    await press(page(), benchPage('saveNext'));
+    await sees(page(), benchHead('traySlot', { tray: 7, slot: 9 }));
   });
 
   step(
@@ -501,19 +522,19 @@ describe('records that are not as they should be', () => {
       const other = await newPerson(browser, server, 'M. Quill');
       await visit(other.page, `${bench()}/setup`);
       await press(other.page, 'Single-fiber splicer');
-      await press(other.page, 'Back to the Bench');
-      await sees(other.page, 'tray 7 slot 9');
+      await press(other.page, benchShared('backToTheBench'));
+      await sees(other.page, benchHead('traySlot', { tray: 7, slot: 9 }));
       await bring(recordOf(9008, 20));
       await inHand(9008);
       await inHand(9008, other.page);
-      await press(page(), 'Save, next');
-      await sees(page(), 'tray 7 slot 10');
+      await press(page(), benchPage('saveNext'));
+      await sees(page(), benchHead('traySlot', { tray: 7, slot: 10 }));
       await sent((list) =>
         list.some(({ tray, slot, tries }) => tray === 7 && slot === 9 && tries === 1),
       );
-      await press(other.page, 'Save, next');
-      await sees(other.page, '1 not accepted');
-      await pressText(other.page, '1 not accepted');
+      await press(other.page, benchPage('saveNext'));
+      await sees(other.page, outboxStrip('refusedNotAccepted', { refused: 1 }));
+      await pressText(other.page, outboxStrip('refusedNotAccepted', { refused: 1 }));
       await sees(other.page, 'it is not counted twice');
       const row = (await rows()).find(({ tray, slot }) => tray === 7 && slot === 9);
       expect(row!.tries).toBe(1);
@@ -535,13 +556,13 @@ describe('records that are not as they should be', () => {
       await writeFile(good, 'no;loss;cleave left\n9100;0.02;0.4');
       for (const words of [/1 new record, 0 here already/, /0 new records, 1 here already/]) {
         await chooseFile(page(), 'Choose a file', good);
-        await press(page(), 'Import 1 record');
+        await press(page(), recordsPage('importRecords', { records: 1 }));
         await sees(page(), words);
       }
-      await press(page(), 'Back to the Bench');
+      await press(page(), benchShared('backToTheBench'));
       await inHand(9100);
-      await press(page(), 'Save, next');
-      await sees(page(), 'tray 7 slot 11');
+      await press(page(), benchPage('saveNext'));
+      await sees(page(), benchHead('traySlot', { tray: 7, slot: 11 }));
       await outboxIsSent(page());
     },
   );
@@ -556,11 +577,11 @@ describe('records that are not as they should be', () => {
     await writeFile(file, lines.join('\n'));
     await chooseFile(page(), 'Choose a file', file);
     await sees(page(), 'The titles are in row 2');
-    await press(page(), 'Import 3 records');
-    await sees(page(), 'Take 3 records in order');
+    await press(page(), recordsPage('importRecords', { records: 3 }));
+    await sees(page(), inOrderPart('takeRecords', { records: 3 }));
     // What was saved before has arrived by now.
     const before = await made();
-    await press(page(), 'Take 3 records in order');
+    await press(page(), inOrderPart('takeRecords', { records: 3 }));
     await sees(page(), '3 records count now.');
     await until(async () => (await made()) === before + 3, 'three splices by their records');
     await rm(folder, { recursive: true, force: true });
@@ -579,8 +600,8 @@ describe('seeing trouble, planning, practising', () => {
     );
     await go('/charts');
     await sees(page(), /Blade\. Cleave angles rise: about \d\.\d degrees now/);
-    await press(page(), 'Log the blade');
-    await press(page(), 'Blade turned');
+    await press(page(), chartsPage('logTheBlade'));
+    await press(page(), arcPage('bladeTurned'));
     await until(async () => {
       const { log } = await readApi<{ log: { kind: string; what?: string }[] }>(
         server,
@@ -595,12 +616,12 @@ describe('seeing trouble, planning, practising', () => {
 
   step('the shift is planned in a worker: it can be stopped, and says what to know', async () => {
     await visit(page(), `${server.url}/p/${projectId}/bench/shift?closure=${closureId}`);
-    await press(page(), 'Plan it');
+    await press(page(), shiftPage('planIt'));
     // At once: the whole plan takes a few seconds only.
     const stop = await page().waitForSelector('[aria-label="Stop"]');
     await stop!.evaluate((key) => (key as HTMLElement).click());
-    await sees(page(), 'Plan it');
-    await press(page(), 'Plan it');
+    await sees(page(), shiftPage('planIt'));
+    await press(page(), shiftPage('planIt'));
     await sees(page(), /\d+ % to finish within the window/);
     await sees(page(), /Last safe moment to begin a tube of 12: \d\d:\d\d/);
     await sees(page(), /Hands are the bottleneck: taken (100|9\d) % of the time/);
@@ -629,7 +650,10 @@ describe('seeing trouble, planning, practising', () => {
       };
     });
     await writeApi(server, 'POST', '/evidence', { entries });
-    await sees(page(), 'Pace of this shift, from 5 sleeves: 36 % slower than set');
+    await sees(
+      page(),
+      shiftPage('paceOfThisShiftFromSleeves', { sleeves: 5, pace: '36 % slower than set' }),
+    );
   });
 
   step('the plan goes out as a calendar', async () => {
@@ -640,7 +664,7 @@ describe('seeing trouble, planning, practising', () => {
       downloadPath: folder,
       browserContextId: tech.context.id,
     });
-    await press(page(), 'Calendar (.ics)');
+    await press(page(), shiftPage('calendarIcs'));
     const names = await until(async () => {
       const list = await readdir(folder);
       return list.some((name) => name.endsWith('.ics')) && list;
@@ -662,15 +686,15 @@ describe('seeing trouble, planning, practising', () => {
       await sees(page(), `Splice ${joint} of 8`);
       await press(page(), 'Set the program');
       await sees(page(), /Right\.|Missed\./);
-      await press(page(), 'Next splice');
+      await press(page(), jointDrill('nextSplice'));
     }
     await sees(page(), /\d+ of 100 \d of 8 splices right/);
-    await press(page(), 'Another round');
-    await sees(page(), 'Splice 1 of 8');
+    await press(page(), jointDrill('anotherRound'));
+    await sees(page(), jointDrill('splicePlaceOfAll', { place: 1, all: 8 }));
   });
 
   step('colors are asked on every scheme, and the answer is worked out', async () => {
-    await press(page(), 'Counting colors');
+    await press(page(), benchShared('countingColours'));
     await press(page(), 'VDE 0888 order');
     await sees(page(), /Where is fiber|Which number is it/);
     const choices = await page().$$eval('[role=button]', (keys) =>
@@ -687,17 +711,17 @@ describe('seeing trouble, planning, practising', () => {
   step('an instrument is copied and set by its own sheet; a bad figure is named', async () => {
     await visit(page(), `${server.url}/p/${projectId}/kit/instruments`);
     await press(page(), 'Copy Single-fiber splicer');
-    await fill(page(), 'Name of the instrument', 'Van 2 splicer');
-    await press(page(), 'Save the instrument');
+    await fill(page(), instrumentsPage('nameOfTheInstrument'), 'Van 2 splicer');
+    await press(page(), instrumentsPage('saveTheInstrument'));
     await sees(page(), 'Van 2 splicer');
     await pressText(page(), 'Edit Van 2 splicer');
-    await fill(page(), 'Heating of heater program 1', '0');
-    await press(page(), 'Save the instrument');
+    await fill(page(), instrumentFields('heatingOfHeaterProgram', { number: 1 }), '0');
+    await press(page(), instrumentsPage('saveTheInstrument'));
     await sees(page(), 'Not saved. heaterPrograms, 0, seconds');
-    await fill(page(), 'Heating of heater program 1', '28');
+    await fill(page(), instrumentFields('heatingOfHeaterProgram', { number: 1 }), '28');
     await press(page(), 'Add: Holder');
-    await fill(page(), 'Cleave angle limit', '1.2');
-    await press(page(), 'Save the instrument');
+    await fill(page(), instrumentFields('cleaveAngleLimit'), '1.2');
+    await press(page(), instrumentsPage('saveTheInstrument'));
     await pressText(page(), 'Edit Van 2 splicer');
     const { instruments } = await readApi<{ instruments: { name: string }[] }>(
       server,

@@ -2,6 +2,31 @@ import { createHash } from 'node:crypto';
 import { mkdtemp, readFile, readdir, rm, stat, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { benchHead } from '@cordel/text/pages/bench/BenchHead';
+import { benchPage } from '@cordel/text/pages/bench/BenchPage';
+import { benchShared } from '@cordel/text/pages/bench/shared';
+import { closePage } from '@cordel/text/pages/closing/ClosePage';
+import { cutOverPart } from '@cordel/text/pages/closing/CutOverPart';
+import { cutOverRecord } from '@cordel/text/pages/closing/CutOverRecord';
+import { listPart } from '@cordel/text/pages/closing/ListPart';
+import { pointRow } from '@cordel/text/pages/closing/PointRow';
+import { roundPart } from '@cordel/text/pages/closing/RoundPart';
+import { roundRecord } from '@cordel/text/pages/closing/RoundRecord';
+import { roundWords } from '@cordel/text/pages/closing/roundWords';
+import { closingShared } from '@cordel/text/pages/closing/shared';
+import { signPart } from '@cordel/text/pages/closing/SignPart';
+import { siteSafety } from '@cordel/text/pages/closing/SiteSafety';
+import { testPart } from '@cordel/text/pages/closing/TestPart';
+import { visitForm } from '@cordel/text/pages/closing/VisitForm';
+import { visitLeaf } from '@cordel/text/pages/closing/VisitLeaf';
+import { visitsPart } from '@cordel/text/pages/closing/VisitsPart';
+import { common } from '@cordel/text/pages/common';
+import { handoverPage } from '@cordel/text/pages/handover/HandoverPage';
+import { scanPage } from '@cordel/text/pages/labels/ScanPage';
+import { closurePicture } from '@cordel/text/pages/ledger/ClosurePicture';
+import { changePart } from '@cordel/text/pages/plan/ChangePart';
+import { closureSheet } from '@cordel/text/pages/route/ClosureSheet';
+import { uiShared } from '@cordel/text/pages/ui/shared';
 import { jest } from '@jest/globals';
 import JSZip from 'jszip';
 import { METRIC } from '@cordel/core';
@@ -96,7 +121,7 @@ async function splice(closureId: string, left = 0): Promise<void> {
 /** Looks at every point, and waives the test where its hardware has one: the closure can be signed. */
 async function makeReady(closureId: string): Promise<void> {
   await closeAt(closureId, 'list');
-  await sees(page(), 'Trays and tubes');
+  await sees(page(), listPart('traysAndTubes'));
   await tickAll();
   // A page that is left takes along what it has not written down yet.
   await digestAtRest(closureId);
@@ -104,9 +129,9 @@ async function makeReady(closureId: string): Promise<void> {
   await sees(page(), /No pressure test\.|Why is there no test\?/);
   const asked = await page().$('input[aria-label="Why is there no test?"]');
   if (asked) {
-    await fill(page(), 'Why is there no test?', 'tested with the section');
-    await press(page(), 'Waive the test');
-    await sees(page(), 'The reason stands in the list.');
+    await fill(page(), testPart('whyIsThereNoTest'), 'tested with the section');
+    await press(page(), testPart('waiveTheTest'));
+    await sees(page(), testPart('theReasonStandsInTheList'));
   }
   await settled();
   await digestAtRest(closureId);
@@ -161,7 +186,7 @@ async function tickAll(): Promise<void> {
     await box.evaluate((node) => (node as HTMLElement).click());
     if (name.startsWith('All bolts gone round')) {
       await fill(page(), 'Torque that was used, with its unit', '2.8 N m');
-      await press(page(), 'Done');
+      await press(page(), benchShared('done'));
     }
     await page()
       .waitForFunction(
@@ -214,12 +239,12 @@ describe('before the cover', () => {
     await page().goto(`${server.url}/p/${project}/bench/${closureId}`);
     await sees(page(), 'slot 12');
     await pressKeys(page(), '2');
-    await press(page(), 'Save, next');
+    await press(page(), benchPage('saveNext'));
     await settled();
     await page().goto(`${server.url}/p/${project}/route/${closureId}`);
-    await sees(page(), '12 of 12 spliced');
-    await press(page(), 'Close it');
-    await sees(page(), 'Before the cover.');
+    await sees(page(), benchHead('doneOfTotal', { done: 12, total: 12 }));
+    await press(page(), closureSheet('closeIt'));
+    await sees(page(), listPart('beforeTheCover'));
   });
 
   step('the list is this closure’s own: its ports, trays and bolts', async () => {
@@ -253,7 +278,7 @@ describe('before the cover', () => {
     await writeFile(join(folder, 'notes.jpg'), 'no picture at all');
     await chooseFile(page(), key, join(folder, 'notes.jpg'));
     await sees(page(), 'This is no picture that the browser reads');
-    await press(page(), 'Repaired: OK now');
+    await press(page(), pointRow('repairedOkNow'));
     const { photos } = await readApi<{ photos: { width: number; height: number }[] }>(
       server,
       `/closures/${closureId}/closing`,
@@ -297,12 +322,12 @@ describe('before the cover', () => {
 
   step('it cannot be signed while something is open', async () => {
     await press(page(), 'Sign 0/2');
-    await sees(page(), 'Not ready to be signed.');
+    await sees(page(), signPart('notReadyToBeSigned'));
     await sees(page(), 'The pressure test is not passed.');
     await closeAt(closureId, 'list');
-    await sees(page(), 'Trays and tubes');
+    await sees(page(), listPart('traysAndTubes'));
     await tickAll();
-    await sees(page(), 'On to the pressure test');
+    await sees(page(), closePage('onToThePressureTest'));
   });
 
   step('and nothing went wrong on the page', noTrouble);
@@ -318,68 +343,73 @@ describe('the pressure test', () => {
   step('air over the limit is refused, and a gauge in another unit is recognised', async () => {
     await closeAt(closureId, 'test');
     // The figure is that of the sheet: none is taken for it.
-    await sees(page(), 'Usual are 27.60 kPa and 34.50 kPa. The figure of the sheet counts.');
-    await press(page(), 'Pressurized: start the clock');
+    await sees(page(), testPart('usualAre', { least: '27.60 kPa', most: '34.50 kPa' }));
+    await press(page(), testPart('pressurizedStartTheClock'));
     await sees(page(), 'Type the highest pressure that the sheet of the hardware gives.');
-    await fill(page(), 'At most, by the sheet of the hardware', '34.6');
-    await press(page(), 'Pressurized: start the clock');
+    await fill(page(), testPart('atMostByTheSheet'), '34.6');
+    await press(page(), testPart('pressurizedStartTheClock'));
     await sees(page(), /over 0 and at most 34\.50 kPa here/);
-    await fill(page(), 'At most, by the sheet of the hardware', '34.5');
-    await fill(page(), 'Barometric pressure', '98.2 kPa');
-    await fill(page(), 'Surface temperature of the closure', '12 C');
-    await fill(page(), 'Gauge now, kPa', '34.6');
-    await press(page(), 'Pressurized: start the clock');
-    await sees(page(), '34.60 kPa is above the limit of 34.50 kPa: release pressure at once.');
+    await fill(page(), testPart('atMostByTheSheet'), '34.5');
+    await fill(page(), testPart('barometricPressure'), '98.2 kPa');
+    await fill(page(), testPart('surfaceTemperatureOfTheClosure'), '12 C');
+    await fill(page(), testPart('gaugeNowUnit', { unit: 'kPa' }), '34.6');
+    await press(page(), testPart('pressurizedStartTheClock'));
+    await sees(
+      page(),
+      closingShared('releasePressureAtOnce', {
+        above: '34.60 kPa is above the limit of 34.50 kPa',
+      }),
+    );
     await press(page(), 'psi');
-    await fill(page(), 'At most, by the sheet of the hardware', '5');
-    await fill(page(), 'Gauge now, psi', '34');
-    await press(page(), 'Pressurized: start the clock');
+    await fill(page(), testPart('atMostByTheSheet'), '5');
+    await fill(page(), testPart('gaugeNowUnit', { unit: 'psi' }), '34');
+    await press(page(), testPart('pressurizedStartTheClock'));
     await sees(page(), 'Does the gauge show kPa?');
     await press(page(), 'kPa');
-    await fill(page(), 'At most, by the sheet of the hardware', '34.5');
-    await fill(page(), 'Gauge now, kPa', '34.0');
-    await press(page(), 'Pressurized: start the clock');
-    await sees(page(), 'Pressure is on.');
+    await fill(page(), testPart('atMostByTheSheet'), '34.5');
+    await fill(page(), testPart('gaugeNowUnit', { unit: 'kPa' }), '34.0');
+    await press(page(), testPart('pressurizedStartTheClock'));
+    await sees(page(), roundPart('pressureIsOn'));
     await settled();
-    await fill(page(), 'Gauge, kPa', '4.9');
-    await press(page(), 'Save this reading');
+    await fill(page(), roundPart('gaugeUnit', { unit: 'kPa' }), '4.9');
+    await press(page(), roundPart('saveThisReading'));
     await sees(page(), 'the gauge may show psi');
   });
 
   step('bubbles fail the round; it is released, repaired and tried again', async () => {
     // A slip that is taken back leaves the place not checked: it is not said to be clean.
     await press(page(), 'Oval: not checked');
-    await press(page(), 'Bubbles');
+    await press(page(), roundPart('bubbles'));
     await sees(page(), 'Bubbles at Oval.');
-    await press(page(), 'Not checked');
+    await press(page(), roundPart('notChecked'));
     await seesNot(page(), 'Bubbles at Oval.');
     await sees(page(), /Still missing: not checked: Oval/);
     await press(page(), 'Round 1: not checked');
-    await press(page(), 'Bubbles');
+    await press(page(), roundPart('bubbles'));
     await sees(page(), 'Bubbles at Round 1.');
     await sees(page(), 'the wrong seal for the diameter of the cable');
-    await press(page(), 'Release the pressure');
-    await press(page(), 'It shows zero: released before repairing');
+    await press(page(), roundPart('releaseThePressure'));
+    await press(page(), roundPart('itShowsZeroReleasedBefore', { before: 'repairing' }));
     await sees(page(), 'Test 1: failed');
-    await fill(page(), 'What was repaired at Round 1?', 'Cap was loose');
-    await press(page(), 'Save what was repaired');
+    await fill(page(), roundRecord('whatWasRepairedAt', { place: 'Round 1' }), 'Cap was loose');
+    await press(page(), roundRecord('saveWhatWasRepaired'));
     await sees(page(), 'Repaired at Round 1: Cap was loose');
   });
 
   step('cooling is not taken for a leak', async () => {
-    await fill(page(), 'Gauge now, kPa', '34.0');
-    await fill(page(), 'Surface temperature of the closure', '12 C');
-    await press(page(), 'Pressurized: start the clock');
-    await sees(page(), 'Pressure is on.');
+    await fill(page(), testPart('gaugeNowUnit', { unit: 'kPa' }), '34.0');
+    await fill(page(), testPart('surfaceTemperatureOfTheClosure'), '12 C');
+    await press(page(), testPart('pressurizedStartTheClock'));
+    await sees(page(), roundPart('pressureIsOn'));
     await settled();
-    await press(page(), 'No gauge at hand: simulate one');
+    await press(page(), roundPart('noGaugeAtHandSimulateOne'));
     await press(page(), 'tight, cooling');
     for (let times = 0; times < 8; times++) {
       if (
         (await page().evaluate(() => document.body.innerText)).includes('Tight: what it falls by')
       )
         break;
-      await press(page(), 'Run the simulated gauge on by 3 minutes');
+      await press(page(), roundPart('runTheSimulatedGaugeOnBy'));
       // Its readings come from the server; the key works again once they are there.
       await page().waitForFunction(
         () =>
@@ -389,13 +419,13 @@ describe('the pressure test', () => {
         { polling: 50 },
       );
     }
-    await sees(page(), 'Tight: what it falls by, cooling explains.');
-    await press(page(), 'No bubbles anywhere: all places checked');
+    await sees(page(), roundWords('tightWhatItFallsByCooling'));
+    await press(page(), roundPart('noBubblesAnywhereAllPlacesChecked'));
     await sees(page(), 'No bubbles at any place, and no fall beyond cooling.');
-    await sees(page(), 'Passed, simulated.');
-    await press(page(), 'Release the pressure');
-    await press(page(), 'It shows zero: released before leaving');
-    await sees(page(), 'Released before leaving, M. Reyes');
+    await sees(page(), roundPart('passedSimulated'));
+    await press(page(), roundPart('releaseThePressure'));
+    await press(page(), roundPart('itShowsZeroReleasedBefore', { before: 'leaving' }));
+    await sees(page(), roundRecord('releasedBeforeBy', { before: 'leaving', by: 'M. Reyes' }));
     await sees(page(), 'Test 2: passed, readings simulated');
   });
 
@@ -414,7 +444,7 @@ describe('signing and handing over', () => {
   step('technician and lead sign; what changed in between is found out', async () => {
     await closeAt(closureId, 'sign');
     await drawName();
-    await press(page(), 'Save the signature');
+    await press(page(), signPart('saveTheSignature'));
     await sees(page(), 'Technician: M. Reyes');
     await settled();
     // Kept with code and words as they stood on the page: each tick, and what the signature was put under.
@@ -437,32 +467,32 @@ describe('signing and handing over', () => {
       1,
     );
     // The field to sign in moves down once the server tells what is signed.
-    await sees(page(), 'Unchanged since.');
+    await sees(page(), signPart('unchangedSince'));
     // Somebody measures a splice while the lead signs: the page hears of it, and the lead has not checked it.
     await drawName();
     const { splices } = await readApi<Work>(server, `/closures/${closureId}/work`);
     await writeApi(server, 'POST', '/evidence', {
       entries: [{ ...attemptOn(splices[0]!.id), at: '2026-05-20T07:00:00.000Z' }],
     });
-    await fill(page(), 'Name', 'L. Ortiz');
-    await press(page(), 'Save the signature');
+    await fill(page(), signPart('name'), 'L. Ortiz');
+    await press(page(), signPart('saveTheSignature'));
     await sees(page(), 'The closure changed meanwhile: check it again, then sign.');
     await sees(page(), 'Spliced or corrected (1 entry)');
   });
 
   step('signed anew by both, it is frozen by its digest', async () => {
     await closeAt(closureId, 'sign');
-    await sees(page(), 'Changed since:');
+    await sees(page(), signPart('changedSince'));
     await signByBoth(closureId);
     await closeAt(closureId, 'sign');
-    await sees(page(), 'Closed, tested and signed.');
-    await sees(page(), 'Unchanged since.');
+    await sees(page(), closePage('closedTestedAndSigned'));
+    await sees(page(), signPart('unchangedSince'));
   });
 
   step('it is handed over in one zip that checks itself', async () => {
-    await press(page(), 'Hand it over');
-    await press(page(), 'Letter');
-    await press(page(), 'Make the package');
+    await press(page(), signPart('handItOver'));
+    await press(page(), handoverPage('letter'));
+    await press(page(), handoverPage('makeThePackage'));
     const key = await page().waitForSelector('[aria-label^="Save the zip"]', { timeout: 60_000 });
     await key!.evaluate((node) => (node as HTMLElement).click());
     const name = await until(
@@ -489,9 +519,9 @@ describe('signing and handing over', () => {
     const code = /the code is ([0-9A-Z]{4}-[0-9A-Z]{4})/.exec(words)![1]!;
     await page().goto(`${server.url}/scan`);
     await sees(page(), 'type the code instead');
-    await fill(page(), 'Code', code.toLowerCase().replace('-', ''));
-    await press(page(), 'Open');
-    await sees(page(), 'Closed and signed');
+    await fill(page(), scanPage('code'), code.toLowerCase().replace('-', ''));
+    await press(page(), uiShared('open'));
+    await sees(page(), closureSheet('closedAndSigned'));
     expect(page().url()).toContain(closureId);
   });
 
@@ -508,37 +538,37 @@ describe('a signed closure that is opened again', () => {
     await makeReady(closureId);
     await signByBoth(closureId);
     await closeAt(closureId, 'sign');
-    await sees(page(), 'Unchanged since.');
+    await sees(page(), signPart('unchangedSince'));
   });
 
   step('it is opened again for a cut-over, in the order of least time down', async () => {
     await closeAt(closureId, 'visits');
-    await press(page(), 'Open the closure again');
+    await press(page(), visitForm('openTheClosureAgain'));
     await press(page(), 'cut-over');
-    await fill(page(), 'Why', 'clinic moves to the new cable');
+    await fill(page(), common('why'), 'clinic moves to the new cable');
     // A visit begins with the place.
-    await press(page(), 'Begin the visit');
-    await sees(page(), 'Say what of site safety applies here, or none of these.');
+    await press(page(), visitForm('beginTheVisit'));
+    await sees(page(), siteSafety('sayWhatApplies'));
     await press(page(), 'Traffic');
     await sees(page(), 'Cones, signs and bright clothes');
-    await press(page(), 'Begin the visit');
-    await sees(page(), 'Look after this first: Traffic.');
-    await press(page(), 'Looked after: Traffic');
-    await press(page(), 'First aid and the container for shards are at hand');
+    await press(page(), visitForm('beginTheVisit'));
+    await sees(page(), siteSafety('lookAfterFirst', { hazard: 'Traffic' }));
+    await press(page(), siteSafety('lookedAfter', { hazard: 'Traffic' }));
+    await press(page(), siteSafety('firstAidAndShardsAtHand'));
     // A repair may cut fibers that were in service: they are proven dark here.
     await press(page(), 'repair');
-    await press(page(), 'Begin the visit');
+    await press(page(), visitForm('beginTheVisit'));
     await sees(page(), 'Write down what the detector showed and who released it');
     await press(page(), 'cut-over');
-    await press(page(), 'Begin the visit');
-    await sees(page(), 'Opened again: only what changes');
-    await fill(page(), 'Fibers to cut over', '13-16');
-    await fill(page(), 'Circuits in service, a line each', 'clinic: 13, 15\nschool x3: 14');
+    await press(page(), visitForm('beginTheVisit'));
+    await sees(page(), visitsPart('openedAgainOnlyWhatChanges'));
+    await fill(page(), cutOverPart('fibersToCutOver'), '13-16');
+    await fill(page(), cutOverPart('circuitsInServiceALineEach'), 'clinic: 13, 15\nschool x3: 14');
     await sees(page(), 'school: down 22:00 to 22:05, 5 min');
     await sees(page(), /clinic: down \d\d:\d\d to \d\d:\d\d, 10 min/);
-    await press(page(), 'Save this order with the record');
-    await sees(page(), 'Cut-over as it goes');
-    await press(page(), 'school is down');
+    await press(page(), cutOverPart('saveThisOrderWithTheRecord'));
+    await sees(page(), cutOverRecord('cutOverAsItGoes'));
+    await press(page(), cutOverRecord('nameIsDown', { name: 'school' }));
     await sees(page(), /school: down since \d\d:\d\d, 5 min planned/);
     await settled();
     await press(page(), 'Sign 0/2');
@@ -548,20 +578,31 @@ describe('a signed closure that is opened again', () => {
 
   step('its fiber is removed by the plan, with a reason, and joined to another', async () => {
     await closeAt(closureId, 'visits');
-    await press(page(), 'Plan what changes');
+    await press(page(), visitsPart('planWhatChanges'));
     await writeLines(
       page(),
       'splice F 13 to K 1\nsplice F 15-24 to K 3-12\nsplice F 1 to K 2\nthrough F 2-12\nreserve F 14',
     );
     await sees(page(), 'F 14 to K 2 is spliced or ruled on: a plan drops it only where');
     expect(await disabled(/^Apply/)).toBe(true);
-    await press(page(), 'Remove 1 splice that is made');
-    await sees(page(), 'Removes 1. F 14 to K 2, tray 1 slot 2.');
+    await press(page(), changePart('removeSplicesThatMade', { splices: 1, waiting: 'is' }));
+    await sees(
+      page(),
+      `${changePart('removes')} 1. ${changePart('toTraySlot', { cableA: 'F', fiberA: 14, cableB: 'K', fiberB: 2, tray: 1, slot: 2 })}`,
+    );
     // Nobody cuts without a reason.
     expect(await disabled(/^Apply/)).toBe(true);
-    await fill(page(), 'Why they are removed', 'school moves to F 1');
-    await press(page(), 'Apply: 2 changes');
-    await sees(page(), 'Applied. 1 added, 0 moved, 0 dropped, 1 removed.');
+    await fill(page(), changePart('whyTheyAreRemoved'), 'school moves to F 1');
+    await press(page(), changePart('applyChanges', { changes: 2 }));
+    await sees(
+      page(),
+      changePart('addedMovedDropped', {
+        added: 1,
+        moved: 0,
+        dropped: 0,
+        retired: changePart('retiredRemoved', { retired: 1 }),
+      }),
+    );
     const { splices, retired } = await readApi<{
       splices: { id: string; fiberA: number; tray: number; slot: number }[];
       retired: { fiberA: number }[];
@@ -574,22 +615,25 @@ describe('a signed closure that is opened again', () => {
 
   step('the circuit is back, and what lay there keeps its record', async () => {
     await closeAt(closureId, 'visits');
-    await press(page(), 'school is back');
+    await press(page(), cutOverRecord('nameIsBack', { name: 'school' }));
     await sees(page(), /school: down \d\d:\d\d to \d\d:\d\d, [12] min; 5 planned/);
     await settled();
-    await sees(page(), '1 splice removed');
+    await sees(page(), visitLeaf('splicesRemoved', { splices: 1 }));
     // The visit before keeps its tests and signatures in sight.
-    await press(page(), 'Its tests and signatures');
+    await press(page(), visitLeaf('itsTestsAndSignatures'));
     await sees(page(), 'Lead: ');
     await press(page(), 'Sign 0/2');
     await sees(page(), 'Splices added: F 1 to K 2.');
     await sees(page(), 'Splices removed: F 14 to K 2.');
     await seesNot(page(), 'Down since the cut-over');
     await page().goto(`${server.url}/p/${project}/route/${closureId}`);
-    await press(page(), 'Removed: 1 splice');
-    await press(page(), 'F 14 to K 2, lay in tray 1 slot 2');
+    await press(page(), closurePicture('removedSplices', { splices: 1 }));
+    await press(
+      page(),
+      closurePicture('toLayInTraySlot', { fiberA: 'F 14', fiberB: 'K 2', tray: 1, slot: 2 }),
+    );
     await sees(page(), /Removed\. .*M\. Reyes: school moves to F 1/);
-    await sees(page(), 'Attempt 1: estimate');
+    await sees(page(), benchShared('whatEstimate', { what: 'Attempt 1' }));
   });
 
   step('and nothing went wrong on the page', noTrouble);

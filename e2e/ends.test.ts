@@ -1,6 +1,16 @@
 import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { benchPage } from '@cordel/text/pages/bench/BenchPage';
+import { endPart } from '@cordel/text/pages/bench/EndPart';
+import { benchShared } from '@cordel/text/pages/bench/shared';
+import { kitShared } from '@cordel/text/pages/kit/shared';
+import { endFacePages } from '@cordel/text/pages/ledger/EndFace';
+import { ledgerShared } from '@cordel/text/pages/ledger/shared';
+import { spliceRecord } from '@cordel/text/pages/ledger/SpliceRecord';
+import { circuitCord } from '@cordel/text/pages/plan/CircuitCord';
+import { devicesPart } from '@cordel/text/pages/plan/DevicesPart';
+import { lineBuilder } from '@cordel/text/pages/plan/LineBuilder';
 import { jest } from '@jest/globals';
 import { type Evidence, type Splice } from '@cordel/core';
 import { chooseFile, demoOnAPhone, fill, press, readApi, sees, storyteller, until } from './app.ts';
@@ -43,16 +53,16 @@ describe('a drop is ended mechanically', () => {
     await bench();
     await sees(page(), /K 5 slate.*SP1 in.*dB estimate/);
     await typeLoss('0.03');
-    await press(page(), 'Save, next');
+    await press(page(), benchPage('saveNext'));
     await sees(page(), /T1 port 1/);
   });
 
   step('an end asks for no estimate: light through it, two taps, and it is proven', async () => {
     await sees(page(), /1\/8 Boot on first/);
     await sees(page(), /Light seen No light Face pass Face fail .*dB by meter/);
-    await press(page(), 'Light seen');
+    await press(page(), endPart('lightSeen'));
     await sees(page(), /Measured\. Within the limit/);
-    await press(page(), 'Save, next');
+    await press(page(), benchPage('saveNext'));
     await sees(page(), /T1 port 2/);
     const recorded = await until(async () => {
       const entries = await recordedAt(1);
@@ -67,7 +77,7 @@ describe('a drop is ended mechanically', () => {
   step('a loss of 0.30 dB is good for it, though a splice would be redone', async () => {
     await typeLoss('0.30');
     await sees(page(), /Measured\. Within the limit/);
-    await press(page(), 'Save, next');
+    await press(page(), benchPage('saveNext'));
     await sees(page(), /T1 port 3/);
     const recorded = await until(async () => {
       const entries = await recordedAt(2);
@@ -82,10 +92,10 @@ describe('a drop is ended mechanically', () => {
   step('over its own limit of 0.50 dB, or without light, it is made again', async () => {
     await typeLoss('0.51');
     await sees(page(), /Insertion loss 0.51.* is over 0.5/);
-    for (let key = 0; key < 4; key++) await press(page(), 'Delete');
-    await press(page(), 'No light');
+    for (let key = 0; key < 4; key++) await press(page(), benchShared('delete'));
+    await press(page(), endPart('noLight'));
     await sees(page(), /No light comes through: the wrong fiber, a break or a bad end/);
-    await press(page(), 'Redo');
+    await press(page(), benchPage('redo'));
     const recorded = await until(async () => {
       const entries = await recordedAt(3);
       return entries.length === 3 && entries;
@@ -104,9 +114,9 @@ describe('a drop is ended mechanically', () => {
       `${demo.server().url}/p/${demo.project()}/ledger?view=splices&closure=${demo.idOf('Clinic')}&open=splice.${end.id}`,
     );
     await sees(page(), /at its port.*Mechanical connector.*T1 port 1.*terminal: 12 ports SC APC/);
-    await press(page(), 'Add what was seen');
-    await press(page(), 'Passes');
-    await press(page(), 'Record it');
+    await press(page(), spliceRecord('addWhatWasSeen'));
+    await press(page(), endPart('facePasses'));
+    await press(page(), ledgerShared('recordIt'));
     await sees(page(), /Recorded.*End face passes.*light seen/);
   });
 });
@@ -130,8 +140,8 @@ describe('an end face under the microscope', () => {
     await page().goto(
       `${demo.server().url}/p/${demo.project()}/ledger?view=splices&closure=${demo.idOf('Clinic')}&open=splice.${end.id}`,
     );
-    await press(page(), 'Add what was seen');
-    await press(page(), 'Count marks by zone');
+    await press(page(), spliceRecord('addWhatWasSeen'));
+    await press(page(), endFacePages('countMarks'));
     await sees(page(), /Core, to 25 µm: passes/);
     for (let count = 0; count < 2; count++) await press(page(), 'More: Core: Defects');
     await sees(page(), /Core, to 25 µm: fails Cladding, to 120 µm: passes/);
@@ -144,12 +154,12 @@ describe('an end face under the microscope', () => {
     const dirty = await picture('dirty.png', faceLevel(true));
     await chooseFile(page(), 'Picture of the end face', dirty);
     await sees(page(), /Picture kept/);
-    await press(page(), 'Record it');
+    await press(page(), ledgerShared('recordIt'));
     await sees(page(), /As looked at: fails, R. Aldous.*Looked at once. Not cleaned./);
   });
 
   step('is looked at again after cleaning: before and after stay side by side', async () => {
-    await press(page(), 'Count marks by zone');
+    await press(page(), endFacePages('countMarks'));
     for (let count = 0; count < 2; count++)
       await press(page(), 'More: Cleaned since it was looked at before');
     await chooseFile(
@@ -158,7 +168,7 @@ describe('an end face under the microscope', () => {
       await picture('clean.png', faceLevel(false)),
     );
     await sees(page(), /Picture kept/);
-    await press(page(), 'Record it');
+    await press(page(), ledgerShared('recordIt'));
     await sees(page(), /Before: fails.*After: passes.*Looked at 2 times. Cleaned 2 times./);
     const recorded = await until(async () => {
       const seen = (await recordedAt(2)).filter(({ type }) => type === 'inspection');
@@ -176,29 +186,29 @@ describe('ports and a splitter, by thumb', () => {
 
   step('ports are added and a line ends fibers at them', async () => {
     await demo.goTo('Weir gauge', 'plan');
-    await press(page(), 'Add ports');
-    await fill(page(), 'Name', 'P1');
-    await press(page(), 'Panel');
-    await fill(page(), 'Ports', '12');
+    await press(page(), devicesPart('addPorts'));
+    await fill(page(), devicesPart('name'), 'P1');
+    await press(page(), devicesPart('panel'));
+    await fill(page(), devicesPart('ports'), '12');
     await press(page(), 'UPC');
-    await press(page(), 'Save');
+    await press(page(), kitShared('save'));
     await sees(page(), /P1 ?panel: 12 ports SC UPC/);
-    await press(page(), 'Build a line');
-    await press(page(), 'End at ports');
+    await press(page(), lineBuilder('buildALine'));
+    await press(page(), lineBuilder('endAtPorts'));
     await press(page(), 'H');
-    await press(page(), 'fibers');
-    await fill(page(), 'To', '4');
+    await press(page(), lineBuilder('fibers'));
+    await fill(page(), lineBuilder('to'), '4');
     await press(page(), 'P1');
     await sees(page(), /terminate H 1-4 on P1 ports 1-4/);
-    await press(page(), 'Add the line');
+    await press(page(), lineBuilder('addTheLine'));
     await sees(page(), /H 1-4 .*named in line/);
   });
 
   step('a splitter is added, and says that nothing feeds it', async () => {
-    await press(page(), 'Add a splitter');
+    await press(page(), devicesPart('addSplitter'));
     await press(page(), '1:4');
     await sees(page(), /Empty: 7.20 dB, as 1:4 splitters lose at most/);
-    await press(page(), 'Save');
+    await press(page(), kitShared('save'));
     await sees(page(), /splitter 1:4.*Nothing feeds it yet.*at most 7.20 dB to output 1/);
   });
 
@@ -210,7 +220,7 @@ describe('ports and a splitter, by thumb', () => {
     const k = cables.find(({ name }) => name === 'K')!.id;
     await page().goto(`${demo.server().url}/p/${demo.project()}/route/circuits?cable=${k}&fiber=5`);
     await sees(page(), /SP1: 8 outputs in use; the circuit branches here/);
-    await press(page(), 'out 3: T1 port 7 · 10.50 dB');
+    await press(page(), circuitCord('branch', { output: 3, fiber: 'T1 port 7', loss: '10.50' }));
     await sees(page(), /Fed through SP1 by K 5|Fed through SP1 by A 17/);
   });
 

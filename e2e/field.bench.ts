@@ -1,3 +1,4 @@
+import { takeAlongPage } from '@cordel/text/pages/takeAlong/TakeAlongPage';
 import type { Browser, Page } from 'puppeteer-core';
 import { v7 as uuid } from 'uuid';
 import {
@@ -90,7 +91,7 @@ async function coldStart(server: Server, browser: Browser): Promise<Figure[]> {
     const { context, page } = await newPerson(browser, { ...server, url: line.url }, 'M.', PHONE);
     await page.evaluateOnNewDocument(HELPER);
     await page.goto(`${line.url}/p/${project!.id}/kit/take-along`, { waitUntil: 'networkidle2' });
-    await press(page, 'Take it along');
+    await press(page, takeAlongPage('takeIt'));
     await sees(page, 'On this device as of');
     await appIsKept(page);
     await page.close();
@@ -252,7 +253,7 @@ async function takeAlong(server: Server, browser: Browser): Promise<Figure[]> {
     return performance.now() - begun;
   }, `/api/projects/${project}/document.json`);
   const begun = performance.now();
-  await press(page, 'Take it along');
+  await press(page, takeAlongPage('takeIt'));
   await page.waitForFunction(() => document.body.innerText.includes('On this device as of'), {
     timeout: 600_000,
     polling: 200,

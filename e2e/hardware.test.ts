@@ -1,3 +1,12 @@
+import { benchShared } from '@cordel/text/pages/bench/shared';
+import { hardwarePage } from '@cordel/text/pages/kit/HardwarePage';
+import { kitPage } from '@cordel/text/pages/kit/KitPage';
+import { portsEditor } from '@cordel/text/pages/kit/PortsEditor';
+import { procedureEditor } from '@cordel/text/pages/kit/ProcedureEditor';
+import { kitShared } from '@cordel/text/pages/kit/shared';
+import { stepForm } from '@cordel/text/pages/kit/StepForm';
+import { openPage } from '@cordel/text/pages/prep/OpenPage';
+import { stepPanel } from '@cordel/text/pages/ui/StepPanel';
 import { jest } from '@jest/globals';
 import { demoOnAPhone, fill, press, pressText, sees, seesNot, storyteller, visit } from './app.ts';
 
@@ -31,34 +40,34 @@ describe('hardware of one’s own, from nothing, on a phone', () => {
 
   step('a form is chosen, and its figures and seals are typed in rows', async () => {
     await visit(page(), demo.server().url);
-    await press(page(), 'Kit');
-    await pressText(page(), 'Hardware');
-    await press(page(), 'New profile');
+    await press(page(), kitPage('kit'));
+    await pressText(page(), kitShared('hardware'));
+    await press(page(), hardwarePage('newProfile'));
     await press(page(), 'Gland joint');
-    await fill(page(), 'Name of the hardware', 'Yard joint');
-    await fill(page(), 'Where its figures come from', 'Sheet in the van');
-    await fill(page(), 'Name of port 1', 'Gland A');
+    await fill(page(), hardwarePage('nameOfTheHardware'), 'Yard joint');
+    await fill(page(), kitShared('whereItsFiguresComeFrom'), 'Sheet in the van');
+    await fill(page(), portsEditor('nameOfPort', { number: 1 }), 'Gland A');
     await press(page(), 'Add: Port');
-    await fill(page(), 'Name of port 2', 'Gland B');
-    await fill(page(), 'Torque of the bolts', '25');
-    await press(page(), 'Save the hardware');
+    await fill(page(), portsEditor('nameOfPort', { number: 2 }), 'Gland B');
+    await fill(page(), hardwarePage('torqueOfTheBolts'), '25');
+    await press(page(), hardwarePage('saveTheHardware'));
     await sees(page(), /Not saved\. Torque: Say the unit of the torque, such as 2\.8 N m/);
-    await fill(page(), 'Torque of the bolts', '2.8 N m');
+    await fill(page(), hardwarePage('torqueOfTheBolts'), '2.8 N m');
   });
 
   step('its procedure is copied, and a step of one’s own is moved to its place', async () => {
-    await press(page(), 'Copy it, to make it your own');
-    await press(page(), 'Add a step of your own');
-    await fill(page(), 'What is to be done', 'Tag the cable; leave {stength} of steel.');
-    await press(page(), 'Save the hardware');
+    await press(page(), hardwarePage('makeItYourOwnProcedure'));
+    await press(page(), procedureEditor('addAStepOfYourOwn'));
+    await fill(page(), stepForm('whatIsToBeDone'), 'Tag the cable; leave {stength} of steel.');
+    await press(page(), hardwarePage('saveTheHardware'));
     await sees(
       page(),
       /Opening, step 21: No profile has a figure called “stength”: use one of strength/,
     );
-    await fill(page(), 'What is to be done', 'Tag the cable; leave {strength} of steel.');
-    await press(page(), 'When, caution, timer, photo, values');
+    await fill(page(), stepForm('whatIsToBeDone'), 'Tag the cable; leave {strength} of steel.');
+    await press(page(), stepForm('whenCautionTimerPhoto'));
     await press(page(), 'Add: Value');
-    await fill(page(), 'What is asked, value 1', 'Tag number');
+    await fill(page(), stepForm('whatIsAskedNumber', { number: 1 }), 'Tag number');
     const before = await stepsShown();
     expect(before.at(-1)).toMatch(/^Tag the cable/);
     await press(page(), '21. Tag the cable; leave {strength} of steel.');
@@ -70,24 +79,24 @@ describe('hardware of one’s own, from nothing, on a phone', () => {
 
   step('a procedure without its ring cut is refused, at its place', async () => {
     await press(page(), '8. Ring cut');
-    await press(page(), 'Take the step out');
-    await press(page(), 'Save the hardware');
+    await press(page(), stepForm('takeTheStepOut'));
+    await press(page(), hardwarePage('saveTheHardware'));
     await sees(page(), /Not saved\. A procedure has a ring cut: put that step back/);
     await page().select('[aria-label="Add a step from the list"]', 'ring');
-    await press(page(), 'Save the hardware');
+    await press(page(), hardwarePage('saveTheHardware'));
     await sees(page(), /Yard joint 2 ports/);
   });
 
   step('it is worked by: the own step with its figure, and what it asks', async () => {
     await demo.goTo('Clinic corner', 'open');
-    await press(page(), 'Other hardware');
+    await press(page(), openPage('otherHardware'));
     await press(page(), 'Yard joint');
     // 90 mm of strength member: the figure of a gland joint.
     await sees(page(), /Tag the cable; leave 90 mm of steel\./);
     await pressText(page(), 'Tag the cable; leave 90 mm of steel.');
-    await sees(page(), 'Still to write down: Tag number.');
+    await sees(page(), stepPanel('stillToWriteDown', { open: 'Tag number' }));
     await fill(page(), 'Tag number', 'T-17');
-    await press(page(), 'Done');
+    await press(page(), benchShared('done'));
     await sees(page(), /R\. Aldous, \d{4}-\d\d-\d\d .*Tag number: T-17/);
     await seesNot(page(), 'Still to write down');
   });

@@ -3,6 +3,7 @@ import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { once } from 'node:events';
+import { common } from '@cordel/text/pages/common';
 import ExcelJS from 'exceljs';
 import type { Page } from 'puppeteer-core';
 import { WIDE, newPerson, press, readApi, removeServer, startBrowser, startServer } from './app.ts';
@@ -55,7 +56,10 @@ interface Watched {
 /** Chooses a list; gives when the first word of it was shown, when the preview was, and frames meanwhile. */
 async function watched(page: Page, url: string, path: string): Promise<Watched> {
   await page.goto(url, { waitUntil: 'networkidle2' });
-  const [chooser] = await Promise.all([page.waitForFileChooser(), press(page, 'Choose a file')]);
+  const [chooser] = await Promise.all([
+    page.waitForFileChooser(),
+    press(page, common('chooseAFile')),
+  ]);
   await page.evaluate(() => {
     const watch = { start: 0, first: 0, frames: 0, times: [] as number[] };
     (globalThis as unknown as { watch: typeof watch }).watch = watch;

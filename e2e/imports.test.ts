@@ -1,6 +1,12 @@
 import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { common } from '@cordel/text/pages/common';
+import { cableListPage } from '@cordel/text/pages/kit/CableListPage';
+import { routeImportPage } from '@cordel/text/pages/routeImport/RouteImportPage';
+import { importPage } from '@cordel/text/pages/splices/ImportPage';
+import { previewPart } from '@cordel/text/pages/splices/PreviewPart';
+import { sameNamesPart } from '@cordel/text/pages/splices/SameNamesPart';
 import { jest } from '@jest/globals';
 import ExcelJS from 'exceljs';
 import type { Browser } from 'puppeteer-core';
@@ -58,8 +64,11 @@ describe('what comes in from files', () => {
     sheet.getCell('E2').numFmt = '0';
     await book.xlsx.writeFile(join(folder, 'fixed.xlsx'));
     await chooseFile(page(), 'Choose a file', join(folder, 'fixed.xlsx'));
-    await press(page(), 'Import 2 splices');
-    await sees(page(), '2 splices, 1 new closure, 2 new cables.');
+    await press(page(), previewPart('importSplices', { splices: 2 }));
+    await sees(
+      page(),
+      importPage('splicesNewClosuresNewCables', { splices: 2, newClosures: 1, newCables: 2 }),
+    );
   });
 
   step(
@@ -77,13 +86,16 @@ describe('what comes in from files', () => {
       await page().goto(`${server.url}/p/${project}/kit/import`);
       await chooseFile(page(), 'Choose a file', join(folder, 'people.csv'));
       await sees(page(), '“third” is not a slot number');
-      await fill(page(), 'Value at Row 5, Slot', '3');
+      await fill(page(), previewPart('valueAt', { place: 'Row 5, Slot' }), '3');
       await press(page(), 'Fix Row 5, Slot');
-      await press(page(), '1 row passed over');
+      await press(page(), previewPart('rowsPassedOver', { rows: 1 }));
       await sees(page(), /Row 6: total/);
       await sees(page(), /Row 5 · Ford hut, tray 2, slot 3 Z1 7/);
-      await press(page(), 'Import 3 splices');
-      await sees(page(), '3 splices, 0 new closures, 2 new cables.');
+      await press(page(), previewPart('importSplices', { splices: 3 }));
+      await sees(
+        page(),
+        importPage('splicesNewClosuresNewCables', { splices: 3, newClosures: 0, newCables: 2 }),
+      );
     },
   );
 
@@ -97,14 +109,17 @@ describe('what comes in from files', () => {
     await page().goto(`${server.url}/p/${project}/kit/import`);
     await chooseFile(page(), 'Choose a file', join(folder, 'older.csv'));
     await sees(page(), 'it was read as Windows-1252');
-    await sees(page(), '2 names to answer before anything is imported.');
+    await sees(page(), sameNamesPart('namesToAnswerBeforeAnythingIs', { names: 2 }));
     const ready = '[aria-label="Import 1 splice"]:not([aria-disabled="true"]):not([disabled])';
-    await sees(page(), 'Import 1 splice');
+    await sees(page(), previewPart('importSplices', { splices: 1 }));
     expect(await page().$(ready)).toBeNull();
-    await press(page(), 'All 2 are the same');
+    await press(page(), sameNamesPart('allAreTheSame', { questions: 2 }));
     await page().waitForSelector(ready);
-    await press(page(), 'Import 1 splice');
-    await sees(page(), '1 splice, 0 new closures, 0 new cables.');
+    await press(page(), previewPart('importSplices', { splices: 1 }));
+    await sees(
+      page(),
+      importPage('splicesNewClosuresNewCables', { splices: 1, newClosures: 0, newCables: 0 }),
+    );
   });
 
   step('cables from a workbook', async () => {
@@ -117,7 +132,7 @@ describe('what comes in from files', () => {
     await page().goto(`${server.url}/p/${project}/kit/cable-list`);
     await chooseFile(page(), 'Choose a file', join(folder, 'cables.xlsx'));
     await sees(page(), 'Y1');
-    await press(page(), 'Import 2 cables');
+    await press(page(), cableListPage('importCables', { cables: 2 }));
     await sees(page(), '2 cables.');
     const names = async () =>
       (await readApi<{ cables: { name: string }[] }>(server, `/projects/${project}`)).cables.map(
@@ -151,17 +166,17 @@ describe('what comes in from files', () => {
     };
     await writeFile(join(folder, 'route.geojson'), JSON.stringify(crossed));
     await page().goto(`${server.url}/p/${project}/kit/route-import`);
-    await sees(page(), 'Choose a file');
+    await sees(page(), common('chooseAFile'));
     const places = await page().$$eval('[aria-current=page]', (keys) =>
       keys.map((key) => key.getAttribute('aria-label')),
     );
     expect(places).toEqual(['Kit']);
     await chooseFile(page(), 'Choose a file', join(folder, 'route.geojson'));
     await sees(page(), 'The axes are crossed');
-    await press(page(), 'Latitude comes first in this file: swap the axes');
+    await press(page(), routeImportPage('latitudeComesFirstInThisFile'));
     await sees(page(), /Gauge hut: 4\.\d km; \d m off the line · new, is added/);
-    await press(page(), 'Import 1 closure');
-    await sees(page(), '0 closures placed, 1 new.');
+    await press(page(), routeImportPage('importClosures', { closures: 1 }));
+    await sees(page(), routeImportPage('closuresPlacedNew', { closures: 0, added: 1 }));
   });
 
   step('a route shows what it replaces, what it lacks, and asks about a name', async () => {
@@ -189,12 +204,12 @@ describe('what comes in from files', () => {
     await writeFile(join(folder, 'again.geojson'), JSON.stringify(file));
     await page().goto(`${server.url}/p/${project}/kit/route-import`);
     await chooseFile(page(), 'Choose a file', join(folder, 'again.geojson'));
-    await sees(page(), '1 name to answer before anything is imported.');
+    await sees(page(), sameNamesPart('namesToAnswerBeforeAnythingIs', { names: 1 }));
     await press(page(), 'It is Gauge hut');
     await sees(page(), /Gauge hut: 6\.\d km, replaces 4\.\d km; \d m off the line · here already/);
     await sees(page(), /Not in the file, 17 closures: .*Toll cottage \(stays at 3\.1 km\)/);
-    await press(page(), 'Import 1 closure');
-    await sees(page(), '1 closure placed, 0 new.');
+    await press(page(), routeImportPage('importClosures', { closures: 1 }));
+    await sees(page(), routeImportPage('closuresPlacedNew', { closures: 1, added: 0 }));
   });
 
   step('a route in another projection is refused in words', async () => {

@@ -1,6 +1,8 @@
 import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { benchShared } from '@cordel/text/pages/bench/shared';
+import { linksPages } from '@cordel/text/pages/links/links';
 import { jest } from '@jest/globals';
 import type { Browser } from 'puppeteer-core';
 import {
@@ -76,16 +78,16 @@ describe('a link test', () => {
   step('begins with a reference: nothing is measured before', async () => {
     await open(ana, 'links');
     await sees(ana.page, /No reference at 1550 nm yet/);
-    await seesNot(ana.page, 'The meter shows');
-    await press(ana.page, 'Take a reference');
-    await fill(ana.page, 'Source', 'Source 2');
-    await fill(ana.page, 'Meter', 'Meter 7');
-    await fill(ana.page, 'The meter reads', '-7.00');
-    await fill(ana.page, 'Meter calibrated until', 'next year');
-    await press(ana.page, 'Save the reference');
+    await seesNot(ana.page, linksPages('meterShows'));
+    await press(ana.page, linksPages('takeAReference'));
+    await fill(ana.page, linksPages('source'), 'Source 2');
+    await fill(ana.page, linksPages('meter'), 'Meter 7');
+    await fill(ana.page, linksPages('meterReads'), '-7.00');
+    await fill(ana.page, linksPages('calibratedUntil'), 'next year');
+    await press(ana.page, linksPages('saveTheReference'));
     await sees(ana.page, /Write a date as year-month-day/);
-    await fill(ana.page, 'Meter calibrated until', '2031-01-31');
-    await press(ana.page, 'Save the reference');
+    await fill(ana.page, linksPages('calibratedUntil'), '2031-01-31');
+    await press(ana.page, linksPages('saveTheReference'));
     await sees(ana.page, /−7.00 dBm at 1550 nm, Source 2 to Meter 7/);
     await recorded(1);
   });
@@ -95,7 +97,7 @@ describe('a link test', () => {
     // 8.2 km: about 1.7 dB of fiber, 0.1 of splices, 0.5 of connectors.
     await pressKeys(ana.page, '925');
     await sees(ana.page, /Loss 2.25 dB/);
-    await press(ana.page, 'Record, next fiber');
+    await press(ana.page, linksPages('recordAndNext'));
     await sees(ana.page, /Fiber 2: Harbour office/);
     await recorded(2);
     expect((await entries())[1]).toMatchObject({
@@ -109,7 +111,7 @@ describe('a link test', () => {
   step(
     'sees a loss that is typed while the meter is set to dBm, and records nothing of it',
     async () => {
-      await press(ana.page, 'Plus or minus');
+      await press(ana.page, benchShared('plusOrMinus'));
       await pressKeys(ana.page, '230');
       await sees(ana.page, /it is a loss. Is the meter set to dB\?/);
       expect(await entries()).toHaveLength(2);
@@ -138,7 +140,7 @@ describe('a link test', () => {
     await write(good);
     await chooseFile(ana.page, 'Choose a file', path);
     await sees(ana.page, /5 losses\. No problem found/);
-    await press(ana.page, 'Import');
+    await press(ana.page, linksPages('importThem'));
     await recorded(8);
   });
 
@@ -162,11 +164,11 @@ describe('the right fiber at the right port', () => {
   step('goes on on both phones with what one of them says', async () => {
     await open(ana, 'continuity');
     await open(ben, 'continuity');
-    await press(ben.page, 'I put light in');
+    await press(ben.page, linksPages('iSend'));
     await sees(ben.page, /Put light into fiber 1/);
     await sees(ben.page, /at Harbour office/);
     await sees(ana.page, /Look for light at fiber 1/);
-    await press(ana.page, 'Light here');
+    await press(ana.page, linksPages('lightHere'));
     await sees(ana.page, /Look for light at fiber 2/);
     await sees(ben.page, /Put light into fiber 2/);
   });
@@ -177,9 +179,9 @@ describe('the right fiber at the right port', () => {
       [3, 2],
     ] as const) {
       await sees(ana.page, new RegExp(`Look for light at fiber ${fiber}`));
-      await press(ana.page, 'At another port');
-      await fill(ana.page, 'At the port of which fiber?', String(other));
-      await press(ana.page, 'Record');
+      await press(ana.page, linksPages('atAnotherPort'));
+      await fill(ana.page, linksPages('whichFiber'), String(other));
+      await press(ana.page, linksPages('record'));
     }
     await sees(ben.page, /Fibers 2 and 3 are swapped/);
     await sees(ben.page, /Put light into fiber 4/);
@@ -187,9 +189,9 @@ describe('the right fiber at the right port', () => {
 
   step('goes on without a connection, and both come together behind it', async () => {
     await ana.page.setOfflineMode(true);
-    await press(ana.page, 'No light');
+    await press(ana.page, linksPages('noLight'));
     await sees(ana.page, /Look for light at fiber 5/);
-    await press(ana.page, 'Light here');
+    await press(ana.page, linksPages('lightHere'));
     await sees(ana.page, /Look for light at fiber 6/);
     await ana.page.setOfflineMode(false);
     await sees(ben.page, /Put light into fiber 6/);

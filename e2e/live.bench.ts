@@ -1,3 +1,8 @@
+import { benchHead } from '@cordel/text/pages/bench/BenchHead';
+import { setupPage } from '@cordel/text/pages/bench/SetupPage';
+import { benchShared } from '@cordel/text/pages/bench/shared';
+import { shiftPage } from '@cordel/text/pages/bench/ShiftPage';
+import { common } from '@cordel/text/pages/common';
 import type { Page } from 'puppeteer-core';
 import { attemptOn, record } from './evidence.ts';
 import {
@@ -44,10 +49,10 @@ async function measure(): Promise<Figure[]> {
     const base = `${server.url}/p/${project!.id}/bench`;
     await page.goto(`${base}/${dairy}/setup`, { waitUntil: 'networkidle2' });
     await press(page, 'Single-fiber splicer');
-    await press(page, 'Back to the Bench');
-    await press(page, 'More');
+    await press(page, benchShared('backToTheBench'));
+    await press(page, benchHead('more'));
     await sees(page, 'Splicer: last record');
-    await press(page, 'Close');
+    await press(page, common('close'));
     const delays = await page.evaluate(send, `/api/projects/${project!.id}`, RECORDS, EVERY);
     const shown = delays.filter((delay) => delay >= 0).sort((a, b) => a - b);
     const late = shown[Math.floor(shown.length * 0.95)]!;
@@ -55,8 +60,8 @@ async function measure(): Promise<Figure[]> {
     await page.goto(`${server.url}/p/${night}/bench/shift`, {
       waitUntil: 'networkidle2',
     });
-    await sees(page, 'Left here: 288 fibers');
-    await press(page, 'Plan it');
+    await sees(page, `Left here: ${setupPage('countFibers', { count: 288 })}`);
+    await press(page, shiftPage('planIt'));
     const frames = await page.evaluate(countFrames);
     const changes = await changesShown(server, page, night);
     return [
@@ -106,7 +111,7 @@ async function changesShown(
   await page.goto(`${server.url}/p/${project}/bench/${id('Ford pit')}`, {
     waitUntil: 'networkidle2',
   });
-  await sees(page, '0 of 288 spliced');
+  await sees(page, benchHead('doneOfTotal', { done: 0, total: 288 }));
   const stop = new AbortController();
   const others = await Promise.all(
     Array.from({ length: PAGES - 1 }, () =>

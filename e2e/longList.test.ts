@@ -1,6 +1,9 @@
 import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { common } from '@cordel/text/pages/common';
+import { projectFields } from '@cordel/text/pages/projects/ProjectFields';
+import { projectsShared } from '@cordel/text/pages/projects/shared';
 import { jest } from '@jest/globals';
 import type { Browser } from 'puppeteer-core';
 import {
@@ -69,10 +72,10 @@ const choose = async (name: string, lines: string[]) => {
 test('200 000 rows are checked while the page stays in use, and the one bad row is named', async () => {
   const { page } = person;
   await visit(page, `${server.url}/projects/new`);
-  await fill(page, 'Project name', 'Long line');
-  await press(page, 'Create project');
-  await pressText(page, 'Import a splice list');
-  await sees(page, 'Choose a file');
+  await fill(page, projectFields('projectName'), 'Long line');
+  await press(page, projectsShared('createProject'));
+  await pressText(page, common('importASpliceList'));
+  await sees(page, common('chooseAFile'));
   // The page notes every progress it shows: were it busy reading, it could show none.
   await page.evaluate(() => {
     const shown = new Set<string>();

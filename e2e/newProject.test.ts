@@ -1,3 +1,14 @@
+import { benchHead } from '@cordel/text/pages/bench/BenchHead';
+import { common } from '@cordel/text/pages/common';
+import { networkPage } from '@cordel/text/pages/kit/NetworkPage';
+import { kitShared } from '@cordel/text/pages/kit/shared';
+import { trayPart } from '@cordel/text/pages/plan/TrayPart';
+import { projectList } from '@cordel/text/pages/projects/ProjectList';
+import { waysToBegin } from '@cordel/text/pages/projects/WaysToBegin';
+import { removalShared } from '@cordel/text/pages/removal/shared';
+import { routePage } from '@cordel/text/pages/route/RoutePage';
+import { uiShared } from '@cordel/text/pages/ui/shared';
+import { shell } from '@cordel/text/pages/ui/Shell';
 import { jest } from '@jest/globals';
 import type { Browser, Page } from 'puppeteer-core';
 import {
@@ -72,7 +83,7 @@ async function plan(closure: string, text: string): Promise<void> {
   });
   taps++;
   await room!.click();
-  await seesNot(page(), 'No room.');
+  await seesNot(page(), trayPart('noRoom'));
   const apply = await page().waitForSelector(
     'button[aria-label^="Apply:"]:not([disabled]), [role="button"][aria-label^="Apply:"]:not([aria-disabled="true"])',
     { visible: true },
@@ -98,7 +109,7 @@ describe('a project that is typed in', () => {
     // Everything else has a usual value in these units: Enter in the name creates it.
     await tap('US');
     await type('Project name', 'Mill valley');
-    await sees(page(), 'How do you begin?');
+    await sees(page(), waysToBegin('howDoYouBegin'));
     for (const way of [
       'Import a splice list',
       'Type cables and closures',
@@ -142,15 +153,15 @@ describe('a project that is typed in', () => {
   step('says in its row what would be right, and keeps what is typed over a reload', async () => {
     await type('Cable 1', 'a', 'thick');
     await tap('Save 1 row');
-    await sees(page(), 'a is here already: choose another name.');
-    await sees(page(), '1 row to fix first.');
+    await sees(page(), kitShared('isHereAlreadyChooseAnotherName', { data: 'a' }));
+    await sees(page(), networkPage('rowsToFixFirst', { rows: 1 }));
     await revisit(page());
-    await sees(page(), 'Save 1 row');
-    await fill(page(), 'Cable 1', 'S');
-    await press(page(), 'Save 1 row');
+    await sees(page(), networkPage('saveRows', { rows: 1 }));
+    await fill(page(), kitShared('cableName', { name: 1 }), 'S');
+    await press(page(), networkPage('saveRows', { rows: 1 }));
     await sees(page(), '“thick” is not a make-up');
     await fill(page(), 'Fibers 1', '48');
-    await press(page(), 'Save 1 row');
+    await press(page(), networkPage('saveRows', { rows: 1 }));
     await sees(page(), 'Saved. 1 row');
   });
 });
@@ -174,9 +185,9 @@ describe('what is there goes again', () => {
   });
 
   step('a cable that nothing uses is deleted, and comes back by undo', async () => {
-    await pressText(page(), '3 cables');
+    await pressText(page(), kitShared('cables', { cables: 3 }));
     await pressText(page(), '4 tubes of 12');
-    await press(page(), 'Delete S');
+    await press(page(), removalShared('deleteName', { name: 'S' }));
     await sees(page(), 'S: Deleted.');
     await seesNot(page(), '4 tubes of 12');
     await press(page(), 'Undo: S');
@@ -185,24 +196,24 @@ describe('what is there goes again', () => {
 
   step('one in use stays, with what uses it and the other way', async () => {
     await pressText(page(), '6 fibers: drop');
-    await press(page(), 'Delete B');
+    await press(page(), removalShared('deleteName', { name: 'B' }));
     await sees(page(), /B stays\. It is in use and cannot be deleted: 3 splices\. Archive it/);
-    await press(page(), 'Archive B');
+    await press(page(), removalShared('archiveName', { name: 'B' }));
     await sees(page(), 'B: Archived.');
-    await press(page(), 'Archive: 1');
-    await press(page(), 'Take B out of the archive');
+    await press(page(), removalShared('archiveItems', { items: 1 }));
+    await press(page(), removalShared('takeOutOfTheArchive', { name: 'B' }));
     await sees(page(), 'B: Taken out of the archive.');
   });
 
   step('a closure is archived: off the cord, and still counted', async () => {
-    await press(page(), 'Back');
-    await pressText(page(), '2 closures');
+    await press(page(), uiShared('back'));
+    await pressText(page(), kitShared('closures2', { closures: 2 }));
     await pressText(page(), 'Mill');
-    await press(page(), 'Archive Mill');
+    await press(page(), removalShared('archiveName', { name: 'Mill' }));
     await sees(page(), 'Mill: Archived.');
-    await press(page(), 'Route');
-    await sees(page(), 'Archived, 1 closure; the totals count them');
-    await sees(page(), '0 of 3 spliced');
+    await press(page(), shell('route'));
+    await sees(page(), routePage('archivedTheTotalsCountThem', { closures: 1 }));
+    await sees(page(), benchHead('doneOfTotal', { done: 0, total: 3 }));
   });
 
   step(
@@ -211,13 +222,13 @@ describe('what is there goes again', () => {
       const [before] = await readApi<{ id: string }[]>(server, '/projects');
       const path = `/projects/${before!.id}/document.json`;
       const document = await readApi(server, path);
-      await press(page(), 'All projects');
-      await press(page(), 'Delete or archive');
-      await press(page(), 'Delete Upper weir');
+      await press(page(), common('allProjects'));
+      await press(page(), projectList('deleteOrArchive'));
+      await press(page(), removalShared('deleteName', { name: 'Upper weir' }));
       await sees(page(), 'Upper weir: Deleted.');
-      await seesNot(page(), 'Delete Upper weir');
+      await seesNot(page(), removalShared('deleteName', { name: 'Upper weir' }));
       await press(page(), 'Undo: Upper weir');
-      await sees(page(), 'Delete Upper weir');
+      await sees(page(), removalShared('deleteName', { name: 'Upper weir' }));
       await seesNot(page(), 'Undo: Upper weir');
       expect(await readApi(server, path)).toEqual(document);
       expect(person.trouble).toEqual([]);

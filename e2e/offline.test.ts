@@ -1,6 +1,13 @@
 import { cp, mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { record } from '@cordel/text/handover/record';
+import { benchPage } from '@cordel/text/pages/bench/BenchPage';
+import { labelsPage } from '@cordel/text/pages/labels/LabelsPage';
+import { closureSheet } from '@cordel/text/pages/route/ClosureSheet';
+import { takeAlongPage } from '@cordel/text/pages/takeAlong/TakeAlongPage';
+import { shell } from '@cordel/text/pages/ui/Shell';
+import { updateStrip } from '@cordel/text/pages/ui/UpdateStrip';
 import { jest } from '@jest/globals';
 import type { Browser, Page } from 'puppeteer-core';
 import {
@@ -57,8 +64,8 @@ describe('a night of two phones without signal', () => {
   step('is prepared for by taking the project along', async () => {
     for (const { page } of [phone, other]) {
       await visit(page, at('kit/take-along'));
-      await sees(page, 'All 16 closures');
-      await press(page, 'Take it along');
+      await sees(page, labelsPage('allClosures', { closures: 16 }));
+      await press(page, takeAlongPage('takeIt'));
       await sees(page, /On this device as of \d{4}-\d\d-\d\d \d\d:\d\d\. \d+\.\d MB, all closures/);
       await appIsKept(page);
     }
@@ -73,7 +80,7 @@ describe('a night of two phones without signal', () => {
     await phone.page.goto(at('route'));
     await sees(phone.page, 'Dairy lane');
     await pressText(phone.page, 'Quarry gate');
-    await sees(phone.page, 'Splice plan and trays');
+    await sees(phone.page, closureSheet('splicePlanAndTrays'));
     await phone.page.goto(at(`route/${idOf('School rise')}/plan`));
     await sees(phone.page, 'School rise');
     await phone.page.goto(at(`route/${idOf('School rise')}/open`));
@@ -88,19 +95,19 @@ describe('a night of two phones without signal', () => {
     const bench = at(`bench/${idOf('Weir gauge')}`);
     await phone.page.goto(bench);
     await pressKeys(phone.page, '2');
-    await press(phone.page, 'Save, next');
-    await sees(phone.page, 'tray 1 slot 2');
+    await press(phone.page, benchPage('saveNext'));
+    await sees(phone.page, record('traySlot', { tray: 1, slot: 2 }));
     await phone.page.reload();
     await sees(phone.page, 'No connection, 1 kept here to send');
     await pressKeys(phone.page, '3');
-    await press(phone.page, 'Save, next');
-    await sees(phone.page, 'tray 1 slot 3');
+    await press(phone.page, benchPage('saveNext'));
+    await sees(phone.page, record('traySlot', { tray: 1, slot: 3 }));
     await phone.page.close();
     phone.page = await phone.context.newPage();
     phone.page.setDefaultTimeout(40_000);
     await phone.page.goto(bench);
     await sees(phone.page, 'No connection, 2 kept here to send');
-    await sees(phone.page, 'tray 1 slot 3');
+    await sees(phone.page, record('traySlot', { tray: 1, slot: 3 }));
   });
 
   step('has both at the same splice, and neither knows', async () => {
@@ -108,11 +115,11 @@ describe('a night of two phones without signal', () => {
     other.page = await other.context.newPage();
     other.page.setDefaultTimeout(40_000);
     await other.page.goto(at(`bench/${idOf('Weir gauge')}`));
-    await sees(other.page, 'tray 1 slot 1');
+    await sees(other.page, record('traySlot', { tray: 1, slot: 1 }));
     await pressKeys(other.page, '5');
-    await press(other.page, 'Save, next');
+    await press(other.page, benchPage('saveNext'));
     await sees(other.page, 'No connection, 1 kept here to send');
-    await sees(other.page, 'tray 1 slot 2');
+    await sees(other.page, record('traySlot', { tray: 1, slot: 2 }));
   });
 
   step('says what needs the server', async () => {
@@ -198,19 +205,19 @@ describe('a newer Cordel', () => {
       async () => (await navigator.serviceWorker.getRegistration())?.waiting !== null,
       { timeout: 60_000, polling: 250 },
     );
-    await seesNot(page, 'A newer Cordel is here.');
-    await press(page, 'Save, next');
-    await sees(page, 'tray 1 slot 2');
-    await pressText(page, 'Route');
-    await sees(page, 'A newer Cordel is here.');
+    await seesNot(page, updateStrip('newerIsHere'));
+    await press(page, benchPage('saveNext'));
+    await sees(page, record('traySlot', { tray: 1, slot: 2 }));
+    await pressText(page, shell('route'));
+    await sees(page, updateStrip('newerIsHere'));
     expect(await buildOf(page)).toBe(before);
-    await press(page, 'Load it');
+    await press(page, updateStrip('load'));
     await until(
       async () => (await buildOf(page).catch(() => '')) === 'aaaaaaaaaaaaaaaa',
       'the newer page',
     );
     await sees(page, 'Dairy lane');
-    await seesNot(page, 'A newer Cordel is here.');
+    await seesNot(page, updateStrip('newerIsHere'));
   });
 
   it('asks once more where something is half-typed', async () => {
@@ -219,11 +226,11 @@ describe('a newer Cordel', () => {
     await page.waitForSelector('input');
     await page.type('input', 'A 10');
     await update('bbbbbbbbbbbbbbbb');
-    await sees(page, 'A newer Cordel is here.');
-    await press(page, 'Load it');
-    await sees(page, 'What is half-typed on this page is lost then.');
+    await sees(page, updateStrip('newerIsHere'));
+    await press(page, updateStrip('load'));
+    await sees(page, updateStrip('halfTyped'));
     expect(await page.$eval('input', (field) => field.value)).toBe('A 10');
-    await press(page, 'Load it');
+    await press(page, updateStrip('load'));
     await until(
       async () => (await buildOf(page).catch(() => '')) === 'bbbbbbbbbbbbbbbb',
       'the newer page',

@@ -1,3 +1,7 @@
+import { benchShared } from '@cordel/text/pages/bench/shared';
+import { testPart } from '@cordel/text/pages/closing/TestPart';
+import { entryPart } from '@cordel/text/pages/prep/EntryPart';
+import { planConflicts } from '@cordel/text/pages/prep/PlanConflicts';
 import { jest } from '@jest/globals';
 import { demoOnAPhone, fill, press, readApi, sees, storyteller } from './app.ts';
 
@@ -62,10 +66,10 @@ describe('an express closure, opened by both its legs', () => {
     async () => {
       await openAt('School');
       await sees(page(), /Feed side: Trunk 1: Split seal 1.* Exit side: Trunk 2: Split seal 1/);
-      await press(page(), 'Change how F enters');
+      await press(page(), entryPart('changeHowEnters', { name: 'F' }));
       // Only how is chosen: that tube 1 is opened follows from the plan.
       await sees(page(), /Tubes that the plan splices; press to choose how.* 1 blue cut/);
-      await press(page(), 'Close what is known of F');
+      await press(page(), entryPart('closeWhatIsKnownOf', { name: 'F' }));
     },
   );
 
@@ -77,7 +81,7 @@ describe('an express closure, opened by both its legs', () => {
       await fill(page(), 'What the detector showed', 'dark, three tries');
       await press(page(), 'Number and color read twice');
       await fill(page(), 'Released by (owner)', 'K. Lind');
-      await press(page(), 'Done');
+      await press(page(), benchShared('done'));
       taps += 2;
     });
     const at = (pattern: RegExp) => read.findIndex((words) => pattern.test(words));
@@ -103,10 +107,10 @@ describe('an express closure, opened by both its legs', () => {
   });
 
   step('a cable that is said to end, and passes by its plan, is told and set right', async () => {
-    await press(page(), 'Change how F enters');
-    await press(page(), 'cut end');
+    await press(page(), entryPart('changeHowEnters', { name: 'F' }));
+    await press(page(), entryPart('cutEnd'));
     await sees(page(), /The plan says otherwise\. F 13-24 pass through by the plan/);
-    await press(page(), 'It enters as express');
+    await press(page(), planConflicts('itEntersAsExpress'));
     await sees(page(), /Do not cut\. 1 tube passes through/);
   });
 });
@@ -134,7 +138,7 @@ describe('a rack kit', () => {
     const text = await page().evaluate(() => document.body.innerText);
     expect(text).not.toMatch(/Bolt 1|Gasket|hose clamp/);
     await demo.goTo('Quarry gate', 'close?part=test');
-    await sees(page(), 'No pressure test.');
+    await sees(page(), testPart('noPressureTest'));
   });
 
   step('without trouble on the page', async () => {

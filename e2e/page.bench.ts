@@ -1,3 +1,4 @@
+import { ledgerShared } from '@cordel/text/pages/ledger/shared';
 import { PHONE, newPerson, readApi, removeServer, sees, startBrowser, startServer } from './app.ts';
 import { reportFigures } from './benchReport.ts';
 
@@ -12,7 +13,7 @@ async function measure() {
     await page.goto(`${server.url}/p/${project!.id}/ledger?view=splices`, {
       waitUntil: 'networkidle2',
     });
-    await sees(page, '1,517 splices');
+    await sees(page, ledgerShared('splices', { count: 1_517 }));
     const nodes = () => page.evaluate(() => document.querySelectorAll('*').length);
     let most = await nodes();
     await page.mouse.move(200, 600);

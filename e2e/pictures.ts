@@ -1,4 +1,12 @@
 import { fileURLToPath } from 'node:url';
+import { chartsPage } from '@cordel/text/pages/bench/ChartsPage';
+import { setupPage } from '@cordel/text/pages/bench/SetupPage';
+import { shiftPage } from '@cordel/text/pages/bench/ShiftPage';
+import { standinPart } from '@cordel/text/pages/bench/StandinPart';
+import { stepLine } from '@cordel/text/pages/bench/StepLine';
+import { listPart } from '@cordel/text/pages/closing/ListPart';
+import { handoverPage } from '@cordel/text/pages/handover/HandoverPage';
+import { hardwarePage } from '@cordel/text/pages/kit/HardwarePage';
 import type { Page } from 'puppeteer-core';
 import {
   PHONE,
@@ -95,9 +103,9 @@ const SHOTS: Shot[] = [
     name: 'procedure-phone',
     path: 'kit/hardware',
     before: async (on) => {
-      await press(on, 'New profile');
+      await press(on, hardwarePage('newProfile'));
       await press(on, 'Gland joint');
-      await press(on, 'Copy it, to make it your own');
+      await press(on, hardwarePage('makeItYourOwnProcedure'));
       await atTop(on, 'Procedure');
     },
   },
@@ -106,10 +114,10 @@ const SHOTS: Shot[] = [
     path: `bench/${id('Dairy lane')}`,
     splicer: true,
     before: async (on) => {
-      await press(on, 'Next step');
-      await press(on, 'Fault of the simulated splicer');
+      await press(on, stepLine('nextStep'));
+      await press(on, standinPart('faultOfTheSimulatedSplicer'));
       await press(on, 'offset');
-      await press(on, 'Start the splice');
+      await press(on, standinPart('startTheSplice'));
       await sees(on, /Keep\.|Redo/);
       await top(on);
     },
@@ -118,13 +126,13 @@ const SHOTS: Shot[] = [
     name: 'charts-phone',
     path: `bench/${id('Dairy lane')}/charts`,
     splicer: true,
-    before: (on) => sees(on, 'Blade.'),
+    before: (on) => sees(on, chartsPage('blade')),
   },
   {
     name: 'shift-phone',
     path: `bench/shift?closure=${id('Dairy lane')}`,
     before: async (on) => {
-      await press(on, 'Plan it');
+      await press(on, shiftPage('planIt'));
       await sees(on, 'Calendar');
       await (await on.waitForSelector('::-p-text(Likely finish)'))!.evaluate((node) =>
         node.scrollIntoView({ block: 'start' }),
@@ -142,7 +150,7 @@ const SHOTS: Shot[] = [
     name: 'close-phone',
     path: `route/${id('Kiln yard')}/close`,
     before: async (on) => {
-      await sees(on, 'Bolts, in this order');
+      await sees(on, listPart('boltsInThisOrder'));
       for (const bolt of [1, 4, 2]) {
         const box = await on.waitForSelector(`[aria-label^="Bolt ${bolt} tight"]`);
         await box!.evaluate((node) => (node as HTMLElement).click());
@@ -164,7 +172,7 @@ const SHOTS: Shot[] = [
     name: 'handover-phone',
     path: `kit/handover?closure=${id('Ferry steps')}`,
     before: async (on) => {
-      await press(on, 'Make the package');
+      await press(on, handoverPage('makeThePackage'));
       await on.waitForSelector('[aria-label^="Save the zip"]', { timeout: 60_000 });
     },
   },
@@ -183,8 +191,8 @@ const chooseSplicer = async () => {
     waitUntil: 'networkidle2',
   });
   await press(page, 'Single-fiber splicer');
-  await press(page, 'the simulated splicer');
-  await press(page, 'Cleaver');
+  await press(page, setupPage('theSimulatedSplicer'));
+  await press(page, setupPage('cleaver'));
 };
 
 for (const { name, path, wide, splicer, before } of SHOTS) {

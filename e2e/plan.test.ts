@@ -1,3 +1,18 @@
+import { common } from '@cordel/text/pages/common';
+import { hardwarePage } from '@cordel/text/pages/kit/HardwarePage';
+import { kitPage } from '@cordel/text/pages/kit/KitPage';
+import { packPage } from '@cordel/text/pages/kit/PackPage';
+import { portsEditor } from '@cordel/text/pages/kit/PortsEditor';
+import { kitShared } from '@cordel/text/pages/kit/shared';
+import { changePart } from '@cordel/text/pages/plan/ChangePart';
+import { circuitsPage } from '@cordel/text/pages/plan/CircuitsPage';
+import { lineBuilder } from '@cordel/text/pages/plan/LineBuilder';
+import { planShared } from '@cordel/text/pages/plan/shared';
+import { trayPart } from '@cordel/text/pages/plan/TrayPart';
+import { entryPart } from '@cordel/text/pages/prep/EntryPart';
+import { closureSheet } from '@cordel/text/pages/route/ClosureSheet';
+import { importPage } from '@cordel/text/pages/splices/ImportPage';
+import { uiShared } from '@cordel/text/pages/ui/shared';
 import { jest } from '@jest/globals';
 import type { Browser, Page } from 'puppeteer-core';
 import {
@@ -45,18 +60,18 @@ describe('planning a closure on a phone', () => {
   step('a closure shows its splices in lines', async () => {
     await visit(page(), server.url);
     await pressText(page(), 'Dairy lane');
-    await press(page(), 'Splice plan and trays');
+    await press(page(), closureSheet('splicePlanAndTrays'));
     await sees(page(), 'splice C tubes 1-11 to D 1-132');
     await sees(page(), 'reserve D 133-144');
-    await sees(page(), '144 splices planned, 144 of them here already.');
+    await sees(page(), changePart('splicesPlannedOfThemHereAlready', { splices: 144, kept: 144 }));
   });
 
   step('an error is underlined at its place, and the rest stays in use', async () => {
     await writeLines(page(), 'splice C tubes 1-11 to D 1-132\nsplice C tube 13 to E 1-12');
     await sees(page(), /Line 2\. C has tubes 1 to 12 here: “13” is outside/);
     expect(await underlined(page())).toEqual(['13']);
-    await sees(page(), '132 splices planned, 132 of them here already.');
-    await sees(page(), '1 line to fix first.');
+    await sees(page(), changePart('splicesPlannedOfThemHereAlready', { splices: 132, kept: 132 }));
+    await sees(page(), changePart('linesToFixFirst', { lines: 1 }));
   });
 
   step('what is written stays after a reload', async () => {
@@ -67,7 +82,7 @@ describe('planning a closure on a phone', () => {
   step('a plan that would drop made splices is refused in words', async () => {
     await writeLines(page(), 'splice C tubes 2-11 to D 13-132');
     await sees(page(), /In the way\. C 1 to D 1 is spliced or ruled on/);
-    await press(page(), 'Back to the plan as it was');
+    await press(page(), changePart('backToThePlanAsIt'));
     await sees(page(), 'splice C tube 12 to E 1-12');
   });
 
@@ -77,7 +92,7 @@ describe('planning a closure on a phone', () => {
     await sees(page(), 'reserve D 133-144');
     // Six planned splices of E are not made yet: they may be dropped.
     await sees(page(), /Drops 6\. C 139 to E 7, tray 12 slot 7/);
-    await press(page(), 'Apply: 6 changes');
+    await press(page(), changePart('applyChanges', { changes: 6 }));
     await sees(page(), /Applied\. 0 added, 0 moved, 6 dropped/);
     const [project] = await readApi<{ id: string }[]>(server, '/projects');
     const { closures } = await readApi<{ closures: { name: string; total: number }[] }>(
@@ -105,14 +120,14 @@ describe('planning a closure on a phone', () => {
       ].join('\n'),
     );
     await sees(page(), /No room\. \d+ single-fiber sleeves found no room: add 1 tray\./);
-    await press(page(), 'Add 1 tray for single fibers');
+    await press(page(), trayPart('addTraysFor', { trays: 1, method: 'single fibers' }));
     await seesNot(page(), 'found no room');
-    await press(page(), 'Back to the plan as it was');
+    await press(page(), changePart('backToThePlanAsIt'));
   });
 
   step('any fiber is followed to both ends, and loose ends are named', async () => {
     await visit(page(), server.url);
-    await press(page(), 'Circuits');
+    await press(page(), circuitsPage('circuits'));
     await sees(page(), /A 1 blue · asked for tube 1 blue Toll cottage .* B 1 blue/);
     // Toll cottage at 3.1 km and Sluice bridge at 7.4 km: 4.3 km of B lie between.
     await sees(page(), /B 1 blue tube 1 blue · 4\.3 km/);
@@ -120,27 +135,27 @@ describe('planning a closure on a phone', () => {
   });
 
   step('a line is made by thumb, and the loose end is gone', async () => {
-    await press(page(), 'Plan of Top barn');
+    await press(page(), planShared('planOfName', { name: 'Top barn' }));
     await sees(page(), 'U 13-144');
-    await press(page(), 'Build a line');
-    await press(page(), 'Reserve');
+    await press(page(), lineBuilder('buildALine'));
+    await press(page(), planShared('reserve'));
     await press(page(), 'U');
-    await fill(page(), 'From', '2');
-    await fill(page(), 'To', '13');
+    await fill(page(), common('from'), '2');
+    await fill(page(), lineBuilder('to'), '13');
     await sees(page(), /Not yet\. U has tubes 1 to 12 here/);
-    await fill(page(), 'To', '12');
+    await fill(page(), lineBuilder('to'), '12');
     await sees(page(), 'reserve U tubes 2-12');
-    await press(page(), 'Add the line');
-    await press(page(), 'Save the plan');
+    await press(page(), lineBuilder('addTheLine'));
+    await press(page(), changePart('saveThePlan'));
     await sees(page(), /Applied\. 0 added, 0 moved, 0 dropped/);
-    await press(page(), 'Back');
+    await press(page(), uiShared('back'));
     await seesNot(page(), 'U 13-144 are unassigned ends');
   });
 
   step('the cut plan of a cable, its seal and its steps', async () => {
     await visit(page(), server.url);
     await pressText(page(), 'School rise');
-    await press(page(), 'Open the cables');
+    await press(page(), closureSheet('openTheCables'));
     // 15.2 mm: the second row of the oval port, 13 to 16 mm.
     await sees(page(), /Cable D .* Oval: Oval seal 2, 3 layers, small clip, not slit/);
     // 64 in are 1625.6 mm, and 3 in more give hold of the ripcord; 450 mm to the tray leave 1175.6 mm of fiber.
@@ -156,17 +171,17 @@ describe('planning a closure on a phone', () => {
   });
 
   step('a diameter that fits no port is said, with what would', async () => {
-    await press(page(), 'Change how D enters');
-    await fill(page(), 'Diameter of D', '1.5 in');
+    await press(page(), entryPart('changeHowEnters', { name: 'D' }));
+    await fill(page(), entryPart('diameterOfName', { name: 'D' }), '1.5 in');
     await page().keyboard.press('Tab');
     await sees(
       page(),
       /No port left\. No free port of Dome, six ports takes 38\.1 mm\. No hardware here does/,
     );
-    await fill(page(), 'Diameter of D', '-3');
+    await fill(page(), entryPart('diameterOfName', { name: 'D' }), '-3');
     await page().keyboard.press('Tab');
     await sees(page(), /A length cannot be negative/);
-    await fill(page(), 'Diameter of D', 'c 47.8 mm');
+    await fill(page(), entryPart('diameterOfName', { name: 'D' }), 'c 47.8 mm');
     await page().keyboard.press('Tab');
     await sees(page(), /Cable D .* Oval: Oval seal 2/);
   });
@@ -193,12 +208,12 @@ describe('planning a closure on a phone', () => {
   });
 
   step('a cable is taken out and described again: kind, diameter, loop, tubes', async () => {
-    await press(page(), 'Change how S enters');
-    await press(page(), 'Remove S from this closure');
+    await press(page(), entryPart('changeHowEnters', { name: 'S' }));
+    await press(page(), entryPart('takeOutOfThisClosure', { name: 'S' }));
     await sees(page(), /Enter here too\. S: spliced in this closure/);
     await press(page(), 'Add S');
     await sees(page(), /Cable S 12 fibers: drop · drop Measure\./);
-    await fill(page(), 'Diameter of S', '5.8 mm');
+    await fill(page(), entryPart('diameterOfName', { name: 'S' }), '5.8 mm');
     await page().keyboard.press('Tab');
     await sees(page(), /Branch 1: Two-hole seal 1/);
   });
@@ -218,50 +233,50 @@ describe('planning a closure on a phone', () => {
 
   step('an imported list is checked for circuits that run out of line', async () => {
     await visit(page(), server.url);
-    await press(page(), 'Kit');
-    await pressText(page(), 'Import a splice list');
-    await press(page(), 'Paste or type');
+    await press(page(), kitPage('kit'));
+    await pressText(page(), common('importASpliceList'));
+    await press(page(), importPage('pasteOrType'));
     const onto = [1, 2, 3, 4, 6, 5, 7, 8, 9, 10, 11, 12];
     const rows = onto.map(
       (fiber, index) => `Ford pit,1,${index + 1},X,${index + 1},Y,${fiber},single`,
     );
     await fill(
       page(),
-      'Splice list',
+      importPage('spliceList'),
       ['closure,tray,slot,cable A,fiber A,cable B,fiber B,method', ...rows].join('\n'),
     );
-    await press(page(), 'Read it');
+    await press(page(), importPage('readIt'));
     await sees(page(), /Check 2 places first\./);
     await sees(page(), /Ford pit: X 5 to Y 6 is out of line: its neighbors would put it onto Y 5/);
   });
 
   step('the van is packed for a closure, against what is in stock', async () => {
     await visit(page(), server.url);
-    await press(page(), 'Kit');
-    await pressText(page(), 'Pack the van');
+    await press(page(), kitPage('kit'));
+    await pressText(page(), kitShared('packTheVan'));
     await press(page(), 'School rise');
     // 132 single splices to make and 5 in 100 for redos: 138.6, so 139.
     await sees(page(), /Single-fiber sleeves, 60 mm with 5 % for redos 139 pieces/);
     await fill(page(), 'Single-fiber sleeves, 60 mm in stock', '100');
-    await sees(page(), '39 pieces short');
+    await sees(page(), packPage('countedShort', { counted: '39 pieces' }));
   });
 
   step('hardware is copied and edited; seals with a gap between them are refused', async () => {
     await visit(page(), server.url);
-    await press(page(), 'Kit');
-    await pressText(page(), 'Hardware');
+    await press(page(), kitPage('kit'));
+    await pressText(page(), kitShared('hardware'));
     await press(page(), 'Copy Small gel drop case');
-    await fill(page(), 'Name of the hardware', 'Yard case');
-    await fill(page(), 'Diameter from, port 1, seal 2', '11 mm');
-    await press(page(), 'Save the hardware');
+    await fill(page(), hardwarePage('nameOfTheHardware'), 'Yard case');
+    await fill(page(), portsEditor('diameterFromOf', { place: 'port 1, seal 2' }), '11 mm');
+    await press(page(), hardwarePage('saveTheHardware'));
     await sees(
       page(),
       /Not saved\. Port 1, seal 2: There is a gap: the range before ends at 10 mm/,
     );
     // Seen in the picture of the ranges too.
     await sees(page(), '1 gap, 0 overlaps');
-    await fill(page(), 'Diameter from, port 1, seal 2', '10 mm');
-    await press(page(), 'Save the hardware');
+    await fill(page(), portsEditor('diameterFromOf', { place: 'port 1, seal 2' }), '10 mm');
+    await press(page(), hardwarePage('saveTheHardware'));
     await sees(page(), /Yard case 2 ports, at most 1 tray/);
   });
 

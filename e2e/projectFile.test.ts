@@ -1,6 +1,9 @@
 import { mkdtemp, readFile, readdir, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { common } from '@cordel/text/pages/common';
+import { projectList } from '@cordel/text/pages/projects/ProjectList';
+import { shell } from '@cordel/text/pages/ui/Shell';
 import { jest } from '@jest/globals';
 import type { Browser } from 'puppeteer-core';
 import {
@@ -56,10 +59,10 @@ describe('a whole project by its file', () => {
     await chooseFile(page, 'Import a project', join(folder, 'project.zip'));
     await until(async () => (await imports())[0]?.done, 'the first rows');
     await sees(page, /[\d,]+ of [\d,]+ rows/);
-    await pressText(page, 'Stop');
+    await pressText(page, common('stop'));
     await until(async () => (await imports()).length === 0, 'the end of it');
     await seesNot(page, 'Importing');
-    await sees(page, 'No project yet');
+    await sees(page, projectList('noProjectYet'));
     expect(await projects()).toEqual([]);
   });
 
@@ -69,7 +72,7 @@ describe('a whole project by its file', () => {
     await until(async () => (await imports())[0]?.done, 'the first rows');
     expect(await projects()).toEqual([]);
     await until(async () => (await projects()).length > 0, 'the project', 90_000);
-    await sees(page, 'Route');
+    await sees(page, shell('route'));
     await seesNot(page, 'Importing');
     const path = `/projects/${project}/document.json`;
     const [here, there] = await Promise.all(

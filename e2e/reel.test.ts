@@ -1,3 +1,11 @@
+import { common } from '@cordel/text/pages/common';
+import { runForm } from '@cordel/text/pages/kit/RunForm';
+import { kitShared } from '@cordel/text/pages/kit/shared';
+import { fileRows } from '@cordel/text/pages/traces/FileRows';
+import { otdrPart } from '@cordel/text/pages/traces/OtdrPart';
+import { reelPage } from '@cordel/text/pages/traces/ReelPage';
+import { tracesShared } from '@cordel/text/pages/traces/shared';
+import { tracesPage } from '@cordel/text/pages/traces/TracesPage';
 import { jest } from '@jest/globals';
 import type { Browser } from 'puppeteer-core';
 import {
@@ -33,10 +41,10 @@ const traces = () =>
   readApi<{ place: { stage: string | null } | null }[]>(server, `/projects/${line.project}/traces`);
 const noteLength = async (length: string) => {
   await goTo(`ledger/reel?cable=${cable}`);
-  await press(page(), 'Note reel and length');
-  await fill(page(), 'Number of its reel', 'R 2207');
-  await fill(page(), 'Length on its reel', length);
-  await press(page(), 'Save');
+  await press(page(), reelPage('noteTheReel'));
+  await fill(page(), runForm('numberOfItsReel'), 'R 2207');
+  await fill(page(), runForm('lengthOnItsReel'), length);
+  await press(page(), kitShared('save'));
   await until(async () => {
     const { cables } = await readApi<{
       cables: { id: string; run: { reel?: { length: number | null } } }[];
@@ -72,19 +80,19 @@ describe('a cable from its reel to where it lies', () => {
   });
 
   step('is shot fiber by fiber before it is placed', async () => {
-    await press(page(), 'Import shots of the reel');
-    await press(page(), 'On the reel, before placing');
-    await press(page(), 'Simulated OTDR');
-    await fill(page(), 'Fibers', '1-4');
-    await press(page(), 'Shoot');
+    await press(page(), reelPage('importShots'));
+    await press(page(), tracesPage('onTheReel'));
+    await press(page(), tracesShared('simulatedOtdr'));
+    await fill(page(), common('fibers'), '1-4');
+    await press(page(), otdrPart('shoot'));
     await sees(page(), /16 files: 16 ready, 0 to fix/);
-    await press(page(), 'Import 16 traces');
+    await press(page(), fileRows('importTraces', { traces: 16 }));
     await sees(page(), /Imported. 16 traces/);
     expect((await traces()).every(({ place }) => place?.stage === 'reel')).toBe(true);
   });
 
   step('is accepted by length, attenuation and evenness', async () => {
-    await press(page(), 'Cables on their reels');
+    await press(page(), reelPage('reels'));
     await sees(page(), /4 of 12 fibers accepted, none rejected/);
     await sees(page(), /Attenuation of each fiber at 1550 nm/);
     await sees(page(), /Every shot is accepted/);

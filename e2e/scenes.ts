@@ -1,4 +1,7 @@
 import { enteringCable, newRuling } from '@cordel/core';
+import { accounts } from '@cordel/text/pages/accounts/accounts';
+import { benchPage } from '@cordel/text/pages/bench/BenchPage';
+import { projectList } from '@cordel/text/pages/projects/ProjectList';
 import type { Browser } from 'puppeteer-core';
 import {
   type PHONE,
@@ -171,7 +174,7 @@ export class Stage {
       });
     });
     await pressKeys(page, '2');
-    await press(page, 'Save, next');
+    await press(page, benchPage('saveNext'));
     await sees(page, /not accepted/);
     return person;
   }
@@ -185,7 +188,7 @@ export class Stage {
       const link = /http:\S+\/join#\S+/.exec(server.output())![0];
       await visit(owner.page, link);
       await makeAccount(owner, 'Olga Host');
-      await sees(owner.page, 'No project yet');
+      await sees(owner.page, projectList('noProjectYet'));
       const projectId = await ownNetwork(this.open, 'of a crew');
       const { closureId } = await this.valuesOf(projectId, 'own network');
       const document = await readApi(this.open, `/projects/${projectId}/document.json`);
@@ -220,10 +223,10 @@ export class Stage {
 }
 
 async function makeAccount({ page }: Person, name: string): Promise<void> {
-  await fill(page, 'Name, as you sign', name);
-  await fill(page, 'E-mail', `${name.toLowerCase().replace(/ /g, '.')}@firm.example`);
-  await fill(page, 'Password', PASSWORD);
-  await press(page, 'Make the account');
+  await fill(page, accounts('name'), name);
+  await fill(page, accounts('email'), `${name.toLowerCase().replace(/ /g, '.')}@firm.example`);
+  await fill(page, accounts('password'), PASSWORD);
+  await press(page, accounts('makeAccount'));
 }
 
 /** Sends something to the API as whoever is signed in on a page. */

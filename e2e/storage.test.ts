@@ -1,3 +1,10 @@
+import { benchPage } from '@cordel/text/pages/bench/BenchPage';
+import { kitPage } from '@cordel/text/pages/kit/KitPage';
+import { schemesPage } from '@cordel/text/pages/kit/SchemesPage';
+import { kitShared } from '@cordel/text/pages/kit/shared';
+import { outboxItem } from '@cordel/text/pages/ui/OutboxItem';
+import { outboxStrip } from '@cordel/text/pages/ui/OutboxStrip';
+import { pageBoundary } from '@cordel/text/pages/ui/PageBoundary';
 import { jest } from '@jest/globals';
 import type { Browser, CDPSession, HTTPRequest } from 'puppeteer-core';
 import {
@@ -54,7 +61,7 @@ const spliced = (count: number) =>
 /** Keeps the next splice with 0.02 dB. */
 async function keepOne({ page }: Person): Promise<void> {
   await pressKeys(page, '2');
-  await press(page, 'Save, next');
+  await press(page, benchPage('saveNext'));
 }
 
 const bench = async (person: Person) => {
@@ -87,7 +94,7 @@ describe('a device without room', () => {
       const before = await done();
       await person.page.setOfflineMode(true);
       await keepOne(person);
-      await sees(person.page, '1 not safe: no room on this device');
+      await sees(person.page, outboxStrip('notSafeNoRoomOnThis', { unsafe: 1 }));
       expect(await done()).toBe(before);
       await person.page.setOfflineMode(false);
       await spliced(before + 1);
@@ -119,20 +126,20 @@ describe('a server that fails over one write', () => {
     await keepOne(person);
     await sees(person.page, 'The server has trouble, 1 kept here to send');
     await keepOne(person);
-    await sees(person.page, '1 set aside');
+    await sees(person.page, outboxStrip('asideSetAside', { aside: 1 }));
     await spliced(before + 1);
-    await press(person.page, 'Outbox: 1 set aside');
+    await press(person.page, `Outbox: ${outboxStrip('asideSetAside', { aside: 1 })}`);
     await sees(person.page, /Set aside after 4 attempts: The server failed over it \(500\)/);
-    await press(person.page, 'What it holds');
+    await press(person.page, outboxItem('whatItHolds'));
     await sees(person.page, '"estimateMdb": 20');
   });
 
   step('takes it once it is sent again', async () => {
     const before = await done();
     failing = false;
-    await press(person.page, 'Send again');
+    await press(person.page, outboxItem('sendAgain'));
     await spliced(before + 1);
-    await sees(person.page, 'All is sent.');
+    await sees(person.page, outboxStrip('allIsSent'));
     expect(person.trouble).toEqual([]);
   });
 });
@@ -150,17 +157,17 @@ describe('a page that does not come', () => {
       const chunk = request.resourceType() === 'script';
       void (blocked && chunk ? request.abort() : request.continue());
     });
-    await pressText(page, 'Color schemes');
-    await sees(page, 'This page is not here yet');
-    await press(page, 'Kit');
-    await sees(page, 'Project and limits');
-    await pressText(page, 'Color schemes');
-    await sees(page, 'This page is not here yet');
+    await pressText(page, kitShared('colourSchemes'));
+    await sees(page, pageBoundary('thisPageIsNotHereYet'));
+    await press(page, kitPage('kit'));
+    await sees(page, kitShared('projectAndLimits'));
+    await pressText(page, kitShared('colourSchemes'));
+    await sees(page, pageBoundary('thisPageIsNotHereYet'));
     blocked = false;
-    await press(page, 'Reload page');
+    await press(page, pageBoundary('reload'));
     // Its address is that of the page before, from which it was asked for.
-    await pressText(page, 'Color schemes');
-    await sees(page, 'Make my own from TIA-598 order');
+    await pressText(page, kitShared('colourSchemes'));
+    await sees(page, schemesPage('makeMyOwnFrom', { name: 'TIA-598 order' }));
   });
 });
 

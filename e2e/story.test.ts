@@ -1,6 +1,32 @@
 import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { builder } from '@cordel/text/handover/builder';
+import { record } from '@cordel/text/handover/record';
+import { benchHead } from '@cordel/text/pages/bench/BenchHead';
+import { benchPage } from '@cordel/text/pages/bench/BenchPage';
+import { finished } from '@cordel/text/pages/bench/Finished';
+import { measureKind } from '@cordel/text/pages/bench/MeasureKind';
+import { moreSheet } from '@cordel/text/pages/bench/MoreSheet';
+import { pickSheet } from '@cordel/text/pages/bench/PickSheet';
+import { recordsPage } from '@cordel/text/pages/bench/RecordsPage';
+import { benchShared } from '@cordel/text/pages/bench/shared';
+import { closingShared } from '@cordel/text/pages/closing/shared';
+import { common } from '@cordel/text/pages/common';
+import { makeUpForm } from '@cordel/text/pages/kit/MakeUpForm';
+import { ledgerPage } from '@cordel/text/pages/ledger/LedgerPage';
+import { readingForm } from '@cordel/text/pages/ledger/ReadingForm';
+import { rulingForm } from '@cordel/text/pages/ledger/RulingForm';
+import { ledgerShared } from '@cordel/text/pages/ledger/shared';
+import { spliceRecord } from '@cordel/text/pages/ledger/SpliceRecord';
+import { projectFields } from '@cordel/text/pages/projects/ProjectFields';
+import { projectList } from '@cordel/text/pages/projects/ProjectList';
+import { projectsShared } from '@cordel/text/pages/projects/shared';
+import { waysToBegin } from '@cordel/text/pages/projects/WaysToBegin';
+import { closureSheet } from '@cordel/text/pages/route/ClosureSheet';
+import { routeImportPage } from '@cordel/text/pages/routeImport/RouteImportPage';
+import { previewPart } from '@cordel/text/pages/splices/PreviewPart';
+import { keys } from '@cordel/text/pages/ui/keys';
 import { jest } from '@jest/globals';
 import type { Browser } from 'puppeteer-core';
 import {
@@ -91,22 +117,22 @@ describe('from a splice list to proof, on a phone', () => {
   });
 
   step('makes a project, with an error at its field', async () => {
-    await press(page(), 'All projects');
-    await press(page(), 'New project');
-    await press(page(), 'Create project');
+    await press(page(), common('allProjects'));
+    await press(page(), projectsShared('newProject'));
+    await press(page(), projectsShared('createProject'));
     await sees(page(), 'Give it a name.');
-    await fill(page(), 'Project name', 'Upper weir');
-    await press(page(), 'Show all settings');
-    await fill(page(), 'A tray', 'six');
-    await press(page(), 'Create project');
+    await fill(page(), projectFields('projectName'), 'Upper weir');
+    await press(page(), projectFields('showAllSettings'));
+    await fill(page(), projectFields('aTray'), 'six');
+    await press(page(), projectsShared('createProject'));
     await sees(page(), '“six” is not a loss: type it in dB');
-    await fill(page(), 'A tray', '0,06');
+    await fill(page(), projectFields('aTray'), '0,06');
     await press(page(), 'VDE 0888 order');
     await press(page(), 'TIA-598 order');
-    await press(page(), 'Create project');
-    await sees(page(), 'How do you begin?');
-    await pressText(page(), 'Import a splice list');
-    await sees(page(), 'Choose a file');
+    await press(page(), projectsShared('createProject'));
+    await sees(page(), waysToBegin('howDoYouBegin'));
+    await pressText(page(), common('importASpliceList'));
+    await sees(page(), common('chooseAFile'));
     projectId = /\/p\/([^/]+)/.exec(page().url())![1]!;
   });
 
@@ -149,12 +175,12 @@ describe('from a splice list to proof, on a phone', () => {
       'Choose a file',
       await listFile('heading.csv', ['Job 12', '', titles, ...rows].join('\r\n')),
     );
-    await sees(page(), 'The titles are in row 3; what stands above them is passed over.');
+    await sees(page(), recordsPage('theTitlesAreInRow', { row: 3 }));
     await sees(page(), /Ready\. 6 splices in 1 closure/);
-    await press(page(), 'Ribbon');
+    await press(page(), common('ribbon'));
     // What the cables are made of is proposed anew.
     await sees(page(), /A 12 fibers: 1 ribbon/);
-    await press(page(), 'Single');
+    await press(page(), projectFields('single'));
     await sees(page(), /A 12 fibers: drop/);
   });
 
@@ -163,22 +189,25 @@ describe('from a splice list to proof, on a phone', () => {
     await chooseFile(page(), 'Choose a file', await listFile('good.csv', text));
     await sees(page(), 'good.csv: 18 rows');
     await pressText(page(), '12 fibers: drop');
-    await press(page(), 'Loose tube');
-    await fill(page(), 'Tubes', '12');
+    await press(page(), makeUpForm('looseTube'));
+    await fill(page(), makeUpForm('tubes'), '12');
     await sees(page(), '144 fibers: 12 tubes of 12');
     await sees(page(), /Ready\. 18 splices in 1 closure/);
-    await press(page(), 'Import 18 splices');
+    await press(page(), previewPart('importSplices', { splices: 18 }));
     await sees(page(), /Imported\. 18 splices, 1 new closure, 4 new cables/);
-    await press(page(), 'See the Route');
+    await press(page(), routeImportPage('seeTheRoute'));
     await sees(page(), /Weir hut no distance planned 0 of 18/);
   });
 
   step('asks once who splices, and shows the next splice', async () => {
     await pressText(page(), 'Weir hut');
-    await press(page(), 'Start splicing');
-    await fill(page(), 'Name or initials', 'T. Hollis');
-    await press(page(), 'Go to the Bench');
-    await sees(page(), '0 of 18 spliced · tray 1 slot 1');
+    await press(page(), closureSheet('startSplicing'));
+    await fill(page(), benchShared('nameOrInitials'), 'T. Hollis');
+    await press(page(), benchShared('goToTheBench'));
+    await sees(
+      page(),
+      `${benchHead('doneOfTotal', { done: 0, total: 18 })} · ${record('traySlot', { tray: 1, slot: 1 })}`,
+    );
     await sees(page(), /A 1 blue tube 1 blue · 1st · BL/);
     await sees(page(), /B 1 blue tube 1 blue · 1st · BL/);
   });
@@ -189,8 +218,11 @@ describe('from a splice list to proof, on a phone', () => {
     await sees(page(), 'Sleeve on? Check it before the heater.');
     await sleeveOn(page());
     await sees(page(), /Keep\. Likely to pass/);
-    await press(page(), 'Save, next');
-    await sees(page(), '1 of 18 spliced · tray 1 slot 2');
+    await press(page(), benchPage('saveNext'));
+    await sees(
+      page(),
+      `${benchHead('doneOfTotal', { done: 1, total: 18 })} · ${record('traySlot', { tray: 1, slot: 2 })}`,
+    );
     await sees(page(), 'A 2 orange');
     await sent((list) => list[0]?.lossHalfMdb === 40 && list[0].tries === 1);
   });
@@ -198,18 +230,18 @@ describe('from a splice list to proof, on a phone', () => {
   step('redoes a bad one with new attempts, until the lead is needed', async () => {
     await pressKeys(page(), '12');
     await sees(page(), /Redo\. Estimate 0\.12 dB is over the redo line of 0\.05 dB/);
-    await press(page(), 'Redo');
+    await press(page(), benchPage('redo'));
     await sees(page(), 'Attempt 2 of 3');
     await pressKeys(page(), '9');
     await sees(page(), /Redo, last attempt\. Estimate 0\.09 dB is over the redo line/);
-    await press(page(), 'Redo');
+    await press(page(), benchPage('redo'));
     await sees(page(), 'Attempt 3 of 3');
     await pressKeys(page(), '8');
     await sees(page(), /Lead decides\. 3 of 3 attempts used/);
     // What was sent to redo is not counted as spliced.
-    await sees(page(), '1 of 18 spliced');
-    await press(page(), 'Save, next');
-    await sees(page(), 'tray 1 slot 3');
+    await sees(page(), closureSheet('doneOfDueSpliced', { done: 1, due: 18 }));
+    await press(page(), benchPage('saveNext'));
+    await sees(page(), record('traySlot', { tray: 1, slot: 3 }));
     const list = await sent((found) => found[1]?.tries === 3);
     expect(list[1]).toMatchObject({ lossHalfMdb: 160, verdict: 'provisional' });
   });
@@ -220,25 +252,25 @@ describe('from a splice list to proof, on a phone', () => {
       page(),
       /Check\. 15\.00 dB cannot be a splice; at most 5\.00 dB\. Did you mean 0\.15/,
     );
-    await press(page(), 'Save, next');
+    await press(page(), benchPage('saveNext'));
     await sees(page(), 'Missing. Enter the loss first.');
-    await sees(page(), 'tray 1 slot 3');
-    for (let count = 0; count < 4; count++) await press(page(), 'Delete');
+    await sees(page(), record('traySlot', { tray: 1, slot: 3 }));
+    for (let count = 0; count < 4; count++) await press(page(), benchShared('delete'));
   });
 
   step('calls a fiber dead with a reason', async () => {
-    await pressMore(page(), 'Skip fiber');
+    await pressMore(page(), moreSheet('skipFiber'));
     await press(page(), 'Dead: dead fiber on side A.');
-    await sees(page(), 'tray 1 slot 4');
+    await sees(page(), record('traySlot', { tray: 1, slot: 4 }));
     await sent((list) => list[2]?.verdict === 'dead');
   });
 
   step('undoes a slip, and keeps that it was made', async () => {
     await pressKeys(page(), '3');
-    await press(page(), 'Save, next');
-    await sees(page(), 'tray 1 slot 5');
+    await press(page(), benchPage('saveNext'));
+    await sees(page(), record('traySlot', { tray: 1, slot: 5 }));
     await press(page(), 'Undo A 4');
-    await sees(page(), 'tray 1 slot 4');
+    await sees(page(), record('traySlot', { tray: 1, slot: 4 }));
     await sent((list) => list[3]?.verdict === 'open' && list[3].tries === 0);
     const { evidence } = await readApi<{ evidence: { void: boolean; why: string }[] }>(
       server,
@@ -268,17 +300,17 @@ describe('from a splice list to proof, on a phone', () => {
       await page().evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
       for (let fiber = 1; fiber <= 5; fiber++) {
         await pressKeys(page(), String(fiber % 3));
-        await press(page(), 'Next fiber');
+        await press(page(), benchPage('nextFiber'));
       }
       await pressKeys(page(), '1');
       await revisit(page());
       await sees(page(), /1 0\.01 2 0\.02 3 0\.00 4 0\.01 5 0\.02 6 0\.01 7 –/);
-      await press(page(), 'Next fiber');
+      await press(page(), benchPage('nextFiber'));
       for (let fiber = 7; fiber <= 12; fiber++) {
         await pressKeys(page(), '1');
         await press(page(), fiber === 12 ? 'Save, next' : 'Next fiber');
       }
-      await sees(page(), 'All spliced');
+      await sees(page(), finished('allSpliced'));
       const list = await sent((found) => found.every((row) => row.verdict !== 'open'));
       expect(list.filter((row) => row.tries === 1)).toHaveLength(16);
     },
@@ -287,23 +319,23 @@ describe('from a splice list to proof, on a phone', () => {
   step(
     'adds one-way readings from both ends, and the verdict follows from their mean',
     async () => {
-      await press(page(), 'Add measured figures');
+      await press(page(), finished('addMeasuredFigures'));
       await sees(page(), 'A to B at 1310 nm');
       await pressKeys(page(), '31');
       await sees(
         page(),
         /Spliced\. One-way 0\.31 dB at 1310 nm is high: measure B to A before a redo/,
       );
-      await press(page(), 'Save, next');
-      await sees(page(), 'tray 1 slot 2');
+      await press(page(), benchPage('saveNext'));
+      await sees(page(), record('traySlot', { tray: 1, slot: 2 }));
       await press(page(), 'A to B at 1310 nm');
-      await press(page(), 'B to A');
-      await press(page(), 'Done');
-      await press(page(), 'Plus or minus');
+      await press(page(), benchShared('bToA'));
+      await press(page(), benchShared('done'));
+      await press(page(), benchShared('plusOrMinus'));
       await pressKeys(page(), '27');
       await sees(page(), '−0.27');
       await sees(page(), /Directions differ by 0\.58 dB .* Only the average counts/);
-      await press(page(), 'Save, next');
+      await press(page(), benchPage('saveNext'));
       await sent((list) => list[0]?.lossHalfMdb === 40);
     },
   );
@@ -314,14 +346,14 @@ describe('from a splice list to proof, on a phone', () => {
     ).rows;
     await go(`/ledger?view=splices&open=splice.${first!.id}`);
     await sees(page(), /Missing: two-way at 1550 nm/);
-    await press(page(), 'Add a measured figure');
+    await press(page(), spliceRecord('addAMeasuredFigure'));
     await press(page(), '1550 nm');
-    await press(page(), 'Two-way average');
-    await fill(page(), 'Loss', 'abc');
-    await press(page(), 'Record it');
+    await press(page(), measureKind('twoWayAverage'));
+    await fill(page(), readingForm('loss'), 'abc');
+    await press(page(), ledgerShared('recordIt'));
     await sees(page(), '“abc” is not a loss');
-    await fill(page(), 'Loss', '0.045');
-    await press(page(), 'Record it');
+    await fill(page(), readingForm('loss'), '0.045');
+    await press(page(), ledgerShared('recordIt'));
     await sees(page(), 'Measured.');
     await sees(page(), /two-way at 1550 nm 0\.045 dB, typed/);
     await sent((list) => list[0]?.verdict === 'pass');
@@ -333,11 +365,11 @@ describe('from a splice list to proof, on a phone', () => {
     ).rows[1]!;
     await go(`/ledger?view=splices&open=splice.${second.id}`);
     await sees(page(), /Estimate 0\.08 dB is over 0\.05 dB\. 3 of 3 attempts used: needs the lead/);
-    await press(page(), 'Accept, redo, skip or remove');
-    await press(page(), 'Record it');
+    await press(page(), spliceRecord('acceptRedoSkipOrRemove'));
+    await press(page(), ledgerShared('recordIt'));
     await sees(page(), 'Say why.');
-    await fill(page(), 'Why', 'Owner accepts 0.08 dB here.');
-    await press(page(), 'Record it');
+    await fill(page(), common('why'), 'Owner accepts 0.08 dB here.');
+    await press(page(), ledgerShared('recordIt'));
     await sees(page(), /Accepted by the lead\. Accepted by T\. Hollis: Owner accepts/);
     await sent((list) => list[1]?.verdict === 'accepted');
   });
@@ -353,43 +385,43 @@ describe('the Ledger', () => {
       )!;
       await visit(page(), `${server.url}/p/${demo.id}/ledger`);
       await sees(page(), /836 of 1515 spliced/);
-      await press(page(), 'Fibers');
-      await fill(page(), 'Search', 'A 100');
+      await press(page(), common('fibers'));
+      await fill(page(), pickSheet('search'), 'A 100');
       await sees(page(), /1 fiber A 100 brown/);
       await sees(page(), 'tube 9 yellow · brown');
-      await press(page(), 'Splices');
-      await press(page(), 'Clear');
-      await sees(page(), '1,517 splices');
-      await press(page(), 'to redo');
+      await press(page(), builder('splices'));
+      await press(page(), closingShared('clear'));
+      await sees(page(), ledgerShared('splices', { count: 1_517 }));
+      await press(page(), rulingForm('toRedo'));
       await sees(page(), /\d+ splices/);
-      await fill(page(), 'Search', 'sluice');
-      await sees(page(), '2 splices');
+      await fill(page(), pickSheet('search'), 'sluice');
+      await sees(page(), ledgerShared('splices', { count: 2 }));
       await sees(page(), 'B 43 to C 43');
       expect(page().url()).toMatch(/view=splices.*q=sluice.*verdict=redo|verdict=redo.*q=sluice/);
       await revisit(page());
-      await sees(page(), '2 splices');
-      await press(page(), 'Redo');
+      await sees(page(), ledgerShared('splices', { count: 2 }));
+      await press(page(), benchPage('redo'));
       await sees(page(), /All wavelengths alike: the splice itself/);
       await page().goBack();
-      await sees(page(), '2 splices');
+      await sees(page(), ledgerShared('splices', { count: 2 }));
     },
   );
 
   step('has list and record side by side on a wide screen', async () => {
     await page().setViewport(WIDE);
-    await press(page(), 'Trays');
-    await sees(page(), 'Choose a row: its record opens here.');
+    await press(page(), common('trays'));
+    await sees(page(), ledgerPage('chooseARowItsRecordOpens'));
     const row = await page().waitForSelector('::-p-text(Sluice bridge · tray 4)');
     await row!.click();
-    await sees(page(), 'Its splices');
+    await sees(page(), ledgerShared('itsSplices'));
     await sees(page(), '0.237');
     await page().keyboard.press('?');
-    await sees(page(), 'go to the Route');
+    await sees(page(), keys('goToTheRoute'));
     await page().keyboard.press('Escape');
-    await seesNot(page(), 'go to the Route');
+    await seesNot(page(), keys('goToTheRoute'));
     await page().keyboard.press('g');
     await page().keyboard.press('r');
-    await sees(page(), 'Redo, in this order');
+    await sees(page(), closureSheet('redoInThisOrder'));
     await page().setViewport(PHONE);
   });
 
@@ -399,7 +431,7 @@ describe('the Ledger', () => {
     const other = await startServer();
     const reader = await newPerson(browser, other, 'Lead');
     await visit(reader.page, other.url);
-    await sees(reader.page, 'No project yet');
+    await sees(reader.page, projectList('noProjectYet'));
     await chooseFile(
       reader.page,
       'Import a project',

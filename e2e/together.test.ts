@@ -1,3 +1,7 @@
+import { record } from '@cordel/text/handover/record';
+import { benchPage } from '@cordel/text/pages/bench/BenchPage';
+import { outboxItem } from '@cordel/text/pages/ui/OutboxItem';
+import { outboxStrip } from '@cordel/text/pages/ui/OutboxStrip';
 import { jest } from '@jest/globals';
 import type { Browser, HTTPRequest } from 'puppeteer-core';
 import {
@@ -47,12 +51,15 @@ describe('two technicians at the same closure', () => {
     // Both have the first splice in hand and keep it at once.
     await pressKeys(one.page, '2');
     await pressKeys(two.page, '3');
-    await Promise.all([press(one.page, 'Save, next'), press(two.page, 'Save, next')]);
-    await sees(one.page, 'tray 1 slot 2');
-    await sees(two.page, 'tray 1 slot 2');
+    await Promise.all([
+      press(one.page, benchPage('saveNext')),
+      press(two.page, benchPage('saveNext')),
+    ]);
+    await sees(one.page, record('traySlot', { tray: 1, slot: 2 }));
+    await sees(two.page, record('traySlot', { tray: 1, slot: 2 }));
     // One goes on; the other sees it come in.
     await pressKeys(one.page, '1');
-    await press(one.page, 'Save, next');
+    await press(one.page, benchPage('saveNext'));
     await sees(one.page, '2 of 108');
     await sees(two.page, '2 of 108');
     const { rows } = await splices('q=weir&limit=3');
@@ -81,7 +88,7 @@ describe('without a connection', () => {
     await sees(page, '2 of 108');
     for (const key of ['4', '5']) {
       await pressKeys(page, key);
-      await press(page, 'Save, next');
+      await press(page, benchPage('saveNext'));
     }
     await sees(page, '4 of 108');
     await sees(page, 'No connection, 2 kept here to send');
@@ -113,12 +120,12 @@ describe('without a connection', () => {
     });
     await visit(page, bench);
     await pressKeys(page, '2');
-    await press(page, 'Save, next');
-    await sees(page, '1 not accepted');
-    await press(page, 'Outbox: 1 not accepted');
+    await press(page, benchPage('saveNext'));
+    await sees(page, outboxStrip('refusedNotAccepted', { refused: 1 }));
+    await press(page, `Outbox: ${outboxStrip('refusedNotAccepted', { refused: 1 })}`);
     await sees(page, 'Not accepted: Entry is recorded already.');
-    await press(page, 'Drop it');
-    await press(page, 'Drop it for good');
-    await sees(page, 'All is sent.');
+    await press(page, outboxItem('dropIt'));
+    await press(page, outboxItem('dropItForGood'));
+    await sees(page, outboxStrip('allIsSent'));
   });
 });

@@ -1,3 +1,4 @@
+import { circuitPage } from '@cordel/text/pages/traces/CircuitPage';
 import {
   WIDE,
   newId,
@@ -57,7 +58,7 @@ async function measure() {
     await page.goto(`${server.url}/p/${project}/ledger/circuit?cable=${cableId}&fiber=5`, {
       waitUntil: 'networkidle2',
     });
-    await press(page, 'tube from A');
+    await press(page, circuitPage('tubeFromA'));
     await sees(page, 'mean');
     await new Promise((resolve) => setTimeout(resolve, 2000));
     const canvas = (await page.waitForSelector('canvas'))!;

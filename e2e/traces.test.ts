@@ -1,6 +1,15 @@
 import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { common } from '@cordel/text/pages/common';
+import { budgetPage } from '@cordel/text/pages/traces/BudgetPage';
+import { circuitPage } from '@cordel/text/pages/traces/CircuitPage';
+import { fileRows } from '@cordel/text/pages/traces/FileRows';
+import { findingsPage } from '@cordel/text/pages/traces/FindingsPage';
+import { hereRows } from '@cordel/text/pages/traces/HereRows';
+import { otdrPart } from '@cordel/text/pages/traces/OtdrPart';
+import { tracesShared } from '@cordel/text/pages/traces/shared';
+import { tracesPage } from '@cordel/text/pages/traces/TracesPage';
 import { jest } from '@jest/globals';
 import type { Browser } from 'puppeteer-core';
 import {
@@ -55,22 +64,30 @@ describe('from a folder of traces to verdicts, on a phone', () => {
   const step = storyteller();
   step('with no traces, the page says what to do', async () => {
     await visit(page(), `${server.url}/p/${project}/ledger`);
-    await press(page(), 'Traces');
-    await sees(page(), 'No traces yet');
-    await press(page(), 'Import traces');
+    await press(page(), common('traces'));
+    await sees(page(), findingsPage('noTracesYet'));
+    await press(page(), tracesShared('importTraces'));
     await sees(page(), 'Drop a folder of .sor files here');
   });
 
   step(
     'the simulated OTDR shoots a tube from both ends, and its files come in like any',
     async () => {
-      await press(page(), 'Simulated OTDR');
+      await press(page(), tracesShared('simulatedOtdr'));
       await sees(page(), 'never look into a fiber end');
-      await fill(page(), 'Fibers', '1-3');
-      await press(page(), 'Shoot');
-      await sees(page(), '12 files: 12 ready, 0 to fix');
-      await sees(page(), 'A-001_AB_1310.sor A 1 · from A · 1310 nm');
-      await press(page(), 'Import 12 traces');
+      await fill(page(), common('fibers'), '1-3');
+      await press(page(), otdrPart('shoot'));
+      await sees(page(), fileRows('filesReadyToFix', { files: 12, ready: 12, wrong: 0 }));
+      await sees(
+        page(),
+        fileRows('nameFiberFromDirectionWavelengthNm', {
+          name: 'A-001_AB_1310.sor',
+          fiber: 'A 1',
+          direction: 'A',
+          wavelengthNm: 1310,
+        }),
+      );
+      await press(page(), fileRows('importTraces', { traces: 12 }));
       await sees(page(), 'Imported. 12 traces');
     },
   );
@@ -100,23 +117,23 @@ describe('from a folder of traces to verdicts, on a phone', () => {
 
     await revisit(page());
     await chooseFile(page(), 'Choose files', ...paths);
-    await sees(page(), '10 files: 7 ready, 2 to fix');
+    await sees(page(), fileRows('filesReadyToFix', { files: 10, ready: 7, wrong: 2 }));
     await sees(page(), 'The name says fiber 6, the file 5.');
     await sees(page(), 'Map, byte 0');
     await sees(page(), '1 file left out, for the same content is here: A-007_AB_1310.sor');
-    await press(page(), 'the file is right');
-    await sees(page(), '10 files: 8 ready, 1 to fix');
-    await press(page(), 'Leave it out');
-    await sees(page(), '9 files: 8 ready, 0 to fix');
+    await press(page(), tracesPage('theFileIsRight'));
+    await sees(page(), fileRows('filesReadyToFix', { files: 10, ready: 8, wrong: 1 }));
+    await press(page(), fileRows('leaveItOut'));
+    await sees(page(), fileRows('filesReadyToFix', { files: 9, ready: 8, wrong: 0 }));
   });
 
   step(
     'a line that is lost loses nothing: files are kept on the device and sent later',
     async () => {
       await page().setOfflineMode(true);
-      await press(page(), 'Import 8 traces');
-      await sees(page(), 'The files are kept on this device, and are sent by themselves.');
-      await sees(page(), 'on this device, waits to be sent');
+      await press(page(), fileRows('importTraces', { traces: 8 }));
+      await sees(page(), tracesPage('theFilesAreKeptOnThis'));
+      await sees(page(), hereRows('waitsToBeSent'));
       // A page that is closed meanwhile takes nothing with it.
       await page().setOfflineMode(false);
       await revisit(page());
@@ -124,7 +141,7 @@ describe('from a folder of traces to verdicts, on a phone', () => {
         async () => (await readApi<unknown[]>(server, `/projects/${project}/traces`)).length === 20,
         'the traces that waited',
       );
-      await sees(page(), '20 traces here');
+      await sees(page(), hereRows('tracesHere', { traces: 20 }));
       await seesNot(page(), 'waits to be sent');
     },
   );
@@ -144,7 +161,7 @@ describe('from a folder of traces to verdicts, on a phone', () => {
   });
 
   step('findings say what is bad, why, and where to go', async () => {
-    await press(page(), 'Findings');
+    await press(page(), tracesShared('findings'));
     await sees(page(), '20 traces of 5 circuits');
     await sees(page(), 'A 4 is broken');
     await sees(page(), /Cable B, [\d,]+ ± \d+ m of sheath from (Lock gate|Quay steps) toward/);
@@ -152,7 +169,7 @@ describe('from a folder of traces to verdicts, on a phone', () => {
   });
 
   step('figures go into the Ledger, and the verdicts follow', async () => {
-    await press(page(), 'Save 36 figures in the Ledger');
+    await press(page(), findingsPage('saveFiguresInTheLedger', { figures: 36 }));
     await sees(page(), 'In the Ledger. 36 figures from these traces.');
     const { rows } = await readApi<{
       rows: { verdict: string; fiberA: number; lossHalfMdb: number }[];
@@ -215,7 +232,7 @@ describe('from a folder of traces to verdicts, on a phone', () => {
     await page().mouse.move(box.x + box.width / 2, box.y + box.height / 2);
     await page().mouse.wheel({ deltaY: -300 });
     await drawn(({ sum }) => sum !== before.sum);
-    await press(page(), 'All');
+    await press(page(), circuitPage('all'));
   });
 
   step('found joints stand beside the instrument’s own table', async () => {
@@ -226,14 +243,14 @@ describe('from a folder of traces to verdicts, on a phone', () => {
   });
 
   step('the tube as a stack', async () => {
-    await press(page(), 'tube from A');
+    await press(page(), circuitPage('tubeFromA'));
     await seesNot(page(), 'Beside the instrument');
     await sees(page(), /Fiber 4 differs from its tube\. It ends at \d\.\d+ km; the others/);
   });
 
   step('the budget says what has no light', async () => {
-    await press(page(), 'Budget');
-    await sees(page(), '1 circuit has no light');
+    await press(page(), tracesShared('budget'));
+    await sees(page(), budgetPage('circuitsNoLight', { circuits: 1, dark: 'has' }));
     await sees(page(), 'A 4 · Harbour office to Light house');
     await sees(page(), /has light: 11/);
     // Rows far below are drawn once they are scrolled to.

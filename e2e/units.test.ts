@@ -1,3 +1,6 @@
+import { visitForm } from '@cordel/text/pages/closing/VisitForm';
+import { kitShared } from '@cordel/text/pages/kit/shared';
+import { unitFields } from '@cordel/text/pages/projects/UnitFields';
 import { jest } from '@jest/globals';
 import type { Browser } from 'puppeteer-core';
 import {
@@ -129,7 +132,7 @@ describe('a project in its units', () => {
       await showIn({ timeZone });
       const visits = views.find((path) => path.endsWith('part=visits'))!;
       await visit(page(), `${server.url}/p/${project}/${visits}`);
-      await sees(page(), 'first closing');
+      await sees(page(), visitForm('firstClosing'));
       const text = await page().evaluate(() => document.body.innerText);
       return /(\d\d):(\d\d): first closing/.exec(text)!.slice(1).map(Number);
     };
@@ -143,10 +146,10 @@ describe('a project in its units', () => {
     await visit(page(), `${server.url}/p/${project}/kit/settings`);
     await press(page(), 'US');
     await sees(page(), 'in, ft, psi, F, ft, Letter');
-    await press(page(), 'Metric');
+    await press(page(), unitFields('metric'));
     await sees(page(), 'mm, km, kPa, C, m, A4');
     await press(page(), 'inH2O');
-    await press(page(), 'Save');
+    await press(page(), kitShared('save'));
     await sees(page(), 'Two-way 0.10');
     const unitsOf = async () =>
       (await readApi<Settings>(server, `/projects/${project}`)).project.units;

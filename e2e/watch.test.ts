@@ -3,6 +3,8 @@ import { appendFile, mkdir, mkdtemp, rename, rm, writeFile } from 'node:fs/promi
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { benchHead } from '@cordel/text/pages/bench/BenchHead';
+import { traceAlerts } from '@cordel/text/pages/traces/TraceAlerts';
 import { jest } from '@jest/globals';
 import type { Browser } from 'puppeteer-core';
 import {
@@ -114,8 +116,8 @@ describe('traces that come in while a crew is at the closure', () => {
   });
 
   step('the splice is taken in hand from there', async () => {
-    await press(person.page, '1 alert');
-    await press(person.page, 'Take it in hand');
+    await press(person.page, benchHead('alerts', { alerts: 1 }));
+    await press(person.page, traceAlerts('takeInHand'));
     await sees(person.page, /tray 1 slot 3/i);
   });
 

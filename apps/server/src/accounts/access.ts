@@ -16,7 +16,13 @@ import { projectsOfSplices } from '../splices/projectsOf.ts';
 import { Problem } from '../http/problem.ts';
 import type { Env } from '../http/router.ts';
 import { isBackupKey } from './backupKey.ts';
-import { type Actor, hasRightAnywhere, requirePerson, requireRight } from './actor.ts';
+import {
+  type Actor,
+  hasRightAnywhere,
+  requireMaker,
+  requirePerson,
+  requireRight,
+} from './actor.ts';
 
 /** A right that a request needs in a project. */
 interface Need {
@@ -65,8 +71,10 @@ export const anywhere = (right: Right): Access => ({
   name: `${right} in any project`,
   check: (actor) => {
     if (actor.kind === 'open') return;
-    requirePerson(actor);
-    if (!hasRightAnywhere(actor, right)) throw new Problem(403, say('rightNowhere', { right }));
+    const maker = requireMaker(actor);
+    if (hasRightAnywhere(maker, right)) return;
+    if (maker.isAway) requirePerson(maker);
+    throw new Problem(403, say('rightNowhere', { right }));
   },
 });
 
@@ -78,7 +86,7 @@ const inProjects = (
   name,
   check: async (actor, c) => {
     if (actor.kind === 'open') return;
-    requirePerson(actor);
+    requireMaker(actor);
     for (const { projectId, right } of await needs(c)) requireRight(actor, projectId, right);
   },
 });
@@ -213,7 +221,7 @@ export const ofRemovable = (right: Right): Access => {
     name: right,
     check: async (actor, c) => {
       if (actor.kind === 'open') return;
-      requirePerson(actor);
+      requireMaker(actor);
       const kind = c.req.param('kind') as RemovableKind;
       const id = c.req.param('id');
       if (kind === 'project' && id) return requireRight(actor, id, 'manage');

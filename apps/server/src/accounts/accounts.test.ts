@@ -30,13 +30,27 @@ const entryOf = async (id: string) => {
   );
   return row;
 };
-const record = (browser: TestBrowser, entry: object, person?: string) =>
-  browser.call(
-    'POST',
-    '/evidence',
-    { entries: [entry] },
-    person ? { 'x-cordel-person': person } : {},
-  );
+const madeBy = (person: string, proof?: string) => ({
+  'x-cordel-person': person,
+  ...(proof && { 'x-cordel-proof': proof }),
+});
+const record = (browser: TestBrowser, entry: object, headers: Record<string, string> = {}) =>
+  browser.call('POST', '/evidence', { entries: [entry] }, headers);
+/** Signs in, and gives what shows that the person was there. */
+const proofAt = async (browser: TestBrowser, email: string): Promise<string> =>
+  ((await browser.post('/session', { email, password: PASSWORD })).body as { proof: string }).proof;
+
+const signature = (role: string) => ({
+  id: uuid(),
+  closureId: document.closures[0]!.id,
+  at: '2026-05-14T12:00:00.000Z',
+  by: 'Whoever',
+  kind: 'sign',
+  role,
+  digest: 'a'.repeat(64),
+  strokes: [[0, 0, 1, 1]],
+  read: [],
+});
 
 describe('the first start', () => {
   it('makes one owner, by a link that works once', async () => {
@@ -249,6 +263,7 @@ describe('who did what', () => {
   it('goes by turns on a phone that two share, and work waits for who did it', async () => {
     const phone = await world.member(projectId, 'technician', 'Ana Arc');
     const ana = await phone.me();
+    const proof = await proofAt(phone, 'ana.arc@firm.example');
     await phone.put('/session/pin', { pin: '2580' });
     expect(
       (await phone.join(await world.owner.invite(projectId, 'technician'), 'Ben Blade')).status,
@@ -262,7 +277,8 @@ describe('who did what', () => {
     });
     // What Ana did before Ben took the phone is hers.
     const entry = attemptOn(document.splices[1]!.id, 20);
-    expect((await record(phone, entry, ana)).status).toBe(200);
+    expect(codeOf(await record(phone, entry, madeBy(ana)))).toBe('otherPerson');
+    expect((await record(phone, entry, madeBy(ana, proof))).status).toBe(200);
     expect((await entryOf(entry.id))!.by).toBe('Ana Arc');
     expect(codeOf(await phone.post('/session/person', { personId: ana, pin: '0000' }))).toBe(
       'wrongPin',
@@ -281,16 +297,112 @@ describe('who did what', () => {
     for (let tries = 0; tries < 5; tries++)
       await phone.post('/session/person', { personId: ana, pin: '1111' });
     expect((await phone.post('/session/person', { personId: ana, pin: '2580' })).status).toBe(429);
-    // Ben, who is not the one at the phone, signs out: Ana stays signed in.
-    await phone.call('DELETE', '/session', undefined, { 'x-cordel-person': ben });
+    // Nobody signs out another than themselves.
+    const out = await phone.call('DELETE', '/session', undefined, madeBy(ben));
+    expect(codeOf(out)).toBe('otherPerson');
     expect((await phone.get('/session')).body).toMatchObject({ person: { id: ana } });
     // Who is signed in nowhere here: what they did waits for them.
     const left = await record(
       phone,
       attemptOn(document.splices[2]!.id, 20),
-      await world.owner.me(),
+      madeBy(await world.owner.me(), proof),
     );
     expect([left.status, codeOf(left)]).toEqual([401, 'otherPerson']);
+  });
+
+  it('lets nobody act as another: a proof sends what was recorded, on its own device, and decides nothing', async () => {
+    const phone = await world.member(projectId, 'lead', 'Lea Lent');
+    const lea = await phone.me();
+    const proof = await proofAt(phone, 'lea.lent@firm.example');
+    await phone.join(await world.owner.invite(projectId, 'technician'), 'Tess Takes');
+    const [mill] = document.closures;
+    const project = `/projects/${projectId}`;
+    // What a technician tried with a lead who is signed in on the same phone.
+    for (const headers of [madeBy(lea), madeBy(lea, 'x'.repeat(43)), madeBy(lea, proof)]) {
+      const refused = [
+        await phone.call('PUT', project, { ...document.project, name: 'Hers' }, headers),
+        await phone.call(
+          'POST',
+          `${project}/invitations`,
+          { id: uuid(), role: 'technician' },
+          headers,
+        ),
+        await phone.call('PUT', '/session/pin', { pin: '9999' }, headers),
+        await record(
+          phone,
+          {
+            ...attemptOn(document.splices[7]!.id, 20),
+            type: 'ruling',
+            kind: 'waive',
+            reason: 'mine',
+          },
+          headers,
+        ),
+        await phone.call(
+          'POST',
+          `/closures/${mill!.id}/closing`,
+          { entries: [signature('lead')] },
+          headers,
+        ),
+      ];
+      expect(refused.map((answer) => [answer.status, codeOf(answer)])).toEqual(
+        refused.map(() => [401, 'otherPerson']),
+      );
+    }
+    const entry = attemptOn(document.splices[7]!.id, 20);
+    expect((await record(phone, entry, madeBy(lea, proof))).status).toBe(200);
+    // On another device it is worth nothing, nor is it once the person signs in anew.
+    const thief = await world.member(projectId, 'technician', 'Theo Thief');
+    const more = attemptOn(document.splices[8]!.id, 20);
+    expect(codeOf(await record(thief, more, madeBy(lea, proof)))).toBe('otherPerson');
+    await phone.post('/session', { email: 'lea.lent@firm.example', password: PASSWORD });
+    await phone.post('/session', { email: 'tess.takes@firm.example', password: PASSWORD });
+    expect(codeOf(await record(phone, more, madeBy(lea, proof)))).toBe('otherPerson');
+  });
+
+  it('makes a device’s secret anew with each sign-in, and takes none that it did not make', async () => {
+    const phone = await world.member(projectId, 'technician', 'Sam Secret');
+    const before = phone.cookies.get('cordel.device')!;
+    const planted = world.browser();
+    planted.cookies.set('cordel.device', 'p'.repeat(43));
+    await planted.post('/session', { email: 'sam.secret@firm.example', password: PASSWORD });
+    expect(planted.cookies.get('cordel.device')).not.toBe('p'.repeat(43));
+    await phone.post('/session', { email: 'sam.secret@firm.example', password: PASSWORD });
+    const after = phone.cookies.get('cordel.device')!;
+    expect(after).not.toBe(before);
+    // Where the answer of a sign-in is lost, the one before holds; once the new one has been in use for a while, no more.
+    phone.cookies.set('cordel.device', before);
+    expect((await phone.get('/projects')).status).toBe(200);
+    await rowsOf(world.api.db, sql`update devices set renewed_at = now() - interval '2 minutes'`);
+    phone.cookies.set('cordel.device', after);
+    expect((await phone.get('/projects')).status).toBe(200);
+    phone.cookies.set('cordel.device', before);
+    expect(codeOf(await phone.get(`/projects/${projectId}`))).toBe('otherDevice');
+  });
+
+  it('is signed by PIN or password each time, and for some minutes', async () => {
+    const phone = await world.member(projectId, 'technician', 'Pat Pen');
+    const closing = `/closures/${document.closures[0]!.id}/closing`;
+    const sign = () => phone.post(closing, { entries: [signature('technician')] });
+    const unconfirmed = await sign();
+    expect([unconfirmed.status, codeOf(unconfirmed)]).toEqual([401, 'notConfirmed']);
+    expect(codeOf(await phone.post('/session/confirm', { password: 'not this one' }))).toBe(
+      'wrongPassword',
+    );
+    expect(codeOf(await phone.post('/session/confirm', { pin: '2580' }))).toBe('noPin');
+    await phone.put('/session/pin', { pin: '2580' });
+    expect(codeOf(await phone.post('/session/confirm', { pin: '0000' }))).toBe('wrongPin');
+    expect(codeOf(await sign())).toBe('notConfirmed');
+    for (const by of [{ pin: '2580' }, { password: PASSWORD }]) {
+      expect((await phone.post('/session/confirm', by)).status).toBe(200);
+      // It is refused for what is open in the closure, no more for who signs.
+      expect((await sign()).status).not.toBe(401);
+      await rowsOf(
+        world.api.db,
+        sql`update sessions set confirmed_at = now() - interval '6 minutes'`,
+      );
+      expect(codeOf(await sign())).toBe('notConfirmed');
+    }
   });
 
   it('keeps work of a lost phone, marked, and lets nobody else use it', async () => {

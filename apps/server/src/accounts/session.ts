@@ -18,6 +18,8 @@ export const sessionSchema = z.object({
   here: z.array(personSchema.extend({ hasPin: z.boolean() })),
   /** What the person is in projects, by their ids. */
   roles: z.record(z.string(), roleSchema),
+  /** Told once, to whoever has just signed in: with it what they made is sent while another is at the device. */
+  proof: z.string().optional(),
 });
 
 export type SessionAnswer = z.infer<typeof sessionSchema>;
@@ -25,8 +27,13 @@ export type SessionAnswer = z.infer<typeof sessionSchema>;
 /**
  * Who is signed in on the device that a request is from.
  * @param hasAccounts whether people sign in on this server
+ * @param proof of whoever has just signed in
  */
-export async function sessionOf(c: Context<Env>, hasAccounts: boolean): Promise<SessionAnswer> {
+export async function sessionOf(
+  c: Context<Env>,
+  hasAccounts: boolean,
+  proof?: string,
+): Promise<SessionAnswer> {
   const { actor, db } = c.var;
   const nobody = { accounts: hasAccounts, person: null, here: [], roles: {} };
   if (actor.kind !== 'person')
@@ -43,5 +50,6 @@ export async function sessionOf(c: Context<Env>, hasAccounts: boolean): Promise<
     },
     here: await peopleHere(db, actor.deviceId),
     roles: Object.fromEntries(actor.roles),
+    ...(proof !== undefined && { proof }),
   };
 }

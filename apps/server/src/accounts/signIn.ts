@@ -1,11 +1,11 @@
 import { digestOf } from '@cordel/core/close';
 import { accountsProblems as say } from '@cordel/text/server/accounts';
 import { APIError } from 'better-auth/api';
-import { and, eq, ne, sql } from 'drizzle-orm';
+import { and, eq, ne, or, sql } from 'drizzle-orm';
 import type { Context } from 'hono';
 import { v7 as uuid } from 'uuid';
 import { type Db, rowsOf } from '../db/client.ts';
-import { devices, pins, sessions } from '../db/schema.ts';
+import { credentials, devices, pins, sessions } from '../db/schema.ts';
 import { Problem } from '../http/problem.ts';
 import type { Env } from '../http/router.ts';
 import type { Accounts } from './accounts.ts';
@@ -21,14 +21,36 @@ const MOST_TRIES = { password: 10, pin: 5 };
 
 type Way = Extract<AuditEvent, { code: 'signedIn' }>['way'];
 
-/** The device that a request comes from; it is known from then on. */
+/**
+ * The device that a request comes from, with a new secret: one that somebody else put there or has seen is worth nothing
+ * from then on.
+ */
 async function deviceOf(c: Context<Env>, accounts: Accounts) {
-  const secret = secretsOf(c, accounts.origin).deviceSecret ?? newSecret();
+  const { deviceSecret } = secretsOf(c, accounts.origin);
+  const secret = newSecret();
   const secretHash = digestOf(secret);
+  if (deviceSecret !== null) {
+    const shown = digestOf(deviceSecret);
+    const [known] = await c.var.db
+      .update(devices)
+      .set({ secretHash, previousHash: sql`${devices.secretHash}`, renewedAt: new Date() })
+      .where(or(eq(devices.secretHash, shown), eq(devices.previousHash, shown)))
+      .returning({ id: devices.id });
+    if (known) return { id: known.id, secret };
+  }
   const name = /Mobi|Android/.test(c.req.header('user-agent') ?? '') ? 'phone' : 'computer';
-  await c.var.db.insert(devices).values({ id: uuid(), secretHash, name }).onConflictDoNothing();
-  const [device] = await c.var.db.select().from(devices).where(eq(devices.secretHash, secretHash));
-  return { id: device!.id, secret };
+  const id = uuid();
+  await c.var.db.insert(devices).values({ id, secretHash, name });
+  return { id, secret };
+}
+
+/** How long what a person made is sent in another's turn: a long shift. */
+const PROOF_HOURS = 14;
+
+/** Who has signed in, and what shows it for a shift while others take their turns on the device. */
+export interface SignedIn {
+  person: SignedInPerson;
+  proof: string;
 }
 
 /**
@@ -40,7 +62,7 @@ export async function beginSession(
   accounts: Accounts,
   way: Way,
   signIn: (auth: Auth, headers: Headers) => Promise<Headers>,
-): Promise<SignedInPerson> {
+): Promise<SignedIn> {
   const { db } = c.var;
   const device = await deviceOf(c, accounts);
   const headers = new Headers(c.req.raw.headers);
@@ -52,8 +74,21 @@ export async function beginSession(
     .map((cookie) => /session_token=([^.;]+)/.exec(cookie)?.[1])
     .find((found) => found);
   const actor = requirePerson(
-    await authenticate(db, { token: token ?? '', deviceSecret: device.secret, personId: null }),
+    await authenticate(db, {
+      token: token ?? '',
+      deviceSecret: device.secret,
+      personId: null,
+      proof: null,
+    }),
   );
+  const proof = newSecret();
+  await db
+    .update(sessions)
+    .set({
+      proofHash: digestOf(proof),
+      proofUntil: sql`now() + make_interval(hours => ${PROOF_HOURS})`,
+    })
+    .where(eq(sessions.id, actor.sessionId));
   await db
     .delete(sessions)
     .where(
@@ -65,7 +100,7 @@ export async function beginSession(
     );
   await appendAudit(db, actor, { code: 'signedIn', way });
   c.set('actor', actor);
-  return actor;
+  return { person: actor, proof };
 }
 
 /** @throws Problem 401 where e-mail or password is wrong, 429 where they were tried too often */
@@ -73,12 +108,12 @@ export async function signInByPassword(
   c: Context<Env>,
   accounts: Accounts,
   { email, password }: { email: string; password: string },
-): Promise<SignedInPerson> {
+): Promise<SignedIn> {
   const { db } = c.var;
   const key = `password ${digestOf(email.toLowerCase())}`;
   await limitTries(db, key, MOST_TRIES.password);
   try {
-    const person = await beginSession(c, accounts, 'password', async (auth, headers) => {
+    const signedIn = await beginSession(c, accounts, 'password', async (auth, headers) => {
       const { headers: set } = await auth.api.signInEmail({
         body: { email, password },
         headers,
@@ -87,7 +122,7 @@ export async function signInByPassword(
       return set;
     });
     await forgetTries(db, key);
-    return person;
+    return signedIn;
   } catch (error) {
     if (!(error instanceof APIError)) throw error;
     await appendAudit(db, { kind: 'anonymous', why: 'signedOut' }, { code: 'signInFailed', email });
@@ -118,30 +153,71 @@ export async function switchByPin(
   c: Context<Env>,
   accounts: Accounts,
   { personId, pin }: { personId: string; pin: string },
-): Promise<SignedInPerson> {
+): Promise<SignedIn> {
   const { db } = c.var;
   const { deviceId } = requirePerson(c.var.actor);
   const here = (await peopleHere(db, deviceId)).find(({ id }) => id === personId);
   if (!here) throw new Problem(409, say('notHere'));
+  await checkPin(db, { personId, deviceId, pin });
+  return beginSessionOf(c, accounts, 'pin', personId);
+}
+
+/** @throws Problem 401 where the PIN is wrong, 409 where there is none, 429 where it was tried too often */
+async function checkPin(
+  db: Db,
+  { personId, deviceId, pin }: { personId: string; deviceId: string; pin: string },
+): Promise<void> {
   const key = `pin ${personId} ${deviceId}`;
   await limitTries(db, key, MOST_TRIES.pin);
   const [held] = await db.select().from(pins).where(eq(pins.personId, personId));
   if (!held) throw new Problem(409, say('noPin'));
   if (!(await isSecret(held.hash, pin))) throw new Problem(401, say('wrongPin'));
-  const person = await beginSession(c, accounts, 'pin', (auth, headers) =>
-    signInWithout(auth, headers, personId),
-  );
   await forgetTries(db, key);
-  return person;
 }
 
-/** A session for a person of whom something else than a password has shown that it is them. */
-export const signInWithout = async (
-  auth: Auth,
-  headers: Headers,
+/** @throws Problem 401 where the password is wrong, 429 where it was tried too often */
+async function checkPassword(db: Db, personId: string, password: string): Promise<void> {
+  const key = `password of ${personId}`;
+  await limitTries(db, key, MOST_TRIES.password);
+  const [held] = await db.select().from(credentials).where(eq(credentials.personId, personId));
+  if (!held?.password || !(await isSecret(held.password, password)))
+    throw new Problem(401, say('wrongPassword'));
+  await forgetTries(db, key);
+}
+
+/**
+ * Lets the person at the device sign records for some minutes, by their PIN or password: the phone may have changed hands.
+ * @throws Problem 401 where it is wrong
+ */
+export async function confirm(
+  db: Db,
+  actor: Actor,
+  by: { pin: string } | { password: string },
+): Promise<void> {
+  const { personId, deviceId, sessionId } = requirePerson(actor);
+  if ('pin' in by) await checkPin(db, { personId, deviceId, pin: by.pin });
+  else await checkPassword(db, personId, by.password);
+  await db
+    .update(sessions)
+    .set({ confirmedAt: sql`now()` })
+    .where(eq(sessions.id, sessionId));
+}
+
+/** Begins a session of a person of whom something else than a password has shown that it is them. */
+export const beginSessionOf = (
+  c: Context<Env>,
+  accounts: Accounts,
+  way: Way,
   personId: string,
-): Promise<Headers> =>
-  (await auth.api.signInAs({ body: { personId }, headers, returnHeaders: true })).headers;
+): Promise<SignedIn> =>
+  beginSession(c, accounts, way, async (auth, headers) => {
+    const { headers: set } = await auth.api.signInAs({
+      body: { personId },
+      headers,
+      returnHeaders: true,
+    });
+    return set;
+  });
 
 /** Ends the session of whoever asks. */
 export async function endSession(db: Db, actor: Actor): Promise<void> {

@@ -26,7 +26,7 @@ import { notFound, problemAt, sentence } from '../http/problem.ts';
 import { answers, answersFile, idParams, jsonBody, router, savedSchema } from '../http/router.ts';
 import { closures, projects } from '../db/schema.ts';
 import { eq } from 'drizzle-orm';
-import { hasRight, signedBy } from '../accounts/actor.ts';
+import { hasRight, requireConfirmed, signedBy } from '../accounts/actor.ts';
 import { keepReceipts } from '../accounts/receipts.ts';
 import { getClosure } from '../closures/queries.ts';
 import { recordInProject } from '../clocks/recordInProject.ts';
@@ -186,6 +186,7 @@ export const closingRoutes = router()
     const { closureId } = c.req.valid('param');
     const { projectId } = await getClosure(db, closureId);
     const entries = c.req.valid('json').entries.map((entry) => signedBy(actor, entry));
+    if (entries.some(({ kind }) => kind === 'sign')) requireConfirmed(actor);
     await recordInProject(c.var, projectId, entries, (on, ours) => appendAt(on, closureId, ours));
     return c.json({ id: closureId }, 200);
   })

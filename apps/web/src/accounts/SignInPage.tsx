@@ -1,10 +1,11 @@
 import { accounts as t } from '@cordel/text/pages/accounts/accounts';
 import { useOutbox } from '@/data/client';
-import type { Session } from '@/data/session';
+import { type Session, useSession } from '@/data/session';
 import { Notice } from '@/ui/Notice';
 import { Page } from '@/ui/Page';
 import { Text } from '@/ui/Text';
 import { SignInForm } from './SignInForm';
+import { TurnPart } from './TurnPart';
 
 const WHY = {
   lockedOut: { word: t('whyLockedOut'), text: t('lockedOut') },
@@ -15,6 +16,7 @@ const WHY = {
 /** Asks who works on this device, before anything is shown. */
 export function SignInPage({ why }: { why: Session['why'] }) {
   const { writes } = useOutbox();
+  const isShared = (useSession()?.here.length ?? 0) > 0;
   const reason = why && why !== 'signedOut' ? WHY[why] : null;
   const people = [...new Set(writes.map(({ person }) => person))];
   return (
@@ -27,7 +29,7 @@ export function SignInPage({ why }: { why: Session['why'] }) {
       {writes.length > 0 ? (
         <Notice>{t('waitingHere', { count: writes.length, people: people.join(', ') })}</Notice>
       ) : null}
-      <SignInForm />
+      {isShared ? <TurnPart /> : <SignInForm />}
       <Text color="ink2">{t('noAccountYet')}</Text>
       <Text color="ink2">{t('forgotten')}</Text>
     </Page>

@@ -16,6 +16,7 @@ import { Text } from '@/ui/Text';
 import { TextField } from '@/ui/TextField';
 import { PasskeysPart } from './PasskeysPart';
 import { TurnPart } from './TurnPart';
+import { useConfirm } from './useConfirm';
 import { useLockOut } from './useLockOut';
 import { useTask } from './useTask';
 import { dayHere } from './zone';
@@ -34,6 +35,7 @@ export function YouPage() {
   return (
     <Page title={person.name} above={t('you')} back="/projects">
       <Text color="ink2">{person.email}</Text>
+      <WaitingPart person={person} />
       <TurnPart />
       <PinPart
         person={person}
@@ -47,6 +49,31 @@ export function YouPage() {
       ) : null}
       <SignOutPart person={person} />
     </Page>
+  );
+}
+
+/** What the person signed without a connection, and the page was closed since: it waits for their PIN or password. */
+function WaitingPart({ person }: { person: Account }) {
+  const { awaited } = useOutbox();
+  const { field, isFilled, confirm } = useConfirm();
+  const task = useTask();
+  if (!awaited?.includes(person.name)) return null;
+  return (
+    <Card style={{ gap: 10 }}>
+      <Text>{t('sendWaitingSays')}</Text>
+      {field}
+      <Button
+        label={t('sendWaiting')}
+        look="next"
+        disabled={task.busy || !isFilled}
+        onPress={() => void task.run(confirm)}
+      />
+      {task.problem ? (
+        <Notice color="accent" live>
+          {task.problem}
+        </Notice>
+      ) : null}
+    </Card>
   );
 }
 

@@ -7,6 +7,7 @@ import { signPart as t } from '@cordel/text/pages/closing/SignPart';
 import { closingShared } from '@cordel/text/pages/closing/shared';
 import { errorText } from '@cordel/text/record';
 import { accounts } from '@cordel/text/pages/accounts/accounts';
+import { useConfirm } from '@/accounts/useConfirm';
 import { useMay, usePerson } from '@/data/session';
 import { useProjectView } from '@/projects/context';
 import { useOpening } from '@/prep/useOpening';
@@ -121,6 +122,7 @@ function SignForm({
   const [typed, setName] = useState(due[0] === 'technician' ? person : '');
   // Where people sign in, they sign as themselves.
   const name = isSignedIn ? person : typed;
+  const { field: confirmField, isFilled, confirm } = useConfirm();
   const [strokes, setStrokes] = useState<number[][]>([]);
   // Who cannot draw, with gloves or a keyboard alone, types; the record says so.
   const [isTyped, setTyped] = useState(false);
@@ -143,6 +145,11 @@ function SignForm({
   const sign = async () => {
     onProblem('');
     const digest = seen ?? closing.seal();
+    try {
+      await confirm();
+    } catch (error) {
+      return onProblem(errorText(error as Error));
+    }
     const outcome = await write(
       [
         {
@@ -201,10 +208,11 @@ function SignForm({
           setSeen(isOn ? closing.seal() : null);
         }}
       />
+      {confirmField}
       <Button
         label={t('saveTheSignature')}
         look="next"
-        disabled={name.trim() === '' || (strokes.length === 0 && !isTyped)}
+        disabled={name.trim() === '' || (strokes.length === 0 && !isTyped) || !isFilled}
         onPress={() => void sign()}
       />
     </Card>

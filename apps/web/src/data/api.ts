@@ -1,6 +1,7 @@
 import { Stopped, Unreached, createApi, problemOf } from '@cordel/client';
 import { takeEarly } from './early';
 import { noteDatabase } from './restored';
+import { proofOf } from './proofs';
 import { personIdNow } from './session';
 import { noteClock } from './clock';
 import { noteBuild } from './updates';
@@ -23,12 +24,13 @@ function noteHeaders(headers: Headers): void {
 export const api = createApi({
   fetch: send,
   personId: personIdNow,
+  proofOf,
   onHeaders: noteHeaders,
 });
 
 /** The same as it is asked with an account that is signed in on this device. */
 export const apiAs = (personId: string) =>
-  createApi({ fetch: send, personId: () => personId, onHeaders: noteHeaders });
+  createApi({ fetch: send, personId: () => personId, proofOf, onHeaders: noteHeaders });
 
 /** A file on its way to the server. */
 export interface Sending {

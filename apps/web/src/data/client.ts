@@ -30,7 +30,7 @@ import { forgetEarly } from './early';
 import { layOver } from './layOver';
 import { onRestored } from './restored';
 import { Renewal } from './renewal';
-import { mayNow, personIdNow, personNow, tellSignedOut } from './session';
+import { mayNow, personIdNow, personNow, tellAwaited, tellSignedOut } from './session';
 
 /** Queries whose last answers the device keeps, by the first part of their keys: what the work at a closure needs. */
 const KEPT = new Set([
@@ -137,6 +137,7 @@ export const outbox = new Outbox({
     const { right, anywhere = false } = command.needs(input);
     return mayNow(right, anywhere) ? null : right;
   },
+  onAwaited: tellAwaited,
   onDelivered,
 });
 

@@ -36,7 +36,8 @@ export const heldSession = (personId: string): Session | null => heldSessions()[
 export function keepSession(session: Session): void {
   keep(KEY, JSON.stringify(session));
   const { person, here } = session;
-  if (!person) return keep(OTHERS, null);
+  // Who took their turn without a connection comes back to it by their PIN.
+  if (!person) return session.why === 'otherPerson' ? undefined : keep(OTHERS, null);
   const known = Object.entries(heldSessions()).filter(([id]) => here.some((one) => one.id === id));
   keep(OTHERS, JSON.stringify({ ...Object.fromEntries(known), [person.id]: session }));
 }
@@ -49,6 +50,15 @@ export const onSignedOut = (work: () => void): void => {
 };
 
 export const tellSignedOut = (): void => whenSignedOut();
+
+let whenAwaited = (_personId: string): void => undefined;
+
+/** Sets what is done when what a person made waits for them to show who they are. */
+export const onAwaited = (work: (personId: string) => void): void => {
+  whenAwaited = work;
+};
+
+export const tellAwaited = (personId: string): void => whenAwaited(personId);
 
 /** The account of whoever works on this device; null where nobody signs in. */
 export const personIdNow = (): string | null => sessionNow()?.person?.id ?? null;

@@ -2,7 +2,16 @@ import { Unreached, answerOf, createApi } from '@cordel/client';
 import { api } from './api';
 import { forgetAnswers, outbox, queryClient } from './client';
 import { isPin, keepPin } from './pin';
-import { type Session, heldSession, keepSession, onSignedOut, sessionNow } from './session';
+import { forgetUnseenPin, keepProof, keepUnseenPin, unseenPinOf } from './proofs';
+import {
+  type Session,
+  heldSession,
+  keepSession,
+  onAwaited,
+  onSignedOut,
+  personIdNow,
+  sessionNow,
+} from './session';
 
 /** Whether this browser knows passkeys, which need a page that came over TLS. */
 export const hasPasskeys = (): boolean =>
@@ -12,8 +21,9 @@ export const hasPasskeys = (): boolean =>
 const plainApi = createApi();
 
 /** Takes a session over: what waited for its person is sent, and what others saw is asked for anew. */
-function take(session: Session): void {
+function take({ proof, ...session }: Session): void {
   const before = sessionNow();
+  if (session.person && proof !== undefined) keepProof(session.person.id, proof);
   keepSession(session);
   if (session.person) void outbox.signedIn();
   const isOther = before !== null && before.person?.id !== session.person?.id;
@@ -24,7 +34,28 @@ function take(session: Session): void {
 /** Asks the server who is signed in. Without a connection it stays as it was. */
 export async function renewSession(): Promise<void> {
   const session = await answerOf(api.GET('/api/session'));
-  take(session.why === 'otherPerson' ? await answerOf(plainApi.GET('/api/session')) : session);
+  if (session.why !== 'otherPerson') return take(session);
+  // Whoever is at the device took their turn without a connection: the server sees their PIN now.
+  const personId = personIdNow();
+  const pin = personId === null ? undefined : unseenPinOf(personId);
+  if (personId !== null && pin !== undefined) return showPin(personId, pin);
+  const other = await answerOf(plainApi.GET('/api/session'));
+  // Nobody is taken for another without a word: they say who they are.
+  take({ ...other, person: null, roles: {}, why: other.person ? 'otherPerson' : other.why });
+}
+
+/** Shows the server a PIN that was typed without a connection. One that it refuses is forgotten. */
+async function showPin(personId: string, pin: string): Promise<void> {
+  const session = await answerOf(
+    plainApi.POST('/api/session/person', { body: { personId, pin } }),
+  ).catch((error: unknown) => {
+    if (!(error instanceof Unreached)) forgetUnseenPin(personId);
+    throw error;
+  });
+  take(session);
+  // What they signed meanwhile was signed with this PIN.
+  await confirmSelf({ pin });
+  forgetUnseenPin(personId);
 }
 
 let renewing: Promise<void> | null = null;
@@ -84,7 +115,9 @@ export async function signOut(): Promise<void> {
  */
 export async function takeTurn(personId: string, pin: string): Promise<boolean> {
   try {
-    const session = await answerOf(api.POST('/api/session/person', { body: { personId, pin } }));
+    const session = await answerOf(
+      plainApi.POST('/api/session/person', { body: { personId, pin } }),
+    );
     await keepPin(personId, pin);
     take(session);
     return true;
@@ -93,10 +126,44 @@ export async function takeTurn(personId: string, pin: string): Promise<boolean> 
     if (!(error instanceof Unreached) || !session) throw error;
     const isRight = await isPin(personId, pin);
     if (isRight === null) throw error;
-    if (isRight) take(session);
+    if (isRight) {
+      keepUnseenPin(personId, pin);
+      take(session);
+    }
     return isRight;
   }
 }
+
+/**
+ * Shows that whoever signs is the person who works here. Without a connection the device itself knows the PIN, and the
+ * server sees it later.
+ * @returns false where the PIN is wrong, and there is no server to say so
+ */
+export async function confirmSelf(by: { pin: string } | { password: string }): Promise<boolean> {
+  const personId = personIdNow();
+  try {
+    await answerOf(api.POST('/api/session/confirm', { body: by }));
+    void outbox.signedIn();
+    return true;
+  } catch (error) {
+    if (!(error instanceof Unreached) || personId === null || !('pin' in by)) throw error;
+    const isRight = await isPin(personId, by.pin);
+    if (isRight === null) throw error;
+    if (isRight) keepUnseenPin(personId, by.pin);
+    return isRight;
+  }
+}
+
+/** Sends what waits for whoever works here, where they typed their PIN while there was no connection. */
+onAwaited((personId) => {
+  const pin = unseenPinOf(personId);
+  if (personId !== personIdNow() || pin === undefined) return;
+  renewing ??= showPin(personId, pin)
+    .catch(() => undefined)
+    .finally(() => {
+      renewing = null;
+    });
+});
 
 export async function setPin(personId: string, pin: string | null): Promise<void> {
   await answerOf(api.PUT('/api/session/pin', { body: { pin } }));

@@ -9,6 +9,8 @@ export interface ApiOptions {
   fetch?: (request: Request) => Promise<Response>;
   /** The account that what is sent was made with, where people sign in. */
   personId?: () => string | null;
+  /** What shows the server that this account was at the device, where another is by now. */
+  proofOf?: (personId: string) => string | undefined;
   /** Told the headers of every answer. */
   onHeaders?: (headers: Headers) => void;
 }
@@ -17,7 +19,7 @@ export interface ApiOptions {
  * The typed client of the server's API. What is no success rejects: see {@link problemOf}; a request that
  * did not arrive rejects with `Unreached`.
  */
-export function createApi({ origin, fetch: send, personId, onHeaders }: ApiOptions = {}) {
+export function createApi({ origin, fetch: send, personId, proofOf, onHeaders }: ApiOptions = {}) {
   const client = createClient<paths>({
     ...(origin === undefined ? {} : { baseUrl: origin }),
     fetch: (request) => (send ?? globalThis.fetch)(request),
@@ -25,7 +27,11 @@ export function createApi({ origin, fetch: send, personId, onHeaders }: ApiOptio
   client.use({
     onRequest: ({ request }) => {
       const id = personId?.() ?? null;
-      if (id !== null) request.headers.set('x-cordel-person', id);
+      if (id !== null) {
+        request.headers.set('x-cordel-person', id);
+        const proof = proofOf?.(id);
+        if (proof !== undefined) request.headers.set('x-cordel-proof', proof);
+      }
       // A device whose clock is wrong is found out by it.
       request.headers.set('x-cordel-clock', new Date().toISOString());
     },

@@ -33,6 +33,7 @@ export interface paths {
                             roles: {
                                 [key: string]: "owner" | "lead" | "technician" | "inspector" | "reader";
                             };
+                            proof?: string;
                         };
                     };
                 };
@@ -85,6 +86,7 @@ export interface paths {
                             roles: {
                                 [key: string]: "owner" | "lead" | "technician" | "inspector" | "reader";
                             };
+                            proof?: string;
                         };
                     };
                 };
@@ -168,6 +170,47 @@ export interface paths {
                             roles: {
                                 [key: string]: "owner" | "lead" | "technician" | "inspector" | "reader";
                             };
+                            proof?: string;
+                        };
+                    };
+                };
+                /** @description A problem document (RFC 9457) */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+    };
+    "/api/session/confirm": {
+        parameters: {
+        };
+        /** Type one’s PIN or password again, to sign records for some minutes */
+        post: {
+            parameters: {
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        pin: string;
+                    } | {
+                        password: string;
+                    };
+                };
+            };
+            responses: {
+                /** @description Confirmed */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            id: string;
                         };
                     };
                 };
@@ -467,6 +510,7 @@ export interface paths {
                             roles: {
                                 [key: string]: "owner" | "lead" | "technician" | "inspector" | "reader";
                             };
+                            proof?: string;
                         };
                     };
                 };
@@ -753,6 +797,7 @@ export interface paths {
                             roles: {
                                 [key: string]: "owner" | "lead" | "technician" | "inspector" | "reader";
                             };
+                            proof?: string;
                         };
                     };
                 };
@@ -9250,4 +9295,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = '0d1bd7a5e9ebe103';
+export const API_DIGEST = '6914082c75cea9a6';

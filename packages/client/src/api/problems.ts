@@ -84,7 +84,7 @@ const NO_SERVER = [502, 503, 504];
 const NO_ROOM = 507;
 
 /** What the server says of a request that nobody has signed in for. */
-const UNSIGNED = ['signedOut', 'lockedOut', 'otherDevice', 'otherPerson'];
+const UNSIGNED = ['signedOut', 'lockedOut', 'otherDevice', 'otherPerson', 'notConfirmed'];
 
 /** A problem document (RFC 9457), as far as it can be read. */
 interface ProblemDocument {

@@ -45,6 +45,8 @@ export interface OutboxOptions {
   makeRoom?: () => Promise<void>;
   /** The right that whoever works on the device lacks for a write; null where nothing is lacking. */
   lacks?: (command: Command, input: unknown) => Right | null;
+  /** Called when the server wants an account's person before it takes their writes. */
+  onAwaited?: (personId: string) => void;
   /** Called when the server has a write, before it leaves the list. */
   onDelivered: (write: Write) => void;
 }
@@ -351,6 +353,7 @@ export class Outbox {
           .map(({ person }) => person);
         const awaited = names.length > 0 ? [...new Set(names)] : undefined;
         this.set({ awaited, offline: false, failing: false });
+        if (write.personId !== undefined) this.options.onAwaited?.(write.personId);
         return true;
       }
       if (error instanceof NoRoom) {

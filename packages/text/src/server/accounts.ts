@@ -9,6 +9,7 @@ export const accountsProblems = problems({
     'This sign-in belongs to another device, so it was ended. Sign in again, and change your password if you do not know why.',
   otherPerson:
     'This was recorded by somebody who is not signed in on this device any more. It is kept: they sign in here and it is sent.',
+  notConfirmed: 'Enter your PIN or password again to sign.',
   noAccounts: 'Nobody signs in on this server: it was started without accounts.',
   noMember: 'You are not in this project, or not any more. Ask its owner to invite you.',
   roleLacks:

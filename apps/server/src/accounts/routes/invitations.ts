@@ -18,7 +18,7 @@ import {
   setPasswordBy,
 } from '../invitations.ts';
 import { sessionOf, sessionSchema } from '../session.ts';
-import { beginSession, signInWithout } from '../signIn.ts';
+import { beginSessionOf } from '../signIn.ts';
 import { limitTries } from '../tries.ts';
 import { emailSchema, passwordSchema } from './fields.ts';
 
@@ -106,17 +106,14 @@ export const invitationRoutes = (accountsOf: () => Accounts) =>
       await limitTries(db, 'links', MOST_LINKS);
       const { secret, person, password } = c.req.valid('json');
       const invitation = await openInvitation(db, secret);
+      let proof: string | undefined;
       if (invitation.forPersonId) {
         if (password === null) throw new Problem(422, say('passwordMissing'));
         const personId = await setPasswordBy(db, invitation, password);
-        await beginSession(c, accounts, 'invitation', (auth, headers) =>
-          signInWithout(auth, headers, personId),
-        );
+        ({ proof } = await beginSessionOf(c, accounts, 'invitation', personId));
       } else if (person) {
         const personId = await joinAsNew(db, accounts, invitation, person);
-        await beginSession(c, accounts, 'invitation', (auth, headers) =>
-          signInWithout(auth, headers, personId),
-        );
+        ({ proof } = await beginSessionOf(c, accounts, 'invitation', personId));
       } else {
         const { personId, ...actor } = requirePerson(c.var.actor);
         await joinAs(db, invitation, personId);
@@ -135,7 +132,7 @@ export const invitationRoutes = (accountsOf: () => Accounts) =>
           { code: 'joined', name: requirePerson(c.var.actor).name, role: invitation.role },
           { projectId: invitation.projectId },
         );
-      return c.json(await sessionOf(c, true), 200);
+      return c.json(await sessionOf(c, true, proof), 200);
     })
     .openapi(postInvitation, async (c) => {
       const { projectId } = c.req.valid('param');

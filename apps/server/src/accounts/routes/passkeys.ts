@@ -6,11 +6,11 @@ import type { Context } from 'hono';
 import { APIError } from 'better-auth/api';
 import { passkeys } from '../../db/schema.ts';
 import { Problem } from '../../http/problem.ts';
-import { type Env, answers, jsonBody, router, savedSchema } from '../../http/router.ts';
+import { answers, jsonBody, router, savedSchema } from '../../http/router.ts';
 import { forEveryone, forPeople, route } from '../access.ts';
 import type { Accounts } from '../accounts.ts';
 import { requirePerson } from '../actor.ts';
-import { type SessionAnswer, sessionOf, sessionSchema } from '../session.ts';
+import { sessionOf, sessionSchema } from '../session.ts';
 import { beginSession } from '../signIn.ts';
 import { limitTries } from '../tries.ts';
 
@@ -80,7 +80,6 @@ const refused = (error: unknown): Error => {
 };
 
 export function passkeyRoutes(accountsOf: () => Accounts) {
-  const session = (c: Context<Env>): Promise<SessionAnswer> => sessionOf(c, true);
   return router()
     .openapi(list, async (c) => {
       const { personId } = requirePerson(c.var.actor);
@@ -143,7 +142,7 @@ export function passkeyRoutes(accountsOf: () => Accounts) {
       await limitTries(c.var.db, 'passkeys', MOST_TRIES);
       const { response } = c.req.valid('json');
       try {
-        await beginSession(c, accounts, 'passkey', async (auth, headers) => {
+        const { proof } = await beginSession(c, accounts, 'passkey', async (auth, headers) => {
           const { headers: set } = await auth.api.verifyPasskeyAuthentication({
             body: { response: response as never },
             headers,
@@ -151,9 +150,9 @@ export function passkeyRoutes(accountsOf: () => Accounts) {
           });
           return set;
         });
+        return c.json(await sessionOf(c, true, proof), 200);
       } catch (error) {
         throw refused(error);
       }
-      return c.json(await session(c), 200);
     });
 }

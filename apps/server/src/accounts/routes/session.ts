@@ -8,12 +8,12 @@ import { Problem } from '../../http/problem.ts';
 import { answers, jsonBody, router, savedSchema } from '../../http/router.ts';
 import { forEveryone, forPeople, route } from '../access.ts';
 import { type Accounts } from '../accounts.ts';
-import { requirePerson, authenticate } from '../actor.ts';
+import { requirePerson } from '../actor.ts';
 import { appendAudit } from '../audit.ts';
 import { hashSecret } from '../auth.ts';
-import { dropSession, secretsOf } from '../cookies.ts';
+import { dropSession } from '../cookies.ts';
 import { sessionOf, sessionSchema } from '../session.ts';
-import { endSession, signInByPassword, switchByPin } from '../signIn.ts';
+import { confirm, endSession, signInByPassword, switchByPin } from '../signIn.ts';
 import { limitTries } from '../tries.ts';
 import { emailSchema, passwordSchema } from './fields.ts';
 
@@ -48,6 +48,18 @@ const turn = route(forPeople, {
   summary: 'Take one’s turn on a device that several people share, by PIN',
   request: { body: jsonBody(z.object({ personId: idSchema, pin: pinSchema })) },
   responses: answers(sessionSchema, 'The session'),
+});
+
+const confirmIt = route(forPeople, {
+  method: 'post',
+  path: '/session/confirm',
+  summary: 'Type one’s PIN or password again, to sign records for some minutes',
+  request: {
+    body: jsonBody(
+      z.union([z.object({ pin: pinSchema }), z.object({ password: z.string().min(1).max(200) })]),
+    ),
+  },
+  responses: answers(savedSchema, 'Confirmed'),
 });
 
 const putPin = route(forPeople, {
@@ -85,22 +97,23 @@ export const sessionRoutes = (kept: Accounts | null, accountsOf: () => Accounts)
       return c.json(await sessionOf(c, kept !== null), 200);
     })
     .openapi(signIn, async (c) => {
-      await signInByPassword(c, accountsOf(), c.req.valid('json'));
+      const { proof } = await signInByPassword(c, accountsOf(), c.req.valid('json'));
       // What else they are is told anew.
-      return c.json(await sessionOf(c, true), 200);
+      return c.json(await sessionOf(c, true, proof), 200);
     })
     .openapi(signOut, async (c) => {
       const accounts = accountsOf();
       await endSession(c.var.db, c.var.actor);
-      // The cookie may be somebody else's who shares the device, and stays signed in.
-      const shown = { ...secretsOf(c, accounts.origin), personId: null };
-      const rest = await authenticate(c.var.db, shown);
-      if (rest.kind !== 'person') dropSession(c, accounts.origin);
+      dropSession(c, accounts.origin);
       return c.json({ id: requirePerson(c.var.actor).personId }, 200);
     })
     .openapi(turn, async (c) => {
-      await switchByPin(c, accountsOf(), c.req.valid('json'));
-      return c.json(await sessionOf(c, true), 200);
+      const { proof } = await switchByPin(c, accountsOf(), c.req.valid('json'));
+      return c.json(await sessionOf(c, true, proof), 200);
+    })
+    .openapi(confirmIt, async (c) => {
+      await confirm(c.var.db, c.var.actor, c.req.valid('json'));
+      return c.json({ id: requirePerson(c.var.actor).personId }, 200);
     })
     .openapi(putPin, async (c) => {
       const { personId } = requirePerson(c.var.actor);

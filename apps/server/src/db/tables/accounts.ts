@@ -47,6 +47,10 @@ export const devices = pgTable('devices', {
   id: uuid().primaryKey(),
   /** SHA-256 of the secret in the device's cookie. */
   secretHash: text('secret_hash').notNull().unique(),
+  /** The one before, until the new one has been used for a while: an answer that brought it may be lost. */
+  previousHash: text('previous_hash').unique(),
+  /** When the secret was made. */
+  renewedAt: created('renewed_at'),
   /** As its browser names itself. */
   name: text().notNull(),
   createdAt: created(),
@@ -67,6 +71,11 @@ export const sessions = pgTable(
     userAgent: text('user_agent'),
     createdAt: created(),
     updatedAt: created('updated_at'),
+    /** SHA-256 of what shows, for a shift, that the person was at the device: what they made is sent in another's turn. */
+    proofHash: text('proof_hash'),
+    proofUntil: moment('proof_until'),
+    /** When the person last typed their PIN or password to sign a record. */
+    confirmedAt: moment('confirmed_at'),
   },
   (table) => [
     index('sessions_person').on(table.personId),

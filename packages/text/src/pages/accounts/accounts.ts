@@ -32,8 +32,9 @@ export const accounts = phrases({
   whyOtherDevice: 'Signed out.',
   otherDevice:
     'The sign-in of this device turned up on another one, so it was ended. Sign in again, and change your password if you do not know why.',
-  whyOtherPerson: 'Signed out.',
-  otherPerson: 'You are not signed in on this device any more.',
+  whyOtherPerson: 'Who is working?',
+  otherPerson:
+    'Another person is signed in on this device. Choose your name and enter your PIN, or sign in.',
   notSignedIn: 'Not signed in.',
   join: 'Join',
   joinProject: 'Join {project}',
@@ -114,6 +115,10 @@ export const accounts = phrases({
   passwordLinkOf: 'For {name}. It works once, for a day, and is shown this once.',
   noDevices: 'signed in nowhere',
   signedInAs: 'Signed in as {name}',
+  confirmHint: 'To sign as yourself',
+  sendWaiting: 'Send what waits for you',
+  sendWaitingSays:
+    'What you signed without a connection is sent once you enter your PIN or password.',
   wrongPinHere: 'The PIN is wrong.',
 });
 

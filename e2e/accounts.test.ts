@@ -179,6 +179,39 @@ describe('a server for real work', () => {
     expect(await attempts()).toEqual(['Ana Arc', 'Ana Arc']);
   });
 
+  step('sees a PIN that was typed without signal as soon as there is one', async () => {
+    const { page } = phone;
+    const takeTurn = async (name: string, pin: string) => {
+      await visit(page, `${server.url}/you`);
+      await fill(page, accounts('pinOf', { name }), pin);
+      await press(page, accounts('takeTurn', { name }));
+      await sees(page, `${name.toLowerCase().replace(' ', '.')}@firm.example`);
+    };
+    await visit(page, `${server.url}/you`);
+    await press(page, accounts('signInAnother'));
+    await fill(page, accounts('email'), 'ben.blade@firm.example');
+    await fill(page, accounts('password'), PASSWORD);
+    await press(page, accounts('signIn'));
+    await sees(page, 'ben.blade@firm.example');
+    await fill(page, accounts('pin'), '1470');
+    await press(page, accounts('setPin'));
+    await sees(page, accounts('pinSet'));
+    await takeTurn('Ana Arc', '2580');
+    await page.setOfflineMode(true);
+    await fill(page, accounts('pinOf', { name: 'Ben Blade' }), '1470');
+    await press(page, accounts('takeTurn', { name: 'Ben Blade' }));
+    await sees(page, 'ben.blade@firm.example');
+    await page.setOfflineMode(false);
+    await until(
+      async () =>
+        (await ask<{ person: { name: string } | null }>(page, '/session')).person?.name ===
+        'Ben Blade',
+      'the server has seen the PIN of Ben',
+    );
+    await takeTurn('Ana Arc', '2580');
+    await visit(page, bench());
+  });
+
   step('tells who lost their role what to do, and loses nothing of their work', async () => {
     const ana = await ask<{ person: { id: string } }>(phone.page, '/session');
     await phone.page.setOfflineMode(true);

@@ -99,6 +99,37 @@ describe('an invitation', () => {
     expect((await world.owner.get('/people')).text).not.toContain('Nobody');
   });
 
+  it('ends with the right of whoever made it, and does not come back with it', async () => {
+    const maker = await world.member(projectId, 'owner', 'Mia Maker');
+    const id = await maker.me();
+    const links = {
+      owner: await maker.invite(projectId, 'owner'),
+      technician: await maker.invite(projectId, 'technician'),
+    };
+    const listed = (await world.owner.get(`/projects/${projectId}/members`)).body as {
+      invitations: { by: string }[];
+    };
+    expect(listed.invitations.filter(({ by }) => by === 'Mia Maker')).toHaveLength(2);
+    const look = async (secret: string) =>
+      (await world.browser().post('/invitations/look', { secret })).status;
+    const role = (next: string | null) =>
+      world.owner.put(`/projects/${projectId}/members/${id}`, { role: next });
+    await role('lead');
+    expect([await look(links.owner), await look(links.technician)]).toEqual([409, 200]);
+    await role(null);
+    const tried = await maker.post('/invitations/accept', { secret: links.owner, person: null });
+    expect([tried.status, codeOf(tried)]).toEqual([409, 'invitationRevoked']);
+    expect(codeOf(await world.browser().join(links.technician, 'Mia Again'))).toBe(
+      'invitationRevoked',
+    );
+    await maker.post('/invitations/accept', {
+      secret: await world.owner.invite(projectId, 'owner'),
+      person: null,
+    });
+    expect([await look(links.owner), await look(links.technician)]).toEqual([409, 409]);
+    await role(null);
+  });
+
   it('refuses a name or an e-mail that is somebody’s, and stays good for another', async () => {
     const secret = await world.owner.invite(projectId, 'reader');
     const browser = world.browser();
@@ -387,7 +418,7 @@ describe('who did what', () => {
     const unconfirmed = await sign();
     expect([unconfirmed.status, codeOf(unconfirmed)]).toEqual([401, 'notConfirmed']);
     expect(codeOf(await phone.post('/session/confirm', { password: 'not this one' }))).toBe(
-      'wrongPassword',
+      'wrongOwnPassword',
     );
     expect(codeOf(await phone.post('/session/confirm', { pin: '2580' }))).toBe('noPin');
     await phone.put('/session/pin', { pin: '2580' });

@@ -1,7 +1,7 @@
-import type { Role } from '@cordel/core';
+import { LEAST_ROLE, ROLES, type Right, type Role, may } from '@cordel/core';
 import { digestOf } from '@cordel/core/close';
 import { accountsProblems as say } from '@cordel/text/server/accounts';
-import { and, eq, isNull, sql } from 'drizzle-orm';
+import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 import { type Db, rowsOf } from '../db/client.ts';
 import { credentials, invitations, members, people, projects, sessions } from '../db/schema.ts';
@@ -58,6 +58,43 @@ export async function firstStart(db: Db): Promise<string | null> {
   });
 }
 
+/** What somebody needs to invite others as that: an owner invites everybody, a lead those below. */
+export const rightToInvite = (role: Role): Right =>
+  role === LEAST_ROLE.decide || role === LEAST_ROLE.manage ? 'manage' : 'decide';
+
+/** Whether whoever made a link may still do so. */
+async function isStillMeant(db: Db, { projectId, role, invitedBy }: Invitation): Promise<boolean> {
+  if (invitedBy === null) return true;
+  const [by] = await rowsOf<{ ownsServer: boolean; role: Role | null }>(
+    db,
+    sql`select p.owns_server as "ownsServer", m.role from people p
+        left join members m on m.person_id = p.id and m.project_id = ${projectId}::uuid
+        where p.id = ${invitedBy}::uuid`,
+  );
+  return by!.ownsServer || (by!.role !== null && may(by!.role, rightToInvite(role)));
+}
+
+/** Ends the links of somebody in a project that they may not make any more, now or later. */
+export async function endLinksOf(
+  db: Pick<Db, 'update'>,
+  { projectId, personId, role }: { projectId: string; personId: string; role: Role | null },
+): Promise<void> {
+  const ended = ROLES.filter((own) => role === null || !may(role, rightToInvite(own)));
+  if (ended.length === 0) return;
+  await db
+    .update(invitations)
+    .set({ revokedAt: new Date() })
+    .where(
+      and(
+        eq(invitations.projectId, projectId),
+        eq(invitations.invitedBy, personId),
+        isNull(invitations.usedAt),
+        isNull(invitations.revokedAt),
+        inArray(invitations.role, ended),
+      ),
+    );
+}
+
 /** @throws Problem 404 or 409 where the link is none that holds */
 export async function openInvitation(db: Db, secret: string): Promise<Invitation> {
   const [found] = await db
@@ -66,7 +103,8 @@ export async function openInvitation(db: Db, secret: string): Promise<Invitation
     .where(eq(invitations.secretHash, digestOf(secret)));
   if (!found) throw new Problem(404, say('invitationUnknown'));
   if (found.usedAt) throw new Problem(409, say('invitationUsed'));
-  if (found.revokedAt) throw new Problem(409, say('invitationRevoked'));
+  if (found.revokedAt || !(await isStillMeant(db, found)))
+    throw new Problem(409, say('invitationRevoked'));
   if (found.expiresAt.getTime() < Date.now())
     throw new Problem(
       409,

@@ -7,6 +7,7 @@ import { Problem } from '../http/problem.ts';
 import { lockProject } from '../projects/queries.ts';
 import type { Actor } from './actor.ts';
 import { appendAudit } from './audit.ts';
+import { endLinksOf } from './invitations.ts';
 
 interface Change {
   projectId: string;
@@ -36,6 +37,7 @@ export async function changeRole(db: Db, actor: Actor, { projectId, personId, ro
     const own = and(eq(members.projectId, projectId), eq(members.personId, personId));
     if (role === null) await tx.delete(members).where(own);
     else await tx.update(members).set({ role }).where(own);
+    await endLinksOf(tx, { projectId, personId, role });
     await appendAudit(
       tx,
       actor,

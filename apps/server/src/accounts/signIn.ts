@@ -181,7 +181,7 @@ async function checkPassword(db: Db, personId: string, password: string): Promis
   await limitTries(db, key, MOST_TRIES.password);
   const [held] = await db.select().from(credentials).where(eq(credentials.personId, personId));
   if (!held?.password || !(await isSecret(held.password, password)))
-    throw new Problem(401, say('wrongPassword'));
+    throw new Problem(401, say('wrongOwnPassword'));
   await forgetTries(db, key);
 }
 

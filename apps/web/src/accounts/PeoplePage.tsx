@@ -182,6 +182,7 @@ function Invite({ projectId, mayManage }: { projectId: string; mayManage: boolea
                 {t('openLink', {
                   role: roleText(link.role),
                   note: link.note === '' ? 'none' : link.note,
+                  by: link.by,
                   day: dayHere(link.until),
                 })}
               </Text>

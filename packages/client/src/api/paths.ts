@@ -929,6 +929,7 @@ export interface paths {
                                 /** @enum {string} */
                                 role: "owner" | "lead" | "technician" | "inspector" | "reader";
                                 note: string;
+                                by: string;
                                 until: string;
                             }[];
                         };
@@ -9295,4 +9296,4 @@ export type $defs = Record<string, never>;
 export type operations = Record<string, never>;
 
 /** Changes with the API: what was kept of answers of another one is not shown. */
-export const API_DIGEST = '6914082c75cea9a6';
+export const API_DIGEST = '06632b359fee85eb';

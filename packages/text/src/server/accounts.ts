@@ -18,6 +18,7 @@ export const accountsProblems = problems({
     'You may not do this. It needs {right, select, record {a technician or a lead} decide {a lead} other {the owner}} of a project.',
   serverOwnerOnly: 'Only the owner of the server may do this.',
   wrongPassword: 'E-mail or password is wrong.',
+  wrongOwnPassword: 'The password is wrong.',
   wrongPin: 'The PIN is wrong.',
   noPin: 'This person has no PIN. They sign in with their password, and may set one.',
   notHere: 'This person is not signed in on this device. They sign in with their password first.',
@@ -27,7 +28,8 @@ export const accountsProblems = problems({
   invitationUsed:
     'This link was used already: it works once. If it was not you, tell whoever invited you. Otherwise sign in.',
   invitationExpired: 'This link ran out on {day}. Ask for a new one.',
-  invitationRevoked: 'This link was taken back. Ask whoever invited you.',
+  invitationRevoked:
+    'This link does not work any more: it was taken back, or whoever made it may not invite now. Ask for a new one.',
   emailTaken: 'Somebody with this e-mail is here already: sign in, then open the link again.',
   nameTaken:
     'Somebody with this name is here already: add an initial. What is signed has to name one person.',

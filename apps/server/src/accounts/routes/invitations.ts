@@ -1,5 +1,5 @@
 import { z } from '@hono/zod-openapi';
-import { LEAST_ROLE, type Role, idSchema, nameSchema, roleSchema } from '@cordel/core';
+import { idSchema, nameSchema, roleSchema } from '@cordel/core';
 import { accountsProblems as say } from '@cordel/text/server/accounts';
 import { and, eq } from 'drizzle-orm';
 import { invitations } from '../../db/schema.ts';
@@ -15,6 +15,7 @@ import {
   joinAs,
   joinAsNew,
   openInvitation,
+  rightToInvite,
   setPasswordBy,
 } from '../invitations.ts';
 import { sessionOf, sessionSchema } from '../session.ts';
@@ -138,7 +139,7 @@ export const invitationRoutes = (accountsOf: () => Accounts) =>
       const { projectId } = c.req.valid('param');
       const { id, role, note, days } = c.req.valid('json');
       const { personId } = requirePerson(c.var.actor);
-      if (isLeadsOrMore(role) && !hasRight(c.var.actor, projectId, 'manage'))
+      if (!hasRight(c.var.actor, projectId, rightToInvite(role)))
         throw new Problem(403, say('ownerInvites'));
       const secret = await invite(c.var.db, {
         id,
@@ -167,6 +168,3 @@ export const invitationRoutes = (accountsOf: () => Accounts) =>
       );
       return c.json({ id: invitationId }, 200);
     });
-
-const isLeadsOrMore = (role: Role): boolean =>
-  role === LEAST_ROLE.decide || role === LEAST_ROLE.manage;

@@ -24,7 +24,14 @@ const listMembers = route(inProject('read'), {
       members: z.array(memberSchema),
       /** For those who may invite. */
       invitations: z.array(
-        z.object({ id: z.string(), role: roleSchema, note: z.string(), until: z.string() }),
+        z.object({
+          id: z.string(),
+          role: roleSchema,
+          note: z.string(),
+          /** Who made it. */
+          by: z.string(),
+          until: z.string(),
+        }),
       ),
     }),
     'The members',
@@ -54,8 +61,15 @@ export const memberRoutes = router()
       .orderBy(people.name);
     const open = hasRight(c.var.actor, projectId, 'decide')
       ? await c.var.db
-          .select()
+          .select({
+            id: invitations.id,
+            role: invitations.role,
+            note: invitations.note,
+            by: people.name,
+            expiresAt: invitations.expiresAt,
+          })
           .from(invitations)
+          .innerJoin(people, eq(people.id, invitations.invitedBy))
           .where(
             and(
               eq(invitations.projectId, projectId),
@@ -69,12 +83,7 @@ export const memberRoutes = router()
     return c.json(
       {
         members: rows.map((row) => ({ ...row, since: iso(row.since) })),
-        invitations: open.map(({ id, role, note, expiresAt }) => ({
-          id,
-          role,
-          note,
-          until: iso(expiresAt),
-        })),
+        invitations: open.map(({ expiresAt, ...link }) => ({ ...link, until: iso(expiresAt) })),
       },
       200,
     );

@@ -140,7 +140,7 @@ export const sessionRoutes = (kept: Accounts | null, accountsOf: () => Accounts)
           headers: c.req.raw.headers,
         });
       } catch {
-        throw new Problem(401, say('wrongPassword'));
+        throw new Problem(401, say('wrongOwnPassword'));
       }
       const { sessionId } = requirePerson(c.var.actor);
       await rowsOf(

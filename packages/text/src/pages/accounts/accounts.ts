@@ -73,7 +73,7 @@ export const accounts = phrases({
   copied: 'Copied.',
   qrOfLink: 'QR code of the invitation',
   openLinks: 'Links not used yet',
-  openLink: '{role}{note, select, none {} other {, {note}}}, until {day}',
+  openLink: '{role}{note, select, none {} other {, {note}}}: made by {by}, until {day}',
   takeBack: 'Take it back',
   trail: 'What was done',
   trailMore: 'Show older',

@@ -17,6 +17,7 @@ export type AuditEvent =
   | { code: 'roleChanged'; name: string; from: Role; to: Role }
   | { code: 'roleTaken'; name: string; from: Role }
   | { code: 'projectAdded'; name: string }
+  | { code: 'projectImported'; name: string }
   | { code: 'projectChanged'; parts: string[] }
   | ({ code: 'planSaved'; closureId: string; closure: string } & PlanCounts)
   | { code: 'listImported'; splices: number; closures: number; cables: number }

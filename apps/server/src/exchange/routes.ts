@@ -152,6 +152,13 @@ export const exchangeRoutes = ({ folder, room, owner, onFailure }: ExchangeSetti
         const write = await openImport(c.var.db, arrived.document, arrived.files, owner);
         await makeOwner(c.var.db, c.var.actor, id);
         if (c.var.actor.kind === 'person') await ownImport(c.var.db, id, c.var.actor.personId);
+        const { name } = arrived.document.project;
+        await appendAudit(
+          c.var.db,
+          c.var.actor,
+          { code: 'projectImported', name },
+          { projectId: id },
+        );
         written = write(isWaitedFor).finally(() => arrived.close());
       } catch (error) {
         await arrived.close();

@@ -28,14 +28,20 @@ export function withoutStrays(document: PackedDocument): PackedDocument {
   const [traces, records, own] = [document.traces, document.splicerRecords, document.cables].map(
     (list) => new Set(list.map(({ id }) => id)),
   ) as [Set<string>, Set<string>, Set<string>];
+  const entries = new Set(document.evidence.map(({ id }) => id));
+  const isStray = (id: string | null): boolean => id !== null && !entries.has(id);
   return {
     ...document,
-    evidence: document.evidence.map((entry) => {
-      if (!odd.has(entry.id)) return entry;
+    evidence: document.evidence.map((given) => {
+      if (!odd.has(given.id)) return given;
+      let entry = given;
+      if (entry.type !== 'attempt' && isStray(entry.tryId)) entry = { ...entry, tryId: null };
+      if (entry.type !== 'ruling' && isStray(entry.supersedes))
+        entry = { ...entry, supersedes: null };
       if (entry.type === 'reading' && entry.traceId !== null && !traces.has(entry.traceId))
-        return { ...entry, traceId: null };
+        entry = { ...entry, traceId: null };
       if (entry.type === 'attempt' && entry.recordId !== null && !records.has(entry.recordId))
-        return { ...entry, recordId: null, recordPosition: null };
+        entry = { ...entry, recordId: null, recordPosition: null };
       return entry;
     }),
     tracePlaces: document.tracePlaces.map((place) =>
@@ -105,6 +111,22 @@ function checkOwners(document: PackedDocument, complain: Complain): void {
       if (!closures.has(entry.closureId))
         complain(`/${kind}/${index}/closureId`, say('closureUnknown'));
     });
+  const cables = new Set(document.cables.map(({ id }) => id));
+  document.archived.forEach((id, index) => {
+    if (!closures.has(id) && !cables.has(id)) complain(`/archived/${index}`, say('otherProject'));
+  });
+  const [records, traces] = [document.splicerRecords, document.traces].map(
+    (list) => new Set(list.map(({ id }) => id)),
+  );
+  document.setAside.forEach(({ recordId }, index) => {
+    if (!records!.has(recordId))
+      complain(`/setAside/${index}/recordId`, say('recordOfOtherProject'));
+  });
+  // Not those either that a document calls odd: a place would take the trace of another project off its fiber.
+  document.tracePlaces.forEach(({ traceId }, index) => {
+    if (!traces!.has(traceId))
+      complain(`/tracePlaces/${index}/traceId`, say('traceOfOtherProject'));
+  });
 }
 
 function checkBranches({ closures }: PackedDocument, complain: Complain): void {

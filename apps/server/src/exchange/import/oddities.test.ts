@@ -69,6 +69,45 @@ describe('an entry that contradicts others', () => {
     expect(placesOf(await places(document.project.id))).toEqual(['/entries/0/traceId']);
   });
 
+  it('is refused in a document that names what another project has, odd or not', async () => {
+    const now = () => '2026-05-04T20:15:00.000Z';
+    const trace = uuid();
+    const record = uuid();
+    const [cable] = other.cables;
+    await rowsOf(
+      api.db,
+      sql`insert into traces (id, project_id, name, digest, bytes, origin, facts, found)
+          values (${trace}, ${other.project.id}, 'theirs.sor', 'theirs', '', 'instrument', '{}', '{}')`,
+    );
+    const theirs = { id: uuid(), by: 'M.', at: now() };
+    const place = {
+      ...theirs,
+      traceId: trace,
+      cableId: null,
+      fiber: null,
+      direction: null,
+      wavelengthNm: null,
+      stage: null,
+      why: 'not theirs',
+    };
+    const cases: [string, Partial<ProjectDocument>][] = [
+      ['/archived/0', { archived: [cable!.id] }],
+      ['/archived/0', { archived: [other.closures[0]!.id] }],
+      ['/tracePlaces/0/traceId', { tracePlaces: [place], odd: [place.id] }],
+      ['/setAside/0/recordId', { setAside: [{ ...theirs, recordId: record, why: 'not theirs' }] }],
+    ];
+    for (const [at, part] of cases) {
+      const answer = await api.post('/documents', { ...smallDocument(), ...part });
+      expect([answer.status, ...placesOf(answer)]).toEqual([422, at]);
+    }
+    const [left] = await rowsOf<{ places: number; archived: number }>(
+      api.db,
+      sql`select (select count(*)::int from trace_places where trace_id = ${trace}) as places,
+            (select count(*)::int from archives) as archived`,
+    );
+    expect(left).toEqual({ places: 0, archived: 0 });
+  });
+
   it('that is there from before leaves with its project, flagged, and comes in elsewhere', async () => {
     const attempt = attemptOn(document.splices[1]!.id, 20);
     const early = readingOn(attempt, 'AB', 1550, 40);

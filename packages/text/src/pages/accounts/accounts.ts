@@ -155,6 +155,7 @@ const EVENTS: Readonly<Record<string, string>> = {
   roleTaken: '{person} took {name}, who was {from}, out of the project',
   projectChanged: '{person} changed {parts}',
   projectAdded: '{person} added the project {name}',
+  projectImported: '{person} imported the project {name}',
   planSaved:
     '{person} saved the plan of {closure}: {added, plural, one {# splice} other {# splices}} added, {moved} moved, {dropped} taken out, {retired} made ones removed',
   planSavedBefore: '{person} saved a plan',

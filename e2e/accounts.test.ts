@@ -7,6 +7,7 @@ import { outboxStrip } from '@cordel/text/pages/ui/OutboxStrip';
 import { jest } from '@jest/globals';
 import type { Browser, Page } from 'puppeteer-core';
 import {
+  appIsKept,
   WIDE,
   type Person,
   type Server,
@@ -284,6 +285,63 @@ describe('a server for real work', () => {
     const { person } = await ask<{ person: { name: string } }>(page, '/session');
     expect(person.name).toBe('Ana Arc');
   });
+
+  step(
+    'shows nobody what another was shown, and forgets it with their role or sign-in',
+    async () => {
+      const { page } = phone;
+      const kept = () =>
+        page.evaluate(
+          (words) =>
+            new Promise<string[]>((resolve, reject) => {
+              const opening = indexedDB.open('cordel-answers', 1);
+              opening.onerror = () => reject(opening.error!);
+              opening.onsuccess = () => {
+                const answers = opening.result.transaction('answers').objectStore('answers');
+                const [keys, values] = [answers.getAllKeys(), answers.getAll()];
+                values.onsuccess = () => {
+                  opening.result.close();
+                  resolve(
+                    (keys.result as string[]).filter((_key, at) =>
+                      JSON.stringify(values.result[at]).includes(words),
+                    ),
+                  );
+                };
+              };
+            }),
+          'Weir gauge',
+        );
+      await visit(page, bench());
+      await sees(page, 'Weir gauge');
+      await until(async () => (await kept()).length > 0, 'what Ana was shown, on the device');
+      const anas = await kept();
+      await visit(page, `${server.url}/you`);
+      await press(page, accounts('signInAnother'));
+      await fill(page, accounts('email'), 'ben.blade@firm.example');
+      await fill(page, accounts('password'), PASSWORD);
+      await press(page, accounts('signIn'));
+      await sees(page, 'ben.blade@firm.example');
+      await visit(page, bench());
+      await until(async () => (await kept()).length > anas.length, 'what Ben was shown');
+      const { person: ben } = await ask<{ person: { id: string } }>(page, '/session');
+      await ask(owner.page, `/projects/${project}/members/${ben.id}`, 'PUT', { role: null });
+      await visit(page, bench());
+      await seesNot(page, 'Weir gauge');
+      await until(
+        async () => (await kept()).sort().join() === [...anas].sort().join(),
+        'nothing of what Ben was shown, all of what Ana was',
+      );
+      await page.setOfflineMode(true);
+      await page.reload();
+      await sees(page, /\S/);
+      await seesNot(page, 'Weir gauge');
+      await page.setOfflineMode(false);
+      await visit(page, `${server.url}/you`);
+      await press(page, accounts('signOut'));
+      await sees(page, 'Ask the owner of your project');
+      await until(async () => (await kept()).length === 0, 'nothing once all are signed out');
+    },
+  );
 
   step('shows a page without trouble to all of them', async () => {
     const known = /status of 40[13]/;

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { commands, waitingInputs } from '@cordel/client';
 import { pointRow as t } from '@cordel/text/pages/closing/PointRow';
 import { outbox, useOutbox } from '@/data/client';
+import { personIdNow } from '@/data/session';
 import { useColors } from '@/ui/theme';
 
 /** Photos of a point or a step, small. */
@@ -48,7 +49,8 @@ function usePhotoSource(id: string): string | undefined {
       URL.revokeObjectURL(url);
     };
   }, [digest]);
-  if (!waiting) return `/api/photos/${id}`;
+  // What the device keeps of it is kept for whoever works on it.
+  if (!waiting) return `/api/photos/${id}?for=${personIdNow() ?? 'all'}`;
   if (waiting.bytes) return `data:image/jpeg;base64,${waiting.bytes}`;
   return held?.digest === digest ? held?.url : undefined;
 }

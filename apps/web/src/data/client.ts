@@ -1,4 +1,5 @@
 import {
+  PERSISTER_KEY_PREFIX,
   type PersistedQuery,
   experimental_createQueryPersister,
 } from '@tanstack/query-persist-client-core';
@@ -51,7 +52,7 @@ const KEPT = new Set([
 ]);
 const KEPT_FOR_MS = 30 * 24 * 3600 * 1000;
 
-const answers = new AnswerStore<PersistedQuery>();
+const answers = new AnswerStore<PersistedQuery>(() => personIdNow() ?? '');
 const { persisterFn, persistQueryByKey, persisterGc } =
   experimental_createQueryPersister<PersistedQuery>({
     storage: answers,
@@ -108,8 +109,13 @@ export const queryClient = new QueryClient({
   queryCache: new QueryCache({
     // What is gone is not shown any more, though it was kept.
     onError: (error, query) => {
-      if (error instanceof Refused && error.status === 404) query.setState({ data: undefined });
-      if (error instanceof SignedOut) tellSignedOut();
+      const isRefused = error instanceof Refused && [403, 404].includes(error.status);
+      if (isRefused) {
+        query.setState({ data: undefined });
+        void answers.removeItem(`${PERSISTER_KEY_PREFIX}-${query.queryHash}`);
+      }
+      // Who may not see it any more may have been taken out.
+      if (error instanceof SignedOut || (isRefused && error.status === 403)) tellSignedOut();
     },
   }),
   defaultOptions: {
@@ -227,9 +233,17 @@ export function usePendingEvidence(): Evidence[] {
   );
 }
 
-/** Forgets all that was read from the server; what waits to be sent stays. */
-export async function forgetAnswers(): Promise<void> {
-  queryClient.clear();
-  await answers.clear();
+/** Shows nothing that another account was shown: it is asked for anew. */
+export function showAnew(): void {
+  queryClient.removeQueries({ type: 'inactive' });
+  void queryClient.resetQueries();
+}
+
+/** Forgets what was read from the server by some accounts, or by all; what waits to be sent stays. */
+export async function forgetAnswers(
+  isGone: (account: string) => boolean = () => true,
+): Promise<void> {
+  if (isGone(personIdNow() ?? '')) showAnew();
+  await answers.forget(isGone);
   await globalThis.caches?.delete('photos').catch(() => false);
 }

@@ -33,6 +33,9 @@ const heldSessions = (): Record<string, Session> => readKept(keptNow(OTHERS), {}
 
 export const heldSession = (personId: string): Session | null => heldSessions()[personId] ?? null;
 
+/** Accounts that work or have worked on this device since all were signed out. */
+export const heldAccounts = (): string[] => Object.keys(heldSessions());
+
 export function keepSession(session: Session): void {
   keep(KEY, JSON.stringify(session));
   const { person, here } = session;

@@ -1,10 +1,11 @@
 import { Unreached, answerOf, createApi } from '@cordel/client';
 import { api } from './api';
-import { forgetAnswers, outbox, queryClient } from './client';
+import { forgetAnswers, outbox, queryClient, showAnew } from './client';
 import { isPin, keepPin } from './pin';
 import { forgetUnseenPin, keepProof, keepUnseenPin, unseenPinOf } from './proofs';
 import {
   type Session,
+  heldAccounts,
   heldSession,
   keepSession,
   onAwaited,
@@ -24,11 +25,32 @@ const plainApi = createApi();
 function take({ proof, ...session }: Session): void {
   const before = sessionNow();
   if (session.person && proof !== undefined) keepProof(session.person.id, proof);
+  const known = heldAccounts();
   keepSession(session);
   if (session.person) void outbox.signedIn();
+  if (!session.accounts) return;
   const isOther = before !== null && before.person?.id !== session.person?.id;
-  if (isOther || JSON.stringify(before?.roles) !== JSON.stringify(session.roles))
+  if (isOther) showAnew();
+  else if (JSON.stringify(before?.roles) !== JSON.stringify(session.roles))
     void queryClient.invalidateQueries();
+  const gone = accountsGone(known, before, session);
+  if (gone.size > 0) void forgetAnswers((account) => gone.has(account));
+}
+
+/** Accounts of which the device keeps nothing any more: their sessions ended, or they left a project. */
+function accountsGone(
+  known: readonly string[],
+  before: Session | null,
+  { person, why, here, roles }: Session,
+): ReadonlySet<string> {
+  // Somebody else is at the device by their PIN: whoever was there comes back by theirs.
+  if (person === null && why === 'otherPerson') return new Set();
+  const gone = known.filter((id) => !here.some((one) => one.id === id));
+  const hasLeft =
+    person !== null &&
+    before?.person?.id === person.id &&
+    Object.keys(before.roles).some((projectId) => !(projectId in roles));
+  return new Set(hasLeft ? [...gone, person.id] : gone);
 }
 
 /** Asks the server who is signed in. Without a connection it stays as it was. */
@@ -103,9 +125,6 @@ export async function join(
 /** Ends the session of whoever works on this device. What is not sent stays, and waits for them. */
 export async function signOut(): Promise<void> {
   await answerOf(api.DELETE('/api/session'));
-  const others = (sessionNow()?.here ?? []).length > 1;
-  // What is shown is for people of the project; those who stay signed in here see it anew.
-  if (!others) await forgetAnswers();
   take(await answerOf(plainApi.GET('/api/session')));
 }
 

@@ -331,6 +331,7 @@ describe('a server for real work', () => {
         async () => (await kept()).sort().join() === [...anas].sort().join(),
         'nothing of what Ben was shown, all of what Ana was',
       );
+      await appIsKept(page);
       await page.setOfflineMode(true);
       await page.reload();
       await sees(page, /\S/);

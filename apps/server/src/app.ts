@@ -127,6 +127,15 @@ export function createApi({
     usual: limit(BODY_LIMITS.usual),
     whole: limit(BODY_LIMITS.whole),
   };
+  app.use('/api/*', async (c, next) => {
+    // Before a backup, say, has the database for itself.
+    const database = isProbe(c.req.path) ? null : await idOfDatabase();
+    // A refusal before the route is reached says too who made it.
+    const sign = () => c.header(DATABASE_HEADER, database ?? undefined);
+    sign();
+    await next();
+    sign();
+  });
   app.use('/api/*', (c, next) => {
     const kind = kindOf(c.req.path);
     return kind === 'document' ? next() : limits[kind](c, next);
@@ -145,13 +154,10 @@ export function createApi({
     if (!isReading(c.req.method)) await room.need(3 * Number(c.req.header('content-length') ?? 0));
     const kind = kindOf(c.req.path);
     await refuseBadText(c, kind === 'document' ? null : JSON_BOUNDS[kind]);
-    // Before a backup, say, has the database for itself.
-    const database = isProbe(c.req.path) ? null : await idOfDatabase();
     await next();
     // What is acknowledged is on the disk.
     if (!isReading(c.req.method) && !c.error) await synced();
     c.header('cache-control', 'no-store');
-    c.header(DATABASE_HEADER, database ?? undefined);
     c.header('x-content-type-options', 'nosniff');
     // Nothing of an answer runs or is shown inside another page; a browser's own viewer shows PDF.
     const isPdf = c.res.headers.get('content-type') === 'application/pdf';

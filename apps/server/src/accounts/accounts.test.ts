@@ -490,6 +490,23 @@ it('takes writes from pages of its own alone, as JSON', async () => {
     ).toBe(415);
 });
 
+it('says with every answer that it is from here, a refusal too', async () => {
+  const ask = (path: string, method = 'GET', headers: Record<string, string> = {}) =>
+    world.api.open(path, { method, headers });
+  const length = { 'content-length': '999999999', 'content-type': 'application/json' };
+  const origin = { origin: 'http://cordel.example' };
+  const asked = await Promise.all([
+    ask('/session'),
+    ask('/projects'),
+    ask('/nothing'),
+    ask('/evidence', 'POST'),
+    ask('/evidence', 'POST', { ...origin, ...length }),
+  ]);
+  expect(asked.map(({ status }) => status)).toEqual([200, 401, 404, 403, 401]);
+  const ids = new Set(asked.map(({ headers }) => headers.get('x-cordel-database')));
+  expect([...ids]).toEqual([expect.stringMatching(/^[0-9a-f-]{36}$/)]);
+});
+
 it('tells in its trail who signed in, joined, changed and exported', async () => {
   await world.owner.get(`/projects/${projectId}/csv/splices`);
   await world.owner.put(`/projects/${projectId}`, { ...document.project, name: 'Mill line 2' });

@@ -1,4 +1,4 @@
-import { Stopped, Unreached, createApi, problemOf } from '@cordel/client';
+import { Stopped, UnknownAnswer, Unreached, createApi, problemOf } from '@cordel/client';
 import { takeEarly } from './early';
 import { noteDatabase } from './restored';
 import { proofOf } from './proofs';
@@ -47,7 +47,9 @@ export function sendProjectFile(file: File, onSent: (bytes: number) => void): Se
     request.upload.onprogress = ({ loaded }) => onSent(loaded);
     request.onload = async () => {
       const response = new Response(request.responseText, { status: request.status });
-      if (response.ok) resolve((await response.json()) as { id: string });
+      if (request.getResponseHeader('x-cordel-database') === null)
+        reject(new UnknownAnswer({ code: 'otherServer' }));
+      else if (response.ok) resolve((await response.json()) as { id: string });
       else reject(await problemOf(response));
     };
     request.onerror = () => reject(new Unreached({ code: 'brokenOff' }));

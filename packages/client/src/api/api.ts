@@ -1,6 +1,6 @@
 import createClient from 'openapi-fetch';
 import type { paths } from './paths.ts';
-import { UnknownAnswer, problemOf, unreached } from './problems.ts';
+import { UnknownAnswer, isFromServer, problemOf, unreached } from './problems.ts';
 
 export interface ApiOptions {
   /** Where the server is, without a slash at its end. Default: where the page came from. */
@@ -17,7 +17,7 @@ export interface ApiOptions {
 
 /**
  * The typed client of the server's API. What is no success rejects: see {@link problemOf}; a request that
- * did not arrive rejects with `Unreached`.
+ * did not arrive rejects with `Unreached`, as does one that something else answered in the server's place.
  */
 export function createApi({ origin, fetch: send, personId, proofOf, onHeaders }: ApiOptions = {}) {
   const client = createClient<paths>({
@@ -37,6 +37,7 @@ export function createApi({ origin, fetch: send, personId, proofOf, onHeaders }:
     },
     onError: () => unreached(),
     onResponse: async ({ response }) => {
+      if (!isFromServer(response.headers)) throw unknownAnswer();
       onHeaders?.(response.headers);
       if (!response.ok) throw await problemOf(response);
     },

@@ -78,6 +78,12 @@ export class UnknownAnswer extends Unreached {
   override name = 'UnknownAnswer';
 }
 
+/**
+ * Whether the server itself answered. A page of a hotspot and a proxy on the way may answer anything with any status: it
+ * settles nothing.
+ */
+export const isFromServer = (headers: Headers): boolean => headers.has('x-cordel-database');
+
 /** What a proxy says of a server that does not answer. */
 const NO_SERVER = [502, 503, 504];
 /** What a server says whose disk is full (RFC 4918, section 11.5). */

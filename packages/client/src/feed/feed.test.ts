@@ -1,4 +1,5 @@
 import { createApi } from '../api/api.ts';
+import { serverAnswer } from '../api/serverAnswer.testing.ts';
 import { type Change, ChangeFeed, type Changes } from './feed.ts';
 
 /** A stream as a browser has it, told by hand. */
@@ -47,7 +48,7 @@ function open(kept: Record<string, Changes> = {}, cursor = '10-0') {
     fetch: async (request) => {
       const since = new URL(request.url).searchParams.get('since')!;
       asked.push(since);
-      return new Response(JSON.stringify(kept[since] ?? changesTo(since)));
+      return serverAnswer(kept[since] ?? changesTo(since));
     },
   });
   const feed = new ChangeFeed({

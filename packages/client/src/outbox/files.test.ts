@@ -5,6 +5,7 @@ import { z } from 'zod';
 import { PIECE_BYTES, uploadSchema } from '@cordel/core';
 import { digestOf } from '@cordel/core/close';
 import { answerOf, createApi } from '../api/api.ts';
+import { serverAnswer } from '../api/serverAnswer.testing.ts';
 import { type Command, command } from '../commands/command.ts';
 import { base64Of } from './files.ts';
 import { Outbox } from './outbox.ts';
@@ -29,20 +30,20 @@ class FileServer {
       if (!digest) return this.take((await request.json()) as Record<string, unknown>);
       const file = this.files.get(digest) ?? Buffer.alloc(0);
       if (request.method !== 'PUT' || Number(start) !== file.length)
-        return Response.json({ received: file.length });
+        return serverAnswer({ received: file.length });
       const longer = Buffer.concat([file, Buffer.from(await request.arrayBuffer())]);
       this.files.set(digest, longer);
       this.onPiece(longer.length);
-      return Response.json({ received: longer.length });
+      return serverAnswer({ received: longer.length });
     },
   });
 
   private take(record: Record<string, unknown>): Response {
     const file = record.file as { digest: string; size: number } | undefined;
     if (file && this.files.get(file.digest)?.length !== file.size)
-      return Response.json({ detail: 'Not all of it.', code: 'fileIncomplete' }, { status: 409 });
+      return serverAnswer({ detail: 'Not all of it.', code: 'fileIncomplete' }, 409);
     this.records.push(record);
-    return Response.json({});
+    return serverAnswer({});
   }
 }
 

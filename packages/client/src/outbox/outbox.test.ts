@@ -7,6 +7,7 @@ import { answerOf, createApi } from '../api/api.ts';
 import { type Command, command } from '../commands/command.ts';
 import { COMMANDS } from '../commands/index.ts';
 import { attemptEntry } from './attempt.testing.ts';
+import { serverAnswer } from '../api/serverAnswer.testing.ts';
 import { MOST_FAILURES, Outbox } from './outbox.ts';
 import { SentStore } from './sent.ts';
 import { type Write, idsMadeBy } from './write.ts';
@@ -22,7 +23,7 @@ function fakeServer() {
     const reply = replies.shift() ?? usual;
     if (reply === 'no connection') throw new TypeError('Failed to fetch');
     sent.push({ path: new URL(request.url).pathname, body: await request.json() });
-    return new Response(JSON.stringify(reply.body ?? {}), { status: reply.status });
+    return serverAnswer(reply.body ?? {}, reply.status);
   };
   const api = createApi({ origin: 'http://cordel.test', fetch: answer });
   return {
@@ -388,11 +389,14 @@ describe('what other versions of the page left', () => {
     expect(server.sent.map(({ body }) => body)).toEqual([{ count: 2 }]);
   });
 
-  it('waits where what answers is no server of ours', async () => {
-    const api = createApi({
-      origin: 'http://cordel.test',
-      fetch: async () => new Response('<html>Sign in to this network</html>', { status: 200 }),
-    });
+  it.each([
+    ['a page of the network', new Response('<html>Sign in to this network</html>')],
+    ['JSON of the network', Response.json({ id: 'any', recorded: 1 })],
+    ['a refusal of a proxy', Response.json({ detail: 'no' }, { status: 403 })],
+    ['a page that a proxy does not find', new Response('', { status: 404 })],
+    ['a network to sign in to first', new Response('', { status: 511 })],
+  ])('waits where what answers is no server of ours: %s', async (_what, answer) => {
+    const api = createApi({ origin: 'http://cordel.test', fetch: async () => answer.clone() });
     const outbox = await open({ api });
     void add(outbox, 1);
     await until(() => outbox.snapshot().offline);
@@ -527,10 +531,9 @@ describe('a device that several people share', () => {
         personId: () => personId,
         fetch: async (request) => {
           const account = request.headers.get('x-cordel-person');
-          if (!signedIn.has(account ?? ''))
-            return new Response(JSON.stringify(UNSIGNED.body), { status: UNSIGNED.status });
+          if (!signedIn.has(account ?? '')) return serverAnswer(UNSIGNED.body, UNSIGNED.status);
           sent.push([account, ((await request.json()) as { count: number }).count]);
-          return new Response('{}', { status: 200 });
+          return serverAnswer({});
         },
       });
     const outbox = new Outbox({

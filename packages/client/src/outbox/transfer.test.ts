@@ -4,6 +4,7 @@ import { IDBFactory } from 'fake-indexeddb';
 import { canonicalize } from 'json-canonicalize';
 import { v7 as uuid } from 'uuid';
 import { createApi } from '../api/api.ts';
+import { serverAnswer } from '../api/serverAnswer.testing.ts';
 import { COMMANDS, commands } from '../commands/index.ts';
 import { attemptEntry } from './attempt.testing.ts';
 import { Outbox } from './outbox.ts';
@@ -19,8 +20,7 @@ function server(isReachable: () => boolean) {
       fetch: async (request) => {
         if (!isReachable()) throw new TypeError('Failed to fetch');
         const account = request.headers.get('x-cordel-person');
-        const answer = (status: number, body: object) =>
-          new Response(JSON.stringify(body), { status });
+        const answer = (status: number, body: object) => serverAnswer(body, status);
         if (!signedIn.includes(account))
           return answer(401, { code: 'otherPerson', detail: 'Not signed in here.' });
         const body = (await request.json()) as { entries?: { id: string }[]; ids?: string[] };

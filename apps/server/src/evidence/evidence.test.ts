@@ -1,10 +1,10 @@
 import { sql } from 'drizzle-orm';
-import type { Evidence } from '@cordel/core';
+import type { Attempt, Evidence } from '@cordel/core';
 import type { ProjectDocument } from '@cordel/core/document';
 import { v7 as uuid } from 'uuid';
 import { rowsOf } from '../db/client.ts';
 import { type TestApi, startApi } from '../testing/api.ts';
-import { attemptOn, readingOn, smallDocument } from '../testing/small.ts';
+import { attemptOn, readingOn, smallDocument, splicerRecordOf } from '../testing/small.ts';
 
 let api: TestApi;
 let document: ProjectDocument;
@@ -33,6 +33,49 @@ describe('recording evidence', () => {
     expect((await post(attempt)).body).toEqual({ recorded: 1 });
     expect(await post(attempt)).toMatchObject({ status: 200, body: { recorded: 0 } });
     expect(await evidenceOf(1)).toEqual([attempt]);
+  });
+
+  it('is an instrument’s figure only where the instrument said that figure', async () => {
+    const own = smallDocument();
+    expect((await api.post('/documents', own)).status).toBe(200);
+    const projectId = own.project.id;
+    const record = splicerRecordOf(own, 7);
+    const [seen] = record.fibers;
+    const sent = await api.post(`/projects/${projectId}/splicer-records`, { records: [record] });
+    expect(sent.status).toBe(200);
+    const trace = uuid();
+    await rowsOf(
+      api.db,
+      sql`insert into traces (id, project_id, name, digest, bytes, origin, facts, found)
+          values (${trace}, ${projectId}, 'a.sor', 'a', '', 'instrument', '{}', '{}')`,
+    );
+    const from = { recordId: record.id, recordPosition: seen!.position };
+    const said = Math.round(seen!.estimateMdb!);
+    const [same, better] = [own.splices[0]!, own.splices[1]!].map(({ id }, index) => ({
+      ...attemptOn(id, said - index),
+      ...from,
+      origin: 'instrument',
+    })) as [Attempt, Attempt];
+    // Nobody reads a trace but the server: what names one from elsewhere was typed.
+    const reading = {
+      ...readingOn(same, 'AB', 1550, 10),
+      traceId: trace,
+      origin: 'instrument' as const,
+    };
+    expect((await api.post('/evidence', { entries: [same, reading] })).status).toBe(200);
+    const void_ = { ...same, id: uuid(), supersedes: same.id, void: true, why: 'slip' };
+    expect((await api.post('/evidence', { entries: [void_] })).status).toBe(200);
+    expect((await api.post('/evidence', { entries: [better] })).status).toBe(200);
+    const origins = await rowsOf<{ id: string; origin: string }>(
+      api.db,
+      sql`select id, origin from attempts where record_id = ${record.id}
+          union all select id, origin from readings where trace_id = ${trace}`,
+    );
+    expect(Object.fromEntries(origins.map(({ id, origin }) => [id, origin]))).toMatchObject({
+      [same.id]: 'instrument',
+      [better.id]: 'typed',
+      [reading.id]: 'typed',
+    });
   });
 
   it('takes what is new of a batch that was partly sent before', async () => {

@@ -49,7 +49,11 @@ export const bySplice = (evidence: readonly Evidence[]): Map<string, Evidence[]>
   groupBy(evidence, ({ spliceId }) => spliceId);
 
 /** Evidence with whom it comes from, where people sign in. */
-export type Received = Evidence & { receipt?: Receipt | undefined };
+export type Received = Evidence & {
+  receipt?: Receipt | undefined;
+  /** A reading that the server itself took from a trace. */
+  measured?: true;
+};
 
 /** The functions of the database that append evidence of each kind, and insert it with numbers. */
 const FUNCTIONS = {

@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { type Evidence, type Reading, spliceStateOf } from '@cordel/core';
+import { type Reading, spliceStateOf } from '@cordel/core';
 import { measuredMs } from '@cordel/core/otdr';
 import type { Db } from '../db/client.ts';
 import { splices } from '../db/schema.ts';
@@ -106,9 +106,12 @@ export async function ledgerFigures(
 const BATCH = 2000;
 
 /** Puts figures into the Ledger; the same once more changes nothing. */
-export async function putFigures(db: Db, figures: readonly Evidence[]): Promise<number> {
+export async function putFigures(db: Db, figures: readonly Reading[]): Promise<number> {
   let count = 0;
   for (let start = 0; start < figures.length; start += BATCH)
-    count += await record(db, figures.slice(start, start + BATCH));
+    count += await record(
+      db,
+      figures.slice(start, start + BATCH).map((figure) => ({ ...figure, measured: true })),
+    );
   return count;
 }

@@ -3,6 +3,7 @@ import {
   type Evidence,
   type Origin,
   type Splice,
+  type SplicerRecord,
   circuitOrigins,
   retirementsOf,
 } from '@cordel/core';
@@ -13,9 +14,11 @@ import type { JudgedSplice } from '../../splices/insert.ts';
 
 /** What each splice's columns say, all of them. */
 export function judgeOf(
-  { project, closures: own, splices, evidence }: PackedDocument,
+  document: PackedDocument,
   origins: ReadonlyMap<string, Origin>,
 ): (splice: Splice) => JudgedSplice {
+  const { project, closures: own, splices, evidence } = document;
+  const records = new Map(document.splicerRecords.map((record) => [record.id, record]));
   const entries = bySplice(evidence);
   const retired = retirementsOf(evidence);
   const ranks = ranksOf(own);
@@ -27,7 +30,10 @@ export function judgeOf(
   const heads = new Map(joints.map(({ id }, index) => [id, ends[index]!]));
   return (splice) => {
     const head = heads.get(splice.id) ?? { cable: splice.cableA, fiber: splice.fiberA };
-    const had = (entries.get(splice.id) ?? []).map((entry) => withOrigin(entry, origins));
+    const had = (entries.get(splice.id) ?? []).map((entry) => ({
+      ...entry,
+      ...(entry.type !== 'ruling' && { origin: originOf(entry, records, origins) }),
+    })) as Evidence[];
     return {
       ...splice,
       ...judgedOf(splice.id, splice, had, project.limits),
@@ -38,16 +44,25 @@ export function judgeOf(
   };
 }
 
-/** Where an entry comes from, as the database says it: what it names decides. */
-function withOrigin<Entry extends Evidence>(
-  entry: Entry,
+/** Where an entry comes from, as the database says it (`origin_of_estimate`, `origin_of_loss`). */
+function originOf(
+  entry: Exclude<Evidence, { type: 'ruling' }>,
+  records: ReadonlyMap<string, SplicerRecord>,
   origins: ReadonlyMap<string, Origin>,
-): Entry {
-  if (entry.type === 'ruling') return entry;
+): Origin {
   const named =
     entry.type === 'attempt' ? entry.recordId : entry.type === 'reading' ? entry.traceId : null;
-  const own = entry.origin === 'simulated' ? entry.origin : 'typed';
-  return { ...entry, origin: origins.get(named ?? '') ?? own };
+  const origin = origins.get(named ?? '');
+  if (entry.origin === 'simulated' || origin === 'simulated') return 'simulated';
+  if (entry.type === 'reading') return entry.origin === 'instrument' && origin ? origin : 'typed';
+  if (entry.type !== 'attempt' || !origin) return 'typed';
+  const seen = records
+    .get(entry.recordId!)
+    ?.fibers.find(({ position }) => position === entry.recordPosition);
+  const isRecords =
+    entry.estimateMdb === null ||
+    (seen?.estimateMdb != null && Math.round(seen.estimateMdb) === entry.estimateMdb);
+  return isRecords ? origin : 'typed';
 }
 
 /** Which closure comes how far along the route; smaller is nearer the head. */

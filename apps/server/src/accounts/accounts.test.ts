@@ -239,6 +239,35 @@ describe('signing in', () => {
     expect([right.status, codeOf(right)]).toEqual([429, 'tooOften']);
   });
 
+  it('lets a person in on their own device whatever others try elsewhere', async () => {
+    const phone = await world.member(projectId, 'technician', 'Gil Guessed');
+    const email = 'gil.guessed@firm.example';
+    const guess = { email, password: 'guess' };
+    for (let tries = 0; tries < 11; tries++) await world.browser().post('/session', guess);
+    expect((await world.browser().post('/session', guess)).status).toBe(429);
+    expect((await phone.post('/session', { email, password: PASSWORD })).status).toBe(200);
+    // There too nobody guesses for long.
+    const statuses = [];
+    for (let tries = 0; tries < 11; tries++)
+      statuses.push((await phone.post('/session', guess)).status);
+    expect(statuses.at(-1)).toBe(429);
+  });
+
+  it('takes made-up addresses one at a time, and not without end', async () => {
+    const made = Array.from({ length: 60 }, (_none, index) =>
+      world.browser().post('/session', { email: `nobody${index}@firm.example`, password: 'guess' }),
+    );
+    const statuses = new Map<number, number>();
+    for (const { status } of await Promise.all(made))
+      statuses.set(status, (statuses.get(status) ?? 0) + 1);
+    expect([...statuses.keys()].sort()).toEqual([401, 429]);
+    expect(statuses.get(401)!).toBeLessThan(40);
+    await rowsOf(
+      world.api.db,
+      sql`update tries set until = now() where key like 'passwords from%'`,
+    );
+  });
+
   it('ends a session that turns up on another device', async () => {
     const victim = await world.member(projectId, 'technician', 'Vera Victim');
     const thief = world.browser();

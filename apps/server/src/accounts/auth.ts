@@ -1,4 +1,3 @@
-import { hash, verify } from '@node-rs/argon2';
 import { passkey } from '@better-auth/passkey';
 import { betterAuth } from 'better-auth';
 import { drizzleAdapter } from 'better-auth/adapters/drizzle';
@@ -8,19 +7,11 @@ import { v7 as uuid } from 'uuid';
 import { z } from 'zod';
 import type { Db } from '../db/client.ts';
 import { credentials, passkeys, people, sessions, verifications } from '../db/schema.ts';
+import { hashSecret, isSecret } from './hashing.ts';
 
 const DAY_S = 24 * 3600;
 
 export const PASSWORD_LENGTH = { least: 10, most: 200 };
-
-/**
- * Memory, passes and lanes of argon2id. Source: OWASP Password Storage Cheat Sheet (19 MiB, 2 passes, 1 lane).
- */
-const ARGON2 = { memoryCost: 19 * 1024, timeCost: 2, parallelism: 1 };
-
-export const hashSecret = (secret: string): Promise<string> => hash(secret, ARGON2);
-export const isSecret = (hashed: string, secret: string): Promise<boolean> =>
-  verify(hashed, secret);
 
 /**
  * Gives a session to a person of whom something else than a password has shown that it is them: called by our own

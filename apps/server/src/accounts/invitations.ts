@@ -8,7 +8,7 @@ import { credentials, invitations, members, people, projects, sessions } from '.
 import { Problem, problemAt } from '../http/problem.ts';
 import type { Accounts } from './accounts.ts';
 import { appendAudit } from './audit.ts';
-import { hashSecret } from './auth.ts';
+import { hashSecret } from './hashing.ts';
 import { newSecret } from './keys.ts';
 
 type Invitation = typeof invitations.$inferSelect;

@@ -11,13 +11,15 @@ import type { Env } from '../http/router.ts';
 import type { Accounts } from './accounts.ts';
 import { type Actor, type SignedInPerson, requirePerson, authenticate } from './actor.ts';
 import { type AuditEvent, appendAudit } from './audit.ts';
-import { type Auth, DEVICE_HEADER, isSecret } from './auth.ts';
+import { addressOf } from './addressOf.ts';
+import { type Auth, DEVICE_HEADER } from './auth.ts';
 import { keepDevice, secretsOf } from './cookies.ts';
+import { isSecret } from './hashing.ts';
 import { newSecret } from './keys.ts';
 import { limitTries, forgetTries } from './tries.ts';
 
-/** Tries in a quarter of an hour, of one person's password or PIN. */
-const MOST_TRIES = { password: 10, pin: 5 };
+/** Tries in a quarter of an hour: of one person's password or PIN, and of any password from one network. */
+const MOST_TRIES = { password: 10, pin: 5, address: 120 };
 
 type Way = Extract<AuditEvent, { code: 'signedIn' }>['way'];
 
@@ -103,6 +105,26 @@ export async function beginSession(
   return { person: actor, proof };
 }
 
+/** The device that a request comes from, where the person of an e-mail has signed in on it before; null elsewhere. */
+async function ownDevice(
+  c: Context<Env>,
+  accounts: Accounts,
+  email: string,
+): Promise<string | null> {
+  const { deviceSecret } = secretsOf(c, accounts.origin);
+  if (deviceSecret === null) return null;
+  const shown = digestOf(deviceSecret);
+  const [device] = await rowsOf<{ id: string }>(
+    c.var.db,
+    sql`select d.id from devices d where (d.secret_hash = ${shown} or d.previous_hash = ${shown})
+          and d.locked_out_at is null and exists (
+            select from audit a join people p on p.id = a.person_id
+            where a.project_id is null and a.device_id = d.id and a.code = 'signedIn'
+              and p.email = ${email.toLowerCase()})`,
+  );
+  return device?.id ?? null;
+}
+
 /** @throws Problem 401 where e-mail or password is wrong, 429 where they were tried too often */
 export async function signInByPassword(
   c: Context<Env>,
@@ -110,7 +132,10 @@ export async function signInByPassword(
   { email, password }: { email: string; password: string },
 ): Promise<SignedIn> {
   const { db } = c.var;
-  const key = `password ${digestOf(email.toLowerCase())}`;
+  await limitTries(db, `passwords from ${addressOf(c)}`, MOST_TRIES.address);
+  const own = await ownDevice(c, accounts, email);
+  // Whoever guesses elsewhere does not lock them out of their own device.
+  const key = `password ${digestOf(email.toLowerCase())}${own === null ? '' : ` on ${own}`}`;
   await limitTries(db, key, MOST_TRIES.password);
   try {
     const signedIn = await beginSession(c, accounts, 'password', async (auth, headers) => {

@@ -22,6 +22,7 @@ export const accountsProblems = problems({
   wrongPin: 'The PIN is wrong.',
   noPin: 'This person has no PIN. They sign in with their password, and may set one.',
   notHere: 'This person is not signed in on this device. They sign in with their password first.',
+  manySignIn: 'Many people are signing in right now. Try again in a few seconds.',
   tooOften:
     'Too many tries. Wait {minutes, plural, one {# minute} other {# minutes}}, then try again.',
   invitationUnknown: 'This link is none of this server: ask for a new one.',

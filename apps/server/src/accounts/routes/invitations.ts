@@ -8,6 +8,7 @@ import { answers, idParams, jsonBody, router, savedSchema } from '../../http/rou
 import { forEveryone, inProject, route } from '../access.ts';
 import { type Accounts } from '../accounts.ts';
 import { hasRight, requirePerson } from '../actor.ts';
+import { addressOf } from '../addressOf.ts';
 import { appendAudit } from '../audit.ts';
 import {
   invitationShown,
@@ -35,7 +36,7 @@ const shownSchema = z.object({
 
 const project = idParams('projectId');
 
-/** Tries of a link in a quarter of an hour, by everybody: its secret is not to be guessed. */
+/** Tries of a link in a quarter of an hour from one network: its secret is not to be guessed. */
 const MOST_LINKS = 300;
 
 const look = route(forEveryone, {
@@ -97,14 +98,14 @@ export const invitationRoutes = (accountsOf: () => Accounts) =>
   router()
     .openapi(look, async (c) => {
       accountsOf();
-      await limitTries(c.var.db, 'links', MOST_LINKS);
+      await limitTries(c.var.db, `links from ${addressOf(c)}`, MOST_LINKS);
       const found = await openInvitation(c.var.db, c.req.valid('json').secret);
       return c.json(await invitationShown(c.var.db, found), 200);
     })
     .openapi(accept, async (c) => {
       const accounts = accountsOf();
       const { db } = c.var;
-      await limitTries(db, 'links', MOST_LINKS);
+      await limitTries(db, `links from ${addressOf(c)}`, MOST_LINKS);
       const { secret, person, password } = c.req.valid('json');
       const invitation = await openInvitation(db, secret);
       let proof: string | undefined;

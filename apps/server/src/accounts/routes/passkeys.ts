@@ -10,6 +10,7 @@ import { answers, jsonBody, router, savedSchema } from '../../http/router.ts';
 import { forEveryone, forPeople, route } from '../access.ts';
 import type { Accounts } from '../accounts.ts';
 import { requirePerson } from '../actor.ts';
+import { addressOf } from '../addressOf.ts';
 import { sessionOf, sessionSchema } from '../session.ts';
 import { beginSession } from '../signIn.ts';
 import { limitTries } from '../tries.ts';
@@ -65,7 +66,7 @@ const signIn = route(forEveryone, {
   responses: answers(sessionSchema, 'The session'),
 });
 
-/** Tries of passkeys in a quarter of an hour, by everybody: they cannot be guessed, but each costs work. */
+/** Tries of passkeys in a quarter of an hour from one network: they cannot be guessed, but each costs work. */
 const MOST_TRIES = 300;
 
 const passCookies = (c: Context, headers: Headers): void => {
@@ -129,7 +130,7 @@ export function passkeyRoutes(accountsOf: () => Accounts) {
     })
     .openapi(beginSigningIn, async (c) => {
       const auth = await accountsOf().auth();
-      await limitTries(c.var.db, 'passkeys', MOST_TRIES);
+      await limitTries(c.var.db, `passkeys from ${addressOf(c)}`, MOST_TRIES);
       const { response, headers } = await auth.api.generatePasskeyAuthenticationOptions({
         headers: c.req.raw.headers,
         returnHeaders: true,
@@ -139,7 +140,7 @@ export function passkeyRoutes(accountsOf: () => Accounts) {
     })
     .openapi(signIn, async (c) => {
       const accounts = accountsOf();
-      await limitTries(c.var.db, 'passkeys', MOST_TRIES);
+      await limitTries(c.var.db, `passkeys from ${addressOf(c)}`, MOST_TRIES);
       const { response } = c.req.valid('json');
       try {
         const { proof } = await beginSession(c, accounts, 'passkey', async (auth, headers) => {

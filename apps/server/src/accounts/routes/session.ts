@@ -10,7 +10,7 @@ import { forEveryone, forPeople, route } from '../access.ts';
 import { type Accounts } from '../accounts.ts';
 import { requirePerson } from '../actor.ts';
 import { appendAudit } from '../audit.ts';
-import { hashSecret } from '../auth.ts';
+import { hashSecret } from '../hashing.ts';
 import { dropSession } from '../cookies.ts';
 import { sessionOf, sessionSchema } from '../session.ts';
 import { confirm, endSession, signInByPassword, switchByPin } from '../signIn.ts';

@@ -1,5 +1,5 @@
 import { eq, sql } from 'drizzle-orm';
-import { type Evidence, rollUp } from '@cordel/core';
+import { type Evidence, newInspection, rollUp } from '@cordel/core';
 import type { ProjectDocument } from '@cordel/core/document';
 import { v7 as uuid } from 'uuid';
 import { splices } from '../db/schema.ts';
@@ -128,6 +128,29 @@ describe('when the record is from', () => {
     expect(await newestEntry(api.db, document.project.id, closureId)).toBe(
       '2026-08-01T10:00:00.000Z',
     );
+    const [splice] = document.splices;
+    const stamp = { id: uuid(), by: 'M.', at: '2026-08-02T10:00:00.000Z' };
+    const seen = newInspection(stamp, splice!.id, null, { face: null, light: 'seen' });
+    expect((await api.post('/evidence', { entries: [seen] })).status).toBe(200);
+    expect(await newestEntry(api.db, document.project.id, splice!.closureId)).toBe(seen.at);
+    const reference = {
+      kind: 'reference',
+      id: uuid(),
+      projectId: document.project.id,
+      by: 'M.',
+      at: '2026-08-03T10:00:00.000Z',
+      source: 'Source 1',
+      meter: 'Meter 1',
+      calibratedUntil: null,
+      wavelengthNm: 1550,
+      cords: 1,
+      powerMdbm: -7000,
+      origin: 'typed',
+    };
+    const sent = await api.post(`/projects/${document.project.id}/links`, { entries: [reference] });
+    expect(sent.status).toBe(200);
+    expect(await newestEntry(api.db, document.project.id, null)).toBe(reference.at);
+    expect(await newestEntry(api.db, document.project.id, splice!.closureId)).toBe(seen.at);
     expect(await newestEntry(api.db, other.project.id, null)).toBe(at(other));
   });
 });

@@ -117,8 +117,10 @@ export async function newestEntry(
     sql`select max(at) as at from (
           select max(e.at) as at from attempts e join splices s on s.id = e.splice_id where ${picked}
           union all select max(e.at) from readings e join splices s on s.id = e.splice_id where ${picked}
+          union all select max(e.at) from inspections e join splices s on s.id = e.splice_id where ${picked}
           union all select max(e.at) from rulings e join splices s on s.id = e.splice_id where ${picked}
           union all select max((e.entry ->> 'at')::timestamptz) from closing_entries e join closures c on c.id = e.closure_id where ${closing}
+          union all select max((e.entry ->> 'at')::timestamptz) from link_entries e where ${closureId === null} and e.project_id = ${projectId}
           union all select created_at from projects where id = ${projectId}) newest`,
   );
   return new Date(row!.at).toISOString();

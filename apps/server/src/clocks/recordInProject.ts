@@ -1,5 +1,6 @@
 import type { Actor } from '../accounts/actor.ts';
 import { keepReceipts } from '../accounts/receipts.ts';
+import { together } from '../db/together.ts';
 import type { Db } from '../db/client.ts';
 import { recordByServerClock } from './correct.ts';
 
@@ -23,8 +24,9 @@ export const recordInProject = <Of extends Entry>(
     context,
     entries,
     async () => entries.map(() => projectId),
-    async (db, ours) => {
-      await append(db, ours);
-      await keepReceipts(db, context.actor, projectId, ours);
-    },
+    (db, ours) =>
+      together(db, async (on) => {
+        await append(on, ours);
+        await keepReceipts(on, context.actor, projectId, ours);
+      }),
   );

@@ -28,6 +28,7 @@ import { closures, projects } from '../db/schema.ts';
 import { eq } from 'drizzle-orm';
 import { hasRight, requireConfirmed, signedBy } from '../accounts/actor.ts';
 import { keepReceipts } from '../accounts/receipts.ts';
+import { together } from '../db/together.ts';
 import { getClosure } from '../closures/queries.ts';
 import { recordInProject } from '../clocks/recordInProject.ts';
 import { appendAt } from './append.ts';
@@ -204,9 +205,12 @@ export const closingRoutes = router()
     const { bytes, file, ...rest } = photo;
     if (file && (await hasPhoto(c.var.db, photo.id, file.digest)))
       return c.json({ id: photo.id }, 200);
-    await keepPhoto(c.var.db, photoRow(rest, await bytesOf(c.var.db, { bytes, file })));
+    const row = photoRow(rest, await bytesOf(c.var.db, { bytes, file }));
     const { projectId } = await getClosure(c.var.db, photo.closureId);
-    await keepReceipts(c.var.db, c.var.actor, projectId, [photo]);
+    await together(c.var.db, async (on) => {
+      await keepPhoto(on, row);
+      await keepReceipts(on, c.var.actor, projectId, [photo]);
+    });
     if (file) await dropUpload(c.var.db, file.digest);
     return c.json({ id: photo.id }, 200);
   })

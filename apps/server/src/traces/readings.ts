@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { type Reading, spliceStateOf } from '@cordel/core';
 import { measuredMs } from '@cordel/core/otdr';
+import type { Receipt } from '../accounts/receipts.ts';
 import type { Db } from '../db/client.ts';
 import { splices } from '../db/schema.ts';
 import { bySplice, evidenceOf, idArray, record } from '../evidence/queries.ts';
@@ -106,12 +107,16 @@ export async function ledgerFigures(
 const BATCH = 2000;
 
 /** Puts figures into the Ledger; the same once more changes nothing. */
-export async function putFigures(db: Db, figures: readonly Reading[]): Promise<number> {
+export async function putFigures(
+  db: Db,
+  figures: readonly Reading[],
+  receipt: Receipt | undefined,
+): Promise<number> {
   let count = 0;
   for (let start = 0; start < figures.length; start += BATCH)
     count += await record(
       db,
-      figures.slice(start, start + BATCH).map((figure) => ({ ...figure, measured: true })),
+      figures.slice(start, start + BATCH).map((figure) => ({ ...figure, measured: true, receipt })),
     );
   return count;
 }

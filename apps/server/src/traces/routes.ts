@@ -1,5 +1,6 @@
 import { signedBy } from '../accounts/actor.ts';
-import { keepReceipts } from '../accounts/receipts.ts';
+import { keepReceipts, receiptOf } from '../accounts/receipts.ts';
+import { together } from '../db/together.ts';
 import { recordInProject } from '../clocks/recordInProject.ts';
 import { atPlace, Problem } from '../http/problem.ts';
 import { router } from '../http/router.ts';
@@ -48,11 +49,15 @@ export const traceRoutes = router()
     const known = sent.file && (await traceOf(c.var.db, projectId, sent.file.digest));
     if (known) return c.json({ id: known, known: true }, 200);
     const bytes = await bytesOf(c.var.db, sent);
-    const kept = await keepTrace(c.var.db, traceRow({ id, projectId, name, bytes }));
-    // What is here already stays where it was put.
-    if (place && !kept.known) await placeTraces(c.var.db, [place]);
-    const places = place && !kept.known ? [place] : [];
-    await keepReceipts(db, actor, projectId, kept.known ? [] : [{ id }, ...places]);
+    const row = traceRow({ id, projectId, name, bytes });
+    const kept = await together(db, async (on) => {
+      const held = await keepTrace(on, row);
+      // What is here already stays where it was put.
+      if (held.known) return held;
+      if (place) await placeTraces(on, [place]);
+      await keepReceipts(on, actor, projectId, [{ id }, ...(place ? [place] : [])]);
+      return held;
+    });
     if (sent.file) await dropUpload(c.var.db, sent.file.digest);
     return c.json({ id: kept.id, known: kept.known }, 200);
   })
@@ -115,8 +120,8 @@ export const traceRoutes = router()
     const all = await prove(c.var.db, projectId);
     const { db, actor } = c.var;
     const { fresh } = await ledgerFigures(db, all, signedBy(actor, c.req.valid('json')));
-    const recorded = await putFigures(db, fresh);
-    await keepReceipts(db, actor, projectId, fresh);
+    const receipt = receiptOf(actor);
+    const recorded = await putFigures(db, fresh, receipt && { ...receipt, projectId });
     return c.json({ recorded }, 200);
   })
   .openapi(api.circuit, async (c) => {

@@ -10,6 +10,7 @@ import { attemptEntry } from './attempt.testing.ts';
 import { serverAnswer } from '../api/serverAnswer.testing.ts';
 import { MOST_FAILURES, Outbox } from './outbox.ts';
 import { SentStore } from './sent.ts';
+import { WriteStore } from './store.ts';
 import { type Write, idsMadeBy } from './write.ts';
 
 type Reply = { status: number; body?: unknown } | 'no connection';
@@ -107,6 +108,37 @@ describe('the outbox', () => {
     await until(() => outbox.snapshot().writes.length === 0);
     expect(server.sent.map(({ body }) => body)).toEqual([{ count: 1 }, { count: 2 }]);
     expect(outbox.snapshot().offline).toBe(false);
+  });
+
+  it('sends what was made before a clock was set right first, though its id says that it is from later', async () => {
+    const server = fakeServer();
+    server.always('no connection');
+    const before = await open(server);
+    void add(before, 1);
+    await until(() => before.snapshot().offline);
+    const [write] = before.snapshot().writes;
+    before.close();
+    // The same as a page would have made it whose clock was an hour ahead.
+    const store = new WriteStore();
+    await store.delete([write!.id]);
+    await store.put({ ...write!, id: uuid({ msecs: Date.now() + 3_600_000 }) });
+    const outbox = await open(server);
+    void add(outbox, 2);
+    // One that is made while the page still reads comes behind them too.
+    const early = new Outbox({
+      api: server.api,
+      commands,
+      person: () => 'T. Marsh',
+      onDelivered: () => undefined,
+    });
+    opened.push(early);
+    void add(early, 3);
+    await until(() => outbox.snapshot().offline && !early.snapshot().loading);
+    await until(() => early.snapshot().writes.length === 3);
+    server.always({ status: 200 });
+    await early.flush();
+    await until(() => early.snapshot().writes.length === 0);
+    expect(server.sent.map(({ body }) => body)).toEqual([1, 2, 3].map((count) => ({ count })));
   });
 
   it('goes on after a reload where the page before left off', async () => {

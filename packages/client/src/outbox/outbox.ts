@@ -6,7 +6,7 @@ import type { Command } from '../commands/command.ts';
 import { type CarriedFile, FileStore, base64Of, isInPieces, sendPieces } from './files.ts';
 import { SentStore } from './sent.ts';
 import { WriteStore } from './store.ts';
-import { type Write, idsMadeBy, namesAny } from './write.ts';
+import { type Write, byPlace, idsMadeBy, namesAny } from './write.ts';
 
 export interface OutboxState {
   writes: readonly Write[];
@@ -60,6 +60,9 @@ const FILE_ROUNDS = 3;
 /** How many writes are sent as one at most. */
 const MOST_TOGETHER = 100;
 
+/** What is made before the page has read what an earlier one left comes behind all of it. */
+const LATER = 1e12;
+
 /** Waits between tries while the server cannot be reached, in ms. */
 const PAUSES_MS = [1000, 2000, 5000, 10_000];
 
@@ -90,6 +93,8 @@ export class Outbox {
   /** Accounts that have to sign in before their writes are sent. */
   private readonly signedOut = new Set<string>();
   private isClosed = false;
+  /** What an earlier page left has been read. */
+  private readonly read: Promise<void>;
   private sending = false;
   private failures = 0;
   /** Ids of writes that go by themselves: together with others they were refused. */
@@ -98,6 +103,7 @@ export class Outbox {
 
   constructor(options: OutboxOptions) {
     this.options = options;
+    this.read = this.reload();
     void this.begin();
     if (this.channel) this.channel.onmessage = () => void this.reload();
     if (typeof window !== 'undefined') {
@@ -132,6 +138,7 @@ export class Outbox {
     }
     const write: Write<Input> = {
       id: uuid(),
+      place: this.nextPlace(),
       command: command.name,
       input,
       person: this.options.person(),
@@ -158,13 +165,16 @@ export class Outbox {
     const here = new Set(this.state.writes.map(({ id }) => id));
     const fresh = writes.filter(({ id }) => !here.has(id) && !this.gone.has(id));
     files.forEach((file) => this.files.hold(file));
-    for (const write of fresh) {
+    await this.read;
+    let place = this.nextPlace();
+    const placed = fresh.toSorted(byPlace).map((write) => ({ ...write, place: place++ }));
+    for (const write of placed) {
       // Until it is stored it is nowhere but here.
       this.inMemory.add(write.id);
       await this.keep(write);
     }
     await this.reload();
-    const mine = fresh.filter(({ id }) => !this.state.writes.some((write) => write.id === id));
+    const mine = placed.filter(({ id }) => !this.state.writes.some((write) => write.id === id));
     if (mine.length > 0) this.set({ writes: [...this.state.writes, ...mine] });
     void this.flush();
     return fresh.length;
@@ -257,12 +267,16 @@ export class Outbox {
   }
 
   private async begin(): Promise<void> {
-    await this.reload();
+    await this.read;
     await alone(() => this.store.takeOver());
     void this.sent.prune().catch(() => undefined);
     await this.reload();
     await this.flush();
   }
+
+  private nextPlace = (): number =>
+    Math.max(this.state.loading ? LATER : 0, ...this.state.writes.map(({ place }) => place ?? 0)) +
+    1;
 
   private next(): Write | undefined {
     const held = this.state.writes.filter(
@@ -526,8 +540,7 @@ export class Outbox {
       (write) =>
         !known.has(write.id) && (this.waiters.has(write.id) || this.inMemory.has(write.id)),
     );
-    const writes = [...stored, ...fresh].sort((a, b) => (a.id < b.id ? -1 : 1));
-    this.set({ writes, loading: false });
+    this.set({ writes: [...stored, ...fresh].sort(byPlace), loading: false });
   }
 
   private set(change: Partial<OutboxState>): void {

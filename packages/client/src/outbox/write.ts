@@ -1,9 +1,11 @@
 import type { Told, Upload } from '@cordel/core';
 import type { Command } from '../commands/command.ts';
 
-/** A command on its way to the server. Its id sorts by when it was made. */
+/** A command on its way to the server. */
 export interface Write<Input = unknown> {
   id: string;
+  /** Its place in the order in which they are sent: a clock that is set right in between changes nothing of it. */
+  place?: number;
   /** The command's name. */
   command: string;
   input: Input;
@@ -29,6 +31,10 @@ export interface Write<Input = unknown> {
   /** True where this version of the page does not know its command: a newer one made it. */
   unknown?: boolean;
 }
+
+/** In which order writes are sent. Those of before have no place, and come first by their ids. */
+export const byPlace = (a: Write, b: Write): number =>
+  (a.place ?? 0) - (b.place ?? 0) || (a.id < b.id ? -1 : 1);
 
 /** What waits to be sent of one kind of command, in the order in which it was made. */
 export function waitingInputs<Input>(

@@ -146,7 +146,7 @@ describe('a server for a small firm', () => {
     });
     expect(joined.status).toBe(200);
     expect(joined.cookies.length).toBeGreaterThanOrEqual(2);
-    for (const cookie of joined.cookies) expect(cookie).toMatch(/^__Secure-.*HttpOnly/i);
+    for (const cookie of joined.cookies) expect(cookie).toMatch(/^__(Secure|Host)-.*HttpOnly/i);
     for (const cookie of joined.cookies) expect(cookie).toMatch(/; Secure/i);
     const figures = await (await fetch(`http://127.0.0.1:${metrics}/metrics`)).text();
     expect(figures).toMatch(

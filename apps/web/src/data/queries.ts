@@ -2,10 +2,12 @@ import {
   infiniteQueryOptions,
   queryOptions,
   useInfiniteQuery,
+  useQueries,
   useQuery,
 } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import {
+  type ClosureWork,
   COMMANDS,
   answerOf,
   commands,
@@ -95,6 +97,26 @@ export function useWork(closureId: string) {
     [query.data, pending],
   );
   return { ...query, data };
+}
+
+/** The same of several closures: null while one of them is still being read, or could not be. */
+export function useWorks(closureIds: readonly string[]): {
+  works: ClosureWork[] | null;
+  error: Error | null;
+} {
+  const pending = usePendingEvidence();
+  const { held, error } = useQueries({
+    queries: closureIds.map(workQuery),
+    combine: (queries) => ({
+      held: queries.every(({ data }) => data) ? queries.map(({ data }) => data!) : null,
+      error: queries.find((query) => query.error && !query.data)?.error ?? null,
+    }),
+  });
+  const works = useMemo(
+    () => held && held.map((work) => withEvidence(work, pending)),
+    [held, pending],
+  );
+  return { works, error };
 }
 
 export function useSplice(spliceId: string) {

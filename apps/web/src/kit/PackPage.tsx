@@ -1,10 +1,9 @@
-import { useQueries } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { type KitItem, kitList, type Splitter } from '@cordel/core';
 import { benchSplices } from '@cordel/core/session';
-import { readWork } from '@/data/queries';
+import { useWorks } from '@/data/queries';
 import type { ClosureWork } from '@cordel/client';
 import { kitItemText, kitReasonText } from '@cordel/text/kit';
 import { kitShared as shared } from '@cordel/text/pages/kit/shared';
@@ -27,6 +26,8 @@ interface Van {
   packed: string[];
 }
 
+const NO_WORKS: ClosureWork[] = [];
+
 const EMPTY: Van = { closures: [], stock: {}, packed: [] };
 
 /** What a set of closures takes, against what is in stock, as a checklist. */
@@ -37,18 +38,12 @@ export function PackPage() {
   const van = readVan(text);
   const change = (part: Partial<Van>) => setText(JSON.stringify({ ...van, ...part }));
   const chosen = closures.filter((closure) => van.closures.includes(closure.id));
-  const works = useQueries({
-    queries: chosen.map((closure) => ({
-      queryKey: ['work', closure.id],
-      queryFn: () => readWork(closure.id),
-    })),
-  });
-  const ready = works.flatMap((work) => (work.data ? [work.data] : []));
+  const { works, error } = useWorks(chosen.map(({ id }) => id));
+  const ready = works ?? NO_WORKS;
   const items = useMemo(() => itemsOf(ready, view), [ready, view]);
   const { withoutHardware, skipped } = vanGaps(chosen, view.assemblies, ready, project.limits);
   const toggle = (list: readonly string[], key: string) =>
     list.includes(key) ? list.filter((other) => other !== key) : [...list, key];
-  const failed = works.find((work) => work.error)?.error ?? null;
   return (
     <Page title={shared('packTheVan')} above={project.name} back={`/p/${project.id}/kit`}>
       <Text color="ink2">{t('forWhichClosures')}</Text>
@@ -69,9 +64,11 @@ export function PackPage() {
             );
           })}
       </View>
-      {failed ? <Waiting error={failed} /> : null}
       {chosen.length === 0 ? (
         <Notice>{t('chooseClosuresWhatTheyTakeIs')}</Notice>
+      ) : works === null ? (
+        // Half of what they take would be packed as the whole.
+        <Waiting error={error} />
       ) : (
         <>
           {withoutHardware.length > 0 ? (

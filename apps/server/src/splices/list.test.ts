@@ -2,8 +2,10 @@ import type { Cable, ClosureRow, Page, SpliceRow } from '@cordel/core';
 import type { ProjectDocument } from '@cordel/core/document';
 import { USUAL_GLASS, USUAL_RUN, matchColumns } from '@cordel/core';
 import { v7 as uuid } from 'uuid';
+import { fromDatabase } from '../http/problem.ts';
 import { type TestApi, startApi } from '../testing/api.ts';
 import { smallDocument } from '../testing/small.ts';
+import { insertSplices } from './insert.ts';
 
 const TITLES = 'closure,tray,slot,cable A,fiber A,cable B,fiber B,method,remark';
 const match = matchColumns(TITLES.split(','));
@@ -148,5 +150,40 @@ describe('importing a splice list', () => {
       status: 200,
       body: { splices: 6000, closures: 500, cables: 2 },
     });
+  });
+});
+
+describe('the database itself', () => {
+  it('takes a fiber once at a closure and leg, whichever side it stands on', async () => {
+    const own = smallDocument();
+    expect((await api.post('/documents', own)).status).toBe(200);
+    const [first] = own.splices;
+    const spare = { ...first!, slot: 12 };
+    const swapped = {
+      ...spare,
+      cableA: first!.cableB,
+      fiberA: first!.fiberB,
+      cableB: first!.cableA,
+    };
+    const says = (splice: object) =>
+      insertSplices(api.db, [{ ...spare, ...splice, id: uuid() }], [1550]).then(
+        () => 'taken',
+        (error: unknown) => fromDatabase(error)?.told.code,
+      );
+    expect(await says({ ...swapped, fiberB: first!.fiberA })).toBe('fiberSplicedAlready');
+    expect(await says({ ...swapped, fiberB: 24 })).toBe('fiberSplicedAlready');
+    expect(await says({ fiberA: 24, cableB: first!.cableA, fiberB: 24 })).toBe(
+      'fiberSplicedAlready',
+    );
+    // Two in one statement, and the same fiber of another leg.
+    const two = [24, 23].map((fiberA, index) => ({
+      ...spare,
+      id: uuid(),
+      fiberA,
+      cableB: first!.cableA,
+      fiberB: 23 - index,
+    }));
+    await expect(insertSplices(api.db, two, [1550])).rejects.toThrow();
+    expect(await says({ ...swapped, legA: 'out', fiberB: 24 })).toBe('taken');
   });
 });

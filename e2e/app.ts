@@ -447,6 +447,12 @@ export async function seesNot(page: Page, text: string): Promise<void> {
   );
 }
 
+/** What an answer carries that a test gives in a server's place: without it the page takes it for none of the server's. */
+export async function signOf({ url }: Pick<Server, 'url'>): Promise<Record<string, string>> {
+  const { headers } = await fetch(`${url}/api/session`);
+  return { 'x-cordel-database': headers.get('x-cordel-database')! };
+}
+
 /** Reads a path of the API as the page's own origin would. */
 export async function readApi<Answer>(server: Pick<Server, 'url'>, path: string): Promise<Answer> {
   const response = await fetch(`${server.url}/api${path}`);

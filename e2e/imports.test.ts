@@ -24,6 +24,7 @@ import {
   startServer,
   storyteller,
   until,
+  visit,
 } from './app.ts';
 
 jest.setTimeout(120_000);
@@ -238,7 +239,7 @@ describe('what comes in from files', () => {
       join(folder, 'newer.json'),
       JSON.stringify({ ...document, version: document.version + 1 }),
     );
-    await page().goto(`${server.url}/projects`);
+    await visit(page(), `${server.url}/projects`);
     await chooseFile(page(), 'Import a project', join(folder, 'newer.json'));
     await sees(page(), 'newer than this Cordel, which reads up to version 5');
     expect(await count()).toBe(before);

@@ -17,6 +17,7 @@ import {
   readApi,
   revisit,
   sees,
+  signOf,
   startServer,
   until,
   visit,
@@ -162,6 +163,7 @@ export class Stage {
   private async refused(person: Person, path: string): Promise<Person> {
     const { page } = person;
     await visit(page, this.open.url + path);
+    const headers = await signOf(this.open);
     await page.setRequestInterception(true);
     page.on('request', (request) => {
       if (request.method() !== 'POST' || !request.url().endsWith('/api/evidence'))
@@ -169,6 +171,7 @@ export class Stage {
       const body = JSON.stringify({ title: 'The splice is not there.', status: 422 });
       return void request.respond({
         status: 422,
+        headers,
         contentType: 'application/problem+json',
         body,
       });

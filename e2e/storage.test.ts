@@ -20,6 +20,7 @@ import {
   removeServer,
   revisit,
   sees,
+  signOf,
   seesNot,
   startBrowser,
   startServer,
@@ -113,6 +114,7 @@ describe('a server that fails over one write', () => {
     person = await newPerson(browser, server, 'M. Quill');
     await bench(person);
     const before = await done();
+    const headers = await signOf(server);
     await person.page.setRequestInterception(true);
     let first: string | null = null;
     person.page.on('request', (request: HTTPRequest) => {
@@ -120,7 +122,7 @@ describe('a server that fails over one write', () => {
       const body = request.postData() ?? '';
       if (evidence) first ??= /"id":"([^"]+)"/.exec(body)![1]!;
       if (failing && evidence && body.includes(first!))
-        void request.respond({ status: 500, contentType: 'application/json', body: '{}' });
+        void request.respond({ status: 500, headers, contentType: 'application/json', body: '{}' });
       else void request.continue();
     });
     await keepOne(person);

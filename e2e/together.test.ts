@@ -13,6 +13,7 @@ import {
   readApi,
   removeServer,
   sees,
+  signOf,
   seesNot,
   startBrowser,
   startServer,
@@ -108,10 +109,12 @@ describe('without a connection', () => {
 
   it('keeps a refused write in sight, says why, and lets it go', async () => {
     const { page } = await newPerson(browser, server, 'Four');
+    const headers = await signOf(server);
     await page.setRequestInterception(true);
     page.on('request', (request) => {
       const refused = {
         status: 409,
+        headers,
         contentType: 'application/problem+json',
         body: JSON.stringify({ detail: 'Entry is recorded already.' }),
       };

@@ -1,6 +1,6 @@
 import type { Actor } from '../accounts/actor.ts';
 import { keepReceipts } from '../accounts/receipts.ts';
-import { together } from '../db/together.ts';
+import { inOneTransaction } from '../db/oneTransaction.ts';
 import type { Db } from '../db/client.ts';
 import { recordByServerClock } from './correct.ts';
 
@@ -25,7 +25,7 @@ export const recordInProject = <Of extends Entry>(
     entries,
     async () => entries.map(() => projectId),
     (db, ours) =>
-      together(db, async (on) => {
+      inOneTransaction(db, async (on) => {
         await append(on, ours);
         await keepReceipts(on, context.actor, projectId, ours);
       }),

@@ -28,7 +28,7 @@ import { closures, projects } from '../db/schema.ts';
 import { eq } from 'drizzle-orm';
 import { hasRight, requireConfirmed, signedBy } from '../accounts/actor.ts';
 import { keepReceipts } from '../accounts/receipts.ts';
-import { together } from '../db/together.ts';
+import { inOneTransaction } from '../db/oneTransaction.ts';
 import { getClosure } from '../closures/queries.ts';
 import { recordInProject } from '../clocks/recordInProject.ts';
 import { appendAt } from './append.ts';
@@ -207,7 +207,7 @@ export const closingRoutes = router()
       return c.json({ id: photo.id }, 200);
     const row = photoRow(rest, await bytesOf(c.var.db, { bytes, file }));
     const { projectId } = await getClosure(c.var.db, photo.closureId);
-    await together(c.var.db, async (on) => {
+    await inOneTransaction(c.var.db, async (on) => {
       await keepPhoto(on, row);
       await keepReceipts(on, c.var.actor, projectId, [photo]);
     });

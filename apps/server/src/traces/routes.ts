@@ -1,6 +1,6 @@
 import { signedBy } from '../accounts/actor.ts';
 import { keepReceipts, receiptOf } from '../accounts/receipts.ts';
-import { together } from '../db/together.ts';
+import { inOneTransaction } from '../db/oneTransaction.ts';
 import { recordInProject } from '../clocks/recordInProject.ts';
 import { atPlace, Problem } from '../http/problem.ts';
 import { router } from '../http/router.ts';
@@ -50,7 +50,7 @@ export const traceRoutes = router()
     if (known) return c.json({ id: known, known: true }, 200);
     const bytes = await bytesOf(c.var.db, sent);
     const row = traceRow({ id, projectId, name, bytes });
-    const kept = await together(db, async (on) => {
+    const kept = await inOneTransaction(db, async (on) => {
       const held = await keepTrace(on, row);
       // What is here already stays where it was put.
       if (held.known) return held;
